@@ -1,0 +1,5 @@
+export * from './catalogue'
+export * from './drawing'
+export * from './element-chart'
+export * from './in-between'
+export * from './labels'

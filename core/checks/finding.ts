@@ -1,0 +1,28 @@
+import type { Change, Deck, EditContext, Id } from '../deck'
+import type { Rundown, TimingContext } from '../timing'
+
+/** Something that a careful colleague would say, and where. */
+export interface Finding {
+  rule: string
+  slide: Id
+  /** Index of a beat, where it is about one. */
+  beat: number | null
+  element: Id | null
+  message: string
+  remedy: Remedy | null
+}
+
+/** What puts a finding right. */
+export interface Remedy {
+  /** What it does, as the words on its button. */
+  label: string
+  changes(deck: Deck, context: EditContext): Change[]
+}
+
+export interface CheckRoom {
+  deck: Deck
+  plan: Rundown
+  context: TimingContext
+}
+
+export type Rule = (room: CheckRoom) => Finding[]

@@ -1,0 +1,62 @@
+import Papa from 'papaparse'
+import { failed, type Outcome } from '../deck'
+import { decimalSign, readNumber, type DecimalSign } from './numbers'
+import type { Column, DataTable } from './table'
+
+/** The most bytes a file of data may have. */
+export const csvByteLimit = 100 * 1024 * 1024
+
+/** Text of bytes: by their mark, else strict UTF-8, else windows-1252. */
+export function decodeText(bytes: Uint8Array): string {
+  if (bytes[0] === 0xff && bytes[1] === 0xfe) return new TextDecoder('utf-16le').decode(bytes)
+  if (bytes[0] === 0xfe && bytes[1] === 0xff) return new TextDecoder('utf-16be').decode(bytes)
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
+  } catch {
+    return new TextDecoder('windows-1252').decode(bytes)
+  }
+}
+
+const day = /^\d{4}-\d{2}-\d{2}$/
+
+function columnOf(name: string, cells: readonly string[], preferred: DecimalSign): Column {
+  const filled = cells.map(cell => cell.trim()).filter(cell => cell !== '')
+  const emptied = (read: (cell: string) => string | number | null) => cells.map(cell => (cell.trim() === '' ? null : read(cell)))
+  if (filled.length && filled.every(cell => day.test(cell))) return { name, type: 'date', values: emptied(cell => cell.trim()) }
+  const sign = filled.length ? decimalSign(filled, preferred) : null
+  if (sign) return { name, type: 'number', values: emptied(cell => readNumber(cell, sign)) }
+  return { name, type: 'text', values: emptied(cell => cell) }
+}
+
+/** Names for columns: none empty, none twice. */
+function namesOf(header: readonly string[]): string[] {
+  const seen = new Set<string>()
+  return header.map((cell, index) => {
+    const base = cell.replace(/\s+/g, ' ').trim().slice(0, 180) || `Column ${index + 1}`
+    let name = base
+    for (let count = 2; seen.has(name); count++) name = `${base} ${count}`
+    seen.add(name)
+    return name
+  })
+}
+
+/**
+ * Reads separated text (comma, semicolon, tab, bar) with a header line into a table. Decimal signs are found by column;
+ * where the delimiter is a semicolon a decimal comma is the likelier. What cannot be read comes back as one sentence.
+ */
+export function readCsv(bytes: Uint8Array, name: string, id: string): Outcome<DataTable> {
+  if (bytes.length > csvByteLimit) return failed(`“${name}” has ${Math.round(bytes.length / 1048576)} MB; at most 100 MB can be read. Leave out rows or columns that are not needed.`)
+  const text = decodeText(bytes).replace(/^\ufeff/, '')
+  if (text.includes('\0')) return failed(`“${name}” is not text. Save it as CSV, then drop it again.`)
+  const parsed = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', delimitersToGuess: [',', ';', '\t', '|'] })
+  const quotes = parsed.errors.find(error => error.type === 'Quotes')
+  if (quotes) return failed(`“${name}” has a quotation mark that is never closed, near row ${(quotes.row ?? 0) + 1}. Close it, then drop the file again.`)
+  const [header, ...rows] = parsed.data
+  if (!header || !rows.length) return failed(`“${name}” holds no rows under its first line. The first line names the columns; data follow from the second.`)
+  const width = rows.reduce((most, row) => Math.max(most, row.length), header.length)
+  if (width > 500) return failed(`“${name}” has ${width} columns; at most 500 can be read.`)
+  const preferred: DecimalSign = parsed.meta.delimiter === ';' || parsed.meta.delimiter === '\t' ? ',' : '.'
+  const names = namesOf(Array.from({ length: width }, (_, index) => header[index] ?? ''))
+  const columns = names.map((column, index) => columnOf(column, rows.map(row => row[index] ?? ''), preferred))
+  return { ok: true, value: { id, name: name.slice(0, 200) || 'Table', columns } }
+}

@@ -1,0 +1,5 @@
+export * from './csv'
+export * from './format'
+export * from './numbers'
+export * from './summarise'
+export * from './table'

@@ -1,0 +1,10 @@
+import type { Change, EditContext } from '../changes'
+import { cuesOf } from '../groups'
+import { orderLast } from '../order'
+import type { Cue, Deck } from '../records'
+
+/** Puts a cue at the end of its beat. Its id is the first one asked for. */
+export function addCue(deck: Deck, wish: { cue: Omit<Cue, 'id' | 'order'> }, context: EditContext): Change[] {
+  if (!deck.beats[wish.cue.beat]) return []
+  return [{ do: 'put', table: 'cues', record: { ...wish.cue, id: context.id(), order: orderLast(cuesOf(deck, wish.cue.beat)) } }]
+}

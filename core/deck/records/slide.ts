@@ -1,0 +1,115 @@
+import { z } from 'zod'
+import { boxSchema, colorSchema, easingSchema, fractionSchema, idSchema, optionsSchema, orderSchema, secondsSchema } from './values'
+
+export const purposeSchema = z.enum(['talk', 'film', 'loop'])
+
+export const infoSchema = z.object({
+  id: z.literal('info'),
+  /** Format version, see core/deck/upgrades. */
+  format: z.int().min(1),
+  title: z.string().max(300),
+  purpose: purposeSchema,
+  /** BCP 47. */
+  language: z.string().min(2).max(35),
+  /** Who reads, and so how fast; see core/text/reading.ts. */
+  audience: z.enum(['children', 'public', 'colleagues']),
+  /** Deck space, px. */
+  size: z.object({ width: z.number().min(16).max(10_000), height: z.number().min(16).max(10_000) }),
+})
+
+export const transitionSchema = z.object({
+  effect: z.string().max(60),
+  duration: secondsSchema,
+  easing: easingSchema,
+  options: optionsSchema.optional(),
+})
+
+export const slideSchema = z.object({
+  id: idSchema,
+  order: orderSchema,
+  layout: idSchema,
+  notes: z.string().max(200_000),
+  skipped: z.boolean().optional(),
+  /** The first slide of a chapter names it. */
+  chapter: z.string().max(200).optional(),
+  ground: colorSchema.optional(),
+  /** How the slide before becomes this one. Absent is a cut. */
+  transition: transitionSchema.optional(),
+  /** Named rectangles of a board. */
+  views: z.array(z.object({ name: z.string().max(120), box: boxSchema })).max(1000).optional(),
+})
+
+export const holdSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('seconds'), seconds: secondsSchema }),
+  z.object({ kind: z.literal('reading') }),
+  z.object({ kind: z.literal('media') }),
+])
+
+export const beatSchema = z.object({
+  id: idSchema,
+  slide: idSchema,
+  order: orderSchema,
+  name: z.string().max(120).optional(),
+  /** The first beat of a slide starts as it opens, whatever stands here. */
+  start: z.enum(['advance', 'self']),
+  hold: holdSchema,
+})
+
+export const partsSchema = z.object({
+  by: z.enum(['paragraph', 'line', 'word', 'letter', 'series', 'mark', 'item']),
+  /** Seconds from the start of one part to the start of the next. */
+  stagger: secondsSchema,
+  /** Only these parts, by index; `to` is the last one, null for all that follow. */
+  range: z.object({ from: z.int().min(0), to: z.int().min(0).nullable() }).optional(),
+  backwards: z.boolean().optional(),
+})
+
+export const cueSchema = z.object({
+  id: idSchema,
+  beat: idSchema,
+  /** Null for the camera. */
+  element: idSchema.nullable(),
+  order: orderSchema,
+  what: z.enum(['enter', 'emphasis', 'move', 'data', 'media', 'pose', 'exit', 'camera']),
+  effect: z.string().max(60),
+  options: optionsSchema,
+  anchor: z.discriminatedUnion('to', [
+    z.object({ to: z.literal('beat') }),
+    z.object({ to: z.literal('start'), cue: idSchema }),
+    z.object({ to: z.literal('end'), cue: idSchema }),
+  ]),
+  /** Seconds after the anchor. */
+  delay: secondsSchema,
+  /** Seconds that one part takes, once. */
+  duration: secondsSchema,
+  easing: easingSchema,
+  /** Times in all, or until the slide ends. */
+  repeat: z.union([z.int().min(1).max(10_000), z.literal('forever')]),
+  parts: partsSchema.optional(),
+})
+
+export const soundSchema = z.object({
+  id: idSchema,
+  order: orderSchema,
+  name: z.string().max(200),
+  media: z.string().regex(/^[0-9a-f]{64}$/),
+  use: z.enum(['bed', 'narration', 'effect']),
+  /** From the opening of one slide to the end of another. */
+  fromSlide: idSchema,
+  untilSlide: idSchema,
+  delay: secondsSchema,
+  volume: fractionSchema,
+  fadeIn: secondsSchema,
+  fadeOut: secondsSchema,
+  loop: z.boolean(),
+})
+
+export type Info = z.infer<typeof infoSchema>
+export type Purpose = z.infer<typeof purposeSchema>
+export type Transition = z.infer<typeof transitionSchema>
+export type Slide = z.infer<typeof slideSchema>
+export type Hold = z.infer<typeof holdSchema>
+export type Beat = z.infer<typeof beatSchema>
+export type Parts = z.infer<typeof partsSchema>
+export type Cue = z.infer<typeof cueSchema>
+export type Sound = z.infer<typeof soundSchema>

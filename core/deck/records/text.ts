@@ -1,0 +1,41 @@
+import { z } from 'zod'
+import { colorSchema } from './values'
+
+const mark = z.discriminatedUnion('type', [
+  z.object({ type: z.literal('bold') }),
+  z.object({ type: z.literal('italic') }),
+  z.object({ type: z.literal('underline') }),
+  z.object({ type: z.literal('strike') }),
+  z.object({ type: z.literal('color'), attrs: z.object({ color: colorSchema }) }),
+  z.object({ type: z.literal('highlight'), attrs: z.object({ color: colorSchema }) }),
+  z.object({ type: z.literal('size'), attrs: z.object({ factor: z.number().min(0.1).max(20) }) }),
+  z.object({ type: z.literal('font'), attrs: z.object({ family: z.string().max(100) }) }),
+  z.object({ type: z.literal('link'), attrs: z.object({ href: z.string().max(2000) }) }),
+])
+
+const inline = z.discriminatedUnion('type', [
+  z.object({ type: z.literal('text'), text: z.string().min(1).max(200_000), marks: z.array(mark).max(20).optional() }),
+  z.object({ type: z.literal('break'), marks: z.array(mark).max(20).optional() }),
+])
+
+const paragraph = z.object({
+  type: z.literal('paragraph'),
+  attrs: z
+    .object({
+      /** 0 is plain text; 1 to 9 are levels of a list. */
+      level: z.int().min(0).max(9).optional(),
+      /** The bullet's symbol where it differs from the style's. */
+      bullet: z.string().max(8).nullable().optional(),
+      align: z.enum(['left', 'center', 'right']).nullable().optional(),
+    })
+    .optional(),
+  content: z.array(inline).max(20_000).optional(),
+})
+
+/** Text as ProseMirror JSON of our own small schema (see core/text/schema.ts). */
+export const textDocSchema = z.object({ type: z.literal('doc'), content: z.array(paragraph).min(1).max(20_000) })
+
+export type TextDoc = z.infer<typeof textDocSchema>
+export type Paragraph = z.infer<typeof paragraph>
+export type Inline = z.infer<typeof inline>
+export type Mark = z.infer<typeof mark>

@@ -1,0 +1,6 @@
+export * from './catalogue'
+export * from './house-theme'
+export * from './new-deck'
+export * from './outline'
+export * from './propose'
+export * from './room-left'

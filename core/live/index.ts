@@ -1,0 +1,3 @@
+export * from './document'
+export * from './mirror'
+export * from './protocol'

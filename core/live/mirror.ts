@@ -1,0 +1,110 @@
+import * as Y from 'yjs'
+import { carryGroups, mend, recordSchemas, tableNames, type AnyRecord, type Deck, type Id, type TableName } from '../deck'
+import { liveTable, readDocument, readRecord } from './document'
+
+/** A plain deck that follows a live document. */
+export interface Mirror {
+  deck(): Deck
+  /** Calls back after every change; returns how to stop. */
+  watch(changed: (deck: Deck) => void): () => void
+  stop(): void
+}
+
+/** A record that another version of the program, or a clash, left unreadable is kept out rather than shown wrong. */
+const isSound = (table: TableName, record: AnyRecord) => recordSchemas[table].safeParse(record).success
+
+/**
+ * Follows a document. Only changed records are read again; all others keep their identity, so that what was computed
+ * from them stays. Whenever a record comes or goes, what refers to nothing is mended.
+ */
+export function mirrorOf(document: Y.Doc): Mirror {
+  let raw = soundOnly(readDocument(document))
+  let mended = raw.info.info && raw.theme.theme ? mend(raw).deck : raw
+  const watchers = new Set<(deck: Deck) => void>()
+
+  const afterTransaction = (transaction: Y.Transaction) => {
+    const touched = new Map<TableName, Set<Id>>()
+    for (const type of transaction.changedParentTypes.keys()) {
+      const place = placeOf(document, type as Y.AbstractType<unknown>)
+      if (!place) continue
+      const ids = touched.get(place.table) ?? new Set()
+      touched.set(place.table, ids)
+      if (place.id !== null) ids.add(place.id)
+      else for (const event of transaction.changedParentTypes.get(type) ?? []) if (event.target === (type as unknown)) for (const key of (event as Y.YMapEvent<unknown>).keysChanged ?? []) ids.add(key)
+    }
+    let structural = false
+    const next: Record<string, unknown> = { ...raw }
+    let any = false
+    for (const [table, ids] of touched) {
+      if (!ids.size) continue
+      const before = raw[table] as Record<Id, AnyRecord>
+      const records = { ...before }
+      for (const id of ids) {
+        const live = liveTable(document, table).get(id)
+        const record = live && readRecord(live)
+        if (record && isSound(table, record)) records[id] = record
+        else delete records[id]
+        structural ||= !records[id] || !before[id] || mayDangle(before[id], records[id])
+      }
+      carryGroups(before as never, records as never, ids)
+      next[table] = records
+      any = true
+    }
+    if (!any) return
+    raw = next as unknown as Deck
+    mended = structural && raw.info.info && raw.theme.theme ? mend(raw).deck : structural ? raw : carry(raw, mended, touched)
+    for (const watcher of watchers) watcher(mended)
+  }
+  document.on('afterTransaction', afterTransaction)
+  return {
+    deck: () => mended,
+    watch(changed) {
+      watchers.add(changed)
+      return () => watchers.delete(changed)
+    },
+    stop() {
+      document.off('afterTransaction', afterTransaction)
+      watchers.clear()
+    },
+  }
+}
+
+/** Fields through which one record refers to another. */
+const references = ['owner', 'slide', 'beat', 'element', 'layout', 'master', 'parent', 'anchor', 'fromSlide', 'untilSlide']
+const mayDangle = (before: AnyRecord, after: AnyRecord) =>
+  references.some(field => JSON.stringify((before as Record<string, unknown>)[field]) !== JSON.stringify((after as Record<string, unknown>)[field]))
+
+/** The mended deck with only the touched tables replaced; tables that mending had changed are mended again. */
+function carry(raw: Deck, mended: Deck, touched: ReadonlyMap<TableName, ReadonlySet<Id>>): Deck {
+  const next: Record<string, unknown> = { ...mended }
+  for (const table of tableNames) {
+    const ids = touched.get(table)
+    if (!ids?.size) continue
+    const before = mended[table] as Record<Id, AnyRecord>
+    const records = { ...before }
+    for (const id of ids) {
+      const record = (raw[table] as Record<Id, AnyRecord>)[id]
+      if (record && before[id]) records[id] = record
+    }
+    carryGroups(before as never, records as never, ids)
+    next[table] = records
+  }
+  return next as unknown as Deck
+}
+
+function soundOnly(deck: Deck): Deck {
+  const tables = tableNames.map(table => [table, Object.fromEntries(Object.entries(deck[table]).filter(([, record]) => isSound(table, record as AnyRecord)))])
+  return Object.fromEntries(tables) as Deck
+}
+
+/** Which table, and which record of it (null for the table itself), a shared type belongs to. */
+function placeOf(document: Y.Doc, type: Y.AbstractType<unknown>): { table: TableName, id: Id | null } | null {
+  let at: Y.AbstractType<unknown> = type
+  let key: Id | null = null
+  while (at._item) {
+    if (at._item.parentSub && (at._item.parent as Y.AbstractType<unknown>)._item === null) key = at._item.parentSub
+    at = at._item.parent as Y.AbstractType<unknown>
+  }
+  const table = tableNames.find(name => document.share.get(name) === at)
+  return table ? { table, id: type === at ? null : key } : null
+}

@@ -1,0 +1,47 @@
+import * as decoding from 'lib0/decoding'
+import * as encoding from 'lib0/encoding'
+
+/**
+ * Messages of a live document's socket, each one binary frame: a kind and its content.
+ * - `state`: a state vector; the other side answers with `update` 0 of what it lacks.
+ * - `update`: a numbered Yjs update. From the browser it is counted from 1 and answered with `kept` once it is on disk;
+ *   from the server its number is 0.
+ * - `kept`: every update up to this number is on disk.
+ * - `awareness`: who is here and what they have selected.
+ * - `refused`: a sentence for the person; the update with this number was not taken.
+ */
+export type LiveMessage =
+  | { kind: 'state', vector: Uint8Array }
+  | { kind: 'update', number: number, update: Uint8Array }
+  | { kind: 'kept', number: number }
+  | { kind: 'awareness', update: Uint8Array }
+  | { kind: 'refused', number: number, message: string }
+
+const kinds = ['state', 'update', 'kept', 'awareness', 'refused'] as const
+
+export function encodeMessage(message: LiveMessage): Uint8Array {
+  const encoder = encoding.createEncoder()
+  encoding.writeVarUint(encoder, kinds.indexOf(message.kind))
+  if ('number' in message) encoding.writeVarUint(encoder, message.number)
+  if (message.kind === 'state') encoding.writeVarUint8Array(encoder, message.vector)
+  if (message.kind === 'update' || message.kind === 'awareness') encoding.writeVarUint8Array(encoder, message.update)
+  if (message.kind === 'refused') encoding.writeVarString(encoder, message.message)
+  return encoding.toUint8Array(encoder)
+}
+
+/** Null for bytes that are no message. */
+export function decodeMessage(bytes: Uint8Array): LiveMessage | null {
+  try {
+    const decoder = decoding.createDecoder(bytes)
+    const kind = kinds[decoding.readVarUint(decoder)]
+    const number = kind === 'update' || kind === 'kept' || kind === 'refused' ? decoding.readVarUint(decoder) : 0
+    if (kind === 'state') return { kind, vector: decoding.readVarUint8Array(decoder) }
+    if (kind === 'update') return { kind, number, update: decoding.readVarUint8Array(decoder) }
+    if (kind === 'awareness') return { kind, update: decoding.readVarUint8Array(decoder) }
+    if (kind === 'kept') return { kind, number }
+    if (kind === 'refused') return { kind, number, message: decoding.readVarString(decoder) }
+    return null
+  } catch {
+    return null
+  }
+}

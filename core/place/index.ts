@@ -1,0 +1,3 @@
+export * from './bounds'
+export * from './resize'
+export * from './snap'

@@ -1,0 +1,7 @@
+export * from './fit'
+export * from './layout'
+export * from './measure'
+export * from './reading'
+export * from './schema'
+export * from './counted'
+export * from './element-layout'

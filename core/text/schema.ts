@@ -1,0 +1,46 @@
+import { Schema } from 'prosemirror-model'
+import type { Color } from '../deck'
+
+const css = (style: string) => ['span', { style }, 0] as const
+const colorOf = (color: Color) => ('hex' in color ? color.hex : `var(--role-${color.role})`)
+
+/** The schema of every text in a deck: paragraphs with a list level, bullet and alignment; inline marks. */
+export const textSchema = new Schema({
+  nodes: {
+    doc: { content: 'paragraph+' },
+    paragraph: {
+      content: 'inline*',
+      attrs: { level: { default: 0 }, bullet: { default: null }, align: { default: null } },
+      parseDOM: [
+        { tag: 'li', getAttrs: node => ({ level: Math.min(9, depthOf(node as unknown as ListItem)) }) },
+        { tag: 'p,h1,h2,h3,h4,h5,h6,div,blockquote,pre' },
+      ],
+      toDOM: node => ['p', { 'data-level': node.attrs.level, 'style': node.attrs.align ? `text-align:${node.attrs.align}` : '' }, 0],
+    },
+    text: { group: 'inline' },
+    break: { inline: true, group: 'inline', selectable: false, parseDOM: [{ tag: 'br' }], toDOM: () => ['br'], leafText: () => '\n' },
+  },
+  marks: {
+    bold: { parseDOM: [{ tag: 'strong,b' }, { style: 'font-weight', getAttrs: value => (/^(bold|[6-9]00)$/.test(value) ? null : false) }], toDOM: () => ['strong', 0] },
+    italic: { parseDOM: [{ tag: 'em,i' }], toDOM: () => ['em', 0] },
+    underline: { parseDOM: [{ tag: 'u' }], toDOM: () => ['u', 0] },
+    strike: { parseDOM: [{ tag: 's,del' }], toDOM: () => ['s', 0] },
+    color: { attrs: { color: {} }, toDOM: mark => css(`color:${colorOf(mark.attrs.color)}`) },
+    highlight: { attrs: { color: {} }, toDOM: mark => css(`background:${colorOf(mark.attrs.color)}`) },
+    size: { attrs: { factor: {} }, toDOM: mark => css(`font-size:${Number(mark.attrs.factor)}em`) },
+    font: { attrs: { family: {} }, toDOM: mark => css(`font-family:${JSON.stringify(mark.attrs.family)}`) },
+    link: { attrs: { href: {} }, inclusive: false, toDOM: () => ['u', { class: 'link' }, 0] },
+  },
+})
+
+/** What this module needs of a pasted list item, without knowing the DOM. */
+interface ListItem {
+  parentElement: ListItem | null
+  tagName: string
+}
+
+function depthOf(node: ListItem): number {
+  let depth = 0
+  for (let at: ListItem | null = node; at; at = at.parentElement) if (/^(UL|OL)$/.test(at.tagName)) depth++
+  return Math.max(1, depth)
+}

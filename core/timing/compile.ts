@@ -1,0 +1,165 @@
+import { beatsOf, cuesOf, paragraphTexts, shownElements, type Cue, type Deck, type Hold, type Id, type Info, type Parts, type ShownElement } from '../deck'
+import { addReading, countReading, nothingToRead, readingSeconds, type Reading } from '../text'
+import { easingOf } from './easing'
+import { effectNamed } from './effects'
+import { finest, partIndices, spanOf } from './parts'
+import type { PartSpan, Score, ScoreBeat, ScoreCue, TimingContext, TimingProblem, Track } from './score'
+import { startsOf } from './starts'
+
+/** A beat that waits for reading holds at least this long, seconds, so that it is seen as a beat. */
+export const leastReadingHold = 1
+/** Of a chart with very many marks a viewer compares about as many as these. */
+const marksCompared = 12
+
+const isPresence = (cue: Cue) => cue.what === 'enter' || cue.what === 'exit'
+
+/** Seconds from a cue's start to the end of its last part. */
+function lengthOf(cue: Cue, span: PartSpan | null): number {
+  const rounds = cue.repeat === 'forever' ? 1 : cue.repeat
+  if (span && span.count === 0) return 0
+  return cue.duration * rounds + (span ? span.stagger * (span.count - 1) : 0)
+}
+
+/** The finest parts that the cues of an element tell apart; typing tells letters apart. */
+function finestOf(element: ShownElement, cues: readonly Cue[]): Parts['by'] | null {
+  const ways = cues.flatMap(cue => (cue.effect === 'type' && element.kind === 'text' ? ['letter' as const] : cue.parts ? [cue.parts.by] : []))
+  if (!ways.length) return null
+  return element.kind === 'text' ? finest(ways) : element.kind === 'chart' ? 'mark' : null
+}
+
+function readingOf(element: ShownElement, deck: Deck, context: TimingContext, info: Info, covered: ((part: number) => boolean) | null, by: Parts['by'] | null): Reading {
+  if (element.kind === 'text') {
+    const texts = paragraphTexts(element.text).filter(text => text.trim() !== '')
+    if (!covered || by === 'paragraph') {
+      return texts.filter((_, index) => !covered || covered(index)).reduce((sum, text) => addReading(sum, countReading(text, info.language)), nothingToRead)
+    }
+    const whole = texts.reduce((sum, text) => addReading(sum, countReading(text, info.language)), nothingToRead)
+    const indices = partIndices(deck, element, by!, by!, context)
+    const share = indices.length ? indices.filter(covered).length / indices.length : 0
+    return { words: Math.round(whole.words * share), numbers: Math.round(whole.numbers * share), marks: 0 }
+  }
+  if (element.kind === 'chart') {
+    const marks = partIndices(deck, element, 'mark', 'mark', context)
+    const shown = by === 'series' ? marks : marks.filter(index => !covered || covered(index))
+    return { words: 0, numbers: 0, marks: Math.min(marksCompared, shown.length) }
+  }
+  return nothingToRead
+}
+
+function holdOf(hold: Hold, moves: number, reading: number, cues: readonly ScoreCue[], mediaOf: (cue: ScoreCue) => number | undefined): number {
+  if (hold.kind === 'seconds') return hold.seconds
+  if (hold.kind === 'reading') return Math.max(leastReadingHold, reading)
+  const ends = cues.filter(cue => cue.cue.what === 'media').map(cue => cue.start + (mediaOf(cue) ?? 0))
+  return Math.max(0, Math.max(0, ...ends) - moves)
+}
+
+function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], context: TimingContext): Score {
+  const info = deck.info.info!
+  const problems: TimingProblem[] = []
+  const byId = new Map(elements.map(element => [element.id, element]))
+  const beats = beatsOf(deck, slideId)
+  const cues = beats.map(beat => cuesOf(deck, beat.id).filter(cue => cue.element !== null && byId.has(cue.element)))
+  const cuesByElement = new Map<Id, Cue[]>()
+  for (const cue of cues.flat()) {
+    const list = cuesByElement.get(cue.element!)
+    if (list) list.push(cue)
+    else cuesByElement.set(cue.element!, [cue])
+  }
+  const fineOf = new Map([...cuesByElement].map(([id, list]) => [id, finestOf(byId.get(id)!, list)]))
+  const spanOfCue = (cue: Cue): PartSpan | null => {
+    const element = byId.get(cue.element!)!
+    const fine = fineOf.get(element.id)
+    if (!fine) return null
+    if (cue.parts) return spanOf(partIndices(deck, element, cue.parts.by, fine, context), cue.parts)
+    if (cue.effect !== 'type') return null
+    return spanOf(partIndices(deck, element, fine, fine, context).map(() => 0), { stagger: 0 })
+  }
+  const mediaOf = ({ cue }: ScoreCue) => {
+    const element = byId.get(cue.element!)
+    return element && (element.kind === 'film' || element.kind === 'sound') && element.media ? context.mediaLength(element.media) : undefined
+  }
+
+  const tracks = new Map<Id, ScoreCue[]>()
+  const entered = new Set<Id>()
+  for (const list of cuesByElement.values()) {
+    const first = list.find(isPresence)
+    if (first?.what === 'enter') entered.add(first.element!)
+  }
+  let at = 0
+  const made = beats.map((beat, index): ScoreBeat => {
+    const spans = new Map(cues[index]!.map(cue => [cue.id, spanOfCue(cue)]))
+    const { times, circles } = startsOf(cues[index]!, cue => lengthOf(cue, spans.get(cue.id)!))
+    for (const circle of circles) {
+      const names = circle.map(id => `“${byId.get(deck.cues[id]!.element!)!.name}”`).join(', ')
+      problems.push({ cue: circle[0]!, message: `In beat ${index + 1} the cues of ${names} wait for each other in a circle. They start with the beat until one of them starts with it.` })
+    }
+    const scored = cues[index]!
+      .map((cue): ScoreCue => ({ cue, effect: effectNamed(cue.effect), ease: easingOf(cue.easing), beat: index, ...times.get(cue.id)!, span: spans.get(cue.id)! }))
+      .sort((a, b) => a.start - b.start || (a.cue.order < b.cue.order ? -1 : 1))
+    const finite = scored.filter(({ cue }) => cue.repeat !== 'forever' && cue.what !== 'media')
+    const moves = finite.reduce((most, cue) => Math.max(most, cue.end), 0)
+    let reading = nothingToRead
+    if (index === 0) {
+      for (const element of elements) if (!element.pinned && !entered.has(element.id)) reading = addReading(reading, readingOf(element, deck, context, info, null, null))
+    }
+    for (const { cue, span } of scored) {
+      const list = tracks.get(cue.element!)
+      if (cue.what === 'enter') {
+        const from = cue.parts?.range?.from ?? 0
+        const to = cue.parts?.range?.to ?? Infinity
+        const covered = span && cue.parts ? (part: number) => part >= from && part <= to : null
+        reading = addReading(reading, readingOf(byId.get(cue.element!)!, deck, context, info, covered, cue.parts?.by ?? null))
+      }
+      const entry = scored.find(other => other.cue === cue)!
+      if (list) list.push(entry)
+      else tracks.set(cue.element!, [entry])
+    }
+    const seconds = readingSeconds(reading, info.language, info.audience)
+    const hold = holdOf(beat.hold, moves, seconds, scored, mediaOf)
+    const score: ScoreBeat = {
+      beat, index, start: index === 0 ? 'open' : beat.start, cues: scored, moves, hold, length: moves + hold, at, reading: { ...reading, seconds },
+    }
+    at += score.length
+    return score
+  })
+
+  const trackOf = (id: Id, list: ScoreCue[]): Track => {
+    const presence = list.filter(({ cue, span }) => isPresence(cue) && (!span || span.count > 0))
+    const spans = list.map(cue => cue.span).filter(span => span !== null)
+    const partCount = spans[0]?.place.length ?? 0
+    const first = presence[0]
+    const everyPartEnters = () => {
+      const all = presence.filter(({ cue, span }) => cue.what === 'enter' && span)
+      return Array.from({ length: partCount }, (_, part) => all.some(({ span }) => span!.place[part]! >= 0)).every(Boolean)
+    }
+    const hiddenBefore = first?.cue.what === 'enter' && (!first.span || everyPartEnters())
+    return { element: byId.get(id)!, cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, hiddenBefore }
+  }
+  return {
+    slide: slideId, size: info.size, beats: made, tracks: new Map([...tracks].map(([id, list]) => [id, trackOf(id, list)])), elements, length: at, problems,
+  }
+}
+
+const known = new WeakMap<object, { parts: readonly unknown[], score: Score }>()
+
+/**
+ * A slide's score. Kept with the slide's record and made anew only when something it was made from has changed: its
+ * elements (with what they inherit), beats, cues, the theme, the tables it draws.
+ */
+export function compileSlide(deck: Deck, slideId: Id, context: TimingContext): Score {
+  const slide = deck.slides[slideId]
+  if (!slide) return { slide: slideId, size: deck.info.info!.size, beats: [], tracks: new Map(), elements: [], length: 0, problems: [] }
+  const elements = shownElements(deck, slideId)
+  const beats = beatsOf(deck, slideId)
+  const parts: unknown[] = [deck.info.info, deck.theme.theme, context.measurer, beats, ...elements]
+  for (const beat of beats) parts.push(cuesOf(deck, beat.id))
+  for (const element of elements) {
+    if (element.kind === 'chart' && element.chart?.table) parts.push(context.table(element.chart.table))
+    else if ((element.kind === 'film' || element.kind === 'sound') && element.media) parts.push(context.mediaLength(element.media))
+  }
+  const last = known.get(slide)
+  if (last && last.parts.length === parts.length && last.parts.every((part, index) => part === parts[index])) return last.score
+  const score = compile(deck, slideId, elements, context)
+  known.set(slide, { parts, score })
+  return score
+}

@@ -1,0 +1,14 @@
+import { clamp, type Effect } from './effect'
+
+/** Letter after letter, as typed. */
+export const type: Effect = {
+  name: 'type',
+  label: 'Type',
+  whats: ['enter', 'exit'],
+  kinds: ['text'],
+  duration: 1.5,
+  options: [],
+  apply(part, progress) {
+    part.typed = clamp(progress)
+  },
+}

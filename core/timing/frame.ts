@@ -1,0 +1,191 @@
+import type { Id, Parts } from '../deck'
+import { hiddenPart, isAtRest, restingPart, type PartFrame } from './part-frame'
+import type { Score, ScoreCue, Track } from './score'
+
+/** A moment of a slide: seconds into a beat (index), below 0 before the first beat opens. */
+export interface SlideMoment {
+  beat: number
+  seconds: number
+}
+
+export interface ElementFrame {
+  whole: PartFrame
+  /** Null where all parts are at rest. */
+  parts: readonly PartFrame[] | null
+  partsBy: Parts['by'] | null
+  /** A chart on its way from one state to another; null is as composed. */
+  chart: { from: Id | null, to: Id | null, progress: number } | null
+  /** Seconds into a clip or sound that plays. */
+  media: number | null
+}
+
+/** What differs from rest at a moment; an element that is missing stands as composed. */
+export interface Frame {
+  elements: ReadonlyMap<Id, ElementFrame>
+}
+
+/** Sums of delays and staggers differ from their whole by rounding; what is nearer than this, seconds, is there. */
+const slack = 1e-9
+
+/** Seconds since a cue began; negative before, Infinity once its beat is over and it has an end. */
+function elapsed(score: Score, cue: ScoreCue, moment: SlideMoment): number {
+  if (cue.beat === moment.beat) return moment.seconds - cue.start
+  if (cue.beat > moment.beat) return Number.NEGATIVE_INFINITY
+  if (cue.cue.repeat !== 'forever' && cue.cue.what !== 'media') return Number.POSITIVE_INFINITY
+  return score.beats[moment.beat]!.at + moment.seconds - score.beats[cue.beat]!.at - cue.start
+}
+
+/** A cue's progress after some seconds, 0 to 1, before easing. */
+function progressOf(cue: ScoreCue, seconds: number): number {
+  const { duration, repeat } = cue.cue
+  if (duration === 0) return 1
+  if (repeat !== 'forever' && seconds >= duration * repeat - slack) return 1
+  return (seconds % duration) / duration
+}
+
+/** Seconds since a cue began to move one finest part; negative while it waits its turn. */
+const elapsedOfPart = (cue: ScoreCue, part: number, seconds: number) => seconds - cue.span!.place[part]! * cue.span!.stagger
+
+const touches = (cue: ScoreCue, part: number) => cue.span !== null && cue.span.place[part]! >= 0
+
+const isOver = (cue: ScoreCue, seconds: number) => cue.cue.repeat !== 'forever' && seconds >= cue.end - cue.start - slack
+
+/** Plays a presence cue on a frame; false where it leaves nothing to be seen. */
+function applyPresence(frame: PartFrame, cue: ScoreCue, seconds: number, track: Track, score: Score): boolean {
+  const share = progressOf(cue, seconds)
+  const eased = share >= 1 ? 1 : cue.ease(share)
+  if (cue.cue.what === 'exit' && share >= 1) return false
+  const presence = cue.cue.what === 'enter' ? eased : 1 - eased
+  if (presence !== 1) cue.effect.apply(frame, presence, cue.cue.options, { box: track.element.box, size: score.size })
+  return true
+}
+
+function applyOther(frame: PartFrame, cue: ScoreCue, seconds: number, track: Track, score: Score) {
+  const share = progressOf(cue, seconds)
+  if (cue.cue.what === 'emphasis' && (share >= 1 || share <= 0)) return
+  if (cue.cue.what !== 'emphasis' && cue.cue.what !== 'move') return
+  cue.effect.apply(frame, share >= 1 ? 1 : cue.ease(share), cue.cue.options, { box: track.element.box, size: score.size })
+}
+
+function wholeOf(track: Track, score: Score, moment: SlideMoment): PartFrame {
+  let last: ScoreCue | null = null
+  let seconds = 0
+  for (const cue of track.presence) {
+    const since = elapsed(score, cue, moment)
+    if (since >= 0) {
+      last = cue
+      seconds = since
+    }
+  }
+  if (!last) {
+    if (track.hiddenBefore) return hiddenPart()
+  } else if (last.span && last.cue.what === 'exit' && last.span.count && isOver(last, seconds) && last.span.place.every(place => place >= 0)) {
+    return hiddenPart()
+  }
+  const frame = restingPart()
+  if (last && !last.span && !applyPresence(frame, last, seconds, track, score)) return hiddenPart()
+  for (const cue of track.cues) {
+    if (cue.span || cue.cue.what === 'enter' || cue.cue.what === 'exit') continue
+    const since = elapsed(score, cue, moment)
+    if (since >= 0) applyOther(frame, cue, since, track, score)
+  }
+  return frame
+}
+
+function partOf(track: Track, part: number, score: Score, moment: SlideMoment, sinces: readonly number[]): PartFrame {
+  let last: ScoreCue | null = null
+  let seconds = 0
+  let first: ScoreCue | null = null
+  track.cues.forEach((cue, index) => {
+    if (cue.cue.what !== 'enter' && cue.cue.what !== 'exit') return
+    if (cue.span && !touches(cue, part)) return
+    first ??= cue
+    const since = cue.span ? elapsedOfPart(cue, part, sinces[index]!) : sinces[index]!
+    if (since >= 0) {
+      last = cue
+      seconds = since
+    }
+  })
+  if (!last && first && (first as ScoreCue).cue.what === 'enter' && (first as ScoreCue).span) return hiddenPart()
+  const frame = restingPart()
+  const now = last as ScoreCue | null
+  if (now?.span) {
+    if (!applyPresence(frame, now, seconds, track, score)) return hiddenPart()
+    if (frame.typed < 1) {
+      const size = now.span.sizes[now.span.place[part]!]!
+      frame.visible = now.span.rank[part]! < Math.floor(frame.typed * size + 1e-9)
+      frame.typed = 1
+    }
+  }
+  track.cues.forEach((cue, index) => {
+    if (!touches(cue, part) || cue.cue.what === 'enter' || cue.cue.what === 'exit') return
+    const since = elapsedOfPart(cue, part, sinces[index]!)
+    if (since >= 0) applyOther(frame, cue, since, track, score)
+  })
+  return frame
+}
+
+/** Whether a cue, so many seconds after it began, leaves every part as composed. */
+function partsRest(cue: ScoreCue, since: number): boolean {
+  if (!cue.span) return true
+  if (cue.cue.what === 'enter') return isOver(cue, since)
+  return since < 0 || (cue.cue.what === 'emphasis' && isOver(cue, since))
+}
+
+function chartOf(track: Track, score: Score, moment: SlideMoment): ElementFrame['chart'] {
+  let from: Id | null = null
+  let to: Id | null = null
+  let progress = 1
+  let any = false
+  for (const cue of track.cues) {
+    if (cue.cue.what !== 'data') continue
+    const since = elapsed(score, cue, moment)
+    if (since < 0) continue
+    any = true
+    from = to
+    to = typeof cue.cue.options.state === 'string' ? cue.cue.options.state : null
+    const share = progressOf(cue, since)
+    progress = share >= 1 ? 1 : cue.ease(share)
+  }
+  return any ? { from, to, progress } : null
+}
+
+function mediaOf(track: Track, score: Score, moment: SlideMoment): number | null {
+  const playing = track.cues.findLast(cue => cue.cue.what === 'media' && elapsed(score, cue, moment) >= 0)
+  return playing ? elapsed(score, playing, moment) : null
+}
+
+/**
+ * What differs from rest on a slide at a moment. Pure: any moment in any order, seeking equals playing. In beats that
+ * are over, every cue with an end has ended, whenever the speaker went on.
+ */
+export function frameAt(score: Score, moment: SlideMoment): Frame {
+  const elements = new Map<Id, ElementFrame>()
+  for (const [id, track] of score.tracks) {
+    const whole = wholeOf(track, score, moment)
+    let parts: PartFrame[] | null = null
+    if (whole.visible && track.partCount) {
+      const sinces = track.cues.map(cue => elapsed(score, cue, moment))
+      if (!track.cues.every((cue, index) => partsRest(cue, sinces[index]!))) {
+        parts = Array.from({ length: track.partCount }, (_, part) => partOf(track, part, score, moment, sinces))
+        if (parts.every(isAtRest)) parts = null
+      }
+    }
+    const chart = chartOf(track, score, moment)
+    const media = mediaOf(track, score, moment)
+    if (isAtRest(whole) && !parts && !chart && media === null) continue
+    elements.set(id, { whole, parts, partsBy: track.partsBy, chart, media })
+  }
+  return { elements }
+}
+
+/** The last moment of a slide: its last beat, all cues with an end done. What a thumbnail and a printed page show. */
+export const lastMoment = (score: Score): SlideMoment => {
+  const last = score.beats.at(-1)
+  return last ? { beat: last.index, seconds: last.length } : { beat: 0, seconds: 0 }
+}
+
+/** Whether nothing moves by itself from a moment to the end of its beat. */
+export const isStillAfter = (score: Score, moment: SlideMoment) =>
+  moment.seconds >= (score.beats[moment.beat]?.moves ?? 0)
+  && score.beats.slice(0, moment.beat + 1).every(beat => beat.cues.every(({ cue }) => cue.repeat !== 'forever' && cue.what !== 'media'))

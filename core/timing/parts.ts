@@ -1,0 +1,55 @@
+import { drawingOfElement } from '../charts'
+import type { Deck, Parts, ShownElement } from '../deck'
+import { layoutOfElement, lettersOf } from '../text'
+import type { PartSpan, TimingContext } from './score'
+
+const fineness: readonly Parts['by'][] = ['paragraph', 'line', 'word', 'letter']
+
+/** The finest of some ways of telling parts apart. */
+export const finest = (ways: readonly Parts['by'][]): Parts['by'] =>
+  ways.reduce((best, way) => (fineness.indexOf(way) > fineness.indexOf(best) ? way : best))
+
+/** For each finest part of an element, the index of the part that it belongs to, told apart another way. */
+export function partIndices(deck: Deck, element: ShownElement, by: Parts['by'], fine: Parts['by'], context: TimingContext): number[] {
+  if (element.kind === 'chart') {
+    const marks = drawingOfElement(deck, element, null, context.table, context.measurer)?.marks.length ?? 0
+    return Array.from({ length: marks }, (_, index) => (by === 'series' ? 0 : index))
+  }
+  if (element.kind !== 'text') return []
+  const layout = layoutOfElement(deck, element, context.measurer)
+  const made: number[] = []
+  const put = (index: number, value: number) => {
+    if (made[index] === undefined) made[index] = value
+  }
+  for (const line of layout.lines) {
+    for (const run of line.runs) {
+      const letters = fine === 'letter' || by === 'letter' ? lettersOf(run.text).length : 1
+      for (let step = 0; step < letters; step++) {
+        const index = { paragraph: line.paragraph, line: line.index, word: run.word, letter: run.letter + step }
+        const at = (way: Parts['by']) => index[way as keyof typeof index] ?? 0
+        if (at(fine) >= 0) put(at(fine), at(by))
+      }
+    }
+  }
+  return Array.from({ length: layout.counts[fine as keyof typeof layout.counts] ?? 0 }, (_, index) => made[index] ?? made[index - 1] ?? 0)
+}
+
+/** How the finest parts take their turns in a cue: `indices` from `partIndices`, or all 0 for the whole as one part. */
+export function spanOf(indices: readonly number[], parts: Pick<Parts, 'stagger' | 'range' | 'backwards'>): PartSpan {
+  const count = indices.reduce((most, index) => Math.max(most, index + 1), 0)
+  const from = parts.range?.from ?? 0
+  const to = Math.min(parts.range?.to ?? count - 1, count - 1)
+  const places = Math.max(0, to - from + 1)
+  const sizes = new Array<number>(places).fill(0)
+  const rank: number[] = []
+  const place = indices.map((index, fine) => {
+    if (index < from || index > to) {
+      rank[fine] = 0
+      return -1
+    }
+    const turn = parts.backwards ? to - index : index - from
+    rank[fine] = sizes[turn]!++
+    return turn
+  })
+  return { place, rank, sizes, count: places, stagger: parts.stagger }
+}

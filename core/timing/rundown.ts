@@ -1,0 +1,104 @@
+import { slidesOf, type Deck, type Id, type Purpose } from '../deck'
+import { compileSlide } from './compile'
+import type { SlideMoment } from './frame'
+import type { Score, TimingContext } from './score'
+
+export interface RundownBeat {
+  index: number
+  /** Seconds from the deck's start. */
+  start: number
+  moves: number
+  hold: number
+  length: number
+  /** Whether it stands until the speaker goes on; `length` is then the plan. */
+  openEnded: boolean
+}
+
+export interface RundownSlide {
+  slide: Id
+  index: number
+  score: Score
+  /** Seconds from the deck's start to the beginning of its transition. */
+  start: number
+  /** Seconds that the slide before takes to become this one. */
+  transition: number
+  beats: readonly RundownBeat[]
+  /** Transition and beats. */
+  length: number
+}
+
+/** The slides of a deck along time. */
+export interface Rundown {
+  purpose: Purpose
+  slides: readonly RundownSlide[]
+  length: number
+  /** Whether a speaker decides how long it really takes. */
+  openEnded: boolean
+}
+
+/** A moment of a deck. */
+export interface Moment extends SlideMoment {
+  slide: Id
+}
+
+/**
+ * The rundown of a deck: as a talk, where a beat before an advance stands until the speaker goes on and counts with its
+ * plan; as a film, which starts without a transition; as a loop, whose first slide follows its last.
+ */
+export function rundown(deck: Deck, purpose: Purpose, context: TimingContext): Rundown {
+  const slides: RundownSlide[] = []
+  let start = 0
+  const shown = slidesOf(deck).filter(slide => !slide.skipped)
+  shown.forEach((slide, index) => {
+    const score = compileSlide(deck, slide.id, context)
+    const transition = index > 0 || (purpose === 'loop' && shown.length > 1) ? (slide.transition?.duration ?? 0) : 0
+    let at = start + transition
+    const beats = score.beats.map((beat): RundownBeat => {
+      const next = score.beats[beat.index + 1]
+      const openEnded = purpose === 'talk' && next?.start !== 'self'
+      const made = { index: beat.index, start: at, moves: beat.moves, hold: beat.hold, length: beat.length, openEnded }
+      at += beat.length
+      return made
+    })
+    slides.push({ slide: slide.id, index, score, start, transition, beats, length: at - start })
+    start = at
+  })
+  return { purpose, slides, length: start, openEnded: purpose === 'talk' && slides.length > 0 }
+}
+
+/** The moment at some seconds from the start: held within the deck, or round and round in a loop. Null of an empty deck. */
+export function momentAt(plan: Rundown, seconds: number): Moment | null {
+  if (!plan.slides.length) return null
+  const round = plan.purpose === 'loop' && plan.length > 0
+  const time = round ? ((seconds % plan.length) + plan.length) % plan.length : Math.min(Math.max(0, seconds), plan.length)
+  const slide = plan.slides[lastWhere(plan.slides, time)]!
+  const opening = slide.start + slide.transition
+  if (time < opening || !slide.beats.length) return { slide: slide.slide, beat: 0, seconds: time - opening }
+  const beat = slide.beats[lastWhere(slide.beats, time)]!
+  return { slide: slide.slide, beat: beat.index, seconds: time - beat.start }
+}
+
+/** The index of the last of some stretches that has started, by bisection. */
+function lastWhere(stretches: readonly { start: number }[], time: number): number {
+  let low = 0
+  let high = stretches.length - 1
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2)
+    if (stretches[middle]!.start <= time) low = middle
+    else high = middle - 1
+  }
+  return low
+}
+
+/** Seconds from the start to a moment; a moment beyond its beat's planned end counts as that end. Null where its slide is not shown. */
+export function secondsAt(plan: Rundown, moment: Moment): number | null {
+  const slide = plan.slides.find(candidate => candidate.slide === moment.slide)
+  if (!slide) return null
+  const beat = slide.beats[Math.min(moment.beat, slide.beats.length - 1)]
+  if (!beat || (moment.beat === 0 && moment.seconds < 0)) return slide.start + slide.transition + Math.max(-slide.transition, Math.min(0, moment.seconds))
+  return beat.start + Math.min(Math.max(0, moment.seconds), beat.length)
+}
+
+/** Progress of the transition that a moment stands in, 0 to 1; 1 when it is over. */
+export const transitionProgress = (slide: RundownSlide, moment: SlideMoment) =>
+  moment.beat > 0 || moment.seconds >= 0 || slide.transition <= 0 ? 1 : Math.max(0, 1 + moment.seconds / slide.transition)

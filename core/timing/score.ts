@@ -1,0 +1,86 @@
+import type { DataTable } from '../data'
+import type { Beat, Cue, Id, Parts, ShownElement } from '../deck'
+import type { Measurer } from '../text'
+import type { EasingFunction } from './easing'
+import type { Effect } from './effects'
+
+/** What timing needs to know beside the deck. */
+export interface TimingContext {
+  measurer: Measurer
+  table(id: Id): DataTable | undefined
+  /** The length of a clip or sound by its hash, seconds; undefined while unknown. */
+  mediaLength(hash: string): number | undefined
+}
+
+/** How the finest parts of an element belong to the parts that one cue moves. */
+export interface PartSpan {
+  /** For each finest part: the place in the cue's own order (0 first), or −1 where the cue does not touch it. */
+  place: readonly number[]
+  /** For each finest part: its rank within its place, and how many share that place. */
+  rank: readonly number[]
+  sizes: readonly number[]
+  /** How many places there are. */
+  count: number
+  stagger: number
+}
+
+export interface ScoreCue {
+  cue: Cue
+  effect: Effect
+  ease: EasingFunction
+  /** Index of its beat. */
+  beat: number
+  /** Seconds into its beat. */
+  start: number
+  /** Seconds into its beat; of a cue without end, the end of its first round. */
+  end: number
+  /** Null where the element moves as a whole. */
+  span: PartSpan | null
+}
+
+export interface ScoreBeat {
+  beat: Beat
+  index: number
+  start: 'open' | 'advance' | 'self'
+  cues: readonly ScoreCue[]
+  /** Seconds from its start to the end of its last finite cue. */
+  moves: number
+  /** Seconds that it stands still after that where no speaker decides. */
+  hold: number
+  length: number
+  /** Planned seconds from the slide's opening. */
+  at: number
+  /** What comes into sight in it, and the seconds that reading it takes. */
+  reading: { words: number, numbers: number, marks: number, seconds: number }
+}
+
+/** All cues of one element, in the order in which they begin. */
+export interface Track {
+  element: ShownElement
+  cues: readonly ScoreCue[]
+  /** Those that make it come or go. */
+  presence: readonly ScoreCue[]
+  /** The finest parts that a cue tells apart, and how many there are. */
+  partsBy: Parts['by'] | null
+  partCount: number
+  /** Whether the element is unseen until its first presence cue begins. */
+  hiddenBefore: boolean
+}
+
+/** Something in a slide's timing that cannot be as it is written, in words for a person. */
+export interface TimingProblem {
+  cue: Id
+  message: string
+}
+
+/** A slide's timing, computed. */
+export interface Score {
+  slide: Id
+  size: { width: number, height: number }
+  beats: readonly ScoreBeat[]
+  tracks: ReadonlyMap<Id, Track>
+  elements: readonly ShownElement[]
+  /** Planned seconds of all beats, without the transition. */
+  length: number
+  problems: readonly TimingProblem[]
+}

@@ -1,0 +1,252 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { applyChanges, cuesOf, slidesOf, type Deck } from '../deck'
+import { anyDeck, beat, cue, freshDeck, textElement, timingContext } from '../testing'
+import { advance, compileSlide, effects, elapse, frameAt, goBack, isStillAfter, lastMoment, momentAt, restingPart, rundown, secondsAt, transitions, type ElementFrame, type SlideMoment } from './index'
+
+const purposes = ['talk', 'film', 'loop'] as const
+const anyMoment = (deck: Deck, slide: string, beatShare: number, secondsShare: number): SlideMoment => {
+  const score = compileSlide(deck, slide, timingContext)
+  const index = Math.min(score.beats.length - 1, Math.floor(beatShare * score.beats.length))
+  return { beat: index, seconds: secondsShare * (score.beats[index]!.length + 1) }
+}
+const share = fc.double({ min: 0, max: 1, noNaN: true })
+const isShown = (frame: ElementFrame | undefined) => !frame || (frame.whole.visible && (!frame.parts || frame.parts.some(part => part.visible)))
+
+describe('a slide’s score', () => {
+  it('seeking to a moment equals playing to it', () => {
+    fc.assert(fc.property(anyDeck, share, share, (deck, beatShare, secondsShare) => {
+      const moment = anyMoment(deck, 's0', beatShare, secondsShare)
+      const played = compileSlide(structuredClone(deck), 's0', timingContext)
+      for (const before of played.beats) {
+        if (before.index > moment.beat) break
+        for (let t = 0; t <= before.length && (before.index < moment.beat || t < moment.seconds); t += 0.35) frameAt(played, { beat: before.index, seconds: t })
+      }
+      expect(frameAt(played, moment)).toEqual(frameAt(compileSlide(deck, 's0', timingContext), moment))
+    }), { numRuns: 60 })
+  })
+
+  it('shows no element before its entrance and none after its exit', () => {
+    fc.assert(fc.property(anyDeck, share, share, (deck, beatShare, secondsShare) => {
+      const score = compileSlide(deck, 's0', timingContext)
+      const moment = anyMoment(deck, 's0', beatShare, secondsShare)
+      const frame = frameAt(score, moment)
+      for (const [id, track] of score.tracks) {
+        const presence = track.presence.filter(({ span }) => !span || span.count)
+        const whole = presence.filter(({ span }) => !span)
+        if (presence.length !== whole.length) continue
+        const begun = whole.filter(item => item.beat < moment.beat || (item.beat === moment.beat && item.start <= moment.seconds))
+        const last = begun.at(-1)
+        if (!last && whole[0]?.cue.what === 'enter') expect(isShown(frame.elements.get(id))).toBe(false)
+        const over = last && last.cue.repeat !== 'forever' && (last.beat < moment.beat || moment.seconds >= last.end)
+        if (last && over) expect(isShown(frame.elements.get(id))).toBe(last.cue.what === 'enter')
+      }
+    }))
+  })
+
+  it('an edit to one cue changes no other element’s frame', () => {
+    fc.assert(fc.property(anyDeck, share, share, (deck, beatShare, secondsShare) => {
+      const cues = Object.values(deck.cues).filter(candidate => candidate.beat.startsWith('s0') && !Object.values(deck.cues).some(other => other.anchor.to !== 'beat' && other.anchor.cue === candidate.id))
+      const edited = cues[0]
+      if (!edited) return
+      const next = applyChanges(deck, [{ do: 'set', table: 'cues', id: edited.id, fields: { duration: edited.duration + 0.7, delay: edited.delay + 0.2, effect: 'fade' } }])
+      const moment = anyMoment(deck, 's0', beatShare, secondsShare)
+      // Media-less cues without end count planned time across beats, which a longer beat before them rightly shifts.
+      const endless = Object.values(deck.cues).some(candidate => candidate.repeat === 'forever')
+      const [before, after] = [deck, next].map(version => frameAt(compileSlide(version, 's0', timingContext), moment).elements)
+      for (const id of ['s0e0', 's0e1', 's0e2']) if (id !== edited.element && !(endless && moment.beat > 0)) expect(after!.get(id)).toEqual(before!.get(id))
+    }))
+  })
+
+  it('brings paragraphs one by one over beats, and lines added later with the last', () => {
+    const base = freshDeck()
+    const slide = slidesOf(base)[0]!.id
+    const ranges = [{ from: 0, to: 0 }, { from: 1, to: null }]
+    const deck = applyChanges(base, [
+      { do: 'put', table: 'elements', record: textElement('list', slide, ['one', 'two', 'three']) },
+      ...ranges.map((range, index) => ({ do: 'put' as const, table: 'beats' as const, record: beat({ id: `b${index}`, slide, order: `b${index}` }) })),
+      ...ranges.map((range, index) => ({ do: 'put' as const, table: 'cues' as const, record: cue({ id: `c${index}`, beat: `b${index}`, element: 'list', parts: { by: 'paragraph', stagger: 0.2, range } }) })),
+    ])
+    const shown = (at: SlideMoment) => {
+      const frame = frameAt(compileSlide(deck, slide, timingContext), at).elements.get('list')
+      return frame?.whole.visible === false ? [false, false, false] : (frame?.parts?.map(part => part.visible) ?? [true, true, true])
+    }
+    expect(shown({ beat: 0, seconds: 5 })).toEqual([false, false, false])
+    expect(shown({ beat: 1, seconds: 0.5 })).toEqual([true, false, false])
+    expect(shown({ beat: 2, seconds: 0.1 })).toEqual([true, true, false])
+    expect(shown({ beat: 2, seconds: 2 })).toEqual([true, true, true])
+  })
+
+  it('types letter after letter and counts nothing twice', () => {
+    const base = freshDeck()
+    const slide = slidesOf(base)[0]!.id
+    const first = Object.values(base.beats)[0]!.id
+    const deck = applyChanges(base, [
+      { do: 'put', table: 'elements', record: textElement('words', slide, ['Quay']) },
+      { do: 'put', table: 'cues', record: cue({ id: 'c', beat: first, element: 'words', effect: 'type', duration: 4 }) },
+    ])
+    const score = compileSlide(deck, slide, timingContext)
+    const letters = [0, 1.1, 2.1, 3.1, 4].map(seconds => frameAt(score, { beat: 0, seconds }).elements.get('words')?.parts?.filter(part => part.visible).length ?? 4)
+    expect(letters).toEqual([0, 1, 2, 3, 4])
+  })
+
+  it('says which cues wait for each other in a circle, and still plays', () => {
+    const base = freshDeck()
+    const slide = slidesOf(base)[0]!.id
+    const first = Object.values(base.beats)[0]!.id
+    const deck = applyChanges(base, [
+      { do: 'put', table: 'elements', record: textElement('sun', slide, ['Sun']) },
+      { do: 'put', table: 'elements', record: textElement('moon', slide, ['Moon']) },
+      { do: 'put', table: 'cues', record: cue({ id: 'a', beat: first, element: 'sun', anchor: { to: 'end', cue: 'b' } }) },
+      { do: 'put', table: 'cues', record: cue({ id: 'b', beat: first, element: 'moon', order: 'a1', anchor: { to: 'start', cue: 'a' } }) },
+    ])
+    const score = compileSlide(deck, slide, timingContext)
+    expect(score.problems).toHaveLength(1)
+    expect(score.problems[0]!.message).toMatch(/“sun”.*“moon”|“moon”.*“sun”/)
+    expect(score.problems[0]!.message).toContain('circle')
+    expect(frameAt(score, { beat: 0, seconds: 9 }).elements.size).toBe(0)
+  })
+
+  it('is kept while nothing it is made from changes, and made anew when something does', () => {
+    const base = freshDeck()
+    const slide = slidesOf(base)[0]!.id
+    const score = compileSlide(base, slide, timingContext)
+    const elsewhere = applyChanges(base, [{ do: 'put', table: 'slides', record: { id: 'other', order: 'b0', layout: 'layout-list', notes: '' } }])
+    expect(compileSlide(elsewhere, slide, timingContext)).toBe(score)
+    const here = applyChanges(base, [{ do: 'set', table: 'beats', id: score.beats[0]!.beat.id, fields: { hold: { kind: 'seconds', seconds: 9 } } }])
+    expect(compileSlide(here, slide, timingContext).beats[0]!.hold).toBe(9)
+  })
+
+  it('knows when nothing moves any more', () => {
+    fc.assert(fc.property(anyDeck, share, deck => {
+      const score = compileSlide(deck, 's0', timingContext)
+      const end = lastMoment(score)
+      if (isStillAfter(score, end)) expect(frameAt(score, { ...end, seconds: end.seconds + 3 })).toEqual(frameAt(score, end))
+    }))
+  })
+})
+
+describe('the rundown', () => {
+  it('is as long as the sum of its parts, for every purpose', () => {
+    fc.assert(fc.property(anyDeck, deck => {
+      for (const purpose of purposes) {
+        const plan = rundown(deck, purpose, timingContext)
+        const sum = plan.slides.reduce((all, slide) => all + slide.transition + slide.beats.reduce((of, item) => of + item.moves + item.hold, 0), 0)
+        expect(plan.length).toBeCloseTo(sum, 6)
+        plan.slides.forEach((slide, index) => expect(slide.start).toBeCloseTo(index ? plan.slides[index - 1]!.start + plan.slides[index - 1]!.length : 0, 6))
+      }
+    }))
+  })
+
+  it('agrees for talk, film and loop on what happens inside every beat', () => {
+    fc.assert(fc.property(anyDeck, share, share, (deck, beatShare, secondsShare) => {
+      const scores = purposes.map(purpose => rundown(deck, purpose, timingContext).slides.find(slide => slide.slide === 's0')!.score)
+      const moment = anyMoment(deck, 's0', beatShare, secondsShare)
+      const frames = scores.map(score => frameAt(score, moment))
+      expect(frames[1]).toEqual(frames[0])
+      expect(frames[2]).toEqual(frames[0])
+    }))
+  })
+
+  it('maps seconds to a moment and back', () => {
+    fc.assert(fc.property(anyDeck, share, (deck, at) => {
+      const plan = rundown(deck, 'film', timingContext)
+      const seconds = at * plan.length * 0.999
+      const moment = momentAt(plan, seconds)!
+      expect(secondsAt(plan, moment)).toBeCloseTo(seconds, 6)
+    }))
+  })
+
+  it('goes round in a loop, and a film stops at its end', () => {
+    fc.assert(fc.property(anyDeck, share, (deck, at) => {
+      const loop = rundown(deck, 'loop', timingContext)
+      if (loop.length < 0.01) return
+      const once = at * loop.length
+      const again = secondsAt(loop, momentAt(loop, once + 3 * loop.length)!)!
+      const apart = Math.abs(again - once)
+      expect(Math.min(apart, loop.length - apart)).toBeLessThan(1e-6)
+      const film = rundown(deck, 'film', timingContext)
+      expect(secondsAt(film, momentAt(film, film.length + 60)!)).toBeCloseTo(film.length, 6)
+    }))
+  })
+})
+
+describe('advancing in a talk', () => {
+  it('visits every beat of every slide once, from the first to the last, and back', () => {
+    fc.assert(fc.property(anyDeck, deck => {
+      const plan = rundown(deck, 'talk', timingContext)
+      const all = plan.slides.flatMap(slide => slide.beats.map(item => `${slide.slide} ${item.index}`))
+      const there: string[] = []
+      let last = null
+      for (let at = momentAt(plan, 0); at; at = advance(plan, at)) {
+        there.push(`${at.slide} ${at.beat}`)
+        last = at
+      }
+      expect(there).toEqual(all)
+      const back: string[] = []
+      for (let at: ReturnType<typeof goBack> = last; at; at = goBack(plan, at)) back.push(`${at.slide} ${at.beat}`)
+      expect(back).toEqual([...all].reverse())
+    }))
+  })
+
+  it('pressed early, finishes the cues of the beat it leaves', () => {
+    fc.assert(fc.property(anyDeck, deck => {
+      const score = compileSlide(deck, 's0', timingContext)
+      if (score.beats.length < 2) return
+      const frame = frameAt(score, { beat: 1, seconds: 0 })
+      for (const { cue: early, span } of score.beats[0]!.cues) {
+        const others = Object.values(deck.cues).filter(item => item.element === early.element && item.id !== early.id)
+        if (others.length || early.repeat === 'forever' || span) continue
+        if (early.what === 'enter') expect(frame.elements.get(early.element!)).toBeUndefined()
+        if (early.what === 'exit') expect(isShown(frame.elements.get(early.element!))).toBe(false)
+      }
+    }))
+  })
+
+  it('waits before an advance and goes on by itself where the beat says so', () => {
+    const base = freshDeck()
+    const slide = slidesOf(base)[0]!.id
+    const deck = applyChanges(base, [
+      { do: 'put', table: 'beats', record: beat({ id: 'b1', slide, order: 'b0', start: 'self' }) },
+      { do: 'put', table: 'beats', record: beat({ id: 'b2', slide, order: 'b1', start: 'advance' }) },
+    ])
+    const plan = rundown(deck, 'talk', timingContext)
+    expect(plan.slides[0]!.beats.map(item => item.openEnded)).toEqual([false, true, true])
+    expect(elapse(plan, { slide, beat: 0, seconds: 0 }, 500).beat).toBe(1)
+    expect(rundown(deck, 'film', timingContext).slides[0]!.beats.some(item => item.openEnded)).toBe(false)
+  })
+})
+
+describe('the catalogues', () => {
+  const room = { box: { x: 0, y: 0, width: 100, height: 100, angle: 0 }, size: { width: 1920, height: 1080 } }
+
+  it.each(effects.filter(effect => effect.whats.includes('enter')).map(effect => [effect.name, effect] as const))('%s is at rest when it is there', (_, effect) => {
+    const part = restingPart()
+    effect.apply(part, 1, {}, room)
+    expect({ ...part, originX: 0.5, originY: 0.5 }).toEqual(restingPart())
+  })
+
+  it.each(transitions.map(kind => [kind.name, kind] as const))('%s ends on the next slide at rest and begins on the one before', (_, kind) => {
+    const end = kind.apply(1, {})
+    expect(end.to).toEqual({ opacity: 1, x: 0, y: 0, cut: null })
+    expect(end.from.opacity).toBe(0)
+    const start = kind.apply(0, {})
+    expect(start.from).toEqual({ opacity: 1, x: 0, y: 0, cut: null })
+  })
+})
+
+describe('removing a cue that others follow', () => {
+  it('leaves them starting where it started', async () => {
+    const { removeCues } = await import('../deck')
+    const base = freshDeck()
+    const slide = slidesOf(base)[0]!.id
+    const first = Object.values(base.beats)[0]!.id
+    const deck = applyChanges(base, [
+      { do: 'put', table: 'elements', record: textElement('a', slide, ['A']) },
+      { do: 'put', table: 'cues', record: cue({ id: 'one', beat: first, element: 'a' }) },
+      { do: 'put', table: 'cues', record: cue({ id: 'two', beat: first, element: 'a', order: 'a1', anchor: { to: 'end', cue: 'one' } }) },
+    ])
+    const next = applyChanges(deck, removeCues(deck, { cues: ['one'] }))
+    expect(cuesOf(next, first).map(item => [item.id, item.anchor])).toEqual([['two', { to: 'beat' }]])
+  })
+})

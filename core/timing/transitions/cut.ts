@@ -1,0 +1,9 @@
+import { gone, still, type TransitionKind } from './transition'
+
+export const cut: TransitionKind = {
+  name: 'cut',
+  label: 'Cut',
+  duration: 0,
+  options: [],
+  apply: progress => (progress < 1 ? { from: still(), to: gone() } : { from: gone(), to: still() }),
+}

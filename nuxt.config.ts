@@ -1,0 +1,42 @@
+import { fileURLToPath } from 'node:url'
+
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+
+export default defineNuxtConfig({
+  modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint', 'nuxt-auth-utils'],
+  // Every page stands behind a sign-in or a screen's token and lives in the browser: nothing is gained by rendering it twice.
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  compatibilityDate: '2026-03-01',
+  alias: { '#core': here('./core'), '#stage': here('./stage'), '#player': here('./player') },
+  css: ['~/assets/main.css'],
+  app: {
+    head: {
+      title: 'Hailbank',
+      htmlAttrs: { lang: 'en' },
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+    },
+  },
+  ui: { fonts: false, theme: { colors: ['primary', 'secondary', 'neutral', 'error', 'warning', 'success', 'info'] } },
+  colorMode: { preference: 'system', fallback: 'light' },
+  icon: { provider: 'server', fallbackToApi: false, serverBundle: { collections: ['lucide'] }, clientBundle: { scan: true, sizeLimitKb: 512 } },
+  imports: { autoImport: true, scan: true },
+  runtimeConfig: {
+    databaseUrl: '',
+    // Served over plain http on loopback by default; NUXT_SESSION_COOKIE_SECURE=true behind TLS.
+    session: { password: '', maxAge: 60 * 60 * 24 * 14, cookie: { secure: false, sameSite: 'lax' as const } },
+  },
+  nitro: {
+    experimental: { websocket: true },
+    esbuild: { options: { target: 'es2022' } },
+    externals: { external: ['jsdom', 'sharp'] },
+    typescript: { strict: true },
+  },
+  vite: {
+    worker: { format: 'es' },
+    optimizeDeps: { include: ['zod', 'yjs', 'y-protocols/awareness', 'lib0/encoding', 'lib0/decoding', 'papaparse', 'y-prosemirror'] },
+  },
+  typescript: { strict: true, typeCheck: false },
+})
