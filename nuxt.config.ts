@@ -22,7 +22,7 @@ export default defineNuxtConfig({
   ui: { fonts: false, theme: { colors: ['primary', 'secondary', 'neutral', 'error', 'warning', 'success', 'info'] } },
   colorMode: { preference: 'system', fallback: 'light' },
   icon: { provider: 'server', fallbackToApi: false, serverBundle: { collections: ['lucide'] }, clientBundle: { scan: true, sizeLimitKb: 512 } },
-  imports: { autoImport: true, scan: true },
+  components: [{ path: '~/components', pathPrefix: false }],
   runtimeConfig: {
     databaseUrl: '',
     // Served over plain http on loopback by default; NUXT_SESSION_COOKIE_SECURE=true behind TLS.

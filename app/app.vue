@@ -1,3 +1,5 @@
 <template>
-  <UApp><NuxtPage /></UApp>
+  <UApp>
+    <NuxtPage />
+  </UApp>
 </template>

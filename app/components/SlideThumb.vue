@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import type { Deck } from '#core/deck'
+import { compileSlide, frameAt, lastMoment } from '#core/timing'
+import { SlideView, stageHostKey } from '#stage'
+
+/** A slide at rest after its last beat, drawn by the stage, `width` px wide. Says what it is through `label`. */
+const props = defineProps<{ deck: Deck, slide: string, width: number, label?: string }>()
+const stage = useStageHost()
+provide(stageHostKey, () => stage.host)
+const size = computed(() => props.deck.info.info!.size)
+const scale = computed(() => props.width / size.value.width)
+const frame = computed(() => {
+  const score = compileSlide(props.deck, props.slide, stage.host)
+  return frameAt(score, lastMoment(score))
+})
+</script>
+
+<template>
+  <div class="thumb" :style="{ width: `${width}px`, height: `${size.height * scale}px` }" role="img" :aria-label="label ?? 'Slide'">
+    <div class="scaled" :style="{ transform: `scale(${scale})` }" aria-hidden="true">
+      <SlideView :deck="deck" :slide="slide" :frame="frame" :scale="scale" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.thumb { position: relative; overflow: hidden; border-radius: inherit; contain: strict; }
+.scaled { position: absolute; inset: 0; transform-origin: 0 0; pointer-events: none; }
+</style>

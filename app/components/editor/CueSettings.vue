@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { beatsOf, cuesOf, removeCues, setFields, type Cue, type Easing } from '#core/deck'
+import { easingOf, effectNamed, effectsFor, namedEasings, optionOf, type EasingName } from '#core/timing'
+
+/** How one cue happens, in words that can be edited. */
+const store = useDeck()
+const cue = computed(() => (store.cueId ? store.deck!.cues[store.cueId] : undefined))
+const element = computed(() => (cue.value?.element ? store.deck!.elements[cue.value.element] : undefined))
+const effect = computed(() => effectNamed(cue.value?.effect ?? 'fade'))
+const choices = computed(() => (cue.value && element.value ? effectsFor(cue.value.what, element.value.kind) : []))
+const beats = computed(() => (cue.value ? beatsOf(store.deck!, store.slideId!) : []))
+const others = computed(() => (cue.value ? cuesOf(store.deck!, cue.value.beat).filter(other => other.id !== cue.value!.id && other.element) : []))
+const set = (fields: Partial<Cue>) => cue.value && store.edit(`change the motion of ${element.value?.name ?? 'a part'}`, setFields(store.deck!, { table: 'cues', id: cue.value.id, fields }))
+const value = (event: Event) => (event.target as HTMLInputElement).value
+const whatWords: Record<Cue['what'], string> = { enter: 'comes in', emphasis: 'draws the eye', move: 'moves', data: 'changes data', media: 'plays', pose: 'poses', exit: 'goes out', camera: 'camera' }
+const anchorValue = computed(() => (cue.value?.anchor.to === 'beat' ? 'beat' : `${cue.value?.anchor.to}:${cue.value?.anchor.cue}`))
+function setAnchor(text: string) {
+  const [to, id] = text.split(':')
+  set({ anchor: to === 'beat' ? { to: 'beat' } : { to: to as 'start' | 'end', cue: id! } })
+}
+const nameOf = (other: Cue) => `${store.deck!.elements[other.element!]?.name ?? 'a part'} ${whatWords[other.what]}`
+const easingName = computed(() => Object.entries(namedEasings).find(([, easing]) => JSON.stringify(easing) === JSON.stringify(cue.value?.easing))?.[0] ?? 'own')
+const curve = computed(() => {
+  const ease = easingOf((cue.value?.easing ?? namedEasings.linear) as Easing)
+  return Array.from({ length: 61 }, (_, index) => `${(8 + (index / 60) * 224).toFixed(1)},${(58 - ease(index / 60) * 44).toFixed(1)}`).join(' ')
+})
+function moveToBeat(beat: string) {
+  if (!cue.value) return
+  // What followed it in its old beat starts with that beat now.
+  const followers = others.value.filter(other => other.anchor.to !== 'beat' && other.anchor.cue === cue.value!.id)
+  store.edit('move a cue to another beat', [
+    ...setFields(store.deck!, { table: 'cues', id: cue.value.id, fields: { beat, anchor: { to: 'beat' } } }),
+    ...followers.flatMap(other => setFields(store.deck!, { table: 'cues', id: other.id, fields: { anchor: { to: 'beat' } } })),
+  ])
+}
+const byWords: Record<string, string> = { paragraph: 'by line of the list', line: 'by row', word: 'by word', letter: 'by letter', mark: 'bar by bar' }
+const partChoices = computed(() => (element.value?.kind === 'chart' ? ['mark'] : element.value?.kind === 'text' ? ['paragraph', 'line', 'word', 'letter'] : []))
+const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by: by as never, stagger: cue.value?.parts?.stagger ?? (by === 'letter' ? 0.03 : 0.15) } })
+</script>
+
+<template>
+  <div v-if="cue && element" class="settings">
+    <div class="head"><h3>{{ element.name }} {{ whatWords[cue.what] }}</h3><button v-if="store.canEdit" class="press plain small" aria-label="Remove this cue" title="Remove this cue" @click="store.edit('remove a cue', removeCues(store.deck!, { cues: [cue.id] }))"><UIcon name="i-lucide-trash-2" /></button></div>
+    <div class="row"><span class="label">By</span><select class="field" aria-label="Effect" :value="cue.effect" @change="set({ effect: value($event), options: {} })"><option v-for="choice in choices" :key="choice.name" :value="choice.name">{{ choice.label }}</option></select></div>
+    <div v-for="option in effect.options" :key="option.name" class="row"><span class="label">{{ option.label }}</span>
+      <select v-if="option.kind === 'choice'" class="field" :aria-label="option.label" :value="optionOf<string>(effect, cue.options, option.name)" @change="set({ options: { ...cue.options, [option.name]: value($event) } })"><option v-for="item in option.values" :key="item.value" :value="item.value">{{ item.label }}</option></select>
+      <NumberField v-else :model-value="optionOf<number>(effect, cue.options, option.name)" :label="option.label" :unit="option.unit" :least="option.least" :most="option.most" :step="option.step" @update:model-value="amount => set({ options: { ...cue!.options, [option.name]: amount } })" />
+    </div>
+    <div class="row"><span class="label">In beat</span><select class="field" aria-label="Beat" :value="cue.beat" @change="moveToBeat(value($event))"><option v-for="(beat, index) in beats" :key="beat.id" :value="beat.id">{{ index + 1 }}</option></select></div>
+    <div class="row"><span class="label">Starts</span><span class="pair">
+      <select class="field" aria-label="Starts with" :value="anchorValue" @change="setAnchor(value($event))"><option value="beat">with the beat</option><template v-for="other in others" :key="other.id"><option :value="`start:${other.id}`">as {{ nameOf(other) }}</option><option :value="`end:${other.id}`">after {{ nameOf(other) }}</option></template></select>
+      <span class="quiet">after</span><NumberField :model-value="cue.delay" label="Delay" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="delay => set({ delay })" />
+    </span></div>
+    <div class="row"><span class="label">Takes</span><NumberField :model-value="cue.duration" label="Duration" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="duration => set({ duration })" /></div>
+    <div v-if="partChoices.length && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row"><span class="label">Told apart</span><span class="pair">
+      <select class="field" aria-label="Parts" :value="cue.parts?.by ?? 'whole'" @change="setParts(value($event))"><option value="whole">as a whole</option><option v-for="by in partChoices" :key="by" :value="by">{{ byWords[by] }}</option></select>
+      <template v-if="cue.parts"><span class="quiet">every</span><NumberField :model-value="cue.parts.stagger" label="Stagger" unit="s" :decimals="2" :step="0.05" :least="0" :most="60" @update:model-value="stagger => set({ parts: { ...cue!.parts!, stagger } })" /></template>
+    </span></div>
+    <div v-if="cue.what === 'emphasis'" class="row"><span class="label">Times</span><select class="field" aria-label="Times" :value="String(cue.repeat)" @change="set({ repeat: value($event) === 'forever' ? 'forever' : Number(value($event)) })"><option v-for="count in [1, 2, 3, 4, 5, 8]" :key="count" :value="String(count)">{{ count }}</option><option value="forever">until the slide ends</option></select></div>
+    <div class="row"><span class="label">Pace</span><select class="field" aria-label="Pace" :value="easingName" @change="set({ easing: namedEasings[value($event) as EasingName] })"><option v-for="(_, name) in namedEasings" :key="name" :value="name">{{ name }}</option><option v-if="easingName === 'own'" value="own" disabled>own curve</option></select></div>
+    <svg class="curve" viewBox="0 0 240 72" role="img" :aria-label="`The pace, ${easingName}`"><polyline :points="curve" fill="none" stroke="var(--act)" stroke-width="2.5" stroke-linecap="round" stroke-linejoin="round" /></svg>
+  </div>
+  <div v-else class="settings"><h3>This slide</h3><SlideSettings /><p class="quiet">Choose a cue in the score to change how it happens.</p></div>
+</template>
+
+<style scoped>
+.settings { display: flex; flex-direction: column; gap: 2px; }
+.head { display: flex; justify-content: space-between; gap: 8px; align-items: flex-start; margin-bottom: 4px; }
+h3 { font-size: 17px; overflow-wrap: anywhere; }
+.pair { display: flex; gap: 6px; align-items: center; min-width: 0; }
+.pair .field { max-width: 118px; }
+.curve { background: var(--act-wash); border-radius: 8px; margin-top: 6px; height: 64px; }
+</style>

@@ -1,0 +1,266 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { drawingOfElement } from '#core/charts'
+import { addBeat, addCue, buildOnAdvance, paragraphTexts, removeBeat, setFields, type Beat, type Cue, type Element } from '#core/deck'
+import { effectNamed, effectsFor, namedEasings, type ScoreCue } from '#core/timing'
+
+/** Beats across to true time, parts down, cues as bars whose shape tells what they do. */
+const store = useDeck()
+const stage = useStageHost()
+const area = ref<HTMLElement>()
+const { width } = useElementSize(area)
+const names = 172
+const context = { id: freshId }
+
+const score = computed(() => store.score!)
+const rows = computed(() => [...score.value.elements].filter(element => !element.pinned).reverse())
+const least = 150
+/** px a second: the whole slide in sight where beats stay wide enough to be read. */
+const unit = computed(() => {
+  const room = Math.max(300, width.value - names - 24)
+  return Math.max(8, Math.min(90, room / Math.max(1, score.value.length)))
+})
+const dragged = ref<{ cue?: string, beat?: string, delay?: number, duration?: number, hold?: number } | null>(null)
+
+interface Column { index: number, beat: Beat, x: number, width: number, start: 'open' | 'advance' | 'self', moves: number, hold: number }
+const columns = computed<Column[]>(() => {
+  let x = 0
+  return score.value.beats.map(item => {
+    const hold = dragged.value?.beat === item.beat.id && dragged.value.hold !== undefined ? dragged.value.hold : item.hold
+    const wide = Math.max(least, (item.moves + hold) * unit.value)
+    const made = { index: item.index, beat: item.beat, x, width: wide, start: item.start, moves: item.moves, hold }
+    x += wide
+    return made
+  })
+})
+const total = computed(() => (columns.value.at(-1)?.x ?? 0) + (columns.value.at(-1)?.width ?? 0))
+
+/** The bars of one element; a drag under way is shown before it is an edit. */
+function barsOf(element: string) {
+  return (score.value.tracks.get(element)?.cues ?? []).map(item => {
+    const live = dragged.value?.cue === item.cue.id ? dragged.value : null
+    const start = live?.delay !== undefined ? item.start + live.delay - item.cue.delay : item.start
+    const length = live?.duration !== undefined ? item.end - item.start + live.duration - item.cue.duration : item.end - item.start
+    const column = columns.value[item.beat]!
+    return { item, x: column.x + start * unit.value, width: Math.max(16, length * unit.value), label: effectNamed(item.cue.effect).label + partWords(item) }
+  })
+}
+function partWords({ cue, span }: ScoreCue) {
+  if (!cue.parts) return ''
+  const { from, to } = cue.parts.range ?? { from: 0, to: null }
+  const word = { paragraph: 'line', line: 'row', word: 'word', letter: 'letter', mark: 'bar', series: 'series', item: 'item' }[cue.parts.by]
+  if (!cue.parts.range) return `, ${word} by ${word}`
+  return to === from || span?.count === 1 ? `, ${word} ${from + 1}` : `, from ${word} ${from + 1}`
+}
+
+function follow(event: PointerEvent, move: (by: number) => void, end: () => void) {
+  const from = event.clientX
+  const target = event.currentTarget as HTMLElement
+  target.setPointerCapture(event.pointerId)
+  const onMove = (next: PointerEvent) => move((next.clientX - from) / unit.value)
+  const stop = () => {
+    target.removeEventListener('pointermove', onMove)
+    target.removeEventListener('pointerup', stop)
+    target.removeEventListener('pointercancel', stop)
+    end()
+  }
+  target.addEventListener('pointermove', onMove)
+  target.addEventListener('pointerup', stop)
+  target.addEventListener('pointercancel', stop)
+}
+const tenth = (value: number) => Math.max(0, Math.round(value * 20) / 20)
+
+function pressCue(event: PointerEvent, cue: Cue, part: 'body' | 'edge') {
+  if (event.button !== 0) return
+  store.cueId = cue.id
+  if (cue.element) store.select(cue.element)
+  if (!store.canEdit) return
+  const name = store.deck!.elements[cue.element!]?.name ?? 'the cue'
+  follow(event, by => {
+    if (Math.abs(by) < 0.02 && !dragged.value) return
+    dragged.value = part === 'body' ? { cue: cue.id, delay: tenth(cue.delay + by) } : { cue: cue.id, duration: Math.max(0.05, tenth(cue.duration + by)) }
+  }, () => {
+    const { delay, duration } = dragged.value ?? {}
+    dragged.value = null
+    const fields: Partial<Cue> = { ...(delay !== undefined && delay !== cue.delay ? { delay } : {}), ...(duration !== undefined && duration !== cue.duration ? { duration } : {}) }
+    if (Object.keys(fields).length) store.edit(`retime ${name}`, setFields(store.deck!, { table: 'cues', id: cue.id, fields }))
+  })
+}
+
+/** The line at a beat's end: dragging it changes how long the beat holds. */
+function pressLine(event: PointerEvent, column: Column) {
+  if (event.button !== 0 || !store.canEdit) return
+  follow(event, by => {
+    dragged.value = { beat: column.beat.id, hold: tenth(column.hold + by) }
+  }, () => {
+    const hold = dragged.value?.hold
+    dragged.value = null
+    if (hold !== undefined) store.edit(`hold beat ${column.index + 1}`, setFields(store.deck!, { table: 'beats', id: column.beat.id, fields: { hold: { kind: 'seconds', seconds: hold } } }))
+  })
+}
+
+const now = computed(() => {
+  const moment = store.moment
+  if (!moment || moment.slide !== store.slideId) return null
+  const column = columns.value[moment.beat]
+  return column && moment.seconds >= 0 ? column.x + Math.min(moment.seconds * unit.value, column.width) : 0
+})
+function scrub(event: PointerEvent) {
+  store.stop()
+  const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  const at = (clientX: number) => {
+    const x = Math.max(0, clientX - box.left)
+    const column = columns.value.findLast(candidate => candidate.x <= x) ?? columns.value[0]
+    if (!column) return
+    const seconds = Math.min(column.moves + column.hold, (x - column.x) / unit.value)
+    store.goTo({ slide: store.slideId!, beat: column.index, seconds })
+  }
+  at(event.clientX)
+  const from = event.clientX
+  follow(event, by => at(from + by * unit.value), () => {})
+}
+
+const beatIndex = computed(() => (store.moment?.slide === store.slideId ? Math.min(store.moment!.beat, columns.value.length - 1) : 0))
+function newCue(element: Element, what: Cue['what'], effect: string, more: Partial<Cue> = {}) {
+  const beat = score.value.beats[beatIndex.value]!.beat
+  const changes = addCue(store.deck!, {
+    cue: { beat: beat.id, element: element.id, what, effect, options: {}, anchor: { to: 'beat' }, delay: 0, duration: effectNamed(effect).duration, easing: namedEasings['ease out'], repeat: 1, ...more },
+  }, context)
+  store.edit(`bring motion to ${element.name}`, changes)
+  const put = changes[0]
+  if (put?.do === 'put') store.cueId = put.record.id
+}
+function onAdvance(element: Element, by: 'paragraph' | 'mark', count: number) {
+  if (!count) return
+  const after = score.value.beats[beatIndex.value]!.beat
+  store.edit(`build ${element.name}`, buildOnAdvance(store.deck!, {
+    element: element.id, after: after.id, count, by, start: store.purpose === 'talk' ? 'advance' : 'self',
+    cue: { effect: by === 'mark' ? 'grow' : 'rise', options: by === 'mark' ? {} : { from: 'left', way: 40 }, duration: 0.5, easing: namedEasings['ease out'] },
+  }, context))
+}
+const markCount = (element: Element) => (element.kind === 'chart' ? (drawingOfElement(store.deck!, element as never, null, stage.host.table, stage.host.measurer)?.marks.length ?? 0) : 0)
+const lineCount = (element: Element) => (element.kind === 'text' ? paragraphTexts(element.text).filter(text => text.trim()).length : 0)
+function menu(element: Element) {
+  const offer = (what: Cue['what'], words: string) => effectsFor(what, element.kind).map(effect => ({ label: `${words}: ${effect.label.toLowerCase()}`, onSelect: () => newCue(element, what, effect.name) }))
+  const each = store.purpose === 'talk' ? 'on advance' : 'one after the other, a beat each'
+  const builds = [
+    ...(lineCount(element) > 1 ? [{ label: `Line by line, ${each}`, onSelect: () => onAdvance(element, 'paragraph', lineCount(element)) }, { label: 'Line by line, in this beat', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'paragraph', stagger: 0.4 } }) }] : []),
+    ...(markCount(element) > 1 ? [{ label: 'Bars one after the other', onSelect: () => newCue(element, 'enter', 'grow', { parts: { by: 'mark', stagger: 0.15 } }) }] : []),
+  ]
+  return [builds, offer('enter', 'Comes in'), offer('emphasis', 'Draws the eye'), offer('move', 'Moves'), offer('exit', 'Goes out')].filter(list => list.length)
+}
+
+function newBeat() {
+  const after = score.value.beats[beatIndex.value]?.beat ?? null
+  const changes = addBeat(store.deck!, { slide: store.slideId!, after: after?.id ?? null, start: store.purpose === 'talk' ? 'advance' : 'self' }, context)
+  store.edit('new beat', changes)
+  store.goTo({ slide: store.slideId!, beat: beatIndex.value + 1, seconds: 0 })
+}
+const setBeat = (beat: Beat, label: string, fields: Partial<Beat>) => store.edit(label, setFields(store.deck!, { table: 'beats', id: beat.id, fields }))
+const beatMenu = (column: Column) => [
+  [
+    ...(column.index > 0 ? [{ label: column.start === 'advance' ? 'Start by itself' : 'Start on advance', onSelect: () => setBeat(column.beat, 'change how a beat starts', { start: column.start === 'advance' ? 'self' : 'advance' }) }] : []),
+    { label: 'Hold as long as reading takes', onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'reading' } }) },
+    { label: `Hold ${secondsWords(column.hold)}, fixed`, onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'seconds', seconds: column.hold } }) },
+  ],
+  columns.value.length > 1 ? [{ label: 'Remove the beat, keep its cues', onSelect: () => store.edit('remove a beat', removeBeat(store.deck!, { beat: column.beat.id })) }] : [],
+].filter(list => list.length)
+const startWords = { open: 'as the slide opens', advance: 'on advance', self: 'goes on by itself' }
+const holdWords = (column: Column) => (column.beat.hold.kind === 'reading' ? 'as long as reading takes' : column.beat.hold.kind === 'media' ? 'until its clip ends' : `holds ${secondsWords(column.hold)}`)
+
+const isTyping = (where: EventTarget | null) => where instanceof HTMLElement && (where.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(where.tagName))
+function onKey(event: KeyboardEvent) {
+  if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey || !store.canEdit) return
+  if (event.key.toLowerCase() === 'b') {
+    event.preventDefault()
+    newBeat()
+  }
+}
+onMounted(() => addEventListener('keydown', onKey))
+onBeforeUnmount(() => removeEventListener('keydown', onKey))
+defineExpose({ newBeat })
+</script>
+
+<template>
+  <div ref="area" class="score">
+    <div class="inner" :style="{ width: `${names + total + 24}px` }">
+      <div class="head">
+        <div class="corner"><b>Score</b><span class="quiet">beats across, parts down</span></div>
+        <div class="columns" :style="{ width: `${total}px` }" @pointerdown.self="scrub">
+          <div v-for="column in columns" :key="column.beat.id" class="column" :class="{ even: column.index % 2 }" :style="{ left: `${column.x}px`, width: `${column.width}px` }" @pointerdown="scrub">
+            <UDropdownMenu v-if="store.canEdit" :items="beatMenu(column)"><button class="beat" :aria-label="`Beat ${column.index + 1}`" @pointerdown.stop><b>Beat {{ column.index + 1 }}</b> <span class="amount quiet">{{ secondsWords(column.moves + column.hold) }}</span><UIcon name="i-lucide-chevron-down" /></button></UDropdownMenu>
+            <span v-else class="beat"><b>Beat {{ column.index + 1 }}</b></span>
+            <span class="how" :class="column.start">{{ startWords[column.start] }}<span class="quiet">, {{ holdWords(column) }}</span></span>
+          </div>
+        </div>
+      </div>
+      <div class="body">
+        <div class="lanes" :style="{ left: `${names}px`, width: `${total}px` }">
+          <div v-for="column in columns" :key="column.beat.id" class="lane" :class="{ even: column.index % 2 }" :style="{ left: `${column.x}px`, width: `${column.width}px` }">
+            <span class="held" :style="{ left: `${column.moves * unit}px`, width: `${Math.max(0, column.hold * unit)}px` }" />
+            <span class="line" :class="columns[column.index + 1]?.start ?? 'end'" title="Drag to change how long the beat holds" role="separator" :aria-label="`End of beat ${column.index + 1}`" :style="{ left: `${Math.max(column.width, 0)}px` }" @pointerdown="pressLine($event, column)" />
+          </div>
+        </div>
+        <div v-for="element in rows" :key="element.id" class="row" :class="{ here: store.selection.includes(element.id) }">
+          <button class="name" @click="store.select(element.id)"><span>{{ element.name }}</span><span class="quiet">{{ element.kind }}</span></button>
+          <div class="bars" :style="{ width: `${total}px` }">
+            <button
+              v-for="bar in barsOf(element.id)" :key="bar.item.cue.id" class="bar" :class="[bar.item.cue.what, { here: store.cueId === bar.item.cue.id, thin: bar.width < 60 }]" :style="{ left: `${bar.x}px`, width: `${bar.width}px` }"
+              :aria-label="`${bar.label} of ${element.name}, beat ${bar.item.beat + 1}`" :data-cue="bar.item.cue.id" @pointerdown="pressCue($event, bar.item.cue, 'body')" @click="store.cueId = bar.item.cue.id">
+              <span class="shape" /><span class="words">{{ bar.label }}</span>
+              <span v-if="store.canEdit" class="edge" @pointerdown.stop="pressCue($event, bar.item.cue, 'edge')" />
+            </button>
+            <UDropdownMenu v-if="store.canEdit" :items="menu(element)" :content="{ align: 'start' }" :ui="{ content: 'max-h-96 overflow-y-auto' }"><button class="plus" :aria-label="`Motion for ${element.name}`"><UIcon name="i-lucide-plus" />motion</button></UDropdownMenu>
+          </div>
+        </div>
+        <p v-if="!rows.length" class="quiet none">Nothing stands on this slide yet. Compose puts parts on it; here they get their time.</p>
+        <div v-if="now !== null" class="playhead" :style="{ transform: `translateX(${names + now}px)` }" />
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.score { overflow: auto; background: var(--panel); height: 100%; position: relative; }
+.inner { min-height: 100%; position: relative; min-width: 100%; }
+.head { display: flex; position: sticky; top: 0; z-index: 6; background: var(--panel); height: 54px; border-bottom: 1px solid var(--line); }
+.corner { width: 172px; flex: none; padding: 8px 14px; position: sticky; left: 0; background: var(--panel); z-index: 2; border-right: 1px solid var(--line); display: flex; flex-direction: column; }
+.corner .quiet { font-size: 12.5px; white-space: nowrap; }
+.columns { position: relative; cursor: col-resize; }
+.column { position: absolute; top: 0; bottom: 0; padding: 5px 8px 0; display: flex; flex-direction: column; overflow: hidden; touch-action: none; }
+.even { background: color-mix(in srgb, var(--act) 5%, transparent); }
+.beat { display: inline-flex; align-items: center; gap: 5px; align-self: flex-start; border: 0; background: none; color: inherit; font: inherit; padding: 1px 4px; margin-left: -4px; border-radius: 5px; cursor: pointer; }
+.beat:hover { background: var(--act-wash); }
+.how { font-size: 12.5px; white-space: nowrap; color: var(--second); }
+.how.advance { color: var(--act); }
+.body { position: relative; min-height: 120px; }
+.lanes { position: absolute; top: 0; bottom: 0; }
+.lane { position: absolute; top: 0; bottom: 0; }
+.held { position: absolute; top: 0; bottom: 0; background: repeating-linear-gradient(135deg, transparent 0 7px, color-mix(in srgb, var(--line) 55%, transparent) 7px 8px); opacity: 0.55; }
+.line { position: absolute; top: 0; bottom: 0; width: 11px; margin-left: -6px; cursor: ew-resize; z-index: 3; touch-action: none; }
+.line::before { content: ""; position: absolute; left: 5px; top: 0; bottom: 0; border-left: 2px solid var(--act); }
+.line.self::before { border-left-style: dotted; border-color: var(--third); }
+.line.end::before { border-left: 4px double var(--third); }
+.line:hover::before { border-color: var(--now); }
+.row { display: flex; height: 36px; border-bottom: 1px solid color-mix(in srgb, var(--line) 60%, transparent); position: relative; }
+.name { width: 172px; flex: none; display: flex; justify-content: space-between; align-items: center; gap: 8px; padding: 0 12px 0 14px; border: 0; border-right: 1px solid var(--line); background: var(--panel); color: inherit; font: inherit; position: sticky; left: 0; z-index: 5; text-align: left; cursor: pointer; }
+.name span:first-child { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.row.here .name { background: var(--act-wash); font-weight: 600; }
+.name .quiet { font-size: 12.5px; }
+.bars { position: relative; }
+.bar { position: absolute; top: 7px; height: 22px; border: 0; background: none; padding: 0; color: #fff; font: 500 12.5px/22px "Hanken Grotesk"; cursor: grab; text-align: left; z-index: 2; touch-action: none; }
+.shape { position: absolute; inset: 0; background: var(--tone); }
+.enter { --tone: var(--comes); } .exit { --tone: var(--goes); } .emphasis { --tone: var(--eye); } .move { --tone: var(--moves); } .data, .media { --tone: var(--data); }
+.enter .shape { clip-path: polygon(10px 0, 100% 0, 100% 100%, 0 100%); }
+.exit .shape { clip-path: polygon(0 0, calc(100% - 10px) 0, 100% 100%, 0 100%); }
+.emphasis .shape { clip-path: polygon(8px 0, calc(100% - 8px) 0, 100% 50%, calc(100% - 8px) 100%, 8px 100%, 0 50%); }
+.bar.here .shape { filter: brightness(0.75); box-shadow: inset 0 0 0 2px var(--ink); }
+.words { position: absolute; left: 14px; right: 6px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; pointer-events: none; }
+.thin .words { left: calc(100% + 6px); right: auto; color: var(--ink); overflow: visible; }
+.dark .bar:not(.thin) { color: #10191c; }
+.edge { position: absolute; right: -4px; top: -2px; bottom: -2px; width: 10px; cursor: ew-resize; }
+.plus { position: absolute; right: 4px; top: 6px; height: 24px; border: 1px solid var(--line); background: var(--panel); color: var(--second); border-radius: 999px; display: inline-flex; align-items: center; gap: 3px; padding: 0 8px 0 5px; font: 500 12px "Hanken Grotesk"; cursor: pointer; opacity: 0; z-index: 4; }
+.row:hover .plus, .row.here .plus, .plus:focus-visible, .plus[data-state=open] { opacity: 1; }
+.playhead { position: absolute; left: -1px; top: -54px; bottom: 0; width: 2px; background: var(--now); z-index: 7; pointer-events: none; }
+.none { padding: 30px; }
+</style>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import type { Finding } from '#core/checks'
+import { titleOf } from '#core/layouts'
+
+const emit = defineEmits<{ go: [phase: string] }>()
+const store = useDeck()
+const bySlide = computed(() => {
+  const groups = new Map<string, Finding[]>()
+  for (const finding of store.findings) groups.set(finding.slide, [...(groups.get(finding.slide) ?? []), finding])
+  return [...groups].map(([slide, findings]) => ({ slide, findings, index: store.slides.findIndex(candidate => candidate.id === slide), title: titleOf(store.deck!, slide) }))
+})
+const remediable = computed(() => store.findings.filter(finding => finding.remedy))
+
+function show(finding: Finding) {
+  store.goToSlide(finding.slide)
+  if (finding.beat !== null) store.goTo({ slide: finding.slide, beat: finding.beat, seconds: store.score?.beats[finding.beat]?.moves ?? 0 })
+  if (finding.element) store.select(finding.element)
+  emit('go', finding.beat !== null ? 'time' : 'compose')
+}
+const mend = (finding: Finding) => finding.remedy && store.edit(finding.remedy.label.toLowerCase(), finding.remedy.changes(store.deck!, { id: freshId }))
+const mendAll = () => store.edit(`put ${remediable.value.length} findings right`, remediable.value.flatMap(finding => finding.remedy!.changes(store.deck!, { id: freshId })))
+</script>
+
+<template>
+  <div class="check">
+    <div class="head">
+      <h2>{{ store.findings.length ? `${store.findings.length} ${store.findings.length === 1 ? 'thing' : 'things'} a careful colleague would say` : 'Nothing to say' }}</h2>
+      <button v-if="remediable.length > 1 && store.canEdit" class="press" @click="mendAll">Put all {{ remediable.length }} right that have a remedy</button>
+    </div>
+    <p v-if="!store.findings.length" class="quiet">Every beat holds long enough for its words, every text can be read and stands on its slide, every chart and picture is there.</p>
+    <section v-for="group in bySlide" :key="group.slide" class="group">
+      <button class="where" @click="store.goToSlide(group.slide)"><SlideThumb :deck="store.deck!" :slide="group.slide" :width="160" /><span><b>Slide {{ group.index + 1 }}</b>{{ group.title || 'Without a title' }}</span></button>
+      <ul>
+        <li v-for="(finding, index) in group.findings" :key="index" class="finding">
+          <p>{{ finding.message }}</p>
+          <button class="press small" @click="show(finding)">Go there</button>
+          <button v-if="finding.remedy && store.canEdit" class="press small acts" @click="mend(finding)">{{ finding.remedy.label }}</button>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.check { height: 100%; overflow-y: auto; padding: 18px 28px 30px; max-width: 1080px; margin: 0 auto; }
+.head { display: flex; justify-content: space-between; align-items: center; margin-bottom: 14px; gap: 16px; }
+h2 { font-size: 20px; }
+.group { display: grid; grid-template-columns: 180px 1fr; gap: 20px; padding: 14px 0; border-top: 1px solid var(--line); }
+.where { border: 0; background: none; padding: 0; color: inherit; font: inherit; text-align: left; cursor: pointer; display: flex; flex-direction: column; gap: 5px; border-radius: 6px; }
+.where > span { display: flex; flex-direction: column; font-size: 13px; color: var(--second); overflow-wrap: anywhere; }
+ul { list-style: none; margin: 0; padding: 0; display: flex; flex-direction: column; gap: 8px; }
+.finding { display: flex; align-items: center; gap: 10px; background: var(--now-wash); color: var(--now-ink); border-radius: 8px; padding: 8px 12px; }
+.finding p { flex: 1; margin: 0; overflow-wrap: anywhere; }
+</style>

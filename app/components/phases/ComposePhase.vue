@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { newChart } from '#core/charts'
+import { addElement, setFields, textOf, type Box, type Element } from '#core/deck'
+
+const store = useDeck()
+const tables = useTables()
+const canvas = ref<{ startEditing(id: string): void, scale: number }>()
+const addLine = ref<HTMLElement>()
+const tablePicker = ref<HTMLInputElement>()
+const picturePicker = ref<HTMLInputElement>()
+/** The element that the next chosen file goes to; null makes a new one. */
+const target = ref<string | null>(null)
+const busy = ref('')
+
+const size = computed(() => store.deck!.info.info!.size)
+const middle = (width: number, height: number, at?: { x: number, y: number }): Box => ({
+  x: Math.round((at?.x ?? size.value.width / 2) - width / 2), y: Math.round((at?.y ?? size.value.height / 2) - height / 2), width, height, angle: 0,
+})
+
+type Orderless = Element extends infer E ? (E extends Element ? Omit<E, 'order' | 'id' | 'owner'> : never) : never
+function put(label: string, element: Orderless) {
+  if (!store.slideId) return
+  const id = freshId()
+  store.edit(label, addElement(store.deck!, { element: { ...element, id, owner: store.slideId } as never }))
+  store.select(id)
+  return id
+}
+async function addText() {
+  const id = put('add text', { kind: 'text', name: 'Text', style: 'body', text: textOf(['Text']), box: middle(800, 120) })
+  await nextTick()
+  if (id) canvas.value?.startEditing(id)
+}
+const addShape = (shape: 'rectangle' | 'ellipse' | 'line') => put('add a shape', {
+  kind: 'shape', name: shape === 'line' ? 'Line' : shape === 'ellipse' ? 'Ellipse' : 'Rectangle', shape, box: shape === 'line' ? middle(600, 24) : middle(420, 300),
+  ...(shape === 'line' ? { stroke: { color: { role: 'accent1' }, width: 8 } } : { fill: { role: 'accent1' } }),
+})
+const addChart = () => put('add a chart', { kind: 'chart', name: 'Chart', chart: newChart(null), box: middle(1200, 640) })
+
+async function takeTable(file: File, element: string | null, at?: { x: number, y: number }) {
+  busy.value = `Reading ${file.name}`
+  const table = await uploadTable(file)
+  busy.value = ''
+  if (!table || !store.deck) return
+  tables.keep(table)
+  const chart = element ? store.deck.elements[element] : undefined
+  // The chart's look stays; which columns it reads is found anew.
+  if (chart?.kind === 'chart') store.edit(`draw ${table.name}`, setFields(store.deck, { table: 'elements', id: chart.id, fields: { chart: { ...newChart(table.id), ...chart.chart, table: table.id, across: null, height: null, lit: [] } } as never }))
+  else put(`draw ${table.name}`, { kind: 'chart', name: table.name.replace(/\.\w+$/, ''), chart: newChart(table.id), box: middle(1200, 640, at) })
+}
+
+async function takePicture(file: File, element: string | null, at?: { x: number, y: number }) {
+  busy.value = `Reading ${file.name}`
+  const media = await uploadPicture(file)
+  busy.value = ''
+  if (!media || !store.deck) return
+  const natural = { width: media.width ?? 800, height: media.height ?? 600 }
+  const picture = element ? store.deck.elements[element] : undefined
+  if (picture?.kind === 'picture') store.edit(`put ${file.name} in its place`, setFields(store.deck, { table: 'elements', id: picture.id, fields: { media: media.hash, natural } as never }))
+  else {
+    const factor = Math.min(1, (size.value.width * 0.5) / natural.width, (size.value.height * 0.6) / natural.height)
+    put(`add ${file.name}`, { kind: 'picture', name: file.name.replace(/\.\w+$/, ''), media: media.hash, natural, box: middle(Math.round(natural.width * factor), Math.round(natural.height * factor), at) })
+  }
+}
+
+async function takeFiles(files: File[], at: { x: number, y: number }, element: string | null) {
+  if (!store.canEdit) return
+  for (const [index, file] of files.entries()) {
+    const kind = element && store.deck!.elements[element]?.kind
+    const shifted = { x: at.x + index * 40, y: at.y + index * 40 }
+    if (isTableFile(file)) await takeTable(file, kind === 'chart' && index === 0 ? element : null, shifted)
+    else await takePicture(file, kind === 'picture' && index === 0 ? element : null, shifted)
+  }
+}
+function chosen(event: Event, take: (file: File, element: string | null) => Promise<void>) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (file) void take(file, target.value)
+  input.value = ''
+}
+function pick(picker: HTMLInputElement | undefined, element: string | null) {
+  target.value = element
+  picker?.click()
+}
+const single = computed(() => (store.selection.length === 1 ? store.selection[0]! : null))
+
+const isTyping = (where: EventTarget | null) => where instanceof HTMLElement && (where.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(where.tagName))
+function onKey(event: KeyboardEvent) {
+  if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey || event.key.toLowerCase() !== 'a') return
+  event.preventDefault()
+  addLine.value?.querySelector<HTMLElement>('button')?.focus()
+}
+onMounted(() => addEventListener('keydown', onKey))
+onBeforeUnmount(() => removeEventListener('keydown', onKey))
+</script>
+
+<template>
+  <div class="compose">
+    <aside class="left" aria-label="Parts of the slide"><PartsList /></aside>
+    <section class="middle" aria-label="Stage">
+      <div ref="addLine" class="add" role="toolbar" aria-label="Add">
+        <span class="quiet">Add</span>
+        <template v-if="store.canEdit">
+          <button class="press small" @click="addText">Text</button>
+          <button class="press small" @click="pick(picturePicker, null)">Picture</button>
+          <button class="press small" @click="addShape('rectangle')">Rectangle</button>
+          <button class="press small" @click="addShape('ellipse')">Ellipse</button>
+          <button class="press small" @click="addShape('line')">Line</button>
+          <button class="press small" @click="addChart">Chart</button>
+        </template>
+        <span v-else class="quiet">is for editors; your role is viewer</span>
+        <span class="quiet busy" role="status">{{ busy }}</span>
+        <span class="amount quiet zoom">{{ Math.round((canvas?.scale ?? 1) * 100) }}%</span>
+      </div>
+      <div class="stage-place"><StageCanvas ref="canvas" @files="takeFiles" /></div>
+      <div class="foot quiet"><span>As composed, every part shown</span><span>Nudge with arrows, fine with <span class="amount">Alt</span></span><span>Hold <span class="amount">Alt</span> to drag without snapping</span></div>
+      <input ref="tablePicker" type="file" accept=".csv,.tsv,.txt,text/csv" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="table-file" @change="chosen($event, takeTable)">
+      <input ref="picturePicker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="picture-file" @change="chosen($event, takePicture)">
+    </section>
+    <aside class="right" aria-label="Settings"><PartSettings @table="pick(tablePicker, single)" @picture="pick(picturePicker, single)" @edit="id => canvas?.startEditing(id)" /></aside>
+  </div>
+</template>
+
+<style scoped>
+.compose { display: grid; grid-template-columns: 206px 1fr 270px; height: 100%; }
+.left, .right { background: var(--panel); padding: 12px; overflow-y: auto; min-height: 0; }
+.left { border-right: 1px solid var(--line); padding: 12px 6px; }
+.right { border-left: 1px solid var(--line); }
+.middle { display: flex; flex-direction: column; min-width: 0; min-height: 0; }
+.add { display: flex; align-items: center; gap: 6px; padding: 8px 16px 4px; flex-wrap: wrap; }
+.busy { margin-left: 8px; }
+.zoom { margin-left: auto; font-size: 13px; }
+.stage-place { position: relative; flex: 1; min-height: 0; }
+.foot { display: flex; gap: 20px; padding: 2px 18px 8px; font-size: 13px; white-space: nowrap; overflow: hidden; }
+@media (max-width: 1150px) { .compose { grid-template-columns: 168px 1fr 250px; } .foot span:last-child { display: none; } }
+</style>

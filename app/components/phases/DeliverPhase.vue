@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { momentAt } from '#core/timing'
+
+const emit = defineEmits<{ play: [] }>()
+const store = useDeck()
+const router = useRouter()
+const loops = ref<{ id: string, name: string, items: { id: string, deck: string, title: string }[] }[]>([])
+const loop = ref('')
+const busy = ref('')
+const loadLoops = async () => {
+  loops.value = (await asking(() => $fetch('/api/loops'))) ?? []
+  loop.value ||= loops.value[0]?.id ?? ''
+}
+onMounted(loadLoops)
+
+const length = computed(() => clockWords(store.plan?.length ?? 0, true))
+const begin = () => {
+  const first = store.plan && momentAt(store.plan, 0)
+  if (first) store.goTo({ ...first, seconds: 0 })
+  emit('play')
+}
+const film = () => router.push({ path: `/present/${store.id}`, query: { as: 'film' } })
+
+async function takeAway() {
+  busy.value = 'Packing the file'
+  const answer = await asking(() => $fetch.raw<Blob>(`/api/decks/${store.id}/file`, { responseType: 'blob' }))
+  busy.value = ''
+  if (!answer?._data) return
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(answer._data)
+  link.download = decodeURIComponent(/filename\*=UTF-8''([^;]+)/.exec(answer.headers.get('content-disposition') ?? '')?.[1] ?? 'deck.hailbank.zip')
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
+}
+
+async function hang() {
+  const target = loops.value.find(item => item.id === loop.value)
+  if (!target) return
+  busy.value = 'Publishing'
+  const published = await asking(() => $fetch(`/api/decks/${store.id}/publish`, { method: 'POST' }))
+  if (published) {
+    const there = target.items.some(item => item.deck === store.id)
+    const items = [...target.items.map(({ id, deck }) => ({ id, deck })), ...(there ? [] : [{ deck: store.id! }])]
+    if (await asking(() => $fetch(`/api/loops/${target.id}/items`, { method: 'PUT', body: { items } }))) tell(`Version ${published.number} plays in “${target.name}”`)
+    await loadLoops()
+  }
+  busy.value = ''
+}
+</script>
+
+<template>
+  <div class="deliver">
+    <h2>Deliver</h2>
+    <div class="ways">
+      <section><h3>Present</h3><p>Full screen, at your pace. Space, arrows or a press go on; Escape leaves.</p><div class="foot"><button class="press acts" :disabled="!store.plan?.slides.length" @click="begin">Present from the start</button></div></section>
+      <section><h3>Play as a film</h3><p>By itself from beginning to end, in <b class="amount">{{ length }}</b>. Nothing to touch.</p><div class="foot"><button class="press" :disabled="!store.plan?.slides.length" @click="film">Play as a film</button></div></section>
+      <section><h3>Take away as a file</h3><p>One open file: the deck as JSON by its published schema, its tables and pictures, zipped. Bring it in again anywhere, identical.</p><div class="foot"><button class="press" @click="takeAway">Take away as a file</button></div></section>
+      <section>
+        <h3>Put on the screens</h3><p>Publishes the deck as it is now. The screens of the loop show this version until you publish another.</p>
+        <div v-if="store.canEdit" class="foot"><select v-model="loop" class="field" aria-label="Loop"><option v-for="item in loops" :key="item.id" :value="item.id">{{ item.name }}</option></select><button class="press" :disabled="!loop || !!busy" @click="hang">Publish to this loop</button></div>
+        <p v-if="!loops.length" class="quiet">There is no loop yet. Make one under <NuxtLink to="/screens" class="link">Screens</NuxtLink>.</p>
+      </section>
+    </div>
+    <p class="quiet" role="status">{{ busy }}</p>
+  </div>
+</template>
+
+<style scoped>
+.deliver { height: 100%; overflow-y: auto; padding: 18px 28px; max-width: 1080px; margin: 0 auto; }
+h2 { font-size: 20px; margin-bottom: 14px; }
+.ways { display: grid; grid-template-columns: 1fr 1fr; gap: 16px; }
+section { background: var(--panel); border: 1px solid var(--line); border-radius: 10px; padding: 16px 18px; display: flex; flex-direction: column; }
+h3 { font-size: 17px; }
+p { color: var(--second); margin: 6px 0 14px; }
+.foot { margin-top: auto; display: flex; gap: 8px; }
+.link { color: var(--act); text-decoration: underline; }
+</style>

@@ -1,0 +1,24 @@
+/** The sentence that a failed request came back with, or one that says what to do. */
+export function messageOf(error: unknown): string {
+  const data = (error as { data?: { data?: { message?: string }, message?: string } }).data
+  return data?.data?.message ?? data?.message ?? 'The server does not answer. Check that it runs, then try again.'
+}
+
+/** Runs a request; what goes wrong is told to the person in a sentence. */
+export async function asking<T>(request: () => Promise<T>): Promise<T | undefined> {
+  try {
+    return await request()
+  } catch (error) {
+    useToast().add({ title: messageOf(error), color: 'error', icon: 'i-lucide-circle-alert', duration: 9000 })
+    return undefined
+  }
+}
+
+/** Tells the person what has happened. */
+export const tell = (title: string) => useToast().add({ title, color: 'success', icon: 'i-lucide-check' })
+
+/** A fresh record id: 14 letters and digits. */
+export function freshId(): string {
+  const letters = 'abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789'
+  return Array.from(crypto.getRandomValues(new Uint8Array(14)), byte => letters[byte % letters.length]).join('')
+}

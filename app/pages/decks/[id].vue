@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { advance, goBack } from '#core/timing'
+
+const route = useRoute()
+const router = useRouter()
+const store = useDeck()
+const stage = useStageHost()
+const { toggle } = usePlayback()
+
+const phases = [
+  { name: 'outline', label: 'Outline' }, { name: 'compose', label: 'Compose' }, { name: 'time', label: 'Time' }, { name: 'check', label: 'Check' }, { name: 'deliver', label: 'Deliver' },
+] as const
+const phase = computed(() => String(route.query.phase ?? 'outline'))
+const go = (name: string) => void router.replace({ query: { ...route.query, phase: name } })
+const keysShown = ref(false)
+
+await stage.ready
+store.open(String(route.params.id))
+onBeforeUnmount(() => store.close())
+useHead({ title: computed(() => `${store.deck?.info.info?.title ?? 'Deck'} · Hailbank`) })
+const colors = computed(() => Object.fromEntries(Object.entries(store.deck?.theme.theme?.palette ?? {}).map(([role, value]) => [`--role-${role}`, value])))
+
+function play() {
+  const moment = store.moment
+  void router.push({ path: `/present/${store.id}`, query: moment ? { slide: moment.slide, beat: String(moment.beat) } : {} })
+}
+
+const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+
+function onKey(event: KeyboardEvent) {
+  const control = event.ctrlKey || event.metaKey
+  const phaseKey = event.altKey && /^Digit([1-5])$/.exec(event.code)
+  if (phaseKey) {
+    event.preventDefault()
+    go(phases[Number(phaseKey[1]) - 1]!.name)
+    return
+  }
+  if (control && event.key.toLowerCase() === 'z' && !isTyping(event.target)) {
+    event.preventDefault()
+    if (event.shiftKey) store.redo()
+    else store.undo()
+    return
+  }
+  if (control && event.key.toLowerCase() === 'y' && !isTyping(event.target)) {
+    event.preventDefault()
+    store.redo()
+    return
+  }
+  if (isTyping(event.target) || control || event.altKey) return
+  if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) {
+    event.preventDefault()
+    toggle()
+  } else if ((event.key === ',' || event.key === '.' || event.key === '<' || event.key === '>' || event.key === ';' || event.key === ':') && store.plan && store.moment) {
+    event.preventDefault()
+    const forwards = event.code === 'Period'
+    if (event.shiftKey) {
+      const next = (forwards ? advance : goBack)(store.plan, store.moment)
+      if (next) store.goTo(next)
+    } else store.goTo({ ...store.moment, seconds: Math.max(0, store.moment.seconds + (forwards ? 1 : -1) / 30) })
+  } else if (event.key === '?') keysShown.value = true
+}
+onMounted(() => addEventListener('keydown', onKey))
+onBeforeUnmount(() => removeEventListener('keydown', onKey))
+
+const keys = [
+  ['Space', 'play and stop'], [', and .', 'one frame back, on; with Shift one beat'], ['Alt 1 to Alt 5', 'the five phases'], ['Arrows', 'nudge by 8; with Alt by 1, with Shift by 40'],
+  ['Tab', 'walk the parts of the slide'], ['Enter', 'edit the text that is selected'], ['A', 'what to add to the slide'], ['B', 'a new beat at the playhead'], ['Delete', 'take away what is selected'],
+  ['Ctrl D', 'duplicate'], ['Ctrl Z, Ctrl Shift Z', 'undo, redo'], ['?', 'this page'],
+] as const
+</script>
+
+<template>
+  <div class="work" :style="colors">
+    <template v-if="store.deck">
+      <DeckBar :phase="phase" :phases="phases" @go="go" @play="play" />
+      <main class="phase-area">
+        <OutlinePhase v-if="phase === 'outline'" />
+        <ComposePhase v-else-if="phase === 'compose'" />
+        <TimePhase v-else-if="phase === 'time'" />
+        <CheckPhase v-else-if="phase === 'check'" @go="go" />
+        <DeliverPhase v-else @play="play" />
+      </main>
+      <RundownStrip />
+    </template>
+    <div v-else class="waiting">
+      <p v-if="store.status.closed">There is no such deck, or it is off the shelf. <NuxtLink to="/" class="link">All decks</NuxtLink></p>
+      <p v-else class="quiet">Fetching the deck</p>
+    </div>
+    <UModal v-model:open="keysShown" title="Keys" description="What the keyboard does here">
+      <template #body><dl class="keys"><template v-for="[key, words] in keys" :key="key"><dt class="amount">{{ key }}</dt><dd>{{ words }}</dd></template></dl></template>
+    </UModal>
+  </div>
+</template>
+
+<style scoped>
+.work { height: 100vh; display: flex; flex-direction: column; overflow: hidden; }
+.phase-area { flex: 1; min-height: 0; position: relative; }
+.waiting { flex: 1; display: grid; place-items: center; }
+.link { color: var(--act); text-decoration: underline; }
+.keys { display: grid; grid-template-columns: auto 1fr; gap: 8px 18px; margin: 0; }
+.keys dd { margin: 0; color: var(--second); }
+</style>

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import type { DataTable } from '#core/data'
+import type { Deck } from '#core/deck'
+import { mediaOf } from '#core/formats/deck-file'
+import { loopPosition } from '#core/signage'
+import { PlayerView, type PlayerBundle } from '#player'
+
+/**
+ * A screen’s own page. It keeps everything that it plays in its own hands, follows the wall clock, and goes on while the
+ * server is away; what it played meanwhile it reports when the server is back.
+ */
+interface Item { deck: string, title: string, version: number, seconds: number }
+interface Play { deck: string, version: number, startedAt: string, seconds: number }
+
+definePageMeta({ layout: false })
+const route = useRoute()
+const token = computed(() => route.hash.slice(1))
+const headers = computed(() => ({ authorization: `Bearer ${token.value}` }))
+const items = shallowRef<{ item: Item, bundle: PlayerBundle }[]>([])
+const index = ref(-1)
+const message = ref('Asking what to play')
+const reachable = ref(false)
+let tag = ''
+let offset = 0
+let plays: Play[] = []
+let playing: { item: Item, startedAt: number } | null = null
+let slide = ''
+const bundles = new Map<string, PlayerBundle>()
+const now = () => Date.now() + offset
+
+async function bundleOf(item: Item): Promise<PlayerBundle> {
+  const key = `${item.deck}:${item.version}`
+  const known = bundles.get(key)
+  if (known) return known
+  const version = await $fetch<{ snapshot: Deck, tables: DataTable[] }>('/api/screen/version', { query: { deck: item.deck, number: item.version }, headers: headers.value })
+  const media: Record<string, string> = {}
+  for (const hash of mediaOf(version.snapshot)) {
+    const blob = await $fetch<Blob>(`/api/media/${hash}`, { headers: headers.value, responseType: 'blob' })
+    media[hash] = URL.createObjectURL(blob)
+  }
+  const bundle = { deck: version.snapshot, tables: version.tables, media }
+  bundles.set(key, bundle)
+  return bundle
+}
+
+async function ask() {
+  try {
+    const sent = Date.now()
+    const manifest = await $fetch<{ items: Item[], tag: string, now: number, screen: { name: string } }>('/api/screen', { headers: headers.value })
+    const took = Date.now() - sent
+    // The server’s clock, taken in the middle of the request; small differences are left alone, lest every answer jerk the picture.
+    const measured = manifest.now - (sent + took / 2)
+    if (Math.abs(measured - offset) > Math.max(150, took)) offset = measured
+    reachable.value = true
+    if (manifest.tag !== tag) {
+      const next = []
+      for (const item of manifest.items) next.push({ item, bundle: await bundleOf(item) })
+      items.value = next
+      tag = manifest.tag
+      index.value = -1
+      for (const [key, bundle] of bundles) {
+        if (next.some(({ item }) => `${item.deck}:${item.version}` === key)) continue
+        Object.values(bundle.media).forEach(url => URL.revokeObjectURL(url))
+        bundles.delete(key)
+      }
+    }
+    message.value = items.value.length ? '' : `${manifest.screen.name}: nothing to play yet`
+    await report()
+  } catch (error) {
+    const status = (error as { statusCode?: number }).statusCode
+    reachable.value = false
+    if (status === 401) message.value = 'This address is not valid any more. Open the screen again from the list of screens.'
+    else if (!items.value.length) message.value = 'The server does not answer. This page goes on asking.'
+  }
+}
+
+async function report() {
+  const sent = plays
+  await $fetch('/api/screen/report', {
+    method: 'POST', headers: headers.value,
+    body: { playing: playing ? { deck: playing.item.deck, version: playing.item.version, title: playing.item.title, slide } : null, plays: sent.slice(0, 2000) },
+  })
+  plays = plays.filter(play => !sent.slice(0, 2000).includes(play))
+}
+
+const position = () => loopPosition(items.value.map(({ item }) => ({ length: item.seconds })), now())
+function finish(at: number) {
+  if (playing) plays.push({ deck: playing.item.deck, version: playing.item.version, startedAt: new Date(playing.startedAt).toISOString(), seconds: Math.max(0, (at - playing.startedAt) / 1000) })
+  // A day and more of plays is kept while the server is away; beyond that the oldest go.
+  if (plays.length > 50_000) plays = plays.slice(-50_000)
+  playing = null
+}
+function follow() {
+  const at = position()
+  if (!at || (at.index === index.value && playing && at.seconds * 1000 + 50 >= now() - playing.startedAt)) return
+  finish(now())
+  index.value = at.index
+  playing = { item: items.value[at.index]!.item, startedAt: Math.round(now() - at.seconds * 1000) }
+}
+const clock = () => position()?.seconds ?? 0
+const current = computed(() => items.value[index.value])
+
+let asking: ReturnType<typeof setInterval>
+let following: ReturnType<typeof setInterval>
+onMounted(() => {
+  void ask()
+  asking = setInterval(ask, 2500)
+  following = setInterval(follow, 100)
+})
+onBeforeUnmount(() => {
+  clearInterval(asking)
+  clearInterval(following)
+})
+watch(items, follow)
+</script>
+
+<template>
+  <div class="screen" :data-reachable="reachable" :data-index="index">
+    <PlayerView v-if="current" :key="`${current.item.deck}:${current.item.version}`" :bundle="current.bundle" as="loop" :clock="clock" @moment="moment => { slide = moment.slide }" />
+    <p v-if="message" class="words">{{ message }}</p>
+  </div>
+</template>
+
+<style scoped>
+.screen { position: fixed; inset: 0; background: #0b1113; cursor: none; }
+.words { position: absolute; inset: 0; display: grid; place-items: center; color: #859899; font-size: 22px; margin: 0; }
+</style>

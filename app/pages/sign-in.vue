@@ -1,0 +1,54 @@
+<script setup lang="ts">
+const { fetch: refresh } = useUserSession()
+const route = useRoute()
+const email = ref('')
+const password = ref('')
+const wrong = ref('')
+const busy = ref(false)
+const { data: welcome } = await useFetch('/api/welcome')
+
+async function enter(body: object) {
+  busy.value = true
+  wrong.value = ''
+  try {
+    await $fetch('/api/session', { method: 'POST', body })
+    await refresh()
+    const then = String(route.query.then ?? '/')
+    await navigateTo(then.startsWith('/') && !then.startsWith('//') ? then : '/')
+  } catch (error) {
+    wrong.value = messageOf(error)
+  }
+  busy.value = false
+}
+</script>
+
+<template>
+  <main class="door">
+    <form class="card" @submit.prevent="enter({ email, password })">
+      <div class="head"><img src="/mark.svg" alt="" width="34" height="34"><h1>Hailbank</h1></div>
+      <p class="quiet">Decks that know how long they take.</p>
+      <div v-if="welcome?.demo.length" class="demo">
+        <button v-for="(person, index) in welcome.demo" :key="person.email" type="button" class="press" :class="{ acts: index === 0 }" :disabled="busy" @click="enter({ demo: person.email })">Enter as {{ person.name }}</button>
+        <p class="quiet">The demo’s people, of the invented Velmoor Harbour.</p>
+      </div>
+      <label>E-mail<input v-model="email" class="field" type="email" autocomplete="username" required></label>
+      <label>Password<input v-model="password" class="field" type="password" autocomplete="current-password" required></label>
+      <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+      <button class="press" :class="{ acts: !welcome?.demo.length }" :disabled="busy">Sign in</button>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+.door { min-height: 100%; display: grid; place-items: center; padding: 24px; }
+.card { width: min(380px, 100%); background: var(--panel); border: 1px solid var(--line); border-radius: 10px; padding: 28px; display: flex; flex-direction: column; gap: 14px; }
+.head { display: flex; gap: 12px; align-items: center; }
+.head h1 { font-size: 28px; }
+.card > p { margin: -6px 0 0; }
+.demo { display: flex; flex-wrap: wrap; gap: 8px; padding: 6px 0 14px; border-bottom: 1px solid var(--line); }
+.demo p { width: 100%; margin: 2px 0 0; font-size: 13px; }
+.demo .press { flex: 1; justify-content: center; }
+label { display: flex; flex-direction: column; gap: 4px; color: var(--second); }
+.wrong { color: var(--wrong); margin: 0 !important; }
+.card > .press { justify-content: center; padding: 9px; }
+</style>

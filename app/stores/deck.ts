@@ -1,0 +1,182 @@
+import { watchDebounced } from '@vueuse/core'
+import { ySyncPluginKey } from 'y-prosemirror'
+import { Awareness } from 'y-protocols/awareness'
+import * as Y from 'yjs'
+import { checkDeck, type Finding } from '#core/checks'
+import { slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/deck'
+import { applyToDocument, liveTable, localOrigin, mirrorOf, type Mirror } from '#core/live'
+import { compileSlide, lastMoment, rundown, type Moment } from '#core/timing'
+import { connectDocument, type ConnectionStatus } from '../live/connection'
+
+export interface Peer {
+  client: number
+  name: string
+  color: string
+  slide: string | null
+  selection: string[]
+}
+
+const peerColors = ['#7d4a78', '#2f7f9a', '#77761f', '#b8412f', '#5c6f86', '#12615c']
+const colorOf = (name: string) => peerColors[[...name].reduce((sum, letter) => sum + letter.codePointAt(0)!, 0) % peerColors.length]!
+const noStatus: ConnectionStatus = { ready: false, online: false, kept: true, keptAt: null, refused: null, closed: false }
+
+/** The deck that is open: its live document as a plain deck, edits with undo, where one is in it, and who else is. */
+export const useDeck = defineStore('deck', () => {
+  const { user } = useUserSession()
+  const stage = useStageHost()
+
+  const id = ref<string | null>(null)
+  const deck = shallowRef<Deck | null>(null)
+  const status = shallowRef<ConnectionStatus>(noStatus)
+  const peers = shallowRef<Peer[]>([])
+  const undoLabel = ref<string | null>(null)
+  const redoLabel = ref<string | null>(null)
+  const slideId = ref<string | null>(null)
+  const selection = ref<string[]>([])
+  const cueId = ref<string | null>(null)
+  const moment = shallowRef<Moment | null>(null)
+  const playing = ref(false)
+  const loopBeat = ref(false)
+  const findings = shallowRef<Finding[]>([])
+
+  let document: Y.Doc | null = null
+  let mirror: Mirror | null = null
+  let awareness: Awareness | null = null
+  let connection: { stop(): void } | null = null
+  let undoManager: Y.UndoManager | null = null
+  let label = ''
+
+  const canEdit = computed(() => (user.value as { role?: string } | null)?.role === 'editor')
+  const context: EditContext = { id: freshId }
+  const slides = computed(() => (deck.value ? slidesOf(deck.value) : []))
+  const purpose = computed(() => deck.value?.info.info?.purpose ?? 'talk')
+  const plan = computed(() => (deck.value ? rundown(deck.value, purpose.value, stage.host) : null))
+  const score = computed(() => (deck.value && slideId.value ? compileSlide(deck.value, slideId.value, stage.host) : null))
+
+  function settle(next: Deck) {
+    if (!next.info.info || !next.theme.theme) return
+    deck.value = next
+    const all = slidesOf(next)
+    if (!slideId.value || !next.slides[slideId.value]) {
+      const gone = slideId.value ? previousIndex : 0
+      goToSlide(all[Math.min(gone, all.length - 1)]?.id ?? null)
+    }
+    previousIndex = Math.max(0, all.findIndex(slide => slide.id === slideId.value))
+    if (selection.value.some(element => !next.elements[element])) selection.value = selection.value.filter(element => next.elements[element])
+    if (cueId.value && !next.cues[cueId.value]) cueId.value = null
+  }
+  let previousIndex = 0
+
+  function refreshUndo() {
+    undoLabel.value = (undoManager?.undoStack.at(-1)?.meta.get('label') as string | undefined) ?? null
+    redoLabel.value = (undoManager?.redoStack.at(-1)?.meta.get('label') as string | undefined) ?? null
+  }
+
+  function open(deckId: string) {
+    close()
+    id.value = deckId
+    document = new Y.Doc()
+    awareness = new Awareness(document)
+    const name = (user.value as { name?: string } | null)?.name ?? 'Somebody'
+    awareness.setLocalState({ name, color: colorOf(name), slide: null, selection: [] })
+    awareness.on('change', () => {
+      peers.value = [...(awareness?.getStates() ?? [])].filter(([client]) => client !== document?.clientID).map(([client, state]) => ({ client, ...(state as Omit<Peer, 'client'>) }))
+    })
+    undoManager = new Y.UndoManager(tableNames.map(table => liveTable(document!, table)), { trackedOrigins: new Set([localOrigin, ySyncPluginKey]), captureTimeout: 700 })
+    undoManager.on('stack-item-added', ({ stackItem, type }: { stackItem: { meta: Map<unknown, unknown> }, type: string }) => {
+      if (type === 'undo' || !stackItem.meta.has('label')) stackItem.meta.set('label', label || 'typing')
+      refreshUndo()
+    })
+    undoManager.on('stack-item-popped', refreshUndo)
+    connection = connectDocument(deckId, document, awareness, next => {
+      const arrived = next.ready && !status.value.ready
+      status.value = next
+      if (arrived && !mirror) {
+        mirror = mirrorOf(document!)
+        mirror.watch(settle)
+        settle(mirror.deck())
+      }
+    })
+  }
+
+  function close() {
+    stop()
+    connection?.stop()
+    mirror?.stop()
+    undoManager?.destroy()
+    document?.destroy()
+    connection = mirror = undoManager = document = awareness = null
+    id.value = deck.value = slideId.value = cueId.value = moment.value = null
+    selection.value = []
+    status.value = noStatus
+    findings.value = []
+  }
+
+  /** Makes one edit of changes: one step of undo, named for a person ("move Headline"). */
+  function edit(name: string, changes: readonly Change[]) {
+    if (!document || !changes.length) return
+    if (!canEdit.value) {
+      useToast().add({ title: 'Your role is viewer: you can look, but not change.', color: 'warning' })
+      return
+    }
+    undoManager?.stopCapturing()
+    label = name
+    applyToDocument(document, changes)
+    label = ''
+    undoManager?.stopCapturing()
+  }
+
+  /** Several edits of one text that follow each other quickly are one step of undo. */
+  function editText(name: string, changes: readonly Change[]) {
+    if (!document || !changes.length || !canEdit.value) return
+    label = name
+    applyToDocument(document, changes)
+  }
+
+  const stepping = (what: 'undo' | 'redo') => {
+    label = (what === 'undo' ? undoLabel.value : redoLabel.value) ?? ''
+    undoManager?.[what]()
+    label = ''
+    refreshUndo()
+  }
+
+  function goToSlide(slide: string | null, at?: Moment) {
+    if (slideId.value !== slide) {
+      selection.value = []
+      cueId.value = null
+    }
+    slideId.value = slide
+    if (at) moment.value = at
+    else if (slide && deck.value) moment.value = { slide, ...lastMoment(compileSlide(deck.value, slide, stage.host)) }
+  }
+  function goTo(next: Moment) {
+    if (next.slide !== slideId.value) goToSlide(next.slide, next)
+    else moment.value = next
+  }
+  function stop() {
+    playing.value = false
+  }
+  const select = (...elements: string[]) => {
+    selection.value = elements
+  }
+
+  /** The shared text of an element, for editing in place. */
+  const sharedText = (element: string) => {
+    const live = document && liveTable(document, 'elements').get(element)
+    const text = live?.get('text')
+    return text instanceof Y.XmlFragment ? text : null
+  }
+
+  watch([slideId, selection], () => awareness?.setLocalStateField('slide', slideId.value), { deep: true })
+  watch(selection, chosen => awareness?.setLocalStateField('selection', [...chosen]), { deep: true })
+  watchDebounced([deck, () => stage.host], () => {
+    findings.value = deck.value ? checkDeck(deck.value, stage.host) : []
+  }, { debounce: 350 })
+  watch(() => status.value.refused, refused => refused && useToast().add({ title: refused, color: 'error' }))
+
+  return {
+    id, deck, status, peers, undoLabel, redoLabel, slideId, selection, cueId, moment, playing, loopBeat, findings, canEdit, context, slides, purpose, plan, score,
+    open, close, edit, editText, undo: () => stepping('undo'), redo: () => stepping('redo'), goToSlide, goTo, stop, select, sharedText,
+    undoManager: () => undoManager, awareness: () => awareness,
+  }
+})

@@ -1,0 +1,118 @@
+import type { Deck } from '../core/deck'
+import { workbench } from './workbench'
+
+export interface DemoPicture { hash: string, width: number, height: number }
+
+/** The talk that Ines gives in spring. */
+export function briefing(pictures: readonly DemoPicture[]): Deck {
+  const work = workbench({
+    title: 'Spring timetable briefing', purpose: 'talk', prefix: 'briefing',
+    outline: `Spring timetable briefing
+  Harbour office, for crews and quay staff
+What changes on 2 April
+  Astrel sails every hour from 06:10
+  Quill gains a late boat at 22:40
+  Low Sands waits for the school bus
+  Port Harrow moves to berth 2
+August carries the year
+  Passengers on all four routes, by month, ten seasons
+The morning boat
+  Ready at the ramp 25 minutes before
+  Cars first, then the foot queue
+  Doors close 3 minutes before time
+Boats on time
+  Share of sailings that left within 5 minutes
+One promise: nobody waits in the rain
+  The covered hall opens with the new timetable`,
+  })
+  work.layout(2, 'chart')
+  work.chart(2, 'demo-crossings', { across: 'month', height: 'passengers', lit: ['Aug'], total: true })
+  work.layout(3, 'picture')
+  work.picture(3, pictures[0]!, 'A ferry leaves the harbour in the morning light')
+  work.layout(4, 'chart')
+  work.chart(4, 'demo-punctuality', { across: 'route', height: 'on time', order: 'falling', format: { decimals: 1, scale: 'percent', prefix: '', suffix: '' }, color: { role: 'accent3' } })
+  work.layout(5, 'statement')
+  work.cue(0, 0, 'title', 'enter', 'rise', { duration: 0.8 })
+  work.cue(0, 0, 'body', 'enter', 'fade', { delay: 0.6 })
+  work.cue(1, 0, 'title', 'enter', 'wipe')
+  work.lines(1, 'advance')
+  work.cue(2, 0, 'chart', 'enter', 'grow', { duration: 0.6, parts: { by: 'mark', stagger: 0.12 } })
+  work.cue(3, 0, 'picture', 'enter', 'fade', { duration: 1 })
+  work.lines(3, 'advance')
+  work.cue(4, 0, 'chart', 'enter', 'grow', { parts: { by: 'mark', stagger: 0.3 } })
+  work.cue(5, 0, 'title', 'enter', 'fade', { duration: 0.7, parts: { by: 'word', stagger: 0.12 } })
+  for (const index of [1, 2, 3, 4]) work.transition(index, 'crossfade')
+  work.transition(5, 'push')
+  work.notes(0, 'Welcome the night crew first. The new boards hang in the hall since Monday.')
+  work.notes(1, 'Say why: the school bus has waited in vain eleven times this winter.')
+  return work.deck()
+}
+
+/** The film that runs at the season's opening. */
+export function tenSeasons(pictures: readonly DemoPicture[]): Deck {
+  const work = workbench({
+    title: 'Ten seasons of crossings', purpose: 'film', prefix: 'seasons',
+    outline: `Ten seasons of crossings
+  Velmoor Harbour, 2022 to 2031
+Every season, more people cross
+  Passengers a year, all routes
+What grew with them
+  2022 the second berth opens
+  2025 the night boat begins
+  2028 shore power at both berths
+  2031 the covered hall
+Four routes, one harbour
+  Passengers over ten seasons, by route
+Thank you for crossing with us`,
+  })
+  work.layout(1, 'chart')
+  work.chart(1, 'demo-crossings', { across: 'season', height: 'passengers', lit: ['2031'] })
+  work.layout(2, 'picture')
+  work.picture(2, pictures[1]!, 'The light at the end of the quay, at dusk')
+  work.layout(3, 'chart')
+  work.chart(3, 'demo-crossings', { across: 'route', height: 'passengers', order: 'falling', color: { role: 'accent3' } })
+  work.layout(4, 'statement')
+  work.cue(0, 0, 'title', 'enter', 'fade', { duration: 0.9, parts: { by: 'letter', stagger: 0.03 } })
+  work.cue(0, 0, 'body', 'enter', 'fade', { delay: 0.9 })
+  work.cue(1, 0, 'chart', 'enter', 'grow', { duration: 0.6, parts: { by: 'mark', stagger: 0.25 } })
+  work.cue(2, 0, 'picture', 'enter', 'wipe', { options: { from: 'right' }, duration: 0.9 })
+  work.lines(2, 'self')
+  work.cue(3, 0, 'chart', 'enter', 'grow', { parts: { by: 'mark', stagger: 0.4 } })
+  work.cue(4, 0, 'title', 'enter', 'type', { duration: 1.8 })
+  for (const index of [1, 2, 3]) work.transition(index, 'wipe')
+  work.transition(4, 'crossfade', { duration: 1 })
+  // Too short for its words, as Check will say.
+  work.hold(2, 1, 0.4)
+  work.hold(4, 0, 3)
+  return work.deck()
+}
+
+/** What hangs in the hall. */
+export function hallLoop(pictures: readonly DemoPicture[]): Deck {
+  const work = workbench({
+    title: 'Hall loop', purpose: 'loop', prefix: 'hall',
+    outline: `Good morning, Velmoor
+  Boats leave from berths 1 and 2
+Sailings today
+  All routes run to time
+Low Sands, twice a day more
+  From 2 April at 10:15 and 15:45
+  Dogs travel free
+  Bicycles on the lower deck
+Take your umbrella: the covered hall opens in May`,
+  })
+  work.layout(1, 'chart')
+  work.chart(1, 'demo-sailings', { across: 'route', height: 'sailings', color: { role: 'accent1' }, format: { decimals: 0, scale: 'none', prefix: '', suffix: '' } })
+  work.layout(2, 'picture')
+  work.picture(2, pictures[2]!, 'The shore of Low Sands at noon')
+  work.layout(3, 'statement')
+  work.cue(0, 0, 'title', 'enter', 'rise')
+  work.cue(1, 0, 'chart', 'enter', 'grow', { parts: { by: 'mark', stagger: 0.2 } })
+  work.cue(2, 0, 'body', 'enter', 'rise', { parts: { by: 'paragraph', stagger: 0.5 } })
+  work.cue(3, 0, 'title', 'emphasis', 'pulse', { delay: 1, options: { amount: 4 } })
+  for (const index of [0, 1, 2, 3]) {
+    work.transition(index, 'crossfade', { duration: 0.8 })
+    work.hold(index, 0, index === 0 ? 5 : 8)
+  }
+  return work.deck()
+}

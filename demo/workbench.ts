@@ -1,0 +1,62 @@
+import { newChart } from '../core/charts'
+import {
+  addCue, applyChanges, beatsOf, buildOnAdvance, elementsOf, paragraphTexts, setFields, setLayout, slidesOf,
+  type Change, type ChartSpec, type Cue, type Deck, type EditContext, type Element, type Purpose, type Transition,
+} from '../core/deck'
+import { readOutline } from '../core/formats/outline'
+import { insertOutline, layoutIdOf, newDeck } from '../core/layouts'
+import { effectNamed, namedEasings, transitionNamed } from '../core/timing'
+
+/** Builds a demo deck with the very edits that the interface makes. */
+export function workbench(wish: { title: string, purpose: Purpose, prefix: string, outline: string }) {
+  let count = 0
+  const context: EditContext = { id: () => `${wish.prefix}-${++count}` }
+  let deck: Deck = newDeck(wish, context)
+  const edit = (changes: readonly Change[]) => {
+    deck = applyChanges(deck, changes)
+  }
+  edit(slidesOf(deck).flatMap(slide => [
+    { do: 'drop' as const, table: 'slides' as const, id: slide.id },
+    ...elementsOf(deck, slide.id).map(element => ({ do: 'drop' as const, table: 'elements' as const, id: element.id })),
+    ...beatsOf(deck, slide.id).map(beat => ({ do: 'drop' as const, table: 'beats' as const, id: beat.id })),
+  ]))
+  edit(insertOutline(deck, { after: null, slides: readOutline(wish.outline) }, context))
+
+  const slide = (index: number) => slidesOf(deck)[index]!
+  const part = (index: number, placeholder: string) => elementsOf(deck, slide(index).id).find(element => element.placeholder === placeholder)!
+  const cueOf = (element: Element, what: Cue['what'], effect: string, more: Partial<Cue>): Omit<Cue, 'id' | 'order' | 'beat'> => ({
+    element: element.id, what, effect, options: {}, anchor: { to: 'beat' }, delay: 0, duration: effectNamed(effect).duration, easing: namedEasings['ease out'], repeat: 1, ...more,
+  })
+  return {
+    deck: () => deck,
+    edit,
+    context,
+    slide,
+    part,
+    layout: (index: number, family: string) => edit(setLayout(deck, { slide: slide(index).id, layout: layoutIdOf(family) }, context)),
+    notes: (index: number, notes: string) => edit(setFields(deck, { table: 'slides', id: slide(index).id, fields: { notes } })),
+    transition(index: number, effect: string, more: Partial<Transition> = {}) {
+      edit(setFields(deck, { table: 'slides', id: slide(index).id, fields: { transition: { effect, duration: transitionNamed(effect).duration, easing: namedEasings['ease both ways'], ...more } } }))
+    },
+    chart: (index: number, table: string, fields: Partial<ChartSpec>) => edit(setFields(deck, { table: 'elements', id: part(index, 'chart').id, fields: { chart: { ...newChart(table), ...fields } } as never })),
+    picture: (index: number, media: { hash: string, width: number, height: number }, alt: string) =>
+      edit(setFields(deck, { table: 'elements', id: part(index, 'picture').id, fields: { media: media.hash, natural: { width: media.width, height: media.height }, alt } as never })),
+    /** A cue in a beat of a slide; beats are made as they are needed. */
+    cue(index: number, beat: number, placeholder: string, what: Cue['what'], effect: string, more: Partial<Cue> = {}) {
+      edit(addCue(deck, { cue: { ...cueOf(part(index, placeholder), what, effect, more), beat: beatsOf(deck, slide(index).id)[beat]!.id } }, context))
+    },
+    /** The lines of a slide's text one by one, each in its own beat. */
+    lines(index: number, start: 'advance' | 'self') {
+      const element = part(index, 'body')
+      if (element.kind !== 'text') return
+      const texts = paragraphTexts(element.text).filter(text => text.trim())
+      edit(buildOnAdvance(deck, {
+        element: element.id, after: beatsOf(deck, slide(index).id)[0]!.id, count: texts.length, by: 'paragraph', start,
+        cue: { effect: 'rise', options: { from: 'left', way: 40 }, duration: 0.5, easing: namedEasings['ease out'] },
+      }, context))
+    },
+    hold(index: number, beat: number, seconds: number) {
+      edit(setFields(deck, { table: 'beats', id: beatsOf(deck, slide(index).id)[beat]!.id, fields: { hold: { kind: 'seconds', seconds } } }))
+    },
+  }
+}

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch } from 'vue'
+import { rundown, type Moment, type TimingContext } from '#core/timing'
+import type { Purpose } from '#core/deck'
+import { browserMeasurer, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
+import type { PlayerBundle } from './bundle'
+import { filmCourse, talkCourse, type Course } from './course'
+
+/** Plays a bundle as its purpose (or another), filling its parent. `from` is where it starts. Emits `over` at the end and `moment` as it goes. */
+const props = defineProps<{ bundle: PlayerBundle, as?: Purpose, from?: Moment | null, /** Seconds into the deck by an outer clock; then nothing else moves it. */ clock?: () => number }>()
+const emit = defineEmits<{ over: [], moment: [moment: Moment] }>()
+
+const purpose = computed(() => props.as ?? props.bundle.deck.info.info!.purpose)
+const tables = computed(() => new Map(props.bundle.tables.map(table => [table.id, table])))
+const measurer = shallowRef(browserMeasurer())
+const host = computed<StageHost>(() => ({
+  measurer: measurer.value, table: id => tables.value.get(id), mediaLength: () => undefined, mediaUrl: hash => props.bundle.media[hash],
+}))
+provide(stageHostKey, () => host.value)
+const plan = computed(() => rundown(props.bundle.deck, purpose.value, host.value as TimingContext))
+
+const frame = ref<HTMLElement>()
+const stage = ref<InstanceType<typeof StageView>>()
+const width = ref(0)
+const over = ref(false)
+const paused = ref(false)
+let course: Course
+let last = 0
+let request = 0
+
+function fit() {
+  const box = frame.value?.getBoundingClientRect()
+  const { width: w, height: h } = props.bundle.deck.info.info!.size
+  if (box) width.value = Math.max(1, Math.min(box.width, (box.height * w) / h))
+}
+
+function show() {
+  const moment = course.moment()
+  if (!moment) return
+  void stage.value?.show(moment)
+  emit('moment', moment)
+}
+
+function tick(now: number) {
+  request = requestAnimationFrame(tick)
+  const passed = Math.max(0, (now - last) / 1000)
+  last = now
+  if (props.clock) course = filmCourse(plan.value, props.clock())
+  else if (!paused.value && !over.value) course.pass(passed)
+  if (!over.value && course.isOver()) {
+    over.value = true
+    emit('over')
+  }
+  show()
+}
+
+function act(change: () => void) {
+  change()
+  const ended = course.isOver()
+  if (ended && !over.value) emit('over')
+  over.value = ended
+  show()
+}
+const forward = () => act(() => course.forward())
+const back = () => act(() => course.back())
+const goTo = (moment: Moment) => act(() => course.goTo(moment))
+const pause = () => { paused.value = !paused.value }
+defineExpose({ forward, back, goTo, pause, paused, over })
+
+const start = () => { course = purpose.value === 'talk' ? talkCourse(plan.value, props.from ?? null) : filmCourse(plan.value, 0) }
+start()
+if (props.from) course!.goTo(props.from)
+watch(plan, next => course.replan(next))
+
+let observer: ResizeObserver
+onMounted(async () => {
+  observer = new ResizeObserver(fit)
+  observer.observe(frame.value!)
+  fit()
+  const fonts = props.bundle.deck.theme.theme!.fonts
+  await loadFonts(Object.values(fonts))
+  measurer.value = browserMeasurer()
+  last = performance.now()
+  request = requestAnimationFrame(tick)
+})
+onBeforeUnmount(() => {
+  cancelAnimationFrame(request)
+  observer?.disconnect()
+})
+</script>
+
+<template>
+  <div ref="frame" class="player-view" :data-over="over || undefined">
+    <StageView v-if="width" ref="stage" :deck="bundle.deck" :plan="plan" :width="width" />
+    <div v-if="over && purpose === 'talk'" class="player-end">The end. Back shows the last slide again, Escape leaves.</div>
+  </div>
+</template>
+
+<style>
+.player-view { position: absolute; inset: 0; display: grid; place-items: center; background: #0b1113; overflow: hidden; }
+.player-end { position: absolute; inset: 0; display: grid; place-items: center; background: #0b1113; color: #859899; font: 400 18px "Hanken Grotesk", sans-serif; }
+</style>

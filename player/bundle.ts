@@ -1,0 +1,10 @@
+import type { DataTable } from '#core/data'
+import type { Deck } from '#core/deck'
+
+/** All that a deck needs to be played, with nothing to fetch but its media. */
+export interface PlayerBundle {
+  deck: Deck
+  tables: DataTable[]
+  /** By SHA-256, where each media file is: an address, `blob:` or `data:`. */
+  media: Record<string, string>
+}

@@ -1,0 +1,3 @@
+export { default as PlayerView } from './PlayerView.vue'
+export type { PlayerBundle } from './bundle'
+export { filmCourse, talkCourse, type Course } from './course'

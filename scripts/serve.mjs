@@ -1,0 +1,44 @@
+import { spawn, spawnSync } from 'node:child_process'
+import { randomBytes } from 'node:crypto'
+import fs from 'node:fs'
+import path from 'node:path'
+import { setTimeout as pause } from 'node:timers/promises'
+
+const node = (args, env) => spawnSync(process.execPath, args, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } })
+
+/** Brings the database up to date and loads the demo where nobody is in it yet. */
+export function prepareDatabase(url, say) {
+  say('Bringing the database up to date')
+  if (node(['scripts/migrate.mjs'], { DATABASE_URL: url }).status !== 0) throw new Error('The database could not be brought up to date.')
+  if (node(['--import', 'jiti/register', 'demo/load.ts'], { DATABASE_URL: url }).status !== 0) throw new Error('The demo could not be loaded.')
+}
+
+/** The key that session cookies are sealed with; made once. */
+function sessionKey(home) {
+  const file = path.resolve(home, 'session-key')
+  if (!fs.existsSync(file)) {
+    fs.mkdirSync(home, { recursive: true })
+    fs.writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 })
+  }
+  return fs.readFileSync(file, 'utf8').trim()
+}
+
+/** Starts the built server and resolves when it answers. */
+export async function startServer({ home, url, port, quiet = false }) {
+  const child = spawn(process.execPath, ['.output/server/index.mjs'], {
+    stdio: ['ignore', quiet ? 'pipe' : 'inherit', 'inherit'],
+    env: {
+      ...process.env, NODE_ENV: 'production', DATABASE_URL: url, HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port),
+      NUXT_SESSION_PASSWORD: process.env.NUXT_SESSION_PASSWORD ?? sessionKey(home), HAILBANK_DEMO: process.env.HAILBANK_DEMO ?? '1',
+    },
+  })
+  const address = `http://127.0.0.1:${port}`
+  for (let attempt = 0; attempt < 150; attempt++) {
+    if (child.exitCode !== null) throw new Error('The server ended at once.')
+    const answer = await fetch(`${address}/api/health`).catch(() => null)
+    if (answer?.ok) return { child, address }
+    await pause(200)
+  }
+  child.kill()
+  throw new Error('The server did not answer within 30 seconds.')
+}

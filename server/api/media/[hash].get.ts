@@ -1,0 +1,33 @@
+import { Readable } from 'node:stream'
+import { refuse, requireViewerOrScreen } from '../../access'
+import { mediaByHash, mediaBytes } from '../../database/media'
+
+/** A media file, whole or a range of it. Its content never changes, so it may be kept for good. */
+export default defineEventHandler(async event => {
+  await requireViewerOrScreen(event)
+  const row = await mediaByHash(getRouterParam(event, 'hash')!)
+  if (!row) return refuse(404, 'There is no such picture.')
+  setHeaders(event, {
+    'content-type': row.type, 'accept-ranges': 'bytes', 'cache-control': 'private, max-age=31536000, immutable', 'etag': `"${row.hash}"`,
+    'x-content-type-options': 'nosniff', 'content-security-policy': 'default-src \'none\'; style-src \'unsafe-inline\'; img-src data:; sandbox',
+  })
+  if (getHeader(event, 'if-none-match') === `"${row.hash}"`) {
+    setResponseStatus(event, 304)
+    return null
+  }
+  let from = 0
+  let to = row.bytes - 1
+  const asked = /^bytes=(\d*)-(\d*)$/.exec(getHeader(event, 'range') ?? '')
+  if (asked && (asked[1] || asked[2])) {
+    from = asked[1] ? Number(asked[1]) : Math.max(0, row.bytes - Number(asked[2]))
+    to = asked[1] && asked[2] ? Math.min(Number(asked[2]), row.bytes - 1) : row.bytes - 1
+    if (from > to || from >= row.bytes) {
+      setHeader(event, 'content-range', `bytes */${row.bytes}`)
+      return refuse(416, 'There are no such bytes.')
+    }
+    setResponseStatus(event, 206)
+    setHeader(event, 'content-range', `bytes ${from}-${to}/${row.bytes}`)
+  }
+  setHeader(event, 'content-length', to - from + 1)
+  return sendStream(event, Readable.from(mediaBytes(row.hash, from, to)))
+})

@@ -1,0 +1,18 @@
+import { z } from 'zod'
+import { idSchema } from '../../../core/deck'
+import { readAs, requireScreen } from '../../access'
+import { heardFrom, keepPlays } from '../../database/screens'
+
+const wish = z.object({
+  playing: z.object({ deck: idSchema, version: z.int(), title: z.string().max(300), slide: z.string().max(64) }).nullable(),
+  plays: z.array(z.object({ deck: idSchema, version: z.int(), startedAt: z.coerce.date(), seconds: z.number().min(0).max(86_400) })).max(2000),
+})
+
+/** For the screen itself: what it plays now, and what it has played since it was last heard. */
+export default defineEventHandler(async event => {
+  const screen = await requireScreen(event)
+  const report = readAs(wish, await readBody(event))
+  await keepPlays(screen.id, report.plays)
+  await heardFrom(screen.id, report.playing)
+  return { ok: true }
+})

@@ -1,0 +1,14 @@
+import { z } from 'zod'
+import { idSchema } from '../../../core/deck'
+import { readAs, refuse, requireScreen } from '../../access'
+import { versionOf } from '../../database/screens'
+import { manifestOf } from '../../screens/manifest'
+
+/** For the screen itself: one published version, only of what stands on its own loop. */
+export default defineEventHandler(async event => {
+  const screen = await requireScreen(event)
+  const { deck, number } = readAs(z.object({ deck: idSchema, number: z.coerce.number().int() }), getQuery(event))
+  const manifest = await manifestOf(screen)
+  if (!manifest.items.some(item => item.deck === deck && item.version === number)) refuse(404, 'This is not on the loop of this screen.')
+  return await versionOf(deck, number)
+})

@@ -1,0 +1,9 @@
+import { requireViewer } from '../../access'
+import { listScreens } from '../../database/screens'
+
+/** The screens; their tokens, with which one can play what they play, for editors only. */
+export default defineEventHandler(async event => {
+  const person = await requireViewer(event)
+  const screens = await listScreens()
+  return { now: new Date(), screens: screens.map(({ token, ...screen }) => ({ ...screen, token: person.role === 'editor' ? token : null })) }
+})

@@ -1,0 +1,3 @@
+import { requireViewer } from '../../access'
+
+export default defineEventHandler(async event => ({ user: await requireViewer(event) }))

@@ -1,0 +1,95 @@
+import type { DataTable } from '../../core/data'
+import type { Deck } from '../../core/deck'
+import { database } from './connection'
+
+export interface ScreenRow {
+  id: string
+  name: string
+  place: string
+  token: string
+  loop: string | null
+  heard_at: Date | null
+  playing: { deck: string, version: number, title: string, slide: string } | null
+}
+
+export const listScreens = () => database()<ScreenRow[]>`select id, name, place, token, loop, heard_at, playing from screens order by name`
+
+export async function screenByToken(token: string) {
+  const [row] = await database()<ScreenRow[]>`select id, name, place, token, loop, heard_at, playing from screens where token = ${token}`
+  return row
+}
+
+export async function setScreenLoop(screen: string, loop: string | null) {
+  const rows = await database()`update screens set loop = ${loop} where id = ${screen} returning id`
+  return rows.length > 0
+}
+
+export interface LoopItemRow {
+  id: string
+  deck: string
+  title: string
+  position: number
+  /** The newest published version, null where there is none. */
+  version: number | null
+  seconds: number | null
+}
+
+export const listLoops = () => database()<{ id: string, name: string }[]>`select id, name from loops order by created_at, name`
+
+/** The items of a loop in order, each with the newest published version of its deck. */
+export const loopItems = (loop: string) => database()<LoopItemRow[]>`
+  select loop_items.id, loop_items.deck, decks.title, position, newest.number as version, newest.length_seconds as seconds
+  from loop_items
+  join decks on decks.id = loop_items.deck and decks.removed_at is null
+  left join lateral (select number, length_seconds from deck_versions where deck = loop_items.deck order by number desc limit 1) newest on true
+  where loop = ${loop} order by position, loop_items.id`
+
+export async function setLoopItems(loop: string, items: readonly { id: string, deck: string }[]) {
+  await database().begin(async sql => {
+    await sql`delete from loop_items where loop = ${loop}`
+    for (const [position, item] of items.entries()) await sql`insert into loop_items (id, loop, deck, position) values (${item.id}, ${loop}, ${item.deck}, ${position})`
+  })
+}
+
+export async function addLoop(id: string, name: string) {
+  await database()`insert into loops (id, name) values (${id}, ${name})`
+}
+
+export async function loopExists(id: string) {
+  const [row] = await database()`select 1 from loops where id = ${id}`
+  return row !== undefined
+}
+
+export async function heardFrom(screen: string, playing: ScreenRow['playing']) {
+  const sql = database()
+  await sql`update screens set heard_at = now(), playing = ${playing ? sql.json(playing) : null} where id = ${screen}`
+}
+
+export interface Play {
+  deck: string
+  version: number
+  startedAt: Date
+  seconds: number
+}
+
+/** Keeps what a screen says it played; said twice counts once. */
+export async function keepPlays(screen: string, plays: readonly Play[]) {
+  if (!plays.length) return
+  const sql = database()
+  const rows = plays.map(play => ({ screen, deck: play.deck, version: play.version, started_at: play.startedAt, seconds: play.seconds }))
+  await sql`insert into plays ${sql(rows)} on conflict do nothing`
+}
+
+export async function publish(version: { deck: string, snapshot: Deck, tables: DataTable[], seconds: number, person: string | null }) {
+  const sql = database()
+  const [row] = await sql<{ number: number }[]>`
+    insert into deck_versions (deck, number, snapshot, tables, length_seconds, published_by)
+    select ${version.deck}, coalesce(max(number), 0) + 1, ${sql.json(version.snapshot as never)}, ${sql.json(version.tables as never)}, ${version.seconds}, ${version.person}
+    from deck_versions where deck = ${version.deck} returning number`
+  return row!.number
+}
+
+export async function versionOf(deck: string, number: number) {
+  const [row] = await database()<{ snapshot: Deck, tables: DataTable[] }[]>`select snapshot, tables from deck_versions where deck = ${deck} and number = ${number}`
+  return row
+}

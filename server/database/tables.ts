@@ -1,0 +1,19 @@
+import type { DataTable } from '../../core/data'
+import { database, type Sql } from './connection'
+
+export async function tableById(id: string, sql: Sql = database()) {
+  const [row] = await sql<{ content: DataTable }[]>`select content from data_tables where id = ${id}`
+  return row?.content
+}
+
+export async function tablesById(ids: readonly string[]) {
+  if (!ids.length) return []
+  const sql = database()
+  const rows = await sql<{ content: DataTable }[]>`select content from data_tables where id in ${sql(ids as string[])}`
+  return rows.map(row => row.content)
+}
+
+/** Keeps a table under its id; a table never changes, new figures are a new table. */
+export async function keepTable(table: DataTable, person: string | null, sql: Sql = database()) {
+  await sql`insert into data_tables (id, name, content, created_by) values (${table.id}, ${table.name}, ${sql.json(table as never)}, ${person}) on conflict (id) do nothing`
+}

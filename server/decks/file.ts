@@ -1,0 +1,63 @@
+import { createHash } from 'node:crypto'
+import { isDeepStrictEqual } from 'node:util'
+import { failed, type Deck, type Outcome } from '../../core/deck'
+import { mediaOf, packDeck, tablesOf, unpackDeck } from '../../core/formats/deck-file'
+import { database } from '../database/connection'
+import { keepMedia, mediaByHash, wholeMedia } from '../database/media'
+import { keepTable, tableById, tablesById } from '../database/tables'
+import { checkPicture } from '../media/check'
+import { newId } from '../new-id'
+import { makeDeck } from './make'
+
+/** A deck with its tables and media as one file. */
+export async function deckFile(deck: Deck): Promise<Uint8Array> {
+  const tables = await tablesById(tablesOf(deck))
+  const media = []
+  for (const hash of mediaOf(deck)) {
+    const row = await mediaByHash(hash)
+    if (row) media.push({ hash, extension: row.extension, bytes: await wholeMedia(hash, row.bytes) })
+  }
+  return packDeck({ deck, tables: tables.sort((a, b) => (a.id < b.id ? -1 : 1)), media })
+}
+
+/** The deck with a table's id replaced wherever it is read. */
+function renameTable(deck: Deck, from: string, to: string): Deck {
+  const swap = (record: unknown) => JSON.parse(JSON.stringify(record), (key, value) => (key === 'table' && value === from ? to : value))
+  return { ...deck, elements: swap(deck.elements), states: swap(deck.states) }
+}
+
+/**
+ * Brings a deck file in as a new deck, all or nothing. Media are checked like any upload, and must be what their name
+ * says; a table that is here already under its id with other figures comes in under a new one.
+ */
+export async function bringDeckFile(bytes: Uint8Array, person: string): Promise<Outcome<{ id: string, notes: string[] }>> {
+  const unpacked = unpackDeck(bytes)
+  if (!unpacked.ok) return unpacked
+  let { deck } = unpacked.value
+  const notes = [...unpacked.value.notes]
+  const media = []
+  for (const item of unpacked.value.media) {
+    const called = `${item.hash.slice(0, 8)}.${item.extension}`
+    if (createHash('sha256').update(item.bytes).digest('hex') !== item.hash) return failed(`The picture ${called} in the file is damaged. Nothing was changed.`)
+    const checked = await checkPicture(item.bytes, called)
+    if (!checked.ok) return checked
+    if (checked.value.row.hash !== item.hash) return failed(`The drawing ${called} in the file holds parts that could do harm. Nothing was changed.`)
+    media.push(checked.value)
+  }
+  const there = new Set(media.map(item => item.row.hash))
+  for (const hash of mediaOf(deck)) if (!there.has(hash) && !(await mediaByHash(hash))) notes.push('1 × picture that the file does not hold')
+  const id = newId()
+  await database().begin(async sql => {
+    for (const table of unpacked.value.tables) {
+      const known = await tableById(table.id, sql)
+      if (known && !isDeepStrictEqual(known, table)) {
+        const renamed = { ...table, id: newId() }
+        deck = renameTable(deck, table.id, renamed.id)
+        await keepTable(renamed, person, sql)
+      } else if (!known) await keepTable(table, person, sql)
+    }
+    for (const item of media) await keepMedia(item.row, item.content, person, sql)
+    await makeDeck(id, deck, person, sql)
+  })
+  return { ok: true, value: { id, notes } }
+}

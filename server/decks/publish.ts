@@ -1,0 +1,15 @@
+import type { Deck } from '../../core/deck'
+import { tablesOf } from '../../core/formats/deck-file'
+import { rundown, type TimingContext } from '../../core/timing'
+import { publish } from '../database/screens'
+import { tablesById } from '../database/tables'
+import { serverMeasurer } from '../measure/measurer'
+
+/** Makes an immutable version of a deck with the tables that it draws; answers with its number and its length as a loop, seconds. */
+export async function publishDeck(id: string, deck: Deck, person: string) {
+  const tables = await tablesById(tablesOf(deck))
+  const context: TimingContext = { measurer: serverMeasurer(), table: wanted => tables.find(table => table.id === wanted), mediaLength: () => undefined }
+  const seconds = rundown(deck, 'loop', context).length
+  const number = await publish({ deck: id, snapshot: deck, tables, seconds, person })
+  return { number, seconds }
+}

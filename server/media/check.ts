@@ -1,0 +1,45 @@
+import { createHash } from 'node:crypto'
+import { fileTypeFromBuffer } from 'file-type'
+import sharp from 'sharp'
+import { failed, type Outcome } from '../../core/deck'
+import type { MediaRow } from '../database/media'
+import { harmlessSvg } from './svg'
+
+export const pictureByteLimit = 64 * 1024 * 1024
+const pixelLimit = 200_000_000
+
+const pictures: Readonly<Record<string, string>> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp', 'image/avif': 'avif', 'image/gif': 'gif' }
+
+const looksLikeSvg = (bytes: Uint8Array) => /^\s*(<\?xml[\s\S]*?\?>\s*)?(<!--[\s\S]*?-->\s*)*(<!DOCTYPE svg[\s\S]*?>\s*)?<svg[\s>]/i.test(Buffer.from(bytes.subarray(0, 4096)).toString('utf8').replace(/^\ufeff/, ''))
+
+/** Looks into an uploaded file, whatever it is called: a picture of a known kind that can be decoded, or a sentence. SVG comes back made harmless. */
+export async function checkPicture(bytes: Uint8Array, name: string): Promise<Outcome<{ row: MediaRow, content: Uint8Array }>> {
+  const called = `“${name.slice(0, 120)}”`
+  if (!bytes.length) return failed(`${called} is empty. Choose the file once more.`)
+  if (bytes.length > pictureByteLimit) return failed(`${called} has ${Math.round(bytes.length / 1048576)} MB; a picture may have 64 MB at most. Save it smaller, then drop it again.`)
+  let content = bytes
+  let type: string
+  if (looksLikeSvg(bytes)) {
+    const clean = harmlessSvg(Buffer.from(bytes).toString('utf8'))
+    if (!clean) return failed(`${called} holds no drawing that can be shown. Save it as plain SVG, or as PNG.`)
+    content = Buffer.from(clean)
+    type = 'image/svg+xml'
+  } else {
+    type = (await fileTypeFromBuffer(bytes))?.mime ?? ''
+    if (!pictures[type]) return failed(`${called} is no picture that can be read here${type ? ` (it holds ${type})` : ''}. JPEG, PNG, WebP, AVIF, GIF and SVG can.`)
+  }
+  try {
+    const image = sharp(content, { limitInputPixels: pixelLimit, failOn: 'error', animated: false })
+    const meta = await image.metadata()
+    // Decoded once at a small size, so that a picture that breaks off halfway is found now and not on the wall.
+    if (type !== 'image/svg+xml') await image.clone().resize(64).toBuffer()
+    const turned = (meta.orientation ?? 1) >= 5
+    const [width, height] = turned ? [meta.height, meta.width] : [meta.width, meta.height]
+    const hash = createHash('sha256').update(content).digest('hex')
+    const extension = pictures[type] ?? 'svg'
+    return { ok: true, value: { content, row: { hash, name: name.slice(0, 200), type, extension, bytes: content.length, width: width ?? null, height: height ?? null } } }
+  } catch (error) {
+    if (/pixel limit/i.test((error as Error).message)) return failed(`${called} has more than 200 megapixels. Save it smaller, then drop it again.`)
+    return failed(`${called} is damaged and cannot be decoded. Open it where it comes from and save it anew.`)
+  }
+}

@@ -1,0 +1,4 @@
+import { randomBytes } from 'node:crypto'
+
+/** A fresh id of 16 letters and digits. */
+export const newId = () => randomBytes(12).toString('base64url').replace(/[-_]/g, 'x')

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue'
+import { drawingOfElement, inBetween } from '#core/charts'
+import type { ChartElement, Deck, ShownElement } from '#core/deck'
+import type { ElementFrame } from '#core/timing'
+import { drawChartInto } from '../chart-nodes'
+import type { StageHost } from '../host'
+
+const props = defineProps<{ deck: Deck, element: ChartElement & ShownElement, host: StageHost, prompts: boolean }>()
+const svg = ref<SVGSVGElement>()
+
+const stateDrawing = (state: string | null) => drawingOfElement(props.deck, props.element, state, props.host.table, props.host.measurer)
+const drawing = computed(() => stateDrawing(null))
+let shown: unknown = null
+
+/** Draws the chart on its way between two states, or as composed. */
+function redraw(chart: ElementFrame['chart']) {
+  if (!svg.value || !props.element.chart) return
+  const from = stateDrawing(chart?.from ?? null)
+  const to = stateDrawing(chart?.to ?? null)
+  if (!from || !to) return
+  const next = chart ? inBetween(from, to, chart.progress) : to
+  if (next === shown) return
+  shown = next
+  drawChartInto(svg.value, next, props.element.chart, props.deck.theme.theme!)
+}
+watch(() => [drawing.value, props.element.chart, props.deck.theme.theme], () => {
+  shown = null
+  redraw(null)
+}, { flush: 'post' })
+onMounted(() => redraw(null))
+defineExpose({ redraw })
+</script>
+
+<template>
+  <div class="stage-chart">
+    <svg v-if="drawing" ref="svg" :viewBox="`0 0 ${element.box.width} ${element.box.height}`" role="img" :aria-label="element.alt || drawing.description" />
+    <p v-else-if="prompts" class="stage-place">{{ element.chart?.table ? 'The table of this chart is not at hand' : (element.prompt ?? 'Drop a CSV file here') }}</p>
+  </div>
+</template>
