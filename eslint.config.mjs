@@ -9,6 +9,7 @@ export default withNuxt(
     rules: {
       'house/rooms': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-dynamic-delete': 'off',
       'vue/multi-word-component-names': 'off',
       'vue/html-self-closing': 'off',
       'no-restricted-globals': 'off',

@@ -74,7 +74,7 @@ defineExpose({ apply })
         <ChartView v-else-if="element.kind === 'chart'" :ref="view => { charts[element.id] = view as never }" :deck="deck" :element="element" :host="host()" :prompts="!!prompts" />
         <PictureView v-else-if="element.kind === 'picture'" :element="element" :host="host()" :prompts="!!prompts" :scale="scale ?? 1" />
         <ShapeView v-else-if="element.kind === 'shape'" :deck="deck" :element="element" />
-        <p v-else-if="prompts" class="stage-place">{{ element.name }}: a {{ element.kind }}, kept but not drawn</p>
+        <p v-else-if="prompts" class="stage-empty">{{ element.name }}: a {{ element.kind }}, kept but not drawn</p>
       </div>
     </div>
   </div>

@@ -72,7 +72,8 @@ async function remove(deck: Shelf) {
           </NuxtLink>
           <div class="words">
             <NuxtLink :to="`/decks/${deck.id}`" class="title">{{ deck.title }}</NuxtLink>
-            <span class="quiet">{{ wordOf[deck.purpose] }}, {{ deck.slides }} {{ deck.slides === 1 ? 'slide' : 'slides' }}, changed {{ changed(deck) }}</span>
+            <span class="quiet">{{ wordOf[deck.purpose] }}, {{ deck.slides }} {{ deck.slides === 1 ? 'slide' : 'slides' }}</span>
+            <span class="quiet">Changed {{ changed(deck) }}</span>
           </div>
           <button v-if="canEdit" class="press plain off" :aria-label="`Take ${deck.title} off the shelf`" title="Take off the shelf" @click="remove(deck)"><UIcon name="i-lucide-trash-2" /></button>
         </li>

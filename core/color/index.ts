@@ -1,6 +1,8 @@
-import { clampChroma, formatHex, formatRgb, modeOklch, modeRgb, useMode as define, wcagContrast } from 'culori/fn'
+import { clampChroma, formatHex, formatRgb, modeLrgb, modeOklab, modeOklch, modeRgb, useMode as define, wcagContrast } from 'culori/fn'
 import type { Color, Role, Theme } from '../deck'
 
+define(modeOklab)
+define(modeLrgb)
 const oklch = define(modeOklch)
 const rgb = define(modeRgb)
 

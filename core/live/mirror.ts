@@ -1,4 +1,4 @@
-import * as Y from 'yjs'
+import type * as Y from 'yjs'
 import { carryGroups, mend, recordSchemas, tableNames, type AnyRecord, type Deck, type Id, type TableName } from '../deck'
 import { liveTable, readDocument, readRecord } from './document'
 

@@ -1,5 +1,4 @@
-import { styleOf, type Deck, type TextDoc, type TextElement, type TextStyle } from '../deck'
-import type { ShownElement } from '../deck'
+import { styleOf, type Deck, type ShownElement, type TextDoc, type TextElement, type TextStyle } from '../deck'
 import { fitText, type Fitted } from './fit'
 import type { Measurer } from './measure'
 

@@ -3,7 +3,7 @@ import { isDeepStrictEqual } from 'node:util'
 import { failed, type Deck, type Outcome } from '../../core/deck'
 import { mediaOf, packDeck, tablesOf, unpackDeck } from '../../core/formats/deck-file'
 import { database } from '../database/connection'
-import { keepMedia, mediaByHash, wholeMedia } from '../database/media'
+import { keepMedia, mediaByHash, wholeMedia, type MediaRow } from '../database/media'
 import { keepTable, tableById, tablesById } from '../database/tables'
 import { checkPicture } from '../media/check'
 import { newId } from '../new-id'
@@ -35,7 +35,7 @@ export async function bringDeckFile(bytes: Uint8Array, person: string): Promise<
   if (!unpacked.ok) return unpacked
   let { deck } = unpacked.value
   const notes = [...unpacked.value.notes]
-  const media = []
+  const media: { row: MediaRow, content: Uint8Array }[] = []
   for (const item of unpacked.value.media) {
     const called = `${item.hash.slice(0, 8)}.${item.extension}`
     if (createHash('sha256').update(item.bytes).digest('hex') !== item.hash) return failed(`The picture ${called} in the file is damaged. Nothing was changed.`)

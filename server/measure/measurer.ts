@@ -35,7 +35,7 @@ function byFace(text: string, candidates: readonly fontkit.Font[]): { face: font
   for (const letter of text) {
     const face = candidates.find(candidate => candidate.hasGlyphForCodePoint(letter.codePointAt(0)!)) ?? candidates[0]!
     const last = runs.at(-1)
-    if (last?.face === face) last.text += letter
+    if (last && last.face === face) last.text += letter
     else runs.push({ face, text: letter })
   }
   return runs

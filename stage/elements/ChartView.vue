@@ -35,6 +35,6 @@ defineExpose({ redraw })
 <template>
   <div class="stage-chart">
     <svg v-if="drawing" ref="svg" :viewBox="`0 0 ${element.box.width} ${element.box.height}`" role="img" :aria-label="element.alt || drawing.description" />
-    <p v-else-if="prompts" class="stage-place">{{ element.chart?.table ? 'The table of this chart is not at hand' : (element.prompt ?? 'Drop a CSV file here') }}</p>
+    <p v-else-if="prompts" class="stage-empty">{{ element.chart?.table ? 'The table of this chart is not at hand' : (element.prompt ?? 'Drop a CSV file here') }}</p>
   </div>
 </template>

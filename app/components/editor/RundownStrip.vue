@@ -171,12 +171,13 @@ watch(() => store.slideId, id => {
 </template>
 
 <style scoped>
-.rundown { display: grid; grid-template-columns: 116px 1fr; height: 148px; background: var(--ground); border-top: 1px solid var(--line); flex: none; }
-.side { padding: 12px 10px 8px 16px; display: flex; flex-direction: column; gap: 2px; border-right: 1px solid var(--line); }
+.rundown { display: grid; grid-template-columns: 132px 1fr; height: 148px; background: var(--ground); border-top: 1px solid var(--line); flex: none; }
+.side { padding: 12px 8px 8px 14px; display: flex; flex-direction: column; gap: 2px; border-right: 1px solid var(--line); }
 .length { font-size: 20px; font-weight: 600; }
 .side .quiet { font-size: 12.5px; }
 .choice { margin-top: auto; display: flex; gap: 2px; }
-.choice button { border: 0; background: none; font: 500 12.5px "Hanken Grotesk"; color: var(--third); padding: 2px 5px; border-radius: 5px; cursor: pointer; }
+.choice { margin-left: -5px; }
+.choice button { white-space: nowrap; border: 0; background: none; font: 500 12.5px "Hanken Grotesk"; color: var(--third); padding: 2px 5px; border-radius: 5px; cursor: pointer; }
 .choice .here { color: var(--act); background: var(--act-wash); }
 .track { overflow-x: auto; overflow-y: hidden; position: relative; scrollbar-width: thin; }
 .inner { position: relative; height: 138px; min-width: 100%; }

@@ -190,7 +190,7 @@ defineExpose({ newBeat })
           <div v-for="column in columns" :key="column.beat.id" class="column" :class="{ even: column.index % 2 }" :style="{ left: `${column.x}px`, width: `${column.width}px` }" @pointerdown="scrub">
             <UDropdownMenu v-if="store.canEdit" :items="beatMenu(column)"><button class="beat" :aria-label="`Beat ${column.index + 1}`" @pointerdown.stop><b>Beat {{ column.index + 1 }}</b> <span class="amount quiet">{{ secondsWords(column.moves + column.hold) }}</span><UIcon name="i-lucide-chevron-down" /></button></UDropdownMenu>
             <span v-else class="beat"><b>Beat {{ column.index + 1 }}</b></span>
-            <span class="how" :class="column.start">{{ startWords[column.start] }}<span class="quiet">, {{ holdWords(column) }}</span></span>
+            <span class="how" :class="column.start" :title="`${startWords[column.start]}, ${holdWords(column)}`">{{ startWords[column.start] }}<span class="quiet">, {{ holdWords(column) }}</span></span>
           </div>
         </div>
       </div>
@@ -201,7 +201,7 @@ defineExpose({ newBeat })
             <span class="line" :class="columns[column.index + 1]?.start ?? 'end'" title="Drag to change how long the beat holds" role="separator" :aria-label="`End of beat ${column.index + 1}`" :style="{ left: `${Math.max(column.width, 0)}px` }" @pointerdown="pressLine($event, column)" />
           </div>
         </div>
-        <div v-for="element in rows" :key="element.id" class="row" :class="{ here: store.selection.includes(element.id) }">
+        <div v-for="element in rows" :key="element.id" class="part" :class="{ here: store.selection.includes(element.id) }">
           <button class="name" @click="store.select(element.id)"><span>{{ element.name }}</span><span class="quiet">{{ element.kind }}</span></button>
           <div class="bars" :style="{ width: `${total}px` }">
             <button
@@ -231,7 +231,7 @@ defineExpose({ newBeat })
 .even { background: color-mix(in srgb, var(--act) 5%, transparent); }
 .beat { display: inline-flex; align-items: center; gap: 5px; align-self: flex-start; border: 0; background: none; color: inherit; font: inherit; padding: 1px 4px; margin-left: -4px; border-radius: 5px; cursor: pointer; }
 .beat:hover { background: var(--act-wash); }
-.how { font-size: 12.5px; white-space: nowrap; color: var(--second); }
+.how { font-size: 12.5px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; color: var(--second); }
 .how.advance { color: var(--act); }
 .body { position: relative; min-height: 120px; }
 .lanes { position: absolute; top: 0; bottom: 0; }
@@ -242,12 +242,12 @@ defineExpose({ newBeat })
 .line.self::before { border-left-style: dotted; border-color: var(--third); }
 .line.end::before { border-left: 4px double var(--third); }
 .line:hover::before { border-color: var(--now); }
-.row { display: flex; height: 36px; border-bottom: 1px solid color-mix(in srgb, var(--line) 60%, transparent); position: relative; }
+.part { display: flex; height: 36px; border-bottom: 1px solid color-mix(in srgb, var(--line) 60%, transparent); position: relative; }
 .name { width: 172px; flex: none; display: flex; justify-content: space-between; align-items: center; gap: 8px; padding: 0 12px 0 14px; border: 0; border-right: 1px solid var(--line); background: var(--panel); color: inherit; font: inherit; position: sticky; left: 0; z-index: 5; text-align: left; cursor: pointer; }
 .name span:first-child { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.row.here .name { background: var(--act-wash); font-weight: 600; }
+.part.here .name { background: var(--act-wash); font-weight: 600; }
 .name .quiet { font-size: 12.5px; }
-.bars { position: relative; }
+.bars { position: relative; height: 100%; }
 .bar { position: absolute; top: 7px; height: 22px; border: 0; background: none; padding: 0; color: #fff; font: 500 12.5px/22px "Hanken Grotesk"; cursor: grab; text-align: left; z-index: 2; touch-action: none; }
 .shape { position: absolute; inset: 0; background: var(--tone); }
 .enter { --tone: var(--comes); } .exit { --tone: var(--goes); } .emphasis { --tone: var(--eye); } .move { --tone: var(--moves); } .data, .media { --tone: var(--data); }
@@ -255,12 +255,12 @@ defineExpose({ newBeat })
 .exit .shape { clip-path: polygon(0 0, calc(100% - 10px) 0, 100% 100%, 0 100%); }
 .emphasis .shape { clip-path: polygon(8px 0, calc(100% - 8px) 0, 100% 50%, calc(100% - 8px) 100%, 8px 100%, 0 50%); }
 .bar.here .shape { filter: brightness(0.75); box-shadow: inset 0 0 0 2px var(--ink); }
-.words { position: absolute; left: 14px; right: 6px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; pointer-events: none; }
+.words { position: absolute; top: 0; left: 14px; right: 6px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; pointer-events: none; }
 .thin .words { left: calc(100% + 6px); right: auto; color: var(--ink); overflow: visible; }
 .dark .bar:not(.thin) { color: #10191c; }
 .edge { position: absolute; right: -4px; top: -2px; bottom: -2px; width: 10px; cursor: ew-resize; }
 .plus { position: absolute; right: 4px; top: 6px; height: 24px; border: 1px solid var(--line); background: var(--panel); color: var(--second); border-radius: 999px; display: inline-flex; align-items: center; gap: 3px; padding: 0 8px 0 5px; font: 500 12px "Hanken Grotesk"; cursor: pointer; opacity: 0; z-index: 4; }
-.row:hover .plus, .row.here .plus, .plus:focus-visible, .plus[data-state=open] { opacity: 1; }
+.part:hover .plus, .part.here .plus, .plus:focus-visible, .plus[data-state=open] { opacity: 1; }
 .playhead { position: absolute; left: -1px; top: -54px; bottom: 0; width: 2px; background: var(--now); z-index: 7; pointer-events: none; }
 .none { padding: 30px; }
 </style>

@@ -3,7 +3,7 @@ import { baseKeymap, toggleMark } from 'prosemirror-commands'
 import { keymap } from 'prosemirror-keymap'
 import { EditorState, type Command } from 'prosemirror-state'
 import { EditorView } from 'prosemirror-view'
-import { ySyncPlugin } from 'y-prosemirror'
+import { initProseMirrorDoc, ySyncPlugin } from 'y-prosemirror'
 import { cssColor } from '#core/color'
 import { roleNames, styleOf, type Deck, type Role, type ShownElement, type TextElement } from '#core/deck'
 import { indentOfLevel, layoutOfElement, textSchema } from '#core/text'
@@ -74,11 +74,12 @@ onMounted(() => {
   const shared = store.sharedText(props.element.id)
   if (!shared || !place.value) return emit('done')
   store.undoManager()?.stopCapturing()
+  const { doc, mapping } = initProseMirrorDoc(shared, textSchema)
   view = new EditorView(place.value, {
     state: EditorState.create({
-      schema: textSchema,
+      doc,
       plugins: [
-        ySyncPlugin(shared),
+        ySyncPlugin(shared, { mapping }),
         keymap({
           'Mod-b': toggleMark(marks.bold!), 'Mod-i': toggleMark(marks.italic!), 'Mod-u': toggleMark(marks.underline!), 'Shift-Enter': insertBreak,
           'Tab': setLevel(level => level + 1), 'Shift-Tab': setLevel(level => level - 1),
@@ -89,9 +90,9 @@ onMounted(() => {
       ],
     }),
     attributes: { 'aria-label': props.element.name, 'role': 'textbox', 'aria-multiline': 'true', 'spellcheck': 'true', 'lang': props.deck.info.info!.language },
-    dispatchTransaction(transaction) {
-      const next = view!.state.apply(transaction)
-      view!.updateState(next)
+    dispatchTransaction(this: EditorView, transaction) {
+      const next = this.state.apply(transaction)
+      this.updateState(next)
       refresh(next)
     },
   })
@@ -136,7 +137,7 @@ const tools = [
 .text :deep(p[data-level="2"]) { padding-left: calc(2 * var(--indent)); }
 .text :deep(p[data-level="3"]) { padding-left: calc(3 * var(--indent)); }
 .text :deep(p[data-level]:not([data-level="0"]))::before { content: var(--bullet); color: var(--bullet-color); position: absolute; margin-left: calc(-1 * var(--indent)); }
-.tools { position: absolute; bottom: calc(100% + 10px); left: 0; transform-origin: 0 100%; display: flex; gap: 2px; background: var(--panel); border: 1px solid var(--line); border-radius: 8px; padding: 3px; box-shadow: var(--shadow); color: var(--ink); }
+.tools { position: absolute; z-index: 3; bottom: calc(100% + 10px); left: 0; transform-origin: 0 100%; display: flex; gap: 2px; background: var(--panel); border: 1px solid var(--line); border-radius: 8px; padding: 3px; box-shadow: var(--shadow); color: var(--ink); }
 .tool { min-width: 30px; height: 30px; border: 0; background: none; border-radius: 6px; color: inherit; font: 500 13px "Hanken Grotesk"; cursor: pointer; display: grid; place-items: center; }
 .tool:hover, .tool.on { background: var(--act-wash); color: var(--act); }
 .done { padding: 0 10px; }

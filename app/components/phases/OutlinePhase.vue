@@ -297,7 +297,7 @@ function firstSlide() {
 .say { display: flex; flex-direction: column; min-height: 0; border-right: 1px solid var(--line); }
 .head { display: flex; align-items: baseline; gap: 10px; padding: 14px 16px 8px; }
 .head h2 { font-size: 18px; white-space: nowrap; }
-.hint { font-size: 13px; flex: 1; }
+.hint { font-size: 13px; flex: 1; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 .list { flex: 1; overflow-y: auto; padding: 0 16px 24px; min-height: 0; }
 .slide { display: grid; grid-template-columns: 34px 1fr auto 26px; gap: 4px; padding: 8px 8px 8px 10px; border: 1.5px solid transparent; border-radius: 9px; margin-bottom: 2px; }
 .slide.here { background: var(--panel); border-color: var(--act); }

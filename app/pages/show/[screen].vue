@@ -3,6 +3,7 @@ import type { DataTable } from '#core/data'
 import type { Deck } from '#core/deck'
 import { mediaOf } from '#core/formats/deck-file'
 import { loopPosition } from '#core/signage'
+import type { Moment } from '#core/timing'
 import { PlayerView, type PlayerBundle } from '#player'
 
 /**
@@ -97,6 +98,7 @@ function follow() {
   index.value = at.index
   playing = { item: items.value[at.index]!.item, startedAt: Math.round(now() - at.seconds * 1000) }
 }
+const note = (moment: Moment) => { slide = moment.slide }
 const clock = () => position()?.seconds ?? 0
 const current = computed(() => items.value[index.value])
 
@@ -116,7 +118,7 @@ watch(items, follow)
 
 <template>
   <div class="screen" :data-reachable="reachable" :data-index="index">
-    <PlayerView v-if="current" :key="`${current.item.deck}:${current.item.version}`" :bundle="current.bundle" as="loop" :clock="clock" @moment="moment => { slide = moment.slide }" />
+    <PlayerView v-if="current" :key="`${current.item.deck}:${current.item.version}`" :bundle="current.bundle" as="loop" :clock="clock" @moment="note" />
     <p v-if="message" class="words">{{ message }}</p>
   </div>
 </template>

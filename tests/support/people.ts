@@ -1,0 +1,43 @@
+import { expect, type Page } from '@playwright/test'
+
+/** Signs in by one press, as the demo offers. */
+export async function enter(page: Page, name = 'Ines Rahm') {
+  await page.goto('/sign-in')
+  await page.getByRole('button', { name: `Enter as ${name}` }).click()
+  await expect(page.getByRole('heading', { name: 'Decks' })).toBeVisible()
+}
+
+/** Makes a new deck and stands in its outline. */
+export async function newDeck(page: Page, title: string, purpose: 'Talk' | 'Film' | 'Loop') {
+  await page.getByRole('button', { name: 'New deck' }).click()
+  await page.getByLabel('Title').fill(title)
+  await page.getByRole('radio', { name: new RegExp(purpose) }).check()
+  await page.getByRole('button', { name: 'Make the deck' }).click()
+  await expect(page.getByRole('heading', { name: 'What you will say' })).toBeVisible()
+}
+
+export const goPhase = (page: Page, name: string) => page.getByRole('navigation', { name: 'Phases' }).getByRole('button', { name }).click()
+export const kept = (page: Page) => expect(page.getByTestId('kept')).toHaveText(/^Kept/)
+
+/** Pastes text into a field, as from the clipboard. */
+export async function paste(page: Page, selector: string, text: string) {
+  await page.locator(selector).first().evaluate((node, words) => {
+    const data = new DataTransfer()
+    data.setData('text/plain', words)
+    node.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+  }, text)
+}
+
+/** Drops a file onto a place of the page. */
+export async function drop(page: Page, selector: string, file: { name: string, type: string, bytes: Buffer }) {
+  const target = page.locator(selector).first()
+  const box = (await target.boundingBox())!
+  const at = { clientX: box.x + box.width / 2, clientY: box.y + box.height / 2 }
+  const transfer = await page.evaluateHandle(({ name, type, content }) => {
+    const data = new DataTransfer()
+    data.items.add(new File([Uint8Array.from(atob(content), letter => letter.charCodeAt(0))], name, { type }))
+    return data
+  }, { name: file.name, type: file.type, content: file.bytes.toString('base64') })
+  await target.dispatchEvent('dragover', { dataTransfer: transfer, bubbles: true, ...at })
+  await target.dispatchEvent('drop', { dataTransfer: transfer, bubbles: true, ...at })
+}
