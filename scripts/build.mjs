@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto'
 import fs from 'node:fs'
 import path from 'node:path'
 
-const sources = ['app', 'core', 'stage', 'player', 'server', 'public', 'nuxt.config.ts', 'package-lock.json', 'scripts/build.mjs']
+const sources = ['app', 'core', 'stage', 'player', 'server', 'public', 'nuxt.config.ts', 'package-lock.json', 'scripts/build.mjs', 'scripts/alone.vite.config.ts']
 
 function* files(place) {
   if (!fs.existsSync(place)) return
@@ -24,7 +24,10 @@ export function buildIfChanged(say) {
   const sum = sumOfSources()
   if (fs.existsSync(stamp) && fs.readFileSync(stamp, 'utf8') === sum && fs.existsSync('.output/server/index.mjs')) return
   say('Building (one to two minutes, when something has changed)')
-  const built = spawnSync('npx', ['nuxt', 'build'], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, NODE_ENV: 'production', NODE_OPTIONS: '--max-old-space-size=4096' }, maxBuffer: 1 << 28 })
-  if (built.status !== 0) throw new Error(`The build failed:\n${(built.stdout + built.stderr).split('\n').slice(-40).join('\n')}`)
+  const build = args => spawnSync('npx', args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, NODE_ENV: 'production', NODE_OPTIONS: '--max-old-space-size=4096' }, maxBuffer: 1 << 28 })
+  for (const args of [['nuxt', 'build'], ['vite', 'build', '--config', 'scripts/alone.vite.config.ts']]) {
+    const built = build(args)
+    if (built.status !== 0) throw new Error(`The build failed:\n${(built.stdout + built.stderr).split('\n').slice(-40).join('\n')}`)
+  }
   fs.writeFileSync(stamp, sum)
 }

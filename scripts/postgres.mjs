@@ -64,11 +64,16 @@ function clusterFolder(home) {
   return elsewhere
 }
 
+const stopCluster = (bin, folder) => run(bin, 'pg_ctl', ['-D', path.join(folder, 'data'), '-m', 'fast', '-w', 'stop'], folder)
+
+/** Stops the cluster of a home, whoever started it. */
+export const stopPostgres = home => stopCluster(programs(), clusterFolder(home))
+
 /**
  * Starts a cluster of one's own (made on first use) and answers with its address and how to stop it. A cluster that is
  * running already is used and left running; a lock of one that died is cleared away.
  */
-export async function startPostgres(home, { fresh = false, say = () => {} } = {}) {
+export async function startPostgres(home, { fresh = false, say = () => {}, port: wanted = 54320 } = {}) {
   const bin = programs()
   const folder = clusterFolder(home)
   const data = path.join(folder, 'data')
@@ -79,7 +84,7 @@ export async function startPostgres(home, { fresh = false, say = () => {} } = {}
     const [pid, , , port] = fs.readFileSync(lock, 'utf8').split('\n')
     return alive(Number(pid)) ? { port: Number(port) } : null
   }
-  const stop = () => run(bin, 'pg_ctl', ['-D', data, '-m', 'fast', '-w', 'stop'], folder)
+  const stop = () => stopCluster(bin, folder)
 
   if (fresh && fs.existsSync(data)) {
     if (running()) stop()
@@ -108,7 +113,7 @@ export async function startPostgres(home, { fresh = false, say = () => {} } = {}
     say('Clearing the lock of a database that did not end in order')
     fs.rmSync(lock)
   }
-  const port = await freePort(54320)
+  const port = await freePort(wanted)
   const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='${folder}'`
   const started = run(bin, 'pg_ctl', ['-D', data, '-l', path.join(folder, 'log'), '-w', '-t', '60', '-o', options, 'start'], folder)
   if (!started.ok) {

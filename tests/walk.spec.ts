@@ -1,4 +1,4 @@
-import { readFile } from 'node:fs/promises'
+import { copyFile, readFile } from 'node:fs/promises'
 import { expect, test, type Page } from '@playwright/test'
 import { unpackDeck } from '../core/formats/deck-file'
 import { makePictures } from '../demo/pictures'
@@ -81,7 +81,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
   })
 
   test('drops a photograph, adds text with bold, colour and a list', async () => {
-    const [picture] = await makePictures()
+    const [picture] = await makePictures(1)
     await slide(page, 5).click()
     await drop(page, '.area', { name: 'boat.jpg', type: 'image/jpeg', bytes: picture!.bytes })
     await expect(page.getByTestId('stage').locator('.stage-picture img')).toBeVisible()
@@ -304,4 +304,24 @@ test('plays a film to its end without a touch', async ({ page }) => {
   const first = await beat.innerText()
   await expect.poll(() => beat.innerText(), { timeout: 20_000 }).not.toBe(first)
   await expect(page.locator('.player-view[data-over]')).toBeAttached({ timeout: 75_000 })
+})
+
+test('takes the deck away as one page that plays by itself, without a server', async ({ page, browser }) => {
+  await enter(page)
+  await page.goto('/decks/demo-briefing?phase=deliver')
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Take away as a page' }).click()])
+  const context = await browser.newContext({ offline: true })
+  const alone = await context.newPage()
+  const asked: string[] = []
+  alone.on('request', request => !/^(file|data|blob):/.test(request.url()) && asked.push(request.url()))
+  const place = `${await download.path()}.html`
+  await copyFile(await download.path(), place)
+  await alone.goto(`file://${place}`)
+  await expect(alone.locator('.stage-layer:not([aria-hidden])')).toContainText('Spring timetable briefing')
+  for (let press = 0; press < 2; press++) await alone.keyboard.press('Space')
+  await expect(alone.locator('.stage-layer:not([aria-hidden]) .stage-line', { hasText: 'Astrel sails' })).toBeVisible()
+  await expect(alone.locator('.stage-layer:not([aria-hidden]) .stage-line', { hasText: 'Quill gains' })).toBeHidden()
+  expect(await alone.evaluate(() => document.fonts.check('700 40px "Bricolage Grotesque"'))).toBe(true)
+  expect(asked).toEqual([])
+  await context.close()
 })

@@ -45,6 +45,7 @@ export const useDeck = defineStore('deck', () => {
   let connection: { stop(): void } | null = null
   let undoManager: Y.UndoManager | null = null
   let label = ''
+  let users = 0
 
   const canEdit = computed(() => (user.value as { role?: string } | null)?.role === 'editor')
   const context: EditContext = { id: freshId }
@@ -72,8 +73,11 @@ export const useDeck = defineStore('deck', () => {
     redoLabel.value = (undoManager?.redoStack.at(-1)?.meta.get('label') as string | undefined) ?? null
   }
 
+  /** Opens a deck for one page; a page that follows on the same deck takes the open document over. */
   function open(deckId: string) {
-    close()
+    users++
+    if (id.value === deckId && document) return
+    shut()
     id.value = deckId
     document = new Y.Doc()
     awareness = new Awareness(document)
@@ -99,7 +103,13 @@ export const useDeck = defineStore('deck', () => {
     })
   }
 
+  /** Closes it for one page, and altogether once no page has it open. */
   function close() {
+    users--
+    if (users <= 0) shut()
+  }
+
+  function shut() {
     stop()
     connection?.stop()
     mirror?.stop()

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { failed, type Outcome } from '../deck'
-import { decimalSign, readNumber, type DecimalSign } from './numbers'
+import { readNumber, type DecimalSign } from './numbers'
 import type { Column, DataTable } from './table'
 
 /** The most bytes a file of data may have. */
@@ -18,14 +18,33 @@ export function decodeText(bytes: Uint8Array): string {
 }
 
 const day = /^\d{4}-\d{2}-\d{2}$/
+const isBlank = (cell: string) => cell === '' || cell.trim() === ''
 
-function columnOf(name: string, cells: readonly string[], preferred: DecimalSign): Column {
-  const filled = cells.map(cell => cell.trim()).filter(cell => cell !== '')
-  const emptied = (read: (cell: string) => string | number | null) => cells.map(cell => (cell.trim() === '' ? null : read(cell)))
-  if (filled.length && filled.every(cell => day.test(cell))) return { name, type: 'date', values: emptied(cell => cell.trim()) }
-  const sign = filled.length ? decimalSign(filled, preferred) : null
-  if (sign) return { name, type: 'number', values: emptied(cell => readNumber(cell, sign)) }
-  return { name, type: 'text', values: emptied(cell => cell) }
+/** The values of a column if each cell that is not blank reads as one; undefined at the first that does not. */
+function readAll<T>(rows: readonly (readonly string[])[], at: number, read: (cell: string) => T | null): (T | null)[] | undefined {
+  const values: (T | null)[] = new Array(rows.length)
+  let any = false
+  for (let index = 0; index < rows.length; index++) {
+    const cell = rows[index]![at] ?? ''
+    if (isBlank(cell)) {
+      values[index] = null
+      continue
+    }
+    const value = read(cell)
+    if (value === null) return undefined
+    values[index] = value
+    any = true
+  }
+  return any ? values : undefined
+}
+
+function columnOf(name: string, rows: readonly (readonly string[])[], at: number, preferred: DecimalSign): Column {
+  const days = readAll(rows, at, cell => (day.test(cell.trim()) ? cell.trim() : null))
+  if (days) return { name, type: 'date', values: days }
+  const other: DecimalSign = preferred === '.' ? ',' : '.'
+  const numbers = readAll(rows, at, cell => readNumber(cell, preferred)) ?? readAll(rows, at, cell => readNumber(cell, other))
+  if (numbers) return { name, type: 'number', values: numbers }
+  return { name, type: 'text', values: rows.map(row => (isBlank(row[at] ?? '') ? null : row[at]!)) }
 }
 
 /** Names for columns: none empty, none twice. */
@@ -57,6 +76,6 @@ export function readCsv(bytes: Uint8Array, name: string, id: string): Outcome<Da
   if (width > 500) return failed(`“${name}” has ${width} columns; at most 500 can be read.`)
   const preferred: DecimalSign = parsed.meta.delimiter === ';' || parsed.meta.delimiter === '\t' ? ',' : '.'
   const names = namesOf(Array.from({ length: width }, (_, index) => header[index] ?? ''))
-  const columns = names.map((column, index) => columnOf(column, rows.map(row => row[index] ?? ''), preferred))
+  const columns = names.map((column, index) => columnOf(column, rows, index, preferred))
   return { ok: true, value: { id, name: name.slice(0, 200) || 'Table', columns } }
 }

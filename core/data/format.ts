@@ -24,7 +24,7 @@ export function formatNumber(value: number | null, format: NumberFormat, languag
   const decimals = format.decimals ?? (scaled.every(other => Math.abs(other - Math.round(other)) < 1e-9) ? 0 : 1)
   const key = `${language}|${decimals}`
   let formatter = formatters.get(key)
-  if (!formatter) formatters.set(key, (formatter = new Intl.NumberFormat(language, { minimumFractionDigits: decimals, maximumFractionDigits: decimals })))
+  if (!formatter) formatters.set(key, (formatter = new Intl.NumberFormat(language, { minimumFractionDigits: decimals, maximumFractionDigits: decimals, signDisplay: 'negative' })))
   const gap = scale === 'percent' ? ' ' : ''
   const suffix = format.suffix && !/^[\s%°]/.test(format.suffix) ? ` ${format.suffix}` : format.suffix
   return `${format.prefix}${formatter.format(value / divisor)}${gap}${mark}${suffix}`

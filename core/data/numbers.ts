@@ -5,8 +5,18 @@ const withSign: Readonly<Record<DecimalSign, RegExp>> = {
   ',': /^[+\-−]?(\d{1,3}([.'’\u00a0\u202f ]\d{3})+|\d+)?(,\d+)?([eE][+-]?\d+)?\s*%?$/,
 }
 
+const plainComma = /^-?\d{1,15},\d{1,10}$/
+const plainNumber = /^-?\d{1,15}(\.\d{1,10})?$/
+
 /** Reads one number written with a decimal sign and perhaps thousands marks; null where it is none. A trailing % divides by 100. */
 export function readNumber(text: string, sign: DecimalSign): number | null {
+  // Most cells are plain; they need none of what follows.
+  if (plainNumber.test(text)) return text.includes('.') && sign === ',' ? readWritten(text, sign) : Number(text)
+  if (sign === ',' && plainComma.test(text)) return Number(text.replace(',', '.'))
+  return readWritten(text, sign)
+}
+
+function readWritten(text: string, sign: DecimalSign): number | null {
   const trimmed = text.trim()
   if (!/\d/.test(trimmed) || !withSign[sign].test(trimmed)) return null
   const percent = trimmed.endsWith('%')
@@ -17,14 +27,4 @@ export function readNumber(text: string, sign: DecimalSign): number | null {
     .replace(',', '.')
   const value = Number(plain)
   return Number.isFinite(value) ? (percent ? value / 100 : value) : null
-}
-
-/**
- * Which decimal sign a column's cells are written with: the one that reads all of them. Where both do (whole numbers, or
- * only groups of three), the cells are taken by `preferred`.
- */
-export function decimalSign(cells: readonly string[], preferred: DecimalSign): DecimalSign | null {
-  const reads = (sign: DecimalSign) => cells.every(cell => readNumber(cell, sign) !== null)
-  const other: DecimalSign = preferred === '.' ? ',' : '.'
-  return reads(preferred) ? preferred : reads(other) ? other : null
 }

@@ -136,7 +136,7 @@ describe('edits', () => {
     const [first] = beatsOf(base, slide!.id)
     const deck = applyChanges(base, [
       { do: 'put', table: 'elements', record: textElement('a', slide!.id, ['A']) },
-      { do: 'put', table: 'beats', record: beat({ id: 'b2', slide: slide!.id, order: 'b0' }) },
+      { do: 'put', table: 'beats', record: beat({ id: 'b2', slide: slide!.id, order: 'b00' }) },
       { do: 'put', table: 'cues', record: cue({ id: 'c', beat: 'b2', element: 'a' }) },
     ])
     const next = applyChanges(deck, removeBeat(deck, { beat: 'b2' }))
@@ -150,7 +150,7 @@ describe('edits', () => {
     const [first] = beatsOf(base, slide!.id)
     const deck = applyChanges(base, [
       { do: 'put', table: 'elements', record: textElement('a', slide!.id, ['1', '2', '3']) },
-      { do: 'put', table: 'beats', record: beat({ id: 'b2', slide: slide!.id, order: 'b0' }) },
+      { do: 'put', table: 'beats', record: beat({ id: 'b2', slide: slide!.id, order: 'b00' }) },
     ])
     const wish = { element: 'a', after: first!.id, count: 3, by: 'paragraph' as const, start: 'advance' as const, cue: { effect: 'fade', options: {}, duration: 0.5, easing: { kind: 'linear' as const } } }
     const next = applyChanges(deck, buildOnAdvance(deck, wish, countingContext('x')))

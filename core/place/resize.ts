@@ -22,9 +22,10 @@ export function resize(box: Box, handle: Handle, by: Point, options: { keepPropo
   if (options.keepProportion && box.width > 0 && box.height > 0) {
     const across = width / box.width
     const down = height / box.height
-    const factor = handle.across && handle.down ? Math.max(across, down) : handle.across ? across : down
-    width = Math.max(least, box.width * factor)
-    height = Math.max(least, box.height * factor)
+    const wanted = handle.across && handle.down ? Math.max(across, down) : handle.across ? across : down
+    const factor = Math.max(wanted, least / Math.min(box.width, box.height))
+    width = box.width * factor
+    height = box.height * factor
   }
   const center = centerOf(box)
   if (options.fromCenter) return { ...box, x: center.x - width / 2, y: center.y - height / 2, width, height }

@@ -86,7 +86,7 @@ export const anyDeck: fc.Arbitrary<Deck> = fc
     const base = freshDeck()
     const changes = slides.flatMap((plan, s) => {
       const slideId = `s${s}`
-      const slide: Slide = { id: slideId, order: `b${s}`, layout: 'layout-list', notes: '', ...(plan.transition ? { transition: plan.transition } : {}) }
+      const slide: Slide = { id: slideId, order: `b0${s}`, layout: 'layout-list', notes: '', ...(plan.transition ? { transition: plan.transition } : {}) }
       const elements = [0, 1, 2].map(e => textElement(`${slideId}e${e}`, slideId, ['First 12 boats', 'Second line here', 'Third']))
       const beats = plan.beats.map((b, i) => beat({ id: `${slideId}b${i}`, slide: slideId, order: order(i), start: b.start, hold: b.hold }))
       const cues = plan.beats.flatMap((b, i) => b.cues.map((c, j) => {

@@ -115,7 +115,8 @@ export function layoutText(doc: TextDoc, style: TextStyle, fonts: Theme['fonts']
       line.height = style.lineHeight * style.size * scale * (factor || 1)
       top += line.height
       const last = line.runs.at(-1)
-      if (last && /^[ \t]+$/.test(last.text)) line.width -= advance(last.text, last.marks)
+      const trailing = last && /[ \t]+$/.exec(last.text)?.[0]
+      if (trailing) line.width -= advance(trailing, last.marks)
       lines.push(line)
     }
     const advance = (text: string, marks: readonly Mark[]) =>

@@ -48,7 +48,7 @@ describe('fitting', () => {
 
 describe('reading time', () => {
   it('counts words by the language’s own boundaries, numbers apart', () => {
-    expect(countReading('Astrel sails 12 times, from 06:10', 'en')).toEqual({ words: 4, numbers: 2, marks: 0 })
+    expect(countReading('Astrel sails 12 times, from 06:10', 'en')).toEqual({ words: 4, numbers: 3, marks: 0 })
     expect(countReading('船は毎時出ます', 'ja').words).toBeGreaterThan(2)
   })
 
@@ -69,6 +69,6 @@ describe('numbers that count up', () => {
   ])('%s at %d', (text, share, expected) => expect(countedText(text, share)).toBe(expected))
 
   it('ends on the text itself', () => {
-    fc.assert(fc.property(fc.string(), text => expect(countedText(text, 1)).toBe(text)))
+    fc.assert(fc.property(fc.string(), text => countedText(text, 1) === text))
   })
 })

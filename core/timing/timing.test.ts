@@ -64,7 +64,7 @@ describe('a slide’s score', () => {
     const ranges = [{ from: 0, to: 0 }, { from: 1, to: null }]
     const deck = applyChanges(base, [
       { do: 'put', table: 'elements', record: textElement('list', slide, ['one', 'two', 'three']) },
-      ...ranges.map((range, index) => ({ do: 'put' as const, table: 'beats' as const, record: beat({ id: `b${index}`, slide, order: `b${index}` }) })),
+      ...ranges.map((range, index) => ({ do: 'put' as const, table: 'beats' as const, record: beat({ id: `b${index}`, slide, order: `b0${index}` }) })),
       ...ranges.map((range, index) => ({ do: 'put' as const, table: 'cues' as const, record: cue({ id: `c${index}`, beat: `b${index}`, element: 'list', parts: { by: 'paragraph', stagger: 0.2, range } }) })),
     ])
     const shown = (at: SlideMoment) => {
@@ -111,7 +111,7 @@ describe('a slide’s score', () => {
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id
     const score = compileSlide(base, slide, timingContext)
-    const elsewhere = applyChanges(base, [{ do: 'put', table: 'slides', record: { id: 'other', order: 'b0', layout: 'layout-list', notes: '' } }])
+    const elsewhere = applyChanges(base, [{ do: 'put', table: 'slides', record: { id: 'other', order: 'b00', layout: 'layout-list', notes: '' } }])
     expect(compileSlide(elsewhere, slide, timingContext)).toBe(score)
     const here = applyChanges(base, [{ do: 'set', table: 'beats', id: score.beats[0]!.beat.id, fields: { hold: { kind: 'seconds', seconds: 9 } } }])
     expect(compileSlide(here, slide, timingContext).beats[0]!.hold).toBe(9)
@@ -207,8 +207,8 @@ describe('advancing in a talk', () => {
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id
     const deck = applyChanges(base, [
-      { do: 'put', table: 'beats', record: beat({ id: 'b1', slide, order: 'b0', start: 'self' }) },
-      { do: 'put', table: 'beats', record: beat({ id: 'b2', slide, order: 'b1', start: 'advance' }) },
+      { do: 'put', table: 'beats', record: beat({ id: 'b1', slide, order: 'b00', start: 'self' }) },
+      { do: 'put', table: 'beats', record: beat({ id: 'b2', slide, order: 'b01', start: 'advance' }) },
     ])
     const plan = rundown(deck, 'talk', timingContext)
     expect(plan.slides[0]!.beats.map(item => item.openEnded)).toEqual([false, true, true])

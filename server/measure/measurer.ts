@@ -5,7 +5,7 @@ import * as fontkit from 'fontkit'
 import { rememberingMeasurer, type Font, type Measurer } from '../../core/text'
 
 /** The shipped families as their packages name them, with the weights that are shipped. */
-const families: Readonly<Record<string, { folder: string, weights: readonly number[] }>> = {
+export const shippedFamilies: Readonly<Record<string, { folder: string, weights: readonly number[] }>> = {
   'Bricolage Grotesque': { folder: 'bricolage-grotesque', weights: [400, 500, 600, 700, 800] },
   'Hanken Grotesk': { folder: 'hanken-grotesk', weights: [400, 500, 600, 700] },
   'Spline Sans Mono': { folder: 'spline-sans-mono', weights: [400, 500, 600, 700] },
@@ -17,7 +17,7 @@ const require = createRequire(import.meta.url)
 const faces = new Map<string, fontkit.Font[]>()
 
 function facesOf(font: Font): fontkit.Font[] {
-  const family = families[font.family] ?? families[fallback]!
+  const family = shippedFamilies[font.family] ?? shippedFamilies[fallback]!
   const weight = family.weights.reduce((best, known) => (Math.abs(known - font.weight) < Math.abs(best - font.weight) ? known : best))
   const key = `${family.folder}-${weight}`
   let made = faces.get(key)

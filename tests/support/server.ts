@@ -1,5 +1,5 @@
 import type { ChildProcess } from 'node:child_process'
-import { startPostgres } from '../../scripts/postgres.mjs'
+import { startPostgres, stopPostgres } from '../../scripts/postgres.mjs'
 import { buildIfChanged } from '../../scripts/build.mjs'
 import { prepareDatabase, startServer } from '../../scripts/serve.mjs'
 
@@ -35,3 +35,9 @@ export async function kill(signal: NodeJS.Signals = 'SIGKILL') {
     if (!(await fetch(`http://127.0.0.1:${port}/api/health`).catch(() => null))) return
   }
 }
+
+/** Takes the database away. */
+export const cutDatabase = () => stopPostgres(home)
+
+/** Brings the database back where it was. */
+export const restoreDatabase = () => startPostgres(home, { port: Number(new URL(process.env.HAILBANK_TEST_DATABASE!).port) })

@@ -15,7 +15,7 @@ const fitted = computed(() => (text.value ? layoutOfElement(store.deck!, text.va
 const own = computed(() => element.value && store.deck!.elements[element.value.id])
 const inherits = computed(() => !!element.value?.placeholder && !own.value?.box)
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const aligns = [['left', 'Left', 'i-lucide-align-left'], ['center', 'Centre', 'i-lucide-align-center'], ['right', 'Right', 'i-lucide-align-right']] as const
+const aligns = [['left', 'Set left', 'i-lucide-align-left'], ['center', 'Set centred', 'i-lucide-align-center'], ['right', 'Set right', 'i-lucide-align-right']] as const
 const verticals = { top: 'at the top', middle: 'in the middle', bottom: 'at the bottom' }
 const shapes = { rectangle: 'Rectangle', rounded: 'Rounded', ellipse: 'Ellipse', triangle: 'Triangle', line: 'Line' }
 const frames = { rectangle: 'Straight', rounded: 'Rounded', circle: 'Circle' }

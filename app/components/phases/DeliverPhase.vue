@@ -21,9 +21,9 @@ const begin = () => {
 }
 const film = () => router.push({ path: `/present/${store.id}`, query: { as: 'film' } })
 
-async function takeAway() {
+async function takeAway(kind: 'file' | 'offline') {
   busy.value = 'Packing the file'
-  const answer = await asking(() => $fetch.raw<Blob>(`/api/decks/${store.id}/file`, { responseType: 'blob' }))
+  const answer = await asking(() => $fetch.raw<Blob>(`/api/decks/${store.id}/${kind}`, { responseType: 'blob' }))
   busy.value = ''
   if (!answer?._data) return
   const link = document.createElement('a')
@@ -54,7 +54,8 @@ async function hang() {
     <div class="ways">
       <section><h3>Present</h3><p>Full screen, at your pace. Space, arrows or a press go on; Escape leaves.</p><div class="foot"><button class="press acts" :disabled="!store.plan?.slides.length" @click="begin">Present from the start</button></div></section>
       <section><h3>Play as a film</h3><p>By itself from beginning to end, in <b class="amount">{{ length }}</b>. Nothing to touch.</p><div class="foot"><button class="press" :disabled="!store.plan?.slides.length" @click="film">Play as a film</button></div></section>
-      <section><h3>Take away as a file</h3><p>One open file: the deck as JSON by its published schema, its tables and pictures, zipped. Bring it in again anywhere, identical.</p><div class="foot"><button class="press" @click="takeAway">Take away as a file</button></div></section>
+      <section><h3>Take away as a file</h3><p>One open file: the deck as JSON by its published schema, its tables and pictures, zipped. Bring it in again anywhere, identical.</p><div class="foot"><button class="press" @click="takeAway('file')">Take away as a file</button></div></section>
+      <section><h3>One page that plays anywhere</h3><p>One HTML file with the player, the pictures and the fonts inside. It opens in any current browser, without a network.</p><div class="foot"><button class="press" :disabled="!store.plan?.slides.length" @click="takeAway('offline')">Take away as a page</button></div></section>
       <section>
         <h3>Put on the screens</h3><p>Publishes the deck as it is now. The screens of the loop show this version until you publish another.</p>
         <div v-if="store.canEdit" class="foot"><select v-model="loop" class="field" aria-label="Loop"><option v-for="item in loops" :key="item.id" :value="item.id">{{ item.name }}</option></select><button class="press" :disabled="!loop || !!busy" @click="hang">Publish to this loop</button></div>

@@ -15,7 +15,7 @@ const root = ref<HTMLElement>()
 const shownControls = ref(false)
 let hide: ReturnType<typeof setTimeout>
 
-if (store.id !== route.params.id) store.open(String(route.params.id))
+store.open(String(route.params.id))
 onBeforeUnmount(() => store.close())
 const bundle = computed<PlayerBundle | null>(() => {
   if (!store.deck) return null

@@ -6,10 +6,13 @@ import type { ChartDrawing, ChartLabel, ChartMark, ChartRoom, ChartRule } from '
 import { placeLabels, type Candidate } from '../labels'
 
 const slant = Math.PI / 4
+/** What is smaller than this has no length: scales cannot part it from rounding. */
+const nothing = 1e-9
 
 /** Upright bars from a common baseline, one for each group of rows, with their names below and their amounts at their ends. */
 export function bar(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDrawing {
-  const { rows, amount, category } = summarise(table, { by: spec.across, value: spec.height, aggregate: spec.aggregate, order: spec.order })
+  const { rows: summed, amount, category } = summarise(table, { by: spec.across, value: spec.height, aggregate: spec.aggregate, order: spec.order })
+  const rows = summed.map(row => (row.value !== null && Math.abs(row.value) < nothing ? { ...row, value: 0 } : row))
   const values = rows.map(row => row.value).filter(value => value !== null)
   const format = (value: number | null) => formatNumber(value, spec.format, room.language, values)
   const textSize = room.textSize
@@ -21,6 +24,7 @@ export function bar(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDr
 
   const most = Math.max(0, ...values)
   const least = Math.min(0, ...values)
+  const extent = [least, most === 0 && least === 0 ? 1 : most] as const
   const lit = new Set(spec.lit)
   const labelled = (key: string) => spec.labels === 'all' || (spec.labels === 'lit' && lit.has(key))
   const headroom = spec.labels === 'none' ? 4 : line * 1.2
@@ -29,7 +33,7 @@ export function bar(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDr
   // Amounts at every bar make an axis of numbers superfluous; where they cannot all stand, the axis comes back.
   const widest = values.reduce((wide, value) => Math.max(wide, measureAmount(format(value))), 0)
   const axisNeeded = spec.labels !== 'all' || (rows.length > 0 && widest + textSize * 0.3 > room.width / rows.length)
-  const ticks = axisNeeded ? scaleLinear([least, most || 1], [0, 1]).nice(5).ticks(5) : []
+  const ticks = axisNeeded ? scaleLinear(extent, [0, 1]).nice(5).ticks(5) : []
   const axisWidth = ticks.reduce((wide, tick) => Math.max(wide, measure(format(tick)) + textSize * 0.6), 0)
 
   const bands = (left: number) => scaleBand<number>(rows.map((_, index) => index), [left, room.width]).paddingInner(0.28).paddingOuter(0.1)
@@ -39,7 +43,7 @@ export function bar(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDr
   const across = bands(left)
   const top = totalHeight + headroom
   const bottom = Math.max(top + 1, room.height - names.height - (least < 0 ? headroom : 0))
-  const domain = axisNeeded ? scaleLinear([least, most || 1], [bottom, top]).nice(5) : scaleLinear([least, most || 1], [bottom, top])
+  const domain = axisNeeded ? scaleLinear(extent, [bottom, top]).nice(5) : scaleLinear(extent, [bottom, top])
   const baseline = domain(0)
 
   const marks = rows.map((row, index): ChartMark => {
@@ -72,19 +76,22 @@ export function bar(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDr
   })
 
   const nameRoom = { x: 0, y: 0, width: room.width, height: room.height + line }
-  for (const { label } of placeLabels(nameCandidates, nameRoom).placed) labels.push(label)
+  const placedNames = placeLabels(nameCandidates, nameRoom).placed
+  for (const { label } of placedNames) labels.push(label)
 
   const candidates = marks.flatMap((mark, index): Candidate<ChartLabel>[] => {
     if (!labelled(mark.key) || mark.value === null) return []
     const words = format(mark.value)
     const width = measureAmount(words)
-    const place = { x: mark.x + mark.width / 2 - width / 2, y: mark.negative ? mark.y + mark.height + line * 0.1 : mark.y - line * 1.1, width, height: line }
+    const centred = { x: mark.x + mark.width / 2 - width / 2, y: mark.negative ? mark.y + mark.height + line * 0.1 : mark.y - line * 1.1, width, height: line }
+    // At the chart's edges an amount may stand a little beside its bar's middle.
+    const inward = { ...centred, x: Math.min(Math.max(centred.x, left), room.width - width) }
     const extreme = mark.value === most || mark.value === least
     const label: ChartLabel = { kind: 'value', lines: [words], x: 0, y: 0, width, height: line, size: textSize, weight: 600, angle: 0, mark: index }
-    return [{ label, priority: (mark.lit ? 4 : 0) + (extreme ? 2 : 0) + Math.abs(mark.value) / (Math.max(most, -least) || 1), places: [place] }]
+    return [{ label, priority: (mark.lit ? 4 : 0) + (extreme ? 2 : 0) + Math.abs(mark.value) / (Math.max(most, -least) || 1), places: [centred, inward] }]
   })
   const amountRoom = { x: left, y: totalHeight, width: room.width - left, height: room.height - totalHeight }
-  const { placed, leftOut } = placeLabels(candidates, amountRoom, marks)
+  const { placed, leftOut } = placeLabels(candidates, amountRoom, [...marks, ...placedNames.map(({ place }) => place)])
   for (const { label, place } of placed) labels.push({ ...label, x: place.x + place.width / 2, y: place.y + place.height / 2 })
 
   const rules: ChartRule[] = ticks.map(tick => ({ y: domain(tick), from: left, to: room.width, baseline: false }))

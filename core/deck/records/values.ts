@@ -1,10 +1,20 @@
+import { generateKeyBetween } from 'fractional-indexing'
 import { z } from 'zod'
 
 /** A record's id: 1 to 64 letters, digits, `-` or `_`. */
 export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/)
 
+function isFractionalIndex(key: string) {
+  try {
+    generateKeyBetween(key, null)
+    return true
+  } catch {
+    return false
+  }
+}
+
 /** Place in order among siblings: a fractional index, compared as plain text. */
-export const orderSchema = z.string().min(1).max(200)
+export const orderSchema = z.string().min(1).max(200).refine(isFractionalIndex, 'it is no place in an order')
 
 export const roleNames = ['ground', 'ink', 'accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6', 'link'] as const
 export const roleSchema = z.enum(roleNames)

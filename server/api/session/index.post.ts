@@ -9,7 +9,7 @@ const attempts = new RateLimiterMemory({ points: 10, duration: 60 })
 /** Verified against when the address is unknown, so that the answer takes as long. */
 const nobody = hashOf('nobody’s')
 
-/** Signs in. Open to all; ten attempts a minute for an address. */
+/** Signs in. Open to all; ten failed attempts a minute for an address. */
 export default defineEventHandler(async event => {
   const asked = readAs(wish, await readBody(event))
   const email = 'demo' in asked ? asked.demo : asked.email
@@ -21,6 +21,7 @@ export default defineEventHandler(async event => {
     const valid = await isPassword(asked.password, person?.password_hash ?? (await nobody))
     if (!person || !valid) refuse(401, 'Address and password do not go together. Check both, then try again.')
   }
+  await attempts.delete(email.toLowerCase())
   const { id, name, email: address, role } = person!
   await setUserSession(event, { user: { id, name, email: address, role } })
   return { user: { id, name, email: address, role } }

@@ -1,0 +1,73 @@
+import { chromium, type Page } from '@playwright/test'
+import { packDeck } from '../core/formats/deck-file'
+import type { Deck } from '../core/deck'
+import { buildIfChanged } from '../scripts/build.mjs'
+import { freePort, startPostgres } from '../scripts/postgres.mjs'
+import { prepareDatabase, startServer } from '../scripts/serve.mjs'
+import { deckOf } from './decks'
+import { finish, frame, report } from './report'
+
+const home = '.hailbank/bench'
+buildIfChanged(console.log)
+const database = await startPostgres(home, {})
+prepareDatabase(database.url, () => {})
+const { child, address } = await startServer({ home, url: database.url, port: await freePort(), quiet: true })
+const browser = await chromium.launch({
+  executablePath: process.env.HAILBANK_CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+})
+
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: address })
+  await page.request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
+  const bring = async (deck: Deck) => {
+    const answer = await page.request.post('/api/decks/file', { data: Buffer.from(packDeck({ deck, tables: [], media: [] })), headers: { 'content-type': 'application/octet-stream' } })
+    return ((await answer.json()) as { id: string }).id
+  }
+
+  /** Script time of one shown frame, ms: what the page's scripts took over some seconds, by the browser's own account. */
+  const scriptPerFrame = async (moving: number) => {
+    const id = await bring(deckOf(1, 40, moving, 1, true))
+    await page.goto(`/present/${id}`)
+    await page.waitForSelector('.stage-slide')
+    await page.keyboard.press('Space')
+    await page.waitForTimeout(2500)
+    const client = await page.context().newCDPSession(page)
+    await client.send('Performance.enable')
+    const read = async () => Object.fromEntries((await client.send('Performance.getMetrics')).metrics.map(({ name, value }) => [name, value]))
+    const count = () => page.evaluate(() => new Promise<number>(resolve => {
+      let frames = 0
+      const start = performance.now()
+      const tick = () => (performance.now() - start < 4000 ? (frames++, requestAnimationFrame(tick)) : resolve(frames))
+      requestAnimationFrame(tick)
+    }))
+    const before = await read()
+    const frames = await count()
+    const after = await read()
+    return ((after.ScriptDuration! - before.ScriptDuration!) * 1000) / frames
+  }
+  report('applying a frame with 40 moving elements, script time', (100 * (await scriptPerFrame(40))) / frame, 25, '% of a frame')
+
+  /** From the address to a deck whose parts can be pressed, ms: the median of five. */
+  const opening = async (page: Page, id: string) => {
+    const times: number[] = []
+    for (let round = 0; round < 5; round++) {
+      await page.goto('/screens')
+      await page.waitForTimeout(300)
+      const start = performance.now()
+      await page.goto(`/decks/${id}?phase=compose`)
+      await page.waitForSelector('.hit')
+      times.push(performance.now() - start)
+    }
+    return times.sort((a, b) => a - b)[2]!
+  }
+  const small = await opening(page, await bring(deckOf(3, 30, 4, 2)))
+  const large = await opening(page, await bring(deckOf(300, 30, 4, 2)))
+  report('opening 300 slides × 30 elements, against 3 slides', large / small, 3, 'times')
+} finally {
+  await browser.close()
+  child.kill('SIGTERM')
+  await new Promise(resolve => setTimeout(resolve, 800))
+  database.stop()
+}
+finish()

@@ -1,0 +1,49 @@
+import * as Y from 'yjs'
+import Papa from 'papaparse'
+import { readCsv } from '../core/data'
+import { applyChanges, slidesOf, textOf } from '../core/deck'
+import { applyToDocument, fillDocument, mirrorOf } from '../core/live'
+import { compileSlide, frameAt } from '../core/timing'
+import { context, deckOf } from './decks'
+import { finish, frame, median, report } from './report'
+
+const busy = deckOf(1, 40, 40, 2)
+const slide = slidesOf(busy)[1]!.id
+const score = compileSlide(busy, slide, context)
+const at = median(2000, index => frameAt(score, { beat: 0, seconds: (index % 300) / 60 }))
+report('frameAt, 40 elements and 80 cues', (100 * at) / frame, 1, '% of a frame')
+
+const compile = median(40, () => compileSlide(structuredCloneOf(), slide, context))
+function structuredCloneOf() {
+  // A fresh slide record, so that nothing that was kept answers.
+  return applyChanges(busy, [{ do: 'set', table: 'slides', id: slide, fields: { notes: '' } }])
+}
+report('compileSlide, same slide', (100 * compile) / frame, 50, '% of a frame')
+
+const many = deckOf(300, 30, 4, 2)
+const document = new Y.Doc()
+fillDocument(document, many)
+const mirror = mirrorOf(document)
+const edited = slidesOf(mirror.deck())[150]!.id
+for (const each of slidesOf(mirror.deck())) compileSlide(mirror.deck(), each.id, context)
+const cue = Object.values(mirror.deck().cues).find(candidate => mirror.deck().beats[candidate.beat]!.slide === edited)!.id
+const one = median(20, index => {
+  applyToDocument(document, [{ do: 'set', table: 'cues', id: cue, fields: { delay: (index % 10) / 10 } }])
+  compileSlide(mirror.deck(), edited, context)
+})
+report('one cue edited in 300 slides × 30 elements, to its new score', (100 * one) / frame, 50, '% of a frame')
+
+const element = Object.values(mirror.deck().elements).find(candidate => candidate.kind === 'text' && candidate.owner === edited)!.id
+let bytes = 0
+document.on('update', update => (bytes = update.length))
+applyToDocument(document, [{ do: 'set', table: 'elements', id: element, fields: { text: textOf(['Boat 0 of slide 1500']) } }])
+report('bytes sent for one typed letter, 300 slides', bytes, 1024, 'bytes')
+
+const rows = 200_000
+const text = ['season;month;route;riders', ...Array.from({ length: rows }, (_, index) => `20${22 + (index % 10)};${index % 12};Route ${index % 4};${index % 1000},5`)].join('\n')
+const encoded = new TextEncoder().encode(text)
+const bare = median(1, () => Papa.parse(text, { skipEmptyLines: 'greedy' }), 3)
+const whole = median(1, () => readCsv(encoded, 'bench.csv', 'bench'), 3)
+report(`reading a CSV of ${rows} rows, typed, against the bare parse`, whole / bare, 1.5, 'times')
+
+finish()

@@ -1,0 +1,113 @@
+import { expect, test, type Page } from '@playwright/test'
+import postgres from 'postgres'
+import { enter, goPhase, kept, newDeck } from './support/people'
+import { cutDatabase, kill, restoreDatabase, startAgain } from './support/server'
+
+const title = (page: Page, number: number) => page.getByLabel(`Slide ${number}`, { exact: true })
+
+test('two people in two browsers edit the same deck, and each sees the other within a second', async ({ browser }) => {
+  const [mine, theirs] = await Promise.all([browser.newContext(), browser.newContext()])
+  const [ines, tomas] = await Promise.all([mine.newPage(), theirs.newPage()])
+  await enter(ines)
+  await newDeck(ines, 'Written by two', 'Talk')
+  await enter(tomas, 'Tomas Marr')
+  await tomas.goto(ines.url())
+  await expect(title(tomas, 1)).toHaveValue('Written by two')
+  await expect(ines.getByTitle('Tomas Marr is here too')).toBeVisible()
+  await title(ines, 1).fill('Written by Ines')
+  await expect(title(tomas, 1)).toHaveValue('Written by Ines', { timeout: 1000 })
+  await title(tomas, 1).focus()
+  await tomas.keyboard.press('End')
+  await tomas.keyboard.type(' and Tomas')
+  await expect(title(ines, 1)).toHaveValue('Written by Ines and Tomas', { timeout: 1000 })
+  // Both write at once, in different places of the same line.
+  await title(ines, 1).evaluate((node: HTMLTextAreaElement) => node.setSelectionRange(0, 0))
+  await Promise.all([title(ines, 1).pressSequentially('Well, '), title(tomas, 1).pressSequentially('!')])
+  await expect.poll(async () => (await title(ines, 1).inputValue()) === (await title(tomas, 1).inputValue())).toBe(true)
+  // One’s undo takes back one’s own, not the other’s.
+  await ines.getByRole('button', { name: 'Undo' }).click()
+  await expect(title(tomas, 1)).toHaveValue(/Tomas!/)
+  await mine.close()
+  await theirs.close()
+})
+
+test('killing the server in the midst of typing loses no acknowledged letter, and the browser catches up by itself', async ({ page }) => {
+  await enter(page)
+  await newDeck(page, 'Power cut', 'Talk')
+  await page.getByLabel('Slide 1', { exact: true }).fill('before')
+  await kept(page)
+  const typing = title(page, 1).pressSequentially(' and while it was going down and after', { delay: 25 })
+  await page.waitForTimeout(300)
+  await kill('SIGKILL')
+  await typing
+  await expect(page.getByTestId('kept')).toHaveText(/Offline/)
+  await startAgain()
+  await kept(page)
+  const other = await page.context().newPage()
+  await other.goto(page.url())
+  await expect(title(other, 1)).toHaveValue('before and while it was going down and after')
+})
+
+test('cutting the database for ten seconds loses nothing, and nothing is said to be kept meanwhile', async ({ page }) => {
+  await enter(page)
+  await newDeck(page, 'Database away', 'Talk')
+  await kept(page)
+  cutDatabase()
+  const away = Date.now()
+  await title(page, 1).fill('written while the database was away')
+  await page.waitForTimeout(1500)
+  await expect(page.getByTestId('kept')).not.toHaveText(/^Kept/)
+  await page.waitForTimeout(10_000 - (Date.now() - away))
+  await expect(page.getByTestId('kept')).not.toHaveText(/^Kept/)
+  await restoreDatabase()
+  await kept(page)
+  const other = await page.context().newPage()
+  await other.goto(page.url())
+  await expect(title(other, 1)).toHaveValue('written while the database was away')
+})
+
+test('a screen goes on playing while the server is down, and reports again when it is back', async ({ page, browser }) => {
+  await enter(page)
+  await page.goto('/screens')
+  const address = (await page.locator('[data-screen=screen-ticket] a').getAttribute('href'))!
+  const screen = await browser.newPage()
+  await screen.goto(address)
+  await expect(screen.locator('.stage-slide').first()).toBeVisible()
+  await expect(screen.locator('.screen')).toHaveAttribute('data-reachable', 'true')
+  await kill('SIGKILL')
+  await expect(screen.locator('.screen')).toHaveAttribute('data-reachable', 'false')
+  const showing = () => screen.evaluate(() => document.querySelector('.stage-layer:not([aria-hidden])')?.getAttribute('data-slide'))
+  const before = await showing()
+  await expect.poll(showing, { timeout: 25_000 }).not.toBe(before)
+  await startAgain()
+  await expect(screen.locator('.screen')).toHaveAttribute('data-reachable', 'true')
+  await expect(page.locator('[data-screen=screen-ticket]')).toContainText('heard just now')
+  const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
+  const plays = async () => ((await sql`select count(*)::int as count from plays where screen = 'screen-ticket'`)[0] as { count: number }).count
+  await expect.poll(plays, { timeout: 60_000 }).toBeGreaterThan(0)
+  await sql.end()
+  await screen.close()
+})
+
+test('a viewer can look and present, but change nothing', async ({ page }) => {
+  await page.goto('/sign-in')
+  await page.getByLabel('E-mail').fill('vera@velmoor.example')
+  await page.getByLabel('Password').fill('harbour-demo')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('heading', { name: 'Decks' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'New deck' })).toHaveCount(0)
+  await page.goto('/decks/demo-briefing')
+  await expect(title(page, 1)).toHaveAttribute('readonly', '')
+  await goPhase(page, 'Compose')
+  await expect(page.getByText('your role is viewer')).toBeVisible()
+  // Past the interface, straight through the socket: refused as well.
+  const answer = await page.evaluate(async () => {
+    const socket = new WebSocket(`ws://${location.host}/live/demo-briefing`)
+    socket.binaryType = 'arraybuffer'
+    await new Promise(resolve => { socket.onopen = resolve })
+    const told = new Promise<number>(resolve => { socket.onmessage = event => { const kind = new Uint8Array(event.data as ArrayBuffer)[0]!; if (kind === 4 || kind === 2) resolve(kind) } })
+    socket.send(new Uint8Array([1, 1, 2, 0, 0]))
+    return await told
+  })
+  expect(answer).toBe(4)
+})
