@@ -68,7 +68,7 @@ describe('summing up', () => {
 describe('numbers as a reader sees them', () => {
   const format = { decimals: null, scale: 'auto' as const, prefix: '', suffix: '' }
   it.each([
-    [41_240, format, 'en', [41_240], '41.2k'], [950, format, 'en', [950], '950'], [1_500_000, format, 'de', [1_500_000], '1,5M'],
+    [41_240, format, 'en', [41_240], '41.2k'], [950, format, 'en', [950], '950'], [1_500_000, format, 'de', [1_500_000], '1,5M'], [1_094_300, format, 'en', [213_000, 480_000, 300_000, 1_094_300], '1,094k'],
     [0.962, { ...format, scale: 'percent' as const, decimals: 1 }, 'en', [0.962], '96.2 %'], [1234, { ...format, scale: 'none' as const, prefix: '~', suffix: 'riders' }, 'en', [1234], '~1,234 riders'],
     [null, format, 'en', [], '–'],
   ])('%s', (value, how, language, among, words) => expect(formatNumber(value, how, language, among)).toBe(words))

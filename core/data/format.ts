@@ -4,10 +4,17 @@ const scales = { none: [1, ''], thousands: [1e3, 'k'], millions: [1e6, 'M'], per
 
 export const plainFormat: NumberFormat = { decimals: null, scale: 'auto', prefix: '', suffix: '' }
 
-/** The scale that keeps the largest of some amounts short: thousands from 10,000, millions from 1,000,000. */
+/** The scale that keeps the middle one of some amounts short: thousands from 10,000, millions from 1,000,000. */
 export function scaleFor(values: readonly number[]): 'none' | 'thousands' | 'millions' {
-  const most = values.reduce((largest, value) => Math.max(largest, Math.abs(value)), 0)
-  return most >= 1e6 ? 'millions' : most >= 1e4 ? 'thousands' : 'none'
+  const sizes = values.map(Math.abs).filter(size => size > 0).sort((a, b) => a - b)
+  const middle = sizes[Math.floor(sizes.length / 2)] ?? 0
+  return middle >= 1e6 ? 'millions' : middle >= 1e4 ? 'thousands' : 'none'
+}
+
+/** Decimals that some scaled amounts need to be told apart: none where all are whole, or long enough without. */
+function decimalsFor(scaled: readonly number[], isScaled: boolean): number {
+  const whole = scaled.every(value => Math.abs(value - Math.round(value)) < 1e-9)
+  return whole || (isScaled && scaled.some(value => Math.abs(value) >= 100)) ? 0 : 1
 }
 
 const formatters = new Map<string, Intl.NumberFormat>()
@@ -21,7 +28,7 @@ export function formatNumber(value: number | null, format: NumberFormat, languag
   const scale = format.scale === 'auto' ? scaleFor(among) : format.scale
   const [divisor, mark] = scales[scale]
   const scaled = among.map(other => other / divisor)
-  const decimals = format.decimals ?? (scaled.every(other => Math.abs(other - Math.round(other)) < 1e-9) ? 0 : 1)
+  const decimals = format.decimals ?? decimalsFor(scaled, scale === 'thousands' || scale === 'millions')
   const key = `${language}|${decimals}`
   let formatter = formatters.get(key)
   if (!formatter) formatters.set(key, (formatter = new Intl.NumberFormat(language, { minimumFractionDigits: decimals, maximumFractionDigits: decimals, signDisplay: 'negative' })))

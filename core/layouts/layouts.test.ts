@@ -22,6 +22,13 @@ describe('the outline', () => {
     expect(readDeck(JSON.parse(JSON.stringify(deck))).ok).toBe(true)
   })
 
+  it('keeps a blank at the end of a line, lest the next word be typed onto the last', () => {
+    const deck = pasted('Routes\n  Astrel')
+    const slide = slidesOf(deck)[1]!
+    const outline = { title: 'Routes and ', lines: [{ text: 'Astrel ', level: 1 }] }
+    expect(outlineOf(applyChanges(deck, setOutlineSlide(deck, { slide: slide.id, outline }, context)), slide)).toEqual(outline)
+  })
+
   it('writing a line leaves the look of the other lines alone', () => {
     const deck = pasted('Routes\n  Astrel\n  Quill')
     const slide = slidesOf(deck)[1]!

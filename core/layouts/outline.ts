@@ -20,18 +20,20 @@ export interface OutlineSlide {
 const fills = (deck: Deck, slide: Id, placeholder: string) =>
   elementsOf(deck, slide).find((element): element is TextElement => element.kind === 'text' && element.placeholder === placeholder)
 
-/** What a slide is called: its title's words on one line. */
-export const titleOf = (deck: Deck, slide: Id) => {
+const titleWords = (deck: Deck, slide: Id) => {
   const title = fills(deck, slide, 'title')
-  return title ? paragraphTexts(title.text).join(' ').replaceAll('\n', ' ').trim() : ''
+  return title ? paragraphTexts(title.text).join(' ').replaceAll('\n', ' ') : ''
 }
+
+/** What a slide is called: its title's words on one line. */
+export const titleOf = (deck: Deck, slide: Id) => titleWords(deck, slide).trim()
 
 /** A slide's words, as title and lines. */
 export function outlineOf(deck: Deck, slide: Slide): OutlineSlide {
   const body = fills(deck, slide.id, 'body')
   const paragraphs = body?.text.content ?? []
   const lines = paragraphs.map(paragraph => ({ text: inlineText(paragraph.content).replaceAll('\n', ' '), level: Math.max(1, paragraph.attrs?.level ?? 1) }))
-  return { title: titleOf(deck, slide.id), lines: lines.length === 1 && lines[0]!.text === '' ? [] : lines }
+  return { title: titleWords(deck, slide.id), lines: lines.length === 1 && lines[0]!.text === '' ? [] : lines }
 }
 
 /** Whether the lines of a slide carry bullets: on a list they do, under a title they do not. */

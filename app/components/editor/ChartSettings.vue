@@ -35,15 +35,16 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         <select v-if="spec.aggregate !== 'count'" class="field" aria-label="Height" :value="made!.amount ?? ''" @change="set({ height: value($event) })"><option v-for="column in table.columns.filter(candidate => candidate.type === 'number')" :key="column.name">{{ column.name }}</option></select>
       </span></div>
       <div class="row"><span class="label">Order</span><select class="field" aria-label="Order" :value="spec.order" @change="set({ order: value($event) as never })"><option v-for="(words, name) in orders" :key="name" :value="name">{{ words }}</option></select></div>
-      <div class="row"><span class="label">Numbers read</span><span class="pair">
-        <select class="field" aria-label="Scale of numbers" :value="spec.format.scale" @change="setFormat({ scale: value($event) as never })"><option v-for="(words, name) in scales" :key="name" :value="name">{{ words }}</option></select>
-        <select class="field" aria-label="Decimals" :value="String(spec.format.decimals)" @change="setFormat({ decimals: value($event) === 'null' ? null : Number(value($event)) })"><option value="null">decimals as needed</option><option v-for="count in [0, 1, 2, 3]" :key="count" :value="String(count)">{{ count }} decimals</option></select>
-      </span></div>
+      <div class="row"><span class="label">Numbers read</span>
+        <select class="field" aria-label="Scale of numbers" :value="spec.format.scale" @change="setFormat({ scale: value($event) as never })"><option v-for="(words, name) in scales" :key="name" :value="name">{{ words }}</option></select></div>
+      <div class="row"><span class="label">Decimals</span>
+        <select class="field" aria-label="Decimals" :value="String(spec.format.decimals)" @change="setFormat({ decimals: value($event) === 'null' ? null : Number(value($event)) })"><option value="null">as needed</option><option v-for="count in [0, 1, 2, 3]" :key="count" :value="String(count)">{{ count }}</option></select></div>
       <div class="row"><span class="label">Before, after</span><span class="pair"><input class="field short" aria-label="Before the number" :value="spec.format.prefix" maxlength="20" @change="setFormat({ prefix: value($event) })"><input class="field short" aria-label="After the number" :value="spec.format.suffix" maxlength="40" @change="setFormat({ suffix: value($event) })"></span></div>
       <div class="row"><span class="label">Amounts</span><select class="field" aria-label="Amounts" :value="spec.labels" @change="set({ labels: value($event) as never })"><option v-for="(words, name) in labels" :key="name" :value="name">{{ words }}</option></select></div>
       <div class="row"><span class="label">Total {{ total }}</span><button class="press small" :class="{ on: spec.total }" :aria-pressed="spec.total" @click="set({ total: !spec.total })">{{ spec.total ? 'shown' : 'not shown' }}</button></div>
-      <div class="row"><span class="label">Bars, lit bars</span><span class="pair"><ColorField :model-value="spec.color" :theme="theme" label="Colour of bars" @update:model-value="color => color && set({ color })" /><ColorField :model-value="spec.litColor" :theme="theme" label="Colour of lit bars" @update:model-value="color => color && set({ litColor: color })" /></span></div>
-      <details><summary>Lit bars: {{ spec.lit.length || 'none' }}</summary><div class="keys"><button v-for="row in made!.rows" :key="row.key" class="press small" :class="{ on: spec.lit.includes(row.key) }" :aria-pressed="spec.lit.includes(row.key)" @click="toggleLit(row.key)">{{ row.key }}</button></div></details>
+      <div class="row"><span class="label">Bars</span><ColorField :model-value="spec.color" :theme="theme" label="Colour of bars" @update:model-value="color => color && set({ color })" /></div>
+      <div class="row"><span class="label">Lit bars</span><ColorField :model-value="spec.litColor" :theme="theme" label="Colour of lit bars" @update:model-value="color => color && set({ litColor: color })" /></div>
+      <details><summary>Which are lit: {{ spec.lit.length || 'none' }}</summary><div class="keys"><button v-for="row in made!.rows" :key="row.key" class="press small" :class="{ on: spec.lit.includes(row.key) }" :aria-pressed="spec.lit.includes(row.key)" @click="toggleLit(row.key)">{{ row.key }}</button></div></details>
     </template>
   </div>
 </template>
@@ -54,7 +55,8 @@ p { margin: 0 0 8px; }
 .file { color: var(--act); }
 .link { border: 0; background: none; padding: 0; font: inherit; color: var(--act); text-decoration: underline; cursor: pointer; }
 .pair { display: flex; gap: 5px; min-width: 0; justify-content: flex-end; }
-.pair .field, .row > .field { max-width: 132px; }
+.pair .field { max-width: 92px; }
+.row > .field { max-width: 170px; }
 .short { width: 62px; }
 details { margin-top: 6px; color: var(--second); }
 summary { cursor: pointer; }

@@ -33,7 +33,7 @@ const take = (close: () => void) => {
 
 <style scoped>
 .choice { display: inline-flex; gap: 7px; align-items: center; cursor: pointer; }
-.choice i { width: 14px; height: 14px; border-radius: 50%; border: 1px solid var(--line); }
+.choice i { flex: none; width: 14px; height: 14px; border-radius: 50%; border: 1px solid var(--line); }
 .colors { padding: 10px; display: flex; flex-direction: column; gap: 8px; width: 190px; }
 .swatches { display: flex; flex-wrap: wrap; gap: 6px; }
 .swatches button { width: 26px; height: 26px; border-radius: 50%; border: 1px solid var(--line); cursor: pointer; }

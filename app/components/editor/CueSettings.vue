@@ -47,15 +47,13 @@ const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by:
       <NumberField v-else :model-value="optionOf<number>(effect, cue.options, option.name)" :label="option.label" :unit="option.unit" :least="option.least" :most="option.most" :step="option.step" @update:model-value="amount => set({ options: { ...cue!.options, [option.name]: amount } })" />
     </div>
     <div class="row"><span class="label">In beat</span><select class="field" aria-label="Beat" :value="cue.beat" @change="moveToBeat(value($event))"><option v-for="(beat, index) in beats" :key="beat.id" :value="beat.id">{{ index + 1 }}</option></select></div>
-    <div class="row"><span class="label">Starts</span><span class="pair">
-      <select class="field" aria-label="Starts with" :value="anchorValue" @change="setAnchor(value($event))"><option value="beat">with the beat</option><template v-for="other in others" :key="other.id"><option :value="`start:${other.id}`">as {{ nameOf(other) }}</option><option :value="`end:${other.id}`">after {{ nameOf(other) }}</option></template></select>
-      <span class="quiet">after</span><NumberField :model-value="cue.delay" label="Delay" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="delay => set({ delay })" />
-    </span></div>
+    <div class="row"><span class="label">Starts</span>
+      <select class="field" aria-label="Starts with" :value="anchorValue" @change="setAnchor(value($event))"><option value="beat">with the beat</option><template v-for="other in others" :key="other.id"><option :value="`start:${other.id}`">as {{ nameOf(other) }}</option><option :value="`end:${other.id}`">after {{ nameOf(other) }}</option></template></select></div>
+    <div class="row"><span class="label">after</span><NumberField :model-value="cue.delay" label="Delay" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="delay => set({ delay })" /></div>
     <div class="row"><span class="label">Takes</span><NumberField :model-value="cue.duration" label="Duration" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="duration => set({ duration })" /></div>
-    <div v-if="partChoices.length && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row"><span class="label">Told apart</span><span class="pair">
-      <select class="field" aria-label="Parts" :value="cue.parts?.by ?? 'whole'" @change="setParts(value($event))"><option value="whole">as a whole</option><option v-for="by in partChoices" :key="by" :value="by">{{ byWords[by] }}</option></select>
-      <template v-if="cue.parts"><span class="quiet">every</span><NumberField :model-value="cue.parts.stagger" label="Stagger" unit="s" :decimals="2" :step="0.05" :least="0" :most="60" @update:model-value="stagger => set({ parts: { ...cue!.parts!, stagger } })" /></template>
-    </span></div>
+    <div v-if="partChoices.length && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row"><span class="label">Told apart</span>
+      <select class="field" aria-label="Parts" :value="cue.parts?.by ?? 'whole'" @change="setParts(value($event))"><option value="whole">as a whole</option><option v-for="by in partChoices" :key="by" :value="by">{{ byWords[by] }}</option></select></div>
+    <div v-if="cue.parts" class="row"><span class="label">one every</span><NumberField :model-value="cue.parts.stagger" label="Stagger" unit="s" :decimals="2" :step="0.05" :least="0" :most="60" @update:model-value="stagger => set({ parts: { ...cue!.parts!, stagger } })" /></div>
     <div v-if="cue.what === 'emphasis'" class="row"><span class="label">Times</span><select class="field" aria-label="Times" :value="String(cue.repeat)" @change="set({ repeat: value($event) === 'forever' ? 'forever' : Number(value($event)) })"><option v-for="count in [1, 2, 3, 4, 5, 8]" :key="count" :value="String(count)">{{ count }}</option><option value="forever">until the slide ends</option></select></div>
     <div class="row"><span class="label">Pace</span><select class="field" aria-label="Pace" :value="easingName" @change="set({ easing: namedEasings[value($event) as EasingName] })"><option v-for="(_, name) in namedEasings" :key="name" :value="name">{{ name }}</option><option v-if="easingName === 'own'" value="own" disabled>own curve</option></select></div>
     <svg class="curve" viewBox="0 0 240 72" role="img" :aria-label="`The pace, ${easingName}`"><polyline :points="curve" fill="none" stroke="var(--act)" stroke-width="2.5" stroke-linecap="round" stroke-linejoin="round" /></svg>
@@ -67,7 +65,6 @@ const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by:
 .settings { display: flex; flex-direction: column; gap: 2px; }
 .head { display: flex; justify-content: space-between; gap: 8px; align-items: flex-start; margin-bottom: 4px; }
 h3 { font-size: 17px; overflow-wrap: anywhere; }
-.pair { display: flex; gap: 6px; align-items: center; min-width: 0; }
-.pair .field { max-width: 118px; }
+.row > .field { max-width: 190px; }
 .curve { background: var(--act-wash); border-radius: 8px; margin-top: 6px; height: 64px; }
 </style>

@@ -61,7 +61,7 @@ const marks = [['comes', 'comes in'], ['eye', 'draws the eye'], ['moves', 'moves
 </template>
 
 <style scoped>
-.time { display: grid; grid-template-columns: 250px 1fr 300px; grid-template-rows: minmax(200px, 46%) 1fr auto; height: 100%; }
+.time { display: grid; grid-template-columns: 250px 1fr 300px; grid-template-rows: minmax(200px, 48%) 1fr auto; height: 100%; }
 .facts { padding: 12px 16px; overflow-y: auto; background: var(--well); min-height: 0; }
 .facts h2 { font-size: 17px; margin-bottom: 8px; }
 dl { display: grid; grid-template-columns: auto 1fr; gap: 3px 16px; margin: 0 0 12px; }
