@@ -1,4 +1,5 @@
-import { chromium, type Page } from '@playwright/test'
+import { createRequire } from 'node:module'
+import type { Page } from '@playwright/test'
 import { packDeck } from '../core/formats/deck-file'
 import type { Deck } from '../core/deck'
 import { buildIfChanged } from '../scripts/build.mjs'
@@ -7,6 +8,8 @@ import { prepareDatabase, startServer } from '../scripts/serve.mjs'
 import { deckOf } from './decks'
 import { finish, frame, report } from './report'
 
+// Required, not imported: the loader that reads TypeScript here does not link Playwright's modules.
+const { chromium } = createRequire(import.meta.url)('@playwright/test') as typeof import('@playwright/test')
 const home = '.hailbank/bench'
 buildIfChanged(console.log)
 const database = await startPostgres(home, {})

@@ -40,6 +40,8 @@ export function connectDocument(deck: string, document: Y.Doc, awareness: Awaren
   function receive(message: LiveMessage) {
     if (message.kind === 'update') {
       Y.applyUpdate(document, message.update, fromServer)
+    } else if (message.kind === 'whole') {
+      Y.applyUpdateV2(document, message.update, fromServer)
       if (!status.ready) publish({ ready: true })
     } else if (message.kind === 'state') {
       if (counted > kept) send({ kind: 'update', number: ++counted, update: Y.encodeStateAsUpdate(document, message.vector) })

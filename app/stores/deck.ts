@@ -2,7 +2,7 @@ import { watchDebounced } from '@vueuse/core'
 import { ySyncPluginKey } from 'y-prosemirror'
 import { Awareness } from 'y-protocols/awareness'
 import * as Y from 'yjs'
-import { checkDeck, type Finding } from '#core/checks'
+import { checkSlide, type Finding } from '#core/checks'
 import { slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/deck'
 import { applyToDocument, liveTable, localOrigin, mirrorOf, type Mirror } from '#core/live'
 import { compileSlide, lastMoment, rundown, type Moment } from '#core/timing'
@@ -179,9 +179,19 @@ export const useDeck = defineStore('deck', () => {
 
   watch([slideId, selection], () => awareness?.setLocalStateField('slide', slideId.value), { deep: true })
   watch(selection, chosen => awareness?.setLocalStateField('selection', [...chosen]), { deep: true })
-  watchDebounced([deck, () => stage.host], () => {
-    findings.value = deck.value ? checkDeck(deck.value, stage.host) : []
-  }, { debounce: 350 })
+  /** Checks slide by slide, giving way to the person after each few; an edit meanwhile begins anew, with what is known kept. */
+  async function check() {
+    const [checked, planned] = [deck.value, plan.value]
+    if (!checked || !planned) return
+    const made: Finding[] = []
+    for (const [index, slide] of planned.slides.entries()) {
+      if (index % 8 === 7) await new Promise(resolve => setTimeout(resolve))
+      if (deck.value !== checked) return
+      made.push(...checkSlide(checked, slide, stage.host))
+    }
+    findings.value = made
+  }
+  watchDebounced([deck, () => stage.host], check, { debounce: 350 })
   watch(() => status.value.refused, refused => refused && useToast().add({ title: refused, color: 'error' }))
 
   return {

@@ -1,5 +1,5 @@
 import type { Change, Deck, EditContext, Id } from '../deck'
-import type { Rundown, TimingContext } from '../timing'
+import type { RundownSlide, TimingContext } from '../timing'
 
 /** Something that a careful colleague would say, and where. */
 export interface Finding {
@@ -21,8 +21,9 @@ export interface Remedy {
 
 export interface CheckRoom {
   deck: Deck
-  plan: Rundown
+  slide: RundownSlide
   context: TimingContext
 }
 
+/** What is to be said of one slide. It may depend on the slide, what it inherits, and its score. */
 export type Rule = (room: CheckRoom) => Finding[]

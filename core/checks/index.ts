@@ -1,5 +1,5 @@
-import { rundown, type TimingContext } from '../timing'
 import type { Deck } from '../deck'
+import { rundown, type RundownSlide, type Score, type TimingContext } from '../timing'
 import type { Finding, Rule } from './finding'
 import { circles } from './rules/circles'
 import { contrastRule } from './rules/contrast'
@@ -13,9 +13,20 @@ export type { Finding, Remedy } from './finding'
 /** The catalogue: adding a rule is adding a file and a line. */
 const rules: readonly Rule[] = [hold, textSize, contrastRule, empty, outside, circles]
 
-/** All findings of a deck, slide by slide in order, for its own purpose. */
-export function checkDeck(deck: Deck, context: TimingContext): Finding[] {
-  const plan = rundown(deck, deck.info.info!.purpose, context)
-  const order = new Map(plan.slides.map(slide => [slide.slide, slide.index]))
-  return rules.flatMap(rule => rule({ deck, plan, context })).sort((a, b) => order.get(a.slide)! - order.get(b.slide)! || (a.beat ?? -1) - (b.beat ?? -1))
+const known = new WeakMap<Score, { parts: readonly unknown[], findings: Finding[] }>()
+
+/** The findings of one slide of a rundown, beat by beat; kept until the slide, its score or its layout changes. */
+export function checkSlide(deck: Deck, slide: RundownSlide, context: TimingContext): Finding[] {
+  const record = deck.slides[slide.slide]!
+  const layout = deck.layouts[record.layout]
+  const parts = [record, layout, layout && deck.masters[layout.master], deck.theme.theme, ...slide.beats.map(beat => beat.openEnded)]
+  const last = known.get(slide.score)
+  if (last && last.parts.length === parts.length && last.parts.every((part, index) => part === parts[index])) return last.findings
+  const findings = rules.flatMap(rule => rule({ deck, slide, context })).sort((a, b) => (a.beat ?? -1) - (b.beat ?? -1))
+  known.set(slide.score, { parts, findings })
+  return findings
 }
+
+/** All findings of a deck, slide by slide in order, for its own purpose. */
+export const checkDeck = (deck: Deck, context: TimingContext): Finding[] =>
+  rundown(deck, deck.info.info!.purpose, context).slides.flatMap(slide => checkSlide(deck, slide, context))

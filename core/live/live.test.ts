@@ -112,7 +112,7 @@ describe('the live document', () => {
 
 describe('the protocol', () => {
   it.each([
-    { kind: 'state', vector: new Uint8Array([1, 2]) }, { kind: 'update', number: 7, update: new Uint8Array([3]) }, { kind: 'kept', number: 300 }, { kind: 'awareness', update: new Uint8Array([9]) }, { kind: 'refused', number: 2, message: 'Nein – no' },
+    { kind: 'state', vector: new Uint8Array([1, 2]) }, { kind: 'update', number: 7, update: new Uint8Array([3]) }, { kind: 'kept', number: 300 }, { kind: 'awareness', update: new Uint8Array([9]) }, { kind: 'whole', update: new Uint8Array([5]) }, { kind: 'refused', number: 2, message: 'Nein – no' },
   ] as const)('reads back $kind', message => expect(decodeMessage(encodeMessage(message))).toEqual(message))
 
   it('takes any bytes without harm', () => {

@@ -41,7 +41,7 @@ export function mirrorOf(document: Y.Doc): Mirror {
       const records = { ...before }
       for (const id of ids) {
         const live = liveTable(document, table).get(id)
-        const record = live && readRecord(live)
+        const record = live && readRecord(table, live)
         if (record && isSound(table, record)) records[id] = record
         else delete records[id]
         structural ||= !records[id] || !before[id] || mayDangle(before[id], records[id])

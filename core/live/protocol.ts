@@ -3,7 +3,8 @@ import * as encoding from 'lib0/encoding'
 
 /**
  * Messages of a live document's socket, each one binary frame: a kind and its content.
- * - `state`: a state vector; the other side answers with `update` 0 of what it lacks.
+ * - `state`: a state vector; the browser answers with an `update` of what the server lacks, the server with a `whole`.
+ * - `whole`: all that the browser lacks, in Yjs' second encoding, which is half as large and read twice as fast.
  * - `update`: a numbered Yjs update. From the browser it is counted from 1 and answered with `kept` once it is on disk;
  *   from the server its number is 0.
  * - `kept`: every update up to this number is on disk.
@@ -16,15 +17,16 @@ export type LiveMessage =
   | { kind: 'kept', number: number }
   | { kind: 'awareness', update: Uint8Array }
   | { kind: 'refused', number: number, message: string }
+  | { kind: 'whole', update: Uint8Array }
 
-const kinds = ['state', 'update', 'kept', 'awareness', 'refused'] as const
+const kinds = ['state', 'update', 'kept', 'awareness', 'refused', 'whole'] as const
 
 export function encodeMessage(message: LiveMessage): Uint8Array {
   const encoder = encoding.createEncoder()
   encoding.writeVarUint(encoder, kinds.indexOf(message.kind))
   if ('number' in message) encoding.writeVarUint(encoder, message.number)
   if (message.kind === 'state') encoding.writeVarUint8Array(encoder, message.vector)
-  if (message.kind === 'update' || message.kind === 'awareness') encoding.writeVarUint8Array(encoder, message.update)
+  if (message.kind === 'update' || message.kind === 'awareness' || message.kind === 'whole') encoding.writeVarUint8Array(encoder, message.update)
   if (message.kind === 'refused') encoding.writeVarString(encoder, message.message)
   return encoding.toUint8Array(encoder)
 }
@@ -37,6 +39,7 @@ export function decodeMessage(bytes: Uint8Array): LiveMessage | null {
     const number = kind === 'update' || kind === 'kept' || kind === 'refused' ? decoding.readVarUint(decoder) : 0
     if (kind === 'state') return { kind, vector: decoding.readVarUint8Array(decoder) }
     if (kind === 'update') return { kind, number, update: decoding.readVarUint8Array(decoder) }
+    if (kind === 'whole') return { kind, update: decoding.readVarUint8Array(decoder) }
     if (kind === 'awareness') return { kind, update: decoding.readVarUint8Array(decoder) }
     if (kind === 'kept') return { kind, number }
     if (kind === 'refused') return { kind, number, message: decoding.readVarString(decoder) }

@@ -53,6 +53,11 @@ export async function openRoom(id: string): Promise<Room> {
   let behind = false
   let timer: ReturnType<typeof setTimeout> | undefined
 
+  /** The whole state as a browser that has nothing yet gets it, kept until the next change: encoding a large deck takes longer than sending it. */
+  let whole: Uint8Array | null = null
+  document.on('update', () => { whole = null })
+  const lacking = (vector: Uint8Array) => (vector.length > 1 ? Y.encodeStateAsUpdateV2(document, vector) : (whole ??= Y.encodeStateAsUpdateV2(document)))
+
   const tell = (message: LiveMessage, except?: Peer) => {
     const bytes = encodeMessage(message)
     for (const peer of peers) if (peer !== except) peer.send(bytes)
@@ -118,7 +123,7 @@ export async function openRoom(id: string): Promise<Room> {
     },
     receive(peer, message) {
       if (message.kind === 'state') {
-        peer.send(encodeMessage({ kind: 'update', number: 0, update: Y.encodeStateAsUpdate(document, message.vector) }))
+        peer.send(encodeMessage({ kind: 'whole', update: lacking(message.vector) }))
       } else if (message.kind === 'awareness') {
         applyAwarenessUpdate(awareness, message.update, peer)
       } else if (message.kind === 'update') {

@@ -13,6 +13,11 @@ const phases = [
 const phase = computed(() => String(route.query.phase ?? 'outline'))
 const go = (name: string) => void router.replace({ query: { ...route.query, phase: name } })
 const keysShown = ref(false)
+/** The slide in hand comes first; the rundown, which reckons every slide of the deck, follows a frame later. */
+const settled = ref(false)
+watch(() => !!store.deck, arrived => {
+  if (arrived) requestAnimationFrame(() => requestAnimationFrame(() => { settled.value = true }))
+}, { immediate: true })
 
 await stage.ready
 store.open(String(route.params.id))
@@ -80,7 +85,8 @@ const keys = [
         <CheckPhase v-else-if="phase === 'check'" @go="go" />
         <DeliverPhase v-else @play="play" />
       </main>
-      <RundownStrip />
+      <RundownStrip v-if="settled" />
+      <div v-else class="rundown-place" />
     </template>
     <div v-else class="waiting">
       <p v-if="store.status.closed">There is no such deck, or it is off the shelf. <NuxtLink to="/" class="link">All decks</NuxtLink></p>
@@ -95,6 +101,7 @@ const keys = [
 <style scoped>
 .work { height: 100vh; display: flex; flex-direction: column; overflow: hidden; }
 .phase-area { flex: 1; min-height: 0; position: relative; }
+.rundown-place { height: 148px; border-top: 1px solid var(--line); flex: none; }
 .waiting { flex: 1; display: grid; place-items: center; }
 .link { color: var(--act); text-decoration: underline; }
 .keys { display: grid; grid-template-columns: auto 1fr; gap: 8px 18px; margin: 0; }

@@ -6,21 +6,20 @@ import type { Finding, Rule } from '../finding'
 const leastShare = 0.02
 
 /** Text that is set too small to be read, or does not fit its box. */
-export const textSize: Rule = ({ deck, plan, context }) =>
-  plan.slides.flatMap(slide =>
-    slide.score.elements.flatMap((element): Finding[] => {
-      if (element.kind !== 'text') return []
-      const layout = layoutOfElement(deck, element, context.measurer)
-      if (!layout.counts.letter) return []
-      const size = styleOf(deck, element).size * layout.scale
-      const least = slide.score.size.height * leastShare
-      const base = { slide: slide.slide, beat: null, element: element.id }
-      if (!layout.fits) return [{ ...base, rule: 'text-fit', message: `“${element.name}” does not fit its box even at ${Math.round(size)} px. Make the box larger, or say less.`, remedy: null }]
-      if (size >= least - 0.5) return []
-      return [{
-        ...base, rule: 'text-size', message: `“${element.name}” is set in ${Math.round(size)} px, under the ${Math.round(least)} px that can be read from the back.`,
-        remedy: element.size !== undefined && element.size < least && layout.scale === 1
-          ? { label: `Set it in ${Math.round(least)} px`, changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { size: Math.round(least) } }] }
-          : null,
-      }]
-    }))
+export const textSize: Rule = ({ deck, slide, context }) =>
+  slide.score.elements.flatMap((element): Finding[] => {
+    if (element.kind !== 'text') return []
+    const layout = layoutOfElement(deck, element, context.measurer)
+    if (!layout.counts.letter) return []
+    const size = styleOf(deck, element).size * layout.scale
+    const least = slide.score.size.height * leastShare
+    const base = { slide: slide.slide, beat: null, element: element.id }
+    if (!layout.fits) return [{ ...base, rule: 'text-fit', message: `“${element.name}” does not fit its box even at ${Math.round(size)} px. Make the box larger, or say less.`, remedy: null }]
+    if (size >= least - 0.5) return []
+    return [{
+      ...base, rule: 'text-size', message: `“${element.name}” is set in ${Math.round(size)} px, under the ${Math.round(least)} px that can be read from the back.`,
+      remedy: element.size !== undefined && element.size < least && layout.scale === 1
+        ? { label: `Set it in ${Math.round(least)} px`, changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { size: Math.round(least) } }] }
+        : null,
+    }]
+  })
