@@ -42,6 +42,8 @@ export function connectDocument(deck: string, document: Y.Doc, awareness: Awaren
       Y.applyUpdate(document, message.update, fromServer)
     } else if (message.kind === 'whole') {
       Y.applyUpdateV2(document, message.update, fromServer)
+      // Not before: whoever listens makes Yjs encode what it has just read, and nothing can be edited yet.
+      if (!status.ready) document.on('update', onUpdate)
       if (!status.ready) publish({ ready: true })
     } else if (message.kind === 'state') {
       if (counted > kept) send({ kind: 'update', number: ++counted, update: Y.encodeStateAsUpdate(document, message.vector) })
@@ -89,7 +91,6 @@ export function connectDocument(deck: string, document: Y.Doc, awareness: Awaren
   const onAwareness = ({ added, updated, removed }: Record<'added' | 'updated' | 'removed', number[]>, origin: unknown) => {
     if (origin !== fromServer) send({ kind: 'awareness', update: encodeAwarenessUpdate(awareness, [...added, ...updated, ...removed]) })
   }
-  document.on('update', onUpdate)
   awareness.on('update', onAwareness)
   open()
   return {
