@@ -296,6 +296,20 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
   })
 })
 
+test('the same deck is longer for children than for colleagues, and becomes a loop at a choice', async ({ page }) => {
+  await enter(page)
+  await newDeck(page, 'For whom', 'Film')
+  await paste(page, 'textarea.title', 'For whom\n  Every reader takes a time of his own to read a line like this one')
+  await kept(page)
+  await page.getByRole('button', { name: 'Film', exact: true }).click()
+  await page.getByLabel('Who reads').selectOption('children')
+  const long = await total(page)
+  await page.getByLabel('Who reads').selectOption('colleagues')
+  await expect.poll(() => total(page)).toBeLessThan(long - 1)
+  await page.getByLabel('Purpose').selectOption('loop')
+  await expect(page.getByRole('button', { name: 'Loop', exact: true })).toBeVisible()
+})
+
 test('plays a film to its end without a touch', async ({ page }) => {
   await enter(page)
   await page.goto('/present/demo-seasons?as=film')

@@ -29,6 +29,7 @@ const initials = (name: string) => name.split(/\s+/).map(word => word[0]).slice(
     <div class="deck">
       <input v-if="naming" v-model="draft" class="field" aria-label="Title of the deck" autofocus @blur="rename" @keydown.enter="rename" @keydown.esc="naming = false">
       <button v-else class="title" :title="title" :disabled="!store.canEdit" @click="draft = title; naming = true">{{ title }}</button>
+      <DeckSettings />
       <span class="quiet kept" role="status" data-test="kept">{{ kept }}</span>
     </div>
     <nav class="phases" aria-label="Phases">

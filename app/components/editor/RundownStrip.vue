@@ -63,21 +63,7 @@ function scrub(event: PointerEvent) {
     if (moment) store.goTo(moment)
   }
   at(event)
-  drag(event, at)
-}
-
-function drag(event: PointerEvent, move: (event: PointerEvent) => void, end?: (event: PointerEvent) => void) {
-  const target = event.currentTarget as HTMLElement
-  target.setPointerCapture(event.pointerId)
-  const stop = (last: PointerEvent) => {
-    target.removeEventListener('pointermove', move)
-    target.removeEventListener('pointerup', stop)
-    target.removeEventListener('pointercancel', stop)
-    end?.(last)
-  }
-  target.addEventListener('pointermove', move)
-  target.addEventListener('pointerup', stop)
-  target.addEventListener('pointercancel', stop)
+  followPointer(event, at)
 }
 
 /** Dragging a slide's right edge changes the hold of its last beat. */
@@ -86,12 +72,12 @@ function dragEdge(event: PointerEvent, item: Placed) {
   const last = item.slide.score.beats.at(-1)
   if (!last || !store.canEdit) return
   const perPixel = 1 / unit.value
-  drag(event, move => {
+  followPointer(event, move => {
     stretch.value = { slide: item.slide.slide, by: Math.max(-last.hold, Math.round((move.clientX - from) * perPixel * 10) / 10) }
-  }, () => {
+  }, given => {
     const by = stretch.value?.by ?? 0
     stretch.value = null
-    if (by && store.deck) store.edit(`hold slide ${item.slide.index + 1}`, setFields(store.deck, { table: 'beats', id: last.beat.id, fields: { hold: { kind: 'seconds', seconds: Math.round((last.hold + by) * 10) / 10 } } }))
+    if (given && by && store.deck) store.edit(`hold slide ${item.slide.index + 1}`, setFields(store.deck, { table: 'beats', id: last.beat.id, fields: { hold: { kind: 'seconds', seconds: Math.round((last.hold + by) * 10) / 10 } } }))
   })
 }
 
@@ -102,16 +88,16 @@ function press(event: PointerEvent, item: Placed) {
   store.goToSlide(item.slide.slide)
   if (!store.canEdit) return
   const from = event.clientX
-  drag(event, move => {
+  followPointer(event, move => {
     const by = move.clientX - from
     if (!moving.value && Math.abs(by) < 6) return
     const middle = item.x + item.width / 2 + by
     const to = placed.value.filter(other => other.slide.slide !== item.slide.slide && other.x + other.width / 2 < middle).length
     moving.value = { slide: item.slide.slide, by, to }
-  }, () => {
+  }, given => {
     const wish = moving.value
     moving.value = null
-    if (!wish || !store.deck || !store.plan) return
+    if (!given || !wish || !store.deck || !store.plan) return
     // Skipped slides are not in the rundown: the place is counted among all.
     const others = store.slides.filter(slide => slide.id !== wish.slide)
     const before = store.plan.slides.filter(slide => slide.slide !== wish.slide)[wish.to]?.slide

@@ -53,21 +53,9 @@ function partWords({ cue, span }: ScoreCue) {
   return to === from || span?.count === 1 ? `, ${word} ${from + 1}` : `, from ${word} ${from + 1}`
 }
 
-function follow(event: PointerEvent, move: (by: number) => void, end: () => void) {
-  const from = event.clientX
-  const target = event.currentTarget as HTMLElement
-  target.setPointerCapture(event.pointerId)
-  const onMove = (next: PointerEvent) => move((next.clientX - from) / unit.value)
-  const stop = () => {
-    target.removeEventListener('pointermove', onMove)
-    target.removeEventListener('pointerup', stop)
-    target.removeEventListener('pointercancel', stop)
-    end()
-  }
-  target.addEventListener('pointermove', onMove)
-  target.addEventListener('pointerup', stop)
-  target.addEventListener('pointercancel', stop)
-}
+/** Follows a drag along time; `move` is told by how many seconds. */
+const follow = (event: PointerEvent, move: (by: number) => void, end: (given: boolean) => void) =>
+  followPointer(event, next => move((next.clientX - event.clientX) / unit.value), end)
 const tenth = (value: number) => Math.max(0, Math.round(value * 20) / 20)
 
 function pressCue(event: PointerEvent, cue: Cue, part: 'body' | 'edge') {
@@ -79,8 +67,8 @@ function pressCue(event: PointerEvent, cue: Cue, part: 'body' | 'edge') {
   follow(event, by => {
     if (Math.abs(by) < 0.02 && !dragged.value) return
     dragged.value = part === 'body' ? { cue: cue.id, delay: tenth(cue.delay + by) } : { cue: cue.id, duration: Math.max(0.05, tenth(cue.duration + by)) }
-  }, () => {
-    const { delay, duration } = dragged.value ?? {}
+  }, given => {
+    const { delay, duration } = (given && dragged.value) || {}
     dragged.value = null
     const fields: Partial<Cue> = { ...(delay !== undefined && delay !== cue.delay ? { delay } : {}), ...(duration !== undefined && duration !== cue.duration ? { duration } : {}) }
     if (Object.keys(fields).length) store.edit(`retime ${name}`, setFields(store.deck!, { table: 'cues', id: cue.id, fields }))
@@ -92,10 +80,10 @@ function pressLine(event: PointerEvent, column: Column) {
   if (event.button !== 0 || !store.canEdit) return
   follow(event, by => {
     dragged.value = { beat: column.beat.id, hold: tenth(column.hold + by) }
-  }, () => {
+  }, given => {
     const hold = dragged.value?.hold
     dragged.value = null
-    if (hold !== undefined) store.edit(`hold beat ${column.index + 1}`, setFields(store.deck!, { table: 'beats', id: column.beat.id, fields: { hold: { kind: 'seconds', seconds: hold } } }))
+    if (given && hold !== undefined) store.edit(`hold beat ${column.index + 1}`, setFields(store.deck!, { table: 'beats', id: column.beat.id, fields: { hold: { kind: 'seconds', seconds: hold } } }))
   })
 }
 
@@ -168,7 +156,6 @@ const beatMenu = (column: Column) => [
 const startWords = { open: 'as the slide opens', advance: 'on advance', self: 'goes on by itself' }
 const holdWords = (column: Column) => (column.beat.hold.kind === 'reading' ? 'as long as reading takes' : column.beat.hold.kind === 'media' ? 'until its clip ends' : `holds ${secondsWords(column.hold)}`)
 
-const isTyping = (where: EventTarget | null) => where instanceof HTMLElement && (where.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(where.tagName))
 function onKey(event: KeyboardEvent) {
   if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey || !store.canEdit) return
   if (event.key.toLowerCase() === 'b') {
@@ -176,8 +163,7 @@ function onKey(event: KeyboardEvent) {
     newBeat()
   }
 }
-onMounted(() => addEventListener('keydown', onKey))
-onBeforeUnmount(() => removeEventListener('keydown', onKey))
+onKeys(onKey)
 defineExpose({ newBeat })
 </script>
 

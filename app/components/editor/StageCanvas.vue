@@ -42,21 +42,12 @@ const roomFor = (moving: readonly string[]) => ({
   size: size.value, margin: store.deck!.theme.theme!.margin, reach: 7 / scale.value,
 })
 
-/** Follows a pressed pointer until it is let go; Escape gives up. */
 function follow(event: PointerEvent, move: (event: PointerEvent) => void, end: (given: boolean) => void) {
-  const stop = (given: boolean) => {
-    removeEventListener('pointermove', move)
-    removeEventListener('pointerup', done)
-    removeEventListener('keydown', escape, true)
+  event.preventDefault()
+  followPointer(event, move, given => {
     guides.value = []
     end(given)
-  }
-  const done = () => stop(true)
-  const escape = (key: KeyboardEvent) => key.key === 'Escape' && stop(false)
-  addEventListener('pointermove', move)
-  addEventListener('pointerup', done)
-  addEventListener('keydown', escape, true)
-  event.preventDefault()
+  })
 }
 function commit(label: string, given: boolean) {
   const boxes = preview.value
@@ -141,7 +132,6 @@ function startEditing(id: string | undefined) {
   editing.value = element.id
 }
 
-const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
 function onKey(event: KeyboardEvent) {
   if (isTyping(event.target) || document.querySelector('[role=dialog]')) return
   const ids = chosen.value.filter(element => !element.pinned).map(element => element.id)
@@ -170,8 +160,7 @@ function onKey(event: KeyboardEvent) {
     startEditing(single.value.id)
   } else if (event.key === 'Escape') store.select()
 }
-onMounted(() => addEventListener('keydown', onKey))
-onBeforeUnmount(() => removeEventListener('keydown', onKey))
+onKeys(onKey)
 watch(() => store.slideId, () => { editing.value = null })
 
 function elementAt(event: DragEvent): ShownElement | undefined {

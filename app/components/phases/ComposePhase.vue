@@ -83,14 +83,12 @@ function pick(picker: HTMLInputElement | undefined, element: string | null) {
 }
 const single = computed(() => (store.selection.length === 1 ? store.selection[0]! : null))
 
-const isTyping = (where: EventTarget | null) => where instanceof HTMLElement && (where.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(where.tagName))
 function onKey(event: KeyboardEvent) {
   if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey || event.key.toLowerCase() !== 'a') return
   event.preventDefault()
   addLine.value?.querySelector<HTMLElement>('button')?.focus()
 }
-onMounted(() => addEventListener('keydown', onKey))
-onBeforeUnmount(() => removeEventListener('keydown', onKey))
+onKeys(onKey)
 </script>
 
 <template>

@@ -30,7 +30,6 @@ function play() {
   void router.push({ path: `/present/${store.id}`, query: moment ? { slide: moment.slide, beat: String(moment.beat) } : {} })
 }
 
-const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
 
 function onKey(event: KeyboardEvent) {
   const control = event.ctrlKey || event.metaKey
@@ -64,8 +63,7 @@ function onKey(event: KeyboardEvent) {
     } else store.goTo({ ...store.moment, seconds: Math.max(0, store.moment.seconds + (forwards ? 1 : -1) / 30) })
   } else if (event.key === '?') keysShown.value = true
 }
-onMounted(() => addEventListener('keydown', onKey))
-onBeforeUnmount(() => removeEventListener('keydown', onKey))
+onKeys(onKey)
 
 const keys = [
   ['Space', 'play and stop'], [', and .', 'one frame back, on; with Shift one beat'], ['Alt 1 to Alt 5', 'the five phases'], ['Arrows', 'nudge by 8; with Alt by 1, with Shift by 40'],

@@ -1,15 +1,8 @@
-import { refuse, requireViewer } from '../../../access'
-import { deckExists } from '../../../database/decks'
+import { requireViewer } from '../../../access'
+import { deckAs } from '../../../decks/attachment'
 import { deckFile } from '../../../decks/file'
-import { currentDeck } from '../../../live/rooms'
 
 export default defineEventHandler(async event => {
   await requireViewer(event)
-  const id = getRouterParam(event, 'id')!
-  if (!(await deckExists(id))) refuse(404, 'There is no such deck.')
-  const deck = await currentDeck(id)
-  const name = deck.info.info!.title.replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'deck'
-  setHeader(event, 'content-type', 'application/zip')
-  setHeader(event, 'content-disposition', `attachment; filename="deck.zip"; filename*=UTF-8''${encodeURIComponent(name)}.hailbank.zip`)
-  return Buffer.from(await deckFile(deck))
+  return await deckAs(event, 'hailbank.zip', 'application/zip', deckFile)
 })

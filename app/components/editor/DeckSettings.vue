@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { setFields, type Info } from '#core/deck'
+
+/** What the deck is for, who reads it, and in what language: what its time is reckoned from. */
+const store = useDeck()
+const info = computed(() => store.deck!.info.info!)
+const set = (label: string, fields: Partial<Info>) => store.edit(label, setFields(store.deck!, { table: 'info', id: 'info', fields }))
+const value = (event: Event) => (event.target as HTMLSelectElement).value
+const purposes = { talk: 'Talk, waits for its speaker', film: 'Film, runs by itself', loop: 'Loop, repeats on screens' }
+const audiences = { children: 'Children', public: 'The public, passing or in a hall', colleagues: 'Colleagues, at a table' }
+const names = new Intl.DisplayNames(['en'], { type: 'language' })
+const languages = computed(() => [...new Set([info.value.language, 'en', 'de', 'fr', 'es', 'it', 'nl', 'pt', 'pl', 'sv', 'fi', 'sl', 'tr', 'ru', 'ar', 'he', 'ja', 'zh'])].map(code => ({ code, name: names.of(code) ?? code })))
+</script>
+
+<template>
+  <UPopover>
+    <button class="press small" title="What the deck is for, who reads it">{{ { talk: 'Talk', film: 'Film', loop: 'Loop' }[info.purpose] }}</button>
+    <template #content>
+      <div class="settings">
+        <label>Purpose<select class="field" :value="info.purpose" :disabled="!store.canEdit" @change="set('change the purpose', { purpose: value($event) as Info['purpose'] })"><option v-for="(words, name) in purposes" :key="name" :value="name">{{ words }}</option></select></label>
+        <label>Who reads<select class="field" :value="info.audience" :disabled="!store.canEdit" @change="set('change the audience', { audience: value($event) as Info['audience'] })"><option v-for="(words, name) in audiences" :key="name" :value="name">{{ words }}</option></select></label>
+        <label>Language<select class="field" :value="info.language" :disabled="!store.canEdit" @change="set('change the language', { language: value($event) })"><option v-for="item in languages" :key="item.code" :value="item.code">{{ item.name }}</option></select></label>
+        <p class="quiet">Reading times, and every beat that holds for reading, follow from these.</p>
+      </div>
+    </template>
+  </UPopover>
+</template>
+
+<style scoped>
+.settings { padding: 14px; width: 280px; display: flex; flex-direction: column; gap: 10px; }
+label { display: flex; flex-direction: column; gap: 3px; color: var(--second); }
+p { margin: 0; font-size: 13px; }
+</style>

@@ -1,0 +1,17 @@
+import type { H3Event } from 'h3'
+import type { Deck } from '../../core/deck'
+import { refuse } from '../access'
+import { deckExists } from '../database/decks'
+import { currentDeck } from '../live/rooms'
+
+/** Answers with a deck as it stands now, made into a file that is saved under the deck's title and an ending. */
+export async function deckAs(event: H3Event, ending: string, type: string, make: (deck: Deck) => Promise<Uint8Array | string>) {
+  const id = getRouterParam(event, 'id')!
+  if (!(await deckExists(id))) refuse(404, 'There is no such deck.')
+  const deck = await currentDeck(id)
+  const name = deck.info.info!.title.replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'deck'
+  const made = await make(deck)
+  setHeader(event, 'content-type', type)
+  setHeader(event, 'content-disposition', `attachment; filename="deck.${ending.split('.').at(-1)}"; filename*=UTF-8''${encodeURIComponent(name)}.${ending}`)
+  return typeof made === 'string' ? made : Buffer.from(made)
+}
