@@ -3,8 +3,8 @@ import type { Deck } from '#core/deck'
 import { compileSlide, frameAt, lastMoment } from '#core/timing'
 import { SlideView, stageHostKey } from '#stage'
 
-/** A slide at rest after its last beat, drawn by the stage, `width` px wide. Says what it is through `label`. */
-const props = defineProps<{ deck: Deck, slide: string, width: number, label?: string }>()
+/** A slide at rest after its last beat, drawn by the stage, `width` px wide; with `prompts`, empty places say what belongs there. Says what it is through `label`. */
+const props = defineProps<{ deck: Deck, slide: string, width: number, label?: string, prompts?: boolean }>()
 const stage = useStageHost()
 provide(stageHostKey, () => stage.host)
 const size = computed(() => props.deck.info.info!.size)
@@ -18,7 +18,7 @@ const frame = computed(() => {
 <template>
   <div class="thumb" :style="{ width: `${width}px`, height: `${size.height * scale}px` }" role="img" :aria-label="label ?? 'Slide'">
     <div class="scaled" :style="{ transform: `scale(${scale})` }" aria-hidden="true">
-      <SlideView :deck="deck" :slide="slide" :frame="frame" :scale="scale" />
+      <SlideView :deck="deck" :slide="slide" :frame="frame" :scale="scale" :prompts="prompts" />
     </div>
   </div>
 </template>

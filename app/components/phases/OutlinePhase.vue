@@ -233,7 +233,7 @@ function firstSlide() {
 </script>
 
 <template>
-  <div class="outline">
+  <div class="outline-phase">
     <section class="say" aria-label="Outline">
       <div class="head">
         <h2>What you will say</h2><span class="quiet hint">one line a slide, indent for what stands on it</span>
@@ -276,7 +276,7 @@ function firstSlide() {
       <p class="reason">{{ proposals[0]?.reason }}</p>
       <div class="grid">
         <button v-for="way in proposals" :key="way.family.name" class="way" :class="{ chosen: way.chosen }" :aria-pressed="way.chosen" :title="way.reason" :disabled="!store.canEdit" @click="choose(way.layout, way.family.label)">
-          <span class="frame"><SlideThumb :deck="way.shown" :slide="current.slide.id" :width="212" :label="`Slide ${current.index + 1} as ${way.family.label}`" /></span>
+          <span class="frame"><SlideThumb :deck="way.shown" :slide="current.slide.id" :width="212" prompts :label="`Slide ${current.index + 1} as ${way.family.label}`" /></span>
           <span class="caption"><b>{{ way.family.label }}</b><span class="quiet">room for {{ way.items }}</span></span>
         </button>
       </div>
@@ -293,7 +293,7 @@ function firstSlide() {
 </template>
 
 <style scoped>
-.outline { display: grid; grid-template-columns: minmax(380px, 44%) 1fr; height: 100%; }
+.outline-phase { display: grid; grid-template-columns: minmax(380px, 44%) 1fr; height: 100%; }
 .say { display: flex; flex-direction: column; min-height: 0; border-right: 1px solid var(--line); }
 .head { display: flex; align-items: baseline; gap: 10px; padding: 14px 16px 8px; }
 .head h2 { font-size: 18px; white-space: nowrap; }
