@@ -2,8 +2,6 @@ import type { NumberFormat } from '../deck'
 
 const scales = { none: [1, ''], thousands: [1e3, 'k'], millions: [1e6, 'M'], percent: [0.01, '%'] } as const
 
-export const plainFormat: NumberFormat = { decimals: null, scale: 'auto', prefix: '', suffix: '' }
-
 /** The scale that keeps the middle one of some amounts short: thousands from 10,000, millions from 1,000,000. */
 export function scaleFor(values: readonly number[]): 'none' | 'thousands' | 'millions' {
   const sizes = values.map(Math.abs).filter(size => size > 0).sort((a, b) => a - b)

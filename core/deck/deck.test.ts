@@ -32,6 +32,7 @@ describe('reading a deck', () => {
     ['a deck of a newer version', { info: { info: { format: formatVersion + 1 } } }, /newer Hailbank/],
     ['what is no deck', [1, 2], /not a deck/],
     ['nothing', null, /not a deck/],
+    ['a language that is none', { ...freshDeck(), info: { info: { ...freshDeck().info.info, language: 'not_one!' } } }, /no language tag/],
     ['a record that is damaged', { ...freshDeck(), slides: { x: { id: 'x', order: 'a0', layout: 'layout-list', notes: 7 } } }, /damaged at slides › x › notes/],
     ['a record under another’s id', { ...freshDeck(), masters: { other: { id: 'master', order: 'a0', name: 'M' } } }, /masters › other/],
   ])('says in a sentence what is wrong with %s', (_, json, words) => {

@@ -54,7 +54,7 @@ const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by:
     <div v-if="partChoices.length && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row"><span class="label">Told apart</span>
       <select class="field" aria-label="Parts" :value="cue.parts?.by ?? 'whole'" @change="setParts(value($event))"><option value="whole">as a whole</option><option v-for="by in partChoices" :key="by" :value="by">{{ byWords[by] }}</option></select></div>
     <div v-if="cue.parts" class="row"><span class="label">one every</span><NumberField :model-value="cue.parts.stagger" label="Stagger" unit="s" :decimals="2" :step="0.05" :least="0" :most="60" @update:model-value="stagger => set({ parts: { ...cue!.parts!, stagger } })" /></div>
-    <div v-if="cue.what === 'emphasis'" class="row"><span class="label">Times</span><select class="field" aria-label="Times" :value="String(cue.repeat)" @change="set({ repeat: value($event) === 'forever' ? 'forever' : Number(value($event)) })"><option v-for="count in [1, 2, 3, 4, 5, 8]" :key="count" :value="String(count)">{{ count }}</option><option value="forever">until the slide ends</option></select></div>
+    <div v-if="cue.what === 'emphasis'" class="row"><span class="label">Times</span><span class="times"><NumberField v-if="cue.repeat !== 'forever'" :model-value="cue.repeat" label="Times" :least="1" :most="10000" @update:model-value="repeat => set({ repeat: Math.round(repeat) })" /><button class="press small" :class="{ on: cue.repeat === 'forever' }" :aria-pressed="cue.repeat === 'forever'" @click="set({ repeat: cue.repeat === 'forever' ? 1 : 'forever' })">until the slide ends</button></span></div>
     <div class="row"><span class="label">Pace</span><select class="field" aria-label="Pace" :value="easingName" @change="set({ easing: namedEasings[value($event) as EasingName] })"><option v-for="(_, name) in namedEasings" :key="name" :value="name">{{ name }}</option><option v-if="easingName === 'own'" value="own" disabled>own curve</option></select></div>
     <svg class="curve" viewBox="0 0 240 72" role="img" :aria-label="`The pace, ${easingName}`"><polyline :points="curve" fill="none" stroke="var(--act)" stroke-width="2.5" stroke-linecap="round" stroke-linejoin="round" /></svg>
   </div>
@@ -65,6 +65,7 @@ const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by:
 .settings { display: flex; flex-direction: column; gap: 2px; }
 .head { display: flex; justify-content: space-between; gap: 8px; align-items: flex-start; margin-bottom: 4px; }
 h3 { font-size: 17px; overflow-wrap: anywhere; }
+.times { display: flex; gap: 6px; }
 .row > .field { max-width: 190px; }
 .curve { background: var(--act-wash); border-radius: 8px; margin-top: 6px; height: 64px; }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { setFields, type Info } from '#core/deck'
+import { languageSchema, setFields, type Info } from '#core/deck'
 
 /** What the deck is for, who reads it, and in what language: what its time is reckoned from. */
 const store = useDeck()
@@ -9,7 +9,15 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value
 const purposes = { talk: 'Talk, waits for its speaker', film: 'Film, runs by itself', loop: 'Loop, repeats on screens' }
 const audiences = { children: 'Children', public: 'The public, passing or in a hall', colleagues: 'Colleagues, at a table' }
 const names = new Intl.DisplayNames(['en'], { type: 'language' })
-const languages = computed(() => [...new Set([info.value.language, 'en', 'de', 'fr', 'es', 'it', 'nl', 'pt', 'pl', 'sv', 'fi', 'sl', 'tr', 'ru', 'ar', 'he', 'ja', 'zh'])].map(code => ({ code, name: names.of(code) ?? code })))
+/** Offered for a start; any language tag is taken. */
+const offered = ['en', 'de', 'fr', 'es', 'it', 'nl', 'pt', 'pl', 'sv', 'fi', 'sl', 'tr', 'ru', 'ar', 'he', 'ja', 'zh']
+function setLanguage(event: Event) {
+  const input = event.target as HTMLInputElement
+  const read = languageSchema.safeParse(input.value.trim())
+  if (read.success) set('change the language', { language: read.data })
+  else useToast().add({ title: `“${input.value}” is no language tag, such as en or pt-BR. The language stays ${names.of(info.value.language)}.`, color: 'error' })
+  input.value = info.value.language
+}
 </script>
 
 <template>
@@ -19,7 +27,8 @@ const languages = computed(() => [...new Set([info.value.language, 'en', 'de', '
       <div class="settings">
         <label>Purpose<select class="field" :value="info.purpose" :disabled="!store.canEdit" @change="set('change the purpose', { purpose: value($event) as Info['purpose'] })"><option v-for="(words, name) in purposes" :key="name" :value="name">{{ words }}</option></select></label>
         <label>Who reads<select class="field" :value="info.audience" :disabled="!store.canEdit" @change="set('change the audience', { audience: value($event) as Info['audience'] })"><option v-for="(words, name) in audiences" :key="name" :value="name">{{ words }}</option></select></label>
-        <label>Language<select class="field" :value="info.language" :disabled="!store.canEdit" @change="set('change the language', { language: value($event) })"><option v-for="item in languages" :key="item.code" :value="item.code">{{ item.name }}</option></select></label>
+        <label>Language, {{ names.of(info.language) }}<input class="field" list="languages" :value="info.language" :disabled="!store.canEdit" @change="setLanguage"></label>
+        <datalist id="languages"><option v-for="code in offered" :key="code" :value="code">{{ names.of(code) }}</option></datalist>
         <p class="quiet">Reading times, and every beat that holds for reading, follow from these.</p>
       </div>
     </template>

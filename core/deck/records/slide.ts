@@ -1,6 +1,17 @@
 import { z } from 'zod'
 import { boxSchema, colorSchema, easingSchema, fractionSchema, idSchema, optionsSchema, orderSchema, secondsSchema } from './values'
 
+function isLanguage(tag: string) {
+  try {
+    return Intl.getCanonicalLocales(tag).length === 1
+  } catch {
+    return false
+  }
+}
+
+/** A language tag, BCP 47. */
+export const languageSchema = z.string().min(2).max(35).refine(isLanguage, 'it is no language tag, such as en or pt-BR')
+
 export const purposeSchema = z.enum(['talk', 'film', 'loop'])
 
 export const infoSchema = z.object({
@@ -9,8 +20,7 @@ export const infoSchema = z.object({
   format: z.int().min(1),
   title: z.string().max(300),
   purpose: purposeSchema,
-  /** BCP 47. */
-  language: z.string().min(2).max(35),
+  language: languageSchema,
   /** Who reads, and so how fast; see core/text/reading.ts. */
   audience: z.enum(['children', 'public', 'colleagues']),
   /** Deck space, px. */

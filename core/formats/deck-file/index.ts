@@ -1,6 +1,6 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type UnzipFileInfo, type Zippable } from 'fflate'
 import { dataTableSchema, type DataTable } from '../../data'
-import { failed, readDeck, tableNames, type Deck, type Outcome } from '../../deck'
+import { failed, readDeck, type Deck, type Outcome } from '../../deck'
 
 /** A deck with all that it draws on. Media by SHA-256 of their bytes. */
 export interface DeckPackage {
@@ -94,6 +94,3 @@ export function unpackDeck(bytes: Uint8Array): Outcome<DeckPackage & { notes: st
   })
   return { ok: true, value: { deck: read.value.deck, notes: read.value.notes, tables, media } }
 }
-
-/** How many records a deck has in all. */
-export const recordCount = (deck: Deck) => tableNames.reduce((sum, table) => sum + Object.keys(deck[table]).length, 0)

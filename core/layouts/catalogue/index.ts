@@ -9,4 +9,3 @@ export type { LayoutFamily, LayoutRoom, Place } from './family'
 
 /** The catalogue: adding a family is adding a file and a line. */
 export const families: readonly LayoutFamily[] = [title, list, chart, picture, statement]
-export const familyNamed = (name: string) => families.find(family => family.name === name)

@@ -19,7 +19,6 @@ const byName = new Map(effects.map(effect => [effect.name, effect]))
 
 /** An effect by name; a name that this version does not know fades (or does nothing, where fading is not what is asked for). */
 export const effectNamed = (name: string): Effect => byName.get(name) ?? fade
-export const isEffect = (name: string) => byName.has(name)
 
 /** The effects that suit a use and a kind of element. */
 export const effectsFor = (what: Cue['what'], kind: ElementKind) => effects.filter(effect => effect.whats.includes(what) && (!effect.kinds || effect.kinds.includes(kind)))

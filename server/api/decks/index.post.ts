@@ -1,11 +1,11 @@
 import { z } from 'zod'
-import { purposeSchema } from '../../../core/deck'
+import { languageSchema, purposeSchema } from '../../../core/deck'
 import { newDeck } from '../../../core/layouts'
 import { readAs, requireEditor } from '../../access'
 import { makeDeck } from '../../decks/make'
 import { newId } from '../../new-id'
 
-const wish = z.object({ title: z.string().trim().min(1).max(300), purpose: purposeSchema, language: z.string().min(2).max(35).default('en') })
+const wish = z.object({ title: z.string().trim().min(1).max(300), purpose: purposeSchema, language: languageSchema.default('en') })
 
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
