@@ -1,10 +1,10 @@
 import { newChart } from '../core/charts'
 import {
-  addCue, applyChanges, beatsOf, buildOnAdvance, elementsOf, paragraphTexts, setFields, setLayout, slidesOf,
+  addCue, applyChanges, beatsOf, elementsOf, setFields, slidesOf,
   type Change, type ChartSpec, type Cue, type Deck, type EditContext, type Element, type Purpose, type Transition,
 } from '../core/deck'
 import { readOutline } from '../core/formats/outline'
-import { insertOutline, layoutIdOf, newDeck } from '../core/layouts'
+import { buildSlide, familyNamed, insertOutline, layOut, newDeck, type Build } from '../core/layouts'
 import { effectNamed, namedEasings, transitionNamed } from '../core/timing'
 
 /** Builds a demo deck with the very edits that the interface makes. */
@@ -20,7 +20,9 @@ export function workbench(wish: { title: string, purpose: Purpose, prefix: strin
     ...elementsOf(deck, slide.id).map(element => ({ do: 'drop' as const, table: 'elements' as const, id: element.id })),
     ...beatsOf(deck, slide.id).map(beat => ({ do: 'drop' as const, table: 'beats' as const, id: beat.id })),
   ]))
-  edit(insertOutline(deck, { after: null, slides: readOutline(wish.outline) }, context))
+  const read = readOutline(wish.outline)
+  if (!read.ok) throw new Error(read.message)
+  edit(insertOutline(deck, { after: null, slides: read.value.slides }, context))
 
   const slide = (index: number) => slidesOf(deck)[index]!
   const part = (index: number, placeholder: string) => elementsOf(deck, slide(index).id).find(element => element.placeholder === placeholder)!
@@ -33,7 +35,7 @@ export function workbench(wish: { title: string, purpose: Purpose, prefix: strin
     context,
     slide,
     part,
-    layout: (index: number, family: string) => edit(setLayout(deck, { slide: slide(index).id, layout: layoutIdOf(family) }, context)),
+    layout: (index: number, family: string) => edit(layOut(deck, { slide: slide(index).id, family: familyNamed(family)! }, context)),
     notes: (index: number, notes: string) => edit(setFields(deck, { table: 'slides', id: slide(index).id, fields: { notes } })),
     transition(index: number, effect: string, more: Partial<Transition> = {}) {
       edit(setFields(deck, { table: 'slides', id: slide(index).id, fields: { transition: { effect, duration: transitionNamed(effect).duration, easing: namedEasings['ease both ways'], ...more } } }))
@@ -45,16 +47,8 @@ export function workbench(wish: { title: string, purpose: Purpose, prefix: strin
     cue(index: number, beat: number, placeholder: string, what: Cue['what'], effect: string, more: Partial<Cue> = {}) {
       edit(addCue(deck, { cue: { ...cueOf(part(index, placeholder), what, effect, more), beat: beatsOf(deck, slide(index).id)[beat]!.id } }, context))
     },
-    /** The lines of a slide's text one by one, each in its own beat. */
-    lines(index: number, start: 'advance' | 'self') {
-      const element = part(index, 'body')
-      if (element.kind !== 'text') return
-      const texts = paragraphTexts(element.text).filter(text => text.trim())
-      edit(buildOnAdvance(deck, {
-        element: element.id, after: beatsOf(deck, slide(index).id)[0]!.id, count: texts.length, by: 'paragraph', start,
-        cue: { effect: 'rise', options: { from: 'left', way: 40 }, duration: 0.5, easing: namedEasings['ease out'] },
-      }, context))
-    },
+    /** How the lines or items of a slide come in. */
+    build: (index: number, how: Build) => edit(buildSlide(deck, { slide: slide(index).id, how }, context)),
     hold(index: number, beat: number, seconds: number) {
       edit(setFields(deck, { table: 'beats', id: beatsOf(deck, slide(index).id)[beat]!.id, fields: { hold: { kind: 'seconds', seconds } } }))
     },

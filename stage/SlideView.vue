@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, inject, onMounted, onUpdated, ref, shallowRef, watch } from 'vue'
-import { cssColor } from '#core/color'
-import { groundOf, shownElements, type Deck } from '#core/deck'
+import { backdropOf, groundOf, shownElements, themeOf, themeUnder, type Deck } from '#core/deck'
 import { compileSlide, type Frame } from '#core/timing'
 import { applyElementFrame, type ElementNodes } from './apply-frame'
 import ChartView from './elements/ChartView.vue'
+import GroundView from './elements/GroundView.vue'
 import PictureView from './elements/PictureView.vue'
 import ShapeView from './elements/ShapeView.vue'
 import TextView from './elements/TextView.vue'
@@ -19,7 +19,12 @@ const score = computed(() => compileSlide(props.deck, props.slide, host()))
 const elements = computed(() => shownElements(props.deck, props.slide))
 const ground = computed(() => {
   const slide = props.deck.slides[props.slide]
-  return slide ? cssColor(groundOf(props.deck, slide), props.deck.theme.theme!.palette) : 'transparent'
+  return slide ? { color: groundOf(props.deck, slide), backdrop: backdropOf(props.deck, slide), palette: themeUnder(props.deck, slide.id).palette } : null
+})
+/** The theme as it is seen on this slide's ground. */
+const theme = computed(() => {
+  const slide = props.deck.slides[props.slide]
+  return slide ? themeOf(props.deck, slide) : props.deck.theme.theme!
 })
 const size = computed(() => props.deck.info.info!.size)
 const boxStyle = (element: (typeof elements.value)[number]) => ({
@@ -67,13 +72,14 @@ defineExpose({ apply })
 </script>
 
 <template>
-  <div ref="root" class="stage-slide" :style="{ width: `${size.width}px`, height: `${size.height}px`, background: ground }">
+  <div ref="root" class="stage-slide" :style="{ width: `${size.width}px`, height: `${size.height}px`}">
+    <GroundView v-if="ground" :ground="ground.color" :backdrop="ground.backdrop" :palette="ground.palette" :size="size" :host="host()" :scale="scale ?? 1" />
     <div v-for="element in elements" :key="element.id" class="stage-element" :style="boxStyle(element)">
       <div v-show="editing !== element.id" class="stage-moving" :data-element="element.id">
-        <TextView v-if="element.kind === 'text'" :deck="deck" :element="element" :track="score.tracks.get(element.id)" :measurer="host().measurer" :prompts="!!prompts" />
-        <ChartView v-else-if="element.kind === 'chart'" :ref="view => { charts[element.id] = view as never }" :deck="deck" :element="element" :host="host()" :prompts="!!prompts" />
+        <TextView v-if="element.kind === 'text'" :deck="deck" :theme="theme" :element="element" :track="score.tracks.get(element.id)" :measurer="host().measurer" :prompts="!!prompts" />
+        <ChartView v-else-if="element.kind === 'chart'" :ref="view => { charts[element.id] = view as never }" :deck="deck" :theme="theme" :element="element" :host="host()" :prompts="!!prompts" />
         <PictureView v-else-if="element.kind === 'picture'" :element="element" :host="host()" :prompts="!!prompts" :scale="scale ?? 1" />
-        <ShapeView v-else-if="element.kind === 'shape'" :deck="deck" :element="element" />
+        <ShapeView v-else-if="element.kind === 'shape'" :palette="theme.palette" :element="element" />
         <p v-else-if="prompts" class="stage-empty">{{ element.name }}: a {{ element.kind }}, kept but not drawn</p>
       </div>
     </div>

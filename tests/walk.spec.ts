@@ -49,6 +49,8 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await expect(page.locator('.say textarea.title')).toHaveCount(6)
     await expect(rundown(page).getByRole('button', { name: /^Slide \d+,/ })).toHaveCount(6)
     await expect(page.getByLabel('Slide 2, line 2')).toHaveValue('Ferries grew longer')
+    await page.getByLabel('Slide 2', { exact: true }).click()
+    await page.getByRole('button', { name: 'List', exact: true }).click()
     await page.getByLabel('Slide 4', { exact: true }).click()
     await page.getByRole('button', { name: /Chart with a caption/ }).click()
     await expect(page.locator('.slide.here .kind')).toHaveText('chart with a caption')

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Deck } from '#core/deck'
 import { slidesOf } from '#core/deck'
+import { starterNamed, starters } from '#core/layouts'
 
 interface Shelf { id: string, title: string, purpose: 'talk' | 'film' | 'loop', changed_at: string, version: number | null, slides: number, cover: Deck }
 
@@ -14,6 +15,8 @@ await stage.ready
 const making = ref(false)
 const title = ref('')
 const purpose = ref<'talk' | 'film' | 'loop'>('talk')
+const starter = ref('')
+const takePurpose = () => { purpose.value = starterNamed(starter.value)?.purpose ?? purpose.value }
 const purposes = [
   { value: 'talk', label: 'Talk', words: 'waits for its speaker' },
   { value: 'film', label: 'Film', words: 'runs by itself, to an exact length' },
@@ -23,7 +26,7 @@ const wordOf = { talk: 'Talk', film: 'Film', loop: 'Loop' }
 const changed = (deck: Shelf) => new Date(deck.changed_at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 
 async function make() {
-  const made = await asking(() => $fetch('/api/decks', { method: 'POST', body: { title: title.value.trim() || 'Untitled deck', purpose: purpose.value, language: navigator.language || 'en' } }))
+  const made = await asking(() => $fetch('/api/decks', { method: 'POST', body: { title: title.value.trim() || 'Untitled deck', purpose: purpose.value, language: navigator.language || 'en', ...(starter.value ? { starter: starter.value } : {}) } }))
   if (made) await navigateTo(`/decks/${made.id}`)
 }
 
@@ -89,6 +92,10 @@ async function remove(deck: Shelf) {
               <input v-model="purpose" type="radio" :value="choice.value" name="purpose"><b>{{ choice.label }}</b><span class="quiet">{{ choice.words }}</span>
             </label>
           </fieldset>
+          <label>Start from<select v-model="starter" class="field" @change="takePurpose">
+            <option value="">My own points, on an empty deck</option>
+            <option v-for="one in starters" :key="one.name" :value="one.name">{{ one.label }}: {{ one.when }}</option>
+          </select></label>
           <div class="acts-row"><button class="press acts">Make the deck</button><button type="button" class="press" @click="making = false">Not now</button></div>
         </form>
       </template>

@@ -3,7 +3,8 @@ import { ySyncPluginKey } from 'y-prosemirror'
 import { Awareness } from 'y-protocols/awareness'
 import * as Y from 'yjs'
 import { checkSlide, type Finding } from '#core/checks'
-import { slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/deck'
+import { applyChanges, slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/deck'
+import { settleAgendas } from '#core/layouts'
 import { applyToDocument, liveTable, localOrigin, mirrorOf, type Mirror } from '#core/live'
 import { compileSlide, lastMoment, rundown, type Moment } from '#core/timing'
 import { connectDocument, type ConnectionStatus } from '../live/connection'
@@ -131,7 +132,7 @@ export const useDeck = defineStore('deck', () => {
     }
     undoManager?.stopCapturing()
     label = name
-    applyToDocument(document, changes)
+    applyToDocument(document, settled(changes))
     label = ''
     undoManager?.stopCapturing()
   }
@@ -140,7 +141,13 @@ export const useDeck = defineStore('deck', () => {
   function editText(name: string, changes: readonly Change[]) {
     if (!document || !changes.length || !canEdit.value) return
     label = name
-    applyToDocument(document, changes)
+    applyToDocument(document, settled(changes))
+  }
+
+  /** Changes, and what follows from them elsewhere: agendas name what the deck now holds. */
+  function settled(changes: readonly Change[]): readonly Change[] {
+    if (!deck.value || !slides.value.some(slide => slide.agenda) && !changes.some(change => change.do === 'put' && change.table === 'slides' && change.record.agenda)) return changes
+    return [...changes, ...settleAgendas(applyChanges(deck.value, changes), context)]
   }
 
   const stepping = (what: 'undo' | 'redo') => {

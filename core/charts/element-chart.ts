@@ -1,5 +1,5 @@
 import type { DataTable } from '../data'
-import type { ChartElement, ChartSpec, Deck, Id, ShownElement } from '../deck'
+import { themeUnder, type ChartElement, type ChartSpec, type Deck, type Id, type ShownElement } from '../deck'
 import type { Measurer } from '../text'
 import type { ChartDrawing } from './drawing'
 import { drawChart } from './catalogue'
@@ -34,7 +34,7 @@ export function drawingOfElement(deck: Deck, element: ChartElement & ShownElemen
   const spec = specInState(deck, element.chart, state)
   const table = spec.table ? tableOf(spec.table) : undefined
   if (!table) return null
-  const theme = deck.theme.theme!
+  const theme = themeUnder(deck, element.owner)
   const { width, height } = element.box
   const language = deck.info.info!.language
   const last = known.get(spec)

@@ -6,7 +6,7 @@ import { checkDeck, type Finding } from './index'
 const withElement = (purpose: 'talk' | 'film', fields: object, changes: Change[] = []): Deck => {
   const base = freshDeck(purpose)
   const slide = slidesOf(base)[0]!.id
-  return applyChanges(base, [{ do: 'put', table: 'elements', record: { ...textElement('words', slide, ['Six words that want some time']), color: { role: 'ground' }, ...fields } as never }, ...changes])
+  return applyChanges(base, [{ do: 'put', table: 'elements', record: { ...textElement('words', slide, ['Six words that want some time']), ...fields } as never }, ...changes])
 }
 const rules = (deck: Deck) => checkDeck(deck, timingContext).map(finding => finding.rule)
 const found = (deck: Deck, rule: string): Finding => checkDeck(deck, timingContext).find(finding => finding.rule === rule)!

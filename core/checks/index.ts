@@ -19,7 +19,7 @@ const known = new WeakMap<Score, { parts: readonly unknown[], findings: Finding[
 export function checkSlide(deck: Deck, slide: RundownSlide, context: TimingContext): Finding[] {
   const record = deck.slides[slide.slide]!
   const layout = deck.layouts[record.layout]
-  const parts = [record, layout, layout && deck.masters[layout.master], deck.theme.theme, ...slide.beats.map(beat => beat.openEnded)]
+  const parts = [record, layout, layout && deck.masters[layout.master], deck.theme.theme, deck.info.info, ...slide.beats.map(beat => beat.openEnded)]
   const last = known.get(slide.score)
   if (last && last.parts.length === parts.length && last.parts.every((part, index) => part === parts[index])) return last.findings
   const findings = rules.flatMap(rule => rule({ deck, slide, context })).sort((a, b) => (a.beat ?? -1) - (b.beat ?? -1))

@@ -1,7 +1,16 @@
-import { clampChroma, formatHex, formatRgb, modeLrgb, modeOklab, modeOklch, modeRgb, useMode as define, wcagContrast } from 'culori/fn'
+import { clampChroma, formatHex, formatRgb, modeLrgb, modeOklab, modeOklch, modeRgb, useMode as define } from 'culori/fn'
 import type { Color, Role, Theme } from '../deck'
+import { contrast } from './contrast'
 
-define(modeOklab)
+export * from './contrast'
+export * from './entry'
+export * from './harmony'
+export * from './readable'
+export * from './schemes'
+export * from './seen'
+export * from './texture'
+
+const oklab = define(modeOklab)
 define(modeLrgb)
 const oklch = define(modeOklch)
 const rgb = define(modeRgb)
@@ -25,8 +34,21 @@ export function cssColor(color: Color, palette: Palette): string {
   return color.alpha === undefined || color.alpha === 1 ? hex : formatRgb({ ...rgb(hex)!, alpha: color.alpha })
 }
 
-/** WCAG 2.2 contrast ratio of two values (#rrggbb), 1 to 21. */
-export const contrast = (a: string, b: string) => wcagContrast(a, b)
+/** What a colour looks like over another one (#rrggbb): its transparency mixed in sRGB, as browsers do. */
+export function hexOver(color: Color, under: string, palette: Palette): string {
+  const hex = hexOf(color, palette)
+  if (color.alpha === undefined || color.alpha === 1) return hex
+  const [top, beneath] = [rgb(hex)!, rgb(under)!]
+  const mix = (a: number, b: number) => a * color.alpha! + b * (1 - color.alpha!)
+  return formatHex({ mode: 'rgb', r: mix(top.r, beneath.r), g: mix(top.g, beneath.g), b: mix(top.b, beneath.b) })
+}
 
 /** The role that reads best on a ground (#rrggbb): ink or ground. */
 export const readableOn = (ground: string, palette: Palette): Role => (contrast(palette.ink, ground) >= contrast(palette.ground, ground) ? 'ink' : 'ground')
+
+/** The mean of colours (#rrggbb) in OKLab. */
+export function mixHex(colors: readonly string[]): string {
+  const points = colors.map(color => oklab(color)!)
+  const mean = (of: (point: { l: number, a: number, b: number }) => number) => points.reduce((sum, point) => sum + of(point), 0) / points.length
+  return formatHex(clampChroma({ mode: 'oklab', l: mean(p => p.l), a: mean(p => p.a), b: mean(p => p.b) }, 'oklch'))
+}

@@ -37,20 +37,24 @@ function groupsOf(table: Readonly<Record<string, Row>>, key: string): Groups {
 export function carryGroups(previous: Readonly<Record<string, Row>>, next: Readonly<Record<string, Row>>, changed: Iterable<string>) {
   const cached = grouped.get(previous)
   if (!cached) return
-  const ids = [...changed]
+  const changedIds = new Set(changed)
+  const ids = [...changedIds]
   const carried = new Map<string, Groups>()
   for (const [key, groups] of cached) {
-    const touched = new Set<string>()
+    const added = new Map<string, Row[]>()
+    const touch = (owner: string) => {
+      let list = added.get(owner)
+      if (!list) added.set(owner, (list = []))
+      return list
+    }
     for (const id of ids) {
-      if (previous[id]) touched.add(keyed(previous[id], key))
-      if (next[id]) touched.add(keyed(next[id], key))
+      if (previous[id]) touch(keyed(previous[id], key))
+      if (next[id]) touch(keyed(next[id], key)).push(next[id])
     }
     const made = new Map(groups)
-    const changedIds = new Set(ids)
-    for (const owner of touched) {
+    for (const [owner, rows] of added) {
       const kept = (groups.get(owner) ?? []).filter(row => !changedIds.has(row.id))
-      const added = ids.filter(id => next[id] && keyed(next[id], key) === owner).map(id => next[id]!)
-      made.set(owner, [...kept, ...added].sort(byOrder))
+      made.set(owner, [...kept, ...rows].sort(byOrder))
     }
     carried.set(key, made)
   }

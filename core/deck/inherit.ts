@@ -1,23 +1,67 @@
+import { contrast, hexOf, hexOver, mixHex } from '../color'
+import { arrangedPlaces } from './arrangement'
+import { fieldText, fieldWords } from './fields'
 import { elementsOf } from './groups'
-import type { Box, Color, Deck, Element, Id, Slide, TextElement, TextStyle } from './records'
+import type { Backdrop, Box, Color, Deck, Element, Id, Slide, TextElement, TextStyle, Theme } from './records'
+import { themeOn } from './seen-theme'
 
 /** An element as it shows: its own values over its layout's over its master's. */
 export type ShownElement = Element & { readonly box: Box, /** From the layout or master: not to be moved on the slide. */ readonly pinned: boolean }
 
 const anywhere: Box = { x: 0, y: 0, width: 400, height: 200, angle: 0 }
 const shownCache = new WeakMap<Element, { under: Element | undefined, shown: ShownElement }>()
+const fieldCache = new WeakMap<ShownElement, Map<string, ShownElement>>()
 
 /** Where the shown element of an owner is kept when two owners show the same record. */
 function shown(element: Element, under: Element | undefined, pinned: boolean): ShownElement {
   const cached = shownCache.get(element)
   if (cached && cached.under === under && cached.shown.pinned === pinned) return cached.shown
   const inherited = under && under.kind === element.kind ? { ...under, ...element } : { ...element, box: element.box ?? under?.box }
-  const made = { ...inherited, box: inherited.box ?? anywhere, pinned } as ShownElement
+  const counted = inherited.kind === 'text' && inherited.field === 'item-number' && under?.kind === 'text' ? { text: under.text } : {}
+  const made = { ...inherited, ...counted, box: inherited.box ?? anywhere, pinned } as ShownElement
   shownCache.set(element, { under, shown: made })
   return made
 }
 
-/** The placeholders that a slide's layout and master keep, by name; the layout's come first. */
+/** An element whose words follow from the deck, with the words that it has on a slide. */
+function withField(deck: Deck, slide: Id, element: ShownElement): ShownElement {
+  if (element.kind !== 'text' || !element.field || element.field === 'item-number') return element
+  const words = fieldWords(deck, slide, element.field, themeUnder(deck, slide))
+  let known = fieldCache.get(element)
+  if (!known) fieldCache.set(element, (known = new Map()))
+  let made = known.get(words)
+  if (!made) known.set(words, (made = { ...element, text: fieldText(words) }))
+  return made
+}
+
+const isLogo = (element: Element) => element.kind === 'picture' && element.logo === true
+const logoCache = new WeakMap<ShownElement, Map<string, ShownElement>>()
+
+/** A logo in the form that stands out more from a slide's ground, whole in its box; null where the theme has none. */
+function withLogo(deck: Deck, slide: Slide, element: ShownElement): ShownElement | null {
+  if (!isLogo(element)) return element
+  const { theme } = ownersOf(deck, slide)
+  const ground = groundHex(deck, slide)
+  const dark = contrast(ground, '#ffffff') > contrast(ground, '#000000')
+  const form = dark ? (theme.logo?.onDark ?? theme.logo?.onLight) : (theme.logo?.onLight ?? theme.logo?.onDark)
+  if (!theme.logo || !form) return null
+  const { box } = element
+  const scale = Math.min(box.width / form.natural.width, box.height / form.natural.height)
+  const height = Math.max(Math.min(theme.logo.least, box.height), form.natural.height * scale)
+  const width = (height * form.natural.width) / form.natural.height
+  const key = `${form.media} ${width} ${height}`
+  let known = logoCache.get(element)
+  if (!known) logoCache.set(element, (known = new Map()))
+  let made = known.get(key)
+  if (!made) {
+    const right = box.x + box.width / 2 > deck.info.info!.size.width / 2
+    made = { ...element, media: form.media, natural: form.natural, box: { ...box, x: right ? box.x + box.width - width : box.x, y: box.y + (box.height - height) / 2, width, height } } as ShownElement
+    known.set(key, made)
+  }
+  return made
+}
+
+/** The placeholders that a slide's layout and master keep, and those that its items are given, by name; the layout's come first. */
 export function placeholdersOf(deck: Deck, slide: Slide): ReadonlyMap<string, Element> {
   const places = new Map<string, Element>()
   const layout = deck.layouts[slide.layout]
@@ -25,6 +69,7 @@ export function placeholdersOf(deck: Deck, slide: Slide): ReadonlyMap<string, El
     if (!owner) continue
     for (const element of elementsOf(deck, owner)) if (element.placeholder) places.set(element.placeholder, element)
   }
+  for (const [name, place] of arrangedPlaces(deck, slide, groundHex(deck, slide))) places.set(name, place)
   return places
 }
 
@@ -37,9 +82,14 @@ export function shownElements(deck: Deck, slideId: Id, keepHidden = false): Show
   const made: ShownElement[] = []
   for (const owner of [layout?.master, layout?.id]) {
     if (!owner) continue
-    for (const element of elementsOf(deck, owner)) if (!element.placeholder) made.push(shown(element, undefined, true))
+    const ownLogo = owner === layout?.master && elementsOf(deck, layout.id).some(isLogo)
+    for (const element of elementsOf(deck, owner)) {
+      if (element.placeholder || (owner === layout?.master && layout.without?.includes(element.id)) || (ownLogo && isLogo(element))) continue
+      const one = withLogo(deck, slide, withField(deck, slideId, shown(element, undefined, true)))
+      if (one) made.push(one)
+    }
   }
-  for (const element of elementsOf(deck, slide.id)) made.push(shown(element, element.placeholder ? places.get(element.placeholder) : undefined, false))
+  for (const element of elementsOf(deck, slide.id)) made.push(withField(deck, slideId, shown(element, element.placeholder ? places.get(element.placeholder) : undefined, false)))
   return keepHidden ? made : made.filter(element => !element.hidden)
 }
 
@@ -51,21 +101,80 @@ export function shownElement(deck: Deck, id: Id): ShownElement | undefined {
   return shown(element, slide && element.placeholder ? placeholdersOf(deck, slide).get(element.placeholder) : undefined, !slide)
 }
 
-/** The colour of a slide's ground: its own, or its layout's, master's or theme's. */
-export function groundOf(deck: Deck, slide: Slide): Color {
+/** The theme that a slide, layout or master stands in: its master's own or the deck's. */
+export function themeUnder(deck: Deck, owner: Id): Theme {
+  const layout = deck.layouts[deck.slides[owner]?.layout ?? owner]
+  return deck.masters[layout?.master ?? owner]?.theme ?? deck.theme.theme!
+}
+
+const ownersOf = (deck: Deck, slide: Slide) => {
   const layout = deck.layouts[slide.layout]
   const master = layout && deck.masters[layout.master]
-  return slide.ground ?? layout?.ground ?? master?.ground ?? deck.theme.theme!.ground
+  return { layout, master, theme: master?.theme ?? deck.theme.theme! }
 }
+
+/** The colour of a slide's ground: its own, or its layout's, master's or theme's. */
+export function groundOf(deck: Deck, slide: Slide): Color {
+  const { layout, master, theme } = ownersOf(deck, slide)
+  return slide.ground ?? layout?.ground ?? master?.ground ?? theme.ground
+}
+
+/**
+ * How a slide's ground looks beyond its plain colour, part by part from the nearest that says something. Whoever chooses a
+ * plain colour chooses no fill with it.
+ */
+export function backdropOf(deck: Deck, slide: Slide): Backdrop {
+  const { layout, master, theme } = ownersOf(deck, slide)
+  const owners = [slide, layout, master, theme]
+  const filling = owners.find(owner => owner && (owner.backdrop?.fill !== undefined || owner.ground))
+  const nearest = <K extends keyof Backdrop>(part: K) => owners.find(owner => owner?.backdrop?.[part] !== undefined)?.backdrop?.[part]
+  return { fill: filling?.backdrop?.fill ?? null, texture: nearest('texture') ?? null, vignette: nearest('vignette') ?? null, border: nearest('border') ?? null }
+}
+
+const solidity = (color: Color) => color.alpha ?? 1
+
+/** The plain colour that words on a slide's ground are read against, #rrggbb: of a gradient its middle colour, of a veiled picture the veil's. */
+export function groundHex(deck: Deck, slide: Slide): string {
+  const { theme } = ownersOf(deck, slide)
+  const plainHex = hexOf(groundOf(deck, slide), theme.palette)
+  const { fill } = backdropOf(deck, slide)
+  if (!fill) return plainHex
+  if (fill.kind === 'picture') return fill.veil && solidity(fill.veil) > 0.4 ? hexOver(fill.veil, plainHex, theme.palette) : plainHex
+  const colors = fill.kind === 'corners' ? fill.colors : fill.stops.map(stop => stop.color)
+  return mixHex(colors.map(color => hexOver(color, plainHex, theme.palette)))
+}
+
+/** The theme as it is seen on a slide: on a deep ground, ink and ground change places. */
+export const themeOf = (deck: Deck, slide: Slide): Theme => themeOn(ownersOf(deck, slide).theme, groundHex(deck, slide))
 
 const plain: TextStyle = {
   name: 'Body', font: 'body', size: 40, leastSize: 24, weight: 400, lineHeight: 1.3, letterSpacing: 0, paragraphSpacing: 0.3,
   color: { role: 'ink' }, align: 'left', bullet: { symbol: '•', color: { role: 'accent1' } },
 }
 
+const leads = new WeakMap<TextStyle, TextStyle>()
+
+/** A text style of a theme by name; a theme without one for lead words sets them as its body, bold. */
+export function styleNamed(theme: Theme, name: string): TextStyle {
+  const body = theme.textStyles.body ?? plain
+  const found = theme.textStyles[name]
+  if (found || name !== 'lead') return found ?? body
+  let lead = leads.get(body)
+  if (!lead) leads.set(body, (lead = { ...body, name: 'Lead words', weight: 700, lineHeight: 1.15 }))
+  return lead
+}
+
+/** What of a text element departs from its style, by name; nothing where it follows it altogether. */
+export function departures(element: TextElement): Partial<TextStyle> {
+  const { size, color, align, weight, family, lineHeight, letterSpacing } = element
+  const own = { size, color, align, weight, family, lineHeight, letterSpacing, case: element.case }
+  return Object.fromEntries(Object.entries(own).filter(([, value]) => value !== undefined)) as Partial<TextStyle>
+}
+
 /** The style a text element is set in, with the element's own departures from it. */
 export function styleOf(deck: Deck, element: TextElement): TextStyle {
-  const style = deck.theme.theme!.textStyles[element.style ?? 'body'] ?? deck.theme.theme!.textStyles.body ?? plain
-  if (element.size === undefined && element.color === undefined && element.align === undefined) return style
-  return { ...style, size: element.size ?? style.size, color: element.color ?? style.color, align: element.align ?? style.align }
+  const style = styleNamed(themeUnder(deck, element.owner), element.style ?? 'body')
+  const own = departures(element)
+  if (!Object.keys(own).length) return style
+  return { ...style, ...own, ...(element.case === 'none' ? { case: undefined } : {}) }
 }

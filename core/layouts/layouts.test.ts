@@ -1,14 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { applyChanges, elementsOf, mend, readDeck, slidesOf, type Deck, type TextElement } from '../deck'
 import { readOutline } from '../formats/outline'
-import { inside, boundsOf } from '../place'
-import { countingContext, freshDeck, timingContext } from '../testing'
-import { families, houseTheme, insertOutline, joinOutline, outlineOf, propose, roomLeft, setOutlineSlide, splitOutline } from './index'
+import { countingContext, freshDeck } from '../testing'
+import { familyNamed, families, insertOutline, joinOutline, layOut, outlineOf, propose, setOutlineSlide, splitOutline } from './index'
 
 const context = countingContext('o')
+const slidesIn = (text: string) => {
+  const read = readOutline(text)
+  return read.ok ? read.value.slides : []
+}
 const pasted = (text: string): Deck => {
   const deck = freshDeck()
-  return applyChanges(deck, insertOutline(deck, { after: slidesOf(deck)[0]!.id, slides: readOutline(text) }, context))
+  return applyChanges(deck, insertOutline(deck, { after: slidesOf(deck)[0]!.id, slides: slidesIn(text) }, context))
 }
 const outlines = (deck: Deck) => slidesOf(deck).map(slide => outlineOf(deck, slide))
 
@@ -30,8 +33,9 @@ describe('the outline', () => {
   })
 
   it('writing a line leaves the look of the other lines alone', () => {
-    const deck = pasted('Routes\n  Astrel\n  Quill')
-    const slide = slidesOf(deck)[1]!
+    const listed = pasted('Routes\n  Astrel\n  Quill')
+    const slide = slidesOf(listed)[1]!
+    const deck = applyChanges(listed, layOut(listed, { slide: slide.id, family: familyNamed('list')! }, context))
     const body = elementsOf(deck, slide.id).find(element => element.placeholder === 'body') as TextElement
     const bold = { ...body.text.content[1]!, content: [{ type: 'text' as const, text: 'Quill', marks: [{ type: 'bold' as const }] }] }
     const styled = applyChanges(deck, [{ do: 'set', table: 'elements', id: body.id, fields: { text: { type: 'doc', content: [body.text.content[0], bold] } } }])
@@ -62,32 +66,12 @@ describe('proposing layouts', () => {
   it('ranks what suits first, and leaves none out', () => {
     expect(first('Spring briefing', ['Harbour office'], true)).toBe('title')
     expect(first('Crossings', ['crossings.csv by month'])).toBe('chart')
-    expect(first('What we cover', ['one', 'two', 'three'])).toBe('list')
+    expect(first('How the quay grew', ['2022 second berth', '2025 night boat', '2028 shore power'])).toBe('timeline-row')
     expect(first('Nobody waits in the rain.')).toBe('statement')
     expect(propose({ title: 'x', lines: [], first: false })).toHaveLength(families.length)
   })
 
   it('gives every proposal a reason in a sentence', () => {
     for (const proposal of propose({ title: 'A', lines: [{ text: '5 boats', level: 1 }], first: false })) expect(proposal.reason).toMatch(/^[A-Z0-9].*\.$/)
-  })
-})
-
-describe('the families', () => {
-  const room = { theme: houseTheme, size: { width: 1920, height: 1080 } }
-  it.each(families.map(family => [family.name, family] as const))('%s keeps its places on the slide and apart, with room for at least one item', (_, family) => {
-    const places = family.places(room).map(place => boundsOf(place.box))
-    for (const place of places) expect(inside(place, { left: 0, top: 0, right: 1920, bottom: 1080 }, 0.5)).toBe(true)
-    places.forEach((a, index) => {
-      for (const b of places.slice(index + 1)) expect(a.left < b.right - 0.5 && b.left < a.right - 0.5 && a.top < b.bottom - 0.5 && b.top < a.bottom - 0.5).toBe(false)
-    })
-    expect(family.items(room)).toBeGreaterThan(0)
-  })
-
-  it('a list that says it has room for so many lines holds them, and not many more', () => {
-    const count = families.find(family => family.name === 'list')!.items(room)
-    const full = pasted(`Full\n${Array.from({ length: count }, (_, index) => `  line ${index}`).join('\n')}`)
-    expect(roomLeft(full, slidesOf(full)[1]!.id, timingContext).overflowing).toEqual([])
-    const more = pasted(`More\n${Array.from({ length: count + 3 }, (_, index) => `  line ${index}`).join('\n')}`)
-    expect(roomLeft(more, slidesOf(more)[1]!.id, timingContext).overflowing).toEqual(['List'])
   })
 })

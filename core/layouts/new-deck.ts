@@ -1,41 +1,29 @@
-import { formatVersion, ordersAt, type Deck, type EditContext, type Element, type Info, type Purpose } from '../deck'
-import { addSlide, applyChanges, textOf } from '../deck'
-import { families } from './catalogue'
+import { addSlide, applyChanges, formatVersion, orderLast, layoutsOf, textOf, type Deck, type EditContext, type Info, type Purpose, type Theme } from '../deck'
+import { familyNamed } from './catalogue'
 import { houseTheme } from './house-theme'
+import { layoutIdOf, layoutRecords } from './layout-record'
 
-/** The id of the layout record that a family gets in a new deck. */
-export const layoutIdOf = (family: string) => `layout-${family}`
+/** The layouts that a new deck begins with; others come in when a slide takes them. */
+const opening = ['title', 'list', 'chart', 'picture', 'statement']
 
-/** A new deck: the house theme, a master with a rule at its foot, a layout for each family, and one title slide. */
-export function newDeck(wish: { title: string, purpose: Purpose, language?: string, audience?: Info['audience'], size?: Info['size'] }, context: EditContext): Deck {
+/** A new deck: a theme, a master with a rule at its foot, a few layouts, and one title slide. */
+export function newDeck(wish: { title: string, purpose: Purpose, language?: string, audience?: Info['audience'], size?: Info['size'], theme?: Theme }, context: EditContext): Deck {
   const size = wish.size ?? { width: 1920, height: 1080 }
-  const room = { theme: houseTheme, size }
-  const orders = ordersAt([], 0, families.length)
-  const elements: Record<string, Element> = {
-    'master-rule': {
-      id: 'master-rule', owner: 'master', order: 'a0', kind: 'shape', name: 'Rule', shape: 'rectangle', fill: { role: 'accent2' },
-      box: { x: houseTheme.margin, y: size.height - houseTheme.margin * 0.55, width: 96, height: 8, angle: 0 },
-    },
-  }
-  for (const family of families) {
-    const places = family.places(room)
-    const placeOrders = ordersAt([], 0, places.length)
-    places.forEach((place, index) => {
-      const id = `${layoutIdOf(family.name)}-${place.placeholder}`
-      elements[id] = { ...place, id, owner: layoutIdOf(family.name), order: placeOrders[index]! } as Element
-    })
-  }
+  const theme = wish.theme ?? houseTheme
   const empty: Deck = {
     info: { info: { id: 'info', format: formatVersion, title: wish.title, purpose: wish.purpose, language: wish.language ?? 'en', audience: wish.audience ?? 'public', size } },
-    theme: { theme: houseTheme },
+    theme: { theme },
     masters: { master: { id: 'master', order: 'a0', name: 'Master' } },
-    layouts: Object.fromEntries(families.map((family, index) => {
-      const id = layoutIdOf(family.name)
-      return [id, { id, order: orders[index]!, master: 'master', name: family.label, family: family.name, ...(family.ground ? { ground: family.ground } : {}) }]
-    })),
-    slides: {}, elements, beats: {}, cues: {}, sounds: {}, states: {},
+    layouts: {}, slides: {}, beats: {}, cues: {}, sounds: {}, states: {},
+    elements: {
+      'master-rule': {
+        id: 'master-rule', owner: 'master', order: 'a0', kind: 'shape', name: 'Rule', shape: 'rectangle', fill: { role: 'accent2' },
+        box: { x: theme.margin, y: size.height - theme.margin * 0.55, width: 96, height: 8, angle: 0 },
+      },
+    },
   }
-  const opened = applyChanges(empty, addSlide(empty, { after: null, layout: layoutIdOf('title') }, context))
+  const furnished = opening.reduce((deck, name) => applyChanges(deck, layoutRecords(deck, familyNamed(name)!, 'master', orderLast(layoutsOf(deck)))), empty)
+  const opened = applyChanges(furnished, addSlide(furnished, { after: null, layout: layoutIdOf('title') }, context))
   const title = Object.values(opened.elements).find(element => element.placeholder === 'title' && opened.slides[element.owner])!
   return applyChanges(opened, [{ do: 'set', table: 'elements', id: title.id, fields: { text: textOf([wish.title]) } }])
 }

@@ -1,9 +1,14 @@
 import {
-  addSlide, applyChanges, elementsOf, inlineText, orderLast, paragraphTexts, removeSlides, slidesOf, textOf,
-  type Change, type Deck, type EditContext, type Element, type Id, type Paragraph, type Slide, type TextDoc, type TextElement,
+  addSlide, applyChanges, elementsOf, inlineOf, inlineText, orderLast, ordersAt, removeSlides, setFields, slidesOf, textOf,
+  type Change, type Deck, type EditContext, type Element, type Id, type Slide,
 } from '../deck'
-import { layoutIdOf } from './new-deck'
+import { buildOf, extendBuild } from './builds'
+import type { LayoutFamily } from './catalogue'
+import type { RichLine } from './content'
+import { withLayout } from './layout-record'
+import { pairs } from './pairing'
 import { propose } from './propose'
+import { richLines, textFilling, titleWords, writeLines } from './write-lines'
 
 export interface OutlineLine {
   text: string
@@ -15,91 +20,106 @@ export interface OutlineLine {
 export interface OutlineSlide {
   title: string
   lines: readonly OutlineLine[]
-}
-
-const fills = (deck: Deck, slide: Id, placeholder: string) =>
-  elementsOf(deck, slide).find((element): element is TextElement => element.kind === 'text' && element.placeholder === placeholder)
-
-const titleWords = (deck: Deck, slide: Id) => {
-  const title = fills(deck, slide, 'title')
-  return title ? paragraphTexts(title.text).join(' ').replaceAll('\n', ' ') : ''
+  /** What the speaker says; absent leaves a slide's notes alone. */
+  notes?: string
+  /** The chapter that opens with this slide; absent leaves it alone. */
+  chapter?: string
 }
 
 /** What a slide is called: its title's words on one line. */
 export const titleOf = (deck: Deck, slide: Id) => titleWords(deck, slide).trim()
 
-/** A slide's words, as title and lines. */
+const plainLine = (line: RichLine): OutlineLine => ({ text: inlineText(line.content).replaceAll('\n', ' '), level: line.level })
+const known = new WeakMap<readonly Element[], { layout: Id, outline: OutlineSlide }>()
+
+/** A slide's words, as title and lines; kept until one of its elements changes. */
 export function outlineOf(deck: Deck, slide: Slide): OutlineSlide {
-  const body = fills(deck, slide.id, 'body')
-  const paragraphs = body?.text.content ?? []
-  const lines = paragraphs.map(paragraph => ({ text: inlineText(paragraph.content).replaceAll('\n', ' '), level: Math.max(1, paragraph.attrs?.level ?? 1) }))
-  return { title: titleWords(deck, slide.id), lines: lines.length === 1 && lines[0]!.text === '' ? [] : lines }
+  const own = elementsOf(deck, slide.id)
+  const last = known.get(own)
+  if (last?.layout === slide.layout) return last.outline
+  const outline = { title: titleWords(deck, slide.id), lines: richLines(deck, slide.id).map(plainLine) }
+  known.set(own, { layout: slide.layout, outline })
+  return outline
 }
 
-/** Whether the lines of a slide carry bullets: on a list they do, under a title they do not. */
-const carriesBullets = (deck: Deck, slide: Slide) => ['list', 'picture'].includes(deck.layouts[slide.layout]?.family ?? '')
-
-/** A text whose lines are the ones given; a line whose words stay keeps its look. */
-function retext(old: TextDoc | undefined, lines: readonly OutlineLine[], bullets: boolean): TextDoc {
-  const before = (old?.content ?? []).map(paragraph => ({ paragraph, text: inlineText(paragraph.content) }))
-  const used = new Set<number>()
-  const content = lines.map((line, index): Paragraph => {
-    const same = before.findIndex((entry, at) => !used.has(at) && entry.text.replaceAll('\n', ' ') === line.text)
-    const source = same >= 0 ? before[same]!.paragraph : undefined
-    if (same >= 0) used.add(same)
-    const beside = source ?? before[index]?.paragraph
-    const kept = beside?.attrs ?? {}
-    const level = bullets ? line.level : (kept.level ?? 0)
-    const attrs = { ...kept, level }
-    return { type: 'paragraph', attrs, ...(source?.content ? { content: source.content } : line.text ? { content: [{ type: 'text', text: line.text }] } : {}) }
+/** Lines with the look of the ones they were; a line whose words stay keeps its marks, one that changed its paragraph's look. */
+function restyled(old: readonly RichLine[], lines: readonly OutlineLine[]): RichLine[] {
+  const from = pairs(old.map(line => plainLine(line).text), lines.map(line => line.text))
+  return lines.map((line, index): RichLine => {
+    const before = from[index] === null ? undefined : old[from[index]!]
+    const same = before && plainLine(before).text === line.text
+    return { content: same ? before.content : inlineOf(line.text), level: line.level, ...(before?.attrs ? { attrs: before.attrs } : {}) }
   })
-  return content.length ? { type: 'doc', content } : textOf([])
 }
-
-const sameText = (a: TextDoc | undefined, b: TextDoc) => JSON.stringify(a) === JSON.stringify(b)
 
 /** Gives a slide the words of an outline; places that it lacks are made. */
 export function setOutlineSlide(deck: Deck, wish: { slide: Id, outline: OutlineSlide }, context: EditContext): Change[] {
   const slide = deck.slides[wish.slide]
   if (!slide) return []
+  const { title, lines, notes, chapter } = wish.outline
   const changes: Change[] = []
-  const write = (placeholder: string, lines: readonly OutlineLine[], bullets: boolean) => {
-    const element = fills(deck, slide.id, placeholder)
-    if (element) {
-      const text = retext(element.text, lines, bullets)
-      if (!sameText(element.text, text)) changes.push({ do: 'set', table: 'elements', id: element.id, fields: { text } })
-    } else if (lines.some(line => line.text)) {
-      const place = elementsOf(deck, slide.layout).find(candidate => candidate.placeholder === placeholder)
-      const record: Element = {
-        id: context.id(), owner: slide.id, kind: 'text', name: place?.name ?? (placeholder === 'title' ? 'Title' : 'Lines'), placeholder,
-        order: orderLast(elementsOf(deck, slide.id)), text: retext(undefined, lines, bullets),
-        ...(place ? {} : { box: { x: 110, y: placeholder === 'title' ? 88 : 260, width: 1700, height: placeholder === 'title' ? 130 : 700, angle: 0 }, style: placeholder === 'title' ? 'heading' : 'body' }),
-      }
-      changes.push({ do: 'put', table: 'elements', record })
-    }
+  const element = textFilling(deck, slide.id, 'title')
+  if (element) {
+    if (titleWords(deck, slide.id) !== title) changes.push({ do: 'set', table: 'elements', id: element.id, fields: { text: textOf([title]) } })
+  } else if (title) {
+    const place = elementsOf(deck, slide.layout).find(candidate => candidate.placeholder === 'title')
+    const { margin } = deck.theme.theme!
+    const size = deck.info.info!.size
+    changes.push({
+      do: 'put', table: 'elements', record: {
+        id: context.id(), owner: slide.id, kind: 'text', name: place?.name ?? 'Title', placeholder: 'title', order: orderLast(elementsOf(deck, slide.id)), text: textOf([title]),
+        ...(place ? {} : { box: { x: margin, y: Math.round(margin * 0.8), width: size.width - 2 * margin, height: Math.round(size.height * 0.12), angle: 0 }, style: 'heading' }),
+      },
+    })
   }
-  write('title', [{ text: wish.outline.title, level: 0 }], false)
-  write('body', wish.outline.lines, carriesBullets(deck, slide))
-  return changes
+  const own = outlineOf(deck, slide).lines
+  const same = own.length === lines.length && own.every((line, index) => line.text === lines[index]!.text && line.level === lines[index]!.level)
+  if (!same) {
+    changes.push(...writeLines(applyChanges(deck, changes), slide, restyled(richLines(deck, slide.id), lines), context))
+    const how = buildOf(deck, slide.id)
+    if (how !== 'none') changes.push(...extendBuild(applyChanges(deck, changes), { slide: slide.id, how }, context))
+  }
+  const fields: Partial<Slide> = {}
+  if (notes !== undefined && notes !== slide.notes) fields.notes = notes.slice(0, 200_000)
+  if (chapter !== undefined && chapter !== (slide.chapter ?? '')) fields.chapter = chapter ? chapter.slice(0, 200) : undefined
+  return Object.keys(fields).length ? [...changes, ...setFields(deck, { table: 'slides', id: slide.id, fields })] : changes
 }
 
-/** Puts slides with these words after a slide (first where null), each in the layout that suits its words best. */
+/** Puts a slide with these words after another (first where null) in a family's layout. The slide's id is the first one asked for. */
+export function insertSlide(deck: Deck, wish: { after: Id | null, family: LayoutFamily, outline: OutlineSlide }, context: EditContext): { slide: Id, changes: Change[], deck: Deck } {
+  const { layout, changes, deck: furnished } = withLayout(deck, wish.family)
+  const added = addSlide(furnished, { after: wish.after, layout }, context)
+  const put = added[0]
+  const slide = put?.do === 'put' ? put.record.id : ''
+  const standing = applyChanges(furnished, added)
+  const written = setOutlineSlide(standing, { slide, outline: wish.outline }, context)
+  return { slide, changes: [...changes, ...added, ...written], deck: applyChanges(standing, written) }
+}
+
+/**
+ * Puts slides with these words after a slide (first where null), each in the layout that suits its words best. Each is made
+ * on a deck of its own with nothing but theme, master and layouts, so that the thousandth costs what the first does.
+ */
 export function insertOutline(deck: Deck, wish: { after: Id | null, slides: readonly OutlineSlide[] }, context: EditContext): Change[] {
+  const siblings = slidesOf(deck)
+  const at = wish.after === null ? 0 : siblings.findIndex(slide => slide.id === wish.after) + 1
+  const orders = ordersAt(siblings, at, wish.slides.length)
+  const transition = siblings[Math.max(0, at - 1)]?.transition
+  const chapters = wish.slides.filter(slide => slide.chapter).length > 1
   const changes: Change[] = []
-  let now = deck
-  let after = wish.after
-  for (const outline of wish.slides) {
-    const first = after === null
-    const family = propose({ ...outline, first }).find(proposal => now.layouts[layoutIdOf(proposal.family.name)])?.family.name
-    const layout = family ? layoutIdOf(family) : Object.keys(now.layouts)[0]!
-    const added = addSlide(now, { after, layout }, context)
-    now = applyChanges(now, added)
-    const put = added[0]!
-    after = put.do === 'put' ? put.record.id : after
-    const written = setOutlineSlide(now, { slide: after!, outline }, context)
-    now = applyChanges(now, written)
-    changes.push(...added, ...written)
-  }
+  const shared = Object.fromEntries(Object.entries(deck.elements).filter(([, element]) => !deck.slides[element.owner]))
+  let bare: Deck = { ...deck, slides: {}, elements: shared, beats: {}, cues: {}, states: {}, sounds: {} }
+  wish.slides.forEach((outline, index) => {
+    const words = { ...outline, first: at === 0 && index === 0, last: index > 0 && index === wish.slides.length - 1, language: deck.info.info!.language }
+    const { family } = propose(words)[0]!
+    const inserted = insertSlide(bare, { after: null, family, outline }, context)
+    const agenda = family.senses[0] === 'agenda' && !outline.lines.length ? (chapters ? 'chapters' : 'slides') : null
+    for (const change of inserted.changes) {
+      if (change.do !== 'put' || change.table !== 'slides') changes.push(change)
+      else changes.push({ ...change, record: { ...change.record, order: orders[index]!, ...(transition ? { transition } : {}), ...(agenda ? { agenda } : {}) } })
+    }
+    if (!bare.layouts[withLayout(inserted.deck, family).layout]) bare = { ...bare, layouts: inserted.deck.layouts, elements: Object.fromEntries(Object.entries(inserted.deck.elements).filter(([, element]) => element.owner !== inserted.slide)) }
+  })
   return changes
 }
 
@@ -118,8 +138,8 @@ export function splitOutline(deck: Deck, wish: { slide: Id, line: number }, cont
 /** Whether a slide holds nothing but words of its outline, so that it can become a line. */
 export const isOnlyWords = (deck: Deck, slide: Id) =>
   elementsOf(deck, slide).every(element =>
-    (element.kind === 'text' && (element.placeholder === 'title' || element.placeholder === 'body')) ||
-    (element.kind === 'chart' && !element.chart?.table) || (element.kind === 'picture' && !element.media))
+    element.placeholder !== undefined && element.kind !== 'film' && element.kind !== 'sound' && element.kind !== 'live'
+    && !(element.kind === 'chart' && element.chart?.table) && !(element.kind === 'picture' && element.media))
 
 /** Makes a slide a line of the slide before it, followed by its own lines one level deeper. Nothing where it is the first or holds more than words. */
 export function joinOutline(deck: Deck, wish: { slide: Id }, context: EditContext): Change[] {

@@ -1,12 +1,5 @@
 import { families, type LayoutFamily } from './catalogue'
-
-/** What a slide's words are, as an outline has them. */
-export interface SlideWords {
-  title: string
-  lines: readonly { text: string, level: number }[]
-  /** Whether it opens the deck. */
-  first: boolean
-}
+import { featuresOf, readSenses, type SlideWords } from './senses'
 
 export interface Proposal {
   family: LayoutFamily
@@ -16,40 +9,60 @@ export interface Proposal {
   reason: string
 }
 
-const counts = ['No lines', 'One line', 'Two lines', 'Three lines', 'Four lines', 'Five lines', 'Six lines', 'Seven lines', 'Eight lines', 'Nine lines']
-const countWords = (count: number) => counts[count] ?? `${count} lines`
-const namesTable = /\.(csv|tsv|xlsx)\b|\bby (month|year|season|week|day|route)\b/i
-const namesPicture = /\b(photo|photograph|picture|map|view)\b|\.(jpe?g|png|webp|avif)\b/i
+/** How much less a family suits the second and later senses that it names. */
+const later = [1, 0.88, 0.84, 0.8, 0.78]
 
-/** Ranks the layout families for a slide's words, best first; none is left out. */
+/** Ranks all layouts for a slide's words, best first; none is left out. Of layouts that show one sense the ones that look best with as many items come first. */
 export function propose(words: SlideWords): Proposal[] {
-  const filled = words.lines.filter(line => line.text.trim() !== '')
-  const all = [words.title, ...filled.map(line => line.text)].join('\n')
-  const withNumber = filled.filter(line => /\d/.test(line.text)).length
-  const judge = (family: string): [number, string] => {
-    switch (family) {
-      case 'title':
-        if (words.first && filled.length <= 2) return [0.95, 'It is the first slide and says little. That opens a deck.']
-        return [0.15, 'Sets the words large on a deep ground, as at a chapter’s start.']
-      case 'chart':
-        if (namesTable.test(all)) return [0.9, 'A table is named. That reads as a chart of it.']
-        if (filled.length >= 3 && withNumber === filled.length) return [0.6, `${countWords(filled.length)}, each with a number. They could be compared as bars.`]
-        return [0.3, 'Takes a table of figures, and sets the lines under it.']
-      case 'picture':
-        if (namesPicture.test(all)) return [0.7, 'A picture is named. It stands beside the lines.']
-        return [filled.length ? 0.4 : 0.25, 'Keeps half of the slide for a picture.']
-      case 'statement':
-        if (!words.first && filled.length === 0 && /\d|[.!?]$/.test(words.title)) return [0.75, 'One line that stands on its own. It can be said large.']
-        return [filled.length <= 1 ? 0.45 : 0.2, 'Says the first line large, and the rest small beneath it.']
-      default:
-        if (filled.length >= 2) return [0.65, `${countWords(filled.length)} side by side in weight. That reads as a list.`]
-        return [0.55, filled.length ? 'One line so far. A list leaves room for more.' : 'No lines yet. A list leaves room for them.']
+  const senses = readSenses(words)
+  const { count, led } = featuresOf(words)
+  const judged = families.map((family, index): Proposal => {
+    let score = 0
+    let reason = senses[0]?.reason ?? 'It takes any words.'
+    for (const [at, sense] of family.senses.entries()) {
+      const reading = senses.find(other => other.sense === sense)
+      const suits = reading ? reading.score * (later[at] ?? 0.75) : 0
+      if (reading && suits > score) [score, reason] = [suits, reading.reason]
     }
-  }
-  return families
-    .map((family): Proposal => {
-      const [score, reason] = judge(family.name)
-      return { family, score, reason }
-    })
-    .sort((a, b) => b.score - a.score)
+    const [least, most] = family.best
+    const off = count < least ? least - count : count > most ? count - most : 0
+    score *= 1 / (1 + off * 0.12)
+    if (family.content === 'items' && family.split === 'lead' && led > 0.6) score *= 1.02
+    return { family, score: Math.min(1, score) - index * 0.0001, reason }
+  })
+  return spread(judged.sort((a, b) => b.score - a.score))
 }
+
+/** Lets each reading have its best layout seen early: after two layouts for one sense the next sense that is nearly as likely has its turn. */
+function spread(ranked: readonly Proposal[]): Proposal[] {
+  const left = [...ranked]
+  const made: Proposal[] = []
+  while (left.length) {
+    const recent = made.slice(-2).map(proposal => proposal.family.senses[0])
+    const tired = recent.length === 2 && recent[0] === recent[1]
+    const other = tired ? left.findIndex(proposal => proposal.family.senses[0] !== recent[0] && proposal.score > left[0]!.score * 0.72) : 0
+    made.push(...left.splice(Math.max(0, other), 1))
+  }
+  return made
+}
+
+const plain = (text: string) => text.toLocaleLowerCase().normalize('NFKD').replace(/\p{M}/gu, '')
+
+/** Layouts for what someone says a slide is for (“compare two routes”, “who we are”): those whose words are meant, best first; all where nothing was said. */
+export function layoutsFor(purpose: string): LayoutFamily[] {
+  const asked = plain(purpose).split(/[^\p{L}\p{N}]+/u).filter(word => word.length > 1 && !small.has(word))
+  if (!asked.length) return [...families]
+  const stem = (word: string) => word.replace(/(?:ing|ies|es|s|ed|ison)$/, '')
+  return families
+    .map(family => {
+      const words = plain(`${family.label} ${family.label} ${family.finds} ${family.senses.join(' ')}`).split(/[^\p{L}\p{N}]+/u)
+      const score = asked.reduce((sum, word) => sum + Math.max(0, ...words.map(known => (known === word ? 3 : stem(known) === stem(word) ? 2.5 : word.length > 3 && (known.startsWith(stem(word)) || stem(known) === word) ? 1.5 : 0))), 0)
+      const phrase = plain(family.finds).includes(plain(purpose).trim()) ? 4 : 0
+      return { family, score: score + phrase }
+    })
+    .filter(({ score }) => score > 0)
+    .sort((a, b) => b.score - a.score)
+    .map(({ family }) => family)
+}
+
+const small = new Set(['the', 'and', 'for', 'with', 'of', 'to', 'in', 'on', 'our', 'my', 'an', 'is', 'are', 'it', 'show', 'slide', 'two'])

@@ -1,3 +1,4 @@
 export * from './bounds'
 export * from './resize'
 export * from './snap'
+export * from './outlines'

@@ -1,4 +1,4 @@
-import type { Inline, Mark, Paragraph, TextDoc, TextStyle, Theme } from '../deck'
+import type { Bullet, Inline, Mark, Paragraph, TextDoc, TextStyle, Theme } from '../deck'
 import type { Font, Measurer } from './measure'
 
 /** What parts of a text can be told apart. */
@@ -53,12 +53,17 @@ export const lettersOf = (text: string) => Array.from(graphemes.segment(text), p
 /** The indent of a list level, in multiples of the size. */
 export const indentOfLevel = (level: number) => (level > 0 ? 1.1 * level : 0)
 
+/** The bullet of a list level, from 1. */
+export const bulletOf = (style: TextStyle, level: number): Bullet => (level > 1 ? (style.deeperBullets?.[level - 2] ?? style.deeperBullets?.at(-1)) : undefined) ?? style.bullet
+
+const cased = (text: string, way: TextStyle['case']) => (way === 'upper' ? text.toLocaleUpperCase() : way === 'lower' ? text.toLocaleLowerCase() : text)
+
 /** The font that a run is set in. */
 export function fontOf(marks: readonly Mark[], style: TextStyle, fonts: Theme['fonts'], scale: number): Font {
   let factor = 1
-  let family = fonts[style.font]
+  let family = style.family ?? fonts[style.font]
   let weight = style.weight
-  let italic = false
+  let italic = style.italic ?? false
   for (const mark of marks) {
     if (mark.type === 'size') factor = mark.attrs.factor
     else if (mark.type === 'font') family = mark.attrs.family
@@ -105,7 +110,7 @@ export function layoutText(doc: TextDoc, style: TextStyle, fonts: Theme['fonts']
     let factor = 1
     const open = () => {
       line = {
-        paragraph: paragraphIndex, index: lines.length, first, level, bullet: level > 0 ? (paragraph.attrs?.bullet ?? style.bullet.symbol) : null,
+        paragraph: paragraphIndex, index: lines.length, first, level, bullet: level > 0 ? (paragraph.attrs?.bullet ?? bulletOf(style, level).symbol) : null,
         align: paragraph.attrs?.align ?? style.align, indent, width: 0, height: 0, top, runs: [],
       }
       first = false
@@ -135,7 +140,7 @@ export function layoutText(doc: TextDoc, style: TextStyle, fonts: Theme['fonts']
       for (const node of stretch) {
         if (node.type !== 'text') continue
         const marks = node.marks ?? noMarks
-        for (const [token] of node.text.replace(/[\r\n\f\v\u2028\u2029]/g, ' ').matchAll(tokens)) {
+        for (const [token] of cased(node.text, style.case).replace(/[\r\n\f\v\u2028\u2029]/g, ' ').matchAll(tokens)) {
           const space = /^[ \t]/.test(token)
           const wide = advance(token, marks)
           if (space) {

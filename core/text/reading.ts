@@ -58,3 +58,15 @@ export function readingSeconds(reading: Reading, language: string, audience: Inf
   if (!words && !reading.marks) return 0
   return finding + (words * 60) / readingSpeed(language, audience) + (reading.marks ? chartGlance + perMark * reading.marks : 0)
 }
+
+/** The distance, in heights of the picture, that is reckoned with where a deck says nothing: the back of a usual room. */
+export const usualDistance = 8
+/**
+ * The least height of letters (em), as a share of the picture's height, for each height of the picture that the reader is
+ * away: at eight heights 2 %. An x-height of half an em then is seen under about 4.3 minutes of arc, close to the five that
+ * ISO 9241-303 asks for capital letters.
+ */
+const sharePerHeight = 0.0025
+
+/** The least size that text may have to be read from the back, px of deck space. */
+export const leastReadable = (info: Pick<Info, 'distance' | 'size'>) => sharePerHeight * (info.distance ?? usualDistance) * info.size.height

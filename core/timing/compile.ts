@@ -1,4 +1,4 @@
-import { beatsOf, cuesOf, paragraphTexts, shownElements, type Cue, type Deck, type Hold, type Id, type Info, type Parts, type ShownElement } from '../deck'
+import { beatsOf, cuesOf, paragraphTexts, shownElements, themeUnder, type Cue, type Deck, type Hold, type Id, type Info, type Parts, type ShownElement } from '../deck'
 import { addReading, countReading, nothingToRead, readingSeconds, type Reading } from '../text'
 import { easingOf } from './easing'
 import { effectNamed } from './effects'
@@ -151,7 +151,7 @@ export function compileSlide(deck: Deck, slideId: Id, context: TimingContext): S
   if (!slide) return { slide: slideId, size: deck.info.info!.size, beats: [], tracks: new Map(), elements: [], length: 0, problems: [] }
   const elements = shownElements(deck, slideId)
   const beats = beatsOf(deck, slideId)
-  const parts: unknown[] = [deck.info.info, deck.theme.theme, context.measurer, beats, ...elements]
+  const parts: unknown[] = [deck.info.info, themeUnder(deck, slideId), context.measurer, beats, ...elements]
   for (const beat of beats) parts.push(cuesOf(deck, beat.id))
   for (const element of elements) {
     if (element.kind === 'chart' && element.chart?.table) parts.push(context.table(element.chart.table))

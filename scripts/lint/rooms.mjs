@@ -47,7 +47,8 @@ export const roomsRule = {
       const to = target.split(path.sep)
       if (to[0] !== room && to[0] in rooms && !rooms[room].includes(to[0])) context.report({ node, messageId: 'room', data: { from: room, to: to[0] } })
       if (to[0] !== 'core') return
-      const door = to[1] === 'formats' ? to.slice(0, 3) : to.slice(0, 2)
+      // The catalogue of layouts is a door of its own: the deck arranges a slide's items by it, and layouts are made of decks.
+      const door = to[1] === 'formats' || (to[1] === 'layouts' && to[2] === 'catalogue') ? to.slice(0, 3) : to.slice(0, 2)
       const own = room === 'core' && door.every((part, index) => from[index] === part)
       if (!own && to.length > door.length) context.report({ node, messageId: 'door', data: { door: door.join('/') } })
     }

@@ -13,6 +13,12 @@ export const listDecks = () => database()<(DeckRow & { snapshot: Deck })[]>`
   select decks.id, title, purpose, changed_at, snapshot, (select max(number) from deck_versions where deck = decks.id) as version
   from decks where removed_at is null order by changed_at desc`
 
+/** Decks in whose snapshot every word stands somewhere, the newest first. */
+export const decksWithWords = (words: readonly string[]) => database()<{ id: string, title: string, snapshot: Deck }[]>`
+  select id, title, snapshot from decks
+  where removed_at is null and snapshot::text ilike all (${words.map(word => `%${word.replace(/[\\%_]/g, '\\$&')}%`)})
+  order by changed_at desc`
+
 export async function deckExists(id: string) {
   const [row] = await database()`select 1 from decks where id = ${id} and removed_at is null`
   return row !== undefined

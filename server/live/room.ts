@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { applyAwarenessUpdate, Awareness, encodeAwarenessUpdate, removeAwarenessStates } from 'y-protocols/awareness'
 import * as Y from 'yjs'
-import { mend, type Deck } from '../../core/deck'
-import { encodeMessage, readDocument, type LiveMessage } from '../../core/live'
+import { mend, type Change, type Deck } from '../../core/deck'
+import { applyToDocument, encodeMessage, readDocument, type LiveMessage } from '../../core/live'
 import { appendUpdates, foldUpdates, keepSnapshot, updatesOf } from '../database/decks'
 
 /** One browser on a live document. */
@@ -29,6 +29,8 @@ export interface Room {
   deck(): Deck
   /** Puts the snapshot on disk if it is behind. */
   keep(): Promise<void>
+  /** Makes an edit of the server's own, as a person: on disk before anyone hears of it. */
+  apply(changes: readonly Change[], person: string): Promise<void>
   isEmpty(): boolean
 }
 
@@ -141,6 +143,15 @@ export async function openRoom(id: string): Promise<Room> {
         waiting.push({ peer, number: message.number, content: message.update })
         void write()
       }
+    },
+    async apply(changes, person) {
+      const before = Y.encodeStateVector(document)
+      applyToDocument(document, changes, 'server')
+      const update = Y.encodeStateAsUpdate(document, before)
+      last = Math.max(last, await appendUpdates(id, [{ content: update, person }], nodeName))
+      tell({ kind: 'update', number: 0, update })
+      behind = true
+      await keep()
     },
     async catchUp() {
       for (const row of await updatesOf(id, last)) {

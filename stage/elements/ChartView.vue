@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
 import { drawingOfElement, inBetween } from '#core/charts'
-import type { ChartElement, Deck, ShownElement } from '#core/deck'
+import type { ChartElement, Deck, ShownElement, Theme } from '#core/deck'
 import type { ElementFrame } from '#core/timing'
 import { drawChartInto } from '../chart-nodes'
 import type { StageHost } from '../host'
 
-const props = defineProps<{ deck: Deck, element: ChartElement & ShownElement, host: StageHost, prompts: boolean }>()
+const props = defineProps<{ deck: Deck, theme: Theme, element: ChartElement & ShownElement, host: StageHost, prompts: boolean }>()
 const svg = ref<SVGSVGElement>()
 
 const stateDrawing = (state: string | null) => drawingOfElement(props.deck, props.element, state, props.host.table, props.host.measurer)
@@ -22,9 +22,9 @@ function redraw(chart: ElementFrame['chart']) {
   const next = chart ? inBetween(from, to, chart.progress) : to
   if (next === shown) return
   shown = next
-  drawChartInto(svg.value, next, props.element.chart, props.deck.theme.theme!)
+  drawChartInto(svg.value, next, props.element.chart, props.theme)
 }
-watch(() => [drawing.value, props.element.chart, props.deck.theme.theme], () => {
+watch(() => [drawing.value, props.element.chart, props.theme], () => {
   shown = null
   redraw(null)
 }, { flush: 'post' })

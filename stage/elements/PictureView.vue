@@ -21,7 +21,7 @@ const view = computed(() => {
 
 <template>
   <div class="stage-picture" :style="frame">
-    <img v-if="source" :src="source" :alt="element.alt ?? ''" :style="view" draggable="false" decoding="async">
+    <img v-if="source" :src="source" :alt="element.alt ?? ''" :style="view" :class="{ whole: element.logo }" draggable="false" decoding="async">
     <p v-else-if="prompts" class="stage-empty">{{ element.prompt ?? 'Drop a picture here' }}</p>
   </div>
 </template>

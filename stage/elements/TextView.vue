@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { cssColor } from '#core/color'
-import { styleOf, type Deck, type ShownElement, type TextElement } from '#core/deck'
-import { fontOf, layoutOfElement, lettersOf, type Fitted, type Line, type Measurer, type Run } from '#core/text'
+import { styleOf, type Deck, type ShownElement, type TextElement, type Theme } from '#core/deck'
+import { bulletOf, fontOf, layoutOfElement, lettersOf, type Fitted, type Line, type Measurer, type Run } from '#core/text'
 import type { Track } from '#core/timing'
 import { fontStack } from '../measurer'
 
-const props = defineProps<{ deck: Deck, element: TextElement & ShownElement, track: Track | undefined, measurer: Measurer, prompts: boolean }>()
+const props = defineProps<{ deck: Deck, theme: Theme, element: TextElement & ShownElement, track: Track | undefined, measurer: Measurer, prompts: boolean }>()
 
 const style = computed(() => styleOf(props.deck, props.element))
-const theme = computed(() => props.deck.theme.theme!)
 const layout = computed<Fitted>(() => layoutOfElement(props.deck, props.element, props.measurer))
 const isEmpty = computed(() => layout.value.counts.letter === 0)
 const by = computed(() => props.track?.partsBy ?? null)
@@ -29,18 +28,18 @@ const lineStyle = (line: Line) => {
 }
 
 const runStyle = (run: Run) => {
-  const font = fontOf(run.marks, style.value, theme.value.fonts, layout.value.scale)
+  const font = fontOf(run.marks, style.value, props.theme.fonts, layout.value.scale)
   const css: Record<string, string> = { fontFamily: fontStack(font.family), fontSize: `${font.size}px`, fontWeight: String(font.weight) }
   if (style.value.letterSpacing) css.letterSpacing = `${style.value.letterSpacing * style.value.size * layout.value.scale}px`
   if (font.italic) css.fontStyle = 'italic'
   const decorations: string[] = []
   for (const mark of run.marks) {
-    if (mark.type === 'color') css.color = cssColor(mark.attrs.color, theme.value.palette)
-    else if (mark.type === 'highlight') css.background = cssColor(mark.attrs.color, theme.value.palette)
+    if (mark.type === 'color') css.color = cssColor(mark.attrs.color, props.theme.palette)
+    else if (mark.type === 'highlight') css.background = cssColor(mark.attrs.color, props.theme.palette)
     else if (mark.type === 'underline') decorations.push('underline')
     else if (mark.type === 'strike') decorations.push('line-through')
     else if (mark.type === 'link') {
-      css.color ??= cssColor({ role: 'link' }, theme.value.palette)
+      css.color ??= cssColor({ role: 'link' }, props.theme.palette)
       decorations.push('underline')
     }
   }
@@ -59,19 +58,23 @@ const firstPart = (line: Line) => linePart(line) ?? pieces(line)[0]?.part ?? nul
 
 const outer = computed(() => ({
   ...(props.element.panel
-    ? { background: cssColor(props.element.panel.fill, theme.value.palette), borderRadius: `${props.element.panel.radius}px`, padding: `${padding.value}px` }
+    ? { background: cssColor(props.element.panel.fill, props.theme.palette), borderRadius: `${props.element.panel.radius}px`, padding: `${padding.value}px` }
     : {}),
-  color: cssColor(style.value.color, theme.value.palette),
+  color: cssColor(style.value.color, props.theme.palette),
 }))
-const bulletStyle = (line: Line) => ({
-  left: `${-layout.value.scale * style.value.size * 1.1}px`, fontSize: `${style.value.size * layout.value.scale}px`,
-  fontFamily: fontStack(theme.value.fonts[style.value.font]), color: cssColor(style.value.bullet.color, theme.value.palette), lineHeight: `${line.height}px`,
-})
+const family = computed(() => fontStack(style.value.family ?? props.theme.fonts[style.value.font]))
+const bulletStyle = (line: Line) => {
+  const bullet = bulletOf(style.value, line.level)
+  return {
+    left: `${-layout.value.scale * style.value.size * 1.1}px`, fontSize: `${style.value.size * layout.value.scale * (bullet.size ?? 1)}px`,
+    fontFamily: family.value, color: cssColor(bullet.color, props.theme.palette), lineHeight: `${line.height}px`,
+  }
+}
 </script>
 
 <template>
   <div class="stage-text" :style="outer" :dir="undefined">
-    <p v-if="isEmpty && prompts && element.prompt" class="stage-prompt" :style="{ fontSize: `${style.size}px`, fontFamily: fontStack(theme.fonts[style.font]), fontWeight: style.weight, top: `${top}px` }">{{ element.prompt }}</p>
+    <p v-if="isEmpty && prompts && element.prompt" class="stage-prompt" :style="{ fontSize: `${style.size}px`, fontFamily: family, fontWeight: style.weight, top: `${top}px` }">{{ element.prompt }}</p>
     <div class="stage-lines" :style="{ left: `${padding}px`, top: `${padding}px` }">
       <div v-for="line in layout.lines" :key="line.index" class="stage-line" :style="lineStyle(line)" :data-part="linePart(line)">
         <span v-if="line.first && line.bullet" class="stage-bullet" :style="bulletStyle(line)" :data-part="linePart(line) === null ? firstPart(line) : null">{{ line.bullet }}</span><span

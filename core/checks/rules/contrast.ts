@@ -1,25 +1,36 @@
-import { contrast, hexOf, readableOn } from '../../color'
-import { groundOf, setFields, styleOf } from '../../deck'
+import { contrast, hexOver, readableOn } from '../../color'
+import { groundHex, setFields, styleOf, themeOf, type Color } from '../../deck'
 import { boundsOf, inside, overlap } from '../../place'
 import { layoutOfElement } from '../../text'
 import type { Finding, Rule } from '../finding'
 
 /** WCAG 2.2, 1.4.3: 3 : 1 for large text (from 24 CSS px; on a slide all text of 2.4 % of its height is), 4.5 : 1 for the rest. */
 const largeShare = 0.024
+/** Shapes that words inside their bounds stand on. */
+const solid = new Set(['rectangle', 'rounded', 'ellipse', 'chevron'])
 
 /** Text that is too faint on the plain colour beneath it: the slide's ground, a panel, or a shape that lies under all of it. */
 export const contrastRule: Rule = ({ deck, slide, context }) => {
-  const palette = deck.theme.theme!.palette
-  const ground = hexOf(groundOf(deck, deck.slides[slide.slide]!), palette)
+  const record = deck.slides[slide.slide]!
+  const palette = themeOf(deck, record).palette
+  const ground = groundHex(deck, record)
   return slide.score.elements.flatMap((element, index): Finding[] => {
     if (element.kind !== 'text' || layoutOfElement(deck, element, context.measurer).counts.letter === 0) return []
     const bounds = boundsOf(element.box)
     const beneath = slide.score.elements.slice(0, index).filter(other => overlap(boundsOf(other.box), bounds)).reverse()
-    const cover = beneath.find(other => other.kind === 'picture' || (other.kind === 'shape' && other.fill && other.shape === 'rectangle' && inside(bounds, boundsOf(other.box), 1)))
-    if (cover?.kind === 'picture' && !element.panel) return []
-    const under = element.panel ? hexOf(element.panel.fill, palette) : cover?.kind === 'shape' && cover.fill ? hexOf(cover.fill, palette) : ground
+    let under = ground
+    let onPicture = false
+    const layers: Color[] = element.panel ? [element.panel.fill] : []
+    for (const other of beneath) {
+      if (layers.some(color => (color.alpha ?? 1) === 1)) break
+      if (other.kind === 'picture' && other.media) onPicture = true
+      if (onPicture) break
+      if (other.kind === 'shape' && other.fill && solid.has(other.shape) && inside(bounds, boundsOf(other.box), 1)) layers.push(other.fill)
+    }
+    if (onPicture && !layers.some(color => (color.alpha ?? 1) === 1)) return []
+    for (const color of layers.reverse()) under = hexOver(color, under, palette)
     const style = styleOf(deck, element)
-    const ratio = contrast(hexOf(style.color, palette), under)
+    const ratio = contrast(hexOver(style.color, under, palette), under)
     const needed = style.size >= slide.score.size.height * largeShare ? 3 : 4.5
     if (ratio >= needed) return []
     const role = readableOn(under, palette)

@@ -1,9 +1,6 @@
 import { styleOf } from '../../deck'
-import { layoutOfElement } from '../../text'
+import { layoutOfElement, leastReadable } from '../../text'
 import type { Finding, Rule } from '../finding'
-
-/** The least height of letters, as a share of the slide's: a viewer at eight times the picture's height still reads it. */
-const leastShare = 0.02
 
 /** Text that is set too small to be read, or does not fit its box. */
 export const textSize: Rule = ({ deck, slide, context }) =>
@@ -12,7 +9,7 @@ export const textSize: Rule = ({ deck, slide, context }) =>
     const layout = layoutOfElement(deck, element, context.measurer)
     if (!layout.counts.letter) return []
     const size = styleOf(deck, element).size * layout.scale
-    const least = slide.score.size.height * leastShare
+    const least = leastReadable(deck.info.info!)
     const base = { slide: slide.slide, beat: null, element: element.id }
     if (!layout.fits) return [{ ...base, rule: 'text-fit', message: `“${element.name}” does not fit its box even at ${Math.round(size)} px. Make the box larger, or say less.`, remedy: null }]
     if (size >= least - 0.5) return []

@@ -10,6 +10,7 @@ export function fillPlaceholder(place: Element, owner: Id, id: Id): Element {
   if (place.kind === 'text') return { ...base, kind: 'text', text: emptyText() }
   if (place.kind === 'chart') return { ...base, kind: 'chart' }
   if (place.kind === 'picture') return { ...base, kind: 'picture' }
+  if (place.kind === 'shape') return { ...base, kind: 'shape', shape: place.shape }
   const { box: _, ...rest } = place
   return { ...rest, ...base } as Element
 }
@@ -24,7 +25,7 @@ export function addSlide(deck: Deck, wish: { after: Id | null, layout: Id }, con
     { do: 'put', table: 'slides', record: { id, order: orderAt(slides, index), layout: wish.layout, notes: '', ...(before?.transition ? { transition: before.transition } : {}) } },
     { do: 'put', table: 'beats', record: { id: context.id(), slide: id, order: 'a0', start: 'advance', hold: { kind: 'reading' } } },
     ...elementsOf(deck, wish.layout)
-      .filter(element => element.placeholder)
+      .filter(element => element.placeholder && element.kind !== 'group')
       .map(place => ({ do: 'put' as const, table: 'elements' as const, record: fillPlaceholder(place, id, context.id()) })),
   ]
 }

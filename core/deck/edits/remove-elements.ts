@@ -3,11 +3,12 @@ import { cuesOfElement, statesOf } from '../groups'
 import type { Deck, Id } from '../records'
 import { dropCues } from './remove-cues'
 
-/** Takes elements away, with the cues that move them and the states they keep. */
-export function removeElements(deck: Deck, wish: { elements: readonly Id[] }): Change[] {
-  const gone = new Set(wish.elements.filter(id => deck.elements[id]))
-  const children = Object.values(deck.elements).filter(element => element.parent && gone.has(element.parent))
-  for (const child of children) gone.add(child.id)
+/** Drops elements with what is in them, the cues that move them and the states they keep. */
+export function dropElements(deck: Deck, elements: readonly Id[]): Change[] {
+  if (!elements.length) return []
+  const gone = new Set(elements.filter(id => deck.elements[id]))
+  const groups = [...gone].some(id => deck.elements[id]!.kind === 'group')
+  if (groups) for (const element of Object.values(deck.elements)) if (element.parent && gone.has(element.parent)) gone.add(element.id)
   const cues = [...gone].flatMap(id => cuesOfElement(deck, id).map(cue => cue.id))
   return [
     ...dropCues(deck, cues),
@@ -15,3 +16,6 @@ export function removeElements(deck: Deck, wish: { elements: readonly Id[] }): C
     ...[...gone].map(id => ({ do: 'drop' as const, table: 'elements' as const, id })),
   ]
 }
+
+/** Takes elements away, with the cues that move them and the states they keep. */
+export const removeElements = (deck: Deck, wish: { elements: readonly Id[] }) => dropElements(deck, wish.elements)

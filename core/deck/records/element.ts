@@ -1,8 +1,6 @@
 import { z } from 'zod'
 import { textDocSchema } from './text'
-import { boxSchema, colorSchema, fractionSchema, idSchema, optionsSchema, orderSchema, secondsSchema } from './values'
-
-const hash = z.string().regex(/^[0-9a-f]{64}$/)
+import { boxSchema, colorSchema, fractionSchema, hashSchema, idSchema, optionsSchema, orderSchema, secondsSchema, sizeSchema } from './values'
 
 /** A number as a reader sees it; see core/data/format.ts. */
 export const numberFormatSchema = z.object({
@@ -34,6 +32,15 @@ const base = {
 
 const stroke = z.object({ color: colorSchema, width: z.number().min(0).max(500), dash: z.array(z.number().min(0).max(1000)).max(8).optional() })
 
+/** What a text can say by itself: the number of its slide, of its item, the deck's date or title, the chapter it stands in, the theme's footer. */
+export const fieldSchema = z.enum(['slide-number', 'item-number', 'date', 'deck-title', 'chapter', 'footer'])
+
+/**
+ * `words` stand between the parts of an outline line: “: ” in “Astrel: hourly”. A line feed means that the second part
+ * is a line of its own at the same level. `last`: this part is the line's end, not its start.
+ */
+export const jointSchema = z.object({ words: z.string().max(20), last: z.boolean().optional() })
+
 const textElement = z.object({
   ...base,
   kind: z.literal('text'),
@@ -44,30 +51,46 @@ const textElement = z.object({
   color: colorSchema.optional(),
   /** Own size, px of deck space, where it differs from its style's. */
   size: z.number().min(4).max(1000).optional(),
+  /** Own weight, family, spacing and case, where they differ from its style's. */
+  weight: z.int().min(100).max(900).optional(),
+  family: z.string().min(1).max(100).optional(),
+  lineHeight: z.number().min(0.5).max(4).optional(),
+  letterSpacing: z.number().min(-0.5).max(2).optional(),
+  case: z.enum(['upper', 'lower', 'none']).optional(),
   /** `shrink` down to the style's least size; `fixed` never. */
   fit: z.enum(['shrink', 'fixed']).optional(),
   panel: z.object({ fill: colorSchema, padding: z.number().min(0).max(400), radius: z.number().min(0).max(400) }).optional(),
   /** What an empty placeholder says at work; never shown in play. */
   prompt: z.string().max(200).optional(),
+  /** Texts of a slide with the same word here shrink together, so that they keep one size. */
+  match: z.string().max(60).optional(),
+  /** Words that follow from the deck, in place of `text`; see core/deck/fields.ts. */
+  field: fieldSchema.optional(),
+  /** How the words of this part and of its item's text make one line of the outline. */
+  joint: jointSchema.optional(),
 })
 
 const pictureElement = z.object({
   ...base,
   kind: z.literal('picture'),
   /** SHA-256 of the picture's bytes; absent while the place is empty. */
-  media: hash.optional(),
+  media: hashSchema.optional(),
   /** The picture's own size in its pixels. */
-  natural: z.object({ width: z.number().positive(), height: z.number().positive() }).optional(),
+  natural: sizeSchema.optional(),
   frame: z.object({ shape: z.enum(['rectangle', 'rounded', 'circle']), radius: z.number().min(0).max(1000) }).optional(),
   /** Which point of the picture (fractions) stands in the frame's middle as far as it can, and how much it is enlarged over just filling the frame. */
   view: z.object({ x: fractionSchema, y: fractionSchema, zoom: z.number().min(1).max(20) }).optional(),
+  /** It shows the theme's logo, in the form that suits the ground beneath it, whole. */
+  logo: z.boolean().optional(),
   prompt: z.string().max(200).optional(),
 })
 
 const shapeElement = z.object({
   ...base,
   kind: z.literal('shape'),
-  shape: z.enum(['rectangle', 'rounded', 'ellipse', 'triangle', 'line']),
+  shape: z.enum(['rectangle', 'rounded', 'ellipse', 'triangle', 'line', 'chevron', 'sector']),
+  /** Of a sector: where it begins and ends, degrees clockwise from the top, and the share of its radius that is left open. */
+  sector: z.object({ from: z.number().min(0).max(360), until: z.number().min(0).max(360), hole: fractionSchema }).optional(),
   radius: z.number().min(0).max(1000).optional(),
   fill: colorSchema.nullable().optional(),
   stroke: stroke.nullable().optional(),
@@ -96,8 +119,8 @@ const iconElement = z.object({ ...base, kind: z.literal('icon'), icon: z.string(
 const diagramElement = z.object({ ...base, kind: z.literal('diagram'), family: z.string().max(60), text: textDocSchema, options: optionsSchema.optional() })
 const tableElement = z.object({ ...base, kind: z.literal('table'), table: idSchema.nullable(), columns: z.array(z.string().max(200)).max(200), options: optionsSchema.optional() })
 const figureElement = z.object({ ...base, kind: z.literal('figure'), pose: z.string().max(60), wardrobe: optionsSchema.optional() })
-const filmElement = z.object({ ...base, kind: z.literal('film'), media: hash.optional(), from: secondsSchema.optional(), until: secondsSchema.optional(), loop: z.boolean().optional(), volume: fractionSchema.optional() })
-const soundElement = z.object({ ...base, kind: z.literal('sound'), media: hash.optional(), from: secondsSchema.optional(), until: secondsSchema.optional(), loop: z.boolean().optional(), volume: fractionSchema.optional() })
+const filmElement = z.object({ ...base, kind: z.literal('film'), media: hashSchema.optional(), from: secondsSchema.optional(), until: secondsSchema.optional(), loop: z.boolean().optional(), volume: fractionSchema.optional() })
+const soundElement = z.object({ ...base, kind: z.literal('sound'), media: hashSchema.optional(), from: secondsSchema.optional(), until: secondsSchema.optional(), loop: z.boolean().optional(), volume: fractionSchema.optional() })
 const liveElement = z.object({ ...base, kind: z.literal('live'), source: z.string().max(60), options: optionsSchema.optional() })
 const groupElement = z.object({ ...base, kind: z.literal('group') })
 
@@ -122,5 +145,7 @@ export type PictureElement = z.infer<typeof pictureElement>
 export type ShapeElement = z.infer<typeof shapeElement>
 export type ChartElement = z.infer<typeof chartElement>
 export type ChartSpec = z.infer<typeof chartSpecSchema>
+export type Field = z.infer<typeof fieldSchema>
+export type Joint = z.infer<typeof jointSchema>
 export type NumberFormat = z.infer<typeof numberFormatSchema>
 export type State = z.infer<typeof stateSchema>

@@ -4,6 +4,7 @@ import { beatSchema, cueSchema, infoSchema, slideSchema, soundSchema } from './s
 import { layoutSchema, masterSchema, themeSchema } from './theme'
 import { idSchema } from './values'
 
+export * from './backdrop'
 export * from './element'
 export * from './slide'
 export * from './text'

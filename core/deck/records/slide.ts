@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { backdropSchema } from './backdrop'
 import { boxSchema, colorSchema, easingSchema, fractionSchema, idSchema, optionsSchema, orderSchema, secondsSchema } from './values'
 
 function isLanguage(tag: string) {
@@ -23,6 +24,12 @@ export const infoSchema = z.object({
   language: languageSchema,
   /** Who reads, and so how fast; see core/text/reading.ts. */
   audience: z.enum(['children', 'public', 'colleagues']),
+  /** How far away it is read, in heights of the picture; see core/text/reading.ts. Absent is eight. */
+  distance: z.number().min(1).max(30).optional(),
+  /** The day it is about, for the date on its slides; ISO 8601, as 2026-04-02. */
+  date: z.iso.date().optional(),
+  /** Handed out as a form: only what fills placeholders can be changed on its slides. */
+  form: z.boolean().optional(),
   /** Deck space, px. */
   size: z.object({ width: z.number().min(16).max(10_000), height: z.number().min(16).max(10_000) }),
 })
@@ -43,6 +50,9 @@ export const slideSchema = z.object({
   /** The first slide of a chapter names it. */
   chapter: z.string().max(200).optional(),
   ground: colorSchema.optional(),
+  backdrop: backdropSchema.optional(),
+  /** Its items are the names of the deck's chapters or slides, kept current. */
+  agenda: z.enum(['chapters', 'slides']).optional(),
   /** How the slide before becomes this one. Absent is a cut. */
   transition: transitionSchema.optional(),
   /** Named rectangles of a board. */

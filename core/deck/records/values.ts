@@ -19,6 +19,10 @@ export const orderSchema = z.string().min(1).max(200).refine(isFractionalIndex, 
 
 export const roleNames = ['ground', 'ink', 'accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6', 'link'] as const
 export const roleSchema = z.enum(roleNames)
+/** SHA-256 of a media file's bytes. */
+export const hashSchema = z.string().regex(/^[0-9a-f]{64}$/)
+/** A picture's own size in its pixels. */
+export const sizeSchema = z.object({ width: z.number().positive(), height: z.number().positive() })
 export const hexSchema = z.string().regex(/^#[0-9a-fA-F]{6}$/)
 
 /** A fraction, 0 to 1. */

@@ -1,45 +1,97 @@
 import type { Box, Color, Element, TextElement, Theme } from '../../deck'
-import { layoutText, roughMeasurer, textRoom } from '../../text'
 
 /** A place that a layout keeps, as the element its slides inherit from. */
 export type Place = Element extends infer E ? (E extends Element ? Omit<E, 'id' | 'owner' | 'order'> & { box: Box, placeholder: string } : never) : never
 
+/** A rectangle, px of deck space. */
+export type Frame = Omit<Box, 'angle'>
+
 export interface LayoutRoom {
   theme: Theme
   size: { width: number, height: number }
+  /** The colour beneath (#rrggbb); absent is the theme's plain ground. */
+  ground?: string
 }
 
-/** A family of layouts: where it keeps its places, and how many items stand in them at the least readable size. */
+/** What the lines of a slide can be. */
+export type Sense =
+  | 'opening' | 'chapter' | 'statement' | 'list' | 'points' | 'events' | 'steps' | 'cycle' | 'shares' | 'hierarchy' | 'comparison' | 'number'
+  | 'saying' | 'people' | 'questions' | 'places' | 'next' | 'agenda' | 'figures' | 'pictures'
+
+/** How a line is parted into what leads and what follows; see split.ts. */
+export type Split = 'none' | 'lead' | 'date' | 'number' | 'person' | 'question' | 'saying'
+
+/** One of the things that stand on a slide: its words by slot, and in a tree the things under it. */
+export interface Item {
+  readonly lead?: string
+  readonly text?: string
+  readonly under: readonly Item[]
+}
+
+/**
+ * A family of layouts: one way to place a slide's words that re-flows from one item to as many as are readable. `lines`
+ * stand in one text; `items` have a part of their own each, with what is indented beneath it; in a `tree` every line has.
+ */
 export interface LayoutFamily {
   name: string
   label: string
-  places(room: LayoutRoom): Place[]
-  items(room: LayoutRoom): number
+  /** The sense that it shows best first, then others that it suits. */
+  senses: readonly Sense[]
+  /** Words that someone may look for it by. */
+  finds: string
+  content: 'lines' | 'items' | 'tree'
+  split?: Split
+  /** Where a line goes that cannot be parted; the lead where absent. */
+  whole?: 'text'
+  /** How many items it looks best with. */
+  best: readonly [number, number]
   /** The ground of its slides where it is not the master's. */
   ground?: Color
+  /** What its items come in with. */
+  entrance?: { effect: string, options?: Readonly<Record<string, string | number | boolean>> }
+  /** The places that its layout keeps, whatever the slide says. */
+  places(room: LayoutRoom): Place[]
+  /** The places of a slide's items within `area`. Pure; items may be any number. */
+  arrange?(items: readonly Item[], area: Frame, room: LayoutRoom): Place[]
 }
+
+type TextMore = Partial<Pick<TextElement, 'vertical' | 'color' | 'align' | 'prompt' | 'match' | 'field' | 'size'>>
 
 /** A text place. */
-export const textPlace = (placeholder: string, name: string, style: string, box: Omit<Box, 'angle'>, more: Partial<Pick<TextElement, 'vertical' | 'color' | 'align' | 'prompt'>> = {}): Place => ({
-  kind: 'text', placeholder, name, style, box: { ...box, angle: 0 }, text: { type: 'doc', content: [{ type: 'paragraph' }] }, ...more,
+export const textPlace = (placeholder: string, name: string, style: string, frame: Frame, more: TextMore = {}): Place => ({
+  kind: 'text', placeholder, name, style, box: { ...frame, angle: 0 }, text: { type: 'doc', content: [{ type: 'paragraph' }] }, ...more,
 })
 
-/** How many one-line items a text place holds at its style's least size. */
-export function linesIn(place: Place, theme: Theme): number {
-  const style = theme.textStyles[(place as { style?: string }).style ?? 'body']!
-  const least = { ...style, size: style.leastSize }
-  const one = layoutText({ type: 'doc', content: [{ type: 'paragraph', attrs: { level: 1 }, content: [{ type: 'text', text: 'x' }] }] }, least, theme.fonts, 1e6, roughMeasurer).height
-  const { height } = textRoom({ ...place, pinned: false } as never)
-  const spacing = least.paragraphSpacing * least.size
-  return Math.max(1, Math.floor((height + spacing) / (one + spacing)))
-}
+/** A picture place. */
+export const picturePlace = (placeholder: string, name: string, frame: Frame, prompt = 'Drop a picture here', shape?: 'circle' | 'rounded'): Place => ({
+  kind: 'picture', placeholder, name, box: { ...frame, angle: 0 }, prompt, ...(shape ? { frame: { shape, radius: 24 } } : {}),
+})
+
+type ShapeMore = { fill?: Color, stroke?: { color: Color, width: number }, radius?: number, angle?: number, sector?: { from: number, until: number, hole: number } }
+
+/** A shape that belongs to the layout, not to the words. */
+export const shapePlace = (placeholder: string, name: string, shape: 'rectangle' | 'rounded' | 'ellipse' | 'triangle' | 'line' | 'chevron' | 'sector', frame: Frame, { angle = 0, ...more }: ShapeMore): Place => ({
+  kind: 'shape', placeholder, name, shape, box: { ...frame, angle }, ...more,
+})
 
 /** The usual place of a title at the head of a slide. */
-export const headTitle = ({ theme, size }: LayoutRoom) =>
-  textPlace('title', 'Title', 'heading', { x: theme.margin, y: theme.margin * 0.8, width: size.width - 2 * theme.margin, height: 130 }, { vertical: 'middle', prompt: 'What this slide says' })
+export const headTitle = ({ theme, size }: LayoutRoom, width = size.width - 2 * theme.margin) =>
+  textPlace('title', 'Title', 'heading', { x: theme.margin, y: theme.margin * 0.8, width, height: size.height * 0.12 }, { vertical: 'middle', prompt: 'What this slide says' })
 
 /** What is left below a head title. */
-export const below = ({ theme, size }: LayoutRoom) => {
-  const y = theme.margin * 0.8 + 130 + 40
+export const below = ({ theme, size }: LayoutRoom): Frame => {
+  const y = theme.margin * 0.8 + size.height * 0.157
   return { x: theme.margin, y, width: size.width - 2 * theme.margin, height: size.height - y - theme.margin }
 }
+
+/** The area that a layout gives to its items. */
+export const itemsPlace = (frame: Frame): Place => ({ kind: 'group', placeholder: 'items', name: 'Items', box: { ...frame, angle: 0 } })
+
+/** A head title and all below it for the items. */
+export const titleAndItems = (room: LayoutRoom) => [headTitle(room), itemsPlace(below(room))]
+
+/** The name of an item's place: `item2-lead`, in a tree `item2-1-lead`. Paths count from 1. */
+export const slot = (path: number | string, name: string) => `item${path}-${name}`
+
+/** A decoration of the whole arrangement: `frame-line`. */
+export const framing = (name: string) => `frame-${name}`

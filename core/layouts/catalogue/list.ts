@@ -1,6 +1,7 @@
-import { below, headTitle, linesIn, textPlace, type LayoutFamily, type LayoutRoom } from './family'
-
-const places = (room: LayoutRoom) => [headTitle(room), textPlace('body', 'List', 'body', below(room), { prompt: 'What stands on it, a line each' })]
+import { below, headTitle, textPlace, type LayoutFamily } from './family'
 
 /** Points one under the other. */
-export const list: LayoutFamily = { name: 'list', label: 'List', places, items: room => linesIn(places(room)[1]!, room.theme) }
+export const list: LayoutFamily = {
+  name: 'list', label: 'List', senses: ['list', 'points', 'next', 'agenda'], finds: 'bullets points lines text', content: 'lines', best: [1, 7],
+  places: room => [headTitle(room), textPlace('body', 'List', 'body', below(room), { prompt: 'What stands on it, a line each' })],
+}

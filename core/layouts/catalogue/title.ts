@@ -1,11 +1,10 @@
-import { linesIn, textPlace, type LayoutFamily, type LayoutRoom } from './family'
-
-const places = ({ theme, size }: LayoutRoom) => [
-  textPlace('title', 'Title', 'title', { x: theme.margin, y: size.height * 0.28, width: size.width - 2 * theme.margin, height: size.height * 0.28 }, { vertical: 'bottom', color: { role: 'ground' }, prompt: 'What the deck is called' }),
-  textPlace('body', 'Subtitle', 'subtitle', { x: theme.margin, y: size.height * 0.6, width: size.width - 2 * theme.margin, height: size.height * 0.2 }, { color: { role: 'ground', alpha: 0.85 }, prompt: 'Who speaks, when, to whom' }),
-]
+import { textPlace, type LayoutFamily } from './family'
 
 /** Opens a deck: its name large on a deep ground. */
 export const title: LayoutFamily = {
-  name: 'title', label: 'Title', ground: { role: 'accent3', tint: -0.35 }, places, items: room => linesIn(places(room)[1]!, room.theme),
+  name: 'title', label: 'Title', senses: ['opening', 'chapter'], finds: 'opening cover start first welcome name of the deck', content: 'lines', best: [0, 2], ground: { role: 'accent3', tint: -0.35 },
+  places: ({ theme, size }) => [
+    textPlace('title', 'Title', 'title', { x: theme.margin, y: size.height * 0.28, width: size.width - 2 * theme.margin, height: size.height * 0.28 }, { vertical: 'bottom', prompt: 'What the deck is called' }),
+    textPlace('body', 'Subtitle', 'subtitle', { x: theme.margin, y: size.height * 0.6, width: size.width - 2 * theme.margin, height: size.height * 0.2 }, { prompt: 'Who speaks, when, to whom' }),
+  ],
 }

@@ -1,16 +1,18 @@
 import { z } from 'zod'
 import { languageSchema, purposeSchema } from '../../../core/deck'
-import { newDeck } from '../../../core/layouts'
-import { readAs, requireEditor } from '../../access'
+import { deckOfStarter, newDeck, starterNamed } from '../../../core/layouts'
+import { readAs, refuse, requireEditor } from '../../access'
 import { makeDeck } from '../../decks/make'
 import { newId } from '../../new-id'
 
-const wish = z.object({ title: z.string().trim().min(1).max(300), purpose: purposeSchema, language: languageSchema.default('en') })
+const wish = z.object({ title: z.string().trim().min(1).max(300), purpose: purposeSchema, language: languageSchema.default('en'), starter: z.string().max(60).optional() })
 
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
   const asked = readAs(wish, await readBody(event))
   const id = newId()
-  await makeDeck(id, newDeck(asked, { id: newId }), person.id)
+  const starter = asked.starter ? (starterNamed(asked.starter) ?? refuse(404, 'There is no such starter.')) : null
+  const deck = starter ? deckOfStarter(starter, asked, { id: newId }) : newDeck(asked, { id: newId })
+  await makeDeck(id, deck, person.id)
   return { id }
 })

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { applyChanges, onlySlides, type Deck } from '#core/deck'
+import { layOut, richLines, roomFor, setAgenda, agendaSource, type LayoutFamily } from '#core/layouts'
+
+/** One layout as it would show a slide's own words, with the room that it has. Reckoned once it comes into sight. */
+const props = defineProps<{ deck: Deck, slide: string, family: LayoutFamily, reason: string, chosen: boolean, disabled: boolean, width: number }>()
+const emit = defineEmits<{ choose: [] }>()
+const stage = useStageHost()
+const near = ref(false)
+
+const shown = computed(() => {
+  if (!near.value || !props.deck.slides[props.slide]) return null
+  let counted = 0
+  const context = { id: () => `shown-${counted++}` }
+  const bare = onlySlides(props.deck, [props.slide])
+  const base = { ...bare, layouts: props.deck.layouts, masters: props.deck.masters, elements: { ...layoutParts.value, ...bare.elements } }
+  const changed = applyChanges(base, layOut(base, { slide: props.slide, family: props.family }, context))
+  if (props.family.senses[0] !== 'agenda' || richLines(base, props.slide).length) return changed
+  const whole = applyChanges(props.deck, layOut(props.deck, { slide: props.slide, family: props.family }, context))
+  return applyChanges(whole, setAgenda(whole, { slide: props.slide, from: agendaSource(whole) }, context))
+})
+const layoutParts = computed(() => Object.fromEntries(Object.entries(props.deck.elements).filter(([, element]) => !props.deck.slides[element.owner])))
+const room = computed(() => (near.value ? roomFor(props.family, richLines(props.deck, props.slide), { deck: props.deck, measurer: stage.host.measurer }) : null))
+const ratio = computed(() => props.deck.info.info!.size.height / props.deck.info.info!.size.width)
+</script>
+
+<template>
+  <button class="way" :class="{ chosen }" :aria-label="family.label" :aria-pressed="chosen" :title="reason" :disabled="disabled" @click="emit('choose')">
+    <span class="frame"><NearThumb :deck="shown" :slide="slide" :width="width" :ratio="ratio" prompts :label="family.label" @near="near = true" /></span>
+    <span class="caption"><b>{{ family.label }}</b><span v-if="room !== null" class="quiet">{{ room ? `room for ${room}` : 'too small for these words' }}</span></span>
+  </button>
+</template>
+
+<style scoped>
+.way { border: 0; background: none; padding: 0; text-align: left; cursor: pointer; font: inherit; color: inherit; }
+.frame { display: block; width: fit-content; border: 1px solid var(--line); border-radius: 8px; overflow: hidden; padding: 1px; }
+.way:hover:not(:disabled) .frame { border-color: var(--act); }
+.way.chosen .frame { border: 2px solid var(--act); padding: 0; }
+.way:disabled { cursor: default; }
+.caption { display: flex; justify-content: space-between; gap: 8px; padding: 5px 2px 0; font-size: 13.5px; }
+.caption b { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.caption .quiet { white-space: nowrap; flex: none; }
+</style>

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { slidesOf, type Deck } from '#core/deck'
+import { deckOfStarter, fillStarter, insertStarter, outlineOfDeck, starters, type Starter } from '#core/layouts'
+
+/** The shelf of whole decks: taken slide by slide, or filled with this deck's outline. */
+const emit = defineEmits<{ close: [] }>()
+const store = useDeck()
+const stage = useStageHost()
+const context = { id: freshId }
+const chosen = ref<Starter>(starters[0]!)
+
+const made = new Map<string, Deck>()
+function deckOf(starter: Starter): Deck {
+  let deck = made.get(starter.name)
+  if (!deck) {
+    let count = 0
+    deck = deckOfStarter(starter, { title: starter.label }, { id: () => `s${count++}` })
+    made.set(starter.name, deck)
+  }
+  return deck
+}
+const slides = computed(() => slidesOf(deckOf(chosen.value)))
+const words = computed(() => outlineOfDeck(store.deck!))
+const kinds = { talk: 'talk', film: 'film', loop: 'loop' }
+
+function append() {
+  const after = store.slides.at(-1)?.id ?? null
+  store.edit(`add the slides of ${chosen.value.label.toLowerCase()}`, insertStarter(store.deck!, { starter: chosen.value, after }, context))
+  emit('close')
+}
+function fill() {
+  const changes = fillStarter(store.deck!, { starter: chosen.value, outline: words.value }, context, { measurer: stage.host.measurer })
+  store.edit(`fill ${chosen.value.label.toLowerCase()} with the outline`, changes)
+  store.goToSlide(store.slides[0]?.id ?? null)
+  emit('close')
+}
+</script>
+
+<template>
+  <UModal :open="true" title="Starters" description="Whole decks for what an office needs, with their beats" :ui="{ content: 'max-w-5xl' }" @update:open="value => !value && emit('close')">
+    <template #body>
+      <div class="shelf">
+        <div class="list" role="listbox" aria-label="Starters">
+          <button v-for="starter in starters" :key="starter.name" class="starter" role="option" :aria-selected="chosen === starter" :class="{ on: chosen === starter }" @click="chosen = starter">
+            <b>{{ starter.label }}</b><span class="quiet">{{ kinds[starter.purpose] }}, {{ starter.slides.length }} slides</span>
+          </button>
+        </div>
+        <div class="shown">
+          <p>{{ chosen.when }}</p>
+          <div class="slides"><span v-for="slide in slides" :key="slide.id" class="frame"><NearThumb :deck="deckOf(chosen)" :slide="slide.id" :width="204" :ratio="9 / 16" /></span></div>
+        </div>
+      </div>
+    </template>
+    <template #footer>
+      <span class="quiet note">Both can be undone in one step.</span>
+      <button class="press" @click="append">Add its slides at the end</button>
+      <button class="press acts" :disabled="!words.length" @click="fill">Fill it with my outline</button>
+    </template>
+  </UModal>
+</template>
+
+<style scoped>
+.shelf { display: grid; grid-template-columns: 220px 1fr; gap: 18px; height: min(58vh, 540px); }
+.list { overflow-y: auto; display: flex; flex-direction: column; gap: 2px; }
+.starter { display: flex; flex-direction: column; text-align: left; border: 0; background: none; color: var(--ink); padding: 7px 9px; border-radius: 7px; cursor: pointer; font: inherit; }
+.starter b { font-weight: 600; }
+.starter .quiet { font-size: 13px; }
+.starter:hover, .starter.on { background: var(--act-wash); }
+.shown { overflow-y: auto; }
+.shown p { margin: 0 0 12px; color: var(--second); }
+.slides { display: grid; grid-template-columns: repeat(auto-fill, 206px); gap: 12px; }
+.frame { border: 1px solid var(--line); border-radius: 7px; overflow: hidden; width: fit-content; }
+.note { flex: 1; }
+</style>

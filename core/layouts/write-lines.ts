@@ -1,0 +1,184 @@
+import {
+  applyChanges, arrangingOf, beatsOf, cuesOf, cuesOfElement, dropElements, elementsOf, fillPlaceholder, groundHex, inlineText, isFraming, itemPlace, orderLast, paragraphTexts, shownElements, textOf,
+  type Change, type Deck, type EditContext, type Element, type Id, type Paragraph, type Slide, type TextDoc, type TextElement,
+} from '../deck'
+import { familyNamed, type Item, type LayoutFamily } from './catalogue'
+import { itemElements, itemsOfLines, linesOfItem, paragraphOf, wordsOfItem, type ItemContent, type ItemElements, type RichLine } from './content'
+import { pairs } from './pairing'
+
+/** The family of a slide's layout; undefined where its name is not in the catalogue. */
+export const familyOf = (deck: Deck, slide: Slide): LayoutFamily | undefined => familyNamed(deck.layouts[slide.layout]?.family ?? '')
+
+export const textFilling = (deck: Deck, slide: Id, placeholder: string) =>
+  elementsOf(deck, slide).find((element): element is TextElement => element.kind === 'text' && element.placeholder === placeholder)
+
+/** The lines of a slide with their look: those of its one text, then those of its items. */
+export function richLines(deck: Deck, slide: Id): RichLine[] {
+  const body = textFilling(deck, slide, 'body')
+  const plain = plainBodies.has(deck.layouts[deck.slides[slide]?.layout ?? '']?.family ?? '')
+  const levelOf = (paragraph: Paragraph) => (plain ? Math.min(9, (paragraph.attrs?.level ?? 0) + 1) : Math.max(1, paragraph.attrs?.level ?? 1))
+  const lines = (body?.text.content ?? []).map((paragraph): RichLine => ({ content: paragraph.content ?? [], level: levelOf(paragraph), attrs: paragraph.attrs }))
+  const written = lines.length === 1 && !lines[0]!.content.length ? [] : lines
+  return [...written, ...itemElements(deck, slide).flatMap(item => linesOfItem(item, 1))]
+}
+
+const sameText = (a: TextDoc | undefined, b: TextDoc) => JSON.stringify(a) === JSON.stringify(b)
+const sameJson = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
+
+/** Families whose one text is a list carry bullets; under a title or chart the lines stand plain. */
+const plainBodies = new Set(['title', 'chapter', 'statement', 'contact', 'chart'])
+
+/** Writes a slide's text of lines. `bullets`: lines carry them; without, a line keeps the level it had. */
+function writeBody(deck: Deck, slide: Slide, lines: readonly RichLine[], bullets: boolean, context: EditContext): Change[] {
+  const element = textFilling(deck, slide.id, 'body')
+  const content = lines.map(({ content, level, attrs }) => paragraphOf(content, bullets ? level : level - 1, attrs))
+  const text: TextDoc = content.length ? { type: 'doc', content } : textOf([])
+  if (element) return sameText(element.text, text) ? [] : [{ do: 'set', table: 'elements', id: element.id, fields: { text } }]
+  if (!lines.some(line => line.content.length)) return []
+  const place = elementsOf(deck, slide.layout).find(candidate => candidate.placeholder === 'body')
+  const size = deck.info.info!.size
+  const margin = deck.theme.theme!.margin
+  const record: Element = {
+    id: context.id(), owner: slide.id, kind: 'text', name: place?.name ?? 'Lines', placeholder: 'body', order: orderLast(elementsOf(deck, slide.id)), text,
+    ...(place ? {} : { box: { x: margin, y: Math.round(size.height * 0.24), width: size.width - 2 * margin, height: Math.round(size.height * 0.64), angle: 0 }, style: 'body' }),
+  }
+  return [{ do: 'put', table: 'elements', record }]
+}
+
+interface Wanted {
+  content: ItemContent
+  old: ItemElements | null
+  under: Wanted[]
+}
+
+/** Each item with the one that it was before. */
+function matched(items: readonly ItemContent[], old: readonly ItemElements[]): Wanted[] {
+  const words = old.map(node => linesOfItem(node, 1).map(line => inlineText(line.content)).join('\n'))
+  const own = items.map(item => itemWords(item))
+  const from = pairs(words, own)
+  return items.map((content, index) => {
+    const before = from[index] === null ? null : old[from[index]!]!
+    return { content, old: before, under: matched(content.under, before?.under ?? []) }
+  })
+}
+
+function itemWords(item: ItemContent): string {
+  const lines = item.joint && item.text && !item.joint.words.startsWith('\n')
+    ? [item.joint.last ? inlineText(item.text[0]!.content) + item.joint.words + inlineText(item.lead) : inlineText(item.lead) + item.joint.words + inlineText(item.text[0]!.content), ...item.text.slice(1).map(paragraph => inlineText(paragraph.content))]
+    : wordsOfItem(item).split('\n')
+  return [...lines, ...item.under.map(itemWords)].join('\n')
+}
+
+const plainItem = (item: ItemContent): Item => ({
+  ...(item.lead ? { lead: inlineText(item.lead) } : {}),
+  ...(item.text ? { text: item.text.map(paragraph => inlineText(paragraph.content)).join('\n') } : {}),
+  under: item.under.map(plainItem),
+})
+
+/** The plain items of a slide's lines in a family, for arranging them. */
+export const plainItems = (lines: readonly RichLine[], family: LayoutFamily): Item[] => itemsOfLines(lines, family).map(plainItem)
+
+/** Whether an element holds something that no line says: a picture, a film, a chart's table. */
+const holdsMedia = (element: Element) => ('media' in element && element.media !== undefined) || (element.kind === 'chart' && !!element.chart?.table)
+
+/**
+ * Writes a slide's items: each has an element for every place that the family gives it. What an item was before stays the
+ * same record with its name, look and cues, wherever in the row it comes to stand. `keepMedia`: pictures that lose their
+ * place stay on the slide where they stood.
+ */
+function writeItems(deck: Deck, slide: Slide, family: LayoutFamily, lines: readonly RichLine[], keepMedia: boolean, context: EditContext): Change[] {
+  const wanted = matched(itemsOfLines(lines, family), itemElements(deck, slide.id))
+  const { area, room } = arrangingOf(deck, slide.layout, groundHex(deck, slide))
+  const places = wanted.length ? family.arrange!(wanted.map(({ content }) => plainItem(content)), area, room) : []
+  const own = elementsOf(deck, slide.id)
+  const kept = new Set(elementsOf(deck, slide.layout).map(element => element.placeholder))
+  const changes: Change[] = []
+  const used = new Set<Id>()
+  let last = orderLast(own)
+  const next = () => {
+    const order = last
+    last = orderLast([{ order }])
+    return order
+  }
+  for (const place of places) {
+    const item = itemPlace(place.placeholder)
+    const node = item ? nodeAt(wanted, item.path) : null
+    const found = item ? node?.old?.slots.get(item.slot) : own.find(element => element.placeholder === place.placeholder)
+    const words = item && place.kind === 'text' && !place.field && node ? wordsFor(item.slot, node.content) : null
+    if (found && found.kind === place.kind) {
+      used.add(found.id)
+      const fields: Record<string, unknown> = {}
+      if (found.placeholder !== place.placeholder) {
+        fields.placeholder = place.placeholder
+        if (found.name.replace(/[\d-]+/g, '#') === place.name.replace(/[\d-]+/g, '#')) fields.name = place.name
+      }
+      if (found.kind === 'shape' && place.kind === 'shape' && found.shape !== place.shape) fields.shape = place.shape
+      if (words && found.kind === 'text') {
+        if (!sameText(found.text, words)) fields.text = words
+        const joint = item!.slot === 'lead' ? node!.content.joint : undefined
+        if (!sameJson(found.joint, joint)) fields.joint = joint
+      }
+      if (Object.keys(fields).length) changes.push({ do: 'set', table: 'elements', id: found.id, fields })
+      continue
+    }
+    const made = fillPlaceholder({ ...place, id: 'place', owner: slide.layout, order: 'a0' } as Element, slide.id, context.id())
+    const joint = item?.slot === 'lead' && node?.content.joint ? { joint: node.content.joint } : {}
+    changes.push({ do: 'put', table: 'elements', record: { ...made, order: next(), ...(words ? { text: words } : {}), ...joint } as Element })
+  }
+  const gone = own.filter(element => (itemPlace(element.placeholder) || isFraming(element.placeholder)) && !used.has(element.id) && !kept.has(element.placeholder))
+  return [...changes, ...leave(deck, slide.id, gone, keepMedia), ...(keepMedia ? [] : dropEmptied(deck, slide.id, gone.flatMap(element => cuesOfElement(deck, element.id).map(cue => cue.id))))]
+}
+
+/** Drops the beats after the first that hold no cue but those that go. */
+export function dropEmptied(deck: Deck, slide: Id, cues: readonly Id[]): Change[] {
+  const gone = new Set(cues)
+  const left = new Set(cues.map(id => deck.cues[id]?.beat))
+  return beatsOf(deck, slide).slice(1).filter(beat => left.has(beat.id) && cuesOf(deck, beat.id).every(cue => gone.has(cue.id))).map((beat): Change => ({ do: 'drop', table: 'beats', id: beat.id }))
+}
+
+/** Takes parts away that have no place any more; with `keepMedia` those that hold a picture or figures stay where they stand. */
+function leave(deck: Deck, slide: Id, gone: readonly Element[], keepMedia: boolean): Change[] {
+  const staying = keepMedia ? gone.filter(holdsMedia) : []
+  const shown = staying.length ? shownElements(deck, slide, true) : []
+  return [
+    ...staying.map((element): Change => ({ do: 'set', table: 'elements', id: element.id, fields: { placeholder: undefined, box: shown.find(other => other.id === element.id)?.box } })),
+    ...dropElements(deck, gone.filter(element => !staying.includes(element)).map(element => element.id)),
+  ]
+}
+
+function nodeAt(nodes: readonly Wanted[], path: readonly number[]): Wanted | null {
+  let level = nodes
+  let node: Wanted | null = null
+  for (const at of path) {
+    node = level[at - 1] ?? null
+    level = node?.under ?? []
+  }
+  return node
+}
+
+const wordsFor = (slot: string, content: ItemContent): TextDoc | null => {
+  if (slot === 'lead' && content.lead) return { type: 'doc', content: [{ type: 'paragraph', ...(content.lead.length ? { content: content.lead } : {}) }] }
+  if (slot === 'text' && content.text) return { type: 'doc', content: content.text }
+  return null
+}
+
+/** Gives a slide its lines in the way of its layout: in one text, or each as an item. Words of the other way are taken away. */
+export function writeLines(deck: Deck, slide: Slide, lines: readonly RichLine[], context: EditContext, keepMedia = false): Change[] {
+  const family = familyOf(deck, slide)
+  if (!family || family.content === 'lines') {
+    const own = elementsOf(deck, slide.id)
+    const kept = new Set(elementsOf(deck, slide.layout).map(element => element.placeholder))
+    const left = own.filter(element => (itemPlace(element.placeholder) || isFraming(element.placeholder)) && !kept.has(element.placeholder))
+    return [...writeBody(deck, slide, lines, !plainBodies.has(family?.name ?? ''), context), ...leave(deck, slide.id, left, keepMedia)]
+  }
+  const body = textFilling(deck, slide.id, 'body')
+  const changes = body ? dropElements(deck, [body.id]) : []
+  const now = body ? applyChanges(deck, changes) : deck
+  return [...changes, ...writeItems(now, slide, family, lines, keepMedia, context)]
+}
+
+/** A slide's title on one line, as it is written, blanks at its ends and all. */
+export const titleWords = (deck: Deck, slide: Id) => {
+  const title = textFilling(deck, slide, 'title')
+  return title ? paragraphTexts(title.text).join(' ').replaceAll('\n', ' ') : ''
+}
