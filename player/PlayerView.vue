@@ -2,7 +2,8 @@
 import { computed, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch } from 'vue'
 import { rundown, type Moment, type TimingContext } from '#core/timing'
 import type { Purpose } from '#core/deck'
-import { browserMeasurer, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
+import { fontNeeds } from '#core/themes'
+import { browserMeasurer, declareFaces, declareFamilies, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
 import type { PlayerBundle } from './bundle'
 import { filmCourse, talkCourse, type Course } from './course'
 
@@ -77,8 +78,10 @@ onMounted(async () => {
   observer = new ResizeObserver(fit)
   observer.observe(frame.value!)
   fit()
-  const fonts = props.bundle.deck.theme.theme!.fonts
-  await loadFonts(Object.values(fonts))
+  const { families, faces, letters } = fontNeeds(props.bundle.deck)
+  if (!props.bundle.alone) declareFamilies(families)
+  declareFaces(faces, hash => props.bundle.media[hash])
+  await loadFonts(families, letters)
   measurer.value = browserMeasurer()
   last = performance.now()
   request = requestAnimationFrame(tick)

@@ -7,4 +7,6 @@ export interface PlayerBundle {
   tables: DataTable[]
   /** By SHA-256, where each media file is: an address, `blob:` or `data:`. */
   media: Record<string, string>
+  /** It stands in a page that holds its fonts itself. */
+  alone?: true
 }

@@ -1,8 +1,15 @@
 declare module 'fontkit' {
   export interface Font {
     unitsPerEm: number
+    familyName: string
+    italicAngle: number
+    characterSet: number[]
     hasGlyphForCodePoint(codePoint: number): boolean
     layout(text: string): { advanceWidth: number }
   }
   export function create(buffer: Uint8Array): Font
+}
+declare module 'wawoff2' {
+  const wawoff2: { decompress(bytes: Uint8Array): Promise<Uint8Array>, compress(bytes: Uint8Array): Promise<Uint8Array> }
+  export default wawoff2
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, inject, onMounted, onUpdated, ref, shallowRef, watch } from 'vue'
-import { backdropOf, groundOf, shownElements, themeOf, themeUnder, type Deck } from '#core/deck'
+import { backdropOf, groundOf, shownElements, slideOrStandIn, themeOf, themeUnder, type Deck } from '#core/deck'
 import { compileSlide, type Frame } from '#core/timing'
 import { applyElementFrame, type ElementNodes } from './apply-frame'
 import ChartView from './elements/ChartView.vue'
@@ -18,12 +18,12 @@ const root = ref<HTMLElement>()
 const score = computed(() => compileSlide(props.deck, props.slide, host()))
 const elements = computed(() => shownElements(props.deck, props.slide))
 const ground = computed(() => {
-  const slide = props.deck.slides[props.slide]
+  const slide = slideOrStandIn(props.deck, props.slide)
   return slide ? { color: groundOf(props.deck, slide), backdrop: backdropOf(props.deck, slide), palette: themeUnder(props.deck, slide.id).palette } : null
 })
 /** The theme as it is seen on this slide's ground. */
 const theme = computed(() => {
-  const slide = props.deck.slides[props.slide]
+  const slide = slideOrStandIn(props.deck, props.slide)
   return slide ? themeOf(props.deck, slide) : props.deck.theme.theme!
 })
 const size = computed(() => props.deck.info.info!.size)

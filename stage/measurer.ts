@@ -14,8 +14,3 @@ export function browserMeasurer(): Measurer {
     return context.measureText(text).width
   })
 }
-
-/** Loads the faces that a theme's styles are set in, so that the first measurement is the right one. */
-export async function loadFonts(families: readonly string[], weights: readonly number[] = [400, 500, 600, 700]): Promise<void> {
-  await Promise.all(families.flatMap(family => weights.map(weight => document.fonts.load(`${weight} 40px "${family}"`, 'Aaß').catch(() => []))))
-}

@@ -11,6 +11,7 @@ const canEdit = computed(() => (user.value as { role?: string } | null)?.role ==
 const { data: decks, refresh, status } = await useFetch<Shelf[]>('/api/decks', { deep: false, lazy: true })
 const stage = useStageHost()
 await stage.ready
+watch(decks, list => { for (const deck of list ?? []) void stage.need(deck.cover) }, { immediate: true })
 
 const making = ref(false)
 const title = ref('')

@@ -2,7 +2,7 @@ import { watchDebounced } from '@vueuse/core'
 import { ySyncPluginKey } from 'y-prosemirror'
 import { Awareness } from 'y-protocols/awareness'
 import * as Y from 'yjs'
-import { checkSlide, type Finding } from '#core/checks'
+import { checkConsistency, checkSlide, inOrder, type Finding } from '#core/checks'
 import { applyChanges, slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/deck'
 import { settleAgendas } from '#core/layouts'
 import { applyToDocument, liveTable, localOrigin, mirrorOf, type Mirror } from '#core/live'
@@ -33,6 +33,8 @@ export const useDeck = defineStore('deck', () => {
   const undoLabel = ref<string | null>(null)
   const redoLabel = ref<string | null>(null)
   const slideId = ref<string | null>(null)
+  /** The layout or master that is edited on the stage in place of the slide. */
+  const lookOwner = ref<string | null>(null)
   const selection = ref<string[]>([])
   const cueId = ref<string | null>(null)
   const moment = shallowRef<Moment | null>(null)
@@ -50,6 +52,10 @@ export const useDeck = defineStore('deck', () => {
 
   const canEdit = computed(() => (user.value as { role?: string } | null)?.role === 'editor')
   const context: EditContext = { id: freshId }
+  /** What the stage at work shows. */
+  const stageId = computed(() => lookOwner.value ?? slideId.value)
+  /** Handed out as a form: on slides only what fills places is changed. */
+  const isForm = computed(() => !!deck.value?.info.info?.form && !lookOwner.value)
   const slides = computed(() => (deck.value ? slidesOf(deck.value) : []))
   const purpose = computed(() => deck.value?.info.info?.purpose ?? 'talk')
   const plan = computed(() => (deck.value ? rundown(deck.value, purpose.value, stage.host) : null))
@@ -66,6 +72,7 @@ export const useDeck = defineStore('deck', () => {
     previousIndex = Math.max(0, all.findIndex(slide => slide.id === slideId.value))
     if (selection.value.some(element => !next.elements[element])) selection.value = selection.value.filter(element => next.elements[element])
     if (cueId.value && !next.cues[cueId.value]) cueId.value = null
+    if (lookOwner.value && !next.layouts[lookOwner.value] && !next.masters[lookOwner.value]) lookOwner.value = null
   }
   let previousIndex = 0
 
@@ -196,13 +203,13 @@ export const useDeck = defineStore('deck', () => {
       if (deck.value !== checked) return
       made.push(...checkSlide(checked, slide, stage.host))
     }
-    findings.value = made
+    findings.value = inOrder(checked, [...made, ...checkConsistency(checked)])
   }
   watchDebounced([deck, () => stage.host], check, { debounce: 350 })
   watch(() => status.value.refused, refused => refused && useToast().add({ title: refused, color: 'error' }))
 
   return {
-    id, deck, status, peers, undoLabel, redoLabel, slideId, selection, cueId, moment, playing, loopBeat, findings, canEdit, context, slides, purpose, plan, score,
+    id, deck, status, peers, undoLabel, redoLabel, slideId, lookOwner, stageId, isForm, selection, cueId, moment, playing, loopBeat, findings, canEdit, context, slides, purpose, plan, score,
     open, close, edit, editText, undo: () => stepping('undo'), redo: () => stepping('redo'), goToSlide, goTo, stop, select, sharedText,
     undoManager: () => undoManager, awareness: () => awareness,
   }

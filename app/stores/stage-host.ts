@@ -1,18 +1,35 @@
+import type { Deck } from '#core/deck'
 import { houseTheme } from '#core/layouts'
-import { browserMeasurer, loadFonts, type StageHost } from '#stage'
+import { fontNeeds } from '#core/themes'
+import { browserMeasurer, declareFaces, declareFamilies, loadFonts, type StageHost } from '#stage'
 
 /** What every stage in the application draws with: fonts measured once they are here, tables and media of this server. */
 export const useStageHost = defineStore('stage-host', () => {
   const tables = useTables()
   const measurer = shallowRef(browserMeasurer())
-  const ready = loadFonts(Object.values(houseTheme.fonts)).then(() => {
+  const mediaUrl = (hash: string) => `/api/media/${hash}`
+  const asked = new Set<string>()
+
+  /** Brings the fonts that a deck needs; everything is measured anew once some have come. */
+  async function need(deck: Deck) {
+    const { families, faces, letters } = fontNeeds(deck)
+    const key = `${families.join()}|${faces.map(face => face.media).join()}|${[...letters].filter(letter => letter > '\u024f').sort().join('')}`
+    if (asked.has(key)) return
+    asked.add(key)
+    await bring(families, letters, () => declareFaces(faces, mediaUrl))
+  }
+  async function bring(families: readonly string[], letters = 'Aaß', more: () => void = () => {}) {
+    declareFamilies(families)
+    more()
+    await loadFonts(families, letters)
     measurer.value = browserMeasurer()
-  })
+  }
+  const ready = bring(Object.values(houseTheme.fonts))
   const host = computed<StageHost>(() => ({
     measurer: measurer.value,
     table: id => tables.table(id),
     mediaLength: () => undefined,
-    mediaUrl: hash => `/api/media/${hash}`,
+    mediaUrl,
   }))
-  return { host, ready }
+  return { host, ready, need, bring }
 })

@@ -10,6 +10,8 @@ export interface Finding {
   element: Id | null
   message: string
   remedy: Remedy | null
+  /** Findings of one rule with the same word here can be put right together. */
+  together?: string
 }
 
 /** What puts a finding right. */

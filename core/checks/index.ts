@@ -1,17 +1,21 @@
-import type { Deck } from '../deck'
+import { slidesOf, type Deck } from '../deck'
 import { rundown, type RundownSlide, type Score, type TimingContext } from '../timing'
 import type { Finding, Rule } from './finding'
+import { checkConsistency } from './whole'
 import { circles } from './rules/circles'
 import { contrastRule } from './rules/contrast'
 import { empty } from './rules/empty'
+import { glyphs } from './rules/glyphs'
 import { hold } from './rules/hold'
+import { logoClear } from './rules/logo-clear'
 import { outside } from './rules/outside'
 import { textSize } from './rules/text-size'
 
 export type { Finding, Remedy } from './finding'
+export { checkConsistency } from './whole'
 
 /** The catalogue: adding a rule is adding a file and a line. */
-const rules: readonly Rule[] = [hold, textSize, contrastRule, empty, outside, circles]
+const rules: readonly Rule[] = [hold, textSize, contrastRule, glyphs, logoClear, empty, outside, circles]
 
 const known = new WeakMap<Score, { parts: readonly unknown[], findings: Finding[] }>()
 
@@ -29,4 +33,10 @@ export function checkSlide(deck: Deck, slide: RundownSlide, context: TimingConte
 
 /** All findings of a deck, slide by slide in order, for its own purpose. */
 export const checkDeck = (deck: Deck, context: TimingContext): Finding[] =>
-  rundown(deck, deck.info.info!.purpose, context).slides.flatMap(slide => checkSlide(deck, slide, context))
+  inOrder(deck, [...rundown(deck, deck.info.info!.purpose, context).slides.flatMap(slide => checkSlide(deck, slide, context)), ...checkConsistency(deck)])
+
+/** Findings slide by slide in the deck's order. */
+export function inOrder(deck: Deck, findings: readonly Finding[]): Finding[] {
+  const at = new Map(slidesOf(deck).map((slide, index) => [slide.id, index]))
+  return [...findings].sort((a, b) => (at.get(a.slide) ?? 0) - (at.get(b.slide) ?? 0))
+}

@@ -24,6 +24,7 @@ function numbersOf(deck: Deck) {
 /** What a field says on a slide. `item-number` is said by the arrangement of the slide's items, not here. */
 export function fieldWords(deck: Deck, slide: Id, field: Field, theme: Theme): string {
   const info = deck.info.info!
+  if (!deck.slides[slide] && (field === 'slide-number' || field === 'chapter')) return field === 'chapter' ? 'Chapter' : '1'
   if (field === 'slide-number') return String(numbersOf(deck).get(slide)?.number ?? '')
   if (field === 'chapter') return numbersOf(deck).get(slide)?.chapter ?? ''
   if (field === 'deck-title') return info.title

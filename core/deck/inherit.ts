@@ -73,10 +73,31 @@ export function placeholdersOf(deck: Deck, slide: Slide): ReadonlyMap<string, El
   return places
 }
 
-/** Everything a slide shows, back to front: its master's pinned parts, its layout's, then its own. Hidden parts are left out. */
+const standIns = new WeakMap<object, Slide>()
+
+/** A slide, or for a layout or master an empty slide of it, so that it can be shown and edited like one. */
+export function slideOrStandIn(deck: Deck, id: Id): Slide | undefined {
+  const owner = deck.slides[id] ?? deck.layouts[id] ?? deck.masters[id]
+  if (!owner || 'notes' in owner) return owner
+  let made = standIns.get(owner)
+  if (!made) standIns.set(owner, (made = { id, order: 'a0', layout: deck.layouts[id] ? id : '', notes: '' }))
+  return made
+}
+
+/** What stands on a layout or master: its master's parts pinned, then its own with its placeholders, to be edited. */
+function partsOf(deck: Deck, owner: Id, keepHidden: boolean): ShownElement[] {
+  const master = deck.layouts[owner]?.master
+  const slide = slideOrStandIn(deck, owner)!
+  const dress = (element: ShownElement) => withLogo(deck, slide, withField(deck, owner, element))
+  const under = master ? elementsOf(deck, master).filter(element => !element.placeholder && !deck.layouts[owner]!.without?.includes(element.id)).map(element => dress(shown(element, undefined, true))) : []
+  const made = [...under, ...elementsOf(deck, owner).map(element => dress(shown(element, undefined, false)))].filter(element => element !== null)
+  return keepHidden ? made : made.filter(element => !element.hidden)
+}
+
+/** Everything a slide shows, back to front: its master's pinned parts, its layout's, then its own. Hidden parts are left out. A layout or master shows its parts as they are edited. */
 export function shownElements(deck: Deck, slideId: Id, keepHidden = false): ShownElement[] {
   const slide = deck.slides[slideId]
-  if (!slide) return []
+  if (!slide) return deck.layouts[slideId] || deck.masters[slideId] ? partsOf(deck, slideId, keepHidden) : []
   const layout = deck.layouts[slide.layout]
   const places = placeholdersOf(deck, slide)
   const made: ShownElement[] = []
@@ -98,7 +119,7 @@ export function shownElement(deck: Deck, id: Id): ShownElement | undefined {
   const element = deck.elements[id]
   if (!element) return undefined
   const slide = deck.slides[element.owner]
-  return shown(element, slide && element.placeholder ? placeholdersOf(deck, slide).get(element.placeholder) : undefined, !slide)
+  return shown(element, slide && element.placeholder ? placeholdersOf(deck, slide).get(element.placeholder) : undefined, false)
 }
 
 /** The theme that a slide, layout or master stands in: its master's own or the deck's. */
@@ -109,7 +130,7 @@ export function themeUnder(deck: Deck, owner: Id): Theme {
 
 const ownersOf = (deck: Deck, slide: Slide) => {
   const layout = deck.layouts[slide.layout]
-  const master = layout && deck.masters[layout.master]
+  const master = deck.masters[layout?.master ?? slide.id]
   return { layout, master, theme: master?.theme ?? deck.theme.theme! }
 }
 

@@ -1,5 +1,5 @@
 import {
-  applyChanges, arrangingOf, beatsOf, cuesOf, cuesOfElement, dropElements, elementsOf, fillPlaceholder, groundHex, inlineText, isFraming, itemPlace, orderLast, paragraphTexts, shownElements, textOf,
+  applyChanges, arrangingOf, beatsOf, cuesOf, cuesOfElement, dropElements, elementsOf, fillPlaceholder, groundHex, inlineText, isFraming, itemPlace, orderAt, orderLast, paragraphTexts, shownElements, textOf,
   type Change, type Deck, type EditContext, type Element, type Id, type Paragraph, type Slide, type TextDoc, type TextElement,
 } from '../deck'
 import { familyNamed, type Item, type LayoutFamily } from './catalogue'
@@ -94,11 +94,16 @@ function writeItems(deck: Deck, slide: Slide, family: LayoutFamily, lines: reado
   const kept = new Set(elementsOf(deck, slide.layout).map(element => element.placeholder))
   const changes: Change[] = []
   const used = new Set<Id>()
-  let last = orderLast(own)
-  const next = () => {
-    const order = last
-    last = orderLast([{ order }])
-    return order
+  // Parts stand in the order of the arrangement, back to front; what is already in order keeps its place.
+  const taken = own.map(element => element.order).sort()
+  let behind: string | null = null
+  const stacked = (order: string | undefined): string => {
+    if (order !== undefined && (behind === null || order > behind)) return (behind = order)
+    const above = taken.find(other => behind === null || other > behind)
+    const made = orderAt(behind === null ? [] : [{ order: behind }, ...(above ? [{ order: above }] : [])], behind === null ? 0 : 1)
+    taken.push(made)
+    taken.sort()
+    return (behind = made)
   }
   for (const place of places) {
     const item = itemPlace(place.placeholder)
@@ -108,6 +113,8 @@ function writeItems(deck: Deck, slide: Slide, family: LayoutFamily, lines: reado
     if (found && found.kind === place.kind) {
       used.add(found.id)
       const fields: Record<string, unknown> = {}
+      const order = stacked(found.order)
+      if (order !== found.order) fields.order = order
       if (found.placeholder !== place.placeholder) {
         fields.placeholder = place.placeholder
         if (found.name.replace(/[\d-]+/g, '#') === place.name.replace(/[\d-]+/g, '#')) fields.name = place.name
@@ -123,7 +130,7 @@ function writeItems(deck: Deck, slide: Slide, family: LayoutFamily, lines: reado
     }
     const made = fillPlaceholder({ ...place, id: 'place', owner: slide.layout, order: 'a0' } as Element, slide.id, context.id())
     const joint = item?.slot === 'lead' && node?.content.joint ? { joint: node.content.joint } : {}
-    changes.push({ do: 'put', table: 'elements', record: { ...made, order: next(), ...(words ? { text: words } : {}), ...joint } as Element })
+    changes.push({ do: 'put', table: 'elements', record: { ...made, order: stacked(undefined), ...(words ? { text: words } : {}), ...joint } as Element })
   }
   const gone = own.filter(element => (itemPlace(element.placeholder) || isFraming(element.placeholder)) && !used.has(element.id) && !kept.has(element.placeholder))
   return [...changes, ...leave(deck, slide.id, gone, keepMedia), ...(keepMedia ? [] : dropEmptied(deck, slide.id, gone.flatMap(element => cuesOfElement(deck, element.id).map(cue => cue.id))))]

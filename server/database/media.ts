@@ -49,3 +49,9 @@ export async function wholeMedia(hash: string, bytes: number): Promise<Uint8Arra
   for await (const part of mediaBytes(hash, 0, bytes - 1)) parts.push(part)
   return Buffer.concat(parts)
 }
+
+/** The whole of a media file; null where there is none. */
+export async function mediaIfThere(hash: string): Promise<Uint8Array | null> {
+  const row = await mediaByHash(hash)
+  return row ? wholeMedia(hash, row.bytes) : null
+}

@@ -9,8 +9,12 @@ export async function deckAs(event: H3Event, ending: string, type: string, make:
   const id = getRouterParam(event, 'id')!
   if (!(await deckExists(id))) refuse(404, 'There is no such deck.')
   const deck = await currentDeck(id)
-  const name = deck.info.info!.title.replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'deck'
-  const made = await make(deck)
+  return sendAs(event, deck.info.info!.title, ending, type, await make(deck))
+}
+
+/** Answers with a file that is saved under a title and an ending. */
+export function sendAs(event: H3Event, title: string, ending: string, type: string, made: Uint8Array | string) {
+  const name = title.replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'deck'
   setHeader(event, 'content-type', type)
   setHeader(event, 'content-disposition', `attachment; filename="deck.${ending.split('.').at(-1)}"; filename*=UTF-8''${encodeURIComponent(name)}.${ending}`)
   return typeof made === 'string' ? made : Buffer.from(made)

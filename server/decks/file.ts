@@ -1,11 +1,14 @@
 import { createHash } from 'node:crypto'
 import { isDeepStrictEqual } from 'node:util'
+import type { DataTable } from '../../core/data'
 import { failed, type Deck, type Outcome } from '../../core/deck'
+import { themeDeckOf } from '../../core/themes'
 import { mediaOf, packDeck, tablesOf, unpackDeck } from '../../core/formats/deck-file'
 import { database } from '../database/connection'
 import { keepMedia, mediaByHash, wholeMedia, type MediaRow } from '../database/media'
 import { keepTable, tableById, tablesById } from '../database/tables'
-import { checkPicture } from '../media/check'
+import { keepTheme } from '../database/themes'
+import { checkMedia } from '../media/check-media'
 import { newId } from '../new-id'
 import { makeDeck } from './make'
 
@@ -26,29 +29,45 @@ function renameTable(deck: Deck, from: string, to: string): Deck {
   return { ...deck, elements: swap(deck.elements), states: swap(deck.states) }
 }
 
-/**
- * Brings a deck file in as a new deck, all or nothing. Media are checked like any upload, and must be what their name
- * says; a table that is here already under its id with other figures comes in under a new one.
- */
-export async function bringDeckFile(bytes: Uint8Array, person: string): Promise<Outcome<{ id: string, notes: string[] }>> {
+/** A deck file that was unpacked and looked into, with what is to be kept of it. */
+interface Arrived {
+  deck: Deck
+  tables: DataTable[]
+  media: { row: MediaRow, content: Uint8Array }[]
+  notes: string[]
+}
+
+/** Unpacks a deck file. Media are checked like any upload, and must be what their name says. */
+async function arrive(bytes: Uint8Array): Promise<Outcome<Arrived>> {
   const unpacked = unpackDeck(bytes)
   if (!unpacked.ok) return unpacked
-  let { deck } = unpacked.value
-  const notes = [...unpacked.value.notes]
-  const media: { row: MediaRow, content: Uint8Array }[] = []
+  const { deck, tables, notes } = unpacked.value
+  const media: Arrived['media'] = []
   for (const item of unpacked.value.media) {
     const called = `${item.hash.slice(0, 8)}.${item.extension}`
-    if (createHash('sha256').update(item.bytes).digest('hex') !== item.hash) return failed(`The picture ${called} in the file is damaged. Nothing was changed.`)
-    const checked = await checkPicture(item.bytes, called)
+    if (createHash('sha256').update(item.bytes).digest('hex') !== item.hash) return failed(`The file ${called} within it is damaged. Nothing was changed.`)
+    const checked = await checkMedia(item.bytes, called, item.extension)
     if (!checked.ok) return checked
     if (checked.value.row.hash !== item.hash) return failed(`The drawing ${called} in the file holds parts that could do harm. Nothing was changed.`)
     media.push(checked.value)
   }
   const there = new Set(media.map(item => item.row.hash))
-  for (const hash of mediaOf(deck)) if (!there.has(hash) && !(await mediaByHash(hash))) notes.push('1 × picture that the file does not hold')
+  const missing = []
+  for (const hash of mediaOf(deck)) if (!there.has(hash) && !(await mediaByHash(hash))) missing.push('1 × picture that the file does not hold')
+  return { ok: true, value: { deck, tables, media, notes: [...notes, ...missing] } }
+}
+
+/**
+ * Brings a deck file in as a new deck, all or nothing. A table that is here already under its id with other figures comes
+ * in under a new one.
+ */
+export async function bringDeckFile(bytes: Uint8Array, person: string): Promise<Outcome<{ id: string, notes: string[] }>> {
+  const arrived = await arrive(bytes)
+  if (!arrived.ok) return arrived
+  let { deck } = arrived.value
   const id = newId()
   await database().begin(async sql => {
-    for (const table of unpacked.value.tables) {
+    for (const table of arrived.value.tables) {
       const known = await tableById(table.id, sql)
       if (known && !isDeepStrictEqual(known, table)) {
         const renamed = { ...table, id: newId() }
@@ -56,8 +75,24 @@ export async function bringDeckFile(bytes: Uint8Array, person: string): Promise<
         await keepTable(renamed, person, sql)
       } else if (!known) await keepTable(table, person, sql)
     }
-    for (const item of media) await keepMedia(item.row, item.content, person, sql)
+    for (const item of arrived.value.media) await keepMedia(item.row, item.content, person, sql)
     await makeDeck(id, deck, person, sql)
   })
-  return { ok: true, value: { id, notes } }
+  return { ok: true, value: { id, notes: arrived.value.notes } }
+}
+
+/** Brings the look of a deck or theme file onto the shelf, with its logos and fonts; slides in it are left out. */
+export async function bringThemeFile(bytes: Uint8Array, person: string): Promise<Outcome<{ id: string, name: string }>> {
+  const arrived = await arrive(bytes)
+  if (!arrived.ok) return arrived
+  const { deck, media } = arrived.value
+  const name = deck.theme.theme!.name || deck.info.info!.title || 'Theme'
+  const content = themeDeckOf(deck, name)
+  const wanted = new Set(mediaOf(content))
+  const id = newId()
+  await database().begin(async sql => {
+    for (const item of media) if (wanted.has(item.row.hash)) await keepMedia(item.row, item.content, person, sql)
+    await keepTheme({ id, name, content, person }, sql)
+  })
+  return { ok: true, value: { id, name } }
 }

@@ -5,7 +5,8 @@ import type { Deck } from '../../core/deck'
 import { mediaOf, tablesOf } from '../../core/formats/deck-file'
 import { mediaByHash, wholeMedia } from '../database/media'
 import { tablesById } from '../database/tables'
-import { shippedFamilies } from '../measure/measurer'
+import { familyOfFont, subsetRanges } from '../../core/fonts'
+import { fontNeeds } from '../../core/themes'
 
 const require = createRequire(import.meta.url)
 const dataUrl = (type: string, bytes: Uint8Array) => `data:${type};base64,${Buffer.from(bytes).toString('base64')}`
@@ -13,18 +14,27 @@ const dataUrl = (type: string, bytes: Uint8Array) => `data:${type};base64,${Buff
 const inScript = (json: string) => json.replaceAll('<', '\\u003c').replaceAll('\u2028', '\\u2028').replaceAll('\u2029', '\\u2029')
 const inHtml = (text: string) => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;')
 
-/** The faces that a deck's families need, each with its file inside. */
+/** The code points of a CSS unicode-range that some letters touch. */
+const touches = (range: string, points: readonly number[]) =>
+  range.split(',').some(part => {
+    const [from, to] = part.trim().replace(/^U\+/i, '').split('-').map(code => Number.parseInt(code, 16))
+    return points.some(point => point >= from! && point <= (to ?? from!))
+  })
+
+/** The faces that a deck's families need, each with its file inside; of every family only the parts that its letters touch. */
 async function fontFaces(deck: Deck): Promise<string> {
+  const { families, letters } = fontNeeds(deck)
+  const points = Array.from(letters, letter => letter.codePointAt(0)!)
   const faces: string[] = []
-  for (const family of new Set(Object.values(deck.theme.theme!.fonts))) {
-    const shipped = shippedFamilies[family]
-    if (!shipped) continue
-    const root = path.dirname(require.resolve(`@fontsource/${shipped.folder}/package.json`))
-    for (const weight of shipped.weights) {
-      const file = await readFile(path.join(root, 'files', `${shipped.folder}-latin-${weight}-normal.woff2`))
-      const wide = await readFile(path.join(root, 'files', `${shipped.folder}-latin-ext-${weight}-normal.woff2`))
-      faces.push(`@font-face{font-family:"${family}";font-weight:${weight};src:url(${dataUrl('font/woff2', wide)})format("woff2");unicode-range:U+0100-02FF,U+1E00-1EFF,U+20A0-20C0}`)
-      faces.push(`@font-face{font-family:"${family}";font-weight:${weight};src:url(${dataUrl('font/woff2', file)})format("woff2");unicode-range:U+0000-00FF,U+0131,U+0152-0153,U+02BB-02DC,U+2000-206F,U+20AC,U+2122,U+2190-2193,U+2212,U+FEFF,U+FFFD}`)
+  for (const name of families) {
+    const family = familyOfFont(name)
+    if (!family) continue
+    const root = path.dirname(require.resolve(`@fontsource/${family.folder}/package.json`))
+    for (const subset of family.subsets.filter(part => touches(subsetRanges[part] ?? '', points))) {
+      for (const weight of family.weights.filter(known => known >= 400 && known <= 700)) {
+        const file = await readFile(path.join(root, 'files', `${family.folder}-${subset}-${weight}-normal.woff2`)).catch(() => null)
+        if (file) faces.push(`@font-face{font-family:"${name}";font-weight:${weight};src:url(${dataUrl('font/woff2', file)})format("woff2");unicode-range:${subsetRanges[subset]}}`)
+      }
     }
   }
   return faces.join('\n')
@@ -37,7 +47,7 @@ export async function offlineFile(deck: Deck): Promise<string> {
     const row = await mediaByHash(hash)
     if (row) media[hash] = dataUrl(row.type, await wholeMedia(hash, row.bytes))
   }
-  const bundle = { deck, tables: await tablesById(tablesOf(deck)), media }
+  const bundle = { deck, tables: await tablesById(tablesOf(deck)), media, alone: true }
   const [script, style] = await Promise.all(['player.js', 'player.css'].map(name => readFile(path.resolve('.output/alone', name), 'utf8')))
   const { title, language } = deck.info.info!
   return `<!doctype html>

@@ -1,29 +1,50 @@
-import { readFileSync } from 'node:fs'
+import { existsSync, readFileSync } from 'node:fs'
 import path from 'node:path'
 import { createRequire } from 'node:module'
 import * as fontkit from 'fontkit'
+import type { FontFaceFile } from '../../core/deck'
+import { familyOfFont } from '../../core/fonts'
 import { rememberingMeasurer, type Font, type Measurer } from '../../core/text'
+import { openFont } from '../fonts/check'
 
-/** The shipped families as their packages name them, with the weights that are shipped. */
-export const shippedFamilies: Readonly<Record<string, { folder: string, weights: readonly number[] }>> = {
-  'Bricolage Grotesque': { folder: 'bricolage-grotesque', weights: [400, 500, 600, 700, 800] },
-  'Hanken Grotesk': { folder: 'hanken-grotesk', weights: [400, 500, 600, 700] },
-  'Spline Sans Mono': { folder: 'spline-sans-mono', weights: [400, 500, 600, 700] },
-}
-const subsets = ['latin', 'latin-ext'] as const
-const fallback = 'Hanken Grotesk'
+const order = ['latin', 'latin-ext', 'cyrillic', 'cyrillic-ext', 'greek', 'greek-ext', 'vietnamese']
+const rank = (subset: string) => (order.includes(subset) ? order.indexOf(subset) : order.length)
+const fallback = familyOfFont('Hanken Grotesk')!
 
 const require = createRequire(import.meta.url)
 const faces = new Map<string, fontkit.Font[]>()
+/** Faces of the team's own, by family. */
+const brought = new Map<string, { weight: number, italic: boolean, font: fontkit.Font }[]>()
+const known = new Set<string>()
+
+/** Opens the faces that a deck brings with it, so that its text can be measured in them. */
+export async function bringFaces(list: readonly FontFaceFile[], bytesOf: (hash: string) => Promise<Uint8Array | null>) {
+  for (const face of list) {
+    if (known.has(face.media)) continue
+    const bytes = await bytesOf(face.media)
+    const font = bytes && (await openFont(bytes).catch(() => null))
+    if (!font) continue
+    known.add(face.media)
+    brought.set(face.family, [...(brought.get(face.family) ?? []), { weight: face.weight, italic: !!face.italic, font }])
+    measurer = undefined
+  }
+}
+
+const nearest = <T>(list: readonly T[], weightOf: (item: T) => number, wanted: number) =>
+  list.reduce((best, item) => (Math.abs(weightOf(item) - wanted) < Math.abs(weightOf(best) - wanted) ? item : best))
 
 function facesOf(font: Font): fontkit.Font[] {
-  const family = shippedFamilies[font.family] ?? shippedFamilies[fallback]!
-  const weight = family.weights.reduce((best, known) => (Math.abs(known - font.weight) < Math.abs(best - font.weight) ? known : best))
-  const key = `${family.folder}-${weight}`
+  const own = brought.get(font.family)
+  if (own) return [nearest(own, face => face.weight + (face.italic === font.italic ? 0 : 2000), font.weight).font]
+  const family = familyOfFont(font.family) ?? fallback
+  const weight = nearest(family.weights, known => known, font.weight)
+  const style = font.italic && family.italic ? 'italic' : 'normal'
+  const key = `${family.folder}-${weight}-${style}`
   let made = faces.get(key)
   if (!made) {
     const root = path.dirname(require.resolve(`@fontsource/${family.folder}/package.json`))
-    made = subsets.map(subset => fontkit.create(readFileSync(path.join(root, 'files', `${family.folder}-${subset}-${weight}-normal.woff`))) as fontkit.Font)
+    const files = [...family.subsets].sort((a, b) => rank(a) - rank(b)).map(subset => path.join(root, 'files', `${family.folder}-${subset}-${weight}-${style}.woff`))
+    made = files.filter(file => existsSync(file)).map(file => fontkit.create(readFileSync(file)) as fontkit.Font)
     faces.set(key, made)
   }
   return made

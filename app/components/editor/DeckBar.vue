@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { setFields } from '#core/deck'
+import { isEmptyText, setFields } from '#core/deck'
 
 const props = defineProps<{ phase: string, phases: readonly { name: string, label: string }[] }>()
 const emit = defineEmits<{ go: [phase: string], play: [] }>()
@@ -21,6 +21,12 @@ const kept = computed(() => {
   return status.online ? 'Keeping' : 'Offline, kept when the server is back'
 })
 const initials = (name: string) => name.split(/\s+/).map(word => word[0]).slice(0, 2).join('')
+/** Places of a form that are still to be filled. */
+const empty = computed(() => {
+  const deck = store.deck
+  if (!deck?.info.info?.form) return 0
+  return Object.values(deck.elements).filter(element => element.placeholder && deck.slides[element.owner] && ((element.kind === 'text' && !element.field && isEmptyText(element.text)) || (element.kind === 'picture' && !element.media) || (element.kind === 'chart' && !element.chart?.table))).length
+})
 </script>
 
 <template>
@@ -30,6 +36,7 @@ const initials = (name: string) => name.split(/\s+/).map(word => word[0]).slice(
       <input v-if="naming" v-model="draft" class="field" aria-label="Title of the deck" autofocus @blur="rename" @keydown.enter="rename" @keydown.esc="naming = false">
       <button v-else class="title" :title="title" :disabled="!store.canEdit" @click="draft = title; naming = true">{{ title }}</button>
       <DeckSettings />
+ <span v-if="store.deck?.info.info?.form" class="form-note" title="Only what fills places can be changed on slides">{{ empty ? `Form, ${empty} ${empty === 1 ? 'place' : 'places'} empty` : 'Form, all places filled' }}</span>
       <span class="quiet kept" role="status" data-test="kept">{{ kept }}</span>
     </div>
     <nav class="phases" aria-label="Phases">
@@ -50,6 +57,7 @@ const initials = (name: string) => name.split(/\s+/).map(word => word[0]).slice(
 </template>
 
 <style scoped>
+.form-note { background: var(--now-wash); color: var(--now-ink); border-radius: 999px; padding: 1px 9px; font-size: 13px; white-space: nowrap; }
 .bar { display: grid; grid-template-columns: auto minmax(120px, 1fr) auto minmax(200px, 1fr); align-items: center; gap: 12px; height: 50px; padding: 0 14px; background: var(--panel); border-bottom: 1px solid var(--line); flex: none; }
 .deck { display: flex; align-items: baseline; gap: 10px; min-width: 0; }
 .title { font: 600 15px "Bricolage Grotesque", sans-serif; color: var(--ink); background: none; border: 0; padding: 4px 0; cursor: text; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; min-width: 60px; }

@@ -1,17 +1,23 @@
 <script setup lang="ts">
-import { placeElements, setFields, shownElement, styleOf, type Box, type Element } from '#core/deck'
+import { placeElements, setFields, shownElement, styleNamed, styleOf, themeUnder, type Box, type Element } from '#core/deck'
 import { layoutOfElement } from '#core/text'
+import { departureOf, returnToStyle, takeIntoStyle } from '#core/themes'
 
 const emit = defineEmits<{ table: [], picture: [], edit: [id: string] }>()
 const store = useDeck()
 const stage = useStageHost()
 const element = computed(() => (store.deck && store.selection.length === 1 ? shownElement(store.deck, store.selection[0]!) : undefined))
-const theme = computed(() => store.deck!.theme.theme!)
+const theme = computed(() => (store.stageId ? themeUnder(store.deck!, store.stageId) : store.deck!.theme.theme!))
 const set = (label: string, fields: Partial<Element>) => element.value && store.edit(`${label} ${element.value.name}`, setFields(store.deck!, { table: 'elements', id: element.value.id, fields }))
 const place = (fields: Partial<Box>) => element.value && store.edit(`place ${element.value.name}`, placeElements(store.deck!, { boxes: { [element.value.id]: { ...element.value.box, ...fields } } }))
 const text = computed(() => (element.value?.kind === 'text' ? element.value : null))
 const style = computed(() => (text.value ? styleOf(store.deck!, text.value) : null))
 const fitted = computed(() => (text.value ? layoutOfElement(store.deck!, text.value, stage.host.measurer) : null))
+const departure = computed(() => (element.value ? departureOf(store.deck!, element.value.id) : null))
+const departing = computed(() => (departure.value ? styleNamed(theme.value, departure.value.style).name : ''))
+const fieldWords: Readonly<Record<string, string>> = { size: 'size', color: 'colour', align: 'alignment', weight: 'weight', family: 'font', lineHeight: 'line height', letterSpacing: 'spacing', case: 'case' }
+const differs = computed(() => Object.keys(departure.value?.fields ?? {}).map(field => fieldWords[field] ?? field).join(', '))
+const onLook = computed(() => !!element.value && !store.deck!.slides[element.value.owner])
 const own = computed(() => element.value && store.deck!.elements[element.value.id])
 const inherits = computed(() => !!element.value?.placeholder && !own.value?.box)
 const value = (event: Event) => (event.target as HTMLInputElement).value
@@ -26,8 +32,9 @@ const frames = { rectangle: 'Straight', rounded: 'Rounded', circle: 'Circle' }
     <h3>{{ element.name }}</h3>
     <section v-if="element.kind === 'chart'"><ChartSettings :element="element" @choose="emit('table')" /></section>
     <section v-if="text && style">
-      <div class="row"><span class="label">Style</span><select class="field" aria-label="Text style" :value="text.style ?? 'body'" @change="set('restyle', { style: value($event), size: undefined } as never)"><option v-for="(item, name) in theme.textStyles" :key="name" :value="name">{{ item.name }}</option></select></div>
+      <div class="row"><span class="label">Style</span><select class="field" aria-label="Text style" :value="text.style ?? 'body'" :disabled="store.isForm" @change="set('restyle', { style: value($event) } as never)"><option v-for="(item, name) in theme.textStyles" :key="name" :value="name">{{ item.name }}</option></select></div>
       <div class="row"><span class="label">Size</span><span><NumberField :model-value="style.size" label="Size" unit="px" :least="8" :most="600" @update:model-value="size => set('resize the text of', { size } as never)" /></span></div>
+      <div v-if="departure" class="departs">Differs from {{ departing }} in {{ differs }}.<span class="pair"><button class="press small" @click="store.edit(`take ${element.name} into ${departing}`, takeIntoStyle(store.deck!, { element: element.id }))">Take this into the style</button><button class="press small" @click="store.edit(`let ${element.name} follow its style`, returnToStyle(store.deck!, { elements: [element.id] }))">Return to the style</button></span></div>
       <p v-if="fitted && fitted.scale < 1" class="quiet small">Set at {{ Math.round(style.size * fitted.scale) }} px, so that it fits its box.</p>
       <p v-if="fitted && !fitted.fits" class="wrong small">More than fits, even at {{ Math.round(style.size * fitted.scale) }} px.</p>
       <div class="row"><span class="label">Colour</span><ColorField :model-value="style.color" :theme="theme" label="Colour of the text" @update:model-value="color => set('colour', { color: color ?? undefined } as never)" /></div>
@@ -47,6 +54,10 @@ const frames = { rectangle: 'Straight', rounded: 'Rounded', circle: 'Circle' }
       <div class="row"><span class="label">Fill</span><ColorField none :model-value="element.fill ?? null" :theme="theme" label="Fill" @update:model-value="fill => set('fill', { fill } as never)" /></div>
       <div class="row"><span class="label">Outline</span><span class="pair"><ColorField none :model-value="element.stroke?.color ?? null" :theme="theme" label="Outline" @update:model-value="color => element?.kind === 'shape' && set('outline', { stroke: color ? { color, width: element.stroke?.width ?? 6 } : null } as never)" /><NumberField v-if="element.stroke" :model-value="element.stroke.width" label="Weight of the outline" :least="1" :most="200" @update:model-value="width => element?.kind === 'shape' && element.stroke && set('outline', { stroke: { ...element.stroke, width } } as never)" /></span></div>
     </section>
+    <section v-if="onLook && 'prompt' in element || (onLook && element.placeholder)">
+      <div v-if="element.placeholder" class="row"><span class="label">Fills the place</span><input class="field" :value="element.placeholder" aria-label="Name of the place" maxlength="60" @change="/^[a-z][a-z0-9-]*$/.test(value($event)) && set('name the place of', { placeholder: value($event) } as never)"></div>
+      <label class="prompt">What it asks for while it is empty<input class="field" :value="'prompt' in element ? element.prompt ?? '' : ''" maxlength="200" @change="set('change the prompt of', { prompt: value($event) || undefined } as never)"></label>
+    </section>
     <section>
       <b class="sub">Place</b>
       <div class="grid">
@@ -61,10 +72,14 @@ const frames = { rectangle: 'Straight', rounded: 'Rounded', circle: 'Circle' }
     </section>
   </div>
   <div v-else-if="store.selection.length > 1" class="settings"><h3>{{ store.selection.length }} parts</h3><p class="quiet">Move them together, nudge with the arrows, duplicate with Ctrl D.</p></div>
+  <div v-else-if="store.lookOwner" class="settings"><h3>{{ store.deck!.layouts[store.lookOwner]?.name ?? store.deck!.masters[store.lookOwner]?.name }}</h3><p class="quiet">Press a part to place it exactly, change its style or what it asks for.</p></div>
   <div v-else class="settings"><h3>This slide</h3><SlideSettings /></div>
 </template>
 
 <style scoped>
+.departs { font-size: 13px; color: var(--second); display: flex; flex-direction: column; gap: 5px; padding: 4px 0; }
+.departs .pair { flex-wrap: wrap; }
+.prompt { display: flex; flex-direction: column; gap: 4px; color: var(--second); font-size: 13px; }
 .settings { display: flex; flex-direction: column; gap: 10px; }
 h3 { font-size: 17px; overflow-wrap: anywhere; }
 section { border-top: 1px solid var(--line); padding-top: 8px; display: flex; flex-direction: column; gap: 2px; }

@@ -3,8 +3,8 @@ import { restack, setFields, shownElements, type ShownElement } from '#core/deck
 
 /** What stands on the slide, front at top. */
 const store = useDeck()
-const own = computed(() => (store.deck && store.slideId ? shownElements(store.deck, store.slideId, true).filter(element => !element.pinned).reverse() : []))
-const pinned = computed(() => (store.deck && store.slideId ? shownElements(store.deck, store.slideId, true).filter(element => element.pinned).reverse() : []))
+const own = computed(() => (store.deck && store.stageId ? shownElements(store.deck, store.stageId, true).filter(element => !element.pinned).reverse() : []))
+const pinned = computed(() => (store.deck && store.stageId ? shownElements(store.deck, store.stageId, true).filter(element => element.pinned).reverse() : []))
 const naming = ref<string | null>(null)
 
 function rename(element: ShownElement, name: string) {
@@ -28,7 +28,7 @@ const menu = (element: ShownElement) => [[
 
 <template>
   <div class="parts">
-    <div class="head"><b>On this slide</b><span class="quiet">front at top</span></div>
+    <div class="head"><b>{{ store.lookOwner ? (store.deck!.layouts[store.lookOwner] ? 'On this layout' : 'On this master') : 'On this slide' }}</b><span class="quiet">front at top</span></div>
     <ul>
       <li v-for="element in own" :key="element.id" :class="{ here: store.selection.includes(element.id), faint: element.hidden }">
         <input v-if="naming === element.id" class="field" :value="element.name" :aria-label="`Name of ${element.name}`" autofocus @change="rename(element, ($event.target as HTMLInputElement).value)" @blur="naming = null">

@@ -23,10 +23,12 @@ const isOver = ref(false)
 const context = { id: freshId }
 
 const shown = computed(() => (Object.keys(preview.value).length ? applyChanges(store.deck!, placeElements(store.deck!, { boxes: preview.value })) : store.deck!))
-const elements = computed(() => (store.slideId ? shownElements(shown.value, store.slideId) : []))
+const elements = computed(() => (store.stageId ? shownElements(shown.value, store.stageId) : []))
 const chosen = computed(() => elements.value.filter(element => store.selection.includes(element.id)))
+/** On a form nothing moves; words and pictures of its places can be changed. */
+const isFixed = (element: ShownElement) => !!element.locked || element.pinned || store.isForm
 const single = computed(() => (chosen.value.length === 1 ? chosen.value[0]! : null))
-const peersHere = computed(() => store.peers.filter(peer => peer.slide === store.slideId))
+const peersHere = computed(() => store.peers.filter(peer => peer.slide === store.stageId))
 const editedElement = computed(() => {
   const element = elements.value.find(candidate => candidate.id === editing.value)
   return element?.kind === 'text' ? element : null
@@ -63,7 +65,7 @@ function press(event: PointerEvent, element: ShownElement) {
   if (event.shiftKey) store.select(...(store.selection.includes(element.id) ? store.selection.filter(id => id !== element.id) : [...store.selection, element.id]))
   else if (!store.selection.includes(element.id)) store.select(element.id)
   if (!store.canEdit) return
-  const moving = elements.value.filter(candidate => store.selection.includes(candidate.id) && !candidate.locked && !candidate.pinned)
+  const moving = elements.value.filter(candidate => store.selection.includes(candidate.id) && !isFixed(candidate))
   if (!moving.length) return
   const from = point(event)
   const room = roomFor(moving.map(candidate => candidate.id))
@@ -127,14 +129,14 @@ function pressGround(event: PointerEvent) {
 
 function startEditing(id: string | undefined) {
   const element = elements.value.find(candidate => candidate.id === id)
-  if (element?.kind !== 'text' || element.pinned || element.locked || !store.canEdit) return
+  if (element?.kind !== 'text' || element.pinned || element.locked || element.field || (store.isForm && !element.placeholder) || !store.canEdit) return
   store.select(element.id)
   editing.value = element.id
 }
 
 function onKey(event: KeyboardEvent) {
   if (isTyping(event.target) || document.querySelector('[role=dialog]')) return
-  const ids = chosen.value.filter(element => !element.pinned).map(element => element.id)
+  const ids = store.isForm ? [] : chosen.value.filter(element => !element.pinned).map(element => element.id)
   const control = event.ctrlKey || event.metaKey
   const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
   const arrow = arrows[event.key]
@@ -143,7 +145,7 @@ function onKey(event: KeyboardEvent) {
     store.select(...elements.value.filter(element => !element.pinned && !element.locked).map(element => element.id))
   } else if (control && event.key.toLowerCase() === 'd' && ids.length) {
     event.preventDefault()
-    const changes = duplicateElements(store.deck!, { elements: ids, slide: store.slideId!, offset: { x: 40, y: 40 } }, context)
+    const changes = duplicateElements(store.deck!, { elements: ids, slide: store.stageId!, offset: { x: 40, y: 40 } }, context)
     store.edit(`duplicate ${nameOf(ids)}`, changes)
     store.select(...changes.flatMap((change: Change) => (change.do === 'put' ? [change.record.id] : [])))
   } else if (arrow && ids.length && !control) {
@@ -161,7 +163,7 @@ function onKey(event: KeyboardEvent) {
   } else if (event.key === 'Escape') store.select()
 }
 onKeys(onKey)
-watch(() => store.slideId, () => { editing.value = null })
+watch(() => store.stageId, () => { editing.value = null })
 
 function elementAt(event: DragEvent): ShownElement | undefined {
   const at = point(event)
@@ -188,9 +190,9 @@ defineExpose({ startEditing, scale })
 
 <template>
   <div ref="area" class="area" @pointerdown.self="pressGround" @dragover="dragOver" @dragleave="isOver = false" @drop="drop">
-    <div v-if="store.slideId" class="board" :class="{ over: isOver }" :style="{ width: `${size.width * scale}px`, height: `${size.height * scale}px` }" data-test="stage">
+    <div v-if="store.stageId" class="board" :class="{ over: isOver }" :style="{ width: `${size.width * scale}px`, height: `${size.height * scale}px` }" data-test="stage">
       <div class="scaled" :style="{ width: `${size.width}px`, height: `${size.height}px`, transform: `scale(${scale})` }">
-        <SlideView :deck="shown" :slide="store.slideId" :frame="null" :editing="editing" :scale="scale" prompts />
+        <SlideView :deck="shown" :slide="store.stageId" :frame="null" :editing="editing" :scale="scale" prompts />
         <div class="hits" @pointerdown.self="pressGround">
           <div
             v-for="element in elements.filter(candidate => !candidate.pinned)" :key="element.id" class="hit" :class="{ drop: dropAt === element.id, locked: element.locked }" :style="boxStyle(element.box)" tabindex="0" role="button"
@@ -200,7 +202,7 @@ defineExpose({ startEditing, scale })
           </div>
           <template v-if="!editing">
             <div v-for="element in chosen" :key="element.id" class="chosen" :style="{ ...boxStyle(element.box), outlineWidth: `${1.5 / scale}px` }">
-              <template v-if="single && !element.pinned && !element.locked && store.canEdit">
+              <template v-if="single && !isFixed(element) && store.canEdit">
                 <span v-for="handle in handles" :key="`${handle.across}${handle.down}`" class="handle" :data-handle="`${handle.across},${handle.down}`" :style="{ ...handleStyle(handle), cursor: cursors(handle) }" @pointerdown.stop="pressHandle($event, handle)" />
                 <span class="turn" title="Turn" :style="{ transform: `translate(-50%, -100%) scale(${1 / scale})` }" @pointerdown.stop="pressTurn" />
               </template>

@@ -5,7 +5,7 @@ import { EditorState, type Command } from 'prosemirror-state'
 import { EditorView } from 'prosemirror-view'
 import { initProseMirrorDoc, ySyncPlugin } from 'y-prosemirror'
 import { cssColor } from '#core/color'
-import { roleNames, styleOf, type Deck, type Role, type ShownElement, type TextElement } from '#core/deck'
+import { roleNames, slideOrStandIn, styleOf, themeOf, type Deck, type Role, type ShownElement, type TextElement } from '#core/deck'
 import { indentOfLevel, layoutOfElement, textSchema } from '#core/text'
 import { fontStack } from '#stage'
 
@@ -21,12 +21,14 @@ const choosing = ref(false)
 
 const style = computed(() => styleOf(props.deck, props.element))
 const layout = computed(() => layoutOfElement(props.deck, props.element, stage.host.measurer))
-const palette = computed(() => props.deck.theme.theme!.palette)
+const theme = computed(() => { const slide = slideOrStandIn(props.deck, props.element.owner); return slide ? themeOf(props.deck, slide) : props.deck.theme.theme! })
+const palette = computed(() => theme.value.palette)
 const look = computed(() => {
   const size = style.value.size * layout.value.scale
   return {
-    'fontFamily': fontStack(props.deck.theme.theme!.fonts[style.value.font]), 'fontSize': `${size}px`, 'fontWeight': String(style.value.weight), 'lineHeight': String(style.value.lineHeight),
+    'fontFamily': fontStack(style.value.family ?? theme.value.fonts[style.value.font]), 'fontSize': `${size}px`, 'fontWeight': String(style.value.weight), 'lineHeight': String(style.value.lineHeight),
     'letterSpacing': `${style.value.letterSpacing}em`, 'textAlign': props.element.align ?? style.value.align, 'color': cssColor(style.value.color, palette.value), 'caretColor': cssColor(style.value.color, palette.value),
+    'fontStyle': style.value.italic ? 'italic' : 'normal', 'textTransform': style.value.case === 'upper' ? 'uppercase' : style.value.case === 'lower' ? 'lowercase' : 'none',
     '--gap': `${style.value.paragraphSpacing}em`, '--bullet': JSON.stringify(style.value.bullet.symbol), '--bullet-color': cssColor(style.value.bullet.color, palette.value), '--indent': `${indentOfLevel(1)}em`,
     'padding': `${props.element.panel?.padding ?? 0}px`, 'justifyContent': props.element.vertical === 'middle' ? 'center' : props.element.vertical === 'bottom' ? 'flex-end' : 'flex-start',
   }

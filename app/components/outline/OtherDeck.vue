@@ -6,6 +6,7 @@ import { titleOf } from '#core/layouts'
 /** Slides of other decks: browsed, found by their words, taken over in this deck's look or in their own. */
 const emit = defineEmits<{ close: [] }>()
 const store = useDeck()
+const stage = useStageHost()
 const tables = useTables()
 const context = { id: freshId }
 
@@ -26,7 +27,10 @@ async function fetchDeck(id: string): Promise<Deck | undefined> {
   let asking1 = fetching.get(id)
   if (!asking1) fetching.set(id, (asking1 = asking(() => $fetch<Deck>(`/api/decks/${id}`))))
   const deck = await asking1
-  if (deck && !decks.has(id)) decks.set(id, deck)
+  if (deck && !decks.has(id)) {
+    decks.set(id, deck)
+    void stage.need(deck)
+  }
   return deck
 }
 watch(from, id => { if (id) void fetchDeck(id) })

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { newChart } from '#core/charts'
-import { addElement, setFields, textOf, type Box, type Element } from '#core/deck'
+import { addElement, setFields, shownElement, textOf, type Box, type Element } from '#core/deck'
 
 const store = useDeck()
+const route = useRoute()
+const looking = computed(() => typeof route.query.look === 'string')
 const tables = useTables()
 const canvas = ref<{ startEditing(id: string): void, scale: number }>()
 const addLine = ref<HTMLElement>()
@@ -44,7 +46,11 @@ async function takeTable(file: File, element: string | null, at?: { x: number, y
   tables.keep(table)
   const chart = element ? store.deck.elements[element] : undefined
   // The chart's look stays; which columns it reads is found anew.
-  if (chart?.kind === 'chart') store.edit(`draw ${table.name}`, setFields(store.deck, { table: 'elements', id: chart.id, fields: { chart: { ...newChart(table.id), ...chart.chart, table: table.id, across: null, height: null, lit: [] } } as never }))
+  const anything = chart?.kind === 'picture' && shownElement(store.deck, chart.id)
+  if (anything && anything.kind === 'picture' && anything.anything) {
+    const { id, owner, name, order, placeholder, box } = chart
+    store.edit(`draw ${table.name}`, [{ do: 'put', table: 'elements', record: { id, owner, name, order, kind: 'chart', chart: newChart(table.id), ...(placeholder ? { placeholder } : {}), ...(box ? { box } : {}) } }])
+  } else if (chart?.kind === 'chart') store.edit(`draw ${table.name}`, setFields(store.deck, { table: 'elements', id: chart.id, fields: { chart: { ...newChart(table.id), ...chart.chart, table: table.id, across: null, height: null, lit: [] } } as never }))
   else put(`draw ${table.name}`, { kind: 'chart', name: table.name.replace(/\.\w+$/, ''), chart: newChart(table.id), box: middle(1200, 640, at) })
 }
 
@@ -67,7 +73,7 @@ async function takeFiles(files: File[], at: { x: number, y: number }, element: s
   for (const [index, file] of files.entries()) {
     const kind = element && store.deck!.elements[element]?.kind
     const shifted = { x: at.x + index * 40, y: at.y + index * 40 }
-    if (isTableFile(file)) await takeTable(file, kind === 'chart' && index === 0 ? element : null, shifted)
+    if (isTableFile(file)) await takeTable(file, (kind === 'chart' || kind === 'picture') && index === 0 ? element : null, shifted)
     else await takePicture(file, kind === 'picture' && index === 0 ? element : null, shifted)
   }
 }
@@ -92,12 +98,15 @@ onKeys(onKey)
 </script>
 
 <template>
-  <div class="compose">
+  <LookDesk v-if="looking" />
+  <div v-else class="compose">
     <aside class="left" aria-label="Parts of the slide"><PartsList /></aside>
     <section class="middle" aria-label="Stage">
       <div ref="addLine" class="add" role="toolbar" aria-label="Add">
-        <span class="quiet">Add</span>
-        <template v-if="store.canEdit">
+        <ComposeViews />
+        <span class="quiet adding">Add</span>
+        <span v-if="store.isForm" class="quiet">is closed: this deck is a form, fill its places</span>
+        <template v-else-if="store.canEdit">
           <button class="press small" @click="addText">Text</button>
           <button class="press small" @click="pick(picturePicker, null)">Picture</button>
           <button class="press small" @click="addShape('rectangle')">Rectangle</button>
@@ -126,6 +135,7 @@ onKeys(onKey)
 .middle { display: flex; flex-direction: column; min-width: 0; min-height: 0; }
 .add { display: flex; align-items: center; gap: 6px; padding: 8px 16px 4px; flex-wrap: wrap; }
 .busy { margin-left: 8px; }
+.adding { margin-left: 10px; }
 .zoom { margin-left: auto; font-size: 13px; }
 .stage-place { position: relative; flex: 1; min-height: 0; }
 .foot { display: flex; gap: 20px; padding: 2px 18px 8px; font-size: 13px; white-space: nowrap; overflow: hidden; }

@@ -21,6 +21,7 @@ watch(() => !!store.deck, arrived => {
 
 await stage.ready
 store.open(String(route.params.id))
+watch(() => store.deck, deck => { if (deck) void stage.need(deck) }, { immediate: true })
 onBeforeUnmount(() => store.close())
 useHead({ title: computed(() => `${store.deck?.info.info?.title ?? 'Deck'} · Hailbank`) })
 const colors = computed(() => Object.fromEntries(Object.entries(store.deck?.theme.theme?.palette ?? {}).map(([role, value]) => [`--role-${role}`, value])))

@@ -80,6 +80,8 @@ const pictureElement = z.object({
   frame: z.object({ shape: z.enum(['rectangle', 'rounded', 'circle']), radius: z.number().min(0).max(1000) }).optional(),
   /** Which point of the picture (fractions) stands in the frame's middle as far as it can, and how much it is enlarged over just filling the frame. */
   view: z.object({ x: fractionSchema, y: fractionSchema, zoom: z.number().min(1).max(20) }).optional(),
+  /** As a place: a chart may fill it too. */
+  anything: z.boolean().optional(),
   /** It shows the theme's logo, in the form that suits the ground beneath it, whole. */
   logo: z.boolean().optional(),
   prompt: z.string().max(200).optional(),

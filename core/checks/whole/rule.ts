@@ -1,0 +1,5 @@
+import type { Deck } from '../../deck'
+import type { Finding } from '../finding'
+
+/** What is to be said of a deck's slides beside each other. */
+export type WholeRule = (deck: Deck) => Finding[]

@@ -1,0 +1,5 @@
+export * from './coverage'
+export { fontFamilies } from './families'
+export * from './family'
+export * from './pairs'
+export { subsetRanges } from './subsets'

@@ -1,0 +1,21 @@
+/** Families that go together: for titles, for running text, for numbers; and what they are like. */
+export const fontPairs: readonly { label: string, display: string, body: string, mono: string }[] = [
+  { label: 'Lively and clear', display: 'Bricolage Grotesque', body: 'Hanken Grotesk', mono: 'Spline Sans Mono' },
+  { label: 'Calm and even', display: 'Inter', body: 'Inter', mono: 'JetBrains Mono' },
+  { label: 'Warm and bookish', display: 'Fraunces', body: 'Source Serif 4', mono: 'Source Code Pro' },
+  { label: 'Newspaper', display: 'Playfair Display', body: 'Source Sans 3', mono: 'Source Code Pro' },
+  { label: 'Engineer', display: 'IBM Plex Sans', body: 'IBM Plex Sans', mono: 'IBM Plex Mono' },
+  { label: 'Poster', display: 'Oswald', body: 'Open Sans', mono: 'IBM Plex Mono' },
+  { label: 'Large and round', display: 'Unbounded', body: 'Figtree', mono: 'Spline Sans Mono' },
+  { label: 'Gallery', display: 'Syne', body: 'Work Sans', mono: 'JetBrains Mono' },
+  { label: 'Letter', display: 'EB Garamond', body: 'EB Garamond', mono: 'IBM Plex Mono' },
+  { label: 'Reader', display: 'Literata', body: 'Literata', mono: 'Source Code Pro' },
+  { label: 'Ledger', display: 'Roboto Slab', body: 'Public Sans', mono: 'Source Code Pro' },
+  { label: 'Station sign', display: 'Big Shoulders Display', body: 'Karla', mono: 'Spline Sans Mono' },
+  { label: 'Workshop', display: 'Zilla Slab', body: 'Fira Sans', mono: 'IBM Plex Mono' },
+  { label: 'Space', display: 'Space Grotesk', body: 'Rubik', mono: 'JetBrains Mono' },
+  { label: 'Notebook', display: 'Caveat', body: 'Karla', mono: 'Spline Sans Mono' },
+  { label: 'Classroom', display: 'Shantell Sans', body: 'Open Sans', mono: 'Source Code Pro' },
+  { label: 'Many scripts', display: 'Noto Sans', body: 'Noto Sans', mono: 'IBM Plex Mono' },
+  { label: 'Many scripts, with serifs', display: 'Noto Serif', body: 'Noto Sans', mono: 'IBM Plex Mono' },
+]

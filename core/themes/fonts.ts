@@ -1,0 +1,82 @@
+import { familyWith, missingLetters } from '../fonts'
+import { plainText, shownElements, slidesOf, styleOf, themeUnder, type Change, type Deck, type Id } from '../deck'
+import { eachLookRecord, exchanged, whereIs } from './walk'
+
+/** A family of fonts in use, with all places where it is named. */
+export interface FontUse {
+  family: string
+  places: { name: string, where: string, slide: Id | null, count: number }[]
+  count: number
+}
+
+/** Every family that a deck names: in its theme, its styles, its parts and its words. */
+export function fontsInUse(deck: Deck): FontUse[] {
+  const uses = new Map<string, FontUse>()
+  eachLookRecord(deck, (table, record) => {
+    const counts = new Map<string, number>()
+    const found = (family: unknown) => { if (typeof family === 'string') counts.set(family, (counts.get(family) ?? 0) + 1) }
+    const themed = table === 'theme' ? record : table === 'masters' ? (record as { theme?: object }).theme : undefined
+    for (const family of Object.values((themed as { fonts?: object } | undefined)?.fonts ?? {})) found(family)
+    const { faces: _, ...rest } = record as Record<string, unknown>
+    exchanged(rest, value => {
+      if ('family' in value && table !== 'layouts') found(value.family)
+      return undefined
+    })
+    const { words, slide } = whereIs(deck, table, record)
+    for (const [family, count] of counts) {
+      let use = uses.get(family)
+      if (!use) uses.set(family, (use = { family, places: [], count: 0 }))
+      use.places.push({ name: table === 'theme' ? 'Theme' : 'name' in record ? String(record.name) : table, where: words, slide, count })
+      use.count += count
+    }
+  })
+  return [...uses.values()].sort((a, b) => b.count - a.count)
+}
+
+const familyFields = new Set(['family', 'display', 'body', 'mono'])
+
+/** A value with a family's name exchanged wherever it names a font; faces of one's own keep theirs. */
+function renamed(value: unknown, wish: { from: string, to: string }): unknown {
+  if (Array.isArray(value)) {
+    const next = value.map(item => renamed(item, wish))
+    return next.every((item, index) => item === value[index]) ? value : next
+  }
+  if (typeof value !== 'object' || value === null) return value
+  const entries = Object.entries(value).map(([key, item]): [string, unknown] => [key, key === 'faces' ? item : item === wish.from && familyFields.has(key) ? wish.to : renamed(item, wish)])
+  return entries.every(([key, item]) => item === (value as Record<string, unknown>)[key]) ? value : Object.fromEntries(entries)
+}
+
+/** Replaces a family of fonts in all places. */
+export function replaceFont(deck: Deck, wish: { from: string, to: string }): Change[] {
+  const changes: Change[] = []
+  eachLookRecord(deck, (table, record) => {
+    if (table === 'layouts') return
+    const next = renamed(record, wish) as Record<string, unknown>
+    const fields = Object.fromEntries(Object.entries(next).filter(([field, value]) => value !== (record as unknown as Record<string, unknown>)[field]))
+    if (Object.keys(fields).length) changes.push({ do: 'set', table, id: record.id, fields })
+  })
+  return changes
+}
+
+/** Letters that a family in use does not have, on one slide, with a family that has them. */
+export interface MissingGlyphs {
+  element: Id
+  name: string
+  family: string
+  letters: string[]
+  remedy: string | null
+}
+
+/** What a slide's words ask of their fonts in vain. */
+export function missingGlyphs(deck: Deck, slide: Id): MissingGlyphs[] {
+  return shownElements(deck, slide).flatMap((element): MissingGlyphs[] => {
+    if (element.kind !== 'text') return []
+    const style = styleOf(deck, element)
+    const family = style.family ?? themeUnder(deck, slide).fonts[style.font]
+    const letters = missingLetters(plainText(element.text), family)
+    return letters.length ? [{ element: element.id, name: element.name, family, letters, remedy: familyWith(letters, family)?.family ?? null }] : []
+  })
+}
+
+/** All families that a deck's slides need at hand to be drawn, the fallback apart. */
+export const familiesNeeded = (deck: Deck): string[] => [...new Set([...fontsInUse(deck).map(use => use.family), ...slidesOf(deck).flatMap(slide => Object.values(themeUnder(deck, slide.id).fonts))])]

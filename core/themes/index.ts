@@ -1,0 +1,7 @@
+export * from './colors'
+export * from './fonts'
+export * from './layouts'
+export * from './letters'
+export * from './put-theme'
+export * from './styles'
+export { whereIs, type LookTable } from './walk'

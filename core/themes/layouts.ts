@@ -1,0 +1,69 @@
+import { applyChanges, elementsOf, layoutsOf, mastersOf, orderAt, slidesOf, type Change, type Deck, type EditContext, type Element, type Id } from '../deck'
+import { setLayout } from '../layouts'
+
+/** The slides that a layout stands behind, in order. */
+export const slidesOfLayout = (deck: Deck, layout: Id) => slidesOf(deck).filter(slide => slide.layout === layout)
+
+/** Copies a layout with its parts right after it. The copy's id is the first one asked for. */
+export function duplicateLayout(deck: Deck, wish: { layout: Id }, context: EditContext): Change[] {
+  const layout = deck.layouts[wish.layout]
+  if (!layout) return []
+  const layouts = layoutsOf(deck)
+  const id = context.id()
+  return [
+    { do: 'put', table: 'layouts', record: { ...layout, id, name: `${layout.name} 2`.slice(0, 120), order: orderAt(layouts, layouts.indexOf(layout) + 1) } },
+    ...elementsOf(deck, layout.id).map((element): Change => ({ do: 'put', table: 'elements', record: { ...element, id: context.id(), owner: id } as Element })),
+  ]
+}
+
+/** Puts a new layout at the end: a title and nothing else. Its id is the first one asked for. */
+export function addLayout(deck: Deck, wish: { master: Id, name: string }, context: EditContext): Change[] {
+  const layouts = layoutsOf(deck)
+  const id = context.id()
+  const { margin } = deck.theme.theme!
+  const { width, height } = deck.info.info!.size
+  return [
+    { do: 'put', table: 'layouts', record: { id, master: wish.master, name: wish.name.slice(0, 120), family: '', order: orderAt(layouts, layouts.length) } },
+    {
+      do: 'put', table: 'elements', record: {
+        id: context.id(), owner: id, order: 'a0', kind: 'text', name: 'Title', placeholder: 'title', style: 'heading', vertical: 'middle', prompt: 'What this slide says',
+        text: { type: 'doc', content: [{ type: 'paragraph' }] }, box: { x: margin, y: Math.round(margin * 0.8), width: width - 2 * margin, height: Math.round(height * 0.12), angle: 0 },
+      },
+    },
+  ]
+}
+
+/** Takes a layout away; its slides go to another one, with their words. Nothing where it is the last. */
+export function removeLayout(deck: Deck, wish: { layout: Id, heir: Id }, context: EditContext): Change[] {
+  if (!deck.layouts[wish.layout] || !deck.layouts[wish.heir] || wish.layout === wish.heir) return []
+  const changes: Change[] = []
+  let now = deck
+  for (const slide of slidesOfLayout(deck, wish.layout)) {
+    const moved = setLayout(now, { slide: slide.id, layout: wish.heir }, context)
+    changes.push(...moved)
+    now = applyChanges(now, moved)
+  }
+  return [...changes, ...elementsOf(deck, wish.layout).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })), { do: 'drop', table: 'layouts', id: wish.layout }]
+}
+
+/** Copies a master with its parts; its layouts stay with the one they have. The copy's id is the first one asked for. */
+export function duplicateMaster(deck: Deck, wish: { master: Id }, context: EditContext): Change[] {
+  const master = deck.masters[wish.master]
+  if (!master) return []
+  const masters = mastersOf(deck)
+  const id = context.id()
+  return [
+    { do: 'put', table: 'masters', record: { ...master, id, name: `${master.name} 2`.slice(0, 120), order: orderAt(masters, masters.indexOf(master) + 1) } },
+    ...elementsOf(deck, master.id).map((element): Change => ({ do: 'put', table: 'elements', record: { ...element, id: context.id(), owner: id } as Element })),
+  ]
+}
+
+/** Takes a master away; its layouts go to another one. Nothing where it is the last. */
+export function removeMaster(deck: Deck, wish: { master: Id, heir: Id }): Change[] {
+  if (!deck.masters[wish.master] || !deck.masters[wish.heir] || wish.master === wish.heir) return []
+  return [
+    ...layoutsOf(deck).filter(layout => layout.master === wish.master).map((layout): Change => ({ do: 'set', table: 'layouts', id: layout.id, fields: { master: wish.heir } })),
+    ...elementsOf(deck, wish.master).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
+    { do: 'drop', table: 'masters', id: wish.master },
+  ]
+}

@@ -1,0 +1,69 @@
+import { elementsOf, layoutsOf, mastersOf, onlySlides, orderLast, type Change, type Deck, type EditContext, type Element, type Id } from '../deck'
+import { familyNamed } from '../layouts'
+
+/** A theme on the shelf: a deck without slides, with its theme, masters and layouts. */
+export const themeDeckOf = (deck: Deck, name: string): Deck => ({
+  ...onlySlides(deck, []),
+  info: { info: { ...deck.info.info!, title: name } },
+  theme: { theme: { ...deck.theme.theme!, name } },
+  masters: Object.fromEntries(mastersOf(deck).map(({ theme: _, ...master }) => [master.id, master])),
+  layouts: deck.layouts,
+  elements: Object.fromEntries(Object.entries(deck.elements).filter(([, element]) => !deck.slides[element.owner])),
+})
+
+/** Gives an owner the parts of another one in place of its own: what fills a place of the same name stays the same record. */
+function replaceParts(deck: Deck, owner: Id, parts: readonly Element[], context: EditContext): Change[] {
+  const own = elementsOf(deck, owner)
+  const kept = new Set<Id>()
+  const changes = parts.map((part): Change => {
+    const same = part.placeholder ? own.find(element => element.placeholder === part.placeholder) : undefined
+    if (same) kept.add(same.id)
+    return { do: 'put', table: 'elements', record: { ...part, id: same?.id ?? (deck.elements[part.id] && deck.elements[part.id]!.owner !== owner ? context.id() : part.id), owner } as Element }
+  })
+  return [...own.filter(element => !kept.has(element.id)).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })), ...changes]
+}
+
+/**
+ * Puts a whole theme on a deck: colours, fonts, styles, ground, logo and footer; the first master's parts; each layout that
+ * the theme has of the same family or name. Layouts that it has not are placed anew by their family, in the new theme.
+ * Slides keep their words, their layouts and their own departures.
+ */
+export function putTheme(deck: Deck, wish: { from: Deck }, context: EditContext): Change[] {
+  const { from } = wish
+  const theme = from.theme.theme!
+  const changes: Change[] = [{ do: 'put', table: 'theme', record: theme }]
+  const [master] = mastersOf(deck)
+  const [theirs] = mastersOf(from)
+  if (master && theirs) {
+    changes.push({ do: 'put', table: 'masters', record: { ...theirs, id: master.id, order: master.order, name: theirs.name } })
+    changes.push(...replaceParts(deck, master.id, elementsOf(from, theirs.id), context))
+  }
+  const used = new Set<Id>()
+  const size = deck.info.info!.size
+  for (const layout of layoutsOf(deck)) {
+    if (deck.masters[layout.master]?.theme) continue
+    const same = layoutsOf(from).find(other => !used.has(other.id) && (layout.family ? other.family === layout.family : other.name === layout.name))
+    if (same) {
+      used.add(same.id)
+      const { id: _, order: __, master: ___, ...look } = same
+      changes.push({ do: 'put', table: 'layouts', record: { ...look, id: layout.id, order: layout.order, master: layout.master } })
+      changes.push(...replaceParts(deck, layout.id, elementsOf(from, same.id), context))
+      continue
+    }
+    const family = familyNamed(layout.family)
+    if (!family) continue
+    const places = family.places({ theme, size })
+    changes.push({ do: 'set', table: 'layouts', id: layout.id, fields: { ground: family.ground } })
+    changes.push(...replaceParts(deck, layout.id, places.map((place, index) => ({ ...place, id: context.id(), owner: layout.id, order: `a${index.toString(36)}` }) as Element), context))
+  }
+  let order = orderLast(layoutsOf(deck))
+  for (const layout of layoutsOf(from)) {
+    if (used.has(layout.id) || !master || (layout.family && layoutsOf(deck).some(own => own.family === layout.family))) continue
+    const id = deck.layouts[layout.id] ? context.id() : layout.id
+    const { without: _, ...record } = layout
+    changes.push({ do: 'put', table: 'layouts', record: { ...record, id, order, master: master.id } })
+    order = orderLast([{ order }])
+    for (const element of elementsOf(from, layout.id)) changes.push({ do: 'put', table: 'elements', record: { ...element, id: context.id(), owner: id } as Element })
+  }
+  return changes
+}

@@ -1,0 +1,51 @@
+import { slidesOf, type AnyRecord, type Change, type Deck, type Id, type TableName } from '../deck'
+
+/** The tables that say how a deck looks. */
+export const lookTables = ['theme', 'masters', 'layouts', 'slides', 'elements', 'states'] as const satisfies readonly TableName[]
+export type LookTable = (typeof lookTables)[number]
+
+/** Calls for every record that says how a deck looks. */
+export function eachLookRecord(deck: Deck, visit: (table: LookTable, record: AnyRecord) => void) {
+  for (const table of lookTables) for (const record of Object.values(deck[table])) visit(table, record)
+}
+
+/** A value rebuilt with some of the values within it exchanged; the very same one where none was. `exchange` answers undefined for what stays. */
+export function exchanged(value: unknown, exchange: (value: Record<string, unknown>) => unknown): unknown {
+  if (Array.isArray(value)) {
+    const next = value.map(item => exchanged(item, exchange))
+    return next.every((item, index) => item === value[index]) ? value : next
+  }
+  if (typeof value !== 'object' || value === null) return value
+  const own = exchange(value as Record<string, unknown>)
+  if (own !== undefined) return own
+  let next: Record<string, unknown> | null = null
+  for (const [key, item] of Object.entries(value)) {
+    const made = exchanged(item, exchange)
+    if (made !== item) (next ??= { ...(value as Record<string, unknown>) })[key] = made
+  }
+  return next ?? value
+}
+
+/** The changes that exchange values in all records that say how a deck looks; fields in `except` are left alone. */
+export function exchangeEverywhere(deck: Deck, exchange: (value: Record<string, unknown>) => unknown, except: readonly string[] = []): Change[] {
+  const changes: Change[] = []
+  eachLookRecord(deck, (table, record) => {
+    const fields: Record<string, unknown> = {}
+    for (const [field, value] of Object.entries(record)) {
+      if (except.includes(field)) continue
+      const made = exchanged(value, exchange)
+      if (made !== value) fields[field] = made
+    }
+    if (Object.keys(fields).length) changes.push({ do: 'set', table, id: record.id, fields })
+  })
+  return changes
+}
+
+/** Where a record stands, in words: “Slide 3”, “layout Chapter”, “master Master”, “the theme”. */
+export function whereIs(deck: Deck, table: LookTable, record: AnyRecord): { words: string, slide: Id | null } {
+  if (table === 'theme') return { words: 'the theme', slide: null }
+  const owner = table === 'states' ? deck.elements[(record as { element: Id }).element]?.owner : table === 'elements' ? (record as { owner: Id }).owner : record.id
+  if (owner && deck.slides[owner]) return { words: `slide ${slidesOf(deck).findIndex(slide => slide.id === owner) + 1}`, slide: owner }
+  if (owner && deck.layouts[owner]) return { words: `layout ${deck.layouts[owner].name}`, slide: null }
+  return { words: `master ${deck.masters[owner ?? '']?.name ?? ''}`.trim(), slide: null }
+}
