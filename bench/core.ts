@@ -1,8 +1,10 @@
 import * as Y from 'yjs'
 import Papa from 'papaparse'
 import { readCsv } from '../core/data'
-import { applyChanges, slidesOf, textOf } from '../core/deck'
+import { applyChanges, shownElements, slidesOf, textOf, type Deck } from '../core/deck'
+import { insertOutline, propose, roomFor } from '../core/layouts'
 import { applyToDocument, fillDocument, mirrorOf } from '../core/live'
+import { layoutOfElement, rememberingMeasurer } from '../core/text'
 import { compileSlide, frameAt } from '../core/timing'
 import { context, deckOf } from './decks'
 import { finish, frame, median, report } from './report'
@@ -38,6 +40,25 @@ let bytes = 0
 document.on('update', update => (bytes = update.length))
 applyToDocument(document, [{ do: 'set', table: 'elements', id: element, fields: { text: textOf(['Boat 0 of slide 1500']) } }])
 report('bytes sent for one typed letter, 300 slides', bytes, 1024, 'bytes')
+
+const asked = { title: 'How the quay grew', lines: ['2022 second berth opens', '2025 night boat begins', '2028 shore power', '2031 covered hall'].map(text => ({ text, level: 1 })), first: false }
+const measurer = rememberingMeasurer((words, font) => [...words].length * font.size * 0.5)
+const proposing = median(20, index => {
+  // A title of its own each time, so that nothing that was kept answers.
+  const ranked = propose({ ...asked, title: `${asked.title} ${index}` })
+  const lines = asked.lines.map(({ text }) => ({ content: [{ type: 'text' as const, text: `${text} ${index}` }], level: 1 }))
+  for (const { family } of ranked.slice(0, 9)) roomFor(family, lines, { deck: busy, measurer })
+})
+report('proposing layouts for a slide, with the room of the nine in sight, of 100 ms', proposing, 100, '% of 100 ms')
+
+const outlined = applyChanges(busy, insertOutline(busy, { after: null, slides: Array.from({ length: 300 }, (_, index) => ({ ...asked, title: `Slide ${index}` })) }, { id: (count => () => `o-${++count}`)(0) }))
+const shownOf = (deck: Deck) => slidesOf(deck).map(one => layoutsOfSlide(deck, one.id))
+const layoutsOfSlide = (deck: Deck, id: string) => shownElements(deck, id).map(element => (element.kind === 'text' ? layoutOfElement(deck, element, context.measurer) : element))
+shownOf(outlined)
+const recolored = median(1, index => shownOf(applyChanges(outlined, [{ do: 'set', table: 'theme', id: 'theme', fields: { palette: { ...outlined.theme.theme!.palette, accent2: `#e6a0${(30 + index).toString(16)}` } } }])), 5)
+const restyled = median(1, index => shownOf(applyChanges(outlined, [{ do: 'set', table: 'theme', id: 'theme', fields: { margin: 110 + index } }])), 5)
+report('a colour of the theme changed, all of 300 slides arranged and set anew, a slide', (100 * recolored) / 300 / frame, 25, '% of a frame')
+report('the margin of the theme changed, the same', (100 * restyled) / 300 / frame, 25, '% of a frame')
 
 const rows = 200_000
 const text = ['season;month;route;riders', ...Array.from({ length: rows }, (_, index) => `20${22 + (index % 10)};${index % 12};Route ${index % 4};${index % 1000},5`)].join('\n')

@@ -1,10 +1,12 @@
-import type { Deck } from '../core/deck'
+import { applyChanges, elementsOf, setFields, slidesOf, type Deck, type Logo } from '../core/deck'
+import { newChart } from '../core/charts'
+import { deckOfStarter, starterNamed } from '../core/layouts'
 import { workbench } from './workbench'
 
 export interface DemoPicture { hash: string, width: number, height: number }
 
 /** The talk that Ines gives in spring. */
-export function briefing(pictures: readonly DemoPicture[]): Deck {
+export function briefing(pictures: readonly DemoPicture[], logo: Logo): Deck {
   const work = workbench({
     title: 'Spring timetable briefing', purpose: 'talk', prefix: 'briefing',
     outline: `Spring timetable briefing
@@ -25,6 +27,7 @@ Boats on time
 One promise: nobody waits in the rain
   The covered hall opens with the new timetable`,
   })
+  work.brand(logo)
   work.layout(1, 'lead-rows')
   work.layout(2, 'chart')
   work.chart(2, 'demo-crossings', { across: 'month', height: 'passengers', lit: ['Aug'], total: true })
@@ -50,7 +53,7 @@ One promise: nobody waits in the rain
 }
 
 /** The film that runs at the season's opening. */
-export function tenSeasons(pictures: readonly DemoPicture[]): Deck {
+export function tenSeasons(pictures: readonly DemoPicture[], logo: Logo): Deck {
   const work = workbench({
     title: 'Ten seasons of crossings', purpose: 'film', prefix: 'seasons',
     outline: `Ten seasons of crossings
@@ -66,6 +69,7 @@ Four routes, one harbour
   Passengers over ten seasons, by route
 Thank you for crossing with us`,
   })
+  work.brand(logo)
   work.layout(1, 'chart')
   work.chart(1, 'demo-crossings', { across: 'season', height: 'passengers', lit: ['2031'] })
   work.layout(3, 'chart')
@@ -114,4 +118,12 @@ Take your umbrella: the covered hall opens in May`,
     work.hold(index, 0, index === 0 ? 5 : 8)
   }
   return work.deck()
+}
+
+/** The season in review, from the starter for it, with the harbour's own figures. */
+export function seasonReview(): Deck {
+  let count = 0
+  const deck = deckOfStarter(starterNamed('season-review')!, { title: 'Season review 2031', language: 'en', audience: 'colleagues' }, { id: () => `review-${++count}` })
+  const chart = slidesOf(deck).flatMap(slide => elementsOf(deck, slide.id)).find(element => element.kind === 'chart')
+  return chart ? applyChanges(deck, setFields(deck, { table: 'elements', id: chart.id, fields: { chart: { ...newChart('demo-crossings'), across: 'month', height: 'passengers', lit: ['Aug'] } } as never })) : deck
 }

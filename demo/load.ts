@@ -1,14 +1,17 @@
+import { themeDeckOf } from '../core/themes'
 import { closeDatabase, database } from '../server/database/connection'
 import { keepMedia } from '../server/database/media'
 import { addPerson } from '../server/database/people'
 import { addLoop, setLoopItems } from '../server/database/screens'
 import { keepTable } from '../server/database/tables'
+import { keepTheme } from '../server/database/themes'
 import { makeDeck } from '../server/decks/make'
 import { publishDeck } from '../server/decks/publish'
 import { checkPicture } from '../server/media/check'
 import { newId } from '../server/new-id'
 import { hashOf } from '../server/passwords'
-import { briefing, hallLoop, tenSeasons } from './decks'
+import { briefing, hallLoop, seasonReview, tenSeasons, type DemoPicture } from './decks'
+import { makeLogo } from './logo'
 import { makePictures } from './pictures'
 import { crossings, punctuality, sailings } from './tables'
 
@@ -32,18 +35,27 @@ async function load() {
   const [ines] = await Promise.all(people.map(person => addPerson({ ...person, passwordHash })))
   const author = ines!.id
   for (const table of [crossings(), punctuality(), sailings()]) await keepTable(table, author)
-  const pictures = []
-  for (const { name, bytes } of await makePictures()) {
+  const keep = async ({ name, bytes }: { name: string, bytes: Uint8Array }): Promise<DemoPicture> => {
     const checked = await checkPicture(bytes, name)
     if (!checked.ok) throw new Error(checked.message)
     await keepMedia(checked.value.row, checked.value.content, author)
-    pictures.push({ hash: checked.value.row.hash, width: checked.value.row.width!, height: checked.value.row.height! })
+    return { hash: checked.value.row.hash, width: checked.value.row.width!, height: checked.value.row.height! }
   }
+  const pictures = []
+  for (const picture of await makePictures()) pictures.push(await keep(picture))
+  const formOf = async (form: 'light' | 'dark') => {
+    const { hash, width, height } = await keep(makeLogo(form))
+    return { media: hash, natural: { width, height } }
+  }
+  const logo = { onLight: await formOf('light'), onDark: await formOf('dark'), clear: 0.3, least: 40 }
   const hall = hallLoop(pictures)
-  const film = tenSeasons(pictures)
+  const film = tenSeasons(pictures, logo)
+  const talk = briefing(pictures, logo)
+  await makeDeck('demo-review', seasonReview(), author)
   await makeDeck('demo-hall', hall, author)
   await makeDeck('demo-seasons', film, author)
-  await makeDeck('demo-briefing', briefing(pictures), author)
+  await makeDeck('demo-briefing', talk, author)
+  await keepTheme({ id: 'theme-harbour', name: 'Velmoor Harbour', content: themeDeckOf(talk, 'Velmoor Harbour'), person: author })
   await publishDeck('demo-hall', hall, author)
   await publishDeck('demo-seasons', film, author)
   await addLoop('loop-hall', 'Hall loop')

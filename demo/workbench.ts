@@ -1,7 +1,7 @@
 import { newChart } from '../core/charts'
 import {
-  addCue, applyChanges, beatsOf, elementsOf, setFields, slidesOf,
-  type Change, type ChartSpec, type Cue, type Deck, type EditContext, type Element, type Purpose, type Transition,
+  addCue, applyChanges, beatsOf, elementsOf, ordersAt, setFields, slidesOf, textOf,
+  type Change, type ChartSpec, type Cue, type Deck, type EditContext, type Element, type Logo, type Purpose, type Transition,
 } from '../core/deck'
 import { readOutline } from '../core/formats/outline'
 import { buildSlide, familyNamed, insertOutline, layOut, newDeck, type Build } from '../core/layouts'
@@ -46,6 +46,20 @@ export function workbench(wish: { title: string, purpose: Purpose, prefix: strin
     /** A cue in a beat of a slide; beats are made as they are needed. */
     cue(index: number, beat: number, placeholder: string, what: Cue['what'], effect: string, more: Partial<Cue> = {}) {
       edit(addCue(deck, { cue: { ...cueOf(part(index, placeholder), what, effect, more), beat: beatsOf(deck, slide(index).id)[beat]!.id } }, context))
+    },
+    /** The harbour's logo, footer and slide number, once for all slides. */
+    brand(logo: Logo) {
+      const { width, height } = deck.info.info!.size
+      const { margin } = deck.theme.theme!
+      const foot = { y: height - margin * 0.8, height: margin * 0.5, angle: 0 }
+      const orders = ordersAt(elementsOf(deck, 'master'), Infinity, 3)
+      const part = (id: string, element: object): Change => ({ do: 'put', table: 'elements', record: { id: `${wish.prefix}-${id}`, owner: 'master', order: orders.shift()!, ...element } as never })
+      edit([
+        { do: 'set', table: 'theme', id: 'theme', fields: { name: 'Velmoor Harbour', logo, footer: 'Velmoor Harbour office' } },
+        part('logo', { kind: 'picture', name: 'Logo', logo: true, alt: 'Velmoor Harbour', box: { ...foot, x: width - margin - 200, width: 200, y: height - margin * 0.86, height: margin * 0.58 } }),
+        part('footer', { kind: 'text', name: 'Footer', field: 'footer', style: 'small', vertical: 'middle', text: textOf([]), box: { ...foot, x: margin + 130, width: 560 } }),
+        part('number', { kind: 'text', name: 'Slide number', field: 'slide-number', style: 'small', align: 'right', vertical: 'middle', text: textOf([]), box: { ...foot, x: width - margin - 320, width: 90 } }),
+      ])
     },
     /** How the lines or items of a slide come in. */
     build: (index: number, how: Build) => edit(buildSlide(deck, { slide: slide(index).id, how }, context)),

@@ -80,6 +80,7 @@ defineExpose({ apply })
         <ChartView v-else-if="element.kind === 'chart'" :ref="view => { charts[element.id] = view as never }" :deck="deck" :theme="theme" :element="element" :host="host()" :prompts="!!prompts" />
         <PictureView v-else-if="element.kind === 'picture'" :element="element" :host="host()" :prompts="!!prompts" :scale="scale ?? 1" />
         <ShapeView v-else-if="element.kind === 'shape'" :palette="theme.palette" :element="element" />
+        <p v-else-if="prompts && element.placeholder === 'items'" class="stage-empty">The items stand here, as many as there are</p>
         <p v-else-if="prompts" class="stage-empty">{{ element.name }}: a {{ element.kind }}, kept but not drawn</p>
       </div>
     </div>

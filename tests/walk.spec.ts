@@ -51,6 +51,8 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await expect(page.getByLabel('Slide 2, line 2')).toHaveValue('Ferries grew longer')
     await page.getByLabel('Slide 2', { exact: true }).click()
     await page.getByRole('button', { name: 'List', exact: true }).click()
+    await page.getByLabel('Slide 3', { exact: true }).click()
+    await page.getByRole('button', { name: 'List', exact: true }).click()
     await page.getByLabel('Slide 4', { exact: true }).click()
     await page.getByRole('button', { name: /Chart with a caption/ }).click()
     await expect(page.locator('.slide.here .kind')).toHaveText('chart with a caption')

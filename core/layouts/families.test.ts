@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { checkSlide } from '../checks'
-import { applyChanges, itemPlace, shownElements, slidesOf, styleOf, type Deck, type ShownElement, type Theme } from '../deck'
+import { schemes } from '../color'
+import { applyChanges, itemPlace, onlySlides, shownElements, slidesOf, styleOf, type Deck, type ShownElement, type Theme } from '../deck'
 import { boundsOf, inside, overlap } from '../place'
 import { countingContext, freshDeck, timingContext } from '../testing'
 import { layoutOfElement, leastReadable, roughMeasurer } from '../text'
@@ -72,6 +73,17 @@ describe.each(families.map(family => [family.name, family] as const))('layout %s
     }
   })
 })
+
+it('every layout keeps its words in contrast in every scheme that ships', () => {
+  for (const scheme of schemes) {
+    const theme = { ...houseTheme, palette: scheme.palette }
+    for (const family of families) {
+      const { deck, slide } = placed(family, samples['lines that lead']!, theme)
+      const plan = { ...rundown(onlySlides(deck, [slide]), 'talk', timingContext).slides[0]! }
+      expect(checkSlide(deck, plan, timingContext).filter(finding => finding.rule === 'contrast').map(finding => `${scheme.name} ${family.name}: ${finding.message}`)).toEqual([])
+    }
+  }
+}, 120_000)
 
 describe('items', () => {
   const { deck, slide } = placed(families.find(family => family.name === 'cards-row')!, samples['lines that lead']!)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { elementsOf, layoutsOf, mastersOf, setFields, type Change, type Element, type Info, type Logo, type Theme } from '#core/deck'
+import { elementsOf, layoutsOf, mastersOf, orderLast, setFields, type Change, type Element, type Info, type Logo, type Theme } from '#core/deck'
 
 /** The logo in its two forms, the footer and the date: once for all slides, placed by the master. */
 const store = useDeck()
@@ -13,7 +13,7 @@ const picker = ref<HTMLInputElement>()
 const form = ref<'onLight' | 'onDark'>('onLight')
 const leastSide = 24
 
-const order = () => `b${freshId().slice(0, 4).replace(/0+$/, '') || '1'}1`
+const order = () => orderLast(elementsOf(store.deck!, master.value!.id))
 /** Top right inside the margin, clear of the title: where a master without a logo gets it. */
 function newLogoPart(): Change[] {
   if (!master.value || logoPart.value) return []
@@ -121,7 +121,8 @@ h3 { font-size: 15px; }
 .shown.onLight { background: #f7f9f8; }
 .shown.onDark { background: #10202a; }
 .shown img { max-width: 100%; max-height: 100%; object-fit: contain; }
-.words { display: flex; flex-direction: column; gap: 5px; }
+.words { display: flex; flex-direction: column; gap: 5px; align-items: flex-start; }
+.words .pair { justify-content: flex-start; }
 .words b { font-weight: 500; }
 .pair { display: flex; gap: 5px; flex-wrap: wrap; justify-content: flex-end; }
 p { margin: 0; font-size: 13px; }

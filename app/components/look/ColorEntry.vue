@@ -2,7 +2,7 @@
 import { readColor, written } from '#core/color'
 
 /** A colour entered exactly, in any way of writing, or picked from anywhere on the screen. */
-const props = defineProps<{ modelValue: string, label: string, disabled?: boolean }>()
+const props = defineProps<{ modelValue: string, label: string, disabled?: boolean, /** Only one line; every way of writing is still read. */ compact?: boolean }>()
 const emit = defineEmits<{ 'update:modelValue': [hex: string] }>()
 const ways = computed(() => written(props.modelValue))
 const wrong = ref('')
@@ -26,7 +26,7 @@ async function pick() {
       <input class="field amount" :value="ways.hex" :aria-label="`${label} as hex`" :disabled="disabled" @change="take(($event.target as HTMLInputElement).value)">
       <button v-if="dropper" type="button" class="press plain" title="Pick a colour from the screen" aria-label="Pick a colour from the screen" :disabled="disabled" @click="pick"><UIcon name="i-lucide-pipette" /></button>
     </div>
-    <input v-for="way in (['rgb', 'hsl', 'oklch'] as const)" :key="way" class="field amount" :value="ways[way]" :aria-label="`${label} as ${way}`" :disabled="disabled" @change="take(($event.target as HTMLInputElement).value)">
+    <input v-for="way in (compact ? [] : (['rgb', 'hsl', 'oklch'] as const))" :key="way" class="field amount" :value="ways[way]" :aria-label="`${label} as ${way}`" :disabled="disabled" @change="take(($event.target as HTMLInputElement).value)">
     <p v-if="wrong" class="wrong">{{ wrong }}</p>
   </div>
 </template>

@@ -96,7 +96,7 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
 .shot { display: block; border: 1.5px solid var(--line); border-radius: 7px; padding: 0; overflow: hidden; cursor: pointer; background: none; width: fit-content; }
 .layout.on .shot { border-color: var(--act); box-shadow: 0 0 0 1px var(--act); }
 .words { flex: 1; min-width: 0; font-size: 12.5px; display: flex; flex-direction: column; }
-.words b { font-weight: 500; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.words b { font-weight: 500; line-height: 1.25; overflow-wrap: anywhere; }
 .small .field { width: 96px; }
 .more { border: 0; background: none; color: var(--third); cursor: pointer; padding: 4px; border-radius: 6px; }
 .more:hover { background: var(--act-wash); }

@@ -8,14 +8,14 @@ const router = useRouter()
 const store = useDeck()
 const parts = [
   { name: 'palette', label: 'Palette', icon: 'i-lucide-palette' }, { name: 'colors', label: 'Colours in use', icon: 'i-lucide-paint-bucket' }, { name: 'ground', label: 'Ground', icon: 'i-lucide-square' },
-  { name: 'fonts', label: 'Fonts', icon: 'i-lucide-type' }, { name: 'styles', label: 'Text styles', icon: 'i-lucide-baseline' }, { name: 'layouts', label: 'Masters and layouts', icon: 'i-lucide-layout-template' },
+  { name: 'fonts', label: 'Fonts', icon: 'i-lucide-type' }, { name: 'styles', label: 'Text styles', icon: 'i-lucide-baseline' }, { name: 'layouts', label: 'Masters, layouts', icon: 'i-lucide-layout-template' },
   { name: 'brand', label: 'Logo and footer', icon: 'i-lucide-stamp' }, { name: 'shelf', label: 'Themes', icon: 'i-lucide-library' },
 ] as const
 const part = computed(() => parts.find(one => one.name === route.query.look)?.name ?? 'palette')
 const go = (name: string) => void router.replace({ query: { ...route.query, look: name } })
 const preview = shallowRef<Deck | null>(null)
 const ratio = computed(() => store.deck!.info.info!.size.height / store.deck!.info.info!.size.width)
-const width = computed(() => (preview.value ? 178 : 236))
+const width = computed(() => (preview.value ? 170 : 226))
 </script>
 
 <template>

@@ -60,7 +60,7 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
     </section>
     <section>
       <h3>From a brand colour</h3>
-      <ColorEntry v-model="brand" label="Brand colour" />
+      <ColorEntry v-model="brand" compact label="Brand colour" />
       <div class="row"><span class="label">Goes with</span><select v-model="harmony" class="field" aria-label="Harmony"><option v-for="one in harmonies" :key="one.name" :value="one.name">{{ one.label }}</option></select></div>
       <div class="row"><span class="label">On a ground that is</span><select v-model="ground" class="field" aria-label="Ground of the palette"><option value="light">light</option><option value="dark">dark</option></select></div>
       <button class="scheme wide" :disabled="!store.canEdit" @click="put('take a palette from a brand colour', made)"><PaletteStrip :palette="made" /><span>Take this palette</span></button>
@@ -88,7 +88,7 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
 section { display: flex; flex-direction: column; gap: 8px; }
 h3 { font-size: 15px; }
 .roles { display: grid; grid-template-columns: repeat(3, 1fr); gap: 4px; }
-.role { display: flex; align-items: center; gap: 8px; border: 1px solid transparent; background: none; color: var(--ink); border-radius: 8px; padding: 5px 7px; font: inherit; font-size: 13.5px; cursor: pointer; }
+.role { display: flex; align-items: center; gap: 6px; border: 1px solid transparent; background: none; color: var(--ink); border-radius: 8px; padding: 5px 6px; font: inherit; font-size: 13px; cursor: pointer; white-space: nowrap; }
 .role:hover { background: var(--act-wash); }
 .role.on { border-color: var(--act); }
 .role i, .nearest i { width: 18px; height: 18px; border-radius: 50%; border: 1px solid var(--line); flex: none; }

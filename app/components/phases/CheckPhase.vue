@@ -18,6 +18,9 @@ function show(finding: Finding) {
   emit('go', finding.beat !== null ? 'time' : 'compose')
 }
 const mend = (finding: Finding) => finding.remedy && store.edit(finding.remedy.label.toLowerCase(), finding.remedy.changes(store.deck!, { id: freshId }))
+/** The findings that are put right alike, where there are more than one. */
+const alike = (finding: Finding) => (finding.together === undefined ? [] : store.findings.filter(other => other.remedy && other.rule === finding.rule && other.together === finding.together))
+const mendAlike = (finding: Finding) => store.edit(`${finding.remedy!.label.toLowerCase()}, ${alike(finding).length} times`, alike(finding).flatMap(other => other.remedy!.changes(store.deck!, { id: freshId })))
 const mendAll = () => store.edit(`put ${remediable.value.length} findings right`, remediable.value.flatMap(finding => finding.remedy!.changes(store.deck!, { id: freshId })))
 </script>
 
@@ -35,6 +38,7 @@ const mendAll = () => store.edit(`put ${remediable.value.length} findings right`
           <p>{{ finding.message }}</p>
           <button class="press small" @click="show(finding)">Go there</button>
           <button v-if="finding.remedy && store.canEdit" class="press small acts" @click="mend(finding)">{{ finding.remedy.label }}</button>
+          <button v-if="finding.remedy && store.canEdit && alike(finding).length > 1" class="press small" @click="mendAlike(finding)">All {{ alike(finding).length }} alike</button>
         </li>
       </ul>
     </section>

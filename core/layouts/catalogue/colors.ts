@@ -1,4 +1,4 @@
-import { contrast, hexOf } from '../../color'
+import { contrast, hexOf, type Palette } from '../../color'
 import type { Color, Role } from '../../deck'
 import type { LayoutRoom } from './family'
 
@@ -11,6 +11,17 @@ export const accentAt = (index: number): Role => accents[index % accents.length]
 /** A role moved no further from itself than it takes to stand out from `from` by `ratio` to 1. */
 function apart(room: LayoutRoom, role: Role, from: string, ratio: number): Color {
   const palette = room.theme.palette
+  let found = known.get(palette)
+  if (!found) known.set(palette, (found = new Map()))
+  const key = `${role} ${from} ${ratio}`
+  let color = found.get(key)
+  if (!color) found.set(key, (color = standingOut(palette, role, from, ratio)))
+  return color
+}
+
+const known = new WeakMap<object, Map<string, Color>>()
+
+function standingOut(palette: Palette, role: Role, from: string, ratio: number): Color {
   for (const tint of tints) {
     for (const signed of tint ? [-tint, tint] : [0]) {
       const color: Color = signed ? { role, tint: signed } : { role }

@@ -1,0 +1,182 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { checkConsistency } from '../checks'
+import { applyChanges, elementsOf, groundHex, layoutsOf, mend, onlySlides, readDeck, shownElements, slidesOf, styleOf, takeSlides, themeUnder, type Change, type Color, type Deck, type TextElement } from '../deck'
+import { familyNamed, houseTheme, insertOutline, layOut, outlineOf, settleAgendas, setAgenda } from '../layouts'
+import { schemes } from '../color'
+import { countingContext, freshDeck, textElement } from '../testing'
+import {
+  addLayout, colorsInUse, departuresOf, duplicateLayout, fontsInUse, putTheme, removeLayout, removeStyle, replaceColor, replaceFont, returnToStyle, slidesOfLayout, takeIntoStyle, themeDeckOf, turnIntoRole,
+} from './index'
+
+const context = countingContext('t')
+const outlined = (count: number): Deck => {
+  const deck = freshDeck()
+  return applyChanges(deck, insertOutline(deck, { after: slidesOf(deck)[0]!.id, slides: Array.from({ length: count }, (_, index) => ({ title: `Slide ${index}`, lines: [{ text: 'A first line', level: 1 }, { text: 'A second line', level: 1 }] })) }, context))
+}
+const patch = (id: string, owner: string, fill: Color): Change => ({ do: 'put', table: 'elements', record: { id, owner, order: 'a9', kind: 'shape', name: 'Patch', shape: 'rectangle', fill, box: { x: 0, y: 900, width: 90, height: 90, angle: 0 } } })
+const valid = (deck: Deck) => {
+  const read = readDeck(JSON.parse(JSON.stringify(deck)))
+  return read.ok ? read.value.notes : [read.message]
+}
+
+describe('colours in use', () => {
+  const base = outlined(4)
+  const deck = applyChanges(base, [
+    ...slidesOf(base).map((slide, index) => patch(`p${index}`, slide.id, { hex: '#B5179E', ...(index ? {} : { alpha: 0.4 }) })),
+    { do: 'put', table: 'elements', record: { ...textElement('w', slidesOf(base)[0]!.id, []), text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'x', marks: [{ type: 'color', attrs: { color: { hex: '#b5179e' } } }] }] }] } } as TextElement },
+  ])
+
+  it('are found in shapes and in words, whatever the case of their letters, and counted', () => {
+    const [own] = colorsInUse(deck)
+    expect(own).toMatchObject({ role: null, hex: '#b5179e', count: 6 })
+    expect(own!.places[0]).toMatchObject({ name: 'Patch', where: 'slide 1' })
+  })
+
+  it('are replaced in exactly as many places as were counted, and keep their transparency', () => {
+    const next = applyChanges(deck, replaceColor(deck, { from: { hex: '#b5179e' }, to: { role: 'accent4' } }))
+    expect(colorsInUse(next).some(use => use.role === null)).toBe(false)
+    expect(next.elements.p0).toMatchObject({ fill: { role: 'accent4', alpha: 0.4 } })
+    expect(colorsInUse(next).find(use => use.role === 'accent4')!.count - (colorsInUse(deck).find(use => use.role === 'accent4')?.count ?? 0)).toBe(6)
+    expect(valid(next)).toEqual([])
+  })
+
+  it('become a role, and a role is replaced with its tints bound to the new one', () => {
+    const named = applyChanges(deck, turnIntoRole(deck, { hex: '#b5179e', role: 'accent6' }))
+    expect(named.theme.theme!.palette.accent6).toBe('#b5179e')
+    expect(named.elements.p1).toMatchObject({ fill: { role: 'accent6' } })
+    const tinted = applyChanges(named, [patch('q', slidesOf(base)[1]!.id, { role: 'accent6', tint: 0.5, alpha: 0.3 })])
+    expect(applyChanges(tinted, replaceColor(tinted, { from: { role: 'accent6' }, to: { role: 'accent1' } })).elements.q).toMatchObject({ fill: { role: 'accent1', tint: 0.5, alpha: 0.3 } })
+  })
+
+  it('replacing any colour by any other and looking again finds none of it left', () => {
+    fc.assert(fc.property(fc.constantFrom('ink', 'accent1', 'accent2', 'accent3') as fc.Arbitrary<'ink'>, role => {
+      const next = applyChanges(deck, replaceColor(deck, { from: { role }, to: { hex: '#123456' } }))
+      expect(colorsInUse(next).find(use => use.role === role)).toBeUndefined()
+    }))
+  })
+})
+
+describe('fonts and styles', () => {
+  it('a family is replaced in theme, styles and words, and counted before', () => {
+    const base = outlined(1)
+    const deck = applyChanges(base, [{ do: 'put', table: 'elements', record: { ...textElement('w', slidesOf(base)[1]!.id, ['x']), family: 'Hanken Grotesk' } as TextElement }])
+    expect(fontsInUse(deck).find(use => use.family === 'Hanken Grotesk')!.count).toBe(2)
+    const next = applyChanges(deck, replaceFont(deck, { from: 'Hanken Grotesk', to: 'Inter' }))
+    expect(fontsInUse(next).map(use => use.family)).not.toContain('Hanken Grotesk')
+    expect(next.theme.theme!.fonts.body).toBe('Inter')
+    expect(valid(next)).toEqual([])
+  })
+
+  it('a departure is counted, taken into the style, and then everything follows', () => {
+    const base = outlined(2)
+    const [, first, second] = slidesOf(base)
+    const title = elementsOf(base, first!.id).find(element => element.placeholder === 'title')!
+    const deck = applyChanges(base, [{ do: 'set', table: 'elements', id: title.id, fields: { size: 91, weight: 400 } }])
+    expect(departuresOf(deck).map(one => [one.style, Object.keys(one.fields)])).toEqual([['heading', ['size', 'weight']]])
+    const taken = applyChanges(deck, takeIntoStyle(deck, { element: title.id }))
+    expect(departuresOf(taken)).toEqual([])
+    const other = shownElements(taken, second!.id).find(element => element.placeholder === 'title') as TextElement
+    expect(styleOf(taken, other)).toMatchObject({ size: 91, weight: 400 })
+    const returned = applyChanges(deck, returnToStyle(deck, { elements: [title.id] }))
+    expect(returned.elements[title.id]).toEqual(base.elements[title.id])
+  })
+
+  it('a style that goes leaves its texts to another', () => {
+    const base = outlined(1)
+    const deck = applyChanges(base, [{ do: 'put', table: 'elements', record: { ...textElement('w', slidesOf(base)[1]!.id, ['x']), style: 'quote' } as TextElement }])
+    const next = applyChanges(deck, removeStyle(deck, { style: 'quote', heir: 'body' }))
+    expect((next.elements.w as TextElement).style).toBe('body')
+    expect(next.theme.theme!.textStyles.quote).toBeUndefined()
+  })
+})
+
+describe('layouts', () => {
+  it('are added, duplicated and removed, and slides that used one keep their words in another', () => {
+    const base = outlined(2)
+    const slide = slidesOf(base)[1]!
+    const copied = applyChanges(base, duplicateLayout(base, { layout: slide.layout }, context))
+    expect(layoutsOf(copied).length).toBe(layoutsOf(base).length + 1)
+    const added = applyChanges(copied, addLayout(copied, { master: 'master', name: 'Own' }, context))
+    expect(mend(added).notes).toEqual([])
+    const using = slidesOfLayout(added, slide.layout).map(one => one.id)
+    const gone = applyChanges(added, removeLayout(added, { layout: slide.layout, heir: 'layout-statement' }, context))
+    expect(gone.layouts[slide.layout]).toBeUndefined()
+    for (const id of using) {
+      expect(gone.slides[id]!.layout).toBe('layout-statement')
+      expect(outlineOf(gone, gone.slides[id]!)).toEqual(outlineOf(base, base.slides[id]!))
+    }
+    expect(valid(gone)).toEqual([])
+  })
+
+  it('an agenda follows the slide names, and stays as it is once written by hand', () => {
+    const base = outlined(2)
+    const first = slidesOf(base)[0]!
+    const laid = applyChanges(base, layOut(base, { slide: first.id, family: familyNamed('agenda')! }, context))
+    const deck = applyChanges(laid, setAgenda(laid, { slide: first.id, from: 'slides' }, context))
+    expect(outlineOf(deck, deck.slides[first.id]!).lines.map(line => line.text)).toEqual(['Slide 0', 'Slide 1'])
+    const more = applyChanges(deck, insertOutline(deck, { after: slidesOf(deck).at(-1)!.id, slides: [{ title: 'Slide 2', lines: [] }] }, context))
+    const settled = applyChanges(more, settleAgendas(more, context))
+    expect(outlineOf(settled, settled.slides[first.id]!).lines).toHaveLength(3)
+    expect(settleAgendas(settled, context)).toEqual([])
+    const byHand = applyChanges(settled, setAgenda(settled, { slide: first.id, from: null }, context))
+    expect(outlineOf(byHand, byHand.slides[first.id]!).lines).toHaveLength(3)
+  })
+})
+
+describe('whole themes', () => {
+  const from = themeDeckOf({ ...outlined(0), theme: { theme: { ...houseTheme, palette: schemes[6]!.palette, margin: 140, footer: 'Quay' } } }, 'Flags')
+
+  it('stand on a shelf without slides, and dress a deck that keeps its words', () => {
+    expect(slidesOf(from)).toEqual([])
+    expect(valid(from)).toEqual([])
+    const deck = outlined(3)
+    const dressed = applyChanges(deck, putTheme(deck, { from }, context))
+    expect(valid(dressed)).toEqual([])
+    expect(dressed.theme.theme).toMatchObject({ name: 'Flags', margin: 140 })
+    for (const slide of slidesOf(deck)) expect(outlineOf(dressed, dressed.slides[slide.id]!)).toEqual(outlineOf(deck, slide))
+    const titles = slidesOf(dressed).slice(1).map(slide => shownElements(dressed, slide.id).find(element => element.placeholder === 'title')!.box.x)
+    expect(new Set(titles)).toEqual(new Set([140]))
+    const again = applyChanges(dressed, putTheme(dressed, { from }, context))
+    expect(Object.keys(again.elements).length).toBe(Object.keys(dressed.elements).length)
+  })
+
+  it('slides of another deck come in this deck’s look, or bring their own along', () => {
+    const other: Deck = { ...outlined(2), theme: { theme: { ...houseTheme, palette: schemes[2]!.palette } } }
+    const wanted = slidesOf(other).slice(1).map(slide => slide.id)
+    const deck = outlined(1)
+    for (const look of ['ours', 'theirs'] as const) {
+      const next = applyChanges(deck, takeSlides(deck, { from: onlySlides(other, wanted), after: slidesOf(deck)[0]!.id, look }, context))
+      expect(valid(next)).toEqual([])
+      const [, taken] = slidesOf(next)
+      expect(outlineOf(next, taken!).title).toBe('Slide 0')
+      expect(groundHex(next, taken!)).toBe(look === 'ours' ? houseTheme.palette.ground : schemes[2]!.palette.ground)
+      expect(themeUnder(next, slidesOf(next).at(-1)!.id).palette).toEqual(houseTheme.palette)
+    }
+  })
+})
+
+describe('consistency', () => {
+  const base = outlined(4)
+  const slides = slidesOf(base).slice(1)
+  const at = (x: number) => ({ x, y: 700, width: 300, height: 100, angle: 0 })
+  const note = (id: string, owner: string, fields: object): Change => ({ do: 'put', table: 'elements', record: { ...textElement(id, owner, ['x']), name: 'Note', ...fields } as never })
+  const deck = applyChanges(base, [
+    note('n0', slides[0]!.id, { box: at(100) }), note('n1', slides[1]!.id, { box: at(100) }), note('n2', slides[2]!.id, { box: at(100) }),
+    note('n3', slides[3]!.id, { box: at(107), size: 44, color: { hex: '#c34d3c' }, family: 'Lora' }),
+  ])
+  const rules = (of: Deck) => checkConsistency(of).map(finding => finding.rule).sort()
+
+  it('says what nearly matches and does not, and each remedy puts it right', () => {
+    expect(rules(deck)).toEqual(['near-color', 'near-place', 'near-size', 'odd-font'])
+    let now = deck
+    for (const finding of checkConsistency(deck)) now = applyChanges(now, finding.remedy!.changes(now, context))
+    expect(rules(now)).toEqual([])
+    expect(now.elements.n3).toMatchObject({ box: at(100), color: { role: 'accent6' } })
+  })
+
+  it('leaves alone what is plainly meant to differ', () => {
+    const meant = applyChanges(base, [note('n0', slides[0]!.id, { box: at(100) }), note('n1', slides[1]!.id, { box: at(100) }), note('n2', slides[2]!.id, { box: at(600), size: 90 })])
+    expect(rules(meant)).toEqual([])
+  })
+})
