@@ -64,6 +64,25 @@ try {
     }
     return times.sort((a, b) => a - b)[2]!
   }
+  /** From a press on a scheme to the last of so many thumbnails in its colours, ms a thumbnail: all of them in sight of a very tall window. */
+  const recolouring = async (slides: number) => {
+    const tall = await browser.newPage({ viewport: { width: 1280, height: Math.ceil(slides / 3) * 180 + 600 }, baseURL: address, storageState: await page.context().storageState() })
+    await tall.goto(`/decks/${await bring(deckOf(slides, 6, 0, 0))}?phase=compose&look=palette`)
+    await tall.waitForFunction(count => document.querySelectorAll('.wall .stage-slide').length >= count, slides, { timeout: 120_000 })
+    await tall.waitForTimeout(1500)
+    const took = await tall.evaluate(() => new Promise<number>(resolve => {
+      const last = () => getComputedStyle([...document.querySelectorAll('.wall .stage-ground')].at(-1)!).backgroundColor
+      const before = last()
+      const start = performance.now()
+      ;[...document.querySelectorAll<HTMLElement>('.scheme')].find(button => button.textContent?.includes('Blueprint'))!.click()
+      const look = () => (last() === before ? requestAnimationFrame(look) : requestAnimationFrame(() => resolve(performance.now() - start)))
+      look()
+    }))
+    await tall.close()
+    return took / slides
+  }
+  report('a scheme taken in a deck of 300 slides, to the last thumbnail, a thumbnail', (100 * (await recolouring(300))) / frame, 100, '% of a frame')
+
   const small = await opening(page, await bring(deckOf(3, 30, 4, 2)))
   const large = await opening(page, await bring(deckOf(300, 30, 4, 2)))
   report('opening 300 slides × 30 elements, against 3 slides', large / small, 3, 'times')

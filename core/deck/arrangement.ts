@@ -1,4 +1,4 @@
-import { familyNamed, type Frame, type Item, type LayoutFamily, type LayoutRoom } from '../layouts/catalogue'
+import { atStyleSize, familyNamed, type Frame, type Item, type LayoutFamily, type LayoutRoom } from '../layouts/catalogue'
 import { fieldText } from './fields'
 import { elementsOf } from './groups'
 import type { Deck, Element, Id, Slide, Theme } from './records'
@@ -113,7 +113,7 @@ export function arrangedPlaces(deck: Deck, slide: Slide, ground: string): Places
     if (same && madeIn.get(same) === theme) return same
     const { family, area, room } = arrangingOf(deck, layout?.id, ground)
     const made = new Map<string, Element>()
-    family.arrange!(items, area, room).forEach((place, index) => {
+    atStyleSize(family.arrange!(items, area, room), items, room).forEach((place, index) => {
       const item = itemPlace(place.placeholder)
       const placeholder = item ? `item${ownPath(items, item.path)}-${item.slot}` : place.placeholder
       const text = place.kind === 'text' && place.field === 'item-number' && item ? { text: fieldText(String(item.path.at(-1))) } : {}

@@ -18,7 +18,7 @@ export const houseTheme: Theme = {
     subtitle: style('Subtitle', 'body', 46, 32, 400, { color: { role: 'ink', alpha: 0.8 } }),
     heading: style('Heading', 'display', 68, 44, 700, { lineHeight: 1.1, letterSpacing: -0.01 }),
     body: style('Body', 'body', 46, 30, 400, { paragraphSpacing: 0.5 }),
-    lead: style('Lead words', 'body', 46, 30, 700, { lineHeight: 1.15 }),
+    lead: style('Lead words', 'body', 50, 30, 700, { lineHeight: 1.15 }),
     small: style('Small', 'body', 28, 22, 400, { color: { role: 'ink', alpha: 0.75 } }),
     number: style('Number', 'mono', 120, 60, 600, { lineHeight: 1.05, color: { role: 'accent3' } }),
     quote: style('Quote', 'display', 60, 40, 500, { lineHeight: 1.25 }),

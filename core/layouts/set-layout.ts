@@ -37,6 +37,8 @@ export function setLayout(deck: Deck, wish: { slide: Id, layout: Id }, context: 
       filled.add(name)
       const fields: Record<string, unknown> = {}
       if (element.box) fields.box = undefined
+      // Back to front as the new layout has it, so that its panels lie behind the words.
+      if (element.order !== place.order) fields.order = place.order
       if (element.kind === 'shape' && place.kind === 'shape' && element.shape !== place.shape) fields.shape = place.shape
       if (Object.keys(fields).length) changes.push({ do: 'set', table: 'elements', id: element.id, fields })
     } else if (isEmpty(element) || (isFraming(name) && before.has(name))) changes.push(...dropElements(deck, [element.id]))
@@ -47,7 +49,7 @@ export function setLayout(deck: Deck, wish: { slide: Id, layout: Id }, context: 
     const old = before.get(element.placeholder!)
     if (free) {
       filled.add(free[0])
-      changes.push({ do: 'set', table: 'elements', id: element.id, fields: { placeholder: free[0], box: undefined } })
+      changes.push({ do: 'set', table: 'elements', id: element.id, fields: { placeholder: free[0], box: undefined, order: free[1].order } })
     } else changes.push({ do: 'set', table: 'elements', id: element.id, fields: { box: element.box ?? old?.box, ...(element.kind === 'text' && old?.kind === 'text' ? { style: element.style ?? old.style } : {}) } })
   }
   for (const [name, place] of places) {

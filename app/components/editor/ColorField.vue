@@ -1,18 +1,31 @@
 <script setup lang="ts">
-import { cssColor } from '#core/color'
-import { roleNames, type Color, type Theme } from '#core/deck'
+import { cssColor, readColor } from '#core/color'
+import { roleNames, type Color, type Role, type Theme } from '#core/deck'
 
-/** Chooses a palette role, or a value by its hex. Null stands for none, where that is offered. */
+/** Chooses a palette role with its tint and transparency, or a value entered exactly. Null stands for none, where that is offered. */
 const props = defineProps<{ modelValue: Color | null | undefined, theme: Theme, label: string, none?: boolean }>()
 const emit = defineEmits<{ 'update:modelValue': [color: Color | null] }>()
-const hex = ref('')
+const text = ref('')
+const wrong = ref('')
 const css = computed(() => (props.modelValue ? cssColor(props.modelValue, props.theme.palette) : 'transparent'))
-const words = computed(() => (!props.modelValue ? 'none' : 'hex' in props.modelValue ? props.modelValue.hex : props.modelValue.role))
+const names: Readonly<Record<Role, string>> = { ground: 'ground', ink: 'ink', accent1: 'accent 1', accent2: 'accent 2', accent3: 'accent 3', accent4: 'accent 4', accent5: 'accent 5', accent6: 'accent 6', link: 'link' }
+const words = computed(() => (!props.modelValue ? 'none' : 'hex' in props.modelValue ? props.modelValue.hex : names[props.modelValue.role]))
+const role = computed(() => (props.modelValue && 'role' in props.modelValue ? props.modelValue : null))
 const take = (close: () => void) => {
-  const value = hex.value.trim().replace(/^#?/, '#')
-  if (!/^#[0-9a-f]{6}$/i.test(value)) return
-  emit('update:modelValue', { hex: value.toLowerCase() })
+  const read = readColor(text.value)
+  wrong.value = read.ok ? '' : read.message
+  if (!read.ok) return
+  emit('update:modelValue', { hex: read.value, ...(props.modelValue?.alpha === undefined ? {} : { alpha: props.modelValue.alpha }) })
+  text.value = ''
   close()
+}
+/** Steps of a role towards black and white, bound to it. */
+const tints = [-0.6, -0.3, 0, 0.3, 0.6, 0.8]
+const tinted = (tint: number): Color => ({ role: role.value!.role, ...(tint ? { tint } : {}), ...(role.value!.alpha === undefined ? {} : { alpha: role.value!.alpha }) })
+const setAlpha = (percent: number) => {
+  if (!props.modelValue) return
+  const { alpha: _, ...rest } = props.modelValue
+  emit('update:modelValue', percent >= 100 ? rest : { ...rest, alpha: Math.round(percent) / 100 })
 }
 </script>
 
@@ -22,9 +35,14 @@ const take = (close: () => void) => {
     <template #content="{ close }">
       <div class="colors">
         <div class="swatches">
-          <button v-for="role in roleNames" :key="role" :style="{ background: theme.palette[role] }" :title="role" :aria-label="role" @click="emit('update:modelValue', { role }); close()" />
+          <button v-for="name in roleNames" :key="name" :class="{ on: role?.role === name }" :style="{ background: theme.palette[name] }" :title="names[name]" :aria-label="names[name]" @click="emit('update:modelValue', { role: name }); close()" />
         </div>
-        <form class="exact" @submit.prevent="take(close)"><input v-model="hex" class="field amount" placeholder="#12615c" aria-label="Value as hex" maxlength="7"><button class="press small">Take</button></form>
+        <div v-if="role" class="swatches tints" role="group" aria-label="Tint of the role">
+          <button v-for="tint in tints" :key="tint" :class="{ on: (role.tint ?? 0) === tint }" :style="{ background: cssColor({ role: role.role, tint }, theme.palette) }" :aria-label="tint ? `${Math.abs(tint) * 100} % ${tint < 0 ? 'darker' : 'lighter'}` : 'as it is'" @click="emit('update:modelValue', tinted(tint))" />
+        </div>
+        <label v-if="modelValue" class="alpha">Solid<input type="range" min="0" max="100" step="5" :value="(modelValue.alpha ?? 1) * 100" :aria-label="`How solid ${label.toLowerCase()} is`" @change="setAlpha(Number(($event.target as HTMLInputElement).value))"><span class="amount">{{ Math.round((modelValue.alpha ?? 1) * 100) }} %</span></label>
+        <form class="exact" @submit.prevent="take(close)"><input v-model="text" class="field amount" placeholder="#12615c" aria-label="Value as hex" title="Hex, rgb(), hsl() or oklch()"><button class="press small">Take</button></form>
+        <p v-if="wrong" class="wrong">{{ wrong }}</p>
         <button v-if="none" class="press small" @click="emit('update:modelValue', null); close()">None</button>
       </div>
     </template>
@@ -34,9 +52,14 @@ const take = (close: () => void) => {
 <style scoped>
 .choice { display: inline-flex; gap: 7px; align-items: center; cursor: pointer; }
 .choice i { flex: none; width: 14px; height: 14px; border-radius: 50%; border: 1px solid var(--line); }
-.colors { padding: 10px; display: flex; flex-direction: column; gap: 8px; width: 190px; }
+.colors { padding: 10px; display: flex; flex-direction: column; gap: 8px; width: 206px; }
 .swatches { display: flex; flex-wrap: wrap; gap: 6px; }
 .swatches button { width: 26px; height: 26px; border-radius: 50%; border: 1px solid var(--line); cursor: pointer; }
+.swatches button.on { outline: 2px solid var(--act); outline-offset: 1px; }
+.tints button { width: 22px; height: 16px; border-radius: 4px; }
+.alpha { display: flex; align-items: center; gap: 8px; font-size: 13px; color: var(--second); }
+.alpha input { flex: 1; min-width: 0; accent-color: var(--act); }
 .exact { display: flex; gap: 6px; }
-.exact .field { width: 100px; }
+.exact .field { width: 118px; }
+.wrong { color: var(--wrong); font-size: 12.5px; margin: 0; }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { restack, setFields, shownElements, type ShownElement } from '#core/deck'
+import { departureOf } from '#core/themes'
 
 /** What stands on the slide, front at top. */
 const store = useDeck()
@@ -32,7 +33,7 @@ const menu = (element: ShownElement) => [[
     <ul>
       <li v-for="element in own" :key="element.id" :class="{ here: store.selection.includes(element.id), faint: element.hidden }">
         <input v-if="naming === element.id" class="field" :value="element.name" :aria-label="`Name of ${element.name}`" autofocus @change="rename(element, ($event.target as HTMLInputElement).value)" @blur="naming = null">
-        <button v-else class="part" @click="store.select(element.id)"><span class="name">{{ element.name }}</span><span class="quiet">{{ element.hidden ? 'hidden' : element.locked ? 'locked' : element.kind }}</span></button>
+        <button v-else class="part" @click="store.select(element.id)"><span class="name">{{ element.name }}</span><span v-if="departureOf(store.deck!, element.id)" class="differs" title="Differs from its text style" aria-label="differs from its style" /><span class="quiet">{{ element.hidden ? 'hidden' : element.locked ? 'locked' : element.kind }}</span></button>
         <UDropdownMenu v-if="store.canEdit" :items="menu(element)"><button class="more" :aria-label="`What to do with ${element.name}`"><UIcon name="i-lucide-ellipsis-vertical" /></button></UDropdownMenu>
       </li>
     </ul>
@@ -45,6 +46,7 @@ const menu = (element: ShownElement) => [[
 </template>
 
 <style scoped>
+.differs { width: 7px; height: 7px; border-radius: 50%; background: var(--now); flex: none; align-self: center; }
 .head { display: flex; justify-content: space-between; gap: 8px; font-size: 13px; padding: 0 6px 4px; }
 .head b, .sub { color: var(--second); font-weight: 600; font-size: 13px; }
 .sub { display: block; padding: 14px 6px 4px; }

@@ -76,7 +76,7 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
           <p v-if="!others.length">It is the last one, so it stays.</p>
           <template v-else>
             <p v-if="removing.kind === 'layout'">{{ bodyOf.length ? `${bodyOf.length === 1 ? 'Slide' : 'Slides'} ${bodyOf.join(', ')} ${bodyOf.length === 1 ? 'uses' : 'use'} it.` : 'No slide uses it.' }}</p>
-            <label v-if="removing.kind === 'master' || bodyOf.length" class="heir">{{ removing.kind === 'master' ? 'Its layouts go to' : 'They go to' }}<select v-model="removing.heir" class="field"><option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option></select></label>
+            <label v-if="removing.kind === 'master' || bodyOf.length" class="heir">{{ removing.kind === 'master' ? 'Its layouts go to' : 'They go to' }}<select v-model="removing.heir" class="field" :aria-label="removing.kind === 'master' ? 'Its layouts go to' : 'They go to'"><option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option></select></label>
           </template>
         </template>
       </template>

@@ -40,7 +40,7 @@ const width = computed(() => (preview.value ? 170 : 226))
             <span class="frame"><NearThumb :deck="store.deck" :slide="slide.id" :width="width" :ratio="ratio" /></span>
             <span v-if="preview" class="frame"><NearThumb :deck="preview" :slide="slide.id" :width="width" :ratio="ratio" /></span>
           </button>
-          <span class="name"><span class="amount">{{ index + 1 }}</span>{{ titleOf(store.deck!, slide.id) || 'Untitled' }}</span>
+          <span class="name"><span class="amount">{{ index + 1 }}</span><span class="words">{{ titleOf(store.deck!, slide.id) || 'Untitled' }}</span></span>
         </div>
       </div>
       <p v-if="!store.slides.length" class="quiet">No slides yet. The outline makes the first one.</p>
@@ -64,7 +64,8 @@ const width = computed(() => (preview.value ? 170 : 226))
 .pair { display: flex; gap: 8px; border: 0; background: none; padding: 0; cursor: pointer; }
 .frame { border: 1px solid var(--line); border-radius: 7px; overflow: hidden; width: fit-content; padding: 1px; }
 .slide.here .frame { border-color: var(--act); box-shadow: 0 0 0 1px var(--act); }
-.name { display: flex; gap: 7px; font-size: 13px; padding: 4px 2px 0; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.name { display: flex; gap: 7px; font-size: 13px; padding: 4px 2px 0; }
+.words { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .name .amount { color: var(--third); }
 @media (max-width: 1150px) { .look-desk { grid-template-columns: 150px 290px 1fr; } .look-desk.editing { grid-template-columns: 130px 220px 1fr 230px; } }
 </style>

@@ -25,7 +25,7 @@ async function copy() {
   <UModal :open="true" title="Copy to another deck" :description="slides.length === 1 ? 'One slide, with its score' : `${slides.length} slides, with their scores`" @update:open="value => !value && emit('close')">
     <template #body>
       <div class="copy">
-        <label>Deck<select v-model="to" class="field"><option v-for="deck in others" :key="deck.id" :value="deck.id">{{ deck.title }}</option></select></label>
+        <label>Deck<select v-model="to" class="field" aria-label="Deck"><option v-for="deck in others" :key="deck.id" :value="deck.id">{{ deck.title }}</option></select></label>
         <p v-if="shelf && !others.length" class="quiet">There is no other deck yet.</p>
         <label class="look"><input v-model="look" type="radio" value="ours"> In that deck’s theme</label>
         <label class="look"><input v-model="look" type="radio" value="theirs"> In the look they have here</label>

@@ -352,4 +352,5 @@ defineExpose({ takeOutline })
 .more:hover { background: var(--act-wash); color: var(--ink); }
 .new { margin-top: 8px; color: var(--second); }
 .none { padding: 30px; text-align: center; }
+@media (max-width: 1150px) { .hint { visibility: hidden; } }
 </style>

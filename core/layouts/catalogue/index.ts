@@ -58,6 +58,7 @@ import { treeDown } from './tree-down'
 
 export type { Frame, Item, LayoutFamily, LayoutRoom, Place, Sense, Split } from './family'
 export { numberIn } from './parts'
+export { atStyleSize } from './roomy'
 
 /** The catalogue: adding a family is adding a file and a line. */
 export const families: readonly LayoutFamily[] = [
