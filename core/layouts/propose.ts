@@ -16,6 +16,7 @@ const later = [1, 0.88, 0.84, 0.8, 0.78]
 export function propose(words: SlideWords): Proposal[] {
   const senses = readSenses(words)
   const { count, led } = featuresOf(words)
+  const quoted = /^[“”„"«]/.test(words.title.trim())
   const judged = families.map((family, index): Proposal => {
     let score = 0
     let reason = senses[0]?.reason ?? 'It takes any words.'
@@ -27,6 +28,8 @@ export function propose(words: SlideWords): Proposal[] {
     const [least, most] = family.best
     const off = count < least ? least - count : count > most ? count - most : 0
     score *= 1 / (1 + off * 0.12)
+    // A saying that is the title stands in one text; one among the lines is an item.
+    if (family.senses[0] === 'saying') score *= (family.content === 'lines') === quoted ? 1 : 0.8
     if (family.content === 'items' && family.split === 'lead' && led > 0.6) score *= 1.02
     return { family, score: Math.min(1, score) - index * 0.0001, reason }
   })

@@ -26,7 +26,7 @@ const sameText = (a: TextDoc | undefined, b: TextDoc) => JSON.stringify(a) === J
 const sameJson = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 
 /** Families whose one text is a list carry bullets; under a title or chart the lines stand plain. */
-const plainBodies = new Set(['title', 'chapter', 'statement', 'contact', 'chart'])
+const plainBodies = new Set(['title', 'chapter', 'statement', 'contact', 'chart', 'quote-title'])
 
 /** Writes a slide's text of lines. `bullets`: lines carry them; without, a line keeps the level it had. */
 function writeBody(deck: Deck, slide: Slide, lines: readonly RichLine[], bullets: boolean, context: EditContext): Change[] {

@@ -21,7 +21,10 @@ export interface Line {
   first: boolean
   level: number
   bullet: string | null
+  /** As chosen; of text written from right to left, left and right have changed places. */
   align: 'left' | 'center' | 'right'
+  /** Whether its paragraph is written from right to left; its indent and bullet then stand at the right. */
+  rightToLeft: boolean
   /** px of deck space from the text's left edge. */
   indent: number
   width: number
@@ -55,6 +58,17 @@ export const indentOfLevel = (level: number) => (level > 0 ? 1.1 * level : 0)
 
 /** The bullet of a list level, from 1. */
 export const bulletOf = (style: TextStyle, level: number): Bullet => (level > 1 ? (style.deeperBullets?.[level - 2] ?? style.deeperBullets?.at(-1)) : undefined) ?? style.bullet
+
+const turned = { left: 'right', center: 'center', right: 'left' } as const
+
+/** Whether the first letter of a paragraph that has a direction runs to the left. */
+function runsLeft(paragraph: Paragraph): boolean {
+  for (const node of paragraph.content ?? []) {
+    const strong = node.type === 'text' ? /\p{L}/u.exec(node.text)?.[0] : undefined
+    if (strong) return /[\p{Script=Arabic}\p{Script=Hebrew}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}]/u.test(strong)
+  }
+  return false
+}
 
 const cased = (text: string, way: TextStyle['case']) => (way === 'upper' ? text.toLocaleUpperCase() : way === 'lower' ? text.toLocaleLowerCase() : text)
 
@@ -105,13 +119,14 @@ export function layoutText(doc: TextDoc, style: TextStyle, fonts: Theme['fonts']
     const level = paragraph.attrs?.level ?? 0
     const indent = indentOfLevel(level) * style.size * scale
     const room = Math.max(1, width - indent)
+    const rightToLeft = runsLeft(paragraph)
     let first = true
     let line: Line
     let factor = 1
     const open = () => {
       line = {
         paragraph: paragraphIndex, index: lines.length, first, level, bullet: level > 0 ? (paragraph.attrs?.bullet ?? bulletOf(style, level).symbol) : null,
-        align: paragraph.attrs?.align ?? style.align, indent, width: 0, height: 0, top, runs: [],
+        align: paragraph.attrs?.align ?? (rightToLeft ? turned[style.align] : style.align), rightToLeft, indent, width: 0, height: 0, top, runs: [],
       }
       first = false
       factor = 0

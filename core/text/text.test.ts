@@ -72,3 +72,11 @@ describe('numbers that count up', () => {
     fc.assert(fc.property(fc.string(), text => countedText(text, 1) === text))
   })
 })
+
+describe('text from right to left', () => {
+  const style = { ...houseTheme.textStyles.body! }
+  it('stands at the right where its style stands at the left, line by line', () => {
+    const { lines } = layoutText(textOf(['القارب الأول', 'The first boat']), style, houseTheme.fonts, 800, roughMeasurer)
+    expect(lines.map(line => [line.rightToLeft, line.align])).toEqual([[true, 'right'], [false, 'left']])
+  })
+})

@@ -41,11 +41,19 @@ export function exchangeEverywhere(deck: Deck, exchange: (value: Record<string, 
   return changes
 }
 
+const numbers = new WeakMap<object, Map<Id, number>>()
+
+function numberOf(deck: Deck, slide: Id): number {
+  let known = numbers.get(deck.slides)
+  if (!known) numbers.set(deck.slides, (known = new Map(slidesOf(deck).map((one, index) => [one.id, index + 1]))))
+  return known.get(slide) ?? 0
+}
+
 /** Where a record stands, in words: “Slide 3”, “layout Chapter”, “master Master”, “the theme”. */
 export function whereIs(deck: Deck, table: LookTable, record: AnyRecord): { words: string, slide: Id | null } {
   if (table === 'theme') return { words: 'the theme', slide: null }
   const owner = table === 'states' ? deck.elements[(record as { element: Id }).element]?.owner : table === 'elements' ? (record as { owner: Id }).owner : record.id
-  if (owner && deck.slides[owner]) return { words: `slide ${slidesOf(deck).findIndex(slide => slide.id === owner) + 1}`, slide: owner }
+  if (owner && deck.slides[owner]) return { words: `slide ${numberOf(deck, owner)}`, slide: owner }
   if (owner && deck.layouts[owner]) return { words: `layout ${deck.layouts[owner].name}`, slide: null }
   return { words: `master ${deck.masters[owner ?? '']?.name ?? ''}`.trim(), slide: null }
 }

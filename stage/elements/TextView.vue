@@ -24,7 +24,7 @@ const lineStyle = (line: Line) => {
   const align = props.element.align ?? line.align
   const room = props.element.box.width - 2 * padding.value - line.indent
   const free = align === 'center' ? (room - line.width) / 2 : align === 'right' ? room - line.width : 0
-  return { top: `${line.top + top.value}px`, left: `${line.indent + free}px`, height: `${line.height}px`, lineHeight: `${line.height}px` }
+  return { top: `${line.top + top.value}px`, left: `${(line.rightToLeft ? 0 : line.indent) + free}px`, height: `${line.height}px`, lineHeight: `${line.height}px` }
 }
 
 const runStyle = (run: Run) => {
@@ -66,7 +66,7 @@ const family = computed(() => fontStack(style.value.family ?? props.theme.fonts[
 const bulletStyle = (line: Line) => {
   const bullet = bulletOf(style.value, line.level)
   return {
-    left: `${-layout.value.scale * style.value.size * 1.1}px`, fontSize: `${style.value.size * layout.value.scale * (bullet.size ?? 1)}px`,
+    [line.rightToLeft ? 'right' : 'left']: `${-layout.value.scale * style.value.size * 1.1}px`, fontSize: `${style.value.size * layout.value.scale * (bullet.size ?? 1)}px`,
     fontFamily: family.value, color: cssColor(bullet.color, props.theme.palette), lineHeight: `${line.height}px`,
   }
 }
@@ -76,7 +76,7 @@ const bulletStyle = (line: Line) => {
   <div class="stage-text" :style="outer" :dir="undefined">
     <p v-if="isEmpty && prompts && element.prompt" class="stage-prompt" :style="{ fontSize: `${style.size}px`, fontFamily: family, fontWeight: style.weight, top: `${top}px` }">{{ element.prompt }}</p>
     <div class="stage-lines" :style="{ left: `${padding}px`, top: `${padding}px` }">
-      <div v-for="line in layout.lines" :key="line.index" class="stage-line" :style="lineStyle(line)" :data-part="linePart(line)">
+      <div v-for="line in layout.lines" :key="line.index" class="stage-line" :dir="line.rightToLeft ? 'rtl' : undefined" :style="lineStyle(line)" :data-part="linePart(line)">
         <span v-if="line.first && line.bullet" class="stage-bullet" :style="bulletStyle(line)" :data-part="linePart(line) === null ? firstPart(line) : null">{{ line.bullet }}</span><span
           v-for="(piece, index) in pieces(line)" :key="index" class="stage-run" :style="runStyle(piece.run)" :data-part="piece.part" :data-of="piece.part ?? linePart(line)">{{ piece.text }}</span>
       </div>

@@ -1,26 +1,24 @@
 <script setup lang="ts">
-import { applyChanges, onlySlides, type Deck } from '#core/deck'
+import { applyChanges, type Deck } from '#core/deck'
 import { layOut, richLines, roomFor, setAgenda, agendaSource, type LayoutFamily } from '#core/layouts'
 
 /** One layout as it would show a slide's own words, with the room that it has. Reckoned once it comes into sight. */
-const props = defineProps<{ deck: Deck, slide: string, family: LayoutFamily, reason: string, chosen: boolean, disabled: boolean, width: number }>()
+const props = defineProps<{ deck: Deck, /** The deck with nothing but this slide, so that a way is reckoned as fast in a large one. */ bare: Deck, slide: string, family: LayoutFamily, reason: string, chosen: boolean, disabled: boolean, width: number }>()
 const emit = defineEmits<{ choose: [] }>()
 const stage = useStageHost()
 const near = ref(false)
 
 const shown = computed(() => {
-  if (!near.value || !props.deck.slides[props.slide]) return null
+  if (!near.value || !props.bare.slides[props.slide]) return null
   let counted = 0
   const context = { id: () => `shown-${counted++}` }
-  const bare = onlySlides(props.deck, [props.slide])
-  const base = { ...bare, layouts: props.deck.layouts, masters: props.deck.masters, elements: { ...layoutParts.value, ...bare.elements } }
+  const base = props.bare
   const changed = applyChanges(base, layOut(base, { slide: props.slide, family: props.family }, context))
   if (props.family.senses[0] !== 'agenda' || richLines(base, props.slide).length) return changed
   const whole = applyChanges(props.deck, layOut(props.deck, { slide: props.slide, family: props.family }, context))
   return applyChanges(whole, setAgenda(whole, { slide: props.slide, from: agendaSource(whole) }, context))
 })
-const layoutParts = computed(() => Object.fromEntries(Object.entries(props.deck.elements).filter(([, element]) => !props.deck.slides[element.owner])))
-const room = computed(() => (near.value ? roomFor(props.family, richLines(props.deck, props.slide), { deck: props.deck, measurer: stage.host.measurer }) : null))
+const room = computed(() => (near.value ? roomFor(props.family, richLines(props.bare, props.slide), { deck: props.bare, measurer: stage.host.measurer }) : null))
 const ratio = computed(() => props.deck.info.info!.size.height / props.deck.info.info!.size.width)
 </script>
 

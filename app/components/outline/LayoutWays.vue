@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
-import { applyChanges } from '#core/deck'
+import { applyChanges, onlySlides } from '#core/deck'
 import { agendaSource, buildOf, buildSlide, layOut, layoutsFor, outlineOf, propose, richLines, setAgenda, type Build, type LayoutFamily } from '#core/layouts'
 
 /** Ways to lay out the slide in hand: ranked by what its lines are, found by what it is for, shown with its own words. */
@@ -15,6 +15,12 @@ const slide = computed(() => store.slides[current.value])
 const settled = refDebounced(computed(() => store.deck), 220, { maxWait: 900 })
 const shownDeck = computed(() => (settled.value && store.slideId && settled.value.slides[store.slideId] ? settled.value : store.deck!))
 
+const bare = computed(() => {
+  const deck = shownDeck.value
+  const only = onlySlides(deck, slide.value ? [slide.value.id] : [])
+  const shared = Object.fromEntries(Object.entries(deck.elements).filter(([, element]) => !deck.slides[element.owner]))
+  return { ...only, layouts: deck.layouts, masters: deck.masters, elements: { ...shared, ...only.elements } }
+})
 const ranked = computed(() => {
   const record = slide.value && shownDeck.value.slides[slide.value.id]
   if (!record) return []
@@ -73,7 +79,7 @@ onMounted(() => {
     <p v-if="purpose.trim() && !found.length" class="quiet none">No layout goes by “{{ purpose.trim() }}”. Try a plainer word, such as steps, team or numbers.</p>
     <div class="grid" :style="{ gridTemplateColumns: `repeat(auto-fill, ${width + 4}px)` }">
       <LayoutWay
-        v-for="way in found" :key="way.family.name" :deck="shownDeck" :slide="slide.id" :family="way.family" :reason="way.reason" :chosen="family === way.family.name" :disabled="!store.canEdit" :width="width"
+        v-for="way in found" :key="way.family.name" :deck="shownDeck" :bare="bare" :slide="slide.id" :family="way.family" :reason="way.reason" :chosen="family === way.family.name" :disabled="!store.canEdit" :width="width"
         @choose="choose(way.family)" />
     </div>
     <div class="build">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { watchDebounced } from '@vueuse/core'
 import { advance, goBack } from '#core/timing'
 
 const route = useRoute()
@@ -21,7 +22,9 @@ watch(() => !!store.deck, arrived => {
 
 await stage.ready
 store.open(String(route.params.id))
-watch(() => store.deck, deck => { if (deck) void stage.need(deck) }, { immediate: true })
+/** Fonts are looked for at once when the deck arrives, and later when typing rests: the whole deck is read for it. */
+watch(() => !!store.deck, arrived => { if (arrived) void stage.need(store.deck!) }, { immediate: true })
+watchDebounced(() => store.deck, deck => { if (deck) void stage.need(deck) }, { debounce: 700 })
 onBeforeUnmount(() => store.close())
 useHead({ title: computed(() => `${store.deck?.info.info?.title ?? 'Deck'} · Hailbank`) })
 const colors = computed(() => Object.fromEntries(Object.entries(store.deck?.theme.theme?.palette ?? {}).map(([role, value]) => [`--role-${role}`, value])))

@@ -41,6 +41,7 @@ import { questionCards } from './question-cards'
 import { questions } from './questions'
 import { quote } from './quote'
 import { quotePortrait } from './quote-portrait'
+import { quoteTitle } from './quote-title'
 import { shareBar } from './share-bar'
 import { shareRing } from './share-ring'
 import { shareRows } from './share-rows'
@@ -65,7 +66,7 @@ export const families: readonly LayoutFamily[] = [
   title, chapter, statement, list, listColumns, cardsRow, cardsGrid, leadRows, pillars, numbered, picturePoints, pictureRows,
   timelineRow, timelineColumn, timelineTurns, timelineScale, departures, stepsRow, stepsColumn, stairs, cycle, cycleTrack,
   shareBar, shareRing, shareRows, treeDown, treeAcross, nested, compareColumns, compareLists, halves, beforeAfter, numberSingle,
-  numbersRow, numbersGrid, numbersRows, quote, quotePortrait, peopleRow, peopleList, person, questions, questionCards, placesMap,
+  numbersRow, numbersGrid, numbersRows, quote, quotePortrait, quoteTitle, peopleRow, peopleList, person, questions, questionCards, placesMap,
   placesCards, picturesRow, picture, pictureBand, pictureFull, chart, chartBeside, chartNumber, nextSteps, contact, agenda,
   agendaTrack,
 ]
