@@ -176,7 +176,10 @@ test.describe.serial('an outline in the house’s clothes', () => {
     const shown = page.locator('.stage-layer:not([aria-hidden])')
     await expect(shown).toContainText('How the night grew')
     await expect(shown.locator('.stage-moving', { hasText: 'nine thousand guests' })).toHaveCSS('visibility', 'hidden')
-    for (let beat = 0; beat < 6; beat++) await page.keyboard.press('ArrowRight')
+    for (let beat = 0; beat < 4; beat++) {
+      await page.keyboard.press('ArrowRight')
+      await page.waitForTimeout(800)
+    }
     await expect(shown.locator('.stage-moving', { hasText: 'nine thousand guests' })).toBeVisible()
   })
 })
@@ -235,7 +238,17 @@ test('slides are gathered, moved and copied in the overview, and taken from anot
   await expect(page.locator('.say')).toContainText('7')
   await expect(rundown(page).getByRole('button', { name: /One promise: nobody waits/ })).toBeVisible()
   await look(page, 'Masters, layouts')
-  await expect(page.getByRole('button', { name: /Master of Spring timetable briefing/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Master of Spring timetable briefing/ })).toBeVisible()
+})
+
+test('a table that a line names is drawn at once, by the column that it names', async ({ page }) => {
+  await enter(page)
+  await newDeck(page, 'Named', 'Talk')
+  await paste(page, 'textarea.title', 'Crossings\nAugust carries the year\n\tcrossings.csv by month')
+  await expect(page.locator('.slide').nth(1).locator('.kind')).toHaveText('chart with a caption')
+  await goPhase(page, 'Compose')
+  await slide(page, 2).click()
+  await expect(stage(page).locator('.chart-bar')).toHaveCount(12)
 })
 
 test('a starter is filled with one’s own outline and keeps its beats', async ({ page }) => {

@@ -29,17 +29,24 @@ const repeated = (lines: readonly OutlineLine[], items: number) => {
   else groups.at(-1)!.push(line)
   return Array.from({ length: items }, (_, index) => groups[index % groups.length]!).flat()
 }
+/** A theme that asks for more: larger words, wider margins, a dark ground. */
+const bold: Theme = {
+  ...houseTheme, palette: schemes.find(scheme => scheme.ground === 'dark')!.palette, margin: 150,
+  textStyles: Object.fromEntries(Object.entries(houseTheme.textStyles).map(([name, style]) => [name, { ...style, size: Math.round(style.size * 1.15), leastSize: Math.round(style.leastSize * 0.9), letterSpacing: style.letterSpacing + 0.02 }])),
+}
+const cases = Object.entries(samples).flatMap(([name, lines]) => [[name, 'the house’s theme', lines, houseTheme], [name, 'a bold one', lines, bold]] as const)
+
 /** Words of the same item may stand on one another's ground; words of two items never. */
 const words = (elements: readonly ShownElement[]) => elements.filter(element => element.kind === 'text' && !element.pinned)
 
 describe.each(families.map(family => [family.name, family] as const))('layout %s', (_, family) => {
-  it.each(Object.entries(samples))('sets %s, from one item to as many as it has room for, apart, inside, readable and in contrast', (_, lines) => {
-    const once = placed(family, lines)
+  it.each(cases)('sets %s in %s, from one item to as many as it has room for, apart, inside, readable and in contrast', (_, __, lines, theme) => {
+    const once = placed(family, lines, theme)
     const room = roomFor(family, richLines(once.deck, once.slide), { deck: once.deck, measurer: roughMeasurer })
     expect(room).toBeGreaterThan(0)
     for (const count of new Set([1, 2, 3, 5, 7, room].filter(count => count <= room))) {
       const own = family.content === 'lines' ? Array.from({ length: count }, (_, index) => lines[index % lines.length]!) : repeated(lines, count)
-      const { deck, slide } = placed(family, own)
+      const { deck, slide } = placed(family, own, theme)
       expect(outlineOf(deck, deck.slides[slide]!).lines).toEqual(own)
       const shown = shownElements(deck, slide)
       for (const element of shown) {

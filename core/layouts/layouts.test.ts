@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { applyChanges, elementsOf, mend, readDeck, slidesOf, type Deck, type TextElement } from '../deck'
 import { readOutline } from '../formats/outline'
-import { countingContext, freshDeck } from '../testing'
-import { familyNamed, families, insertOutline, joinOutline, layOut, outlineOf, propose, setOutlineSlide, splitOutline } from './index'
+import { countingContext, freshDeck, seasons } from '../testing'
+import { chartOfTable, familyNamed, families, insertOutline, joinOutline, layOut, namedTable, outlineOf, propose, setOutlineSlide, splitOutline, wantedTable } from './index'
 
 const context = countingContext('o')
 const slidesIn = (text: string) => {
@@ -57,6 +57,20 @@ describe('the outline', () => {
     const two = slidesOf(deck)[2]!
     const drawn = applyChanges(deck, [{ do: 'put', table: 'elements', record: { id: 'disc', owner: two.id, order: 'a9', kind: 'shape', name: 'Disc', shape: 'ellipse' } }])
     expect(joinOutline(drawn, { slide: two.id }, context)).toEqual([])
+  })
+})
+
+describe('a table that words name', () => {
+  it('is drawn by the column that they name', () => {
+    expect(namedTable('crossings.csv by month')).toEqual({ name: 'crossings.csv', by: 'month' })
+    expect(namedTable('Ein Blick in fares 2031.xlsx, nach Strecke')).toMatchObject({ by: 'Strecke' })
+    expect(namedTable('no table here')).toBeNull()
+    const deck = pasted('August carries the year\n  seasons.csv by season')
+    const slide = slidesOf(deck)[1]!
+    expect(deck.layouts[slide.layout]!.family).toBe('chart')
+    const wanted = wantedTable(deck, slide.id)!
+    expect(wanted.table.by).toBe('season')
+    expect(chartOfTable(seasons, wanted.table)).toMatchObject({ table: 'seasons', across: 'season' })
   })
 })
 

@@ -17,3 +17,9 @@ export async function tablesById(ids: readonly string[]) {
 export async function keepTable(table: DataTable, person: string | null, sql: Sql = database()) {
   await sql`insert into data_tables (id, name, content, created_by) values (${table.id}, ${table.name}, ${sql.json(table as never)}, ${person}) on conflict (id) do nothing`
 }
+
+/** The newest table of a name, whatever the case of its letters. */
+export async function tableNamed(name: string) {
+  const [row] = await database()<{ content: DataTable }[]>`select content from data_tables where lower(name) = lower(${name}) order by created_at desc limit 1`
+  return row?.content
+}

@@ -7,6 +7,7 @@ import { agendaSource, buildOf, buildSlide, layOut, layoutsFor, outlineOf, propo
 const emit = defineEmits<{ other: [], starter: [] }>()
 const store = useDeck()
 const context = { id: freshId }
+const drawNamed = useNamedTables()
 const purpose = ref('')
 
 const current = computed(() => store.slides.findIndex(slide => slide.id === store.slideId))
@@ -47,6 +48,7 @@ function choose(chosen: LayoutFamily) {
   const changed = applyChanges(deck, changes)
   const agenda = chosen.senses[0] === 'agenda' && !richLines(deck, slide.value.id).length ? setAgenda(changed, { slide: slide.value.id, from: agendaSource(deck) }, context) : []
   store.edit(`lay out as ${chosen.label.toLowerCase()}`, [...changes, ...agenda])
+  void drawNamed([slide.value.id])
 }
 function setBuild(how: Build) {
   if (!slide.value || how === build.value) return

@@ -6,6 +6,7 @@ import { agendaSource, insertOutline, isOnlyWords, joinOutline, outlineOf, setAg
 
 /** The whole deck as text: a line is a slide, indented lines stand on it. */
 const store = useDeck()
+const drawNamed = useNamedTables()
 const list = ref<HTMLElement>()
 const context = { id: freshId }
 
@@ -195,6 +196,7 @@ async function takeOutline(text: string, row: Row | undefined, name = '') {
   busy.value = ''
   const put = putSlide(changes)
   if (put) store.goToSlide(put)
+  void drawNamed(changes.flatMap(change => (change.do === 'put' && change.table === 'slides' ? [change.record.id] : [])))
   for (const note of notes) useToast().add({ title: note, color: 'warning', duration: 9000 })
 }
 

@@ -10,7 +10,7 @@ export const pictureFull: LayoutFamily = {
     return [
       picturePlace('picture', 'Picture', { x: 0, y: 0, width: size.width, height: size.height }),
       { kind: 'shape', placeholder: 'frame-panel', name: 'Panel', shape: 'rounded', radius: 16, fill: { role: 'ground' }, box: { ...panel, angle: 0 } },
-      textPlace('title', 'Title', 'heading', { x: panel.x + pad, y: panel.y + pad * 0.6, width: wide - 2 * pad, height: panel.height * 0.42 }, { vertical: 'middle', prompt: 'What the picture shows' }),
+      textPlace('title', 'Title', 'heading', { x: panel.x + pad, y: panel.y + pad * 0.6, width: wide - 2 * pad, height: panel.height * 0.38 }, { vertical: 'middle', prompt: 'What the picture shows' }),
       textPlace('body', 'Words', 'body', { x: panel.x + pad, y: panel.y + panel.height * 0.5, width: wide - 2 * pad, height: panel.height * 0.5 - pad * 0.5 }, { size: 36, prompt: 'What to say of it' }),
     ]
   },
