@@ -23,30 +23,29 @@ export function itemPlace(placeholder: string | undefined): ItemPlace | null {
 /** Whether a placeholder belongs to the layout's own drawing and not to the words. */
 export const isFraming = (placeholder: string | undefined) => placeholder?.startsWith('frame-') ?? false
 
-interface Node extends Item {
-  lead?: string
-  text?: string
-  under: Node[]
-  /** Its own position as the placeholders have it; the arrangement counts without gaps. */
+/** An item that stands on a slide: its elements by slot. `at` is its position as the placeholders have it. */
+export interface ItemElements {
   at: number
+  slots: Map<string, Element>
+  under: ItemElements[]
 }
 
-/** The items that stand on a slide, by the placeholders of its elements. */
-export function itemsOf(elements: readonly Element[]): Node[] {
-  const top: Node[] = []
+/** The items among elements, by their placeholders, in order. */
+export function itemElements(elements: readonly Element[]): ItemElements[] {
+  const top: ItemElements[] = []
   for (const element of elements) {
     const place = itemPlace(element.placeholder)
     if (!place) continue
     let level = top
-    let node: Node | undefined
+    let node: ItemElements | undefined
     for (const at of place.path) {
       node = level.find(other => other.at === at)
-      if (!node) level.push((node = { at, under: [] }))
+      if (!node) level.push((node = { at, slots: new Map(), under: [] }))
       level = node.under
     }
-    if (element.kind === 'text' && (place.slot === 'lead' || place.slot === 'text')) node![place.slot] = plainText(element.text)
+    node!.slots.set(place.slot, element)
   }
-  const sort = (nodes: Node[]) => {
+  const sort = (nodes: ItemElements[]) => {
     nodes.sort((a, b) => a.at - b.at)
     for (const node of nodes) sort(node.under)
   }
@@ -54,8 +53,19 @@ export function itemsOf(elements: readonly Element[]): Node[] {
   return top
 }
 
+const wordsIn = (node: ItemElements, slot: 'lead' | 'text') => {
+  const element = node.slots.get(slot)
+  return element?.kind === 'text' ? { [slot]: plainText(element.text) } : {}
+}
+
+/** Items as a family arranges them: their plain words. */
+const plainItem = (node: ItemElements): Item => ({ ...wordsIn(node, 'lead'), ...wordsIn(node, 'text'), under: node.under.map(plainItem) })
+
+/** Positions as the placeholders have them; where some are missing the same words have other places. */
+const positions = (node: ItemElements): unknown => [node.at, node.under.map(positions)]
+
 /** The path that the placeholders have, for a path that the arrangement counted without gaps. */
-function ownPath(nodes: readonly Node[], path: readonly number[]): string {
+function ownPath(nodes: readonly ItemElements[], path: readonly number[]): string {
   let level = nodes
   return path.map(at => {
     const node = level[at - 1]
@@ -105,9 +115,10 @@ export function arrangedPlaces(deck: Deck, slide: Slide, ground: string): Places
   return places
 
   function arrange(): Places {
-    const items = itemsOf(own)
-    if (!items.length) return none
-    const key = JSON.stringify([layout?.family, items, ground])
+    const nodes = itemElements(own)
+    if (!nodes.length) return none
+    const items = nodes.map(plainItem)
+    const key = JSON.stringify([layout?.family, items, nodes.map(positions), ground])
     const known = byWords.get(kept)
     const same = known?.get(key)
     if (same && madeIn.get(same) === theme) return same
@@ -115,7 +126,7 @@ export function arrangedPlaces(deck: Deck, slide: Slide, ground: string): Places
     const made = new Map<string, Element>()
     atStyleSize(family.arrange!(items, area, room), items, room).forEach((place, index) => {
       const item = itemPlace(place.placeholder)
-      const placeholder = item ? `item${ownPath(items, item.path)}-${item.slot}` : place.placeholder
+      const placeholder = item ? `item${ownPath(nodes, item.path)}-${item.slot}` : place.placeholder
       const text = place.kind === 'text' && place.field === 'item-number' && item ? { text: fieldText(String(item.path.at(-1))) } : {}
       made.set(placeholder, { ...place, ...text, placeholder, id: placeholder, owner: slide.layout, order: `a${index}` } as Element)
     })

@@ -1,4 +1,4 @@
-export { arrangingOf, isFraming, itemPlace, itemsOf, type Arranging, type ItemPlace } from './arrangement'
+export { arrangingOf, isFraming, itemElements, itemPlace, type Arranging, type ItemElements, type ItemPlace } from './arrangement'
 export * from './changes'
 export * from './edits'
 export * from './groups'

@@ -1,4 +1,4 @@
-import { elementsOf, inlineOf, inlineText, itemPlace, joinInline, sliceInline, type Deck, type Element, type Id, type Inline, type Joint, type Paragraph, type TextElement } from '../deck'
+import { inlineOf, inlineText, joinInline, sliceInline, type Inline, type ItemElements, type Joint, type Paragraph, type TextElement } from '../deck'
 import type { LayoutFamily } from './catalogue'
 import { linesBelong, partLine } from './split'
 
@@ -16,36 +16,6 @@ export interface ItemContent {
   text?: Paragraph[]
   joint?: Joint
   under: ItemContent[]
-}
-
-/** An item that stands on a slide: its elements by slot. */
-export interface ItemElements {
-  at: number
-  slots: Map<string, Element>
-  under: ItemElements[]
-}
-
-/** The items of a slide with their elements, in order. */
-export function itemElements(deck: Deck, slide: Id): ItemElements[] {
-  const top: ItemElements[] = []
-  for (const element of elementsOf(deck, slide)) {
-    const place = itemPlace(element.placeholder)
-    if (!place) continue
-    let level = top
-    let node: ItemElements | undefined
-    for (const at of place.path) {
-      node = level.find(other => other.at === at)
-      if (!node) level.push((node = { at, slots: new Map(), under: [] }))
-      level = node.under
-    }
-    node!.slots.set(place.slot, element)
-  }
-  const sort = (nodes: ItemElements[]) => {
-    nodes.sort((a, b) => a.at - b.at)
-    for (const node of nodes) sort(node.under)
-  }
-  sort(top)
-  return top
 }
 
 const textIn = (node: ItemElements, slot: string) => {

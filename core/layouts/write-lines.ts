@@ -1,9 +1,9 @@
 import {
-  applyChanges, arrangingOf, beatsOf, cuesOf, cuesOfElement, dropElements, elementsOf, fillPlaceholder, groundHex, inlineText, isFraming, itemPlace, orderAt, orderLast, paragraphTexts, shownElements, textOf,
-  type Change, type Deck, type EditContext, type Element, type Id, type Paragraph, type Slide, type TextDoc, type TextElement,
+  applyChanges, arrangingOf, beatsOf, cuesOf, cuesOfElement, dropElements, elementsOf, fillPlaceholder, groundHex, inlineText, isFraming, itemElements, itemPlace, orderAt, orderLast, paragraphTexts, shownElements, textOf,
+  type Change, type Deck, type EditContext, type Element, type Id, type ItemElements, type Paragraph, type Slide, type TextDoc, type TextElement,
 } from '../deck'
 import { familyNamed, type Item, type LayoutFamily } from './catalogue'
-import { itemElements, itemsOfLines, linesOfItem, paragraphOf, wordsOfItem, type ItemContent, type ItemElements, type RichLine } from './content'
+import { itemsOfLines, linesOfItem, paragraphOf, wordsOfItem, type ItemContent, type RichLine } from './content'
 import { pairs } from './pairing'
 
 /** The family of a slide's layout; undefined where its name is not in the catalogue. */
@@ -19,7 +19,7 @@ export function richLines(deck: Deck, slide: Id): RichLine[] {
   const levelOf = (paragraph: Paragraph) => (plain ? Math.min(9, (paragraph.attrs?.level ?? 0) + 1) : Math.max(1, paragraph.attrs?.level ?? 1))
   const lines = (body?.text.content ?? []).map((paragraph): RichLine => ({ content: paragraph.content ?? [], level: levelOf(paragraph), attrs: paragraph.attrs }))
   const written = lines.length === 1 && !lines[0]!.content.length ? [] : lines
-  return [...written, ...itemElements(deck, slide).flatMap(item => linesOfItem(item, 1))]
+  return [...written, ...itemElements(elementsOf(deck, slide)).flatMap(item => linesOfItem(item, 1))]
 }
 
 const sameText = (a: TextDoc | undefined, b: TextDoc) => JSON.stringify(a) === JSON.stringify(b)
@@ -87,7 +87,7 @@ const holdsMedia = (element: Element) => ('media' in element && element.media !=
  * place stay on the slide where they stood.
  */
 function writeItems(deck: Deck, slide: Slide, family: LayoutFamily, lines: readonly RichLine[], keepMedia: boolean, context: EditContext): Change[] {
-  const wanted = matched(itemsOfLines(lines, family), itemElements(deck, slide.id))
+  const wanted = matched(itemsOfLines(lines, family), itemElements(elementsOf(deck, slide.id)))
   const { area, room } = arrangingOf(deck, slide.layout, groundHex(deck, slide))
   const places = wanted.length ? family.arrange!(wanted.map(({ content }) => plainItem(content)), area, room) : []
   const own = elementsOf(deck, slide.id)

@@ -113,9 +113,6 @@ function showOn(layout: string, shown: boolean) {
 </template>
 
 <style scoped>
-.desk { display: flex; flex-direction: column; gap: 18px; }
-section { display: flex; flex-direction: column; gap: 8px; }
-h3 { font-size: 15px; }
 .form { display: flex; gap: 12px; align-items: center; }
 .shown { width: 108px; height: 62px; border-radius: 8px; border: 1px solid var(--line); display: grid; place-items: center; padding: 8px; flex: none; }
 .shown.onLight { background: #f7f9f8; }

@@ -33,7 +33,7 @@ function makeRole(use: ColorUse, role: Role) {
 </script>
 
 <template>
-  <div class="desk">
+  <div class="desk own">
     <p class="quiet">{{ own.length ? `${own.length} ${own.length === 1 ? 'colour is a value' : 'colours are values'} of their own and do not follow the palette.` : 'Every colour in this deck is a role of the palette.' }}</p>
     <div v-for="use in uses" :key="key(use)" class="use" :class="{ open: open === key(use) }">
       <div class="line">
@@ -51,7 +51,7 @@ function makeRole(use: ColorUse, role: Role) {
 </template>
 
 <style scoped>
-.desk { display: flex; flex-direction: column; gap: 4px; }
+.desk.own { gap: 4px; }
 .use { border-top: 1px solid var(--line); padding: 7px 0; }
 .line { display: flex; align-items: center; gap: 9px; }
 .line b { flex: 1; font-weight: 600; }

@@ -3,16 +3,10 @@
 const route = useRoute()
 const router = useRouter()
 const look = computed(() => typeof route.query.look === 'string')
-const show = (wanted: boolean) => void router.replace({ query: { ...route.query, look: wanted ? (route.query.look ?? 'palette') : undefined } })
+const views = [{ value: 'slide', label: 'Slide' }, { value: 'look', label: 'Look' }]
+const show = (wanted: string) => void router.replace({ query: { ...route.query, look: wanted === 'look' ? (route.query.look ?? 'palette') : undefined } })
 </script>
 
 <template>
-  <div class="views" role="radiogroup" aria-label="What is composed">
-    <button class="press small" role="radio" :aria-checked="!look" :class="{ on: !look }" @click="show(false)">Slide</button>
-    <button class="press small" role="radio" :aria-checked="look" :class="{ on: look }" @click="show(true)">Look</button>
-  </div>
+  <ViewSwitch label="What is composed" :views="views" :value="look ? 'look' : 'slide'" @show="show" />
 </template>
-
-<style scoped>
-.views { display: flex; gap: 4px; }
-</style>

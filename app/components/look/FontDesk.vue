@@ -92,9 +92,6 @@ async function upload(files: FileList | null) {
 </template>
 
 <style scoped>
-.desk { display: flex; flex-direction: column; gap: 18px; }
-section { display: flex; flex-direction: column; gap: 8px; }
-h3 { font-size: 15px; }
 .places { display: flex; flex-direction: column; gap: 4px; }
 .place { display: flex; align-items: baseline; justify-content: space-between; gap: 10px; border: 1px solid var(--line); background: none; color: var(--ink); border-radius: 8px; padding: 7px 10px; cursor: pointer; font: inherit; }
 .place b { font-size: 18px; font-weight: 600; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }

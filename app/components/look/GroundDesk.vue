@@ -57,7 +57,7 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
 </script>
 
 <template>
-  <div class="desk">
+  <div class="desk own">
     <label class="level">For<select v-model="level" class="field" aria-label="Ground of"><option v-for="one in levels" :key="one.value" :value="one.value">{{ one.label }}</option></select></label>
     <template v-if="owner">
       <div class="row"><span class="label">Colour</span><ColorField :model-value="owner.ground ?? theme.ground" :theme="theme" label="Colour of the ground" @update:model-value="color => color && set('change the ground', { ground: color })" /></div>
@@ -90,7 +90,7 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
 </template>
 
 <style scoped>
-.desk { display: flex; flex-direction: column; gap: 6px; }
+.desk.own { gap: 6px; }
 .level { display: flex; flex-direction: column; gap: 4px; color: var(--second); margin-bottom: 6px; }
 .kinds { display: flex; flex-wrap: wrap; gap: 5px; margin: 4px 0; }
 .pair { display: flex; gap: 5px; align-items: center; }

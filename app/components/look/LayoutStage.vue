@@ -1,20 +1,11 @@
 <script setup lang="ts">
-import { addElement, elementsOf, textOf, type Box, type Element } from '#core/deck'
+import { elementsOf, textOf } from '#core/deck'
 
 /** A layout or master on the stage, with what can be put on it: places to be filled, and what stands on every slide. */
 const store = useDeck()
-const size = computed(() => store.deck!.info.info!.size)
+const { boxAt: middle, put } = usePutting()
 const owner = computed(() => store.lookOwner)
 const onLayout = computed(() => !!owner.value && !!store.deck!.layouts[owner.value])
-const middle = (width: number, height: number): Box => ({ x: Math.round((size.value.width - width) / 2), y: Math.round((size.value.height - height) / 2), width, height, angle: 0 })
-
-type Orderless = Element extends infer E ? (E extends Element ? Omit<E, 'order' | 'id' | 'owner'> : never) : never
-function put(label: string, element: Orderless) {
-  if (!owner.value) return
-  const id = freshId()
-  store.edit(label, addElement(store.deck!, { element: { ...element, id, owner: owner.value } as never }))
-  store.select(id)
-}
 /** A name for a place that no other place of the layout has. */
 function placeName(base: string) {
   const taken = new Set(elementsOf(store.deck!, owner.value!).map(element => element.placeholder))

@@ -52,7 +52,7 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
 </script>
 
 <template>
-  <div class="desk">
+  <div class="desk own">
     <div v-for="{ master, layouts } in masters" :key="master.id" class="master">
       <div class="line">
         <input v-if="naming === master.id" class="field" :value="master.name" autofocus aria-label="Name of the master" @change="rename('masters', master.id, ($event.target as HTMLInputElement).value)" @blur="naming = null">
@@ -86,7 +86,7 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
 </template>
 
 <style scoped>
-.desk { display: flex; flex-direction: column; gap: 16px; }
+.desk.own { gap: 16px; }
 .line { display: flex; align-items: center; gap: 4px; }
 .name { flex: 1; text-align: left; border: 1px solid transparent; background: none; color: var(--ink); border-radius: 8px; padding: 6px 8px; cursor: pointer; font: inherit; display: flex; flex-direction: column; }
 .name .quiet { font-size: 13px; }

@@ -58,6 +58,9 @@ const width = computed(() => (preview.value ? 170 : 226))
 .item.on { background: var(--act-wash); color: var(--act); font-weight: 600; }
 .panel, .right { background: var(--panel); padding: 14px 16px 24px; overflow-y: auto; min-height: 0; border-right: 1px solid var(--line); }
 .right { border-right: 0; border-left: 1px solid var(--line); padding: 12px; }
+.panel :deep(.desk) { display: flex; flex-direction: column; gap: 18px; }
+.panel :deep(section) { display: flex; flex-direction: column; gap: 8px; }
+.panel :deep(h3) { font-size: 15px; }
 .wall { overflow-y: auto; padding: 16px 20px 24px; min-height: 0; }
 .wall > p { margin: 0 0 12px; }
 .slides { display: grid; gap: 18px 14px; }

@@ -84,9 +84,6 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
 </template>
 
 <style scoped>
-.desk { display: flex; flex-direction: column; gap: 18px; }
-section { display: flex; flex-direction: column; gap: 8px; }
-h3 { font-size: 15px; }
 .roles { display: grid; grid-template-columns: repeat(3, 1fr); gap: 4px; }
 .role { display: flex; align-items: center; gap: 6px; border: 1px solid transparent; background: none; color: var(--ink); border-radius: 8px; padding: 5px 6px; font: inherit; font-size: 13px; cursor: pointer; white-space: nowrap; }
 .role:hover { background: var(--act-wash); }

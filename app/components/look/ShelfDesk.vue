@@ -78,9 +78,6 @@ async function bring(file: File | undefined) {
 </template>
 
 <style scoped>
-.desk { display: flex; flex-direction: column; gap: 18px; }
-section { display: flex; flex-direction: column; gap: 8px; }
-h3 { font-size: 15px; }
 .theme { border: 1px solid var(--line); border-radius: 9px; overflow: hidden; }
 .theme.on { border-color: var(--act); }
 .look { width: 100%; border: 0; background: none; color: var(--ink); padding: 0; cursor: pointer; text-align: left; font: inherit; }

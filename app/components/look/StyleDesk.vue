@@ -39,7 +39,7 @@ const weights = [300, 400, 500, 600, 700, 800]
 </script>
 
 <template>
-  <div class="desk">
+  <div class="desk own">
     <div class="list" role="listbox" aria-label="Text styles">
       <button v-for="(one, name) in styles" :key="name" class="style" role="option" :aria-selected="chosen === name" :class="{ on: chosen === name }" @click="chosen = String(name)">
         <span :style="{ fontFamily: `'${one.family ?? theme.fonts[one.font]}'`, fontWeight: one.weight, fontSize: `${Math.max(13, Math.min(26, one.size / 3.6))}px`, fontStyle: one.italic ? 'italic' : 'normal' }">{{ one.name }}</span><span class="quiet amount">{{ one.size }}</span>
@@ -73,13 +73,13 @@ const weights = [300, 400, 500, 600, 700, 800]
 </template>
 
 <style scoped>
-.desk { display: flex; flex-direction: column; gap: 14px; }
+.desk.own { gap: 14px; }
 .list { display: flex; flex-direction: column; gap: 2px; align-items: stretch; }
 .style { display: flex; justify-content: space-between; align-items: baseline; border: 1px solid transparent; background: none; color: var(--ink); border-radius: 7px; padding: 3px 8px; cursor: pointer; line-height: 1.3; }
 .style:hover { background: var(--act-wash); }
 .style.on { border-color: var(--act); background: var(--act-wash); }
 .list .press { align-self: flex-start; margin-top: 4px; }
-section { border-top: 1px solid var(--line); padding-top: 10px; display: flex; flex-direction: column; gap: 2px; }
+.own section { border-top: 1px solid var(--line); padding-top: 10px; gap: 2px; }
 .name { display: flex; justify-content: space-between; align-items: center; gap: 10px; color: var(--second); }
 .pair { display: flex; gap: 5px; align-items: center; flex-wrap: wrap; }
 .symbol { width: 48px; text-align: center; }

@@ -1,17 +1,14 @@
 <script setup lang="ts">
 defineProps<{ overview: boolean }>()
 const emit = defineEmits<{ show: [view: 'text' | 'overview'] }>()
+const views = [{ value: 'text', label: 'Text' }, { value: 'overview', label: 'Overview' }]
 </script>
 
 <template>
   <h2>What you will say</h2>
-  <div class="views" role="radiogroup" aria-label="View">
-    <button class="press small" role="radio" :aria-checked="!overview" :class="{ on: !overview }" @click="emit('show', 'text')">Text</button>
-    <button class="press small" role="radio" :aria-checked="overview" :class="{ on: overview }" @click="emit('show', 'overview')">Overview</button>
-  </div>
+  <ViewSwitch label="View" :views="views" :value="overview ? 'overview' : 'text'" @show="emit('show', $event as 'text' | 'overview')" />
 </template>
 
 <style scoped>
 h2 { font-size: 18px; white-space: nowrap; }
-.views { display: flex; gap: 4px; }
 </style>

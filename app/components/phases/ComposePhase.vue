@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { newChart } from '#core/charts'
-import { addElement, setFields, shownElement, textOf, type Box, type Element } from '#core/deck'
+import { setFields, shownElement, textOf } from '#core/deck'
 
 const store = useDeck()
 const route = useRoute()
@@ -15,18 +15,8 @@ const target = ref<string | null>(null)
 const busy = ref('')
 
 const size = computed(() => store.deck!.info.info!.size)
-const middle = (width: number, height: number, at?: { x: number, y: number }): Box => ({
-  x: Math.round((at?.x ?? size.value.width / 2) - width / 2), y: Math.round((at?.y ?? size.value.height / 2) - height / 2), width, height, angle: 0,
-})
+const { boxAt: middle, put } = usePutting()
 
-type Orderless = Element extends infer E ? (E extends Element ? Omit<E, 'order' | 'id' | 'owner'> : never) : never
-function put(label: string, element: Orderless) {
-  if (!store.slideId) return
-  const id = freshId()
-  store.edit(label, addElement(store.deck!, { element: { ...element, id, owner: store.slideId } as never }))
-  store.select(id)
-  return id
-}
 async function addText() {
   const id = put('add text', { kind: 'text', name: 'Text', style: 'body', text: textOf(['Text']), box: middle(800, 120) })
   await nextTick()
