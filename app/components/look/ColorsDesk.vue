@@ -51,7 +51,7 @@ function makeRole(use: ColorUse, role: Role) {
 </template>
 
 <style scoped>
-.desk.own { gap: 4px; }
+div.desk.own { gap: 4px; }
 .use { border-top: 1px solid var(--line); padding: 7px 0; }
 .line { display: flex; align-items: center; gap: 9px; }
 .line b { flex: 1; font-weight: 600; }

@@ -90,7 +90,7 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
 </template>
 
 <style scoped>
-.desk.own { gap: 6px; }
+div.desk.own { gap: 6px; }
 .level { display: flex; flex-direction: column; gap: 4px; color: var(--second); margin-bottom: 6px; }
 .kinds { display: flex; flex-wrap: wrap; gap: 5px; margin: 4px 0; }
 .pair { display: flex; gap: 5px; align-items: center; }

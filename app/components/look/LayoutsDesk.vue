@@ -86,7 +86,7 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
 </template>
 
 <style scoped>
-.desk.own { gap: 16px; }
+div.desk.own { gap: 16px; }
 .line { display: flex; align-items: center; gap: 4px; }
 .name { flex: 1; text-align: left; border: 1px solid transparent; background: none; color: var(--ink); border-radius: 8px; padding: 6px 8px; cursor: pointer; font: inherit; display: flex; flex-direction: column; }
 .name .quiet { font-size: 13px; }

@@ -61,6 +61,7 @@ const width = computed(() => (preview.value ? 170 : 226))
 .panel :deep(.desk) { display: flex; flex-direction: column; gap: 18px; }
 .panel :deep(section) { display: flex; flex-direction: column; gap: 8px; }
 .panel :deep(h3) { font-size: 15px; }
+.panel :deep(section > .press.small) { align-self: flex-start; }
 .wall { overflow-y: auto; padding: 16px 20px 24px; min-height: 0; }
 .wall > p { margin: 0 0 12px; }
 .slides { display: grid; gap: 18px 14px; }

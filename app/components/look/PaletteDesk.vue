@@ -94,7 +94,7 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
 .nearest { align-self: flex-start; }
 .schemes { display: grid; grid-template-columns: repeat(3, 1fr); gap: 8px; }
 .scheme { border: 1px solid var(--line); background: none; color: var(--ink); border-radius: 8px; padding: 0; overflow: hidden; font: inherit; font-size: 12.5px; cursor: pointer; text-align: left; }
-.scheme span { display: block; padding: 3px 7px 4px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.scheme > span:last-child { display: block; padding: 3px 7px 4px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .scheme:hover:not(:disabled) { border-color: var(--act); }
 .scheme.on { outline: 2px solid var(--act); }
 .wide { width: 100%; }

@@ -73,13 +73,13 @@ const weights = [300, 400, 500, 600, 700, 800]
 </template>
 
 <style scoped>
-.desk.own { gap: 14px; }
+div.desk.own { gap: 14px; }
 .list { display: flex; flex-direction: column; gap: 2px; align-items: stretch; }
 .style { display: flex; justify-content: space-between; align-items: baseline; border: 1px solid transparent; background: none; color: var(--ink); border-radius: 7px; padding: 3px 8px; cursor: pointer; line-height: 1.3; }
 .style:hover { background: var(--act-wash); }
 .style.on { border-color: var(--act); background: var(--act-wash); }
 .list .press { align-self: flex-start; margin-top: 4px; }
-.own section { border-top: 1px solid var(--line); padding-top: 10px; gap: 2px; }
+.desk.own section { border-top: 1px solid var(--line); padding-top: 10px; gap: 2px; }
 .name { display: flex; justify-content: space-between; align-items: center; gap: 10px; color: var(--second); }
 .pair { display: flex; gap: 5px; align-items: center; flex-wrap: wrap; }
 .symbol { width: 48px; text-align: center; }
