@@ -1,5 +1,5 @@
 import { applyChanges, elementsOf, layoutsOf, mastersOf, orderAt, slidesOf, type Change, type Deck, type EditContext, type Element, type Id } from '../deck'
-import { setLayout } from '../layouts'
+import { setLayout, type LayoutFamily } from '../layouts'
 
 /** The slides that a layout stands behind, in order. */
 export const slidesOfLayout = (deck: Deck, layout: Id) => slidesOf(deck).filter(slide => slide.layout === layout)
@@ -66,4 +66,30 @@ export function removeMaster(deck: Deck, wish: { master: Id, heir: Id }): Change
     ...elementsOf(deck, wish.master).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
     { do: 'drop', table: 'masters', id: wish.master },
   ]
+}
+
+/**
+ * Lets a layout arrange its slides' lines as the items of a family, within a place for them that is added where it has
+ * none; its slides' words go into the new places.
+ */
+export function arrangeLayout(deck: Deck, wish: { layout: Id, family: LayoutFamily }, context: EditContext): Change[] {
+  const layout = deck.layouts[wish.layout]
+  if (!layout || !wish.family.arrange) return []
+  const { margin } = deck.theme.theme!
+  const { width, height } = deck.info.info!.size
+  const own = elementsOf(deck, layout.id)
+  const y = Math.round(height * 0.24)
+  const place: Element = { id: context.id(), owner: layout.id, order: orderAt(own, own.length), kind: 'group', name: 'Items', placeholder: 'items', box: { x: margin, y, width: width - 2 * margin, height: height - margin - y, angle: 0 } }
+  const changes: Change[] = [
+    { do: 'set', table: 'layouts', id: layout.id, fields: { family: wish.family.name } },
+    ...(own.some(element => element.placeholder === 'items') ? [] : [{ do: 'put', table: 'elements', record: place } as const]),
+    ...own.filter(element => element.placeholder === 'body').map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
+  ]
+  let now = applyChanges(deck, changes)
+  for (const slide of slidesOfLayout(deck, layout.id)) {
+    const moved = setLayout(now, { slide: slide.id, layout: layout.id }, context)
+    changes.push(...moved)
+    now = applyChanges(now, moved)
+  }
+  return changes
 }

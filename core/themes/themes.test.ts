@@ -2,11 +2,11 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { checkConsistency } from '../checks'
 import { applyChanges, elementsOf, groundHex, layoutsOf, mend, onlySlides, readDeck, shownElements, slidesOf, styleOf, takeSlides, themeUnder, type Change, type Color, type Deck, type TextElement } from '../deck'
-import { familyNamed, houseTheme, insertOutline, layOut, outlineOf, settleAgendas, setAgenda } from '../layouts'
+import { familyNamed, houseTheme, insertOutline, layOut, outlineOf, setLayout, settleAgendas, setAgenda } from '../layouts'
 import { schemes } from '../color'
 import { countingContext, freshDeck, textElement } from '../testing'
 import {
-  addLayout, colorsInUse, departuresOf, duplicateLayout, fontsInUse, putTheme, removeLayout, removeStyle, replaceColor, replaceFont, returnToStyle, slidesOfLayout, takeIntoStyle, themeDeckOf, turnIntoRole,
+  addLayout, arrangeLayout, colorsInUse, departuresOf, duplicateLayout, fontsInUse, putTheme, removeLayout, removeStyle, replaceColor, replaceFont, returnToStyle, slidesOfLayout, takeIntoStyle, themeDeckOf, turnIntoRole,
 } from './index'
 
 const context = countingContext('t')
@@ -107,6 +107,22 @@ describe('layouts', () => {
       expect(outlineOf(gone, gone.slides[id]!)).toEqual(outlineOf(base, base.slides[id]!))
     }
     expect(valid(gone)).toEqual([])
+  })
+
+  it('one of one’s own arranges lines as a diagram within its place, and its slides’ words go into it', () => {
+    const base = outlined(1)
+    const added = applyChanges(base, addLayout(base, { master: 'master', name: 'Own' }, countingContext('own')))
+    const slide = slidesOf(base)[1]!
+    const moved = applyChanges(added, setLayout(added, { slide: slide.id, layout: 'own-1' }, context))
+    const deck = applyChanges(moved, arrangeLayout(moved, { layout: 'own-1', family: familyNamed('cycle')! }, context))
+    expect(outlineOf(deck, deck.slides[slide.id]!)).toEqual(outlineOf(base, slide))
+    const place = elementsOf(deck, 'own-1').find(element => element.placeholder === 'items')!.box!
+    for (const element of shownElements(deck, slide.id)) {
+      if (!element.placeholder?.startsWith('item')) continue
+      expect(element.box.y).toBeGreaterThanOrEqual(place.y - 1)
+      expect(element.box.y + element.box.height).toBeLessThanOrEqual(place.y + place.height + 1)
+    }
+    expect(valid(deck)).toEqual([])
   })
 
   it('an agenda follows the slide names, and stays as it is once written by hand', () => {

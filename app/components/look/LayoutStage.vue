@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { elementsOf, textOf } from '#core/deck'
+import { families, familyNamed } from '#core/layouts'
+import { arrangeLayout } from '#core/themes'
 
 /** A layout or master on the stage, with what can be put on it: places to be filled, and what stands on every slide. */
 const store = useDeck()
@@ -34,6 +36,11 @@ async function addPicture(file: File | undefined) {
   const scale = Math.min(1, 500 / natural.width, 400 / natural.height)
   put(`add ${file.name}`, { kind: 'picture', name: file.name.replace(/\.\w+$/, ''), media: media.hash, natural, box: middle(Math.round(natural.width * scale), Math.round(natural.height * scale)) })
 }
+/** Lines as a diagram: the families that give each line a part of its own. */
+const arranging = computed(() => { const family = familyNamed(store.deck!.layouts[owner.value ?? '']?.family ?? ''); return family?.arrange ? family : null })
+const diagrams = [families.filter(family => family.arrange).map(family => ({
+  label: family.label, onSelect: () => store.edit(`arrange as ${family.label.toLowerCase()}`, arrangeLayout(store.deck!, { layout: owner.value!, family }, { id: freshId })),
+}))]
 const fieldMenu = computed(() => [fields.map(([field, name]) => ({ label: name, onSelect: () => addField(field, name) }))])
 </script>
 
@@ -43,6 +50,7 @@ const fieldMenu = computed(() => [fields.map(([field, name]) => ({ label: name, 
       <template v-if="onLayout">
         <span class="quiet">A place for</span>
         <button class="press small" @click="addPlace.text">Text</button><button class="press small" @click="addPlace.picture">Picture</button><button class="press small" @click="addPlace.chart">Chart</button><button class="press small" @click="addPlace.any">Anything</button>
+        <UDropdownMenu :items="diagrams" :ui="{ content: 'max-h-80 overflow-y-auto' }"><button class="press small">{{ arranging ? `Diagram: ${arranging.label}` : 'Diagram' }}</button></UDropdownMenu>
       </template>
       <span class="quiet">On every slide</span>
       <button class="press small" @click="addText">Text</button>

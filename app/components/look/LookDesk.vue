@@ -15,6 +15,29 @@ const part = computed(() => parts.find(one => one.name === route.query.look)?.na
 const go = (name: string) => void router.replace({ query: { ...route.query, look: name } })
 const preview = shallowRef<Deck | null>(null)
 const ratio = computed(() => store.deck!.info.info!.size.height / store.deck!.info.info!.size.width)
+/**
+ * A new look is drawn some slides at a time, so that the press that chose it is answered at once in the largest deck: of the
+ * slides up to `drawn` the new deck is shown, of the others the one before.
+ */
+const drawn = ref(Infinity)
+const drawing = ref(false)
+const before = shallowRef<Deck | null>(null)
+let run = 0
+watch(() => store.deck, async (deck, last) => {
+  if (!deck || !last || store.slides.length <= 40 || (deck.theme === last.theme && deck.masters === last.masters && deck.layouts === last.layouts)) return
+  const own = ++run
+  before.value ??= last
+  drawn.value = 0
+  drawing.value = true
+  while (drawn.value < store.slides.length) {
+    drawn.value += 24
+    await new Promise(resolve => requestAnimationFrame(resolve))
+    if (own !== run) return
+  }
+  drawing.value = false
+  before.value = null
+})
+const drawnDeck = (index: number) => (drawing.value && index >= drawn.value ? before.value : store.deck)
 const width = computed(() => (preview.value ? 170 : 226))
 </script>
 
@@ -33,11 +56,12 @@ const width = computed(() => (preview.value ? 170 : 226))
       <aside class="right" aria-label="Settings"><PartSettings /></aside>
     </template>
     <section v-else class="wall" aria-label="All slides in this look">
+      <p v-if="drawing" class="quiet" role="status">Drawing the slides in sight anew: {{ Math.min(drawn, store.slides.length) }} of {{ store.slides.length }}</p>
       <p v-if="preview" class="quiet">Before and after, slide by slide. Nothing is changed until it is put on.</p>
       <div class="slides" :style="{ gridTemplateColumns: `repeat(auto-fill, ${preview ? width * 2 + 14 : width + 4}px)` }">
         <div v-for="(slide, index) in store.slides" :key="slide.id" class="slide" :class="{ here: slide.id === store.slideId }">
           <button class="pair" :aria-label="`Slide ${index + 1}`" @click="store.goToSlide(slide.id)">
-            <span class="frame"><NearThumb :deck="store.deck" :slide="slide.id" :width="width" :ratio="ratio" /></span>
+            <span class="frame"><NearThumb :deck="drawnDeck(index)" :slide="slide.id" :width="width" :ratio="ratio" /></span>
             <span v-if="preview" class="frame"><NearThumb :deck="preview" :slide="slide.id" :width="width" :ratio="ratio" /></span>
           </button>
           <span class="name"><span class="amount">{{ index + 1 }}</span><span class="words">{{ titleOf(store.deck!, slide.id) || 'Untitled' }}</span></span>
