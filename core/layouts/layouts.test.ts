@@ -82,6 +82,9 @@ describe('proposing layouts', () => {
     expect(first('Crossings', ['crossings.csv by month'])).toBe('chart')
     expect(first('How the quay grew', ['2022 second berth', '2025 night boat', '2028 shore power'])).toBe('timeline-row')
     expect(first('Nobody waits in the rain.')).toBe('statement')
+    expect(first('Route 7')).toBe('statement')
+    expect(first('1.4 million', ['passengers last season'])).toBe('statement')
+    expect(first('“A quiet quay is a safe quay.”', ['Liv Sorne'])).toBe('quote-title')
     expect(propose({ title: 'x', lines: [], first: false })).toHaveLength(families.length)
   })
 

@@ -1,5 +1,5 @@
 import { families, type LayoutFamily } from './catalogue'
-import { featuresOf, readSenses, type SlideWords } from './senses'
+import { featuresOf, isBareNumber, readSenses, type SlideWords } from './senses'
 
 export interface Proposal {
   family: LayoutFamily
@@ -16,6 +16,7 @@ const later = [1, 0.88, 0.84, 0.8, 0.78]
 export function propose(words: SlideWords): Proposal[] {
   const senses = readSenses(words)
   const { count, led } = featuresOf(words)
+  const titled = isBareNumber(words.title)
   const quoted = /^[“”„"«]/.test(words.title.trim())
   const judged = families.map((family, index): Proposal => {
     let score = 0
@@ -30,6 +31,8 @@ export function propose(words: SlideWords): Proposal[] {
     score *= 1 / (1 + off * 0.12)
     // A saying that is the title stands in one text; one among the lines is an item.
     if (family.senses[0] === 'saying') score *= (family.content === 'lines') === quoted ? 1 : 0.8
+    // A number that is the title stands large where the title does.
+    if (titled && family.content !== 'lines' && family.senses.includes('number')) score *= 0.8
     if (family.content === 'items' && family.split === 'lead' && led > 0.6) score *= 1.02
     return { family, score: Math.min(1, score) - index * 0.0001, reason }
   })

@@ -23,6 +23,7 @@ import { statement } from './statement'
 import { steps } from './steps'
 
 export { counted, featuresOf, type Features, type SlideWords } from './features'
+export { isBareNumber } from './number'
 export type { Reading } from './sense'
 
 /** The catalogue: adding a sense is adding a file and a line. */
