@@ -288,7 +288,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     const windows = await Promise.all([browser.newPage(), browser.newPage()])
     for (const window of windows) await window.goto(address)
     const showing = (window: Page) => window.evaluate(() => document.querySelector('.stage-layer:not([aria-hidden])')?.getAttribute('data-slide'))
-    for (const window of windows) await expect(window.locator('.stage-slide').first()).toBeVisible()
+    for (const window of windows) await expect(window.locator('.stage-layer:not([aria-hidden]) .stage-slide').first()).toBeVisible()
     for (let look = 0; look < 8; look++) {
       const both = await Promise.all(windows.map(showing))
       // A change of slide may fall between the two looks: then the next look agrees.
