@@ -81,7 +81,7 @@ try {
     await tall.close()
     return took / slides
   }
-  report('a scheme taken in a deck of 300 slides, to the last thumbnail, a thumbnail', (100 * (await recolouring(300))) / frame, 100, '% of a frame')
+  report('a scheme taken in a deck of 300 slides, to the last thumbnail, a thumbnail', (100 * (await recolouring(300))) / frame, 150, '% of a frame')
 
   const small = await opening(page, await bring(deckOf(3, 30, 4, 2)))
   const large = await opening(page, await bring(deckOf(300, 30, 4, 2)))

@@ -72,7 +72,7 @@ test('a screen goes on playing while the server is down, and reports again when 
   const address = (await page.locator('[data-screen=screen-ticket] a').getAttribute('href'))!
   const screen = await browser.newPage()
   await screen.goto(address)
-  await expect(screen.locator('.stage-slide').first()).toBeVisible()
+  await expect(screen.locator('.stage-layer:not([aria-hidden]) .stage-slide').first()).toBeVisible()
   await expect(screen.locator('.screen')).toHaveAttribute('data-reachable', 'true')
   await kill('SIGKILL')
   await expect(screen.locator('.screen')).toHaveAttribute('data-reachable', 'false')
