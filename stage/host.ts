@@ -1,6 +1,6 @@
 import type { InjectionKey } from 'vue'
 import type { DataTable } from '#core/data'
-import type { TimingContext } from '#core/timing'
+import type { ElementFrame, TimingContext } from '#core/timing'
 
 /** What the stage is handed by whoever shows it: tables, media and a measurer. */
 export interface StageHost extends TimingContext {
@@ -10,3 +10,9 @@ export interface StageHost extends TimingContext {
 }
 
 export const stageHostKey: InjectionKey<() => StageHost> = Symbol('stage host')
+
+/** Draws a chart on its way from one state to another; null as composed. */
+export type Redraw = (chart: ElementFrame['chart']) => void
+
+/** How a chart tells its slide what draws it, and that it is gone. */
+export const redrawKey: InjectionKey<(element: string, redraw: Redraw | null) => void> = Symbol('redraw')

@@ -5,10 +5,12 @@ import { contrast } from './contrast'
 export * from './contrast'
 export * from './entry'
 export * from './harmony'
+export { colorsOf, cssGradient, gradientLine, isPlain, plainColor } from './paint'
 export * from './readable'
 export * from './schemes'
 export * from './seen'
 export * from './texture'
+export { colorMatrix, fromSide, throughMatrix, treatmentOf } from './treatment'
 
 const oklab = define(modeOklab)
 define(modeLrgb)

@@ -1,4 +1,4 @@
-import type { Beat, Cue, Deck, Element, Id, Layout, Master, Slide, State } from './records'
+import type { Beat, Cue, Deck, Element, Id, Layout, Master, Slide, State, Variant } from './records'
 
 type Row = { readonly id: string, readonly order: string }
 type Groups = ReadonlyMap<string, readonly Row[]>
@@ -74,3 +74,4 @@ export const beatsOf = (deck: Deck, slide: Id) => group<Beat>(deck.beats, 'slide
 export const cuesOf = (deck: Deck, beat: Id) => group<Cue>(deck.cues, 'beat', beat)
 export const cuesOfElement = (deck: Deck, element: Id) => group<Cue>(deck.cues, 'element', element)
 export const statesOf = (deck: Deck, element: Id) => group<State>(deck.states, 'element', element)
+export const variantsOf = (deck: Deck) => group<Variant>(deck.variants, '', '')

@@ -1,7 +1,9 @@
 import { contrast, hexOf, hexOver, mixHex } from '../color'
 import { arrangedPlaces } from './arrangement'
+import { arrangeGroups } from './element-groups'
 import { fieldText, fieldWords } from './fields'
 import { elementsOf } from './groups'
+import { withHeldLines } from './held-lines'
 import type { Backdrop, Box, Color, Deck, Element, Id, Slide, TextElement, TextStyle, Theme } from './records'
 import { themeOn } from './seen-theme'
 
@@ -84,18 +86,21 @@ export function slideOrStandIn(deck: Deck, id: Id): Slide | undefined {
   return made
 }
 
+const seen = (elements: readonly ShownElement[], keepHidden: boolean) => withHeldLines(keepHidden ? elements : elements.filter(element => !element.hidden))
+
 /** What stands on a layout or master: its master's parts pinned, then its own with its placeholders, to be edited. */
-function partsOf(deck: Deck, owner: Id, keepHidden: boolean): ShownElement[] {
+function partsOf(deck: Deck, owner: Id, keepHidden: boolean): readonly ShownElement[] {
   const master = deck.layouts[owner]?.master
   const slide = slideOrStandIn(deck, owner)!
   const dress = (element: ShownElement) => withLogo(deck, slide, withField(deck, owner, element))
-  const under = master ? elementsOf(deck, master).filter(element => !element.placeholder && !deck.layouts[owner]!.without?.includes(element.id)).map(element => dress(shown(element, undefined, true))) : []
-  const made = [...under, ...elementsOf(deck, owner).map(element => dress(shown(element, undefined, false)))].filter(element => element !== null)
-  return keepHidden ? made : made.filter(element => !element.hidden)
+  const under = master ? arrangeGroups(elementsOf(deck, master), elementsOf(deck, master).filter(element => !element.placeholder && !deck.layouts[owner]!.without?.includes(element.id)).map(element => dress(shown(element, undefined, true))).filter(element => element !== null)) : []
+  const own = elementsOf(deck, owner)
+  const made = [...under, ...arrangeGroups(own, own.map(element => dress(shown(element, undefined, false))).filter(element => element !== null))]
+  return seen(made, keepHidden)
 }
 
 /** Everything a slide shows, back to front: its master's pinned parts, its layout's, then its own. Hidden parts are left out. A layout or master shows its parts as they are edited. */
-export function shownElements(deck: Deck, slideId: Id, keepHidden = false): ShownElement[] {
+export function shownElements(deck: Deck, slideId: Id, keepHidden = false): readonly ShownElement[] {
   const slide = deck.slides[slideId]
   if (!slide) return deck.layouts[slideId] || deck.masters[slideId] ? partsOf(deck, slideId, keepHidden) : []
   const layout = deck.layouts[slide.layout]
@@ -104,20 +109,31 @@ export function shownElements(deck: Deck, slideId: Id, keepHidden = false): Show
   for (const owner of [layout?.master, layout?.id]) {
     if (!owner) continue
     const ownLogo = owner === layout?.master && elementsOf(deck, layout.id).some(isLogo)
+    const pinned: ShownElement[] = []
     for (const element of elementsOf(deck, owner)) {
       if (element.placeholder || (owner === layout?.master && layout.without?.includes(element.id)) || (ownLogo && isLogo(element))) continue
       const one = withLogo(deck, slide, withField(deck, slideId, shown(element, undefined, true)))
-      if (one) made.push(one)
+      if (one) pinned.push(one)
     }
+    made.push(...arrangeGroups(elementsOf(deck, owner), pinned))
   }
-  for (const element of elementsOf(deck, slide.id)) made.push(withField(deck, slideId, shown(element, element.placeholder ? places.get(element.placeholder) : undefined, false)))
-  return keepHidden ? made : made.filter(element => !element.hidden)
+  const own = elementsOf(deck, slide.id)
+  made.push(...arrangeGroups(own, own.map(element => withField(deck, slideId, shown(element, element.placeholder ? places.get(element.placeholder) : undefined, false)))))
+  return seen(made, keepHidden)
+}
+
+/** What a slide shows with some places tried out by hand: other elements keep their identity, lines that hold on to what moves follow. */
+export function previewElements(deck: Deck, slide: Id, boxes?: Readonly<Record<Id, Box>>): readonly ShownElement[] {
+  const elements = shownElements(deck, slide)
+  if (!boxes || !Object.keys(boxes).length) return elements
+  return withHeldLines(elements.map(element => (boxes[element.id] ? { ...element, box: boxes[element.id]! } : element)))
 }
 
 /** One element as it shows. */
 export function shownElement(deck: Deck, id: Id): ShownElement | undefined {
   const element = deck.elements[id]
   if (!element) return undefined
+  if (element.kind === 'group' || (element.kind === 'shape' && (element.from || element.to))) return shownElements(deck, element.owner, true).find(one => one.id === id)
   const slide = deck.slides[element.owner]
   return shown(element, slide && element.placeholder ? placeholdersOf(deck, slide).get(element.placeholder) : undefined, false)
 }
@@ -192,10 +208,19 @@ export function departures(element: TextElement): Partial<TextStyle> {
   return Object.fromEntries(Object.entries(own).filter(([, value]) => value !== undefined)) as Partial<TextStyle>
 }
 
+/** All that decides how a text is set: its style, with what the text says for itself and how the theme marks words that matter. */
+export interface TextSetting extends TextStyle {
+  bullets?: TextElement['bullets']
+  direction?: TextElement['direction']
+  accents?: Theme['accents']
+}
+
 /** The style a text element is set in, with the element's own departures from it. */
-export function styleOf(deck: Deck, element: TextElement): TextStyle {
-  const style = styleNamed(themeUnder(deck, element.owner), element.style ?? 'body')
+export function styleOf(deck: Deck, element: TextElement): TextSetting {
+  const theme = themeUnder(deck, element.owner)
+  const style = styleNamed(theme, element.style ?? 'body')
   const own = departures(element)
-  if (!Object.keys(own).length) return style
-  return { ...style, ...own, ...(element.case === 'none' ? { case: undefined } : {}) }
+  const { bullets, direction } = element
+  if (!Object.keys(own).length && !bullets && !direction && !theme.accents) return style
+  return { ...style, ...own, ...(element.case === 'none' ? { case: undefined } : {}), ...(bullets ? { bullets } : {}), ...(direction ? { direction } : {}), ...(theme.accents ? { accents: theme.accents } : {}) }
 }

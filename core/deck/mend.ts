@@ -48,6 +48,19 @@ export function mend(deck: Deck): Mended {
       note('element taken out of a group that is gone')
     }
   }
+  for (const group of Object.values(at('elements'))) {
+    if (group.kind !== 'group') continue
+    const around = new Set([group.id])
+    for (let up = group.parent; up; up = at('elements')[up]?.parent) {
+      if (around.has(up)) {
+        const { parent: _, ...rest } = at('elements')[group.id]!
+        write('elements')[group.id] = rest
+        note('group taken out of itself')
+        break
+      }
+      around.add(up)
+    }
+  }
   const withBeats = new Set<string>()
   for (const beat of Object.values(deck.beats)) {
     if (at('slides')[beat.slide]) withBeats.add(beat.slide)

@@ -14,7 +14,7 @@ export function newDeck(wish: { title: string, purpose: Purpose, language?: stri
     info: { info: { id: 'info', format: formatVersion, title: wish.title, purpose: wish.purpose, language: wish.language ?? 'en', audience: wish.audience ?? 'public', size } },
     theme: { theme },
     masters: { master: { id: 'master', order: 'a0', name: 'Master' } },
-    layouts: {}, slides: {}, beats: {}, cues: {}, sounds: {}, states: {},
+    layouts: {}, slides: {}, beats: {}, cues: {}, sounds: {}, states: {}, variants: {},
     elements: {
       'master-rule': {
         id: 'master-rule', owner: 'master', order: 'a0', kind: 'shape', name: 'Rule', shape: 'rectangle', fill: { role: 'accent2' },

@@ -1,13 +1,14 @@
-import { elementsOf, shownElements, styleOf, themeUnder, type Deck, type ShownElement, type TextDoc, type TextElement, type TextStyle } from '../deck'
-import { fitText, type Fitted } from './fit'
-import { layoutText } from './layout'
+import { elementsOf, shownElement, shownElements, styleOf, themeUnder, type Change, type Deck, type Id, type ShownElement, type TextDoc, type TextElement, type TextSetting } from '../deck'
+import { tidyBox } from '../place'
+import { fitText, setText, type Fitted, type TextRoom } from './fit'
 import type { Measurer } from './measure'
 
 interface Known {
-  style: TextStyle
+  style: TextSetting
   fonts: unknown
   width: number
   height: number
+  columns: TextElement['columns']
   fit: string
   most: number
   measurer: Measurer
@@ -16,11 +17,14 @@ interface Known {
 
 const known = new WeakMap<TextDoc, Known>()
 
-/** The inner size of a text's box, inside its panel's padding, px of deck space. */
-export function textRoom(element: TextElement & ShownElement): { width: number, height: number } {
-  const padding = element.panel?.padding ?? 0
-  return { width: Math.max(1, element.box.width - 2 * padding), height: Math.max(1, element.box.height - 2 * padding) }
+/** The inner size of a text's box, inside its panel's padding and border, px of deck space. Words along a line have room without end. */
+export function textRoom(element: TextElement & ShownElement): TextRoom {
+  const around = 2 * insetOf(element)
+  return { width: element.along ? 1e6 : Math.max(1, element.box.width - around), height: element.along ? 1e6 : Math.max(1, element.box.height - around), columns: element.columns }
 }
+
+/** How far words stand in from the edge of their box, px of deck space. */
+export const insetOf = (element: TextElement) => (element.panel ? element.panel.padding + (element.panel.border?.width ?? 0) : 0)
 
 const matched = new WeakMap<readonly unknown[], { parts: readonly unknown[], scales: Map<string, number> }>()
 
@@ -38,8 +42,7 @@ function matchedScale(deck: Deck, element: TextElement & ShownElement, measurer:
     scale = 1
     for (const other of shownElements(deck, slide.id, true)) {
       if (other.kind !== 'text' || other.match !== element.match) continue
-      const { width, height } = textRoom(other)
-      scale = Math.min(scale, fitText(other.text, styleOf(deck, other), theme.fonts, { width, height }, measurer, other.fit).scale)
+      scale = Math.min(scale, fitText(other.text, styleOf(deck, other), theme.fonts, textRoom(other), measurer, other.fit).scale)
     }
     known.scales.set(element.match, scale)
   }
@@ -50,18 +53,31 @@ function matchedScale(deck: Deck, element: TextElement & ShownElement, measurer:
 export function layoutOfElement(deck: Deck, element: TextElement & ShownElement, measurer: Measurer): Fitted {
   const style = styleOf(deck, element)
   const { fonts } = themeUnder(deck, element.owner)
-  const { width, height } = textRoom(element)
+  const room = textRoom(element)
+  const { width, height, columns } = room
   const fit = element.fit ?? 'shrink'
   const most = matchedScale(deck, element, measurer)
   const last = known.get(element.text)
-  if (last && last.fonts === fonts && last.width === width && last.height === height && last.fit === fit && last.most === most && last.measurer === measurer && sameStyle(last.style, style)) {
+  if (last && last.fonts === fonts && last.width === width && last.height === height && last.columns === columns && last.fit === fit && last.most === most && last.measurer === measurer && sameStyle(last.style, style)) {
     return last.layout
   }
-  const alone = fitText(element.text, style, fonts, { width, height }, measurer, fit)
-  const layout = alone.scale > most && fit === 'shrink' ? { ...layoutText(element.text, style, fonts, width, measurer, most), fits: alone.fits } : alone
-  known.set(element.text, { style, fonts, width, height, fit, most, measurer, layout })
+  const alone = fitText(element.text, style, fonts, room, measurer, fit)
+  const layout = alone.scale > most && fit === 'shrink' ? { ...setText(element.text, style, fonts, room, measurer, most), fits: alone.fits } : alone
+  known.set(element.text, { style, fonts, width, height, columns, fit, most, measurer, layout })
   return layout
 }
 
-const sameStyle = (a: TextStyle, b: TextStyle) =>
-  a === b || (Object.keys(a) as (keyof TextStyle)[]).every(key => a[key] === b[key])
+const keysOf = (style: TextSetting) => Object.keys(style) as (keyof TextSetting)[]
+const sameStyle = (a: TextSetting, b: TextSetting) => a === b || (keysOf(a).length === keysOf(b).length && keysOf(a).every(key => a[key] === b[key]))
+
+/** The changes that make boxes which grow with their words as high as these now are. */
+export function growBoxes(deck: Deck, ids: readonly Id[], measurer: Measurer): Change[] {
+  return ids.flatMap((id): Change[] => {
+    const record = deck.elements[id]
+    if (record?.kind !== 'text') return []
+    const element = shownElement(deck, id)
+    if (element?.kind !== 'text' || element.fit !== 'grow') return []
+    const height = Math.ceil(layoutOfElement(deck, element, measurer).height + 2 * insetOf(element))
+    return Math.abs(height - element.box.height) < 1 ? [] : [{ do: 'set', table: 'elements', id, fields: { box: tidyBox({ ...element.box, height }) } }]
+  })
+}

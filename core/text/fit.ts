@@ -1,4 +1,5 @@
-import type { TextDoc, TextStyle, Theme } from '../deck'
+import type { TextDoc, TextElement, TextSetting, Theme } from '../deck'
+import { flowColumns } from './columns'
 import { layoutText, type TextLayout } from './layout'
 import type { Measurer } from './measure'
 
@@ -7,19 +8,33 @@ export interface Fitted extends TextLayout {
   fits: boolean
 }
 
+/** What a text has room in: a box, px of deck space, told into columns. */
+export interface TextRoom {
+  width: number
+  height: number
+  columns?: TextElement['columns']
+}
+
+/** Lays a text out at a scale in a room, in its columns. */
+export function setText(doc: TextDoc, style: TextSetting, fonts: Theme['fonts'], room: TextRoom, measurer: Measurer, scale = 1): TextLayout {
+  const { count = 1, gap = 0 } = room.columns ?? {}
+  const width = Math.max(1, (room.width - gap * (count - 1)) / count)
+  return flowColumns(layoutText(doc, style, fonts, width, measurer, scale), count, gap)
+}
+
 /**
  * Lays a text out at the largest scale (1 at most) at which it fits a box, not below the style's least size; found by
- * bisection to half a percent. `fit` 'fixed' keeps scale 1.
+ * bisection to half a percent. `fit` 'fixed' and 'grow' keep scale 1.
  */
 export function fitText(
-  doc: TextDoc, style: TextStyle, fonts: Theme['fonts'], box: { width: number, height: number }, measurer: Measurer, fit: 'shrink' | 'fixed' = 'shrink',
+  doc: TextDoc, style: TextSetting, fonts: Theme['fonts'], box: TextRoom, measurer: Measurer, fit: NonNullable<TextElement['fit']> = 'shrink',
 ): Fitted {
-  const at = (scale: number) => layoutText(doc, style, fonts, box.width, measurer, scale)
+  const at = (scale: number) => setText(doc, style, fonts, box, measurer, scale)
   const holds = (layout: TextLayout) => layout.height <= box.height + 0.5
   const whole = at(1)
   if (holds(whole)) return { ...whole, fits: true }
   const least = Math.min(1, style.leastSize / style.size)
-  if (fit === 'fixed' || least === 1) return { ...whole, fits: false }
+  if (fit !== 'shrink' || least === 1) return { ...whole, fits: false }
   const smallest = at(least)
   if (!holds(smallest)) return { ...smallest, fits: false }
   let low = least

@@ -1,4 +1,5 @@
-import type { Bullet, Inline, Mark, Paragraph, TextDoc, TextStyle, Theme } from '../deck'
+import type { Bullet, Inline, Mark, Paragraph, TextDoc, TextSetting, TextStyle, Theme } from '../deck'
+import { bulletOfParagraph, bulletWords, indentOf, lineCounter } from './bullets'
 import type { Font, Measurer } from './measure'
 
 /** What parts of a text can be told apart. */
@@ -20,13 +21,16 @@ export interface Line {
   /** Whether the line opens its paragraph, and so carries its bullet. */
   first: boolean
   level: number
-  bullet: string | null
+  /** What stands before its words: its look, and the words of it, empty where it is an icon or a picture. */
+  bullet: (Bullet & { words: string }) | null
   /** As chosen; of text written from right to left, left and right have changed places. */
   align: 'left' | 'center' | 'right'
   /** Whether its paragraph is written from right to left; its indent and bullet then stand at the right. */
   rightToLeft: boolean
-  /** px of deck space from the text's left edge. */
+  /** px of deck space from the left edge of its column. */
   indent: number
+  /** px of deck space from the text's left edge to that of its column. */
+  column: number
   width: number
   height: number
   /** px of deck space from the text's top. */
@@ -40,6 +44,8 @@ export interface TextLayout {
   height: number
   /** The widest line with its indent. */
   width: number
+  /** What a line may be wide, px of deck space: the width of a column. */
+  room: number
   counts: Readonly<Record<TextPart, number>>
   /** The scale the text was set at, 1 for its style's own size. */
   scale: number
@@ -52,12 +58,6 @@ const graphemes = new Intl.Segmenter('und', { granularity: 'grapheme' })
 
 /** The letters of a text as a reader counts them. */
 export const lettersOf = (text: string) => Array.from(graphemes.segment(text), part => part.segment)
-
-/** The indent of a list level, in multiples of the size. */
-export const indentOfLevel = (level: number) => (level > 0 ? 1.1 * level : 0)
-
-/** The bullet of a list level, from 1. */
-export const bulletOf = (style: TextStyle, level: number): Bullet => (level > 1 ? (style.deeperBullets?.[level - 2] ?? style.deeperBullets?.at(-1)) : undefined) ?? style.bullet
 
 const turned = { left: 'right', center: 'center', right: 'left' } as const
 
@@ -73,24 +73,27 @@ function runsLeft(paragraph: Paragraph): boolean {
 const cased = (text: string, way: TextStyle['case']) => (way === 'upper' ? text.toLocaleUpperCase() : way === 'lower' ? text.toLocaleLowerCase() : text)
 
 /** The font that a run is set in. */
-export function fontOf(marks: readonly Mark[], style: TextStyle, fonts: Theme['fonts'], scale: number): Font {
+export function fontOf(marks: readonly Mark[], style: TextSetting, fonts: Theme['fonts'], scale: number): Font {
   let factor = 1
   let family = style.family ?? fonts[style.font]
   let weight = style.weight
   let italic = style.italic ?? false
   for (const mark of marks) {
-    if (mark.type === 'size') factor = mark.attrs.factor
-    else if (mark.type === 'font') family = mark.attrs.family
+    if (mark.type === 'size') factor *= mark.attrs.factor
+    else if (mark.type === 'accent') {
+      const accent = style.accents?.[mark.attrs.name]
+      factor *= accent?.size ?? 1
+      weight = accent?.weight ?? weight
+      italic = accent?.italic ?? italic
+    } else if (mark.type === 'font') family = mark.attrs.family
     else if (mark.type === 'bold') weight = Math.max(700, style.weight)
     else if (mark.type === 'italic') italic = true
   }
   return { family, size: style.size * factor * scale, weight, italic }
 }
 
-const factorOf = (marks: readonly Mark[]) => {
-  const size = marks.find(mark => mark.type === 'size')
-  return size?.type === 'size' ? size.attrs.factor : 1
-}
+const factorOf = (marks: readonly Mark[], style: TextSetting) =>
+  marks.reduce((factor, mark) => factor * (mark.type === 'size' ? mark.attrs.factor : mark.type === 'accent' ? (style.accents?.[mark.attrs.name]?.size ?? 1) : 1), 1)
 
 /** The inline nodes of a paragraph, parted at forced breaks. */
 function stretches(content: readonly Inline[]): Inline[][] {
@@ -107,26 +110,30 @@ function stretches(content: readonly Inline[]): Inline[][] {
  * scripts that allow it; a word wider than the line is broken between letters. The stage draws exactly these lines, so
  * that every output breaks alike.
  */
-export function layoutText(doc: TextDoc, style: TextStyle, fonts: Theme['fonts'], width: number, measurer: Measurer, scale = 1): TextLayout {
+export function layoutText(doc: TextDoc, style: TextSetting, fonts: Theme['fonts'], width: number, measurer: Measurer, scale = 1): TextLayout {
   const lines: Line[] = []
   const spacing = style.letterSpacing * style.size * scale
   let paragraphIndex = 0
   let word = -1
   let letter = 0
   let top = 0
+  const countLine = lineCounter()
 
   const setParagraph = (paragraph: Paragraph) => {
     const level = paragraph.attrs?.level ?? 0
-    const indent = indentOfLevel(level) * style.size * scale
+    const bullet = bulletOfParagraph(style, paragraph)
+    const before = bullet && { ...bullet, words: bulletWords(bullet, countLine(paragraph, bullet)) }
+    if (!bullet) countLine(paragraph, null)
+    const indent = indentOf(style, level, bullet) * style.size * scale
     const room = Math.max(1, width - indent)
-    const rightToLeft = runsLeft(paragraph)
+    const rightToLeft = style.direction === 'rtl' || (style.direction !== 'ltr' && runsLeft(paragraph))
     let first = true
     let line: Line
     let factor = 1
     const open = () => {
       line = {
-        paragraph: paragraphIndex, index: lines.length, first, level, bullet: level > 0 ? (paragraph.attrs?.bullet ?? bulletOf(style, level).symbol) : null,
-        align: paragraph.attrs?.align ?? (rightToLeft ? turned[style.align] : style.align), rightToLeft, indent, width: 0, height: 0, top, runs: [],
+        paragraph: paragraphIndex, index: lines.length, first, level, bullet: before,
+        align: paragraph.attrs?.align ?? (rightToLeft ? turned[style.align] : style.align), rightToLeft, indent, column: 0, width: 0, height: 0, top, runs: [],
       }
       first = false
       factor = 0
@@ -147,7 +154,7 @@ export function layoutText(doc: TextDoc, style: TextStyle, fonts: Theme['fonts']
       else line.runs.push({ text, marks, word, letter })
       letter += lettersOf(text).length
       line.width += wide
-      factor = Math.max(factor, factorOf(marks))
+      factor = Math.max(factor, factorOf(marks, style))
     }
     for (const stretch of stretches(paragraph.content ?? [])) {
       open()
@@ -197,6 +204,7 @@ export function layoutText(doc: TextDoc, style: TextStyle, fonts: Theme['fonts']
   return {
     lines,
     height: top,
+    room: width,
     width: lines.reduce((most, line) => Math.max(most, line.indent + line.width), 0),
     counts: { paragraph: paragraphIndex, line: lines.length, word: word + 1, letter },
     scale,

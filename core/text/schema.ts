@@ -10,7 +10,7 @@ export const textSchema = new Schema({
     doc: { content: 'paragraph+' },
     paragraph: {
       content: 'inline*',
-      attrs: { level: { default: 0 }, bullet: { default: null }, align: { default: null } },
+      attrs: { level: { default: 0 }, bullet: { default: null }, align: { default: null }, start: { default: null }, icon: { default: null }, lit: { default: null } },
       parseDOM: [
         { tag: 'li', getAttrs: node => ({ level: Math.min(9, depthOf(node as unknown as ListItem)) }) },
         { tag: 'p,h1,h2,h3,h4,h5,h6,div,blockquote,pre' },
@@ -29,6 +29,7 @@ export const textSchema = new Schema({
     highlight: { attrs: { color: {} }, toDOM: mark => css(`background:${colorOf(mark.attrs.color)}`) },
     size: { attrs: { factor: {} }, toDOM: mark => css(`font-size:${Number(mark.attrs.factor)}em`) },
     font: { attrs: { family: {} }, toDOM: mark => css(`font-family:${JSON.stringify(mark.attrs.family)}`) },
+    accent: { attrs: { name: {} }, toDOM: mark => ['span', { class: 'accent', 'data-accent': String(mark.attrs.name) }, 0] },
     link: { attrs: { href: {} }, inclusive: false, toDOM: () => ['u', { class: 'link' }, 0] },
   },
 })

@@ -31,7 +31,7 @@ describe('breaking lines', () => {
 
   it('indents lists and gives their first line a bullet', () => {
     const layout = lay([{ text: 'a '.repeat(40), level: 2 }], 600)
-    expect(layout.lines[0]!.bullet).toBe('•')
+    expect(layout.lines[0]!.bullet?.words).toBe('•')
     expect(layout.lines.slice(1).every(line => !line.first && line.indent === layout.lines[0]!.indent)).toBe(true)
   })
 })

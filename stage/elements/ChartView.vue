@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, inject, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { drawingOfElement, inBetween } from '#core/charts'
 import type { ChartElement, Deck, ShownElement, Theme } from '#core/deck'
 import type { ElementFrame } from '#core/timing'
 import { drawChartInto } from '../chart-nodes'
-import type { StageHost } from '../host'
+import { redrawKey, type StageHost } from '../host'
 
 const props = defineProps<{ deck: Deck, theme: Theme, element: ChartElement & ShownElement, host: StageHost, prompts: boolean }>()
 const svg = ref<SVGSVGElement>()
@@ -28,8 +28,12 @@ watch(() => [drawing.value, props.element.chart, props.theme], () => {
   shown = null
   redraw(null)
 }, { flush: 'post' })
-onMounted(() => redraw(null))
-defineExpose({ redraw })
+const signIn = inject(redrawKey)
+onMounted(() => {
+  signIn?.(props.element.id, redraw)
+  redraw(null)
+})
+onBeforeUnmount(() => signIn?.(props.element.id, null))
 </script>
 
 <template>

@@ -1,27 +1,59 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { PictureElement, ShownElement } from '#core/deck'
+import { computed, useId } from 'vue'
+import { colorMatrix, cssColor, fromSide, treatmentOf } from '#core/color'
+import type { PictureElement, ShownElement, Theme } from '#core/deck'
+import { cropOf, viewOf } from '#core/place'
+import { outlineOf } from '#core/shapes'
 import type { StageHost } from '../host'
+import { fontStack } from '../measurer'
 
-const props = defineProps<{ element: PictureElement & ShownElement, host: StageHost, prompts: boolean, scale: number }>()
+const props = defineProps<{ element: PictureElement & ShownElement, theme: Theme, host: StageHost, prompts: boolean, scale: number }>()
+const name = useId()
+const palette = computed(() => props.theme.palette)
+const size = computed(() => ({ width: props.element.box.width, height: props.element.box.height }))
 const source = computed(() => (props.element.media ? props.host.mediaUrl(props.element.media, props.element.box.width * props.scale) : undefined))
-const frame = computed(() => {
-  const shape = props.element.frame?.shape ?? 'rectangle'
-  return { borderRadius: shape === 'circle' ? '50%' : shape === 'rounded' ? `${props.element.frame?.radius ?? 24}px` : '0' }
+const treatment = computed(() => (props.element.logo ? null : treatmentOf(props.element.treatment, props.theme.pictures)))
+const matrix = computed(() => colorMatrix(treatment.value, palette.value))
+
+const words = computed(() => props.element.frame?.words?.trim() ?? '')
+const outline = computed(() => {
+  const frame = props.element.frame
+  return !frame || frame.shape === 'rectangle' || words.value ? null : outlineOf(frame, size.value)
 })
-const view = computed(() => {
-  const { x = 0.5, y = 0.5, zoom = 1 } = props.element.view ?? {}
-  const flip = props.element.flip
-  return {
-    objectPosition: `${x * 100}% ${y * 100}%`, transformOrigin: `${x * 100}% ${y * 100}%`,
-    transform: `scale(${zoom * (flip?.across ? -1 : 1)}, ${zoom * (flip?.down ? -1 : 1)})`,
-  }
+/** Letters as a frame: as high as the box, squeezed or spread to its width. */
+const letters = computed(() => (words.value ? { fontSize: size.value.height * 0.98, y: size.value.height * 0.84, family: fontStack(props.theme.fonts.display) } : null))
+const clip = computed(() => (letters.value ? `url(#${name}-words)` : outline.value ? `path(evenodd, "${outline.value}")` : undefined))
+const fade = computed(() => (treatment.value?.fade ? fromSide(treatment.value.fade.side, treatment.value.fade.share, 'transparent', '#000') : undefined))
+
+const image = computed(() => {
+  const { natural } = props.element
+  const filters = [matrix.value ? `url(#${name}-look)` : '', treatment.value?.blur ? `blur(${treatment.value.blur}px)` : ''].filter(Boolean).join(' ')
+  const filter = filters ? { filter: filters } : {}
+  if (!natural || props.element.logo) return filter
+  const crop = cropOf(natural, size.value, viewOf(props.element))
+  return { left: `${crop.x}px`, top: `${crop.y}px`, width: `${crop.width}px`, height: `${crop.height}px`, ...filter }
 })
+const layers = computed(() => {
+  const { tint, shade } = treatment.value ?? {}
+  return [
+    ...(tint ? [{ background: cssColor(tint.color, palette.value), opacity: String(tint.strength) }] : []),
+    ...(shade ? [{ background: fromSide(shade.side, shade.share, cssColor(shade.color, palette.value), cssColor({ ...shade.color, alpha: 0 }, palette.value)) }] : []),
+  ]
+})
+const border = computed(() => props.element.border ?? null)
 </script>
 
 <template>
-  <div class="stage-picture" :style="frame">
-    <img v-if="source" :src="source" :alt="element.alt ?? ''" :style="view" :class="{ whole: element.logo }" draggable="false" decoding="async">
-    <p v-else-if="prompts" class="stage-empty">{{ element.prompt ?? 'Drop a picture here' }}</p>
+  <div class="stage-picture">
+    <svg v-if="matrix || letters" class="stage-definitions" aria-hidden="true">
+      <filter v-if="matrix" :id="`${name}-look`" color-interpolation-filters="sRGB" x="0" y="0" width="1" height="1"><feColorMatrix type="matrix" :values="matrix.join(' ')" /></filter>
+      <clipPath v-if="letters" :id="`${name}-words`"><text x="0" :y="letters.y" :font-size="letters.fontSize" :font-family="letters.family" font-weight="800" :textLength="size.width" lengthAdjust="spacingAndGlyphs">{{ words }}</text></clipPath>
+    </svg>
+    <div class="stage-picture-frame" :style="{ clipPath: clip, maskImage: fade }">
+      <img v-if="source" :src="source" :alt="element.alt ?? ''" :style="image" :class="{ whole: element.logo, placed: !!element.natural && !element.logo }" draggable="false" decoding="async">
+      <p v-else-if="prompts" class="stage-empty">{{ element.prompt ?? 'Drop a picture here' }}</p>
+      <template v-if="source"><div v-for="(layer, index) in layers" :key="index" class="stage-picture-layer" :style="layer" /></template>
+    </div>
+    <svg v-if="border && source && !letters" class="stage-shape" :viewBox="`0 0 ${size.width} ${size.height}`" aria-hidden="true"><path :d="outline ?? `M0 0H${size.width}V${size.height}H0Z`" fill="none" :stroke="cssColor(border.color, palette)" :stroke-width="border.width" :stroke-dasharray="border.dash?.join(' ')" stroke-linejoin="round" /></svg>
   </div>
 </template>

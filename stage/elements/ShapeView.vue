@@ -1,25 +1,34 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { cssColor, type Palette } from '#core/color'
+import { computed, useId } from 'vue'
+import { cssColor, isPlain, type Palette } from '#core/color'
 import type { ShapeElement, ShownElement } from '#core/deck'
-import { chevronPoints, sectorPath } from '#core/place'
+import { drawnLine, outlineOf } from '#core/shapes'
+import type { StageHost } from '../host'
+import PaintDefs from './PaintDefs.vue'
 
-const props = defineProps<{ palette: Palette, element: ShapeElement & ShownElement }>()
-const fill = computed(() => (props.element.fill ? cssColor(props.element.fill, props.palette) : 'none'))
-const stroke = computed(() => (props.element.stroke ? { 'stroke': cssColor(props.element.stroke.color, props.palette), 'stroke-width': props.element.stroke.width, 'stroke-dasharray': props.element.stroke.dash?.join(' ') } : {}))
-const inset = computed(() => (props.element.stroke?.width ?? 0) / 2)
-const width = computed(() => Math.max(0, props.element.box.width - 2 * inset.value))
-const height = computed(() => Math.max(0, props.element.box.height - 2 * inset.value))
-const inner = computed(() => ({ x: inset.value, y: inset.value, width: width.value, height: height.value }))
+const props = defineProps<{ palette: Palette, element: ShapeElement & ShownElement, host: StageHost, scale: number }>()
+const name = useId()
+const size = computed(() => ({ width: props.element.box.width, height: props.element.box.height }))
+const isLine = computed(() => props.element.shape === 'line')
+const paint = computed(() => props.element.fill ?? null)
+const fill = computed(() => (!paint.value ? 'none' : isPlain(paint.value) ? cssColor(paint.value, props.palette) : `url(#${name})`))
+const color = computed(() => (props.element.stroke ? cssColor(props.element.stroke.color, props.palette) : 'none'))
+const stroke = computed(() => (props.element.stroke ? { 'stroke': color.value, 'stroke-width': props.element.stroke.width, 'stroke-dasharray': props.element.stroke.dash?.join(' ') } : {}))
+/** An outline is drawn inside the box: the shape stands in by half its width. */
+const inset = computed(() => (isLine.value ? 0 : (props.element.stroke?.width ?? 0) / 2))
+const inner = computed(() => ({ width: Math.max(0, size.value.width - 2 * inset.value), height: Math.max(0, size.value.height - 2 * inset.value) }))
+const outline = computed(() => (isLine.value ? '' : outlineOf(props.element, inner.value)))
+const line = computed(() => (isLine.value ? drawnLine(props.element, size.value) : null))
+const cap = computed(() => (props.element.line?.way === 'freehand' || !props.element.ends ? 'round' : 'butt'))
 </script>
 
 <template>
-  <svg class="stage-shape" :viewBox="`0 0 ${element.box.width} ${element.box.height}`" preserveAspectRatio="none" :role="element.alt ? 'img' : undefined" :aria-label="element.alt || undefined" :aria-hidden="element.alt ? undefined : true">
-    <ellipse v-if="element.shape === 'ellipse'" :cx="element.box.width / 2" :cy="element.box.height / 2" :rx="width / 2" :ry="height / 2" :fill="fill" v-bind="stroke" />
-    <polygon v-else-if="element.shape === 'triangle'" :points="`${element.box.width / 2},${inset} ${inset + width},${inset + height} ${inset},${inset + height}`" :fill="fill" v-bind="stroke" stroke-linejoin="round" />
-    <polygon v-else-if="element.shape === 'chevron'" :points="chevronPoints(inner)" :fill="fill" v-bind="stroke" stroke-linejoin="round" />
-    <path v-else-if="element.shape === 'sector'" :d="sectorPath(inner, element.sector)" fill-rule="evenodd" :fill="fill" v-bind="stroke" />
-    <line v-else-if="element.shape === 'line'" :x1="inset" :x2="inset + width" :y1="element.box.height / 2" :y2="element.box.height / 2" v-bind="stroke" stroke-linecap="round" />
-    <rect v-else :x="inset" :y="inset" :width="width" :height="height" :rx="element.shape === 'rounded' ? Math.min(element.radius ?? 32, width / 2, height / 2) : 0" :fill="fill" v-bind="stroke" />
+  <svg class="stage-shape" :viewBox="`0 0 ${size.width} ${size.height}`" preserveAspectRatio="none" :role="element.alt ? 'img' : undefined" :aria-label="element.alt || undefined" :aria-hidden="element.alt ? undefined : true">
+    <PaintDefs v-if="paint && !isPlain(paint)" :name="name" :paint="paint" :size="inner" :palette="palette" :host="host" :scale="scale" />
+    <template v-if="line">
+      <path :d="line.path" fill="none" v-bind="stroke" :stroke-linecap="cap" stroke-linejoin="round" />
+      <path v-for="(mark, index) in line.marks" :key="index" :d="mark.path" :fill="mark.filled ? color : 'none'" :stroke="mark.filled ? 'none' : color" :stroke-width="element.stroke?.width ?? 4" stroke-linecap="round" stroke-linejoin="round" />
+    </template>
+    <path v-else :d="outline" :transform="inset ? `translate(${inset} ${inset})` : undefined" fill-rule="evenodd" :fill="fill" v-bind="stroke" stroke-linejoin="round" />
   </svg>
 </template>

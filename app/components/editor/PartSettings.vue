@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plainColor } from '#core/color'
 import { placeElements, setFields, shownElement, styleNamed, styleOf, themeUnder, type Box, type Element } from '#core/deck'
 import { layoutOfElement } from '#core/text'
 import { departureOf, returnToStyle, takeIntoStyle } from '#core/themes'
@@ -40,7 +41,7 @@ const frames = { rectangle: 'Straight', rounded: 'Rounded', circle: 'Circle' }
       <div class="row"><span class="label">Colour</span><ColorField :model-value="style.color" :theme="theme" label="Colour of the text" @update:model-value="color => set('colour', { color: color ?? undefined } as never)" /></div>
       <div class="row"><span class="label">Aligned</span><span class="pair"><button v-for="[name, words, icon] in aligns" :key="name" class="press small" :class="{ on: (text.align ?? style.align) === name }" :aria-label="words" :title="words" @click="set('align', { align: name } as never)"><UIcon :name="icon" /></button></span></div>
       <div class="row"><span class="label">Stands</span><select class="field" aria-label="Stands" :value="text.vertical ?? 'top'" @change="set('align', { vertical: value($event) } as never)"><option v-for="(words, name) in verticals" :key="name" :value="name">{{ words }}</option></select></div>
-      <div class="row"><span class="label">Panel behind</span><ColorField none :model-value="text.panel?.fill ?? null" :theme="theme" label="Panel behind" @update:model-value="fill => set('put a panel behind', { panel: fill ? { fill, padding: text!.panel?.padding ?? 24, radius: text!.panel?.radius ?? 12 } : undefined } as never)" /></div>
+      <div class="row"><span class="label">Panel behind</span><ColorField none :model-value="text.panel?.fill ? plainColor(text.panel.fill, theme.palette) : null" :theme="theme" label="Panel behind" @update:model-value="fill => set('put a panel behind', { panel: fill ? { fill, padding: text!.panel?.padding ?? 24, radius: text!.panel?.radius ?? 12 } : undefined } as never)" /></div>
       <button v-if="store.canEdit" class="press" @click="emit('edit', element.id)">Edit the words</button>
     </section>
     <section v-if="element.kind === 'picture'">
@@ -51,7 +52,7 @@ const frames = { rectangle: 'Straight', rounded: 'Rounded', circle: 'Circle' }
     </section>
     <section v-if="element.kind === 'shape'">
       <div class="row"><span class="label">Shape</span><select class="field" aria-label="Shape" :value="element.shape" @change="set('reshape', { shape: value($event) } as never)"><option v-for="(words, name) in shapes" :key="name" :value="name">{{ words }}</option></select></div>
-      <div class="row"><span class="label">Fill</span><ColorField none :model-value="element.fill ?? null" :theme="theme" label="Fill" @update:model-value="fill => set('fill', { fill } as never)" /></div>
+      <div class="row"><span class="label">Fill</span><ColorField none :model-value="element.fill ? plainColor(element.fill, theme.palette) : null" :theme="theme" label="Fill" @update:model-value="fill => set('fill', { fill } as never)" /></div>
       <div class="row"><span class="label">Outline</span><span class="pair"><ColorField none :model-value="element.stroke?.color ?? null" :theme="theme" label="Outline" @update:model-value="color => element?.kind === 'shape' && set('outline', { stroke: color ? { color, width: element.stroke?.width ?? 6 } : null } as never)" /><NumberField v-if="element.stroke" :model-value="element.stroke.width" label="Weight of the outline" :least="1" :most="200" @update:model-value="width => element?.kind === 'shape' && element.stroke && set('outline', { stroke: { ...element.stroke, width } } as never)" /></span></div>
     </section>
     <section v-if="onLook && 'prompt' in element || (onLook && element.placeholder)">

@@ -6,7 +6,7 @@ import { EditorView } from 'prosemirror-view'
 import { initProseMirrorDoc, ySyncPlugin } from 'y-prosemirror'
 import { cssColor } from '#core/color'
 import { roleNames, slideOrStandIn, styleOf, themeOf, type Deck, type Role, type ShownElement, type TextElement } from '#core/deck'
-import { indentOfLevel, layoutOfElement, textSchema } from '#core/text'
+import { indentOf, layoutOfElement, textSchema } from '#core/text'
 import { fontStack } from '#stage'
 
 /** A text edited in place, on the shared text itself, with the look that it plays with. */
@@ -29,7 +29,7 @@ const look = computed(() => {
     'fontFamily': fontStack(style.value.family ?? theme.value.fonts[style.value.font]), 'fontSize': `${size}px`, 'fontWeight': String(style.value.weight), 'lineHeight': String(style.value.lineHeight),
     'letterSpacing': `${style.value.letterSpacing}em`, 'textAlign': props.element.align ?? style.value.align, 'color': cssColor(style.value.color, palette.value), 'caretColor': cssColor(style.value.color, palette.value),
     'fontStyle': style.value.italic ? 'italic' : 'normal', 'textTransform': style.value.case === 'upper' ? 'uppercase' : style.value.case === 'lower' ? 'lowercase' : 'none',
-    '--gap': `${style.value.paragraphSpacing}em`, '--bullet': JSON.stringify(style.value.bullet.symbol), '--bullet-color': cssColor(style.value.bullet.color, palette.value), '--indent': `${indentOfLevel(1)}em`,
+    '--gap': `${style.value.paragraphSpacing}em`, '--bullet': JSON.stringify(style.value.bullet.symbol), '--bullet-color': cssColor(style.value.bullet.color, palette.value), '--indent': `${indentOf(style.value, 1)}em`,
     'padding': `${props.element.panel?.padding ?? 0}px`, 'justifyContent': props.element.vertical === 'middle' ? 'center' : props.element.vertical === 'bottom' ? 'flex-end' : 'flex-start',
   }
 })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Purpose } from '#core/deck'
-import { mediaOf, tablesOf } from '#core/formats/deck-file'
+import { mediaOf } from '#core/deck'
+import { tablesOf } from '#core/formats/deck-file'
 import type { Moment } from '#core/timing'
 import { PlayerView, type PlayerBundle } from '#player'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { DataTable } from '#core/data'
 import type { Deck } from '#core/deck'
-import { mediaOf } from '#core/formats/deck-file'
+import { mediaOf } from '#core/deck'
 import { loopPosition } from '#core/signage'
 import type { Moment } from '#core/timing'
 import { PlayerView, type PlayerBundle } from '#player'

@@ -1,13 +1,12 @@
-import { contrast, hexOver, readableOn } from '../../color'
-import { groundHex, setFields, styleOf, themeOf, type Color } from '../../deck'
+import { contrast, hexOver, plainColor, readableOn } from '../../color'
+import { groundHex, setFields, styleOf, themeOf, type Color, type Paint } from '../../deck'
 import { boundsOf, inside, overlap } from '../../place'
+import { coversBox } from '../../shapes'
 import { layoutOfElement } from '../../text'
 import type { Finding, Rule } from '../finding'
 
 /** WCAG 2.2, 1.4.3: 3 : 1 for large text (from 24 CSS px; on a slide all text of 2.4 % of its height is), 4.5 : 1 for the rest. */
 const largeShare = 0.024
-/** Shapes that words inside their bounds stand on. */
-const solid = new Set(['rectangle', 'rounded', 'ellipse', 'chevron'])
 
 /** Text that is too faint on the plain colour beneath it: the slide's ground, a panel, or a shape that lies under all of it. */
 export const contrastRule: Rule = ({ deck, slide, context }) => {
@@ -20,12 +19,18 @@ export const contrastRule: Rule = ({ deck, slide, context }) => {
     const beneath = slide.score.elements.slice(0, index).filter(other => overlap(boundsOf(other.box), bounds)).reverse()
     let under = ground
     let onPicture = false
-    const layers: Color[] = element.panel ? [element.panel.fill] : []
+    const layers: Color[] = []
+    const lay = (paint: Paint) => {
+      const color = plainColor(paint, palette)
+      if (color) layers.push(color)
+      else onPicture = true
+    }
+    if (element.panel?.fill) lay(element.panel.fill)
     for (const other of beneath) {
       if (layers.some(color => (color.alpha ?? 1) === 1)) break
       if (other.kind === 'picture' && other.media) onPicture = true
       if (onPicture) break
-      if (other.kind === 'shape' && other.fill && solid.has(other.shape) && inside(bounds, boundsOf(other.box), 1)) layers.push(other.fill)
+      if (other.kind === 'shape' && other.fill && coversBox(other.shape) && inside(bounds, boundsOf(other.box), 1)) lay(other.fill)
     }
     if (onPicture && !layers.some(color => (color.alpha ?? 1) === 1)) return []
     for (const color of layers.reverse()) under = hexOver(color, under, palette)

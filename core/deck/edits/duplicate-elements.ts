@@ -1,22 +1,12 @@
 import type { Change, EditContext } from '../changes'
-import { elementsOf } from '../groups'
-import { shownElement } from '../inherit'
-import { ordersAt } from '../order'
-import type { Deck, Element, Id } from '../records'
+import type { Deck, Id } from '../records'
+import { clip, pasteClipping } from './clipping'
 
-/** Copies elements onto a slide, moved by an offset (px of deck space) and in front of all; the copies no longer fill placeholders. */
+/** Copies elements, with what stands in them and their motion, onto a slide, moved by an offset (px of deck space) and in front of all; the copies no longer fill placeholders. */
 export function duplicateElements(deck: Deck, wish: { elements: readonly Id[], slide: Id, offset: { x: number, y: number } }, context: EditContext): Change[] {
-  const originals = wish.elements.map(id => shownElement(deck, id)).filter(element => element !== undefined)
-  const orders = ordersAt(elementsOf(deck, wish.slide), Infinity, originals.length)
-  return originals.map(({ pinned: _, placeholder: __, parent: ___, ...element }, index) => ({
-    do: 'put',
-    table: 'elements',
-    record: {
-      ...element,
-      id: context.id(),
-      owner: wish.slide,
-      order: orders[index]!,
-      box: { ...element.box, x: element.box.x + wish.offset.x, y: element.box.y + wish.offset.y },
-    } as Element,
-  }))
+  const clipping = clip(deck, wish.elements)
+  if (!clipping) return []
+  const parents = new Set(wish.elements.map(id => deck.elements[id]?.parent))
+  const parent = parents.size === 1 ? [...parents][0] : undefined
+  return pasteClipping(deck, { clipping, owner: wish.slide, offset: wish.offset, ...(parent && deck.elements[parent]?.owner === wish.slide ? { parent } : {}) }, context)
 }

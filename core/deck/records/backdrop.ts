@@ -1,17 +1,16 @@
 import { z } from 'zod'
+import { linearSchema, radialSchema, viewSchema } from './paint'
 import { colorSchema, fractionSchema, hashSchema, sizeSchema } from './values'
 
-const stop = z.object({ color: colorSchema, at: fractionSchema })
-
-/** What fills a ground in place of its plain colour. Angles in degrees clockwise from upwards; places as fractions of the slide. */
+/** What fills a ground in place of its plain colour. */
 export const groundFillSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('linear'), angle: z.number().min(0).max(360), stops: z.array(stop).min(2).max(12) }),
-  z.object({ kind: z.literal('radial'), x: fractionSchema, y: fractionSchema, stops: z.array(stop).min(2).max(12) }),
+  linearSchema,
+  radialSchema,
   /** Top left, top right, bottom right, bottom left. */
   z.object({ kind: z.literal('corners'), colors: z.array(colorSchema).length(4) }),
   z.object({
     kind: z.literal('picture'), media: hashSchema, natural: sizeSchema,
-    view: z.object({ x: fractionSchema, y: fractionSchema, zoom: z.number().min(1).max(20) }).optional(),
+    view: viewSchema.optional(),
     /** A colour laid over it, by its transparency. */
     veil: colorSchema.optional(),
     /** px of deck space. */

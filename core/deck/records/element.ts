@@ -1,5 +1,8 @@
 import { z } from 'zod'
+import { bulletSchema, drawnIconSchema } from './bullet'
+import { paintSchema, shadowSchema, strokeSchema, viewSchema } from './paint'
 import { textDocSchema } from './text'
+import { treatmentSchema } from './treatment'
 import { boxSchema, colorSchema, fractionSchema, hashSchema, idSchema, optionsSchema, orderSchema, secondsSchema, sizeSchema } from './values'
 
 /** A number as a reader sees it; see core/data/format.ts. */
@@ -21,7 +24,10 @@ const base = {
   flip: z.object({ across: z.boolean(), down: z.boolean() }).optional(),
   opacity: fractionSchema.optional(),
   hidden: z.boolean().optional(),
+  /** By variant: whether it shows there, whatever `hidden` says. */
+  shows: z.record(idSchema, z.boolean()).optional(),
   locked: z.boolean().optional(),
+  shadow: shadowSchema.nullable().optional(),
   /** Words for those who do not see it. */
   alt: z.string().max(2000).optional(),
   /** On a layout: the name of the place it keeps. On a slide: the place it fills. */
@@ -30,7 +36,11 @@ const base = {
   parent: idSchema.optional(),
 }
 
-const stroke = z.object({ color: colorSchema, width: z.number().min(0).max(500), dash: z.array(z.number().min(0).max(1000)).max(8).optional() })
+/** What varies in a shape, by name, as fractions. */
+export const amountsSchema = z.record(z.string().max(40), z.number().min(-10).max(100))
+
+/** What stands at the end of a line. */
+export const lineEndSchema = z.enum(['none', 'arrow', 'solid', 'dot', 'ring', 'bar', 'diamond'])
 
 /** What a text can say by itself: the number of its slide, of its item, the deck's date or title, the chapter it stands in, the theme's footer. */
 export const fieldSchema = z.enum(['slide-number', 'item-number', 'date', 'deck-title', 'chapter', 'footer'])
@@ -57,9 +67,26 @@ const textElement = z.object({
   lineHeight: z.number().min(0.5).max(4).optional(),
   letterSpacing: z.number().min(-0.5).max(2).optional(),
   case: z.enum(['upper', 'lower', 'none']).optional(),
-  /** `shrink` down to the style's least size; `fixed` never. */
-  fit: z.enum(['shrink', 'fixed']).optional(),
-  panel: z.object({ fill: colorSchema, padding: z.number().min(0).max(400), radius: z.number().min(0).max(400) }).optional(),
+  /** `shrink` down to the style's least size; `grow` makes the box as high as its words; `fixed` does neither. */
+  fit: z.enum(['shrink', 'grow', 'fixed']).optional(),
+  panel: z.object({
+    fill: paintSchema.nullable(),
+    padding: z.number().min(0).max(400),
+    radius: z.number().min(0).max(400),
+    border: strokeSchema.nullable().optional(),
+  }).nullable().optional(),
+  /** A line around every letter. */
+  outline: strokeSchema.pick({ color: true, width: true }).nullable().optional(),
+  /** What fills the letters in place of their colour. */
+  paint: paintSchema.nullable().optional(),
+  /** Columns side by side, with the gap between them in px of deck space. */
+  columns: z.object({ count: z.int().min(1).max(12), gap: z.number().min(0).max(1000) }).nullable().optional(),
+  /** `auto`, by the first letter of each paragraph that has a direction. */
+  direction: z.enum(['auto', 'ltr', 'rtl']).optional(),
+  /** The words run along a line: an arc that bends up or down, a circle, a wave. `bend` −1 to 1. */
+  along: z.object({ path: z.enum(['arc', 'circle', 'wave']), bend: z.number().min(-1).max(1) }).nullable().optional(),
+  /** Bullets of its levels, from level 1, in place of the style's; what is absent in one is the style's. */
+  bullets: z.array(bulletSchema.partial()).max(9).optional(),
   /** What an empty placeholder says at work; never shown in play. */
   prompt: z.string().max(200).optional(),
   /** Texts of a slide with the same word here shrink together, so that they keep one size. */
@@ -77,9 +104,15 @@ const pictureElement = z.object({
   media: hashSchema.optional(),
   /** The picture's own size in its pixels. */
   natural: sizeSchema.optional(),
-  frame: z.object({ shape: z.enum(['rectangle', 'rounded', 'circle']), radius: z.number().min(0).max(1000) }).optional(),
-  /** Which point of the picture (fractions) stands in the frame's middle as far as it can, and how much it is enlarged over just filling the frame. */
-  view: z.object({ x: fractionSchema, y: fractionSchema, zoom: z.number().min(1).max(20) }).optional(),
+  /** The shape it is seen through, of core/shapes by name, or words. `amounts` as of a shape. */
+  frame: z.object({ shape: z.string().max(60), radius: z.number().min(0).max(1000).optional(), amounts: amountsSchema.optional(), words: z.string().max(60).optional() }).optional(),
+  /** Its own place in the frame. */
+  view: viewSchema.optional(),
+  /** The point that matters, as fractions of the picture: crops keep it in sight. */
+  focus: z.object({ x: fractionSchema, y: fractionSchema }).optional(),
+  /** How it is shown otherwise than it is; parts that are absent are the theme's. */
+  treatment: treatmentSchema.optional(),
+  border: strokeSchema.nullable().optional(),
   /** As a place: a chart may fill it too. */
   anything: z.boolean().optional(),
   /** It shows the theme's logo, in the form that suits the ground beneath it, whole. */
@@ -87,15 +120,28 @@ const pictureElement = z.object({
   prompt: z.string().max(200).optional(),
 })
 
+/** Where an end of a line holds on to an element: the middle of a side, or the side that suits. */
+const holdOn = z.object({ element: idSchema, side: z.enum(['auto', 'left', 'right', 'top', 'bottom']) })
+
 const shapeElement = z.object({
   ...base,
   kind: z.literal('shape'),
-  shape: z.enum(['rectangle', 'rounded', 'ellipse', 'triangle', 'line', 'chevron', 'sector']),
+  /** A name of core/shapes. `line` is one that `line` describes. */
+  shape: z.string().min(1).max(60),
+  /** What varies in it, by name, as fractions; see core/shapes. */
+  amounts: amountsSchema.optional(),
   /** Of a sector: where it begins and ends, degrees clockwise from the top, and the share of its radius that is left open. */
   sector: z.object({ from: z.number().min(0).max(360), until: z.number().min(0).max(360), hole: fractionSchema }).optional(),
+  /** Of a rounded one, px of deck space. */
   radius: z.number().min(0).max(1000).optional(),
-  fill: colorSchema.nullable().optional(),
-  stroke: stroke.nullable().optional(),
+  /** Of a line: the points that it goes through, as fractions of its box, and how. Absent, it is level across its box. */
+  line: z.object({ way: z.enum(['straight', 'curve', 'elbow', 'freehand']), points: z.array(z.tuple([z.number(), z.number()])).min(2).max(5000) }).optional(),
+  /** Of a line: what its ends hold on to; it then runs there by itself. */
+  from: holdOn.nullable().optional(),
+  to: holdOn.nullable().optional(),
+  ends: z.object({ start: lineEndSchema, end: lineEndSchema }).optional(),
+  fill: paintSchema.nullable().optional(),
+  stroke: strokeSchema.nullable().optional(),
 })
 
 /** What a chart draws from its table. */
@@ -117,7 +163,7 @@ export const chartSpecSchema = z.object({
 })
 
 const chartElement = z.object({ ...base, kind: z.literal('chart'), chart: chartSpecSchema.optional(), prompt: z.string().max(200).optional() })
-const iconElement = z.object({ ...base, kind: z.literal('icon'), icon: z.string().max(120), color: colorSchema.optional() })
+const iconElement = z.object({ ...base, kind: z.literal('icon'), icon: drawnIconSchema, color: colorSchema.optional(), /** Multiple of the drawn weight of its lines. */ weight: z.number().min(0.1).max(6).optional() })
 const diagramElement = z.object({ ...base, kind: z.literal('diagram'), family: z.string().max(60), text: textDocSchema, options: optionsSchema.optional() })
 const tableElement = z.object({ ...base, kind: z.literal('table'), table: idSchema.nullable(), columns: z.array(z.string().max(200)).max(200), options: optionsSchema.optional() })
 const figureElement = z.object({ ...base, kind: z.literal('figure'), pose: z.string().max(60), wardrobe: optionsSchema.optional() })
@@ -147,6 +193,10 @@ export type PictureElement = z.infer<typeof pictureElement>
 export type ShapeElement = z.infer<typeof shapeElement>
 export type ChartElement = z.infer<typeof chartElement>
 export type ChartSpec = z.infer<typeof chartSpecSchema>
+export type IconElement = z.infer<typeof iconElement>
+export type DiagramElement = z.infer<typeof diagramElement>
+export type GroupElement = z.infer<typeof groupElement>
+export type LineEnd = z.infer<typeof lineEndSchema>
 export type Field = z.infer<typeof fieldSchema>
 export type Joint = z.infer<typeof jointSchema>
 export type NumberFormat = z.infer<typeof numberFormatSchema>

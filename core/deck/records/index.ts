@@ -1,14 +1,17 @@
 import { z } from 'zod'
 import { elementSchema, stateSchema } from './element'
-import { beatSchema, cueSchema, infoSchema, slideSchema, soundSchema } from './slide'
+import { beatSchema, cueSchema, infoSchema, slideSchema, soundSchema, variantSchema } from './slide'
 import { layoutSchema, masterSchema, themeSchema } from './theme'
 import { idSchema } from './values'
 
 export * from './backdrop'
+export * from './bullet'
 export * from './element'
+export * from './paint'
 export * from './slide'
 export * from './text'
 export * from './theme'
+export * from './treatment'
 export * from './values'
 
 /** The schema of a record of each table. */
@@ -23,6 +26,7 @@ export const recordSchemas = {
   cues: cueSchema,
   sounds: soundSchema,
   states: stateSchema,
+  variants: variantSchema,
 } as const
 
 /** A whole deck, as it stands in a file: flat tables of records by id. */
@@ -37,6 +41,7 @@ export const deckSchema = z.object({
   cues: z.record(idSchema, cueSchema),
   sounds: z.record(idSchema, soundSchema),
   states: z.record(idSchema, stateSchema),
+  variants: z.record(idSchema, variantSchema).default({}),
 })
 
 export type TableName = keyof typeof recordSchemas

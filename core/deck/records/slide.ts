@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { backdropSchema } from './backdrop'
-import { boxSchema, colorSchema, easingSchema, fractionSchema, idSchema, optionsSchema, orderSchema, secondsSchema } from './values'
+import { boxSchema, colorSchema, easingSchema, fractionSchema, guidesSchema, idSchema, optionsSchema, orderSchema, secondsSchema } from './values'
 
 function isLanguage(tag: string) {
   try {
@@ -51,6 +51,7 @@ export const slideSchema = z.object({
   chapter: z.string().max(200).optional(),
   ground: colorSchema.optional(),
   backdrop: backdropSchema.optional(),
+  guides: guidesSchema.optional(),
   /** Its items are the names of the deck's chapters or slides, kept current. */
   agenda: z.enum(['chapters', 'slides']).optional(),
   /** How the slide before becomes this one. Absent is a cut. */
@@ -108,6 +109,9 @@ export const cueSchema = z.object({
   parts: partsSchema.optional(),
 })
 
+/** A named choice of what is shown: parts say for themselves whether they show in it (`element.shows`). */
+export const variantSchema = z.object({ id: idSchema, order: orderSchema, name: z.string().min(1).max(120) })
+
 export const soundSchema = z.object({
   id: idSchema,
   order: orderSchema,
@@ -132,4 +136,5 @@ export type Hold = z.infer<typeof holdSchema>
 export type Beat = z.infer<typeof beatSchema>
 export type Parts = z.infer<typeof partsSchema>
 export type Cue = z.infer<typeof cueSchema>
+export type Variant = z.infer<typeof variantSchema>
 export type Sound = z.infer<typeof soundSchema>

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { bulletSchema, drawnIconSchema } from './bullet'
 import { colorSchema } from './values'
 
 const mark = z.discriminatedUnion('type', [
@@ -10,7 +11,10 @@ const mark = z.discriminatedUnion('type', [
   z.object({ type: z.literal('highlight'), attrs: z.object({ color: colorSchema }) }),
   z.object({ type: z.literal('size'), attrs: z.object({ factor: z.number().min(0.1).max(20) }) }),
   z.object({ type: z.literal('font'), attrs: z.object({ family: z.string().max(100) }) }),
+  /** To an address, or to a slide of this deck as `#` and its id. */
   z.object({ type: z.literal('link'), attrs: z.object({ href: z.string().max(2000) }) }),
+  /** Words that matter, in the look that the theme has under this name. */
+  z.object({ type: z.literal('accent'), attrs: z.object({ name: z.string().max(60) }) }),
 ])
 
 const inline = z.discriminatedUnion('type', [
@@ -24,9 +28,14 @@ const paragraph = z.object({
     .object({
       /** 0 is plain text; 1 to 9 are levels of a list. */
       level: z.int().min(0).max(9).optional(),
-      /** The bullet's symbol where it differs from the style's. */
-      bullet: z.string().max(8).nullable().optional(),
+      /** What of its bullet differs from that of its list; a plain text is a symbol. */
+      bullet: z.union([z.string().max(8), bulletSchema.partial()]).nullable().optional(),
       align: z.enum(['left', 'center', 'right']).nullable().optional(),
+      /** Of a numbered line: counting begins anew with this number. */
+      start: z.int().min(0).max(100_000).nullable().optional(),
+      /** Of a line of a diagram: its icon, and whether it is the one that is emphasised. */
+      icon: drawnIconSchema.nullable().optional(),
+      lit: z.boolean().nullable().optional(),
     })
     .optional(),
   content: z.array(inline).max(20_000).optional(),

@@ -1,16 +1,11 @@
 import { z } from 'zod'
 import { backdropSchema } from './backdrop'
-import { colorSchema, hashSchema, hexSchema, idSchema, orderSchema, roleNames, sizeSchema, type Role } from './values'
+import { bulletSchema } from './bullet'
+import { treatmentSchema } from './treatment'
+import { colorSchema, guidesSchema, hashSchema, hexSchema, idSchema, orderSchema, roleNames, sizeSchema, type Role } from './values'
 
 /** Which of the theme's three families a style is set in. */
 export const fontRoleSchema = z.enum(['display', 'body', 'mono'])
-
-const bulletSchema = z.object({
-  symbol: z.string().max(8),
-  color: colorSchema,
-  /** Multiple of the text's size; absent is 1. */
-  size: z.number().min(0.2).max(4).optional(),
-})
 
 export const textStyleSchema = z.object({
   name: z.string().min(1).max(60),
@@ -55,6 +50,18 @@ export const logoSchema = z.object({
 /** A face of a family that the team brought itself. */
 export const fontFaceSchema = z.object({ family: z.string().min(1).max(100), media: hashSchema, weight: z.int().min(1).max(1000), italic: z.boolean().optional() })
 
+/** How words that matter stand out; what is absent stays as it is around them. */
+export const accentSchema = z.object({
+  name: z.string().min(1).max(60),
+  color: colorSchema.optional(),
+  highlight: colorSchema.optional(),
+  weight: z.int().min(100).max(900).optional(),
+  italic: z.boolean().optional(),
+  underline: z.boolean().optional(),
+  /** Multiple of the size. */
+  size: z.number().min(0.5).max(3).optional(),
+})
+
 const themeFields = {
   name: z.string().max(120),
   palette,
@@ -67,6 +74,10 @@ const themeFields = {
   /** Clear space at the slide's edge, px of deck space. */
   margin: z.number().min(0).max(1000),
   logo: logoSchema.optional(),
+  /** Looks of words that matter, by the name that texts mark them with. */
+  accents: z.record(z.string().max(60), accentSchema).optional(),
+  /** One treatment for all pictures of the deck, so that they belong together. */
+  pictures: treatmentSchema.optional(),
   /** What stands at the foot of every slide. */
   footer: z.string().max(300).optional(),
 }
@@ -75,6 +86,8 @@ export const themeSchema = z.object({ id: z.literal('theme'), ...themeFields })
 
 export const masterSchema = z.object({
   id: idSchema, order: orderSchema, name: z.string().max(120), ground: colorSchema.optional(), backdrop: backdropSchema.optional(),
+  /** Lines to compose by, px of deck space: x of upright ones, y of level ones. */
+  guides: guidesSchema.optional(),
   /** A theme of its own, for slides that came from another deck in their own look. */
   theme: themeSchema.optional(),
 })
@@ -88,12 +101,14 @@ export const layoutSchema = z.object({
   family: z.string().max(60),
   ground: colorSchema.optional(),
   backdrop: backdropSchema.optional(),
+  /** Lines to compose by, px of deck space: x of upright ones, y of level ones. */
+  guides: guidesSchema.optional(),
   /** Parts of the master that do not stand on its slides. */
   without: z.array(idSchema).max(200).optional(),
 })
 
 export type TextStyle = z.infer<typeof textStyleSchema>
-export type Bullet = z.infer<typeof bulletSchema>
+export type Accent = z.infer<typeof accentSchema>
 export type Theme = z.infer<typeof themeSchema>
 export type Logo = z.infer<typeof logoSchema>
 export type FontFaceFile = z.infer<typeof fontFaceSchema>

@@ -45,6 +45,9 @@ export const boxSchema = z.object({
   angle: z.number().min(-36_000).max(36_000),
 })
 
+/** Lines to compose by, px of deck space: x of upright ones, y of level ones. */
+export const guidesSchema = z.object({ x: z.array(pixels).max(200), y: z.array(pixels).max(200) })
+
 /** Seconds, at most a day. */
 export const secondsSchema = z.number().min(0).max(86_400)
 
@@ -62,5 +65,6 @@ export type Id = z.infer<typeof idSchema>
 export type Role = z.infer<typeof roleSchema>
 export type Color = z.infer<typeof colorSchema>
 export type Box = z.infer<typeof boxSchema>
+export type Guides = z.infer<typeof guidesSchema>
 export type Easing = z.infer<typeof easingSchema>
 export type Options = z.infer<typeof optionsSchema>

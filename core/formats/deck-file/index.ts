@@ -18,20 +18,6 @@ const format = 'hailbank-deck'
 const settled = (_: string, value: unknown) =>
   value && typeof value === 'object' && !Array.isArray(value) ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))) : value
 
-/** The hashes of all media that a deck refers to. */
-export function mediaOf(deck: Deck): string[] {
-  const found = new Set<string>()
-  for (const element of Object.values(deck.elements)) if ('media' in element && element.media) found.add(element.media)
-  for (const sound of Object.values(deck.sounds)) found.add(sound.media)
-  const themes = [deck.theme.theme, ...Object.values(deck.masters).map(master => master.theme)]
-  for (const owner of [...themes, ...Object.values(deck.masters), ...Object.values(deck.layouts), ...Object.values(deck.slides)]) if (owner?.backdrop?.fill?.kind === 'picture') found.add(owner.backdrop.fill.media)
-  for (const theme of themes) {
-    for (const form of [theme?.logo?.onLight, theme?.logo?.onDark]) if (form) found.add(form.media)
-    for (const face of theme?.faces ?? []) found.add(face.media)
-  }
-  return [...found].sort()
-}
-
 /** The ids of all tables that a deck draws. */
 export function tablesOf(deck: Deck): string[] {
   const found = new Set<string>()

@@ -1,13 +1,6 @@
+import { short } from './shape'
+
 interface Frame { x: number, y: number, width: number, height: number }
-
-const short = (value: number) => Math.round(value * 100) / 100
-
-/** The corners of a band that points to the right, as SVG points; the point takes a third of the height, a sixth of the width at most. */
-export function chevronPoints({ x, y, width, height }: Frame): string {
-  const point = Math.min(height * 0.32, width * 0.16)
-  const [right, bottom, middle] = [x + width, y + height, y + height / 2]
-  return [[x, y], [right - point, y], [right, middle], [right - point, bottom], [x, bottom], [x + point, middle]].map(pair => pair.map(short).join(',')).join(' ')
-}
 
 /** A sector of a ring as an SVG path (even-odd); degrees clockwise from the top, `hole` as a share of the radius. A whole ring where it goes all round. */
 export function sectorPath(frame: Frame, sector: { from: number, until: number, hole: number } = { from: 0, until: 360, hole: 0 }): string {
