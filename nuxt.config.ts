@@ -33,6 +33,8 @@ export default defineNuxtConfig({
     esbuild: { options: { target: 'es2022' } },
     externals: { external: ['jsdom', 'sharp'] },
     typescript: { strict: true },
+    // The icons that ship, as text: read when an icon is first looked for.
+    serverAssets: [{ baseName: 'icons', dir: here('./node_modules/@tabler/icons'), pattern: '{icons,tabler-nodes-outline,tabler-nodes-filled}.json' }],
   },
   vite: {
     worker: { format: 'es' },

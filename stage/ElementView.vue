@@ -4,6 +4,7 @@ import { cssColor } from '#core/color'
 import type { Box, Deck, ShownElement, Theme } from '#core/deck'
 import type { Score } from '#core/timing'
 import ChartView from './elements/ChartView.vue'
+import DiagramView from './elements/DiagramView.vue'
 import IconView from './elements/IconView.vue'
 import PictureView from './elements/PictureView.vue'
 import ShapeView from './elements/ShapeView.vue'
@@ -33,6 +34,7 @@ const style = computed(() => {
       <PictureView v-else-if="element.kind === 'picture'" :element="element" :theme="theme" :host="host" :prompts="prompts" :scale="scale" />
       <ShapeView v-else-if="element.kind === 'shape'" :palette="theme.palette" :element="element" :host="host" :scale="scale" />
       <IconView v-else-if="element.kind === 'icon'" :icon="element.icon" :color="cssColor(element.color ?? { role: 'ink' }, theme.palette)" :weight="element.weight" :alt="element.alt" />
+      <DiagramView v-else-if="element.kind === 'diagram'" :deck="deck" :theme="theme" :element="element" :host="host" :scale="scale" :prompts="prompts" />
       <template v-else-if="element.kind === 'group'">
         <ElementView v-for="member in members.get(element.id) ?? []" :key="member.id" :deck="deck" :theme="theme" :element="member" :members="members" :within="element.box" :score="score" :host="host" :prompts="prompts" :editing="editing" :scale="scale" />
       </template>

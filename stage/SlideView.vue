@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import { computed, inject, onMounted, onUpdated, provide, ref, watch } from 'vue'
-import { backdropOf, groundOf, previewElements, slideOrStandIn, themeOf, themeUnder, type Box, type Deck, type ShownElement } from '#core/deck'
+import { backdropOf, groundOf, previewElements, slideOrStandIn, themeOf, themeUnder, type Deck, type ShownElement, type Tries } from '#core/deck'
 import { compileSlide, type Frame } from '#core/timing'
 import { applyElementFrame, type ElementNodes } from './apply-frame'
 import ElementView from './ElementView.vue'
 import GroundView from './elements/GroundView.vue'
 import { redrawKey, stageHostKey, type Redraw } from './host'
 
-/** `frame` is what to show until the first call of `apply`; `editing` is an element whose content is shown elsewhere; `boxes` are places tried out by hand. */
-const props = defineProps<{ deck: Deck, slide: string, prompts?: boolean, frame?: Frame | null, editing?: string | null, scale?: number, boxes?: Readonly<Record<string, Box>> }>()
+/** `frame` is what to show until the first call of `apply`; `editing` is an element whose content is shown elsewhere; `tries` are fields tried out before they are kept. */
+const props = defineProps<{ deck: Deck, slide: string, prompts?: boolean, frame?: Frame | null, editing?: string | null, scale?: number, tries?: Tries }>()
 const host = inject(stageHostKey)!
 
 const root = ref<HTMLElement>()
 const score = computed(() => compileSlide(props.deck, props.slide, host()))
-const elements = computed(() => previewElements(props.deck, props.slide, props.boxes))
+const elements = computed(() => previewElements(props.deck, props.slide, props.tries))
 /** What stands in each group, and under '' what stands in none. */
 const members = computed(() => {
   const groups = new Set(elements.value.filter(element => element.kind === 'group').map(element => element.id))
@@ -78,7 +78,7 @@ onMounted(() => {
 })
 onUpdated(() => {
   // Where nothing is played, places tried out by hand change no node that a frame would touch.
-  if (current || !props.boxes) renew()
+  if (current || !props.tries) renew()
 })
 watch(score, renew, { flush: 'post' })
 watch(() => props.frame, frame => apply(frame ?? null))

@@ -106,6 +106,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
 
   test('moves with snapping to the centre, resizes, undoes and redoes', async () => {
     const text = hit(page, 'Text')
+    await page.getByRole('tab', { name: 'Place' }).click()
     const stage = (await page.getByTestId('stage').boundingBox())!
     const left = page.getByLabel('Left', { exact: true })
     const box = (await text.boundingBox())!

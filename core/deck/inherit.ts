@@ -122,11 +122,14 @@ export function shownElements(deck: Deck, slideId: Id, keepHidden = false): read
   return seen(made, keepHidden)
 }
 
-/** What a slide shows with some places tried out by hand: other elements keep their identity, lines that hold on to what moves follow. */
-export function previewElements(deck: Deck, slide: Id, boxes?: Readonly<Record<Id, Box>>): readonly ShownElement[] {
+/** Fields of elements that are tried out before they are kept: a place under the hand, a remedy that is looked at. */
+export type Tries = Readonly<Record<Id, Partial<Element>>>
+
+/** What a slide shows with some fields tried out: other elements keep their identity, lines that hold on to what moves follow. */
+export function previewElements(deck: Deck, slide: Id, tries?: Tries): readonly ShownElement[] {
   const elements = shownElements(deck, slide)
-  if (!boxes || !Object.keys(boxes).length) return elements
-  return withHeldLines(elements.map(element => (boxes[element.id] ? { ...element, box: boxes[element.id]! } : element)))
+  if (!tries || !Object.keys(tries).length) return elements
+  return withHeldLines(elements.map(element => (tries[element.id] ? ({ ...element, ...tries[element.id] } as ShownElement) : element)))
 }
 
 /** One element as it shows. */

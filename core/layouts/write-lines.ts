@@ -1,6 +1,6 @@
 import {
   applyChanges, arrangingOf, beatsOf, cuesOf, cuesOfElement, dropElements, elementsOf, fillPlaceholder, groundHex, inlineText, isFraming, itemElements, itemPlace, orderAt, orderLast, paragraphTexts, shownElements, textOf,
-  type Change, type Deck, type EditContext, type Element, type Id, type ItemElements, type Paragraph, type Slide, type TextDoc, type TextElement,
+  type Change, type Deck, type DiagramElement, type EditContext, type Element, type Id, type ItemElements, type Paragraph, type Slide, type TextDoc, type TextElement,
 } from '../deck'
 import { familyNamed, type Item, type LayoutFamily } from './catalogue'
 import { itemsOfLines, linesOfItem, paragraphOf, wordsOfItem, type ItemContent, type RichLine } from './content'
@@ -9,8 +9,9 @@ import { pairs } from './pairing'
 /** The family of a slide's layout; undefined where its name is not in the catalogue. */
 export const familyOf = (deck: Deck, slide: Slide): LayoutFamily | undefined => familyNamed(deck.layouts[slide.layout]?.family ?? '')
 
+/** What holds the words of a place: a text, or a diagram that was made of one. */
 export const textFilling = (deck: Deck, slide: Id, placeholder: string) =>
-  elementsOf(deck, slide).find((element): element is TextElement => element.kind === 'text' && element.placeholder === placeholder)
+  elementsOf(deck, slide).find((element): element is TextElement | DiagramElement => (element.kind === 'text' || element.kind === 'diagram') && element.placeholder === placeholder)
 
 /** The lines of a slide with their look: those of its one text, then those of its items. */
 export function richLines(deck: Deck, slide: Id): RichLine[] {

@@ -10,6 +10,7 @@ import { sectorPath } from './sector'
 import type { Amounts, Shape, Size } from './shape'
 
 export * from './lines'
+export * from './touch'
 export { sectorPath } from './sector'
 export type { Amount, Amounts, Shape, Size, Spot } from './shape'
 

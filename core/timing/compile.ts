@@ -1,4 +1,5 @@
-import { beatsOf, cuesOf, paragraphTexts, shownElements, themeUnder, type Cue, type Deck, type Hold, type Id, type Info, type Parts, type ShownElement } from '../deck'
+import { diagramParts } from '../diagrams'
+import { beatsOf, cuesOf, inlineText, paragraphTexts, shownElements, themeUnder, type Cue, type Deck, type Hold, type Id, type Info, type Parts, type ShownElement } from '../deck'
 import { addReading, countReading, nothingToRead, readingSeconds, type Reading } from '../text'
 import { easingOf } from './easing'
 import { effectNamed } from './effects'
@@ -24,7 +25,7 @@ function lengthOf(cue: Cue, span: PartSpan | null): number {
 function finestOf(element: ShownElement, cues: readonly Cue[]): Parts['by'] | null {
   const ways = cues.flatMap(cue => (cue.effect === 'type' && element.kind === 'text' ? ['letter' as const] : cue.parts ? [cue.parts.by] : []))
   if (!ways.length) return null
-  return element.kind === 'text' ? finest(ways) : element.kind === 'chart' ? 'mark' : null
+  return element.kind === 'text' ? finest(ways) : element.kind === 'chart' ? 'mark' : element.kind === 'diagram' ? 'item' : null
 }
 
 function readingOf(element: ShownElement, deck: Deck, context: TimingContext, info: Info, covered: ((part: number) => boolean) | null, by: Parts['by'] | null): Reading {
@@ -37,6 +38,15 @@ function readingOf(element: ShownElement, deck: Deck, context: TimingContext, in
     const indices = partIndices(deck, element, by!, by!, context)
     const share = indices.length ? indices.filter(covered).length / indices.length : 0
     return { words: Math.round(whole.words * share), numbers: Math.round(whole.numbers * share), marks: 0 }
+  }
+  if (element.kind === 'diagram') {
+    const parts = diagramParts(element.text, element.family)
+    // Words below a part are read with it.
+    let at = -1
+    return element.text.content.reduce((sum, paragraph) => {
+      if (parts[at + 1] === paragraph) at++
+      return covered && !covered(Math.max(0, at)) ? sum : addReading(sum, countReading(inlineText(paragraph.content), info.language))
+    }, nothingToRead)
   }
   if (element.kind === 'chart') {
     const marks = partIndices(deck, element, 'mark', 'mark', context)

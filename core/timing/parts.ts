@@ -1,4 +1,5 @@
 import { drawingOfElement } from '../charts'
+import { diagramParts } from '../diagrams'
 import type { Deck, Parts, ShownElement } from '../deck'
 import { layoutOfElement, lettersOf } from '../text'
 import type { PartSpan, TimingContext } from './score'
@@ -15,6 +16,7 @@ export function partIndices(deck: Deck, element: ShownElement, by: Parts['by'], 
     const marks = drawingOfElement(deck, element, null, context.table, context.measurer)?.marks.length ?? 0
     return Array.from({ length: marks }, (_, index) => (by === 'series' ? 0 : index))
   }
+  if (element.kind === 'diagram') return diagramParts(element.text, element.family).map((_, index) => index)
   if (element.kind !== 'text') return []
   const layout = layoutOfElement(deck, element, context.measurer)
   const made: number[] = []

@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { drawingOfElement } from '#core/charts'
 import { addBeat, addCue, buildOnAdvance, paragraphTexts, removeBeat, setFields, type Beat, type Cue, type Element } from '#core/deck'
+import { diagramParts } from '#core/diagrams'
 import { effectNamed, effectsFor, namedEasings, type ScoreCue } from '#core/timing'
 
 /** Beats across to true time, parts down, cues as bars whose shape tells what they do. */
@@ -118,7 +119,7 @@ function newCue(element: Element, what: Cue['what'], effect: string, more: Parti
   const put = changes[0]
   if (put?.do === 'put') store.cueId = put.record.id
 }
-function onAdvance(element: Element, by: 'paragraph' | 'mark', count: number) {
+function onAdvance(element: Element, by: 'paragraph' | 'mark' | 'item', count: number) {
   if (!count) return
   const after = score.value.beats[beatIndex.value]!.beat
   store.edit(`build ${element.name}`, buildOnAdvance(store.deck!, {
@@ -127,12 +128,14 @@ function onAdvance(element: Element, by: 'paragraph' | 'mark', count: number) {
   }, context))
 }
 const markCount = (element: Element) => (element.kind === 'chart' ? (drawingOfElement(store.deck!, element as never, null, stage.host.table, stage.host.measurer)?.marks.length ?? 0) : 0)
+const itemCount = (element: Element) => (element.kind === 'diagram' ? diagramParts(element.text, element.family).length : 0)
 const lineCount = (element: Element) => (element.kind === 'text' ? paragraphTexts(element.text).filter(text => text.trim()).length : 0)
 function menu(element: Element) {
   const offer = (what: Cue['what'], words: string) => effectsFor(what, element.kind).map(effect => ({ label: `${words}: ${effect.label.toLowerCase()}`, onSelect: () => newCue(element, what, effect.name) }))
   const each = store.purpose === 'talk' ? 'on advance' : 'one after the other, a beat each'
   const builds = [
     ...(lineCount(element) > 1 ? [{ label: `Line by line, ${each}`, onSelect: () => onAdvance(element, 'paragraph', lineCount(element)) }, { label: 'Line by line, in this beat', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'paragraph', stagger: 0.4 } }) }] : []),
+    ...(itemCount(element) > 1 ? [{ label: `Item by item, ${each}`, onSelect: () => onAdvance(element, 'item', itemCount(element)) }, { label: 'Item by item, in this beat', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'item', stagger: 0.4 } }) }] : []),
     ...(markCount(element) > 1 ? [{ label: 'Bars one after the other', onSelect: () => newCue(element, 'enter', 'grow', { parts: { by: 'mark', stagger: 0.15 } }) }] : []),
   ]
   return [builds, offer('enter', 'Comes in'), offer('emphasis', 'Draws the eye'), offer('move', 'Moves'), offer('exit', 'Goes out')].filter(list => list.length)

@@ -53,7 +53,7 @@ const width = computed(() => (preview.value ? 170 : 226))
     </aside>
     <template v-if="part === 'layouts'">
       <LayoutStage />
-      <aside class="right" aria-label="Settings"><PartSettings /></aside>
+      <aside class="right" aria-label="Settings"><ElementSettings /></aside>
     </template>
     <section v-else class="wall" aria-label="All slides in this look">
       <p v-if="drawing" class="quiet" role="status">Drawing the slides in sight anew: {{ Math.min(drawn, store.slides.length) }} of {{ store.slides.length }}</p>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { newChart } from '#core/charts'
-import { setFields, shownElement, textOf } from '#core/deck'
+import { setFields, shownElement, textOf, type DrawnIcon } from '#core/deck'
+import { shapeNamed } from '#core/shapes'
 
 const store = useDeck()
 const route = useRoute()
 const looking = computed(() => typeof route.query.look === 'string')
 const tables = useTables()
-const canvas = ref<{ startEditing(id: string): void, scale: number }>()
+const canvas = ref<{ startEditing(id: string): void }>()
+const stage = useStage()
 const addLine = ref<HTMLElement>()
 const tablePicker = ref<HTMLInputElement>()
 const picturePicker = ref<HTMLInputElement>()
@@ -22,10 +24,12 @@ async function addText() {
   await nextTick()
   if (id) canvas.value?.startEditing(id)
 }
-const addShape = (shape: 'rectangle' | 'ellipse' | 'line') => put('add a shape', {
-  kind: 'shape', name: shape === 'line' ? 'Line' : shape === 'ellipse' ? 'Ellipse' : 'Rectangle', shape, box: shape === 'line' ? middle(600, 24) : middle(420, 300),
-  ...(shape === 'line' ? { stroke: { color: { role: 'accent1' }, width: 8 } } : { fill: { role: 'accent1' } }),
-})
+function addShape(name: string) {
+  const shape = shapeNamed(name)
+  const wide = shape.covers && shape.group === 'plain'
+  put('add a shape', { kind: 'shape', name: shape.label, shape: name, box: wide ? middle(420, 300) : middle(320, 320), fill: { role: 'accent1' } })
+}
+const addIcon = (icon: DrawnIcon) => put('add an icon', { kind: 'icon', name: icon.name.replace(/-/g, ' ').replace(/^./, letter => letter.toUpperCase()), icon, color: { role: 'accent1' }, box: middle(200, 200 * icon.view[1] / icon.view[0]) })
 const addChart = () => put('add a chart', { kind: 'chart', name: 'Chart', chart: newChart(null), box: middle(1200, 640) })
 
 async function takeTable(file: File, element: string | null, at?: { x: number, y: number }) {
@@ -77,6 +81,18 @@ function pick(picker: HTMLInputElement | undefined, element: string | null) {
   target.value = element
   picker?.click()
 }
+async function takeGround(file: File) {
+  const slide = store.stageId ? store.deck!.slides[store.stageId] : undefined
+  if (!slide || !store.canEdit) return
+  busy.value = `Reading ${file.name}`
+  const media = await uploadPicture(file)
+  busy.value = ''
+  if (media) store.edit(`make ${file.name} the ground`, setFields(store.deck!, { table: 'slides', id: slide.id, fields: { backdrop: { ...slide.backdrop, fill: { kind: 'picture', media: media.hash, natural: { width: media.width ?? 1600, height: media.height ?? 900 } } } } }))
+}
+const zooms = computed(() => [[
+  { label: 'Fit the slide', kbds: ['0'], onSelect: stage.fit }, { label: 'Nearer', kbds: ['+'], onSelect: () => stage.zoomTo(stage.zoom * 1.25) }, { label: 'Farther', kbds: ['-'], onSelect: () => stage.zoomTo(stage.zoom / 1.25) },
+  { label: 'True size, 100 %', onSelect: () => stage.zoomTo(stage.zoom / stage.scale) }, ...(stage.single ? [{ label: `On ${stage.single.name}`, onSelect: () => stage.single && stage.zoomOn(stage.outlineOf(stage.single)) }] : []),
+]])
 const single = computed(() => (store.selection.length === 1 ? store.selection[0]! : null))
 
 function onKey(event: KeyboardEvent) {
@@ -99,21 +115,20 @@ onKeys(onKey)
         <template v-else-if="store.canEdit">
           <button class="press small" @click="addText">Text</button>
           <button class="press small" @click="pick(picturePicker, null)">Picture</button>
-          <button class="press small" @click="addShape('rectangle')">Rectangle</button>
-          <button class="press small" @click="addShape('ellipse')">Ellipse</button>
-          <button class="press small" @click="addShape('line')">Line</button>
+          <ShapeFinder label="Add a shape or line" lines @choose="addShape" @tool="tool => stage.tool = tool" />
+          <IconFinder label="Add an icon" @choose="addIcon"><button class="press small">Icon</button></IconFinder>
           <button class="press small" @click="addChart">Chart</button>
         </template>
         <span v-else class="quiet">is for editors; your role is viewer</span>
         <span class="quiet busy" role="status">{{ busy }}</span>
-        <span class="amount quiet zoom">{{ Math.round((canvas?.scale ?? 1) * 100) }}%</span>
+        <UDropdownMenu :items="zooms"><button class="amount quiet zoom" aria-label="How large the slide is shown">{{ Math.round(stage.scale * 100) }}%</button></UDropdownMenu>
       </div>
-      <div class="stage-place"><StageCanvas ref="canvas" @files="takeFiles" /></div>
-      <div class="foot quiet"><span>As composed, every part shown</span><span>Nudge with arrows, fine with <span class="amount">Alt</span></span><span>Hold <span class="amount">Alt</span> to drag without snapping</span></div>
+      <div class="stage-place"><StageCanvas ref="canvas" @files="takeFiles" @ground="takeGround" /></div>
+      <div class="foot quiet"><span>Nudge with arrows, fine with <span class="amount">Alt</span></span><span>Hold <span class="amount">Alt</span> to drag without snapping</span><span>Press again to reach what lies under</span></div>
       <input ref="tablePicker" type="file" accept=".csv,.tsv,.txt,text/csv" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="table-file" @change="chosen($event, takeTable)">
       <input ref="picturePicker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="picture-file" @change="chosen($event, takePicture)">
     </section>
-    <aside class="right" aria-label="Settings"><PartSettings @table="pick(tablePicker, single)" @picture="pick(picturePicker, single)" @edit="id => canvas?.startEditing(id)" /></aside>
+    <aside class="right" aria-label="Settings"><ElementSettings @table="pick(tablePicker, single)" @picture="pick(picturePicker, single)" @edit="id => canvas?.startEditing(id)" /></aside>
   </div>
 </template>
 
@@ -126,7 +141,7 @@ onKeys(onKey)
 .add { display: flex; align-items: center; gap: 6px; padding: 8px 16px 4px; flex-wrap: wrap; }
 .busy { margin-left: 8px; }
 .adding { margin-left: 10px; }
-.zoom { margin-left: auto; font-size: 13px; }
+.zoom { margin-left: auto; font-size: 13px; border: 0; background: none; cursor: pointer; }
 .stage-place { position: relative; flex: 1; min-height: 0; }
 .foot { display: flex; gap: 20px; padding: 2px 18px 8px; font-size: 13px; white-space: nowrap; overflow: hidden; }
 @media (max-width: 1150px) { .compose { grid-template-columns: 168px 1fr 250px; } .foot span:last-child { display: none; } }

@@ -4,7 +4,7 @@ import { orderLast, ordersAt } from '../order'
 import type { Beat, Cue, Deck, Id } from '../records'
 import { dropCues } from './remove-cues'
 
-type Wish = { element: Id, after: Id, count: number, by: 'paragraph' | 'line' | 'word' | 'mark', cue: Pick<Cue, 'effect' | 'options' | 'duration' | 'easing'>, start: Beat['start'] }
+type Wish = { element: Id, after: Id, count: number, by: 'paragraph' | 'line' | 'word' | 'mark' | 'item', cue: Pick<Cue, 'effect' | 'options' | 'duration' | 'easing'>, start: Beat['start'] }
 
 /**
  * Lets the parts of an element come in one by one, each in a beat of its own, the first in the beat that follows `after`.

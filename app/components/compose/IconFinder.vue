@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { useInfiniteScroll, watchDebounced } from '@vueuse/core'
+import type { DrawnIcon } from '#core/deck'
+
+/** Finds an icon by word or meaning, of those that ship and those of one's own. */
+const props = defineProps<{ label: string, words?: string }>()
+const emit = defineEmits<{ choose: [icon: DrawnIcon] }>()
+const opened = ref(false)
+const asked = ref('')
+const icons = shallowRef<DrawnIcon[]>([])
+const total = ref(0)
+const list = ref<HTMLElement>()
+const picker = ref<HTMLInputElement>()
+let turn = 0
+
+async function load(from: number) {
+  const mine = ++turn
+  const found = await asking(() => $fetch('/api/icons', { query: { find: asked.value, from, count: 96 } }))
+  if (!found || mine !== turn) return
+  icons.value = from ? [...icons.value, ...found.icons] : found.icons
+  total.value = found.total
+}
+watch(opened, open => { if (open && !icons.value.length) void load(0) })
+watchDebounced(asked, () => { list.value?.scrollTo({ top: 0 }); void load(0) }, { debounce: 160 })
+useInfiniteScroll(list, () => load(icons.value.length), { distance: 200, canLoadMore: () => icons.value.length < total.value })
+function choose(icon: DrawnIcon, close: () => void) {
+  emit('choose', icon)
+  close()
+}
+async function takeOwn(event: Event, close: () => void) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  const icon = await asking(() => $fetch<DrawnIcon>('/api/icons', { method: 'POST', query: { name: file.name }, body: file, headers: { 'content-type': 'application/octet-stream' } }))
+  if (icon) choose(icon, close)
+}
+</script>
+
+<template>
+  <UPopover v-model:open="opened">
+    <slot><button class="press small" :aria-label="props.label" :title="props.label"><UIcon name="i-lucide-anchor" />{{ props.words }}</button></slot>
+    <template #content="{ close }">
+      <div class="finder">
+        <input v-model="asked" class="field" placeholder="What it shows or means" aria-label="Find an icon" autofocus @keydown.stop>
+        <p class="quiet small" role="status">{{ asked.trim() ? `${total.toLocaleString('en')} found` : `${total.toLocaleString('en')} to choose from` }}</p>
+        <div ref="list" class="icons"><button v-for="(icon, index) in icons" :key="`${icon.name}${index}`" class="icon" :title="icon.name" :aria-label="icon.name" @click="choose(icon, close)"><IconDrawing :icon="icon" /></button></div>
+        <p v-if="!total && asked.trim()" class="quiet small">None is called so. Try another word for it.</p>
+        <button class="press small" @click="picker?.click()">An SVG of your own</button>
+        <input ref="picker" type="file" accept=".svg,image/svg+xml" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="own-icon" @change="takeOwn($event, close)">
+      </div>
+    </template>
+  </UPopover>
+</template>
+
+<style scoped>
+.finder { width: 300px; padding: 10px; display: flex; flex-direction: column; gap: 6px; }
+.icons { display: grid; grid-template-columns: repeat(7, 1fr); gap: 2px; max-height: 280px; overflow-y: auto; align-content: start; }
+.icon { border: 0; background: none; color: inherit; border-radius: 6px; aspect-ratio: 1; display: grid; place-items: center; font-size: 22px; cursor: pointer; }
+.icon:hover, .icon:focus-visible { background: var(--act-wash); color: var(--act); }
+.small { font-size: 12.5px; margin: 0; }
+</style>

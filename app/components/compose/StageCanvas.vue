@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import type { Id, ShownElement } from '#core/deck'
+import { SlideView, stageHostKey } from '#stage'
+import type StageGuides from './StageGuides.vue'
+import type StageHits from './StageHits.vue'
+
+/** The slide at work: looked at nearer or from afar, its parts selected, moved, sized, turned and written in. */
+const emit = defineEmits<{ files: [files: File[], at: { x: number, y: number }, element: string | null], ground: [file: File] }>()
+const store = useDeck()
+const stage = useStage()
+const host = useStageHost()
+provide(stageHostKey, () => host.host)
+
+const area = ref<HTMLElement>()
+const board = ref<HTMLElement>()
+const hits = ref<InstanceType<typeof StageHits>>()
+const guides = ref<InstanceType<typeof StageGuides>>()
+const { width, height } = useElementSize(area)
+watch([width, height], () => { stage.area = { width: width.value, height: height.value } }, { immediate: true })
+watch(board, () => { stage.board = board.value ?? null })
+const place = computed(() => {
+  const [wide, high] = [stage.size.width * stage.scale, stage.size.height * stage.scale]
+  return { width: `${wide}px`, height: `${high}px`, left: `${(width.value - wide) / 2 + stage.pan.x}px`, top: `${(height.value - high) / 2 + stage.pan.y}px` }
+})
+
+const edited = computed(() => {
+  const element = stage.editing ? stage.byId.get(stage.editing) : undefined
+  return element?.kind === 'text' ? element : null
+})
+const framed = computed(() => {
+  const element = stage.framing ? stage.byId.get(stage.framing) : undefined
+  return element?.kind === 'picture' ? element : null
+})
+
+/** Goes into a part: a group is opened, a text written in, a picture placed in its frame. */
+function open(element: ShownElement, top: Id = element.id) {
+  if (top !== element.id) {
+    stage.opened = top
+    return store.select(nextIn(element, top))
+  }
+  if (element.kind === 'group') {
+    const [first] = stage.leaves([element.id])
+    if (!first) return
+    stage.opened = element.id
+    return store.select(nextIn(first, element.id))
+  }
+  if (element.pinned || element.locked || (store.isForm && !element.placeholder) || !store.canEdit) return
+  store.select(element.id)
+  if (element.kind === 'text' && !element.field) stage.editing = element.id
+  else if (element.kind === 'picture' && element.media && !element.logo) stage.framing = element.id
+}
+/** The part of a group that something in it belongs to. */
+function nextIn(element: ShownElement, group: Id): Id {
+  let id = element.id
+  while (store.deck!.elements[id]?.parent && store.deck!.elements[id]!.parent !== group) id = store.deck!.elements[id]!.parent!
+  return id
+}
+function startEditing(id: string | undefined) {
+  const element = id ? stage.byId.get(id) : undefined
+  if (element) open(element)
+}
+useStageKeys(element => open(element))
+
+function wheel(event: WheelEvent) {
+  event.preventDefault()
+  if (event.ctrlKey || event.metaKey) return stage.zoomTo(stage.zoom * Math.exp(-event.deltaY * 0.002), event)
+  stage.pan = { x: stage.pan.x - (event.shiftKey ? event.deltaY : event.deltaX), y: stage.pan.y - (event.shiftKey ? 0 : event.deltaY) }
+}
+/** The middle button moves the slide about. */
+function drag(event: PointerEvent) {
+  if (event.button !== 1) return
+  event.preventDefault()
+  const [from, start] = [{ x: event.clientX, y: event.clientY }, stage.pan]
+  followPointer(event, move => { stage.pan = { x: start.x + move.clientX - from.x, y: start.y + move.clientY - from.y } })
+}
+
+const dropAt = ref<string | null>(null)
+const isOver = ref(false)
+const overGround = ref(false)
+const elementAt = (event: DragEvent) => hits.value?.stackAt(stage.point(event)).map(entry => entry.leaf).find(element => element.kind === 'chart' || element.kind === 'picture')
+function dragOver(event: DragEvent) {
+  if (!event.dataTransfer?.types.includes('Files')) return
+  event.preventDefault()
+  isOver.value = true
+  overGround.value = !!(event.target as HTMLElement).closest?.('.ground-drop')
+  dropAt.value = overGround.value ? null : elementAt(event)?.id ?? null
+}
+function dragLeave(event: DragEvent) {
+  if (area.value?.contains(event.relatedTarget as Node | null)) return
+  isOver.value = overGround.value = false
+  dropAt.value = null
+}
+function drop(event: DragEvent) {
+  const files = [...(event.dataTransfer?.files ?? [])]
+  const asGround = overGround.value
+  isOver.value = overGround.value = false
+  dropAt.value = null
+  if (!files.length) return
+  event.preventDefault()
+  if (asGround) emit('ground', files[0]!)
+  else emit('files', files, stage.point(event), elementAt(event)?.id ?? null)
+}
+defineExpose({ startEditing })
+</script>
+
+<template>
+  <div ref="area" class="area" @wheel="wheel" @pointerdown.capture="drag" @pointerdown.self="hits?.pressGround($event)" @dragover="dragOver" @dragleave="dragLeave" @drop="drop">
+    <template v-if="store.stageId && stage.deck">
+      <div ref="board" class="board" :class="{ over: isOver }" :style="place" data-test="stage">
+        <div class="scaled" :style="{ width: `${stage.size.width}px`, height: `${stage.size.height}px`, transform: `scale(${stage.scale})` }">
+          <SlideView :deck="stage.deck" :slide="store.stageId" :frame="null" :editing="stage.editing" :scale="stage.scale" :tries="stage.tries" prompts />
+          <StageHits ref="hits" :drop-at="dropAt" @open="open" />
+          <StageGuides ref="guides" />
+          <StageChosen />
+          <FrameEditing v-if="framed" :key="framed.id" :element="framed" />
+          <TextEditing v-if="edited" :key="edited.id" :deck="stage.deck" :element="edited" :scale="stage.scale" @done="stage.editing = null" />
+          <DrawTool v-if="stage.tool && store.canEdit" :key="stage.tool" />
+        </div>
+      </div>
+      <StageRulers @guide="(event, axis) => guides?.press(event, axis)" />
+      <div v-if="isOver && store.canEdit && !store.isForm" class="ground-drop" :class="{ on: overGround }" data-test="ground-drop">Let go here: the picture becomes the ground of the slide</div>
+    </template>
+    <p v-else class="quiet none">No slide yet. The outline makes the first one.</p>
+  </div>
+</template>
+
+<style scoped>
+.area { position: absolute; inset: 0; overflow: hidden; touch-action: none; }
+.board { position: absolute; box-shadow: var(--shadow); border-radius: 3px; }
+.board.over { outline: 3px solid var(--act); outline-offset: 4px; }
+.scaled { position: absolute; left: 0; top: 0; transform-origin: 0 0; }
+.none { position: absolute; inset: 0; display: grid; place-items: center; }
+.ground-drop { position: absolute; left: 50%; bottom: 8px; transform: translateX(-50%); background: var(--panel); border: 2px dashed var(--act); border-radius: 10px; padding: 10px 22px; box-shadow: var(--shadow); font-weight: 500; z-index: 6; }
+.ground-drop.on { background: var(--act); color: var(--on-act); }
+</style>

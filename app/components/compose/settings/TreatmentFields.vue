@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import type { Theme, Treatment } from '#core/deck'
+
+/** How pictures are shown otherwise than they are: of one, or of all pictures of a deck. */
+const props = defineProps<{ modelValue: Treatment | undefined, theme: Theme }>()
+const emit = defineEmits<{ 'update:modelValue': [treatment: Treatment | undefined] }>()
+const now = computed(() => props.modelValue ?? {})
+function set(fields: Treatment) {
+  const made = Object.fromEntries(Object.entries({ ...now.value, ...fields }).filter(([, value]) => value !== undefined)) as Treatment
+  emit('update:modelValue', Object.keys(made).length ? made : undefined)
+}
+const multiples = [['light', 'Light'], ['contrast', 'Contrast'], ['colour', 'Colour']] as const
+const sides = ['left', 'right', 'top', 'bottom'] as const
+const value = (event: Event) => (event.target as HTMLInputElement).value
+/** In the middle it leaves the picture as it is, and says nothing of it. */
+const multiple = (percent: number) => (percent === 100 ? undefined : percent / 100)
+</script>
+
+<template>
+  <div class="treatment">
+    <div v-for="[field, label] in multiples" :key="field" class="row"><span class="label">{{ label }}</span><span class="pair"><input type="range" min="0" max="200" step="5" :value="(now[field] ?? 1) * 100" :aria-label="label" @change="set({ [field]: multiple(Number(value($event))) })"><span class="amount read">{{ Math.round((now[field] ?? 1) * 100) }} %</span></span></div>
+    <div class="row"><span class="label">Warmth</span><span class="pair"><input type="range" min="-100" max="100" step="10" :value="(now.warmth ?? 0) * 100" aria-label="Warmth" @change="set({ warmth: Number(value($event)) / 100 || undefined })"><span class="amount read">{{ Math.round((now.warmth ?? 0) * 100) }}</span></span></div>
+    <div class="row"><span class="label">Blur</span><span class="pair"><input type="range" min="0" max="60" step="1" :value="now.blur ?? 0" aria-label="Blur" @change="set({ blur: Number(value($event)) || undefined })"><span class="amount read">{{ now.blur ?? 0 }} px</span></span></div>
+    <div class="row"><span class="label">Tint</span><ColorField none :model-value="now.tint?.color ?? null" :theme="theme" label="Tint" @update:model-value="color => set({ tint: color ? { color, strength: now.tint?.strength ?? 0.5 } : undefined })" /></div>
+    <div v-if="now.tint" class="row"><span class="label sub">Strength</span><span class="pair"><input type="range" min="0" max="100" step="5" :value="now.tint.strength * 100" aria-label="Strength of the tint" @change="set({ tint: { color: now.tint!.color, strength: Number(value($event)) / 100 } })"><span class="amount read">{{ Math.round(now.tint.strength * 100) }} %</span></span></div>
+    <div class="row"><span class="label">Two tones</span><span class="pair"><template v-if="now.twoTone"><ColorField :model-value="now.twoTone.dark" :theme="theme" label="Dark tone" @update:model-value="dark => dark && set({ twoTone: { dark, light: now.twoTone!.light } })" /><ColorField :model-value="now.twoTone.light" :theme="theme" label="Light tone" @update:model-value="light => light && set({ twoTone: { dark: now.twoTone!.dark, light } })" /><button class="press small plain" aria-label="No two tones" @click="set({ twoTone: undefined })"><UIcon name="i-lucide-x" /></button></template><button v-else class="press small" @click="set({ twoTone: { dark: { role: 'ink' }, light: { role: 'ground' } } })">Ink to ground</button></span></div>
+    <div class="row"><span class="label">Shade from</span><span class="pair"><select class="field" aria-label="Shade from" :value="now.shade?.side ?? ''" @change="set({ shade: value($event) ? { side: value($event) as 'left', share: now.shade?.share ?? 0.6, color: now.shade?.color ?? { role: 'ink', alpha: 0.75 } } : undefined })"><option value="">none</option><option v-for="side in sides" :key="side">{{ side }}</option></select><NumberField v-if="now.shade" :model-value="now.shade.share * 100" label="Reach of the shade" unit="%" :least="5" :most="100" :step="5" @update:model-value="share => set({ shade: { ...now.shade!, share: share / 100 } })" /></span></div>
+    <div v-if="now.shade" class="row"><span class="label sub">In</span><ColorField :model-value="now.shade.color" :theme="theme" label="Colour of the shade" @update:model-value="color => color && set({ shade: { ...now.shade!, color } })" /></div>
+    <div class="row"><span class="label">Fade at</span><span class="pair"><select class="field" aria-label="Fade at" :value="now.fade?.side ?? ''" @change="set({ fade: value($event) ? { side: value($event) as 'left', share: now.fade?.share ?? 0.4 } : undefined })"><option value="">none</option><option v-for="side in sides" :key="side">{{ side }}</option></select><NumberField v-if="now.fade" :model-value="now.fade.share * 100" label="Reach of the fade" unit="%" :least="5" :most="100" :step="5" @update:model-value="share => set({ fade: { ...now.fade!, share: share / 100 } })" /></span></div>
+  </div>
+</template>
+
+<style scoped>
+.pair { display: inline-flex; gap: 6px; align-items: center; min-width: 0; }
+.read { font-size: 12.5px; color: var(--second); width: 46px; text-align: right; }
+input[type=range] { width: 108px; accent-color: var(--act); }
+.sub { padding-left: 10px; font-size: 13px; }
+.pair :deep(.choice) { max-width: 76px; overflow: hidden; white-space: nowrap; }
+</style>

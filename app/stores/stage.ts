@@ -1,0 +1,108 @@
+import { inVariant, leavesOf, shownElements, topsOf, type Box, type Id, type PickedLook, type ShownElement, type Tries } from '#core/deck'
+import { boundsOf, boxOf, type Guide, type Measure, type Point } from '#core/place'
+
+/** What the pointer does on the stage when it does not select: draw a line, hold two elements together, pick an angle. */
+export type Tool = 'straight' | 'curve' | 'elbow' | 'freehand' | 'connector' | 'angle'
+
+/** The stage at work: how it is looked at, what the pointer does there, and places that are tried out before they are kept. */
+export const useStage = defineStore('stage', () => {
+  const store = useDeck()
+  const zoom = ref(1)
+  /** How far the middle of the slide stands from the middle of the area, px of the screen. */
+  const pan = ref<Point>({ x: 0, y: 0 })
+  const area = ref({ width: 0, height: 0 })
+  const board = shallowRef<HTMLElement | null>(null)
+  const tool = ref<Tool | null>(null)
+  /** The text that is written in, the picture that is placed in its frame, the group that is worked in. */
+  const editing = ref<Id | null>(null)
+  const framing = ref<Id | null>(null)
+  const opened = ref<Id | null>(null)
+  /** Fields tried out before they are kept. */
+  const tries = shallowRef<Tries>({})
+  const guides = shallowRef<readonly Guide[]>([])
+  const measures = shallowRef<readonly Measure[]>([])
+  const picked = shallowRef<PickedLook | null>(null)
+  /** The variant that is composed; null is the deck as it is in general. */
+  const variant = ref<Id | null>(null)
+
+  const size = computed(() => store.deck?.info.info?.size ?? { width: 1920, height: 1080 })
+  const fitting = computed(() => Math.max(0.02, Math.min((area.value.width - 48) / size.value.width, (area.value.height - 48) / size.value.height)))
+  const scale = computed(() => fitting.value * zoom.value)
+  const deck = computed(() => (store.deck ? inVariant(store.deck, variant.value) : null))
+  /** What the stage shows, back to front, as it is kept. */
+  const elements = computed<readonly ShownElement[]>(() => (deck.value && store.stageId ? shownElements(deck.value, store.stageId) : []))
+  const byId = computed(() => new Map(elements.value.map(element => [element.id, element])))
+  const chosen = computed(() => store.selection.map(id => byId.value.get(id)).filter(element => element !== undefined))
+  const single = computed(() => (chosen.value.length === 1 ? chosen.value[0]! : null))
+  /** On a form nothing moves; words and pictures of its places can be changed. */
+  const isFixed = (element: ShownElement) => !!element.locked || element.pinned || store.isForm || !store.canEdit
+  /** The selected parts that may be moved, each standing for what is in it. */
+  const movable = computed(() => (store.deck ? topsOf(store.deck, store.selection) : []).filter(id => byId.value.has(id) && !isFixed(byId.value.get(id)!)))
+
+  const boxNow = (element: ShownElement) => tries.value[element.id]?.box ?? element.box
+  /** What stands in elements, one by one, with the places they have in the deck. */
+  const leaves = (ids: readonly Id[]) => leavesOf(store.deck!, ids).map(id => byId.value.get(id)).filter(element => element !== undefined)
+  /** The box around an element as it is tried out: its own, or that around its members. */
+  function outlineOf(element: ShownElement): Box {
+    if (element.kind !== 'group') return boxNow(element)
+    const inside = leaves([element.id])
+    return inside.length ? boxOf(boundsOf(...inside.map(boxNow))) : element.box
+  }
+
+  /** A place on the screen as one on the slide, px of deck space. */
+  function point(event: { clientX: number, clientY: number }): Point {
+    const box = board.value!.getBoundingClientRect()
+    return { x: (event.clientX - box.left) / scale.value, y: (event.clientY - box.top) / scale.value }
+  }
+  /** Enlarges to a multiple of fitting the area, about a place on the screen that stays where it is. */
+  function zoomTo(next: number, about?: { clientX: number, clientY: number }) {
+    const held = Math.min(8 / fitting.value, Math.max(0.25, next))
+    if (Math.abs(held - 1) < 0.02) return fit()
+    const grown = held / zoom.value
+    let at = { x: 0, y: 0 }
+    if (about && board.value) {
+      const place = board.value.getBoundingClientRect()
+      at = { x: about.clientX - (place.left + place.width / 2), y: about.clientY - (place.top + place.height / 2) }
+    } else at = { x: -pan.value.x, y: -pan.value.y }
+    pan.value = { x: pan.value.x - at.x * (grown - 1), y: pan.value.y - at.y * (grown - 1) }
+    zoom.value = held
+  }
+  function fit() {
+    zoom.value = 1
+    pan.value = { x: 0, y: 0 }
+  }
+  /** Brings a box to fill most of the area. */
+  function zoomOn(box: Box) {
+    const next = Math.min(area.value.width / Math.max(40, box.width), area.value.height / Math.max(40, box.height)) * 0.8
+    zoom.value = Math.min(8 / fitting.value, Math.max(0.25, next / fitting.value))
+    pan.value = { x: (size.value.width / 2 - box.x - box.width / 2) * scale.value, y: (size.value.height / 2 - box.y - box.height / 2) * scale.value }
+  }
+  function forgetTried() {
+    tries.value = {}
+    guides.value = []
+    measures.value = []
+  }
+  function leaveModes() {
+    editing.value = framing.value = null
+    tool.value = null
+  }
+  watch(() => store.stageId, () => {
+    leaveModes()
+    opened.value = null
+    forgetTried()
+  })
+  watch(() => store.id, () => {
+    fit()
+    variant.value = null
+  })
+  watch(() => store.deck, now => {
+    if (variant.value && !now?.variants[variant.value]) variant.value = null
+    if (opened.value && !now?.elements[opened.value]) opened.value = null
+    if (framing.value && !now?.elements[framing.value]) framing.value = null
+  })
+
+  return {
+    zoom, pan, area, board, tool, editing, framing, opened, tries, guides, measures, picked, variant, size, scale, deck, elements, byId, chosen, single, movable,
+    isFixed, boxNow, leaves, outlineOf, point, zoomTo, zoomOn, fit, forgetTried, leaveModes,
+  }
+})

@@ -1,0 +1,145 @@
+import { hexOf, hexOver, readableOn, type Palette } from '../color'
+import { slideOrStandIn, styleNamed, themeOf, themeUnder, type Color, type Deck, type DiagramElement, type DrawnIcon, type Paragraph, type Role, type ShownElement, type TextDoc, type TextSetting, type Theme } from '../deck'
+import { fitText, fontOf, type Measurer } from '../text'
+import type { DiagramDrawing, Look, Place, TextPlace } from './drawing'
+import { diagramFamily } from './families'
+import { headText, readItems, textBelow, type DiagramItem } from './items'
+
+/** A shape with the colours it is painted in, as hex with alpha. */
+export interface PaintedShape { d: string, fill: string | null, stroke: string | null, width: number }
+
+/** Words set in their place. `color` is hex, `size` px of deck space. */
+export interface PlacedText {
+  text: TextDoc
+  place: Place
+  align: TextPlace['align']
+  vertical: TextPlace['vertical']
+  size: number
+  weight: number
+  color: string
+}
+
+/** An item as it is shown. `part` is its place among the drawn lines of the outline, as cues tell them apart. */
+export interface DrawnItem {
+  part: number
+  place: Place
+  shapes: PaintedShape[]
+  links: PaintedShape[]
+  texts: PlacedText[]
+  icon: { icon: DrawnIcon, place: Place, color: string } | null
+}
+
+export interface DrawnDiagram {
+  back: PaintedShape[]
+  items: DrawnItem[]
+  /** False where words are larger than their places even at their least size. */
+  fits: boolean
+}
+
+const drawn = new WeakMap<TextDoc, Map<string, readonly Paragraph[]>>()
+
+/** The lines of a diagram's outline that its family draws as parts of their own, in order. */
+export function diagramParts(text: TextDoc, family: string): readonly Paragraph[] {
+  let known = drawn.get(text)
+  if (!known) drawn.set(text, (known = new Map()))
+  let parts = known.get(family)
+  if (!parts) {
+    const made = new Set(diagramFamily(family).draw(readItems(text), { width: 1600, height: 900 }, {}).items.map(entry => entry.item.paragraph))
+    known.set(family, (parts = text.content.filter(paragraph => made.has(paragraph))))
+  }
+  return parts
+}
+
+const accents: readonly Role[] = ['accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6']
+const alphaHex = (hex: string, alpha: number) => `${hex}${Math.round(alpha * 255).toString(16).padStart(2, '0')}`
+
+/** The colours of an item: those of its solid, soft and other surfaces, and of words on each. */
+function colorsOf(base: string, faint: boolean, palette: Palette) {
+  const mixed = (hex: string, alpha: number) => hexOver({ hex, alpha }, palette.ground, palette)
+  const color = faint ? mixed(base, 0.4) : base
+  const soft = mixed(color, faint ? 0.1 : 0.16)
+  const readable = (ground: string) => palette[readableOn(ground, palette)]
+  const glass = mixed(color, 0.5)
+  const fills: Record<Look, string | null> = { solid: color, soft, glass: alphaHex(color, 0.5), line: palette.ground }
+  const words: Record<TextPlace['on'], string> = { solid: readable(color), soft: readable(soft), glass: readable(glass), line: palette.ink, ground: palette.ink }
+  return { color, fills, words }
+}
+
+/** The largest scale at which words fit their places, no word broken; the least is `least`. */
+function scaleFor(texts: readonly { text: TextDoc, place: Place }[], style: TextSetting, fonts: Theme['fonts'], measurer: Measurer, least: number): { scale: number, fits: boolean } {
+  let scale = 1
+  let fits = true
+  for (const { text, place } of texts) {
+    const fitted = fitText(text, style, fonts, { width: place.width, height: place.height }, measurer)
+    scale = Math.min(scale, fitted.scale)
+    fits &&= fitted.fits
+    for (const paragraph of text.content) {
+      for (const node of paragraph.content ?? []) {
+        if (node.type !== 'text') continue
+        const font = fontOf(node.marks ?? [], style, fonts, 1)
+        const longest = node.text.split(/\s+/).reduce((most, word) => Math.max(most, measurer.width(word, font)), 0)
+        if (longest > place.width * 0.98) scale = Math.min(scale, (place.width * 0.98) / longest)
+      }
+    }
+  }
+  return { scale: Math.max(least, scale), fits: fits && scale >= least }
+}
+
+interface Known { element: DiagramElement & ShownElement, theme: Theme, measurer: Measurer, made: DrawnDiagram }
+const known = new WeakMap<TextDoc, Known>()
+
+/** A diagram as it is shown in its box: in the theme's colours as the slide's ground lets them be seen, all heads in one size and all words below them in another. Options: `role`, `each` (a colour for each item), `size` px. */
+export function drawDiagram(deck: Deck, element: DiagramElement & ShownElement, measurer: Measurer): DrawnDiagram {
+  const slide = slideOrStandIn(deck, element.owner)
+  const theme = slide ? themeOf(deck, slide) : themeUnder(deck, element.owner)
+  const before = known.get(element.text)
+  if (before && before.theme === theme && before.measurer === measurer && before.element.family === element.family && before.element.options === element.options && before.element.box.width === element.box.width && before.element.box.height === element.box.height) return before.made
+  const made = paint(element, theme, measurer)
+  known.set(element.text, { element, theme, measurer, made })
+  return made
+}
+
+function paint(element: DiagramElement & ShownElement, theme: Theme, measurer: Measurer): DrawnDiagram {
+  const { palette, fonts } = theme
+  const options = element.options ?? {}
+  const items = readItems(element.text)
+  const size = { width: Math.max(1, element.box.width), height: Math.max(1, element.box.height) }
+  const drawing: DiagramDrawing = diagramFamily(element.family).draw(items, size, options)
+  const parts = diagramParts(element.text, element.family)
+  const body = styleNamed(theme, 'body')
+  const base = typeof options.size === 'number' ? options.size : body.size
+  const least = 9 / base
+  const setting = (weight: number, scale: number): TextSetting => ({ ...body, size: base * scale, weight, leastSize: 4, lineHeight: Math.min(body.lineHeight, 1.2), paragraphSpacing: Math.min(body.paragraphSpacing, 0.25) })
+  const styles = { head: setting(Math.max(600, body.weight), 1), below: setting(body.weight, 0.78), label: setting(Math.max(500, body.weight), 0.7) }
+  const docOf = (item: DiagramItem, text: TextPlace): TextDoc | null => (text.words !== undefined ? { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: text.words || ' ' }] }] } : text.what === 'head' ? headText(item.paragraph) : textBelow(item))
+  const placed = drawing.items.flatMap(entry => [...entry.texts, ...entry.links.flatMap(link => (link.label ? [link.label] : []))].map(text => ({ entry, text, doc: docOf(entry.item, text) })).filter(one => one.doc !== null)).map(one => ({ ...one, doc: one.doc! }))
+  const scales = Object.fromEntries((['head', 'below', 'label'] as const).map(what => [what, scaleFor(placed.filter(one => one.text.what === what).map(one => ({ text: one.doc, place: one.text.place })), styles[what], fonts, measurer, least)]))
+  const anyLit = parts.some(paragraph => paragraph.attrs?.lit)
+  const role = accents.includes(options.role as Role) ? (options.role as Role) : 'accent1'
+  const top = (paragraph: Paragraph) => Math.max(0, items.findIndex(item => item.paragraph === paragraph || holds(item, paragraph)))
+  const baseOf = (paragraph: Paragraph): string => hexOf({ role: options.each ? accents[top(paragraph) % accents.length]! : role } as Color, palette)
+  const width = Math.max(2, Math.min(size.width, size.height) * 0.005)
+  const plain = colorsOf(hexOf({ role }, palette), anyLit, palette)
+  const linkColor = hexOver({ hex: palette.ink, alpha: 0.55 }, palette.ground, palette)
+  const shapeOf = ({ d, look }: { d: string, look: Look }, colors: ReturnType<typeof colorsOf>): PaintedShape => ({ d, fill: colors.fills[look], stroke: look === 'line' || look === 'glass' ? colors.color : null, width })
+  return {
+    back: drawing.back.map(shape => shapeOf(shape, plain)),
+    items: drawing.items.map((entry): DrawnItem => {
+      const colors = colorsOf(baseOf(entry.item.paragraph), anyLit && !entry.item.lit, palette)
+      return {
+        part: parts.indexOf(entry.item.paragraph),
+        place: entry.place,
+        shapes: entry.shapes.map(shape => shapeOf(shape, colors)),
+        links: entry.links.map(link => ({ d: `${link.d}${link.head ?? ''}`, fill: null, stroke: linkColor, width })),
+        texts: placed.filter(one => one.entry === entry).map(({ text, doc }): PlacedText => {
+          const { what } = text
+          return { text: doc, place: text.place, align: text.align, vertical: text.vertical, size: styles[what].size * scales[what]!.scale, weight: styles[what].weight, color: colors.words[text.on] }
+        }),
+        icon: entry.icon && entry.item.icon ? { icon: entry.item.icon, place: entry.icon.place, color: entry.icon.on === 'ground' || entry.icon.on === 'soft' ? colors.color : colors.words[entry.icon.on] } : null,
+      }
+    }),
+    fits: Object.values(scales).every(scale => scale.fits),
+  }
+}
+
+const holds = (item: DiagramItem, paragraph: Paragraph): boolean => item.children.some(child => child.paragraph === paragraph || holds(child, paragraph))

@@ -1,0 +1,5 @@
+export { diagramParts, drawDiagram, type DrawnDiagram, type DrawnItem, type PaintedShape, type PlacedText } from './draw'
+export type { DiagramDrawing, DiagramFamily, FamilyOption, ItemDrawing, Place } from './drawing'
+export { diagramFamilies, diagramFamily } from './families'
+export { flat, readItems, type DiagramItem } from './items'
+export { diagramToText, textToDiagram } from './turn'

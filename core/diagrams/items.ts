@@ -1,0 +1,66 @@
+import type { DrawnIcon, Paragraph, TextDoc } from '../deck'
+import { inlineText } from '../deck'
+
+/** A line of the outline with what stands under it. */
+export interface DiagramItem {
+  paragraph: Paragraph
+  words: string
+  icon: DrawnIcon | null
+  /** The one that is emphasised. */
+  lit: boolean
+  children: DiagramItem[]
+}
+
+const known = new WeakMap<TextDoc, readonly DiagramItem[]>()
+
+/** The lines of a text as a forest, by their levels; empty lines are left out. A line deeper than one step stands under the line above it all the same. */
+export function readItems(text: TextDoc): readonly DiagramItem[] {
+  const before = known.get(text)
+  if (before) return before
+  const roots: DiagramItem[] = []
+  const open: { level: number, item: DiagramItem }[] = []
+  for (const paragraph of text.content) {
+    const words = inlineText(paragraph.content).trim()
+    if (!words) continue
+    const level = Math.max(1, paragraph.attrs?.level ?? 0)
+    const item: DiagramItem = { paragraph, words, icon: paragraph.attrs?.icon ?? null, lit: !!paragraph.attrs?.lit, children: [] }
+    while (open.length && open.at(-1)!.level >= level) open.pop()
+    ;(open.at(-1)?.item.children ?? roots).push(item)
+    open.push({ level, item })
+  }
+  known.set(text, roots)
+  return roots
+}
+
+/** A root with all else beneath it: the one top line, or the first of several, whose fellows follow its own children. */
+export function rooted(items: readonly DiagramItem[]): DiagramItem | null {
+  const [first, ...others] = items
+  return first ? (others.length ? { ...first, children: [...first.children, ...others] } : first) : null
+}
+
+/** Items down to a depth (1 the top alone), in the order of the outline. */
+export function flat(items: readonly DiagramItem[], depth = Infinity): DiagramItem[] {
+  return items.flatMap(item => [item, ...(depth > 1 ? flat(item.children, depth - 1) : [])])
+}
+
+const made = new WeakMap<DiagramItem['children'], TextDoc | null>()
+
+/** What stands under an item as a text of its own, its levels counted anew; null of nothing. */
+export function textBelow(item: DiagramItem): TextDoc | null {
+  const before = made.get(item.children)
+  if (before !== undefined) return before
+  const lines = (items: readonly DiagramItem[], level: number): Paragraph[] => items.flatMap(child => [{ type: 'paragraph' as const, attrs: { level }, ...(child.paragraph.content ? { content: child.paragraph.content } : {}) }, ...lines(child.children, level + 1)])
+  const plain = item.children.length === 1 && !item.children[0]!.children.length
+  const text: TextDoc | null = item.children.length ? { type: 'doc', content: lines(item.children, plain ? 0 : 1) } : null
+  made.set(item.children, text)
+  return text
+}
+
+const heads = new WeakMap<Paragraph, TextDoc>()
+
+/** The item's own line as a text. */
+export function headText(paragraph: Paragraph): TextDoc {
+  let text = heads.get(paragraph)
+  if (!text) heads.set(paragraph, (text = { type: 'doc', content: [{ type: 'paragraph', ...(paragraph.content ? { content: paragraph.content } : {}) }] }))
+  return text
+}

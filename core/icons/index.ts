@@ -1,0 +1,2 @@
+export * from './drawn'
+export * from './find'

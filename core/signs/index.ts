@@ -1,0 +1,2 @@
+export * from './find'
+export * from './symbols'
