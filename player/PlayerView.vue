@@ -66,6 +66,15 @@ const forward = () => act(() => course.forward())
 const back = () => act(() => course.back())
 const goTo = (moment: Moment) => act(() => course.goTo(moment))
 const pause = () => { paused.value = !paused.value }
+/** A press on words that lead somewhere goes there, and is no advance: to a slide of the deck, or to an address in a window of its own. */
+function follow(event: MouseEvent) {
+  const link = (event.target as Element).closest?.('[data-link]')?.getAttribute('data-link')
+  if (!link) return
+  event.stopPropagation()
+  if (!link.startsWith('#')) {
+    if (/^(https?|mailto):/i.test(link)) window.open(link, '_blank', 'noopener,noreferrer')
+  } else if (props.bundle.deck.slides[link.slice(1)]) goTo({ slide: link.slice(1), beat: 0, seconds: 0 })
+}
 defineExpose({ forward, back, goTo, pause, paused, over })
 
 const start = () => { course = purpose.value === 'talk' ? talkCourse(plan.value, props.from ?? null) : filmCourse(plan.value, 0) }
@@ -93,7 +102,7 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <div ref="frame" class="player-view" :data-over="over || undefined">
+  <div ref="frame" class="player-view" :data-over="over || undefined" @click.capture="follow">
     <StageView v-if="width" ref="stage" :deck="bundle.deck" :plan="plan" :width="width" />
     <div v-if="over && purpose === 'talk'" class="player-end">The end. Back shows the last slide again, Escape leaves.</div>
   </div>

@@ -8,6 +8,7 @@ import DiagramView from './elements/DiagramView.vue'
 import IconView from './elements/IconView.vue'
 import PictureView from './elements/PictureView.vue'
 import ShapeView from './elements/ShapeView.vue'
+import TableView from './elements/TableView.vue'
 import TextView from './elements/TextView.vue'
 import type { StageHost } from './host'
 import { shadowOf } from './paint'
@@ -35,6 +36,7 @@ const style = computed(() => {
       <ShapeView v-else-if="element.kind === 'shape'" :palette="theme.palette" :element="element" :host="host" :scale="scale" />
       <IconView v-else-if="element.kind === 'icon'" :icon="element.icon" :color="cssColor(element.color ?? { role: 'ink' }, theme.palette)" :weight="element.weight" :alt="element.alt" />
       <DiagramView v-else-if="element.kind === 'diagram'" :deck="deck" :theme="theme" :element="element" :host="host" :scale="scale" :prompts="prompts" />
+      <TableView v-else-if="element.kind === 'table'" :deck="deck" :theme="theme" :element="element" :host="host" :prompts="prompts" />
       <template v-else-if="element.kind === 'group'">
         <ElementView v-for="member in members.get(element.id) ?? []" :key="member.id" :deck="deck" :theme="theme" :element="member" :members="members" :within="element.box" :score="score" :host="host" :prompts="prompts" :editing="editing" :scale="scale" />
       </template>

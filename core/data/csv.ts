@@ -59,6 +59,13 @@ function namesOf(header: readonly string[]): string[] {
   })
 }
 
+/** A table of written rows: the header names the columns, whose types are found from what stands in them. */
+export function tableOfRows(header: readonly string[], rows: readonly (readonly string[])[], name: string, id: string, preferred: DecimalSign = '.'): DataTable {
+  const width = rows.reduce((most, row) => Math.max(most, row.length), header.length)
+  const names = namesOf(Array.from({ length: width }, (_, index) => header[index] ?? ''))
+  return { id, name, columns: names.map((column, index) => columnOf(column, rows, index, preferred)) }
+}
+
 /**
  * Reads separated text (comma, semicolon, tab, bar) with a header line into a table. Decimal signs are found by column;
  * where the delimiter is a semicolon a decimal comma is the likelier. What cannot be read comes back as one sentence.
@@ -75,7 +82,5 @@ export function readCsv(bytes: Uint8Array, name: string, id: string): Outcome<Da
   const width = rows.reduce((most, row) => Math.max(most, row.length), header.length)
   if (width > 500) return failed(`“${name}” has ${width} columns; at most 500 can be read.`)
   const preferred: DecimalSign = parsed.meta.delimiter === ';' || parsed.meta.delimiter === '\t' ? ',' : '.'
-  const names = namesOf(Array.from({ length: width }, (_, index) => header[index] ?? ''))
-  const columns = names.map((column, index) => columnOf(column, rows, index, preferred))
-  return { ok: true, value: { id, name: name.slice(0, 200) || 'Table', columns } }
+  return { ok: true, value: tableOfRows(header, rows, name.slice(0, 200) || 'Table', id, preferred) }
 }

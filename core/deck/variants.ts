@@ -25,3 +25,13 @@ export function inVariant(deck: Deck, variant: Id | null | undefined): Deck {
 
 /** A variant by its id or its name, as an address or a command may give it. */
 export const variantNamed = (deck: Deck, wanted: string) => deck.variants[wanted] ?? variantsOf(deck).find(variant => variant.name.toLowerCase() === wanted.trim().toLowerCase())
+
+/** A deck as one of its variants alone: what does not show there is hidden, and of other variants nothing is left. */
+export function onlyVariant(deck: Deck, variant: Id): Deck {
+  const shown = inVariant(deck, variant)
+  const elements = Object.fromEntries(Object.entries(shown.elements).map(([id, element]) => {
+    const { shows: _, ...rest } = element
+    return [id, rest as Element]
+  }))
+  return { ...shown, elements, variants: {} }
+}

@@ -15,7 +15,7 @@ export const textSchema = new Schema({
         { tag: 'li', getAttrs: node => ({ level: Math.min(9, depthOf(node as unknown as ListItem)) }) },
         { tag: 'p,h1,h2,h3,h4,h5,h6,div,blockquote,pre' },
       ],
-      toDOM: node => ['p', { 'data-level': node.attrs.level, 'style': node.attrs.align ? `text-align:${node.attrs.align}` : '' }, 0],
+      toDOM: node => ['p', { 'data-level': node.attrs.level, ...(node.attrs.lit ? { 'data-lit': '' } : {}), 'style': node.attrs.align ? `text-align:${node.attrs.align}` : '' }, 0],
     },
     text: { group: 'inline' },
     break: { inline: true, group: 'inline', selectable: false, parseDOM: [{ tag: 'br' }], toDOM: () => ['br'], leafText: () => '\n' },

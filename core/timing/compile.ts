@@ -1,5 +1,6 @@
 import { diagramParts } from '../diagrams'
 import { beatsOf, cuesOf, inlineText, paragraphTexts, shownElements, themeUnder, type Cue, type Deck, type Hold, type Id, type Info, type Parts, type ShownElement } from '../deck'
+import { layoutOfTable } from '../tables'
 import { addReading, countReading, nothingToRead, readingSeconds, type Reading } from '../text'
 import { easingOf } from './easing'
 import { effectNamed } from './effects'
@@ -25,7 +26,7 @@ function lengthOf(cue: Cue, span: PartSpan | null): number {
 function finestOf(element: ShownElement, cues: readonly Cue[]): Parts['by'] | null {
   const ways = cues.flatMap(cue => (cue.effect === 'type' && element.kind === 'text' ? ['letter' as const] : cue.parts ? [cue.parts.by] : []))
   if (!ways.length) return null
-  return element.kind === 'text' ? finest(ways) : element.kind === 'chart' ? 'mark' : element.kind === 'diagram' ? 'item' : null
+  return element.kind === 'text' ? finest(ways) : element.kind === 'chart' ? 'mark' : element.kind === 'diagram' ? 'item' : element.kind === 'table' ? 'mark' : null
 }
 
 function readingOf(element: ShownElement, deck: Deck, context: TimingContext, info: Info, covered: ((part: number) => boolean) | null, by: Parts['by'] | null): Reading {
@@ -38,6 +39,10 @@ function readingOf(element: ShownElement, deck: Deck, context: TimingContext, in
     const indices = partIndices(deck, element, by!, by!, context)
     const share = indices.length ? indices.filter(covered).length / indices.length : 0
     return { words: Math.round(whole.words * share), numbers: Math.round(whole.numbers * share), marks: 0 }
+  }
+  if (element.kind === 'table') {
+    const cells = layoutOfTable(deck, element, context.table, context.measurer)?.cells ?? []
+    return cells.filter((_, index) => !covered || covered(index)).reduce((sum, cell) => addReading(sum, countReading(cell.lines.join(' '), info.language)), nothingToRead)
   }
   if (element.kind === 'diagram') {
     const parts = diagramParts(element.text, element.family)

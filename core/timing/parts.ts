@@ -1,6 +1,7 @@
 import { drawingOfElement } from '../charts'
 import { diagramParts } from '../diagrams'
 import type { Deck, Parts, ShownElement } from '../deck'
+import { layoutOfTable } from '../tables'
 import { layoutOfElement, lettersOf } from '../text'
 import type { PartSpan, TimingContext } from './score'
 
@@ -15,6 +16,10 @@ export function partIndices(deck: Deck, element: ShownElement, by: Parts['by'], 
   if (element.kind === 'chart') {
     const marks = drawingOfElement(deck, element, null, context.table, context.measurer)?.marks.length ?? 0
     return Array.from({ length: marks }, (_, index) => (by === 'series' ? 0 : index))
+  }
+  if (element.kind === 'table') {
+    const layout = layoutOfTable(deck, element, context.table, context.measurer)
+    return Array.from({ length: (layout?.rows ?? 0) * (layout?.columns ?? 0) }, (_, index) => (by === 'line' ? Math.floor(index / layout!.columns) : by === 'series' ? index % layout!.columns : index))
   }
   if (element.kind === 'diagram') return diagramParts(element.text, element.family).map((_, index) => index)
   if (element.kind !== 'text') return []

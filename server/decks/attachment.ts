@@ -1,5 +1,5 @@
 import type { H3Event } from 'h3'
-import type { Deck } from '../../core/deck'
+import { onlyVariant, variantNamed, type Deck } from '../../core/deck'
 import { refuse } from '../access'
 import { deckExists } from '../database/decks'
 import { currentDeck } from '../live/rooms'
@@ -9,7 +9,15 @@ export async function deckAs(event: H3Event, ending: string, type: string, make:
   const id = getRouterParam(event, 'id')!
   if (!(await deckExists(id))) refuse(404, 'There is no such deck.')
   const deck = await currentDeck(id)
-  return sendAs(event, deck.info.info!.title, ending, type, await make(deck))
+  const variant = variantOf(event, deck)
+  return sendAs(event, [deck.info.info!.title, variant?.name].filter(Boolean).join(' '), ending, type, await make(variant ? onlyVariant(deck, variant.id) : deck))
+}
+
+/** The variant that a request asks for, by its id or name; undefined for the deck as it is in general. One that is not there is said so. */
+export function variantOf(event: H3Event, deck: Deck) {
+  const asked = getQuery(event).variant
+  if (asked === undefined || asked === '') return undefined
+  return variantNamed(deck, String(asked)) ?? refuse(404, `This deck has no variant “${String(asked).slice(0, 120)}”.`)
 }
 
 /** Answers with a file that is saved under a title and an ending. */

@@ -28,6 +28,10 @@ const edited = computed(() => {
   const element = stage.editing ? stage.byId.get(stage.editing) : undefined
   return element?.kind === 'text' ? element : null
 })
+const tabled = computed(() => {
+  const element = stage.editing ? stage.byId.get(stage.editing) : undefined
+  return element?.kind === 'table' ? element : null
+})
 const framed = computed(() => {
   const element = stage.framing ? stage.byId.get(stage.framing) : undefined
   return element?.kind === 'picture' ? element : null
@@ -48,6 +52,7 @@ function open(element: ShownElement, top: Id = element.id) {
   if (element.pinned || element.locked || (store.isForm && !element.placeholder) || !store.canEdit) return
   store.select(element.id)
   if (element.kind === 'text' && !element.field) stage.editing = element.id
+  else if (element.kind === 'table' && !element.table) stage.editing = element.id
   else if (element.kind === 'picture' && element.media && !element.logo) stage.framing = element.id
 }
 /** The part of a group that something in it belongs to. */
@@ -109,12 +114,13 @@ defineExpose({ startEditing })
     <template v-if="store.stageId && stage.deck">
       <div ref="board" class="board" :class="{ over: isOver }" :style="place" data-test="stage">
         <div class="scaled" :style="{ width: `${stage.size.width}px`, height: `${stage.size.height}px`, transform: `scale(${stage.scale})` }">
-          <SlideView :deck="stage.deck" :slide="store.stageId" :frame="null" :editing="stage.editing" :scale="stage.scale" :tries="stage.tries" prompts />
+          <SlideView :deck="stage.deck" :slide="store.stageId" :frame="null" :editing="tabled ? null : stage.editing" :scale="stage.scale" :tries="stage.tries" prompts />
           <StageHits ref="hits" :drop-at="dropAt" @open="open" />
           <StageGuides ref="guides" />
           <StageChosen />
           <FrameEditing v-if="framed" :key="framed.id" :element="framed" />
           <TextEditing v-if="edited" :key="edited.id" :deck="stage.deck" :element="edited" :scale="stage.scale" @done="stage.editing = null" />
+          <TableEditing v-if="tabled" :key="tabled.id" :element="tabled" @done="stage.editing = null" />
           <DrawTool v-if="stage.tool && store.canEdit" :key="stage.tool" />
         </div>
       </div>

@@ -3,7 +3,7 @@ import { cssColor, readColor } from '#core/color'
 import { roleNames, type Color, type Role, type Theme } from '#core/deck'
 
 /** Chooses a palette role with its tint and transparency, or a value entered exactly. Null stands for none, where that is offered. */
-const props = defineProps<{ modelValue: Color | null | undefined, theme: Theme, label: string, none?: boolean }>()
+const props = defineProps<{ modelValue: Color | null | undefined, theme: Theme, label: string, none?: boolean, /** A button with this icon in place of the colour’s name. */ icon?: string }>()
 const emit = defineEmits<{ 'update:modelValue': [color: Color | null] }>()
 const text = ref('')
 const wrong = ref('')
@@ -31,7 +31,8 @@ const setAlpha = (percent: number) => {
 
 <template>
   <UPopover>
-    <button class="field choice" :aria-label="`${label}: ${words}`"><i :style="{ background: css }" />{{ words }}</button>
+    <button v-if="icon" class="mark" :aria-label="label" :title="label"><UIcon :name="icon" /><i :style="{ background: modelValue ? css : 'var(--line)' }" /></button>
+    <button v-else class="field choice" :aria-label="`${label}: ${words}`"><i :style="{ background: css }" />{{ words }}</button>
     <template #content="{ close }">
       <div class="colors">
         <div class="swatches">
@@ -52,6 +53,9 @@ const setAlpha = (percent: number) => {
 <style scoped>
 .choice { display: inline-flex; gap: 7px; align-items: center; cursor: pointer; }
 .choice i { flex: none; width: 14px; height: 14px; border-radius: 50%; border: 1px solid var(--line); }
+.mark { min-width: 28px; height: 28px; border: 0; background: none; border-radius: 6px; color: inherit; cursor: pointer; display: grid; place-items: center; position: relative; }
+.mark:hover { background: var(--act-wash); color: var(--act); }
+.mark i { position: absolute; left: 6px; right: 6px; bottom: 3px; height: 3px; border-radius: 2px; }
 .colors { padding: 10px; display: flex; flex-direction: column; gap: 8px; width: 206px; }
 .swatches { display: flex; flex-wrap: wrap; gap: 6px; }
 .swatches button { width: 26px; height: 26px; border-radius: 50%; border: 1px solid var(--line); cursor: pointer; }

@@ -33,8 +33,9 @@ function moveToBeat(beat: string) {
     ...followers.flatMap(other => setFields(store.deck!, { table: 'cues', id: other.id, fields: { anchor: { to: 'beat' } } })),
   ])
 }
-const byWords: Record<string, string> = { paragraph: 'by line of the list', line: 'by row', word: 'by word', letter: 'by letter', mark: 'bar by bar', item: 'item by item' }
-const partChoices = computed(() => (element.value?.kind === 'chart' ? ['mark'] : element.value?.kind === 'diagram' ? ['item'] : element.value?.kind === 'text' ? ['paragraph', 'line', 'word', 'letter'] : []))
+const byWords = computed<Record<string, string>>(() => (element.value?.kind === 'table' ? { line: 'row by row', series: 'column by column', mark: 'cell by cell' } : wordsOf))
+const wordsOf: Record<string, string> = { paragraph: 'by line of the list', line: 'by row', word: 'by word', letter: 'by letter', mark: 'bar by bar', item: 'item by item' }
+const partChoices = computed(() => (element.value?.kind === 'chart' ? ['mark'] : element.value?.kind === 'table' ? ['line', 'series', 'mark'] : element.value?.kind === 'diagram' ? ['item'] : element.value?.kind === 'text' ? ['paragraph', 'line', 'word', 'letter'] : []))
 const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by: by as never, stagger: cue.value?.parts?.stagger ?? (by === 'letter' ? 0.03 : 0.15) } })
 </script>
 

@@ -136,6 +136,7 @@ function menu(element: Element) {
   const builds = [
     ...(lineCount(element) > 1 ? [{ label: `Line by line, ${each}`, onSelect: () => onAdvance(element, 'paragraph', lineCount(element)) }, { label: 'Line by line, in this beat', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'paragraph', stagger: 0.4 } }) }] : []),
     ...(itemCount(element) > 1 ? [{ label: `Item by item, ${each}`, onSelect: () => onAdvance(element, 'item', itemCount(element)) }, { label: 'Item by item, in this beat', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'item', stagger: 0.4 } }) }] : []),
+    ...(element.kind === 'table' ? [{ label: 'Row by row', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'line', stagger: 0.3 } }) }, { label: 'Column by column', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'series', stagger: 0.3 } }) }] : []),
     ...(markCount(element) > 1 ? [{ label: 'Bars one after the other', onSelect: () => newCue(element, 'enter', 'grow', { parts: { by: 'mark', stagger: 0.15 } }) }] : []),
   ]
   return [builds, offer('enter', 'Comes in'), offer('emphasis', 'Draws the eye'), offer('move', 'Moves'), offer('exit', 'Goes out')].filter(list => list.length)

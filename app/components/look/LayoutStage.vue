@@ -6,6 +6,7 @@ import { arrangeLayout } from '#core/themes'
 /** A layout or master on the stage, with what can be put on it: places to be filled, and what stands on every slide. */
 const store = useDeck()
 const { boxAt: middle, put } = usePutting()
+const stage = useStage()
 const owner = computed(() => store.lookOwner)
 const onLayout = computed(() => !!owner.value && !!store.deck!.layouts[owner.value])
 /** A name for a place that no other place of the layout has. */
@@ -47,15 +48,16 @@ const fieldMenu = computed(() => [fields.map(([field, name]) => ({ label: name, 
 <template>
   <section class="work-place" aria-label="Layout on the stage">
     <div v-if="store.canEdit && owner" class="add" role="toolbar" aria-label="Add">
-      <template v-if="onLayout">
+      <div id="text-tools" />
+      <template v-if="onLayout && !stage.editing">
         <span class="quiet">A place for</span>
         <button class="press small" @click="addPlace.text">Text</button><button class="press small" @click="addPlace.picture">Picture</button><button class="press small" @click="addPlace.chart">Chart</button><button class="press small" @click="addPlace.any">Anything</button>
         <UDropdownMenu :items="diagrams" :ui="{ content: 'max-h-80 overflow-y-auto' }"><button class="press small">{{ arranging ? `Diagram: ${arranging.label}` : 'Diagram' }}</button></UDropdownMenu>
       </template>
-      <span class="quiet">On every slide</span>
+      <template v-if="!stage.editing"><span class="quiet">On every slide</span>
       <button class="press small" @click="addText">Text</button>
       <UDropdownMenu :items="fieldMenu"><button class="press small">Number, date, names</button></UDropdownMenu>
-      <button class="press small" @click="picker?.click()">Picture</button><button class="press small" @click="addShape('rectangle')">Rule</button><button class="press small" @click="addShape('ellipse')">Ellipse</button>
+      <button class="press small" @click="picker?.click()">Picture</button><button class="press small" @click="addShape('rectangle')">Rule</button><button class="press small" @click="addShape('ellipse')">Ellipse</button></template>
       <input ref="picker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" @change="addPicture(($event.target as HTMLInputElement).files?.[0])">
     </div>
     <div class="canvas"><StageCanvas /></div>

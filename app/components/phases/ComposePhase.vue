@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { newChart } from '#core/charts'
 import { setFields, shownElement, textOf, type DrawnIcon } from '#core/deck'
+import { diagramFamily } from '#core/diagrams'
 import { shapeNamed } from '#core/shapes'
 
 const store = useDeck()
@@ -30,6 +31,12 @@ function addShape(name: string) {
   put('add a shape', { kind: 'shape', name: shape.label, shape: name, box: wide ? middle(420, 300) : middle(320, 320), fill: { role: 'accent1' } })
 }
 const addIcon = (icon: DrawnIcon) => put('add an icon', { kind: 'icon', name: icon.name.replace(/-/g, ' ').replace(/^./, letter => letter.toUpperCase()), icon, color: { role: 'accent1' }, box: middle(200, 200 * icon.view[1] / icon.view[0]) })
+const addDiagram = (family: string) => put('add a diagram', { kind: 'diagram', name: diagramFamily(family).label, family, text: textOf([1, 2, 3].map(number => ({ text: `Item ${number}`, level: 1 }))), box: middle(1200, 640) })
+async function addTable() {
+  const id = put('add a table', { kind: 'table', name: 'Table', table: null, columns: [], cells: [['Name', 'Amount', 'Share'], ['', '', ''], ['', '', ''], ['', '', '']], box: middle(1200, 420) })
+  await nextTick()
+  if (id) canvas.value?.startEditing(id)
+}
 const addChart = () => put('add a chart', { kind: 'chart', name: 'Chart', chart: newChart(null), box: middle(1200, 640) })
 
 async function takeTable(file: File, element: string | null, at?: { x: number, y: number }) {
@@ -45,6 +52,7 @@ async function takeTable(file: File, element: string | null, at?: { x: number, y
     const { id, owner, name, order, placeholder, box } = chart
     store.edit(`draw ${table.name}`, [{ do: 'put', table: 'elements', record: { id, owner, name, order, kind: 'chart', chart: newChart(table.id), ...(placeholder ? { placeholder } : {}), ...(box ? { box } : {}) } }])
   } else if (chart?.kind === 'chart') store.edit(`draw ${table.name}`, setFields(store.deck, { table: 'elements', id: chart.id, fields: { chart: { ...newChart(table.id), ...chart.chart, table: table.id, across: null, height: null, lit: [] } } as never }))
+  else if (chart?.kind === 'table') store.edit(`fill ${chart.name} from ${table.name}`, setFields(store.deck, { table: 'elements', id: chart.id, fields: { table: table.id, columns: [], looks: undefined } as never }))
   else put(`draw ${table.name}`, { kind: 'chart', name: table.name.replace(/\.\w+$/, ''), chart: newChart(table.id), box: middle(1200, 640, at) })
 }
 
@@ -89,6 +97,7 @@ async function takeGround(file: File) {
   busy.value = ''
   if (media) store.edit(`make ${file.name} the ground`, setFields(store.deck!, { table: 'slides', id: slide.id, fields: { backdrop: { ...slide.backdrop, fill: { kind: 'picture', media: media.hash, natural: { width: media.width ?? 1600, height: media.height ?? 900 } } } } }))
 }
+const { question } = useStageClipboard(files => void takeFiles(files, { x: size.value.width / 2, y: size.value.height / 2 }, null))
 const zooms = computed(() => [[
   { label: 'Fit the slide', kbds: ['0'], onSelect: stage.fit }, { label: 'Nearer', kbds: ['+'], onSelect: () => stage.zoomTo(stage.zoom * 1.25) }, { label: 'Farther', kbds: ['-'], onSelect: () => stage.zoomTo(stage.zoom / 1.25) },
   { label: 'True size, 100 %', onSelect: () => stage.zoomTo(stage.zoom / stage.scale) }, ...(stage.single ? [{ label: `On ${stage.single.name}`, onSelect: () => stage.single && stage.zoomOn(stage.outlineOf(stage.single)) }] : []),
@@ -110,14 +119,18 @@ onKeys(onKey)
     <section class="middle" aria-label="Stage">
       <div ref="addLine" class="add" role="toolbar" aria-label="Add">
         <ComposeViews />
-        <span class="quiet adding">Add</span>
-        <span v-if="store.isForm" class="quiet">is closed: this deck is a form, fill its places</span>
+        <div v-if="!looking" id="text-tools" />
+        <span v-if="!stage.editing" class="quiet adding">Add</span>
+        <template v-if="stage.editing" />
+        <span v-else-if="store.isForm" class="quiet">is closed: this deck is a form, fill its places</span>
         <template v-else-if="store.canEdit">
           <button class="press small" @click="addText">Text</button>
           <button class="press small" @click="pick(picturePicker, null)">Picture</button>
           <ShapeFinder label="Add a shape or line" lines @choose="addShape" @tool="tool => stage.tool = tool" />
           <IconFinder label="Add an icon" @choose="addIcon"><button class="press small">Icon</button></IconFinder>
           <button class="press small" @click="addChart">Chart</button>
+          <FamilyFinder @choose="addDiagram" />
+          <button class="press small" @click="addTable">Table</button>
         </template>
         <span v-else class="quiet">is for editors; your role is viewer</span>
         <span class="quiet busy" role="status">{{ busy }}</span>
@@ -128,6 +141,7 @@ onKeys(onKey)
       <input ref="tablePicker" type="file" accept=".csv,.tsv,.txt,text/csv" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="table-file" @change="chosen($event, takeTable)">
       <input ref="picturePicker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="picture-file" @change="chosen($event, takePicture)">
     </section>
+    <PasteAsk v-model="question" />
     <aside class="right" aria-label="Settings"><ElementSettings @table="pick(tablePicker, single)" @picture="pick(picturePicker, single)" @edit="id => canvas?.startEditing(id)" /></aside>
   </div>
 </template>

@@ -1,9 +1,13 @@
 <script setup lang="ts">
+import { variantsOf } from '#core/deck'
 import { momentAt } from '#core/timing'
 
 const emit = defineEmits<{ play: [] }>()
 const store = useDeck()
 const router = useRouter()
+const work = useStage()
+const variants = computed(() => variantsOf(store.deck!))
+const asVariant = computed(() => (work.variant ? { variant: work.variant } : {}))
 const loops = ref<{ id: string, name: string, items: { id: string, deck: string, title: string }[] }[]>([])
 const loop = ref('')
 const busy = ref('')
@@ -19,11 +23,11 @@ const begin = () => {
   if (first) store.goTo({ ...first, seconds: 0 })
   emit('play')
 }
-const film = () => router.push({ path: `/present/${store.id}`, query: { as: 'film' } })
+const film = () => router.push({ path: `/present/${store.id}`, query: { as: 'film', ...asVariant.value } })
 
 async function takeAway(kind: 'file' | 'offline') {
   busy.value = 'Packing the file'
-  const answer = await asking(() => $fetch.raw<Blob>(`/api/decks/${store.id}/${kind}`, { responseType: 'blob' }))
+  const answer = await asking(() => $fetch.raw<Blob>(`/api/decks/${store.id}/${kind}`, { responseType: 'blob', query: asVariant.value }))
   busy.value = ''
   if (!answer?._data) return
   const link = document.createElement('a')
@@ -37,7 +41,7 @@ async function hang() {
   const target = loops.value.find(item => item.id === loop.value)
   if (!target) return
   busy.value = 'Publishing'
-  const published = await asking(() => $fetch(`/api/decks/${store.id}/publish`, { method: 'POST' }))
+  const published = await asking(() => $fetch(`/api/decks/${store.id}/publish`, { method: 'POST', query: asVariant.value }))
   if (published) {
     const there = target.items.some(item => item.deck === store.id)
     const items = [...target.items.map(({ id, deck }) => ({ id, deck })), ...(there ? [] : [{ deck: store.id! }])]
@@ -50,7 +54,7 @@ async function hang() {
 
 <template>
   <div class="deliver">
-    <h2>Deliver</h2>
+    <div class="top"><h2>Deliver</h2><label v-if="variants.length" class="variant">As<select class="field" aria-label="Variant" :value="work.variant ?? ''" @change="work.variant = ($event.target as HTMLSelectElement).value || null"><option value="">it is in general</option><option v-for="variant in variants" :key="variant.id" :value="variant.id">{{ variant.name }}</option></select></label></div>
     <div class="ways">
       <section><h3>Present</h3><p>Full screen, at your pace. Space, arrows or a press go on; Escape leaves.</p><div class="foot"><button class="press acts" :disabled="!store.plan?.slides.length" @click="begin">Present from the start</button></div></section>
       <section><h3>Play as a film</h3><p>By itself from beginning to end, in <b class="amount">{{ length }}</b>. Nothing to touch.</p><div class="foot"><button class="press" :disabled="!store.plan?.slides.length" @click="film">Play as a film</button></div></section>
@@ -68,7 +72,9 @@ async function hang() {
 
 <style scoped>
 .deliver { height: 100%; overflow-y: auto; padding: 18px 28px; max-width: 1080px; margin: 0 auto; }
-h2 { font-size: 20px; margin-bottom: 14px; }
+h2 { font-size: 20px; }
+.top { display: flex; align-items: center; gap: 18px; margin-bottom: 14px; }
+.variant { display: flex; align-items: center; gap: 8px; color: var(--second); }
 .ways { display: grid; grid-template-columns: 1fr 1fr; gap: 16px; }
 section { background: var(--panel); border: 1px solid var(--line); border-radius: 10px; padding: 16px 18px; display: flex; flex-direction: column; }
 h3 { font-size: 17px; }

@@ -6,6 +6,7 @@ const route = useRoute()
 const router = useRouter()
 const store = useDeck()
 const stage = useStageHost()
+const work = useStage()
 const { toggle } = usePlayback()
 
 const phases = [
@@ -14,6 +15,7 @@ const phases = [
 const phase = computed(() => String(route.query.phase ?? 'outline'))
 const go = (name: string) => void router.replace({ query: { ...route.query, phase: name } })
 const keysShown = ref(false)
+const finding = ref(false)
 /** The slide in hand comes first; the rundown, which reckons every slide of the deck, follows a frame later. */
 const settled = ref(false)
 watch(() => !!store.deck, arrived => {
@@ -31,7 +33,7 @@ const colors = computed(() => Object.fromEntries(Object.entries(store.deck?.them
 
 function play() {
   const moment = store.moment
-  void router.push({ path: `/present/${store.id}`, query: moment ? { slide: moment.slide, beat: String(moment.beat) } : {} })
+  void router.push({ path: `/present/${store.id}`, query: { ...(moment ? { slide: moment.slide, beat: String(moment.beat) } : {}), ...(work.variant ? { variant: work.variant } : {}) } })
 }
 
 
@@ -66,13 +68,17 @@ function onKey(event: KeyboardEvent) {
       if (next) store.goTo(next)
     } else store.goTo({ ...store.moment, seconds: Math.max(0, store.moment.seconds + (forwards ? 1 : -1) / 30) })
   } else if (event.key === '?') keysShown.value = true
+  else if (event.key === '/') {
+    event.preventDefault()
+    finding.value = true
+  }
 }
 onKeys(onKey)
 
 const keys = [
   ['Space', 'play and stop'], [', and .', 'one frame back, on; with Shift one beat'], ['Alt 1 to Alt 5', 'the five phases'], ['Arrows', 'nudge by 8; with Alt by 1, with Shift by 40'],
   ['Tab', 'walk the parts of the slide'], ['Enter', 'edit the text that is selected'], ['A', 'what to add to the slide'], ['B', 'a new beat at the playhead'], ['Delete', 'take away what is selected'],
-  ['Ctrl D', 'duplicate'], ['Ctrl Z, Ctrl Shift Z', 'undo, redo'], ['?', 'this page'],
+  ['Ctrl D', 'duplicate, with the same offset again'], ['Ctrl C, X, V', 'copy, cut, paste'], ['G, Shift G', 'group, open the group'], ['Page Up, Page Down', 'forward, back'], ['+ - 0', 'nearer, farther, fit'], ['/', 'find words and parts, and replace'], ['Ctrl Z, Ctrl Shift Z', 'undo, redo'], ['?', 'this page'],
 ] as const
 </script>
 
@@ -94,6 +100,7 @@ const keys = [
       <p v-if="store.status.closed">There is no such deck, or it is off the shelf. <NuxtLink to="/" class="link">All decks</NuxtLink></p>
       <p v-else class="quiet">Fetching the deck</p>
     </div>
+    <FindAnything v-if="store.deck" v-model="finding" />
     <UModal v-model:open="keysShown" title="Keys" description="What the keyboard does here">
       <template #body><dl class="keys"><template v-for="[key, words] in keys" :key="key"><dt class="amount">{{ key }}</dt><dd>{{ words }}</dd></template></dl></template>
     </UModal>

@@ -15,7 +15,7 @@ const looks: Partial<Record<Element['kind'], readonly string[]>> = {
   shape: ['fill', 'stroke', 'ends', 'radius'],
   icon: ['color', 'weight'],
   diagram: ['options'],
-  table: ['options'],
+  table: ['banding', 'rules', 'color', 'size', 'head'],
   figure: ['wardrobe'],
 }
 

@@ -165,7 +165,36 @@ export const chartSpecSchema = z.object({
 const chartElement = z.object({ ...base, kind: z.literal('chart'), chart: chartSpecSchema.optional(), prompt: z.string().max(200).optional() })
 const iconElement = z.object({ ...base, kind: z.literal('icon'), icon: drawnIconSchema, color: colorSchema.optional(), /** Multiple of the drawn weight of its lines. */ weight: z.number().min(0.1).max(6).optional() })
 const diagramElement = z.object({ ...base, kind: z.literal('diagram'), family: z.string().max(60), text: textDocSchema, options: optionsSchema.optional() })
-const tableElement = z.object({ ...base, kind: z.literal('table'), table: idSchema.nullable(), columns: z.array(z.string().max(200)).max(200), options: optionsSchema.optional() })
+/** How a column of a table is shown; what is absent follows from what it holds. */
+const tableColumnSchema = z.object({
+  align: z.enum(['left', 'center', 'right', 'decimal']).optional(),
+  format: numberFormatSchema.optional(),
+  /** Share of the table's width over what its words need: 1 is as they do. */
+  wide: z.number().min(0.2).max(5).optional(),
+})
+
+const tableElement = z.object({
+  ...base,
+  kind: z.literal('table'),
+  /** Where its rows come from; null where they are written in `cells`. */
+  table: idSchema.nullable(),
+  /** Rows as written, the first naming the columns. */
+  cells: z.array(z.array(z.string().max(2000)).max(60)).max(500).optional(),
+  /** Of a table of data: the columns shown, by name; empty for all. */
+  columns: z.array(z.string().max(200)).max(200),
+  /** By position among the columns that are shown. */
+  looks: z.array(tableColumnSchema.nullable()).max(200).optional(),
+  /** The names of the columns on top; on unless it is false. */
+  head: z.boolean().optional(),
+  /** Sums of numbers in a last row. */
+  totals: z.boolean().optional(),
+  /** Every other row on a tint; on unless it is false. */
+  banding: z.boolean().optional(),
+  rules: z.enum(['rows', 'grid', 'none']).optional(),
+  color: colorSchema.optional(),
+  /** Size of its words at most, px of deck space. */
+  size: z.number().min(6).max(400).optional(),
+})
 const figureElement = z.object({ ...base, kind: z.literal('figure'), pose: z.string().max(60), wardrobe: optionsSchema.optional() })
 const filmElement = z.object({ ...base, kind: z.literal('film'), media: hashSchema.optional(), from: secondsSchema.optional(), until: secondsSchema.optional(), loop: z.boolean().optional(), volume: fractionSchema.optional() })
 const soundElement = z.object({ ...base, kind: z.literal('sound'), media: hashSchema.optional(), from: secondsSchema.optional(), until: secondsSchema.optional(), loop: z.boolean().optional(), volume: fractionSchema.optional() })
@@ -196,6 +225,8 @@ export type ChartSpec = z.infer<typeof chartSpecSchema>
 export type IconElement = z.infer<typeof iconElement>
 export type DiagramElement = z.infer<typeof diagramElement>
 export type GroupElement = z.infer<typeof groupElement>
+export type TableElement = z.infer<typeof tableElement>
+export type TableColumn = z.infer<typeof tableColumnSchema>
 export type LineEnd = z.infer<typeof lineEndSchema>
 export type Field = z.infer<typeof fieldSchema>
 export type Joint = z.infer<typeof jointSchema>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { setFields, styleOf, type Bullet, type Paragraph, type ShownElement, type TextDoc, type TextElement, type Theme } from '#core/deck'
+import { textToDiagram } from '#core/diagrams'
 import { bulletOf } from '#core/text'
 
 /** Lists: the bullets of every level of this text, and how its lines are counted. */
@@ -27,6 +28,7 @@ const leveled = (text: TextDoc, on: boolean): TextDoc => ({ ...text, content: te
 <template>
   <section>
     <div class="row"><span class="label">Its lines</span><span class="pair"><button class="press small" :class="{ on: levels === 0 }" @click="list(false)">are plain</button><button class="press small" :class="{ on: levels > 0 }" @click="list(true)">make a list</button></span></div>
+    <div v-if="stage.chosen.length === 1 && store.canEdit && !store.isForm && !element.field" class="row"><span class="label">As a diagram</span><FamilyFinder :text="element.text" words="Choose one" @choose="family => store.edit(`turn ${element.name} into a diagram`, textToDiagram(store.deck!, { element: element.id, family }))" /></div>
     <template v-if="levels > 0">
       <BulletField v-for="level in shown" :key="level" :bullet="bulletOf(style, level)" :own="element.bullets?.[level - 1]" :theme="theme" :label="shown > 1 ? `Level ${level}` : 'Bullet'" @change="own => set(level, own)" />
       <p class="quiet small">One line’s own bullet, its number and its level are set while writing. Tab steps a line in, Shift Tab out.</p>

@@ -1,5 +1,7 @@
+import { onlyVariant } from '../../../../core/deck'
 import { refuse, requireEditor } from '../../../access'
 import { deckExists } from '../../../database/decks'
+import { variantOf } from '../../../decks/attachment'
 import { publishDeck } from '../../../decks/publish'
 import { currentDeck } from '../../../live/rooms'
 
@@ -7,5 +9,7 @@ export default defineEventHandler(async event => {
   const person = await requireEditor(event)
   const id = getRouterParam(event, 'id')!
   if (!(await deckExists(id))) refuse(404, 'There is no such deck.')
-  return await publishDeck(id, await currentDeck(id), person.id)
+  const deck = await currentDeck(id)
+  const variant = variantOf(event, deck)
+  return await publishDeck(id, variant ? onlyVariant(deck, variant.id) : deck, person.id)
 })

@@ -1,0 +1,53 @@
+import { columnNamed, formatNumber, tableOfRows, type Column, type DataTable } from '../data'
+import type { NumberFormat, TableElement } from '../deck'
+
+const known = new WeakMap<readonly (readonly string[])[], DataTable>()
+
+/** What a table shows: its columns in the order shown; null while its data are not here. Written cells are told into types as a file of data is. */
+export function tableContent(element: Pick<TableElement, 'table' | 'cells' | 'columns'>, tableOf: (id: string) => DataTable | undefined): readonly Column[] | null {
+  if (element.table) {
+    const table = tableOf(element.table)
+    if (!table) return null
+    const chosen = element.columns.map(name => columnNamed(table, name)).filter(column => column !== undefined)
+    return chosen.length ? chosen : table.columns
+  }
+  const cells = element.cells
+  if (!cells?.length) return []
+  let table = known.get(cells)
+  if (!table) known.set(cells, (table = tableOfRows(cells[0]!, cells.slice(1), 'written', 'written')))
+  return table.columns
+}
+
+/** Decimals that a column's numbers have, at most four. */
+function decimalsOf(values: Column['values']): number {
+  let most = 0
+  for (const value of values) if (typeof value === 'number') most = Math.max(most, Math.min(4, (String(Math.round(value * 10_000) / 10_000).split('.')[1] ?? '').length))
+  return most
+}
+
+/** The words of a column's cells: numbers in one format, days as days are written in the language, words as they are. */
+export function cellWords(column: Column, format: NumberFormat | undefined, language: string): string[] {
+  if (column.type === 'number') {
+    const numbers = column.values as (number | null)[]
+    const shown = format ?? { decimals: decimalsOf(numbers), scale: 'none' as const, prefix: '', suffix: '' }
+    const among = numbers.filter(value => value !== null)
+    return numbers.map(value => (value === null ? '' : formatNumber(value, shown, language, among)))
+  }
+  if (column.type === 'date') {
+    const days = new Intl.DateTimeFormat(language, { dateStyle: 'medium', timeZone: 'UTC' })
+    return column.values.map(value => (value === null ? '' : days.format(new Date(`${value}T00:00:00Z`))))
+  }
+  return column.values.map(value => String(value ?? ''))
+}
+
+/** What stands in a column's total: the sum of its numbers; null of words and days. */
+export const totalOf = (column: Column) => (column.type === 'number' ? (column.values as (number | null)[]).reduce<number>((sum, value) => sum + (value ?? 0), 0) : null)
+
+/** A number's words told at its decimal sign: what stands before it, and what begins with it. */
+export function atDecimal(words: string, language: string): [string, string] {
+  const sign = new Intl.NumberFormat(language).formatToParts(1.5).find(part => part.type === 'decimal')?.value ?? '.'
+  const at = words.lastIndexOf(sign)
+  if (at > 0 && /\d/.test(words[at + 1] ?? '')) return [words.slice(0, at), words.slice(at)]
+  const end = /\d(?!.*\d)/.exec(words)
+  return end ? [words.slice(0, end.index + 1), words.slice(end.index + 1)] : [words, '']
+}

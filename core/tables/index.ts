@@ -1,0 +1,3 @@
+export * from './content'
+export * from './element-table'
+export * from './lay'
