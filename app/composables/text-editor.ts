@@ -146,6 +146,7 @@ export function useTextEditor(options: { element: () => string, place: Ref<HTMLE
   onBeforeUnmount(() => {
     view?.destroy()
     store.undoManager()?.stopCapturing()
+    if (store.canEdit) store.settleText(options.element())
   })
 
   return {

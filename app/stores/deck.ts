@@ -6,6 +6,7 @@ import { checkConsistency, checkSlide, inOrder, type Finding } from '#core/check
 import { applyChanges, slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/deck'
 import { settleAgendas } from '#core/layouts'
 import { applyToDocument, liveTable, localOrigin, mirrorOf, type Mirror } from '#core/live'
+import { growBoxes } from '#core/text'
 import { compileSlide, lastMoment, rundown, type Moment } from '#core/timing'
 import { connectDocument, type ConnectionStatus } from '../live/connection'
 
@@ -153,6 +154,17 @@ export const useDeck = defineStore('deck', () => {
 
   /** Changes, and what follows from them elsewhere: agendas name what the deck now holds. */
   function settled(changes: readonly Change[]): readonly Change[] {
+    const grown = deck.value ? [...changes, ...growing(changes)] : changes
+    return withAgendas(grown)
+  }
+  /** Boxes that grow with their words, where an edit touches those. */
+  function growing(changes: readonly Change[]): readonly Change[] {
+    const touched = changes.flatMap(change => (change.table === 'elements' && change.do !== 'drop' ? [change.do === 'put' ? change.record.id : change.id] : []))
+    if (!touched.length || touched.length > 200) return []
+    const next = applyChanges(deck.value!, changes)
+    return growBoxes(next, touched, stage.host.measurer)
+  }
+  function withAgendas(changes: readonly Change[]): readonly Change[] {
     if (!deck.value || !slides.value.some(slide => slide.agenda) && !changes.some(change => change.do === 'put' && change.table === 'slides' && change.record.agenda)) return changes
     return [...changes, ...settleAgendas(applyChanges(deck.value, changes), context)]
   }
@@ -179,6 +191,11 @@ export const useDeck = defineStore('deck', () => {
   }
   function stop() {
     playing.value = false
+  }
+  /** Words that were typed: a box that grows follows them when writing ends. */
+  function settleText(element: string) {
+    const grown = deck.value ? growBoxes(deck.value, [element], stage.host.measurer) : []
+    if (grown.length) edit(`fit ${deck.value!.elements[element]?.name ?? 'text'}`, grown)
   }
   const select = (...elements: string[]) => {
     selection.value = elements
@@ -210,7 +227,7 @@ export const useDeck = defineStore('deck', () => {
 
   return {
     id, deck, status, peers, undoLabel, redoLabel, slideId, lookOwner, stageId, isForm, selection, cueId, moment, playing, loopBeat, findings, canEdit, context, slides, purpose, plan, score,
-    open, close, edit, editText, undo: () => stepping('undo'), redo: () => stepping('redo'), goToSlide, goTo, stop, select, sharedText,
+    open, close, edit, editText, undo: () => stepping('undo'), redo: () => stepping('redo'), goToSlide, goTo, stop, select, sharedText, settleText,
     undoManager: () => undoManager, awareness: () => awareness,
   }
 })

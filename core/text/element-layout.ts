@@ -1,6 +1,7 @@
 import { elementsOf, shownElement, shownElements, styleOf, themeUnder, type Change, type Deck, type Id, type ShownElement, type TextDoc, type TextElement, type TextSetting } from '../deck'
 import { tidyBox } from '../place'
 import { fitText, setText, type Fitted, type TextRoom } from './fit'
+import type { Line } from './layout'
 import type { Measurer } from './measure'
 
 interface Known {
@@ -69,6 +70,27 @@ export function layoutOfElement(deck: Deck, element: TextElement & ShownElement,
 
 const keysOf = (style: TextSetting) => Object.keys(style) as (keyof TextSetting)[]
 const sameStyle = (a: TextSetting, b: TextSetting) => a === b || (keysOf(a).length === keysOf(b).length && keysOf(a).every(key => a[key] === b[key]))
+
+/** How far a text's lines stand below the inner top of its box, px: none, half or all of the room that they leave. */
+export function topOfLines(element: TextElement & ShownElement, layout: Fitted): number {
+  const free = Math.max(0, element.box.height - 2 * insetOf(element) - layout.height)
+  return element.vertical === 'middle' ? free / 2 : element.vertical === 'bottom' ? free : 0
+}
+
+/** Where a line begins, px from the inner left edge of its text's box. */
+export function leftOfLine(element: TextElement & ShownElement, layout: Fitted, line: Line): number {
+  const align = element.align ?? line.align
+  const room = (element.columns ? layout.room : Math.max(1, element.box.width - 2 * insetOf(element))) - line.indent
+  const free = align === 'center' ? (room - line.width) / 2 : align === 'right' ? room - line.width : 0
+  return line.column + (line.rightToLeft ? 0 : line.indent) + free
+}
+
+/** Where the lines of a text stand, px from the top left of its box; of words along a line, its whole box. */
+export function linePlaces(element: TextElement & ShownElement, layout: Fitted): { x: number, y: number, width: number, height: number }[] {
+  if (element.along) return [{ x: 0, y: 0, width: element.box.width, height: element.box.height }]
+  const [inset, top] = [insetOf(element), topOfLines(element, layout)]
+  return layout.lines.filter(line => line.runs.length).map(line => ({ x: inset + leftOfLine(element, layout, line), y: inset + top + line.top, width: line.width, height: line.height }))
+}
 
 /** The changes that make boxes which grow with their words as high as these now are. */
 export function growBoxes(deck: Deck, ids: readonly Id[], measurer: Measurer): Change[] {

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { cssColor } from '#core/color'
 import { styleOf, type Deck, type ShownElement, type TextElement, type Theme } from '#core/deck'
-import { fontOf, insetOf, layoutOfElement, lettersAlong, lettersOf, usualDistance, type Fitted, type Line, type PlacedLetter, type Run } from '#core/text'
+import { fontOf, insetOf, layoutOfElement, leftOfLine, lettersAlong, lettersOf, topOfLines, usualDistance, type Fitted, type Line, type PlacedLetter, type Run } from '#core/text'
 import type { Track } from '#core/timing'
 import type { StageHost } from '../host'
 import { fontStack } from '../measurer'
@@ -19,18 +19,8 @@ const by = computed(() => props.track?.partsBy ?? null)
 const inset = computed(() => insetOf(props.element))
 const inner = computed(() => ({ width: Math.max(1, props.element.box.width - 2 * inset.value), height: Math.max(1, props.element.box.height - 2 * inset.value) }))
 
-const top = computed(() => {
-  const free = Math.max(0, inner.value.height - layout.value.height)
-  return props.element.vertical === 'middle' ? free / 2 : props.element.vertical === 'bottom' ? free : 0
-})
-
-const leftOf = (line: Line) => {
-  const align = props.element.align ?? line.align
-  const columns = props.element.columns
-  const room = (columns ? layout.value.room : inner.value.width) - line.indent
-  const free = align === 'center' ? (room - line.width) / 2 : align === 'right' ? room - line.width : 0
-  return line.column + (line.rightToLeft ? 0 : line.indent) + free
-}
+const top = computed(() => topOfLines(props.element, layout.value))
+const leftOf = (line: Line) => leftOfLine(props.element, layout.value, line)
 const lineStyle = (line: Line) => ({ top: `${line.top + top.value}px`, left: `${leftOf(line)}px`, height: `${line.height}px`, lineHeight: `${line.height}px` })
 
 /** What fills the letters where it is more than a colour: painted behind each run as a part of the whole text's box. */

@@ -27,6 +27,7 @@ const columns = computed(() => props.element.columns?.count ?? 1)
 
 <template>
   <section>
+    <ReadableOn v-if="stage.chosen.length === 1" :element="element" />
     <div class="row"><span class="label">Style</span><select class="field" aria-label="Text style" :value="element.style ?? 'body'" :disabled="store.isForm" @change="set('restyle', { style: value($event) })"><option v-for="(item, name) in theme.textStyles" :key="name" :value="name">{{ item.name }}</option></select></div>
     <div class="row"><span class="label">Size</span><NumberField :model-value="style.size" label="Size" unit="px" :least="8" :most="600" @update:model-value="size => set('resize the text of', { size })" /></div>
     <div v-if="departure" class="departs">Differs from {{ departing }} in {{ differs }}.<span class="pair"><button class="press small" @click="store.edit(`take ${element.name} into ${departing}`, takeIntoStyle(store.deck!, { element: element.id }))">Take this into the style</button><button class="press small" @click="store.edit(`let ${element.name} follow its style`, returnToStyle(store.deck!, { elements: stage.chosen.map(chosen => chosen.id) }))">Return to the style</button></span></div>
