@@ -5,6 +5,7 @@ import type { Box, Deck, ShownElement, Theme } from '#core/deck'
 import type { Score } from '#core/timing'
 import ChartView from './elements/ChartView.vue'
 import DiagramView from './elements/DiagramView.vue'
+import FigureView from './elements/FigureView.vue'
 import IconView from './elements/IconView.vue'
 import PictureView from './elements/PictureView.vue'
 import ShapeView from './elements/ShapeView.vue'
@@ -37,6 +38,7 @@ const style = computed(() => {
       <IconView v-else-if="element.kind === 'icon'" :icon="element.icon" :color="cssColor(element.color ?? { role: 'ink' }, theme.palette)" :weight="element.weight" :alt="element.alt" />
       <DiagramView v-else-if="element.kind === 'diagram'" :deck="deck" :theme="theme" :element="element" :host="host" :scale="scale" :prompts="prompts" />
       <TableView v-else-if="element.kind === 'table'" :deck="deck" :theme="theme" :element="element" :host="host" :prompts="prompts" />
+      <FigureView v-else-if="element.kind === 'figure'" :theme="theme" :element="element" />
       <template v-else-if="element.kind === 'group'">
         <ElementView v-for="member in members.get(element.id) ?? []" :key="member.id" :deck="deck" :theme="theme" :element="member" :members="members" :within="element.box" :score="score" :host="host" :prompts="prompts" :editing="editing" :scale="scale" />
       </template>

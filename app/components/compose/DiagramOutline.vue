@@ -8,7 +8,7 @@ const editor = useTextEditor({ element: () => props.element, place, label: () =>
 </script>
 
 <template>
-  <section class="outline">
+  <section class="items">
     <TextTools :editor="editor" :theme="theme" outline />
     <div ref="place" class="lines" data-test="diagram-outline" @keydown.stop />
     <p class="quiet small">A line is an item. Enter begins the next, Tab puts it under the one above.</p>
@@ -16,7 +16,7 @@ const editor = useTextEditor({ element: () => props.element, place, label: () =>
 </template>
 
 <style scoped>
-.outline { display: flex; flex-direction: column; gap: 8px; }
+.items { display: flex; flex-direction: column; gap: 8px; }
 .lines { border: 1px solid var(--line); border-radius: 8px; background: var(--panel); padding: 8px 10px; min-height: 120px; max-height: 46vh; overflow-y: auto; }
 .lines :deep(.ProseMirror) { outline: none; white-space: pre-wrap; overflow-wrap: anywhere; min-height: 100px; }
 .lines :deep(p) { margin: 0 0 4px; padding-left: 14px; position: relative; }

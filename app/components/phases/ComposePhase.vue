@@ -32,6 +32,7 @@ function addShape(name: string) {
 }
 const addIcon = (icon: DrawnIcon) => put('add an icon', { kind: 'icon', name: icon.name.replace(/-/g, ' ').replace(/^./, letter => letter.toUpperCase()), icon, color: { role: 'accent1' }, box: middle(200, 200 * icon.view[1] / icon.view[0]) })
 const addDiagram = (family: string) => put('add a diagram', { kind: 'diagram', name: diagramFamily(family).label, family, text: textOf([1, 2, 3].map(number => ({ text: `Item ${number}`, level: 1 }))), box: middle(1200, 640) })
+const addFigure = (pose: string) => put('add a figure', { kind: 'figure', name: 'Figure', pose, box: middle(420, 620) })
 async function addTable() {
   const id = put('add a table', { kind: 'table', name: 'Table', table: null, columns: [], cells: [['Name', 'Amount', 'Share'], ['', '', ''], ['', '', ''], ['', '', '']], box: middle(1200, 420) })
   await nextTick()
@@ -131,6 +132,7 @@ onKeys(onKey)
           <button class="press small" @click="addChart">Chart</button>
           <FamilyFinder @choose="addDiagram" />
           <button class="press small" @click="addTable">Table</button>
+          <FigureFinder @choose="addFigure" />
         </template>
         <span v-else class="quiet">is for editors; your role is viewer</span>
         <span class="quiet busy" role="status">{{ busy }}</span>

@@ -16,7 +16,7 @@ const looks: Partial<Record<Element['kind'], readonly string[]>> = {
   icon: ['color', 'weight'],
   diagram: ['options'],
   table: ['banding', 'rules', 'color', 'size', 'head'],
-  figure: ['wardrobe'],
+  figure: ['look', 'speaker'],
 }
 
 const value = (element: Element, field: string) => (element as unknown as Record<string, unknown>)[field]

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { bulletSchema, drawnIconSchema } from './bullet'
+import { figureLookSchema } from './figure'
 import { paintSchema, shadowSchema, strokeSchema, viewSchema } from './paint'
 import { textDocSchema } from './text'
 import { treatmentSchema } from './treatment'
@@ -195,7 +196,15 @@ const tableElement = z.object({
   /** Size of its words at most, px of deck space. */
   size: z.number().min(6).max(400).optional(),
 })
-const figureElement = z.object({ ...base, kind: z.literal('figure'), pose: z.string().max(60), wardrobe: optionsSchema.optional() })
+const figureElement = z.object({
+  ...base,
+  kind: z.literal('figure'),
+  pose: z.string().max(60),
+  facing: z.enum(['left', 'right']).optional(),
+  /** It stands for the speaker, and looks as the deck says the speaker does. */
+  speaker: z.boolean().optional(),
+  look: figureLookSchema.optional(),
+})
 const filmElement = z.object({ ...base, kind: z.literal('film'), media: hashSchema.optional(), from: secondsSchema.optional(), until: secondsSchema.optional(), loop: z.boolean().optional(), volume: fractionSchema.optional() })
 const soundElement = z.object({ ...base, kind: z.literal('sound'), media: hashSchema.optional(), from: secondsSchema.optional(), until: secondsSchema.optional(), loop: z.boolean().optional(), volume: fractionSchema.optional() })
 const liveElement = z.object({ ...base, kind: z.literal('live'), source: z.string().max(60), options: optionsSchema.optional() })
@@ -227,6 +236,7 @@ export type DiagramElement = z.infer<typeof diagramElement>
 export type GroupElement = z.infer<typeof groupElement>
 export type TableElement = z.infer<typeof tableElement>
 export type TableColumn = z.infer<typeof tableColumnSchema>
+export type FigureElement = z.infer<typeof figureElement>
 export type LineEnd = z.infer<typeof lineEndSchema>
 export type Field = z.infer<typeof fieldSchema>
 export type Joint = z.infer<typeof jointSchema>

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { backdropSchema } from './backdrop'
 import { bulletSchema } from './bullet'
+import { figureLookSchema } from './figure'
 import { treatmentSchema } from './treatment'
 import { colorSchema, guidesSchema, hashSchema, hexSchema, idSchema, orderSchema, roleNames, sizeSchema, type Role } from './values'
 
@@ -78,6 +79,8 @@ const themeFields = {
   accents: z.record(z.string().max(60), accentSchema).optional(),
   /** One treatment for all pictures of the deck, so that they belong together. */
   pictures: treatmentSchema.optional(),
+  /** How the figure that stands for the speaker looks, on every slide. */
+  speaker: figureLookSchema.optional(),
   /** What stands at the foot of every slide. */
   footer: z.string().max(300).optional(),
 }

@@ -22,7 +22,7 @@ const theme = computed(() => (store.stageId ? themeUnder(store.deck!, store.stag
 const ownTabs: Partial<Record<ElementKind, readonly { value: string, label: string }[]>> = {
   text: [{ value: 'own', label: 'Words' }, { value: 'list', label: 'List' }, { value: 'look', label: 'Look' }],
   picture: [{ value: 'own', label: 'Picture' }, { value: 'look', label: 'Look' }],
-  shape: [{ value: 'own', label: 'Shape' }], icon: [{ value: 'own', label: 'Icon' }], chart: [{ value: 'own', label: 'Data' }], table: [{ value: 'own', label: 'Table' }], diagram: [{ value: 'own', label: 'Outline' }, { value: 'look', label: 'Look' }],
+  shape: [{ value: 'own', label: 'Shape' }], icon: [{ value: 'own', label: 'Icon' }], chart: [{ value: 'own', label: 'Data' }], table: [{ value: 'own', label: 'Table' }], figure: [{ value: 'own', label: 'Figure' }], diagram: [{ value: 'own', label: 'Outline' }, { value: 'look', label: 'Look' }],
 }
 const tabs = computed(() => [...(kind.value ? ownTabs[kind.value] ?? [] : []), { value: 'place', label: 'Place' }, ...(chosen.value.length === 1 && !store.lookOwner ? [{ value: 'motion', label: 'Motion' }] : [])])
 const tab = computed(() => tabs.value.find(candidate => candidate.value === wanted.value)?.value ?? tabs.value[0]!.value)
@@ -47,6 +47,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
     <template v-else-if="first.kind === 'picture'"><PictureLookSettings v-if="tab === 'look'" :element="first" :theme="theme" /><PictureSettings v-else :element="first" :theme="theme" @picture="emit('picture')" /></template>
     <ShapeSettings v-else-if="first.kind === 'shape'" :element="first" :theme="theme" />
     <IconSettings v-else-if="first.kind === 'icon'" :element="first" :theme="theme" />
+    <FigureSettings v-else-if="first.kind === 'figure'" :element="first" :theme="theme" />
     <TableSettings v-else-if="first.kind === 'table'" :element="first" :theme="theme" @table="emit('table')" @edit="emit('edit', first!.id)" />
     <template v-else-if="first.kind === 'diagram'"><DiagramSettings v-if="tab === 'look' || chosen.length > 1" :element="first" :theme="theme" /><DiagramOutline v-else :key="first.id" :element="first.id" :name="first.name" :theme="theme" /></template>
     <section v-else-if="first.kind === 'chart' && chosen.length === 1"><ChartSettings :element="first" @choose="emit('table')" /></section>
