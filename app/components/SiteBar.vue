@@ -3,7 +3,7 @@ const { user } = useUserSession()
 const { clear } = useUserSession()
 const person = computed(() => user.value as { name: string, role: string } | null)
 const initials = computed(() => (person.value?.name ?? '').split(/\s+/).map(word => word[0]).slice(0, 2).join(''))
-const rooms = [{ to: '/', label: 'Decks' }, { to: '/screens', label: 'Screens' }, { to: '/people', label: 'People' }]
+const rooms = [{ to: '/', label: 'Decks' }, { to: '/media', label: 'Media' }, { to: '/screens', label: 'Screens' }, { to: '/people', label: 'People' }]
 const color = useColorMode()
 const menu = computed(() => [
   [{ label: `${person.value?.name}, ${person.value?.role}`, type: 'label' as const }],

@@ -7,7 +7,12 @@ import { browserMeasurer, declareFaces, declareFamilies, loadFonts, type StageHo
 export const useStageHost = defineStore('stage-host', () => {
   const tables = useTables()
   const measurer = shallowRef(browserMeasurer())
-  const mediaUrl = (hash: string) => `/api/media/${hash}`
+  /** The least of the steps that the server makes which is wide enough for this screen; the file itself beyond. */
+  const mediaUrl = (hash: string, width?: number) => {
+    const wanted = width ? width * Math.min(2, globalThis.devicePixelRatio || 1) : 0
+    const step = wanted ? [320, 640, 1280, 1920, 2560].find(candidate => candidate >= wanted) : undefined
+    return step ? `/api/media/${hash}?width=${step}` : `/api/media/${hash}`
+  }
   const asked = new Set<string>()
 
   /** Brings the fonts that a deck needs; everything is measured anew once some have come. */
@@ -16,7 +21,7 @@ export const useStageHost = defineStore('stage-host', () => {
     const key = `${families.join()}|${faces.map(face => face.media).join()}|${[...letters].filter(letter => letter > '\u024f').sort().join('')}`
     if (asked.has(key)) return
     asked.add(key)
-    await bring(families, letters, () => declareFaces(faces, mediaUrl))
+    await bring(families, letters, () => declareFaces(faces, hash => mediaUrl(hash)))
   }
   async function bring(families: readonly string[], letters = 'Aaß', more: () => void = () => {}) {
     declareFamilies(families)

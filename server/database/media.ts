@@ -1,3 +1,4 @@
+import type { Dominant } from '../../core/color'
 import { database, type Sql } from './connection'
 
 export interface MediaRow {
@@ -8,13 +9,28 @@ export interface MediaRow {
   bytes: number
   width: number | null
   height: number | null
+  /** Of films and sounds. */
+  seconds?: number | null
+}
+
+/** What a media file is found and kept by. */
+export interface MediaItem extends MediaRow {
+  folder: string
+  tags: string[]
+  rights: string
+  credit: string
+  colors: Dominant[]
+  likeness: string | null
+  createdAt: string
+  usedAt: string
+  by: string | null
 }
 
 /** Bytes in one chunk. */
 export const chunkSize = 1024 * 1024
 
 export async function mediaByHash(hash: string, sql: Sql = database()) {
-  const [row] = await sql<MediaRow[]>`select hash, name, type, extension, bytes, width, height from media where hash = ${hash}`
+  const [row] = await sql<MediaRow[]>`select hash, name, type, extension, bytes, width, height, seconds from media where hash = ${hash}`
   return row
 }
 
@@ -22,9 +38,12 @@ export async function mediaByHash(hash: string, sql: Sql = database()) {
 export async function keepMedia(row: MediaRow, content: Uint8Array, person: string | null, outer?: Sql) {
   const put = async (sql: Sql) => {
     const inserted = await sql`
-      insert into media (hash, name, type, extension, bytes, width, height, created_by)
-      values (${row.hash}, ${row.name}, ${row.type}, ${row.extension}, ${row.bytes}, ${row.width}, ${row.height}, ${person}) on conflict (hash) do nothing returning hash`
-    if (!inserted.length) return
+      insert into media (hash, name, type, extension, bytes, width, height, seconds, created_by)
+      values (${row.hash}, ${row.name}, ${row.type}, ${row.extension}, ${row.bytes}, ${row.width}, ${row.height}, ${row.seconds ?? null}, ${person}) on conflict (hash) do nothing returning hash`
+    if (!inserted.length) {
+      await sql`update media set used_at = now() where hash = ${row.hash}`
+      return
+    }
     for (let part = 0; part * chunkSize < content.length; part++) {
       await sql`insert into media_chunks (hash, part, content) values (${row.hash}, ${part}, ${Buffer.from(content.subarray(part * chunkSize, (part + 1) * chunkSize))})`
     }
@@ -55,3 +74,40 @@ export async function mediaIfThere(hash: string): Promise<Uint8Array | null> {
   const row = await mediaByHash(hash)
   return row ? wholeMedia(hash, row.bytes) : null
 }
+
+/** Says what a file is found by, once it is known. */
+export async function describeMedia(hash: string, found: { colors: Dominant[], likeness: string | null }) {
+  const sql = database()
+  await sql`update media set colors = ${sql.json(found.colors as never)}, likeness = ${found.likeness} where hash = ${hash}`
+}
+
+const columns = (sql: Sql) => sql`m.hash, m.name, m.type, m.extension, m.bytes, m.width, m.height, m.seconds, m.folder, m.tags, m.rights, m.credit, m.colors, m.likeness, m.created_at as "createdAt", m.used_at as "usedAt", p.name as by`
+
+/** All pictures, films and sounds of the team, those used last first; fonts are kept elsewhere. */
+export async function allMedia(sql: Sql = database()): Promise<MediaItem[]> {
+  return await sql<MediaItem[]>`select ${columns(sql)} from media m left join people p on p.id = m.created_by where m.type not like 'font/%' order by m.used_at desc, m.hash`
+}
+
+export async function mediaItem(hash: string, sql: Sql = database()): Promise<MediaItem | undefined> {
+  const [row] = await sql<MediaItem[]>`select ${columns(sql)} from media m left join people p on p.id = m.created_by where m.hash = ${hash}`
+  return row
+}
+
+/** Gives a media file another name, folder, tags, rights or credit line. */
+export async function changeMedia(hash: string, fields: Partial<Pick<MediaItem, 'name' | 'folder' | 'tags' | 'rights' | 'credit'>>) {
+  const sql = database()
+  if (Object.keys(fields).length) await sql`update media set ${sql(fields)} where hash = ${hash}`
+}
+
+export const touchMedia = (hash: string) => database()`update media set used_at = now() where hash = ${hash}`
+export const dropMedia = (hash: string) => database()`delete from media where hash = ${hash}`
+
+/** A picture at a step of width, where it was made before. */
+export async function mediaStep(hash: string, width: number) {
+  const [row] = await database()<{ type: string, content: Buffer }[]>`select type, content from media_steps where hash = ${hash} and width = ${width}`
+  return row
+}
+export const keepMediaStep = (hash: string, width: number, type: string, content: Buffer) => database()`insert into media_steps (hash, width, type, content) values (${hash}, ${width}, ${type}, ${content}) on conflict do nothing`
+
+/** The decks on the shelf that name a media file, as their snapshots stand. */
+export const decksWithMedia = (hash: string) => database()<{ id: string, title: string }[]>`select id, title from decks where removed_at is null and snapshot::text like ${`%${hash}%`} order by title`

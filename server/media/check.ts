@@ -3,14 +3,32 @@ import { fileTypeFromBuffer } from 'file-type'
 import sharp from 'sharp'
 import { failed, type Outcome } from '../../core/deck'
 import type { MediaRow } from '../database/media'
+import { checkClip, clipTypes } from './clip'
 import { harmlessSvg } from './svg'
 
 export const pictureByteLimit = 64 * 1024 * 1024
-const pixelLimit = 200_000_000
+/** A picture may have so many pixels; what shows it gets it made smaller. */
+const pixelLimit = 150_000_000
+const frameLimit = 1000
+/** An SVG may have so many elements: more is a drawing that no browser draws fluently. */
+const nodeLimit = 50_000
 
 const pictures: Readonly<Record<string, string>> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp', 'image/avif': 'avif', 'image/gif': 'gif' }
 
 const looksLikeSvg = (bytes: Uint8Array) => /^\s*(<\?xml[\s\S]*?\?>\s*)?(<!--[\s\S]*?-->\s*)*(<!DOCTYPE svg[\s\S]*?>\s*)?<svg[\s>]/i.test(Buffer.from(bytes.subarray(0, 4096)).toString('utf8').replace(/^\ufeff/, ''))
+
+/** How many elements a text of SVG opens. */
+function countNodes(bytes: Uint8Array): number {
+  let count = 0
+  for (let at = 0; at < bytes.length - 1; at++) if (bytes[at] === 0x3c && bytes[at + 1] !== 0x2f && bytes[at + 1] !== 0x21 && bytes[at + 1] !== 0x3f) count++
+  return count
+}
+
+/** Looks into a file for Media, whatever it is called: a picture, film or sound, or a sentence. */
+export async function checkUpload(bytes: Uint8Array, name: string) {
+  const type = looksLikeSvg(bytes) ? '' : (await fileTypeFromBuffer(bytes))?.mime ?? ''
+  return clipTypes[type] ? checkClip(bytes, name, type) : checkPicture(bytes, name)
+}
 
 /** Looks into an uploaded file, whatever it is called: a picture of a known kind that can be decoded, or a sentence. SVG comes back made harmless. */
 export async function checkPicture(bytes: Uint8Array, name: string): Promise<Outcome<{ row: MediaRow, content: Uint8Array }>> {
@@ -20,6 +38,8 @@ export async function checkPicture(bytes: Uint8Array, name: string): Promise<Out
   let content = bytes
   let type: string
   if (looksLikeSvg(bytes)) {
+    const nodes = countNodes(bytes)
+    if (nodes > nodeLimit) return failed(`${called} has ${nodes.toLocaleString('en')} elements; a drawing may have ${nodeLimit.toLocaleString('en')}. Save it simpler, or as PNG.`)
     const clean = harmlessSvg(Buffer.from(bytes).toString('utf8'))
     if (!clean) return failed(`${called} holds no drawing that can be shown. Save it as plain SVG, or as PNG.`)
     content = Buffer.from(clean)
@@ -33,13 +53,14 @@ export async function checkPicture(bytes: Uint8Array, name: string): Promise<Out
     const meta = await image.metadata()
     // Decoded once at a small size, so that a picture that breaks off halfway is found now and not on the wall.
     if (type !== 'image/svg+xml') await image.clone().resize(64).toBuffer()
+    if ((meta.pages ?? 1) > frameLimit) return failed(`${called} has ${meta.pages!.toLocaleString('en')} frames; an animation may have ${frameLimit.toLocaleString('en')}. Save it shorter, or as a film.`)
     const turned = (meta.orientation ?? 1) >= 5
     const [width, height] = turned ? [meta.height, meta.width] : [meta.width, meta.height]
     const hash = createHash('sha256').update(content).digest('hex')
     const extension = pictures[type] ?? 'svg'
     return { ok: true, value: { content, row: { hash, name: name.slice(0, 200), type, extension, bytes: content.length, width: width ?? null, height: height ?? null } } }
   } catch (error) {
-    if (/pixel limit/i.test((error as Error).message)) return failed(`${called} has more than 200 megapixels. Save it smaller, then drop it again.`)
+    if (/pixel limit/i.test((error as Error).message)) return failed(`${called} has more than 150 megapixels. Save it smaller, then drop it again.`)
     return failed(`${called} is damaged and cannot be decoded. Open it where it comes from and save it anew.`)
   }
 }

@@ -1,11 +1,19 @@
 <script setup lang="ts">
-import { groundOf, setFields, type Slide } from '#core/deck'
+import { groundOf, setFields, textOf, type Slide } from '#core/deck'
 import { namedEasings, transitionNamed, transitions } from '#core/timing'
 
 const store = useDeck()
 const slide = computed(() => store.deck!.slides[store.slideId!])
 const set = (label: string, fields: Partial<Slide>) => slide.value && store.edit(label, setFields(store.deck!, { table: 'slides', id: slide.value.id, fields }))
 const kind = computed(() => transitionNamed(slide.value?.transition?.effect ?? 'cut'))
+const { boxAt, put } = usePutting()
+/** The credit lines of everything the deck shows, as a text on this slide. */
+async function putCredits() {
+  const lines = await asking(() => $fetch<string[]>(`/api/decks/${store.id}/credits`))
+  if (!lines) return
+  if (!lines.length) return tell('Nothing in this deck has a credit line. They are written in Media.')
+  put('list the credits', { kind: 'text', name: 'Credits', style: 'small', text: textOf(lines), fit: 'shrink', box: boxAt(1200, Math.min(800, 60 + lines.length * 44)) })
+}
 const value = (event: Event) => (event.target as HTMLInputElement).value
 const choose = (effect: string) => set('change the transition', { transition: effect === 'cut' ? undefined : { effect, duration: transitionNamed(effect).duration, easing: namedEasings['ease both ways'] } })
 const notes = (event: Event) => store.editText('write notes', setFields(store.deck!, { table: 'slides', id: store.slideId!, fields: { notes: value(event) } }))
@@ -20,6 +28,7 @@ const notes = (event: Event) => store.editText('write notes', setFields(store.de
     </template>
     <div class="row"><span class="label">Ground</span><ColorField :model-value="groundOf(store.deck!, slide)" :theme="store.deck!.theme.theme!" label="Ground" @update:model-value="ground => set('change the ground', { ground: ground ?? undefined })" /></div>
     <button v-if="slide.ground" class="press small back" @click="set('change the ground', { ground: undefined })">Back to the layout’s ground</button>
+    <button v-if="store.canEdit && !store.isForm" class="press small back" @click="putCredits">Put the credit lines here</button>
     <label class="notes">Notes for the speaker<textarea class="field" rows="5" :value="slide.notes" :readonly="!store.canEdit" @input="notes" /></label>
   </div>
 </template>

@@ -4,6 +4,8 @@ import { setFields, shownElement, textOf, type DrawnIcon } from '#core/deck'
 import { diagramFamily } from '#core/diagrams'
 import { shapeNamed } from '#core/shapes'
 
+import type { MediaEntry } from '~/composables/media-shelf'
+
 const store = useDeck()
 const route = useRoute()
 const looking = computed(() => typeof route.query.look === 'string')
@@ -61,15 +63,24 @@ async function takePicture(file: File, element: string | null, at?: { x: number,
   busy.value = `Reading ${file.name}`
   const media = await uploadPicture(file)
   busy.value = ''
-  if (!media || !store.deck) return
+  if (media) showPicture(file.name, media, element, at)
+}
+/** Puts a picture of Media on the slide, or in the place of another whose frame, look and motion stay. */
+function showPicture(name: string, media: { hash: string, width: number | null, height: number | null }, element: string | null, at?: { x: number, y: number }) {
+  if (!store.deck) return
   const natural = { width: media.width ?? 800, height: media.height ?? 600 }
   const picture = element ? store.deck.elements[element] : undefined
-  if (picture?.kind === 'picture') store.edit(`put ${file.name} in its place`, setFields(store.deck, { table: 'elements', id: picture.id, fields: { media: media.hash, natural } as never }))
-  else {
-    const factor = Math.min(1, (size.value.width * 0.5) / natural.width, (size.value.height * 0.6) / natural.height)
-    put(`add ${file.name}`, { kind: 'picture', name: file.name.replace(/\.\w+$/, ''), media: media.hash, natural, box: middle(Math.round(natural.width * factor), Math.round(natural.height * factor), at) })
-  }
+  if (picture?.kind === 'picture') return store.edit(`put ${name} in its place`, setFields(store.deck, { table: 'elements', id: picture.id, fields: { media: media.hash, natural, focus: undefined } as never }))
+  const factor = Math.min(1, (size.value.width * 0.5) / natural.width, (size.value.height * 0.6) / natural.height)
+  put(`add ${name}`, { kind: 'picture', name: name.replace(/\.\w+$/, ''), media: media.hash, natural, box: middle(Math.round(natural.width * factor), Math.round(natural.height * factor), at) })
 }
+
+const choosing = ref(false)
+function choosePicture(element: string | null) {
+  target.value = element
+  choosing.value = true
+}
+const takeMedia = (entry: MediaEntry) => showPicture(entry.name, { hash: entry.hash, width: entry.width, height: entry.height }, target.value)
 
 async function takeFiles(files: File[], at: { x: number, y: number }, element: string | null) {
   if (!store.canEdit) return
@@ -126,7 +137,7 @@ onKeys(onKey)
         <span v-else-if="store.isForm" class="quiet">is closed: this deck is a form, fill its places</span>
         <template v-else-if="store.canEdit">
           <button class="press small" @click="addText">Text</button>
-          <button class="press small" @click="pick(picturePicker, null)">Picture</button>
+          <button class="press small" @click="choosePicture(null)">Picture</button>
           <ShapeFinder label="Add a shape or line" lines @choose="addShape" @tool="tool => stage.tool = tool" />
           <IconFinder label="Add an icon" @choose="addIcon"><button class="press small">Icon</button></IconFinder>
           <button class="press small" @click="addChart">Chart</button>
@@ -143,8 +154,9 @@ onKeys(onKey)
       <input ref="tablePicker" type="file" accept=".csv,.tsv,.txt,text/csv" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="table-file" @change="chosen($event, takeTable)">
       <input ref="picturePicker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="picture-file" @change="chosen($event, takePicture)">
     </section>
+    <MediaFinder v-model="choosing" @choose="takeMedia" @file="picturePicker?.click()" />
     <PasteAsk v-model="question" />
-    <aside class="right" aria-label="Settings"><ElementSettings @table="pick(tablePicker, single)" @picture="pick(picturePicker, single)" @edit="id => canvas?.startEditing(id)" /></aside>
+    <aside class="right" aria-label="Settings"><ElementSettings @table="pick(tablePicker, single)" @picture="choosePicture(single)" @edit="id => canvas?.startEditing(id)" /></aside>
   </div>
 </template>
 

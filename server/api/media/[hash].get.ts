@@ -1,8 +1,9 @@
 import { Readable } from 'node:stream'
 import { refuse, requireViewerOrScreen } from '../../access'
 import { mediaByHash, mediaBytes } from '../../database/media'
+import { scaledMedia } from '../../media/steps'
 
-/** A media file, whole or a range of it. Its content never changes, so it may be kept for good. */
+/** A media file, whole or a range of it; with `width`, a picture made smaller. Its content never changes, so it may be kept for good. */
 export default defineEventHandler(async event => {
   await requireViewerOrScreen(event)
   const row = await mediaByHash(getRouterParam(event, 'hash')!)
@@ -14,6 +15,12 @@ export default defineEventHandler(async event => {
   if (getHeader(event, 'if-none-match') === `"${row.hash}"`) {
     setResponseStatus(event, 304)
     return null
+  }
+  const wanted = Number(getQuery(event).width)
+  const scaled = Number.isFinite(wanted) && wanted > 0 ? await scaledMedia(row, wanted) : null
+  if (scaled) {
+    setHeaders(event, { 'content-type': scaled.type, 'etag': `"${row.hash}-${wanted}"` })
+    return scaled.content
   }
   let from = 0
   let to = row.bytes - 1

@@ -1,14 +1,19 @@
 import { refuse, requireEditor } from '../../access'
 import { readBytes } from '../../body'
-import { keepMedia } from '../../database/media'
-import { checkPicture, pictureByteLimit } from '../../media/check'
+import { changeMedia, describeMedia, keepMedia } from '../../database/media'
+import { checkPicture, checkUpload, pictureByteLimit } from '../../media/check'
+import { describePicture } from '../../media/describe'
 
+/** Keeps a picture; with `any`, a film or sound too. Its bytes stay as they came, apart from an SVG, which is made harmless. */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
-  const name = String(getQuery(event).name ?? 'picture')
-  const checked = await checkPicture(await readBytes(event, pictureByteLimit, 'A picture'), name)
+  const { name = 'picture', any, folder } = getQuery(event)
+  const check = any === undefined ? checkPicture : checkUpload
+  const checked = await check(await readBytes(event, pictureByteLimit, 'A file of media'), String(name))
   if (!checked.ok) return refuse(422, checked.message)
-  await keepMedia(checked.value.row, checked.value.content, person.id)
-  const { hash, width, height } = checked.value.row
-  return { hash, width, height }
+  const { row, content } = checked.value
+  await keepMedia(row, content, person.id)
+  if (row.type.startsWith('image/')) await describeMedia(row.hash, await describePicture(content))
+  if (typeof folder === 'string' && folder.trim()) await changeMedia(row.hash, { folder: folder.trim().slice(0, 120) })
+  return { hash: row.hash, width: row.width, height: row.height }
 })
