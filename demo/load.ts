@@ -1,16 +1,19 @@
 import { themeDeckOf } from '../core/themes'
 import { closeDatabase, database } from '../server/database/connection'
-import { keepMedia } from '../server/database/media'
+import { changeMedia, describeMedia, keepMedia } from '../server/database/media'
 import { addPerson } from '../server/database/people'
 import { addLoop, setLoopItems } from '../server/database/screens'
 import { keepTable } from '../server/database/tables'
 import { keepTheme } from '../server/database/themes'
 import { makeDeck } from '../server/decks/make'
 import { publishDeck } from '../server/decks/publish'
-import { checkPicture } from '../server/media/check'
+import { checkUpload } from '../server/media/check'
+import { describePicture } from '../server/media/describe'
 import { newId } from '../server/new-id'
 import { hashOf } from '../server/passwords'
 import { briefing, hallLoop, seasonReview, tenSeasons, type DemoPicture } from './decks'
+import { makeClips } from './clips'
+import { makeIllustrations } from './illustrations'
 import { makeLogo } from './logo'
 import { makePictures } from './pictures'
 import { crossings, punctuality, sailings } from './tables'
@@ -35,16 +38,20 @@ async function load() {
   const [ines] = await Promise.all(people.map(person => addPerson({ ...person, passwordHash })))
   const author = ines!.id
   for (const table of [crossings(), punctuality(), sailings()]) await keepTable(table, author)
-  const keep = async ({ name, bytes }: { name: string, bytes: Uint8Array }): Promise<DemoPicture> => {
-    const checked = await checkPicture(bytes, name)
+  const keep = async ({ name, bytes, folder = 'Harbour', tags = [] }: { name: string, bytes: Uint8Array, folder?: string, tags?: string[] }): Promise<DemoPicture> => {
+    const checked = await checkUpload(bytes, name)
     if (!checked.ok) throw new Error(checked.message)
-    await keepMedia(checked.value.row, checked.value.content, author)
+    const { row, content } = checked.value
+    await keepMedia(row, content, author)
+    if (row.type.startsWith('image/')) await describeMedia(row.hash, await describePicture(content))
+    await changeMedia(row.hash, { folder, tags, credit: row.type.startsWith('image/') ? 'Pictures: harbour desk, Velmoor' : 'Sound and film: harbour desk, Velmoor', rights: 'Made by the harbour’s own desk; free within the harbour.' })
     return { hash: checked.value.row.hash, width: checked.value.row.width!, height: checked.value.row.height! }
   }
   const pictures = []
-  for (const picture of await makePictures()) pictures.push(await keep(picture))
+  for (const one of [...await makeClips(), ...await makeIllustrations()]) await keep(one)
+  for (const picture of await makePictures()) pictures.push(await keep({ ...picture, tags: ['photograph'] }))
   const formOf = async (form: 'light' | 'dark') => {
-    const { hash, width, height } = await keep(makeLogo(form))
+    const { hash, width, height } = await keep({ ...makeLogo(form), folder: 'Logo', tags: ['logo'] })
     return { media: hash, natural: { width, height } }
   }
   const logo = { onLight: await formOf('light'), onDark: await formOf('dark'), clear: 0.3, least: 40 }

@@ -1,4 +1,4 @@
-import { baseKeymap, toggleMark } from 'prosemirror-commands'
+import { baseKeymap, splitBlockAs, toggleMark } from 'prosemirror-commands'
 import { keymap } from 'prosemirror-keymap'
 import type { MarkType, Node } from 'prosemirror-model'
 import { EditorState, Plugin, type Command } from 'prosemirror-state'
@@ -31,6 +31,8 @@ const insertBreak: Command = (state, dispatch) => {
   dispatch?.(state.tr.replaceSelectionWith(textSchema.nodes.break!.create()).scrollIntoView())
   return true
 }
+/** The next line stands in the list that this one does, with its level and bullet; what was this line's alone stays with it. */
+const nextLine = splitBlockAs(node => ({ type: node.type, attrs: { ...node.attrs, lit: null, icon: null, start: null } }))
 /** Puts a mark with attributes on the selection, in place of one of its kind; null takes it off. */
 const setMark = (type: MarkType, attrs: Record<string, unknown> | null): Command => (state, dispatch) => {
   const { from, to, empty } = state.selection
@@ -103,6 +105,12 @@ export function useTextEditor(options: { element: () => string, place: Ref<HTMLE
     return setLevel(level => level - 1)(editor, dispatch)
   }
   const least = options.lists ? 1 : 0
+  /** Enter on an empty line of a list steps out of it; elsewhere it begins the next line. */
+  const enter: Command = (editor, dispatch, view) => {
+    const { parent } = editor.selection.$from
+    if (editor.selection.empty && !parent.content.size && (parent.attrs.level ?? 0) > least) return setLevel(level => level - 1)(editor, dispatch)
+    return nextLine(editor, dispatch, view)
+  }
   // A change of the style or its bullets is seen in what is being written.
   if (options.setting) watch(options.setting, () => view?.dispatch(view.state.tr))
 
@@ -117,7 +125,7 @@ export function useTextEditor(options: { element: () => string, place: Ref<HTMLE
         plugins: [
           ySyncPlugin(shared, { mapping }),
           keymap({
-            'Mod-b': toggleMark(marks.bold!), 'Mod-i': toggleMark(marks.italic!), 'Mod-u': toggleMark(marks.underline!), 'Shift-Enter': insertBreak,
+            'Mod-b': toggleMark(marks.bold!), 'Mod-i': toggleMark(marks.italic!), 'Mod-u': toggleMark(marks.underline!), 'Shift-Enter': insertBreak, 'Enter': enter,
             'Tab': setLevel(level => level + 1), 'Shift-Tab': setLevel(level => Math.max(least, level - 1)), 'Backspace': stepOut,
             'Mod-z': () => { store.undo(); return true }, 'Mod-y': () => { store.redo(); return true }, 'Shift-Mod-z': () => { store.redo(); return true },
             'Escape': () => { options.onDone?.(); return true },

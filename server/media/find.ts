@@ -26,7 +26,7 @@ export function findMedia(items: readonly MediaItem[], wish: MediaWish): MediaIt
     return words.every(word => said.includes(word))
   })
   if (!wish.color) return fitting
-  return fitting.map(item => ({ item, away: colorDistance(wish.color!, item.colors) })).filter(entry => entry.away < 0.3).sort((a, b) => a.away - b.away).map(entry => entry.item)
+  return fitting.map(item => ({ item, away: colorDistance(wish.color!, item.colors) })).filter(entry => entry.away < 0.17).sort((a, b) => a.away - b.away).map(entry => entry.item)
 }
 
 /** Pictures that look alike though their files differ: groups of two or more. */
