@@ -69,6 +69,7 @@ const weights = [300, 400, 500, 600, 700, 800]
         <button v-if="departing.length" class="press small" @click="returnAll(departing)">Return all {{ departing.length }}</button>
       </div>
     </section>
+    <AccentDesk />
   </div>
 </template>
 

@@ -21,6 +21,8 @@ const busy = ref('')
 
 const size = computed(() => store.deck!.info.info!.size)
 const { boxAt: middle, put } = usePutting()
+const { follow } = usePieces()
+onMounted(() => void follow())
 
 async function addText() {
   const id = put('add text', { kind: 'text', name: 'Text', style: 'body', text: textOf(['Text']), box: middle(800, 120) })
@@ -144,6 +146,7 @@ onKeys(onKey)
           <FamilyFinder @choose="addDiagram" />
           <button class="press small" @click="addTable">Table</button>
           <FigureFinder @choose="addFigure" />
+          <PieceFinder />
         </template>
         <span v-else class="quiet">is for editors; your role is viewer</span>
         <span class="quiet busy" role="status">{{ busy }}</span>

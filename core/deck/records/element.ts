@@ -208,7 +208,12 @@ const figureElement = z.object({
 const filmElement = z.object({ ...base, kind: z.literal('film'), media: hashSchema.optional(), from: secondsSchema.optional(), until: secondsSchema.optional(), loop: z.boolean().optional(), volume: fractionSchema.optional() })
 const soundElement = z.object({ ...base, kind: z.literal('sound'), media: hashSchema.optional(), from: secondsSchema.optional(), until: secondsSchema.optional(), loop: z.boolean().optional(), volume: fractionSchema.optional() })
 const liveElement = z.object({ ...base, kind: z.literal('live'), source: z.string().max(60), options: optionsSchema.optional() })
-const groupElement = z.object({ ...base, kind: z.literal('group') })
+const groupElement = z.object({
+  ...base,
+  kind: z.literal('group'),
+  /** The piece of the team's shelf that it is bound to, and the version of it that it shows. */
+  piece: z.object({ id: idSchema, version: z.int().min(1) }).optional(),
+})
 
 export const elementSchema = z.discriminatedUnion('kind', [
   textElement, pictureElement, shapeElement, iconElement, chartElement, diagramElement,

@@ -24,6 +24,16 @@ const gaps = computed(() => {
 const edges = [['left', 'Left edges', 'i-lucide-align-start-vertical'], ['center', 'Centres across', 'i-lucide-align-center-vertical'], ['right', 'Right edges', 'i-lucide-align-end-vertical'], ['top', 'Top edges', 'i-lucide-align-start-horizontal'], ['middle', 'Centres down', 'i-lucide-align-center-horizontal'], ['bottom', 'Bottom edges', 'i-lucide-align-end-horizontal']] as const
 const putBack = () => first.value && store.edit(`put back ${first.value.name}`, setFields(store.deck!, { table: 'elements', id: first.value.id, fields: { box: undefined } as Partial<Element> }))
 const isGroup = computed(() => stage.chosen.some(element => element.kind === 'group'))
+const pieces = usePieces()
+const boundTo = computed(() => {
+  const element = movable.value.length === 1 ? store.deck!.elements[movable.value[0]!] : undefined
+  return element?.kind === 'group' && element.piece ? element : null
+})
+const pieceName = ref('')
+async function keepPiece() {
+  const [name, ...tags] = pieceName.value.split(',').map(word => word.trim()).filter(Boolean)
+  if (name && await pieces.keep(name, tags)) pieceName.value = ''
+}
 const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
 </script>
 
@@ -55,6 +65,12 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
 
       <b class="sub">Stack</b>
       <div class="pairs"><button class="press small" title="Page Up" @click="arranging.stack('forward')">Forward</button><button class="press small" title="Page Down" @click="arranging.stack('back')">Back</button><button class="press small" @click="arranging.stack('front')">To the front</button><button class="press small" @click="arranging.stack('behind')">To the back</button></div>
+      <b class="sub">Shelf</b>
+      <template v-if="boundTo">
+        <p class="quiet small">Bound to a piece of the shelf.</p>
+        <div class="pairs"><button class="press small" data-test="keep-changes" @click="pieces.keepChanges(boundTo)">Keep its changes for all</button><button class="press small" @click="pieces.letGo(boundTo)">Let it be free</button></div>
+      </template>
+      <form v-else class="pairs" @submit.prevent="keepPiece"><input v-model="pieceName" class="field piece" placeholder="Name, tag, tag" aria-label="Name of the piece" maxlength="200"><button class="press small" :disabled="!pieceName.trim()">Keep as a piece</button></form>
       <div class="pairs"><button v-if="several" class="press small" title="G" @click="arranging.group">Group them</button><button v-if="isGroup" class="press small" title="Shift G" @click="arranging.ungroup">Open the group</button></div>
     </template>
     <p v-else class="quiet small">{{ store.isForm ? 'On a form its place is fixed.' : first?.pinned ? 'It stands on the master.' : 'It is locked: unlock it in the list of parts to move it.' }}</p>
@@ -74,6 +90,7 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
 .six .press { justify-content: center; padding: 5px 0; }
 .pairs { display: flex; flex-wrap: wrap; gap: 4px; }
 .tools { justify-content: flex-start; gap: 4px; }
+.piece { width: 118px; }
 .start { align-self: flex-start; }
 .sub { font-size: 13px; color: var(--second); margin-top: 6px; }
 .small { font-size: 13px; margin: 0; }
