@@ -159,6 +159,7 @@ test('five parts are aligned and spaced, grouped, moved as one and opened again;
   expect(boxes.map(box => box.left)).toEqual([100, 450, 800, 1150, 1500])
   await set(page, 'Gap across', '40')
   expect(await value(page, 'Width')).toBe(5 * 180 + 4 * 40)
+  await page.getByRole('heading', { name: '5 shapes' }).click()
   await page.keyboard.press('g')
   await expect(page.getByRole('heading', { name: 'Group', exact: true })).toBeVisible()
   const [left] = [await value(page, 'Left')]
@@ -251,7 +252,6 @@ test('bullets are of another symbol and colour; one line has an icon of its own;
   await page.getByRole('button', { name: 'This line: icon' }).click()
   await page.getByLabel('Find an icon').fill('anchor')
   await page.getByRole('button', { name: 'anchor', exact: true }).click()
-  await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Done' }).click()
   await expect(bullets.nth(1).locator('svg')).toBeVisible()
   await expect(bullets.nth(0)).toHaveText('★')
@@ -325,7 +325,7 @@ test('parts are copied to another slide, words and cells pasted from outside; a 
   // Found and replaced in the whole deck.
   await page.mouse.click(...(await at(page, 1800, 1040)))
   await page.keyboard.press('/')
-  await page.getByLabel('Find', { exact: true }).fill('words')
+  await page.getByRole('textbox', { name: 'Find', exact: true }).fill('words')
   await page.getByRole('button', { name: 'Replace', exact: true }).click()
   await page.getByLabel('Replace with').fill('letters')
   await page.getByRole('button', { name: /^Replace all 2/ }).click()
