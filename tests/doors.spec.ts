@@ -9,7 +9,7 @@ function routes(folder = 'server/api'): { method: string, url: string }[] {
   return readdirSync(folder, { withFileTypes: true }).flatMap(entry => {
     const place = path.join(folder, entry.name)
     if (entry.isDirectory()) return routes(place)
-    const [, name, method] = /^(.+)\.(get|post|put|delete)\.ts$/.exec(entry.name)!
+    const [, name, method] = /^(.+)\.(get|post|put|patch|delete)\.ts$/.exec(entry.name)!
     const url = path.join(folder.replace('server', ''), name === 'index' ? '' : name!).replaceAll('\\', '/').replace(/\/$/, '').replace(/\[(\w+)\]/g, 'demo-hall')
     return [{ method: method!.toUpperCase(), url }]
   })

@@ -7,7 +7,7 @@ import { plainShapes } from './catalogue/plain'
 import { roundShapes } from './catalogue/round'
 import { signShapes } from './catalogue/signs'
 import { sectorPath } from './sector'
-import type { Amounts, Shape, Size } from './shape'
+import { heldIn, type Amounts, type Shape, type Size } from './shape'
 
 export * from './lines'
 export * from './touch'
@@ -47,7 +47,10 @@ export function amountsIn(element: { shape: string, amounts?: Amounts, radius?: 
 /** The outline of a shape that fills a box of a size, px, as an SVG path (even-odd). */
 export function outlineOf(element: Pick<ShapeElement, 'shape' | 'amounts' | 'radius' | 'sector'>, size: Size): string {
   if (element.shape === 'sector') return sectorPath({ x: 0, y: 0, ...size }, element.sector)
-  return shapeNamed(element.shape).path(size, amountsIn(element, size))
+  const shape = shapeNamed(element.shape)
+  const path = shape.path(size, amountsIn(element, size))
+  // The tail of a callout stands outside on purpose; all else stays in its box, however long that is.
+  return shape.group === 'callouts' || shape === plain ? path : heldIn(size, path)
 }
 
 /** Whether words inside a shape's box stand on it. */

@@ -1,3 +1,5 @@
+import svgpath from 'svgpath'
+
 /** Something that varies in a shape and is dragged by a handle of its own. */
 export interface Amount {
   name: string
@@ -99,3 +101,32 @@ export const corner = (name = 'corner', label = 'Corner', initial = 0.2, most = 
   at: (value, size) => ({ x: (value * Math.min(size.width, size.height)) / size.width, y: 0 }),
   read: (spot, size) => (spot.x * size.width) / Math.min(size.width, size.height),
 })
+
+/** Points along a path as it is drawn, px: corners, and curves at eight steps each. */
+export function pointsAlong(d: string): [number, number][] {
+  const made: [number, number][] = []
+  svgpath(d).abs().unarc().iterate((segment, _, x, y) => {
+    const [kind, ...values] = segment as [string, ...number[]]
+    if (kind === 'H') made.push([values[0]!, y])
+    else if (kind === 'V') made.push([x, values[0]!])
+    else if (kind === 'C' || kind === 'Q') {
+      const controls = [[x, y], ...Array.from({ length: values.length / 2 }, (_, index) => [values[index * 2]!, values[index * 2 + 1]!])] as [number, number][]
+      for (let step = 1; step <= 8; step++) {
+        // De Casteljau: the point of a curve by halving between its controls.
+        let points = controls
+        while (points.length > 1) points = points.slice(1).map((to, index) => [points[index]![0] + ((to[0] - points[index]![0]) * step) / 8, points[index]![1] + ((to[1] - points[index]![1]) * step) / 8])
+        made.push(points[0]!)
+      }
+    } else for (let at = 0; at + 1 < values.length; at += 2) made.push([values[at]!, values[at + 1]!])
+  })
+  return made
+}
+
+/** A path drawn smaller where it would leave its box, so that it fills it at most. */
+export function heldIn(size: Size, d: string): string {
+  const points = pointsAlong(d)
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
+  const [left, top, right, bottom] = [Math.min(0, ...xs), Math.min(0, ...ys), Math.max(size.width, ...xs), Math.max(size.height, ...ys)]
+  if (left > -0.01 && top > -0.01 && right < size.width + 0.01 && bottom < size.height + 0.01) return d
+  return svgpath(d).translate(-left, -top).scale(size.width / (right - left), size.height / (bottom - top)).round(2).toString()
+}

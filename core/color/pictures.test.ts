@@ -1,0 +1,86 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { houseTheme } from '../layouts'
+import { calmestPlace, colorDistance, colorMatrix, contrast, dominantColors, likenessApart, likenessOf, readabilityOn, shadeFor, strengthNeeded, throughMatrix, type Raster } from './index'
+
+/** A raster whose pixels follow from their place. */
+function raster(width: number, height: number, at: (x: number, y: number) => readonly [number, number, number]): Raster {
+  const data = new Uint8ClampedArray(width * height * 4)
+  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) data.set([...at(x, y), 255], (y * width + x) * 4)
+  return { width, height, data }
+}
+const whole = (picture: Raster) => [{ x: 0, y: 0, width: picture.width, height: picture.height }]
+const grey = fc.integer({ min: 0, max: 255 })
+
+describe('words on a picture', () => {
+  it('on one colour have the very contrast that WCAG reckons', () => {
+    fc.assert(fc.property(grey, grey, (ground, words) => {
+      const hex = (value: number) => `#${value.toString(16).padStart(2, '0').repeat(3)}`
+      const found = readabilityOn(raster(8, 8, () => [ground, ground, ground]), [{ x: 0, y: 0, width: 8, height: 8 }], hex(words), 4.5)!
+      expect(found.ratio).toBeCloseTo(contrast(hex(ground), hex(words)), 1)
+      expect(found.below).toBe(found.ratio < 4.5 ? 1 : 0)
+    }))
+  })
+
+  it('with a colour laid over as strongly as was reckoned can be read', () => {
+    fc.assert(fc.property(grey, grey, fc.boolean(), (a, b, dark) => {
+      const picture = raster(20, 10, (x, y) => ((x + y) % 2 ? [a, a, a] : [b, b, b]))
+      const [over, words] = dark ? ['#000000', '#ffffff'] : ['#ffffff', '#000000']
+      const strength = strengthNeeded(picture, whole(picture), over, words, 4.5)!
+      const value = dark ? 0 : 255
+      const mixed = raster(20, 10, (x, y) => { const own = (x + y) % 2 ? a : b; const made = Math.round(value * strength + own * (1 - strength)); return [made, made, made] })
+      expect(readabilityOn(mixed, whole(mixed), words, 4.5)!.ratio).toBeGreaterThanOrEqual(4.45)
+      expect(strengthNeeded(picture, whole(picture), over, over, 4.5)).toBeNull()
+    }))
+  })
+
+  it('find the calm part of a busy picture, clear of what is taken', () => {
+    const picture = raster(100, 60, (x, y) => (x < 60 ? ((x + y) % 2 ? [250, 250, 250] : [10, 10, 10]) : [20, 24, 30]))
+    const place = calmestPlace(picture, { x: 5, y: 5, width: 20, height: 10 }, '#ffffff', { x: 0, y: 0, width: 100, height: 60 })!
+    expect(place.x).toBeGreaterThanOrEqual(60)
+    const elsewhere = calmestPlace(picture, { x: 5, y: 5, width: 20, height: 10 }, '#ffffff', { x: 0, y: 0, width: 100, height: 60 }, [{ x: 60, y: 0, width: 40, height: 30 }])!
+    expect(elsewhere.y).toBeGreaterThanOrEqual(30)
+    expect(calmestPlace(picture, { x: 0, y: 0, width: 200, height: 10 }, '#ffffff', { x: 0, y: 0, width: 100, height: 60 })).toBeNull()
+  })
+
+  it('are shaded from the side that they stand nearest to', () => {
+    expect(shadeFor({ x: 10, y: 400, width: 300, height: 60 }, { x: 0, y: 0, width: 1600, height: 900 }).side).toBe('left')
+    expect(shadeFor({ x: 700, y: 800, width: 300, height: 60 }, { x: 0, y: 0, width: 1600, height: 900 }).side).toBe('bottom')
+  })
+})
+
+describe('treatments', () => {
+  const { palette } = houseTheme
+  it('that say nothing leave every pixel as it is', () => {
+    expect(colorMatrix({}, palette)).toBeNull()
+    expect(colorMatrix({ light: 1, contrast: 1, colour: 1, warmth: 0 }, palette)).toBeNull()
+  })
+  it('without colour make grey, of two tones make the two roles at black and white', () => {
+    const none = colorMatrix({ colour: 0 }, palette)!
+    fc.assert(fc.property(grey, grey, grey, (r, g, b) => {
+      const [x, y, z] = throughMatrix(none, [r, g, b])
+      expect(Math.max(x, y, z) - Math.min(x, y, z)).toBeLessThan(0.01)
+    }))
+    const two = colorMatrix({ twoTone: { dark: { role: 'ink' }, light: { role: 'ground' } } }, palette)!
+    const hex = (values: readonly number[]) => `#${values.map(value => Math.round(value).toString(16).padStart(2, '0')).join('')}`
+    expect(hex(throughMatrix(two, [0, 0, 0]))).toBe(palette.ink)
+    expect(hex(throughMatrix(two, [255, 255, 255]))).toBe(palette.ground)
+  })
+})
+
+describe('what a picture is found by', () => {
+  it('tells its colours by their shares', () => {
+    const [first, second] = dominantColors(raster(40, 40, x => (x < 30 ? [18, 97, 92] : [230, 160, 55])))
+    expect(first!.share).toBeCloseTo(0.75, 1)
+    expect(first!.hex).toBe('#12615c')
+    expect(second!.hex).toBe('#e6a037')
+    expect(colorDistance('#12615c', [first!, second!])).toBeLessThan(colorDistance('#7d4a78', [first!, second!]))
+    expect(dominantColors({ width: 2, height: 2, data: new Uint8ClampedArray(16) })).toEqual([])
+  })
+  it('is alike whatever its size, and unlike another', () => {
+    const sample = (f: (x: number, y: number) => number) => likenessOf(Array.from({ length: 72 }, (_, index) => f(index % 9, Math.floor(index / 9))))
+    const a = sample((x, y) => Math.sin(x * 1.3 + y) * 100)
+    expect(likenessApart(a, sample((x, y) => Math.sin(x * 1.3 + y) * 80 + 20))).toBe(0)
+    expect(likenessApart(a, sample((x, y) => Math.cos(x * 0.4 - y * 2) * 100))).toBeGreaterThan(10)
+  })
+})
