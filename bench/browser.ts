@@ -51,6 +51,32 @@ try {
   }
   report('applying a frame with 40 moving elements, script time', (100 * (await scriptPerFrame(40))) / frame, 25, '% of a frame')
 
+  /** Script time of one move of the pointer while one of so many parts on a slide is dragged, ms, by the browser's own account. */
+  const scriptPerDrag = async (parts: number) => {
+    await page.goto(`/decks/${await bring(deckOf(1, parts, 0, 0))}?phase=compose`)
+    await page.waitForSelector('.hit')
+    await page.getByRole('button', { name: /^Slide 2,/ }).click()
+    await page.waitForFunction(count => document.querySelectorAll('.hit').length >= count, parts)
+    await page.waitForTimeout(1500)
+    const box = (await page.locator('.hit').nth(3).boundingBox())!
+    const client = await page.context().newCDPSession(page)
+    await client.send('Performance.enable')
+    const read = async () => (await client.send('Performance.getMetrics')).metrics.find(({ name }) => name === 'ScriptDuration')!.value
+    await page.mouse.move(box.x + 10, box.y + 10)
+    await page.mouse.down()
+    await page.mouse.move(box.x + 30, box.y + 30, { steps: 4 })
+    const before = await read()
+    const moves = 60
+    for (let move = 0; move < moves; move++) {
+      await page.mouse.move(box.x + 30 + move * 3, box.y + 30 + (move % 7) * 2)
+      await page.evaluate(() => new Promise(requestAnimationFrame))
+    }
+    const after = await read()
+    await page.mouse.up()
+    return ((after - before) * 1000) / moves
+  }
+  report('dragging one of 300 elements of a slide, script time of a move', (100 * (await scriptPerDrag(300))) / frame, 25, '% of a frame')
+
   /** From the address to a deck whose parts can be pressed, ms: the median of five. */
   const opening = async (page: Page, id: string) => {
     const times: number[] = []

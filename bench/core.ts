@@ -1,9 +1,10 @@
 import * as Y from 'yjs'
 import Papa from 'papaparse'
 import { readCsv } from '../core/data'
-import { applyChanges, shownElements, slidesOf, textOf, type Deck } from '../core/deck'
+import { applyChanges, previewElements, shownElements, slidesOf, textOf, type Deck } from '../core/deck'
 import { insertOutline, propose, roomFor } from '../core/layouts'
 import { applyToDocument, fillDocument, mirrorOf } from '../core/live'
+import { boundsOf, movedBy, snapMove } from '../core/place'
 import { layoutOfElement, rememberingMeasurer } from '../core/text'
 import { compileSlide, frameAt } from '../core/timing'
 import { context, deckOf } from './decks'
@@ -50,6 +51,18 @@ const proposing = median(20, index => {
   for (const { family } of ranked.slice(0, 9)) roomFor(family, lines, { deck: busy, measurer })
 })
 report('proposing layouts for a slide, with the room of the nine in sight, of 100 ms', proposing, 100, '% of 100 ms')
+
+const crowded = deckOf(1, 300, 0, 0)
+const crowd = slidesOf(crowded)[1]!.id
+const parts = shownElements(crowded, crowd).filter(shown => !shown.pinned)
+const others = parts.slice(1).map(shown => boundsOf(shown.box))
+const dragged = parts[0]!
+const dragging = median(200, index => {
+  const box = movedBy(dragged.box, { x: (index * 7) % 900, y: (index * 5) % 500 })
+  const { shift } = snapMove([box], { others, size: { width: 1920, height: 1080 }, margin: 90, reach: 12 })
+  previewElements(crowded, crowd, { [dragged.id]: { box: movedBy(box, shift) } })
+})
+report('one of 300 elements moved: snapped, and the slide as it then is', (100 * dragging) / frame, 12, '% of a frame')
 
 const outlined = applyChanges(busy, insertOutline(busy, { after: null, slides: Array.from({ length: 300 }, (_, index) => ({ ...asked, title: `Slide ${index}` })) }, { id: (count => () => `o-${++count}`)(0) }))
 const shownOf = (deck: Deck) => slidesOf(deck).map(one => layoutsOfSlide(deck, one.id))

@@ -44,8 +44,8 @@ const weights = [300, 400, 500, 600, 700, 800]
       <button v-for="(one, name) in styles" :key="name" class="style" role="option" :aria-selected="chosen === name" :class="{ on: chosen === name }" @click="chosen = String(name)">
         <span :style="{ fontFamily: `'${one.family ?? theme.fonts[one.font]}'`, fontWeight: one.weight, fontSize: `${Math.max(13, Math.min(26, one.size / 3.6))}px`, fontStyle: one.italic ? 'italic' : 'normal' }">{{ one.name }}</span><span class="quiet amount">{{ one.size }}</span>
       </button>
-      <button v-if="store.canEdit" class="press small" @click="add">A style of your own</button>
     </div>
+    <button v-if="store.canEdit" class="press small own-style" @click="add">A style of your own</button>
     <section>
       <label class="name">Name<input class="field" :value="style.name" maxlength="60" :disabled="!store.canEdit" @change="value($event).trim() && set({ name: value($event).trim() })"></label>
       <div class="row"><span class="label">Set in</span><select class="field" aria-label="Set in" :value="style.font" @change="set({ font: value($event) as TextStyle['font'], family: undefined })"><option value="display">the titles’ font</option><option value="body">the text’s font</option><option value="mono">the numbers’ font</option></select></div>
@@ -79,7 +79,7 @@ div.desk.own { gap: 14px; }
 .style { display: flex; justify-content: space-between; align-items: baseline; border: 1px solid transparent; background: none; color: var(--ink); border-radius: 7px; padding: 3px 8px; cursor: pointer; line-height: 1.3; }
 .style:hover { background: var(--act-wash); }
 .style.on { border-color: var(--act); background: var(--act-wash); }
-.list .press { align-self: flex-start; margin-top: 4px; }
+.own-style { align-self: flex-start; margin-top: -8px; }
 .desk.own section { border-top: 1px solid var(--line); padding-top: 10px; gap: 2px; }
 .name { display: flex; justify-content: space-between; align-items: center; gap: 10px; color: var(--second); }
 .pair { display: flex; gap: 5px; align-items: center; flex-wrap: wrap; }
