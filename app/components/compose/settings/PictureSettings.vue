@@ -55,6 +55,7 @@ function asGround() {
 
 <style scoped>
 .pair { display: inline-flex; gap: 5px; }
+.pair :deep(.field) { width: 50px; }
 .sub { font-size: 13px; color: var(--second); }
 .frames { display: grid; grid-template-columns: repeat(4, 1fr); gap: 4px; padding: 4px 0; }
 .frame { border: 1px solid var(--line); background: none; border-radius: 7px; padding: 5px; cursor: pointer; color: var(--second); }
