@@ -1,13 +1,23 @@
 import type { FontFaceFile } from '#core/deck'
-import { familyOfFont, subsetRanges } from '#core/fonts'
+import { fallbackFonts, familyOfFont, subsetRanges } from '#core/fonts'
 
 /** Where a shipped family's files stand, as the application serves them. */
 const fileOf = (folder: string, subset: string, weight: number, italic: boolean) => `/fonts/${folder}/${folder}-${subset}-${weight}-${italic ? 'italic' : 'normal'}.woff2`
 
 const declared = new Set<string>()
 
+/** Symbols and emoji, for what the families lack: known to the page once, fetched when one is drawn. */
+function declareFallbacks() {
+  for (const { family, folder, parts } of fallbackFonts) {
+    if (declared.has(family)) continue
+    declared.add(family)
+    for (const part of parts) document.fonts.add(new FontFace(family, `url(/fonts/${folder}/${part.file}) format("woff2")`, { unicodeRange: part.range }))
+  }
+}
+
 /** Makes shipped families known to this page, part by part; the browser fetches a file when a letter of it is drawn. Families that are known stay. */
 export function declareFamilies(names: Iterable<string>) {
+  declareFallbacks()
   for (const name of names) {
     const family = familyOfFont(name)
     if (!family || declared.has(name)) continue
@@ -34,5 +44,6 @@ export function declareFaces(faces: readonly FontFaceFile[], url: (hash: string)
 
 /** Loads the faces that words are set in, so that the first measurement is the right one. `words`: letters that are drawn. */
 export async function loadFonts(families: readonly string[], words = 'Aaß', weights: readonly number[] = [400, 500, 600, 700]): Promise<void> {
-  await Promise.all([...new Set(families)].flatMap(family => weights.map(weight => document.fonts.load(`${weight} 40px "${family}"`, words).catch(() => []))))
+  const signs = Array.from(words).filter(letter => letter > '\u2000').join('')
+  await Promise.all([...(signs ? fallbackFonts.map(font => document.fonts.load(`40px "${font.family}"`, signs).catch(() => [])) : []), ...[...new Set(families)].flatMap(family => weights.map(weight => document.fonts.load(`${weight} 40px "${family}"`, words).catch(() => [])))])
 }

@@ -69,13 +69,22 @@ export function likenessApart(a: string, b: string): number {
   return bits
 }
 
-/** What pictures alike have in common, whatever their size and format: whether each of 8 × 8 places is lighter than its right neighbour, of a grey raster of 9 × 8, as 16 hex digits. */
+/** The side of the grey raster that a likeness is read from, px. */
+export const likenessSide = 32
+
+/**
+ * What pictures alike have in common, whatever their size and format, of a grey raster of 32 × 32: whether each of its 64
+ * slowest waves, across and down, is stronger than the middle one of them (a perceptual hash over the DCT-II; Zauner,
+ * 2010), as 16 hex digits. The mean light is left out.
+ */
 export function likenessOf(grey: ArrayLike<number>): string {
+  const side = likenessSide
+  const wave = Array.from({ length: 8 }, (_, k) => Array.from({ length: side }, (_, n) => Math.cos((Math.PI * (n + 0.5) * k) / side)))
+  const rows = Array.from({ length: side }, (_, y) => wave.map(cosine => cosine.reduce((sum, value, x) => sum + value * grey[y * side + x]!, 0)))
+  const strengths = wave.flatMap(cosine => Array.from({ length: 8 }, (_, k) => cosine.reduce((sum, value, y) => sum + value * rows[y]![k]!, 0)))
+  strengths[0] = 0
+  const middle = [...strengths].sort((a, b) => a - b)[32]!
   let digits = ''
-  for (let y = 0; y < 8; y++) {
-    let row = 0
-    for (let x = 0; x < 8; x++) row = (row << 1) | (grey[y * 9 + x]! > grey[y * 9 + x + 1]! ? 1 : 0)
-    digits += row.toString(16).padStart(2, '0')
-  }
+  for (let at = 0; at < 64; at += 4) digits += (strengths.slice(at, at + 4).reduce((bits, value) => (bits << 1) | (value > middle ? 1 : 0), 0)).toString(16)
   return digits
 }

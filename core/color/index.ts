@@ -3,7 +3,7 @@ import type { Color, Role, Theme } from '../deck'
 import { contrast } from './contrast'
 
 export * from './contrast'
-export { colorDistance, dominantColors, likenessApart, likenessOf, type Dominant } from './dominant'
+export { colorDistance, dominantColors, likenessApart, likenessOf, likenessSide, type Dominant } from './dominant'
 export * from './entry'
 export * from './harmony'
 export { colorsOf, cssGradient, gradientLine, isPlain, plainColor } from './paint'

@@ -1,5 +1,5 @@
 import { hexOf, hexOver, readableOn, type Palette } from '../color'
-import { slideOrStandIn, styleNamed, themeOf, themeUnder, type Color, type Deck, type DiagramElement, type DrawnIcon, type Paragraph, type Role, type ShownElement, type TextDoc, type TextSetting, type Theme } from '../deck'
+import { groundHex, slideOrStandIn, styleNamed, themeOf, themeUnder, type Color, type Deck, type DiagramElement, type DrawnIcon, type Paragraph, type Role, type ShownElement, type TextDoc, type TextSetting, type Theme } from '../deck'
 import { fitText, fontOf, type Measurer } from '../text'
 import type { DiagramDrawing, Look, Place, TextPlace } from './drawing'
 import { diagramFamily } from './families'
@@ -54,13 +54,13 @@ const accents: readonly Role[] = ['accent1', 'accent2', 'accent3', 'accent4', 'a
 const alphaHex = (hex: string, alpha: number) => `${hex}${Math.round(alpha * 255).toString(16).padStart(2, '0')}`
 
 /** The colours of an item: those of its solid, soft and other surfaces, and of words on each. */
-function colorsOf(base: string, faint: boolean, palette: Palette) {
-  const mixed = (hex: string, alpha: number) => hexOver({ hex, alpha }, palette.ground, palette)
+function colorsOf(base: string, faint: boolean, ground: string, palette: Palette) {
+  const mixed = (hex: string, alpha: number) => hexOver({ hex, alpha }, ground, palette)
   const color = faint ? mixed(base, 0.4) : base
   const soft = mixed(color, faint ? 0.1 : 0.16)
-  const readable = (ground: string) => palette[readableOn(ground, palette)]
+  const readable = (surface: string) => palette[readableOn(surface, palette)]
   const glass = mixed(color, 0.5)
-  const fills: Record<Look, string | null> = { solid: color, soft, glass: alphaHex(color, 0.5), line: palette.ground }
+  const fills: Record<Look, string | null> = { solid: color, soft, glass: alphaHex(color, 0.5), line: ground }
   const words: Record<TextPlace['on'], string> = { solid: readable(color), soft: readable(soft), glass: readable(glass), line: palette.ink, ground: palette.ink }
   return { color, fills, words }
 }
@@ -85,21 +85,22 @@ function scaleFor(texts: readonly { text: TextDoc, place: Place }[], style: Text
   return { scale: Math.max(least, scale), fits: fits && scale >= least }
 }
 
-interface Known { element: DiagramElement & ShownElement, theme: Theme, measurer: Measurer, made: DrawnDiagram }
+interface Known { element: DiagramElement & ShownElement, theme: Theme, ground: string, measurer: Measurer, made: DrawnDiagram }
 const known = new WeakMap<TextDoc, Known>()
 
 /** A diagram as it is shown in its box: in the theme's colours as the slide's ground lets them be seen, all heads in one size and all words below them in another. Options: `role`, `each` (a colour for each item), `size` px. */
 export function drawDiagram(deck: Deck, element: DiagramElement & ShownElement, measurer: Measurer): DrawnDiagram {
   const slide = slideOrStandIn(deck, element.owner)
   const theme = slide ? themeOf(deck, slide) : themeUnder(deck, element.owner)
+  const ground = slide ? groundHex(deck, slide) : theme.palette.ground
   const before = known.get(element.text)
-  if (before && before.theme === theme && before.measurer === measurer && before.element.family === element.family && before.element.options === element.options && before.element.box.width === element.box.width && before.element.box.height === element.box.height) return before.made
-  const made = paint(element, theme, measurer)
-  known.set(element.text, { element, theme, measurer, made })
+  if (before && before.theme === theme && before.ground === ground && before.measurer === measurer && before.element.family === element.family && before.element.options === element.options && before.element.box.width === element.box.width && before.element.box.height === element.box.height) return before.made
+  const made = paint(element, theme, ground, measurer)
+  known.set(element.text, { element, theme, ground, measurer, made })
   return made
 }
 
-function paint(element: DiagramElement & ShownElement, theme: Theme, measurer: Measurer): DrawnDiagram {
+function paint(element: DiagramElement & ShownElement, theme: Theme, ground: string, measurer: Measurer): DrawnDiagram {
   const { palette, fonts } = theme
   const options = element.options ?? {}
   const items = readItems(element.text)
@@ -119,13 +120,13 @@ function paint(element: DiagramElement & ShownElement, theme: Theme, measurer: M
   const top = (paragraph: Paragraph) => Math.max(0, items.findIndex(item => item.paragraph === paragraph || holds(item, paragraph)))
   const baseOf = (paragraph: Paragraph): string => hexOf({ role: options.each ? accents[top(paragraph) % accents.length]! : role } as Color, palette)
   const width = Math.max(2, Math.min(size.width, size.height) * 0.005)
-  const plain = colorsOf(hexOf({ role }, palette), anyLit, palette)
-  const linkColor = hexOver({ hex: palette.ink, alpha: 0.55 }, palette.ground, palette)
+  const plain = colorsOf(hexOf({ role }, palette), anyLit, ground, palette)
+  const linkColor = hexOver({ hex: palette.ink, alpha: 0.55 }, ground, palette)
   const shapeOf = ({ d, look }: { d: string, look: Look }, colors: ReturnType<typeof colorsOf>): PaintedShape => ({ d, fill: colors.fills[look], stroke: look === 'line' || look === 'glass' ? colors.color : null, width })
   return {
     back: drawing.back.map(shape => shapeOf(shape, plain)),
     items: drawing.items.map((entry): DrawnItem => {
-      const colors = colorsOf(baseOf(entry.item.paragraph), anyLit && !entry.item.lit, palette)
+      const colors = colorsOf(baseOf(entry.item.paragraph), anyLit && !entry.item.lit, ground, palette)
       return {
         part: parts.indexOf(entry.item.paragraph),
         place: entry.place,

@@ -1,4 +1,5 @@
 export * from './coverage'
+export { fallbackFonts } from './fallbacks'
 export { fontFamilies } from './families'
 export * from './family'
 export * from './pairs'

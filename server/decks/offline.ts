@@ -6,7 +6,7 @@ import { mediaOf } from '../../core/deck'
 import { tablesOf } from '../../core/formats/deck-file'
 import { mediaByHash, wholeMedia } from '../database/media'
 import { tablesById } from '../database/tables'
-import { familyOfFont, subsetRanges } from '../../core/fonts'
+import { fallbackFonts, familyOfFont, subsetRanges } from '../../core/fonts'
 import { fontNeeds } from '../../core/themes'
 
 const require = createRequire(import.meta.url)
@@ -36,6 +36,15 @@ async function fontFaces(deck: Deck): Promise<string> {
         const file = await readFile(path.join(root, 'files', `${family.folder}-${subset}-${weight}-normal.woff2`)).catch(() => null)
         if (file) faces.push(`@font-face{font-family:"${name}";font-weight:${weight};src:url(${dataUrl('font/woff2', file)})format("woff2");unicode-range:${subsetRanges[subset]}}`)
       }
+    }
+  }
+  // Of symbols and emoji only the parts that hold what is written; letters that every family has are not looked for there.
+  const signs = points.filter(point => point > 0x2000)
+  for (const { family, folder, parts } of fallbackFonts) {
+    const root = path.dirname(require.resolve(`@fontsource/${folder}/package.json`))
+    for (const part of parts.filter(one => touches(one.range, signs))) {
+      const file = await readFile(path.join(root, 'files', part.file)).catch(() => null)
+      if (file) faces.push(`@font-face{font-family:"${family}";src:url(${dataUrl('font/woff2', file)})format("woff2");unicode-range:${part.range}}`)
     }
   }
   return faces.join('\n')

@@ -36,7 +36,7 @@ export function alikeMedia(items: readonly MediaItem[]): MediaItem[][] {
   const seen = new Set<string>()
   for (const [index, item] of pictures.entries()) {
     if (seen.has(item.hash)) continue
-    const group = [item, ...pictures.slice(index + 1).filter(other => !seen.has(other.hash) && likenessApart(item.likeness!, other.likeness!) <= 4)]
+    const group = [item, ...pictures.slice(index + 1).filter(other => !seen.has(other.hash) && likenessApart(item.likeness!, other.likeness!) <= 8)]
     if (group.length < 2) continue
     for (const one of group) seen.add(one.hash)
     groups.push(group)

@@ -19,11 +19,9 @@ const found = computed(() => {
 </script>
 
 <template>
-  <UPopover>
+  <FinderBox v-model:asked="asked" label="Find a family of diagrams" hint="What it shall say" :width="376">
     <slot><button class="press small">{{ props.words ?? 'Diagram' }}</button></slot>
-    <template #content="{ close }">
-      <div class="finder">
-        <input v-model="asked" class="field" placeholder="What it shall say" aria-label="Find a family of diagrams" autofocus @keydown.stop>
+    <template #found="{ close }">
         <div class="families">
           <button v-for="{ family, drawing } in found" :key="family.name" class="family" :title="family.says" :data-family="family.name" @click="emit('choose', family.name); close()">
             <svg :viewBox="`-4 -4 ${size.width + 8} ${size.height + 8}`" aria-hidden="true">
@@ -35,13 +33,11 @@ const found = computed(() => {
           </button>
           <p v-if="!found.length" class="quiet small">None says that. Try another word.</p>
         </div>
-      </div>
     </template>
-  </UPopover>
+  </FinderBox>
 </template>
 
 <style scoped>
-.finder { width: 376px; padding: 10px; display: flex; flex-direction: column; gap: 8px; }
 .families { display: grid; grid-template-columns: repeat(3, 1fr); gap: 6px; max-height: 380px; overflow-y: auto; }
 .family { border: 1px solid var(--line); background: none; color: inherit; font: inherit; font-size: 12.5px; border-radius: 8px; padding: 6px; cursor: pointer; display: flex; flex-direction: column; gap: 3px; align-items: center; }
 .family:hover, .family:focus-visible { border-color: var(--act); background: var(--act-wash); }

@@ -14,20 +14,16 @@ const found = computed(() => {
 </script>
 
 <template>
-  <UPopover>
+  <FinderBox v-model:asked="asked" label="Find a pose" hint="What it does" :width="372">
     <slot><button class="press small">{{ props.words ?? 'Figure' }}</button></slot>
-    <template #content="{ close }">
-      <div class="finder">
-        <input v-model="asked" class="field" placeholder="What it does" aria-label="Find a pose" autofocus @keydown.stop>
+    <template #found="{ close }">
         <div class="poses"><button v-for="{ pose, drawing } in found" :key="pose.name" class="pose" :title="pose.label" :data-pose="pose.name" @click="emit('choose', pose.name); close()"><svg :viewBox="drawing.view.join(' ')" aria-hidden="true"><path v-for="(part, index) in drawing.parts" :key="index" :d="part.d" :fill="part.fill" :stroke="part.stroke?.color ?? 'none'" :stroke-width="part.stroke?.width" /></svg><span>{{ pose.label }}</span></button></div>
         <p v-if="!found.length" class="quiet small">None does that. Try another word.</p>
-      </div>
     </template>
-  </UPopover>
+  </FinderBox>
 </template>
 
 <style scoped>
-.finder { width: 372px; padding: 10px; display: flex; flex-direction: column; gap: 8px; }
 .poses { display: grid; grid-template-columns: repeat(4, 1fr); gap: 4px; max-height: 400px; overflow-y: auto; }
 .pose { border: 0; background: none; color: inherit; font: inherit; font-size: 12px; border-radius: 8px; padding: 4px 2px; cursor: pointer; display: flex; flex-direction: column; align-items: center; }
 .pose:hover, .pose:focus-visible { background: var(--act-wash); }

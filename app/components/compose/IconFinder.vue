@@ -38,23 +38,19 @@ async function takeOwn(event: Event, close: () => void) {
 </script>
 
 <template>
-  <UPopover v-model:open="opened">
+  <FinderBox v-model:asked="asked" v-model:open="opened" label="Find an icon" hint="What it shows or means" :width="300">
     <slot><button class="press small" :aria-label="props.label" :title="props.label"><UIcon name="i-lucide-anchor" />{{ props.words }}</button></slot>
-    <template #content="{ close }">
-      <div class="finder">
-        <input v-model="asked" class="field" placeholder="What it shows or means" aria-label="Find an icon" autofocus @keydown.stop>
+    <template #found="{ close }">
         <p class="quiet small" role="status">{{ asked.trim() ? `${total.toLocaleString('en')} found` : `${total.toLocaleString('en')} to choose from` }}</p>
         <div ref="list" class="icons"><button v-for="(icon, index) in icons" :key="`${icon.name}${index}`" class="icon" :title="icon.name" :aria-label="icon.name" @click="choose(icon, close)"><IconDrawing :icon="icon" /></button></div>
         <p v-if="!total && asked.trim()" class="quiet small">None is called so. Try another word for it.</p>
         <button class="press small" @click="picker?.click()">An SVG of your own</button>
         <input ref="picker" type="file" accept=".svg,image/svg+xml" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="own-icon" @change="takeOwn($event, close)">
-      </div>
     </template>
-  </UPopover>
+  </FinderBox>
 </template>
 
 <style scoped>
-.finder { width: 300px; padding: 10px; display: flex; flex-direction: column; gap: 6px; }
 .icons { display: grid; grid-template-columns: repeat(7, 1fr); gap: 2px; max-height: 280px; overflow-y: auto; align-content: start; }
 .icon { border: 0; background: none; color: inherit; border-radius: 6px; aspect-ratio: 1; display: grid; place-items: center; font-size: 22px; cursor: pointer; }
 .icon:hover, .icon:focus-visible { background: var(--act-wash); color: var(--act); }

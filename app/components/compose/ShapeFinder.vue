@@ -15,11 +15,9 @@ const size = { width: 36, height: 28 }
 </script>
 
 <template>
-  <UPopover>
+  <FinderBox v-model:asked="asked" label="Find a shape" hint="What it is called or for" :width="304">
     <slot><button class="press small" :aria-label="props.label">{{ props.words ?? 'Shape' }}</button></slot>
-    <template #content="{ close }">
-      <div class="finder">
-        <input v-model="asked" class="field" placeholder="What it is called or for" aria-label="Find a shape" autofocus @keydown.stop>
+    <template #found="{ close }">
         <div class="all">
           <template v-if="props.lines && !asked.trim()">
             <b class="sub">Lines</b>
@@ -31,13 +29,11 @@ const size = { width: 36, height: 28 }
           </template>
           <p v-if="!found.length" class="quiet small">None is called so. Try another word for it.</p>
         </div>
-      </div>
     </template>
-  </UPopover>
+  </FinderBox>
 </template>
 
 <style scoped>
-.finder { width: 304px; padding: 10px; display: flex; flex-direction: column; gap: 6px; }
 .all { max-height: 400px; overflow-y: auto; display: flex; flex-direction: column; gap: 3px; }
 .sub { font-size: 12.5px; color: var(--second); margin-top: 4px; }
 .shapes { display: grid; grid-template-columns: repeat(6, 1fr); gap: 2px; }

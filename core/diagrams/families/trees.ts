@@ -1,4 +1,4 @@
-import { graphlib, layout } from '@dagrejs/dagre'
+import dagre from '@dagrejs/dagre'
 import { hierarchy, tree as treeLayout } from 'd3-hierarchy'
 import { around, arrowHead, at, gapOf, inset, polygon, rectangle, stacked, type DiagramFamily, type ItemDrawing, type Place, type Size, type Spot } from '../drawing'
 import { flat, rooted, type DiagramItem } from '../items'
@@ -102,7 +102,7 @@ export const flow: DiagramFamily = {
     const all = flat(items)
     if (!all.length) return { back: [], items: [] }
     const isQuestion = (item: DiagramItem) => /[?？؟]\s*$/.test(item.words)
-    const graph = new graphlib.Graph({ multigraph: true })
+    const graph = new dagre.graphlib.Graph({ multigraph: true })
     const across = options.way === 'across'
     const unit: Size = { width: 190, height: 84 }
     graph.setGraph({ rankdir: across ? 'LR' : 'TB', nodesep: 36, ranksep: 54, edgesep: 18, marginx: 4, marginy: 4 })
@@ -125,7 +125,7 @@ export const flow: DiagramFamily = {
       if (before && !before.children.length) edges.push({ from: before, to: item, label: '', with: item })
     })
     edges.forEach((edge, index) => graph.setEdge(idOf.get(edge.from)!, idOf.get(edge.to)!, { width: edge.label ? edge.label.length * 9 + 12 : 0, height: edge.label ? 24 : 0, labelpos: 'c' }, String(index)))
-    layout(graph)
+    dagre.layout(graph)
     const { width: wide = 1, height: high = 1 } = graph.graph() as { width?: number, height?: number }
     const scale = Math.min(size.width / wide, size.height / high)
     const [dx, dy] = [(size.width - wide * scale) / 2, (size.height - high * scale) / 2]

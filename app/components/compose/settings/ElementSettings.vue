@@ -66,7 +66,8 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
 header { display: flex; justify-content: space-between; gap: 8px; align-items: flex-start; }
 h3 { font-size: 17px; overflow-wrap: anywhere; }
 .looks { display: flex; flex: none; }
-.tabs { display: flex; flex-wrap: wrap; gap: 5px; padding-bottom: 8px; border-bottom: 1px solid var(--line); }
+.tabs .press { padding: 3px 8px; }
+.tabs { display: flex; flex-wrap: wrap; gap: 4px; padding-bottom: 8px; border-bottom: 1px solid var(--line); }
 .open, .open:hover { background: var(--ink); border-color: var(--ink); color: var(--panel); }
 .asks { border-top: 1px solid var(--line); padding-top: 8px; }
 .prompt { display: flex; flex-direction: column; gap: 4px; color: var(--second); font-size: 13px; }

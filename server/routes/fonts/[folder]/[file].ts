@@ -2,11 +2,11 @@ import { createReadStream } from 'node:fs'
 import { stat } from 'node:fs/promises'
 import { createRequire } from 'node:module'
 import path from 'node:path'
-import { fontFamilies } from '../../../../core/fonts'
+import { fallbackFonts, fontFamilies } from '../../../../core/fonts'
 import { refuse } from '../../../access'
 
 const require = createRequire(import.meta.url)
-const folders = new Set(fontFamilies.map(family => family.folder))
+const folders = new Set([...fontFamilies, ...fallbackFonts].map(family => family.folder))
 
 /** A file of a family that ships. These are part of the application, as its scripts are, and so for everyone. */
 export default defineEventHandler(async event => {
