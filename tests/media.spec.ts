@@ -43,6 +43,8 @@ test('a file is brought into Media, described, found by word and colour, and rep
   const deck = page.url()
 
   await page.goto('/media')
+  // What was put on a slide stands first among those used last.
+  await expect(page.locator('[data-media]').first()).toContainText('buoy.jpg')
   await page.getByLabel('Find in Media').fill('buoy')
   await tile(page, 'buoy.jpg').click()
   await expect(page.getByRole('link', { name: 'With a buoy' })).toBeVisible()

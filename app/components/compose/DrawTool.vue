@@ -51,7 +51,8 @@ function put(label: string, fields: object) {
   store.select(id)
 }
 function finish() {
-  const made = points.value
+  // The second press of a double one stands where the first did.
+  const made = points.value.filter((point, index, all) => index === 0 || Math.hypot(point.x - all[index - 1]!.x, point.y - all[index - 1]!.y) * stage.scale > 2)
   if (made.length > 1) put('draw a line', { name: way.value === 'curve' ? 'Curve' : way.value === 'freehand' ? 'Stroke' : 'Line', stroke, ...placeLine({ line: { way: way.value, points: [] as never } }, made) })
   else end()
 }

@@ -32,14 +32,23 @@ function press(event: PointerEvent) {
     if (given && made) keep('place', { view: made })
   })
 }
+/** A view that the wheel has come to, kept when it rests. */
+let coming: View | null = null
 let settle: ReturnType<typeof setTimeout> | undefined
+function settled() {
+  clearTimeout(settle)
+  const view = coming
+  coming = null
+  if (view) keep('enlarge', { view })
+}
 function wheel(event: WheelEvent) {
   event.preventDefault()
   const at = turn(stage.point(event), centerOf(props.element.box), -props.element.box.angle)
   const next = zoomedView(natural.value, props.element.box, view.value, Math.exp(-event.deltaY * 0.0016), { x: at.x - props.element.box.x, y: at.y - props.element.box.y })
   stage.tries = { [props.element.id]: { view: next } as never }
+  coming = next
   clearTimeout(settle)
-  settle = setTimeout(() => keep('enlarge', { view: next }), 350)
+  settle = setTimeout(settled, 350)
 }
 function pressFocus(event: PointerEvent) {
   event.preventDefault()
@@ -53,7 +62,7 @@ function pressFocus(event: PointerEvent) {
     if (given && made) keep('set what matters in', { focus: made })
   })
 }
-onBeforeUnmount(() => clearTimeout(settle))
+onBeforeUnmount(settled)
 function onKey(event: KeyboardEvent) {
   if (event.key !== 'Escape' && event.key !== 'Enter') return
   event.stopImmediatePropagation()

@@ -27,7 +27,10 @@ const dropRow = (at: number) => { if (cells.value.length > 2) keep('take a row f
 const dropColumn = (at: number) => { if (width.value > 1) keep('take a column from', cells.value.map(row => row.filter((_, index) => index !== at))) }
 const here = ref({ row: 0, column: 0 })
 async function key(event: KeyboardEvent, row: number, column: number) {
-  if (event.key === 'Escape') return emit('done')
+  if (event.key === 'Escape') {
+    write(row, column, (event.target as HTMLInputElement).value)
+    return emit('done')
+  }
   const [down, along] = event.key === 'Enter' ? [event.shiftKey ? -1 : 1, 0] : event.key === 'Tab' ? [0, event.shiftKey ? -1 : 1] : event.key === 'ArrowDown' ? [1, 0] : event.key === 'ArrowUp' ? [-1, 0] : [0, 0]
   if (!down && !along) return
   event.preventDefault()

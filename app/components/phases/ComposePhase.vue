@@ -82,7 +82,10 @@ function choosePicture(element: string | null) {
   target.value = element
   choosing.value = true
 }
-const takeMedia = (entry: MediaEntry) => showPicture(entry.name, { hash: entry.hash, width: entry.width, height: entry.height }, target.value)
+function takeMedia(entry: MediaEntry) {
+  showPicture(entry.name, { hash: entry.hash, width: entry.width, height: entry.height }, target.value)
+  void asking(() => $fetch(`/api/media/${entry.hash}/used`, { method: 'POST' }))
+}
 
 async function takeFiles(files: File[], at: { x: number, y: number }, element: string | null) {
   if (!store.canEdit) return
