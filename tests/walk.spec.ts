@@ -95,7 +95,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await page.keyboard.press('Control+a')
     await page.getByRole('button', { name: 'Bold' }).click()
     await page.getByRole('button', { name: 'Colour', exact: true }).click()
-    await page.getByRole('button', { name: 'Colour as accent3' }).click()
+    await page.getByRole('button', { name: 'accent 3', exact: true }).click()
     await page.getByRole('button', { name: 'List', exact: true }).click()
     await page.getByRole('button', { name: 'Done' }).click()
     const run = page.getByTestId('stage').locator('.stage-run', { hasText: 'Call' }).first()
