@@ -322,6 +322,17 @@ test('parts are copied to another slide, words and cells pasted from outside; a 
   await outside({ 'text/html': `<p>${'<span>x</span>'.repeat(200_000)}</p>`, 'text/plain': 'Only its words' })
   await expect(page.getByText(/MB of formatting, more than is read here/).first()).toBeVisible()
   await expect(stage(page)).toContainText('Only its words')
+  // More than a table to write in may hold is kept whole, as data; more lines than a text takes change nothing.
+  await outside({ 'text/plain': ['Day\tRiders', ...Array.from({ length: 620 }, (_, index) => `D${index}\t${index}`)].join('\n') })
+  await expect(page.getByRole('dialog')).toContainText('621 rows of 2')
+  await page.getByRole('button', { name: /^A table/ }).click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(stage(page).locator('.stage-cell', { hasText: /^D619$/ })).toHaveCount(1)
+  await page.keyboard.press('Delete')
+  const parts = await page.locator('[data-hit]').count()
+  await outside({ 'text/plain': Array.from({ length: 2500 }, (_, index) => `line ${index}`).join('\n') })
+  await expect(page.getByText(/has 2,500 lines; a text on a slide may have 2,000/).first()).toBeVisible()
+  await expect(page.locator('[data-hit]')).toHaveCount(parts)
   // Found and replaced in the whole deck.
   await page.mouse.click(...(await at(page, 1800, 1040)))
   await page.keyboard.press('/')

@@ -1,5 +1,5 @@
 import {
-  clip, duplicateElements, elementsOf, groupElements, lookOf, pastedTops, placeElements, putLook, removeElements, restackTo, setFields, ungroupElements,
+  duplicateElements, elementsOf, groupElements, lookOf, pastedTops, placeElements, putLook, removeElements, restackTo, setFields, ungroupElements,
   type Box, type Element, type Id,
 } from '#core/deck'
 import { align, boundsOf, boxOf, centerOf, distribute, flipTogether, gapsOf, movedBy, resizeTogether, sameSize, tidyGrid, tidyRows, turnTogether, type Axis, type Bounds, type Edge, type Placed, type Point } from '#core/place'
@@ -129,6 +129,5 @@ export function useArranging() {
     },
     /** Sets fields of every selected part. */
     set: (what: string, fields: Partial<Element>) => store.edit(label(what), stage.chosen.filter(element => !element.pinned).flatMap(element => setFields(store.deck!, { table: 'elements', id: element.id, fields }))),
-    clipping: () => (ids().length ? clip(store.deck!, ids()) : null),
   }
 }

@@ -3,10 +3,12 @@ import { clippingSchema, clip, pastedTops, pasteClipping, plainText, textOf, typ
 import { newChart } from '#core/charts'
 import { readCsv, type DataTable } from '#core/data'
 import { textSchema } from '#core/text'
+import { mostHtml, tooMuchHtml } from './text-editor'
 
 const mime = 'application/x-hailbank-clipping+json'
-/** More formatting than this is not read: only the words are taken. */
-const mostHtml = 2_000_000
+/** A text on a slide may have so many lines, and a table that is written in so many rows and columns; data may have more. */
+const mostLines = 2000
+const mostCells = { rows: 500, columns: 60 }
 
 /** What was pasted could become one thing or another: the person is asked once. */
 export interface PasteQuestion {
@@ -48,6 +50,12 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     store.select(...pastedTops(store.deck!, changes))
   }
 
+  const warn = (title: string) => void useToast().add({ title, color: 'warning', duration: 9000 })
+  /** Says so where there are more lines than one text takes; nothing is cut off in silence. */
+  function tooLong(lines: number): boolean {
+    if (lines > mostLines) warn(`What was pasted has ${lines.toLocaleString('en')} lines; a text on a slide may have ${mostLines.toLocaleString('en')}. Paste it in the outline, where lines become slides, or in parts.`)
+    return lines > mostLines
+  }
   const putText = (text: TextDoc, name = 'Text') => put('paste text', { kind: 'text', name, style: 'body', text, box: boxAt(900, Math.min(700, 60 + text.content.length * 52)) })
   const putDiagram = (text: TextDoc) => put('paste a diagram', { kind: 'diagram', name: 'Diagram', family: 'steps', text: { ...text, content: text.content.map(paragraph => ({ ...paragraph, attrs: { ...paragraph.attrs, level: Math.max(1, paragraph.attrs?.level ?? 1) } })) }, box: boxAt(1200, 640) })
   async function keepTable(read: DataTable): Promise<string | undefined> {
@@ -60,11 +68,17 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
   function askRange(rows: string) {
     const read = readCsv(new TextEncoder().encode(rows), 'Pasted', 'pasted')
     const cells = rows.split(/\r?\n/).filter(line => line.trim()).map(line => line.split('\t'))
-    const size = `${cells.length} rows of ${Math.max(...cells.map(row => row.length))}`
+    const columns = Math.max(...cells.map(row => row.length))
+    const size = `${cells.length.toLocaleString('en')} rows of ${columns}`
+    const written = cells.length <= mostCells.rows && columns <= mostCells.columns
+    if (!written && !read.ok) return warn(read.message)
     question.value = {
       words: `What was pasted is a range of cells, ${size}.`,
       answers: [
-        { label: 'A table', says: 'its cells can be written in', take: () => { put('paste a table', { kind: 'table', name: 'Table', table: null, cells: cells.slice(0, 200).map(row => row.slice(0, 40)), columns: [], box: boxAt(1200, Math.min(760, cells.length * 64)) }) } },
+        { label: 'A table', says: written ? 'its cells can be written in' : 'kept as data: it is more than a table to write in may hold', take: async () => {
+          const table = written ? null : read.ok ? await keepTable(read.value) : undefined
+          if (table !== undefined) put('paste a table', { kind: 'table', name: 'Table', table, ...(written ? { cells } : {}), columns: [], box: boxAt(1200, Math.min(760, cells.length * 64)) })
+        } },
         ...(read.ok && read.value.columns.some(column => column.type === 'number') ? [{ label: 'A chart', says: 'drawn from its numbers', take: async () => {
           const id = await keepTable(read.value)
           if (id) put('paste a chart', { kind: 'chart', name: 'Chart', chart: newChart(id), box: boxAt(1200, 640) })
@@ -89,7 +103,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
 
   function pasteHtml(html: string, plain: string): boolean {
     if (html.length > mostHtml) {
-      useToast().add({ title: `What was pasted has ${(html.length / 1_000_000).toFixed(1)} MB of formatting, more than is read here: only its words were taken.`, color: 'warning', duration: 9000 })
+      tooMuchHtml(html)
       pastePlain(plain || new DOMParser().parseFromString(html, 'text/html').body.textContent || '')
       return true
     }
@@ -103,7 +117,8 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     const text = RichParser.fromSchema(textSchema).parse(page.body).toJSON() as TextDoc
     const written = text.content.filter(paragraph => paragraph.content?.length)
     if (!written.length) return false
-    const doc: TextDoc = { type: 'doc', content: written.slice(0, 2000) }
+    if (tooLong(written.length)) return true
+    const doc: TextDoc = { type: 'doc', content: written }
     if (written.length > 1 && written.every(paragraph => (paragraph.attrs?.level ?? 0) > 0)) askList(doc)
     else putText(doc)
     return true
@@ -111,10 +126,11 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
 
   const listed = /^\s*(?:[-*+•‣–▪◦]|\d{1,3}[.)])\s+/
   function pastePlain(plain: string) {
-    const lines = plain.replace(/\r\n?/g, '\n').split('\n').filter(line => line.trim()).slice(0, 2000)
+    const lines = plain.replace(/\r\n?/g, '\n').split('\n').filter(line => line.trim())
     if (!lines.length) return
     const parted = lines.map(line => line.split('\t').length)
     if (lines.length > 1 && parted[0]! > 1 && parted.every(count => count === parted[0]) && !/^[\t ]/.test(lines[0]!)) return askRange(lines.join('\n'))
+    if (tooLong(lines.length)) return
     if (lines.length > 1 && lines.every(line => listed.test(line) || /^[\t ]+/.test(line)) && listed.test(lines[0]!)) {
       const depth = (line: string) => /^[ \t]*/.exec(line)![0].replaceAll('\t', '    ').length
       return askList(textOf(lines.map(line => ({ text: line.replace(/^\s+/, '').replace(listed, ''), level: Math.min(9, 1 + Math.round(depth(line) / 2)) }))))

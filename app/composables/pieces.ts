@@ -1,4 +1,4 @@
-import { clippingSchema, pieceOf, putPiece, putTops, renewPiece, setFields, type Change, type Deck, type GroupElement, type Id, type Piece } from '#core/deck'
+import { clippingSchema, pieceOf, pastedTops, putPiece, renewPiece, setFields, type Change, type Deck, type GroupElement, type Id, type Piece } from '#core/deck'
 
 /** A deck of one slide that shows a piece at its place, with the look of another deck. */
 export function pieceDeck(deck: Deck, piece: Piece): Deck {
@@ -30,7 +30,7 @@ export function usePieces() {
     if (!read.success) return void useToast().add({ title: `“${piece.name}” was kept by another version and cannot be read.`, color: 'error' })
     const changes = putPiece(store.deck, { piece: { ...piece, content: read.data }, owner: store.stageId, bound }, store.context)
     store.edit(`put the piece ${piece.name}`, changes)
-    store.select(...putTops(store.deck, changes))
+    store.select(...pastedTops(store.deck, changes))
   }
   const boundGroups = () => Object.values(store.deck?.elements ?? {}).filter((element): element is GroupElement => element.kind === 'group' && !!element.piece)
   /** Bound groups of the open deck are brought to the newest version of their pieces, in one step of undo. */

@@ -67,11 +67,13 @@ const signs = (setting: () => TextSetting | null, colorOf: (color: Bullet['color
 })
 const iconSvg = (icon: NonNullable<Bullet['icon']>, color: string) => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${icon.view.join(' ')}">${icon.paths.map(path => `<path d="${path.d}" fill="${path.width ? 'none' : color}" stroke="${path.width ? color : 'none'}" stroke-width="${path.width ?? 0}" stroke-linecap="round" stroke-linejoin="round"/>`).join('')}</svg>`
 
+/** More formatting than this is not read, letters: only the words of it are taken. */
+export const mostHtml = 2_000_000
+export const tooMuchHtml = (html: string) => useToast().add({ title: `What was pasted has ${(html.length / 1_000_000).toFixed(1)} MB of formatting, more than is read here: only its words were taken.`, color: 'warning', duration: 9000 })
 /** Plain words out of a paste that is too much to read as rich text. */
-const mostHtml = 2_000_000
 const readPaste = (html: string) => {
   if (html.length <= mostHtml) return html
-  useToast().add({ title: `What was pasted has ${(html.length / 1_000_000).toFixed(1)} MB of formatting, more than is read here: only its words were taken.`, color: 'warning', duration: 9000 })
+  tooMuchHtml(html)
   const words = new DOMParser().parseFromString(html, 'text/html').body.textContent ?? ''
   return words.split(/\n+/).map(line => `<p>${line.replace(/[&<>]/g, letter => `&#${letter.charCodeAt(0)};`)}</p>`).join('')
 }

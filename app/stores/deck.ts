@@ -160,7 +160,7 @@ export const useDeck = defineStore('deck', () => {
   /** Boxes that grow with their words, where an edit touches those. */
   function growing(changes: readonly Change[]): readonly Change[] {
     const touched = changes.flatMap(change => (change.table === 'elements' && change.do !== 'drop' ? [change.do === 'put' ? change.record.id : change.id] : []))
-    if (!touched.length || touched.length > 200) return []
+    if (!touched.length) return []
     const next = applyChanges(deck.value!, changes)
     return growBoxes(next, touched, stage.host.measurer)
   }

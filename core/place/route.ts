@@ -1,5 +1,5 @@
 import type { Box } from '../deck'
-import { boundsOf, centerOf, cornersOf, type Bounds, type Point } from './bounds'
+import { centerOf, cornersOf, type Bounds, type Point } from './bounds'
 
 export type Side = 'left' | 'right' | 'top' | 'bottom'
 export const sides: readonly Side[] = ['left', 'right', 'top', 'bottom']
@@ -183,6 +183,3 @@ export function curveBetween(from: Port, to: Port, count = 16): Point[] {
     return { x: mix('x'), y: mix('y') }
   })
 }
-
-/** The bounds of boxes that a line has to go around. */
-export const obstaclesOf = (boxes: readonly Box[]) => boxes.map(box => boundsOf(box))

@@ -114,6 +114,7 @@ const menu = (element: ShownElement) => [[
 <style scoped>
 .differs { width: 7px; height: 7px; border-radius: 50%; background: var(--now); flex: none; align-self: center; }
 .head { display: flex; justify-content: space-between; gap: 8px; font-size: 13px; padding: 0 6px 4px; }
+@media (max-width: 1150px) { .head .quiet { display: none; } }
 .head b, .sub { color: var(--second); font-weight: 600; font-size: 13px; }
 .sub { display: block; padding: 14px 6px 4px; }
 ul { list-style: none; margin: 0; padding: 0; }

@@ -6,7 +6,7 @@ import { elementsOf } from '../groups'
 import { shownElements } from '../inherit'
 import { orderLast } from '../order'
 import type { Deck, GroupElement, Id } from '../records'
-import { clip, pasteClipping, pastedTops, type Clipping } from './clipping'
+import { clip, pasteClipping, type Clipping } from './clipping'
 import { dropElements } from './remove-elements'
 
 /** A piece of the team's shelf: parts with their motion, under a name. */
@@ -62,5 +62,3 @@ export function renewPiece(deck: Deck, wish: { piece: Piece, groups?: readonly I
   }
   return made
 }
-
-export { pastedTops as putTops }

@@ -6,9 +6,11 @@ import { setFields, type Element } from '#core/deck'
 const store = useDeck()
 const stage = useStage()
 const arranging = useArranging()
-const against = ref<Against>('each other')
+/** What several are lined up with; one part alone has only the slide and its margins. */
+const chosenAgainst = ref<Against>('each other')
 const movable = computed(() => stage.movable)
 const several = computed(() => movable.value.length > 1)
+const against = computed({ get: () => (!several.value && chosenAgainst.value === 'each other' ? 'slide' : chosenAgainst.value), set: next => { chosenAgainst.value = next } })
 const first = computed(() => stage.chosen[0])
 const box = computed(() => {
   void stage.elements
@@ -54,7 +56,7 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
 
       <b class="sub">Line up</b>
       <div class="row"><span class="label">{{ several ? 'With' : 'On' }}</span><select v-model="against" class="field" aria-label="Lined up with"><option v-if="several" value="each other">each other</option><option value="slide">the slide</option><option value="margins">its margins</option></select></div>
-      <div class="six"><button v-for="[edge, words, icon] in edges" :key="edge" class="press small" :aria-label="words" :title="words" :data-test="`align-${edge}`" @click="arranging.align(edge, several ? against : against === 'each other' ? 'slide' : against)"><UIcon :name="icon" /></button></div>
+      <div class="six"><button v-for="[edge, words, icon] in edges" :key="edge" class="press small" :aria-label="words" :title="words" :data-test="`align-${edge}`" @click="arranging.align(edge, against)"><UIcon :name="icon" /></button></div>
       <template v-if="several">
         <b class="sub">Gaps</b>
         <div class="pairs"><button class="press small" data-test="space-across" @click="arranging.distribute('across')">Equal across</button><button class="press small" data-test="space-down" @click="arranging.distribute('down')">Equal down</button></div>
@@ -84,8 +86,8 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
 <style scoped>
 .place { display: flex; flex-direction: column; gap: 7px; }
 .grid { display: grid; grid-template-columns: 1fr 1fr; gap: 6px 12px; }
-.grid label { display: flex; align-items: center; justify-content: space-between; color: var(--second); font-size: 13px; gap: 4px; }
-.grid :deep(.field) { width: 60px; }
+.grid label { display: flex; align-items: center; justify-content: space-between; color: var(--second); font-size: 13px; gap: 4px; white-space: nowrap; }
+.grid :deep(.field) { width: 56px; }
 .six { display: grid; grid-template-columns: repeat(6, 1fr); gap: 4px; }
 .six .press { justify-content: center; padding: 5px 0; }
 .pairs { display: flex; flex-wrap: wrap; gap: 4px; }
