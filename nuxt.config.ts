@@ -3,6 +3,8 @@ import { fileURLToPath } from 'node:url'
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
 export default defineNuxtConfig({
+  // The build has a folder of its own, so that types and lint can be looked at beside it.
+  buildDir: process.env.HAILBANK_BUILD_FOLDER || '.nuxt',
   modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint', 'nuxt-auth-utils'],
   // Every page stands behind a sign-in or a screen's token and lives in the browser: nothing is gained by rendering it twice.
   ssr: false,

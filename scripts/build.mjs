@@ -24,10 +24,14 @@ export function buildIfChanged(say) {
   const sum = sumOfSources()
   if (fs.existsSync(stamp) && fs.readFileSync(stamp, 'utf8') === sum && fs.existsSync('.output/server/index.mjs')) return
   say('Building (one to two minutes, when something has changed)')
-  const build = args => spawnSync('npx', args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, NODE_ENV: 'production', NODE_OPTIONS: '--max-old-space-size=4096' }, maxBuffer: 1 << 28 })
+  const run = (args, folder) => spawnSync('npx', args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, NODE_ENV: 'production', NODE_OPTIONS: '--max-old-space-size=4096', HAILBANK_BUILD_FOLDER: folder }, maxBuffer: 1 << 28 })
+  // The settings of the compiler, which the sources name, stand in the usual folder.
+  if (!fs.existsSync('.nuxt/tsconfig.app.json')) run(['nuxt', 'prepare'], '')
   for (const args of [['nuxt', 'build'], ['vite', 'build', '--config', 'scripts/alone.vite.config.ts']]) {
-    const built = build(args)
+    const built = run(args, 'node_modules/.cache/hailbank-build')
     if (built.status !== 0) throw new Error(`The build failed:\n${(built.stdout + built.stderr).split('\n').slice(-40).join('\n')}`)
   }
   fs.writeFileSync(stamp, sum)
 }
+
+if (process.argv[1] === import.meta.filename) buildIfChanged(console.log)

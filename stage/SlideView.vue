@@ -12,6 +12,8 @@ const props = defineProps<{ deck: Deck, slide: string, prompts?: boolean, frame?
 const host = inject(stageHostKey)!
 
 const root = ref<HTMLElement>()
+/** What the camera moves. */
+const within = ref<HTMLElement>()
 const score = computed(() => compileSlide(props.deck, props.slide, host()))
 const elements = computed(() => previewElements(props.deck, props.slide, props.tries))
 /** What stands in each group, and under '' what stands in none. */
@@ -45,6 +47,7 @@ provide(redrawKey, (element, redraw) => {
 })
 let nodes = new Map<string, ElementNodes>()
 let current: Frame | null = props.frame ?? null
+let groundShown = 1
 
 function collect() {
   nodes = new Map()
@@ -62,7 +65,14 @@ function collect() {
 /** Shows a frame of this slide. */
 function apply(frame: Frame | null) {
   current = frame
-  for (const [id, node] of nodes) applyElementFrame(node, frame?.elements.get(id))
+  for (const [id, node] of nodes) applyElementFrame(node, frame?.elements.get(id), theme.value.palette)
+  const camera = frame?.camera
+  const { width, height } = size.value
+  const seen = camera ? `translate(${width / 2 - camera.x * camera.scale}px,${height / 2 - camera.y * camera.scale}px) scale(${camera.scale})` : ''
+  if (within.value && within.value.style.transform !== seen) within.value.style.transform = seen
+  const share = frame?.ground ?? 1
+  if (share !== groundShown) root.value?.querySelector<HTMLElement>('.stage-ground')?.style.setProperty('opacity', share === 1 ? '' : String(share))
+  groundShown = share
 }
 
 /** After the structure was rendered anew, nodes are found again and brought to the frame that is shown. */
@@ -87,7 +97,9 @@ defineExpose({ apply })
 
 <template>
   <div ref="root" class="stage-slide" :style="{ width: `${size.width}px`, height: `${size.height}px`}">
-    <GroundView v-if="ground" :ground="ground.color" :backdrop="ground.backdrop" :palette="ground.palette" :size="size" :host="host()" :scale="scale ?? 1" />
-    <ElementView v-for="element in members.get('') ?? []" :key="element.id" :deck="deck" :theme="theme" :element="element" :members="members" :score="score" :host="host()" :prompts="!!prompts" :editing="editing ?? null" :scale="scale ?? 1" />
+    <div ref="within" class="stage-within">
+      <GroundView v-if="ground" :ground="ground.color" :backdrop="ground.backdrop" :palette="ground.palette" :size="size" :host="host()" :scale="scale ?? 1" />
+      <ElementView v-for="element in members.get('') ?? []" :key="element.id" :deck="deck" :theme="theme" :element="element" :members="members" :score="score" :host="host()" :prompts="!!prompts" :editing="editing ?? null" :scale="scale ?? 1" />
+    </div>
   </div>
 </template>

@@ -1,7 +1,10 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, shallowRef } from 'vue'
-import type { Deck } from '#core/deck'
-import { easingOf, frameAt, lastMoment, transitionNamed, transitionProgress, type Moment, type Rundown, type SlideFrame } from '#core/timing'
+import { computed, inject, nextTick, ref, shallowRef } from 'vue'
+import { cssColor } from '#core/color'
+import { themeUnder, type Deck } from '#core/deck'
+import { carriedFrames, easingOf, frameAt, gone, lastMoment, still, transitionNamed, transitionProgress, type Moment, type Rundown, type SlideFrame, type TransitionFrame } from '#core/timing'
+import { polygonCss } from './apply-frame'
+import { stageHostKey } from './host'
 import SlideView from './SlideView.vue'
 
 /** A deck at a moment, `width` px wide, with the transition that the moment stands in. */
@@ -9,6 +12,8 @@ const props = defineProps<{ deck: Deck, plan: Rundown, width: number }>()
 
 const size = computed(() => props.deck.info.info!.size)
 const scale = computed(() => props.width / size.value.width)
+const host = inject(stageHostKey)!
+const veil = ref<HTMLElement>()
 const views: Record<string, InstanceType<typeof SlideView> | null> = {}
 const frames: Record<string, HTMLElement | null> = {}
 const mounted = shallowRef<string[]>([])
@@ -19,13 +24,27 @@ function place(id: string, frame: SlideFrame, front: boolean) {
   if (!node) return
   node.style.visibility = frame.opacity > 0 ? '' : 'hidden'
   node.style.opacity = frame.opacity < 1 ? String(frame.opacity) : ''
-  node.style.transform = frame.x || frame.y ? `translate(${frame.x * 100}%,${frame.y * 100}%)` : ''
-  node.style.clipPath = frame.cut ? `inset(${frame.cut.top * 100}% ${frame.cut.right * 100}% ${frame.cut.bottom * 100}% ${frame.cut.left * 100}%)` : ''
+  node.style.transform = transformOf(frame)
+  node.style.transformOrigin = `${frame.originX * 100}% ${frame.originY * 100}%`
+  node.style.filter = frame.blur ? `blur(${frame.blur * scale.value}px)` : ''
+  node.style.clipPath = frame.mask ? polygonCss(frame.mask) : frame.cut ? `inset(${frame.cut.top * 100}% ${frame.cut.right * 100}% ${frame.cut.bottom * 100}% ${frame.cut.left * 100}%)` : ''
   node.style.zIndex = front ? '2' : '1'
 }
 
-const still: SlideFrame = { opacity: 1, x: 0, y: 0, cut: null }
-const gone: SlideFrame = { opacity: 0, x: 0, y: 0, cut: null }
+function transformOf({ x, y, scale: size, turnX, turnY }: SlideFrame): string {
+  let css = x || y ? `translate(${x * 100}%,${y * 100}%)` : ''
+  if (turnX || turnY) css += `perspective(${props.width * 1.5}px) rotateX(${turnX}deg) rotateY(${turnY}deg)`
+  return size === 1 ? css : `${css}scale(${size})`
+}
+
+function lay(color: TransitionFrame['veil'], slide: string) {
+  const node = veil.value
+  if (!node) return
+  node.style.visibility = color && color.opacity > 0 ? '' : 'hidden'
+  if (!color) return
+  node.style.background = cssColor(color.color, themeUnder(props.deck, slide).palette)
+  node.style.opacity = String(color.opacity)
+}
 
 /** The slides to keep mounted around one: the one before, itself, and the next, so that going on never waits. */
 function around(index: number): string[] {
@@ -49,16 +68,26 @@ async function show(moment: Moment): Promise<void> {
   const before = index > 0 ? props.plan.slides[index - 1] : props.plan.purpose === 'loop' ? props.plan.slides.at(-1) : undefined
   const record = props.deck.slides[slide.slide]?.transition
   const inTransition = progress < 1 && before && before !== slide && record
-  for (const id of mounted.value) if (id !== slide.slide && (!inTransition || id !== before.slide)) place(id, gone, false)
-  views[slide.slide]?.apply(frameAt(slide.score, moment))
+  for (const id of mounted.value) if (id !== slide.slide && (!inTransition || id !== before.slide)) place(id, gone(), false)
+  const frame = frameAt(slide.score, moment)
   if (!inTransition) {
-    place(slide.slide, still, true)
+    views[slide.slide]?.apply(frame)
+    lay(undefined, slide.slide)
+    place(slide.slide, still(), true)
     return
   }
-  views[before.slide]?.apply(frameAt(before.score, lastMoment(before.score)))
-  const { from, to } = transitionNamed(record.effect).apply(easingOf(record.easing)(progress), record.options ?? {})
-  place(before.slide, from, false)
-  place(slide.slide, to, true)
+  const kind = transitionNamed(record.effect)
+  const eased = easingOf(record.easing)(progress)
+  const ended = frameAt(before.score, lastMoment(before.score))
+  const frames = kind.carries && eased > 0 && eased < 1
+    ? carriedFrames(props.deck, { score: before.score, frame: ended }, { score: slide.score, frame }, eased, host().measurer)
+    : { from: ended, to: frame }
+  views[slide.slide]?.apply(frames.to)
+  views[before.slide]?.apply(frames.from)
+  const { from, to, front, veil: color } = kind.apply(eased, record.options ?? {})
+  lay(color, slide.slide)
+  place(before.slide, from, front === 'from')
+  place(slide.slide, to, front !== 'from')
 }
 defineExpose({ show })
 </script>
@@ -70,5 +99,6 @@ defineExpose({ show })
         <SlideView :ref="view => { views[id] = view as never }" :deck="deck" :slide="id" :scale="scale" />
       </div>
     </div>
+    <div ref="veil" class="stage-veil" :style="{ visibility: 'hidden' }" />
   </div>
 </template>

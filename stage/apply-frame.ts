@@ -1,5 +1,10 @@
+import { cssColor } from '#core/color'
+import type { Theme } from '#core/deck'
 import { countedText } from '#core/text'
-import { restingPart, type ElementFrame, type PartFrame } from '#core/timing'
+import { restingPart, type ElementFrame, type PartFrame, type Polygon, type Stroke } from '#core/timing'
+import { tintFilter } from './tint-filter'
+
+type Palette = Theme['palette']
 
 /** The DOM nodes of one element, kept from when it was rendered. */
 export interface ElementNodes {
@@ -18,9 +23,13 @@ const applied = new WeakMap<Element, PartFrame>()
 
 const round = (value: number) => Math.round(value * 1000) / 1000
 
+/** How far from the slide what turns in space is seen, px of deck space. */
+const eye = 1600
+
 function transformOf(part: PartFrame): string {
   let css = ''
   if (part.x || part.y) css += `translate(${round(part.x)}px,${round(part.y)}px)`
+  if (part.turnX || part.turnY) css += `perspective(${eye}px) rotateX(${round(part.turnX)}deg) rotateY(${round(part.turnY)}deg)`
   if (part.rotate) css += `rotate(${round(part.rotate)}deg)`
   if (part.scaleX !== 1 || part.scaleY !== 1) css += `scale(${round(part.scaleX)},${round(part.scaleY)})`
   return css
@@ -28,16 +37,29 @@ function transformOf(part: PartFrame): string {
 
 const percent = (share: number) => `${round(share * 100)}%`
 
-function applyPart(node: HTMLElement | SVGElement, part: PartFrame) {
+/** The CSS of a polygon in shares of a box. */
+export const polygonCss = (polygon: Polygon) => `polygon(${polygon.map(([x, y]) => `${percent(x)} ${percent(y)}`).join(',')})`
+
+function applyPart(node: HTMLElement | SVGElement, part: PartFrame, palette: Palette) {
   const before = applied.get(node) ?? rest
   if (before === part) return
-  applied.set(node, part)
   const style = node.style
-  if (before.visible !== part.visible) style.visibility = part.visible ? '' : 'hidden'
-  if (!part.visible) return
+  if (!part.visible) {
+    // All else stays written on the node, and so remembered, until it is seen again.
+    if (before.visible) {
+      style.visibility = 'hidden'
+      applied.set(node, { ...before, visible: false })
+    }
+    return
+  }
+  applied.set(node, part)
+  if (!before.visible) style.visibility = ''
   if (before.opacity !== part.opacity) style.opacity = part.opacity === 1 ? '' : String(round(part.opacity))
-  if (before.cut !== part.cut) style.clipPath = part.cut ? `inset(${percent(part.cut.top)} ${percent(part.cut.right)} ${percent(part.cut.bottom)} ${percent(part.cut.left)})` : ''
-  if (before.blur !== part.blur) style.filter = part.blur ? `blur(${round(part.blur)}px)` : ''
+  if (before.cut !== part.cut || before.mask !== part.mask) style.clipPath = part.mask ? polygonCss(part.mask) : part.cut ? `inset(${percent(part.cut.top)} ${percent(part.cut.right)} ${percent(part.cut.bottom)} ${percent(part.cut.left)})` : ''
+  if (before.blur !== part.blur || before.tint !== part.tint) {
+    const tint = part.tint && tintFilter(node, cssColor(part.tint.color, palette), part.tint.amount)
+    style.filter = [part.blur ? `blur(${round(part.blur)}px)` : '', tint ?? ''].filter(Boolean).join(' ')
+  }
   if (node.classList.contains('chart-mark')) {
     applyMark(node, part)
     return
@@ -49,7 +71,7 @@ function applyPart(node: HTMLElement | SVGElement, part: PartFrame) {
 
 /** A mark of a chart grows from its baseline; its amount rides on its end and its name stands still. */
 function applyMark(group: HTMLElement | SVGElement, part: PartFrame) {
-  group.style.transform = part.x || part.y ? `translate(${round(part.x)}px,${round(part.y)}px)` : ''
+  group.style.transform = `${part.x || part.y ? `translate(${round(part.x)}px,${round(part.y)}px)` : ''}${part.rotate ? `rotate(${round(part.rotate)}deg)` : ''}`
   const bar = group.querySelector<SVGRectElement>('.chart-bar')
   if (!bar) return
   bar.style.transform = part.scaleX !== 1 || part.scaleY !== 1 ? `scale(${round(part.scaleX)},${round(part.scaleY)})` : ''
@@ -60,14 +82,49 @@ function applyMark(group: HTMLElement | SVGElement, part: PartFrame) {
   }
 }
 
+const svgSpace = 'http://www.w3.org/2000/svg'
+
+/** Draws the strokes that lie over an element, or beneath it, in a drawing of their own. */
+function applyStrokes(moving: HTMLElement, strokes: readonly Stroke[], beneath: boolean, palette: Palette) {
+  const wanted = strokes.filter(stroke => stroke.beneath === beneath)
+  const name = beneath ? 'stage-strokes-beneath' : 'stage-strokes'
+  let drawing = moving.querySelector<SVGSVGElement>(`:scope > .${name}`)
+  if (!drawing) {
+    if (!wanted.length) return
+    drawing = document.createElementNS(svgSpace, 'svg')
+    drawing.setAttribute('class', name)
+    drawing.setAttribute('aria-hidden', 'true')
+    if (beneath) moving.prepend(drawing)
+    else moving.append(drawing)
+  }
+  while (drawing.childElementCount > wanted.length) drawing.lastElementChild!.remove()
+  wanted.forEach((stroke, index) => {
+    let path = drawing.children[index] as SVGPathElement | undefined
+    if (!path) {
+      path = document.createElementNS(svgSpace, 'path')
+      path.setAttribute('pathLength', '1')
+      drawing.append(path)
+    }
+    path.setAttribute('d', stroke.path)
+    path.style.stroke = cssColor(stroke.color, palette)
+    path.style.strokeWidth = String(stroke.width)
+    // A gap longer than the stroke, so that its round end does not show before it begins.
+    path.style.strokeDasharray = `${round(stroke.drawn)} 2`
+    path.style.visibility = stroke.drawn > 0 ? '' : 'hidden'
+    path.style.opacity = String(round(stroke.opacity))
+  })
+}
+
 /** Applies what differs from rest to an element's nodes; undefined brings it to rest. Only what changed is written. */
-export function applyElementFrame(nodes: ElementNodes, frame: ElementFrame | undefined) {
-  applyPart(nodes.moving, frame?.whole ?? rest)
+export function applyElementFrame(nodes: ElementNodes, frame: ElementFrame | undefined, palette: Palette) {
+  const strokes = (applied.get(nodes.moving) ?? rest).strokes
+  applyPart(nodes.moving, frame?.whole ?? rest, palette)
+  if (strokes !== (frame?.whole.strokes ?? null)) for (const beneath of [true, false]) applyStrokes(nodes.moving, frame?.whole.strokes ?? [], beneath, palette)
   if (frame && !frame.whole.visible) return
   nodes.redraw?.(frame?.chart ?? null)
   nodes.parts.forEach((list, index) => {
     const part = frame?.parts?.[index] ?? rest
-    for (const node of list) applyPart(node, part)
+    for (const node of list) applyPart(node, part, palette)
   })
   for (const run of nodes.runs) {
     const share = (frame?.whole.counted ?? 1) * (frame?.parts?.[run.part]?.counted ?? 1)

@@ -1,107 +1,7 @@
 import { readFile } from 'node:fs/promises'
-import { expect, test, type Page } from '@playwright/test'
-import sharp from 'sharp'
-import { drop, enter, goPhase, kept, newDeck } from './support/people'
-
-const stage = (page: Page) => page.getByTestId('stage')
-const hit = (page: Page, name: string | RegExp) => stage(page).getByRole('button', { name: typeof name === 'string' ? new RegExp(`^${name},`) : name })
-const add = (page: Page) => page.getByRole('toolbar', { name: 'Add' })
-const tab = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click()
-const value = async (page: Page, label: string) => Number(await page.getByLabel(label, { exact: true }).inputValue())
-const set = async (page: Page, label: string, words: string) => {
-  await page.getByLabel(label, { exact: true }).fill(words)
-  await page.getByLabel(label, { exact: true }).press('Enter')
-}
-
-/** Where a place of the slide (px of deck space) is on the screen. */
-async function at(page: Page, x: number, y: number): Promise<[number, number]> {
-  const box = (await stage(page).boundingBox())!
-  return [box.x + (x / 1920) * box.width, box.y + (y / 1080) * box.height]
-}
-async function drag(page: Page, from: [number, number], to: [number, number], keys: string[] = []) {
-  await page.mouse.move(...(await at(page, ...from)))
-  await page.mouse.down()
-  for (const key of keys) await page.keyboard.down(key)
-  await page.mouse.move(...(await at(page, (from[0] + to[0]) / 2, (from[1] + to[1]) / 2)), { steps: 3 })
-  await page.mouse.move(...(await at(page, ...to)), { steps: 5 })
-  await page.mouse.up()
-  for (const key of keys) await page.keyboard.up(key)
-}
-async function addShape(page: Page, shape: string, place: { left: number, top: number, width?: number, height?: number }) {
-  await page.getByRole('button', { name: 'Add a shape or line' }).click()
-  await page.locator(`[data-shape="${shape}"]`).click()
-  await tab(page, 'Place')
-  for (const [label, number] of Object.entries({ Left: place.left, Top: place.top, Width: place.width, Height: place.height })) if (number !== undefined) await set(page, label, String(number))
-}
-async function blank(page: Page, title: string) {
-  await enter(page)
-  await newDeck(page, title, 'Talk')
-  await goPhase(page, 'Compose')
-  await page.keyboard.press('Control+a')
-  await page.keyboard.press('Delete')
-}
-
-async function addList(page: Page, lines: string[]) {
-  await add(page).getByRole('button', { name: 'Text', exact: true }).click()
-  for (const [index, line] of lines.entries()) {
-    if (index) await page.keyboard.press('Enter')
-    await page.keyboard.type(line)
-  }
-  await page.getByRole('button', { name: 'Done' }).click()
-  await tab(page, 'List')
-  await page.getByRole('button', { name: 'make a list' }).click()
-}
-
-/** A picture with a bright and dark grain on its left, and a calm dark right third. */
-async function busyPicture(): Promise<Buffer> {
-  const [width, height] = [960, 540]
-  const pixels = Buffer.alloc(width * height * 3)
-  for (let y = 0; y < height; y++) {
-    for (let x = 0; x < width; x++) {
-      const light = x > width * 0.66 ? 24 : ((x >> 3) + (y >> 3)) % 2 ? 235 : 40
-      pixels.fill(light, (y * width + x) * 3, (y * width + x) * 3 + 3)
-    }
-  }
-  return sharp(pixels, { raw: { width, height, channels: 3 } }).jpeg({ quality: 90 }).toBuffer()
-}
-const plainPicture = (color: string, width = 600, height = 400) => sharp({ create: { width, height, channels: 3, background: color } }).png().toBuffer()
-
-test('text on a busy photograph is measured on its pixels, and a remedy that was looked at makes it readable', async ({ page }) => {
-  await blank(page, 'On a picture')
-  await drop(page, '[data-test=stage]', { name: 'crowd.jpg', type: 'image/jpeg', bytes: await busyPicture() })
-  await expect(hit(page, 'crowd')).toBeVisible()
-  await tab(page, 'Place')
-  for (const [label, words] of [['Left', '0'], ['Top', '0'], ['Width', '1920'], ['Height', '1080']] as const) await set(page, label, words)
-  await add(page).getByRole('button', { name: 'Text', exact: true }).click()
-  await page.keyboard.type('Boats leave on time')
-  await page.getByRole('button', { name: 'Done' }).click()
-  await tab(page, 'Place')
-  await set(page, 'Left', '120')
-  await tab(page, 'Words')
-  const readable = page.getByTestId('readable')
-  await expect(readable).toContainText('Hard to read on the picture')
-  const before = await hit(page, 'Text').getAttribute('style')
-  // Looked at, the panel is seen on the stage; left, it is gone.
-  await page.locator('[data-remedy=panel]').hover()
-  const panel = stage(page).locator('.stage-text', { hasText: 'Boats leave' })
-  await expect(panel).toHaveCSS('padding', '0px')
-  await expect(panel).not.toHaveCSS('background-color', 'rgba(0, 0, 0, 0)')
-  await page.mouse.move(5, 5)
-  await expect(panel).toHaveCSS('background-color', 'rgba(0, 0, 0, 0)')
-  await page.locator('[data-remedy=panel]').click()
-  await expect(readable).toContainText('Readable on the picture')
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(readable).toContainText('Hard to read on the picture')
-  await page.locator('[data-remedy=tint]').click()
-  await expect(readable).toContainText('Readable on the picture')
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(readable).toContainText('Hard to read on the picture')
-  await page.locator('[data-remedy=calm]').click()
-  await expect(readable).toContainText('Readable on the picture')
-  expect(await hit(page, 'Text').getAttribute('style')).not.toBe(before)
-  await tab(page, 'Place')
-  expect(await value(page, 'Left')).toBeGreaterThan(1000)
-})
+import { expect, test } from '@playwright/test'
+import { goPhase } from './support/people'
+import { add, addShape, at, blank, drag, hit, set, stage, tab, value } from './support/stage'
 
 test('a line of text is turned to an edge by two points picked on the picture', async ({ page }) => {
   await blank(page, 'Turned')
@@ -116,33 +16,6 @@ test('a line of text is turned to an edge by two points picked on the picture', 
   expect(await value(page, 'Angle')).toBeCloseTo(360 - (Math.atan2(200, 800) * 180) / Math.PI, 0)
   await set(page, 'Angle', '30')
   await expect(hit(page, 'Text')).toHaveAttribute('style', /rotate\(30deg\)/)
-})
-
-test('a portrait stands in a round frame, is placed in it by hand, and is swapped with all else kept', async ({ page }) => {
-  await blank(page, 'Portrait')
-  await drop(page, '[data-test=stage]', { name: 'ines.png', type: 'image/png', bytes: await plainPicture('#aa5533') })
-  await hit(page, 'ines').click()
-  await tab(page, 'Picture')
-  await page.locator('[data-frame=circle]').click()
-  await tab(page, 'Place')
-  expect(await value(page, 'Width')).toBe(await value(page, 'Height'))
-  await tab(page, 'Picture')
-  await page.getByRole('button', { name: 'Place it in its frame' }).click()
-  await expect(page.getByTestId('framing')).toBeVisible()
-  await drag(page, [960, 540], [900, 540])
-  await page.getByTestId('framing').hover()
-  await page.mouse.wheel(0, -400)
-  await expect.poll(() => value(page, 'Enlarged')).toBeGreaterThan(110)
-  await page.getByTestId('framing').getByRole('button', { name: 'Done' }).click()
-  const zoom = await value(page, 'Enlarged')
-  const before = await stage(page).locator('.stage-picture img').getAttribute('src')
-  await page.getByRole('button', { name: 'Swap it' }).click()
-  const chooser = page.waitForEvent('filechooser')
-  await page.getByTestId('own-picture').click()
-  await (await chooser).setFiles({ name: 'tove.png', mimeType: 'image/png', buffer: await plainPicture('#225588', 500, 700) })
-  await expect.poll(() => stage(page).locator('.stage-picture img').getAttribute('src')).not.toBe(before)
-  expect(await value(page, 'Enlarged')).toBe(zoom)
-  await expect(page.locator('[data-frame=circle]')).toHaveClass(/on/)
 })
 
 test('five parts are aligned and spaced, grouped, moved as one and opened again; a press reaches what lies under', async ({ page }) => {
@@ -203,62 +76,6 @@ test('a connector holds on to two shapes and follows them; a guide of one’s ow
   await drag(page, [300, 300], [300 + guide - 200 + 6, 320])
   await tab(page, 'Place')
   expect(await value(page, 'Left')).toBe(guide)
-})
-
-test('a list becomes a ring of seven, one is added, one emphasised, and it is a list again without a word lost', async ({ page }) => {
-  await blank(page, 'Round')
-  await addList(page, ['Arrive', 'Moor', 'Unload', 'Refuel', 'Load', 'Cast off', 'Cross'])
-  await page.getByRole('button', { name: 'Choose one' }).click()
-  await page.locator('[data-family=ring]').click()
-  const items = stage(page).locator('.stage-item')
-  await expect(items).toHaveCount(7)
-  const outline = page.getByRole('textbox', { name: /^Outline of/ })
-  await outline.getByText('Cross', { exact: true }).click()
-  await page.keyboard.press('End')
-  await page.keyboard.press('Enter')
-  await page.keyboard.type('Begin again')
-  await expect(items).toHaveCount(8)
-  await expect(items.last()).toContainText('Begin again')
-  const fill = await items.last().locator('path').first().getAttribute('fill')
-  await page.getByRole('button', { name: 'Emphasise this item' }).click()
-  await expect(items.first().locator('path').first()).not.toHaveAttribute('fill', fill!)
-  await expect(items.last().locator('path').first()).toHaveAttribute('fill', fill!)
-  // Another family, then back to words.
-  await tab(page, 'Look')
-  await page.getByRole('button', { name: 'Ring', exact: true }).click()
-  await page.locator('[data-family=steps]').click()
-  await expect(items).toHaveCount(8)
-  await page.getByRole('button', { name: 'Turn it into a list' }).click()
-  for (const words of ['Arrive', 'Cast off', 'Begin again']) await expect(stage(page)).toContainText(words)
-  await expect(stage(page).locator('.stage-bullet')).toHaveCount(8)
-})
-
-test('bullets are of another symbol and colour; one line has an icon of its own; numbers count', async ({ page }) => {
-  await blank(page, 'Bullets')
-  await addList(page, ['Lines', 'Fenders', 'Weather'])
-  await page.getByRole('button', { name: 'Bullet: symbol' }).click()
-  await page.getByLabel('Find a symbol or emoji').fill('star')
-  await page.getByRole('button', { name: 'star', exact: true }).click()
-  const bullets = stage(page).locator('.stage-bullet')
-  await expect(bullets).toHaveText(['★', '★', '★'])
-  await page.getByRole('button', { name: /^Bullet: colour/ }).click()
-  await page.getByRole('button', { name: 'accent 2', exact: true }).click()
-  const color = await bullets.first().evaluate(node => getComputedStyle(node).color)
-  const words = await stage(page).locator('.stage-line .stage-run').first().evaluate(node => getComputedStyle(node).color)
-  expect(color).not.toBe(words)
-  await hit(page, 'Text').dblclick()
-  await page.getByRole('textbox').getByText('Fenders').click()
-  await page.getByRole('button', { name: 'This bullet' }).click()
-  await page.getByRole('button', { name: 'This line: icon' }).click()
-  await page.getByLabel('Find an icon').fill('anchor')
-  await page.getByRole('button', { name: 'anchor', exact: true }).click()
-  await page.getByRole('button', { name: 'Done' }).click()
-  await expect(bullets.nth(1).locator('svg')).toBeVisible()
-  await expect(bullets.nth(0)).toHaveText('★')
-  await page.getByLabel('Bullet: numbered').selectOption('upper-roman')
-  await expect(bullets.nth(0)).toHaveText('I.')
-  await expect(bullets.nth(2)).toHaveText(/^II+\.$/)
-  await kept(page)
 })
 
 test('a variant without the caption is composed, played and taken away; the deck in general keeps it', async ({ page }) => {
@@ -343,49 +160,4 @@ test('parts are copied to another slide, words and cells pasted from outside; a 
   await page.keyboard.press('Escape')
   await expect(stage(page)).toContainText('Bold letters')
   await expect(stage(page)).toContainText('Only its letters')
-})
-
-test('a table is written in where it stands, and a piece of the shelf follows where it is bound', async ({ page }) => {
-  await blank(page, 'Shelf')
-  await add(page).getByRole('button', { name: 'Table', exact: true }).click()
-  await expect(page.getByTestId('table-editing')).toBeVisible()
-  await page.keyboard.type('Route')
-  await page.keyboard.press('Tab')
-  await page.keyboard.type('Riders')
-  await page.keyboard.press('Tab')
-  await page.keyboard.press('Tab')
-  await page.keyboard.type('Astrel')
-  await page.keyboard.press('Tab')
-  await page.keyboard.type('1200')
-  await page.keyboard.press('Escape')
-  const cells = stage(page).locator('.stage-cell')
-  await expect(cells.nth(3)).toHaveText('Astrel')
-  await expect(cells.nth(4)).toHaveText('1,200')
-  await page.getByLabel('Totals').check()
-  await expect(cells.last()).toBeVisible()
-  await expect(stage(page)).toContainText('Total')
-  await page.keyboard.press('Delete')
-
-  await addShape(page, 'star', { left: 300, top: 300 })
-  await page.getByLabel('Name of the piece').fill('Harbour star, mark')
-  await page.getByRole('button', { name: 'Keep as a piece' }).click()
-  await expect(page.getByText('“Harbour star” is on the shelf').first()).toBeVisible()
-  await add(page).getByRole('button', { name: 'Piece', exact: true }).click()
-  await page.getByLabel('Find a piece').fill('mark')
-  await page.locator('[data-piece="Harbour star"]').click()
-  await expect(page.getByRole('heading', { name: 'Harbour star' })).toBeVisible()
-  await add(page).getByRole('button', { name: 'Piece', exact: true }).click()
-  await page.locator('[data-piece="Harbour star"]').click()
-  // What is changed in one bound group and kept changes in the other.
-  await page.locator('[data-row="Harbour star"]').first().getByRole('button', { name: /^Harbour star/ }).click()
-  await page.locator('[data-row=Star]').first().getByRole('button', { name: /^Star/ }).click()
-  await tab(page, 'Shape')
-  await page.getByRole('button', { name: /^Fill:/ }).click()
-  await page.getByRole('button', { name: 'accent 6', exact: true }).click()
-  await page.locator('[data-row="Harbour star"]').first().getByRole('button', { name: /^Harbour star/ }).click()
-  await tab(page, 'Place')
-  await page.getByTestId('keep-changes').click()
-  await expect(page.getByText(/this deck follows/).first()).toBeVisible()
-  const fills = await stage(page).locator('.stage-shape path').evaluateAll(nodes => nodes.map(node => node.getAttribute('fill')))
-  expect(fills.filter(fill => fill === fills[2])).toHaveLength(2)
 })

@@ -2,7 +2,7 @@ import { copyFile, readFile } from 'node:fs/promises'
 import { expect, test, type Page } from '@playwright/test'
 import { unpackDeck } from '../core/formats/deck-file'
 import { makePictures } from '../demo/pictures'
-import { drop, enter, goPhase, kept, newDeck, paste } from './support/people'
+import { enter, goPhase, kept, newDeck, paste, rundown, slide, drop } from './support/people'
 
 const outline = `Quay works in summer
 Why we build
@@ -19,8 +19,6 @@ Thank you`
 // A byte-order mark, semicolons, decimal commas and a line break inside quotation marks.
 const csv = '\ufeffmonth;passengers;note\r\nJan;"12.340,5";calm\r\nFeb;9.120,25;"storm,\r\nsecond week"\r\nMar;15.000,00;\r\nApr;18.250,75;calm\r\n'
 
-const rundown = (page: Page) => page.getByRole('region', { name: 'Rundown' })
-const slide = (page: Page, number: number) => rundown(page).getByRole('button', { name: new RegExp(`^Slide ${number},`) })
 const hit = (page: Page, name: string) => page.getByTestId('stage').getByRole('button', { name: new RegExp(`^${name},`) })
 const total = async (page: Page) => {
   const [minutes, seconds] = (await page.getByTestId('total').innerText()).split(':').map(Number)
@@ -139,24 +137,24 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await kept(page)
   })
 
-  const motion = async (name: string, item: RegExp) => {
+  const motion = async (name: string, ...items: string[]) => {
     await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: `Motion for ${name}` }).click()
-    await page.getByRole('menuitem', { name: item }).click()
+    for (const item of items) await page.getByRole('menuitem', { name: item, exact: true }).click()
   }
 
   test('times it: title in, list line by line, bars one after the other, photograph out', async () => {
     await goPhase(page, 'Time')
     await slide(page, 2).click()
-    await motion('Title', /^Comes in: rise/)
+    await motion('Title', 'Comes in', 'Rise')
     await expect(page.getByRole('button', { name: /^Rise of Title, beat 1/ })).toBeVisible()
-    await motion('List', /^Line by line, on advance/)
+    await motion('List', 'Line by line, on advance')
     await expect(page.getByRole('button', { name: /line 2 of List, beat 3/ })).toBeVisible()
     await slide(page, 4).click()
-    await motion('Chart', /^Bars one after the other/)
+    await motion('Chart', 'Bars one after the other')
     await expect(page.getByRole('button', { name: /^Grow, bar by bar of Chart/ })).toBeVisible()
     await slide(page, 5).click()
     await page.getByRole('button', { name: 'New beat' }).click()
-    await motion('boat', /^Goes out: fade/)
+    await motion('boat', 'Goes out', 'Fade')
     await expect(page.getByRole('button', { name: /^Fade of boat, beat 2/ })).toBeVisible()
   })
 
@@ -299,6 +297,22 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await expect(page.locator('[data-screen=screen-hall]')).toContainText('heard just now')
     for (const window of windows) await window.close()
   })
+})
+
+test('Check says nothing of charts before their tables are here', async ({ page }) => {
+  await enter(page)
+  await page.route('**/api/tables/**', async route => {
+    await new Promise(resolve => setTimeout(resolve, 1500))
+    await route.continue()
+  })
+  await page.goto('/decks/demo-briefing?phase=check')
+  await expect(page.getByRole('heading', { name: 'Nothing to say' })).toBeVisible()
+  const said: string[] = []
+  for (let look = 0; look < 12; look++) {
+    said.push(...await page.locator('.finding').allInnerTexts())
+    await page.waitForTimeout(250)
+  }
+  expect(said).toEqual([])
 })
 
 test('the same deck is longer for children than for colleagues, and becomes a loop at a choice', async ({ page }) => {

@@ -17,6 +17,9 @@ export async function asking<T>(request: () => Promise<T>): Promise<T | undefine
 /** Tells the person what has happened. */
 export const tell = (title: string) => useToast().add({ title, color: 'success', icon: 'i-lucide-check' })
 
+/** Tells the person what was not done, and why. */
+export const warn = (title: string) => useToast().add({ title, color: 'warning', icon: 'i-lucide-circle-alert', duration: 9000 })
+
 /** A fresh record id: 14 letters and digits. */
 export function freshId(): string {
   const letters = 'abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789'

@@ -50,7 +50,6 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     store.select(...pastedTops(store.deck!, changes))
   }
 
-  const warn = (title: string) => void useToast().add({ title, color: 'warning', duration: 9000 })
   /** Says so where there are more lines than one text takes; nothing is cut off in silence. */
   function tooLong(lines: number): boolean {
     if (lines > mostLines) warn(`What was pasted has ${lines.toLocaleString('en')} lines; a text on a slide may have ${mostLines.toLocaleString('en')}. Paste it in the outline, where lines become slides, or in parts.`)
@@ -71,7 +70,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     const columns = Math.max(...cells.map(row => row.length))
     const size = `${cells.length.toLocaleString('en')} rows of ${columns}`
     const written = cells.length <= mostCells.rows && columns <= mostCells.columns
-    if (!written && !read.ok) return warn(read.message)
+    if (!written && !read.ok) return void warn(read.message)
     question.value = {
       words: `What was pasted is a range of cells, ${size}.`,
       answers: [

@@ -69,7 +69,7 @@ const iconSvg = (icon: NonNullable<Bullet['icon']>, color: string) => `<svg xmln
 
 /** More formatting than this is not read, letters: only the words of it are taken. */
 export const mostHtml = 2_000_000
-export const tooMuchHtml = (html: string) => useToast().add({ title: `What was pasted has ${(html.length / 1_000_000).toFixed(1)} MB of formatting, more than is read here: only its words were taken.`, color: 'warning', duration: 9000 })
+export const tooMuchHtml = (html: string) => warn(`What was pasted has ${(html.length / 1_000_000).toFixed(1)} MB of formatting, more than is read here: only its words were taken.`)
 /** Plain words out of a paste that is too much to read as rich text. */
 const readPaste = (html: string) => {
   if (html.length <= mostHtml) return html

@@ -26,6 +26,7 @@ const noStatus: ConnectionStatus = { ready: false, online: false, kept: true, ke
 export const useDeck = defineStore('deck', () => {
   const { user } = useUserSession()
   const stage = useStageHost()
+  const tables = useTables()
 
   const id = ref<string | null>(null)
   const deck = shallowRef<Deck | null>(null)
@@ -135,7 +136,7 @@ export const useDeck = defineStore('deck', () => {
   function edit(name: string, changes: readonly Change[]) {
     if (!document || !changes.length) return
     if (!canEdit.value) {
-      useToast().add({ title: 'Your role is viewer: you can look, but not change.', color: 'warning' })
+      warn('Your role is viewer: you can look, but not change.')
       return
     }
     undoManager?.stopCapturing()
@@ -220,9 +221,10 @@ export const useDeck = defineStore('deck', () => {
       if (deck.value !== checked) return
       made.push(...checkSlide(checked, slide, stage.host))
     }
-    findings.value = inOrder(checked, [...made, ...checkConsistency(checked)])
+    // The check itself may have been the first to ask for a table; it begins anew once that is here.
+    if (!tables.coming) findings.value = inOrder(checked, [...made, ...checkConsistency(checked)])
   }
-  watchDebounced([deck, () => stage.host], check, { debounce: 350 })
+  watchDebounced([deck, () => stage.host, () => tables.coming], check, { debounce: 350 })
   watch(() => status.value.refused, refused => refused && useToast().add({ title: refused, color: 'error' }))
 
   return {

@@ -4,14 +4,17 @@ import type { DataTable } from '#core/data'
 export const useTables = defineStore('tables', () => {
   const known = shallowReactive(new Map<string, DataTable>())
   const asked = new Set<string>()
+  /** How many are on their way: until they are here nothing can be said of the charts that read them. */
+  const coming = ref(0)
 
   function table(id: string): DataTable | undefined {
     const found = known.get(id)
     if (found || asked.has(id)) return found
     asked.add(id)
-    void $fetch<DataTable>(`/api/tables/${id}`).then(fetched => known.set(id, fetched)).catch(() => setTimeout(() => asked.delete(id), 5000))
+    coming.value++
+    void $fetch<DataTable>(`/api/tables/${id}`).then(fetched => known.set(id, fetched)).catch(() => setTimeout(() => asked.delete(id), 5000)).finally(() => coming.value--)
     return undefined
   }
   const keep = (kept: DataTable) => known.set(kept.id, kept)
-  return { table, keep }
+  return { table, keep, coming }
 })

@@ -10,12 +10,13 @@ import { hold } from './rules/hold'
 import { logoClear } from './rules/logo-clear'
 import { outside } from './rules/outside'
 import { textSize } from './rules/text-size'
+import { tooQuick } from './rules/too-quick'
 
 export type { Finding, Remedy } from './finding'
 export { checkConsistency } from './whole'
 
 /** The catalogue: adding a rule is adding a file and a line. */
-const rules: readonly Rule[] = [hold, textSize, contrastRule, glyphs, logoClear, empty, outside, circles]
+const rules: readonly Rule[] = [hold, tooQuick, textSize, contrastRule, glyphs, logoClear, empty, outside, circles]
 
 const known = new WeakMap<Score, { parts: readonly unknown[], findings: Finding[] }>()
 

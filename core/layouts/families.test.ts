@@ -81,16 +81,14 @@ describe.each(families.map(family => [family.name, family] as const))('layout %s
   })
 })
 
-it('every layout keeps its words in contrast in every scheme that ships', () => {
+it.each(families.map(family => [family.name, family] as const))('layout %s keeps its words in contrast in every scheme that ships', (_, family) => {
+  const { deck, slide } = placed(family, samples['lines that lead']!)
+  const alone = onlySlides(deck, [slide])
   for (const scheme of schemes) {
-    const theme = { ...houseTheme, palette: scheme.palette }
-    for (const family of families) {
-      const { deck, slide } = placed(family, samples['lines that lead']!, theme)
-      const plan = { ...rundown(onlySlides(deck, [slide]), 'talk', timingContext).slides[0]! }
-      expect(checkSlide(deck, plan, timingContext).filter(finding => finding.rule === 'contrast').map(finding => `${scheme.name} ${family.name}: ${finding.message}`)).toEqual([])
-    }
+    const seen = { ...alone, theme: { theme: { ...houseTheme, palette: scheme.palette } } }
+    expect(checkSlide(seen, rundown(seen, 'talk', timingContext).slides[0]!, timingContext).filter(finding => finding.rule === 'contrast').map(finding => `${scheme.name}: ${finding.message}`)).toEqual([])
   }
-}, 120_000)
+})
 
 describe('items', () => {
   const { deck, slide } = placed(families.find(family => family.name === 'cards-row')!, samples['lines that lead']!)

@@ -12,6 +12,7 @@ import { heldIn, type Amounts, type Shape, type Size } from './shape'
 export * from './lines'
 export * from './touch'
 export { sectorPath } from './sector'
+export { pointsAlong } from './shape'
 export type { Amount, Amounts, Shape, Size, Spot } from './shape'
 
 /** Every shape there is, in the order of the catalogue. */

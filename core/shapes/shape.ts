@@ -102,21 +102,23 @@ export const corner = (name = 'corner', label = 'Corner', initial = 0.2, most = 
   read: (spot, size) => (spot.x * size.width) / Math.min(size.width, size.height),
 })
 
-/** Points along a path as it is drawn, px: corners, and curves at eight steps each. */
-export function pointsAlong(d: string): [number, number][] {
+/** Points along a path as it is drawn, px: corners, and curves at so many steps each; a closed one returns to its first. */
+export function pointsAlong(d: string, steps = 8): [number, number][] {
   const made: [number, number][] = []
-  svgpath(d).abs().unarc().iterate((segment, _, x, y) => {
+  svgpath(d).abs().unshort().unarc().iterate((segment, _, x, y) => {
     const [kind, ...values] = segment as [string, ...number[]]
     if (kind === 'H') made.push([values[0]!, y])
     else if (kind === 'V') made.push([x, values[0]!])
     else if (kind === 'C' || kind === 'Q') {
       const controls = [[x, y], ...Array.from({ length: values.length / 2 }, (_, index) => [values[index * 2]!, values[index * 2 + 1]!])] as [number, number][]
-      for (let step = 1; step <= 8; step++) {
+      for (let step = 1; step <= steps; step++) {
         // De Casteljau: the point of a curve by halving between its controls.
         let points = controls
-        while (points.length > 1) points = points.slice(1).map((to, index) => [points[index]![0] + ((to[0] - points[index]![0]) * step) / 8, points[index]![1] + ((to[1] - points[index]![1]) * step) / 8])
+        while (points.length > 1) points = points.slice(1).map((to, index) => [points[index]![0] + ((to[0] - points[index]![0]) * step) / steps, points[index]![1] + ((to[1] - points[index]![1]) * step) / steps])
         made.push(points[0]!)
       }
+    } else if (kind === 'Z') {
+      if (made.length) made.push(made[0]!)
     } else for (let at = 0; at + 1 < values.length; at += 2) made.push([values[at]!, values[at + 1]!])
   })
   return made

@@ -3,7 +3,7 @@ import type { DataTable } from '../data'
 import { applyChanges, namedFields, textOf, type Beat, type Cue, type Deck, type Easing, type EditContext, type Element, type Slide } from './parts'
 import { newDeck } from '../layouts'
 import { roughMeasurer } from '../text'
-import type { TimingContext } from '../timing'
+import { transitions, type TimingContext } from '../timing'
 
 /** Ids that count up, so that a test reads the same each time. */
 export function countingContext(prefix = 'id'): EditContext {
@@ -64,15 +64,16 @@ const parts = fc.option(
 export const anyDeck: fc.Arbitrary<Deck> = fc
   .array(
     fc.record({
-      transition: fc.option(fc.record({ effect: fc.constantFrom('cut', 'crossfade', 'push', 'wipe'), duration: seconds, easing: easings }), { nil: undefined }),
+      transition: fc.option(fc.record({ effect: fc.constantFrom(...transitions.map(kind => kind.name)), duration: seconds, easing: easings }), { nil: undefined }),
       beats: fc.array(
         fc.record({
           start: fc.constantFrom('advance' as const, 'self' as const),
           hold: fc.oneof(fc.record({ kind: fc.constant('seconds' as const), seconds }), fc.constant({ kind: 'reading' as const }), fc.constant({ kind: 'media' as const })),
           cues: fc.array(
             fc.record({
-              element: fc.nat(2), what: fc.constantFrom('enter' as const, 'exit' as const, 'emphasis' as const, 'move' as const), effect: fc.nat(5),
+              element: fc.nat(2), what: fc.constantFrom('enter' as const, 'exit' as const, 'emphasis' as const, 'move' as const), effect: fc.nat(40),
               anchor: fc.nat(8), delay: seconds, duration: seconds, easing: easings, repeat: fc.oneof(fc.integer({ min: 1, max: 3 }), fc.constant('forever' as const)), parts,
+              back: fc.option(fc.boolean(), { nil: undefined }),
             }),
             { maxLength: 5 },
           ),
@@ -95,7 +96,7 @@ export const anyDeck: fc.Arbitrary<Deck> = fc
         return cue({
           id: `${slideId}b${i}c${j}`, beat: `${slideId}b${i}`, element: `${slideId}e${c.element}`, order: order(j), what: c.what, effect: names[c.effect % names.length]!,
           anchor: anchorTo >= 0 && anchorTo < j ? { to: anchorTo % 2 ? 'start' : 'end', cue: `${slideId}b${i}c${anchorTo}` } : { to: 'beat' },
-          delay: c.delay, duration: c.duration, easing: c.easing, repeat: c.repeat, ...(c.parts ? { parts: c.parts } : {}),
+          delay: c.delay, duration: c.duration, easing: c.easing, repeat: c.repeat, ...(c.parts ? { parts: c.parts } : {}), ...(c.back === undefined ? {} : { back: c.back }),
         })
       }))
       return [

@@ -1,6 +1,6 @@
 import { apartBy, hexOf } from '../color'
 import { roleNames, type AnyRecord, type Change, type Color, type Deck, type Id, type Role } from '../deck'
-import { eachLookRecord, exchanged, exchangeEverywhere, whereIs, type LookTable } from './walk'
+import { eachLookRecord, eachObject, exchangeEverywhere, whereIs, type LookTable } from './walk'
 
 /** A place where a colour stands. */
 export interface ColorPlace {
@@ -34,10 +34,9 @@ const notPlaces = ['palette', 'name', 'id']
 function colorsIn(record: AnyRecord, found: (key: string) => void) {
   for (const [field, value] of Object.entries(record)) {
     if (notPlaces.includes(field)) continue
-    exchanged(value, inner => {
+    eachObject(value, inner => {
       if (isHex(inner)) found(inner.hex.toLowerCase())
       else if (isRole(inner)) found(inner.role)
-      return undefined
     })
   }
 }

@@ -1,6 +1,6 @@
 import { familyWith, missingLetters } from '../fonts'
-import { plainText, shownElements, slidesOf, styleOf, themeUnder, type Change, type Deck, type Id } from '../deck'
-import { eachLookRecord, exchanged, whereIs } from './walk'
+import { plainText, shownElements, slidesOf, styleOf, themeUnder, type AnyRecord, type Change, type Deck, type Id } from '../deck'
+import { eachLookRecord, eachObject, whereIs, type LookTable } from './walk'
 
 /** A family of fonts in use, with all places where it is named. */
 export interface FontUse {
@@ -9,19 +9,28 @@ export interface FontUse {
   count: number
 }
 
+const known = new WeakMap<object, ReadonlyMap<string, number>>()
+
+/** The families that a record names, and how often; kept with the record, because a deck's fonts are asked for at every edit. */
+function familiesIn(table: LookTable, record: AnyRecord): ReadonlyMap<string, number> {
+  const before = known.get(record)
+  if (before) return before
+  const counts = new Map<string, number>()
+  const found = (family: unknown) => { if (typeof family === 'string') counts.set(family, (counts.get(family) ?? 0) + 1) }
+  const themed = table === 'theme' ? record : table === 'masters' ? (record as { theme?: object }).theme : undefined
+  for (const family of Object.values((themed as { fonts?: object } | undefined)?.fonts ?? {})) found(family)
+  const { faces: _, ...rest } = record as Record<string, unknown>
+  if (table !== 'layouts') eachObject(rest, value => found(value.family))
+  known.set(record, counts)
+  return counts
+}
+
 /** Every family that a deck names: in its theme, its styles, its parts and its words. */
 export function fontsInUse(deck: Deck): FontUse[] {
   const uses = new Map<string, FontUse>()
   eachLookRecord(deck, (table, record) => {
-    const counts = new Map<string, number>()
-    const found = (family: unknown) => { if (typeof family === 'string') counts.set(family, (counts.get(family) ?? 0) + 1) }
-    const themed = table === 'theme' ? record : table === 'masters' ? (record as { theme?: object }).theme : undefined
-    for (const family of Object.values((themed as { fonts?: object } | undefined)?.fonts ?? {})) found(family)
-    const { faces: _, ...rest } = record as Record<string, unknown>
-    exchanged(rest, value => {
-      if ('family' in value && table !== 'layouts') found(value.family)
-      return undefined
-    })
+    const counts = familiesIn(table, record)
+    if (!counts.size) return
     const { words, slide } = whereIs(deck, table, record)
     for (const [family, count] of counts) {
       let use = uses.get(family)
@@ -79,4 +88,9 @@ export function missingGlyphs(deck: Deck, slide: Id): MissingGlyphs[] {
 }
 
 /** All families that a deck's slides need at hand to be drawn, the fallback apart. */
-export const familiesNeeded = (deck: Deck): string[] => [...new Set([...fontsInUse(deck).map(use => use.family), ...slidesOf(deck).flatMap(slide => Object.values(themeUnder(deck, slide.id).fonts))])]
+export function familiesNeeded(deck: Deck): string[] {
+  const needed = new Set<string>()
+  eachLookRecord(deck, (table, record) => familiesIn(table, record).forEach((_, family) => needed.add(family)))
+  for (const slide of slidesOf(deck)) for (const family of Object.values(themeUnder(deck, slide.id).fonts)) needed.add(family)
+  return [...needed]
+}

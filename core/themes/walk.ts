@@ -9,6 +9,17 @@ export function eachLookRecord(deck: Deck, visit: (table: LookTable, record: Any
   for (const table of lookTables) for (const record of Object.values(deck[table])) visit(table, record)
 }
 
+/** Calls for every object within a value, the value itself first. */
+export function eachObject(value: unknown, visit: (value: Record<string, unknown>) => void) {
+  if (typeof value !== 'object' || value === null) return
+  if (Array.isArray(value)) {
+    for (const item of value) eachObject(item, visit)
+    return
+  }
+  visit(value as Record<string, unknown>)
+  for (const key in value) eachObject((value as Record<string, unknown>)[key], visit)
+}
+
 /** A value rebuilt with some of the values within it exchanged; the very same one where none was. `exchange` answers undefined for what stays. */
 export function exchanged(value: unknown, exchange: (value: Record<string, unknown>) => unknown): unknown {
   if (Array.isArray(value)) {

@@ -1,9 +1,9 @@
 import { diagramParts } from '../diagrams'
 import { beatsOf, cuesOf, inlineText, paragraphTexts, shownElements, themeUnder, type Cue, type Deck, type Hold, type Id, type Info, type Parts, type ShownElement } from '../deck'
 import { layoutOfTable } from '../tables'
-import { addReading, countReading, nothingToRead, readingSeconds, type Reading } from '../text'
+import { addReading, countReading, layoutOfElement, linePlaces, nothingToRead, readingSeconds, type Reading } from '../text'
 import { easingOf } from './easing'
-import { effectNamed } from './effects'
+import { effectNamed, type Place } from './effects'
 import { finest, partIndices, spanOf } from './parts'
 import type { PartSpan, Score, ScoreBeat, ScoreCue, TimingContext, TimingProblem, Track } from './score'
 import { startsOf } from './starts'
@@ -15,16 +15,25 @@ const marksCompared = 12
 
 const isPresence = (cue: Cue) => cue.what === 'enter' || cue.what === 'exit'
 
+/** WCAG 2.2, 2.3.1: nothing flashes more than three times in a second. */
+const flashesInSecond = 3
+
+/** Seconds that one round of a cue takes: what repeats, or flashes by itself, is held to three flashes in a second. */
+function roundOf(cue: Cue): number {
+  const flashes = effectNamed(cue.effect).flashes?.(cue.options) ?? (cue.repeat === 1 ? 0 : 1)
+  return cue.duration === 0 ? 0 : Math.max(cue.duration, flashes / flashesInSecond)
+}
+
 /** Seconds from a cue's start to the end of its last part. */
 function lengthOf(cue: Cue, span: PartSpan | null): number {
   const rounds = cue.repeat === 'forever' ? 1 : cue.repeat
   if (span && span.count === 0) return 0
-  return cue.duration * rounds + (span ? span.stagger * (span.count - 1) : 0)
+  return roundOf(cue) * rounds + (span ? span.stagger * (span.count - 1) : 0)
 }
 
 /** The finest parts that the cues of an element tell apart; typing tells letters apart. */
 function finestOf(element: ShownElement, cues: readonly Cue[]): Parts['by'] | null {
-  const ways = cues.flatMap(cue => (cue.effect === 'type' && element.kind === 'text' ? ['letter' as const] : cue.parts ? [cue.parts.by] : []))
+  const ways = cues.flatMap(cue => (cue.effect === 'type' && element.kind === 'text' ? ['letter' as const] : cue.parts && !effectNamed(cue.effect).whole ? [cue.parts.by] : []))
   if (!ways.length) return null
   return element.kind === 'text' ? finest(ways) : element.kind === 'chart' ? 'mark' : element.kind === 'diagram' ? 'item' : element.kind === 'table' ? 'mark' : null
 }
@@ -61,6 +70,14 @@ function readingOf(element: ShownElement, deck: Deck, context: TimingContext, in
   return nothingToRead
 }
 
+/** The lines of a text where it has words, else the whole of the box. */
+function linesOf(deck: Deck, element: ShownElement, context: TimingContext): readonly Place[] {
+  const whole = [{ x: 0, y: 0, width: element.box.width, height: element.box.height }]
+  if (element.kind !== 'text') return whole
+  const lines = linePlaces(element, layoutOfElement(deck, element, context.measurer))
+  return lines.length ? lines : whole
+}
+
 function holdOf(hold: Hold, moves: number, reading: number, cues: readonly ScoreCue[], mediaOf: (cue: ScoreCue) => number | undefined): number {
   if (hold.kind === 'seconds') return hold.seconds
   if (hold.kind === 'reading') return Math.max(leastReadingHold, reading)
@@ -84,7 +101,7 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
   const spanOfCue = (cue: Cue): PartSpan | null => {
     const element = byId.get(cue.element!)!
     const fine = fineOf.get(element.id)
-    if (!fine) return null
+    if (!fine || effectNamed(cue.effect).whole) return null
     if (cue.parts) return spanOf(partIndices(deck, element, cue.parts.by, fine, context), cue.parts)
     if (cue.effect !== 'type') return null
     return spanOf(partIndices(deck, element, fine, fine, context).map(() => 0), { stagger: 0 })
@@ -109,7 +126,7 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
       problems.push({ cue: circle[0]!, message: `In beat ${index + 1} the cues of ${names} wait for each other in a circle. They start with the beat until one of them starts with it.` })
     }
     const scored = cues[index]!
-      .map((cue): ScoreCue => ({ cue, effect: effectNamed(cue.effect), ease: easingOf(cue.easing), beat: index, ...times.get(cue.id)!, span: spans.get(cue.id)! }))
+      .map((cue): ScoreCue => ({ cue, effect: effectNamed(cue.effect), ease: easingOf(cue.easing), beat: index, round: roundOf(cue), ...times.get(cue.id)!, span: spans.get(cue.id)! }))
       .sort((a, b) => a.start - b.start || (a.cue.order < b.cue.order ? -1 : 1))
     const finite = scored.filter(({ cue }) => cue.repeat !== 'forever' && cue.what !== 'media')
     const moves = finite.reduce((most, cue) => Math.max(most, cue.end), 0)
@@ -148,7 +165,7 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
       return Array.from({ length: partCount }, (_, part) => all.some(({ span }) => span!.place[part]! >= 0)).every(Boolean)
     }
     const hiddenBefore = first?.cue.what === 'enter' && (!first.span || everyPartEnters())
-    return { element: byId.get(id)!, cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, hiddenBefore }
+    return { element: byId.get(id)!, lines: linesOf(deck, byId.get(id)!, context), cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, hiddenBefore }
   }
   return {
     slide: slideId, size: info.size, beats: made, tracks: new Map([...tracks].map(([id, list]) => [id, trackOf(id, list)])), elements, length: at, problems,

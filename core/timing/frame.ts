@@ -1,4 +1,6 @@
-import type { Id, Parts } from '../deck'
+import type { Id, Parts, ShownElement } from '../deck'
+import { isCameraAtRest, restingCamera, type Camera } from './camera'
+import type { EffectRoom } from './effects'
 import { hiddenPart, isAtRest, restingPart, type PartFrame } from './part-frame'
 import type { Score, ScoreCue, Track } from './score'
 
@@ -22,6 +24,10 @@ export interface ElementFrame {
 /** What differs from rest at a moment; an element that is missing stands as composed. */
 export interface Frame {
   elements: ReadonlyMap<Id, ElementFrame>
+  /** What is seen of the slide; null is all of it. */
+  camera: Camera | null
+  /** How much of the slide's ground is seen, 0 to 1; absent is all. */
+  ground?: number
 }
 
 /** Sums of delays and staggers differ from their whole by rounding; what is nearer than this, seconds, is there. */
@@ -35,12 +41,16 @@ function elapsed(score: Score, cue: ScoreCue, moment: SlideMoment): number {
   return score.beats[moment.beat]!.at + moment.seconds - score.beats[cue.beat]!.at - cue.start
 }
 
+/** Whether a cue that runs to and fro runs back in a round, counted from 0. */
+const runsBack = (cue: ScoreCue, round: number) => cue.cue.back === true && (cue.cue.what === 'emphasis' || cue.cue.what === 'move') && round % 2 === 1
+
 /** A cue's progress after some seconds, 0 to 1, before easing. */
 function progressOf(cue: ScoreCue, seconds: number): number {
-  const { duration, repeat } = cue.cue
-  if (duration === 0) return 1
-  if (repeat !== 'forever' && seconds >= duration * repeat - slack) return 1
-  return (seconds % duration) / duration
+  const { round, cue: { repeat } } = cue
+  if (round === 0) return 1
+  if (repeat !== 'forever' && seconds >= round * repeat - slack) return runsBack(cue, repeat - 1) ? 0 : 1
+  const share = (seconds % round) / round
+  return runsBack(cue, Math.floor(seconds / round)) ? 1 - share : share
 }
 
 /** Seconds since a cue began to move one finest part; negative while it waits its turn. */
@@ -50,21 +60,29 @@ const touches = (cue: ScoreCue, part: number) => cue.span !== null && cue.span.p
 
 const isOver = (cue: ScoreCue, seconds: number) => cue.cue.repeat !== 'forever' && seconds >= cue.end - cue.start - slack
 
+const roomOf = (track: Track, score: Score): EffectRoom => ({ box: track.element.box, size: score.size, lines: track.lines })
+
 /** Plays a presence cue on a frame; false where it leaves nothing to be seen. */
 function applyPresence(frame: PartFrame, cue: ScoreCue, seconds: number, track: Track, score: Score): boolean {
   const share = progressOf(cue, seconds)
   const eased = share >= 1 ? 1 : cue.ease(share)
   if (cue.cue.what === 'exit' && share >= 1) return false
   const presence = cue.cue.what === 'enter' ? eased : 1 - eased
-  if (presence !== 1) cue.effect.apply(frame, presence, cue.cue.options, { box: track.element.box, size: score.size })
+  if (presence !== 1) cue.effect.apply(frame, presence, cue.cue.options, roomOf(track, score))
   return true
 }
 
-function applyOther(frame: PartFrame, cue: ScoreCue, seconds: number, track: Track, score: Score) {
+/** Eased progress of a cue that draws the eye or moves; null where it leaves no trace. */
+function tracedBy(cue: ScoreCue, seconds: number): number | null {
+  if (cue.cue.what !== 'emphasis' && cue.cue.what !== 'move') return null
   const share = progressOf(cue, seconds)
-  if (cue.cue.what === 'emphasis' && (share >= 1 || share <= 0)) return
-  if (cue.cue.what !== 'emphasis' && cue.cue.what !== 'move') return
-  cue.effect.apply(frame, share >= 1 ? 1 : cue.ease(share), cue.cue.options, { box: track.element.box, size: score.size })
+  if (cue.cue.what === 'emphasis' && (share <= 0 || (share >= 1 && !cue.effect.stays?.(cue.cue.options)))) return null
+  return share >= 1 ? 1 : cue.ease(share)
+}
+
+function applyOther(frame: PartFrame, cue: ScoreCue, seconds: number, track: Track, score: Score) {
+  const progress = tracedBy(cue, seconds)
+  if (progress !== null) cue.effect.apply(frame, progress, cue.cue.options, roomOf(track, score))
 }
 
 function wholeOf(track: Track, score: Score, moment: SlideMoment): PartFrame {
@@ -129,7 +147,44 @@ function partOf(track: Track, part: number, score: Score, moment: SlideMoment, s
 function partsRest(cue: ScoreCue, since: number): boolean {
   if (!cue.span) return true
   if (cue.cue.what === 'enter') return isOver(cue, since)
-  return since < 0 || (cue.cue.what === 'emphasis' && isOver(cue, since))
+  return since < 0 || (cue.cue.what === 'emphasis' && isOver(cue, since) && !cue.effect.stays?.(cue.cue.options))
+}
+
+/** What else steps back for an element that draws the eye: all that neither holds it nor stands in it, each group as one. */
+function othersOf(score: Score, id: Id): ShownElement[] {
+  const byId = new Map(score.elements.map(element => [element.id, element]))
+  const above = (element: ShownElement): Id[] => {
+    const parent = element.parent === undefined ? undefined : byId.get(element.parent)
+    return parent ? [parent.id, ...above(parent)] : []
+  }
+  const kept = new Set([id, ...above(byId.get(id)!)])
+  return score.elements.filter(element => {
+    const holders = above(element)
+    return !kept.has(element.id) && !holders.includes(id) && holders.every(holder => kept.has(holder))
+  })
+}
+
+/** What cues do beyond their own element: to all others, and to what is seen of the slide. */
+function applyBeyond(elements: Map<Id, ElementFrame>, score: Score, moment: SlideMoment): Camera | null {
+  let camera: Camera | null = null
+  for (const [id, track] of score.tracks) {
+    for (const cue of track.cues) {
+      const { applyToOthers, applyToCamera } = cue.effect
+      if (!applyToOthers && !applyToCamera) continue
+      const since = elapsed(score, cue, moment)
+      const progress = since >= 0 ? tracedBy(cue, since) : null
+      if (progress === null) continue
+      if (applyToCamera) applyToCamera((camera ??= restingCamera(score.size)), progress, cue.cue.options, roomOf(track, score))
+      if (!applyToOthers) continue
+      for (const other of othersOf(score, id)) {
+        const frame = elements.get(other.id) ?? { whole: restingPart(), parts: null, partsBy: null, chart: null, media: null }
+        if (!frame.whole.visible) continue
+        applyToOthers(frame.whole, progress, cue.cue.options)
+        if (!isAtRest(frame.whole)) elements.set(other.id, frame)
+      }
+    }
+  }
+  return camera && !isCameraAtRest(camera, score.size) ? camera : null
 }
 
 function chartOf(track: Track, score: Score, moment: SlideMoment): ElementFrame['chart'] {
@@ -176,7 +231,7 @@ export function frameAt(score: Score, moment: SlideMoment): Frame {
     if (isAtRest(whole) && !parts && !chart && media === null) continue
     elements.set(id, { whole, parts, partsBy: track.partsBy, chart, media })
   }
-  return { elements }
+  return { elements, camera: applyBeyond(elements, score, moment) }
 }
 
 /** The last moment of a slide: its last beat, all cues with an end done. What a thumbnail and a printed page show. */

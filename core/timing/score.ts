@@ -2,7 +2,7 @@ import type { DataTable } from '../data'
 import type { Beat, Cue, Id, Parts, ShownElement } from '../deck'
 import type { Measurer } from '../text'
 import type { EasingFunction } from './easing'
-import type { Effect } from './effects'
+import type { Effect, Place } from './effects'
 
 /** What timing needs to know beside the deck. */
 export interface TimingContext {
@@ -30,6 +30,8 @@ export interface ScoreCue {
   ease: EasingFunction
   /** Index of its beat. */
   beat: number
+  /** Seconds that one part takes, once: as written, or longer where it would flash more than three times a second. */
+  round: number
   /** Seconds into its beat. */
   start: number
   /** Seconds into its beat; of a cue without end, the end of its first round. */
@@ -57,6 +59,8 @@ export interface ScoreBeat {
 /** All cues of one element, in the order in which they begin. */
 export interface Track {
   element: ShownElement
+  /** Where what it shows lies within its box. */
+  lines: readonly Place[]
   cues: readonly ScoreCue[]
   /** Those that make it come or go. */
   presence: readonly ScoreCue[]

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyChanges, cuesOf, slidesOf, type Deck } from '../deck'
 import { anyDeck, beat, cue, freshDeck, textElement, timingContext } from '../testing'
-import { advance, compileSlide, effects, elapse, frameAt, goBack, isStillAfter, lastMoment, momentAt, restingPart, rundown, secondsAt, transitions, type ElementFrame, type SlideMoment } from './index'
+import { advance, compileSlide, elapse, frameAt, goBack, isStillAfter, lastMoment, momentAt, rundown, secondsAt, type ElementFrame, type SlideMoment } from './index'
 
 const purposes = ['talk', 'film', 'loop'] as const
 const anyMoment = (deck: Deck, slide: string, beatShare: number, secondsShare: number): SlideMoment => {
@@ -214,24 +214,6 @@ describe('advancing in a talk', () => {
     expect(plan.slides[0]!.beats.map(item => item.openEnded)).toEqual([false, true, true])
     expect(elapse(plan, { slide, beat: 0, seconds: 0 }, 500).beat).toBe(1)
     expect(rundown(deck, 'film', timingContext).slides[0]!.beats.some(item => item.openEnded)).toBe(false)
-  })
-})
-
-describe('the catalogues', () => {
-  const room = { box: { x: 0, y: 0, width: 100, height: 100, angle: 0 }, size: { width: 1920, height: 1080 } }
-
-  it.each(effects.filter(effect => effect.whats.includes('enter')).map(effect => [effect.name, effect] as const))('%s is at rest when it is there', (_, effect) => {
-    const part = restingPart()
-    effect.apply(part, 1, {}, room)
-    expect({ ...part, originX: 0.5, originY: 0.5 }).toEqual(restingPart())
-  })
-
-  it.each(transitions.map(kind => [kind.name, kind] as const))('%s ends on the next slide at rest and begins on the one before', (_, kind) => {
-    const end = kind.apply(1, {})
-    expect(end.to).toEqual({ opacity: 1, x: 0, y: 0, cut: null })
-    expect(end.from.opacity).toBe(0)
-    const start = kind.apply(0, {})
-    expect(start.from).toEqual({ opacity: 1, x: 0, y: 0, cut: null })
   })
 })
 

@@ -41,3 +41,14 @@ export async function drop(page: Page, selector: string, file: { name: string, t
   await target.dispatchEvent('dragover', { dataTransfer: transfer, bubbles: true, ...at })
   await target.dispatchEvent('drop', { dataTransfer: transfer, bubbles: true, ...at })
 }
+
+export const rundown = (page: Page) => page.getByRole('region', { name: 'Rundown' })
+export const slide = (page: Page, number: number) => rundown(page).getByRole('button', { name: new RegExp(`^Slide ${number},`) })
+export const toast = (page: Page, words: RegExp) => page.getByText(words).first()
+/** Opens one of the desks on which the look is made. */
+export const look = async (page: Page, part: string) => {
+  await goPhase(page, 'Compose')
+  const radio = page.getByRole('radio', { name: 'Look' })
+  if ((await radio.getAttribute('aria-checked')) !== 'true') await radio.click()
+  await page.getByRole('navigation', { name: 'Look' }).getByRole('button', { name: part }).click()
+}

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { groundOf, setFields, textOf, type Slide } from '#core/deck'
+import { groundOf, putTransition, setFields, textOf, type Slide, type TransitionReach } from '#core/deck'
 import { namedEasings, transitionNamed, transitions } from '#core/timing'
 
 const store = useDeck()
@@ -16,6 +16,16 @@ async function putCredits() {
 }
 const value = (event: Event) => (event.target as HTMLInputElement).value
 const choose = (effect: string) => set('change the transition', { transition: effect === 'cut' ? undefined : { effect, duration: transitionNamed(effect).duration, easing: namedEasings['ease both ways'] } })
+const setTransition = (fields: Partial<NonNullable<Slide['transition']>>) => set('change the transition', { transition: { ...slide.value!.transition!, ...fields } })
+const reaches = computed(() => ([['chapter', 'the slides of this chapter'], ['all', 'all slides']] as const).map(([reach, words]) => ({ reach, words, changes: putTransition(store.deck!, { like: store.slideId!, reach }) }))
+  // Where the deck has no chapters, its one chapter is all of it.
+  .filter(({ changes }, index, [, all]) => changes.length && (index > 0 || changes.length < all!.changes.length)))
+function spread(reach: TransitionReach) {
+  const found = reaches.value.find(one => one.reach === reach)
+  if (!found) return
+  store.edit('put a transition on slides', found.changes)
+  tell(`${found.changes.length === 1 ? 'One slide comes' : `${found.changes.length} slides come`} as this one does.`)
+}
 const notes = (event: Event) => store.editText('write notes', setFields(store.deck!, { table: 'slides', id: store.slideId!, fields: { notes: value(event) } }))
 </script>
 
@@ -23,9 +33,12 @@ const notes = (event: Event) => store.editText('write notes', setFields(store.de
   <div v-if="slide" class="settings">
     <div class="row"><span class="label">Comes by</span><select class="field" aria-label="Transition" :value="kind.name" @change="choose(value($event))"><option v-for="item in transitions" :key="item.name" :value="item.name">{{ item.label }}</option></select></div>
     <template v-if="slide.transition">
-      <div class="row"><span class="label">Takes</span><NumberField :model-value="slide.transition.duration" label="Length of the transition" unit="s" :decimals="1" :step="0.1" :least="0" :most="20" @update:model-value="duration => set('change the transition', { transition: { ...slide!.transition!, duration } })" /></div>
-      <div v-for="option in kind.options" :key="option.name" class="row"><span class="label">{{ option.label }}</span><select v-if="option.kind === 'choice'" class="field" :aria-label="option.label" :value="slide.transition.options?.[option.name] ?? option.initial" @change="set('change the transition', { transition: { ...slide!.transition!, options: { ...slide!.transition!.options, [option.name]: value($event) } } })"><option v-for="item in option.values" :key="item.value" :value="item.value">{{ item.label }}</option></select></div>
+      <div class="row"><span class="label">Takes</span><NumberField :model-value="slide.transition.duration" label="Length of the transition" unit="s" :decimals="1" :step="0.1" :least="0" :most="20" @update:model-value="duration => setTransition({ duration })" /></div>
+      <OptionFields :of="kind" :options="slide.transition.options ?? {}" @set="options => setTransition({ options })" />
+      <PaceEditor :model-value="slide.transition.easing" :disabled="!store.canEdit" @update:model-value="easing => setTransition({ easing })" />
     </template>
+    <div v-if="reaches.length && store.canEdit" class="spread"><span class="quiet">The same for</span><button v-for="one in reaches" :key="one.reach" class="press small" @click="spread(one.reach)">{{ one.words }}</button></div>
+    <UsualBox v-if="store.canEdit && store.slides[0]?.id !== slide.id" :slide="slide.id" what="transition" />
     <div class="row"><span class="label">Ground</span><ColorField :model-value="groundOf(store.deck!, slide)" :theme="store.deck!.theme.theme!" label="Ground" @update:model-value="ground => set('change the ground', { ground: ground ?? undefined })" /></div>
     <button v-if="slide.ground" class="press small back" @click="set('change the ground', { ground: undefined })">Back to the layout’s ground</button>
     <button v-if="store.canEdit && !store.isForm" class="press small back" @click="putCredits">Put the credit lines here</button>
@@ -36,5 +49,6 @@ const notes = (event: Event) => store.editText('write notes', setFields(store.de
 <style scoped>
 .settings { display: flex; flex-direction: column; gap: 2px; }
 .notes { display: flex; flex-direction: column; gap: 4px; color: var(--second); margin-top: 8px; }
+.spread { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; margin: 4px 0 8px; }
 .back { align-self: flex-start; }
 </style>

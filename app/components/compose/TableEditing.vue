@@ -57,7 +57,7 @@ const box = computed(() => ({ left: `${props.element.box.x}px`, top: `${props.el
 <template>
   <div ref="place" class="table-editing" :style="box" data-test="table-editing" @pointerdown.stop @dblclick.stop>
     <input
-      v-for="cell in shown" :key="`${cell.at},${cell.column}`" class="cell" :data-cell="`${cell.at},${cell.column}`" :value="cells[cell.at]?.[cell.column] ?? ''" :aria-label="cell.kind === 'head' ? `Name of column ${cell.column + 1}` : `Row ${cell.at}, column ${cell.column + 1}`" maxlength="2000"
+      v-for="cell in shown" :key="`${cell.at},${cell.column}`" v-written="cells[cell.at]?.[cell.column] ?? ''" class="cell" :data-cell="`${cell.at},${cell.column}`" :aria-label="cell.kind === 'head' ? `Name of column ${cell.column + 1}` : `Row ${cell.at}, column ${cell.column + 1}`" maxlength="2000"
       :style="{ left: `${cell.x}px`, top: `${cell.y}px`, width: `${cell.width}px`, height: `${cell.height}px`, fontSize: `${layout!.size}px`, padding: `0 ${layout!.pad.across}px`, textAlign: cell.align }" @focus="here = { row: cell.at, column: cell.column }" @change="write(cell.at, cell.column, ($event.target as HTMLInputElement).value)" @keydown.stop="key($event, cell.at, cell.column)" @paste.stop="paste($event, cell.at, cell.column)">
     <div class="bar" :style="{ transform: `scale(${1 / stage.scale})` }" role="toolbar" aria-label="Cells">
       <button class="press small" @click="addRow(here.row)">Row below</button><button class="press small" @click="addColumn(here.column)">Column after</button>

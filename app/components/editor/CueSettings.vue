@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { beatsOf, cuesOf, removeCues, setFields, type Cue, type Easing } from '#core/deck'
-import { easingOf, effectNamed, effectsFor, namedEasings, optionOf, type EasingName } from '#core/timing'
+import { beatsOf, cuesOf, setFields, type Cue } from '#core/deck'
+import { effectNamed, effectsFor, leastLength, paceFor } from '#core/timing'
 
 /** How one cue happens, in words that can be edited. */
 const store = useDeck()
+const many = useScore()
 const cue = computed(() => (store.cueId ? store.deck!.cues[store.cueId] : undefined))
 const element = computed(() => (cue.value?.element ? store.deck!.elements[cue.value.element] : undefined))
 const effect = computed(() => effectNamed(cue.value?.effect ?? 'fade'))
@@ -19,10 +20,18 @@ function setAnchor(text: string) {
   set({ anchor: to === 'beat' ? { to: 'beat' } : { to: to as 'start' | 'end', cue: id! } })
 }
 const nameOf = (other: Cue) => `${store.deck!.elements[other.element!]?.name ?? 'a part'} ${whatWords[other.what]}`
-const easingName = computed(() => Object.entries(namedEasings).find(([, easing]) => JSON.stringify(easing) === JSON.stringify(cue.value?.easing))?.[0] ?? 'own')
-const curve = computed(() => {
-  const ease = easingOf((cue.value?.easing ?? namedEasings.linear) as Easing)
-  return Array.from({ length: 61 }, (_, index) => `${(8 + (index / 60) * 224).toFixed(1)},${(58 - ease(index / 60) * 44).toFixed(1)}`).join(' ')
+const goesBack = computed(() => cue.value?.what === 'emphasis' || cue.value?.what === 'move')
+const choose = (name: string) => set({ effect: name, options: {}, easing: paceFor(name, cue.value!.what), ...(effectNamed(name).whole ? { parts: undefined } : {}) })
+/** What its length should not fall below, where it does. */
+const least = computed(() => {
+  const shown = store.score?.elements.find(one => one.id === cue.value?.element)
+  const known = cue.value && shown ? leastLength(store.deck!, cue.value, shown) : null
+  return known && !held.value && cue.value!.duration < known.seconds - 0.02 ? { ...known, seconds: Math.ceil(known.seconds * 10) / 10 } : null
+})
+/** A round that is held longer than asked, so that it does not flash more than three times a second. */
+const held = computed(() => {
+  const round = store.score?.tracks.get(cue.value?.element ?? '')?.cues.find(item => item.cue.id === cue.value?.id)?.round ?? 0
+  return cue.value && round > cue.value.duration + 0.001 ? round : null
 })
 function moveToBeat(beat: string) {
   if (!cue.value) return
@@ -41,23 +50,24 @@ const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by:
 
 <template>
   <div v-if="cue && element" class="settings">
-    <div class="head"><h3>{{ element.name }} {{ whatWords[cue.what] }}</h3><button v-if="store.canEdit" class="press plain small" aria-label="Remove this cue" title="Remove this cue" @click="store.edit('remove a cue', removeCues(store.deck!, { cues: [cue.id] }))"><UIcon name="i-lucide-trash-2" /></button></div>
-    <div class="row"><span class="label">By</span><select class="field" aria-label="Effect" :value="cue.effect" @change="set({ effect: value($event), options: {} })"><option v-for="choice in choices" :key="choice.name" :value="choice.name">{{ choice.label }}</option></select></div>
-    <div v-for="option in effect.options" :key="option.name" class="row"><span class="label">{{ option.label }}</span>
-      <select v-if="option.kind === 'choice'" class="field" :aria-label="option.label" :value="optionOf<string>(effect, cue.options, option.name)" @change="set({ options: { ...cue.options, [option.name]: value($event) } })"><option v-for="item in option.values" :key="item.value" :value="item.value">{{ item.label }}</option></select>
-      <NumberField v-else :model-value="optionOf<number>(effect, cue.options, option.name)" :label="option.label" :unit="option.unit" :least="option.least" :most="option.most" :step="option.step" @update:model-value="amount => set({ options: { ...cue!.options, [option.name]: amount } })" />
-    </div>
+    <div class="head"><h3>{{ element.name }} {{ whatWords[cue.what] }}</h3><button v-if="store.canEdit" class="press plain small" aria-label="Remove this cue" title="Remove this cue" @click="many.remove()"><UIcon name="i-lucide-trash-2" /></button></div>
+    <p v-if="many.chosen.length > 1" class="quiet">{{ many.chosen.length }} cues are chosen. They move, go and change their tempo together; below is the first.</p>
+    <div class="row"><span class="label">By</span><select class="field" aria-label="Effect" :value="cue.effect" @change="choose(value($event))"><option v-for="choice in choices" :key="choice.name" :value="choice.name">{{ choice.label }}</option></select></div>
+    <OptionFields :of="effect" :options="cue.options" @set="options => set({ options })" />
     <div class="row"><span class="label">In beat</span><select class="field" aria-label="Beat" :value="cue.beat" @change="moveToBeat(value($event))"><option v-for="(beat, index) in beats" :key="beat.id" :value="beat.id">{{ index + 1 }}</option></select></div>
     <div class="row"><span class="label">Starts</span>
       <select class="field" aria-label="Starts with" :value="anchorValue" @change="setAnchor(value($event))"><option value="beat">with the beat</option><template v-for="other in others" :key="other.id"><option :value="`start:${other.id}`">as {{ nameOf(other) }}</option><option :value="`end:${other.id}`">after {{ nameOf(other) }}</option></template></select></div>
     <div class="row"><span class="label">after</span><NumberField :model-value="cue.delay" label="Delay" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="delay => set({ delay })" /></div>
     <div class="row"><span class="label">Takes</span><NumberField :model-value="cue.duration" label="Duration" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="duration => set({ duration })" /></div>
-    <div v-if="partChoices.length && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row"><span class="label">Told apart</span>
+    <div v-if="least" class="least"><p>It needs {{ secondsWords(least.seconds) }} {{ least.why }}.</p><button v-if="store.canEdit" class="press small" @click="set({ duration: least.seconds })">Give it those</button></div>
+    <p v-if="held" class="quiet">It takes {{ secondsWords(held) }}, so that it flashes no more than three times a second.</p>
+    <div v-if="partChoices.length && !effect.whole && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row"><span class="label">Told apart</span>
       <select class="field" aria-label="Parts" :value="cue.parts?.by ?? 'whole'" @change="setParts(value($event))"><option value="whole">as a whole</option><option v-for="by in partChoices" :key="by" :value="by">{{ byWords[by] }}</option></select></div>
     <div v-if="cue.parts" class="row"><span class="label">one every</span><NumberField :model-value="cue.parts.stagger" label="Stagger" unit="s" :decimals="2" :step="0.05" :least="0" :most="60" @update:model-value="stagger => set({ parts: { ...cue!.parts!, stagger } })" /></div>
-    <div v-if="cue.what === 'emphasis'" class="row"><span class="label">Times</span><span class="times"><NumberField v-if="cue.repeat !== 'forever'" :model-value="cue.repeat" label="Times" :least="1" :most="10000" @update:model-value="repeat => set({ repeat: Math.round(repeat) })" /><button class="press small" :class="{ on: cue.repeat === 'forever' }" :aria-pressed="cue.repeat === 'forever'" @click="set({ repeat: cue.repeat === 'forever' ? 1 : 'forever' })">until the slide ends</button></span></div>
-    <div class="row"><span class="label">Pace</span><select class="field" aria-label="Pace" :value="easingName" @change="set({ easing: namedEasings[value($event) as EasingName] })"><option v-for="(_, name) in namedEasings" :key="name" :value="name">{{ name }}</option><option v-if="easingName === 'own'" value="own" disabled>own curve</option></select></div>
-    <svg class="curve" viewBox="0 0 240 72" role="img" :aria-label="`The pace, ${easingName}`"><polyline :points="curve" fill="none" stroke="var(--act)" stroke-width="2.5" stroke-linecap="round" stroke-linejoin="round" /></svg>
+    <div v-if="goesBack" class="row"><span class="label">Times</span><span class="times"><NumberField v-if="cue.repeat !== 'forever'" :model-value="cue.repeat" label="Times" :least="1" :most="10000" @update:model-value="repeat => set({ repeat: Math.round(repeat) })" /><button class="press small" :class="{ on: cue.repeat === 'forever' }" :aria-pressed="cue.repeat === 'forever'" @click="set({ repeat: cue.repeat === 'forever' ? 1 : 'forever' })">until the slide ends</button></span></div>
+    <div v-if="goesBack && cue.repeat !== 1" class="row"><span class="label" /><label class="yes"><input type="checkbox" :checked="cue.back ?? false" @change="set({ back: ($event.target as HTMLInputElement).checked || undefined })">every second time back</label></div>
+    <UsualBox v-if="cue.what === 'enter' || cue.what === 'exit'" :cue="cue.id" :what="cue.what" :kind="element.kind" />
+    <PaceEditor :model-value="cue.easing" :disabled="!store.canEdit" @update:model-value="easing => set({ easing })" />
   </div>
   <div v-else class="settings"><h3>This slide</h3><SlideSettings /><p class="quiet">Choose a cue in the score to change how it happens.</p></div>
 </template>
@@ -68,5 +78,7 @@ const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by:
 h3 { font-size: 17px; overflow-wrap: anywhere; }
 .times { display: flex; gap: 6px; }
 .row > .field { max-width: 190px; }
-.curve { background: var(--act-wash); border-radius: 8px; margin-top: 6px; height: 64px; }
+.least { display: flex; gap: 8px; align-items: center; justify-content: space-between; color: var(--wrong); font-size: 13.5px; }
+.least p { margin: 0; }
+.yes { display: inline-flex; gap: 7px; align-items: center; }
 </style>

@@ -30,7 +30,7 @@ function setLanguage(event: Event) {
         <label>Purpose<select class="field" :value="info.purpose" :disabled="!store.canEdit" @change="set('change the purpose', { purpose: value($event) as Info['purpose'] })"><option v-for="(words, name) in purposes" :key="name" :value="name">{{ words }}</option></select></label>
         <label>Who reads<select class="field" :value="info.audience" :disabled="!store.canEdit" @change="set('change the audience', { audience: value($event) as Info['audience'] })"><option v-for="(words, name) in audiences" :key="name" :value="name">{{ words }}</option></select></label>
         <label>Read from<select class="field" :value="info.distance ?? 8" :disabled="!store.canEdit" @change="set('change the distance', { distance: Number(value($event)) })"><option v-for="[heights, words] in distances" :key="heights" :value="heights">{{ words }}</option></select></label>
-        <label>Language, {{ names.of(info.language) }}<input class="field" list="languages" :value="info.language" :disabled="!store.canEdit" @change="setLanguage"></label>
+        <label>Language, {{ names.of(info.language) }}<input v-written="info.language" class="field" list="languages" :disabled="!store.canEdit" @change="setLanguage"></label>
         <datalist id="languages"><option v-for="code in offered" :key="code" :value="code">{{ names.of(code) }}</option></datalist>
         <p class="quiet">Reading times, the least size of letters, and how many items a layout has room for follow from these.</p>
       </div>

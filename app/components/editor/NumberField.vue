@@ -19,7 +19,7 @@ function nudge(event: KeyboardEvent, direction: number) {
 </script>
 
 <template>
-  <span class="number"><input class="field amount" :value="shown" :placeholder="modelValue === null ? 'mixed' : undefined" inputmode="decimal" :aria-label="label" @change="take" @keydown.enter="take" @keydown.up="nudge($event, 1)" @keydown.down="nudge($event, -1)"><span v-if="unit" class="quiet">{{ unit }}</span></span>
+  <span class="number"><input v-written="shown" class="field amount" :placeholder="modelValue === null ? 'mixed' : undefined" inputmode="decimal" :aria-label="label" @change="take" @keydown.enter="take" @keydown.up="nudge($event, 1)" @keydown.down="nudge($event, -1)"><span v-if="unit" class="quiet">{{ unit }}</span></span>
 </template>
 
 <style scoped>

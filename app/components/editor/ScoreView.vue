@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { drawingOfElement } from '#core/charts'
-import { addBeat, addCue, buildOnAdvance, paragraphTexts, removeBeat, setFields, type Beat, type Cue, type Element } from '#core/deck'
+import { addBeat, addCue, buildOnAdvance, cuesOfElement, paragraphTexts, removeBeat, setFields, type Beat, type Cue, type Element } from '#core/deck'
 import { diagramParts } from '#core/diagrams'
-import { effectNamed, effectsFor, namedEasings, type ScoreCue } from '#core/timing'
+import { effectNamed, effectsFor, lanesOf, mergeBeats, moveBeat, namedEasings, nearestMoment, paceFor, shiftsOf, splitBeat, usualMotion, type ScoreCue } from '#core/timing'
 
 /** Beats across to true time, parts down, cues as bars whose shape tells what they do. */
 const store = useDeck()
+const many = useScore()
 const stage = useStageHost()
 const area = ref<HTMLElement>()
 const { width } = useElementSize(area)
@@ -21,7 +22,8 @@ const unit = computed(() => {
   const room = Math.max(300, width.value - names - 24)
   return Math.max(8, Math.min(90, room / Math.max(1, score.value.length)))
 })
-const dragged = ref<{ cue?: string, beat?: string, delay?: number, duration?: number, hold?: number } | null>(null)
+/** A drag under way: the waits of the cues that move, or one cue’s length, or one beat’s hold, seconds. */
+const dragged = ref<{ delays?: ReadonlyMap<string, number>, cue?: string, duration?: number, beat?: string, hold?: number } | null>(null)
 
 interface Column { index: number, beat: Beat, x: number, width: number, start: 'open' | 'advance' | 'self', moves: number, hold: number }
 const columns = computed<Column[]>(() => {
@@ -36,16 +38,31 @@ const columns = computed<Column[]>(() => {
 })
 const total = computed(() => (columns.value.at(-1)?.x ?? 0) + (columns.value.at(-1)?.width ?? 0))
 
-/** The bars of one element; a drag under way is shown before it is an edit. */
+/** How much later a drag under way lets cues come, seconds. */
+const shifts = computed(() => {
+  const waits = dragged.value?.delays
+  return waits ? new Map(score.value.beats.flatMap(beat => [...shiftsOf(beat.cues.map(item => item.cue), waits)])) : null
+})
+/** How wide the words beside a bar that is too narrow for them are, px, about. */
+const besideBar = (label: string) => label.length * 6.4 + 14
+/** The bars of one element, each in the first lane where it lies on no other; a drag under way is shown before it is an edit. */
 function barsOf(element: string) {
-  return (score.value.tracks.get(element)?.cues ?? []).map(item => {
+  const made = (score.value.tracks.get(element)?.cues ?? []).map(item => {
     const live = dragged.value?.cue === item.cue.id ? dragged.value : null
-    const start = live?.delay !== undefined ? item.start + live.delay - item.cue.delay : item.start
+    const start = item.start + (shifts.value?.get(item.cue.id) ?? 0)
     const length = live?.duration !== undefined ? item.end - item.start + live.duration - item.cue.duration : item.end - item.start
     const column = columns.value[item.beat]!
-    return { item, x: column.x + start * unit.value, width: Math.max(16, length * unit.value), label: effectNamed(item.cue.effect).label + partWords(item) }
+    const label = effectNamed(item.cue.effect).label + partWords(item)
+    const [x, wide] = [column.x + start * unit.value, Math.max(16, length * unit.value)]
+    return { item, x, width: wide, label }
   })
+  const lanes = lanesOf(made.map(({ x, width, label }) => ({ from: x + 1, to: x + width + (width < thinnest ? besideBar(label) : 0) })))
+  return made.map((bar, index) => ({ ...bar, lane: lanes[index]! }))
 }
+/** Bars under this many px have their words beside them. */
+const thinnest = 60
+const bars = computed(() => new Map(rows.value.map(element => [element.id, barsOf(element.id)])))
+const heightOf = (element: string) => 36 + 28 * Math.max(0, ...bars.value.get(element)!.map(bar => bar.lane))
 function partWords({ cue, span }: ScoreCue) {
   if (!cue.parts) return ''
   const { from, to } = cue.parts.range ?? { from: 0, to: null }
@@ -59,20 +76,54 @@ const follow = (event: PointerEvent, move: (by: number) => void, end: (given: bo
   followPointer(event, next => move((next.clientX - event.clientX) / unit.value), end)
 const tenth = (value: number) => Math.max(0, Math.round(value * 20) / 20)
 
-function pressCue(event: PointerEvent, cue: Cue, part: 'body' | 'edge') {
+/** The moments of a beat that a bar snaps to, seconds into it: edges of other cues, of the beat, and the playhead. */
+function momentsOf(beat: number, without: ReadonlySet<string>): number[] {
+  const entry = score.value.beats[beat]!
+  const at = store.moment?.slide === store.slideId && store.moment.beat === beat ? [store.moment.seconds] : []
+  return [0, entry.length, ...at, ...entry.cues.filter(item => !without.has(item.cue.id)).flatMap(item => [item.start, item.end])]
+}
+const reach = 6
+function snapped(event: PointerEvent, beat: number, edges: readonly number[], by: number, without: ReadonlySet<string>): number {
+  if (event.altKey) return by
+  const moments = momentsOf(beat, without)
+  for (const edge of edges) {
+    const near = nearestMoment(edge + by, moments, reach / unit.value)
+    if (near !== null) return near - edge
+  }
+  return by
+}
+const hundredth = (value: number) => Math.max(0, Math.round(value * 100) / 100)
+
+function pressCue(event: PointerEvent, item: ScoreCue, part: 'body' | 'edge') {
   if (event.button !== 0) return
-  store.cueId = cue.id
-  if (cue.element) store.select(cue.element)
-  if (!store.canEdit) return
-  const name = store.deck!.elements[cue.element!]?.name ?? 'the cue'
-  follow(event, by => {
-    if (Math.abs(by) < 0.02 && !dragged.value) return
-    dragged.value = part === 'body' ? { cue: cue.id, delay: tenth(cue.delay + by) } : { cue: cue.id, duration: Math.max(0.05, tenth(cue.duration + by)) }
+  const { cue } = item
+  const more = event.shiftKey || event.ctrlKey || event.metaKey
+  many.choose(cue.id, more)
+  if (cue.element && !more) store.select(cue.element)
+  if (!store.canEdit || more) return
+  const moving = part === 'body' && many.chosen.includes(cue.id) ? many.chosen.map(id => store.deck!.cues[id]!) : [cue]
+  const ids = new Set(moving.map(one => one.id))
+  // What follows another of them comes along with it.
+  const leading = moving.filter(one => one.anchor.to === 'beat' || !ids.has(one.anchor.cue))
+  let far = false
+  const free = (next: PointerEvent) => (next.clientX - event.clientX) / unit.value
+  followPointer(event, next => {
+    far ||= Math.abs(next.clientX - event.clientX) > 3
+    if (!far) return
+    if (part === 'edge') {
+      const by = snapped(next, item.beat, [item.end], free(next), ids)
+      dragged.value = { cue: cue.id, duration: Math.max(0.05, hundredth(cue.duration + by / Math.max(1, cue.repeat === 'forever' ? 1 : cue.repeat))) }
+      return
+    }
+    const by = Math.max(snapped(next, item.beat, [item.start, item.end], free(next), ids), -Math.min(...leading.map(one => one.delay)))
+    dragged.value = { delays: new Map(leading.map(one => [one.id, hundredth(one.delay + by)])) }
   }, given => {
-    const { delay, duration } = (given && dragged.value) || {}
+    const made = (given && dragged.value) || {}
     dragged.value = null
-    const fields: Partial<Cue> = { ...(delay !== undefined && delay !== cue.delay ? { delay } : {}), ...(duration !== undefined && duration !== cue.duration ? { duration } : {}) }
-    if (Object.keys(fields).length) store.edit(`retime ${name}`, setFields(store.deck!, { table: 'cues', id: cue.id, fields }))
+    if (made.delays) many.shift(made.delays)
+    else if (made.duration !== undefined && made.duration !== cue.duration) store.edit(`retime ${store.deck!.elements[cue.element!]?.name ?? 'the cue'}`, setFields(store.deck!, { table: 'cues', id: cue.id, fields: { duration: made.duration } }))
+    // A plain press on one of several chosen ones means that one.
+    else if (given && !far) many.only(cue.id)
   })
 }
 
@@ -113,7 +164,7 @@ const beatIndex = computed(() => (store.moment?.slide === store.slideId ? Math.m
 function newCue(element: Element, what: Cue['what'], effect: string, more: Partial<Cue> = {}) {
   const beat = score.value.beats[beatIndex.value]!.beat
   const changes = addCue(store.deck!, {
-    cue: { beat: beat.id, element: element.id, what, effect, options: {}, anchor: { to: 'beat' }, delay: 0, duration: effectNamed(effect).duration, easing: namedEasings['ease out'], repeat: 1, ...more },
+    cue: { beat: beat.id, element: element.id, what, effect, options: {}, anchor: { to: 'beat' }, delay: 0, duration: effectNamed(effect).duration, easing: paceFor(effect, what), repeat: 1, ...more },
   }, context)
   store.edit(`bring motion to ${element.name}`, changes)
   const put = changes[0]
@@ -131,7 +182,11 @@ const markCount = (element: Element) => (element.kind === 'chart' ? (drawingOfEl
 const itemCount = (element: Element) => (element.kind === 'diagram' ? diagramParts(element.text, element.family).length : 0)
 const lineCount = (element: Element) => (element.kind === 'text' ? paragraphTexts(element.text).filter(text => text.trim()).length : 0)
 function menu(element: Element) {
-  const offer = (what: Cue['what'], words: string) => effectsFor(what, element.kind).map(effect => ({ label: `${words}: ${effect.label.toLowerCase()}`, onSelect: () => newCue(element, what, effect.name) }))
+  const asUsual = (what: Cue['what']) => {
+    const usual = what === 'enter' || what === 'exit' ? usualMotion(store.deck!, what, element.kind) : null
+    return usual ? [[{ label: `As usual: ${effectNamed(usual.effect).label.toLowerCase()}`, onSelect: () => newCue(element, what, usual.effect, { options: usual.options ?? {}, duration: usual.duration, easing: usual.easing }) }]] : []
+  }
+  const offer = (what: Cue['what'], label: string) => ({ label, children: [...asUsual(what), effectsFor(what, element.kind).map(effect => ({ label: effect.label, onSelect: () => newCue(element, what, effect.name) }))] })
   const each = store.purpose === 'talk' ? 'on advance' : 'one after the other, a beat each'
   const builds = [
     ...(lineCount(element) > 1 ? [{ label: `Line by line, ${each}`, onSelect: () => onAdvance(element, 'paragraph', lineCount(element)) }, { label: 'Line by line, in this beat', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'paragraph', stagger: 0.4 } }) }] : []),
@@ -139,7 +194,12 @@ function menu(element: Element) {
     ...(element.kind === 'table' ? [{ label: 'Row by row', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'line', stagger: 0.3 } }) }, { label: 'Column by column', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'series', stagger: 0.3 } }) }] : []),
     ...(markCount(element) > 1 ? [{ label: 'Bars one after the other', onSelect: () => newCue(element, 'enter', 'grow', { parts: { by: 'mark', stagger: 0.15 } }) }] : []),
   ]
-  return [builds, offer('enter', 'Comes in'), offer('emphasis', 'Draws the eye'), offer('move', 'Moves'), offer('exit', 'Goes out')].filter(list => list.length)
+  const own = cuesOfElement(store.deck!, element.id)
+  const carried = [
+    ...(own.length ? [{ label: 'Copy its motion', icon: 'i-lucide-copy', onSelect: () => many.copy(own.map(cue => cue.id)) }, { label: 'Give its motion to its kind on this slide', onSelect: () => many.giveToKind(element.id, 'slide') }, { label: 'Give its motion to its kind in the deck', onSelect: () => many.giveToKind(element.id, 'deck') }] : []),
+    ...(many.clipping ? [{ label: 'Add the copied motion', icon: 'i-lucide-clipboard-plus', onSelect: () => many.paste([element.id], 'add') }, { label: 'Replace its motion by the copied one', icon: 'i-lucide-clipboard-paste', onSelect: () => many.paste([element.id], 'replace') }] : []),
+  ]
+  return [builds, [offer('enter', 'Comes in'), offer('emphasis', 'Draws the eye'), offer('move', 'Moves'), offer('exit', 'Goes out')], carried].filter(list => list.length)
 }
 
 function newBeat() {
@@ -155,17 +215,28 @@ const beatMenu = (column: Column) => [
     { label: 'Hold as long as reading takes', onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'reading' } }) },
     { label: `Hold ${secondsWords(column.hold)}, fixed`, onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'seconds', seconds: column.hold } }) },
   ],
+  [
+    { label: 'Part it at the playhead', disabled: !canPart(column), onSelect: () => store.edit('part a beat', splitBeat(store.deck!, score.value, { beat: column.beat.id, at: store.moment!.seconds, start: store.purpose === 'talk' ? 'advance' : 'self' }, context)) },
+    { label: 'Join it with the next', disabled: column.index + 1 >= columns.value.length, onSelect: () => store.edit('join beats', mergeBeats(store.deck!, score.value, { beat: column.beat.id })) },
+    { label: 'Earlier by one', disabled: column.index === 0, onSelect: () => store.edit('move a beat', moveBeat(store.deck!, { beat: column.beat.id, by: -1 })) },
+    { label: 'Later by one', disabled: column.index + 1 >= columns.value.length, onSelect: () => store.edit('move a beat', moveBeat(store.deck!, { beat: column.beat.id, by: 1 })) },
+  ],
   columns.value.length > 1 ? [{ label: 'Remove the beat, keep its cues', onSelect: () => store.edit('remove a beat', removeBeat(store.deck!, { beat: column.beat.id })) }] : [],
 ].filter(list => list.length)
+const canPart = (column: Column) => store.moment?.slide === store.slideId && store.moment.beat === column.index && store.moment.seconds > 0.01 && store.moment.seconds < column.moves + column.hold - 0.01
 const startWords = { open: 'as the slide opens', advance: 'on advance', self: 'goes on by itself' }
 const holdWords = (column: Column) => (column.beat.hold.kind === 'reading' ? 'as long as reading takes' : column.beat.hold.kind === 'media' ? 'until its clip ends' : `holds ${secondsWords(column.hold)}`)
 
 function onKey(event: KeyboardEvent) {
-  if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey || !store.canEdit) return
-  if (event.key.toLowerCase() === 'b') {
-    event.preventDefault()
-    newBeat()
-  }
+  if (isTyping(event.target) || event.altKey || !store.canEdit) return
+  const key = event.key.toLowerCase()
+  const held = event.ctrlKey || event.metaKey
+  const doing = held
+    ? key === 'c' && many.chosen.length ? () => many.copy() : key === 'v' && many.clipping && store.selection.length ? () => many.paste(store.selection, 'add') : null
+    : key === 'b' ? newBeat : (key === 'delete' || key === 'backspace') && many.chosen.length ? () => many.remove() : null
+  if (!doing) return
+  event.preventDefault()
+  doing()
 }
 onKeys(onKey)
 defineExpose({ newBeat })
@@ -191,14 +262,14 @@ defineExpose({ newBeat })
             <span class="line" :class="columns[column.index + 1]?.start ?? 'end'" title="Drag to change how long the beat holds" role="separator" :aria-label="`End of beat ${column.index + 1}`" :style="{ left: `${Math.max(column.width, 0)}px` }" @pointerdown="pressLine($event, column)" />
           </div>
         </div>
-        <div v-for="element in rows" :key="element.id" class="part" :class="{ here: store.selection.includes(element.id) }">
+        <div v-for="element in rows" :key="element.id" class="part" :style="{ height: `${heightOf(element.id)}px` }" :class="{ here: store.selection.includes(element.id) }">
           <button class="name" @click="store.select(element.id)"><span>{{ element.name }}</span><span class="quiet">{{ element.kind }}</span></button>
           <div class="bars" :style="{ width: `${total}px` }">
             <button
-              v-for="bar in barsOf(element.id)" :key="bar.item.cue.id" class="bar" :class="[bar.item.cue.what, { here: store.cueId === bar.item.cue.id, thin: bar.width < 60 }]" :style="{ left: `${bar.x}px`, width: `${bar.width}px` }"
-              :aria-label="`${bar.label} of ${element.name}, beat ${bar.item.beat + 1}`" :data-cue="bar.item.cue.id" @pointerdown="pressCue($event, bar.item.cue, 'body')" @click="store.cueId = bar.item.cue.id">
+              v-for="bar in bars.get(element.id)" :key="bar.item.cue.id" class="bar" :class="[bar.item.cue.what, { here: many.chosen.includes(bar.item.cue.id), thin: bar.width < thinnest }]" :style="{ left: `${bar.x}px`, top: `${7 + bar.lane * 28}px`, width: `${bar.width}px` }"
+              :aria-label="`${bar.label} of ${element.name}, beat ${bar.item.beat + 1}`" :data-cue="bar.item.cue.id" @pointerdown="pressCue($event, bar.item, 'body')" @click="$event.detail === 0 && many.choose(bar.item.cue.id, $event.shiftKey)">
               <span class="shape" /><span class="words">{{ bar.label }}</span>
-              <span v-if="store.canEdit" class="edge" @pointerdown.stop="pressCue($event, bar.item.cue, 'edge')" />
+              <span v-if="store.canEdit" class="edge" @pointerdown.stop="pressCue($event, bar.item, 'edge')" />
             </button>
             <UDropdownMenu v-if="store.canEdit" :items="menu(element)" :content="{ align: 'start' }" :ui="{ content: 'max-h-96 overflow-y-auto' }"><button class="plus" :aria-label="`Motion for ${element.name}`"><UIcon name="i-lucide-plus" />motion</button></UDropdownMenu>
           </div>
@@ -232,13 +303,13 @@ defineExpose({ newBeat })
 .line.self::before { border-left-style: dotted; border-color: var(--third); }
 .line.end::before { border-left: 4px double var(--third); }
 .line:hover::before { border-color: var(--now); }
-.part { display: flex; height: 36px; border-bottom: 1px solid color-mix(in srgb, var(--line) 60%, transparent); position: relative; }
+.part { display: flex; border-bottom: 1px solid color-mix(in srgb, var(--line) 60%, transparent); position: relative; }
 .name { width: 172px; flex: none; display: flex; justify-content: space-between; align-items: center; gap: 8px; padding: 0 12px 0 14px; border: 0; border-right: 1px solid var(--line); background: var(--panel); color: inherit; font: inherit; position: sticky; left: 0; z-index: 5; text-align: left; cursor: pointer; }
 .name span:first-child { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .part.here .name { background: var(--act-wash); font-weight: 600; }
 .name .quiet { font-size: 12.5px; }
 .bars { position: relative; height: 100%; }
-.bar { position: absolute; top: 7px; height: 22px; border: 0; background: none; padding: 0; color: #fff; font: 500 12.5px/22px "Hanken Grotesk"; cursor: grab; text-align: left; z-index: 2; touch-action: none; }
+.bar { position: absolute; height: 22px; border: 0; background: none; padding: 0; color: #fff; font: 500 12.5px/22px "Hanken Grotesk"; cursor: grab; text-align: left; z-index: 2; touch-action: none; }
 .shape { position: absolute; inset: 0; background: var(--tone); }
 .enter { --tone: var(--comes); } .exit { --tone: var(--goes); } .emphasis { --tone: var(--eye); } .move { --tone: var(--moves); } .data, .media { --tone: var(--data); }
 .enter .shape { clip-path: polygon(10px 0, 100% 0, 100% 100%, 0 100%); }

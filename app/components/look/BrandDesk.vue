@@ -98,7 +98,7 @@ function showOn(layout: string, shown: boolean) {
     </section>
     <section>
       <h3>At the foot of every slide</h3>
-      <label class="field-label">Footer<input class="field" :value="theme.footer ?? ''" maxlength="300" placeholder="Velmoor Harbour office" :disabled="!store.canEdit" @change="set('change the footer', { footer: value($event) || undefined })"></label>
+      <label class="field-label">Footer<input v-written="theme.footer ?? ''" class="field" maxlength="300" placeholder="Velmoor Harbour office" :disabled="!store.canEdit" @change="set('change the footer', { footer: value($event) || undefined })"></label>
       <label class="field-label">Date<input class="field" type="date" :value="info.date ?? ''" :disabled="!store.canEdit" @change="setInfo('set the date', { date: value($event) || undefined })"></label>
       <label class="check"><input type="checkbox" :checked="!!part('footer')" :disabled="!store.canEdit" @change="toggle('footer', 'Footer', 0)">Show the footer</label>
       <label class="check"><input type="checkbox" :checked="!!part('date')" :disabled="!store.canEdit" @change="toggle('date', 'Date', 1)">Show the date</label>

@@ -23,10 +23,10 @@ async function pick() {
   <div class="entry">
     <div class="first">
       <input type="color" :value="modelValue" :aria-label="`${label}, by eye`" :disabled="disabled" @change="take(($event.target as HTMLInputElement).value)">
-      <input class="field amount" :value="ways.hex" :aria-label="`${label} as hex`" :disabled="disabled" @change="take(($event.target as HTMLInputElement).value)">
+      <input v-written="ways.hex" class="field amount" :aria-label="`${label} as hex`" :disabled="disabled" @change="take(($event.target as HTMLInputElement).value)">
       <button v-if="dropper" type="button" class="press plain" title="Pick a colour from the screen" aria-label="Pick a colour from the screen" :disabled="disabled" @click="pick"><UIcon name="i-lucide-pipette" /></button>
     </div>
-    <input v-for="way in (compact ? [] : (['rgb', 'hsl', 'oklch'] as const))" :key="way" class="field amount" :value="ways[way]" :aria-label="`${label} as ${way}`" :disabled="disabled" @change="take(($event.target as HTMLInputElement).value)">
+    <input v-for="way in (compact ? [] : (['rgb', 'hsl', 'oklch'] as const))" :key="way" v-written="ways[way]" class="field amount" :aria-label="`${label} as ${way}`" :disabled="disabled" @change="take(($event.target as HTMLInputElement).value)">
     <p v-if="wrong" class="wrong">{{ wrong }}</p>
   </div>
 </template>

@@ -52,14 +52,14 @@ const slidesWords = (use: Use) => (use.slides.length ? `slide ${use.slides.slice
 <template>
   <div class="details">
     <div class="shown"><img v-if="kind === 'picture'" :src="`/api/media/${entry.hash}?width=640`" :alt="entry.name"><video v-else-if="kind === 'film'" :key="entry.hash" :src="`/api/media/${entry.hash}`" :poster="`/api/media/${entry.hash}?width=640`" controls preload="metadata" /><audio v-else :key="`s${entry.hash}`" :src="`/api/media/${entry.hash}`" controls preload="metadata" /></div>
-    <input class="field title" :value="entry.name" aria-label="Name" maxlength="200" :readonly="!canEdit" @change="value($event).trim() && set({ name: value($event) })">
+    <input v-written="entry.name" class="field title" aria-label="Name" maxlength="200" :readonly="!canEdit" @change="value($event).trim() && set({ name: value($event) })">
     <p class="quiet small">{{ size }}<template v-if="entry.by">, from {{ entry.by }}</template></p>
     <div v-if="entry.colors.length" class="colors" aria-label="Its colours"><i v-for="color in entry.colors" :key="color.hex" :style="{ background: color.hex, flexGrow: color.share }" :title="`${color.hex}, ${Math.round(color.share * 100)} %`" /></div>
-    <label class="line">Folder<input class="field" list="folders" :value="entry.folder" placeholder="none" maxlength="120" :readonly="!canEdit" @change="set({ folder: value($event) })"></label>
+    <label class="line">Folder<input v-written="entry.folder" class="field" list="folders" placeholder="none" maxlength="120" :readonly="!canEdit" @change="set({ folder: value($event) })"></label>
     <datalist id="folders"><option v-for="folder in folders" :key="folder" :value="folder" /></datalist>
     <div class="line top">Tags<span class="tags"><span v-for="tag in entry.tags" :key="tag" class="tag">{{ tag }}<button v-if="canEdit" :aria-label="`Without ${tag}`" @click="set({ tags: entry.tags.filter(known => known !== tag) })"><UIcon name="i-lucide-x" /></button></span><form v-if="canEdit" @submit.prevent="addTag"><input v-model="newTag" class="field short" placeholder="another" aria-label="Another tag" maxlength="60" @blur="addTag"></form></span></div>
-    <label class="line">Credit line<input class="field" :value="entry.credit" placeholder="Photograph: Ines Rahm" maxlength="300" :readonly="!canEdit" @change="set({ credit: value($event) })"></label>
-    <label class="stack">Rights<textarea class="field" rows="2" :value="entry.rights" placeholder="Who has them, and what they allow" maxlength="1000" :readonly="!canEdit" @change="set({ rights: value($event) })" /></label>
+    <label class="line">Credit line<input v-written="entry.credit" class="field" placeholder="Photograph: Ines Rahm" maxlength="300" :readonly="!canEdit" @change="set({ credit: value($event) })"></label>
+    <label class="stack">Rights<textarea v-written="entry.rights" class="field" rows="2" placeholder="Who has them, and what they allow" maxlength="1000" :readonly="!canEdit" @change="set({ rights: value($event) })" /></label>
     <section>
       <b class="sub">Shown in</b>
       <p v-if="!uses" class="quiet small">Looking through the decks</p>

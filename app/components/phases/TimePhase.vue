@@ -26,6 +26,11 @@ const findings = computed(() => store.findings.filter(finding => finding.slide =
 watch([() => store.moment, plan, view, wide], () => {
   if (store.moment && store.moment.slide === store.slideId) void view.value?.show(store.moment)
 }, { flush: 'post', immediate: true })
+/** The chosen cue, where it moves its part along a way. */
+const moved = computed(() => {
+  const cue = store.cueId ? store.deck!.cues[store.cueId] : undefined
+  return cue?.what === 'move' && cue.effect.startsWith('move-') ? cue : null
+})
 const marks = [['comes', 'comes in'], ['eye', 'draws the eye'], ['moves', 'moves'], ['data', 'changes data'], ['goes', 'goes out']] as const
 </script>
 
@@ -44,8 +49,9 @@ const marks = [['comes', 'comes in'], ['eye', 'draws the eye'], ['moves', 'moves
         <p>{{ finding.message }}</p>
         <button v-if="finding.remedy && store.canEdit" class="press small" @click="store.edit(finding.remedy!.label.toLowerCase(), finding.remedy!.changes(store.deck!, { id: freshId }))">{{ finding.remedy.label }}</button>
       </div>
+      <TempoBox />
     </section>
-    <section ref="place" class="stage-place" aria-label="Stage"><StageView v-if="plan && planned" ref="view" :deck="store.deck!" :plan="plan" :width="wide" class="lit" /></section>
+    <section ref="place" class="stage-place" aria-label="Stage"><div v-if="plan && planned" class="lit" data-test="time-stage"><StageView ref="view" :deck="store.deck!" :plan="plan" :width="wide" /><MotionPath v-if="moved && !store.playing" :key="moved.id" :cue="moved" :scale="wide / size.width" /></div></section>
     <aside class="cue" aria-label="Settings of the cue"><CueSettings /></aside>
     <section class="score-place" aria-label="Score"><ScoreView ref="scoreView" /></section>
     <div class="transport">
@@ -71,7 +77,7 @@ dd.wrong { color: var(--wrong); }
 .notice { margin-bottom: 8px; font-size: 13.5px; }
 .notice p { margin: 0 0 6px; }
 .stage-place { background: var(--well); display: grid; place-items: center; min-height: 0; min-width: 0; overflow: hidden; }
-.lit { box-shadow: var(--shadow); border-radius: 3px; }
+.lit { position: relative; box-shadow: var(--shadow); border-radius: 3px; }
 .cue { background: var(--panel); border-left: 1px solid var(--line); padding: 12px 14px; overflow-y: auto; min-height: 0; }
 .score-place { grid-column: 1 / -1; min-height: 0; border-top: 1px solid var(--line); }
 .transport { grid-column: 1 / -1; display: flex; align-items: center; gap: 8px; padding: 6px 14px; border-top: 1px solid var(--line); background: var(--panel); }

@@ -14,6 +14,7 @@ export { findText, replaceText, type TextMatch, type TextSearch } from './replac
 export { addVariant, removeVariant, setShows } from './variants'
 export { pieceOf, putPiece, renewPiece, type Piece } from './pieces'
 export { placeElements } from './place-elements'
+export { putTransition, slidesWithin, type TransitionReach } from './put-transition'
 export { removeBeat } from './remove-beat'
 export { dropCues, removeCues } from './remove-cues'
 export { dropElements, removeElements } from './remove-elements'

@@ -15,6 +15,13 @@ export const languageSchema = z.string().min(2).max(35).refine(isLanguage, 'it i
 
 export const purposeSchema = z.enum(['talk', 'film', 'loop'])
 
+export const transitionSchema = z.object({
+  effect: z.string().max(60),
+  duration: secondsSchema,
+  easing: easingSchema,
+  options: optionsSchema.optional(),
+})
+
 export const infoSchema = z.object({
   id: z.literal('info'),
   /** Format version, see core/deck/upgrades. */
@@ -30,15 +37,10 @@ export const infoSchema = z.object({
   date: z.iso.date().optional(),
   /** Handed out as a form: only what fills placeholders can be changed on its slides. */
   form: z.boolean().optional(),
+  /** How parts of a kind come and go in this deck, and slides come, unless something else is meant. */
+  usual: z.object({ enter: z.record(z.string().max(20), transitionSchema).optional(), exit: z.record(z.string().max(20), transitionSchema).optional(), transition: transitionSchema.optional() }).optional(),
   /** Deck space, px. */
   size: z.object({ width: z.number().min(16).max(10_000), height: z.number().min(16).max(10_000) }),
-})
-
-export const transitionSchema = z.object({
-  effect: z.string().max(60),
-  duration: secondsSchema,
-  easing: easingSchema,
-  options: optionsSchema.optional(),
 })
 
 export const slideSchema = z.object({
@@ -106,6 +108,8 @@ export const cueSchema = z.object({
   easing: easingSchema,
   /** Times in all, or until the slide ends. */
   repeat: z.union([z.int().min(1).max(10_000), z.literal('forever')]),
+  /** Of what draws the eye or moves: every second time it runs back. */
+  back: z.boolean().optional(),
   parts: partsSchema.optional(),
 })
 

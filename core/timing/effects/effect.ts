@@ -1,4 +1,6 @@
-import type { Box, Cue, ElementKind, Options } from '../../deck'
+import { colorSchema, roleNames, type Box, type Color, type Cue, type ElementKind, type Options, type Role } from '../../deck'
+import type { EasingName } from '../easing'
+import type { Camera } from '../camera'
 import type { PartFrame } from '../part-frame'
 
 /** What an effect may know of what it moves. */
@@ -7,17 +9,30 @@ export interface EffectRoom {
   box: Box
   /** Deck space, px. */
   size: { width: number, height: number }
+  /** Where what it shows lies within its box: its lines of words, or all of it; px of deck space from the box's corner. */
+  lines: readonly Place[]
 }
 
-/** One choice that an effect offers. */
+/** An upright rectangle, px of deck space. */
+export interface Place {
+  x: number
+  y: number
+  width: number
+  height: number
+}
+
+/** One choice that an effect offers. A colour is the name of a role, #rrggbb or a whole colour as JSON, a path SVG path data. */
 export type EffectOption =
   | { kind: 'choice', name: string, label: string, values: readonly { value: string, label: string }[], initial: string }
   | { kind: 'number', name: string, label: string, least: number, most: number, step: number, unit: string, initial: number }
+  | { kind: 'yes', name: string, label: string, initial: boolean }
+  | { kind: 'color', name: string, label: string, initial: string }
+  | { kind: 'path', name: string, label: string, initial: string }
 
 /**
  * A way of coming, going, drawing the eye or moving. `apply` writes into a part's frame:
  * - enter and exit: `progress` 0 is gone, 1 is there (an exit runs from 1 to 0);
- * - emphasis: 0 and 1 are both rest;
+ * - emphasis: 0 is rest, and so is 1 unless it `stays`;
  * - move: 0 is where the part was, 1 is where it ends and stays.
  * Progress may run past its ends where the easing overshoots.
  */
@@ -29,19 +44,54 @@ export interface Effect {
   kinds?: readonly ElementKind[]
   /** Seconds that one part takes unless chosen otherwise. */
   duration: number
+  /** Its pace unless chosen otherwise; absent: ease out for what comes, ease both ways for all else. */
+  pace?: EasingName
   options: readonly EffectOption[]
   apply(part: PartFrame, progress: number, options: Options, room: EffectRoom): void
+  /** What it does to all other elements of the slide. */
+  applyToOthers?(part: PartFrame, progress: number, options: Options): void
+  /** What it does to what is seen of the slide. */
+  applyToCamera?(camera: Camera, progress: number, options: Options, room: EffectRoom): void
+  /** Of an emphasis: whether it is still to be seen once it is over, until the slide ends. */
+  stays?(options: Options): boolean
+  /** Whether it is about an element as a whole, and never about its parts one by one. */
+  whole?: true
+  /** The shortest length of one part at which what it does can be seen, seconds, and what it is needed for; absent: to be seen as motion. */
+  least?: { seconds: number, why: string }
+  /** How often the light of a part goes up and down in one round; absent for once. */
+  flashes?(options: Options): number
 }
 
 export const clamp = (value: number) => Math.min(1, Math.max(0, value))
 
 /** The value of an option, or what it is when none was chosen. */
-export function optionOf<T extends string | number>(effect: Effect, options: Options, name: string): T {
+export function optionOf<T extends string | number | boolean>(effect: Pick<Effect, 'options'>, options: Options, name: string): T {
   const option = effect.options.find(candidate => candidate.name === name)!
   const value = options[name]
   if (option.kind === 'number') return (typeof value === 'number' ? Math.min(option.most, Math.max(option.least, value)) : option.initial) as T
-  return (option.values.some(known => known.value === value) ? value : option.initial) as T
+  if (option.kind === 'choice') return (option.values.some(known => known.value === value) ? value : option.initial) as T
+  return (typeof value === typeof option.initial ? value : option.initial) as T
 }
+
+const isRole = (name: string): name is Role => (roleNames as readonly string[]).includes(name)
+
+/** The colour of an option; what is neither a role nor a value is the first accent. */
+export function colorOption(effect: Pick<Effect, 'options'>, options: Options, name: string): Color {
+  const value = optionOf<string>(effect, options, name)
+  if (isRole(value)) return { role: value }
+  return colorSchema.safeParse(/^#/.test(value) ? { hex: value } : parsed(value)).data ?? { role: 'accent1' }
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return null
+  }
+}
+
+/** A colour as the value of an option: in one word where it has neither tint nor transparency. */
+export const colorValue = (color: Color): string => (Object.keys(color).length > 1 ? JSON.stringify(color) : 'role' in color ? color.role : color.hex)
 
 export const sides = [
   { value: 'left', label: 'the left' },
@@ -49,3 +99,12 @@ export const sides = [
   { value: 'top', label: 'the top' },
   { value: 'bottom', label: 'the bottom' },
 ] as const
+
+export const fromSideOption = (initial: string): EffectOption => ({ kind: 'choice', name: 'from', label: 'From', values: sides, initial })
+export const colorOptionOf = (initial: string): EffectOption => ({ kind: 'color', name: 'color', label: 'Colour', initial })
+export const staysOption: EffectOption = { kind: 'yes', name: 'stays', label: 'Stays until the slide ends', initial: false }
+
+/** Comes, stands and goes within 0 to 1: 1 between `rise` and 1 − `fall`. */
+export const envelope = (progress: number, rise: number, fall: number) => clamp(Math.min(progress / rise, (1 - progress) / fall))
+/** Comes and stays. */
+export const ramp = (progress: number, rise: number) => clamp(progress / rise)

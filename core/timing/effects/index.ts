@@ -1,19 +1,44 @@
-import type { Cue, ElementKind } from '../../deck'
+import type { Cue, Easing, ElementKind } from '../../deck'
+import { namedEasings } from '../easing'
+import { aperture } from './aperture'
 import { countUp } from './count-up'
+import { dimRest } from './dim-rest'
+import { drop } from './drop'
 import type { Effect } from './effect'
+import { emerge } from './emerge'
 import { fade } from './fade'
+import { focus } from './focus'
 import { grow } from './grow'
-import { moveLine } from './move-line'
+import { land } from './land'
+import { moveArc, moveLine, movePath, recolor, resize, soften, spin } from './moves'
 import { pulse } from './pulse'
 import { rise } from './rise'
+import { slant } from './slant'
+import { slats } from './slats'
+import { spinIn } from './spin-in'
+import { springUp } from './spring-up'
+import { stretch } from './stretch'
+import { bracket, marker, ring, strikeOut, underline } from './strokes'
+import { sweep } from './sweep'
+import { blink, hop, lean, shake, swing, wobble } from './swings'
+import { tint } from './tint'
+import { travel } from './travel'
+import { turnIn } from './turn-in'
 import { type } from './type'
+import { unfold } from './unfold'
 import { wipe } from './wipe'
+import { zoomTo } from './zoom-to'
 
-export { optionOf } from './effect'
-export type { Effect, EffectOption, EffectRoom } from './effect'
+export { colorOption, colorValue, optionOf } from './effect'
+export type { Effect, EffectOption, EffectRoom, Place } from './effect'
+export { arcOf, lineOf } from './moves'
 
 /** The catalogue: adding an effect is adding a file and a line. */
-export const effects: readonly Effect[] = [fade, rise, wipe, grow, type, countUp, pulse, moveLine]
+export const effects: readonly Effect[] = [
+  fade, rise, wipe, grow, type, countUp, focus, emerge, travel, land, springUp, drop, stretch, spinIn, unfold, turnIn, aperture, slats, slant, sweep,
+  pulse, tint, underline, marker, ring, bracket, strikeOut, dimRest, zoomTo, wobble, shake, hop, swing, lean, blink,
+  moveLine, moveArc, movePath, spin, resize, recolor, soften,
+]
 
 const byName = new Map(effects.map(effect => [effect.name, effect]))
 
@@ -22,3 +47,6 @@ export const effectNamed = (name: string): Effect => byName.get(name) ?? fade
 
 /** The effects that suit a use and a kind of element. */
 export const effectsFor = (what: Cue['what'], kind: ElementKind) => effects.filter(effect => effect.whats.includes(what) && (!effect.kinds || effect.kinds.includes(kind)))
+
+/** The pace that an effect has unless one is chosen. */
+export const paceFor = (name: string, what: Cue['what']): Easing => namedEasings[effectNamed(name).pace ?? (what === 'enter' || what === 'exit' ? 'ease out' : 'ease both ways')]

@@ -1,4 +1,4 @@
-import { directionOf, directions, gone, still, type TransitionKind } from './transition'
+import { between, directionOf, directions, still, type TransitionKind } from './transition'
 
 /** The next slide pushes the one before out. */
 export const push: TransitionKind = {
@@ -6,12 +6,11 @@ export const push: TransitionKind = {
   label: 'Push',
   duration: 0.7,
   options: [directions],
-  apply(progress, options) {
-    if (progress >= 1) return { from: gone(), to: still() }
+  apply: between((progress, options) => {
     const way = directionOf(options)
     return {
       from: { ...still(), x: way.x * progress + 0, y: way.y * progress + 0 },
       to: { ...still(), x: way.x * (progress - 1), y: way.y * (progress - 1) },
     }
-  },
+  }),
 }

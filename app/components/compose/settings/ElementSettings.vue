@@ -52,8 +52,8 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
     <template v-else-if="first.kind === 'diagram'"><DiagramSettings v-if="tab === 'look' || chosen.length > 1" :element="first" :theme="theme" /><DiagramOutline v-else :key="first.id" :element="first.id" :name="first.name" :theme="theme" /></template>
     <section v-else-if="first.kind === 'chart' && chosen.length === 1"><ChartSettings :element="first" @choose="emit('table')" /></section>
     <section v-if="onLook && chosen.length === 1 && tab === 'own' && (first.placeholder || first.kind === 'text')" class="asks">
-      <div v-if="first.placeholder" class="row"><span class="label">Fills the place</span><input class="field" :value="first.placeholder" aria-label="Name of the place" maxlength="60" @change="/^[a-z][a-z0-9-]*$/.test(value($event)) && arranging.set('name the place of', { placeholder: value($event) })"></div>
-      <label class="prompt">What it asks for while it is empty<input class="field" :value="'prompt' in first ? first.prompt ?? '' : ''" maxlength="200" @change="arranging.set('change the prompt of', { prompt: value($event) || undefined } as never)"></label>
+      <div v-if="first.placeholder" class="row"><span class="label">Fills the place</span><input v-written="first.placeholder" class="field" aria-label="Name of the place" maxlength="60" @change="/^[a-z][a-z0-9-]*$/.test(value($event)) && arranging.set('name the place of', { placeholder: value($event) })"></div>
+      <label class="prompt">What it asks for while it is empty<input v-written="'prompt' in first ? first.prompt ?? '' : ''" class="field" maxlength="200" @change="arranging.set('change the prompt of', { prompt: value($event) || undefined } as never)"></label>
     </section>
   </div>
   <div v-else-if="store.lookOwner" class="settings"><h3>{{ store.deck!.layouts[store.lookOwner]?.name ?? store.deck!.masters[store.lookOwner]?.name }}</h3><p class="quiet">Press a part to place it exactly, change its style or what it asks for.</p></div>

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { setFields, type Cue, type Options } from '#core/deck'
+import { linePath, thinned } from '#core/shapes'
+import { arcOf, effectNamed, lineOf, measurePath, optionOf } from '#core/timing'
+
+/** The way of a chosen move as a ghost over the stage, with handles to bend it and a pen to draw it anew. Lengths in px of deck space. */
+const props = defineProps<{ cue: Cue, scale: number }>()
+const store = useDeck()
+const root = ref<SVGSVGElement>()
+const effect = computed(() => effectNamed(props.cue.effect))
+const element = computed(() => store.score?.elements.find(one => one.id === props.cue.element))
+const tried = shallowRef<Options | null>(null)
+const options = computed(() => tried.value ?? props.cue.options)
+const number = (name: string) => optionOf<number>(effect.value, options.value, name)
+const path = computed(() => {
+  if (effect.value.name === 'move-line') return lineOf(number('x'), number('y'))
+  if (effect.value.name === 'move-arc') return arcOf(number('x'), number('y'), number('bend') / 100)
+  return effect.value.name === 'move-path' ? optionOf<string>(effect.value, options.value, 'path') : null
+})
+/** Where the way begins: the middle of the part as composed. */
+const origin = computed(() => {
+  const box = element.value?.box
+  if (!box || path.value === null) return null
+  const start = measurePath(path.value).at(0)
+  return { x: box.x + box.width / 2 - start.x, y: box.y + box.height / 2 - start.y }
+})
+const size = computed(() => store.deck!.info.info!.size)
+const end = computed(() => (path.value === null ? null : measurePath(path.value).at(1)))
+const middle = computed(() => (effect.value.name === 'move-arc' && path.value !== null ? measurePath(path.value).at(0.5) : null))
+const unit = computed(() => 1 / props.scale)
+const drawing = ref(false)
+const drawn = shallowRef<{ x: number, y: number }[]>([])
+
+const keep = (next: Options) => store.edit('bend a motion', setFields(store.deck!, { table: 'cues', id: props.cue.id, fields: { options: next } }))
+const round = (value: number) => Math.round(value)
+function pull(event: PointerEvent, change: (x: number, y: number) => Options) {
+  if (event.button !== 0 || !store.canEdit) return
+  const box = root.value!.getBoundingClientRect()
+  followPointer(event, next => {
+    tried.value = change((next.clientX - box.left) / props.scale - origin.value!.x, (next.clientY - box.top) / props.scale - origin.value!.y)
+  }, given => {
+    const made = tried.value
+    tried.value = null
+    if (given && made) keep(made)
+  })
+}
+const pullEnd = (event: PointerEvent) => pull(event, (x, y) => ({ ...options.value, x: round(x), y: round(y) }))
+/** How far the pointer lies from the straight way, as a share of half its length. */
+const pullMiddle = (event: PointerEvent) => pull(event, (x, y) => {
+  const [dx, dy] = [number('x'), number('y')]
+  const chord = Math.hypot(dx, dy) || 1
+  const aside = (dx * y - dy * x) / chord
+  return { ...options.value, bend: round(Math.min(200, Math.max(-200, (-aside / (chord / 2)) * 100))) }
+})
+const way: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
+function nudge(event: KeyboardEvent, change: (x: number, y: number) => Options) {
+  const step = way[event.key]
+  if (!step) return
+  event.preventDefault()
+  event.stopPropagation()
+  const by = event.altKey ? 1 : 8
+  keep(change(step[0] * by, step[1] * by))
+}
+const nudgeEnd = (event: KeyboardEvent) => nudge(event, (x, y) => ({ ...options.value, x: number('x') + x, y: number('y') + y }))
+const nudgeMiddle = (event: KeyboardEvent) => nudge(event, (x, y) => ({ ...options.value, bend: Math.min(200, Math.max(-200, number('bend') + x - y)) }))
+function draw(event: PointerEvent) {
+  if (!drawing.value || event.button !== 0) return
+  const box = root.value!.getBoundingClientRect()
+  const at = (pointer: PointerEvent) => ({ x: (pointer.clientX - box.left) / props.scale, y: (pointer.clientY - box.top) / props.scale })
+  drawn.value = [at(event)]
+  followPointer(event, next => { drawn.value = [...drawn.value, at(next)] }, given => {
+    const points = drawn.value
+    drawn.value = []
+    drawing.value = false
+    if (!given || points.length < 3) return
+    const first = points[0]!
+    // So few corners that the path stays short enough to be kept, however long one draws.
+    const kept = thinned(points.map(point => ({ x: point.x - first.x, y: point.y - first.y })), 2 / props.scale, 40)
+    keep({ ...props.cue.options, path: linePath('curve', kept.map(point => [round(point.x), round(point.y)] as const)) })
+  })
+}
+</script>
+
+<template>
+  <svg v-if="path !== null && origin && end" ref="root" class="motion-path" :class="{ drawing }" :viewBox="`0 0 ${size.width} ${size.height}`" :style="{ width: `${size.width * scale}px`, height: `${size.height * scale}px` }" @pointerdown="draw">
+    <polyline v-if="drawn.length" :points="drawn.map(point => `${point.x},${point.y}`).join(' ')" class="way" :stroke-width="2.5 * unit" />
+    <g v-else :transform="`translate(${origin.x},${origin.y})`">
+      <path :d="path" class="halo" :stroke-width="6 * unit" /><path :d="path" class="way" :stroke-width="2.5 * unit" :stroke-dasharray="`${9 * unit} ${6 * unit}`" />
+      <circle :cx="measurePath(path).at(0).x" :cy="measurePath(path).at(0).y" :r="5 * unit" class="start" :stroke-width="2 * unit" />
+      <path :d="`M${-9 * unit} ${-7 * unit}L${5 * unit} 0L${-9 * unit} ${7 * unit}Z`" class="tip" :transform="`translate(${end.x},${end.y}) rotate(${end.angle})`" />
+      <template v-if="store.canEdit && effect.name !== 'move-path'">
+        <circle :cx="end.x" :cy="end.y" :r="11 * unit" class="grip" :stroke-width="2 * unit" role="button" tabindex="0" aria-label="Where it goes" @pointerdown.stop.prevent="pullEnd" @keydown="nudgeEnd" />
+        <circle v-if="middle" :cx="middle.x" :cy="middle.y" :r="8 * unit" class="grip" :stroke-width="2 * unit" role="button" tabindex="0" aria-label="How far it bends" @pointerdown.stop.prevent="pullMiddle" @keydown="nudgeMiddle" />
+      </template>
+    </g>
+  </svg>
+  <button v-if="path !== null && effect.name === 'move-path' && store.canEdit" class="press small pen" :class="{ on: drawing }" :aria-pressed="drawing" @click="drawing = !drawing"><UIcon name="i-lucide-pencil-line" />{{ drawing ? 'Draw the way on the stage' : 'Draw the way' }}</button>
+</template>
+
+<style scoped>
+.motion-path { position: absolute; z-index: 4; inset: 0; overflow: visible; pointer-events: none; touch-action: none; }
+.motion-path.drawing { pointer-events: auto; cursor: crosshair; background: rgb(0 0 0 / 0.06); }
+.way { fill: none; stroke: var(--moves); stroke-linecap: round; stroke-linejoin: round; }
+.halo { fill: none; stroke: rgb(255 255 255 / 0.75); stroke-linecap: round; }
+.start { fill: #fff; stroke: var(--moves); }
+.tip { fill: var(--moves); }
+.grip:focus-visible { outline: 2px solid var(--now); outline-offset: 2px; }
+.grip { fill: rgb(255 255 255 / 0.35); stroke: var(--moves); pointer-events: auto; cursor: grab; }
+.pen { position: absolute; z-index: 5; right: 8px; bottom: 8px; }
+</style>

@@ -1,0 +1,90 @@
+import { cuesOfElement, elementsOf, removeCues, setFields, type Id } from '#core/deck'
+import { clipCues, pasteCues, startBeats, stretch, type CueClipping, type StretchWish } from '#core/timing'
+
+/** What a change of tempo is about. */
+export type Reach = 'cues' | 'beat' | 'slide' | 'deck'
+
+/** The cues that are chosen in the score, those that were copied, and what is done to several at once. */
+export const useScore = defineStore('score', () => {
+  const store = useDeck()
+  const also = ref<Id[]>([])
+  const clipping = shallowRef<CueClipping | null>(null)
+  const context = { id: freshId }
+
+  /** All that are chosen, the one whose settings are shown first. */
+  const chosen = computed(() => (store.cueId ? [store.cueId, ...also.value.filter(id => id !== store.cueId && store.deck?.cues[id])] : []))
+  watch(() => store.slideId, () => { also.value = [] })
+
+  /** Chooses one cue, or one more; one that was chosen already is let go. */
+  function choose(cue: Id, more: boolean) {
+    if (!more) {
+      if (!chosen.value.includes(cue)) also.value = []
+      store.cueId = cue
+    } else if (chosen.value.includes(cue)) {
+      const left = chosen.value.filter(id => id !== cue)
+      store.cueId = left[0] ?? null
+      also.value = left.slice(1)
+    } else {
+      also.value = chosen.value
+      store.cueId = cue
+    }
+  }
+
+  function only(cue: Id) {
+    also.value = []
+    store.cueId = cue
+  }
+
+  function remove() {
+    const gone = chosen.value
+    if (!gone.length) return
+    store.edit(gone.length > 1 ? `remove ${gone.length} cues` : 'remove a cue', removeCues(store.deck!, { cues: gone }))
+    also.value = []
+  }
+
+  function copy(cues: readonly Id[] = chosen.value) {
+    const made = clipCues(store.deck!, cues)
+    if (!made) return
+    clipping.value = made
+    tell(made.cues.length > 1 ? `${made.cues.length} cues are ready to be put on other parts.` : 'The cue is ready to be put on other parts.')
+  }
+  function paste(elements: readonly Id[], how: 'add' | 'replace', from = clipping.value) {
+    if (!from || !elements.length) return
+    store.edit(elements.length > 1 ? `put motion on ${elements.length} parts` : 'put motion on a part', pasteCues(store.deck!, { clipping: from, elements, how }, context))
+  }
+  /** Gives the motion of an element to all others of its kind, on its slide or on all. */
+  function giveToKind(element: Id, reach: 'slide' | 'deck') {
+    const source = store.deck!.elements[element]
+    const from = source && clipCues(store.deck!, cuesOfElement(store.deck!, element).map(cue => cue.id))
+    if (!from) return
+    const slides = reach === 'slide' ? [store.slideId!] : store.slides.map(slide => slide.id)
+    const others = slides.flatMap(slide => elementsOf(store.deck!, slide)).filter(one => one.kind === source.kind && one.id !== element)
+    if (!others.length) return warn('There is no other part of its kind.')
+    paste(others.map(one => one.id), 'replace', from)
+    tell(others.length > 1 ? `${others.length} parts move as this one does.` : 'One part moves as this one does.')
+  }
+
+  const beatAt = computed(() => store.score?.beats[Math.min(store.moment?.beat ?? 0, store.score.beats.length - 1)])
+  const wishOf = (reach: Reach): StretchWish =>
+    reach === 'cues' ? { cues: chosen.value } : reach === 'beat' ? { beats: beatAt.value ? [beatAt.value.beat.id] : [] } : { slides: reach === 'slide' ? [store.slideId!] : store.slides.map(slide => slide.id) }
+  const words: Readonly<Record<Reach, string>> = { cues: 'the chosen cues', beat: 'the beat', slide: 'the slide', deck: 'the deck' }
+
+  function setTempo(reach: Reach, factor: number) {
+    const changes = stretch(store.deck!, wishOf(reach), factor)
+    if (changes.length) store.edit(`${factor < 1 ? 'squeeze' : 'stretch'} ${words[reach]}`, changes)
+    else warn('Nothing here has a length of its own: what holds for reading or for a clip is as long as it has to be.')
+  }
+  function setStarts(reach: 'slide' | 'deck', start: 'advance' | 'self') {
+    const changes = startBeats(store.deck!, { slides: reach === 'slide' ? [store.slideId!] : store.slides.map(slide => slide.id), start })
+    if (changes.length) store.edit(start === 'self' ? 'let beats go on by themselves' : 'let beats wait for the speaker', changes)
+    if (changes.length) tell(changes.length === 1 ? 'One beat changed.' : `${changes.length} beats changed.`)
+    else warn('All beats do so already.')
+  }
+  /** Moves cues along time: each that does not follow another of them waits for so much longer, seconds. */
+  function shift(waits: ReadonlyMap<Id, number>) {
+    const changes = [...waits].flatMap(([id, delay]) => (store.deck!.cues[id]?.delay === delay ? [] : setFields(store.deck!, { table: 'cues', id, fields: { delay } })))
+    if (changes.length) store.edit(changes.length > 1 ? `retime ${changes.length} cues` : 'retime a cue', changes)
+  }
+
+  return { chosen, clipping, beatAt, choose, only, remove, copy, paste, giveToKind, setTempo, setStarts, shift }
+})

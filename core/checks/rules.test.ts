@@ -1,0 +1,216 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { addSlide, applyChanges, beatsOf, cuesOf, setFields, slidesOf, textOf, type Change, type Deck, type Element } from '../deck'
+import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../testing'
+import { setUsual } from '../timing'
+import { checkDeck, type Finding } from './index'
+
+const put = (record: Element): Change => ({ do: 'put', table: 'elements', record })
+const first = (deck: Deck) => slidesOf(deck)[0]!.id
+const titled = (deck: Deck) => Object.values(deck.elements).find(element => element.owner === first(deck) && element.placeholder === 'title')!
+const found = (deck: Deck, rule: string) => checkDeck(deck, timingContext).filter(finding => finding.rule === rule)
+const mended = (deck: Deck, finding: Finding) => applyChanges(deck, finding.remedy!.changes(deck, countingContext('r')))
+const picture = (fields: object): Element => ({ id: 'p', owner: 'x', kind: 'picture', name: 'Quay at dawn', order: 'a1', box: { x: 100, y: 100, width: 600, height: 400, angle: 0 }, ...fields }) as Element
+
+/** Slides of one layout, each with one text of the same name. */
+function slidesWithText(fields: readonly object[]): Deck {
+  const context = countingContext('s')
+  let deck = freshDeck()
+  for (const [index, own] of fields.entries()) {
+    deck = applyChanges(deck, addSlide(deck, { after: slidesOf(deck).at(-1)!.id, layout: 'layout-list' }, context))
+    const slide = slidesOf(deck).at(-1)!.id
+    deck = applyChanges(deck, [put({ ...textElement(`t${index}`, slide, ['Boats leave on the hour']), name: 'Remark', box: { x: 1200, y: 800, width: 600, height: 120, angle: 0 }, ...own } as Element)])
+  }
+  return deck
+}
+
+describe('what a slide lacks', () => {
+  it('is said of a picture without a file, a chart without a table, and a chart whose table is gone', () => {
+    const base = freshDeck()
+    const slide = first(base)
+    const deck = applyChanges(base, [
+      put(picture({ owner: slide })),
+      put({ id: 'c', owner: slide, kind: 'chart', name: 'Crossings', order: 'a2', chart: { table: 'burnt' } } as unknown as Element),
+    ])
+    expect(found(deck, 'empty').map(finding => [finding.element, finding.remedy])).toEqual([['p', null], ['c', null]])
+    const [ofPicture, ofChart] = found(deck, 'empty').map(finding => finding.message)
+    expect(ofPicture).toBe('“Quay at dawn” has no picture. Drop one on it, or take another layout.')
+    expect(ofChart).toBe('“Crossings” reads a table that is gone. Drop its file on it again.')
+  })
+
+  it('is said of a title without words, and no longer once it has some', () => {
+    const base = freshDeck()
+    const bare = applyChanges(base, [{ do: 'set', table: 'elements', id: titled(base).id, fields: { text: textOf(['']) } }])
+    expect(found(bare, 'empty')).toHaveLength(1)
+    const named = applyChanges(bare, [{ do: 'set', table: 'elements', id: titled(base).id, fields: { text: textOf(['Spring']) } }])
+    expect(found(named, 'empty')).toEqual([])
+  })
+})
+
+describe('what lies outside', () => {
+  it('is brought back onto the slide from any side, whole where it fits', () => {
+    fc.assert(fc.property(fc.integer({ min: -9000, max: 9000 }), fc.integer({ min: -9000, max: 9000 }), fc.integer({ min: 20, max: 900 }), (x, y, size) => {
+      const base = freshDeck()
+      const deck = applyChanges(base, [put({ ...textElement('far', first(base), ['Far']), box: { x, y, width: size, height: size, angle: 0 } } as Element)])
+      const [finding] = found(deck, 'outside')
+      const seen = x < 1920 && x + size > 0 && y < 1080 && y + size > 0
+      expect(finding === undefined).toBe(seen)
+      if (!finding) return
+      const { box } = mended(deck, finding).elements.far!
+      expect(box!.x).toBeGreaterThanOrEqual(0)
+      expect(box!.y).toBeGreaterThanOrEqual(0)
+      expect(box!.x + size).toBeLessThanOrEqual(1920)
+      expect(box!.y + size).toBeLessThanOrEqual(1080)
+    }), { numRuns: 40 })
+  })
+
+  it('is left alone where a motion brings it in', () => {
+    const base = freshDeck()
+    const slide = first(base)
+    const deck = applyChanges(base, [
+      put({ ...textElement('ferry', slide, ['Ferry']), box: { x: -900, y: 500, width: 400, height: 100, angle: 0 } } as Element),
+      { do: 'put', table: 'cues', record: cue({ id: 'sails', beat: beatsOf(base, slide)[0]!.id, element: 'ferry', what: 'move', effect: 'move-line', options: { x: 1200, y: 0 } }) },
+    ])
+    expect(found(deck, 'outside')).toEqual([])
+  })
+})
+
+describe('letters and sizes', () => {
+  it('that a font lacks are named, with a family that has them', () => {
+    const base = freshDeck()
+    const deck = applyChanges(base, [put({ ...textElement('greek', first(base), ['Καλημέρα']), family: 'Bricolage Grotesque' } as Element)])
+    const [finding] = found(deck, 'glyphs')
+    expect(finding!.message).toMatch(/^Bricolage Grotesque has no Κ α λ η μ έ.*Another font stands in\.$/)
+    expect(found(mended(deck, finding!), 'glyphs')).toEqual([])
+  })
+
+  it('a style’s own size comes back where a text was set nearly in it, and a size that is meant stays', () => {
+      const body = freshDeck().theme.theme!.textStyles.body!.size
+    const deck = slidesWithText([{ size: Math.round(body * 1.06) }, { size: 85 }])
+    const findings = found(deck, 'near-size')
+    expect(findings.map(finding => finding.element)).toEqual(['t0'])
+    expect(findings[0]!.remedy!.label).toBe(`Set it in ${body} px`)
+    expect(found(mended(deck, findings[0]!), 'near-size')).toEqual([])
+  })
+
+  it('a family that hardly any text is set in stands out; one that many are set in does not', () => {
+    expect(found(slidesWithText([{ family: 'Caveat' }, {}, {}]), 'odd-font').map(finding => finding.element)).toEqual(['t0'])
+    expect(found(slidesWithText([{ family: 'Caveat' }, { family: 'Caveat' }, { family: 'Caveat' }]), 'odd-font')).toEqual([])
+  })
+})
+
+describe('what nearly matches across slides', () => {
+  const box = { x: 1200, y: 800, width: 600, height: 120, angle: 0 }
+
+  it('is put where the others stand', () => {
+    const deck = slidesWithText([{ box }, { box }, { box: { ...box, x: 1208, y: 797 } }])
+    const [finding, ...more] = found(deck, 'near-place')
+    expect(more).toEqual([])
+    expect(finding!.message).toBe('“Remark” stands 8 px right and 3 px up of where it stands on 2 other slides.')
+    expect(found(mended(deck, finding!), 'near-place')).toEqual([])
+  })
+
+  it('is left alone where it stands clearly elsewhere, or where nothing is usual', () => {
+    expect(found(slidesWithText([{ box }, { box }, { box: { ...box, x: 400 } }]), 'near-place')).toEqual([])
+    expect(found(slidesWithText([{ box }, { box: { ...box, x: 1204 } }]), 'near-place')).toEqual([])
+  })
+
+  it('is a colour that nearly is a role, which then follows the palette', () => {
+    const value = freshDeck().theme.theme!.palette.accent1
+    const deck = slidesWithText([{ color: { hex: value } }, { color: { hex: '#ff00ff' } }])
+    const findings = found(deck, 'near-color')
+    expect(findings.map(finding => finding.element)).toEqual(['t0'])
+    expect(mended(deck, findings[0]!).elements.t0).toMatchObject({ color: { role: 'accent1' } })
+  })
+})
+
+describe('timing', () => {
+  it('of cues that wait for each other is untied by letting one start with its beat', () => {
+    const base = freshDeck()
+    const slide = first(base)
+    const at = beatsOf(base, slide)[0]!.id
+    const deck = applyChanges(base, [
+      put(textElement('sun', slide, ['Sun'])), put({ ...textElement('moon', slide, ['Moon']), box: { x: 100, y: 800, width: 600, height: 100, angle: 0 } } as Element),
+      { do: 'put', table: 'cues', record: cue({ id: 'a', beat: at, element: 'sun', anchor: { to: 'end', cue: 'b' } }) },
+      { do: 'put', table: 'cues', record: cue({ id: 'b', beat: at, element: 'moon', order: 'a1', anchor: { to: 'start', cue: 'a' } }) },
+    ])
+    const [finding] = found(deck, 'circles')
+    const next = mended(deck, finding!)
+    expect(found(next, 'circles')).toEqual([])
+    expect(cuesOf(next, at).filter(one => one.anchor.to === 'beat')).toHaveLength(1)
+  })
+
+  it('of a film’s beats is long enough once every remedy is taken, whatever the deck', () => {
+    fc.assert(fc.property(anyDeck, drawn => {
+      const deck = { ...drawn, info: { info: { ...drawn.info.info!, purpose: 'film' as const } } }
+      const next = found(deck, 'hold').reduce((at, finding) => applyChanges(at, finding.remedy!.changes(at, countingContext('r'))), deck)
+      expect(found(next, 'hold')).toEqual([])
+    }), { numRuns: 40 })
+  })
+
+  it('of a beat held for as long as reading takes is never found too short', () => {
+    const base = freshDeck('film')
+    const slide = first(base)
+    const deck = applyChanges(base, [
+      put(textElement('words', slide, ['So many words that nobody reads them in a blink of the eye'])),
+      ...setFields(base, { table: 'beats', id: beatsOf(base, slide)[0]!.id, fields: { hold: { kind: 'reading' } } }),
+      { do: 'put', table: 'beats', record: beat({ id: 'next', slide, order: 'b00', hold: { kind: 'reading' } }) },
+    ])
+    expect(found(deck, 'hold')).toEqual([])
+  })
+})
+
+it('every finding names a slide of the deck, and what is one press away changes something', () => {
+  fc.assert(fc.property(anyDeck, deck => {
+    for (const finding of checkDeck(deck, timingContext)) {
+      expect(deck.slides[finding.slide]).toBeDefined()
+      expect(finding.message).toMatch(/[.…]$/)
+      if (finding.remedy) expect(finding.remedy.changes(deck, countingContext('r')).length).toBeGreaterThan(0)
+    }
+  }), { numRuns: 30 })
+})
+
+describe('motion that is over too soon', () => {
+  const typed = (fields: object) => {
+    const base = freshDeck()
+    const slide = first(base)
+    return applyChanges(base, [
+      put(textElement('words', slide, ['So many words that nobody reads them in a blink of the eye'])),
+      { do: 'put', table: 'cues', record: cue({ id: 'c', beat: beatsOf(base, slide)[0]!.id, element: 'words', effect: 'type', duration: 1, ...fields }) },
+    ])
+  }
+  it('to be read, to be counted, to be drawn or to be seen at all is named with what it needs', () => {
+    expect(found(typed({}), 'too-quick')[0]!.message).toMatch(/^The motion of “words” in beat 1 takes 1\.00 s\. It needs [3-6]\.\d s to be read as it is typed\.$/)
+    expect(found(typed({ effect: 'count-up', duration: 0.2 }), 'too-quick')[0]!.message).toContain('0.6 s to be seen counting')
+    expect(found(typed({ what: 'emphasis', effect: 'ring', duration: 0.3 }), 'too-quick')[0]!.message).toContain('0.8 s to be seen being drawn')
+    expect(found(typed({ effect: 'fade', duration: 0.05 }), 'too-quick')[0]!.message).toContain('to be seen as motion')
+  })
+
+  it('is long enough after one press, and what comes at once is meant to', () => {
+    const deck = typed({})
+    expect(found(mended(deck, found(deck, 'too-quick')[0]!), 'too-quick')).toEqual([])
+    expect(found(typed({ effect: 'fade', duration: 0 }), 'too-quick')).toEqual([])
+  })
+
+  it('needs more for slower readers', () => {
+    const needs = (audience: string) => { const deck = typed({}); return found(applyChanges(deck, [{ do: 'set', table: 'info', id: 'info', fields: { audience } }]), 'too-quick')[0]!.remedy!.label }
+    expect(Number(/[\d.]+/.exec(needs('children'))![0])).toBeGreaterThan(Number(/[\d.]+/.exec(needs('colleagues'))![0]))
+  })
+})
+
+describe('motion that is not the deck’s usual one', () => {
+  it('is named with what is usual, and one press lets it follow', () => {
+    const base = slidesWithText([{}, {}])
+    const at = (index: number) => beatsOf(base, slidesOf(base)[index]!.id)[0]!.id
+    const deck = applyChanges(base, [
+      { do: 'put', table: 'cues', record: cue({ id: 'one', beat: at(1), element: 't0', effect: 'rise' }) },
+      { do: 'put', table: 'cues', record: cue({ id: 'two', beat: at(2), element: 't1', effect: 'wipe' }) },
+    ])
+    expect(found(deck, 'odd-motion')).toEqual([])
+    const usual = applyChanges(deck, setUsual(deck, { like: 'one' }))
+    const [finding, ...more] = found(usual, 'odd-motion')
+    expect(more).toEqual([])
+    expect(finding!.message).toBe('“Remark” comes in by wipe. A text of this deck usually comes in by rise.')
+    expect(found(mended(usual, finding!), 'odd-motion')).toEqual([])
+  })
+})

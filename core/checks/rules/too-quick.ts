@@ -1,0 +1,19 @@
+import { setFields } from '../../deck'
+import { leastLength } from '../../timing'
+import type { Finding, Rule } from '../finding'
+
+const slack = 0.02
+
+/** Motion that is over before anybody can have seen what it shows. */
+export const tooQuick: Rule = ({ deck, slide }) =>
+  slide.score.beats.flatMap(beat => beat.cues.flatMap(({ cue, round }): Finding[] => {
+    const element = slide.score.tracks.get(cue.element!)?.element
+    const least = element && leastLength(deck, cue, element)
+    if (!least || round >= least.seconds - slack) return []
+    const needed = Math.ceil(least.seconds * 10) / 10
+    return [{
+      rule: 'too-quick', slide: slide.slide, beat: beat.index, element: element.id,
+      message: `The motion of “${element.name}” in beat ${beat.index + 1} takes ${round.toFixed(2)} s. It needs ${needed.toFixed(1)} s ${least.why}.`,
+      remedy: { label: `Let it take ${needed.toFixed(1)} s`, changes: now => setFields(now, { table: 'cues', id: cue.id, fields: { duration: needed } }) },
+    }]
+  }))

@@ -1,0 +1,138 @@
+import { plainText, styleOf, type Deck, type Id, type ShownElement } from '../deck'
+import { layoutOfElement, type Measurer } from '../text'
+import type { ElementFrame, Frame } from './frame'
+import { hiddenPart, restingPart, type PartFrame } from './part-frame'
+import type { Score } from './score'
+
+/** A slide at a moment. */
+export interface SlideAt {
+  score: Score
+  frame: Frame
+}
+
+/** An element that both slides show: where it was, where it is, and whether it shows the same. */
+export interface Carried {
+  from: ShownElement
+  to: ShownElement
+  same: boolean
+}
+
+const gone = 0.45
+const arriving = 0.55
+const clamp = (value: number) => Math.min(1, Math.max(0, value))
+
+/** What an element shows, as one word that tells it from others of its kind; null where only its name can. */
+function contentOf(element: ShownElement): string | null {
+  if (element.kind === 'text') return plainText(element.text).trim().toLowerCase() || null
+  if (element.kind === 'picture') return element.media ?? null
+  if (element.kind === 'icon') return element.icon?.name ?? null
+  return null
+}
+
+const isSeen = ({ frame }: SlideAt, element: ShownElement) => frame.elements.get(element.id)?.whole.visible !== false
+const standing = (slide: SlideAt) => slide.score.elements.filter(element => !element.pinned && element.parent === undefined && isSeen(slide, element))
+
+const known = new WeakMap<Score, { from: Score, seen: string, pairs: Carried[] }>()
+
+/** Finds what two slides share: first by what is shown, then by kind and name; each element once, in stacking order. Kept while both show the same elements. */
+export function shared(from: SlideAt, to: SlideAt): Carried[] {
+  const [sources, targets] = [standing(from), standing(to)]
+  const seen = [...sources, { id: '' }, ...targets].map(element => element.id).join()
+  const last = known.get(to.score)
+  if (last?.from === from.score && last.seen === seen) return last.pairs
+  const pairs = paired(sources, targets)
+  known.set(to.score, { from: from.score, seen, pairs })
+  return pairs
+}
+
+function paired(sources: readonly ShownElement[], targets: readonly ShownElement[]): Carried[] {
+  const made: Carried[] = []
+  const left = new Set(sources)
+  const wanted = new Set(targets)
+  const pair = (keyOf: (element: ShownElement) => string | null) => {
+    for (const target of [...wanted]) {
+      const key = keyOf(target)
+      const source = key === null ? undefined : [...left].find(element => element.kind === target.kind && keyOf(element) === key)
+      if (!source) continue
+      left.delete(source)
+      wanted.delete(target)
+      const content = contentOf(target)
+      made.push({ from: source, to: target, same: content !== null && content === contentOf(source) && looksAlike(source, target) })
+    }
+  }
+  pair(contentOf)
+  pair(element => element.name)
+  return made
+}
+
+/** Whether two elements differ in nothing but where and how large they are, so that one can stand for both on the way. */
+function looksAlike(a: ShownElement, b: ShownElement): boolean {
+  const look = ({ id: _, owner: __, order: ___, box: ____, name: _____, placeholder: ______, ...rest }: Record<string, unknown>) => JSON.stringify(rest)
+  return look(a as never) === look(b as never)
+}
+
+/** The point of an element that its words hang on, as shares of its box. */
+function anchorOf(deck: Deck, element: ShownElement): [number, number] {
+  if (element.kind !== 'text') return [0.5, 0.5]
+  const align = element.align ?? styleOf(deck, element).align
+  return [align === 'left' ? 0 : align === 'right' ? 1 : 0.5, element.vertical === 'middle' ? 0.5 : element.vertical === 'bottom' ? 1 : 0]
+}
+
+const sizeOf = (deck: Deck, element: ShownElement, measurer: Measurer) => (element.kind === 'text' ? styleOf(deck, element).size * layoutOfElement(deck, element, measurer).scale : null)
+const shortest = (degrees: number) => ((((degrees + 180) % 360) + 360) % 360) - 180
+
+/** Lets `element` stand where it would between another's place and its own: `share` 0 the other's, 1 its own. */
+function placed(part: PartFrame, deck: Deck, element: ShownElement, other: ShownElement, share: number, measurer: Measurer): PartFrame {
+  const away = 1 - share
+  const [originX, originY] = anchorOf(deck, element)
+  const [otherX, otherY] = anchorOf(deck, other)
+  const [a, b] = [other.box, element.box]
+  const [ownSize, otherSize] = [sizeOf(deck, element, measurer), sizeOf(deck, other, measurer)]
+  const ratio = (mine: number, its: number) => (mine > 0 ? 1 + (its / mine - 1) * away : 1)
+  const text = ownSize !== null && otherSize !== null ? ratio(ownSize, otherSize) : null
+  return {
+    ...part, originX, originY,
+    x: part.x + (a.x + a.width * otherX - b.x - b.width * originX) * away,
+    y: part.y + (a.y + a.height * otherY - b.y - b.height * originY) * away,
+    scaleX: part.scaleX * (text ?? ratio(b.width, a.width)), scaleY: part.scaleY * (text ?? ratio(b.height, a.height)),
+    rotate: part.rotate + shortest(a.angle - b.angle) * away,
+  }
+}
+
+/**
+ * The frames of both slides on the way from one to the next, at `progress` 0 to 1: the next lies over the one before, its
+ * ground appearing. What both share travels; what shows the same is drawn once, by the next; all else of the one before
+ * fades first, and all else of the next comes last.
+ */
+export function carriedFrames(deck: Deck, from: SlideAt, to: SlideAt, progress: number, measurer: Measurer): { from: Frame, to: Frame } {
+  const pairs = shared(from, to)
+  const ofFrom = new Map(pairs.map(pair => [pair.from.id, pair]))
+  const ofTo = new Map(pairs.map(pair => [pair.to.id, pair]))
+  const made = (slide: SlideAt, change: (part: PartFrame, element: ShownElement) => PartFrame) => {
+    const elements = new Map<Id, ElementFrame>(slide.frame.elements)
+    for (const element of slide.score.elements) {
+      if (element.parent !== undefined || !isSeen(slide, element)) continue
+      const frame = elements.get(element.id) ?? { whole: restingPart(), parts: null, partsBy: null, chart: null, media: null }
+      elements.set(element.id, { ...frame, whole: change(frame.whole, element) })
+    }
+    return elements
+  }
+  return {
+    from: {
+      ...from.frame,
+      elements: made(from, (part, element) => {
+        const pair = ofFrom.get(element.id)
+        if (pair) return pair.same ? hiddenPart() : placed(part, deck, element, pair.to, 1 - progress, measurer)
+        return element.pinned ? part : { ...part, opacity: part.opacity * clamp(1 - progress / gone) }
+      }),
+    },
+    to: {
+      ...to.frame, ground: progress,
+      elements: made(to, (part, element) => {
+        const pair = ofTo.get(element.id)
+        if (pair) return { ...placed(part, deck, element, pair.from, progress, measurer), opacity: part.opacity * (pair.same ? 1 : progress) }
+        return { ...part, opacity: part.opacity * (element.pinned ? progress : clamp((progress - arriving) / (1 - arriving))) }
+      }),
+    },
+  }
+}

@@ -1,0 +1,6 @@
+export { mergeBeats, moveBeat, splitBeat, startBeats } from './beats'
+export { lanesOf, shiftsOf } from './lanes'
+export { clipCues, pasteCues, type CueClipping } from './paste-cues'
+export { nearestMoment } from './snap-time'
+export { factorFor, fixedIn, stretch, type StretchWish } from './stretch'
+export { cuesApart, followUsual, followUsualTransition, setUsual, setUsualTransition, slidesApart, usualMotion, usualTransition } from './usual'

@@ -1,0 +1,61 @@
+import { beatsOf, cuesOf, cuesOfElement, dropCues, orderLast, type Change, type Cue, type Deck, type EditContext, type ElementKind, type Id } from '../../deck'
+import { effectNamed } from '../effects'
+
+/** Cues of one element as they are carried to others, with the place of their beats among their slide's. */
+export interface CueClipping {
+  kind: ElementKind
+  cues: readonly Cue[]
+  /** The index of each cue's beat, by beat. */
+  beats: Readonly<Record<Id, number>>
+}
+
+/** Takes cues up; those of the element of the first are taken. Null where there are none. */
+export function clipCues(deck: Deck, cues: readonly Id[]): CueClipping | null {
+  const found = cues.flatMap(id => deck.cues[id] ?? [])
+  const element = found[0]?.element ? deck.elements[found[0].element] : undefined
+  if (!element) return null
+  const own = found.filter(cue => cue.element === element.id)
+  return { kind: element.kind, cues: own, beats: Object.fromEntries(own.map(cue => [cue.beat, Math.max(0, beatsOf(deck, deck.beats[cue.beat]!.slide).findIndex(beat => beat.id === cue.beat))])) }
+}
+
+/** The ways of telling parts apart that a kind of element knows. */
+const partsOf: Partial<Record<ElementKind, readonly string[]>> = { text: ['paragraph', 'line', 'word', 'letter'], chart: ['series', 'mark'], table: ['line', 'series', 'mark'], diagram: ['item'] }
+
+/** A cue as another kind of element can play it: with an effect that suits it, and parts that it has. */
+function suited(cue: Cue, kind: ElementKind): Cue {
+  const { kinds } = effectNamed(cue.effect)
+  const { parts, ...rest } = cue
+  const known = parts && partsOf[kind]?.includes(parts.by)
+  return { ...rest, ...(known ? { parts } : {}), ...(kinds && !kinds.includes(kind) ? { effect: 'fade', options: {} } : {}) }
+}
+
+/**
+ * Puts cues on other elements, each into the beat of the same place on its slide (the last where there are fewer). What
+ * follows a cue that is carried along follows its copy; all else starts with its beat. `replace` takes away what the
+ * elements had of the same uses before.
+ */
+export function pasteCues(deck: Deck, wish: { clipping: CueClipping, elements: readonly Id[], how: 'add' | 'replace' }, context: EditContext): Change[] {
+  const { clipping } = wish
+  const last = new Map<Id, { order: string }>()
+  return wish.elements.flatMap((id): Change[] => {
+    const element = deck.elements[id]
+    const beats = element ? beatsOf(deck, element.owner) : []
+    if (!element || !beats.length) return []
+    const whats = new Set(clipping.cues.map(cue => cue.what))
+    const before = wish.how === 'replace' ? cuesOfElement(deck, id).filter(cue => whats.has(cue.what)).map(cue => cue.id) : []
+    const ids = new Map(clipping.cues.map(cue => [cue.id, context.id()]))
+    return [
+      ...dropCues(deck, before),
+      ...clipping.cues.map((cue): Change => {
+        const beat = beats[Math.min(clipping.beats[cue.beat] ?? 0, beats.length - 1)]!
+        const follows = cue.anchor.to === 'beat' ? undefined : clipping.cues.find(other => other.id === (cue.anchor as { cue: Id }).cue)
+        const order = orderLast(last.has(beat.id) ? [last.get(beat.id)!] : cuesOf(deck, beat.id))
+        last.set(beat.id, { order })
+        return {
+          do: 'put', table: 'cues',
+          record: { ...suited(cue, element.kind), id: ids.get(cue.id)!, beat: beat.id, element: id, order, anchor: follows && cue.anchor.to !== 'beat' ? { to: cue.anchor.to, cue: ids.get(follows.id)! } : { to: 'beat' } },
+        }
+      }),
+    ]
+  })
+}

@@ -1,0 +1,53 @@
+import { beatsOf, cuesOf, type Change, type Cue, type Deck, type Id } from '../../deck'
+import type { ScoreBeat } from '../score'
+
+/** What is stretched: some cues, or all that happens in some beats, or on some slides with how they come. */
+export type StretchWish = { cues: readonly Id[] } | { beats: readonly Id[] } | { slides: readonly Id[] }
+
+/** Times are kept to a hundredth of a second: what is less nobody sees. */
+const round = (seconds: number) => Math.round(seconds * 100) / 100
+const longest = 3600
+
+function ofCue(cue: Cue, factor: number, withDelay: boolean): Change {
+  const times = (seconds: number) => Math.min(longest, round(seconds * factor))
+  return {
+    do: 'set', table: 'cues', id: cue.id,
+    fields: {
+      duration: cue.duration > 0 ? Math.max(0.01, times(cue.duration)) : 0, ...(withDelay ? { delay: times(cue.delay) } : {}),
+      ...(cue.parts ? { parts: { ...cue.parts, stagger: times(cue.parts.stagger) } } : {}),
+    },
+  }
+}
+
+/**
+ * Stretches or squeezes in proportion: lengths, waits and turns of cues, holds that are given in seconds, and how slides
+ * come. Holds for reading and for clips stay: they are as long as they have to be. `factor` is above 0; 0.5 is half as long.
+ */
+export function stretch(deck: Deck, wish: StretchWish, factor: number): Change[] {
+  if (!(factor > 0) || factor === 1) return []
+  if ('cues' in wish) return wish.cues.flatMap(id => (deck.cues[id] ? [ofCue(deck.cues[id], factor, false)] : []))
+  const slides = 'slides' in wish ? wish.slides : []
+  const beats = 'beats' in wish ? wish.beats.flatMap(id => (deck.beats[id] ? [deck.beats[id]] : [])) : slides.flatMap(slide => beatsOf(deck, slide))
+  return [
+    ...beats.flatMap(beat => [
+      ...cuesOf(deck, beat.id).map(cue => ofCue(cue, factor, true)),
+      ...(beat.hold.kind === 'seconds' ? [{ do: 'set' as const, table: 'beats' as const, id: beat.id, fields: { hold: { kind: 'seconds' as const, seconds: Math.min(longest, round(beat.hold.seconds * factor)) } } }] : []),
+    ]),
+    ...slides.flatMap((id): Change[] => {
+      const transition = deck.slides[id]?.transition
+      return transition ? [{ do: 'set', table: 'slides', id, fields: { transition: { ...transition, duration: Math.min(20, round(transition.duration * factor)) } } }] : []
+    }),
+  ]
+}
+
+/** Seconds of some beats that no stretching changes: what they hold for reading or for a clip. */
+export const fixedIn = (beats: readonly ScoreBeat[]) => beats.reduce((sum, { beat, hold }) => sum + (beat.hold.kind === 'seconds' ? 0 : hold), 0)
+
+/**
+ * The factor that lets a stretch of time last as long as is wanted, seconds: `length` is how long it lasts now, `fixed` how
+ * much of that no stretching changes. Null where that cannot be: what is fixed already lasts as long, or nothing else does.
+ */
+export function factorFor(wanted: number, length: number, fixed: number): number | null {
+  const [left, now] = [wanted - fixed, length - fixed]
+  return left > 0.005 && now > 0.005 ? left / now : null
+}

@@ -1,0 +1,29 @@
+import { plainText, type Cue, type Deck, type ShownElement } from '../deck'
+import { countReading, readingSpeed } from '../text'
+import { effectNamed } from './effects'
+
+/** The shortest length that a cue makes sense at, seconds, and what it is needed for, as “to be read as it is typed”. */
+export interface LeastLength {
+  seconds: number
+  why: string
+}
+
+/** Below this, seconds, a change is seen as a jump: a fixation that tells motion from a cut lasts about as long. */
+const seenAsMotion = { seconds: 0.12, why: 'to be seen as motion' }
+/** Numbers are read digit group by digit group, like two words. */
+const wordsPerNumber = 2
+
+/**
+ * The least sensible length of one part of a cue. Null where any length makes sense: of what comes or goes at once (0), of
+ * clips and cameras. Typing is held to the reading speed of the deck’s language and audience.
+ */
+export function leastLength(deck: Deck, cue: Cue, element: ShownElement): LeastLength | null {
+  if (cue.duration === 0 || cue.what === 'media' || cue.what === 'camera' || cue.what === 'pose') return null
+  if (cue.effect === 'type' && cue.what === 'enter' && element.kind === 'text' && !cue.parts) {
+    const { language, audience } = deck.info.info!
+    const { words, numbers } = countReading(plainText(element.text), language)
+    return { seconds: Math.max(seenAsMotion.seconds, ((words + wordsPerNumber * numbers) * 60) / readingSpeed(language, audience)), why: 'to be read as it is typed' }
+  }
+  // What goes is no longer looked at.
+  return (cue.what === 'exit' ? undefined : effectNamed(cue.effect).least) ?? seenAsMotion
+}
