@@ -5,8 +5,9 @@ const port = Number(process.env.HAILBANK_TEST_PORT ?? 4690)
 /** The real interface, in Debian's Chromium, against a built and started server with a database of its own. */
 export default defineConfig({
   testDir: 'tests',
-  timeout: 90_000,
-  expect: { timeout: 12_000 },
+  // Generous: they only say when to give up, and machines that others use too are slow at times.
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   fullyParallel: false,
   workers: 1,
   forbidOnly: !!process.env.CI,
@@ -16,7 +17,7 @@ export default defineConfig({
     testIdAttribute: 'data-test',
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 12_000,
+    actionTimeout: 30_000,
     locale: 'en-GB',
     trace: 'retain-on-failure',
     launchOptions: {

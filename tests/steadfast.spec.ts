@@ -1,7 +1,15 @@
 import { expect, test, type Page } from '@playwright/test'
 import postgres from 'postgres'
 import { enter, goPhase, kept, newDeck } from './support/people'
-import { cutDatabase, kill, restoreDatabase, startAgain } from './support/server'
+import { answers, cutDatabase, kill, restoreDatabase, startAgain } from './support/server'
+
+// Whatever a test here breaks off in the midst of, the next one finds the database and the server up.
+test.afterEach(async () => {
+  if (await answers()) return
+  await kill()
+  await restoreDatabase()
+  await startAgain()
+})
 
 const title = (page: Page, number: number) => page.getByLabel(`Slide ${number}`, { exact: true })
 

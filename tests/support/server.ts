@@ -38,9 +38,12 @@ export async function kill(signal: NodeJS.Signals = 'SIGKILL') {
   }
   for (let wait = 0; wait < 100; wait++) {
     await new Promise(resolve => setTimeout(resolve, 50))
-    if (!(await fetch(`http://127.0.0.1:${port}/api/health`).catch(() => null))) return
+    if (!(await answers())) return
   }
 }
+
+/** Whether the server answers. */
+export const answers = async () => !!(await fetch(`http://127.0.0.1:${port}/api/health`).catch(() => null))?.ok
 
 /** Takes the database away. */
 export const cutDatabase = () => stopPostgres(home)
