@@ -1,6 +1,6 @@
 import { themeDeckOf } from '../core/themes'
 import { closeDatabase, database } from '../server/database/connection'
-import { changeMedia, describeMedia, keepMedia } from '../server/database/media'
+import { changeMedia } from '../server/database/media'
 import { addPerson } from '../server/database/people'
 import { addLoop, setLoopItems } from '../server/database/screens'
 import { keepTable } from '../server/database/tables'
@@ -8,7 +8,7 @@ import { keepTheme } from '../server/database/themes'
 import { makeDeck } from '../server/decks/make'
 import { publishDeck } from '../server/decks/publish'
 import { checkUpload } from '../server/media/check'
-import { describePicture } from '../server/media/describe'
+import { keepChecked } from '../server/media/keep'
 import { newId } from '../server/new-id'
 import { hashOf } from '../server/passwords'
 import { briefing, hallLoop, seasonReview, tenSeasons, type DemoPicture } from './decks'
@@ -41,9 +41,8 @@ async function load() {
   const keep = async ({ name, bytes, folder = 'Harbour', tags = [] }: { name: string, bytes: Uint8Array, folder?: string, tags?: string[] }): Promise<DemoPicture> => {
     const checked = await checkUpload(bytes, name)
     if (!checked.ok) throw new Error(checked.message)
-    const { row, content } = checked.value
-    await keepMedia(row, content, author)
-    if (row.type.startsWith('image/')) await describeMedia(row.hash, await describePicture(content))
+    const { row } = checked.value
+    await keepChecked(checked.value, author)
     await changeMedia(row.hash, { folder, tags, credit: row.type.startsWith('image/') ? 'Pictures: harbour desk, Velmoor' : 'Sound and film: harbour desk, Velmoor', rights: 'Made by the harbour’s own desk; free within the harbour.' })
     return { hash: checked.value.row.hash, width: checked.value.row.width!, height: checked.value.row.height! }
   }

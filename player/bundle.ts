@@ -7,6 +7,10 @@ export interface PlayerBundle {
   tables: DataTable[]
   /** By SHA-256, where each media file is: an address, `blob:` or `data:`. */
   media: Record<string, string>
+  /** By SHA-256, how long films and sounds are, seconds. */
+  lengths: Record<string, number>
   /** It stands in a page that holds its fonts itself. */
   alone?: true
+  /** It is made into a film: `width` px wide, so many frames a second, with or without captions in the picture. */
+  film?: { width: number, rate: number, captions: boolean }
 }

@@ -23,26 +23,33 @@ function sessionKey(home) {
   return fs.readFileSync(file, 'utf8').trim()
 }
 
+/** Runs a program of Node in the background. A quiet one writes what it says into a file of its name in its home. */
+function run(args, { home, name, quiet, env }) {
+  fs.mkdirSync(home, { recursive: true })
+  const log = path.resolve(home, `${name}.log`)
+  const file = quiet ? fs.openSync(log, 'a') : undefined
+  const child = spawn(process.execPath, args, { detached: quiet, stdio: ['ignore', file ?? 'inherit', file ?? 'inherit'], env: { ...process.env, ...env } })
+  if (file !== undefined) {
+    child.unref()
+    fs.closeSync(file)
+  }
+  return { child, log }
+}
+
+/** Starts a process that does long work: films, and clips that are made playable. */
+export const startWorker = ({ home, url, quiet = false }) => run(['--import', 'jiti/register', 'server/jobs/worker.ts'], { home, name: 'worker', quiet, env: { NODE_ENV: 'production', DATABASE_URL: url } }).child
+
 /**
  * Starts the built server and resolves when it answers. A quiet one writes what it says into `server.log` in its home and outlives the
  * process that started it: a pipe to that process would break as it ends, and take the server with it.
  */
 export async function startServer({ home, url, port, quiet = false }) {
-  fs.mkdirSync(home, { recursive: true })
-  const log = path.resolve(home, 'server.log')
-  const file = quiet ? fs.openSync(log, 'a') : undefined
-  const child = spawn(process.execPath, ['.output/server/index.mjs'], {
-    detached: quiet,
-    stdio: ['ignore', file ?? 'inherit', file ?? 'inherit'],
-    env: {
-      ...process.env, NODE_ENV: 'production', DATABASE_URL: url, HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port),
+  const { child, log } = run(['.output/server/index.mjs'], {
+    home, name: 'server', quiet, env: {
+      NODE_ENV: 'production', DATABASE_URL: url, HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port),
       NUXT_SESSION_PASSWORD: process.env.NUXT_SESSION_PASSWORD ?? sessionKey(home), HAILBANK_DEMO: process.env.HAILBANK_DEMO ?? '1',
     },
   })
-  if (file !== undefined) {
-    child.unref()
-    fs.closeSync(file)
-  }
   const address = `http://127.0.0.1:${port}`
   for (let attempt = 0; attempt < 600; attempt++) {
     if (child.exitCode !== null) throw new Error(`The server ended at once.${quiet ? ` See ${log}.` : ''}`)

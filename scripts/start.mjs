@@ -1,7 +1,7 @@
 import fs from 'node:fs'
 import { buildIfChanged } from './build.mjs'
 import { freePort, startPostgres } from './postgres.mjs'
-import { prepareDatabase, startServer } from './serve.mjs'
+import { prepareDatabase, startServer, startWorker } from './serve.mjs'
 
 const say = words => console.log(words)
 const home = process.env.HAILBANK_HOME ?? '.hailbank'
@@ -10,10 +10,12 @@ fs.mkdirSync(home, { recursive: true })
 
 let stopDatabase = () => {}
 let child
+let worker
 let ending = false
 function end(code) {
   if (ending) return
   ending = true
+  worker?.kill('SIGTERM')
   const finish = () => {
     stopDatabase()
     process.exit(code)
@@ -45,6 +47,12 @@ try {
   const server = await startServer({ home, url, port, quiet: true })
   child = server.child
   child.once('exit', code => end(code ?? 1))
+  const work = () => {
+    worker = startWorker({ home, url, quiet: true })
+    // Whatever ended it: what it was at is taken up again by the next one.
+    worker.once('exit', () => ending || setTimeout(work, 2000))
+  }
+  work()
   say('')
   say(`Hailbank is at ${server.address}`)
   say('Demo sign-in: ines@velmoor.example, password harbour-demo (or one press on the page)')

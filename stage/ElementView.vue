@@ -6,9 +6,11 @@ import type { Score } from '#core/timing'
 import ChartView from './elements/ChartView.vue'
 import DiagramView from './elements/DiagramView.vue'
 import FigureView from './elements/FigureView.vue'
+import FilmView from './elements/FilmView.vue'
 import IconView from './elements/IconView.vue'
 import PictureView from './elements/PictureView.vue'
 import ShapeView from './elements/ShapeView.vue'
+import SoundView from './elements/SoundView.vue'
 import TableView from './elements/TableView.vue'
 import TextView from './elements/TextView.vue'
 import type { StageHost } from './host'
@@ -39,6 +41,8 @@ const style = computed(() => {
       <DiagramView v-else-if="element.kind === 'diagram'" :deck="deck" :theme="theme" :element="element" :host="host" :scale="scale" :prompts="prompts" />
       <TableView v-else-if="element.kind === 'table'" :deck="deck" :theme="theme" :element="element" :host="host" :prompts="prompts" />
       <FigureView v-else-if="element.kind === 'figure'" :theme="theme" :element="element" />
+      <FilmView v-else-if="element.kind === 'film'" :element="element" :host="host" :prompts="prompts" :scale="scale" />
+      <SoundView v-else-if="element.kind === 'sound'" :element="element" :prompts="prompts" />
       <template v-else-if="element.kind === 'group'">
         <ElementView v-for="member in members.get(element.id) ?? []" :key="member.id" :deck="deck" :theme="theme" :element="member" :members="members" :within="element.box" :score="score" :host="host" :prompts="prompts" :editing="editing" :scale="scale" />
       </template>

@@ -2,7 +2,7 @@
 import { computed, inject, nextTick, ref, shallowRef } from 'vue'
 import { cssColor } from '#core/color'
 import { themeUnder, type Deck } from '#core/deck'
-import { carriedFrames, easingOf, frameAt, gone, lastMoment, still, transitionNamed, transitionProgress, type Moment, type Rundown, type SlideFrame, type TransitionFrame } from '#core/timing'
+import { carriedFrames, easingOf, frameIn, gone, lastMoment, still, transitionNamed, transitionProgress, type Moment, type Rundown, type SlideFrame, type TransitionFrame } from '#core/timing'
 import { polygonCss } from './apply-frame'
 import { stageHostKey } from './host'
 import SlideView from './SlideView.vue'
@@ -69,7 +69,7 @@ async function show(moment: Moment): Promise<void> {
   const record = props.deck.slides[slide.slide]?.transition
   const inTransition = progress < 1 && before && before !== slide && record
   for (const id of mounted.value) if (id !== slide.slide && (!inTransition || id !== before.slide)) place(id, gone(), false)
-  const frame = frameAt(slide.score, moment)
+  const frame = frameIn(slide, moment)
   if (!inTransition) {
     views[slide.slide]?.apply(frame)
     lay(undefined, slide.slide)
@@ -78,7 +78,7 @@ async function show(moment: Moment): Promise<void> {
   }
   const kind = transitionNamed(record.effect)
   const eased = easingOf(record.easing)(progress)
-  const ended = frameAt(before.score, lastMoment(before.score))
+  const ended = frameIn(before, lastMoment(before.score))
   const frames = kind.carries && eased > 0 && eased < 1
     ? carriedFrames(props.deck, { score: before.score, frame: ended }, { score: slide.score, frame }, eased, host().measurer)
     : { from: ended, to: frame }

@@ -14,8 +14,8 @@ export interface ElementNodes {
   parts: (HTMLElement | SVGElement)[][]
   /** Runs that may hold numbers, with what they say at rest. */
   runs: { node: HTMLElement, text: string, part: number }[]
-  /** Draws a chart on its way between states; null where it is none. */
-  redraw: ((chart: ElementFrame['chart']) => void) | null
+  /** Draws what draws itself, as a chart or a film; null where it is none. */
+  redraw: ((frame: ElementFrame | null) => void) | null
 }
 
 const rest = restingPart()
@@ -120,8 +120,8 @@ export function applyElementFrame(nodes: ElementNodes, frame: ElementFrame | und
   const strokes = (applied.get(nodes.moving) ?? rest).strokes
   applyPart(nodes.moving, frame?.whole ?? rest, palette)
   if (strokes !== (frame?.whole.strokes ?? null)) for (const beneath of [true, false]) applyStrokes(nodes.moving, frame?.whole.strokes ?? [], beneath, palette)
+  nodes.redraw?.(frame?.whole.visible ? frame : null)
   if (frame && !frame.whole.visible) return
-  nodes.redraw?.(frame?.chart ?? null)
   nodes.parts.forEach((list, index) => {
     const part = frame?.parts?.[index] ?? rest
     for (const node of list) applyPart(node, part, palette)

@@ -7,12 +7,18 @@ export interface StageHost extends TimingContext {
   table(id: string): DataTable | undefined
   /** Where a picture of so many px across can be loaded from; undefined while it is not at hand. */
   mediaUrl(hash: string, width?: number): string | undefined
+  /** Where a still of a film can be loaded from, at some seconds, so many px across; absent where the film itself is sought. */
+  stillUrl?(hash: string, seconds: number, width: number): string | undefined
+  /** Whether time runs by itself, so that films play; absent or false: they are sought to each moment. */
+  live?(): boolean
+  /** Seconds by which a film is sought further than its moment, so that the picture at that moment is met in its middle. */
+  seekAhead?(): number
 }
 
 export const stageHostKey: InjectionKey<() => StageHost> = Symbol('stage host')
 
-/** Draws a chart on its way from one state to another; null as composed. */
-export type Redraw = (chart: ElementFrame['chart']) => void
+/** Brings what draws itself (a chart on its way, a film that plays) to a frame; null as composed. */
+export type Redraw = (frame: ElementFrame | null) => void
 
-/** How a chart tells its slide what draws it, and that it is gone. */
+/** How an element tells its slide what draws it, and that it is gone. */
 export const redrawKey: InjectionKey<(element: string, redraw: Redraw | null) => void> = Symbol('redraw')

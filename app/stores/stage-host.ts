@@ -6,6 +6,8 @@ import { browserMeasurer, declareFaces, declareFamilies, loadFonts, type StageHo
 /** What every stage in the application draws with: fonts measured once they are here, tables and media of this server. */
 export const useStageHost = defineStore('stage-host', () => {
   const tables = useTables()
+  const clips = useClips()
+  const live = ref(false)
   const measurer = shallowRef(browserMeasurer())
   /** The least of the steps that the server makes which is wide enough for this screen; the file itself beyond. */
   const mediaUrl = (hash: string, width?: number) => {
@@ -33,8 +35,10 @@ export const useStageHost = defineStore('stage-host', () => {
   const host = computed<StageHost>(() => ({
     measurer: measurer.value,
     table: id => tables.table(id),
-    mediaLength: () => undefined,
+    mediaLength: hash => clips.length(hash),
     mediaUrl,
+    stillUrl: (hash, seconds, width) => `${mediaUrl(hash, Math.max(1, width))}&at=${Math.round(seconds * 1000) / 1000}`,
+    live: () => live.value,
   }))
-  return { host, ready, need, bring }
+  return { host, live, ready, need, bring }
 })

@@ -10,6 +10,8 @@ export interface Finding {
   element: Id | null
   message: string
   remedy: Remedy | null
+  /** What else would put it right. */
+  others?: readonly Remedy[]
   /** Findings of one rule with the same word here can be put right together. */
   together?: string
 }

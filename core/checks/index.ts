@@ -3,6 +3,7 @@ import { rundown, type RundownSlide, type Score, type TimingContext } from '../t
 import type { Finding, Rule } from './finding'
 import { checkConsistency } from './whole'
 import { circles } from './rules/circles'
+import { clipFit } from './rules/clip-fit'
 import { contrastRule } from './rules/contrast'
 import { empty } from './rules/empty'
 import { glyphs } from './rules/glyphs'
@@ -16,7 +17,7 @@ export type { Finding, Remedy } from './finding'
 export { checkConsistency } from './whole'
 
 /** The catalogue: adding a rule is adding a file and a line. */
-const rules: readonly Rule[] = [hold, tooQuick, textSize, contrastRule, glyphs, logoClear, empty, outside, circles]
+const rules: readonly Rule[] = [hold, clipFit, tooQuick, textSize, contrastRule, glyphs, logoClear, empty, outside, circles]
 
 const known = new WeakMap<Score, { parts: readonly unknown[], findings: Finding[] }>()
 

@@ -1,4 +1,4 @@
-import type { Beat, Cue, Deck, Element, Id, Layout, Master, Slide, State, Variant } from './records'
+import type { Beat, Cue, Deck, Element, Id, Layout, Master, Slide, Sound, State, Variant } from './records'
 
 type Row = { readonly id: string, readonly order: string }
 type Groups = ReadonlyMap<string, readonly Row[]>
@@ -74,4 +74,7 @@ export const beatsOf = (deck: Deck, slide: Id) => group<Beat>(deck.beats, 'slide
 export const cuesOf = (deck: Deck, beat: Id) => group<Cue>(deck.cues, 'beat', beat)
 export const cuesOfElement = (deck: Deck, element: Id) => group<Cue>(deck.cues, 'element', element)
 export const statesOf = (deck: Deck, element: Id) => group<State>(deck.states, 'element', element)
+/** The deck's sounds that begin with a slide, or all of them. */
+export const soundsFrom = (deck: Deck, slide: Id) => group<Sound>(deck.sounds, 'fromSlide', slide)
+export const soundsOf = (deck: Deck) => group<Sound>(deck.sounds, '', '')
 export const variantsOf = (deck: Deck) => group<Variant>(deck.variants, '', '')

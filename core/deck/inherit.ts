@@ -4,6 +4,7 @@ import { arrangeGroups } from './element-groups'
 import { fieldText, fieldWords } from './fields'
 import { elementsOf } from './groups'
 import { withHeldLines } from './held-lines'
+import { runningOnto } from './running-on'
 import type { Backdrop, Box, Color, Deck, Element, Id, Slide, TextElement, TextStyle, Theme } from './records'
 import { themeOn } from './seen-theme'
 
@@ -63,6 +64,18 @@ function withLogo(deck: Deck, slide: Slide, element: ShownElement): ShownElement
   return made
 }
 
+const runOnCache = new WeakMap<Element, ShownElement>()
+
+/** A clip of an earlier slide that runs on over this one. */
+function ranOn(clip: Element): ShownElement {
+  let made = runOnCache.get(clip)
+  if (!made) {
+    const { parent: _, ...rest } = clip
+    runOnCache.set(clip, (made = { ...rest, box: clip.box ?? anywhere, pinned: true } as ShownElement))
+  }
+  return made
+}
+
 /** The placeholders that a slide's layout and master keep, and those that its items are given, by name; the layout's come first. */
 export function placeholdersOf(deck: Deck, slide: Slide): ReadonlyMap<string, Element> {
   const places = new Map<string, Element>()
@@ -117,6 +130,7 @@ export function shownElements(deck: Deck, slideId: Id, keepHidden = false): read
     }
     made.push(...arrangeGroups(elementsOf(deck, owner), pinned))
   }
+  for (const clip of runningOnto(deck, slide.id)) made.push(ranOn(clip))
   const own = elementsOf(deck, slide.id)
   made.push(...arrangeGroups(own, own.map(element => withField(deck, slideId, shown(element, element.placeholder ? places.get(element.placeholder) : undefined, false)))))
   return seen(made, keepHidden)

@@ -1,4 +1,4 @@
-import type { Moment, Rundown } from './rundown'
+import type { Moment, Rundown, RundownSlide } from './rundown'
 
 /**
  * What going on does in a talk: a beat that still moves or opens is left at once, its cues finished; then the next beat,
@@ -8,10 +8,13 @@ export function advance(plan: Rundown, moment: Moment): Moment | null {
   const index = plan.slides.findIndex(slide => slide.slide === moment.slide)
   const slide = plan.slides[index]
   if (!slide) return null
-  if (moment.beat + 1 < slide.beats.length) return { slide: slide.slide, beat: moment.beat + 1, seconds: 0 }
+  if (moment.beat + 1 < slide.beats.length) return { slide: slide.slide, beat: moment.beat + 1, seconds: 0, ...withStood(slide, moment, moment.seconds) }
   const next = plan.slides[index + 1]
   return next ? { slide: next.slide, beat: 0, seconds: -next.transition } : null
 }
+
+/** How long the beats up to this one really stood, so that what runs on over beats does not jump. */
+const withStood = (slide: RundownSlide, moment: Moment, seconds: number) => ({ stood: [...slide.beats.slice(0, moment.beat).map((beat, index) => moment.stood?.[index] ?? beat.length), Math.max(0, seconds)] })
 
 /** What going back does: to the beat before with everything in place, or to the end of the slide before. Null at the start. */
 export function goBack(plan: Rundown, moment: Moment): Moment | null {
@@ -31,7 +34,7 @@ export function elapse(plan: Rundown, moment: Moment, seconds: number): Moment {
   let now: Moment = { ...moment, seconds: moment.seconds + seconds }
   const slide = plan.slides.find(candidate => candidate.slide === moment.slide)
   for (let beat = slide?.beats[now.beat]; slide && beat && !beat.openEnded && now.seconds >= beat.length && now.beat + 1 < slide.beats.length; beat = slide.beats[now.beat]) {
-    now = { slide: now.slide, beat: now.beat + 1, seconds: now.seconds - beat.length }
+    now = { slide: now.slide, beat: now.beat + 1, seconds: now.seconds - beat.length, ...(now.stood ? withStood(slide, now, beat.length) : {}) }
   }
   return now
 }

@@ -1,7 +1,8 @@
 import { diagramParts } from '../diagrams'
-import { beatsOf, cuesOf, inlineText, paragraphTexts, shownElements, themeUnder, type Cue, type Deck, type Hold, type Id, type Info, type Parts, type ShownElement } from '../deck'
+import { beatsOf, cuesOf, inlineText, soundsFrom, paragraphTexts, shownElements, themeUnder, type Cue, type Deck, type Hold, type Id, type Info, type Parts, type ShownElement } from '../deck'
 import { layoutOfTable } from '../tables'
 import { addReading, countReading, layoutOfElement, linePlaces, nothingToRead, readingSeconds, type Reading } from '../text'
+import { fitOfTrack, spanOfClip, type ClipFit } from './clips'
 import { easingOf } from './easing'
 import { effectNamed, type Place } from './effects'
 import { finest, partIndices, spanOf } from './parts'
@@ -78,11 +79,11 @@ function linesOf(deck: Deck, element: ShownElement, context: TimingContext): rea
   return lines.length ? lines : whole
 }
 
-function holdOf(hold: Hold, moves: number, reading: number, cues: readonly ScoreCue[], mediaOf: (cue: ScoreCue) => number | undefined): number {
+function holdOf(hold: Hold, moves: number, reading: number, cues: readonly ScoreCue[], mediaOf: (cue: ScoreCue) => number | undefined, spoken: number): number {
   if (hold.kind === 'seconds') return hold.seconds
   if (hold.kind === 'reading') return Math.max(leastReadingHold, reading)
   const ends = cues.filter(cue => cue.cue.what === 'media').map(cue => cue.start + (mediaOf(cue) ?? 0))
-  return Math.max(0, Math.max(0, ...ends) - moves)
+  return Math.max(0, Math.max(spoken, ...ends) - moves)
 }
 
 function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], context: TimingContext): Score {
@@ -106,10 +107,13 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
     if (cue.effect !== 'type') return null
     return spanOf(partIndices(deck, element, fine, fine, context).map(() => 0), { stagger: 0 })
   }
-  const mediaOf = ({ cue }: ScoreCue) => {
-    const element = byId.get(cue.element!)
-    return element && (element.kind === 'film' || element.kind === 'sound') && element.media ? context.mediaLength(element.media) : undefined
-  }
+  const clipOf = (element: ShownElement | undefined) => (element?.kind === 'film' || element?.kind === 'sound' ? spanOfClip(element, context) : null)
+  const mediaOf = ({ cue, effect }: ScoreCue) => (effect.name === 'clip-pause' ? undefined : clipOf(byId.get(cue.element!))?.seconds)
+  /** Voices that begin with the slide: its last beat may hold for them. */
+  const voices = soundsFrom(deck, slideId).filter(sound => sound.use === 'narration').flatMap(sound => {
+    const span = spanOfClip(sound, context)
+    return span ? [{ sound, start: sound.delay, seconds: span.seconds }] : []
+  })
 
   const tracks = new Map<Id, ScoreCue[]>()
   const entered = new Set<Id>()
@@ -147,7 +151,8 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
       else tracks.set(cue.element!, [entry])
     }
     const seconds = readingSeconds(reading, info.language, info.audience)
-    const hold = holdOf(beat.hold, moves, seconds, scored, mediaOf)
+    const spoken = index === beats.length - 1 ? Math.max(0, ...voices.map(voice => voice.start + voice.seconds - at)) : 0
+    const hold = holdOf(beat.hold, moves, seconds, scored, mediaOf, spoken)
     const score: ScoreBeat = {
       beat, index, start: index === 0 ? 'open' : beat.start, cues: scored, moves, hold, length: moves + hold, at, reading: { ...reading, seconds },
     }
@@ -165,11 +170,15 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
       return Array.from({ length: partCount }, (_, part) => all.some(({ span }) => span!.place[part]! >= 0)).every(Boolean)
     }
     const hiddenBefore = first?.cue.what === 'enter' && (!first.span || everyPartEnters())
-    return { element: byId.get(id)!, lines: linesOf(deck, byId.get(id)!, context), cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, hiddenBefore }
+    return { element: byId.get(id)!, lines: linesOf(deck, byId.get(id)!, context), cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, clip: clipOf(byId.get(id)), looping: (byId.get(id) as { loop?: boolean }).loop === true, hiddenBefore }
   }
-  return {
-    slide: slideId, size: info.size, beats: made, tracks: new Map([...tracks].map(([id, list]) => [id, trackOf(id, list)])), elements, length: at, problems,
+  const score = { slide: slideId, size: info.size, beats: made, tracks: new Map([...tracks].map(([id, list]) => [id, trackOf(id, list)])), elements, length: at, problems, clips: [] as ClipFit[] }
+  for (const track of score.tracks.values()) {
+    const fit = fitOfTrack(score, track, context)
+    if (fit) score.clips.push(fit)
   }
+  for (const { sound, start, seconds } of voices) if (sound.untilSlide === slideId && !sound.loop) score.clips.push({ element: null, sound: sound.id, name: sound.name, beat: 0, start, seconds, beyond: start + seconds - at })
+  return score
 }
 
 const known = new WeakMap<object, { parts: readonly unknown[], score: Score }>()
@@ -180,11 +189,12 @@ const known = new WeakMap<object, { parts: readonly unknown[], score: Score }>()
  */
 export function compileSlide(deck: Deck, slideId: Id, context: TimingContext): Score {
   const slide = deck.slides[slideId]
-  if (!slide) return { slide: slideId, size: deck.info.info!.size, beats: [], tracks: new Map(), elements: [], length: 0, problems: [] }
+  if (!slide) return { slide: slideId, size: deck.info.info!.size, beats: [], tracks: new Map(), elements: [], length: 0, problems: [], clips: [] }
   const elements = shownElements(deck, slideId)
   const beats = beatsOf(deck, slideId)
   const parts: unknown[] = [deck.info.info, themeUnder(deck, slideId), context.measurer, beats, ...elements]
   for (const beat of beats) parts.push(cuesOf(deck, beat.id))
+  for (const sound of soundsFrom(deck, slideId)) if (sound.use === 'narration') parts.push(sound, context.mediaLength(sound.media))
   for (const element of elements) {
     if (element.kind === 'chart' && element.chart?.table) parts.push(context.table(element.chart.table))
     else if ((element.kind === 'film' || element.kind === 'sound') && element.media) parts.push(context.mediaLength(element.media))

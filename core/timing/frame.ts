@@ -1,4 +1,5 @@
 import type { Id, Parts, ShownElement } from '../deck'
+import { clipAfter, playsOf, type ClipMoment } from './clips'
 import { isCameraAtRest, restingCamera, type Camera } from './camera'
 import type { EffectRoom } from './effects'
 import { hiddenPart, isAtRest, restingPart, type PartFrame } from './part-frame'
@@ -8,6 +9,8 @@ import type { Score, ScoreCue, Track } from './score'
 export interface SlideMoment {
   beat: number
   seconds: number
+  /** Seconds that earlier beats of the slide really stood, by index; absent is as planned. */
+  stood?: readonly number[]
 }
 
 export interface ElementFrame {
@@ -17,8 +20,8 @@ export interface ElementFrame {
   partsBy: Parts['by'] | null
   /** A chart on its way from one state to another; null is as composed. */
   chart: { from: Id | null, to: Id | null, progress: number } | null
-  /** Seconds into a clip or sound that plays. */
-  media: number | null
+  /** Where a clip or sound is that has begun; null before. */
+  media: ClipMoment | null
 }
 
 /** What differs from rest at a moment; an element that is missing stands as composed. */
@@ -38,7 +41,9 @@ function elapsed(score: Score, cue: ScoreCue, moment: SlideMoment): number {
   if (cue.beat === moment.beat) return moment.seconds - cue.start
   if (cue.beat > moment.beat) return Number.NEGATIVE_INFINITY
   if (cue.cue.repeat !== 'forever' && cue.cue.what !== 'media') return Number.POSITIVE_INFINITY
-  return score.beats[moment.beat]!.at + moment.seconds - score.beats[cue.beat]!.at - cue.start
+  let since = moment.seconds - cue.start
+  for (let beat = cue.beat; beat < moment.beat; beat++) since += moment.stood?.[beat] ?? score.beats[beat]!.length
+  return since
 }
 
 /** Whether a cue that runs to and fro runs back in a round, counted from 0. */
@@ -205,9 +210,12 @@ function chartOf(track: Track, score: Score, moment: SlideMoment): ElementFrame[
   return any ? { from, to, progress } : null
 }
 
-function mediaOf(track: Track, score: Score, moment: SlideMoment): number | null {
-  const playing = track.cues.findLast(cue => cue.cue.what === 'media' && elapsed(score, cue, moment) >= 0)
-  return playing ? elapsed(score, playing, moment) : null
+function mediaOf(track: Track, score: Score, moment: SlideMoment): ClipMoment | null {
+  if (!track.clip) return null
+  const last = playsOf(track.cues.filter(cue => cue.cue.what === 'media' && elapsed(score, cue, moment) >= 0), cue => -elapsed(score, cue, moment)).at(-1)
+  if (!last) return null
+  if (!last.running) return { ...clipAfter(track.clip, last.played, track.looping), running: false }
+  return clipAfter(track.clip, last.played - last.start, track.looping)
 }
 
 /**
@@ -241,6 +249,10 @@ export const lastMoment = (score: Score): SlideMoment => {
 }
 
 /** Whether nothing moves by itself from a moment to the end of its beat. */
-export const isStillAfter = (score: Score, moment: SlideMoment) =>
-  moment.seconds >= (score.beats[moment.beat]?.moves ?? 0)
-  && score.beats.slice(0, moment.beat + 1).every(beat => beat.cues.every(({ cue }) => cue.repeat !== 'forever' && cue.what !== 'media'))
+export function isStillAfter(score: Score, moment: SlideMoment): boolean {
+  if (moment.seconds < (score.beats[moment.beat]?.moves ?? 0)) return false
+  if (score.beats.slice(0, moment.beat + 1).some(beat => beat.cues.some(({ cue }) => cue.repeat === 'forever'))) return false
+  if (score.beats[moment.beat]?.cues.some(({ cue, start }) => cue.what === 'media' && start > moment.seconds)) return false
+  // A clip of unknown length may go on for ever.
+  return [...score.tracks.values()].every(track => !track.cues.some(({ cue }) => cue.what === 'media') || (track.clip !== null && !mediaOf(track, score, moment)?.running))
+}

@@ -1,6 +1,8 @@
 import { slidesOf, type Deck, type Id, type Purpose } from '../deck'
+import { clipAfter, cueStart, playsOf, spanOfClip, type ClipSpan } from './clips'
 import { compileSlide } from './compile'
-import type { SlideMoment } from './frame'
+import { frameAt, type ElementFrame, type Frame, type SlideMoment } from './frame'
+import { hiddenPart, restingPart } from './part-frame'
 import type { Score, TimingContext } from './score'
 
 export interface RundownBeat {
@@ -23,8 +25,19 @@ export interface RundownSlide {
   /** Seconds that the slide before takes to become this one. */
   transition: number
   beats: readonly RundownBeat[]
+  /** Clips of earlier slides that may show on it: those that still play. */
+  running: readonly RunningClip[]
   /** Transition and beats. */
   length: number
+}
+
+/** A clip of an earlier slide that is still playing as a slide begins. */
+export interface RunningClip {
+  element: Id
+  span: ClipSpan
+  loop: boolean
+  /** Seconds that it had played as the slide's transition began. */
+  played: number
 }
 
 /** The slides of a deck along time. */
@@ -48,6 +61,7 @@ export interface Moment extends SlideMoment {
 export function rundown(deck: Deck, purpose: Purpose, context: TimingContext): Rundown {
   const slides: RundownSlide[] = []
   let start = 0
+  let running: RunningClip[] = []
   const shown = slidesOf(deck).filter(slide => !slide.skipped)
   shown.forEach((slide, index) => {
     const score = compileSlide(deck, slide.id, context)
@@ -60,10 +74,38 @@ export function rundown(deck: Deck, purpose: Purpose, context: TimingContext): R
       at += beat.length
       return made
     })
-    slides.push({ slide: slide.id, index, score, start, transition, beats, length: at - start })
+    const arriving = running.filter(clip => score.elements.some(element => element.id === clip.element && element.owner !== slide.id))
+    slides.push({ slide: slide.id, index, score, start, transition, beats, running: arriving, length: at - start })
+    running = [...arriving.map(clip => ({ ...clip, played: clip.played + at - start })), ...leaving(score, context)].filter(clip => clip.loop || clip.played < clip.span.seconds)
     start = at
   })
   return { purpose, slides, length: start, openEnded: purpose === 'talk' && slides.length > 0 }
+}
+
+/** The clips of a slide that run on as it ends, with how much of them has played. */
+function leaving(score: Score, context: TimingContext): RunningClip[] {
+  return [...score.tracks.values()].flatMap(({ element, cues }): RunningClip[] => {
+    if ((element.kind !== 'film' && element.kind !== 'sound') || !element.over || element.owner !== score.slide) return []
+    const span = spanOfClip(element, context)
+    const last = playsOf(cues, cue => cueStart(score, cue)).at(-1)
+    return span && last?.running ? [{ element: element.id, span, loop: element.loop === true, played: last.played + score.length - last.start }] : []
+  })
+}
+
+/** What differs from rest on a slide of a rundown at a moment, with the clips of earlier slides that run on over it. */
+export function frameIn(slide: RundownSlide, moment: SlideMoment): Frame {
+  const frame = frameAt(slide.score, moment)
+  const guests = slide.score.elements.filter(element => (element.kind === 'film' || element.kind === 'sound') && element.owner !== slide.slide && element.over)
+  if (!guests.length) return frame
+  let since = slide.transition + moment.seconds
+  for (let beat = 0; beat < moment.beat; beat++) since += moment.stood?.[beat] ?? slide.beats[beat]!.length
+  const elements = new Map<Id, ElementFrame>(frame.elements)
+  for (const guest of guests) {
+    const clip = slide.running.find(one => one.element === guest.id)
+    const media = clip ? clipAfter(clip.span, clip.played + since, clip.loop) : null
+    elements.set(guest.id, { whole: media?.running ? restingPart() : hiddenPart(), parts: null, partsBy: null, chart: null, media: media?.running ? media : null })
+  }
+  return { ...frame, elements }
 }
 
 /** The moment at some seconds from the start: held within the deck, or round and round in a loop. Null of an empty deck. */

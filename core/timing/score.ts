@@ -1,6 +1,7 @@
 import type { DataTable } from '../data'
 import type { Beat, Cue, Id, Parts, ShownElement } from '../deck'
 import type { Measurer } from '../text'
+import type { ClipFit, ClipSpan } from './clips'
 import type { EasingFunction } from './easing'
 import type { Effect, Place } from './effects'
 
@@ -67,6 +68,9 @@ export interface Track {
   /** The finest parts that a cue tells apart, and how many there are. */
   partsBy: Parts['by'] | null
   partCount: number
+  /** Of a film or sound whose length is known: the stretch that plays, and whether it begins again at its end. */
+  clip: ClipSpan | null
+  looping: boolean
   /** Whether the element is unseen until its first presence cue begins. */
   hiddenBefore: boolean
 }
@@ -87,4 +91,6 @@ export interface Score {
   /** Planned seconds of all beats, without the transition. */
   length: number
   problems: readonly TimingProblem[]
+  /** Clips that are played once, and voices, with how they fit. */
+  clips: readonly ClipFit[]
 }

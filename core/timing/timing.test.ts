@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyChanges, cuesOf, slidesOf, type Deck } from '../deck'
 import { anyDeck, beat, cue, freshDeck, textElement, timingContext } from '../testing'
-import { advance, compileSlide, elapse, frameAt, goBack, isStillAfter, lastMoment, momentAt, rundown, secondsAt, type ElementFrame, type SlideMoment } from './index'
+import { advance, compileSlide, effectNamed, elapse, frameAt, goBack, isStillAfter, lastMoment, momentAt, rundown, secondsAt, type ElementFrame, type SlideMoment } from './index'
 
 const purposes = ['talk', 'film', 'loop'] as const
 const anyMoment = (deck: Deck, slide: string, beatShare: number, secondsShare: number): SlideMoment => {
@@ -47,7 +47,8 @@ describe('a slide’s score', () => {
   it('an edit to one cue changes no other element’s frame', () => {
     fc.assert(fc.property(anyDeck, share, share, (deck, beatShare, secondsShare) => {
       const cues = Object.values(deck.cues).filter(candidate => candidate.beat.startsWith('s0') && !Object.values(deck.cues).some(other => other.anchor.to !== 'beat' && other.anchor.cue === candidate.id))
-      const edited = cues[0]
+      // What makes all others step back is about them too.
+      const edited = cues.find(candidate => !effectNamed(candidate.effect).applyToOthers)
       if (!edited) return
       const next = applyChanges(deck, [{ do: 'set', table: 'cues', id: edited.id, fields: { duration: edited.duration + 0.7, delay: edited.delay + 0.2, effect: 'fade' } }])
       const moment = anyMoment(deck, 's0', beatShare, secondsShare)

@@ -1,5 +1,6 @@
 import { createApp, h, ref } from 'vue'
 import type { PlayerBundle } from '../bundle'
+import FilmStage from '../FilmStage.vue'
 import PlayerView from '../PlayerView.vue'
 import '../../stage/stage.css'
 import './alone.css'
@@ -9,7 +10,7 @@ const bundle = JSON.parse(document.getElementById('bundle')!.textContent!) as Pl
 const player = ref<{ forward(): void, back(): void, pause(): void }>()
 document.title = bundle.deck.info.info!.title
 
-createApp({ render: () => h(PlayerView, { ref: player, bundle, onClick: () => player.value?.forward() }) }).mount('#player')
+createApp({ render: () => (bundle.film ? h(FilmStage, { bundle, ...bundle.film }) : h(PlayerView, { ref: player, bundle, onClick: () => player.value?.forward() })) }).mount('#player')
 
 const keys: Record<string, () => void> = {}
 for (const key of [' ', 'ArrowRight', 'ArrowDown', 'PageDown', 'Enter']) keys[key] = () => player.value?.forward()

@@ -1,3 +1,4 @@
+import { open } from 'node:fs/promises'
 import type { Dominant } from '../../core/color'
 import { database, type Sql } from './connection'
 
@@ -63,6 +64,26 @@ export async function* mediaBytes(hash: string, from: number, to: number): Async
   }
 }
 
+/** Keeps a file that lies on this machine, chunk by chunk, all or nothing. */
+export async function keepMediaFile(row: MediaRow, file: string, person: string | null) {
+  await database().begin(async sql => {
+    const inserted = await sql`
+      insert into media (hash, name, type, extension, bytes, width, height, seconds, created_by)
+      values (${row.hash}, ${row.name}, ${row.type}, ${row.extension}, ${row.bytes}, ${row.width}, ${row.height}, ${row.seconds ?? null}, ${person}) on conflict (hash) do nothing returning hash`
+    if (!inserted.length) return
+    const handle = await open(file)
+    try {
+      for (let part = 0; part * chunkSize < row.bytes; part++) {
+        const content = Buffer.alloc(Math.min(chunkSize, row.bytes - part * chunkSize))
+        await handle.read(content, 0, content.length, part * chunkSize)
+        await sql`insert into media_chunks (hash, part, content) values (${row.hash}, ${part}, ${content})`
+      }
+    } finally {
+      await handle.close()
+    }
+  })
+}
+
 export async function wholeMedia(hash: string, bytes: number): Promise<Uint8Array> {
   const parts: Uint8Array[] = []
   for await (const part of mediaBytes(hash, 0, bytes - 1)) parts.push(part)
@@ -85,7 +106,7 @@ const columns = (sql: Sql) => sql`m.hash, m.name, m.type, m.extension, m.bytes, 
 
 /** All pictures, films and sounds of the team, those used last first; fonts are kept elsewhere. */
 export async function allMedia(sql: Sql = database()): Promise<MediaItem[]> {
-  return await sql<MediaItem[]>`select ${columns(sql)} from media m left join people p on p.id = m.created_by where m.type not like 'font/%' order by m.used_at desc, m.hash`
+  return await sql<MediaItem[]>`select ${columns(sql)} from media m left join people p on p.id = m.created_by where m.type not like 'font/%' and not exists (select from jobs j where j.result = m.hash and j.kind = 'film') order by m.used_at desc, m.hash`
 }
 
 export async function mediaItem(hash: string, sql: Sql = database()): Promise<MediaItem | undefined> {
@@ -99,15 +120,31 @@ export async function changeMedia(hash: string, fields: Partial<Pick<MediaItem, 
   if (Object.keys(fields).length) await sql`update media set ${sql(fields)} where hash = ${hash}`
 }
 
+/** Says how loud a film or sound is. */
+export const keepPeaks = (hash: string, peaks: Uint8Array | null) => database()`update media set peaks = ${peaks && Buffer.from(peaks)} where hash = ${hash}`
+
+/** How long a film or sound is and how loud; null where there is none. */
+export async function soundOf(hash: string): Promise<{ seconds: number | null, peaks: Buffer | null } | null> {
+  const [row] = await database()<{ seconds: number | null, peaks: Buffer | null }[]>`select seconds, peaks from media where hash = ${hash}`
+  return row ?? null
+}
+
+/** The lengths of films and sounds by hash, seconds; pictures are left out. */
+export async function mediaLengths(hashes: readonly string[]): Promise<Record<string, number>> {
+  if (!hashes.length) return {}
+  const rows = await database()<{ hash: string, seconds: number }[]>`select hash, seconds from media where hash = any(${[...hashes]}) and seconds is not null`
+  return Object.fromEntries(rows.map(row => [row.hash, row.seconds]))
+}
+
 export const touchMedia = (hash: string) => database()`update media set used_at = now() where hash = ${hash}`
 export const dropMedia = (hash: string) => database()`delete from media where hash = ${hash}`
 
 /** A picture at a step of width, where it was made before. */
-export async function mediaStep(hash: string, width: number) {
-  const [row] = await database()<{ type: string, content: Buffer }[]>`select type, content from media_steps where hash = ${hash} and width = ${width}`
+export async function mediaStep(hash: string, width: number, atMs: number) {
+  const [row] = await database()<{ type: string, content: Buffer }[]>`select type, content from media_steps where hash = ${hash} and width = ${width} and at_ms = ${atMs}`
   return row
 }
-export const keepMediaStep = (hash: string, width: number, type: string, content: Buffer) => database()`insert into media_steps (hash, width, type, content) values (${hash}, ${width}, ${type}, ${content}) on conflict do nothing`
+export const keepMediaStep = (hash: string, width: number, atMs: number, type: string, content: Buffer) => database()`insert into media_steps (hash, width, at_ms, type, content) values (${hash}, ${width}, ${atMs}, ${type}, ${content}) on conflict do nothing`
 
 /** The decks on the shelf that name a media file, as their snapshots stand. */
 export const decksWithMedia = (hash: string) => database()<{ id: string, title: string }[]>`select id, title from decks where removed_at is null and snapshot::text like ${`%${hash}%`} order by title`

@@ -20,10 +20,15 @@ export function variantOf(event: H3Event, deck: Deck) {
   return variantNamed(deck, String(asked)) ?? refuse(404, `This deck has no variant “${String(asked).slice(0, 120)}”.`)
 }
 
-/** Answers with a file that is saved under a title and an ending. */
-export function sendAs(event: H3Event, title: string, ending: string, type: string, made: Uint8Array | string) {
+/** Says that what is answered is a file to be saved under a title and an ending. */
+export function attach(event: H3Event, title: string, ending: string, type: string) {
   const name = title.replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'deck'
   setHeader(event, 'content-type', type)
   setHeader(event, 'content-disposition', `attachment; filename="deck.${ending.split('.').at(-1)}"; filename*=UTF-8''${encodeURIComponent(name)}.${ending}`)
+}
+
+/** Answers with a file that is saved under a title and an ending. */
+export function sendAs(event: H3Event, title: string, ending: string, type: string, made: Uint8Array | string) {
+  attach(event, title, ending, type)
   return typeof made === 'string' ? made : Buffer.from(made)
 }

@@ -4,7 +4,7 @@ import path from 'node:path'
 import type { Deck } from '../../core/deck'
 import { mediaOf } from '../../core/deck'
 import { tablesOf } from '../../core/formats/deck-file'
-import { mediaByHash, wholeMedia } from '../database/media'
+import { mediaByHash, mediaLengths, wholeMedia } from '../database/media'
 import { tablesById } from '../database/tables'
 import { fallbackFonts, familyOfFont, subsetRanges } from '../../core/fonts'
 import { fontNeeds } from '../../core/themes'
@@ -57,7 +57,12 @@ export async function offlineFile(deck: Deck): Promise<string> {
     const row = await mediaByHash(hash)
     if (row) media[hash] = dataUrl(row.type, await wholeMedia(hash, row.bytes))
   }
-  const bundle = { deck, tables: await tablesById(tablesOf(deck)), media, alone: true }
+  return await pageOf(deck, media, 'data:')
+}
+
+/** The page that plays a deck whose media stand at some addresses; `from` is where its content policy lets them come from. */
+export async function pageOf(deck: Deck, media: Record<string, string>, from: string, film?: { width: number, rate: number, captions: boolean }): Promise<string> {
+  const bundle = { deck, tables: await tablesById(tablesOf(deck)), media, lengths: await mediaLengths(Object.keys(media)), alone: true, ...(film ? { film } : {}) }
   const [script, style] = await Promise.all(['player.js', 'player.css'].map(name => readFile(path.resolve('.output/alone', name), 'utf8')))
   const { title, language } = deck.info.info!
   return `<!doctype html>
@@ -65,7 +70,7 @@ export async function offlineFile(deck: Deck): Promise<string> {
 <head>
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
-<meta http-equiv="Content-Security-Policy" content="default-src 'none'; script-src 'unsafe-inline'; style-src 'unsafe-inline'; img-src data:; font-src data:">
+<meta http-equiv="Content-Security-Policy" content="default-src 'none'; script-src 'unsafe-inline'; style-src 'unsafe-inline'; img-src ${from}; media-src ${from}; connect-src ${from}; font-src data: ${from}">
 <title>${inHtml(title)}</title>
 <style>
 ${await fontFaces(deck)}

@@ -1,9 +1,9 @@
-import type { Deck } from '../../core/deck'
+import { mediaOf, type Deck } from '../../core/deck'
 import { tablesOf } from '../../core/formats/deck-file'
 import { rundown, type TimingContext } from '../../core/timing'
 import { publish } from '../database/screens'
 import { tablesById } from '../database/tables'
-import { mediaIfThere } from '../database/media'
+import { mediaIfThere, mediaLengths } from '../database/media'
 import { bringFaces, serverMeasurer } from '../measure/measurer'
 import { fontNeeds } from '../../core/themes'
 
@@ -11,7 +11,8 @@ import { fontNeeds } from '../../core/themes'
 export async function publishDeck(id: string, deck: Deck, person: string) {
   const tables = await tablesById(tablesOf(deck))
   await bringFaces(fontNeeds(deck).faces, mediaIfThere)
-  const context: TimingContext = { measurer: serverMeasurer(), table: wanted => tables.find(table => table.id === wanted), mediaLength: () => undefined }
+  const lengths = await mediaLengths(mediaOf(deck))
+  const context: TimingContext = { measurer: serverMeasurer(), table: wanted => tables.find(table => table.id === wanted), mediaLength: hash => lengths[hash] }
   const seconds = rundown(deck, 'loop', context).length
   const number = await publish({ deck: id, snapshot: deck, tables, seconds, person })
   return { number, seconds }

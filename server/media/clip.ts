@@ -1,11 +1,9 @@
 import { execFile } from 'node:child_process'
-import { mkdtemp, rm, writeFile } from 'node:fs/promises'
-import os from 'node:os'
-import path from 'node:path'
-import { promisify } from 'node:util'
 import { createHash } from 'node:crypto'
+import { promisify } from 'node:util'
 import { failed, type Outcome } from '../../core/deck'
 import type { MediaRow } from '../database/media'
+import { inFile } from './in-file'
 
 const run = promisify(execFile)
 
@@ -14,47 +12,64 @@ export const clipTypes: Readonly<Record<string, string>> = {
   'video/mp4': 'mp4', 'video/webm': 'webm', 'audio/mpeg': 'mp3', 'audio/wav': 'wav', 'audio/vnd.wave': 'wav', 'audio/ogg': 'ogg', 'audio/opus': 'ogg', 'application/ogg': 'ogg', 'audio/flac': 'flac', 'audio/x-flac': 'flac', 'audio/x-m4a': 'm4a', 'audio/mp4': 'm4a',
 }
 
-interface Probed { format?: { duration?: string }, streams?: { codec_type: string, width?: number, height?: number }[] }
+/** What ffprobe says of a file. */
+export interface Probe {
+  seconds: number | null
+  /** Null where there is no moving picture: the cover of a record is none. */
+  picture: { width: number, height: number, codec: string, pixels: string, steady: boolean } | null
+  sound: { codec: string } | null
+}
+
+interface Probed { format?: { duration?: string }, streams?: { codec_type: string, codec_name?: string, pix_fmt?: string, width?: number, height?: number, r_frame_rate?: string, avg_frame_rate?: string, disposition?: { attached_pic?: number } }[] }
+
+const rate = (words = '0/1') => {
+  const [over, under] = words.split('/').map(Number)
+  return under ? over! / under : 0
+}
+
+/** Looks into a file; throws where ffprobe cannot read it. */
+export async function probe(file: string): Promise<Probe> {
+  const { stdout } = await run('ffprobe', ['-v', 'error', '-protocol_whitelist', 'file', '-show_entries', 'format=duration:stream=codec_type,codec_name,pix_fmt,width,height,r_frame_rate,avg_frame_rate:stream_disposition=attached_pic', '-of', 'json', file], { timeout: 30_000, maxBuffer: 1 << 22 })
+  const { format, streams = [] } = JSON.parse(stdout) as Probed
+  const seconds = Number(format?.duration)
+  const picture = streams.find(stream => stream.codec_type === 'video' && !stream.disposition?.attached_pic)
+  const sound = streams.find(stream => stream.codec_type === 'audio')
+  const [drawn, mean] = [rate(picture?.r_frame_rate), rate(picture?.avg_frame_rate)]
+  return {
+    seconds: Number.isFinite(seconds) && seconds > 0 ? seconds : null,
+    picture: picture?.width && picture.height ? { width: picture.width, height: picture.height, codec: picture.codec_name ?? '', pixels: picture.pix_fmt ?? '', steady: mean > 0 && Math.abs(drawn - mean) / mean < 0.02 } : null,
+    sound: sound ? { codec: sound.codec_name ?? '' } : null,
+  }
+}
 
 /** Looks into a film or sound: its length and size as ffprobe reads them, or a sentence. */
 export async function checkClip(content: Uint8Array, name: string, type: string): Promise<Outcome<{ row: MediaRow, content: Uint8Array }>> {
   const called = `“${name.slice(0, 120)}”`
-  const folder = await mkdtemp(path.join(os.tmpdir(), 'hailbank-clip-'))
   try {
-    const file = path.join(folder, `clip.${clipTypes[type]}`)
-    await writeFile(file, content)
-    const { stdout } = await run('ffprobe', ['-v', 'error', '-protocol_whitelist', 'file', '-show_entries', 'format=duration:stream=codec_type,width,height', '-of', 'json', file], { timeout: 20_000, maxBuffer: 1 << 20 })
-    const probed = JSON.parse(stdout) as Probed
-    const seconds = Number(probed.format?.duration)
-    const picture = probed.streams?.find(stream => stream.codec_type === 'video')
-    if (!probed.streams?.length || !Number.isFinite(seconds) || seconds <= 0) return failed(`${called} holds nothing that can be played. Save it anew as MP4, WebM, WAV or MP3.`)
+    const { seconds, picture, sound } = await inFile(content, clipTypes[type]!, probe)
+    if (seconds === null || (!picture && !sound)) return failed(`${called} holds nothing that can be played. Save it anew as MP4, WebM, WAV or MP3.`)
     const film = type.startsWith('video/') && picture
     return {
       ok: true, value: {
         content, row: {
           hash: createHash('sha256').update(content).digest('hex'), name: name.slice(0, 200), type: film || !type.startsWith('video/') ? type.replace('audio/vnd.wave', 'audio/wav').replace('application/ogg', 'audio/ogg') : type.replace('video/', 'audio/'), extension: clipTypes[type]!, bytes: content.length,
-          width: film ? picture.width ?? null : null, height: film ? picture.height ?? null : null, seconds,
+          width: film ? picture.width : null, height: film ? picture.height : null, seconds,
         },
       },
     }
   } catch {
     return failed(`${called} is damaged and cannot be played. Open it where it comes from and save it anew.`)
-  } finally {
-    await rm(folder, { recursive: true, force: true })
   }
 }
 
-/** A still of a film at a third of its length, as JPEG; null where none can be made. */
-export async function posterOf(content: Uint8Array, extension: string, seconds: number): Promise<Buffer | null> {
-  const folder = await mkdtemp(path.join(os.tmpdir(), 'hailbank-clip-'))
+/** A still of a film at a second, as JPEG; null where none can be made. */
+export async function stillOf(content: Uint8Array, extension: string, seconds: number): Promise<Buffer | null> {
   try {
-    const file = path.join(folder, `clip.${extension}`)
-    await writeFile(file, content)
-    const { stdout } = await run('ffmpeg', ['-v', 'error', '-protocol_whitelist', 'file,pipe', '-ss', String(seconds / 3), '-i', file, '-frames:v', '1', '-f', 'image2pipe', '-c:v', 'mjpeg', '-q:v', '4', '-'], { timeout: 20_000, maxBuffer: 1 << 25, encoding: 'buffer' })
-    return stdout.length ? stdout : null
+    return await inFile(content, extension, async file => {
+      const { stdout } = await run('ffmpeg', ['-v', 'error', '-protocol_whitelist', 'file,pipe', '-ss', String(seconds), '-i', file, '-frames:v', '1', '-f', 'image2pipe', '-c:v', 'mjpeg', '-q:v', '3', '-'], { timeout: 20_000, maxBuffer: 1 << 26, encoding: 'buffer' })
+      return stdout.length ? stdout : null
+    })
   } catch {
     return null
-  } finally {
-    await rm(folder, { recursive: true, force: true })
   }
 }

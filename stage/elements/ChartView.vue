@@ -14,7 +14,8 @@ const drawing = computed(() => stateDrawing(null))
 let shown: unknown = null
 
 /** Draws the chart on its way between two states, or as composed. */
-function redraw(chart: ElementFrame['chart']) {
+function redraw(frame: ElementFrame | null) {
+  const chart = frame?.chart ?? null
   if (!svg.value || !props.element.chart) return
   const from = stateDrawing(chart?.from ?? null)
   const to = stateDrawing(chart?.to ?? null)

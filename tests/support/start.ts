@@ -1,8 +1,9 @@
-import { cutDatabase, kill, startAll } from './server'
+import { cutDatabase, kill, killWorker, startAll } from './server'
 
 export default async function start() {
   await startAll()
   return async () => {
+    killWorker()
     await kill('SIGTERM')
     cutDatabase()
   }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { bulletSchema, drawnIconSchema } from './bullet'
+import { clipFields } from './clip'
 import { figureLookSchema } from './figure'
 import { paintSchema, shadowSchema, strokeSchema, viewSchema } from './paint'
 import { textDocSchema } from './text'
@@ -98,6 +99,9 @@ const textElement = z.object({
   joint: jointSchema.optional(),
 })
 
+/** The shape that a picture is seen through, of core/shapes by name, or words. `amounts` as of a shape. */
+const frameSchema = z.object({ shape: z.string().max(60), radius: z.number().min(0).max(1000).optional(), amounts: amountsSchema.optional(), words: z.string().max(60).optional() })
+
 const pictureElement = z.object({
   ...base,
   kind: z.literal('picture'),
@@ -105,8 +109,7 @@ const pictureElement = z.object({
   media: hashSchema.optional(),
   /** The picture's own size in its pixels. */
   natural: sizeSchema.optional(),
-  /** The shape it is seen through, of core/shapes by name, or words. `amounts` as of a shape. */
-  frame: z.object({ shape: z.string().max(60), radius: z.number().min(0).max(1000).optional(), amounts: amountsSchema.optional(), words: z.string().max(60).optional() }).optional(),
+  frame: frameSchema.optional(),
   /** Its own place in the frame. */
   view: viewSchema.optional(),
   /** The point that matters, as fractions of the picture: crops keep it in sight. */
@@ -205,8 +208,19 @@ const figureElement = z.object({
   speaker: z.boolean().optional(),
   look: figureLookSchema.optional(),
 })
-const filmElement = z.object({ ...base, kind: z.literal('film'), media: hashSchema.optional(), from: secondsSchema.optional(), until: secondsSchema.optional(), loop: z.boolean().optional(), volume: fractionSchema.optional() })
-const soundElement = z.object({ ...base, kind: z.literal('sound'), media: hashSchema.optional(), from: secondsSchema.optional(), until: secondsSchema.optional(), loop: z.boolean().optional(), volume: fractionSchema.optional() })
+const filmElement = z.object({
+  ...base,
+  kind: z.literal('film'),
+  ...clipFields,
+  /** The film's own size in its pixels. */
+  natural: sizeSchema.optional(),
+  /** `fill` cuts what does not fit its box, `whole` leaves room beside it. */
+  fit: z.enum(['fill', 'whole']).optional(),
+  frame: frameSchema.optional(),
+  /** The still that stands for it until it plays, seconds into the file. */
+  poster: secondsSchema.optional(),
+})
+const soundElement = z.object({ ...base, kind: z.literal('sound'), ...clipFields })
 const liveElement = z.object({ ...base, kind: z.literal('live'), source: z.string().max(60), options: optionsSchema.optional() })
 const groupElement = z.object({
   ...base,
@@ -242,6 +256,10 @@ export type GroupElement = z.infer<typeof groupElement>
 export type TableElement = z.infer<typeof tableElement>
 export type TableColumn = z.infer<typeof tableColumnSchema>
 export type FigureElement = z.infer<typeof figureElement>
+export type FilmElement = z.infer<typeof filmElement>
+export type SoundElement = z.infer<typeof soundElement>
+/** What plays. */
+export type ClipElement = FilmElement | SoundElement
 export type LineEnd = z.infer<typeof lineEndSchema>
 export type Field = z.infer<typeof fieldSchema>
 export type Joint = z.infer<typeof jointSchema>

@@ -6,6 +6,7 @@ import { idSchema } from './values'
 
 export * from './backdrop'
 export * from './bullet'
+export * from './clip'
 export * from './element'
 export * from './figure'
 export * from './paint'

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { backdropSchema } from './backdrop'
+import { captionsSchema } from './clip'
 import { boxSchema, colorSchema, easingSchema, fractionSchema, guidesSchema, idSchema, optionsSchema, orderSchema, secondsSchema } from './values'
 
 function isLanguage(tag: string) {
@@ -125,8 +126,15 @@ export const soundSchema = z.object({
   /** From the opening of one slide to the end of another. */
   fromSlide: idSchema,
   untilSlide: idSchema,
+  /** Seconds after that. */
   delay: secondsSchema,
+  /** The stretch of the file that plays, seconds; absent are its ends. */
+  from: secondsSchema.optional(),
+  until: secondsSchema.optional(),
   volume: fractionSchema,
+  /** Of a bed: what stays of its volume while somebody speaks; absent is 0.3. */
+  duck: fractionSchema.optional(),
+  captions: captionsSchema.optional(),
   fadeIn: secondsSchema,
   fadeOut: secondsSchema,
   loop: z.boolean(),

@@ -1,6 +1,7 @@
 import type { Cue, Easing, ElementKind } from '../../deck'
 import { namedEasings } from '../easing'
 import { aperture } from './aperture'
+import { clipGoOn, clipPause, clipPlay } from './clip-cues'
 import { countUp } from './count-up'
 import { dimRest } from './dim-rest'
 import { drop } from './drop'
@@ -38,6 +39,7 @@ export const effects: readonly Effect[] = [
   fade, rise, wipe, grow, type, countUp, focus, emerge, travel, land, springUp, drop, stretch, spinIn, unfold, turnIn, aperture, slats, slant, sweep,
   pulse, tint, underline, marker, ring, bracket, strikeOut, dimRest, zoomTo, wobble, shake, hop, swing, lean, blink,
   moveLine, moveArc, movePath, spin, resize, recolor, soften,
+  clipPlay, clipPause, clipGoOn,
 ]
 
 const byName = new Map(effects.map(effect => [effect.name, effect]))

@@ -16,10 +16,12 @@ export default defineEventHandler(async event => {
     setResponseStatus(event, 304)
     return null
   }
-  const wanted = Number(getQuery(event).width)
-  const scaled = Number.isFinite(wanted) && wanted > 0 ? await scaledMedia(row, wanted) : null
+  const { width, at } = getQuery(event)
+  const wanted = Number(width)
+  const moment = at === undefined ? null : Number(at)
+  const scaled = Number.isFinite(wanted) && wanted > 0 ? await scaledMedia(row, wanted, moment !== null && Number.isFinite(moment) && moment >= 0 ? moment : null) : null
   if (scaled) {
-    setHeaders(event, { 'content-type': scaled.type, 'etag': `"${row.hash}-${wanted}"` })
+    setHeaders(event, { 'content-type': scaled.type, 'etag': `"${row.hash}-${wanted}-${moment ?? ''}"` })
     return scaled.content
   }
   let from = 0

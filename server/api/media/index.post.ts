@@ -1,8 +1,8 @@
 import { refuse, requireEditor } from '../../access'
 import { readBytes } from '../../body'
-import { changeMedia, describeMedia, keepMedia } from '../../database/media'
+import { changeMedia } from '../../database/media'
 import { checkPicture, checkUpload, pictureByteLimit } from '../../media/check'
-import { describePicture } from '../../media/describe'
+import { keepChecked } from '../../media/keep'
 
 /** Keeps a picture; with `any`, a film or sound too. Its bytes stay as they came, apart from an SVG, which is made harmless. */
 export default defineEventHandler(async event => {
@@ -11,9 +11,8 @@ export default defineEventHandler(async event => {
   const check = any === undefined ? checkPicture : checkUpload
   const checked = await check(await readBytes(event, pictureByteLimit, 'A file of media'), String(name))
   if (!checked.ok) return refuse(422, checked.message)
-  const { row, content } = checked.value
-  await keepMedia(row, content, person.id)
-  if (row.type.startsWith('image/')) await describeMedia(row.hash, await describePicture(content))
+  const { row } = checked.value
+  await keepChecked(checked.value, person.id)
   if (typeof folder === 'string' && folder.trim()) await changeMedia(row.hash, { folder: folder.trim().slice(0, 120) })
-  return { hash: row.hash, width: row.width, height: row.height }
+  return { hash: row.hash, width: row.width, height: row.height, type: row.type, seconds: row.seconds ?? null }
 })

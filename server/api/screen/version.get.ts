@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { idSchema } from '../../../core/deck'
+import { idSchema, mediaOf } from '../../../core/deck'
+import { mediaLengths } from '../../database/media'
 import { readAs, refuse, requireScreen } from '../../access'
 import { versionOf } from '../../database/screens'
 import { manifestOf } from '../../screens/manifest'
@@ -10,5 +11,6 @@ export default defineEventHandler(async event => {
   const { deck, number } = readAs(z.object({ deck: idSchema, number: z.coerce.number().int() }), getQuery(event))
   const manifest = await manifestOf(screen)
   if (!manifest.items.some(item => item.deck === deck && item.version === number)) refuse(404, 'This is not on the loop of this screen.')
-  return await versionOf(deck, number)
+  const version = (await versionOf(deck, number)) ?? refuse(404, 'There is no such version.')
+  return { ...version, lengths: await mediaLengths(mediaOf(version.snapshot)) }
 })

@@ -1,0 +1,62 @@
+import { setFields, type Change, type Deck } from '../../deck'
+import type { ClipFit } from '../clips'
+import type { Rundown, RundownSlide } from '../rundown'
+
+/** One way of making a clip and its slide agree, with what comes of it in seconds. */
+export interface ClipAnswer {
+  kind: 'hold' | 'trim' | 'loop' | 'run-on'
+  label: string
+  /** What comes of it, as “the slide runs 17.0 s”. */
+  result: string
+  /** Seconds that the slide's beats then last. */
+  seconds: number
+  changes: Change[]
+}
+
+/** A clip that ends less than this before or after its slide, seconds, fits. */
+const slack = 0.1
+export const fits = (fit: ClipFit) => Math.abs(fit.beyond) <= slack
+
+const hundredth = (seconds: number) => Math.round(seconds * 100) / 100
+const words = (seconds: number) => `${seconds.toFixed(1)} s`
+
+/**
+ * The answers to a clip or voice that does not end with its slide: hold the slide for it, trim it, let it begin again, or let
+ * it run on over the next slides. What cannot be answered that way is left out.
+ */
+export function answersOf(deck: Deck, plan: Rundown, slide: RundownSlide, fit: ClipFit): ClipAnswer[] {
+  const { score } = slide
+  const last = score.beats.at(-1)
+  if (!last) return []
+  const wanted = hundredth(fit.start + fit.seconds)
+  const table = fit.element ? 'elements' as const : 'sounds' as const
+  const id = (fit.element ?? fit.sound)!
+  const record = fit.element ? deck.elements[fit.element] : deck.sounds[id]
+  if (!record) return []
+  const clip = record as { from?: number, speed?: number }
+  const made: ClipAnswer[] = []
+  const put = (fields: Record<string, unknown>) => setFields(deck, { table, id, fields: fields as never })
+  // Its own hold follows the clip, wherever that is trimmed later; a beat that begins after the clip holds for so many seconds.
+  const follows = fit.sound !== null || fit.beat === last.index
+  const hold = wanted - last.at - last.moves
+  if (hold >= 0) {
+    made.push({
+      kind: 'hold', label: 'Hold the slide for it', result: `the slide runs ${words(wanted + slide.transition)}`, seconds: wanted,
+      changes: setFields(deck, { table: 'beats', id: last.beat.id, fields: { hold: follows ? { kind: 'media' } : { kind: 'seconds', seconds: hundredth(hold) } } }),
+    })
+  }
+  if (fit.beyond > 0) {
+    const room = score.length - fit.start
+    if (room > 0.1) made.push({ kind: 'trim', label: 'Trim it', result: `it plays ${words(room)} of ${words(fit.seconds)}`, seconds: score.length, changes: put({ until: hundredth((clip.from ?? 0) + room * (clip.speed ?? 1)) }) })
+    if (fit.element) {
+      const next = plan.slides.slice(slide.index + 1)
+      let left = fit.beyond
+      const over = next.findIndex(one => (left -= one.length) <= 0) + 1 || next.length
+      const rest = next[over - 1] ? next[over - 1]!.length + left : 0
+      if (next.length) made.push({ kind: 'run-on', label: `Let it run on over ${over === 1 ? 'the next slide' : `the next ${over} slides`}`, result: left > 0.05 ? `it is cut ${words(left)} before its end, with the last slide` : `it ends ${words(rest)} into slide ${slide.index + over + 1}`, seconds: score.length, changes: put({ over }) })
+    }
+  }
+  const times = fit.seconds > 0 ? (score.length - fit.start) / fit.seconds : 0
+  if (times > 0.05) made.push({ kind: 'loop', label: 'Let it begin again', result: times >= 1 ? `it plays ${times.toFixed(1)} times in ${words(score.length - fit.start)}` : `it stops with the slide, after ${words(score.length - fit.start)}`, seconds: score.length, changes: put({ loop: true }) })
+  return made
+}

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, provide, ref, shallowRef } from 'vue'
+import { captionAt, captionTrack } from '#core/sound'
+import { fontNeeds } from '#core/themes'
+import { frameCount, frameSeconds, momentAt, repeatedFrames, rundown, soundPlan, type TimingContext } from '#core/timing'
+import { browserMeasurer, declareFaces, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
+import type { PlayerBundle } from './bundle'
+import CaptionLine from './CaptionLine.vue'
+
+/** A deck as a film that is sought frame by frame, `width` px wide. Nothing runs by itself. */
+const props = defineProps<{ bundle: PlayerBundle, width: number, rate: number, captions: boolean }>()
+const tables = new Map(props.bundle.tables.map(table => [table.id, table]))
+const measurer = shallowRef(browserMeasurer())
+const host = computed<StageHost>(() => ({
+  measurer: measurer.value, table: id => tables.get(id), mediaLength: hash => props.bundle.lengths[hash], mediaUrl: hash => props.bundle.media[hash],
+  seekAhead: () => 0.5 / props.rate,
+}))
+provide(stageHostKey, () => host.value)
+const plan = computed(() => rundown(props.bundle.deck, 'film', host.value as TimingContext))
+const sounds = computed(() => soundPlan(props.bundle.deck, plan.value, host.value as TimingContext))
+const track = computed(() => captionTrack(props.bundle.deck, sounds.value))
+const stage = ref<InstanceType<typeof StageView>>()
+const root = ref<HTMLElement>()
+const words = ref('')
+
+const sought = (video: HTMLVideoElement) => new Promise<void>(resolve => {
+  const done = () => resolve()
+  video.addEventListener('seeked', done, { once: true })
+  video.addEventListener('error', done, { once: true })
+  if (!video.seeking && video.readyState >= 2) done()
+})
+
+/** Shows a frame, and resolves once its films stand at their pictures. */
+async function seek(frame: number) {
+  const seconds = frameSeconds(frame, props.rate)
+  const moment = momentAt(plan.value, Math.min(seconds, plan.value.length))
+  if (!moment) return
+  words.value = props.captions ? captionAt(track.value, seconds) : ''
+  await stage.value?.show(moment)
+  await nextTick()
+  await Promise.all(Array.from(root.value!.querySelectorAll('video'), video => (video.error ? undefined : sought(video))))
+  await Promise.all(Array.from(root.value!.querySelectorAll('img'), image => (image.complete ? undefined : image.decode().catch(() => {}))))
+}
+
+/** What is to be drawn and heard: how many frames, which of them show the picture before, the sound, the captions, and the end of each beat in frames. */
+function outline() {
+  const repeats = repeatedFrames(plan.value, props.rate)
+  if (props.captions) for (const frame of repeats.keys()) repeats[frame] &&= captionAt(track.value, frameSeconds(frame, props.rate)) === captionAt(track.value, frameSeconds(frame - 1, props.rate))
+  const beats = plan.value.slides.flatMap(slide => slide.beats.map(beat => ({ slide: slide.index + 1, beat: beat.index + 1, frame: Math.min(repeats.length - 1, Math.ceil((beat.start + beat.moves) * props.rate)) })))
+  return { frames: frameCount(plan.value.length, props.rate), repeats: repeats.map(Number).join(''), sounds: sounds.value, captions: track.value, beats }
+}
+
+onMounted(async () => {
+  const { families, faces, letters } = fontNeeds(props.bundle.deck)
+  declareFaces(faces, hash => props.bundle.media[hash])
+  await loadFonts(families, letters)
+  measurer.value = browserMeasurer()
+  await nextTick()
+  Object.assign(window, { hailbankFilm: { seek, outline } })
+})
+</script>
+
+<template>
+  <div ref="root" class="film-stage"><StageView ref="stage" :deck="bundle.deck" :plan="plan" :width="width" /><CaptionLine :text="words" :width="width" /></div>
+</template>
+
+<style>
+.film-stage { position: absolute; inset: 0; overflow: hidden; }
+</style>

@@ -1,0 +1,4 @@
+import { jobOf } from '../../jobs/asked'
+
+/** How far a job is. */
+export default defineEventHandler(async event => await jobOf(event))

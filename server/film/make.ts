@@ -1,0 +1,156 @@
+import { createWriteStream } from 'node:fs'
+import { readFile, writeFile } from 'node:fs/promises'
+import path from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { strToU8, zipSync } from 'fflate'
+import { mediaOf, type Deck } from '../../core/deck'
+import { filmDeck, filmSize, longestAnimation, type FilmOrder } from '../../core/formats/film'
+import { writeSrt, writeVtt } from '../../core/formats/subtitles'
+import { frameSeconds } from '../../core/timing'
+import { mediaByHash, mediaBytes } from '../database/media'
+import { pageOf } from '../decks/offline'
+import { openCaptor, type Captor, type FilmOutline } from './captor'
+import { startEncoder } from './encode'
+import { matroskaHead, matroskaPicture } from './matroska'
+import { mixSound } from './mix'
+import { Refused, type Progress } from '../jobs/progress'
+
+/** Browsers that draw at once: a second one is worth half of the first, a third hardly anything. */
+const captors = 2
+/** Pictures that may be drawn ahead of the encoder. */
+const ahead = 24
+
+/** Writes the deck's page and media into a folder; answers with where each media file lies. */
+async function layOut(deck: Deck, order: FilmOrder, folder: string): Promise<{ page: string, files: Map<string, string> }> {
+  const files = new Map<string, string>()
+  const media: Record<string, string> = {}
+  for (const hash of mediaOf(deck)) {
+    const row = await mediaByHash(hash)
+    if (!row) continue
+    const file = path.join(folder, `${hash}.${row.extension}`)
+    const output = createWriteStream(file)
+    const failed = new Promise<never>((_, reject) => output.on('error', reject))
+    failed.catch(() => {})
+    for await (const part of mediaBytes(hash, 0, row.bytes - 1)) if (!output.write(part)) await Promise.race([new Promise<void>(resolve => output.once('drain', () => resolve())), failed])
+    await Promise.race([new Promise<void>(resolve => output.end(() => resolve())), failed])
+    files.set(hash, file)
+    media[hash] = path.basename(file)
+  }
+  const page = path.join(folder, 'film.html')
+  await writeFile(page, await pageOf(deck, media, 'file: data: blob:', { width: filmSize(deck, { shape: 'own', side: order.side }).width, rate: order.rate, captions: order.captions === 'picture' }))
+  return { page, files }
+}
+
+/** Draws frames by several captors, hands them on in order, at most `ahead` of whoever takes them. */
+async function* drawn(pages: readonly Captor[], frames: readonly number[]): AsyncGenerator<{ frame: number, jpeg: Buffer }> {
+  const made = new Map<number, Promise<Buffer>>()
+  let next = 0
+  let wake = () => {}
+  let stopped = false
+  let taken = 0
+  const settle = new Map<number, { resolve(jpeg: Buffer): void, reject(error: unknown): void }>()
+  for (const index of frames.keys()) {
+    const promise = new Promise<Buffer>((resolve, reject) => settle.set(index, { resolve, reject }))
+    promise.catch(() => {})
+    made.set(index, promise)
+  }
+  const room = () => new Promise<void>(resolve => { wake = resolve })
+  const workers = pages.map(async page => {
+    while (!stopped && next < frames.length) {
+      const index = next++
+      while (!stopped && index >= taken + ahead) await room()
+      if (stopped) return
+      try {
+        settle.get(index)!.resolve(await page.frame(frames[index]!, 'jpeg'))
+      } catch (error) {
+        settle.get(index)!.reject(error)
+        return
+      }
+    }
+  })
+  try {
+    for (const [index, frame] of frames.entries()) {
+      const jpeg = await made.get(index)!
+      made.delete(index)
+      settle.delete(index)
+      taken = index + 1
+      wake()
+      yield { frame, jpeg }
+    }
+  } finally {
+    stopped = true
+    wake()
+    await Promise.allSettled(workers)
+  }
+}
+
+/** What a film became: a file, its captions beside it, and what was drawn of it. */
+export interface MadeFilm {
+  file: string
+  outline: Pick<FilmOutline, 'frames'>
+  drawn: number
+}
+
+/** Makes a film of a deck in a folder. */
+export async function makeFilm(deck: Deck, order: FilmOrder, folder: string, progress: Progress): Promise<MadeFilm> {
+  const shown = filmDeck(deck, order)
+  const size = filmSize(deck, order)
+  await progress(0, 0, 'Laying out')
+  const { page, files } = await layOut(shown, order, folder)
+  const pages: Captor[] = []
+  const open = async () => {
+    const captor = await openCaptor(pathToFileURL(page).href, size, path.join(folder, `browser-${pages.length}`))
+    pages.push(captor)
+    return captor
+  }
+  try {
+    const first = await open()
+    const outline = await first.outline()
+    if (!(outline.sounds.length > 0)) throw new Refused('No slide of it is played, so there is nothing to film. Choose other slides.')
+    if (order.format === 'stills') return await makeStills(first, outline, order, folder, progress)
+    if ((order.format === 'gif' || order.format === 'webp') && outline.sounds.length > longestAnimation) throw new Refused(`It runs ${Math.round(outline.sounds.length)} s. An animation of pictures may run ${longestAnimation} s: choose fewer slides, or MP4.`)
+    const frames = Array.from({ length: outline.frames }, (_, frame) => frame).filter(frame => outline.repeats[frame] !== '1')
+    if (frames.length > 60) while (pages.length < captors) await open()
+    await progress(0, outline.frames, 'Mixing the sound')
+    const sound = order.format === 'gif' || order.format === 'webp' ? null : await mixSound(outline.sounds, outline.frames / order.rate, media => files.get(media), folder)
+    const into = path.join(folder, `film.${order.format}`)
+    const encoder = startEncoder({ format: order.format, rate: order.rate, frames: outline.frames, sound, into })
+    try {
+      await encoder.write(matroskaHead(size))
+      let last: Buffer | null = null
+      let lastFrame = -1
+      for await (const { frame, jpeg } of drawn(pages, frames)) {
+        await encoder.write(matroskaPicture(frameSeconds(frame, order.rate), jpeg))
+        last = jpeg
+        lastFrame = frame
+        await progress(frame + 1, outline.frames, 'Drawing')
+      }
+      // The last picture once more, so that a hold at the end is as long as it is.
+      if (last && lastFrame < outline.frames - 1) await encoder.write(matroskaPicture(frameSeconds(outline.frames - 1, order.rate), last))
+      await progress(outline.frames, outline.frames, 'Finishing the file')
+      await encoder.end()
+    } catch (error) {
+      encoder.kill()
+      throw error
+    }
+    if (order.captions !== 'beside' || !outline.captions.length) return { file: into, outline, drawn: frames.length }
+    const zip = path.join(folder, 'film.zip')
+    const name = `film.${order.format}`
+    await writeFile(zip, zipSync({ [name]: [new Uint8Array(await readFile(into)), { level: 0 }], 'captions.vtt': strToU8(writeVtt(outline.captions)), 'captions.srt': strToU8(writeSrt(outline.captions)) }))
+    return { file: zip, outline, drawn: frames.length }
+  } finally {
+    for (const captor of pages) captor.close()
+  }
+}
+
+/** A picture of every beat once all that moves in it has moved, zipped. */
+async function makeStills(page: Captor, outline: FilmOutline, order: FilmOrder, folder: string, progress: Progress): Promise<MadeFilm> {
+  const entries: Record<string, [Uint8Array, { level: 0 }]> = {}
+  for (const [index, { slide, beat, frame }] of outline.beats.entries()) {
+    entries[`slide-${String(slide).padStart(3, '0')}-beat-${String(beat).padStart(2, '0')}.png`] = [new Uint8Array(await page.frame(frame, 'png')), { level: 0 }]
+    await progress(index + 1, outline.beats.length, 'Drawing')
+  }
+  const file = path.join(folder, 'stills.zip')
+  await writeFile(file, zipSync(entries))
+  return { file, outline, drawn: outline.beats.length }
+}
