@@ -1,24 +1,30 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch } from 'vue'
-import { rundown, type Moment, type TimingContext } from '#core/timing'
+import { captionAt, captionTrack } from '#core/sound'
+import { heardAt, rundown, secondsAt, soundPlan, type Moment, type TimingContext } from '#core/timing'
 import type { Purpose } from '#core/deck'
 import { fontNeeds } from '#core/themes'
 import { browserMeasurer, declareFaces, declareFamilies, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
 import type { PlayerBundle } from './bundle'
+import CaptionLine from './CaptionLine.vue'
 import { filmCourse, talkCourse, type Course } from './course'
+import { openClock, openSound, type SoundEngine } from './sound'
 
 /** Plays a bundle as its purpose (or another), filling its parent. `from` is where it starts. Emits `over` at the end and `moment` as it goes. */
-const props = defineProps<{ bundle: PlayerBundle, as?: Purpose, from?: Moment | null, /** Seconds into the deck by an outer clock; then nothing else moves it. */ clock?: () => number }>()
+const props = defineProps<{ bundle: PlayerBundle, as?: Purpose, from?: Moment | null, /** Seconds into the deck by an outer clock; then nothing else moves it. */ clock?: () => number, /** Whether what is said can be read along. */ captions?: boolean }>()
 const emit = defineEmits<{ over: [], moment: [moment: Moment] }>()
 
 const purpose = computed(() => props.as ?? props.bundle.deck.info.info!.purpose)
 const tables = computed(() => new Map(props.bundle.tables.map(table => [table.id, table])))
 const measurer = shallowRef(browserMeasurer())
 const host = computed<StageHost>(() => ({
-  measurer: measurer.value, table: id => tables.value.get(id), mediaLength: () => undefined, mediaUrl: hash => props.bundle.media[hash],
+  measurer: measurer.value, table: id => tables.value.get(id), mediaLength: hash => props.bundle.lengths[hash], mediaUrl: hash => props.bundle.media[hash],
+  live: () => !paused.value && !over.value,
 }))
 provide(stageHostKey, () => host.value)
 const plan = computed(() => rundown(props.bundle.deck, purpose.value, host.value as TimingContext))
+const sounds = computed(() => soundPlan(props.bundle.deck, plan.value, host.value as TimingContext))
+const track = computed(() => captionTrack(props.bundle.deck, sounds.value))
 
 const frame = ref<HTMLElement>()
 const stage = ref<InstanceType<typeof StageView>>()
@@ -26,8 +32,10 @@ const width = ref(0)
 const over = ref(false)
 const paused = ref(false)
 let course: Course
-let last = 0
 let request = 0
+let engine: SoundEngine | null = null
+const passed = openClock(() => engine)
+const words = ref('')
 
 function fit() {
   const box = frame.value?.getBoundingClientRect()
@@ -39,15 +47,24 @@ function show() {
   const moment = course.moment()
   if (!moment) return
   void stage.value?.show(moment)
+  listen(moment)
   emit('moment', moment)
 }
 
-function tick(now: number) {
+/** Films are heard with their pictures; all else is heard here. In a talk what plays goes on as it does, whatever the speaker does. */
+function listen(moment: Moment) {
+  const seconds = secondsAt(plan.value, moment)
+  words.value = props.captions && seconds !== null ? captionAt(track.value, seconds) : ''
+  const heard = seconds === null || paused.value || over.value ? [] : heardAt(sounds.value, seconds).filter(({ sounding }) => sounding.kind !== 'film')
+  if (!engine && heard.length) engine = openSound(hash => props.bundle.media[hash])
+  engine?.hear(heard, purpose.value !== 'talk')
+}
+
+function tick() {
   request = requestAnimationFrame(tick)
-  const passed = Math.max(0, (now - last) / 1000)
-  last = now
+  const since = passed()
   if (props.clock) course = filmCourse(plan.value, props.clock())
-  else if (!paused.value && !over.value) course.pass(passed)
+  else if (!paused.value && !over.value) course.pass(since)
   if (!over.value && course.isOver()) {
     over.value = true
     emit('over')
@@ -92,18 +109,20 @@ onMounted(async () => {
   declareFaces(faces, hash => props.bundle.media[hash])
   await loadFonts(families, letters)
   measurer.value = browserMeasurer()
-  last = performance.now()
+  passed()
   request = requestAnimationFrame(tick)
 })
 onBeforeUnmount(() => {
   cancelAnimationFrame(request)
   observer?.disconnect()
+  engine?.close()
 })
 </script>
 
 <template>
   <div ref="frame" class="player-view" :data-over="over || undefined" @click.capture="follow">
     <StageView v-if="width" ref="stage" :deck="bundle.deck" :plan="plan" :width="width" />
+    <CaptionLine :text="words" :width="width" />
     <div v-if="over && purpose === 'talk'" class="player-end">The end. Back shows the last slide again, Escape leaves.</div>
   </div>
 </template>

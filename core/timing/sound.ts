@@ -119,8 +119,15 @@ export function gainAt(plan: SoundPlan, sounding: Sounding, seconds: number): nu
 /** How much of a sounding has played at a second, in seconds of playing. */
 export const playedAt = (sounding: Sounding, seconds: number) => sounding.played + seconds - sounding.start
 
-/** What is heard at a second of the deck, each with how much of it has played and how loud it is. */
-export const heardAt = (plan: SoundPlan, seconds: number) =>
+/** Something that is heard at a moment: how much of it has played, seconds, and how loud it is, 0 to 1. */
+export interface Heard {
+  sounding: Sounding
+  played: number
+  gain: number
+}
+
+/** What is heard at a second of the deck. */
+export const heardAt = (plan: SoundPlan, seconds: number): Heard[] =>
   plan.soundings.filter(sounding => seconds >= sounding.start && seconds < sounding.end).map(sounding => ({ sounding, played: playedAt(sounding, seconds), gain: gainAt(plan, sounding, seconds) }))
 
 /** The numbers, from 0, of the slides that a sound lies over. */

@@ -37,14 +37,9 @@ export function startEncoder(order: { format: Exclude<FilmOrder['format'], 'stil
   ended.catch(() => {})
   child.stdin.on('error', () => {})
   return {
-    write: bytes => new Promise(resolve => {
-      if (child.stdin.destroyed || child.stdin.write(bytes)) resolve()
-      else {
-        const done = () => resolve()
-        child.stdin.once('drain', done)
-        child.stdin.once('close', done)
-      }
-    }),
+    async write(bytes) {
+      if (!child.stdin.destroyed && !child.stdin.write(bytes)) await Promise.race([new Promise<void>(resolve => child.stdin.once('drain', () => resolve())), ended])
+    },
     async end() {
       child.stdin.end()
       await ended

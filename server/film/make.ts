@@ -45,7 +45,12 @@ async function layOut(deck: Deck, order: FilmOrder, folder: string): Promise<{ p
 async function* drawn(pages: readonly Captor[], frames: readonly number[]): AsyncGenerator<{ frame: number, jpeg: Buffer }> {
   const made = new Map<number, Promise<Buffer>>()
   let next = 0
-  let wake = () => {}
+  let waiting: (() => void)[] = []
+  const wake = () => {
+    const woken = waiting
+    waiting = []
+    for (const go of woken) go()
+  }
   let stopped = false
   let taken = 0
   const settle = new Map<number, { resolve(jpeg: Buffer): void, reject(error: unknown): void }>()
@@ -54,7 +59,7 @@ async function* drawn(pages: readonly Captor[], frames: readonly number[]): Asyn
     promise.catch(() => {})
     made.set(index, promise)
   }
-  const room = () => new Promise<void>(resolve => { wake = resolve })
+  const room = () => new Promise<void>(resolve => waiting.push(resolve))
   const workers = pages.map(async page => {
     while (!stopped && next < frames.length) {
       const index = next++
