@@ -1,0 +1,54 @@
+import { setFields, soundsOf, type Id, type Sound } from '#core/deck'
+import { putNarration, putSound, slidesUnder, soundPlan, type SoundPlan } from '#core/timing'
+
+/** The deck's sounds along its time, the one that is chosen, and what is done to them. */
+export const useSounds = defineStore('sounds', () => {
+  const store = useDeck()
+  const stage = useStageHost()
+  const chosenId = ref<Id | null>(null)
+  const context = { id: freshId }
+
+  const chosen = computed(() => (chosenId.value ? store.deck?.sounds[chosenId.value] : undefined))
+  const plan = computed<SoundPlan | null>(() => (store.deck && store.plan ? soundPlan(store.deck, store.plan, stage.host) : null))
+  /** Those that lie over the slide at work: voices first, then what else begins with it, beds last. */
+  const here = computed(() => {
+    const at = store.slides.findIndex(slide => slide.id === store.slideId)
+    const rank = { narration: 0, effect: 1, bed: 2 }
+    return soundsOf(store.deck!).filter(sound => {
+      const { first, last } = slidesUnder(store.deck!, sound)
+      return first <= at && at <= last
+    }).sort((a, b) => rank[a.use] - rank[b.use])
+  })
+  const voice = computed(() => here.value.find(sound => sound.use === 'narration' && sound.fromSlide === store.slideId))
+  watch(() => store.slideId, () => { chosenId.value = null })
+  watch(() => store.cueId, cue => { if (cue) chosenId.value = null })
+
+  function choose(id: Id | null) {
+    chosenId.value = id
+    if (id) store.cueId = null
+  }
+  function set(fields: Partial<Sound>, label = 'change a sound') {
+    if (chosen.value) store.edit(label, setFields(store.deck!, { table: 'sounds', id: chosen.value.id, fields }))
+  }
+  function remove() {
+    if (chosen.value) store.edit('remove a sound', [{ do: 'drop', table: 'sounds', id: chosen.value.id }])
+    chosenId.value = null
+  }
+  /** Lays music under the deck from here to its end, or a sound at the playhead. */
+  function add(use: 'bed' | 'effect', entry: { hash: string, name: string }) {
+    const slide = store.slideId!
+    const opening = store.plan?.slides.find(one => one.slide === slide)
+    const at = store.moment?.slide === slide && use === 'effect' && opening ? Math.max(0, (opening.beats[store.moment.beat]?.start ?? opening.start) - opening.start - opening.transition + Math.max(0, store.moment.seconds)) : 0
+    const id = freshId()
+    let first = true
+    store.edit(use === 'bed' ? 'lay music under slides' : 'add a sound', putSound(store.deck!, {
+      use, media: entry.hash, name: entry.name.replace(/\.\w+$/, ''), fromSlide: slide, untilSlide: use === 'bed' ? store.slides.at(-1)!.id : slide, delay: Math.round(at * 100) / 100,
+    }, { id: () => (first ? ((first = false), id) : freshId()) }))
+    choose(id)
+  }
+  function narrate(media: string) {
+    store.edit('give the slide a voice', putNarration(store.deck!, { slide: store.slideId!, media, name: 'Voice' }, context))
+    choose(voice.value?.id ?? null)
+  }
+  return { chosenId, chosen, plan, here, voice, choose, set, remove, add, narrate }
+})
