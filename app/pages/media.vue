@@ -23,7 +23,7 @@ async function take(files: readonly File[]) {
   let last: string | undefined
   for (const [index, file] of files.entries()) {
     busy.value = files.length > 1 ? `Reading ${file.name}, ${index + 1} of ${files.length}` : `Reading ${file.name}`
-    last = (await uploadMedia(file, wish.folder))?.hash ?? last
+    last = (isClipFile(file) ? await bringClip(file, file.name, words => { busy.value = words }, wish.folder) : (await uploadMedia(file, wish.folder))?.hash) ?? last
   }
   busy.value = ''
   if (picker.value) picker.value.value = ''

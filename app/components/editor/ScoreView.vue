@@ -6,8 +6,11 @@ import { diagramParts } from '#core/diagrams'
 import { effectNamed, effectsFor, lanesOf, mergeBeats, moveBeat, namedEasings, nearestMoment, paceFor, shiftsOf, splitBeat, usualMotion, type ScoreCue } from '#core/timing'
 
 /** Beats across to true time, parts down, cues as bars whose shape tells what they do. */
+const props = defineProps<{ proposed?: readonly number[] }>()
 const store = useDeck()
 const many = useScore()
+const sounds = useSounds()
+const soundLanes = ref<{ speech: readonly { from: number, until: number }[] }>()
 const stage = useStageHost()
 const area = ref<HTMLElement>()
 const { width } = useElementSize(area)
@@ -53,11 +56,17 @@ function barsOf(element: string) {
     const length = live?.duration !== undefined ? item.end - item.start + live.duration - item.cue.duration : item.end - item.start
     const column = columns.value[item.beat]!
     const label = effectNamed(item.cue.effect).label + partWords(item)
-    const [x, wide] = [column.x + start * unit.value, Math.max(16, length * unit.value)]
+    const plays = item.cue.what === 'media' && item.effect.name !== 'clip-pause' ? Math.min(playing(item), Math.max(0, column.moves + column.hold - start)) : length
+    const [x, wide] = [column.x + start * unit.value, Math.max(16, plays * unit.value)]
     return { item, x, width: wide, label }
   })
   const lanes = lanesOf(made.map(({ x, width, label }) => ({ from: x + 1, to: x + width + (width < thinnest ? besideBar(label) : 0) })))
   return made.map((bar, index) => ({ ...bar, lane: lanes[index]! }))
+}
+/** How long a clip plays that a cue lets play, seconds; a loop until its slide ends. */
+const playing = (item: ScoreCue) => {
+  const track = score.value.tracks.get(item.cue.element!)
+  return track?.looping ? Infinity : track?.clip?.seconds ?? 0
 }
 /** Bars under this many px have their words beside them. */
 const thinnest = 60
@@ -76,11 +85,20 @@ const follow = (event: PointerEvent, move: (by: number) => void, end: (given: bo
   followPointer(event, next => move((next.clientX - event.clientX) / unit.value), end)
 const tenth = (value: number) => Math.max(0, Math.round(value * 20) / 20)
 
-/** The moments of a beat that a bar snaps to, seconds into it: edges of other cues, of the beat, and the playhead. */
+/** Where the slide’s voice begins and ends to speak, seconds into a beat. */
+function marksInSound(beat: number): number[] {
+  const voice = sounds.plan?.soundings.find(one => one.id === sounds.voice?.id)
+  const slide = store.plan?.slides.find(one => one.slide === store.slideId)
+  const start = slide?.beats[beat]?.start
+  if (!voice || start === undefined) return []
+  return (soundLanes.value?.speech ?? []).flatMap(({ from, until }) => [from, until]).map(second => voice.start + (second - voice.span.from) / voice.span.speed - start)
+}
+
+/** The moments of a beat that a bar snaps to, seconds into it: edges of other cues, of the beat, of what is spoken, and the playhead. */
 function momentsOf(beat: number, without: ReadonlySet<string>): number[] {
   const entry = score.value.beats[beat]!
   const at = store.moment?.slide === store.slideId && store.moment.beat === beat ? [store.moment.seconds] : []
-  return [0, entry.length, ...at, ...entry.cues.filter(item => !without.has(item.cue.id)).flatMap(item => [item.start, item.end])]
+  return [0, entry.length, ...at, ...marksInSound(beat), ...entry.cues.filter(item => !without.has(item.cue.id)).flatMap(item => [item.start, item.end])]
 }
 const reach = 6
 function snapped(event: PointerEvent, beat: number, edges: readonly number[], by: number, without: ReadonlySet<string>): number {
@@ -199,7 +217,7 @@ function menu(element: Element) {
     ...(own.length ? [{ label: 'Copy its motion', icon: 'i-lucide-copy', onSelect: () => many.copy(own.map(cue => cue.id)) }, { label: 'Give its motion to its kind on this slide', onSelect: () => many.giveToKind(element.id, 'slide') }, { label: 'Give its motion to its kind in the deck', onSelect: () => many.giveToKind(element.id, 'deck') }] : []),
     ...(many.clipping ? [{ label: 'Add the copied motion', icon: 'i-lucide-clipboard-plus', onSelect: () => many.paste([element.id], 'add') }, { label: 'Replace its motion by the copied one', icon: 'i-lucide-clipboard-paste', onSelect: () => many.paste([element.id], 'replace') }] : []),
   ]
-  return [builds, [offer('enter', 'Comes in'), offer('emphasis', 'Draws the eye'), offer('move', 'Moves'), offer('exit', 'Goes out')], carried].filter(list => list.length)
+  return [builds, [offer('enter', 'Comes in'), offer('emphasis', 'Draws the eye'), offer('move', 'Moves'), offer('exit', 'Goes out'), ...(element.kind === 'film' || element.kind === 'sound' ? [offer('media', 'Plays')] : [])], carried].filter(list => list.length)
 }
 
 function newBeat() {
@@ -213,6 +231,7 @@ const beatMenu = (column: Column) => [
   [
     ...(column.index > 0 ? [{ label: column.start === 'advance' ? 'Start by itself' : 'Start on advance', onSelect: () => setBeat(column.beat, 'change how a beat starts', { start: column.start === 'advance' ? 'self' : 'advance' }) }] : []),
     { label: 'Hold as long as reading takes', onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'reading' } }) },
+    { label: 'Hold until its clip or voice ends', onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'media' } }) },
     { label: `Hold ${secondsWords(column.hold)}, fixed`, onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'seconds', seconds: column.hold } }) },
   ],
   [
@@ -225,7 +244,7 @@ const beatMenu = (column: Column) => [
 ].filter(list => list.length)
 const canPart = (column: Column) => store.moment?.slide === store.slideId && store.moment.beat === column.index && store.moment.seconds > 0.01 && store.moment.seconds < column.moves + column.hold - 0.01
 const startWords = { open: 'as the slide opens', advance: 'on advance', self: 'goes on by itself' }
-const holdWords = (column: Column) => (column.beat.hold.kind === 'reading' ? 'as long as reading takes' : column.beat.hold.kind === 'media' ? 'until its clip ends' : `holds ${secondsWords(column.hold)}`)
+const holdWords = (column: Column) => (column.beat.hold.kind === 'reading' ? 'as long as reading takes' : column.beat.hold.kind === 'media' ? 'until its clip or voice ends' : `holds ${secondsWords(column.hold)}`)
 
 function onKey(event: KeyboardEvent) {
   if (isTyping(event.target) || event.altKey || !store.canEdit) return
@@ -274,6 +293,7 @@ defineExpose({ newBeat })
             <UDropdownMenu v-if="store.canEdit" :items="menu(element)" :content="{ align: 'start' }" :ui="{ content: 'max-h-96 overflow-y-auto' }"><button class="plus" :aria-label="`Motion for ${element.name}`"><UIcon name="i-lucide-plus" />motion</button></UDropdownMenu>
           </div>
         </div>
+        <SoundLanes v-if="sounds.here.length" ref="soundLanes" :columns="columns" :unit="unit" :total="total" :proposed="props.proposed ?? []" />
         <p v-if="!rows.length" class="quiet none">Nothing stands on this slide yet. Compose puts parts on it; here they get their time.</p>
         <div v-if="now !== null" class="playhead" :style="{ transform: `translateX(${names + now}px)` }" />
       </div>

@@ -2,23 +2,24 @@
 import { useInfiniteScroll } from '@vueuse/core'
 import type { MediaEntry } from '~/composables/media-shelf'
 
-/** Chooses a picture of Media, or brings a file. Those used last come first. */
+/** Chooses a picture, film or sound of Media, or brings a file. Those used last come first. */
+const props = withDefaults(defineProps<{ kind?: 'picture' | 'film' | 'sound' }>(), { kind: 'picture' })
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ choose: [entry: MediaEntry], file: [] }>()
-const { wish, items, total, folders, load, more, canLoadMore } = useMediaShelf('picture')
+const { wish, items, total, folders, load, more, canLoadMore } = useMediaShelf(props.kind)
 const list = ref<HTMLElement>()
 watch(open, shown => { if (shown) void load() }, { immediate: true })
 useInfiniteScroll(list, more, { distance: 200, canLoadMore })
 </script>
 
 <template>
-  <UModal v-model:open="open" title="A picture" description="From Media, those used last first, or a file of your own" :ui="{ content: 'max-w-3xl' }">
+  <UModal v-model:open="open" :title="`A ${kind}`" description="From Media, those used last first, or a file of your own" :ui="{ content: 'max-w-3xl' }">
     <template #body>
       <div class="picker">
         <div class="line"><input v-model="wish.find" class="field wide" placeholder="A word of its name, tag or folder" aria-label="Find in Media" autofocus><select v-model="wish.folder" class="field" aria-label="Folder"><option value="">all folders</option><option v-for="folder in folders" :key="folder.name" :value="folder.name">{{ folder.name }}</option></select><button class="press acts" data-test="own-picture" @click="open = false; emit('file')">A file of your own</button></div>
         <div ref="list" class="tiles"><MediaTile v-for="entry in items" :key="entry.hash" :entry="entry" @choose="open = false; emit('choose', entry)" /></div>
-        <p v-if="!items.length" class="quiet">{{ wish.find || wish.folder ? 'Nothing in Media is called so.' : 'Media is empty. Bring the first picture.' }}</p>
-        <p v-else class="quiet small">{{ total === 1 ? 'One picture' : `${total} pictures` }}</p>
+        <p v-if="!items.length" class="quiet">{{ wish.find || wish.folder ? 'Nothing in Media is called so.' : `Media holds no ${kind} yet. Bring the first one.` }}</p>
+        <p v-else class="quiet small">{{ total === 1 ? `One ${kind}` : `${total} ${kind}s` }}</p>
       </div>
     </template>
   </UModal>

@@ -38,6 +38,7 @@ const mendAll = () => store.edit(`put ${remediable.value.length} findings right`
           <p>{{ finding.message }}</p>
           <button class="press small" @click="show(finding)">Go there</button>
           <button v-if="finding.remedy && store.canEdit" class="press small acts" @click="mend(finding)">{{ finding.remedy.label }}</button>
+          <template v-if="store.canEdit"><button v-for="other in finding.others ?? []" :key="other.label" class="press small" @click="store.edit(other.label.toLowerCase(), other.changes(store.deck!, { id: freshId }))">{{ other.label }}</button></template>
           <button v-if="finding.remedy && store.canEdit && alike(finding).length > 1" class="press small" @click="mendAlike(finding)">All {{ alike(finding).length }} alike</button>
         </li>
       </ul>

@@ -3,6 +3,7 @@ import { newChart } from '#core/charts'
 import { setFields, shownElement, textOf, type DrawnIcon } from '#core/deck'
 import { diagramFamily } from '#core/diagrams'
 import { shapeNamed } from '#core/shapes'
+import { putClip } from '#core/timing'
 
 import type { MediaEntry } from '~/composables/media-shelf'
 
@@ -77,6 +78,47 @@ function showPicture(name: string, media: { hash: string, width: number | null, 
   put(`add ${name}`, { kind: 'picture', name: name.replace(/\.\w+$/, ''), media: media.hash, natural, box: middle(Math.round(natural.width * factor), Math.round(natural.height * factor), at) })
 }
 
+const clipPicker = ref<HTMLInputElement>()
+const clipKind = ref<'film' | 'sound'>('film')
+const choosingClip = ref(false)
+const filming = ref(false)
+/** Puts a film or sound of Media on the slide, or in the place of another whose frame and motion stay. */
+async function showClip(name: string, hash: string, element: string | null, at?: { x: number, y: number }) {
+  const facts = await asking(() => $fetch<{ type: string, width: number | null, height: number | null, peaks: boolean }>(`/api/media/${hash}/about`))
+  if (!facts || !store.deck || !store.stageId) return
+  const before = element ? store.deck.elements[element] : undefined
+  const film = facts.type.startsWith('video/')
+  const natural = film && facts.width && facts.height ? { width: facts.width, height: facts.height } : undefined
+  if (before && before.kind === (film ? 'film' : 'sound')) return store.edit(`put ${name} in its place`, setFields(store.deck, { table: 'elements', id: before.id, fields: { media: hash, natural, from: undefined, until: undefined, captions: undefined } as never }))
+  const factor = natural ? Math.min((size.value.width * 0.6) / natural.width, (size.value.height * 0.6) / natural.height) : 1
+  const id = freshId()
+  const box = natural ? middle(Math.round(natural.width * factor), Math.round(natural.height * factor), at) : middle(120, 120, at)
+  const shared = { id, owner: store.stageId, name: name.replace(/\.\w+$/, ''), media: hash, box, ...(facts.peaks ? {} : { volume: 0 }) }
+  store.edit(`add ${name}`, putClip(store.deck, { clip: film ? { ...shared, kind: 'film', ...(natural ? { natural } : {}) } : { ...shared, kind: 'sound' } }, { id: freshId }))
+  store.select(id)
+}
+async function takeClip(file: Blob, name: string, element: string | null, at?: { x: number, y: number }) {
+  const hash = await bringClip(file, name, words => { busy.value = words })
+  if (hash) await showClip(name, hash, element, at)
+}
+function chooseClip(kind: 'film' | 'sound', element: string | null) {
+  target.value = element
+  clipKind.value = kind
+  choosingClip.value = true
+}
+function takeClipEntry(entry: MediaEntry) {
+  void showClip(entry.name, entry.hash, target.value)
+  void asking(() => $fetch(`/api/media/${entry.hash}/used`, { method: 'POST' }))
+}
+function keepFilming(film: Blob) {
+  filming.value = false
+  void takeClip(film, 'Recorded film', null)
+}
+const clipMenu = computed(() => [[
+  { label: 'A film', icon: 'i-lucide-film', onSelect: () => chooseClip('film', null) }, { label: 'A sound', icon: 'i-lucide-audio-lines', onSelect: () => chooseClip('sound', null) },
+  { label: 'Record by camera', icon: 'i-lucide-video', onSelect: () => { filming.value = true } },
+]])
+
 const choosing = ref(false)
 function choosePicture(element: string | null) {
   target.value = element
@@ -93,6 +135,7 @@ async function takeFiles(files: File[], at: { x: number, y: number }, element: s
     const kind = element && store.deck!.elements[element]?.kind
     const shifted = { x: at.x + index * 40, y: at.y + index * 40 }
     if (isTableFile(file)) await takeTable(file, (kind === 'chart' || kind === 'picture') && index === 0 ? element : null, shifted)
+    else if (isClipFile(file)) await takeClip(file, file.name, (kind === 'film' || kind === 'sound') && index === 0 ? element : null, shifted)
     else await takePicture(file, kind === 'picture' && index === 0 ? element : null, shifted)
   }
 }
@@ -143,6 +186,7 @@ onKeys(onKey)
         <template v-else-if="store.canEdit">
           <button class="press small" @click="addText">Text</button>
           <button class="press small" @click="choosePicture(null)">Picture</button>
+          <UDropdownMenu :items="clipMenu"><button class="press small">Film or sound</button></UDropdownMenu>
           <ShapeFinder label="Add a shape or line" lines @choose="addShape" @tool="tool => stage.tool = tool" />
           <IconFinder label="Add an icon" @choose="addIcon"><button class="press small">Icon</button></IconFinder>
           <button class="press small" @click="addChart">Chart</button>
@@ -159,10 +203,13 @@ onKeys(onKey)
       <div class="foot quiet"><span>Nudge with arrows, fine with <span class="amount">Alt</span></span><span>Hold <span class="amount">Alt</span> to drag without snapping</span><span>Press again to reach what lies under</span></div>
       <input ref="tablePicker" type="file" accept=".csv,.tsv,.txt,text/csv" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="table-file" @change="chosen($event, takeTable)">
       <input ref="picturePicker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="picture-file" @change="chosen($event, takePicture)">
+      <input ref="clipPicker" type="file" accept="video/*,audio/*,.mkv,.avi,.mov,.flac,.ogg" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="clip-file" @change="chosen($event, (file, element) => takeClip(file, file.name, element))">
     </section>
     <MediaFinder v-model="choosing" @choose="takeMedia" @file="picturePicker?.click()" />
+    <MediaFinder v-if="choosingClip" :key="clipKind" v-model="choosingClip" :kind="clipKind" @choose="takeClipEntry" @file="clipPicker?.click()" />
+    <RecordCamera v-if="filming" @kept="keepFilming" @close="filming = false" />
     <PasteAsk v-model="question" />
-    <aside class="right" aria-label="Settings"><ElementSettings @table="pick(tablePicker, single)" @picture="choosePicture(single)" @edit="id => canvas?.startEditing(id)" /></aside>
+    <aside class="right" aria-label="Settings"><ElementSettings @table="pick(tablePicker, single)" @picture="choosePicture(single)" @clip="kind => chooseClip(kind, single)" @edit="id => canvas?.startEditing(id)" /></aside>
   </div>
 </template>
 

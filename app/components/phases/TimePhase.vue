@@ -5,7 +5,16 @@ import { StageView, stageHostKey } from '#stage'
 const store = useDeck()
 const stage = useStageHost()
 provide(stageHostKey, () => stage.host)
-const { toggle, playBeat } = usePlayback()
+const sounds = useSounds()
+const { toggle, playBeat, step, speed } = usePlayback()
+const tapping = useTapping()
+const recording = ref<{ onto: { media: string, at: number } | null } | null>(null)
+/** Where a voice proposes that beats begin, seconds after the slide’s opening. */
+const proposed = ref<number[]>([])
+watch(() => store.slideId, () => {
+  proposed.value = []
+  tapping.stop()
+})
 const place = ref<HTMLElement>()
 const view = ref<InstanceType<typeof StageView>>()
 const scoreView = ref<{ newBeat(): void }>()
@@ -31,6 +40,24 @@ const moved = computed(() => {
   const cue = store.cueId ? store.deck!.cues[store.cueId] : undefined
   return cue?.what === 'move' && cue.effect.startsWith('move-') ? cue : null
 })
+function record(from: number | null) {
+  recording.value = { onto: from !== null && sounds.chosen ? { media: sounds.chosen.media, at: from } : null }
+}
+function kept(media: string) {
+  recording.value = null
+  sounds.narrate(media)
+}
+function takeProposed() {
+  tapping.apply(proposed.value, store.score?.clips.find(fit => fit.sound === sounds.voice?.id)?.seconds)
+  proposed.value = []
+}
+function onKey(event: KeyboardEvent) {
+  if (!tapping.on.value || (event.key !== ' ' && event.key !== 'Escape')) return
+  event.preventDefault()
+  if (event.key === ' ') tapping.tap()
+  else tapping.stop()
+}
+onKeys(onKey)
 const marks = [['comes', 'comes in'], ['eye', 'draws the eye'], ['moves', 'moves'], ['data', 'changes data'], ['goes', 'goes out']] as const
 </script>
 
@@ -49,25 +76,40 @@ const marks = [['comes', 'comes in'], ['eye', 'draws the eye'], ['moves', 'moves
         <p>{{ finding.message }}</p>
         <button v-if="finding.remedy && store.canEdit" class="press small" @click="store.edit(finding.remedy!.label.toLowerCase(), finding.remedy!.changes(store.deck!, { id: freshId }))">{{ finding.remedy.label }}</button>
       </div>
+      <ClipAnswers />
       <TempoBox />
     </section>
     <section ref="place" class="stage-place" aria-label="Stage"><div v-if="plan && planned" class="lit" data-test="time-stage"><StageView ref="view" :deck="store.deck!" :plan="plan" :width="wide" /><MotionPath v-if="moved && !store.playing" :key="moved.id" :cue="moved" :scale="wide / size.width" /></div></section>
-    <aside class="cue" aria-label="Settings of the cue"><CueSettings /></aside>
-    <section class="score-place" aria-label="Score"><ScoreView ref="scoreView" /></section>
+    <aside class="cue" :aria-label="sounds.chosen ? 'Settings of the sound' : 'Settings of the cue'"><SoundSettings v-if="sounds.chosen" @record="record" @propose="starts => { proposed = starts }" /><CueSettings v-else /></aside>
+    <section class="score-place" aria-label="Score"><ScoreView ref="scoreView" :proposed="proposed" /></section>
     <div class="transport">
       <button class="press acts" @click="toggle">{{ store.playing ? 'Stop' : 'Play' }}</button>
       <button class="press" @click="playBeat(beat)">Play beat {{ beat + 1 }}</button>
       <button class="press plain" :class="{ on: store.loopBeat }" :aria-pressed="store.loopBeat" @click="store.loopBeat = !store.loopBeat">Loop this beat</button>
       <button v-if="store.canEdit" class="press plain" @click="scoreView?.newBeat()">New beat</button>
+      <SoundMenu @record="record(null)" />
+      <button v-if="store.canEdit" class="press plain" @click="tapping.begin()">Tap the beats</button>
+      <select v-model.number="speed" class="field pace" aria-label="How fast it plays here" title="How fast it plays here; the deck stays as it is"><option :value="1">as it is</option><option :value="0.5">half as fast</option><option :value="0.25">a quarter</option><option :value="0.1">a tenth</option></select>
+      <span class="steps"><button class="press plain" aria-label="One frame back" title="One frame back" @click="step(-1)"><UIcon name="i-lucide-step-back" /></button><button class="press plain" aria-label="One frame on" title="One frame on" @click="step(1)"><UIcon name="i-lucide-step-forward" /></button></span>
       <span class="amount quiet at">beat {{ beat + 1 }}, {{ secondsWords(Math.max(0, store.moment?.seconds ?? 0)) }}</span>
       <span class="marks"><span v-for="[tone, words] in marks" :key="tone"><i :style="{ background: `var(--${tone})` }" />{{ words }}</span></span>
     </div>
+    <div v-if="tapping.on.value" class="over" role="status">
+      <p>Press <b>Space</b> or the button each time the next beat should begin.</p>
+      <p class="amount clock">{{ secondsWords(tapping.seconds.value) }} <span class="quiet">{{ tapping.taps.value.length === 1 ? 'one beat tapped' : `${tapping.taps.value.length} beats tapped` }}</span></p>
+      <span class="presses"><button class="press acts" @click="tapping.tap()">Next beat</button><button class="press" @click="tapping.finish()">Done</button><button class="press plain" @click="tapping.stop()">Leave it as it was</button></span>
+    </div>
+    <div v-else-if="proposed.length" class="over" role="status">
+      <p>By the pauses of the voice, {{ proposed.length === 1 ? 'a beat would begin' : `${proposed.length} beats would begin` }} at <span class="amount">{{ proposed.map(second => second.toFixed(1)).join(', ') }} s</span>, a sentence each.</p>
+      <span class="presses"><button class="press acts" @click="takeProposed">Let them begin there</button><button class="press plain" @click="proposed = []">No</button></span>
+    </div>
+    <RecordVoice v-if="recording" :slide="store.slideId" :onto="recording.onto" @kept="kept" @close="recording = null" />
   </div>
   <p v-else class="empty quiet">No slide yet. The outline makes the first one.</p>
 </template>
 
 <style scoped>
-.time { display: grid; grid-template-columns: 250px 1fr 300px; grid-template-rows: minmax(200px, 48%) 1fr auto; height: 100%; }
+.time { position: relative; display: grid; grid-template-columns: 250px 1fr 300px; grid-template-rows: minmax(200px, 48%) 1fr auto; height: 100%; }
 .facts { padding: 12px 16px; overflow-y: auto; background: var(--well); min-height: 0; }
 .facts h2 { font-size: 17px; margin-bottom: 8px; }
 dl { display: grid; grid-template-columns: auto 1fr; gap: 3px 16px; margin: 0 0 12px; }
@@ -85,6 +127,13 @@ dd.wrong { color: var(--wrong); }
 .at { font-size: 13px; }
 .marks { margin-left: auto; display: flex; gap: 14px; color: var(--second); font-size: 13px; white-space: nowrap; }
 .marks i { display: inline-block; width: 13px; height: 10px; border-radius: 2px; margin-right: 6px; }
+.steps { display: inline-flex; }
+.steps .press { padding: 4px 6px; }
+.pace { padding: 3px 4px; font-size: 13px; }
+.over { position: absolute; left: 50%; bottom: 56px; transform: translateX(-50%); z-index: 20; background: var(--panel); border: 1px solid var(--line); border-radius: 12px; box-shadow: var(--shadow); padding: 12px 18px; max-width: 620px; }
+.over p { margin: 0 0 8px; }
+.clock { font-size: 18px; }
+.presses { display: flex; gap: 8px; }
 .empty { padding: 40px; text-align: center; }
 @media (max-width: 1150px) { .time { grid-template-columns: 200px 1fr 280px; } .marks { gap: 8px; font-size: 12px; } }
 </style>

@@ -9,7 +9,7 @@ import { themeUnder, type ElementKind } from '#core/deck'
 const wanted = shared('own')
 
 /** All that can be set on the selected parts; what is set goes to every one of them. */
-const emit = defineEmits<{ table: [], picture: [], edit: [id: string] }>()
+const emit = defineEmits<{ table: [], picture: [], clip: [kind: 'film' | 'sound'], edit: [id: string] }>()
 const store = useDeck()
 const stage = useStage()
 const arranging = useArranging()
@@ -22,7 +22,7 @@ const theme = computed(() => (store.stageId ? themeUnder(store.deck!, store.stag
 const ownTabs: Partial<Record<ElementKind, readonly { value: string, label: string }[]>> = {
   text: [{ value: 'own', label: 'Words' }, { value: 'list', label: 'List' }, { value: 'look', label: 'Look' }],
   picture: [{ value: 'own', label: 'Picture' }, { value: 'look', label: 'Look' }],
-  shape: [{ value: 'own', label: 'Shape' }], icon: [{ value: 'own', label: 'Icon' }], chart: [{ value: 'own', label: 'Data' }], table: [{ value: 'own', label: 'Table' }], figure: [{ value: 'own', label: 'Figure' }], diagram: [{ value: 'own', label: 'Outline' }, { value: 'look', label: 'Look' }],
+  shape: [{ value: 'own', label: 'Shape' }], icon: [{ value: 'own', label: 'Icon' }], chart: [{ value: 'own', label: 'Data' }], table: [{ value: 'own', label: 'Table' }], figure: [{ value: 'own', label: 'Figure' }], film: [{ value: 'own', label: 'Film' }], sound: [{ value: 'own', label: 'Sound' }], diagram: [{ value: 'own', label: 'Outline' }, { value: 'look', label: 'Look' }],
 }
 const tabs = computed(() => [...(kind.value ? ownTabs[kind.value] ?? [] : []), { value: 'place', label: 'Place' }, ...(chosen.value.length === 1 && !store.lookOwner ? [{ value: 'motion', label: 'Motion' }] : [])])
 const tab = computed(() => tabs.value.find(candidate => candidate.value === wanted.value)?.value ?? tabs.value[0]!.value)
@@ -45,6 +45,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       <TextSettings v-else :element="first" :theme="theme" @edit="emit('edit', first!.id)" />
     </template>
     <template v-else-if="first.kind === 'picture'"><PictureLookSettings v-if="tab === 'look'" :element="first" :theme="theme" /><PictureSettings v-else :element="first" :theme="theme" @picture="emit('picture')" /></template>
+    <ClipSettings v-else-if="first.kind === 'film' || first.kind === 'sound'" :element="first" @choose="emit('clip', first!.kind as 'film' | 'sound')" />
     <ShapeSettings v-else-if="first.kind === 'shape'" :element="first" :theme="theme" />
     <IconSettings v-else-if="first.kind === 'icon'" :element="first" :theme="theme" />
     <FigureSettings v-else-if="first.kind === 'figure'" :element="first" :theme="theme" />

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+/** Records a slide's voice with its notes in sight, whole or from a second on. */
+const props = defineProps<{ slide: string, onto: { media: string, at: number } | null }>()
+const emit = defineEmits<{ kept: [media: string], close: [] }>()
+const store = useDeck()
+const { state, problem, level, seconds, taken, begin, end, again } = useRecorder('microphone')
+const notes = computed(() => store.deck!.slides[props.slide]?.notes.trim() ?? '')
+const number = computed(() => store.slides.findIndex(slide => slide.id === props.slide) + 1)
+const even = ref(true)
+const tidy = ref(true)
+const busy = ref(false)
+const heard = computed(() => (taken.value ? URL.createObjectURL(taken.value) : ''))
+watch(heard, (_, before) => before && URL.revokeObjectURL(before))
+async function keep() {
+  if (!taken.value) return
+  busy.value = true
+  const kept = await asking(() => $fetch<{ hash: string }>('/api/media/voice', {
+    method: 'POST', body: taken.value!, headers: { 'content-type': 'application/octet-stream' },
+    query: { name: `Voice of slide ${number.value}`, level: even.value ? 'yes' : 'no', tidy: tidy.value ? 'yes' : 'no', ...(props.onto ? { onto: props.onto.media, at: props.onto.at } : {}) },
+  }))
+  busy.value = false
+  if (kept) emit('kept', kept.hash)
+}
+</script>
+
+<template>
+  <UModal :open="true" :title="`The voice of slide ${number}`" :description="onto ? `What follows ${secondsWords(onto.at)} is taken again` : 'Its notes are in sight while you speak'" :ui="{ content: 'max-w-2xl' }" @update:open="shown => shown || emit('close')">
+    <template #body>
+      <div class="recorder">
+        <p class="notes" :class="{ quiet: !notes }">{{ notes || 'This slide has no notes. Write in the outline what is to be said, and it stands here.' }}</p>
+        <div class="line">
+          <button v-if="state === 'ready'" class="press acts" @click="begin"><UIcon name="i-lucide-mic" />Record</button>
+          <button v-else-if="state === 'recording'" class="press acts" @click="end"><UIcon name="i-lucide-square" />Stop</button>
+          <button v-else class="press" :disabled="busy" @click="again">Once more</button>
+          <span class="meter" role="meter" aria-label="How loud" aria-valuemin="0" aria-valuemax="100" :aria-valuenow="Math.round(level * 100)"><i :style="{ width: `${level * 100}%` }" /></span>
+          <span class="amount clock">{{ clockWords(seconds, true) }}</span>
+        </div>
+        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+        <template v-if="taken">
+          <audio :src="heard" controls />
+          <label><input v-model="even" type="checkbox">even its level</label>
+          <label><input v-model="tidy" type="checkbox">take the silence at its ends away</label>
+          <div class="foot"><button class="press acts" :disabled="busy" @click="keep">{{ busy ? 'Making it ready' : 'Keep it' }}</button></div>
+        </template>
+      </div>
+    </template>
+  </UModal>
+</template>
+
+<style scoped>
+.recorder { display: flex; flex-direction: column; gap: 12px; }
+.notes { font-size: 19px; line-height: 1.5; max-height: 38vh; overflow-y: auto; margin: 0; white-space: pre-line; }
+.notes.quiet { font-size: 15px; }
+.line { display: flex; gap: 12px; align-items: center; }
+.meter { flex: 1; height: 12px; border-radius: 999px; background: var(--well); overflow: hidden; }
+.meter i { display: block; height: 100%; background: var(--act); }
+.clock { font-size: 16px; }
+.problem { color: var(--wrong); margin: 0; }
+label { display: inline-flex; gap: 7px; align-items: center; }
+audio { width: 100%; }
+.foot { display: flex; justify-content: flex-end; }
+</style>

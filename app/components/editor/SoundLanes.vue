@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import type { Sound } from '#core/deck'
+import { spokenIn } from '#core/sound'
+import type { Sounding } from '#core/timing'
+
+/** The sounds over a slide along its beats: what is spoken, heard once, and laid under; each with how loud it is. */
+const props = defineProps<{ columns: readonly { index: number, x: number, width: number, moves: number, hold: number }[], unit: number, total: number, proposed: readonly number[] }>()
+const store = useDeck()
+const sounds = useSounds()
+const clips = useClips()
+
+const planned = computed(() => store.plan?.slides.find(slide => slide.slide === store.slideId))
+interface Piece { x: number, width: number, from: number, until: number }
+
+/** The stretches of a sounding that lie in each beat, px and seconds into the file; a loop is parted where it begins again. */
+function piecesOf(sounding: Sounding): Piece[] {
+  const slide = planned.value
+  if (!slide) return []
+  return props.columns.flatMap((column): Piece[] => {
+    const beat = slide.beats[column.index]
+    if (!beat) return []
+    const [first, last] = [Math.max(sounding.start, beat.start), Math.min(sounding.end, beat.start + column.moves + column.hold)]
+    const made: Piece[] = []
+    for (let at = first; at < last - 0.001;) {
+      const played = sounding.played + at - sounding.start
+      const { span } = sounding
+      const into = sounding.loop && span.seconds > 0 ? played % span.seconds : played
+      const run = Math.min(last - at, Math.max(0.01, span.seconds - into))
+      made.push({ x: column.x + (at - beat.start) * props.unit, width: run * props.unit, from: span.from + into * span.speed, until: span.from + (into + run) * span.speed })
+      at += run
+      if (made.length > 400) break
+    }
+    return made
+  })
+}
+const shift = ref<{ id: string, by: number } | null>(null)
+const lanes = computed(() => sounds.here.map(sound => {
+  const sounding = sounds.plan?.soundings.find(one => one.id === sound.id)
+  return { sound, sounding, peaks: clips.peaks(sound.media), pieces: sounding ? piecesOf(sounding) : [] }
+}))
+const words: Readonly<Record<Sound['use'], string>> = { narration: 'voice', bed: 'music', effect: 'sound' }
+
+/** Dragged along time, a sound that begins on this slide waits longer or less. */
+function press(event: PointerEvent, sound: Sound) {
+  if (event.button !== 0) return
+  sounds.choose(sound.id)
+  if (!store.canEdit || sound.fromSlide !== store.slideId) return
+  followPointer(event, next => {
+    const by = (next.clientX - event.clientX) / props.unit
+    shift.value = Math.abs(next.clientX - event.clientX) > 3 ? { id: sound.id, by: Math.max(by, -sound.delay) } : null
+  }, given => {
+    const moved = shift.value
+    shift.value = null
+    if (given && moved) sounds.set({ delay: Math.round((sound.delay + moved.by) * 100) / 100 }, `move ${sound.name}`)
+  })
+}
+/** Its volume, dragged up and down at its left edge. */
+function pressVolume(event: PointerEvent, sound: Sound) {
+  if (event.button !== 0 || !store.canEdit) return
+  sounds.choose(sound.id)
+  louder.value = { id: sound.id, volume: sound.volume }
+  followPointer(event, next => {
+    louder.value = { id: sound.id, volume: Math.min(1, Math.max(0, sound.volume + (event.clientY - next.clientY) / 80)) }
+  }, given => {
+    const volume = louder.value?.volume
+    louder.value = null
+    if (given && volume !== undefined && volume !== sound.volume) sounds.set({ volume: Math.round(volume * 100) / 100 }, `change the volume of ${sound.name}`)
+  })
+}
+const louder = ref<{ id: string, volume: number } | null>(null)
+const volumeOf = (sound: Sound) => (louder.value?.id === sound.id ? louder.value.volume : sound.volume)
+const speech = computed(() => {
+  const voice = lanes.value.find(lane => lane.sound.use === 'narration')
+  return voice?.peaks ? spokenIn(voice.peaks) : []
+})
+/** Where on the page a moment after the slide's opening lies. */
+function xAt(seconds: number): number {
+  const slide = planned.value
+  if (!slide) return 0
+  const opening = slide.start + slide.transition
+  const column = props.columns.findLast(one => (slide.beats[one.index]?.start ?? Infinity) - opening <= seconds + 1e-6) ?? props.columns[0]
+  const beat = column && slide.beats[column.index]
+  return column && beat ? column.x + Math.min(column.width, (seconds - (beat.start - opening)) * props.unit) : 0
+}
+defineExpose({ speech })
+</script>
+
+<template>
+  <div class="sounds" aria-label="Sounds">
+    <div v-for="lane in lanes" :key="lane.sound.id" class="lane" :class="{ here: sounds.chosenId === lane.sound.id }">
+      <button class="name" :aria-label="`${lane.sound.name}, ${words[lane.sound.use]}`" @click="sounds.choose(lane.sound.id)"><span>{{ lane.sound.name }}</span><span class="quiet">{{ words[lane.sound.use] }}</span></button>
+      <div class="track" :style="{ width: `${total}px` }">
+        <div
+          v-for="(piece, index) in lane.pieces" :key="index" class="piece" :class="lane.sound.use" :data-sound="lane.sound.id" :style="{ left: `${piece.x + (shift?.id === lane.sound.id ? shift.by * unit : 0)}px`, width: `${Math.max(2, piece.width)}px` }"
+          @pointerdown="press($event, lane.sound)">
+          <WaveForm v-if="lane.peaks" :peaks="lane.peaks" :from="piece.from" :until="piece.until" :width="Math.max(2, piece.width)" :height="30" :style="{ transform: `scaleY(${0.15 + 0.85 * volumeOf(lane.sound)})` }" />
+        </div>
+        <span v-if="lane.pieces[0]" class="volume amount" :class="{ held: louder?.id === lane.sound.id }" :style="{ left: `${lane.pieces[0].x + 3}px` }" :title="`Volume of ${lane.sound.name}: drag up or down`" @pointerdown.stop="pressVolume($event, lane.sound)">{{ Math.round(volumeOf(lane.sound) * 100) }} %</span>
+        <span v-if="!lane.pieces.length" class="quiet none">{{ lane.sounding ? 'not heard on this slide' : 'its file is not at hand' }}</span>
+        <template v-if="lane.sound.use === 'narration'"><i v-for="(second, index) in proposed" :key="`p${index}`" class="proposed" :style="{ left: `${xAt(second)}px` }" /></template>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.lane { display: flex; height: 38px; border-bottom: 1px solid color-mix(in srgb, var(--line) 60%, transparent); position: relative; }
+.name { width: 172px; flex: none; display: flex; justify-content: space-between; align-items: center; gap: 8px; padding: 0 12px 0 14px; border: 0; border-right: 1px solid var(--line); background: var(--panel); color: inherit; font: inherit; position: sticky; left: 0; z-index: 5; text-align: left; cursor: pointer; }
+.name span:first-child { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.name .quiet { font-size: 12.5px; }
+.here .name { background: var(--act-wash); font-weight: 600; }
+.track { position: relative; }
+.piece { position: absolute; top: 3px; height: 31px; overflow: hidden; background: color-mix(in srgb, currentColor 13%, transparent); border-radius: 3px; cursor: grab; touch-action: none; color: var(--comes); }
+.piece.bed { color: var(--moves); }
+.piece.effect { color: var(--goes); }
+.here .piece { background: color-mix(in srgb, currentColor 26%, transparent); }
+.volume { position: absolute; top: 10px; font-size: 11.5px; line-height: 17px; padding: 0 5px; border-radius: 999px; background: var(--panel); border: 1px solid var(--line); cursor: ns-resize; touch-action: none; opacity: 0; z-index: 2; }
+.lane:hover .volume, .here .volume, .volume.held { opacity: 1; }
+.none { position: absolute; left: 12px; top: 9px; font-size: 13px; }
+.proposed { position: absolute; top: 0; bottom: 0; border-left: 2px dashed var(--now); z-index: 3; pointer-events: none; }
+</style>
