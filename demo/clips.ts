@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process'
-import { seeded } from './seeded'
 import type { DemoMedia } from './illustrations'
+import { wav, type Sound } from './wav'
 
 const [W, H, rate, seconds] = [480, 270, 15, 4]
 type Rgb = readonly [number, number, number]
@@ -44,9 +44,6 @@ function encode(film: Film): Promise<Buffer> {
   })
 }
 
-const hertz = 22_050
-/** A sound as its amplitude, −1 to 1, at a second. */
-type Sound = { seconds: number, at: (second: number, noise: () => number) => number }
 const envelope = (second: number, length: number, rise = 0.02) => clamp(second / rise) * clamp((length - second) / 0.2)
 const bell = (second: number, hz: number) => [1, 2.01, 2.98, 4.1].reduce((sum, partial, index) => sum + (Math.sin(second * turn * hz * partial) * Math.exp(-second * (1.6 + index * 1.4))) / (index + 1.4), 0) * 0.5
 const notes = [261.6, 329.6, 392, 523.3, 440, 349.2]
@@ -59,28 +56,6 @@ const sounds: Readonly<Record<string, Sound>> = {
   'Quiet bed': { seconds: 8, at: second => envelope(second, 8, 1) * notes.slice(0, 3).reduce((sum, hz, index) => sum + Math.sin(second * turn * (hz / 2)) * (0.5 + 0.5 * Math.sin((second / (3 + index)) * turn)), 0) * 0.16 },
   'Bright bed': { seconds: 8, at: second => envelope(second, 8, 0.1) * bell(second % 0.5, notes[Math.floor(second * 2) % notes.length]!) * 0.8 },
   'Rain': { seconds: 5, at: (second, noise) => envelope(second, 5, 0.5) * noise() * (0.14 + (noise() > 0.997 ? 0.7 : 0)) },
-}
-
-/** A sound as WAV, 16 bit, one channel. */
-function wav({ seconds: length, at }: Sound, seed: number): Buffer {
-  const random = seeded(seed)
-  const noise = () => random() * 2 - 1
-  const count = Math.round(length * hertz)
-  const bytes = Buffer.alloc(44 + count * 2)
-  bytes.write('RIFF', 0)
-  bytes.writeUInt32LE(36 + count * 2, 4)
-  bytes.write('WAVEfmt ', 8)
-  bytes.writeUInt32LE(16, 16)
-  bytes.writeUInt16LE(1, 20)
-  bytes.writeUInt16LE(1, 22)
-  bytes.writeUInt32LE(hertz, 24)
-  bytes.writeUInt32LE(hertz * 2, 28)
-  bytes.writeUInt16LE(2, 32)
-  bytes.writeUInt16LE(16, 34)
-  bytes.write('data', 36)
-  bytes.writeUInt32LE(count * 2, 40)
-  for (let index = 0; index < count; index++) bytes.writeInt16LE(Math.round(Math.max(-1, Math.min(1, at(index / hertz, noise))) * 32_000), 44 + index * 2)
-  return bytes
 }
 
 /** Six film clips and eight sounds of the harbour, by computation. */

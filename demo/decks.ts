@@ -53,7 +53,10 @@ One promise: nobody waits in the rain
 }
 
 /** The film that runs at the season's opening. */
-export function tenSeasons(pictures: readonly DemoPicture[], logo: Logo): Deck {
+/** What is said on the second slide of the film. */
+export const seasonsVoice = 'Ten years ago half a million people crossed. Every season since has brought more. Last year it was seven hundred and forty thousand.'
+
+export function tenSeasons(pictures: readonly DemoPicture[], logo: Logo, sound?: { bed: string, voice: { hash: string, peaks: Uint8Array } }): Deck {
   const work = workbench({
     title: 'Ten seasons of crossings', purpose: 'film', prefix: 'seasons',
     outline: `Ten seasons of crossings
@@ -87,6 +90,11 @@ Thank you for crossing with us`,
   // Too short for its words, as Check will say.
   work.hold(2, 1, 0.4)
   work.hold(4, 0, 3)
+  work.notes(1, seasonsVoice)
+  if (sound) {
+    work.bed(sound.bed, 'Quiet bed')
+    work.voice(1, sound.voice)
+  }
   return work.deck()
 }
 

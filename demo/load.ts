@@ -1,6 +1,6 @@
 import { themeDeckOf } from '../core/themes'
 import { closeDatabase, database } from '../server/database/connection'
-import { changeMedia } from '../server/database/media'
+import { changeMedia, soundOf } from '../server/database/media'
 import { addPerson } from '../server/database/people'
 import { addLoop, setLoopItems } from '../server/database/screens'
 import { keepTable } from '../server/database/tables'
@@ -11,11 +11,12 @@ import { checkUpload } from '../server/media/check'
 import { keepChecked } from '../server/media/keep'
 import { newId } from '../server/new-id'
 import { hashOf } from '../server/passwords'
-import { briefing, hallLoop, seasonReview, tenSeasons, type DemoPicture } from './decks'
+import { briefing, hallLoop, seasonReview, seasonsVoice, tenSeasons, type DemoPicture } from './decks'
 import { makeClips } from './clips'
 import { makeIllustrations } from './illustrations'
 import { makeLogo } from './logo'
 import { makePictures } from './pictures'
+import { voiceOf } from './voice'
 import { crossings, punctuality, sailings } from './tables'
 
 const people = [
@@ -47,7 +48,13 @@ async function load() {
     return { hash: checked.value.row.hash, width: checked.value.row.width!, height: checked.value.row.height! }
   }
   const pictures = []
-  for (const one of [...await makeClips(), ...await makeIllustrations()]) await keep(one)
+  let bed = ''
+  for (const one of [...await makeClips(), ...await makeIllustrations()]) {
+    const { hash } = await keep(one)
+    if (one.name.startsWith('Quiet bed')) bed = hash
+  }
+  const voice = (await keep({ name: 'Voice of the seasons.wav', folder: 'Voices', tags: ['voice'], bytes: voiceOf(seasonsVoice, 77) })).hash
+  const peaks = (await soundOf(voice))!.peaks!
   for (const picture of await makePictures()) pictures.push(await keep({ ...picture, tags: ['photograph'] }))
   const formOf = async (form: 'light' | 'dark') => {
     const { hash, width, height } = await keep({ ...makeLogo(form), folder: 'Logo', tags: ['logo'] })
@@ -55,7 +62,7 @@ async function load() {
   }
   const logo = { onLight: await formOf('light'), onDark: await formOf('dark'), clear: 0.3, least: 40 }
   const hall = hallLoop(pictures)
-  const film = tenSeasons(pictures, logo)
+  const film = tenSeasons(pictures, logo, { bed, voice: { hash: voice, peaks } })
   const talk = briefing(pictures, logo)
   await makeDeck('demo-review', seasonReview(), author)
   await makeDeck('demo-hall', hall, author)

@@ -5,7 +5,8 @@ import {
 } from '../core/deck'
 import { readOutline } from '../core/formats/outline'
 import { buildSlide, familyNamed, insertOutline, layOut, newDeck, type Build } from '../core/layouts'
-import { effectNamed, namedEasings, transitionNamed } from '../core/timing'
+import { captionsFor } from '../core/sound'
+import { effectNamed, namedEasings, putSound, transitionNamed } from '../core/timing'
 
 /** Builds a demo deck with the very edits that the interface makes. */
 export function workbench(wish: { title: string, purpose: Purpose, prefix: string, outline: string }) {
@@ -60,6 +61,17 @@ export function workbench(wish: { title: string, purpose: Purpose, prefix: strin
         part('footer', { kind: 'text', name: 'Footer', field: 'footer', style: 'small', vertical: 'middle', text: textOf([]), box: { ...foot, x: margin + 130, width: 560 } }),
         part('number', { kind: 'text', name: 'Slide number', field: 'slide-number', style: 'small', align: 'right', vertical: 'middle', text: textOf([]), box: { ...foot, x: width - margin - 320, width: 90 } }),
       ])
+    },
+    /** Music under all slides, softer while somebody speaks. */
+    bed(media: string, name: string) {
+      const slides = slidesOf(deck)
+      edit(putSound(deck, { use: 'bed', media, name, fromSlide: slides[0]!.id, untilSlide: slides.at(-1)!.id }, context))
+    },
+    /** A slide’s voice that says its notes, with captions by its pauses. */
+    voice(index: number, { hash, peaks }: { hash: string, peaks: Uint8Array }) {
+      edit(putSound(deck, { use: 'narration', media: hash, name: 'Voice', fromSlide: slide(index).id, untilSlide: slide(index).id, delay: 0.6 }, context))
+      const sound = Object.values(deck.sounds).find(one => one.use === 'narration' && one.fromSlide === slide(index).id)!
+      edit(setFields(deck, { table: 'sounds', id: sound.id, fields: { captions: captionsFor(slide(index).notes, peaks) } }))
     },
     /** How the lines or items of a slide come in. */
     build: (index: number, how: Build) => edit(buildSlide(deck, { slide: slide(index).id, how }, context)),

@@ -58,6 +58,7 @@ async function hang() {
     <div class="ways">
       <section><h3>Present</h3><p>Full screen, at your pace. Space, arrows or a press go on; Escape leaves.</p><div class="foot"><button class="press acts" :disabled="!store.plan?.slides.length" @click="begin">Present from the start</button></div></section>
       <section><h3>Play as a film</h3><p>By itself from beginning to end, in <b class="amount">{{ length }}</b>. Nothing to touch.</p><div class="foot"><button class="press" :disabled="!store.plan?.slides.length" @click="film">Play as a film</button></div></section>
+      <FilmDesk />
       <section><h3>Take away as a file</h3><p>One open file: the deck as JSON by its published schema, its tables and pictures, zipped. Bring it in again anywhere, identical.</p><div class="foot"><button class="press" @click="takeAway('file')">Take away as a file</button></div></section>
       <section><h3>One page that plays anywhere</h3><p>One HTML file with the player, the pictures and the fonts inside. It opens in any current browser, without a network.</p><div class="foot"><button class="press" :disabled="!store.plan?.slides.length" @click="takeAway('offline')">Take away as a page</button></div></section>
       <section>

@@ -15,6 +15,7 @@ const as = computed(() => (['talk', 'film', 'loop'].includes(String(route.query.
 const player = ref<{ forward(): void, back(): void, pause(): void, over: boolean, paused: boolean }>()
 const root = ref<HTMLElement>()
 const shownControls = ref(false)
+const captions = ref(false)
 let hide: ReturnType<typeof setTimeout>
 
 store.open(String(route.params.id))
@@ -38,7 +39,7 @@ function onKey(event: KeyboardEvent) {
   const keys: Record<string, () => void> = {
     ' ': () => player.value?.forward(), 'ArrowRight': () => player.value?.forward(), 'ArrowDown': () => player.value?.forward(), 'PageDown': () => player.value?.forward(), 'Enter': () => player.value?.forward(),
     'ArrowLeft': () => player.value?.back(), 'ArrowUp': () => player.value?.back(), 'PageUp': () => player.value?.back(), 'Backspace': () => player.value?.back(),
-    'p': () => player.value?.pause(), 'f': fullScreen, 'Escape': leave,
+    'p': () => player.value?.pause(), 'f': fullScreen, 'c': () => { captions.value = !captions.value }, 'Escape': leave,
   }
   if (event.ctrlKey || event.metaKey || event.altKey || !keys[event.key]) return
   if (event.target instanceof HTMLButtonElement && (event.key === ' ' || event.key === 'Enter')) return
@@ -59,11 +60,11 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
 
 <template>
   <div ref="root" class="room dark" :class="{ stirred: shownControls }" @mousemove="stir" @click.self="player?.forward()" @contextmenu.prevent="player?.back()">
-    <PlayerView v-if="bundle" ref="player" :bundle="bundle" :as="as" :from="from" @click="player?.forward()" @moment="moment => { beat = `${moment.slide}:${moment.beat}` }" />
+    <PlayerView v-if="bundle" ref="player" :bundle="bundle" :as="as" :from="from" :captions="captions" @click="player?.forward()" @moment="moment => { beat = `${moment.slide}:${moment.beat}` }" />
     <p v-else class="quiet">{{ store.status.closed ? 'There is no such deck.' : 'Fetching the deck' }}</p>
     <span class="hidden-words" data-test="beat">{{ beat }}</span>
     <div class="controls" @click.stop>
-      <button class="press" @click="player?.back()">Back</button><button class="press" @click="player?.forward()">On</button><button class="press" @click="player?.pause()">{{ player?.paused ? 'Go on playing' : 'Pause' }}</button><button class="press" @click="fullScreen">Full screen</button><button class="press" @click="leave">Leave</button>
+      <button class="press" @click="player?.back()">Back</button><button class="press" @click="player?.forward()">On</button><button class="press" @click="player?.pause()">{{ player?.paused ? 'Go on playing' : 'Pause' }}</button><button class="press" :aria-pressed="captions" @click="captions = !captions">Captions</button><button class="press" @click="fullScreen">Full screen</button><button class="press" @click="leave">Leave</button>
     </div>
   </div>
 </template>

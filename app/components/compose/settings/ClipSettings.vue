@@ -6,7 +6,6 @@ import { spanOfClip } from '#core/timing'
 /** A film or sound on a slide: which stretch of it plays, how, and for how long. */
 const props = defineProps<{ element: ClipElement & ShownElement }>()
 const emit = defineEmits<{ choose: [] }>()
-const store = useDeck()
 const clips = useClips()
 const stage = useStageHost()
 const arranging = useArranging()
