@@ -1,4 +1,4 @@
-import { heardAt, momentAt, setBeatTimes } from '#core/timing'
+import { heardAt, setBeatTimes } from '#core/timing'
 import { openClock, openSound, type SoundEngine } from '#player'
 
 /** Plays a slide, with its voice where it has one, while beats are tapped along; then lets them begin at the taps. */
@@ -32,7 +32,8 @@ export function useTapping() {
       seconds.value += passed()
       // The voice is heard to its end, however long the slide is planned as yet.
       if (sounds.plan && voice) engine?.hear(heardAt({ ...sounds.plan, soundings: [{ ...voice, end: voice.start + voice.span.seconds }] }, opening + seconds.value), true)
-      store.goTo(momentAt(plan, Math.min(opening + seconds.value, slide.start + slide.length - 0.001)) ?? store.moment!)
+      // Each tap is seen as what it will be: the next beat.
+      store.goTo({ slide: slide.slide, beat: Math.min(taps.value.length, slide.beats.length - 1), seconds: seconds.value - (taps.value.at(-1) ?? 0) })
       if (seconds.value >= ends) return finish()
       request = requestAnimationFrame(tick)
     }

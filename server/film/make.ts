@@ -6,12 +6,11 @@ import { strToU8, zipSync } from 'fflate'
 import { mediaOf, type Deck } from '../../core/deck'
 import { filmDeck, filmSize, longestAnimation, type FilmOrder } from '../../core/formats/film'
 import { writeSrt, writeVtt } from '../../core/formats/subtitles'
-import { frameSeconds } from '../../core/timing'
 import { mediaByHash, mediaBytes } from '../database/media'
 import { pageOf } from '../decks/offline'
 import { openCaptor, type Captor, type FilmOutline } from './captor'
 import { startEncoder } from './encode'
-import { matroskaHead, matroskaPicture } from './matroska'
+import { matroskaHead, pictureWriter } from './matroska'
 import { mixSound } from './mix'
 import { Refused, type Progress } from '../jobs/progress'
 
@@ -122,16 +121,12 @@ export async function makeFilm(deck: Deck, order: FilmOrder, folder: string, pro
     const encoder = startEncoder({ format: order.format, rate: order.rate, frames: outline.frames, sound, into })
     try {
       await encoder.write(matroskaHead(size))
-      let last: Buffer | null = null
-      let lastFrame = -1
+      const writer = pictureWriter(order.rate, encoder.write)
       for await (const { frame, jpeg } of drawn(pages, frames)) {
-        await encoder.write(matroskaPicture(frameSeconds(frame, order.rate), jpeg))
-        last = jpeg
-        lastFrame = frame
+        await writer.picture(frame, jpeg)
         await progress(frame + 1, outline.frames, 'Drawing')
       }
-      // The last picture once more, so that a hold at the end is as long as it is.
-      if (last && lastFrame < outline.frames - 1) await encoder.write(matroskaPicture(frameSeconds(outline.frames - 1, order.rate), last))
+      await writer.end(outline.frames)
       await progress(outline.frames, outline.frames, 'Finishing the file')
       await encoder.end()
     } catch (error) {

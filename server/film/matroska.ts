@@ -34,3 +34,23 @@ export const matroskaHead = ({ width, height }: { width: number, height: number 
 /** One picture, seen from `seconds` on. */
 export const matroskaPicture = (seconds: number, jpeg: Buffer): Buffer =>
   element('1f43b675', element('e7', number(seconds * units)), element('a3', Buffer.from([0x81, 0, 0, 0x80]), jpeg))
+
+/**
+ * Writes pictures, each seen from its frame until the next one’s. The last frame before a change is written out: an encoder
+ * that fills a gap to a steady rate lets it end half a frame early.
+ */
+export function pictureWriter(rate: number, write: (bytes: Buffer) => Promise<void>) {
+  let last: { frame: number, jpeg: Buffer } | null = null
+  const repeat = async (frame: number) => {
+    if (last && frame > last.frame) await write(matroskaPicture(frame / rate, last.jpeg))
+  }
+  return {
+    async picture(frame: number, jpeg: Buffer) {
+      await repeat(frame - 1)
+      await write(matroskaPicture(frame / rate, jpeg))
+      last = { frame, jpeg }
+    },
+    /** Lets the last picture be seen to the end of a film of so many frames. */
+    end: (frames: number) => repeat(frames - 1),
+  }
+}

@@ -13,8 +13,10 @@ const blockSamples = sampleRate
 /** Decodes the stretch of a file that plays, at its speed, to 32-bit floats; false where it has no sound. */
 function decode(source: string, sounding: Sounding, into: string): Promise<boolean> {
   const { from, until, speed } = sounding.span
-  const tempo = speed === 1 ? [] : ['-af', (speed < 0.5 ? `atempo=0.5,atempo=${speed / 0.5}` : speed > 2 ? `atempo=2,atempo=${speed / 2}` : `atempo=${speed}`)]
-  const args = ['-v', 'error', '-protocol_whitelist', 'file,pipe', '-ss', String(from), '-t', String(until - from), '-i', source, '-map', '0:a:0', ...tempo, '-ar', String(sampleRate), '-ac', String(channels), '-f', 'f32le', '-y', into]
+  // Right after a place that was sought, some codecs are silent: they are begun earlier, and that is cut off again.
+  const early = Math.max(0, from - 2)
+  const tempo = speed === 1 ? '' : speed < 0.5 ? `,atempo=0.5,atempo=${speed / 0.5}` : speed > 2 ? `,atempo=2,atempo=${speed / 2}` : `,atempo=${speed}`
+  const args = ['-v', 'error', '-protocol_whitelist', 'file,pipe', '-ss', String(early), '-i', source, '-map', '0:a:0', '-af', `atrim=start=${from - early}:end=${until - early},asetpts=PTS-STARTPTS${tempo}`, '-ar', String(sampleRate), '-ac', String(channels), '-f', 'f32le', '-y', into]
   return new Promise(resolve => {
     const child = spawn('ffmpeg', args, { stdio: 'ignore' })
     child.on('error', () => resolve(false))

@@ -104,6 +104,7 @@ defineExpose({ speech })
 </template>
 
 <style scoped>
+.sounds { position: sticky; bottom: 0; z-index: 6; background: var(--panel); border-top: 1px solid var(--line); }
 .lane { display: flex; height: 38px; border-bottom: 1px solid color-mix(in srgb, var(--line) 60%, transparent); position: relative; }
 .name { width: 172px; flex: none; display: flex; justify-content: space-between; align-items: center; gap: 8px; padding: 0 12px 0 14px; border: 0; border-right: 1px solid var(--line); background: var(--panel); color: inherit; font: inherit; position: sticky; left: 0; z-index: 5; text-align: left; cursor: pointer; }
 .name span:first-child { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }

@@ -85,11 +85,11 @@ const marks = [['comes', 'comes in'], ['eye', 'draws the eye'], ['moves', 'moves
     <div class="transport">
       <button class="press acts" @click="toggle">{{ store.playing ? 'Stop' : 'Play' }}</button>
       <button class="press" @click="playBeat(beat)">Play beat {{ beat + 1 }}</button>
-      <button class="press plain" :class="{ on: store.loopBeat }" :aria-pressed="store.loopBeat" @click="store.loopBeat = !store.loopBeat">Loop this beat</button>
+      <button class="press plain" aria-label="Loop this beat" :class="{ on: store.loopBeat }" :aria-pressed="store.loopBeat" @click="store.loopBeat = !store.loopBeat">Loop it</button>
       <button v-if="store.canEdit" class="press plain" @click="scoreView?.newBeat()">New beat</button>
       <SoundMenu @record="record(null)" />
-      <button v-if="store.canEdit" class="press plain" @click="tapping.begin()">Tap the beats</button>
-      <select v-model.number="speed" class="field pace" aria-label="How fast it plays here" title="How fast it plays here; the deck stays as it is"><option :value="1">as it is</option><option :value="0.5">half as fast</option><option :value="0.25">a quarter</option><option :value="0.1">a tenth</option></select>
+      <button v-if="store.canEdit" class="press plain" :disabled="tapping.on.value" @click="tapping.begin()">Tap the beats</button>
+      <select v-model.number="speed" class="field pace" aria-label="How fast it plays here" title="How fast it plays here; the deck stays as it is"><option :value="1">1 ×</option><option :value="0.5">½ ×</option><option :value="0.25">¼ ×</option><option :value="0.1">0.1 ×</option></select>
       <span class="steps"><button class="press plain" aria-label="One frame back" title="One frame back" @click="step(-1)"><UIcon name="i-lucide-step-back" /></button><button class="press plain" aria-label="One frame on" title="One frame on" @click="step(1)"><UIcon name="i-lucide-step-forward" /></button></span>
       <span class="amount quiet at">beat {{ beat + 1 }}, {{ secondsWords(Math.max(0, store.moment?.seconds ?? 0)) }}</span>
       <span class="marks"><span v-for="[tone, words] in marks" :key="tone"><i :style="{ background: `var(--${tone})` }" />{{ words }}</span></span>
@@ -122,10 +122,10 @@ dd.wrong { color: var(--wrong); }
 .lit { position: relative; box-shadow: var(--shadow); border-radius: 3px; }
 .cue { background: var(--panel); border-left: 1px solid var(--line); padding: 12px 14px; overflow-y: auto; min-height: 0; }
 .score-place { grid-column: 1 / -1; min-height: 0; border-top: 1px solid var(--line); }
-.transport { grid-column: 1 / -1; display: flex; align-items: center; gap: 8px; padding: 6px 14px; border-top: 1px solid var(--line); background: var(--panel); }
+.transport { grid-column: 1 / -1; display: flex; align-items: center; gap: 6px; padding: 6px 14px; border-top: 1px solid var(--line); background: var(--panel); }
 .transport .press { padding: 4px 11px; }
-.at { font-size: 13px; }
-.marks { margin-left: auto; display: flex; gap: 14px; color: var(--second); font-size: 13px; white-space: nowrap; }
+.at { font-size: 13px; white-space: nowrap; }
+.marks { margin-left: auto; display: flex; gap: 4px 11px; color: var(--second); font-size: 12.5px; white-space: nowrap; flex-wrap: wrap; justify-content: flex-end; max-height: 40px; overflow: hidden; }
 .marks i { display: inline-block; width: 13px; height: 10px; border-radius: 2px; margin-right: 6px; }
 .steps { display: inline-flex; }
 .steps .press { padding: 4px 6px; }

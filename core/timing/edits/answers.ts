@@ -15,7 +15,8 @@ export interface ClipAnswer {
 
 /** A clip that ends less than this before or after its slide, seconds, fits. */
 const slack = 0.1
-export const fits = (fit: ClipFit) => Math.abs(fit.beyond) <= slack
+/** A voice may well be over before its slide is. */
+export const fits = (fit: ClipFit) => (fit.sound !== null && fit.beyond < 0) || Math.abs(fit.beyond) <= slack
 
 const hundredth = (seconds: number) => Math.round(seconds * 100) / 100
 const words = (seconds: number) => `${seconds.toFixed(1)} s`
@@ -57,6 +58,6 @@ export function answersOf(deck: Deck, plan: Rundown, slide: RundownSlide, fit: C
     }
   }
   const times = fit.seconds > 0 ? (score.length - fit.start) / fit.seconds : 0
-  if (times > 0.05) made.push({ kind: 'loop', label: 'Let it begin again', result: times >= 1 ? `it plays ${times.toFixed(1)} times in ${words(score.length - fit.start)}` : `it stops with the slide, after ${words(score.length - fit.start)}`, seconds: score.length, changes: put({ loop: true }) })
+  if (fit.element && times > 0.05) made.push({ kind: 'loop', label: 'Let it begin again', result: times >= 1 ? `it plays ${times.toFixed(1)} times in ${words(score.length - fit.start)}` : `it stops with the slide, after ${words(score.length - fit.start)}`, seconds: score.length, changes: put({ loop: true }) })
   return made
 }

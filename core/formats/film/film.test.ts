@@ -1,0 +1,57 @@
+import { describe, expect, it } from 'vitest'
+import { applyChanges, elementsOf, shownElements, slidesOf } from '../../deck'
+import { freshDeck, textElement } from '../../testing'
+import { shapes, sizeOfShape } from '../../layouts'
+import { filmDeck, filmSize, type FilmOrder } from './index'
+
+const order: FilmOrder = { format: 'mp4', rate: 30, shape: 'own', side: 720, captions: 'none', from: null, until: null, variant: null }
+const deck = (() => {
+  const base = freshDeck()
+  const first = slidesOf(base)[0]!
+  return applyChanges(base, [
+    ...['s2', 's3', 's4'].map((id, index) => ({ do: 'put' as const, table: 'slides' as const, record: { ...first, id, order: `b0${index + 1}` } })),
+    { do: 'put', table: 'elements', record: { ...textElement('free', 's2', ['By hand']), box: { x: 1500, y: 800, width: 300, height: 100, angle: 0 } } as never },
+  ])
+})()
+
+describe('a film’s picture', () => {
+  it('has the shape that was asked for, and an even number of px in both directions', () => {
+    for (const shape of Object.keys(shapes) as (keyof typeof shapes)[]) {
+      const size = filmSize(deck, { shape, side: 721 })
+      expect(size.width / size.height).toBeCloseTo(shapes[shape], 1)
+      expect([size.width % 2, size.height % 2]).toEqual([0, 0])
+      expect(Math.abs(Math.min(size.width, size.height) - 721)).toBeLessThanOrEqual(1)
+    }
+  })
+  it('as the deck is leaves the deck as it is', () => {
+    expect(filmDeck(deck, order)).toEqual(deck)
+  })
+})
+
+describe('a deck at another shape', () => {
+  it.each(['square', 'upright', 'tall', 'wide'] as const)('%s: everything stands within the picture', shape => {
+    const fitted = filmDeck(deck, { ...order, shape })
+    const { width, height } = fitted.info.info!.size
+    expect({ width, height }).toEqual(sizeOfShape(deck.info.info!.size, shape))
+    for (const slide of slidesOf(fitted)) {
+      for (const { box, name } of shownElements(fitted, slide.id)) {
+        expect([name, box.x >= -1, box.y >= -1, box.x + box.width <= width + 1, box.y + box.height <= height + 1]).toEqual([name, true, true, true, true])
+      }
+    }
+  })
+  it('lets what was put by hand keep its own shape and its place in proportion', () => {
+    const [free] = elementsOf(filmDeck(deck, { ...order, shape: 'tall' }), 's2').filter(element => element.id === 'free')
+    expect(free!.box!.width / free!.box!.height).toBeCloseTo(3, 1)
+    expect((free!.box!.x + free!.box!.width / 2) / 1080).toBeCloseTo(1650 / 1920, 1)
+  })
+})
+
+describe('a range of slides', () => {
+  it('leaves the others out of play, whichever end is named first', () => {
+    const played = (wish: Partial<FilmOrder>) => slidesOf(filmDeck(deck, { ...order, ...wish })).filter(slide => !slide.skipped).map(slide => slide.id)
+    expect(played({ from: 's2', until: 's3' })).toEqual(['s2', 's3'])
+    expect(played({ from: 's3', until: 's2' })).toEqual(['s2', 's3'])
+    expect(played({ from: 's4' })).toEqual(['s4'])
+    expect(played({ from: 'gone' })).toHaveLength(4)
+  })
+})
