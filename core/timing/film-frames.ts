@@ -22,3 +22,31 @@ export function repeatedFrames(plan: Rundown, rate: number): boolean[] {
     return !slide.running.length && isStillAfter(slide.score, last)
   })
 }
+
+/** A stretch of a film’s frames: drawn one by one, or `times` seconds of the picture that frame `from` − 1 shows. */
+export type FilmPart = { kind: 'drawn', from: number, until: number } | { kind: 'held', from: number, until: number, times: number }
+
+/** Holds shorter than this, seconds, are not worth a part of their own. */
+const worthHolding = 3
+
+/**
+ * A film in parts, in order and without gaps: what is drawn, and long holds by whole seconds, which an encoder needs to make
+ * once only. What is left of a hold after its whole seconds begins the part that follows.
+ */
+export function filmParts(repeats: readonly boolean[], rate: number): FilmPart[] {
+  const parts: FilmPart[] = []
+  let from = 0
+  for (let frame = 0; frame < repeats.length;) {
+    let next = frame + 1
+    while (next < repeats.length && repeats[next]) next++
+    const times = Math.floor((next - frame - 1) / rate)
+    if (times >= worthHolding) {
+      parts.push({ kind: 'drawn', from, until: frame + 1 })
+      from = frame + 1 + times * rate
+      parts.push({ kind: 'held', from: frame + 1, until: from, times })
+    }
+    frame = next
+  }
+  if (from < repeats.length) parts.push({ kind: 'drawn', from, until: repeats.length })
+  return parts
+}

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyChanges, beatsOf, slidesOf, type Change, type Deck, type FilmElement, type Sound } from '../deck'
 import { beat, cue, freshDeck, timingContext } from '../testing'
-import { advance, answersOf, compileSlide, frameAt, frameCount, frameIn, gainAt, heardAt, isStillAfter, lastMoment, momentAt, putClip, repeatedFrames, rundown, setBeatTimes, soundPlan, spanOfClip, type TimingContext } from './index'
+import { advance, answersOf, compileSlide, filmParts, frameAt, frameCount, frameIn, gainAt, heardAt, isStillAfter, lastMoment, momentAt, putClip, repeatedFrames, rundown, setBeatTimes, soundPlan, spanOfClip, type TimingContext } from './index'
 
 const media = 'f'.repeat(64)
 /** A deck of three slides that hold 4 s each, without transitions. */
@@ -180,6 +180,20 @@ describe('the frames of a film', () => {
         expect(frameIn(slide, b)).toEqual(frameIn(slide, a))
       })
     }), { numRuns: 40 })
+  })
+  it('go into parts without a gap, of long holds whole seconds', () => {
+    fc.assert(fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 400 }), fc.integer({ min: 1, max: 12 }), (drawn, rate) => {
+      const repeats = drawn.map((one, index) => index > 0 && one)
+      const parts = filmParts(repeats, rate)
+      expect(parts[0]!.from).toBe(0)
+      expect(parts.at(-1)!.until).toBe(repeats.length)
+      parts.forEach((part, index) => {
+        if (index > 0) expect(part.from).toBe(parts[index - 1]!.until)
+        if (part.kind !== 'held') return
+        expect(part.until - part.from).toBe(part.times * rate)
+        expect(repeats.slice(part.from, part.until).every(Boolean)).toBe(true)
+      })
+    }))
   })
   it('of a clip are all drawn while it runs, and none once it stands', () => {
     const deck = withClip()

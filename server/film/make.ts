@@ -10,7 +10,6 @@ import { mediaByHash, mediaBytes } from '../database/media'
 import { pageOf } from '../decks/offline'
 import { openCaptor, type Captor, type FilmOutline } from './captor'
 import { startEncoder } from './encode'
-import { matroskaHead, pictureWriter } from './matroska'
 import { mixSound } from './mix'
 import { Refused, type Progress } from '../jobs/progress'
 
@@ -118,15 +117,12 @@ export async function makeFilm(deck: Deck, order: FilmOrder, folder: string, pro
     await progress(0, outline.frames, 'Mixing the sound')
     const sound = order.format === 'gif' || order.format === 'webp' ? null : await mixSound(outline.sounds, outline.frames / order.rate, media => files.get(media), folder)
     const into = path.join(folder, `film.${order.format}`)
-    const encoder = startEncoder({ format: order.format, rate: order.rate, frames: outline.frames, sound, into })
+    const encoder = startEncoder({ format: order.format, rate: order.rate, size, repeats: Array.from(outline.repeats, sign => sign === '1'), sound, folder, into })
     try {
-      await encoder.write(matroskaHead(size))
-      const writer = pictureWriter(order.rate, encoder.write)
       for await (const { frame, jpeg } of drawn(pages, frames)) {
-        await writer.picture(frame, jpeg)
+        await encoder.picture(frame, jpeg)
         await progress(frame + 1, outline.frames, 'Drawing')
       }
-      await writer.end(outline.frames)
       await progress(outline.frames, outline.frames, 'Finishing the file')
       await encoder.end()
     } catch (error) {
