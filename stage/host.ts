@@ -9,6 +9,8 @@ export interface StageHost extends TimingContext {
   mediaUrl(hash: string, width?: number): string | undefined
   /** Where a still of a film can be loaded from, at some seconds, so many px across; absent where the film itself is sought. */
   stillUrl?(hash: string, seconds: number, width: number): string | undefined
+  /** Films are shown by their stills only, as in a thumbnail. */
+  stillsOnly?: boolean
   /** Whether time runs by itself, so that films play; absent or false: they are sought to each moment. */
   live?(): boolean
   /** Seconds by which a film is sought further than its moment, so that the picture at that moment is met in its middle. */

@@ -6,7 +6,8 @@ import { SlideView, stageHostKey } from '#stage'
 /** A slide at rest after its last beat, drawn by the stage, `width` px wide; with `prompts`, empty places say what belongs there. Says what it is through `label`. */
 const props = defineProps<{ deck: Deck, slide: string, width: number, label?: string, prompts?: boolean }>()
 const stage = useStageHost()
-provide(stageHostKey, () => stage.host)
+const host = computed(() => ({ ...stage.host, stillsOnly: true }))
+provide(stageHostKey, () => host.value)
 const size = computed(() => props.deck.info.info!.size)
 const scale = computed(() => props.width / size.value.width)
 const frame = computed(() => {

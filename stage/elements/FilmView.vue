@@ -10,6 +10,8 @@ import { redrawKey, type StageHost } from '../host'
 const props = defineProps<{ element: FilmElement & ShownElement, host: StageHost, prompts: boolean, scale: number }>()
 const video = ref<HTMLVideoElement>()
 const playing = ref(false)
+/** Whether the video has a picture to show; until then its still stands there. */
+const drawn = ref(false)
 const size = computed(() => ({ width: props.element.box.width, height: props.element.box.height }))
 const source = computed(() => (props.element.media ? props.host.mediaUrl(props.element.media) : undefined))
 const posterAt = computed(() => props.element.poster ?? props.element.from ?? 0)
@@ -28,8 +30,10 @@ function drive() {
 }
 function redraw(frame: ElementFrame | null) {
   media = frame?.media ?? null
-  if (playing.value !== (media !== null)) {
-    playing.value = media !== null
+  const plays = media !== null && !(props.host.stillsOnly && still.value)
+  if (playing.value !== plays) {
+    playing.value = plays
+    drawn.value = false
     void nextTick(drive)
   } else drive()
 }
@@ -46,8 +50,8 @@ onBeforeUnmount(() => {
 
 <template>
   <div class="stage-film" :style="{ clipPath: clip }">
-    <img v-if="still" v-show="!playing" :src="still" :alt="element.alt ?? ''" :style="{ objectFit: fit }" draggable="false" decoding="async">
-    <video v-if="source && (playing || !still)" ref="video" :src="source" :style="{ objectFit: fit }" :aria-label="element.alt ?? element.name" preload="auto" playsinline disablepictureinpicture @loadedmetadata="drive" />
+    <img v-if="still" v-show="!playing || !drawn" :src="still" :alt="element.alt ?? ''" :style="{ objectFit: fit }" draggable="false" decoding="async">
+    <video v-if="source && (playing || !still)" ref="video" :src="source" :style="{ objectFit: fit }" :aria-label="element.alt ?? element.name" preload="auto" playsinline disablepictureinpicture @loadedmetadata="drive" @seeked="drawn = true" @playing="drawn = true" />
     <p v-else-if="prompts && !element.media" class="stage-empty">A film stands here</p>
   </div>
 </template>

@@ -54,6 +54,6 @@ h2 { font-size: 20px; }
 .where { border: 0; background: none; padding: 0; color: inherit; font: inherit; text-align: left; cursor: pointer; display: flex; flex-direction: column; gap: 5px; border-radius: 6px; }
 .where > span { display: flex; flex-direction: column; font-size: 13px; color: var(--second); overflow-wrap: anywhere; }
 ul { list-style: none; margin: 0; padding: 0; display: flex; flex-direction: column; gap: 8px; }
-.finding { display: flex; align-items: center; gap: 10px; background: var(--now-wash); color: var(--now-ink); border-radius: 8px; padding: 8px 12px; }
-.finding p { flex: 1; margin: 0; overflow-wrap: anywhere; }
+.finding { display: flex; flex-wrap: wrap; align-items: center; gap: 8px 10px; background: var(--now-wash); color: var(--now-ink); border-radius: 8px; padding: 8px 12px; }
+.finding p { flex: 1 1 320px; margin: 0; overflow-wrap: anywhere; }
 </style>
