@@ -53,7 +53,10 @@ function show() {
 
 /** Films are heard with their pictures; all else is heard here. In a talk what plays goes on as it does, whatever the speaker does. */
 function listen(moment: Moment) {
-  const seconds = secondsAt(plan.value, moment)
+  const planned = secondsAt(plan.value, moment)
+  const slide = purpose.value === 'talk' ? plan.value.slides.find(one => one.slide === moment.slide) : undefined
+  // A speaker may stand on a slide for longer than planned: what is heard on it is heard to its own end.
+  const seconds = slide && planned !== null ? Math.min(planned, slide.start + slide.length - 0.001) : planned
   words.value = props.captions && seconds !== null ? captionAt(track.value, seconds) : ''
   const heard = seconds === null || paused.value || over.value ? [] : heardAt(sounds.value, seconds).filter(({ sounding }) => sounding.kind !== 'film')
   if (!engine && heard.length) engine = openSound(hash => props.bundle.media[hash])

@@ -93,6 +93,12 @@ describe('strokes', () => {
     expect(nodes.moving.querySelectorAll('path')).toHaveLength(0)
   })
 
+  it('of what is not seen leave nothing behind', () => {
+    show(whole({ visible: false, strokes: [stroke({ drawn: 1 })] }))
+    show(undefined)
+    expect(nodes.moving.querySelectorAll('path')).toHaveLength(0)
+  })
+
   it('that have not begun show nothing, not even their round end', () => {
     show(whole({ strokes: [stroke({ drawn: 0 })] }))
     expect(nodes.moving.querySelector('path')!.style.visibility).toBe('hidden')

@@ -119,9 +119,10 @@ function applyStrokes(moving: HTMLElement, strokes: readonly Stroke[], beneath: 
 export function applyElementFrame(nodes: ElementNodes, frame: ElementFrame | undefined, palette: Palette) {
   const strokes = (applied.get(nodes.moving) ?? rest).strokes
   applyPart(nodes.moving, frame?.whole ?? rest, palette)
-  if (strokes !== (frame?.whole.strokes ?? null)) for (const beneath of [true, false]) applyStrokes(nodes.moving, frame?.whole.strokes ?? [], beneath, palette)
   nodes.redraw?.(frame?.whole.visible ? frame : null)
   if (frame && !frame.whole.visible) return
+  // Of what is not seen nothing is drawn, just as nothing else of it is written.
+  if (strokes !== (frame?.whole.strokes ?? null)) for (const beneath of [true, false]) applyStrokes(nodes.moving, frame?.whole.strokes ?? [], beneath, palette)
   nodes.parts.forEach((list, index) => {
     const part = frame?.parts?.[index] ?? rest
     for (const node of list) applyPart(node, part, palette)

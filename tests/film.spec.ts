@@ -3,7 +3,7 @@ import path from 'node:path'
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { unzipSync } from 'fflate'
-import { click, counted, frameOf, onsetOf, place } from './support/clips'
+import { click, counted, frameOf, greyFilm, onsetOf, place } from './support/clips'
 import { enter, goPhase, kept, newDeck, paste } from './support/people'
 import { killWorker, startWorkerAgain } from './support/server'
 
@@ -102,4 +102,36 @@ test('a film whose maker is killed in the midst is made all the same; one that i
   const file = await take(page)
   const length = await inStore(page, deck => deck.plan.length)
   expect(Number(counted(file).streams.find(stream => stream.codec_type === 'video')!.nb_read_frames)).toBe(Math.round(length * 30))
+})
+
+test('a clip in a film stands at its very moment in each frame, and an animation of pictures is as long', async ({ page }) => {
+  await enter(page)
+  await newDeck(page, 'Clip within', 'Film')
+  await paste(page, 'textarea.title', 'Grey')
+  await kept(page)
+  await goPhase(page, 'Compose')
+  await page.getByTestId('clip-file').setInputFiles({ name: 'grey.mp4', mimeType: 'video/mp4', buffer: greyFilm(4, 'grey.mp4') })
+  await expect(page.locator('.stage-film')).toBeVisible()
+  await kept(page)
+  await goPhase(page, 'Deliver')
+  await choose(page, 'Shorter side', '360')
+  await choose(page, 'Frames a second', '25')
+  await films(page).getByRole('button', { name: 'Make the film' }).click()
+  await expect(films(page).locator('[data-film=done]')).toHaveCount(1, { timeout: 200_000 })
+  const film = await take(page)
+  const length = await inStore(page, deck => deck.plan.length)
+  expect(Number(counted(film).streams[0]!.nb_read_frames)).toBe(Math.round(length * 25))
+  // The film grows lighter by 2 of 255 a frame; what a picture says of its moment is right to a frame or two.
+  const greyAt = async (frame: number) => {
+    const { data, info } = await sharp(frameOf(film, frame)).greyscale().raw().toBuffer({ resolveWithObject: true })
+    return data[Math.floor(info.height / 2) * info.width * info.channels + Math.floor(info.width / 2) * info.channels]!
+  }
+  const greys = await Promise.all([5, 15, 25, 35].map(greyAt))
+  greys.slice(1).forEach((grey, index) => expect(Math.abs(grey - greys[index]! - 20)).toBeLessThan(5))
+
+  await choose(page, 'Format', 'gif')
+  await films(page).getByRole('button', { name: 'Make the film' }).click()
+  await expect(films(page).locator('[data-film=done]')).toHaveCount(2, { timeout: 200_000 })
+  const { format } = counted(await take(page))
+  expect(Math.abs(Number(format.duration) - length)).toBeLessThan(0.1)
 })

@@ -5,10 +5,12 @@ import { failed, mediaOf, type Deck, type Outcome } from '../../core/deck'
 import { themeDeckOf } from '../../core/themes'
 import { packDeck, tablesOf, unpackDeck } from '../../core/formats/deck-file'
 import { database } from '../database/connection'
-import { keepMedia, mediaByHash, wholeMedia, type MediaRow } from '../database/media'
+import { keepMedia, keepPeaks, mediaByHash, wholeMedia, type MediaRow } from '../database/media'
 import { keepTable, tableById, tablesById } from '../database/tables'
 import { keepTheme } from '../database/themes'
 import { checkMedia } from '../media/check-media'
+import { inFile } from '../media/in-file'
+import { peaksOf } from '../media/listen'
 import { newId } from '../new-id'
 import { makeDeck } from './make'
 
@@ -78,6 +80,7 @@ export async function bringDeckFile(bytes: Uint8Array, person: string): Promise<
     for (const item of arrived.value.media) await keepMedia(item.row, item.content, person, sql)
     await makeDeck(id, deck, person, sql)
   })
+  for (const { row, content } of arrived.value.media) if (row.seconds) await keepPeaks(row.hash, await inFile(content, row.extension, peaksOf))
   return { ok: true, value: { id, notes: arrived.value.notes } }
 }
 

@@ -4,6 +4,7 @@ import os from 'node:os'
 import path from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { spokenIn } from '../../core/sound'
+import { checkMedia } from './check-media'
 import { checkClip, probe } from './clip'
 import { isPlayable } from './convert'
 import { peaksOf } from './listen'
@@ -33,6 +34,12 @@ describe('a film that is brought', () => {
     expect(await probe(at('plain.mp4'))).toMatchObject({ picture: { width: 320, height: 180, steady: true }, sound: { codec: 'aac' } })
     expect((await peaksOf(at('plain.mp4')))!.length).toBeGreaterThan(190)
     expect(await peaksOf(at('odd.avi'))).toBeNull()
+  })
+  it('within a deck’s file is taken for what it is, whatever it is called', async () => {
+    const checked = await checkMedia(readFileSync(at('plain.mp4')), 'clip', 'mp4')
+    expect(checked.ok && checked.value.row).toMatchObject({ type: 'video/mp4', width: 320 })
+    expect(checked.ok && checked.value.row.seconds).toBeGreaterThan(1.9)
+    expect(await checkMedia(new Uint8Array([1, 2, 3]), 'clip.mp4', 'mp4')).toMatchObject({ ok: false })
   })
   it('broken halfway still tells what can be read of it, or says in a sentence that it cannot', async () => {
     truncateSync(at('odd.avi'), Math.round(statSync(at('odd.avi')).size / 2))

@@ -186,7 +186,7 @@ onKeys(onKey)
         <template v-else-if="store.canEdit">
           <button class="press small" @click="addText">Text</button>
           <button class="press small" @click="choosePicture(null)">Picture</button>
-          <UDropdownMenu :items="clipMenu"><button class="press small">Film or sound</button></UDropdownMenu>
+          <UDropdownMenu :items="clipMenu"><button class="press small">Clip</button></UDropdownMenu>
           <ShapeFinder label="Add a shape or line" lines @choose="addShape" @tool="tool => stage.tool = tool" />
           <IconFinder label="Add an icon" @choose="addIcon"><button class="press small">Icon</button></IconFinder>
           <button class="press small" @click="addChart">Chart</button>
