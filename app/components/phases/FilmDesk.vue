@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { slidesOf, variantsOf } from '#core/deck'
+import { slidesOf } from '#core/deck'
 import { filmDeck, filmFormats, filmRates, filmSize, formatWords, longestAnimation, type FilmOrder } from '#core/formats/film'
 import { shapes } from '#core/layouts'
 import { rundown } from '#core/timing'
 
 interface Film { id: string, name: string, state: 'waiting' | 'working' | 'done' | 'failed' | 'cancelled', done: number, total: number, message: string, bytes: number | null, createdAt: string }
 
-/** Orders films of the deck, shows how far they are, and hands them out. */
+/** Orders films of the deck in the variant that is chosen, shows how far they are, and hands them out. */
 const store = useDeck()
 const stage = useStageHost()
 const work = useStage()
@@ -16,7 +16,6 @@ const films = shallowRef<Film[]>([])
 const busy = ref(false)
 const shapeWords = { own: 'as the deck is', wide: 'wide, 16 : 9', square: 'square, 1 : 1', upright: 'upright, 4 : 5', tall: 'tall, 9 : 16' } as const
 const sides = [360, 480, 720, 1080, 1440, 2160]
-const variants = computed(() => variantsOf(store.deck!))
 const shown = computed(() => filmDeck(store.deck!, { ...order }))
 const size = computed(() => filmSize(store.deck!, order))
 const plan = computed(() => rundown(shown.value, 'film', stage.host))
@@ -75,7 +74,6 @@ const stateWords = (film: Film) => {
         <div class="row"><span class="label">Captions</span><select v-model="order.captions" class="field" aria-label="Captions"><option value="none">none</option><option value="beside">beside it, as .vtt and .srt</option><option value="picture">in the picture</option></select></div>
         <div class="row"><span class="label">From</span><select v-model="order.from" class="field" aria-label="From slide"><option :value="null">the first slide</option><option v-for="(slide, index) in store.slides" :key="slide.id" :value="slide.id">slide {{ index + 1 }}</option></select></div>
         <div class="row"><span class="label">until</span><select v-model="order.until" class="field" aria-label="Until slide"><option :value="null">the last slide</option><option v-for="(slide, index) in store.slides" :key="slide.id" :value="slide.id">slide {{ index + 1 }}</option></select></div>
-        <div v-if="variants.length" class="row"><span class="label">Variant</span><select v-model="order.variant" class="field" aria-label="Variant of the film"><option :value="null">as it is in general</option><option v-for="variant in variants" :key="variant.id" :value="variant.id">{{ variant.name }}</option></select></div>
       </div>
       <div class="preview">
         <p class="quiet"><span class="amount">{{ size.width }} × {{ size.height }}</span>, <template v-if="order.format === 'stills'">{{ beats === 1 ? 'one picture' : `${beats} pictures` }}</template><template v-else><span class="amount">{{ clockWords(plan.length, true) }}</span>, {{ Math.round(plan.length * order.rate).toLocaleString('en') }} frames</template></p>
