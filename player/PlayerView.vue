@@ -131,6 +131,6 @@ onBeforeUnmount(() => {
 </template>
 
 <style>
-.player-view { position: absolute; inset: 0; display: grid; place-items: center; background: #0b1113; overflow: hidden; }
+.player-view { position: absolute; inset: 0; isolation: isolate; display: grid; place-items: center; background: #0b1113; overflow: hidden; }
 .player-end { position: absolute; inset: 0; display: grid; place-items: center; background: #0b1113; color: #859899; font: 400 18px "Hanken Grotesk", sans-serif; }
 </style>
