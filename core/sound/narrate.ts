@@ -1,5 +1,5 @@
 import type { Caption } from '../deck'
-import { spokenIn, type Stretch } from './silences'
+import { spokenIn, type Stretch } from './spoken'
 
 /** The sentences of a script, in order; line ends part them too. */
 export function sentencesOf(text: string, language = 'en'): string[] {

@@ -39,11 +39,11 @@ export async function jobById(id: string): Promise<Job | undefined> {
   return row
 }
 
-/** Takes up a job that waits, or one whose worker has not been heard of; nothing where somebody else has it or it is over. */
+/** Takes up a job that waits; nothing where somebody else has it or it is over. */
 export async function takeJob(id: string): Promise<{ id: string, kind: Job['kind'], wish: unknown, name: string, person: string | null, attempts: number } | undefined> {
   const [row] = await database()<{ id: string, kind: Job['kind'], wish: unknown, name: string, person: string | null, attempts: number }[]>`
     update jobs set state = 'working', attempts = attempts + 1, done = 0, message = '', held_until = now() + ${`${heldFor} seconds`}::interval
-    where id = ${id} and (state = 'waiting' or (state = 'working' and held_until < now())) returning id, kind, wish, name, person, attempts`
+    where id = ${id} and state = 'waiting' returning id, kind, wish, name, person, attempts`
   return row
 }
 
@@ -63,10 +63,22 @@ export async function cancelJob(id: string): Promise<boolean> {
 
 /** Lets a job that failed or was cancelled begin again; false where it is not over or is done. */
 export async function renewJob(id: string): Promise<boolean> {
-  return (await database()`update jobs set state = 'waiting', attempts = 0, done = 0, message = '', ended_at = null where id = ${id} and state in ('failed', 'cancelled') returning id`).length > 0
+  return (await database()`update jobs set state = 'waiting', attempts = 0, done = 0, message = '', ended_at = null, held_until = null where id = ${id} and state in ('failed', 'cancelled') returning id`).length > 0
 }
 
-export const dropJob = (id: string) => database()`delete from jobs where id = ${id} and state not in ('waiting', 'working')`
+/** Takes a job that is over away, and what it made where nothing else has it. */
+export async function dropJob(id: string) {
+  await database().begin(async sql => {
+    const [gone] = await sql<{ result: string | null }[]>`delete from jobs where id = ${id} and state not in ('waiting', 'working') returning result`
+    if (gone?.result) await sql`delete from media m where m.hash = ${gone.result} and m.made and not exists (select from jobs j where j.result = m.hash)`
+  })
+}
 
-/** Jobs whose worker has not been heard of, and those that wait though nobody has taken them up for a while. */
-export const lapsedJobs = () => database()<{ id: string, attempts: number }[]>`select id, attempts from jobs where (state = 'working' and held_until < now()) or (state = 'waiting' and created_at < now() - interval '30 seconds')`
+/** Lets jobs wait again whose worker has not been heard of, and names those that nobody has been offered for a while, each once in that while. */
+export async function lapsedJobs(): Promise<{ id: string }[]> {
+  const sql = database()
+  await sql`update jobs set state = 'waiting', held_until = null where state = 'working' and held_until < now()`
+  return await sql<{ id: string }[]>`
+    update jobs set held_until = now() + interval '5 minutes'
+    where state = 'waiting' and coalesce(held_until, case when attempts > 0 then now() else created_at + interval '30 seconds' end) <= now() returning id`
+}

@@ -35,16 +35,19 @@ export async function mediaByHash(hash: string, sql: Sql = database()) {
   return row
 }
 
+/** Puts a file's row where there is none yet; false where it is there already. What somebody brings is of Media from then on. */
+async function addRow(sql: Sql, row: MediaRow, person: string | null, made: boolean): Promise<boolean> {
+  const inserted = await sql`
+    insert into media (hash, name, type, extension, bytes, width, height, seconds, created_by, made)
+    values (${row.hash}, ${row.name}, ${row.type}, ${row.extension}, ${row.bytes}, ${row.width}, ${row.height}, ${row.seconds ?? null}, ${person}, ${made}) on conflict (hash) do nothing returning hash`
+  if (!inserted.length && !made) await sql`update media set used_at = now(), made = false where hash = ${row.hash}`
+  return inserted.length > 0
+}
+
 /** Keeps a file in chunks, all or nothing; a file that is there already is left as it is. */
 export async function keepMedia(row: MediaRow, content: Uint8Array, person: string | null, outer?: Sql) {
   const put = async (sql: Sql) => {
-    const inserted = await sql`
-      insert into media (hash, name, type, extension, bytes, width, height, seconds, created_by)
-      values (${row.hash}, ${row.name}, ${row.type}, ${row.extension}, ${row.bytes}, ${row.width}, ${row.height}, ${row.seconds ?? null}, ${person}) on conflict (hash) do nothing returning hash`
-    if (!inserted.length) {
-      await sql`update media set used_at = now() where hash = ${row.hash}`
-      return
-    }
+    if (!(await addRow(sql, row, person, false))) return
     for (let part = 0; part * chunkSize < content.length; part++) {
       await sql`insert into media_chunks (hash, part, content) values (${row.hash}, ${part}, ${Buffer.from(content.subarray(part * chunkSize, (part + 1) * chunkSize))})`
     }
@@ -64,13 +67,10 @@ export async function* mediaBytes(hash: string, from: number, to: number): Async
   }
 }
 
-/** Keeps a file that lies on this machine, chunk by chunk, all or nothing. */
-export async function keepMediaFile(row: MediaRow, file: string, person: string | null) {
+/** Keeps a file that lies on this machine, chunk by chunk, all or nothing; one that was `made` to be taken away stays out of Media. */
+export async function keepMediaFile(row: MediaRow, file: string, person: string | null, made: boolean) {
   await database().begin(async sql => {
-    const inserted = await sql`
-      insert into media (hash, name, type, extension, bytes, width, height, seconds, created_by)
-      values (${row.hash}, ${row.name}, ${row.type}, ${row.extension}, ${row.bytes}, ${row.width}, ${row.height}, ${row.seconds ?? null}, ${person}) on conflict (hash) do nothing returning hash`
-    if (!inserted.length) return
+    if (!(await addRow(sql, row, person, made))) return
     const handle = await open(file)
     try {
       for (let part = 0; part * chunkSize < row.bytes; part++) {
@@ -106,7 +106,7 @@ const columns = (sql: Sql) => sql`m.hash, m.name, m.type, m.extension, m.bytes, 
 
 /** All pictures, films and sounds of the team, those used last first; fonts are kept elsewhere. */
 export async function allMedia(sql: Sql = database()): Promise<MediaItem[]> {
-  return await sql<MediaItem[]>`select ${columns(sql)} from media m left join people p on p.id = m.created_by where m.type not like 'font/%' and not exists (select from jobs j where j.result = m.hash and j.kind = 'film') order by m.used_at desc, m.hash`
+  return await sql<MediaItem[]>`select ${columns(sql)} from media m left join people p on p.id = m.created_by where m.type not like 'font/%' and not m.made order by m.used_at desc, m.hash`
 }
 
 export async function mediaItem(hash: string, sql: Sql = database()): Promise<MediaItem | undefined> {

@@ -87,15 +87,8 @@ async function* drawn(pages: readonly Captor[], frames: readonly number[]): Asyn
   }
 }
 
-/** What a film became: a file, its captions beside it, and what was drawn of it. */
-export interface MadeFilm {
-  file: string
-  outline: Pick<FilmOutline, 'frames'>
-  drawn: number
-}
-
-/** Makes a film of a deck in a folder. */
-export async function makeFilm(deck: Deck, order: FilmOrder, folder: string, progress: Progress): Promise<MadeFilm> {
+/** Makes a film of a deck in a folder; answers with its file. */
+export async function makeFilm(deck: Deck, order: FilmOrder, folder: string, progress: Progress): Promise<string> {
   const shown = filmDeck(deck, order)
   const size = filmSize(deck, order)
   await progress(0, 0, 'Laying out')
@@ -129,18 +122,18 @@ export async function makeFilm(deck: Deck, order: FilmOrder, folder: string, pro
       encoder.kill()
       throw error
     }
-    if (order.captions !== 'beside' || !outline.captions.length) return { file: into, outline, drawn: frames.length }
+    if (order.captions !== 'beside' || !outline.captions.length) return into
     const zip = path.join(folder, 'film.zip')
     const name = `film.${order.format}`
     await writeFile(zip, zipSync({ [name]: [new Uint8Array(await readFile(into)), { level: 0 }], 'captions.vtt': strToU8(writeVtt(outline.captions)), 'captions.srt': strToU8(writeSrt(outline.captions)) }))
-    return { file: zip, outline, drawn: frames.length }
+    return zip
   } finally {
     for (const captor of pages) captor.close()
   }
 }
 
 /** A picture of every beat once all that moves in it has moved, zipped. */
-async function makeStills(page: Captor, outline: FilmOutline, order: FilmOrder, folder: string, progress: Progress): Promise<MadeFilm> {
+async function makeStills(page: Captor, outline: FilmOutline, order: FilmOrder, folder: string, progress: Progress): Promise<string> {
   const entries: Record<string, [Uint8Array, { level: 0 }]> = {}
   for (const [index, { slide, beat, frame }] of outline.beats.entries()) {
     entries[`slide-${String(slide).padStart(3, '0')}-beat-${String(beat).padStart(2, '0')}.png`] = [new Uint8Array(await page.frame(frame, 'png')), { level: 0 }]
@@ -148,5 +141,5 @@ async function makeStills(page: Captor, outline: FilmOutline, order: FilmOrder, 
   }
   const file = path.join(folder, 'stills.zip')
   await writeFile(file, zipSync(entries))
-  return { file, outline, drawn: outline.beats.length }
+  return file
 }

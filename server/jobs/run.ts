@@ -49,7 +49,7 @@ export async function runJob(id: string) {
   try {
     await inFolder(async folder => {
       const made = job.kind === 'film' ? await film(job.wish, folder, progress) : await convertClip(job, folder, progress)
-      await keepMediaFile(made.row, made.file, job.person)
+      await keepMediaFile(made.row, made.file, job.person, job.kind === 'film')
       await made.kept?.()
       await finishJob(id, made.row.hash)
     })
@@ -65,7 +65,7 @@ async function film(wish: unknown, folder: string, progress: Progress): Promise<
   const order = filmOrderSchema.parse(ordered)
   const read = readDeck(deck)
   if (!read.ok) throw new Refused(read.message)
-  const { file } = await makeFilm(read.value.deck, order, folder, progress)
+  const file = await makeFilm(read.value.deck, order, folder, progress)
   const zipped = file.endsWith('.zip')
   const { extension, type } = zipped ? formatWords.stills : formatWords[order.format]
   return { file, row: { hash: await hashOfFile(file), name: title.slice(0, 180), type, extension, bytes: (await stat(file)).size, width: null, height: null } }

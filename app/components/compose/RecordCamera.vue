@@ -14,15 +14,7 @@ watch(seen, (_, before) => before && URL.revokeObjectURL(before))
       <div class="recorder">
         <video v-if="taken" :src="seen" controls class="seen" />
         <video v-else ref="live" class="seen" muted autoplay playsinline />
-        <div class="line">
-          <button v-if="state === 'ready'" class="press acts" @click="begin"><UIcon name="i-lucide-video" />Record</button>
-          <button v-else-if="state === 'recording'" class="press acts" @click="end"><UIcon name="i-lucide-square" />Stop</button>
-          <button v-else class="press" @click="again">Once more</button>
-          <span class="meter"><i :style="{ width: `${level * 100}%` }" /></span>
-          <span class="amount">{{ clockWords(seconds, true) }}</span>
-          <button v-if="taken" class="press acts" @click="emit('kept', taken)">Put it on the slide</button>
-        </div>
-        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+        <RecorderBar :state="state" :level="level" :seconds="seconds" :problem="problem" icon="i-lucide-video" @begin="begin" @end="end" @again="again"><button v-if="taken" class="press acts" @click="emit('kept', taken)">Put it on the slide</button></RecorderBar>
       </div>
     </template>
   </UModal>
@@ -31,8 +23,4 @@ watch(seen, (_, before) => before && URL.revokeObjectURL(before))
 <style scoped>
 .recorder { display: flex; flex-direction: column; gap: 12px; }
 .seen { width: 100%; aspect-ratio: 16 / 9; background: #0b1113; border-radius: 8px; }
-.line { display: flex; gap: 12px; align-items: center; }
-.meter { flex: 1; height: 12px; border-radius: 999px; background: var(--well); overflow: hidden; }
-.meter i { display: block; height: 100%; background: var(--act); }
-.problem { color: var(--wrong); margin: 0; }
 </style>

@@ -58,7 +58,7 @@ const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by:
     <div class="row"><span class="label">Starts</span>
       <select class="field" aria-label="Starts with" :value="anchorValue" @change="setAnchor(value($event))"><option value="beat">with the beat</option><template v-for="other in others" :key="other.id"><option :value="`start:${other.id}`">as {{ nameOf(other) }}</option><option :value="`end:${other.id}`">after {{ nameOf(other) }}</option></template></select></div>
     <div class="row"><span class="label">after</span><NumberField :model-value="cue.delay" label="Delay" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="delay => set({ delay })" /></div>
-    <div class="row"><span class="label">Takes</span><NumberField :model-value="cue.duration" label="Duration" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="duration => set({ duration })" /></div>
+    <div v-if="cue.what !== 'media'" class="row"><span class="label">Takes</span><NumberField :model-value="cue.duration" label="Duration" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="duration => set({ duration })" /></div>
     <div v-if="least" class="least"><p>It needs {{ secondsWords(least.seconds) }} {{ least.why }}.</p><button v-if="store.canEdit" class="press small" @click="set({ duration: least.seconds })">Give it those</button></div>
     <p v-if="held" class="quiet">It takes {{ secondsWords(held) }}, so that it flashes no more than three times a second.</p>
     <div v-if="partChoices.length && !effect.whole && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row"><span class="label">Told apart</span>
@@ -67,7 +67,7 @@ const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by:
     <div v-if="goesBack" class="row"><span class="label">Times</span><span class="times"><NumberField v-if="cue.repeat !== 'forever'" :model-value="cue.repeat" label="Times" :least="1" :most="10000" @update:model-value="repeat => set({ repeat: Math.round(repeat) })" /><button class="press small" :class="{ on: cue.repeat === 'forever' }" :aria-pressed="cue.repeat === 'forever'" @click="set({ repeat: cue.repeat === 'forever' ? 1 : 'forever' })">until the slide ends</button></span></div>
     <div v-if="goesBack && cue.repeat !== 1" class="row"><span class="label" /><label class="yes"><input type="checkbox" :checked="cue.back ?? false" @change="set({ back: ($event.target as HTMLInputElement).checked || undefined })">every second time back</label></div>
     <UsualBox v-if="cue.what === 'enter' || cue.what === 'exit'" :cue="cue.id" :what="cue.what" :kind="element.kind" />
-    <PaceEditor :model-value="cue.easing" :disabled="!store.canEdit" @update:model-value="easing => set({ easing })" />
+    <PaceEditor v-if="cue.what !== 'media'" :model-value="cue.easing" :disabled="!store.canEdit" @update:model-value="easing => set({ easing })" />
   </div>
   <div v-else class="settings"><h3>This slide</h3><SlideSettings /><p class="quiet">Choose a cue in the score to change how it happens.</p></div>
 </template>

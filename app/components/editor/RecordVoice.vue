@@ -28,14 +28,7 @@ async function keep() {
     <template #body>
       <div class="recorder">
         <p class="notes" :class="{ quiet: !notes }">{{ notes || 'This slide has no notes. Write in the outline what is to be said, and it stands here.' }}</p>
-        <div class="line">
-          <button v-if="state === 'ready'" class="press acts" @click="begin"><UIcon name="i-lucide-mic" />Record</button>
-          <button v-else-if="state === 'recording'" class="press acts" @click="end"><UIcon name="i-lucide-square" />Stop</button>
-          <button v-else class="press" :disabled="busy" @click="again">Once more</button>
-          <span class="meter" role="meter" aria-label="How loud" aria-valuemin="0" aria-valuemax="100" :aria-valuenow="Math.round(level * 100)"><i :style="{ width: `${level * 100}%` }" /></span>
-          <span class="amount clock">{{ clockWords(seconds, true) }}</span>
-        </div>
-        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+        <RecorderBar :state="state" :level="level" :seconds="seconds" :problem="problem" icon="i-lucide-mic" :busy="busy" @begin="begin" @end="end" @again="again" />
         <template v-if="taken">
           <audio :src="heard" controls />
           <label><input v-model="even" type="checkbox">even its level</label>
@@ -51,11 +44,6 @@ async function keep() {
 .recorder { display: flex; flex-direction: column; gap: 12px; }
 .notes { font-size: 19px; line-height: 1.5; max-height: 38vh; overflow-y: auto; margin: 0; white-space: pre-line; }
 .notes.quiet { font-size: 15px; }
-.line { display: flex; gap: 12px; align-items: center; }
-.meter { flex: 1; height: 12px; border-radius: 999px; background: var(--well); overflow: hidden; }
-.meter i { display: block; height: 100%; background: var(--act); }
-.clock { font-size: 16px; }
-.problem { color: var(--wrong); margin: 0; }
 label { display: inline-flex; gap: 7px; align-items: center; }
 audio { width: 100%; }
 .foot { display: flex; justify-content: flex-end; }

@@ -288,7 +288,7 @@ defineExpose({ newBeat })
               v-for="bar in bars.get(element.id)" :key="bar.item.cue.id" class="bar" :class="[bar.item.cue.what, { here: many.chosen.includes(bar.item.cue.id), thin: bar.width < thinnest }]" :style="{ left: `${bar.x}px`, top: `${7 + bar.lane * 28}px`, width: `${bar.width}px` }"
               :aria-label="`${bar.label} of ${element.name}, beat ${bar.item.beat + 1}`" :data-cue="bar.item.cue.id" @pointerdown="pressCue($event, bar.item, 'body')" @click="$event.detail === 0 && many.choose(bar.item.cue.id, $event.shiftKey)">
               <span class="shape" /><span class="words">{{ bar.label }}</span>
-              <span v-if="store.canEdit" class="edge" @pointerdown.stop="pressCue($event, bar.item, 'edge')" />
+              <span v-if="store.canEdit && bar.item.cue.what !== 'media'" class="edge" @pointerdown.stop="pressCue($event, bar.item, 'edge')" />
             </button>
             <UDropdownMenu v-if="store.canEdit" :items="menu(element)" :content="{ align: 'start' }" :ui="{ content: 'max-h-96 overflow-y-auto' }"><button class="plus" :aria-label="`Motion for ${element.name}`"><UIcon name="i-lucide-plus" />motion</button></UDropdownMenu>
           </div>

@@ -12,6 +12,8 @@ const stage = useStageHost()
 const work = useStage()
 const order = reactive<FilmOrder>({ format: 'mp4', rate: 30, shape: 'own', side: 1080, captions: 'none', from: null, until: null, variant: work.variant ?? null })
 watch(() => work.variant, variant => { order.variant = variant ?? null })
+// Pictures have no file beside them that could be read along.
+watch(() => order.format, format => { if (format === 'stills' && order.captions === 'beside') order.captions = 'none' })
 const films = shallowRef<Film[]>([])
 const busy = ref(false)
 const shapeWords = { own: 'as the deck is', wide: 'wide, 16 : 9', square: 'square, 1 : 1', upright: 'upright, 4 : 5', tall: 'tall, 9 : 16' } as const
@@ -71,7 +73,7 @@ const stateWords = (film: Film) => {
         <div class="row"><span class="label">Shape</span><select v-model="order.shape" class="field" aria-label="Shape"><option value="own">{{ shapeWords.own }}</option><option v-for="(_, shape) in shapes" :key="shape" :value="shape">{{ shapeWords[shape] }}</option></select></div>
         <div class="row"><span class="label">Shorter side</span><select v-model.number="order.side" class="field" aria-label="Shorter side"><option v-for="side in sides" :key="side" :value="side">{{ side }} px</option></select></div>
         <div v-if="order.format !== 'stills'" class="row"><span class="label">Frames a second</span><select v-model.number="order.rate" class="field" aria-label="Frames a second"><option v-for="rate in filmRates" :key="rate" :value="rate">{{ rate }}</option></select></div>
-        <div class="row"><span class="label">Captions</span><select v-model="order.captions" class="field" aria-label="Captions"><option value="none">none</option><option value="beside">beside it, as .vtt and .srt</option><option value="picture">in the picture</option></select></div>
+        <div class="row"><span class="label">Captions</span><select v-model="order.captions" class="field" aria-label="Captions"><option value="none">none</option><option v-if="order.format !== 'stills'" value="beside">beside it, as .vtt and .srt</option><option value="picture">in the picture</option></select></div>
         <div class="row"><span class="label">From</span><select v-model="order.from" class="field" aria-label="From slide"><option :value="null">the first slide</option><option v-for="(slide, index) in store.slides" :key="slide.id" :value="slide.id">slide {{ index + 1 }}</option></select></div>
         <div class="row"><span class="label">until</span><select v-model="order.until" class="field" aria-label="Until slide"><option :value="null">the last slide</option><option v-for="(slide, index) in store.slides" :key="slide.id" :value="slide.id">slide {{ index + 1 }}</option></select></div>
       </div>

@@ -1,13 +1,4 @@
-import { peakRate } from './silences'
-
-/** How loud a recording is at a second, 0 to 1: the mean of its peaks within an eighth of a second. 0 outside of it. */
-export function loudnessAt(peaks: Uint8Array, seconds: number): number {
-  const half = Math.round(peakRate / 16)
-  const at = Math.round(seconds * peakRate)
-  let sum = 0
-  for (let index = Math.max(0, at - half); index < Math.min(peaks.length, at + half); index++) sum += peaks[index]!
-  return Math.min(1, sum / (2 * half) / 255)
-}
+import { peakRate } from './spoken'
 
 /** The highest peak in each of `count` equal parts of a stretch of a recording, 0 to 1, for drawing it. */
 export function waveform(peaks: Uint8Array, from: number, until: number, count: number): number[] {

@@ -37,9 +37,3 @@ export function spokenIn(peaks: Uint8Array, pause = shortestPause): Stretch[] {
   }
   return made.filter(({ from, until }) => until - from >= shortestSound)
 }
-
-/** The pauses between what is spoken, in order; `pause` is the shortest that counts, seconds. */
-export function silencesOf(peaks: Uint8Array, pause = shortestPause): Stretch[] {
-  const spoken = spokenIn(peaks, pause)
-  return spoken.slice(1).map((next, index) => ({ from: spoken[index]!.until, until: next.from }))
-}
