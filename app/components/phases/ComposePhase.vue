@@ -219,10 +219,11 @@ onKeys(onKey)
 .left { border-right: 1px solid var(--line); padding: 12px 6px; }
 .right { border-left: 1px solid var(--line); }
 .middle { display: flex; flex-direction: column; min-width: 0; min-height: 0; }
-.add { display: flex; align-items: center; gap: 6px; padding: 8px 16px 4px; flex-wrap: wrap; }
+.add { display: flex; align-items: center; gap: 4px; padding: 8px 14px 4px; flex-wrap: wrap; }
+.add :deep(.press.small) { padding-inline: 7px; }
 #text-tools:not(:empty) { flex: 1; min-width: 0; }
 .busy { margin-left: 8px; }
-.adding { margin-left: 10px; }
+.adding { margin-left: 6px; }
 .zoom { margin-left: auto; font-size: 13px; border: 0; background: none; cursor: pointer; }
 .stage-place { position: relative; flex: 1; min-height: 0; }
 .foot { display: flex; gap: 20px; padding: 2px 18px 8px; font-size: 13px; white-space: nowrap; overflow: hidden; }
