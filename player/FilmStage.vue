@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, provide, ref, shallowRef } from 'vue'
 import { captionAt, captionTrack } from '#core/sound'
+import { inkOf } from '#core/drawing'
 import { fontNeeds } from '#core/themes'
 import { frameCount, frameSeconds, momentAt, repeatedFrames, rundown, soundPlan, type TimingContext } from '#core/timing'
 import { browserMeasurer, declareFaces, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
@@ -11,8 +12,9 @@ import CaptionLine from './CaptionLine.vue'
 const props = defineProps<{ bundle: PlayerBundle, width: number, rate: number, captions: boolean }>()
 const tables = new Map(props.bundle.tables.map(table => [table.id, table]))
 const measurer = shallowRef(browserMeasurer())
+const ink = inkOf(props.bundle.ink ?? { words: {}, traced: {} })
 const host = computed<StageHost>(() => ({
-  measurer: measurer.value, table: id => tables.get(id), mediaLength: hash => props.bundle.lengths[hash], mediaUrl: hash => props.bundle.media[hash],
+  measurer: measurer.value, table: id => tables.get(id), mediaLength: hash => props.bundle.lengths[hash], mediaUrl: hash => props.bundle.media[hash], ink,
   seekAhead: () => 0.5 / props.rate,
 }))
 provide(stageHostKey, () => host.value)

@@ -3,6 +3,7 @@ import { computed, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch }
 import { captionAt, captionTrack } from '#core/sound'
 import { heardAt, rundown, secondsAt, soundPlan, type Moment, type TimingContext } from '#core/timing'
 import type { Purpose } from '#core/deck'
+import { inkOf } from '#core/drawing'
 import { fontNeeds } from '#core/themes'
 import { browserMeasurer, declareFaces, declareFamilies, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
 import type { PlayerBundle } from './bundle'
@@ -17,8 +18,9 @@ const emit = defineEmits<{ over: [], moment: [moment: Moment] }>()
 const purpose = computed(() => props.as ?? props.bundle.deck.info.info!.purpose)
 const tables = computed(() => new Map(props.bundle.tables.map(table => [table.id, table])))
 const measurer = shallowRef(browserMeasurer())
+const ink = computed(() => inkOf(props.bundle.ink ?? { words: {}, traced: {} }))
 const host = computed<StageHost>(() => ({
-  measurer: measurer.value, table: id => tables.value.get(id), mediaLength: hash => props.bundle.lengths[hash], mediaUrl: hash => props.bundle.media[hash],
+  measurer: measurer.value, table: id => tables.value.get(id), mediaLength: hash => props.bundle.lengths[hash], mediaUrl: hash => props.bundle.media[hash], ink: ink.value,
   live: () => !paused.value && !over.value,
 }))
 provide(stageHostKey, () => host.value)

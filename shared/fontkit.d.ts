@@ -5,7 +5,10 @@ declare module 'fontkit' {
     italicAngle: number
     characterSet: number[]
     hasGlyphForCodePoint(codePoint: number): boolean
-    layout(text: string): { advanceWidth: number }
+    ascent: number
+    /** Below 0. */
+    descent: number
+    layout(text: string): { advanceWidth: number, direction: 'ltr' | 'rtl', glyphs: { path: { toSVG(): string } }[], positions: { xAdvance: number, xOffset: number, yOffset: number }[] }
   }
   export function create(buffer: Uint8Array): Font
 }

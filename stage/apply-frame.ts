@@ -1,6 +1,7 @@
 import { cssColor } from '#core/color'
 import type { Theme } from '#core/deck'
 import { countedText } from '#core/text'
+import { applyDrawn } from './hand-drawing'
 import { restingPart, type ElementFrame, type PartFrame, type Polygon, type Stroke } from '#core/timing'
 import { tintFilter } from './tint-filter'
 
@@ -117,12 +118,13 @@ function applyStrokes(moving: HTMLElement, strokes: readonly Stroke[], beneath: 
 
 /** Applies what differs from rest to an element's nodes; undefined brings it to rest. Only what changed is written. */
 export function applyElementFrame(nodes: ElementNodes, frame: ElementFrame | undefined, palette: Palette) {
-  const strokes = (applied.get(nodes.moving) ?? rest).strokes
+  const { strokes, drawn } = applied.get(nodes.moving) ?? rest
   applyPart(nodes.moving, frame?.whole ?? rest, palette)
   nodes.redraw?.(frame?.whole.visible ? frame : null)
   if (frame && !frame.whole.visible) return
   // Of what is not seen nothing is drawn, just as nothing else of it is written.
   if (strokes !== (frame?.whole.strokes ?? null)) for (const beneath of [true, false]) applyStrokes(nodes.moving, frame?.whole.strokes ?? [], beneath, palette)
+  if (drawn !== (frame?.whole.drawn ?? null)) applyDrawn(nodes.moving, frame?.whole.drawn ?? null, palette)
   nodes.parts.forEach((list, index) => {
     const part = frame?.parts?.[index] ?? rest
     for (const node of list) applyPart(node, part, palette)

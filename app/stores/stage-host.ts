@@ -7,6 +7,7 @@ import { browserMeasurer, declareFaces, declareFamilies, loadFonts, type StageHo
 export const useStageHost = defineStore('stage-host', () => {
   const tables = useTables()
   const clips = useClips()
+  const ink = useInk()
   const live = ref(false)
   const measurer = shallowRef(browserMeasurer())
   /** The least of the steps that the server makes which is wide enough for this screen; the file itself beyond. */
@@ -20,6 +21,7 @@ export const useStageHost = defineStore('stage-host', () => {
   /** Brings the fonts that a deck needs; everything is measured anew once some have come. */
   async function need(deck: Deck) {
     const { families, faces, letters } = fontNeeds(deck)
+    ink.need(faces)
     const key = `${families.join()}|${faces.map(face => face.media).join()}|${[...letters].filter(letter => letter > '\u024f').sort().join('')}`
     if (asked.has(key)) return
     asked.add(key)
@@ -38,6 +40,7 @@ export const useStageHost = defineStore('stage-host', () => {
     mediaLength: hash => clips.length(hash),
     mediaUrl,
     stillUrl: (hash, seconds, width) => `${mediaUrl(hash, Math.max(1, width))}&at=${Math.round(seconds * 1000) / 1000}`,
+    ink: ink.ink,
     live: () => live.value,
   }))
   return { host, live, ready, need, bring }

@@ -1,5 +1,5 @@
 import { hexOf, hexOver, readableOn, type Palette } from '../color'
-import { groundHex, slideOrStandIn, styleNamed, themeOf, themeUnder, type Color, type Deck, type DiagramElement, type DrawnIcon, type Paragraph, type Role, type ShownElement, type TextDoc, type TextSetting, type Theme } from '../deck'
+import { groundHex, slideOrStandIn, styleNamed, themeOf, themeUnder, type Color, type Deck, type DiagramElement, type DrawnIcon, type Paragraph, type Role, type ShownElement, type TextDoc, type TextElement, type TextSetting, type Theme } from '../deck'
 import { fitText, fontOf, type Measurer } from '../text'
 import type { DiagramDrawing, Look, Place, TextPlace } from './drawing'
 import { diagramFamily } from './families'
@@ -144,3 +144,9 @@ function paint(element: DiagramElement & ShownElement, theme: Theme, ground: str
 }
 
 const holds = (item: DiagramItem, paragraph: Paragraph): boolean => item.children.some(child => child.paragraph === paragraph || holds(child, paragraph))
+
+/** Words of a diagram as a text element of its own, which is set as any other. */
+export const textOfDiagram = (element: DiagramElement & ShownElement, text: PlacedText, key: string): TextElement & ShownElement => ({
+  id: `${element.id}-${key}`, owner: element.owner, name: '', order: 'a0', kind: 'text', pinned: false, style: 'body', fit: 'fixed',
+  text: text.text, size: text.size, weight: text.weight, lineHeight: 1.2, align: text.align, vertical: text.vertical, color: { hex: text.color }, box: { ...text.place, angle: 0 },
+})

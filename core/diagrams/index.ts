@@ -1,4 +1,4 @@
-export { diagramParts, drawDiagram, type DrawnDiagram, type DrawnItem, type PaintedShape, type PlacedText } from './draw'
+export { diagramParts, drawDiagram, textOfDiagram, type DrawnDiagram, type DrawnItem, type PaintedShape, type PlacedText } from './draw'
 export type { DiagramDrawing, DiagramFamily, FamilyOption, ItemDrawing, Place } from './drawing'
 export { diagramFamilies, diagramFamily } from './families'
 export { flat, readItems, type DiagramItem } from './items'

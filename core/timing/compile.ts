@@ -3,6 +3,7 @@ import { beatsOf, cuesOf, inlineText, soundsFrom, paragraphTexts, shownElements,
 import { layoutOfTable } from '../tables'
 import { addReading, countReading, layoutOfElement, linePlaces, nothingToRead, readingSeconds, type Reading } from '../text'
 import { fitOfTrack, spanOfClip, type ClipFit } from './clips'
+import { handDrawingOf, type HandDrawing } from '../drawing'
 import { easingOf } from './easing'
 import { effectNamed, type Place } from './effects'
 import { finest, partIndices, spanOf } from './parts'
@@ -14,22 +15,26 @@ export const leastReadingHold = 1
 /** Of a chart with very many marks a viewer compares about as many as these. */
 const marksCompared = 12
 
+/** Whether a cue has its element drawn. */
+const byHand = (cue: Cue) => effectNamed(cue.effect).byHand === true
 const isPresence = (cue: Cue) => cue.what === 'enter' || cue.what === 'exit'
 
 /** WCAG 2.2, 2.3.1: nothing flashes more than three times in a second. */
 const flashesInSecond = 3
 
 /** Seconds that one round of a cue takes: what repeats, or flashes by itself, is held to three flashes in a second. */
-function roundOf(cue: Cue): number {
+function roundOf(cue: Cue, drawing: HandDrawing | null): number {
+  const lasts = effectNamed(cue.effect).lasts?.(cue.options, drawing)
+  if (lasts !== undefined && lasts !== null) return lasts
   const flashes = effectNamed(cue.effect).flashes?.(cue.options) ?? (cue.repeat === 1 ? 0 : 1)
   return cue.duration === 0 ? 0 : Math.max(cue.duration, flashes / flashesInSecond)
 }
 
 /** Seconds from a cue's start to the end of its last part. */
-function lengthOf(cue: Cue, span: PartSpan | null): number {
+function lengthOf(cue: Cue, span: PartSpan | null, drawing: HandDrawing | null): number {
   const rounds = cue.repeat === 'forever' ? 1 : cue.repeat
   if (span && span.count === 0) return 0
-  return roundOf(cue) * rounds + (span ? span.stagger * (span.count - 1) : 0)
+  return roundOf(cue, drawing) * rounds + (span ? span.stagger * (span.count - 1) : 0)
 }
 
 /** The finest parts that the cues of an element tell apart; typing tells letters apart. */
@@ -107,6 +112,9 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
     if (cue.effect !== 'type') return null
     return spanOf(partIndices(deck, element, fine, fine, context).map(() => 0), { stagger: 0 })
   }
+  const drawings = new Map<Id, HandDrawing | null>()
+  for (const [id, list] of cuesByElement) if (context.ink && list.some(byHand)) drawings.set(id, handDrawingOf(deck, byId.get(id)!, { ...context, ink: context.ink }))
+  const drawingFor = (cue: Cue) => (byHand(cue) ? drawings.get(cue.element!) ?? null : null)
   const clipOf = (element: ShownElement | undefined) => (element?.kind === 'film' || element?.kind === 'sound' ? spanOfClip(element, context) : null)
   const mediaOf = ({ cue, effect }: ScoreCue) => (effect.name === 'clip-pause' ? undefined : clipOf(byId.get(cue.element!))?.seconds)
   /** Voices that begin with the slide: its last beat may hold for them. */
@@ -124,13 +132,13 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
   let at = 0
   const made = beats.map((beat, index): ScoreBeat => {
     const spans = new Map(cues[index]!.map(cue => [cue.id, spanOfCue(cue)]))
-    const { times, circles } = startsOf(cues[index]!, cue => lengthOf(cue, spans.get(cue.id)!))
+    const { times, circles } = startsOf(cues[index]!, cue => lengthOf(cue, spans.get(cue.id)!, drawingFor(cue)))
     for (const circle of circles) {
       const names = circle.map(id => `“${byId.get(deck.cues[id]!.element!)!.name}”`).join(', ')
       problems.push({ cue: circle[0]!, message: `In beat ${index + 1} the cues of ${names} wait for each other in a circle. They start with the beat until one of them starts with it.` })
     }
     const scored = cues[index]!
-      .map((cue): ScoreCue => ({ cue, effect: effectNamed(cue.effect), ease: easingOf(cue.easing), beat: index, round: roundOf(cue), ...times.get(cue.id)!, span: spans.get(cue.id)! }))
+      .map((cue): ScoreCue => ({ cue, effect: effectNamed(cue.effect), ease: easingOf(cue.easing), beat: index, round: roundOf(cue, drawingFor(cue)), ...times.get(cue.id)!, span: spans.get(cue.id)! }))
       .sort((a, b) => a.start - b.start || (a.cue.order < b.cue.order ? -1 : 1))
     const finite = scored.filter(({ cue }) => cue.repeat !== 'forever' && cue.what !== 'media')
     const moves = finite.reduce((most, cue) => Math.max(most, cue.end), 0)
@@ -170,7 +178,7 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
       return Array.from({ length: partCount }, (_, part) => all.some(({ span }) => span!.place[part]! >= 0)).every(Boolean)
     }
     const hiddenBefore = first?.cue.what === 'enter' && (!first.span || everyPartEnters())
-    return { element: byId.get(id)!, lines: linesOf(deck, byId.get(id)!, context), cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, clip: clipOf(byId.get(id)), looping: (byId.get(id) as { loop?: boolean }).loop === true, hiddenBefore }
+    return { drawing: drawings.get(id) ?? null, element: byId.get(id)!, lines: linesOf(deck, byId.get(id)!, context), cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, clip: clipOf(byId.get(id)), looping: (byId.get(id) as { loop?: boolean }).loop === true, hiddenBefore }
   }
   const score = { slide: slideId, size: info.size, beats: made, tracks: new Map([...tracks].map(([id, list]) => [id, trackOf(id, list)])), elements, length: at, problems, clips: [] as ClipFit[] }
   for (const track of score.tracks.values()) {
@@ -193,7 +201,11 @@ export function compileSlide(deck: Deck, slideId: Id, context: TimingContext): S
   const elements = shownElements(deck, slideId)
   const beats = beatsOf(deck, slideId)
   const parts: unknown[] = [deck.info.info, themeUnder(deck, slideId), context.measurer, beats, ...elements]
-  for (const beat of beats) parts.push(cuesOf(deck, beat.id))
+  for (const beat of beats) {
+    const cues = cuesOf(deck, beat.id)
+    parts.push(cues)
+    if (cues.some(byHand)) parts.push(context.ink)
+  }
   for (const sound of soundsFrom(deck, slideId)) if (sound.use === 'narration') parts.push(sound, context.mediaLength(sound.media))
   for (const element of elements) {
     if (element.kind === 'chart' && element.chart?.table) parts.push(context.table(element.chart.table))

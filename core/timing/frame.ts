@@ -65,7 +65,7 @@ const touches = (cue: ScoreCue, part: number) => cue.span !== null && cue.span.p
 
 const isOver = (cue: ScoreCue, seconds: number) => cue.cue.repeat !== 'forever' && seconds >= cue.end - cue.start - slack
 
-const roomOf = (track: Track, score: Score): EffectRoom => ({ box: track.element.box, size: score.size, lines: track.lines })
+const roomOf = (track: Track, score: Score): EffectRoom => ({ box: track.element.box, size: score.size, lines: track.lines, drawing: track.drawing })
 
 /** Plays a presence cue on a frame; false where it leaves nothing to be seen. */
 function applyPresence(frame: PartFrame, cue: ScoreCue, seconds: number, track: Track, score: Score): boolean {

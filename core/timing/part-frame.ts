@@ -1,4 +1,5 @@
 import type { Color } from '../deck'
+import type { HandDrawing } from '../drawing'
 import type { Polygon } from './mask'
 
 /** A cut of a rectangle, as shares of its width and height taken away from each side. */
@@ -21,6 +22,24 @@ export interface Stroke {
   opacity: number
   /** Whether it lies beneath what the element shows. */
   beneath: boolean
+}
+
+/** An element while a hand draws it. */
+export interface Drawn {
+  drawing: HandDrawing
+  /** How far the hand has come, px of its way. */
+  come: number
+  /** Opacity of its lines. */
+  lines: number
+  /** Multiple of the width of its lines. */
+  thick: number
+  /** Colour of its lines in place of their own. */
+  color: Color | null
+  /** How much of what the element shows is seen beneath: its opacity, or the share that is swept over from the left. */
+  filled: number
+  sweeps: boolean
+  /** What draws, by name, and where it is; null while nothing is seen of it. */
+  nib: { name: string, x: number, y: number } | null
 }
 
 /** How an element or one of its parts differs from rest. */
@@ -52,10 +71,11 @@ export interface PartFrame {
   /** Share of its value that a number shows; 1 at rest. */
   counted: number
   strokes: readonly Stroke[] | null
+  drawn: Drawn | null
 }
 
 export const restingPart = (): PartFrame => ({
-  visible: true, opacity: 1, x: 0, y: 0, scaleX: 1, scaleY: 1, originX: 0.5, originY: 0.5, rotate: 0, turnX: 0, turnY: 0, cut: null, mask: null, blur: 0, tint: null, typed: 1, counted: 1, strokes: null,
+  visible: true, opacity: 1, x: 0, y: 0, scaleX: 1, scaleY: 1, originX: 0.5, originY: 0.5, rotate: 0, turnX: 0, turnY: 0, cut: null, mask: null, blur: 0, tint: null, typed: 1, counted: 1, strokes: null, drawn: null,
 })
 
 export const hiddenPart = (): PartFrame => ({ ...restingPart(), visible: false })
@@ -63,4 +83,4 @@ export const hiddenPart = (): PartFrame => ({ ...restingPart(), visible: false }
 /** Whether a part stands just as composed. */
 export const isAtRest = (part: PartFrame) =>
   part.visible && part.opacity === 1 && part.x === 0 && part.y === 0 && part.scaleX === 1 && part.scaleY === 1 && part.rotate === 0 && part.turnX === 0 && part.turnY === 0
-  && part.cut === null && part.mask === null && part.blur === 0 && part.tint === null && part.typed === 1 && part.counted === 1 && part.strokes === null
+  && part.cut === null && part.mask === null && part.blur === 0 && part.tint === null && part.typed === 1 && part.counted === 1 && part.strokes === null && part.drawn === null

@@ -1,5 +1,6 @@
 import type { DataTable } from '../data'
 import type { Beat, Cue, Id, Parts, ShownElement } from '../deck'
+import type { HandDrawing, Ink } from '../drawing'
 import type { Measurer } from '../text'
 import type { ClipFit, ClipSpan } from './clips'
 import type { EasingFunction } from './easing'
@@ -11,6 +12,8 @@ export interface TimingContext {
   table(id: Id): DataTable | undefined
   /** The length of a clip or sound by its hash, seconds; undefined while unknown. */
   mediaLength(hash: string): number | undefined
+  /** How words are written and what lines pictures have; absent, what is drawn by hand comes without lines. */
+  ink?: Ink
 }
 
 /** How the finest parts of an element belong to the parts that one cue moves. */
@@ -71,6 +74,8 @@ export interface Track {
   /** Of a film or sound whose length is known: the stretch that plays, and whether it begins again at its end. */
   clip: ClipSpan | null
   looping: boolean
+  /** What a hand draws of it, where a cue has it drawn. */
+  drawing: HandDrawing | null
   /** Whether the element is unseen until its first presence cue begins. */
   hiddenBefore: boolean
 }

@@ -1,5 +1,6 @@
 import { open } from 'node:fs/promises'
 import type { Dominant } from '../../core/color'
+import type { Traced } from '../../core/drawing'
 import { database, type Sql } from './connection'
 
 export interface MediaRow {
@@ -135,6 +136,13 @@ export async function mediaLengths(hashes: readonly string[]): Promise<Record<st
   const rows = await database()<{ hash: string, seconds: number }[]>`select hash, seconds from media where hash = any(${[...hashes]}) and seconds is not null`
   return Object.fromEntries(rows.map(row => [row.hash, row.seconds]))
 }
+
+/** The lines found in a picture; undefined where there is no such file, null where nobody has looked yet. */
+export async function tracedOf(hash: string): Promise<Traced | null | undefined> {
+  const [row] = await database()<{ traced: Traced | null }[]>`select traced from media where hash = ${hash}`
+  return row && row.traced
+}
+export const keepTraced = (hash: string, traced: Traced) => database()`update media set traced = ${database().json(traced as never)} where hash = ${hash}`
 
 export const touchMedia = (hash: string) => database()`update media set used_at = now() where hash = ${hash}`
 export const dropMedia = (hash: string) => database()`delete from media where hash = ${hash}`

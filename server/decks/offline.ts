@@ -5,6 +5,7 @@ import type { Deck } from '../../core/deck'
 import { mediaOf } from '../../core/deck'
 import { tablesOf } from '../../core/formats/deck-file'
 import { mediaByHash, mediaLengths, wholeMedia } from '../database/media'
+import { inkBookOf } from './ink'
 import { tablesById } from '../database/tables'
 import { fallbackFonts, familyOfFont, subsetRanges } from '../../core/fonts'
 import { fontNeeds } from '../../core/themes'
@@ -62,7 +63,8 @@ export async function offlineFile(deck: Deck): Promise<string> {
 
 /** The page that plays a deck whose media stand at some addresses; `from` is where its content policy lets them come from. */
 export async function pageOf(deck: Deck, media: Record<string, string>, from: string, film?: { width: number, rate: number, captions: boolean }): Promise<string> {
-  const bundle = { deck, tables: await tablesById(tablesOf(deck)), media, lengths: await mediaLengths(Object.keys(media)), alone: true, ...(film ? { film } : {}) }
+  const [tables, lengths] = [await tablesById(tablesOf(deck)), await mediaLengths(Object.keys(media))]
+  const bundle = { deck, tables, media, lengths, ink: await inkBookOf(deck, tables, lengths), alone: true, ...(film ? { film } : {}) }
   const [script, style] = await Promise.all(['player.js', 'player.css'].map(name => readFile(path.resolve('.output/alone', name), 'utf8')))
   const { title, language } = deck.info.info!
   return `<!doctype html>

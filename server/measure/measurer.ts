@@ -4,6 +4,8 @@ import { createRequire } from 'node:module'
 import * as fontkit from 'fontkit'
 import type { FontFaceFile } from '../../core/deck'
 import { familyOfFont } from '../../core/fonts'
+import svgpath from 'svgpath'
+import type { WordOutlines } from '../../core/drawing'
 import { rememberingMeasurer, type Font, type Measurer } from '../../core/text'
 import { openFont } from '../fonts/check'
 
@@ -69,4 +71,26 @@ export function serverMeasurer(): Measurer {
   measurer ??= rememberingMeasurer((text, font) =>
     byFace(text, facesOf(font)).reduce((sum, run) => sum + (run.face.layout(run.text).advanceWidth * font.size) / run.face.unitsPerEm, 0))
   return measurer
+}
+
+/** How a word is written in a font, from the shipped or the team's own font files. */
+export function outlinesOf(text: string, font: Omit<Font, 'size'>): WordOutlines {
+  const candidates = facesOf({ ...font, size: 1000 })
+  const first = candidates[0]!
+  const glyphs: string[] = []
+  let x = 0
+  for (const { face, text: run } of byFace(text, candidates)) {
+    const scale = 1000 / face.unitsPerEm
+    const laid = face.layout(run)
+    const made = laid.glyphs.map((glyph, index) => {
+      const place = laid.positions[index]!
+      const d = glyph.path.toSVG()
+      const at = x
+      x += place.xAdvance * scale
+      return d && svgpath(d).scale(scale, -scale).translate(at + place.xOffset * scale, -place.yOffset * scale).round(0).toString()
+    })
+    // Glyphs come from left to right; a hand that writes from the right begins there.
+    glyphs.push(...(laid.direction === 'rtl' ? made.reverse() : made).filter(Boolean))
+  }
+  return { glyphs, ascent: Math.round((first.ascent * 1000) / first.unitsPerEm), descent: Math.round((-first.descent * 1000) / first.unitsPerEm) }
 }

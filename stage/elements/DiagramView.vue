@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Deck, DiagramElement, ShownElement, TextElement, Theme } from '#core/deck'
-import { drawDiagram, type PaintedShape, type PlacedText } from '#core/diagrams'
+import type { Deck, DiagramElement, ShownElement, Theme } from '#core/deck'
+import { drawDiagram, textOfDiagram, type PaintedShape } from '#core/diagrams'
 import type { StageHost } from '../host'
 import IconView from './IconView.vue'
 import TextView from './TextView.vue'
@@ -11,11 +11,6 @@ const props = defineProps<{ deck: Deck, theme: Theme, element: DiagramElement & 
 const drawing = computed(() => drawDiagram(props.deck, props.element, props.host.measurer))
 const view = computed(() => `0 0 ${props.element.box.width} ${props.element.box.height}`)
 const paint = (shape: PaintedShape) => ({ 'd': shape.d, 'fill': shape.fill ?? 'none', 'stroke': shape.stroke ?? 'none', 'stroke-width': shape.width, 'stroke-linejoin': 'round' as const, 'stroke-linecap': 'round' as const })
-/** Words of a diagram as a text element of its own, which the stage sets as it sets any other. */
-const asText = (text: PlacedText, key: string): TextElement & ShownElement => ({
-  id: `${props.element.id}-${key}`, owner: props.element.owner, name: '', order: 'a0', kind: 'text', pinned: false, style: 'body', fit: 'fixed',
-  text: text.text, size: text.size, weight: text.weight, lineHeight: 1.2, align: text.align, vertical: text.vertical, color: { hex: text.color }, box: { ...text.place, angle: 0 },
-})
 const at = (place: { x: number, y: number, width: number, height: number }) => ({ left: `${place.x}px`, top: `${place.y}px`, width: `${place.width}px`, height: `${place.height}px` })
 </script>
 
@@ -25,7 +20,7 @@ const at = (place: { x: number, y: number, width: number, height: number }) => (
     <template v-for="item in drawing.items" :key="`l${item.part}`"><svg v-if="item.links.length" class="stage-shape" :viewBox="view" aria-hidden="true" :data-part="item.part"><path v-for="(link, index) in item.links" :key="index" v-bind="paint(link)" /></svg></template>
     <div v-for="item in drawing.items" :key="item.part" class="stage-item" :style="at(item.place)" :data-part="item.part">
       <svg class="stage-item-shapes" :width="item.place.width" :height="item.place.height" :viewBox="`${item.place.x} ${item.place.y} ${item.place.width} ${item.place.height}`" aria-hidden="true"><path v-for="(shape, index) in item.shapes" :key="index" v-bind="paint(shape)" /></svg>
-      <div v-for="(text, index) in item.texts" :key="index" class="stage-item-text" :style="at({ ...text.place, x: text.place.x - item.place.x, y: text.place.y - item.place.y })"><TextView :deck="deck" :theme="theme" :element="asText(text, `${item.part}-${index}`)" :track="undefined" :host="host" :prompts="false" :scale="scale" /></div>
+      <div v-for="(text, index) in item.texts" :key="index" class="stage-item-text" :style="at({ ...text.place, x: text.place.x - item.place.x, y: text.place.y - item.place.y })"><TextView :deck="deck" :theme="theme" :element="textOfDiagram(element, text, `${item.part}-${index}`)" :track="undefined" :host="host" :prompts="false" :scale="scale" /></div>
       <div v-if="item.icon" class="stage-item-text" :style="at({ ...item.icon.place, x: item.icon.place.x - item.place.x, y: item.icon.place.y - item.place.y })"><IconView :icon="item.icon.icon" :color="item.icon.color" /></div>
     </div>
     <p v-if="prompts && !drawing.items.length" class="stage-empty">Write its lines in the outline beside the stage</p>

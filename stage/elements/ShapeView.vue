@@ -2,7 +2,7 @@
 import { computed, useId } from 'vue'
 import { cssColor, isPlain, type Palette } from '#core/color'
 import type { ShapeElement, ShownElement } from '#core/deck'
-import { drawnLine, outlineOf } from '#core/shapes'
+import { shapePath } from '#core/drawing'
 import type { StageHost } from '../host'
 import PaintDefs from './PaintDefs.vue'
 
@@ -15,20 +15,22 @@ const fill = computed(() => (!paint.value ? 'none' : isPlain(paint.value) ? cssC
 const color = computed(() => (props.element.stroke ? cssColor(props.element.stroke.color, props.palette) : 'none'))
 const stroke = computed(() => (props.element.stroke ? { 'stroke': color.value, 'stroke-width': props.element.stroke.width, 'stroke-dasharray': props.element.stroke.dash?.join(' ') } : {}))
 /** An outline is drawn inside the box: the shape stands in by half its width. */
-const inset = computed(() => (isLine.value ? 0 : (props.element.stroke?.width ?? 0) / 2))
-const inner = computed(() => ({ width: Math.max(0, size.value.width - 2 * inset.value), height: Math.max(0, size.value.height - 2 * inset.value) }))
-const outline = computed(() => (isLine.value ? '' : outlineOf(props.element, inner.value)))
-const line = computed(() => (isLine.value ? drawnLine(props.element, size.value) : null))
+const drawn = computed(() => shapePath(props.element))
+const outlined = computed(() => props.element.stroke?.width ?? 0)
+const inner = computed(() => ({ width: Math.max(0, size.value.width - outlined.value), height: Math.max(0, size.value.height - outlined.value) }))
 const cap = computed(() => (props.element.line?.way === 'freehand' || !props.element.ends ? 'round' : 'butt'))
 </script>
 
 <template>
   <svg class="stage-shape" :viewBox="`0 0 ${size.width} ${size.height}`" preserveAspectRatio="none" :role="element.alt ? 'img' : undefined" :aria-label="element.alt || undefined" :aria-hidden="element.alt ? undefined : true">
     <PaintDefs v-if="paint && !isPlain(paint)" :name="name" :paint="paint" :size="inner" :palette="palette" :host="host" :scale="scale" />
-    <template v-if="line">
-      <path :d="line.path" fill="none" v-bind="stroke" :stroke-linecap="cap" stroke-linejoin="round" />
-      <path v-for="(mark, index) in line.marks" :key="index" :d="mark.path" :fill="mark.filled ? color : 'none'" :stroke="mark.filled ? 'none' : color" :stroke-width="element.stroke?.width ?? 4" stroke-linecap="round" stroke-linejoin="round" />
+    <template v-if="isLine">
+      <path :d="drawn.outline" fill="none" v-bind="stroke" :stroke-linecap="cap" stroke-linejoin="round" />
+      <path v-for="(mark, index) in drawn.marks" :key="index" :d="mark.path" :fill="mark.filled ? color : 'none'" :stroke="mark.filled ? 'none' : color" :stroke-width="element.stroke?.width ?? 4" stroke-linecap="round" stroke-linejoin="round" />
     </template>
-    <path v-else :d="outline" :transform="inset ? `translate(${inset} ${inset})` : undefined" fill-rule="evenodd" :fill="fill" v-bind="stroke" stroke-linejoin="round" />
+    <template v-else>
+      <path :d="drawn.fill" fill-rule="evenodd" :fill="fill" v-bind="element.rough ? {} : stroke" stroke-linejoin="round" />
+      <path v-if="element.rough && element.stroke" :d="drawn.outline" fill="none" v-bind="stroke" stroke-linecap="round" stroke-linejoin="round" />
+    </template>
   </svg>
 </template>

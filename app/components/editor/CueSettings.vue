@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { beatsOf, cuesOf, setFields, type Cue } from '#core/deck'
-import { effectNamed, effectsFor, leastLength, paceFor } from '#core/timing'
+import { effectNamed, effectsFor, leastLength, paceFor, setLength } from '#core/timing'
 
 /** How one cue happens, in words that can be edited. */
 const store = useDeck()
@@ -25,13 +25,17 @@ const choose = (name: string) => set({ effect: name, options: {}, easing: paceFo
 /** What its length should not fall below, where it does. */
 const least = computed(() => {
   const shown = store.score?.elements.find(one => one.id === cue.value?.element)
-  const known = cue.value && shown ? leastLength(store.deck!, cue.value, shown) : null
+  const known = cue.value && shown ? leastLength(store.deck!, cue.value, shown, store.score!.tracks.get(shown.id)?.drawing) : null
   return known && !held.value && cue.value!.duration < known.seconds - 0.02 ? { ...known, seconds: Math.ceil(known.seconds * 10) / 10 } : null
 })
+/** Seconds that follow from what it does, as from the length of what is drawn. */
+const lasts = computed(() => effect.value.lasts?.(cue.value?.options ?? {}, store.score?.tracks.get(cue.value?.element ?? '')?.drawing ?? null) ?? null)
+const metres = computed(() => `${Math.round(store.score!.tracks.get(cue.value!.element!)!.drawing!.length).toLocaleString()} px`)
+const take = (seconds: number) => cue.value && store.edit(`change the motion of ${element.value?.name ?? 'a part'}`, setLength(store.deck!, cue.value.id, seconds))
 /** A round that is held longer than asked, so that it does not flash more than three times a second. */
 const held = computed(() => {
   const round = store.score?.tracks.get(cue.value?.element ?? '')?.cues.find(item => item.cue.id === cue.value?.id)?.round ?? 0
-  return cue.value && round > cue.value.duration + 0.001 ? round : null
+  return cue.value && lasts.value === null && round > cue.value.duration + 0.001 ? round : null
 })
 function moveToBeat(beat: string) {
   if (!cue.value) return
@@ -58,8 +62,9 @@ const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by:
     <div class="row"><span class="label">Starts</span>
       <select class="field" aria-label="Starts with" :value="anchorValue" @change="setAnchor(value($event))"><option value="beat">with the beat</option><template v-for="other in others" :key="other.id"><option :value="`start:${other.id}`">as {{ nameOf(other) }}</option><option :value="`end:${other.id}`">after {{ nameOf(other) }}</option></template></select></div>
     <div class="row"><span class="label">after</span><NumberField :model-value="cue.delay" label="Delay" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="delay => set({ delay })" /></div>
-    <div v-if="cue.what !== 'media'" class="row"><span class="label">Takes</span><NumberField :model-value="cue.duration" label="Duration" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="duration => set({ duration })" /></div>
-    <div v-if="least" class="least"><p>It needs {{ secondsWords(least.seconds) }} {{ least.why }}.</p><button v-if="store.canEdit" class="press small" @click="set({ duration: least.seconds })">Give it those</button></div>
+    <div v-if="cue.what !== 'media'" class="row"><span class="label">Takes</span><NumberField :model-value="lasts ?? cue.duration" label="Duration" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="take" /></div>
+    <p v-if="lasts !== null" class="quiet">As long as its lines, {{ metres }} of them. Another number makes it that long.</p>
+    <div v-if="least" class="least"><p>It needs {{ secondsWords(least.seconds) }} {{ least.why }}.</p><button v-if="store.canEdit" class="press small" @click="take(least.seconds)">Give it those</button></div>
     <p v-if="held" class="quiet">It takes {{ secondsWords(held) }}, so that it flashes no more than three times a second.</p>
     <div v-if="partChoices.length && !effect.whole && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row"><span class="label">Told apart</span>
       <select class="field" aria-label="Parts" :value="cue.parts?.by ?? 'whole'" @change="setParts(value($event))"><option value="whole">as a whole</option><option v-for="by in partChoices" :key="by" :value="by">{{ byWords[by] }}</option></select></div>

@@ -14,11 +14,13 @@ function setPath(name: string, path: string) {
   else set(name, path)
 }
 const mostPath = 2000
+/** What applies as things are chosen. */
+const shown = computed(() => props.of.options.filter(option => !option.when || optionOf<string>(props.of, props.options, option.when.name) === option.when.is))
 const text = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
-  <div v-for="option in of.options" :key="option.name" class="row"><span class="label">{{ option.kind === 'yes' ? '' : option.label }}</span>
+  <div v-for="option in shown" :key="option.name" class="row"><span class="label">{{ option.kind === 'yes' ? '' : option.label }}</span>
     <select v-if="option.kind === 'choice'" class="field" :aria-label="option.label" :value="optionOf<string>(of, options, option.name)" @change="set(option.name, text($event))"><option v-for="item in option.values" :key="item.value" :value="item.value">{{ item.label }}</option></select>
     <NumberField v-else-if="option.kind === 'number'" :model-value="optionOf<number>(of, options, option.name)" :label="option.label" :unit="option.unit" :least="option.least" :most="option.most" :step="option.step" :decimals="option.step < 1 ? 2 : 0" @update:model-value="amount => set(option.name, amount)" />
     <label v-else-if="option.kind === 'yes'" class="yes"><input type="checkbox" :checked="optionOf<boolean>(of, options, option.name)" @change="set(option.name, ($event.target as HTMLInputElement).checked)">{{ option.label }}</label>

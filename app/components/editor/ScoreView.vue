@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { drawingOfElement } from '#core/charts'
 import { addBeat, addCue, buildOnAdvance, cuesOfElement, paragraphTexts, removeBeat, setFields, type Beat, type Cue, type Element } from '#core/deck'
 import { diagramParts } from '#core/diagrams'
-import { effectNamed, effectsFor, lanesOf, mergeBeats, moveBeat, namedEasings, nearestMoment, paceFor, shiftsOf, splitBeat, usualMotion, type ScoreCue } from '#core/timing'
+import { effectNamed, effectsFor, lanesOf, mergeBeats, moveBeat, namedEasings, nearestMoment, paceFor, setLength, shiftsOf, splitBeat, usualMotion, type ScoreCue } from '#core/timing'
 
 /** Beats across to true time, parts down, cues as bars whose shape tells what they do. */
 const props = defineProps<{ proposed?: readonly number[] }>()
@@ -53,7 +53,7 @@ function barsOf(element: string) {
   const made = (score.value.tracks.get(element)?.cues ?? []).map(item => {
     const live = dragged.value?.cue === item.cue.id ? dragged.value : null
     const start = item.start + (shifts.value?.get(item.cue.id) ?? 0)
-    const length = live?.duration !== undefined ? item.end - item.start + live.duration - item.cue.duration : item.end - item.start
+    const length = live?.duration !== undefined ? item.end - item.start + live.duration - item.round : item.end - item.start
     const column = columns.value[item.beat]!
     const label = effectNamed(item.cue.effect).label + partWords(item)
     const plays = item.cue.what === 'media' && item.effect.name !== 'clip-pause' ? Math.min(playing(item), Math.max(0, column.moves + column.hold - start)) : length
@@ -130,7 +130,7 @@ function pressCue(event: PointerEvent, item: ScoreCue, part: 'body' | 'edge') {
     if (!far) return
     if (part === 'edge') {
       const by = snapped(next, item.beat, [item.end], free(next), ids)
-      dragged.value = { cue: cue.id, duration: Math.max(0.05, hundredth(cue.duration + by / Math.max(1, cue.repeat === 'forever' ? 1 : cue.repeat))) }
+      dragged.value = { cue: cue.id, duration: Math.max(0.05, hundredth(item.round + by / Math.max(1, cue.repeat === 'forever' ? 1 : cue.repeat))) }
       return
     }
     const by = Math.max(snapped(next, item.beat, [item.start, item.end], free(next), ids), -Math.min(...leading.map(one => one.delay)))
@@ -139,7 +139,7 @@ function pressCue(event: PointerEvent, item: ScoreCue, part: 'body' | 'edge') {
     const made = (given && dragged.value) || {}
     dragged.value = null
     if (made.delays) many.shift(made.delays)
-    else if (made.duration !== undefined && made.duration !== cue.duration) store.edit(`retime ${store.deck!.elements[cue.element!]?.name ?? 'the cue'}`, setFields(store.deck!, { table: 'cues', id: cue.id, fields: { duration: made.duration } }))
+    else if (made.duration !== undefined && made.duration !== item.round) store.edit(`retime ${store.deck!.elements[cue.element!]?.name ?? 'the cue'}`, setLength(store.deck!, cue.id, made.duration))
     // A plain press on one of several chosen ones means that one.
     else if (given && !far) many.only(cue.id)
   })

@@ -11,6 +11,7 @@ const router = useRouter()
 const store = useDeck()
 const tables = useTables()
 const clips = useClips()
+const inkStore = useInk()
 const as = computed(() => (['talk', 'film', 'loop'].includes(String(route.query.as)) ? (route.query.as as Purpose) : undefined))
 const player = ref<{ forward(): void, back(): void, pause(): void, over: boolean, paused: boolean }>()
 const root = ref<HTMLElement>()
@@ -25,7 +26,7 @@ const bundle = computed<PlayerBundle | null>(() => {
   const wanted = tablesOf(store.deck).map(id => tables.table(id))
   if (wanted.some(table => !table)) return null
   const variant = route.query.variant ? variantNamed(store.deck, String(route.query.variant)) : undefined
-  return { deck: inVariant(store.deck, variant?.id), tables: wanted as NonNullable<(typeof wanted)[number]>[], media: Object.fromEntries(mediaOf(store.deck).map(hash => [hash, `/api/media/${hash}`])), lengths: clips.lengths }
+  return { deck: inVariant(store.deck, variant?.id), tables: wanted as NonNullable<(typeof wanted)[number]>[], media: Object.fromEntries(mediaOf(store.deck).map(hash => [hash, `/api/media/${hash}`])), lengths: clips.lengths, ink: inkStore.book }
 })
 const from: Moment | null = route.query.slide ? { slide: String(route.query.slide), beat: Number(route.query.beat ?? 0) || 0, seconds: 0 } : null
 const beat = ref('')

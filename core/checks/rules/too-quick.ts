@@ -7,8 +7,9 @@ const slack = 0.02
 /** Motion that is over before anybody can have seen what it shows. */
 export const tooQuick: Rule = ({ deck, slide }) =>
   slide.score.beats.flatMap(beat => beat.cues.flatMap(({ cue, round }): Finding[] => {
-    const element = slide.score.tracks.get(cue.element!)?.element
-    const least = element && leastLength(deck, cue, element)
+    const track = slide.score.tracks.get(cue.element!)
+    const element = track?.element
+    const least = element && leastLength(deck, cue, element, track.drawing)
     if (!least || round >= least.seconds - slack) return []
     const needed = Math.ceil(least.seconds * 10) / 10
     return [{

@@ -144,6 +144,8 @@ const shapeElement = z.object({
   from: holdOn.nullable().optional(),
   to: holdOn.nullable().optional(),
   ends: z.object({ start: lineEndSchema, end: lineEndSchema }).optional(),
+  /** How far its lines are off, as drawn without a ruler; absent is not at all. */
+  rough: fractionSchema.optional(),
   fill: paintSchema.nullable().optional(),
   stroke: strokeSchema.nullable().optional(),
 })

@@ -1,4 +1,5 @@
 import { beatsOf, cuesOf, type Change, type Cue, type Deck, type Id } from '../../deck'
+import { effectNamed } from '../effects'
 import type { ScoreBeat } from '../score'
 
 /** What is stretched: some cues, or all that happens in some beats, or on some slides with how they come. */
@@ -10,9 +11,11 @@ const longest = 3600
 
 function ofCue(cue: Cue, factor: number, withDelay: boolean): Change {
   const times = (seconds: number) => Math.min(longest, round(seconds * factor))
+  const { slower } = effectNamed(cue.effect)
   return {
     do: 'set', table: 'cues', id: cue.id,
     fields: {
+      ...(slower ? { options: slower(cue.options, factor) } : {}),
       duration: cue.duration > 0 ? Math.max(0.01, times(cue.duration)) : 0, ...(withDelay ? { delay: times(cue.delay) } : {}),
       ...(cue.parts ? { parts: { ...cue.parts, stagger: times(cue.parts.stagger) } } : {}),
     },
@@ -50,4 +53,12 @@ export const fixedIn = (beats: readonly ScoreBeat[]) => beats.reduce((sum, { bea
 export function factorFor(wanted: number, length: number, fixed: number): number | null {
   const [left, now] = [wanted - fixed, length - fixed]
   return left > 0.005 && now > 0.005 ? left / now : null
+}
+
+/** The change that gives one part of a cue a length, seconds, whatever it followed from before. */
+export function setLength(deck: Deck, id: Id, seconds: number): Change[] {
+  const cue = deck.cues[id]
+  if (!cue) return []
+  const { fixed } = effectNamed(cue.effect)
+  return [{ do: 'set', table: 'cues', id, fields: { duration: Math.max(0, Math.min(longest, round(seconds))), ...(fixed ? { options: fixed(cue.options) } : {}) } }]
 }

@@ -1,5 +1,6 @@
 import { colorSchema, roleNames, type Box, type Color, type Cue, type ElementKind, type Options, type Role } from '../../deck'
 import type { EasingName } from '../easing'
+import type { HandDrawing } from '../../drawing'
 import type { Camera } from '../camera'
 import type { PartFrame } from '../part-frame'
 
@@ -11,6 +12,8 @@ export interface EffectRoom {
   size: { width: number, height: number }
   /** Where what it shows lies within its box: its lines of words, or all of it; px of deck space from the box's corner. */
   lines: readonly Place[]
+  /** What a hand draws of it, where the effect asks for that and it is at hand. */
+  drawing?: HandDrawing | null
 }
 
 /** An upright rectangle, px of deck space. */
@@ -22,12 +25,16 @@ export interface Place {
 }
 
 /** One choice that an effect offers. A colour is the name of a role, #rrggbb or a whole colour as JSON, a path SVG path data. */
-export type EffectOption =
+export type EffectOption = {
+  /** It applies only where another option is so. */
+  when?: { name: string, is: string }
+} & (
   | { kind: 'choice', name: string, label: string, values: readonly { value: string, label: string }[], initial: string }
   | { kind: 'number', name: string, label: string, least: number, most: number, step: number, unit: string, initial: number }
   | { kind: 'yes', name: string, label: string, initial: boolean }
   | { kind: 'color', name: string, label: string, initial: string }
   | { kind: 'path', name: string, label: string, initial: string }
+)
 
 /**
  * A way of coming, going, drawing the eye or moving. `apply` writes into a part's frame:
@@ -58,6 +65,13 @@ export interface Effect {
   whole?: true
   /** The shortest length of one part at which what it does can be seen, seconds, and what it is needed for; absent: to be seen as motion. */
   least?: { seconds: number, why: string }
+  /** Whether it needs to know how a hand draws the element. */
+  byHand?: true
+  /** Seconds that one part takes, where they follow from what it does; null as chosen. */
+  lasts?(options: Options, drawing: HandDrawing | null): number | null
+  /** Its options where its length is chosen after all, and where it takes `factor` times as long as it does. */
+  fixed?(options: Options): Options
+  slower?(options: Options, factor: number): Options
   /** How often the light of a part goes up and down in one round; absent for once. */
   flashes?(options: Options): number
 }

@@ -1,11 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyChanges, slidesOf, type Color, type Options } from '../../deck'
+import { handDrawing } from '../../drawing'
 import { beat, cue, freshDeck, textElement, timingContext } from '../../testing'
 import { colorOption, colorValue, compileSlide, effects, effectsFor, frameAt, isAtRest, measurePath, restingCamera, restingPart, type Effect, type EffectOption, type PartFrame } from '../index'
 import { fallen } from './drop'
 
-const room = { box: { x: 300, y: 200, width: 500, height: 160, angle: 0 }, size: { width: 1920, height: 1080 }, lines: [{ x: 10, y: 20, width: 400, height: 60 }, { x: 10, y: 80, width: 260, height: 60 }] }
+const drawing = handDrawing([{ d: 'M0 0H200V80', color: '#12615c', width: 3 }, { d: 'M20 120L300 140', color: '#12615c', width: 3 }])
+const room = { drawing,  box: { x: 300, y: 200, width: 500, height: 160, angle: 0 }, size: { width: 1920, height: 1080 }, lines: [{ x: 10, y: 20, width: 400, height: 60 }, { x: 10, y: 80, width: 260, height: 60 }] }
 const after = (effect: Effect, progress: number, options: Options = {}): PartFrame => {
   const part = restingPart()
   effect.apply(part, progress, options, room)
@@ -35,17 +37,17 @@ function isUnseen(part: PartFrame): boolean {
   const { box, size } = room
   const off = box.x + part.x >= size.width || box.x + box.width + part.x <= 0 || box.y + part.y >= size.height || box.y + box.height + part.y <= 0
   const cut = part.cut && (part.cut.left + part.cut.right >= 1 || part.cut.top + part.cut.bottom >= 1)
-  return part.opacity === 0 || part.scaleX === 0 || part.scaleY === 0 || Math.abs(part.turnX) === 90 || Math.abs(part.turnY) === 90 || off || !!cut || (part.mask !== null && area(part.mask) < 1e-6) || part.typed === 0 || part.counted === 0
+  return part.opacity === 0 || part.scaleX === 0 || part.scaleY === 0 || Math.abs(part.turnX) === 90 || Math.abs(part.turnY) === 90 || off || !!cut || (part.mask !== null && area(part.mask) < 1e-6) || part.typed === 0 || part.counted === 0 || (part.drawn !== null && part.drawn.lines === 0 && part.drawn.filled === 0)
 }
 
 /** The numbers of a frame by name, for comparing one with the next. */
 function numbersOf(part: PartFrame): Record<string, number> {
   // What a part turns about shows only once it has turned.
-  const { cut, mask, tint, strokes, visible: _, originX: __, originY: ___, ...plain } = part
+  const { cut, mask, tint, strokes, drawn, visible: _, originX: __, originY: ___, ...plain } = part
   return {
     ...plain,
     ...Object.fromEntries(Object.entries(cut ?? { top: 0, right: 0, bottom: 0, left: 0 }).map(([side, value]) => [`cut ${side}`, value])),
-    'tint': tint?.amount ?? 0, 'stroke': (strokes?.[0]?.drawn ?? 0) * (strokes?.[0]?.opacity ?? 0), 'seen': mask ? Math.min(1, area(mask)) : 1,
+    'tint': tint?.amount ?? 0, 'stroke': (strokes?.[0]?.drawn ?? 0) * (strokes?.[0]?.opacity ?? 0), 'come': (drawn?.come ?? drawing.length) / drawing.length, 'filled': drawn?.filled ?? 1, 'seen': mask ? Math.min(1, area(mask)) : 1,
   }
 }
 

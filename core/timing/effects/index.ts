@@ -4,6 +4,7 @@ import { aperture } from './aperture'
 import { clipGoOn, clipPause, clipPlay } from './clip-cues'
 import { countUp } from './count-up'
 import { dimRest } from './dim-rest'
+import { draw } from './draw'
 import { drop } from './drop'
 import type { Effect } from './effect'
 import { emerge } from './emerge'
@@ -36,7 +37,7 @@ export { arcOf, lineOf } from './moves'
 
 /** The catalogue: adding an effect is adding a file and a line. */
 export const effects: readonly Effect[] = [
-  fade, rise, wipe, grow, type, countUp, focus, emerge, travel, land, springUp, drop, stretch, spinIn, unfold, turnIn, aperture, slats, slant, sweep,
+  fade, rise, wipe, grow, type, countUp, focus, emerge, travel, land, springUp, drop, stretch, spinIn, unfold, turnIn, aperture, slats, slant, sweep, draw,
   pulse, tint, underline, marker, ring, bracket, strikeOut, dimRest, zoomTo, wobble, shake, hop, swing, lean, blink,
   moveLine, moveArc, movePath, spin, resize, recolor, soften,
   clipPlay, clipPause, clipGoOn,

@@ -1,4 +1,4 @@
-import { measurePath } from '../path'
+import { measurePath } from '../../drawing'
 import type { PartFrame } from '../part-frame'
 import { clamp, colorOption, colorOptionOf, optionOf, type Effect, type EffectOption } from './effect'
 

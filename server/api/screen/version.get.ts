@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { idSchema, mediaOf } from '../../../core/deck'
 import { mediaLengths } from '../../database/media'
 import { readAs, refuse, requireScreen } from '../../access'
+import { inkBookOf } from '../../decks/ink'
 import { versionOf } from '../../database/screens'
 import { manifestOf } from '../../screens/manifest'
 
@@ -12,5 +13,6 @@ export default defineEventHandler(async event => {
   const manifest = await manifestOf(screen)
   if (!manifest.items.some(item => item.deck === deck && item.version === number)) refuse(404, 'This is not on the loop of this screen.')
   const version = (await versionOf(deck, number)) ?? refuse(404, 'There is no such version.')
-  return { ...version, lengths: await mediaLengths(mediaOf(version.snapshot)) }
+  const lengths = await mediaLengths(mediaOf(version.snapshot))
+  return { ...version, lengths, ink: await inkBookOf(version.snapshot, version.tables, lengths) }
 })

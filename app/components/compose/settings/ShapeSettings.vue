@@ -39,6 +39,7 @@ const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: {
       <PaintField none :model-value="element.fill ?? null" :theme="theme" label="Fill" @update:model-value="fill => set('fill', { fill })" />
       <StrokeField :model-value="element.stroke" :theme="theme" label="Outline" @update:model-value="stroke => set('outline', { stroke })" />
     </template>
+    <div v-if="element.stroke || isLine" class="row"><span class="label">Without a ruler</span><NumberField :model-value="Math.round((element.rough ?? 0) * 100)" label="Without a ruler" unit="%" :least="0" :most="100" :step="10" @update:model-value="percent => set('roughen', { rough: percent / 100 || undefined })" /></div>
     <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => set('shade', { shadow })" />
   </section>
 </template>

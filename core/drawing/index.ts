@@ -1,0 +1,7 @@
+export { inkKey, inkOf, recordedInk, type Ink, type InkBook, type Traced, type WordOutlines } from './ink'
+export { nibNamed, nibs, type Nib } from './nibs'
+export { handDrawingOf, shapePath, type DrawingContext } from './of-element'
+export { measurePath, type PathMeasure } from './path'
+export { roughPath } from './rough'
+export { handAt, handDrawing, stretchesOf, type HandDrawing, type HandStroke } from './stroke'
+export { thinned, inHandOrder, tracePicture, type Pixels } from './trace'

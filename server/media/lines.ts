@@ -1,0 +1,34 @@
+import { spawn } from 'node:child_process'
+import type { Traced } from '../../core/drawing'
+import { keepTraced, mediaByHash, tracedOf, wholeMedia } from '../database/media'
+
+/** Finds the lines of a picture in a process of its own, so that nobody waits for it who does something else. */
+async function findLines(bytes: Uint8Array): Promise<Traced | null> {
+  return await new Promise(resolve => {
+    const finder = spawn(process.execPath, ['--import', 'jiti/register', 'server/media/find-lines.ts'], { stdio: ['pipe', 'pipe', 'ignore'] })
+    const parts: Buffer[] = []
+    finder.stdout.on('data', part => parts.push(part))
+    finder.on('error', () => resolve(null))
+    finder.on('close', code => resolve(code === 0 ? (JSON.parse(Buffer.concat(parts).toString('utf8')) as Traced) : null))
+    finder.stdin.on('error', () => {})
+    finder.stdin.end(bytes)
+  })
+}
+
+/** One picture after the other. */
+let turn: Promise<unknown> = Promise.resolve()
+
+/** The lines of a picture, found once and kept; null where there is no such picture or it cannot be read. */
+export async function linesOf(hash: string): Promise<Traced | null> {
+  const known = await tracedOf(hash)
+  if (known !== null) return known ?? null
+  const mine = turn.then(async () => {
+    const [again, row] = [await tracedOf(hash), await mediaByHash(hash)]
+    if (again !== null || !row?.type.startsWith('image/')) return again ?? null
+    const found = await findLines(await wholeMedia(hash, row.bytes))
+    if (found) await keepTraced(hash, found)
+    return found
+  })
+  turn = mine.catch(() => {})
+  return await mine
+}
