@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, provide, ref, shallowRef } from 'vue'
-import { captionAt, captionTrack } from '#core/sound'
+import { captionAt, captionTrack, voiceAt } from '#core/sound'
 import { inkOf } from '#core/drawing'
+import { faceAt } from '#core/figures'
 import { fontNeeds } from '#core/themes'
-import { frameCount, frameSeconds, momentAt, repeatedFrames, rundown, soundPlan, type TimingContext } from '#core/timing'
+import { frameCount, frameSeconds, momentAt, repeatedFrames, rundown, soundPlan, type Moment, type TimingContext } from '#core/timing'
 import { browserMeasurer, declareFaces, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
-import type { PlayerBundle } from './bundle'
+import { peaksIn, type PlayerBundle } from './bundle'
 import CaptionLine from './CaptionLine.vue'
 
 /** A deck as a film that is sought frame by frame, `width` px wide. Nothing runs by itself. */
@@ -16,10 +17,14 @@ const ink = inkOf(props.bundle.ink ?? { words: {}, traced: {} })
 const host = computed<StageHost>(() => ({
   measurer: measurer.value, table: id => tables.get(id), mediaLength: hash => props.bundle.lengths[hash], mediaUrl: hash => props.bundle.media[hash], ink,
   seekAhead: () => 0.5 / props.rate,
+  voice: moment => voiceOf(moment),
 }))
 provide(stageHostKey, () => host.value)
 const plan = computed(() => rundown(props.bundle.deck, 'film', host.value as TimingContext))
 const sounds = computed(() => soundPlan(props.bundle.deck, plan.value, host.value as TimingContext))
+const voiceOf = (moment: Moment) => voiceAt(plan.value, sounds.value, hash => peaksIn(props.bundle, hash), moment)
+/** Slides on which a face moves with the voice. */
+const faces = computed(() => new Set(plan.value.slides.filter(slide => slide.score.elements.some(element => element.kind === 'figure' && (element.speaks ?? element.speaker))).map(slide => slide.slide)))
 const track = computed(() => captionTrack(props.bundle.deck, sounds.value))
 const stage = ref<InstanceType<typeof StageView>>()
 const root = ref<HTMLElement>()
@@ -44,10 +49,18 @@ async function seek(frame: number) {
   await Promise.all(Array.from(root.value!.querySelectorAll('img'), image => (image.complete ? undefined : image.decode().catch(() => {}))))
 }
 
+/** How faces are at a frame, as a word that tells one from another; empty where none moves. */
+function faceWords(frame: number): string {
+  const moment = momentAt(plan.value, Math.min(frameSeconds(frame, props.rate), plan.value.length))
+  const voice = moment && faces.value.has(moment.slide) ? voiceOf(moment) : null
+  return voice ? JSON.stringify(faceAt(voice)) : ''
+}
+
 /** What is to be drawn and heard: how many frames, which of them show the picture before, the sound, the captions, and the end of each beat in frames. */
 function outline() {
   const repeats = repeatedFrames(plan.value, props.rate)
   if (props.captions) for (const frame of repeats.keys()) repeats[frame] &&= captionAt(track.value, frameSeconds(frame, props.rate)) === captionAt(track.value, frameSeconds(frame - 1, props.rate))
+  if (faces.value.size) for (const frame of repeats.keys()) repeats[frame] &&= faceWords(frame) === faceWords(frame - 1)
   const beats = plan.value.slides.flatMap(slide => slide.beats.map(beat => ({ slide: slide.index + 1, beat: beat.index + 1, frame: Math.min(repeats.length - 1, Math.ceil((beat.start + beat.moves) * props.rate)) })))
   return { frames: frameCount(plan.value.length, props.rate), repeats: repeats.map(Number).join(''), sounds: sounds.value, captions: track.value, beats }
 }

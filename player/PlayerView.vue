@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch } from 'vue'
-import { captionAt, captionTrack } from '#core/sound'
-import { heardAt, rundown, secondsAt, soundPlan, type Moment, type TimingContext } from '#core/timing'
+import { computed, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch, type ComputedRef } from 'vue'
+import { captionAt, captionTrack, voiceAt } from '#core/sound'
+import { heardAt, rundown, secondsAt, soundPlan, type Moment, type Rundown, type SoundPlan, type TimingContext } from '#core/timing'
 import type { Purpose } from '#core/deck'
 import { inkOf } from '#core/drawing'
 import { fontNeeds } from '#core/themes'
 import { browserMeasurer, declareFaces, declareFamilies, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
-import type { PlayerBundle } from './bundle'
+import { peaksIn, type PlayerBundle } from './bundle'
 import CaptionLine from './CaptionLine.vue'
 import { filmCourse, talkCourse, type Course } from './course'
 import { openClock, openSound, type SoundEngine } from './sound'
@@ -22,10 +22,11 @@ const ink = computed(() => inkOf(props.bundle.ink ?? { words: {}, traced: {} }))
 const host = computed<StageHost>(() => ({
   measurer: measurer.value, table: id => tables.value.get(id), mediaLength: hash => props.bundle.lengths[hash], mediaUrl: hash => props.bundle.media[hash], ink: ink.value,
   live: () => !paused.value && !over.value,
+  voice: moment => voiceAt(plan.value, sounds.value, hash => peaksIn(props.bundle, hash), moment),
 }))
 provide(stageHostKey, () => host.value)
-const plan = computed(() => rundown(props.bundle.deck, purpose.value, host.value as TimingContext))
-const sounds = computed(() => soundPlan(props.bundle.deck, plan.value, host.value as TimingContext))
+const plan: ComputedRef<Rundown> = computed(() => rundown(props.bundle.deck, purpose.value, host.value as TimingContext))
+const sounds: ComputedRef<SoundPlan> = computed(() => soundPlan(props.bundle.deck, plan.value, host.value as TimingContext))
 const track = computed(() => captionTrack(props.bundle.deck, sounds.value))
 
 const frame = ref<HTMLElement>()

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { computed, inject, onMounted, onUpdated, provide, ref, watch } from 'vue'
-import { backdropOf, groundOf, previewElements, slideOrStandIn, themeOf, themeUnder, type Deck, type ShownElement, type Tries } from '#core/deck'
+import { cssColor } from '#core/color'
+import { backdropOf, extentOf, groundOf, previewElements, slideOrStandIn, themeOf, themeUnder, type Deck, type ShownElement, type Tries } from '#core/deck'
 import { compileSlide, type Frame } from '#core/timing'
 import { applyElementFrame, type ElementNodes } from './apply-frame'
 import ElementView from './ElementView.vue'
 import GroundView from './elements/GroundView.vue'
 import { redrawKey, stageHostKey, type Redraw } from './host'
 
-/** `frame` is what to show until the first call of `apply`; `editing` is an element whose content is shown elsewhere; `tries` are fields tried out before they are kept. */
-const props = defineProps<{ deck: Deck, slide: string, prompts?: boolean, frame?: Frame | null, editing?: string | null, scale?: number, tries?: Tries }>()
+/** `whole` shows all of a board, as it is worked on; `frame` is what to show until the first call of `apply`; `editing` is an element whose content is shown elsewhere; `tries` are fields tried out before they are kept. */
+const props = defineProps<{ deck: Deck, slide: string, prompts?: boolean, whole?: boolean, frame?: Frame | null, editing?: string | null, scale?: number, tries?: Tries }>()
 const host = inject(stageHostKey)!
 
 const root = ref<HTMLElement>()
@@ -38,6 +39,13 @@ const theme = computed(() => {
   return slide ? themeOf(props.deck, slide) : props.deck.theme.theme!
 })
 const size = computed(() => props.deck.info.info!.size)
+const extent = computed(() => extentOf(props.deck, props.slide))
+const isBoard = computed(() => !!props.deck.slides[props.slide]?.board)
+/** What is seen: the picture, or all of a board at work. */
+const seen = computed(() => (props.whole ? extent.value : size.value))
+/** On a board, what is the layout's stands before the camera and does not move with it. */
+const standing = computed(() => (members.value.get('') ?? []).filter(element => !isBoard.value || !element.pinned))
+const before = computed(() => (isBoard.value && !props.whole ? (members.value.get('') ?? []).filter(element => element.pinned) : []))
 
 /** What draws charts on their way, by element: they sign in as they appear. */
 const redraws = new Map<string, Redraw>()
@@ -65,11 +73,11 @@ function collect() {
 /** Shows a frame of this slide. */
 function apply(frame: Frame | null) {
   current = frame
-  for (const [id, node] of nodes) applyElementFrame(node, frame?.elements.get(id), theme.value.palette)
+  for (const [id, node] of nodes) applyElementFrame(node, frame?.elements.get(id), theme.value.palette, frame?.voice)
   const camera = frame?.camera
   const { width, height } = size.value
-  const seen = camera ? `translate(${width / 2 - camera.x * camera.scale}px,${height / 2 - camera.y * camera.scale}px) scale(${camera.scale})` : ''
-  if (within.value && within.value.style.transform !== seen) within.value.style.transform = seen
+  const moved = camera && !props.whole ? `translate(${width / 2}px,${height / 2}px)${camera.angle ? ` rotate(${-camera.angle}deg)` : ''} scale(${camera.scale}) translate(${-camera.x}px,${-camera.y}px)` : ''
+  if (within.value && within.value.style.transform !== moved) within.value.style.transform = moved
   const share = frame?.ground ?? 1
   if (share !== groundShown) root.value?.querySelector<HTMLElement>('.stage-ground')?.style.setProperty('opacity', share === 1 ? '' : String(share))
   groundShown = share
@@ -96,10 +104,12 @@ defineExpose({ apply })
 </script>
 
 <template>
-  <div ref="root" class="stage-slide" :style="{ width: `${size.width}px`, height: `${size.height}px`}">
-    <div ref="within" class="stage-within">
-      <GroundView v-if="ground" :ground="ground.color" :backdrop="ground.backdrop" :palette="ground.palette" :size="size" :host="host()" :scale="scale ?? 1" />
-      <ElementView v-for="element in members.get('') ?? []" :key="element.id" :deck="deck" :theme="theme" :element="element" :members="members" :score="score" :host="host()" :prompts="!!prompts" :editing="editing ?? null" :scale="scale ?? 1" />
+  <div ref="root" class="stage-slide" :style="{ width: `${seen.width}px`, height: `${seen.height}px`}">
+    <div v-if="isBoard && ground" class="stage-beyond" :style="{ background: cssColor(ground.color, ground.palette) }" />
+    <div ref="within" class="stage-within" :style="isBoard ? { width: `${extent.width}px`, height: `${extent.height}px` } : undefined">
+      <GroundView v-if="ground" :ground="ground.color" :backdrop="ground.backdrop" :palette="ground.palette" :size="extent" :host="host()" :scale="scale ?? 1" />
+      <ElementView v-for="element in standing" :key="element.id" :deck="deck" :theme="theme" :element="element" :members="members" :score="score" :host="host()" :prompts="!!prompts" :editing="editing ?? null" :scale="scale ?? 1" />
     </div>
+    <ElementView v-for="element in before" :key="element.id" :deck="deck" :theme="theme" :element="element" :members="members" :score="score" :host="host()" :prompts="!!prompts" :editing="null" :scale="scale ?? 1" />
   </div>
 </template>

@@ -69,7 +69,9 @@ async function show(moment: Moment): Promise<void> {
   const record = props.deck.slides[slide.slide]?.transition
   const inTransition = progress < 1 && before && before !== slide && record
   for (const id of mounted.value) if (id !== slide.slide && (!inTransition || id !== before.slide)) place(id, gone(), false)
-  const frame = frameIn(slide, moment)
+  const silent = frameIn(slide, moment)
+  const voice = host().voice?.(moment)
+  const frame = voice ? { ...silent, voice } : silent
   if (!inTransition) {
     views[slide.slide]?.apply(frame)
     lay(undefined, slide.slide)

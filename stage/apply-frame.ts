@@ -2,7 +2,8 @@ import { cssColor } from '#core/color'
 import type { Theme } from '#core/deck'
 import { countedText } from '#core/text'
 import { applyDrawn } from './hand-drawing'
-import { restingPart, type ElementFrame, type PartFrame, type Polygon, type Stroke } from '#core/timing'
+import { restingPart, type ElementFrame, type Frame, type PartFrame, type Polygon, type Stroke } from '#core/timing'
+import type { Redraw } from './host'
 import { tintFilter } from './tint-filter'
 
 type Palette = Theme['palette']
@@ -16,7 +17,7 @@ export interface ElementNodes {
   /** Runs that may hold numbers, with what they say at rest. */
   runs: { node: HTMLElement, text: string, part: number }[]
   /** Draws what draws itself, as a chart or a film; null where it is none. */
-  redraw: ((frame: ElementFrame | null) => void) | null
+  redraw: Redraw | null
 }
 
 const rest = restingPart()
@@ -117,10 +118,10 @@ function applyStrokes(moving: HTMLElement, strokes: readonly Stroke[], beneath: 
 }
 
 /** Applies what differs from rest to an element's nodes; undefined brings it to rest. Only what changed is written. */
-export function applyElementFrame(nodes: ElementNodes, frame: ElementFrame | undefined, palette: Palette) {
+export function applyElementFrame(nodes: ElementNodes, frame: ElementFrame | undefined, palette: Palette, voice?: Frame['voice']) {
   const { strokes, drawn } = applied.get(nodes.moving) ?? rest
   applyPart(nodes.moving, frame?.whole ?? rest, palette)
-  nodes.redraw?.(frame?.whole.visible ? frame : null)
+  nodes.redraw?.(frame?.whole.visible ? frame : null, voice)
   if (frame && !frame.whole.visible) return
   // Of what is not seen nothing is drawn, just as nothing else of it is written.
   if (strokes !== (frame?.whole.strokes ?? null)) for (const beneath of [true, false]) applyStrokes(nodes.moving, frame?.whole.strokes ?? [], beneath, palette)

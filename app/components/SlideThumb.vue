@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Deck } from '#core/deck'
-import { compileSlide, frameAt, lastMoment } from '#core/timing'
+import { compileSlide, frameAt, lastMoment, overviewOf } from '#core/timing'
 import { SlideView, stageHostKey } from '#stage'
 
 /** A slide at rest after its last beat, drawn by the stage, `width` px wide; with `prompts`, empty places say what belongs there. Says what it is through `label`. */
@@ -12,7 +12,9 @@ const size = computed(() => props.deck.info.info!.size)
 const scale = computed(() => props.width / size.value.width)
 const frame = computed(() => {
   const score = compileSlide(props.deck, props.slide, stage.host)
-  return frameAt(score, lastMoment(score))
+  const frame = frameAt(score, lastMoment(score))
+  // Of a board all is shown, wherever its camera ends.
+  return score.board ? { ...frame, camera: overviewOf(score.board.extent, score.size) } : frame
 })
 </script>
 

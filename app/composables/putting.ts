@@ -6,12 +6,15 @@ export type NewElement = Element extends infer E ? (E extends Element ? Omit<E, 
 /** Puts new parts on what the stage at work shows, in front of all others, and selects them. */
 export function usePutting() {
   const store = useDeck()
-  const size = computed(() => store.deck!.info.info!.size)
+  const stage = useStage()
+  /** The middle of the slide; of a board the middle of what is in sight. */
+  const middle = () => {
+    const { width, height } = stage.size
+    return store.deck!.slides[store.stageId ?? '']?.board ? { x: width / 2 - stage.pan.x / stage.scale, y: height / 2 - stage.pan.y / stage.scale } : { x: width / 2, y: height / 2 }
+  }
 
   /** A box of a size about a point, or in the middle. px of deck space. */
-  const boxAt = (width: number, height: number, at?: { x: number, y: number }): Box => ({
-    x: Math.round((at?.x ?? size.value.width / 2) - width / 2), y: Math.round((at?.y ?? size.value.height / 2) - height / 2), width, height, angle: 0,
-  })
+  const boxAt = (width: number, height: number, at: { x: number, y: number } = middle()): Box => ({ x: Math.round(at.x - width / 2), y: Math.round(at.y - height / 2), width, height, angle: 0 })
   function put(label: string, element: NewElement): string | undefined {
     if (!store.stageId) return
     const id = freshId()

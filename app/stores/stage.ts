@@ -1,4 +1,4 @@
-import { inVariant, leavesOf, shownElements, topsOf, type Box, type Id, type PickedLook, type ShownElement, type Tries } from '#core/deck'
+import { extentOf, inVariant, leavesOf, shownElements, topsOf, type Box, type Id, type PickedLook, type ShownElement, type Tries } from '#core/deck'
 import { boundsOf, boxOf, type Guide, type Measure, type Point } from '#core/place'
 
 /** What the pointer does on the stage when it does not select: draw a line, hold two elements together, pick an angle. */
@@ -25,12 +25,13 @@ export const useStage = defineStore('stage', () => {
   /** The variant that is composed; null is the deck as it is in general. */
   const variant = ref<Id | null>(null)
 
-  const size = computed(() => store.deck?.info.info?.size ?? { width: 1920, height: 1080 })
+  /** What is worked on: a slide, or all of a board. */
+  const size = computed(() => (store.deck?.info.info ? extentOf(store.deck, store.stageId ?? '') : { width: 1920, height: 1080 }))
   const fitting = computed(() => Math.max(0.02, Math.min((area.value.width - 48) / size.value.width, (area.value.height - 48) / size.value.height)))
   const scale = computed(() => fitting.value * zoom.value)
   const deck = computed(() => (store.deck ? inVariant(store.deck, variant.value) : null))
   /** What the stage shows, back to front, as it is kept. */
-  const elements = computed<readonly ShownElement[]>(() => (deck.value && store.stageId ? shownElements(deck.value, store.stageId) : []))
+  const elements = computed<readonly ShownElement[]>(() => (deck.value && store.stageId ? shownElements(deck.value, store.stageId).filter(element => !element.pinned || !deck.value!.slides[store.stageId!]?.board) : []))
   const byId = computed(() => new Map(elements.value.map(element => [element.id, element])))
   const chosen = computed(() => store.selection.map(id => byId.value.get(id)).filter(element => element !== undefined))
   const single = computed(() => (chosen.value.length === 1 ? chosen.value[0]! : null))
@@ -86,7 +87,9 @@ export const useStage = defineStore('stage', () => {
     editing.value = framing.value = null
     tool.value = null
   }
-  watch(() => store.stageId, () => {
+  watch(() => store.stageId, (now, before) => {
+    // A board and a slide are looked at from other distances.
+    if (store.deck?.slides[now ?? '']?.board || store.deck?.slides[before ?? '']?.board) fit()
     leaveModes()
     opened.value = null
     forgetTried()

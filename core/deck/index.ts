@@ -1,4 +1,5 @@
 export { arrangingOf, isFraming, itemElements, itemPlace, type Arranging, type ItemElements, type ItemPlace } from './arrangement'
+export { extentOf, viewsOf } from './board'
 export * from './changes'
 export * from './edits'
 export * from './element-groups'

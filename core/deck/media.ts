@@ -14,6 +14,12 @@ function visit(value: unknown, found: (hash: string) => void) {
 }
 
 /** The hashes of all media that records refer to, in order. */
+/** The voices that faces move with, by hash: none where no figure speaks. */
+export const voicesOf = (deck: Deck): string[] =>
+  Object.values(deck.elements).some(element => element.kind === 'figure' && (element.speaks ?? element.speaker))
+    ? [...new Set(Object.values(deck.sounds).filter(sound => sound.use === 'narration').map(sound => sound.media))]
+    : []
+
 export function mediaIn(...records: readonly unknown[]): string[] {
   const found = new Set<string>()
   visit(records, one => found.add(one))

@@ -1,7 +1,8 @@
 import { hexOf, hexOver, type Palette } from '../color'
 import type { Color, FigureElement, FigureLook, Theme } from '../deck'
 import { poseNamed } from './poses'
-import { bodies, solve, type Body, type Joints, type Point } from './skeleton'
+import { restingFace, type Face } from './face'
+import { bodies, solve, type Body, type Joints, type Point, type Pose } from './skeleton'
 
 /** A part of a drawn figure: its outline in px, and the colour it is filled with (#rrggbb). */
 export interface FigurePart { name: string, d: string, fill: string, stroke?: { color: string, width: number } }
@@ -56,23 +57,24 @@ function hairParts(look: FigureLook, joints: Joints, body: Body, color: string):
   return { behind: style === 'bun' ? [part('bun', disc(place(-0.78 * r, -0.98 * r), r * 0.48))] : [part('hair behind', behind)], over: [part('hair', curve(crown))] }
 }
 
-function faceParts(face: 'smile' | 'open' | 'flat', look: FigureLook, joints: Joints, body: Body, ink: string, hair: string): FigurePart[] {
+function faceParts(face: 'smile' | 'open' | 'flat', moved: Face, look: FigureLook, joints: Joints, body: Body, ink: string, hair: string): FigurePart[] {
   const place = aboutHead(joints)
   const r = body.head
   const line = { color: ink, width: r * 0.1 }
-  const mouth = face === 'open' ? { d: disc(place(0.42 * r, 0.46 * r), r * 0.17, r * 0.14), fill: ink } : { d: `M${at(place(0.16 * r, 0.42 * r))}Q${at(place(0.44 * r, face === 'smile' ? 0.66 * r : 0.46 * r))} ${at(place(0.7 * r, 0.38 * r))}`, fill: 'none', stroke: line }
-  const eye = (x: number): FigurePart => ({ name: 'eye', d: disc(place(x * r, -0.06 * r), r * 0.085, r * 0.11), fill: ink })
+  const up = 0.1 * moved.brows
+  const spoken = moved.mouth > 0.04
+  const mouth = spoken ? { d: disc(place(0.42 * r, 0.47 * r), r * (0.2 - 0.05 * moved.mouth), r * (0.03 + 0.17 * moved.mouth)), fill: ink } : face === 'open' ? { d: disc(place(0.42 * r, 0.46 * r), r * 0.17, r * 0.14), fill: ink } : { d: `M${at(place(0.16 * r, 0.42 * r))}Q${at(place(0.44 * r, face === 'smile' ? 0.66 * r : 0.46 * r))} ${at(place(0.7 * r, 0.38 * r))}`, fill: 'none', stroke: line }
+  const eye = (x: number): FigurePart => ({ name: 'eye', d: disc(place(x * r, -0.06 * r), r * 0.085, r * Math.max(0.015, 0.11 * moved.eyes)), fill: ink })
   return [
     ...(look.beard ? [{ name: 'beard', d: smooth([[-0.5, 0.3], [-0.2, 0.94], [0.4, 1.1], [0.86, 0.7], [0.92, 0.2], [0.62, 0.3], [0.4, 0.26], [0, 0.3]].map(([x, y]) => place(x! * r, y! * r))), fill: hair }] : []),
     eye(0.18), eye(0.68), { name: 'mouth', ...mouth },
-    { name: 'brow', d: `M${at(place(0.04 * r, -0.3 * r))}L${at(place(0.3 * r, -0.34 * r))}M${at(place(0.56 * r, -0.34 * r))}L${at(place(0.82 * r, -0.28 * r))}`, fill: 'none', stroke: { color: ink, width: r * 0.075 } },
+    { name: 'brow', d: `M${at(place(0.04 * r, (-0.3 - up) * r))}L${at(place(0.3 * r, (-0.34 - up) * r))}M${at(place(0.56 * r, (-0.34 - up) * r))}L${at(place(0.82 * r, (-0.28 - up) * r))}`, fill: 'none', stroke: { color: ink, width: r * 0.075 } },
     ...(look.glasses ? [{ name: 'glasses', d: `${disc(place(0.16 * r, -0.04 * r), r * 0.22)}${disc(place(0.7 * r, -0.04 * r), r * 0.22)}M${at(place(0.38 * r, -0.06 * r))}L${at(place(0.48 * r, -0.06 * r))}M${at(place(-0.06 * r, -0.06 * r))}L${at(place(-0.8 * r, -0.12 * r))}`, fill: 'none', stroke: { color: ink, width: r * 0.08 } }] : []),
   ]
 }
 
 /** A drawn person in units of the body, feet at y 0: parts from back to front. */
-function partsOf(look: FigureLook, poseName: string, palette: Palette): FigurePart[] {
-  const pose = poseNamed(poseName)
+function partsOf(look: FigureLook, pose: Pose, face: Face, palette: Palette): FigurePart[] {
   const body = bodies[look.body]
   const joints = solve(pose, body)
   const hex = (color: Color) => hexOf(color, palette)
@@ -130,7 +132,7 @@ function partsOf(look: FigureLook, poseName: string, palette: Palette): FigurePa
     { name: 'neck', d: bone(trunk(0.95, sw * 0.04), joints.head, body.neck * 0.72, body.neck * 0.72), fill: darker(skin, 0.08) },
     { name: 'head', d: disc(joints.head, body.head, body.head * 1.06), fill: skin },
     { name: 'ear', d: disc(aboutHead(joints)(-0.36 * body.head, 0.12 * body.head), body.head * 0.17, body.head * 0.22), fill: darker(skin, 0.1) },
-    ...faceParts(pose.face ?? 'smile', look, joints, body, ink, hair),
+    ...faceParts(pose.face ?? 'smile', face, look, joints, body, ink, hair),
   ]
   const [a, b] = [joints.hands.back, joints.hands.front]
   const mean = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }
@@ -159,9 +161,9 @@ export interface FigureDrawing {
 /** How far the drawing of a pose reaches, so that poses of one figure stand in one scale. */
 const reach = { left: -49, top: -119, width: 98, height: 122 }
 
-/** A drawn person as parts in a view of their own, facing right unless they face left; all poses of all bodies stand in the same view, on the same ground. */
-export function drawFigure(wish: { look: FigureLook, pose: string, facing?: 'left' | 'right' }, palette: Palette): FigureDrawing {
-  return { parts: partsOf(wish.look, wish.pose, palette), view: [reach.left, reach.top, reach.width, reach.height] }
+/** A drawn person as parts in a view of their own, facing right; all poses of all bodies stand in the same view, on the same ground. */
+export function drawFigure(wish: { look: FigureLook, /** By name, or on its way. */ pose: string | Pose, face?: Face }, palette: Palette): FigureDrawing {
+  return { parts: partsOf(wish.look, typeof wish.pose === 'string' ? poseNamed(wish.pose) : wish.pose, wish.face ?? restingFace, palette), view: [reach.left, reach.top, reach.width, reach.height] }
 }
 
 /** The look of a figure that nobody has dressed yet. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { figureLookSchema, type FigureLook } from '../deck'
 import { houseTheme } from '../layouts'
-import { bodies, drawFigure, figureLook, poses, solve, usualLook } from './index'
+import { bodies, drawFigure, faceAt, figureLook, gestureNamed, gestures, poseNamed, poses, restingFace, solve, usualLook, walking, type Pose } from './index'
 
 const { palette } = houseTheme
 const numbers = (d: string) => (d.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number)
@@ -53,5 +53,50 @@ describe('a figure', () => {
     expect(figureLook({ speaker: true, look: usualLook }, { speaker })).toBe(speaker)
     expect(figureLook({ look: speaker }, {})).toBe(speaker)
     expect(figureLook({}, { speaker })).toBe(usualLook)
+  })
+})
+
+describe('a gesture', () => {
+  it.each(gestures.map(gesture => [gesture.name, gesture] as const))('%s: begins and ends as the figure stood, in whatever pose, and never leaps', (_, gesture) => {
+    for (const standing of poses) {
+      const angles = (pose: Pose) => [pose.lean ?? 0, pose.nod ?? 0, ...pose.arms.back, ...pose.arms.front, ...pose.legs.back, ...pose.legs.front]
+      for (const end of [0, 1]) {
+        angles(gesture.at(standing, end)).forEach((angle, index) => expect(angle).toBeCloseTo(angles(standing)[index]!, 6))
+        expect(gesture.lift?.(end) ?? 0).toBeCloseTo(0, 6)
+      }
+      const steps = Array.from({ length: 401 }, (__, index) => angles(gesture.at(standing, index / 400)))
+      // Who already stands so, has nothing to do.
+      if (standing.name !== gesture.name) expect(steps.some(step => step.some((angle, index) => Math.abs(angle - angles(standing)[index]!) > 2)) || !!gesture.lift).toBe(true)
+      // No joint turns by more than 15 degrees in a 400th of the gesture.
+      steps.slice(1).forEach((step, at) => step.forEach((angle, index) => expect(Math.abs(angle - steps[at]![index]!)).toBeLessThan(15)))
+    }
+  })
+
+  it('gives every figure one that points, waves, nods, thinks, shrugs, cheers and holds something up', () => {
+    for (const name of ['point', 'wave', 'nod', 'think', 'shrug', 'cheer', 'hold-up']) expect(gestureNamed(name), name).toBeDefined()
+    expect(gestureNamed('no such')).toBeUndefined()
+  })
+
+  it('of walking sets one foot before the other and bends each knee only backwards', () => {
+    for (let strides = -2; strides <= 2; strides += 0.05) {
+      const { legs } = walking(poseNamed('stand'), strides)
+      for (const [upper, lower] of [legs.back, legs.front]) expect(lower).toBeLessThanOrEqual(upper)
+      expect(Math.sign(legs.back[0]) * Math.sign(legs.front[0])).toBeLessThanOrEqual(0)
+    }
+  })
+})
+
+describe('a face', () => {
+  it('is at rest in silence, opens its mouth as it is loud, and blinks once when a pause begins', () => {
+    expect(faceAt(() => 0)).toEqual(restingFace)
+    expect(faceAt(() => 1)).toMatchObject({ mouth: 1, eyes: 1 })
+    expect(faceAt(() => 0.5).mouth).toBeLessThan(faceAt(() => 0.9).mouth)
+    // Silent since second 2.
+    const eyes = Array.from({ length: 60 }, (_, index) => faceAt(before => (1.9 + index / 100 - before < 2 ? 0.8 : 0)).eyes)
+    expect(Math.min(...eyes)).toBeLessThan(0.3)
+    expect(eyes[0]).toBe(1)
+    expect(eyes.at(-1)).toBe(1)
+    const open = drawFigure({ look: usualLook, pose: 'stand', face: { mouth: 1, brows: 1, eyes: 0 } }, palette).parts
+    expect(open.find(part => part.name === 'mouth')!.fill).not.toBe('none')
   })
 })

@@ -1,5 +1,5 @@
 import {
-  addSlide, applyChanges, elementsOf, inlineOf, inlineText, orderLast, ordersAt, removeSlides, setFields, slidesOf, textOf,
+  addSlide, applyChanges, elementsOf, inlineOf, inlineText, orderLast, ordersAt, removeSlides, setFields, slidesOf, textOf, viewsOf,
   type Change, type Deck, type EditContext, type Element, type Id, type Slide,
 } from '../deck'
 import { buildOf, extendBuild } from './builds'
@@ -26,8 +26,8 @@ export interface OutlineSlide {
   chapter?: string
 }
 
-/** What a slide is called: its title's words on one line. */
-export const titleOf = (deck: Deck, slide: Id) => titleWords(deck, slide).trim()
+/** What a slide is called: its title’s words on one line; a board without any by its first view. */
+export const titleOf = (deck: Deck, slide: Id) => titleWords(deck, slide).trim() || (viewsOf(deck.slides[slide])[0]?.name ?? '')
 
 const plainLine = (line: RichLine): OutlineLine => ({ text: inlineText(line.content).replaceAll('\n', ' '), level: line.level })
 const known = new WeakMap<readonly Element[], { layout: Id, outline: OutlineSlide }>()

@@ -1,11 +1,13 @@
 import { diagramParts } from '../diagrams'
-import { beatsOf, cuesOf, inlineText, soundsFrom, paragraphTexts, shownElements, themeUnder, type Cue, type Deck, type Hold, type Id, type Info, type Parts, type ShownElement } from '../deck'
+import { beatsOf, cuesOf, extentOf, inlineText, viewsOf, soundsFrom, paragraphTexts, shownElements, themeUnder, type Cue, type Deck, type Hold, type Id, type Info, type Parts, type ShownElement } from '../deck'
 import { layoutOfTable } from '../tables'
 import { addReading, countReading, layoutOfElement, linePlaces, nothingToRead, readingSeconds, type Reading } from '../text'
+import { cameraEase, cameraSeconds, planCamera, waysOf } from './camera-plan'
 import { fitOfTrack, spanOfClip, type ClipFit } from './clips'
 import { handDrawingOf, type HandDrawing } from '../drawing'
 import { easingOf } from './easing'
-import { effectNamed, type Place } from './effects'
+import { effectNamed, makeGesture, type Place } from './effects'
+import { handsOf } from './figure-moment'
 import { finest, partIndices, spanOf } from './parts'
 import type { PartSpan, Score, ScoreBeat, ScoreCue, TimingContext, TimingProblem, Track } from './score'
 import { startsOf } from './starts'
@@ -17,6 +19,7 @@ const marksCompared = 12
 
 /** Whether a cue has its element drawn. */
 const byHand = (cue: Cue) => effectNamed(cue.effect).byHand === true
+const isCamera = (cue: Cue) => cue.what === 'camera'
 const isPresence = (cue: Cue) => cue.what === 'enter' || cue.what === 'exit'
 
 /** WCAG 2.2, 2.3.1: nothing flashes more than three times in a second. */
@@ -96,15 +99,19 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
   const problems: TimingProblem[] = []
   const byId = new Map(elements.map(element => [element.id, element]))
   const beats = beatsOf(deck, slideId)
-  const cues = beats.map(beat => cuesOf(deck, beat.id).filter(cue => cue.element !== null && byId.has(cue.element)))
+  const isBoard = !!deck.slides[slideId]?.board
+  const cues = beats.map(beat => cuesOf(deck, beat.id).filter(cue => (cue.element === null ? isBoard && cue.what === 'camera' : byId.has(cue.element))))
+  const ways = isBoard ? waysOf(deck, slideId, cues.flat().filter(isCamera)) : null
   const cuesByElement = new Map<Id, Cue[]>()
   for (const cue of cues.flat()) {
+    if (isCamera(cue)) continue
     const list = cuesByElement.get(cue.element!)
     if (list) list.push(cue)
     else cuesByElement.set(cue.element!, [cue])
   }
   const fineOf = new Map([...cuesByElement].map(([id, list]) => [id, finestOf(byId.get(id)!, list)]))
   const spanOfCue = (cue: Cue): PartSpan | null => {
+    if (isCamera(cue)) return null
     const element = byId.get(cue.element!)!
     const fine = fineOf.get(element.id)
     if (!fine || effectNamed(cue.effect).whole) return null
@@ -123,6 +130,15 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
     return span ? [{ sound, start: sound.delay, seconds: span.seconds }] : []
   })
 
+  /** The beat in which something that just stands there is met: as the slide opens, or when the camera of a board first comes to it. */
+  const metIn = (element: ShownElement): number => {
+    if (!isBoard) return 0
+    const slide = deck.slides[slideId]!
+    const [x, y] = [element.box.x + element.box.width / 2, element.box.y + element.box.height / 2]
+    const within = new Set(viewsOf(slide).filter(({ box }) => x >= box.x && y >= box.y && x <= box.x + box.width && y <= box.y + box.height).map(view => view.id))
+    if (slide.opens && within.has(slide.opens)) return 0
+    return Math.max(0, cues.findIndex(list => list.some(cue => isCamera(cue) && within.has(cue.options.view as string))))
+  }
   const tracks = new Map<Id, ScoreCue[]>()
   const entered = new Set<Id>()
   for (const list of cuesByElement.values()) {
@@ -132,21 +148,22 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
   let at = 0
   const made = beats.map((beat, index): ScoreBeat => {
     const spans = new Map(cues[index]!.map(cue => [cue.id, spanOfCue(cue)]))
-    const { times, circles } = startsOf(cues[index]!, cue => lengthOf(cue, spans.get(cue.id)!, drawingFor(cue)))
+    const { times, circles } = startsOf(cues[index]!, cue => (isCamera(cue) ? cameraSeconds(ways!.get(cue.id)!, cue) : lengthOf(cue, spans.get(cue.id)!, drawingFor(cue))))
     for (const circle of circles) {
-      const names = circle.map(id => `“${byId.get(deck.cues[id]!.element!)!.name}”`).join(', ')
+      const names = circle.map(id => (isCamera(deck.cues[id]!) ? 'the camera' : `“${byId.get(deck.cues[id]!.element!)!.name}”`)).join(', ')
       problems.push({ cue: circle[0]!, message: `In beat ${index + 1} the cues of ${names} wait for each other in a circle. They start with the beat until one of them starts with it.` })
     }
     const scored = cues[index]!
-      .map((cue): ScoreCue => ({ cue, effect: effectNamed(cue.effect), ease: easingOf(cue.easing), beat: index, round: roundOf(cue, drawingFor(cue)), ...times.get(cue.id)!, span: spans.get(cue.id)! }))
+      .map((cue): ScoreCue => ({ cue, effect: effectNamed(cue.effect), ease: isCamera(cue) ? cameraEase(cue) : easingOf(cue.easing), beat: index, round: isCamera(cue) ? cameraSeconds(ways!.get(cue.id)!, cue) : roundOf(cue, drawingFor(cue)), ...times.get(cue.id)!, span: spans.get(cue.id)! }))
       .sort((a, b) => a.start - b.start || (a.cue.order < b.cue.order ? -1 : 1))
     const finite = scored.filter(({ cue }) => cue.repeat !== 'forever' && cue.what !== 'media')
     const moves = finite.reduce((most, cue) => Math.max(most, cue.end), 0)
     let reading = nothingToRead
-    if (index === 0) {
-      for (const element of elements) if (!element.pinned && !entered.has(element.id)) reading = addReading(reading, readingOf(element, deck, context, info, null, null))
+    for (const element of elements) {
+      if (!element.pinned && !entered.has(element.id) && metIn(element) === index) reading = addReading(reading, readingOf(element, deck, context, info, null, null))
     }
     for (const { cue, span } of scored) {
+      if (isCamera(cue)) continue
       const list = tracks.get(cue.element!)
       if (cue.what === 'enter') {
         const from = cue.parts?.range?.from ?? 0
@@ -178,9 +195,11 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
       return Array.from({ length: partCount }, (_, part) => all.some(({ span }) => span!.place[part]! >= 0)).every(Boolean)
     }
     const hiddenBefore = first?.cue.what === 'enter' && (!first.span || everyPartEnters())
-    return { drawing: drawings.get(id) ?? null, element: byId.get(id)!, lines: linesOf(deck, byId.get(id)!, context), cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, clip: clipOf(byId.get(id)), looping: (byId.get(id) as { loop?: boolean }).loop === true, hiddenBefore }
+    const shown = byId.get(id)!
+    return { drawing: drawings.get(id) ?? null, hands: shown.kind === 'figure' && list.some(({ effect }) => effect === makeGesture) ? handsOf(deck, shown) : null, element: byId.get(id)!, lines: linesOf(deck, byId.get(id)!, context), cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, clip: clipOf(byId.get(id)), looping: (byId.get(id) as { loop?: boolean }).loop === true, hiddenBefore }
   }
-  const score = { slide: slideId, size: info.size, beats: made, tracks: new Map([...tracks].map(([id, list]) => [id, trackOf(id, list)])), elements, length: at, problems, clips: [] as ClipFit[] }
+  const board = isBoard ? { extent: extentOf(deck, slideId), camera: planCamera(deck, slideId, made.flatMap(entry => entry.cues.filter(({ cue }) => isCamera(cue)))) } : null
+  const score = { slide: slideId, size: info.size, board, beats: made, tracks: new Map([...tracks].map(([id, list]) => [id, trackOf(id, list)])), elements, length: at, problems, clips: [] as ClipFit[] }
   for (const track of score.tracks.values()) {
     const fit = fitOfTrack(score, track, context)
     if (fit) score.clips.push(fit)
@@ -197,7 +216,7 @@ const known = new WeakMap<object, { parts: readonly unknown[], score: Score }>()
  */
 export function compileSlide(deck: Deck, slideId: Id, context: TimingContext): Score {
   const slide = deck.slides[slideId]
-  if (!slide) return { slide: slideId, size: deck.info.info!.size, beats: [], tracks: new Map(), elements: [], length: 0, problems: [], clips: [] }
+  if (!slide) return { slide: slideId, size: deck.info.info!.size, board: null, beats: [], tracks: new Map(), elements: [], length: 0, problems: [], clips: [] }
   const elements = shownElements(deck, slideId)
   const beats = beatsOf(deck, slideId)
   const parts: unknown[] = [deck.info.info, themeUnder(deck, slideId), context.measurer, beats, ...elements]

@@ -1,7 +1,9 @@
 import type { Id, Parts, ShownElement } from '../deck'
 import { clipAfter, playsOf, type ClipMoment } from './clips'
 import { isCameraAtRest, restingCamera, type Camera } from './camera'
+import { cameraIn } from './camera-plan'
 import type { EffectRoom } from './effects'
+import { figureAt, gestureAt, type FigureMoment } from './figure-moment'
 import { hiddenPart, isAtRest, restingPart, type PartFrame } from './part-frame'
 import type { Score, ScoreCue, Track } from './score'
 
@@ -20,6 +22,8 @@ export interface ElementFrame {
   partsBy: Parts['by'] | null
   /** A chart on its way from one state to another; null is as composed. */
   chart: { from: Id | null, to: Id | null, progress: number } | null
+  /** How a figure stands; null as composed. */
+  figure?: FigureMoment | null
   /** Where a clip or sound is that has begun; null before. */
   media: ClipMoment | null
 }
@@ -29,6 +33,8 @@ export interface Frame {
   elements: ReadonlyMap<Id, ElementFrame>
   /** What is seen of the slide; null is all of it. */
   camera: Camera | null
+  /** How loud the voice that is heard is, 0 to 1, so many seconds before; absent while nobody speaks. */
+  voice?: (secondsBefore: number) => number
   /** How much of the slide's ground is seen, 0 to 1; absent is all. */
   ground?: number
 }
@@ -65,7 +71,7 @@ const touches = (cue: ScoreCue, part: number) => cue.span !== null && cue.span.p
 
 const isOver = (cue: ScoreCue, seconds: number) => cue.cue.repeat !== 'forever' && seconds >= cue.end - cue.start - slack
 
-const roomOf = (track: Track, score: Score): EffectRoom => ({ box: track.element.box, size: score.size, lines: track.lines, drawing: track.drawing })
+const roomOf = (track: Track, score: Score): EffectRoom => ({ box: track.element.box, size: score.size, extent: score.board?.extent, lines: track.lines, drawing: track.drawing })
 
 /** Plays a presence cue on a frame; false where it leaves nothing to be seen. */
 function applyPresence(frame: PartFrame, cue: ScoreCue, seconds: number, track: Track, score: Score): boolean {
@@ -169,10 +175,33 @@ function othersOf(score: Score, id: Id): ShownElement[] {
   })
 }
 
+/** Lets a figure hold something up: it comes into its hands, small enough for them, and returns. */
+function holdUp(elements: Map<Id, ElementFrame>, score: Score, track: Track, since: (cue: ScoreCue) => number) {
+  for (const cue of track.cues) {
+    const under = gestureAt(cue, since(cue))
+    const thing = under?.name === 'hold-up' && under.holds ? score.elements.find(element => element.id === under.holds && element !== track.element) : undefined
+    if (!under || !thing || !track.hands) continue
+    const frame = elements.get(thing.id) ?? { whole: restingPart(), parts: null, partsBy: null, chart: null, media: null }
+    if (!frame.whole.visible) continue
+    // It rises into the hands in the first fifth and comes back in the last, as the arms do.
+    const near = Math.min(1, Math.max(0, Math.min(under.share / 0.2, (1 - under.share) / 0.2)))
+    const share = near * near * (3 - 2 * near)
+    const small = Math.min(1, (track.element.box.width * 0.9) / Math.max(1, thing.box.width))
+    const { whole } = frame
+    const scale = 1 + (small - 1) * share
+    whole.x += (track.hands.x - thing.box.x - thing.box.width / 2) * share
+    whole.y += (track.hands.y - (thing.box.height * small) / 2 - thing.box.y - thing.box.height / 2) * share
+    whole.scaleX *= scale
+    whole.scaleY *= scale
+    elements.set(thing.id, frame)
+  }
+}
+
 /** What cues do beyond their own element: to all others, and to what is seen of the slide. */
 function applyBeyond(elements: Map<Id, ElementFrame>, score: Score, moment: SlideMoment): Camera | null {
-  let camera: Camera | null = null
+  let camera: Camera | null = score.board ? { ...cameraIn(score.board.camera, cue => elapsed(score, cue, moment)) } : null
   for (const [id, track] of score.tracks) {
+    if (track.hands) holdUp(elements, score, track, cue => elapsed(score, cue, moment))
     for (const cue of track.cues) {
       const { applyToOthers, applyToCamera } = cue.effect
       if (!applyToOthers && !applyToCamera) continue
@@ -236,8 +265,10 @@ export function frameAt(score: Score, moment: SlideMoment): Frame {
     }
     const chart = chartOf(track, score, moment)
     const media = mediaOf(track, score, moment)
-    if (isAtRest(whole) && !parts && !chart && media === null) continue
-    elements.set(id, { whole, parts, partsBy: track.partsBy, chart, media })
+    const figure = track.element.kind === 'figure' ? figureAt(track.element, track.cues, whole.strides, cue => elapsed(score, cue, moment)) : null
+    if (figure?.lift) whole.y -= figure.lift * track.element.box.height
+    if (isAtRest(whole) && !parts && !chart && media === null && !figure) continue
+    elements.set(id, { whole, parts, partsBy: track.partsBy, chart, media, ...(figure ? { figure } : {}) })
   }
   return { elements, camera: applyBeyond(elements, score, moment) }
 }

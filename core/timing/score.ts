@@ -2,6 +2,7 @@ import type { DataTable } from '../data'
 import type { Beat, Cue, Id, Parts, ShownElement } from '../deck'
 import type { HandDrawing, Ink } from '../drawing'
 import type { Measurer } from '../text'
+import type { CameraPlan } from './camera-plan'
 import type { ClipFit, ClipSpan } from './clips'
 import type { EasingFunction } from './easing'
 import type { Effect, Place } from './effects'
@@ -76,6 +77,8 @@ export interface Track {
   looping: boolean
   /** What a hand draws of it, where a cue has it drawn. */
   drawing: HandDrawing | null
+  /** Of a figure: where it would hold something up, px of the slide. */
+  hands: { x: number, y: number } | null
   /** Whether the element is unseen until its first presence cue begins. */
   hiddenBefore: boolean
 }
@@ -96,6 +99,8 @@ export interface Score {
   /** Planned seconds of all beats, without the transition. */
   length: number
   problems: readonly TimingProblem[]
+  /** Of a board: how far it reaches, px of deck space, and how its camera moves. */
+  board: { extent: { width: number, height: number }, camera: CameraPlan } | null
   /** Clips that are played once, and voices, with how they fit. */
   clips: readonly ClipFit[]
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, cuesOf, slidesOf, type Deck } from '../deck'
+import { applyChanges, cuesOf, slidesOf, type Deck, type Element } from '../deck'
+import { poseNamed } from '../figures'
 import { anyDeck, beat, cue, freshDeck, textElement, timingContext } from '../testing'
 import { advance, compileSlide, effectNamed, elapse, frameAt, goBack, isStillAfter, lastMoment, momentAt, rundown, secondsAt, type ElementFrame, type SlideMoment } from './index'
 
@@ -231,5 +232,60 @@ describe('removing a cue that others follow', () => {
     ])
     const next = applyChanges(deck, removeCues(deck, { cues: ['one'] }))
     expect(cuesOf(next, first).map(item => [item.id, item.anchor])).toEqual([['two', { to: 'beat' }]])
+  })
+})
+
+describe('a figure that acts', () => {
+  const staged = (cues: readonly Partial<Parameters<typeof cue>[0]>[]) => {
+    const base = freshDeck()
+    const slide = slidesOf(base)[0]!.id
+    const deck = applyChanges(base, [
+      { do: 'put', table: 'elements', record: { id: 'ines', owner: slide, name: 'Ines', order: 'a0', kind: 'figure', pose: 'stand', box: { x: 800, y: 300, width: 400, height: 700, angle: 0 } } },
+      { do: 'put', table: 'elements', record: { ...textElement('board', slide, ['Berth 2']), box: { x: 100, y: 100, width: 300, height: 120, angle: 0 } } as Element },
+      { do: 'put', table: 'beats', record: beat({ id: 'b', slide, order: 'z0' }) },
+      { do: 'put', table: 'beats', record: beat({ id: 'later', slide, order: 'z1' }) },
+      ...cues.map((own, index) => ({ do: 'put' as const, table: 'cues' as const, record: cue({ id: `c${index}`, beat: 'b', element: 'ines', what: 'pose', order: `a${index}`, ...own }) })),
+    ])
+    const score = compileSlide(deck, slide, timingContext)
+    const at = score.beats.findIndex(one => one.beat.id === 'b')
+    return (seconds: number, later = 0) => frameAt(score, { beat: at + later, seconds }).elements
+  }
+
+  it('makes a gesture once, some times, or until the slide ends, and stands again as before', () => {
+    const once = staged([{ effect: 'gesture', options: { gesture: 'wave' }, duration: 2 }])
+    expect(once(0)!.get('ines')?.figure?.pose.arms).toEqual(poseNamed('stand').arms)
+    expect(once(1).get('ines')!.figure!.pose.arms.front[0]).toBeGreaterThan(90)
+    expect(once(2).get('ines')).toBeUndefined()
+    const thrice = staged([{ effect: 'gesture', options: { gesture: 'nod' }, duration: 1, repeat: 3 }])
+    for (const seconds of [0.25, 1.25, 2.25]) expect(thrice(seconds).get('ines')!.figure!.pose.nod).toBeCloseTo(15, 1)
+    expect(thrice(3.2).get('ines')).toBeUndefined()
+    expect(staged([{ effect: 'gesture', options: { gesture: 'nod' }, duration: 1, repeat: 'forever' }])(0.25, 1).get('ines')?.figure).toBeDefined()
+  })
+
+  it('keeps a pose that it takes, and gestures from there', () => {
+    const frames = staged([{ effect: 'take-pose', options: { pose: 'think' }, duration: 0.5 }, { effect: 'gesture', options: { gesture: 'nod' }, duration: 1, delay: 2 }])
+    expect(frames(0.5).get('ines')!.figure!.pose.name).toBe('think')
+    expect(frames(0, 1).get('ines')!.figure!.pose.name).toBe('think')
+    expect(frames(2.25).get('ines')!.figure!.pose.nod).toBeCloseTo(6 + 15, 1)
+  })
+
+  it('walks in from beyond the side and stands still where it arrives', () => {
+    const frames = staged([{ what: 'enter', effect: 'walk-in', options: { from: 'left' }, duration: 3 }])
+    expect(frames(0).get('ines')!.whole.x).toBeCloseTo(-1200, 6)
+    expect(frames(1.5).get('ines')!.figure!.pose.legs).not.toEqual(poseNamed('stand').legs)
+    expect(frames(3).get('ines')).toBeUndefined()
+    // The legs come to rest as it does.
+    const last = frames(2.999).get('ines')!.figure!.pose.legs
+    expect(Math.abs(last.front[0] - poseNamed('stand').legs.front[0])).toBeLessThan(1)
+  })
+
+  it('holds something up in its hands, and gives it back to its place', () => {
+    const frames = staged([{ effect: 'gesture', options: { gesture: 'hold-up', holds: 'board' }, duration: 4 }])
+    const { x, y } = frames(2).get('board')!.whole
+    expect(250 + x).toBeCloseTo(1000, 0)
+    // Over its head.
+    expect(160 + y).toBeLessThan(600)
+    expect(frames(0).get('board')?.whole.x ?? 0).toBe(0)
+    expect(frames(4).get('board')).toBeUndefined()
   })
 })

@@ -1,5 +1,6 @@
 import { open } from 'node:fs/promises'
 import type { Dominant } from '../../core/color'
+import { voicesOf, type Deck } from '../../core/deck'
 import type { Traced } from '../../core/drawing'
 import { database, type Sql } from './connection'
 
@@ -135,6 +136,14 @@ export async function mediaLengths(hashes: readonly string[]): Promise<Record<st
   if (!hashes.length) return {}
   const rows = await database()<{ hash: string, seconds: number }[]>`select hash, seconds from media where hash = any(${[...hashes]}) and seconds is not null`
   return Object.fromEntries(rows.map(row => [row.hash, row.seconds]))
+}
+
+/** How loud the voices are that move the faces of a deck: by hash, 100 values a second, in base64. */
+export async function voicePeaks(deck: Deck): Promise<Record<string, string>> {
+  const hashes = voicesOf(deck)
+  if (!hashes.length) return {}
+  const rows = await database()<{ hash: string, peaks: Buffer }[]>`select hash, peaks from media where hash = any(${hashes}) and peaks is not null`
+  return Object.fromEntries(rows.map(row => [row.hash, row.peaks.toString('base64')]))
 }
 
 /** The lines found in a picture; undefined where there is no such file, null where nobody has looked yet. */

@@ -4,7 +4,7 @@ import path from 'node:path'
 import type { Deck } from '../../core/deck'
 import { mediaOf } from '../../core/deck'
 import { tablesOf } from '../../core/formats/deck-file'
-import { mediaByHash, mediaLengths, wholeMedia } from '../database/media'
+import { mediaByHash, mediaLengths, voicePeaks, wholeMedia } from '../database/media'
 import { inkBookOf } from './ink'
 import { tablesById } from '../database/tables'
 import { fallbackFonts, familyOfFont, subsetRanges } from '../../core/fonts'
@@ -64,7 +64,7 @@ export async function offlineFile(deck: Deck): Promise<string> {
 /** The page that plays a deck whose media stand at some addresses; `from` is where its content policy lets them come from. */
 export async function pageOf(deck: Deck, media: Record<string, string>, from: string, film?: { width: number, rate: number, captions: boolean }): Promise<string> {
   const [tables, lengths] = [await tablesById(tablesOf(deck)), await mediaLengths(Object.keys(media))]
-  const bundle = { deck, tables, media, lengths, ink: await inkBookOf(deck, tables, lengths), alone: true, ...(film ? { film } : {}) }
+  const bundle = { deck, tables, media, lengths, ink: await inkBookOf(deck, tables, lengths), peaks: await voicePeaks(deck), alone: true, ...(film ? { film } : {}) }
   const [script, style] = await Promise.all(['player.js', 'player.css'].map(name => readFile(path.resolve('.output/alone', name), 'utf8')))
   const { title, language } = deck.info.info!
   return `<!doctype html>

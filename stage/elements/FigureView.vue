@@ -1,15 +1,52 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, inject, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { FigureElement, ShownElement, Theme } from '#core/deck'
-import { drawFigure, figureLook } from '#core/figures'
+import { drawFigure, faceAt, figureLook, restingFace, type Face, type FigureDrawing, type Pose } from '#core/figures'
+import type { ElementFrame, Frame } from '#core/timing'
+import { redrawKey } from '../host'
 
-/** A drawn person in its pose, feet on the lower edge of its box. */
+/** A drawn person, feet on the lower edge of its box; as it acts, its parts are drawn anew without rendering. */
 const props = defineProps<{ theme: Theme, element: FigureElement & ShownElement }>()
-const drawing = computed(() => drawFigure({ look: figureLook(props.element, props.theme), pose: props.element.pose, facing: props.element.facing }, props.theme.palette))
+const group = ref<SVGGElement>()
+const look = computed(() => figureLook(props.element, props.theme))
+const composed = computed(() => drawFigure({ look: look.value, pose: props.element.pose }, props.theme.palette))
+const speaks = computed(() => props.element.speaks ?? props.element.speaker === true)
+const space = 'http://www.w3.org/2000/svg'
+let shown: { pose: Pose | null, face: Face, of: FigureDrawing } | null = null
+
+function write({ parts }: FigureDrawing) {
+  const node = group.value!
+  while (node.childElementCount > parts.length) node.lastElementChild!.remove()
+  while (node.childElementCount < parts.length) node.append(document.createElementNS(space, 'path'))
+  parts.forEach((part, index) => {
+    const path = node.children[index]!
+    const set = (name: string, value: string) => { if (path.getAttribute(name) !== value) path.setAttribute(name, value) }
+    set('d', part.d)
+    set('fill', part.fill)
+    set('stroke', part.stroke?.color ?? 'none')
+    set('stroke-width', String(part.stroke?.width ?? 0))
+  })
+}
+function redraw(frame: ElementFrame | null, voice?: Frame['voice']) {
+  if (!group.value) return
+  const pose = frame?.figure?.pose ?? null
+  const face = voice && speaks.value ? faceAt(voice) : restingFace
+  const same = shown && shown.of === composed.value && shown.pose === pose && shown.face.mouth === face.mouth && shown.face.brows === face.brows && shown.face.eyes === face.eyes
+  if (same) return
+  shown = { pose, face, of: composed.value }
+  write(pose || face !== restingFace ? drawFigure({ look: look.value, pose: pose ?? props.element.pose, face }, props.theme.palette) : composed.value)
+}
+watch(composed, () => redraw(null), { flush: 'post' })
+const signIn = inject(redrawKey)
+onMounted(() => {
+  signIn?.(props.element.id, redraw)
+  redraw(null)
+})
+onBeforeUnmount(() => signIn?.(props.element.id, null))
 </script>
 
 <template>
-  <svg class="stage-figure" :viewBox="drawing.view.join(' ')" preserveAspectRatio="xMidYMax meet" :role="element.alt ? 'img' : undefined" :aria-label="element.alt || undefined" :aria-hidden="element.alt ? undefined : true">
-    <g :transform="element.facing === 'left' ? 'scale(-1 1)' : undefined"><path v-for="(part, index) in drawing.parts" :key="index" :d="part.d" :fill="part.fill" :stroke="part.stroke?.color ?? 'none'" :stroke-width="part.stroke?.width" stroke-linecap="round" stroke-linejoin="round" /></g>
+  <svg class="stage-figure" :viewBox="composed.view.join(' ')" preserveAspectRatio="xMidYMax meet" :role="element.alt ? 'img' : undefined" :aria-label="element.alt || undefined" :aria-hidden="element.alt ? undefined : true">
+    <g ref="group" :transform="element.facing === 'left' ? 'scale(-1 1)' : undefined" stroke-linecap="round" stroke-linejoin="round" />
   </svg>
 </template>

@@ -42,6 +42,7 @@ const notes = (event: Event) => store.editText('write notes', setFields(store.de
     <div class="row"><span class="label">Ground</span><ColorField :model-value="groundOf(store.deck!, slide)" :theme="store.deck!.theme.theme!" label="Ground" @update:model-value="ground => set('change the ground', { ground: ground ?? undefined })" /></div>
     <button v-if="slide.ground" class="press small back" @click="set('change the ground', { ground: undefined })">Back to the layout’s ground</button>
     <button v-if="store.canEdit && !store.isForm" class="press small back" @click="putCredits">Put the credit lines here</button>
+    <BoardSettings />
     <label class="notes">Notes for the speaker<textarea class="field" rows="5" :value="slide.notes" :readonly="!store.canEdit" @input="notes" /></label>
   </div>
 </template>

@@ -114,8 +114,9 @@ defineExpose({ startEditing })
     <template v-if="store.stageId && stage.deck">
       <div ref="board" class="board" :class="{ over: isOver }" :style="place" data-test="stage">
         <div class="scaled" :style="{ width: `${stage.size.width}px`, height: `${stage.size.height}px`, transform: `scale(${stage.scale})` }">
-          <SlideView :deck="stage.deck" :slide="store.stageId" :frame="null" :editing="tabled ? null : stage.editing" :scale="stage.scale" :tries="stage.tries" prompts />
+          <SlideView :deck="stage.deck" :slide="store.stageId" :frame="null" :editing="tabled ? null : stage.editing" :scale="stage.scale" :tries="stage.tries" prompts whole />
           <StageHits ref="hits" :drop-at="dropAt" @open="open" />
+          <BoardViews />
           <StageGuides ref="guides" />
           <StageChosen />
           <FrameEditing v-if="framed" :key="framed.id" :element="framed" />

@@ -1,26 +1,36 @@
 <script setup lang="ts">
 import { beatsOf, cuesOf, setFields, type Cue } from '#core/deck'
-import { effectNamed, effectsFor, leastLength, paceFor, setLength } from '#core/timing'
+import { cameraSpeed, effectNamed, effectsFor, fastestOf, leastLength, paceFor, setLength } from '#core/timing'
 
 /** How one cue happens, in words that can be edited. */
 const store = useDeck()
 const many = useScore()
 const cue = computed(() => (store.cueId ? store.deck!.cues[store.cueId] : undefined))
+const board = useBoard()
+const isCamera = computed(() => cue.value?.what === 'camera')
+const name = computed(() => (isCamera.value ? 'The camera' : element.value?.name ?? 'A part'))
 const element = computed(() => (cue.value?.element ? store.deck!.elements[cue.value.element] : undefined))
 const effect = computed(() => effectNamed(cue.value?.effect ?? 'fade'))
 const choices = computed(() => (cue.value && element.value ? effectsFor(cue.value.what, element.value.kind) : []))
 const beats = computed(() => (cue.value ? beatsOf(store.deck!, store.slideId!) : []))
-const others = computed(() => (cue.value ? cuesOf(store.deck!, cue.value.beat).filter(other => other.id !== cue.value!.id && other.element) : []))
-const set = (fields: Partial<Cue>) => cue.value && store.edit(`change the motion of ${element.value?.name ?? 'a part'}`, setFields(store.deck!, { table: 'cues', id: cue.value.id, fields }))
+const others = computed(() => (cue.value ? cuesOf(store.deck!, cue.value.beat).filter(other => other.id !== cue.value!.id) : []))
+const set = (fields: Partial<Cue>) => cue.value && store.edit(`change the motion of ${nameHere()}`, setFields(store.deck!, { table: 'cues', id: cue.value.id, fields }))
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const whatWords: Record<Cue['what'], string> = { enter: 'comes in', emphasis: 'draws the eye', move: 'moves', data: 'changes data', media: 'plays', pose: 'poses', exit: 'goes out', camera: 'camera' }
+const whatWords: Record<Cue['what'], string> = { enter: 'comes in', emphasis: 'draws the eye', move: 'moves', data: 'changes data', media: 'plays', pose: 'poses', exit: 'goes out', camera: 'goes to a view' }
 const anchorValue = computed(() => (cue.value?.anchor.to === 'beat' ? 'beat' : `${cue.value?.anchor.to}:${cue.value?.anchor.cue}`))
 function setAnchor(text: string) {
   const [to, id] = text.split(':')
   set({ anchor: to === 'beat' ? { to: 'beat' } : { to: to as 'start' | 'end', cue: id! } })
 }
-const nameOf = (other: Cue) => `${store.deck!.elements[other.element!]?.name ?? 'a part'} ${whatWords[other.what]}`
+const nameOf = (other: Cue) => (other.what === 'camera' ? `the camera goes to ${board.nameOf(other.options.view)}` : `${store.deck!.elements[other.element!]?.name ?? 'a part'} ${whatWords[other.what]}`)
+const nameHere = () => (isCamera.value ? 'the camera' : element.value?.name ?? 'a part')
+/** The leg of the camera that this cue is. */
+const leg = computed(() => store.score?.board?.camera.legs.find(one => one.cue.cue.id === cue.value?.id) ?? null)
+/** How fast the picture goes where it is fastest, of what nobody should have to bear. */
+const rush = computed(() => (leg.value ? fastestOf(leg.value.way, leg.value.cue.cue, leg.value.cue.round) / cameraSpeed.most : 0))
+const rushWords = computed(() => (rush.value < 0.55 ? 'calm' : rush.value < 0.85 ? 'brisk' : 'as fast as is pleasant'))
 const goesBack = computed(() => cue.value?.what === 'emphasis' || cue.value?.what === 'move')
+const repeats = computed(() => goesBack.value || cue.value?.effect === 'gesture')
 const choose = (name: string) => set({ effect: name, options: {}, easing: paceFor(name, cue.value!.what), ...(effectNamed(name).whole ? { parts: undefined } : {}) })
 /** What its length should not fall below, where it does. */
 const least = computed(() => {
@@ -31,11 +41,11 @@ const least = computed(() => {
 /** Seconds that follow from what it does, as from the length of what is drawn. */
 const lasts = computed(() => effect.value.lasts?.(cue.value?.options ?? {}, store.score?.tracks.get(cue.value?.element ?? '')?.drawing ?? null) ?? null)
 const metres = computed(() => `${Math.round(store.score!.tracks.get(cue.value!.element!)!.drawing!.length).toLocaleString()} px`)
-const take = (seconds: number) => cue.value && store.edit(`change the motion of ${element.value?.name ?? 'a part'}`, setLength(store.deck!, cue.value.id, seconds))
+const take = (seconds: number) => cue.value && store.edit(`change the motion of ${nameHere()}`, setLength(store.deck!, cue.value.id, seconds))
 /** A round that is held longer than asked, so that it does not flash more than three times a second. */
 const held = computed(() => {
   const round = store.score?.tracks.get(cue.value?.element ?? '')?.cues.find(item => item.cue.id === cue.value?.id)?.round ?? 0
-  return cue.value && lasts.value === null && round > cue.value.duration + 0.001 ? round : null
+  return cue.value && !isCamera.value && lasts.value === null && round > cue.value.duration + 0.001 ? round : null
 })
 function moveToBeat(beat: string) {
   if (!cue.value) return
@@ -53,25 +63,30 @@ const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by:
 </script>
 
 <template>
-  <div v-if="cue && element" class="settings">
-    <div class="head"><h3>{{ element.name }} {{ whatWords[cue.what] }}</h3><button v-if="store.canEdit" class="press plain small" aria-label="Remove this cue" title="Remove this cue" @click="many.remove()"><UIcon name="i-lucide-trash-2" /></button></div>
+  <div v-if="cue && (element || isCamera)" class="settings">
+    <div class="head"><h3>{{ name }} {{ whatWords[cue.what] }}</h3><button v-if="store.canEdit" class="press plain small" aria-label="Remove this cue" title="Remove this cue" @click="many.remove()"><UIcon name="i-lucide-trash-2" /></button></div>
     <p v-if="many.chosen.length > 1" class="quiet">{{ many.chosen.length }} cues are chosen. They move, go and change their tempo together; below is the first.</p>
-    <div class="row"><span class="label">By</span><select class="field" aria-label="Effect" :value="cue.effect" @change="choose(value($event))"><option v-for="choice in choices" :key="choice.name" :value="choice.name">{{ choice.label }}</option></select></div>
+    <template v-if="isCamera">
+      <div class="row"><span class="label">To</span><select class="field" aria-label="View" :value="board.views.some(view => view.id === cue!.options.view) ? cue.options.view : 'all'" @change="set({ options: { ...cue!.options, view: value($event) } })"><option v-for="(view, index) in board.views" :key="view.id" :value="view.id">{{ index + 1 }} {{ view.name }}</option><option value="all">all of the board</option></select></div>
+      <div v-if="leg" class="speed" role="meter" aria-label="How fast the picture goes" :aria-valuenow="Math.round(rush * 100)" aria-valuemin="0" aria-valuemax="100" :aria-valuetext="rushWords"><span class="label">Fastest</span><i><b :style="{ width: `${Math.min(100, rush * 100)}%` }" /></i><span>{{ rushWords }}</span></div>
+      <p v-if="leg && cue.options.takes === 'fixed' && leg.cue.round > cue.duration + 0.02" class="quiet">It takes {{ secondsWords(leg.cue.round) }}, so that the picture does not rush by.</p>
+    </template>
+    <div v-else class="row"><span class="label">By</span><select class="field" aria-label="Effect" :value="cue.effect" @change="choose(value($event))"><option v-for="choice in choices" :key="choice.name" :value="choice.name">{{ choice.label }}</option></select></div>
     <OptionFields :of="effect" :options="cue.options" @set="options => set({ options })" />
     <div class="row"><span class="label">In beat</span><select class="field" aria-label="Beat" :value="cue.beat" @change="moveToBeat(value($event))"><option v-for="(beat, index) in beats" :key="beat.id" :value="beat.id">{{ index + 1 }}</option></select></div>
     <div class="row"><span class="label">Starts</span>
       <select class="field" aria-label="Starts with" :value="anchorValue" @change="setAnchor(value($event))"><option value="beat">with the beat</option><template v-for="other in others" :key="other.id"><option :value="`start:${other.id}`">as {{ nameOf(other) }}</option><option :value="`end:${other.id}`">after {{ nameOf(other) }}</option></template></select></div>
     <div class="row"><span class="label">after</span><NumberField :model-value="cue.delay" label="Delay" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="delay => set({ delay })" /></div>
-    <div v-if="cue.what !== 'media'" class="row"><span class="label">Takes</span><NumberField :model-value="lasts ?? cue.duration" label="Duration" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="take" /></div>
+    <div v-if="cue.what !== 'media'" class="row"><span class="label">Takes</span><NumberField :model-value="lasts ?? (leg && cue.options.takes !== 'fixed' ? leg.cue.round : cue.duration)" label="Duration" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="take" /></div>
     <p v-if="lasts !== null" class="quiet">As long as its lines, {{ metres }} of them. Another number makes it that long.</p>
     <div v-if="least" class="least"><p>It needs {{ secondsWords(least.seconds) }} {{ least.why }}.</p><button v-if="store.canEdit" class="press small" @click="take(least.seconds)">Give it those</button></div>
     <p v-if="held" class="quiet">It takes {{ secondsWords(held) }}, so that it flashes no more than three times a second.</p>
     <div v-if="partChoices.length && !effect.whole && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row"><span class="label">Told apart</span>
       <select class="field" aria-label="Parts" :value="cue.parts?.by ?? 'whole'" @change="setParts(value($event))"><option value="whole">as a whole</option><option v-for="by in partChoices" :key="by" :value="by">{{ byWords[by] }}</option></select></div>
     <div v-if="cue.parts" class="row"><span class="label">one every</span><NumberField :model-value="cue.parts.stagger" label="Stagger" unit="s" :decimals="2" :step="0.05" :least="0" :most="60" @update:model-value="stagger => set({ parts: { ...cue!.parts!, stagger } })" /></div>
-    <div v-if="goesBack" class="row"><span class="label">Times</span><span class="times"><NumberField v-if="cue.repeat !== 'forever'" :model-value="cue.repeat" label="Times" :least="1" :most="10000" @update:model-value="repeat => set({ repeat: Math.round(repeat) })" /><button class="press small" :class="{ on: cue.repeat === 'forever' }" :aria-pressed="cue.repeat === 'forever'" @click="set({ repeat: cue.repeat === 'forever' ? 1 : 'forever' })">until the slide ends</button></span></div>
+    <div v-if="repeats" class="row"><span class="label">Times</span><span class="times"><NumberField v-if="cue.repeat !== 'forever'" :model-value="cue.repeat" label="Times" :least="1" :most="10000" @update:model-value="repeat => set({ repeat: Math.round(repeat) })" /><button class="press small" :class="{ on: cue.repeat === 'forever' }" :aria-pressed="cue.repeat === 'forever'" @click="set({ repeat: cue.repeat === 'forever' ? 1 : 'forever' })">until the slide ends</button></span></div>
     <div v-if="goesBack && cue.repeat !== 1" class="row"><span class="label" /><label class="yes"><input type="checkbox" :checked="cue.back ?? false" @change="set({ back: ($event.target as HTMLInputElement).checked || undefined })">every second time back</label></div>
-    <UsualBox v-if="cue.what === 'enter' || cue.what === 'exit'" :cue="cue.id" :what="cue.what" :kind="element.kind" />
+    <UsualBox v-if="cue.what === 'enter' || cue.what === 'exit'" :cue="cue.id" :what="cue.what" :kind="element!.kind" />
     <PaceEditor v-if="cue.what !== 'media'" :model-value="cue.easing" :disabled="!store.canEdit" @update:model-value="easing => set({ easing })" />
   </div>
   <div v-else class="settings"><h3>This slide</h3><SlideSettings /><p class="quiet">Choose a cue in the score to change how it happens.</p></div>
@@ -85,5 +100,8 @@ h3 { font-size: 17px; overflow-wrap: anywhere; }
 .row > .field { max-width: 190px; }
 .least { display: flex; gap: 8px; align-items: center; justify-content: space-between; color: var(--wrong); font-size: 13.5px; }
 .least p { margin: 0; }
+.speed { display: grid; grid-template-columns: auto 1fr auto; gap: 10px; align-items: center; min-height: 28px; font-size: 13.5px; }
+.speed i { height: 6px; border-radius: 3px; background: var(--line); overflow: hidden; }
+.speed b { display: block; height: 100%; background: var(--act); }
 .yes { display: inline-flex; gap: 7px; align-items: center; }
 </style>

@@ -25,6 +25,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
     <NumberField v-else-if="option.kind === 'number'" :model-value="optionOf<number>(of, options, option.name)" :label="option.label" :unit="option.unit" :least="option.least" :most="option.most" :step="option.step" :decimals="option.step < 1 ? 2 : 0" @update:model-value="amount => set(option.name, amount)" />
     <label v-else-if="option.kind === 'yes'" class="yes"><input type="checkbox" :checked="optionOf<boolean>(of, options, option.name)" @change="set(option.name, ($event.target as HTMLInputElement).checked)">{{ option.label }}</label>
     <ColorField v-else-if="option.kind === 'color'" :model-value="colorOption(of, options, option.name)" :theme="store.deck!.theme.theme!" :label="option.label" @update:model-value="color => color && set(option.name, colorValue(color))" />
+    <select v-else-if="option.kind === 'element'" class="field" :aria-label="option.label" :value="optionOf<string>(of, options, option.name)" @change="set(option.name, text($event))"><option value="">nothing</option><option v-for="element in store.score?.elements.filter(one => !one.pinned && one.kind !== 'figure') ?? []" :key="element.id" :value="element.id">{{ element.name }}</option></select>
     <input v-else v-written="optionOf<string>(of, options, option.name)" class="field amount" :aria-label="option.label" spellcheck="false" title="SVG path data, from where the part stands" @change="setPath(option.name, text($event))">
   </div>
 </template>

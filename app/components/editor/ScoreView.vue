@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { drawingOfElement } from '#core/charts'
 import { addBeat, addCue, buildOnAdvance, cuesOfElement, paragraphTexts, removeBeat, setFields, type Beat, type Cue, type Element } from '#core/deck'
 import { diagramParts } from '#core/diagrams'
+import { gestureNamed, gestures, poseNamed, poses } from '#core/figures'
 import { effectNamed, effectsFor, lanesOf, mergeBeats, moveBeat, namedEasings, nearestMoment, paceFor, setLength, shiftsOf, splitBeat, usualMotion, type ScoreCue } from '#core/timing'
 
 /** Beats across to true time, parts down, cues as bars whose shape tells what they do. */
@@ -18,6 +19,9 @@ const names = 172
 const context = { id: freshId }
 
 const score = computed(() => store.score!)
+/** The row of a board’s camera, beside those of elements. */
+const cameraRow = 'camera'
+const board = useBoard()
 const rows = computed(() => [...score.value.elements].filter(element => !element.pinned).reverse())
 const least = 150
 /** px a second: the whole slide in sight where beats stay wide enough to be read. */
@@ -48,14 +52,16 @@ const shifts = computed(() => {
 })
 /** How wide the words beside a bar that is too narrow for them are, px, about. */
 const besideBar = (label: string) => label.length * 6.4 + 14
-/** The bars of one element, each in the first lane where it lies on no other; a drag under way is shown before it is an edit. */
-function barsOf(element: string) {
-  const made = (score.value.tracks.get(element)?.cues ?? []).map(item => {
+/** What moves as one: the cues of an element, or of a board’s camera. */
+const cuesOfRow = (row: string) => (row === cameraRow ? (score.value.board?.camera.legs ?? []).map(leg => leg.cue) : score.value.tracks.get(row)?.cues ?? [])
+/** The bars of one row, each in the first lane where it lies on no other; a drag under way is shown before it is an edit. */
+function barsOf(row: string) {
+  const made = cuesOfRow(row).map(item => {
     const live = dragged.value?.cue === item.cue.id ? dragged.value : null
     const start = item.start + (shifts.value?.get(item.cue.id) ?? 0)
     const length = live?.duration !== undefined ? item.end - item.start + live.duration - item.round : item.end - item.start
     const column = columns.value[item.beat]!
-    const label = effectNamed(item.cue.effect).label + partWords(item)
+    const label = row === cameraRow ? `To ${board.nameOf(item.cue.options.view)}` : labelOf(item)
     const plays = item.cue.what === 'media' && item.effect.name !== 'clip-pause' ? Math.min(playing(item), Math.max(0, column.moves + column.hold - start)) : length
     const [x, wide] = [column.x + start * unit.value, Math.max(16, plays * unit.value)]
     return { item, x, width: wide, label }
@@ -70,8 +76,9 @@ const playing = (item: ScoreCue) => {
 }
 /** Bars under this many px have their words beside them. */
 const thinnest = 60
-const bars = computed(() => new Map(rows.value.map(element => [element.id, barsOf(element.id)])))
+const bars = computed(() => new Map([...(score.value.board ? [cameraRow] : []), ...rows.value.map(element => element.id)].map(row => [row, barsOf(row)])))
 const heightOf = (element: string) => 36 + 28 * Math.max(0, ...bars.value.get(element)!.map(bar => bar.lane))
+const labelOf = (item: ScoreCue) => (item.cue.effect === 'gesture' ? gestureNamed(String(item.cue.options.gesture))?.label : item.cue.effect === 'take-pose' ? poseNamed(String(item.cue.options.pose)).label : null) ?? effectNamed(item.cue.effect).label + partWords(item)
 function partWords({ cue, span }: ScoreCue) {
   if (!cue.parts) return ''
   const { from, to } = cue.parts.range ?? { from: 0, to: null }
@@ -139,7 +146,7 @@ function pressCue(event: PointerEvent, item: ScoreCue, part: 'body' | 'edge') {
     const made = (given && dragged.value) || {}
     dragged.value = null
     if (made.delays) many.shift(made.delays)
-    else if (made.duration !== undefined && made.duration !== item.round) store.edit(`retime ${store.deck!.elements[cue.element!]?.name ?? 'the cue'}`, setLength(store.deck!, cue.id, made.duration))
+    else if (made.duration !== undefined && made.duration !== item.round) store.edit(`retime ${store.deck!.elements[cue.element ?? '']?.name ?? 'the camera'}`, setLength(store.deck!, cue.id, made.duration))
     // A plain press on one of several chosen ones means that one.
     else if (given && !far) many.only(cue.id)
   })
@@ -196,6 +203,7 @@ function onAdvance(element: Element, by: 'paragraph' | 'mark' | 'item', count: n
     cue: { effect: by === 'mark' ? 'grow' : 'rise', options: by === 'mark' ? {} : { from: 'left', way: 40 }, duration: 0.5, easing: namedEasings['ease out'] },
   }, context))
 }
+const cameraMenu = computed(() => [[...board.views.map((view, index) => ({ label: `${index + 1} ${view.name}`, onSelect: () => board.goTo(view.id, score.value.beats[beatIndex.value]!.beat.id) })), { label: 'All of the board', onSelect: () => board.goTo('all', score.value.beats[beatIndex.value]!.beat.id) }]])
 const markCount = (element: Element) => (element.kind === 'chart' ? (drawingOfElement(store.deck!, element as never, null, stage.host.table, stage.host.measurer)?.marks.length ?? 0) : 0)
 const itemCount = (element: Element) => (element.kind === 'diagram' ? diagramParts(element.text, element.family).length : 0)
 const lineCount = (element: Element) => (element.kind === 'text' ? paragraphTexts(element.text).filter(text => text.trim()).length : 0)
@@ -205,6 +213,7 @@ function menu(element: Element) {
     return usual ? [[{ label: `As usual: ${effectNamed(usual.effect).label.toLowerCase()}`, onSelect: () => newCue(element, what, usual.effect, { options: usual.options ?? {}, duration: usual.duration, easing: usual.easing }) }]] : []
   }
   const offer = (what: Cue['what'], label: string) => ({ label, children: [...asUsual(what), effectsFor(what, element.kind).map(effect => ({ label: effect.label, onSelect: () => newCue(element, what, effect.name) }))] })
+  const acts = (figure: Element) => ({ label: 'Acts', children: [gestures.map(gesture => ({ label: gesture.label, onSelect: () => newCue(figure, 'pose', 'gesture', { options: { gesture: gesture.name }, duration: gesture.seconds }) })), poses.map(pose => ({ label: `Takes the pose: ${pose.label.toLowerCase()}`, onSelect: () => newCue(figure, 'pose', 'take-pose', { options: { pose: pose.name } }) }))] })
   const each = store.purpose === 'talk' ? 'on advance' : 'one after the other, a beat each'
   const builds = [
     ...(lineCount(element) > 1 ? [{ label: `Line by line, ${each}`, onSelect: () => onAdvance(element, 'paragraph', lineCount(element)) }, { label: 'Line by line, in this beat', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'paragraph', stagger: 0.4 } }) }] : []),
@@ -217,7 +226,7 @@ function menu(element: Element) {
     ...(own.length ? [{ label: 'Copy its motion', icon: 'i-lucide-copy', onSelect: () => many.copy(own.map(cue => cue.id)) }, { label: 'Give its motion to its kind on this slide', onSelect: () => many.giveToKind(element.id, 'slide') }, { label: 'Give its motion to its kind in the deck', onSelect: () => many.giveToKind(element.id, 'deck') }] : []),
     ...(many.clipping ? [{ label: 'Add the copied motion', icon: 'i-lucide-clipboard-plus', onSelect: () => many.paste([element.id], 'add') }, { label: 'Replace its motion by the copied one', icon: 'i-lucide-clipboard-paste', onSelect: () => many.paste([element.id], 'replace') }] : []),
   ]
-  return [builds, [offer('enter', 'Comes in'), offer('emphasis', 'Draws the eye'), offer('move', 'Moves'), offer('exit', 'Goes out'), ...(element.kind === 'film' || element.kind === 'sound' ? [offer('media', 'Plays')] : [])], carried].filter(list => list.length)
+  return [builds, [offer('enter', 'Comes in'), offer('emphasis', 'Draws the eye'), offer('move', 'Moves'), offer('exit', 'Goes out'), ...(element.kind === 'film' || element.kind === 'sound' ? [offer('media', 'Plays')] : []), ...(element.kind === 'figure' ? [acts(element)] : [])], carried].filter(list => list.length)
 }
 
 function newBeat() {
@@ -281,15 +290,17 @@ defineExpose({ newBeat })
             <span class="line" :class="columns[column.index + 1]?.start ?? 'end'" title="Drag to change how long the beat holds" role="separator" :aria-label="`End of beat ${column.index + 1}`" :style="{ left: `${Math.max(column.width, 0)}px` }" @pointerdown="pressLine($event, column)" />
           </div>
         </div>
+        <div v-if="score.board" class="part" :style="{ height: `${heightOf(cameraRow)}px` }">
+          <span class="name"><span>Camera</span><span class="quiet">board</span></span>
+          <div class="bars" :style="{ width: `${total}px` }">
+            <ScoreBars :bars="bars.get(cameraRow)!" name="the camera" :thinnest="thinnest" @press="pressCue" />
+            <UDropdownMenu v-if="store.canEdit" :items="cameraMenu" :content="{ align: 'start' }" :ui="{ content: 'max-h-96 overflow-y-auto' }"><button class="plus" aria-label="Let the camera go"><UIcon name="i-lucide-plus" />go to</button></UDropdownMenu>
+          </div>
+        </div>
         <div v-for="element in rows" :key="element.id" class="part" :style="{ height: `${heightOf(element.id)}px` }" :class="{ here: store.selection.includes(element.id) }">
           <button class="name" @click="store.select(element.id)"><span>{{ element.name }}</span><span class="quiet">{{ element.kind }}</span></button>
           <div class="bars" :style="{ width: `${total}px` }">
-            <button
-              v-for="bar in bars.get(element.id)" :key="bar.item.cue.id" class="bar" :class="[bar.item.cue.what, { here: many.chosen.includes(bar.item.cue.id), thin: bar.width < thinnest }]" :style="{ left: `${bar.x}px`, top: `${7 + bar.lane * 28}px`, width: `${bar.width}px` }"
-              :aria-label="`${bar.label} of ${element.name}, beat ${bar.item.beat + 1}`" :data-cue="bar.item.cue.id" @pointerdown="pressCue($event, bar.item, 'body')" @click="$event.detail === 0 && many.choose(bar.item.cue.id, $event.shiftKey)">
-              <span class="shape" /><span class="words">{{ bar.label }}</span>
-              <span v-if="store.canEdit && bar.item.cue.what !== 'media'" class="edge" @pointerdown.stop="pressCue($event, bar.item, 'edge')" />
-            </button>
+            <ScoreBars :bars="bars.get(element.id)!" :name="element.name" :thinnest="thinnest" @press="pressCue" />
             <UDropdownMenu v-if="store.canEdit" :items="menu(element)" :content="{ align: 'start' }" :ui="{ content: 'max-h-96 overflow-y-auto' }"><button class="plus" :aria-label="`Motion for ${element.name}`"><UIcon name="i-lucide-plus" />motion</button></UDropdownMenu>
           </div>
         </div>
@@ -329,17 +340,6 @@ defineExpose({ newBeat })
 .part.here .name { background: var(--act-wash); font-weight: 600; }
 .name .quiet { font-size: 12.5px; }
 .bars { position: relative; height: 100%; }
-.bar { position: absolute; height: 22px; border: 0; background: none; padding: 0; color: #fff; font: 500 12.5px/22px "Hanken Grotesk"; cursor: grab; text-align: left; z-index: 2; touch-action: none; }
-.shape { position: absolute; inset: 0; background: var(--tone); }
-.enter { --tone: var(--comes); } .exit { --tone: var(--goes); } .emphasis { --tone: var(--eye); } .move { --tone: var(--moves); } .data, .media { --tone: var(--data); }
-.enter .shape { clip-path: polygon(10px 0, 100% 0, 100% 100%, 0 100%); }
-.exit .shape { clip-path: polygon(0 0, calc(100% - 10px) 0, 100% 100%, 0 100%); }
-.emphasis .shape { clip-path: polygon(8px 0, calc(100% - 8px) 0, 100% 50%, calc(100% - 8px) 100%, 8px 100%, 0 50%); }
-.bar.here .shape { filter: brightness(0.75); box-shadow: inset 0 0 0 2px var(--ink); }
-.words { position: absolute; top: 0; left: 14px; right: 6px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; pointer-events: none; }
-.thin .words { left: calc(100% + 6px); right: auto; color: var(--ink); overflow: visible; }
-.dark .bar:not(.thin) { color: #10191c; }
-.edge { position: absolute; right: -4px; top: -2px; bottom: -2px; width: 10px; cursor: ew-resize; }
 .plus { position: absolute; right: 4px; top: 6px; height: 24px; border: 1px solid var(--line); background: var(--panel); color: var(--second); border-radius: 999px; display: inline-flex; align-items: center; gap: 3px; padding: 0 8px 0 5px; font: 500 12px "Hanken Grotesk"; cursor: pointer; opacity: 0; z-index: 4; }
 .part:hover .plus, .part.here .plus, .plus:focus-visible, .plus[data-state=open] { opacity: 1; }
 .playhead { position: absolute; left: -1px; top: -54px; bottom: 0; width: 2px; background: var(--now); z-index: 7; pointer-events: none; }

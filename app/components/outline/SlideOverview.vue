@@ -5,6 +5,7 @@ import { titleOf } from '#core/layouts'
 /** All slides at once: many chosen, moved, duplicated, skipped, gathered in chapters, copied to another deck. */
 const emit = defineEmits<{ copy: [slides: string[]] }>()
 const store = useDeck()
+const board = useBoard()
 const context = { id: freshId }
 const chosen = ref(new Set<string>())
 const anchor = ref<string | null>(null)
@@ -126,6 +127,7 @@ onKeys(onKey)
         <button class="press small" @click="duplicate">Duplicate</button>
         <button class="press small" @click="skip">{{ skipped ? 'Show in play again' : 'Skip in play' }}</button>
         <button class="press small" @click="gather">Gather in a chapter</button>
+        <button v-if="ids.length > 1" class="press small" title="One slide larger than the picture, with a view for each, and a camera that goes from one to the next" @click="board.gather(ids)">Make a board of them</button>
         <button class="press small" @click="emit('copy', ids)">Copy to another deck</button>
         <button class="press small" @click="remove">Remove</button>
       </template>

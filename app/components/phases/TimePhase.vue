@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
+import { voiceAt } from '#core/sound'
+import type { Moment } from '#core/timing'
 import { StageView, stageHostKey } from '#stage'
 
 const store = useDeck()
 const stage = useStageHost()
-provide(stageHostKey, () => stage.host)
 const sounds = useSounds()
+const clips = useClips()
+const host = computed(() => ({ ...stage.host, voice: (moment: Moment) => (store.plan && sounds.plan ? voiceAt(store.plan, sounds.plan, clips.peaks, moment) : null) }))
+provide(stageHostKey, () => host.value)
 const { toggle, playBeat, step, speed } = usePlayback()
 const tapping = useTapping()
 const recording = ref<{ onto: { media: string, at: number } | null } | null>(null)
@@ -65,6 +69,7 @@ const marks = [['comes', 'comes in'], ['eye', 'draws the eye'], ['moves', 'moves
   <div v-if="store.slideId && score" class="time">
     <section class="facts" aria-label="Times of this slide">
       <h2>Slide {{ index + 1 }}</h2>
+      <BoardMap />
       <p v-if="!planned" class="quiet">It is skipped in play.</p>
       <dl>
         <dt>Moves for</dt><dd class="amount">{{ secondsWords(moves) }}</dd>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Purpose } from '#core/deck'
-import { inVariant, mediaOf, variantNamed } from '#core/deck'
+import { inVariant, mediaOf, variantNamed, voicesOf } from '#core/deck'
 import { tablesOf } from '#core/formats/deck-file'
 import type { Moment } from '#core/timing'
 import { PlayerView, type PlayerBundle } from '#player'
@@ -26,7 +26,7 @@ const bundle = computed<PlayerBundle | null>(() => {
   const wanted = tablesOf(store.deck).map(id => tables.table(id))
   if (wanted.some(table => !table)) return null
   const variant = route.query.variant ? variantNamed(store.deck, String(route.query.variant)) : undefined
-  return { deck: inVariant(store.deck, variant?.id), tables: wanted as NonNullable<(typeof wanted)[number]>[], media: Object.fromEntries(mediaOf(store.deck).map(hash => [hash, `/api/media/${hash}`])), lengths: clips.lengths, ink: inkStore.book }
+  return { deck: inVariant(store.deck, variant?.id), tables: wanted as NonNullable<(typeof wanted)[number]>[], media: Object.fromEntries(mediaOf(store.deck).map(hash => [hash, `/api/media/${hash}`])), lengths: clips.lengths, ink: inkStore.book, peaks: Object.fromEntries(voicesOf(store.deck).map(hash => [hash, clips.peaks(hash) ?? new Uint8Array()])) }
 })
 const from: Moment | null = route.query.slide ? { slide: String(route.query.slide), beat: Number(route.query.beat ?? 0) || 0, seconds: 0 } : null
 const beat = ref('')

@@ -34,13 +34,13 @@ async function bundleOf(item: Item): Promise<PlayerBundle> {
   const key = `${item.deck}:${item.version}`
   const known = bundles.get(key)
   if (known) return known
-  const version = await $fetch<{ snapshot: Deck, tables: DataTable[], lengths: Record<string, number>, ink: InkBook }>('/api/screen/version', { query: { deck: item.deck, number: item.version }, headers: headers.value })
+  const version = await $fetch<{ snapshot: Deck, tables: DataTable[], lengths: Record<string, number>, ink: InkBook, peaks: Record<string, string> }>('/api/screen/version', { query: { deck: item.deck, number: item.version }, headers: headers.value })
   const media: Record<string, string> = {}
   for (const hash of mediaOf(version.snapshot)) {
     const blob = await $fetch<Blob>(`/api/media/${hash}`, { headers: headers.value, responseType: 'blob' })
     media[hash] = URL.createObjectURL(blob)
   }
-  const bundle = { deck: version.snapshot, tables: version.tables, media, lengths: version.lengths, ink: version.ink }
+  const bundle = { deck: version.snapshot, tables: version.tables, media, lengths: version.lengths, ink: version.ink, peaks: version.peaks }
   bundles.set(key, bundle)
   return bundle
 }

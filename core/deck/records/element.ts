@@ -208,6 +208,8 @@ const figureElement = z.object({
   facing: z.enum(['left', 'right']).optional(),
   /** It stands for the speaker, and looks as the deck says the speaker does. */
   speaker: z.boolean().optional(),
+  /** Its face moves with the voice that is heard; absent, as it stands for the speaker or not. */
+  speaks: z.boolean().optional(),
   look: figureLookSchema.optional(),
 })
 const filmElement = z.object({

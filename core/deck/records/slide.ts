@@ -44,6 +44,9 @@ export const infoSchema = z.object({
   size: z.object({ width: z.number().min(16).max(10_000), height: z.number().min(16).max(10_000) }),
 })
 
+/** A named rectangle on a board. */
+export const viewOfBoardSchema = z.object({ id: idSchema, name: z.string().max(120), box: boxSchema })
+
 export const slideSchema = z.object({
   id: idSchema,
   order: orderSchema,
@@ -59,8 +62,12 @@ export const slideSchema = z.object({
   agenda: z.enum(['chapters', 'slides']).optional(),
   /** How the slide before becomes this one. Absent is a cut. */
   transition: transitionSchema.optional(),
-  /** Named rectangles of a board. */
-  views: z.array(z.object({ name: z.string().max(120), box: boxSchema })).max(1000).optional(),
+  /** It is a board: how far it reaches from its top left, px of deck space. The picture shows a part of it, or all of it from afar. */
+  board: z.object({ width: z.number().min(16).max(100_000), height: z.number().min(16).max(100_000) }).optional(),
+  /** Of a board: what the picture can show of it, in the order of the telling. */
+  views: z.array(viewOfBoardSchema).max(1000).optional(),
+  /** Of a board: the view that it opens with; absent is all of it. */
+  opens: idSchema.optional(),
 })
 
 export const holdSchema = z.discriminatedUnion('kind', [
@@ -143,6 +150,7 @@ export const soundSchema = z.object({
 export type Info = z.infer<typeof infoSchema>
 export type Purpose = z.infer<typeof purposeSchema>
 export type Transition = z.infer<typeof transitionSchema>
+export type BoardView = z.infer<typeof viewOfBoardSchema>
 export type Slide = z.infer<typeof slideSchema>
 export type Hold = z.infer<typeof holdSchema>
 export type Beat = z.infer<typeof beatSchema>

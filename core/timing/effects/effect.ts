@@ -10,6 +10,8 @@ export interface EffectRoom {
   box: Box
   /** Deck space, px. */
   size: { width: number, height: number }
+  /** How far the slide reaches, px: of a board further than the picture. */
+  extent?: { width: number, height: number }
   /** Where what it shows lies within its box: its lines of words, or all of it; px of deck space from the box's corner. */
   lines: readonly Place[]
   /** What a hand draws of it, where the effect asks for that and it is at hand. */
@@ -24,7 +26,7 @@ export interface Place {
   height: number
 }
 
-/** One choice that an effect offers. A colour is the name of a role, #rrggbb or a whole colour as JSON, a path SVG path data. */
+/** One choice that an effect offers. A colour is the name of a role, #rrggbb or a whole colour as JSON, a path SVG path data, an element its id. */
 export type EffectOption = {
   /** It applies only where another option is so. */
   when?: { name: string, is: string }
@@ -33,6 +35,7 @@ export type EffectOption = {
   | { kind: 'number', name: string, label: string, least: number, most: number, step: number, unit: string, initial: number }
   | { kind: 'yes', name: string, label: string, initial: boolean }
   | { kind: 'color', name: string, label: string, initial: string }
+  | { kind: 'element', name: string, label: string, initial: string }
   | { kind: 'path', name: string, label: string, initial: string }
 )
 

@@ -21,6 +21,7 @@ const anyValue = (option: EffectOption): fc.Arbitrary<string | number | boolean 
   fc.oneof(
     option.kind === 'number' ? fc.double({ min: option.least, max: option.most, noNaN: true })
     : option.kind === 'choice' ? fc.constantFrom(...option.values.map(known => known.value))
+    : option.kind === 'element' ? fc.constantFrom('', 'beside')
     : option.kind === 'yes' ? fc.boolean()
     : option.kind === 'color' ? fc.constantFrom('accent1', '#12615c', 'ink') : fc.constantFrom('M0 0L300 120', 'M0 0C100 -50 200 50 300 0Z', 'M10 20a40 40 0 0 1 80 0'),
     fc.constantFrom<string | number | boolean | null>('no such value', -1e9, null),
@@ -43,11 +44,11 @@ function isUnseen(part: PartFrame): boolean {
 /** The numbers of a frame by name, for comparing one with the next. */
 function numbersOf(part: PartFrame): Record<string, number> {
   // What a part turns about shows only once it has turned.
-  const { cut, mask, tint, strokes, drawn, visible: _, originX: __, originY: ___, ...plain } = part
+  const { cut, mask, tint, strokes, drawn, strides, visible: _, originX: __, originY: ___, ...plain } = part
   return {
     ...plain,
     ...Object.fromEntries(Object.entries(cut ?? { top: 0, right: 0, bottom: 0, left: 0 }).map(([side, value]) => [`cut ${side}`, value])),
-    'tint': tint?.amount ?? 0, 'stroke': (strokes?.[0]?.drawn ?? 0) * (strokes?.[0]?.opacity ?? 0), 'come': (drawn?.come ?? drawing.length) / drawing.length, 'filled': drawn?.filled ?? 1, 'seen': mask ? Math.min(1, area(mask)) : 1,
+    'tint': tint?.amount ?? 0, 'stroke': (strokes?.[0]?.drawn ?? 0) * (strokes?.[0]?.opacity ?? 0), 'come': (drawn?.come ?? drawing.length) / drawing.length, 'filled': drawn?.filled ?? 1, 'strides': strides?.count ?? 0, 'seen': mask ? Math.min(1, area(mask)) : 1,
   }
 }
 

@@ -9,7 +9,9 @@ import { drop } from './drop'
 import type { Effect } from './effect'
 import { emerge } from './emerge'
 import { fade } from './fade'
+import { makeGesture, takePose, walkIn } from './figure-cues'
 import { focus } from './focus'
+import { goToView } from './go-to-view'
 import { grow } from './grow'
 import { land } from './land'
 import { moveArc, moveLine, movePath, recolor, resize, soften, spin } from './moves'
@@ -33,14 +35,17 @@ import { zoomTo } from './zoom-to'
 
 export { colorOption, colorValue, optionOf } from './effect'
 export type { Effect, EffectOption, EffectRoom, Place } from './effect'
+export { makeGesture, takePose } from './figure-cues'
+export { goToView } from './go-to-view'
 export { arcOf, lineOf } from './moves'
 
 /** The catalogue: adding an effect is adding a file and a line. */
 export const effects: readonly Effect[] = [
-  fade, rise, wipe, grow, type, countUp, focus, emerge, travel, land, springUp, drop, stretch, spinIn, unfold, turnIn, aperture, slats, slant, sweep, draw,
+  fade, rise, wipe, grow, type, countUp, focus, emerge, travel, land, springUp, drop, stretch, spinIn, unfold, turnIn, aperture, slats, slant, sweep, draw, walkIn,
   pulse, tint, underline, marker, ring, bracket, strikeOut, dimRest, zoomTo, wobble, shake, hop, swing, lean, blink,
   moveLine, moveArc, movePath, spin, resize, recolor, soften,
   clipPlay, clipPause, clipGoOn,
+  goToView, takePose, makeGesture,
 ]
 
 const byName = new Map(effects.map(effect => [effect.name, effect]))

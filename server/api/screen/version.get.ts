@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { idSchema, mediaOf } from '../../../core/deck'
-import { mediaLengths } from '../../database/media'
+import { mediaLengths, voicePeaks } from '../../database/media'
 import { readAs, refuse, requireScreen } from '../../access'
 import { inkBookOf } from '../../decks/ink'
 import { versionOf } from '../../database/screens'
@@ -14,5 +14,5 @@ export default defineEventHandler(async event => {
   if (!manifest.items.some(item => item.deck === deck && item.version === number)) refuse(404, 'This is not on the loop of this screen.')
   const version = (await versionOf(deck, number)) ?? refuse(404, 'There is no such version.')
   const lengths = await mediaLengths(mediaOf(version.snapshot))
-  return { ...version, lengths, ink: await inkBookOf(version.snapshot, version.tables, lengths) }
+  return { ...version, lengths, ink: await inkBookOf(version.snapshot, version.tables, lengths), peaks: await voicePeaks(version.snapshot) }
 })
