@@ -6,6 +6,8 @@ import type { Drawn } from '#core/timing'
 const space = 'http://www.w3.org/2000/svg'
 /** How far what is held leans from the paper's level, degrees anticlockwise: as a right hand holds it. */
 const lean = -52
+/** The sleeve of a hand comes from the lower right. */
+const handLean = 14
 
 /** What stands in an element for its drawing, kept while it is drawn. */
 interface Layer {
@@ -105,7 +107,7 @@ function hold(layer: Layer, nib: Drawn['nib']) {
       return path
     }))
   }
-  layer.nib.setAttribute('transform', `translate(${Math.round(nib.x * 10) / 10} ${Math.round(nib.y * 10) / 10}) rotate(${nib.name === 'hand' ? lean + 40 : lean})`)
+  layer.nib.setAttribute('transform', `translate(${Math.round(nib.x * 10) / 10} ${Math.round(nib.y * 10) / 10}) rotate(${nib.name === 'hand' ? handLean : lean})`)
 }
 
 /** How what an element shows itself is seen: through its opacity, or swept over from the left; as composed at 1. */

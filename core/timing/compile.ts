@@ -196,10 +196,16 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
     }
     const hiddenBefore = first?.cue.what === 'enter' && (!first.span || everyPartEnters())
     const shown = byId.get(id)!
-    return { drawing: drawings.get(id) ?? null, hands: shown.kind === 'figure' && list.some(({ effect }) => effect === makeGesture) ? handsOf(deck, shown) : null, element: byId.get(id)!, lines: linesOf(deck, byId.get(id)!, context), cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, clip: clipOf(byId.get(id)), looping: (byId.get(id) as { loop?: boolean }).loop === true, hiddenBefore }
+    const soonest = list.reduce((best, cue) => (cue.beat < best.beat || (cue.beat === best.beat && cue.start < best.start) ? cue : best))
+    const comesAndStays = list.every(({ cue, effect, span }) => cue.repeat !== 'forever' && (cue.what === 'enter' || (cue.what === 'emphasis' && !effect.stays?.(cue.options) && !(cue.parts && !span))))
+    const lastBeat = Math.max(...list.map(cue => cue.beat))
+    const rests = comesAndStays ? { beat: lastBeat, seconds: Math.max(...list.filter(cue => cue.beat === lastBeat).map(cue => cue.end)) } : null
+    return { begins: { beat: soonest.beat, seconds: soonest.start }, rests, drawing: drawings.get(id) ?? null, hands: shown.kind === 'figure' && list.some(({ effect }) => effect === makeGesture) ? handsOf(deck, shown) : null, element: byId.get(id)!, lines: linesOf(deck, byId.get(id)!, context), cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, clip: clipOf(byId.get(id)), looping: (byId.get(id) as { loop?: boolean }).loop === true, hiddenBefore }
   }
   const board = isBoard ? { extent: extentOf(deck, slideId), camera: planCamera(deck, slideId, made.flatMap(entry => entry.cues.filter(({ cue }) => isCamera(cue)))) } : null
-  const score = { slide: slideId, size: info.size, board, beats: made, tracks: new Map([...tracks].map(([id, list]) => [id, trackOf(id, list)])), elements, length: at, problems, clips: [] as ClipFit[] }
+  const byElement = new Map([...tracks].map(([id, list]) => [id, trackOf(id, list)]))
+  const beyond = [...byElement].filter(([, track]) => track.hands || track.cues.some(({ effect }) => effect.applyToOthers || effect.applyToCamera)).map(([id]) => id)
+  const score = { slide: slideId, size: info.size, board, beyond, beats: made, tracks: byElement, elements, length: at, problems, clips: [] as ClipFit[] }
   for (const track of score.tracks.values()) {
     const fit = fitOfTrack(score, track, context)
     if (fit) score.clips.push(fit)
@@ -216,7 +222,7 @@ const known = new WeakMap<object, { parts: readonly unknown[], score: Score }>()
  */
 export function compileSlide(deck: Deck, slideId: Id, context: TimingContext): Score {
   const slide = deck.slides[slideId]
-  if (!slide) return { slide: slideId, size: deck.info.info!.size, board: null, beats: [], tracks: new Map(), elements: [], length: 0, problems: [], clips: [] }
+  if (!slide) return { slide: slideId, size: deck.info.info!.size, board: null, beyond: [], beats: [], tracks: new Map(), elements: [], length: 0, problems: [], clips: [] }
   const elements = shownElements(deck, slideId)
   const beats = beatsOf(deck, slideId)
   const parts: unknown[] = [deck.info.info, themeUnder(deck, slideId), context.measurer, beats, ...elements]

@@ -1,6 +1,6 @@
 import { bodies, blendPoses, figureLook, gestureNamed, poseNamed, solve, walking, type Pose } from '../figures'
 import { themeUnder, type Deck, type FigureElement, type ShownElement } from '../deck'
-import { makeGesture, optionOf, takePose } from './effects'
+import { makeGesture, optionOf, takePose, walkIn } from './effects'
 import type { PartFrame } from './part-frame'
 import type { ScoreCue } from './score'
 
@@ -8,6 +8,8 @@ import type { ScoreCue } from './score'
 export interface FigureMoment {
   pose: Pose
   lift: number
+  /** Where it looks as it walks; absent as composed. */
+  faces?: 'left' | 'right'
 }
 
 /** Where, px of the slide, a figure holds up what it holds: the middle between its hands. */
@@ -55,9 +57,10 @@ export function figureAt(element: FigureElement, cues: readonly ScoreCue[], stri
     pose = gesture.at(pose, under.share)
     lift += gesture.lift?.(under.share) ?? 0
   }
-  if (strides) {
-    moved = true
-    pose = blendPoses(pose, walking(pose, strides.count), strides.share)
-  }
-  return moved ? { pose, lift } : null
+  if (!strides) return moved ? { pose, lift } : null
+  // It looks where it goes, and sets its feet forwards whether it comes or leaves.
+  const walk = cues.findLast(cue => cue.effect === walkIn && since(cue) >= 0)?.cue
+  const comes = walk?.what !== 'exit'
+  const faces = (optionOf<string>(walkIn, walk?.options ?? {}, 'from') === 'left') === comes ? 'right' as const : 'left' as const
+  return { pose: blendPoses(pose, walking(pose, comes ? strides.count : -strides.count), strides.share), lift, ...(strides.share > 0.5 ? { faces } : {}) }
 }

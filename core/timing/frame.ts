@@ -200,7 +200,8 @@ function holdUp(elements: Map<Id, ElementFrame>, score: Score, track: Track, sin
 /** What cues do beyond their own element: to all others, and to what is seen of the slide. */
 function applyBeyond(elements: Map<Id, ElementFrame>, score: Score, moment: SlideMoment): Camera | null {
   let camera: Camera | null = score.board ? { ...cameraIn(score.board.camera, cue => elapsed(score, cue, moment)) } : null
-  for (const [id, track] of score.tracks) {
+  for (const id of score.beyond) {
+    const track = score.tracks.get(id)!
     if (track.hands) holdUp(elements, score, track, cue => elapsed(score, cue, moment))
     for (const cue of track.cues) {
       const { applyToOthers, applyToCamera } = cue.effect
@@ -247,6 +248,11 @@ function mediaOf(track: Track, score: Score, moment: SlideMoment): ClipMoment | 
   return clipAfter(track.clip, last.played - last.start, track.looping)
 }
 
+/** Whether a moment has come to a place in the beats. */
+const isPast = (place: { beat: number, seconds: number }, moment: SlideMoment) => moment.beat > place.beat || (moment.beat === place.beat && moment.seconds >= place.seconds)
+/** What has not come yet; nothing is ever written into it. */
+const unseen: ElementFrame = { whole: Object.freeze(hiddenPart()), parts: null, partsBy: null, chart: null, media: null }
+
 /**
  * What differs from rest on a slide at a moment. Pure: any moment in any order, seeking equals playing. In beats that
  * are over, every cue with an end has ended, whenever the speaker went on.
@@ -254,6 +260,11 @@ function mediaOf(track: Track, score: Score, moment: SlideMoment): ClipMoment | 
 export function frameAt(score: Score, moment: SlideMoment): Frame {
   const elements = new Map<Id, ElementFrame>()
   for (const [id, track] of score.tracks) {
+    if (track.rests && isPast(track.rests, moment)) continue
+    if (track.hiddenBefore && !isPast(track.begins, moment)) {
+      elements.set(id, unseen)
+      continue
+    }
     const whole = wholeOf(track, score, moment)
     let parts: PartFrame[] | null = null
     if (whole.visible && track.partCount) {

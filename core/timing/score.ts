@@ -81,6 +81,10 @@ export interface Track {
   hands: { x: number, y: number } | null
   /** Whether the element is unseen until its first presence cue begins. */
   hiddenBefore: boolean
+  /** The moment at which its first cue begins. */
+  begins: { beat: number, seconds: number }
+  /** The moment from which it stands as composed until the slide ends; null where it never does for good. */
+  rests: { beat: number, seconds: number } | null
 }
 
 /** Something in a slide's timing that cannot be as it is written, in words for a person. */
@@ -96,6 +100,8 @@ export interface Score {
   beats: readonly ScoreBeat[]
   tracks: ReadonlyMap<Id, Track>
   elements: readonly ShownElement[]
+  /** Whose cues do something to others, or to what is seen of the slide. */
+  beyond: readonly Id[]
   /** Planned seconds of all beats, without the transition. */
   length: number
   problems: readonly TimingProblem[]

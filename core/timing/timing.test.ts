@@ -274,6 +274,7 @@ describe('a figure that acts', () => {
     expect(frames(0).get('ines')!.whole.x).toBeCloseTo(-1200, 6)
     expect(frames(1.5).get('ines')!.figure!.pose.legs).not.toEqual(poseNamed('stand').legs)
     expect(frames(3).get('ines')).toBeUndefined()
+    expect(frames(1.5).get('ines')!.figure!.faces).toBe('right')
     // The legs come to rest as it does.
     const last = frames(2.999).get('ines')!.figure!.pose.legs
     expect(Math.abs(last.front[0] - poseNamed('stand').legs.front[0])).toBeLessThan(1)

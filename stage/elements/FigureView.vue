@@ -12,6 +12,7 @@ const look = computed(() => figureLook(props.element, props.theme))
 const composed = computed(() => drawFigure({ look: look.value, pose: props.element.pose }, props.theme.palette))
 const speaks = computed(() => props.element.speaks ?? props.element.speaker === true)
 const space = 'http://www.w3.org/2000/svg'
+const mirrored = (faces: 'left' | 'right') => (faces === 'left' ? 'scale(-1 1)' : '')
 let shown: { pose: Pose | null, face: Face, of: FigureDrawing } | null = null
 
 function write({ parts }: FigureDrawing) {
@@ -34,9 +35,13 @@ function redraw(frame: ElementFrame | null, voice?: Frame['voice']) {
   const same = shown && shown.of === composed.value && shown.pose === pose && shown.face.mouth === face.mouth && shown.face.brows === face.brows && shown.face.eyes === face.eyes
   if (same) return
   shown = { pose, face, of: composed.value }
+  group.value.setAttribute('transform', mirrored(frame?.figure?.faces ?? props.element.facing ?? 'right'))
   write(pose || face !== restingFace ? drawFigure({ look: look.value, pose: pose ?? props.element.pose, face }, props.theme.palette) : composed.value)
 }
-watch(composed, () => redraw(null), { flush: 'post' })
+watch([composed, () => props.element.facing], () => {
+  shown = null
+  redraw(null)
+}, { flush: 'post' })
 const signIn = inject(redrawKey)
 onMounted(() => {
   signIn?.(props.element.id, redraw)
@@ -47,6 +52,6 @@ onBeforeUnmount(() => signIn?.(props.element.id, null))
 
 <template>
   <svg class="stage-figure" :viewBox="composed.view.join(' ')" preserveAspectRatio="xMidYMax meet" :role="element.alt ? 'img' : undefined" :aria-label="element.alt || undefined" :aria-hidden="element.alt ? undefined : true">
-    <g ref="group" :transform="element.facing === 'left' ? 'scale(-1 1)' : undefined" stroke-linecap="round" stroke-linejoin="round" />
+    <g ref="group" stroke-linecap="round" stroke-linejoin="round" />
   </svg>
 </template>

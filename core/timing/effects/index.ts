@@ -35,7 +35,7 @@ import { zoomTo } from './zoom-to'
 
 export { colorOption, colorValue, optionOf } from './effect'
 export type { Effect, EffectOption, EffectRoom, Place } from './effect'
-export { makeGesture, takePose } from './figure-cues'
+export { makeGesture, takePose, walkIn } from './figure-cues'
 export { goToView } from './go-to-view'
 export { arcOf, lineOf } from './moves'
 
