@@ -66,7 +66,8 @@ function collect() {
     if (!inGroup) for (const node of moving.querySelectorAll<HTMLElement | SVGElement>('[data-part]')) (parts[Number(node.dataset.part)] ??= []).push(node)
     const counting = score.value.tracks.get(id)?.cues.some(({ cue }) => cue.effect === 'count-up')
     const runs = counting ? Array.from(moving.querySelectorAll<HTMLElement>('.stage-run'), node => ({ node, text: node.textContent ?? '', part: Number(node.dataset.of ?? 0) })) : []
-    nodes.set(id, { moving, parts: Array.from(parts, list => list ?? []), runs, redraw: redraws.get(id) ?? null })
+    const said = inGroup || !score.value.tracks.get(id)?.said.length ? [] : Array.from(moving.querySelectorAll<HTMLElement>(':scope > .stage-text > .stage-said'))
+    nodes.set(id, { moving, parts: Array.from(parts, list => list ?? []), said, runs, redraw: redraws.get(id) ?? null })
   }
 }
 

@@ -2,6 +2,7 @@
 import fc from 'fast-check'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { houseTheme } from '#core/layouts'
+import { handDrawing } from '#core/drawing'
 import { effects, restingPart, type ElementFrame, type PartFrame } from '#core/timing'
 import { applyElementFrame, polygonCss, type ElementNodes } from './apply-frame'
 
@@ -11,7 +12,7 @@ beforeEach(() => {
   document.body.innerHTML = '<div class="stage-slide"><div class="stage-moving"><span class="stage-run" data-part="0">One</span><span class="stage-run" data-part="1">Two 20</span></div></div>'
   const moving = document.querySelector<HTMLElement>('.stage-moving')!
   const parts = [...moving.querySelectorAll<HTMLElement>('span')]
-  nodes = { moving, parts: parts.map(node => [node]), runs: [{ node: parts[1]!, text: 'Two 20', part: 1 }], redraw: null }
+  nodes = { moving, parts: parts.map(node => [node]), runs: [{ node: parts[1]!, text: 'Two 20', part: 1 }], said: [], redraw: null }
 })
 const whole = (fields: Partial<PartFrame>, parts: readonly Partial<PartFrame>[] | null = null): ElementFrame => ({
   whole: { ...restingPart(), ...fields }, parts: parts && parts.map(part => ({ ...restingPart(), ...part })), partsBy: null, chart: null, media: null,
@@ -133,5 +134,61 @@ describe('whatever is shown before', () => {
       expect(written(styleOf(nodes.moving))).toEqual(written(plain))
       expect(look().match(/<path/g)?.length ?? 0).toBe(alone.match(/<path/g)?.length ?? 0)
     }), { numRuns: 200 })
+  })
+})
+
+describe('an element that a hand draws', () => {
+  const drawing = handDrawing([{ d: 'M0 0H100', color: '#112233', width: 2 }, { d: 'M0 50H100', color: '#112233', width: 2, covers: '#ffffff' }, { d: 'M0 90H100', color: '#112233', width: 2 }])
+  const drawn = (come: number, more: object = {}) => whole({ drawn: { drawing, come, lines: 1, thick: 1, color: null, filled: 0, sweeps: false, nib: { name: 'pencil', x: 10, y: 20 }, ...more } })
+  const lines = () => [...nodes.moving.querySelectorAll<SVGPathElement>('.stage-drawing-lines path')]
+  const seen = () => lines().map(path => (path.style.visibility === 'hidden' ? 0 : path.style.strokeDasharray ? Number(path.style.strokeDasharray.split(' ')[0]) : 1))
+
+  it('shows strokes as far as the hand has come, whatever it was sought from, over content that is not there yet', () => {
+    show(drawn(50))
+    expect(seen()).toEqual([0.5, 0, 0])
+    expect(styleOf(nodes.parts[0]![0]!)).toContain('opacity: 0')
+    expect(nodes.moving.querySelectorAll('.stage-nib path').length).toBeGreaterThan(0)
+    show(drawn(drawing.length))
+    expect(seen()).toEqual([1, 1, 1])
+    expect(lines()[1]!.style.fill).not.toBe('')
+    show(drawn(drawing.ends[1]!))
+    expect(seen()).toEqual([1, 1, 0])
+    show(drawn(0))
+    expect(seen()).toEqual([0, 0, 0])
+    expect(lines()[1]!.style.fill).toBe('')
+  })
+
+  it('lets the colour come after, softly or swept on, and leaves nothing behind', () => {
+    show(drawn(drawing.length, { filled: 0.5, nib: null }))
+    expect(nodes.parts[0]![0]!.style.opacity).toBe('0.5')
+    expect((nodes.moving.querySelector('.stage-nib') as HTMLElement).style.visibility).toBe('hidden')
+    show(drawn(drawing.length, { filled: 0.5, sweeps: true, nib: null }))
+    expect(nodes.parts[0]![0]!.style.clipPath).toContain('polygon(')
+    show(undefined)
+    expect(nodes.moving.querySelector('.stage-drawing')).toBeNull()
+    expect([nodes.parts[0]![0]!.style.opacity, nodes.parts[0]![0]!.style.clipPath]).toEqual(['', ''])
+  })
+
+  it('draws in one colour and in another thickness where that is asked for', () => {
+    show(drawn(10, { color: { hex: '#aa0000' }, thick: 3 }))
+    expect(lines()[0]!.style.strokeWidth).toBe('6')
+    expect(lines()[0]!.style.stroke).not.toBe('#112233')
+  })
+})
+
+describe('a text that says something else', () => {
+  it('shows one of its words at rest, and passes from one to the other', () => {
+    nodes.said = Array.from({ length: 3 }, () => nodes.moving.appendChild(document.createElement('div')))
+    const opacities = () => nodes.said.map(node => Number(node.style.opacity))
+    show(undefined)
+    expect(opacities()).toEqual([1, 0, 0])
+    show({ ...whole({}), words: { from: -1, to: 0, progress: 0.5, way: 0 } })
+    expect(opacities()).toEqual([0, 0, 0])
+    show({ ...whole({}), words: { from: 0, to: 1, progress: 0.25, way: 1 } })
+    expect(opacities()).toEqual([0, 0.75, 0.25])
+    expect(nodes.said[2]!.style.transform).toContain('translateY(26.25%)')
+    show({ ...whole({}), words: { from: 0, to: 1, progress: 1, way: 1 } })
+    expect(opacities()).toEqual([0, 0, 1])
+    expect(nodes.said[2]!.style.transform).toBe('')
   })
 })

@@ -2,7 +2,7 @@ import { cssColor } from '#core/color'
 import type { Theme } from '#core/deck'
 import { countedText } from '#core/text'
 import { applyDrawn } from './hand-drawing'
-import { restingPart, type ElementFrame, type Frame, type PartFrame, type Polygon, type Stroke } from '#core/timing'
+import { restingPart, type ElementFrame, type Frame, type PartFrame, type Polygon, type Stroke, type WordsMoment } from '#core/timing'
 import type { Redraw } from './host'
 import { tintFilter } from './tint-filter'
 
@@ -16,6 +16,8 @@ export interface ElementNodes {
   parts: (HTMLElement | SVGElement)[][]
   /** Runs that may hold numbers, with what they say at rest. */
   runs: { node: HTMLElement, text: string, part: number }[]
+  /** Of a text that says something else later: its own words, then the others in turn. */
+  said: HTMLElement[]
   /** Draws what draws itself, as a chart or a film; null where it is none. */
   redraw: Redraw | null
 }
@@ -117,6 +119,22 @@ function applyStrokes(moving: HTMLElement, strokes: readonly Stroke[], beneath: 
   })
 }
 
+/** How far words move as others take their place, as a share of their box's height. */
+const wordWay = 0.35
+
+/** Shows which words a text says, and those that go while others come. */
+function applyWords(said: readonly HTMLElement[], words: WordsMoment | null) {
+  const [from, to, progress] = words ? [words.from + 1, words.to + 1, words.progress] : [0, 0, 1]
+  said.forEach((node, index) => {
+    const share = index === to ? progress : index === from ? 1 - progress : 0
+    // Words that come from a side pass each other; those that fade take turns, so that they never lie on each other at their darkest.
+    const opacity = words?.way ? share : Math.max(0, 2 * share - 1)
+    node.style.opacity = String(round(Math.min(1, Math.max(0, opacity))))
+    const shift = words?.way && progress < 1 ? words.way * wordWay * (index === to ? 1 - progress : -progress) * 100 : 0
+    node.style.transform = shift && share > 0 ? `translateY(${round(shift)}%)` : ''
+  })
+}
+
 /** Applies what differs from rest to an element's nodes; undefined brings it to rest. Only what changed is written. */
 export function applyElementFrame(nodes: ElementNodes, frame: ElementFrame | undefined, palette: Palette, voice?: Frame['voice']) {
   const { strokes, drawn } = applied.get(nodes.moving) ?? rest
@@ -130,6 +148,7 @@ export function applyElementFrame(nodes: ElementNodes, frame: ElementFrame | und
     const part = frame?.parts?.[index] ?? rest
     for (const node of list) applyPart(node, part, palette)
   })
+  if (nodes.said.length > 1) applyWords(nodes.said, frame?.words ?? null)
   for (const run of nodes.runs) {
     const share = (frame?.whole.counted ?? 1) * (frame?.parts?.[run.part]?.counted ?? 1)
     const text = countedText(run.text, share)

@@ -80,11 +80,12 @@ export const useScore = defineStore('score', () => {
     if (changes.length) tell(changes.length === 1 ? 'One beat changed.' : `${changes.length} beats changed.`)
     else warn('All beats do so already.')
   }
+  const waiting = (waits: ReadonlyMap<Id, number>) => [...waits].flatMap(([id, delay]) => (store.deck!.cues[id]?.delay === delay ? [] : setFields(store.deck!, { table: 'cues', id, fields: { delay } })))
   /** Moves cues along time: each that does not follow another of them waits for so much longer, seconds. */
   function shift(waits: ReadonlyMap<Id, number>) {
-    const changes = [...waits].flatMap(([id, delay]) => (store.deck!.cues[id]?.delay === delay ? [] : setFields(store.deck!, { table: 'cues', id, fields: { delay } })))
+    const changes = waiting(waits)
     if (changes.length) store.edit(changes.length > 1 ? `retime ${changes.length} cues` : 'retime a cue', changes)
   }
 
-  return { chosen, clipping, beatAt, choose, only, remove, copy, paste, giveToKind, setTempo, setStarts, shift }
+  return { chosen, clipping, beatAt, choose, only, remove, copy, paste, giveToKind, setTempo, setStarts, shift, waiting }
 })

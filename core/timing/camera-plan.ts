@@ -27,7 +27,7 @@ export function cameraAtView(slide: Slide, view: unknown, size: Size): Camera {
 }
 
 /** The pace of a camera: a picture that goes in steps would leap. */
-export const cameraEase = (cue: Pick<Cue, 'easing'>): EasingFunction => easingOf(cue.easing.kind === 'steps' ? namedEasings['ease both ways'] : cue.easing)
+export const cameraEase = (cue: Pick<Cue, 'easing'>): EasingFunction => easingOf(cue.easing.kind === 'steps' ? namedEasings['gently both ways'] : cue.easing)
 
 const peaks = new WeakMap<EasingFunction, number>()
 /** How much faster a pace is at its fastest than on average. */

@@ -1,4 +1,5 @@
-import { plainText, styleOf, type Deck, type Id, type ShownElement } from '../deck'
+import { isPlain } from '../color'
+import { plainText, styleOf, type Color, type Deck, type Id, type ShownElement } from '../deck'
 import { layoutOfElement, type Measurer } from '../text'
 import type { ElementFrame, Frame } from './frame'
 import { hiddenPart, restingPart, type PartFrame } from './part-frame'
@@ -15,6 +16,8 @@ export interface Carried {
   from: ShownElement
   to: ShownElement
   same: boolean
+  /** What is drawn once on the way all the same: a thing in another colour (that of the one before), or a chart of other data. */
+  as: { color: Color } | 'data' | null
 }
 
 const gone = 0.45
@@ -57,12 +60,23 @@ function paired(sources: readonly ShownElement[], targets: readonly ShownElement
       left.delete(source)
       wanted.delete(target)
       const content = contentOf(target)
-      made.push({ from: source, to: target, same: content !== null && content === contentOf(source) && looksAlike(source, target) })
+      const same = content !== null && content === contentOf(source) && looksAlike(source, target)
+      made.push({ from: source, to: target, same, as: same ? null : carriedAs(source, target) })
     }
   }
   pair(contentOf)
   pair(element => element.name)
   return made
+}
+
+/** How the one of the slide before lives on in the next, where they are one thing in two colours, or one chart of two sets of data. */
+function carriedAs(from: ShownElement, to: ShownElement): Carried['as'] {
+  if (from.kind === 'chart' && to.kind === 'chart') return from.chart && to.chart && from.chart.kind === to.chart.kind ? 'data' : null
+  const apart = ({ color: _, fill: __, ...rest }: Record<string, unknown>) => rest
+  if (from.kind !== to.kind || (contentOf(from) !== contentOf(to) && from.kind !== 'shape') || !looksAlike(apart(from as never) as never, apart(to as never) as never)) return null
+  if (from.kind === 'shape' && to.kind === 'shape') return from.fill && isPlain(from.fill) && to.fill && isPlain(to.fill) && !from.stroke && !to.stroke ? { color: from.fill } : null
+  if (from.kind === 'text' || from.kind === 'icon') return from.color ? { color: from.color } : null
+  return null
 }
 
 /** Whether two elements differ in nothing but where and how large they are, so that one can stand for both on the way. */
@@ -117,12 +131,12 @@ export function carriedFrames(deck: Deck, from: SlideAt, to: SlideAt, progress: 
     }
     return elements
   }
-  return {
+  const carried = {
     from: {
       ...from.frame,
       elements: made(from, (part, element) => {
         const pair = ofFrom.get(element.id)
-        if (pair) return pair.same ? hiddenPart() : placed(part, deck, element, pair.to, 1 - progress, measurer)
+        if (pair) return pair.same || pair.as ? hiddenPart() : placed(part, deck, element, pair.to, 1 - progress, measurer)
         return element.pinned ? part : { ...part, opacity: part.opacity * clamp(1 - progress / gone) }
       }),
     },
@@ -130,9 +144,19 @@ export function carriedFrames(deck: Deck, from: SlideAt, to: SlideAt, progress: 
       ...to.frame, ground: progress,
       elements: made(to, (part, element) => {
         const pair = ofTo.get(element.id)
-        if (pair) return { ...placed(part, deck, element, pair.from, progress, measurer), opacity: part.opacity * (pair.same ? 1 : progress) }
+        if (pair) {
+          const there = { ...placed(part, deck, element, pair.from, progress, measurer), opacity: part.opacity * (pair.same || pair.as ? 1 : progress) }
+          return pair.as && pair.as !== 'data' && progress < 1 ? { ...there, tint: { color: pair.as.color, amount: 1 - progress } } : there
+        }
         return { ...part, opacity: part.opacity * (element.pinned ? progress : clamp((progress - arriving) / (1 - arriving))) }
       }),
     },
   }
+  // Charts go on from the data that they showed before.
+  for (const { from: source, to: target, as } of pairs) {
+    if (as !== 'data' || source.kind !== 'chart') continue
+    const frame = carried.to.elements.get(target.id)!
+    carried.to.elements.set(target.id, { ...frame, chart: { from: from.frame.elements.get(source.id)?.chart?.to ?? null, to: frame.chart?.to ?? null, progress, of: source } })
+  }
+  return carried
 }

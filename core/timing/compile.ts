@@ -1,12 +1,12 @@
 import { diagramParts } from '../diagrams'
-import { beatsOf, cuesOf, extentOf, inlineText, viewsOf, soundsFrom, paragraphTexts, shownElements, themeUnder, type Cue, type Deck, type Hold, type Id, type Info, type Parts, type ShownElement } from '../deck'
+import { beatsOf, cuesOf, extentOf, inlineText, viewsOf, soundsFrom, paragraphTexts, shownElements, themeUnder, type Cue, type Deck, type Hold, type Id, type Info, textOf, type Parts, type ShownElement, type TextElement } from '../deck'
 import { layoutOfTable } from '../tables'
 import { addReading, countReading, layoutOfElement, linePlaces, nothingToRead, readingSeconds, type Reading } from '../text'
 import { cameraEase, cameraSeconds, planCamera, waysOf } from './camera-plan'
 import { fitOfTrack, spanOfClip, type ClipFit } from './clips'
 import { handDrawingOf, type HandDrawing } from '../drawing'
 import { easingOf } from './easing'
-import { effectNamed, makeGesture, type Place } from './effects'
+import { changeText, effectNamed, makeGesture, mostWords, type Place } from './effects'
 import { handsOf } from './figure-moment'
 import { finest, partIndices, spanOf } from './parts'
 import type { PartSpan, Score, ScoreBeat, ScoreCue, TimingContext, TimingProblem, Track } from './score'
@@ -87,6 +87,19 @@ function linesOf(deck: Deck, element: ShownElement, context: TimingContext): rea
   return lines.length ? lines : whole
 }
 
+/** The words that a text says from a cue on. */
+const wordsOf = (cue: Cue) => (typeof cue.options.words === 'string' ? cue.options.words.slice(0, mostWords) : '')
+
+const saidElements = new WeakMap<Cue, { of: ShownElement, said: TextElement & ShownElement }>()
+/** A text with the words of a cue in place of its own, without its panel, which stays where it is. */
+function saidBy(cue: Cue, element: TextElement & ShownElement): TextElement & ShownElement {
+  const known = saidElements.get(cue)
+  if (known?.of === element) return known.said
+  const said = { ...element, field: undefined, text: textOf(wordsOf(cue).split('\n')) }
+  saidElements.set(cue, { of: element, said })
+  return said
+}
+
 function holdOf(hold: Hold, moves: number, reading: number, cues: readonly ScoreCue[], mediaOf: (cue: ScoreCue) => number | undefined, spoken: number): number {
   if (hold.kind === 'seconds') return hold.seconds
   if (hold.kind === 'reading') return Math.max(leastReadingHold, reading)
@@ -165,6 +178,7 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
     for (const { cue, span } of scored) {
       if (isCamera(cue)) continue
       const list = tracks.get(cue.element!)
+      if (cue.effect === 'change-text') reading = addReading(reading, countReading(wordsOf(cue), info.language))
       if (cue.what === 'enter') {
         const from = cue.parts?.range?.from ?? 0
         const to = cue.parts?.range?.to ?? Infinity
@@ -200,7 +214,8 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
     const comesAndStays = list.every(({ cue, effect, span }) => cue.repeat !== 'forever' && (cue.what === 'enter' || (cue.what === 'emphasis' && !effect.stays?.(cue.options) && !(cue.parts && !span))))
     const lastBeat = Math.max(...list.map(cue => cue.beat))
     const rests = comesAndStays ? { beat: lastBeat, seconds: Math.max(...list.filter(cue => cue.beat === lastBeat).map(cue => cue.end)) } : null
-    return { begins: { beat: soonest.beat, seconds: soonest.start }, rests, drawing: drawings.get(id) ?? null, hands: shown.kind === 'figure' && list.some(({ effect }) => effect === makeGesture) ? handsOf(deck, shown) : null, element: byId.get(id)!, lines: linesOf(deck, byId.get(id)!, context), cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, clip: clipOf(byId.get(id)), looping: (byId.get(id) as { loop?: boolean }).loop === true, hiddenBefore }
+    const said = list.filter(({ effect }) => effect === changeText).map(({ cue }) => saidBy(cue, shown as TextElement & ShownElement))
+    return { said, begins: { beat: soonest.beat, seconds: soonest.start }, rests, drawing: drawings.get(id) ?? null, hands: shown.kind === 'figure' && list.some(({ effect }) => effect === makeGesture) ? handsOf(deck, shown) : null, element: byId.get(id)!, lines: linesOf(deck, byId.get(id)!, context), cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, clip: clipOf(byId.get(id)), looping: (byId.get(id) as { loop?: boolean }).loop === true, hiddenBefore }
   }
   const board = isBoard ? { extent: extentOf(deck, slideId), camera: planCamera(deck, slideId, made.flatMap(entry => entry.cues.filter(({ cue }) => isCamera(cue)))) } : null
   const byElement = new Map([...tracks].map(([id, list]) => [id, trackOf(id, list)]))

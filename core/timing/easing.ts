@@ -8,6 +8,7 @@ export const namedEasings = {
   'ease in': { kind: 'cubic-bezier', x1: 0.42, y1: 0, x2: 1, y2: 1 },
   'ease out': { kind: 'cubic-bezier', x1: 0.22, y1: 0.8, x2: 0.3, y2: 1 },
   'ease both ways': { kind: 'cubic-bezier', x1: 0.45, y1: 0, x2: 0.25, y2: 1 },
+  'gently both ways': { kind: 'cubic-bezier', x1: 0.37, y1: 0, x2: 0.63, y2: 1 },
   'overshoot': { kind: 'cubic-bezier', x1: 0.34, y1: 1.5, x2: 0.64, y2: 1 },
   'spring': { kind: 'spring', stiffness: 180, damping: 14, mass: 1 },
   'five steps': { kind: 'steps', count: 5, jump: 'end' },

@@ -1,8 +1,8 @@
-import type { Id, Parts, ShownElement } from '../deck'
+import type { ChartElement, Id, Parts, ShownElement } from '../deck'
 import { clipAfter, playsOf, type ClipMoment } from './clips'
 import { isCameraAtRest, restingCamera, type Camera } from './camera'
 import { cameraIn } from './camera-plan'
-import type { EffectRoom } from './effects'
+import { changeText, type EffectRoom } from './effects'
 import { figureAt, gestureAt, type FigureMoment } from './figure-moment'
 import { hiddenPart, isAtRest, restingPart, type PartFrame } from './part-frame'
 import type { Score, ScoreCue, Track } from './score'
@@ -21,12 +21,17 @@ export interface ElementFrame {
   parts: readonly PartFrame[] | null
   partsBy: Parts['by'] | null
   /** A chart on its way from one state to another; null is as composed. */
-  chart: { from: Id | null, to: Id | null, progress: number } | null
+  chart: { from: Id | null, to: Id | null, progress: number, /** The chart of the slide before that it comes from, where it is carried on. */ of?: ChartElement & ShownElement } | null
+  /** Of a text that says something else: from which of its words to which (−1 its own, else an index of `said` of its track), and how far. */
+  words?: WordsMoment | null
   /** How a figure stands; null as composed. */
   figure?: FigureMoment | null
   /** Where a clip or sound is that has begun; null before. */
   media: ClipMoment | null
 }
+
+/** Where a text is between its words: `way` tells whether the new ones fade, or come from below (1) or above (−1). */
+export interface WordsMoment { from: number, to: number, progress: number, way: 0 | 1 | -1 }
 
 /** What differs from rest at a moment; an element that is missing stands as composed. */
 export interface Frame {
@@ -240,6 +245,19 @@ function chartOf(track: Track, score: Score, moment: SlideMoment): ElementFrame[
   return any ? { from, to, progress } : null
 }
 
+function wordsOf(track: Track, score: Score, moment: SlideMoment): WordsMoment | null {
+  if (!track.said.length) return null
+  let words: WordsMoment | null = null
+  track.cues.filter(cue => cue.effect === changeText).forEach((cue, index) => {
+    const since = elapsed(score, cue, moment)
+    if (since < 0) return
+    const share = progressOf(cue, since)
+    const how = cue.cue.options.how
+    words = { from: index - 1, to: index, progress: share >= 1 ? 1 : cue.ease(share), way: how === 'up' ? 1 : how === 'down' ? -1 : 0 }
+  })
+  return words
+}
+
 function mediaOf(track: Track, score: Score, moment: SlideMoment): ClipMoment | null {
   if (!track.clip) return null
   const last = playsOf(track.cues.filter(cue => cue.cue.what === 'media' && elapsed(score, cue, moment) >= 0), cue => -elapsed(score, cue, moment)).at(-1)
@@ -278,8 +296,9 @@ export function frameAt(score: Score, moment: SlideMoment): Frame {
     const media = mediaOf(track, score, moment)
     const figure = track.element.kind === 'figure' ? figureAt(track.element, track.cues, whole.strides, cue => elapsed(score, cue, moment)) : null
     if (figure?.lift) whole.y -= figure.lift * track.element.box.height
-    if (isAtRest(whole) && !parts && !chart && media === null && !figure) continue
-    elements.set(id, { whole, parts, partsBy: track.partsBy, chart, media, ...(figure ? { figure } : {}) })
+    const words = wordsOf(track, score, moment)
+    if (isAtRest(whole) && !parts && !chart && media === null && !figure && !words) continue
+    elements.set(id, { whole, parts, partsBy: track.partsBy, chart, media, ...(figure ? { figure } : {}), ...(words ? { words } : {}) })
   }
   return { elements, camera: applyBeyond(elements, score, moment) }
 }

@@ -1,5 +1,5 @@
 import type { DataTable } from '../data'
-import type { Beat, Cue, Id, Parts, ShownElement } from '../deck'
+import type { Beat, Cue, Id, Parts, ShownElement, TextElement } from '../deck'
 import type { HandDrawing, Ink } from '../drawing'
 import type { Measurer } from '../text'
 import type { CameraPlan } from './camera-plan'
@@ -75,6 +75,8 @@ export interface Track {
   /** Of a film or sound whose length is known: the stretch that plays, and whether it begins again at its end. */
   clip: ClipSpan | null
   looping: boolean
+  /** What else a text says by its cues, in their order; each with the words that its box then holds. */
+  said: readonly (TextElement & ShownElement)[]
   /** What a hand draws of it, where a cue has it drawn. */
   drawing: HandDrawing | null
   /** Of a figure: where it would hold something up, px of the slide. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, cuesOf, slidesOf, type Deck, type Element } from '../deck'
+import { applyChanges, cuesOf, plainText, slidesOf, type Deck, type Element } from '../deck'
 import { poseNamed } from '../figures'
 import { anyDeck, beat, cue, freshDeck, textElement, timingContext } from '../testing'
 import { advance, compileSlide, effectNamed, elapse, frameAt, goBack, isStillAfter, lastMoment, momentAt, rundown, secondsAt, type ElementFrame, type SlideMoment } from './index'
@@ -288,5 +288,28 @@ describe('a figure that acts', () => {
     expect(160 + y).toBeLessThan(600)
     expect(frames(0).get('board')?.whole.x ?? 0).toBe(0)
     expect(frames(4).get('board')).toBeUndefined()
+  })
+})
+
+describe('a text that says something else', () => {
+  it('keeps its words until then, goes over, and stays with the last; its new words are read in their beat', () => {
+    const base = freshDeck()
+    const slide = slidesOf(base)[0]!.id
+    const says = (id: string, words: string, more: object = {}) => ({ do: 'put' as const, table: 'cues' as const, record: cue({ id, beat: 'b', element: 'words', what: 'move', effect: 'change-text', options: { words }, duration: 1, ...more }) })
+    const deck = applyChanges(base, [
+      { do: 'put', table: 'elements', record: textElement('words', slide, ['Boats at six']) },
+      { do: 'put', table: 'beats', record: beat({ id: 'b', slide, order: 'z0', hold: { kind: 'reading' } }) },
+      says('c0', 'Boats at seven', { order: 'a0' }), says('c1', 'No boats\ntoday', { order: 'a1', delay: 3, options: { words: 'No boats\ntoday', how: 'up' } }),
+    ])
+    const score = compileSlide(deck, slide, timingContext)
+    const entry = score.beats.find(one => one.beat.id === 'b')!
+    const words = (seconds: number) => frameAt(score, { beat: entry.index, seconds }).elements.get('words')?.words
+    expect(frameAt(score, { beat: entry.index, seconds: -1 }).elements.get('words')).toBeUndefined()
+    expect(words(0.5)).toMatchObject({ from: -1, to: 0, way: 0 })
+    expect(words(2)).toMatchObject({ from: -1, to: 0, progress: 1 })
+    expect(words(3.5)).toMatchObject({ from: 0, to: 1, way: 1 })
+    expect(words(9)).toMatchObject({ to: 1, progress: 1 })
+    expect(score.tracks.get('words')!.said.map(one => plainText(one.text))).toEqual(['Boats at seven', 'No boats\ntoday'])
+    expect(entry.reading.words).toBe(6)
   })
 })

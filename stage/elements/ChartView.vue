@@ -17,7 +17,8 @@ let shown: unknown = null
 function redraw(frame: ElementFrame | null) {
   const chart = frame?.chart ?? null
   if (!svg.value || !props.element.chart) return
-  const from = stateDrawing(chart?.from ?? null)
+  // A chart that is carried on begins as that of the slide before, in its own box.
+  const from = chart?.of ? drawingOfElement(props.deck, { ...chart.of, box: props.element.box }, chart.from, props.host.table, props.host.measurer) : stateDrawing(chart?.from ?? null)
   const to = stateDrawing(chart?.to ?? null)
   if (!from || !to) return
   const next = chart ? inBetween(from, to, chart.progress) : to

@@ -115,14 +115,15 @@ const bulletSource = (line: Line) => (line.bullet?.picture ? props.host.mediaUrl
 <template>
   <div class="stage-text" :style="outer">
     <p v-if="isEmpty && prompts && element.prompt" class="stage-prompt" :style="{ fontSize: `${style.size}px`, fontFamily: family, fontWeight: style.weight, top: `${top}px` }">{{ element.prompt }}</p>
-    <div v-if="along" class="stage-lines" :style="{ left: `${element.panel?.padding ?? 0}px`, top: `${element.panel?.padding ?? 0}px` }">
+    <div v-if="along" class="stage-lines stage-said" :style="{ left: `${element.panel?.padding ?? 0}px`, top: `${element.panel?.padding ?? 0}px` }">
       <span v-for="(letter, index) in along" :key="index" class="stage-along" :style="{ left: `${letter.x}px`, top: `${letter.y}px`, transform: `translate(-50%,-50%) rotate(${letter.angle}deg)` }"><span class="stage-run" :style="runStyle(letter.run)" :data-part="letterPart(letter)" :data-of="letterPart(letter)">{{ letter.text }}</span></span>
     </div>
-    <div v-else class="stage-lines" :style="{ left: `${element.panel?.padding ?? 0}px`, top: `${element.panel?.padding ?? 0}px` }">
+    <div v-else class="stage-lines stage-said" :style="{ left: `${element.panel?.padding ?? 0}px`, top: `${element.panel?.padding ?? 0}px` }">
       <div v-for="line in layout.lines" :key="line.index" class="stage-line" :dir="line.rightToLeft ? 'rtl' : undefined" :style="lineStyle(line)" :data-part="linePart(line)">
         <span v-if="line.first && line.bullet" class="stage-bullet" :style="bulletStyle(line)" :data-part="linePart(line) === null ? firstPart(line) : null"><IconView v-if="line.bullet.icon" :icon="line.bullet.icon" :color="cssColor(line.bullet.color, palette)" /><img v-else-if="bulletSource(line)" :src="bulletSource(line)" alt=""><template v-else>{{ line.bullet.words }}</template></span><span
           v-for="(piece, index) in pieces(line)" :key="index" class="stage-run" :style="piece.style" :data-part="piece.part" :data-of="piece.part ?? linePart(line)" :data-link="piece.link">{{ piece.text }}</span>
       </div>
     </div>
+    <div v-for="(said, index) in track?.said ?? []" :key="`said-${index}`" class="stage-said" data-said><TextView :deck="deck" :theme="theme" :element="{ ...said, panel: undefined, box: { ...said.box, width: inner.width, height: inner.height } }" :track="undefined" :host="host" :prompts="false" :scale="scale" /></div>
   </div>
 </template>

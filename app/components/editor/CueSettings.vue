@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { beatsOf, cuesOf, setFields, type Cue } from '#core/deck'
-import { cameraSpeed, effectNamed, effectsFor, fastestOf, leastLength, paceFor, setLength } from '#core/timing'
+import { cameraSpeed, cueSentence, effectNamed, effectsFor, fastestOf, leastLength, paceFor, setLength } from '#core/timing'
 
 /** How one cue happens, in words that can be edited. */
 const store = useDeck()
@@ -29,6 +29,11 @@ const leg = computed(() => store.score?.board?.camera.legs.find(one => one.cue.c
 /** How fast the picture goes where it is fastest, of what nobody should have to bear. */
 const rush = computed(() => (leg.value ? fastestOf(leg.value.way, leg.value.cue.cue, leg.value.cue.round) / cameraSpeed.most : 0))
 const rushWords = computed(() => (rush.value < 0.55 ? 'calm' : rush.value < 0.85 ? 'brisk' : 'as fast as is pleasant'))
+/** All of it in a sentence; what stands below changes its words. */
+const sentence = computed(() => {
+  const item = store.score?.beats.flatMap(beat => beat.cues).find(one => one.cue.id === cue.value?.id)
+  return item ? cueSentence(store.deck!, item, nameOf, board.nameOf(item.cue.options.view)) : ''
+})
 const goesBack = computed(() => cue.value?.what === 'emphasis' || cue.value?.what === 'move')
 const repeats = computed(() => goesBack.value || cue.value?.effect === 'gesture')
 const choose = (name: string) => set({ effect: name, options: {}, easing: paceFor(name, cue.value!.what), ...(effectNamed(name).whole ? { parts: undefined } : {}) })
@@ -65,6 +70,7 @@ const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by:
 <template>
   <div v-if="cue && (element || isCamera)" class="settings">
     <div class="head"><h3>{{ name }} {{ whatWords[cue.what] }}</h3><button v-if="store.canEdit" class="press plain small" aria-label="Remove this cue" title="Remove this cue" @click="many.remove()"><UIcon name="i-lucide-trash-2" /></button></div>
+    <p v-if="sentence" class="quiet sentence">{{ sentence }}</p>
     <p v-if="many.chosen.length > 1" class="quiet">{{ many.chosen.length }} cues are chosen. They move, go and change their tempo together; below is the first.</p>
     <template v-if="isCamera">
       <div class="row"><span class="label">To</span><select class="field" aria-label="View" :value="board.views.some(view => view.id === cue!.options.view) ? cue.options.view : 'all'" @change="set({ options: { ...cue!.options, view: value($event) } })"><option v-for="(view, index) in board.views" :key="view.id" :value="view.id">{{ index + 1 }} {{ view.name }}</option><option value="all">all of the board</option></select></div>
@@ -103,5 +109,6 @@ h3 { font-size: 17px; overflow-wrap: anywhere; }
 .speed { display: grid; grid-template-columns: auto 1fr auto; gap: 10px; align-items: center; min-height: 28px; font-size: 13.5px; }
 .speed i { height: 6px; border-radius: 3px; background: var(--line); overflow: hidden; }
 .speed b { display: block; height: 100%; background: var(--act); }
+.sentence { margin: -2px 0 4px; font-size: 13.5px; line-height: 1.35; }
 .yes { display: inline-flex; gap: 7px; align-items: center; }
 </style>

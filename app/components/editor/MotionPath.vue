@@ -4,7 +4,7 @@ import { linePath, thinned } from '#core/shapes'
 import { arcOf, effectNamed, lineOf, measurePath, optionOf } from '#core/timing'
 
 /** The way of a chosen move as a ghost over the stage, with handles to bend it and a pen to draw it anew. Lengths in px of deck space. */
-const props = defineProps<{ cue: Cue, scale: number }>()
+const props = defineProps<{ cue: Cue, scale: number, /** Only shown: a press chooses its cue. */ ghost?: boolean }>()
 const store = useDeck()
 const root = ref<SVGSVGElement>()
 const effect = computed(() => effectNamed(props.cue.effect))
@@ -82,24 +82,27 @@ function draw(event: PointerEvent) {
 </script>
 
 <template>
-  <svg v-if="path !== null && origin && end" ref="root" class="motion-path" :class="{ drawing }" :viewBox="`0 0 ${size.width} ${size.height}`" :style="{ width: `${size.width * scale}px`, height: `${size.height * scale}px` }" @pointerdown="draw">
+  <svg v-if="path !== null && origin && end" ref="root" class="motion-path" :class="{ drawing, ghost }" :viewBox="`0 0 ${size.width} ${size.height}`" :style="{ width: `${size.width * scale}px`, height: `${size.height * scale}px` }" @pointerdown="draw">
     <polyline v-if="drawn.length" :points="drawn.map(point => `${point.x},${point.y}`).join(' ')" class="way" :stroke-width="2.5 * unit" />
     <g v-else :transform="`translate(${origin.x},${origin.y})`">
-      <path :d="path" class="halo" :stroke-width="6 * unit" /><path :d="path" class="way" :stroke-width="2.5 * unit" :stroke-dasharray="`${9 * unit} ${6 * unit}`" />
+      <path v-if="ghost" :d="path" class="press-way" :stroke-width="14 * unit" role="button" tabindex="0" :aria-label="`The way of ${element?.name}`" @click="store.cueId = cue.id" @keydown.enter="store.cueId = cue.id" /><path :d="path" class="halo" :stroke-width="6 * unit" /><path :d="path" class="way" :stroke-width="2.5 * unit" :stroke-dasharray="`${9 * unit} ${6 * unit}`" />
       <circle :cx="measurePath(path).at(0).x" :cy="measurePath(path).at(0).y" :r="5 * unit" class="start" :stroke-width="2 * unit" />
       <path :d="`M${-9 * unit} ${-7 * unit}L${5 * unit} 0L${-9 * unit} ${7 * unit}Z`" class="tip" :transform="`translate(${end.x},${end.y}) rotate(${end.angle})`" />
-      <template v-if="store.canEdit && effect.name !== 'move-path'">
+      <template v-if="!ghost && store.canEdit && effect.name !== 'move-path'">
         <circle :cx="end.x" :cy="end.y" :r="11 * unit" class="grip" :stroke-width="2 * unit" role="button" tabindex="0" aria-label="Where it goes" @pointerdown.stop.prevent="pullEnd" @keydown="nudgeEnd" />
         <circle v-if="middle" :cx="middle.x" :cy="middle.y" :r="8 * unit" class="grip" :stroke-width="2 * unit" role="button" tabindex="0" aria-label="How far it bends" @pointerdown.stop.prevent="pullMiddle" @keydown="nudgeMiddle" />
       </template>
     </g>
   </svg>
-  <button v-if="path !== null && effect.name === 'move-path' && store.canEdit" class="press small pen" :class="{ on: drawing }" :aria-pressed="drawing" @click="drawing = !drawing"><UIcon name="i-lucide-pencil-line" />{{ drawing ? 'Draw the way on the stage' : 'Draw the way' }}</button>
+  <button v-if="!ghost && path !== null && effect.name === 'move-path' && store.canEdit" class="press small pen" :class="{ on: drawing }" :aria-pressed="drawing" @click="drawing = !drawing"><UIcon name="i-lucide-pencil-line" />{{ drawing ? 'Draw the way on the stage' : 'Draw the way' }}</button>
 </template>
 
 <style scoped>
 .motion-path { position: absolute; z-index: 4; inset: 0; overflow: visible; pointer-events: none; touch-action: none; }
 .motion-path.drawing { pointer-events: auto; cursor: crosshair; background: rgb(0 0 0 / 0.06); }
+.ghost .way, .ghost .tip, .ghost .start { opacity: 0.4; }
+.ghost .halo { opacity: 0.3; }
+.press-way { fill: none; stroke: transparent; pointer-events: stroke; cursor: pointer; }
 .way { fill: none; stroke: var(--moves); stroke-linecap: round; stroke-linejoin: round; }
 .halo { fill: none; stroke: rgb(255 255 255 / 0.75); stroke-linecap: round; }
 .start { fill: #fff; stroke: var(--moves); }

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
-import { drawingOfElement } from '#core/charts'
-import { addBeat, addCue, buildOnAdvance, cuesOfElement, paragraphTexts, removeBeat, setFields, type Beat, type Cue, type Element } from '#core/deck'
-import { diagramParts } from '#core/diagrams'
-import { gestureNamed, gestures, poseNamed, poses } from '#core/figures'
-import { effectNamed, effectsFor, lanesOf, mergeBeats, moveBeat, namedEasings, nearestMoment, paceFor, setLength, shiftsOf, splitBeat, usualMotion, type ScoreCue } from '#core/timing'
+import { useElementSize, useLocalStorage } from '@vueuse/core'
+import { addBeat, removeBeat, setFields, type Beat } from '#core/deck'
+import { gestureNamed, poseNamed } from '#core/figures'
+import { effectNamed, lanesOf, laterWaits, mergeBeats, moveBeat, nearestMoment, partWords, setLength, shiftsOf, splitBeat, type ScoreCue } from '#core/timing'
+import type { ScoreTurn } from './ScorePart.vue'
 
 /** Beats across to true time, parts down, cues as bars whose shape tells what they do. */
 const props = defineProps<{ proposed?: readonly number[] }>()
@@ -32,13 +31,22 @@ const unit = computed(() => {
 /** A drag under way: the waits of the cues that move, or one cue’s length, or one beat’s hold, seconds. */
 const dragged = ref<{ delays?: ReadonlyMap<string, number>, cue?: string, duration?: number, beat?: string, hold?: number } | null>(null)
 
-interface Column { index: number, beat: Beat, x: number, width: number, start: 'open' | 'advance' | 'self', moves: number, hold: number }
+/** How the beats are laid out, whether what comes later keeps its distance, and which rows are open. */
+const evenly = useLocalStorage('score-evenly', false)
+const ripples = useLocalStorage('score-ripples', false)
+const opened = ref(new Set<string>())
+const ways = computed(() => [
+  [{ label: 'Beats as wide as they last', type: 'checkbox' as const, checked: !evenly.value, onUpdateChecked: () => { evenly.value = false } }, { label: 'All beats equally wide', type: 'checkbox' as const, checked: evenly.value, onUpdateChecked: () => { evenly.value = true } }],
+  [{ label: 'What comes later in a beat moves along', type: 'checkbox' as const, checked: ripples.value, onUpdateChecked: (on: boolean) => { ripples.value = on } }],
+])
+
+interface Column { /** px a second in it. */ unit: number, index: number, beat: Beat, x: number, width: number, start: 'open' | 'advance' | 'self', moves: number, hold: number }
 const columns = computed<Column[]>(() => {
   let x = 0
   return score.value.beats.map(item => {
     const hold = dragged.value?.beat === item.beat.id && dragged.value.hold !== undefined ? dragged.value.hold : item.hold
-    const wide = Math.max(least, (item.moves + hold) * unit.value)
-    const made = { index: item.index, beat: item.beat, x, width: wide, start: item.start, moves: item.moves, hold }
+    const wide = evenly.value ? Math.max(least, (width.value - names - 24) / score.value.beats.length) : Math.max(least, (item.moves + hold) * unit.value)
+    const made = { unit: evenly.value ? wide / Math.max(0.5, item.moves + hold) : unit.value, index: item.index, beat: item.beat, x, width: wide, start: item.start, moves: item.moves, hold }
     x += wide
     return made
   })
@@ -63,7 +71,7 @@ function barsOf(row: string) {
     const column = columns.value[item.beat]!
     const label = row === cameraRow ? `To ${board.nameOf(item.cue.options.view)}` : labelOf(item)
     const plays = item.cue.what === 'media' && item.effect.name !== 'clip-pause' ? Math.min(playing(item), Math.max(0, column.moves + column.hold - start)) : length
-    const [x, wide] = [column.x + start * unit.value, Math.max(16, plays * unit.value)]
+    const [x, wide] = [column.x + start * column.unit, Math.max(16, plays * column.unit)]
     return { item, x, width: wide, label }
   })
   const lanes = lanesOf(made.map(({ x, width, label }) => ({ from: x + 1, to: x + width + (width < thinnest ? besideBar(label) : 0) })))
@@ -77,9 +85,35 @@ const playing = (item: ScoreCue) => {
 /** Bars under this many px have their words beside them. */
 const thinnest = 60
 const bars = computed(() => new Map([...(score.value.board ? [cameraRow] : []), ...rows.value.map(element => element.id)].map(row => [row, barsOf(row)])))
-const heightOf = (element: string) => 36 + 28 * Math.max(0, ...bars.value.get(element)!.map(bar => bar.lane))
-const labelOf = (item: ScoreCue) => (item.cue.effect === 'gesture' ? gestureNamed(String(item.cue.options.gesture))?.label : item.cue.effect === 'take-pose' ? poseNamed(String(item.cue.options.pose)).label : null) ?? effectNamed(item.cue.effect).label + partWords(item)
-function partWords({ cue, span }: ScoreCue) {
+/** How high the bars of a row are, and under them the turns of its parts, where it is open. */
+const barsHeight = (row: string) => 36 + 28 * Math.max(0, ...bars.value.get(row)!.map(bar => bar.lane))
+const heightOf = (row: string) => barsHeight(row) + turnsOf(row).length * turnHeight
+const turnHeight = 20
+const toggle = (row: string) => { opened.value = new Set(opened.value.has(row) ? [...opened.value].filter(one => one !== row) : [...opened.value, row]) }
+const opening = (row: string) => bars.value.get(row)!.some(({ item }) => item.cue.parts && (item.span?.count ?? 0) > 1)
+/** Each part that takes its turn in a cue of an open row, one under the other. */
+function turnsOf(row: string): ScoreTurn[] {
+  const track = opened.value.has(row) ? score.value.tracks.get(row) : undefined
+  if (!track) return []
+  let top = barsHeight(row) - 2
+  return bars.value.get(row)!.flatMap(({ item, x }) => {
+    const { span } = item
+    if (!item.cue.parts || !span || span.count < 2) return []
+    const { unit: px } = columns.value[item.beat]!
+    const words = partWords(store.deck!, track, span, stage.host)
+    return words.map((text, index): ScoreTurn => {
+      const made = { cue: item.cue.id, tone: item.cue.what, index, words: text || `${index + 1}`, x: x + index * span.stagger * px, step: px, width: Math.max(8, item.round * px), top, stagger: span.stagger }
+      top += turnHeight
+      return made
+    })
+  })
+}
+const setStagger = (id: string, stagger: number) => {
+  const cue = store.deck!.cues[id]
+  if (cue?.parts) store.edit('change the turns of parts', setFields(store.deck!, { table: 'cues', id, fields: { parts: { ...cue.parts, stagger } } }))
+}
+const labelOf = (item: ScoreCue) => (item.cue.effect === 'gesture' ? gestureNamed(String(item.cue.options.gesture))?.label : item.cue.effect === 'take-pose' ? poseNamed(String(item.cue.options.pose)).label : null) ?? effectNamed(item.cue.effect).label + partsSaid(item)
+function partsSaid({ cue, span }: ScoreCue) {
   if (!cue.parts) return ''
   const { from, to } = cue.parts.range ?? { from: 0, to: null }
   const word = { paragraph: 'line', line: 'row', word: 'word', letter: 'letter', mark: 'bar', series: 'series', item: 'item' }[cue.parts.by]
@@ -87,9 +121,6 @@ function partWords({ cue, span }: ScoreCue) {
   return to === from || span?.count === 1 ? `, ${word} ${from + 1}` : `, from ${word} ${from + 1}`
 }
 
-/** Follows a drag along time; `move` is told by how many seconds. */
-const follow = (event: PointerEvent, move: (by: number) => void, end: (given: boolean) => void) =>
-  followPointer(event, next => move((next.clientX - event.clientX) / unit.value), end)
 const tenth = (value: number) => Math.max(0, Math.round(value * 20) / 20)
 
 /** Where the slide’s voice begins and ends to speak, seconds into a beat. */
@@ -112,7 +143,7 @@ function snapped(event: PointerEvent, beat: number, edges: readonly number[], by
   if (event.altKey) return by
   const moments = momentsOf(beat, without)
   for (const edge of edges) {
-    const near = nearestMoment(edge + by, moments, reach / unit.value)
+    const near = nearestMoment(edge + by, moments, reach / columns.value[beat]!.unit)
     if (near !== null) return near - edge
   }
   return by
@@ -131,32 +162,37 @@ function pressCue(event: PointerEvent, item: ScoreCue, part: 'body' | 'edge') {
   // What follows another of them comes along with it.
   const leading = moving.filter(one => one.anchor.to === 'beat' || !ids.has(one.anchor.cue))
   let far = false
-  const free = (next: PointerEvent) => (next.clientX - event.clientX) / unit.value
+  const free = (next: PointerEvent) => (next.clientX - event.clientX) / columns.value[item.beat]!.unit
   followPointer(event, next => {
     far ||= Math.abs(next.clientX - event.clientX) > 3
     if (!far) return
     if (part === 'edge') {
       const by = snapped(next, item.beat, [item.end], free(next), ids)
-      dragged.value = { cue: cue.id, duration: Math.max(0.05, hundredth(item.round + by / Math.max(1, cue.repeat === 'forever' ? 1 : cue.repeat))) }
+      const duration = Math.max(0.05, hundredth(item.round + by / Math.max(1, cue.repeat === 'forever' ? 1 : cue.repeat)))
+      const grown = (duration - item.round) * (cue.repeat === 'forever' ? 1 : cue.repeat)
+      dragged.value = { cue: cue.id, duration, ...(ripples.value ? { delays: laterWaits(score.value.beats[item.beat]!, ids, item.end, grown) } : {}) }
       return
     }
     const by = Math.max(snapped(next, item.beat, [item.start, item.end], free(next), ids), -Math.min(...leading.map(one => one.delay)))
-    dragged.value = { delays: new Map(leading.map(one => [one.id, hundredth(one.delay + by)])) }
+    const later = ripples.value ? laterWaits(score.value.beats[item.beat]!, ids, Math.min(item.start, ...leading.map(one => startOf(item.beat, one.id))), by) : []
+    dragged.value = { delays: new Map([...later, ...leading.map(one => [one.id, hundredth(one.delay + by)] as const)]) }
   }, given => {
     const made = (given && dragged.value) || {}
     dragged.value = null
-    if (made.delays) many.shift(made.delays)
-    else if (made.duration !== undefined && made.duration !== item.round) store.edit(`retime ${store.deck!.elements[cue.element ?? '']?.name ?? 'the camera'}`, setLength(store.deck!, cue.id, made.duration))
+    if (made.duration !== undefined && made.duration !== item.round) store.edit(`retime ${store.deck!.elements[cue.element ?? '']?.name ?? 'the camera'}`, [...setLength(store.deck!, cue.id, made.duration), ...many.waiting(made.delays ?? new Map())])
+    else if (made.delays && made.duration === undefined) many.shift(made.delays)
     // A plain press on one of several chosen ones means that one.
     else if (given && !far) many.only(cue.id)
   })
 }
 
+const startOf = (beat: number, cue: string) => score.value.beats[beat]!.cues.find(one => one.cue.id === cue)?.start ?? 0
+
 /** The line at a beat's end: dragging it changes how long the beat holds. */
 function pressLine(event: PointerEvent, column: Column) {
   if (event.button !== 0 || !store.canEdit) return
-  follow(event, by => {
-    dragged.value = { beat: column.beat.id, hold: tenth(column.hold + by) }
+  followPointer(event, next => {
+    dragged.value = { beat: column.beat.id, hold: tenth(column.hold + (next.clientX - event.clientX) / column.unit) }
   }, given => {
     const hold = dragged.value?.hold
     dragged.value = null
@@ -168,7 +204,7 @@ const now = computed(() => {
   const moment = store.moment
   if (!moment || moment.slide !== store.slideId) return null
   const column = columns.value[moment.beat]
-  return column && moment.seconds >= 0 ? column.x + Math.min(moment.seconds * unit.value, column.width) : 0
+  return column && moment.seconds >= 0 ? column.x + Math.min(moment.seconds * column.unit, column.width) : 0
 })
 function scrub(event: PointerEvent) {
   store.stop()
@@ -177,59 +213,19 @@ function scrub(event: PointerEvent) {
     const x = Math.max(0, clientX - box.left)
     const column = columns.value.findLast(candidate => candidate.x <= x) ?? columns.value[0]
     if (!column) return
-    const seconds = Math.min(column.moves + column.hold, (x - column.x) / unit.value)
+    const seconds = Math.min(column.moves + column.hold, (x - column.x) / column.unit)
     store.goTo({ slide: store.slideId!, beat: column.index, seconds })
   }
   at(event.clientX)
-  const from = event.clientX
-  follow(event, by => at(from + by * unit.value), () => {})
+  followPointer(event, next => at(next.clientX))
 }
 
 const beatIndex = computed(() => (store.moment?.slide === store.slideId ? Math.min(store.moment!.beat, columns.value.length - 1) : 0))
-function newCue(element: Element, what: Cue['what'], effect: string, more: Partial<Cue> = {}) {
-  const beat = score.value.beats[beatIndex.value]!.beat
-  const changes = addCue(store.deck!, {
-    cue: { beat: beat.id, element: element.id, what, effect, options: {}, anchor: { to: 'beat' }, delay: 0, duration: effectNamed(effect).duration, easing: paceFor(effect, what), repeat: 1, ...more },
-  }, context)
-  store.edit(`bring motion to ${element.name}`, changes)
-  const put = changes[0]
-  if (put?.do === 'put') store.cueId = put.record.id
-}
-function onAdvance(element: Element, by: 'paragraph' | 'mark' | 'item', count: number) {
-  if (!count) return
-  const after = score.value.beats[beatIndex.value]!.beat
-  store.edit(`build ${element.name}`, buildOnAdvance(store.deck!, {
-    element: element.id, after: after.id, count, by, start: store.purpose === 'talk' ? 'advance' : 'self',
-    cue: { effect: by === 'mark' ? 'grow' : 'rise', options: by === 'mark' ? {} : { from: 'left', way: 40 }, duration: 0.5, easing: namedEasings['ease out'] },
-  }, context))
-}
-const cameraMenu = computed(() => [[...board.views.map((view, index) => ({ label: `${index + 1} ${view.name}`, onSelect: () => board.goTo(view.id, score.value.beats[beatIndex.value]!.beat.id) })), { label: 'All of the board', onSelect: () => board.goTo('all', score.value.beats[beatIndex.value]!.beat.id) }]])
-const markCount = (element: Element) => (element.kind === 'chart' ? (drawingOfElement(store.deck!, element as never, null, stage.host.table, stage.host.measurer)?.marks.length ?? 0) : 0)
-const itemCount = (element: Element) => (element.kind === 'diagram' ? diagramParts(element.text, element.family).length : 0)
-const lineCount = (element: Element) => (element.kind === 'text' ? paragraphTexts(element.text).filter(text => text.trim()).length : 0)
-function menu(element: Element) {
-  const asUsual = (what: Cue['what']) => {
-    const usual = what === 'enter' || what === 'exit' ? usualMotion(store.deck!, what, element.kind) : null
-    return usual ? [[{ label: `As usual: ${effectNamed(usual.effect).label.toLowerCase()}`, onSelect: () => newCue(element, what, usual.effect, { options: usual.options ?? {}, duration: usual.duration, easing: usual.easing }) }]] : []
-  }
-  const offer = (what: Cue['what'], label: string) => ({ label, children: [...asUsual(what), effectsFor(what, element.kind).map(effect => ({ label: effect.label, onSelect: () => newCue(element, what, effect.name) }))] })
-  const acts = (figure: Element) => ({ label: 'Acts', children: [gestures.map(gesture => ({ label: gesture.label, onSelect: () => newCue(figure, 'pose', 'gesture', { options: { gesture: gesture.name }, duration: gesture.seconds }) })), poses.map(pose => ({ label: `Takes the pose: ${pose.label.toLowerCase()}`, onSelect: () => newCue(figure, 'pose', 'take-pose', { options: { pose: pose.name } }) }))] })
-  const each = store.purpose === 'talk' ? 'on advance' : 'one after the other, a beat each'
-  const builds = [
-    ...(lineCount(element) > 1 ? [{ label: `Line by line, ${each}`, onSelect: () => onAdvance(element, 'paragraph', lineCount(element)) }, { label: 'Line by line, in this beat', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'paragraph', stagger: 0.4 } }) }] : []),
-    ...(itemCount(element) > 1 ? [{ label: `Item by item, ${each}`, onSelect: () => onAdvance(element, 'item', itemCount(element)) }, { label: 'Item by item, in this beat', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'item', stagger: 0.4 } }) }] : []),
-    ...(element.kind === 'table' ? [{ label: 'Row by row', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'line', stagger: 0.3 } }) }, { label: 'Column by column', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'series', stagger: 0.3 } }) }] : []),
-    ...(markCount(element) > 1 ? [{ label: 'Bars one after the other', onSelect: () => newCue(element, 'enter', 'grow', { parts: { by: 'mark', stagger: 0.15 } }) }] : []),
-  ]
-  const own = cuesOfElement(store.deck!, element.id)
-  const carried = [
-    ...(own.length ? [{ label: 'Copy its motion', icon: 'i-lucide-copy', onSelect: () => many.copy(own.map(cue => cue.id)) }, { label: 'Give its motion to its kind on this slide', onSelect: () => many.giveToKind(element.id, 'slide') }, { label: 'Give its motion to its kind in the deck', onSelect: () => many.giveToKind(element.id, 'deck') }] : []),
-    ...(many.clipping ? [{ label: 'Add the copied motion', icon: 'i-lucide-clipboard-plus', onSelect: () => many.paste([element.id], 'add') }, { label: 'Replace its motion by the copied one', icon: 'i-lucide-clipboard-paste', onSelect: () => many.paste([element.id], 'replace') }] : []),
-  ]
-  return [builds, [offer('enter', 'Comes in'), offer('emphasis', 'Draws the eye'), offer('move', 'Moves'), offer('exit', 'Goes out'), ...(element.kind === 'film' || element.kind === 'sound' ? [offer('media', 'Plays')] : []), ...(element.kind === 'figure' ? [acts(element)] : [])], carried].filter(list => list.length)
-}
-
+const { menu, cameraMenu } = useMotionMenus(() => score.value.beats[beatIndex.value]!.beat)
 function newBeat() {
+  const here = columns.value[beatIndex.value]
+  // Inside a beat it begins at the playhead, with what comes from there on; at its end it follows.
+  if (here && canPart(here) && score.value.beats[here.index]!.cues.some(item => item.start >= store.moment!.seconds)) return part(here)
   const after = score.value.beats[beatIndex.value]?.beat ?? null
   const changes = addBeat(store.deck!, { slide: store.slideId!, after: after?.id ?? null, start: store.purpose === 'talk' ? 'advance' : 'self' }, context)
   store.edit('new beat', changes)
@@ -244,13 +240,17 @@ const beatMenu = (column: Column) => [
     { label: `Hold ${secondsWords(column.hold)}, fixed`, onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'seconds', seconds: column.hold } }) },
   ],
   [
-    { label: 'Part it at the playhead', disabled: !canPart(column), onSelect: () => store.edit('part a beat', splitBeat(store.deck!, score.value, { beat: column.beat.id, at: store.moment!.seconds, start: store.purpose === 'talk' ? 'advance' : 'self' }, context)) },
+    { label: 'Part it at the playhead', disabled: !canPart(column), onSelect: () => part(column) },
     { label: 'Join it with the next', disabled: column.index + 1 >= columns.value.length, onSelect: () => store.edit('join beats', mergeBeats(store.deck!, score.value, { beat: column.beat.id })) },
     { label: 'Earlier by one', disabled: column.index === 0, onSelect: () => store.edit('move a beat', moveBeat(store.deck!, { beat: column.beat.id, by: -1 })) },
     { label: 'Later by one', disabled: column.index + 1 >= columns.value.length, onSelect: () => store.edit('move a beat', moveBeat(store.deck!, { beat: column.beat.id, by: 1 })) },
   ],
   columns.value.length > 1 ? [{ label: 'Remove the beat, keep its cues', onSelect: () => store.edit('remove a beat', removeBeat(store.deck!, { beat: column.beat.id })) }] : [],
 ].filter(list => list.length)
+function part(column: Column) {
+  store.edit('part a beat', splitBeat(store.deck!, score.value, { beat: column.beat.id, at: store.moment!.seconds, start: store.purpose === 'talk' ? 'advance' : 'self' }, context))
+  store.goTo({ slide: store.slideId!, beat: column.index + 1, seconds: 0 })
+}
 const canPart = (column: Column) => store.moment?.slide === store.slideId && store.moment.beat === column.index && store.moment.seconds > 0.01 && store.moment.seconds < column.moves + column.hold - 0.01
 const startWords = { open: 'as the slide opens', advance: 'on advance', self: 'goes on by itself' }
 const holdWords = (column: Column) => (column.beat.hold.kind === 'reading' ? 'as long as reading takes' : column.beat.hold.kind === 'media' ? 'until its clip or voice ends' : `holds ${secondsWords(column.hold)}`)
@@ -274,7 +274,7 @@ defineExpose({ newBeat })
   <div ref="area" class="score">
     <div class="inner" :style="{ width: `${names + total + 24}px` }">
       <div class="head">
-        <div class="corner"><b>Score</b><span class="quiet">beats across, parts down</span></div>
+        <div class="corner"><b>Score</b><span class="quiet">beats across, parts down</span><UDropdownMenu :items="ways"><button class="press plain small ways" aria-label="How the score is laid out" title="How the score is laid out"><UIcon name="i-lucide-sliders-horizontal" /></button></UDropdownMenu></div>
         <div class="columns" :style="{ width: `${total}px` }" @pointerdown.self="scrub">
           <div v-for="column in columns" :key="column.beat.id" class="column" :class="{ even: column.index % 2 }" :style="{ left: `${column.x}px`, width: `${column.width}px` }" @pointerdown="scrub">
             <UDropdownMenu v-if="store.canEdit" :items="beatMenu(column)"><button class="beat" :aria-label="`Beat ${column.index + 1}`" @pointerdown.stop><b>Beat {{ column.index + 1 }}</b> <span class="amount quiet">{{ secondsWords(column.moves + column.hold) }}</span><UIcon name="i-lucide-chevron-down" /></button></UDropdownMenu>
@@ -286,7 +286,7 @@ defineExpose({ newBeat })
       <div class="body">
         <div class="lanes" :style="{ left: `${names}px`, width: `${total}px` }">
           <div v-for="column in columns" :key="column.beat.id" class="lane" :class="{ even: column.index % 2 }" :style="{ left: `${column.x}px`, width: `${column.width}px` }">
-            <span class="held" :style="{ left: `${column.moves * unit}px`, width: `${Math.max(0, column.hold * unit)}px` }" />
+            <span class="held" :style="{ left: `${column.moves * column.unit}px`, width: `${Math.max(0, column.hold * column.unit)}px` }" />
             <span class="line" :class="columns[column.index + 1]?.start ?? 'end'" title="Drag to change how long the beat holds" role="separator" :aria-label="`End of beat ${column.index + 1}`" :style="{ left: `${Math.max(column.width, 0)}px` }" @pointerdown="pressLine($event, column)" />
           </div>
         </div>
@@ -298,13 +298,14 @@ defineExpose({ newBeat })
           </div>
         </div>
         <div v-for="element in rows" :key="element.id" class="part" :style="{ height: `${heightOf(element.id)}px` }" :class="{ here: store.selection.includes(element.id) }">
-          <button class="name" @click="store.select(element.id)"><span>{{ element.name }}</span><span class="quiet">{{ element.kind }}</span></button>
+          <span class="name"><button class="choose" @click="store.select(element.id)"><span>{{ element.name }}</span><span class="quiet">{{ element.kind }}</span></button><button v-if="opening(element.id)" class="press plain small open" :aria-expanded="opened.has(element.id)" :aria-label="`Parts of ${element.name}`" title="Its parts, each with its turn" @click="toggle(element.id)"><UIcon :name="opened.has(element.id) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'" /></button></span>
           <div class="bars" :style="{ width: `${total}px` }">
             <ScoreBars :bars="bars.get(element.id)!" :name="element.name" :thinnest="thinnest" @press="pressCue" />
+            <ScorePart v-for="turn in turnsOf(element.id)" :key="`${turn.cue}-${turn.index}`" :turn="turn" @stagger="(cue, stagger) => setStagger(cue, stagger)" />
             <UDropdownMenu v-if="store.canEdit" :items="menu(element)" :content="{ align: 'start' }" :ui="{ content: 'max-h-96 overflow-y-auto' }"><button class="plus" :aria-label="`Motion for ${element.name}`"><UIcon name="i-lucide-plus" />motion</button></UDropdownMenu>
           </div>
         </div>
-        <SoundLanes v-if="sounds.here.length" ref="soundLanes" :columns="columns" :unit="unit" :total="total" :proposed="props.proposed ?? []" />
+        <SoundLanes v-if="sounds.here.length" ref="soundLanes" :columns="columns" :total="total" :proposed="props.proposed ?? []" />
         <p v-if="!rows.length" class="quiet none">Nothing stands on this slide yet. Compose puts parts on it; here they get their time.</p>
         <div v-if="now !== null" class="playhead" :style="{ transform: `translateX(${names + now}px)` }" />
       </div>
@@ -336,6 +337,9 @@ defineExpose({ newBeat })
 .line:hover::before { border-color: var(--now); }
 .part { display: flex; border-bottom: 1px solid color-mix(in srgb, var(--line) 60%, transparent); position: relative; }
 .name { width: 172px; flex: none; display: flex; justify-content: space-between; align-items: center; gap: 8px; padding: 0 12px 0 14px; border: 0; border-right: 1px solid var(--line); background: var(--panel); color: inherit; font: inherit; position: sticky; left: 0; z-index: 5; text-align: left; cursor: pointer; }
+.choose { display: flex; flex: 1; min-width: 0; justify-content: space-between; align-items: center; gap: 8px; align-self: stretch; border: 0; background: none; padding: 0; color: inherit; font: inherit; text-align: left; cursor: pointer; }
+.open { padding: 2px; margin-right: -8px; }
+.ways { position: absolute; right: 4px; top: 6px; padding: 4px 6px; }
 .name span:first-child { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .part.here .name { background: var(--act-wash); font-weight: 600; }
 .name .quiet { font-size: 12.5px; }

@@ -4,7 +4,7 @@ import { spokenIn } from '#core/sound'
 import type { Sounding } from '#core/timing'
 
 /** The sounds over a slide along its beats: what is spoken, heard once, and laid under; each with how loud it is. */
-const props = defineProps<{ columns: readonly { index: number, x: number, width: number, moves: number, hold: number }[], unit: number, total: number, proposed: readonly number[] }>()
+const props = defineProps<{ columns: readonly { unit: number, index: number, x: number, width: number, moves: number, hold: number }[], total: number, proposed: readonly number[] }>()
 const store = useDeck()
 const sounds = useSounds()
 const clips = useClips()
@@ -26,14 +26,14 @@ function piecesOf(sounding: Sounding): Piece[] {
       const { span } = sounding
       const into = sounding.loop && span.seconds > 0 ? played % span.seconds : played
       const run = Math.min(last - at, Math.max(0.01, span.seconds - into))
-      made.push({ x: column.x + (at - beat.start) * props.unit, width: run * props.unit, from: span.from + into * span.speed, until: span.from + (into + run) * span.speed })
+      made.push({ x: column.x + (at - beat.start) * column.unit, width: run * column.unit, from: span.from + into * span.speed, until: span.from + (into + run) * span.speed })
       at += run
       if (made.length > 400) break
     }
     return made
   })
 }
-const shift = ref<{ id: string, by: number } | null>(null)
+const shift = ref<{ id: string, by: number, unit: number } | null>(null)
 const lanes = computed(() => sounds.here.map(sound => {
   const sounding = sounds.plan?.soundings.find(one => one.id === sound.id)
   return { sound, sounding, peaks: clips.peaks(sound.media), pieces: sounding ? piecesOf(sounding) : [] }
@@ -45,9 +45,12 @@ function press(event: PointerEvent, sound: Sound) {
   if (event.button !== 0) return
   sounds.choose(sound.id)
   if (!store.canEdit || sound.fromSlide !== store.slideId) return
+  // As wide as a second is where it was taken hold of.
+  const at = event.clientX - (event.currentTarget as HTMLElement).parentElement!.getBoundingClientRect().left
+  const { unit } = props.columns.findLast(column => column.x <= at) ?? props.columns[0]!
   followPointer(event, next => {
-    const by = (next.clientX - event.clientX) / props.unit
-    shift.value = Math.abs(next.clientX - event.clientX) > 3 ? { id: sound.id, by: Math.max(by, -sound.delay) } : null
+    const by = (next.clientX - event.clientX) / unit
+    shift.value = Math.abs(next.clientX - event.clientX) > 3 ? { id: sound.id, by: Math.max(by, -sound.delay), unit } : null
   }, given => {
     const moved = shift.value
     shift.value = null
@@ -80,7 +83,7 @@ function xAt(seconds: number): number {
   const opening = slide.start + slide.transition
   const column = props.columns.findLast(one => (slide.beats[one.index]?.start ?? Infinity) - opening <= seconds + 1e-6) ?? props.columns[0]
   const beat = column && slide.beats[column.index]
-  return column && beat ? column.x + Math.min(column.width, (seconds - (beat.start - opening)) * props.unit) : 0
+  return column && beat ? column.x + Math.min(column.width, (seconds - (beat.start - opening)) * column.unit) : 0
 }
 defineExpose({ speech })
 </script>
@@ -91,7 +94,7 @@ defineExpose({ speech })
       <button class="name" :aria-label="`${lane.sound.name}, ${words[lane.sound.use]}`" @click="sounds.choose(lane.sound.id)"><span>{{ lane.sound.name }}</span><span class="quiet">{{ words[lane.sound.use] }}</span></button>
       <div class="track" :style="{ width: `${total}px` }">
         <div
-          v-for="(piece, index) in lane.pieces" :key="index" class="piece" :class="lane.sound.use" :data-sound="lane.sound.id" :style="{ left: `${piece.x + (shift?.id === lane.sound.id ? shift.by * unit : 0)}px`, width: `${Math.max(2, piece.width)}px` }"
+          v-for="(piece, index) in lane.pieces" :key="index" class="piece" :class="lane.sound.use" :data-sound="lane.sound.id" :style="{ left: `${piece.x + (shift?.id === lane.sound.id ? shift.by * shift.unit : 0)}px`, width: `${Math.max(2, piece.width)}px` }"
           @pointerdown="press($event, lane.sound)">
           <WaveForm v-if="lane.peaks" :peaks="lane.peaks" :from="piece.from" :until="piece.until" :width="Math.max(2, piece.width)" :height="30" :style="{ transform: `scaleY(${0.15 + 0.85 * volumeOf(lane.sound)})` }" />
         </div>

@@ -39,6 +39,8 @@ const findings = computed(() => store.findings.filter(finding => finding.slide =
 watch([() => store.moment, plan, view, wide], () => {
   if (store.moment && store.moment.slide === store.slideId) void view.value?.show(store.moment)
 }, { flush: 'post', immediate: true })
+/** The ways of all other moves on this slide, as ghosts. */
+const others = computed(() => (store.score?.beats.flatMap(entry => entry.cues.map(item => item.cue)) ?? []).filter(cue => cue.what === 'move' && cue.effect.startsWith('move-') && cue.id !== moved.value?.id && !store.score?.board))
 /** The chosen cue, where it moves its part along a way. */
 const moved = computed(() => {
   const cue = store.cueId ? store.deck!.cues[store.cueId] : undefined
@@ -84,7 +86,7 @@ const marks = [['comes', 'comes in'], ['eye', 'draws the eye'], ['moves', 'moves
       <ClipAnswers />
       <TempoBox />
     </section>
-    <section ref="place" class="stage-place" aria-label="Stage"><div v-if="plan && planned" class="lit" data-test="time-stage"><StageView ref="view" :deck="store.deck!" :plan="plan" :width="wide" /><MotionPath v-if="moved && !store.playing" :key="moved.id" :cue="moved" :scale="wide / size.width" /></div></section>
+    <section ref="place" class="stage-place" aria-label="Stage"><div v-if="plan && planned" class="lit" data-test="time-stage"><StageView ref="view" :deck="store.deck!" :plan="plan" :width="wide" /><template v-if="!store.playing"><MotionPath v-for="cue in others" :key="cue.id" :cue="cue" :scale="wide / size.width" ghost /></template><MotionPath v-if="moved && !store.playing" :key="moved.id" :cue="moved" :scale="wide / size.width" /></div></section>
     <aside class="cue" :aria-label="sounds.chosen ? 'Settings of the sound' : 'Settings of the cue'"><SoundSettings v-if="sounds.chosen" @record="record" @propose="starts => { proposed = starts }" /><CueSettings v-else /></aside>
     <section class="score-place" aria-label="Score"><ScoreView ref="scoreView" :proposed="proposed" /></section>
     <div class="transport">

@@ -195,7 +195,7 @@ export function viewAround(deck: Deck, slide: Id, boxes: readonly Box[]): Box {
 
 /** A cue that lets the camera go to a view of a board, or to all of it (`all`). */
 export const cameraCue = (beat: Id, view: string): Omit<Cue, 'id' | 'order'> =>
-  ({ beat, element: null, what: 'camera', effect: goToView.name, options: { view }, anchor: { to: 'beat' }, delay: 0, duration: goToView.duration, easing: namedEasings['ease both ways'], repeat: 1 })
+  ({ beat, element: null, what: 'camera', effect: goToView.name, options: { view }, anchor: { to: 'beat' }, delay: 0, duration: goToView.duration, easing: namedEasings['gently both ways'], repeat: 1 })
 
 /**
  * Lets the camera of a board go through its views in their order, a beat each: the board opens with the first; beats that

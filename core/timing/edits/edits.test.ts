@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { addSlide, applyChanges, beatsOf, cuesOf, cuesOfElement, mend, putTransition, slidesOf, type Change, type Deck } from '../../deck'
 import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../../testing'
-import { clipCues, compileSlide, cuesApart, factorFor, followUsual, followUsualTransition, frameAt, lanesOf, mergeBeats, moveBeat, nearestMoment, pasteCues, rundown, setUsual, setUsualTransition, shiftsOf, slidesApart, splitBeat, startBeats, stretch, type Score } from '../index'
+import { clipCues, compileSlide, cueSentence, cuesApart, factorFor, followUsual, followUsualTransition, frameAt, lanesOf, laterWaits, mergeBeats, moveBeat, nearestMoment, partWords, pasteCues, rundown, setUsual, setUsualTransition, shiftsOf, slidesApart, splitBeat, startBeats, stretch, type Score } from '../index'
 
 const after = (deck: Deck, changes: readonly Change[]) => applyChanges(deck, changes)
 const scoreOf = (deck: Deck, slide = 's0') => compileSlide(deck, slide, timingContext)
@@ -273,5 +273,38 @@ describe('what is usual in a deck', () => {
       expect(slidesApart(next)).toEqual([])
       expect(slidesOf(next).slice(1).map(slide => slide.transition?.effect ?? 'cut')).toEqual(slidesOf(next).slice(1).map(() => deck.slides.s0!.transition?.effect ?? 'cut'))
     }), { numRuns: 40 })
+  })
+})
+
+describe('what comes later', () => {
+  const base = freshDeck()
+  const slide = slidesOf(base)[0]!.id
+  const deck = applyChanges(base, [
+    { do: 'put', table: 'elements', record: textElement('words', slide, ['Quay', 'Boats and buoys']) },
+    { do: 'put', table: 'beats', record: beat({ id: 'b', slide, order: 'z0' }) },
+    { do: 'put', table: 'cues', record: cue({ id: 'first', beat: 'b', element: 'words', effect: 'rise', duration: 1, order: 'a0', parts: { by: 'paragraph', stagger: 0.5 } }) },
+    { do: 'put', table: 'cues', record: cue({ id: 'second', beat: 'b', element: 'words', what: 'emphasis', effect: 'pulse', delay: 2, order: 'a1', repeat: 3 }) },
+    { do: 'put', table: 'cues', record: cue({ id: 'third', beat: 'b', element: 'words', what: 'emphasis', effect: 'tint', order: 'a2', anchor: { to: 'end', cue: 'second' } }) },
+  ])
+  const score = compileSlide(deck, slide, timingContext)
+  const entry = score.beats.find(one => one.beat.id === 'b')!
+
+  it('keeps its distance when something before it moves; what follows a cue follows it by itself', () => {
+    expect([...laterWaits(entry, new Set(['first']), 0, 0.75)]).toEqual([['second', 2.75]])
+    expect([...laterWaits(entry, new Set(['first']), 0, -5)]).toEqual([['second', 0]])
+    expect(laterWaits(entry, new Set(['first', 'second']), 0, 1).size).toBe(0)
+    expect(laterWaits(entry, new Set(['first']), 2.5, 1).size).toBe(0)
+  })
+
+  it('is told in sentences that say how each starts and how long it takes', () => {
+    const say = (id: string) => cueSentence(deck, entry.cues.find(one => one.cue.id === id)!, other => `the ${other.effect} of words`)
+    expect(say('first')).toBe('Comes in by “rise”, with the beat, line by line every 0.5 s, for 1 s.')
+    expect(say('second')).toBe('Draws the eye by “pulse”, with the beat, after 2 s, for 1 s, 3 times.')
+    expect(say('third')).toBe('Draws the eye by “tint”, once the pulse of words is over, for 1 s.')
+  })
+
+  it('tells what each part says that takes its turn', () => {
+    const track = score.tracks.get('words')!
+    expect(partWords(deck, track, entry.cues.find(one => one.cue.id === 'first')!.span!, timingContext)).toEqual(['Quay', 'Boats and buoys'])
   })
 })

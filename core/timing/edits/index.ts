@@ -1,7 +1,7 @@
 export { answersOf, fits, type ClipAnswer } from './answers'
 export { setBeatTimes, tidyTimes } from './beat-times'
 export { mergeBeats, moveBeat, splitBeat, startBeats } from './beats'
-export { lanesOf, shiftsOf } from './lanes'
+export { lanesOf, laterWaits, shiftsOf } from './lanes'
 export { boardToSlides, cameraCue, makeBoard, slidesToBoard, tourViews, viewAround } from './boards'
 export { clipCues, pasteCues, type CueClipping } from './paste-cues'
 export { putClip, putNarration, putSound, startClip } from './put-clip'

@@ -36,6 +36,7 @@ export type EffectOption = {
   | { kind: 'yes', name: string, label: string, initial: boolean }
   | { kind: 'color', name: string, label: string, initial: string }
   | { kind: 'element', name: string, label: string, initial: string }
+  | { kind: 'words', name: string, label: string, initial: string }
   | { kind: 'path', name: string, label: string, initial: string }
 )
 

@@ -22,6 +22,7 @@ const anyValue = (option: EffectOption): fc.Arbitrary<string | number | boolean 
     option.kind === 'number' ? fc.double({ min: option.least, max: option.most, noNaN: true })
     : option.kind === 'choice' ? fc.constantFrom(...option.values.map(known => known.value))
     : option.kind === 'element' ? fc.constantFrom('', 'beside')
+    : option.kind === 'words' ? fc.constantFrom('', 'Quay\nBoat')
     : option.kind === 'yes' ? fc.boolean()
     : option.kind === 'color' ? fc.constantFrom('accent1', '#12615c', 'ink') : fc.constantFrom('M0 0L300 120', 'M0 0C100 -50 200 50 300 0Z', 'M10 20a40 40 0 0 1 80 0'),
     fc.constantFrom<string | number | boolean | null>('no such value', -1e9, null),

@@ -1,6 +1,7 @@
 import type { Cue, Easing, ElementKind } from '../../deck'
 import { namedEasings } from '../easing'
 import { aperture } from './aperture'
+import { changeText } from './change-text'
 import { clipGoOn, clipPause, clipPlay } from './clip-cues'
 import { countUp } from './count-up'
 import { dimRest } from './dim-rest'
@@ -35,6 +36,7 @@ import { zoomTo } from './zoom-to'
 
 export { colorOption, colorValue, optionOf } from './effect'
 export type { Effect, EffectOption, EffectRoom, Place } from './effect'
+export { changeText, mostWords } from './change-text'
 export { makeGesture, takePose, walkIn } from './figure-cues'
 export { goToView } from './go-to-view'
 export { arcOf, lineOf } from './moves'
@@ -43,7 +45,7 @@ export { arcOf, lineOf } from './moves'
 export const effects: readonly Effect[] = [
   fade, rise, wipe, grow, type, countUp, focus, emerge, travel, land, springUp, drop, stretch, spinIn, unfold, turnIn, aperture, slats, slant, sweep, draw, walkIn,
   pulse, tint, underline, marker, ring, bracket, strikeOut, dimRest, zoomTo, wobble, shake, hop, swing, lean, blink,
-  moveLine, moveArc, movePath, spin, resize, recolor, soften,
+  moveLine, moveArc, movePath, spin, resize, recolor, soften, changeText,
   clipPlay, clipPause, clipGoOn,
   goToView, takePose, makeGesture,
 ]

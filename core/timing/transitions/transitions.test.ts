@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyChanges, slidesOf, type Deck, type Element, type Options } from '../../deck'
 import { roughMeasurer } from '../../text'
-import { freshDeck, textElement, timingContext } from '../../testing'
+import { freshDeck, seasons, textElement, timingContext } from '../../testing'
 import { carriedFrames, compileSlide, frameAt, lastMoment, restingPart, shared, transitions, type Frame, type SlideAt, type SlideFrame, type TransitionKind } from '../index'
 import { gone, still } from './transition'
 
@@ -88,7 +88,7 @@ describe('carrying over', () => {
 
   it('both slides’ pictures of a part lie on one another all the way', () => {
     fc.assert(fc.property(share, progress => {
-      const { carried } = two(ferry('a', { box: box(100, 100, 200, 400) }), ferry('b', { box: box(900, 500, 300, 150), fill: { role: 'accent2' } }))
+      const { carried } = two(ferry('a', { box: box(100, 100, 200, 400) }), ferry('b', { box: box(900, 500, 300, 150), shape: 'ellipse' }))
       const { from, to } = carried(progress)
       const [a, b] = [from.elements.get('a')!.whole, to.elements.get('b')!.whole]
       expect(200 * a.scaleX).toBeCloseTo(300 * b.scaleX, 6)
@@ -103,6 +103,23 @@ describe('carrying over', () => {
     expect(shared(before, after)).toMatchObject([{ from: { id: 'a' }, to: { id: 'b' }, same: true }])
     const { from, to } = carried(0.3)
     expect(from.elements.get('a')!.whole.visible).toBe(false)
+    expect(to.elements.get('b')!.whole.opacity).toBe(1)
+  })
+
+  it('turns one thing from its old colour to its new, drawn once', () => {
+    const { carried } = two(ferry('a', { fill: { role: 'accent1' } }), ferry('b', { fill: { role: 'accent2' } }))
+    const { from, to } = carried(0.25)
+    expect(from.elements.get('a')!.whole.visible).toBe(false)
+    expect(to.elements.get('b')!.whole).toMatchObject({ opacity: 1, tint: { color: { role: 'accent1' }, amount: 0.75 } })
+    expect(carried(1).to.elements.get('b')!.whole.tint).toBeNull()
+  })
+
+  it('takes a chart on from the data that it showed to those that it shows', () => {
+    const chart = (id: string, across: string | null) => (owner: string): Element[] => [{ id, owner, name: 'Crossings', order: 'a0', kind: 'chart', box: box(100, 100, 600, 400), chart: { kind: 'bar', table: seasons.id, across, height: null, aggregate: 'sum', order: 'data', lit: [], color: { role: 'accent1' }, litColor: { role: 'accent2' }, format: { decimals: 0, scale: 'none', prefix: '', suffix: '' }, labels: 'all', total: false } }]
+    const { carried } = two(chart('a', 'season'), chart('b', null))
+    const { from, to } = carried(0.4)
+    expect(from.elements.get('a')!.whole.visible).toBe(false)
+    expect(to.elements.get('b')!.chart).toMatchObject({ progress: 0.4, from: null, to: null, of: { id: 'a' } })
     expect(to.elements.get('b')!.whole.opacity).toBe(1)
   })
 

@@ -1,0 +1,33 @@
+import { drawingOfElement } from '../charts'
+import { diagramParts } from '../diagrams'
+import { inlineText, paragraphTexts, type Deck } from '../deck'
+import { layoutOfTable } from '../tables'
+import { layoutOfElement, lettersOf } from '../text'
+import type { PartSpan, TimingContext, Track } from './score'
+
+/** What each of the finest parts says that the cues of a track tell apart. */
+function finestWords(deck: Deck, { element, partsBy }: Track, context: TimingContext): readonly string[] {
+  if (element.kind === 'chart') return drawingOfElement(deck, element, null, context.table, context.measurer)?.marks.map(mark => mark.key) ?? []
+  if (element.kind === 'table') return layoutOfTable(deck, element, context.table, context.measurer)?.cells.map(cell => cell.lines.join(' ')) ?? []
+  if (element.kind === 'diagram') return diagramParts(element.text, element.family).map(paragraph => inlineText(paragraph.content))
+  if (element.kind !== 'text') return []
+  if (partsBy === 'paragraph') return paragraphTexts(element.text).filter(text => text.trim() !== '')
+  const runs = layoutOfElement(deck, element, context.measurer).lines.flatMap(line => line.runs.map(run => ({ run, line: line.index })))
+  const made: string[] = []
+  const put = (index: number, words: string) => { if (index >= 0) made[index] = (made[index] ?? '') + words }
+  for (const { run, line } of runs) {
+    if (partsBy === 'line') put(line, run.text)
+    else if (partsBy === 'word') put(run.word, run.text)
+    else lettersOf(run.text).forEach((letter, step) => put(run.letter + step, letter))
+  }
+  return Array.from(made, words => words ?? '')
+}
+
+/** What each part says that a cue moves on its own, in the order in which they take their turns. */
+export function partWords(deck: Deck, track: Track, span: PartSpan, context: TimingContext): string[] {
+  const finest = finestWords(deck, track, context)
+  const joint = track.partsBy === 'letter' ? '' : ' '
+  const made = Array.from({ length: span.count }, (): string[] => [])
+  span.place.forEach((place, part) => made[place]?.push(finest[part] ?? ''))
+  return made.map(words => words.join(joint).replace(/\s+/g, ' ').trim())
+}

@@ -1,0 +1,32 @@
+import type { Cue, Deck } from '../deck'
+import { gestureNamed, poseNamed } from '../figures'
+import { effectNamed } from './effects'
+import type { ScoreCue } from './score'
+
+const whats: Readonly<Record<Cue['what'], string>> = { enter: 'Comes in', exit: 'Goes out', emphasis: 'Draws the eye', move: 'Moves', data: 'Changes its data', media: 'Plays', pose: 'Acts', camera: 'The picture goes' }
+const parts: Readonly<Record<string, string>> = { paragraph: 'line by line', line: 'row by row', word: 'word by word', letter: 'letter by letter', mark: 'bar by bar', series: 'series by series', item: 'item by item' }
+
+const seconds = (value: number) => `${Number(value.toFixed(2))} s`
+const small = (words: string) => words.charAt(0).toLowerCase() + words.slice(1)
+
+/** What a cue goes by, as a few words that follow “by”. */
+function way({ effect, options }: Cue, viewName: string): string {
+  if (effect === 'gesture') return `: ${small(gestureNamed(String(options.gesture))?.label ?? 'a gesture')}`
+  if (effect === 'take-pose') return ` into a pose: ${small(poseNamed(String(options.pose)).label)}`
+  if (effect === 'go-to-view') return ` to ${viewName}`
+  return ` by “${small(effectNamed(effect).label)}”`
+}
+
+/**
+ * A cue in a sentence: what it does, how it starts, how long it takes, as “Comes in by “rise”, with the beat, after 0.4 s, for
+ * 0.6 s.” `nameOf` tells what another cue is called that it follows; `viewName` of a camera cue what it leads to.
+ */
+export function cueSentence(deck: Deck, { cue, round, span }: ScoreCue, nameOf: (other: Cue) => string, viewName = 'a view'): string {
+  const other = cue.anchor.to === 'beat' ? undefined : deck.cues[cue.anchor.cue]
+  const start = cue.anchor.to === 'beat' || !other ? 'with the beat' : cue.anchor.to === 'start' ? `as ${nameOf(other)}` : `once ${nameOf(other)} is over`
+  const wait = cue.delay > 0 ? `, after ${seconds(cue.delay)}` : ''
+  const told = cue.parts && span && span.count > 1 ? `, ${parts[cue.parts.by]} every ${seconds(cue.parts.stagger)}` : ''
+  const takes = cue.what === 'media' ? '' : round === 0 ? ', at once' : `, for ${seconds(round)}`
+  const times = cue.what === 'media' || cue.repeat === 1 ? '' : cue.repeat === 'forever' ? `, until the slide ends${cue.back ? ', there and back' : ''}` : `, ${cue.repeat} times${cue.back ? ', there and back' : ''}`
+  return `${whats[cue.what]}${way(cue, viewName)}, ${start}${wait}${told}${takes}${times}.`
+}
