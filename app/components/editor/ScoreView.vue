@@ -208,7 +208,7 @@ const now = computed(() => {
 })
 function scrub(event: PointerEvent) {
   store.stop()
-  const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  const box = (event.currentTarget as HTMLElement).closest('.columns')!.getBoundingClientRect()
   const at = (clientX: number) => {
     const x = Math.max(0, clientX - box.left)
     const column = columns.value.findLast(candidate => candidate.x <= x) ?? columns.value[0]

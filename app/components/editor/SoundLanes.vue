@@ -40,14 +40,45 @@ const lanes = computed(() => sounds.here.map(sound => {
 }))
 const words: Readonly<Record<Sound['use'], string>> = { narration: 'voice', bed: 'music', effect: 'sound' }
 
+/** How much of a file is left at least, seconds, when its ends are dragged together. */
+const leastLeft = 0.1
+/** An end of a file under the hand: how far it is dragged, seconds, and how wide a second is there, px. */
+const trim = ref<{ id: string, edge: 'from' | 'until', by: number, unit: number } | null>(null)
+const unitAt = (event: PointerEvent) => {
+  const at = event.clientX - (event.currentTarget as HTMLElement).closest('.track')!.getBoundingClientRect().left
+  return (props.columns.findLast(column => column.x <= at) ?? props.columns[0]!).unit
+}
+/** Dragged at its beginning or end, a sound plays less or more of its file; what is left stays where it is heard. */
+function pressTrim(event: PointerEvent, { sound, sounding }: (typeof lanes.value)[number], edge: 'from' | 'until') {
+  if (event.button !== 0 || !sounding || !store.canEdit) return
+  sounds.choose(sound.id)
+  const unit = unitAt(event)
+  const { span } = sounding
+  const whole = clips.length(sound.media) ?? span.until
+  const [least, most] = edge === 'from' ? [-Math.min(span.from, sound.delay), span.seconds - leastLeft] : [leastLeft - span.seconds, whole - span.until]
+  followPointer(event, next => { trim.value = { id: sound.id, edge, unit, by: Math.min(most, Math.max(least, (next.clientX - event.clientX) / unit)) } }, given => {
+    const by = Math.round((trim.value?.by ?? 0) * 100) / 100
+    trim.value = null
+    if (!given || !by) return
+    const until = span.until + by
+    sounds.set(edge === 'from' ? { from: Math.max(0, span.from + by) || undefined, delay: Math.max(0, sound.delay + by) } : { until: until >= whole - 0.005 ? undefined : until }, `trim ${sound.name}`)
+  })
+}
+/** How a piece stands while an end is dragged: px to the right, and px wider. */
+function dragged(id: string, first: boolean, last: boolean): { left: number, wider: number } {
+  if (shift.value?.id === id) return { left: shift.value.by * shift.value.unit, wider: 0 }
+  if (trim.value?.id !== id) return { left: 0, wider: 0 }
+  const px = trim.value.by * trim.value.unit
+  return trim.value.edge === 'from' ? (first ? { left: px, wider: -px } : { left: 0, wider: 0 }) : last ? { left: 0, wider: px } : { left: 0, wider: 0 }
+}
+
 /** Dragged along time, a sound that begins on this slide waits longer or less. */
 function press(event: PointerEvent, sound: Sound) {
   if (event.button !== 0) return
   sounds.choose(sound.id)
   if (!store.canEdit || sound.fromSlide !== store.slideId) return
   // As wide as a second is where it was taken hold of.
-  const at = event.clientX - (event.currentTarget as HTMLElement).parentElement!.getBoundingClientRect().left
-  const { unit } = props.columns.findLast(column => column.x <= at) ?? props.columns[0]!
+  const unit = unitAt(event)
   followPointer(event, next => {
     const by = (next.clientX - event.clientX) / unit
     shift.value = Math.abs(next.clientX - event.clientX) > 3 ? { id: sound.id, by: Math.max(by, -sound.delay), unit } : null
@@ -94,9 +125,11 @@ defineExpose({ speech })
       <button class="name" :aria-label="`${lane.sound.name}, ${words[lane.sound.use]}`" @click="sounds.choose(lane.sound.id)"><span>{{ lane.sound.name }}</span><span class="quiet">{{ words[lane.sound.use] }}</span></button>
       <div class="track" :style="{ width: `${total}px` }">
         <div
-          v-for="(piece, index) in lane.pieces" :key="index" class="piece" :class="lane.sound.use" :data-sound="lane.sound.id" :style="{ left: `${piece.x + (shift?.id === lane.sound.id ? shift.by * shift.unit : 0)}px`, width: `${Math.max(2, piece.width)}px` }"
+          v-for="(piece, index) in lane.pieces" :key="index" class="piece" :class="lane.sound.use" :data-sound="lane.sound.id" :style="{ left: `${piece.x + dragged(lane.sound.id, index === 0, index === lane.pieces.length - 1).left}px`, width: `${Math.max(2, piece.width + dragged(lane.sound.id, index === 0, index === lane.pieces.length - 1).wider)}px` }"
           @pointerdown="press($event, lane.sound)">
           <WaveForm v-if="lane.peaks" :peaks="lane.peaks" :from="piece.from" :until="piece.until" :width="Math.max(2, piece.width)" :height="30" :style="{ transform: `scaleY(${0.15 + 0.85 * volumeOf(lane.sound)})` }" />
+          <span v-if="store.canEdit && index === 0 && lane.sound.fromSlide === store.slideId" class="trim from" :title="`Drag where ${lane.sound.name} begins`" :data-trim="`from ${lane.sound.id}`" @pointerdown.stop="pressTrim($event, lane, 'from')" />
+          <span v-if="store.canEdit && index === lane.pieces.length - 1 && !lane.sound.loop" class="trim until" :title="`Drag where ${lane.sound.name} ends`" :data-trim="`until ${lane.sound.id}`" @pointerdown.stop="pressTrim($event, lane, 'until')" />
         </div>
         <span v-if="lane.pieces[0]" class="volume amount" :class="{ held: louder?.id === lane.sound.id }" :style="{ left: `${lane.pieces[0].x + 3}px` }" :title="`Volume of ${lane.sound.name}: drag up or down`" @pointerdown.stop="pressVolume($event, lane.sound)">{{ Math.round(volumeOf(lane.sound) * 100) }} %</span>
         <span v-if="!lane.pieces.length" class="quiet none">{{ lane.sounding ? 'not heard on this slide' : 'its file is not at hand' }}</span>
@@ -118,6 +151,9 @@ defineExpose({ speech })
 .piece.bed { color: var(--moves); }
 .piece.effect { color: var(--goes); }
 .here .piece { background: color-mix(in srgb, currentColor 26%, transparent); }
+.trim { position: absolute; top: 0; bottom: 0; width: 8px; cursor: ew-resize; touch-action: none; background: currentColor; opacity: 0; }
+.trim.from { left: 0; border-radius: 3px 0 0 3px; } .trim.until { right: 0; border-radius: 0 3px 3px 0; }
+.piece:hover .trim, .here .trim { opacity: 0.55; }
 .volume { position: absolute; top: 10px; font-size: 11.5px; line-height: 17px; padding: 0 5px; border-radius: 999px; background: var(--panel); border: 1px solid var(--line); cursor: ns-resize; touch-action: none; opacity: 0; z-index: 2; }
 .lane:hover .volume, .here .volume, .volume.held { opacity: 1; }
 .none { position: absolute; left: 12px; top: 9px; font-size: 13px; }
