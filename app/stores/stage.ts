@@ -2,7 +2,7 @@ import { extentOf, inVariant, leavesOf, shownElements, topsOf, type Box, type Id
 import { boundsOf, boxOf, type Guide, type Measure, type Point } from '#core/place'
 
 /** What the pointer does on the stage when it does not select: draw a line, hold two elements together, pick an angle. */
-export type Tool = 'straight' | 'curve' | 'elbow' | 'freehand' | 'connector' | 'angle'
+export type Tool = 'straight' | 'curve' | 'elbow' | 'freehand' | 'connector' | 'angle' | 'area'
 
 /** The stage at work: how it is looked at, what the pointer does there, and places that are tried out before they are kept. */
 export const useStage = defineStore('stage', () => {

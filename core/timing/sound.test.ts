@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyChanges, beatsOf, slidesOf, type Change, type Deck, type FilmElement, type Sound } from '../deck'
 import { beat, cue, freshDeck, timingContext } from '../testing'
-import { advance, answersOf, compileSlide, filmParts, frameAt, frameCount, frameIn, gainAt, heardAt, isStillAfter, lastMoment, momentAt, putClip, repeatedFrames, rundown, setBeatTimes, soundPlan, spanOfClip, type TimingContext } from './index'
+import { advance, answersOf, clipAfter, compileSlide, filmParts, frameAt, frameCount, frameIn, gainAt, heardAt, isStillAfter, lastMoment, momentAt, putClip, repeatedFrames, rundown, setBeatTimes, soundPlan, spanOfClip, type TimingContext } from './index'
 
 const media = 'f'.repeat(64)
 /** A deck of three slides that hold 4 s each, without transitions. */
@@ -202,5 +202,32 @@ describe('the frames of a film', () => {
     expect(repeats.slice(22, 40).every(Boolean)).toBe(true)
     const score = compileSlide(deck, first, lasting(2))
     expect(isStillAfter(score, lastMoment(score))).toBe(true)
+  })
+})
+
+describe('a film that goes round without a seam', () => {
+  const span = { from: 2, until: 12, speed: 2, seconds: 5, blend: 1 }
+
+  it('lets its end go over into its beginning, each as far along as the other', () => {
+    fc.assert(fc.property(fc.double({ min: 0, max: 60, noNaN: true }), played => {
+      const now = clipAfter(span, played, true)
+      expect(now.at).toBeGreaterThanOrEqual(2)
+      expect(now.at).toBeLessThanOrEqual(10 + 1e-9)
+      if (!now.tail) return
+      expect(now.tail.opacity).toBeGreaterThan(0)
+      expect(now.tail.at - now.at).toBeCloseTo(8, 6)
+      expect(played).toBeGreaterThanOrEqual(4)
+    }))
+    // Just before and just after the seam the same picture is seen.
+    expect(clipAfter(span, 4 - 1e-6, true).at).toBeCloseTo(10, 3)
+    expect(clipAfter(span, 4 + 1e-6, true).tail).toMatchObject({ opacity: expect.closeTo(1, 4), at: expect.closeTo(10, 3) })
+    expect(clipAfter(span, 5 - 1e-6, true).tail!.opacity).toBeCloseTo(0, 4)
+  })
+
+  it('blends over half of itself at most, and not at all where it plays once', () => {
+    const context = { mediaLength: () => 8 }
+    expect(spanOfClip({ media: 'a', loop: true, blend: 60 }, context)!.blend).toBe(4)
+    expect(spanOfClip({ media: 'a', blend: 1 }, context)!.blend).toBeUndefined()
+    expect(clipAfter({ from: 0, until: 8, speed: 1, seconds: 8 }, 9, true).tail).toBeUndefined()
   })
 })

@@ -1,5 +1,5 @@
 import { slidesOf, soundsOf, type Deck, type Id, type Sound } from '../deck'
-import { cueStart, playsOf, spanOfClip, type ClipSpan } from './clips'
+import { cueStart, playsOf, roundOf, spanOfClip, type ClipSpan } from './clips'
 import type { Rundown, RundownSlide } from './rundown'
 import type { TimingContext } from './score'
 
@@ -71,7 +71,9 @@ function ofSlide(plan: Rundown, slide: RundownSlide, context: TimingContext): So
       const last = over ? Math.max(...plan.slides.slice(slide.index, slide.index + over + 1).map(one => one.start + one.length)) : ends
       const end = Math.min(opening + play.until, last, element.loop ? Infinity : start + span.seconds - play.played)
       if (end <= start) return []
-      return [{ id: `${element.id}:${play.cue.cue.id}`, media: element.media!, kind: element.kind === 'film' ? 'film' : 'clip', element: element.id, slide: slide.slide, start, end, span, loop: element.loop === true, played: play.played, volume, fadeIn: 0, fadeOut: 0, duck: 1 }]
+      // What blends goes round sooner; its sound does so without a blend.
+      const heard = span.blend ? { ...span, seconds: roundOf(span), until: span.from + roundOf(span) * span.speed } : span
+      return [{ id: `${element.id}:${play.cue.cue.id}`, media: element.media!, kind: element.kind === 'film' ? 'film' : 'clip', element: element.id, slide: slide.slide, start, end, span: heard, loop: element.loop === true, played: play.played, volume, fadeIn: 0, fadeOut: 0, duck: 1 }]
     })
   })
 }

@@ -2,7 +2,7 @@
 import { computed, inject, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import type { FilmElement, ShownElement } from '#core/deck'
 import { outlineOf } from '#core/shapes'
-import type { ElementFrame } from '#core/timing'
+import { spanOfClip, type ElementFrame } from '#core/timing'
 import { driveVideo } from '../drive-video'
 import { redrawKey, type StageHost } from '../host'
 
@@ -22,11 +22,36 @@ const clip = computed(() => {
 })
 const fit = computed(() => (props.element.fit === 'whole' ? 'contain' : 'cover'))
 
+/** Where the picture moves only in an area: a mask that shows the film there, and a still beneath that stands for all else. */
+const area = computed(() => {
+  const { moving } = props.element
+  if (!moving) return null
+  const { width, height } = size.value
+  const points = moving.points.map(([x, y]) => `${Math.round(x * width)},${Math.round(y * height)}`).join(' ')
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" preserveAspectRatio="none"><filter id="f" x="-1" y="-1" width="3" height="3"><feGaussianBlur stdDeviation="${moving.soft / 2}"/></filter><polygon points="${points}" filter="url(#f)"/></svg>`
+  const image = `url("data:image/svg+xml,${encodeURIComponent(svg)}")`
+  return { maskImage: image, maskSize: '100% 100%', maskRepeat: 'no-repeat' }
+})
+const tail = ref<HTMLVideoElement>()
+const under = ref<HTMLVideoElement>()
+/** Where in the file its end begins to go over into its beginning, seconds. */
+const seam = computed(() => {
+  const span = spanOfClip(props.element, props.host)
+  return span ? span.until - (span.blend ?? 0) * span.speed : 0
+})
+const blends = computed(() => !!props.element.loop && !!props.element.blend)
 let media: ElementFrame['media'] = null
 function drive() {
   if (!video.value) return
   const at = media ?? { at: posterAt.value, running: false }
-  driveVideo(video.value, { ...at, at: at.at + (props.host.seekAhead?.() ?? 0) }, { live: props.host.live?.() ?? false, speed: props.element.speed ?? 1, volume: props.element.volume ?? 1 })
+  const ahead = props.host.seekAhead?.() ?? 0
+  const how = { live: props.host.live?.() ?? false, speed: props.element.speed ?? 1, volume: props.element.volume ?? 1 }
+  driveVideo(video.value, { ...at, at: at.at + ahead }, how)
+  if (under.value) driveVideo(under.value, { at: posterAt.value + ahead, running: false }, { ...how, volume: 0 })
+  if (!tail.value) return
+  tail.value.style.opacity = String(media?.tail?.opacity ?? 0)
+  // Between two seams it waits where it will be needed next.
+  driveVideo(tail.value, media?.tail ? { at: media.tail.at + ahead, running: media.running } : { at: seam.value + ahead, running: false }, { ...how, volume: 0 })
 }
 function redraw(frame: ElementFrame | null) {
   media = frame?.media ?? null
@@ -50,8 +75,10 @@ onBeforeUnmount(() => {
 
 <template>
   <div class="stage-film" :style="{ clipPath: clip }">
-    <img v-if="still" v-show="!playing || !drawn" :src="still" :alt="element.alt ?? ''" :style="{ objectFit: fit }" draggable="false" decoding="async">
-    <video v-if="source && (playing || !still)" ref="video" :src="source" :style="{ objectFit: fit }" :aria-label="element.alt ?? element.name" preload="auto" playsinline disablepictureinpicture @loadedmetadata="drive" @seeked="drawn = true" @playing="drawn = true" />
-    <p v-else-if="prompts && !element.media" class="stage-empty">A film stands here</p>
+    <img v-if="still" v-show="!playing || !drawn || area" :src="still" :alt="element.alt ?? ''" :style="{ objectFit: fit }" draggable="false" decoding="async">
+    <video v-if="source && area && !still" ref="under" :src="source" :style="{ objectFit: fit }" aria-hidden="true" muted preload="auto" playsinline disablepictureinpicture @loadedmetadata="drive" />
+    <video v-if="source && (playing || !still)" ref="video" :src="source" :style="{ objectFit: fit, ...area }" :aria-label="element.alt ?? element.name" preload="auto" playsinline disablepictureinpicture @loadedmetadata="drive" @seeked="drawn = true" @playing="drawn = true" />
+    <video v-if="source && blends && (playing || !still)" ref="tail" :src="source" :style="{ objectFit: fit, opacity: 0, ...area }" aria-hidden="true" muted preload="auto" playsinline disablepictureinpicture @loadedmetadata="drive" />
+    <p v-if="prompts && !element.media" class="stage-empty">A film stands here</p>
   </div>
 </template>

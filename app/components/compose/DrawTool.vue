@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addElement, placeElements, type ShownElement } from '#core/deck'
+import { addElement, placeElements, setFields, type ShownElement } from '#core/deck'
 import { angleAlong, bestPorts, contains, routeAround, type Point } from '#core/place'
 import { linePath, placeLine, thinned } from '#core/shapes'
 
@@ -17,11 +17,13 @@ const under = (at: Point) => stage.elements.findLast(element => canHold(element)
 const angle = computed(() => (points.value.length && hover.value ? angleAlong(points.value[0]!, hover.value) : 0))
 const words: Readonly<Record<string, string>> = {
   straight: 'Drag a line, or press point after point and Enter', curve: 'Press the points that the curve goes through, then Enter', elbow: 'Press the corners, then Enter', freehand: 'Draw; let go to end the stroke',
+  area: 'Draw round what shall move; let go to close it',
   connector: 'Drag from one part to another', angle: 'Press two points along the edge that the part shall follow',
 }
-const way = computed(() => (stage.tool === 'curve' ? 'curve' as const : stage.tool === 'elbow' ? 'elbow' as const : stage.tool === 'freehand' ? 'freehand' as const : 'straight' as const))
+const byHand = computed(() => stage.tool === 'freehand' || stage.tool === 'area')
+const way = computed(() => (stage.tool === 'curve' ? 'curve' as const : stage.tool === 'elbow' ? 'elbow' as const : stage.tool === 'freehand' || stage.tool === 'area' ? 'freehand' as const : 'straight' as const))
 const path = computed(() => {
-  const all = hover.value && points.value.length && stage.tool !== 'freehand' ? [...points.value, hover.value] : points.value
+  const all = hover.value && points.value.length && !byHand.value ? [...points.value, hover.value] : points.value
   if (stage.tool === 'connector' && from.value && hover.value) {
     const start = stage.byId.get(from.value)!.box
     const end = over.value && over.value !== from.value ? stage.byId.get(over.value)!.box : { x: hover.value.x, y: hover.value.y, width: 0, height: 0, angle: 0 }
@@ -56,6 +58,20 @@ function finish() {
   if (made.length > 1) put('draw a line', { name: way.value === 'curve' ? 'Curve' : way.value === 'freehand' ? 'Stroke' : 'Line', stroke, ...placeLine({ line: { way: way.value, points: [] as never } }, made) })
   else end()
 }
+/** What moves of the chosen film: the corners of the area as fractions of its box, which may stand turned. */
+function keepArea() {
+  const film = stage.single
+  if (film?.kind === 'film') {
+    const { box } = film
+    const turn = (-box.angle * Math.PI) / 180
+    const corners = points.value.map(({ x, y }): [number, number] => {
+      const [dx, dy] = [x - box.x - box.width / 2, y - box.y - box.height / 2]
+      return [0.5 + (dx * Math.cos(turn) - dy * Math.sin(turn)) / box.width, 0.5 + (dx * Math.sin(turn) + dy * Math.cos(turn)) / box.height].map(share => Math.round(share * 10_000) / 10_000) as [number, number]
+    })
+    if (corners.length >= 3) store.edit(`let ${film.name} move in an area`, setFields(store.deck!, { table: 'elements', id: film.id, fields: { moving: { points: corners.slice(0, 2000), soft: film.moving?.soft ?? 24 } } as never }))
+  }
+  end()
+}
 function turnTo() {
   const [a] = points.value
   const b = hover.value
@@ -82,14 +98,15 @@ function press(event: PointerEvent) {
     })
     return
   }
-  if (stage.tool === 'freehand') {
+  if (byHand.value) {
     points.value = [at]
     followPointer(event, move => {
       points.value = [...points.value, ...(move.getCoalescedEvents?.() ?? [move]).map(stage.point)]
     }, given => {
       if (!given || points.value.length < 3) return end()
       points.value = thinned(points.value, 1.2 / stage.scale)
-      finish()
+      if (stage.tool === 'area') keepArea()
+      else finish()
     })
     return
   }
@@ -107,7 +124,7 @@ function press(event: PointerEvent) {
     }
   })
 }
-const move = (event: PointerEvent) => { if (points.value.length && stage.tool !== 'freehand') hover.value = squared(points.value.at(-1), stage.point(event), event.shiftKey) }
+const move = (event: PointerEvent) => { if (points.value.length && !byHand.value) hover.value = squared(points.value.at(-1), stage.point(event), event.shiftKey) }
 function onKey(event: KeyboardEvent) {
   if (event.key === 'Enter' && points.value.length) {
     event.preventDefault()
@@ -125,7 +142,7 @@ const heldBoxes = computed(() => [from.value, over.value].map(id => (id ? stage.
   <div class="draw" data-test="draw" @pointerdown.stop="press" @pointermove="move" @dblclick.stop="finish">
     <svg class="lines" :viewBox="`0 0 ${stage.size.width} ${stage.size.height}`">
       <path :d="path" fill="none" stroke="#e6a037" :stroke-width="3 / stage.scale" stroke-linejoin="round" stroke-linecap="round" />
-      <circle v-for="(at, index) in stage.tool === 'freehand' ? [] : points" :key="index" :cx="at.x" :cy="at.y" :r="5 / stage.scale" fill="#fff" stroke="#7a4f0d" :stroke-width="1.5 / stage.scale" />
+      <circle v-for="(at, index) in byHand ? [] : points" :key="index" :cx="at.x" :cy="at.y" :r="5 / stage.scale" fill="#fff" stroke="#7a4f0d" :stroke-width="1.5 / stage.scale" />
     </svg>
     <div v-for="(box, index) in heldBoxes" :key="index" class="held" :style="{ left: `${box.x}px`, top: `${box.y}px`, width: `${box.width}px`, height: `${box.height}px`, transform: `rotate(${box.angle}deg)`, borderWidth: `${3 / stage.scale}px` }" />
     <p class="told" :style="{ transform: `translate(-50%, 0) scale(${1 / stage.scale})` }" role="status">{{ words[stage.tool ?? ''] }}<b v-if="stage.tool === 'angle' && points.length" class="amount">{{ angle.toFixed(1) }}°</b></p>

@@ -17,6 +17,8 @@ export const clipFields = {
   volume: fractionSchema.optional(),
   /** It begins again until its slide ends. */
   loop: z.boolean().optional(),
+  /** Of one that begins again: seconds over which its end goes over into its beginning; absent is a cut. */
+  blend: secondsSchema.optional(),
   /** Over how many slides after its own it runs on. */
   over: z.int().min(1).max(1000).optional(),
   captions: captionsSchema.optional(),

@@ -223,6 +223,8 @@ const filmElement = z.object({
   frame: frameSchema.optional(),
   /** The still that stands for it until it plays, seconds into the file. */
   poster: secondsSchema.optional(),
+  /** It moves only within an area, whose corners are fractions of its box; all else is its still. `soft` is how far its edge fades, px of deck space. */
+  moving: z.object({ points: z.array(z.tuple([z.number(), z.number()])).min(3).max(2000), soft: z.number().min(0).max(400) }).optional(),
 })
 const soundElement = z.object({ ...base, kind: z.literal('sound'), ...clipFields })
 const liveElement = z.object({ ...base, kind: z.literal('live'), source: z.string().max(60), options: optionsSchema.optional() })
