@@ -2,12 +2,13 @@ import { describe, expect, it } from 'vitest'
 import { checkDeck } from '../core/checks'
 import { readDeck } from '../core/deck'
 import { timingContext } from '../core/testing'
+import { fourRoutes } from './routes'
 import { briefing, hallLoop, seasonReview, tenSeasons } from './decks'
 
 const pictures = [1, 2, 3].map(index => ({ hash: String(index).repeat(64), width: 1600, height: 1200 }))
 const logo = { onLight: { media: 'a'.repeat(64), natural: { width: 300, height: 84 } }, clear: 0.3, least: 40 }
 
-describe.each([['briefing', briefing(pictures, logo)], ['film', tenSeasons(pictures, logo)], ['loop', hallLoop(pictures)], ['review', seasonReview()]])('the demo’s %s', (_, deck) => {
+describe.each([['briefing', briefing(pictures, logo)], ['film', tenSeasons(pictures, logo)], ['loop', hallLoop(pictures)], ['review', seasonReview()], ['board', fourRoutes(pictures, logo)]])('the demo’s %s', (_, deck) => {
   it('is a deck that can be read back as it is', () => {
     const read = readDeck(JSON.parse(JSON.stringify(deck)))
     expect(read.ok ? read.value.notes : read.message).toEqual([])

@@ -11,6 +11,7 @@ import { checkUpload } from '../server/media/check'
 import { keepChecked } from '../server/media/keep'
 import { newId } from '../server/new-id'
 import { hashOf } from '../server/passwords'
+import { fourRoutes } from './routes'
 import { briefing, hallLoop, seasonReview, seasonsVoice, tenSeasons, type DemoPicture } from './decks'
 import { makeClips } from './clips'
 import { makeIllustrations } from './illustrations'
@@ -64,6 +65,7 @@ async function load() {
   const hall = hallLoop(pictures)
   const film = tenSeasons(pictures, logo, { bed, voice: { hash: voice, peaks } })
   const talk = briefing(pictures, logo)
+  await makeDeck('demo-routes', fourRoutes(pictures, logo), author)
   await makeDeck('demo-review', seasonReview(), author)
   await makeDeck('demo-hall', hall, author)
   await makeDeck('demo-seasons', film, author)

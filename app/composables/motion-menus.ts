@@ -2,7 +2,7 @@ import { drawingOfElement } from '#core/charts'
 import { addCue, buildOnAdvance, cuesOfElement, paragraphTexts, type Beat, type Cue, type Element } from '#core/deck'
 import { diagramParts } from '#core/diagrams'
 import { gestures, poses } from '#core/figures'
-import { effectNamed, effectsFor, namedEasings, paceFor, usualMotion } from '#core/timing'
+import { effectNamed, effectsFor, figureGoesOn, namedEasings, paceFor, usualMotion } from '#core/timing'
 
 /** What can be brought to an element, or to a board’s camera, in the beat at the playhead: the menus of the score. */
 export function useMotionMenus(beatHere: () => Beat) {
@@ -39,7 +39,13 @@ export function useMotionMenus(beatHere: () => Beat) {
       return usual ? [[{ label: `As usual: ${effectNamed(usual.effect).label.toLowerCase()}`, onSelect: () => newCue(element, what, usual.effect, { options: usual.options ?? {}, duration: usual.duration, easing: usual.easing }) }]] : []
     }
     const offer = (what: Cue['what'], label: string) => ({ label, children: [...asUsual(what), effectsFor(what, element.kind).map(effect => ({ label: effect.label, onSelect: () => newCue(element, what, effect.name) }))] })
-    const acts = (figure: Element) => ({ label: 'Acts', children: [gestures.map(gesture => ({ label: gesture.label, onSelect: () => newCue(figure, 'pose', 'gesture', { options: { gesture: gesture.name }, duration: gesture.seconds }) })), poses.map(pose => ({ label: `Takes the pose: ${pose.label.toLowerCase()}`, onSelect: () => newCue(figure, 'pose', 'take-pose', { options: { pose: pose.name } }) }))] })
+    function goOn(figure: Element) {
+    const changes = figureGoesOn(store.deck!, { figure: figure.id }, { ...stage.host, ...context })
+    if (!changes.length) return warn(`${figure.name} cannot go on: no slide follows, or it has gone out before its slide ends.`)
+    store.edit(`let ${figure.name} go on`, changes)
+    tell(`${figure.name} stands on the next slide where this one leaves it.`)
+  }
+  const acts = (figure: Element) => ({ label: 'Acts', children: [gestures.map(gesture => ({ label: gesture.label, onSelect: () => newCue(figure, 'pose', 'gesture', { options: { gesture: gesture.name }, duration: gesture.seconds }) })), [{ label: 'Goes on on the next slide', icon: 'i-lucide-corner-down-right', onSelect: () => goOn(figure) }], poses.map(pose => ({ label: `Takes the pose: ${pose.label.toLowerCase()}`, onSelect: () => newCue(figure, 'pose', 'take-pose', { options: { pose: pose.name } }) }))] })
     const each = store.purpose === 'talk' ? 'on advance' : 'one after the other, a beat each'
     const builds = [
       ...(lineCount(element) > 1 ? [{ label: `Line by line, ${each}`, onSelect: () => onAdvance(element, 'paragraph', lineCount(element)) }, { label: 'Line by line, in this beat', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'paragraph', stagger: 0.4 } }) }] : []),

@@ -1,4 +1,4 @@
-import { RoughGenerator } from 'roughjs/bin/generator'
+import { RoughGenerator } from 'roughjs/bin/generator.js'
 
 const generator = new RoughGenerator()
 

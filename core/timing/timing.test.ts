@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { applyChanges, cuesOf, plainText, slidesOf, type Deck, type Element } from '../deck'
 import { poseNamed } from '../figures'
 import { anyDeck, beat, cue, freshDeck, textElement, timingContext } from '../testing'
-import { advance, compileSlide, effectNamed, elapse, frameAt, goBack, isStillAfter, lastMoment, momentAt, rundown, secondsAt, type ElementFrame, type SlideMoment } from './index'
+import { advance, compileSlide, effectNamed, elapse, figureGoesOn, frameAt, goBack, isStillAfter, lastMoment, momentAt, rundown, secondsAt, type ElementFrame, type SlideMoment } from './index'
 
 const purposes = ['talk', 'film', 'loop'] as const
 const anyMoment = (deck: Deck, slide: string, beatShare: number, secondsShare: number): SlideMoment => {
@@ -278,6 +278,23 @@ describe('a figure that acts', () => {
     // The legs come to rest as it does.
     const last = frames(2.999).get('ines')!.figure!.pose.legs
     expect(Math.abs(last.front[0] - poseNamed('stand').legs.front[0])).toBeLessThan(1)
+  })
+
+  it('goes on where it stood on the next slide, unless it has gone out', () => {
+    const base = freshDeck()
+    const first = slidesOf(base)[0]!
+    const deck = applyChanges(base, [
+      { do: 'put', table: 'slides', record: { ...first, id: 'second', order: 'z' } },
+      { do: 'put', table: 'elements', record: { id: 'ines', owner: first.id, name: 'Ines', order: 'a0', kind: 'figure', pose: 'stand', facing: 'left', box: { x: 800, y: 300, width: 400, height: 700, angle: 0 } } },
+      { do: 'put', table: 'beats', record: beat({ id: 'b', slide: first.id, order: 'z0' }) },
+      { do: 'put', table: 'cues', record: cue({ id: 'pose', beat: 'b', element: 'ines', what: 'pose', effect: 'take-pose', options: { pose: 'think' } }) },
+      { do: 'put', table: 'cues', record: cue({ id: 'move', beat: 'b', element: 'ines', what: 'move', effect: 'move-line', options: { x: -200, y: 40 }, order: 'a1' }) },
+    ])
+    const goOn = (on: Deck) => figureGoesOn(on, { figure: 'ines' }, { ...timingContext, id: () => 'fresh' })
+    expect(goOn(deck)).toMatchObject([{ table: 'elements', record: { id: 'fresh', owner: 'second', pose: 'think', facing: 'left', box: { x: 600, y: 340, width: 400, height: 700 } } }])
+    const leaving = applyChanges(deck, [{ do: 'put', table: 'cues', record: cue({ id: 'out', beat: 'b', element: 'ines', what: 'exit', effect: 'fade', order: 'a2' }) }])
+    expect(goOn(leaving)).toEqual([])
+    expect(goOn(applyChanges(deck, [{ do: 'set', table: 'slides', id: 'second', fields: { skipped: true } }]))).toEqual([])
   })
 
   it('holds something up in its hands, and gives it back to its place', () => {

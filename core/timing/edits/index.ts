@@ -1,6 +1,7 @@
 export { answersOf, fits, type ClipAnswer } from './answers'
 export { setBeatTimes, tidyTimes } from './beat-times'
 export { mergeBeats, moveBeat, splitBeat, startBeats } from './beats'
+export { figureGoesOn } from './figure-goes-on'
 export { lanesOf, laterWaits, shiftsOf } from './lanes'
 export { boardToSlides, cameraCue, makeBoard, slidesToBoard, tourViews, viewAround } from './boards'
 export { clipCues, pasteCues, type CueClipping } from './paste-cues'
