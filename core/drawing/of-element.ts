@@ -140,8 +140,24 @@ function ofPicture(element: PictureElement & ShownElement, color: string, ink: I
   return handDrawing(seen, frame)
 }
 
-/** What a hand draws of an element, in the order of its strokes; null where there is nothing to draw, or not yet. */
+const known = new WeakMap<ShownElement, { parts: readonly unknown[], drawing: HandDrawing | null }>()
+
+/**
+ * What a hand draws of an element, in the order of its strokes; null where there is nothing to draw, or not yet. Kept with the
+ * element until what it is drawn from changes.
+ */
 export function handDrawingOf(deck: Deck, element: ShownElement, context: DrawingContext): HandDrawing | null {
+  const slide = slideOrStandIn(deck, element.owner)
+  const table = (element.kind === 'chart' ? element.chart?.table : element.kind === 'table' ? element.table : null) ?? null
+  const parts = [context.ink, context.measurer, themeUnder(deck, element.owner), slide && groundHex(deck, slide), table === null ? null : context.table(table)]
+  const last = known.get(element)
+  if (last && parts.every((part, index) => part === last.parts[index])) return last.drawing
+  const drawing = drawn(deck, element, context)
+  known.set(element, { parts, drawing })
+  return drawing
+}
+
+function drawn(deck: Deck, element: ShownElement, context: DrawingContext): HandDrawing | null {
   const { palette } = themeUnder(deck, element.owner)
   if (element.kind === 'picture') return ofPicture(element, hexOf({ role: 'ink' }, palette), context.ink)
   const strokes = element.kind === 'text'

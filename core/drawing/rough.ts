@@ -1,6 +1,6 @@
-import { RoughGenerator } from 'roughjs/bin/generator.js'
+import rough from 'roughjs'
 
-const generator = new RoughGenerator()
+const generator = rough.generator()
 
 /** A number from 1 to 2³¹ − 1 that is always the same for the same words (FNV-1a). */
 const seedOf = (words: string) => (Array.from(words).reduce((sum, letter) => Math.imul(sum ^ letter.codePointAt(0)!, 16_777_619), 2_166_136_261) >>> 1) || 1
