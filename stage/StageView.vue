@@ -78,7 +78,9 @@ async function show(moment: Moment): Promise<void> {
     place(slide.slide, still(), true)
     return
   }
-  const kind = transitionNamed(record.effect)
+  // Parts of a board stand where its camera shows them: between it and a slide nothing can be carried in a straight line.
+  const wished = transitionNamed(record.effect)
+  const kind = wished.carries && (before.score.board || slide.score.board) ? transitionNamed('crossfade') : wished
   const eased = easingOf(record.easing)(progress)
   const ended = frameIn(before, lastMoment(before.score))
   const frames = kind.carries && eased > 0 && eased < 1

@@ -53,6 +53,7 @@ export function refit(deck: Deck, size: Size): Deck {
       else if (element.box) box(element, carried(element.box, from, size))
     }
   }
-  for (const element of Object.values(deck.elements)) if (!deck.layouts[element.owner] && element.box) box(element, carried(element.box, from, size))
+  // A board stays as it is: its camera shows each view whole in whatever shape.
+  for (const element of Object.values(deck.elements)) if (!deck.layouts[element.owner] && !deck.slides[element.owner]?.board && element.box) box(element, carried(element.box, from, size))
   return applyChanges(sized, changes)
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { applyChanges, slidesOf, type Deck } from '../deck'
 import { freshDeck, timingContext } from '../testing'
 import { putNarration, rundown, soundPlan } from '../timing'
-import { captionAt, captionsFor, captionTrack, laySentences, peakRate, sentencesOf, spokenIn, startsFromVoice, waveform } from './index'
+import { captionAt, captionsFor, captionTrack, laySentences, peakRate, sentencesOf, spokenIn, startsFromVoice, voiceAt, waveform } from './index'
 
 /** Peaks of a voice: stretches of speech over a room that is never quite silent. */
 function voice(stretches: readonly (readonly [number, number])[], seconds: number): Uint8Array {
@@ -81,4 +81,35 @@ it('a drawing of a recording shows the highest of each part', () => {
   const drawn = waveform(peaks, 0, 3, 3)
   expect(drawn[1]).toBeGreaterThan(drawn[0]! * 10)
   expect(waveform(peaks, 0, 3, 50)).toHaveLength(50)
+})
+
+describe('the voice that moves faces', () => {
+  const media = 'e'.repeat(64)
+  const deck = (() => {
+    const base = freshDeck('film')
+    const slide = slidesOf(base)[0]!.id
+    return applyChanges(base, [
+      { do: 'put', table: 'sounds', record: { id: 'voice', order: 'a0', name: 'Voice', media, use: 'narration', fromSlide: slide, untilSlide: slide, delay: 1, volume: 1, fadeIn: 0, fadeOut: 0, loop: false } },
+      ...Object.values(base.beats).map(beat => ({ do: 'set' as const, table: 'beats' as const, id: beat.id, fields: { hold: { kind: 'seconds' as const, seconds: 10 } } })),
+    ])
+  })()
+  const plan = rundown(deck, 'film', timingContext)
+  const sounds = soundPlan(deck, plan, timingContext)
+  /** Silent for a second, loud for one, and so on; eight seconds. */
+  const peaks = Uint8Array.from({ length: 800 }, (_, index) => (Math.floor(index / 100) % 2 ? 200 : 0))
+  const at = (seconds: number) => voiceAt(plan, sounds, hash => (hash === media ? peaks : null), { slide: plan.slides[0]!.slide, beat: 0, seconds })
+
+  it('is as loud at a moment as its file is there, against its own loudest', () => {
+    expect(at(0.5)).toBeNull()
+    expect(at(1.5)!(0)).toBe(0)
+    expect(at(2.5)!(0)).toBe(1)
+    // A second before, and before it began.
+    expect(at(2.5)!(1)).toBe(0)
+    expect(at(2.5)!(5)).toBe(0)
+    expect(at(9.5)).toBeNull()
+  })
+
+  it('is none where its file is not at hand yet', () => {
+    expect(voiceAt(plan, sounds, () => null, { slide: plan.slides[0]!.slide, beat: 0, seconds: 2.5 })).toBeNull()
+  })
 })

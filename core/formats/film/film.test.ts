@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { applyChanges, elementsOf, shownElements, slidesOf } from '../../deck'
-import { freshDeck, textElement } from '../../testing'
+import { freshDeck, textElement, timingContext } from '../../testing'
+import { compileSlide, frameAt } from '../../timing'
 import { shapes, sizeOfShape } from '../../layouts'
 import { filmDeck, filmSize, type FilmOrder } from './index'
 
@@ -38,6 +39,14 @@ describe('a deck at another shape', () => {
         expect([name, box.x >= -1, box.y >= -1, box.x + box.width <= width + 1, box.y + box.height <= height + 1]).toEqual([name, true, true, true, true])
       }
     }
+  })
+  it('leaves a board as it is: its camera shows each view whole', () => {
+    const view = { id: 'v', name: 'Quay', box: { x: 1400, y: 700, width: 640, height: 360, angle: 0 } }
+    const board = applyChanges(deck, [{ do: 'set', table: 'slides', id: 's2', fields: { board: { width: 4000, height: 2000 }, views: [view], opens: 'v' } }])
+    const fitted = filmDeck(board, { ...order, shape: 'tall' })
+    expect(fitted.elements.free!.box).toEqual(deck.elements.free!.box)
+    const { camera } = frameAt(compileSlide(fitted, 's2', timingContext), { beat: 0, seconds: 0 })
+    expect(camera!.scale).toBeCloseTo(fitted.info.info!.size.width / 640, 6)
   })
   it('lets what was put by hand keep its own shape and its place in proportion', () => {
     const [free] = elementsOf(filmDeck(deck, { ...order, shape: 'tall' }), 's2').filter(element => element.id === 'free')

@@ -1,0 +1,126 @@
+import { expect, test, type Page } from '@playwright/test'
+import { greyFilm } from './support/clips'
+import { drop, enter, goPhase, kept, newDeck, paste } from './support/people'
+
+async function timed(page: Page, title: string, lines: string) {
+  await enter(page)
+  await newDeck(page, title, 'Talk')
+  await paste(page, 'textarea.title', lines)
+  await kept(page)
+  await goPhase(page, 'Time')
+}
+const score = (page: Page) => page.getByRole('region', { name: 'Score' })
+const bar = (page: Page, name: RegExp) => page.getByRole('button', { name })
+async function motion(page: Page, name: string, ...items: string[]) {
+  await score(page).getByRole('button', { name: `Motion for ${name}` }).click()
+  for (const item of items) await page.getByRole('menuitem', { name: item, exact: true }).click()
+}
+/** Puts the playhead where a bar is: a share of it from its left. */
+async function playheadAt(page: Page, name: RegExp, share: number) {
+  const [place, columns] = [(await bar(page, name).boundingBox())!, (await page.locator('.columns').boundingBox())!]
+  await page.mouse.click(place.x + place.width * share, columns.y + 40)
+}
+async function lay(page: Page, item: string) {
+  await page.getByRole('button', { name: 'How the score is laid out' }).click()
+  await page.getByRole('menuitemcheckbox', { name: item }).click()
+  await page.keyboard.press('Escape')
+}
+const number = (page: Page, label: string) => page.getByLabel(label, { exact: true }).inputValue().then(Number)
+
+test('a row opens into its parts, whose turns are dragged; what comes later moves along; beats are laid out evenly', async ({ page }) => {
+  await timed(page, 'Turns', 'Routes\n\tAstrel\n\tQuill\n\tLow Sands')
+  const list = (await score(page).locator('.part .choose span:first-child').allInnerTexts()).find(name => name !== 'Title')!
+  await motion(page, list, 'Line by line, in this beat')
+  await expect(page.getByText(/Comes in by “rise”, with the beat, line by line every 0.4 s/)).toBeVisible()
+  await page.getByRole('button', { name: `Parts of ${list}` }).click()
+  const turns = page.getByRole('button', { name: /^Turn \d: / })
+  await expect(turns).toHaveText(['Astrel', 'Quill', 'Low Sands'])
+  const third = (await turns.nth(2).boundingBox())!
+  await page.mouse.move(third.x + 4, third.y + 9)
+  await page.mouse.down()
+  await page.mouse.move(third.x + 64, third.y + 9, { steps: 4 })
+  await page.mouse.up()
+  await expect.poll(() => number(page, 'Stagger')).toBeGreaterThan(0.5)
+  const dragged = await number(page, 'Stagger')
+  await turns.nth(1).focus()
+  await page.keyboard.press('ArrowRight')
+  await expect.poll(() => number(page, 'Stagger')).toBeCloseTo(dragged + 0.05, 2)
+
+  // A pulse later in the beat keeps its distance from a cue before it that grows longer.
+  await motion(page, 'Title', 'Comes in', 'Fade')
+  await motion(page, 'Title', 'Draws the eye', 'Pulse')
+  await page.getByLabel('Delay').fill('6')
+  await page.getByLabel('Delay').press('Enter')
+  await lay(page, 'What comes later in a beat moves along')
+  const fade = (await bar(page, /^Fade of Title/).boundingBox())!
+  await page.mouse.move(fade.x + fade.width - 1, fade.y + 10)
+  await page.keyboard.down('Alt')
+  await page.mouse.down()
+  await page.mouse.move(fade.x + fade.width + 59, fade.y + 10, { steps: 4 })
+  await page.mouse.up()
+  await page.keyboard.up('Alt')
+  await bar(page, /^Pulse of Title/).click()
+  await expect.poll(() => number(page, 'Delay')).toBeGreaterThan(6.2)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(() => number(page, 'Delay')).toBe(6)
+  await lay(page, 'What comes later in a beat moves along')
+
+  // Inside a beat a new one begins at the playhead, with what comes from there on.
+  await playheadAt(page, /^Pulse of Title/, -0.3)
+  await page.getByRole('button', { name: 'New beat' }).click()
+  await expect(bar(page, /^Pulse of Title, beat 2/)).toBeVisible()
+  await lay(page, 'All beats equally wide')
+  const widths = await page.locator('.columns .column').evaluateAll(columns => columns.map(column => column.getBoundingClientRect().width))
+  expect(widths).toHaveLength(2)
+  expect(widths[0]).toBeCloseTo(widths[1]!, 0)
+  await lay(page, 'Beats as wide as they last')
+})
+
+test('a text says something else from a moment on, and ghosts of ways can be taken hold of', async ({ page }) => {
+  await timed(page, 'Said', 'Boats at six\n\tThey wait')
+  const stage = page.getByTestId('time-stage')
+  await motion(page, 'Title', 'Moves', 'Say something else')
+  await page.getByLabel('Then it says').fill('Boats at seven')
+  await page.getByLabel('Then it says').blur()
+  const seen = () => stage.locator('.stage-layer:not([aria-hidden]) .stage-said').evaluateAll(nodes => nodes.map(node => Number(getComputedStyle(node).opacity)).filter((_, index) => index < 2))
+  await playheadAt(page, /^Say something else of Title/, 1.3)
+  await expect.poll(seen).toEqual([0, 1])
+  await expect(stage.getByText('Boats at seven').first()).toBeAttached()
+  await motion(page, 'Title', 'Moves', 'Move along a line')
+  await expect(page.getByRole('button', { name: 'Where it goes' })).toBeVisible()
+  // Another cue is chosen: the way stays as a ghost, and a press on it chooses it again.
+  await bar(page, /^Say something else of Title/).click()
+  await expect(page.getByRole('button', { name: 'Where it goes' })).toHaveCount(0)
+  await page.getByRole('button', { name: 'The way of Title' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'Where it goes' })).toBeVisible()
+})
+
+test('a film moves only in an area that is drawn, goes round without a seam, and its sound is trimmed by its ends', async ({ page }) => {
+  await enter(page)
+  await newDeck(page, 'Stirring', 'Film')
+  await goPhase(page, 'Compose')
+  await drop(page, '.area', { name: 'Harbour.mp4', type: 'video/mp4', bytes: greyFilm(4, 'Harbour.mp4') })
+  const film = page.locator('[data-test="stage"]').getByRole('button', { name: /^Harbour/ })
+  await expect(film).toBeVisible({ timeout: 90_000 })
+  await page.getByLabel('begins again until the slide ends').check()
+  await page.getByLabel('Its end goes over in').fill('1')
+  await page.getByLabel('Its end goes over in').press('Enter')
+  await page.getByRole('button', { name: 'only in an area' }).click()
+  const box = (await film.boundingBox())!
+  const corners = [[0.2, 0.2], [0.8, 0.25], [0.7, 0.8], [0.25, 0.7], [0.2, 0.3]] as const
+  await page.mouse.move(box.x + box.width * corners[0][0], box.y + box.height * corners[0][1])
+  await page.mouse.down()
+  for (const [x, y] of corners.slice(1)) await page.mouse.move(box.x + box.width * x, box.y + box.height * y, { steps: 5 })
+  await page.mouse.up()
+  await expect(page.getByRole('button', { name: 'in another area' })).toBeVisible()
+  await page.getByLabel('Its edge fades over').fill('40')
+  await page.getByLabel('Its edge fades over').press('Enter')
+  await kept(page)
+  await page.goto(page.url().replace('/decks/', '/present/').replace(/\?.*/, ''))
+  const videos = page.locator('.stage-film video')
+  // The film in its area, its tail that goes over, and the still beneath.
+  await expect(videos).toHaveCount(3)
+  const masked = await videos.evaluateAll(nodes => nodes.map(node => getComputedStyle(node).maskImage !== 'none'))
+  expect(masked.filter(Boolean)).toHaveLength(2)
+})
