@@ -32,7 +32,7 @@ function progressOf(id: string): { progress: Progress, alive: () => void } {
 }
 
 /** What went wrong, in one sentence for a person. */
-function sentence(error: unknown): string {
+export function sentence(error: unknown): string {
   if (error instanceof Refused) return error.message
   const said = error instanceof Error ? `${(error as NodeJS.ErrnoException).code ?? ''} ${error.message}` : String(error)
   if (/ENOSPC|no space left|disk full|53100/i.test(said)) return 'The server’s disk is full. Make room on it, then try again; nothing that you made is lost.'

@@ -2,6 +2,7 @@ import os from 'node:os'
 import { closeDatabase } from '../database/connection'
 import { lapsedJobs } from '../database/jobs'
 import { closeQueue, offerJob, takeJobs } from './queue'
+import { clearFolders } from '../media/in-file'
 import { runJob } from './run'
 
 /** A process of its own that does long work, behind everything that people wait for at once. Any number of them may run, on any machines. */
@@ -35,6 +36,7 @@ async function end() {
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void end())
 process.on('unhandledRejection', () => {})
 
+await clearFolders()
 await begin()
 await lookAfter()
 setInterval(() => void lookAfter(), looksAfter)

@@ -1,10 +1,29 @@
-import { mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { mkdtemp, readdir, rm, writeFile } from 'node:fs/promises'
 import os from 'node:os'
 import path from 'node:path'
 
+/** Folders of ours bear the number of the process that made them. */
+const ours = /^hailbank-(\d+)-/
+
+const isRunning = (id: number) => {
+  try {
+    process.kill(id, 0)
+    return true
+  } catch (error) {
+    // There is one, of somebody else.
+    return (error as NodeJS.ErrnoException).code === 'EPERM'
+  }
+}
+
+/** Takes away the folders of processes that ended in the midst of their work. */
+export async function clearFolders() {
+  const names = await readdir(os.tmpdir()).catch(() => [])
+  await Promise.all(names.filter(name => ours.test(name) && !isRunning(Number(ours.exec(name)![1]))).map(name => rm(path.join(os.tmpdir(), name), { recursive: true, force: true }).catch(() => {})))
+}
+
 /** Hands a folder of its own to some work, and takes it away afterwards, whatever came of it. */
 export async function inFolder<T>(work: (folder: string) => Promise<T>): Promise<T> {
-  const folder = await mkdtemp(path.join(os.tmpdir(), 'hailbank-'))
+  const folder = await mkdtemp(path.join(os.tmpdir(), `hailbank-${process.pid}-`))
   try {
     return await work(folder)
   } finally {
