@@ -28,6 +28,7 @@ Port Harrow, the long way
   work.brand(logo)
   work.layout(0, 'picture')
   work.picture(0, pictures[1] ?? pictures[0]!, 'The ferry to Astrel under the cliffs')
+  work.layout(1, 'list')
   work.layout(3, 'picture')
   work.picture(3, pictures[2] ?? pictures[0]!, 'The long crossing to Port Harrow')
   const context: TimingContext & typeof work.context = { ...work.context, measurer: roughMeasurer, table: () => undefined, mediaLength: () => undefined }

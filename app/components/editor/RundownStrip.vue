@@ -129,7 +129,7 @@ watch(() => store.slideId, id => {
   <section class="rundown" aria-label="Rundown">
     <div class="side">
       <b class="amount length" data-test="total">{{ clockWords(store.plan?.length ?? 0, true) }}</b>
-      <span class="quiet">{{ store.plan?.slides.length ?? 0 }} slides{{ store.plan?.openEnded ? ', as planned' : '' }}</span>
+      <span class="quiet">{{ store.plan?.slides.length === 1 ? 'one slide' : `${store.plan?.slides.length ?? 0} slides` }}{{ store.plan?.openEnded ? ', as planned' : '' }}</span>
       <div class="choice"><button :class="{ here: byTime }" @click="byTime = true">By time</button><button :class="{ here: !byTime }" @click="byTime = false">Evenly</button></div>
     </div>
     <div ref="track" class="track" @scroll="scrolled = track!.scrollLeft">

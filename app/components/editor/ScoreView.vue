@@ -336,9 +336,9 @@ defineExpose({ newBeat })
 .line.end::before { border-left: 4px double var(--third); }
 .line:hover::before { border-color: var(--now); }
 .part { display: flex; border-bottom: 1px solid color-mix(in srgb, var(--line) 60%, transparent); position: relative; }
-.name { width: 172px; flex: none; display: flex; justify-content: space-between; align-items: center; gap: 8px; padding: 0 12px 0 14px; border: 0; border-right: 1px solid var(--line); background: var(--panel); color: inherit; font: inherit; position: sticky; left: 0; z-index: 5; text-align: left; cursor: pointer; }
-.choose { display: flex; flex: 1; min-width: 0; justify-content: space-between; align-items: center; gap: 8px; align-self: stretch; border: 0; background: none; padding: 0; color: inherit; font: inherit; text-align: left; cursor: pointer; }
-.open { padding: 2px; margin-right: -8px; }
+.name { width: 172px; flex: none; display: flex; justify-content: space-between; align-items: flex-start; line-height: 36px; gap: 8px; padding: 0 12px 0 14px; border: 0; border-right: 1px solid var(--line); background: var(--panel); color: inherit; font: inherit; position: sticky; left: 0; z-index: 5; text-align: left; cursor: pointer; }
+.choose { display: flex; flex: 1; min-width: 0; justify-content: space-between; align-items: center; gap: 8px; height: 36px; line-height: inherit; border: 0; background: none; padding: 0; color: inherit; font: inherit; text-align: left; cursor: pointer; }
+.open { padding: 2px; margin: 7px -8px 0 0; line-height: 1; }
 .ways { position: absolute; right: 4px; top: 6px; padding: 4px 6px; }
 .name span:first-child { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .part.here .name { background: var(--act-wash); font-weight: 600; }
