@@ -28,31 +28,30 @@ async function lay(page: Page, item: string) {
 const number = (page: Page, label: string) => page.getByLabel(label, { exact: true }).inputValue().then(Number)
 
 test('a row opens into its parts, whose turns are dragged; what comes later moves along; beats are laid out evenly', async ({ page }) => {
-  await timed(page, 'Turns', 'Routes\n\tAstrel\n\tQuill\n\tLow Sands')
-  const list = (await score(page).locator('.part .choose span:first-child').allInnerTexts()).find(name => name !== 'Title')!
-  await motion(page, list, 'Line by line, in this beat')
-  await expect(page.getByText(/Comes in by “rise”, with the beat, line by line every 0.4 s/)).toBeVisible()
-  await page.getByRole('button', { name: `Parts of ${list}` }).click()
+  await timed(page, 'Turns', 'Four routes leave\n\tOne after the other')
+  await motion(page, 'Title', 'Comes in', 'Rise')
+  await page.getByLabel('Parts', { exact: true }).selectOption('word')
+  await expect(page.getByText(/Comes in by “rise”, with the beat, word by word every 0.15 s/)).toBeVisible()
+  await page.getByRole('button', { name: 'Parts of Title' }).click()
   const turns = page.getByRole('button', { name: /^Turn \d: / })
-  await expect(turns).toHaveText(['Astrel', 'Quill', 'Low Sands'])
+  await expect(turns).toHaveText(['Four', 'routes', 'leave'])
   const third = (await turns.nth(2).boundingBox())!
   await page.mouse.move(third.x + 4, third.y + 9)
   await page.mouse.down()
   await page.mouse.move(third.x + 64, third.y + 9, { steps: 4 })
   await page.mouse.up()
-  await expect.poll(() => number(page, 'Stagger')).toBeGreaterThan(0.5)
+  await expect.poll(() => number(page, 'Stagger')).toBeGreaterThan(0.3)
   const dragged = await number(page, 'Stagger')
   await turns.nth(1).focus()
   await page.keyboard.press('ArrowRight')
   await expect.poll(() => number(page, 'Stagger')).toBeCloseTo(dragged + 0.05, 2)
 
   // A pulse later in the beat keeps its distance from a cue before it that grows longer.
-  await motion(page, 'Title', 'Comes in', 'Fade')
   await motion(page, 'Title', 'Draws the eye', 'Pulse')
   await page.getByLabel('Delay').fill('6')
   await page.getByLabel('Delay').press('Enter')
   await lay(page, 'What comes later in a beat moves along')
-  const fade = (await bar(page, /^Fade of Title/).boundingBox())!
+  const fade = (await bar(page, /^Rise, word by word of Title/).boundingBox())!
   await page.mouse.move(fade.x + fade.width - 1, fade.y + 10)
   await page.keyboard.down('Alt')
   await page.mouse.down()

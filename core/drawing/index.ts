@@ -1,4 +1,5 @@
 export { inkKey, inkOf, recordedInk, type Ink, type InkBook, type Traced, type WordOutlines } from './ink'
+export { outlineBetween } from './morph'
 export { nibNamed, nibs, type Nib } from './nibs'
 export { handDrawingOf, shapePath, type DrawingContext } from './of-element'
 export { measurePath, type PathMeasure } from './path'

@@ -1,4 +1,5 @@
 import { isPlain } from '../color'
+import { outlineBetween, shapePath } from '../drawing'
 import { plainText, styleOf, type Color, type Deck, type Id, type ShownElement } from '../deck'
 import { layoutOfElement, type Measurer } from '../text'
 import type { ElementFrame, Frame } from './frame'
@@ -16,8 +17,8 @@ export interface Carried {
   from: ShownElement
   to: ShownElement
   same: boolean
-  /** What is drawn once on the way all the same: a thing in another colour (that of the one before), or a chart of other data. */
-  as: { color: Color } | 'data' | null
+  /** What is drawn once on the way all the same: a thing in another colour (that of the one before) or of another outline, or a chart of other data. */
+  as: { color: Color | null } | 'data' | null
 }
 
 const gone = 0.45
@@ -72,9 +73,14 @@ function paired(sources: readonly ShownElement[], targets: readonly ShownElement
 /** How the one of the slide before lives on in the next, where they are one thing in two colours, or one chart of two sets of data. */
 function carriedAs(from: ShownElement, to: ShownElement): Carried['as'] {
   if (from.kind === 'chart' && to.kind === 'chart') return from.chart && to.chart && from.chart.kind === to.chart.kind ? 'data' : null
-  const apart = ({ color: _, fill: __, ...rest }: Record<string, unknown>) => rest
+  const apart = ({ color: _, fill: __, shape: ___, amounts: ____, radius: _____, sector: ______, ...rest }: Record<string, unknown>) => rest
   if (from.kind !== to.kind || (contentOf(from) !== contentOf(to) && from.kind !== 'shape') || !looksAlike(apart(from as never) as never, apart(to as never) as never)) return null
-  if (from.kind === 'shape' && to.kind === 'shape') return from.fill && isPlain(from.fill) && to.fill && isPlain(to.fill) && !from.stroke && !to.stroke ? { color: from.fill } : null
+  if (from.kind === 'shape' && to.kind === 'shape') {
+    if ((from.shape === 'line') !== (to.shape === 'line') || from.rough || to.rough || !from.fill || !to.fill || !isPlain(from.fill) || !isPlain(to.fill)) return null
+    const recolored = JSON.stringify(from.fill) !== JSON.stringify(to.fill)
+    // A line around it keeps its own colour; a tint would lie over that too.
+    return recolored && to.stroke ? null : { color: recolored ? from.fill : null }
+  }
   if (from.kind === 'text' || from.kind === 'icon') return from.color ? { color: from.color } : null
   return null
 }
@@ -146,16 +152,20 @@ export function carriedFrames(deck: Deck, from: SlideAt, to: SlideAt, progress: 
         const pair = ofTo.get(element.id)
         if (pair) {
           const there = { ...placed(part, deck, element, pair.from, progress, measurer), opacity: part.opacity * (pair.same || pair.as ? 1 : progress) }
-          return pair.as && pair.as !== 'data' && progress < 1 ? { ...there, tint: { color: pair.as.color, amount: 1 - progress } } : there
+          return pair.as && pair.as !== 'data' && pair.as.color && progress < 1 ? { ...there, tint: { color: pair.as.color, amount: 1 - progress } } : there
         }
         return { ...part, opacity: part.opacity * (element.pinned ? progress : clamp((progress - arriving) / (1 - arriving))) }
       }),
     },
   }
-  // Charts go on from the data that they showed before.
+  // Shapes go over from outline to outline, charts from data to data.
   for (const { from: source, to: target, as } of pairs) {
-    if (as !== 'data' || source.kind !== 'chart') continue
     const frame = carried.to.elements.get(target.id)!
+    if (as && as !== 'data' && source.kind === 'shape' && target.kind === 'shape' && target.shape !== 'line' && progress < 1) {
+      carried.to.elements.set(target.id, { ...frame, outline: outlineBetween(shapePath({ ...source, box: target.box }).fill, shapePath(target).fill, progress) })
+      continue
+    }
+    if (as !== 'data' || source.kind !== 'chart') continue
     carried.to.elements.set(target.id, { ...frame, chart: { from: from.frame.elements.get(source.id)?.chart?.to ?? null, to: frame.chart?.to ?? null, progress, of: source } })
   }
   return carried

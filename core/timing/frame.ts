@@ -24,6 +24,8 @@ export interface ElementFrame {
   chart: { from: Id | null, to: Id | null, progress: number, /** The chart of the slide before that it comes from, where it is carried on. */ of?: ChartElement & ShownElement } | null
   /** Of a text that says something else: from which of its words to which (−1 its own, else an index of `said` of its track), and how far. */
   words?: WordsMoment | null
+  /** Of a shape that is carried on from another: its outline on the way, SVG path data in its box. */
+  outline?: string
   /** How a figure stands; null as composed. */
   figure?: FigureMoment | null
   /** Where a clip or sound is that has begun; null before. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue'
+import { computed, inject, onBeforeUnmount, onMounted, ref, useId } from 'vue'
 import { cssColor, isPlain, type Palette } from '#core/color'
 import type { ShapeElement, ShownElement } from '#core/deck'
 import { shapePath } from '#core/drawing'
-import type { StageHost } from '../host'
+import { redrawKey, type StageHost } from '../host'
 import PaintDefs from './PaintDefs.vue'
 
 const props = defineProps<{ palette: Palette, element: ShapeElement & ShownElement, host: StageHost, scale: number }>()
@@ -18,6 +18,14 @@ const stroke = computed(() => (props.element.stroke ? { 'stroke': color.value, '
 const drawn = computed(() => shapePath(props.element))
 const outlined = computed(() => props.element.stroke?.width ?? 0)
 const inner = computed(() => ({ width: Math.max(0, size.value.width - outlined.value), height: Math.max(0, size.value.height - outlined.value) }))
+/** On the way from another shape its outline is that of neither. */
+const filled = ref<SVGPathElement>()
+const signIn = inject(redrawKey, undefined)
+onMounted(() => signIn?.(props.element.id, frame => {
+  const d = frame?.outline ?? drawn.value.fill
+  if (filled.value && filled.value.getAttribute('d') !== d) filled.value.setAttribute('d', d)
+}))
+onBeforeUnmount(() => signIn?.(props.element.id, null))
 const cap = computed(() => (props.element.line?.way === 'freehand' || !props.element.ends ? 'round' : 'butt'))
 </script>
 
@@ -29,7 +37,7 @@ const cap = computed(() => (props.element.line?.way === 'freehand' || !props.ele
       <path v-for="(mark, index) in drawn.marks" :key="index" :d="mark.path" :fill="mark.filled ? color : 'none'" :stroke="mark.filled ? 'none' : color" :stroke-width="element.stroke?.width ?? 4" stroke-linecap="round" stroke-linejoin="round" />
     </template>
     <template v-else>
-      <path :d="drawn.fill" fill-rule="evenodd" :fill="fill" v-bind="element.rough ? {} : stroke" stroke-linejoin="round" />
+      <path ref="filled" :d="drawn.fill" fill-rule="evenodd" :fill="fill" v-bind="element.rough ? {} : stroke" stroke-linejoin="round" />
       <path v-if="element.rough && element.stroke" :d="drawn.outline" fill="none" v-bind="stroke" stroke-linecap="round" stroke-linejoin="round" />
     </template>
   </svg>

@@ -88,7 +88,7 @@ describe('carrying over', () => {
 
   it('both slides’ pictures of a part lie on one another all the way', () => {
     fc.assert(fc.property(share, progress => {
-      const { carried } = two(ferry('a', { box: box(100, 100, 200, 400) }), ferry('b', { box: box(900, 500, 300, 150), shape: 'ellipse' }))
+      const { carried } = two(ferry('a', { box: box(100, 100, 200, 400) }), ferry('b', { box: box(900, 500, 300, 150), opacity: 0.5 }))
       const { from, to } = carried(progress)
       const [a, b] = [from.elements.get('a')!.whole, to.elements.get('b')!.whole]
       expect(200 * a.scaleX).toBeCloseTo(300 * b.scaleX, 6)
@@ -112,6 +112,21 @@ describe('carrying over', () => {
     expect(from.elements.get('a')!.whole.visible).toBe(false)
     expect(to.elements.get('b')!.whole).toMatchObject({ opacity: 1, tint: { color: { role: 'accent1' }, amount: 0.75 } })
     expect(carried(1).to.elements.get('b')!.whole.tint).toBeNull()
+  })
+
+  it('lets a shape go over into another outline, whole at every moment', () => {
+    const { carried } = two(ferry('a', { shape: 'rectangle' }), ferry('b', { shape: 'ellipse' }))
+    const outline = (progress: number) => carried(progress).to.elements.get('b')!.outline
+    expect(carried(0.5).from.elements.get('a')!.whole.visible).toBe(false)
+    expect(outline(1)).toBeUndefined()
+    const size = (d: string) => {
+      const points = d.slice(1, -1).split('L').map(pair => pair.split(' ').map(Number) as [number, number])
+      return Math.abs(points.reduce((sum, [x, y], index) => sum + x * points[(index + 1) % points.length]![1] - points[(index + 1) % points.length]![0] * y, 0) / 2)
+    }
+    // From the whole of the box to the ellipse in it, without ever turning inside out.
+    const areas = [0.02, 0.25, 0.5, 0.75, 0.98].map(progress => size(outline(progress)!))
+    expect([...areas].sort((a, b) => b - a)).toEqual(areas)
+    expect(areas.at(-1)! / areas[0]!).toBeCloseTo(Math.PI / 4, 1)
   })
 
   it('takes a chart on from the data that it showed to those that it shows', () => {
