@@ -1,14 +1,18 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { frameAt, lastMoment, restingCamera } from '#core/timing'
 import { SlideView } from '#stage'
 
 /** A board from afar, in Time: its views in order, the way of the camera, and what is seen now. A press lets the camera go there. */
 const store = useDeck()
 const board = useBoard()
-const wide = 210
+const root = ref<HTMLElement>()
+const { width } = useElementSize(root)
+/** As wide as its column lets it, px. */
+const wide = computed(() => Math.min(210, width.value || 160))
 const score = computed(() => (store.score?.board ? store.score : null))
 const extent = computed(() => score.value?.board?.extent ?? { width: 1, height: 1 })
-const scale = computed(() => Math.min(wide / extent.value.width, 128 / extent.value.height))
+const scale = computed(() => Math.min(wide.value / extent.value.width, 128 / extent.value.height))
 const atEnd = computed(() => frameAt(score.value!, lastMoment(score.value!)))
 const middle = (id: unknown) => {
   const box = board.views.find(view => view.id === id)?.box
@@ -29,7 +33,7 @@ const letters = computed(() => extent.value.width / 15)
 </script>
 
 <template>
-  <div v-if="score" class="map">
+  <div v-if="score" ref="root" class="map">
     <div class="paper" :style="{ width: `${extent.width * scale}px`, height: `${extent.height * scale}px` }">
       <div class="thumb" :style="{ transform: `scale(${scale})` }"><SlideView :deck="store.deck!" :slide="score.slide" :frame="atEnd" :scale="scale" whole /></div>
       <svg :viewBox="`0 0 ${extent.width} ${extent.height}`" aria-hidden="true">

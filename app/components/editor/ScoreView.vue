@@ -298,7 +298,7 @@ defineExpose({ newBeat })
           </div>
         </div>
         <div v-for="element in rows" :key="element.id" class="part" :style="{ height: `${heightOf(element.id)}px` }" :class="{ here: store.selection.includes(element.id) }">
-          <span class="name"><button class="choose" @click="store.select(element.id)"><span>{{ element.name }}</span><span class="quiet">{{ element.kind }}</span></button><button v-if="opening(element.id)" class="press plain small open" :aria-expanded="opened.has(element.id)" :aria-label="`Parts of ${element.name}`" title="Its parts, each with its turn" @click="toggle(element.id)"><UIcon :name="opened.has(element.id) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'" /></button></span>
+          <span class="name"><button class="choose" @click="store.select(element.id)"><span>{{ element.name }}</span><span class="quiet">{{ element.kind }}</span></button><button v-if="opening(element.id)" class="press plain small opens" :aria-expanded="opened.has(element.id)" :aria-label="`Parts of ${element.name}`" title="Its parts, each with its turn" @click="toggle(element.id)"><UIcon :name="opened.has(element.id) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'" /></button></span>
           <div class="bars" :style="{ width: `${total}px` }">
             <ScoreBars :bars="bars.get(element.id)!" :name="element.name" :thinnest="thinnest" @press="pressCue" />
             <ScorePart v-for="turn in turnsOf(element.id)" :key="`${turn.cue}-${turn.index}`" :turn="turn" @stagger="(cue, stagger) => setStagger(cue, stagger)" />
@@ -336,9 +336,9 @@ defineExpose({ newBeat })
 .line.end::before { border-left: 4px double var(--third); }
 .line:hover::before { border-color: var(--now); }
 .part { display: flex; border-bottom: 1px solid color-mix(in srgb, var(--line) 60%, transparent); position: relative; }
-.name { width: 172px; flex: none; display: flex; justify-content: space-between; align-items: flex-start; line-height: 36px; gap: 8px; padding: 0 12px 0 14px; border: 0; border-right: 1px solid var(--line); background: var(--panel); color: inherit; font: inherit; position: sticky; left: 0; z-index: 5; text-align: left; cursor: pointer; }
+.name { width: 172px; flex: none; display: flex; justify-content: space-between; align-items: flex-start; gap: 8px; padding: 0 12px 0 14px; border: 0; border-right: 1px solid var(--line); background: var(--panel); color: inherit; font: inherit; line-height: 36px; position: sticky; left: 0; z-index: 5; text-align: left; cursor: pointer; }
 .choose { display: flex; flex: 1; min-width: 0; justify-content: space-between; align-items: center; gap: 8px; height: 36px; line-height: inherit; border: 0; background: none; padding: 0; color: inherit; font: inherit; text-align: left; cursor: pointer; }
-.open { padding: 2px; margin: 7px -8px 0 0; line-height: 1; }
+.opens { padding: 2px; margin: 7px -8px 0 0; line-height: 1; }
 .ways { position: absolute; right: 4px; top: 6px; padding: 4px 6px; }
 .name span:first-child { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .part.here .name { background: var(--act-wash); font-weight: 600; }
