@@ -291,7 +291,7 @@ defineExpose({ newBeat })
           </div>
         </div>
         <div v-if="score.board" class="part" :style="{ height: `${heightOf(cameraRow)}px` }">
-          <span class="name"><span>Camera</span><span class="quiet">board</span></span>
+          <span class="name"><span class="choose"><span>Camera</span><span class="quiet">board</span></span></span>
           <div class="bars" :style="{ width: `${total}px` }">
             <ScoreBars :bars="bars.get(cameraRow)!" name="the camera" :thinnest="thinnest" @press="pressCue" />
             <UDropdownMenu v-if="store.canEdit" :items="cameraMenu" :content="{ align: 'start' }" :ui="{ content: 'max-h-96 overflow-y-auto' }"><button class="plus" aria-label="Let the camera go"><UIcon name="i-lucide-plus" />go to</button></UDropdownMenu>
@@ -336,7 +336,7 @@ defineExpose({ newBeat })
 .line.end::before { border-left: 4px double var(--third); }
 .line:hover::before { border-color: var(--now); }
 .part { display: flex; border-bottom: 1px solid color-mix(in srgb, var(--line) 60%, transparent); position: relative; }
-.name { width: 172px; flex: none; display: flex; justify-content: space-between; align-items: flex-start; gap: 8px; padding: 0 12px 0 14px; border: 0; border-right: 1px solid var(--line); background: var(--panel); color: inherit; font: inherit; line-height: 36px; position: sticky; left: 0; z-index: 5; text-align: left; cursor: pointer; }
+.name { width: 172px; flex: none; display: flex; justify-content: space-between; align-items: flex-start; gap: 8px; padding: 0 12px 0 14px; border: 0; border-right: 1px solid var(--line); background: var(--panel); color: inherit; font: inherit; position: sticky; left: 0; z-index: 5; text-align: left; cursor: pointer; }
 .choose { display: flex; flex: 1; min-width: 0; justify-content: space-between; align-items: center; gap: 8px; height: 36px; line-height: inherit; border: 0; background: none; padding: 0; color: inherit; font: inherit; text-align: left; cursor: pointer; }
 .opens { padding: 2px; margin: 7px -8px 0 0; line-height: 1; }
 .ways { position: absolute; right: 4px; top: 6px; padding: 4px 6px; }
