@@ -30,11 +30,12 @@ try {
 
   /** Script time of one shown frame, ms: what the page's scripts took over some seconds, by the browser's own account. */
   const scriptPerFrame = async (moving: number) => {
-    const id = await bring(deckOf(1, 40, moving, 1, true))
+    const id = await bring(deckOf(1, moving, moving, 1, true))
     await page.goto(`/present/${id}`)
     await page.waitForSelector('.stage-slide')
     await page.keyboard.press('Space')
-    await page.waitForTimeout(2500)
+    // One begins after the other, 50 ms apart: all of them move when counting begins.
+    await page.waitForTimeout(2500 + moving * 50)
     const client = await page.context().newCDPSession(page)
     await client.send('Performance.enable')
     const read = async () => Object.fromEntries((await client.send('Performance.getMetrics')).metrics.map(({ name, value }) => [name, value]))

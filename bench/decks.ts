@@ -27,7 +27,7 @@ export function deckOf(slides: number, elements: number, moving: number, cuesEac
       changes.push({ do: 'put', table: 'elements', record: element })
       for (let c = 0; c < (at < moving ? cuesEach : 0); c++) {
         const cue: Cue = {
-          id: ids.id(), beat: beat.record.id, element: id, order: `c${String(at * 10 + c).padStart(3, '0')}`, what: c ? 'emphasis' : forever ? 'emphasis' : 'enter', effect: c || forever ? 'pulse' : 'rise',
+          id: ids.id(), beat: beat.record.id, element: id, order: `d${String(at * 10 + c).padStart(4, '0')}`, what: c ? 'emphasis' : forever ? 'emphasis' : 'enter', effect: c || forever ? 'pulse' : 'rise',
           options: {}, anchor: { to: 'beat' }, delay: at * 0.05, duration: 1, easing: namedEasings['ease out'], repeat: forever ? 'forever' : 1,
         }
         changes.push({ do: 'put', table: 'cues', record: cue })
