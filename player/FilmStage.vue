@@ -2,6 +2,7 @@
 import { computed, nextTick, onMounted, provide, ref, shallowRef } from 'vue'
 import { captionAt, captionTrack, voiceAt } from '#core/sound'
 import { inkOf } from '#core/drawing'
+import { speaks } from '#core/deck'
 import { faceAt } from '#core/figures'
 import { fontNeeds } from '#core/themes'
 import { frameCount, frameSeconds, momentAt, repeatedFrames, rundown, soundPlan, type Moment, type TimingContext } from '#core/timing'
@@ -24,7 +25,7 @@ const plan = computed(() => rundown(props.bundle.deck, 'film', host.value as Tim
 const sounds = computed(() => soundPlan(props.bundle.deck, plan.value, host.value as TimingContext))
 const voiceOf = (moment: Moment) => voiceAt(plan.value, sounds.value, hash => peaksIn(props.bundle, hash), moment)
 /** Slides on which a face moves with the voice. */
-const faces = computed(() => new Set(plan.value.slides.filter(slide => slide.score.elements.some(element => element.kind === 'figure' && (element.speaks ?? element.speaker))).map(slide => slide.slide)))
+const faces = computed(() => new Set(plan.value.slides.filter(slide => slide.score.elements.some(speaks)).map(slide => slide.slide)))
 const track = computed(() => captionTrack(props.bundle.deck, sounds.value))
 const stage = ref<InstanceType<typeof StageView>>()
 const root = ref<HTMLElement>()

@@ -1,8 +1,8 @@
 import { cssColor } from '#core/color'
 import type { Theme } from '#core/deck'
 import { countedText } from '#core/text'
-import { applyDrawn } from './hand-drawing'
 import { restingPart, type ElementFrame, type Frame, type PartFrame, type Polygon, type Stroke, type WordsMoment } from '#core/timing'
+import { applyDrawn } from './hand-drawing'
 import type { Redraw } from './host'
 import { tintFilter } from './tint-filter'
 

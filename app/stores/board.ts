@@ -1,5 +1,5 @@
-import { addCue, setFields, viewsOf, type BoardView, type Box, type Slide } from '#core/deck'
-import { boardToSlides, cameraCue, makeBoard, slidesToBoard, tourViews, viewAround, type TimingContext } from '#core/timing'
+import { setFields, viewsOf, type BoardView, type Box, type Slide } from '#core/deck'
+import { boardToSlides, goInBeat, makeBoard, removeView, slidesToBoard, tourViews, unmakeBoard, viewAround, type TimingContext } from '#core/timing'
 
 /** The board that is open: its views, and the moves of its camera. */
 export const useBoard = defineStore('board', () => {
@@ -16,7 +16,7 @@ export const useBoard = defineStore('board', () => {
 
   const make = () => slide.value && store.edit('make a board', makeBoard(store.deck!, { slide: slide.value.id, across: 3, down: 2 }, context))
   /** Takes the board away; what lies beyond the picture stays where it is. */
-  const unmake = () => set('make the board a slide again', { board: undefined, views: undefined, opens: undefined })
+  const unmake = () => slide.value && store.edit('make the board a slide again', unmakeBoard(store.deck!, { slide: slide.value.id }))
   function add(box: Box) {
     const id = freshId()
     set('frame a view', { views: [...views.value, { id, name: `View ${views.value.length + 1}`, box }] })
@@ -24,7 +24,13 @@ export const useBoard = defineStore('board', () => {
   }
   const around = (boxes: readonly Box[]) => boxes.length && slide.value && add(viewAround(store.deck!, slide.value.id, boxes))
   const change = (id: string, label: string, fields: Partial<BoardView>) => set(label, { views: views.value.map(one => (one.id === id ? { ...one, ...fields } : one)) })
-  const remove = (id: string) => set('remove a view', { views: views.value.filter(one => one.id !== id), ...(slide.value?.opens === id ? { opens: undefined } : {}) })
+  function remove(id: string) {
+    if (!slide.value) return
+    const changes = removeView(store.deck!, { slide: slide.value.id, view: id })
+    const moves = changes.filter(change => change.do === 'drop').length
+    store.edit('remove a view', changes)
+    if (moves) tell(moves === 1 ? 'The camera’s way to it went with it.' : `${moves} ways of the camera to it went with it.`)
+  }
   function move(id: string, by: number) {
     const from = views.value.findIndex(one => one.id === id)
     const to = Math.max(0, Math.min(views.value.length - 1, from + by))
@@ -53,7 +59,7 @@ export const useBoard = defineStore('board', () => {
 
   /** Lets the camera go to a view (or `all`) in a beat. */
   function goTo(id: string, beat: string) {
-    const changes = addCue(store.deck!, { cue: cameraCue(beat, id) }, context)
+    const changes = goInBeat(store.deck!, { beat, view: id }, context)
     store.edit(`go to ${nameOf(id)}`, changes)
     if (changes[0]?.do === 'put') store.cueId = changes[0].record.id
   }

@@ -1,4 +1,3 @@
-import type { FontFaceFile } from '#core/deck'
 import { inkKey, inkOf, type InkBook, type Traced, type WordOutlines } from '#core/drawing'
 
 type Wish = { font: { family: string, weight: number, italic: boolean }, text: string }
@@ -7,7 +6,6 @@ type Wish = { font: { family: string, weight: number, italic: boolean }, text: s
 export const useInk = defineStore('ink', () => {
   const book = shallowRef<InkBook>({ words: {}, traced: {} })
   const asked = new Set<string>()
-  let faces: readonly FontFaceFile[] = []
   const waiting: Wish[] = []
 
   /** Asks for what was missed meanwhile, all at once. */
@@ -15,7 +13,7 @@ export const useInk = defineStore('ink', () => {
     const words = waiting.splice(0, 2000)
     if (waiting.length) setTimeout(ask)
     const forget = () => words.forEach(({ font, text }) => asked.delete(`${inkKey(font)}|${text}`))
-    const found = await $fetch<Record<string, Record<string, WordOutlines>>>('/api/fonts/outlines', { method: 'POST', body: { faces, words } }).catch(() => null)
+    const found = await $fetch<Record<string, Record<string, WordOutlines>>>('/api/fonts/outlines', { method: 'POST', body: { words } }).catch(() => null)
     // Whoever asks again later, asks anew.
     if (!found) return void setTimeout(forget, 5000)
     const known = { ...book.value.words }
@@ -53,7 +51,5 @@ export const useInk = defineStore('ink', () => {
       },
     }
   })
-  /** Says which faces of the team's own a deck is set in. */
-  const need = (list: readonly FontFaceFile[]) => { faces = list }
-  return { book, ink, need }
+  return { book, ink }
 })

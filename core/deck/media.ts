@@ -1,4 +1,4 @@
-import type { Deck } from './records'
+import type { Deck, Element } from './records'
 
 const hash = /^[0-9a-f]{64}$/
 
@@ -14,9 +14,12 @@ function visit(value: unknown, found: (hash: string) => void) {
 }
 
 /** The hashes of all media that records refer to, in order. */
+/** Whether a figure's face moves with the voice that is heard: as it says, else where it stands for the speaker. */
+export const speaks = (element: Element) => element.kind === 'figure' && (element.speaks ?? element.speaker === true)
+
 /** The voices that faces move with, by hash: none where no figure speaks. */
 export const voicesOf = (deck: Deck): string[] =>
-  Object.values(deck.elements).some(element => element.kind === 'figure' && (element.speaks ?? element.speaker))
+  Object.values(deck.elements).some(speaks)
     ? [...new Set(Object.values(deck.sounds).filter(sound => sound.use === 'narration').map(sound => sound.media))]
     : []
 

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyChanges, beatsOf, cuesOf, deckSchema, elementsOf, mend, slidesOf, type Change, type Deck, type Easing } from '../deck'
 import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../testing'
-import { boardToSlides, cameraOn, cameraSpeed, cameraWay, compileSlide, fastestOf, frameAt, lastMoment, largestSeen, makeBoard, overviewOf, slidesToBoard, viewAround, type Camera } from './index'
+import { boardToSlides, cameraOn, cameraSpeed, cameraWay, compileSlide, fastestOf, frameAt, goInBeat, lastMoment, largestSeen, makeBoard, overviewOf, removeView, slidesToBoard, unmakeBoard, viewAround, type Camera } from './index'
 
 const size = { width: 1920, height: 1080 }
 const place = fc.record({ x: fc.integer({ min: -4000, max: 12_000 }), y: fc.integer({ min: -4000, max: 12_000 }), scale: fc.double({ min: 0.05, max: 8, noNaN: true }), angle: fc.integer({ min: -180, max: 180 }) })
@@ -172,6 +172,48 @@ describe('slides and boards', () => {
     const there = Object.values(back.elements).find(element => element.name === 'words')!
     expect(there.box).toMatchObject({ x: 100, y: 100, width: 1200, height: 600 })
     expect(cuesOf(back, beatsOf(back, there.owner)[0]!.id)).toHaveLength(1)
+  })
+
+  it('takes the camera’s ways along with a view or the board that they need, and links with the slides that they lead to', () => {
+    const { deck, slide } = board([go('v1'), go('v2', { id: 'second', beat: 'b1' })], 'v1')
+    const less = applyChanges(deck, removeView(deck, { slide, view: 'v1' }))
+    expect(less.slides[slide]).toMatchObject({ views: [{ id: 'v0' }, { id: 'v2' }] })
+    expect(less.slides[slide]!.opens).toBeUndefined()
+    expect(Object.values(less.cues).map(one => one.options.view)).toEqual(['v2'])
+    const plain = applyChanges(deck, unmakeBoard(deck, { slide }))
+    expect(plain.slides[slide]!.board).toBeUndefined()
+    expect(Object.values(plain.cues)).toEqual([])
+    expect(plain.elements.words!.box).toEqual(deck.elements.words!.box)
+
+    const linked = applyChanges(freshDeck(), [])
+    const first = slidesOf(linked)[0]!
+    const talk = applyChanges(linked, [
+      { do: 'put', table: 'slides', record: { ...first, id: 'other', order: 'y' } }, { do: 'put', table: 'slides', record: { ...first, id: 'third', order: 'z' } },
+      ...['other', 'third'].map((id): Change => ({ do: 'put', table: 'beats', record: beat({ id: `b-${id}`, slide: id }) })),
+      { do: 'put', table: 'elements', record: { ...textElement('link', 'third', []), text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'there', marks: [{ type: 'link', attrs: { href: '#other' } }] }] }] } } as never },
+    ])
+    const made = applyChanges(talk, slidesToBoard(talk, { slides: [first.id, 'other'] }, context))
+    expect(JSON.stringify(made.elements.link)).toContain(`#${slidesOf(made)[0]!.id}`)
+  })
+
+  it('goes on from view to view within a beat, one after the other', () => {
+    const { deck, slide } = board([go('v1')])
+    const more = applyChanges(deck, goInBeat(deck, { beat: 'b0', view: 'v2' }, { id: () => 'next' }))
+    expect(more.cues.next!.anchor).toEqual({ to: 'end', cue: 'c0' })
+    const legs = compileSlide(more, slide, timingContext).board!.camera.legs
+    expect(legs[1]!.cue.start).toBeCloseTo(legs[0]!.cue.end, 6)
+  })
+
+  it('leaves the ground of the first slide behind its view, and not behind the whole board', () => {
+    const base = freshDeck()
+    const first = slidesOf(base)[0]!
+    const deck = applyChanges(base, [
+      { do: 'set', table: 'slides', id: first.id, fields: { backdrop: { fill: { kind: 'linear', angle: 0, stops: [{ color: { hex: '#000000' }, at: 0 }, { color: { hex: '#222222' }, at: 1 }] } } } },
+      { do: 'put', table: 'slides', record: { ...first, id: 'second', order: 'z' } }, { do: 'put', table: 'beats', record: beat({ id: 'b', slide: 'second' }) },
+    ])
+    const made = applyChanges(deck, slidesToBoard(deck, { slides: [first.id, 'second'] }, context))
+    expect(slidesOf(made)[0]!.backdrop).toBeUndefined()
+    expect(Object.values(made.elements).filter(element => element.name.startsWith('Ground of '))).toHaveLength(1)
   })
 
   it('does nothing with one slide, a board among them, or a board without views', () => {

@@ -7,17 +7,14 @@ import { mediaIfThere } from '../database/media'
 import { bringFaces, outlinesOf, serverMeasurer } from '../measure/measurer'
 import { linesOf } from '../media/lines'
 
-/** The pictures that a hand draws in a deck, by their hashes. */
-const drawnPictures = (deck: Deck) => Object.values(deck.cues).flatMap(cue => {
-  const element = cue.element === null || !effectNamed(cue.effect).byHand ? undefined : deck.elements[cue.element]
-  return element?.kind === 'picture' && element.media ? [element.media] : []
-})
+/** What a hand draws in a deck. */
+const drawnElements = (deck: Deck) => Object.values(deck.cues).flatMap(cue => (cue.element !== null && effectNamed(cue.effect).byHand ? deck.elements[cue.element] ?? [] : []))
 
 /** All that hands need to know in a deck: how words are written, from the fonts at hand, and the lines of the pictures that they draw. */
 export async function serverInk(deck: Deck): Promise<Ink> {
   await bringFaces(fontNeeds(deck).faces, mediaIfThere)
   const traced = new Map<string, Traced>()
-  for (const hash of new Set(drawnPictures(deck))) {
+  for (const hash of new Set(drawnElements(deck).flatMap(element => (element.kind === 'picture' ? element.media ?? [] : [])))) {
     const found = await linesOf(hash)
     if (found) traced.set(hash, found)
   }
@@ -26,6 +23,7 @@ export async function serverInk(deck: Deck): Promise<Ink> {
 
 /** The same as data, with just what the deck's hands ask for. */
 export async function inkBookOf(deck: Deck, tables: readonly DataTable[], lengths: Readonly<Record<string, number>>): Promise<InkBook> {
+  if (!drawnElements(deck).length) return { words: {}, traced: {} }
   const { ink, book } = recordedInk(await serverInk(deck))
   const context: TimingContext = { measurer: serverMeasurer(), table: id => tables.find(table => table.id === id), mediaLength: hash => lengths[hash], ink }
   for (const slide of slidesOf(deck)) compileSlide(deck, slide.id, context)

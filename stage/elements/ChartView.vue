@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, inject, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { drawingOfElement, inBetween } from '#core/charts'
 import type { ChartElement, Deck, ShownElement, Theme } from '#core/deck'
 import type { ElementFrame } from '#core/timing'
 import { drawChartInto } from '../chart-nodes'
-import { redrawKey, type StageHost } from '../host'
+import type { StageHost } from '../host'
+import { useRedraw } from '../redraw'
 
 const props = defineProps<{ deck: Deck, theme: Theme, element: ChartElement & ShownElement, host: StageHost, prompts: boolean }>()
 const svg = ref<SVGSVGElement>()
@@ -30,12 +31,7 @@ watch(() => [drawing.value, props.element.chart, props.theme], () => {
   shown = null
   redraw(null)
 }, { flush: 'post' })
-const signIn = inject(redrawKey)
-onMounted(() => {
-  signIn?.(props.element.id, redraw)
-  redraw(null)
-})
-onBeforeUnmount(() => signIn?.(props.element.id, null))
+useRedraw(() => props.element.id, redraw)
 </script>
 
 <template>

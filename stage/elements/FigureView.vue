@@ -1,16 +1,15 @@
 <script setup lang="ts">
-import { computed, inject, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import type { FigureElement, ShownElement, Theme } from '#core/deck'
+import { computed, ref, watch } from 'vue'
+import { speaks, type FigureElement, type ShownElement, type Theme } from '#core/deck'
 import { drawFigure, faceAt, figureLook, restingFace, type Face, type FigureDrawing, type Pose } from '#core/figures'
 import type { ElementFrame, Frame } from '#core/timing'
-import { redrawKey } from '../host'
+import { useRedraw } from '../redraw'
 
 /** A drawn person, feet on the lower edge of its box; as it acts, its parts are drawn anew without rendering. */
 const props = defineProps<{ theme: Theme, element: FigureElement & ShownElement }>()
 const group = ref<SVGGElement>()
 const look = computed(() => figureLook(props.element, props.theme))
 const composed = computed(() => drawFigure({ look: look.value, pose: props.element.pose }, props.theme.palette))
-const speaks = computed(() => props.element.speaks ?? props.element.speaker === true)
 const space = 'http://www.w3.org/2000/svg'
 const mirrored = (faces: 'left' | 'right') => (faces === 'left' ? 'scale(-1 1)' : '')
 let shown: { pose: Pose | null, face: Face, of: FigureDrawing } | null = null
@@ -31,7 +30,7 @@ function write({ parts }: FigureDrawing) {
 function redraw(frame: ElementFrame | null, voice?: Frame['voice']) {
   if (!group.value) return
   const pose = frame?.figure?.pose ?? null
-  const face = voice && speaks.value ? faceAt(voice) : restingFace
+  const face = voice && speaks(props.element) ? faceAt(voice) : restingFace
   const same = shown && shown.of === composed.value && shown.pose === pose && shown.face.mouth === face.mouth && shown.face.brows === face.brows && shown.face.eyes === face.eyes
   if (same) return
   shown = { pose, face, of: composed.value }
@@ -42,12 +41,7 @@ watch([composed, () => props.element.facing], () => {
   shown = null
   redraw(null)
 }, { flush: 'post' })
-const signIn = inject(redrawKey)
-onMounted(() => {
-  signIn?.(props.element.id, redraw)
-  redraw(null)
-})
-onBeforeUnmount(() => signIn?.(props.element.id, null))
+useRedraw(() => props.element.id, redraw)
 </script>
 
 <template>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, inject, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, nextTick, onBeforeUnmount, ref } from 'vue'
 import type { FilmElement, ShownElement } from '#core/deck'
 import { outlineOf } from '#core/shapes'
 import { spanOfClip, type ElementFrame } from '#core/timing'
 import { driveVideo } from '../drive-video'
-import { redrawKey, type StageHost } from '../host'
+import type { StageHost } from '../host'
+import { useRedraw } from '../redraw'
 
 /** A film in its frame: a still until it plays, where the host has one; else the video itself, sought to that still. */
 const props = defineProps<{ element: FilmElement & ShownElement, host: StageHost, prompts: boolean, scale: number }>()
@@ -62,15 +63,8 @@ function redraw(frame: ElementFrame | null) {
     void nextTick(drive)
   } else drive()
 }
-const signIn = inject(redrawKey)
-onMounted(() => {
-  signIn?.(props.element.id, redraw)
-  drive()
-})
-onBeforeUnmount(() => {
-  video.value?.pause()
-  signIn?.(props.element.id, null)
-})
+useRedraw(() => props.element.id, redraw)
+onBeforeUnmount(() => video.value?.pause())
 </script>
 
 <template>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, inject, onBeforeUnmount, onMounted, ref, useId } from 'vue'
+import { computed, ref, useId } from 'vue'
 import { cssColor, isPlain, type Palette } from '#core/color'
 import type { ShapeElement, ShownElement } from '#core/deck'
 import { shapePath } from '#core/drawing'
-import { redrawKey, type StageHost } from '../host'
+import type { StageHost } from '../host'
+import { useRedraw } from '../redraw'
 import PaintDefs from './PaintDefs.vue'
 
 const props = defineProps<{ palette: Palette, element: ShapeElement & ShownElement, host: StageHost, scale: number }>()
@@ -20,12 +21,10 @@ const outlined = computed(() => props.element.stroke?.width ?? 0)
 const inner = computed(() => ({ width: Math.max(0, size.value.width - outlined.value), height: Math.max(0, size.value.height - outlined.value) }))
 /** On the way from another shape its outline is that of neither. */
 const filled = ref<SVGPathElement>()
-const signIn = inject(redrawKey, undefined)
-onMounted(() => signIn?.(props.element.id, frame => {
+useRedraw(() => props.element.id, frame => {
   const d = frame?.outline ?? drawn.value.fill
   if (filled.value && filled.value.getAttribute('d') !== d) filled.value.setAttribute('d', d)
-}))
-onBeforeUnmount(() => signIn?.(props.element.id, null))
+})
 const cap = computed(() => (props.element.line?.way === 'freehand' || !props.element.ends ? 'round' : 'butt'))
 </script>
 

@@ -1,4 +1,4 @@
-import { addCue, applyChanges, beatsOf, clip, cuesOf, elementsOf, extentOf, groundHex, groundOf, orderAt, orderLast, ordersAt, pasteClipping, slidesOf, soundsFrom, viewsOf, type Beat, type BoardView, type Box, type Change, type Clipping, type Cue, type Deck, type EditContext, type Element, type Id, type Slide } from '../../deck'
+import { addCue, applyChanges, beatsOf, clip, cuesOf, elementsOf, extentOf, groundHex, groundOf, orderAt, orderLast, ordersAt, pasteClipping, removeCues, slidesOf, soundsFrom, viewsOf, type Beat, type BoardView, type Box, type Change, type Clipping, type Cue, type Deck, type EditContext, type Element, type Id, type Slide } from '../../deck'
 import { compileSlide } from '../compile'
 import { goToView } from '../effects'
 import { namedEasings } from '../easing'
@@ -25,6 +25,30 @@ export function makeBoard(deck: Deck, wish: { slide: Id, across: number, down: n
   const { width, height } = deck.info.info!.size
   const [across, down] = [Math.max(1, wish.across), Math.max(1, wish.down)]
   return [{ do: 'set', table: 'slides', id: wish.slide, fields: { board: { width: Math.round(width * across), height: Math.round(height * down) }, views: [{ id: context.id(), name: 'Start', box: { x: 0, y: 0, width, height, angle: 0 } }] } }]
+}
+
+/** Makes a board a slide again: its views go, and what its camera did; what lies beyond the picture stays where it is. */
+export const unmakeBoard = (deck: Deck, wish: { slide: Id }): Change[] => [
+  ...removeCues(deck, { cues: cameraCues(deck, wish.slide).map(cue => cue.id) }),
+  { do: 'set', table: 'slides', id: wish.slide, fields: { board: undefined, views: undefined, opens: undefined } },
+]
+
+/** Takes a view of a board away, and the moves of the camera that led to it; what stands in it stays. */
+export function removeView(deck: Deck, wish: { slide: Id, view: Id }): Change[] {
+  const slide = deck.slides[wish.slide]
+  if (!slide?.views?.some(view => view.id === wish.view)) return []
+  return [
+    ...removeCues(deck, { cues: cameraCues(deck, slide.id).filter(cue => cue.options.view === wish.view).map(cue => cue.id) }),
+    { do: 'set', table: 'slides', id: slide.id, fields: { views: slide.views.filter(view => view.id !== wish.view), ...(slide.opens === wish.view ? { opens: undefined } : {}) } },
+  ]
+}
+
+const cameraCues = (deck: Deck, slide: Id) => beatsOf(deck, slide).flatMap(beat => cuesOf(deck, beat.id).filter(cue => cue.what === 'camera'))
+
+/** Lets the camera of a board go to a view, or to all of it (`all`), in a beat: after what it does there already. */
+export function goInBeat(deck: Deck, wish: { beat: Id, view: string }, context: EditContext): Change[] {
+  const last = cuesOf(deck, wish.beat).findLast(cue => cue.what === 'camera')
+  return addCue(deck, { cue: { ...cameraCue(wish.beat, wish.view), ...(last ? { anchor: { to: 'end' as const, cue: last.id } } : {}) } }, context)
 }
 
 /** The words that a slide is known by: of its title, else its number. */
@@ -55,13 +79,15 @@ export function slidesToBoard(deck: Deck, wish: { slides: readonly Id[] }, conte
     id: context.id(), name: nameOf(deck, slide.id, index),
     box: { x: room + (index % columns) * (size.width + room), y: room + Math.floor(index / columns) * (size.height + room), width: size.width, height: size.height, angle: 0 },
   }))
+  // What lay behind the first slide lies behind its view, and not behind the whole board.
+  const { backdrop: _, guides: __, agenda: ___, ...rest } = first
   const board: Slide = {
-    ...first, id: context.id(), order: orderAt(slidesOf(deck), slidesOf(deck).indexOf(first)), notes: slides.map(slide => slide.notes).filter(Boolean).join('\n\n').slice(0, 200_000),
+    ...rest, id: context.id(), order: orderAt(slidesOf(deck), slidesOf(deck).indexOf(first)), notes: slides.map(slide => slide.notes).filter(Boolean).join('\n\n').slice(0, 200_000),
     board: { width: room + columns * (size.width + room), height: room + rows * (size.height + room) }, views, opens: views[0]!.id,
   }
   const work = working(deck)
   work.do([{ do: 'put', table: 'slides', record: board }])
-  const ground = groundHex(deck, first)
+  const ground = groundHex(work.now, board)
   const starts: number[] = []
   slides.forEach((slide, index) => {
     const base = beatsOf(work.now, board.id).length
@@ -92,8 +118,19 @@ export function slidesToBoard(deck: Deck, wish: { slides: readonly Id[] }, conte
     if (from === undefined && until === undefined) continue
     work.do([{ do: 'set', table: 'sounds', id: sound.id, fields: { ...(from === undefined ? {} : { fromSlide: board.id, delay: sound.delay + (at[starts[from]!]?.at ?? 0) }), ...(until === undefined ? {} : { untilSlide: board.id }) } }])
   }
+  work.do(relinked(work.now, new Map(slides.map(slide => [slide.id, board.id]))))
   work.do(dropSlides(work.now, slides.map(slide => slide.id)))
   return work.changes
+}
+
+/** Words that lead to slides which become others lead to those. */
+function relinked(deck: Deck, to: ReadonlyMap<Id, Id>): Change[] {
+  return Object.values(deck.elements).flatMap((element): Change[] => {
+    if (element.kind !== 'text') return []
+    const before = JSON.stringify(element.text)
+    const after = before.replace(/"href":"#([^"]+)"/g, (whole, id: Id) => (to.has(id) ? `"href":"#${to.get(id)}"` : whole))
+    return after === before ? [] : [{ do: 'set', table: 'elements', id: element.id, fields: { text: JSON.parse(after) as typeof element.text } }]
+  })
 }
 
 /** Everything of some slides, taken away; what was said of their sounds stays as it is. */
@@ -177,6 +214,7 @@ export function boardToSlides(deck: Deck, wish: { slide: Id }, context: EditCont
   for (const sound of [...soundsFrom(deck, board.id), ...Object.values(deck.sounds).filter(one => one.untilSlide === board.id && one.fromSlide !== board.id)]) {
     work.do([{ do: 'set', table: 'sounds', id: sound.id, fields: { ...(sound.fromSlide === board.id ? { fromSlide: made[0]! } : {}), ...(sound.untilSlide === board.id ? { untilSlide: made.at(-1)! } : {}) } }])
   }
+  work.do(relinked(work.now, new Map([[board.id, made[0]!]])))
   work.do(dropSlides(work.now, [board.id]))
   return work.changes
 }
@@ -194,7 +232,7 @@ export function viewAround(deck: Deck, slide: Id, boxes: readonly Box[]): Box {
 }
 
 /** A cue that lets the camera go to a view of a board, or to all of it (`all`). */
-export const cameraCue = (beat: Id, view: string): Omit<Cue, 'id' | 'order'> =>
+const cameraCue = (beat: Id, view: string): Omit<Cue, 'id' | 'order'> =>
   ({ beat, element: null, what: 'camera', effect: goToView.name, options: { view }, anchor: { to: 'beat' }, delay: 0, duration: goToView.duration, easing: namedEasings['gently both ways'], repeat: 1 })
 
 /**
@@ -211,7 +249,7 @@ export function tourViews(deck: Deck, wish: { slide: Id, back: boolean }, contex
   const fresh = orders.map((order): Beat => ({ id: context.id(), slide: wish.slide, order, start, hold: { kind: 'reading' } }))
   const work = working(deck)
   work.do([
-    ...beats.flatMap(beat => cuesOf(deck, beat.id).filter(cue => cue.what === 'camera').map((cue): Change => ({ do: 'drop', table: 'cues', id: cue.id }))),
+    ...removeCues(deck, { cues: cameraCues(deck, wish.slide).map(cue => cue.id) }),
     ...fresh.map((record): Change => ({ do: 'put', table: 'beats', record })),
   ])
   const all = [...beats, ...fresh].slice(1)

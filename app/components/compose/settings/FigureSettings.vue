@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { setFields, type Color, type FigureElement, type FigureLook, type ShownElement, type Theme } from '#core/deck'
+import { setFields, speaks, type Color, type FigureElement, type FigureLook, type ShownElement, type Theme } from '#core/deck'
 import { figureLook, poseNamed } from '#core/figures'
 
 /** A drawn person: pose, body, hair, clothes and colours. The one that stands for the speaker is dressed for the whole deck. */
@@ -37,7 +37,7 @@ const colored = (color: Color | null, take: (color: Color) => void) => { if (col
     <div class="row"><span class="label">Pose</span><FigureFinder :look="look" :words="poseNamed(element.pose).label" @choose="pose => set('pose', { pose })" /></div>
     <div class="row"><span class="label">Turned</span><ViewSwitch label="Turned" :views="[{ value: 'left', label: 'left' }, { value: 'right', label: 'right' }]" :value="element.facing ?? 'right'" @show="facing => set('turn', { facing: facing as 'left' })" /></div>
     <label class="row"><span class="label">Stands for the speaker</span><input type="checkbox" :checked="!!element.speaker" @change="standFor(checked($event))"></label>
-    <label class="row"><span class="label">Face moves with the voice</span><input type="checkbox" :checked="element.speaks ?? !!element.speaker" @change="set('let the face speak', { speaks: checked($event) })"></label>
+    <label class="row"><span class="label">Face moves with the voice</span><input type="checkbox" :checked="speaks(element)" @change="set('let the face speak', { speaks: checked($event) })"></label>
     <p v-if="element.speaker" class="quiet small">{{ speakers === 1 ? 'Dressed here for the whole deck.' : `Dressed here for all ${speakers} places where the speaker stands.` }}</p>
     <div class="row"><span class="label">Body</span><select class="field" aria-label="Body" :value="look.body" @change="dress({ body: value($event) as 'slim' })"><option v-for="(words, name) in bodies" :key="name" :value="name">{{ words }}</option></select></div>
     <div class="row"><span class="label">Skin</span><span class="pair"><button v-for="skin in skins" :key="skin" class="swatch" :class="{ on: 'hex' in look.skin && look.skin.hex === skin }" :style="{ background: skin }" :aria-label="`Skin ${skin}`" @click="dress({ skin: { hex: skin } })" /></span></div>

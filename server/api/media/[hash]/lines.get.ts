@@ -5,7 +5,7 @@ import { linesOf } from '../../../media/lines'
 export default defineEventHandler(async event => {
   await requireViewer(event)
   const lines = await linesOf(getRouterParam(event, 'hash')!)
-  if (!lines) return refuse(404, 'There is no such picture in Media, or it cannot be read.')
+  if (!lines) return refuse(404, 'There is no such picture in Media, or its lines could not be found just now.')
   setHeader(event, 'cache-control', 'private, max-age=86400')
   return lines
 })
