@@ -47,7 +47,7 @@ export const fastestOf = (way: CameraWay, cue: Pick<Cue, 'easing'>, seconds: num
 /** Seconds that a way takes: as is chosen, or as feels unhurried; never so few that the picture rushes by (`cameraSpeed`). */
 export function cameraSeconds(way: CameraWay, cue: Pick<Cue, 'easing' | 'duration' | 'options'>): number {
   if (way.length < 1e-6) return 0
-  const wished = optionOf<string>(goToView, cue.options, 'takes') === 'fixed' ? cue.duration : way.length / (cameraSpeed.easy * optionOf<number>(goToView, cue.options, 'speed') / 100)
+  const wished = goToView.follows!(cue.options) ? way.length / (cameraSpeed.easy * optionOf<number>(goToView, cue.options, 'speed') / 100) : cue.duration
   return Math.max(wished, (way.length * peakOf(cameraEase(cue))) / cameraSpeed.most)
 }
 

@@ -30,10 +30,7 @@ const leg = computed(() => store.score?.board?.camera.legs.find(one => one.cue.c
 const rush = computed(() => (leg.value ? fastestOf(leg.value.way, leg.value.cue.cue, leg.value.cue.round) / cameraSpeed.most : 0))
 const rushWords = computed(() => (rush.value < 0.55 ? 'calm' : rush.value < 0.85 ? 'brisk' : 'as fast as is pleasant'))
 /** All of it in a sentence; what stands below changes its words. */
-const sentence = computed(() => {
-  const item = store.score?.beats.flatMap(beat => beat.cues).find(one => one.cue.id === cue.value?.id)
-  return item ? cueSentence(store.deck!, item, nameOf, board.nameOf(item.cue.options.view)) : ''
-})
+const sentence = computed(() => (item.value ? cueSentence(store.deck!, item.value, nameOf, board.nameOf(item.value.cue.options.view)) : ''))
 const goesBack = computed(() => cue.value?.what === 'emphasis' || cue.value?.what === 'move')
 const repeats = computed(() => goesBack.value || cue.value?.effect === 'gesture')
 const choose = (name: string) => set({ effect: name, options: {}, easing: paceFor(name, cue.value!.what), ...(effectNamed(name).whole ? { parts: undefined } : {}) })
@@ -43,14 +40,16 @@ const least = computed(() => {
   const known = cue.value && shown ? leastLength(store.deck!, cue.value, shown, store.score!.tracks.get(shown.id)?.drawing) : null
   return known && !held.value && cue.value!.duration < known.seconds - 0.02 ? { ...known, seconds: Math.ceil(known.seconds * 10) / 10 } : null
 })
-/** Seconds that follow from what it does, as from the length of what is drawn. */
-const lasts = computed(() => effect.value.lasts?.(cue.value?.options ?? {}, store.score?.tracks.get(cue.value?.element ?? '')?.drawing ?? null) ?? null)
-const metres = computed(() => `${Math.round(store.score!.tracks.get(cue.value!.element!)!.drawing!.length).toLocaleString()} px`)
+/** The chosen cue in the score. */
+const item = computed(() => store.score?.beats.flatMap(beat => beat.cues).find(one => one.cue.id === cue.value?.id))
+/** Whether its length follows from what it does, as from the lines of what is drawn, or the way of the camera. */
+const follows = computed(() => effect.value.follows?.(cue.value?.options ?? {}) === true)
+const drawing = computed(() => (effect.value.byHand ? store.score?.tracks.get(cue.value?.element ?? '')?.drawing ?? null : null))
 const take = (seconds: number) => cue.value && store.edit(`change the motion of ${nameHere()}`, setLength(store.deck!, cue.value.id, seconds))
 /** A round that is held longer than asked, so that it does not flash more than three times a second. */
 const held = computed(() => {
-  const round = store.score?.tracks.get(cue.value?.element ?? '')?.cues.find(item => item.cue.id === cue.value?.id)?.round ?? 0
-  return cue.value && !isCamera.value && lasts.value === null && round > cue.value.duration + 0.001 ? round : null
+  const round = item.value?.round ?? 0
+  return cue.value && !isCamera.value && !follows.value && round > cue.value.duration + 0.001 ? round : null
 })
 function moveToBeat(beat: string) {
   if (!cue.value) return
@@ -75,7 +74,7 @@ const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by:
     <template v-if="isCamera">
       <div class="row"><span class="label">To</span><select class="field" aria-label="View" :value="board.views.some(view => view.id === cue!.options.view) ? cue.options.view : 'all'" @change="set({ options: { ...cue!.options, view: value($event) } })"><option v-for="(view, index) in board.views" :key="view.id" :value="view.id">{{ index + 1 }} {{ view.name }}</option><option value="all">all of the board</option></select></div>
       <div v-if="leg" class="speed" role="meter" aria-label="How fast the picture goes" :aria-valuenow="Math.round(rush * 100)" aria-valuemin="0" aria-valuemax="100" :aria-valuetext="rushWords"><span class="label">Fastest</span><i><b :style="{ width: `${Math.min(100, rush * 100)}%` }" /></i><span>{{ rushWords }}</span></div>
-      <p v-if="leg && cue.options.takes === 'fixed' && leg.cue.round > cue.duration + 0.02" class="quiet">It takes {{ secondsWords(leg.cue.round) }}, so that the picture does not rush by.</p>
+      <p v-if="leg && !follows && leg.cue.round > cue.duration + 0.02" class="quiet">It takes {{ secondsWords(leg.cue.round) }}, so that the picture does not rush by.</p>
     </template>
     <div v-else class="row"><span class="label">By</span><select class="field" aria-label="Effect" :value="cue.effect" @change="choose(value($event))"><option v-for="choice in choices" :key="choice.name" :value="choice.name">{{ choice.label }}</option></select></div>
     <OptionFields :of="effect" :options="cue.options" @set="options => set({ options })" />
@@ -83,8 +82,8 @@ const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by:
     <div class="row"><span class="label">Starts</span>
       <select class="field" aria-label="Starts with" :value="anchorValue" @change="setAnchor(value($event))"><option value="beat">with the beat</option><template v-for="other in others" :key="other.id"><option :value="`start:${other.id}`">as {{ nameOf(other) }}</option><option :value="`end:${other.id}`">after {{ nameOf(other) }}</option></template></select></div>
     <div class="row"><span class="label">after</span><NumberField :model-value="cue.delay" label="Delay" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="delay => set({ delay })" /></div>
-    <div v-if="cue.what !== 'media'" class="row"><span class="label">Takes</span><NumberField :model-value="lasts ?? (leg && cue.options.takes !== 'fixed' ? leg.cue.round : cue.duration)" label="Duration" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="take" /></div>
-    <p v-if="lasts !== null" class="quiet">As long as its lines, {{ metres }} of them. Another number makes it that long.</p>
+    <div v-if="cue.what !== 'media'" class="row"><span class="label">Takes</span><NumberField :model-value="follows && item ? item.round : cue.duration" label="Duration" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="take" /></div>
+    <p v-if="follows && drawing" class="quiet">As long as its lines, {{ Math.round(drawing.length).toLocaleString() }} px of them. Another number makes it that long.</p>
     <div v-if="least" class="least"><p>It needs {{ secondsWords(least.seconds) }} {{ least.why }}.</p><button v-if="store.canEdit" class="press small" @click="take(least.seconds)">Give it those</button></div>
     <p v-if="held" class="quiet">It takes {{ secondsWords(held) }}, so that it flashes no more than three times a second.</p>
     <div v-if="partChoices.length && !effect.whole && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row"><span class="label">Told apart</span>

@@ -2,7 +2,7 @@
 import type { ScoreCue } from '#core/timing'
 
 /** The cues of one row of the score as bars: their shape tells what they do, their words by what. */
-defineProps<{ bars: readonly { item: ScoreCue, x: number, width: number, label: string, lane: number }[], name: string, /** Bars under so many px have their words beside them. */ thinnest: number }>()
+defineProps<{ bars: readonly { item: ScoreCue, x: number, width: number, label: string, lane: number }[], name: string }>()
 const emit = defineEmits<{ press: [event: PointerEvent, item: ScoreCue, part: 'body' | 'edge'] }>()
 const store = useDeck()
 const many = useScore()
@@ -10,7 +10,7 @@ const many = useScore()
 
 <template>
   <button
-    v-for="bar in bars" :key="bar.item.cue.id" class="bar" :class="[bar.item.cue.what, { here: many.chosen.includes(bar.item.cue.id), thin: bar.width < thinnest }]" :style="{ left: `${bar.x}px`, top: `${7 + bar.lane * 28}px`, width: `${bar.width}px` }"
+    v-for="bar in bars" :key="bar.item.cue.id" class="bar" :class="[bar.item.cue.what, { here: many.chosen.includes(bar.item.cue.id), thin: bar.width < thinnestBar }]" :style="{ left: `${bar.x}px`, top: `${7 + bar.lane * 28}px`, width: `${bar.width}px` }"
     :aria-label="`${bar.label} of ${name}, beat ${bar.item.beat + 1}`" :data-cue="bar.item.cue.id" @pointerdown="emit('press', $event, bar.item, 'body')" @click="$event.detail === 0 && many.choose(bar.item.cue.id, $event.shiftKey)">
     <span class="shape" /><span class="words">{{ bar.label }}</span>
     <span v-if="store.canEdit && bar.item.cue.what !== 'media'" class="edge" @pointerdown.stop="emit('press', $event, bar.item, 'edge')" />

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-/** One part of an element in its turn within a cue. Lengths in px, but `stagger` in seconds and `step` px a second. */
-export interface ScoreTurn { cue: string, tone: string, index: number, words: string, x: number, width: number, top: number, step: number, stagger: number }
+import type { ScoreTurn } from '~/composables/score-bars'
 
 /** The bar of one part: dragged along time, it changes the time from one part to the next. */
 const props = defineProps<{ turn: ScoreTurn }>()

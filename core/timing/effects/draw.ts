@@ -1,14 +1,16 @@
+import type { Options } from '../../deck'
 import { handAt, nibs } from '../../drawing'
 import { clamp, colorOption, colorOptionOf, optionOf, type Effect } from './effect'
 
 /** Seconds that the colour takes to follow the lines, and the share of a cue of a fixed length that it takes at most. */
 const colouring = { seconds: 0.7, share: 0.35 }
 
-const speedOf = (options: Parameters<Effect['apply']>[2]) => optionOf<number>(draw, options, 'speed')
+const follows = (options: Options) => optionOf<string>(draw, options, 'takes') !== 'fixed'
+const speedOf = (options: Options) => optionOf<number>(draw, options, 'speed')
 
 /** The share of its time in which the lines are drawn; what is left is for the colour. */
-function lineShare(length: number, options: Parameters<Effect['apply']>[2]): number {
-  if (optionOf<string>(draw, options, 'takes') === 'fixed') return 1 - colouring.share
+function lineShare(length: number, options: Options): number {
+  if (!follows(options)) return 1 - colouring.share
   const seconds = length / speedOf(options)
   return seconds / (seconds + colouring.seconds)
 }
@@ -37,11 +39,12 @@ export const draw: Effect = {
     { kind: 'choice', name: 'fill', label: 'Its colour', values: [{ value: 'soft', label: 'comes softly' }, { value: 'sweep', label: 'is laid on from the left' }], initial: 'soft' },
   ],
   lasts(options, drawing) {
-    if (!drawing || optionOf<string>(draw, options, 'takes') === 'fixed') return null
+    if (!drawing || !follows(options)) return null
     return drawing.length / speedOf(options) + colouring.seconds
   },
+  follows: options => follows(options),
   fixed: options => ({ ...options, takes: 'fixed' }),
-  slower: (options, factor) => (optionOf<string>(draw, options, 'takes') === 'fixed' ? options : { ...options, speed: Math.min(12_000, Math.max(100, Math.round(speedOf(options) / factor))) }),
+  slower: (options, factor) => (!follows(options) ? options : { ...options, speed: Math.min(12_000, Math.max(100, Math.round(speedOf(options) / factor))) }),
   apply(part, progress, options, { drawing }) {
     const share = clamp(progress)
     if (share === 1) return

@@ -73,6 +73,8 @@ export interface Effect {
   byHand?: true
   /** Seconds that one part takes, where they follow from what it does; null as chosen. */
   lasts?(options: Options, drawing: HandDrawing | null): number | null
+  /** Whether its length follows from what it does, and not from what is chosen. */
+  follows?(options: Options): boolean
   /** Its options where its length is chosen after all, and where it takes `factor` times as long as it does. */
   fixed?(options: Options): Options
   slower?(options: Options, factor: number): Options

@@ -14,6 +14,7 @@ export const goToView: Effect = {
     { kind: 'number', name: 'speed', label: 'Speed', least: 10, most: Math.round((cameraSpeed.most / cameraSpeed.easy) * 100), step: 10, unit: '%', initial: 100, when: { name: 'takes', is: 'way' } },
   ],
   apply: () => {},
+  follows: options => optionOf<string>(goToView, options, 'takes') !== 'fixed',
   fixed: options => ({ ...options, takes: 'fixed' }),
-  slower: (options, factor) => (optionOf<string>(goToView, options, 'takes') === 'fixed' ? options : { ...options, speed: Math.max(10, Math.round(optionOf<number>(goToView, options, 'speed') / factor)) }),
+  slower: (options, factor) => (!goToView.follows!(options) ? options : { ...options, speed: Math.max(10, Math.round(optionOf<number>(goToView, options, 'speed') / factor)) }),
 }

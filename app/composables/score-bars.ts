@@ -1,0 +1,90 @@
+import { setFields } from '#core/deck'
+import { gestureNamed, poseNamed } from '#core/figures'
+import { effectNamed, lanesOf, partWords, shiftsOf, type ScoreCue } from '#core/timing'
+import type { ScoreColumn } from './score-columns'
+import type { ScoreDrag } from './score-drag'
+
+/** The row of a board’s camera, beside those of elements. */
+export const cameraRow = 'camera'
+/** Bars under this many px have their words beside them. */
+export const thinnestBar = 60
+
+/** One part of an element in its turn within a cue. Lengths in px, but `stagger` in seconds and `step` px a second. */
+export interface ScoreTurn { cue: string, tone: string, index: number, words: string, x: number, width: number, top: number, step: number, stagger: number }
+
+/** The rows of the score: what moves as one, its cues as bars in lanes, and in an open row the turns of its parts. */
+export function useScoreBars(columns: Ref<readonly ScoreColumn[]>, dragged: Ref<ScoreDrag | null>) {
+  const store = useDeck()
+  const stage = useStageHost()
+  const board = useBoard()
+  const score = computed(() => store.score!)
+  const rows = computed(() => [...score.value.elements].filter(element => !element.pinned).reverse())
+  const opened = ref(new Set<string>())
+
+  /** How much later a drag under way lets cues come, seconds. */
+  const shifts = computed(() => {
+    const waits = dragged.value?.delays
+    return waits ? new Map(score.value.beats.flatMap(beat => [...shiftsOf(beat.cues.map(item => item.cue), waits)])) : null
+  })
+  /** How wide the words beside a bar that is too narrow for them are, px, about. */
+  const besideBar = (label: string) => label.length * 6.4 + 14
+  /** What moves as one: the cues of an element, or of a board’s camera. */
+  const cuesOfRow = (row: string) => (row === cameraRow ? (score.value.board?.camera.legs ?? []).map(leg => leg.cue) : score.value.tracks.get(row)?.cues ?? [])
+  /** The bars of one row, each in the first lane where it lies on no other; a drag under way is shown before it is an edit. */
+  function barsOf(row: string) {
+    const made = cuesOfRow(row).map(item => {
+      const live = dragged.value?.cue === item.cue.id ? dragged.value : null
+      const start = item.start + (shifts.value?.get(item.cue.id) ?? 0)
+      const length = live?.duration !== undefined ? item.end - item.start + live.duration - item.round : item.end - item.start
+      const column = columns.value[item.beat]!
+      const label = row === cameraRow ? `To ${board.nameOf(item.cue.options.view)}` : labelOf(item)
+      const plays = item.cue.what === 'media' && item.effect.name !== 'clip-pause' ? Math.min(playing(item), Math.max(0, column.moves + column.hold - start)) : length
+      const [x, wide] = [column.x + start * column.unit, Math.max(16, plays * column.unit)]
+      return { item, x, width: wide, label }
+    })
+    const lanes = lanesOf(made.map(({ x, width, label }) => ({ from: x + 1, to: x + width + (width < thinnestBar ? besideBar(label) : 0) })))
+    return made.map((bar, index) => ({ ...bar, lane: lanes[index]! }))
+  }
+  /** How long a clip plays that a cue lets play, seconds; a loop until its slide ends. */
+  const playing = (item: ScoreCue) => {
+    const track = score.value.tracks.get(item.cue.element!)
+    return track?.looping ? Infinity : track?.clip?.seconds ?? 0
+  }
+  const bars = computed(() => new Map([...(score.value.board ? [cameraRow] : []), ...rows.value.map(element => element.id)].map(row => [row, barsOf(row)])))
+  /** How high the bars of a row are, and under them the turns of its parts, where it is open. */
+  const barsHeight = (row: string) => 36 + 28 * Math.max(0, ...bars.value.get(row)!.map(bar => bar.lane))
+  const heightOf = (row: string) => barsHeight(row) + turnsOf(row).length * turnHeight
+  const turnHeight = 20
+  const toggle = (row: string) => { opened.value = new Set(opened.value.has(row) ? [...opened.value].filter(one => one !== row) : [...opened.value, row]) }
+  const opening = (row: string) => bars.value.get(row)!.some(({ item }) => item.cue.parts && (item.span?.count ?? 0) > 1)
+  /** Each part that takes its turn in a cue of an open row, one under the other. */
+  function turnsOf(row: string): ScoreTurn[] {
+    const track = opened.value.has(row) ? score.value.tracks.get(row) : undefined
+    if (!track) return []
+    let top = barsHeight(row) - 2
+    return bars.value.get(row)!.flatMap(({ item, x }) => {
+      const { span } = item
+      if (!item.cue.parts || !span || span.count < 2) return []
+      const { unit: px } = columns.value[item.beat]!
+      const words = partWords(store.deck!, track, span, stage.host)
+      return words.map((text, index): ScoreTurn => {
+        const made = { cue: item.cue.id, tone: item.cue.what, index, words: text || `${index + 1}`, x: x + index * span.stagger * px, step: px, width: Math.max(8, item.round * px), top, stagger: span.stagger }
+        top += turnHeight
+        return made
+      })
+    })
+  }
+  const setStagger = (id: string, stagger: number) => {
+    const cue = store.deck!.cues[id]
+    if (cue?.parts) store.edit('change the turns of parts', setFields(store.deck!, { table: 'cues', id, fields: { parts: { ...cue.parts, stagger } } }))
+  }
+  const labelOf = (item: ScoreCue) => (item.cue.effect === 'gesture' ? gestureNamed(String(item.cue.options.gesture))?.label : item.cue.effect === 'take-pose' ? poseNamed(String(item.cue.options.pose)).label : null) ?? effectNamed(item.cue.effect).label + partsSaid(item)
+  function partsSaid({ cue, span }: ScoreCue) {
+    if (!cue.parts) return ''
+    const { from, to } = cue.parts.range ?? { from: 0, to: null }
+    const word = { paragraph: 'line', line: 'row', word: 'word', letter: 'letter', mark: 'bar', series: 'series', item: 'item' }[cue.parts.by]
+    if (!cue.parts.range) return `, ${word} by ${word}`
+    return to === from || span?.count === 1 ? `, ${word} ${from + 1}` : `, from ${word} ${from + 1}`
+  }
+  return { rows, bars, heightOf, turnsOf, opening, opened, toggle, setStagger }
+}
