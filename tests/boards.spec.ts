@@ -1,31 +1,14 @@
 import { expect, test, type Page } from '@playwright/test'
-import { enter, goPhase, kept, newDeck, paste, slide } from './support/people'
+import { goPhase, kept, slide } from './support/people'
+import { motion, outlined as talk, playheadAt, scrubTo, timed, timeStage } from './support/score'
 
 const titles = ['Astrel at dawn', 'Quill by noon', 'Low Sands at dusk', 'Port Harrow by night']
 
-async function talk(page: Page, title: string, lines: readonly string[]) {
-  await enter(page)
-  await newDeck(page, title, 'Talk')
-  await paste(page, 'textarea.title', lines.join('\n'))
-  // Of many slides the outline draws those near what is in sight.
-  await expect(slide(page, lines.length)).toBeAttached()
-  await kept(page)
-}
 /** How the camera looks at the slide that is shown: its scale and where its top left corner is. */
-const camera = (page: Page) => page.getByTestId('time-stage').locator('.stage-layer:not([aria-hidden]) .stage-within').evaluate(node => {
+const camera = (page: Page) => timeStage(page).locator('.stage-layer:not([aria-hidden]) .stage-within').evaluate(node => {
   const { a, b, e, f } = new DOMMatrix(getComputedStyle(node).transform)
   return { scale: Math.hypot(a, b), x: e, y: f }
 })
-const motion = async (page: Page, name: string, ...items: string[]) => {
-  await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: `Motion for ${name}` }).click()
-  for (const item of items) await page.getByRole('menuitem', { name: item, exact: true }).click()
-}
-/** Puts the playhead so many px into the first beat. */
-async function scrubTo(page: Page, px: number) {
-  const columns = (await page.locator('.columns').boundingBox())!
-  await page.mouse.click(columns.x + px, columns.y + 40)
-}
-
 test('four slides become a board, its camera tours them, and its views become slides again', async ({ page }) => {
   await talk(page, 'Toured', titles)
   await page.getByRole('radio', { name: 'Overview' }).click()
@@ -49,11 +32,9 @@ test('four slides become a board, its camera tours them, and its views become sl
   await bar(/^To Quill by noon of the camera/).click()
   await expect(page.getByRole('heading', { name: 'The camera goes to a view' })).toBeVisible()
   await expect(page.getByRole('meter', { name: 'How fast the picture goes' })).toHaveAttribute('aria-valuetext', /calm|brisk/)
-  const at = (await bar(/^To Quill by noon of the camera/).boundingBox())!
-  const columns = (await page.locator('.columns').boundingBox())!
-  await page.mouse.click(at.x + at.width / 2, columns.y + 40)
+  await playheadAt(page, /^To Quill by noon of the camera/, 0.5)
   await expect.poll(async () => (await camera(page)).scale).toBeLessThan(0.98)
-  await page.mouse.click(at.x + at.width + 12, columns.y + 40)
+  await playheadAt(page, /^To Quill by noon of the camera/, 1, 12)
   await expect.poll(async () => (await camera(page)).scale).toBeCloseTo(1, 2)
   expect((await camera(page)).x).toBeLessThan(start.x - 1000)
 
@@ -99,10 +80,9 @@ test('a slide becomes a board by itself, with views around what is chosen', asyn
 })
 
 test('words are written by a hand that follows their letters, for as long as they are', async ({ page }) => {
-  await talk(page, 'Written', ['Boats'])
-  await goPhase(page, 'Time')
+  await timed(page, 'Written', ['Boats'])
   await motion(page, 'Title', 'Comes in', 'Drawn by hand')
-  const stage = page.getByTestId('time-stage')
+  const stage = timeStage(page)
   const seconds = () => page.getByLabel('Duration').inputValue().then(Number)
   // The outlines of five letters, the counters of o and a with them.
   await expect.poll(async () => { await scrubTo(page, 60); return await stage.locator('.stage-drawing-lines path').count() }).toBeGreaterThanOrEqual(5)
@@ -118,10 +98,15 @@ test('words are written by a hand that follows their letters, for as long as the
   await page.getByLabel('Duration').fill('2')
   await page.getByLabel('Duration').press('Enter')
   await expect(page.getByLabel('Takes', { exact: true })).toHaveValue('fixed')
-  const columns = (await page.locator('.columns').boundingBox())!
-  const bar = (await page.getByRole('button', { name: /^Drawn by hand of Title/ }).boundingBox())!
-  await page.mouse.click(bar.x + bar.width + 8, columns.y + 40)
+  await playheadAt(page, /^Drawn by hand of Title/, 1, 8)
   await expect(stage.locator('.stage-drawing')).toHaveCount(0)
+
+  // The room’s window, opened by its address, knows how the words are written as well.
+  await page.getByLabel('Duration').fill('30')
+  await page.getByLabel('Duration').press('Enter')
+  await kept(page)
+  await page.goto(page.url().replace('/decks/', '/present/').replace(/\?.*/, ''))
+  await expect.poll(() => page.locator('.stage-drawing-lines path').count()).toBeGreaterThanOrEqual(5)
 })
 
 test('a figure walks in and waves, and stands again as before', async ({ page }) => {
@@ -133,21 +118,18 @@ test('a figure walks in and waves, and stands again as before', async ({ page })
   await goPhase(page, 'Time')
   const name = (await page.getByRole('region', { name: 'Score' }).locator('.part .name', { hasText: 'figure' }).locator('span').first().innerText()).trim()
   await motion(page, name, 'Acts', 'Waves')
-  const arm = () => page.getByTestId('time-stage').locator('.stage-layer:not([aria-hidden]) .stage-figure path').last().getAttribute('d')
-  const bar = (await page.getByRole('button', { name: /^Waves of / }).boundingBox())!
-  const columns = (await page.locator('.columns').boundingBox())!
-  await page.mouse.click(bar.x + bar.width + 10, columns.y + 40)
+  const arm = () => timeStage(page).locator('.stage-layer:not([aria-hidden]) .stage-figure path').last().getAttribute('d')
+  await playheadAt(page, /^Waves of /, 1, 10)
   await page.waitForTimeout(300)
   const still = await arm()
-  await page.mouse.click(bar.x + bar.width / 2, columns.y + 40)
+  await playheadAt(page, /^Waves of /, 0.5)
   await expect.poll(arm).not.toBe(still)
-  await page.mouse.click(bar.x + bar.width + 10, columns.y + 40)
+  await playheadAt(page, /^Waves of /, 1, 10)
   await expect.poll(arm).toBe(still)
 })
 
 test('one effect is put on forty slides at once, and each of them has it', async ({ page }) => {
-  await talk(page, 'Forty', Array.from({ length: 40 }, (_, index) => `Sailing ${index + 1}`))
-  await goPhase(page, 'Time')
+  await timed(page, 'Forty', Array.from({ length: 40 }, (_, index) => `Sailing ${index + 1}`))
   await slide(page, 1).click()
   await motion(page, 'Title', 'Comes in', 'Unfold')
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Motion for Title' }).click()

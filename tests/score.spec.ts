@@ -1,25 +1,9 @@
 import { expect, test, type Page } from '@playwright/test'
 import { greyFilm } from './support/clips'
-import { drop, enter, goPhase, kept, newDeck, paste } from './support/people'
+import { drop, enter, goPhase, kept, newDeck } from './support/people'
+import { motion, playheadAt, timed, timeStage } from './support/score'
 
-async function timed(page: Page, title: string, lines: string) {
-  await enter(page)
-  await newDeck(page, title, 'Talk')
-  await paste(page, 'textarea.title', lines)
-  await kept(page)
-  await goPhase(page, 'Time')
-}
-const score = (page: Page) => page.getByRole('region', { name: 'Score' })
 const bar = (page: Page, name: RegExp) => page.getByRole('button', { name })
-async function motion(page: Page, name: string, ...items: string[]) {
-  await score(page).getByRole('button', { name: `Motion for ${name}` }).click()
-  for (const item of items) await page.getByRole('menuitem', { name: item, exact: true }).click()
-}
-/** Puts the playhead where a bar is: a share of it from its left. */
-async function playheadAt(page: Page, name: RegExp, share: number) {
-  const [place, columns] = [(await bar(page, name).boundingBox())!, (await page.locator('.columns').boundingBox())!]
-  await page.mouse.click(place.x + place.width * share, columns.y + 40)
-}
 async function lay(page: Page, item: string) {
   await page.getByRole('button', { name: 'How the score is laid out' }).click()
   await page.getByRole('menuitemcheckbox', { name: item }).click()
@@ -28,7 +12,7 @@ async function lay(page: Page, item: string) {
 const number = (page: Page, label: string) => page.getByLabel(label, { exact: true }).inputValue().then(Number)
 
 test('a row opens into its parts, whose turns are dragged; what comes later moves along; beats are laid out evenly', async ({ page }) => {
-  await timed(page, 'Turns', 'Four routes leave\n\tOne after the other')
+  await timed(page, 'Turns', ['Four routes leave', '\tOne after the other'])
   await motion(page, 'Title', 'Comes in', 'Rise')
   await page.getByLabel('Parts', { exact: true }).selectOption('word')
   await expect(page.getByText(/Comes in by “rise”, with the beat, word by word every 0.15 s/)).toBeVisible()
@@ -76,8 +60,8 @@ test('a row opens into its parts, whose turns are dragged; what comes later move
 })
 
 test('a text says something else from a moment on, and ghosts of ways can be taken hold of', async ({ page }) => {
-  await timed(page, 'Said', 'Boats at six\n\tThey wait')
-  const stage = page.getByTestId('time-stage')
+  await timed(page, 'Said', ['Boats at six', '\tThey wait'])
+  const stage = timeStage(page)
   await motion(page, 'Title', 'Moves', 'Say something else')
   await page.getByLabel('Then it says').fill('Boats at seven')
   await page.getByLabel('Then it says').blur()

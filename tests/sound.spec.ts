@@ -1,6 +1,7 @@
 import { chromium, expect, test, type Page } from '@playwright/test'
 import { greyFilm, voiceFile } from './support/clips'
-import { drop, enter, goPhase, kept, newDeck, paste, toast } from './support/people'
+import { drop, goPhase, kept, toast } from './support/people'
+import { timed } from './support/score'
 
 const script = 'Good morning to you all. Two more boats run on Saturdays. And dogs travel free.'
 /** The length of the slide at work as Time tells it, seconds. */
@@ -19,17 +20,9 @@ async function withMicrophone(allowed: boolean, work: (page: Page) => Promise<vo
     await browser.close()
   }
 }
-async function narrated(page: Page, title: string, slides: string) {
-  await enter(page)
-  await newDeck(page, title, 'Film')
-  await paste(page, 'textarea.title', slides)
-  await kept(page)
-  await goPhase(page, 'Time')
-}
-
 test('a slide is narrated in place, its beats are tapped to the voice, then taken from its pauses, with captions', async () => {
   await withMicrophone(true, async page => {
-    await narrated(page, 'Narrated', 'Saturdays\n\tTwo more boats\n\tDogs travel free')
+    await timed(page, 'Narrated', ['Saturdays', '\tTwo more boats', '\tDogs travel free'], 'Film')
     await page.evaluate(`(() => { const deck = document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'); deck.edit('write notes', [{ do: 'set', table: 'slides', id: deck.slideId, fields: { notes: ${JSON.stringify(script)} } }]) })()`)
     await page.getByRole('button', { name: 'Add sound' }).click()
     await page.getByRole('menuitem', { name: 'Record the slide’s voice' }).click()
@@ -76,7 +69,7 @@ test('a slide is narrated in place, its beats are tapped to the voice, then take
 
 test('a microphone that is refused is said so in one sentence, and nothing is lost', async () => {
   await withMicrophone(false, async page => {
-    await narrated(page, 'Refused', 'Silence')
+    await timed(page, 'Refused', ['Silence'], 'Film')
     await page.getByRole('button', { name: 'Add sound' }).click()
     await page.getByRole('menuitem', { name: 'Record the slide’s voice' }).click()
     await page.getByRole('button', { name: 'Record', exact: true }).click()
@@ -86,7 +79,7 @@ test('a microphone that is refused is said so in one sentence, and nothing is lo
 })
 
 test('a film longer than its slide asks what is meant, and the slide holds for it; music lies under the deck', async ({ page }) => {
-  await narrated(page, 'With a film', 'The light\nThe quay\nThe end')
+  await timed(page, 'With a film', ['The light', 'The quay', 'The end'], 'Film')
   await goPhase(page, 'Compose')
   await drop(page, '.stage-slide', { name: 'waves.mp4', type: 'video/mp4', bytes: greyFilm(9, 'waves.mp4') })
   await expect(page.locator('.stage-film').first()).toBeVisible()
@@ -112,7 +105,7 @@ test('a film longer than its slide asks what is meant, and the slide holds for i
 })
 
 test('films of all kinds are made playable, and what is none gets one sentence', async ({ page }) => {
-  await narrated(page, 'All kinds', 'Here')
+  await timed(page, 'All kinds', ['Here'], 'Film')
   await goPhase(page, 'Compose')
   await page.getByTestId('clip-file').setInputFiles({ name: 'old.avi', mimeType: 'video/x-msvideo', buffer: greyFilm(3, 'old.avi', '-s', '322x182', '-c:v', 'mpeg4') })
   await expect(page.locator('.stage-film')).toBeVisible({ timeout: 90_000 })

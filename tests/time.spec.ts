@@ -1,25 +1,6 @@
-import { expect, test, type Page } from '@playwright/test'
-import { enter, goPhase, kept, newDeck, paste, slide } from './support/people'
-
-/** Slides of one layout, their titles in turn, in Time at the first. */
-async function timed(page: Page, title: string, slides: readonly string[]) {
-  await enter(page)
-  await newDeck(page, title, 'Talk')
-  await paste(page, 'textarea.title', slides.join('\n'))
-  await expect(page.locator('.say textarea.title')).toHaveCount(slides.filter(line => !line.startsWith('\t')).length)
-  await kept(page)
-  await goPhase(page, 'Time')
-}
-async function motion(page: Page, name: string, ...items: string[]) {
-  await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: `Motion for ${name}` }).click()
-  for (const item of items) await page.getByRole('menuitem', { name: item, exact: true }).click()
-}
-const stage = (page: Page) => page.getByTestId('time-stage')
-/** Puts the playhead so many px into the first beat. */
-async function scrubTo(page: Page, px: number) {
-  const columns = (await page.locator('.columns').boundingBox())!
-  await page.mouse.click(columns.x + px, columns.y + 40)
-}
+import { expect, test } from '@playwright/test'
+import { kept, slide } from './support/people'
+import { motion, scrubTo, timed, timeStage as stage } from './support/score'
 
 test('a word is ringed on the stage, stays ringed when it is asked to, and the pace is drawn by hand', async ({ page }) => {
   await timed(page, 'Ringed', ['Night boat', '\tIt sails at ten'])

@@ -160,20 +160,17 @@ export function handDrawingOf(deck: Deck, element: ShownElement, context: Drawin
 function drawn(deck: Deck, element: ShownElement, context: DrawingContext): HandDrawing | null {
   const { palette } = themeUnder(deck, element.owner)
   if (element.kind === 'picture') return ofPicture(element, hexOf({ role: 'ink' }, palette), context.ink)
-  const strokes = element.kind === 'text'
-    ? strokesOfText(deck, element, context.ink, context.measurer)
-    : element.kind === 'shape'
-      ? ofShape(element, palette)
-      : element.kind === 'icon'
-        ? ofIcon(element.icon, hexOf(element.color ?? { role: 'ink' }, palette), { x: 0, y: 0, width: element.box.width, height: element.box.height }, element.weight)
-        : element.kind === 'figure'
-          ? ofFigure(deck, element)
-          : element.kind === 'chart'
-            ? ofChart(deck, element, context)
-            : element.kind === 'diagram'
-              ? ofDiagram(deck, element, context)
-              : element.kind === 'table'
-                ? ofTable(deck, element, context)
-                : []
+  const strokes = strokesOfElement(deck, element, context, palette)
   return strokes.length ? handDrawing(strokes) : null
+}
+
+function strokesOfElement(deck: Deck, element: ShownElement, context: DrawingContext, palette: Palette): HandStroke[] {
+  if (element.kind === 'text') return strokesOfText(deck, element, context.ink, context.measurer)
+  if (element.kind === 'shape') return ofShape(element, palette)
+  if (element.kind === 'icon') return ofIcon(element.icon, hexOf(element.color ?? { role: 'ink' }, palette), { x: 0, y: 0, width: element.box.width, height: element.box.height }, element.weight)
+  if (element.kind === 'figure') return ofFigure(deck, element)
+  if (element.kind === 'chart') return ofChart(deck, element, context)
+  if (element.kind === 'diagram') return ofDiagram(deck, element, context)
+  if (element.kind === 'table') return ofTable(deck, element, context)
+  return []
 }

@@ -1,21 +1,19 @@
-import { diagramParts } from '../diagrams'
-import { beatsOf, cuesOf, extentOf, inlineText, viewsOf, soundsFrom, paragraphTexts, shownElements, themeUnder, type Cue, type Deck, type Hold, type Id, type Info, textOf, type Parts, type ShownElement, type TextElement } from '../deck'
-import { layoutOfTable } from '../tables'
-import { addReading, countReading, layoutOfElement, linePlaces, nothingToRead, readingSeconds, type Reading } from '../text'
+import { beatsOf, cuesOf, extentOf, shownElements, soundsFrom, themeUnder, type Cue, type Deck, type Hold, type Id, type Parts, type ShownElement, type TextElement } from '../deck'
+import { handDrawingOf, type HandDrawing } from '../drawing'
+import { addReading, countReading, layoutOfElement, linePlaces, nothingToRead, readingSeconds } from '../text'
 import { cameraEase, cameraSeconds, planCamera, waysOf } from './camera-plan'
 import { fitOfTrack, spanOfClip, type ClipFit } from './clips'
-import { handDrawingOf, type HandDrawing } from '../drawing'
 import { easingOf } from './easing'
-import { changeText, effectNamed, makeGesture, mostWords, type Place } from './effects'
+import { changeText, effectNamed, makeGesture, type Place } from './effects'
 import { handsOf } from './figure-moment'
 import { finest, partIndices, spanOf } from './parts'
+import { metIn, readingOf } from './reading'
+import { saidBy, wordsSaid } from './said'
 import type { PartSpan, Score, ScoreBeat, ScoreCue, TimingContext, TimingProblem, Track } from './score'
 import { startsOf } from './starts'
 
 /** A beat that waits for reading holds at least this long, seconds, so that it is seen as a beat. */
 export const leastReadingHold = 1
-/** Of a chart with very many marks a viewer compares about as many as these. */
-const marksCompared = 12
 
 /** Whether a cue has its element drawn. */
 const byHand = (cue: Cue) => effectNamed(cue.effect).byHand === true
@@ -47,57 +45,12 @@ function finestOf(element: ShownElement, cues: readonly Cue[]): Parts['by'] | nu
   return element.kind === 'text' ? finest(ways) : element.kind === 'chart' ? 'mark' : element.kind === 'diagram' ? 'item' : element.kind === 'table' ? 'mark' : null
 }
 
-function readingOf(element: ShownElement, deck: Deck, context: TimingContext, info: Info, covered: ((part: number) => boolean) | null, by: Parts['by'] | null): Reading {
-  if (element.kind === 'text') {
-    const texts = paragraphTexts(element.text).filter(text => text.trim() !== '')
-    if (!covered || by === 'paragraph') {
-      return texts.filter((_, index) => !covered || covered(index)).reduce((sum, text) => addReading(sum, countReading(text, info.language)), nothingToRead)
-    }
-    const whole = texts.reduce((sum, text) => addReading(sum, countReading(text, info.language)), nothingToRead)
-    const indices = partIndices(deck, element, by!, by!, context)
-    const share = indices.length ? indices.filter(covered).length / indices.length : 0
-    return { words: Math.round(whole.words * share), numbers: Math.round(whole.numbers * share), marks: 0 }
-  }
-  if (element.kind === 'table') {
-    const cells = layoutOfTable(deck, element, context.table, context.measurer)?.cells ?? []
-    return cells.filter((_, index) => !covered || covered(index)).reduce((sum, cell) => addReading(sum, countReading(cell.lines.join(' '), info.language)), nothingToRead)
-  }
-  if (element.kind === 'diagram') {
-    const parts = diagramParts(element.text, element.family)
-    // Words below a part are read with it.
-    let at = -1
-    return element.text.content.reduce((sum, paragraph) => {
-      if (parts[at + 1] === paragraph) at++
-      return covered && !covered(Math.max(0, at)) ? sum : addReading(sum, countReading(inlineText(paragraph.content), info.language))
-    }, nothingToRead)
-  }
-  if (element.kind === 'chart') {
-    const marks = partIndices(deck, element, 'mark', 'mark', context)
-    const shown = by === 'series' ? marks : marks.filter(index => !covered || covered(index))
-    return { words: 0, numbers: 0, marks: Math.min(marksCompared, shown.length) }
-  }
-  return nothingToRead
-}
-
 /** The lines of a text where it has words, else the whole of the box. */
 function linesOf(deck: Deck, element: ShownElement, context: TimingContext): readonly Place[] {
   const whole = [{ x: 0, y: 0, width: element.box.width, height: element.box.height }]
   if (element.kind !== 'text') return whole
   const lines = linePlaces(element, layoutOfElement(deck, element, context.measurer))
   return lines.length ? lines : whole
-}
-
-/** The words that a text says from a cue on. */
-const wordsOf = (cue: Cue) => (typeof cue.options.words === 'string' ? cue.options.words.slice(0, mostWords) : '')
-
-const saidElements = new WeakMap<Cue, { of: ShownElement, said: TextElement & ShownElement }>()
-/** A text with the words of a cue in place of its own, without its panel, which stays where it is. */
-function saidBy(cue: Cue, element: TextElement & ShownElement): TextElement & ShownElement {
-  const known = saidElements.get(cue)
-  if (known?.of === element) return known.said
-  const said = { ...element, field: undefined, text: textOf(wordsOf(cue).split('\n')) }
-  saidElements.set(cue, { of: element, said })
-  return said
 }
 
 function holdOf(hold: Hold, moves: number, reading: number, cues: readonly ScoreCue[], mediaOf: (cue: ScoreCue) => number | undefined, spoken: number): number {
@@ -143,15 +96,6 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
     return span ? [{ sound, start: sound.delay, seconds: span.seconds }] : []
   })
 
-  /** The beat in which something that just stands there is met: as the slide opens, or when the camera of a board first comes to it. */
-  const metIn = (element: ShownElement): number => {
-    if (!isBoard) return 0
-    const slide = deck.slides[slideId]!
-    const [x, y] = [element.box.x + element.box.width / 2, element.box.y + element.box.height / 2]
-    const within = new Set(viewsOf(slide).filter(({ box }) => x >= box.x && y >= box.y && x <= box.x + box.width && y <= box.y + box.height).map(view => view.id))
-    if (slide.opens && within.has(slide.opens)) return 0
-    return Math.max(0, cues.findIndex(list => list.some(cue => isCamera(cue) && within.has(cue.options.view as string))))
-  }
   const tracks = new Map<Id, ScoreCue[]>()
   const entered = new Set<Id>()
   for (const list of cuesByElement.values()) {
@@ -173,12 +117,12 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
     const moves = finite.reduce((most, cue) => Math.max(most, cue.end), 0)
     let reading = nothingToRead
     for (const element of elements) {
-      if (!element.pinned && !entered.has(element.id) && metIn(element) === index) reading = addReading(reading, readingOf(element, deck, context, info, null, null))
+      if (!element.pinned && !entered.has(element.id) && metIn(element, deck.slides[slideId], cues) === index) reading = addReading(reading, readingOf(element, deck, context, info, null, null))
     }
     for (const { cue, span } of scored) {
       if (isCamera(cue)) continue
       const list = tracks.get(cue.element!)
-      if (cue.effect === 'change-text') reading = addReading(reading, countReading(wordsOf(cue), info.language))
+      if (cue.effect === 'change-text') reading = addReading(reading, countReading(wordsSaid(cue), info.language))
       if (cue.what === 'enter') {
         const from = cue.parts?.range?.from ?? 0
         const to = cue.parts?.range?.to ?? Infinity
@@ -211,11 +155,15 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
     const hiddenBefore = first?.cue.what === 'enter' && (!first.span || everyPartEnters())
     const shown = byId.get(id)!
     const soonest = list.reduce((best, cue) => (cue.beat < best.beat || (cue.beat === best.beat && cue.start < best.start) ? cue : best))
-    const comesAndStays = list.every(({ cue, effect, span }) => cue.repeat !== 'forever' && (cue.what === 'enter' || (cue.what === 'emphasis' && !effect.stays?.(cue.options) && !(cue.parts && !span))))
+    const comesAndStays = list.every(({ cue, effect }) => cue.repeat !== 'forever' && (cue.what === 'enter' || (cue.what === 'emphasis' && !effect.stays?.(cue.options))))
     const lastBeat = Math.max(...list.map(cue => cue.beat))
     const rests = comesAndStays ? { beat: lastBeat, seconds: Math.max(...list.filter(cue => cue.beat === lastBeat).map(cue => cue.end)) } : null
     const said = list.filter(({ effect }) => effect === changeText).map(({ cue }) => saidBy(cue, shown as TextElement & ShownElement))
-    return { said, begins: { beat: soonest.beat, seconds: soonest.start }, rests, drawing: drawings.get(id) ?? null, hands: shown.kind === 'figure' && list.some(({ effect }) => effect === makeGesture) ? handsOf(deck, shown) : null, element: byId.get(id)!, lines: linesOf(deck, byId.get(id)!, context), cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, clip: clipOf(byId.get(id)), looping: (byId.get(id) as { loop?: boolean }).loop === true, hiddenBefore }
+    const hands = shown.kind === 'figure' && list.some(({ effect }) => effect === makeGesture) ? handsOf(deck, shown) : null
+    return {
+      element: shown, lines: linesOf(deck, shown, context), cues: list, presence, partsBy: fineOf.get(id) ?? null, partCount, clip: clipOf(shown), looping: (shown as { loop?: boolean }).loop === true,
+      said, drawing: drawings.get(id) ?? null, hands, hiddenBefore, begins: { beat: soonest.beat, seconds: soonest.start }, rests,
+    }
   }
   const board = isBoard ? { extent: extentOf(deck, slideId), camera: planCamera(deck, slideId, made.flatMap(entry => entry.cues.filter(({ cue }) => isCamera(cue)))) } : null
   const byElement = new Map([...tracks].map(([id, list]) => [id, trackOf(id, list)]))
@@ -249,6 +197,7 @@ export function compileSlide(deck: Deck, slideId: Id, context: TimingContext): S
   for (const sound of soundsFrom(deck, slideId)) if (sound.use === 'narration') parts.push(sound, context.mediaLength(sound.media))
   for (const element of elements) {
     if (element.kind === 'chart' && element.chart?.table) parts.push(context.table(element.chart.table))
+    else if (element.kind === 'table' && element.table) parts.push(context.table(element.table))
     else if ((element.kind === 'film' || element.kind === 'sound') && element.media) parts.push(context.mediaLength(element.media))
   }
   const last = known.get(slide)

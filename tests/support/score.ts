@@ -1,0 +1,37 @@
+import { expect, type Page } from '@playwright/test'
+import { enter, goPhase, kept, newDeck, paste, slide } from './people'
+
+/** A deck of an outline, in its outline. Of many slides the outline draws those near what is in sight; the rundown has them all. */
+export async function outlined(page: Page, title: string, lines: readonly string[], purpose: 'Talk' | 'Film' = 'Talk') {
+  await enter(page)
+  await newDeck(page, title, purpose)
+  await paste(page, 'textarea.title', lines.join('\n'))
+  await expect(slide(page, lines.filter(line => !line.startsWith('\t')).length)).toBeAttached()
+  await kept(page)
+}
+
+/** The same, in Time at its first slide. */
+export async function timed(page: Page, title: string, lines: readonly string[], purpose: 'Talk' | 'Film' = 'Talk') {
+  await outlined(page, title, lines, purpose)
+  await goPhase(page, 'Time')
+}
+
+/** Brings motion to a part by its menu in the score, entry by entry. */
+export async function motion(page: Page, name: string, ...items: string[]) {
+  await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: `Motion for ${name}` }).click()
+  for (const item of items) await page.getByRole('menuitem', { name: item, exact: true }).click()
+}
+
+export const timeStage = (page: Page) => page.getByTestId('time-stage')
+
+/** Puts the playhead so many px into the first beat. */
+export async function scrubTo(page: Page, px: number) {
+  const columns = (await page.locator('.columns').boundingBox())!
+  await page.mouse.click(columns.x + px, columns.y + 40)
+}
+
+/** Puts the playhead where a bar is: a share of its width from its left, and so many px on. */
+export async function playheadAt(page: Page, name: RegExp, share: number, on = 0) {
+  const [place, columns] = [(await page.getByRole('button', { name }).boundingBox())!, (await page.locator('.columns').boundingBox())!]
+  await page.mouse.click(place.x + place.width * share + on, columns.y + 40)
+}
