@@ -41,7 +41,12 @@ test('a slide is narrated in place, its beats are tapped to the voice, then take
     await page.keyboard.press('Space')
     await page.waitForTimeout(1200)
     await page.keyboard.press('Space')
-    await expect(toast(page, /The slide’s beats begin at 1\.\d, [23]\.\d s/)).toBeVisible()
+    const told = toast(page, /The slide’s beats begin at [\d.]+, [\d.]+ s/)
+    await expect(told).toBeVisible()
+    // A machine under load hears the taps late, and never early.
+    const [first, second] = Array.from((await told.innerText()).matchAll(/\d+\.\d+/g), ([number]) => Number(number)) as [number, number]
+    expect(first).toBeGreaterThanOrEqual(1.3)
+    expect(second - first).toBeGreaterThanOrEqual(1)
     await expect(page.getByRole('button', { name: 'Beat 3', exact: true })).toBeVisible()
     // The slide now lasts as long as its voice.
     const voice = Number(/of its ([\d.]+)/.exec(await settings.innerText())![1])

@@ -53,7 +53,7 @@ const colored = (color: Color | null, take: (color: Color) => void) => { if (col
 
 <style scoped>
 .pair { display: inline-flex; gap: 5px; align-items: center; min-width: 0; }
-.pair :deep(.choice) { max-width: 84px; overflow: hidden; white-space: nowrap; }
+.pair :deep(.choice) { max-width: 100px; overflow: hidden; white-space: nowrap; }
 .swatch { width: 20px; height: 20px; border-radius: 50%; border: 1px solid var(--line); cursor: pointer; padding: 0; }
 .swatch.on { outline: 2px solid var(--act); outline-offset: 1px; }
 .small { font-size: 13px; margin: 0 0 4px; }
