@@ -11,9 +11,9 @@ import { finish, frame, report } from './report'
 // Required, not imported: the loader that reads TypeScript here does not link Playwright's modules.
 const { chromium } = createRequire(import.meta.url)('@playwright/test') as typeof import('@playwright/test')
 const home = '.hailbank/bench'
-buildIfChanged(console.log)
+await buildIfChanged(console.log)
 const database = await startPostgres(home, {})
-prepareDatabase(database.url, () => {})
+await prepareDatabase(database.url, () => {})
 const { child, address } = await startServer({ home, url: database.url, port: await freePort(), quiet: true })
 const browser = await chromium.launch({
   executablePath: process.env.HAILBANK_CHROMIUM ?? '/usr/bin/chromium',

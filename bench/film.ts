@@ -15,9 +15,9 @@ import { makeFilm } from '../server/film/make'
 import { deckOf } from './decks'
 import { finish, report } from './report'
 
-buildIfChanged(console.log)
+await buildIfChanged(console.log)
 const database = await startPostgres('.hailbank/bench', {})
-prepareDatabase(database.url, () => {})
+await prepareDatabase(database.url, () => {})
 process.env.DATABASE_URL = database.url
 const folder = mkdtempSync(path.join(os.tmpdir(), 'hailbank-bench-'))
 const order: FilmOrder = { format: 'mp4', rate: 30, shape: 'own', side: 720, captions: 'none', from: null, until: null, variant: null }

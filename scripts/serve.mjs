@@ -1,16 +1,19 @@
-import { spawn, spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
 import fs from 'node:fs'
 import path from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
 
-const node = (args, env) => spawnSync(process.execPath, args, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } })
+/** Runs a program of Node to its end; false where it failed. */
+const succeeds = (args, env) => new Promise(resolve => {
+  spawn(process.execPath, args, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } }).once('close', code => resolve(code === 0))
+})
 
 /** Brings the database up to date and loads the demo where nobody is in it yet. */
-export function prepareDatabase(url, say) {
+export async function prepareDatabase(url, say) {
   say('Bringing the database up to date')
-  if (node(['scripts/migrate.mjs'], { DATABASE_URL: url }).status !== 0) throw new Error('The database could not be brought up to date.')
-  if (node(['--import', 'jiti/register', 'demo/load.ts'], { DATABASE_URL: url }).status !== 0) throw new Error('The demo could not be loaded.')
+  if (!(await succeeds(['scripts/migrate.mjs'], { DATABASE_URL: url }))) throw new Error('The database could not be brought up to date.')
+  if (!(await succeeds(['--import', 'jiti/register', 'demo/load.ts'], { DATABASE_URL: url }))) throw new Error('The demo could not be loaded.')
 }
 
 /** The key that session cookies are sealed with; made once. */
@@ -23,40 +26,45 @@ function sessionKey(home) {
   return fs.readFileSync(file, 'utf8').trim()
 }
 
-/** Runs a program of Node in the background. A quiet one writes what it says into a file of its name in its home. */
-function run(args, { home, name, quiet, env }) {
+/**
+ * Runs a program of Node in a group of its own, beside this one. `quiet`: what it says goes into a file of its name in its home, and it
+ * outlives this process: a pipe to it would break as it ends. `tied`: quiet, but it ends in order as soon as this process is gone.
+ */
+function run(args, { home, name, quiet = false, tied = false, env }) {
   fs.mkdirSync(home, { recursive: true })
   const log = path.resolve(home, `${name}.log`)
-  const file = quiet ? fs.openSync(log, 'a') : undefined
-  const child = spawn(process.execPath, args, { detached: quiet, stdio: ['ignore', file ?? 'inherit', file ?? 'inherit'], env: { ...process.env, ...env } })
-  if (file !== undefined) {
-    child.unref()
-    fs.closeSync(file)
-  }
+  const file = quiet || tied ? fs.openSync(log, 'a') : undefined
+  const said = file ?? 'inherit'
+  const child = spawn(process.execPath, tied ? ['--import', './scripts/tied.mjs', ...args] : args, {
+    detached: quiet || tied, stdio: ['ignore', said, said, ...(tied ? ['ipc'] : [])], env: { ...process.env, ...env },
+  })
+  if (quiet) child.unref()
+  if (file !== undefined) fs.closeSync(file)
   return { child, log }
 }
 
 /** Starts a process that does long work: films, and clips that are made playable. */
-export const startWorker = ({ home, url, quiet = false }) => run(['--import', 'jiti/register', 'server/jobs/worker.ts'], { home, name: 'worker', quiet, env: { NODE_ENV: 'production', DATABASE_URL: url } }).child
+export const startWorker = ({ home, url, ...how }) =>
+  run(['--import', 'jiti/register', 'server/jobs/worker.ts'], { home, name: 'worker', ...how, env: { NODE_ENV: 'production', DATABASE_URL: url } })
 
-/**
- * Starts the built server and resolves when it answers. A quiet one writes what it says into `server.log` in its home and outlives the
- * process that started it: a pipe to that process would break as it ends, and take the server with it.
- */
-export async function startServer({ home, url, port, quiet = false }) {
-  const { child, log } = run(['.output/server/index.mjs'], {
-    home, name: 'server', quiet, env: {
+/** Starts the built server and resolves when it answers; an error says where its words are, and holds what was started if that still runs. */
+export async function startServer({ home, url, port, ...how }) {
+  const started = run(['.output/server/index.mjs'], {
+    home, name: 'server', ...how, env: {
       NODE_ENV: 'production', DATABASE_URL: url, HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port),
       NUXT_SESSION_PASSWORD: process.env.NUXT_SESSION_PASSWORD ?? sessionKey(home), HAILBANK_DEMO: process.env.HAILBANK_DEMO ?? '1',
     },
   })
+  const { child, log } = started
+  const where = how.quiet || how.tied ? ` See ${log}.` : ''
   const address = `http://127.0.0.1:${port}`
   for (let attempt = 0; attempt < 600; attempt++) {
-    if (child.exitCode !== null) throw new Error(`The server ended at once.${quiet ? ` See ${log}.` : ''}`)
+    if (child.exitCode !== null || child.signalCode !== null) throw Object.assign(new Error(`The server ended at once.${where}`), { started })
+    // Refused until it listens.
     const answer = await fetch(`${address}/api/health`).catch(() => null)
-    if (answer?.ok) return { child, address }
+    if (answer?.ok) return { ...started, address }
     await pause(200)
   }
   child.kill()
-  throw new Error('The server did not answer within two minutes.')
+  throw Object.assign(new Error(`The server did not answer within two minutes.${where}`), { started })
 }

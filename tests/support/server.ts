@@ -18,16 +18,16 @@ const noted = (file: string, pid: number | undefined) => {
 export async function startAll() {
   await kill()
   killWorker()
-  buildIfChanged(console.log)
+  await buildIfChanged(console.log)
   const database = await startPostgres(home, { fresh: true })
   process.env.HAILBANK_TEST_DATABASE = database.url
-  prepareDatabase(database.url, () => {})
+  await prepareDatabase(database.url, () => {})
   await startAgain()
   startWorkerAgain()
 }
 
 /** Starts the process that does long work. */
-export const startWorkerAgain = () => noted(notes.worker, startWorker({ home, url: process.env.HAILBANK_TEST_DATABASE!, quiet: true }).pid)
+export const startWorkerAgain = () => noted(notes.worker, startWorker({ home, url: process.env.HAILBANK_TEST_DATABASE!, quiet: true }).child.pid)
 
 /** Ends it at once, as a power cut would. */
 export function killWorker() {
