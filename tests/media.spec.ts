@@ -36,7 +36,7 @@ test('a file is brought into Media, described, found by word and colour, and rep
   await page.getByRole('dialog').getByRole('button', { name: /^buoy\.jpg/ }).click()
   const shown = page.getByTestId('stage').locator('.stage-picture img')
   const before = (await shown.getAttribute('src'))!
-  await expect(page.getByTestId('kept')).toHaveText(/^Kept/)
+  await expect(page.getByTestId('saved')).toHaveText(/^Saved/)
   await page.getByTestId('stage').click({ position: { x: 5, y: 5 } })
   await page.getByRole('button', { name: 'Put the credit lines here' }).click()
   await expect(page.getByTestId('stage')).toContainText('Photograph: Ines Rahm')

@@ -3,12 +3,14 @@ import { ySyncPluginKey } from 'y-prosemirror'
 import { Awareness } from 'y-protocols/awareness'
 import * as Y from 'yjs'
 import { checkConsistency, checkSlide, inOrder, type Finding } from '#core/checks'
-import { applyChanges, slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/deck'
+import { applyChanges, fitChanges, slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/deck'
 import { settleAgendas } from '#core/layouts'
 import { applyToDocument, liveTable, localOrigin, mirrorOf, type Mirror } from '#core/live'
 import { growBoxes } from '#core/text'
 import { compileSlide, lastMoment, rundown, type Moment } from '#core/timing'
-import { connectDocument, type ConnectionStatus } from '../live/connection'
+import { packDeck } from '#core/formats/deck-file'
+import { connectDocument, noStatus, type ConnectionStatus } from '../live/connection'
+import { unsentOf } from '../live/unsent'
 
 export interface Peer {
   client: number
@@ -19,8 +21,9 @@ export interface Peer {
 }
 
 const peerColors = ['#7d4a78', '#2f7f9a', '#77761f', '#b8412f', '#5c6f86', '#12615c']
+/** Of a selection, others are shown so many at most. */
+const mostShared = 200
 const colorOf = (name: string) => peerColors[[...name].reduce((sum, letter) => sum + letter.codePointAt(0)!, 0) % peerColors.length]!
-const noStatus: ConnectionStatus = { ready: false, online: false, kept: true, keptAt: null, refused: null, closed: false }
 
 /** The deck that is open: its live document as a plain deck, edits with undo, where one is in it, and who else is. */
 export const useDeck = defineStore('deck', () => {
@@ -88,6 +91,10 @@ export const useDeck = defineStore('deck', () => {
     users++
     if (id.value === deckId && document) return
     shut()
+    begin(deckId)
+  }
+
+  function begin(deckId: string) {
     id.value = deckId
     document = new Y.Doc()
     awareness = new Awareness(document)
@@ -102,15 +109,32 @@ export const useDeck = defineStore('deck', () => {
       refreshUndo()
     })
     undoManager.on('stack-item-popped', refreshUndo)
-    connection = connectDocument(deckId, document, awareness, next => {
-      const arrived = next.ready && !status.value.ready
-      status.value = next
-      if (arrived && !mirror) {
-        mirror = mirrorOf(document!)
-        mirror.watch(settle)
-        settle(mirror.deck())
-      }
+    const unsent = unsentOf((user.value as { id?: string } | null)?.id ?? '', deckId)
+    connection = connectDocument(deckId, document, awareness, unsent, {
+      changed(next) {
+        const arrived = next.ready && !status.value.ready
+        status.value = next
+        if (arrived && !mirror) {
+          mirror = mirrorOf(document!)
+          mirror.watch(settle)
+          settle(mirror.deck())
+          unsent.name(deck.value?.info.info?.title ?? '')
+        }
+      },
+      refused: beginAnew,
+      noted: warn,
     })
+  }
+
+  /** What was written here was not taken: the deck is opened as the server has it, and what stood here can be taken away as a file. */
+  function beginAnew(message: string) {
+    const [deckId, had, at] = [id.value, deck.value, slideId.value]
+    if (!deckId) return
+    shut()
+    begin(deckId)
+    slideId.value = at
+    const take = () => saveFile(packDeck({ deck: had!, tables: [], media: [] }), `${had!.info.info!.title}, as it stood here.zip`)
+    useToast().add({ title: message, color: 'error', duration: 0, ...(had?.info.info && canEdit.value ? { actions: [{ label: 'Save what stood here as a file', onClick: take }] } : {}) })
   }
 
   /** Closes it for one page, and altogether once no page has it open. */
@@ -139,18 +163,34 @@ export const useDeck = defineStore('deck', () => {
       warn('Your role is viewer: you can look, but not change.')
       return
     }
+    const fitted = withinLimits(changes)
+    if (!fitted) return
     undoManager?.stopCapturing()
     label = name
-    applyToDocument(document, settled(changes))
+    applyToDocument(document, settled(fitted))
     label = ''
     undoManager?.stopCapturing()
+  }
+
+  /** Changes as far as their records allow them; what was put within limits is told, and what cannot be is not done. */
+  function withinLimits(changes: readonly Change[]): readonly Change[] | null {
+    if (!deck.value) return changes
+    const fit = fitChanges(deck.value, changes)
+    if (!fit.ok) {
+      warn(fit.message)
+      return null
+    }
+    if (fit.value.notes.length) warn(fit.value.notes.join(' '))
+    return fit.value.changes
   }
 
   /** Several edits of one text that follow each other quickly are one step of undo. */
   function editText(name: string, changes: readonly Change[]) {
     if (!document || !changes.length || !canEdit.value) return
+    const fitted = withinLimits(changes)
+    if (!fitted) return
     label = name
-    applyToDocument(document, settled(changes))
+    applyToDocument(document, settled(fitted))
   }
 
   /** Changes, and what follows from them elsewhere: agendas name what the deck now holds. */
@@ -210,7 +250,7 @@ export const useDeck = defineStore('deck', () => {
   }
 
   watch([slideId, selection], () => awareness?.setLocalStateField('slide', slideId.value), { deep: true })
-  watch(selection, chosen => awareness?.setLocalStateField('selection', [...chosen]), { deep: true })
+  watch(selection, chosen => awareness?.setLocalStateField('selection', chosen.slice(0, mostShared)), { deep: true })
   /** Checks slide by slide, giving way to the person after each few; an edit meanwhile begins anew, with what is known kept. */
   async function check() {
     const [checked, planned] = [deck.value, plan.value]
@@ -225,7 +265,6 @@ export const useDeck = defineStore('deck', () => {
     if (!tables.coming) findings.value = inOrder(checked, [...made, ...checkConsistency(checked)])
   }
   watchDebounced([deck, () => stage.host, () => tables.coming], check, { debounce: 350 })
-  watch(() => status.value.refused, refused => refused && useToast().add({ title: refused, color: 'error' }))
 
   return {
     id, deck, status, peers, undoLabel, redoLabel, slideId, lookOwner, stageId, isForm, selection, cueId, moment, playing, loopBeat, findings, canEdit, context, slides, purpose, plan, score,

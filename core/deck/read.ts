@@ -1,12 +1,10 @@
 import type { z } from 'zod'
-import { deckSchema, type Deck } from './records'
+import { cleanValue, isTooDeep } from './clean'
+import { mostRecords, tooMany } from './limits'
+import { failed, type Outcome } from './outcome'
+import { deckSchema, tableNames, type Deck } from './records'
 import { mend } from './mend'
 import { formatVersion, upgrades } from './upgrades'
-
-/** A value, or a sentence for the person who asked for it. */
-export type Outcome<T> = { ok: true, value: T } | { ok: false, message: string }
-
-export const failed = (message: string): { ok: false, message: string } => ({ ok: false, message })
 
 const placeOf = (issue: z.core.$ZodIssue) => issue.path.map(String).join(' › ') || 'the file as a whole'
 
@@ -17,6 +15,9 @@ const placeOf = (issue: z.core.$ZodIssue) => issue.path.map(String).join(' › '
 export function readDeck(json: unknown): Outcome<{ deck: Deck, notes: string[] }> {
   if (!json || typeof json !== 'object') return failed('This is not a deck: it holds no records.')
   let raw = json as Record<string, unknown>
+  if (isTooDeep(raw)) return failed('This is not a deck: its records nest deeper than those of any deck. Nothing was read.')
+  for (const table of tableNames) if (Object.keys(raw[table] ?? {}).length > mostRecords[table]) return failed(`${tooMany(table)} Nothing was read.`)
+  raw = cleanValue(raw)
   const version = () => Number(((raw.info as Record<string, unknown> | undefined)?.info as Record<string, unknown> | undefined)?.format)
   if (!Number.isInteger(version()) || version() < 1) return failed('This is not a deck: it does not say its format version.')
   if (version() > formatVersion) {

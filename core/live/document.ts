@@ -1,7 +1,7 @@
 import { updateYFragment, yXmlFragmentToProsemirrorJSON } from 'y-prosemirror'
 import { Node } from 'prosemirror-model'
 import * as Y from 'yjs'
-import { tableNames, type AnyRecord, type Change, type Deck, type Id, type TableName, type TextDoc } from '../deck'
+import { cleanValue, tableNames, type AnyRecord, type Change, type Deck, type Id, type TableName, type TextDoc } from '../deck'
 import { textSchema } from '../text'
 
 /** The origin of transactions that the person at this browser made: the ones that undo takes back. */
@@ -112,17 +112,17 @@ export function readRecord(table: TableName, live: LiveRecord): AnyRecord {
   const record: Record<string, unknown> = {}
   live.forEach((value, field) => {
     if (isGroup(table, field)) Object.assign(record, value)
-    else record[field] = value instanceof Y.XmlFragment ? readText(value) : value
+    else if (field !== '__proto__') record[field] = value instanceof Y.XmlFragment ? readText(value) : value
   })
-  return record as AnyRecord
+  return cleanValue(record) as AnyRecord
 }
 
 /** The whole document as plain tables, not yet mended. */
 export function readDocument(document: Y.Doc): Deck {
   const tables = tableNames.map(table => {
     const records: Record<Id, AnyRecord> = {}
-    liveTable(document, table).forEach((live, id) => {
-      records[id] = readRecord(table, live)
+    liveTable(document, table).forEach((live: unknown, id) => {
+      if (live instanceof Y.Map && id !== '__proto__') records[id] = readRecord(table, live)
     })
     return [table, records]
   })

@@ -1,3 +1,5 @@
 export * from './document'
+export * from './guard'
+export * from './mend'
 export * from './mirror'
 export * from './protocol'

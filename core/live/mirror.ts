@@ -1,6 +1,7 @@
 import type * as Y from 'yjs'
-import { carryGroups, mend, recordSchemas, tableNames, type AnyRecord, type Deck, type Id, type TableName } from '../deck'
+import { carryGroups, isSound, mend, tableNames, type AnyRecord, type Deck, type Id, type TableName } from '../deck'
 import { liveTable, readDocument, readRecord } from './document'
+import { touchedBy } from './touched'
 
 /** A plain deck that follows a live document. */
 export interface Mirror {
@@ -10,11 +11,9 @@ export interface Mirror {
   stop(): void
 }
 
-/** A record that another version of the program, or a clash, left unreadable is kept out rather than shown wrong. */
-const isSound = (table: TableName, record: AnyRecord) => recordSchemas[table].safeParse(record).success
-
 /**
- * Follows a document. Only changed records are read again; all others keep their identity, so that what was computed
+ * Follows a document. A record that another version of the program, or a clash, left unreadable is kept out rather than shown wrong
+ * (the server mends it when it opens the document). Only changed records are read again; all others keep their identity, so that what was computed
  * from them stays. Whenever a record comes or goes, what refers to nothing is mended.
  */
 export function mirrorOf(document: Y.Doc): Mirror {
@@ -23,15 +22,7 @@ export function mirrorOf(document: Y.Doc): Mirror {
   const watchers = new Set<(deck: Deck) => void>()
 
   const afterTransaction = (transaction: Y.Transaction) => {
-    const touched = new Map<TableName, Set<Id>>()
-    for (const type of transaction.changedParentTypes.keys()) {
-      const place = placeOf(document, type as Y.AbstractType<unknown>)
-      if (!place) continue
-      const ids = touched.get(place.table) ?? new Set()
-      touched.set(place.table, ids)
-      if (place.id !== null) ids.add(place.id)
-      else for (const event of transaction.changedParentTypes.get(type) ?? []) if (event.target === (type as unknown)) for (const key of (event as Y.YMapEvent<unknown>).keysChanged ?? []) ids.add(key)
-    }
+    const { touched } = touchedBy(document, transaction)
     let structural = false
     const next: Record<string, unknown> = { ...raw }
     let any = false
@@ -95,16 +86,4 @@ function carry(raw: Deck, mended: Deck, touched: ReadonlyMap<TableName, Readonly
 function soundOnly(deck: Deck): Deck {
   const tables = tableNames.map(table => [table, Object.fromEntries(Object.entries(deck[table]).filter(([, record]) => isSound(table, record as AnyRecord)))])
   return Object.fromEntries(tables) as Deck
-}
-
-/** Which table, and which record of it (null for the table itself), a shared type belongs to. */
-function placeOf(document: Y.Doc, type: Y.AbstractType<unknown>): { table: TableName, id: Id | null } | null {
-  let at: Y.AbstractType<unknown> = type
-  let key: Id | null = null
-  while (at._item) {
-    if (at._item.parentSub && (at._item.parent as Y.AbstractType<unknown>)._item === null) key = at._item.parentSub
-    at = at._item.parent as Y.AbstractType<unknown>
-  }
-  const table = tableNames.find(name => document.share.get(name) === at)
-  return table ? { table, id: type === at ? null : key } : null
 }

@@ -9,7 +9,10 @@ import * as encoding from 'lib0/encoding'
  *   from the server its number is 0.
  * - `kept`: every update up to this number is on disk.
  * - `awareness`: who is here and what they have selected.
- * - `refused`: a sentence for the person; the update with this number was not taken.
+ * - `refused`: a sentence for the person; the update with this number was not taken, and nothing after it is until the browser has
+ *   begun anew with the document as the server has it.
+ * - `note`: a sentence for the person about the document as a whole.
+ * - `beat`: sent by the browser every few seconds and answered with the same; who hears none for a while knows that the other is gone.
  */
 export type LiveMessage =
   | { kind: 'state', vector: Uint8Array }
@@ -18,8 +21,10 @@ export type LiveMessage =
   | { kind: 'awareness', update: Uint8Array }
   | { kind: 'refused', number: number, message: string }
   | { kind: 'whole', update: Uint8Array }
+  | { kind: 'note', message: string }
+  | { kind: 'beat' }
 
-const kinds = ['state', 'update', 'kept', 'awareness', 'refused', 'whole'] as const
+const kinds = ['state', 'update', 'kept', 'awareness', 'refused', 'whole', 'note', 'beat'] as const
 
 export function encodeMessage(message: LiveMessage): Uint8Array {
   const encoder = encoding.createEncoder()
@@ -27,7 +32,7 @@ export function encodeMessage(message: LiveMessage): Uint8Array {
   if ('number' in message) encoding.writeVarUint(encoder, message.number)
   if (message.kind === 'state') encoding.writeVarUint8Array(encoder, message.vector)
   if (message.kind === 'update' || message.kind === 'awareness' || message.kind === 'whole') encoding.writeVarUint8Array(encoder, message.update)
-  if (message.kind === 'refused') encoding.writeVarString(encoder, message.message)
+  if (message.kind === 'refused' || message.kind === 'note') encoding.writeVarString(encoder, message.message)
   return encoding.toUint8Array(encoder)
 }
 
@@ -43,6 +48,8 @@ export function decodeMessage(bytes: Uint8Array): LiveMessage | null {
     if (kind === 'awareness') return { kind, update: decoding.readVarUint8Array(decoder) }
     if (kind === 'kept') return { kind, number }
     if (kind === 'refused') return { kind, number, message: decoding.readVarString(decoder) }
+    if (kind === 'note') return { kind, message: decoding.readVarString(decoder) }
+    if (kind === 'beat') return { kind }
     return null
   } catch {
     return null

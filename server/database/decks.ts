@@ -1,4 +1,6 @@
-import type { Deck } from '../../core/deck'
+import { cleanText, slidesOf, type Deck } from '../../core/deck'
+import { tablesOf } from '../../core/formats/deck-file'
+import { coverOf } from '../decks/cover'
 import { database, type Sql } from './connection'
 
 export interface DeckRow {
@@ -7,11 +9,32 @@ export interface DeckRow {
   purpose: string
   changed_at: Date
   version: number | null
+  slides: number
+  cover: Deck
+  tables: string[]
 }
 
-export const listDecks = () => database()<(DeckRow & { snapshot: Deck })[]>`
-  select decks.id, title, purpose, changed_at, snapshot, (select max(number) from deck_versions where deck = decks.id) as version
-  from decks where removed_at is null order by changed_at desc`
+/** What lists show of a deck, from its snapshot. */
+function shownInLists(sql: Sql, snapshot: Deck) {
+  const cover = coverOf(snapshot)
+  return { slides: slidesOf(snapshot).length, cover: sql.json(cover as never), tables: tablesOf(cover) }
+}
+
+/** Decks that an older program kept get what lists show of them, once. */
+async function completeLists() {
+  const sql = database()
+  for (const { id, snapshot } of await sql<{ id: string, snapshot: Deck }[]>`select id, snapshot from decks where cover is null and removed_at is null`) {
+    const { slides, cover, tables } = shownInLists(sql, snapshot)
+    await sql`update decks set slides = ${slides}, cover = ${cover}, cover_tables = ${tables} where id = ${id} and cover is null`
+  }
+}
+
+export async function listDecks() {
+  await completeLists()
+  return await database()<DeckRow[]>`
+    select decks.id, title, purpose, changed_at, slides, cover, cover_tables as tables, (select max(number) from deck_versions where deck = decks.id) as version
+    from decks where removed_at is null order by changed_at desc`
+}
 
 /** Decks in whose snapshot every word stands somewhere, the newest first. */
 export const decksWithWords = (words: readonly string[]) => database()<{ id: string, title: string, snapshot: Deck }[]>`
@@ -27,8 +50,9 @@ export async function deckExists(id: string) {
 /** Puts a new deck into the database with its first update, both or neither. */
 export async function insertDeck(deck: { id: string, snapshot: Deck, update: Uint8Array, person: string | null }, sql: Sql = database()) {
   const info = deck.snapshot.info.info!
-  await sql`insert into decks (id, title, purpose, created_by, snapshot)
-    values (${deck.id}, ${info.title}, ${info.purpose}, ${deck.person}, ${sql.json(deck.snapshot as never)})`
+  const { slides, cover, tables } = shownInLists(sql, deck.snapshot)
+  await sql`insert into decks (id, title, purpose, created_by, snapshot, slides, cover, cover_tables)
+    values (${deck.id}, ${info.title}, ${info.purpose}, ${deck.person}, ${sql.json(deck.snapshot as never)}, ${slides}, ${cover}, ${tables})`
   await sql`insert into deck_updates (deck, content, person) values (${deck.id}, ${Buffer.from(deck.update)}, ${deck.person})`
 }
 
@@ -44,29 +68,50 @@ export async function restoreDeck(id: string) {
 export async function keepSnapshot(id: string, snapshot: Deck) {
   const info = snapshot.info.info!
   const sql = database()
-  await sql`update decks set snapshot = ${sql.json(snapshot as never)}, title = ${info.title}, purpose = ${info.purpose}, changed_at = now() where id = ${id}`
+  const { slides, cover, tables } = shownInLists(sql, snapshot)
+  await sql`update decks set snapshot = ${sql.json(snapshot as never)}, slides = ${slides}, cover = ${cover}, cover_tables = ${tables}, title = ${info.title}, purpose = ${info.purpose}, changed_at = now() where id = ${id}`
 }
 
-export const updatesOf = (id: string, after = 0) => database()<{ id: number, content: Buffer }[]>`
-  select id, content from deck_updates where deck = ${id} and id > ${after} order by id`
+/** A deck's updates after one, in order. Of those that are `known` already only the size comes. */
+export const updatesOf = (id: string, after = 0, known: readonly number[] = []) => database()<{ id: number, content: Buffer | null, bytes: number }[]>`
+  select id, case when id = any(${known as number[]}::bigint[]) then null else content end as content, length(content) as bytes
+  from deck_updates where deck = ${id} and id > ${after} order by id`
 
-/** Appends updates in one statement; on return they are on disk. Answers with the id of the last. */
-export async function appendUpdates(id: string, updates: readonly { content: Uint8Array, person: string }[], node: string) {
+/** Appends updates in one statement; on return they are on disk. Answers with their ids, in order. */
+export async function appendUpdates(id: string, updates: readonly { content: Uint8Array, person: string | null }[], node: string): Promise<number[]> {
   const sql = database()
-  const rows = updates.map(update => ({ deck: id, content: Buffer.from(update.content), person: update.person }))
-  const inserted = await sql<{ id: number }[]>`insert into deck_updates ${sql(rows, 'deck', 'content', 'person')} returning id`
-  const last = Math.max(...inserted.map(row => row.id))
-  await sql.notify('deck_updates', JSON.stringify({ deck: id, node, last }))
-  return last
+  const [row] = await sql<{ ids: number[] }[]>`
+    select append_updates(${id}, ${sql.array(updates.map(update => Buffer.from(update.content)), 17)}, ${sql.array(updates.map(update => update.person), 2950)}::uuid[], ${node}) as ids`
+  return row!.ids.map(Number)
 }
 
-/** Replaces the updates up to one by their sum, if none of them was folded by another node meanwhile. */
+/** The newest update of each of some decks. */
+export const newestUpdates = (ids: readonly string[]) => database()<{ deck: string, last: number }[]>`
+  select deck, max(id) as last from deck_updates where deck = any(${[...ids]}) group by deck`
+
+/** Replaces updates by their sum, if none of them was folded by another node meanwhile. */
 export async function foldUpdates(id: string, ids: readonly number[], sum: Uint8Array) {
   await database().begin(async sql => {
-    const gone = await sql`delete from deck_updates where deck = ${id} and id in ${sql(ids as number[])} returning id`
-    if (gone.length !== ids.length) throw new Error('folded elsewhere')
+    await sql`select pg_advisory_xact_lock(hashtextextended(${id}, 0))`
+    const gone = await sql`delete from deck_updates where deck = ${id} and id = any(${ids as number[]}) returning id`
+    if (gone.length !== ids.length) throw new FoldedElsewhere()
     await sql`insert into deck_updates (id, deck, content) overriding system value values (${ids.at(-1)!}, ${id}, ${Buffer.from(sum)})`
-  }).catch((error: Error) => {
-    if (error.message !== 'folded elsewhere') throw error
+  }).catch((error: unknown) => {
+    if (!(error instanceof FoldedElsewhere)) throw error
   })
+}
+
+class FoldedElsewhere extends Error {}
+
+/** Puts records that could not be mended where nobody loses them. */
+export async function keepAside(deck: string, records: readonly { table: string, id: string, content: string, reason: string }[]) {
+  const sql = database()
+  const rows = records.map(record => ({ deck, in_table: record.table, record: cleanText(record.id), content: cleanText(record.content), reason: record.reason }))
+  await sql`insert into set_aside ${sql(rows, 'deck', 'in_table', 'record', 'content', 'reason')}`
+}
+
+/** A deck's JSON as it was last kept. */
+export async function snapshotOf(id: string): Promise<Deck | undefined> {
+  const [row] = await database()<{ snapshot: Deck }[]>`select snapshot from decks where id = ${id}`
+  return row?.snapshot
 }

@@ -1,92 +1,200 @@
 import { randomUUID } from 'node:crypto'
 import { applyAwarenessUpdate, Awareness, encodeAwarenessUpdate, removeAwarenessStates } from 'y-protocols/awareness'
 import * as Y from 'yjs'
-import { mend, type Change, type Deck } from '../../core/deck'
-import { applyToDocument, encodeMessage, readDocument, type LiveMessage } from '../../core/live'
-import { appendUpdates, foldUpdates, keepSnapshot, updatesOf } from '../database/decks'
+import { isSound, tableNames, type AnyRecord, type Change, type Deck } from '../../core/deck'
+import { newDeck } from '../../core/layouts'
+import { applyToDocument, encodeMessage, faultOfRecord, faultOfUpdate, liveLimits, liveTable, mendedWords, mendingOf, mirrorOf, tryUpdate, type LiveMessage } from '../../core/live'
+import { isPassing } from '../database/connection'
+import { appendUpdates, foldUpdates, keepAside, keepSnapshot, snapshotOf, updatesOf } from '../database/decks'
+import { log, logError } from '../log'
+import { newId } from '../new-id'
+import { clientsIn } from './awareness'
 
 /** One browser on a live document. */
 export interface Peer {
   id: string
-  person: { id: string, role: 'editor' | 'viewer' }
+  person: { id: string, name: string, role: 'editor' | 'viewer' }
   send(bytes: Uint8Array): void
+  close(code: number, reason: string): void
   /** The awareness clients that it speaks for. */
   clients: Set<number>
+  /** Something of it was refused: what builds on that is of no use until it has begun anew. */
+  refused: boolean
 }
 
 /** This process, among those that serve the same database. */
 export const nodeName = randomUUID()
 
-/** A deck's live document while someone has it open. */
+/** A deck's live document while someone has it open. It holds what is on disk, and nothing else. */
 export interface Room {
   document: Y.Doc
   join(peer: Peer): void
   leave(peer: Peer): void
-  receive(peer: Peer, message: LiveMessage): void
-  /** Applies what another node has put on disk. */
+  receive(peer: Peer, message: LiveMessage): Promise<void>
+  /** Applies what other nodes have put on disk. */
   catchUp(): Promise<void>
-  /** The deck as it stands, mended. */
+  /** The id of the last update read from disk in its order. */
+  cursor(): number
+  /** The deck as it stands on disk, mended. */
   deck(): Deck
+  /** Resolves once nothing waits to be written any more, or after so many ms. */
+  settled(patience: number): Promise<void>
   /** Puts the snapshot on disk if it is behind. */
   keep(): Promise<void>
-  /** Makes an edit of the server's own, as a person: on disk before anyone hears of it. */
+  /** Makes an edit of the server's own, as a person: on disk before anyone hears of it. Throws `Unwritten` where it cannot be. */
   apply(changes: readonly Change[], person: string): Promise<void>
+  peers(): Iterable<Peer>
   isEmpty(): boolean
+  close(): void
+}
+
+/** An edit of the server's own that could not be put on disk; the message is for a person. */
+export class Unwritten extends Error {}
+
+/** An update that is on its way to the disk. */
+interface Waiting {
+  content: Uint8Array
+  person: string | null
+  /** The browser that it came from; null where the server made it. */
+  peer: Peer | null
+  written(): void
+  refuse(message: string): void
 }
 
 const foldAfter = 400
+const foldAfterBytes = 16 * 1024 * 1024
 const snapshotDelay = 1000
 const retryDelay = 400
 const pause = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
 
-/** Opens a deck's document from its updates on disk, folding them when they are many. */
-export async function openRoom(id: string): Promise<Room> {
+/** A document with all tables of a deck in it. */
+function emptyDocument(): Y.Doc {
   const document = new Y.Doc()
+  for (const table of tableNames) liveTable(document, table)
+  return document
+}
+
+/** Opens a deck's document from its updates on disk: mended where an older program left something broken, folded where they are many. */
+export async function openRoom(id: string): Promise<Room> {
+  const document = emptyDocument()
   const awareness = new Awareness(document)
   awareness.setLocalState(null)
-  const rows = await updatesOf(id)
-  for (const row of rows) Y.applyUpdate(document, row.content, 'disk')
-  let last = rows.at(-1)?.id ?? 0
-  if (rows.length > foldAfter) await foldUpdates(id, rows.map(row => row.id), Y.encodeStateAsUpdate(document))
+
+  /** Rows are applied in the order of their ids, and the cursor moves with them alone: one's own are remembered until it has passed them. */
+  let cursor = 0
+  const own = new Set<number>()
+  let sinceFold: number[] = []
+  let sinceFoldBytes = 0
+  const read = async (told: (content: Uint8Array) => void) => {
+    for (const row of await updatesOf(id, cursor, [...own])) {
+      cursor = Math.max(cursor, row.id)
+      sinceFold.push(row.id)
+      sinceFoldBytes += row.bytes
+      if (!own.delete(row.id) && row.content) told(row.content)
+    }
+  }
+  await read(content => Y.applyUpdate(document, content, 'disk'))
 
   const peers = new Set<Peer>()
-  const waiting: { peer: Peer, number: number, content: Uint8Array }[] = []
-  let writing = false
+  const waiting: Waiting[] = []
+  let writing: Promise<void> | null = null
   let behind = false
   let timer: ReturnType<typeof setTimeout> | undefined
 
+  const words = await mendDocument(id, document, async update => {
+    const [row] = await appendUpdates(id, [{ content: update, person: null }], nodeName)
+    own.add(row!)
+    behind = true
+  })
+  const mirror = mirrorOf(document)
+
+  /** What is on disk and what waits to be: every update is tried here before it goes any further. */
+  let trial = emptyDocument()
+  const renewTrial = () => {
+    trial.destroy()
+    trial = emptyDocument()
+    Y.applyUpdate(trial, Y.encodeStateAsUpdate(document))
+    for (const entry of waiting) Y.applyUpdate(trial, entry.content)
+  }
+  renewTrial()
+
   /** The whole state as a browser that has nothing yet gets it, kept until the next change: encoding a large deck takes longer than sending it. */
   let whole: Uint8Array | null = null
-  document.on('update', () => { whole = null })
+  let bytes = Y.encodeStateAsUpdate(document).length
+  document.on('update', (update: Uint8Array) => {
+    whole = null
+    bytes += update.length
+  })
   const lacking = (vector: Uint8Array) => (vector.length > 1 ? Y.encodeStateAsUpdateV2(document, vector) : (whole ??= Y.encodeStateAsUpdateV2(document)))
 
   const tell = (message: LiveMessage, except?: Peer) => {
-    const bytes = encodeMessage(message)
-    for (const peer of peers) if (peer !== except) peer.send(bytes)
+    const encoded = encodeMessage(message)
+    for (const peer of peers) if (peer !== except) peer.send(encoded)
   }
 
-  /** Writes what waits, in order, until it is on disk; only then is it acknowledged. While the database is away it waits. */
+  /** Whether the document would hold more than it may; reckoned anew before that is said, since what was replaced weighs nothing any more. */
+  function isFull(more: number): boolean {
+    if (bytes + more <= liveLimits.document) return false
+    bytes = Y.encodeStateAsUpdate(document).length
+    return bytes + more > liveLimits.document
+  }
+
+  /** Writes what waits, in order, until it is on disk; only then does it count. While the database is away it waits; what cannot be written is refused to its sender alone. */
   async function write() {
-    if (writing) return
-    writing = true
+    let most = 200
     while (waiting.length) {
-      const batch = waiting.slice(0, 200)
+      const batch = waiting.slice(0, most)
       try {
-        last = Math.max(last, await appendUpdates(id, batch.map(({ peer, content }) => ({ content, person: peer.person.id })), nodeName))
+        for (const row of await appendUpdates(id, batch, nodeName)) {
+          own.add(row)
+          if (row <= cursor) own.delete(row)
+        }
         waiting.splice(0, batch.length)
-        const kept = new Map(batch.map(({ peer, number }) => [peer, number]))
-        for (const [peer, number] of kept) peer.send(encodeMessage({ kind: 'kept', number }))
+        for (const entry of batch) {
+          Y.applyUpdate(document, entry.content, 'written')
+          entry.written()
+        }
         behind = true
-        timer ??= setTimeout(() => void keep(), snapshotDelay)
+        timer ??= setTimeout(() => void keepLater(), snapshotDelay)
+        most = 200
       } catch (error) {
-        console.error(`deck ${id}: not yet on disk, trying again: ${(error as Error).message}`)
-        await pause(retryDelay)
+        if (isPassing(error)) {
+          log.warn({ deck: id, err: error }, 'not yet on disk, trying again')
+          await pause(retryDelay)
+        } else if (batch.length > 1) most = 1
+        else {
+          const [failed] = batch
+          const code = logError(error, 'an update cannot be written', { deck: id, person: failed!.person })
+          const words = `This could not be saved on the server, and trying again would not help (error ${code}). Load the page again.`
+          waiting.shift()
+          failed!.refuse(words)
+          // What the same browser sent after it builds on it.
+          for (const entry of waiting.filter(one => one.peer !== null && one.peer === failed!.peer)) {
+            waiting.splice(waiting.indexOf(entry), 1)
+            entry.refuse(words)
+          }
+          renewTrial()
+        }
       }
     }
-    writing = false
+  }
+  const startWriting = () => {
+    writing ??= write().finally(() => {
+      writing = null
+      void fold()
+    })
   }
 
-  const deck = () => mend(readDocument(document)).deck
+  /** Puts what was written since into one update, where that is much. */
+  async function fold() {
+    if (sinceFold.length <= foldAfter && sinceFoldBytes <= foldAfterBytes) return
+    const [ids, sum] = [sinceFold, Y.encodeStateAsUpdate(document)]
+    // The document may hold rows that the cursor has not come to yet; their sum holds them too, and reading them again changes nothing.
+    sinceFold = [ids.at(-1)!]
+    sinceFoldBytes = 0
+    await foldUpdates(id, ids, sum).catch(error => void logError(error, 'updates were not folded', { deck: id }))
+  }
+  void fold()
 
   async function keep() {
     clearTimeout(timer)
@@ -94,12 +202,16 @@ export async function openRoom(id: string): Promise<Room> {
     if (!behind) return
     behind = false
     try {
-      await keepSnapshot(id, deck())
-    } catch {
+      await keepSnapshot(id, mirror.deck())
+    } catch (error) {
       behind = true
-      timer = setTimeout(() => void keep(), snapshotDelay * 3)
+      if (!isPassing(error)) logError(error, 'the snapshot was not kept', { deck: id })
+      timer = setTimeout(() => void keepLater(), snapshotDelay * 3)
+      throw error
     }
   }
+  /** The same, for those who do not wait for it: what went wrong is logged, and it is tried again by itself. */
+  const keepLater = () => keep().then(() => true, () => false)
 
   awareness.on('update', ({ added, updated, removed }: Record<'added' | 'updated' | 'removed', number[]>, origin: unknown) => {
     const clients = [...added, ...updated, ...removed]
@@ -108,14 +220,60 @@ export async function openRoom(id: string): Promise<Room> {
     tell({ kind: 'awareness', update: encodeAwarenessUpdate(awareness, clients) }, peer ?? undefined)
   })
 
+  /** A sentence on why an update cannot be taken, null where it can be. What it builds on may be on disk, put there by another node. */
+  async function faultOf(peer: Peer, content: Uint8Array): Promise<string | null> {
+    const form = faultOfUpdate(content)
+    if (form) return form
+    let fault = tryUpdate(trial, content, peer)
+    if (fault) renewTrial()
+    if (fault?.lacking) {
+      await catchUp()
+      fault = tryUpdate(trial, content, peer)
+      if (fault) renewTrial()
+    }
+    return fault?.message ?? null
+  }
+
+  const catchUp = () => read(content => {
+    Y.applyUpdate(document, content, 'disk')
+    Y.applyUpdate(trial, content, 'disk')
+    tell({ kind: 'update', number: 0, update: content })
+  })
+
+  async function takeUpdate(peer: Peer, number: number, content: Uint8Array) {
+    const refuse = (message: string) => {
+      peer.refused = true
+      peer.send(encodeMessage({ kind: 'refused', number, message }))
+    }
+    if (peer.refused) return
+    if (peer.person.role !== 'editor') return refuse('Your role is viewer: you can look, but not change. Ask an editor of your team.')
+    if (isFull(content.length)) return refuse(`A deck holds ${liveLimits.document / 1048576} MB of words and shapes at most, and this one is full. Take some of its slides into another deck.`)
+    const fault = await faultOf(peer, content)
+    if (fault) return refuse(fault)
+    waiting.push({
+      content, peer, person: peer.person.id, refuse,
+      written() {
+        tell({ kind: 'update', number: 0, update: content }, peer)
+        peer.send(encodeMessage({ kind: 'kept', number }))
+      },
+    })
+    startWriting()
+  }
+
   return {
     document,
-    deck,
     keep,
+    cursor: () => cursor,
+    deck: () => mirror.deck(),
+    peers: () => peers,
     isEmpty: () => peers.size === 0,
+    async settled(patience) {
+      if (writing) await Promise.race([writing, pause(patience)])
+    },
     join(peer) {
       peers.add(peer)
       peer.send(encodeMessage({ kind: 'state', vector: Y.encodeStateVector(document) }))
+      if (words) peer.send(encodeMessage({ kind: 'note', message: words }))
       const here = [...awareness.getStates().keys()]
       if (here.length) peer.send(encodeMessage({ kind: 'awareness', update: encodeAwarenessUpdate(awareness, here) }))
     },
@@ -123,42 +281,75 @@ export async function openRoom(id: string): Promise<Room> {
       peers.delete(peer)
       removeAwarenessStates(awareness, [...peer.clients], null)
     },
-    receive(peer, message) {
+    async receive(peer, message) {
       if (message.kind === 'state') {
         peer.send(encodeMessage({ kind: 'whole', update: lacking(message.vector) }))
       } else if (message.kind === 'awareness') {
+        const clients = clientsIn(message.update, peer.person.name)
+        const fresh = clients?.filter(client => !peer.clients.has(client)) ?? []
+        if (!clients || peer.clients.size + fresh.length > liveLimits.clients) return
         applyAwarenessUpdate(awareness, message.update, peer)
-      } else if (message.kind === 'update') {
-        if (peer.person.role !== 'editor') {
-          peer.send(encodeMessage({ kind: 'refused', number: message.number, message: 'Your role is viewer: you can look, but not change. Ask an editor of your team.' }))
-          return
-        }
-        try {
-          Y.applyUpdate(document, message.update, peer)
-        } catch {
-          peer.send(encodeMessage({ kind: 'refused', number: message.number, message: 'The change could not be read and was not kept. Load the page again.' }))
-          return
-        }
-        tell({ kind: 'update', number: 0, update: message.update }, peer)
-        waiting.push({ peer, number: message.number, content: message.update })
-        void write()
-      }
+      } else if (message.kind === 'update') await takeUpdate(peer, message.number, message.update)
+      else if (message.kind === 'beat') peer.send(encodeMessage(message))
     },
-    async apply(changes, person) {
-      const before = Y.encodeStateVector(document)
-      applyToDocument(document, changes, 'server')
-      const update = Y.encodeStateAsUpdate(document, before)
-      last = Math.max(last, await appendUpdates(id, [{ content: update, person }], nodeName))
-      tell({ kind: 'update', number: 0, update })
-      behind = true
-      await keep()
+    apply(changes, person) {
+      return new Promise((resolve, reject) => {
+        let content: Uint8Array | null = null
+        const note = (update: Uint8Array) => { content = update }
+        trial.once('update', note)
+        applyToDocument(trial, changes, 'server')
+        trial.off('update', note)
+        if (!content) return resolve()
+        waiting.push({
+          content, person, peer: null,
+          written: () => {
+            tell({ kind: 'update', number: 0, update: content! })
+            behind = true
+            void keepLater().then(() => resolve())
+          },
+          refuse: message => reject(new Unwritten(message)),
+        })
+        startWriting()
+      })
     },
-    async catchUp() {
-      for (const row of await updatesOf(id, last)) {
-        last = Math.max(last, row.id)
-        Y.applyUpdate(document, row.content, 'disk')
-        tell({ kind: 'update', number: 0, update: row.content })
-      }
+    catchUp,
+    close() {
+      clearTimeout(timer)
+      mirror.stop()
+      awareness.destroy()
+      trial.destroy()
+      document.destroy()
     },
   }
+}
+
+/** Puts a document right before anyone sees it; answers with the sentence on what was mended, null where nothing was. */
+async function mendDocument(id: string, document: Y.Doc, put: (update: Uint8Array) => Promise<void>): Promise<string | null> {
+  const lacking = (['info', 'theme'] as const).filter(table => faultOfRecord(document, table, table))
+  const fallback = lacking.length ? await standIn(id) : undefined
+  const steps = mendingOf(document, (table, record) => (fallback?.[table] as Readonly<Record<string, AnyRecord>> | undefined)?.[record])
+  let step = steps.next()
+  for (; !step.done; step = steps.next()) await new Promise(resolve => setImmediate(resolve))
+  const mending = step.value
+  if (!mending.changes.length) return null
+  if (mending.aside.length) await keepAside(id, mending.aside)
+  const trial = emptyDocument()
+  Y.applyUpdate(trial, Y.encodeStateAsUpdate(document))
+  let content: Uint8Array | undefined
+  trial.once('update', (update: Uint8Array) => { content = update })
+  applyToDocument(trial, mending.changes, 'server')
+  trial.destroy()
+  if (content) {
+    await put(content)
+    Y.applyUpdate(document, content, 'disk')
+  }
+  const words = mendedWords(mending)
+  log.warn({ deck: id, records: mending.changes.length, aside: mending.aside.length }, words ?? '')
+  return words
+}
+
+/** What a deck cannot be without, from its last snapshot where that still has it. */
+async function standIn(id: string): Promise<Deck> {
+  const [before, fresh] = [await snapshotOf(id), newDeck({ title: 'Untitled deck', purpose: 'talk' }, { id: newId })]
+  return { ...fresh, ...(isSound('info', before?.info?.info) ? { info: before!.info } : {}), ...(isSound('theme', before?.theme?.theme) ? { theme: before!.theme } : {}) }
 }

@@ -1,10 +1,10 @@
 import { closeDatabase } from '../database/connection'
-import { keepAllRooms } from '../live/rooms'
+import { closeAllRooms } from '../live/rooms'
 
-/** Puts every snapshot on disk before an orderly end; the updates themselves are there already. */
+/** An orderly end: who is connected is told, what was sent is put on disk, then the database is let go. */
 export default defineNitroPlugin(nitro => {
   nitro.hooks.hook('close', async () => {
-    await keepAllRooms().catch(() => {})
+    await closeAllRooms()
     await closeDatabase()
   })
 })

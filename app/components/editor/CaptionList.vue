@@ -24,11 +24,7 @@ async function take(event: Event) {
   tell(read.value.length === 1 ? 'One caption is here.' : `${read.value.length} captions are here.`)
 }
 function save(ending: 'vtt' | 'srt') {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([ending === 'vtt' ? writeVtt(props.modelValue) : writeSrt(props.modelValue)], { type: 'text/plain' }))
-  link.download = `${props.name}.${ending}`
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
+  saveFile(ending === 'vtt' ? writeVtt(props.modelValue) : writeSrt(props.modelValue), `${props.name}.${ending}`)
 }
 </script>
 

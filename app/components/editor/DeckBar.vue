@@ -14,12 +14,17 @@ function rename() {
   if (store.deck && next && next !== title.value) store.edit('rename the deck', setFields(store.deck, { table: 'info', id: 'info', fields: { title: next } }))
 }
 const time = (date: Date) => date.toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
-const kept = computed(() => {
-  const status = store.status
-  if (!status.ready) return 'Fetching'
-  if (status.kept) return !status.online ? 'Offline' : status.keptAt ? `Kept ${time(status.keptAt)}` : 'Kept'
-  return status.online ? 'Keeping' : 'Offline, kept when the server is back'
+/** What can be said of what was written: only what has been acknowledged is saved. */
+const saved = computed(() => {
+  const { ready, online, silent, kept, keptAt, local } = store.status
+  const away = silent ? 'The server does not answer' : 'Offline'
+  if (!ready) return silent ? away : 'Opening'
+  if (!kept && !online) return local ? `${away}: saved in this browser` : `${away}: not saved yet`
+  if (!kept) return 'Saving'
+  if (!online) return away
+  return keptAt ? `Saved ${time(keptAt)}` : 'Saved'
 })
+const savedTitle = computed(() => (!store.status.kept && !store.status.online ? 'It is sent by itself as soon as the server can be reached, also when this page was closed meanwhile' : undefined))
 const initials = (name: string) => name.split(/\s+/).map(word => word[0]).slice(0, 2).join('')
 /** Places of a form that are still to be filled. */
 const empty = computed(() => {
@@ -37,7 +42,7 @@ const empty = computed(() => {
       <button v-else class="title" :title="title" :disabled="!store.canEdit" @click="draft = title; naming = true">{{ title }}</button>
       <DeckSettings />
  <span v-if="store.deck?.info.info?.form" class="form-note" title="Only what fills places can be changed on slides">{{ empty ? `Form, ${empty} ${empty === 1 ? 'place' : 'places'} empty` : 'Form, all places filled' }}</span>
-      <span class="quiet kept" role="status" data-test="kept">{{ kept }}</span>
+      <span class="quiet kept" :class="{ away: store.status.ready && !store.status.online }" role="status" data-test="saved" :title="savedTitle ?? saved">{{ saved }}</span>
     </div>
     <nav class="phases" aria-label="Phases">
       <template v-for="(item, index) in phases" :key="item.name">
@@ -61,7 +66,8 @@ const empty = computed(() => {
 .bar { display: grid; grid-template-columns: auto minmax(120px, 1fr) auto minmax(200px, 1fr); align-items: center; gap: 12px; height: 50px; padding: 0 14px; background: var(--panel); border-bottom: 1px solid var(--line); flex: none; }
 .deck { display: flex; align-items: baseline; gap: 10px; min-width: 0; }
 .title { font: 600 15px "Bricolage Grotesque", sans-serif; color: var(--ink); background: none; border: 0; padding: 4px 0; cursor: text; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; min-width: 60px; }
-.kept { font-size: 13px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; min-width: 62px; flex: none; max-width: 50%; }
+.kept { font-size: 13px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; min-width: 62px; flex: none; max-width: 60%; }
+.kept.away { color: var(--now-ink); }
 .phases { display: flex; align-items: center; }
 .phase { display: flex; align-items: center; gap: 8px; border: 0; background: none; color: var(--second); font: 500 14px "Hanken Grotesk"; padding: 6px 10px; border-radius: 999px; cursor: pointer; }
 .phase .amount { font-size: 12px; color: var(--third); }

@@ -30,11 +30,7 @@ async function takeAway(kind: 'file' | 'offline') {
   const answer = await asking(() => $fetch.raw<Blob>(`/api/decks/${store.id}/${kind}`, { responseType: 'blob', query: asVariant.value }))
   busy.value = ''
   if (!answer?._data) return
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(answer._data)
-  link.download = decodeURIComponent(/filename\*=UTF-8''([^;]+)/.exec(answer.headers.get('content-disposition') ?? '')?.[1] ?? 'deck.hailbank.zip')
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
+  saveFile(answer._data, decodeURIComponent(/filename\*=UTF-8''([^;]+)/.exec(answer.headers.get('content-disposition') ?? '')?.[1] ?? 'deck.hailbank.zip'))
 }
 
 async function hang() {

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 
-/** A record's id: 1 to 64 letters, digits, `-` or `_`. */
-export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/)
+/** A record's id: 1 to 64 letters, digits, `-` or `_`; none that plain objects have a meaning for, such as `__proto__`. */
+export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/).refine(id => !(id in Object.prototype), 'it is no id')
 
 /**
  * Whether a text is a key of fractional-indexing: a head that says how long the whole part is (a to z: 2 to 27 letters, Z
