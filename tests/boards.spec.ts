@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { goPhase, kept, slide } from './support/people'
+import { goPhase, saved, slide } from './support/people'
 import { motion, outlined as talk, playheadAt, scrubTo, timed, timeStage } from './support/score'
 
 const titles = ['Astrel at dawn', 'Quill by noon', 'Low Sands at dusk', 'Port Harrow by night']
@@ -59,7 +59,7 @@ test('four slides become a board, its camera tours them, and its views become sl
   await expect(page.getByRole('button', { name: 'View 2, Quill at midday' })).toBeVisible()
   await page.getByRole('button', { name: 'Views into slides' }).click()
   for (const number of [1, 2, 3, 4]) await expect(slide(page, number)).toBeVisible()
-  await kept(page)
+  await saved(page)
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(slide(page, 2)).toHaveCount(0)
 })
@@ -104,7 +104,7 @@ test('words are written by a hand that follows their letters, for as long as the
   // The room’s window, opened by its address, knows how the words are written as well.
   await page.getByLabel('Duration').fill('30')
   await page.getByLabel('Duration').press('Enter')
-  await kept(page)
+  await saved(page)
   await page.goto(page.url().replace('/decks/', '/present/').replace(/\?.*/, ''))
   await expect.poll(() => page.locator('.stage-drawing-lines path').count()).toBeGreaterThanOrEqual(5)
 })
@@ -114,7 +114,7 @@ test('a figure walks in and waves, and stands again as before', async ({ page })
   await goPhase(page, 'Compose')
   await page.getByRole('toolbar', { name: 'Add' }).getByRole('button', { name: /Figure/ }).click()
   await page.locator('[data-pose="stand"]').click()
-  await kept(page)
+  await saved(page)
   await goPhase(page, 'Time')
   const name = (await page.getByRole('region', { name: 'Score' }).locator('.part .name', { hasText: 'figure' }).locator('span').first().innerText()).trim()
   await motion(page, name, 'Acts', 'Waves')

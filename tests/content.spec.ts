@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { drop, kept } from './support/people'
+import { drop, saved } from './support/people'
 import { add, addList, addShape, blank, busyPicture, drag, hit, plainPicture, set, stage, tab, value } from './support/stage'
 
 test('text on a busy photograph is measured on its pixels, and a remedy that was looked at makes it readable', async ({ page }) => {
@@ -119,7 +119,7 @@ test('bullets are of another symbol and colour; one line has an icon of its own;
   await page.getByLabel('Bullet: numbered').selectOption('upper-roman')
   await expect(bullets.nth(0)).toHaveText('I.')
   await expect(bullets.nth(2)).toHaveText(/^II+\.$/)
-  await kept(page)
+  await saved(page)
 })
 
 test('a table is written in where it stands, and a piece of the shelf follows where it is bound', async ({ page }) => {

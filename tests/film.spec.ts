@@ -4,7 +4,7 @@ import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { unzipSync } from 'fflate'
 import { click, counted, frameOf, greyFilm, onsetOf, place } from './support/clips'
-import { enter, goPhase, kept, newDeck, paste } from './support/people'
+import { enter, goPhase, saved, newDeck, paste } from './support/people'
 import { killWorker, startWorkerAgain } from './support/server'
 
 /** How far two pictures are apart, 0 to 255 a px on average. */
@@ -32,7 +32,7 @@ test('a film is exact in its frames, its sound and its pictures; stills come by 
   await enter(page)
   await newDeck(page, 'Exact film', 'Film')
   await paste(page, 'textarea.title', 'Ferry to the island\n\tIt leaves at ten\nThe way back\n\tIt leaves at noon')
-  await kept(page)
+  await saved(page)
   await goPhase(page, 'Time')
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Motion for Title' }).click()
   await page.getByRole('menuitem', { name: 'Comes in', exact: true }).click()
@@ -54,7 +54,7 @@ test('a film is exact in its frames, its sound and its pictures; stills come by 
   await page.waitForTimeout(300)
   const staged = await page.getByTestId('time-stage').screenshot()
   const length = await inStore(page, deck => deck.plan.length)
-  await kept(page)
+  await saved(page)
 
   await goPhase(page, 'Deliver')
   await choose(page, 'Shorter side', '360')
@@ -108,11 +108,11 @@ test('a clip in a film stands at its very moment in each frame, and an animation
   await enter(page)
   await newDeck(page, 'Clip within', 'Film')
   await paste(page, 'textarea.title', 'Grey')
-  await kept(page)
+  await saved(page)
   await goPhase(page, 'Compose')
   await page.getByTestId('clip-file').setInputFiles({ name: 'grey.mp4', mimeType: 'video/mp4', buffer: greyFilm(4, 'grey.mp4') })
   await expect(page.locator('.stage-film')).toBeVisible()
-  await kept(page)
+  await saved(page)
   await goPhase(page, 'Deliver')
   await choose(page, 'Shorter side', '360')
   await choose(page, 'Frames a second', '25')

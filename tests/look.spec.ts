@@ -4,7 +4,7 @@ import { applyChanges, slidesOf, type Deck } from '../core/deck'
 import { packDeck } from '../core/formats/deck-file'
 import { insertOutline, newDeck as freshDeck } from '../core/layouts'
 import { makeLogo } from '../demo/logo'
-import { enter, goPhase, kept, look, newDeck, paste, rundown, slide, toast } from './support/people'
+import { enter, goPhase, saved, look, newDeck, paste, rundown, slide, toast } from './support/people'
 
 const outline = `# Lantern night
 ## How the night grew
@@ -157,7 +157,7 @@ test.describe.serial('an outline in the house’s clothes', () => {
   })
 
   test('is presented', async () => {
-    await kept(page)
+    await saved(page)
     await page.goto(page.url().replace('/decks/', '/present/').split('?')[0]!)
     await expect(page.locator('.player-view')).toBeVisible()
     const shown = page.locator('.stage-layer:not([aria-hidden])')
@@ -249,7 +249,7 @@ test('a starter is filled with one’s own outline and keeps its beats', async (
   await page.getByRole('button', { name: 'Fill it with my outline' }).click()
   await expect(page.locator('.say textarea.title').first()).toHaveValue('Winter on the quay')
   await expect(rundown(page).getByRole('button', { name: /What changes, \d+ beats|^Slide \d+,.*What changes/ })).toBeVisible()
-  await kept(page)
+  await saved(page)
 })
 
 test('a layout is edited on the stage, and its slides follow; a deck handed out as a form takes only what fills places', async ({ page }) => {

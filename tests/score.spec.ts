@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { greyFilm } from './support/clips'
-import { drop, enter, goPhase, kept, newDeck } from './support/people'
+import { drop, enter, goPhase, saved, newDeck } from './support/people'
 import { motion, playheadAt, timed, timeStage } from './support/score'
 
 const bar = (page: Page, name: RegExp) => page.getByRole('button', { name })
@@ -99,7 +99,7 @@ test('a film moves only in an area that is drawn, goes round without a seam, and
   await expect(page.getByRole('button', { name: 'in another area' })).toBeVisible()
   await page.getByLabel('Its edge fades over').fill('40')
   await page.getByLabel('Its edge fades over').press('Enter')
-  await kept(page)
+  await saved(page)
   await page.goto(page.url().replace('/decks/', '/present/').replace(/\?.*/, ''))
   const videos = page.locator('.stage-film video')
   // The film in its area, its tail that goes over, and the still beneath.

@@ -1,6 +1,6 @@
 import { chromium, expect, test, type Page } from '@playwright/test'
 import { greyFilm, voiceFile } from './support/clips'
-import { drop, goPhase, kept, toast } from './support/people'
+import { drop, goPhase, saved, toast } from './support/people'
 import { timed } from './support/score'
 
 const script = 'Good morning to you all. Two more boats run on Saturdays. And dogs travel free.'
@@ -61,7 +61,7 @@ test('a slide is narrated in place, its beats are tapped to the voice, then take
     await expect(settings.getByLabel('Caption 2', { exact: true })).toHaveValue('Two more boats run on Saturdays.')
     await settings.getByLabel('Caption 2', { exact: true }).fill('Two boats more, on Saturdays.')
     await settings.getByLabel('Caption 2', { exact: true }).blur()
-    await kept(page)
+    await saved(page)
     // Read along where the film is played.
     await page.goto(page.url().replace('/decks/', '/present/').replace(/\?.*/, '?as=film'))
     await page.getByRole('button', { name: 'Captions' }).click()

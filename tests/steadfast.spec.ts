@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import postgres from 'postgres'
-import { enter, goPhase, kept, newDeck } from './support/people'
+import { enter, goPhase, saved, newDeck } from './support/people'
 import { answers, cutDatabase, kill, restoreDatabase, startAgain } from './support/server'
 
 // Whatever a test here breaks off in the midst of, the next one finds the database and the server up.
@@ -43,14 +43,14 @@ test('killing the server in the midst of typing loses no acknowledged letter, an
   await enter(page)
   await newDeck(page, 'Power cut', 'Talk')
   await page.getByLabel('Slide 1', { exact: true }).fill('before')
-  await kept(page)
+  await saved(page)
   const typing = title(page, 1).pressSequentially(' and while it was going down and after', { delay: 25 })
   await page.waitForTimeout(300)
   await kill('SIGKILL')
   await typing
   await expect(page.getByTestId('saved')).toHaveText(/Offline/)
   await startAgain()
-  await kept(page)
+  await saved(page)
   const other = await page.context().newPage()
   await other.goto(page.url())
   await expect(title(other, 1)).toHaveValue('before and while it was going down and after')
@@ -59,7 +59,7 @@ test('killing the server in the midst of typing loses no acknowledged letter, an
 test('cutting the database for ten seconds loses nothing, and nothing is said to be kept meanwhile', async ({ page }) => {
   await enter(page)
   await newDeck(page, 'Database away', 'Talk')
-  await kept(page)
+  await saved(page)
   cutDatabase()
   const away = Date.now()
   await title(page, 1).fill('written while the database was away')
@@ -68,7 +68,7 @@ test('cutting the database for ten seconds loses nothing, and nothing is said to
   await page.waitForTimeout(10_000 - (Date.now() - away))
   await expect(page.getByTestId('saved')).not.toHaveText(/^Saved/)
   await restoreDatabase()
-  await kept(page)
+  await saved(page)
   const other = await page.context().newPage()
   await other.goto(page.url())
   await expect(title(other, 1)).toHaveValue('written while the database was away')

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { kept, slide } from './support/people'
+import { saved, slide } from './support/people'
 import { motion, scrubTo, timed, timeStage as stage } from './support/score'
 
 test('a word is ringed on the stage, stays ringed when it is asked to, and the pace is drawn by hand', async ({ page }) => {
@@ -83,7 +83,7 @@ test('what two slides share is carried from the one to the other, and a transiti
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByLabel('Transition', { exact: true })).toHaveValue('cut')
   await page.getByRole('button', { name: 'Redo' }).click()
-  await kept(page)
+  await saved(page)
   const id = /decks\/([^?]+)/.exec(page.url())![1]
   await page.goto(`/present/${id}`)
   await page.waitForSelector('.stage-slide')
@@ -155,5 +155,5 @@ test('several cues are moved, carried to another slide and squeezed; a beat is p
   await bar(/^Pulse of Title/).click()
   await page.keyboard.press('Delete')
   await expect(bar(/^Pulse of Title/)).toHaveCount(0)
-  await kept(page)
+  await saved(page)
 })

@@ -2,7 +2,7 @@ import { copyFile, readFile } from 'node:fs/promises'
 import { expect, test, type Page } from '@playwright/test'
 import { unpackDeck } from '../core/formats/deck-file'
 import { makePictures } from '../demo/pictures'
-import { enter, goPhase, kept, newDeck, paste, rundown, slide, drop } from './support/people'
+import { enter, goPhase, saved, newDeck, paste, rundown, slide, drop } from './support/people'
 
 const outline = `Quay works in summer
 Why we build
@@ -54,7 +54,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await page.getByLabel('Slide 4', { exact: true }).click()
     await page.getByRole('button', { name: /Chart with a caption/ }).click()
     await expect(page.locator('.slide.here .kind')).toHaveText('chart with a caption')
-    await kept(page)
+    await saved(page)
   })
 
   test('edits the slide through the outline and the outline through the slide', async () => {
@@ -134,7 +134,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await expect(page.getByLabel('Width', { exact: true })).toHaveValue(String(wide))
     await page.getByRole('button', { name: 'Redo' }).click()
     await expect(page.getByLabel('Width', { exact: true })).toHaveValue(String(wider))
-    await kept(page)
+    await saved(page)
   })
 
   const motion = async (name: string, ...items: string[]) => {
@@ -228,7 +228,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await goPhase(page, 'Check')
     await page.locator('.finding', { hasText: /^Beat 2 holds/ }).getByRole('button', { name: /^Hold .* longer/ }).click()
     await expect(page.locator('.finding', { hasText: /^Beat 2 holds/ })).toHaveCount(0)
-    await kept(page)
+    await saved(page)
   })
 
   test('presents with keys and mouse, and leaves', async () => {
@@ -319,7 +319,7 @@ test('the same deck is longer for children than for colleagues, and becomes a lo
   await enter(page)
   await newDeck(page, 'For whom', 'Film')
   await paste(page, 'textarea.title', 'For whom\n  Every reader takes a time of his own to read a line like this one')
-  await kept(page)
+  await saved(page)
   await page.getByRole('button', { name: 'Film', exact: true }).click()
   await page.getByLabel('Who reads').selectOption('children')
   const long = await total(page)

@@ -4,7 +4,7 @@ import type { MarkType, Node } from 'prosemirror-model'
 import { EditorState, Plugin, type Command } from 'prosemirror-state'
 import { Decoration, DecorationSet, EditorView } from 'prosemirror-view'
 import { initProseMirrorDoc, ySyncPlugin } from 'y-prosemirror'
-import type { Bullet, Paragraph, TextSetting } from '#core/deck'
+import { cleanText, type Bullet, type Paragraph, type TextSetting } from '#core/deck'
 import { bulletOfParagraph, bulletWords, indentOf, lineCounter, textSchema, usualDistance } from '#core/text'
 
 const marks = textSchema.marks
@@ -137,7 +137,8 @@ export function useTextEditor(options: { element: () => string, place: Ref<HTMLE
         ],
       }),
       attributes: { 'aria-label': options.label(), 'role': 'textbox', 'aria-multiline': 'true', 'spellcheck': 'true', 'lang': store.deck!.info.info!.language },
-      transformPastedHTML: readPaste,
+      transformPastedHTML: html => readPaste(cleanText(html)),
+      transformPastedText: cleanText,
       editable: () => store.canEdit,
       dispatchTransaction(this: EditorView, transaction) {
         const next = this.state.apply(transaction)

@@ -16,9 +16,11 @@ export interface ConnectionStatus {
   local: boolean
   /** The deck is not there, or this person may not see it. */
   closed: boolean
+  /** The session has ended: nothing is sent until somebody signs in again. */
+  signedOut: boolean
 }
 
-export const noStatus: ConnectionStatus = { ready: false, online: false, silent: false, kept: true, keptAt: null, local: true, closed: false }
+export const noStatus: ConnectionStatus = { ready: false, online: false, silent: false, kept: true, keptAt: null, local: true, closed: false, signedOut: false }
 
 export interface ConnectionHost {
   changed(status: ConnectionStatus): void
@@ -102,7 +104,7 @@ export function connectDocument(deck: string, document: Y.Doc, awareness: Awaren
       failures = 0
       send({ kind: 'state', vector: Y.encodeStateVector(document) })
       send({ kind: 'awareness', update: encodeAwarenessUpdate(awareness, [document.clientID]) })
-      publish({ online: true })
+      publish({ online: true, signedOut: false })
     }
     next.onmessage = event => {
       const message = decodeMessage(new Uint8Array(event.data as ArrayBuffer))
@@ -123,8 +125,16 @@ export function connectDocument(deck: string, document: Y.Doc, awareness: Awaren
     clearTimeout(timer)
     timer = setTimeout(open, wait)
     wait = Math.min(3000, wait * 1.6)
-    // A refusal at the door looks like a break; asking tells them apart.
-    if (!status.ready && ++failures > 2 && (await fetch('/api/health').catch(() => null))?.ok) publish({ closed: true })
+    if (++failures > 2) await askWhy()
+  }
+
+  /** A refusal at the door looks like a break; asking tells them apart. */
+  async function askWhy() {
+    // Unreachable is no answer: then it is a break.
+    const answer = await fetch('/api/session').catch(() => null)
+    if (ended || !answer) return
+    if (answer.status === 401) publish({ signedOut: true })
+    else if (answer.ok && !status.ready) publish({ closed: true })
   }
 
   /** Asks whether the server is still there; a line on which it says nothing is given up and made anew. */

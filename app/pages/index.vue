@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Deck } from '#core/deck'
-import { slidesOf } from '#core/deck'
+import { fieldLimits, slidesOf } from '#core/deck'
 import { starterNamed, starters } from '#core/layouts'
 
 interface Shelf { id: string, title: string, purpose: 'talk' | 'film' | 'loop', changed_at: string, version: number | null, slides: number, cover: Deck }
@@ -86,7 +86,7 @@ async function remove(deck: Shelf) {
     <UModal v-model:open="making" title="New deck" description="What is it for? Its purpose decides how its time runs, and can be changed later.">
       <template #body>
         <form class="new" @submit.prevent="make">
-          <label>Title<input v-model="title" class="field" autofocus placeholder="What it is about"></label>
+          <label>Title<input v-model="title" class="field" v-bind="fieldLimits('info', 'title')" autofocus placeholder="What it is about"></label>
           <fieldset>
             <legend class="hidden-words">Purpose</legend>
             <label v-for="choice in purposes" :key="choice.value" class="choice" :class="{ chosen: purpose === choice.value }">

@@ -28,7 +28,7 @@ async function add() {
       </section>
       <form v-if="canEdit" @submit.prevent="add">
         <h2>Somebody new</h2>
-        <label>Name<input v-model="person.name" class="field" required></label>
+        <label>Name<input v-model="person.name" class="field" maxlength="120" required></label>
         <label>E-mail<input v-model="person.email" class="field" type="email" required></label>
         <label>First password, at least 10 letters<input v-model="person.password" class="field" type="password" minlength="10" autocomplete="new-password" required></label>
         <label>Role<select v-model="person.role" class="field"><option v-for="(words, role) in roles" :key="role" :value="role">{{ words }}</option></select></label>

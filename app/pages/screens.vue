@@ -99,7 +99,7 @@ async function newLoop() {
           <p v-if="!loop.items.length" class="quiet">This loop is empty. Add a deck, or publish one to it under Deliver.</p>
           <form v-if="canEdit" class="add" @submit.prevent="add"><select v-model="adding" class="field" aria-label="Deck to add"><option value="" disabled>Add a deck</option><option v-for="deck in decks" :key="deck.id" :value="deck.id">{{ deck.title }}{{ deck.version ? '' : ' (not published)' }}</option></select><button class="press" :disabled="!adding">Add</button></form>
         </template>
-        <form v-if="canEdit" class="add new" @submit.prevent="newLoop"><input v-model="naming" class="field" placeholder="Name of a new loop" aria-label="Name of a new loop"><button class="press" :disabled="!naming.trim()">Make it</button></form>
+        <form v-if="canEdit" class="add new" @submit.prevent="newLoop"><input v-model="naming" class="field" maxlength="120" placeholder="Name of a new loop" aria-label="Name of a new loop"><button class="press" :disabled="!naming.trim()">Make it</button></form>
       </section>
     </main>
   </div>

@@ -249,6 +249,13 @@ export const useDeck = defineStore('deck', () => {
     return text instanceof Y.XmlFragment ? text : null
   }
 
+  watch(() => status.value.signedOut, out => {
+    if (out) useToast().add({ title: 'You are signed out. What you wrote since is kept in this browser and sent when you sign in again.', color: 'warning', duration: 0, actions: [{ label: 'Sign in', onClick: () => void signInAgain() }] })
+  })
+  async function signInAgain() {
+    await useUserSession().clear()
+    await navigateTo({ path: '/sign-in', query: { then: useRoute().fullPath } })
+  }
   watch([slideId, selection], () => awareness?.setLocalStateField('slide', slideId.value), { deep: true })
   watch(selection, chosen => awareness?.setLocalStateField('selection', chosen.slice(0, mostShared)), { deep: true })
   /** Checks slide by slide, giving way to the person after each few; an edit meanwhile begins anew, with what is known kept. */

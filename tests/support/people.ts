@@ -17,7 +17,7 @@ export async function newDeck(page: Page, title: string, purpose: 'Talk' | 'Film
 }
 
 export const goPhase = (page: Page, name: string) => page.getByRole('navigation', { name: 'Phases' }).getByRole('button', { name }).click()
-export const kept = (page: Page) => expect(page.getByTestId('saved')).toHaveText(/^Saved/)
+export const saved = (page: Page) => expect(page.getByTestId('saved')).toHaveText(/^Saved/)
 
 /** Pastes text into a field, as from the clipboard. */
 export async function paste(page: Page, selector: string, text: string) {

@@ -28,7 +28,7 @@ const look = (box: Box) => stage.zoomOn(box)
       <ol class="views" aria-label="Views">
         <li v-for="(view, index) in board.views" :key="view.id" :class="{ here: board.view === view.id }">
           <button class="index amount" :aria-label="`Look at ${view.name}`" title="Look at it" @click="board.view = view.id, look(view.box)">{{ index + 1 }}</button>
-          <input v-written="view.name" class="field" :aria-label="`Name of view ${index + 1}`" :readonly="!store.canEdit" @focus="board.view = view.id" @change="board.change(view.id, 'name a view', { name: value($event).trim().slice(0, 120) || `View ${index + 1}` })">
+          <input v-written="view.name" class="field" maxlength="120" :aria-label="`Name of view ${index + 1}`" :readonly="!store.canEdit" @focus="board.view = view.id" @change="board.change(view.id, 'name a view', { name: value($event).trim().slice(0, 120) || `View ${index + 1}` })">
           <template v-if="store.canEdit">
             <button class="press plain small" :disabled="index === 0" :aria-label="`Tell ${view.name} earlier`" title="Earlier" @click="board.move(view.id, -1)"><UIcon name="i-lucide-arrow-up" /></button>
             <button class="press plain small" :disabled="index === board.views.length - 1" :aria-label="`Tell ${view.name} later`" title="Later" @click="board.move(view.id, 1)"><UIcon name="i-lucide-arrow-down" /></button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { groupsAround, removeElements, restackTo, setFields, setShows, shownElements, topsOf, type Id, type ShownElement } from '#core/deck'
+import { fieldLimits, groupsAround, type Id, removeElements, restackTo, setFields, setShows, type ShownElement, shownElements, topsOf } from '#core/deck'
 import { departureOf } from '#core/themes'
 
 /** What stands on the slide, front at top, groups with what is in them: dragged to restack, named, hidden, locked. */
@@ -93,7 +93,7 @@ const menu = (element: ShownElement) => [[
     <VariantBar v-if="!store.lookOwner" />
     <ul @drop.prevent="drop" @dragend="dragged = []; over = null">
       <li v-for="{ element, depth } in rows" :key="element.id" :class="[{ here: store.selection.includes(element.id), faint: isHidden(element) }, over?.id === element.id && over.where]" :style="{ paddingLeft: `${depth * 14}px` }" :draggable="store.canEdit && !store.isForm && naming !== element.id" :data-row="element.name" @dragstart="dragStart($event, element)" @dragover="dragOver($event, element)">
-        <input v-if="naming === element.id" v-written="element.name" class="field" :aria-label="`Name of ${element.name}`" autofocus @change="rename(element, ($event.target as HTMLInputElement).value)" @blur="naming = null" @keydown.esc="naming = null">
+        <input v-if="naming === element.id" v-written="element.name" class="field" v-bind="fieldLimits('elements', 'name')" :aria-label="`Name of ${element.name}`" autofocus @change="rename(element, ($event.target as HTMLInputElement).value)" @blur="naming = null" @keydown.esc="naming = null">
         <template v-else>
           <button v-if="element.kind === 'group'" class="fold" :aria-label="folded.has(element.id) ? `Show what is in ${element.name}` : `Fold ${element.name}`" :aria-expanded="!folded.has(element.id)" @click="fold(element.id)"><UIcon :name="folded.has(element.id) ? 'i-lucide-chevron-right' : 'i-lucide-chevron-down'" /></button>
           <button class="part" :aria-pressed="store.selection.includes(element.id)" @click="select($event, element)" @dblclick="store.canEdit && (naming = element.id)"><span class="name">{{ element.name }}</span><span v-if="departureOf(store.deck!, element.id)" class="differs" title="Differs from its text style" aria-label="differs from its style" /><span class="quiet">{{ element.kind }}</span></button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { groundOf, putTransition, setFields, textOf, type Slide, type TransitionReach } from '#core/deck'
+import { fieldLimits, groundOf, putTransition, setFields, type Slide, textOf, type TransitionReach } from '#core/deck'
 import { namedEasings, transitionNamed, transitions } from '#core/timing'
 
 const store = useDeck()
@@ -43,7 +43,7 @@ const notes = (event: Event) => store.editText('write notes', setFields(store.de
     <button v-if="slide.ground" class="press small back" @click="set('change the ground', { ground: undefined })">Back to the layout’s ground</button>
     <button v-if="store.canEdit && !store.isForm" class="press small back" @click="putCredits">Put the credit lines here</button>
     <BoardSettings />
-    <label class="notes">Notes for the speaker<textarea class="field" rows="5" :value="slide.notes" :readonly="!store.canEdit" @input="notes" /></label>
+    <label class="notes">Notes for the speaker<textarea class="field" v-bind="fieldLimits('slides', 'notes')" rows="5" :value="slide.notes" :readonly="!store.canEdit" @input="notes" /></label>
   </div>
 </template>
 

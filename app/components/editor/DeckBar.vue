@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isEmptyText, setFields } from '#core/deck'
+import { fieldLimits, isEmptyText, setFields } from '#core/deck'
 
 const props = defineProps<{ phase: string, phases: readonly { name: string, label: string }[] }>()
 const emit = defineEmits<{ go: [phase: string], play: [] }>()
@@ -16,8 +16,8 @@ function rename() {
 const time = (date: Date) => date.toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
 /** What can be said of what was written: only what has been acknowledged is saved. */
 const saved = computed(() => {
-  const { ready, online, silent, kept, keptAt, local } = store.status
-  const away = silent ? 'The server does not answer' : 'Offline'
+  const { ready, online, silent, kept, keptAt, local, signedOut } = store.status
+  const away = signedOut ? 'Signed out' : silent ? 'The server does not answer' : 'Offline'
   if (!ready) return silent ? away : 'Opening'
   if (!kept && !online) return local ? `${away}: saved in this browser` : `${away}: not saved yet`
   if (!kept) return 'Saving'
@@ -38,7 +38,7 @@ const empty = computed(() => {
   <header class="bar">
     <NuxtLink to="/" class="mark" aria-label="All decks" title="All decks"><img src="/mark.svg" alt="" width="22" height="22"></NuxtLink>
     <div class="deck">
-      <input v-if="naming" v-model="draft" class="field" aria-label="Title of the deck" autofocus @blur="rename" @keydown.enter="rename" @keydown.esc="naming = false">
+      <input v-if="naming" v-model="draft" class="field" v-bind="fieldLimits('info', 'title')" aria-label="Title of the deck" autofocus @blur="rename" @keydown.enter="rename" @keydown.esc="naming = false">
       <button v-else class="title" :title="title" :disabled="!store.canEdit" @click="draft = title; naming = true">{{ title }}</button>
       <DeckSettings />
  <span v-if="store.deck?.info.info?.form" class="form-note" title="Only what fills places can be changed on slides">{{ empty ? `Form, ${empty} ${empty === 1 ? 'place' : 'places'} empty` : 'Form, all places filled' }}</span>

@@ -8,6 +8,7 @@ function take(event: Event) {
   const input = event.target as HTMLInputElement
   const value = Number(input.value.replace(',', '.'))
   const held = Math.min(props.most ?? Infinity, Math.max(props.least ?? -Infinity, value))
+  if (Number.isFinite(value) && held !== value) warn(`${props.label} can be ${held} at ${held < value ? 'most' : 'least'}, so it is that, not ${value}.`)
   if (Number.isFinite(value) && input.value.trim() && held !== props.modelValue) emit('update:modelValue', held)
   input.value = written(Number.isFinite(value) && input.value.trim() ? held : props.modelValue)
 }

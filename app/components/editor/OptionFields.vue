@@ -27,7 +27,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
     <ColorField v-else-if="option.kind === 'color'" :model-value="colorOption(of, options, option.name)" :theme="store.deck!.theme.theme!" :label="option.label" @update:model-value="color => color && set(option.name, colorValue(color))" />
     <select v-else-if="option.kind === 'element'" class="field" :aria-label="option.label" :value="optionOf<string>(of, options, option.name)" @change="set(option.name, text($event))"><option value="">nothing</option><option v-for="element in store.score?.elements.filter(one => !one.pinned && one.kind !== 'figure') ?? []" :key="element.id" :value="element.id">{{ element.name }}</option></select>
     <textarea v-else-if="option.kind === 'words'" v-written="optionOf<string>(of, options, option.name)" class="field words" rows="2" :aria-label="option.label" :maxlength="mostWords" @change="set(option.name, text($event))" />
-    <input v-else v-written="optionOf<string>(of, options, option.name)" class="field amount" :aria-label="option.label" spellcheck="false" title="SVG path data, from where the part stands" @change="setPath(option.name, text($event))">
+    <input v-else v-written="optionOf<string>(of, options, option.name)" class="field amount" maxlength="2000" :aria-label="option.label" spellcheck="false" title="SVG path data, from where the part stands" @change="setPath(option.name, text($event))">
   </div>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { layoutsOf, mastersOf, setFields } from '#core/deck'
+import { fieldLimits, layoutsOf, mastersOf, setFields } from '#core/deck'
 import { addLayout, duplicateLayout, duplicateMaster, removeLayout, removeMaster, slidesOfLayout } from '#core/themes'
 
 /** Masters with their layouts: chosen to be edited on the stage, named, duplicated, removed. */
@@ -55,7 +55,7 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
   <div class="desk own">
     <div v-for="{ master, layouts } in masters" :key="master.id" class="master">
       <div class="line">
-        <input v-if="naming === master.id" v-written="master.name" class="field" autofocus aria-label="Name of the master" @change="rename('masters', master.id, ($event.target as HTMLInputElement).value)" @blur="naming = null">
+        <input v-if="naming === master.id" v-written="master.name" class="field" v-bind="fieldLimits('masters', 'name')" autofocus aria-label="Name of the master" @change="rename('masters', master.id, ($event.target as HTMLInputElement).value)" @blur="naming = null">
         <button v-else class="name" :class="{ on: store.lookOwner === master.id }" @click="open(master.id)"><b>{{ master.name }}</b><span class="quiet">on every slide of {{ layouts.length }} {{ layouts.length === 1 ? 'layout' : 'layouts' }}</span></button>
         <UDropdownMenu v-if="store.canEdit" :items="menu('master', master.id)"><button class="more" :aria-label="`What to do with master ${master.name}`"><UIcon name="i-lucide-ellipsis" /></button></UDropdownMenu>
       </div>
@@ -63,7 +63,7 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
         <div v-for="{ layout, slides } in layouts" :key="layout.id" class="layout" :class="{ on: store.lookOwner === layout.id }">
           <button class="shot" :aria-label="`Edit layout ${layout.name}`" @click="open(layout.id)"><NearThumb :deck="store.deck" :slide="layout.id" :width="118" :ratio="ratio" prompts /></button>
           <div class="line small">
-            <input v-if="naming === layout.id" v-written="layout.name" class="field" autofocus aria-label="Name of the layout" @change="rename('layouts', layout.id, ($event.target as HTMLInputElement).value)" @blur="naming = null">
+            <input v-if="naming === layout.id" v-written="layout.name" class="field" v-bind="fieldLimits('layouts', 'name')" autofocus aria-label="Name of the layout" @change="rename('layouts', layout.id, ($event.target as HTMLInputElement).value)" @blur="naming = null">
             <span v-else class="words"><b>{{ layout.name }}</b><span class="quiet">{{ slides.length ? `${slides.length} ${slides.length === 1 ? 'slide' : 'slides'}` : 'unused' }}</span></span>
             <UDropdownMenu v-if="store.canEdit" :items="menu('layout', layout.id)"><button class="more" :aria-label="`What to do with layout ${layout.name}`"><UIcon name="i-lucide-ellipsis" /></button></UDropdownMenu>
           </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual'
-import { addSlide, applyChanges, duplicateSlide, moveSlide, removeSlides, setFields, slidesOf, type Change, type Deck } from '#core/deck'
+import { addSlide, applyChanges, type Change, type Deck, duplicateSlide, fieldLimits, moveSlide, removeSlides, setFields, slidesOf } from '#core/deck'
 import { readOutline } from '#core/formats/outline'
 import { agendaSource, insertOutline, isOnlyWords, joinOutline, outlineOf, setAgenda, setOutlineSlide, splitOutline, type OutlineSlide } from '#core/layouts'
 
@@ -277,7 +277,7 @@ defineExpose({ takeOutline })
           v-for="{ item, row } in inSight" :key="row.slide.id" :ref="measure" :data-index="row.index" class="row-place" :style="{ transform: `translateY(${item.start}px)` }">
           <div v-if="dropBefore === row.index" class="drop-line" />
           <div v-if="row.slide.chapter !== undefined" class="chapter">
-            <UIcon name="i-lucide-bookmark" /><input class="chapter-name" :value="row.slide.chapter" :aria-label="`Chapter that begins with slide ${row.index + 1}`" :data-chapter="row.slide.id" :readonly="!store.canEdit" @input="writeChapter(row, ($event.target as HTMLInputElement).value)">
+            <UIcon name="i-lucide-bookmark" /><input class="chapter-name" v-bind="fieldLimits('slides', 'chapter')" :value="row.slide.chapter" :aria-label="`Chapter that begins with slide ${row.index + 1}`" :data-chapter="row.slide.id" :readonly="!store.canEdit" @input="writeChapter(row, ($event.target as HTMLInputElement).value)">
           </div>
           <div
             class="slide" :class="{ here: row.slide.id === store.slideId, skipped: row.slide.skipped, dragged: dragged === row.slide.id }" @focusin="store.slideId !== row.slide.id && store.goToSlide(row.slide.id)">
@@ -302,7 +302,7 @@ defineExpose({ takeOutline })
               <button v-else-if="canWrite(row) && row.slide.id === store.slideId" class="add quiet" @click="offerLine(row.slide.id)">Add a line</button>
               <div v-if="row.slide.notes || openNotes.has(row.slide.id)" class="notes">
                 <span class="quiet">Notes</span>
-                <textarea rows="1" class="line note" dir="auto" :value="row.slide.notes" :aria-label="`Notes of slide ${row.index + 1}`" placeholder="What to say with it" :readonly="!store.canEdit" @input="writeNotes(row, ($event.target as HTMLTextAreaElement).value)" />
+                <textarea rows="1" class="line note" v-bind="fieldLimits('slides', 'notes')" dir="auto" :value="row.slide.notes" :aria-label="`Notes of slide ${row.index + 1}`" placeholder="What to say with it" :readonly="!store.canEdit" @input="writeNotes(row, ($event.target as HTMLTextAreaElement).value)" />
               </div>
               <RoomNote v-if="row.slide.id === store.slideId" />
             </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { duplicateSlides, moveSlides, removeSlides, setFields, type Change } from '#core/deck'
+import { type Change, duplicateSlides, fieldLimits, moveSlides, removeSlides, setFields } from '#core/deck'
 import { titleOf } from '#core/layouts'
 
 /** All slides at once: many chosen, moved, duplicated, skipped, gathered in chapters, copied to another deck. */
@@ -135,7 +135,7 @@ onKeys(onKey)
     </div>
     <div ref="area" class="area" @pointerdown.self="chosen = new Set()">
       <div v-for="group in groups" :key="group.first" class="group">
-        <input v-if="group.chapter !== null" v-written="group.chapter" class="chapter" :data-chapter="group.first" aria-label="Chapter" :readonly="!store.canEdit" @change="rename(group.first, ($event.target as HTMLInputElement).value)">
+        <input v-if="group.chapter !== null" v-written="group.chapter" class="chapter" v-bind="fieldLimits('slides', 'chapter')" :data-chapter="group.first" aria-label="Chapter" :readonly="!store.canEdit" @change="rename(group.first, ($event.target as HTMLInputElement).value)">
         <div class="cards" :style="{ gridTemplateColumns: `repeat(auto-fill, ${size + 8}px)` }">
           <div
             v-for="slide in group.slides" :key="slide.id" class="card" :class="{ chosen: chosen.has(slide.id), skipped: slide.skipped, before: dropAt === slide.index, after: dropAt === slide.index + 1 && slide.index === store.slides.length - 1 }"

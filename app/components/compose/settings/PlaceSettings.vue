@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Against } from '~/composables/arranging'
-import { setFields, type Element } from '#core/deck'
+import { type Element, fieldLimits, setFields } from '#core/deck'
 
 /** Where the selected parts stand, by number, and how they are lined up, spaced, turned and stacked. */
 const store = useDeck()
@@ -78,7 +78,7 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
     <p v-else class="quiet small">{{ store.isForm ? 'On a form its place is fixed.' : first?.pinned ? 'It stands on the master.' : 'It is locked: unlock it in the list of parts to move it.' }}</p>
     <template v-if="!several && first">
       <b class="sub">In words, for those who do not see it</b>
-      <textarea v-written="first.alt ?? ''" class="field alt" rows="2" aria-label="In words" :placeholder="first.kind === 'text' ? 'Its own words are read' : 'What can be seen'" @change="arranging.set('describe', { alt: ($event.target as HTMLTextAreaElement).value || undefined })" />
+      <textarea v-written="first.alt ?? ''" class="field alt" v-bind="fieldLimits('elements', 'alt')" rows="2" aria-label="In words" :placeholder="first.kind === 'text' ? 'Its own words are read' : 'What can be seen'" @change="arranging.set('describe', { alt: ($event.target as HTMLTextAreaElement).value || undefined })" />
     </template>
   </section>
 </template>
