@@ -5,7 +5,7 @@ import { inkOf } from '#core/drawing'
 import { speaks } from '#core/deck'
 import { faceAt } from '#core/figures'
 import { fontNeeds } from '#core/themes'
-import { frameCount, frameSeconds, momentAt, repeatedFrames, rundown, soundPlan, type Moment, type TimingContext } from '#core/timing'
+import { frameCount, frameSeconds, momentAt, repeatedFrames, rundown, soundPlan, stillFrame, type Moment, type TimingContext } from '#core/timing'
 import { browserMeasurer, declareFaces, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
 import { peaksIn, type PlayerBundle } from './bundle'
 import CaptionLine from './CaptionLine.vue'
@@ -40,6 +40,7 @@ const sought = (video: HTMLVideoElement) => new Promise<void>(resolve => {
 
 /** Shows a frame, and resolves once its films stand at their pictures. */
 async function seek(frame: number) {
+  drawn = -1
   const seconds = frameSeconds(frame, props.rate)
   const moment = momentAt(plan.value, Math.min(seconds, plan.value.length))
   if (!moment) return
@@ -48,7 +49,11 @@ async function seek(frame: number) {
   await nextTick()
   await Promise.all(Array.from(root.value!.querySelectorAll('video'), video => (video.error ? undefined : sought(video))))
   await Promise.all(Array.from(root.value!.querySelectorAll('img'), image => (image.complete ? undefined : image.decode().catch(() => {}))))
+  // Only a frame that the browser drew after this shows the moment; whoever takes the picture asks which it was.
+  requestAnimationFrame(() => { drawn = frame })
 }
+/** The frame that the last drawing of this page showed; −1 for none that was sought. */
+let drawn = -1
 
 /** How faces are at a frame, as a word that tells one from another; empty where none moves. */
 function faceWords(frame: number): string {
@@ -62,7 +67,7 @@ function outline() {
   const repeats = repeatedFrames(plan.value, props.rate)
   if (props.captions) for (const frame of repeats.keys()) repeats[frame] &&= captionAt(track.value, frameSeconds(frame, props.rate)) === captionAt(track.value, frameSeconds(frame - 1, props.rate))
   if (faces.value.size) for (const frame of repeats.keys()) repeats[frame] &&= faceWords(frame) === faceWords(frame - 1)
-  const beats = plan.value.slides.flatMap(slide => slide.beats.map(beat => ({ slide: slide.index + 1, beat: beat.index + 1, frame: Math.min(repeats.length - 1, Math.ceil((beat.start + beat.moves) * props.rate)) })))
+  const beats = plan.value.slides.flatMap(slide => slide.beats.map(beat => ({ slide: slide.index + 1, beat: beat.index + 1, frame: stillFrame(plan.value, slide, beat, props.rate) })))
   return { frames: frameCount(plan.value.length, props.rate), repeats: repeats.map(Number).join(''), sounds: sounds.value, captions: track.value, beats }
 }
 
@@ -72,7 +77,7 @@ onMounted(async () => {
   await loadFonts(families, letters)
   measurer.value = browserMeasurer()
   await nextTick()
-  Object.assign(window, { hailbankFilm: { seek, outline } })
+  Object.assign(window, { hailbankFilm: { seek, outline, drawn: () => drawn } })
 })
 </script>
 

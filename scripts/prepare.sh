@@ -15,6 +15,8 @@ missing=()
 if [ -z "${DATABASE_URL:-}" ] && { [ -z "$(postgres_bin)" ] || [ ! -x "$(postgres_bin)/initdb" ]; }; then missing+=(postgresql); fi
 [ -n "${HAILBANK_NEEDS_BROWSER:-}" ] && ! command -v chromium >/dev/null && missing+=(chromium)
 command -v ffmpeg >/dev/null || missing+=(ffmpeg)
+# Walls around whatever reads films that people bring; where they cannot be had, that is logged.
+if [ "$(id -u)" = 0 ] && [ ! -x /usr/bin/bwrap ]; then missing+=(bubblewrap); fi
 # Draws films frame by frame; where it cannot be installed, Chromium does, more slowly.
 if [ "$(id -u)" = 0 ] && [ ! -x /usr/lib/chromium/chromium-headless-shell ]; then missing+=(chromium-headless-shell); fi
 if [ -z "${HAILBANK_NEEDS_BROWSER:-}" ] && ! command -v chromium >/dev/null && [ "$(id -u)" = 0 ]; then missing+=(chromium); fi

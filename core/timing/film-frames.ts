@@ -1,5 +1,5 @@
 import { isStillAfter } from './frame'
-import { momentAt, type Rundown } from './rundown'
+import { momentAt, type Rundown, type RundownBeat, type RundownSlide } from './rundown'
 
 /** The moment of a film's frame, seconds: frame 0 is its very first. */
 export const frameSeconds = (frame: number, rate: number) => frame / rate
@@ -21,6 +21,21 @@ export function repeatedFrames(plan: Rundown, rate: number): boolean[] {
     const slide = plan.slides.find(one => one.slide === moment.slide)!
     return !slide.running.length && isStillAfter(slide.score, last)
   })
+}
+
+/**
+ * The frame that shows a beat once all that moves in it has moved. A frame's second can fall a rounding error short of the beat that
+ * it is reckoned from, and would show the one before: it is asked which moment it really shows. Of a beat shorter than a frame, the
+ * one nearest to its end.
+ */
+export function stillFrame(plan: Rundown, slide: RundownSlide, beat: RundownBeat, rate: number): number {
+  const last = frameCount(plan.length, rate) - 1
+  const moved = Math.ceil((beat.start + beat.moves) * rate - 1e-6)
+  const shows = (frame: number) => {
+    const moment = frame >= 0 && frame <= last ? momentAt(plan, Math.min(frameSeconds(frame, rate), plan.length)) : null
+    return moment?.slide === slide.slide && moment.beat === beat.index && (moment.seconds >= 0 || beat.index > 0)
+  }
+  return [moved, moved + 1, moved - 1].find(shows) ?? Math.min(last, Math.max(0, moved))
 }
 
 /** A stretch of a film’s frames: drawn one by one, or `times` seconds of the picture that frame `from` − 1 shows. */

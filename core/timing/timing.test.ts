@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { applyChanges, cuesOf, plainText, slidesOf, type Deck, type Element } from '../deck'
 import { poseNamed } from '../figures'
 import { anyDeck, beat, cue, freshDeck, textElement, timingContext } from '../testing'
-import { advance, compileSlide, effectNamed, elapse, figureGoesOn, frameAt, goBack, isStillAfter, lastMoment, momentAt, rundown, secondsAt, type ElementFrame, type SlideMoment } from './index'
+import { advance, compileSlide, effectNamed, elapse, figureGoesOn, frameAt, frameSeconds, goBack, isStillAfter, lastMoment, momentAt, rundown, secondsAt, stillFrame, type ElementFrame, type SlideMoment } from './index'
 
 const purposes = ['talk', 'film', 'loop'] as const
 const anyMoment = (deck: Deck, slide: string, beatShare: number, secondsShare: number): SlideMoment => {
@@ -156,6 +156,21 @@ describe('the rundown', () => {
       const seconds = at * plan.length * 0.999
       const moment = momentAt(plan, seconds)!
       expect(secondsAt(plan, moment)).toBeCloseTo(seconds, 6)
+    }))
+  })
+
+  it('finds for every beat a frame that shows that very beat, whatever lengths round to', () => {
+    fc.assert(fc.property(anyDeck, fc.constantFrom(24, 25, 30, 50, 60), (deck, rate) => {
+      const plan = rundown(deck, 'film', timingContext)
+      for (const slide of plan.slides) {
+        for (const each of slide.beats) {
+          // A beat that lasts less than a frame may have none of its own, as may the last instant of the film.
+          if (each.length < 2 / rate || each.length - each.moves < 2 / rate) continue
+          const moment = momentAt(plan, frameSeconds(stillFrame(plan, slide, each, rate), rate))!
+          expect([moment.slide, moment.beat]).toEqual([slide.slide, each.index])
+          expect(moment.seconds).toBeGreaterThan(each.moves - 1e-6)
+        }
+      }
     }))
   })
 

@@ -67,13 +67,12 @@ export async function openCaptor(address: string, size: { width: number, height:
       async frame(index, format) {
         await settle(`window.hailbankFilm.seek(${index})`)
         const how = { format, ...(format === 'jpeg' ? { quality: 92 } : {}), optimizeForSpeed: true }
-        if (!browser.stepped) {
-          const { data } = await browser.send<{ data: string }>('Page.captureScreenshot', { ...how, captureBeyondViewport: false }, sessionId)
-          return Buffer.from(data, 'base64')
-        }
-        for (let attempt = 0; attempt < 20; attempt++) {
-          const { screenshotData } = await tick(how)
-          if (screenshotData) return Buffer.from(screenshotData, 'base64')
+        for (let attempt = 0; attempt < 40; attempt++) {
+          const data = browser.stepped
+            ? (await tick(how)).screenshotData
+            : (await browser.send<{ data?: string }>('Page.captureScreenshot', { ...how, captureBeyondViewport: false }, sessionId)).data
+          // A picture of the page before it was drawn anew shows another moment.
+          if (data && (await evaluate<number>(browser, sessionId, 'window.hailbankFilm.drawn()')) === index) return Buffer.from(data, 'base64')
         }
         throw new Error('the browser took no picture')
       },

@@ -10,6 +10,9 @@ import { mediaByHash, mediaBytes } from '../database/media'
 import { pageOf } from '../decks/offline'
 import { openCaptor, type Captor, type FilmOutline } from './captor'
 import { startEncoder } from './encode'
+import { log } from '../log'
+import { DecoderError, given, runDecoder } from '../media/ffmpeg'
+import { packetsOf } from '../media/packets'
 import { mixSound } from './mix'
 import { Refused, type Progress } from '../jobs/progress'
 
@@ -17,6 +20,23 @@ import { Refused, type Progress } from '../jobs/progress'
 const captors = 2
 /** Pictures that may be drawn ahead of the encoder. */
 const ahead = 24
+
+/** A film with longer stretches between its key frames, seconds, is slow to seek in: each picture would decode so much. */
+const mostKeyGap = 0.5
+
+/** A film's pictures with many key frames, at the same moments: the film itself where it has them already, or cannot be read. */
+async function quickToSeek(file: string): Promise<string> {
+  if (((await packetsOf(file, 'v:0'))?.keyGap ?? 0) <= mostKeyGap) return file
+  const made = `${file}.quick.mp4`
+  try {
+    await runDecoder('ffmpeg', ['-v', 'error', '-nostdin', ...given(file), '-map', '0:v:0', '-an', '-c:v', 'libx264', '-preset', 'ultrafast', '-crf', '8', '-g', '6', '-bf', '0', '-pix_fmt', 'yuv420p', '-fps_mode', 'passthrough', '-enc_time_base', 'demux', '-y', made], [path.dirname(file)], { timeout: 3600_000 })
+    return made
+  } catch (error) {
+    if (!(error instanceof DecoderError)) throw error
+    log.warn({ err: error }, 'a film could not be made quick to seek in; it is used as it is')
+    return file
+  }
+}
 
 /** Writes the deck's page and media into a folder; answers with where each media file lies. */
 async function layOut(deck: Deck, order: FilmOrder, folder: string): Promise<{ page: string, files: Map<string, string> }> {
@@ -32,7 +52,7 @@ async function layOut(deck: Deck, order: FilmOrder, folder: string): Promise<{ p
     for await (const part of mediaBytes(hash, 0, row.bytes - 1)) if (!output.write(part)) await Promise.race([new Promise<void>(resolve => output.once('drain', () => resolve())), failed])
     await Promise.race([new Promise<void>(resolve => output.end(() => resolve())), failed])
     files.set(hash, file)
-    media[hash] = path.basename(file)
+    media[hash] = path.basename(row.type.startsWith('video/') ? await quickToSeek(file) : file)
   }
   const page = path.join(folder, 'film.html')
   await writeFile(page, await pageOf(deck, media, 'file: data: blob:', { width: filmSize(deck, { shape: 'own', side: order.side }).width, rate: order.rate, captions: order.captions === 'picture' }))

@@ -1,6 +1,6 @@
-import { spawn } from 'node:child_process'
 import { open, type FileHandle } from 'node:fs/promises'
 import path from 'node:path'
+import { given, startDecoder } from '../media/ffmpeg'
 import { gainAt, playedAt, type SoundPlan, type Sounding } from '../../core/timing'
 
 /** Samples a second, and how many channels. */
@@ -16,9 +16,9 @@ function decode(source: string, sounding: Sounding, into: string): Promise<boole
   // Right after a place that was sought, some codecs are silent: they are begun earlier, and that is cut off again.
   const early = Math.max(0, from - 2)
   const tempo = speed === 1 ? '' : speed < 0.5 ? `,atempo=0.5,atempo=${speed / 0.5}` : speed > 2 ? `,atempo=2,atempo=${speed / 2}` : `,atempo=${speed}`
-  const args = ['-v', 'error', '-protocol_whitelist', 'file,pipe', '-ss', String(early), '-i', source, '-map', '0:a:0', '-af', `atrim=start=${from - early}:end=${until - early},asetpts=PTS-STARTPTS${tempo}`, '-ar', String(sampleRate), '-ac', String(channels), '-f', 'f32le', '-y', into]
+  const args = ['-v', 'error', '-nostdin', '-ss', String(early), ...given(source), '-map', '0:a:0', '-af', `atrim=start=${from - early}:end=${until - early},asetpts=PTS-STARTPTS${tempo}`, '-ar', String(sampleRate), '-ac', String(channels), '-f', 'f32le', '-y', into]
   return new Promise(resolve => {
-    const child = spawn('ffmpeg', args, { stdio: 'ignore' })
+    const child = startDecoder('ffmpeg', args, [path.dirname(source), path.dirname(into)], { stdio: 'ignore' })
     child.on('error', () => resolve(false))
     child.on('close', code => resolve(code === 0))
   })

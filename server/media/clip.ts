@@ -1,11 +1,10 @@
-import { execFile } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { promisify } from 'node:util'
+import path from 'node:path'
 import { failed, type Outcome } from '../../core/deck'
 import type { MediaRow } from '../database/media'
+import { DecoderError, given, runDecoder } from './ffmpeg'
 import { inFile } from './in-file'
-
-const run = promisify(execFile)
+import { cutAt, packetsOf } from './packets'
 
 /** What browsers play, by the type that the bytes say they are. */
 export const clipTypes: Readonly<Record<string, string>> = {
@@ -27,10 +26,10 @@ const rate = (words = '0/1') => {
   return under ? over! / under : 0
 }
 
-/** Looks into a file; throws where ffprobe cannot read it. */
+/** Looks into a file; throws `DecoderError` where it cannot be read, or is none of the kinds that are let in. */
 export async function probe(file: string): Promise<Probe> {
-  const { stdout } = await run('ffprobe', ['-v', 'error', '-protocol_whitelist', 'file', '-show_entries', 'format=duration:stream=codec_type,codec_name,pix_fmt,width,height,r_frame_rate,avg_frame_rate:stream_disposition=attached_pic', '-of', 'json', file], { timeout: 30_000, maxBuffer: 1 << 22 })
-  const { format, streams = [] } = JSON.parse(stdout) as Probed
+  const { stdout } = await runDecoder('ffprobe', ['-v', 'error', '-show_entries', 'format=duration:stream=codec_type,codec_name,pix_fmt,width,height,r_frame_rate,avg_frame_rate:stream_disposition=attached_pic', '-of', 'json', ...given(file)], [path.dirname(file)], { timeout: 30_000, mostBytes: 1 << 22 })
+  const { format, streams = [] } = JSON.parse(stdout.toString()) as Probed
   const seconds = Number(format?.duration)
   const picture = streams.find(stream => stream.codec_type === 'video' && !stream.disposition?.attached_pic)
   const sound = streams.find(stream => stream.codec_type === 'audio')
@@ -42,12 +41,19 @@ export async function probe(file: string): Promise<Probe> {
   }
 }
 
+/** The sentence on a file that was cut off. */
+export const brokenOff = (called: string, at: number, seconds: number) => `${called} breaks off at ${at.toFixed(1)} of the ${seconds.toFixed(1)} s that it promises: it was not copied whole. Take it once more from where it comes.`
+
 /** Looks into a film or sound: its length and size as ffprobe reads them, or a sentence. */
 export async function checkClip(content: Uint8Array, name: string, type: string): Promise<Outcome<{ row: MediaRow, content: Uint8Array }>> {
   const called = `“${name.slice(0, 120)}”`
   try {
-    const { seconds, picture, sound } = await inFile(content, clipTypes[type]!, probe)
+    const { seconds, picture, sound, broken } = await inFile(content, clipTypes[type]!, async file => {
+      const facts = await probe(file)
+      return { ...facts, broken: facts.seconds === null ? null : cutAt(await packetsOf(file, facts.picture ? 'v:0' : 'a:0'), facts.seconds) }
+    })
     if (seconds === null || (!picture && !sound)) return failed(`${called} holds nothing that can be played. Save it anew as MP4, WebM, WAV or MP3.`)
+    if (broken !== null) return failed(brokenOff(called, broken, seconds))
     const film = type.startsWith('video/') && picture
     return {
       ok: true, value: {
@@ -57,7 +63,8 @@ export async function checkClip(content: Uint8Array, name: string, type: string)
         },
       },
     }
-  } catch {
+  } catch (error) {
+    if (!(error instanceof DecoderError)) throw error
     return failed(`${called} is damaged and cannot be played. Open it where it comes from and save it anew.`)
   }
 }
@@ -66,10 +73,11 @@ export async function checkClip(content: Uint8Array, name: string, type: string)
 export async function stillOf(content: Uint8Array, extension: string, seconds: number): Promise<Buffer | null> {
   try {
     return await inFile(content, extension, async file => {
-      const { stdout } = await run('ffmpeg', ['-v', 'error', '-protocol_whitelist', 'file,pipe', '-ss', String(seconds), '-i', file, '-frames:v', '1', '-f', 'image2pipe', '-c:v', 'mjpeg', '-q:v', '3', '-'], { timeout: 20_000, maxBuffer: 1 << 26, encoding: 'buffer' })
+      const { stdout } = await runDecoder('ffmpeg', ['-v', 'error', '-nostdin', '-ss', String(seconds), ...given(file), '-frames:v', '1', '-f', 'image2pipe', '-c:v', 'mjpeg', '-q:v', '3', 'pipe:1'], [path.dirname(file)], { timeout: 20_000 })
       return stdout.length ? stdout : null
     })
-  } catch {
+  } catch (error) {
+    if (!(error instanceof DecoderError)) throw error
     return null
   }
 }

@@ -1,5 +1,6 @@
-import { spawn } from 'node:child_process'
+import path from 'node:path'
 import { peakRate } from '../../core/sound'
+import { given, startDecoder } from './ffmpeg'
 
 const hertz = 8000
 const perPeak = hertz / peakRate
@@ -7,7 +8,7 @@ const perPeak = hertz / peakRate
 /** How loud a film or sound is, as core/sound reads it; null where it has no sound that can be read. */
 export function peaksOf(file: string): Promise<Uint8Array | null> {
   return new Promise(resolve => {
-    const child = spawn('ffmpeg', ['-v', 'error', '-protocol_whitelist', 'file', '-i', file, '-map', '0:a:0', '-ac', '1', '-ar', String(hertz), '-f', 's16le', '-'], { stdio: ['ignore', 'pipe', 'ignore'] })
+    const child = startDecoder('ffmpeg', ['-v', 'error', '-nostdin', ...given(file), '-map', '0:a:0', '-ac', '1', '-ar', String(hertz), '-f', 's16le', 'pipe:1'], [path.dirname(file)], { stdio: ['ignore', 'pipe', 'ignore'] })
     const peaks: number[] = []
     let most = 0
     let count = 0
@@ -18,7 +19,7 @@ export function peaksOf(file: string): Promise<Uint8Array | null> {
       peaks.push(Math.min(255, Math.round((most / 32_768) * 255)))
       most = count = 0
     }
-    child.stdout.on('data', (part: Buffer) => {
+    child.stdout!.on('data', (part: Buffer) => {
       let at = 0
       if (odd !== null) {
         take(((part[0]! << 24) >> 16) | odd)

@@ -1,13 +1,11 @@
-import { execFile } from 'node:child_process'
 import { readFile, writeFile } from 'node:fs/promises'
 import path from 'node:path'
-import { promisify } from 'node:util'
 import { failed, type Outcome } from '../../core/deck'
 import { mediaByHash, wholeMedia, type MediaRow } from '../database/media'
-import { checkClip, probe } from './clip'
+import { checkClip } from './clip'
+import { probeIfReadable } from './convert'
+import { DecoderError, given, runDecoder } from './ffmpeg'
 import { inFolder } from './in-file'
-
-const run = promisify(execFile)
 
 /** Loudness of speech: EBU R 128 programme loudness as streaming platforms level it, LUFS, and the highest true peak, dBTP. */
 const levelled = 'loudnorm=I=-16:TP=-1.5:LRA=11'
@@ -27,7 +25,7 @@ export const makeVoice = (content: Uint8Array, wish: VoiceWish): Promise<Outcome
   inFolder(async folder => {
     const take = path.join(folder, 'take')
     await writeFile(take, content)
-    const facts = await probe(take).catch(() => null)
+    const facts = await probeIfReadable(take)
     if (!facts?.sound) return failed('Nothing was recorded that can be heard. Check the microphone, then record again.')
     const before = wish.onto ? await mediaByHash(wish.onto.hash) : undefined
     if (wish.onto && !before) return failed('The recording that this take belongs to is not there any more. Record the whole anew.')
@@ -37,8 +35,9 @@ export const makeVoice = (content: Uint8Array, wish: VoiceWish): Promise<Outcome
     const graph = before ? `[1:a]atrim=0:${wish.onto!.at},asetpts=N/SR/TB,aformat=sample_rates=48000:channel_layouts=mono[a];[0:a]${ready}[b];[a][b]concat=n=2:v=0:a=1[out]` : `[0:a]${ready}[out]`
     const made = path.join(folder, 'voice.flac')
     try {
-      await run('ffmpeg', ['-v', 'error', '-nostdin', '-protocol_whitelist', 'file,pipe', '-i', take, ...(before ? ['-i', first] : []), '-filter_complex', graph, '-map', '[out]', '-c:a', 'flac', '-y', made], { timeout: 120_000 })
+      await runDecoder('ffmpeg', ['-v', 'error', '-nostdin', ...given(take), ...(before ? given(first) : []), '-filter_complex', graph, '-map', '[out]', '-c:a', 'flac', '-y', made], [folder], { timeout: 120_000 })
     } catch (error) {
+      if (!(error instanceof DecoderError)) throw error
       return failed(/no space left/i.test(String(error)) ? 'The server’s disk is full. Make room on it, then record again.' : 'The recording could not be read. Record it again.')
     }
     const checked = await checkClip(await readFile(made), `${wish.name}.flac`, 'audio/flac')

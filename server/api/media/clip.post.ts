@@ -9,8 +9,9 @@ import { keepJobFile } from '../../database/job-files'
 import { addJob } from '../../database/jobs'
 import { changeMedia } from '../../database/media'
 import { offerJob } from '../../jobs/queue'
-import { checkClip, clipTypes, probe } from '../../media/clip'
-import { isPlayable } from '../../media/convert'
+import { brokenOff, checkClip, clipTypes } from '../../media/clip'
+import { isPlayable, probeIfReadable } from '../../media/convert'
+import { cutAt, packetsOf } from '../../media/packets'
 import { inFolder } from '../../media/in-file'
 import { keepChecked } from '../../media/keep'
 
@@ -18,6 +19,9 @@ import { keepChecked } from '../../media/keep'
 const byteLimit = 4 * 1024 ** 3
 /** What browsers play and is no larger than this is kept as it came; more goes the way of a job. */
 const atOnce = 64 * 1024 ** 2
+
+/** A film with longer stretches between its key frames, seconds, is made anew: each seek in it would decode so much. */
+const mostKeyGap = 12
 
 /**
  * Takes a film or sound of any kind that ffmpeg reads. What browsers play is kept as it is; all else becomes a job that
@@ -46,10 +50,13 @@ export default defineEventHandler(async event => {
       return refuse(400, `${called} did not arrive whole. Drop it again.`)
     }
     if (!size) return refuse(422, `${called} is empty. Choose the file once more.`)
-    const facts = await probe(file).catch(() => null)
+    const facts = await probeIfReadable(file)
     if (!facts || (!facts.picture && !facts.sound)) return refuse(422, `${called} is no film or sound that can be read, or it is damaged. Open it where it comes from and save it anew.`)
+    const packets = await packetsOf(file, facts.picture ? 'v:0' : 'a:0')
+    const broken = facts.seconds === null ? null : cutAt(packets, facts.seconds)
+    if (broken !== null) return refuse(422, brokenOff(called, broken, facts.seconds!))
     const type = (await fileTypeFromFile(file))?.mime ?? ''
-    if (clipTypes[type] && size <= atOnce && isPlayable(facts, type)) {
+    if (clipTypes[type] && size <= atOnce && isPlayable(facts, type) && (packets?.keyGap ?? 0) <= mostKeyGap) {
       const checked = await checkClip(await readFile(file), name, type)
       if (!checked.ok) return refuse(422, checked.message)
       const { row } = checked.value
