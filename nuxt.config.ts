@@ -33,7 +33,7 @@ export default defineNuxtConfig({
   nitro: {
     experimental: { websocket: true },
     esbuild: { options: { target: 'es2022' } },
-    externals: { external: ['jsdom', 'sharp'] },
+    externals: { external: ['jsdom', 'sharp', 'piscina'] },
     typescript: { strict: true },
     // The icons that ship, as text: read when an icon is first looked for.
     serverAssets: [{ baseName: 'icons', dir: here('./node_modules/@tabler/icons'), pattern: '{icons,tabler-nodes-outline,tabler-nodes-filled}.json' }],

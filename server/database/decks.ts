@@ -47,12 +47,23 @@ export async function deckExists(id: string) {
   return row !== undefined
 }
 
+/** A deck as the database keeps it; `snapshot` and `cover` are JSON as text. */
+export interface StoredDeck {
+  id: string
+  title: string
+  purpose: string
+  person: string | null
+  update: Uint8Array
+  snapshot: string
+  cover: string
+  slides: number
+  tables: string[]
+}
+
 /** Puts a new deck into the database with its first update, both or neither. */
-export async function insertDeck(deck: { id: string, snapshot: Deck, update: Uint8Array, person: string | null }, sql: Sql = database()) {
-  const info = deck.snapshot.info.info!
-  const { slides, cover, tables } = shownInLists(sql, deck.snapshot)
+export async function insertDeck(deck: StoredDeck, sql: Sql = database()) {
   await sql`insert into decks (id, title, purpose, created_by, snapshot, slides, cover, cover_tables)
-    values (${deck.id}, ${info.title}, ${info.purpose}, ${deck.person}, ${sql.json(deck.snapshot as never)}, ${slides}, ${cover}, ${tables})`
+    values (${deck.id}, ${deck.title}, ${deck.purpose}, ${deck.person}, ${deck.snapshot}::text::jsonb, ${deck.slides}, ${deck.cover}::text::jsonb, ${deck.tables})`
   await sql`insert into deck_updates (deck, content, person) values (${deck.id}, ${Buffer.from(deck.update)}, ${deck.person})`
 }
 

@@ -1,9 +1,9 @@
-import { createHash } from 'node:crypto'
 import { isDeepStrictEqual } from 'node:util'
 import type { DataTable } from '../../core/data'
 import { failed, mediaOf, type Deck, type Outcome } from '../../core/deck'
 import { themeDeckOf } from '../../core/themes'
-import { packDeck, tablesOf, unpackDeck } from '../../core/formats/deck-file'
+import { packDeck, tablesOf } from '../../core/formats/deck-file'
+import { apart } from '../apart'
 import { database } from '../database/connection'
 import { keepMedia, keepPeaks, mediaByHash, wholeMedia, type MediaRow } from '../database/media'
 import { keepTable, tableById, tablesById } from '../database/tables'
@@ -41,13 +41,13 @@ interface Arrived {
 
 /** Unpacks a deck file. Media are checked like any upload, and must be what their name says. */
 async function arrive(bytes: Uint8Array): Promise<Outcome<Arrived>> {
-  const unpacked = unpackDeck(bytes)
+  const unpacked = await apart('deckFile', bytes, { seconds: 60, what: 'This deck file' })
   if (!unpacked.ok) return unpacked
   const { deck, tables, notes } = unpacked.value
   const media: Arrived['media'] = []
   for (const item of unpacked.value.media) {
     const called = `${item.hash.slice(0, 8)}.${item.extension}`
-    if (createHash('sha256').update(item.bytes).digest('hex') !== item.hash) return failed(`The file ${called} within it is damaged. Nothing was changed.`)
+    if (!item.whole) return failed(`The file ${called} within it is damaged. Nothing was changed.`)
     const checked = await checkMedia(item.bytes, called, item.extension)
     if (!checked.ok) return checked
     if (checked.value.row.hash !== item.hash) return failed(`The drawing ${called} in the file holds parts that could do harm. Nothing was changed.`)

@@ -4,7 +4,8 @@ import { inkOf } from '../../core/drawing'
 import { beat, cue, freshDeck, textElement } from '../../core/testing'
 import { compileSlide } from '../../core/timing'
 import { serverMeasurer } from '../measure/measurer'
-import { inkBookOf, serverInk } from './ink'
+import { inkBookOf } from './ink'
+import { inkFrom } from './ink-of'
 
 /** A slide with words that a hand writes, and others that just stand there. */
 function written(effect: string) {
@@ -25,7 +26,7 @@ describe('the ink that a deck takes along', () => {
     expect(Object.values(book.words).flatMap(words => Object.keys(words)).sort()).toEqual(['Quay', 'and', 'boats'])
     const context = { measurer: serverMeasurer(), table: () => undefined, mediaLength: () => undefined }
     const slide = slidesOf(deck)[0]!.id
-    const here = compileSlide(deck, slide, { ...context, ink: await serverInk(deck) })
+    const here = compileSlide(deck, slide, { ...context, ink: inkFrom({}) })
     const there = compileSlide(deck, slide, { ...context, ink: inkOf(JSON.parse(JSON.stringify(book))) })
     expect(here.tracks.get('drawn')!.drawing!.strokes.length).toBeGreaterThan(12)
     expect(there.tracks.get('drawn')!.drawing).toEqual(here.tracks.get('drawn')!.drawing)

@@ -1,20 +1,15 @@
 import { mediaOf, type Deck } from '../../core/deck'
 import { tablesOf } from '../../core/formats/deck-file'
-import { rundown, type TimingContext } from '../../core/timing'
+import { apart } from '../apart'
+import { mediaLengths } from '../database/media'
 import { publish } from '../database/screens'
 import { tablesById } from '../database/tables'
-import { mediaIfThere, mediaLengths } from '../database/media'
-import { bringFaces, serverMeasurer } from '../measure/measurer'
-import { serverInk } from './ink'
-import { fontNeeds } from '../../core/themes'
+import { facesOfDeck, tracedIn } from './ink'
 
 /** Makes an immutable version of a deck with the tables that it draws; answers with its number and its length as a loop, seconds. */
 export async function publishDeck(id: string, deck: Deck, person: string) {
-  const tables = await tablesById(tablesOf(deck))
-  await bringFaces(fontNeeds(deck).faces, mediaIfThere)
-  const lengths = await mediaLengths(mediaOf(deck))
-  const context: TimingContext = { measurer: serverMeasurer(), table: wanted => tables.find(table => table.id === wanted), mediaLength: hash => lengths[hash], ink: await serverInk(deck) }
-  const seconds = rundown(deck, 'loop', context).length
+  const [tables, lengths] = [await tablesById(tablesOf(deck)), await mediaLengths(mediaOf(deck))]
+  const seconds = await apart('loopSeconds', { deck, tables, lengths, faces: await facesOfDeck(deck), traced: await tracedIn(deck) }, { seconds: 60, what: 'The timing of this deck' })
   const number = await publish({ deck: id, snapshot: deck, tables, seconds, person })
   return { number, seconds }
 }

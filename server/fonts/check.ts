@@ -25,7 +25,7 @@ export async function openFont(bytes: Uint8Array): Promise<fontkit.Font> {
 }
 
 /** Looks into an uploaded font file: WOFF2, TrueType or OpenType that can be read, or a sentence. */
-export async function checkFont(bytes: Uint8Array, name: string): Promise<Outcome<{ row: MediaRow, content: Uint8Array, info: FontInfo }>> {
+export async function checkFont(bytes: Uint8Array, name: string): Promise<Outcome<{ row: MediaRow, info: FontInfo }>> {
   const called = `“${name.slice(0, 120)}”`
   if (!bytes.length) return failed(`${called} is empty. Choose the file once more.`)
   if (bytes.length > fontByteLimit) return failed(`${called} has ${Math.round(bytes.length / 1048576)} MB; a font file may have 30 MB at most.`)
@@ -42,7 +42,7 @@ export async function checkFont(bytes: Uint8Array, name: string): Promise<Outcom
     const hash = createHash('sha256').update(bytes).digest('hex')
     return {
       ok: true, value: {
-        content: bytes, info: { family: family.slice(0, 100), weight, italic: os2?.fsSelection?.italic === true || font.italicAngle !== 0, letters: font.characterSet.length },
+        info: { family: family.slice(0, 100), weight, italic: os2?.fsSelection?.italic === true || font.italicAngle !== 0, letters: font.characterSet.length },
         row: { hash, name: name.slice(0, 200), type, extension: kinds[type]!, bytes: bytes.length, width: null, height: null },
       },
     }

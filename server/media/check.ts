@@ -2,27 +2,22 @@ import { createHash } from 'node:crypto'
 import { fileTypeFromBuffer } from 'file-type'
 import sharp from 'sharp'
 import { failed, type Outcome } from '../../core/deck'
+import { shapeOfXml } from '../../core/formats/xml'
+import { apart, TooHeavy } from '../apart'
 import type { MediaRow } from '../database/media'
 import { checkClip, clipTypes } from './clip'
-import { harmlessSvg } from './svg'
 
 export const pictureByteLimit = 64 * 1024 * 1024
 /** A picture may have so many pixels; what shows it gets it made smaller. */
 const pixelLimit = 150_000_000
 const frameLimit = 1000
-/** An SVG may have so many elements: more is a drawing that no browser draws fluently. */
+/** An SVG may have so many elements, in so many levels: more is a drawing that no browser draws fluently. */
 const nodeLimit = 50_000
+const depthLimit = 250
 
 const pictures: Readonly<Record<string, string>> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp', 'image/avif': 'avif', 'image/gif': 'gif' }
 
 const looksLikeSvg = (bytes: Uint8Array) => /^\s*(<\?xml[\s\S]*?\?>\s*)?(<!--[\s\S]*?-->\s*)*(<!DOCTYPE svg[\s\S]*?>\s*)?<svg[\s>]/i.test(Buffer.from(bytes.subarray(0, 4096)).toString('utf8').replace(/^\ufeff/, ''))
-
-/** How many elements a text of SVG opens. */
-function countNodes(bytes: Uint8Array): number {
-  let count = 0
-  for (let at = 0; at < bytes.length - 1; at++) if (bytes[at] === 0x3c && bytes[at + 1] !== 0x2f && bytes[at + 1] !== 0x21 && bytes[at + 1] !== 0x3f) count++
-  return count
-}
 
 /** Looks into a file for Media, whatever it is called: a picture, film or sound, or a sentence. */
 export async function checkUpload(bytes: Uint8Array, name: string) {
@@ -38,9 +33,11 @@ export async function checkPicture(bytes: Uint8Array, name: string): Promise<Out
   let content = bytes
   let type: string
   if (looksLikeSvg(bytes)) {
-    const nodes = countNodes(bytes)
-    if (nodes > nodeLimit) return failed(`${called} has ${nodes.toLocaleString('en')} elements; a drawing may have ${nodeLimit.toLocaleString('en')}. Save it simpler, or as PNG.`)
-    const clean = harmlessSvg(Buffer.from(bytes).toString('utf8'))
+    const text = Buffer.from(bytes).toString('utf8')
+    const { elements, depth } = shapeOfXml(text)
+    if (elements > nodeLimit) return failed(`${called} has ${elements.toLocaleString('en')} elements; a drawing may have ${nodeLimit.toLocaleString('en')}. Save it simpler, or as PNG.`)
+    if (depth > depthLimit) return failed(`${called} nests ${depth.toLocaleString('en')} levels deep; a drawing may ${depthLimit}. Save it with its groups taken apart, or as PNG.`)
+    const clean = await apart('svg', text, { seconds: 15, what: called })
     if (!clean) return failed(`${called} holds no drawing that can be shown. Save it as plain SVG, or as PNG.`)
     content = Buffer.from(clean)
     type = 'image/svg+xml'
@@ -49,7 +46,7 @@ export async function checkPicture(bytes: Uint8Array, name: string): Promise<Out
     if (!pictures[type]) return failed(`${called} is no picture that can be read here${type ? ` (it holds ${type})` : ''}. JPEG, PNG, WebP, AVIF, GIF and SVG can.`)
   }
   try {
-    const image = sharp(content, { limitInputPixels: pixelLimit, failOn: 'error', animated: false })
+    const image = sharp(content, { limitInputPixels: pixelLimit, failOn: 'error', animated: false }).timeout({ seconds: 30 })
     const meta = await image.metadata()
     // Decoded once at a small size, so that a picture that breaks off halfway is found now and not on the wall.
     if (type !== 'image/svg+xml') await image.clone().resize(64).toBuffer()
@@ -60,7 +57,8 @@ export async function checkPicture(bytes: Uint8Array, name: string): Promise<Out
     const extension = pictures[type] ?? 'svg'
     return { ok: true, value: { content, row: { hash, name: name.slice(0, 200), type, extension, bytes: content.length, width: width ?? null, height: height ?? null } } }
   } catch (error) {
-    if (/pixel limit/i.test((error as Error).message)) return failed(`${called} has more than 150 megapixels. Save it smaller, then drop it again.`)
+    if (error instanceof TooHeavy || !(error instanceof Error)) throw error
+    if (/pixel limit/i.test(error.message)) return failed(`${called} has more than 150 megapixels. Save it smaller, then drop it again.`)
     return failed(`${called} is damaged and cannot be decoded. Open it where it comes from and save it anew.`)
   }
 }

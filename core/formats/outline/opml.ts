@@ -1,5 +1,6 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser'
 import { failed, type Outcome } from '../../deck'
+import { shapeOfXml } from '../xml'
 import { drafting, type ReadOutline } from './written'
 
 export const looksLikeOpml = (text: string) => /^\s*(?:\ufeff)?(?:<\?xml[^>]*\?>\s*)?(?:<!--[\s\S]*?-->\s*)*<opml[\s>]/i.test(text.slice(0, 4000))
@@ -18,9 +19,15 @@ const decoded = (text: string) => text
   .replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&quot;', '"').replaceAll('&apos;', '\'').replaceAll('&amp;', '&')
 const letter = (code: number) => (code > 8 && code < 0x110000 && !(code >= 0xd800 && code < 0xe000) ? String.fromCodePoint(code) : ' ')
 
+/** What is read of an outline at most. */
+const mostElements = 20_000
+const mostDepth = 100
+
 /** Reads OPML 2.0: outlines at the top are slides, those within them lines, a note attribute the slide's notes. Entities of the file's own are refused. */
 export function readOpml(text: string): Outcome<ReadOutline> {
-  if (/<!DOCTYPE|<!ENTITY/i.test(text)) return failed('This OPML file defines entities of its own, which are not read. Save it without them, then read it again.')
+  const { elements, depth, declares } = shapeOfXml(text)
+  if (elements > mostElements || depth > mostDepth) return failed(`This OPML file has ${elements > mostElements ? `more than ${mostElements.toLocaleString('en')} lines` : `lines that nest more than ${mostDepth} levels deep`}. Bring it in parts.`)
+  if (declares) return failed('This OPML file defines entities of its own, which are not read. Save it without them, then read it again.')
   const valid = XMLValidator.validate(text)
   if (valid !== true) return failed(`This OPML file is damaged in line ${valid.err.line}: ${valid.err.msg.replace(/\.$/, '')}. Nothing was changed.`)
   const parsed = new XMLParser({ ignoreAttributes: false, parseAttributeValue: false, processEntities: false, isArray: name => name === 'outline' }).parse(text) as { opml?: { body?: Node | string } }

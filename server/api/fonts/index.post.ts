@@ -1,16 +1,18 @@
 import { refuse, requireEditor } from '../../access'
+import { apart } from '../../apart'
 import { readBytes } from '../../body'
 import { keepFont } from '../../database/fonts'
 import { keepMedia } from '../../database/media'
-import { checkFont, fontByteLimit } from '../../fonts/check'
+import { fontByteLimit } from '../../fonts/check'
 
 /** Keeps a font file for the team. */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
   const name = String(getQuery(event).name ?? 'font')
-  const checked = await checkFont(await readBytes(event, fontByteLimit, 'A font file'), name)
+  const content = await readBytes(event, fontByteLimit, 'A font file')
+  const checked = await apart('font', { bytes: content, name }, { seconds: 15, what: 'This font' })
   if (!checked.ok) return refuse(422, checked.message)
-  const { row, content, info } = checked.value
+  const { row, info } = checked.value
   await keepMedia(row, content, person.id)
   const font = { hash: row.hash, family: info.family, weight: info.weight, italic: info.italic }
   await keepFont(font, person.id)

@@ -1,22 +1,26 @@
 import { z } from 'zod'
-import { inkKey, type WordOutlines } from '../../../core/drawing'
-import { readAs, requireViewer } from '../../access'
+import { readAs, refuse, requireViewer } from '../../access'
+import { apart, type FaceWithBytes } from '../../apart'
 import { listFonts } from '../../database/fonts'
 import { mediaIfThere } from '../../database/media'
-import { bringFaces, outlinesOf } from '../../measure/measurer'
 
 const fontSchema = z.object({ family: z.string().min(1).max(100), weight: z.number().min(1).max(1000), italic: z.boolean() })
 const wishSchema = z.object({
   words: z.array(z.object({ font: fontSchema, text: z.string().min(1).max(200) })).max(2000),
 })
+/** Letters of one request: the words of a slide that is written all over have a tenth of it. */
+const mostLetters = 20_000
 
 /** How words are written in their fonts, for a hand to write them: by font, by word. */
 export default defineEventHandler(async event => {
   await requireViewer(event)
   const { words } = readAs(wishSchema, await readBody(event))
+  if (words.reduce((sum, { text }) => sum + text.length, 0) > mostLetters) return refuse(413, `The words have more than ${mostLetters.toLocaleString('en')} letters in all. Ask for fewer at once.`)
   const wanted = new Set(words.map(({ font }) => font.family))
-  await bringFaces((await listFonts()).filter(font => wanted.has(font.family)).map(({ hash, ...face }) => ({ ...face, media: hash })), mediaIfThere)
-  const book: Record<string, Record<string, WordOutlines>> = {}
-  for (const { font, text } of words) (book[inkKey(font)] ??= {})[text] = outlinesOf(text, font)
-  return book
+  const faces: FaceWithBytes[] = []
+  for (const { hash, ...face } of (await listFonts()).filter(font => wanted.has(font.family))) {
+    const bytes = await mediaIfThere(hash)
+    if (bytes) faces.push({ ...face, media: hash, bytes })
+  }
+  return await apart('outlines', { words, faces }, { seconds: 15, what: 'The writing of these words' })
 })

@@ -1,0 +1,70 @@
+import { createHash } from 'node:crypto'
+import * as Y from 'yjs'
+import type { DataTable } from '../../core/data'
+import { slidesOf, type Deck, type FontFaceFile } from '../../core/deck'
+import { inkKey, type InkBook, type Traced, type WordOutlines } from '../../core/drawing'
+import { tablesOf, unpackDeck } from '../../core/formats/deck-file'
+import { fillDocument } from '../../core/live'
+import { rundown } from '../../core/timing'
+import { coverOf } from '../decks/cover'
+import { inkBookFrom, inkFrom } from '../decks/ink-of'
+import { checkFont } from '../fonts/check'
+import { ownIcon } from '../icons/own'
+import { bringFaces, outlinesOf, serverMeasurer } from '../measure/measurer'
+import { harmlessSvg } from '../media/svg'
+
+/** A face of a font with its file, for a thread that has no database. */
+export type FaceWithBytes = FontFaceFile & { bytes: Uint8Array }
+const bring = (faces: readonly FaceWithBytes[]) => bringFaces(faces, async hash => faces.find(face => face.media === hash)?.bytes ?? null)
+
+export const svg = (text: string): string | null => harmlessSvg(text)
+
+export const icon = ({ text, name }: { text: string, name: string }) => ownIcon(text, name)
+
+export const font = ({ bytes, name }: { bytes: Uint8Array, name: string }) => checkFont(bytes, name)
+
+/** How words are written in their fonts: by font, by word. */
+export async function outlines({ words, faces }: { words: readonly { font: { family: string, weight: number, italic: boolean }, text: string }[], faces: readonly FaceWithBytes[] }) {
+  await bring(faces)
+  const book: Record<string, Record<string, WordOutlines>> = {}
+  for (const { font: wanted, text } of words) (book[inkKey(wanted)] ??= {})[text] = outlinesOf(text, wanted)
+  return book
+}
+
+/** Unpacks and reads a deck file; says of each media file whether its bytes are those that its name promises. */
+export function deckFile(bytes: Uint8Array) {
+  const unpacked = unpackDeck(bytes)
+  if (!unpacked.ok) return unpacked
+  const { media, ...rest } = unpacked.value
+  return { ok: true as const, value: { ...rest, media: media.map(item => ({ ...item, whole: createHash('sha256').update(item.bytes).digest('hex') === item.hash })) } }
+}
+
+/** A deck as what the database keeps of it: its document as one update, its JSON, and what lists show. */
+export function stored(deck: Deck) {
+  const document = new Y.Doc()
+  fillDocument(document, deck)
+  const update = Y.encodeStateAsUpdate(document)
+  document.destroy()
+  const cover = coverOf(deck)
+  return { update, snapshot: JSON.stringify(deck), cover: JSON.stringify(cover), slides: slidesOf(deck).length, tables: tablesOf(cover) }
+}
+
+interface Played {
+  deck: Deck
+  tables: readonly DataTable[]
+  lengths: Readonly<Record<string, number>>
+  faces: readonly FaceWithBytes[]
+  traced: Readonly<Record<string, Traced>>
+}
+
+/** How long a deck is as a loop, seconds. */
+export async function loopSeconds({ deck, tables, lengths, faces, traced }: Played): Promise<number> {
+  await bring(faces)
+  return rundown(deck, 'loop', { measurer: serverMeasurer(), table: wanted => tables.find(table => table.id === wanted), mediaLength: hash => lengths[hash], ink: inkFrom(traced) }).length
+}
+
+/** What the hands of a deck ask for, as data. */
+export async function inkBook({ deck, tables, lengths, faces, traced }: Played): Promise<InkBook> {
+  await bring(faces)
+  return inkBookFrom(deck, tables, lengths, traced)
+}
