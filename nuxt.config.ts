@@ -1,11 +1,12 @@
 import { fileURLToPath } from 'node:url'
+import { answerHeaders } from './server/policy'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
 export default defineNuxtConfig({
   // The build has a folder of its own, so that types and lint can be looked at beside it.
   buildDir: process.env.HAILBANK_BUILD_FOLDER || '.nuxt',
-  modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint', 'nuxt-auth-utils'],
+  modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint'],
   // Every page stands behind a sign-in or a screen's token and lives in the browser: nothing is gained by rendering it twice.
   ssr: false,
   telemetry: false,
@@ -25,13 +26,10 @@ export default defineNuxtConfig({
   colorMode: { preference: 'system', fallback: 'light' },
   icon: { provider: 'server', fallbackToApi: false, serverBundle: { collections: ['lucide'] }, clientBundle: { scan: true, sizeLimitKb: 512 } },
   components: [{ path: '~/components', pathPrefix: false }],
-  runtimeConfig: {
-    databaseUrl: '',
-    // Served over plain http on loopback by default; NUXT_SESSION_COOKIE_SECURE=true behind TLS.
-    session: { password: '', maxAge: 60 * 60 * 24 * 14, cookie: { secure: false, sameSite: 'lax' as const } },
-  },
   nitro: {
     experimental: { websocket: true },
+    errorHandler: here('./server/error.ts'),
+    routeRules: { '/**': { headers: answerHeaders } },
     esbuild: { options: { target: 'es2022' } },
     externals: { external: ['jsdom', 'sharp', 'piscina'] },
     typescript: { strict: true },

@@ -9,7 +9,7 @@ import { makeDeck } from '../server/decks/make'
 import { publishDeck } from '../server/decks/publish'
 import { checkUpload } from '../server/media/check'
 import { keepChecked } from '../server/media/keep'
-import { newId } from '../server/new-id'
+import { newId, newToken } from '../server/new-id'
 import { hashOf } from '../server/passwords'
 import { fourRoutes } from './routes'
 import { briefing, hallLoop, seasonReview, seasonsVoice, tenSeasons, type DemoPicture } from './decks'
@@ -21,7 +21,7 @@ import { voiceOf } from './voice'
 import { crossings, punctuality, sailings } from './tables'
 
 const people = [
-  { name: 'Ines Rahm', email: 'ines@velmoor.example', role: 'editor' },
+  { name: 'Ines Rahm', email: 'ines@velmoor.example', role: 'admin' },
   { name: 'Tomas Marr', email: 'tomas@velmoor.example', role: 'editor' },
   { name: 'Vera Holm', email: 'vera@velmoor.example', role: 'viewer' },
 ] as const
@@ -33,8 +33,14 @@ const screens = [
 
 /** Puts the harbour into a database in which nobody is yet. */
 async function load() {
-  const [{ count }] = await database()<[{ count: number }]>`select count(*)::int as count from people`
-  if (count > 0) return
+  const sql = database()
+  const [{ count }] = await sql<[{ count: number }]>`select count(*)::int as count from people`
+  const marks = (await sql<{ name: string }[]>`select name from migrations where name like 'demo %'`).map(row => row.name)
+  if (marks.includes('demo begun') && !marks.includes('demo loaded')) {
+    // It was broken off before anybody could see it: what is half there goes, and it begins again.
+    await sql`truncate people, decks, data_tables, media, loops, screens, themes, pieces, jobs cascade`
+  } else if (count > 0) return
+  await sql`insert into migrations (name) values ('demo begun') on conflict do nothing`
   console.log('  loading the demo: Velmoor Harbour')
   const passwordHash = await hashOf('harbour-demo')
   const [ines] = await Promise.all(people.map(person => addPerson({ ...person, passwordHash })))
@@ -77,8 +83,8 @@ async function load() {
   await addLoop('loop-quiet', 'Sea and slow loop')
   await setLoopItems('loop-hall', [{ id: newId(), deck: 'demo-hall' }])
   await setLoopItems('loop-quiet', [{ id: newId(), deck: 'demo-seasons' }, { id: newId(), deck: 'demo-hall' }])
-  const sql = database()
-  for (const [id, name, loop] of screens) await sql`insert into screens (id, name, token, loop) values (${id}, ${name}, ${newId() + newId()}, ${loop})`
+  for (const [id, name, loop] of screens) await sql`insert into screens (id, name, token, loop) values (${id}, ${name}, ${newToken()}, ${loop})`
+  await sql`insert into migrations (name) values ('demo loaded') on conflict do nothing`
 }
 
 await load().finally(closeDatabase)

@@ -1,5 +1,4 @@
 import { spawn } from 'node:child_process'
-import { randomBytes } from 'node:crypto'
 import fs from 'node:fs'
 import path from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
@@ -14,16 +13,6 @@ export async function prepareDatabase(url, say) {
   say('Bringing the database up to date')
   if (!(await succeeds(['scripts/migrate.mjs'], { DATABASE_URL: url }))) throw new Error('The database could not be brought up to date.')
   if (!(await succeeds(['--import', 'jiti/register', 'demo/load.ts'], { DATABASE_URL: url }))) throw new Error('The demo could not be loaded.')
-}
-
-/** The key that session cookies are sealed with; made once. */
-function sessionKey(home) {
-  const file = path.resolve(home, 'session-key')
-  if (!fs.existsSync(file)) {
-    fs.mkdirSync(home, { recursive: true })
-    fs.writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 })
-  }
-  return fs.readFileSync(file, 'utf8').trim()
 }
 
 /**
@@ -52,7 +41,7 @@ export async function startServer({ home, url, port, ...how }) {
   const started = run(['.output/server/index.mjs'], {
     home, name: 'server', ...how, env: {
       NODE_ENV: 'production', DATABASE_URL: url, HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port),
-      NUXT_SESSION_PASSWORD: process.env.NUXT_SESSION_PASSWORD ?? sessionKey(home), HAILBANK_DEMO: process.env.HAILBANK_DEMO ?? '1',
+      HAILBANK_DEMO: process.env.HAILBANK_DEMO ?? '1',
     },
   })
   const { child, log } = started

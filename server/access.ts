@@ -1,24 +1,28 @@
 import type { H3Event } from 'h3'
 import { createError, getHeader } from 'h3'
 import type { z } from 'zod'
-import { personById, type Person } from './database/people'
+import { mayEdit, type Person } from './database/people'
 import { screenByToken } from './database/screens'
+import { bearer } from './session'
 
 /** Ends a request with a sentence for the person who made it. */
 export function refuse(status: number, message: string): never {
   throw createError({ statusCode: status, message, data: { message } })
 }
 
-/** The person who is signed in; the role is read anew each time, so that it cannot outlive a change. */
-export async function requireViewer(event: H3Event): Promise<Person> {
-  const session = await getUserSession(event)
-  const person = session.user && (await personById(session.user.id))
-  return person ?? refuse(401, 'Sign in first.')
+/** The person who is signed in; session and role are read anew each time, so that neither can outlive a change. */
+export async function requireViewer(event: H3Event): Promise<Person & { session: string }> {
+  return (await bearer(event)) ?? refuse(401, 'Sign in first.')
 }
 
-export async function requireEditor(event: H3Event): Promise<Person> {
+export async function requireEditor(event: H3Event): Promise<Person & { session: string }> {
   const person = await requireViewer(event)
-  return person.role === 'editor' ? person : refuse(403, 'Your role is viewer: you can look, but not change. Ask an editor of your team.')
+  return mayEdit(person.role) ? person : refuse(403, 'Your role is viewer: you can look, but not change. Ask an editor of your team.')
+}
+
+export async function requireAdmin(event: H3Event): Promise<Person & { session: string }> {
+  const person = await requireViewer(event)
+  return person.role === 'admin' ? person : refuse(403, 'That is for the admins of your team. Ask one of them.')
 }
 
 /** The screen whose token the request bears. */

@@ -1,4 +1,8 @@
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto'
+import { z } from 'zod'
+
+/** A password that can be chosen. */
+export const passwordSchema = z.string().min(10, 'A password has at least 10 letters').max(1000)
 
 /** Cost of scrypt: N = 2^15, r = 8, p = 3 (OWASP password storage, 2024). */
 const cost = { N: 2 ** 15, r: 8, p: 3, maxmem: 128 * 2 ** 20 }

@@ -1,23 +1,27 @@
-import { readdirSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
+import net from 'node:net'
 import path from 'node:path'
 import { expect, test } from '@playwright/test'
+import postgres from 'postgres'
 import { WebSocket } from 'ws'
-import { port } from './support/server'
+import { enter } from './support/people'
+import { kill, port, startAgain } from './support/server'
 
 /** Every route there is, from the files themselves, so that a new one cannot be forgotten. */
 function routes(folder = 'server/api'): { method: string, url: string }[] {
   return readdirSync(folder, { withFileTypes: true }).flatMap(entry => {
     const place = path.join(folder, entry.name)
     if (entry.isDirectory()) return routes(place)
-    const [, name, method] = /^(.+)\.(get|post|put|patch|delete)\.ts$/.exec(entry.name)!
+    const [, name, method] = /^(.+)\.(get|post|put|patch|delete)\.ts$/.exec(entry.name) ?? []
+    if (!method) return []
     const url = path.join(folder.replace('server', ''), name === 'index' ? '' : name!).replaceAll('\\', '/').replace(/\/$/, '').replace(/\[(\w+)\]/g, 'demo-hall')
-    return [{ method: method!.toUpperCase(), url }]
+    return [{ method: method.toUpperCase(), url }]
   })
 }
 /** These ask nobody, each for the reason its file gives. */
-const open = ['GET /api/welcome', 'POST /api/session', 'DELETE /api/session', 'GET /api/health']
-/** These ask with a body and change nothing: viewers may. */
-const asking = ['POST /api/fonts/outlines']
+const open = ['GET /api/welcome', 'POST /api/session', 'DELETE /api/session', 'GET /api/health', 'POST /api/password-link']
+/** These change nothing, or what is the viewer's own. */
+const asking = ['POST /api/fonts/outlines', 'POST /api/account/password', 'DELETE /api/account/sessions/demo-hall']
 const all = routes().map(route => ({ ...route, name: `${route.method} ${route.url}` }))
 
 test('every route refuses who is not signed in', async ({ request }) => {
@@ -65,11 +69,115 @@ test('the socket refuses strangers, other origins and decks that are not there',
   expect(await knock('demo-hall', { cookie, origin: 'http://elsewhere.example' })).toBe(403)
 })
 
-test('a wrong password is refused, and guessing is slowed down', async ({ request }) => {
-  const attempt = () => request.post('/api/session', { data: { email: 'nobody@velmoor.example', password: 'guess' } })
-  const first = await attempt()
-  expect(first.status()).toBe(401)
-  expect((await first.json()).data.message).toContain('do not go together')
-  for (let count = 0; count < 10; count++) await attempt()
-  expect((await attempt()).status()).toBe(429)
+test('a wrong password is refused; guessing is slowed down for good, over restarts too, and locks nobody out', async ({ request }) => {
+  const attempt = async (password: string) => {
+    const begun = performance.now()
+    const answer = await request.post('/api/session', { data: { email: ' Vera@Velmoor.example', password } })
+    return { status: answer.status(), words: (await answer.json()).data?.message as string | undefined, took: performance.now() - begun }
+  }
+  const first = await attempt('guess')
+  expect(first).toMatchObject({ status: 401, words: expect.stringContaining('do not go together') })
+  for (let count = 0; count < 7; count++) await attempt('guess')
+  const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
+  expect((await sql`select points from attempts where key = 'account:vera@velmoor.example'`)[0]).toMatchObject({ points: 8 })
+  await kill('SIGTERM')
+  await startAgain()
+  const slowed = await attempt('guess')
+  expect(slowed.status).toBe(401)
+  // The rightful one waits too, and is let in.
+  const right = await attempt('harbour-demo')
+  expect(right.status).toBe(200)
+  expect(Math.min(slowed.took, right.took)).toBeGreaterThan(1900)
+  expect(await sql`select 1 from attempts where key = 'account:vera@velmoor.example'`).toHaveLength(0)
+  await sql`delete from attempts`
+  await sql.end()
+})
+
+test('what changes something is refused to pages of other addresses, and to such as have none', async ({ request }) => {
+  await request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
+  for (const origin of ['http://elsewhere.example', 'null', `http://127.0.0.1:${port}.elsewhere.example`, 'nonsense']) {
+    const answer = await request.post('/api/loops', { data: { name: 'Theirs' }, headers: { origin } })
+    expect([origin, answer.status()]).toEqual([origin, 403])
+  }
+  expect((await request.post('/api/loops', { data: { name: 'Ours' }, headers: { origin: `http://127.0.0.1:${port}` } })).status()).toBe(200)
+  const socket = (origin: string, cookie: string) => new Promise<number>(resolve => {
+    const line = new WebSocket(`ws://127.0.0.1:${port}/live/demo-hall`, { headers: { origin, cookie } })
+    line.on('unexpected-response', (_, answer) => resolve(answer.statusCode ?? 0))
+    line.on('open', () => { line.close(); resolve(101) })
+    line.on('error', () => resolve(0))
+  })
+  const cookie = (await request.storageState()).cookies.map(({ name, value }) => `${name}=${value}`).join('; ')
+  expect(await socket('null', cookie)).toBe(403)
+  expect(await socket(`http://127.0.0.1:${port}`, cookie)).toBe(101)
+})
+
+test('every answer says what its page may do; no script in a page’s own text but ours, no cookie for strangers, no name of the program', async ({ page, request, playwright }) => {
+  const stranger = await playwright.request.newContext({ baseURL: `http://127.0.0.1:${port}` })
+  const script = /src="(\/_nuxt\/[^"]+\.js)"/.exec(await (await stranger.get('/sign-in')).text())![1]!
+  for (const url of ['/sign-in', '/mark.svg', script, '/api/welcome', '/api/health', '/api/decks', '/api/no-such-call']) {
+    const headers = (await stranger.get(url)).headers()
+    expect([url, headers['x-content-type-options'], headers['x-frame-options'], headers['referrer-policy']]).toEqual([url, 'nosniff', 'DENY', 'no-referrer'])
+    expect([url, headers['set-cookie'], headers['x-powered-by']]).toEqual([url, undefined, undefined])
+    expect(headers['content-security-policy']).toContain('frame-ancestors \'none\'')
+    expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/)
+    expect(headers['permissions-policy']).toContain('geolocation=()')
+  }
+  expect((await stranger.get('/api/no-such-call')).status()).toBe(404)
+  expect((await stranger.post('/api/no-such-call')).status()).toBe(404)
+  await stranger.dispose()
+  await request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
+  // What stands in a page of ours against its policy would be said in the console.
+  const broken: string[] = []
+  page.on('console', message => { if (/Content Security Policy|violates/i.test(message.text())) broken.push(message.text()) })
+  await page.goto('/sign-in')
+  await page.evaluate(() => {
+    const script = document.createElement('script')
+    script.textContent = 'window.ran = true'
+    document.body.append(script)
+  })
+  expect(await page.evaluate(() => (window as unknown as { ran?: boolean }).ran)).toBeUndefined()
+  expect(broken.splice(0)).toHaveLength(1)
+  await enter(page)
+  for (const view of ['/', '/decks/demo-seasons?phase=compose', '/decks/demo-seasons?phase=time', '/decks/demo-seasons?phase=check', '/decks/demo-routes?phase=deliver', '/media', '/screens', '/present/demo-hall']) {
+    await page.goto(view)
+    await page.waitForLoadState('networkidle')
+  }
+  expect(broken).toEqual([])
+})
+
+test('a request is bounded before it is read', async () => {
+  const send = (headers: string) => new Promise<string>(resolve => {
+    let heard = ''
+    const line = net.connect(port, '127.0.0.1', () => line.write(`POST /api/session HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nContent-Type: application/json\r\n${headers}\r\n\r\n`))
+    line.on('data', part => {
+      heard += part.toString()
+      if (heard.includes('\r\n\r\n')) line.destroy()
+    })
+    line.on('close', () => resolve(heard.split('\r\n')[0]!))
+    line.on('error', () => resolve('cut'))
+  })
+  expect(await send(`Content-Length: ${450 * 1024 * 1024}`)).toContain('413')
+  expect(await send('Transfer-Encoding: chunked')).toContain('411')
+})
+
+test('an error that is nobody’s fault is logged once, with the id that the person sees; measurements and health tell of the server', async ({ request, playwright }) => {
+  await request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
+  const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
+  await sql`alter table loops rename to loops_away`
+  const answer = await request.get('/api/loops')
+  await sql`alter table loops_away rename to loops`
+  await sql.end()
+  expect(answer.status()).toBe(500)
+  const { data } = await answer.json()
+  expect(data.message).toContain(data.id)
+  expect(data.message).not.toContain('relation')
+  const written = readFileSync(path.join(process.env.HAILBANK_HOME ?? '.hailbank/test', 'server.log'), 'utf8').split('\n').filter(line => line.includes(data.id))
+  expect(written).toHaveLength(1)
+  expect(JSON.parse(written[0]!)).toMatchObject({ id: data.id, level: 50, err: { message: expect.stringContaining('loops') } })
+  const health = await (await request.get('/api/health')).json()
+  expect(health).toMatchObject({ ok: true, database: true, workers: 1, loopDelay: { mean: expect.any(Number), max: expect.any(Number) } })
+  expect(await (await request.get('/metrics')).text()).toMatch(/hailbank_request_seconds_count\{[^}]*status="500"/)
+  const proxied = await playwright.request.newContext({ baseURL: `http://127.0.0.1:${port}`, extraHTTPHeaders: { 'x-forwarded-for': '203.0.113.5' } })
+  expect((await proxied.get('/metrics')).status()).toBe(401)
+  await proxied.dispose()
 })

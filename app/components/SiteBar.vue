@@ -1,7 +1,5 @@
 <script setup lang="ts">
-const { user } = useUserSession()
-const { clear } = useUserSession()
-const person = computed(() => user.value as { name: string, role: string } | null)
+const { user: person, clear } = useUserSession()
 const initials = computed(() => (person.value?.name ?? '').split(/\s+/).map(word => word[0]).slice(0, 2).join(''))
 const rooms = [{ to: '/', label: 'Decks' }, { to: '/media', label: 'Media' }, { to: '/screens', label: 'Screens' }, { to: '/people', label: 'People' }]
 const color = useColorMode()
@@ -9,6 +7,7 @@ const menu = computed(() => [
   [{ label: `${person.value?.name}, ${person.value?.role}`, type: 'label' as const }],
   [
     { label: color.value === 'dark' ? 'Light room' : 'Dark room', icon: color.value === 'dark' ? 'i-lucide-sun' : 'i-lucide-moon', onSelect: () => { color.preference = color.value === 'dark' ? 'light' : 'dark' } },
+    { label: 'Your account', icon: 'i-lucide-user', to: '/account' },
     { label: 'Sign out', icon: 'i-lucide-log-out', onSelect: async () => { await clear(); await navigateTo('/sign-in') } },
   ],
 ])

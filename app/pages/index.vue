@@ -6,8 +6,7 @@ import { starterNamed, starters } from '#core/layouts'
 interface Shelf { id: string, title: string, purpose: 'talk' | 'film' | 'loop', changed_at: string, version: number | null, slides: number, cover: Deck }
 
 useHead({ title: 'Decks · Hailbank' })
-const { user } = useUserSession()
-const canEdit = computed(() => (user.value as { role?: string } | null)?.role === 'editor')
+const { canEdit } = useUserSession()
 const { data: decks, refresh, status } = await useFetch<Shelf[]>('/api/decks', { deep: false, lazy: true })
 const stage = useStageHost()
 await stage.ready

@@ -4,8 +4,7 @@ import { readColor } from '#core/color'
 
 /** The team's pictures, films and sounds: found by word, folder, tag and colour, with their rights and where they are shown. */
 useHead({ title: 'Media · Hailbank' })
-const { user } = useUserSession()
-const canEdit = computed(() => (user.value as { role?: string } | null)?.role === 'editor')
+const { canEdit } = useUserSession()
 const { wish, items, groups, total, folders, tags, loading, load, more, canLoadMore } = useMediaShelf()
 const chosen = ref<string | null>(null)
 const entry = computed(() => items.value.find(item => item.hash === chosen.value))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { DropdownMenuItem } from '@nuxt/ui'
 import { loopLength, loopPosition, shares } from '#core/signage'
 
 interface Screen { id: string, name: string, loop: string | null, token: string | null, heard_at: string | null, playing: { deck: string, version: number, title: string } | null }
@@ -6,8 +7,7 @@ interface Item { id: string, deck: string, title: string, version: number | null
 interface Loop { id: string, name: string, items: Item[] }
 
 useHead({ title: 'Screens · Hailbank' })
-const { user } = useUserSession()
-const canEdit = computed(() => (user.value as { role?: string } | null)?.role === 'editor')
+const { canEdit } = useUserSession()
 const { data: answer, refresh: refreshScreens } = await useFetch<{ now: string, screens: Screen[] }>('/api/screens')
 const { data: loops, refresh: refreshLoops } = await useFetch<Loop[]>('/api/loops')
 const { data: decks } = await useFetch<{ id: string, title: string, version: number | null }[]>('/api/decks')
@@ -36,6 +36,41 @@ const heard = (screen: Screen) => {
 }
 const alive = computed(() => answer.value?.screens.filter(screen => since(screen) < 60).length ?? 0)
 const loopName = (id: string | null) => loops.value?.find(item => item.id === id)?.name ?? 'no loop'
+
+const fresh = reactive({ name: '', place: '' })
+const adds = ref(false)
+async function addScreen() {
+  const made = await asking(() => $fetch('/api/screens', { method: 'POST', body: { name: fresh.name, place: fresh.place } }))
+  if (!made) return
+  Object.assign(fresh, { name: '', place: '' })
+  adds.value = false
+  await refreshScreens()
+  showAddress({ id: made.id, name: made.name, token: made.token })
+}
+const address = ref<{ link: string, title: string, words: string } | null>(null)
+const showAddress = (screen: { id: string, name: string, token: string }) => {
+  address.value = { link: `/show/${screen.id}#${screen.token}`, title: `The address of ${screen.name}`, words: 'Open it on the screen itself. Who has it sees what this screen plays, and nothing else.' }
+}
+async function renew(screen: Screen) {
+  const made = await asking(() => $fetch(`/api/screens/${screen.id}/token`, { method: 'POST' }))
+  await refreshScreens()
+  if (made) showAddress({ ...screen, token: made.token })
+}
+async function revoke(screen: Screen) {
+  if (await asking(() => $fetch(`/api/screens/${screen.id}/token`, { method: 'DELETE' }))) tell(`${screen.name} has no address any more: it plays on from its own copy until it is opened anew.`)
+  await refreshScreens()
+}
+const leaving = ref<Screen | null>(null)
+async function removeScreen(screen: Screen) {
+  leaving.value = null
+  if (await asking(() => $fetch(`/api/screens/${screen.id}`, { method: 'DELETE' }))) tell(`${screen.name} is off the list`)
+  await refreshScreens()
+}
+const menuOf = (screen: Screen): DropdownMenuItem[] => [
+  { label: 'Give it a new address', icon: 'i-lucide-key-round', onSelect: () => void renew(screen) },
+  { label: 'Take its address back', icon: 'i-lucide-ban', disabled: !screen.token, onSelect: () => void revoke(screen) },
+  { label: 'Remove the screen', icon: 'i-lucide-trash-2', color: 'error', onSelect: () => { leaving.value = screen } },
+]
 
 async function setLoop(screen: Screen, id: string) {
   if (await asking(() => $fetch(`/api/screens/${screen.id}/loop`, { method: 'PUT', body: { loop: id || null } }))) tell(`${screen.name}: ${loopName(id || null)}`)
@@ -71,15 +106,16 @@ async function newLoop() {
     <SiteBar><span class="quiet">{{ alive }} of {{ answer?.screens.length ?? 0 }} screens heard in the last minute</span></SiteBar>
     <main>
       <section aria-label="Screens">
-        <h1>On the screens now</h1>
-        <p v-if="!answer?.screens.length" class="quiet">No screens yet.</p>
+        <div class="head"><h1>On the screens now</h1><UButton v-if="canEdit" icon="i-lucide-plus" color="neutral" variant="outline" @click="adds = true">Add a screen</UButton></div>
+        <p v-if="!answer?.screens.length" class="quiet">No screens yet. A screen is any browser that opens the address which you get here.</p>
         <ul class="screens">
           <li v-for="screen in answer?.screens" :key="screen.id" class="screen" :data-screen="screen.id">
             <span class="glass" :class="{ off: since(screen) > 60 }"><span>{{ screen.playing && since(screen) < 60 ? screen.playing.title : heard(screen) }}</span></span>
             <div class="words"><b>{{ screen.name }}</b><span class="quiet">{{ heard(screen) }}</span></div>
             <div class="line">
               <select class="field" :value="screen.loop ?? ''" :disabled="!canEdit" :aria-label="`Loop of ${screen.name}`" @change="setLoop(screen, ($event.target as HTMLSelectElement).value)"><option value="">no loop</option><option v-for="item in loops" :key="item.id" :value="item.id">{{ item.name }}</option></select>
-              <a v-if="screen.token" class="press small" :href="`/show/${screen.id}#${screen.token}`" target="_blank" rel="noopener">Open its page</a>
+              <a v-if="screen.token" class="press small" :href="`/show/${screen.id}#${screen.token}`" target="_blank" rel="noopener">Open its page</a><span v-else-if="canEdit" class="quiet">no address</span>
+              <UDropdownMenu v-if="canEdit" :items="menuOf(screen)" :content="{ align: 'end' }"><UButton icon="i-lucide-ellipsis" color="neutral" variant="ghost" :aria-label="`More for ${screen.name}`" /></UDropdownMenu>
             </div>
           </li>
         </ul>
@@ -102,10 +138,25 @@ async function newLoop() {
         <form v-if="canEdit" class="add new" @submit.prevent="newLoop"><input v-model="naming" class="field" maxlength="120" placeholder="Name of a new loop" aria-label="Name of a new loop"><button class="press" :disabled="!naming.trim()">Make it</button></form>
       </section>
     </main>
+    <LinkToHandOver v-if="address" v-bind="address" @close="address = null" />
+    <UModal v-model:open="adds" title="Add a screen" description="A display in the building, whatever browser it has.">
+      <template #body>
+        <form id="new-screen" class="fields" @submit.prevent="addScreen">
+          <UFormField label="Name"><UInput v-model="fresh.name" maxlength="120" placeholder="Hall, above the desk" autofocus class="w-full" /></UFormField>
+          <UFormField label="Place" hint="as you like"><UInput v-model="fresh.place" maxlength="120" placeholder="Ferry hall, ground floor" class="w-full" /></UFormField>
+        </form>
+      </template>
+      <template #footer><UButton type="submit" form="new-screen" :disabled="!fresh.name.trim()">Add it</UButton></template>
+    </UModal>
+    <UModal v-if="leaving" :open="true" :title="`Remove ${leaving.name}?`" description="What it reported goes with it, and its address opens nothing any more. This cannot be undone." @update:open="leaving = null">
+      <template #footer><UButton color="error" @click="removeScreen(leaving)">Remove {{ leaving.name }}</UButton><UButton color="neutral" variant="ghost" @click="leaving = null">Keep it</UButton></template>
+    </UModal>
   </div>
 </template>
 
 <style scoped>
+.fields { display: flex; flex-direction: column; gap: 14px; }
+
 .page { min-height: 100%; }
 main { display: grid; grid-template-columns: 1fr 400px; gap: 32px; padding: 22px 28px; align-items: start; max-width: 1360px; margin: 0 auto; }
 h1 { font-size: 20px; margin-bottom: 14px; }

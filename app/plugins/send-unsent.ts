@@ -17,7 +17,7 @@ export default defineNuxtPlugin(() => {
   let sending = false
 
   async function sendAll() {
-    const person = (user.value as { id?: string } | null)?.id
+    const person = user.value?.id
     if (!person || sending) return
     sending = true
     try {

@@ -27,7 +27,7 @@ const colorOf = (name: string) => peerColors[[...name].reduce((sum, letter) => s
 
 /** The deck that is open: its live document as a plain deck, edits with undo, where one is in it, and who else is. */
 export const useDeck = defineStore('deck', () => {
-  const { user } = useUserSession()
+  const { user, canEdit } = useUserSession()
   const stage = useStageHost()
   const tables = useTables()
 
@@ -55,7 +55,6 @@ export const useDeck = defineStore('deck', () => {
   let label = ''
   let users = 0
 
-  const canEdit = computed(() => (user.value as { role?: string } | null)?.role === 'editor')
   const context: EditContext = { id: freshId }
   /** What the stage at work shows. */
   const stageId = computed(() => lookOwner.value ?? slideId.value)
@@ -98,7 +97,7 @@ export const useDeck = defineStore('deck', () => {
     id.value = deckId
     document = new Y.Doc()
     awareness = new Awareness(document)
-    const name = (user.value as { name?: string } | null)?.name ?? 'Somebody'
+    const name = user.value?.name ?? 'Somebody'
     awareness.setLocalState({ name, color: colorOf(name), slide: null, selection: [] })
     awareness.on('change', () => {
       peers.value = [...(awareness?.getStates() ?? [])].filter(([client]) => client !== document?.clientID).map(([client, state]) => ({ client, ...(state as Omit<Peer, 'client'>) }))
@@ -109,7 +108,7 @@ export const useDeck = defineStore('deck', () => {
       refreshUndo()
     })
     undoManager.on('stack-item-popped', refreshUndo)
-    const unsent = unsentOf((user.value as { id?: string } | null)?.id ?? '', deckId)
+    const unsent = unsentOf(user.value?.id ?? '', deckId)
     connection = connectDocument(deckId, document, awareness, unsent, {
       changed(next) {
         const arrived = next.ready && !status.value.ready

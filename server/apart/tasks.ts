@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import * as Y from 'yjs'
-import type { DataTable } from '../../core/data'
-import { slidesOf, type Deck, type FontFaceFile } from '../../core/deck'
+import { dataTableSchema, type DataTable } from '../../core/data'
+import { cleanValue, failed, isTooDeep, slidesOf, type Deck, type FontFaceFile, type Outcome } from '../../core/deck'
 import { inkKey, type InkBook, type Traced, type WordOutlines } from '../../core/drawing'
 import { tablesOf, unpackDeck } from '../../core/formats/deck-file'
 import { fillDocument } from '../../core/live'
@@ -47,6 +47,24 @@ export function stored(deck: Deck) {
   document.destroy()
   const cover = coverOf(deck)
   return { update, snapshot: JSON.stringify(deck), cover: JSON.stringify(cover), slides: slidesOf(deck).length, tables: tablesOf(cover) }
+}
+
+/** Checks a table of data that came as JSON; answers with it as text again, cleaned and under an id of ours. */
+export function table({ bytes, id }: { bytes: Uint8Array, id: string }): Outcome<{ name: string, text: string }> {
+  let raw: unknown
+  try {
+    raw = JSON.parse(Buffer.from(bytes).toString('utf8'))
+  } catch (error) {
+    if (!(error instanceof SyntaxError)) throw error
+    return failed('The table is no JSON. Nothing was kept.')
+  }
+  if (isTooDeep(raw)) return failed('The table nests deeper than tables do. Nothing was kept.')
+  const parsed = dataTableSchema.safeParse(cleanValue(raw))
+  if (!parsed.success) {
+    const [issue] = parsed.error.issues
+    return failed(`${issue!.path.join(' › ') || 'The table'}: ${issue!.message}.`)
+  }
+  return { ok: true, value: { name: parsed.data.name, text: JSON.stringify({ ...parsed.data, id }) } }
 }
 
 interface Played {

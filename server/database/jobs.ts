@@ -82,3 +82,19 @@ export async function lapsedJobs(): Promise<{ id: string }[]> {
     update jobs set held_until = now() + interval '5 minutes'
     where state = 'waiting' and coalesce(held_until, case when attempts > 0 then now() else created_at + interval '30 seconds' end) <= now() returning id`
 }
+
+/** A worker says every so many seconds that it is there, and is believed gone after so many without. */
+export const workerBeat = { every: 5, gone: 20 }
+
+/** Says that a worker is there. */
+export async function hearWorker(id: string) {
+  await database()`insert into workers (id) values (${id}) on conflict (id) do update set heard_at = now()`
+}
+export async function forgetWorker(id: string) {
+  await database()`delete from workers where id = ${id} or heard_at < now() - interval '1 day'`
+}
+/** How many workers were heard of lately. */
+export async function workersHeard(): Promise<number> {
+  const [row] = await database()<{ count: number }[]>`select count(*)::int as count from workers where heard_at > now() - ${`${workerBeat.gone} seconds`}::interval`
+  return row!.count
+}

@@ -6,7 +6,8 @@ export interface ScreenRow {
   id: string
   name: string
   place: string
-  token: string
+  /** Null where its address was taken back. */
+  token: string | null
   loop: string | null
   heard_at: Date | null
   playing: { deck: string, version: number, title: string, slide: string } | null
@@ -17,6 +18,17 @@ export const listScreens = () => database()<ScreenRow[]>`select id, name, place,
 export async function screenByToken(token: string) {
   const [row] = await database()<ScreenRow[]>`select id, name, place, token, loop, heard_at, playing from screens where token = ${token}`
   return row
+}
+
+export async function addScreen(screen: { id: string, name: string, place: string, token: string }) {
+  await database()`insert into screens (id, name, place, token) values (${screen.id}, ${screen.name}, ${screen.place}, ${screen.token})`
+}
+/** Gives a screen another address, or takes it back; false where there is none such. */
+export async function setScreenToken(screen: string, token: string | null) {
+  return (await database()`update screens set token = ${token} where id = ${screen} returning id`).length > 0
+}
+export async function removeScreen(screen: string) {
+  return (await database()`delete from screens where id = ${screen} returning id`).length > 0
 }
 
 export async function setScreenLoop(screen: string, loop: string | null) {
@@ -72,12 +84,36 @@ export interface Play {
   seconds: number
 }
 
-/** Keeps what a screen says it played; said twice counts once. */
-export async function keepPlays(screen: string, plays: readonly Play[]) {
-  if (!plays.length) return
+/** Notes what a screen was given to play. */
+export async function noteGiven(screen: string, items: readonly { deck: string, version: number }[]) {
+  if (!items.length) return
   const sql = database()
-  const rows = plays.map(play => ({ screen, deck: play.deck, version: play.version, started_at: play.startedAt, seconds: play.seconds }))
-  await sql`insert into plays ${sql(rows)} on conflict do nothing`
+  await sql`insert into given ${sql(items.map(({ deck, version }) => ({ screen, deck, version })), 'screen', 'deck', 'version')} on conflict do nothing`
+}
+
+/** A play may begin so much before the screen was given the deck, and end so much after the deck does, seconds: clocks differ. */
+const tolerance = 60
+
+/**
+ * Keeps what a screen says it played; said twice counts once. Only what it can have played counts: a version that it was given, not
+ * before that nor in the future, and no longer than the version is. Answers with how many do not.
+ */
+export async function keepPlays(screen: string, plays: readonly Play[]): Promise<number> {
+  if (!plays.length) return 0
+  const sql = database()
+  const [row] = await sql<{ credible: number }[]>`
+    with said as (
+      select * from unnest(${plays.map(play => play.deck)}::text[], ${plays.map(play => play.version)}::int[], ${plays.map(play => play.startedAt)}::timestamptz[], ${plays.map(play => play.seconds)}::float8[]) as said(deck, version, started_at, seconds)
+    ), credible as (
+      select said.* from said
+      join given on given.screen = ${screen} and given.deck = said.deck and given.version = said.version
+      join deck_versions on deck_versions.deck = said.deck and deck_versions.number = said.version
+      where started_at >= given.since - ${`${tolerance} seconds`}::interval and started_at + make_interval(secs => seconds) <= now() + ${`${tolerance} seconds`}::interval and seconds <= length_seconds + ${tolerance}
+    ), kept as (
+      insert into plays (screen, deck, version, started_at, seconds) select ${screen}, deck, version, started_at, seconds from credible on conflict do nothing
+    )
+    select count(*)::int as credible from credible`
+  return plays.length - row!.credible
 }
 
 export async function publish(version: { deck: string, snapshot: Deck, tables: DataTable[], seconds: number, person: string | null }) {

@@ -1,4 +1,5 @@
 import PgBoss from 'pg-boss'
+import { log } from '../log'
 
 const name = 'long-work'
 let boss: Promise<PgBoss> | undefined
@@ -8,7 +9,7 @@ function queue(): Promise<PgBoss> {
   boss ??= (async () => {
     const made = new PgBoss({ connectionString: process.env.DATABASE_URL ?? '', max: 2 })
     // What is lost with a connection is found again by the jobs' own table.
-    made.on('error', () => {})
+    made.on('error', error => log.warn({ err: error }, 'the queue lost its connection'))
     await made.start()
     await made.createQueue(name, { name, retryLimit: 0 })
     return made

@@ -6,6 +6,7 @@ import { keepMediaFile, type MediaRow } from '../database/media'
 import { makeFilm } from '../film/make'
 import { Refused, type Progress } from './progress'
 import { convertClip } from '../media/convert'
+import { log, logError } from '../log'
 import { hashOfFile } from '../media/hash-file'
 import { inFolder } from '../media/in-file'
 
@@ -27,7 +28,7 @@ function progressOf(id: string): { progress: Progress, alive: () => void } {
       at = Date.now()
       if (!(await advanceJob(id, ...now))) throw new NotWanted()
     },
-    alive: () => void advanceJob(id, ...last).catch(() => {}),
+    alive: () => void advanceJob(id, ...last).catch(error => log.warn({ job: id, err: error }, 'could not say how far it is')),
   }
 }
 
@@ -36,7 +37,8 @@ export function sentence(error: unknown): string {
   if (error instanceof Refused) return error.message
   const said = error instanceof Error ? `${(error as NodeJS.ErrnoException).code ?? ''} ${error.message}` : String(error)
   if (/ENOSPC|no space left|disk full|53100/i.test(said)) return 'The server’s disk is full. Make room on it, then try again; nothing that you made is lost.'
-  return `It broke off: ${said.trim().split('\n')[0]!.slice(0, 200)}. Try it again.`
+  const id = logError(error, 'long work broke off')
+  return `It broke off (${said.trim().split('\n')[0]!.slice(0, 160)}), and was written down on the server as ${id}. Try it again.`
 }
 
 /** Does one job, whatever comes of it; its row says what did. */

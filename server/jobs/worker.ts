@@ -1,6 +1,8 @@
+import { randomUUID } from 'node:crypto'
 import os from 'node:os'
-import { closeDatabase } from '../database/connection'
-import { lapsedJobs } from '../database/jobs'
+import { closeDatabase, isPassing } from '../database/connection'
+import { forgetWorker, hearWorker, lapsedJobs, workerBeat } from '../database/jobs'
+import { log, logError } from '../log'
 import { closeQueue, offerJob, takeJobs } from './queue'
 import { clearFolders } from '../media/in-file'
 import { runJob } from './run'
@@ -13,8 +15,13 @@ const looksAfter = 10_000
 /** How many jobs this process does at once: more than one browser pair a core gains nothing. */
 const atOnce = Math.max(1, Math.floor(os.cpus().length / 2))
 
+const name = randomUUID()
+
+/** Does what is done again and again; a database that is away is waited for, all else is logged. */
+const again = (work: () => Promise<unknown>, about: string) => void work().catch((error: unknown) => (isPassing(error) ? log.warn({ err: error }, about) : logError(error, about)))
+
 async function lookAfter() {
-  for (const { id } of await lapsedJobs().catch(() => [])) await offerJob(id).catch(() => {})
+  for (const { id } of await lapsedJobs()) await offerJob(id)
 }
 
 async function begin() {
@@ -22,21 +29,26 @@ async function begin() {
     try {
       for (let index = 0; index < atOnce; index++) await takeJobs(runJob)
       return
-    } catch {
+    } catch (error) {
+      again(() => Promise.reject(error), 'the queue cannot be taken from yet')
       await new Promise(resolve => setTimeout(resolve, 1000))
     }
   }
 }
 
 async function end() {
+  await forgetWorker(name).catch(error => void logError(error, 'could not say that it ends'))
   await closeQueue()
   await closeDatabase()
   process.exit(0)
 }
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void end())
-process.on('unhandledRejection', () => {})
+// Nothing is swallowed: what was overlooked is logged, and the process goes on with its next job.
+process.on('unhandledRejection', error => void logError(error, 'overlooked'))
 
 await clearFolders()
+again(() => hearWorker(name), 'could not say that it is there')
+setInterval(() => again(() => hearWorker(name), 'could not say that it is there'), workerBeat.every * 1000)
 await begin()
-await lookAfter()
-setInterval(() => void lookAfter(), looksAfter)
+again(lookAfter, 'jobs of others were not looked after')
+setInterval(() => again(lookAfter, 'jobs of others were not looked after'), looksAfter)

@@ -6,6 +6,7 @@ import { newDeck } from '../../core/layouts'
 import { applyToDocument, encodeMessage, faultOfRecord, faultOfUpdate, liveLimits, liveTable, mendedWords, mendingOf, mirrorOf, tryUpdate, type LiveMessage } from '../../core/live'
 import { isPassing } from '../database/connection'
 import { appendUpdates, foldUpdates, keepAside, keepSnapshot, snapshotOf, updatesOf } from '../database/decks'
+import { mayEdit, type PersonRole } from '../database/people'
 import { log, logError } from '../log'
 import { newId } from '../new-id'
 import { clientsIn } from './awareness'
@@ -13,7 +14,7 @@ import { clientsIn } from './awareness'
 /** One browser on a live document. */
 export interface Peer {
   id: string
-  person: { id: string, name: string, role: 'editor' | 'viewer' }
+  person: { id: string, name: string, role: PersonRole, session: string }
   send(bytes: Uint8Array): void
   close(code: number, reason: string): void
   /** The awareness clients that it speaks for. */
@@ -246,7 +247,7 @@ export async function openRoom(id: string): Promise<Room> {
       peer.send(encodeMessage({ kind: 'refused', number, message }))
     }
     if (peer.refused) return
-    if (peer.person.role !== 'editor') return refuse('Your role is viewer: you can look, but not change. Ask an editor of your team.')
+    if (!mayEdit(peer.person.role)) return refuse('Your role is viewer: you can look, but not change. Ask an editor of your team.')
     if (isFull(content.length)) return refuse(`A deck holds ${liveLimits.document / 1048576} MB of words and shapes at most, and this one is full. Take some of its slides into another deck.`)
     const fault = await faultOf(peer, content)
     if (fault) return refuse(fault)

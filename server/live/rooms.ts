@@ -2,6 +2,7 @@ import { setTimeout as pause } from 'node:timers/promises'
 import { database, isPassing } from '../database/connection'
 import { newestUpdates } from '../database/decks'
 import { personById } from '../database/people'
+import { standingSessions } from '../database/sessions'
 import { log, logError } from '../log'
 import { nodeName, openRoom, type Room } from './room'
 
@@ -35,11 +36,11 @@ async function askAnew(only?: string) {
   const ids = new Set(open.flatMap(([, room]) => [...room.peers()].map(peer => peer.person.id)).filter(id => !only || id === only))
   for (const id of ids) {
     const person = await personById(id)
-    for (const [, room] of open) {
-      for (const peer of [...room.peers()].filter(one => one.person.id === id)) {
-        if (!person) peer.close(4401, 'Your account is gone. Sign in again.')
-        else peer.person = { id, name: person.name, role: person.role }
-      }
+    const theirs = open.flatMap(([, room]) => [...room.peers()].filter(peer => peer.person.id === id))
+    const standing = await standingSessions(theirs.map(peer => peer.person.session))
+    for (const peer of theirs) {
+      if (!person || !standing.has(peer.person.session)) peer.close(4401, 'Your session has ended. Sign in again.')
+      else peer.person = { id, name: person.name, role: person.role, session: peer.person.session }
     }
   }
 }
@@ -112,6 +113,12 @@ export async function currentDeck(deck: string) {
   await room.settled(5000)
   await room.keep()
   return room.deck()
+}
+
+/** How many decks are open here, by how many browsers. */
+export async function countRooms() {
+  const open = await openRooms()
+  return { decks: open.length, browsers: open.reduce((sum, [, room]) => sum + [...room.peers()].length, 0) }
 }
 
 /** Puts every snapshot on disk. */

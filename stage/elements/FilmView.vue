@@ -5,6 +5,7 @@ import { outlineOf } from '#core/shapes'
 import { spanOfClip, type ElementFrame } from '#core/timing'
 import { driveVideo } from '../drive-video'
 import type { StageHost } from '../host'
+import { useLost } from '../lost'
 import { useRedraw } from '../redraw'
 
 /** A film in its frame: a still until it plays, where the host has one; else the video itself, sought to that still. */
@@ -14,7 +15,9 @@ const playing = ref(false)
 /** Whether the video has a picture to show; until then its still stands there. */
 const drawn = ref(false)
 const size = computed(() => ({ width: props.element.box.width, height: props.element.box.height }))
-const source = computed(() => (props.element.media ? props.host.mediaUrl(props.element.media) : undefined))
+const address = computed(() => (props.element.media ? props.host.mediaUrl(props.element.media) : undefined))
+const { lost, lose } = useLost(() => address.value)
+const source = computed(() => (lost.value ? undefined : address.value))
 const posterAt = computed(() => props.element.poster ?? props.element.from ?? 0)
 const still = computed(() => (props.element.media ? props.host.stillUrl?.(props.element.media, posterAt.value, size.value.width * props.scale) : undefined))
 const clip = computed(() => {
@@ -71,7 +74,8 @@ onBeforeUnmount(() => video.value?.pause())
   <div class="stage-film" :style="{ clipPath: clip }">
     <img v-if="still" v-show="!playing || !drawn || area" :src="still" :alt="element.alt ?? ''" :style="{ objectFit: fit }" draggable="false" decoding="async">
     <video v-if="source && area && !still" ref="under" :src="source" :style="{ objectFit: fit }" aria-hidden="true" muted preload="auto" playsinline disablepictureinpicture @loadedmetadata="drive" />
-    <video v-if="source && (playing || !still)" ref="video" :src="source" :style="{ objectFit: fit, ...area }" :aria-label="element.alt ?? element.name" preload="auto" playsinline disablepictureinpicture @loadedmetadata="drive" @seeked="drawn = true" @playing="drawn = true" />
+    <video v-if="source && (playing || !still)" ref="video" :src="source" :style="{ objectFit: fit, ...area }" :aria-label="element.alt ?? element.name" preload="auto" playsinline disablepictureinpicture @loadedmetadata="drive" @seeked="drawn = true" @playing="drawn = true" @error="lose" />
+    <p v-if="element.media && !source && (playing || !still)" class="stage-lost">{{ prompts ? 'This film is not at hand' : '' }}</p>
     <video v-if="source && blends && (playing || !still)" ref="tail" :src="source" :style="{ objectFit: fit, opacity: 0, ...area }" aria-hidden="true" muted preload="auto" playsinline disablepictureinpicture @loadedmetadata="drive" />
     <p v-if="prompts && !element.media" class="stage-empty">A film stands here</p>
   </div>

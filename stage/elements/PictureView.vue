@@ -5,6 +5,7 @@ import type { PictureElement, ShownElement, Theme } from '#core/deck'
 import { cropOf, viewOf } from '#core/place'
 import { outlineOf } from '#core/shapes'
 import type { StageHost } from '../host'
+import { useLost } from '../lost'
 import { fontStack } from '../measurer'
 
 const props = defineProps<{ element: PictureElement & ShownElement, theme: Theme, host: StageHost, prompts: boolean, scale: number }>()
@@ -12,6 +13,7 @@ const name = useId()
 const palette = computed(() => props.theme.palette)
 const size = computed(() => ({ width: props.element.box.width, height: props.element.box.height }))
 const source = computed(() => (props.element.media ? props.host.mediaUrl(props.element.media, props.element.box.width * props.scale) : undefined))
+const { lost, lose } = useLost(() => source.value)
 const treatment = computed(() => (props.element.logo ? null : treatmentOf(props.element.treatment, props.theme.pictures)))
 const matrix = computed(() => colorMatrix(treatment.value, palette.value))
 
@@ -50,9 +52,10 @@ const border = computed(() => props.element.border ?? null)
       <clipPath v-if="letters" :id="`${name}-words`"><text x="0" :y="letters.y" :font-size="letters.fontSize" :font-family="letters.family" font-weight="800" :textLength="size.width" lengthAdjust="spacingAndGlyphs">{{ words }}</text></clipPath>
     </svg>
     <div class="stage-picture-frame" :style="{ clipPath: clip, maskImage: fade }">
-      <img v-if="source" :src="source" :alt="element.alt ?? ''" :style="image" :class="{ whole: element.logo, placed: !!element.natural && !element.logo }" draggable="false" decoding="async">
-      <p v-else-if="prompts" class="stage-empty">{{ element.prompt ?? 'Drop a picture here' }}</p>
-      <template v-if="source"><div v-for="(layer, index) in layers" :key="index" class="stage-picture-layer" :style="layer" /></template>
+      <img v-if="source && !lost" :src="source" :alt="element.alt ?? ''" :style="image" :class="{ whole: element.logo, placed: !!element.natural && !element.logo }" draggable="false" decoding="async" @error="lose">
+      <p v-else-if="element.media && !element.logo" class="stage-lost">{{ prompts ? 'This picture is not at hand' : '' }}</p>
+      <p v-else-if="prompts && !element.media" class="stage-empty">{{ element.prompt ?? 'Drop a picture here' }}</p>
+      <template v-if="source && !lost"><div v-for="(layer, index) in layers" :key="index" class="stage-picture-layer" :style="layer" /></template>
     </div>
     <svg v-if="border && source && !letters" class="stage-shape" :viewBox="`0 0 ${size.width} ${size.height}`" aria-hidden="true"><path :d="outline ?? `M0 0H${size.width}V${size.height}H0Z`" fill="none" :stroke="cssColor(border.color, palette)" :stroke-width="border.width" :stroke-dasharray="border.dash?.join(' ')" stroke-linejoin="round" /></svg>
   </div>

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test'
-import { enter, goPhase, kept, newDeck, paste, slide } from './people'
+import { enter, goPhase, saved, newDeck, paste, slide } from './people'
 
 /** A deck of an outline, in its outline. Of many slides the outline draws those near what is in sight; the rundown has them all. */
 export async function outlined(page: Page, title: string, lines: readonly string[], purpose: 'Talk' | 'Film' = 'Talk') {
@@ -7,7 +7,7 @@ export async function outlined(page: Page, title: string, lines: readonly string
   await newDeck(page, title, purpose)
   await paste(page, 'textarea.title', lines.join('\n'))
   await expect(slide(page, lines.filter(line => !line.startsWith('\t')).length)).toBeAttached()
-  await kept(page)
+  await saved(page)
 }
 
 /** The same, in Time at its first slide. */

@@ -28,8 +28,16 @@ const problem = computed(() => (!seen.value.length ? 'No slide of it is played.'
 const ratio = computed(() => size.value.height / size.value.width)
 
 async function load() {
-  films.value = (await $fetch<Film[]>(`/api/decks/${store.id}/films`).catch(() => null)) ?? films.value
+  try {
+    const answer = await $fetch<{ films: Film[], workers: number }>(`/api/decks/${store.id}/films`)
+    films.value = answer.films
+    silence.value = answer.workers ? '' : 'Nothing makes films at the moment: the program that does is not running. It goes on by itself as soon as it is.'
+  } catch (error) {
+    silence.value = messageOf(error)
+  }
 }
+/** Why nothing goes on; empty where something does. */
+const silence = ref('')
 const running = computed(() => films.value.some(film => film.state === 'waiting' || film.state === 'working'))
 let timer: ReturnType<typeof setTimeout>
 async function look() {
@@ -84,6 +92,7 @@ const stateWords = (film: Film) => {
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div v-if="store.canEdit" class="foot"><button class="press acts" :disabled="busy || !!problem" @click="make">Make the film</button></div>
+    <p v-if="silence && running" class="problem" role="status">{{ silence }}</p>
     <ul v-if="films.length" class="films">
       <li v-for="film in films" :key="film.id" :data-film="film.state">
         <div class="about"><b>{{ film.name }}</b><span :class="film.state === 'failed' ? 'problem' : 'quiet'">{{ stateWords(film) }}</span></div>

@@ -37,8 +37,12 @@ async function bundleOf(item: Item): Promise<PlayerBundle> {
   const version = await $fetch<{ snapshot: Deck, tables: DataTable[], lengths: Record<string, number>, ink: InkBook, peaks: Record<string, string> }>('/api/screen/version', { query: { deck: item.deck, number: item.version }, headers: headers.value })
   const media: Record<string, string> = {}
   for (const hash of mediaOf(version.snapshot)) {
-    const blob = await $fetch<Blob>(`/api/media/${hash}`, { headers: headers.value, responseType: 'blob' })
-    media[hash] = URL.createObjectURL(blob)
+    try {
+      media[hash] = URL.createObjectURL(await $fetch<Blob>(`/api/media/${hash}`, { headers: headers.value, responseType: 'blob' }))
+    } catch (error) {
+      // A file that is not there costs its own place on the slide, which shows a calm plate instead; all else is asked for again.
+      if ((error as { statusCode?: number }).statusCode !== 404) throw error
+    }
   }
   const bundle = { deck: version.snapshot, tables: version.tables, media, lengths: version.lengths, ink: version.ink, peaks: version.peaks }
   bundles.set(key, bundle)
@@ -56,9 +60,22 @@ async function ask() {
     reachable.value = true
     if (manifest.tag !== tag) {
       const next = []
-      for (const item of manifest.items) next.push({ item, bundle: await bundleOf(item) })
+      let lacking: unknown
+      for (const item of manifest.items) {
+        try {
+          next.push({ item, bundle: await bundleOf(item) })
+        } catch (error) {
+          // One deck that cannot be had leaves the others playing; it is asked for again with the next question.
+          lacking = error
+        }
+      }
+      if (lacking && !next.length) throw lacking
+      if (lacking && items.value.length === next.length) {
+        await report()
+        return
+      }
       items.value = next
-      tag = manifest.tag
+      tag = lacking ? '' : manifest.tag
       index.value = -1
       for (const [key, bundle] of bundles) {
         if (next.some(({ item }) => `${item.deck}:${item.version}` === key)) continue
@@ -70,9 +87,9 @@ async function ask() {
     await report()
   } catch (error) {
     const status = (error as { statusCode?: number }).statusCode
-    reachable.value = false
+    reachable.value = status !== undefined && status !== 401
     if (status === 401) message.value = 'This address is not valid any more. Open the screen again from the list of screens.'
-    else if (!items.value.length) message.value = 'The server does not answer. This page goes on asking.'
+    else if (!items.value.length) message.value = status === undefined ? 'The server does not answer. This page goes on asking.' : `The server answers, but cannot give what to play (${status}). This page goes on asking.`
   }
 }
 

@@ -1,12 +1,14 @@
 import { z } from 'zod'
-import { readAs, refuse, requireEditor } from '../../access'
-import { addPerson } from '../../database/people'
-import { hashOf } from '../../passwords'
+import { readAs, refuse, requireAdmin } from '../../access'
+import { addPerson, roles } from '../../database/people'
+import { makePasswordLink } from '../../database/sessions'
 
-const wish = z.object({ name: z.string().trim().min(1, 'A name is missing').max(120), email: z.email('That is no e-mail address'), password: z.string().min(10, 'A password has at least 10 letters').max(1000), role: z.enum(['editor', 'viewer']) })
+const wish = z.object({ name: z.string().trim().min(1, 'A name is missing').max(120), email: z.email('That is no e-mail address').max(320), role: z.enum(roles) })
 
+/** Adds somebody to the team; answers with the link by which they set their password. */
 export default defineEventHandler(async event => {
-  await requireEditor(event)
-  const { password, ...person } = readAs(wish, await readBody(event))
-  return (await addPerson({ ...person, passwordHash: await hashOf(password) })) ?? refuse(409, `Somebody has the address ${person.email} already.`)
+  const admin = await requireAdmin(event)
+  const asked = readAs(wish, await readBody(event))
+  const person = (await addPerson({ ...asked, passwordHash: null })) ?? refuse(409, `Somebody has the address ${asked.email} already.`)
+  return { person, link: `/password#${await makePasswordLink(person.id, admin.id)}` }
 })

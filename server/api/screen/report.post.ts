@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { idSchema } from '../../../core/deck'
 import { readAs, requireScreen } from '../../access'
 import { heardFrom, keepPlays } from '../../database/screens'
+import { log } from '../../log'
 
 const wish = z.object({
   playing: z.object({ deck: idSchema, version: z.int(), title: z.string().max(300), slide: z.string().max(64) }).nullable(),
@@ -12,7 +13,8 @@ const wish = z.object({
 export default defineEventHandler(async event => {
   const screen = await requireScreen(event)
   const report = readAs(wish, await readBody(event))
-  await keepPlays(screen.id, report.plays)
+  const refused = await keepPlays(screen.id, report.plays)
+  if (refused) log.warn({ screen: screen.id, refused }, 'a screen reported plays that it cannot have played')
   await heardFrom(screen.id, report.playing)
-  return { ok: true }
+  return { ok: true, refused }
 })

@@ -1,5 +1,7 @@
+import { signOut } from '../../session'
+
 /** Signs out. Open to all: it only ends the session that the request itself bears. */
 export default defineEventHandler(async event => {
-  await clearUserSession(event)
+  await signOut(event)
   return { ok: true }
 })

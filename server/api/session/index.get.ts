@@ -1,3 +1,6 @@
 import { requireViewer } from '../../access'
 
-export default defineEventHandler(async event => ({ user: await requireViewer(event) }))
+export default defineEventHandler(async event => {
+  const { session: _, ...user } = await requireViewer(event)
+  return { user }
+})

@@ -1,11 +1,17 @@
-import { dataTableSchema } from '../../../core/data'
-import { readAs, requireEditor } from '../../access'
-import { keepTable } from '../../database/tables'
+import { requireEditor, refuse } from '../../access'
+import { apart } from '../../apart'
+import { readBytes } from '../../body'
+import { keepTableText } from '../../database/tables'
 import { newId } from '../../new-id'
 
+const byteLimit = 128 * 1024 * 1024
+
+/** Keeps a table of data. */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
-  const table = { ...readAs(dataTableSchema, await readBody(event)), id: newId() }
-  await keepTable(table, person.id)
-  return { id: table.id }
+  const id = newId()
+  const table = await apart('table', { bytes: await readBytes(event, byteLimit, 'A table'), id }, { seconds: 60, what: 'This table' })
+  if (!table.ok) return refuse(400, table.message)
+  await keepTableText({ id, ...table.value }, person.id)
+  return { id }
 })

@@ -1,11 +1,12 @@
 import { setTimeout as pause } from 'node:timers/promises'
 import { decodeMessage, liveLimits } from '../../../core/live'
 import { deckExists } from '../../database/decks'
-import { personById } from '../../database/people'
 import type { Peer, Room } from '../../live/room'
 import { closeLater, roomOf } from '../../live/rooms'
 import { bucketsBy } from '../../live/tempo'
 import { logError } from '../../log'
+import { isOwnOrigin } from '../../origin'
+import { bearerByHeader } from '../../session'
 
 const deckOf = (url: string) => new URL(url, 'http://localhost').pathname.split('/').at(-1) ?? ''
 
@@ -45,15 +46,14 @@ async function take(entry: Joined, bytes: Uint8Array) {
 /** The socket of a live document. Who is not signed in, or asks for a deck that is not there, is refused at the door. */
 export default defineWebSocketHandler({
   async upgrade(request) {
-    const session = await requireUserSession(request as never).catch(() => null)
-    const person = session?.user && (await personById(session.user.id).catch(() => undefined))
+    const person = await bearerByHeader(request.headers.get('cookie'))
     if (!person) throw new Response('Sign in first.', { status: 401 })
     // Pages of other origins may not open sockets with this person's cookie.
     const origin = request.headers.get('origin')
-    if (origin && (!URL.canParse(origin) || new URL(origin).host !== request.headers.get('host'))) throw new Response('Another origin.', { status: 403 })
+    if (origin && !isOwnOrigin(origin, request.headers.get('host'))) throw new Response('Another origin.', { status: 403 })
     if ([...joined.values()].filter(entry => entry.peer.person.id === person.id).length >= mostSockets) throw new Response('Too many decks are open at once. Close some of their pages.', { status: 429 })
     if (!(await deckExists(deckOf(request.url)))) throw new Response('There is no such deck.', { status: 404 })
-    request.context.person = { id: person.id, name: person.name, role: person.role }
+    request.context.person = { id: person.id, name: person.name, role: person.role, session: person.session }
   },
   open(socket) {
     const deck = deckOf(socket.request.url)

@@ -1,8 +1,8 @@
 import { requireViewer } from '../../../access'
-import { jobsOfDeck } from '../../../database/jobs'
+import { jobsOfDeck, workersHeard } from '../../../database/jobs'
 
-/** The films that were ordered of a deck, the newest first. */
+/** The films that were ordered of a deck, the newest first, and how many workers there are to make them. */
 export default defineEventHandler(async event => {
   await requireViewer(event)
-  return await jobsOfDeck(getRouterParam(event, 'id')!)
+  return { films: await jobsOfDeck(getRouterParam(event, 'id')!), workers: await workersHeard() }
 })
