@@ -103,7 +103,7 @@ export async function keepPlays(screen: string, plays: readonly Play[]): Promise
   const sql = database()
   const [row] = await sql<{ credible: number }[]>`
     with said as (
-      select * from unnest(${plays.map(play => play.deck)}::text[], ${plays.map(play => play.version)}::int[], ${plays.map(play => play.startedAt)}::timestamptz[], ${plays.map(play => play.seconds)}::float8[]) as said(deck, version, started_at, seconds)
+      select deck, version, at::timestamptz as started_at, seconds from unnest(${plays.map(play => play.deck)}::text[], ${plays.map(play => play.version)}::int[], ${plays.map(play => play.startedAt.toISOString())}::text[], ${plays.map(play => play.seconds)}::float8[]) as said(deck, version, at, seconds)
     ), credible as (
       select said.* from said
       join given on given.screen = ${screen} and given.deck = said.deck and given.version = said.version
