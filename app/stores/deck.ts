@@ -2,7 +2,7 @@ import { watchDebounced } from '@vueuse/core'
 import { ySyncPluginKey } from 'y-prosemirror'
 import { Awareness } from 'y-protocols/awareness'
 import * as Y from 'yjs'
-import { checkConsistency, checkSlide, inOrder, type Finding } from '#core/checks'
+import { checkConsistency, checkSlide, inOrder, type CheckContext, type Finding } from '#core/checks'
 import { applyChanges, fitChanges, slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/deck'
 import { settleAgendas } from '#core/layouts'
 import { applyToDocument, liveTable, localOrigin, mirrorOf, type Mirror } from '#core/live'
@@ -30,6 +30,7 @@ export const useDeck = defineStore('deck', () => {
   const { user, canEdit } = useUserSession()
   const stage = useStageHost()
   const tables = useTables()
+  const pixels = usePixels()
 
   const id = ref<string | null>(null)
   const deck = shallowRef<Deck | null>(null)
@@ -46,6 +47,8 @@ export const useDeck = defineStore('deck', () => {
   const playing = ref(false)
   const loopBeat = ref(false)
   const findings = shallowRef<Finding[]>([])
+  /** Whether checks are not through yet: nothing is said to be well before they are. */
+  const looking = ref(true)
 
   let document: Y.Doc | null = null
   let mirror: Mirror | null = null
@@ -153,6 +156,7 @@ export const useDeck = defineStore('deck', () => {
     selection.value = []
     status.value = noStatus
     findings.value = []
+    looking.value = true
   }
 
   /** Makes one edit of changes: one step of undo, named for a person ("move Headline"). */
@@ -261,19 +265,27 @@ export const useDeck = defineStore('deck', () => {
   async function check() {
     const [checked, planned] = [deck.value, plan.value]
     if (!checked || !planned) return
+    looking.value = true
     const made: Finding[] = []
     for (const [index, slide] of planned.slides.entries()) {
       if (index % 8 === 7) await new Promise(resolve => setTimeout(resolve))
       if (deck.value !== checked) return
-      made.push(...checkSlide(checked, slide, stage.host))
+      made.push(...checkSlide(checked, slide, checking.value))
     }
-    // The check itself may have been the first to ask for a table; it begins anew once that is here.
-    if (!tables.coming) findings.value = inOrder(checked, [...made, ...checkConsistency(checked)])
+    // The check itself may have been the first to ask for a table or a picture; it begins anew once that is here.
+    looking.value = tables.coming + pixels.coming > 0
+    if (looking.value) return
+    findings.value = inOrder(checked, [...made, ...checkConsistency(checked)])
   }
-  watchDebounced([deck, () => stage.host, () => tables.coming], check, { debounce: 350 })
+  /** What checks look with; another one whenever pixels have come, so that they look again. */
+  const checking = computed<CheckContext>(() => {
+    void pixels.version
+    return { ...stage.host, pixels: (media, film) => pixels.pixels(media, film) }
+  })
+  watchDebounced([deck, checking, () => tables.coming, () => pixels.coming], check, { debounce: 350 })
 
   return {
-    id, deck, status, peers, undoLabel, redoLabel, slideId, lookOwner, stageId, isForm, selection, cueId, moment, playing, loopBeat, findings, canEdit, context, slides, purpose, plan, score,
+    id, deck, status, peers, undoLabel, redoLabel, slideId, lookOwner, stageId, isForm, selection, cueId, moment, playing, loopBeat, findings, looking, canEdit, context, slides, purpose, plan, score,
     open, close, edit, editText, undo: () => stepping('undo'), redo: () => stepping('redo'), goToSlide, goTo, stop, select, sharedText, settleText,
     undoManager: () => undoManager, awareness: () => awareness,
   }

@@ -1,4 +1,4 @@
-import { extentOf, inVariant, leavesOf, shownElements, topsOf, type Box, type Id, type PickedLook, type ShownElement, type Tries } from '#core/deck'
+import { extentOf, inVariant, leavesOf, shownElements, topsOf, type Box, type Id, type PickedLook, type ShownElement, type Slide, type Tries } from '#core/deck'
 import { boundsOf, boxOf, type Guide, type Measure, type Point } from '#core/place'
 
 /** What the pointer does on the stage when it does not select: draw a line, hold two elements together, pick an angle. */
@@ -19,6 +19,8 @@ export const useStage = defineStore('stage', () => {
   const opened = ref<Id | null>(null)
   /** Fields tried out before they are kept. */
   const tries = shallowRef<Tries>({})
+  /** Fields of the slide itself likewise. */
+  const triedSlide = shallowRef<Partial<Slide> | null>(null)
   const guides = shallowRef<readonly Guide[]>([])
   const measures = shallowRef<readonly Measure[]>([])
   const picked = shallowRef<PickedLook | null>(null)
@@ -30,6 +32,11 @@ export const useStage = defineStore('stage', () => {
   const fitting = computed(() => Math.max(0.02, Math.min((area.value.width - 48) / size.value.width, (area.value.height - 48) / size.value.height)))
   const scale = computed(() => fitting.value * zoom.value)
   const deck = computed(() => (store.deck ? inVariant(store.deck, variant.value) : null))
+  /** The same with what is tried out of the slide. */
+  const shownDeck = computed(() => {
+    const slide = deck.value?.slides[store.stageId ?? '']
+    return deck.value && slide && triedSlide.value ? { ...deck.value, slides: { ...deck.value.slides, [slide.id]: { ...slide, ...triedSlide.value } } } : deck.value
+  })
   /** What the stage shows, back to front, as it is kept. */
   const elements = computed<readonly ShownElement[]>(() => (deck.value && store.stageId ? shownElements(deck.value, store.stageId).filter(element => !element.pinned || !deck.value!.slides[store.stageId!]?.board) : []))
   const byId = computed(() => new Map(elements.value.map(element => [element.id, element])))
@@ -80,6 +87,7 @@ export const useStage = defineStore('stage', () => {
   }
   function forgetTried() {
     tries.value = {}
+    triedSlide.value = null
     guides.value = []
     measures.value = []
   }
@@ -105,7 +113,7 @@ export const useStage = defineStore('stage', () => {
   })
 
   return {
-    zoom, pan, area, board, tool, editing, framing, opened, tries, guides, measures, picked, variant, size, scale, deck, elements, byId, chosen, single, movable,
+    zoom, pan, area, board, tool, editing, framing, opened, tries, triedSlide, guides, measures, picked, variant, size, scale, deck, shownDeck, elements, byId, chosen, single, movable,
     isFixed, boxNow, leaves, outlineOf, point, zoomTo, zoomOn, fit, forgetTried, leaveModes,
   }
 })

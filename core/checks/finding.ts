@@ -1,3 +1,4 @@
+import type { Pixels } from '../contrast'
 import type { Change, Deck, EditContext, Id } from '../deck'
 import type { RundownSlide, TimingContext } from '../timing'
 
@@ -23,10 +24,15 @@ export interface Remedy {
   changes(deck: Deck, context: EditContext): Change[]
 }
 
+/** What checks need to know beside the deck: what timing needs, and the pixels of pictures and films; without these, such are not looked at. */
+export interface CheckContext extends TimingContext {
+  pixels?: Pixels
+}
+
 export interface CheckRoom {
   deck: Deck
   slide: RundownSlide
-  context: TimingContext
+  context: CheckContext
 }
 
 /** What is to be said of one slide. It may depend on the slide, what it inherits, and its score. */

@@ -1,6 +1,6 @@
 import { slidesOf, type Deck } from '../deck'
-import { rundown, type RundownSlide, type Score, type TimingContext } from '../timing'
-import type { Finding, Rule } from './finding'
+import { rundown, type RundownSlide, type Score } from '../timing'
+import type { CheckContext, Finding, Rule } from './finding'
 import { checkConsistency } from './whole'
 import { circles } from './rules/circles'
 import { clipFit } from './rules/clip-fit'
@@ -13,7 +13,7 @@ import { outside } from './rules/outside'
 import { textSize } from './rules/text-size'
 import { tooQuick } from './rules/too-quick'
 
-export type { Finding, Remedy } from './finding'
+export type { CheckContext, Finding, Remedy } from './finding'
 export { checkConsistency } from './whole'
 
 /** The catalogue: adding a rule is adding a file and a line. */
@@ -22,10 +22,10 @@ const rules: readonly Rule[] = [hold, clipFit, tooQuick, textSize, contrastRule,
 const known = new WeakMap<Score, { parts: readonly unknown[], findings: Finding[] }>()
 
 /** The findings of one slide of a rundown, beat by beat; kept until the slide, its score or its layout changes. */
-export function checkSlide(deck: Deck, slide: RundownSlide, context: TimingContext): Finding[] {
+export function checkSlide(deck: Deck, slide: RundownSlide, context: CheckContext): Finding[] {
   const record = deck.slides[slide.slide]!
   const layout = deck.layouts[record.layout]
-  const parts = [record, layout, layout && deck.masters[layout.master], deck.theme.theme, deck.info.info, ...slide.beats.map(beat => beat.openEnded)]
+  const parts = [record, layout, layout && deck.masters[layout.master], deck.theme.theme, deck.info.info, ...slide.beats.map(beat => beat.openEnded), context.pixels]
   const last = known.get(slide.score)
   if (last && last.parts.length === parts.length && last.parts.every((part, index) => part === parts[index])) return last.findings
   const findings = rules.flatMap(rule => rule({ deck, slide, context })).sort((a, b) => (a.beat ?? -1) - (b.beat ?? -1))
@@ -34,7 +34,7 @@ export function checkSlide(deck: Deck, slide: RundownSlide, context: TimingConte
 }
 
 /** All findings of a deck, slide by slide in order, for its own purpose. */
-export const checkDeck = (deck: Deck, context: TimingContext): Finding[] =>
+export const checkDeck = (deck: Deck, context: CheckContext): Finding[] =>
   inOrder(deck, [...rundown(deck, deck.info.info!.purpose, context).slides.flatMap(slide => checkSlide(deck, slide, context)), ...checkConsistency(deck)])
 
 /** Findings slide by slide in the deck's order. */

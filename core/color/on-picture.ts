@@ -1,5 +1,3 @@
-import { contrast } from './contrast'
-
 /** Pixels as a canvas hands them out: red, green, blue, alpha, 0 to 255, row by row. */
 export interface Raster {
   width: number
@@ -19,53 +17,6 @@ const luminance = (r: number, g: number, b: number) => 0.2126 * channel[r]! + 0.
 const ratio = (a: number, b: number) => (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05)
 const hexValues = (hex: string) => [1, 3, 5].map(at => Number.parseInt(hex.slice(at, at + 2), 16)) as [number, number, number]
 const luminanceOf = (hex: string) => luminance(...hexValues(hex))
-
-/** How words stand out from what lies beneath them. */
-export interface Readability {
-  /** The ratio of WCAG 2.2 that all but the worst twentieth of the pixels reach, 1 to 21. */
-  ratio: number
-  /** The share of the pixels that stay below what is needed, 0 to 1. */
-  below: number
-}
-
-function eachPixel(raster: Raster, places: readonly RasterPlace[], visit: (at: number) => void) {
-  for (const place of places) {
-    const [left, top] = [Math.max(0, Math.floor(place.x)), Math.max(0, Math.floor(place.y))]
-    const [right, bottom] = [Math.min(raster.width, Math.ceil(place.x + place.width)), Math.min(raster.height, Math.ceil(place.y + place.height))]
-    for (let y = top; y < bottom; y++) for (let x = left; x < right; x++) visit((y * raster.width + x) * 4)
-  }
-}
-
-/** The contrast of words of a colour (#rrggbb) on the pixels beneath the places where their lines stand; `needed` is the ratio they need. Null where no pixel lies beneath. */
-export function readabilityOn(raster: Raster, places: readonly RasterPlace[], color: string, needed: number): Readability | null {
-  const own = luminanceOf(color)
-  const ratios: number[] = []
-  eachPixel(raster, places, at => ratios.push(ratio(own, luminance(raster.data[at]!, raster.data[at + 1]!, raster.data[at + 2]!))))
-  if (!ratios.length) return null
-  ratios.sort((a, b) => a - b)
-  return { ratio: ratios[Math.floor((ratios.length - 1) / 20)]!, below: ratios.filter(one => one < needed).length / ratios.length }
-}
-
-/**
- * How strongly a colour (#rrggbb) has to be laid over the pixels, 0 to 1 in steps of 0.05, so that words of another colour
- * reach a ratio on all but the worst twentieth of them; null where even all of it is not enough.
- */
-export function strengthNeeded(raster: Raster, places: readonly RasterPlace[], over: string, color: string, needed: number): number | null {
-  if (contrast(over, color) < needed) return null
-  const own = luminanceOf(color)
-  const [r, g, b] = hexValues(over)
-  for (let step = 0; step <= 20; step++) {
-    const alpha = step / 20
-    let [count, low] = [0, 0]
-    eachPixel(raster, places, at => {
-      const mix = (value: number, top: number) => Math.round(top * alpha + value * (1 - alpha))
-      count++
-      if (ratio(own, luminance(mix(raster.data[at]!, r), mix(raster.data[at + 1]!, g), mix(raster.data[at + 2]!, b))) < needed) low++
-    })
-    if (!count || low <= count / 20) return alpha
-  }
-  return 1
-}
 
 /** Sums of luminance and its square over all pixels left of and above each, so that any rectangle's mean and spread take four look-ups. */
 function sumsOf(raster: Raster): { sum: Float64Array, squares: Float64Array } {

@@ -114,7 +114,7 @@ defineExpose({ startEditing })
     <template v-if="store.stageId && stage.deck">
       <div ref="board" class="board" :class="{ over: isOver }" :style="place" data-test="stage">
         <div class="scaled" :style="{ width: `${stage.size.width}px`, height: `${stage.size.height}px`, transform: `scale(${stage.scale})` }">
-          <SlideView :deck="stage.deck" :slide="store.stageId" :frame="null" :editing="tabled ? null : stage.editing" :scale="stage.scale" :tries="stage.tries" prompts whole />
+          <SlideView :deck="stage.shownDeck!" :slide="store.stageId" :frame="null" :editing="tabled ? null : stage.editing" :scale="stage.scale" :tries="stage.tries" prompts whole />
           <StageHits ref="hits" :drop-at="dropAt" @open="open" />
           <BoardViews />
           <StageGuides ref="guides" />

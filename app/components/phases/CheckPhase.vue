@@ -4,6 +4,7 @@ import { titleOf } from '#core/layouts'
 
 const emit = defineEmits<{ go: [phase: string] }>()
 const store = useDeck()
+const pixels = usePixels()
 const bySlide = computed(() => {
   const groups = new Map<string, Finding[]>()
   for (const finding of store.findings) groups.set(finding.slide, [...(groups.get(finding.slide) ?? []), finding])
@@ -27,10 +28,11 @@ const mendAll = () => store.edit(`put ${remediable.value.length} findings right`
 <template>
   <div class="check">
     <div class="head">
-      <h2>{{ store.findings.length ? `${store.findings.length} ${store.findings.length === 1 ? 'thing' : 'things'} a careful colleague would say` : 'Nothing to say' }}</h2>
+      <h2>{{ store.findings.length ? `${store.findings.length} ${store.findings.length === 1 ? 'thing' : 'things'} a careful colleague would say` : store.looking ? 'Looking' : 'Nothing to say' }}</h2>
       <button v-if="remediable.length > 1 && store.canEdit" class="press" @click="mendAll">Put all {{ remediable.length }} right that have a remedy</button>
     </div>
-    <p v-if="!store.findings.length" class="quiet">Every beat holds long enough for its words, every text can be read and stands on its slide, every chart and picture is there.</p>
+    <p v-if="store.looking" class="quiet" role="status">Still looking: {{ pixels.coming ? `at the pixels of ${pixels.coming} ${pixels.coming === 1 ? 'picture or film' : 'pictures and films'}` : 'slide by slide' }}.</p>
+    <p v-else-if="!store.findings.length" class="quiet">Every beat holds long enough for its words, every text can be read and stands on its slide, every chart and picture is there.</p>
     <section v-for="group in bySlide" :key="group.slide" class="group">
       <button class="where" @click="store.goToSlide(group.slide)"><SlideThumb :deck="store.deck!" :slide="group.slide" :width="160" /><span><b>Slide {{ group.index + 1 }}</b>{{ group.title || 'Without a title' }}</span></button>
       <ul>

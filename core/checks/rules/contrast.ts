@@ -1,48 +1,33 @@
-import { contrast, hexOver, plainColor, readableOn } from '../../color'
-import { groundHex, setFields, styleOf, themeOf, type Color, type Paint } from '../../deck'
-import { boundsOf, inside, overlap } from '../../place'
-import { coversBox } from '../../shapes'
-import { layoutOfElement } from '../../text'
-import type { Finding, Rule } from '../finding'
+import { contrastOf, contrastRemedies, type ContrastRemedy, type ContrastWish } from '../../contrast'
+import { setFields, type Change, type Deck } from '../../deck'
+import type { Finding, Remedy, Rule } from '../finding'
 
-/** WCAG 2.2, 1.4.3: 3 : 1 for large text (from 24 CSS px; on a slide all text of 2.4 % of its height is), 4.5 : 1 for the rest. */
-const largeShare = 0.024
+const changesOf = (remedy: ContrastRemedy, slide: string) => (deck: Deck): Change[] => [
+  ...Object.entries(remedy.fields).flatMap(([id, fields]) => setFields(deck, { table: 'elements', id, fields: fields as never })),
+  ...(remedy.slide && deck.slides[slide] ? setFields(deck, { table: 'slides', id: slide, fields: remedy.slide }) : []),
+]
 
-/** Text that is too faint on the plain colour beneath it: the slide's ground, a panel, or a shape that lies under all of it. */
+/**
+ * Text that is too faint on what is seen beneath it, measured on the pixels: plain grounds and gradients, panels and markings,
+ * pictures and films, through opacity. Where pixels are still on their way nothing is said yet.
+ */
 export const contrastRule: Rule = ({ deck, slide, context }) => {
   const record = deck.slides[slide.slide]!
-  const palette = themeOf(deck, record).palette
-  const ground = groundHex(deck, record)
-  return slide.score.elements.flatMap((element, index): Finding[] => {
-    if (element.kind !== 'text' || layoutOfElement(deck, element, context.measurer).counts.letter === 0) return []
-    const bounds = boundsOf(element.box)
-    const beneath = slide.score.elements.slice(0, index).filter(other => overlap(boundsOf(other.box), bounds)).reverse()
-    let under = ground
-    let onPicture = false
-    const layers: Color[] = []
-    const lay = (paint: Paint) => {
-      const color = plainColor(paint, palette)
-      if (color) layers.push(color)
-      else onPicture = true
-    }
-    if (element.panel?.fill) lay(element.panel.fill)
-    for (const other of beneath) {
-      if (layers.some(color => (color.alpha ?? 1) === 1)) break
-      if (other.kind === 'picture' && other.media) onPicture = true
-      if (onPicture) break
-      if (other.kind === 'shape' && other.fill && coversBox(other.shape) && inside(bounds, boundsOf(other.box), 1)) lay(other.fill)
-    }
-    if (onPicture && !layers.some(color => (color.alpha ?? 1) === 1)) return []
-    for (const color of layers.reverse()) under = hexOver(color, under, palette)
-    const style = styleOf(deck, element)
-    const ratio = contrast(hexOver(style.color, under, palette), under)
-    const needed = style.size >= slide.score.size.height * largeShare ? 3 : 4.5
-    if (ratio >= needed) return []
-    const role = readableOn(under, palette)
+  const { elements, size } = slide.score
+  return elements.flatMap((element): Finding[] => {
+    if (element.kind !== 'text' || element.hidden) return []
+    const wish: ContrastWish = { deck, slide: record, elements, element, size, measurer: context.measurer, pixels: context.pixels ?? (() => null) }
+    const found = contrastOf(wish)
+    if (!found || found.ratio >= found.needed) return []
+    const remedies = contrastRemedies(wish).map((remedy): Remedy => ({ label: remedy.says ? `${remedy.label} (${remedy.says})` : remedy.label, changes: changesOf(remedy, slide.slide) }))
+    const where = found.onPicture ? 'the picture beneath it' : 'its ground'
+    const of = found.words.length > 0 && found.words.length <= 40 ? `“${found.words}” in “${element.name}”` : `“${element.name}”`
     return [{
       rule: 'contrast', slide: slide.slide, beat: null, element: element.id,
-      message: `“${element.name}” stands out from its ground by ${ratio.toFixed(1)} to 1. It needs ${needed} to 1 to be read.`,
-      remedy: { label: `Colour it as ${role}`, changes: deck => setFields(deck, { table: 'elements', id: element.id, fields: { color: { role } } as never }) },
+      // Cut, never rounded up: what is said to fall short must not read as if it did not.
+      message: `${of} stands out from ${where} by ${(Math.floor(found.ratio * 10) / 10).toFixed(1)} to 1${found.below < 0.995 && !found.isPlain ? `, on ${Math.max(1, Math.round(found.below * 100))} % of it too little` : ''}. It needs ${found.needed} to 1 to be read.`,
+      remedy: remedies[0] ?? null,
+      ...(remedies.length > 1 ? { others: remedies.slice(1) } : {}),
     }]
   })
 }

@@ -1,26 +1,36 @@
 <script setup lang="ts">
+import type { ContrastRemedy } from '#core/contrast'
 import type { ShownElement, TextElement } from '#core/deck'
-import type { Remedy } from '~/composables/readable'
 
-/** While words lie on a picture: how they stand out on its pixels, and what would help, shown before it is chosen. */
+/** While words lie on a picture, or are too faint: how they stand out on its pixels, and what would help, shown before it is chosen. */
 const props = defineProps<{ element: TextElement & ShownElement }>()
 const store = useDeck()
 const stage = useStage()
-const { found } = useReadable(() => props.element)
-const look = (remedy: Remedy) => { stage.tries = remedy.tries }
-const leave = () => { stage.tries = {} }
-function take(remedy: Remedy) {
+const { found, changesOf } = useReadable(() => props.element)
+const faint = computed(() => !!found.value && found.value.contrast.ratio < found.value.contrast.needed)
+function look(remedy: ContrastRemedy) {
+  stage.tries = remedy.fields
+  stage.triedSlide = remedy.slide
+}
+function leave() {
+  stage.tries = {}
+  stage.triedSlide = null
+}
+function take(remedy: ContrastRemedy) {
   leave()
-  store.edit(`make ${props.element.name} readable: ${remedy.label.toLowerCase()}`, remedy.changes())
+  store.edit(`make ${props.element.name} readable: ${remedy.label.toLowerCase()}`, changesOf(remedy))
 }
 onBeforeUnmount(leave)
-const ratio = (value: number) => value.toFixed(1)
+/** Cut, never rounded up: what falls short must not read as if it did not. */
+const ratio = (value: number) => (Math.floor(value * 10) / 10).toFixed(1)
+const where = computed(() => (found.value?.contrast.onPicture ? 'on the picture' : 'on its ground'))
 </script>
 
 <template>
-  <div v-if="found" class="readable" :class="{ bad: found.readability.ratio < found.needed }" data-test="readable" role="status">
-    <p><b>{{ found.readability.ratio < found.needed ? 'Hard to read on the picture' : 'Readable on the picture' }}</b> <span class="amount" title="Contrast on the pixels beneath, by WCAG 2.2: all but the worst twentieth reach it">{{ ratio(found.readability.ratio) }} : 1</span><span v-if="found.readability.ratio < found.needed" class="quiet">needs {{ found.needed }} : 1; too faint on {{ Math.round(found.readability.below * 100) }} %</span></p>
-    <div v-if="store.canEdit" class="remedies"><button v-for="remedy in found.remedies" :key="remedy.name" class="press remedy" :data-remedy="remedy.name" @pointerenter="look(remedy)" @pointerleave="leave" @focus="look(remedy)" @blur="leave" @click="take(remedy)"><span>{{ remedy.label }}</span><span class="quiet">{{ remedy.says }}</span></button></div>
+  <div v-if="found" class="readable" :class="{ bad: faint }" data-test="readable" role="status">
+    <p><b>{{ faint ? 'Hard to read' : 'Readable' }} {{ where }}</b> <span class="amount" title="Contrast on what is seen beneath, by WCAG 2.2: all but the worst twentieth reach it">{{ ratio(found.contrast.ratio) }} : 1</span><span v-if="faint" class="quiet">needs {{ found.contrast.needed }} : 1<template v-if="!found.contrast.isPlain">; too faint on {{ Math.max(1, Math.round(found.contrast.below * 100)) }} %</template></span></p>
+    <p v-if="found.contrast.unseen.length" class="quiet">Not looked at: {{ found.contrast.unseen.join(', ') }}</p>
+    <div v-if="store.canEdit" class="remedies"><button v-for="remedy in found.remedies" :key="remedy.name" class="press remedy" :data-remedy="remedy.name" @pointerenter="look(remedy)" @pointerleave="leave" @focus="look(remedy)" @blur="leave" @click="take(remedy)"><span>{{ remedy.label }}</span><span class="quiet">{{ remedy.says }}, then {{ ratio(remedy.after.ratio) }} : 1</span></button></div>
   </div>
 </template>
 

@@ -1,0 +1,5 @@
+export { beneath, mediaOfLayers, type Layer } from './beneath'
+export { contrastOf, neededFor, type Contrast, type ContrastWish, type Pixels } from './measure'
+export { painter } from './paint'
+export { contrastRemedies, type ContrastRemedy } from './remedies'
+export { wordsOf, type Words } from './words'
