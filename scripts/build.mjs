@@ -47,4 +47,8 @@ export async function buildIfChanged(say) {
   fs.writeFileSync(stamp, sum)
 }
 
-if (process.argv[1] === import.meta.filename) await buildIfChanged(console.log)
+if (process.argv[1] === import.meta.filename) {
+  // Ended by a signal, it takes the tool that it runs along.
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, () => process.exit(1))
+  await buildIfChanged(console.log)
+}

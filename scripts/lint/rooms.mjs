@@ -11,6 +11,7 @@ const rooms = {
   demo: ['core', 'server'],
   tests: ['core', 'stage', 'player', 'demo', 'server', 'scripts'],
   bench: ['core', 'stage', 'player', 'demo', 'server', 'scripts'],
+  attack: ['core', 'tests', 'server', 'scripts'],
   scripts: ['core', 'server', 'demo'],
 }
 
