@@ -35,6 +35,7 @@ describe('checks', () => {
   it.each([
     ['text too small to be read', { size: 12, text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'tiny' }] }] } }, 'text-size'],
     ['text as faint as its ground', { color: { hex: '#0b4a45' } }, 'contrast'],
+    ['a word broken in its midst', { fit: 'fixed', box: { x: 100, y: 100, width: 260, height: 800, angle: 0 }, text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'Unwettervorhersagezentrale' }] }] } }, 'broken-word'],
     ['what lies outside the slide', { box: { x: 3000, y: 0, width: 400, height: 200, angle: 0 } }, 'outside'],
   ])('find %s and put it right', (_, fields, rule) => {
     const deck = withElement('talk', fields)

@@ -2,6 +2,7 @@ import { slidesOf, type Deck } from '../deck'
 import { rundown, type RundownSlide, type Score } from '../timing'
 import type { CheckContext, Finding, Rule } from './finding'
 import { checkConsistency } from './whole'
+import { brokenWord } from './rules/broken-word'
 import { circles } from './rules/circles'
 import { clipFit } from './rules/clip-fit'
 import { contrastRule } from './rules/contrast'
@@ -17,7 +18,7 @@ export type { CheckContext, Finding, Remedy } from './finding'
 export { checkConsistency } from './whole'
 
 /** The catalogue: adding a rule is adding a file and a line. */
-const rules: readonly Rule[] = [hold, clipFit, tooQuick, textSize, contrastRule, glyphs, logoClear, empty, outside, circles]
+const rules: readonly Rule[] = [hold, clipFit, tooQuick, textSize, brokenWord, contrastRule, glyphs, logoClear, empty, outside, circles]
 
 const known = new WeakMap<Score, { parts: readonly unknown[], findings: Finding[] }>()
 

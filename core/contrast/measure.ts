@@ -114,5 +114,5 @@ function stretchContrast(words: Words, element: TextElement & ShownElement, laye
   }
   ratios.sort((a, b) => a - b)
   const [ground] = [...grounds].reduce((most, entry) => (entry[1] > most[1] ? entry : most))
-  return { ratio: ratios[Math.floor((ratios.length - 1) / 20)]!, needed, below: ratios.filter(ratio => ratio < needed).length / ratios.length, words: words.text, ground, isPlain: grounds.size === 1 }
+  return { ratio: ratios[Math.min(ratios.length - 1, Math.floor(ratios.length / 20))]!, needed, below: ratios.filter(ratio => ratio < needed).length / ratios.length, words: words.text, ground, isPlain: grounds.size === 1 }
 }

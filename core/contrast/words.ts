@@ -40,9 +40,11 @@ export function wordsOf(deck: Deck, slide: Slide, element: TextElement & ShownEl
     let x = inset + leftOfLine(element, layout, line)
     return line.runs.flatMap((run): Words[] => {
       const font = fontOf(run.marks, style, theme.fonts, layout.scale)
-      const width = measurer.width(run.text, font) + style.letterSpacing * style.size * layout.scale * run.text.length
-      const from = x
-      x += width
+      const across = (text: string) => (text ? measurer.width(text, font) + style.letterSpacing * style.size * layout.scale * text.length : 0)
+      // Spaces around it show nothing, and may reach beyond the line.
+      const from = x + across(/^\s*/.exec(run.text)![0])
+      const width = across(run.text.trim())
+      x += across(run.text)
       const { color, marking } = look(run)
       if (!color || !run.text.trim()) return []
       const place = element.along ? { x: 0, y: 0, width: element.box.width, height: element.box.height } : { x: from, y: inset + top + line.top, width, height: line.height }

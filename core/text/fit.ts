@@ -23,20 +23,24 @@ export function setText(doc: TextDoc, style: TextSetting, fonts: Theme['fonts'],
 }
 
 /**
- * Lays a text out at the largest scale (1 at most) at which it fits a box, not below the style's least size; found by
- * bisection to half a percent. `fit` 'fixed' and 'grow' keep scale 1.
+ * Lays a text out at the largest scale (1 at most) at which it fits a box and no word of it is broken in its midst, not below the
+ * style's least size; found by bisection to half a percent. Where a word is too wide even at the least size, it is broken at the largest
+ * scale at which the lines fit. `fit` 'fixed' and 'grow' keep scale 1.
  */
 export function fitText(
   doc: TextDoc, style: TextSetting, fonts: Theme['fonts'], box: TextRoom, measurer: Measurer, fit: NonNullable<TextElement['fit']> = 'shrink',
 ): Fitted {
   const at = (scale: number) => setText(doc, style, fonts, box, measurer, scale)
-  const holds = (layout: TextLayout) => layout.height <= box.height + 0.5
+  const isLowEnough = (layout: TextLayout) => layout.height <= box.height + 0.5
   const whole = at(1)
-  if (holds(whole)) return { ...whole, fits: true }
+  if (isLowEnough(whole) && whole.broken === null) return { ...whole, fits: true }
   const least = Math.min(1, style.leastSize / style.size)
-  if (fit !== 'shrink' || least === 1) return { ...whole, fits: false }
+  if (fit !== 'shrink' || least === 1) return { ...whole, fits: isLowEnough(whole) }
   const smallest = at(least)
-  if (!holds(smallest)) return { ...smallest, fits: false }
+  if (!isLowEnough(smallest)) return { ...smallest, fits: false }
+  const mayBreak = smallest.broken !== null
+  if (mayBreak && isLowEnough(whole)) return { ...whole, fits: true }
+  const holds = (layout: TextLayout) => isLowEnough(layout) && (mayBreak || layout.broken === null)
   let low = least
   let high = 1
   let best = smallest

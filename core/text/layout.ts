@@ -47,6 +47,8 @@ export interface TextLayout {
   /** What a line may be wide, px of deck space: the width of a column. */
   room: number
   counts: Readonly<Record<TextPart, number>>
+  /** The first word that is wider than its line and is broken in its midst; null where none is. */
+  broken: string | null
   /** The scale the text was set at, 1 for its style's own size. */
   scale: number
 }
@@ -54,6 +56,8 @@ export interface TextLayout {
 const east = '\\p{Script=Han}\\p{Script=Hiragana}\\p{Script=Katakana}'
 /** White space; one letter of a script that breaks anywhere; a word up to its hyphen. */
 const tokens = new RegExp(`[ \\t]+|[${east}]|[^\\s${east}-]*-|[^\\s${east}-]+`, 'gu')
+/** Scripts that write words without spaces between them: a break between letters is none within a word that anybody could tell from here. */
+const unspaced = /[\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u
 const graphemes = new Intl.Segmenter('und', { granularity: 'grapheme' })
 
 /** The letters of a text as a reader counts them. */
@@ -116,6 +120,7 @@ export function layoutText(doc: TextDoc, style: TextSetting, fonts: Theme['fonts
   let paragraphIndex = 0
   let word = -1
   let letter = 0
+  let broken: string | null = null
   let top = 0
   const countLine = lineCounter()
 
@@ -180,6 +185,7 @@ export function layoutText(doc: TextDoc, style: TextSetting, fonts: Theme['fonts
             put(token, marks, wide)
             continue
           }
+          if (!unspaced.test(token)) broken ??= lettersOf(token).length > 1 ? token : null
           for (const piece of lettersOf(token)) {
             const step = advance(piece, marks)
             if (line!.width + step > room && line!.runs.length) {
@@ -206,6 +212,7 @@ export function layoutText(doc: TextDoc, style: TextSetting, fonts: Theme['fonts
     height: top,
     room: width,
     width: lines.reduce((most, line) => Math.max(most, line.indent + line.width), 0),
+    broken,
     counts: { paragraph: paragraphIndex, line: lines.length, word: word + 1, letter },
     scale,
   }

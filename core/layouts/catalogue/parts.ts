@@ -47,7 +47,7 @@ export function numberDisc(room: LayoutRoom, path: number | string, x: number, y
   const frame = around(x, y, size)
   return [
     shapePlace(slot(path, 'disc'), `Disc ${path}`, 'ellipse', frame, { fill: filled(room, role) }),
-    textPlace(slot(path, 'count'), `Number ${path}`, 'lead', around(x, y, size * 0.7, size * 0.62), { field: 'item-number', color: { role: 'ground' }, align: 'center', vertical: 'middle', match: 'count', size: Math.max(22, Math.round(size * 0.46)) }),
+    textPlace(slot(path, 'count'), `Number ${path}`, 'lead', around(x, y, size * 0.96, size * 0.62), { field: 'item-number', color: { role: 'ground' }, align: 'center', vertical: 'middle', match: 'count', size: Math.max(22, Math.round(size * 0.46)) }),
   ]
 }
 
