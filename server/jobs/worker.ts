@@ -37,6 +37,8 @@ async function begin() {
 }
 
 async function end() {
+  // A queue that is just being opened, or a database that is away, holds it up no longer than this.
+  setTimeout(() => process.exit(0), 4000)
   await forgetWorker(name).catch(error => void logError(error, 'could not say that it ends'))
   await closeQueue()
   await closeDatabase()
