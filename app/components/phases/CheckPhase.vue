@@ -32,7 +32,7 @@ const mendAll = () => store.edit(`put ${remediable.value.length} findings right`
       <button v-if="remediable.length > 1 && store.canEdit" class="press" @click="mendAll">Put all {{ remediable.length }} right that have a remedy</button>
     </div>
     <p v-if="store.looking" class="quiet" role="status">Still looking: {{ pixels.coming ? `at the pixels of ${pixels.coming} ${pixels.coming === 1 ? 'picture or film' : 'pictures and films'}` : 'slide by slide' }}.</p>
-    <p v-else-if="!store.findings.length" class="quiet">Every beat holds long enough for its words, every text can be read and stands on its slide, every chart and picture is there.</p>
+    <p v-else-if="!store.findings.length" class="quiet">Every beat holds long enough for its words, every text can be read and stands on its slide, every chart and picture is there. Words that lie over charts, tables, diagrams or figures were measured on what lies beneath those.</p>
     <section v-for="group in bySlide" :key="group.slide" class="group">
       <button class="where" @click="store.goToSlide(group.slide)"><SlideThumb :deck="store.deck!" :slide="group.slide" :width="160" /><span><b>Slide {{ group.index + 1 }}</b>{{ group.title || 'Without a title' }}</span></button>
       <ul>
