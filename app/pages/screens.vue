@@ -167,7 +167,8 @@ h1 { font-size: 20px; margin-bottom: 14px; }
 .words { display: flex; justify-content: space-between; gap: 8px; }
 .words .quiet { font-size: 13px; white-space: nowrap; }
 .line { display: flex; gap: 6px; justify-content: space-between; }
-.line .field { flex: 1; }
+.line { flex-wrap: wrap; }
+.line .field { flex: 1 1 100%; }
 .loops { background: var(--panel); border: 1px solid var(--line); border-radius: 10px; padding: 18px; }
 .head { display: flex; justify-content: space-between; align-items: baseline; gap: 10px; }
 .shares { display: flex; height: 26px; border-radius: 7px; overflow: hidden; margin: 10px 0; gap: 1px; }
