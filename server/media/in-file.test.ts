@@ -32,5 +32,5 @@ it('what breaks a job off is told in a sentence: a full disk by what to do about
     expect(sentence(full)).toBe('The server’s disk is full. Make room on it, then try again; nothing that you made is lost.')
   }
   expect(sentence(new Refused('The film has no picture.'))).toBe('The film has no picture.')
-  expect(sentence(new Error('first line\nsecond'))).toBe('It broke off: first line. Try it again.')
+  expect(sentence(new Error('first line\nsecond'))).toMatch(/^It broke off \(first line\), and was written down on the server as [\da-f]{8}\. Try it again\.$/)
 })
