@@ -72,7 +72,7 @@ function outline() {
 }
 
 onMounted(async () => {
-  const { families, faces, letters } = fontNeeds(props.bundle.deck)
+  const { families, faces, letters } = fontNeeds(props.bundle.deck, props.bundle.tables)
   declareFaces(faces, hash => props.bundle.media[hash])
   await loadFonts(families, letters)
   measurer.value = browserMeasurer()

@@ -110,7 +110,7 @@ onMounted(async () => {
   observer = new ResizeObserver(fit)
   observer.observe(frame.value!)
   fit()
-  const { families, faces, letters } = fontNeeds(props.bundle.deck)
+  const { families, faces, letters } = fontNeeds(props.bundle.deck, props.bundle.tables)
   if (!props.bundle.alone) declareFamilies(families)
   declareFaces(faces, hash => props.bundle.media[hash])
   await loadFonts(families, letters)

@@ -1,4 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
+import * as fontkit from 'fontkit'
+import wawoff2 from 'wawoff2'
+import { packSpans, spansOfRange, unpackSpans } from '../core/fonts'
 
 /** Writes the list of families that ship from what their packages say of themselves. Run it when a font package comes or goes. */
 const kinds: Readonly<Record<string, readonly string[]>> = {
@@ -33,30 +36,59 @@ ${[...ranges].sort().map(([name, range]) => `  '${name}': '${range}',`).join('\n
 }
 `)
 
-/** Fonts behind every family, for what it lacks: symbols, and emoji in the parts that their package has. */
-const behind = ['noto-color-emoji', 'noto-sans-symbols', 'noto-sans-symbols-2']
-/** Signs of the basic plane that are pictures by themselves (Unicode's Emoji_Presentation); others there stay letters. */
-const pictures = '231a-231b,23e9-23ec,23f0,23f3,25fd-25fe,2614-2615,2648-2653,267f,2693,26a1,26aa-26ab,26bd-26be,26c4-26c5,26ce,26d4,26ea,26f2-26f3,26f5,26fa,26fd,2705,270a-270b,2728,274c,274e,2753-2755,2757,2795-2797,27b0,27bf,2b1b-2b1c,2b50,2b55'.split(',').map(part => part.split('-').map(code => Number.parseInt(code, 16)) as [number, number?]).map(([from, to]) => [from, to ?? from] as const)
-const joining = [0x200d, 0xfe0f, 0x20e3]
-function pictureRange(range: string): string {
-  return range.split(',').flatMap(part => {
-    const [from, to = from] = part.replace(/^u\+/i, '').split('-').map(code => Number.parseInt(code, 16)) as [number, number?]
-    if (from >= 0x1f000 || joining.includes(from)) return [[from, to]]
-    return pictures.filter(([a, b]) => a <= to && b >= from).map(([a, b]) => [Math.max(a, from), Math.min(b, to)])
-  }).map(([from, to]) => `U+${from!.toString(16).toUpperCase()}${to === from ? '' : `-${to!.toString(16).toUpperCase()}`}`).join(',')
+const asRange = (points: readonly number[]) => unpackSpans(packSpans(points)).map(([from, to]) => `U+${from.toString(16).toUpperCase()}${to === from ? '' : `-${to.toString(16).toUpperCase()}`}`).join(',')
+/** What a file really holds: the code points that it maps to a glyph. Packages only say what a file is for. */
+const heldBy = async (file: string): Promise<Set<number>> => new Set((fontkit.create(Buffer.from(await wawoff2.decompress(readFileSync(file)))) as fontkit.Font).characterSet)
+const fileOf = (folder: string, name: string, weight = 400) => `node_modules/@fontsource/${folder}/files/${folder}-${name}-${weight}-normal.woff2`
+
+const held: string[] = []
+for (const folder of Object.values(kinds).flat()) {
+  const root = `node_modules/@fontsource/${folder}`
+  const { family, weights } = JSON.parse(readFileSync(`${root}/metadata.json`, 'utf8')) as Meta
+  const unicode = JSON.parse(readFileSync(`${root}/unicode.json`, 'utf8')) as Record<string, string>
+  const points = new Set<number>()
+  for (const subset of Object.keys(unicode)) {
+    const has = await heldBy(fileOf(folder, subset, weights.includes(400) ? 400 : weights[0]))
+    for (const [from, to] of spansOfRange(ranges.get(subset) ?? '')) for (let point = from; point <= to; point++) if (has.has(point)) points.add(point)
+  }
+  held.push(`  ${JSON.stringify(family)}: '${packSpans(points)}',`)
 }
-const fallbacks = behind.map(folder => {
+writeFileSync('core/fonts/held.ts', `/** The code points that each family’s files hold, from the files themselves (scripts/write-fonts.ts): spans as “distance from the end of the last+length”, in base 36. */
+export const heldSpans: Readonly<Record<string, string>> = {
+${held.join('\n')}
+}
+`)
+
+/** Fonts behind every family, for what it lacks: emoji in the parts that their package has, symbols, and other scripts. */
+const behind: Readonly<Record<string, RegExp>> = {
+  'noto-color-emoji': /^\[?\d+\]?$/, 'noto-sans-symbols': /^symbols$/, 'noto-sans-symbols-2': /^(symbols|math)$/,
+  'noto-sans': /^(cyrillic|cyrillic-ext|greek|greek-ext|vietnamese|latin-ext|devanagari)$/, 'noto-sans-hebrew': /^hebrew$/, 'noto-sans-arabic': /^arabic$/, 'noto-sans-thai': /^thai$/,
+}
+/** Signs of the basic plane that are pictures by themselves (Unicode's Emoji_Presentation); others there stay letters. */
+const pictures = spansOfRange('231a-231b,23e9-23ec,23f0,23f3,25fd-25fe,2614-2615,2648-2653,267f,2693,26a1,26aa-26ab,26bd-26be,26c4-26c5,26ce,26d4,26ea,26f2-26f3,26f5,26fa,26fd,2705,270a-270b,2728,274c,274e,2753-2755,2757,2795-2797,27b0,27bf,2b1b-2b1c,2b50,2b55')
+const joining = [0x200d, 0xfe0f, 0x20e3]
+const isPicture = (point: number) => point >= 0x1f000 || joining.includes(point) || pictures.some(([from, to]) => point >= from && point <= to)
+const fallbacks: string[] = []
+for (const [folder, wantedParts] of Object.entries(behind)) {
   const root = `node_modules/@fontsource/${folder}`
   const { family } = JSON.parse(readFileSync(`${root}/metadata.json`, 'utf8')) as Meta
   const unicode = JSON.parse(readFileSync(`${root}/unicode.json`, 'utf8')) as Record<string, string>
-  const emoji = folder === 'noto-color-emoji'
-  const parts = Object.entries(unicode).map(([name, range]) => ({ file: `${folder}-${name.replace(/[[\]]/g, '')}-400-normal.woff2`, range: emoji ? pictureRange(range) : range })).filter(part => part.range && (emoji ? /-\d+-400/ : /-(symbols|math)-400/).test(part.file))
-  return `  { family: ${JSON.stringify(family)}, folder: '${folder}', parts: [\n${parts.map(part => `    { file: '${part.file}', range: '${part.range}' },`).join('\n')}\n  ] },`
-})
+  const least = folder === 'noto-color-emoji' || folder.startsWith('noto-sans-symbols') ? 0x2000 : 0x100
+  const parts: string[] = []
+  for (const [part, range] of Object.entries(unicode)) {
+    if (!wantedParts.test(part)) continue
+    const name = part.replace(/[[\]]/g, '')
+    const has = await heldBy(fileOf(folder, name))
+    const points: number[] = []
+    for (const [from, to] of spansOfRange(range)) for (let point = Math.max(from, least); point <= to; point++) if (has.has(point) && (folder !== 'noto-color-emoji' || isPicture(point))) points.push(point)
+    if (points.length) parts.push(`    { file: '${folder}-${name}-400-normal.woff2', range: '${asRange(points)}' },`)
+  }
+  fallbacks.push(`  { family: ${JSON.stringify(family)}, folder: '${folder}', parts: [\n${parts.join('\n')}\n  ] },`)
+}
 writeFileSync('core/fonts/fallbacks.ts', `/** A family that stands behind all others: its files, and the code points that each is asked for. */
 export interface Fallback { family: string, folder: string, parts: readonly { file: string, range: string }[] }
 
-/** Symbols and emoji, from their packages: see scripts/write-fonts.ts. */
+/** Emoji, symbols and other scripts, in the order in which they are asked, each for what its files hold: see scripts/write-fonts.ts. */
 export const fallbackFonts: readonly Fallback[] = [
 ${fallbacks.join('\n')}
 ]

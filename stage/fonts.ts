@@ -6,11 +6,12 @@ const fileOf = (folder: string, subset: string, weight: number, italic: boolean)
 
 const declared = new Set<string>()
 
-/** Symbols and emoji, for what the families lack: known to the page once, fetched when one is drawn. */
+/** Emoji, symbols and other scripts, for what the families lack: known to the page once, fetched when one is drawn. */
 function declareFallbacks() {
   for (const { family, folder, parts } of fallbackFonts) {
-    if (declared.has(family)) continue
-    declared.add(family)
+    // A family that also ships to be chosen is declared in all its weights when it is.
+    if (declared.has(`behind ${family}`)) continue
+    declared.add(`behind ${family}`)
     for (const part of parts) document.fonts.add(new FontFace(family, `url(/fonts/${folder}/${part.file}) format("woff2")`, { unicodeRange: part.range }))
   }
 }
@@ -44,6 +45,6 @@ export function declareFaces(faces: readonly FontFaceFile[], url: (hash: string)
 
 /** Loads the faces that words are set in, so that the first measurement is the right one. `words`: letters that are drawn. */
 export async function loadFonts(families: readonly string[], words = 'Aaß', weights: readonly number[] = [400, 500, 600, 700]): Promise<void> {
-  const signs = Array.from(words).filter(letter => letter > '\u2000').join('')
-  await Promise.all([...(signs ? fallbackFonts.map(font => document.fonts.load(`40px "${font.family}"`, signs).catch(() => [])) : []), ...[...new Set(families)].flatMap(family => weights.map(weight => document.fonts.load(`${weight} 40px "${family}"`, words).catch(() => [])))])
+  const asked = Array.from(words).filter(letter => letter > '\u0100').join('')
+  await Promise.all([...(asked ? fallbackFonts.map(font => document.fonts.load(`40px "${font.family}"`, asked).catch(() => [])) : []), ...[...new Set(families)].flatMap(family => weights.map(weight => document.fonts.load(`${weight} 40px "${family}"`, words).catch(() => [])))])
 }

@@ -6,6 +6,7 @@ import { brokenWord } from './rules/broken-word'
 import { circles } from './rules/circles'
 import { clipFit } from './rules/clip-fit'
 import { contrastRule } from './rules/contrast'
+import { covered } from './rules/covered'
 import { empty } from './rules/empty'
 import { glyphs } from './rules/glyphs'
 import { hold } from './rules/hold'
@@ -18,7 +19,7 @@ export type { CheckContext, Finding, Remedy } from './finding'
 export { checkConsistency } from './whole'
 
 /** The catalogue: adding a rule is adding a file and a line. */
-const rules: readonly Rule[] = [hold, clipFit, tooQuick, textSize, brokenWord, contrastRule, glyphs, logoClear, empty, outside, circles]
+const rules: readonly Rule[] = [hold, clipFit, tooQuick, textSize, brokenWord, contrastRule, covered, glyphs, logoClear, empty, outside, circles]
 
 const known = new WeakMap<Score, { parts: readonly unknown[], findings: Finding[] }>()
 

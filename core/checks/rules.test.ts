@@ -64,6 +64,17 @@ describe('what lies outside', () => {
     }), { numRuns: 40 })
   })
 
+  it('are words that its edge cuts off as well; a box that only reaches over it with room to spare is none', () => {
+    const base = freshDeck()
+    const at = (x: number, angle = 0) => applyChanges(base, [put({ ...textElement('edge', first(base), ['Boats']), name: 'Boats', box: { x, y: 500, width: 900, height: 100, angle } } as Element)])
+    const [finding] = found(at(-60), 'outside')
+    expect(finding!.message).toBe('The edge of the slide cuts off words of “Boats”.')
+    expect(found(mended(at(-60), finding!), 'outside')).toEqual([])
+    expect(found(mended(at(1900, 30), found(at(1900, 30), 'outside')[0]!), 'outside')).toEqual([])
+    // Five letters at the left of a box that is 900 wide.
+    expect(found(at(1200), 'outside')).toEqual([])
+  })
+
   it('is left alone where a motion brings it in', () => {
     const base = freshDeck()
     const slide = first(base)
@@ -75,13 +86,49 @@ describe('what lies outside', () => {
   })
 })
 
+describe('the clear space around the logo', () => {
+  const withLogo = (...changes: Change[]) => {
+    const base = freshDeck()
+    const theme = base.theme.theme!
+    return applyChanges(base, [
+      { do: 'set', table: 'theme', id: 'theme', fields: { logo: { ...theme.logo, clear: 0.5, least: 20 } } },
+      ...Object.values(base.elements).filter(element => element.owner === first(base)).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
+      put(picture({ id: 'mark', name: 'Logo', owner: first(base), logo: true, box: { x: 1600, y: 60, width: 200, height: 80, angle: 0 } })),
+      ...changes,
+    ])
+  }
+  it('is entered by words that stand there, not by a wide box whose words stand half a slide away', () => {
+    const base = freshDeck()
+    const text = (box: object, more: object = {}) => put({ ...textElement('title', first(base), ['Boats']), name: 'Title', box: { angle: 0, ...box }, ...more } as Element)
+    const far = text({ x: 100, y: 60, width: 1700, height: 100 })
+    const near = text({ x: 1560, y: 120, width: 300, height: 100 })
+    expect(found(withLogo(far), 'logo-clear')).toEqual([])
+    expect(found(withLogo(near), 'logo-clear').map(finding => finding.element)).toEqual(['title'])
+    const panelled = text({ x: 100, y: 60, width: 1700, height: 100 }, { panel: { padding: 0, radius: 0, fill: { role: 'accent1' } } })
+    expect(found(withLogo(panelled), 'logo-clear')).toHaveLength(1)
+  })
+})
+
 describe('letters and sizes', () => {
   it('that a font lacks are named, with a family that has them', () => {
     const base = freshDeck()
     const deck = applyChanges(base, [put({ ...textElement('greek', first(base), ['Καλημέρα']), family: 'Bricolage Grotesque' } as Element)])
     const [finding] = found(deck, 'glyphs')
-    expect(finding!.message).toMatch(/^Bricolage Grotesque has no Κ α λ η μ έ.*Another font stands in\.$/)
+    expect(finding!.message).toMatch(/^Bricolage Grotesque has no Κ α λ η μ έ.*Noto Sans stands in\.$/)
     expect(found(mended(deck, finding!), 'glyphs')).toEqual([])
+  })
+
+  it('that no font here has are told as the boxes that they will be, in texts, diagrams, tables and charts alike', () => {
+    const base = freshDeck()
+    const slide = first(base)
+    const deck = applyChanges(base, [
+      put({ ...textElement('welcome', slide, ['Welcome 渡し場']) } as Element),
+      put({ id: 'rows', owner: slide, kind: 'table', name: 'Rows', order: 'a2', box: { x: 0, y: 0, width: 900, height: 300, angle: 0 }, columns: [], cells: [['Place', 'Boats'], ['부두', '4']] } as unknown as Element),
+    ])
+    const findings = found(deck, 'glyphs')
+    expect(findings.map(finding => finding.element)).toEqual(['welcome', 'rows'])
+    expect(findings[0]!.message).toMatch(/^No font here has 渡 し 場, as “.*” needs: boxes are drawn/)
+    expect(findings[0]!.remedy).toBeNull()
   })
 
   it('a style’s own size comes back where a text was set nearly in it, and a size that is meant stays', () => {

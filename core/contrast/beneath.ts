@@ -115,6 +115,16 @@ export function beneath(deck: Deck, slide: Slide, elements: readonly ShownElemen
   return { layers, unseen }
 }
 
+/** What elements of a slide that lie above another paint over it, with the element that each layer is of; what is drawn from marks shows what lies beneath, and is left out. */
+export function above(deck: Deck, slide: Slide, elements: readonly ShownElement[], element: ShownElement): { by: ShownElement, layers: Layer[] }[] {
+  const theme = themeOf(deck, slide)
+  const bounds = boundsOf(element.box)
+  return elements.slice(elements.findIndex(other => other.id === element.id) + 1)
+    .filter(other => !other.hidden && overlap(boundsOf(other.box), bounds))
+    .map(other => ({ by: other, layers: layersOfElement(other, theme.palette, theme.pictures) ?? [] }))
+    .filter(({ layers }) => layers.length > 0)
+}
+
 /** The panel of a text, as a layer; null where it has none. Its opacity is that of the text, which is laid on with it. */
 export const panelOf = (element: TextElement & ShownElement, palette: Palette): Layer | null =>
   element.panel?.fill ? { box: element.box, filling: fillingOf(element.panel.fill, palette, element.box), opacity: 1, within: null } : null

@@ -1,5 +1,5 @@
 import { themeOf, styleOf, type Color, type Deck, type ShownElement, type Slide, type TextElement } from '../deck'
-import { centerOf, turn } from '../place'
+import { centerOf, turn, type Bounds } from '../place'
 import { fontOf, insetOf, layoutOfElement, leftOfLine, topOfLines, type Measurer, type Run } from '../text'
 import { rgbaOf, type Rgba } from './beneath'
 
@@ -51,6 +51,14 @@ export function wordsOf(deck: Deck, slide: Slide, element: TextElement & ShownEl
       return [{ text: run.text.trim(), place, color: rgbaOf(color, theme.palette), marking: marking && rgbaOf(marking, theme.palette), size: font.size, weight: font.weight }]
     })
   })
+}
+
+/** Where a text's words are seen on the slide, px: less than its box, which may be wide and hold little. Null where it has none, or is filled with more than a colour. */
+export function boundsOfWords(deck: Deck, slide: Slide, element: TextElement & ShownElement, measurer: Measurer): Bounds | null {
+  const corners = wordsOf(deck, slide, element, measurer).flatMap(({ place: { x, y, width, height } }) => [[x, y], [x + width, y], [x, y + height], [x + width, y + height]].map(([u, v]) => onSlide(element, u!, v!)))
+  if (!corners.length) return null
+  const [xs, ys] = [corners.map(corner => corner.x), corners.map(corner => corner.y)]
+  return { left: Math.min(...xs), right: Math.max(...xs), top: Math.min(...ys), bottom: Math.max(...ys) }
 }
 
 /** A place within a text's box as one on the slide. */

@@ -1,43 +1,55 @@
 import type { FontFamily } from './family'
 import { fontFamilies } from './families'
 import { fallbackFonts } from './fallbacks'
-import { subsetRanges } from './subsets'
+import { heldSpans } from './held'
+import { holds, spansOfRange, unpackSpans, type Spans } from './spans'
 
 const byName = new Map(fontFamilies.map(family => [family.family, family]))
 
 /** A shipped family by its name. */
 export const familyOfFont = (name: string): FontFamily | undefined => byName.get(name)
 
-const parsed = new Map<string, readonly (readonly [number, number])[]>()
-/** The spans of code points that a CSS unicode-range names. */
-function spansOf(ranges: string) {
-  let spans = parsed.get(ranges)
-  if (!spans) {
-    spans = ranges.split(',').filter(Boolean).map(range => {
-      const [from, to] = range.trim().replace(/^U\+/i, '').split('-')
-      return [Number.parseInt(from!, 16), Number.parseInt(to ?? from!, 16)] as const
-    })
-    parsed.set(ranges, spans)
-  }
+const unpacked = new Map<string, Spans>()
+function spansIn(words: string): Spans {
+  let spans = unpacked.get(words)
+  if (!spans) unpacked.set(words, (spans = unpackSpans(words)))
   return spans
 }
-const holds = (ranges: string, codePoint: number) => spansOf(ranges).some(([from, to]) => codePoint >= from && codePoint <= to)
 
-/** Whether a family has the letter of a code point, by the parts that its files come in. */
-export const covers = (family: FontFamily, codePoint: number) => family.subsets.some(subset => holds(subsetRanges[subset] ?? '', codePoint))
+/** Whether a family has the letter of a code point, as its files say. */
+export const covers = (family: FontFamily, codePoint: number) => holds(spansIn(heldSpans[family.family] ?? ''), codePoint)
 
-/** Whether a sign stands behind every family: a symbol or emoji, drawn alike in all of them. */
-const isSign = (codePoint: number) => codePoint > 0x2000 && fallbackFonts.some(font => font.parts.some(part => holds(part.range, codePoint)))
+const behind = fallbackFonts.map(font => ({ family: font.family, parts: font.parts.map(part => spansOfRange(part.range)) }))
+/** The family behind all others that draws a code point which a text's own does not have; undefined where none has it, and a box is drawn. */
+export const standInFor = (codePoint: number): string | undefined =>
+  (covers(byName.get('Hanken Grotesk')!, codePoint) ? 'Hanken Grotesk' : behind.find(font => font.parts.some(spans => holds(spans, codePoint)))?.family)
 
-const passed = /[\p{Cc}\p{Cf}\p{Mn}\p{Emoji_Presentation}\p{Extended_Pictographic}\s]/u
+/** What is drawn by no glyph of its own: blanks, marks of format and of composition, and what chooses how the letter before it is drawn. */
+const passed = /[\p{Cc}\p{Cf}\p{Mn}\p{Variation_Selector}\p{Emoji_Modifier}\s]/u
+/** Signs stand behind every family and are drawn alike in all of them; nobody expects them to be of a text's own font. */
+const signs = new Set(['Noto Color Emoji', 'Noto Sans Symbols', 'Noto Sans Symbols 2'])
 
-/** The letters of a text that a shipped family does not have, each once; symbols, emoji and marks stand behind every family. Empty for families that do not ship. */
-export function missingLetters(text: string, name: string): string[] {
+/** Letters of a text that its own family does not have, each once and in order. */
+export interface LettersMissing {
+  /** Another family that ships draws these, symbols and emoji apart. */
+  stoodIn: string[]
+  /** No family that ships has these: a box is drawn, or whatever the machine at hand has. */
+  boxes: string[]
+}
+
+/** The letters of a text that its family lacks. `own`: packed spans of a family of one's own; without them nothing is said of such a family. */
+export function missingLetters(text: string, name: string, own?: string): LettersMissing {
   const family = byName.get(name)
-  if (!family) return []
-  const missing = new Set<string>()
-  for (const letter of text) if (!missing.has(letter) && !passed.test(letter) && !isSign(letter.codePointAt(0)!) && !covers(family, letter.codePointAt(0)!)) missing.add(letter)
-  return [...missing]
+  const made: LettersMissing = { stoodIn: [], boxes: [] }
+  if (!family && own === undefined) return made
+  for (const letter of new Set(text)) {
+    const point = letter.codePointAt(0)!
+    if (passed.test(letter) || (family ? covers(family, point) : holds(spansIn(own!), point))) continue
+    const standIn = standInFor(point)
+    if (standIn === undefined) made.boxes.push(letter)
+    else if (!signs.has(standIn)) made.stoodIn.push(letter)
+  }
+  return made
 }
 
 /** A shipped family that has all of some letters, of the same kind as another if there is one. */

@@ -1,5 +1,4 @@
-import { familyWith, missingLetters } from '../fonts'
-import { plainText, shownElements, slidesOf, styleOf, themeUnder, type AnyRecord, type Change, type Deck, type Id } from '../deck'
+import { slidesOf, themeUnder, type AnyRecord, type Change, type Deck, type Id } from '../deck'
 import { eachLookRecord, eachObject, whereIs, type LookTable } from './walk'
 
 /** A family of fonts in use, with all places where it is named. */
@@ -65,26 +64,6 @@ export function replaceFont(deck: Deck, wish: { from: string, to: string }): Cha
     if (Object.keys(fields).length) changes.push({ do: 'set', table, id: record.id, fields })
   })
   return changes
-}
-
-/** Letters that a family in use does not have, on one slide, with a family that has them. */
-export interface MissingGlyphs {
-  element: Id
-  name: string
-  family: string
-  letters: string[]
-  remedy: string | null
-}
-
-/** What a slide's words ask of their fonts in vain. */
-export function missingGlyphs(deck: Deck, slide: Id): MissingGlyphs[] {
-  return shownElements(deck, slide).flatMap((element): MissingGlyphs[] => {
-    if (element.kind !== 'text') return []
-    const style = styleOf(deck, element)
-    const family = style.family ?? themeUnder(deck, slide).fonts[style.font]
-    const letters = missingLetters(plainText(element.text), family)
-    return letters.length ? [{ element: element.id, name: element.name, family, letters, remedy: familyWith(letters, family)?.family ?? null }] : []
-  })
 }
 
 /** All families that a deck's slides need at hand to be drawn, the fallback apart. */

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import { createRequire } from 'node:module'
 import path from 'node:path'
+import type { DataTable } from '../../core/data'
 import type { Deck } from '../../core/deck'
 import { mediaOf } from '../../core/deck'
 import { tablesOf } from '../../core/formats/deck-file'
@@ -24,11 +25,11 @@ const touches = (range: string, points: readonly number[]) =>
   })
 
 /** The faces that a deck's families need, each with its file inside; of every family only the parts that its letters touch. */
-async function fontFaces(deck: Deck): Promise<string> {
-  const { families, letters } = fontNeeds(deck)
+async function fontFaces(deck: Deck, tables: readonly DataTable[]): Promise<string> {
+  const { families, letters } = fontNeeds(deck, tables)
   const points = Array.from(letters, letter => letter.codePointAt(0)!)
   const faces: string[] = []
-  for (const name of families) {
+  for (const name of new Set([...families, 'Hanken Grotesk'])) {
     const family = familyOfFont(name)
     if (!family) continue
     const root = path.dirname(require.resolve(`@fontsource/${family.folder}/package.json`))
@@ -39,11 +40,10 @@ async function fontFaces(deck: Deck): Promise<string> {
       }
     }
   }
-  // Of symbols and emoji only the parts that hold what is written; letters that every family has are not looked for there.
-  const signs = points.filter(point => point > 0x2000)
+  // Of what stands behind all families only the parts that hold what is written.
   for (const { family, folder, parts } of fallbackFonts) {
     const root = path.dirname(require.resolve(`@fontsource/${folder}/package.json`))
-    for (const part of parts.filter(one => touches(one.range, signs))) {
+    for (const part of parts.filter(one => touches(one.range, points))) {
       const file = await readFile(path.join(root, 'files', part.file)).catch(() => null)
       if (file) faces.push(`@font-face{font-family:"${family}";src:url(${dataUrl('font/woff2', file)})format("woff2");unicode-range:${part.range}}`)
     }
@@ -75,7 +75,7 @@ export async function pageOf(deck: Deck, media: Record<string, string>, from: st
 <meta http-equiv="Content-Security-Policy" content="default-src 'none'; script-src 'unsafe-inline'; style-src 'unsafe-inline'; img-src ${from}; media-src ${from}; connect-src ${from}; font-src data: ${from}">
 <title>${inHtml(title)}</title>
 <style>
-${await fontFaces(deck)}
+${await fontFaces(deck, tables)}
 ${style}
 </style>
 </head>

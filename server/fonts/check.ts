@@ -3,6 +3,7 @@ import * as fontkit from 'fontkit'
 import { fileTypeFromBuffer } from 'file-type'
 import wawoff2 from 'wawoff2'
 import { failed, type Outcome } from '../../core/deck'
+import { packSpans } from '../../core/fonts'
 import type { MediaRow } from '../database/media'
 
 export const fontByteLimit = 30 * 1024 * 1024
@@ -14,6 +15,8 @@ export interface FontInfo {
   weight: number
   italic: boolean
   letters: number
+  /** The code points that it has glyphs for, as `packSpans` writes them. */
+  held: string
 }
 
 /** A font's tables, unpacked where they are packed: the reader fails on some packed ones. */
@@ -42,7 +45,7 @@ export async function checkFont(bytes: Uint8Array, name: string): Promise<Outcom
     const hash = createHash('sha256').update(bytes).digest('hex')
     return {
       ok: true, value: {
-        info: { family: family.slice(0, 100), weight, italic: os2?.fsSelection?.italic === true || font.italicAngle !== 0, letters: font.characterSet.length },
+        info: { family: family.slice(0, 100), weight, italic: os2?.fsSelection?.italic === true || font.italicAngle !== 0, letters: font.characterSet.length, held: packSpans(font.characterSet) },
         row: { hash, name: name.slice(0, 200), type, extension: kinds[type]!, bytes: bytes.length, width: null, height: null },
       },
     }

@@ -3,7 +3,7 @@ import path from 'node:path'
 import { createRequire } from 'node:module'
 import * as fontkit from 'fontkit'
 import type { FontFaceFile } from '../../core/deck'
-import { familyOfFont } from '../../core/fonts'
+import { fallbackFonts, familyOfFont, standInFor } from '../../core/fonts'
 import svgpath from 'svgpath'
 import type { WordOutlines } from '../../core/drawing'
 import { rememberingMeasurer, type Font, type Measurer } from '../../core/text'
@@ -52,11 +52,27 @@ function facesOf(font: Font): fontkit.Font[] {
   return made
 }
 
-/** Stretches of a text that one face has the letters for; what no face has goes with the first. */
+const behind = new Map<string, fontkit.Font[]>()
+/** The face of a family behind all others that draws a letter, as in the browser; undefined where none has it. */
+function faceBehind(point: number): fontkit.Font | undefined {
+  const name = standInFor(point)
+  if (name === undefined) return undefined
+  if (name === fallback.family) return facesOf({ family: name, size: 1000, weight: 400, italic: false }).find(face => face.hasGlyphForCodePoint(point))
+  let made = behind.get(name)
+  if (!made) {
+    const { folder, parts } = fallbackFonts.find(font => font.family === name)!
+    const root = path.dirname(require.resolve(`@fontsource/${folder}/package.json`))
+    made = parts.map(part => fontkit.create(readFileSync(path.join(root, 'files', part.file.replace(/2$/, '')))) as fontkit.Font)
+    behind.set(name, made)
+  }
+  return made.find(face => face.hasGlyphForCodePoint(point))
+}
+
+/** Stretches of a text that one face has the letters for; what none has goes with the first. */
 function byFace(text: string, candidates: readonly fontkit.Font[]): { face: fontkit.Font, text: string }[] {
   const runs: { face: fontkit.Font, text: string }[] = []
   for (const letter of text) {
-    const face = candidates.find(candidate => candidate.hasGlyphForCodePoint(letter.codePointAt(0)!)) ?? candidates[0]!
+    const face = candidates.find(candidate => candidate.hasGlyphForCodePoint(letter.codePointAt(0)!)) ?? faceBehind(letter.codePointAt(0)!) ?? candidates[0]!
     const last = runs.at(-1)
     if (last && last.face === face) last.text += letter
     else runs.push({ face, text: letter })

@@ -6,8 +6,10 @@ import { fontsInUse, missingGlyphs, replaceFont } from '#core/themes'
 /** The three families of the theme, pairs that go together, all that ship shown in themselves, and the team's own files. */
 const store = useDeck()
 const stage = useStageHost()
-interface TeamFont { hash: string, family: string, weight: number, italic: boolean }
+interface TeamFont { hash: string, family: string, weight: number, italic: boolean, held: string | null }
+const faceOf = (font: TeamFont): FontFaceFile => ({ family: font.family, media: font.hash, weight: font.weight, ...(font.italic ? { italic: true } : {}), ...(font.held ? { held: font.held } : {}) })
 const { data: team, refresh } = useFetch<TeamFont[]>('/api/fonts', { lazy: true, server: false })
+const tables = useTables()
 const theme = computed(() => store.deck!.theme.theme!)
 const places = { display: 'Titles', body: 'Text', mono: 'Numbers' } as const
 type Place = keyof typeof places
@@ -17,13 +19,13 @@ const families = computed(() => fontFamilies.filter(family => kind.value === 'al
 const own = computed(() => [...new Set((team.value ?? []).map(font => font.family))])
 onMounted(() => void stage.bring(fontFamilies.map(family => family.family), 'Aaß'))
 watch(team, fonts => {
-  if (fonts?.length) void stage.need({ ...store.deck!, theme: { theme: { ...theme.value, faces: fonts.map(font => ({ family: font.family, media: font.hash, weight: font.weight, italic: font.italic })) } } })
+  if (fonts?.length) void stage.need({ ...store.deck!, theme: { theme: { ...theme.value, faces: fonts.map(faceOf) } } })
 })
 
 /** Faces of the team's families that a theme names, so that the deck carries them. */
 function facesFor(fonts: Theme['fonts']): FontFaceFile[] {
   const named = new Set([...Object.values(fonts), ...fontsInUse(store.deck!).map(use => use.family)])
-  return (team.value ?? []).filter(font => named.has(font.family)).map(font => ({ family: font.family, media: font.hash, weight: font.weight, ...(font.italic ? { italic: true } : {}) }))
+  return (team.value ?? []).filter(font => named.has(font.family)).map(faceOf)
 }
 const setFonts = (label: string, fonts: Theme['fonts']) => store.edit(label, setFields(store.deck!, { table: 'theme', id: 'theme', fields: { fonts, faces: facesFor(fonts) } }))
 const choose = (family: string) => setFonts(`set ${places[place.value].toLowerCase()} in ${family}`, { ...theme.value.fonts, [place.value]: family })
@@ -33,12 +35,12 @@ const replacing = ref<{ from: string, to: string } | null>(null)
 function replace() {
   if (!replacing.value) return
   const changes = replaceFont(store.deck!, replacing.value)
-  store.edit(`replace ${replacing.value.from} by ${replacing.value.to}`, [...changes, ...setFields(store.deck!, { table: 'theme', id: 'theme', fields: { faces: [...(theme.value.faces ?? []), ...(team.value ?? []).filter(font => font.family === replacing.value!.to).map(font => ({ family: font.family, media: font.hash, weight: font.weight, ...(font.italic ? { italic: true } : {}) }))] } })])
+  store.edit(`replace ${replacing.value.from} by ${replacing.value.to}`, [...changes, ...setFields(store.deck!, { table: 'theme', id: 'theme', fields: { faces: [...(theme.value.faces ?? []), ...(team.value ?? []).filter(font => font.family === replacing.value!.to).map(faceOf)] } })])
   replacing.value = null
 }
 const missing = computed(() => {
   const made = new Map<string, Set<string>>()
-  for (const slide of store.slides) for (const one of missingGlyphs(store.deck!, slide.id)) made.set(one.family, new Set([...(made.get(one.family) ?? []), ...one.letters]))
+  for (const slide of store.slides) for (const one of missingGlyphs(store.deck!, slide.id, id => tables.table(id))) made.set(one.family, new Set([...(made.get(one.family) ?? []), ...one.stoodIn, ...one.boxes]))
   return [...made]
 })
 

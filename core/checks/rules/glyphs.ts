@@ -1,10 +1,18 @@
+import { standInFor } from '../../fonts'
 import { missingGlyphs } from '../../themes'
 import type { Finding, Rule } from '../finding'
 
-/** Letters that a text's font does not have, so that another one stands in for them. */
-export const glyphs: Rule = ({ deck, slide }) =>
-  missingGlyphs(deck, slide.slide).map(({ element, name, family, letters, remedy }): Finding => ({
-    rule: 'glyphs', slide: slide.slide, beat: null, element,
-    message: `${family} has no ${letters.slice(0, 6).join(' ')}${letters.length > 6 ? ' and more' : ''}, as “${name}” needs. Another font stands in.`,
-    remedy: remedy ? { label: `Set it in ${remedy}`, changes: () => [{ do: 'set', table: 'elements', id: element, fields: { family: remedy } }] } : null,
-  }))
+const some = (letters: readonly string[]) => `${letters.slice(0, 6).join(' ')}${letters.length > 6 ? ' and more' : ''}`
+
+/** Letters that a font does not have: another one that ships stands in for them and is named, or nothing has them and they are boxes. */
+export const glyphs: Rule = ({ deck, slide, context }) =>
+  missingGlyphs(deck, slide.slide, id => context.table(id)).map(({ element, name, family, stoodIn, boxes, remedy }): Finding => {
+    const standIns = [...new Set(stoodIn.map(letter => standInFor(letter.codePointAt(0)!)!))]
+    const message = boxes.length
+      ? `No font here has ${some(boxes)}, as “${name}” needs: boxes are drawn, or what the machine at hand happens to have. Write it otherwise, or bring a font that has it to Look.`
+      : `${family} has no ${some(stoodIn)}, as “${name}” needs. ${standIns.join(' and ')} stand${standIns.length === 1 ? 's' : ''} in.`
+    return {
+      rule: 'glyphs', slide: slide.slide, beat: null, element, message,
+      remedy: remedy ? { label: `Set it in ${remedy}`, changes: () => [{ do: 'set', table: 'elements', id: element, fields: { family: remedy } }] } : null,
+    }
+  })

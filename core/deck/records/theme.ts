@@ -48,8 +48,8 @@ export const logoSchema = z.object({
   least: z.number().min(0).max(1000),
 })
 
-/** A face of a family that the team brought itself. */
-export const fontFaceSchema = z.object({ family: z.string().min(1).max(100), media: hashSchema, weight: z.int().min(1).max(1000), italic: z.boolean().optional() })
+/** A face of a family that the team brought itself. `held`: the code points that its file has glyphs for, as `packSpans` writes them; absent where they are not known. */
+export const fontFaceSchema = z.object({ family: z.string().min(1).max(100), media: hashSchema, weight: z.int().min(1).max(1000), italic: z.boolean().optional(), held: z.string().max(60_000).optional() })
 
 /** How words that matter stand out; what is absent stays as it is around them. */
 export const accentSchema = z.object({

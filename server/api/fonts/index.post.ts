@@ -14,7 +14,7 @@ export default defineEventHandler(async event => {
   if (!checked.ok) return refuse(422, checked.message)
   const { row, info } = checked.value
   await keepMedia(row, content, person.id)
-  const font = { hash: row.hash, family: info.family, weight: info.weight, italic: info.italic }
+  const font = { hash: row.hash, family: info.family, weight: info.weight, italic: info.italic, held: info.held }
   await keepFont(font, person.id)
   return { ...font, letters: info.letters }
 })
