@@ -47,6 +47,8 @@ export const useDeck = defineStore('deck', () => {
   const playing = ref(false)
   const loopBeat = ref(false)
   const findings = shallowRef<Finding[]>([])
+  /** What checks could not look at: said, and not counted. */
+  const unmeasured = shallowRef<Finding[]>([])
   /** Whether checks are not through yet: nothing is said to be well before they are. */
   const looking = ref(true)
 
@@ -155,7 +157,7 @@ export const useDeck = defineStore('deck', () => {
     id.value = deck.value = slideId.value = cueId.value = moment.value = null
     selection.value = []
     status.value = noStatus
-    findings.value = []
+    findings.value = unmeasured.value = []
     looking.value = true
   }
 
@@ -275,7 +277,9 @@ export const useDeck = defineStore('deck', () => {
     // The check itself may have been the first to ask for a table or a picture; it begins anew once that is here.
     looking.value = tables.coming + pixels.coming > 0
     if (looking.value) return
-    findings.value = inOrder(checked, [...made, ...checkConsistency(checked)])
+    const all = inOrder(checked, [...made, ...checkConsistency(checked)])
+    findings.value = all.filter(finding => !finding.unmeasured)
+    unmeasured.value = all.filter(finding => finding.unmeasured)
   }
   /** What checks look with; another one whenever pixels have come, so that they look again. */
   const checking = computed<CheckContext>(() => {
@@ -285,7 +289,7 @@ export const useDeck = defineStore('deck', () => {
   watchDebounced([deck, checking, () => tables.coming, () => pixels.coming], check, { debounce: 350 })
 
   return {
-    id, deck, status, peers, undoLabel, redoLabel, slideId, lookOwner, stageId, isForm, selection, cueId, moment, playing, loopBeat, findings, looking, canEdit, context, slides, purpose, plan, score,
+    id, deck, status, peers, undoLabel, redoLabel, slideId, lookOwner, stageId, isForm, selection, cueId, moment, playing, loopBeat, findings, unmeasured, looking, canEdit, context, slides, purpose, plan, score,
     open, close, edit, editText, undo: () => stepping('undo'), redo: () => stepping('redo'), goToSlide, goTo, stop, select, sharedText, settleText,
     undoManager: () => undoManager, awareness: () => awareness,
   }

@@ -13,6 +13,8 @@ export interface Finding {
   remedy: Remedy | null
   /** What else would put it right. */
   others?: readonly Remedy[]
+  /** It names what could not be looked at, rather than what is wrong. */
+  unmeasured?: true
   /** Findings of one rule with the same word here can be put right together. */
   together?: string
 }

@@ -91,7 +91,8 @@ function layersOfElement(element: ShownElement, palette: Palette, pictures: Para
     return [{ box, opacity, filling: { kind: 'picture', media: element.media, film: true, crop: cropOf(natural, box, { x: 0.5, y: 0.5, zoom: 1 }), matrix: null, over: [] }, within: null }]
   }
   if (element.kind === 'shape') {
-    if (!element.fill || element.shape === 'line') return element.shape === 'line' ? null : []
+    // A line or an outline is too thin to carry words.
+    if (!element.fill || element.shape === 'line') return []
     return [{ box, opacity, filling: fillingOf(element.fill, palette, box), within: coversBox(element.shape) && element.shape !== 'ellipse' ? null : outlinePoints(outlineOf(element, box)) }]
   }
   if (element.kind === 'text') return element.panel?.fill ? [{ box, opacity, filling: fillingOf(element.panel.fill, palette, box), within: null }] : []

@@ -144,4 +144,15 @@ describe('Check', () => {
     expect(checkDeck(deck, { ...timingContext, pixels: () => undefined }).filter(one => one.rule === 'contrast')).toEqual([])
     expect(checkDeck(deck, context).filter(one => one.rule === 'contrast')).toHaveLength(1)
   })
+
+  it('names what it could not look at, apart from what is wrong: words over a chart, letters filled with a gradient', () => {
+    const chart = { kind: 'chart', name: 'Crossings', chart: { table: 'none' } } as unknown as Partial<Element>
+    const over = slideWith({ color: { hex: '#ffffff' } as never }, [chart])
+    const notes = (deck: Deck) => checkDeck(deck, timingContext).filter(one => one.rule === 'contrast').map(one => [one.unmeasured, one.message])
+    expect(notes(over.deck)).toEqual([[true, expect.stringMatching(/^Look yourself whether “.*” can be read: it lies over “Crossings”, and was measured on what is beneath\.$/)]])
+    const stops = [{ color: { hex: '#ffffff' }, at: 0 }, { color: { hex: '#dddddd' }, at: 1 }]
+    expect(notes(slideWith({ paint: { kind: 'linear', angle: 0, stops } as never }).deck)).toEqual([[true, expect.stringContaining('more than one colour')]])
+    const aside = { ...chart, box: { x: 0, y: 900, width: 100, height: 100, angle: 0 } } as Partial<Element>
+    expect(notes(slideWith({ color: { hex: '#ffffff' } as never }, [aside]).deck)).toEqual([])
+  })
 })

@@ -1,9 +1,10 @@
 import { largeTextRatio, textRatio, type Raster } from '../color'
 import { themeOf, type Deck, type ShownElement, type Slide, type TextElement } from '../deck'
+import { boundsOf, overlap } from '../place'
 import type { Measurer } from '../text'
 import { beneath, mediaOfLayers, panelOf, type Layer, type Rgba } from './beneath'
 import { over, painter, type PixelsAt } from './paint'
-import { onSlide, wordsOf, type Words } from './words'
+import { boundsOfWords, onSlide, wordsOf, type Words } from './words'
 
 /**
  * The pixels of a media file, small: of a picture one, of a film those of several moments. Undefined while they are on their way,
@@ -67,6 +68,9 @@ export function contrastOf(wish: ContrastWish): Contrast | null | undefined {
   if (!words.length) return null
   const { layers, unseen } = beneath(deck, slide, wish.elements, element, wish.size)
   const panel = panelOf(element, themeOf(deck, slide).palette)
+  // Of what is drawn from marks, what the words themselves lie over.
+  const place = boundsOfWords(deck, slide, element, wish.measurer)
+  const unmeasured = unseen.filter(other => place && overlap(boundsOf(other.box), place))
   const needed = mediaOfLayers(panel ? [...layers, panel] : layers)
   const rasters = new Map<string, readonly Raster[]>()
   for (const { media, film } of needed) {
@@ -84,7 +88,7 @@ export function contrastOf(wish: ContrastWish): Contrast | null | undefined {
     }
     for (const stretch of words) {
       const found = stretchContrast(stretch, element, layers, panel, at, wish.size.height)
-      if (!worst || found.ratio / found.needed < worst.ratio / worst.needed) worst = { ...found, onPicture: needed.length > 0, unseen: [...unseen.map(other => other.name), ...(lost.length ? ['a picture that is not at hand'] : [])] }
+      if (!worst || found.ratio / found.needed < worst.ratio / worst.needed) worst = { ...found, onPicture: needed.length > 0, unseen: [...unmeasured.map(other => other.name), ...(lost.length ? ['a picture that is not at hand'] : [])] }
     }
   }
   return worst

@@ -5,10 +5,11 @@ import { titleOf } from '#core/layouts'
 const emit = defineEmits<{ go: [phase: string] }>()
 const store = useDeck()
 const pixels = usePixels()
+const slideNumber = (slide: string) => store.slides.findIndex(candidate => candidate.id === slide) + 1
 const bySlide = computed(() => {
   const groups = new Map<string, Finding[]>()
   for (const finding of store.findings) groups.set(finding.slide, [...(groups.get(finding.slide) ?? []), finding])
-  return [...groups].map(([slide, findings]) => ({ slide, findings, index: store.slides.findIndex(candidate => candidate.id === slide), title: titleOf(store.deck!, slide) }))
+  return [...groups].map(([slide, findings]) => ({ slide, findings, number: slideNumber(slide), title: titleOf(store.deck!, slide) }))
 })
 const remediable = computed(() => store.findings.filter(finding => finding.remedy))
 
@@ -32,9 +33,9 @@ const mendAll = () => store.edit(`put ${remediable.value.length} findings right`
       <button v-if="remediable.length > 1 && store.canEdit" class="press" @click="mendAll">Put all {{ remediable.length }} right that have a remedy</button>
     </div>
     <p v-if="store.looking" class="quiet" role="status">Still looking: {{ pixels.coming ? `at the pixels of ${pixels.coming} ${pixels.coming === 1 ? 'picture or film' : 'pictures and films'}` : 'slide by slide' }}.</p>
-    <p v-else-if="!store.findings.length" class="quiet">Every beat holds long enough for its words, every text can be read and stands on its slide, every chart and picture is there. Words that lie over charts, tables, diagrams or figures were measured on what lies beneath those.</p>
+    <p v-else-if="!store.findings.length" class="quiet">Every beat holds long enough for its words, every text can be read and stands on its slide, every chart and picture is there.</p>
     <section v-for="group in bySlide" :key="group.slide" class="group">
-      <button class="where" @click="store.goToSlide(group.slide)"><SlideThumb :deck="store.deck!" :slide="group.slide" :width="160" /><span><b>Slide {{ group.index + 1 }}</b>{{ group.title || 'Without a title' }}</span></button>
+      <button class="where" @click="store.goToSlide(group.slide)"><SlideThumb :deck="store.deck!" :slide="group.slide" :width="160" /><span><b>Slide {{ group.number }}</b>{{ group.title || 'Without a title' }}</span></button>
       <ul>
         <li v-for="(finding, index) in group.findings" :key="index" class="finding">
           <p>{{ finding.message }}</p>
@@ -42,6 +43,15 @@ const mendAll = () => store.edit(`put ${remediable.value.length} findings right`
           <button v-if="finding.remedy && store.canEdit" class="press small acts" @click="mend(finding)">{{ finding.remedy.label }}</button>
           <template v-if="store.canEdit"><button v-for="other in finding.others ?? []" :key="other.label" class="press small" @click="store.edit(other.label.toLowerCase(), other.changes(store.deck!, { id: freshId }))">{{ other.label }}</button></template>
           <button v-if="finding.remedy && store.canEdit && alike(finding).length > 1" class="press small" @click="mendAlike(finding)">All {{ alike(finding).length }} alike</button>
+        </li>
+      </ul>
+    </section>
+    <section v-if="store.unmeasured.length && !store.looking" class="unmeasured" data-test="unmeasured">
+      <h3>Not measured</h3>
+      <ul>
+        <li v-for="finding in store.unmeasured" :key="`${finding.slide}${finding.element}`">
+          <span>Slide {{ slideNumber(finding.slide) }}. {{ finding.message }}</span>
+          <button class="press small" @click="show(finding)">Go there</button>
         </li>
       </ul>
     </section>
@@ -58,4 +68,8 @@ h2 { font-size: 20px; }
 ul { list-style: none; margin: 0; padding: 0; display: flex; flex-direction: column; gap: 8px; }
 .finding { display: flex; flex-wrap: wrap; align-items: center; gap: 8px 10px; background: var(--now-wash); color: var(--now-ink); border-radius: 8px; padding: 8px 12px; }
 .finding p { flex: 1 1 320px; margin: 0; overflow-wrap: anywhere; }
+.unmeasured { border-top: 1px solid var(--line); padding: 14px 0; color: var(--second); }
+.unmeasured h3 { font-size: 15px; margin-bottom: 8px; color: var(--ink); }
+.unmeasured li { display: flex; align-items: center; justify-content: space-between; gap: 12px; }
+.unmeasured span { overflow-wrap: anywhere; }
 </style>
