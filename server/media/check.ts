@@ -6,10 +6,9 @@ import { shapeOfXml } from '../../core/formats/xml'
 import { apart, TooHeavy } from '../apart'
 import type { MediaRow } from '../database/media'
 import { checkClip, clipTypes } from './clip'
+import { damageOf, pixelLimit } from './picture'
 
 export const pictureByteLimit = 64 * 1024 * 1024
-/** A picture may have so many pixels; what shows it gets it made smaller. */
-const pixelLimit = 150_000_000
 const frameLimit = 1000
 /** An SVG may have so many elements, in so many levels: more is a drawing that no browser draws fluently. */
 const nodeLimit = 50_000
@@ -48,8 +47,9 @@ export async function checkPicture(bytes: Uint8Array, name: string): Promise<Out
   try {
     const image = sharp(content, { limitInputPixels: pixelLimit, failOn: 'error', animated: false }).timeout({ seconds: 30 })
     const meta = await image.metadata()
-    // Decoded once at a small size, so that a picture that breaks off halfway is found now and not on the wall.
-    if (type !== 'image/svg+xml') await image.clone().resize(64).toBuffer()
+    // Decoded once, so that a picture that breaks off halfway is found now and not on the wall.
+    const damage = type === 'image/svg+xml' ? null : await damageOf(content)
+    if (damage !== null) throw new Error(damage)
     if ((meta.pages ?? 1) > frameLimit) return failed(`${called} has ${meta.pages!.toLocaleString('en')} frames; an animation may have ${frameLimit.toLocaleString('en')}. Save it shorter, or as a film.`)
     const turned = (meta.orientation ?? 1) >= 5
     const [width, height] = turned ? [meta.height, meta.width] : [meta.width, meta.height]

@@ -4,6 +4,7 @@ import type { MediaItem } from '../database/media'
 import { ownIcon } from '../icons/own'
 import { checkPicture } from './check'
 import { describePicture } from './describe'
+import { openPicture } from './picture'
 import { alikeMedia, findMedia, kindOfMedia } from './find'
 
 const item = (fields: Partial<MediaItem>): MediaItem => ({ hash: 'a'.repeat(64), name: 'boat.jpg', type: 'image/jpeg', extension: 'jpg', bytes: 10, width: 10, height: 10, folder: '', tags: [], rights: '', credit: '', colors: [], likeness: null, createdAt: '', usedAt: '', by: null, ...fields })
@@ -45,6 +46,47 @@ describe('a picture that is brought', () => {
     expect(checked.ok && checked.value.row.type).toBe('image/png')
     const other = await checkPicture(Buffer.from('%PDF-1.7\n1 0 obj'), 'photo.jpg')
     expect(other).toMatchObject({ ok: false, message: expect.stringContaining('application/pdf') })
+  })
+})
+
+describe('a picture that is damaged', () => {
+  const busy = Buffer.from(Array.from({ length: 600 * 400 * 3 }, (_, at) => (at * 7 + (at >> 9) * 13) & 255))
+  const jpeg = () => sharp(busy, { raw: { width: 600, height: 400, channels: 3 } }).jpeg({ quality: 90 }).toBuffer()
+  const refused = { ok: false, message: '“quay.jpg” is damaged and cannot be decoded. Open it where it comes from and save it anew.' }
+  /** Where the tables of a JPEG begin: what follows a marker and the length of its part. */
+  const tablesOf = (bytes: Buffer, marker: number) => {
+    for (let at = 2; bytes[at] === 0xff && bytes[at + 1] !== 0xda; at += 2 + bytes.readUInt16BE(at + 2)) if (bytes[at + 1] === marker) return at + 4
+    throw new Error('no such part')
+  }
+
+  it('in its tables, in its midst or by its end missing is refused at entry, not found by who shows it', async () => {
+    const whole = await jpeg()
+    expect((await checkPicture(whole, 'quay.jpg')).ok).toBe(true)
+    for (const marker of [0xc0, 0xc4]) {
+      const broken = Buffer.from(whole)
+      for (let at = 0; at < 8; at++) broken[tablesOf(whole, marker) + 3 + at]! ^= 0x5b
+      expect(await checkPicture(broken, 'quay.jpg')).toEqual(refused)
+    }
+    for (const share of [0.3, 0.6, 0.9]) {
+      const garbled = Buffer.from(whole)
+      for (let at = 0; at < 300; at++) garbled[Math.floor(whole.length * share) + at] = (at * 37) & 255
+      expect(await checkPicture(garbled, 'quay.jpg')).toEqual(refused)
+      expect(await checkPicture(whole.subarray(0, Math.floor(whole.length * share)), 'quay.jpg')).toEqual(refused)
+    }
+  })
+
+  it('only in how its file is written, with every pixel there, is let in', async () => {
+    const whole = await jpeg()
+    // Bytes between two parts, as some cameras leave them: a decoder warns of them and goes on.
+    const at = tablesOf(whole, 0xc4) - 4
+    expect((await checkPicture(Buffer.concat([whole.subarray(0, at), Buffer.from([0x41, 0x42, 0x43]), whole.subarray(at)]), 'quay.jpg')).ok).toBe(true)
+  })
+
+  it('is shown as far as it goes where it came in before that was looked at', async () => {
+    const garbled = await jpeg()
+    for (let at = 0; at < 300; at++) garbled[Math.floor(garbled.length / 2) + at] = (at * 37) & 255
+    expect((await openPicture(garbled).resize({ width: 320 }).webp().toBuffer()).length).toBeGreaterThan(500)
+    expect((await describePicture(garbled)).colors.length).toBeGreaterThan(0)
   })
 })
 

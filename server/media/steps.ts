@@ -1,6 +1,7 @@
-import sharp from 'sharp'
 import { keepMediaStep, mediaStep, wholeMedia, type MediaRow } from '../database/media'
+import { log } from '../log'
 import { stillOf } from './clip'
+import { openPicture } from './picture'
 
 /** Widths that pictures are made smaller to, px. */
 const steps = [320, 640, 1280, 1920, 2560]
@@ -18,7 +19,12 @@ export async function scaledMedia(row: MediaRow, wanted: number, at: number | nu
   const whole = await wholeMedia(row.hash, row.bytes)
   const source = film ? await stillOf(whole, row.extension, seconds) : whole
   if (!source) return null
-  const content = await sharp(source, { limitInputPixels: 200_000_000, animated: false }).autoOrient().resize({ width, withoutEnlargement: true }).webp({ quality: 84 }).toBuffer()
+  const content = await openPicture(source).resize({ width, withoutEnlargement: true }).webp({ quality: 84 }).toBuffer().catch((error: Error) => {
+    // A browser may still show what is whole of it.
+    log.warn({ media: row.hash, err: error }, 'a picture could not be made smaller')
+    return null
+  })
+  if (!content) return null
   await keepMediaStep(row.hash, width, atMs, 'image/webp', content)
   return { type: 'image/webp', content }
 }
