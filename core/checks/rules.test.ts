@@ -30,7 +30,7 @@ describe('what a slide lacks', () => {
     const slide = first(base)
     const deck = applyChanges(base, [
       put(picture({ owner: slide })),
-      put({ id: 'c', owner: slide, kind: 'chart', name: 'Crossings', order: 'a2', chart: { table: 'burnt' } } as unknown as Element),
+      put({ id: 'c', owner: slide, kind: 'chart', name: 'Crossings', order: 'a2', chart: { kind: 'bar', table: 'burnt', across: null, height: null, aggregate: 'sum', order: 'data', lit: [], color: { role: 'accent1' }, litColor: { role: 'accent2' }, format: { decimals: 0, scale: 'none', prefix: '', suffix: '' }, labels: 'all', total: false } } as unknown as Element),
     ])
     expect(found(deck, 'empty').map(finding => [finding.element, finding.remedy])).toEqual([['p', null], ['c', null]])
     const [ofPicture, ofChart] = found(deck, 'empty').map(finding => finding.message)

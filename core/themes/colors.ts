@@ -1,27 +1,31 @@
 import { apartBy, hexOf } from '../color'
-import { roleNames, type AnyRecord, type Change, type Color, type Deck, type Id, type Role } from '../deck'
-import { eachLookRecord, eachObject, exchangeEverywhere, whereIs, type LookTable } from './walk'
+import {
+  applyChanges, backdropOf, elementsOf, groundOf, isEmptyText, roleNames, shownElements, slidesOf, styleOf, themeUnder,
+  type Change, type Color, type Deck, type Element, type Id, type Role, type ShownElement, type Slide,
+} from '../deck'
+import { readItems } from '../diagrams'
+import { eachLookRecord, eachObject, exchanged, exchangeEverywhere, whereIs } from './walk'
 
-/** A place where a colour stands. */
+/** A thing on which a colour is seen: an element of a slide, its ground; or a record that no slide shows. */
 export interface ColorPlace {
-  table: LookTable
-  id: Id
+  /** Null is the slide's ground, or a record that is no element. */
+  element: Id | null
   /** What it is on: the element's name, or what kind of thing. */
   name: string
   /** “slide 3”, “layout Chapter”. */
   where: string
+  /** Null where no slide shows it. */
   slide: Id | null
-  /** How often it stands in this record. */
-  count: number
 }
 
-/** A colour in use and all places where it stands. */
+/** A colour in use and all places where it is seen. */
 export interface ColorUse {
   /** Null where it is a value of its own and no role. */
   role: Role | null
   /** #rrggbb, small letters. */
   hex: string
   places: ColorPlace[]
+  /** How many things on slides are seen in it. */
   count: number
 }
 
@@ -31,32 +35,102 @@ const isHex = (value: Record<string, unknown>): value is { hex: string, alpha?: 
 /** The palette and names are not places where a colour is used. */
 const notPlaces = ['palette', 'name', 'id']
 
-function colorsIn(record: AnyRecord, found: (key: string) => void) {
-  for (const [field, value] of Object.entries(record)) {
-    if (notPlaces.includes(field)) continue
+const keyOf = (value: Record<string, unknown>): string | null => (isHex(value) ? value.hex.toLowerCase() : isRole(value) ? value.role : null)
+
+/** The colours that stand in some fields, each once. */
+function keysIn(fields: object, except: readonly string[] = notPlaces): Set<string> {
+  const keys = new Set<string>()
+  for (const [field, value] of Object.entries(fields)) {
+    if (except.includes(field)) continue
     eachObject(value, inner => {
-      if (isHex(inner)) found(inner.hex.toLowerCase())
-      else if (isRole(inner)) found(inner.role)
+      const key = keyOf(inner)
+      if (key) keys.add(key)
     })
   }
+  return keys
 }
 
-/** Every colour that a deck uses, those that are no roles first, then by how often; each with all places where it stands. */
+const accents: readonly Role[] = ['accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6']
+
+/** What an element is coloured by where it says nothing itself, as the fields that would say so: what it is drawn in by default. */
+function unsaid(deck: Deck, element: ShownElement): Partial<Element> {
+  if (element.kind === 'text') {
+    if (isEmptyText(element.text) || element.color !== undefined || (element.paint && 'kind' in element.paint)) return {}
+    return { color: styleOf(deck, element).color } as Partial<Element>
+  }
+  if (element.kind === 'table') return element.color ? {} : ({ color: { role: 'accent1' } } as Partial<Element>)
+  if (element.kind === 'icon') return element.color ? {} : ({ color: { role: 'ink' } } as Partial<Element>)
+  return {}
+}
+
+/** The roles that a diagram is drawn in: one, or those of its items in turn. */
+function rolesOfDiagram(element: ShownElement & { kind: 'diagram' }): Role[] {
+  const { role, each } = element.options ?? {}
+  if (each) return [...new Set(readItems(element.text).map((_, index) => accents[index % accents.length]!))]
+  return [accents.includes(role as Role) ? (role as Role) : 'accent1']
+}
+
+const saidKeys = new WeakMap<ShownElement, ReadonlySet<string>>()
+/** What an element's own fields say, kept with it: a deck's colours are asked for at every edit. */
+function keysSaid(element: ShownElement): ReadonlySet<string> {
+  let keys = saidKeys.get(element)
+  if (!keys) {
+    const { chart, ...rest } = element as ShownElement & { chart?: { litColor: Color, lit: readonly string[], color: Color } }
+    // A diagram's options are read by `rolesOfDiagram`; a chart's lit colour is seen where something is lit.
+    const drawn = chart ? { ...rest, chart: { color: chart.color, ...(chart.lit.length ? { litColor: chart.litColor } : {}) } } : rest
+    saidKeys.set(element, (keys = keysIn(drawn, element.kind === 'diagram' ? [...notPlaces, 'options'] : notPlaces)))
+  }
+  return keys
+}
+
+/** The colours that an element is seen in, each once: its own, those that its layout or style gives it, those that it is drawn in by default. */
+function keysOfElement(deck: Deck, element: ShownElement): Set<string> {
+  const keys = new Set(keysSaid(element))
+  for (const key of keysIn(unsaid(deck, element))) keys.add(key)
+  if (element.kind === 'diagram') for (const role of rolesOfDiagram(element)) keys.add(role)
+  if (element.kind === 'text' || element.kind === 'diagram') {
+    const marked = themeUnder(deck, element.owner).accents
+    eachObject(element.text, value => {
+      if (value.type === 'accent') for (const key of keysIn(marked?.[(value.attrs as { name: string }).name] ?? {})) keys.add(key)
+      if (value.type === 'link') keys.add('link')
+    })
+  }
+  return keys
+}
+
+const groundKeys = (deck: Deck, slide: Slide) => {
+  const { fill, ...others } = backdropOf(deck, slide)
+  // A fill that covers all leaves nothing of the colour beneath it to be seen.
+  return fill ? keysIn({ fill, ...others }) : keysIn({ ground: groundOf(deck, slide), ...others })
+}
+
+/** Every colour that a deck's slides are seen in, those that are no roles first, then by how often; each with all places where it is seen. Colours that only layouts and masters hold which no slide shows come with a count of 0. */
 export function colorsInUse(deck: Deck): ColorUse[] {
   const uses = new Map<string, ColorUse>()
   const palette = deck.theme.theme!.palette
-  eachLookRecord(deck, (table, record) => {
-    const counts = new Map<string, number>()
-    colorsIn(record, key => counts.set(key, (counts.get(key) ?? 0) + 1))
-    for (const [key, count] of counts) {
-      const role = key.startsWith('#') ? null : (key as Role)
-      let use = uses.get(key)
-      if (!use) uses.set(key, (use = { role, hex: role ? palette[role] : key, places: [], count: 0 }))
-      const { words, slide } = whereIs(deck, table, record)
-      const name = 'name' in record && table !== 'theme' ? String(record.name) : table === 'theme' ? 'Text styles and ground' : table === 'slides' ? 'Ground' : table
-      use.places.push({ table, id: record.id, name, where: words, slide, count })
-      use.count += count
+  const useOf = (key: string): ColorUse => {
+    let use = uses.get(key)
+    const role = key.startsWith('#') ? null : (key as Role)
+    if (!use) uses.set(key, (use = { role, hex: role ? palette[role] : key, places: [], count: 0 }))
+    return use
+  }
+  slidesOf(deck).forEach((slide, index) => {
+    const where = `slide ${index + 1}`
+    const seen = (keys: Iterable<string>, place: { element: Id | null, name: string }) => {
+      for (const key of keys) {
+        const use = useOf(key)
+        use.places.push({ ...place, where, slide: slide.id })
+        use.count++
+      }
     }
+    seen(groundKeys(deck, slide), { element: null, name: 'Background' })
+    for (const element of shownElements(deck, slide.id, true)) seen(keysOfElement(deck, element), { element: element.id, name: element.name })
+  })
+  eachLookRecord(deck, (table, record) => {
+    if (table !== 'layouts' && table !== 'masters' && table !== 'elements') return
+    const { words, slide } = whereIs(deck, table, record)
+    if (slide) return
+    for (const key of keysIn(record)) if (!uses.get(key)?.count) useOf(key).places.push({ element: table === 'elements' ? record.id : null, name: 'name' in record ? String(record.name) : '', where: words, slide: null })
   })
   return [...uses.values()].sort((a, b) => Number(a.role !== null) - Number(b.role !== null) || b.count - a.count)
 }
@@ -65,17 +139,47 @@ type From = { hex: string } | { role: Role }
 const matches = (from: From) => (value: Record<string, unknown>) => ('hex' in from ? isHex(value) && value.hex.toLowerCase() === from.hex.toLowerCase() : isRole(value) && value.role === from.role)
 
 /**
- * Replaces a colour in all places. Its transparency stays; a tint stays where one role takes another's place, and goes
- * where a value does.
+ * Replaces a colour wherever it is seen: where it is written, and on each element that its layout, its style or its kind gives it,
+ * which then says so itself. Its transparency stays; a tint stays where one role takes another's place, and goes where a value does.
+ * A diagram is drawn in accents alone: where `to` is none, its own stay.
  */
 export function replaceColor(deck: Deck, wish: { from: From, to: Color }): Change[] {
   const match = matches(wish.from)
-  return exchangeEverywhere(deck, value => {
+  const exchange = (value: Record<string, unknown>) => {
     if (!match(value)) return undefined
     const alpha = value.alpha === undefined ? {} : { alpha: value.alpha }
     const tint = value.tint !== undefined && 'role' in wish.to ? { tint: value.tint } : {}
     return { ...wish.to, ...tint, ...alpha }
-  }, notPlaces)
+  }
+  const written = exchangeEverywhere(deck, exchange, notPlaces)
+  const next = applyChanges(deck, written)
+  const given = slidesOf(next).flatMap(slide => {
+    const own = new Map(elementsOf(next, slide.id).map(element => [element.id, element]))
+    return shownElements(next, slide.id, true).flatMap((element): Change[] => {
+      const record = own.get(element.id)
+      const fields = record ? fieldsGiven(next, element, record, wish, exchange) : {}
+      return Object.keys(fields).length ? [{ do: 'set', table: 'elements', id: element.id, fields }] : []
+    })
+  })
+  return [...written, ...given]
+}
+
+/** The fields that an element must say itself for a colour that it was only given to be exchanged. */
+function fieldsGiven(deck: Deck, element: ShownElement, record: Element, wish: { from: From, to: Color }, exchange: (value: Record<string, unknown>) => unknown): Record<string, unknown> {
+  const fields: Record<string, unknown> = {}
+  for (const [field, value] of Object.entries({ ...element, ...unsaid(deck, element) })) {
+    if (field in record || notPlaces.includes(field) || field === 'text' || field === 'options') continue
+    const made = exchanged(value, exchange)
+    if (made !== value) fields[field] = made
+  }
+  if (element.kind === 'diagram' && !element.options?.each && 'role' in wish.from && 'role' in wish.to && accents.includes(wish.to.role) && rolesOfDiagram(element).includes(wish.from.role)) fields.options = { ...element.options, role: wish.to.role }
+  return fields
+}
+
+/** How many of the places where a colour is seen cannot take another: diagrams that are drawn in accents alone, or in each in turn. */
+export const placesThatStay = (deck: Deck, wish: { from: From, to: Color }): number => {
+  const key = 'hex' in wish.from ? wish.from.hex.toLowerCase() : wish.from.role
+  return colorsInUse(applyChanges(deck, replaceColor(deck, wish))).find(use => (use.role ?? use.hex) === key)?.count ?? 0
 }
 
 /** The role whose colour is nearest to a value (#rrggbb), and how far it is away (OKLab). */

@@ -1,12 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { checkConsistency } from '../checks'
-import { applyChanges, elementsOf, groundHex, layoutsOf, mend, onlySlides, readDeck, shownElements, slidesOf, styleOf, takeSlides, themeUnder, type Change, type Color, type Deck, type TextElement } from '../deck'
+import { applyChanges, elementsOf, groundHex, layoutsOf, mend, onlySlides, readDeck, shownElements, slidesOf, styleOf, takeSlides, themeUnder, type Change, type Color, type Deck, type Element, type TextElement } from '../deck'
 import { familyNamed, houseTheme, insertOutline, layOut, outlineOf, setLayout, settleAgendas, setAgenda } from '../layouts'
 import { schemes } from '../color'
 import { countingContext, freshDeck, textElement } from '../testing'
 import {
-  addLayout, arrangeLayout, colorsInUse, departuresOf, duplicateLayout, fontsInUse, putTheme, removeLayout, removeStyle, replaceColor, replaceFont, returnToStyle, slidesOfLayout, takeIntoStyle, themeDeckOf, turnIntoRole,
+  addLayout, arrangeLayout, colorsInUse, departuresOf, duplicateLayout, fontsInUse, placesThatStay, putTheme, removeLayout, removeStyle, replaceColor, replaceFont, returnToStyle, slidesOfLayout, takeIntoStyle, themeDeckOf, turnIntoRole,
 } from './index'
 
 const context = countingContext('t')
@@ -30,7 +30,41 @@ describe('colours in use', () => {
   it('are found in shapes and in words, whatever the case of their letters, and counted', () => {
     const [own] = colorsInUse(deck)
     expect(own).toMatchObject({ role: null, hex: '#b5179e', count: 6 })
-    expect(own!.places[0]).toMatchObject({ name: 'Patch', where: 'slide 1' })
+    expect(own!.places.find(place => place.name === 'Patch')).toMatchObject({ element: 'p0', where: 'slide 1' })
+  })
+
+  it('are counted and replaced where they are seen: given by layouts, styles and kinds as well, and not twice', () => {
+    const base = freshDeck()
+    const slides = Array.from({ length: 3 }, (_, index) => ({ title: `Slide ${index}`, lines: ['Boats', 'Quays', 'Crew'].map(text => ({ text: `${text}: more of them`, level: 1 })) }))
+    let seen = applyChanges(base, insertOutline(base, { after: slidesOf(base)[0]!.id, slides }, context))
+    for (const slide of slidesOf(seen).slice(1)) seen = applyChanges(seen, layOut(seen, { slide: slide.id, family: familyNamed('cards-row')! }, context))
+    const last = slidesOf(seen).at(-1)!.id
+    seen = applyChanges(seen, [
+      { do: 'put', table: 'elements', record: { id: 'rows', owner: last, kind: 'table', name: 'Rows', order: 'a8', table: null, columns: [], cells: [['Place'], ['Quay']] } as unknown as Element },
+      { do: 'put', table: 'elements', record: { id: 'steps', owner: last, kind: 'diagram', name: 'Steps', order: 'a9', family: 'steps', text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'One' }] }] } } as unknown as Element },
+      { do: 'put', table: 'elements', record: { id: 'bars', owner: last, kind: 'chart', name: 'Bars', order: 'aA', chart: { kind: 'bar', table: null, across: null, height: null, aggregate: 'sum', order: 'data', lit: [], color: { role: 'accent1' }, litColor: { role: 'accent3' }, format: { decimals: 0, scale: 'none', prefix: '', suffix: '' }, labels: 'all', total: false } } as unknown as Element },
+    ])
+    const use = (of: Deck, role: string) => colorsInUse(of).find(one => one.role === role)
+    const before = use(seen, 'accent1')!
+    for (const name of ['Rows', 'Steps', 'Bars']) expect(before.places.some(place => place.name === name && place.slide === last)).toBe(true)
+    // What the family of the layout gives its cards is written on no slide.
+    const given = before.places.filter(place => place.slide && place.element && !JSON.stringify(seen.elements[place.element]).includes('accent1') && !['Rows', 'Steps'].includes(place.name))
+    expect(given.length).toBeGreaterThan(0)
+    const next = applyChanges(seen, replaceColor(seen, { from: { role: 'accent1' }, to: { role: 'accent5' } }))
+    expect(use(next, 'accent1')?.count ?? 0).toBe(0)
+    expect(use(next, 'accent5')!.count).toBe(before.count + (use(seen, 'accent5')?.count ?? 0))
+    expect(shownElements(next, last).find(element => element.id === 'steps')).toMatchObject({ options: { role: 'accent5' } })
+    expect(valid(next)).toEqual([])
+    // A lit colour of a chart in which nothing is lit is not seen.
+    expect(use(seen, 'accent3')?.places.some(place => place.name === 'Bars') ?? false).toBe(false)
+  })
+
+  it('that a diagram cannot be drawn in stay as they are, and are counted as staying', () => {
+    const base = freshDeck()
+    const slide = slidesOf(base)[0]!.id
+    const seen = applyChanges(base, [{ do: 'put', table: 'elements', record: { id: 'steps', owner: slide, kind: 'diagram', name: 'Steps', order: 'a9', family: 'steps', text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'One' }] }] } } as unknown as Element }])
+    expect(placesThatStay(seen, { from: { role: 'accent1' }, to: { hex: '#123456' } })).toBe(1)
+    expect(placesThatStay(seen, { from: { role: 'accent1' }, to: { role: 'accent2' } })).toBe(0)
   })
 
   it('are replaced in exactly as many places as were counted, and keep their transparency', () => {

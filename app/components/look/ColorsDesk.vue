@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { roleNames, type Color, type Role } from '#core/deck'
-import { colorsInUse, nearestRole, replaceColor, turnIntoRole, type ColorUse } from '#core/themes'
+import { colorsInUse, nearestRole, placesThatStay, replaceColor, turnIntoRole, type ColorUse } from '#core/themes'
 
 /** Every colour in use: those that are no roles first, made roles or replaced everywhere, with a count of what that touches. */
 const store = useDeck()
@@ -18,9 +18,14 @@ function begin(use: ColorUse) {
 }
 const places = (use: ColorUse) => {
   const byPlace = new Map<string, number>()
-  for (const place of use.places) byPlace.set(place.where, (byPlace.get(place.where) ?? 0) + place.count)
+  for (const place of use.places) byPlace.set(place.where, (byPlace.get(place.where) ?? 0) + 1)
   return [...byPlace]
 }
+/** Of the colour that is open: how many of its places cannot take what is chosen. */
+const staying = computed(() => {
+  const use = uses.value.find(one => key(one) === open.value)
+  return use ? placesThatStay(store.deck!, { from: from(use), to: to.value }) : 0
+})
 const words = (color: Color) => ('role' in color ? names[color.role]! : color.hex)
 function replace(use: ColorUse) {
   store.edit(`replace ${use.role ? names[use.role] : use.hex} by ${words(to.value)}`, replaceColor(store.deck!, { from: from(use), to: to.value }))
@@ -37,13 +42,14 @@ function makeRole(use: ColorUse, role: Role) {
     <p class="quiet">{{ own.length ? `${own.length} ${own.length === 1 ? 'colour is a value' : 'colours are values'} of their own and do not follow the palette.` : 'Every colour in this deck is a role of the palette.' }}</p>
     <div v-for="use in uses" :key="key(use)" class="use" :class="{ open: open === key(use) }">
       <div class="line">
-        <i :style="{ background: use.hex }" /><b>{{ use.role ? names[use.role] : use.hex }}</b><span class="quiet amount">{{ use.count }} {{ use.count === 1 ? 'place' : 'places' }}</span>
+        <i :style="{ background: use.hex }" /><b>{{ use.role ? names[use.role] : use.hex }}</b><span class="quiet amount">{{ use.count ? `${use.count} ${use.count === 1 ? 'place' : 'places'}` : 'on no slide' }}</span>
         <button v-if="store.canEdit" class="press small" @click="open === key(use) ? open = null : begin(use)">{{ open === key(use) ? 'Leave it' : 'Replace' }}</button>
       </div>
       <div v-if="open === key(use)" class="more">
         <div class="row"><span class="label">by</span><ColorField :model-value="to" :theme="theme" label="Replace by" @update:model-value="color => color && (to = color)" /></div>
         <ul><li v-for="[where, count] in places(use)" :key="where"><span>{{ where }}</span><span class="amount quiet">{{ count }}</span></li></ul>
-        <button class="press small acts" @click="replace(use)">Replace in {{ use.count }} {{ use.count === 1 ? 'place' : 'places' }}</button>
+        <button class="press small acts" @click="replace(use)">{{ use.count ? `Replace in ${use.count - staying} ${use.count - staying === 1 ? 'place' : 'places'}` : 'Replace' }}</button>
+        <p v-if="staying" class="quiet">{{ staying }} {{ staying === 1 ? 'diagram is' : 'diagrams are' }} drawn in accents of the palette alone and {{ staying === 1 ? 'stays' : 'stay' }}.</p>
         <label v-if="use.role === null" class="turn">or make it the role <select class="field" @change="makeRole(use, ($event.target as HTMLSelectElement).value as Role)"><option value="">choose</option><option v-for="role in roleNames" :key="role" :value="role">{{ names[role] }}</option></select></label>
       </div>
     </div>

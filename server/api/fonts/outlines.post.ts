@@ -18,9 +18,9 @@ export default defineEventHandler(async event => {
   if (words.reduce((sum, { text }) => sum + text.length, 0) > mostLetters) return refuse(413, `The words have more than ${mostLetters.toLocaleString('en')} letters in all. Ask for fewer at once.`)
   const wanted = new Set(words.map(({ font }) => font.family))
   const faces: FaceWithBytes[] = []
-  for (const { hash, ...face } of (await listFonts()).filter(font => wanted.has(font.family))) {
+  for (const { hash, family, weight, italic } of (await listFonts()).filter(font => wanted.has(font.family))) {
     const bytes = await mediaIfThere(hash)
-    if (bytes) faces.push({ ...face, media: hash, bytes })
+    if (bytes) faces.push({ family, weight, italic, media: hash, bytes })
   }
   return await apart('outlines', { words, faces }, { seconds: 15, what: 'The writing of these words' })
 })
