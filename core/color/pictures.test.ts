@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { houseTheme } from '../layouts'
-import { calmestPlace, colorDistance, colorMatrix, dominantColors, likenessApart, likenessOf, shadeFor, throughMatrix, type Raster } from './index'
+import { calmestPlace, colorDistance, colorMatrix, dominantColors, likenessApart, likenessOf, paletteOn, shadeFor, throughMatrix, type Raster } from './index'
 
 /** A raster whose pixels follow from their place. */
 function raster(width: number, height: number, at: (x: number, y: number) => readonly [number, number, number]): Raster {
@@ -43,6 +43,10 @@ describe('treatments', () => {
     const hex = (values: readonly number[]) => `#${values.map(value => Math.round(value).toString(16).padStart(2, '0')).join('')}`
     expect(hex(throughMatrix(two, [0, 0, 0]))).toBe(palette.ink)
     expect(hex(throughMatrix(two, [255, 255, 255]))).toBe(palette.ground)
+    // On a deep ground the two roles change places, and the picture stays no negative of itself.
+    const deep = paletteOn(palette, '#101418')
+    expect(deep.ink).toBe(palette.ground)
+    expect(colorMatrix({ twoTone: { dark: { role: 'ink' }, light: { role: 'ground' } } }, deep)).toEqual(two)
   })
 })
 

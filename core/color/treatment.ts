@@ -1,8 +1,10 @@
 import { modeRgb, useMode as define } from 'culori/fn'
 import type { Treatment } from '../deck'
+import { contrast as ratio } from './contrast'
 import { hexOf, type Palette } from './index'
 
 const rgb = define(modeRgb)
+type Rgb = NonNullable<ReturnType<typeof rgb>>
 
 /** Luma of sRGB values by ITU-R BT.709, as saturation of CSS filters reckons it. */
 const [red, green, blue] = [0.2126, 0.7152, 0.0722]
@@ -42,7 +44,10 @@ export function colorMatrix(treatment: Treatment | null | undefined, palette: Pa
   if (colour !== 1) matrix = after(matrix, saturated(colour))
   if (warmth) matrix = after(matrix, scaled(1 + 0.16 * warmth, 1 + 0.03 * warmth, 1 - 0.2 * warmth))
   if (twoTone) {
-    const [dark, bright] = [rgb(hexOf(twoTone.dark, palette))!, rgb(hexOf(twoTone.light, palette))!]
+    const tones = [hexOf(twoTone.dark, palette), hexOf(twoTone.light, palette)]
+    // Roles may change places on a deep ground: shadows stay the darker of the two, or the picture would be its own negative.
+    const byRole = 'role' in twoTone.dark || 'role' in twoTone.light
+    const [dark, bright] = (byRole ? tones.sort((a, b) => ratio(a, '#000000') - ratio(b, '#000000')) : tones).map(hex => rgb(hex)!) as [Rgb, Rgb]
     const row = (from: number, to: number) => [red * (to - from), green * (to - from), blue * (to - from), 0, from]
     matrix = after(matrix, [...row(dark.r, bright.r), ...row(dark.g, bright.g), ...row(dark.b, bright.b), 0, 0, 0, 1, 0])
   }

@@ -201,6 +201,23 @@ export function groundHex(deck: Deck, slide: Slide): string {
 /** The theme as it is seen on a slide: on a deep ground, ink and ground change places. */
 export const themeOf = (deck: Deck, slide: Slide): Theme => themeOn(ownersOf(deck, slide).theme, groundHex(deck, slide))
 
+/** The theme as it is seen on a slide, layout or master: what its roles look like there. */
+export function themeSeen(deck: Deck, owner: Id): Theme {
+  const slide = slideOrStandIn(deck, owner)
+  return slide ? themeOf(deck, slide) : themeUnder(deck, owner)
+}
+
+/** What covers a slide's plain ground, and who says so; null where nothing does. */
+export function fillOfGround(deck: Deck, slide: Slide): { fill: NonNullable<Backdrop['fill']>, from: 'slide' | 'layout' | 'master' | 'theme' } | null {
+  const { layout, master, theme } = ownersOf(deck, slide)
+  const from = (['slide', 'layout', 'master', 'theme'] as const).find((_, index) => {
+    const owner = [slide, layout, master, theme][index]
+    return owner && (owner.backdrop?.fill !== undefined || owner.ground)
+  })
+  const { fill } = backdropOf(deck, slide)
+  return fill && from ? { fill, from } : null
+}
+
 const plain: TextStyle = {
   name: 'Body', font: 'body', size: 40, leastSize: 24, weight: 400, lineHeight: 1.3, letterSpacing: 0, paragraphSpacing: 0.3,
   color: { role: 'ink' }, align: 'left', bullet: { symbol: '•', color: { role: 'accent1' } },

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { contrast } from '../color'
 import { countingContext, freshDeck, textElement } from '../testing'
-import { addSlide, applyChanges, backdropOf, groundHex, groundOf, shownElements, slidesOf, styleOf, themeOf, type Backdrop, type Change, type Deck, type TextElement } from './index'
+import { addSlide, applyChanges, backdropOf, fillOfGround, groundHex, groundOf, shownElements, slidesOf, styleOf, themeOf, themeSeen, type Backdrop, type Change, type Deck, type TextElement } from './index'
 
 const [light, dark] = ['a', 'b'].map(letter => ({ media: letter.repeat(64), natural: { width: 300, height: 84 } }))
 const base: Deck = (() => {
@@ -33,6 +33,18 @@ describe('a ground', () => {
     expect(contrast(groundHex(deck, slide), '#101010')).toBeLessThan(1.2)
     expect(contrast(themeOf(deck, slide).palette.ink, groundHex(deck, slide))).toBeGreaterThan(7)
     expect(themeOf(base, base.slides[list!.id]!)).toBe(base.theme.theme)
+    // What a hand is shown to choose from is what will be seen there, also on a layout that is edited.
+    expect(themeSeen(deck, slide.id)).toBe(themeOf(deck, slide))
+    expect(themeSeen(applyChanges(base, [set('layouts', slide.layout, { backdrop: { fill: gradient } })]), slide.layout).palette.ink).toBe(base.theme.theme!.palette.ground)
+  })
+
+  it('says what covers its plain colour and from where, and nothing of what a plain colour nearer by has put away', () => {
+    const deck = applyChanges(base, [set('theme', 'theme', { backdrop: { fill: gradient } })])
+    expect(fillOfGround(deck, deck.slides[list!.id]!)).toEqual({ fill: gradient, from: 'theme' })
+    const own = applyChanges(deck, [set('slides', list!.id, { backdrop: { fill: gradient } })])
+    expect(fillOfGround(own, own.slides[list!.id]!)!.from).toBe('slide')
+    const plain = applyChanges(deck, [set('slides', list!.id, { ground: { role: 'accent2' } })])
+    expect(fillOfGround(plain, plain.slides[list!.id]!)).toBeNull()
   })
 })
 

@@ -1,5 +1,5 @@
 import { hexOf, hexOver, readableOn, type Palette } from '../color'
-import { groundHex, slideOrStandIn, styleNamed, themeOf, themeUnder, type Color, type Deck, type DiagramElement, type DrawnIcon, type Paragraph, type Role, type ShownElement, type TextDoc, type TextElement, type TextSetting, type Theme } from '../deck'
+import { groundHex, slideOrStandIn, styleNamed, themeSeen, type Color, type Deck, type DiagramElement, type DrawnIcon, type Paragraph, type Role, type ShownElement, type TextDoc, type TextElement, type TextSetting, type Theme } from '../deck'
 import { fitText, fontOf, type Measurer } from '../text'
 import type { DiagramDrawing, Look, Place, TextPlace } from './drawing'
 import { diagramFamily } from './families'
@@ -91,7 +91,7 @@ const known = new WeakMap<TextDoc, Known>()
 /** A diagram as it is shown in its box: in the theme's colours as the slide's ground lets them be seen, all heads in one size and all words below them in another. Options: `role`, `each` (a colour for each item), `size` px. */
 export function drawDiagram(deck: Deck, element: DiagramElement & ShownElement, measurer: Measurer): DrawnDiagram {
   const slide = slideOrStandIn(deck, element.owner)
-  const theme = slide ? themeOf(deck, slide) : themeUnder(deck, element.owner)
+  const theme = themeSeen(deck, element.owner)
   const ground = slide ? groundHex(deck, slide) : theme.palette.ground
   const before = known.get(element.text)
   if (before && before.theme === theme && before.ground === ground && before.measurer === measurer && before.element.family === element.family && before.element.options === element.options && before.element.box.width === element.box.width && before.element.box.height === element.box.height) return before.made

@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { drawingOfElement } from '../charts'
-import { applyChanges, slidesOf, type Element, type TextElement } from '../deck'
+import { applyChanges, shownElements, slidesOf, themeSeen, type Element, type TextElement } from '../deck'
 import { beat, cue, freshDeck, seasons, textElement, timingContext } from '../testing'
 import { compileSlide, frameAt, leastLength, setLength, stretch, type Score } from '../timing'
-import { handAt, handDrawing, inHandOrder, inkOf, nibs, recordedInk, roughPath, stretchesOf, thinned, tracePicture, type Ink, type Pixels } from './index'
+import { handAt, handDrawing, handDrawingOf, inHandOrder, inkOf, nibs, recordedInk, roughPath, stretchesOf, thinned, tracePicture, type Ink, type Pixels } from './index'
 import { measurePath } from './path'
 
 /** Every letter is a square of half an em that is drawn in one go. */
@@ -94,6 +94,22 @@ describe('drawing an element', () => {
     const starts = score.tracks.get('words')!.drawing!.strokes.map(stroke => measurePath(stroke.d).at(0))
     expect(starts).toHaveLength(11)
     expect(starts.slice(1).every((point, index) => point.y > starts[index]!.y + 1 || point.x > starts[index]!.x)).toBe(true)
+  })
+
+  it('draws in the colours that are seen, also on a deep ground where roles change places', () => {
+    const { deck, slide } = drawnSlide(words)
+    const colorOn = (hex: string) => {
+      const grounded = applyChanges(deck, [{ do: 'set', table: 'slides', id: slide, fields: { ground: { hex } } }])
+      const shape = { id: 'icon', owner: slide, kind: 'icon', name: 'Icon', order: 'a5', icon: { view: [24, 24], paths: [{ d: 'M2 2L20 20', width: 2 }] }, box: { x: 0, y: 0, width: 100, height: 100, angle: 0 } } as unknown as Element
+      const seen = applyChanges(grounded, [{ do: 'put', table: 'elements', record: shape }])
+      const elements = shownElements(seen, slide)
+      return ['words', 'icon'].map(id => [...new Set(handDrawingOf(seen, elements.find(element => element.id === id)!, context)!.strokes.map(stroke => stroke.color))]).concat([[themeSeen(seen, slide).palette.ink]])
+    }
+    for (const hex of ['#ffffff', '#0c1416']) {
+      const [ofWords, ofIcon, ink] = colorOn(hex)
+      expect([ofWords, ofIcon]).toEqual([ink, ink])
+    }
+    expect(colorOn('#ffffff')).not.toEqual(colorOn('#0c1416'))
   })
 
   it('draws shapes, charts and traced pictures, within their frame', () => {

@@ -1,7 +1,7 @@
 import svgpath from 'svgpath'
 import { hexOf, plainColor, type Palette } from '../color'
 import { drawingOfElement } from '../charts'
-import { groundHex, slideOrStandIn, styleNamed, themeUnder, type ChartElement, type Deck, type DiagramElement, type DrawnIcon, type FigureElement, type Id, type PictureElement, type ShapeElement, type ShownElement, type TableElement } from '../deck'
+import { groundHex, slideOrStandIn, styleNamed, themeSeen, type ChartElement, type Deck, type DiagramElement, type DrawnIcon, type FigureElement, type Id, type PictureElement, type ShapeElement, type ShownElement, type TableElement } from '../deck'
 import { drawDiagram, textOfDiagram, type PaintedShape, type Place } from '../diagrams'
 import { drawFigure, figureLook } from '../figures'
 import type { DataTable } from '../data'
@@ -60,7 +60,7 @@ function ofIcon(icon: DrawnIcon, color: string, place: Place, weight = 1): HandS
 }
 
 function ofFigure(deck: Deck, element: FigureElement & ShownElement): HandStroke[] {
-  const theme = themeUnder(deck, element.owner)
+  const theme = themeSeen(deck, element.owner)
   const { parts, view: [left, top, width, height] } = drawFigure({ look: figureLook(element, theme), pose: element.pose }, theme.palette)
   const scale = Math.min(element.box.width / width, element.box.height / height)
   const [x, y] = [(element.box.width - width * scale) / 2 - (element.facing === 'left' ? -(left + width) : left) * scale, element.box.height - (top + height) * scale]
@@ -73,7 +73,7 @@ function ofFigure(deck: Deck, element: FigureElement & ShownElement): HandStroke
 function ofChart(deck: Deck, element: ChartElement & ShownElement, { ink, measurer, table }: DrawingContext): HandStroke[] {
   const drawing = drawingOfElement(deck, element, null, table, measurer)
   if (!drawing) return []
-  const theme = themeUnder(deck, element.owner)
+  const theme = themeSeen(deck, element.owner)
   const spec = element.chart!
   const color = hexOf({ role: 'ink' }, theme.palette)
   const label = (one: (typeof drawing.labels)[number]) => one.lines.flatMap((words, index) => {
@@ -109,7 +109,7 @@ function ofDiagram(deck: Deck, element: DiagramElement & ShownElement, { ink, me
 function ofTable(deck: Deck, element: TableElement & ShownElement, { ink, measurer, table }: DrawingContext): HandStroke[] {
   const layout = layoutOfTable(deck, element, table, measurer)
   if (!layout) return []
-  const theme = themeUnder(deck, element.owner)
+  const theme = themeSeen(deck, element.owner)
   const body = styleNamed(theme, 'body')
   const family = body.family ?? theme.fonts[body.font]
   const color = hexOf({ role: 'ink' }, theme.palette)
@@ -149,7 +149,7 @@ const known = new WeakMap<ShownElement, { parts: readonly unknown[], drawing: Ha
 export function handDrawingOf(deck: Deck, element: ShownElement, context: DrawingContext): HandDrawing | null {
   const slide = slideOrStandIn(deck, element.owner)
   const table = (element.kind === 'chart' ? element.chart?.table : element.kind === 'table' ? element.table : null) ?? null
-  const parts = [context.ink, context.measurer, themeUnder(deck, element.owner), slide && groundHex(deck, slide), table === null ? null : context.table(table)]
+  const parts = [context.ink, context.measurer, themeSeen(deck, element.owner), slide && groundHex(deck, slide), table === null ? null : context.table(table)]
   const last = known.get(element)
   if (last && parts.every((part, index) => part === last.parts[index])) return last.drawing
   const drawing = drawn(deck, element, context)
@@ -158,7 +158,7 @@ export function handDrawingOf(deck: Deck, element: ShownElement, context: Drawin
 }
 
 function drawn(deck: Deck, element: ShownElement, context: DrawingContext): HandDrawing | null {
-  const { palette } = themeUnder(deck, element.owner)
+  const { palette } = themeSeen(deck, element.owner)
   if (element.kind === 'picture') return ofPicture(element, hexOf({ role: 'ink' }, palette), context.ink)
   const strokes = strokesOfElement(deck, element, context, palette)
   return strokes.length ? handDrawing(strokes) : null

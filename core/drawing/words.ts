@@ -1,6 +1,6 @@
 import svgpath from 'svgpath'
 import { hexOf } from '../color'
-import { styleOf, themeUnder, type Deck, type Mark, type ShownElement, type TextElement } from '../deck'
+import { styleOf, themeSeen, type Deck, type Mark, type ShownElement, type TextElement } from '../deck'
 import { fontOf, insetOf, layoutOfElement, leftOfLine, lettersAlong, topOfLines, type Font, type Line, type Measurer } from '../text'
 import type { Ink } from './ink'
 import { stretchesOf, type HandStroke } from './stroke'
@@ -36,7 +36,7 @@ export function baselineOf(ink: Ink, fonts: readonly Font[], sample: string, hei
 
 /** The strokes of a text element, line by line and word by word, px from its top left corner. */
 export function strokesOfText(deck: Deck, element: TextElement & ShownElement, ink: Ink, measurer: Measurer): HandStroke[] {
-  const theme = themeUnder(deck, element.owner)
+  const theme = themeSeen(deck, element.owner)
   const style = styleOf(deck, element)
   const layout = layoutOfElement(deck, element, measurer)
   const inset = insetOf(element)

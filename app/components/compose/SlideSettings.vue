@@ -1,10 +1,24 @@
 <script setup lang="ts">
-import { fieldLimits, groundOf, putTransition, setFields, type Slide, textOf, type TransitionReach } from '#core/deck'
+import { cssColor, cssGradient } from '#core/color'
+import { fieldLimits, fillOfGround, groundOf, putTransition, setFields, themeUnder, type Slide, textOf, type TransitionReach } from '#core/deck'
 import { namedEasings, transitionNamed, transitions } from '#core/timing'
 
 const store = useDeck()
 const slide = computed(() => store.deck!.slides[store.slideId!])
 const set = (label: string, fields: Partial<Slide>) => slide.value && store.edit(label, setFields(store.deck!, { table: 'slides', id: slide.value.id, fields }))
+const [route, router, stage] = [useRoute(), useRouter(), useStageHost()]
+/** As the ground is painted: it is what roles are seen on, and its own roles do not change with it. */
+const theme = computed(() => themeUnder(store.deck!, store.slideId!))
+const froms = { slide: 'of this slide', layout: 'from its layout', master: 'from its master', theme: 'from the theme' } as const
+/** What covers the plain colour of the ground, and who says so. */
+const cover = computed(() => {
+  const found = slide.value && fillOfGround(store.deck!, slide.value)
+  if (!found) return null
+  const { fill } = found
+  const { palette } = theme.value
+  const background = fill.kind === 'picture' ? `center / cover url("${stage.host.mediaUrl(fill.media, 80)}")` : fill.kind === 'corners' ? `linear-gradient(135deg, ${cssColor(fill.colors[0]!, palette)}, ${cssColor(fill.colors[2]!, palette)})` : cssGradient(fill, palette)!
+  return { words: fill.kind === 'picture' ? 'A picture' : fill.kind === 'corners' ? 'Four colours' : 'A gradient', from: froms[found.from], look: { background } }
+})
 const kind = computed(() => transitionNamed(slide.value?.transition?.effect ?? 'cut'))
 const { boxAt, put } = usePutting()
 /** The credit lines of everything the deck shows, as a text on this slide. */
@@ -39,8 +53,10 @@ const notes = (event: Event) => store.editText('write notes', setFields(store.de
     </template>
     <div v-if="reaches.length && store.canEdit" class="spread"><span class="quiet">The same for</span><button v-for="one in reaches" :key="one.reach" class="press small" @click="spread(one.reach)">{{ one.words }}</button></div>
     <UsualBox v-if="store.canEdit && store.slides[0]?.id !== slide.id" :slide="slide.id" what="transition" />
-    <div class="row"><span class="label">Ground</span><ColorField :model-value="groundOf(store.deck!, slide)" :theme="store.deck!.theme.theme!" label="Ground" @update:model-value="ground => set('change the ground', { ground: ground ?? undefined })" /></div>
-    <button v-if="slide.ground" class="press small back" @click="set('change the ground', { ground: undefined })">Back to the layout’s ground</button>
+    <div v-if="cover" class="row" data-test="ground-cover"><span class="label">Ground</span><span class="cover"><i :style="cover.look" />{{ cover.words }}<span class="quiet">{{ cover.from }}</span></span></div>
+    <div class="row"><span class="label">{{ cover ? 'Plain instead' : 'Ground' }}</span><ColorField :model-value="groundOf(store.deck!, slide)" :theme="theme" label="Ground" @update:model-value="ground => set('change the ground', { ground: ground ?? undefined })" /></div>
+    <button v-if="cover && store.canEdit" class="press small back" @click="router.replace({ query: { ...route.query, look: 'ground' } })">Change it in Look</button>
+    <button v-if="slide.ground && store.canEdit" class="press small back" @click="set('change the ground', { ground: undefined })">Back to the layout’s ground</button>
     <button v-if="store.canEdit && !store.isForm" class="press small back" @click="putCredits">Put the credit lines here</button>
     <BoardSettings />
     <label class="notes">Notes for the speaker<textarea class="field" v-bind="fieldLimits('slides', 'notes')" rows="5" :value="slide.notes" :readonly="!store.canEdit" @input="notes" /></label>
@@ -52,4 +68,6 @@ const notes = (event: Event) => store.editText('write notes', setFields(store.de
 .notes { display: flex; flex-direction: column; gap: 4px; color: var(--second); margin-top: 8px; }
 .spread { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; margin: 4px 0 8px; }
 .back { align-self: flex-start; }
+.cover { display: inline-flex; align-items: center; gap: 8px; }
+.cover i { flex: none; width: 34px; height: 20px; border-radius: 4px; border: 1px solid var(--line); }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { cssColor } from '#core/color'
-import { slideOrStandIn, styleOf, themeOf, type Deck, type ShownElement, type TextElement } from '#core/deck'
+import { styleOf, themeSeen, type Deck, type ShownElement, type TextElement } from '#core/deck'
 import { bulletOf, indentOf, insetOf, layoutOfElement } from '#core/text'
 import { fontStack } from '#stage'
 
@@ -12,7 +12,7 @@ const place = ref<HTMLElement>()
 
 const style = computed(() => styleOf(props.deck, props.element))
 const layout = computed(() => layoutOfElement(props.deck, props.element, host.host.measurer))
-const theme = computed(() => { const slide = slideOrStandIn(props.deck, props.element.owner); return slide ? themeOf(props.deck, slide) : props.deck.theme.theme! })
+const theme = computed(() => themeSeen(props.deck, props.element.owner))
 const palette = computed(() => theme.value.palette)
 const editor = useTextEditor({ element: () => props.element.id, place, label: () => props.element.name, onDone: () => emit('done'), selectAll: true, setting: () => style.value, colorOf: color => cssColor(color, palette.value) })
 const look = computed(() => {

@@ -41,7 +41,7 @@ const setAlpha = (percent: number) => {
         <div v-if="role" class="swatches tints" role="group" aria-label="Tint of the role">
           <button v-for="tint in tints" :key="tint" :class="{ on: (role.tint ?? 0) === tint }" :style="{ background: cssColor({ role: role.role, tint }, theme.palette) }" :aria-label="tint ? `${Math.abs(tint) * 100} % ${tint < 0 ? 'darker' : 'lighter'}` : 'as it is'" @click="emit('update:modelValue', tinted(tint))" />
         </div>
-        <label v-if="modelValue" class="alpha">Solid<input type="range" min="0" max="100" step="5" :value="(modelValue.alpha ?? 1) * 100" :aria-label="`How solid ${label.toLowerCase()} is`" @change="setAlpha(Number(($event.target as HTMLInputElement).value))"><span class="amount">{{ Math.round((modelValue.alpha ?? 1) * 100) }} %</span></label>
+        <div v-if="modelValue" class="alpha">Solid<SliderField :model-value="Math.round((modelValue.alpha ?? 1) * 100)" :label="`How solid ${label.toLowerCase()} is`" :most="100" :step="5" unit="%" @update:model-value="setAlpha" /></div>
         <form class="exact" @submit.prevent="take(close)"><input v-model="text" class="field amount" placeholder="#12615c" aria-label="Value as hex" title="Hex, rgb(), hsl() or oklch()"><button class="press small">Take</button></form>
         <p v-if="wrong" class="wrong">{{ wrong }}</p>
         <button v-if="none" class="press small" @click="emit('update:modelValue', null); close()">None</button>
@@ -62,7 +62,7 @@ const setAlpha = (percent: number) => {
 .swatches button.on { outline: 2px solid var(--act); outline-offset: 1px; }
 .tints button { width: 22px; height: 16px; border-radius: 4px; }
 .alpha { display: flex; align-items: center; gap: 8px; font-size: 13px; color: var(--second); }
-.alpha input { flex: 1; min-width: 0; accent-color: var(--act); }
+.alpha .slider { flex: 1; }
 .exact { display: flex; gap: 6px; }
 .exact .field { width: 118px; }
 .wrong { color: var(--wrong); font-size: 12.5px; margin: 0; }

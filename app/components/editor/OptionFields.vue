@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import type { Options } from '#core/deck'
+import { themeSeen, type Options } from '#core/deck'
 import { colorOption, colorValue, measurePath, mostWords, optionOf, type Effect } from '#core/timing'
 
 /** What an effect or a transition lets one choose. */
 const props = defineProps<{ of: Pick<Effect, 'options'>, options: Options }>()
 const emit = defineEmits<{ set: [options: Options] }>()
 const store = useDeck()
+const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : store.deck!.theme.theme!))
 const set = (name: string, value: string | number | boolean) => emit('set', { ...props.options, [name]: value })
 /** Keeps a way that was written, where it is one. */
 function setPath(name: string, path: string) {
@@ -24,7 +25,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
     <select v-if="option.kind === 'choice'" class="field" :aria-label="option.label" :value="optionOf<string>(of, options, option.name)" @change="set(option.name, text($event))"><option v-for="item in option.values" :key="item.value" :value="item.value">{{ item.label }}</option></select>
     <NumberField v-else-if="option.kind === 'number'" :model-value="optionOf<number>(of, options, option.name)" :label="option.label" :unit="option.unit" :least="option.least" :most="option.most" :step="option.step" :decimals="option.step < 1 ? 2 : 0" @update:model-value="amount => set(option.name, amount)" />
     <label v-else-if="option.kind === 'yes'" class="yes"><input type="checkbox" :checked="optionOf<boolean>(of, options, option.name)" @change="set(option.name, ($event.target as HTMLInputElement).checked)">{{ option.label }}</label>
-    <ColorField v-else-if="option.kind === 'color'" :model-value="colorOption(of, options, option.name)" :theme="store.deck!.theme.theme!" :label="option.label" @update:model-value="color => color && set(option.name, colorValue(color))" />
+    <ColorField v-else-if="option.kind === 'color'" :model-value="colorOption(of, options, option.name)" :theme="theme" :label="option.label" @update:model-value="color => color && set(option.name, colorValue(color))" />
     <select v-else-if="option.kind === 'element'" class="field" :aria-label="option.label" :value="optionOf<string>(of, options, option.name)" @change="set(option.name, text($event))"><option value="">nothing</option><option v-for="element in store.score?.elements.filter(one => !one.pinned && one.kind !== 'figure') ?? []" :key="element.id" :value="element.id">{{ element.name }}</option></select>
     <textarea v-else-if="option.kind === 'words'" v-written="optionOf<string>(of, options, option.name)" class="field words" rows="2" :aria-label="option.label" :maxlength="mostWords" @change="set(option.name, text($event))" />
     <input v-else v-written="optionOf<string>(of, options, option.name)" class="field amount" maxlength="2000" :aria-label="option.label" spellcheck="false" title="SVG path data, from where the part stands" @change="setPath(option.name, text($event))">

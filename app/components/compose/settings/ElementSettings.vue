@@ -3,7 +3,7 @@ import { ref as shared } from 'vue'
 </script>
 
 <script setup lang="ts">
-import { themeUnder, type ElementKind } from '#core/deck'
+import { themeSeen, type ElementKind } from '#core/deck'
 
 /** The tab that was looked at last, kept from part to part. */
 const wanted = shared('own')
@@ -18,7 +18,7 @@ const chosen = computed(() => stage.chosen)
 const kinds = computed(() => new Set(chosen.value.map(element => element.kind)))
 const first = computed(() => chosen.value[0])
 const kind = computed<ElementKind | null>(() => (kinds.value.size === 1 ? first.value!.kind : null))
-const theme = computed(() => (store.stageId ? themeUnder(store.deck!, store.stageId) : store.deck!.theme.theme!))
+const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : store.deck!.theme.theme!))
 const ownTabs: Partial<Record<ElementKind, readonly { value: string, label: string }[]>> = {
   text: [{ value: 'own', label: 'Words' }, { value: 'list', label: 'List' }, { value: 'look', label: 'Look' }],
   picture: [{ value: 'own', label: 'Picture' }, { value: 'look', label: 'Look' }],
