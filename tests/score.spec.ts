@@ -59,6 +59,55 @@ test('a row opens into its parts, whose turns are dragged; what comes later move
   await lay(page, 'Beats as wide as they last')
 })
 
+test('what is under the hand is told at once, wherever it stands, and given up it is as before', async ({ page }) => {
+  await timed(page, 'Told', ['Boats at six', '\tThey wait', 'And leave'], 'Film')
+  await motion(page, 'Title', 'Comes in', 'Rise')
+  const [runs, total] = [page.getByTestId('slide-runs'), page.getByTestId('total')]
+  const seconds = async () => Number.parseFloat((await runs.textContent())!)
+  const before = { runs: await seconds(), total: await total.textContent(), takes: await number(page, 'Duration') }
+
+  // A cue's end: its length in the settings and the length of the beat change while it is dragged.
+  const rise = (await bar(page, /^Rise of Title/).boundingBox())!
+  await page.mouse.move(rise.x + rise.width - 1, rise.y + 10)
+  await page.mouse.down()
+  await page.keyboard.down('Alt')
+  await page.mouse.move(rise.x + rise.width + 119, rise.y + 10, { steps: 3 })
+  await expect.poll(() => number(page, 'Duration')).toBeGreaterThan(before.takes + 0.5)
+  await expect.poll(seconds).toBeGreaterThan(before.runs + 0.5)
+  await expect(total).not.toHaveText(before.total!)
+  await page.keyboard.press('Escape')
+  await page.keyboard.up('Alt')
+  await page.mouse.up()
+  await expect.poll(() => number(page, 'Duration')).toBe(before.takes)
+  await expect.poll(seconds).toBe(before.runs)
+  await expect(total).toHaveText(before.total!)
+
+  // A beat's end: the slide and the deck are longer before it is let go, and as long after.
+  const line = (await page.getByRole('separator', { name: 'End of beat 1' }).boundingBox())!
+  await page.mouse.move(line.x + 5, line.y + 40)
+  await page.mouse.down()
+  await page.mouse.move(line.x + 105, line.y + 40, { steps: 3 })
+  await expect.poll(seconds).toBeGreaterThan(before.runs + 0.5)
+  const under = [await runs.textContent(), await total.textContent()]
+  await page.mouse.up()
+  await expect(runs).toHaveText(under[0]!)
+  await expect(total).toHaveText(under[1]!)
+
+  // The playhead and the moment that is told below it.
+  const columns = (await page.locator('.columns').boundingBox())!
+  const told = page.locator('.at')
+  await page.mouse.move(columns.x + 20, columns.y + 40)
+  await page.mouse.down()
+  const moments = new Set<string>()
+  for (const px of [60, 100, 140]) {
+    await page.mouse.move(columns.x + px, columns.y + 40)
+    await expect.poll(async () => Math.abs((await page.locator('.playhead').boundingBox())!.x - columns.x - px)).toBeLessThan(3)
+    moments.add((await told.textContent())!)
+  }
+  await page.mouse.up()
+  expect(moments.size).toBe(3)
+})
+
 test('a text says something else from a moment on, and ghosts of ways can be taken hold of', async ({ page }) => {
   await timed(page, 'Said', ['Boats at six', '\tThey wait'])
   const stage = timeStage(page)

@@ -1,8 +1,7 @@
 import { setFields } from '#core/deck'
 import { gestureNamed, poseNamed } from '#core/figures'
-import { effectNamed, lanesOf, partWords, shiftsOf, type ScoreCue } from '#core/timing'
+import { effectNamed, lanesOf, partWords, type ScoreCue } from '#core/timing'
 import type { ScoreColumn } from './score-columns'
-import type { ScoreDrag } from './score-drag'
 
 /** The row of a board’s camera, beside those of elements. */
 export const cameraRow = 'camera'
@@ -13,7 +12,7 @@ export const thinnestBar = 60
 export interface ScoreTurn { cue: string, tone: string, index: number, words: string, x: number, width: number, top: number, step: number, stagger: number }
 
 /** The rows of the score: what moves as one, its cues as bars in lanes, and in an open row the turns of its parts. */
-export function useScoreBars(columns: Ref<readonly ScoreColumn[]>, dragged: Ref<ScoreDrag | null>) {
+export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
   const store = useDeck()
   const stage = useStageHost()
   const board = useBoard()
@@ -21,21 +20,15 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>, dragged: Ref<
   const rows = computed(() => [...score.value.elements].filter(element => !element.pinned).reverse())
   const opened = ref(new Set<string>())
 
-  /** How much later a drag under way lets cues come, seconds. */
-  const shifts = computed(() => {
-    const waits = dragged.value?.delays
-    return waits ? new Map(score.value.beats.flatMap(beat => [...shiftsOf(beat.cues.map(item => item.cue), waits)])) : null
-  })
   /** How wide the words beside a bar that is too narrow for them are, px, about. */
   const besideBar = (label: string) => label.length * 6.4 + 14
   /** What moves as one: the cues of an element, or of a board’s camera. */
   const cuesOfRow = (row: string) => (row === cameraRow ? (score.value.board?.camera.legs ?? []).map(leg => leg.cue) : score.value.tracks.get(row)?.cues ?? [])
-  /** The bars of one row, each in the first lane where it lies on no other; a drag under way is shown before it is an edit. */
+  /** The bars of one row, each in the first lane where it lies on no other. */
   function barsOf(row: string) {
     const made = cuesOfRow(row).map(item => {
-      const live = dragged.value?.cue === item.cue.id ? dragged.value : null
-      const start = item.start + (shifts.value?.get(item.cue.id) ?? 0)
-      const length = live?.duration !== undefined ? item.end - item.start + live.duration - item.round : item.end - item.start
+      const { start } = item
+      const length = item.end - start
       const column = columns.value[item.beat]!
       const label = row === cameraRow ? `To ${board.nameOf(item.cue.options.view)}` : labelOf(item)
       const plays = item.cue.what === 'media' && item.effect.name !== 'clip-pause' ? Math.min(playing(item), Math.max(0, column.moves + column.hold - start)) : length
@@ -74,9 +67,9 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>, dragged: Ref<
       })
     })
   }
-  const setStagger = (id: string, stagger: number) => {
+  const staggered = (id: string, stagger: number) => {
     const cue = store.deck!.cues[id]
-    if (cue?.parts) store.edit('change the turns of parts', setFields(store.deck!, { table: 'cues', id, fields: { parts: { ...cue.parts, stagger } } }))
+    return cue?.parts ? setFields(store.deck!, { table: 'cues', id, fields: { parts: { ...cue.parts, stagger } } }) : []
   }
   const labelOf = (item: ScoreCue) => (item.cue.effect === 'gesture' ? gestureNamed(String(item.cue.options.gesture))?.label : item.cue.effect === 'take-pose' ? poseNamed(String(item.cue.options.pose)).label : null) ?? effectNamed(item.cue.effect).label + partsSaid(item)
   function partsSaid({ cue, span }: ScoreCue) {
@@ -86,5 +79,5 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>, dragged: Ref<
     if (!cue.parts.range) return `, ${word} by ${word}`
     return to === from || span?.count === 1 ? `, ${word} ${from + 1}` : `, from ${word} ${from + 1}`
   }
-  return { rows, bars, heightOf, turnsOf, opening, opened, toggle, setStagger }
+  return { rows, bars, heightOf, turnsOf, opening, opened, toggle, staggered }
 }

@@ -1,24 +1,23 @@
 import { useLocalStorage } from '@vueuse/core'
 import type { Beat } from '#core/deck'
-import type { ScoreDrag } from './score-drag'
 
 /** One beat as it is laid out. Lengths in px, times in seconds. */
 export interface ScoreColumn { /** px a second in it. */ unit: number, index: number, beat: Beat, x: number, width: number, start: 'open' | 'advance' | 'self', moves: number, hold: number }
 
 /** Beats as columns across the score, to true time or all equally wide, and the playhead over them. `room`: px that the columns have. */
-export function useScoreColumns(room: () => number, dragged: Ref<ScoreDrag | null>) {
+export function useScoreColumns(room: () => number) {
   const store = useDeck()
   const score = computed(() => store.score!)
   const evenly = useLocalStorage('score-evenly', false)
   const least = 150
   /** px a second: the whole slide in sight where beats stay wide enough to be read. */
   const unit = computed(() => {
-    return Math.max(8, Math.min(90, Math.max(300, room()) / Math.max(1, score.value.length)))
+    return Math.max(8, Math.min(90, Math.max(300, room()) / Math.max(1, store.keptScore!.length)))
   })
   const columns = computed<ScoreColumn[]>(() => {
     let x = 0
     return score.value.beats.map(item => {
-      const hold = dragged.value?.beat === item.beat.id && dragged.value.hold !== undefined ? dragged.value.hold : item.hold
+      const { hold } = item
       const wide = evenly.value ? Math.max(least, room() / score.value.beats.length) : Math.max(least, (item.moves + hold) * unit.value)
       const made = { unit: evenly.value ? wide / Math.max(0.5, item.moves + hold) : unit.value, index: item.index, beat: item.beat, x, width: wide, start: item.start, moves: item.moves, hold }
       x += wide

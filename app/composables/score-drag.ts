@@ -3,15 +3,13 @@ import { setFields } from '#core/deck'
 import { laterWaits, nearestMoment, setLength, type ScoreCue } from '#core/timing'
 import type { ScoreColumn } from './score-columns'
 
-/** A drag under way: the waits of the cues that move, or one cue’s length, or one beat’s hold, seconds. */
-export interface ScoreDrag { delays?: ReadonlyMap<string, number>, cue?: string, duration?: number, beat?: string, hold?: number }
-
 /** Bars and lines of the score under the hand: they snap to what else happens, and are kept as an edit when it lets go. `speech`: when something is spoken, seconds into the slide’s voice. */
-export function useScoreDrag(columns: () => readonly ScoreColumn[], dragged: Ref<ScoreDrag | null>, speech: () => readonly { from: number, until: number }[]) {
+export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () => readonly { from: number, until: number }[]) {
   const store = useDeck()
   const many = useScore()
   const sounds = useSounds()
-  const score = computed(() => store.score!)
+  /** As it is, whatever is tried out of it. */
+  const score = computed(() => store.keptScore!)
   /** Whether what comes later in a beat keeps its distance. */
   const ripples = useLocalStorage('score-ripples', false)
 
@@ -20,7 +18,7 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], dragged: Ref
   /** Where the slide’s voice begins and ends to speak, seconds into a beat. */
   function marksInSound(beat: number): number[] {
     const voice = sounds.plan?.soundings.find(one => one.id === sounds.voice?.id)
-    const slide = store.plan?.slides.find(one => one.slide === store.slideId)
+    const slide = store.keptPlan?.slides.find(one => one.slide === store.slideId)
     const start = slide?.beats[beat]?.start
     if (!voice || start === undefined) return []
     return speech().flatMap(({ from, until }) => [from, until]).map(second => voice.start + (second - voice.span.from) / voice.span.speed - start)
@@ -33,11 +31,10 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], dragged: Ref
     return [0, entry.length, ...at, ...marksInSound(beat), ...entry.cues.filter(item => !without.has(item.cue.id)).flatMap(item => [item.start, item.end])]
   }
   const reach = 6
-  function snapped(event: PointerEvent, beat: number, edges: readonly number[], by: number, without: ReadonlySet<string>): number {
+  function snapped(event: PointerEvent, moments: readonly number[], edges: readonly number[], by: number, unit: number): number {
     if (event.altKey) return by
-    const moments = momentsOf(beat, without)
     for (const edge of edges) {
-      const near = nearestMoment(edge + by, moments, reach / columns()[beat]!.unit)
+      const near = nearestMoment(edge + by, moments, reach / unit)
       if (near !== null) return near - edge
     }
     return by
@@ -56,27 +53,26 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], dragged: Ref
     // What follows another of them comes along with it.
     const leading = moving.filter(one => one.anchor.to === 'beat' || !ids.has(one.anchor.cue))
     let far = false
-    const free = (next: PointerEvent) => (next.clientX - event.clientX) / columns()[item.beat]!.unit
-    followPointer(event, next => {
+    const { unit } = columns()[item.beat]!
+    const entry = score.value.beats[item.beat]!
+    const moments = momentsOf(item.beat, ids)
+    const rounds = cue.repeat === 'forever' ? 1 : Math.max(1, cue.repeat)
+    const name = store.deck!.elements[cue.element ?? '']?.name ?? 'the camera'
+    tryWhileDragged(event, () => (part === 'edge' ? `retime ${name}` : moving.length > 1 ? `retime ${moving.length} cues` : 'retime a cue'), next => {
       far ||= Math.abs(next.clientX - event.clientX) > 3
-      if (!far) return
+      if (!far) return null
+      const free = (next.clientX - event.clientX) / unit
       if (part === 'edge') {
-        const by = snapped(next, item.beat, [item.end], free(next), ids)
-        const duration = Math.max(0.05, hundredth(item.round + by / Math.max(1, cue.repeat === 'forever' ? 1 : cue.repeat)))
-        const grown = (duration - item.round) * (cue.repeat === 'forever' ? 1 : cue.repeat)
-        dragged.value = { cue: cue.id, duration, ...(ripples.value ? { delays: laterWaits(score.value.beats[item.beat]!, ids, item.end, grown) } : {}) }
-        return
+        const duration = Math.max(0.05, hundredth(item.round + snapped(next, moments, [item.end], free, unit) / rounds))
+        const later = ripples.value ? laterWaits(entry, ids, item.end, (duration - item.round) * rounds) : new Map<string, number>()
+        return duration === item.round ? null : [...setLength(store.deck!, cue.id, duration), ...many.waiting(later)]
       }
-      const by = Math.max(snapped(next, item.beat, [item.start, item.end], free(next), ids), -Math.min(...leading.map(one => one.delay)))
-      const later = ripples.value ? laterWaits(score.value.beats[item.beat]!, ids, Math.min(item.start, ...leading.map(one => startOf(item.beat, one.id))), by) : []
-      dragged.value = { delays: new Map([...later, ...leading.map(one => [one.id, hundredth(one.delay + by)] as const)]) }
-    }, given => {
-      const made = (given && dragged.value) || {}
-      dragged.value = null
-      if (made.duration !== undefined && made.duration !== item.round) store.edit(`retime ${store.deck!.elements[cue.element ?? '']?.name ?? 'the camera'}`, [...setLength(store.deck!, cue.id, made.duration), ...many.waiting(made.delays ?? new Map())])
-      else if (made.delays && made.duration === undefined) many.shift(made.delays)
+      const by = Math.max(snapped(next, moments, [item.start, item.end], free, unit), -Math.min(...leading.map(one => one.delay)))
+      const later = ripples.value ? laterWaits(entry, ids, Math.min(item.start, ...leading.map(one => startOf(item.beat, one.id))), by) : []
+      return many.waiting(new Map([...later, ...leading.map(one => [one.id, hundredth(one.delay + by)] as const)]))
+    }, (made, given) => {
       // A plain press on one of several chosen ones means that one.
-      else if (given && !far) many.only(cue.id)
+      if (given && !far) many.only(cue.id)
     })
   }
 
@@ -85,13 +81,8 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], dragged: Ref
   /** The line at a beat's end: dragging it changes how long the beat holds. */
   function pressLine(event: PointerEvent, column: ScoreColumn) {
     if (event.button !== 0 || !store.canEdit) return
-    followPointer(event, next => {
-      dragged.value = { beat: column.beat.id, hold: tenth(column.hold + (next.clientX - event.clientX) / column.unit) }
-    }, given => {
-      const hold = dragged.value?.hold
-      dragged.value = null
-      if (given && hold !== undefined) store.edit(`hold beat ${column.index + 1}`, setFields(store.deck!, { table: 'beats', id: column.beat.id, fields: { hold: { kind: 'seconds', seconds: hold } } }))
-    })
+    const { unit, hold } = column
+    tryWhileDragged(event, `hold beat ${column.index + 1}`, next => setFields(store.deck!, { table: 'beats', id: column.beat.id, fields: { hold: { kind: 'seconds', seconds: tenth(hold + (next.clientX - event.clientX) / unit) } } }))
   }
   return { ripples, pressCue, pressLine }
 }

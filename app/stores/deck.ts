@@ -67,8 +67,20 @@ export const useDeck = defineStore('deck', () => {
   const isForm = computed(() => !!deck.value?.info.info?.form && !lookOwner.value)
   const slides = computed(() => (deck.value ? slidesOf(deck.value) : []))
   const purpose = computed(() => deck.value?.info.info?.purpose ?? 'talk')
-  const plan = computed(() => (deck.value ? rundown(deck.value, purpose.value, stage.host) : null))
-  const score = computed(() => (deck.value && slideId.value ? compileSlide(deck.value, slideId.value, stage.host) : null))
+  /** Changes under the hand: everything shows the deck as it would be with them, and nothing of it is kept. */
+  const tried = shallowRef<readonly Change[] | null>(null)
+  const shown = computed(() => {
+    if (!deck.value || !tried.value?.length) return deck.value
+    const fit = fitChanges(deck.value, tried.value)
+    return fit.ok ? applyChanges(deck.value, fit.value.changes) : deck.value
+  })
+  const planOf = (of: Deck | null) => (of ? rundown(of, purpose.value, stage.host) : null)
+  const scoreOf = (of: Deck | null) => (of && slideId.value ? compileSlide(of, slideId.value, stage.host) : null)
+  /** As the deck is, whatever is tried out: what is laid out to scale does not change it under the hand. */
+  const keptPlan = computed(() => planOf(deck.value))
+  const keptScore = computed(() => scoreOf(deck.value))
+  const plan = computed(() => (shown.value === deck.value ? keptPlan.value : planOf(shown.value)))
+  const score = computed(() => (shown.value === deck.value ? keptScore.value : scoreOf(shown.value)))
 
   function settle(next: Deck) {
     if (!next.info.info || !next.theme.theme) return
@@ -154,7 +166,7 @@ export const useDeck = defineStore('deck', () => {
     undoManager?.destroy()
     document?.destroy()
     connection = mirror = undoManager = document = awareness = null
-    id.value = deck.value = slideId.value = cueId.value = moment.value = null
+    id.value = deck.value = slideId.value = cueId.value = moment.value = tried.value = null
     selection.value = []
     status.value = noStatus
     findings.value = unmeasured.value = []
@@ -265,7 +277,7 @@ export const useDeck = defineStore('deck', () => {
   watch(selection, chosen => awareness?.setLocalStateField('selection', chosen.slice(0, mostShared)), { deep: true })
   /** Checks slide by slide, giving way to the person after each few; an edit meanwhile begins anew, with what is known kept. */
   async function check() {
-    const [checked, planned] = [deck.value, plan.value]
+    const [checked, planned] = [deck.value, keptPlan.value]
     if (!checked || !planned) return
     looking.value = true
     const made: Finding[] = []
@@ -289,7 +301,7 @@ export const useDeck = defineStore('deck', () => {
   watchDebounced([deck, checking, () => tables.coming, () => pixels.coming], check, { debounce: 350 })
 
   return {
-    id, deck, status, peers, undoLabel, redoLabel, slideId, lookOwner, stageId, isForm, selection, cueId, moment, playing, loopBeat, findings, unmeasured, looking, canEdit, context, slides, purpose, plan, score,
+    id, deck, status, peers, undoLabel, redoLabel, slideId, lookOwner, stageId, isForm, selection, cueId, moment, playing, loopBeat, findings, unmeasured, looking, canEdit, context, slides, purpose, tried, shown, plan, score, keptPlan, keptScore,
     open, close, edit, editText, undo: () => stepping('undo'), redo: () => stepping('redo'), goToSlide, goTo, stop, select, sharedText, settleText,
     undoManager: () => undoManager, awareness: () => awareness,
   }

@@ -81,11 +81,5 @@ export const useScore = defineStore('score', () => {
     else warn('All beats do so already.')
   }
   const waiting = (waits: ReadonlyMap<Id, number>) => [...waits].flatMap(([id, delay]) => (store.deck!.cues[id]?.delay === delay ? [] : setFields(store.deck!, { table: 'cues', id, fields: { delay } })))
-  /** Moves cues along time: each that does not follow another of them waits for so much longer, seconds. */
-  function shift(waits: ReadonlyMap<Id, number>) {
-    const changes = waiting(waits)
-    if (changes.length) store.edit(changes.length > 1 ? `retime ${changes.length} cues` : 'retime a cue', changes)
-  }
-
-  return { chosen, clipping, beatAt, choose, only, remove, copy, paste, giveToKind, setTempo, setStarts, shift, waiting }
+  return { chosen, clipping, beatAt, choose, only, remove, copy, paste, giveToKind, setTempo, setStarts, waiting }
 })

@@ -8,14 +8,15 @@ export const useSounds = defineStore('sounds', () => {
   const chosenId = ref<Id | null>(null)
   const context = { id: freshId }
 
-  const chosen = computed(() => (chosenId.value ? store.deck?.sounds[chosenId.value] : undefined))
-  const plan = computed<SoundPlan | null>(() => (store.deck && store.plan ? soundPlan(store.deck, store.plan, stage.host) : null))
+  // As shown: with what is under the hand.
+  const chosen = computed(() => (chosenId.value ? store.shown?.sounds[chosenId.value] : undefined))
+  const plan = computed<SoundPlan | null>(() => (store.shown && store.plan ? soundPlan(store.shown, store.plan, stage.host) : null))
   /** Those that lie over the slide at work: voices first, then what else begins with it, beds last. */
   const here = computed(() => {
     const at = store.slides.findIndex(slide => slide.id === store.slideId)
     const rank = { narration: 0, effect: 1, bed: 2 }
-    return soundsOf(store.deck!).filter(sound => {
-      const { first, last } = slidesUnder(store.deck!, sound)
+    return soundsOf(store.shown!).filter(sound => {
+      const { first, last } = slidesUnder(store.shown!, sound)
       return first <= at && at <= last
     }).sort((a, b) => rank[a.use] - rank[b.use])
   })

@@ -5,7 +5,8 @@ import { cameraSpeed, cueSentence, effectNamed, effectsFor, fastestOf, leastLeng
 /** How one cue happens, in words that can be edited. */
 const store = useDeck()
 const many = useScore()
-const cue = computed(() => (store.cueId ? store.deck!.cues[store.cueId] : undefined))
+/** As shown: with what is under the hand in the score. */
+const cue = computed(() => (store.cueId ? store.shown!.cues[store.cueId] : undefined))
 const board = useBoard()
 const isCamera = computed(() => cue.value?.what === 'camera')
 const name = computed(() => (isCamera.value ? 'The camera' : element.value?.name ?? 'A part'))
@@ -30,7 +31,7 @@ const leg = computed(() => store.score?.board?.camera.legs.find(one => one.cue.c
 const rush = computed(() => (leg.value ? fastestOf(leg.value.way, leg.value.cue.cue, leg.value.cue.round) / cameraSpeed.most : 0))
 const rushWords = computed(() => (rush.value < 0.55 ? 'calm' : rush.value < 0.85 ? 'brisk' : 'as fast as is pleasant'))
 /** All of it in a sentence; what stands below changes its words. */
-const sentence = computed(() => (item.value ? cueSentence(store.deck!, item.value, nameOf, board.nameOf(item.value.cue.options.view)) : ''))
+const sentence = computed(() => (item.value ? cueSentence(store.shown!, item.value, nameOf, board.nameOf(item.value.cue.options.view)) : ''))
 const goesBack = computed(() => cue.value?.what === 'emphasis' || cue.value?.what === 'move')
 const repeats = computed(() => goesBack.value || cue.value?.effect === 'gesture')
 const choose = (name: string) => set({ effect: name, options: {}, easing: paceFor(name, cue.value!.what), ...(effectNamed(name).whole ? { parts: undefined } : {}) })

@@ -16,17 +16,14 @@ const even = 150
 interface Placed { slide: RundownSlide, x: number, width: number, title: string }
 
 const unit = computed(() => {
-  const plan = store.plan
+  const plan = store.keptPlan
   if (!plan?.length) return 10
   return Math.max(4, Math.min(40, (visible.value - 24) / plan.length))
 })
-/** A drag under way: what it would change, before it is an edit. */
-const stretch = ref<{ slide: string, by: number } | null>(null)
 const placed = computed<Placed[]>(() => {
   let x = 4
   return (store.plan?.slides ?? []).map(slide => {
-    const length = slide.length + (stretch.value?.slide === slide.slide ? stretch.value.by : 0)
-    const width = byTime.value ? Math.max(least, length * unit.value) : even
+    const width = byTime.value ? Math.max(least, slide.length * unit.value) : even
     const made = { slide, x, width, title: store.deck ? titleOf(store.deck, slide.slide) : '' }
     x += width + 4
     return made
@@ -68,16 +65,12 @@ function scrub(event: PointerEvent) {
 
 /** Dragging a slide's right edge changes the hold of its last beat. */
 function dragEdge(event: PointerEvent, item: Placed) {
-  const from = event.clientX
   const last = item.slide.score.beats.at(-1)
   if (!last || !store.canEdit) return
   const perPixel = 1 / unit.value
-  followPointer(event, move => {
-    stretch.value = { slide: item.slide.slide, by: Math.max(-last.hold, Math.round((move.clientX - from) * perPixel * 10) / 10) }
-  }, given => {
-    const by = stretch.value?.by ?? 0
-    stretch.value = null
-    if (given && by && store.deck) store.edit(`hold slide ${item.slide.index + 1}`, setFields(store.deck, { table: 'beats', id: last.beat.id, fields: { hold: { kind: 'seconds', seconds: Math.round((last.hold + by) * 10) / 10 } } }))
+  tryWhileDragged(event, `hold slide ${item.slide.index + 1}`, move => {
+    const by = Math.max(-last.hold, Math.round((move.clientX - event.clientX) * perPixel * 10) / 10)
+    return by ? setFields(store.deck!, { table: 'beats', id: last.beat.id, fields: { hold: { kind: 'seconds', seconds: Math.round((last.hold + by) * 10) / 10 } } }) : null
   })
 }
 
@@ -145,7 +138,7 @@ watch(() => store.slideId, id => {
           <span v-if="item.slide.transition > 0" class="waist" :title="`Becomes this slide in ${secondsWords(item.slide.transition)}`" aria-hidden="true" />
           <SlideThumb v-if="store.deck && item.width > 64" class="picture" :deck="store.deck" :slide="item.slide.slide" :width="Math.min(84, item.width - 14)" />
           <span v-if="item.width > 150" class="title">{{ item.title || 'Without a title' }}<small class="quiet amount">{{ item.slide.beats.length }} {{ item.slide.beats.length === 1 ? 'beat' : 'beats' }}</small></span>
-          <span class="foot amount"><b>{{ item.slide.index + 1 }}</b><template v-if="item.width > 58"> · {{ (item.slide.length + (stretch?.slide === item.slide.slide ? stretch.by : 0)).toFixed(item.width > 90 ? 1 : 0) }}s</template></span>
+          <span class="foot amount"><b>{{ item.slide.index + 1 }}</b><template v-if="item.width > 58"> · {{ item.slide.length.toFixed(item.width > 90 ? 1 : 0) }}s</template></span>
           <span class="beats" aria-hidden="true"><i v-for="beat in item.slide.beats" :key="beat.index" :style="{ flexGrow: Math.max(0.2, beat.length) }" /></span>
           <span v-if="store.canEdit" class="edge" title="Drag to change how long it holds" @pointerdown.stop="dragEdge($event, item)" />
         </div>

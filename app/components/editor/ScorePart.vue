@@ -1,31 +1,31 @@
 <script setup lang="ts">
+import type { Change } from '#core/deck'
 import type { ScoreTurn } from '~/composables/score-bars'
 
 /** The bar of one part: dragged along time, it changes the time from one part to the next. */
-const props = defineProps<{ turn: ScoreTurn }>()
-const emit = defineEmits<{ stagger: [cue: string, seconds: number] }>()
+const props = defineProps<{ turn: ScoreTurn, /** What gives a cue's parts so much time from one to the next, seconds. */ staggered: (cue: string, seconds: number) => Change[] }>()
 const store = useDeck()
-const by = ref(0)
 const held = (stagger: number) => Math.min(60, Math.max(0, Math.round(stagger * 100) / 100))
+const label = 'change the turns of parts'
 
 function press(event: PointerEvent) {
   if (event.button !== 0 || !store.canEdit || props.turn.index === 0) return
-  followPointer(event, next => { by.value = next.clientX - event.clientX }, given => {
-    const stagger = held(props.turn.stagger + by.value / props.turn.step / props.turn.index)
-    by.value = 0
-    if (given && stagger !== props.turn.stagger) emit('stagger', props.turn.cue, stagger)
+  const { cue, stagger, step, index } = props.turn
+  tryWhileDragged(event, label, next => {
+    const wanted = held(stagger + (next.clientX - event.clientX) / step / index)
+    return wanted === stagger ? null : props.staggered(cue, wanted)
   })
 }
 function nudge(event: KeyboardEvent) {
   if ((event.key !== 'ArrowLeft' && event.key !== 'ArrowRight') || !store.canEdit) return
   event.preventDefault()
   event.stopPropagation()
-  emit('stagger', props.turn.cue, held(props.turn.stagger + (event.key === 'ArrowRight' ? 0.05 : -0.05)))
+  store.edit(label, props.staggered(props.turn.cue, held(props.turn.stagger + (event.key === 'ArrowRight' ? 0.05 : -0.05))))
 }
 </script>
 
 <template>
-  <button class="turn" :class="[turn.tone, { first: turn.index === 0 }]" :style="{ left: `${turn.x + by}px`, top: `${turn.top}px` }" :aria-label="`Turn ${turn.index + 1}: ${turn.words}`" :title="turn.index ? 'Drag to change the time from one to the next' : undefined" @pointerdown="press" @keydown="nudge"><i :style="{ width: `${turn.width}px` }" /><span>{{ turn.words }}</span></button>
+  <button class="turn" :class="[turn.tone, { first: turn.index === 0 }]" :style="{ left: `${turn.x}px`, top: `${turn.top}px` }" :aria-label="`Turn ${turn.index + 1}: ${turn.words}`" :title="turn.index ? 'Drag to change the time from one to the next' : undefined" @pointerdown="press" @keydown="nudge"><i :style="{ width: `${turn.width}px` }" /><span>{{ turn.words }}</span></button>
 </template>
 
 <style scoped>

@@ -12,10 +12,9 @@ const { width } = useElementSize(area)
 const names = 172
 
 const score = computed(() => store.score!)
-const dragged = ref<ScoreDrag | null>(null)
-const { evenly, columns, total, now, scrub } = useScoreColumns(() => width.value - names - 24, dragged)
-const { rows, bars, heightOf, turnsOf, opening, opened, toggle, setStagger } = useScoreBars(columns, dragged)
-const { ripples, pressCue, pressLine } = useScoreDrag(() => columns.value, dragged, () => soundLanes.value?.speech ?? [])
+const { evenly, columns, total, now, scrub } = useScoreColumns(() => width.value - names - 24)
+const { rows, bars, heightOf, turnsOf, opening, opened, toggle, staggered } = useScoreBars(columns)
+const { ripples, pressCue, pressLine } = useScoreDrag(() => columns.value, () => soundLanes.value?.speech ?? [])
 const ways = computed(() => [
   [{ label: 'Beats as wide as they last', type: 'checkbox' as const, checked: !evenly.value, onUpdateChecked: () => { evenly.value = false } }, { label: 'All beats equally wide', type: 'checkbox' as const, checked: evenly.value, onUpdateChecked: () => { evenly.value = true } }],
   [{ label: 'What comes later in a beat moves along', type: 'checkbox' as const, checked: ripples.value, onUpdateChecked: (on: boolean) => { ripples.value = on } }],
@@ -69,7 +68,7 @@ defineExpose({ newBeat })
           <span class="name"><button class="choose" @click="store.select(element.id)"><span>{{ element.name }}</span><span class="quiet">{{ element.kind }}</span></button><button v-if="opening(element.id)" class="press plain small opens" :aria-expanded="opened.has(element.id)" :aria-label="`Parts of ${element.name}`" title="Its parts, each with its turn" @click="toggle(element.id)"><UIcon :name="opened.has(element.id) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'" /></button></span>
           <div class="bars" :style="{ width: `${total}px` }">
             <ScoreBars :bars="bars.get(element.id)!" :name="element.name"  @press="pressCue" />
-            <ScorePart v-for="turn in turnsOf(element.id)" :key="`${turn.cue}-${turn.index}`" :turn="turn" @stagger="(cue, stagger) => setStagger(cue, stagger)" />
+            <ScorePart v-for="turn in turnsOf(element.id)" :key="`${turn.cue}-${turn.index}`" :turn="turn" :staggered="staggered" />
             <UDropdownMenu v-if="store.canEdit" :items="menu(element)" :content="{ align: 'start' }" :ui="{ content: 'max-h-96 overflow-y-auto' }"><button class="plus" :aria-label="`Motion for ${element.name}`"><UIcon name="i-lucide-plus" />motion</button></UDropdownMenu>
           </div>
         </div>

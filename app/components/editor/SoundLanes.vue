@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Sound } from '#core/deck'
+import { setFields, type Sound } from '#core/deck'
 import { spokenIn } from '#core/sound'
 import type { Sounding } from '#core/timing'
 
@@ -33,7 +33,6 @@ function piecesOf(sounding: Sounding): Piece[] {
     return made
   })
 }
-const shift = ref<{ id: string, by: number, unit: number } | null>(null)
 const lanes = computed(() => sounds.here.map(sound => {
   const sounding = sounds.plan?.soundings.find(one => one.id === sound.id)
   return { sound, sounding, peaks: clips.peaks(sound.media), pieces: sounding ? piecesOf(sounding) : [] }
@@ -42,8 +41,6 @@ const words: Readonly<Record<Sound['use'], string>> = { narration: 'voice', bed:
 
 /** How much of a file is left at least, seconds, when its ends are dragged together. */
 const leastLeft = 0.1
-/** An end of a file under the hand: how far it is dragged, seconds, and how wide a second is there, px. */
-const trim = ref<{ id: string, edge: 'from' | 'until', by: number, unit: number } | null>(null)
 const unitAt = (event: PointerEvent) => {
   const at = event.clientX - (event.currentTarget as HTMLElement).closest('.track')!.getBoundingClientRect().left
   return (props.columns.findLast(column => column.x <= at) ?? props.columns[0]!).unit
@@ -56,21 +53,14 @@ function pressTrim(event: PointerEvent, { sound, sounding }: (typeof lanes.value
   const { span } = sounding
   const whole = clips.length(sound.media) ?? span.until
   const [least, most] = edge === 'from' ? [-Math.min(span.from, sound.delay), span.seconds - leastLeft] : [leastLeft - span.seconds, whole - span.until]
-  followPointer(event, next => { trim.value = { id: sound.id, edge, unit, by: Math.min(most, Math.max(least, (next.clientX - event.clientX) / unit)) } }, given => {
-    const by = Math.round((trim.value?.by ?? 0) * 100) / 100
-    trim.value = null
-    if (!given || !by) return
+  tryWhileDragged(event, `trim ${sound.name}`, next => {
+    const by = Math.round(Math.min(most, Math.max(least, (next.clientX - event.clientX) / unit)) * 100) / 100
+    if (!by) return null
     const until = span.until + by
-    sounds.set(edge === 'from' ? { from: Math.max(0, span.from + by) || undefined, delay: Math.max(0, sound.delay + by) } : { until: until >= whole - 0.005 ? undefined : until }, `trim ${sound.name}`)
+    return changed(sound, edge === 'from' ? { from: Math.max(0, span.from + by) || undefined, delay: Math.max(0, sound.delay + by) } : { until: until >= whole - 0.005 ? undefined : until })
   })
 }
-/** How a piece stands while an end is dragged: px to the right, and px wider. */
-function dragged(id: string, first: boolean, last: boolean): { left: number, wider: number } {
-  if (shift.value?.id === id) return { left: shift.value.by * shift.value.unit, wider: 0 }
-  if (trim.value?.id !== id) return { left: 0, wider: 0 }
-  const px = trim.value.by * trim.value.unit
-  return trim.value.edge === 'from' ? (first ? { left: px, wider: -px } : { left: 0, wider: 0 }) : last ? { left: 0, wider: px } : { left: 0, wider: 0 }
-}
+const changed = (sound: Sound, fields: Partial<Sound>) => setFields(store.deck!, { table: 'sounds', id: sound.id, fields })
 
 /** Dragged along time, a sound that begins on this slide waits longer or less. */
 function press(event: PointerEvent, sound: Sound) {
@@ -79,30 +69,23 @@ function press(event: PointerEvent, sound: Sound) {
   if (!store.canEdit || sound.fromSlide !== store.slideId) return
   // As wide as a second is where it was taken hold of.
   const unit = unitAt(event)
-  followPointer(event, next => {
-    const by = (next.clientX - event.clientX) / unit
-    shift.value = Math.abs(next.clientX - event.clientX) > 3 ? { id: sound.id, by: Math.max(by, -sound.delay), unit } : null
-  }, given => {
-    const moved = shift.value
-    shift.value = null
-    if (given && moved) sounds.set({ delay: Math.round((sound.delay + moved.by) * 100) / 100 }, `move ${sound.name}`)
+  tryWhileDragged(event, `move ${sound.name}`, next => {
+    const far = Math.abs(next.clientX - event.clientX) > 3
+    return far ? changed(sound, { delay: Math.max(0, Math.round((sound.delay + (next.clientX - event.clientX) / unit) * 100) / 100) }) : null
   })
 }
 /** Its volume, dragged up and down at its left edge. */
 function pressVolume(event: PointerEvent, sound: Sound) {
   if (event.button !== 0 || !store.canEdit) return
   sounds.choose(sound.id)
-  louder.value = { id: sound.id, volume: sound.volume }
-  followPointer(event, next => {
-    louder.value = { id: sound.id, volume: Math.min(1, Math.max(0, sound.volume + (event.clientY - next.clientY) / 80)) }
-  }, given => {
-    const volume = louder.value?.volume
-    louder.value = null
-    if (given && volume !== undefined && volume !== sound.volume) sounds.set({ volume: Math.round(volume * 100) / 100 }, `change the volume of ${sound.name}`)
-  })
+  louder.value = sound.id
+  tryWhileDragged(event, `change the volume of ${sound.name}`, next => {
+    const volume = Math.round(Math.min(1, Math.max(0, sound.volume + (event.clientY - next.clientY) / 80)) * 100) / 100
+    return volume === sound.volume ? null : changed(sound, { volume })
+  }, () => { louder.value = null })
 }
-const louder = ref<{ id: string, volume: number } | null>(null)
-const volumeOf = (sound: Sound) => (louder.value?.id === sound.id ? louder.value.volume : sound.volume)
+/** The sound whose volume is under the hand. */
+const louder = ref<string | null>(null)
 const speech = computed(() => {
   const voice = lanes.value.find(lane => lane.sound.use === 'narration')
   return voice?.peaks ? spokenIn(voice.peaks) : []
@@ -125,13 +108,13 @@ defineExpose({ speech })
       <button class="name" :aria-label="`${lane.sound.name}, ${words[lane.sound.use]}`" @click="sounds.choose(lane.sound.id)"><span>{{ lane.sound.name }}</span><span class="quiet">{{ words[lane.sound.use] }}</span></button>
       <div class="track" :style="{ width: `${total}px` }">
         <div
-          v-for="(piece, index) in lane.pieces" :key="index" class="piece" :class="lane.sound.use" :data-sound="lane.sound.id" :style="{ left: `${piece.x + dragged(lane.sound.id, index === 0, index === lane.pieces.length - 1).left}px`, width: `${Math.max(2, piece.width + dragged(lane.sound.id, index === 0, index === lane.pieces.length - 1).wider)}px` }"
+          v-for="(piece, index) in lane.pieces" :key="index" class="piece" :class="lane.sound.use" :data-sound="lane.sound.id" :style="{ left: `${piece.x}px`, width: `${Math.max(2, piece.width)}px` }"
           @pointerdown="press($event, lane.sound)">
-          <WaveForm v-if="lane.peaks" :peaks="lane.peaks" :from="piece.from" :until="piece.until" :width="Math.max(2, piece.width)" :height="30" :style="{ transform: `scaleY(${0.15 + 0.85 * volumeOf(lane.sound)})` }" />
+          <WaveForm v-if="lane.peaks" :peaks="lane.peaks" :from="piece.from" :until="piece.until" :width="Math.max(2, piece.width)" :height="30" :style="{ transform: `scaleY(${0.15 + 0.85 * lane.sound.volume})` }" />
           <span v-if="store.canEdit && index === 0 && lane.sound.fromSlide === store.slideId" class="trim from" :title="`Drag where ${lane.sound.name} begins`" :data-trim="`from ${lane.sound.id}`" @pointerdown.stop="pressTrim($event, lane, 'from')" />
           <span v-if="store.canEdit && index === lane.pieces.length - 1 && !lane.sound.loop" class="trim until" :title="`Drag where ${lane.sound.name} ends`" :data-trim="`until ${lane.sound.id}`" @pointerdown.stop="pressTrim($event, lane, 'until')" />
         </div>
-        <span v-if="lane.pieces[0]" class="volume amount" :class="{ held: louder?.id === lane.sound.id }" :style="{ left: `${lane.pieces[0].x + 3}px` }" :title="`Volume of ${lane.sound.name}: drag up or down`" @pointerdown.stop="pressVolume($event, lane.sound)">{{ Math.round(volumeOf(lane.sound) * 100) }} %</span>
+        <span v-if="lane.pieces[0]" class="volume amount" :class="{ held: louder === lane.sound.id }" :style="{ left: `${lane.pieces[0].x + 3}px` }" :title="`Volume of ${lane.sound.name}: drag up or down`" @pointerdown.stop="pressVolume($event, lane.sound)">{{ Math.round(lane.sound.volume * 100) }} %</span>
         <span v-if="!lane.pieces.length" class="quiet none">{{ lane.sounding ? 'not heard on this slide' : 'its file is not at hand' }}</span>
         <template v-if="lane.sound.use === 'narration'"><i v-for="(second, index) in proposed" :key="`p${index}`" class="proposed" :style="{ left: `${xAt(second)}px` }" /></template>
       </div>

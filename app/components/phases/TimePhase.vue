@@ -86,7 +86,7 @@ const marks = [['comes', 'comes in'], ['eye', 'draws the eye'], ['moves', 'moves
       <ClipAnswers />
       <TempoBox />
     </section>
-    <section ref="place" class="stage-place" aria-label="Stage"><div v-if="plan && planned" class="lit" data-test="time-stage"><StageView ref="view" :deck="store.deck!" :plan="plan" :width="wide" /><template v-if="!store.playing"><MotionPath v-for="cue in others" :key="cue.id" :cue="cue" :scale="wide / size.width" ghost /></template><MotionPath v-if="moved && !store.playing" :key="moved.id" :cue="moved" :scale="wide / size.width" /></div></section>
+    <section ref="place" class="stage-place" aria-label="Stage"><div v-if="plan && planned" class="lit" data-test="time-stage"><StageView ref="view" :deck="store.shown!" :plan="plan" :width="wide" /><template v-if="!store.playing"><MotionPath v-for="cue in others" :key="cue.id" :cue="cue" :scale="wide / size.width" ghost /></template><MotionPath v-if="moved && !store.playing" :key="moved.id" :cue="moved" :scale="wide / size.width" /></div></section>
     <aside class="cue" :aria-label="sounds.chosen ? 'Settings of the sound' : 'Settings of the cue'"><SoundSettings v-if="sounds.chosen" @record="record" @propose="starts => { proposed = starts }" /><CueSettings v-else /></aside>
     <section class="score-place" aria-label="Score"><ScoreView ref="scoreView" :proposed="proposed" /></section>
     <div class="transport">

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { addSlide, applyChanges, beatsOf, cuesOf, cuesOfElement, mend, putTransition, slidesOf, type Change, type Deck } from '../../deck'
 import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../../testing'
-import { clipCues, compileSlide, cueSentence, cuesApart, factorFor, followUsual, followUsualTransition, frameAt, lanesOf, laterWaits, mergeBeats, moveBeat, nearestMoment, partWords, pasteCues, rundown, setUsual, setUsualTransition, shiftsOf, slidesApart, splitBeat, startBeats, stretch, type Score } from '../index'
+import { clipCues, compileSlide, cueSentence, cuesApart, factorFor, followUsual, followUsualTransition, frameAt, lanesOf, laterWaits, mergeBeats, moveBeat, nearestMoment, partWords, pasteCues, rundown, setUsual, setUsualTransition, slidesApart, splitBeat, startBeats, stretch, type Score } from '../index'
 
 const after = (deck: Deck, changes: readonly Change[]) => applyChanges(deck, changes)
 const scoreOf = (deck: Deck, slide = 's0') => compileSlide(deck, slide, timingContext)
@@ -130,20 +130,6 @@ describe('bars of a score', () => {
       const most = Math.max(0, ...bars.map(({ from }) => bars.filter(other => other.from <= from && other.to > from).length))
       expect(new Set(lanes).size).toBe(most)
     }))
-  })
-
-  it('come later with what they follow, just as the score then has them, circles among them', () => {
-    fc.assert(fc.property(anyDeck, fc.integer({ min: 0, max: 40 }), fc.boolean(), (drawn, tenths, circle) => {
-      const first = cuesOf(drawn, 's0b0')
-      fc.pre(first.length > 1)
-      const twisted = circle ? [{ do: 'set' as const, table: 'cues' as const, id: first[0]!.id, fields: { anchor: { to: 'end' as const, cue: first.at(-1)!.id } } }, { do: 'set' as const, table: 'cues' as const, id: first.at(-1)!.id, fields: { anchor: { to: 'end' as const, cue: first[0]!.id } } }] : []
-      const deck = after(drawn, twisted)
-      const moved = first[0]!.id
-      const shifts = shiftsOf(cuesOf(deck, 's0b0'), new Map([[moved, tenths / 10]]))
-      const startsIn = (of: Deck) => new Map(scoreOf(of).beats[0]!.cues.map(item => [item.cue.id, item.start]))
-      const [before, now] = [startsIn(deck), startsIn(after(deck, [{ do: 'set', table: 'cues', id: moved, fields: { delay: tenths / 10 } }]))]
-      for (const [id, start] of now) expect(start - before.get(id)!).toBeCloseTo(shifts.get(id)!, 6)
-    }), { numRuns: 60 })
   })
 })
 

@@ -1,6 +1,5 @@
-import type { Cue, Id } from '../../deck'
+import type { Id } from '../../deck'
 import type { ScoreBeat } from '../score'
-import { startsOf } from '../starts'
 
 /** For each of some stretches, in order, the first lane, from 0, in which it begins after all before it there have ended. */
 export function lanesOf(stretches: readonly { from: number, to: number }[]): number[] {
@@ -11,14 +10,6 @@ export function lanesOf(stretches: readonly { from: number, to: number }[]): num
     ends[lane] = to
     return lane
   })
-}
-
-/** How much later, seconds, each cue of a beat comes once some of them wait otherwise: by their own wait, and by that of what they follow. */
-export function shiftsOf(cues: readonly Cue[], waits: ReadonlyMap<Id, number>): Map<Id, number> {
-  const startsWith = (list: readonly Cue[]) => startsOf(list, () => 0).times
-  const before = startsWith(cues)
-  const after = startsWith(cues.map(cue => (waits.has(cue.id) ? { ...cue, delay: waits.get(cue.id)! } : cue)))
-  return new Map(cues.map(cue => [cue.id, after.get(cue.id)!.start - before.get(cue.id)!.start]))
 }
 
 /**

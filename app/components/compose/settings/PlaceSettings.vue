@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Against } from '~/composables/arranging'
 import { type Element, fieldLimits, setFields } from '#core/deck'
+import { boundsOf, boxOf } from '#core/place'
 
 /** Where the selected parts stand, by number, and how they are lined up, spaced, turned and stacked. */
 const store = useDeck()
@@ -12,9 +13,11 @@ const movable = computed(() => stage.movable)
 const several = computed(() => movable.value.length > 1)
 const against = computed({ get: () => (!several.value && chosenAgainst.value === 'each other' ? 'slide' : chosenAgainst.value), set: next => { chosenAgainst.value = next } })
 const first = computed(() => stage.chosen[0])
+/** Where they stand, as it is under the hand. */
 const box = computed(() => {
-  void stage.elements
-  return movable.value.length === 1 && stage.leaves(movable.value).length === 1 ? stage.leaves(movable.value)[0]!.box : (arranging.around() ?? first.value?.box ?? null)
+  const leaves = stage.leaves(movable.value)
+  if (leaves.length === 1) return stage.boxNow(leaves[0]!)
+  return leaves.length ? boxOf(boundsOf(...leaves.map(stage.boxNow))) : (first.value?.box ?? null)
 })
 const own = computed(() => first.value && store.deck!.elements[first.value.id])
 const onSlide = computed(() => !!first.value?.placeholder && !!store.deck!.slides[first.value.owner])
