@@ -15,7 +15,7 @@ export function useMotionMenus(beatHere: () => Beat) {
   function newCue(element: Element, what: Cue['what'], effect: string, more: Partial<Cue> = {}) {
     const beat = beatHere()
     const changes = addCue(store.deck!, {
-      cue: { beat: beat.id, element: element.id, what, effect, options: {}, anchor: { to: 'beat' }, delay: 0, duration: effectNamed(effect).duration, easing: paceFor(effect, what), repeat: 1, ...more },
+      cue: { beat: beat.id, element: element.id, what, effect, options: {}, anchor: { to: 'beat' }, delay: 0, duration: effectNamed(effect, what).duration, easing: paceFor(effect, what), repeat: 1, ...more },
     }, context)
     store.edit(`bring motion to ${element.name}`, changes)
     const put = changes[0]
@@ -36,7 +36,7 @@ export function useMotionMenus(beatHere: () => Beat) {
   function menu(element: Element) {
     const asUsual = (what: Cue['what']) => {
       const usual = what === 'enter' || what === 'exit' ? usualMotion(store.deck!, what, element.kind) : null
-      return usual ? [[{ label: `As usual: ${effectNamed(usual.effect).label.toLowerCase()}`, onSelect: () => newCue(element, what, usual.effect, { options: usual.options ?? {}, duration: usual.duration, easing: usual.easing }) }]] : []
+      return usual ? [[{ label: `As usual: ${effectNamed(usual.effect, what).label.toLowerCase()}`, onSelect: () => newCue(element, what, usual.effect, { options: usual.options ?? {}, duration: usual.duration, easing: usual.easing }) }]] : []
     }
     const offer = (what: Cue['what'], label: string) => ({ label, children: [...asUsual(what), effectsFor(what, element.kind).map(effect => ({ label: effect.label, onSelect: () => newCue(element, what, effect.name) }))] })
     function goOn(figure: Element) {

@@ -71,7 +71,7 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
     const cue = store.deck!.cues[id]
     return cue?.parts ? setFields(store.deck!, { table: 'cues', id, fields: { parts: { ...cue.parts, stagger } } }) : []
   }
-  const labelOf = (item: ScoreCue) => (item.cue.effect === 'gesture' ? gestureNamed(String(item.cue.options.gesture))?.label : item.cue.effect === 'take-pose' ? poseNamed(String(item.cue.options.pose)).label : null) ?? effectNamed(item.cue.effect).label + partsSaid(item)
+  const labelOf = (item: ScoreCue) => (item.cue.effect === 'gesture' ? gestureNamed(String(item.cue.options.gesture))?.label : item.cue.effect === 'take-pose' ? poseNamed(String(item.cue.options.pose)).label : null) ?? effectNamed(item.cue.effect, item.cue.what).label + partsSaid(item)
   function partsSaid({ cue, span }: ScoreCue) {
     if (!cue.parts) return ''
     const { from, to } = cue.parts.range ?? { from: 0, to: null }

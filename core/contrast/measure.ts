@@ -27,7 +27,7 @@ export interface Contrast {
   isPlain: boolean
   /** Whether a picture or film lies beneath. */
   onPicture: boolean
-  /** What lies beneath and was not looked at, by name. */
+  /** What lies beneath and was not looked at, as words of a sentence. */
   unseen: readonly string[]
 }
 
@@ -88,7 +88,7 @@ export function contrastOf(wish: ContrastWish): Contrast | null | undefined {
     }
     for (const stretch of words) {
       const found = stretchContrast(stretch, element, layers, panel, at, wish.size.height)
-      if (!worst || found.ratio / found.needed < worst.ratio / worst.needed) worst = { ...found, onPicture: needed.length > 0, unseen: [...unmeasured.map(other => other.name), ...(lost.length ? ['a picture that is not at hand'] : [])] }
+      if (!worst || found.ratio / found.needed < worst.ratio / worst.needed) worst = { ...found, onPicture: needed.length > 0, unseen: [...unmeasured.map(other => `“${other.name}”`), ...(lost.length ? ['a picture that is not at hand'] : [])] }
     }
   }
   return worst

@@ -16,7 +16,7 @@ import { startsOf } from './starts'
 export const leastReadingHold = 1
 
 /** Whether a cue has its element drawn. */
-const byHand = (cue: Cue) => effectNamed(cue.effect).byHand === true
+const byHand = (cue: Cue) => effectNamed(cue.effect, cue.what).byHand === true
 const isCamera = (cue: Cue) => cue.what === 'camera'
 const isPresence = (cue: Cue) => cue.what === 'enter' || cue.what === 'exit'
 
@@ -25,9 +25,9 @@ const flashesInSecond = 3
 
 /** Seconds that one round of a cue takes: what repeats, or flashes by itself, is held to three flashes in a second. */
 function roundOf(cue: Cue, drawing: HandDrawing | null): number {
-  const lasts = effectNamed(cue.effect).lasts?.(cue.options, drawing)
+  const lasts = effectNamed(cue.effect, cue.what).lasts?.(cue.options, drawing)
   if (lasts !== undefined && lasts !== null) return lasts
-  const flashes = effectNamed(cue.effect).flashes?.(cue.options) ?? (cue.repeat === 1 ? 0 : 1)
+  const flashes = effectNamed(cue.effect, cue.what).flashes?.(cue.options) ?? (cue.repeat === 1 ? 0 : 1)
   return cue.duration === 0 ? 0 : Math.max(cue.duration, flashes / flashesInSecond)
 }
 
@@ -40,7 +40,7 @@ function lengthOf(cue: Cue, span: PartSpan | null, drawing: HandDrawing | null):
 
 /** The finest parts that the cues of an element tell apart; typing tells letters apart. */
 function finestOf(element: ShownElement, cues: readonly Cue[]): Parts['by'] | null {
-  const ways = cues.flatMap(cue => (cue.effect === 'type' && element.kind === 'text' ? ['letter' as const] : cue.parts && !effectNamed(cue.effect).whole ? [cue.parts.by] : []))
+  const ways = cues.flatMap(cue => (cue.effect === 'type' && element.kind === 'text' ? ['letter' as const] : cue.parts && !effectNamed(cue.effect, cue.what).whole ? [cue.parts.by] : []))
   if (!ways.length) return null
   return element.kind === 'text' ? finest(ways) : element.kind === 'chart' ? 'mark' : element.kind === 'diagram' ? 'item' : element.kind === 'table' ? 'mark' : null
 }
@@ -80,7 +80,7 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
     if (isCamera(cue)) return null
     const element = byId.get(cue.element!)!
     const fine = fineOf.get(element.id)
-    if (!fine || effectNamed(cue.effect).whole) return null
+    if (!fine || effectNamed(cue.effect, cue.what).whole) return null
     if (cue.parts) return spanOf(partIndices(deck, element, cue.parts.by, fine, context), cue.parts)
     if (cue.effect !== 'type') return null
     return spanOf(partIndices(deck, element, fine, fine, context).map(() => 0), { stagger: 0 })
@@ -111,7 +111,7 @@ function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], con
       problems.push({ cue: circle[0]!, message: `In beat ${index + 1} the cues of ${names} wait for each other in a circle. They start with the beat until one of them starts with it.` })
     }
     const scored = cues[index]!
-      .map((cue): ScoreCue => ({ cue, effect: effectNamed(cue.effect), ease: isCamera(cue) ? cameraEase(cue) : easingOf(cue.easing), beat: index, round: isCamera(cue) ? cameraSeconds(ways!.get(cue.id)!, cue) : roundOf(cue, drawingFor(cue)), ...times.get(cue.id)!, span: spans.get(cue.id)! }))
+      .map((cue): ScoreCue => ({ cue, effect: effectNamed(cue.effect, cue.what), ease: isCamera(cue) ? cameraEase(cue) : easingOf(cue.easing), beat: index, round: isCamera(cue) ? cameraSeconds(ways!.get(cue.id)!, cue) : roundOf(cue, drawingFor(cue)), ...times.get(cue.id)!, span: spans.get(cue.id)! }))
       .sort((a, b) => a.start - b.start || (a.cue.order < b.cue.order ? -1 : 1))
     const finite = scored.filter(({ cue }) => cue.repeat !== 'forever' && cue.what !== 'media')
     const moves = finite.reduce((most, cue) => Math.max(most, cue.end), 0)

@@ -10,11 +10,11 @@ const seconds = (value: number) => `${Number(value.toFixed(2))} s`
 const small = (words: string) => words.charAt(0).toLowerCase() + words.slice(1)
 
 /** What a cue goes by, as a few words that follow “by”. */
-function way({ effect, options }: Cue, viewName: string): string {
+function way({ effect, what, options }: Cue, viewName: string): string {
   if (effect === 'gesture') return `: ${small(gestureNamed(String(options.gesture))?.label ?? 'a gesture')}`
   if (effect === 'take-pose') return ` into a pose: ${small(poseNamed(String(options.pose)).label)}`
   if (effect === 'go-to-view') return ` to ${viewName}`
-  return ` by “${small(effectNamed(effect).label)}”`
+  return ` by “${small(effectNamed(effect, what).label)}”`
 }
 
 /**

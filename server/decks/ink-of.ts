@@ -5,7 +5,7 @@ import { compileSlide, effectNamed, type TimingContext } from '../../core/timing
 import { outlinesOf, serverMeasurer } from '../measure/measurer'
 
 /** What a hand draws in a deck. */
-export const drawnElements = (deck: Deck) => Object.values(deck.cues).flatMap(cue => (cue.element !== null && effectNamed(cue.effect).byHand ? deck.elements[cue.element] ?? [] : []))
+export const drawnElements = (deck: Deck) => Object.values(deck.cues).flatMap(cue => (cue.element !== null && effectNamed(cue.effect, cue.what).byHand ? deck.elements[cue.element] ?? [] : []))
 
 /** What hands need to know: how words are written, from the fonts at hand, and the lines of pictures that were found before. */
 export const inkFrom = (traced: Readonly<Record<string, Traced>>): Ink => ({ word: outlinesOf, traced: hash => traced[hash] })

@@ -11,7 +11,7 @@ const board = useBoard()
 const isCamera = computed(() => cue.value?.what === 'camera')
 const name = computed(() => (isCamera.value ? 'The camera' : element.value?.name ?? 'A part'))
 const element = computed(() => (cue.value?.element ? store.deck!.elements[cue.value.element] : undefined))
-const effect = computed(() => effectNamed(cue.value?.effect ?? 'fade'))
+const effect = computed(() => effectNamed(cue.value?.effect ?? 'fade', cue.value?.what ?? 'enter'))
 const choices = computed(() => (cue.value && element.value ? effectsFor(cue.value.what, element.value.kind) : []))
 const beats = computed(() => (cue.value ? beatsOf(store.deck!, store.slideId!) : []))
 const others = computed(() => (cue.value ? cuesOf(store.deck!, cue.value.beat).filter(other => other.id !== cue.value!.id) : []))
@@ -34,7 +34,7 @@ const rushWords = computed(() => (rush.value < 0.55 ? 'calm' : rush.value < 0.85
 const sentence = computed(() => (item.value ? cueSentence(store.shown!, item.value, nameOf, board.nameOf(item.value.cue.options.view)) : ''))
 const goesBack = computed(() => cue.value?.what === 'emphasis' || cue.value?.what === 'move')
 const repeats = computed(() => goesBack.value || cue.value?.effect === 'gesture')
-const choose = (name: string) => set({ effect: name, options: {}, easing: paceFor(name, cue.value!.what), ...(effectNamed(name).whole ? { parts: undefined } : {}) })
+const choose = (name: string) => set({ effect: name, options: {}, easing: paceFor(name, cue.value!.what), ...(effectNamed(name, cue.value!.what).whole ? { parts: undefined } : {}) })
 /** What its length should not fall below, where it does. */
 const least = computed(() => {
   const shown = store.score?.elements.find(one => one.id === cue.value?.element)

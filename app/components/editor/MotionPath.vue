@@ -7,7 +7,7 @@ import { arcOf, effectNamed, lineOf, measurePath, optionOf } from '#core/timing'
 const props = defineProps<{ cue: Cue, scale: number, /** Only shown: a press chooses its cue. */ ghost?: boolean }>()
 const store = useDeck()
 const root = ref<SVGSVGElement>()
-const effect = computed(() => effectNamed(props.cue.effect))
+const effect = computed(() => effectNamed(props.cue.effect, props.cue.what))
 const element = computed(() => store.score?.elements.find(one => one.id === props.cue.element))
 const tried = shallowRef<Options | null>(null)
 const options = computed(() => tried.value ?? props.cue.options)

@@ -13,7 +13,7 @@ const differs = computed(() => apart.value.includes(own.value))
 const others = computed(() => apart.value.filter(id => id !== own.value))
 const whose = computed(() => (props.what === 'transition' ? 'Slides' : `${({ text: 'Texts', picture: 'Pictures', shape: 'Shapes', icon: 'Icons', chart: 'Charts', diagram: 'Diagrams', table: 'Tables', figure: 'Figures', group: 'Groups' } as Record<string, string>)[props.kind!] ?? 'Such parts'}`))
 const does = computed(() => (props.what === 'enter' ? 'come in by' : props.what === 'exit' ? 'go out by' : 'come by'))
-const name = computed(() => usual.value && (props.what === 'transition' ? transitionNamed(usual.value.effect) : effectNamed(usual.value.effect)).label.toLowerCase())
+const name = computed(() => usual.value && (props.what === 'transition' ? transitionNamed(usual.value.effect) : effectNamed(usual.value.effect, props.what)).label.toLowerCase())
 
 const make = () => store.edit('set what is usual', props.what === 'transition' ? setUsualTransition(deck.value, { like: own.value }) : setUsual(deck.value, { like: own.value }))
 const follow = (ids: readonly string[]) => {

@@ -21,7 +21,7 @@ export const contrastRule: Rule = ({ deck, slide, context }) => {
     const unmeasured = (why: string): Finding => ({ rule: 'contrast', slide: slide.slide, beat: null, element: element.id, unmeasured: true, remedy: null, message: `Look yourself whether “${element.name}” can be read: ${why}.` })
     if (found === null && element.paint && 'kind' in element.paint && !isEmptyText(element.text)) return [unmeasured('its letters are filled with more than one colour')]
     if (!found) return []
-    if (found.ratio >= found.needed) return found.unseen.length ? [unmeasured(`it lies over ${[...new Set(found.unseen)].slice(0, 3).map(name => `“${name}”`).join(' and ')}, and was measured on what is beneath`)] : []
+    if (found.ratio >= found.needed) return found.unseen.length ? [unmeasured(`it lies over ${[...new Set(found.unseen)].slice(0, 3).join(' and ')}, and was measured on what is beneath`)] : []
     const remedies = contrastRemedies(wish).map((remedy): Remedy => ({ label: remedy.says ? `${remedy.label} (${remedy.says})` : remedy.label, changes: changesOf(remedy, slide.slide) }))
     const where = found.onPicture ? 'the picture beneath it' : 'its ground'
     const of = found.words.length > 0 && found.words.length <= 40 ? `“${found.words}” in “${element.name}”` : `“${element.name}”`

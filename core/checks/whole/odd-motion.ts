@@ -10,7 +10,7 @@ export const oddMotion: WholeRule = deck => {
   const cues = (['enter', 'exit'] as const).flatMap(what => Object.keys(usual?.[what] ?? {}).flatMap(kind => cuesApart(deck, what, kind as never).map((cue): Finding => {
     const element = deck.elements[cue.element!]!
     const [does, usually, label] = words[what]
-    const name = (effect: string) => effectNamed(effect).label.toLowerCase()
+    const name = (effect: string) => effectNamed(effect, what).label.toLowerCase()
     const other = usualMotion(deck, what, element.kind)!
     const how = cue.effect === other.effect ? 'the same effect, set in another way' : name(cue.effect)
     return {

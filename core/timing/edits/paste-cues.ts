@@ -23,7 +23,7 @@ const partsOf: Partial<Record<ElementKind, readonly string[]>> = { text: ['parag
 
 /** A cue as another kind of element can play it: with an effect that suits it, and parts that it has. */
 function suited(cue: Cue, kind: ElementKind): Cue {
-  const { kinds } = effectNamed(cue.effect)
+  const { kinds } = effectNamed(cue.effect, cue.what)
   const { parts, ...rest } = cue
   const known = parts && partsOf[kind]?.includes(parts.by)
   return { ...rest, ...(known ? { parts } : {}), ...(kinds && !kinds.includes(kind) ? { effect: 'fade', options: {} } : {}) }

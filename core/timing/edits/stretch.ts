@@ -11,7 +11,7 @@ const longest = 3600
 
 function ofCue(cue: Cue, factor: number, withDelay: boolean): Change {
   const times = (seconds: number) => Math.min(longest, round(seconds * factor))
-  const { slower } = effectNamed(cue.effect)
+  const { slower } = effectNamed(cue.effect, cue.what)
   return {
     do: 'set', table: 'cues', id: cue.id,
     fields: {
@@ -59,6 +59,6 @@ export function factorFor(wanted: number, length: number, fixed: number): number
 export function setLength(deck: Deck, id: Id, seconds: number): Change[] {
   const cue = deck.cues[id]
   if (!cue) return []
-  const { fixed } = effectNamed(cue.effect)
+  const { fixed } = effectNamed(cue.effect, cue.what)
   return [{ do: 'set', table: 'cues', id, fields: { duration: Math.max(0, Math.min(longest, round(seconds))), ...(fixed ? { options: fixed(cue.options) } : {}) } }]
 }

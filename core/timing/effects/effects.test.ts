@@ -237,6 +237,25 @@ describe('an emphasis in its beat', () => {
   })
 })
 
+describe('an effect that is not known here, or is not for what it is used for', () => {
+  it('leaves what stands there at rest at every moment: nothing flashes, leaps or vanishes', () => {
+    fc.assert(fc.property(fc.constantFrom('emphasis' as const, 'move' as const), fc.oneof(fc.constantFrom('of-a-later-version', ''), fc.constantFrom(...effects.map(effect => effect.name))), fc.double({ min: 0, max: 3, noNaN: true }), (what, effect, at) => {
+      fc.pre(!effects.some(known => known.name === effect && known.whats.includes(what)))
+      const { frame } = played([{ what, effect, duration: 1 }])
+      const whole = frame(at).elements.get('words')?.whole
+      expect(!whole || isAtRest(whole)).toBe(true)
+    }))
+  })
+
+  it('fades what comes and goes, so that it is there when it should be', () => {
+    for (const effect of ['of-a-later-version', 'pulse']) {
+      const { frame } = played([{ what: 'enter', effect, duration: 1, easing: { kind: 'linear' } }])
+      expect(frame(0.5).elements.get('words')!.whole.opacity).toBeCloseTo(0.5, 6)
+      expect(frame(1.01).elements.get('words')?.whole.visible ?? true).toBe(true)
+    }
+  })
+})
+
 describe('to and fro', () => {
   it('comes back to where it was after an even number of times, and is there after an odd one', () => {
     for (const repeat of [1, 2, 3, 4]) {

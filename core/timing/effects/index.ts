@@ -52,11 +52,18 @@ export const effects: readonly Effect[] = [
 
 const byName = new Map(effects.map(effect => [effect.name, effect]))
 
-/** An effect by name; a name that this version does not know fades (or does nothing, where fading is not what is asked for). */
-export const effectNamed = (name: string): Effect => byName.get(name) ?? fade
+/** Leaves everything as it is. */
+const nothing: Effect = { name: 'nothing', label: 'Nothing that is known here', whats: ['emphasis', 'move', 'data', 'media', 'pose', 'camera'], duration: 0.5, options: [], apply() {} }
+
+/** An effect by its name and what it is used for. One that this version does not know, or that is not for that use, fades what comes and goes, and does nothing else. */
+export function effectNamed(name: string, what: Cue['what']): Effect {
+  const found = byName.get(name)
+  if (found?.whats.includes(what)) return found
+  return what === 'enter' || what === 'exit' ? fade : nothing
+}
 
 /** The effects that suit a use and a kind of element. */
 export const effectsFor = (what: Cue['what'], kind: ElementKind) => effects.filter(effect => effect.whats.includes(what) && (!effect.kinds || effect.kinds.includes(kind)))
 
 /** The pace that an effect has unless one is chosen. */
-export const paceFor = (name: string, what: Cue['what']): Easing => namedEasings[effectNamed(name).pace ?? (what === 'enter' || what === 'exit' ? 'ease out' : 'ease both ways')]
+export const paceFor = (name: string, what: Cue['what']): Easing => namedEasings[effectNamed(name, what).pace ?? (what === 'enter' || what === 'exit' ? 'ease out' : 'ease both ways')]
