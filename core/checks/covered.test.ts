@@ -30,6 +30,8 @@ describe('words that something lies over', () => {
     expect(found(deckWith(picture({ opacity: 0.1 })))).toEqual([])
     expect(found(deckWith(picture({ order: 'a0' })))).toEqual([])
     expect(found(deckWith(picture({ hidden: true })))).toEqual([])
+    const footer = applyChanges(deckWith(picture()), [{ do: 'drop', table: 'elements', id: 'words' }, put({ ...words, owner: base.slides[slide]!.layout })])
+    expect(found(footer)).toEqual([])
     expect(found(deckWith(picture({ box: { x: 80, y: 700, width: 900, height: 300, angle: 0 } })))).toEqual([])
     // Its see-through half lies over the words.
     expect(found(deckWith(picture({ box: { x: -1900, y: 400, width: 4000, height: 300, angle: 0 } })), half)).toEqual([])

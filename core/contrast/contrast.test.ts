@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { newChart } from '../charts'
 import { checkDeck } from '../checks'
 import { contrast as wcag, type Raster } from '../color'
 import { applyChanges, setFields, shownElements, slidesOf, textOf, type Change, type Deck, type Element, type ShownElement, type TextElement } from '../deck'
@@ -146,7 +147,7 @@ describe('Check', () => {
   })
 
   it('names what it could not look at, apart from what is wrong: words over a chart, letters filled with a gradient', () => {
-    const chart = { kind: 'chart', name: 'Crossings', chart: { table: 'none' } } as unknown as Partial<Element>
+    const chart = { kind: 'chart', name: 'Crossings', chart: { ...newChart('none') } } as unknown as Partial<Element>
     const over = slideWith({ color: { hex: '#ffffff' } as never }, [chart])
     const notes = (deck: Deck) => checkDeck(deck, timingContext).filter(one => one.rule === 'contrast').map(one => [one.unmeasured, one.message])
     expect(notes(over.deck)).toEqual([[true, expect.stringMatching(/^Look yourself whether “.*” can be read: it lies over “Crossings”, and was measured on what is beneath\.$/)]])

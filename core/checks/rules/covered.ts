@@ -20,7 +20,8 @@ export const covered: Rule = ({ deck, slide, context }) => {
     return !whole || (whole.visible && whole.opacity > 0.5 && whole.x === 0 && whole.y === 0)
   }
   return elements.flatMap((element): Finding[] => {
-    if (element.kind !== 'text' || element.hidden) return []
+    // A picture that fills the slide is meant to cover the page's furniture: its number, its footer.
+    if (element.kind !== 'text' || element.hidden || element.pinned) return []
     const wish = { deck, slide: deck.slides[slide.slide]!, elements, element, measurer: context.measurer, pixels: context.pixels ?? (() => null) }
     const standing = frames.map((_, index) => index).filter(index => isAt(element.id, index))
     if (!standing.length) return []
