@@ -1,8 +1,8 @@
 import { expect, test, type Page } from '@playwright/test'
 import postgres from 'postgres'
 import * as Y from 'yjs'
-import type { readDocument } from '../core/live';
-import { applyToDocument, liveTable } from '../core/live'
+import { textOf, type Change } from '../core/deck'
+import { applyToDocument, liveTable, readDocument } from '../core/live'
 import { startServer } from '../scripts/serve.mjs'
 import { freePort } from '../scripts/postgres.mjs'
 import { cookieOf, editDeck } from './support/live'
@@ -55,6 +55,39 @@ test('what goes over a limit is put within it and said, and everything is still 
   await expect(page.getByRole('button', { name: 'Nul and bell' })).toBeVisible()
   await saved(page)
   expect((await page.request.post(`/api/decks/${idOf(page)}/publish`)).status()).toBe(200)
+})
+
+test('a form holds others to its places on the server too; who made it and admins change all of it', async ({ page }) => {
+  const deck = await makeDeck('Notice to fill')
+  const maker = await editDeck(deck)
+  const read = readDocument(maker.document)
+  const title = Object.values(read.elements).find(element => element.placeholder === 'title')!
+  expect(await maker.change(document => applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { form: true } }]))).toBe(true)
+  const cookie = await cookieOf('tomas@velmoor.example')
+  const change = async (...changes: Change[]) => {
+    const other = await editDeck(deck, { cookie })
+    expect(other.heard).toContainEqual({ kind: 'bounds', form: true })
+    const came = await other.change(document => applyToDocument(document, changes))
+    other.leave()
+    return came
+  }
+  expect(await change({ do: 'set', table: 'elements', id: title.id, fields: { text: textOf(['Boats at six']) } })).toBe(true)
+  for (const wrong of [
+    { do: 'set', table: 'elements', id: title.id, fields: { color: { role: 'accent2' } } }, { do: 'set', table: 'info', id: 'info', fields: { form: undefined } }, { do: 'drop', table: 'elements', id: title.id },
+  ] as Change[]) expect(await change(wrong)).toMatch(/^This deck is a form/)
+  // Nor by another way in.
+  const copied = await fetch(`http://127.0.0.1:${port}/api/decks/${deck}/slides`, { method: 'POST', headers: { 'content-type': 'application/json', cookie }, body: JSON.stringify({ from: 'demo-hall', slides: [Object.keys((await (await page.request.get(`http://127.0.0.1:${port}/api/decks/demo-hall`, { headers: { cookie } })).json()).slides)[0]], look: 'ours' }) })
+  expect([copied.status, ((await copied.json()) as { message: string }).message]).toEqual([403, expect.stringMatching(/^This deck is a form/)])
+  expect(await maker.change(document => applyToDocument(document, [{ do: 'set', table: 'elements', id: title.id, fields: { color: { role: 'accent2' } } }]))).toBe(true)
+  maker.leave()
+
+  // In the interface it is said before anything is sent.
+  await enter(page, 'Tomas Marr')
+  await page.goto(`/decks/${deck}?phase=compose&look=palette`)
+  await page.getByRole('button', { name: 'Ground', exact: true }).click()
+  await page.getByRole('radio', { name: 'Gradient', exact: true }).click()
+  await expect(page.getByText('This deck is a form: only what fills its places can be changed.').first()).toBeVisible()
+  await saved(page)
 })
 
 test('words written while the server is away are still there when the page was closed meanwhile, and are sent by themselves', async ({ page }) => {

@@ -28,6 +28,8 @@ export interface ConnectionHost {
   refused(message: string): void
   /** Something to be told about the document. */
   noted(message: string): void
+  /** Whether a form holds this person to its places. */
+  bounded(form: boolean): void
 }
 
 const fromServer = 'server'
@@ -86,6 +88,7 @@ export function connectDocument(deck: string, document: Y.Doc, awareness: Awaren
       applyAwarenessUpdate(awareness, message.update, fromServer)
     } else if (message.kind === 'refused') void refuse(message.message)
     else if (message.kind === 'note') host.noted(message.message)
+    else if (message.kind === 'bounds') host.bounded(message.form)
   }
 
   async function refuse(message: string) {

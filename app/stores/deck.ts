@@ -3,7 +3,7 @@ import { ySyncPluginKey } from 'y-prosemirror'
 import { Awareness } from 'y-protocols/awareness'
 import * as Y from 'yjs'
 import { checkConsistency, checkSlide, inOrder, type CheckContext, type Finding } from '#core/checks'
-import { applyChanges, fitChanges, slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/deck'
+import { applyChanges, changesOnForm, fitChanges, slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/deck'
 import { settleAgendas } from '#core/layouts'
 import { applyToDocument, liveTable, localOrigin, mirrorOf, type Mirror } from '#core/live'
 import { growBoxes } from '#core/text'
@@ -63,6 +63,8 @@ export const useDeck = defineStore('deck', () => {
   const context: EditContext = { id: freshId }
   /** What the stage at work shows. */
   const stageId = computed(() => lookOwner.value ?? slideId.value)
+  /** Whether a form would hold this person to its places: the server says so. */
+  const heldToPlaces = ref(false)
   /** Handed out as a form: on slides only what fills places is changed. */
   const isForm = computed(() => !!deck.value?.info.info?.form && !lookOwner.value)
   const slides = computed(() => (deck.value ? slidesOf(deck.value) : []))
@@ -139,6 +141,7 @@ export const useDeck = defineStore('deck', () => {
       },
       refused: beginAnew,
       noted: warn,
+      bounded(form) { heldToPlaces.value = form },
     })
   }
 
@@ -192,6 +195,11 @@ export const useDeck = defineStore('deck', () => {
   /** Changes as far as their records allow them; what was put within limits is told, and what cannot be is not done. */
   function withinLimits(changes: readonly Change[]): readonly Change[] | null {
     if (!deck.value) return changes
+    const fault = deck.value.info.info?.form && heldToPlaces.value ? changesOnForm(deck.value, changes) : null
+    if (fault) {
+      warn(fault)
+      return null
+    }
     const fit = fitChanges(deck.value, changes)
     if (!fit.ok) {
       warn(fit.message)

@@ -1,5 +1,5 @@
 import * as Y from 'yjs'
-import { isSound, isTooDeep, mostRecords, tableNames, tooMany, type TableName } from '../deck'
+import { faultOnForm, isSound, isTooDeep, mostRecords, tableNames, tooMany, type AnyRecord, type Deck, type TableName } from '../deck'
 import { liveTable, readRecord } from './document'
 import { touchedBy } from './touched'
 
@@ -52,20 +52,28 @@ export function faultOfRecord(document: Y.Doc, table: TableName, id: string): st
   return null
 }
 
+const recordIn = (document: Y.Doc, table: TableName, id: string): AnyRecord | null => {
+  const live = liveTable(document, table).get(id)
+  return live ? readRecord(table, live) : null
+}
+
 /** What came of trying an update: null where it can be taken; else a sentence on why not, and whether that is only for want of what it builds on. */
 export type Fault = { message: string, lacking: boolean } | null
 
 /**
  * Applies an update to a document that is there to try it, and looks at all that it touched. After a fault the document that tried it
- * is spoilt: make a new one.
+ * is spoilt: make a new one. `before` is the deck as it stands where its form holds the sender to its places.
  */
-export function tryUpdate(trial: Y.Doc, update: Uint8Array, origin: unknown): Fault {
+export function tryUpdate(trial: Y.Doc, update: Uint8Array, origin: unknown, before: Deck | null = null): Fault {
   let message: string | null = null
   const look = (transaction: Y.Transaction) => {
     const { touched, foreign } = touchedBy(trial, transaction)
     if (foreign) message ??= unreadable
     for (const [table, ids] of touched) {
-      for (const id of ids) message ??= faultOfRecord(trial, table, id)
+      for (const [id, fields] of ids) {
+        message ??= faultOfRecord(trial, table, id)
+        if (before) message ??= faultOnForm(before, table, id, fields, recordIn(trial, table, id))
+      }
       if (liveTable(trial, table).size > mostRecords[table] && ids.size) message ??= tooMany(table)
     }
   }

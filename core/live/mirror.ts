@@ -1,7 +1,7 @@
 import type * as Y from 'yjs'
-import { carryGroups, isSound, mend, tableNames, type AnyRecord, type Deck, type Id, type TableName } from '../deck'
+import { carryGroups, isSound, mend, tableNames, type AnyRecord, type Deck, type Id } from '../deck'
 import { liveTable, readDocument, readRecord } from './document'
-import { touchedBy } from './touched'
+import { touchedBy, type Touched } from './touched'
 
 /** A plain deck that follows a live document. */
 export interface Mirror {
@@ -30,14 +30,14 @@ export function mirrorOf(document: Y.Doc): Mirror {
       if (!ids.size) continue
       const before = raw[table] as Record<Id, AnyRecord>
       const records = { ...before }
-      for (const id of ids) {
+      for (const id of ids.keys()) {
         const live = liveTable(document, table).get(id)
         const record = live && readRecord(table, live)
         if (record && isSound(table, record)) records[id] = record
         else delete records[id]
         structural ||= !records[id] || !before[id] || mayDangle(before[id], records[id])
       }
-      carryGroups(before as never, records as never, ids)
+      carryGroups(before as never, records as never, ids.keys())
       next[table] = records
       any = true
     }
@@ -66,18 +66,18 @@ const mayDangle = (before: AnyRecord, after: AnyRecord) =>
   references.some(field => JSON.stringify((before as Record<string, unknown>)[field]) !== JSON.stringify((after as Record<string, unknown>)[field]))
 
 /** The mended deck with only the touched tables replaced; tables that mending had changed are mended again. */
-function carry(raw: Deck, mended: Deck, touched: ReadonlyMap<TableName, ReadonlySet<Id>>): Deck {
+function carry(raw: Deck, mended: Deck, touched: Touched): Deck {
   const next: Record<string, unknown> = { ...mended }
   for (const table of tableNames) {
     const ids = touched.get(table)
     if (!ids?.size) continue
     const before = mended[table] as Record<Id, AnyRecord>
     const records = { ...before }
-    for (const id of ids) {
+    for (const id of ids.keys()) {
       const record = (raw[table] as Record<Id, AnyRecord>)[id]
       if (record && before[id]) records[id] = record
     }
-    carryGroups(before as never, records as never, ids)
+    carryGroups(before as never, records as never, ids.keys())
     next[table] = records
   }
   return next as unknown as Deck

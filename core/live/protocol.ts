@@ -12,6 +12,7 @@ import * as encoding from 'lib0/encoding'
  * - `refused`: a sentence for the person; the update with this number was not taken, and nothing after it is until the browser has
  *   begun anew with the document as the server has it.
  * - `note`: a sentence for the person about the document as a whole.
+ * - `bounds`: whether a form holds this person to its places.
  * - `beat`: sent by the browser every few seconds and answered with the same; who hears none for a while knows that the other is gone.
  */
 export type LiveMessage =
@@ -22,9 +23,10 @@ export type LiveMessage =
   | { kind: 'refused', number: number, message: string }
   | { kind: 'whole', update: Uint8Array }
   | { kind: 'note', message: string }
+  | { kind: 'bounds', form: boolean }
   | { kind: 'beat' }
 
-const kinds = ['state', 'update', 'kept', 'awareness', 'refused', 'whole', 'note', 'beat'] as const
+const kinds = ['state', 'update', 'kept', 'awareness', 'refused', 'whole', 'note', 'beat', 'bounds'] as const
 
 export function encodeMessage(message: LiveMessage): Uint8Array {
   const encoder = encoding.createEncoder()
@@ -33,6 +35,7 @@ export function encodeMessage(message: LiveMessage): Uint8Array {
   if (message.kind === 'state') encoding.writeVarUint8Array(encoder, message.vector)
   if (message.kind === 'update' || message.kind === 'awareness' || message.kind === 'whole') encoding.writeVarUint8Array(encoder, message.update)
   if (message.kind === 'refused' || message.kind === 'note') encoding.writeVarString(encoder, message.message)
+  if (message.kind === 'bounds') encoding.writeVarUint(encoder, message.form ? 1 : 0)
   return encoding.toUint8Array(encoder)
 }
 
@@ -49,6 +52,7 @@ export function decodeMessage(bytes: Uint8Array): LiveMessage | null {
     if (kind === 'kept') return { kind, number }
     if (kind === 'refused') return { kind, number, message: decoding.readVarString(decoder) }
     if (kind === 'note') return { kind, message: decoding.readVarString(decoder) }
+    if (kind === 'bounds') return { kind, form: decoding.readVarUint(decoder) === 1 }
     if (kind === 'beat') return { kind }
     return null
   } catch {

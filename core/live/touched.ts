@@ -1,35 +1,42 @@
 import type * as Y from 'yjs'
 import { tableNames, type Id, type TableName } from '../deck'
 
-/** The records that a transaction touched, by table. */
-export type Touched = ReadonlyMap<TableName, ReadonlySet<Id>>
+/** The records that a transaction touched, by table: which of their fields, or null where all of one came or went. */
+export type Touched = ReadonlyMap<TableName, ReadonlyMap<Id, ReadonlySet<string> | null>>
 
-/** Which records a transaction put, changed or dropped; null where it also touched what is of no table. */
+/** Which records a transaction put, changed or dropped; `foreign` where it also touched what is of no table. */
 export function touchedBy(document: Y.Doc, transaction: Y.Transaction): { touched: Touched, foreign: boolean } {
-  const touched = new Map<TableName, Set<Id>>()
+  const touched = new Map<TableName, Map<Id, Set<string> | null>>()
   let foreign = false
-  for (const [type, events] of transaction.changedParentTypes) {
+  for (const [type, keys] of transaction.changed) {
     const place = placeOf(document, type as Y.AbstractType<unknown>)
     if (!place) {
       foreign = true
       continue
     }
-    const ids = touched.get(place.table) ?? new Set()
-    touched.set(place.table, ids)
-    if (place.id !== null) ids.add(place.id)
-    else for (const event of events) if (event.target === (type as unknown)) for (const key of (event as Y.YMapEvent<unknown>).keysChanged ?? []) ids.add(key)
+    const records = touched.get(place.table) ?? new Map<Id, Set<string> | null>()
+    touched.set(place.table, records)
+    const { id, field } = place
+    if (id === null) for (const key of keys) records.set(key ?? '', null)
+    else if (records.get(id) !== null) {
+      const fields = records.get(id) ?? new Set<string>()
+      if (field !== null) fields.add(field)
+      else for (const key of keys) fields.add(key ?? '')
+      records.set(id, fields)
+    }
   }
   return { touched, foreign }
 }
 
-/** Which table, and which record of it (null for the table itself), a shared type belongs to. */
-function placeOf(document: Y.Doc, type: Y.AbstractType<unknown>): { table: TableName, id: Id | null } | null {
+/** Which table a shared type belongs to, which record of it (null for the table itself), and which field of that (null for the record itself). */
+function placeOf(document: Y.Doc, type: Y.AbstractType<unknown>): { table: TableName, id: Id | null, field: string | null } | null {
   let at: Y.AbstractType<unknown> = type
-  let key: Id | null = null
+  /** What leads to it, from within the table. */
+  const way: (string | null)[] = []
   while (at._item) {
-    if (at._item.parentSub && (at._item.parent as Y.AbstractType<unknown>)._item === null) key = at._item.parentSub
+    way.unshift(at._item.parentSub)
     at = at._item.parent as Y.AbstractType<unknown>
   }
   const table = tableNames.find(name => document.share.get(name) === at)
-  return table ? { table, id: type === at ? null : key } : null
+  return table ? { table, id: way[0] ?? null, field: way[1] ?? null } : null
 }

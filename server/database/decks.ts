@@ -121,6 +121,12 @@ export async function keepAside(deck: string, records: readonly { table: string,
   await sql`insert into set_aside ${sql(rows, 'deck', 'in_table', 'record', 'content', 'reason')}`
 }
 
+/** Who made a deck; null where they are gone. */
+export async function makerOf(id: string): Promise<string | null> {
+  const [row] = await database()<{ created_by: string | null }[]>`select created_by from decks where id = ${id}`
+  return row?.created_by ?? null
+}
+
 /** A deck's JSON as it was last kept. */
 export async function snapshotOf(id: string): Promise<Deck | undefined> {
   const [row] = await database()<{ snapshot: Deck }[]>`select snapshot from decks where id = ${id}`

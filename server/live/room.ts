@@ -1,14 +1,15 @@
 import { randomUUID } from 'node:crypto'
 import { applyAwarenessUpdate, Awareness, encodeAwarenessUpdate, removeAwarenessStates } from 'y-protocols/awareness'
 import * as Y from 'yjs'
-import { isSound, tableNames, type AnyRecord, type Change, type Deck } from '../../core/deck'
+import { changesOnForm, isSound, tableNames, type AnyRecord, type Change, type Deck } from '../../core/deck'
 import { newDeck } from '../../core/layouts'
 import { applyToDocument, encodeMessage, faultOfRecord, faultOfUpdate, liveLimits, liveTable, mendedWords, mendingOf, mirrorOf, tryUpdate, type LiveMessage } from '../../core/live'
 import { isPassing } from '../database/connection'
-import { appendUpdates, foldUpdates, keepAside, keepSnapshot, snapshotOf, updatesOf } from '../database/decks'
+import { appendUpdates, foldUpdates, keepAside, keepSnapshot, makerOf, snapshotOf, updatesOf } from '../database/decks'
 import { mayEdit, type PersonRole } from '../database/people'
 import { log, logError } from '../log'
 import { newId } from '../new-id'
+import { Refusal } from '../refusal'
 import { clientsIn } from './awareness'
 
 /** One browser on a live document. */
@@ -42,15 +43,12 @@ export interface Room {
   settled(patience: number): Promise<void>
   /** Puts the snapshot on disk if it is behind. */
   keep(): Promise<void>
-  /** Makes an edit of the server's own, as a person: on disk before anyone hears of it. Throws `Unwritten` where it cannot be. */
-  apply(changes: readonly Change[], person: string): Promise<void>
+  /** Makes an edit of the server's own, as a person: on disk before anyone hears of it. Throws a `Refusal` where it may or can not be. */
+  apply(changes: readonly Change[], person: { id: string, role: PersonRole }): Promise<void>
   peers(): Iterable<Peer>
   isEmpty(): boolean
   close(): void
 }
-
-/** An edit of the server's own that could not be put on disk; the message is for a person. */
-export class Unwritten extends Error {}
 
 /** An update that is on its way to the disk. */
 interface Waiting {
@@ -108,6 +106,11 @@ export async function openRoom(id: string): Promise<Room> {
     behind = true
   })
   const mirror = mirrorOf(document)
+  const maker = await makerOf(id)
+  /** Whether somebody would be held to the places of this deck, if it is a form: everybody but who made it, and admins. */
+  const heldToPlaces = (person: { id: string, role: PersonRole }) => person.role !== 'admin' && person.id !== maker
+  /** The deck that somebody's change is measured by; null where nothing but its limits bind them. */
+  const formFor = (person: { id: string, role: PersonRole }) => (mirror.deck().info.info?.form && heldToPlaces(person) ? mirror.deck() : null)
 
   /** What is on disk and what waits to be: every update is tried here before it goes any further. */
   let trial = emptyDocument()
@@ -225,11 +228,11 @@ export async function openRoom(id: string): Promise<Room> {
   async function faultOf(peer: Peer, content: Uint8Array): Promise<string | null> {
     const form = faultOfUpdate(content)
     if (form) return form
-    let fault = tryUpdate(trial, content, peer)
+    let fault = tryUpdate(trial, content, peer, formFor(peer.person))
     if (fault) renewTrial()
     if (fault?.lacking) {
       await catchUp()
-      fault = tryUpdate(trial, content, peer)
+      fault = tryUpdate(trial, content, peer, formFor(peer.person))
       if (fault) renewTrial()
     }
     return fault?.message ?? null
@@ -273,6 +276,7 @@ export async function openRoom(id: string): Promise<Room> {
     },
     join(peer) {
       peers.add(peer)
+      peer.send(encodeMessage({ kind: 'bounds', form: heldToPlaces(peer.person) }))
       peer.send(encodeMessage({ kind: 'state', vector: Y.encodeStateVector(document) }))
       if (words) peer.send(encodeMessage({ kind: 'note', message: words }))
       const here = [...awareness.getStates().keys()]
@@ -294,6 +298,9 @@ export async function openRoom(id: string): Promise<Room> {
       else if (message.kind === 'beat') peer.send(encodeMessage(message))
     },
     apply(changes, person) {
+      const form = formFor(person)
+      const fault = form && changesOnForm(form, changes)
+      if (fault) return Promise.reject(new Refusal(403, fault))
       return new Promise((resolve, reject) => {
         let content: Uint8Array | null = null
         const note = (update: Uint8Array) => { content = update }
@@ -302,13 +309,13 @@ export async function openRoom(id: string): Promise<Room> {
         trial.off('update', note)
         if (!content) return resolve()
         waiting.push({
-          content, person, peer: null,
+          content, person: person.id, peer: null,
           written: () => {
             tell({ kind: 'update', number: 0, update: content! })
             behind = true
             void keepLater().then(() => resolve())
           },
-          refuse: message => reject(new Unwritten(message)),
+          refuse: message => reject(new Refusal(503, message)),
         })
         startWriting()
       })

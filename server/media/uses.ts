@@ -1,5 +1,6 @@
 import { replaceMedia, slidesOf, type Deck } from '../../core/deck'
 import { decksWithMedia, mediaByHash } from '../database/media'
+import type { PersonRole } from '../database/people'
 import { currentDeck, keepAllRooms, roomOf } from '../live/rooms'
 
 export interface MediaUse {
@@ -32,7 +33,7 @@ export async function usesOf(hash: string): Promise<MediaUse[]> {
 }
 
 /** Puts another file in its place in decks; answers with how many places of each were changed. */
-export async function replaceIn(decks: readonly string[], from: string, to: string, person: string): Promise<MediaUse[]> {
+export async function replaceIn(decks: readonly string[], from: string, to: string, person: { id: string, role: PersonRole }): Promise<MediaUse[]> {
   const row = await mediaByHash(to)
   const natural = row?.width && row.height ? { width: row.width, height: row.height } : null
   const made: MediaUse[] = []

@@ -107,7 +107,7 @@ function showOn(layout: string, shown: boolean) {
     <section>
       <h3>Hand it out as a form</h3>
       <label class="check"><input type="checkbox" :checked="!!info.form" :disabled="!store.canEdit" @change="setInfo(info.form ? 'let everything be changed' : 'hand it out as a form', { form: info.form ? undefined : true })">Only what fills places can be changed on slides</label>
-      <p class="quiet">Whoever opens it sees how many places are still empty, beside the title above.</p>
+      <p class="quiet">Whoever opens it sees how many places are still empty, beside the title above. Who made the deck and admins can still change all of it.</p>
     </section>
   </div>
 </template>

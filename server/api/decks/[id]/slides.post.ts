@@ -17,6 +17,6 @@ export default defineEventHandler(async event => {
   if (!slidesOf(from).length) return refuse(404, 'These slides are gone from their deck.')
   const room = await roomOf(id)
   const deck = room.deck()
-  await room.apply(takeSlides(deck, { from, after: slidesOf(deck).at(-1)?.id ?? null, look: asked.look }, { id: newId }), person.id)
+  await room.apply(takeSlides(deck, { from, after: slidesOf(deck).at(-1)?.id ?? null, look: asked.look }, { id: newId }), person)
   return { slides: slidesOf(from).length }
 })
