@@ -41,7 +41,7 @@ async function up() {
 }
 
 async function gone(port: number) {
-  await expect.poll(living, { timeout: 30_000 }).toEqual([])
+  await expect.poll(living, { timeout: 120_000 }).toEqual([])
   expect(await taken(port)).toBe(false)
   expect(existsSync(path.join(home, 'running.json'))).toBe(false)
 }
@@ -55,7 +55,7 @@ test('npm start stays until Ctrl-C, and then nothing of it is left', async () =>
   expect(terminal.exitCode).toBeNull()
   expect((await fetch(`http://127.0.0.1:${port}/api/health`)).ok).toBe(true)
   terminal.stdin!.write('\u0003')
-  await expect.poll(() => terminal.exitCode, { timeout: 30_000 }).not.toBeNull()
+  await expect.poll(() => terminal.exitCode, { timeout: 120_000 }).not.toBeNull()
   expect(said()).toContain('Ending what was started')
   await gone(port)
 })
@@ -93,7 +93,7 @@ test('a start that is killed leaves neither server nor worker, and the next one 
   const first = await up()
   const { pid } = JSON.parse(readFileSync(path.join(home, 'running.json'), 'utf8')) as { pid: number }
   process.kill(pid, 'SIGKILL')
-  await expect.poll(() => living().filter(words => /worker\.ts|index\.mjs/.test(words)), { timeout: 30_000 }).toEqual([])
+  await expect.poll(() => living().filter(words => /worker\.ts|index\.mjs/.test(words)), { timeout: 120_000 }).toEqual([])
   expect(await taken(first.port)).toBe(false)
   const next = await up()
   process.kill((JSON.parse(readFileSync(path.join(home, 'running.json'), 'utf8')) as { pid: number }).pid, 'SIGTERM')
