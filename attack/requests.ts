@@ -1,18 +1,7 @@
-import { readdirSync } from 'node:fs'
-import path from 'node:path'
 import { cookieOf } from '../tests/support/live'
+import { routes } from '../tests/support/routes'
 import { answers } from '../tests/support/server'
 import { address, type Attack } from './attack'
-
-/** Every route there is, from the files themselves. */
-function routes(folder = 'server/api'): { method: string, url: string }[] {
-  return readdirSync(folder, { withFileTypes: true }).flatMap(entry => {
-    const place = path.join(folder, entry.name)
-    if (entry.isDirectory()) return routes(place)
-    const [, name, method] = /^(.+)\.(get|post|put|patch|delete)\.ts$/.exec(entry.name) ?? []
-    return method ? [{ method: method.toUpperCase(), url: path.join(folder.replace('server', ''), name === 'index' ? '' : name!).replace(/\/$/, '') }] : []
-  })
-}
 
 const deep = `${'['.repeat(20_000)}${']'.repeat(20_000)}`
 const bodies: readonly string[] = [

@@ -16,6 +16,8 @@ export function keepRunning(name, first, start, say) {
   function follow({ child, log }) {
     const since = Date.now()
     child.once('exit', async (code, signal) => {
+      // Browsers and decoders that it started itself are of its group.
+      signalGroup(child, 'SIGKILL')
       if (ending) return
       if (Date.now() - since > wellAfter) failures = 0
       const wait = waits[Math.min(failures++, waits.length - 1)]
@@ -45,7 +47,6 @@ export function keepRunning(name, first, start, say) {
       const gone = new Promise(resolve => child.once('exit', resolve))
       child.kill('SIGTERM')
       await Promise.race([gone, pause(patience)])
-      // What it started itself, browsers and decoders, is of its group.
       signalGroup(child, 'SIGKILL')
       await Promise.race([gone, pause(1000)])
     },

@@ -1,28 +1,23 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { readFileSync } from 'node:fs'
 import net from 'node:net'
 import path from 'node:path'
 import { expect, test } from '@playwright/test'
 import postgres from 'postgres'
+import sharp from 'sharp'
 import { WebSocket } from 'ws'
 import { enter } from './support/people'
+import { routes } from './support/routes'
 import { kill, port, startAgain } from './support/server'
 
-/** Every route there is, from the files themselves, so that a new one cannot be forgotten. */
-function routes(folder = 'server/api'): { method: string, url: string }[] {
-  return readdirSync(folder, { withFileTypes: true }).flatMap(entry => {
-    const place = path.join(folder, entry.name)
-    if (entry.isDirectory()) return routes(place)
-    const [, name, method] = /^(.+)\.(get|post|put|patch|delete)\.ts$/.exec(entry.name) ?? []
-    if (!method) return []
-    const url = path.join(folder.replace('server', ''), name === 'index' ? '' : name!).replaceAll('\\', '/').replace(/\/$/, '').replace(/\[(\w+)\]/g, 'demo-hall')
-    return [{ method: method.toUpperCase(), url }]
-  })
-}
 /** These ask nobody, each for the reason its file gives. */
 const open = ['GET /api/welcome', 'POST /api/session', 'DELETE /api/session', 'GET /api/health', 'POST /api/password-link']
 /** These change nothing, or what is the viewer's own. */
 const asking = ['POST /api/fonts/outlines', 'POST /api/account/password', 'DELETE /api/account/sessions/demo-hall']
-const all = routes().map(route => ({ ...route, name: `${route.method} ${route.url}` }))
+const all = routes().map(({ method, url }) => {
+  const named = url.replace(/\[(\w+)\]/g, 'demo-hall')
+  return { method, url: named, name: `${method} ${named}` }
+})
 
 test('every route refuses who is not signed in', async ({ request }) => {
   expect(all.length).toBeGreaterThan(20)
@@ -180,4 +175,28 @@ test('an error that is nobody’s fault is logged once, with the id that the per
   const proxied = await playwright.request.newContext({ baseURL: `http://127.0.0.1:${port}`, extraHTTPHeaders: { 'x-forwarded-for': '203.0.113.5' } })
   expect((await proxied.get('/metrics')).status()).toBe(401)
   await proxied.dispose()
+})
+
+test('what one person keeps is bounded: files by their bytes, decks by their number, and what is too much leaves nothing behind', async ({ request }) => {
+  const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
+  await request.post('/api/session', { data: { demo: 'tomas@velmoor.example' } })
+  const png = await sharp({ create: { width: 31, height: 17, channels: 3, background: '#345678' } }).png().toBuffer()
+  const bring = () => request.post('/api/media', { params: { name: 'small.png' }, data: png, headers: { 'content-type': 'application/octet-stream' } })
+  const hash = createHash('sha256').update(png).digest('hex')
+  try {
+    await sql`insert into media (hash, name, type, extension, bytes, created_by) select ${'f'.repeat(64)}, 'heavy.mp4', 'video/mp4', 'mp4', ${25 * 1024 ** 3}, id from people where email = 'tomas@velmoor.example'`
+    const refused = await bring()
+    expect([refused.status(), (await refused.json()).message]).toEqual([413, expect.stringContaining('more than the 20 GB that one person may keep here')])
+    expect(await sql`select 1 from media where hash = ${hash}`).toHaveLength(0)
+    await sql`delete from media where hash = ${'f'.repeat(64)}`
+    expect((await bring()).status()).toBe(200)
+
+    await sql`insert into decks (id, title, purpose, created_by, snapshot, slides, cover, cover_tables) select 'many-' || n, 'Many', 'talk', people.id, decks.snapshot, 1, decks.cover, '{}' from generate_series(1, 2000) n, people, decks where people.email = 'tomas@velmoor.example' and decks.id = 'demo-hall'`
+    const deck = await request.post('/api/decks', { data: { title: 'One more', purpose: 'talk' } })
+    expect([deck.status(), (await deck.json()).message]).toEqual([429, expect.stringContaining('2,000 decks')])
+  } finally {
+    await sql`delete from decks where id like 'many-%'`
+    await sql`delete from media where hash in (${'f'.repeat(64)}, ${hash})`
+    await sql.end()
+  }
 })

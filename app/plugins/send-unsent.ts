@@ -60,7 +60,7 @@ export default defineNuxtPlugin(() => {
           warn(message)
           end(false)
         },
-        noted: () => {},
+        noted: () => {}, bounded: () => {},
       })
     })
   }

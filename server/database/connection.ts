@@ -2,6 +2,9 @@ import postgres from 'postgres'
 
 let connection: postgres.Sql | undefined
 
+/** How long, ms, a statement may take, may wait for a lock, and a transaction may do nothing: none holds up all others. */
+const timeouts = { statement_timeout: 60_000, lock_timeout: 20_000, idle_in_transaction_session_timeout: 60_000 }
+
 /** The pool of connections, opened on first use; it reconnects by itself. DATABASE_URL says where. */
 export function database(): postgres.Sql {
   connection ??= postgres(process.env.DATABASE_URL ?? '', {
@@ -9,6 +12,7 @@ export function database(): postgres.Sql {
     connect_timeout: 5,
     backoff: attempt => Math.min(2, 0.1 * 2 ** attempt),
     onnotice: () => {},
+    connection: timeouts,
     types: { bigint: { to: 20, from: [20], parse: Number, serialize: String } },
   })
   return connection

@@ -1,6 +1,7 @@
 import { cleanText, slidesOf, type Deck } from '../../core/deck'
 import { tablesOf } from '../../core/formats/deck-file'
 import { coverOf } from '../decks/cover'
+import { Refusal } from '../refusal'
 import { database, type Sql } from './connection'
 
 export interface DeckRow {
@@ -60,8 +61,15 @@ export interface StoredDeck {
   tables: string[]
 }
 
+/** Decks that one person may have made and not removed: lists of more are slow for everybody. */
+const mostDecks = 2000
+
 /** Puts a new deck into the database with its first update, both or neither. */
 export async function insertDeck(deck: StoredDeck, sql: Sql = database()) {
+  if (deck.person) {
+    const [made] = await sql<{ count: number }[]>`select count(*)::int as count from decks where created_by = ${deck.person} and removed_at is null`
+    if (made!.count >= mostDecks) throw new Refusal(429, `You have made ${mostDecks.toLocaleString('en')} decks, as many as one person may keep here. Remove some of them first.`)
+  }
   await sql`insert into decks (id, title, purpose, created_by, snapshot, slides, cover, cover_tables)
     values (${deck.id}, ${deck.title}, ${deck.purpose}, ${deck.person}, ${deck.snapshot}::text::jsonb, ${deck.slides}, ${deck.cover}::text::jsonb, ${deck.tables})`
   await sql`insert into deck_updates (deck, content, person) values (${deck.id}, ${Buffer.from(deck.update)}, ${deck.person})`

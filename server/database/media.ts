@@ -2,6 +2,7 @@ import { open } from 'node:fs/promises'
 import type { Dominant } from '../../core/color'
 import { voicesOf, type Deck } from '../../core/deck'
 import type { Traced } from '../../core/drawing'
+import { Refusal } from '../refusal'
 import { database, type Sql } from './connection'
 
 export interface MediaRow {
@@ -37,12 +38,24 @@ export async function mediaByHash(hash: string, sql: Sql = database()) {
   return row
 }
 
+/** What one person may keep in Media and in films made, bytes. */
+const roomOfPerson = () => Math.max(1, Number(process.env.HAILBANK_PERSON_GB) || 20) * 1024 ** 3
+
+/** Throws where somebody keeps more than they may. */
+async function withinRoom(sql: Sql, person: string) {
+  const [kept] = await sql<{ bytes: number }[]>`select coalesce(sum(bytes), 0)::bigint as bytes from media where created_by = ${person}`
+  const room = roomOfPerson()
+  if (kept!.bytes > room) throw new Refusal(413, `Your files have more than the ${Math.round(room / 1024 ** 3)} GB that one person may keep here, so this one was not taken. Delete some in Media, or ask who runs the server for more room.`)
+}
+
 /** Puts a file's row where there is none yet; false where it is there already. What somebody brings is of Media from then on. */
 async function addRow(sql: Sql, row: MediaRow, person: string | null, made: boolean): Promise<boolean> {
   const inserted = await sql`
     insert into media (hash, name, type, extension, bytes, width, height, seconds, created_by, made)
     values (${row.hash}, ${row.name}, ${row.type}, ${row.extension}, ${row.bytes}, ${row.width}, ${row.height}, ${row.seconds ?? null}, ${person}, ${made}) on conflict (hash) do nothing returning hash`
   if (!inserted.length && !made) await sql`update media set used_at = now(), made = false where hash = ${row.hash}`
+  // Counted after it is in, in the same transaction: several at once do not slip past each other by much, and what is too much is taken back.
+  if (inserted.length && person) await withinRoom(sql, person)
   return inserted.length > 0
 }
 

@@ -5,8 +5,10 @@ import { advanceJob, failJob, finishJob, mostAttempts, takeJob } from '../databa
 import { keepMediaFile, type MediaRow } from '../database/media'
 import { makeFilm } from '../film/make'
 import { Refused, type Progress } from './progress'
+import { Stuck, unlessStuck } from './stuck'
 import { convertClip } from '../media/convert'
 import { log, logError } from '../log'
+import { Refusal } from '../refusal'
 import { hashOfFile } from '../media/hash-file'
 import { inFolder } from '../media/in-file'
 
@@ -34,7 +36,7 @@ function progressOf(id: string): { progress: Progress, alive: () => void } {
 
 /** What went wrong, in one sentence for a person. */
 export function sentence(error: unknown): string {
-  if (error instanceof Refused) return error.message
+  if (error instanceof Refused || error instanceof Refusal) return error.message
   const said = error instanceof Error ? `${(error as NodeJS.ErrnoException).code ?? ''} ${error.message}` : String(error)
   if (/ENOSPC|no space left|disk full|53100/i.test(said)) return 'The server’s disk is full. Make room on it, then try again; nothing that you made is lost.'
   const id = logError(error, 'long work broke off')
@@ -49,14 +51,24 @@ export async function runJob(id: string) {
   const { progress, alive } = progressOf(id)
   const beating = setInterval(alive, 5000)
   try {
-    await inFolder(async folder => {
-      const made = job.kind === 'film' ? await film(job.wish, folder, progress) : await convertClip(job, folder, progress)
+    await inFolder(folder => unlessStuck(async further => {
+      const told: Progress = async (...now) => {
+        further()
+        await progress(...now)
+      }
+      const made = job.kind === 'film' ? await film(job.wish, folder, told) : await convertClip(job, folder, told)
+      further()
       await keepMediaFile(made.row, made.file, job.person, job.kind === 'film')
       await made.kept?.()
       await finishJob(id, made.row.hash)
-    })
+    }))
   } catch (error) {
     if (!(error instanceof NotWanted)) await failJob(id, sentence(error))
+    // Whatever it waited for would go on beside the next job: this process ends, and a fresh one takes its place.
+    if (error instanceof Stuck) {
+      log.error({ job: id }, 'long work stood still, this worker ends')
+      process.kill(process.pid, 'SIGTERM')
+    }
   } finally {
     clearInterval(beating)
   }

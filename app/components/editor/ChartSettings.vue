@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { newChart } from '#core/charts'
 import { formatNumber, rowCount, summarise, type DataTable } from '#core/data'
-import { setFields, type ChartElement, type ChartSpec, type ShownElement } from '#core/deck'
+import { setFields, themeSeen, type ChartElement, type ChartSpec, type ShownElement } from '#core/deck'
 
 const props = defineProps<{ element: ChartElement & ShownElement }>()
 const emit = defineEmits<{ choose: [] }>()
