@@ -16,6 +16,17 @@ export default withNuxt(
     },
   },
   {
+    files: ['{app,core,player,scripts,server,stage}/**/*.{ts,vue,mjs}'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      // What is caught is named: an error that nobody expected must not be taken for one that somebody did.
+      'no-restricted-syntax': ['error',
+        { selector: 'CatchClause:not([param])', message: 'Name what is caught, and let all else through.' },
+        { selector: 'CallExpression[callee.property.name="catch"] > ArrowFunctionExpression[params.length=0]', message: 'Name what is caught: expected(…), or a function that looks at the error.' },
+      ],
+    },
+  },
+  {
     files: ['core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {

@@ -2,7 +2,7 @@
 import { computed, nextTick, onMounted, provide, ref, shallowRef } from 'vue'
 import { captionAt, captionTrack, voiceAt } from '#core/sound'
 import { inkOf } from '#core/drawing'
-import { speaks } from '#core/deck'
+import { expected, speaks } from '#core/deck'
 import { faceAt } from '#core/figures'
 import { fontNeeds } from '#core/themes'
 import { frameCount, frameSeconds, momentAt, repeatedFrames, rundown, soundPlan, stillFrame, type Moment, type TimingContext } from '#core/timing'
@@ -48,7 +48,7 @@ async function seek(frame: number) {
   await stage.value?.show(moment)
   await nextTick()
   await Promise.all(Array.from(root.value!.querySelectorAll('video'), video => (video.error ? undefined : sought(video))))
-  await Promise.all(Array.from(root.value!.querySelectorAll('img'), image => (image.complete ? undefined : image.decode().catch(() => {}))))
+  await Promise.all(Array.from(root.value!.querySelectorAll('img'), image => (image.complete ? undefined : image.decode().catch(expected('EncodingError')))))
   // Only a frame that the browser drew after this shows the moment; whoever takes the picture asks which it was.
   requestAnimationFrame(() => { drawn = frame })
 }

@@ -1,3 +1,4 @@
+import { expected } from '#core/deck'
 import type { Heard } from '#core/timing'
 
 /** Lets be heard what a deck’s sound plan says, and keeps the time while it does. */
@@ -26,13 +27,16 @@ interface Voice {
   stop(): void
 }
 
+/** A context that is closed already, or a browser that wants to be touched first: it is tried again when it is. */
+const unheard = expected('InvalidStateError', 'NotAllowedError', 'AbortError', 'NotSupportedError')
+
 /** Sound by the Web Audio API. `urlOf` says where a file can be loaded from. */
 export function openSound(urlOf: (media: string) => string | undefined): SoundEngine {
   const context = new AudioContext({ latencyHint: 'interactive' })
   const buffers = new Map<string, AudioBuffer | 'coming' | 'broken'>()
   const voices = new Map<string, Voice>()
-  void context.resume().catch(() => {})
-  const touched = () => void context.resume().catch(() => {})
+  void context.resume().catch(unheard)
+  const touched = () => void context.resume().catch(unheard)
   for (const kind of ['pointerdown', 'keydown']) addEventListener(kind, touched, { capture: true })
 
   function bufferOf(media: string): AudioBuffer | null {
@@ -41,7 +45,11 @@ export function openSound(urlOf: (media: string) => string | undefined): SoundEn
     const url = known ? undefined : urlOf(media)
     if (url) {
       buffers.set(media, 'coming')
-      void fetch(url).then(answer => answer.arrayBuffer()).then(bytes => context.decodeAudioData(bytes)).then(buffer => buffers.set(media, buffer)).catch(() => buffers.set(media, 'broken'))
+      void fetch(url).then(answer => answer.arrayBuffer()).then(bytes => context.decodeAudioData(bytes)).then(buffer => buffers.set(media, buffer)).catch((error: unknown) => {
+        // A file that is not there, or is no sound.
+        if (!(error instanceof TypeError || error instanceof DOMException)) throw error
+        buffers.set(media, 'broken')
+      })
     }
     return null
   }
@@ -79,7 +87,7 @@ export function openSound(urlOf: (media: string) => string | undefined): SoundEn
     element.playbackRate = span.speed
     element.currentTime = placeOf(heard, ahead)
     context.createMediaElementSource(element).connect(gain)
-    void element.play().catch(() => {})
+    void element.play().catch(unheard)
     return { gain, since, played, element, stop: () => { element.pause(); element.removeAttribute('src'); gain.disconnect() } }
   }
 
@@ -115,7 +123,7 @@ export function openSound(urlOf: (media: string) => string | undefined): SoundEn
     close() {
       for (const kind of ['pointerdown', 'keydown']) removeEventListener(kind, touched, { capture: true })
       for (const id of [...voices.keys()]) end(id)
-      void context.close().catch(() => {})
+      void context.close().catch(unheard)
     },
   }
 }

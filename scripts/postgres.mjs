@@ -20,8 +20,9 @@ export async function freePort(wanted = 0) {
   for (let port = wanted; wanted && port < wanted + 50; port++) {
     try {
       return await listen(port)
-    } catch {
+    } catch (error) {
       // Taken: the next one.
+      if (error.code !== 'EADDRINUSE' && error.code !== 'EACCES') throw error
     }
   }
   return await listen(0)
@@ -46,7 +47,8 @@ function run(bin, name, args, cwd) {
 const alive = pid => {
   try {
     return fs.readFileSync(`/proc/${pid}/comm`, 'utf8').trim().startsWith('postgres')
-  } catch {
+  } catch (error) {
+    if (error.code !== 'ENOENT' && error.code !== 'ESRCH') throw error
     return false
   }
 }

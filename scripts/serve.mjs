@@ -50,7 +50,10 @@ export async function startServer({ home, url, port, ...how }) {
   for (let attempt = 0; attempt < 600; attempt++) {
     if (child.exitCode !== null || child.signalCode !== null) throw Object.assign(new Error(`The server ended at once.${where}`), { started })
     // Refused until it listens.
-    const answer = await fetch(`${address}/api/health`).catch(() => null)
+    const answer = await fetch(`${address}/api/health`).catch(error => {
+      if (error.name === 'TypeError') return null
+      throw error
+    })
     if (answer?.ok) return { ...started, address }
     await pause(200)
   }

@@ -1,3 +1,4 @@
+import { expected } from '#core/deck'
 import type { ClipMoment } from '#core/timing'
 
 /** Further away than this, seconds, a film jumps; nearer, it catches up unnoticed. */
@@ -6,6 +7,9 @@ const jump = 0.15
 const nudge = 0.06
 /** Two places in a film nearer than this, seconds, are one picture. */
 const same = 1 / 500
+
+/** A browser that will not play yet, or was told something else meanwhile, is asked again with the next frame. */
+const playable = expected('NotAllowedError', 'AbortError', 'NotSupportedError')
 
 /**
  * Brings a video to where its clip is. `live`: time runs by itself, so it plays, kept in step by running a little faster or
@@ -24,10 +28,11 @@ export function driveVideo(video: HTMLVideoElement, clip: ClipMoment, how: { liv
   if (Math.abs(behind) > jump) video.currentTime = clip.at
   video.playbackRate = how.speed * (Math.abs(behind) > jump ? 1 : 1 + Math.min(nudge, Math.max(-nudge, behind)))
   if (video.paused) {
-    void video.play().catch(() => {
+    void video.play().catch((error: unknown) => {
+      playable(error)
       // Where nobody has touched the page yet, a browser lets films play without their sound only.
       video.muted = true
-      void video.play().catch(() => {})
+      void video.play().catch(playable)
     })
   }
 }

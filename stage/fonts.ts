@@ -1,4 +1,4 @@
-import type { FontFaceFile } from '#core/deck'
+import { expected, type FontFaceFile } from '#core/deck'
 import { fallbackFonts, familyOfFont, subsetRanges } from '#core/fonts'
 
 /** Where a shipped family's files stand, as the application serves them. */
@@ -43,8 +43,11 @@ export function declareFaces(faces: readonly FontFaceFile[], url: (hash: string)
   }
 }
 
+/** A face that cannot be fetched or read: what stands behind it is drawn instead. */
+const unloaded = expected('NetworkError', 'SyntaxError', 'AbortError', 'TypeError')
+
 /** Loads the faces that words are set in, so that the first measurement is the right one. `words`: letters that are drawn. */
 export async function loadFonts(families: readonly string[], words = 'Aaß', weights: readonly number[] = [400, 500, 600, 700]): Promise<void> {
   const asked = Array.from(words).filter(letter => letter > '\u0100').join('')
-  await Promise.all([...(asked ? fallbackFonts.map(font => document.fonts.load(`40px "${font.family}"`, asked).catch(() => [])) : []), ...[...new Set(families)].flatMap(family => weights.map(weight => document.fonts.load(`${weight} 40px "${family}"`, words).catch(() => [])))])
+  await Promise.all([...(asked ? fallbackFonts.map(font => document.fonts.load(`40px "${font.family}"`, asked).catch(unloaded)) : []), ...[...new Set(families)].flatMap(family => weights.map(weight => document.fonts.load(`${weight} 40px "${family}"`, words).catch(unloaded)))])
 }

@@ -95,13 +95,13 @@ test('what is under the hand is told at once, wherever it stands, and given up i
 
   // The playhead and the moment that is told below it.
   const columns = (await page.locator('.columns').boundingBox())!
-  const told = page.locator('.at')
+  const told = page.locator('.transport .at')
   await page.mouse.move(columns.x + 20, columns.y + 40)
   await page.mouse.down()
   const moments = new Set<string>()
   for (const px of [60, 100, 140]) {
     await page.mouse.move(columns.x + px, columns.y + 40)
-    await expect.poll(async () => Math.abs((await page.locator('.playhead').boundingBox())!.x - columns.x - px)).toBeLessThan(3)
+    await expect.poll(async () => Math.abs((await page.getByRole('region', { name: 'Score' }).locator('.playhead').boundingBox())!.x - columns.x - px)).toBeLessThan(3)
     moments.add((await told.textContent())!)
   }
   await page.mouse.up()

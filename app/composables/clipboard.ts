@@ -1,5 +1,5 @@
 import { DOMParser as RichParser } from 'prosemirror-model'
-import { clippingSchema, clip, pastedTops, pasteClipping, plainText, textOf, type Clipping, type Id, type TextDoc } from '#core/deck'
+import { parseJson, clippingSchema, clip, pastedTops, pasteClipping, plainText, textOf, type Clipping, type Id, type TextDoc } from '#core/deck'
 import { newChart } from '#core/charts'
 import { readCsv, type DataTable } from '#core/data'
 import { textSchema } from '#core/text'
@@ -148,7 +148,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     const [plain, html] = [event.clipboardData.getData('text/plain'), event.clipboardData.getData('text/html')]
     const files = [...event.clipboardData.files]
     if (own) {
-      const read = clippingSchema.safeParse(parsed(own))
+      const read = clippingSchema.safeParse(parseJson(own))
       if (read.success) return pasteParts(read.data, own)
     }
     if (files.length) return takeFiles(files)
@@ -156,14 +156,6 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     if (html && pasteHtml(html, plain)) return
     pastePlain(plain)
   }
-  const parsed = (words: string): unknown => {
-    try {
-      return JSON.parse(words)
-    } catch {
-      return null
-    }
-  }
-
   onMounted(() => {
     document.addEventListener('copy', copy)
     document.addEventListener('cut', copy)

@@ -1,4 +1,4 @@
-import { setFields, type Id } from '#core/deck'
+import { expected, setFields, type Id } from '#core/deck'
 import { chartOfTable, wantedTable } from '#core/layouts'
 import type { DataTable } from '#core/data'
 
@@ -10,7 +10,7 @@ export function useNamedTables() {
     for (const slide of slides) {
       const wanted = store.deck && wantedTable(store.deck, slide)
       if (!wanted) continue
-      const table = await $fetch<DataTable>('/api/tables', { query: { name: wanted.table.name } }).catch(() => null)
+      const table = await $fetch<DataTable>('/api/tables', { query: { name: wanted.table.name } }).catch(expected(404))
       const still = table && store.deck && wantedTable(store.deck, slide)
       if (!still || still.chart !== wanted.chart) continue
       tables.keep(table)

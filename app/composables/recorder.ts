@@ -1,3 +1,4 @@
+import { expected } from '#core/deck'
 /** Why a microphone or camera cannot be had, in a sentence. */
 function refusal(error: unknown, what: 'microphone' | 'camera'): string {
   const name = (error as DOMException).name
@@ -24,7 +25,7 @@ export function useRecorder(what: 'microphone' | 'camera') {
     cancelAnimationFrame(request)
     stream.value?.getTracks().forEach(track => track.stop())
     stream.value = null
-    void context?.close().catch(() => {})
+    void context?.close().catch(expected('InvalidStateError'))
     context = null
     level.value = 0
   }

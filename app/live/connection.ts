@@ -1,3 +1,4 @@
+import { expected } from '#core/deck'
 import { applyAwarenessUpdate, encodeAwarenessUpdate, removeAwarenessStates, type Awareness } from 'y-protocols/awareness'
 import * as Y from 'yjs'
 import { decodeMessage, encodeMessage, type LiveMessage } from '#core/live'
@@ -134,7 +135,7 @@ export function connectDocument(deck: string, document: Y.Doc, awareness: Awaren
   /** A refusal at the door looks like a break; asking tells them apart. */
   async function askWhy() {
     // Unreachable is no answer: then it is a break.
-    const answer = await fetch('/api/session').catch(() => null)
+    const answer = await fetch('/api/session').catch(expected('TypeError'))
     if (ended || !answer) return
     if (answer.status === 401) publish({ signedOut: true })
     else if (answer.ok && !status.ready) publish({ closed: true })

@@ -9,7 +9,7 @@ export const useClips = defineStore('clips', () => {
     asked.add(hash)
     void $fetch<{ seconds: number | null, peaks: string | null }>(`/api/media/${hash}/sound`)
       .then(({ seconds, peaks }) => known.set(hash, { seconds, peaks: peaks === null ? null : Uint8Array.from(atob(peaks), sign => sign.charCodeAt(0)) }))
-      .catch(() => setTimeout(() => asked.delete(hash), 5000))
+      .catch(askAgain(() => asked.delete(hash)))
     return undefined
   }
   const length = (hash: string) => facts(hash)?.seconds ?? undefined

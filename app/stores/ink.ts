@@ -13,9 +13,8 @@ export const useInk = defineStore('ink', () => {
     const words = waiting.splice(0, 2000)
     if (waiting.length) setTimeout(ask)
     const forget = () => words.forEach(({ font, text }) => asked.delete(`${inkKey(font)}|${text}`))
-    const found = await $fetch<Record<string, Record<string, WordOutlines>>>('/api/fonts/outlines', { method: 'POST', body: { words } }).catch(() => null)
-    // Whoever asks again later, asks anew.
-    if (!found) return void setTimeout(forget, 5000)
+    const found = await $fetch<Record<string, Record<string, WordOutlines>>>('/api/fonts/outlines', { method: 'POST', body: { words } }).catch(askAgain(forget))
+    if (!found) return
     const known = { ...book.value.words }
     for (const [font, more] of Object.entries(found)) known[font] = { ...known[font], ...more }
     book.value = { ...book.value, words: known }
@@ -32,7 +31,7 @@ export const useInk = defineStore('ink', () => {
     asked.add(hash)
     void $fetch<Traced>(`/api/media/${hash}/lines`)
       .then(traced => { book.value = { ...book.value, traced: { ...book.value.traced, [hash]: traced } } })
-      .catch(() => setTimeout(() => asked.delete(hash), 30_000))
+      .catch(askAgain(() => asked.delete(hash), 30_000))
   }
 
   /** A new one whenever more has come, so that what was drawn with less is drawn anew. */

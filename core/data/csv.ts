@@ -12,7 +12,8 @@ export function decodeText(bytes: Uint8Array): string {
   if (bytes[0] === 0xfe && bytes[1] === 0xff) return new TextDecoder('utf-16be').decode(bytes)
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
-  } catch {
+  } catch (error) {
+    if (!(error instanceof TypeError)) throw error
     return new TextDecoder('windows-1252').decode(bytes)
   }
 }

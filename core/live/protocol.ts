@@ -55,7 +55,9 @@ export function decodeMessage(bytes: Uint8Array): LiveMessage | null {
     if (kind === 'bounds') return { kind, form: decoding.readVarUint(decoder) === 1 }
     if (kind === 'beat') return { kind }
     return null
-  } catch {
+  } catch (error) {
+    // Bytes that end too soon, or numbers that are none.
+    if (!(error instanceof Error)) throw error
     return null
   }
 }

@@ -3,7 +3,7 @@ import { createRequire } from 'node:module'
 import path from 'node:path'
 import type { DataTable } from '../../core/data'
 import type { Deck } from '../../core/deck'
-import { mediaOf } from '../../core/deck'
+import { expected, mediaOf } from '../../core/deck'
 import { tablesOf } from '../../core/formats/deck-file'
 import { mediaByHash, mediaLengths, voicePeaks, wholeMedia } from '../database/media'
 import { inkBookOf } from './ink'
@@ -35,7 +35,7 @@ async function fontFaces(deck: Deck, tables: readonly DataTable[]): Promise<stri
     const root = path.dirname(require.resolve(`@fontsource/${family.folder}/package.json`))
     for (const subset of family.subsets.filter(part => touches(subsetRanges[part] ?? '', points))) {
       for (const weight of family.weights.filter(known => known >= 400 && known <= 700)) {
-        const file = await readFile(path.join(root, 'files', `${family.folder}-${subset}-${weight}-normal.woff2`)).catch(() => null)
+        const file = await readFile(path.join(root, 'files', `${family.folder}-${subset}-${weight}-normal.woff2`)).catch(expected('ENOENT'))
         if (file) faces.push(`@font-face{font-family:"${name}";font-weight:${weight};src:url(${dataUrl('font/woff2', file)})format("woff2");unicode-range:${subsetRanges[subset]}}`)
       }
     }
@@ -44,7 +44,7 @@ async function fontFaces(deck: Deck, tables: readonly DataTable[]): Promise<stri
   for (const { family, folder, parts } of fallbackFonts) {
     const root = path.dirname(require.resolve(`@fontsource/${folder}/package.json`))
     for (const part of parts.filter(one => touches(one.range, points))) {
-      const file = await readFile(path.join(root, 'files', part.file)).catch(() => null)
+      const file = await readFile(path.join(root, 'files', part.file)).catch(expected('ENOENT'))
       if (file) faces.push(`@font-face{font-family:"${family}";src:url(${dataUrl('font/woff2', file)})format("woff2");unicode-range:${part.range}}`)
     }
   }

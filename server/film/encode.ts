@@ -35,8 +35,9 @@ function run(args: readonly string[]): Running {
     child.on('error', reject)
     child.on('close', code => (code === 0 ? resolve() : reject(new Error(said.trim() || `the encoder ended with ${code}`))))
   })
-  ended.catch(() => {})
-  child.stdin.on('error', () => {})
+  // Whoever writes or ends hears of it; until then it has been heard here.
+  ended.catch((error: Error) => { said ||= error.message })
+  child.stdin.on('error', (error: Error) => { said ||= error.message })
   return {
     async write(bytes) {
       if (!child.stdin.destroyed && !child.stdin.write(bytes)) await Promise.race([new Promise<void>(resolve => child.stdin.once('drain', () => resolve())), ended])

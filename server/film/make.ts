@@ -48,7 +48,8 @@ async function layOut(deck: Deck, order: FilmOrder, folder: string): Promise<{ p
     const file = path.join(folder, `${hash}.${row.extension}`)
     const output = createWriteStream(file)
     const failed = new Promise<never>((_, reject) => output.on('error', reject))
-    failed.catch(() => {})
+    // Heard by the writing below; a failure after it was all written is one of closing, and the film fails on the file.
+    failed.catch((error: unknown) => log.warn({ media: hash, err: error }, 'a file for a film was not written'))
     for await (const part of mediaBytes(hash, 0, row.bytes - 1)) if (!output.write(part)) await Promise.race([new Promise<void>(resolve => output.once('drain', () => resolve())), failed])
     await Promise.race([new Promise<void>(resolve => output.end(() => resolve())), failed])
     files.set(hash, file)
@@ -74,7 +75,8 @@ async function* drawn(pages: readonly Captor[], frames: readonly number[]): Asyn
   const settle = new Map<number, { resolve(jpeg: Buffer): void, reject(error: unknown): void }>()
   for (const index of frames.keys()) {
     const promise = new Promise<Buffer>((resolve, reject) => settle.set(index, { resolve, reject }))
-    promise.catch(() => {})
+    // Thrown where its frame is taken, which may be later or never.
+    promise.catch((_error: unknown) => {})
     made.set(index, promise)
   }
   const room = () => new Promise<void>(resolve => waiting.push(resolve))

@@ -49,7 +49,9 @@ export async function checkFont(bytes: Uint8Array, name: string): Promise<Outcom
         row: { hash, name: name.slice(0, 200), type, extension: kinds[type]!, bytes: bytes.length, width: null, height: null },
       },
     }
-  } catch {
+  } catch (error) {
+    // Whatever the font's tables made its reader stumble over; it runs in a thread of its own.
+    if (!(error instanceof Error)) throw error
     return failed(`${called} is damaged and cannot be read as a font. Take it once more from where it came.`)
   }
 }

@@ -14,7 +14,8 @@ function queue(): Promise<PgBoss> {
     await made.createQueue(name, { name, retryLimit: 0 })
     return made
   })()
-  boss.catch(() => { boss = undefined })
+  // Whoever awaits it hears why.
+  boss.catch((_error: unknown) => { boss = undefined })
   return boss
 }
 
@@ -31,7 +32,7 @@ export async function takeJobs(work: (id: string) => Promise<void>) {
 }
 
 export async function closeQueue() {
-  const open = await boss?.catch(() => undefined)
+  const open = await boss?.catch((error: unknown) => void log.warn({ err: error }, 'the queue never opened'))
   boss = undefined
   await open?.stop({ graceful: false, timeout: 1000 })
 }

@@ -16,7 +16,8 @@ let watching = false
 const openRooms = async () => {
   const open: [string, Room][] = []
   for (const [deck, room] of rooms) {
-    const opened = await room.catch(() => null)
+    // Why it did not open, who asked for it has heard.
+    const opened = await room.catch((_error: unknown) => null)
     if (opened) open.push([deck, opened])
   }
   return open
@@ -85,7 +86,7 @@ export async function roomOf(deck: string): Promise<Room> {
   if (!room) {
     room = openRoom(deck)
     rooms.set(deck, room)
-    room.catch(() => rooms.delete(deck))
+    room.catch((_error: unknown) => rooms.delete(deck))
   }
   const opened = await room
   closeLater(deck, opened)

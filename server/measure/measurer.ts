@@ -8,6 +8,7 @@ import svgpath from 'svgpath'
 import type { WordOutlines } from '../../core/drawing'
 import { rememberingMeasurer, type Font, type Measurer } from '../../core/text'
 import { openFont } from '../fonts/check'
+import { log } from '../log'
 
 const order = ['latin', 'latin-ext', 'cyrillic', 'cyrillic-ext', 'greek', 'greek-ext', 'vietnamese']
 const rank = (subset: string) => (order.includes(subset) ? order.indexOf(subset) : order.length)
@@ -24,7 +25,7 @@ export async function bringFaces(list: readonly FontFaceFile[], bytesOf: (hash: 
   for (const face of list) {
     if (known.has(face.media)) continue
     const bytes = await bytesOf(face.media)
-    const font = bytes && (await openFont(bytes).catch(() => null))
+    const font = bytes && (await openFont(bytes).catch((error: unknown) => void log.warn({ media: face.media, err: error }, 'a font cannot be read any more')))
     if (!font) continue
     known.add(face.media)
     brought.set(face.family, [...(brought.get(face.family) ?? []), { weight: face.weight, italic: !!face.italic, font }])

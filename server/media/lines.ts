@@ -34,6 +34,7 @@ export async function linesOf(hash: string): Promise<Traced | null> {
     if (found) await keepTraced(hash, found)
     return found
   })
-  turn = mine.catch(() => {})
+  // The next one waits for its end, whatever came of it; who asked hears that.
+  turn = mine.then(() => {}, (_error: unknown) => {})
   return await mine
 }

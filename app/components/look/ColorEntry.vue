@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { expected } from '#core/deck'
 import { readColor, written } from '#core/color'
 
 /** A colour entered exactly, in any way of writing, or picked from anywhere on the screen. */
@@ -14,7 +15,7 @@ function take(text: string) {
 interface Dropper { open(): Promise<{ sRGBHex: string }> }
 const dropper = (globalThis as { EyeDropper?: new () => Dropper }).EyeDropper
 async function pick() {
-  const picked = await new dropper!().open().catch(() => null)
+  const picked = await new dropper!().open().catch(expected('AbortError'))
   if (picked) take(picked.sRGBHex)
 }
 </script>

@@ -38,7 +38,9 @@ async function read(file: File | undefined) {
     context.drawImage(picture, 0, 0, canvas.width, canvas.height)
     pictured.value = colorsOfPixels(context.getImageData(0, 0, canvas.width, canvas.height).data)
     if (!pictured.value.length) useToast().add({ title: `“${file.name}” shows no colour to go by. Take another picture.`, color: 'warning' })
-  } catch {
+  } catch (error) {
+    // What a browser cannot decode.
+    if (!(error instanceof DOMException)) throw error
     useToast().add({ title: `“${file.name}” is no picture that can be read here. JPEG, PNG, WebP and SVG can.`, color: 'error' })
   }
   busy.value = ''

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Purpose } from '#core/deck'
+import { expected, type Purpose } from '#core/deck'
 import { inVariant, mediaOf, variantNamed, voicesOf } from '#core/deck'
 import { tablesOf } from '#core/formats/deck-file'
 import type { Moment } from '#core/timing'
@@ -35,7 +35,7 @@ const leave = () => {
   if (document.fullscreenElement) void document.exitFullscreen()
   void router.push({ path: `/decks/${route.params.id}`, query: { phase: 'deliver' } })
 }
-const fullScreen = () => void (document.fullscreenElement ? document.exitFullscreen() : root.value?.requestFullscreen().catch(() => {}))
+const fullScreen = () => void (document.fullscreenElement ? document.exitFullscreen() : root.value?.requestFullscreen().catch(expected('TypeError', 'NotAllowedError')))
 function onKey(event: KeyboardEvent) {
   const keys: Record<string, () => void> = {
     ' ': () => player.value?.forward(), 'ArrowRight': () => player.value?.forward(), 'ArrowDown': () => player.value?.forward(), 'PageDown': () => player.value?.forward(), 'Enter': () => player.value?.forward(),
@@ -54,7 +54,7 @@ function stir() {
 }
 onMounted(() => {
   addEventListener('keydown', onKey)
-  root.value?.requestFullscreen?.().catch(() => {})
+  root.value?.requestFullscreen?.().catch(expected('TypeError', 'NotAllowedError'))
 })
 onBeforeUnmount(() => removeEventListener('keydown', onKey))
 </script>

@@ -6,7 +6,8 @@ import { boxSchema, colorSchema, easingSchema, fractionSchema, guidesSchema, idS
 function isLanguage(tag: string) {
   try {
     return Intl.getCanonicalLocales(tag).length === 1
-  } catch {
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error
     return false
   }
 }

@@ -1,6 +1,6 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type UnzipFileInfo, type Zippable } from 'fflate'
 import { dataTableSchema, type DataTable } from '../../data'
-import { failed, readDeck, type Deck, type Outcome } from '../../deck'
+import { parseJson, failed, readDeck, type Deck, type Outcome } from '../../deck'
 
 /** A deck with all that it draws on. Media by SHA-256 of their bytes. */
 export interface DeckPackage {
@@ -58,27 +58,25 @@ export function unpackDeck(bytes: Uint8Array): Outcome<DeckPackage & { notes: st
   }
   try {
     files = unzipSync(bytes, { filter })
-  } catch {
+  } catch (error) {
+    // Whatever of a broken archive its reader stumbles over.
+    if (!(error instanceof Error)) throw error
     return failed(refused || 'The file is damaged: it cannot be unpacked. Take the deck away once more where it came from, then bring that file.')
   }
   if (refused) return failed(refused)
   if (!files['deck.json']) return failed('This is not a deck file: it holds no deck.json. A deck file is made under Deliver, “Take away as a file”.')
-  const json = (name: string): unknown => JSON.parse(strFromU8(files[name]!))
-  let raw: unknown
-  try {
-    raw = json('deck.json')
-  } catch {
+  const json = (name: string): unknown => parseJson(strFromU8(files[name]!))
+  const raw = json('deck.json')
+  if (raw === undefined) {
     return failed('The deck in the file is damaged: deck.json is not whole. Take the deck away once more, then bring that file.')
   }
   const read = readDeck(raw)
   if (!read.ok) return read
   const tables: DataTable[] = []
   for (const name of Object.keys(files).filter(candidate => candidate.startsWith('tables/'))) {
-    try {
-      tables.push(dataTableSchema.parse(json(name)))
-    } catch {
-      return failed(`The table ${name} in the file is damaged. Nothing was changed.`)
-    }
+    const table = dataTableSchema.safeParse(json(name))
+    if (!table.success) return failed(`The table ${name} in the file is damaged. Nothing was changed.`)
+    tables.push(table.data)
   }
   const media = Object.keys(files).filter(name => name.startsWith('media/')).map(name => {
     const [, hash, extension] = /^media\/([0-9a-f]{64})\.(\w+)$/.exec(name)!

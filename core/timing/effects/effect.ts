@@ -1,4 +1,4 @@
-import { colorSchema, roleNames, type Box, type Color, type Cue, type ElementKind, type Options, type Role } from '../../deck'
+import { colorSchema, parseJson, roleNames, type Box, type Color, type Cue, type ElementKind, type Options, type Role } from '../../deck'
 import type { EasingName } from '../easing'
 import type { HandDrawing } from '../../drawing'
 import type { Camera } from '../camera'
@@ -99,15 +99,7 @@ const isRole = (name: string): name is Role => (roleNames as readonly string[]).
 export function colorOption(effect: Pick<Effect, 'options'>, options: Options, name: string): Color {
   const value = optionOf<string>(effect, options, name)
   if (isRole(value)) return { role: value }
-  return colorSchema.safeParse(/^#/.test(value) ? { hex: value } : parsed(value)).data ?? { role: 'accent1' }
-}
-
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text)
-  } catch {
-    return null
-  }
+  return colorSchema.safeParse(/^#/.test(value) ? { hex: value } : parseJson(value)).data ?? { role: 'accent1' }
 }
 
 /** A colour as the value of an option: in one word where it has neither tint nor transparency. */

@@ -36,7 +36,7 @@ async function take(entry: Joined, bytes: Uint8Array) {
   const wait = Math.max(bytesOf(peer.person.id, bytes.length, Date.now()), messagesOf(peer.person.id, 1, Date.now()))
   if (wait > 0) await pause(wait)
   const message = decodeMessage(bytes)
-  const room = message && (await entry.room.catch(() => null))
+  const room = message && (await entry.room.catch((_error: unknown) => null))
   if (!room) return
   const was = peer.refused
   await room.receive(peer, message)
@@ -86,7 +86,7 @@ export default defineWebSocketHandler({
   async close(socket) {
     const entry = joined.get(socket.id)
     joined.delete(socket.id)
-    const room = await entry?.room.catch(() => null)
+    const room = await entry?.room.catch((_error: unknown) => null)
     if (!entry || !room) return
     room.leave(entry.peer)
     if (room.isEmpty()) closeLater(entry.deck, room)

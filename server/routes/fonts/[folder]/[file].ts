@@ -1,3 +1,4 @@
+import { expected } from '../../../../core/deck'
 import { createReadStream } from 'node:fs'
 import { stat } from 'node:fs/promises'
 import { createRequire } from 'node:module'
@@ -14,7 +15,7 @@ export default defineEventHandler(async event => {
   const file = getRouterParam(event, 'file')!
   if (!folders.has(folder) || !/^[a-z0-9-]+\.woff2$/.test(file)) return refuse(404, 'There is no such font.')
   const place = path.join(path.dirname(require.resolve(`@fontsource/${folder}/package.json`)), 'files', file)
-  const found = await stat(place).catch(() => null)
+  const found = await stat(place).catch(expected('ENOENT'))
   if (!found) return refuse(404, 'There is no such font.')
   setHeaders(event, { 'content-type': 'font/woff2', 'content-length': found.size, 'cache-control': 'public, max-age=31536000, immutable', 'x-content-type-options': 'nosniff' })
   return sendStream(event, createReadStream(place))
