@@ -5,7 +5,7 @@ import { enter } from './support/people'
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 const views = [
-  '/', '/media', '/screens', '/people', ...['outline', 'compose', 'time', 'check', 'deliver'].map(phase => `/decks/demo-seasons?phase=${phase}`),
+  '/', '/media', '/screens', '/people', '/account', ...['outline', 'compose', 'time', 'check', 'deliver'].map(phase => `/decks/demo-seasons?phase=${phase}`),
   ...['palette', 'fonts', 'styles', 'ground', 'brand', 'layouts'].map(desk => `/decks/demo-briefing?phase=compose&look=${desk}`),
 ]
 interface Violation { id: string, impact: string | null, help: string, nodes: { html: string }[] }
