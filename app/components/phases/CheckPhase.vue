@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Finding } from '#core/checks'
+import type { Finding, Remedy } from '#core/checks'
+import { applyChanges, type Change } from '#core/deck'
 import { titleOf } from '#core/layouts'
 
 const emit = defineEmits<{ go: [phase: string] }>()
@@ -11,6 +12,17 @@ const bySlide = computed(() => {
   for (const finding of store.findings) groups.set(finding.slide, [...(groups.get(finding.slide) ?? []), finding])
   return [...groups].map(([slide, findings]) => ({ slide, findings, number: slideNumber(slide), title: titleOf(store.deck!, slide) }))
 })
+/** A remedy that is pointed at: its slide shows what it would do. */
+const pointed = shallowRef<{ slide: string, remedy: Remedy } | null>(null)
+const shownDeck = computed(() => {
+  const { deck } = store
+  return deck && pointed.value ? applyChanges(deck, pointed.value.remedy.changes(deck, { id: freshId })) : deck
+})
+const point = (finding: Finding, remedy: Remedy) => ({ onPointerenter: () => { pointed.value = { slide: finding.slide, remedy } }, onPointerleave: () => { pointed.value = null }, onFocus: () => { pointed.value = { slide: finding.slide, remedy } }, onBlur: () => { pointed.value = null } })
+const make = (name: string, changes: readonly Change[]) => {
+  pointed.value = null
+  store.edit(name, changes)
+}
 const remediable = computed(() => store.findings.filter(finding => finding.remedy))
 
 function show(finding: Finding) {
@@ -19,11 +31,11 @@ function show(finding: Finding) {
   if (finding.element) store.select(finding.element)
   emit('go', finding.beat !== null ? 'time' : 'compose')
 }
-const mend = (finding: Finding) => finding.remedy && store.edit(finding.remedy.label.toLowerCase(), finding.remedy.changes(store.deck!, { id: freshId }))
+const mend = (finding: Finding) => finding.remedy && make(finding.remedy.label.toLowerCase(), finding.remedy.changes(store.deck!, { id: freshId }))
 /** The findings that are put right alike, where there are more than one. */
 const alike = (finding: Finding) => (finding.together === undefined ? [] : store.findings.filter(other => other.remedy && other.rule === finding.rule && other.together === finding.together))
-const mendAlike = (finding: Finding) => store.edit(`${finding.remedy!.label.toLowerCase()}, ${alike(finding).length} times`, alike(finding).flatMap(other => other.remedy!.changes(store.deck!, { id: freshId })))
-const mendAll = () => store.edit(`put ${remediable.value.length} findings right`, remediable.value.flatMap(finding => finding.remedy!.changes(store.deck!, { id: freshId })))
+const mendAlike = (finding: Finding) => make(`${finding.remedy!.label.toLowerCase()}, ${alike(finding).length} times`, alike(finding).flatMap(other => other.remedy!.changes(store.deck!, { id: freshId })))
+const mendAll = () => make(`put ${remediable.value.length} findings right`, remediable.value.flatMap(finding => finding.remedy!.changes(store.deck!, { id: freshId })))
 </script>
 
 <template>
@@ -35,13 +47,13 @@ const mendAll = () => store.edit(`put ${remediable.value.length} findings right`
     <p v-if="store.looking" class="quiet" role="status">Still looking: {{ pixels.coming ? `at the pixels of ${pixels.coming} ${pixels.coming === 1 ? 'picture or film' : 'pictures and films'}` : 'slide by slide' }}.</p>
     <p v-else-if="!store.findings.length" class="quiet">Every beat holds long enough for its words, every text can be read and stands on its slide, every chart and picture is there.</p>
     <section v-for="group in bySlide" :key="group.slide" class="group">
-      <button class="where" @click="store.goToSlide(group.slide)"><SlideThumb :deck="store.deck!" :slide="group.slide" :width="160" /><span><b>Slide {{ group.number }}</b>{{ group.title || 'Without a title' }}</span></button>
+      <button class="where" @click="store.goToSlide(group.slide)"><SlideThumb :deck="pointed?.slide === group.slide ? shownDeck! : store.deck!" :slide="group.slide" :width="220" /><span><b>Slide {{ group.number }}</b>{{ group.title || 'Without a title' }}</span></button>
       <ul>
         <li v-for="(finding, index) in group.findings" :key="index" class="finding">
           <p>{{ finding.message }}</p>
           <button class="press small" @click="show(finding)">Go there</button>
-          <button v-if="finding.remedy && store.canEdit" class="press small acts" @click="mend(finding)">{{ finding.remedy.label }}</button>
-          <template v-if="store.canEdit"><button v-for="other in finding.others ?? []" :key="other.label" class="press small" @click="store.edit(other.label.toLowerCase(), other.changes(store.deck!, { id: freshId }))">{{ other.label }}</button></template>
+          <button v-if="finding.remedy && store.canEdit" class="press small acts" v-bind="point(finding, finding.remedy)" @click="mend(finding)">{{ finding.remedy.label }}</button>
+          <template v-if="store.canEdit"><button v-for="other in finding.others ?? []" :key="other.label" class="press small" v-bind="point(finding, other)" @click="make(other.label.toLowerCase(), other.changes(store.deck!, { id: freshId }))">{{ other.label }}</button></template>
           <button v-if="finding.remedy && store.canEdit && alike(finding).length > 1" class="press small" @click="mendAlike(finding)">All {{ alike(finding).length }} alike</button>
         </li>
       </ul>
@@ -62,7 +74,7 @@ const mendAll = () => store.edit(`put ${remediable.value.length} findings right`
 .check { height: 100%; overflow-y: auto; padding: 18px 28px 30px; max-width: 1080px; margin: 0 auto; }
 .head { display: flex; justify-content: space-between; align-items: center; margin-bottom: 14px; gap: 16px; }
 h2 { font-size: 20px; }
-.group { display: grid; grid-template-columns: 180px 1fr; gap: 20px; padding: 14px 0; border-top: 1px solid var(--line); }
+.group { display: grid; grid-template-columns: 220px 1fr; gap: 20px; padding: 14px 0; border-top: 1px solid var(--line); }
 .where { border: 0; background: none; padding: 0; color: inherit; font: inherit; text-align: left; cursor: pointer; display: flex; flex-direction: column; gap: 5px; border-radius: 6px; }
 .where > span { display: flex; flex-direction: column; font-size: 13px; color: var(--second); overflow-wrap: anywhere; }
 ul { list-style: none; margin: 0; padding: 0; display: flex; flex-direction: column; gap: 8px; }
