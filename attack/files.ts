@@ -37,7 +37,7 @@ export const hostileFiles: Attack = {
     const cookie = await cookieOf()
     const send = async (name: string, path: string, body: Uint8Array | string, type: string) => {
       const { slowest } = await whileAsked(async () => {
-        const answer = await fetch(address(path), { method: 'POST', headers: { cookie, 'content-type': type }, body: body as BodyInit, signal: AbortSignal.timeout(120_000) }).catch(error => error as Error)
+        const answer = await fetch(address(path), { method: 'POST', headers: { cookie, 'content-type': type, 'connection': 'close' }, body: body as BodyInit, signal: AbortSignal.timeout(120_000) }).catch(error => error as Error)
         if (answer instanceof Error) failures.push(`${name}: ${answer.message}`)
         else if (answer.status >= 500) failures.push(`${name}: ${answer.status} ${(await answer.text()).slice(0, 120)}`)
         else if (/root:|:\/bin\//.test(await answer.text())) failures.push(`${name}: gave away what is not its own`)
@@ -49,7 +49,8 @@ export const hostileFiles: Attack = {
     for (const [name, path, make] of files) worst = Math.max(worst, await send(name, path, make(), 'application/octet-stream'))
     worst = Math.max(worst, await send('2,000 words to be outlined', '/api/fonts/outlines', words(), 'application/json'))
     waits.sort((a, b) => Number.parseInt(b) - Number.parseInt(a))
-    if (worst > 1500) failures.push(`others waited ${waits[0]}`)
+    // Twice the 200 ms that are wanted: a machine that others use too is slow at times.
+    if (worst > 400) failures.push(`others waited ${waits[0]}`)
     return { tried: files.length + 1, failures, figures: `others waited at most ${waits.slice(0, 3).join(', ')}` }
   },
 }

@@ -35,6 +35,7 @@ export const floods: Attack = {
         ghost.raw(encodeMessage({ kind: 'awareness', update: encodeAwarenessUpdate(awareness, clients) }))
         awareness.destroy()
         tried++
+        await pause(1)
       }
       await pause(1500)
     })

@@ -155,6 +155,15 @@ test('a request is bounded before it is read', async () => {
   expect(await send('Transfer-Encoding: chunked')).toContain('411')
 })
 
+test('an address with characters that cannot be read is refused in a sentence, on every route', async ({ request }) => {
+  await request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
+  for (const { method, url } of routes().filter(route => route.url.includes('['))) {
+    const answer = await request.fetch(url.replace(/\[\w+\]/g, 'a%00b'), { method })
+    expect([url, answer.status()]).toEqual([url, 400])
+  }
+  expect((await request.get('/api/tables?name=a%00b')).status()).toBe(400)
+})
+
 test('an error that is nobody’s fault is logged once, with the id that the person sees; measurements and health tell of the server', async ({ request, playwright }) => {
   await request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
   const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })

@@ -29,7 +29,7 @@ describe('what a person gave, read apart', () => {
     expect(read.ok && read.value.deck).toEqual(deck)
     expect(await apart('deckFile', new Uint8Array([1, 2, 3]), { what: 'x' })).toMatchObject({ ok: false })
     const font = { family: 'Lora', weight: 400, italic: false }
-    const book = await apart('outlines', { words: [{ font, text: 'Quay' }], faces: [] }, { what: 'x' })
+    const book = JSON.parse(await apart('outlines', { words: [{ font, text: 'Quay' }], faces: [] }, { what: 'x' }))
     expect(book[inkKey(font)]!.Quay!.glyphs).toHaveLength(4)
   })
 

@@ -23,12 +23,12 @@ export const icon = ({ text, name }: { text: string, name: string }) => ownIcon(
 
 export const font = ({ bytes, name }: { bytes: Uint8Array, name: string }) => checkFont(bytes, name)
 
-/** How words are written in their fonts: by font, by word. */
+/** How words are written in their fonts: by font, by word, as JSON, so that nobody else has to write it out. */
 export async function outlines({ words, faces }: { words: readonly { font: { family: string, weight: number, italic: boolean }, text: string }[], faces: readonly FaceWithBytes[] }) {
   await bring(faces)
   const book: Record<string, Record<string, WordOutlines>> = {}
   for (const { font: wanted, text } of words) (book[inkKey(wanted)] ??= {})[text] = outlinesOf(text, wanted)
-  return book
+  return JSON.stringify(book)
 }
 
 /** Unpacks and reads a deck file; says of each media file whether its bytes are those that its name promises. */

@@ -22,5 +22,6 @@ export default defineEventHandler(async event => {
     const bytes = await mediaIfThere(hash)
     if (bytes) faces.push({ family, weight, italic, media: hash, bytes })
   }
+  setHeader(event, 'content-type', 'application/json')
   return await apart('outlines', { words, faces }, { seconds: 15, what: 'The writing of these words' })
 })
