@@ -24,3 +24,13 @@ it('a process that is tied ends in order, and is ended where it does not', async
   stubborn.disconnect()
   expect((await once(stubborn, 'exit'))[1]).toBe('SIGKILL')
 })
+
+it('a process that is tied may have threads, and lives with them until then', async () => {
+  const threaded = tied('new (require("node:worker_threads").Worker)("require(`node:worker_threads`).parentPort.postMessage(`there`)", { eval: true }).on("message", words => console.log(words)); setInterval(() => {}, 1000)')
+  const [said] = await once(threaded.stdout!, 'data') as [Buffer]
+  expect(String(said)).toContain('there')
+  await new Promise(resolve => setTimeout(resolve, 500))
+  expect(threaded.signalCode).toBeNull()
+  threaded.disconnect()
+  await once(threaded, 'exit')
+})
