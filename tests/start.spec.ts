@@ -4,6 +4,7 @@ import net from 'node:net'
 import path from 'node:path'
 import { expect, test } from '@playwright/test'
 import { freePort } from '../scripts/postgres.mjs'
+import { cookieOf } from './support/live'
 
 /** `npm start` in a terminal of its own, as a person has it: the pty comes from util-linux' script. */
 const home = path.resolve('.hailbank/test-start')
@@ -54,6 +55,9 @@ test('npm start stays until Ctrl-C, and then nothing of it is left', async () =>
   await new Promise(resolve => setTimeout(resolve, 10_000))
   expect(terminal.exitCode).toBeNull()
   expect((await fetch(`http://127.0.0.1:${port}/api/health`)).ok).toBe(true)
+  // It works as it was started: what is made goes through threads of its own.
+  const made = await fetch(`http://127.0.0.1:${port}/api/decks`, { method: 'POST', headers: { 'content-type': 'application/json', 'cookie': await cookieOf('ines@velmoor.example', port) }, body: '{"title":"Begun","purpose":"talk"}' })
+  expect(made.status).toBe(200)
   terminal.stdin!.write('\u0003')
   await expect.poll(() => terminal.exitCode, { timeout: 120_000 }).not.toBeNull()
   expect(said()).toContain('Ending what was started')
