@@ -123,6 +123,13 @@ describe('a remedy', () => {
     expect((panel.fields.words as TextElement).box).toEqual({ ...box, x: box.x - 20, y: box.y - 20, width: box.width + 40, height: box.height + 40 })
   })
 
+  it('measures what is seen of words that reach over the edge, and nothing beyond it', () => {
+    const dark = { fill: undefined, ground: { hex: '#101418' } }
+    const half = contrastOf(slideWith({ color: { hex: '#ffffff' } as never, box: { x: -150, y: 400, width: 900, height: 100, angle: 0 } }, [], dark).wish())!
+    expect(half.ratio).toBeGreaterThan(15)
+    expect(contrastOf(slideWith({ color: { hex: '#ffffff' } as never, box: { x: -2000, y: 400, width: 900, height: 100, angle: 0 } }, [], dark).wish())).toBeNull()
+  })
+
   it('is not offered where nothing is wrong', () => {
     expect(contrastRemedies(slideWith({ color: { hex: '#000000' } as never }, [shape({ hex: '#ffffff' })]).wish())).toEqual([])
   })

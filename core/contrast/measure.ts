@@ -1,5 +1,5 @@
 import { largeTextRatio, textRatio, type Raster } from '../color'
-import { themeOf, type Deck, type ShownElement, type Slide, type TextElement } from '../deck'
+import { extentOf, themeOf, type Deck, type ShownElement, type Slide, type TextElement } from '../deck'
 import { boundsOf, overlap } from '../place'
 import type { Measurer } from '../text'
 import { beneath, mediaOfLayers, panelOf, type Layer, type Rgba } from './beneath'
@@ -60,13 +60,14 @@ const rows = 10
 
 /**
  * How a text stands out, on the pixels that are seen: through its own opacity, on its panel and markings, over all layers beneath.
- * Undefined while pixels of a picture are on their way; null where no words are to be seen.
+ * Undefined while pixels of a picture are on their way; null where no words are to be seen, on the slide or at all.
  */
 export function contrastOf(wish: ContrastWish): Contrast | null | undefined {
   const { deck, slide, element, pixels } = wish
   const words = wordsOf(deck, slide, element, wish.measurer)
   if (!words.length) return null
-  const { layers, unseen } = beneath(deck, slide, wish.elements, element, wish.size)
+  const extent = extentOf(deck, slide.id)
+  const { layers, unseen } = beneath(deck, slide, wish.elements, element, extent)
   const panel = panelOf(element, themeOf(deck, slide).palette)
   // Of what is drawn from marks, what the words themselves lie over.
   const place = boundsOfWords(deck, slide, element, wish.measurer)
@@ -87,14 +88,15 @@ export function contrastOf(wish: ContrastWish): Contrast | null | undefined {
       return list ? list[Math.min(moment, list.length - 1)]! : null
     }
     for (const stretch of words) {
-      const found = stretchContrast(stretch, element, layers, panel, at, wish.size.height)
+      const found = stretchContrast(stretch, element, layers, panel, at, extent, wish.size.height)
+      if (!found) continue
       if (!worst || found.ratio / found.needed < worst.ratio / worst.needed) worst = { ...found, onPicture: needed.length > 0, unseen: [...unmeasured.map(other => `“${other.name}”`), ...(lost.length ? ['a picture that is not at hand'] : [])] }
     }
   }
   return worst
 }
 
-function stretchContrast(words: Words, element: TextElement & ShownElement, layers: readonly Layer[], panel: Layer | null, pixels: PixelsAt, height: number): Omit<Contrast, 'onPicture' | 'unseen'> {
+function stretchContrast(words: Words, element: TextElement & ShownElement, layers: readonly Layer[], panel: Layer | null, pixels: PixelsAt, extent: { width: number, height: number }, height: number): Omit<Contrast, 'onPicture' | 'unseen'> | null {
   const seen = painter(layers, pixels)
   const panelled = panel ? painter([panel], pixels) : null
   const opacity = element.opacity ?? 1
@@ -105,6 +107,8 @@ function stretchContrast(words: Words, element: TextElement & ShownElement, laye
   for (let row = 0; row < down; row++) {
     for (let column = 0; column < across; column++) {
       const { x, y } = onSlide(element, words.place.x + ((column + 0.5) / across) * words.place.width, words.place.y + ((row + 0.5) / down) * words.place.height)
+      // Beyond the slide's edge nothing is seen, of the words neither.
+      if (x < 0 || y < 0 || x > extent.width || y > extent.height) continue
       const under = seen(x, y)
       // Panel, marking and letters are laid on together, with the opacity of the text.
       let inner = panelled ? panelled(x, y, under) : under
@@ -116,6 +120,7 @@ function stretchContrast(words: Words, element: TextElement & ShownElement, laye
       grounds.set(hex, (grounds.get(hex) ?? 0) + 1)
     }
   }
+  if (!ratios.length) return null
   ratios.sort((a, b) => a - b)
   const [ground] = [...grounds].reduce((most, entry) => (entry[1] > most[1] ? entry : most))
   return { ratio: ratios[Math.min(ratios.length - 1, Math.floor(ratios.length / 20))]!, needed, below: ratios.filter(ratio => ratio < needed).length / ratios.length, words: words.text, ground, isPlain: grounds.size === 1 }
