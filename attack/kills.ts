@@ -5,7 +5,9 @@ import { deckOf, makeDeck, pause, type Attack } from './attack'
 
 /** Writes records by protocol until the line breaks; answers with those that were acknowledged. */
 async function writeUntilCut(deck: string, prefix: string): Promise<string[]> {
-  const editor = await editDeck(deck)
+  // Cut while it was still opening: nothing was acknowledged.
+  const editor = await editDeck(deck).catch((_error: unknown) => null)
+  if (!editor) return []
   const acknowledged: string[] = []
   let broken = false
   void editor.closed.then(() => { broken = true })
