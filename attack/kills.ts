@@ -8,18 +8,18 @@ async function writeUntilCut(deck: string, prefix: string): Promise<string[]> {
   // Cut while it was still opening: nothing was acknowledged.
   const editor = await editDeck(deck).catch((_error: unknown) => null)
   if (!editor) return []
-  const acknowledged: string[] = []
+  const acknowledged = new Set<string>()
   let broken = false
   void editor.closed.then(() => { broken = true })
   for (let count = 0; !broken; count++) {
-    const id = `${prefix}x${count}`
-    if ((await editor.change(document => applyToDocument(document, [{ do: 'put', table: 'variants', record: { id, order: 'a0', name: id } }, ...(count > 3 ? [{ do: 'drop' as const, table: 'variants' as const, id: `${prefix}x${count - 3}` }] : [])]))) === true) {
-      acknowledged.push(id)
-      if (count > 3) acknowledged.splice(acknowledged.indexOf(`${prefix}x${count - 3}`), 1)
-    }
+    const [id, gone] = [`${prefix}x${count}`, count > 3 ? `${prefix}x${count - 3}` : null]
+    // From here on it may be gone: what is sent may be on disk without having been acknowledged.
+    if (gone) acknowledged.delete(gone)
+    const came = await editor.change(document => applyToDocument(document, [{ do: 'put', table: 'variants', record: { id, order: 'a0', name: id } }, ...(gone ? [{ do: 'drop' as const, table: 'variants' as const, id: gone }] : [])]))
+    if (came === true) acknowledged.add(id)
   }
   editor.leave()
-  return acknowledged
+  return [...acknowledged]
 }
 
 async function killing(rounds: number, cut: () => Promise<void>, back: () => Promise<void>) {
