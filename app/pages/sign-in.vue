@@ -1,10 +1,13 @@
 <script setup lang="ts">
-const { fetch: refresh } = useUserSession()
+const { fetch: refresh, loggedIn } = useUserSession()
 const route = useRoute()
 const email = ref('')
 const password = ref('')
 const wrong = ref('')
 const busy = ref(false)
+/** Before the page works a press would be lost. */
+const ready = ref(false)
+onMounted(() => { ready.value = true })
 const { data: welcome } = await useFetch('/api/welcome')
 
 async function enter(body: object) {
@@ -14,7 +17,8 @@ async function enter(body: object) {
     await $fetch('/api/session', { method: 'POST', body })
     await refresh()
     const then = String(route.query.then ?? '/')
-    await navigateTo(then.startsWith('/') && !then.startsWith('//') ? then : '/')
+    if (!loggedIn.value) wrong.value = 'You are signed in, but the server does not answer at the moment. Try once more.'
+    else await navigateTo(then.startsWith('/') && !then.startsWith('//') ? then : '/')
   } catch (error) {
     wrong.value = messageOf(error)
   }
@@ -28,13 +32,13 @@ async function enter(body: object) {
       <div class="head"><img src="/mark.svg" alt="" width="34" height="34"><h1>Hailbank</h1></div>
       <p class="quiet">Decks that know how long they take.</p>
       <div v-if="welcome?.demo.length" class="demo">
-        <button v-for="(person, index) in welcome.demo" :key="person.email" type="button" class="press" :class="{ acts: index === 0 }" :disabled="busy" @click="enter({ demo: person.email })">Enter as {{ person.name }}</button>
+        <button v-for="(person, index) in welcome.demo" :key="person.email" type="button" class="press" :class="{ acts: index === 0 }" :disabled="busy || !ready" @click="enter({ demo: person.email })">Enter as {{ person.name }}</button>
         <p class="quiet">The demo’s people, of the invented Velmoor Harbour.</p>
       </div>
       <label>E-mail<input v-model="email" class="field" type="email" autocomplete="username" required></label>
       <label>Password<input v-model="password" class="field" type="password" autocomplete="current-password" required></label>
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-      <button class="press" :class="{ acts: !welcome?.demo.length }" :disabled="busy">Sign in</button>
+      <button class="press" :class="{ acts: !welcome?.demo.length }" :disabled="busy || !ready">Sign in</button>
     </form>
   </main>
 </template>
