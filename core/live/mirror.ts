@@ -1,6 +1,6 @@
-import type * as Y from 'yjs'
+import * as Y from 'yjs'
 import { carryGroups, isSound, mend, tableNames, type AnyRecord, type Deck, type Id } from '../deck'
-import { liveTable, readDocument, readRecord } from './document'
+import { liveTable, readRecord } from './document'
 import { touchedBy, type Touched } from './touched'
 
 /** A plain deck that follows a live document. */
@@ -14,10 +14,10 @@ export interface Mirror {
 /**
  * Follows a document. A record that another version of the program, or a clash, left unreadable is kept out rather than shown wrong
  * (the server mends it when it opens the document). Only changed records are read again; all others keep their identity, so that what was computed
- * from them stays. Whenever a record comes or goes, what refers to nothing is mended.
+ * from them stays. Whenever a record comes or goes, what refers to nothing is mended. `first` is the document as `readInSteps` has read it.
  */
-export function mirrorOf(document: Y.Doc): Mirror {
-  let raw = soundOnly(readDocument(document))
+export function mirrorOf(document: Y.Doc, first: Deck = whole(readInSteps(document))): Mirror {
+  let raw = first
   let mended = raw.info.info && raw.theme.theme ? mend(raw).deck : raw
   const watchers = new Set<(deck: Deck) => void>()
 
@@ -83,7 +83,28 @@ function carry(raw: Deck, mended: Deck, touched: Touched): Deck {
   return next as unknown as Deck
 }
 
-function soundOnly(deck: Deck): Deck {
-  const tables = tableNames.map(table => [table, Object.fromEntries(Object.entries(deck[table]).filter(([, record]) => isSound(table, record as AnyRecord)))])
-  return Object.fromEntries(tables) as Deck
+/** Records that are read between two moments at which whoever reads may let others go first. */
+const atOnce = 200
+
+/** Reads the sound records of a document, a few at a time. */
+export function* readInSteps(document: Y.Doc): Generator<void, Deck> {
+  const deck: Record<string, Record<Id, AnyRecord>> = {}
+  let count = 0
+  for (const table of tableNames) {
+    const records: Record<Id, AnyRecord> = {}
+    deck[table] = records
+    for (const [id, live] of liveTable(document, table) as Iterable<[Id, unknown]>) {
+      // What stands there may be anything: another program wrote it.
+      const record = live instanceof Y.Map && id !== '__proto__' ? readRecord(table, live) : null
+      if (record && isSound(table, record)) records[id] = record
+      if (++count % atOnce === 0) yield
+    }
+  }
+  return deck as unknown as Deck
+}
+
+function whole<T>(steps: Generator<void, T>): T {
+  let step = steps.next()
+  while (!step.done) step = steps.next()
+  return step.value
 }

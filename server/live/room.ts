@@ -3,7 +3,7 @@ import { applyAwarenessUpdate, Awareness, encodeAwarenessUpdate, removeAwareness
 import * as Y from 'yjs'
 import { changesOnForm, isSound, tableNames, type AnyRecord, type Change, type Deck } from '../../core/deck'
 import { newDeck } from '../../core/layouts'
-import { applyToDocument, encodeMessage, faultOfRecord, faultOfUpdate, liveLimits, liveTable, mendedWords, mendingOf, mirrorOf, tryUpdate, type LiveMessage } from '../../core/live'
+import { applyToDocument, encodeMessage, faultOfRecord, faultOfUpdate, liveLimits, liveTable, mendedWords, mendingOf, mirrorOf, readInSteps, tryUpdate, type LiveMessage } from '../../core/live'
 import { isPassing } from '../database/connection'
 import { appendUpdates, foldUpdates, keepAside, keepSnapshot, makerOf, snapshotOf, updatesOf } from '../database/decks'
 import { mayEdit, type PersonRole } from '../database/people'
@@ -65,6 +65,15 @@ const foldAfterBytes = 16 * 1024 * 1024
 const snapshotDelay = 1000
 const retryDelay = 400
 const pause = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
+/** Lets others be answered between two steps of what takes long. */
+const breath = () => new Promise(resolve => setImmediate(resolve))
+
+/** Does something step by step, with others answered in between. */
+async function inSteps<T>(steps: Generator<void, T>): Promise<T> {
+  let step = steps.next()
+  for (; !step.done; step = steps.next()) await breath()
+  return step.value
+}
 
 /** A document with all tables of a deck in it. */
 function emptyDocument(): Y.Doc {
@@ -84,15 +93,21 @@ export async function openRoom(id: string): Promise<Room> {
   const own = new Set<number>()
   let sinceFold: number[] = []
   let sinceFoldBytes = 0
-  const read = async (told: (content: Uint8Array) => void) => {
+  /** `opening`: nobody else reads yet, so others may go first between two rows. */
+  const read = async (told: (content: Uint8Array) => void, opening = false) => {
     for (const row of await updatesOf(id, cursor, [...own])) {
       cursor = Math.max(cursor, row.id)
       sinceFold.push(row.id)
       sinceFoldBytes += row.bytes
       if (!own.delete(row.id) && row.content) told(row.content)
+      if (opening && row.bytes > 100_000) await breath()
     }
   }
-  await read(content => Y.applyUpdate(document, content, 'disk'))
+  let bytes = 0
+  await read(content => {
+    bytes += content.length
+    Y.applyUpdate(document, content, 'disk')
+  }, true)
 
   const peers = new Set<Peer>()
   const waiting: Waiting[] = []
@@ -105,7 +120,7 @@ export async function openRoom(id: string): Promise<Room> {
     own.add(row!)
     behind = true
   })
-  const mirror = mirrorOf(document)
+  const mirror = mirrorOf(document, await inSteps(readInSteps(document)))
   const maker = await makerOf(id)
   /** Whether somebody would be held to the places of this deck, if it is a form: everybody but who made it, and admins. */
   const heldToPlaces = (person: { id: string, role: PersonRole }) => person.role !== 'admin' && person.id !== maker
@@ -113,18 +128,23 @@ export async function openRoom(id: string): Promise<Room> {
   const formFor = (person: { id: string, role: PersonRole }) => (mirror.deck().info.info?.form && heldToPlaces(person) ? mirror.deck() : null)
 
   /** What is on disk and what waits to be: every update is tried here before it goes any further. */
-  let trial = emptyDocument()
-  const renewTrial = () => {
-    trial.destroy()
-    trial = emptyDocument()
-    Y.applyUpdate(trial, Y.encodeStateAsUpdate(document))
-    for (const entry of waiting) Y.applyUpdate(trial, entry.content)
+  let trial: Y.Doc | null = null
+  /** Made when something is first tried: who only looks does without. */
+  const trialNow = () => {
+    if (!trial) {
+      trial = emptyDocument()
+      Y.applyUpdate(trial, Y.encodeStateAsUpdate(document))
+      for (const entry of waiting) Y.applyUpdate(trial, entry.content)
+    }
+    return trial
   }
-  renewTrial()
+  const spoilTrial = () => {
+    trial?.destroy()
+    trial = null
+  }
 
   /** The whole state as a browser that has nothing yet gets it, kept until the next change: encoding a large deck takes longer than sending it. */
   let whole: Uint8Array | null = null
-  let bytes = Y.encodeStateAsUpdate(document).length
   document.on('update', (update: Uint8Array) => {
     whole = null
     bytes += update.length
@@ -177,7 +197,7 @@ export async function openRoom(id: string): Promise<Room> {
             waiting.splice(waiting.indexOf(entry), 1)
             entry.refuse(words)
           }
-          renewTrial()
+          spoilTrial()
         }
       }
     }
@@ -228,19 +248,19 @@ export async function openRoom(id: string): Promise<Room> {
   async function faultOf(peer: Peer, content: Uint8Array): Promise<string | null> {
     const form = faultOfUpdate(content)
     if (form) return form
-    let fault = tryUpdate(trial, content, peer, formFor(peer.person))
-    if (fault) renewTrial()
+    let fault = tryUpdate(trialNow(), content, peer, formFor(peer.person))
+    if (fault) spoilTrial()
     if (fault?.lacking) {
       await catchUp()
-      fault = tryUpdate(trial, content, peer, formFor(peer.person))
-      if (fault) renewTrial()
+      fault = tryUpdate(trialNow(), content, peer, formFor(peer.person))
+      if (fault) spoilTrial()
     }
     return fault?.message ?? null
   }
 
   const catchUp = () => read(content => {
     Y.applyUpdate(document, content, 'disk')
-    Y.applyUpdate(trial, content, 'disk')
+    if (trial) Y.applyUpdate(trial, content, 'disk')
     tell({ kind: 'update', number: 0, update: content })
   })
 
@@ -304,9 +324,10 @@ export async function openRoom(id: string): Promise<Room> {
       return new Promise((resolve, reject) => {
         let content: Uint8Array | null = null
         const note = (update: Uint8Array) => { content = update }
-        trial.once('update', note)
-        applyToDocument(trial, changes, 'server')
-        trial.off('update', note)
+        const tried = trialNow()
+        tried.once('update', note)
+        applyToDocument(tried, changes, 'server')
+        tried.off('update', note)
         if (!content) return resolve()
         waiting.push({
           content, person: person.id, peer: null,
@@ -325,7 +346,7 @@ export async function openRoom(id: string): Promise<Room> {
       clearTimeout(timer)
       mirror.stop()
       awareness.destroy()
-      trial.destroy()
+      spoilTrial()
       document.destroy()
     },
   }
@@ -336,9 +357,7 @@ async function mendDocument(id: string, document: Y.Doc, put: (update: Uint8Arra
   const lacking = (['info', 'theme'] as const).filter(table => faultOfRecord(document, table, table))
   const fallback = lacking.length ? await standIn(id) : undefined
   const steps = mendingOf(document, (table, record) => (fallback?.[table] as Readonly<Record<string, AnyRecord>> | undefined)?.[record])
-  let step = steps.next()
-  for (; !step.done; step = steps.next()) await new Promise(resolve => setImmediate(resolve))
-  const mending = step.value
+  const mending = await inSteps(steps)
   if (!mending.changes.length) return null
   if (mending.aside.length) await keepAside(id, mending.aside)
   const trial = emptyDocument()
