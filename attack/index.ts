@@ -4,12 +4,13 @@ import { databaseKills, kills } from './kills'
 import { floods } from './floods'
 import { hostileDocuments } from './documents'
 import { hostileFiles } from './files'
+import { largeDecks } from './large'
 import { nodes } from './nodes'
 import { malformed } from './requests'
 import type { Attack } from './attack'
 
 /** The catalogue: adding an attack is adding a file and a line. */
-const attacks: readonly Attack[] = [kills, databaseKills, browserKills, nodes, malformed, hostileFiles, hostileDocuments, floods]
+const attacks: readonly Attack[] = [kills, databaseKills, browserKills, nodes, malformed, hostileFiles, hostileDocuments, largeDecks, floods]
 
 const wanted = process.argv.slice(2)
 const scale = Number(process.env.HAILBANK_ATTACK ?? 1)
