@@ -1,6 +1,6 @@
-import { itemPlace } from './arrangement'
-import type { AnyRecord, Deck, Element, ElementKind, Id, TableName } from './records'
 import type { Change } from './changes'
+import { shownElement } from './inherit'
+import type { AnyRecord, Deck, Element, ElementKind, Id, TableName } from './records'
 
 /** The fields by which a place of each kind is filled. */
 const filling: Partial<Record<ElementKind, readonly string[]>> = {
@@ -15,29 +15,32 @@ const filling: Partial<Record<ElementKind, readonly string[]>> = {
 
 const refusal = 'This deck is a form: only what fills its places can be changed. Ask who made it, or an admin, for more.'
 
-const isItem = (deck: Deck, element: Pick<Element, 'owner' | 'placeholder'> | undefined) => !!element && !!deck.slides[element.owner] && itemPlace(element.placeholder) !== null
-
 /** A box that grows with its words stands where it stood, as wide as it was. */
-function hasOnlyGrown(before: Element, after: Element): boolean {
-  if (before.kind !== 'text' || before.fit !== 'grow' || !after.box) return false
-  const { box = after.box } = before
-  return box.x === after.box.x && box.width === after.box.width && box.angle === after.box.angle
+function hasOnlyGrown(deck: Deck, id: Id, box: Element['box']): boolean {
+  const shown = shownElement(deck, id)
+  if (!box || shown?.kind !== 'text' || shown.fit !== 'grow') return false
+  return (['x', 'y', 'width', 'angle'] as const).every(side => Math.abs(box[side] - shown.box[side]) < 0.01)
+}
+
+const differing = (before: AnyRecord, after: AnyRecord): string[] => {
+  const [a, b] = [before, after] as unknown as [Record<string, unknown>, Record<string, unknown>]
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter(field => JSON.stringify(a[field]) !== JSON.stringify(b[field]))
 }
 
 /**
- * Why somebody whom a form binds may not change a record, null where they may: on slides they fill places, put and take items of a
- * layout, and write notes. `fields` are those that change, null where all of it comes or goes; `after` is what it becomes, null where it goes.
+ * Why somebody whom a form binds may not change a record, null where they may: they fill the places of its slides and write notes;
+ * nothing comes, goes or looks otherwise. `fields` are those that change, null where all of it is put or goes; `after` is what it
+ * becomes, null where it goes.
  */
-export function faultOnForm(before: Deck, table: TableName, id: Id, fields: ReadonlySet<string> | null, after: AnyRecord | null): string | null {
-  if (table === 'slides') return fields && [...fields].every(field => field === 'notes') ? null : refusal
-  // What moves with an item goes with it.
-  if (table === 'cues' && !after) return isItem(before, before.elements[before.cues[id]?.element ?? '']) ? null : refusal
-  if (table !== 'elements') return refusal
-  const known = before.elements[id]
-  if (!fields || !known) return isItem(before, known) || (!known && isItem(before, after as Element | null ?? undefined)) ? null : refusal
-  if (!known.placeholder || !before.slides[known.owner]) return refusal
-  const free = [...(filling[known.kind] ?? []), 'alt']
-  return [...fields].every(field => free.includes(field) || (field === 'box' && after !== null && hasOnlyGrown(known, after as Element))) ? null : refusal
+export function faultOnForm(before: Deck, table: TableName, id: Id, fields: Iterable<string> | null, after: AnyRecord | null): string | null {
+  const known = before[table][id]
+  if (!known || !after) return refusal
+  const changed = fields ? [...fields] : differing(known, after)
+  if (table === 'slides') return changed.every(field => field === 'notes') ? null : refusal
+  const element = table === 'elements' ? (known as Element) : null
+  if (!element?.placeholder || !before.slides[element.owner]) return refusal
+  const free = ['alt', ...(filling[element.kind] ?? [])]
+  return changed.every(field => free.includes(field) || (field === 'box' && hasOnlyGrown(before, id, (after as Element).box))) ? null : refusal
 }
 
 /** The same of changes that are still to be made. */
@@ -45,9 +48,8 @@ export function changesOnForm(deck: Deck, changes: readonly Change[]): string | 
   for (const change of changes) {
     const id = change.do === 'put' ? change.record.id : change.id
     const known = deck[change.table][id]
-    const fault = change.do === 'set'
-      ? faultOnForm(deck, change.table, id, new Set(Object.keys(change.fields)), known ? ({ ...known, ...change.fields } as AnyRecord) : null)
-      : faultOnForm(deck, change.table, id, null, change.do === 'put' ? change.record : null)
+    const after = change.do === 'put' ? change.record : change.do === 'set' && known ? ({ ...known, ...change.fields } as AnyRecord) : null
+    const fault = faultOnForm(deck, change.table, id, change.do === 'set' ? Object.keys(change.fields) : null, after)
     if (fault) return fault
   }
   return null

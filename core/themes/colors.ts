@@ -4,6 +4,7 @@ import {
   type Change, type Color, type Deck, type Element, type Id, type Role, type ShownElement, type Slide,
 } from '../deck'
 import { readItems } from '../diagrams'
+import { bulletOfParagraph } from '../text'
 import { eachLookRecord, eachObject, exchanged, exchangeEverywhere, whereIs } from './walk'
 
 /** A thing on which a colour is seen: an element of a slide, its ground; or a record that no slide shows. */
@@ -88,6 +89,10 @@ function keysOfElement(deck: Deck, element: ShownElement): Set<string> {
   const keys = new Set(keysSaid(element))
   for (const key of keysIn(unsaid(deck, element))) keys.add(key)
   if (element.kind === 'diagram') for (const role of rolesOfDiagram(element)) keys.add(role)
+  if (element.kind === 'text') {
+    const style = styleOf(deck, element)
+    for (const paragraph of element.text.content) for (const key of keysIn(bulletOfParagraph(style, paragraph) ?? {})) keys.add(key)
+  }
   if (element.kind === 'text' || element.kind === 'diagram') {
     const marked = themeUnder(deck, element.owner).accents
     eachObject(element.text, value => {

@@ -55,6 +55,11 @@ describe('colours in use', () => {
     expect(use(next, 'accent5')!.count).toBe(before.count + (use(seen, 'accent5')?.count ?? 0))
     expect(shownElements(next, last).find(element => element.id === 'steps')).toMatchObject({ options: { role: 'accent5' } })
     expect(valid(next)).toEqual([])
+    // Bullets are seen in the colour that the style gives them.
+    const listed = applyChanges(base, [{ do: 'put', table: 'elements', record: { ...textElement('points', slidesOf(base)[0]!.id, []), style: 'body', text: { type: 'doc', content: [{ type: 'paragraph', attrs: { level: 1 }, content: [{ type: 'text', text: 'One' }] }] } } as TextElement }])
+    const { role } = base.theme.theme!.textStyles.body!.bullet.color as { role: 'accent1' }
+    expect(use(listed, role)!.places.map(place => place.name)).toContain('points')
+    expect(use(applyChanges(listed, replaceColor(listed, { from: { role }, to: { role: 'accent5' } })), role)?.count ?? 0).toBe(0)
     // A lit colour of a chart in which nothing is lit is not seen.
     expect(use(seen, 'accent3')?.places.some(place => place.name === 'Bars') ?? false).toBe(false)
   })

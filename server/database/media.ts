@@ -45,7 +45,7 @@ const roomOfPerson = () => Math.max(1, Number(process.env.HAILBANK_PERSON_GB) ||
 async function withinRoom(sql: Sql, person: string) {
   const [kept] = await sql<{ bytes: number }[]>`select coalesce(sum(bytes), 0)::bigint as bytes from media where created_by = ${person}`
   const room = roomOfPerson()
-  if (kept!.bytes > room) throw new Refusal(413, `Your files have more than the ${Math.round(room / 1024 ** 3)} GB that one person may keep here, so this one was not taken. Delete some in Media, or ask who runs the server for more room.`)
+  if (kept!.bytes > room) throw new Refusal(413, `Your files have more than the ${Math.round(room / 1024 ** 3)} GB that one person may keep here, so this one was not taken. Delete some in Media or of the films you made, or ask who runs the server for more room.`)
 }
 
 /** Puts a file's row where there is none yet; false where it is there already. What somebody brings is of Media from then on. */

@@ -1,6 +1,7 @@
 import { replaceMedia, slidesOf, type Deck } from '../../core/deck'
 import { decksWithMedia, mediaByHash } from '../database/media'
 import type { PersonRole } from '../database/people'
+import { Refusal } from '../refusal'
 import { currentDeck, keepAllRooms, roomOf } from '../live/rooms'
 
 export interface MediaUse {
@@ -10,6 +11,8 @@ export interface MediaUse {
   places: number
   /** Numbers of the slides that show it themselves. */
   slides: number[]
+  /** Why another file was not put in its place there. */
+  refused?: string
 }
 
 const noChange = '0'.repeat(64)
@@ -41,8 +44,14 @@ export async function replaceIn(decks: readonly string[], from: string, to: stri
     if (!decks.includes(use.deck)) continue
     const room = await roomOf(use.deck)
     const changes = replaceMedia(room.deck(), { from, to, natural })
-    await room.apply(changes, person)
-    made.push({ ...use, places: changes.length })
+    try {
+      await room.apply(changes, person)
+      made.push({ ...use, places: changes.length })
+    } catch (error) {
+      // What one deck does not take holds up no other.
+      if (!(error instanceof Refusal)) throw error
+      made.push({ ...use, places: 0, refused: error.message })
+    }
   }
   return made
 }

@@ -4,7 +4,7 @@ import type { MediaEntry } from '~/composables/media-shelf'
 /** What is known of one file: its name, place, tags, rights, where it is shown, and another one in its place. */
 const props = defineProps<{ entry: MediaEntry, canEdit: boolean, folders: readonly string[] }>()
 const emit = defineEmits<{ changed: [], gone: [] }>()
-interface Use { deck: string, title: string, places: number, slides: number[] }
+interface Use { deck: string, title: string, places: number, slides: number[], refused?: string }
 const uses = shallowRef<Use[] | null>(null)
 const replacing = ref(false)
 const choosing = ref(false)
@@ -40,7 +40,9 @@ function begin(entry: MediaEntry) {
 async function replace() {
   const made = await asking(() => $fetch<Use[]>(`/api/media/${props.entry.hash}/replace`, { method: 'POST', body: { by: by.value!.hash, decks: chosen.value } }))
   if (!made) return
-  tell(`Put in its place in ${made.length === 1 ? `“${made[0]!.title}”` : `${made.length} decks`}. Undo in each deck takes it back.`)
+  const done = made.filter(use => !use.refused)
+  if (done.length) tell(`Put in its place in ${done.length === 1 ? `“${done[0]!.title}”` : `${done.length} decks`}. Undo in each deck takes it back.`)
+  for (const use of made) if (use.refused) warn(`Not in “${use.title}”: ${use.refused}`)
   replacing.value = false
   uses.value = (await asking(() => $fetch<Use[]>(`/api/media/${props.entry.hash}/uses`))) ?? []
 }

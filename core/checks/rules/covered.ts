@@ -34,7 +34,7 @@ export const covered: Rule = ({ deck, slide, context }) => {
     return [{
       rule: 'covered', slide: slide.slide, beat: null, element: element.id,
       message: `“${least!.by.name}” lies over “${least!.words.slice(0, 40)}” in “${element.name}” and hides ${Math.round(least!.share * 100)} % of it.`,
-      remedy: element.owner === least!.by.owner && element.owner === slide.slide ? { label: 'Bring the words to the front', changes: deck => restackTo(deck, { elements: [element.id], target: least!.by.id, where: 'front' }) } : null,
+      remedy: element.owner === least!.by.owner && element.parent === least!.by.parent && element.owner === slide.slide ? { label: 'Bring the words to the front', changes: deck => restackTo(deck, { elements: [element.id], target: least!.by.id, where: 'front' }) } : null,
     }]
   })
 }
