@@ -1,16 +1,16 @@
 import { randomUUID } from 'node:crypto'
 import { applyAwarenessUpdate, Awareness, encodeAwarenessUpdate, removeAwarenessStates } from 'y-protocols/awareness'
 import * as Y from 'yjs'
-import { changesOnForm, isSound, tableNames, type AnyRecord, type Change, type Deck } from '../../core/deck'
-import { newDeck } from '../../core/layouts'
-import { applyToDocument, encodeMessage, faultOfRecord, faultOfUpdate, liveLimits, liveTable, mendedWords, mendingOf, mirrorOf, readInSteps, tryUpdate, type LiveMessage } from '../../core/live'
+import { changesOnForm, type Change, type Deck } from '../../core/deck'
+import { applyToDocument, encodeMessage, faultOfUpdate, liveLimits, mirrorOf, readInSteps, tryUpdate, type LiveMessage } from '../../core/live'
 import { isPassing } from '../database/connection'
-import { appendUpdates, foldUpdates, keepAside, keepSnapshot, makerOf, snapshotOf, updatesOf } from '../database/decks'
+import { appendUpdates, foldUpdates, keepSnapshot, makerOf, updatesOf } from '../database/decks'
 import { mayEdit, type PersonRole } from '../database/people'
 import { log, logError } from '../log'
-import { newId } from '../new-id'
 import { Refusal } from '../refusal'
 import { clientsIn } from './awareness'
+import { breath, inSteps } from './in-steps'
+import { emptyDocument, mendDocument } from './mending'
 
 /** One browser on a live document. */
 export interface Peer {
@@ -65,23 +65,6 @@ const foldAfterBytes = 16 * 1024 * 1024
 const snapshotDelay = 1000
 const retryDelay = 400
 const pause = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
-/** Lets others be answered between two steps of what takes long. */
-const breath = () => new Promise(resolve => setImmediate(resolve))
-
-/** Does something step by step, with others answered in between. */
-async function inSteps<T>(steps: Generator<void, T>): Promise<T> {
-  let step = steps.next()
-  for (; !step.done; step = steps.next()) await breath()
-  return step.value
-}
-
-/** A document with all tables of a deck in it. */
-function emptyDocument(): Y.Doc {
-  const document = new Y.Doc()
-  for (const table of tableNames) liveTable(document, table)
-  return document
-}
-
 /** Opens a deck's document from its updates on disk: mended where an older program left something broken, folded where they are many. */
 export async function openRoom(id: string): Promise<Room> {
   const document = emptyDocument()
@@ -350,33 +333,4 @@ export async function openRoom(id: string): Promise<Room> {
       document.destroy()
     },
   }
-}
-
-/** Puts a document right before anyone sees it; answers with the sentence on what was mended, null where nothing was. */
-async function mendDocument(id: string, document: Y.Doc, put: (update: Uint8Array) => Promise<void>): Promise<string | null> {
-  const lacking = (['info', 'theme'] as const).filter(table => faultOfRecord(document, table, table))
-  const fallback = lacking.length ? await standIn(id) : undefined
-  const steps = mendingOf(document, (table, record) => (fallback?.[table] as Readonly<Record<string, AnyRecord>> | undefined)?.[record])
-  const mending = await inSteps(steps)
-  if (!mending.changes.length) return null
-  if (mending.aside.length) await keepAside(id, mending.aside)
-  const trial = emptyDocument()
-  Y.applyUpdate(trial, Y.encodeStateAsUpdate(document))
-  let content: Uint8Array | undefined
-  trial.once('update', (update: Uint8Array) => { content = update })
-  applyToDocument(trial, mending.changes, 'server')
-  trial.destroy()
-  if (content) {
-    await put(content)
-    Y.applyUpdate(document, content, 'disk')
-  }
-  const words = mendedWords(mending)
-  log.warn({ deck: id, records: mending.changes.length, aside: mending.aside.length }, words ?? '')
-  return words
-}
-
-/** What a deck cannot be without, from its last snapshot where that still has it. */
-async function standIn(id: string): Promise<Deck> {
-  const [before, fresh] = [await snapshotOf(id), newDeck({ title: 'Untitled deck', purpose: 'talk' }, { id: newId })]
-  return { ...fresh, ...(isSound('info', before?.info?.info) ? { info: before!.info } : {}), ...(isSound('theme', before?.theme?.theme) ? { theme: before!.theme } : {}) }
 }
