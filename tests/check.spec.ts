@@ -33,6 +33,8 @@ test('Check names boxes, hidden words and what it could not measure; a remedy is
   await expect(covered).toBeVisible()
   await expect(page.getByTestId('unmeasured')).toContainText('Look yourself whether “Gilded” can be read: its letters are filled with more than one colour.')
 
+  // Only what was looked at is said to be well.
+  await expect(page.getByText('every text can be read')).toHaveCount(0)
   // Pointed at, the slide beside it shows the words in front of the plate; left, it is as it was.
   const order = () => page.locator('.group [data-element]').evaluateAll(nodes => nodes.map(node => (node as HTMLElement).dataset.element).join())
   const before = await order()

@@ -45,7 +45,7 @@ const mendAll = () => make(`put ${remediable.value.length} findings right`, reme
       <button v-if="remediable.length > 1 && store.canEdit" class="press" @click="mendAll">Put all {{ remediable.length }} right that have a remedy</button>
     </div>
     <p v-if="store.looking" class="quiet" role="status">Still looking: {{ pixels.coming ? `at the pixels of ${pixels.coming} ${pixels.coming === 1 ? 'picture or film' : 'pictures and films'}` : 'slide by slide' }}.</p>
-    <p v-else-if="!store.findings.length" class="quiet">Every beat holds long enough for its words, every text can be read and stands on its slide, every chart and picture is there.</p>
+    <p v-else-if="!store.findings.length" class="quiet">Every beat holds long enough for its words, every text {{ store.unmeasured.length ? 'that was measured ' : '' }}can be read and stands on its slide, every chart and picture is there.</p>
     <section v-for="group in bySlide" :key="group.slide" class="group">
       <button class="where" @click="store.goToSlide(group.slide)"><SlideThumb :deck="pointed?.slide === group.slide ? shownDeck! : store.deck!" :slide="group.slide" :width="220" /><span><b>Slide {{ group.number }}</b>{{ group.title || 'Without a title' }}</span></button>
       <ul>
@@ -80,7 +80,7 @@ h2 { font-size: 20px; }
 ul { list-style: none; margin: 0; padding: 0; display: flex; flex-direction: column; gap: 8px; }
 .finding { display: flex; flex-wrap: wrap; align-items: center; gap: 8px 10px; background: var(--now-wash); color: var(--now-ink); border-radius: 8px; padding: 8px 12px; }
 .finding p { flex: 1 1 320px; margin: 0; overflow-wrap: anywhere; }
-.unmeasured { border-top: 1px solid var(--line); padding: 14px 0; color: var(--second); }
+.unmeasured { border-top: 1px solid var(--line); margin-top: 14px; padding: 14px 0; color: var(--second); }
 .unmeasured h3 { font-size: 15px; margin-bottom: 8px; color: var(--ink); }
 .unmeasured li { display: flex; align-items: center; justify-content: space-between; gap: 12px; }
 .unmeasured span { overflow-wrap: anywhere; }
