@@ -39,7 +39,7 @@ async function quickToSeek(file: string): Promise<string> {
 }
 
 /** Writes the deck's page and media into a folder; answers with where each media file lies. */
-async function layOut(deck: Deck, order: FilmOrder, folder: string): Promise<{ page: string, files: Map<string, string> }> {
+export async function writeFilmPage(deck: Deck, order: FilmOrder, folder: string): Promise<{ page: string, files: Map<string, string> }> {
   const files = new Map<string, string>()
   const media: Record<string, string> = {}
   for (const hash of mediaOf(deck)) {
@@ -114,7 +114,7 @@ export async function makeFilm(deck: Deck, order: FilmOrder, folder: string, pro
   const shown = filmDeck(deck, order)
   const size = filmSize(deck, order)
   await progress(0, 0, 'Laying out')
-  const { page, files } = await layOut(shown, order, folder)
+  const { page, files } = await writeFilmPage(shown, order, folder)
   const pages: Captor[] = []
   const open = async () => {
     const captor = await openCaptor(pathToFileURL(page).href, size, path.join(folder, `browser-${pages.length}`))
