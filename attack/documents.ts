@@ -1,5 +1,5 @@
 import * as Y from 'yjs'
-import { tableNames } from '../core/deck'
+import { tableNames } from '../core/model'
 import { applyToDocument, liveTable } from '../core/live'
 import { editDeck } from '../tests/support/live'
 import { deckOf, makeDeck, pause, type Attack } from './attack'

@@ -1,6 +1,7 @@
 import { packDeck } from '../core/formats/deck-file'
 import { applyToDocument } from '../core/live'
-import { addSlide, applyChanges, slidesOf, textOf, type Change } from '../core/deck'
+import { addSlide } from '../core/edits'
+import { applyChanges, slidesOf, textOf, type Change } from '../core/model'
 import { newDeck } from '../core/layouts'
 import { cookieOf, editDeck } from '../tests/support/live'
 import { address, pause, whileAsked, type Attack } from './attack'

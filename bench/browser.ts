@@ -1,7 +1,7 @@
 import { createRequire } from 'node:module'
 import type { Page } from '@playwright/test'
 import { packDeck } from '../core/formats/deck-file'
-import type { Deck } from '../core/deck'
+import type { Deck } from '../core/model'
 import { buildIfChanged } from '../scripts/build.mjs'
 import { freePort, startPostgres } from '../scripts/postgres.mjs'
 import { prepareDatabase, startServer } from '../scripts/serve.mjs'

@@ -1,4 +1,5 @@
-import { addSlide, applyChanges, slidesOf, textOf, type Change, type Cue, type Deck, type Element } from '../core/deck'
+import { addSlide } from '../core/edits'
+import { applyChanges, slidesOf, textOf, type Change, type Cue, type Deck, type Element } from '../core/model'
 import { layoutIdOf, newDeck } from '../core/layouts'
 import { roughMeasurer } from '../core/text'
 import { namedEasings, type TimingContext } from '../core/timing'

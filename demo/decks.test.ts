@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { checkDeck } from '../core/checks'
-import { readDeck } from '../core/deck'
+import { readDeck } from '../core/model'
 import { effectNamed } from '../core/timing'
 import { timingContext } from '../core/testing'
 import { fourRoutes } from './routes'

@@ -1,4 +1,5 @@
-import { applyChanges, elementsOf, setFields, slidesOf, type Deck, type Logo } from '../core/deck'
+import { setFields } from '../core/edits'
+import { applyChanges, elementsOf, slidesOf, type Deck, type Logo } from '../core/model'
 import { newChart } from '../core/charts'
 import { deckOfStarter, starterNamed } from '../core/layouts'
 import { workbench } from './workbench'

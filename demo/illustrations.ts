@@ -1,6 +1,6 @@
 import sharp from 'sharp'
 import { drawFigure, poses, usualLook } from '../core/figures'
-import type { FigureLook } from '../core/deck'
+import type { FigureLook } from '../core/model'
 import { houseTheme } from '../core/layouts'
 import { seeded } from './seeded'
 

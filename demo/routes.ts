@@ -1,4 +1,6 @@
-import { addBeat, addCue, addElement, beatsOf, setFields, slidesOf, type Box, type Deck, type Element, type Logo } from '../core/deck'
+import { addBeat, addCue, addElement, setFields } from '../core/edits'
+import { beatsOf, slidesOf, type Deck, type Element, type Logo } from '../core/model'
+import type { Box } from '../core/values'
 import { roughMeasurer } from '../core/text'
 import { namedEasings, slidesToBoard, tourViews, type TimingContext } from '../core/timing'
 import type { DemoPicture } from './decks'

@@ -1,10 +1,13 @@
 import { newChart } from '../core/charts'
+import { addCue, setFields } from '../core/edits'
 import {
-  addCue, applyChanges, beatsOf, elementsOf, ordersAt, setFields, slidesOf, textOf,
-  type Change, type ChartSpec, type Cue, type Deck, type EditContext, type Element, type Logo, type Purpose, type Transition,
-} from '../core/deck'
+  applyChanges, beatsOf, elementsOf, slidesOf, textOf, type Change, type ChartSpec, type Cue, type Deck, type EditContext, type Element,
+  type Logo, type Purpose, type Transition,
+} from '../core/model'
+import { ordersAt } from '../core/values'
 import { readOutline } from '../core/formats/outline'
-import { buildSlide, familyNamed, insertOutline, layOut, newDeck, type Build } from '../core/layouts'
+import { buildSlide, insertOutline, layOut, newDeck, type Build } from '../core/layouts'
+import { familyNamed } from '../core/layouts/catalogue'
 import { captionsFor } from '../core/sound'
 import { effectNamed, namedEasings, putSound, transitionNamed } from '../core/timing'
 

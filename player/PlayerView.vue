@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch, type ComputedRef } from 'vue'
 import { captionAt, captionTrack, voiceAt } from '#core/sound'
 import { heardAt, rundown, secondsAt, soundPlan, type Moment, type Rundown, type SoundPlan, type TimingContext } from '#core/timing'
-import type { Purpose } from '#core/deck'
+import type { Purpose } from '#core/model'
 import { inkOf } from '#core/drawing'
 import { fontNeeds } from '#core/themes'
 import { browserMeasurer, declareFaces, declareFamilies, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'

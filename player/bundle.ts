@@ -1,5 +1,5 @@
 import type { DataTable } from '#core/data'
-import type { Deck } from '#core/deck'
+import type { Deck } from '#core/model'
 import type { InkBook } from '#core/drawing'
 
 /** All that a deck needs to be played, with nothing to fetch but its media. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { applyChanges, slidesOf } from '#core/deck'
+import { applyChanges, slidesOf } from '#core/model'
 import { rundown } from '#core/timing'
 import { beat, freshDeck, timingContext } from '#core/testing'
 import { filmCourse, talkCourse } from './course'

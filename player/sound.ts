@@ -1,4 +1,4 @@
-import { expected } from '#core/deck'
+import { expected } from '#core/values'
 import type { Heard } from '#core/timing'
 
 /** Lets be heard what a deck’s sound plan says, and keeps the time while it does. */

@@ -13,7 +13,7 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'nod
 import os from 'node:os'
 import path from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { mediaOf, type Deck } from '../core/deck'
+import { mediaOf, type Deck } from '../core/model'
 import { inkOf } from '../core/drawing'
 import { tablesOf } from '../core/formats/deck-file'
 import { frameAt, momentAt, rundown, type TimingContext } from '../core/timing'

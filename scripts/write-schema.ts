@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs'
 import { z } from 'zod'
 import { dataTableSchema } from '../core/data'
-import { deckSchema } from '../core/deck'
+import { deckSchema } from '../core/model'
 
 /** Writes the published JSON Schemas of a deck file's parts. Run by `npm run schema`. */
 const schemas = { 'docs/deck.schema.json': deckSchema, 'docs/table.schema.json': dataTableSchema }

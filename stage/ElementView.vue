@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { cssColor } from '#core/color'
-import type { Box, Deck, ShownElement, Theme } from '#core/deck'
+import type { Deck, Theme } from '#core/model'
+import type { ShownElement } from '#core/resolved'
+import type { Box } from '#core/values'
 import type { Score } from '#core/timing'
 import ChartView from './elements/ChartView.vue'
 import DiagramView from './elements/DiagramView.vue'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, inject, onMounted, onUpdated, provide, ref, watch } from 'vue'
 import { cssColor } from '#core/color'
-import { backdropOf, extentOf, groundOf, previewElements, slideOrStandIn, themeOf, themeUnder, type Deck, type ShownElement, type Tries } from '#core/deck'
+import { extentOf, type Deck } from '#core/model'
+import { backdropOf, groundOf, previewElements, slideOrStandIn, themeOf, themeUnder, type ShownElement, type Tries } from '#core/resolved'
 import { compileSlide, type Frame } from '#core/timing'
 import { applyElementFrame, type ElementNodes } from './apply-frame'
 import ElementView from './ElementView.vue'

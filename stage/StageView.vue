@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, inject, nextTick, ref, shallowRef } from 'vue'
 import { cssColor } from '#core/color'
-import { themeUnder, type Deck } from '#core/deck'
+import type { Deck } from '#core/model'
+import { themeUnder } from '#core/resolved'
 import { carriedFrames, easingOf, frameIn, gone, lastMoment, still, transitionNamed, transitionProgress, type Moment, type Rundown, type SlideFrame, type TransitionFrame } from '#core/timing'
 import { polygonCss } from './apply-frame'
 import { stageHostKey } from './host'

@@ -1,5 +1,5 @@
 import { cssColor } from '#core/color'
-import type { Theme } from '#core/deck'
+import type { Theme } from '#core/model'
 import { countedText } from '#core/text'
 import { restingPart, type ElementFrame, type Frame, type PartFrame, type Polygon, type Stroke, type WordsMoment } from '#core/timing'
 import { applyDrawn } from './hand-drawing'

@@ -1,6 +1,6 @@
 import type { ChartDrawing, ChartLabel } from '#core/charts'
 import { cssColor } from '#core/color'
-import type { ChartSpec, Theme } from '#core/deck'
+import type { ChartSpec, Theme } from '#core/model'
 import { fontStack } from './measurer'
 
 const space = 'http://www.w3.org/2000/svg'

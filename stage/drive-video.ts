@@ -1,4 +1,4 @@
-import { expected } from '#core/deck'
+import { expected } from '#core/values'
 import type { ClipMoment } from '#core/timing'
 
 /** Further away than this, seconds, a film jumps; nearer, it catches up unnoticed. */

@@ -1,4 +1,5 @@
-import { expected, type FontFaceFile } from '#core/deck'
+import type { FontFaceFile } from '#core/model'
+import { expected } from '#core/values'
 import { fallbackFonts, familyOfFont, subsetRanges } from '#core/fonts'
 
 /** Where a shipped family's files stand, as the application serves them. */

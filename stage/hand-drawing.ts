@@ -1,5 +1,5 @@
 import { cssColor } from '#core/color'
-import type { Theme } from '#core/deck'
+import type { Theme } from '#core/model'
 import { nibNamed, type HandDrawing } from '#core/drawing'
 import type { Drawn } from '#core/timing'
 

@@ -1,5 +1,5 @@
 import { cssColor, cssGradient, isPlain, type Palette } from '#core/color'
-import type { Paint, Shadow } from '#core/deck'
+import type { Paint, Shadow } from '#core/values'
 import { cropOf, viewOf } from '#core/place'
 import type { StageHost } from './host'
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { applyChanges, slidesOf, textOf, type Change, type Element } from '../core/deck'
+import { applyChanges, slidesOf, textOf, type Change, type Element } from '../core/model'
 import { packDeck } from '../core/formats/deck-file'
 import { newDeck } from '../core/layouts'
 import { enter, saved } from './support/people'

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
-import { applyChanges, slidesOf, type Deck } from '../core/deck'
+import { applyChanges, slidesOf, type Deck } from '../core/model'
 import { packDeck } from '../core/formats/deck-file'
 import { insertOutline, newDeck as freshDeck } from '../core/layouts'
 import { makeLogo } from '../demo/logo'

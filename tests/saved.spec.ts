@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import postgres from 'postgres'
 import * as Y from 'yjs'
-import { textOf, type Change } from '../core/deck'
+import { textOf, type Change } from '../core/model'
 import { applyToDocument, liveTable, readDocument } from '../core/live'
 import { startServer } from '../scripts/serve.mjs'
 import { freePort } from '../scripts/postgres.mjs'

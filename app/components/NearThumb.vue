@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Deck } from '#core/deck'
+import type { Deck } from '#core/model'
 
 /** A slide's thumbnail that is drawn once it comes near what is in sight, and put away again when it is far off. */
 const props = defineProps<{ deck: Deck | null, slide: string, width: number, ratio: number, label?: string, prompts?: boolean }>()

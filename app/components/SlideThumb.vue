@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Deck } from '#core/deck'
+import type { Deck } from '#core/model'
 import { compileSlide, frameAt, lastMoment, overviewOf } from '#core/timing'
 import { SlideView, stageHostKey } from '#stage'
 

@@ -1,7 +1,8 @@
 import {
-  duplicateElements, elementsOf, groupElements, lookOf, pastedTops, placeElements, putLook, removeElements, restackTo, setFields, ungroupElements,
-  type Box, type Element, type Id,
-} from '#core/deck'
+  duplicateElements, groupElements, lookOf, pastedTops, placeElements, putLook, removeElements, restackTo, setFields, ungroupElements,
+} from '#core/edits'
+import { elementsOf, type Element } from '#core/model'
+import type { Box, Id } from '#core/values'
 import { align, boundsOf, boxOf, centerOf, distribute, flipTogether, gapsOf, movedBy, resizeTogether, sameSize, tidyGrid, tidyRows, turnTogether, type Axis, type Bounds, type Edge, type Placed, type Point } from '#core/place'
 
 /** What parts are lined up with: the rectangle around all of them, the slide, or its margins. */

@@ -1,4 +1,5 @@
-import { addBeat, removeBeat, setFields, type Beat } from '#core/deck'
+import { addBeat, removeBeat, setFields } from '#core/edits'
+import type { Beat } from '#core/model'
 import { mergeBeats, moveBeat, splitBeat } from '#core/timing'
 import type { ScoreColumn } from './score-columns'
 

@@ -1,5 +1,7 @@
 import { DOMParser as RichParser } from 'prosemirror-model'
-import { parseJson, clippingSchema, clip, pastedTops, pasteClipping, plainText, textOf, type Clipping, type Id, type TextDoc } from '#core/deck'
+import { clippingSchema, clip, pastedTops, pasteClipping, type Clipping } from '#core/edits'
+import { plainText, textOf, type TextDoc } from '#core/model'
+import { parseJson, type Id } from '#core/values'
 import { newChart } from '#core/charts'
 import { readCsv, type DataTable } from '#core/data'
 import { textSchema } from '#core/text'

@@ -1,5 +1,6 @@
 import { drawingOfElement } from '#core/charts'
-import { addCue, buildOnAdvance, cuesOfElement, paragraphTexts, type Beat, type Cue, type Element } from '#core/deck'
+import { addCue, buildOnAdvance } from '#core/edits'
+import { cuesOfElement, paragraphTexts, type Beat, type Cue, type Element } from '#core/model'
 import { diagramParts } from '#core/diagrams'
 import { gestures, poses } from '#core/figures'
 import { effectNamed, effectsFor, figureGoesOn, namedEasings, paceFor, usualMotion } from '#core/timing'

@@ -1,4 +1,5 @@
-import { expected, setFields, type Id } from '#core/deck'
+import { setFields } from '#core/edits'
+import { expected, type Id } from '#core/values'
 import { chartOfTable, wantedTable } from '#core/layouts'
 import type { DataTable } from '#core/data'
 

@@ -1,4 +1,6 @@
-import { clippingSchema, pieceOf, pastedTops, putPiece, renewPiece, setFields, type Change, type Deck, type GroupElement, type Id, type Piece } from '#core/deck'
+import { clippingSchema, pieceOf, pastedTops, putPiece, renewPiece, setFields, type Piece } from '#core/edits'
+import type { Change, Deck, GroupElement } from '#core/model'
+import type { Id } from '#core/values'
 
 /** A deck of one slide that shows a piece at its place, with the look of another deck. */
 export function pieceDeck(deck: Deck, piece: Piece): Deck {

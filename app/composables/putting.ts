@@ -1,4 +1,6 @@
-import { addElement, type Box, type Element } from '#core/deck'
+import { addElement } from '#core/edits'
+import type { Element } from '#core/model'
+import type { Box } from '#core/values'
 
 /** An element before it has an id, an owner and a place in the order. */
 export type NewElement = Element extends infer E ? (E extends Element ? Omit<E, 'order' | 'id' | 'owner'> : never) : never

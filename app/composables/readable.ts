@@ -1,6 +1,8 @@
 import { watchDebounced } from '@vueuse/core'
 import { contrastOf, contrastRemedies, type Contrast, type ContrastRemedy, type ContrastWish } from '#core/contrast'
-import { setFields, slideOrStandIn, type Change, type ShownElement, type TextElement } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { Change, TextElement } from '#core/model'
+import { slideOrStandIn, type ShownElement } from '#core/resolved'
 
 /** How a text stands out from what is seen beneath it, as Check says it too, and what would help. */
 export function useReadable(text: () => (TextElement & ShownElement) | null) {

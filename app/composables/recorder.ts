@@ -1,4 +1,4 @@
-import { expected } from '#core/deck'
+import { expected } from '#core/values'
 /** Why a microphone or camera cannot be had, in a sentence. */
 function refusal(error: unknown, what: 'microphone' | 'camera'): string {
   const name = (error as DOMException).name

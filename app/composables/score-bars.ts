@@ -1,4 +1,4 @@
-import { setFields } from '#core/deck'
+import { setFields } from '#core/edits'
 import { gestureNamed, poseNamed } from '#core/figures'
 import { effectNamed, lanesOf, partWords, type ScoreCue } from '#core/timing'
 import type { ScoreColumn } from './score-columns'

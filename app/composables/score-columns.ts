@@ -1,5 +1,5 @@
 import { useLocalStorage } from '@vueuse/core'
-import type { Beat } from '#core/deck'
+import type { Beat } from '#core/model'
 
 /** One beat as it is laid out. Lengths in px, times in seconds. */
 export interface ScoreColumn { /** px a second in it. */ unit: number, index: number, beat: Beat, x: number, width: number, start: 'open' | 'advance' | 'self', moves: number, hold: number }

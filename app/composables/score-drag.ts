@@ -1,5 +1,5 @@
 import { useLocalStorage } from '@vueuse/core'
-import { setFields } from '#core/deck'
+import { setFields } from '#core/edits'
 import { laterWaits, nearestMoment, setLength, type ScoreCue } from '#core/timing'
 import type { ScoreColumn } from './score-columns'
 

@@ -1,5 +1,5 @@
 import { boundsOf, type SnapRoom } from '#core/place'
-import type { Guides, Id } from '#core/deck'
+import type { Guides, Id } from '#core/values'
 
 /** What the hand is drawn to on the stage: other parts, the slide and its margins, guides of its own and from below. */
 export function useSnapping() {

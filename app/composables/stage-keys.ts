@@ -1,4 +1,4 @@
-import { pressed, type ShownElement } from '#core/deck'
+import { pressed, type ShownElement } from '#core/resolved'
 
 /** What the keyboard does on the stage; `open` goes into a part: its words, its frame, its group. */
 export function useStageKeys(open: (element: ShownElement) => void) {

@@ -4,7 +4,8 @@ import type { MarkType, Node } from 'prosemirror-model'
 import { EditorState, Plugin, type Command } from 'prosemirror-state'
 import { Decoration, DecorationSet, EditorView } from 'prosemirror-view'
 import { initProseMirrorDoc, ySyncPlugin } from 'y-prosemirror'
-import { cleanText, type Bullet, type Paragraph, type TextSetting } from '#core/deck'
+import { cleanText, type Bullet, type Paragraph } from '#core/model'
+import type { TextSetting } from '#core/resolved'
 import { bulletOfParagraph, bulletWords, indentOf, lineCounter, textSchema, usualDistance } from '#core/text'
 
 const marks = textSchema.marks

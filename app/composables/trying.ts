@@ -1,4 +1,4 @@
-import type { Change } from '#core/deck'
+import type { Change } from '#core/model'
 
 /**
  * Follows a pressed pointer with changes that are tried out as it moves, so that whatever shows the deck shows them at once; they

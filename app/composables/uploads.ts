@@ -1,5 +1,5 @@
 import type { DataTable } from '#core/data'
-import type { Outcome } from '#core/deck'
+import type { Outcome } from '#core/values'
 
 /** Reads a file of data in a worker. */
 function readInWorker(file: File): Promise<Outcome<DataTable>> {

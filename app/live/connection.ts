@@ -1,4 +1,4 @@
-import { expected } from '#core/deck'
+import { expected } from '#core/values'
 import { applyAwarenessUpdate, encodeAwarenessUpdate, removeAwarenessStates, type Awareness } from 'y-protocols/awareness'
 import * as Y from 'yjs'
 import { decodeMessage, encodeMessage, type LiveMessage } from '#core/live'

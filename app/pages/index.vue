@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import type { Deck } from '#core/deck'
-import { fieldLimits, slidesOf } from '#core/deck'
+import { fieldLimits, slidesOf, type Deck } from '#core/model'
 import { starterNamed, starters } from '#core/layouts'
 
 interface Shelf { id: string, title: string, purpose: 'talk' | 'film' | 'loop', changed_at: string, version: number | null, slides: number, cover: Deck }

@@ -1,4 +1,6 @@
-import { setFields, viewsOf, type BoardView, type Box, type Slide } from '#core/deck'
+import { setFields } from '#core/edits'
+import { viewsOf, type BoardView, type Slide } from '#core/model'
+import type { Box } from '#core/values'
 import { boardToSlides, goInBeat, makeBoard, removeView, slidesToBoard, tourViews, unmakeBoard, viewAround, type TimingContext } from '#core/timing'
 
 /** The board that is open: its views, and the moves of its camera. */

@@ -1,4 +1,6 @@
-import { cuesOfElement, elementsOf, removeCues, setFields, type Id } from '#core/deck'
+import { removeCues, setFields } from '#core/edits'
+import { cuesOfElement, elementsOf } from '#core/model'
+import type { Id } from '#core/values'
 import { clipCues, pasteCues, startBeats, stretch, type CueClipping, type StretchWish } from '#core/timing'
 
 /** What a change of tempo is about. */

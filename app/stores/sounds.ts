@@ -1,4 +1,6 @@
-import { setFields, soundsOf, type Id, type Sound } from '#core/deck'
+import { setFields } from '#core/edits'
+import { soundsOf, type Sound } from '#core/model'
+import type { Id } from '#core/values'
 import { putNarration, putSound, slidesUnder, soundPlan, type SoundPlan } from '#core/timing'
 
 /** The deck's sounds along its time, the one that is chosen, and what is done to them. */

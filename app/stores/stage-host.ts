@@ -1,4 +1,4 @@
-import type { Deck } from '#core/deck'
+import type { Deck } from '#core/model'
 import { houseTheme } from '#core/layouts'
 import { fontNeeds } from '#core/themes'
 import { browserMeasurer, declareFaces, declareFamilies, loadFonts, type StageHost } from '#stage'

@@ -1,4 +1,7 @@
-import { extentOf, inVariant, leavesOf, shownElements, topsOf, type Box, type Id, type PickedLook, type ShownElement, type Slide, type Tries } from '#core/deck'
+import { topsOf, type PickedLook } from '#core/edits'
+import { extentOf, type Slide } from '#core/model'
+import { inVariant, leavesOf, shownElements, type ShownElement, type Tries } from '#core/resolved'
+import type { Box, Id } from '#core/values'
 import { boundsOf, boxOf, type Guide, type Measure, type Point } from '#core/place'
 
 /** What the pointer does on the stage when it does not select: draw a line, hold two elements together, pick an angle. */

@@ -1,5 +1,5 @@
 import type { DataTable } from '../data'
-import type { ChartSpec } from '../deck'
+import type { ChartSpec } from '../model'
 import type { ChartDrawing, ChartKind, ChartRoom } from './drawing'
 import { bar } from './kinds/bar'
 

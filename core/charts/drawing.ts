@@ -1,5 +1,5 @@
 import type { DataTable } from '../data'
-import type { ChartSpec, Theme } from '../deck'
+import type { ChartSpec, Theme } from '../model'
 import type { Measurer } from '../text'
 
 /** A bar, in px from the chart's top left. */

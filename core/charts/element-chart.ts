@@ -1,5 +1,7 @@
 import type { DataTable } from '../data'
-import { themeUnder, type ChartElement, type ChartSpec, type Deck, type Id, type ShownElement } from '../deck'
+import type { ChartElement, ChartSpec, Deck } from '../model'
+import { themeUnder, type ShownElement } from '../resolved'
+import type { Id } from '../values'
 import type { Measurer } from '../text'
 import type { ChartDrawing } from './drawing'
 import { drawChart } from './catalogue'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { applyChanges, beatsOf, slidesOf, type Change, type Deck } from '../deck'
+import { applyChanges, beatsOf, slidesOf, type Change, type Deck } from '../model'
 import { beat, countingContext, freshDeck, textElement, timingContext } from '../testing'
 import { checkDeck, type Finding } from './index'
 

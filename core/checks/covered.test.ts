@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Raster } from '../color'
-import { applyChanges, beatsOf, slidesOf, type Change, type Deck, type Element } from '../deck'
+import { applyChanges, beatsOf, slidesOf, type Change, type Deck, type Element } from '../model'
 import { beat, countingContext, cue, freshDeck, textElement, timingContext } from '../testing'
 import { checkDeck } from './index'
 

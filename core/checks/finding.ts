@@ -1,5 +1,6 @@
 import type { Pixels } from '../contrast'
-import type { Change, Deck, EditContext, Id } from '../deck'
+import type { Change, Deck, EditContext } from '../model'
+import type { Id } from '../values'
 import type { RundownSlide, TimingContext } from '../timing'
 
 /** Something that a careful colleague would say, and where. */

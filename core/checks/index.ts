@@ -1,4 +1,4 @@
-import { slidesOf, type Deck } from '../deck'
+import { slidesOf, type Deck } from '../model'
 import { rundown, type RundownSlide, type Score } from '../timing'
 import type { CheckContext, Finding, Rule } from './finding'
 import { checkConsistency } from './whole'

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { addSlide, applyChanges, beatsOf, cuesOf, setFields, slidesOf, textOf, type Change, type Deck, type Element } from '../deck'
+import { addSlide, setFields } from '../edits'
+import { applyChanges, beatsOf, cuesOf, slidesOf, textOf, type Change, type Deck, type Element } from '../model'
 import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../testing'
 import { setUsual } from '../timing'
 import { checkDeck, type Finding } from './index'

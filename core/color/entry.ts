@@ -1,5 +1,5 @@
 import { clampChroma, formatHex, modeHsl, modeLrgb, modeOklch, modeRgb, parse, useMode as define } from 'culori/fn'
-import { failed, type Outcome } from '../deck'
+import { failed, type Outcome } from '../values'
 
 define(modeLrgb)
 const rgb = define(modeRgb)

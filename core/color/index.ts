@@ -1,5 +1,6 @@
 import { clampChroma, formatHex, formatRgb, modeLrgb, modeOklab, modeOklch, modeRgb, useMode as define } from 'culori/fn'
-import type { Color, Role, Theme } from '../deck'
+import type { Theme } from '../model'
+import type { Color, Role } from '../values'
 import { contrast } from './contrast'
 
 export * from './contrast'

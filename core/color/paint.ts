@@ -1,4 +1,4 @@
-import type { Color, Paint } from '../deck'
+import type { Color, Paint } from '../values'
 import { cssColor, hexOf, mixHex, type Palette } from './index'
 
 /** Whether a paint is one plain colour. */

@@ -1,4 +1,4 @@
-import type { Backdrop } from '../deck'
+import type { Backdrop } from '../model'
 
 type Texture = NonNullable<Backdrop['texture']>
 

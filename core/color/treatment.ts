@@ -1,5 +1,5 @@
 import { modeRgb, useMode as define } from 'culori/fn'
-import type { Treatment } from '../deck'
+import type { Treatment } from '../model'
 import { contrast as ratio } from './contrast'
 import { hexOf, type Palette } from './index'
 

@@ -1,5 +1,7 @@
 import { colorMatrix, hexOf, treatmentOf, type Palette } from '../color'
-import { backdropOf, groundOf, themeOf, type Box, type Color, type Deck, type Paint, type ShownElement, type Slide, type TextElement } from '../deck'
+import type { Deck, Slide, TextElement } from '../model'
+import { backdropOf, groundOf, themeOf, type ShownElement } from '../resolved'
+import type { Box, Color, Paint } from '../values'
 import { boundsOf, cropOf, overlap, viewOf, type Crop } from '../place'
 import { coversBox, outlineOf, pointsAlong } from '../shapes'
 

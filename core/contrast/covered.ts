@@ -1,4 +1,5 @@
-import type { Id, ShownElement } from '../deck'
+import type { ShownElement } from '../resolved'
+import type { Id } from '../values'
 import { above, mediaOfLayers, type Rgba } from './beneath'
 import type { ContrastWish } from './measure'
 import { painter } from './paint'

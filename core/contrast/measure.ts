@@ -1,5 +1,6 @@
 import { largeTextRatio, textRatio, type Raster } from '../color'
-import { extentOf, themeOf, type Deck, type ShownElement, type Slide, type TextElement } from '../deck'
+import { extentOf, type Deck, type Slide, type TextElement } from '../model'
+import { themeOf, type ShownElement } from '../resolved'
 import { boundsOf, overlap } from '../place'
 import type { Measurer } from '../text'
 import { beneath, mediaOfLayers, panelOf, type Layer, type Rgba } from './beneath'

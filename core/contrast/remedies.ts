@@ -1,5 +1,7 @@
 import { calmestPlace, readableOn, shadeFor, type Raster, type RasterPlace } from '../color'
-import { backdropOf, themeOf, type Element, type Id, type PictureElement, type Role, type ShownElement, type Slide } from '../deck'
+import type { Element, PictureElement, Slide } from '../model'
+import { backdropOf, themeOf, type ShownElement } from '../resolved'
+import type { Id, Role } from '../values'
 import { boundsOf, boxOf, overlap } from '../place'
 import { beneath } from './beneath'
 import { contrastOf, type Contrast, type ContrastWish } from './measure'

@@ -1,4 +1,6 @@
-import { themeOf, styleOf, type Color, type Deck, type ShownElement, type Slide, type TextElement } from '../deck'
+import type { Deck, Slide, TextElement } from '../model'
+import { themeOf, styleOf, type ShownElement } from '../resolved'
+import type { Color } from '../values'
 import { centerOf, turn, type Bounds } from '../place'
 import { fontOf, insetOf, layoutOfElement, leftOfLine, topOfLines, type Measurer, type Run } from '../text'
 import { rgbaOf, type Rgba } from './beneath'

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { failed, type Outcome } from '../deck'
+import { failed, type Outcome } from '../values'
 import { readNumber, type DecimalSign } from './numbers'
 import type { Column, DataTable } from './table'
 

@@ -1,4 +1,4 @@
-import type { NumberFormat } from '../deck'
+import type { NumberFormat } from '../model'
 
 const scales = { none: [1, ''], thousands: [1e3, 'k'], millions: [1e6, 'M'], percent: [0.01, '%'] } as const
 

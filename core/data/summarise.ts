@@ -1,5 +1,5 @@
 import { ascending, descending, max, mean, min, rollup, sum } from 'd3-array'
-import type { ChartSpec } from '../deck'
+import type { ChartSpec } from '../model'
 import { columnNamed, firstAmount, firstCategory, rowCount, type DataTable } from './table'
 
 /** One group of rows: its key as written, and the number made of it (null where no row holds one). */

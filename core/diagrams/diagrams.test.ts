@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { textOf, type TextDoc } from '../deck'
+import { textOf, type TextDoc } from '../model'
 import { freshDeck, timingContext } from '../testing'
 import { diagramFamilies, diagramParts, drawDiagram, flat, readItems, type ItemDrawing } from './index'
 

@@ -1,5 +1,7 @@
 import { hexOf, hexOver, readableOn, type Palette } from '../color'
-import { groundHex, slideOrStandIn, styleNamed, themeSeen, type Color, type Deck, type DiagramElement, type DrawnIcon, type Paragraph, type Role, type ShownElement, type TextDoc, type TextElement, type TextSetting, type Theme } from '../deck'
+import type { Deck, DiagramElement, DrawnIcon, Paragraph, TextDoc, TextElement, Theme } from '../model'
+import { groundHex, slideOrStandIn, styleNamed, themeSeen, type ShownElement, type TextSetting } from '../resolved'
+import type { Color, Role } from '../values'
 import { fitText, fontOf, type Measurer } from '../text'
 import type { DiagramDrawing, Look, Place, TextPlace } from './drawing'
 import { diagramFamily } from './families'

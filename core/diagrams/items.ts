@@ -1,5 +1,4 @@
-import type { DrawnIcon, Paragraph, TextDoc } from '../deck'
-import { inlineText } from '../deck'
+import { inlineText, type DrawnIcon, type Paragraph, type TextDoc } from '../model'
 
 /** A line of the outline with what stands under it. */
 export interface DiagramItem {

@@ -1,4 +1,6 @@
-import { cuesOfElement, shownElement, type Change, type Deck, type DiagramElement, type Id, type TextDoc, type TextElement } from '../deck'
+import { cuesOfElement, type Change, type Deck, type DiagramElement, type TextDoc, type TextElement } from '../model'
+import { shownElement } from '../resolved'
+import type { Id } from '../values'
 
 const levels = (text: TextDoc) => text.content.map(paragraph => paragraph.attrs?.level ?? 0)
 

@@ -1,6 +1,7 @@
 import svgpath from 'svgpath'
 import { hexOf } from '../color'
-import { styleOf, themeSeen, type Deck, type Mark, type ShownElement, type TextElement } from '../deck'
+import type { Deck, Mark, TextElement } from '../model'
+import { styleOf, themeSeen, type ShownElement } from '../resolved'
 import { fontOf, insetOf, layoutOfElement, leftOfLine, lettersAlong, topOfLines, type Font, type Line, type Measurer } from '../text'
 import type { Ink } from './ink'
 import { stretchesOf, type HandStroke } from './stroke'

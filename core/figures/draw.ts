@@ -1,5 +1,6 @@
 import { hexOf, hexOver, type Palette } from '../color'
-import type { Color, FigureElement, FigureLook, Theme } from '../deck'
+import type { FigureElement, FigureLook, Theme } from '../model'
+import type { Color } from '../values'
 import { poseNamed } from './poses'
 import { restingFace, type Face } from './face'
 import { bodies, solve, type Body, type Joints, type Point, type Pose } from './skeleton'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { figureLookSchema, type FigureLook } from '../deck'
+import { figureLookSchema, type FigureLook } from '../model'
 import { houseTheme } from '../layouts'
 import { bodies, drawFigure, faceAt, figureLook, gestureNamed, gestures, poseNamed, poses, restingFace, solve, usualLook, walking, type Pose } from './index'
 

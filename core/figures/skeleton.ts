@@ -1,4 +1,4 @@
-import type { FigureLook } from '../deck'
+import type { FigureLook } from '../model'
 
 export interface Point { x: number, y: number }
 

@@ -1,5 +1,5 @@
 import svgpath from 'svgpath'
-import type { DrawnIcon } from '../deck'
+import type { DrawnIcon } from '../model'
 
 /** A shape of an SVG by its tag, with its attributes. */
 export type SvgShape = readonly [tag: string, attributes: Readonly<Record<string, string>>]

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { drawnIconSchema } from '../deck'
+import { drawnIconSchema } from '../model'
 import { findSigns, symbols } from '../signs'
 import { drawnIconOf, findIcons, pathOfShape } from './index'
 

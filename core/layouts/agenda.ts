@@ -1,4 +1,6 @@
-import { applyChanges, setFields, slidesOf, type Change, type Deck, type EditContext, type Id, type Slide } from '../deck'
+import { setFields } from '../edits'
+import { applyChanges, slidesOf, type Change, type Deck, type EditContext, type Slide } from '../model'
+import type { Id } from '../values'
 import { outlineOf, setOutlineSlide, titleOf, type OutlineLine } from './outline'
 
 /** The lines of an agenda: the chapters that follow it, or the names of the slides; skipped ones, title slides and agendas are left out. */

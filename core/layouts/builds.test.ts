@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { applyChanges, beatsOf, cuesOf, elementsOf, itemPlace, mend, slidesOf, type Deck } from '../deck'
+import { applyChanges, beatsOf, cuesOf, elementsOf, mend, slidesOf, type Deck } from '../model'
+import { itemPlace } from '../resolved'
 import { countingContext, freshDeck, timingContext } from '../testing'
 import { compileSlide, frameAt } from '../timing'
-import { buildOf, buildSlide, entriesOf, familyNamed, insertSlide, layOut, outlineOf, partSlide, setOutlineSlide, type Build } from './index'
+import { buildOf, buildSlide, entriesOf, insertSlide, layOut, outlineOf, partSlide, setOutlineSlide, type Build } from './index'
+import { familyNamed } from './catalogue'
 
 const context = countingContext('b')
 const lines = ['Safety: two ramps', 'Speed: eight minutes', 'Space: a hall'].map(text => ({ text, level: 1 }))

@@ -1,7 +1,9 @@
+import { dropCues } from '../edits'
 import {
-  applyChanges, beatsOf, cuesOf, cuesOfElement, dropCues, elementsOf, itemPlace, orderLast, ordersAt,
-  type Beat, type Change, type Cue, type Deck, type EditContext, type Element, type Id,
-} from '../deck'
+  applyChanges, beatsOf, cuesOf, cuesOfElement, elementsOf, type Beat, type Change, type Cue, type Deck, type EditContext, type Element,
+} from '../model'
+import { itemPlace } from '../resolved'
+import { orderLast, ordersAt, type Id } from '../values'
 import { namedEasings } from '../timing'
 import { dropEmptied, familyOf, textFilling } from './write-lines'
 

@@ -1,4 +1,5 @@
-import { inlineOf, inlineText, joinInline, sliceInline, type Inline, type ItemElements, type Joint, type Paragraph, type TextElement } from '../deck'
+import { inlineOf, inlineText, joinInline, sliceInline, type Inline, type Joint, type Paragraph, type TextElement } from '../model'
+import type { ItemElements } from '../resolved'
 import type { LayoutFamily } from './catalogue'
 import { linesBelong, partLine } from './split'
 

@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { checkSlide } from '../checks'
 import { schemes } from '../color'
-import { applyChanges, itemPlace, onlySlides, shownElements, slidesOf, styleOf, type Deck, type ShownElement, type Theme } from '../deck'
+import { applyChanges, onlySlides, slidesOf, type Deck, type Theme } from '../model'
+import { itemPlace, shownElements, styleOf, type ShownElement } from '../resolved'
 import { boundsOf, inside, overlap } from '../place'
 import { countingContext, freshDeck, timingContext } from '../testing'
 import { layoutOfElement, leastReadable, roughMeasurer } from '../text'
 import { rundown } from '../timing'
-import { families, houseTheme, insertSlide, layOut, outlineOf, roomFor, roomLeft, setOutlineSlide, type LayoutFamily, type OutlineLine } from './index'
+import { families, type LayoutFamily } from './catalogue'
+import { houseTheme, insertSlide, layOut, outlineOf, roomFor, roomLeft, setOutlineSlide, type OutlineLine } from './index'
 import { richLines } from './write-lines'
 
 const samples: Readonly<Record<string, readonly OutlineLine[]>> = {

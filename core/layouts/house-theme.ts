@@ -1,4 +1,4 @@
-import type { TextStyle, Theme } from '../deck'
+import type { TextStyle, Theme } from '../model'
 
 const style = (name: string, font: TextStyle['font'], size: number, leastSize: number, weight: number, more: Partial<TextStyle> = {}): TextStyle => ({
   name, font, size, leastSize, weight, lineHeight: 1.25, letterSpacing: 0, paragraphSpacing: 0.35, color: { role: 'ink' }, align: 'left',

@@ -1,4 +1,5 @@
-import { applyChanges, layoutsOf, mastersOf, orderLast, ordersAt, type Change, type Deck, type Element, type Id } from '../deck'
+import { applyChanges, layoutsOf, mastersOf, type Change, type Deck, type Element } from '../model'
+import { orderLast, ordersAt, type Id } from '../values'
 import type { LayoutFamily } from './catalogue'
 
 /** The id of the layout record that a family gets in a deck. */

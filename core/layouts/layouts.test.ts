@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { applyChanges, elementsOf, mend, readDeck, slidesOf, type Deck, type TextElement } from '../deck'
+import { applyChanges, elementsOf, mend, readDeck, slidesOf, type Deck, type TextElement } from '../model'
 import { readOutline } from '../formats/outline'
 import { countingContext, freshDeck, seasons } from '../testing'
-import { chartOfTable, familyNamed, families, insertOutline, joinOutline, layOut, namedTable, outlineOf, propose, setOutlineSlide, splitOutline, wantedTable } from './index'
+import {
+  chartOfTable, insertOutline, joinOutline, layOut, namedTable, outlineOf, propose, setOutlineSlide, splitOutline, wantedTable,
+} from './index'
+import { familyNamed, families } from './catalogue'
 
 const context = countingContext('o')
 const slidesIn = (text: string) => {

@@ -1,5 +1,6 @@
 import type { DataTable } from '../data'
-import { elementsOf, type ChartSpec, type Deck, type Id } from '../deck'
+import { elementsOf, type ChartSpec, type Deck } from '../model'
+import type { Id } from '../values'
 import { newChart } from '../charts'
 import { outlineOf } from './outline'
 

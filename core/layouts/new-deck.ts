@@ -1,4 +1,6 @@
-import { addSlide, applyChanges, formatVersion, orderLast, layoutsOf, textOf, type Deck, type EditContext, type Info, type Purpose, type Theme } from '../deck'
+import { addSlide } from '../edits'
+import { applyChanges, formatVersion, layoutsOf, textOf, type Deck, type EditContext, type Info, type Purpose, type Theme } from '../model'
+import { orderLast } from '../values'
 import { familyNamed } from './catalogue'
 import { houseTheme } from './house-theme'
 import { layoutIdOf, layoutRecords } from './layout-record'

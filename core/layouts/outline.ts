@@ -1,7 +1,9 @@
+import { addSlide, removeSlides, setFields } from '../edits'
 import {
-  addSlide, applyChanges, elementsOf, inlineOf, inlineText, orderLast, ordersAt, removeSlides, setFields, slidesOf, textOf, viewsOf,
-  type Change, type Deck, type EditContext, type Element, type Id, type Slide,
-} from '../deck'
+  applyChanges, elementsOf, inlineOf, inlineText, slidesOf, textOf, viewsOf, type Change, type Deck, type EditContext, type Element,
+  type Slide,
+} from '../model'
+import { orderLast, ordersAt, type Id } from '../values'
 import { buildOf, extendBuild } from './builds'
 import type { LayoutFamily } from './catalogue'
 import type { RichLine } from './content'

@@ -1,4 +1,5 @@
-import { applyChanges, elementsOf, type Box, type Change, type Deck, type Element } from '../deck'
+import { applyChanges, elementsOf, type Change, type Deck, type Element } from '../model'
+import type { Box } from '../values'
 import { familyNamed } from './catalogue'
 import { layoutRecords } from './layout-record'
 

@@ -1,4 +1,6 @@
-import { beatsOf, shownElements, styleOf, type Change, type Deck, type EditContext, type Id } from '../deck'
+import { beatsOf, type Change, type Deck, type EditContext } from '../model'
+import { shownElements, styleOf } from '../resolved'
+import type { Id } from '../values'
 import { layoutOfElement, leastReadable, readingSpeed } from '../text'
 import { compileSlide, type TimingContext } from '../timing'
 import type { LayoutFamily } from './catalogue'

@@ -1,4 +1,5 @@
-import { arrangingOf, inlineOf, styleNamed, type Deck, type Paragraph, type TextDoc, type TextStyle, type Theme } from '../deck'
+import { inlineOf, type Deck, type Paragraph, type TextDoc, type TextStyle, type Theme } from '../model'
+import { arrangingOf, styleNamed } from '../resolved'
 import { hexOf } from '../color'
 import { layoutText, leastReadable, type Measurer } from '../text'
 import type { Item, LayoutFamily, Place } from './catalogue'

@@ -1,7 +1,7 @@
-import {
-  applyChanges, dropElements, elementsOf, fillPlaceholder, isEmptyText, isFraming, itemPlace,
-  type Change, type Deck, type EditContext, type Element, type Id,
-} from '../deck'
+import { dropElements, fillPlaceholder } from '../edits'
+import { applyChanges, elementsOf, isEmptyText, type Change, type Deck, type EditContext, type Element } from '../model'
+import { isFraming, itemPlace } from '../resolved'
+import type { Id } from '../values'
 import { familyNamed, type LayoutFamily } from './catalogue'
 import { buildOf, entriesOf, extendBuild } from './builds'
 import { withLayout } from './layout-record'

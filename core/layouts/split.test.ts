@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { inlineText, joinInline, sliceInline, type Inline } from '../deck'
+import { inlineText, joinInline, sliceInline, type Inline } from '../model'
 import type { Split } from './catalogue'
 import { pairs } from './pairing'
 import { linesBelong, partLine } from './split'

@@ -1,4 +1,4 @@
-import type { Joint } from '../deck'
+import type { Joint } from '../model'
 import type { Split } from './catalogue'
 
 /** A line parted in two: `lead` and `rest` are its ends, `joint` what stands between them and which comes first. */

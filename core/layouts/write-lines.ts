@@ -1,7 +1,10 @@
+import { dropElements, fillPlaceholder } from '../edits'
 import {
-  applyChanges, arrangingOf, beatsOf, cuesOf, cuesOfElement, dropElements, elementsOf, fillPlaceholder, groundHex, inlineText, isFraming, itemElements, itemPlace, orderAt, orderLast, paragraphTexts, shownElements, textOf,
-  type Change, type Deck, type DiagramElement, type EditContext, type Element, type Id, type ItemElements, type Paragraph, type Slide, type TextDoc, type TextElement,
-} from '../deck'
+  applyChanges, beatsOf, cuesOf, cuesOfElement, elementsOf, inlineText, paragraphTexts, textOf, type Change, type Deck,
+  type DiagramElement, type EditContext, type Element, type Paragraph, type Slide, type TextDoc, type TextElement,
+} from '../model'
+import { arrangingOf, groundHex, isFraming, itemElements, itemPlace, shownElements, type ItemElements } from '../resolved'
+import { orderAt, orderLast, type Id } from '../values'
 import { familyNamed, type Item, type LayoutFamily } from './catalogue'
 import { itemsOfLines, linesOfItem, paragraphOf, wordsOfItem, type ItemContent, type RichLine } from './content'
 import { pairs } from './pairing'

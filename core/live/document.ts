@@ -1,7 +1,8 @@
 import { updateYFragment, yXmlFragmentToProsemirrorJSON } from 'y-prosemirror'
 import { Node } from 'prosemirror-model'
 import * as Y from 'yjs'
-import { cleanValue, tableNames, type AnyRecord, type Change, type Deck, type Id, type TableName, type TextDoc } from '../deck'
+import { cleanValue, tableNames, type AnyRecord, type Change, type Deck, type TableName, type TextDoc } from '../model'
+import type { Id } from '../values'
 import { textSchema } from '../text'
 
 /** The origin of transactions that the person at this browser made: the ones that undo takes back. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import * as Y from 'yjs'
-import { applyChanges, mend, slidesOf, tableNames, textOf, type Deck } from '../deck'
+import { applyChanges, mend, slidesOf, tableNames, textOf, type Deck } from '../model'
 import { freshDeck, textElement } from '../testing'
 import { applyToDocument, faultOfUpdate, fillDocument, liveLimits, liveTable, mendedWords, mendingOf, mirrorOf, readDocument, tryUpdate } from './index'
 

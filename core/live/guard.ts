@@ -1,5 +1,6 @@
 import * as Y from 'yjs'
-import { faultOnForm, isSound, isTooDeep, mostRecords, tableNames, tooMany, type AnyRecord, type Deck, type TableName } from '../deck'
+import { isSound, isTooDeep, mostRecords, tableNames, tooMany, type AnyRecord, type Deck, type TableName } from '../model'
+import { faultOnForm } from '../resolved'
 import { liveTable, readRecord } from './document'
 import { touchedBy } from './touched'
 

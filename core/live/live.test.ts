@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import * as Y from 'yjs'
-import { addSlide, applyChanges, moveSlide, removeSlides, slidesOf, textOf, type Deck, type TextElement } from '../deck'
+import { addSlide, moveSlide, removeSlides } from '../edits'
+import { applyChanges, slidesOf, textOf, type Deck, type TextElement } from '../model'
 import { countingContext, freshDeck, textElement } from '../testing'
 import { applyToDocument, decodeMessage, encodeMessage, fillDocument, liveTable, mirrorOf, readDocument } from './index'
 

@@ -1,5 +1,6 @@
 import * as Y from 'yjs'
-import { fitRecord, tableNames, type AnyRecord, type Change, type Id, type TableName } from '../deck'
+import { fitRecord, tableNames, type AnyRecord, type Change, type TableName } from '../model'
+import type { Id } from '../values'
 import { faultOfRecord } from './guard'
 import { liveTable, readRecord } from './document'
 

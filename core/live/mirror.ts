@@ -1,5 +1,6 @@
 import * as Y from 'yjs'
-import { carryGroups, isSound, mend, tableNames, type AnyRecord, type Deck, type Id } from '../deck'
+import { carryGroups, isSound, mend, tableNames, type AnyRecord, type Deck } from '../model'
+import type { Id } from '../values'
 import { liveTable, readRecord } from './document'
 import { touchedBy, type Touched } from './touched'
 

@@ -1,5 +1,6 @@
 import type * as Y from 'yjs'
-import { tableNames, type Id, type TableName } from '../deck'
+import { tableNames, type TableName } from '../model'
+import type { Id } from '../values'
 
 /** The records that a transaction touched, by table: which of their fields, or null where all of one came or went. */
 export type Touched = ReadonlyMap<TableName, ReadonlyMap<Id, ReadonlySet<string> | null>>

@@ -1,4 +1,4 @@
-import type { Box } from '../deck'
+import type { Box } from '../values'
 import { boundsOf, movedBy, type Bounds, type Point } from './bounds'
 
 export type Edge = 'left' | 'center' | 'right' | 'top' | 'middle' | 'bottom'

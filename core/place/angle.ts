@@ -1,4 +1,4 @@
-import type { Box } from '../deck'
+import type { Box } from '../values'
 import { centerOf, centeredAt, turn, turned, type Point } from './bounds'
 
 /**

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Box } from '../deck'
+import type { Box } from '../values'
 import { align, angleAlong, bestPorts, boundsOf, boxOf, centerOf, crosses, cropOf, distribute, draggedView, flipTogether, gapsOf, overlap, resizeTogether, routeAround, sameSize, snapAngle, snapMove, tidyGrid, tidyRows, turnTogether, zoomedView, type Bounds, type Edge, type Placed } from './index'
 
 const upright = fc.record({ x: fc.integer({ min: 0, max: 1600 }), y: fc.integer({ min: 0, max: 900 }), width: fc.integer({ min: 20, max: 300 }), height: fc.integer({ min: 20, max: 200 }), angle: fc.constant(0) })

@@ -1,4 +1,4 @@
-import type { Box } from '../deck'
+import type { Box } from '../values'
 
 /** An upright rectangle, px of deck space. */
 export interface Bounds {

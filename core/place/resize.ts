@@ -1,4 +1,4 @@
-import type { Box } from '../deck'
+import type { Box } from '../values'
 import { boxOf, boundsOf, centerOf, centeredAt, turn, type Point } from './bounds'
 
 /** A handle of a box: −1, 0 or 1 across and down. */

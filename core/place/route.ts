@@ -1,4 +1,4 @@
-import type { Box } from '../deck'
+import type { Box } from '../values'
 import { centerOf, cornersOf, type Bounds, type Point } from './bounds'
 
 export type Side = 'left' | 'right' | 'top' | 'bottom'

@@ -1,4 +1,4 @@
-import type { Box } from '../deck'
+import type { Box } from '../values'
 import { boundsOf, type Bounds, type Point } from './bounds'
 import { resize, type Handle, type ResizeOptions } from './resize'
 

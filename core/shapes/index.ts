@@ -1,4 +1,4 @@
-import type { ShapeElement } from '../deck'
+import type { ShapeElement } from '../model'
 import { arrowShapes } from './catalogue/arrows'
 import { calloutShapes } from './catalogue/callouts'
 import { manySidedShapes } from './catalogue/many-sided'

@@ -1,4 +1,4 @@
-import type { LineEnd, ShapeElement } from '../deck'
+import type { LineEnd, ShapeElement } from '../model'
 import { ellipse, polygon, short, type Size } from './shape'
 
 type Way = NonNullable<ShapeElement['line']>['way']

@@ -1,4 +1,5 @@
-import type { Box, Element, ShapeElement } from '../deck'
+import type { Element, ShapeElement } from '../model'
+import type { Box } from '../values'
 import { centerOf, contains, turn, type Point } from '../place'
 import { lineThrough, pointsOfLine } from './lines'
 

@@ -1,4 +1,4 @@
-import type { Caption, Deck } from '../deck'
+import type { Caption, Deck } from '../model'
 import type { SoundPlan } from '../timing'
 
 /** The captions of everything that is heard, along a deck’s time, in order; what would be shown for less than a blink is left out. */

@@ -1,4 +1,4 @@
-import type { Caption } from '../deck'
+import type { Caption } from '../model'
 import { spokenIn, type Stretch } from './spoken'
 
 /** The sentences of a script, in order; line ends part them too. */

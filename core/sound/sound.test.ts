@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, slidesOf, type Deck } from '../deck'
+import { applyChanges, slidesOf, type Deck } from '../model'
 import { freshDeck, timingContext } from '../testing'
 import { putNarration, rundown, soundPlan } from '../timing'
 import { captionAt, captionsFor, captionTrack, laySentences, peakRate, sentencesOf, spokenIn, startsFromVoice, voiceAt, waveform } from './index'

@@ -1,5 +1,5 @@
 import { columnNamed, formatNumber, tableOfRows, type Column, type DataTable } from '../data'
-import type { NumberFormat, TableElement } from '../deck'
+import type { NumberFormat, TableElement } from '../model'
 
 const known = new WeakMap<readonly (readonly string[])[], DataTable>()
 

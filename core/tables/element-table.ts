@@ -1,5 +1,7 @@
 import type { DataTable } from '../data'
-import { styleNamed, themeUnder, type Deck, type Id, type ShownElement, type TableElement } from '../deck'
+import type { Deck, TableElement } from '../model'
+import { styleNamed, themeUnder, type ShownElement } from '../resolved'
+import type { Id } from '../values'
 import type { Measurer } from '../text'
 import { tableContent } from './content'
 import { layTable, type TableLayout } from './lay'

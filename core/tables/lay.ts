@@ -1,8 +1,8 @@
-import type { Column } from '../data'
-import { textOf, type TableElement, type TextSetting, type Theme } from '../deck'
+import { formatNumber, type Column } from '../data'
+import { textOf, type TableElement, type Theme } from '../model'
+import type { TextSetting } from '../resolved'
 import { fontOf, setText, type Measurer } from '../text'
 import { atDecimal, cellWords, totalOf } from './content'
-import { formatNumber } from '../data'
 
 /** A cell and where it stands, px from the table's top left. `shift` sets its words aside so that decimal signs stand one under the other. */
 export interface TableCell {

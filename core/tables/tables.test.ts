@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { styleNamed, type TableElement } from '../deck'
+import type { TableElement } from '../model'
+import { styleNamed } from '../resolved'
 import { houseTheme } from '../layouts'
 import { seasons } from '../testing'
 import { roughMeasurer } from '../text'

@@ -1,4 +1,5 @@
-import type { TextElement, TextSetting, Theme } from '../deck'
+import type { TextElement, Theme } from '../model'
+import type { TextSetting } from '../resolved'
 import { fontOf, lettersOf, type Run, type TextLayout } from './layout'
 import type { Measurer } from './measure'
 

@@ -1,4 +1,5 @@
-import type { Bullet, Paragraph, TextSetting, TextStyle } from '../deck'
+import type { Bullet, Paragraph, TextStyle } from '../model'
+import type { TextSetting } from '../resolved'
 import { numberSign } from './numbering'
 
 /** The usual distance from a bullet to its words, multiple of the text's size. */

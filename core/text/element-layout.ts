@@ -1,4 +1,6 @@
-import { elementsOf, shownElement, shownElements, styleOf, themeUnder, type Change, type Deck, type Id, type ShownElement, type TextDoc, type TextElement, type TextSetting } from '../deck'
+import { elementsOf, type Change, type Deck, type TextDoc, type TextElement } from '../model'
+import { shownElement, shownElements, styleOf, themeUnder, type ShownElement, type TextSetting } from '../resolved'
+import type { Id } from '../values'
 import { tidyBox } from '../place'
 import { fitText, setText, type Fitted, type TextRoom } from './fit'
 import type { Line } from './layout'

@@ -1,4 +1,5 @@
-import type { TextDoc, TextElement, TextSetting, Theme } from '../deck'
+import type { TextDoc, TextElement, Theme } from '../model'
+import type { TextSetting } from '../resolved'
 import { flowColumns } from './columns'
 import { layoutText, type TextLayout } from './layout'
 import type { Measurer } from './measure'

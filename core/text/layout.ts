@@ -1,4 +1,5 @@
-import type { Bullet, Inline, Mark, Paragraph, TextDoc, TextSetting, TextStyle, Theme } from '../deck'
+import type { Bullet, Inline, Mark, Paragraph, TextDoc, TextStyle, Theme } from '../model'
+import type { TextSetting } from '../resolved'
 import { bulletOfParagraph, bulletWords, indentOf, lineCounter } from './bullets'
 import type { Font, Measurer } from './measure'
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { styleNamed, textOf, type Numbering, type Paragraph, type TextElement } from '../deck'
+import { textOf, type Numbering, type Paragraph, type TextElement } from '../model'
+import { styleNamed } from '../resolved'
 import { houseTheme } from '../layouts'
 import { bulletOf, bulletOfParagraph, bulletWords, fitText, indentOf, lettersAlong, lineCounter, linePlaces, numberSign, roughMeasurer, setText, usualDistance } from './index'
 

@@ -1,4 +1,4 @@
-import type { Numbering } from '../deck'
+import type { Numbering } from '../model'
 
 const romans: readonly (readonly [number, string])[] = [[1000, 'm'], [900, 'cm'], [500, 'd'], [400, 'cd'], [100, 'c'], [90, 'xc'], [50, 'l'], [40, 'xl'], [10, 'x'], [9, 'ix'], [5, 'v'], [4, 'iv'], [1, 'i']]
 

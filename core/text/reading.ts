@@ -1,4 +1,4 @@
-import type { Info } from '../deck'
+import type { Info } from '../model'
 
 /** What there is to read. */
 export interface Reading {

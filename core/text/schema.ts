@@ -1,5 +1,5 @@
 import { Schema } from 'prosemirror-model'
-import type { Color } from '../deck'
+import type { Color } from '../values'
 
 const css = (style: string) => ['span', { style }, 0] as const
 const colorOf = (color: Color) => ('hex' in color ? color.hex : `var(--role-${color.role})`)

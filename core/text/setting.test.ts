@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { textOf, type Numbering, type TextDoc, type TextSetting } from '../deck'
+import { textOf, type Numbering, type TextDoc } from '../model'
+import type { TextSetting } from '../resolved'
 import { houseTheme } from '../layouts'
 import { indentOf, layoutText, leastReadable, lettersAlong, numberSign, pathAlong, rememberingMeasurer, roughMeasurer, setText, type Font } from './index'
 

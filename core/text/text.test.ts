@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { textOf, type TextStyle } from '../deck'
+import { textOf, type TextStyle } from '../model'
 import { houseTheme } from '../layouts'
 import { countedText, countReading, fitText, layoutText, readingSeconds, roughMeasurer } from './index'
 

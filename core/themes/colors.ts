@@ -1,8 +1,7 @@
 import { apartBy, hexOf } from '../color'
-import {
-  applyChanges, backdropOf, elementsOf, groundOf, isEmptyText, roleNames, shownElements, slidesOf, styleOf, themeUnder,
-  type Change, type Color, type Deck, type Element, type Id, type Role, type ShownElement, type Slide,
-} from '../deck'
+import { applyChanges, elementsOf, isEmptyText, slidesOf, type Change, type Deck, type Element, type Slide } from '../model'
+import { backdropOf, groundOf, shownElements, styleOf, themeUnder, type ShownElement } from '../resolved'
+import { roleNames, type Color, type Id, type Role } from '../values'
 import { readItems } from '../diagrams'
 import { bulletOfParagraph } from '../text'
 import { eachLookRecord, eachObject, exchanged, exchangeEverywhere, whereIs } from './walk'

@@ -1,4 +1,6 @@
-import { slidesOf, themeUnder, type AnyRecord, type Change, type Deck, type Id } from '../deck'
+import { slidesOf, type AnyRecord, type Change, type Deck } from '../model'
+import { themeUnder } from '../resolved'
+import type { Id } from '../values'
 import { eachLookRecord, eachObject, whereIs, type LookTable } from './walk'
 
 /** A family of fonts in use, with all places where it is named. */

@@ -1,5 +1,7 @@
-import { applyChanges, elementsOf, layoutsOf, mastersOf, orderAt, slidesOf, type Change, type Deck, type EditContext, type Element, type Id } from '../deck'
-import { setLayout, type LayoutFamily } from '../layouts'
+import { applyChanges, elementsOf, layoutsOf, mastersOf, slidesOf, type Change, type Deck, type EditContext, type Element } from '../model'
+import { orderAt, type Id } from '../values'
+import { setLayout } from '../layouts'
+import type { LayoutFamily } from '../layouts/catalogue'
 
 /** The slides that a layout stands behind, in order. */
 export const slidesOfLayout = (deck: Deck, layout: Id) => slidesOf(deck).filter(slide => slide.layout === layout)

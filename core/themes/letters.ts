@@ -1,5 +1,7 @@
 import type { Column, DataTable } from '../data'
-import { plainText, styleOf, themeUnder, type Deck, type FontFaceFile, type Id, type ShownElement, type TextDoc } from '../deck'
+import { plainText, type Deck, type FontFaceFile, type TextDoc } from '../model'
+import { styleOf, themeUnder, type ShownElement } from '../resolved'
+import type { Id } from '../values'
 import { tableContent } from '../tables'
 import { familiesNeeded } from './fonts'
 

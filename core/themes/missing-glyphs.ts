@@ -1,5 +1,7 @@
 import type { DataTable } from '../data'
-import { shownElements, themeUnder, type Deck, type Id } from '../deck'
+import type { Deck } from '../model'
+import { shownElements, themeUnder } from '../resolved'
+import type { Id } from '../values'
 import { familyWith, missingLetters } from '../fonts'
 import { familyOf, lettersOf } from './letters'
 

@@ -1,5 +1,6 @@
-import { elementsOf, layoutsOf, mastersOf, onlySlides, orderLast, type Change, type Deck, type EditContext, type Element, type Id } from '../deck'
-import { familyNamed } from '../layouts'
+import { elementsOf, layoutsOf, mastersOf, onlySlides, type Change, type Deck, type EditContext, type Element } from '../model'
+import { orderLast, type Id } from '../values'
+import { familyNamed } from '../layouts/catalogue'
 
 /** A theme on the shelf: a deck without slides, with its theme, masters and layouts. */
 export const themeDeckOf = (deck: Deck, name: string): Deck => ({

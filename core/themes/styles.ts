@@ -1,4 +1,6 @@
-import { departures, shownElement, styleNamed, themeUnder, type Change, type Deck, type Id, type TextElement, type TextStyle } from '../deck'
+import type { Change, Deck, TextElement, TextStyle } from '../model'
+import { departures, shownElement, styleNamed, themeUnder } from '../resolved'
+import type { Id } from '../values'
 
 const ownFields = ['size', 'color', 'align', 'weight', 'family', 'lineHeight', 'letterSpacing', 'case'] as const
 

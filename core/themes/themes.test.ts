@@ -1,12 +1,19 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { checkConsistency } from '../checks'
-import { applyChanges, elementsOf, groundHex, layoutsOf, mend, onlySlides, readDeck, shownElements, slidesOf, styleOf, takeSlides, themeUnder, type Change, type Color, type Deck, type Element, type TextElement } from '../deck'
-import { familyNamed, houseTheme, insertOutline, layOut, outlineOf, setLayout, settleAgendas, setAgenda } from '../layouts'
+import { takeSlides } from '../edits'
+import {
+  applyChanges, elementsOf, layoutsOf, mend, onlySlides, readDeck, slidesOf, type Change, type Deck, type Element, type TextElement,
+} from '../model'
+import { groundHex, shownElements, styleOf, themeUnder } from '../resolved'
+import type { Color } from '../values'
+import { familyNamed } from '../layouts/catalogue'
+import { houseTheme, insertOutline, layOut, outlineOf, setLayout, settleAgendas, setAgenda } from '../layouts'
 import { schemes } from '../color'
 import { countingContext, freshDeck, textElement } from '../testing'
 import {
-  addLayout, arrangeLayout, colorsInUse, departuresOf, duplicateLayout, fontsInUse, placesThatStay, putTheme, removeLayout, removeStyle, replaceColor, replaceFont, returnToStyle, slidesOfLayout, takeIntoStyle, themeDeckOf, turnIntoRole,
+  addLayout, arrangeLayout, colorsInUse, departuresOf, duplicateLayout, fontsInUse, placesThatStay, putTheme, removeLayout, removeStyle,
+  replaceColor, replaceFont, returnToStyle, slidesOfLayout, takeIntoStyle, themeDeckOf, turnIntoRole,
 } from './index'
 
 const context = countingContext('t')

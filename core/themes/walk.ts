@@ -1,4 +1,5 @@
-import { slidesOf, type AnyRecord, type Change, type Deck, type Id, type TableName } from '../deck'
+import { slidesOf, type AnyRecord, type Change, type Deck, type TableName } from '../model'
+import type { Id } from '../values'
 
 /** The tables that say how a deck looks. */
 export const lookTables = ['theme', 'masters', 'layouts', 'slides', 'elements', 'states'] as const satisfies readonly TableName[]

@@ -1,4 +1,5 @@
-import { viewsOf, type Box, type Cue, type Deck, type Id, type Slide } from '../deck'
+import { viewsOf, type Cue, type Deck, type Slide } from '../model'
+import type { Box, Id } from '../values'
 import { cameraOn, cameraSpeed, cameraWay, overviewOf, type Camera, type CameraWay } from './camera'
 import { easingOf, namedEasings, type EasingFunction } from './easing'
 import { goToView, optionOf } from './effects'

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, beatsOf, cuesOf, deckSchema, elementsOf, mend, slidesOf, type Change, type Deck, type Easing } from '../deck'
+import { applyChanges, beatsOf, cuesOf, deckSchema, elementsOf, mend, slidesOf, type Change, type Deck } from '../model'
+import type { Easing } from '../values'
 import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../testing'
 import { boardToSlides, cameraOn, cameraSpeed, cameraWay, compileSlide, fastestOf, frameAt, goInBeat, lastMoment, largestSeen, makeBoard, overviewOf, removeView, slidesToBoard, unmakeBoard, viewAround, type Camera } from './index'
 

@@ -1,4 +1,5 @@
-import type { ClipElement, Id } from '../deck'
+import type { ClipElement } from '../model'
+import type { Id } from '../values'
 import type { Score, ScoreCue, TimingContext, Track } from './score'
 
 /** A stretch of a file that plays. */

@@ -1,4 +1,6 @@
-import { beatsOf, cuesOf, extentOf, shownElements, soundsFrom, themeUnder, type Cue, type Deck, type Hold, type Id, type Parts, type ShownElement, type TextElement } from '../deck'
+import { beatsOf, cuesOf, extentOf, soundsFrom, type Cue, type Deck, type Hold, type Parts, type TextElement } from '../model'
+import { shownElements, themeUnder, type ShownElement } from '../resolved'
+import type { Id } from '../values'
 import { handDrawingOf, type HandDrawing } from '../drawing'
 import { addReading, countReading, layoutOfElement, linePlaces, nothingToRead, readingSeconds } from '../text'
 import { cameraEase, cameraSeconds, planCamera, waysOf } from './camera-plan'

@@ -1,4 +1,4 @@
-import type { Easing } from '../deck'
+import type { Easing } from '../values'
 
 /** Progress of motion (1 at rest at the end; may overshoot) at a share of its time, 0 to 1. */
 export type EasingFunction = (time: number) => number

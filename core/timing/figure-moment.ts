@@ -1,5 +1,6 @@
 import { bodies, blendPoses, figureLook, gestureNamed, poseNamed, solve, walking, type Pose } from '../figures'
-import { themeUnder, type Deck, type FigureElement, type ShownElement } from '../deck'
+import type { Deck, FigureElement } from '../model'
+import { themeUnder, type ShownElement } from '../resolved'
 import { makeGesture, optionOf, takePose, walkIn } from './effects'
 import type { PartFrame } from './part-frame'
 import type { ScoreCue } from './score'

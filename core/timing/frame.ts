@@ -1,4 +1,6 @@
-import type { ChartElement, Id, Parts, ShownElement } from '../deck'
+import type { ChartElement, Parts } from '../model'
+import type { ShownElement } from '../resolved'
+import type { Id } from '../values'
 import { clipAfter, playsOf, type ClipMoment } from './clips'
 import { isCameraAtRest, restingCamera, type Camera } from './camera'
 import { cameraIn } from './camera-plan'

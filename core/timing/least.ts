@@ -1,4 +1,5 @@
-import { plainText, type Cue, type Deck, type ShownElement } from '../deck'
+import { plainText, type Cue, type Deck } from '../model'
+import type { ShownElement } from '../resolved'
 import type { HandDrawing } from '../drawing'
 import { countReading, readingSpeed } from '../text'
 import { effectNamed } from './effects'

@@ -1,4 +1,4 @@
-import type { Color } from '../deck'
+import type { Color } from '../values'
 import type { HandDrawing } from '../drawing'
 import type { Polygon } from './mask'
 

@@ -1,6 +1,6 @@
 import { drawingOfElement } from '../charts'
 import { diagramParts } from '../diagrams'
-import { inlineText, paragraphTexts, type Deck } from '../deck'
+import { inlineText, paragraphTexts, type Deck } from '../model'
 import { layoutOfTable } from '../tables'
 import { layoutOfElement, lettersOf } from '../text'
 import type { PartSpan, TimingContext, Track } from './score'

@@ -1,6 +1,7 @@
 import { drawingOfElement } from '../charts'
 import { diagramParts } from '../diagrams'
-import type { Deck, Parts, ShownElement } from '../deck'
+import type { Deck, Parts } from '../model'
+import type { ShownElement } from '../resolved'
 import { layoutOfTable } from '../tables'
 import { layoutOfElement, lettersOf } from '../text'
 import type { PartSpan, TimingContext } from './score'

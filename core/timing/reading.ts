@@ -1,5 +1,6 @@
 import { diagramParts } from '../diagrams'
-import { inlineText, paragraphTexts, viewsOf, type Cue, type Deck, type Info, type Parts, type ShownElement, type Slide } from '../deck'
+import { inlineText, paragraphTexts, viewsOf, type Cue, type Deck, type Info, type Parts, type Slide } from '../model'
+import type { ShownElement } from '../resolved'
 import { layoutOfTable } from '../tables'
 import { addReading, countReading, nothingToRead, type Reading } from '../text'
 import { partIndices } from './parts'

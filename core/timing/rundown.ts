@@ -1,4 +1,5 @@
-import { slidesOf, type Deck, type Id, type Purpose } from '../deck'
+import { slidesOf, type Deck, type Purpose } from '../model'
+import type { Id } from '../values'
 import { clipAfter, cueStart, playsOf, spanOfClip, type ClipSpan } from './clips'
 import { compileSlide } from './compile'
 import { frameAt, type ElementFrame, type Frame, type SlideMoment } from './frame'

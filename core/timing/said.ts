@@ -1,4 +1,5 @@
-import { textOf, type Cue, type ShownElement, type TextElement } from '../deck'
+import { textOf, type Cue, type TextElement } from '../model'
+import type { ShownElement } from '../resolved'
 import { mostWords } from './effects'
 
 /** The words that a text says from a cue on. */

@@ -1,5 +1,7 @@
 import type { DataTable } from '../data'
-import type { Beat, Cue, Id, Parts, ShownElement, TextElement } from '../deck'
+import type { Beat, Cue, Parts, TextElement } from '../model'
+import type { ShownElement } from '../resolved'
+import type { Id } from '../values'
 import type { HandDrawing, Ink } from '../drawing'
 import type { Measurer } from '../text'
 import type { CameraPlan } from './camera-plan'

@@ -1,4 +1,4 @@
-import type { Cue, Deck } from '../deck'
+import type { Cue, Deck } from '../model'
 import { gestureNamed, poseNamed } from '../figures'
 import { effectNamed } from './effects'
 import type { ScoreCue } from './score'

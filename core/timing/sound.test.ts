@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, beatsOf, slidesOf, type Change, type Deck, type FilmElement, type Sound } from '../deck'
+import { applyChanges, beatsOf, slidesOf, type Change, type Deck, type FilmElement, type Sound } from '../model'
 import { beat, cue, freshDeck, timingContext } from '../testing'
 import { advance, answersOf, clipAfter, compileSlide, filmParts, frameAt, frameCount, frameIn, gainAt, heardAt, isStillAfter, lastMoment, momentAt, putClip, repeatedFrames, rundown, setBeatTimes, soundPlan, spanOfClip, type TimingContext } from './index'
 

@@ -1,4 +1,5 @@
-import { slidesOf, soundsOf, type Deck, type Id, type Sound } from '../deck'
+import { slidesOf, soundsOf, type Deck, type Sound } from '../model'
+import type { Id } from '../values'
 import { cueStart, playsOf, roundOf, spanOfClip, type ClipSpan } from './clips'
 import type { Rundown, RundownSlide } from './rundown'
 import type { TimingContext } from './score'

@@ -1,4 +1,5 @@
-import type { Cue, Id } from '../deck'
+import type { Cue } from '../model'
+import type { Id } from '../values'
 
 /**
  * When each cue of a beat starts and ends, seconds into the beat, from its anchor and delay. Cues whose anchors go round

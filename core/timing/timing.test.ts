@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, cuesOf, plainText, slidesOf, type Deck, type Element } from '../deck'
+import { applyChanges, cuesOf, plainText, slidesOf, type Deck, type Element } from '../model'
 import { poseNamed } from '../figures'
 import { anyDeck, beat, cue, freshDeck, textElement, timingContext } from '../testing'
 import { advance, compileSlide, effectNamed, elapse, figureGoesOn, frameAt, frameSeconds, goBack, isStillAfter, lastMoment, momentAt, rundown, secondsAt, stillFrame, type ElementFrame, type SlideMoment } from './index'
@@ -236,7 +236,7 @@ describe('advancing in a talk', () => {
 
 describe('removing a cue that others follow', () => {
   it('leaves them starting where it started', async () => {
-    const { removeCues } = await import('../deck')
+    const { removeCues } = await import('../edits')
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id
     const first = Object.values(base.beats)[0]!.id

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { slidesOf } from '../../core/deck'
+import { slidesOf } from '../../core/model'
 import { outlineOf } from '../../core/layouts'
 import { readAs, requireViewer } from '../access'
 import { decksWithWords } from '../database/decks'

@@ -1,4 +1,4 @@
-import { cleanText, slidesOf, type Deck } from '../../core/deck'
+import { cleanText, slidesOf, type Deck } from '../../core/model'
 import { tablesOf } from '../../core/formats/deck-file'
 import { coverOf } from '../decks/cover'
 import { Refusal } from '../refusal'

@@ -1,6 +1,6 @@
 import { open } from 'node:fs/promises'
 import type { Dominant } from '../../core/color'
-import { voicesOf, type Deck } from '../../core/deck'
+import { voicesOf, type Deck } from '../../core/model'
 import type { Traced } from '../../core/drawing'
 import { Refusal } from '../refusal'
 import { database, type Sql } from './connection'

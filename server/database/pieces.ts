@@ -1,4 +1,4 @@
-import type { Piece } from '../../core/deck'
+import type { Piece } from '../../core/edits'
 import { database } from './connection'
 
 /** The pieces on the team's shelf by a word of their name or tags, those changed last first. */

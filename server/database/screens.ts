@@ -1,5 +1,5 @@
 import type { DataTable } from '../../core/data'
-import type { Deck } from '../../core/deck'
+import type { Deck } from '../../core/model'
 import { database } from './connection'
 
 export interface ScreenRow {

@@ -1,4 +1,4 @@
-import type { Deck } from '../../core/deck'
+import type { Deck } from '../../core/model'
 import { database, type Sql } from './connection'
 
 export const listThemes = () => database()<{ id: string, name: string, content: Deck, changed_at: Date }[]>`select id, name, content, changed_at from themes order by lower(name), id`

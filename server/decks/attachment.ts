@@ -1,5 +1,6 @@
 import type { H3Event } from 'h3'
-import { onlyVariant, variantNamed, type Deck } from '../../core/deck'
+import type { Deck } from '../../core/model'
+import { onlyVariant, variantNamed } from '../../core/resolved'
 import { refuse } from '../access'
 import { deckExists } from '../database/decks'
 import { currentDeck } from '../live/rooms'

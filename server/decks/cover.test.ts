@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { addSlide, applyChanges, mend, shownElements, slidesOf } from '../../core/deck'
+import { addSlide } from '../../core/edits'
+import { applyChanges, mend, slidesOf } from '../../core/model'
+import { shownElements } from '../../core/resolved'
 import { countingContext, freshDeck } from '../../core/testing'
 import { coverOf } from './cover'
 

@@ -1,4 +1,4 @@
-import { onlySlides, slidesOf, type Deck } from '../../core/deck'
+import { onlySlides, slidesOf, type Deck } from '../../core/model'
 
 /** A deck pared down to its first slide, for a thumbnail that the stage draws. */
 export function coverOf(deck: Deck): Deck {

@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { DataTable } from '../../core/data'
-import { failed, mediaOf, type Deck, type Outcome } from '../../core/deck'
+import { mediaOf, type Deck } from '../../core/model'
+import { failed, type Outcome } from '../../core/values'
 import { themeDeckOf } from '../../core/themes'
 import { packDeck, tablesOf } from '../../core/formats/deck-file'
 import { apart } from '../apart'

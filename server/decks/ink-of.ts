@@ -1,5 +1,5 @@
 import type { DataTable } from '../../core/data'
-import { slidesOf, type Deck } from '../../core/deck'
+import { slidesOf, type Deck } from '../../core/model'
 import { recordedInk, type Ink, type InkBook, type Traced } from '../../core/drawing'
 import { compileSlide, effectNamed, type TimingContext } from '../../core/timing'
 import { outlinesOf, serverMeasurer } from '../measure/measurer'

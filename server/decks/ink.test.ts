@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { applyChanges, slidesOf } from '../../core/deck'
+import { applyChanges, slidesOf } from '../../core/model'
 import { inkOf } from '../../core/drawing'
 import { beat, cue, freshDeck, textElement } from '../../core/testing'
 import { compileSlide } from '../../core/timing'

@@ -1,5 +1,5 @@
 import type { DataTable } from '../../core/data'
-import type { Deck } from '../../core/deck'
+import type { Deck } from '../../core/model'
 import type { InkBook, Traced } from '../../core/drawing'
 import { fontNeeds } from '../../core/themes'
 import { apart, type FaceWithBytes } from '../apart'

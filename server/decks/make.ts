@@ -1,4 +1,4 @@
-import type { Deck } from '../../core/deck'
+import type { Deck } from '../../core/model'
 import { apart } from '../apart'
 import { insertDeck } from '../database/decks'
 import type { Sql } from '../database/connection'

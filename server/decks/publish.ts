@@ -1,4 +1,4 @@
-import { mediaOf, type Deck } from '../../core/deck'
+import { mediaOf, type Deck } from '../../core/model'
 import { tablesOf } from '../../core/formats/deck-file'
 import { apart } from '../apart'
 import { mediaLengths } from '../database/media'

@@ -1,5 +1,5 @@
 import { startBrowser, type Browser } from './pipe'
-import type { Caption } from '../../core/deck'
+import type { Caption } from '../../core/model'
 import type { SoundPlan } from '../../core/timing'
 
 /** What the page of a film says of it. */

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import * as fontkit from 'fontkit'
 import { fileTypeFromBuffer } from 'file-type'
 import wawoff2 from 'wawoff2'
-import { failed, type Outcome } from '../../core/deck'
+import { failed, type Outcome } from '../../core/values'
 import { packSpans } from '../../core/fonts'
 import type { MediaRow } from '../database/media'
 

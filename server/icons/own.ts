@@ -1,5 +1,6 @@
 import { JSDOM } from 'jsdom'
-import { failed, type DrawnIcon, type Outcome } from '../../core/deck'
+import type { DrawnIcon } from '../../core/model'
+import { failed, type Outcome } from '../../core/values'
 import { drawnIconOf, type Painted } from '../../core/icons'
 import { harmlessSvg } from '../media/svg'
 

@@ -1,4 +1,4 @@
-import type { DrawnIcon } from '../../core/deck'
+import type { DrawnIcon } from '../../core/model'
 import { findIcons, type IconEntry } from '../../core/icons'
 
 type Nodes = Record<string, [string, Record<string, string>][]>

@@ -1,5 +1,5 @@
 import { stat } from 'node:fs/promises'
-import { readDeck } from '../../core/deck'
+import { readDeck } from '../../core/model'
 import { filmOrderSchema, formatWords } from '../../core/formats/film'
 import { advanceJob, failJob, finishJob, mostAttempts, takeJob } from '../database/jobs'
 import { keepMediaFile, type MediaRow } from '../database/media'

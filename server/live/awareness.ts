@@ -1,6 +1,6 @@
 import * as decoding from 'lib0/decoding'
 import { z } from 'zod'
-import { hexSchema, idSchema } from '../../core/deck'
+import { hexSchema, idSchema } from '../../core/values'
 import { liveLimits } from '../../core/live'
 
 /** What a browser says of who is there: the person, and what they look at. Null when they leave. */

@@ -1,5 +1,5 @@
 import * as Y from 'yjs'
-import { isSound, tableNames, type AnyRecord, type Deck } from '../../core/deck'
+import { isSound, tableNames, type AnyRecord, type Deck } from '../../core/model'
 import { newDeck } from '../../core/layouts'
 import { applyToDocument, faultOfRecord, liveTable, mendedWords, mendingOf } from '../../core/live'
 import { keepAside, snapshotOf } from '../database/decks'

@@ -1,4 +1,4 @@
-import { failed, type Outcome } from '../../core/deck'
+import { failed, type Outcome } from '../../core/values'
 import { apart } from '../apart'
 import type { MediaRow } from '../database/media'
 import { checkUpload } from './check'

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { fileTypeFromBuffer } from 'file-type'
 import sharp from 'sharp'
-import { failed, type Outcome } from '../../core/deck'
+import { failed, type Outcome } from '../../core/values'
 import { shapeOfXml } from '../../core/formats/xml'
 import { apart, TooHeavy } from '../apart'
 import type { MediaRow } from '../database/media'

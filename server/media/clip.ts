@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import path from 'node:path'
-import { failed, type Outcome } from '../../core/deck'
+import { failed, type Outcome } from '../../core/values'
 import type { MediaRow } from '../database/media'
 import { DecoderError, given, runDecoder } from './ffmpeg'
 import { inFile } from './in-file'

@@ -1,4 +1,5 @@
-import { replaceMedia, slidesOf, type Deck } from '../../core/deck'
+import { replaceMedia } from '../../core/edits'
+import { slidesOf, type Deck } from '../../core/model'
 import { decksWithMedia, mediaByHash } from '../database/media'
 import type { PersonRole } from '../database/people'
 import { Refusal } from '../refusal'

@@ -1,6 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import path from 'node:path'
-import { failed, type Outcome } from '../../core/deck'
+import { failed, type Outcome } from '../../core/values'
 import { mediaByHash, wholeMedia, type MediaRow } from '../database/media'
 import { checkClip } from './clip'
 import { probeIfReadable } from './convert'

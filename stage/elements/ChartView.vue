@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { drawingOfElement, inBetween } from '#core/charts'
-import type { ChartElement, Deck, ShownElement, Theme } from '#core/deck'
+import type { ChartElement, Deck, Theme } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import type { ElementFrame } from '#core/timing'
 import { drawChartInto } from '../chart-nodes'
 import type { StageHost } from '../host'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Deck, DiagramElement, ShownElement, Theme } from '#core/deck'
+import type { Deck, DiagramElement, Theme } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { drawDiagram, textOfDiagram, type PaintedShape } from '#core/diagrams'
 import type { StageHost } from '../host'
 import IconView from './IconView.vue'

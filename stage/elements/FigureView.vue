@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { speaks, type FigureElement, type ShownElement, type Theme } from '#core/deck'
+import { speaks, type FigureElement, type Theme } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { drawFigure, faceAt, figureLook, restingFace, type Face, type FigureDrawing, type Pose } from '#core/figures'
 import type { ElementFrame, Frame } from '#core/timing'
 import { useRedraw } from '../redraw'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue'
-import type { FilmElement, ShownElement } from '#core/deck'
+import type { FilmElement } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { outlineOf } from '#core/shapes'
 import { spanOfClip, type ElementFrame } from '#core/timing'
 import { driveVideo } from '../drive-video'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { contrast, cssColor, hexOf, textureSide, textureSvg, type Palette } from '#core/color'
-import type { Backdrop, Color } from '#core/deck'
+import type { Backdrop } from '#core/model'
+import type { Color } from '#core/values'
 import type { StageHost } from '../host'
 
 /** What lies beneath everything on a slide: its colour, what fills it, texture, darkened edges, border. */

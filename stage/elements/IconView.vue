@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { DrawnIcon } from '#core/deck'
+import type { DrawnIcon } from '#core/model'
 
 /** A drawing in one colour. `color` is CSS; `weight` makes its lines so many times as thick. */
 defineProps<{ icon: DrawnIcon, color: string, weight?: number, alt?: string }>()

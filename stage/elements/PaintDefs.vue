@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { cssColor, gradientLine, isPlain, type Palette } from '#core/color'
-import type { Paint } from '#core/deck'
+import type { Paint } from '#core/values'
 import { cropOf, viewOf } from '#core/place'
 import type { StageHost } from '../host'
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 import { colorMatrix, cssColor, fromSide, treatmentOf } from '#core/color'
-import type { PictureElement, ShownElement, Theme } from '#core/deck'
+import type { PictureElement, Theme } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { cropOf, viewOf } from '#core/place'
 import { outlineOf } from '#core/shapes'
 import type { StageHost } from '../host'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
 import { cssColor, isPlain, type Palette } from '#core/color'
-import type { ShapeElement, ShownElement } from '#core/deck'
+import type { ShapeElement } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { shapePath } from '#core/drawing'
 import type { StageHost } from '../host'
 import { useRedraw } from '../redraw'

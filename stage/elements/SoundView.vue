@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { ShownElement, SoundElement } from '#core/deck'
+import type { SoundElement } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 
 /** A sound is heard, not seen: at work it has a place to take hold of. */
 defineProps<{ element: SoundElement & ShownElement, prompts: boolean }>()

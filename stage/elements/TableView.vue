@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { cssColor, hexOf, hexOver, readableOn } from '#core/color'
-import { styleNamed, type Deck, type ShownElement, type TableElement, type Theme } from '#core/deck'
+import type { Deck, TableElement, Theme } from '#core/model'
+import { styleNamed, type ShownElement } from '#core/resolved'
 import { layoutOfTable, type TableCell } from '#core/tables'
 import type { StageHost } from '../host'
 import { fontStack } from '../measurer'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { cssColor } from '#core/color'
-import { styleOf, type Deck, type ShownElement, type TextElement, type Theme } from '#core/deck'
+import type { Deck, TextElement, Theme } from '#core/model'
+import { styleOf, type ShownElement } from '#core/resolved'
 import { fontOf, insetOf, layoutOfElement, leftOfLine, lettersAlong, lettersOf, topOfLines, usualDistance, type Fitted, type Line, type PlacedLetter, type Run } from '#core/text'
 import type { Track } from '#core/timing'
 import type { StageHost } from '../host'

@@ -1,6 +1,6 @@
 import * as Y from 'yjs'
 import WebSocket from 'ws'
-import { tableNames } from '../../core/deck'
+import { tableNames } from '../../core/model'
 import { decodeMessage, encodeMessage, liveTable, type LiveMessage } from '../../core/live'
 import { port } from './server'
 

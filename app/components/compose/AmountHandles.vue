@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { setFields, type ShownElement } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { ShownElement } from '#core/resolved'
 import { centerOf, turn } from '#core/place'
 import { amountsIn, shapeNamed, type Amount } from '#core/shapes'
 

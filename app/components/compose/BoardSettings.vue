@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Box } from '#core/deck'
+import type { Box } from '#core/values'
 
 /** A slide as a board: how far it reaches, its views in the order of the telling, what it opens with. */
 const store = useDeck()

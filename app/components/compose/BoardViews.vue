@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { BoardView, Box } from '#core/deck'
+import type { BoardView } from '#core/model'
+import type { Box } from '#core/values'
 
 /** The views of a board over the stage at work: dragged by their frames and names, sized at a corner in the shape of the picture. */
 const store = useDeck()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Theme } from '#core/deck'
+import type { Theme } from '#core/model'
 
 /** The lines of a diagram: written here, drawn on the stage at once. */
 const props = defineProps<{ element: string, name: string, theme: Theme }>()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { addElement, placeElements, setFields, type ShownElement } from '#core/deck'
+import { addElement, placeElements, setFields } from '#core/edits'
+import type { ShownElement } from '#core/resolved'
 import { angleAlong, bestPorts, contains, routeAround, type Point } from '#core/place'
 import { linePath, placeLine, thinned } from '#core/shapes'
 

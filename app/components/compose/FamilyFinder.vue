@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { textOf, type TextDoc } from '#core/deck'
+import { textOf, type TextDoc } from '#core/model'
 import { diagramFamilies, readItems } from '#core/diagrams'
 
 /** Chooses a family of diagrams, each drawn with the very lines it would hold. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FigureLook } from '#core/deck'
+import type { FigureLook } from '#core/model'
 import { drawFigure, poses, usualLook } from '#core/figures'
 
 /** Chooses how a figure stands, each drawn as the figure looks. */

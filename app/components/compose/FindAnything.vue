@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { findText, groupsAround, plainText, replaceText, slidesOf, type Id } from '#core/deck'
+import { findText, replaceText } from '#core/edits'
+import { plainText, slidesOf } from '#core/model'
+import { groupsAround } from '#core/resolved'
+import type { Id } from '#core/values'
 import { titleOf } from '#core/layouts'
 
 /** Finds words and parts anywhere in the deck, and puts other words in their place. */

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { setFields, type PictureElement, type ShownElement, type View } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { PictureElement } from '#core/model'
+import type { ShownElement } from '#core/resolved'
+import type { View } from '#core/values'
 import { centerOf, cropOf, draggedView, turn, viewOf, zoomedView } from '#core/place'
 
 /** A picture moved and enlarged inside its frame by hand, with the point of it that crops keep in sight. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { DrawnIcon } from '#core/deck'
+import type { DrawnIcon } from '#core/model'
 
 /** An icon of the deck's kind, drawn in the colour of the words around it. */
 defineProps<{ icon: DrawnIcon }>()

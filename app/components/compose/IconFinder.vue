@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useInfiniteScroll, watchDebounced } from '@vueuse/core'
-import type { DrawnIcon } from '#core/deck'
+import type { DrawnIcon } from '#core/model'
 
 /** Finds an icon by word or meaning, of those that ship and those of one's own. */
 const props = defineProps<{ label: string, words?: string }>()

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { setFields, type ShapeElement, type ShownElement } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { ShapeElement } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { contains, type Point } from '#core/place'
 import { placedPoints, placeLine } from '#core/shapes'
 

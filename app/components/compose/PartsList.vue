@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { fieldLimits, groupsAround, type Id, removeElements, restackTo, setFields, setShows, type ShownElement, shownElements, topsOf } from '#core/deck'
+import { removeElements, restackTo, setFields, setShows, topsOf } from '#core/edits'
+import { fieldLimits } from '#core/model'
+import { groupsAround, type ShownElement, shownElements } from '#core/resolved'
+import type { Id } from '#core/values'
 import { departureOf } from '#core/themes'
 
 /** What stands on the slide, front at top, groups with what is in them: dragged to restack, named, hidden, locked. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useInfiniteScroll, watchDebounced } from '@vueuse/core'
-import type { Piece } from '#core/deck'
+import type { Piece } from '#core/edits'
 
 /** The pieces of the team's shelf, drawn in the look of this deck; put bound or free. */
 const store = useDeck()

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { cssColor, cssGradient } from '#core/color'
-import { fieldLimits, fillOfGround, groundOf, putTransition, setFields, themeUnder, type Slide, textOf, type TransitionReach } from '#core/deck'
+import { putTransition, setFields, type TransitionReach } from '#core/edits'
+import { fieldLimits, type Slide, textOf } from '#core/model'
+import { fillOfGround, groundOf, themeUnder } from '#core/resolved'
 import { namedEasings, transitionNamed, transitions } from '#core/timing'
 
 const store = useDeck()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import type { Id, ShownElement } from '#core/deck'
+import type { ShownElement } from '#core/resolved'
+import type { Id } from '#core/values'
 import { SlideView, stageHostKey } from '#stage'
 import type StageGuides from './StageGuides.vue'
 import type StageHits from './StageHits.vue'

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { placeElements, type Box, type ShownElement } from '#core/deck'
+import { placeElements } from '#core/edits'
+import type { ShownElement } from '#core/resolved'
+import type { Box } from '#core/values'
 import { boundsOf, boxOf, centerOf, handles, resizeTogether, snapAngle, snapResize, turnTogether, turned, type Handle } from '#core/place'
 
 /** The selected parts with their outlines, and handles to size and turn them, one or all together. */

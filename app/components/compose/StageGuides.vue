@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { setFields } from '#core/deck'
+import { setFields } from '#core/edits'
 
 /** Lines to compose by: those of its own, those from below, and what a moving part is drawn to, with the distances. */
 const store = useDeck()

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { placeElements, pressed, topsOf, type Box, type Id, type ShownElement } from '#core/deck'
+import { placeElements, topsOf } from '#core/edits'
+import { pressed, type ShownElement } from '#core/resolved'
+import type { Box, Id } from '#core/values'
 import { boundsOf, movedBy, overlap, snapMove } from '#core/place'
 import { touches } from '#core/shapes'
 

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { setFields, type ShownElement, type TableElement } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { TableElement } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { layoutOfTable } from '#core/tables'
 
 /** The cells of a written table, written in where they stand. Enter goes down, Tab on; at the end a row is added. */

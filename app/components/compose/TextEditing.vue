@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { cssColor } from '#core/color'
-import { styleOf, themeSeen, type Deck, type ShownElement, type TextElement } from '#core/deck'
+import type { Deck, TextElement } from '#core/model'
+import { styleOf, themeSeen, type ShownElement } from '#core/resolved'
 import { bulletOf, indentOf, insetOf, layoutOfElement } from '#core/text'
 import { fontStack } from '#stage'
 

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { bulletOf } from '#core/text'
-import { setFields, slidesOf, type Accent, type Color, type TextSetting, type Theme } from '#core/deck'
+import { setFields } from '#core/edits'
+import { slidesOf, type Accent, type Theme } from '#core/model'
+import type { TextSetting } from '#core/resolved'
+import type { Color } from '#core/values'
 import { titleOf } from '#core/layouts'
 import type { TextEditor } from '~/composables/text-editor'
 

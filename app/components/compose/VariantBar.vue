@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { addVariant, removeVariant, setFields, variantsOf } from '#core/deck'
+import { addVariant, removeVariant, setFields } from '#core/edits'
+import { variantsOf } from '#core/model'
 
 /** The variant that is composed: a named set of what shows and what does not. */
 const store = useDeck()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Caption } from '#core/deck'
+import type { Caption } from '#core/model'
 import { readSubtitles, writeSrt, writeVtt } from '#core/formats/subtitles'
 
 /** Captions of a film or a voice: written, timed, brought as a file and taken away as one. Seconds into the file. */

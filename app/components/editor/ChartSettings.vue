@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { newChart } from '#core/charts'
 import { formatNumber, rowCount, summarise, type DataTable } from '#core/data'
-import { setFields, themeSeen, type ChartElement, type ChartSpec, type ShownElement } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { ChartElement, ChartSpec } from '#core/model'
+import { themeSeen, type ShownElement } from '#core/resolved'
 
 const props = defineProps<{ element: ChartElement & ShownElement }>()
 const emit = defineEmits<{ choose: [] }>()

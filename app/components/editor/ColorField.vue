@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { cssColor, readColor } from '#core/color'
-import { roleNames, type Color, type Role, type Theme } from '#core/deck'
+import type { Theme } from '#core/model'
+import { roleNames, type Color, type Role } from '#core/values'
 
 /** Chooses a palette role with its tint and transparency, or a value entered exactly. Null stands for none, where that is offered. */
 const props = defineProps<{ modelValue: Color | null | undefined, theme: Theme, label: string, none?: boolean, /** A button with this icon in place of the colour’s name. */ icon?: string }>()

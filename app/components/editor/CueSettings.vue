@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { beatsOf, cuesOf, setFields, type Cue } from '#core/deck'
+import { setFields } from '#core/edits'
+import { beatsOf, cuesOf, type Cue } from '#core/model'
 import { cameraSpeed, cueSentence, effectNamed, effectsFor, fastestOf, leastLength, paceFor, setLength } from '#core/timing'
 
 /** How one cue happens, in words that can be edited. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { fieldLimits, isEmptyText, setFields } from '#core/deck'
+import { setFields } from '#core/edits'
+import { fieldLimits, isEmptyText } from '#core/model'
 
 const props = defineProps<{ phase: string, phases: readonly { name: string, label: string }[] }>()
 const emit = defineEmits<{ go: [phase: string], play: [] }>()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { languageSchema, setFields, type Info } from '#core/deck'
+import { setFields } from '#core/edits'
+import { languageSchema, type Info } from '#core/model'
 
 /** What the deck is for, who reads it, and in what language: what its time is reckoned from. */
 const store = useDeck()

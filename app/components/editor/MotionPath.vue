@@ -1,7 +1,10 @@
 <script setup lang="ts">
-import { setFields, type Cue, type Options } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { Cue } from '#core/model'
+import type { Options } from '#core/values'
 import { linePath, thinned } from '#core/shapes'
-import { arcOf, effectNamed, lineOf, measurePath, optionOf } from '#core/timing'
+import { arcOf, effectNamed, lineOf, optionOf } from '#core/timing'
+import { measurePath } from '#core/drawing'
 
 /** The way of a chosen move as a ghost over the stage, with handles to bend it and a pen to draw it anew. Lengths in px of deck space. */
 const props = defineProps<{ cue: Cue, scale: number, /** Only shown: a press chooses its cue. */ ghost?: boolean }>()

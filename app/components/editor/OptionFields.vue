@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { themeSeen, type Options } from '#core/deck'
-import { colorOption, colorValue, measurePath, mostWords, optionOf, type Effect } from '#core/timing'
+import { themeSeen } from '#core/resolved'
+import type { Options } from '#core/values'
+import { colorOption, colorValue, mostWords, optionOf, type Effect } from '#core/timing'
+import { measurePath } from '#core/drawing'
 
 /** What an effect or a transition lets one choose. */
 const props = defineProps<{ of: Pick<Effect, 'options'>, options: Options }>()

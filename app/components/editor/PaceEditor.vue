@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Easing } from '#core/deck'
+import type { Easing } from '#core/values'
 import { easingOf, namedEasings, type EasingName } from '#core/timing'
 
 /** How motion goes along its time: a pace by name, a curve drawn by hand, a spring, or steps. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { moveSlide, setFields } from '#core/deck'
+import { moveSlide, setFields } from '#core/edits'
 import { titleOf } from '#core/layouts'
 import { momentAt, secondsAt, type RundownSlide } from '#core/timing'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Change } from '#core/deck'
+import type { Change } from '#core/model'
 import type { ScoreTurn } from '~/composables/score-bars'
 
 /** The bar of one part: dragged along time, it changes the time from one part to the next. */

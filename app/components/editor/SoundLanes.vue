@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { setFields, type Sound } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { Sound } from '#core/model'
 import { spokenIn } from '#core/sound'
 import type { Sounding } from '#core/timing'
 

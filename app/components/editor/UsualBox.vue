@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Change, ElementKind } from '#core/deck'
+import type { Change, ElementKind } from '#core/model'
 import { cuesApart, effectNamed, followUsual, followUsualTransition, setUsual, setUsualTransition, slidesApart, transitionNamed, usualMotion, usualTransition } from '#core/timing'
 
 /** How parts of a kind, or slides, usually come in this deck: made usual from what is shown, followed by it, or by all that differ. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { setFields, type Accent } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { Accent } from '#core/model'
 
 /** Ways to mark the words that matter: changed here, they change wherever they mark words. */
 const store = useDeck()

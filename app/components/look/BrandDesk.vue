@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { elementsOf, layoutsOf, mastersOf, orderLast, setFields, type Change, type Element, type Info, type Logo, type Theme } from '#core/deck'
+import { setFields } from '#core/edits'
+import { elementsOf, layoutsOf, mastersOf, type Change, type Element, type Info, type Logo, type Theme } from '#core/model'
+import { orderLast } from '#core/values'
 
 /** The logo in its two forms, the footer and the date: once for all slides, placed by the master. */
 const store = useDeck()

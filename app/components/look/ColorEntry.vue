@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { expected } from '#core/deck'
+import { expected } from '#core/values'
 import { readColor, written } from '#core/color'
 
 /** A colour entered exactly, in any way of writing, or picked from anywhere on the screen. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { roleNames, type Color, type Role } from '#core/deck'
+import { roleNames, type Color, type Role } from '#core/values'
 import { colorsInUse, nearestRole, placesThatStay, replaceColor, turnIntoRole, type ColorUse } from '#core/themes'
 
 /** Every colour in use: those that are no roles first, made roles or replaced everywhere, with a count of what that touches. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { fontFamilies, fontKinds, fontPairs, scriptsOf, familyOfFont, type FontFamily } from '#core/fonts'
-import { setFields, type FontFaceFile, type Theme } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { FontFaceFile, Theme } from '#core/model'
 import { fontsInUse, missingGlyphs, replaceFont } from '#core/themes'
 
 /** The three families of the theme, pairs that go together, all that ship shown in themselves, and the team's own files. */

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { backdropOf, setFields, themeUnder, type Backdrop, type Color, type GroundFill } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { Backdrop, GroundFill } from '#core/model'
+import { backdropOf, themeUnder } from '#core/resolved'
+import type { Color } from '#core/values'
 
 /** What lies beneath everything: for the whole theme, a master, a layout or one slide. */
 const store = useDeck()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { fieldLimits, layoutsOf, mastersOf, setFields } from '#core/deck'
+import { setFields } from '#core/edits'
+import { fieldLimits, layoutsOf, mastersOf } from '#core/model'
 import { addLayout, duplicateLayout, duplicateMaster, removeLayout, removeMaster, slidesOfLayout } from '#core/themes'
 
 /** Masters with their layouts: chosen to be edited on the stage, named, duplicated, removed. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Deck } from '#core/deck'
+import type { Deck } from '#core/model'
 import { titleOf } from '#core/layouts'
 
 /** The look of the whole deck, beside all the slides that wear it. */

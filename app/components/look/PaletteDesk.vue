@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { carryingText, colorsOfPixels, harmonies, paletteFrom, paletteFromColors, schemes, type HarmonyName, type Palette } from '#core/color'
-import { roleNames, setFields, type Role } from '#core/deck'
+import { setFields } from '#core/edits'
+import { roleNames, type Role } from '#core/values'
 
 /** The roles of the palette: entered exactly, made from a brand colour, a logo or picture, by harmony, or taken from what ships. */
 const store = useDeck()

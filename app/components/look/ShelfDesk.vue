@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { applyChanges, type Deck } from '#core/deck'
+import { applyChanges, type Deck } from '#core/model'
 import { putTheme } from '#core/themes'
 
 /** Themes of the team: kept from this deck, brought and taken away as files, looked at on this deck's own slides and put on it. */

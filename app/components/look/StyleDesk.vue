@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { setFields, type Bullet, type TextStyle } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { Bullet, TextStyle } from '#core/model'
 import { departuresOf, removeStyle, returnToStyle, usesOfStyle } from '#core/themes'
 
 /** Named text styles, bound: what is changed here changes wherever the style is used; what departs from it is counted. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { applyChanges, type Deck } from '#core/deck'
-import { layOut, richLines, roomFor, setAgenda, agendaSource, type LayoutFamily } from '#core/layouts'
+import { applyChanges, type Deck } from '#core/model'
+import { layOut, richLines, roomFor, setAgenda, agendaSource } from '#core/layouts'
+import type { LayoutFamily } from '#core/layouts/catalogue'
 
 /** One layout as it would show a slide's own words, with the room that it has. Reckoned once it comes into sight. */
 const props = defineProps<{ deck: Deck, /** The deck with nothing but this slide, so that a way is reckoned as fast in a large one. */ bare: Deck, slide: string, family: LayoutFamily, reason: string, chosen: boolean, disabled: boolean, width: number }>()

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
-import { applyChanges, onlySlides } from '#core/deck'
-import { agendaSource, buildOf, buildSlide, layOut, layoutsFor, outlineOf, propose, richLines, setAgenda, type Build, type LayoutFamily } from '#core/layouts'
+import { applyChanges, onlySlides } from '#core/model'
+import { agendaSource, buildOf, buildSlide, layOut, layoutsFor, outlineOf, propose, richLines, setAgenda, type Build } from '#core/layouts'
+import type { LayoutFamily } from '#core/layouts/catalogue'
 
 /** Ways to lay out the slide in hand: ranked by what its lines are, found by what it is for, shown with its own words. */
 const emit = defineEmits<{ other: [], starter: [] }>()

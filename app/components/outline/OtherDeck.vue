@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
-import { onlySlides, slidesOf, takeSlides, type Deck } from '#core/deck'
+import { takeSlides } from '#core/edits'
+import { onlySlides, slidesOf, type Deck } from '#core/model'
 import { titleOf } from '#core/layouts'
 
 /** Slides of other decks: browsed, found by their words, taken over in this deck's look or in their own. */

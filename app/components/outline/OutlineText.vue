@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual'
-import { addSlide, applyChanges, type Change, type Deck, duplicateSlide, fieldLimits, moveSlide, removeSlides, setFields, slidesOf } from '#core/deck'
+import { addSlide, duplicateSlide, moveSlide, removeSlides, setFields } from '#core/edits'
+import { applyChanges, type Change, type Deck, fieldLimits, slidesOf } from '#core/model'
 import { readOutline } from '#core/formats/outline'
 import { agendaSource, insertOutline, isOnlyWords, joinOutline, outlineOf, setAgenda, setOutlineSlide, splitOutline, type OutlineSlide } from '#core/layouts'
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
-import { layOut, partSlide, roomierLayouts, roomLeft, type LayoutFamily } from '#core/layouts'
+import { layOut, partSlide, roomierLayouts, roomLeft } from '#core/layouts'
+import type { LayoutFamily } from '#core/layouts/catalogue'
 
 /** How full the slide in hand is, while it is written; and what to do when it is too full. */
 const store = useDeck()

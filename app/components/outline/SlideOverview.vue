@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type Change, duplicateSlides, fieldLimits, moveSlides, removeSlides, setFields } from '#core/deck'
+import { duplicateSlides, moveSlides, removeSlides, setFields } from '#core/edits'
+import { type Change, fieldLimits } from '#core/model'
 import { titleOf } from '#core/layouts'
 
 /** All slides at once: many chosen, moved, duplicated, skipped, gathered in chapters, copied to another deck. */

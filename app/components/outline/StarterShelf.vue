@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { slidesOf, type Deck } from '#core/deck'
+import { slidesOf, type Deck } from '#core/model'
 import { deckOfStarter, fillStarter, insertStarter, outlineOfDeck, starters, type Starter } from '#core/layouts'
 
 /** The shelf of whole decks: taken slide by slide, or filled with this deck's outline. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Finding, Remedy } from '#core/checks'
-import { applyChanges, type Change } from '#core/deck'
+import { applyChanges, type Change } from '#core/model'
 import { titleOf } from '#core/layouts'
 
 const emit = defineEmits<{ go: [phase: string] }>()

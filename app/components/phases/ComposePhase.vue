@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { newChart } from '#core/charts'
-import { setFields, shownElement, textOf, type DrawnIcon } from '#core/deck'
+import { setFields } from '#core/edits'
+import { textOf, type DrawnIcon } from '#core/model'
+import { shownElement } from '#core/resolved'
 import { diagramFamily } from '#core/diagrams'
 import { shapeNamed } from '#core/shapes'
 import { putClip } from '#core/timing'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { variantsOf } from '#core/deck'
+import { variantsOf } from '#core/model'
 import { momentAt } from '#core/timing'
 
 const emit = defineEmits<{ play: [] }>()

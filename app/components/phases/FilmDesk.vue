@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { slidesOf } from '#core/deck'
+import { slidesOf } from '#core/model'
 import { filmDeck, filmFormats, filmRates, filmSize, formatWords, longestAnimation, type FilmOrder } from '#core/formats/film'
 import { shapes } from '#core/layouts'
 import { rundown } from '#core/timing'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { expected, type Purpose } from '#core/deck'
-import { inVariant, mediaOf, variantNamed, voicesOf } from '#core/deck'
+import { mediaOf, voicesOf, type Purpose } from '#core/model'
+import { expected } from '#core/values'
+import { inVariant, variantNamed } from '#core/resolved'
 import { tablesOf } from '#core/formats/deck-file'
 import type { Moment } from '#core/timing'
 import { PlayerView, type PlayerBundle } from '#player'

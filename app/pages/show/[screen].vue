@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { DataTable } from '#core/data'
-import type { Deck } from '#core/deck'
+import { mediaOf, type Deck } from '#core/model'
 import type { InkBook } from '#core/drawing'
-import { mediaOf } from '#core/deck'
 import { loopPosition } from '#core/signage'
 import type { Moment } from '#core/timing'
 import { PlayerView, type PlayerBundle } from '#player'

@@ -1,6 +1,6 @@
 import { scaleBand, scaleLinear } from 'd3-scale'
 import { formatNumber, summarise, type DataTable } from '../../data'
-import type { ChartSpec } from '../../deck'
+import type { ChartSpec } from '../../model'
 import { measureWith, settleCategories } from '../category-labels'
 import type { ChartDrawing, ChartLabel, ChartMark, ChartRoom, ChartRule } from '../drawing'
 import { placeLabels, type Candidate } from '../labels'

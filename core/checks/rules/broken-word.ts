@@ -1,5 +1,6 @@
 import { growBoxes, insetOf, layoutOfElement, layoutText } from '../../text'
-import { setFields, styleOf, themeUnder } from '../../deck'
+import { setFields } from '../../edits'
+import { styleOf, themeUnder } from '../../resolved'
 import type { Finding, Rule } from '../finding'
 
 /** A word that is wider than its box, and is broken between letters where no writer would: the box is made as wide as it needs. */

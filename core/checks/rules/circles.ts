@@ -1,4 +1,4 @@
-import { setFields } from '../../deck'
+import { setFields } from '../../edits'
 import type { Rule } from '../finding'
 
 /** Cues that wait for each other. */

@@ -1,5 +1,6 @@
 import { contrastOf, contrastRemedies, type ContrastRemedy, type ContrastWish } from '../../contrast'
-import { isEmptyText, setFields, type Change, type Deck } from '../../deck'
+import { setFields } from '../../edits'
+import { isEmptyText, type Change, type Deck } from '../../model'
 import type { Finding, Remedy, Rule } from '../finding'
 
 const changesOf = (remedy: ContrastRemedy, slide: string) => (deck: Deck): Change[] => [

@@ -1,5 +1,5 @@
 import { coveredBy } from '../../contrast'
-import { restackTo } from '../../deck'
+import { restackTo } from '../../edits'
 import { frameAt } from '../../timing'
 import type { Finding, Rule } from '../finding'
 

@@ -1,4 +1,4 @@
-import { isEmptyText } from '../../deck'
+import { isEmptyText } from '../../model'
 import type { Finding, Rule } from '../finding'
 
 /** Charts and pictures that show nothing, and slides without a title. */

@@ -1,4 +1,4 @@
-import { setFields } from '../../deck'
+import { setFields } from '../../edits'
 import type { Finding, Rule } from '../finding'
 
 /** What is less than this, seconds, nobody notices. */

@@ -1,5 +1,5 @@
 import { boundsOfWords } from '../../contrast'
-import { themeUnder, type ShownElement } from '../../deck'
+import { themeUnder, type ShownElement } from '../../resolved'
 import { boundsOf, overlap, type Bounds } from '../../place'
 import type { CheckRoom, Finding, Rule } from '../finding'
 

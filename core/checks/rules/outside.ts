@@ -1,5 +1,5 @@
 import { boundsOfWords } from '../../contrast'
-import { placeElements } from '../../deck'
+import { placeElements } from '../../edits'
 import { boundsOf } from '../../place'
 import type { Finding, Rule } from '../finding'
 

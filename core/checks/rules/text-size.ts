@@ -1,4 +1,4 @@
-import { styleOf } from '../../deck'
+import { styleOf } from '../../resolved'
 import { largestSeen } from '../../timing'
 import { layoutOfElement, leastReadable } from '../../text'
 import type { Finding, Rule } from '../finding'

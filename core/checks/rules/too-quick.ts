@@ -1,4 +1,4 @@
-import { setFields } from '../../deck'
+import { setFields } from '../../edits'
 import { leastLength } from '../../timing'
 import type { Finding, Rule } from '../finding'
 

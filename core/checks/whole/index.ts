@@ -1,4 +1,4 @@
-import type { Deck } from '../../deck'
+import type { Deck } from '../../model'
 import type { Finding } from '../finding'
 import { nearColor } from './near-color'
 import { nearPlace } from './near-place'

@@ -1,4 +1,6 @@
-import { placeholdersOf, slidesOf, elementsOf, type Box, type Element } from '../../deck'
+import { slidesOf, elementsOf, type Element } from '../../model'
+import { placeholdersOf } from '../../resolved'
+import type { Box } from '../../values'
 import type { Finding } from '../finding'
 import type { WholeRule } from './rule'
 

@@ -1,4 +1,4 @@
-import { styleNamed, themeUnder } from '../../deck'
+import { styleNamed, themeUnder } from '../../resolved'
 import { departuresOf } from '../../themes'
 import type { WholeRule } from './rule'
 

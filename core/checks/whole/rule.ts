@@ -1,4 +1,4 @@
-import type { Deck } from '../../deck'
+import type { Deck } from '../../model'
 import type { Finding } from '../finding'
 
 /** What is to be said of a deck's slides beside each other. */

@@ -1,6 +1,7 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type UnzipFileInfo, type Zippable } from 'fflate'
 import { dataTableSchema, type DataTable } from '../../data'
-import { parseJson, failed, readDeck, type Deck, type Outcome } from '../../deck'
+import { readDeck, type Deck } from '../../model'
+import { parseJson, failed, type Outcome } from '../../values'
 
 /** A deck with all that it draws on. Media by SHA-256 of their bytes. */
 export interface DeckPackage {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { applyChanges, elementsOf, shownElements, slidesOf } from '../../deck'
+import { applyChanges, elementsOf, slidesOf } from '../../model'
+import { shownElements } from '../../resolved'
 import { freshDeck, textElement, timingContext } from '../../testing'
 import { compileSlide, frameAt } from '../../timing'
 import { shapes, sizeOfShape } from '../../layouts'

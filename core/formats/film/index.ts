@@ -1,5 +1,7 @@
 import { z } from 'zod'
-import { applyChanges, idSchema, onlyVariant, slidesOf, type Change, type Deck } from '../../deck'
+import { applyChanges, slidesOf, type Change, type Deck } from '../../model'
+import { onlyVariant } from '../../resolved'
+import { idSchema } from '../../values'
 import { refit, shapes, sizeOfShape, type Shape } from '../../layouts'
 
 export const filmFormats = ['mp4', 'webm', 'gif', 'webp', 'stills'] as const

@@ -1,5 +1,4 @@
-import type { Outcome } from '../../deck'
-import { failed } from '../../deck'
+import { failed, type Outcome } from '../../values'
 import { looksLikeOpml, readOpml } from './opml'
 import { looksLikeRows, readRows } from './rows'
 import { readText } from './text'

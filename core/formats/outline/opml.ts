@@ -1,5 +1,5 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser'
-import { failed, type Outcome } from '../../deck'
+import { failed, type Outcome } from '../../values'
 import { shapeOfXml } from '../xml'
 import { drafting, type ReadOutline } from './written'
 

@@ -1,5 +1,6 @@
 import { parseText } from 'media-captions'
-import { failed, type Caption, type Outcome } from '../../deck'
+import type { Caption } from '../../model'
+import { failed, type Outcome } from '../../values'
 
 const two = (value: number) => String(value).padStart(2, '0')
 function clock(seconds: number, point: '.' | ','): string {

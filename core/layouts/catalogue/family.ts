@@ -1,4 +1,5 @@
-import type { Box, Color, Element, TextElement, Theme } from '../../deck'
+import type { Element, TextElement, Theme } from '../../model'
+import type { Box, Color } from '../../values'
 
 /** A place that a layout keeps, as the element its slides inherit from. */
 export type Place = Element extends infer E ? (E extends Element ? Omit<E, 'id' | 'owner' | 'order'> & { box: Box, placeholder: string } : never) : never

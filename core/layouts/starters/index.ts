@@ -1,4 +1,6 @@
-import { applyChanges, beatsOf, elementsOf, removeSlides, setFields, slidesOf, type Change, type Deck, type EditContext, type Id, type Purpose } from '../../deck'
+import { removeSlides, setFields } from '../../edits'
+import { applyChanges, beatsOf, elementsOf, slidesOf, type Change, type Deck, type EditContext, type Purpose } from '../../model'
+import type { Id } from '../../values'
 import { namedEasings, transitionNamed } from '../../timing'
 import { schemeNamed } from '../../color'
 import { settleAgendas } from '../agenda'

@@ -1,4 +1,4 @@
-import type { Purpose, Transition } from '../../deck'
+import type { Purpose, Transition } from '../../model'
 import type { Build } from '../builds'
 import type { OutlineLine } from '../outline'
 

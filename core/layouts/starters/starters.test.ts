@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { applyChanges, beatsOf, mend, removeSlides, shownElements, slidesOf, type Deck } from '../../deck'
+import { removeSlides } from '../../edits'
+import { applyChanges, beatsOf, mend, slidesOf, type Deck } from '../../model'
+import { shownElements } from '../../resolved'
 import { countingContext, freshDeck } from '../../testing'
 import { layoutOfElement, roughMeasurer } from '../../text'
 import { buildOf } from '../builds'

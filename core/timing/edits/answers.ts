@@ -1,4 +1,5 @@
-import { setFields, type Change, type Deck } from '../../deck'
+import { setFields } from '../../edits'
+import type { Change, Deck } from '../../model'
 import type { ClipFit } from '../clips'
 import type { Rundown, RundownSlide } from '../rundown'
 

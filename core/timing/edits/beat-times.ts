@@ -1,4 +1,5 @@
-import { beatsOf, ordersAt, type Beat, type Change, type Deck, type EditContext, type Id } from '../../deck'
+import { beatsOf, type Beat, type Change, type Deck, type EditContext } from '../../model'
+import { ordersAt, type Id } from '../../values'
 import type { Score } from '../score'
 import { stretch } from './stretch'
 

@@ -1,4 +1,5 @@
-import { beatsOf, cuesOf, orderAt, ordersAt, type Beat, type Change, type Deck, type EditContext, type Id } from '../../deck'
+import { beatsOf, cuesOf, type Beat, type Change, type Deck, type EditContext } from '../../model'
+import { orderAt, ordersAt, type Id } from '../../values'
 import type { Score } from '../score'
 
 const round = (seconds: number) => Math.round(seconds * 1000) / 1000

@@ -1,4 +1,10 @@
-import { addCue, applyChanges, beatsOf, clip, cuesOf, elementsOf, extentOf, groundHex, groundOf, orderAt, orderLast, ordersAt, pasteClipping, removeCues, slidesOf, soundsFrom, viewsOf, type Beat, type BoardView, type Box, type Change, type Clipping, type Cue, type Deck, type EditContext, type Element, type Id, type Slide } from '../../deck'
+import { addCue, clip, pasteClipping, removeCues, type Clipping } from '../../edits'
+import {
+  applyChanges, beatsOf, cuesOf, elementsOf, extentOf, slidesOf, soundsFrom, viewsOf, type Beat, type BoardView, type Change, type Cue,
+  type Deck, type EditContext, type Element, type Slide,
+} from '../../model'
+import { groundHex, groundOf } from '../../resolved'
+import { orderAt, orderLast, ordersAt, type Box, type Id } from '../../values'
 import { compileSlide } from '../compile'
 import { goToView } from '../effects'
 import { namedEasings } from '../easing'

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { addSlide, applyChanges, beatsOf, cuesOf, cuesOfElement, mend, putTransition, slidesOf, type Change, type Deck } from '../../deck'
+import { addSlide, putTransition } from '../../edits'
+import { applyChanges, beatsOf, cuesOf, cuesOfElement, mend, slidesOf, type Change, type Deck } from '../../model'
 import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../../testing'
 import { clipCues, compileSlide, cueSentence, cuesApart, factorFor, followUsual, followUsualTransition, frameAt, lanesOf, laterWaits, mergeBeats, moveBeat, nearestMoment, partWords, pasteCues, rundown, setUsual, setUsualTransition, slidesApart, splitBeat, startBeats, stretch, type Score } from '../index'
 

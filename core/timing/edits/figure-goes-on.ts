@@ -1,4 +1,6 @@
-import { elementsOf, orderLast, shownElement, slidesOf, type Change, type Deck, type EditContext, type FigureElement, type Id } from '../../deck'
+import { elementsOf, slidesOf, type Change, type Deck, type EditContext, type FigureElement } from '../../model'
+import { shownElement } from '../../resolved'
+import { orderLast, type Id } from '../../values'
 import { poses } from '../../figures'
 import { compileSlide } from '../compile'
 import { frameAt, lastMoment } from '../frame'

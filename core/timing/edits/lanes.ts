@@ -1,4 +1,4 @@
-import type { Id } from '../../deck'
+import type { Id } from '../../values'
 import type { ScoreBeat } from '../score'
 
 /** For each of some stretches, in order, the first lane, from 0, in which it begins after all before it there have ended. */

@@ -1,4 +1,6 @@
-import { beatsOf, cuesOf, cuesOfElement, dropCues, orderLast, type Change, type Cue, type Deck, type EditContext, type ElementKind, type Id } from '../../deck'
+import { dropCues } from '../../edits'
+import { beatsOf, cuesOf, cuesOfElement, type Change, type Cue, type Deck, type EditContext, type ElementKind } from '../../model'
+import { orderLast, type Id } from '../../values'
 import { effectNamed } from '../effects'
 
 /** Cues of one element as they are carried to others, with the place of their beats among their slide's. */

@@ -1,4 +1,6 @@
-import { addCue, addElement, beatsOf, orderLast, setFields, soundsOf, type Change, type ClipElement, type Deck, type EditContext, type Id } from '../../deck'
+import { addCue, addElement, setFields } from '../../edits'
+import { beatsOf, soundsOf, type Change, type ClipElement, type Deck, type EditContext } from '../../model'
+import { orderLast, type Id } from '../../values'
 
 type NewClip = ClipElement extends infer E ? (E extends ClipElement ? Omit<E, 'order'> : never) : never
 

@@ -1,4 +1,5 @@
-import { beatsOf, cuesOf, type Change, type Cue, type Deck, type Id } from '../../deck'
+import { beatsOf, cuesOf, type Change, type Cue, type Deck } from '../../model'
+import type { Id } from '../../values'
 import { effectNamed } from '../effects'
 import type { ScoreBeat } from '../score'
 

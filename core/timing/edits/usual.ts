@@ -1,4 +1,5 @@
-import { slidesOf, type Change, type Cue, type Deck, type ElementKind, type Id, type Transition } from '../../deck'
+import { slidesOf, type Change, type Cue, type Deck, type ElementKind, type Transition } from '../../model'
+import type { Id } from '../../values'
 
 /** A use of cues that a deck has a usual way for. */
 type Use = 'enter' | 'exit'

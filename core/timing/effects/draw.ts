@@ -1,4 +1,4 @@
-import type { Options } from '../../deck'
+import type { Options } from '../../values'
 import { handAt, nibs } from '../../drawing'
 import { clamp, colorOption, colorOptionOf, optionOf, type Effect } from './effect'
 

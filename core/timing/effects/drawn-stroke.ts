@@ -1,4 +1,4 @@
-import type { Options } from '../../deck'
+import type { Options } from '../../values'
 import type { PartFrame, Stroke } from '../part-frame'
 import { clamp, colorOption, colorOptionOf, optionOf, staysOption, type Effect, type Place } from './effect'
 

@@ -1,4 +1,5 @@
-import { colorSchema, parseJson, roleNames, type Box, type Color, type Cue, type ElementKind, type Options, type Role } from '../../deck'
+import type { Cue, ElementKind } from '../../model'
+import { colorSchema, parseJson, roleNames, type Box, type Color, type Options, type Role } from '../../values'
 import type { EasingName } from '../easing'
 import type { HandDrawing } from '../../drawing'
 import type { Camera } from '../camera'

@@ -1,9 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, slidesOf, type Color, type Options } from '../../deck'
-import { handDrawing } from '../../drawing'
+import { applyChanges, slidesOf } from '../../model'
+import type { Color, Options } from '../../values'
+import { handDrawing, measurePath } from '../../drawing'
 import { beat, cue, freshDeck, textElement, timingContext } from '../../testing'
-import { colorOption, colorValue, compileSlide, effects, effectsFor, frameAt, isAtRest, measurePath, restingCamera, restingPart, type Effect, type EffectOption, type PartFrame } from '../index'
+import {
+  colorOption, colorValue, compileSlide, effects, effectsFor, frameAt, isAtRest, restingCamera, restingPart, type Effect,
+  type EffectOption, type PartFrame,
+} from '../index'
 import { fallen } from './drop'
 
 const drawing = handDrawing([{ d: 'M0 0H200V80', color: '#12615c', width: 3 }, { d: 'M20 120L300 140', color: '#12615c', width: 3 }])

@@ -1,4 +1,5 @@
-import type { Cue, Easing, ElementKind } from '../../deck'
+import type { Cue, ElementKind } from '../../model'
+import type { Easing } from '../../values'
 import { namedEasings } from '../easing'
 import { aperture } from './aperture'
 import { changeText } from './change-text'

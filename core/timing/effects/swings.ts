@@ -1,5 +1,4 @@
-import type { Effect, EffectOption } from './effect'
-import { clamp, optionOf } from './effect'
+import { clamp, optionOf, type Effect, type EffectOption } from './effect'
 import type { PartFrame } from '../part-frame'
 
 const times = (initial: number): EffectOption => ({ kind: 'number', name: 'times', label: 'Times', least: 1, most: 12, step: 1, unit: '', initial })

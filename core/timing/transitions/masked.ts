@@ -1,4 +1,4 @@
-import type { Options } from '../../deck'
+import type { Options } from '../../values'
 import { optionOf, type EffectOption } from '../effects'
 import { apertures, fromSide, slanted, slats as slatsOf, swept, type Aperture, type Polygon } from '../mask'
 import { between, directions, sideBehind, still, type TransitionKind } from './transition'

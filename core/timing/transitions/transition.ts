@@ -1,4 +1,4 @@
-import type { Color, Options } from '../../deck'
+import type { Color, Options } from '../../values'
 import type { EffectOption } from '../effects'
 import type { Polygon } from '../mask'
 import type { Cut } from '../part-frame'

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, slidesOf, type Deck, type Element, type Options } from '../../deck'
+import { applyChanges, slidesOf, type Deck, type Element } from '../../model'
+import type { Options } from '../../values'
 import { roughMeasurer } from '../../text'
 import { freshDeck, seasons, textElement, timingContext } from '../../testing'
 import { carriedFrames, compileSlide, frameAt, lastMoment, restingPart, shared, transitions, type Frame, type SlideAt, type SlideFrame, type TransitionKind } from '../index'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { languageSchema, purposeSchema } from '../../../core/deck'
+import { languageSchema, purposeSchema } from '../../../core/model'
 import { deckOfStarter, newDeck, starterNamed } from '../../../core/layouts'
 import { readAs, refuse, requireEditor } from '../../access'
 import { makeDeck } from '../../decks/make'

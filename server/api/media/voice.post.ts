@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { hashSchema } from '../../../core/deck'
+import { hashSchema } from '../../../core/values'
 import { readAs, refuse, requireEditor } from '../../access'
 import { readBytes } from '../../body'
 import { changeMedia } from '../../database/media'

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { clippingSchema, idSchema } from '../../../core/deck'
+import { clippingSchema } from '../../../core/edits'
+import { idSchema } from '../../../core/values'
 import { readAs, refuse, requireEditor } from '../../access'
 import { keepPiece, piecesById } from '../../database/pieces'
 import { newId } from '../../new-id'

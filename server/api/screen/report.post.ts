@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema } from '../../../core/deck'
+import { idSchema } from '../../../core/values'
 import { readAs, requireScreen } from '../../access'
 import { heardFrom, keepPlays } from '../../database/screens'
 import { log } from '../../log'

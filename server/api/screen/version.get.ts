@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { idSchema, mediaOf } from '../../../core/deck'
+import { mediaOf } from '../../../core/model'
+import { idSchema } from '../../../core/values'
 import { mediaLengths, voicePeaks } from '../../database/media'
 import { readAs, refuse, requireScreen } from '../../access'
 import { inkBookOf } from '../../decks/ink'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Bullet, DrawnIcon, Theme } from '#core/deck'
+import type { Bullet, DrawnIcon, Theme } from '#core/model'
 import { usualDistance } from '#core/text'
 
 /** A bullet as a thing of its own: a symbol, number, icon or picture, with colour, size and distance. `own` is what differs here. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { ClipElement, FilmElement, ShownElement } from '#core/deck'
+import type { ClipElement, FilmElement } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { outlineOf } from '#core/shapes'
 import { spanOfClip } from '#core/timing'
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { DiagramElement, ShownElement, Theme } from '#core/deck'
+import type { DiagramElement, Theme } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { diagramFamily, diagramToText, drawDiagram } from '#core/diagrams'
 
 /** A diagram's family and look. */

@@ -3,7 +3,8 @@ import { ref as shared } from 'vue'
 </script>
 
 <script setup lang="ts">
-import { themeSeen, type ElementKind } from '#core/deck'
+import type { ElementKind } from '#core/model'
+import { themeSeen } from '#core/resolved'
 
 /** The tab that was looked at last, kept from part to part. */
 const wanted = shared('own')

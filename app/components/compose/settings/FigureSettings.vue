@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { setFields, speaks, type Color, type FigureElement, type FigureLook, type ShownElement, type Theme } from '#core/deck'
+import { setFields } from '#core/edits'
+import { speaks, type FigureElement, type FigureLook, type Theme } from '#core/model'
+import type { ShownElement } from '#core/resolved'
+import type { Color } from '#core/values'
 import { figureLook, poseNamed } from '#core/figures'
 
 /** A drawn person: pose, body, hair, clothes and colours. The one that stands for the speaker is dressed for the whole deck. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { IconElement, ShownElement, Theme } from '#core/deck'
+import type { IconElement, Theme } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 
 /** An icon: swapped with its colour, size and motion kept. */
 const props = defineProps<{ element: IconElement & ShownElement, theme: Theme }>()

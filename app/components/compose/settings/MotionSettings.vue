@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { beatsOf, cuesOfElement, type ShownElement } from '#core/deck'
+import { beatsOf, cuesOfElement } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { effectNamed } from '#core/timing'
 
 /** What happens to a part, beat by beat; changed in Time. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { colorsOf, isPlain, plainColor } from '#core/color'
-import type { Color, Paint, Theme } from '#core/deck'
+import type { Theme } from '#core/model'
+import type { Color, Paint } from '#core/values'
 
 /** What fills something: nothing, one colour, a gradient or a picture. */
 const props = defineProps<{ modelValue: Paint | null | undefined, theme: Theme, label: string, none?: boolean }>()

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { setFields, type PictureElement, type ShownElement, type Theme, type Treatment } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { PictureElement, Theme, Treatment } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 
 /** How a picture looks, and one look for all pictures of the deck. */
 const props = defineProps<{ element: PictureElement & ShownElement, theme: Theme }>()

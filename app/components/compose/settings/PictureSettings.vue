@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { setFields, type PictureElement, type ShownElement, type Theme } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { PictureElement, Theme } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { viewOf } from '#core/place'
 import { outlineOf, shapeNamed } from '#core/shapes'
 

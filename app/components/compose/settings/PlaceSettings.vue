@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Against } from '~/composables/arranging'
-import { type Element, fieldLimits, setFields } from '#core/deck'
+import { setFields } from '#core/edits'
+import { type Element, fieldLimits } from '#core/model'
 import { boundsOf, boxOf } from '#core/place'
 
 /** Where the selected parts stand, by number, and how they are lined up, spaced, turned and stacked. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ContrastRemedy } from '#core/contrast'
-import type { ShownElement, TextElement } from '#core/deck'
+import type { TextElement } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 
 /** While words lie on a picture, or are too faint: how they stand out on its pixels, and what would help, shown before it is chosen. */
 const props = defineProps<{ element: TextElement & ShownElement }>()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Shadow, Theme } from '#core/deck'
+import type { Theme } from '#core/model'
+import type { Shadow } from '#core/values'
 
 /** A shadow beneath something; px of deck space. */
 const props = defineProps<{ modelValue: Shadow | null | undefined, theme: Theme }>()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { LineEnd, ShapeElement, ShownElement, Theme } from '#core/deck'
+import type { LineEnd, ShapeElement, Theme } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { amountsIn, shapeNamed } from '#core/shapes'
 
 /** A shape or line: what it is, what varies in it, its fill, outline and ends. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Stroke, Theme } from '#core/deck'
+import type { Theme } from '#core/model'
+import type { Stroke } from '#core/values'
 
 /** A line around something: its colour, weight in px of deck space, and dashes. */
 const props = defineProps<{ modelValue: Stroke | null | undefined, theme: Theme, label: string, initial?: number, plain?: boolean }>()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { NumberFormat, ShownElement, TableColumn, TableElement, Theme } from '#core/deck'
+import type { NumberFormat, TableColumn, TableElement, Theme } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { tableContent } from '#core/tables'
 
 /** A table: where its rows come from, and how each of its columns is shown. */

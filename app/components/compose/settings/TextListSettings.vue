@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { setFields, styleOf, type Bullet, type Paragraph, type ShownElement, type TextDoc, type TextElement, type Theme } from '#core/deck'
+import { setFields } from '#core/edits'
+import type { Bullet, Paragraph, TextDoc, TextElement, Theme } from '#core/model'
+import { styleOf, type ShownElement } from '#core/resolved'
 import { textToDiagram } from '#core/diagrams'
 import { bulletOf } from '#core/text'
 

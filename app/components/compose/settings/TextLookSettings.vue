@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { ShownElement, TextElement, Theme } from '#core/deck'
+import type { TextElement, Theme } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 
 /** What stands behind words, what fills their letters, and the line that they run along. */
 const props = defineProps<{ element: TextElement & ShownElement, theme: Theme }>()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { styleNamed, styleOf, type ShownElement, type TextElement, type Theme } from '#core/deck'
+import type { TextElement, Theme } from '#core/model'
+import { styleNamed, styleOf, type ShownElement } from '#core/resolved'
 import { layoutOfElement } from '#core/text'
 import { departureOf, returnToStyle, takeIntoStyle } from '#core/themes'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Theme, Treatment } from '#core/deck'
+import type { Theme, Treatment } from '#core/model'
 
 /** How pictures are shown otherwise than they are: of one, or of all pictures of a deck. */
 const props = defineProps<{ modelValue: Treatment | undefined, theme: Theme }>()

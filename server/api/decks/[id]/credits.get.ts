@@ -1,4 +1,4 @@
-import { mediaOf } from '../../../../core/deck'
+import { mediaOf } from '../../../../core/model'
 import { refuse, requireViewer } from '../../../access'
 import { deckExists } from '../../../database/decks'
 import { mediaItem } from '../../../database/media'

@@ -1,4 +1,4 @@
-import { onlyVariant } from '../../../../core/deck'
+import { onlyVariant } from '../../../../core/resolved'
 import { refuse, requireEditor } from '../../../access'
 import { deckExists } from '../../../database/decks'
 import { variantOf } from '../../../decks/attachment'

@@ -1,5 +1,7 @@
 import { z } from 'zod'
-import { idSchema, onlySlides, slidesOf, takeSlides } from '../../../../core/deck'
+import { takeSlides } from '../../../../core/edits'
+import { onlySlides, slidesOf } from '../../../../core/model'
+import { idSchema } from '../../../../core/values'
 import { readAs, refuse, requireEditor } from '../../../access'
 import { deckExists } from '../../../database/decks'
 import { currentDeck, roomOf } from '../../../live/rooms'

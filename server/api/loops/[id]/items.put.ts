@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema } from '../../../../core/deck'
+import { idSchema } from '../../../../core/values'
 import { readAs, refuse, requireEditor } from '../../../access'
 import { deckExists } from '../../../database/decks'
 import { loopExists, loopItems, setLoopItems } from '../../../database/screens'

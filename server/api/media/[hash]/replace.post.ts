@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { hashSchema, idSchema } from '../../../../core/deck'
+import { hashSchema, idSchema } from '../../../../core/values'
 import { readAs, refuse, requireEditor } from '../../../access'
 import { mediaByHash, touchMedia } from '../../../database/media'
 import { replaceIn } from '../../../media/uses'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema } from '../../../../core/deck'
+import { idSchema } from '../../../../core/values'
 import { readAs, refuse, requireEditor } from '../../../access'
 import { loopExists, setScreenLoop } from '../../../database/screens'
 

@@ -1,4 +1,4 @@
-import { expected } from '../../../../core/deck'
+import { expected } from '../../../../core/values'
 import { createReadStream } from 'node:fs'
 import { stat } from 'node:fs/promises'
 import { createRequire } from 'node:module'

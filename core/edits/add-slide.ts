@@ -1,0 +1,28 @@
+import { elementsOf, slidesOf, emptyText, type Change, type EditContext, type Deck, type Element } from '../model'
+import { orderAt, type Id } from '../values'
+
+/** A slide's own, empty element for a placeholder of its layout: it inherits place and style, and keeps only content. */
+export function fillPlaceholder(place: Element, owner: Id, id: Id): Element {
+  const base = { id, owner, name: place.name, order: place.order, placeholder: place.placeholder }
+  if (place.kind === 'text') return { ...base, kind: 'text', text: emptyText() }
+  if (place.kind === 'chart') return { ...base, kind: 'chart' }
+  if (place.kind === 'picture') return { ...base, kind: 'picture' }
+  if (place.kind === 'shape') return { ...base, kind: 'shape', shape: place.shape }
+  const { box: _, ...rest } = place
+  return { ...rest, ...base } as Element
+}
+
+/** Puts a new slide of a layout after another slide, or first where `after` is null. Its id is the first one asked for. */
+export function addSlide(deck: Deck, wish: { after: Id | null, layout: Id }, context: EditContext): Change[] {
+  const slides = slidesOf(deck)
+  const index = wish.after === null ? 0 : slides.findIndex(slide => slide.id === wish.after) + 1
+  const id = context.id()
+  const before = slides[Math.max(0, index - 1)]
+  return [
+    { do: 'put', table: 'slides', record: { id, order: orderAt(slides, index), layout: wish.layout, notes: '', ...(before?.transition ? { transition: before.transition } : {}) } },
+    { do: 'put', table: 'beats', record: { id: context.id(), slide: id, order: 'a0', start: 'advance', hold: { kind: 'reading' } } },
+    ...elementsOf(deck, wish.layout)
+      .filter(element => element.placeholder && element.kind !== 'group')
+      .map(place => ({ do: 'put' as const, table: 'elements' as const, record: fillPlaceholder(place, id, context.id()) })),
+  ]
+}

@@ -1,0 +1,29 @@
+import { slidesOf, type Change, type Deck } from '../model'
+import type { Id } from '../values'
+
+/** Which slides a transition is put on: those of a slide's chapter, or all. */
+export type TransitionReach = 'chapter' | 'all'
+
+/** The slides of the chapter that a slide stands in, or of the whole deck, without the first, which follows none. */
+export function slidesWithin(deck: Deck, slide: Id, reach: TransitionReach): Id[] {
+  const slides = slidesOf(deck)
+  const at = slides.findIndex(one => one.id === slide)
+  if (at < 0) return []
+  const opens = (index: number) => slides[index]!.chapter !== undefined
+  let from = at
+  let until = at + 1
+  if (reach === 'all') [from, until] = [0, slides.length]
+  else {
+    while (from > 0 && !opens(from)) from--
+    while (until < slides.length && !opens(until)) until++
+  }
+  return slides.slice(Math.max(1, from), until).map(one => one.id)
+}
+
+/** Lets slides come as one of them comes. */
+export function putTransition(deck: Deck, wish: { like: Id, reach: TransitionReach }): Change[] {
+  const { transition } = deck.slides[wish.like] ?? {}
+  return slidesWithin(deck, wish.like, wish.reach)
+    .filter(id => JSON.stringify(deck.slides[id]!.transition) !== JSON.stringify(transition))
+    .map(id => ({ do: 'set', table: 'slides', id, fields: { transition } }))
+}

@@ -1,0 +1,95 @@
+import { boundsOf, boxOf } from '../place'
+import { byOrder, elementsOf, type Deck, type Element } from '../model'
+import type { Box, Id } from '../values'
+
+type Boxed = Element & { readonly box: Box }
+
+/** The elements that stand in a group, back to front. */
+export const membersOf = (deck: Deck, group: Id): readonly Element[] => {
+  const record = deck.elements[group]
+  return record?.kind === 'group' ? elementsOf(deck, record.owner).filter(element => element.parent === group) : []
+}
+
+/** All that stands in some elements, groups within groups opened; an element that is no group stands for itself. */
+export function leavesOf(deck: Deck, ids: readonly Id[]): Id[] {
+  const made = new Set<Id>()
+  const visit = (id: Id) => {
+    if (deck.elements[id]?.kind !== 'group') made.add(id)
+    else for (const member of membersOf(deck, id)) visit(member.id)
+  }
+  for (const id of ids) visit(id)
+  return [...made]
+}
+
+/** Elements with everything that stands in them, groups included. */
+export function withMembers(deck: Deck, ids: readonly Id[]): Id[] {
+  const made = new Set<Id>()
+  const visit = (id: Id) => {
+    if (made.has(id)) return
+    made.add(id)
+    for (const member of membersOf(deck, id)) visit(member.id)
+  }
+  for (const id of ids) visit(id)
+  return [...made]
+}
+
+/** The groups that an element stands in, outermost first. */
+export function groupsAround(deck: Deck, id: Id): Id[] {
+  const made: Id[] = []
+  for (let at = deck.elements[id]?.parent; at && !made.includes(at); at = deck.elements[at]?.parent) made.unshift(at)
+  return made
+}
+
+/** What a press on an element means: the outermost group that it stands in, or within an opened group the next one in. */
+export function pressed(deck: Deck, id: Id, opened: Id | null): Id {
+  const around = groupsAround(deck, id)
+  return (opened && around.includes(opened) ? around[around.indexOf(opened) + 1] : around[0]) ?? id
+}
+
+/** Whether elements of an owner hold a group; most do not, and need no arranging. */
+const grouped = new WeakMap<readonly unknown[], boolean>()
+const hasGroups = (own: readonly Element[]) => {
+  let known = grouped.get(own)
+  if (known === undefined) grouped.set(own, (known = own.some(element => element.kind === 'group')))
+  return known
+}
+
+const groupBoxes = new WeakMap<Element, { boxes: readonly Box[], made: Boxed }>()
+
+/** A group with the box around its members; the very same object while they stay where they are. */
+function withBox<E extends Boxed>(group: E, members: readonly Boxed[]): E {
+  const boxes = members.map(member => member.box)
+  const known = groupBoxes.get(group)
+  if (known && known.boxes.length === boxes.length && known.boxes.every((box, index) => box === boxes[index])) return known.made as E
+  const made = { ...group, box: boxOf(boundsOf(...boxes)) }
+  groupBoxes.set(group, { boxes, made })
+  return made
+}
+
+/**
+ * Elements of one owner in the order in which they are drawn: each group followed by what stands in it, with the box around
+ * that. What stands in something hidden or locked is so too. A group without members is left out.
+ */
+export function arrangeGroups<E extends Boxed>(own: readonly Element[], elements: readonly E[]): readonly E[] {
+  if (!hasGroups(own)) return elements
+  const inside = new Map<Id | undefined, E[]>()
+  const groups = new Set(elements.filter(element => element.kind === 'group').map(element => element.id))
+  for (const element of elements) {
+    const parent = element.parent && groups.has(element.parent) && element.parent !== element.id ? element.parent : undefined
+    const list = inside.get(parent)
+    if (list) list.push(element)
+    else inside.set(parent, [element])
+  }
+  for (const list of inside.values()) list.sort(byOrder)
+  const drawn = new Set<Id>()
+  const put = (element: E, under: { hidden?: boolean, locked?: boolean }): E[] => {
+    if (drawn.has(element.id)) return []
+    drawn.add(element.id)
+    const own = (under.hidden && !element.hidden) || (under.locked && !element.locked) ? { ...element, ...(under.hidden ? { hidden: true } : {}), ...(under.locked ? { locked: true } : {}) } : element
+    if (element.kind !== 'group') return [own]
+    const members = (inside.get(element.id) ?? []).flatMap(member => put(member, { hidden: own.hidden, locked: own.locked }))
+    const boxed = members.filter(member => member.parent === element.id)
+    return boxed.length ? [withBox(own, boxed), ...members] : []
+  }
+  return (inside.get(undefined) ?? []).flatMap(element => put(element, {}))
+}

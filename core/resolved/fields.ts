@@ -1,0 +1,45 @@
+import { slidesOf, textOf, type Deck, type Field, type TextDoc, type Theme } from '../model'
+import type { Id } from '../values'
+
+const numbers = new WeakMap<object, Map<Id, { number: number, chapter: string }>>()
+
+/** Each slide's number among those that are played (a skipped one has that of the slide before it), and its chapter. */
+function numbersOf(deck: Deck) {
+  let known = numbers.get(deck.slides)
+  if (!known) {
+    known = new Map()
+    let number = 0
+    let chapter = ''
+    for (const slide of slidesOf(deck)) {
+      if (!slide.skipped) number++
+      chapter = slide.chapter ?? chapter
+      known.set(slide.id, { number, chapter })
+    }
+    numbers.set(deck.slides, known)
+  }
+  return known
+}
+
+/** What a field says on a slide. `item-number` is said by the arrangement of the slide's items, not here. */
+export function fieldWords(deck: Deck, slide: Id, field: Field, theme: Theme): string {
+  const info = deck.info.info!
+  if (!deck.slides[slide] && (field === 'slide-number' || field === 'chapter')) return field === 'chapter' ? 'Chapter' : '1'
+  if (field === 'slide-number') return String(numbersOf(deck).get(slide)?.number ?? '')
+  if (field === 'chapter') return numbersOf(deck).get(slide)?.chapter ?? ''
+  if (field === 'deck-title') return info.title
+  if (field === 'footer') return theme.footer ?? ''
+  if (field === 'date' && info.date) return new Intl.DateTimeFormat(info.language, { dateStyle: 'long', timeZone: 'UTC' }).format(new Date(`${info.date}T00:00:00Z`))
+  return ''
+}
+
+const texts = new Map<string, TextDoc>()
+
+/** The text of a field's words; the same object for the same words, so that its layout is kept. */
+export function fieldText(words: string): TextDoc {
+  let text = texts.get(words)
+  if (!text) {
+    if (texts.size > 5000) texts.clear()
+    texts.set(words, (text = textOf([words])))
+  }
+  return text
+}

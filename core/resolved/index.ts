@@ -1,0 +1,6 @@
+export { arrangingOf, isFraming, itemElements, itemPlace, type Arranging, type ItemElements, type ItemPlace } from './arrangement'
+export * from './element-groups'
+export { changesOnForm, faultOnForm } from './form'
+export * from './inherit'
+export { runningOnto } from './running-on'
+export * from './variants'
