@@ -1,6 +1,6 @@
 import { clampChroma, differenceEuclidean, formatHex, modeLrgb, modeOklab, modeOklch, modeRgb, useMode as define } from 'culori/fn'
 import { heldPalette } from './readable'
-import type { Palette } from './index'
+import type { Palette } from './palette'
 
 define(modeLrgb)
 define(modeRgb)

@@ -1,5 +1,5 @@
 import type { Color, Paint } from '../values'
-import { cssColor, hexOf, mixHex, type Palette } from './index'
+import { cssColor, hexOf, mixHex, type Palette } from './palette'
 
 /** Whether a paint is one plain colour. */
 export const isPlain = (paint: Paint): paint is Color => !('kind' in paint)

@@ -1,6 +1,6 @@
 import { clampChroma, formatHex, modeLrgb, modeOklch, modeRgb, useMode as define } from 'culori/fn'
 import { contrast } from './contrast'
-import type { Palette } from './index'
+import type { Palette } from './palette'
 
 define(modeLrgb)
 define(modeRgb)

@@ -1,4 +1,4 @@
-import type { Palette } from './index'
+import type { Palette } from './palette'
 import { heldPalette } from './readable'
 
 /** A palette that ships: its name, what it is called, and whether its ground is light or dark. */

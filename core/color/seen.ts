@@ -1,5 +1,5 @@
 import { contrast } from './contrast'
-import type { Palette } from './index'
+import type { Palette } from './palette'
 
 const known = new WeakMap<Palette, Map<string, Palette>>()
 

@@ -1,7 +1,7 @@
 import { modeRgb, useMode as define } from 'culori/fn'
 import type { Treatment } from '../model'
 import { contrast as ratio } from './contrast'
-import { hexOf, type Palette } from './index'
+import { hexOf, type Palette } from './palette'
 
 const rgb = define(modeRgb)
 type Rgb = NonNullable<ReturnType<typeof rgb>>

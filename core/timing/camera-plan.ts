@@ -3,21 +3,7 @@ import type { Box, Id } from '../values'
 import { cameraOn, cameraSpeed, cameraWay, overviewOf, type Camera, type CameraWay } from './camera'
 import { easingOf, namedEasings, type EasingFunction } from './easing'
 import { goToView, optionOf } from './effects'
-import type { ScoreCue } from './score'
-
-/** One move of a board's camera. */
-export interface CameraLeg {
-  cue: ScoreCue
-  way: CameraWay
-}
-
-/** How the camera of a board moves through its beats. */
-export interface CameraPlan {
-  /** What is seen as the slide opens. */
-  opens: Camera
-  /** In the order in which they begin. */
-  legs: readonly CameraLeg[]
-}
+import type { CameraLeg, CameraPlan, ScoreCue } from './score'
 
 type Size = { width: number, height: number }
 

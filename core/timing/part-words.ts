@@ -3,7 +3,8 @@ import { diagramParts } from '../diagrams'
 import { inlineText, paragraphTexts, type Deck } from '../model'
 import { layoutOfTable } from '../tables'
 import { layoutOfElement, lettersOf } from '../text'
-import type { PartSpan, TimingContext, Track } from './score'
+import type { PartSpan, Track } from './score'
+import type { TimingContext } from './context'
 
 /** What each of the finest parts says that the cues of a track tell apart. */
 function finestWords(deck: Deck, { element, partsBy }: Track, context: TimingContext): readonly string[] {

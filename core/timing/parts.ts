@@ -4,7 +4,8 @@ import type { Deck, Parts } from '../model'
 import type { ShownElement } from '../resolved'
 import { layoutOfTable } from '../tables'
 import { layoutOfElement, lettersOf } from '../text'
-import type { PartSpan, TimingContext } from './score'
+import type { PartSpan } from './score'
+import type { TimingContext } from './context'
 
 const fineness: readonly Parts['by'][] = ['paragraph', 'line', 'word', 'letter']
 

@@ -4,7 +4,7 @@ import type { ShownElement } from '../resolved'
 import { layoutOfTable } from '../tables'
 import { addReading, countReading, nothingToRead, type Reading } from '../text'
 import { partIndices } from './parts'
-import type { TimingContext } from './score'
+import type { TimingContext } from './context'
 
 /** Of a chart with very many marks a viewer compares about as many as these. */
 const marksCompared = 12

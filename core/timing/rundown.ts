@@ -1,10 +1,12 @@
 import { slidesOf, type Deck, type Purpose } from '../model'
 import type { Id } from '../values'
-import { clipAfter, cueStart, playsOf, spanOfClip, type ClipSpan } from './clips'
+import { clipAfter, spanOfClip, type ClipSpan } from './clips'
+import { cueStart, playsOf } from './plays'
 import { compileSlide } from './compile'
 import { frameAt, type ElementFrame, type Frame, type SlideMoment } from './frame'
 import { hiddenPart, restingPart } from './part-frame'
-import type { Score, TimingContext } from './score'
+import type { Score } from './score'
+import type { TimingContext } from './context'
 
 export interface RundownBeat {
   index: number

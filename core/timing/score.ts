@@ -1,23 +1,11 @@
-import type { DataTable } from '../data'
 import type { Beat, Cue, Parts, TextElement } from '../model'
 import type { ShownElement } from '../resolved'
 import type { Id } from '../values'
-import type { HandDrawing, Ink } from '../drawing'
-import type { Measurer } from '../text'
-import type { CameraPlan } from './camera-plan'
-import type { ClipFit, ClipSpan } from './clips'
+import type { HandDrawing } from '../drawing'
+import type { Camera, CameraWay } from './camera'
+import type { ClipSpan } from './clips'
 import type { EasingFunction } from './easing'
 import type { Effect, Place } from './effects'
-
-/** What timing needs to know beside the deck. */
-export interface TimingContext {
-  measurer: Measurer
-  table(id: Id): DataTable | undefined
-  /** The length of a clip or sound by its hash, seconds; undefined while unknown. */
-  mediaLength(hash: string): number | undefined
-  /** How words are written and what lines pictures have; absent, what is drawn by hand comes without lines. */
-  ink?: Ink
-}
 
 /** How the finest parts of an element belong to the parts that one cue moves. */
 export interface PartSpan {
@@ -89,6 +77,36 @@ export interface Track {
   begins: { beat: number, seconds: number }
   /** The moment from which it stands as composed until the slide ends; null where it never does for good. */
   rests: { beat: number, seconds: number } | null
+}
+
+/** One move of a board's camera. */
+export interface CameraLeg {
+  cue: ScoreCue
+  way: CameraWay
+}
+
+/** How the camera of a board moves through its beats. */
+export interface CameraPlan {
+  /** What is seen as the slide opens. */
+  opens: Camera
+  /** In the order in which they begin. */
+  legs: readonly CameraLeg[]
+}
+
+/** A clip or a voice on a slide, and how its end lies to the slide's. */
+export interface ClipFit {
+  /** The element, or the sound of a narration. */
+  element: Id | null
+  sound: Id | null
+  name: string
+  /** The beat in which it begins. */
+  beat: number
+  /** Planned seconds from the slide's opening. */
+  start: number
+  /** Seconds that it plays, once. */
+  seconds: number
+  /** Seconds by which it is longer than what is left of its slide; below 0 shorter. */
+  beyond: number
 }
 
 /** Something in a slide's timing that cannot be as it is written, in words for a person. */

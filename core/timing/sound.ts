@@ -1,8 +1,9 @@
 import { slidesOf, soundsOf, type Deck, type Sound } from '../model'
 import type { Id } from '../values'
-import { cueStart, playsOf, roundOf, spanOfClip, type ClipSpan } from './clips'
+import { roundOf, spanOfClip, type ClipSpan } from './clips'
+import { cueStart, playsOf } from './plays'
 import type { Rundown, RundownSlide } from './rundown'
-import type { TimingContext } from './score'
+import type { TimingContext } from './context'
 
 /** One file that is heard over a stretch of a deck's time. */
 export interface Sounding {

@@ -1,57 +1,76 @@
 import path from 'node:path'
+import { orderOfCore, readHouse, roomOfCore, rooms, targetOf, wayBetween } from '../house/graph.mjs'
 
-/** The rooms of the house, from the ground up: a file may import from its own room and those it is listed with. */
-const rooms = {
-  core: [],
-  stage: ['core'],
-  player: ['core', 'stage'],
-  app: ['core', 'stage', 'player'],
-  server: ['core'],
-  database: [],
-  demo: ['core', 'server'],
-  tests: ['core', 'stage', 'player', 'demo', 'server', 'scripts'],
-  bench: ['core', 'stage', 'player', 'demo', 'server', 'scripts'],
-  attack: ['core', 'tests', 'server', 'scripts'],
-  scripts: ['core', 'server', 'demo'],
-}
-
-const coreBans = /^(vue|@vue\/|nuxt|#app|#imports|pinia|h3|nitropack|postgres|jsdom|sharp|ws$|node:|fs$|path$|crypto$)/
 const bans = {
-  core: coreBans,
+  core: /^(vue|@vue\/|nuxt|#app|#imports|pinia|h3|nitropack|postgres|jsdom|sharp|ws$|node:|fs$|path$|crypto$)/,
   stage: /^(nuxt|#app|#imports|pinia|@nuxt\/|h3|postgres|node:)/,
   player: /^(nuxt|#app|#imports|pinia|@nuxt\/|h3|postgres|node:)/,
 }
-const aliases = { '#core': 'core', '#stage': 'stage', '#player': 'player', '~~': '.', '@@': '.', '~': 'app', '@': 'app' }
 
-function targetOf(source, file, root) {
-  if (source.startsWith('.')) return path.relative(root, path.resolve(path.dirname(file), source))
-  const alias = Object.keys(aliases).find(name => source === name || source.startsWith(`${name}/`))
-  return alias ? path.normalize(path.join(aliases[alias], source.slice(alias.length))) : null
+let house
+/** The graph of the house as it lies on the disk, read once for all files of a run. */
+const houseIn = root => (house ??= readHouse(root))
+
+/** The folder of core whose index a file is reached through from outside. */
+function doorOf(to) {
+  return to[1] === 'formats' || (to[1] === 'layouts' && to[2] === 'catalogue') ? to.slice(0, 3) : to.slice(0, 2)
 }
 
-/** Holds "who may import whom", and that a folder of core is reached through its door, index.ts. */
+/**
+ * Holds who may import whom: the rooms of the house, the order of the rooms of core, that a room of core is reached through its door, and
+ * that no file imports its way back to itself.
+ */
 export const roomsRule = {
-  meta: { type: 'problem', schema: [], messages: { room: '{{from}}/ may not import from {{to}}/.', ban: '{{from}}/ may not import “{{source}}”.', door: 'Reach {{door}} through its index, not past it.' } },
+  meta: {
+    type: 'problem', schema: [],
+    messages: {
+      room: '{{from}}/ may not import from {{to}}/.',
+      ban: '{{from}}/ may not import “{{source}}”.',
+      door: 'Reach {{door}} through its index, not past it.',
+      upwards: 'core/{{from}} may not import from core/{{to}}, which stands above it. The order is in scripts/house/graph.mjs.',
+      unplaced: 'core/{{room}} has no place in the order of the rooms of core. Give it one in scripts/house/graph.mjs.',
+      circle: 'This closes a circle: {{way}}.',
+    },
+  },
   create(context) {
     const root = context.cwd
-    const file = context.filename
-    const from = path.relative(root, file).split(path.sep)
-    const isTest = /\.test\.ts$/.test(file)
+    const file = path.relative(root, context.filename).split(path.sep).join('/')
+    const from = file.split('/')
+    const isTest = /\.(test|spec)\.ts$/.test(file)
+    const report = (node, messageId, data) => context.report({ node, messageId, data })
+
+    const checkOrder = (node, target) => {
+      const [own, theirs] = [roomOfCore(file), roomOfCore(`${target}/index.ts`)]
+      if (isTest || own === null || theirs === null || own === theirs) return
+      const [at, to] = [orderOfCore.indexOf(own), orderOfCore.indexOf(theirs)]
+      if (at < 0 || to < 0) report(node, 'unplaced', { room: at < 0 ? own : theirs })
+      else if (to > at) report(node, 'upwards', { from: own, to: theirs })
+    }
+    const checkDoor = (node, target) => {
+      const to = target.split('/')
+      if (to[0] !== 'core') return
+      const door = doorOf(to)
+      const own = from[0] === 'core' && door.every((part, index) => from[index] === part)
+      if (!own && to.length > door.length) report(node, 'door', { door: door.join('/') })
+    }
+    const checkCircle = (node, target) => {
+      const graph = houseIn(root)
+      const next = [target, `${target}.ts`, `${target}/index.ts`, `${target}.vue`, `${target}.mjs`].find(one => graph.has(one))
+      const way = !isTest && next !== undefined && next !== file ? wayBetween(graph, next, file) : null
+      if (way) report(node, 'circle', { way: [file, ...way].join(' → ') })
+    }
     const check = node => {
       const source = node.source?.value
-      if (typeof source !== 'string') return
       const room = from[0]
-      if (!(room in rooms)) return
-      if (bans[room]?.test(source) && !isTest) context.report({ node, messageId: 'ban', data: { from: room, source } })
-      const target = targetOf(source, file, root)
+      if (typeof source !== 'string' || !(room in rooms)) return
+      if (bans[room]?.test(source) && !isTest) report(node, 'ban', { from: room, source })
+      const target = targetOf(source, file)
       if (target === null) return
-      const to = target.split(path.sep)
-      if (to[0] !== room && to[0] in rooms && !rooms[room].includes(to[0])) context.report({ node, messageId: 'room', data: { from: room, to: to[0] } })
-      if (to[0] !== 'core') return
-      // The catalogue of layouts is a door of its own: the deck arranges a slide's items by it, and layouts are made of decks.
-      const door = to[1] === 'formats' || (to[1] === 'layouts' && to[2] === 'catalogue') ? to.slice(0, 3) : to.slice(0, 2)
-      const own = room === 'core' && door.every((part, index) => from[index] === part)
-      if (!own && to.length > door.length) context.report({ node, messageId: 'door', data: { door: door.join('/') } })
+      const to = target.split('/')[0]
+      if (to !== room && to in rooms && !rooms[room].includes(to)) report(node, 'room', { from: room, to })
+      checkOrder(node, target)
+      checkDoor(node, target)
+      checkCircle(node, target)
     }
     return { ImportDeclaration: check, ExportNamedDeclaration: check, ExportAllDeclaration: check, ImportExpression: check }
   },

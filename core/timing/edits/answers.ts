@@ -1,6 +1,6 @@
 import { setFields } from '../../edits'
 import type { Change, Deck } from '../../model'
-import type { ClipFit } from '../clips'
+import type { ClipFit } from '../score'
 import type { Rundown, RundownSlide } from '../rundown'
 
 /** One way of making a clip and its slide agree, with what comes of it in seconds. */

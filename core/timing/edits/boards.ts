@@ -8,7 +8,7 @@ import { orderAt, orderLast, ordersAt, type Box, type Id } from '../../values'
 import { compileSlide } from '../compile'
 import { goToView } from '../effects'
 import { namedEasings } from '../easing'
-import type { TimingContext } from '../score'
+import type { TimingContext } from '../context'
 
 /** Room between the slides that become a board, as a share of a slide's width. */
 const gap = 0.14

@@ -4,7 +4,7 @@ import { orderLast, type Id } from '../../values'
 import { poses } from '../../figures'
 import { compileSlide } from '../compile'
 import { frameAt, lastMoment } from '../frame'
-import type { TimingContext } from '../score'
+import type { TimingContext } from '../context'
 
 const round = (value: number) => Math.round(value * 10) / 10
 
