@@ -23,7 +23,7 @@ const found = computed(() => {
     <slot><button class="press small">{{ props.words ?? 'Diagram' }}</button></slot>
     <template #found="{ close }">
         <div class="families">
-          <button v-for="{ family, drawing } in found" :key="family.name" class="family" :title="family.says" :data-family="family.name" @click="emit('choose', family.name); close()">
+          <button v-for="{ family, drawing } in found" :key="family.name" class="family" :title="family.says" :data-family="family.name" @click="() => { emit('choose', family.name); close() }">
             <svg :viewBox="`-4 -4 ${size.width + 8} ${size.height + 8}`" aria-hidden="true">
               <path v-for="(shape, index) in drawing.back" :key="`b${index}`" :d="shape.d" :class="shape.look" />
               <template v-for="(item, index) in drawing.items" :key="index"><path v-for="(link, at) in item.links" :key="`l${at}`" :d="link.d + (link.head ?? '')" class="link" /></template>

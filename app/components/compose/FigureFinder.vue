@@ -17,7 +17,7 @@ const found = computed(() => {
   <FinderBox v-model:asked="asked" label="Find a pose" hint="What it does" :width="372">
     <slot><button class="press small">{{ props.words ?? 'Figure' }}</button></slot>
     <template #found="{ close }">
-        <div class="poses"><button v-for="{ pose, drawing } in found" :key="pose.name" class="pose" :title="pose.label" :data-pose="pose.name" @click="emit('choose', pose.name); close()"><svg :viewBox="drawing.view.join(' ')" aria-hidden="true"><path v-for="(part, index) in drawing.parts" :key="index" :d="part.d" :fill="part.fill" :stroke="part.stroke?.color ?? 'none'" :stroke-width="part.stroke?.width" /></svg><span>{{ pose.label }}</span></button></div>
+        <div class="poses"><button v-for="{ pose, drawing } in found" :key="pose.name" class="pose" :title="pose.label" :data-pose="pose.name" @click="() => { emit('choose', pose.name); close() }"><svg :viewBox="drawing.view.join(' ')" aria-hidden="true"><path v-for="(part, index) in drawing.parts" :key="index" :d="part.d" :fill="part.fill" :stroke="part.stroke?.color ?? 'none'" :stroke-width="part.stroke?.width" /></svg><span>{{ pose.label }}</span></button></div>
         <p v-if="!found.length" class="quiet small">None does that. Try another word.</p>
     </template>
   </FinderBox>

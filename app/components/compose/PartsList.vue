@@ -94,7 +94,7 @@ const menu = (element: ShownElement) => [[
   <div class="parts">
     <div class="head"><b>{{ store.lookOwner ? (store.deck!.layouts[store.lookOwner] ? 'On this layout' : 'On this master') : 'On this slide' }}</b><span class="quiet">front at top</span></div>
     <VariantBar v-if="!store.lookOwner" />
-    <ul @drop.prevent="drop" @dragend="dragged = []; over = null">
+    <ul @drop.prevent="drop" @dragend="() => { dragged = []; over = null }">
       <li v-for="{ element, depth } in rows" :key="element.id" :class="[{ here: store.selection.includes(element.id), faint: isHidden(element) }, over?.id === element.id && over.where]" :style="{ paddingLeft: `${depth * 14}px` }" :draggable="store.canEdit && !store.isForm && naming !== element.id" :data-row="element.name" @dragstart="dragStart($event, element)" @dragover="dragOver($event, element)">
         <input v-if="naming === element.id" v-written="element.name" class="field" v-bind="fieldLimits('elements', 'name')" :aria-label="`Name of ${element.name}`" autofocus @change="rename(element, ($event.target as HTMLInputElement).value)" @blur="naming = null" @keydown.esc="naming = null">
         <template v-else>

@@ -21,11 +21,11 @@ const size = { width: 36, height: 28 }
         <div class="all">
           <template v-if="props.lines && !asked.trim()">
             <b class="sub">Lines</b>
-            <div class="shapes"><button v-for="[tool, name, d] in tools" :key="tool" class="shape" :aria-label="name" :title="name" :data-tool="tool" @click="emit('tool', tool); close()"><svg viewBox="0 0 36 34"><path :d="d" fill="none" stroke="currentColor" stroke-width="2.5" stroke-linecap="round" stroke-linejoin="round" /></svg></button></div>
+            <div class="shapes"><button v-for="[tool, name, d] in tools" :key="tool" class="shape" :aria-label="name" :title="name" :data-tool="tool" @click="() => { emit('tool', tool); close() }"><svg viewBox="0 0 36 34"><path :d="d" fill="none" stroke="currentColor" stroke-width="2.5" stroke-linecap="round" stroke-linejoin="round" /></svg></button></div>
           </template>
           <template v-for="group in found" :key="group.label">
             <b class="sub">{{ group.label }}</b>
-            <div class="shapes"><button v-for="shape in group.shapes" :key="shape.name" class="shape" :aria-label="shape.label" :title="shape.label" :data-shape="shape.name" @click="emit('choose', shape.name); close()"><svg viewBox="-2 -4 40 36"><path :d="outlineOf({ shape: shape.name, radius: 7 }, size)" fill-rule="evenodd" fill="currentColor" /></svg></button></div>
+            <div class="shapes"><button v-for="shape in group.shapes" :key="shape.name" class="shape" :aria-label="shape.label" :title="shape.label" :data-shape="shape.name" @click="() => { emit('choose', shape.name); close() }"><svg viewBox="-2 -4 40 36"><path :d="outlineOf({ shape: shape.name, radius: 7 }, size)" fill-rule="evenodd" fill="currentColor" /></svg></button></div>
           </template>
           <p v-if="!found.length" class="quiet small">None is called so. Try another word for it.</p>
         </div>

@@ -32,7 +32,7 @@ useInfiniteScroll(list, () => { shown.value += 160 }, { distance: 120, canLoadMo
     <template #content="{ close }">
       <div class="finder">
         <div class="top"><input v-model="asked" class="field" placeholder="What it is called" aria-label="Find a symbol or emoji" autofocus @keydown.stop><ViewSwitch label="What is looked for" :views="[{ value: 'symbols', label: 'Symbols' }, { value: 'emoji', label: 'Emoji' }]" :value="kind" @show="next => kind = next as 'emoji'" /></div>
-        <div ref="list" class="signs"><button v-for="(sign, index) in found.slice(0, shown)" :key="`${sign.sign}${index}`" class="sign" :title="sign.words" :aria-label="sign.words" @click="emit('choose', sign.sign); close()">{{ sign.sign }}</button></div>
+        <div ref="list" class="signs"><button v-for="(sign, index) in found.slice(0, shown)" :key="`${sign.sign}${index}`" class="sign" :title="sign.words" :aria-label="sign.words" @click="() => { emit('choose', sign.sign); close() }">{{ sign.sign }}</button></div>
         <p v-if="!found.length" class="quiet small">{{ kind === 'emoji' && !emoji.length ? 'Fetching the emoji' : 'None is called so. Try another word, or look among the others.' }}</p>
       </div>
     </template>

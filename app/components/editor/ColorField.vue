@@ -37,7 +37,7 @@ const setAlpha = (percent: number) => {
     <template #content="{ close }">
       <div class="colors">
         <div class="swatches">
-          <button v-for="name in roleNames" :key="name" :class="{ on: role?.role === name }" :style="{ background: theme.palette[name] }" :title="names[name]" :aria-label="names[name]" @click="emit('update:modelValue', { role: name }); close()" />
+          <button v-for="name in roleNames" :key="name" :class="{ on: role?.role === name }" :style="{ background: theme.palette[name] }" :title="names[name]" :aria-label="names[name]" @click="() => { emit('update:modelValue', { role: name }); close() }" />
         </div>
         <div v-if="role" class="swatches tints" role="group" aria-label="Tint of the role">
           <button v-for="tint in tints" :key="tint" :class="{ on: (role.tint ?? 0) === tint }" :style="{ background: cssColor({ role: role.role, tint }, theme.palette) }" :aria-label="tint ? `${Math.abs(tint) * 100} % ${tint < 0 ? 'darker' : 'lighter'}` : 'as it is'" @click="emit('update:modelValue', tinted(tint))" />
@@ -45,7 +45,7 @@ const setAlpha = (percent: number) => {
         <div v-if="modelValue" class="alpha">Solid<SliderField :model-value="Math.round((modelValue.alpha ?? 1) * 100)" :label="`How solid ${label.toLowerCase()} is`" :most="100" :step="5" unit="%" @update:model-value="setAlpha" /></div>
         <form class="exact" @submit.prevent="take(close)"><input v-model="text" class="field amount" placeholder="#12615c" aria-label="Value as hex" title="Hex, rgb(), hsl() or oklch()"><button class="press small">Take</button></form>
         <p v-if="wrong" class="wrong">{{ wrong }}</p>
-        <button v-if="none" class="press small" @click="emit('update:modelValue', null); close()">None</button>
+        <button v-if="none" class="press small" @click="() => { emit('update:modelValue', null); close() }">None</button>
       </div>
     </template>
   </UPopover>

@@ -9,6 +9,10 @@ const store = useDeck()
 const title = computed(() => store.deck?.info.info?.title ?? '')
 const naming = ref(false)
 const draft = ref('')
+function beginNaming() {
+  draft.value = title.value
+  naming.value = true
+}
 function rename() {
   naming.value = false
   const next = draft.value.trim()
@@ -40,7 +44,7 @@ const empty = computed(() => {
     <NuxtLink to="/" class="mark" aria-label="All decks" title="All decks"><img src="/mark.svg" alt="" width="22" height="22"></NuxtLink>
     <div class="deck">
       <input v-if="naming" v-model="draft" class="field" v-bind="fieldLimits('info', 'title')" aria-label="Title of the deck" autofocus @blur="rename" @keydown.enter="rename" @keydown.esc="naming = false">
-      <button v-else class="title" :title="title" :disabled="!store.canEdit" @click="draft = title; naming = true">{{ title }}</button>
+      <button v-else class="title" :title="title" :disabled="!store.canEdit" @click="beginNaming">{{ title }}</button>
       <DeckSettings />
  <span v-if="store.deck?.info.info?.form" class="form-note" title="Only what fills places can be changed on slides">{{ empty ? `Form, ${empty} ${empty === 1 ? 'place' : 'places'} empty` : 'Form, all places filled' }}</span>
       <span class="quiet kept" :class="{ away: store.status.ready && !store.status.online }" role="status" data-test="saved" :title="savedTitle ?? saved">{{ saved }}</span>

@@ -16,8 +16,8 @@ useInfiniteScroll(list, more, { distance: 200, canLoadMore })
   <UModal v-model:open="open" :title="`A ${kind}`" description="From Media, those used last first, or a file of your own" :ui="{ content: 'max-w-3xl' }">
     <template #body>
       <div class="picker">
-        <div class="line"><input v-model="wish.find" class="field wide" placeholder="A word of its name, tag or folder" aria-label="Find in Media" autofocus><select v-model="wish.folder" class="field" aria-label="Folder"><option value="">all folders</option><option v-for="folder in folders" :key="folder.name" :value="folder.name">{{ folder.name }}</option></select><button class="press acts" data-test="own-picture" @click="open = false; emit('file')">A file of your own</button></div>
-        <div ref="list" class="tiles"><MediaTile v-for="entry in items" :key="entry.hash" :entry="entry" @choose="open = false; emit('choose', entry)" /></div>
+        <div class="line"><input v-model="wish.find" class="field wide" placeholder="A word of its name, tag or folder" aria-label="Find in Media" autofocus><select v-model="wish.folder" class="field" aria-label="Folder"><option value="">all folders</option><option v-for="folder in folders" :key="folder.name" :value="folder.name">{{ folder.name }}</option></select><button class="press acts" data-test="own-picture" @click="() => { open = false; emit('file') }">A file of your own</button></div>
+        <div ref="list" class="tiles"><MediaTile v-for="entry in items" :key="entry.hash" :entry="entry" @choose="() => { open = false; emit('choose', entry) }" /></div>
         <p v-if="!items.length" class="quiet">{{ wish.find || wish.folder ? 'Nothing in Media is called so.' : `Media holds no ${kind} yet. Bring the first one.` }}</p>
         <p v-else class="quiet small">{{ total === 1 ? `One ${kind}` : `${total} ${kind}s` }}</p>
       </div>

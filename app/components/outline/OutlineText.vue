@@ -63,6 +63,11 @@ function addLine(row: Row, at: number, level: number, text = '') {
 
 /** A line that is offered but not yet written: it becomes one with its first letter. */
 const offered = ref<string | null>(null)
+function addTyped(row: Row, text: string) {
+  const { lines } = row.outline
+  addLine(row, lines.length, lines.at(-1)?.level ?? 1, text)
+  offered.value = null
+}
 function offerLine(slide: string) {
   offered.value = slide
   void nextTick(() => list.value?.querySelector<HTMLTextAreaElement>('[data-offered]')?.focus())
@@ -298,7 +303,7 @@ defineExpose({ takeOutline })
                 <span class="bullet" aria-hidden="true" />
                 <textarea
                   rows="1" class="line" value="" data-offered :aria-label="`Slide ${row.index + 1}, new line`" @blur="offered = null" @keydown.esc="offered = null" @keydown.enter.prevent
-                  @input="addLine(row, row.outline.lines.length, row.outline.lines.at(-1)?.level ?? 1, ($event.target as HTMLTextAreaElement).value); offered = null" />
+                  @input="addTyped(row, ($event.target as HTMLTextAreaElement).value)" />
               </div>
               <button v-else-if="canWrite(row) && row.slide.id === store.slideId" class="add quiet" @click="offerLine(row.slide.id)">Add a line</button>
               <div v-if="row.slide.notes || openNotes.has(row.slide.id)" class="notes">

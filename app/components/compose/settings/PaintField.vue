@@ -19,6 +19,11 @@ function change(next: string) {
   else if (next === 'radial') emit('update:modelValue', { kind: 'radial', x: 0.5, y: 0.5, stops })
   else picker.value?.click()
 }
+/** A choice in the list; what it is stays what it was where a picture is still to be picked. */
+function chosen(list: HTMLSelectElement) {
+  change(list.value)
+  list.value = kind.value
+}
 async function takePicture(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
@@ -40,7 +45,7 @@ const dropStop = (index: number) => gradient.value && emit('update:modelValue', 
     <div class="row"><span class="label">{{ label }}</span>
       <span class="pair">
         <ColorField v-if="kind === 'plain'" :none="none" :model-value="(modelValue as Color | null)" :theme="theme" :label="label" @update:model-value="color => emit('update:modelValue', color)" />
-        <select v-if="modelValue || kind !== 'plain'" class="field kind" :aria-label="`${label}: how`" :value="kind" @change="change(($event.target as HTMLSelectElement).value); ($event.target as HTMLSelectElement).value = kind"><option v-for="(words, name) in kinds" :key="name" :value="name">{{ words }}</option></select>
+        <select v-if="modelValue || kind !== 'plain'" class="field kind" :aria-label="`${label}: how`" :value="kind" @change="chosen($event.target as HTMLSelectElement)"><option v-for="(words, name) in kinds" :key="name" :value="name">{{ words }}</option></select>
       </span>
     </div>
     <template v-if="gradient">
