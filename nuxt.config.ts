@@ -24,7 +24,12 @@ export default defineNuxtConfig({
   },
   ui: { fonts: false, theme: { colors: ['primary', 'secondary', 'neutral', 'error', 'warning', 'success', 'info'] } },
   colorMode: { preference: 'system', fallback: 'light' },
-  icon: { provider: 'server', fallbackToApi: false, serverBundle: { collections: ['lucide'] }, clientBundle: { scan: true, sizeLimitKb: 512 } },
+  icon: {
+    provider: 'server',
+    fallbackToApi: false,
+    serverBundle: { collections: ['lucide'] },
+    clientBundle: { scan: true, sizeLimitKb: 512 },
+  },
   components: [{ path: '~/components', pathPrefix: false }],
   nitro: {
     experimental: { websocket: true },
@@ -34,7 +39,9 @@ export default defineNuxtConfig({
     externals: { external: ['jsdom', 'sharp', 'piscina'] },
     typescript: { strict: true },
     // The icons that ship, as text: read when an icon is first looked for.
-    serverAssets: [{ baseName: 'icons', dir: here('./node_modules/@tabler/icons'), pattern: '{icons,tabler-nodes-outline,tabler-nodes-filled}.json' }],
+    serverAssets: [
+      { baseName: 'icons', dir: here('./node_modules/@tabler/icons'), pattern: '{icons,tabler-nodes-outline,tabler-nodes-filled}.json' },
+    ],
   },
   vite: {
     worker: { format: 'es' },

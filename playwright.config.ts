@@ -22,7 +22,16 @@ export default defineConfig({
     trace: 'retain-on-failure',
     launchOptions: {
       executablePath: process.env.HAILBANK_CHROMIUM ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--force-color-profile=srgb'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--force-color-profile=srgb',
+      ],
     },
   },
 })

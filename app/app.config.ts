@@ -1,3 +1,13 @@
 export default defineAppConfig({
-  ui: { colors: { primary: 'spruce', neutral: 'harbour', error: 'clay', warning: 'marigold', success: 'spruce', secondary: 'harbour', info: 'harbour' } },
+  ui: {
+    colors: {
+      primary: 'spruce',
+      neutral: 'harbour',
+      error: 'clay',
+      warning: 'marigold',
+      success: 'spruce',
+      secondary: 'harbour',
+      info: 'harbour',
+    },
+  },
 })

@@ -6,13 +6,19 @@ import type { Attack } from './attack'
 const { chromium } = createRequire(import.meta.url)('@playwright/test') as typeof import('@playwright/test')
 
 export const browserKills: Attack = {
-  name: 'browser', about: 'the server is killed 30 times while somebody types, and the page is closed or reloaded before it is back',
+  name: 'browser',
+  about: 'the server is killed 30 times while somebody types, and the page is closed or reloaded before it is back',
   async run(times) {
     const failures: string[] = []
-    const browser = await chromium.launch({ executablePath: process.env.HAILBANK_CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'] })
+    const browser = await chromium.launch({
+      executablePath: process.env.HAILBANK_CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
+    })
     const context = await browser.newContext({ baseURL: `http://127.0.0.1:${port}`, locale: 'en-GB' })
     await context.request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
-    const { id } = (await (await context.request.post('/api/decks', { data: { title: 'Typed', purpose: 'talk' } })).json()) as { id: string }
+    const { id } = (await (await context.request.post('/api/decks', { data: { title: 'Typed', purpose: 'talk' } })).json()) as {
+      id: string
+    }
     let tried = 0
     for (let round = 0; round < times(30); round++) {
       const page = await context.newPage()
@@ -31,7 +37,13 @@ export const browserKills: Attack = {
       const next = await context.newPage()
       await next.goto(`/decks/${id}?phase=outline`)
       tried++
-      const found = await next.waitForFunction(wanted => (document.querySelector('[aria-label="Slide 1"]') as HTMLTextAreaElement | null)?.value === wanted, words, { timeout: 15_000 }).catch(() => null)
+      const found = await next
+        .waitForFunction(
+          wanted => (document.querySelector('[aria-label="Slide 1"]') as HTMLTextAreaElement | null)?.value === wanted,
+          words,
+          { timeout: 15_000 },
+        )
+        .catch(() => null)
       if (!found) failures.push(`round ${round}: “${await next.getByLabel('Slide 1', { exact: true }).inputValue()}” stands there`)
       await next.close()
     }

@@ -13,13 +13,29 @@ const seeded = (seed: number) => () => {
 }
 
 export const hostileDocuments: Attack = {
-  name: 'documents', about: 'live updates with bits turned over, values of any kind anywhere, and what builds on nothing',
+  name: 'documents',
+  about: 'live updates with bits turned over, values of any kind anywhere, and what builds on nothing',
   async run(times) {
     const failures: string[] = []
     const deck = await makeDeck('Hostile')
     const random = seeded(7)
     const pick = <T>(list: readonly T[]) => list[Math.floor(random() * list.length)]!
-    const values: readonly (() => unknown)[] = [() => null, () => 7, () => 'x', () => [], () => ({}), () => ({ __proto__: { a: 1 } }), () => 1e308, () => 'x'.repeat(5000), () => new Y.Map(), () => new Y.Array(), () => new Y.Text('x'), () => new Y.XmlFragment(), () => new Uint8Array(9), () => true]
+    const values: readonly (() => unknown)[] = [
+      () => null,
+      () => 7,
+      () => 'x',
+      () => [],
+      () => ({}),
+      () => ({ __proto__: { a: 1 } }),
+      () => 1e308,
+      () => 'x'.repeat(5000),
+      () => new Y.Map(),
+      () => new Y.Array(),
+      () => new Y.Text('x'),
+      () => new Y.XmlFragment(),
+      () => new Uint8Array(9),
+      () => true,
+    ]
     let [tried, taken] = [0, 0]
     for (let round = 0; round < times(150); round++) {
       const attacker = await editDeck(deck, { email: 'tomas@velmoor.example' }).catch(() => null)
@@ -35,7 +51,9 @@ export const hostileDocuments: Attack = {
         else record.set(pick([...record.keys(), '__proto__', 'text', 'box']), pick(values)())
       }
       let update: Uint8Array | undefined
-      attacker.document.once('update', (made: Uint8Array) => { update = made })
+      attacker.document.once('update', (made: Uint8Array) => {
+        update = made
+      })
       attacker.document.transact(() => act(attacker.document))
       if (update && random() < 0.5) {
         update = update.slice()
@@ -50,7 +68,12 @@ export const hostileDocuments: Attack = {
       if (typeof stands === 'number') failures.push(`round ${round}: the deck answers ${stands} after ${String(came)}`)
     }
     const editor = await editDeck(deck)
-    if ((await editor.change(document => applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'Still whole' } }]))) !== true) failures.push('an honest edit is not taken any more')
+    if (
+      (await editor.change(document =>
+        applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'Still whole' } }]),
+      )) !== true
+    )
+      failures.push('an honest edit is not taken any more')
     editor.leave()
     return { tried, failures, figures: `${taken} were harmless and taken` }
   },

@@ -9,13 +9,16 @@ import { deckOf, makeDeck, pause, whileAsked, type Attack } from './attack'
 
 const bytesOnDisk = async (deck: string) => {
   const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
-  const [row] = await sql<{ bytes: number }[]>`select coalesce(sum(length(content)), 0)::int as bytes from deck_updates where deck = ${deck}`
+  const [row] = await sql<
+    { bytes: number }[]
+  >`select coalesce(sum(length(content)), 0)::int as bytes from deck_updates where deck = ${deck}`
   await sql.end()
   return row!.bytes
 }
 
 export const floods: Attack = {
-  name: 'floods', about: '20,000 ghosts, hundreds of megabytes of updates, bodies of 450 MB, thousands of guesses; how long others wait meanwhile',
+  name: 'floods',
+  about: '20,000 ghosts, hundreds of megabytes of updates, bodies of 450 MB, thousands of guesses; how long others wait meanwhile',
   async run(times) {
     const failures: string[] = []
     const figures: string[] = []
@@ -53,7 +56,12 @@ export const floods: Attack = {
       for (let count = 0; Date.now() < until; count++) {
         tried++
         sent += 190_000
-        const came = await Promise.race([writer.change(document => applyToDocument(document, [{ do: 'set', table: 'slides', id: slide, fields: { notes: String(count % 10).repeat(190_000) } }])), pause(20_000).then(() => 'no answer')])
+        const came = await Promise.race([
+          writer.change(document =>
+            applyToDocument(document, [{ do: 'set', table: 'slides', id: slide, fields: { notes: String(count % 10).repeat(190_000) } }]),
+          ),
+          pause(20_000).then(() => 'no answer'),
+        ])
         if (came !== true) break
       }
     })
@@ -64,30 +72,44 @@ export const floods: Attack = {
     if (typeof (await deckOf(flooded)) === 'number') failures.push('the flooded deck does not open any more')
 
     const bodies = await whileAsked(async () => {
-      await Promise.all(Array.from({ length: 10 }, () => new Promise<void>(resolve => {
-        const line = net.connect(port, '127.0.0.1', () => {
-          line.write(`POST /api/session HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nContent-Type: application/json\r\nContent-Length: ${450 * 1024 * 1024}\r\n\r\n`)
-          const part = Buffer.alloc(1024 * 1024, 'x')
-          const push = () => {
-            while (!line.destroyed && line.write(part));
-            line.once('drain', push)
-          }
-          push()
-        })
-        line.on('close', () => resolve())
-        line.on('error', () => resolve())
-        setTimeout(() => line.destroy(), 8000)
-      })))
+      await Promise.all(
+        Array.from(
+          { length: 10 },
+          () =>
+            new Promise<void>(resolve => {
+              const line = net.connect(port, '127.0.0.1', () => {
+                line.write(
+                  `POST /api/session HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nContent-Type: application/json\r\nContent-Length: ${450 * 1024 * 1024}\r\n\r\n`,
+                )
+                const part = Buffer.alloc(1024 * 1024, 'x')
+                const push = () => {
+                  while (!line.destroyed && line.write(part));
+                  line.once('drain', push)
+                }
+                push()
+              })
+              line.on('close', () => resolve())
+              line.on('error', () => resolve())
+              setTimeout(() => line.destroy(), 8000)
+            }),
+        ),
+      )
       tried += 10
     })
     figures.push(`10 bodies of 450 MB ${bodies.slowest} ms`)
 
     const guesses = await whileAsked(async () => {
-      await Promise.all(Array.from({ length: times(400) }, async (_, at) => {
-        tried++
-        const answer = await fetch(`http://127.0.0.1:${port}/api/session`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ email: 'vera@velmoor.example', password: `guess ${at}` }) })
-        if (answer.status === 200) failures.push('a guess was let in')
-      }))
+      await Promise.all(
+        Array.from({ length: times(400) }, async (_, at) => {
+          tried++
+          const answer = await fetch(`http://127.0.0.1:${port}/api/session`, {
+            method: 'POST',
+            headers: { 'content-type': 'application/json' },
+            body: JSON.stringify({ email: 'vera@velmoor.example', password: `guess ${at}` }),
+          })
+          if (answer.status === 200) failures.push('a guess was let in')
+        }),
+      )
     })
     figures.push(`guesses ${guesses.slowest} ms`)
     return { tried, failures, figures: `others waited at most: ${figures.join('; ')}` }

@@ -10,7 +10,17 @@ import { malformed } from './requests'
 import type { Attack } from './attack'
 
 /** The catalogue: adding an attack is adding a file and a line. */
-const attacks: readonly Attack[] = [kills, databaseKills, browserKills, nodes, malformed, hostileFiles, hostileDocuments, largeDecks, floods]
+const attacks: readonly Attack[] = [
+  kills,
+  databaseKills,
+  browserKills,
+  nodes,
+  malformed,
+  hostileFiles,
+  hostileDocuments,
+  largeDecks,
+  floods,
+]
 
 const wanted = process.argv.slice(2)
 const scale = Number(process.env.HAILBANK_ATTACK ?? 1)
@@ -22,7 +32,9 @@ try {
     process.stdout.write(`${attack.name}: ${attack.about}\n`)
     const { tried, failures, figures } = await attack.run(count => Math.max(1, Math.round(count * scale)))
     lost += failures.length
-    process.stdout.write(`  tried ${tried.toLocaleString('en')}, lost ${failures.length}, ${Math.round((Date.now() - begun) / 1000)} s${figures ? `; ${figures}` : ''}\n`)
+    process.stdout.write(
+      `  tried ${tried.toLocaleString('en')}, lost ${failures.length}, ${Math.round((Date.now() - begun) / 1000)} s${figures ? `; ${figures}` : ''}\n`,
+    )
     for (const failure of failures.slice(0, 12)) process.stdout.write(`  LOST ${failure}\n`)
   }
 } finally {

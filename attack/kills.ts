@@ -10,12 +10,19 @@ async function writeUntilCut(deck: string, prefix: string): Promise<string[]> {
   if (!editor) return []
   const acknowledged = new Set<string>()
   let broken = false
-  void editor.closed.then(() => { broken = true })
+  void editor.closed.then(() => {
+    broken = true
+  })
   for (let count = 0; !broken; count++) {
     const [id, gone] = [`${prefix}x${count}`, count > 3 ? `${prefix}x${count - 3}` : null]
     // From here on it may be gone: what is sent may be on disk without having been acknowledged.
     if (gone) acknowledged.delete(gone)
-    const came = await editor.change(document => applyToDocument(document, [{ do: 'put', table: 'variants', record: { id, order: 'a0', name: id } }, ...(gone ? [{ do: 'drop' as const, table: 'variants' as const, id: gone }] : [])]))
+    const came = await editor.change(document =>
+      applyToDocument(document, [
+        { do: 'put', table: 'variants', record: { id, order: 'a0', name: id } },
+        ...(gone ? [{ do: 'drop' as const, table: 'variants' as const, id: gone }] : []),
+      ]),
+    )
     if (came === true) acknowledged.add(id)
   }
   editor.leave()
@@ -38,25 +45,37 @@ async function killing(rounds: number, cut: () => Promise<void>, back: () => Pro
     else for (const id of acknowledged) if (!stands.variants[id]) failures.push(`round ${round}: ${id} was acknowledged and is gone`)
     // The next round begins with few records, as the deck takes so many at most.
     const cleaner = await editDeck(deck)
-    await cleaner.change(document => applyToDocument(document, Object.keys(typeof stands === 'number' ? {} : stands.variants).map(id => ({ do: 'drop' as const, table: 'variants' as const, id }))))
+    await cleaner.change(document =>
+      applyToDocument(
+        document,
+        Object.keys(typeof stands === 'number' ? {} : stands.variants).map(id => ({ do: 'drop' as const, table: 'variants' as const, id })),
+      ),
+    )
     cleaner.leave()
   }
   return { tried, failures }
 }
 
 export const kills: Attack = {
-  name: 'kills', about: 'the server is killed 100 times while three editors write by protocol',
+  name: 'kills',
+  about: 'the server is killed 100 times while three editors write by protocol',
   run: times => killing(times(100), () => kill('SIGKILL'), startAgain),
 }
 
 export const databaseKills: Attack = {
-  name: 'database', about: 'the database is taken away 8 times, and the server killed meanwhile',
-  run: times => killing(times(8), async () => {
-    cutDatabase()
-    await pause(1500)
-    await kill('SIGKILL')
-  }, async () => {
-    await restoreDatabase()
-    await startAgain()
-  }),
+  name: 'database',
+  about: 'the database is taken away 8 times, and the server killed meanwhile',
+  run: times =>
+    killing(
+      times(8),
+      async () => {
+        cutDatabase()
+        await pause(1500)
+        await kill('SIGKILL')
+      },
+      async () => {
+        await restoreDatabase()
+        await startAgain()
+      },
+    ),
 }

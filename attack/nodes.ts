@@ -7,7 +7,8 @@ import { port } from '../tests/support/server'
 import { makeDeck, pause, type Attack } from './attack'
 
 export const nodes: Attack = {
-  name: 'nodes', about: 'two servers on one database under load, while their connections are cut',
+  name: 'nodes',
+  about: 'two servers on one database under load, while their connections are cut',
   async run(times) {
     const url = process.env.HAILBANK_TEST_DATABASE!
     const deck = await makeDeck('Two nodes')
@@ -26,13 +27,20 @@ export const nodes: Attack = {
         }
         await sql.end()
       })()
-      await Promise.all(editors.map(async (editor, index) => {
-        for (let round = 0; Date.now() < until && round < 100; round++) {
-          const id = `n${index}r${round}`
-          if ((await editor.change(document => applyToDocument(document, [{ do: 'put', table: 'variants', record: { id, order: 'a0', name: id } }]))) === true) acknowledged.push(id)
-          await pause(20)
-        }
-      }))
+      await Promise.all(
+        editors.map(async (editor, index) => {
+          for (let round = 0; Date.now() < until && round < 100; round++) {
+            const id = `n${index}r${round}`
+            if (
+              (await editor.change(document =>
+                applyToDocument(document, [{ do: 'put', table: 'variants', record: { id, order: 'a0', name: id } }]),
+              )) === true
+            )
+              acknowledged.push(id)
+            await pause(20)
+          }
+        }),
+      )
       await cutting
       await pause(9000)
       for (const [index, editor] of editors.entries()) {

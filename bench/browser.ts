@@ -17,14 +17,25 @@ await prepareDatabase(database.url, () => {})
 const { child, address } = await startServer({ home, url: database.url, port: await freePort(), quiet: true })
 const browser = await chromium.launch({
   executablePath: process.env.HAILBANK_CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 })
 
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: address })
   await page.request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
   const bring = async (deck: Deck) => {
-    const answer = await page.request.post('/api/decks/file', { data: Buffer.from(packDeck({ deck, tables: [], media: [] })), headers: { 'content-type': 'application/octet-stream' } })
+    const answer = await page.request.post('/api/decks/file', {
+      data: Buffer.from(packDeck({ deck, tables: [], media: [] })),
+      headers: { 'content-type': 'application/octet-stream' },
+    })
     return ((await answer.json()) as { id: string }).id
   }
 
@@ -38,13 +49,18 @@ try {
     await page.waitForTimeout(2500 + moving * 50)
     const client = await page.context().newCDPSession(page)
     await client.send('Performance.enable')
-    const read = async () => Object.fromEntries((await client.send('Performance.getMetrics')).metrics.map(({ name, value }) => [name, value]))
-    const count = () => page.evaluate(() => new Promise<number>(resolve => {
-      let frames = 0
-      const start = performance.now()
-      const tick = () => (performance.now() - start < 4000 ? (frames++, requestAnimationFrame(tick)) : resolve(frames))
-      requestAnimationFrame(tick)
-    }))
+    const read = async () =>
+      Object.fromEntries((await client.send('Performance.getMetrics')).metrics.map(({ name, value }) => [name, value]))
+    const count = () =>
+      page.evaluate(
+        () =>
+          new Promise<number>(resolve => {
+            let frames = 0
+            const start = performance.now()
+            const tick = () => (performance.now() - start < 4000 ? (frames++, requestAnimationFrame(tick)) : resolve(frames))
+            requestAnimationFrame(tick)
+          }),
+      )
     const before = await read()
     const frames = await count()
     const after = await read()
@@ -95,24 +111,39 @@ try {
     }
     return times.sort((a, b) => a - b)[2]!
   }
-  /** From a press on a scheme to the last of so many thumbnails in its colours, ms a thumbnail: all of them in sight of a very tall window. */
+  /**
+   * From a press on a scheme to the last of so many thumbnails in its colours, ms a thumbnail: all of them in sight of a very tall window.
+   */
   const recolouring = async (slides: number) => {
-    const tall = await browser.newPage({ viewport: { width: 1280, height: Math.ceil(slides / 3) * 180 + 600 }, baseURL: address, storageState: await page.context().storageState() })
+    const tall = await browser.newPage({
+      viewport: { width: 1280, height: Math.ceil(slides / 3) * 180 + 600 },
+      baseURL: address,
+      storageState: await page.context().storageState(),
+    })
     await tall.goto(`/decks/${await bring(deckOf(slides, 6, 0, 0))}?phase=compose&look=palette`)
     await tall.waitForFunction(count => document.querySelectorAll('.wall .stage-slide').length >= count, slides, { timeout: 120_000 })
     await tall.waitForTimeout(1500)
-    const took = await tall.evaluate(() => new Promise<number>(resolve => {
-      const last = () => getComputedStyle([...document.querySelectorAll('.wall .stage-ground')].at(-1)!).backgroundColor
-      const before = last()
-      const start = performance.now()
-      ;[...document.querySelectorAll<HTMLElement>('.scheme')].find(button => button.textContent?.includes('Blueprint'))!.click()
-      const look = () => (last() === before ? requestAnimationFrame(look) : requestAnimationFrame(() => resolve(performance.now() - start)))
-      look()
-    }))
+    const took = await tall.evaluate(
+      () =>
+        new Promise<number>(resolve => {
+          const last = () => getComputedStyle([...document.querySelectorAll('.wall .stage-ground')].at(-1)!).backgroundColor
+          const before = last()
+          const start = performance.now()
+          ;[...document.querySelectorAll<HTMLElement>('.scheme')].find(button => button.textContent?.includes('Blueprint'))!.click()
+          const look = () =>
+            last() === before ? requestAnimationFrame(look) : requestAnimationFrame(() => resolve(performance.now() - start))
+          look()
+        }),
+    )
     await tall.close()
     return took / slides
   }
-  report('a scheme taken in a deck of 300 slides, to the last thumbnail, a thumbnail', (100 * (await recolouring(300))) / frame, 150, '% of a frame')
+  report(
+    'a scheme taken in a deck of 300 slides, to the last thumbnail, a thumbnail',
+    (100 * (await recolouring(300))) / frame,
+    150,
+    '% of a frame',
+  )
 
   const small = await opening(page, await bring(deckOf(3, 30, 4, 2)))
   const large = await opening(page, await bring(deckOf(300, 30, 4, 2)))

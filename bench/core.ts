@@ -54,7 +54,11 @@ document.on('update', update => (bytes = update.length))
 applyToDocument(document, [{ do: 'set', table: 'elements', id: element, fields: { text: textOf(['Boat 0 of slide 1500']) } }])
 report('bytes sent for one typed letter, 300 slides', bytes, 1024, 'bytes')
 
-const asked = { title: 'How the quay grew', lines: ['2022 second berth opens', '2025 night boat begins', '2028 shore power', '2031 covered hall'].map(text => ({ text, level: 1 })), first: false }
+const asked = {
+  title: 'How the quay grew',
+  lines: ['2022 second berth opens', '2025 night boat begins', '2028 shore power', '2031 covered hall'].map(text => ({ text, level: 1 })),
+  first: false,
+}
 const measurer = rememberingMeasurer((words, font) => [...words].length * font.size * 0.5)
 const proposing = median(20, index => {
   // A title of its own each time, so that nothing that was kept answers.
@@ -76,17 +80,56 @@ const dragging = median(200, index => {
 })
 report('one of 300 elements moved: snapped, and the slide as it then is', (100 * dragging) / frame, 12, '% of a frame')
 
-const outlined = applyChanges(busy, insertOutline(busy, { after: null, slides: Array.from({ length: 300 }, (_, index) => ({ ...asked, title: `Slide ${index}` })) }, { id: (count => () => `o-${++count}`)(0) }))
+const outlined = applyChanges(
+  busy,
+  insertOutline(
+    busy,
+    { after: null, slides: Array.from({ length: 300 }, (_, index) => ({ ...asked, title: `Slide ${index}` })) },
+    {
+      id: (
+        count => () =>
+          `o-${++count}`
+      )(0),
+    },
+  ),
+)
 const shownOf = (deck: Deck) => slidesOf(deck).map(one => layoutsOfSlide(deck, one.id))
-const layoutsOfSlide = (deck: Deck, id: string) => shownElements(deck, id).map(element => (element.kind === 'text' ? layoutOfElement(deck, element, context.measurer) : element))
+const layoutsOfSlide = (deck: Deck, id: string) =>
+  shownElements(deck, id).map(element => (element.kind === 'text' ? layoutOfElement(deck, element, context.measurer) : element))
 shownOf(outlined)
-const recolored = median(1, index => shownOf(applyChanges(outlined, [{ do: 'set', table: 'theme', id: 'theme', fields: { palette: { ...outlined.theme.theme!.palette, accent2: `#e6a0${(30 + index).toString(16)}` } } }])), 5)
-const restyled = median(1, index => shownOf(applyChanges(outlined, [{ do: 'set', table: 'theme', id: 'theme', fields: { margin: 110 + index } }])), 5)
-report('a colour of the theme changed, all of 300 slides arranged and set anew, a slide', (100 * recolored) / 300 / frame, 25, '% of a frame')
+const recolored = median(
+  1,
+  index =>
+    shownOf(
+      applyChanges(outlined, [
+        {
+          do: 'set',
+          table: 'theme',
+          id: 'theme',
+          fields: { palette: { ...outlined.theme.theme!.palette, accent2: `#e6a0${(30 + index).toString(16)}` } },
+        },
+      ]),
+    ),
+  5,
+)
+const restyled = median(
+  1,
+  index => shownOf(applyChanges(outlined, [{ do: 'set', table: 'theme', id: 'theme', fields: { margin: 110 + index } }])),
+  5,
+)
+report(
+  'a colour of the theme changed, all of 300 slides arranged and set anew, a slide',
+  (100 * recolored) / 300 / frame,
+  25,
+  '% of a frame',
+)
 report('the margin of the theme changed, the same', (100 * restyled) / 300 / frame, 25, '% of a frame')
 
 const rows = 200_000
-const text = ['season;month;route;riders', ...Array.from({ length: rows }, (_, index) => `20${22 + (index % 10)};${index % 12};Route ${index % 4};${index % 1000},5`)].join('\n')
+const text = [
+  'season;month;route;riders',
+  ...Array.from({ length: rows }, (_, index) => `20${22 + (index % 10)};${index % 12};Route ${index % 4};${index % 1000},5`),
+].join('\n')
 const encoded = new TextEncoder().encode(text)
 const bare = median(1, () => Papa.parse(text, { skipEmptyLines: 'greedy' }), 3)
 const whole = median(1, () => readCsv(encoded, 'bench.csv', 'bench'), 3)

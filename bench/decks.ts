@@ -22,14 +22,34 @@ export function deckOf(slides: number, elements: number, moving: number, cuesEac
       const id = ids.id()
       const box = { x: 40 + (at % 8) * 230, y: 40 + Math.floor(at / 8) * 190, width: 210, height: 170, angle: 0 }
       const order = `c${String(at).padStart(3, '0')}`
-      const element: Element = at % 2
-        ? { id, owner: slide.record.id, order, kind: 'shape', name: `Shape ${at}`, shape: 'rounded', fill: { role: 'accent1' }, box }
-        : { id, owner: slide.record.id, order, kind: 'text', name: `Text ${at}`, style: 'small', text: textOf([`Boat ${at} of slide ${index}`]), box }
+      const element: Element =
+        at % 2
+          ? { id, owner: slide.record.id, order, kind: 'shape', name: `Shape ${at}`, shape: 'rounded', fill: { role: 'accent1' }, box }
+          : {
+              id,
+              owner: slide.record.id,
+              order,
+              kind: 'text',
+              name: `Text ${at}`,
+              style: 'small',
+              text: textOf([`Boat ${at} of slide ${index}`]),
+              box,
+            }
       changes.push({ do: 'put', table: 'elements', record: element })
       for (let c = 0; c < (at < moving ? cuesEach : 0); c++) {
         const cue: Cue = {
-          id: ids.id(), beat: beat.record.id, element: id, order: `d${String(at * 10 + c).padStart(4, '0')}`, what: c ? 'emphasis' : forever ? 'emphasis' : 'enter', effect: c || forever ? 'pulse' : 'rise',
-          options: {}, anchor: { to: 'beat' }, delay: at * 0.05, duration: 1, easing: namedEasings['ease out'], repeat: forever ? 'forever' : 1,
+          id: ids.id(),
+          beat: beat.record.id,
+          element: id,
+          order: `d${String(at * 10 + c).padStart(4, '0')}`,
+          what: c ? 'emphasis' : forever ? 'emphasis' : 'enter',
+          effect: c || forever ? 'pulse' : 'rise',
+          options: {},
+          anchor: { to: 'beat' },
+          delay: at * 0.05,
+          duration: 1,
+          easing: namedEasings['ease out'],
+          repeat: forever ? 'forever' : 1,
         }
         changes.push({ do: 'put', table: 'cues', record: cue })
       }

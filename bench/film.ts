@@ -26,10 +26,23 @@ const order: FilmOrder = { format: 'mp4', rate: 30, shape: 'own', side: 720, cap
 function filmOf(moving: number, hold: number): Deck {
   const deck = deckOf(1, 12, 12, 1)
   const slide = slidesOf(deck)[1]!.id
-  return filmDeck(applyChanges(deck, [
-    ...Object.values(deck.cues).map(cue => ({ do: 'set' as const, table: 'cues' as const, id: cue.id, fields: { delay: 0, duration: moving } })),
-    ...beatsOf(deck, slide).map(beat => ({ do: 'set' as const, table: 'beats' as const, id: beat.id, fields: { hold: { kind: 'seconds' as const, seconds: hold } } })),
-  ]), { ...order, from: slide, until: slide })
+  return filmDeck(
+    applyChanges(deck, [
+      ...Object.values(deck.cues).map(cue => ({
+        do: 'set' as const,
+        table: 'cues' as const,
+        id: cue.id,
+        fields: { delay: 0, duration: moving },
+      })),
+      ...beatsOf(deck, slide).map(beat => ({
+        do: 'set' as const,
+        table: 'beats' as const,
+        id: beat.id,
+        fields: { hold: { kind: 'seconds' as const, seconds: hold } },
+      })),
+    ]),
+    { ...order, from: slide, until: slide },
+  )
 }
 
 /** Seconds that making a film takes. */
@@ -57,7 +70,7 @@ try {
   report('a film of nothing but motion, encoded, against one browser’s bare capture of its frames', allMotion / bare, 1.8, 'times')
   const long = await made(filmOf(seconds, seconds * 9), 'holds')
   report('a film of 90 % holds, ten times as long, against one of all motion', long / allMotion, 1.35, 'times')
-  report('its still second, against a moving one', (100 * Math.max(0, long - allMotion) / (seconds * 9)) / (allMotion / seconds), 2, '%')
+  report('its still second, against a moving one', (100 * Math.max(0, long - allMotion)) / (seconds * 9) / (allMotion / seconds), 2, '%')
 } finally {
   rmSync(folder, { recursive: true, force: true })
   await closeDatabase()

@@ -4,12 +4,18 @@ import { newChart } from '../core/charts'
 import { deckOfStarter, starterNamed } from '../core/layouts'
 import { workbench } from './workbench'
 
-export interface DemoPicture { hash: string, width: number, height: number }
+export interface DemoPicture {
+  hash: string
+  width: number
+  height: number
+}
 
 /** The talk that Ines gives in spring. */
 export function briefing(pictures: readonly DemoPicture[], logo: Logo): Deck {
   const work = workbench({
-    title: 'Spring timetable briefing', purpose: 'talk', prefix: 'briefing',
+    title: 'Spring timetable briefing',
+    purpose: 'talk',
+    prefix: 'briefing',
     outline: `Spring timetable briefing
   Harbour office, for crews and quay staff
 What changes on 2 April
@@ -35,7 +41,13 @@ One promise: nobody waits in the rain
   work.layout(3, 'picture')
   work.picture(3, pictures[0]!, 'A ferry leaves the harbour in the morning light')
   work.layout(4, 'chart')
-  work.chart(4, 'demo-punctuality', { across: 'route', height: 'on time', order: 'falling', format: { decimals: 1, scale: 'percent', prefix: '', suffix: '' }, color: { role: 'accent3' } })
+  work.chart(4, 'demo-punctuality', {
+    across: 'route',
+    height: 'on time',
+    order: 'falling',
+    format: { decimals: 1, scale: 'percent', prefix: '', suffix: '' },
+    color: { role: 'accent3' },
+  })
   work.layout(5, 'statement')
   work.cue(0, 0, 'title', 'enter', 'rise', { duration: 0.8 })
   work.cue(0, 0, 'body', 'enter', 'fade', { delay: 0.6 })
@@ -55,11 +67,18 @@ One promise: nobody waits in the rain
 
 /** The film that runs at the season's opening. */
 /** What is said on the second slide of the film. */
-export const seasonsVoice = 'Ten years ago half a million people crossed. Every season since has brought more. Last year it was seven hundred and forty thousand.'
+export const seasonsVoice =
+  'Ten years ago half a million people crossed. Every season since has brought more. Last year it was seven hundred and forty thousand.'
 
-export function tenSeasons(pictures: readonly DemoPicture[], logo: Logo, sound?: { bed: string, voice: { hash: string, peaks: Uint8Array } }): Deck {
+export function tenSeasons(
+  pictures: readonly DemoPicture[],
+  logo: Logo,
+  sound?: { bed: string; voice: { hash: string; peaks: Uint8Array } },
+): Deck {
   const work = workbench({
-    title: 'Ten seasons of crossings', purpose: 'film', prefix: 'seasons',
+    title: 'Ten seasons of crossings',
+    purpose: 'film',
+    prefix: 'seasons',
     outline: `Ten seasons of crossings
   Velmoor Harbour, 2022 to 2031
 Every season, more people cross
@@ -102,7 +121,9 @@ Thank you for crossing with us`,
 /** What hangs in the hall. */
 export function hallLoop(pictures: readonly DemoPicture[]): Deck {
   const work = workbench({
-    title: 'Hall loop', purpose: 'loop', prefix: 'hall',
+    title: 'Hall loop',
+    purpose: 'loop',
+    prefix: 'hall',
     outline: `Good morning, Velmoor
   Boats leave from berths 1 and 2
 Sailings today
@@ -114,7 +135,12 @@ Low Sands, twice a day more
 Take your umbrella: the covered hall opens in May`,
   })
   work.layout(1, 'chart')
-  work.chart(1, 'demo-sailings', { across: 'route', height: 'sailings', color: { role: 'accent1' }, format: { decimals: 0, scale: 'none', prefix: '', suffix: '' } })
+  work.chart(1, 'demo-sailings', {
+    across: 'route',
+    height: 'sailings',
+    color: { role: 'accent1' },
+    format: { decimals: 0, scale: 'none', prefix: '', suffix: '' },
+  })
   work.layout(2, 'picture')
   work.picture(2, pictures[2]!, 'The shore of Low Sands at noon')
   work.layout(3, 'statement')
@@ -132,7 +158,22 @@ Take your umbrella: the covered hall opens in May`,
 /** The season in review, from the starter for it, with the harbour's own figures. */
 export function seasonReview(): Deck {
   let count = 0
-  const deck = deckOfStarter(starterNamed('season-review')!, { title: 'Season review 2031', language: 'en', audience: 'colleagues' }, { id: () => `review-${++count}` })
-  const chart = slidesOf(deck).flatMap(slide => elementsOf(deck, slide.id)).find(element => element.kind === 'chart')
-  return chart ? applyChanges(deck, setFields(deck, { table: 'elements', id: chart.id, fields: { chart: { ...newChart('demo-crossings'), across: 'month', height: 'passengers', lit: ['Aug'] } } as never })) : deck
+  const deck = deckOfStarter(
+    starterNamed('season-review')!,
+    { title: 'Season review 2031', language: 'en', audience: 'colleagues' },
+    { id: () => `review-${++count}` },
+  )
+  const chart = slidesOf(deck)
+    .flatMap(slide => elementsOf(deck, slide.id))
+    .find(element => element.kind === 'chart')
+  return chart
+    ? applyChanges(
+        deck,
+        setFields(deck, {
+          table: 'elements',
+          id: chart.id,
+          fields: { chart: { ...newChart('demo-crossings'), across: 'month', height: 'passengers', lit: ['Aug'] } } as never,
+        }),
+      )
+    : deck
 }

@@ -27,8 +27,12 @@ const people = [
 ] as const
 
 const screens = [
-  ['screen-hall', 'Hall, above the desk', 'loop-hall'], ['screen-quay', 'Quay 2 gate', 'loop-hall'], ['screen-cafe', 'Café wall', 'loop-quiet'],
-  ['screen-ticket', 'Ticket window', 'loop-hall'], ['screen-lanes', 'Car lanes totem', null], ['screen-crew', 'Crew room', null],
+  ['screen-hall', 'Hall, above the desk', 'loop-hall'],
+  ['screen-quay', 'Quay 2 gate', 'loop-hall'],
+  ['screen-cafe', 'Café wall', 'loop-quiet'],
+  ['screen-ticket', 'Ticket window', 'loop-hall'],
+  ['screen-lanes', 'Car lanes totem', null],
+  ['screen-crew', 'Crew room', null],
 ] as const
 
 /** Puts the harbour into a database in which nobody is yet. */
@@ -46,17 +50,32 @@ async function load() {
   const [ines] = await Promise.all(people.map(person => addPerson({ ...person, passwordHash })))
   const author = ines!.id
   for (const table of [crossings(), punctuality(), sailings()]) await keepTable(table, author)
-  const keep = async ({ name, bytes, folder = 'Harbour', tags = [] }: { name: string, bytes: Uint8Array, folder?: string, tags?: string[] }): Promise<DemoPicture> => {
+  const keep = async ({
+    name,
+    bytes,
+    folder = 'Harbour',
+    tags = [],
+  }: {
+    name: string
+    bytes: Uint8Array
+    folder?: string
+    tags?: string[]
+  }): Promise<DemoPicture> => {
     const checked = await checkUpload(bytes, name)
     if (!checked.ok) throw new Error(checked.message)
     const { row } = checked.value
     await keepChecked(checked.value, author)
-    await changeMedia(row.hash, { folder, tags, credit: row.type.startsWith('image/') ? 'Pictures: harbour desk, Velmoor' : 'Sound and film: harbour desk, Velmoor', rights: 'Made by the harbour’s own desk; free within the harbour.' })
+    await changeMedia(row.hash, {
+      folder,
+      tags,
+      credit: row.type.startsWith('image/') ? 'Pictures: harbour desk, Velmoor' : 'Sound and film: harbour desk, Velmoor',
+      rights: 'Made by the harbour’s own desk; free within the harbour.',
+    })
     return { hash: checked.value.row.hash, width: checked.value.row.width!, height: checked.value.row.height! }
   }
   const pictures = []
   let bed = ''
-  for (const one of [...await makeClips(), ...await makeIllustrations()]) {
+  for (const one of [...(await makeClips()), ...(await makeIllustrations())]) {
     const { hash } = await keep(one)
     if (one.name.startsWith('Quiet bed')) bed = hash
   }
@@ -82,8 +101,12 @@ async function load() {
   await addLoop('loop-hall', 'Hall loop')
   await addLoop('loop-quiet', 'Sea and slow loop')
   await setLoopItems('loop-hall', [{ id: newId(), deck: 'demo-hall' }])
-  await setLoopItems('loop-quiet', [{ id: newId(), deck: 'demo-seasons' }, { id: newId(), deck: 'demo-hall' }])
-  for (const [id, name, loop] of screens) await sql`insert into screens (id, name, token, loop) values (${id}, ${name}, ${newToken()}, ${loop})`
+  await setLoopItems('loop-quiet', [
+    { id: newId(), deck: 'demo-seasons' },
+    { id: newId(), deck: 'demo-hall' },
+  ])
+  for (const [id, name, loop] of screens)
+    await sql`insert into screens (id, name, token, loop) values (${id}, ${name}, ${newToken()}, ${loop})`
   await sql`insert into migrations (name) values ('demo loaded') on conflict do nothing`
 }
 

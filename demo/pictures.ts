@@ -12,12 +12,12 @@ interface Scene {
   /** From the zenith to the horizon. */
   sky: readonly Rgb[]
   sea: readonly [far: Rgb, near: Rgb]
-  sun: { x: number, y: number, size: number, color: Rgb }
+  sun: { x: number; y: number; size: number; color: Rgb }
   /** Distant first. */
-  hills: readonly { base: number, rise: number, rough: number, color: Rgb }[]
+  hills: readonly { base: number; rise: number; rough: number; color: Rgb }[]
   horizon: number
-  ferry?: { x: number, y: number, size: number }
-  lighthouse?: { x: number, height: number }
+  ferry?: { x: number; y: number; size: number }
+  lighthouse?: { x: number; height: number }
 }
 
 const mix = (a: Rgb, b: Rgb, t: number): Rgb => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t, a[2] + (b[2] - a[2]) * t]
@@ -32,14 +32,15 @@ function gradient(stops: readonly Rgb[], t: number): Rgb {
 /** The ferry's coverage of a point in its own space: hull, house, funnel; and which of them. */
 function ferryAt(x: number, y: number): 'hull' | 'house' | 'funnel' | 'window' | null {
   if (y > -0.1 && y < 0.12 && Math.abs(x) < 0.95 - Math.max(0, y) * 1.4 + (x > 0 ? 0.12 * (0.12 - y) * 4 : 0)) return 'hull'
-  if (y > -0.3 && y <= -0.1 && x > -0.78 && x < 0.55) return y > -0.24 && y < -0.17 && Math.floor((x + 2) * 14) % 2 === 0 ? 'window' : 'house'
+  if (y > -0.3 && y <= -0.1 && x > -0.78 && x < 0.55)
+    return y > -0.24 && y < -0.17 && Math.floor((x + 2) * 14) % 2 === 0 ? 'window' : 'house'
   if (y > -0.42 && y <= -0.3 && x > -0.5 && x < 0.3) return 'house'
   if (y > -0.62 && y <= -0.42 && x > -0.32 && x < -0.14) return 'funnel'
   return null
 }
 
 /** Paints a scene pixel by pixel: sky with soft clouds, hills in haze, a sea that glitters under the sun, film grain. */
-async function paint(scene: Scene): Promise<{ name: string, bytes: Buffer }> {
+async function paint(scene: Scene): Promise<{ name: string; bytes: Buffer }> {
   const { width, height } = scene
   const random = seeded(scene.seed)
   const noise = createNoise2D(random)
@@ -48,7 +49,9 @@ async function paint(scene: Scene): Promise<{ name: string, bytes: Buffer }> {
     for (let octave = 0; octave < octaves; octave++) sum += noise(x * 2 ** octave, y * 2 ** octave) / 2 ** octave
     return sum
   }
-  const ridge = scene.hills.map(hill => Array.from({ length: width }, (_, x) => hill.base - hill.rise * (0.5 + 0.5 * layered((x / width) * hill.rough, hill.base * 10, 5))))
+  const ridge = scene.hills.map(hill =>
+    Array.from({ length: width }, (_, x) => hill.base - hill.rise * (0.5 + 0.5 * layered((x / width) * hill.rough, hill.base * 10, 5))),
+  )
   const pixels = Buffer.alloc(width * height * 3)
   for (let py = 0; py < height; py++) {
     const y = py / height
@@ -70,18 +73,35 @@ async function paint(scene: Scene): Promise<{ name: string, bytes: Buffer }> {
         color = mix(color, scene.sun.color, clamp(glitter) * (0.75 - depth * 0.35))
       }
       scene.hills.forEach((hill, index) => {
-        if (y > ridge[index]![px]! && y < scene.horizon + 0.004) color = mix(hill.color, gradient(scene.sky, 1), clamp((y - ridge[index]![px]!) * 1.5) * 0.3)
+        if (y > ridge[index]![px]! && y < scene.horizon + 0.004)
+          color = mix(hill.color, gradient(scene.sky, 1), clamp((y - ridge[index]![px]!) * 1.5) * 0.3)
       })
       if (scene.lighthouse) {
         const across = (x - scene.lighthouse.x) * (width / height)
         const up = (scene.horizon + 0.03 - y) / scene.lighthouse.height
         const half = 0.018 * (1.25 - 0.4 * up)
-        if (up > 0 && up < 1 && Math.abs(across) < half) color = up > 0.86 ? (up < 0.95 ? [255, 224, 150] : [60, 42, 44]) : mix(Math.floor(up * 5) % 2 ? [236, 230, 220] : [178, 66, 52], [40, 50, 60], clamp(0.25 + across / half / 2.5))
+        if (up > 0 && up < 1 && Math.abs(across) < half)
+          color =
+            up > 0.86
+              ? up < 0.95
+                ? [255, 224, 150]
+                : [60, 42, 44]
+              : mix(Math.floor(up * 5) % 2 ? [236, 230, 220] : [178, 66, 52], [40, 50, 60], clamp(0.25 + across / half / 2.5))
         if (up <= 0 && up > -0.2 && Math.abs(across) < 0.1 + up * 0.1 + layered(x * 30, 2, 3) * 0.012) color = [44, 46, 50]
       }
       if (scene.ferry) {
         const part = ferryAt(((x - scene.ferry.x) * (width / height)) / scene.ferry.size, (y - scene.ferry.y) / scene.ferry.size)
-        if (part) color = part === 'hull' ? (y > scene.ferry.y + scene.ferry.size * 0.05 ? [140, 48, 40] : [24, 58, 66]) : part === 'house' ? [242, 240, 232] : part === 'window' ? [70, 96, 108] : [226, 152, 54]
+        if (part)
+          color =
+            part === 'hull'
+              ? y > scene.ferry.y + scene.ferry.size * 0.05
+                ? [140, 48, 40]
+                : [24, 58, 66]
+              : part === 'house'
+                ? [242, 240, 232]
+                : part === 'window'
+                  ? [70, 96, 108]
+                  : [226, 152, 54]
       }
       const grain = (random() - 0.5) * 9
       const shade = 1 - 0.22 * Math.hypot(x - 0.5, y - 0.5) ** 2
@@ -89,24 +109,77 @@ async function paint(scene: Scene): Promise<{ name: string, bytes: Buffer }> {
       for (let channel = 0; channel < 3; channel++) pixels[at + channel] = Math.max(0, Math.min(255, color[channel]! * shade + grain))
     }
   }
-  return { name: scene.name, bytes: await sharp(pixels, { raw: { width, height, channels: 3 } }).jpeg({ quality: 86 }).toBuffer() }
+  return {
+    name: scene.name,
+    bytes: await sharp(pixels, { raw: { width, height, channels: 3 } })
+      .jpeg({ quality: 86 })
+      .toBuffer(),
+  }
 }
 
 const scenes: readonly Scene[] = [
   {
-    name: 'Morning boat.jpg', seed: 11, width: 1600, height: 1200, horizon: 0.56,
-    sky: [[92, 128, 158], [168, 186, 190], [246, 214, 170]], sea: [[150, 160, 160], [26, 62, 78]], sun: { x: 0.68, y: 0.42, size: 0.07, color: [255, 208, 138] },
-    hills: [{ base: 0.56, rise: 0.14, rough: 2, color: [128, 146, 156] }, { base: 0.57, rise: 0.08, rough: 4, color: [84, 108, 118] }], ferry: { x: 0.36, y: 0.6, size: 0.13 },
+    name: 'Morning boat.jpg',
+    seed: 11,
+    width: 1600,
+    height: 1200,
+    horizon: 0.56,
+    sky: [
+      [92, 128, 158],
+      [168, 186, 190],
+      [246, 214, 170],
+    ],
+    sea: [
+      [150, 160, 160],
+      [26, 62, 78],
+    ],
+    sun: { x: 0.68, y: 0.42, size: 0.07, color: [255, 208, 138] },
+    hills: [
+      { base: 0.56, rise: 0.14, rough: 2, color: [128, 146, 156] },
+      { base: 0.57, rise: 0.08, rough: 4, color: [84, 108, 118] },
+    ],
+    ferry: { x: 0.36, y: 0.6, size: 0.13 },
   },
   {
-    name: 'Quay light.jpg', seed: 23, width: 1600, height: 1200, horizon: 0.62,
-    sky: [[28, 44, 76], [94, 84, 120], [232, 142, 96]], sea: [[150, 106, 104], [18, 30, 52]], sun: { x: 0.3, y: 0.56, size: 0.06, color: [255, 176, 110] },
-    hills: [{ base: 0.62, rise: 0.1, rough: 3, color: [66, 62, 92] }], lighthouse: { x: 0.72, height: 0.4 },
+    name: 'Quay light.jpg',
+    seed: 23,
+    width: 1600,
+    height: 1200,
+    horizon: 0.62,
+    sky: [
+      [28, 44, 76],
+      [94, 84, 120],
+      [232, 142, 96],
+    ],
+    sea: [
+      [150, 106, 104],
+      [18, 30, 52],
+    ],
+    sun: { x: 0.3, y: 0.56, size: 0.06, color: [255, 176, 110] },
+    hills: [{ base: 0.62, rise: 0.1, rough: 3, color: [66, 62, 92] }],
+    lighthouse: { x: 0.72, height: 0.4 },
   },
   {
-    name: 'Low Sands.jpg', seed: 37, width: 1600, height: 1200, horizon: 0.44,
-    sky: [[120, 170, 196], [190, 216, 222], [236, 240, 232]], sea: [[150, 190, 190], [52, 118, 124]], sun: { x: 0.16, y: 0.14, size: 0.08, color: [255, 246, 214] },
-    hills: [{ base: 0.44, rise: 0.05, rough: 2, color: [150, 176, 168] }, { base: 0.45, rise: 0.03, rough: 6, color: [110, 142, 124] }], ferry: { x: 0.74, y: 0.47, size: 0.06 },
+    name: 'Low Sands.jpg',
+    seed: 37,
+    width: 1600,
+    height: 1200,
+    horizon: 0.44,
+    sky: [
+      [120, 170, 196],
+      [190, 216, 222],
+      [236, 240, 232],
+    ],
+    sea: [
+      [150, 190, 190],
+      [52, 118, 124],
+    ],
+    sun: { x: 0.16, y: 0.14, size: 0.08, color: [255, 246, 214] },
+    hills: [
+      { base: 0.44, rise: 0.05, rough: 2, color: [150, 176, 168] },
+      { base: 0.45, rise: 0.03, rough: 6, color: [110, 142, 124] },
+    ],
+    ferry: { x: 0.74, y: 0.47, size: 0.06 },
   },
 ]
 

@@ -25,6 +25,7 @@ export function wav({ seconds: length, at }: Sound, seed: number): Buffer {
   bytes.writeUInt16LE(16, 34)
   bytes.write('data', 36)
   bytes.writeUInt32LE(count * 2, 40)
-  for (let index = 0; index < count; index++) bytes.writeInt16LE(Math.round(Math.max(-1, Math.min(1, at(index / hertz, noise))) * 32_000), 44 + index * 2)
+  for (let index = 0; index < count; index++)
+    bytes.writeInt16LE(Math.round(Math.max(-1, Math.min(1, at(index / hertz, noise))) * 32_000), 44 + index * 2)
   return bytes
 }

@@ -6,18 +6,32 @@ import { speaks } from '#core/model'
 import { expected } from '#core/values'
 import { faceAt } from '#core/figures'
 import { fontNeeds } from '#core/themes'
-import { frameCount, frameSeconds, momentAt, repeatedFrames, rundown, soundPlan, stillFrame, type Moment, type TimingContext } from '#core/timing'
+import {
+  frameCount,
+  frameSeconds,
+  momentAt,
+  repeatedFrames,
+  rundown,
+  soundPlan,
+  stillFrame,
+  type Moment,
+  type TimingContext,
+} from '#core/timing'
 import { browserMeasurer, declareFaces, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
 import { peaksIn, type PlayerBundle } from './bundle'
 import CaptionLine from './CaptionLine.vue'
 
 /** A deck as a film that is sought frame by frame, `width` px wide. Nothing runs by itself. */
-const props = defineProps<{ bundle: PlayerBundle, width: number, rate: number, captions: boolean }>()
+const props = defineProps<{ bundle: PlayerBundle; width: number; rate: number; captions: boolean }>()
 const tables = new Map(props.bundle.tables.map(table => [table.id, table]))
 const measurer = shallowRef(browserMeasurer())
 const ink = inkOf(props.bundle.ink ?? { words: {}, traced: {} })
 const host = computed<StageHost>(() => ({
-  measurer: measurer.value, table: id => tables.get(id), mediaLength: hash => props.bundle.lengths[hash], mediaUrl: hash => props.bundle.media[hash], ink,
+  measurer: measurer.value,
+  table: id => tables.get(id),
+  mediaLength: hash => props.bundle.lengths[hash],
+  mediaUrl: hash => props.bundle.media[hash],
+  ink,
   seekAhead: () => 0.5 / props.rate,
   voice: moment => voiceOf(moment),
 }))
@@ -32,12 +46,13 @@ const stage = ref<InstanceType<typeof StageView>>()
 const root = ref<HTMLElement>()
 const words = ref('')
 
-const sought = (video: HTMLVideoElement) => new Promise<void>(resolve => {
-  const done = () => resolve()
-  video.addEventListener('seeked', done, { once: true })
-  video.addEventListener('error', done, { once: true })
-  if (!video.seeking && video.readyState >= 2) done()
-})
+const sought = (video: HTMLVideoElement) =>
+  new Promise<void>(resolve => {
+    const done = () => resolve()
+    video.addEventListener('seeked', done, { once: true })
+    video.addEventListener('error', done, { once: true })
+    if (!video.seeking && video.readyState >= 2) done()
+  })
 
 /** Shows a frame, and resolves once its films stand at their pictures. */
 async function seek(frame: number) {
@@ -49,9 +64,15 @@ async function seek(frame: number) {
   await stage.value?.show(moment)
   await nextTick()
   await Promise.all(Array.from(root.value!.querySelectorAll('video'), video => (video.error ? undefined : sought(video))))
-  await Promise.all(Array.from(root.value!.querySelectorAll('img'), image => (image.complete ? undefined : image.decode().catch(expected('EncodingError')))))
+  await Promise.all(
+    Array.from(root.value!.querySelectorAll('img'), image =>
+      image.complete ? undefined : image.decode().catch(expected('EncodingError')),
+    ),
+  )
   // Only a frame that the browser drew after this shows the moment; whoever takes the picture asks which it was.
-  requestAnimationFrame(() => { drawn = frame })
+  requestAnimationFrame(() => {
+    drawn = frame
+  })
 }
 /** The frame that the last drawing of this page showed; −1 for none that was sought. */
 let drawn = -1
@@ -63,13 +84,27 @@ function faceWords(frame: number): string {
   return voice ? JSON.stringify(faceAt(voice)) : ''
 }
 
-/** What is to be drawn and heard: how many frames, which of them show the picture before, the sound, the captions, and the end of each beat in frames. */
+/**
+ * What is to be drawn and heard: how many frames, which of them show the picture before, the sound, the captions, and the end of each beat
+ * in frames.
+ */
 function outline() {
   const repeats = repeatedFrames(plan.value, props.rate)
-  if (props.captions) for (const frame of repeats.keys()) repeats[frame] &&= captionAt(track.value, frameSeconds(frame, props.rate)) === captionAt(track.value, frameSeconds(frame - 1, props.rate))
+  if (props.captions)
+    for (const frame of repeats.keys())
+      repeats[frame] &&=
+        captionAt(track.value, frameSeconds(frame, props.rate)) === captionAt(track.value, frameSeconds(frame - 1, props.rate))
   if (faces.value.size) for (const frame of repeats.keys()) repeats[frame] &&= faceWords(frame) === faceWords(frame - 1)
-  const beats = plan.value.slides.flatMap(slide => slide.beats.map(beat => ({ slide: slide.index + 1, beat: beat.index + 1, frame: stillFrame(plan.value, slide, beat, props.rate) })))
-  return { frames: frameCount(plan.value.length, props.rate), repeats: repeats.map(Number).join(''), sounds: sounds.value, captions: track.value, beats }
+  const beats = plan.value.slides.flatMap(slide =>
+    slide.beats.map(beat => ({ slide: slide.index + 1, beat: beat.index + 1, frame: stillFrame(plan.value, slide, beat, props.rate) })),
+  )
+  return {
+    frames: frameCount(plan.value.length, props.rate),
+    repeats: repeats.map(Number).join(''),
+    sounds: sounds.value,
+    captions: track.value,
+    beats,
+  }
 }
 
 onMounted(async () => {
@@ -83,9 +118,16 @@ onMounted(async () => {
 </script>
 
 <template>
-  <div ref="root" class="film-stage"><StageView ref="stage" :deck="bundle.deck" :plan="plan" :width="width" /><CaptionLine :text="words" :width="width" /></div>
+  <div ref="root" class="film-stage">
+    <StageView ref="stage" :deck="bundle.deck" :plan="plan" :width="width" />
+    <CaptionLine :text="words" :width="width" />
+  </div>
 </template>
 
 <style>
-.film-stage { position: absolute; inset: 0; overflow: hidden; }
+.film-stage {
+  position: absolute;
+  inset: 0;
+  overflow: hidden;
+}
 </style>

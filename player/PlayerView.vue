@@ -11,16 +11,29 @@ import CaptionLine from './CaptionLine.vue'
 import { filmCourse, talkCourse, type Course } from './course'
 import { openClock, openSound, type SoundEngine } from './sound'
 
-/** Plays a bundle as its purpose (or another), filling its parent. `from` is where it starts. Emits `over` at the end and `moment` as it goes. */
-const props = defineProps<{ bundle: PlayerBundle, as?: Purpose, from?: Moment | null, /** Seconds into the deck by an outer clock; then nothing else moves it. */ clock?: () => number, /** Whether what is said can be read along. */ captions?: boolean }>()
-const emit = defineEmits<{ over: [], moment: [moment: Moment] }>()
+/**
+ * Plays a bundle as its purpose (or another), filling its parent. `from` is where it starts. Emits `over` at the end and `moment` as it
+ * goes.
+ */
+const props = defineProps<{
+  bundle: PlayerBundle
+  as?: Purpose
+  from?: Moment | null
+  /** Seconds into the deck by an outer clock; then nothing else moves it. */ clock?: () => number
+  /** Whether what is said can be read along. */ captions?: boolean
+}>()
+const emit = defineEmits<{ over: []; moment: [moment: Moment] }>()
 
 const purpose = computed(() => props.as ?? props.bundle.deck.info.info!.purpose)
 const tables = computed(() => new Map(props.bundle.tables.map(table => [table.id, table])))
 const measurer = shallowRef(browserMeasurer())
 const ink = computed(() => inkOf(props.bundle.ink ?? { words: {}, traced: {} }))
 const host = computed<StageHost>(() => ({
-  measurer: measurer.value, table: id => tables.value.get(id), mediaLength: hash => props.bundle.lengths[hash], mediaUrl: hash => props.bundle.media[hash], ink: ink.value,
+  measurer: measurer.value,
+  table: id => tables.value.get(id),
+  mediaLength: hash => props.bundle.lengths[hash],
+  mediaUrl: hash => props.bundle.media[hash],
+  ink: ink.value,
   live: () => !paused.value && !over.value,
   voice: moment => voiceAt(plan.value, sounds.value, hash => peaksIn(props.bundle, hash), moment),
 }))
@@ -61,7 +74,8 @@ function listen(moment: Moment) {
   // A speaker may stand on a slide for longer than planned: what is heard on it is heard to its own end.
   const seconds = slide && planned !== null ? Math.min(planned, slide.start + slide.length - 0.001) : planned
   words.value = props.captions && seconds !== null ? captionAt(track.value, seconds) : ''
-  const heard = seconds === null || paused.value || over.value ? [] : heardAt(sounds.value, seconds).filter(({ sounding }) => sounding.kind !== 'film')
+  const heard =
+    seconds === null || paused.value || over.value ? [] : heardAt(sounds.value, seconds).filter(({ sounding }) => sounding.kind !== 'film')
   if (!engine && heard.length) engine = openSound(hash => props.bundle.media[hash])
   engine?.hear(heard, purpose.value !== 'talk')
 }
@@ -88,7 +102,9 @@ function act(change: () => void) {
 const forward = () => act(() => course.forward())
 const back = () => act(() => course.back())
 const goTo = (moment: Moment) => act(() => course.goTo(moment))
-const pause = () => { paused.value = !paused.value }
+const pause = () => {
+  paused.value = !paused.value
+}
 /** A press on words that lead somewhere goes there, and is no advance: to a slide of the deck, or to an address in a window of its own. */
 function follow(event: MouseEvent) {
   const link = (event.target as Element).closest?.('[data-link]')?.getAttribute('data-link')
@@ -100,7 +116,9 @@ function follow(event: MouseEvent) {
 }
 defineExpose({ forward, back, goTo, pause, paused, over })
 
-const start = () => { course = purpose.value === 'talk' ? talkCourse(plan.value, props.from ?? null) : filmCourse(plan.value, 0) }
+const start = () => {
+  course = purpose.value === 'talk' ? talkCourse(plan.value, props.from ?? null) : filmCourse(plan.value, 0)
+}
 start()
 if (props.from) course!.goTo(props.from)
 watch(plan, next => course.replan(next))
@@ -134,6 +152,24 @@ onBeforeUnmount(() => {
 </template>
 
 <style>
-.player-view { position: absolute; inset: 0; isolation: isolate; display: grid; place-items: center; background: #0b1113; overflow: hidden; }
-.player-end { position: absolute; inset: 0; display: grid; place-items: center; background: #0b1113; color: #859899; font: 400 18px "Hanken Grotesk", sans-serif; }
+.player-view {
+  position: absolute;
+  inset: 0;
+  isolation: isolate;
+  display: grid;
+  place-items: center;
+  background: #0b1113;
+  overflow: hidden;
+}
+.player-end {
+  position: absolute;
+  inset: 0;
+  display: grid;
+  place-items: center;
+  background: #0b1113;
+  color: #859899;
+  font:
+    400 18px 'Hanken Grotesk',
+    sans-serif;
+}
 </style>

@@ -17,7 +17,7 @@ export interface PlayerBundle {
   /** It stands in a page that holds its fonts itself. */
   alone?: true
   /** It is made into a film: `width` px wide, so many frames a second, with or without captions in the picture. */
-  film?: { width: number, rate: number, captions: boolean }
+  film?: { width: number; rate: number; captions: boolean }
 }
 
 const decoded = new Map<string, Uint8Array>()

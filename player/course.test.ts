@@ -9,7 +9,17 @@ const deck = (() => {
   const first = slidesOf(base)[0]!.id
   return applyChanges(base, [
     { do: 'put', table: 'beats', record: beat({ id: 'b1', slide: first, order: 'b00', start: 'self' }) },
-    { do: 'put', table: 'slides', record: { id: 's2', order: 'b00', layout: 'layout-list', notes: '', transition: { effect: 'push', duration: 1, easing: { kind: 'linear' } } } },
+    {
+      do: 'put',
+      table: 'slides',
+      record: {
+        id: 's2',
+        order: 'b00',
+        layout: 'layout-list',
+        notes: '',
+        transition: { effect: 'push', duration: 1, easing: { kind: 'linear' } },
+      },
+    },
     { do: 'put', table: 'beats', record: beat({ id: 'b2', slide: 's2', order: 'a0' }) },
   ])
 })()

@@ -52,7 +52,10 @@ export function talkCourse(first: Rundown, from: Moment | null = null): Course {
   }
 }
 
-/** A film (or a loop that runs for itself): seconds from the start, by itself; `forward` and `back` go to the next or this slide's beginning. */
+/**
+ * A film (or a loop that runs for itself): seconds from the start, by itself; `forward` and `back` go to the next or this slide's
+ * beginning.
+ */
 export function filmCourse(first: Rundown, from = 0): Course {
   let plan = first
   let seconds = from

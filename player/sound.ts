@@ -45,11 +45,15 @@ export function openSound(urlOf: (media: string) => string | undefined): SoundEn
     const url = known ? undefined : urlOf(media)
     if (url) {
       buffers.set(media, 'coming')
-      void fetch(url).then(answer => answer.arrayBuffer()).then(bytes => context.decodeAudioData(bytes)).then(buffer => buffers.set(media, buffer)).catch((error: unknown) => {
-        // A file that is not there, or is no sound.
-        if (!(error instanceof TypeError || error instanceof DOMException)) throw error
-        buffers.set(media, 'broken')
-      })
+      void fetch(url)
+        .then(answer => answer.arrayBuffer())
+        .then(bytes => context.decodeAudioData(bytes))
+        .then(buffer => buffers.set(media, buffer))
+        .catch((error: unknown) => {
+          // A file that is not there, or is no sound.
+          if (!(error instanceof TypeError || error instanceof DOMException)) throw error
+          buffers.set(media, 'broken')
+        })
     }
     return null
   }
@@ -79,7 +83,16 @@ export function openSound(urlOf: (media: string) => string | undefined): SoundEn
       source.loopEnd = Math.min(span.until, buffer.duration)
       source.connect(gain)
       source.start(0, Math.min(placeOf(heard, ahead), buffer.duration), ...(loop ? [] : [Math.max(0, span.until - placeOf(heard, ahead))]))
-      return { gain, since, played, element: null, stop: () => { source.stop(); gain.disconnect() } }
+      return {
+        gain,
+        since,
+        played,
+        element: null,
+        stop: () => {
+          source.stop()
+          gain.disconnect()
+        },
+      }
     }
     const url = urlOf(media)
     if (!url) return null
@@ -88,7 +101,17 @@ export function openSound(urlOf: (media: string) => string | undefined): SoundEn
     element.currentTime = placeOf(heard, ahead)
     context.createMediaElementSource(element).connect(gain)
     void element.play().catch(unheard)
-    return { gain, since, played, element, stop: () => { element.pause(); element.removeAttribute('src'); gain.disconnect() } }
+    return {
+      gain,
+      since,
+      played,
+      element,
+      stop: () => {
+        element.pause()
+        element.removeAttribute('src')
+        gain.disconnect()
+      },
+    }
   }
 
   function end(id: string) {
@@ -106,7 +129,9 @@ export function openSound(urlOf: (media: string) => string | undefined): SoundEn
         const { id, span } = one.sounding
         const voice = voices.get(id)
         if (voice) {
-          const apart = voice.element ? Math.abs(voice.element.currentTime - placeOf(one, one.played)) / span.speed : Math.abs(voice.played + context.currentTime - voice.since - one.played)
+          const apart = voice.element
+            ? Math.abs(voice.element.currentTime - placeOf(one, one.played)) / span.speed
+            : Math.abs(voice.played + context.currentTime - voice.since - one.played)
           if (strict && apart > tolerance * (voice.element ? 5 : 1)) end(id)
           else {
             voice.gain.gain.setTargetAtTime(one.gain, context.currentTime, glide)

@@ -9,12 +9,23 @@ export default defineConfig({
   configFile: false,
   root: here('../player/alone'),
   plugins: [vue()],
-  define: { 'process.env.NODE_ENV': '"production"', '__VUE_OPTIONS_API__': 'true', '__VUE_PROD_DEVTOOLS__': 'false', '__VUE_PROD_HYDRATION_MISMATCH_DETAILS__': 'false' },
+  define: {
+    'process.env.NODE_ENV': '"production"',
+    __VUE_OPTIONS_API__: 'true',
+    __VUE_PROD_DEVTOOLS__: 'false',
+    __VUE_PROD_HYDRATION_MISMATCH_DETAILS__: 'false',
+  },
   resolve: { alias: { '#core': here('../core'), '#stage': here('../stage'), '#player': here('../player') } },
   build: {
     outDir: here('../.output/alone'),
     emptyOutDir: true,
     cssCodeSplit: false,
-    lib: { entry: here('../player/alone/main.ts'), formats: ['iife'], name: 'hailbankPlayer', fileName: () => 'player.js', cssFileName: 'player' },
+    lib: {
+      entry: here('../player/alone/main.ts'),
+      formats: ['iife'],
+      name: 'hailbankPlayer',
+      fileName: () => 'player.js',
+      cssFileName: 'player',
+    },
   },
 })

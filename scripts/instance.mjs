@@ -7,7 +7,10 @@ const noteOf = home => path.resolve(home, 'running.json')
 /** Whether a process is there and is one of ours; its number may have gone to somebody else since. */
 function isOurs(pid) {
   try {
-    return fs.readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0').some(part => part.endsWith('start.mjs'))
+    return fs
+      .readFileSync(`/proc/${pid}/cmdline`, 'utf8')
+      .split('\0')
+      .some(part => part.endsWith('start.mjs'))
   } catch (error) {
     if (error.code !== 'ENOENT' && error.code !== 'ESRCH') throw error
     return false
@@ -44,6 +47,7 @@ export function claim(home) {
 }
 
 /** Says under which address the home is served. */
-export const noteAddress = (home, address) => fs.writeFileSync(noteOf(home), JSON.stringify({ pid: process.pid, address, since: new Date().toISOString() }))
+export const noteAddress = (home, address) =>
+  fs.writeFileSync(noteOf(home), JSON.stringify({ pid: process.pid, address, since: new Date().toISOString() }))
 
 export const release = home => fs.rmSync(noteOf(home), { force: true })

@@ -2,7 +2,9 @@ import { readFile, readdir } from 'node:fs/promises'
 import path from 'node:path'
 import postgres from 'postgres'
 
-/** Runs the numbered migrations that a database has not seen, each in one transaction. Usage: node scripts/migrate.mjs (DATABASE_URL set). */
+/**
+ * Runs the numbered migrations that a database has not seen, each in one transaction. Usage: node scripts/migrate.mjs (DATABASE_URL set).
+ */
 const sql = postgres(process.env.DATABASE_URL, { max: 1, onnotice: () => {} })
 const folder = path.resolve(import.meta.dirname, '../database')
 

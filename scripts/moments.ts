@@ -33,16 +33,25 @@ const frames = 200
 const pictures = 200
 const rate = 25
 
-interface Kept { deck: string, records: string, frames: string[], pictures: Record<number, string> }
+interface Kept {
+  deck: string
+  records: string
+  frames: string[]
+  pictures: Record<number, string>
+}
 
 const digest = (content: string | Buffer) => createHash('sha256').update(content).digest('hex').slice(0, 16)
 /** As JSON, maps as their entries and sets as their values. */
-const written = (value: unknown) => JSON.stringify(value, (_, part: unknown) => (part instanceof Map || part instanceof Set ? [...part] : part))
+const written = (value: unknown) =>
+  JSON.stringify(value, (_, part: unknown) => (part instanceof Map || part instanceof Set ? [...part] : part))
 
 async function framesOf(deck: Deck): Promise<string[]> {
   const [tables, lengths] = [await tablesById(tablesOf(deck)), await mediaLengths(mediaOf(deck))]
   const context: TimingContext = {
-    measurer: serverMeasurer(), table: id => tables.find(table => table.id === id), mediaLength: hash => lengths[hash], ink: inkOf(await inkBookOf(deck, tables, lengths)),
+    measurer: serverMeasurer(),
+    table: id => tables.find(table => table.id === id),
+    mediaLength: hash => lengths[hash],
+    ink: inkOf(await inkBookOf(deck, tables, lengths)),
   }
   const plan = rundown(deck, 'film', context)
   const scores = new Map(plan.slides.map(({ slide, score }) => [slide, score]))
@@ -55,7 +64,11 @@ async function framesOf(deck: Deck): Promise<string[]> {
 async function picturesOf(deck: Deck, count: number): Promise<Record<number, string>> {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'hailbank-moments-'))
   try {
-    const { page } = await writeFilmPage(deck, { format: 'mp4', side: 540, rate, captions: 'none', shape: 'own', from: null, until: null, variant: null }, folder)
+    const { page } = await writeFilmPage(
+      deck,
+      { format: 'mp4', side: 540, rate, captions: 'none', shape: 'own', from: null, until: null, variant: null },
+      folder,
+    )
     const captor = await openCaptor(pathToFileURL(page).href, { width: 960, height: 540 }, folder)
     try {
       const outline = await captor.outline()
@@ -85,7 +98,12 @@ async function look(withPictures: boolean): Promise<Kept[]> {
     const decks = (await listDecks()).map(({ id }) => id).sort()
     for (const id of decks) {
       const deck = (await snapshotOf(id))!
-      kept.push({ deck: id, records: digest(written(deck)), frames: await framesOf(deck), pictures: withPictures ? await picturesOf(deck, Math.ceil(pictures / decks.length)) : {} })
+      kept.push({
+        deck: id,
+        records: digest(written(deck)),
+        frames: await framesOf(deck),
+        pictures: withPictures ? await picturesOf(deck, Math.ceil(pictures / decks.length)) : {},
+      })
       console.log(`  ${id}: ${frames} frames, ${Object.keys(kept.at(-1)!.pictures).length} pictures`)
     }
     return kept
@@ -102,7 +120,9 @@ function differences(before: readonly Kept[], after: readonly Kept[]): string[] 
     return [
       ...(was.records === is.records ? [] : [`${was.deck}: its records`]),
       ...was.frames.flatMap((frame, index) => (frame === is.frames[index] ? [] : [`${was.deck}: frame ${index} of ${frames}`])),
-      ...Object.entries(is.pictures).flatMap(([frame, picture]) => (was.pictures[Number(frame)] === picture ? [] : [`${was.deck}: the picture of film frame ${frame}`])),
+      ...Object.entries(is.pictures).flatMap(([frame, picture]) =>
+        was.pictures[Number(frame)] === picture ? [] : [`${was.deck}: the picture of film frame ${frame}`],
+      ),
     ]
   })
 }
@@ -118,6 +138,10 @@ if (verb === 'keep') {
 } else {
   const found = differences(JSON.parse(readFileSync(file, 'utf8')) as Kept[], now)
   for (const one of found) console.log(one)
-  console.log(found.length ? `${found.length} moments differ.` : `${now.length} decks show the same, at ${frames} moments and ${now.reduce((sum, { pictures }) => sum + Object.keys(pictures).length, 0)} pictures.`)
+  console.log(
+    found.length
+      ? `${found.length} moments differ.`
+      : `${now.length} decks show the same, at ${frames} moments and ${now.reduce((sum, { pictures }) => sum + Object.keys(pictures).length, 0)} pictures.`,
+  )
   process.exitCode = found.length ? 1 : 0
 }

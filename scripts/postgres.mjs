@@ -9,14 +9,15 @@ const isRoot = process.getuid?.() === 0
 
 /** A port on loopback that nothing listens on; `wanted` if it is free. */
 export async function freePort(wanted = 0) {
-  const listen = port => new Promise((resolve, reject) => {
-    const server = net.createServer()
-    server.once('error', reject)
-    server.listen(port, '127.0.0.1', () => {
-      const { port: found } = server.address()
-      server.close(() => resolve(found))
+  const listen = port =>
+    new Promise((resolve, reject) => {
+      const server = net.createServer()
+      server.once('error', reject)
+      server.listen(port, '127.0.0.1', () => {
+        const { port: found } = server.address()
+        server.close(() => resolve(found))
+      })
     })
-  })
   for (let port = wanted; wanted && port < wanted + 50; port++) {
     try {
       return await listen(port)
@@ -40,7 +41,12 @@ function programs() {
 function run(bin, name, args, cwd) {
   const program = path.join(bin, name)
   const [command, rest] = isRoot ? ['runuser', ['-u', 'postgres', '--', program, ...args]] : [program, args]
-  const result = spawnSync(command, rest, { cwd, encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, LC_ALL: 'C.UTF-8' } })
+  const result = spawnSync(command, rest, {
+    cwd,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, LC_ALL: 'C.UTF-8' },
+  })
   return { ok: result.status === 0, output: `${result.stdout ?? ''}${result.stderr ?? ''}` }
 }
 
@@ -105,7 +111,12 @@ export async function startPostgres(home, { fresh = false, say = () => {}, port:
     const passwordFile = path.join(folder, 'password')
     fs.writeFileSync(passwordFile, secret, { mode: 0o600 })
     if (isRoot) spawnSync('chown', ['-R', 'postgres:postgres', folder])
-    const made = run(bin, 'initdb', ['-D', data, '-U', 'hailbank', '-A', 'scram-sha-256', '--pwfile', passwordFile, '-E', 'UTF8', '--locale', 'C.UTF-8'], folder)
+    const made = run(
+      bin,
+      'initdb',
+      ['-D', data, '-U', 'hailbank', '-A', 'scram-sha-256', '--pwfile', passwordFile, '-E', 'UTF8', '--locale', 'C.UTF-8'],
+      folder,
+    )
     fs.rmSync(passwordFile)
     if (!made.ok) throw new Error(`The database could not be made:\n${made.output}`)
     fs.writeFileSync(secretFile, secret, { mode: 0o600 })
@@ -125,7 +136,9 @@ export async function startPostgres(home, { fresh = false, say = () => {}, port:
   const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='${folder}'`
   const started = run(bin, 'pg_ctl', ['-D', data, '-l', path.join(folder, 'log'), '-w', '-t', '60', '-o', options, 'start'], folder)
   if (!started.ok) {
-    const log = fs.existsSync(path.join(folder, 'log')) ? fs.readFileSync(path.join(folder, 'log'), 'utf8').split('\n').slice(-6).join('\n') : ''
+    const log = fs.existsSync(path.join(folder, 'log'))
+      ? fs.readFileSync(path.join(folder, 'log'), 'utf8').split('\n').slice(-6).join('\n')
+      : ''
     throw new Error(`The database did not start:\n${started.output}${log}`)
   }
   return { url: url(port), stop, port }

@@ -4,15 +4,19 @@ import path from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
 
 /** Runs a program of Node to its end; false where it failed. */
-const succeeds = (args, env) => new Promise(resolve => {
-  spawn(process.execPath, args, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } }).once('close', code => resolve(code === 0))
-})
+const succeeds = (args, env) =>
+  new Promise(resolve => {
+    spawn(process.execPath, args, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } }).once('close', code =>
+      resolve(code === 0),
+    )
+  })
 
 /** Brings the database up to date and loads the demo where nobody is in it yet. */
 export async function prepareDatabase(url, say) {
   say('Bringing the database up to date')
   if (!(await succeeds(['scripts/migrate.mjs'], { DATABASE_URL: url }))) throw new Error('The database could not be brought up to date.')
-  if (!(await succeeds(['--import', 'jiti/register', 'demo/load.ts'], { DATABASE_URL: url }))) throw new Error('The demo could not be loaded.')
+  if (!(await succeeds(['--import', 'jiti/register', 'demo/load.ts'], { DATABASE_URL: url })))
+    throw new Error('The demo could not be loaded.')
 }
 
 /**
@@ -25,7 +29,9 @@ function run(args, { home, name, quiet = false, tied = false, env }) {
   const file = quiet || tied ? fs.openSync(log, 'a') : undefined
   const said = file ?? 'inherit'
   const child = spawn(process.execPath, tied ? ['--import', './scripts/tied.mjs', ...args] : args, {
-    detached: quiet || tied, stdio: ['ignore', said, said, ...(tied ? ['ipc'] : [])], env: { ...process.env, ...env },
+    detached: quiet || tied,
+    stdio: ['ignore', said, said, ...(tied ? ['ipc'] : [])],
+    env: { ...process.env, ...env },
   })
   if (quiet) child.unref()
   if (file !== undefined) fs.closeSync(file)
@@ -34,13 +40,28 @@ function run(args, { home, name, quiet = false, tied = false, env }) {
 
 /** Starts a process that does long work: films, and clips that are made playable. */
 export const startWorker = ({ home, url, ...how }) =>
-  run(['--import', 'jiti/register', 'server/jobs/worker.ts'], { home, name: 'worker', ...how, env: { NODE_ENV: 'production', DATABASE_URL: url } })
+  run(['--import', 'jiti/register', 'server/jobs/worker.ts'], {
+    home,
+    name: 'worker',
+    ...how,
+    env: { NODE_ENV: 'production', DATABASE_URL: url },
+  })
 
-/** Starts the built server and resolves when it answers; an error says where its words are, and holds what was started if that still runs. */
+/**
+ * Starts the built server and resolves when it answers; an error says where its words are, and holds what was started if that still runs.
+ */
 export async function startServer({ home, url, port, ...how }) {
   const started = run(['.output/server/index.mjs'], {
-    home, name: 'server', ...how, env: {
-      NODE_ENV: 'production', DATABASE_URL: url, HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port),
+    home,
+    name: 'server',
+    ...how,
+    env: {
+      NODE_ENV: 'production',
+      DATABASE_URL: url,
+      HOST: '127.0.0.1',
+      NITRO_HOST: '127.0.0.1',
+      PORT: String(port),
+      NITRO_PORT: String(port),
       HAILBANK_DEMO: process.env.HAILBANK_DEMO ?? '1',
     },
   })
@@ -48,7 +69,8 @@ export async function startServer({ home, url, port, ...how }) {
   const where = how.quiet || how.tied ? ` See ${log}.` : ''
   const address = `http://127.0.0.1:${port}`
   for (let attempt = 0; attempt < 600; attempt++) {
-    if (child.exitCode !== null || child.signalCode !== null) throw Object.assign(new Error(`The server ended at once.${where}`), { started })
+    if (child.exitCode !== null || child.signalCode !== null)
+      throw Object.assign(new Error(`The server ended at once.${where}`), { started })
     // Refused until it listens.
     const answer = await fetch(`${address}/api/health`).catch(error => {
       if (error.name === 'TypeError') return null

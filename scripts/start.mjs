@@ -8,7 +8,10 @@ import { prepareDatabase, startServer, startWorker } from './serve.mjs'
 /** npm start: brings all up that Hailbank is made of, keeps it running, and takes all of it down again when it ends itself. */
 const say = words => console.log(words)
 // A terminal that was closed takes no more words.
-for (const stream of [process.stdout, process.stderr]) stream.on('error', error => { if (error.code !== 'EIO' && error.code !== 'EPIPE') throw error })
+for (const stream of [process.stdout, process.stderr])
+  stream.on('error', error => {
+    if (error.code !== 'EIO' && error.code !== 'EPIPE') throw error
+  })
 
 const home = process.env.HAILBANK_HOME ?? '.hailbank'
 const fresh = process.argv.includes('--fresh')
@@ -29,7 +32,11 @@ async function end(code) {
 
 const other = claim(home)
 if (other) {
-  say(other.address ? `Hailbank is running already, at ${other.address}. npm stop ends it.` : `Hailbank is being started already, by process ${other.pid}.`)
+  say(
+    other.address
+      ? `Hailbank is running already, at ${other.address}. npm stop ends it.`
+      : `Hailbank is being started already, by process ${other.pid}.`,
+  )
   if (fresh) say('It has to be stopped before it can begin again with the demo.')
   process.exit(fresh ? 1 : 0)
 }
@@ -78,10 +85,21 @@ try {
   noteAddress(home, server.address)
   say('')
   say(`Hailbank is at ${server.address}`)
-  if ((process.env.HAILBANK_DEMO ?? '1') !== '0') say('Demo sign-in: ines@velmoor.example, password harbour-demo (or one press on the page)')
+  if ((process.env.HAILBANK_DEMO ?? '1') !== '0')
+    say('Demo sign-in: ines@velmoor.example, password harbour-demo (or one press on the page)')
   say('Ctrl-C stops it')
 } catch (error) {
-  if (error.started) kept.push(keepRunning('server', error.started, async () => { throw error }, () => {}))
+  if (error.started)
+    kept.push(
+      keepRunning(
+        'server',
+        error.started,
+        async () => {
+          throw error
+        },
+        () => {},
+      ),
+    )
   if (!ending) console.error(error.message)
   await end(1)
 }

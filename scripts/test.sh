@@ -9,7 +9,8 @@ trap 'kill $building 2>/dev/null || true' EXIT
 say "Types"
 npx tsc -p core
 npx vue-tsc --build --noEmit
-say "Lint"
+say "Format and lint"
+npx prettier --check --log-level warn .
 npx eslint .
 say "Unit tests"
 npx vitest run

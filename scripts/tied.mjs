@@ -6,7 +6,8 @@ function end() {
   // What does not end in order, whatever it waits for, is ended all the same.
   setTimeout(() => process.kill(process.pid, 'SIGKILL'), 8000).unref()
 }
-// Threads of such a process load this too, and are tied to it already. Whoever started it may be gone before anybody here could hear of that.
+// Threads of such a process load this too, and are tied to it already. Whoever started it may be gone before anybody here could hear of
+// that.
 if (isMainThread) {
   if (process.connected) process.once('disconnect', end)
   else process.kill(process.pid, 'SIGKILL')

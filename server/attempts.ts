@@ -1,16 +1,26 @@
 import { setTimeout as pause } from 'node:timers/promises'
-import type { RateLimiterRes } from 'rate-limiter-flexible';
+import type { RateLimiterRes } from 'rate-limiter-flexible'
 import { RateLimiterPostgres } from 'rate-limiter-flexible'
 import { database } from './database/connection'
 
 /** The limiter's own client speaks as `pg` does; ours is Postgres.js. */
 const client = {
-  query: async ({ text, values }: { text: string, values: unknown[] }) => {
+  query: async ({ text, values }: { text: string; values: unknown[] }) => {
     const rows = await database().unsafe(text, values as never)
     return { rows, rowCount: rows.count }
   },
 }
-const limiter = (keyPrefix: string, duration: number) => new RateLimiterPostgres({ storeClient: client, storeType: 'client', tableName: 'attempts', tableCreated: true, keyPrefix, points: 1_000_000, duration, clearExpiredByTimeout: false })
+const limiter = (keyPrefix: string, duration: number) =>
+  new RateLimiterPostgres({
+    storeClient: client,
+    storeType: 'client',
+    tableName: 'attempts',
+    tableCreated: true,
+    keyPrefix,
+    points: 1_000_000,
+    duration,
+    clearExpiredByTimeout: false,
+  })
 
 /** Failed attempts are remembered for a quarter of an hour, by account and by address, in the database: a restart forgets none. */
 const limits = { account: limiter('account', 15 * 60), address: limiter('address', 15 * 60) }
@@ -19,9 +29,11 @@ const free = { account: 5, address: 20 }
 const longest = 10_000
 
 /** Milliseconds to wait after so many failures. */
-export const waitAfter = (failures: number, without: number) => (failures < without ? 0 : Math.min(longest, 250 * 2 ** (failures - without)))
+export const waitAfter = (failures: number, without: number) =>
+  failures < without ? 0 : Math.min(longest, 250 * 2 ** (failures - without))
 
-const failuresOf = async (kind: keyof typeof limits, key: string) => ((await limits[kind].get(key)) as RateLimiterRes | null)?.consumedPoints ?? 0
+const failuresOf = async (kind: keyof typeof limits, key: string) =>
+  ((await limits[kind].get(key)) as RateLimiterRes | null)?.consumedPoints ?? 0
 
 /** Attempts of one address that wait at once; who has more of them open is no person. */
 const mostWaiting = 10
@@ -47,5 +59,6 @@ export async function takeTurn(account: string, address: string): Promise<boolea
   }
 }
 
-export const countFailure = (account: string, address: string) => Promise.all([limits.account.consume(account), limits.address.consume(address)])
+export const countFailure = (account: string, address: string) =>
+  Promise.all([limits.account.consume(account), limits.address.consume(address)])
 export const forgetFailures = (account: string) => limits.account.delete(account)

@@ -5,9 +5,19 @@ import { collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client'
 export const registry = new Registry()
 collectDefaultMetrics({ register: registry, prefix: 'hailbank_' })
 
-export const requestSeconds = new Histogram({ name: 'hailbank_request_seconds', help: 'How long requests took, seconds', labelNames: ['method', 'status'], buckets: [0.01, 0.05, 0.2, 1, 5, 30], registers: [registry] })
+export const requestSeconds = new Histogram({
+  name: 'hailbank_request_seconds',
+  help: 'How long requests took, seconds',
+  labelNames: ['method', 'status'],
+  buckets: [0.01, 0.05, 0.2, 1, 5, 30],
+  registers: [registry],
+})
 export const openDecks = new Gauge({ name: 'hailbank_open_decks', help: 'Live documents that are open here', registers: [registry] })
-export const connectedBrowsers = new Gauge({ name: 'hailbank_connected_browsers', help: 'Sockets on live documents', registers: [registry] })
+export const connectedBrowsers = new Gauge({
+  name: 'hailbank_connected_browsers',
+  help: 'Sockets on live documents',
+  registers: [registry],
+})
 
 const delay = monitorEventLoopDelay({ resolution: 10 })
 delay.enable()

@@ -14,5 +14,7 @@ describe('passwords', () => {
     expect(a).not.toContain('harbour')
   })
 
-  it.each(['', 'scrypt$', 'plain$x$y', 'scrypt$AAAA$AAAA'])('no password opens a damaged hash: “%s”', async hash => expect(await isPassword('anything', hash)).toBe(false))
+  it.each(['', 'scrypt$', 'plain$x$y', 'scrypt$AAAA$AAAA'])('no password opens a damaged hash: “%s”', async hash =>
+    expect(await isPassword('anything', hash)).toBe(false),
+  )
 })

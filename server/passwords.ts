@@ -8,9 +8,10 @@ export const passwordSchema = z.string().min(10, 'A password has at least 10 let
 const cost = { N: 2 ** 15, r: 8, p: 3, maxmem: 128 * 2 ** 20 }
 const length = 64
 
-const derive = (password: string, salt: Buffer) => new Promise<Buffer>((resolve, reject) => {
-  scrypt(password.normalize('NFKC'), salt, length, cost, (error, key) => (error ? reject(error) : resolve(key)))
-})
+const derive = (password: string, salt: Buffer) =>
+  new Promise<Buffer>((resolve, reject) => {
+    scrypt(password.normalize('NFKC'), salt, length, cost, (error, key) => (error ? reject(error) : resolve(key)))
+  })
 
 /** A salted scrypt hash, as `scrypt$<salt>$<key>` in base64url. */
 export async function hashOf(password: string): Promise<string> {

@@ -32,6 +32,9 @@ export async function bearer(event: H3Event) {
 
 /** The same by a header of cookies, for sockets. */
 export async function bearerByHeader(header: string | null) {
-  const token = header?.split(';').map(part => part.trim().split('=')).find(([name]) => name === cookieName())?.[1]
+  const token = header
+    ?.split(';')
+    .map(part => part.trim().split('='))
+    .find(([name]) => name === cookieName())?.[1]
   return token && tokenPattern.test(token) ? await bearerOf(token) : undefined
 }

@@ -9,8 +9,20 @@ import ElementView from './ElementView.vue'
 import GroundView from './elements/GroundView.vue'
 import { redrawKey, stageHostKey, type Redraw } from './host'
 
-/** `whole` shows all of a board, as it is worked on; `frame` is what to show until the first call of `apply`; `editing` is an element whose content is shown elsewhere; `tries` are fields tried out before they are kept. */
-const props = defineProps<{ deck: Deck, slide: string, prompts?: boolean, whole?: boolean, frame?: Frame | null, editing?: string | null, scale?: number, tries?: Tries }>()
+/**
+ * `whole` shows all of a board, as it is worked on; `frame` is what to show until the first call of `apply`; `editing` is an element whose
+ * content is shown elsewhere; `tries` are fields tried out before they are kept.
+ */
+const props = defineProps<{
+  deck: Deck
+  slide: string
+  prompts?: boolean
+  whole?: boolean
+  frame?: Frame | null
+  editing?: string | null
+  scale?: number
+  tries?: Tries
+}>()
 const host = inject(stageHostKey)!
 
 const root = ref<HTMLElement>()
@@ -32,7 +44,9 @@ const members = computed(() => {
 })
 const ground = computed(() => {
   const slide = slideOrStandIn(props.deck, props.slide)
-  return slide ? { color: groundOf(props.deck, slide), backdrop: backdropOf(props.deck, slide), palette: themeUnder(props.deck, slide.id).palette } : null
+  return slide
+    ? { color: groundOf(props.deck, slide), backdrop: backdropOf(props.deck, slide), palette: themeUnder(props.deck, slide.id).palette }
+    : null
 })
 /** The theme as it is seen on this slide's ground. */
 const theme = computed(() => {
@@ -64,10 +78,21 @@ function collect() {
     const id = moving.dataset.element!
     const parts: ElementNodes['parts'] = []
     const inGroup = members.value.has(id)
-    if (!inGroup) for (const node of moving.querySelectorAll<HTMLElement | SVGElement>('[data-part]')) (parts[Number(node.dataset.part)] ??= []).push(node)
+    if (!inGroup)
+      for (const node of moving.querySelectorAll<HTMLElement | SVGElement>('[data-part]'))
+        (parts[Number(node.dataset.part)] ??= []).push(node)
     const counting = score.value.tracks.get(id)?.cues.some(({ cue }) => cue.effect === 'count-up')
-    const runs = counting ? Array.from(moving.querySelectorAll<HTMLElement>('.stage-run'), node => ({ node, text: node.textContent ?? '', part: Number(node.dataset.of ?? 0) })) : []
-    const said = inGroup || !score.value.tracks.get(id)?.said.length ? [] : Array.from(moving.querySelectorAll<HTMLElement>(':scope > .stage-text > .stage-said'))
+    const runs = counting
+      ? Array.from(moving.querySelectorAll<HTMLElement>('.stage-run'), node => ({
+          node,
+          text: node.textContent ?? '',
+          part: Number(node.dataset.of ?? 0),
+        }))
+      : []
+    const said =
+      inGroup || !score.value.tracks.get(id)?.said.length
+        ? []
+        : Array.from(moving.querySelectorAll<HTMLElement>(':scope > .stage-text > .stage-said'))
     nodes.set(id, { moving, parts: Array.from(parts, list => list ?? []), said, runs, redraw: redraws.get(id) ?? null })
   }
 }
@@ -78,10 +103,14 @@ function apply(frame: Frame | null) {
   for (const [id, node] of nodes) applyElementFrame(node, frame?.elements.get(id), theme.value.palette, frame?.voice)
   const camera = frame?.camera
   const { width, height } = size.value
-  const moved = camera && !props.whole ? `translate(${width / 2}px,${height / 2}px)${camera.angle ? ` rotate(${-camera.angle}deg)` : ''} scale(${camera.scale}) translate(${-camera.x}px,${-camera.y}px)` : ''
+  const moved =
+    camera && !props.whole
+      ? `translate(${width / 2}px,${height / 2}px)${camera.angle ? ` rotate(${-camera.angle}deg)` : ''} scale(${camera.scale}) translate(${-camera.x}px,${-camera.y}px)`
+      : ''
   if (within.value && within.value.style.transform !== moved) within.value.style.transform = moved
   const share = frame?.ground ?? 1
-  if (share !== groundShown) root.value?.querySelector<HTMLElement>('.stage-ground')?.style.setProperty('opacity', share === 1 ? '' : String(share))
+  if (share !== groundShown)
+    root.value?.querySelector<HTMLElement>('.stage-ground')?.style.setProperty('opacity', share === 1 ? '' : String(share))
   groundShown = share
 }
 
@@ -101,17 +130,52 @@ onUpdated(() => {
   if (current || !props.tries) renew()
 })
 watch(score, renew, { flush: 'post' })
-watch(() => props.frame, frame => apply(frame ?? null))
+watch(
+  () => props.frame,
+  frame => apply(frame ?? null),
+)
 defineExpose({ apply })
 </script>
 
 <template>
-  <div ref="root" class="stage-slide" :style="{ width: `${seen.width}px`, height: `${seen.height}px`}">
+  <div ref="root" class="stage-slide" :style="{ width: `${seen.width}px`, height: `${seen.height}px` }">
     <div v-if="isBoard && ground" class="stage-beyond" :style="{ background: cssColor(ground.color, ground.palette) }" />
     <div ref="within" class="stage-within" :style="isBoard ? { width: `${extent.width}px`, height: `${extent.height}px` } : undefined">
-      <GroundView v-if="ground" :ground="ground.color" :backdrop="ground.backdrop" :palette="ground.palette" :size="extent" :host="host()" :scale="scale ?? 1" />
-      <ElementView v-for="element in standing" :key="element.id" :deck="deck" :theme="theme" :element="element" :members="members" :score="score" :host="host()" :prompts="!!prompts" :editing="editing ?? null" :scale="scale ?? 1" />
+      <GroundView
+        v-if="ground"
+        :ground="ground.color"
+        :backdrop="ground.backdrop"
+        :palette="ground.palette"
+        :size="extent"
+        :host="host()"
+        :scale="scale ?? 1"
+      />
+      <ElementView
+        v-for="element in standing"
+        :key="element.id"
+        :deck="deck"
+        :theme="theme"
+        :element="element"
+        :members="members"
+        :score="score"
+        :host="host()"
+        :prompts="!!prompts"
+        :editing="editing ?? null"
+        :scale="scale ?? 1"
+      />
     </div>
-    <ElementView v-for="element in before" :key="element.id" :deck="deck" :theme="theme" :element="element" :members="members" :score="score" :host="host()" :prompts="!!prompts" :editing="null" :scale="scale ?? 1" />
+    <ElementView
+      v-for="element in before"
+      :key="element.id"
+      :deck="deck"
+      :theme="theme"
+      :element="element"
+      :members="members"
+      :score="score"
+      :host="host()"
+      :prompts="!!prompts"
+      :editing="null"
+      :scale="scale ?? 1"
+    />
   </div>
 </template>

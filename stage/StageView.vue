@@ -3,13 +3,26 @@ import { computed, inject, nextTick, ref, shallowRef } from 'vue'
 import { cssColor } from '#core/color'
 import type { Deck } from '#core/model'
 import { themeUnder } from '#core/resolved'
-import { carriedFrames, easingOf, frameIn, gone, lastMoment, still, transitionNamed, transitionProgress, type Moment, type Rundown, type SlideFrame, type TransitionFrame } from '#core/timing'
+import {
+  carriedFrames,
+  easingOf,
+  frameIn,
+  gone,
+  lastMoment,
+  still,
+  transitionNamed,
+  transitionProgress,
+  type Moment,
+  type Rundown,
+  type SlideFrame,
+  type TransitionFrame,
+} from '#core/timing'
 import { polygonCss } from './apply-frame'
 import { stageHostKey } from './host'
 import SlideView from './SlideView.vue'
 
 /** A deck at a moment, `width` px wide, with the transition that the moment stands in. */
-const props = defineProps<{ deck: Deck, plan: Rundown, width: number }>()
+const props = defineProps<{ deck: Deck; plan: Rundown; width: number }>()
 
 const size = computed(() => props.deck.info.info!.size)
 const scale = computed(() => props.width / size.value.width)
@@ -28,7 +41,11 @@ function place(id: string, frame: SlideFrame, front: boolean) {
   node.style.transform = transformOf(frame)
   node.style.transformOrigin = `${frame.originX * 100}% ${frame.originY * 100}%`
   node.style.filter = frame.blur ? `blur(${frame.blur * scale.value}px)` : ''
-  node.style.clipPath = frame.mask ? polygonCss(frame.mask) : frame.cut ? `inset(${frame.cut.top * 100}% ${frame.cut.right * 100}% ${frame.cut.bottom * 100}% ${frame.cut.left * 100}%)` : ''
+  node.style.clipPath = frame.mask
+    ? polygonCss(frame.mask)
+    : frame.cut
+      ? `inset(${frame.cut.top * 100}% ${frame.cut.right * 100}% ${frame.cut.bottom * 100}% ${frame.cut.left * 100}%)`
+      : ''
   node.style.zIndex = front ? '2' : '1'
 }
 
@@ -84,9 +101,10 @@ async function show(moment: Moment): Promise<void> {
   const kind = wished.carries && (before.score.board || slide.score.board) ? transitionNamed('crossfade') : wished
   const eased = easingOf(record.easing)(progress)
   const ended = frameIn(before, lastMoment(before.score))
-  const frames = kind.carries && eased > 0 && eased < 1
-    ? carriedFrames(props.deck, { score: before.score, frame: ended }, { score: slide.score, frame }, eased, host().measurer)
-    : { from: ended, to: frame }
+  const frames =
+    kind.carries && eased > 0 && eased < 1
+      ? carriedFrames(props.deck, { score: before.score, frame: ended }, { score: slide.score, frame }, eased, host().measurer)
+      : { from: ended, to: frame }
   views[slide.slide]?.apply(frames.to)
   views[before.slide]?.apply(frames.from)
   const { from, to, front, veil: color } = kind.apply(eased, record.options ?? {})
@@ -99,9 +117,30 @@ defineExpose({ show })
 
 <template>
   <div class="stage-view" :style="{ width: `${width}px`, height: `${size.height * scale}px` }">
-    <div v-for="id in mounted" :key="id" :ref="node => { frames[id] = node as HTMLElement | null }" class="stage-layer" :style="{ visibility: 'hidden' }" :data-slide="id" :aria-hidden="id === shown ? undefined : true">
+    <div
+      v-for="id in mounted"
+      :key="id"
+      :ref="
+        node => {
+          frames[id] = node as HTMLElement | null
+        }
+      "
+      class="stage-layer"
+      :style="{ visibility: 'hidden' }"
+      :data-slide="id"
+      :aria-hidden="id === shown ? undefined : true"
+    >
       <div class="stage-scaled" :style="{ transform: `scale(${scale})` }">
-        <SlideView :ref="view => { views[id] = view as never }" :deck="deck" :slide="id" :scale="scale" />
+        <SlideView
+          :ref="
+            view => {
+              views[id] = view as never
+            }
+          "
+          :deck="deck"
+          :slide="id"
+          :scale="scale"
+        />
       </div>
     </div>
     <div ref="veil" class="stage-veil" :style="{ visibility: 'hidden' }" />

@@ -9,13 +9,18 @@ import { applyElementFrame, polygonCss, type ElementNodes } from './apply-frame'
 const { palette } = houseTheme
 let nodes: ElementNodes
 beforeEach(() => {
-  document.body.innerHTML = '<div class="stage-slide"><div class="stage-moving"><span class="stage-run" data-part="0">One</span><span class="stage-run" data-part="1">Two 20</span></div></div>'
+  document.body.innerHTML =
+    '<div class="stage-slide"><div class="stage-moving"><span class="stage-run" data-part="0">One</span><span class="stage-run" data-part="1">Two 20</span></div></div>'
   const moving = document.querySelector<HTMLElement>('.stage-moving')!
   const parts = [...moving.querySelectorAll<HTMLElement>('span')]
   nodes = { moving, parts: parts.map(node => [node]), runs: [{ node: parts[1]!, text: 'Two 20', part: 1 }], said: [], redraw: null }
 })
 const whole = (fields: Partial<PartFrame>, parts: readonly Partial<PartFrame>[] | null = null): ElementFrame => ({
-  whole: { ...restingPart(), ...fields }, parts: parts && parts.map(part => ({ ...restingPart(), ...part })), partsBy: null, chart: null, media: null,
+  whole: { ...restingPart(), ...fields },
+  parts: parts && parts.map(part => ({ ...restingPart(), ...part })),
+  partsBy: null,
+  chart: null,
+  media: null,
 })
 const show = (frame: ElementFrame | undefined) => applyElementFrame(nodes, frame, palette)
 const styleOf = (node: Element) => node.getAttribute('style') ?? ''
@@ -40,8 +45,23 @@ describe('a frame on an element', () => {
   it('shows what a cut or a mask leaves of it; a mask goes first', () => {
     show(whole({ cut: { top: 0, right: 0.25, bottom: 0, left: 0.1 } }))
     expect(nodes.moving.style.clipPath).toBe('inset(0% 25% 0% 10%)')
-    show(whole({ cut: { top: 0, right: 0.25, bottom: 0, left: 0.1 }, mask: [[0, 0], [1, 0], [0.5, 1]] }))
-    expect(nodes.moving.style.clipPath).toBe(polygonCss([[0, 0], [1, 0], [0.5, 1]]))
+    show(
+      whole({
+        cut: { top: 0, right: 0.25, bottom: 0, left: 0.1 },
+        mask: [
+          [0, 0],
+          [1, 0],
+          [0.5, 1],
+        ],
+      }),
+    )
+    expect(nodes.moving.style.clipPath).toBe(
+      polygonCss([
+        [0, 0],
+        [1, 0],
+        [0.5, 1],
+      ]),
+    )
     expect(nodes.moving.style.clipPath).toContain('polygon(')
   })
 
@@ -78,7 +98,15 @@ describe('a tint', () => {
 })
 
 describe('strokes', () => {
-  const stroke = (fields: object) => ({ path: 'M0 0L10 0', color: { role: 'accent1' as const }, width: 4, drawn: 0.5, opacity: 1, beneath: false, ...fields })
+  const stroke = (fields: object) => ({
+    path: 'M0 0L10 0',
+    color: { role: 'accent1' as const },
+    width: 4,
+    drawn: 0.5,
+    opacity: 1,
+    beneath: false,
+    ...fields,
+  })
 
   it('are drawn over the element or beneath it, as far as they have come, and are gone at rest', () => {
     show(whole({ strokes: [stroke({}), stroke({ beneath: true, width: 40 })] }))
@@ -108,7 +136,11 @@ describe('strokes', () => {
 
 describe('whatever is shown before', () => {
   it('a frame looks the same: seeking is playing, on the nodes as well', () => {
-    const room = { box: { x: 100, y: 100, width: 400, height: 100, angle: 0 }, size: { width: 1920, height: 1080 }, lines: [{ x: 0, y: 0, width: 300, height: 60 }] }
+    const room = {
+      box: { x: 100, y: 100, width: 400, height: 100, angle: 0 },
+      size: { width: 1920, height: 1080 },
+      lines: [{ x: 0, y: 0, width: 300, height: 60 }],
+    }
     const at = (index: number, progress: number): ElementFrame => {
       const part = restingPart()
       effects[index % effects.length]!.apply(part, progress, {}, room)
@@ -117,31 +149,49 @@ describe('whatever is shown before', () => {
     }
     const share = fc.double({ min: 0, max: 1, noNaN: true })
     // To turn about the middle is the same written out or not.
-    const written = (css: string) => css.split(';').map(line => line.trim()).filter(line => line && !line.startsWith('transform-origin: 50% 50%')).sort()
+    const written = (css: string) =>
+      css
+        .split(';')
+        .map(line => line.trim())
+        .filter(line => line && !line.startsWith('transform-origin: 50% 50%'))
+        .sort()
     const look = () => nodes.moving.outerHTML.replace(/stage-tint-\d+/g, 'stage-tint')
-    fc.assert(fc.property(fc.array(fc.tuple(fc.nat(), share), { minLength: 1, maxLength: 5 }), fc.nat(), share, (before, effect, progress) => {
-      show(undefined)
-      show(at(effect, progress))
-      const alone = look()
-      const plain = styleOf(nodes.moving)
-      show(undefined)
-      for (const [other, moment] of before) show(at(other, moment))
-      show(at(effect, progress))
-      if (!at(effect, progress).whole.visible) {
-        expect(nodes.moving.style.visibility).toBe('hidden')
-        return
-      }
-      expect(written(styleOf(nodes.moving))).toEqual(written(plain))
-      expect(look().match(/<path/g)?.length ?? 0).toBe(alone.match(/<path/g)?.length ?? 0)
-    }), { numRuns: 200 })
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat(), share), { minLength: 1, maxLength: 5 }), fc.nat(), share, (before, effect, progress) => {
+        show(undefined)
+        show(at(effect, progress))
+        const alone = look()
+        const plain = styleOf(nodes.moving)
+        show(undefined)
+        for (const [other, moment] of before) show(at(other, moment))
+        show(at(effect, progress))
+        if (!at(effect, progress).whole.visible) {
+          expect(nodes.moving.style.visibility).toBe('hidden')
+          return
+        }
+        expect(written(styleOf(nodes.moving))).toEqual(written(plain))
+        expect(look().match(/<path/g)?.length ?? 0).toBe(alone.match(/<path/g)?.length ?? 0)
+      }),
+      { numRuns: 200 },
+    )
   })
 })
 
 describe('an element that a hand draws', () => {
-  const drawing = handDrawing([{ d: 'M0 0H100', color: '#112233', width: 2 }, { d: 'M0 50H100', color: '#112233', width: 2, covers: '#ffffff' }, { d: 'M0 90H100', color: '#112233', width: 2 }])
-  const drawn = (come: number, more: object = {}) => whole({ drawn: { drawing, come, lines: 1, thick: 1, color: null, filled: 0, sweeps: false, nib: { name: 'pencil', x: 10, y: 20 }, ...more } })
+  const drawing = handDrawing([
+    { d: 'M0 0H100', color: '#112233', width: 2 },
+    { d: 'M0 50H100', color: '#112233', width: 2, covers: '#ffffff' },
+    { d: 'M0 90H100', color: '#112233', width: 2 },
+  ])
+  const drawn = (come: number, more: object = {}) =>
+    whole({
+      drawn: { drawing, come, lines: 1, thick: 1, color: null, filled: 0, sweeps: false, nib: { name: 'pencil', x: 10, y: 20 }, ...more },
+    })
   const lines = () => [...nodes.moving.querySelectorAll<SVGPathElement>('.stage-drawing-lines path')]
-  const seen = () => lines().map(path => (path.style.visibility === 'hidden' ? 0 : path.style.strokeDasharray ? Number(path.style.strokeDasharray.split(' ')[0]) : 1))
+  const seen = () =>
+    lines().map(path =>
+      path.style.visibility === 'hidden' ? 0 : path.style.strokeDasharray ? Number(path.style.strokeDasharray.split(' ')[0]) : 1,
+    )
 
   it('shows strokes as far as the hand has come, whatever it was sought from, over content that is not there yet', () => {
     show(drawn(50))

@@ -15,7 +15,7 @@ export interface ElementNodes {
   /** By part index, the nodes that make it up. */
   parts: (HTMLElement | SVGElement)[][]
   /** Runs that may hold numbers, with what they say at rest. */
-  runs: { node: HTMLElement, text: string, part: number }[]
+  runs: { node: HTMLElement; text: string; part: number }[]
   /** Of a text that says something else later: its own words, then the others in turn. */
   said: HTMLElement[]
   /** Draws what draws itself, as a chart or a film; null where it is none. */
@@ -59,7 +59,12 @@ function applyPart(node: HTMLElement | SVGElement, part: PartFrame, palette: Pal
   applied.set(node, part)
   if (!before.visible) style.visibility = ''
   if (before.opacity !== part.opacity) style.opacity = part.opacity === 1 ? '' : String(round(part.opacity))
-  if (before.cut !== part.cut || before.mask !== part.mask) style.clipPath = part.mask ? polygonCss(part.mask) : part.cut ? `inset(${percent(part.cut.top)} ${percent(part.cut.right)} ${percent(part.cut.bottom)} ${percent(part.cut.left)})` : ''
+  if (before.cut !== part.cut || before.mask !== part.mask)
+    style.clipPath = part.mask
+      ? polygonCss(part.mask)
+      : part.cut
+        ? `inset(${percent(part.cut.top)} ${percent(part.cut.right)} ${percent(part.cut.bottom)} ${percent(part.cut.left)})`
+        : ''
   if (before.blur !== part.blur || before.tint !== part.tint) {
     const tint = part.tint && tintFilter(node, cssColor(part.tint.color, palette), part.tint.amount)
     style.filter = [part.blur ? `blur(${round(part.blur)}px)` : '', tint ?? ''].filter(Boolean).join(' ')
@@ -70,7 +75,8 @@ function applyPart(node: HTMLElement | SVGElement, part: PartFrame, palette: Pal
   }
   const transform = transformOf(part)
   if (style.transform !== transform) style.transform = transform
-  if (before.originX !== part.originX || before.originY !== part.originY) style.transformOrigin = `${percent(part.originX)} ${percent(part.originY)}`
+  if (before.originX !== part.originX || before.originY !== part.originY)
+    style.transformOrigin = `${percent(part.originX)} ${percent(part.originY)}`
 }
 
 /** A mark of a chart grows from its baseline; its amount rides on its end and its name stands still. */
@@ -79,7 +85,10 @@ function applyMark(group: HTMLElement | SVGElement, part: PartFrame) {
   const bar = group.querySelector<SVGRectElement>('.chart-bar')
   if (!bar) return
   bar.style.transform = part.scaleX !== 1 || part.scaleY !== 1 ? `scale(${round(part.scaleX)},${round(part.scaleY)})` : ''
-  const shift = (1 - part.scaleY) * Number(bar.getAttribute('height')) * (bar.style.transformOrigin.endsWith('100%') || bar.style.transformOrigin.endsWith('100% 0px') ? 1 : -1)
+  const shift =
+    (1 - part.scaleY) *
+    Number(bar.getAttribute('height')) *
+    (bar.style.transformOrigin.endsWith('100%') || bar.style.transformOrigin.endsWith('100% 0px') ? 1 : -1)
   for (const label of group.querySelectorAll<SVGTextElement>('.chart-label[data-kind=value]')) {
     label.style.transform = shift ? `translate(0,${round(shift)}px)` : ''
     label.style.opacity = part.scaleY < 0.15 ? '0' : ''
@@ -142,7 +151,8 @@ export function applyElementFrame(nodes: ElementNodes, frame: ElementFrame | und
   nodes.redraw?.(frame?.whole.visible ? frame : null, voice)
   if (frame && !frame.whole.visible) return
   // Of what is not seen nothing is drawn, just as nothing else of it is written.
-  if (strokes !== (frame?.whole.strokes ?? null)) for (const beneath of [true, false]) applyStrokes(nodes.moving, frame?.whole.strokes ?? [], beneath, palette)
+  if (strokes !== (frame?.whole.strokes ?? null))
+    for (const beneath of [true, false]) applyStrokes(nodes.moving, frame?.whole.strokes ?? [], beneath, palette)
   if (drawn !== (frame?.whole.drawn ?? null)) applyDrawn(nodes.moving, frame?.whole.drawn ?? null, palette)
   nodes.parts.forEach((list, index) => {
     const part = frame?.parts?.[index] ?? rest

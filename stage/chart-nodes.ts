@@ -17,7 +17,12 @@ const set = (node: Element, name: string, value: string | number) => {
 }
 
 /** The first nodes of a parent with a class, made or taken away until there are `count`. */
-function nodes<K extends keyof SVGElementTagNameMap>(parent: SVGElement, name: K, className: string, count: number): SVGElementTagNameMap[K][] {
+function nodes<K extends keyof SVGElementTagNameMap>(
+  parent: SVGElement,
+  name: K,
+  className: string,
+  count: number,
+): SVGElementTagNameMap[K][] {
   const found = Array.from(parent.children).filter(child => child.getAttribute('class') === className) as SVGElementTagNameMap[K][]
   while (found.length > count) found.pop()!.remove()
   while (found.length < count) {

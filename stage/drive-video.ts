@@ -15,7 +15,7 @@ const playable = expected('NotAllowedError', 'AbortError', 'NotSupportedError')
  * Brings a video to where its clip is. `live`: time runs by itself, so it plays, kept in step by running a little faster or
  * slower; else it is sought to its place and stands.
  */
-export function driveVideo(video: HTMLVideoElement, clip: ClipMoment, how: { live: boolean, speed: number, volume: number }) {
+export function driveVideo(video: HTMLVideoElement, clip: ClipMoment, how: { live: boolean; speed: number; volume: number }) {
   if (!how.live || !clip.running) {
     if (!video.paused) video.pause()
     const place = Number.isFinite(video.duration) ? Math.min(clip.at, Math.max(0, video.duration - same)) : clip.at

@@ -100,14 +100,19 @@ function hold(layer: Layer, nib: Drawn['nib']) {
   if (!nib) return
   if (layer.nibName !== nib.name) {
     layer.nibName = nib.name
-    layer.nib.replaceChildren(...nibNamed(nib.name).parts.map(part => {
-      const path = document.createElementNS(space, 'path')
-      path.setAttribute('d', part.d)
-      path.setAttribute('fill', part.fill)
-      return path
-    }))
+    layer.nib.replaceChildren(
+      ...nibNamed(nib.name).parts.map(part => {
+        const path = document.createElementNS(space, 'path')
+        path.setAttribute('d', part.d)
+        path.setAttribute('fill', part.fill)
+        return path
+      }),
+    )
   }
-  layer.nib.setAttribute('transform', `translate(${Math.round(nib.x * 10) / 10} ${Math.round(nib.y * 10) / 10}) rotate(${nib.name === 'hand' ? handLean : lean})`)
+  layer.nib.setAttribute(
+    'transform',
+    `translate(${Math.round(nib.x * 10) / 10} ${Math.round(nib.y * 10) / 10}) rotate(${nib.name === 'hand' ? handLean : lean})`,
+  )
 }
 
 /** How what an element shows itself is seen: through its opacity, or swept over from the left; as composed at 1. */

@@ -2,7 +2,8 @@ import { fallbackFonts } from '#core/fonts'
 import { rememberingMeasurer, type Measurer } from '#core/text'
 
 /** The CSS font list of a family, with what to fall back to for scripts that it lacks. */
-export const fontStack = (family: string) => `"${family}", "Hanken Grotesk", ${fallbackFonts.map(font => `"${font.family}"`).join(', ')}, system-ui, sans-serif`
+export const fontStack = (family: string) =>
+  `"${family}", "Hanken Grotesk", ${fallbackFonts.map(font => `"${font.family}"`).join(', ')}, system-ui, sans-serif`
 
 /** Measures with a canvas, in the fonts that this page has loaded. Make a new one when fonts have arrived. */
 export function browserMeasurer(): Measurer {

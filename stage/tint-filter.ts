@@ -21,7 +21,14 @@ export function tintFilter(node: HTMLElement | SVGElement, color: string, amount
       parent.append(made)
       return made
     }
-    const filter = put(drawing, 'filter', { 'id': id, 'x': '-20%', 'y': '-20%', 'width': '140%', 'height': '140%', 'color-interpolation-filters': 'sRGB' })
+    const filter = put(drawing, 'filter', {
+      id: id,
+      x: '-20%',
+      y: '-20%',
+      width: '140%',
+      height: '140%',
+      'color-interpolation-filters': 'sRGB',
+    })
     const flood = put(filter, 'feFlood', { result: 'color' })
     put(filter, 'feComposite', { in: 'color', in2: 'SourceAlpha', operator: 'in', result: 'laid' })
     const merge = put(filter, 'feMerge', {})

@@ -5,10 +5,20 @@ import { enter } from './support/people'
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 const views = [
-  '/', '/media', '/screens', '/people', '/account', ...['outline', 'compose', 'time', 'check', 'deliver'].map(phase => `/decks/demo-seasons?phase=${phase}`),
+  '/',
+  '/media',
+  '/screens',
+  '/people',
+  '/account',
+  ...['outline', 'compose', 'time', 'check', 'deliver'].map(phase => `/decks/demo-seasons?phase=${phase}`),
   ...['palette', 'fonts', 'styles', 'ground', 'brand', 'layouts'].map(desk => `/decks/demo-briefing?phase=compose&look=${desk}`),
 ]
-interface Violation { id: string, impact: string | null, help: string, nodes: { html: string }[] }
+interface Violation {
+  id: string
+  impact: string | null
+  help: string
+  nodes: { html: string }[]
+}
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`nothing serious keeps anybody out of any view, in the ${scheme}`, async ({ page }) => {
@@ -21,9 +31,25 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.waitForLoadState('networkidle')
       if (view.includes('compose') && !view.includes('look')) await page.locator('[data-hit]').first().click()
       await page.evaluate(axe)
-      // Slides are the work of whoever made them, and are judged in Check. The rule that is left out takes words in pictures of slides for labels.
-      const violations = await page.evaluate(async () => (await (window as unknown as { axe: { run(context: object, options: object): Promise<{ violations: Violation[] }> } }).axe.run({ exclude: [['.stage-slide']] }, { resultTypes: ['violations'], rules: { 'label-content-name-mismatch': { enabled: false } } })).violations)
-      for (const violation of violations) if (violation.impact === 'serious' || violation.impact === 'critical') found.push(`${view}: ${violation.id}: ${violation.help}: ${violation.nodes.slice(0, 3).map(node => node.html.slice(0, 160)).join(' | ')}`)
+      // Slides are the work of whoever made them, and are judged in Check. The rule that is left out takes words in pictures of slides for
+      // labels.
+      const violations = await page.evaluate(
+        async () =>
+          (
+            await (window as unknown as { axe: { run(context: object, options: object): Promise<{ violations: Violation[] }> } }).axe.run(
+              { exclude: [['.stage-slide']] },
+              { resultTypes: ['violations'], rules: { 'label-content-name-mismatch': { enabled: false } } },
+            )
+          ).violations,
+      )
+      for (const violation of violations)
+        if (violation.impact === 'serious' || violation.impact === 'critical')
+          found.push(
+            `${view}: ${violation.id}: ${violation.help}: ${violation.nodes
+              .slice(0, 3)
+              .map(node => node.html.slice(0, 160))
+              .join(' | ')}`,
+          )
     }
     expect(found).toEqual([])
   })

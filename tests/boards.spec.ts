@@ -5,10 +5,13 @@ import { motion, outlined as talk, playheadAt, scrubTo, timed, timeStage } from 
 const titles = ['Astrel at dawn', 'Quill by noon', 'Low Sands at dusk', 'Port Harrow by night']
 
 /** How the camera looks at the slide that is shown: its scale and where its top left corner is. */
-const camera = (page: Page) => timeStage(page).locator('.stage-layer:not([aria-hidden]) .stage-within').evaluate(node => {
-  const { a, b, e, f } = new DOMMatrix(getComputedStyle(node).transform)
-  return { scale: Math.hypot(a, b), x: e, y: f }
-})
+const camera = (page: Page) =>
+  timeStage(page)
+    .locator('.stage-layer:not([aria-hidden]) .stage-within')
+    .evaluate(node => {
+      const { a, b, e, f } = new DOMMatrix(getComputedStyle(node).transform)
+      return { scale: Math.hypot(a, b), x: e, y: f }
+    })
 test('four slides become a board, its camera tours them, and its views become slides again', async ({ page }) => {
   await talk(page, 'Toured', titles)
   await page.getByRole('radio', { name: 'Overview' }).click()
@@ -85,7 +88,12 @@ test('words are written by a hand that follows their letters, for as long as the
   const stage = timeStage(page)
   const seconds = () => page.getByLabel('Duration').inputValue().then(Number)
   // The outlines of five letters, the counters of o and a with them.
-  await expect.poll(async () => { await scrubTo(page, 60); return await stage.locator('.stage-drawing-lines path').count() }).toBeGreaterThanOrEqual(5)
+  await expect
+    .poll(async () => {
+      await scrubTo(page, 60)
+      return await stage.locator('.stage-drawing-lines path').count()
+    })
+    .toBeGreaterThanOrEqual(5)
   await expect(page.getByText(/As long as its lines/)).toBeVisible()
   const taken = await seconds()
   await expect(stage.locator('.stage-nib path').first()).toBeAttached()
@@ -112,11 +120,16 @@ test('words are written by a hand that follows their letters, for as long as the
 test('a figure walks in and waves, and stands again as before', async ({ page }) => {
   await talk(page, 'Acting', ['Welcome'])
   await goPhase(page, 'Compose')
-  await page.getByRole('toolbar', { name: 'Add' }).getByRole('button', { name: /Figure/ }).click()
+  await page
+    .getByRole('toolbar', { name: 'Add' })
+    .getByRole('button', { name: /Figure/ })
+    .click()
   await page.locator('[data-pose="stand"]').click()
   await saved(page)
   await goPhase(page, 'Time')
-  const name = (await page.getByRole('region', { name: 'Score' }).locator('.part .name', { hasText: 'figure' }).locator('span').first().innerText()).trim()
+  const name = (
+    await page.getByRole('region', { name: 'Score' }).locator('.part .name', { hasText: 'figure' }).locator('span').first().innerText()
+  ).trim()
   await motion(page, name, 'Acts', 'Waves')
   const arm = () => timeStage(page).locator('.stage-layer:not([aria-hidden]) .stage-figure path').last().getAttribute('d')
   await playheadAt(page, /^Waves of /, 1, 10)
@@ -129,7 +142,11 @@ test('a figure walks in and waves, and stands again as before', async ({ page })
 })
 
 test('one effect is put on forty slides at once, and each of them has it', async ({ page }) => {
-  await timed(page, 'Forty', Array.from({ length: 40 }, (_, index) => `Sailing ${index + 1}`))
+  await timed(
+    page,
+    'Forty',
+    Array.from({ length: 40 }, (_, index) => `Sailing ${index + 1}`),
+  )
   await slide(page, 1).click()
   await motion(page, 'Title', 'Comes in', 'Unfold')
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Motion for Title' }).click()

@@ -20,14 +20,19 @@ test('a line of text is turned to an edge by two points picked on the picture', 
 
 test('five parts are aligned and spaced, grouped, moved as one and opened again; a press reaches what lies under', async ({ page }) => {
   await blank(page, 'Lined up')
-  for (const [index, left] of [100, 420, 700, 1180, 1500].entries()) await addShape(page, 'rectangle', { left, top: 200 + index * 37, width: 180, height: 120 })
+  for (const [index, left] of [100, 420, 700, 1180, 1500].entries())
+    await addShape(page, 'rectangle', { left, top: 200 + index * 37, width: 180, height: 120 })
   await page.mouse.click(...(await at(page, 960, 900)))
   await page.keyboard.press('Control+a')
   await expect(page.getByRole('heading', { name: '5 shapes' })).toBeVisible()
   await tab(page, 'Place')
   await page.getByTestId('align-top').click()
   await page.getByTestId('space-across').click()
-  const boxes = await hit(page, 'Rectangle').evaluateAll(nodes => nodes.map(node => ({ left: Number.parseFloat((node as HTMLElement).style.left), top: Number.parseFloat((node as HTMLElement).style.top) })).sort((a, b) => a.left - b.left))
+  const boxes = await hit(page, 'Rectangle').evaluateAll(nodes =>
+    nodes
+      .map(node => ({ left: Number.parseFloat((node as HTMLElement).style.left), top: Number.parseFloat((node as HTMLElement).style.top) }))
+      .sort((a, b) => a.left - b.left),
+  )
   expect(new Set(boxes.map(box => box.top))).toEqual(new Set([200]))
   expect(boxes.map(box => box.left)).toEqual([100, 450, 800, 1150, 1500])
   await set(page, 'Gap across', '40')
@@ -98,7 +103,9 @@ test('a variant without the caption is composed, played and taken away; the deck
   await page.getByRole('button', { name: 'Take away as a page' }).click()
   const file = await (await pages).path()
   const bundle = JSON.parse(/<script type="application\/json" id="bundle">([\s\S]*?)<\/script>/.exec(await readFile(file, 'utf8'))![1]!)
-  const texts = Object.values(bundle.deck.elements as Record<string, { kind: string, hidden?: boolean, owner: string, text?: unknown }>).filter(element => JSON.stringify(element.text ?? '').includes('Only in summer'))
+  const texts = Object.values(
+    bundle.deck.elements as Record<string, { kind: string; hidden?: boolean; owner: string; text?: unknown }>,
+  ).filter(element => JSON.stringify(element.text ?? '').includes('Only in summer'))
   expect(texts.map(element => element.hidden)).toEqual([true])
   expect(bundle.deck.variants).toEqual({})
   await page.getByLabel('Variant').selectOption('')
@@ -111,7 +118,13 @@ test('parts are copied to another slide, words and cells pasted from outside; a 
   await addShape(page, 'heart', { left: 300, top: 300 })
   await page.getByRole('heading', { name: 'Heart' }).click()
   const clipboard = await page.evaluateHandle(() => new DataTransfer())
-  const send = (kind: 'copy' | 'paste') => page.evaluate(([data, name]) => { document.dispatchEvent(new ClipboardEvent(name as string, { clipboardData: data as DataTransfer, bubbles: true, cancelable: true })) }, [clipboard, kind] as const)
+  const send = (kind: 'copy' | 'paste') =>
+    page.evaluate(
+      ([data, name]) => {
+        document.dispatchEvent(new ClipboardEvent(name as string, { clipboardData: data as DataTransfer, bubbles: true, cancelable: true }))
+      },
+      [clipboard, kind] as const,
+    )
   await send('copy')
   await send('paste')
   await expect(hit(page, 'Heart')).toHaveCount(2)
@@ -121,18 +134,26 @@ test('parts are copied to another slide, words and cells pasted from outside; a 
   await tab(page, 'Place')
   // The offset of the first duplicate, with the nudge after it, is repeated.
   expect(await value(page, 'Left')).toBe(340 + 2 * 80)
-  const outside = async (data: Record<string, string>) => page.evaluate(entries => {
-    const transfer = new DataTransfer()
-    for (const [type, words] of Object.entries(entries)) transfer.setData(type, words)
-    document.dispatchEvent(new ClipboardEvent('paste', { clipboardData: transfer, bubbles: true, cancelable: true }))
-  }, data)
+  const outside = async (data: Record<string, string>) =>
+    page.evaluate(entries => {
+      const transfer = new DataTransfer()
+      for (const [type, words] of Object.entries(entries)) transfer.setData(type, words)
+      document.dispatchEvent(new ClipboardEvent('paste', { clipboardData: transfer, bubbles: true, cancelable: true }))
+    }, data)
   await page.mouse.click(...(await at(page, 1800, 1040)))
-  await outside({ 'text/plain': 'Route\tRiders\nAstrel\t1200\nQuill\t840', 'text/html': '<table><tr><td>Route</td><td>Riders</td></tr><tr><td>Astrel</td><td>1200</td></tr><tr><td>Quill</td><td>840</td></tr></table>' })
+  await outside({
+    'text/plain': 'Route\tRiders\nAstrel\t1200\nQuill\t840',
+    'text/html':
+      '<table><tr><td>Route</td><td>Riders</td></tr><tr><td>Astrel</td><td>1200</td></tr><tr><td>Quill</td><td>840</td></tr></table>',
+  })
   await page.getByRole('button', { name: /^A table/ }).click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await expect(stage(page).locator('.stage-cell')).toHaveCount(6)
   await expect(stage(page).locator('.stage-cell').nth(3)).toHaveText('1,200')
-  await outside({ 'text/html': '<p>Bold <b>words</b><script>window.run = 1</script><img src="http://127.0.0.1:1/x.png" onerror="window.run = 2"></p>', 'text/plain': 'Bold words' })
+  await outside({
+    'text/html': '<p>Bold <b>words</b><script>window.run = 1</script><img src="http://127.0.0.1:1/x.png" onerror="window.run = 2"></p>',
+    'text/plain': 'Bold words',
+  })
   await expect(stage(page)).toContainText('Bold words')
   expect(await page.evaluate(() => (window as { run?: number }).run)).toBeUndefined()
   await page.mouse.click(...(await at(page, 1800, 1040)))

@@ -7,7 +7,13 @@ test('text on a busy photograph is measured on its pixels, and a remedy that was
   await drop(page, '[data-test=stage]', { name: 'crowd.jpg', type: 'image/jpeg', bytes: await busyPicture() })
   await expect(hit(page, 'crowd')).toBeVisible()
   await tab(page, 'Place')
-  for (const [label, words] of [['Left', '0'], ['Top', '0'], ['Width', '1920'], ['Height', '1080']] as const) await set(page, label, words)
+  for (const [label, words] of [
+    ['Left', '0'],
+    ['Top', '0'],
+    ['Width', '1920'],
+    ['Height', '1080'],
+  ] as const)
+    await set(page, label, words)
   await add(page).getByRole('button', { name: 'Text', exact: true }).click()
   await page.keyboard.type('Boats leave on time')
   await page.getByRole('button', { name: 'Done' }).click()
@@ -105,7 +111,10 @@ test('bullets are of another symbol and colour; one line has an icon of its own;
   await page.getByRole('button', { name: /^Bullet: colour/ }).click()
   await page.getByRole('button', { name: 'accent 2', exact: true }).click()
   const color = await bullets.first().evaluate(node => getComputedStyle(node).color)
-  const words = await stage(page).locator('.stage-line .stage-run').first().evaluate(node => getComputedStyle(node).color)
+  const words = await stage(page)
+    .locator('.stage-line .stage-run')
+    .first()
+    .evaluate(node => getComputedStyle(node).color)
   expect(color).not.toBe(words)
   await hit(page, 'Text').dblclick()
   await page.getByRole('textbox').getByText('Fenders').click()
@@ -154,15 +163,25 @@ test('a table is written in where it stands, and a piece of the shelf follows wh
   await add(page).getByRole('button', { name: 'Piece', exact: true }).click()
   await page.locator('[data-piece="Harbour star"]').click()
   // What is changed in one bound group and kept changes in the other.
-  await page.locator('[data-row="Harbour star"]').first().getByRole('button', { name: /^Harbour star/ }).click()
+  await page
+    .locator('[data-row="Harbour star"]')
+    .first()
+    .getByRole('button', { name: /^Harbour star/ })
+    .click()
   await page.locator('[data-row=Star]').first().getByRole('button', { name: /^Star/ }).click()
   await tab(page, 'Shape')
   await page.getByRole('button', { name: /^Fill:/ }).click()
   await page.getByRole('button', { name: 'accent 6', exact: true }).click()
-  await page.locator('[data-row="Harbour star"]').first().getByRole('button', { name: /^Harbour star/ }).click()
+  await page
+    .locator('[data-row="Harbour star"]')
+    .first()
+    .getByRole('button', { name: /^Harbour star/ })
+    .click()
   await tab(page, 'Place')
   await page.getByTestId('keep-changes').click()
   await expect(page.getByText(/this deck follows/).first()).toBeVisible()
-  const fills = await stage(page).locator('.stage-shape path').evaluateAll(nodes => nodes.map(node => node.getAttribute('fill')))
+  const fills = await stage(page)
+    .locator('.stage-shape path')
+    .evaluateAll(nodes => nodes.map(node => node.getAttribute('fill')))
   expect(fills.filter(fill => fill === fills[2])).toHaveLength(2)
 })

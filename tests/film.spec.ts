@@ -13,9 +13,15 @@ async function apart(a: Buffer, b: Buffer): Promise<number> {
   const [first, second] = await Promise.all([raw(a), raw(b)])
   return first.reduce((sum, value, index) => sum + Math.abs(value - second[index]!), 0) / first.length
 }
-interface Store { goTo(moment: object): void, plan: { length: number, slides: { slide: string, start: number, transition: number }[] } }
+interface Store {
+  goTo(moment: object): void
+  plan: { length: number; slides: { slide: string; start: number; transition: number }[] }
+}
 /** What the page’s own stores say and do. */
-const inStore = <T>(page: Page, work: (deck: Store) => T) => page.evaluate(`(${work.toString()})(document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'))`) as Promise<T>
+const inStore = <T>(page: Page, work: (deck: Store) => T) =>
+  page.evaluate(
+    `(${work.toString()})(document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'))`,
+  ) as Promise<T>
 const films = (page: Page) => page.getByRole('region', { name: 'Film', exact: true })
 async function choose(page: Page, label: string, value: string) {
   await films(page).getByLabel(label, { exact: true }).selectOption(value)
@@ -63,7 +69,12 @@ test('a film is exact in its frames, its sound and its pictures; stills come by 
   const film = await take(page)
   const { streams, format } = counted(film)
   const picture = streams.find(stream => stream.codec_type === 'video')!
-  expect([picture.codec_name, picture.width, picture.height, Number(picture.nb_read_frames)]).toEqual(['h264', 640, 360, Math.round(length * 30)])
+  expect([picture.codec_name, picture.width, picture.height, Number(picture.nb_read_frames)]).toEqual([
+    'h264',
+    640,
+    360,
+    Math.round(length * 30),
+  ])
   expect(streams.find(stream => stream.codec_type === 'audio')!.codec_name).toBe('aac')
   expect(Math.abs(Number(format.duration) - length)).toBeLessThan(0.05)
   expect(Math.abs(onsetOf(film) - 1)).toBeLessThan(0.04)
@@ -81,7 +92,9 @@ test('a film is exact in its frames, its sound and its pictures; stills come by 
   expect(await sharp(Buffer.from(pictures['slide-001-beat-01.png']!)).metadata()).toMatchObject({ width: 360, height: 640 })
 })
 
-test('a film whose maker is killed in the midst is made all the same; one that is cancelled stops, and begins again when asked', async ({ page }) => {
+test('a film whose maker is killed in the midst is made all the same; one that is cancelled stops, and begins again when asked', async ({
+  page,
+}) => {
   await enter(page)
   await page.goto('/decks/demo-seasons?phase=deliver')
   await choose(page, 'Format', 'webm')

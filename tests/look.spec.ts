@@ -101,7 +101,9 @@ test.describe.serial('an outline in the house’s clothes', () => {
   test('a theme is made from a logo, and the logo stands on every slide in the form for its ground', async () => {
     await look(page, 'Palette')
     const [light, dark] = [makeLogo('light'), makeLogo('dark')]
-    await page.getByTestId('palette-picture').setInputFiles({ name: 'mark.png', mimeType: 'image/png', buffer: await sharp(light.bytes).resize(600).png().toBuffer() })
+    await page
+      .getByTestId('palette-picture')
+      .setInputFiles({ name: 'mark.png', mimeType: 'image/png', buffer: await sharp(light.bytes).resize(600).png().toBuffer() })
     await page.getByRole('button', { name: 'On a light ground' }).click()
     await page.getByRole('radio', { name: 'Accent 1' }).click()
     await expect(page.getByLabel('Accent 1 as hex')).toHaveValue(/^#(e[0-9a-f]a|1[0-9a-f]6)/)
@@ -112,7 +114,9 @@ test.describe.serial('an outline in the house’s clothes', () => {
     await page.getByRole('button', { name: 'Choose one' }).click()
     await page.getByTestId('logo-file').setInputFiles({ name: dark.name, mimeType: 'image/svg+xml', buffer: dark.bytes })
     await expect(page.locator('.shown.onDark img')).toBeVisible()
-    const [onLight, onDark] = await Promise.all(['.shown.onLight img', '.shown.onDark img'].map(place => page.locator(place).getAttribute('src')))
+    const [onLight, onDark] = await Promise.all(
+      ['.shown.onLight img', '.shown.onDark img'].map(place => page.locator(place).getAttribute('src')),
+    )
     const wall = page.getByRole('region', { name: 'All slides in this look' })
     await expect(wall.locator(`img[src^="${onLight}"]`)).toHaveCount(7)
     await look(page, 'Ground')
@@ -126,9 +130,17 @@ test.describe.serial('an outline in the house’s clothes', () => {
 
   test('a title’s size is taken into its style, and every title follows', async () => {
     await page.getByRole('radio', { name: 'Slide', exact: true }).click()
-    const size = () => stage(page).locator('.stage-element', { has: page.locator('.stage-run') }).first().locator('.stage-run').first().evaluate(node => Number.parseFloat(getComputedStyle(node).fontSize))
+    const size = () =>
+      stage(page)
+        .locator('.stage-element', { has: page.locator('.stage-run') })
+        .first()
+        .locator('.stage-run')
+        .first()
+        .evaluate(node => Number.parseFloat(getComputedStyle(node).fontSize))
     await slide(page, 1).click()
-    await stage(page).getByRole('button', { name: /^Title, text/ }).click()
+    await stage(page)
+      .getByRole('button', { name: /^Title, text/ })
+      .click()
     await page.getByLabel('Size', { exact: true }).fill('58')
     await page.keyboard.press('Enter')
     await expect(page.getByText('Differs from Heading in size.')).toBeVisible()
@@ -176,13 +188,44 @@ function paintedDeck(count: number): Deck {
   let id = 0
   const context = { id: () => `p-${++id}` }
   const base = freshDeck({ title: 'Painted', purpose: 'talk' }, context)
-  const deck = applyChanges(base, insertOutline(base, { after: slidesOf(base)[0]!.id, slides: Array.from({ length: count - 1 }, (_, index) => ({ title: `Slide number ${index + 2}`, lines: [] })) }, context))
-  return applyChanges(deck, slidesOf(deck).map(one => ({ do: 'put' as const, table: 'elements' as const, record: { id: context.id(), owner: one.id, order: 'a9', kind: 'shape' as const, name: 'Patch', shape: 'rectangle' as const, fill: { hex: '#b5179e' }, box: { x: 100, y: 700, width: 300, height: 200, angle: 0 } } })))
+  const deck = applyChanges(
+    base,
+    insertOutline(
+      base,
+      {
+        after: slidesOf(base)[0]!.id,
+        slides: Array.from({ length: count - 1 }, (_, index) => ({ title: `Slide number ${index + 2}`, lines: [] })),
+      },
+      context,
+    ),
+  )
+  return applyChanges(
+    deck,
+    slidesOf(deck).map(one => ({
+      do: 'put' as const,
+      table: 'elements' as const,
+      record: {
+        id: context.id(),
+        owner: one.id,
+        order: 'a9',
+        kind: 'shape' as const,
+        name: 'Patch',
+        shape: 'rectangle' as const,
+        fill: { hex: '#b5179e' },
+        box: { x: 100, y: 700, width: 300, height: 200, angle: 0 },
+      },
+    })),
+  )
 }
 
 test('one colour is replaced in a deck of forty slides, with a count before and one undo after', async ({ page, request }) => {
   await request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
-  const { id } = await (await request.post('/api/decks/file', { data: Buffer.from(packDeck({ deck: paintedDeck(40), tables: [], media: [] })), headers: { 'content-type': 'application/octet-stream' } })).json()
+  const { id } = await (
+    await request.post('/api/decks/file', {
+      data: Buffer.from(packDeck({ deck: paintedDeck(40), tables: [], media: [] })),
+      headers: { 'content-type': 'application/octet-stream' },
+    })
+  ).json()
   await enter(page)
   await page.goto(`/decks/${id}?phase=compose&look=colors`)
   const use = page.locator('.use', { hasText: '#b5179e' })
@@ -241,7 +284,11 @@ test('a table that a line names is drawn at once, by the column that it names', 
 test('a starter is filled with one’s own outline and keeps its beats', async ({ page }) => {
   await enter(page)
   await newDeck(page, 'Own words', 'Talk')
-  await paste(page, 'textarea.title', 'Winter on the quay\n\tFor the night crew\nWhat changes\n\tRamps: salted at five\n\tBoats: one an hour less\n\tLights: on all night\nWhy now\n\t3 weeks of frost\n\t2 falls last year')
+  await paste(
+    page,
+    'textarea.title',
+    'Winter on the quay\n\tFor the night crew\nWhat changes\n\tRamps: salted at five\n\tBoats: one an hour less\n\tLights: on all night\nWhy now\n\t3 weeks of frost\n\t2 falls last year',
+  )
   await page.getByRole('button', { name: 'Starters' }).click()
   await expect(page.getByRole('option')).toHaveCount(10)
   await page.getByRole('option', { name: /^Plan with milestones/ }).click()
@@ -252,13 +299,17 @@ test('a starter is filled with one’s own outline and keeps its beats', async (
   await saved(page)
 })
 
-test('a layout is edited on the stage, and its slides follow; a deck handed out as a form takes only what fills places', async ({ page }) => {
+test('a layout is edited on the stage, and its slides follow; a deck handed out as a form takes only what fills places', async ({
+  page,
+}) => {
   await enter(page)
   await newDeck(page, 'Formed', 'Talk')
   await paste(page, 'textarea.title', 'First\nA statement that stands alone.\nAnother one that stands alone.')
   await look(page, 'Masters, layouts')
   await page.getByRole('button', { name: 'Edit layout One statement' }).click()
-  await stage(page).getByRole('button', { name: /^Statement, text/ }).click()
+  await stage(page)
+    .getByRole('button', { name: /^Statement, text/ })
+    .click()
   await page.getByRole('tab', { name: 'Place' }).click()
   await page.getByLabel('Left', { exact: true }).fill('400')
   await page.keyboard.press('Enter')
@@ -268,7 +319,9 @@ test('a layout is edited on the stage, and its slides follow; a deck handed out 
   await page.getByRole('button', { name: 'Picture', exact: true }).first().click()
   await page.getByRole('radio', { name: 'Slide', exact: true }).click()
   await slide(page, 2).click()
-  await stage(page).getByRole('button', { name: /^Statement, text/ }).click()
+  await stage(page)
+    .getByRole('button', { name: /^Statement, text/ })
+    .click()
   await page.getByRole('tab', { name: 'Place' }).click()
   await expect(page.getByLabel('Left', { exact: true })).toHaveValue('400')
   await look(page, 'Logo and footer')
@@ -277,7 +330,9 @@ test('a layout is edited on the stage, and its slides follow; a deck handed out 
   await page.getByRole('radio', { name: 'Slide', exact: true }).click()
   await expect(page.getByRole('toolbar', { name: 'Add' })).toContainText('this deck is a form')
   await expect(page.locator('[data-handle]')).toHaveCount(0)
-  await stage(page).getByRole('button', { name: /^Statement, text/ }).dblclick()
+  await stage(page)
+    .getByRole('button', { name: /^Statement, text/ })
+    .dblclick()
   await page.getByRole('textbox', { name: 'Statement' }).fill('Filled in')
   await page.getByRole('button', { name: 'Done' }).click()
   await expect(stage(page)).toContainText('Filled in')

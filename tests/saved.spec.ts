@@ -30,7 +30,11 @@ const withSql = async <T>(work: (sql: postgres.Sql) => Promise<T>) => {
 }
 /** Makes a deck past the interface and answers with its id. */
 async function makeDeck(name: string): Promise<string> {
-  const answer = await fetch(`http://127.0.0.1:${port}/api/decks`, { method: 'POST', headers: { 'content-type': 'application/json', 'cookie': await cookieOf() }, body: JSON.stringify({ title: name, purpose: 'talk' }) })
+  const answer = await fetch(`http://127.0.0.1:${port}/api/decks`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', cookie: await cookieOf() },
+    body: JSON.stringify({ title: name, purpose: 'talk' }),
+  })
   return ((await answer.json()) as { id: string }).id
 }
 
@@ -41,7 +45,10 @@ test('what goes over a limit is put within it and said, and everything is still 
   await saved(page)
   await page.reload()
   await expect(page.getByTestId('saved')).toBeVisible()
-  const deck = await (await page.request.get(`/api/decks/${idOf(page)}`)).json() as { elements: Record<string, { box?: { x: number } }>, info: { info: { title: string } } }
+  const deck = (await (await page.request.get(`/api/decks/${idOf(page)}`)).json()) as {
+    elements: Record<string, { box?: { x: number } }>
+    info: { info: { title: string } }
+  }
   expect(Object.values(deck.elements).filter(element => element.box?.x === 100_000)).toHaveLength(1)
   // The name of the deck: the field takes what the schema takes, and control characters are no letters.
   await page.getByRole('button', { name: 'Limits' }).first().click()
@@ -62,7 +69,9 @@ test('a form holds others to its places on the server too; who made it and admin
   const maker = await editDeck(deck)
   const read = readDocument(maker.document)
   const title = Object.values(read.elements).find(element => element.placeholder === 'title' && read.slides[element.owner])!
-  expect(await maker.change(document => applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { form: true } }]))).toBe(true)
+  expect(
+    await maker.change(document => applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { form: true } }])),
+  ).toBe(true)
   const cookie = await cookieOf('tomas@velmoor.example')
   const change = async (...changes: Change[]) => {
     const other = await editDeck(deck, { cookie })
@@ -73,12 +82,34 @@ test('a form holds others to its places on the server too; who made it and admin
   }
   expect(await change({ do: 'set', table: 'elements', id: title.id, fields: { text: textOf(['Boats at six']) } })).toBe(true)
   for (const wrong of [
-    { do: 'set', table: 'elements', id: title.id, fields: { color: { role: 'accent2' } } }, { do: 'set', table: 'info', id: 'info', fields: { form: undefined } }, { do: 'drop', table: 'elements', id: title.id },
-  ] as Change[]) expect(await change(wrong)).toMatch(/^This deck is a form/)
+    { do: 'set', table: 'elements', id: title.id, fields: { color: { role: 'accent2' } } },
+    { do: 'set', table: 'info', id: 'info', fields: { form: undefined } },
+    { do: 'drop', table: 'elements', id: title.id },
+  ] as Change[])
+    expect(await change(wrong)).toMatch(/^This deck is a form/)
   // Nor by another way in.
-  const copied = await fetch(`http://127.0.0.1:${port}/api/decks/${deck}/slides`, { method: 'POST', headers: { 'content-type': 'application/json', cookie }, body: JSON.stringify({ from: 'demo-hall', slides: [Object.keys((await (await page.request.get(`http://127.0.0.1:${port}/api/decks/demo-hall`, { headers: { cookie } })).json()).slides)[0]], look: 'ours' }) })
-  expect([copied.status, ((await copied.json()) as { message: string }).message]).toEqual([403, expect.stringMatching(/^This deck is a form/)])
-  expect(await maker.change(document => applyToDocument(document, [{ do: 'set', table: 'elements', id: title.id, fields: { color: { role: 'accent2' } } }]))).toBe(true)
+  const copied = await fetch(`http://127.0.0.1:${port}/api/decks/${deck}/slides`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', cookie },
+    body: JSON.stringify({
+      from: 'demo-hall',
+      slides: [
+        Object.keys(
+          (await (await page.request.get(`http://127.0.0.1:${port}/api/decks/demo-hall`, { headers: { cookie } })).json()).slides,
+        )[0],
+      ],
+      look: 'ours',
+    }),
+  })
+  expect([copied.status, ((await copied.json()) as { message: string }).message]).toEqual([
+    403,
+    expect.stringMatching(/^This deck is a form/),
+  ])
+  expect(
+    await maker.change(document =>
+      applyToDocument(document, [{ do: 'set', table: 'elements', id: title.id, fields: { color: { role: 'accent2' } } }]),
+    ),
+  ).toBe(true)
   maker.leave()
 
   // In the interface it is said before anything is sent.
@@ -90,7 +121,9 @@ test('a form holds others to its places on the server too; who made it and admin
   await saved(page)
 })
 
-test('words written while the server is away are still there when the page was closed meanwhile, and are sent by themselves', async ({ page }) => {
+test('words written while the server is away are still there when the page was closed meanwhile, and are sent by themselves', async ({
+  page,
+}) => {
   await enter(page)
   await newDeck(page, 'Unsent', 'Talk')
   await saved(page)
@@ -115,15 +148,24 @@ test('a network that has gone silent is noticed within ten seconds, told apart, 
   await page.addInitScript(() => {
     const Real = window.WebSocket
     const lines: { silent: boolean }[] = []
-    Object.assign(window, { goSilent: (silent: boolean) => { for (const line of lines) line.silent = silent; (window as unknown as { muted: boolean }).muted = silent } })
+    Object.assign(window, {
+      goSilent: (silent: boolean) => {
+        for (const line of lines) line.silent = silent
+        ;(window as unknown as { muted: boolean }).muted = silent
+      },
+    })
     window.WebSocket = class extends Real {
       constructor(address: string | URL) {
         super((window as unknown as { muted?: boolean }).muted ? 'ws://127.0.0.1:1/' : address)
         const state = { silent: false }
         lines.push(state)
-        this.addEventListener('message', event => { if (state.silent) event.stopImmediatePropagation() })
+        this.addEventListener('message', event => {
+          if (state.silent) event.stopImmediatePropagation()
+        })
         const send = this.send.bind(this)
-        this.send = data => { if (!state.silent) send(data) }
+        this.send = data => {
+          if (!state.silent) send(data)
+        }
       }
     } as typeof WebSocket
   })
@@ -153,7 +195,11 @@ test('a change that cannot be taken is refused to its sender alone; the deck sta
     // What builds on it is not taken either, whatever it is.
     attacker.raw(new Uint8Array([1, 2, 2, 0, 0]))
     attacker.leave()
-    expect(await good.change(document => applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'Still whole' } }]))).toBe(true)
+    expect(
+      await good.change(document =>
+        applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'Still whole' } }]),
+      ),
+    ).toBe(true)
   }
   expect(await bad.send(new Uint8Array([255, 255, 1, 2, 3]))).toContain('could not be read')
   const answer = await fetch(`http://127.0.0.1:${port}/api/decks/${deck}`, { headers: { cookie: await cookieOf() } })
@@ -165,22 +211,39 @@ test('a change that cannot be taken is refused to its sender alone; the deck sta
 
 test('an edit of somebody whose account is gone is refused to them, and all others go on saving', async () => {
   const deck = await makeDeck('Removed person')
-  await withSql(sql => sql`insert into people (name, email, role, password_hash) select 'Gone Soon', 'gone@velmoor.example', 'editor', password_hash from people limit 1 on conflict (email) do nothing`)
+  await withSql(
+    sql =>
+      sql`insert into people (name, email, role, password_hash) select 'Gone Soon', 'gone@velmoor.example', 'editor', password_hash from people limit 1 on conflict (email) do nothing`,
+  )
   const [gone, stays] = [await editDeck(deck, { email: 'gone@velmoor.example' }), await editDeck(deck)]
-  expect(await gone.change(document => applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'From one who goes' } }]))).toBe(true)
+  expect(
+    await gone.change(document =>
+      applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'From one who goes' } }]),
+    ),
+  ).toBe(true)
   await withSql(sql => sql`delete from people where email = 'gone@velmoor.example'`)
-  const came = await gone.change(document => applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'From one who is gone' } }]))
+  const came = await gone.change(document =>
+    applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'From one who is gone' } }]),
+  )
   expect(came).not.toBe(true)
-  expect(await stays.change(document => applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'From one who stays' } }]))).toBe(true)
+  expect(
+    await stays.change(document =>
+      applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'From one who stays' } }]),
+    ),
+  ).toBe(true)
   expect((await gone.closed).code).toBe(4401)
   stays.leave()
 })
 
 test('a role that changes holds for sockets that are open', async () => {
   const deck = await makeDeck('Roles')
-  await withSql(sql => sql`insert into people (name, email, role, password_hash) select 'Role Play', 'role@velmoor.example', 'editor', password_hash from people limit 1 on conflict (email) do nothing`)
+  await withSql(
+    sql =>
+      sql`insert into people (name, email, role, password_hash) select 'Role Play', 'role@velmoor.example', 'editor', password_hash from people limit 1 on conflict (email) do nothing`,
+  )
   const editor = await editDeck(deck, { email: 'role@velmoor.example' })
-  const write = () => editor.change(document => applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'x' } }]))
+  const write = () =>
+    editor.change(document => applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'x' } }]))
   expect(await write()).toBe(true)
   await withSql(sql => sql`update people set role = 'viewer' where email = 'role@velmoor.example'`)
   await expect.poll(write, { timeout: 5000 }).toMatch(/Your role is viewer/)
@@ -188,11 +251,14 @@ test('a role that changes holds for sockets that are open', async () => {
   await withSql(sql => sql`delete from people where email = 'role@velmoor.example'`)
 })
 
-test('a deck that an older program left with broken records is mended on opening, said, and what could not be is kept aside', async ({ page }) => {
+test('a deck that an older program left with broken records is mended on opening, said, and what could not be is kept aside', async ({
+  page,
+}) => {
   const deck = await makeDeck('From before')
   await withSql(async sql => {
     const document = new Y.Doc()
-    for (const row of await sql<{ content: Buffer }[]>`select content from deck_updates where deck = ${deck} order by id`) Y.applyUpdate(document, row.content)
+    for (const row of await sql<{ content: Buffer }[]>`select content from deck_updates where deck = ${deck} order by id`)
+      Y.applyUpdate(document, row.content)
     const before = Y.encodeStateVector(document)
     liveTable(document, 'info').get('info')!.set('title', 'long '.repeat(80))
     document.getMap('slides').set('broken', 7)
@@ -205,7 +271,9 @@ test('a deck that an older program left with broken records is mended on opening
   await page.goto(`/decks/${deck}`)
   await expect(page.getByText(/went beyond its limits and was put within them.*kept aside on the server/).first()).toBeVisible()
   await expect(page.getByRole('button', { name: /^long long/ })).toBeVisible()
-  expect(await withSql(async sql => await sql`select in_table, record, content from set_aside where deck = ${deck}`)).toMatchObject([{ in_table: 'slides', record: 'broken', content: '7' }])
+  expect(await withSql(async sql => await sql`select in_table, record, content from set_aside where deck = ${deck}`)).toMatchObject([
+    { in_table: 'slides', record: 'broken', content: '7' },
+  ])
 })
 
 test('three servers on one database lose nothing of what any of them was sent, while their connections are cut', async () => {
@@ -214,7 +282,8 @@ test('three servers on one database lose nothing of what any of them was sent, w
   const url = process.env.HAILBANK_TEST_DATABASE!
   const ports = [port, await freePort(4800), await freePort(4820)]
   const nodes = []
-  for (const at of ports.slice(1)) nodes.push(await startServer({ home: process.env.HAILBANK_HOME ?? '.hailbank/test', url, port: at, quiet: true }))
+  for (const at of ports.slice(1))
+    nodes.push(await startServer({ home: process.env.HAILBANK_HOME ?? '.hailbank/test', url, port: at, quiet: true }))
   try {
     const editors = await Promise.all(ports.flatMap(at => [0, 1].map(() => editDeck(deck, { at }))))
     const rounds = 60
@@ -228,24 +297,37 @@ test('three servers on one database lose nothing of what any of them was sent, w
       await sql.end()
     })()
     const acknowledged: string[] = []
-    await Promise.all(editors.map(async (editor, index) => {
-      for (let round = 0; round < rounds; round++) {
-        const id = `n${index}r${round}`
-        if ((await editor.change(document => applyToDocument(document, [{ do: 'put', table: 'variants', record: { id, order: 'a0', name: id } }]))) === true) acknowledged.push(id)
-      }
-    }))
+    await Promise.all(
+      editors.map(async (editor, index) => {
+        for (let round = 0; round < rounds; round++) {
+          const id = `n${index}r${round}`
+          if (
+            (await editor.change(document =>
+              applyToDocument(document, [{ do: 'put', table: 'variants', record: { id, order: 'a0', name: id } }]),
+            )) === true
+          )
+            acknowledged.push(id)
+        }
+      }),
+    )
     cutting = false
     await cut
     expect(acknowledged).toHaveLength(editors.length * rounds)
     // Every node has every row within the time of one look, and so does everybody who is there.
-    for (const editor of editors) await expect.poll(() => acknowledged.filter(id => !liveTable(editor.document, 'variants').has(id)), { timeout: 15_000 }).toEqual([])
+    for (const editor of editors)
+      await expect.poll(() => acknowledged.filter(id => !liveTable(editor.document, 'variants').has(id)), { timeout: 15_000 }).toEqual([])
     const cookie = await cookieOf()
     for (const at of ports) {
       // The first request after the cuts may still meet a connection that is gone, and is told so.
-      await expect.poll(async () => {
-        const answer = await fetch(`http://127.0.0.1:${at}/api/decks/${deck}`, { headers: { cookie } })
-        return answer.ok ? Object.keys(((await answer.json()) as ReturnType<typeof readDocument>).variants).sort() : answer.status
-      }, { timeout: 15_000 }).toEqual([...acknowledged].sort())
+      await expect
+        .poll(
+          async () => {
+            const answer = await fetch(`http://127.0.0.1:${at}/api/decks/${deck}`, { headers: { cookie } })
+            return answer.ok ? Object.keys(((await answer.json()) as ReturnType<typeof readDocument>).variants).sort() : answer.status
+          },
+          { timeout: 15_000 },
+        )
+        .toEqual([...acknowledged].sort())
     }
     for (const editor of editors) editor.leave()
   } finally {

@@ -101,7 +101,11 @@ test('what is under the hand is told at once, wherever it stands, and given up i
   const moments = new Set<string>()
   for (const px of [60, 100, 140]) {
     await page.mouse.move(columns.x + px, columns.y + 40)
-    await expect.poll(async () => Math.abs((await page.getByRole('region', { name: 'Score' }).locator('.playhead').boundingBox())!.x - columns.x - px)).toBeLessThan(3)
+    await expect
+      .poll(async () =>
+        Math.abs((await page.getByRole('region', { name: 'Score' }).locator('.playhead').boundingBox())!.x - columns.x - px),
+      )
+      .toBeLessThan(3)
     moments.add((await told.textContent())!)
   }
   await page.mouse.up()
@@ -114,7 +118,10 @@ test('a text says something else from a moment on, and ghosts of ways can be tak
   await motion(page, 'Title', 'Moves', 'Say something else')
   await page.getByLabel('Then it says').fill('Boats at seven')
   await page.getByLabel('Then it says').blur()
-  const seen = () => stage.locator('.stage-layer:not([aria-hidden]) .stage-said').evaluateAll(nodes => nodes.map(node => Number(getComputedStyle(node).opacity)).filter((_, index) => index < 2))
+  const seen = () =>
+    stage
+      .locator('.stage-layer:not([aria-hidden]) .stage-said')
+      .evaluateAll(nodes => nodes.map(node => Number(getComputedStyle(node).opacity)).filter((_, index) => index < 2))
   await playheadAt(page, /^Say something else of Title/, 1.3)
   await expect.poll(seen).toEqual([0, 1])
   await expect(stage.getByText('Boats at seven').first()).toBeAttached()
@@ -140,7 +147,13 @@ test('a film moves only in an area that is drawn, goes round without a seam, and
   await page.getByLabel('Its end goes over in').press('Enter')
   await page.getByRole('button', { name: 'only in an area' }).click()
   const box = (await film.boundingBox())!
-  const corners = [[0.2, 0.2], [0.8, 0.25], [0.7, 0.8], [0.25, 0.7], [0.2, 0.3]] as const
+  const corners = [
+    [0.2, 0.2],
+    [0.8, 0.25],
+    [0.7, 0.8],
+    [0.25, 0.7],
+    [0.2, 0.3],
+  ] as const
   await page.mouse.move(box.x + box.width * corners[0][0], box.y + box.height * corners[0][1])
   await page.mouse.down()
   for (const [x, y] of corners.slice(1)) await page.mouse.move(box.x + box.width * x, box.y + box.height * y, { steps: 5 })

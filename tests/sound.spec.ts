@@ -10,8 +10,21 @@ const runs = async (page: Page) => Number.parseFloat(await page.getByTestId('sli
 /** A browser whose microphone and camera are small stand-ins. */
 async function withMicrophone(allowed: boolean, work: (page: Page) => Promise<void>) {
   const { launchOptions, baseURL } = test.info().project.use
-  const browser = await chromium.launch({ ...launchOptions, args: [...(launchOptions?.args ?? []), '--use-fake-device-for-media-stream', `--use-file-for-fake-audio-capture=${voiceFile(script)}%noloop`, '--autoplay-policy=no-user-gesture-required', ...(allowed ? ['--use-fake-ui-for-media-stream'] : [])] })
-  const context = await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 }, permissions: allowed ? ['microphone', 'camera'] : [] })
+  const browser = await chromium.launch({
+    ...launchOptions,
+    args: [
+      ...(launchOptions?.args ?? []),
+      '--use-fake-device-for-media-stream',
+      `--use-file-for-fake-audio-capture=${voiceFile(script)}%noloop`,
+      '--autoplay-policy=no-user-gesture-required',
+      ...(allowed ? ['--use-fake-ui-for-media-stream'] : []),
+    ],
+  })
+  const context = await browser.newContext({
+    baseURL,
+    viewport: { width: 1280, height: 800 },
+    permissions: allowed ? ['microphone', 'camera'] : [],
+  })
   const page = await context.newPage()
   page.setDefaultTimeout(30_000)
   try {
@@ -23,7 +36,9 @@ async function withMicrophone(allowed: boolean, work: (page: Page) => Promise<vo
 test('a slide is narrated in place, its beats are tapped to the voice, then taken from its pauses, with captions', async () => {
   await withMicrophone(true, async page => {
     await timed(page, 'Narrated', ['Saturdays', '\tTwo more boats', '\tDogs travel free'], 'Film')
-    await page.evaluate(`(() => { const deck = document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'); deck.edit('write notes', [{ do: 'set', table: 'slides', id: deck.slideId, fields: { notes: ${JSON.stringify(script)} } }]) })()`)
+    await page.evaluate(
+      `(() => { const deck = document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'); deck.edit('write notes', [{ do: 'set', table: 'slides', id: deck.slideId, fields: { notes: ${JSON.stringify(script)} } }]) })()`,
+    )
     await page.getByRole('button', { name: 'Add sound' }).click()
     await page.getByRole('menuitem', { name: 'Record the slide’s voice' }).click()
     await expect(page.getByText(script)).toBeVisible()
@@ -93,17 +108,34 @@ test('a film longer than its slide asks what is meant, and the slide holds for i
   await goPhase(page, 'Time')
   const answers = page.getByTestId('clip-answers')
   await expect(answers).toContainText(/“waves” plays 9\.0 s, [\d.]+ s longer/)
-  await expect(answers.getByRole('button')).toHaveText([/Hold the slide for it.*the slide runs 9\.0 s/, /Trim it/, /Let it run on over the next/, /Let it begin again/])
+  await expect(answers.getByRole('button')).toHaveText([
+    /Hold the slide for it.*the slide runs 9\.0 s/,
+    /Trim it/,
+    /Let it run on over the next/,
+    /Let it begin again/,
+  ])
   await answers.getByRole('button', { name: /Hold the slide/ }).click()
   await expect(answers).toHaveCount(0)
   expect(await runs(page)).toBe(9)
   // The stage at work shows the film where it is at that moment.
-  await page.evaluate(`(() => { const deck = document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'); deck.goTo({ slide: deck.slideId, beat: 0, seconds: 4 }) })()`)
-  await expect.poll(() => page.getByTestId('time-stage').locator('video').evaluate((video: HTMLVideoElement) => Math.round(video.currentTime * 10) / 10)).toBe(4)
+  await page.evaluate(
+    `(() => { const deck = document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'); deck.goTo({ slide: deck.slideId, beat: 0, seconds: 4 }) })()`,
+  )
+  await expect
+    .poll(() =>
+      page
+        .getByTestId('time-stage')
+        .locator('video')
+        .evaluate((video: HTMLVideoElement) => Math.round(video.currentTime * 10) / 10),
+    )
+    .toBe(4)
 
   await page.getByRole('button', { name: 'Add sound' }).click()
   await page.getByRole('menuitem', { name: 'Music under slides' }).click()
-  await page.getByRole('button', { name: /Quiet bed/ }).first().click()
+  await page
+    .getByRole('button', { name: /Quiet bed/ })
+    .first()
+    .click()
   await expect(page.locator('.piece.bed').first()).toBeVisible()
   await expect(page.getByLabel('Until slide')).toHaveValue(/.+/)
   await page.getByLabel('Under a voice').fill('10')
@@ -114,11 +146,15 @@ test('a film longer than its slide asks what is meant, and the slide holds for i
 test('films of all kinds are made playable, and what is none gets one sentence', async ({ page }) => {
   await timed(page, 'All kinds', ['Here'], 'Film')
   await goPhase(page, 'Compose')
-  await page.getByTestId('clip-file').setInputFiles({ name: 'old.avi', mimeType: 'video/x-msvideo', buffer: greyFilm(3, 'old.avi', '-s', '322x182', '-c:v', 'mpeg4') })
+  await page
+    .getByTestId('clip-file')
+    .setInputFiles({ name: 'old.avi', mimeType: 'video/x-msvideo', buffer: greyFilm(3, 'old.avi', '-s', '322x182', '-c:v', 'mpeg4') })
   await expect(page.locator('.stage-film')).toBeVisible({ timeout: 90_000 })
   await page.getByTestId('clip-file').setInputFiles({ name: 'fake.mp4', mimeType: 'video/mp4', buffer: Buffer.from('this is no film') })
   await expect(toast(page, /“fake\.mp4” is no film or sound that can be read, or it is damaged/)).toBeVisible()
-  await page.getByTestId('clip-file').setInputFiles({ name: 'half.mp4', mimeType: 'video/mp4', buffer: greyFilm(3, 'half.mp4').subarray(0, 2000) })
+  await page
+    .getByTestId('clip-file')
+    .setInputFiles({ name: 'half.mp4', mimeType: 'video/mp4', buffer: greyFilm(3, 'half.mp4').subarray(0, 2000) })
   await expect(toast(page, /“half\.mp4” is no film or sound/)).toBeVisible()
   await expect(page.locator('.stage-film')).toHaveCount(1)
 })

@@ -14,7 +14,8 @@ function living(): string[] {
   const found = []
   for (const pid of readdirSync('/proc').filter(name => /^\d+$/.test(name))) {
     try {
-      if (readFileSync(`/proc/${pid}/environ`, 'utf8').split('\0').includes(`HAILBANK_HOME=${home}`)) found.push(readFileSync(`/proc/${pid}/cmdline`, 'utf8').replaceAll('\0', ' '))
+      if (readFileSync(`/proc/${pid}/environ`, 'utf8').split('\0').includes(`HAILBANK_HOME=${home}`))
+        found.push(readFileSync(`/proc/${pid}/cmdline`, 'utf8').replaceAll('\0', ' '))
     } catch {
       // It ended between the list and the look.
     }
@@ -22,14 +23,25 @@ function living(): string[] {
   return found
 }
 
-const taken = (port: number) => new Promise<boolean>(resolve => {
-  const socket = net.connect(port, '127.0.0.1', () => { socket.destroy(); resolve(true) }).once('error', () => resolve(false))
-})
+const taken = (port: number) =>
+  new Promise<boolean>(resolve => {
+    const socket = net
+      .connect(port, '127.0.0.1', () => {
+        socket.destroy()
+        resolve(true)
+      })
+      .once('error', () => resolve(false))
+  })
 
-function inTerminal(port: number): { terminal: ChildProcess, said: () => string } {
-  const terminal = spawn('script', ['-qefc', 'npm start', '/dev/null'], { env: { ...process.env, HAILBANK_HOME: home, PORT: String(port) }, stdio: ['pipe', 'pipe', 'pipe'] })
+function inTerminal(port: number): { terminal: ChildProcess; said: () => string } {
+  const terminal = spawn('script', ['-qefc', 'npm start', '/dev/null'], {
+    env: { ...process.env, HAILBANK_HOME: home, PORT: String(port) },
+    stdio: ['pipe', 'pipe', 'pipe'],
+  })
   let words = ''
-  terminal.stdout!.on('data', part => { words += part })
+  terminal.stdout!.on('data', part => {
+    words += part
+  })
   return { terminal, said: () => words }
 }
 
@@ -56,7 +68,11 @@ test('npm start stays until Ctrl-C, and then nothing of it is left', async () =>
   expect(terminal.exitCode).toBeNull()
   expect((await fetch(`http://127.0.0.1:${port}/api/health`)).ok).toBe(true)
   // It works as it was started: what is made goes through threads of its own.
-  const made = await fetch(`http://127.0.0.1:${port}/api/decks`, { method: 'POST', headers: { 'content-type': 'application/json', 'cookie': await cookieOf('ines@velmoor.example', port) }, body: '{"title":"Begun","purpose":"talk"}' })
+  const made = await fetch(`http://127.0.0.1:${port}/api/decks`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', cookie: await cookieOf('ines@velmoor.example', port) },
+    body: '{"title":"Begun","purpose":"talk"}',
+  })
   expect(made.status).toBe(200)
   terminal.stdin!.write('\u0003')
   await expect.poll(() => terminal.exitCode, { timeout: 120_000 }).not.toBeNull()
@@ -70,13 +86,18 @@ test('a second start finds the first, a worker that dies is replaced and said, a
   const second = spawnSync('npm', ['start'], { env: environment, encoding: 'utf8' })
   expect(second.stdout).toContain(`Hailbank is running already, at http://127.0.0.1:${port}`)
   expect(second.status).toBe(0)
-  const worker = readdirSync('/proc').filter(name => /^\d+$/.test(name)).find(pid => {
-    try {
-      return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('server/jobs/worker.ts') && readFileSync(`/proc/${pid}/environ`, 'utf8').includes(`HAILBANK_HOME=${home}\0`)
-    } catch {
-      return false
-    }
-  })
+  const worker = readdirSync('/proc')
+    .filter(name => /^\d+$/.test(name))
+    .find(pid => {
+      try {
+        return (
+          readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('server/jobs/worker.ts') &&
+          readFileSync(`/proc/${pid}/environ`, 'utf8').includes(`HAILBANK_HOME=${home}\0`)
+        )
+      } catch {
+        return false
+      }
+    })
   process.kill(Number(worker), 'SIGKILL')
   await expect.poll(said).toContain('The worker ended (SIGKILL)')
   await expect.poll(said).toContain('The worker runs again')

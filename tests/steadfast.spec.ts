@@ -91,7 +91,8 @@ test('a screen goes on playing while the server is down, and reports again when 
   await expect(screen.locator('.screen')).toHaveAttribute('data-reachable', 'true')
   await expect(page.locator('[data-screen=screen-ticket]')).toContainText('heard just now')
   const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
-  const plays = async () => ((await sql`select count(*)::int as count from plays where screen = 'screen-ticket'`)[0] as { count: number }).count
+  const plays = async () =>
+    ((await sql`select count(*)::int as count from plays where screen = 'screen-ticket'`)[0] as { count: number }).count
   await expect.poll(plays, { timeout: 60_000 }).toBeGreaterThan(0)
   await sql.end()
   await screen.close()
@@ -112,8 +113,15 @@ test('a viewer can look and present, but change nothing', async ({ page }) => {
   const answer = await page.evaluate(async () => {
     const socket = new WebSocket(`ws://${location.host}/live/demo-briefing`)
     socket.binaryType = 'arraybuffer'
-    await new Promise(resolve => { socket.onopen = resolve })
-    const told = new Promise<number>(resolve => { socket.onmessage = event => { const kind = new Uint8Array(event.data as ArrayBuffer)[0]!; if (kind === 4 || kind === 2) resolve(kind) } })
+    await new Promise(resolve => {
+      socket.onopen = resolve
+    })
+    const told = new Promise<number>(resolve => {
+      socket.onmessage = event => {
+        const kind = new Uint8Array(event.data as ArrayBuffer)[0]!
+        if (kind === 4 || kind === 2) resolve(kind)
+      }
+    })
     socket.send(new Uint8Array([1, 1, 2, 0, 0]))
     return await told
   })

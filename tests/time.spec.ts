@@ -89,7 +89,11 @@ test('what two slides share is carried from the one to the other, and a transiti
   await page.waitForSelector('.stage-slide')
   for (let press = 0; press < 2; press++) await page.keyboard.press('Space')
   // In the middle of the carry both slides are seen, and the shared title is drawn once.
-  await expect.poll(() => page.locator('.stage-layer').evaluateAll(layers => layers.filter(layer => getComputedStyle(layer).visibility === 'visible').length)).toBe(2)
+  await expect
+    .poll(() =>
+      page.locator('.stage-layer').evaluateAll(layers => layers.filter(layer => getComputedStyle(layer).visibility === 'visible').length),
+    )
+    .toBe(2)
 })
 
 test('several cues are moved, carried to another slide and squeezed; a beat is parted and joined', async ({ page }) => {
@@ -115,7 +119,11 @@ test('several cues are moved, carried to another slide and squeezed; a beat is p
   await expect.poll(delay).toBeCloseTo(moved, 1)
 
   // The whole slide in half the time, then as long as is asked for.
-  const runs = () => page.getByTestId('slide-runs').innerText().then(text => Number.parseFloat(text))
+  const runs = () =>
+    page
+      .getByTestId('slide-runs')
+      .innerText()
+      .then(text => Number.parseFloat(text))
   await page.getByRole('button', { name: '½ times as long' }).click()
   await expect.poll(delay).toBeCloseTo(moved / 2, 1)
   const wanted = (await runs()) + 3

@@ -17,14 +17,18 @@ Who to ask
 Thank you`
 
 // A byte-order mark, semicolons, decimal commas and a line break inside quotation marks.
-const csv = '\ufeffmonth;passengers;note\r\nJan;"12.340,5";calm\r\nFeb;9.120,25;"storm,\r\nsecond week"\r\nMar;15.000,00;\r\nApr;18.250,75;calm\r\n'
+const csv =
+  '\ufeffmonth;passengers;note\r\nJan;"12.340,5";calm\r\nFeb;9.120,25;"storm,\r\nsecond week"\r\nMar;15.000,00;\r\nApr;18.250,75;calm\r\n'
 
 const hit = (page: Page, name: string) => page.getByTestId('stage').getByRole('button', { name: new RegExp(`^${name},`) })
 const total = async (page: Page) => {
   const [minutes, seconds] = (await page.getByTestId('total').innerText()).split(':').map(Number)
   return minutes! * 60 + seconds!
 }
-const slideLengths = (page: Page) => rundown(page).getByRole('button', { name: /^Slide \d+,/ }).evaluateAll(nodes => nodes.map(node => Number(/([\d.]+) s$/.exec(node.getAttribute('aria-label')!)![1])))
+const slideLengths = (page: Page) =>
+  rundown(page)
+    .getByRole('button', { name: /^Slide \d+,/ })
+    .evaluateAll(nodes => nodes.map(node => Number(/([\d.]+) s$/.exec(node.getAttribute('aria-label')!)![1])))
 
 test.describe.serial('from a pasted outline to a screen on the wall', () => {
   let page: Page
@@ -37,7 +41,9 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
   test('signs in by one press and sees the decks with thumbnails that the stage drew', async () => {
     await enter(page)
     await expect(page.getByRole('link', { name: 'Open Spring timetable briefing' })).toBeVisible()
-    await expect(page.getByRole('img', { name: 'First slide of Hall loop' }).locator('.stage-run', { hasText: 'Velmoor' }).first()).toBeAttached()
+    await expect(
+      page.getByRole('img', { name: 'First slide of Hall loop' }).locator('.stage-run', { hasText: 'Velmoor' }).first(),
+    ).toBeAttached()
   })
 
   test('pastes eleven lines, and six slides stand there', async () => {
@@ -76,9 +82,13 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await drop(page, place, { name: 'quay.csv', type: 'text/csv', bytes: Buffer.from(csv) })
     await expect(page.getByTestId('stage').locator('.chart-bar')).toHaveCount(4)
     await expect(page.getByTestId('stage').locator('.chart-label[data-kind=value]').first()).toHaveText('12.3k')
-    const boxes = await page.getByTestId('stage').locator('.chart-label').evaluateAll(nodes => nodes.map(node => node.getBoundingClientRect().toJSON()))
+    const boxes = await page
+      .getByTestId('stage')
+      .locator('.chart-label')
+      .evaluateAll(nodes => nodes.map(node => node.getBoundingClientRect().toJSON()))
     for (const [index, a] of boxes.entries()) {
-      for (const b of boxes.slice(index + 1)) expect(a.left < b.right - 1 && b.left < a.right - 1 && a.top < b.bottom - 1 && b.top < a.bottom - 1).toBe(false)
+      for (const b of boxes.slice(index + 1))
+        expect(a.left < b.right - 1 && b.left < a.right - 1 && a.top < b.bottom - 1 && b.top < a.bottom - 1).toBe(false)
     }
   })
 
@@ -138,7 +148,10 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
   })
 
   const motion = async (name: string, ...items: string[]) => {
-    await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: `Motion for ${name}` }).click()
+    await page
+      .getByRole('region', { name: 'Score' })
+      .getByRole('button', { name: `Motion for ${name}` })
+      .click()
     for (const item of items) await page.getByRole('menuitem', { name: item, exact: true }).click()
   }
 
@@ -169,7 +182,11 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await page.mouse.move(edge.x + 45, edge.y + 12, { steps: 4 })
     await page.mouse.up()
     await expect.poll(async () => Number(await page.getByLabel('Duration').inputValue())).toBeGreaterThan(before + 0.2)
-    const runs = () => page.getByTestId('slide-runs').innerText().then(text => Number.parseFloat(text))
+    const runs = () =>
+      page
+        .getByTestId('slide-runs')
+        .innerText()
+        .then(text => Number.parseFloat(text))
     const ran = await runs()
     const line = (await page.getByRole('separator', { name: 'End of beat 1' }).boundingBox())!
     await page.mouse.move(line.x + 5, line.y + 20)
@@ -182,7 +199,10 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await expect(page.getByLabel('Length of the transition')).toHaveValue('0.7')
     const lengths = await slideLengths(page)
     expect(lengths).toHaveLength(6)
-    expect(await total(page)).toBeCloseTo(lengths.reduce((sum, length) => sum + length, 0), 0)
+    expect(await total(page)).toBeCloseTo(
+      lengths.reduce((sum, length) => sum + length, 0),
+      0,
+    )
   })
 
   test('plays from here, scrubs, and loops one beat', async () => {
@@ -226,7 +246,10 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await expect(slide(page, 3)).toHaveAttribute('aria-pressed', 'true')
     await expect(page.locator('.transport')).toContainText('beat 2')
     await goPhase(page, 'Check')
-    await page.locator('.finding', { hasText: /^Beat 2 holds/ }).getByRole('button', { name: /^Hold .* longer/ }).click()
+    await page
+      .locator('.finding', { hasText: /^Beat 2 holds/ })
+      .getByRole('button', { name: /^Hold .* longer/ })
+      .click()
     await expect(page.locator('.finding', { hasText: /^Beat 2 holds/ })).toHaveCount(0)
     await saved(page)
   })
@@ -255,7 +278,10 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
   test('takes the deck away as a file and brings it in again, identical', async () => {
     await goPhase(page, 'Deliver')
     const take = async () => {
-      const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Take away as a file' }).click()])
+      const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name: 'Take away as a file' }).click(),
+      ])
       return { path: await download.path(), bytes: await readFile(await download.path()) }
     }
     const first = await take()
@@ -286,7 +312,8 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     const address = (await page.locator('[data-screen=screen-hall] a').getAttribute('href'))!
     const windows = await Promise.all([browser.newPage(), browser.newPage()])
     for (const window of windows) await window.goto(address)
-    const showing = (window: Page) => window.evaluate(() => document.querySelector('.stage-layer:not([aria-hidden])')?.getAttribute('data-slide'))
+    const showing = (window: Page) =>
+      window.evaluate(() => document.querySelector('.stage-layer:not([aria-hidden])')?.getAttribute('data-slide'))
     for (const window of windows) await expect(window.locator('.stage-layer:not([aria-hidden]) .stage-slide').first()).toBeVisible()
     for (let look = 0; look < 8; look++) {
       const both = await Promise.all(windows.map(showing))
@@ -309,7 +336,7 @@ test('Check says nothing of charts before their tables are here', async ({ page 
   await expect(page.getByRole('heading', { name: 'Nothing to say' })).toBeVisible()
   const said: string[] = []
   for (let look = 0; look < 12; look++) {
-    said.push(...await page.locator('.finding').allInnerTexts())
+    said.push(...(await page.locator('.finding').allInnerTexts()))
     await page.waitForTimeout(250)
   }
   expect(said).toEqual([])

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A link that is shown this once, to be handed to somebody. */
-const props = defineProps<{ link: string, title: string, words: string }>()
+const props = defineProps<{ link: string; title: string; words: string }>()
 const emit = defineEmits<{ close: [] }>()
 const address = computed(() => new URL(props.link, location.origin).href)
 const copied = ref(false)
@@ -20,7 +20,14 @@ async function copy() {
   <UModal :open="true" :title="title" :description="words" @update:open="emit('close')">
     <template #body>
       <div class="flex gap-2">
-        <UInput :model-value="address" readonly class="flex-1" aria-label="Link" autofocus @focus="($event.target as HTMLInputElement).select()" />
+        <UInput
+          :model-value="address"
+          readonly
+          class="flex-1"
+          aria-label="Link"
+          autofocus
+          @focus="($event.target as HTMLInputElement).select()"
+        />
         <UButton :icon="copied ? 'i-lucide-check' : 'i-lucide-copy'" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</UButton>
       </div>
     </template>

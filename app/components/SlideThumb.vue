@@ -3,8 +3,11 @@ import type { Deck } from '#core/model'
 import { compileSlide, frameAt, lastMoment, overviewOf } from '#core/timing'
 import { SlideView, stageHostKey } from '#stage'
 
-/** A slide at rest after its last beat, drawn by the stage, `width` px wide; with `prompts`, empty places say what belongs there. Says what it is through `label`. */
-const props = defineProps<{ deck: Deck, slide: string, width: number, label?: string, prompts?: boolean }>()
+/**
+ * A slide at rest after its last beat, drawn by the stage, `width` px wide; with `prompts`, empty places say what belongs there. Says what
+ * it is through `label`.
+ */
+const props = defineProps<{ deck: Deck; slide: string; width: number; label?: string; prompts?: boolean }>()
 const stage = useStageHost()
 const host = computed(() => ({ ...stage.host, stillsOnly: true }))
 provide(stageHostKey, () => host.value)
@@ -27,6 +30,16 @@ const frame = computed(() => {
 </template>
 
 <style scoped>
-.thumb { position: relative; overflow: hidden; border-radius: inherit; contain: strict; }
-.scaled { position: absolute; inset: 0; transform-origin: 0 0; pointer-events: none; }
+.thumb {
+  position: relative;
+  overflow: hidden;
+  border-radius: inherit;
+  contain: strict;
+}
+.scaled {
+  position: absolute;
+  inset: 0;
+  transform-origin: 0 0;
+  pointer-events: none;
+}
 </style>

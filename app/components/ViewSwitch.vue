@@ -1,15 +1,28 @@
 <script setup lang="ts">
 /** A choice between a few views of the same thing. */
-defineProps<{ label: string, views: readonly { value: string, label: string }[], value: string }>()
+defineProps<{ label: string; views: readonly { value: string; label: string }[]; value: string }>()
 const emit = defineEmits<{ show: [value: string] }>()
 </script>
 
 <template>
   <div class="views" role="radiogroup" :aria-label="label">
-    <button v-for="view in views" :key="view.value" class="press small" role="radio" :aria-checked="value === view.value" :class="{ on: value === view.value }" @click="emit('show', view.value)">{{ view.label }}</button>
+    <button
+      v-for="view in views"
+      :key="view.value"
+      class="press small"
+      role="radio"
+      :aria-checked="value === view.value"
+      :class="{ on: value === view.value }"
+      @click="emit('show', view.value)"
+    >
+      {{ view.label }}
+    </button>
   </div>
 </template>
 
 <style scoped>
-.views { display: flex; gap: 4px; }
+.views {
+  display: flex;
+  gap: 4px;
+}
 </style>

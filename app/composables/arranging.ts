@@ -1,28 +1,58 @@
 import {
-  duplicateElements, groupElements, lookOf, pastedTops, placeElements, putLook, removeElements, restackTo, setFields, ungroupElements,
+  duplicateElements,
+  groupElements,
+  lookOf,
+  pastedTops,
+  placeElements,
+  putLook,
+  removeElements,
+  restackTo,
+  setFields,
+  ungroupElements,
 } from '#core/edits'
 import { elementsOf, type Element } from '#core/model'
 import type { Box, Id } from '#core/values'
-import { align, boundsOf, boxOf, centerOf, distribute, flipTogether, gapsOf, movedBy, resizeTogether, sameSize, tidyGrid, tidyRows, turnTogether, type Axis, type Bounds, type Edge, type Placed, type Point } from '#core/place'
+import {
+  align,
+  boundsOf,
+  boxOf,
+  centerOf,
+  distribute,
+  flipTogether,
+  gapsOf,
+  movedBy,
+  resizeTogether,
+  sameSize,
+  tidyGrid,
+  tidyRows,
+  turnTogether,
+  type Axis,
+  type Bounds,
+  type Edge,
+  type Placed,
+  type Point,
+} from '#core/place'
 
 /** What parts are lined up with: the rectangle around all of them, the slide, or its margins. */
 export type Against = 'each other' | 'slide' | 'margins'
 
 /** What a duplicate was made of, so that the next one goes on by as much as it was moved. */
-let lastCopy: { of: Point, copies: readonly Id[] } | null = null
+let lastCopy: { of: Point; copies: readonly Id[] } | null = null
 
 /** What can be done with the selected parts, whatever they are: each is one step of undo. */
 export function useArranging() {
   const store = useDeck()
   const stage = useStage()
   const context = { id: freshId }
-  const nameOf = (ids: readonly Id[]) => (ids.length === 1 ? store.deck!.elements[ids[0]!]?.name ?? 'a part' : `${ids.length} parts`)
+  const nameOf = (ids: readonly Id[]) => (ids.length === 1 ? (store.deck!.elements[ids[0]!]?.name ?? 'a part') : `${ids.length} parts`)
   const ids = () => stage.movable
   const label = (what: string) => `${what} ${nameOf(ids())}`
 
-  const placed = (): Placed[] => ids().map(id => ({ id, boxes: Object.fromEntries(stage.leaves([id]).map(element => [element.id, element.box])) }))
+  const placed = (): Placed[] =>
+    ids().map(id => ({ id, boxes: Object.fromEntries(stage.leaves([id]).map(element => [element.id, element.box])) }))
   const bounds = (parts: readonly Placed[]) => boundsOf(...parts.flatMap(part => Object.values(part.boxes)))
-  const keep = (what: string, parts: readonly Placed[]) => store.edit(label(what), placeElements(store.deck!, { boxes: Object.assign({}, ...parts.map(part => part.boxes)) as Record<Id, Box> }))
+  const keep = (what: string, parts: readonly Placed[]) =>
+    store.edit(label(what), placeElements(store.deck!, { boxes: Object.assign({}, ...parts.map(part => part.boxes)) as Record<Id, Box> }))
   function frame(against: Against, parts: readonly Placed[]): Bounds {
     const { width, height } = stage.size
     const margin = against === 'margins' ? store.deck!.theme.theme!.margin : 0
@@ -37,7 +67,8 @@ export function useArranging() {
     around: () => (ids().length ? boxOf(bounds(placed())) : null),
     align(edge: Edge, against: Against) {
       const parts = placed()
-      if (parts.length) keep('line up', align(parts, edge, frame(parts.length === 1 && against === 'each other' ? 'slide' : against, parts)))
+      if (parts.length)
+        keep('line up', align(parts, edge, frame(parts.length === 1 && against === 'each other' ? 'slide' : against, parts)))
     },
     distribute(axis: Axis, gap?: number) {
       const parts = placed()
@@ -51,8 +82,14 @@ export function useArranging() {
     tidy: (way: 'rows' | 'grid') => keep('tidy', way === 'rows' ? tidyRows(placed()) : tidyGrid(placed())),
     sameSize(which: 'width' | 'height' | 'both') {
       const parts = placed().filter(part => Object.keys(part.boxes).length === 1)
-      const made = sameSize(parts.map(part => Object.values(part.boxes)[0]!), which)
-      store.edit(label('size'), placeElements(store.deck!, { boxes: Object.fromEntries(parts.map((part, index) => [Object.keys(part.boxes)[0]!, made[index]!])) }))
+      const made = sameSize(
+        parts.map(part => Object.values(part.boxes)[0]!),
+        which,
+      )
+      store.edit(
+        label('size'),
+        placeElements(store.deck!, { boxes: Object.fromEntries(parts.map((part, index) => [Object.keys(part.boxes)[0]!, made[index]!])) }),
+      )
     },
     /** Puts the box around the selection elsewhere, or makes it larger or smaller with all that is in it. */
     setBox(fields: Partial<Box>) {
@@ -61,24 +98,58 @@ export function useArranging() {
       const [only] = parts
       const from = parts.length === 1 ? only!.box : boxOf(boundsOf(...parts.map(element => element.box)))
       const to = { ...from, ...fields }
-      store.edit(label('place'), placeElements(store.deck!, { boxes: tried(parts.length === 1 ? [to] : resizeTogether(parts.map(element => element.box), from, to)) }))
+      store.edit(
+        label('place'),
+        placeElements(store.deck!, {
+          boxes: tried(
+            parts.length === 1
+              ? [to]
+              : resizeTogether(
+                  parts.map(element => element.box),
+                  from,
+                  to,
+                ),
+          ),
+        }),
+      )
     },
     turn(by: number) {
       const parts = leafBoxes()
-      if (parts.length) store.edit(label('turn'), placeElements(store.deck!, { boxes: tried(turnTogether(parts.map(element => element.box), centerOf(boxOf(boundsOf(...parts.map(element => element.box)))), by)) }))
+      if (parts.length)
+        store.edit(
+          label('turn'),
+          placeElements(store.deck!, {
+            boxes: tried(
+              turnTogether(
+                parts.map(element => element.box),
+                centerOf(boxOf(boundsOf(...parts.map(element => element.box)))),
+                by,
+              ),
+            ),
+          }),
+        )
     },
-    setAngle: (angle: number) => store.edit(label('turn'), placeElements(store.deck!, { boxes: tried(leafBoxes().map(element => ({ ...element.box, angle }))) })),
+    setAngle: (angle: number) =>
+      store.edit(label('turn'), placeElements(store.deck!, { boxes: tried(leafBoxes().map(element => ({ ...element.box, angle }))) })),
     flip(axis: 'across' | 'down') {
       const parts = leafBoxes()
       if (!parts.length) return
       const made = flipTogether(parts, axis)
       const mirrors = parts.map((element, index) => [element, made[index]!] as const)
-      store.edit(label('flip'), placeElements(store.deck!, {
-        boxes: Object.fromEntries(mirrors.map(([element, { box }]) => [element.id, box])),
-        flips: Object.fromEntries(mirrors.filter(([element]) => ['picture', 'shape', 'icon', 'figure'].includes(element.kind)).map(([element, { flip }]) => [element.id, flip])),
-      }))
+      store.edit(
+        label('flip'),
+        placeElements(store.deck!, {
+          boxes: Object.fromEntries(mirrors.map(([element, { box }]) => [element.id, box])),
+          flips: Object.fromEntries(
+            mirrors
+              .filter(([element]) => ['picture', 'shape', 'icon', 'figure'].includes(element.kind))
+              .map(([element, { flip }]) => [element.id, flip]),
+          ),
+        }),
+      )
     },
-    nudge: (by: Point) => store.edit(label('nudge'), placeElements(store.deck!, { boxes: tried(leafBoxes().map(element => movedBy(element.box, by))) })),
+    nudge: (by: Point) =>
+      store.edit(label('nudge'), placeElements(store.deck!, { boxes: tried(leafBoxes().map(element => movedBy(element.box, by))) })),
     group() {
       const changes = groupElements(store.deck!, { elements: ids() }, context)
       const group = changes[0]
@@ -88,7 +159,11 @@ export function useArranging() {
     },
     ungroup() {
       const groups = ids().filter(id => store.deck!.elements[id]?.kind === 'group')
-      const members = groups.flatMap(id => elementsOf(store.deck!, store.stageId!).filter(element => element.parent === id).map(element => element.id))
+      const members = groups.flatMap(id =>
+        elementsOf(store.deck!, store.stageId!)
+          .filter(element => element.parent === id)
+          .map(element => element.id),
+      )
       store.edit(label('ungroup'), ungroupElements(store.deck!, { groups }))
       if (members.length) store.select(...members)
     },
@@ -102,7 +177,10 @@ export function useArranging() {
       const index = { forward: at, back: at - 1, front: siblings.length - 1, behind: 0 }[way]
       const target = siblings[Math.min(siblings.length - 1, Math.max(0, index))]
       if (!target || (way === 'forward' && at >= siblings.length) || (way === 'back' && at === 0)) return
-      store.edit(label(way === 'forward' || way === 'front' ? 'bring forward' : 'send back'), restackTo(store.deck!, { elements: ids(), target: target.id, where: way === 'forward' || way === 'front' ? 'front' : 'behind' }))
+      store.edit(
+        label(way === 'forward' || way === 'front' ? 'bring forward' : 'send back'),
+        restackTo(store.deck!, { elements: ids(), target: target.id, where: way === 'forward' || way === 'front' ? 'front' : 'behind' }),
+      )
     },
     duplicate() {
       const chosen = ids()
@@ -126,9 +204,16 @@ export function useArranging() {
       if (element) stage.picked = lookOf(store.deck!.elements[element.id]!)
     },
     putLook() {
-      if (stage.picked) store.edit(label('dress'), putLook(store.deck!, { look: stage.picked, elements: stage.leaves(ids()).map(element => element.id) }))
+      if (stage.picked)
+        store.edit(label('dress'), putLook(store.deck!, { look: stage.picked, elements: stage.leaves(ids()).map(element => element.id) }))
     },
     /** Sets fields of every selected part. */
-    set: (what: string, fields: Partial<Element>) => store.edit(label(what), stage.chosen.filter(element => !element.pinned).flatMap(element => setFields(store.deck!, { table: 'elements', id: element.id, fields }))),
+    set: (what: string, fields: Partial<Element>) =>
+      store.edit(
+        label(what),
+        stage.chosen
+          .filter(element => !element.pinned)
+          .flatMap(element => setFields(store.deck!, { table: 'elements', id: element.id, fields })),
+      ),
   }
 }

@@ -1,6 +1,6 @@
 /** The sentence that a failed request came back with, or one that says what to do. */
 export function messageOf(error: unknown): string {
-  const data = (error as { data?: { data?: { message?: string }, message?: string } }).data
+  const data = (error as { data?: { data?: { message?: string }; message?: string } }).data
   return data?.data?.message ?? data?.message ?? 'The server does not answer. Check that it runs, then try again.'
 }
 

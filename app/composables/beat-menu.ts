@@ -14,32 +14,91 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
     // Inside a beat it begins at the playhead, with what comes from there on; at its end it follows.
     if (here && canPart(here) && score.value.beats[here.index]!.cues.some(item => item.start >= store.moment!.seconds)) return part(here)
     const after = score.value.beats[beatIndex()]?.beat ?? null
-    const changes = addBeat(store.deck!, { slide: store.slideId!, after: after?.id ?? null, start: store.purpose === 'talk' ? 'advance' : 'self' }, context)
+    const changes = addBeat(
+      store.deck!,
+      { slide: store.slideId!, after: after?.id ?? null, start: store.purpose === 'talk' ? 'advance' : 'self' },
+      context,
+    )
     store.edit('new beat', changes)
     store.goTo({ slide: store.slideId!, beat: beatIndex() + 1, seconds: 0 })
   }
-  const setBeat = (beat: Beat, label: string, fields: Partial<Beat>) => store.edit(label, setFields(store.deck!, { table: 'beats', id: beat.id, fields }))
-  const beatMenu = (column: ScoreColumn) => [
+  const setBeat = (beat: Beat, label: string, fields: Partial<Beat>) =>
+    store.edit(label, setFields(store.deck!, { table: 'beats', id: beat.id, fields }))
+  const beatMenu = (column: ScoreColumn) =>
     [
-      ...(column.index > 0 ? [{ label: column.start === 'advance' ? 'Start by itself' : 'Start on advance', onSelect: () => setBeat(column.beat, 'change how a beat starts', { start: column.start === 'advance' ? 'self' : 'advance' }) }] : []),
-      { label: 'Hold as long as reading takes', onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'reading' } }) },
-      { label: 'Hold until its clip or voice ends', onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'media' } }) },
-      { label: `Hold ${secondsWords(column.hold)}, fixed`, onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'seconds', seconds: column.hold } }) },
-    ],
-    [
-      { label: 'Part it at the playhead', disabled: !canPart(column), onSelect: () => part(column) },
-      { label: 'Join it with the next', disabled: column.index + 1 >= columns().length, onSelect: () => store.edit('join beats', mergeBeats(store.deck!, score.value, { beat: column.beat.id })) },
-      { label: 'Earlier by one', disabled: column.index === 0, onSelect: () => store.edit('move a beat', moveBeat(store.deck!, { beat: column.beat.id, by: -1 })) },
-      { label: 'Later by one', disabled: column.index + 1 >= columns().length, onSelect: () => store.edit('move a beat', moveBeat(store.deck!, { beat: column.beat.id, by: 1 })) },
-    ],
-    columns().length > 1 ? [{ label: 'Remove the beat, keep its cues', onSelect: () => store.edit('remove a beat', removeBeat(store.deck!, { beat: column.beat.id })) }] : [],
-  ].filter(list => list.length)
+      [
+        ...(column.index > 0
+          ? [
+              {
+                label: column.start === 'advance' ? 'Start by itself' : 'Start on advance',
+                onSelect: () =>
+                  setBeat(column.beat, 'change how a beat starts', { start: column.start === 'advance' ? 'self' : 'advance' }),
+              },
+            ]
+          : []),
+        {
+          label: 'Hold as long as reading takes',
+          onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'reading' } }),
+        },
+        {
+          label: 'Hold until its clip or voice ends',
+          onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'media' } }),
+        },
+        {
+          label: `Hold ${secondsWords(column.hold)}, fixed`,
+          onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'seconds', seconds: column.hold } }),
+        },
+      ],
+      [
+        { label: 'Part it at the playhead', disabled: !canPart(column), onSelect: () => part(column) },
+        {
+          label: 'Join it with the next',
+          disabled: column.index + 1 >= columns().length,
+          onSelect: () => store.edit('join beats', mergeBeats(store.deck!, score.value, { beat: column.beat.id })),
+        },
+        {
+          label: 'Earlier by one',
+          disabled: column.index === 0,
+          onSelect: () => store.edit('move a beat', moveBeat(store.deck!, { beat: column.beat.id, by: -1 })),
+        },
+        {
+          label: 'Later by one',
+          disabled: column.index + 1 >= columns().length,
+          onSelect: () => store.edit('move a beat', moveBeat(store.deck!, { beat: column.beat.id, by: 1 })),
+        },
+      ],
+      columns().length > 1
+        ? [
+            {
+              label: 'Remove the beat, keep its cues',
+              onSelect: () => store.edit('remove a beat', removeBeat(store.deck!, { beat: column.beat.id })),
+            },
+          ]
+        : [],
+    ].filter(list => list.length)
   function part(column: ScoreColumn) {
-    store.edit('part a beat', splitBeat(store.deck!, score.value, { beat: column.beat.id, at: store.moment!.seconds, start: store.purpose === 'talk' ? 'advance' : 'self' }, context))
+    store.edit(
+      'part a beat',
+      splitBeat(
+        store.deck!,
+        score.value,
+        { beat: column.beat.id, at: store.moment!.seconds, start: store.purpose === 'talk' ? 'advance' : 'self' },
+        context,
+      ),
+    )
     store.goTo({ slide: store.slideId!, beat: column.index + 1, seconds: 0 })
   }
-  const canPart = (column: ScoreColumn) => store.moment?.slide === store.slideId && store.moment.beat === column.index && store.moment.seconds > 0.01 && store.moment.seconds < column.moves + column.hold - 0.01
+  const canPart = (column: ScoreColumn) =>
+    store.moment?.slide === store.slideId &&
+    store.moment.beat === column.index &&
+    store.moment.seconds > 0.01 &&
+    store.moment.seconds < column.moves + column.hold - 0.01
   const startWords = { open: 'as the slide opens', advance: 'on advance', self: 'goes on by itself' }
-  const holdWords = (column: ScoreColumn) => (column.beat.hold.kind === 'reading' ? 'as long as reading takes' : column.beat.hold.kind === 'media' ? 'until its clip or voice ends' : `holds ${secondsWords(column.hold)}`)
+  const holdWords = (column: ScoreColumn) =>
+    column.beat.hold.kind === 'reading'
+      ? 'as long as reading takes'
+      : column.beat.hold.kind === 'media'
+        ? 'until its clip or voice ends'
+        : `holds ${secondsWords(column.hold)}`
   return { newBeat, beatMenu, startWords, holdWords }
 }

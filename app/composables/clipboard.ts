@@ -15,7 +15,7 @@ const mostCells = { rows: 500, columns: 60 }
 /** What was pasted could become one thing or another: the person is asked once. */
 export interface PasteQuestion {
   words: string
-  answers: readonly { label: string, says: string, take: () => void | Promise<void> }[]
+  answers: readonly { label: string; says: string; take: () => void | Promise<void> }[]
 }
 
 /** Copies and pastes parts of a slide, between slides and decks, and takes in what comes from outside. */
@@ -27,9 +27,10 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
   const { boxAt, put } = usePutting()
   const question = shallowRef<PasteQuestion | null>(null)
   /** Where the last paste of the same clipping went, so that the next stands beside it. */
-  let last: { key: string, owner: Id, times: number } | null = null
+  let last: { key: string; owner: Id; times: number } | null = null
 
-  const applies = (event: ClipboardEvent) => !isTyping(event.target) && !document.querySelector('[role=dialog]') && !(document.getSelection()?.toString() && event.type !== 'paste')
+  const applies = (event: ClipboardEvent) =>
+    !isTyping(event.target) && !document.querySelector('[role=dialog]') && !(document.getSelection()?.toString() && event.type !== 'paste')
 
   function copy(event: ClipboardEvent) {
     if (!applies(event) || !store.deck) return
@@ -38,27 +39,56 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     if (!clipping || !event.clipboardData) return
     event.preventDefault()
     event.clipboardData.setData(mime, JSON.stringify(clipping))
-    event.clipboardData.setData('text/plain', clipping.elements.flatMap(element => ('text' in element ? [plainText(element.text)] : [])).join('\n'))
+    event.clipboardData.setData(
+      'text/plain',
+      clipping.elements.flatMap(element => ('text' in element ? [plainText(element.text)] : [])).join('\n'),
+    )
     if (event.type === 'cut') arranging.remove()
   }
 
   function pasteParts(clipping: Clipping, key: string) {
     if (!store.stageId) return
     const here = store.stageId
-    const times = last?.key === key && last.owner === here ? last.times + 1 : clipping.elements.some(element => store.deck!.elements[element.id]?.owner === here) ? 1 : 0
+    const times =
+      last?.key === key && last.owner === here
+        ? last.times + 1
+        : clipping.elements.some(element => store.deck!.elements[element.id]?.owner === here)
+          ? 1
+          : 0
     last = { key, owner: here, times }
-    const changes = pasteClipping(store.deck!, { clipping, owner: here, offset: { x: 40 * times, y: 40 * times }, ...(stage.opened ? { parent: stage.opened } : {}) }, store.context)
+    const changes = pasteClipping(
+      store.deck!,
+      { clipping, owner: here, offset: { x: 40 * times, y: 40 * times }, ...(stage.opened ? { parent: stage.opened } : {}) },
+      store.context,
+    )
     store.edit(`paste ${clipping.elements.length === 1 ? clipping.elements[0]!.name : `${clipping.elements.length} parts`}`, changes)
     store.select(...pastedTops(store.deck!, changes))
   }
 
   /** Says so where there are more lines than one text takes; nothing is cut off in silence. */
   function tooLong(lines: number): boolean {
-    if (lines > mostLines) warn(`What was pasted has ${lines.toLocaleString('en')} lines; a text on a slide may have ${mostLines.toLocaleString('en')}. Paste it in the outline, where lines become slides, or in parts.`)
+    if (lines > mostLines)
+      warn(
+        `What was pasted has ${lines.toLocaleString('en')} lines; a text on a slide may have ${mostLines.toLocaleString('en')}. Paste it in the outline, where lines become slides, or in parts.`,
+      )
     return lines > mostLines
   }
-  const putText = (text: TextDoc, name = 'Text') => put('paste text', { kind: 'text', name, style: 'body', text, box: boxAt(900, Math.min(700, 60 + text.content.length * 52)) })
-  const putDiagram = (text: TextDoc) => put('paste a diagram', { kind: 'diagram', name: 'Diagram', family: 'steps', text: { ...text, content: text.content.map(paragraph => ({ ...paragraph, attrs: { ...paragraph.attrs, level: Math.max(1, paragraph.attrs?.level ?? 1) } })) }, box: boxAt(1200, 640) })
+  const putText = (text: TextDoc, name = 'Text') =>
+    put('paste text', { kind: 'text', name, style: 'body', text, box: boxAt(900, Math.min(700, 60 + text.content.length * 52)) })
+  const putDiagram = (text: TextDoc) =>
+    put('paste a diagram', {
+      kind: 'diagram',
+      name: 'Diagram',
+      family: 'steps',
+      text: {
+        ...text,
+        content: text.content.map(paragraph => ({
+          ...paragraph,
+          attrs: { ...paragraph.attrs, level: Math.max(1, paragraph.attrs?.level ?? 1) },
+        })),
+      },
+      box: boxAt(1200, 640),
+    })
   async function keepTable(read: DataTable): Promise<string | undefined> {
     const kept = await asking(() => $fetch('/api/tables', { method: 'POST', body: read }))
     if (kept) tables.keep({ ...read, id: kept.id })
@@ -68,7 +98,10 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
   /** A range of a spreadsheet, as text parted by tabs. */
   function askRange(rows: string) {
     const read = readCsv(new TextEncoder().encode(rows), 'Pasted', 'pasted')
-    const cells = rows.split(/\r?\n/).filter(line => line.trim()).map(line => line.split('\t'))
+    const cells = rows
+      .split(/\r?\n/)
+      .filter(line => line.trim())
+      .map(line => line.split('\t'))
     const columns = Math.max(...cells.map(row => row.length))
     const size = `${cells.length.toLocaleString('en')} rows of ${columns}`
     const written = cells.length <= mostCells.rows && columns <= mostCells.columns
@@ -76,14 +109,34 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     question.value = {
       words: `What was pasted is a range of cells, ${size}.`,
       answers: [
-        { label: 'A table', says: written ? 'its cells can be written in' : 'kept as data: it is more than a table to write in may hold', take: async () => {
-          const table = written ? null : read.ok ? await keepTable(read.value) : undefined
-          if (table !== undefined) put('paste a table', { kind: 'table', name: 'Table', table, ...(written ? { cells } : {}), columns: [], box: boxAt(1200, Math.min(760, cells.length * 64)) })
-        } },
-        ...(read.ok && read.value.columns.some(column => column.type === 'number') ? [{ label: 'A chart', says: 'drawn from its numbers', take: async () => {
-          const id = await keepTable(read.value)
-          if (id) put('paste a chart', { kind: 'chart', name: 'Chart', chart: newChart(id), box: boxAt(1200, 640) })
-        } }] : []),
+        {
+          label: 'A table',
+          says: written ? 'its cells can be written in' : 'kept as data: it is more than a table to write in may hold',
+          take: async () => {
+            const table = written ? null : read.ok ? await keepTable(read.value) : undefined
+            if (table !== undefined)
+              put('paste a table', {
+                kind: 'table',
+                name: 'Table',
+                table,
+                ...(written ? { cells } : {}),
+                columns: [],
+                box: boxAt(1200, Math.min(760, cells.length * 64)),
+              })
+          },
+        },
+        ...(read.ok && read.value.columns.some(column => column.type === 'number')
+          ? [
+              {
+                label: 'A chart',
+                says: 'drawn from its numbers',
+                take: async () => {
+                  const id = await keepTable(read.value)
+                  if (id) put('paste a chart', { kind: 'chart', name: 'Chart', chart: newChart(id), box: boxAt(1200, 640) })
+                },
+              },
+            ]
+          : []),
       ],
     }
   }
@@ -91,7 +144,22 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
   function askList(text: TextDoc) {
     question.value = {
       words: `What was pasted is a list of ${text.content.length} lines.`,
-      answers: [{ label: 'A list', says: 'words with bullets', take: () => { putText(text, 'List') } }, { label: 'A diagram', says: 'steps, a ring, a tree: it can be changed after', take: () => { putDiagram(text) } }],
+      answers: [
+        {
+          label: 'A list',
+          says: 'words with bullets',
+          take: () => {
+            putText(text, 'List')
+          },
+        },
+        {
+          label: 'A diagram',
+          says: 'steps, a ring, a tree: it can be changed after',
+          take: () => {
+            putDiagram(text)
+          },
+        },
+      ],
     }
   }
 
@@ -99,7 +167,9 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
   function cellsIn(page: Document): string | null {
     const table = page.querySelector('table')
     if (!table || table.rows.length < 2) return null
-    return Array.from(table.rows, row => Array.from(row.cells, cell => (cell.textContent ?? '').replace(/\s+/g, ' ').trim()).join('\t')).join('\n')
+    return Array.from(table.rows, row =>
+      Array.from(row.cells, cell => (cell.textContent ?? '').replace(/\s+/g, ' ').trim()).join('\t'),
+    ).join('\n')
   }
 
   function pasteHtml(html: string, plain: string): boolean {
@@ -127,14 +197,22 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
 
   const listed = /^\s*(?:[-*+•‣–▪◦]|\d{1,3}[.)])\s+/
   function pastePlain(plain: string) {
-    const lines = plain.replace(/\r\n?/g, '\n').split('\n').filter(line => line.trim())
+    const lines = plain
+      .replace(/\r\n?/g, '\n')
+      .split('\n')
+      .filter(line => line.trim())
     if (!lines.length) return
     const parted = lines.map(line => line.split('\t').length)
-    if (lines.length > 1 && parted[0]! > 1 && parted.every(count => count === parted[0]) && !/^[\t ]/.test(lines[0]!)) return askRange(lines.join('\n'))
+    if (lines.length > 1 && parted[0]! > 1 && parted.every(count => count === parted[0]) && !/^[\t ]/.test(lines[0]!))
+      return askRange(lines.join('\n'))
     if (tooLong(lines.length)) return
     if (lines.length > 1 && lines.every(line => listed.test(line) || /^[\t ]+/.test(line)) && listed.test(lines[0]!)) {
       const depth = (line: string) => /^[ \t]*/.exec(line)![0].replaceAll('\t', '    ').length
-      return askList(textOf(lines.map(line => ({ text: line.replace(/^\s+/, '').replace(listed, ''), level: Math.min(9, 1 + Math.round(depth(line) / 2)) }))))
+      return askList(
+        textOf(
+          lines.map(line => ({ text: line.replace(/^\s+/, '').replace(listed, ''), level: Math.min(9, 1 + Math.round(depth(line) / 2)) })),
+        ),
+      )
     }
     putText(textOf(lines))
   }
@@ -143,7 +221,10 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     if (!applies(event) || !store.deck || !store.stageId || !event.clipboardData) return
     event.preventDefault()
     if (!store.canEdit || store.isForm) {
-      useToast().add({ title: store.isForm ? 'This deck is a form: fill its places.' : 'Your role is viewer: you can look, but not change.', color: 'warning' })
+      useToast().add({
+        title: store.isForm ? 'This deck is a form: fill its places.' : 'Your role is viewer: you can look, but not change.',
+        color: 'warning',
+      })
       return
     }
     const own = event.clipboardData.getData(mime)
@@ -154,7 +235,8 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
       if (read.success) return pasteParts(read.data, own)
     }
     if (files.length) return takeFiles(files)
-    if (/^\s*(?:<\?xml[^>]*>\s*)?(?:<!--[\s\S]*?-->\s*)*<svg[\s>]/i.test(plain)) return takeFiles([new File([plain], 'drawing.svg', { type: 'image/svg+xml' })])
+    if (/^\s*(?:<\?xml[^>]*>\s*)?(?:<!--[\s\S]*?-->\s*)*<svg[\s>]/i.test(plain))
+      return takeFiles([new File([plain], 'drawing.svg', { type: 'image/svg+xml' })])
     if (html && pasteHtml(html, plain)) return
     pastePlain(plain)
   }

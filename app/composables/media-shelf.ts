@@ -13,15 +13,23 @@ export interface MediaEntry {
   tags: string[]
   rights: string
   credit: string
-  colors: { hex: string, share: number }[]
+  colors: { hex: string; share: number }[]
   createdAt: string
   usedAt: string
   by: string | null
 }
-interface Answer { total: number, items: MediaEntry[], groups: string[][], folders: { name: string, count: number }[], tags: { name: string, count: number }[] }
+interface Answer {
+  total: number
+  items: MediaEntry[]
+  groups: string[][]
+  folders: { name: string; count: number }[]
+  tags: { name: string; count: number }[]
+}
 
-export const mediaKind = (entry: { type: string }) => (entry.type.startsWith('video/') ? 'film' as const : entry.type.startsWith('audio/') ? 'sound' as const : 'picture' as const)
-export const bytesWords = (bytes: number) => (bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`)
+export const mediaKind = (entry: { type: string }) =>
+  entry.type.startsWith('video/') ? ('film' as const) : entry.type.startsWith('audio/') ? ('sound' as const) : ('picture' as const)
+export const bytesWords = (bytes: number) =>
+  bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`
 
 /** The team's media as they are asked for: by word, kind, folder, tag and colour, fetched some at a time. */
 export function useMediaShelf(only?: 'picture' | 'film' | 'sound') {
@@ -29,14 +37,23 @@ export function useMediaShelf(only?: 'picture' | 'film' | 'sound') {
   const items = shallowRef<MediaEntry[]>([])
   const groups = shallowRef<string[][]>([])
   const total = ref(0)
-  const folders = shallowRef<{ name: string, count: number }[]>([])
-  const tags = shallowRef<{ name: string, count: number }[]>([])
+  const folders = shallowRef<{ name: string; count: number }[]>([])
+  const tags = shallowRef<{ name: string; count: number }[]>([])
   const loading = ref(false)
   let turn = 0
   async function load(from = 0) {
     const mine = ++turn
     loading.value = true
-    const query = { find: wish.find, from, count: 60, ...(wish.kind ? { kind: wish.kind } : {}), ...(wish.folder ? { folder: wish.folder } : {}), ...(wish.tag ? { tag: wish.tag } : {}), ...(wish.color ? { color: wish.color } : {}), ...(wish.alike ? { alike: '' } : {}) }
+    const query = {
+      find: wish.find,
+      from,
+      count: 60,
+      ...(wish.kind ? { kind: wish.kind } : {}),
+      ...(wish.folder ? { folder: wish.folder } : {}),
+      ...(wish.tag ? { tag: wish.tag } : {}),
+      ...(wish.color ? { color: wish.color } : {}),
+      ...(wish.alike ? { alike: '' } : {}),
+    }
     const answer = await asking(() => $fetch<Answer>('/api/media', { query }))
     if (mine !== turn) return
     loading.value = false

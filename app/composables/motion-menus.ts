@@ -15,9 +15,25 @@ export function useMotionMenus(beatHere: () => Beat) {
 
   function newCue(element: Element, what: Cue['what'], effect: string, more: Partial<Cue> = {}) {
     const beat = beatHere()
-    const changes = addCue(store.deck!, {
-      cue: { beat: beat.id, element: element.id, what, effect, options: {}, anchor: { to: 'beat' }, delay: 0, duration: effectNamed(effect, what).duration, easing: paceFor(effect, what), repeat: 1, ...more },
-    }, context)
+    const changes = addCue(
+      store.deck!,
+      {
+        cue: {
+          beat: beat.id,
+          element: element.id,
+          what,
+          effect,
+          options: {},
+          anchor: { to: 'beat' },
+          delay: 0,
+          duration: effectNamed(effect, what).duration,
+          easing: paceFor(effect, what),
+          repeat: 1,
+          ...more,
+        },
+      },
+      context,
+    )
     store.edit(`bring motion to ${element.name}`, changes)
     const put = changes[0]
     if (put?.do === 'put') store.cueId = put.record.id
@@ -25,41 +41,148 @@ export function useMotionMenus(beatHere: () => Beat) {
   function onAdvance(element: Element, by: 'paragraph' | 'mark' | 'item', count: number) {
     if (!count) return
     const after = beatHere()
-    store.edit(`build ${element.name}`, buildOnAdvance(store.deck!, {
-      element: element.id, after: after.id, count, by, start: store.purpose === 'talk' ? 'advance' : 'self',
-      cue: { effect: by === 'mark' ? 'grow' : 'rise', options: by === 'mark' ? {} : { from: 'left', way: 40 }, duration: 0.5, easing: namedEasings['ease out'] },
-    }, context))
+    store.edit(
+      `build ${element.name}`,
+      buildOnAdvance(
+        store.deck!,
+        {
+          element: element.id,
+          after: after.id,
+          count,
+          by,
+          start: store.purpose === 'talk' ? 'advance' : 'self',
+          cue: {
+            effect: by === 'mark' ? 'grow' : 'rise',
+            options: by === 'mark' ? {} : { from: 'left', way: 40 },
+            duration: 0.5,
+            easing: namedEasings['ease out'],
+          },
+        },
+        context,
+      ),
+    )
   }
-  const cameraMenu = computed(() => [[...board.views.map((view, index) => ({ label: `${index + 1} ${view.name}`, onSelect: () => board.goTo(view.id, beatHere().id) })), { label: 'All of the board', onSelect: () => board.goTo('all', beatHere().id) }]])
-  const markCount = (element: Element) => (element.kind === 'chart' ? (drawingOfElement(store.deck!, element as never, null, stage.host.table, stage.host.measurer)?.marks.length ?? 0) : 0)
+  const cameraMenu = computed(() => [
+    [
+      ...board.views.map((view, index) => ({ label: `${index + 1} ${view.name}`, onSelect: () => board.goTo(view.id, beatHere().id) })),
+      { label: 'All of the board', onSelect: () => board.goTo('all', beatHere().id) },
+    ],
+  ])
+  const markCount = (element: Element) =>
+    element.kind === 'chart'
+      ? (drawingOfElement(store.deck!, element as never, null, stage.host.table, stage.host.measurer)?.marks.length ?? 0)
+      : 0
   const itemCount = (element: Element) => (element.kind === 'diagram' ? diagramParts(element.text, element.family).length : 0)
   const lineCount = (element: Element) => (element.kind === 'text' ? paragraphTexts(element.text).filter(text => text.trim()).length : 0)
   function menu(element: Element) {
     const asUsual = (what: Cue['what']) => {
       const usual = what === 'enter' || what === 'exit' ? usualMotion(store.deck!, what, element.kind) : null
-      return usual ? [[{ label: `As usual: ${effectNamed(usual.effect, what).label.toLowerCase()}`, onSelect: () => newCue(element, what, usual.effect, { options: usual.options ?? {}, duration: usual.duration, easing: usual.easing }) }]] : []
+      return usual
+        ? [
+            [
+              {
+                label: `As usual: ${effectNamed(usual.effect, what).label.toLowerCase()}`,
+                onSelect: () =>
+                  newCue(element, what, usual.effect, { options: usual.options ?? {}, duration: usual.duration, easing: usual.easing }),
+              },
+            ],
+          ]
+        : []
     }
-    const offer = (what: Cue['what'], label: string) => ({ label, children: [...asUsual(what), effectsFor(what, element.kind).map(effect => ({ label: effect.label, onSelect: () => newCue(element, what, effect.name) }))] })
+    const offer = (what: Cue['what'], label: string) => ({
+      label,
+      children: [
+        ...asUsual(what),
+        effectsFor(what, element.kind).map(effect => ({ label: effect.label, onSelect: () => newCue(element, what, effect.name) })),
+      ],
+    })
     function goOn(figure: Element) {
-    const changes = figureGoesOn(store.deck!, { figure: figure.id }, { ...stage.host, ...context })
-    if (!changes.length) return warn(`${figure.name} cannot go on: no slide follows, or it has gone out before its slide ends.`)
-    store.edit(`let ${figure.name} go on`, changes)
-    tell(`${figure.name} stands on the next slide where this one leaves it.`)
-  }
-  const acts = (figure: Element) => ({ label: 'Acts', children: [gestures.map(gesture => ({ label: gesture.label, onSelect: () => newCue(figure, 'pose', 'gesture', { options: { gesture: gesture.name }, duration: gesture.seconds }) })), [{ label: 'Goes on on the next slide', icon: 'i-lucide-corner-down-right', onSelect: () => goOn(figure) }], poses.map(pose => ({ label: `Takes the pose: ${pose.label.toLowerCase()}`, onSelect: () => newCue(figure, 'pose', 'take-pose', { options: { pose: pose.name } }) }))] })
+      const changes = figureGoesOn(store.deck!, { figure: figure.id }, { ...stage.host, ...context })
+      if (!changes.length) return warn(`${figure.name} cannot go on: no slide follows, or it has gone out before its slide ends.`)
+      store.edit(`let ${figure.name} go on`, changes)
+      tell(`${figure.name} stands on the next slide where this one leaves it.`)
+    }
+    const acts = (figure: Element) => ({
+      label: 'Acts',
+      children: [
+        gestures.map(gesture => ({
+          label: gesture.label,
+          onSelect: () => newCue(figure, 'pose', 'gesture', { options: { gesture: gesture.name }, duration: gesture.seconds }),
+        })),
+        [{ label: 'Goes on on the next slide', icon: 'i-lucide-corner-down-right', onSelect: () => goOn(figure) }],
+        poses.map(pose => ({
+          label: `Takes the pose: ${pose.label.toLowerCase()}`,
+          onSelect: () => newCue(figure, 'pose', 'take-pose', { options: { pose: pose.name } }),
+        })),
+      ],
+    })
     const each = store.purpose === 'talk' ? 'on advance' : 'one after the other, a beat each'
     const builds = [
-      ...(lineCount(element) > 1 ? [{ label: `Line by line, ${each}`, onSelect: () => onAdvance(element, 'paragraph', lineCount(element)) }, { label: 'Line by line, in this beat', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'paragraph', stagger: 0.4 } }) }] : []),
-      ...(itemCount(element) > 1 ? [{ label: `Item by item, ${each}`, onSelect: () => onAdvance(element, 'item', itemCount(element)) }, { label: 'Item by item, in this beat', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'item', stagger: 0.4 } }) }] : []),
-      ...(element.kind === 'table' ? [{ label: 'Row by row', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'line', stagger: 0.3 } }) }, { label: 'Column by column', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'series', stagger: 0.3 } }) }] : []),
-      ...(markCount(element) > 1 ? [{ label: 'Bars one after the other', onSelect: () => newCue(element, 'enter', 'grow', { parts: { by: 'mark', stagger: 0.15 } }) }] : []),
+      ...(lineCount(element) > 1
+        ? [
+            { label: `Line by line, ${each}`, onSelect: () => onAdvance(element, 'paragraph', lineCount(element)) },
+            {
+              label: 'Line by line, in this beat',
+              onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'paragraph', stagger: 0.4 } }),
+            },
+          ]
+        : []),
+      ...(itemCount(element) > 1
+        ? [
+            { label: `Item by item, ${each}`, onSelect: () => onAdvance(element, 'item', itemCount(element)) },
+            {
+              label: 'Item by item, in this beat',
+              onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'item', stagger: 0.4 } }),
+            },
+          ]
+        : []),
+      ...(element.kind === 'table'
+        ? [
+            { label: 'Row by row', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'line', stagger: 0.3 } }) },
+            { label: 'Column by column', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'series', stagger: 0.3 } }) },
+          ]
+        : []),
+      ...(markCount(element) > 1
+        ? [
+            {
+              label: 'Bars one after the other',
+              onSelect: () => newCue(element, 'enter', 'grow', { parts: { by: 'mark', stagger: 0.15 } }),
+            },
+          ]
+        : []),
     ]
     const own = cuesOfElement(store.deck!, element.id)
     const carried = [
-      ...(own.length ? [{ label: 'Copy its motion', icon: 'i-lucide-copy', onSelect: () => many.copy(own.map(cue => cue.id)) }, { label: 'Give its motion to its kind on this slide', onSelect: () => many.giveToKind(element.id, 'slide') }, { label: 'Give its motion to its kind in the deck', onSelect: () => many.giveToKind(element.id, 'deck') }] : []),
-      ...(many.clipping ? [{ label: 'Add the copied motion', icon: 'i-lucide-clipboard-plus', onSelect: () => many.paste([element.id], 'add') }, { label: 'Replace its motion by the copied one', icon: 'i-lucide-clipboard-paste', onSelect: () => many.paste([element.id], 'replace') }] : []),
+      ...(own.length
+        ? [
+            { label: 'Copy its motion', icon: 'i-lucide-copy', onSelect: () => many.copy(own.map(cue => cue.id)) },
+            { label: 'Give its motion to its kind on this slide', onSelect: () => many.giveToKind(element.id, 'slide') },
+            { label: 'Give its motion to its kind in the deck', onSelect: () => many.giveToKind(element.id, 'deck') },
+          ]
+        : []),
+      ...(many.clipping
+        ? [
+            { label: 'Add the copied motion', icon: 'i-lucide-clipboard-plus', onSelect: () => many.paste([element.id], 'add') },
+            {
+              label: 'Replace its motion by the copied one',
+              icon: 'i-lucide-clipboard-paste',
+              onSelect: () => many.paste([element.id], 'replace'),
+            },
+          ]
+        : []),
     ]
-    return [builds, [offer('enter', 'Comes in'), offer('emphasis', 'Draws the eye'), offer('move', 'Moves'), offer('exit', 'Goes out'), ...(element.kind === 'film' || element.kind === 'sound' ? [offer('media', 'Plays')] : []), ...(element.kind === 'figure' ? [acts(element)] : [])], carried].filter(list => list.length)
+    return [
+      builds,
+      [
+        offer('enter', 'Comes in'),
+        offer('emphasis', 'Draws the eye'),
+        offer('move', 'Moves'),
+        offer('exit', 'Goes out'),
+        ...(element.kind === 'film' || element.kind === 'sound' ? [offer('media', 'Plays')] : []),
+        ...(element.kind === 'figure' ? [acts(element)] : []),
+      ],
+      carried,
+    ].filter(list => list.length)
   }
   return { menu, cameraMenu }
 }

@@ -15,7 +15,10 @@ export function useNamedTables() {
       const still = table && store.deck && wantedTable(store.deck, slide)
       if (!still || still.chart !== wanted.chart) continue
       tables.keep(table)
-      store.edit(`draw ${table.name}`, setFields(store.deck!, { table: 'elements', id: wanted.chart, fields: { chart: chartOfTable(table, wanted.table) } as never }))
+      store.edit(
+        `draw ${table.name}`,
+        setFields(store.deck!, { table: 'elements', id: wanted.chart, fields: { chart: chartOfTable(table, wanted.table) } as never }),
+      )
     }
   }
 }

@@ -19,10 +19,13 @@ export function usePlayback() {
     if (speed.value === 1) engine?.hear(heard, true)
     else engine?.silence()
   }
-  watch(() => store.playing, playing => {
-    stage.live = playing && speed.value === 1
-    if (!playing) engine?.silence()
-  })
+  watch(
+    () => store.playing,
+    playing => {
+      stage.live = playing && speed.value === 1
+      if (!playing) engine?.silence()
+    },
+  )
 
   function tick() {
     if (!store.playing) return

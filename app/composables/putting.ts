@@ -12,11 +12,19 @@ export function usePutting() {
   /** The middle of the slide; of a board the middle of what is in sight. */
   const middle = () => {
     const { width, height } = stage.size
-    return store.deck!.slides[store.stageId ?? '']?.board ? { x: width / 2 - stage.pan.x / stage.scale, y: height / 2 - stage.pan.y / stage.scale } : { x: width / 2, y: height / 2 }
+    return store.deck!.slides[store.stageId ?? '']?.board
+      ? { x: width / 2 - stage.pan.x / stage.scale, y: height / 2 - stage.pan.y / stage.scale }
+      : { x: width / 2, y: height / 2 }
   }
 
   /** A box of a size about a point, or in the middle. px of deck space. */
-  const boxAt = (width: number, height: number, at: { x: number, y: number } = middle()): Box => ({ x: Math.round(at.x - width / 2), y: Math.round(at.y - height / 2), width, height, angle: 0 })
+  const boxAt = (width: number, height: number, at: { x: number; y: number } = middle()): Box => ({
+    x: Math.round(at.x - width / 2),
+    y: Math.round(at.y - height / 2),
+    width,
+    height,
+    angle: 0,
+  })
   function put(label: string, element: NewElement): string | undefined {
     if (!store.stageId) return
     const id = freshId()

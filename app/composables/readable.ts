@@ -10,7 +10,7 @@ export function useReadable(text: () => (TextElement & ShownElement) | null) {
   const stage = useStage()
   const host = useStageHost()
   const pixels = usePixels()
-  const found = shallowRef<{ contrast: Contrast, remedies: ContrastRemedy[] } | null>(null)
+  const found = shallowRef<{ contrast: Contrast; remedies: ContrastRemedy[] } | null>(null)
 
   function measure() {
     const [element, deck, owner] = [text(), stage.deck, store.stageId]
@@ -19,18 +19,34 @@ export function useReadable(text: () => (TextElement & ShownElement) | null) {
       found.value = null
       return
     }
-    const wish: ContrastWish = { deck, slide, elements: stage.elements, element, size: stage.size, measurer: host.host.measurer, pixels: pixels.pixels }
+    const wish: ContrastWish = {
+      deck,
+      slide,
+      elements: stage.elements,
+      element,
+      size: stage.size,
+      measurer: host.host.measurer,
+      pixels: pixels.pixels,
+    }
     const contrast = contrastOf(wish)
     // While pixels are on their way, what was said before stays.
     if (contrast === undefined) return
-    found.value = contrast && (contrast.onPicture || contrast.ratio < contrast.needed) ? { contrast, remedies: store.isForm ? [] : contrastRemedies(wish) } : null
+    found.value =
+      contrast && (contrast.onPicture || contrast.ratio < contrast.needed)
+        ? { contrast, remedies: store.isForm ? [] : contrastRemedies(wish) }
+        : null
   }
-  watchDebounced([text, () => stage.deck, () => store.stageId, () => host.host, () => pixels.version], measure, { debounce: 160, immediate: true })
+  watchDebounced([text, () => stage.deck, () => store.stageId, () => host.host, () => pixels.version], measure, {
+    debounce: 160,
+    immediate: true,
+  })
 
   /** What a remedy changes in the deck. */
   const changesOf = (remedy: ContrastRemedy): Change[] => [
     ...Object.entries(remedy.fields).flatMap(([id, fields]) => setFields(store.deck!, { table: 'elements', id, fields: fields as never })),
-    ...(remedy.slide && store.stageId && store.deck!.slides[store.stageId] ? setFields(store.deck!, { table: 'slides', id: store.stageId, fields: remedy.slide }) : []),
+    ...(remedy.slide && store.stageId && store.deck!.slides[store.stageId]
+      ? setFields(store.deck!, { table: 'slides', id: store.stageId, fields: remedy.slide })
+      : []),
   ]
   return { found, changesOf }
 }

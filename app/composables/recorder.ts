@@ -2,7 +2,8 @@ import { expected } from '#core/values'
 /** Why a microphone or camera cannot be had, in a sentence. */
 function refusal(error: unknown, what: 'microphone' | 'camera'): string {
   const name = (error as DOMException).name
-  if (name === 'NotAllowedError' || name === 'SecurityError') return `This page may not use the ${what}. Allow it beside the address of the page, then press Record again.`
+  if (name === 'NotAllowedError' || name === 'SecurityError')
+    return `This page may not use the ${what}. Allow it beside the address of the page, then press Record again.`
   if (name === 'NotFoundError' || name === 'OverconstrainedError') return `No ${what} was found. Connect one, then press Record again.`
   if (name === 'NotReadableError') return `The ${what} is in use by another program. Close that, then press Record again.`
   return `The ${what} cannot be used here. ${what === 'camera' ? 'Bring a film instead.' : 'Bring a sound instead.'}`
@@ -47,7 +48,10 @@ export function useRecorder(what: 'microphone' | 'camera') {
     problem.value = ''
     taken.value = null
     try {
-      stream.value = await navigator.mediaDevices.getUserMedia({ audio: true, ...(what === 'camera' ? { video: { width: { ideal: 1280 }, height: { ideal: 720 } } } : {}) })
+      stream.value = await navigator.mediaDevices.getUserMedia({
+        audio: true,
+        ...(what === 'camera' ? { video: { width: { ideal: 1280 }, height: { ideal: 720 } } } : {}),
+      })
     } catch (error) {
       problem.value = refusal(error, what)
       return

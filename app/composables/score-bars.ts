@@ -9,7 +9,17 @@ export const cameraRow = 'camera'
 export const thinnestBar = 60
 
 /** One part of an element in its turn within a cue. Lengths in px, but `stagger` in seconds and `step` px a second. */
-export interface ScoreTurn { cue: string, tone: string, index: number, words: string, x: number, width: number, top: number, step: number, stagger: number }
+export interface ScoreTurn {
+  cue: string
+  tone: string
+  index: number
+  words: string
+  x: number
+  width: number
+  top: number
+  step: number
+  stagger: number
+}
 
 /** The rows of the score: what moves as one, its cues as bars in lanes, and in an open row the turns of its parts. */
 export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
@@ -23,7 +33,8 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
   /** How wide the words beside a bar that is too narrow for them are, px, about. */
   const besideBar = (label: string) => label.length * 6.4 + 14
   /** What moves as one: the cues of an element, or of a board’s camera. */
-  const cuesOfRow = (row: string) => (row === cameraRow ? (score.value.board?.camera.legs ?? []).map(leg => leg.cue) : score.value.tracks.get(row)?.cues ?? [])
+  const cuesOfRow = (row: string) =>
+    row === cameraRow ? (score.value.board?.camera.legs ?? []).map(leg => leg.cue) : (score.value.tracks.get(row)?.cues ?? [])
   /** The bars of one row, each in the first lane where it lies on no other. */
   function barsOf(row: string) {
     const made = cuesOfRow(row).map(item => {
@@ -31,24 +42,33 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
       const length = item.end - start
       const column = columns.value[item.beat]!
       const label = row === cameraRow ? `To ${board.nameOf(item.cue.options.view)}` : labelOf(item)
-      const plays = item.cue.what === 'media' && item.effect.name !== 'clip-pause' ? Math.min(playing(item), Math.max(0, column.moves + column.hold - start)) : length
+      const plays =
+        item.cue.what === 'media' && item.effect.name !== 'clip-pause'
+          ? Math.min(playing(item), Math.max(0, column.moves + column.hold - start))
+          : length
       const [x, wide] = [column.x + start * column.unit, Math.max(16, plays * column.unit)]
       return { item, x, width: wide, label }
     })
-    const lanes = lanesOf(made.map(({ x, width, label }) => ({ from: x + 1, to: x + width + (width < thinnestBar ? besideBar(label) : 0) })))
+    const lanes = lanesOf(
+      made.map(({ x, width, label }) => ({ from: x + 1, to: x + width + (width < thinnestBar ? besideBar(label) : 0) })),
+    )
     return made.map((bar, index) => ({ ...bar, lane: lanes[index]! }))
   }
   /** How long a clip plays that a cue lets play, seconds; a loop until its slide ends. */
   const playing = (item: ScoreCue) => {
     const track = score.value.tracks.get(item.cue.element!)
-    return track?.looping ? Infinity : track?.clip?.seconds ?? 0
+    return track?.looping ? Infinity : (track?.clip?.seconds ?? 0)
   }
-  const bars = computed(() => new Map([...(score.value.board ? [cameraRow] : []), ...rows.value.map(element => element.id)].map(row => [row, barsOf(row)])))
+  const bars = computed(
+    () => new Map([...(score.value.board ? [cameraRow] : []), ...rows.value.map(element => element.id)].map(row => [row, barsOf(row)])),
+  )
   /** How high the bars of a row are, and under them the turns of its parts, where it is open. */
   const barsHeight = (row: string) => 36 + 28 * Math.max(0, ...bars.value.get(row)!.map(bar => bar.lane))
   const heightOf = (row: string) => barsHeight(row) + turnsOf(row).length * turnHeight
   const turnHeight = 20
-  const toggle = (row: string) => { opened.value = new Set(opened.value.has(row) ? [...opened.value].filter(one => one !== row) : [...opened.value, row]) }
+  const toggle = (row: string) => {
+    opened.value = new Set(opened.value.has(row) ? [...opened.value].filter(one => one !== row) : [...opened.value, row])
+  }
   const opening = (row: string) => bars.value.get(row)!.some(({ item }) => item.cue.parts && (item.span?.count ?? 0) > 1)
   /** Each part that takes its turn in a cue of an open row, one under the other. */
   function turnsOf(row: string): ScoreTurn[] {
@@ -61,7 +81,17 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
       const { unit: px } = columns.value[item.beat]!
       const words = partWords(store.deck!, track, span, stage.host)
       return words.map((text, index): ScoreTurn => {
-        const made = { cue: item.cue.id, tone: item.cue.what, index, words: text || `${index + 1}`, x: x + index * span.stagger * px, step: px, width: Math.max(8, item.round * px), top, stagger: span.stagger }
+        const made = {
+          cue: item.cue.id,
+          tone: item.cue.what,
+          index,
+          words: text || `${index + 1}`,
+          x: x + index * span.stagger * px,
+          step: px,
+          width: Math.max(8, item.round * px),
+          top,
+          stagger: span.stagger,
+        }
         top += turnHeight
         return made
       })
@@ -71,11 +101,18 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
     const cue = store.deck!.cues[id]
     return cue?.parts ? setFields(store.deck!, { table: 'cues', id, fields: { parts: { ...cue.parts, stagger } } }) : []
   }
-  const labelOf = (item: ScoreCue) => (item.cue.effect === 'gesture' ? gestureNamed(String(item.cue.options.gesture))?.label : item.cue.effect === 'take-pose' ? poseNamed(String(item.cue.options.pose)).label : null) ?? effectNamed(item.cue.effect, item.cue.what).label + partsSaid(item)
+  const labelOf = (item: ScoreCue) =>
+    (item.cue.effect === 'gesture'
+      ? gestureNamed(String(item.cue.options.gesture))?.label
+      : item.cue.effect === 'take-pose'
+        ? poseNamed(String(item.cue.options.pose)).label
+        : null) ?? effectNamed(item.cue.effect, item.cue.what).label + partsSaid(item)
   function partsSaid({ cue, span }: ScoreCue) {
     if (!cue.parts) return ''
     const { from, to } = cue.parts.range ?? { from: 0, to: null }
-    const word = { paragraph: 'line', line: 'row', word: 'word', letter: 'letter', mark: 'bar', series: 'series', item: 'item' }[cue.parts.by]
+    const word = { paragraph: 'line', line: 'row', word: 'word', letter: 'letter', mark: 'bar', series: 'series', item: 'item' }[
+      cue.parts.by
+    ]
     if (!cue.parts.range) return `, ${word} by ${word}`
     return to === from || span?.count === 1 ? `, ${word} ${from + 1}` : `, from ${word} ${from + 1}`
   }

@@ -2,7 +2,16 @@ import { useLocalStorage } from '@vueuse/core'
 import type { Beat } from '#core/model'
 
 /** One beat as it is laid out. Lengths in px, times in seconds. */
-export interface ScoreColumn { /** px a second in it. */ unit: number, index: number, beat: Beat, x: number, width: number, start: 'open' | 'advance' | 'self', moves: number, hold: number }
+export interface ScoreColumn {
+  /** px a second in it. */ unit: number
+  index: number
+  beat: Beat
+  x: number
+  width: number
+  start: 'open' | 'advance' | 'self'
+  moves: number
+  hold: number
+}
 
 /** Beats as columns across the score, to true time or all equally wide, and the playhead over them. `room`: px that the columns have. */
 export function useScoreColumns(room: () => number) {
@@ -19,7 +28,16 @@ export function useScoreColumns(room: () => number) {
     return score.value.beats.map(item => {
       const { hold } = item
       const wide = evenly.value ? Math.max(least, room() / score.value.beats.length) : Math.max(least, (item.moves + hold) * unit.value)
-      const made = { unit: evenly.value ? wide / Math.max(0.5, item.moves + hold) : unit.value, index: item.index, beat: item.beat, x, width: wide, start: item.start, moves: item.moves, hold }
+      const made = {
+        unit: evenly.value ? wide / Math.max(0.5, item.moves + hold) : unit.value,
+        index: item.index,
+        beat: item.beat,
+        x,
+        width: wide,
+        start: item.start,
+        moves: item.moves,
+        hold,
+      }
       x += wide
       return made
     })

@@ -3,8 +3,11 @@ import { setFields } from '#core/edits'
 import { laterWaits, nearestMoment, setLength, type ScoreCue } from '#core/timing'
 import type { ScoreColumn } from './score-columns'
 
-/** Bars and lines of the score under the hand: they snap to what else happens, and are kept as an edit when it lets go. `speech`: when something is spoken, seconds into the slide’s voice. */
-export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () => readonly { from: number, until: number }[]) {
+/**
+ * Bars and lines of the score under the hand: they snap to what else happens, and are kept as an edit when it lets go. `speech`: when
+ * something is spoken, seconds into the slide’s voice.
+ */
+export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () => readonly { from: number; until: number }[]) {
   const store = useDeck()
   const many = useScore()
   const sounds = useSounds()
@@ -21,14 +24,22 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
     const slide = store.keptPlan?.slides.find(one => one.slide === store.slideId)
     const start = slide?.beats[beat]?.start
     if (!voice || start === undefined) return []
-    return speech().flatMap(({ from, until }) => [from, until]).map(second => voice.start + (second - voice.span.from) / voice.span.speed - start)
+    return speech()
+      .flatMap(({ from, until }) => [from, until])
+      .map(second => voice.start + (second - voice.span.from) / voice.span.speed - start)
   }
 
   /** The moments of a beat that a bar snaps to, seconds into it: edges of other cues, of the beat, of what is spoken, and the playhead. */
   function momentsOf(beat: number, without: ReadonlySet<string>): number[] {
     const entry = score.value.beats[beat]!
     const at = store.moment?.slide === store.slideId && store.moment.beat === beat ? [store.moment.seconds] : []
-    return [0, entry.length, ...at, ...marksInSound(beat), ...entry.cues.filter(item => !without.has(item.cue.id)).flatMap(item => [item.start, item.end])]
+    return [
+      0,
+      entry.length,
+      ...at,
+      ...marksInSound(beat),
+      ...entry.cues.filter(item => !without.has(item.cue.id)).flatMap(item => [item.start, item.end]),
+    ]
   }
   const reach = 6
   function snapped(event: PointerEvent, moments: readonly number[], edges: readonly number[], by: number, unit: number): number {
@@ -58,22 +69,29 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
     const moments = momentsOf(item.beat, ids)
     const rounds = cue.repeat === 'forever' ? 1 : Math.max(1, cue.repeat)
     const name = store.deck!.elements[cue.element ?? '']?.name ?? 'the camera'
-    tryWhileDragged(event, () => (part === 'edge' ? `retime ${name}` : moving.length > 1 ? `retime ${moving.length} cues` : 'retime a cue'), next => {
-      far ||= Math.abs(next.clientX - event.clientX) > 3
-      if (!far) return null
-      const free = (next.clientX - event.clientX) / unit
-      if (part === 'edge') {
-        const duration = Math.max(0.05, hundredth(item.round + snapped(next, moments, [item.end], free, unit) / rounds))
-        const later = ripples.value ? laterWaits(entry, ids, item.end, (duration - item.round) * rounds) : new Map<string, number>()
-        return duration === item.round ? null : [...setLength(store.deck!, cue.id, duration), ...many.waiting(later)]
-      }
-      const by = Math.max(snapped(next, moments, [item.start, item.end], free, unit), -Math.min(...leading.map(one => one.delay)))
-      const later = ripples.value ? laterWaits(entry, ids, Math.min(item.start, ...leading.map(one => startOf(item.beat, one.id))), by) : []
-      return many.waiting(new Map([...later, ...leading.map(one => [one.id, hundredth(one.delay + by)] as const)]))
-    }, (made, given) => {
-      // A plain press on one of several chosen ones means that one.
-      if (given && !far) many.only(cue.id)
-    })
+    tryWhileDragged(
+      event,
+      () => (part === 'edge' ? `retime ${name}` : moving.length > 1 ? `retime ${moving.length} cues` : 'retime a cue'),
+      next => {
+        far ||= Math.abs(next.clientX - event.clientX) > 3
+        if (!far) return null
+        const free = (next.clientX - event.clientX) / unit
+        if (part === 'edge') {
+          const duration = Math.max(0.05, hundredth(item.round + snapped(next, moments, [item.end], free, unit) / rounds))
+          const later = ripples.value ? laterWaits(entry, ids, item.end, (duration - item.round) * rounds) : new Map<string, number>()
+          return duration === item.round ? null : [...setLength(store.deck!, cue.id, duration), ...many.waiting(later)]
+        }
+        const by = Math.max(snapped(next, moments, [item.start, item.end], free, unit), -Math.min(...leading.map(one => one.delay)))
+        const later = ripples.value
+          ? laterWaits(entry, ids, Math.min(item.start, ...leading.map(one => startOf(item.beat, one.id))), by)
+          : []
+        return many.waiting(new Map([...later, ...leading.map(one => [one.id, hundredth(one.delay + by)] as const)]))
+      },
+      (made, given) => {
+        // A plain press on one of several chosen ones means that one.
+        if (given && !far) many.only(cue.id)
+      },
+    )
   }
 
   const startOf = (beat: number, cue: string) => score.value.beats[beat]!.cues.find(one => one.cue.id === cue)?.start ?? 0
@@ -82,7 +100,13 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
   function pressLine(event: PointerEvent, column: ScoreColumn) {
     if (event.button !== 0 || !store.canEdit) return
     const { unit, hold } = column
-    tryWhileDragged(event, `hold beat ${column.index + 1}`, next => setFields(store.deck!, { table: 'beats', id: column.beat.id, fields: { hold: { kind: 'seconds', seconds: tenth(hold + (next.clientX - event.clientX) / unit) } } }))
+    tryWhileDragged(event, `hold beat ${column.index + 1}`, next =>
+      setFields(store.deck!, {
+        table: 'beats',
+        id: column.beat.id,
+        fields: { hold: { kind: 'seconds', seconds: tenth(hold + (next.clientX - event.clientX) / unit) } },
+      }),
+    )
   }
   return { ripples, pressCue, pressLine }
 }

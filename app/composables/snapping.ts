@@ -9,7 +9,7 @@ export function useSnapping() {
     const deck = store.deck
     const id = store.stageId
     if (!deck || !id) return null
-    const table = deck.slides[id] ? 'slides' as const : deck.layouts[id] ? 'layouts' as const : 'masters' as const
+    const table = deck.slides[id] ? ('slides' as const) : deck.layouts[id] ? ('layouts' as const) : ('masters' as const)
     return { table, record: deck[table][id] }
   })
   const none: Guides = { x: [], y: [] }
@@ -21,13 +21,21 @@ export function useSnapping() {
     if (!deck || !record || owner.value!.table === 'masters') return none
     const layout = owner.value!.table === 'slides' ? deck.layouts[(record as { layout: Id }).layout] : undefined
     const master = deck.masters[(layout ?? (record as { master?: Id })).master ?? '']
-    return { x: [...(layout?.guides?.x ?? []), ...(master?.guides?.x ?? [])], y: [...(layout?.guides?.y ?? []), ...(master?.guides?.y ?? [])] }
+    return {
+      x: [...(layout?.guides?.x ?? []), ...(master?.guides?.x ?? [])],
+      y: [...(layout?.guides?.y ?? []), ...(master?.guides?.y ?? [])],
+    }
   })
   const guides = computed<Guides>(() => ({ x: [...own.value.x, ...beneath.value.x], y: [...own.value.y, ...beneath.value.y] }))
 
   /** The room that parts move in; `free` draws them to nothing. */
   function roomFor(moving: ReadonlySet<Id>, free = false): SnapRoom {
-    const others = stage.elements.filter(element => !moving.has(element.id) && !element.pinned && element.kind !== 'group' && !(element.kind === 'shape' && element.shape === 'line')).map(element => boundsOf(element.box))
+    const others = stage.elements
+      .filter(
+        element =>
+          !moving.has(element.id) && !element.pinned && element.kind !== 'group' && !(element.kind === 'shape' && element.shape === 'line'),
+      )
+      .map(element => boundsOf(element.box))
     return { others, size: stage.size, margin: store.deck!.theme.theme!.margin, reach: free ? 0 : 7 / stage.scale, guides: guides.value }
   }
   return { owner, own, beneath, roomFor }

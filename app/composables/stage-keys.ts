@@ -5,7 +5,12 @@ export function useStageKeys(open: (element: ShownElement) => void) {
   const store = useDeck()
   const stage = useStage()
   const arranging = useArranging()
-  const arrows: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
+  const arrows: Readonly<Record<string, readonly [number, number]>> = {
+    ArrowLeft: [-1, 0],
+    ArrowRight: [1, 0],
+    ArrowUp: [0, -1],
+    ArrowDown: [0, 1],
+  }
 
   function stepOut() {
     if (stage.tool) stage.tool = null
@@ -16,11 +21,17 @@ export function useStageKeys(open: (element: ShownElement) => void) {
     } else store.select()
   }
   const plain: Readonly<Record<string, () => void>> = {
-    'Delete': arranging.remove, 'Backspace': arranging.remove, 'Escape': stepOut,
-    'g': arranging.group, 'G': arranging.ungroup,
-    'PageUp': () => arranging.stack('forward'), 'PageDown': () => arranging.stack('back'),
-    '+': () => stage.zoomTo(stage.zoom * 1.25), '-': () => stage.zoomTo(stage.zoom / 1.25), '0': stage.fit,
-    'Enter': () => stage.single && open(stage.single),
+    Delete: arranging.remove,
+    Backspace: arranging.remove,
+    Escape: stepOut,
+    g: arranging.group,
+    G: arranging.ungroup,
+    PageUp: () => arranging.stack('forward'),
+    PageDown: () => arranging.stack('back'),
+    '+': () => stage.zoomTo(stage.zoom * 1.25),
+    '-': () => stage.zoomTo(stage.zoom / 1.25),
+    '0': stage.fit,
+    Enter: () => stage.single && open(stage.single),
   }
   onKeys(event => {
     if (isTyping(event.target) || document.querySelector('[role=dialog]')) return
@@ -29,7 +40,13 @@ export function useStageKeys(open: (element: ShownElement) => void) {
     const arrow = arrows[event.key]
     if (control && key === 'a') {
       event.preventDefault()
-      store.select(...new Set(stage.elements.filter(element => !element.pinned && !element.locked).map(element => pressed(store.deck!, element.id, stage.opened))))
+      store.select(
+        ...new Set(
+          stage.elements
+            .filter(element => !element.pinned && !element.locked)
+            .map(element => pressed(store.deck!, element.id, stage.opened)),
+        ),
+      )
     } else if (control && key === 'd') {
       event.preventDefault()
       arranging.duplicate()

@@ -31,9 +31,17 @@ export function useTapping() {
       if (!on.value) return
       seconds.value += passed()
       // The voice is heard to its end, however long the slide is planned as yet.
-      if (sounds.plan && voice) engine?.hear(heardAt({ ...sounds.plan, soundings: [{ ...voice, end: voice.start + voice.span.seconds }] }, opening + seconds.value), true)
+      if (sounds.plan && voice)
+        engine?.hear(
+          heardAt({ ...sounds.plan, soundings: [{ ...voice, end: voice.start + voice.span.seconds }] }, opening + seconds.value),
+          true,
+        )
       // Each tap is seen as what it will be: the next beat.
-      store.goTo({ slide: slide.slide, beat: Math.min(taps.value.length, slide.beats.length - 1), seconds: seconds.value - (taps.value.at(-1) ?? 0) })
+      store.goTo({
+        slide: slide.slide,
+        beat: Math.min(taps.value.length, slide.beats.length - 1),
+        seconds: seconds.value - (taps.value.at(-1) ?? 0),
+      })
       if (seconds.value >= ends) return finish()
       request = requestAnimationFrame(tick)
     }
@@ -55,7 +63,12 @@ export function useTapping() {
   /** Lets the beats of the slide at work begin at moments after its opening, seconds. */
   function apply(times: readonly number[], until?: number) {
     if (!store.score || !times.length) return warn('No beat was tapped, so nothing has changed.')
-    const changes = setBeatTimes(store.deck!, store.score, { slide: store.slideId!, times, ...(until !== undefined ? { until } : {}) }, { id: freshId })
+    const changes = setBeatTimes(
+      store.deck!,
+      store.score,
+      { slide: store.slideId!, times, ...(until !== undefined ? { until } : {}) },
+      { id: freshId },
+    )
     if (!changes.length) return warn('No beat was tapped, so nothing has changed.')
     store.edit('set beats by hand', changes)
     tell(`The slide’s beats begin at ${times.map(time => time.toFixed(1)).join(', ')} s.`)

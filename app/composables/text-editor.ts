@@ -19,15 +19,19 @@ export interface TextState {
 }
 
 /** Every paragraph of the selection gets attributes that follow from those it has. */
-const setParagraphs = (change: (attrs: ParagraphAttrs) => ParagraphAttrs): Command => (state, dispatch) => {
-  const transaction = state.tr
-  state.doc.nodesBetween(state.selection.from, state.selection.to, (node, at) => {
-    if (node.type.name === 'paragraph') transaction.setNodeMarkup(at, undefined, { ...node.attrs, ...change(node.attrs as ParagraphAttrs) })
-  })
-  dispatch?.(transaction)
-  return true
-}
-const setLevel = (change: (level: number) => number) => setParagraphs(({ level = 0 }) => ({ level: Math.min(9, Math.max(0, change(level))) }))
+const setParagraphs =
+  (change: (attrs: ParagraphAttrs) => ParagraphAttrs): Command =>
+  (state, dispatch) => {
+    const transaction = state.tr
+    state.doc.nodesBetween(state.selection.from, state.selection.to, (node, at) => {
+      if (node.type.name === 'paragraph')
+        transaction.setNodeMarkup(at, undefined, { ...node.attrs, ...change(node.attrs as ParagraphAttrs) })
+    })
+    dispatch?.(transaction)
+    return true
+  }
+const setLevel = (change: (level: number) => number) =>
+  setParagraphs(({ level = 0 }) => ({ level: Math.min(9, Math.max(0, change(level))) }))
 const insertBreak: Command = (state, dispatch) => {
   dispatch?.(state.tr.replaceSelectionWith(textSchema.nodes.break!.create()).scrollIntoView())
   return true
@@ -35,55 +39,81 @@ const insertBreak: Command = (state, dispatch) => {
 /** The next line stands in the list that this one does, with its level and bullet; what was this line's alone stays with it. */
 const nextLine = splitBlockAs(node => ({ type: node.type, attrs: { ...node.attrs, lit: null, icon: null, start: null } }))
 /** Puts a mark with attributes on the selection, in place of one of its kind; null takes it off. */
-const setMark = (type: MarkType, attrs: Record<string, unknown> | null): Command => (state, dispatch) => {
-  const { from, to, empty } = state.selection
-  const transaction = state.tr
-  if (empty) dispatch?.(attrs ? transaction.addStoredMark(type.create(attrs)) : transaction.removeStoredMark(type))
-  else {
-    transaction.removeMark(from, to, type)
-    dispatch?.(attrs ? transaction.addMark(from, to, type.create(attrs)) : transaction)
+const setMark =
+  (type: MarkType, attrs: Record<string, unknown> | null): Command =>
+  (state, dispatch) => {
+    const { from, to, empty } = state.selection
+    const transaction = state.tr
+    if (empty) dispatch?.(attrs ? transaction.addStoredMark(type.create(attrs)) : transaction.removeStoredMark(type))
+    else {
+      transaction.removeMark(from, to, type)
+      dispatch?.(attrs ? transaction.addMark(from, to, type.create(attrs)) : transaction)
+    }
+    return true
   }
-  return true
-}
 
 /** What stands before each line of a list, as the stage would set it, told to the page by custom properties. */
-const signs = (setting: () => TextSetting | null, colorOf: (color: Bullet['color']) => string) => new Plugin({
-  props: {
-    decorations(editor) {
-      const style = setting()
-      if (!style) return null
-      const count = lineCounter()
-      const made: Decoration[] = []
-      editor.doc.forEach((node, at) => {
-        const paragraph = node.toJSON() as Paragraph
-        const bullet = bulletOfParagraph(style, paragraph)
-        const number = count(paragraph, bullet)
-        if (!bullet) return
-        const image = bullet.icon ? `url("data:image/svg+xml,${encodeURIComponent(iconSvg(bullet.icon, colorOf(bullet.color)))}")` : bullet.picture ? `url("/api/media/${bullet.picture}")` : 'none'
-        made.push(Decoration.node(at, at + node.nodeSize, { class: 'listed', style: `--sign:${JSON.stringify(bulletWords(bullet, number))};--sign-color:${colorOf(bullet.color)};--sign-size:${bullet.size ?? 1};--sign-image:${image};--indent:${indentOf(style, paragraph.attrs?.level ?? 1, bullet)}em;--distance:${bullet.distance ?? usualDistance}em` }))
-      })
-      return DecorationSet.create(editor.doc, made)
+const signs = (setting: () => TextSetting | null, colorOf: (color: Bullet['color']) => string) =>
+  new Plugin({
+    props: {
+      decorations(editor) {
+        const style = setting()
+        if (!style) return null
+        const count = lineCounter()
+        const made: Decoration[] = []
+        editor.doc.forEach((node, at) => {
+          const paragraph = node.toJSON() as Paragraph
+          const bullet = bulletOfParagraph(style, paragraph)
+          const number = count(paragraph, bullet)
+          if (!bullet) return
+          const image = bullet.icon
+            ? `url("data:image/svg+xml,${encodeURIComponent(iconSvg(bullet.icon, colorOf(bullet.color)))}")`
+            : bullet.picture
+              ? `url("/api/media/${bullet.picture}")`
+              : 'none'
+          made.push(
+            Decoration.node(at, at + node.nodeSize, {
+              class: 'listed',
+              style: `--sign:${JSON.stringify(bulletWords(bullet, number))};--sign-color:${colorOf(bullet.color)};--sign-size:${bullet.size ?? 1};--sign-image:${image};--indent:${indentOf(style, paragraph.attrs?.level ?? 1, bullet)}em;--distance:${bullet.distance ?? usualDistance}em`,
+            }),
+          )
+        })
+        return DecorationSet.create(editor.doc, made)
+      },
     },
-  },
-})
-const iconSvg = (icon: NonNullable<Bullet['icon']>, color: string) => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${icon.view.join(' ')}">${icon.paths.map(path => `<path d="${path.d}" fill="${path.width ? 'none' : color}" stroke="${path.width ? color : 'none'}" stroke-width="${path.width ?? 0}" stroke-linecap="round" stroke-linejoin="round"/>`).join('')}</svg>`
+  })
+const iconSvg = (icon: NonNullable<Bullet['icon']>, color: string) =>
+  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${icon.view.join(' ')}">${icon.paths.map(path => `<path d="${path.d}" fill="${path.width ? 'none' : color}" stroke="${path.width ? color : 'none'}" stroke-width="${path.width ?? 0}" stroke-linecap="round" stroke-linejoin="round"/>`).join('')}</svg>`
 
 /** More formatting than this is not read, letters: only the words of it are taken. */
 export const mostHtml = 2_000_000
-export const tooMuchHtml = (html: string) => warn(`What was pasted has ${(html.length / 1_000_000).toFixed(1)} MB of formatting, more than is read here: only its words were taken.`)
+export const tooMuchHtml = (html: string) =>
+  warn(`What was pasted has ${(html.length / 1_000_000).toFixed(1)} MB of formatting, more than is read here: only its words were taken.`)
 /** Plain words out of a paste that is too much to read as rich text. */
 const readPaste = (html: string) => {
   if (html.length <= mostHtml) return html
   tooMuchHtml(html)
   const words = new DOMParser().parseFromString(html, 'text/html').body.textContent ?? ''
-  return words.split(/\n+/).map(line => `<p>${line.replace(/[&<>]/g, letter => `&#${letter.charCodeAt(0)};`)}</p>`).join('')
+  return words
+    .split(/\n+/)
+    .map(line => `<p>${line.replace(/[&<>]/g, letter => `&#${letter.charCodeAt(0)};`)}</p>`)
+    .join('')
 }
 
 /**
  * An editor on the shared text of an element: what is written is in the deck at once, with the deck's own undo. `lists`:
  * its lines always have a level, as those of an outline do.
  */
-export function useTextEditor(options: { element: () => string, place: Ref<HTMLElement | undefined>, label: () => string, lists?: boolean, onDone?: () => void, selectAll?: boolean, setting?: () => TextSetting | null, colorOf?: (color: Bullet['color']) => string }) {
+export function useTextEditor(options: {
+  element: () => string
+  place: Ref<HTMLElement | undefined>
+  label: () => string
+  lists?: boolean
+  onDone?: () => void
+  selectAll?: boolean
+  setting?: () => TextSetting | null
+  colorOf?: (color: Bullet['color']) => string
+}) {
   const store = useDeck()
   let view: EditorView | undefined
   const state = shallowRef<TextState>({ marks: {}, paragraph: {} })
@@ -92,9 +122,14 @@ export function useTextEditor(options: { element: () => string, place: Ref<HTMLE
   function refresh(editor: EditorState) {
     const { from, to, empty, $from } = editor.selection
     const found: Partial<Record<MarkName, Record<string, unknown> | true>> = {}
-    const take = (list: readonly { type: MarkType, attrs: Record<string, unknown> }[]) => { for (const mark of list) found[mark.type.name as MarkName] = Object.keys(mark.attrs).length ? mark.attrs : true }
+    const take = (list: readonly { type: MarkType; attrs: Record<string, unknown> }[]) => {
+      for (const mark of list) found[mark.type.name as MarkName] = Object.keys(mark.attrs).length ? mark.attrs : true
+    }
     if (empty) take(editor.storedMarks ?? $from.marks())
-    else editor.doc.nodesBetween(from, to, (node: Node) => { if (node.isInline) take(node.marks) })
+    else
+      editor.doc.nodesBetween(from, to, (node: Node) => {
+        if (node.isInline) take(node.marks)
+      })
     state.value = { marks: found, paragraph: $from.parent.attrs as ParagraphAttrs }
   }
   const run = (command: Command) => {
@@ -111,7 +146,8 @@ export function useTextEditor(options: { element: () => string, place: Ref<HTMLE
   /** Enter on an empty line of a list steps out of it; elsewhere it begins the next line. */
   const enter: Command = (editor, dispatch, view) => {
     const { parent } = editor.selection.$from
-    if (editor.selection.empty && !parent.content.size && (parent.attrs.level ?? 0) > least) return setLevel(level => level - 1)(editor, dispatch)
+    if (editor.selection.empty && !parent.content.size && (parent.attrs.level ?? 0) > least)
+      return setLevel(level => level - 1)(editor, dispatch)
     return nextLine(editor, dispatch, view)
   }
   // A change of the style or its bullets is seen in what is being written.
@@ -128,16 +164,42 @@ export function useTextEditor(options: { element: () => string, place: Ref<HTMLE
         plugins: [
           ySyncPlugin(shared, { mapping }),
           keymap({
-            'Mod-b': toggleMark(marks.bold!), 'Mod-i': toggleMark(marks.italic!), 'Mod-u': toggleMark(marks.underline!), 'Shift-Enter': insertBreak, 'Enter': enter,
-            'Tab': setLevel(level => level + 1), 'Shift-Tab': setLevel(level => Math.max(least, level - 1)), 'Backspace': stepOut,
-            'Mod-z': () => { store.undo(); return true }, 'Mod-y': () => { store.redo(); return true }, 'Shift-Mod-z': () => { store.redo(); return true },
-            'Escape': () => { options.onDone?.(); return true },
+            'Mod-b': toggleMark(marks.bold!),
+            'Mod-i': toggleMark(marks.italic!),
+            'Mod-u': toggleMark(marks.underline!),
+            'Shift-Enter': insertBreak,
+            Enter: enter,
+            Tab: setLevel(level => level + 1),
+            'Shift-Tab': setLevel(level => Math.max(least, level - 1)),
+            Backspace: stepOut,
+            'Mod-z': () => {
+              store.undo()
+              return true
+            },
+            'Mod-y': () => {
+              store.redo()
+              return true
+            },
+            'Shift-Mod-z': () => {
+              store.redo()
+              return true
+            },
+            Escape: () => {
+              options.onDone?.()
+              return true
+            },
           }),
           keymap(baseKeymap),
           ...(options.setting && options.colorOf ? [signs(options.setting, options.colorOf)] : []),
         ],
       }),
-      attributes: { 'aria-label': options.label(), 'role': 'textbox', 'aria-multiline': 'true', 'spellcheck': 'true', 'lang': store.deck!.info.info!.language },
+      attributes: {
+        'aria-label': options.label(),
+        role: 'textbox',
+        'aria-multiline': 'true',
+        spellcheck: 'true',
+        lang: store.deck!.info.info!.language,
+      },
       transformPastedHTML: html => readPaste(cleanText(html)),
       transformPastedText: cleanText,
       editable: () => store.canEdit,
@@ -162,7 +224,8 @@ export function useTextEditor(options: { element: () => string, place: Ref<HTMLE
   })
 
   return {
-    state, ready,
+    state,
+    ready,
     focus: () => view?.focus(),
     toggle: (mark: 'bold' | 'italic' | 'underline' | 'strike') => run(toggleMark(marks[mark]!)),
     setMark: (mark: MarkName, attrs: Record<string, unknown> | null) => run(setMark(marks[mark]!, attrs)),
@@ -176,11 +239,13 @@ export function useTextEditor(options: { element: () => string, place: Ref<HTMLE
     toggleList: () => run(setLevel(() => ((state.value.paragraph.level ?? 0) > 0 ? 0 : 1))),
     step: (by: number) => run(setLevel(level => Math.max(least, level + by))),
     /** One line's own bullet, over that of its list; undefined lets it follow again. */
-    setBullet: (own: Partial<Bullet> | undefined) => run(setParagraphs(attrs => ({ bullet: own ?? null, level: Math.max(1, attrs.level ?? 0) }))),
-    insert: (words: string) => run((editor, dispatch) => {
-      dispatch?.(editor.tr.insertText(words))
-      return true
-    }),
+    setBullet: (own: Partial<Bullet> | undefined) =>
+      run(setParagraphs(attrs => ({ bullet: own ?? null, level: Math.max(1, attrs.level ?? 0) }))),
+    insert: (words: string) =>
+      run((editor, dispatch) => {
+        dispatch?.(editor.tr.insertText(words))
+        return true
+      }),
   }
 }
 export type TextEditor = ReturnType<typeof useTextEditor>

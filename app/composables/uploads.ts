@@ -30,10 +30,24 @@ export async function uploadTable(file: File): Promise<DataTable | undefined> {
 
 /** Keeps a picture; tells what is wrong with it otherwise. */
 export const uploadPicture = (file: File) =>
-  asking(() => $fetch('/api/media', { method: 'POST', query: { name: file.name }, body: file, headers: { 'content-type': 'application/octet-stream' } }))
+  asking(() =>
+    $fetch('/api/media', {
+      method: 'POST',
+      query: { name: file.name },
+      body: file,
+      headers: { 'content-type': 'application/octet-stream' },
+    }),
+  )
 
 /** Keeps a picture, film or sound in Media, in a folder; tells what is wrong with it otherwise. */
 export const uploadMedia = (file: File, folder = '') =>
-  asking(() => $fetch<{ hash: string }>('/api/media', { method: 'POST', query: { name: file.name, any: '', ...(folder ? { folder } : {}) }, body: file, headers: { 'content-type': 'application/octet-stream' } }))
+  asking(() =>
+    $fetch<{ hash: string }>('/api/media', {
+      method: 'POST',
+      query: { name: file.name, any: '', ...(folder ? { folder } : {}) },
+      body: file,
+      headers: { 'content-type': 'application/octet-stream' },
+    }),
+  )
 
 export const isTableFile = (file: File) => /\.(csv|tsv|txt)$/i.test(file.name) || file.type === 'text/csv'

@@ -21,7 +21,16 @@ export interface ConnectionStatus {
   signedOut: boolean
 }
 
-export const noStatus: ConnectionStatus = { ready: false, online: false, silent: false, kept: true, keptAt: null, local: true, closed: false, signedOut: false }
+export const noStatus: ConnectionStatus = {
+  ready: false,
+  online: false,
+  silent: false,
+  kept: true,
+  keptAt: null,
+  local: true,
+  closed: false,
+  signedOut: false,
+}
 
 export interface ConnectionHost {
   changed(status: ConnectionStatus): void

@@ -70,8 +70,8 @@ export function unsentOf(person: string, deck: string): Unsent {
 }
 
 /** The decks in which a person has written what is not sent yet, with when the first of it was written. */
-export async function unsentDecks(person: string): Promise<{ deck: string, title: string, since: Date }[]> {
-  const found = new Map<string, { deck: string, title: string, since: Date }>()
+export async function unsentDecks(person: string): Promise<{ deck: string; title: string; since: Date }[]> {
+  const found = new Map<string, { deck: string; title: string; since: Date }>()
   for (const [[whose, deck], { at, title }] of await everything()) {
     if (whose !== person) continue
     const known = found.get(deck)

@@ -2,30 +2,57 @@
 import { fieldLimits, slidesOf, type Deck } from '#core/model'
 import { starterNamed, starters } from '#core/layouts'
 
-interface Shelf { id: string, title: string, purpose: 'talk' | 'film' | 'loop', changed_at: string, version: number | null, slides: number, cover: Deck }
+interface Shelf {
+  id: string
+  title: string
+  purpose: 'talk' | 'film' | 'loop'
+  changed_at: string
+  version: number | null
+  slides: number
+  cover: Deck
+}
 
 useHead({ title: 'Decks · Hailbank' })
 const { canEdit } = useUserSession()
 const { data: decks, refresh, status } = await useFetch<Shelf[]>('/api/decks', { deep: false, lazy: true })
 const stage = useStageHost()
 await stage.ready
-watch(decks, list => { for (const deck of list ?? []) void stage.need(deck.cover) }, { immediate: true })
+watch(
+  decks,
+  list => {
+    for (const deck of list ?? []) void stage.need(deck.cover)
+  },
+  { immediate: true },
+)
 
 const making = ref(false)
 const title = ref('')
 const purpose = ref<'talk' | 'film' | 'loop'>('talk')
 const starter = ref('')
-const takePurpose = () => { purpose.value = starterNamed(starter.value)?.purpose ?? purpose.value }
+const takePurpose = () => {
+  purpose.value = starterNamed(starter.value)?.purpose ?? purpose.value
+}
 const purposes = [
   { value: 'talk', label: 'Talk', words: 'waits for its speaker' },
   { value: 'film', label: 'Film', words: 'runs by itself, to an exact length' },
   { value: 'loop', label: 'Loop', words: 'repeats on screens' },
 ] as const
 const wordOf = { talk: 'Talk', film: 'Film', loop: 'Loop' }
-const changed = (deck: Shelf) => new Date(deck.changed_at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+const changed = (deck: Shelf) =>
+  new Date(deck.changed_at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 
 async function make() {
-  const made = await asking(() => $fetch('/api/decks', { method: 'POST', body: { title: title.value.trim() || 'Untitled deck', purpose: purpose.value, language: navigator.language || 'en', ...(starter.value ? { starter: starter.value } : {}) } }))
+  const made = await asking(() =>
+    $fetch('/api/decks', {
+      method: 'POST',
+      body: {
+        title: title.value.trim() || 'Untitled deck',
+        purpose: purpose.value,
+        language: navigator.language || 'en',
+        ...(starter.value ? { starter: starter.value } : {}),
+      },
+    }),
+  )
   if (made) await navigateTo(`/decks/${made.id}`)
 }
 
@@ -34,7 +61,9 @@ const bringing = ref(false)
 async function bring(file: File | undefined) {
   if (!file) return
   bringing.value = true
-  const brought = await asking(() => $fetch('/api/decks/file', { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } }))
+  const brought = await asking(() =>
+    $fetch('/api/decks/file', { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } }),
+  )
   bringing.value = false
   if (picker.value) picker.value.value = ''
   if (!brought) return
@@ -46,8 +75,17 @@ async function remove(deck: Shelf) {
   if (!(await asking(() => $fetch(`/api/decks/${deck.id}`, { method: 'DELETE' })))) return
   await refresh()
   useToast().add({
-    title: `“${deck.title}” is off the shelf`, duration: 12_000,
-    actions: [{ label: 'Put it back', onClick: async () => { await asking(() => $fetch(`/api/decks/${deck.id}/restore`, { method: 'POST' })); await refresh() } }],
+    title: `“${deck.title}” is off the shelf`,
+    duration: 12_000,
+    actions: [
+      {
+        label: 'Put it back',
+        onClick: async () => {
+          await asking(() => $fetch(`/api/decks/${deck.id}/restore`, { method: 'POST' }))
+          await refresh()
+        },
+      },
+    ],
   })
 }
 </script>
@@ -59,17 +97,40 @@ async function remove(deck: Shelf) {
       <div class="head">
         <h1>Decks</h1>
         <div v-if="canEdit" class="acts-row">
-          <input ref="picker" type="file" accept=".zip" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="deck-file" @change="bring(($event.target as HTMLInputElement).files?.[0])">
-          <button class="press" :disabled="bringing" @click="picker?.click()"><UIcon name="i-lucide-folder-input" />{{ bringing ? 'Reading the file' : 'Bring in a deck file' }}</button>
-          <button class="press acts" @click="making = true"><UIcon name="i-lucide-plus" />New deck</button>
+          <input
+            ref="picker"
+            type="file"
+            accept=".zip"
+            class="hidden-words"
+            tabindex="-1"
+            aria-hidden="true"
+            data-test="deck-file"
+            @change="bring(($event.target as HTMLInputElement).files?.[0])"
+          />
+          <button class="press" :disabled="bringing" @click="picker?.click()">
+            <UIcon name="i-lucide-folder-input" />
+            {{ bringing ? 'Reading the file' : 'Bring in a deck file' }}
+          </button>
+          <button class="press acts" @click="making = true">
+            <UIcon name="i-lucide-plus" />
+            New deck
+          </button>
         </div>
       </div>
       <p v-if="status === 'pending' && !decks" class="quiet">Fetching the decks</p>
-      <p v-else-if="!decks?.length" class="empty">No decks yet. {{ canEdit ? 'A new deck starts with what you want to say.' : 'An editor of your team can make one.' }}</p>
+      <p v-else-if="!decks?.length" class="empty">
+        No decks yet. {{ canEdit ? 'A new deck starts with what you want to say.' : 'An editor of your team can make one.' }}
+      </p>
       <ul v-else class="shelf">
         <li v-for="deck in decks" :key="deck.id" class="deck">
           <NuxtLink :to="`/decks/${deck.id}`" class="open" :aria-label="`Open ${deck.title}`">
-            <SlideThumb v-if="slidesOf(deck.cover)[0]" :deck="deck.cover" :slide="slidesOf(deck.cover)[0]!.id" :width="268" :label="`First slide of ${deck.title}`" />
+            <SlideThumb
+              v-if="slidesOf(deck.cover)[0]"
+              :deck="deck.cover"
+              :slide="slidesOf(deck.cover)[0]!.id"
+              :width="268"
+              :label="`First slide of ${deck.title}`"
+            />
             <span v-else class="blank quiet">No slides yet</span>
           </NuxtLink>
           <div class="words">
@@ -77,25 +138,48 @@ async function remove(deck: Shelf) {
             <span class="quiet">{{ wordOf[deck.purpose] }}, {{ deck.slides }} {{ deck.slides === 1 ? 'slide' : 'slides' }}</span>
             <span class="quiet">Changed {{ changed(deck) }}</span>
           </div>
-          <button v-if="canEdit" class="press plain off" :aria-label="`Take ${deck.title} off the shelf`" title="Take off the shelf" @click="remove(deck)"><UIcon name="i-lucide-trash-2" /></button>
+          <button
+            v-if="canEdit"
+            class="press plain off"
+            :aria-label="`Take ${deck.title} off the shelf`"
+            title="Take off the shelf"
+            @click="remove(deck)"
+          >
+            <UIcon name="i-lucide-trash-2" />
+          </button>
         </li>
       </ul>
     </main>
-    <UModal v-model:open="making" title="New deck" description="What is it for? Its purpose decides how its time runs, and can be changed later.">
+    <UModal
+      v-model:open="making"
+      title="New deck"
+      description="What is it for? Its purpose decides how its time runs, and can be changed later."
+    >
       <template #body>
         <form class="new" @submit.prevent="make">
-          <label>Title<input v-model="title" class="field" v-bind="fieldLimits('info', 'title')" autofocus placeholder="What it is about"></label>
+          <label>
+            Title
+            <input v-model="title" class="field" v-bind="fieldLimits('info', 'title')" autofocus placeholder="What it is about" />
+          </label>
           <fieldset>
             <legend class="hidden-words">Purpose</legend>
             <label v-for="choice in purposes" :key="choice.value" class="choice" :class="{ chosen: purpose === choice.value }">
-              <input v-model="purpose" type="radio" :value="choice.value" name="purpose"><b>{{ choice.label }}</b><span class="quiet">{{ choice.words }}</span>
+              <input v-model="purpose" type="radio" :value="choice.value" name="purpose" />
+              <b>{{ choice.label }}</b>
+              <span class="quiet">{{ choice.words }}</span>
             </label>
           </fieldset>
-          <label>Start from<select v-model="starter" class="field" @change="takePurpose">
-            <option value="">My own points, on an empty deck</option>
-            <option v-for="one in starters" :key="one.name" :value="one.name">{{ one.label }}: {{ one.when }}</option>
-          </select></label>
-          <div class="acts-row"><button class="press acts">Make the deck</button><button type="button" class="press" @click="making = false">Not now</button></div>
+          <label>
+            Start from
+            <select v-model="starter" class="field" @change="takePurpose">
+              <option value="">My own points, on an empty deck</option>
+              <option v-for="one in starters" :key="one.name" :value="one.name">{{ one.label }}: {{ one.when }}</option>
+            </select>
+          </label>
+          <div class="acts-row">
+            <button class="press acts">Make the deck</button>
+            <button type="button" class="press" @click="making = false">Not now</button>
+          </div>
         </form>
       </template>
     </UModal>
@@ -103,25 +187,114 @@ async function remove(deck: Shelf) {
 </template>
 
 <style scoped>
-.page { min-height: 100%; }
-main { padding: 24px 28px 60px; max-width: 1280px; margin: 0 auto; }
-.head { display: flex; align-items: center; justify-content: space-between; margin-bottom: 20px; }
-.head h1 { font-size: 26px; }
-.acts-row { display: flex; gap: 10px; }
-.empty { background: var(--panel); border: 1px dashed var(--line); border-radius: 10px; padding: 40px; text-align: center; color: var(--second); }
-.shelf { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, 270px); gap: 28px 24px; }
-.deck { position: relative; }
-.open { display: block; border: 1px solid var(--line); border-radius: 8px; overflow: hidden; background: var(--panel); }
-.open:hover { border-color: var(--act); }
-.blank { display: grid; place-items: center; height: 151px; }
-.words { display: flex; flex-direction: column; padding: 8px 34px 0 2px; }
-.title { font-weight: 600; color: var(--ink); font-size: 15px; overflow-wrap: anywhere; }
-.words .quiet { font-size: 13px; }
-.off { position: absolute; right: -4px; bottom: 10px; padding: 6px; color: var(--third); }
-.new { display: flex; flex-direction: column; gap: 16px; }
-.new > label { display: flex; flex-direction: column; gap: 4px; }
-fieldset { border: 0; padding: 0; margin: 0; display: flex; flex-direction: column; gap: 8px; }
-.choice { display: flex; gap: 10px; align-items: center; border: 1px solid var(--line); border-radius: 8px; padding: 10px 12px; cursor: pointer; }
-.choice.chosen { border-color: var(--act); background: var(--act-wash); }
-.choice input { accent-color: var(--act); }
+.page {
+  min-height: 100%;
+}
+main {
+  padding: 24px 28px 60px;
+  max-width: 1280px;
+  margin: 0 auto;
+}
+.head {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  margin-bottom: 20px;
+}
+.head h1 {
+  font-size: 26px;
+}
+.acts-row {
+  display: flex;
+  gap: 10px;
+}
+.empty {
+  background: var(--panel);
+  border: 1px dashed var(--line);
+  border-radius: 10px;
+  padding: 40px;
+  text-align: center;
+  color: var(--second);
+}
+.shelf {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, 270px);
+  gap: 28px 24px;
+}
+.deck {
+  position: relative;
+}
+.open {
+  display: block;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  overflow: hidden;
+  background: var(--panel);
+}
+.open:hover {
+  border-color: var(--act);
+}
+.blank {
+  display: grid;
+  place-items: center;
+  height: 151px;
+}
+.words {
+  display: flex;
+  flex-direction: column;
+  padding: 8px 34px 0 2px;
+}
+.title {
+  font-weight: 600;
+  color: var(--ink);
+  font-size: 15px;
+  overflow-wrap: anywhere;
+}
+.words .quiet {
+  font-size: 13px;
+}
+.off {
+  position: absolute;
+  right: -4px;
+  bottom: 10px;
+  padding: 6px;
+  color: var(--third);
+}
+.new {
+  display: flex;
+  flex-direction: column;
+  gap: 16px;
+}
+.new > label {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.choice {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  padding: 10px 12px;
+  cursor: pointer;
+}
+.choice.chosen {
+  border-color: var(--act);
+  background: var(--act-wash);
+}
+.choice input {
+  accent-color: var(--act);
+}
 </style>

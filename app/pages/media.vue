@@ -15,14 +15,42 @@ const over = ref(false)
 const color = ref('')
 await load()
 useInfiniteScroll(list, more, { distance: 300, canLoadMore })
-const kinds = [['', 'Everything'], ['picture', 'Pictures'], ['film', 'Films'], ['sound', 'Sounds']] as const
-const swatches = ['#b8412f', '#e6a037', '#e7d9a8', '#77761f', '#12615c', '#2f7f9a', '#26406b', '#7d4a78', '#8a5a3c', '#1c2326', '#8f9a9c', '#f4f5f2']
+const kinds = [
+  ['', 'Everything'],
+  ['picture', 'Pictures'],
+  ['film', 'Films'],
+  ['sound', 'Sounds'],
+] as const
+const swatches = [
+  '#b8412f',
+  '#e6a037',
+  '#e7d9a8',
+  '#77761f',
+  '#12615c',
+  '#2f7f9a',
+  '#26406b',
+  '#7d4a78',
+  '#8a5a3c',
+  '#1c2326',
+  '#8f9a9c',
+  '#f4f5f2',
+]
 
 async function take(files: readonly File[]) {
   let last: string | undefined
   for (const [index, file] of files.entries()) {
     busy.value = files.length > 1 ? `Reading ${file.name}, ${index + 1} of ${files.length}` : `Reading ${file.name}`
-    last = (isClipFile(file) ? await bringClip(file, file.name, words => { busy.value = words }, wish.folder) : (await uploadMedia(file, wish.folder))?.hash) ?? last
+    last =
+      (isClipFile(file)
+        ? await bringClip(
+            file,
+            file.name,
+            words => {
+              busy.value = words
+            },
+            wish.folder,
+          )
+        : (await uploadMedia(file, wish.folder))?.hash) ?? last
   }
   busy.value = ''
   if (picker.value) picker.value.value = ''
@@ -50,7 +78,9 @@ function all() {
   Object.assign(wish, { find: '', kind: '', folder: '', tag: '', color: '', alike: false })
   color.value = ''
 }
-const shown = computed(() => (wish.alike ? groups.value.map(group => group.map(hash => items.value.find(item => item.hash === hash)!).filter(Boolean)) : [items.value]))
+const shown = computed(() =>
+  wish.alike ? groups.value.map(group => group.map(hash => items.value.find(item => item.hash === hash)!).filter(Boolean)) : [items.value],
+)
 </script>
 
 <template>
@@ -59,49 +89,250 @@ const shown = computed(() => (wish.alike ? groups.value.map(group => group.map(h
     <main class="media" @dragover.prevent="over = true" @dragleave.self="over = false" @drop="drop">
       <aside class="left" aria-label="What is looked for">
         <h1 class="hidden-words">Media</h1>
-        <input v-model="wish.find" class="field" type="search" placeholder="A word" aria-label="Find in Media">
-        <div class="kinds" role="radiogroup" aria-label="Kind"><button v-for="[kind, label] in kinds" :key="kind" class="press small" role="radio" :aria-checked="wish.kind === kind" :class="{ on: wish.kind === kind }" @click="wish.kind = kind">{{ label }}</button></div>
+        <input v-model="wish.find" class="field" type="search" placeholder="A word" aria-label="Find in Media" />
+        <div class="kinds" role="radiogroup" aria-label="Kind">
+          <button
+            v-for="[kind, label] in kinds"
+            :key="kind"
+            class="press small"
+            role="radio"
+            :aria-checked="wish.kind === kind"
+            :class="{ on: wish.kind === kind }"
+            @click="wish.kind = kind"
+          >
+            {{ label }}
+          </button>
+        </div>
         <b class="sub">Folders</b>
-        <div class="list"><button class="row-press" :class="{ here: !wish.folder }" @click="wish.folder = ''"><span>All</span></button><button v-for="folder in folders" :key="folder.name" class="row-press" :class="{ here: wish.folder === folder.name }" @click="wish.folder = folder.name"><span class="name">{{ folder.name }}</span><span class="quiet amount">{{ folder.count }}</span></button></div>
-        <template v-if="tags.length"><b class="sub">Tags</b><div class="tags"><button v-for="tag in tags" :key="tag.name" class="press small" :class="{ on: wish.tag === tag.name }" :aria-pressed="wish.tag === tag.name" @click="wish.tag = wish.tag === tag.name ? '' : tag.name">{{ tag.name }}</button></div></template>
+        <div class="list">
+          <button class="row-press" :class="{ here: !wish.folder }" @click="wish.folder = ''"><span>All</span></button>
+          <button
+            v-for="folder in folders"
+            :key="folder.name"
+            class="row-press"
+            :class="{ here: wish.folder === folder.name }"
+            @click="wish.folder = folder.name"
+          >
+            <span class="name">{{ folder.name }}</span>
+            <span class="quiet amount">{{ folder.count }}</span>
+          </button>
+        </div>
+        <template v-if="tags.length">
+          <b class="sub">Tags</b>
+          <div class="tags">
+            <button
+              v-for="tag in tags"
+              :key="tag.name"
+              class="press small"
+              :class="{ on: wish.tag === tag.name }"
+              :aria-pressed="wish.tag === tag.name"
+              @click="wish.tag = wish.tag === tag.name ? '' : tag.name"
+            >
+              {{ tag.name }}
+            </button>
+          </div>
+        </template>
         <b class="sub">Colour</b>
-        <div class="swatches"><button v-for="swatch in swatches" :key="swatch" class="swatch" :class="{ on: wish.color === swatch }" :style="{ background: swatch }" :aria-label="`Colour ${swatch}`" :aria-pressed="wish.color === swatch" @click="() => { wish.color = wish.color === swatch ? '' : swatch; color = '' }" /></div>
-        <input v-model="color" class="field amount" placeholder="#12615c" aria-label="Colour by its value" @change="byColor(color)">
-        <button class="press small" :class="{ on: wish.alike }" :aria-pressed="wish.alike" @click="wish.alike = !wish.alike">Those that look alike</button>
+        <div class="swatches">
+          <button
+            v-for="swatch in swatches"
+            :key="swatch"
+            class="swatch"
+            :class="{ on: wish.color === swatch }"
+            :style="{ background: swatch }"
+            :aria-label="`Colour ${swatch}`"
+            :aria-pressed="wish.color === swatch"
+            @click="
+              () => {
+                wish.color = wish.color === swatch ? '' : swatch
+                color = ''
+              }
+            "
+          />
+        </div>
+        <input v-model="color" class="field amount" placeholder="#12615c" aria-label="Colour by its value" @change="byColor(color)" />
+        <button class="press small" :class="{ on: wish.alike }" :aria-pressed="wish.alike" @click="wish.alike = !wish.alike">
+          Those that look alike
+        </button>
       </aside>
       <section ref="list" class="middle" aria-label="Files">
-        <p class="count quiet" role="status">{{ busy || (wish.alike ? (groups.length ? `${groups.length === 1 ? 'One group' : `${groups.length} groups`} of pictures that look alike` : 'No two pictures look alike.') : `${total === 1 ? 'One file' : `${total.toLocaleString('en')} files`}, used last first`) }}<button v-if="isAsked" class="press small plain" @click="all">Show all</button></p>
-        <div v-for="(group, index) in shown" :key="index" class="tiles" :class="{ group: wish.alike }"><MediaTile v-for="item in group" :key="item.hash" :entry="item" :chosen="chosen === item.hash" @choose="chosen = item.hash" /></div>
-        <p v-if="!items.length && !loading" class="empty">{{ isAsked ? 'Nothing in Media fits that.' : 'Nothing here yet. Drop pictures, films or sounds, or bring files from above.' }}</p>
+        <p class="count quiet" role="status">
+          {{
+            busy ||
+            (wish.alike
+              ? groups.length
+                ? `${groups.length === 1 ? 'One group' : `${groups.length} groups`} of pictures that look alike`
+                : 'No two pictures look alike.'
+              : `${total === 1 ? 'One file' : `${total.toLocaleString('en')} files`}, used last first`)
+          }}
+          <button v-if="isAsked" class="press small plain" @click="all">Show all</button>
+        </p>
+        <div v-for="(group, index) in shown" :key="index" class="tiles" :class="{ group: wish.alike }">
+          <MediaTile v-for="item in group" :key="item.hash" :entry="item" :chosen="chosen === item.hash" @choose="chosen = item.hash" />
+        </div>
+        <p v-if="!items.length && !loading" class="empty">
+          {{ isAsked ? 'Nothing in Media fits that.' : 'Nothing here yet. Drop pictures, films or sounds, or bring files from above.' }}
+        </p>
       </section>
-      <aside class="right" aria-label="The chosen file"><MediaDetails v-if="entry" :key="entry.hash" :entry="entry" :can-edit="canEdit" :folders="folders.map(folder => folder.name)" @changed="load()" @gone="gone" /><p v-else class="quiet">Press a file to see what it is, who has its rights, and where it is shown.</p></aside>
+      <aside class="right" aria-label="The chosen file">
+        <MediaDetails
+          v-if="entry"
+          :key="entry.hash"
+          :entry="entry"
+          :can-edit="canEdit"
+          :folders="folders.map(folder => folder.name)"
+          @changed="load()"
+          @gone="gone"
+        />
+        <p v-else class="quiet">Press a file to see what it is, who has its rights, and where it is shown.</p>
+      </aside>
       <div v-if="over && canEdit" class="over">Let go: the files go into {{ wish.folder || 'Media' }}</div>
-      <input ref="picker" type="file" multiple accept="image/*,video/mp4,video/webm,audio/*" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="media-files" @change="take([...(($event.target as HTMLInputElement).files ?? [])])">
+      <input
+        ref="picker"
+        type="file"
+        multiple
+        accept="image/*,video/mp4,video/webm,audio/*"
+        class="hidden-words"
+        tabindex="-1"
+        aria-hidden="true"
+        data-test="media-files"
+        @change="take([...(($event.target as HTMLInputElement).files ?? [])])"
+      />
     </main>
   </div>
 </template>
 
 <style scoped>
-.page { height: 100vh; display: flex; flex-direction: column; overflow: hidden; }
-.media { position: relative; flex: 1; min-height: 0; display: grid; grid-template-columns: 206px 1fr 300px; }
-.left, .right { background: var(--panel); padding: 14px 12px; overflow-y: auto; display: flex; flex-direction: column; gap: 8px; }
-.left { border-right: 1px solid var(--line); }
-.right { border-left: 1px solid var(--line); }
-.middle { overflow-y: auto; padding: 10px 16px 20px; min-width: 0; }
-.kinds { display: flex; flex-wrap: wrap; gap: 4px; }
-.sub { font-size: 13px; color: var(--second); margin-top: 8px; }
-.list { display: flex; flex-direction: column; }
-.row-press { border: 0; border-left: 3px solid transparent; background: none; color: inherit; font: inherit; padding: 4px 8px; display: flex; justify-content: space-between; gap: 8px; cursor: pointer; border-radius: 6px; text-align: left; min-width: 0; }
-.row-press.here { background: var(--act-wash); border-left-color: var(--act); }
-.name { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.tags { display: flex; flex-wrap: wrap; gap: 4px; }
-.swatches { display: grid; grid-template-columns: repeat(6, 1fr); gap: 6px; }
-.swatch { aspect-ratio: 1; border-radius: 50%; border: 1px solid var(--line); cursor: pointer; padding: 0; }
-.swatch.on { outline: 2px solid var(--act); outline-offset: 1px; }
-.count { display: flex; align-items: center; gap: 10px; min-height: 30px; margin: 0 0 4px; font-size: 13px; }
-.tiles { display: grid; grid-template-columns: repeat(auto-fill, minmax(150px, 1fr)); gap: 4px; }
-.tiles.group { border-bottom: 1px solid var(--line); padding-bottom: 8px; margin-bottom: 8px; }
-.empty { text-align: center; color: var(--second); padding: 80px 20px; }
-.over { position: absolute; inset: 10px; border: 3px dashed var(--act); border-radius: 12px; background: color-mix(in srgb, var(--act-wash) 85%, transparent); display: grid; place-items: center; font-weight: 600; font-size: 18px; pointer-events: none; }
-@media (max-width: 1150px) { .media { grid-template-columns: 180px 1fr 270px; } }
+.page {
+  height: 100vh;
+  display: flex;
+  flex-direction: column;
+  overflow: hidden;
+}
+.media {
+  position: relative;
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 206px 1fr 300px;
+}
+.left,
+.right {
+  background: var(--panel);
+  padding: 14px 12px;
+  overflow-y: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.left {
+  border-right: 1px solid var(--line);
+}
+.right {
+  border-left: 1px solid var(--line);
+}
+.middle {
+  overflow-y: auto;
+  padding: 10px 16px 20px;
+  min-width: 0;
+}
+.kinds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+.sub {
+  font-size: 13px;
+  color: var(--second);
+  margin-top: 8px;
+}
+.list {
+  display: flex;
+  flex-direction: column;
+}
+.row-press {
+  border: 0;
+  border-left: 3px solid transparent;
+  background: none;
+  color: inherit;
+  font: inherit;
+  padding: 4px 8px;
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  cursor: pointer;
+  border-radius: 6px;
+  text-align: left;
+  min-width: 0;
+}
+.row-press.here {
+  background: var(--act-wash);
+  border-left-color: var(--act);
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.tags {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+.swatches {
+  display: grid;
+  grid-template-columns: repeat(6, 1fr);
+  gap: 6px;
+}
+.swatch {
+  aspect-ratio: 1;
+  border-radius: 50%;
+  border: 1px solid var(--line);
+  cursor: pointer;
+  padding: 0;
+}
+.swatch.on {
+  outline: 2px solid var(--act);
+  outline-offset: 1px;
+}
+.count {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 30px;
+  margin: 0 0 4px;
+  font-size: 13px;
+}
+.tiles {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 4px;
+}
+.tiles.group {
+  border-bottom: 1px solid var(--line);
+  padding-bottom: 8px;
+  margin-bottom: 8px;
+}
+.empty {
+  text-align: center;
+  color: var(--second);
+  padding: 80px 20px;
+}
+.over {
+  position: absolute;
+  inset: 10px;
+  border: 3px dashed var(--act);
+  border-radius: 12px;
+  background: color-mix(in srgb, var(--act-wash) 85%, transparent);
+  display: grid;
+  place-items: center;
+  font-weight: 600;
+  font-size: 18px;
+  pointer-events: none;
+}
+@media (max-width: 1150px) {
+  .media {
+    grid-template-columns: 180px 1fr 270px;
+  }
+}
 </style>

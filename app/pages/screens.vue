@@ -2,15 +2,32 @@
 import type { DropdownMenuItem } from '@nuxt/ui'
 import { loopLength, loopPosition, shares } from '#core/signage'
 
-interface Screen { id: string, name: string, loop: string | null, token: string | null, heard_at: string | null, playing: { deck: string, version: number, title: string } | null }
-interface Item { id: string, deck: string, title: string, version: number | null, seconds: number | null }
-interface Loop { id: string, name: string, items: Item[] }
+interface Screen {
+  id: string
+  name: string
+  loop: string | null
+  token: string | null
+  heard_at: string | null
+  playing: { deck: string; version: number; title: string } | null
+}
+interface Item {
+  id: string
+  deck: string
+  title: string
+  version: number | null
+  seconds: number | null
+}
+interface Loop {
+  id: string
+  name: string
+  items: Item[]
+}
 
 useHead({ title: 'Screens · Hailbank' })
 const { canEdit } = useUserSession()
-const { data: answer, refresh: refreshScreens } = await useFetch<{ now: string, screens: Screen[] }>('/api/screens')
+const { data: answer, refresh: refreshScreens } = await useFetch<{ now: string; screens: Screen[] }>('/api/screens')
 const { data: loops, refresh: refreshLoops } = await useFetch<Loop[]>('/api/loops')
-const { data: decks } = await useFetch<{ id: string, title: string, version: number | null }[]>('/api/decks')
+const { data: decks } = await useFetch<{ id: string; title: string; version: number | null }[]>('/api/decks')
 const chosen = ref(loops.value?.[0]?.id ?? '')
 const loop = computed(() => loops.value?.find(item => item.id === chosen.value))
 const lengths = computed(() => (loop.value?.items ?? []).map(item => ({ length: item.version ? (item.seconds ?? 0) : 0 })))
@@ -27,12 +44,15 @@ onMounted(() => {
 })
 onBeforeUnmount(() => clearInterval(timer))
 
-const since = (screen: Screen) => (screen.heard_at && answer.value ? (new Date(answer.value.now).getTime() - new Date(screen.heard_at).getTime()) / 1000 : Infinity)
+const since = (screen: Screen) =>
+  screen.heard_at && answer.value ? (new Date(answer.value.now).getTime() - new Date(screen.heard_at).getTime()) / 1000 : Infinity
 const heard = (screen: Screen) => {
   const seconds = since(screen)
   if (seconds === Infinity) return 'not opened yet'
   if (seconds < 12) return 'heard just now'
-  return seconds < 90 ? `heard ${Math.round(seconds)} s ago` : `not heard for ${seconds < 5400 ? `${Math.round(seconds / 60)} min` : `${Math.round(seconds / 3600)} h`}`
+  return seconds < 90
+    ? `heard ${Math.round(seconds)} s ago`
+    : `not heard for ${seconds < 5400 ? `${Math.round(seconds / 60)} min` : `${Math.round(seconds / 3600)} h`}`
 }
 const alive = computed(() => answer.value?.screens.filter(screen => since(screen) < 60).length ?? 0)
 const loopName = (id: string | null) => loops.value?.find(item => item.id === id)?.name ?? 'no loop'
@@ -47,9 +67,13 @@ async function addScreen() {
   await refreshScreens()
   showAddress({ id: made.id, name: made.name, token: made.token })
 }
-const address = ref<{ link: string, title: string, words: string } | null>(null)
-const showAddress = (screen: { id: string, name: string, token: string }) => {
-  address.value = { link: `/show/${screen.id}#${screen.token}`, title: `The address of ${screen.name}`, words: 'Open it on the screen itself. Who has it sees what this screen plays, and nothing else.' }
+const address = ref<{ link: string; title: string; words: string } | null>(null)
+const showAddress = (screen: { id: string; name: string; token: string }) => {
+  address.value = {
+    link: `/show/${screen.id}#${screen.token}`,
+    title: `The address of ${screen.name}`,
+    words: 'Open it on the screen itself. Who has it sees what this screen plays, and nothing else.',
+  }
 }
 async function renew(screen: Screen) {
   const made = await asking(() => $fetch(`/api/screens/${screen.id}/token`, { method: 'POST' }))
@@ -57,7 +81,8 @@ async function renew(screen: Screen) {
   if (made) showAddress({ ...screen, token: made.token })
 }
 async function revoke(screen: Screen) {
-  if (await asking(() => $fetch(`/api/screens/${screen.id}/token`, { method: 'DELETE' }))) tell(`${screen.name} has no address any more: it plays on from its own copy until it is opened anew.`)
+  if (await asking(() => $fetch(`/api/screens/${screen.id}/token`, { method: 'DELETE' })))
+    tell(`${screen.name} has no address any more: it plays on from its own copy until it is opened anew.`)
   await refreshScreens()
 }
 const leaving = ref<Screen | null>(null)
@@ -69,14 +94,22 @@ async function removeScreen(screen: Screen) {
 const menuOf = (screen: Screen): DropdownMenuItem[] => [
   { label: 'Give it a new address', icon: 'i-lucide-key-round', onSelect: () => void renew(screen) },
   { label: 'Take its address back', icon: 'i-lucide-ban', disabled: !screen.token, onSelect: () => void revoke(screen) },
-  { label: 'Remove the screen', icon: 'i-lucide-trash-2', color: 'error', onSelect: () => { leaving.value = screen } },
+  {
+    label: 'Remove the screen',
+    icon: 'i-lucide-trash-2',
+    color: 'error',
+    onSelect: () => {
+      leaving.value = screen
+    },
+  },
 ]
 
 async function setLoop(screen: Screen, id: string) {
-  if (await asking(() => $fetch(`/api/screens/${screen.id}/loop`, { method: 'PUT', body: { loop: id || null } }))) tell(`${screen.name}: ${loopName(id || null)}`)
+  if (await asking(() => $fetch(`/api/screens/${screen.id}/loop`, { method: 'PUT', body: { loop: id || null } })))
+    tell(`${screen.name}: ${loopName(id || null)}`)
   await refreshScreens()
 }
-async function setItems(items: { id?: string, deck: string }[]) {
+async function setItems(items: { id?: string; deck: string }[]) {
   await asking(() => $fetch(`/api/loops/${chosen.value}/items`, { method: 'PUT', body: { items } }))
   await refreshLoops()
 }
@@ -103,84 +136,281 @@ async function newLoop() {
 
 <template>
   <div class="page">
-    <SiteBar><span class="quiet">{{ alive }} of {{ answer?.screens.length ?? 0 }} screens heard in the last minute</span></SiteBar>
+    <SiteBar>
+      <span class="quiet">{{ alive }} of {{ answer?.screens.length ?? 0 }} screens heard in the last minute</span>
+    </SiteBar>
     <main>
       <section aria-label="Screens">
-        <div class="head"><h1>On the screens now</h1><UButton v-if="canEdit" icon="i-lucide-plus" color="neutral" variant="outline" @click="adds = true">Add a screen</UButton></div>
-        <p v-if="!answer?.screens.length" class="quiet">No screens yet. A screen is any browser that opens the address which you get here.</p>
+        <div class="head">
+          <h1>On the screens now</h1>
+          <UButton v-if="canEdit" icon="i-lucide-plus" color="neutral" variant="outline" @click="adds = true">Add a screen</UButton>
+        </div>
+        <p v-if="!answer?.screens.length" class="quiet">
+          No screens yet. A screen is any browser that opens the address which you get here.
+        </p>
         <ul class="screens">
           <li v-for="screen in answer?.screens" :key="screen.id" class="screen" :data-screen="screen.id">
-            <span class="glass" :class="{ off: since(screen) > 60 }"><span>{{ screen.playing && since(screen) < 60 ? screen.playing.title : heard(screen) }}</span></span>
-            <div class="words"><b>{{ screen.name }}</b><span class="quiet">{{ heard(screen) }}</span></div>
+            <span class="glass" :class="{ off: since(screen) > 60 }">
+              <span>{{ screen.playing && since(screen) < 60 ? screen.playing.title : heard(screen) }}</span>
+            </span>
+            <div class="words">
+              <b>{{ screen.name }}</b>
+              <span class="quiet">{{ heard(screen) }}</span>
+            </div>
             <div class="line">
-              <select class="field" :value="screen.loop ?? ''" :disabled="!canEdit" :aria-label="`Loop of ${screen.name}`" @change="setLoop(screen, ($event.target as HTMLSelectElement).value)"><option value="">no loop</option><option v-for="item in loops" :key="item.id" :value="item.id">{{ item.name }}</option></select>
-              <a v-if="screen.token" class="press small" :href="`/show/${screen.id}#${screen.token}`" target="_blank" rel="noopener">Open its page</a><span v-else-if="canEdit" class="quiet">no address</span>
-              <UDropdownMenu v-if="canEdit" :items="menuOf(screen)" :content="{ align: 'end' }"><UButton icon="i-lucide-ellipsis" color="neutral" variant="ghost" :aria-label="`More for ${screen.name}`" /></UDropdownMenu>
+              <select
+                class="field"
+                :value="screen.loop ?? ''"
+                :disabled="!canEdit"
+                :aria-label="`Loop of ${screen.name}`"
+                @change="setLoop(screen, ($event.target as HTMLSelectElement).value)"
+              >
+                <option value="">no loop</option>
+                <option v-for="item in loops" :key="item.id" :value="item.id">{{ item.name }}</option>
+              </select>
+              <a v-if="screen.token" class="press small" :href="`/show/${screen.id}#${screen.token}`" target="_blank" rel="noopener">
+                Open its page
+              </a>
+              <span v-else-if="canEdit" class="quiet">no address</span>
+              <UDropdownMenu v-if="canEdit" :items="menuOf(screen)" :content="{ align: 'end' }">
+                <UButton icon="i-lucide-ellipsis" color="neutral" variant="ghost" :aria-label="`More for ${screen.name}`" />
+              </UDropdownMenu>
             </div>
           </li>
         </ul>
       </section>
       <section class="loops" aria-label="Loops">
-        <div class="head"><h1>Loops</h1><select v-model="chosen" class="field" aria-label="Loop shown"><option v-for="item in loops" :key="item.id" :value="item.id">{{ item.name }}</option></select></div>
+        <div class="head">
+          <h1>Loops</h1>
+          <select v-model="chosen" class="field" aria-label="Loop shown">
+            <option v-for="item in loops" :key="item.id" :value="item.id">{{ item.name }}</option>
+          </select>
+        </div>
         <template v-if="loop">
-          <p class="quiet">{{ length ? `Runs ${clockWords(length)}, repeats ${Math.round((3600 / length) * 10) / 10} times an hour` : 'Nothing published in it yet' }}</p>
-          <div v-if="length" class="shares" aria-hidden="true"><span v-for="(share, index) in parts" :key="index" :style="{ flexGrow: share, background: tones[index % tones.length] }" /></div>
+          <p class="quiet">
+            {{
+              length
+                ? `Runs ${clockWords(length)}, repeats ${Math.round((3600 / length) * 10) / 10} times an hour`
+                : 'Nothing published in it yet'
+            }}
+          </p>
+          <div v-if="length" class="shares" aria-hidden="true">
+            <span v-for="(share, index) in parts" :key="index" :style="{ flexGrow: share, background: tones[index % tones.length] }" />
+          </div>
           <ol>
             <li v-for="(item, index) in loop.items" :key="item.id" :class="{ now: nowPlaying === index }">
-              <i :style="{ background: tones[index % tones.length] }" /><NuxtLink :to="`/decks/${item.deck}`" class="title">{{ item.title }}</NuxtLink>
-              <span v-if="item.version" class="amount quiet">{{ secondsWords(item.seconds ?? 0) }} · {{ Math.round((parts[index] ?? 0) * 100) }}%</span><span v-else class="quiet">not published</span>
-              <span v-if="canEdit" class="tools"><button class="press plain" :disabled="index === 0" :aria-label="`${item.title} earlier`" @click="move(index, -1)"><UIcon name="i-lucide-arrow-up" /></button><button class="press plain" :disabled="index === loop.items.length - 1" :aria-label="`${item.title} later`" @click="move(index, 1)"><UIcon name="i-lucide-arrow-down" /></button><button class="press plain" :aria-label="`Take ${item.title} out`" @click="setItems(kept().filter((_, at) => at !== index))"><UIcon name="i-lucide-x" /></button></span>
+              <i :style="{ background: tones[index % tones.length] }" />
+              <NuxtLink :to="`/decks/${item.deck}`" class="title">{{ item.title }}</NuxtLink>
+              <span v-if="item.version" class="amount quiet">
+                {{ secondsWords(item.seconds ?? 0) }} · {{ Math.round((parts[index] ?? 0) * 100) }}%
+              </span>
+              <span v-else class="quiet">not published</span>
+              <span v-if="canEdit" class="tools">
+                <button class="press plain" :disabled="index === 0" :aria-label="`${item.title} earlier`" @click="move(index, -1)">
+                  <UIcon name="i-lucide-arrow-up" />
+                </button>
+                <button
+                  class="press plain"
+                  :disabled="index === loop.items.length - 1"
+                  :aria-label="`${item.title} later`"
+                  @click="move(index, 1)"
+                >
+                  <UIcon name="i-lucide-arrow-down" />
+                </button>
+                <button
+                  class="press plain"
+                  :aria-label="`Take ${item.title} out`"
+                  @click="setItems(kept().filter((_, at) => at !== index))"
+                >
+                  <UIcon name="i-lucide-x" />
+                </button>
+              </span>
             </li>
           </ol>
           <p v-if="!loop.items.length" class="quiet">This loop is empty. Add a deck, or publish one to it under Deliver.</p>
-          <form v-if="canEdit" class="add" @submit.prevent="add"><select v-model="adding" class="field" aria-label="Deck to add"><option value="" disabled>Add a deck</option><option v-for="deck in decks" :key="deck.id" :value="deck.id">{{ deck.title }}{{ deck.version ? '' : ' (not published)' }}</option></select><button class="press" :disabled="!adding">Add</button></form>
+          <form v-if="canEdit" class="add" @submit.prevent="add">
+            <select v-model="adding" class="field" aria-label="Deck to add">
+              <option value="" disabled>Add a deck</option>
+              <option v-for="deck in decks" :key="deck.id" :value="deck.id">
+                {{ deck.title }}{{ deck.version ? '' : ' (not published)' }}
+              </option>
+            </select>
+            <button class="press" :disabled="!adding">Add</button>
+          </form>
         </template>
-        <form v-if="canEdit" class="add new" @submit.prevent="newLoop"><input v-model="naming" class="field" maxlength="120" placeholder="Name of a new loop" aria-label="Name of a new loop"><button class="press" :disabled="!naming.trim()">Make it</button></form>
+        <form v-if="canEdit" class="add new" @submit.prevent="newLoop">
+          <input v-model="naming" class="field" maxlength="120" placeholder="Name of a new loop" aria-label="Name of a new loop" />
+          <button class="press" :disabled="!naming.trim()">Make it</button>
+        </form>
       </section>
     </main>
     <LinkToHandOver v-if="address" v-bind="address" @close="address = null" />
     <UModal v-model:open="adds" title="Add a screen" description="A display in the building, whatever browser it has.">
       <template #body>
         <form id="new-screen" class="fields" @submit.prevent="addScreen">
-          <UFormField label="Name"><UInput v-model="fresh.name" maxlength="120" placeholder="Hall, above the desk" autofocus class="w-full" /></UFormField>
-          <UFormField label="Place" hint="as you like"><UInput v-model="fresh.place" maxlength="120" placeholder="Ferry hall, ground floor" class="w-full" /></UFormField>
+          <UFormField label="Name">
+            <UInput v-model="fresh.name" maxlength="120" placeholder="Hall, above the desk" autofocus class="w-full" />
+          </UFormField>
+          <UFormField label="Place" hint="as you like">
+            <UInput v-model="fresh.place" maxlength="120" placeholder="Ferry hall, ground floor" class="w-full" />
+          </UFormField>
         </form>
       </template>
       <template #footer><UButton type="submit" form="new-screen" :disabled="!fresh.name.trim()">Add it</UButton></template>
     </UModal>
-    <UModal v-if="leaving" :open="true" :title="`Remove ${leaving.name}?`" description="What it reported goes with it, and its address opens nothing any more. This cannot be undone." @update:open="leaving = null">
-      <template #footer><UButton color="error" @click="removeScreen(leaving)">Remove {{ leaving.name }}</UButton><UButton color="neutral" variant="ghost" @click="leaving = null">Keep it</UButton></template>
+    <UModal
+      v-if="leaving"
+      :open="true"
+      :title="`Remove ${leaving.name}?`"
+      description="What it reported goes with it, and its address opens nothing any more. This cannot be undone."
+      @update:open="leaving = null"
+    >
+      <template #footer>
+        <UButton color="error" @click="removeScreen(leaving)">Remove {{ leaving.name }}</UButton>
+        <UButton color="neutral" variant="ghost" @click="leaving = null">Keep it</UButton>
+      </template>
     </UModal>
   </div>
 </template>
 
 <style scoped>
-.fields { display: flex; flex-direction: column; gap: 14px; }
+.fields {
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+}
 
-.page { min-height: 100%; }
-main { display: grid; grid-template-columns: 1fr 400px; gap: 32px; padding: 22px 28px; align-items: start; max-width: 1360px; margin: 0 auto; }
-h1 { font-size: 20px; margin-bottom: 14px; }
-.screens { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(232px, 1fr)); gap: 20px; }
-.screen { display: flex; flex-direction: column; gap: 6px; }
-.glass { aspect-ratio: 16 / 9; background: #103a3c; border: 5px solid #1d2b2f; border-radius: 6px; display: grid; place-items: center; color: #e7efee; font: 600 17px "Bricolage Grotesque"; text-align: center; padding: 0 12px; overflow-wrap: anywhere; }
-.glass.off { background: #141d20; color: #93a5a6; font: 400 14px "Hanken Grotesk"; }
-.words { display: flex; justify-content: space-between; gap: 8px; }
-.words .quiet { font-size: 13px; white-space: nowrap; }
-.line { display: flex; gap: 6px; justify-content: space-between; }
-.line { flex-wrap: wrap; }
-.line .field { flex: 1 1 100%; }
-.loops { background: var(--panel); border: 1px solid var(--line); border-radius: 10px; padding: 18px; }
-.head { display: flex; justify-content: space-between; align-items: baseline; gap: 10px; }
-.shares { display: flex; height: 26px; border-radius: 7px; overflow: hidden; margin: 10px 0; gap: 1px; }
-ol { list-style: none; margin: 0; padding: 0; }
-li.now .title { font-weight: 600; }
-.loops li { display: flex; align-items: center; gap: 9px; padding: 4px 0; }
-.loops i { width: 12px; height: 12px; border-radius: 3px; flex: none; }
-.title { flex: 1; overflow-wrap: anywhere; }
-.title:hover { color: var(--act); }
-.tools { display: flex; }
-.tools .press { padding: 3px; }
-.add { display: flex; gap: 8px; margin-top: 12px; }
-.add .field { flex: 1; }
-.new { border-top: 1px solid var(--line); padding-top: 14px; margin-top: 16px; }
+.page {
+  min-height: 100%;
+}
+main {
+  display: grid;
+  grid-template-columns: 1fr 400px;
+  gap: 32px;
+  padding: 22px 28px;
+  align-items: start;
+  max-width: 1360px;
+  margin: 0 auto;
+}
+h1 {
+  font-size: 20px;
+  margin-bottom: 14px;
+}
+.screens {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(232px, 1fr));
+  gap: 20px;
+}
+.screen {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+}
+.glass {
+  aspect-ratio: 16 / 9;
+  background: #103a3c;
+  border: 5px solid #1d2b2f;
+  border-radius: 6px;
+  display: grid;
+  place-items: center;
+  color: #e7efee;
+  font: 600 17px 'Bricolage Grotesque';
+  text-align: center;
+  padding: 0 12px;
+  overflow-wrap: anywhere;
+}
+.glass.off {
+  background: #141d20;
+  color: #93a5a6;
+  font: 400 14px 'Hanken Grotesk';
+}
+.words {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+}
+.words .quiet {
+  font-size: 13px;
+  white-space: nowrap;
+}
+.line {
+  display: flex;
+  gap: 6px;
+  justify-content: space-between;
+}
+.line {
+  flex-wrap: wrap;
+}
+.line .field {
+  flex: 1 1 100%;
+}
+.loops {
+  background: var(--panel);
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  padding: 18px;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 10px;
+}
+.shares {
+  display: flex;
+  height: 26px;
+  border-radius: 7px;
+  overflow: hidden;
+  margin: 10px 0;
+  gap: 1px;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li.now .title {
+  font-weight: 600;
+}
+.loops li {
+  display: flex;
+  align-items: center;
+  gap: 9px;
+  padding: 4px 0;
+}
+.loops i {
+  width: 12px;
+  height: 12px;
+  border-radius: 3px;
+  flex: none;
+}
+.title {
+  flex: 1;
+  overflow-wrap: anywhere;
+}
+.title:hover {
+  color: var(--act);
+}
+.tools {
+  display: flex;
+}
+.tools .press {
+  padding: 3px;
+}
+.add {
+  display: flex;
+  gap: 8px;
+  margin-top: 12px;
+}
+.add .field {
+  flex: 1;
+}
+.new {
+  border-top: 1px solid var(--line);
+  padding-top: 14px;
+  margin-top: 16px;
+}
 </style>

@@ -7,7 +7,9 @@ const wrong = ref('')
 const busy = ref(false)
 /** Before the page works a press would be lost. */
 const ready = ref(false)
-onMounted(() => { ready.value = true })
+onMounted(() => {
+  ready.value = true
+})
 const { data: welcome } = await useFetch('/api/welcome')
 
 async function enter(body: object) {
@@ -29,14 +31,33 @@ async function enter(body: object) {
 <template>
   <main class="door">
     <form class="card" @submit.prevent="enter({ email, password })">
-      <div class="head"><img src="/mark.svg" alt="" width="34" height="34"><h1>Hailbank</h1></div>
+      <div class="head">
+        <img src="/mark.svg" alt="" width="34" height="34" />
+        <h1>Hailbank</h1>
+      </div>
       <p class="quiet">Decks that know how long they take.</p>
       <div v-if="welcome?.demo.length" class="demo">
-        <button v-for="(person, index) in welcome.demo" :key="person.email" type="button" class="press" :class="{ acts: index === 0 }" :disabled="busy || !ready" @click="enter({ demo: person.email })">Enter as {{ person.name }}</button>
+        <button
+          v-for="(person, index) in welcome.demo"
+          :key="person.email"
+          type="button"
+          class="press"
+          :class="{ acts: index === 0 }"
+          :disabled="busy || !ready"
+          @click="enter({ demo: person.email })"
+        >
+          Enter as {{ person.name }}
+        </button>
         <p class="quiet">The demo’s people, of the invented Velmoor Harbour.</p>
       </div>
-      <label>E-mail<input v-model="email" class="field" type="email" autocomplete="username" required></label>
-      <label>Password<input v-model="password" class="field" type="password" autocomplete="current-password" required></label>
+      <label>
+        E-mail
+        <input v-model="email" class="field" type="email" autocomplete="username" required />
+      </label>
+      <label>
+        Password
+        <input v-model="password" class="field" type="password" autocomplete="current-password" required />
+      </label>
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
       <button class="press" :class="{ acts: !welcome?.demo.length }" :disabled="busy || !ready">Sign in</button>
     </form>
@@ -44,15 +65,61 @@ async function enter(body: object) {
 </template>
 
 <style scoped>
-.door { min-height: 100%; display: grid; place-items: center; padding: 24px; }
-.card { width: min(380px, 100%); background: var(--panel); border: 1px solid var(--line); border-radius: 10px; padding: 28px; display: flex; flex-direction: column; gap: 14px; }
-.head { display: flex; gap: 12px; align-items: center; }
-.head h1 { font-size: 28px; }
-.card > p { margin: -6px 0 0; }
-.demo { display: flex; flex-wrap: wrap; gap: 8px; padding: 6px 0 14px; border-bottom: 1px solid var(--line); }
-.demo p { width: 100%; margin: 2px 0 0; font-size: 13px; }
-.demo .press { flex: 1; justify-content: center; }
-label { display: flex; flex-direction: column; gap: 4px; color: var(--second); }
-.wrong { color: var(--wrong); margin: 0 !important; }
-.card > .press { justify-content: center; padding: 9px; }
+.door {
+  min-height: 100%;
+  display: grid;
+  place-items: center;
+  padding: 24px;
+}
+.card {
+  width: min(380px, 100%);
+  background: var(--panel);
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  padding: 28px;
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+}
+.head {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+.head h1 {
+  font-size: 28px;
+}
+.card > p {
+  margin: -6px 0 0;
+}
+.demo {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 6px 0 14px;
+  border-bottom: 1px solid var(--line);
+}
+.demo p {
+  width: 100%;
+  margin: 2px 0 0;
+  font-size: 13px;
+}
+.demo .press {
+  flex: 1;
+  justify-content: center;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  color: var(--second);
+}
+.wrong {
+  color: var(--wrong);
+  margin: 0 !important;
+}
+.card > .press {
+  justify-content: center;
+  padding: 9px;
+}
 </style>

@@ -28,7 +28,9 @@ export default defineNuxtPlugin(() => {
           told.add(deck)
           useToast().add({
             title: `What you wrote in “${title}” on ${since.toLocaleDateString(undefined, { day: 'numeric', month: 'long' })} could not be sent for a week. It is still kept in this browser.`,
-            color: 'warning', duration: 0, actions: [{ label: 'Open the deck', onClick: () => void navigateTo(`/decks/${deck}`) }],
+            color: 'warning',
+            duration: 0,
+            actions: [{ label: 'Open the deck', onClick: () => void navigateTo(`/decks/${deck}`) }],
           })
         }
       }
@@ -60,7 +62,8 @@ export default defineNuxtPlugin(() => {
           warn(message)
           end(false)
         },
-        noted: () => {}, bounded: () => {},
+        noted: () => {},
+        bounded: () => {},
       })
     })
   }

@@ -1,7 +1,17 @@
 import { setFields } from '#core/edits'
 import { viewsOf, type BoardView, type Slide } from '#core/model'
 import type { Box } from '#core/values'
-import { boardToSlides, goInBeat, makeBoard, removeView, slidesToBoard, tourViews, unmakeBoard, viewAround, type TimingContext } from '#core/timing'
+import {
+  boardToSlides,
+  goInBeat,
+  makeBoard,
+  removeView,
+  slidesToBoard,
+  tourViews,
+  unmakeBoard,
+  viewAround,
+  type TimingContext,
+} from '#core/timing'
 
 /** The board that is open: its views, and the moves of its camera. */
 export const useBoard = defineStore('board', () => {
@@ -12,11 +22,19 @@ export const useBoard = defineStore('board', () => {
   const views = computed(() => viewsOf(slide.value))
   /** The view that is worked on. */
   const view = ref<string | null>(null)
-  watch(() => store.slideId, () => { view.value = null })
-  const set = (label: string, fields: Partial<Slide>) => slide.value && store.edit(label, setFields(store.deck!, { table: 'slides', id: slide.value.id, fields }))
-  const nameOf = (id: unknown) => views.value.find(one => one.id === id)?.name || (views.value.some(one => one.id === id) ? 'a view without a name' : 'all of the board')
+  watch(
+    () => store.slideId,
+    () => {
+      view.value = null
+    },
+  )
+  const set = (label: string, fields: Partial<Slide>) =>
+    slide.value && store.edit(label, setFields(store.deck!, { table: 'slides', id: slide.value.id, fields }))
+  const nameOf = (id: unknown) =>
+    views.value.find(one => one.id === id)?.name || (views.value.some(one => one.id === id) ? 'a view without a name' : 'all of the board')
 
-  const make = () => slide.value && store.edit('make a board', makeBoard(store.deck!, { slide: slide.value.id, across: 3, down: 2 }, context))
+  const make = () =>
+    slide.value && store.edit('make a board', makeBoard(store.deck!, { slide: slide.value.id, across: 3, down: 2 }, context))
   /** Takes the board away; what lies beyond the picture stays where it is. */
   const unmake = () => slide.value && store.edit('make the board a slide again', unmakeBoard(store.deck!, { slide: slide.value.id }))
   function add(box: Box) {
@@ -25,7 +43,8 @@ export const useBoard = defineStore('board', () => {
     view.value = id
   }
   const around = (boxes: readonly Box[]) => boxes.length && slide.value && add(viewAround(store.deck!, slide.value.id, boxes))
-  const change = (id: string, label: string, fields: Partial<BoardView>) => set(label, { views: views.value.map(one => (one.id === id ? { ...one, ...fields } : one)) })
+  const change = (id: string, label: string, fields: Partial<BoardView>) =>
+    set(label, { views: views.value.map(one => (one.id === id ? { ...one, ...fields } : one)) })
   function remove(id: string) {
     if (!slide.value) return
     const changes = removeView(store.deck!, { slide: slide.value.id, view: id })
@@ -43,7 +62,8 @@ export const useBoard = defineStore('board', () => {
 
   const both = computed(() => ({ ...host.host, id: freshId }) as TimingContext & typeof context)
   function gather(slides: readonly string[]) {
-    if (slides.some(id => store.deck!.slides[id]?.board)) return warn('A board is among them. Turn its views into slides first, then gather all of them.')
+    if (slides.some(id => store.deck!.slides[id]?.board))
+      return warn('A board is among them. Turn its views into slides first, then gather all of them.')
     const changes = slidesToBoard(store.deck!, { slides }, both.value)
     const made = changes[0]
     if (made?.do !== 'put') return
@@ -65,6 +85,7 @@ export const useBoard = defineStore('board', () => {
     store.edit(`go to ${nameOf(id)}`, changes)
     if (changes[0]?.do === 'put') store.cueId = changes[0].record.id
   }
-  const tour = (back: boolean) => slide.value && store.edit('tour the views', tourViews(store.deck!, { slide: slide.value.id, back }, context))
+  const tour = (back: boolean) =>
+    slide.value && store.edit('tour the views', tourViews(store.deck!, { slide: slide.value.id, back }, context))
   return { slide, views, view, nameOf, set, make, unmake, add, around, change, remove, move, gather, part, goTo, tour }
 })

@@ -93,8 +93,12 @@ export const useDeck = defineStore('deck', () => {
       const gone = slideId.value ? previousIndex : 0
       goToSlide(all[Math.min(gone, all.length - 1)]?.id ?? null)
     }
-    previousIndex = Math.max(0, all.findIndex(slide => slide.id === slideId.value))
-    if (selection.value.some(element => !next.elements[element])) selection.value = selection.value.filter(element => next.elements[element])
+    previousIndex = Math.max(
+      0,
+      all.findIndex(slide => slide.id === slideId.value),
+    )
+    if (selection.value.some(element => !next.elements[element]))
+      selection.value = selection.value.filter(element => next.elements[element])
     if (cueId.value && !next.cues[cueId.value]) cueId.value = null
     if (lookOwner.value && !next.layouts[lookOwner.value] && !next.masters[lookOwner.value]) lookOwner.value = null
   }
@@ -120,10 +124,15 @@ export const useDeck = defineStore('deck', () => {
     const name = user.value?.name ?? 'Somebody'
     awareness.setLocalState({ name, color: colorOf(name), slide: null, selection: [] })
     awareness.on('change', () => {
-      peers.value = [...(awareness?.getStates() ?? [])].filter(([client]) => client !== document?.clientID).map(([client, state]) => ({ client, ...(state as Omit<Peer, 'client'>) }))
+      peers.value = [...(awareness?.getStates() ?? [])]
+        .filter(([client]) => client !== document?.clientID)
+        .map(([client, state]) => ({ client, ...(state as Omit<Peer, 'client'>) }))
     })
-    undoManager = new Y.UndoManager(tableNames.map(table => liveTable(document!, table)), { trackedOrigins: new Set([localOrigin, ySyncPluginKey]), captureTimeout: 700 })
-    undoManager.on('stack-item-added', ({ stackItem, type }: { stackItem: { meta: Map<unknown, unknown> }, type: string }) => {
+    undoManager = new Y.UndoManager(
+      tableNames.map(table => liveTable(document!, table)),
+      { trackedOrigins: new Set([localOrigin, ySyncPluginKey]), captureTimeout: 700 },
+    )
+    undoManager.on('stack-item-added', ({ stackItem, type }: { stackItem: { meta: Map<unknown, unknown> }; type: string }) => {
       if (type === 'undo' || !stackItem.meta.has('label')) stackItem.meta.set('label', label || 'typing')
       refreshUndo()
     })
@@ -142,7 +151,9 @@ export const useDeck = defineStore('deck', () => {
       },
       refused: beginAnew,
       noted: warn,
-      bounded(form) { heldToPlaces.value = form },
+      bounded(form) {
+        heldToPlaces.value = form
+      },
     })
   }
 
@@ -154,7 +165,12 @@ export const useDeck = defineStore('deck', () => {
     begin(deckId)
     slideId.value = at
     const take = () => saveFile(packDeck({ deck: had!, tables: [], media: [] }), `${had!.info.info!.title}, as it stood here.zip`)
-    useToast().add({ title: message, color: 'error', duration: 0, ...(had?.info.info && canEdit.value ? { actions: [{ label: 'Save what stood here as a file', onClick: take }] } : {}) })
+    useToast().add({
+      title: message,
+      color: 'error',
+      duration: 0,
+      ...(had?.info.info && canEdit.value ? { actions: [{ label: 'Save what stood here as a file', onClick: take }] } : {}),
+    })
   }
 
   /** Closes it for one page, and altogether once no page has it open. */
@@ -226,13 +242,20 @@ export const useDeck = defineStore('deck', () => {
   }
   /** Boxes that grow with their words, where an edit touches those. */
   function growing(changes: readonly Change[]): readonly Change[] {
-    const touched = changes.flatMap(change => (change.table === 'elements' && change.do !== 'drop' ? [change.do === 'put' ? change.record.id : change.id] : []))
+    const touched = changes.flatMap(change =>
+      change.table === 'elements' && change.do !== 'drop' ? [change.do === 'put' ? change.record.id : change.id] : [],
+    )
     if (!touched.length) return []
     const next = applyChanges(deck.value!, changes)
     return growBoxes(next, touched, stage.host.measurer)
   }
   function withAgendas(changes: readonly Change[]): readonly Change[] {
-    if (!deck.value || !slides.value.some(slide => slide.agenda) && !changes.some(change => change.do === 'put' && change.table === 'slides' && change.record.agenda)) return changes
+    if (
+      !deck.value ||
+      (!slides.value.some(slide => slide.agenda) &&
+        !changes.some(change => change.do === 'put' && change.table === 'slides' && change.record.agenda))
+    )
+      return changes
     return [...changes, ...settleAgendas(applyChanges(deck.value, changes), context)]
   }
 
@@ -275,9 +298,18 @@ export const useDeck = defineStore('deck', () => {
     return text instanceof Y.XmlFragment ? text : null
   }
 
-  watch(() => status.value.signedOut, out => {
-    if (out) useToast().add({ title: 'You are signed out. What you wrote since is kept in this browser and sent when you sign in again.', color: 'warning', duration: 0, actions: [{ label: 'Sign in', onClick: () => void signInAgain() }] })
-  })
+  watch(
+    () => status.value.signedOut,
+    out => {
+      if (out)
+        useToast().add({
+          title: 'You are signed out. What you wrote since is kept in this browser and sent when you sign in again.',
+          color: 'warning',
+          duration: 0,
+          actions: [{ label: 'Sign in', onClick: () => void signInAgain() }],
+        })
+    },
+  )
   async function signInAgain() {
     await useUserSession().clear()
     await navigateTo({ path: '/sign-in', query: { then: useRoute().fullPath } })
@@ -310,8 +342,47 @@ export const useDeck = defineStore('deck', () => {
   watchDebounced([deck, checking, () => tables.coming, () => pixels.coming], check, { debounce: 350 })
 
   return {
-    id, deck, status, peers, undoLabel, redoLabel, slideId, lookOwner, stageId, isForm, selection, cueId, moment, playing, loopBeat, findings, unmeasured, looking, canEdit, context, slides, purpose, tried, shown, plan, score, keptPlan, keptScore,
-    open, close, edit, editText, undo: () => stepping('undo'), redo: () => stepping('redo'), goToSlide, goTo, stop, select, sharedText, settleText,
-    undoManager: () => undoManager, awareness: () => awareness,
+    id,
+    deck,
+    status,
+    peers,
+    undoLabel,
+    redoLabel,
+    slideId,
+    lookOwner,
+    stageId,
+    isForm,
+    selection,
+    cueId,
+    moment,
+    playing,
+    loopBeat,
+    findings,
+    unmeasured,
+    looking,
+    canEdit,
+    context,
+    slides,
+    purpose,
+    tried,
+    shown,
+    plan,
+    score,
+    keptPlan,
+    keptScore,
+    open,
+    close,
+    edit,
+    editText,
+    undo: () => stepping('undo'),
+    redo: () => stepping('redo'),
+    goToSlide,
+    goTo,
+    stop,
+    select,
+    sharedText,
+    settleText,
+    undoManager: () => undoManager,
+    awareness: () => awareness,
   }
 })

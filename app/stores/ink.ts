@@ -1,6 +1,6 @@
 import { inkKey, inkOf, type InkBook, type Traced, type WordOutlines } from '#core/drawing'
 
-type Wish = { font: { family: string, weight: number, italic: boolean }, text: string }
+type Wish = { font: { family: string; weight: number; italic: boolean }; text: string }
 
 /** How words are written and what lines pictures have, fetched when something first asks for them. Neither ever changes. */
 export const useInk = defineStore('ink', () => {
@@ -13,7 +13,10 @@ export const useInk = defineStore('ink', () => {
     const words = waiting.splice(0, 2000)
     if (waiting.length) setTimeout(ask)
     const forget = () => words.forEach(({ font, text }) => asked.delete(`${inkKey(font)}|${text}`))
-    const found = await $fetch<Record<string, Record<string, WordOutlines>>>('/api/fonts/outlines', { method: 'POST', body: { words } }).catch(askAgain(forget))
+    const found = await $fetch<Record<string, Record<string, WordOutlines>>>('/api/fonts/outlines', {
+      method: 'POST',
+      body: { words },
+    }).catch(askAgain(forget))
     if (!found) return
     const known = { ...book.value.words }
     for (const [font, more] of Object.entries(found)) known[font] = { ...known[font], ...more }
@@ -30,7 +33,9 @@ export const useInk = defineStore('ink', () => {
     if (asked.has(hash)) return
     asked.add(hash)
     void $fetch<Traced>(`/api/media/${hash}/lines`)
-      .then(traced => { book.value = { ...book.value, traced: { ...book.value.traced, [hash]: traced } } })
+      .then(traced => {
+        book.value = { ...book.value, traced: { ...book.value.traced, [hash]: traced } }
+      })
       .catch(askAgain(() => asked.delete(hash), 30_000))
   }
 

@@ -48,13 +48,19 @@ export const usePixels = defineStore('pixels', () => {
     if (found !== undefined || asked.has(media)) return found
     asked.add(media)
     coming.value++
-    void fetchAll(media, film).then(rasters => {
-      if (known.size >= most) for (const old of [...known.keys()].slice(0, most / 4)) { known.delete(old); asked.delete(old) }
-      known.set(media, rasters)
-    }).finally(() => {
-      coming.value--
-      version.value++
-    })
+    void fetchAll(media, film)
+      .then(rasters => {
+        if (known.size >= most)
+          for (const old of [...known.keys()].slice(0, most / 4)) {
+            known.delete(old)
+            asked.delete(old)
+          }
+        known.set(media, rasters)
+      })
+      .finally(() => {
+        coming.value--
+        version.value++
+      })
     return undefined
   }
   return { pixels, version, coming }

@@ -15,7 +15,12 @@ export const useScore = defineStore('score', () => {
 
   /** All that are chosen, the one whose settings are shown first. */
   const chosen = computed(() => (store.cueId ? [store.cueId, ...also.value.filter(id => id !== store.cueId && store.deck?.cues[id])] : []))
-  watch(() => store.slideId, () => { also.value = [] })
+  watch(
+    () => store.slideId,
+    () => {
+      also.value = []
+    },
+  )
 
   /** Chooses one cue, or one more; one that was chosen already is let go. */
   function choose(cue: Id, more: boolean) {
@@ -48,27 +53,45 @@ export const useScore = defineStore('score', () => {
     const made = clipCues(store.deck!, cues)
     if (!made) return
     clipping.value = made
-    tell(made.cues.length > 1 ? `${made.cues.length} cues are ready to be put on other parts.` : 'The cue is ready to be put on other parts.')
+    tell(
+      made.cues.length > 1 ? `${made.cues.length} cues are ready to be put on other parts.` : 'The cue is ready to be put on other parts.',
+    )
   }
   function paste(elements: readonly Id[], how: 'add' | 'replace', from = clipping.value) {
     if (!from || !elements.length) return
-    store.edit(elements.length > 1 ? `put motion on ${elements.length} parts` : 'put motion on a part', pasteCues(store.deck!, { clipping: from, elements, how }, context))
+    store.edit(
+      elements.length > 1 ? `put motion on ${elements.length} parts` : 'put motion on a part',
+      pasteCues(store.deck!, { clipping: from, elements, how }, context),
+    )
   }
   /** Gives the motion of an element to all others of its kind, on its slide or on all. */
   function giveToKind(element: Id, reach: 'slide' | 'deck') {
     const source = store.deck!.elements[element]
-    const from = source && clipCues(store.deck!, cuesOfElement(store.deck!, element).map(cue => cue.id))
+    const from =
+      source &&
+      clipCues(
+        store.deck!,
+        cuesOfElement(store.deck!, element).map(cue => cue.id),
+      )
     if (!from) return
     const slides = reach === 'slide' ? [store.slideId!] : store.slides.map(slide => slide.id)
     const others = slides.flatMap(slide => elementsOf(store.deck!, slide)).filter(one => one.kind === source.kind && one.id !== element)
     if (!others.length) return warn('There is no other part of its kind.')
-    paste(others.map(one => one.id), 'replace', from)
+    paste(
+      others.map(one => one.id),
+      'replace',
+      from,
+    )
     tell(others.length > 1 ? `${others.length} parts move as this one does.` : 'One part moves as this one does.')
   }
 
   const beatAt = computed(() => store.score?.beats[Math.min(store.moment?.beat ?? 0, store.score.beats.length - 1)])
   const wishOf = (reach: Reach): StretchWish =>
-    reach === 'cues' ? { cues: chosen.value } : reach === 'beat' ? { beats: beatAt.value ? [beatAt.value.beat.id] : [] } : { slides: reach === 'slide' ? [store.slideId!] : store.slides.map(slide => slide.id) }
+    reach === 'cues'
+      ? { cues: chosen.value }
+      : reach === 'beat'
+        ? { beats: beatAt.value ? [beatAt.value.beat.id] : [] }
+        : { slides: reach === 'slide' ? [store.slideId!] : store.slides.map(slide => slide.id) }
   const words: Readonly<Record<Reach, string>> = { cues: 'the chosen cues', beat: 'the beat', slide: 'the slide', deck: 'the deck' }
 
   function setTempo(reach: Reach, factor: number) {
@@ -82,6 +105,9 @@ export const useScore = defineStore('score', () => {
     if (changes.length) tell(changes.length === 1 ? 'One beat changed.' : `${changes.length} beats changed.`)
     else warn('All beats do so already.')
   }
-  const waiting = (waits: ReadonlyMap<Id, number>) => [...waits].flatMap(([id, delay]) => (store.deck!.cues[id]?.delay === delay ? [] : setFields(store.deck!, { table: 'cues', id, fields: { delay } })))
+  const waiting = (waits: ReadonlyMap<Id, number>) =>
+    [...waits].flatMap(([id, delay]) =>
+      store.deck!.cues[id]?.delay === delay ? [] : setFields(store.deck!, { table: 'cues', id, fields: { delay } }),
+    )
   return { chosen, clipping, beatAt, choose, only, remove, copy, paste, giveToKind, setTempo, setStarts, waiting }
 })

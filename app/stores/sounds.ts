@@ -17,14 +17,26 @@ export const useSounds = defineStore('sounds', () => {
   const here = computed(() => {
     const at = store.slides.findIndex(slide => slide.id === store.slideId)
     const rank = { narration: 0, effect: 1, bed: 2 }
-    return soundsOf(store.shown!).filter(sound => {
-      const { first, last } = slidesUnder(store.shown!, sound)
-      return first <= at && at <= last
-    }).sort((a, b) => rank[a.use] - rank[b.use])
+    return soundsOf(store.shown!)
+      .filter(sound => {
+        const { first, last } = slidesUnder(store.shown!, sound)
+        return first <= at && at <= last
+      })
+      .sort((a, b) => rank[a.use] - rank[b.use])
   })
   const voice = computed(() => here.value.find(sound => sound.use === 'narration' && sound.fromSlide === store.slideId))
-  watch(() => store.slideId, () => { chosenId.value = null })
-  watch(() => store.cueId, cue => { if (cue) chosenId.value = null })
+  watch(
+    () => store.slideId,
+    () => {
+      chosenId.value = null
+    },
+  )
+  watch(
+    () => store.cueId,
+    cue => {
+      if (cue) chosenId.value = null
+    },
+  )
 
   function choose(id: Id | null) {
     chosenId.value = id
@@ -38,15 +50,36 @@ export const useSounds = defineStore('sounds', () => {
     chosenId.value = null
   }
   /** Lays music under the deck from here to its end, or a sound at the playhead. */
-  function add(use: 'bed' | 'effect', entry: { hash: string, name: string }) {
+  function add(use: 'bed' | 'effect', entry: { hash: string; name: string }) {
     const slide = store.slideId!
     const opening = store.plan?.slides.find(one => one.slide === slide)
-    const at = store.moment?.slide === slide && use === 'effect' && opening ? Math.max(0, (opening.beats[store.moment.beat]?.start ?? opening.start) - opening.start - opening.transition + Math.max(0, store.moment.seconds)) : 0
+    const at =
+      store.moment?.slide === slide && use === 'effect' && opening
+        ? Math.max(
+            0,
+            (opening.beats[store.moment.beat]?.start ?? opening.start) -
+              opening.start -
+              opening.transition +
+              Math.max(0, store.moment.seconds),
+          )
+        : 0
     const id = freshId()
     let first = true
-    store.edit(use === 'bed' ? 'lay music under slides' : 'add a sound', putSound(store.deck!, {
-      use, media: entry.hash, name: entry.name.replace(/\.\w+$/, ''), fromSlide: slide, untilSlide: use === 'bed' ? store.slides.at(-1)!.id : slide, delay: Math.round(at * 100) / 100,
-    }, { id: () => (first ? ((first = false), id) : freshId()) }))
+    store.edit(
+      use === 'bed' ? 'lay music under slides' : 'add a sound',
+      putSound(
+        store.deck!,
+        {
+          use,
+          media: entry.hash,
+          name: entry.name.replace(/\.\w+$/, ''),
+          fromSlide: slide,
+          untilSlide: use === 'bed' ? store.slides.at(-1)!.id : slide,
+          delay: Math.round(at * 100) / 100,
+        },
+        { id: () => (first ? ((first = false), id) : freshId()) },
+      ),
+    )
     choose(id)
   }
   function narrate(media: string) {

@@ -21,7 +21,10 @@ export const useStageHost = defineStore('stage-host', () => {
   /** Brings the fonts that a deck needs; everything is measured anew once some have come. */
   async function need(deck: Deck) {
     const { families, faces, letters } = fontNeeds(deck)
-    const key = `${families.join()}|${faces.map(face => face.media).join()}|${[...letters].filter(letter => letter > '\u024f').sort().join('')}`
+    const key = `${families.join()}|${faces.map(face => face.media).join()}|${[...letters]
+      .filter(letter => letter > '\u024f')
+      .sort()
+      .join('')}`
     if (asked.has(key)) return
     asked.add(key)
     await bring(families, letters, () => declareFaces(faces, hash => mediaUrl(hash)))

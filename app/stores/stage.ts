@@ -32,27 +32,40 @@ export const useStage = defineStore('stage', () => {
 
   /** What is worked on: a slide, or all of a board. */
   const size = computed(() => (store.deck?.info.info ? extentOf(store.deck, store.stageId ?? '') : { width: 1920, height: 1080 }))
-  const fitting = computed(() => Math.max(0.02, Math.min((area.value.width - 48) / size.value.width, (area.value.height - 48) / size.value.height)))
+  const fitting = computed(() =>
+    Math.max(0.02, Math.min((area.value.width - 48) / size.value.width, (area.value.height - 48) / size.value.height)),
+  )
   const scale = computed(() => fitting.value * zoom.value)
   const deck = computed(() => (store.deck ? inVariant(store.deck, variant.value) : null))
   /** The same with what is tried out of the slide. */
   const shownDeck = computed(() => {
     const slide = deck.value?.slides[store.stageId ?? '']
-    return deck.value && slide && triedSlide.value ? { ...deck.value, slides: { ...deck.value.slides, [slide.id]: { ...slide, ...triedSlide.value } } } : deck.value
+    return deck.value && slide && triedSlide.value
+      ? { ...deck.value, slides: { ...deck.value.slides, [slide.id]: { ...slide, ...triedSlide.value } } }
+      : deck.value
   })
   /** What the stage shows, back to front, as it is kept. */
-  const elements = computed<readonly ShownElement[]>(() => (deck.value && store.stageId ? shownElements(deck.value, store.stageId).filter(element => !element.pinned || !deck.value!.slides[store.stageId!]?.board) : []))
+  const elements = computed<readonly ShownElement[]>(() =>
+    deck.value && store.stageId
+      ? shownElements(deck.value, store.stageId).filter(element => !element.pinned || !deck.value!.slides[store.stageId!]?.board)
+      : [],
+  )
   const byId = computed(() => new Map(elements.value.map(element => [element.id, element])))
   const chosen = computed(() => store.selection.map(id => byId.value.get(id)).filter(element => element !== undefined))
   const single = computed(() => (chosen.value.length === 1 ? chosen.value[0]! : null))
   /** On a form nothing moves; words and pictures of its places can be changed. */
   const isFixed = (element: ShownElement) => !!element.locked || element.pinned || store.isForm || !store.canEdit
   /** The selected parts that may be moved, each standing for what is in it. */
-  const movable = computed(() => (store.deck ? topsOf(store.deck, store.selection) : []).filter(id => byId.value.has(id) && !isFixed(byId.value.get(id)!)))
+  const movable = computed(() =>
+    (store.deck ? topsOf(store.deck, store.selection) : []).filter(id => byId.value.has(id) && !isFixed(byId.value.get(id)!)),
+  )
 
   const boxNow = (element: ShownElement) => tries.value[element.id]?.box ?? element.box
   /** What stands in elements, one by one, with the places they have in the deck. */
-  const leaves = (ids: readonly Id[]) => leavesOf(store.deck!, ids).map(id => byId.value.get(id)).filter(element => element !== undefined)
+  const leaves = (ids: readonly Id[]) =>
+    leavesOf(store.deck!, ids)
+      .map(id => byId.value.get(id))
+      .filter(element => element !== undefined)
   /** The box around an element as it is tried out: its own, or that around its members. */
   function outlineOf(element: ShownElement): Box {
     if (element.kind !== 'group') return boxNow(element)
@@ -61,12 +74,12 @@ export const useStage = defineStore('stage', () => {
   }
 
   /** A place on the screen as one on the slide, px of deck space. */
-  function point(event: { clientX: number, clientY: number }): Point {
+  function point(event: { clientX: number; clientY: number }): Point {
     const box = board.value!.getBoundingClientRect()
     return { x: (event.clientX - box.left) / scale.value, y: (event.clientY - box.top) / scale.value }
   }
   /** Enlarges to a multiple of fitting the area, about a place on the screen that stays where it is. */
-  function zoomTo(next: number, about?: { clientX: number, clientY: number }) {
+  function zoomTo(next: number, about?: { clientX: number; clientY: number }) {
     const held = Math.min(8 / fitting.value, Math.max(0.25, next))
     if (Math.abs(held - 1) < 0.02) return fit()
     const grown = held / zoom.value
@@ -86,7 +99,10 @@ export const useStage = defineStore('stage', () => {
   function zoomOn(box: Box) {
     const next = Math.min(area.value.width / Math.max(40, box.width), area.value.height / Math.max(40, box.height)) * 0.8
     zoom.value = Math.min(8 / fitting.value, Math.max(0.25, next / fitting.value))
-    pan.value = { x: (size.value.width / 2 - box.x - box.width / 2) * scale.value, y: (size.value.height / 2 - box.y - box.height / 2) * scale.value }
+    pan.value = {
+      x: (size.value.width / 2 - box.x - box.width / 2) * scale.value,
+      y: (size.value.height / 2 - box.y - box.height / 2) * scale.value,
+    }
   }
   function forgetTried() {
     tries.value = {}
@@ -98,25 +114,65 @@ export const useStage = defineStore('stage', () => {
     editing.value = framing.value = null
     tool.value = null
   }
-  watch(() => store.stageId, (now, before) => {
-    // A board and a slide are looked at from other distances.
-    if (store.deck?.slides[now ?? '']?.board || store.deck?.slides[before ?? '']?.board) fit()
-    leaveModes()
-    opened.value = null
-    forgetTried()
-  })
-  watch(() => store.id, () => {
-    fit()
-    variant.value = null
-  })
-  watch(() => store.deck, now => {
-    if (variant.value && !now?.variants[variant.value]) variant.value = null
-    if (opened.value && !now?.elements[opened.value]) opened.value = null
-    if (framing.value && !now?.elements[framing.value]) framing.value = null
-  })
+  watch(
+    () => store.stageId,
+    (now, before) => {
+      // A board and a slide are looked at from other distances.
+      if (store.deck?.slides[now ?? '']?.board || store.deck?.slides[before ?? '']?.board) fit()
+      leaveModes()
+      opened.value = null
+      forgetTried()
+    },
+  )
+  watch(
+    () => store.id,
+    () => {
+      fit()
+      variant.value = null
+    },
+  )
+  watch(
+    () => store.deck,
+    now => {
+      if (variant.value && !now?.variants[variant.value]) variant.value = null
+      if (opened.value && !now?.elements[opened.value]) opened.value = null
+      if (framing.value && !now?.elements[framing.value]) framing.value = null
+    },
+  )
 
   return {
-    zoom, pan, area, board, tool, editing, framing, opened, tries, triedSlide, guides, measures, picked, variant, size, scale, deck, shownDeck, elements, byId, chosen, single, movable,
-    isFixed, boxNow, leaves, outlineOf, point, zoomTo, zoomOn, fit, forgetTried, leaveModes,
+    zoom,
+    pan,
+    area,
+    board,
+    tool,
+    editing,
+    framing,
+    opened,
+    tries,
+    triedSlide,
+    guides,
+    measures,
+    picked,
+    variant,
+    size,
+    scale,
+    deck,
+    shownDeck,
+    elements,
+    byId,
+    chosen,
+    single,
+    movable,
+    isFixed,
+    boxNow,
+    leaves,
+    outlineOf,
+    point,
+    zoomTo,
+    zoomOn,
+    fit,
+    forgetTried,
+    leaveModes,
   }
 })

@@ -12,7 +12,10 @@ export const useTables = defineStore('tables', () => {
     if (found || asked.has(id)) return found
     asked.add(id)
     coming.value++
-    void $fetch<DataTable>(`/api/tables/${id}`).then(fetched => known.set(id, fetched)).catch(askAgain(() => asked.delete(id))).finally(() => coming.value--)
+    void $fetch<DataTable>(`/api/tables/${id}`)
+      .then(fetched => known.set(id, fetched))
+      .catch(askAgain(() => asked.delete(id)))
+      .finally(() => coming.value--)
     return undefined
   }
   const keep = (kept: DataTable) => known.set(kept.id, kept)

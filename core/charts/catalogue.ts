@@ -11,6 +11,16 @@ export const drawChart = (spec: ChartSpec, table: DataTable, room: ChartRoom): C
 
 /** What a new chart of a table shows until someone chooses otherwise. */
 export const newChart = (table: string | null): ChartSpec => ({
-  kind: 'bar', table, across: null, height: null, aggregate: 'sum', order: 'data', lit: [], color: { role: 'accent1' }, litColor: { role: 'accent2' },
-  format: { decimals: null, scale: 'auto', prefix: '', suffix: '' }, labels: 'all', total: false,
+  kind: 'bar',
+  table,
+  across: null,
+  height: null,
+  aggregate: 'sum',
+  order: 'data',
+  lit: [],
+  color: { role: 'accent1' },
+  litColor: { role: 'accent2' },
+  format: { decimals: null, scale: 'auto', prefix: '', suffix: '' },
+  labels: 'all',
+  total: false,
 })

@@ -37,7 +37,12 @@ function wrapped(name: string, width: number, measure: (text: string) => number)
 }
 
 /** Chooses between one line, two lines, a slant, and showing every n-th name, for names `step` px apart. */
-export function settleCategories(names: readonly string[], step: number, room: ChartRoom, font: { size: number, weight: number }): CategorySetting {
+export function settleCategories(
+  names: readonly string[],
+  step: number,
+  room: ChartRoom,
+  font: { size: number; weight: number },
+): CategorySetting {
   const measure = measureWith(room.measurer, room.fonts.body, font)
   const gap = font.size * 0.5
   const line = font.size * 1.25
@@ -59,5 +64,5 @@ export function settleCategories(names: readonly string[], step: number, room: C
 }
 
 /** The width of words in one font. */
-export const measureWith = (measurer: Measurer, family: string, font: { size: number, weight: number }) => (text: string) =>
+export const measureWith = (measurer: Measurer, family: string, font: { size: number; weight: number }) => (text: string) =>
   measurer.width(text, { family, size: font.size, weight: font.weight, italic: false })

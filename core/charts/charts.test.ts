@@ -6,54 +6,92 @@ import { roughMeasurer } from '../text'
 import { drawChart, inBetween, newChart, placeLabels, touch, type ChartLabel, type ChartRoom } from './index'
 
 const room: ChartRoom = { width: 1200, height: 600, textSize: 28, fonts: houseTheme.fonts, measurer: roughMeasurer, language: 'en' }
-const tableOf = (rows: { key: string, value: number }[]): DataTable => ({
-  id: 't', name: 't', columns: [{ name: 'key', type: 'text', values: rows.map(row => row.key) }, { name: 'value', type: 'number', values: rows.map(row => row.value) }],
+const tableOf = (rows: { key: string; value: number }[]): DataTable => ({
+  id: 't',
+  name: 't',
+  columns: [
+    { name: 'key', type: 'text', values: rows.map(row => row.key) },
+    { name: 'value', type: 'number', values: rows.map(row => row.value) },
+  ],
 })
-const rows = fc.uniqueArray(fc.record({ key: fc.string({ minLength: 1, maxLength: 24 }).filter(key => key.trim() !== ''), value: fc.double({ min: -1e6, max: 1e6, noNaN: true }) }), { minLength: 1, maxLength: 60, selector: row => row.key.replace(/\s+/g, ' ').trim() })
-const draw = (list: { key: string, value: number }[], more = {}) => drawChart({ ...newChart('t'), ...more }, tableOf(list), room)
+const rows = fc.uniqueArray(
+  fc.record({
+    key: fc.string({ minLength: 1, maxLength: 24 }).filter(key => key.trim() !== ''),
+    value: fc.double({ min: -1e6, max: 1e6, noNaN: true }),
+  }),
+  { minLength: 1, maxLength: 60, selector: row => row.key.replace(/\s+/g, ' ').trim() },
+)
+const draw = (list: { key: string; value: number }[], more = {}) => drawChart({ ...newChart('t'), ...more }, tableOf(list), room)
 
-const bounds = (label: ChartLabel) => ({ x: label.x - label.width / 2, y: label.y - label.height / 2, width: label.width, height: label.height })
+const bounds = (label: ChartLabel) => ({
+  x: label.x - label.width / 2,
+  y: label.y - label.height / 2,
+  width: label.width,
+  height: label.height,
+})
 
 describe('a bar chart', () => {
   it('has a bar for every row, however many, inside the chart', () => {
-    fc.assert(fc.property(rows, list => {
-      const { marks } = draw(list)
-      expect(marks).toHaveLength(list.length)
-      for (const mark of marks) {
-        expect(mark.x).toBeGreaterThanOrEqual(-0.01)
-        expect(mark.x + mark.width).toBeLessThanOrEqual(room.width + 0.01)
-        expect(mark.y).toBeGreaterThanOrEqual(-0.01)
-        expect(mark.y + mark.height).toBeLessThanOrEqual(room.height + 0.01)
-      }
-    }))
+    fc.assert(
+      fc.property(rows, list => {
+        const { marks } = draw(list)
+        expect(marks).toHaveLength(list.length)
+        for (const mark of marks) {
+          expect(mark.x).toBeGreaterThanOrEqual(-0.01)
+          expect(mark.x + mark.width).toBeLessThanOrEqual(room.width + 0.01)
+          expect(mark.y).toBeGreaterThanOrEqual(-0.01)
+          expect(mark.y + mark.height).toBeLessThanOrEqual(room.height + 0.01)
+        }
+      }),
+    )
   })
 
   it('sets no label on another, for any figures and names', () => {
-    fc.assert(fc.property(rows, fc.constantFrom('all' as const, 'none' as const), fc.boolean(), (list, labels, total) => {
-      const upright = draw(list, { labels, total }).labels.filter(label => label.angle === 0)
-      upright.forEach((a, index) => {
-        for (const b of upright.slice(index + 1)) {
-          const together = touch({ ...bounds(a), width: a.width - 0.1, height: a.height - 0.1 }, { ...bounds(b), width: b.width - 0.1, height: b.height - 0.1 })
-          expect(together ? [a, b] : null).toBeNull()
-        }
-      })
-    }))
+    fc.assert(
+      fc.property(rows, fc.constantFrom('all' as const, 'none' as const), fc.boolean(), (list, labels, total) => {
+        const upright = draw(list, { labels, total }).labels.filter(label => label.angle === 0)
+        upright.forEach((a, index) => {
+          for (const b of upright.slice(index + 1)) {
+            const together = touch(
+              { ...bounds(a), width: a.width - 0.1, height: a.height - 0.1 },
+              { ...bounds(b), width: b.width - 0.1, height: b.height - 0.1 },
+            )
+            expect(together ? [a, b] : null).toBeNull()
+          }
+        })
+      }),
+    )
   })
 
   it('draws lengths in proportion to amounts', () => {
-    const { marks } = draw([{ key: 'a', value: 100 }, { key: 'b', value: 250 }, { key: 'c', value: 0 }])
+    const { marks } = draw([
+      { key: 'a', value: 100 },
+      { key: 'b', value: 250 },
+      { key: 'c', value: 0 },
+    ])
     expect(marks[1]!.height / marks[0]!.height).toBeCloseTo(2.5, 6)
     expect(marks[2]!.height).toBe(0)
   })
 
   it('grows negative amounts downwards from the same baseline', () => {
-    const { marks } = draw([{ key: 'a', value: 50 }, { key: 'b', value: -50 }])
+    const { marks } = draw([
+      { key: 'a', value: 50 },
+      { key: 'b', value: -50 },
+    ])
     expect(marks[1]!.negative).toBe(true)
     expect(marks[0]!.y + marks[0]!.height).toBeCloseTo(marks[1]!.y, 6)
   })
 
   it('computes its total in its own number format', () => {
-    expect(draw([{ key: 'a', value: 12_000 }, { key: 'b', value: 8_400 }], { total: true }).total).toBe('20.4k')
+    expect(
+      draw(
+        [
+          { key: 'a', value: 12_000 },
+          { key: 'b', value: 8_400 },
+        ],
+        { total: true },
+      ).total,
+    ).toBe('20.4k')
   })
 
   it('prefers the lit and the extreme where not every amount has room, and says how many are left out', () => {
@@ -67,8 +105,14 @@ describe('a bar chart', () => {
 })
 
 describe('between two drawings', () => {
-  const from = draw([{ key: 'a', value: 10 }, { key: 'b', value: 20 }])
-  const to = draw([{ key: 'b', value: 5 }, { key: 'c', value: 30 }])
+  const from = draw([
+    { key: 'a', value: 10 },
+    { key: 'b', value: 20 },
+  ])
+  const to = draw([
+    { key: 'b', value: 5 },
+    { key: 'c', value: 30 },
+  ])
 
   it('is each of them at its end', () => {
     expect(inBetween(from, to, 0)).toBe(from)
@@ -87,10 +131,19 @@ describe('between two drawings', () => {
 describe('placing labels', () => {
   it('gives the more important the better place, keeps within the room, and leaves out what has none', () => {
     const at = (x: number) => ({ x, y: 0, width: 10, height: 10 })
-    const { placed, leftOut } = placeLabels([
-      { label: 'low', priority: 1, places: [at(0), at(5)] }, { label: 'high', priority: 2, places: [at(0)] }, { label: 'moved', priority: 1.5, places: [at(4), at(30)] }, { label: 'outside', priority: 9, places: [at(95)] },
-    ], { x: 0, y: 0, width: 100, height: 10 })
-    expect(placed.map(item => [item.label, item.place.x])).toEqual([['high', 0], ['moved', 30]])
+    const { placed, leftOut } = placeLabels(
+      [
+        { label: 'low', priority: 1, places: [at(0), at(5)] },
+        { label: 'high', priority: 2, places: [at(0)] },
+        { label: 'moved', priority: 1.5, places: [at(4), at(30)] },
+        { label: 'outside', priority: 9, places: [at(95)] },
+      ],
+      { x: 0, y: 0, width: 100, height: 10 },
+    )
+    expect(placed.map(item => [item.label, item.place.x])).toEqual([
+      ['high', 0],
+      ['moved', 30],
+    ])
     expect(leftOut).toEqual(['outside', 'low'])
   })
 })

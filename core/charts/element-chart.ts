@@ -31,7 +31,13 @@ export function specInState(deck: Deck, spec: ChartSpec, state: Id | null): Char
 }
 
 /** The drawing of a chart element in a state (null: as composed); null where it has no table. Kept until what it is made from changes. */
-export function drawingOfElement(deck: Deck, element: ChartElement & ShownElement, state: Id | null, tableOf: (id: Id) => DataTable | undefined, measurer: Measurer): ChartDrawing | null {
+export function drawingOfElement(
+  deck: Deck,
+  element: ChartElement & ShownElement,
+  state: Id | null,
+  tableOf: (id: Id) => DataTable | undefined,
+  measurer: Measurer,
+): ChartDrawing | null {
   if (!element.chart) return null
   const spec = specInState(deck, element.chart, state)
   const table = spec.table ? tableOf(spec.table) : undefined
@@ -40,7 +46,16 @@ export function drawingOfElement(deck: Deck, element: ChartElement & ShownElemen
   const { width, height } = element.box
   const language = deck.info.info!.language
   const last = known.get(spec)
-  if (last && last.table === table && last.width === width && last.height === height && last.theme === theme && last.language === language && last.measurer === measurer) return last.drawing
+  if (
+    last &&
+    last.table === table &&
+    last.width === width &&
+    last.height === height &&
+    last.theme === theme &&
+    last.language === language &&
+    last.measurer === measurer
+  )
+    return last.drawing
   const textSize = theme.textStyles.small?.size ?? 28
   const drawing = drawChart(spec, table, { width, height, textSize, fonts: theme.fonts, measurer, language })
   known.set(spec, { table, width, height, theme, language, measurer, drawing })

@@ -14,7 +14,11 @@ export function inBetween(from: ChartDrawing, to: ChartDrawing, progress: number
   const after = new Set(to.marks.map(mark => mark.key))
   const flat = (mark: ChartMark): ChartMark => ({ ...mark, y: mark.negative ? mark.y : mark.y + mark.height, height: 0 })
   const between = (a: ChartMark, b: ChartMark): ChartMark => ({
-    ...b, x: mix(a.x, b.x, progress), y: mix(a.y, b.y, progress), width: mix(a.width, b.width, progress), height: mix(a.height, b.height, progress),
+    ...b,
+    x: mix(a.x, b.x, progress),
+    y: mix(a.y, b.y, progress),
+    width: mix(a.width, b.width, progress),
+    height: mix(a.height, b.height, progress),
   })
   const staying = to.marks.map(mark => between(before.get(mark.key) ?? flat(mark), mark))
   const leaving = from.marks.filter(mark => !after.has(mark.key)).map(mark => between(mark, flat(mark)))
@@ -25,7 +29,11 @@ export function inBetween(from: ChartDrawing, to: ChartDrawing, progress: number
     const now = origin && moved.get(origin.key)
     if (!origin || !now) return label
     const x = label.x + (now.x + now.width / 2 - origin.x - origin.width / 2)
-    return { ...label, x, y: label.kind === 'value' ? label.y + (now.negative ? now.y + now.height - origin.y - origin.height : now.y - origin.y) : label.y }
+    return {
+      ...label,
+      x,
+      y: label.kind === 'value' ? label.y + (now.negative ? now.y + now.height - origin.y - origin.height : now.y - origin.y) : label.y,
+    }
   })
   return { ...near, marks: [...staying, ...leaving], labels }
 }

@@ -13,7 +13,8 @@ export interface Candidate<T> {
   places: readonly Rectangle[]
 }
 
-export const touch = (a: Rectangle, b: Rectangle) => a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height
+export const touch = (a: Rectangle, b: Rectangle) =>
+  a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height
 
 const cell = 64
 
@@ -22,25 +23,35 @@ const cell = 64
  * before it; a label without such a place is left out. Greedy by priority; near linear in the number of labels, since
  * rectangles are kept by cells of 64 px.
  */
-export function placeLabels<T>(candidates: readonly Candidate<T>[], room: Rectangle, obstacles: readonly Rectangle[] = []): { placed: { label: T, place: Rectangle }[], leftOut: T[] } {
+export function placeLabels<T>(
+  candidates: readonly Candidate<T>[],
+  room: Rectangle,
+  obstacles: readonly Rectangle[] = [],
+): { placed: { label: T; place: Rectangle }[]; leftOut: T[] } {
   const cells = new Map<string, Rectangle[]>()
   const each = (rectangle: Rectangle, visit: (key: string) => boolean) => {
     for (let x = Math.floor(rectangle.x / cell); x <= Math.floor((rectangle.x + rectangle.width) / cell); x++) {
-      for (let y = Math.floor(rectangle.y / cell); y <= Math.floor((rectangle.y + rectangle.height) / cell); y++) if (visit(`${x},${y}`)) return true
+      for (let y = Math.floor(rectangle.y / cell); y <= Math.floor((rectangle.y + rectangle.height) / cell); y++)
+        if (visit(`${x},${y}`)) return true
     }
     return false
   }
-  const keep = (rectangle: Rectangle) => each(rectangle, key => {
-    const list = cells.get(key)
-    if (list) list.push(rectangle)
-    else cells.set(key, [rectangle])
-    return false
-  })
+  const keep = (rectangle: Rectangle) =>
+    each(rectangle, key => {
+      const list = cells.get(key)
+      if (list) list.push(rectangle)
+      else cells.set(key, [rectangle])
+      return false
+    })
   const taken = (rectangle: Rectangle) => each(rectangle, key => cells.get(key)?.some(other => touch(other, rectangle)) ?? false)
-  const within = (r: Rectangle) => r.x >= room.x - 0.01 && r.y >= room.y - 0.01 && r.x + r.width <= room.x + room.width + 0.01 && r.y + r.height <= room.y + room.height + 0.01
+  const within = (r: Rectangle) =>
+    r.x >= room.x - 0.01 &&
+    r.y >= room.y - 0.01 &&
+    r.x + r.width <= room.x + room.width + 0.01 &&
+    r.y + r.height <= room.y + room.height + 0.01
 
   obstacles.forEach(keep)
-  const placed: { label: T, place: Rectangle }[] = []
+  const placed: { label: T; place: Rectangle }[] = []
   const leftOut: T[] = []
   for (const candidate of [...candidates].sort((a, b) => b.priority - a.priority)) {
     const place = candidate.places.find(option => within(option) && !taken(option))

@@ -6,7 +6,10 @@ import { checkDeck, type Finding } from './index'
 const withElement = (purpose: 'talk' | 'film', fields: object, changes: Change[] = []): Deck => {
   const base = freshDeck(purpose)
   const slide = slidesOf(base)[0]!.id
-  return applyChanges(base, [{ do: 'put', table: 'elements', record: { ...textElement('words', slide, ['Six words that want some time']), ...fields } as never }, ...changes])
+  return applyChanges(base, [
+    { do: 'put', table: 'elements', record: { ...textElement('words', slide, ['Six words that want some time']), ...fields } as never },
+    ...changes,
+  ])
 }
 const rules = (deck: Deck) => checkDeck(deck, timingContext).map(finding => finding.rule)
 const found = (deck: Deck, rule: string): Finding => checkDeck(deck, timingContext).find(finding => finding.rule === rule)!
@@ -26,16 +29,30 @@ describe('checks', () => {
   it('leave a speaker’s beats to the speaker', () => {
     const base = withElement('talk', {})
     const slide = slidesOf(base)[0]!.id
-    const deck = applyChanges(base, [{ do: 'set', table: 'beats', id: beatsOf(base, slide)[0]!.id, fields: { hold: { kind: 'seconds', seconds: 0 } } }])
+    const deck = applyChanges(base, [
+      { do: 'set', table: 'beats', id: beatsOf(base, slide)[0]!.id, fields: { hold: { kind: 'seconds', seconds: 0 } } },
+    ])
     expect(rules(deck)).not.toContain('hold')
     const byItself = applyChanges(deck, [{ do: 'put', table: 'beats', record: beat({ id: 'next', slide, order: 'b00', start: 'self' }) }])
     expect(rules(byItself)).toContain('hold')
   })
 
   it.each([
-    ['text too small to be read', { size: 12, text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'tiny' }] }] } }, 'text-size'],
+    [
+      'text too small to be read',
+      { size: 12, text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'tiny' }] }] } },
+      'text-size',
+    ],
     ['text as faint as its ground', { color: { hex: '#0b4a45' } }, 'contrast'],
-    ['a word broken in its midst', { fit: 'fixed', box: { x: 100, y: 100, width: 260, height: 800, angle: 0 }, text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'Unwettervorhersagezentrale' }] }] } }, 'broken-word'],
+    [
+      'a word broken in its midst',
+      {
+        fit: 'fixed',
+        box: { x: 100, y: 100, width: 260, height: 800, angle: 0 },
+        text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'Unwettervorhersagezentrale' }] }] },
+      },
+      'broken-word',
+    ],
     ['what lies outside the slide', { box: { x: 3000, y: 0, width: 400, height: 200, angle: 0 } }, 'outside'],
   ])('find %s and put it right', (_, fields, rule) => {
     const deck = withElement('talk', fields)
@@ -46,7 +63,13 @@ describe('checks', () => {
   it('find text that fits no more, a chart without a table, and nothing in a deck that is well', () => {
     expect(rules(withElement('talk', { box: { x: 100, y: 100, width: 90, height: 40, angle: 0 } }))).toContain('text-fit')
     const slide = slidesOf(freshDeck())[0]!.id
-    expect(rules(withElement('talk', {}, [{ do: 'put', table: 'elements', record: { id: 'c', owner: slide, order: 'a8', kind: 'chart', name: 'Chart' } }]))).toContain('empty')
+    expect(
+      rules(
+        withElement('talk', {}, [
+          { do: 'put', table: 'elements', record: { id: 'c', owner: slide, order: 'a8', kind: 'chart', name: 'Chart' } },
+        ]),
+      ),
+    ).toContain('empty')
     expect(rules(withElement('talk', {}))).toEqual([])
   })
 })

@@ -12,11 +12,34 @@ const base = freshDeck()
 const slide = slidesOf(base)[0]!.id
 const [beat1] = beatsOf(base, slide)
 const put = (record: object): Change => ({ do: 'put', table: 'elements', record: record as Element })
-const words = { ...textElement('words', slide, ['Boats leave on the hour']), name: 'Remark', order: 'a1', box: { x: 100, y: 500, width: 800, height: 100, angle: 0 } }
-const picture = (more: object = {}) => put({ id: 'quay', owner: slide, kind: 'picture', name: 'Quay', order: 'a2', media: photo, natural: { width: 640, height: 360 }, box: { x: 80, y: 400, width: 900, height: 300, angle: 0 }, ...more })
+const words = {
+  ...textElement('words', slide, ['Boats leave on the hour']),
+  name: 'Remark',
+  order: 'a1',
+  box: { x: 100, y: 500, width: 800, height: 100, angle: 0 },
+}
+const picture = (more: object = {}) =>
+  put({
+    id: 'quay',
+    owner: slide,
+    kind: 'picture',
+    name: 'Quay',
+    order: 'a2',
+    media: photo,
+    natural: { width: 640, height: 360 },
+    box: { x: 80, y: 400, width: 900, height: 300, angle: 0 },
+    ...more,
+  })
 const found = (deck: Deck, raster: Raster | 'coming' = whole) =>
-  checkDeck(deck, { ...timingContext, pixels: () => (raster === 'coming' ? undefined : [raster]) }).filter(finding => finding.rule === 'covered')
-const deckWith = (...changes: Change[]) => applyChanges(base, [...Object.values(base.elements).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })), put(words), ...changes])
+  checkDeck(deck, { ...timingContext, pixels: () => (raster === 'coming' ? undefined : [raster]) }).filter(
+    finding => finding.rule === 'covered',
+  )
+const deckWith = (...changes: Change[]) =>
+  applyChanges(base, [
+    ...Object.values(base.elements).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
+    put(words),
+    ...changes,
+  ])
 
 describe('words that something lies over', () => {
   it('are found, with what hides them, and stand in front after one press', () => {
@@ -30,7 +53,10 @@ describe('words that something lies over', () => {
     expect(found(deckWith(picture({ opacity: 0.1 })))).toEqual([])
     expect(found(deckWith(picture({ order: 'a0' })))).toEqual([])
     expect(found(deckWith(picture({ hidden: true })))).toEqual([])
-    const footer = applyChanges(deckWith(picture()), [{ do: 'drop', table: 'elements', id: 'words' }, put({ ...words, owner: base.slides[slide]!.layout })])
+    const footer = applyChanges(deckWith(picture()), [
+      { do: 'drop', table: 'elements', id: 'words' },
+      put({ ...words, owner: base.slides[slide]!.layout }),
+    ])
     expect(found(footer)).toEqual([])
     expect(found(deckWith(picture({ box: { x: 80, y: 700, width: 900, height: 300, angle: 0 } })))).toEqual([])
     // Its see-through half lies over the words.
@@ -50,9 +76,24 @@ describe('words that something lies over', () => {
   })
 
   it('are hidden by shapes and by the panels of other texts as well', () => {
-    const shape = put({ id: 'plate', owner: slide, kind: 'shape', shape: 'rectangle', name: 'Plate', order: 'a2', fill: { role: 'accent1' }, box: { x: 80, y: 400, width: 900, height: 300, angle: 0 } })
+    const shape = put({
+      id: 'plate',
+      owner: slide,
+      kind: 'shape',
+      shape: 'rectangle',
+      name: 'Plate',
+      order: 'a2',
+      fill: { role: 'accent1' },
+      box: { x: 80, y: 400, width: 900, height: 300, angle: 0 },
+    })
     expect(found(deckWith(shape))).toHaveLength(1)
-    const panel = put({ ...textElement('note', slide, ['Note']), name: 'Note', order: 'a2', box: { x: 80, y: 400, width: 900, height: 300, angle: 0 }, panel: { padding: 10, radius: 0, fill: { role: 'accent1' } } })
+    const panel = put({
+      ...textElement('note', slide, ['Note']),
+      name: 'Note',
+      order: 'a2',
+      box: { x: 80, y: 400, width: 900, height: 300, angle: 0 },
+      panel: { padding: 10, radius: 0, fill: { role: 'accent1' } },
+    })
     expect(found(deckWith(panel)).map(finding => finding.element)).toEqual(['words'])
   })
 })

@@ -27,7 +27,9 @@ export interface Remedy {
   changes(deck: Deck, context: EditContext): Change[]
 }
 
-/** What checks need to know beside the deck: what timing needs, and the pixels of pictures and films; without these, such are not looked at. */
+/**
+ * What checks need to know beside the deck: what timing needs, and the pixels of pictures and films; without these, such are not looked at.
+ */
 export interface CheckContext extends TimingContext {
   pixels?: Pixels
 }

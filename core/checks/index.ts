@@ -19,15 +19,36 @@ export type { CheckContext, Finding, Remedy } from './finding'
 export { checkConsistency } from './whole'
 
 /** The catalogue: adding a rule is adding a file and a line. */
-const rules: readonly Rule[] = [hold, clipFit, tooQuick, textSize, brokenWord, contrastRule, covered, glyphs, logoClear, empty, outside, circles]
+const rules: readonly Rule[] = [
+  hold,
+  clipFit,
+  tooQuick,
+  textSize,
+  brokenWord,
+  contrastRule,
+  covered,
+  glyphs,
+  logoClear,
+  empty,
+  outside,
+  circles,
+]
 
-const known = new WeakMap<Score, { parts: readonly unknown[], findings: Finding[] }>()
+const known = new WeakMap<Score, { parts: readonly unknown[]; findings: Finding[] }>()
 
 /** The findings of one slide of a rundown, beat by beat; kept until the slide, its score or its layout changes. */
 export function checkSlide(deck: Deck, slide: RundownSlide, context: CheckContext): Finding[] {
   const record = deck.slides[slide.slide]!
   const layout = deck.layouts[record.layout]
-  const parts = [record, layout, layout && deck.masters[layout.master], deck.theme.theme, deck.info.info, ...slide.beats.map(beat => beat.openEnded), context.pixels]
+  const parts = [
+    record,
+    layout,
+    layout && deck.masters[layout.master],
+    deck.theme.theme,
+    deck.info.info,
+    ...slide.beats.map(beat => beat.openEnded),
+    context.pixels,
+  ]
   const last = known.get(slide.score)
   if (last && last.parts.length === parts.length && last.parts.every((part, index) => part === parts[index])) return last.findings
   const findings = rules.flatMap(rule => rule({ deck, slide, context })).sort((a, b) => (a.beat ?? -1) - (b.beat ?? -1))
@@ -37,7 +58,10 @@ export function checkSlide(deck: Deck, slide: RundownSlide, context: CheckContex
 
 /** All findings of a deck, slide by slide in order, for its own purpose. */
 export const checkDeck = (deck: Deck, context: CheckContext): Finding[] =>
-  inOrder(deck, [...rundown(deck, deck.info.info!.purpose, context).slides.flatMap(slide => checkSlide(deck, slide, context)), ...checkConsistency(deck)])
+  inOrder(deck, [
+    ...rundown(deck, deck.info.info!.purpose, context).slides.flatMap(slide => checkSlide(deck, slide, context)),
+    ...checkConsistency(deck),
+  ])
 
 /** Findings slide by slide in the deck's order. */
 export function inOrder(deck: Deck, findings: readonly Finding[]): Finding[] {

@@ -8,10 +8,20 @@ import { checkDeck, type Finding } from './index'
 
 const put = (record: Element): Change => ({ do: 'put', table: 'elements', record })
 const first = (deck: Deck) => slidesOf(deck)[0]!.id
-const titled = (deck: Deck) => Object.values(deck.elements).find(element => element.owner === first(deck) && element.placeholder === 'title')!
+const titled = (deck: Deck) =>
+  Object.values(deck.elements).find(element => element.owner === first(deck) && element.placeholder === 'title')!
 const found = (deck: Deck, rule: string) => checkDeck(deck, timingContext).filter(finding => finding.rule === rule)
 const mended = (deck: Deck, finding: Finding) => applyChanges(deck, finding.remedy!.changes(deck, countingContext('r')))
-const picture = (fields: object): Element => ({ id: 'p', owner: 'x', kind: 'picture', name: 'Quay at dawn', order: 'a1', box: { x: 100, y: 100, width: 600, height: 400, angle: 0 }, ...fields }) as Element
+const picture = (fields: object): Element =>
+  ({
+    id: 'p',
+    owner: 'x',
+    kind: 'picture',
+    name: 'Quay at dawn',
+    order: 'a1',
+    box: { x: 100, y: 100, width: 600, height: 400, angle: 0 },
+    ...fields,
+  }) as Element
 
 /** Slides of one layout, each with one text of the same name. */
 function slidesWithText(fields: readonly object[]): Deck {
@@ -20,7 +30,14 @@ function slidesWithText(fields: readonly object[]): Deck {
   for (const [index, own] of fields.entries()) {
     deck = applyChanges(deck, addSlide(deck, { after: slidesOf(deck).at(-1)!.id, layout: 'layout-list' }, context))
     const slide = slidesOf(deck).at(-1)!.id
-    deck = applyChanges(deck, [put({ ...textElement(`t${index}`, slide, ['Boats leave on the hour']), name: 'Remark', box: { x: 1200, y: 800, width: 600, height: 120, angle: 0 }, ...own } as Element)])
+    deck = applyChanges(deck, [
+      put({
+        ...textElement(`t${index}`, slide, ['Boats leave on the hour']),
+        name: 'Remark',
+        box: { x: 1200, y: 800, width: 600, height: 120, angle: 0 },
+        ...own,
+      } as Element),
+    ])
   }
   return deck
 }
@@ -31,9 +48,32 @@ describe('what a slide lacks', () => {
     const slide = first(base)
     const deck = applyChanges(base, [
       put(picture({ owner: slide })),
-      put({ id: 'c', owner: slide, kind: 'chart', name: 'Crossings', order: 'a2', chart: { kind: 'bar', table: 'burnt', across: null, height: null, aggregate: 'sum', order: 'data', lit: [], color: { role: 'accent1' }, litColor: { role: 'accent2' }, format: { decimals: 0, scale: 'none', prefix: '', suffix: '' }, labels: 'all', total: false } } as unknown as Element),
+      put({
+        id: 'c',
+        owner: slide,
+        kind: 'chart',
+        name: 'Crossings',
+        order: 'a2',
+        chart: {
+          kind: 'bar',
+          table: 'burnt',
+          across: null,
+          height: null,
+          aggregate: 'sum',
+          order: 'data',
+          lit: [],
+          color: { role: 'accent1' },
+          litColor: { role: 'accent2' },
+          format: { decimals: 0, scale: 'none', prefix: '', suffix: '' },
+          labels: 'all',
+          total: false,
+        },
+      } as unknown as Element),
     ])
-    expect(found(deck, 'empty').map(finding => [finding.element, finding.remedy])).toEqual([['p', null], ['c', null]])
+    expect(found(deck, 'empty').map(finding => [finding.element, finding.remedy])).toEqual([
+      ['p', null],
+      ['c', null],
+    ])
     const [ofPicture, ofChart] = found(deck, 'empty').map(finding => finding.message)
     expect(ofPicture).toBe('“Quay at dawn” has no picture. Drop one on it, or take another layout.')
     expect(ofChart).toBe('“Crossings” reads a table that is gone. Drop its file on it again.')
@@ -50,24 +90,41 @@ describe('what a slide lacks', () => {
 
 describe('what lies outside', () => {
   it('is brought back onto the slide from any side, whole where it fits', () => {
-    fc.assert(fc.property(fc.integer({ min: -9000, max: 9000 }), fc.integer({ min: -9000, max: 9000 }), fc.integer({ min: 20, max: 900 }), (x, y, size) => {
-      const base = freshDeck()
-      const deck = applyChanges(base, [put({ ...textElement('far', first(base), ['Far']), box: { x, y, width: size, height: size, angle: 0 } } as Element)])
-      const [finding] = found(deck, 'outside').filter(one => one.message.includes('nobody sees it'))
-      const seen = x < 1920 && x + size > 0 && y < 1080 && y + size > 0
-      expect(finding === undefined).toBe(seen)
-      if (!finding) return
-      const { box } = mended(deck, finding).elements.far!
-      expect(box!.x).toBeGreaterThanOrEqual(0)
-      expect(box!.y).toBeGreaterThanOrEqual(0)
-      expect(box!.x + size).toBeLessThanOrEqual(1920)
-      expect(box!.y + size).toBeLessThanOrEqual(1080)
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -9000, max: 9000 }),
+        fc.integer({ min: -9000, max: 9000 }),
+        fc.integer({ min: 20, max: 900 }),
+        (x, y, size) => {
+          const base = freshDeck()
+          const deck = applyChanges(base, [
+            put({ ...textElement('far', first(base), ['Far']), box: { x, y, width: size, height: size, angle: 0 } } as Element),
+          ])
+          const [finding] = found(deck, 'outside').filter(one => one.message.includes('nobody sees it'))
+          const seen = x < 1920 && x + size > 0 && y < 1080 && y + size > 0
+          expect(finding === undefined).toBe(seen)
+          if (!finding) return
+          const { box } = mended(deck, finding).elements.far!
+          expect(box!.x).toBeGreaterThanOrEqual(0)
+          expect(box!.y).toBeGreaterThanOrEqual(0)
+          expect(box!.x + size).toBeLessThanOrEqual(1920)
+          expect(box!.y + size).toBeLessThanOrEqual(1080)
+        },
+      ),
+      { numRuns: 40 },
+    )
   })
 
   it('are words that its edge cuts off as well; a box that only reaches over it with room to spare is none', () => {
     const base = freshDeck()
-    const at = (x: number, angle = 0) => applyChanges(base, [put({ ...textElement('edge', first(base), ['Boats']), name: 'Boats', box: { x, y: 500, width: 900, height: 100, angle } } as Element)])
+    const at = (x: number, angle = 0) =>
+      applyChanges(base, [
+        put({
+          ...textElement('edge', first(base), ['Boats']),
+          name: 'Boats',
+          box: { x, y: 500, width: 900, height: 100, angle },
+        } as Element),
+      ])
     const [finding] = found(at(-60), 'outside')
     expect(finding!.message).toBe('The edge of the slide cuts off words of “Boats”.')
     expect(found(mended(at(-60), finding!), 'outside')).toEqual([])
@@ -81,7 +138,18 @@ describe('what lies outside', () => {
     const slide = first(base)
     const deck = applyChanges(base, [
       put({ ...textElement('ferry', slide, ['Ferry']), box: { x: -900, y: 500, width: 400, height: 100, angle: 0 } } as Element),
-      { do: 'put', table: 'cues', record: cue({ id: 'sails', beat: beatsOf(base, slide)[0]!.id, element: 'ferry', what: 'move', effect: 'move-line', options: { x: 1200, y: 0 } }) },
+      {
+        do: 'put',
+        table: 'cues',
+        record: cue({
+          id: 'sails',
+          beat: beatsOf(base, slide)[0]!.id,
+          element: 'ferry',
+          what: 'move',
+          effect: 'move-line',
+          options: { x: 1200, y: 0 },
+        }),
+      },
     ])
     expect(found(deck, 'outside')).toEqual([])
   })
@@ -93,14 +161,17 @@ describe('the clear space around the logo', () => {
     const theme = base.theme.theme!
     return applyChanges(base, [
       { do: 'set', table: 'theme', id: 'theme', fields: { logo: { ...theme.logo, clear: 0.5, least: 20 } } },
-      ...Object.values(base.elements).filter(element => element.owner === first(base)).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
+      ...Object.values(base.elements)
+        .filter(element => element.owner === first(base))
+        .map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
       put(picture({ id: 'mark', name: 'Logo', owner: first(base), logo: true, box: { x: 1600, y: 60, width: 200, height: 80, angle: 0 } })),
       ...changes,
     ])
   }
   it('is entered by words that stand there, not by a wide box whose words stand half a slide away', () => {
     const base = freshDeck()
-    const text = (box: object, more: object = {}) => put({ ...textElement('title', first(base), ['Boats']), name: 'Title', box: { angle: 0, ...box }, ...more } as Element)
+    const text = (box: object, more: object = {}) =>
+      put({ ...textElement('title', first(base), ['Boats']), name: 'Title', box: { angle: 0, ...box }, ...more } as Element)
     const far = text({ x: 100, y: 60, width: 1700, height: 100 })
     const near = text({ x: 1560, y: 120, width: 300, height: 100 })
     expect(found(withLogo(far), 'logo-clear')).toEqual([])
@@ -124,7 +195,19 @@ describe('letters and sizes', () => {
     const slide = first(base)
     const deck = applyChanges(base, [
       put({ ...textElement('welcome', slide, ['Welcome 渡し場']) } as Element),
-      put({ id: 'rows', owner: slide, kind: 'table', name: 'Rows', order: 'a2', box: { x: 0, y: 0, width: 900, height: 300, angle: 0 }, columns: [], cells: [['Place', 'Boats'], ['부두', '4']] } as unknown as Element),
+      put({
+        id: 'rows',
+        owner: slide,
+        kind: 'table',
+        name: 'Rows',
+        order: 'a2',
+        box: { x: 0, y: 0, width: 900, height: 300, angle: 0 },
+        columns: [],
+        cells: [
+          ['Place', 'Boats'],
+          ['부두', '4'],
+        ],
+      } as unknown as Element),
     ])
     const findings = found(deck, 'glyphs')
     expect(findings.map(finding => finding.element)).toEqual(['welcome', 'rows'])
@@ -133,7 +216,7 @@ describe('letters and sizes', () => {
   })
 
   it('a style’s own size comes back where a text was set nearly in it, and a size that is meant stays', () => {
-      const body = freshDeck().theme.theme!.textStyles.body!.size
+    const body = freshDeck().theme.theme!.textStyles.body!.size
     const deck = slidesWithText([{ size: Math.round(body * 1.06) }, { size: 85 }])
     const findings = found(deck, 'near-size')
     expect(findings.map(finding => finding.element)).toEqual(['t0'])
@@ -178,7 +261,8 @@ describe('timing', () => {
     const slide = first(base)
     const at = beatsOf(base, slide)[0]!.id
     const deck = applyChanges(base, [
-      put(textElement('sun', slide, ['Sun'])), put({ ...textElement('moon', slide, ['Moon']), box: { x: 100, y: 800, width: 600, height: 100, angle: 0 } } as Element),
+      put(textElement('sun', slide, ['Sun'])),
+      put({ ...textElement('moon', slide, ['Moon']), box: { x: 100, y: 800, width: 600, height: 100, angle: 0 } } as Element),
       { do: 'put', table: 'cues', record: cue({ id: 'a', beat: at, element: 'sun', anchor: { to: 'end', cue: 'b' } }) },
       { do: 'put', table: 'cues', record: cue({ id: 'b', beat: at, element: 'moon', order: 'a1', anchor: { to: 'start', cue: 'a' } }) },
     ])
@@ -189,11 +273,14 @@ describe('timing', () => {
   })
 
   it('of a film’s beats is long enough once every remedy is taken, whatever the deck', () => {
-    fc.assert(fc.property(anyDeck, drawn => {
-      const deck = { ...drawn, info: { info: { ...drawn.info.info!, purpose: 'film' as const } } }
-      const next = found(deck, 'hold').reduce((at, finding) => applyChanges(at, finding.remedy!.changes(at, countingContext('r'))), deck)
-      expect(found(next, 'hold')).toEqual([])
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(anyDeck, drawn => {
+        const deck = { ...drawn, info: { info: { ...drawn.info.info!, purpose: 'film' as const } } }
+        const next = found(deck, 'hold').reduce((at, finding) => applyChanges(at, finding.remedy!.changes(at, countingContext('r'))), deck)
+        expect(found(next, 'hold')).toEqual([])
+      }),
+      { numRuns: 40 },
+    )
   })
 
   it('of a beat held for as long as reading takes is never found too short', () => {
@@ -209,13 +296,16 @@ describe('timing', () => {
 })
 
 it('every finding names a slide of the deck, and what is one press away changes something', () => {
-  fc.assert(fc.property(anyDeck, deck => {
-    for (const finding of checkDeck(deck, timingContext)) {
-      expect(deck.slides[finding.slide]).toBeDefined()
-      expect(finding.message).toMatch(/[.…]$/)
-      if (finding.remedy) expect(finding.remedy.changes(deck, countingContext('r')).length).toBeGreaterThan(0)
-    }
-  }), { numRuns: 30 })
+  fc.assert(
+    fc.property(anyDeck, deck => {
+      for (const finding of checkDeck(deck, timingContext)) {
+        expect(deck.slides[finding.slide]).toBeDefined()
+        expect(finding.message).toMatch(/[.…]$/)
+        if (finding.remedy) expect(finding.remedy.changes(deck, countingContext('r')).length).toBeGreaterThan(0)
+      }
+    }),
+    { numRuns: 30 },
+  )
 })
 
 describe('motion that is over too soon', () => {
@@ -224,13 +314,21 @@ describe('motion that is over too soon', () => {
     const slide = first(base)
     return applyChanges(base, [
       put(textElement('words', slide, ['So many words that nobody reads them in a blink of the eye'])),
-      { do: 'put', table: 'cues', record: cue({ id: 'c', beat: beatsOf(base, slide)[0]!.id, element: 'words', effect: 'type', duration: 1, ...fields }) },
+      {
+        do: 'put',
+        table: 'cues',
+        record: cue({ id: 'c', beat: beatsOf(base, slide)[0]!.id, element: 'words', effect: 'type', duration: 1, ...fields }),
+      },
     ])
   }
   it('to be read, to be counted, to be drawn or to be seen at all is named with what it needs', () => {
-    expect(found(typed({}), 'too-quick')[0]!.message).toMatch(/^The motion of “words” in beat 1 takes 1\.00 s\. It needs [3-6]\.\d s to be read as it is typed\.$/)
+    expect(found(typed({}), 'too-quick')[0]!.message).toMatch(
+      /^The motion of “words” in beat 1 takes 1\.00 s\. It needs [3-6]\.\d s to be read as it is typed\.$/,
+    )
     expect(found(typed({ effect: 'count-up', duration: 0.2 }), 'too-quick')[0]!.message).toContain('0.6 s to be seen counting')
-    expect(found(typed({ what: 'emphasis', effect: 'ring', duration: 0.3 }), 'too-quick')[0]!.message).toContain('0.8 s to be seen being drawn')
+    expect(found(typed({ what: 'emphasis', effect: 'ring', duration: 0.3 }), 'too-quick')[0]!.message).toContain(
+      '0.8 s to be seen being drawn',
+    )
     expect(found(typed({ effect: 'fade', duration: 0.05 }), 'too-quick')[0]!.message).toContain('to be seen as motion')
   })
 
@@ -241,7 +339,10 @@ describe('motion that is over too soon', () => {
   })
 
   it('needs more for slower readers', () => {
-    const needs = (audience: string) => { const deck = typed({}); return found(applyChanges(deck, [{ do: 'set', table: 'info', id: 'info', fields: { audience } }]), 'too-quick')[0]!.remedy!.label }
+    const needs = (audience: string) => {
+      const deck = typed({})
+      return found(applyChanges(deck, [{ do: 'set', table: 'info', id: 'info', fields: { audience } }]), 'too-quick')[0]!.remedy!.label
+    }
     expect(Number(/[\d.]+/.exec(needs('children'))![0])).toBeGreaterThan(Number(/[\d.]+/.exec(needs('colleagues'))![0]))
   })
 })

@@ -5,9 +5,16 @@ define(modeRgb)
 const oklab = define(modeOklab)
 
 /** A colour and the share of a picture that it has. */
-export interface Dominant { hex: string, share: number }
+export interface Dominant {
+  hex: string
+  share: number
+}
 
-interface Lab { l: number, a: number, b: number }
+interface Lab {
+  l: number
+  a: number
+  b: number
+}
 const apart = (a: Lab, b: Lab) => (a.l - b.l) ** 2 + (a.a - b.a) ** 2 + (a.b - b.b) ** 2
 
 /**
@@ -48,12 +55,20 @@ export function dominantColors(raster: Raster, count = 5): Dominant[] {
       sum.n++
     }
     shares = sums.map(sum => sum.n / points.length)
-    sums.forEach((sum, index) => { if (sum.n) means[index] = { l: sum.l / sum.n, a: sum.a / sum.n, b: sum.b / sum.n } })
+    sums.forEach((sum, index) => {
+      if (sum.n) means[index] = { l: sum.l / sum.n, a: sum.a / sum.n, b: sum.b / sum.n }
+    })
   }
-  return means.map((mean, index) => ({ hex: formatHex({ mode: 'oklab', ...mean }), share: Math.round(shares[index]! * 1000) / 1000 })).filter(color => color.share > 0.004).sort((a, b) => b.share - a.share)
+  return means
+    .map((mean, index) => ({ hex: formatHex({ mode: 'oklab', ...mean }), share: Math.round(shares[index]! * 1000) / 1000 }))
+    .filter(color => color.share > 0.004)
+    .sort((a, b) => b.share - a.share)
 }
 
-/** How far a colour (#rrggbb) is from those of a picture, OKLab distance, less where the picture has more of it; 0 is the very colour all over. */
+/**
+ * How far a colour (#rrggbb) is from those of a picture, OKLab distance, less where the picture has more of it; 0 is the very colour all
+ * over.
+ */
 export function colorDistance(hex: string, colors: readonly Dominant[]): number {
   const wanted = oklab(hex)!
   return Math.min(Infinity, ...colors.map(color => Math.sqrt(apart(wanted, oklab(color.hex)!)) + 0.12 * (1 - Math.min(1, color.share * 3))))
@@ -80,11 +95,19 @@ export const likenessSide = 32
 export function likenessOf(grey: ArrayLike<number>): string {
   const side = likenessSide
   const wave = Array.from({ length: 8 }, (_, k) => Array.from({ length: side }, (_, n) => Math.cos((Math.PI * (n + 0.5) * k) / side)))
-  const rows = Array.from({ length: side }, (_, y) => wave.map(cosine => cosine.reduce((sum, value, x) => sum + value * grey[y * side + x]!, 0)))
-  const strengths = wave.flatMap(cosine => Array.from({ length: 8 }, (_, k) => cosine.reduce((sum, value, y) => sum + value * rows[y]![k]!, 0)))
+  const rows = Array.from({ length: side }, (_, y) =>
+    wave.map(cosine => cosine.reduce((sum, value, x) => sum + value * grey[y * side + x]!, 0)),
+  )
+  const strengths = wave.flatMap(cosine =>
+    Array.from({ length: 8 }, (_, k) => cosine.reduce((sum, value, y) => sum + value * rows[y]![k]!, 0)),
+  )
   strengths[0] = 0
   const middle = [...strengths].sort((a, b) => a - b)[32]!
   let digits = ''
-  for (let at = 0; at < 64; at += 4) digits += (strengths.slice(at, at + 4).reduce((bits, value) => (bits << 1) | (value > middle ? 1 : 0), 0)).toString(16)
+  for (let at = 0; at < 64; at += 4)
+    digits += strengths
+      .slice(at, at + 4)
+      .reduce((bits, value) => (bits << 1) | (value > middle ? 1 : 0), 0)
+      .toString(16)
   return digits
 }

@@ -7,14 +7,16 @@ const hsl = define(modeHsl)
 const oklch = define(modeOklch)
 
 /** A colour as it is written in each of the ways that are taken: hex, RGB 0 to 255, HSL, OKLCH. */
-export function written(hex: string): { hex: string, rgb: string, hsl: string, oklch: string } {
+export function written(hex: string): { hex: string; rgb: string; hsl: string; oklch: string } {
   const byte = (value: number) => Math.round(value * 255)
   const { r, g, b } = rgb(hex)!
   const { h = 0, s, l } = hsl(hex)!
   const lch = oklch(hex)!
   const number = (value: number, digits: number) => String(Number(value.toFixed(digits)))
   return {
-    hex, rgb: `rgb(${byte(r)} ${byte(g)} ${byte(b)})`, hsl: `hsl(${number(h, 1)} ${number(s * 100, 1)}% ${number(l * 100, 1)}%)`,
+    hex,
+    rgb: `rgb(${byte(r)} ${byte(g)} ${byte(b)})`,
+    hsl: `hsl(${number(h, 1)} ${number(s * 100, 1)}% ${number(l * 100, 1)}%)`,
     oklch: `oklch(${number(lch.l, 4)} ${number(lch.c, 4)} ${number(lch.h ?? 0, 2)})`,
   }
 }
@@ -26,10 +28,16 @@ const loose = (text: string) => {
   return numbers ? `rgb(${numbers[1]} ${numbers[2]} ${numbers[3]})` : bare
 }
 
-/** Reads a colour written as hex (with or without #), rgb(), hsl(), oklch() or three numbers 0 to 255; what a screen cannot show comes to the nearest that it can. */
+/**
+ * Reads a colour written as hex (with or without #), rgb(), hsl(), oklch() or three numbers 0 to 255; what a screen cannot show comes to
+ * the nearest that it can.
+ */
 export function readColor(text: string): Outcome<string> {
   const found = parse(loose(text))
-  if (!found || (found.alpha !== undefined && found.alpha < 1)) return failed(`“${text.trim()}” is no colour that can be read. Write it as #12615c, rgb(18 97 92), hsl(176 69% 23%) or oklch(0.45 0.08 190).`)
+  if (!found || (found.alpha !== undefined && found.alpha < 1))
+    return failed(
+      `“${text.trim()}” is no colour that can be read. Write it as #12615c, rgb(18 97 92), hsl(176 69% 23%) or oklch(0.45 0.08 190).`,
+    )
   const direct = rgb(found)!
   const within = [direct.r, direct.g, direct.b].every(value => value >= -0.002 && value <= 1.002)
   const shown = formatHex(within ? direct : clampChroma(oklch(found)!, 'oklch'))

@@ -23,7 +23,13 @@ export type HarmonyName = (typeof harmonies)[number]['name']
 const shape = (l: number, c: number, h: number) => formatHex(clampChroma({ mode: 'oklch', l, c, h: ((h % 360) + 360) % 360 }, 'oklch'))
 
 /** Lightness and chroma of accents 2 to 6 against the first: enough apart to be told from each other where hues repeat. */
-const steps = [{ l: 0.14, c: 1 }, { l: -0.06, c: 0.9 }, { l: 0.05, c: 0.7 }, { l: 0.2, c: 0.8 }, { l: -0.12, c: 0.75 }] as const
+const steps = [
+  { l: 0.14, c: 1 },
+  { l: -0.06, c: 0.9 },
+  { l: 0.05, c: 0.7 },
+  { l: 0.2, c: 0.8 },
+  { l: -0.12, c: 0.75 },
+] as const
 
 /**
  * A whole palette from one brand colour (#rrggbb), which becomes the first accent as it is. Ground and ink take a breath of
@@ -42,7 +48,12 @@ export function paletteFrom(brand: string, harmony: HarmonyName = 'complement', 
   return heldPalette({
     ground: ground === 'light' ? shape(0.975, tint, h) : shape(0.2, Math.min(0.03, c * 0.25), h),
     ink: ground === 'light' ? shape(0.24, Math.min(0.03, c * 0.25), h) : shape(0.94, tint, h),
-    accent1: brand, accent2: accents[0]!, accent3: accents[1]!, accent4: accents[2]!, accent5: accents[3]!, accent6: accents[4]!,
+    accent1: brand,
+    accent2: accents[0]!,
+    accent3: accents[1]!,
+    accent4: accents[2]!,
+    accent5: accents[3]!,
+    accent6: accents[4]!,
     link: brand,
   })
 }
@@ -58,7 +69,7 @@ export const apartBy = (a: string, b: string) => difference(a, b)
  * those that are nearly grey are passed over while others are there.
  */
 export function colorsOfPixels(pixels: Uint8Array | Uint8ClampedArray, most = 6): string[] {
-  const cells = new Map<number, { count: number, r: number, g: number, b: number }>()
+  const cells = new Map<number, { count: number; r: number; g: number; b: number }>()
   const step = Math.max(1, Math.floor(pixels.length / 4 / 40_000)) * 4
   for (let at = 0; at + 3 < pixels.length; at += step) {
     if (pixels[at + 3]! < 128) continue
@@ -73,12 +84,14 @@ export function colorsOfPixels(pixels: Uint8Array | Uint8ClampedArray, most = 6)
     } else cells.set(key, { count: 1, r, g, b })
   }
   const total = [...cells.values()].reduce((sum, cell) => sum + cell.count, 0)
-  const weighed = [...cells.values()].map(({ count, r, g, b }) => {
-    const hex = formatHex({ mode: 'rgb', r: r / count / 255, g: g / count / 255, b: b / count / 255 })
-    const { l, c } = oklch(hex)!
-    const vivid = c > 0.03 && l > 0.12 && l < 0.97
-    return { hex, weight: (count / total) ** 0.6 * (vivid ? 0.15 + c * 4 : 0.02) }
-  }).sort((a, b) => b.weight - a.weight)
+  const weighed = [...cells.values()]
+    .map(({ count, r, g, b }) => {
+      const hex = formatHex({ mode: 'rgb', r: r / count / 255, g: g / count / 255, b: b / count / 255 })
+      const { l, c } = oklch(hex)!
+      const vivid = c > 0.03 && l > 0.12 && l < 0.97
+      return { hex, weight: (count / total) ** 0.6 * (vivid ? 0.15 + c * 4 : 0.02) }
+    })
+    .sort((a, b) => b.weight - a.weight)
   const made: string[] = []
   for (const apart of [0.12, 0.07, 0.03]) {
     for (const { hex } of weighed) {
@@ -89,7 +102,10 @@ export function colorsOfPixels(pixels: Uint8Array | Uint8ClampedArray, most = 6)
   return made
 }
 
-/** A palette from the colours of a picture or logo: the strongest is the first accent, the others follow, what is missing is filled by harmony. */
+/**
+ * A palette from the colours of a picture or logo: the strongest is the first accent, the others follow, what is missing is filled by
+ * harmony.
+ */
 export function paletteFromColors(colors: readonly string[], ground: 'light' | 'dark' = 'light'): Palette {
   const [first = '#1f5f6b', ...others] = colors
   const made = paletteFrom(first, 'round', ground)

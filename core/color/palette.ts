@@ -37,11 +37,13 @@ export function hexOver(color: Color, under: string, palette: Palette): string {
 }
 
 /** The role that reads best on a ground (#rrggbb): ink or ground. */
-export const readableOn = (ground: string, palette: Palette): Role => (contrast(palette.ink, ground) >= contrast(palette.ground, ground) ? 'ink' : 'ground')
+export const readableOn = (ground: string, palette: Palette): Role =>
+  contrast(palette.ink, ground) >= contrast(palette.ground, ground) ? 'ink' : 'ground'
 
 /** The mean of colours (#rrggbb) in OKLab. */
 export function mixHex(colors: readonly string[]): string {
   const points = colors.map(color => oklab(color)!)
-  const mean = (of: (point: { l: number, a: number, b: number }) => number) => points.reduce((sum, point) => sum + of(point), 0) / points.length
+  const mean = (of: (point: { l: number; a: number; b: number }) => number) =>
+    points.reduce((sum, point) => sum + of(point), 0) / points.length
   return formatHex(clampChroma({ mode: 'oklab', l: mean(p => p.l), a: mean(p => p.a), b: mean(p => p.b) }, 'oklch'))
 }

@@ -1,7 +1,18 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { houseTheme } from '../layouts'
-import { calmestPlace, colorDistance, colorMatrix, dominantColors, likenessApart, likenessOf, paletteOn, shadeFor, throughMatrix, type Raster } from './index'
+import {
+  calmestPlace,
+  colorDistance,
+  colorMatrix,
+  dominantColors,
+  likenessApart,
+  likenessOf,
+  paletteOn,
+  shadeFor,
+  throughMatrix,
+  type Raster,
+} from './index'
 
 /** A raster whose pixels follow from their place. */
 function raster(width: number, height: number, at: (x: number, y: number) => readonly [number, number, number]): Raster {
@@ -16,7 +27,9 @@ describe('words on a picture', () => {
     const picture = raster(100, 60, (x, y) => (x < 60 ? ((x + y) % 2 ? [250, 250, 250] : [10, 10, 10]) : [20, 24, 30]))
     const place = calmestPlace(picture, { x: 5, y: 5, width: 20, height: 10 }, '#ffffff', { x: 0, y: 0, width: 100, height: 60 })!
     expect(place.x).toBeGreaterThanOrEqual(60)
-    const elsewhere = calmestPlace(picture, { x: 5, y: 5, width: 20, height: 10 }, '#ffffff', { x: 0, y: 0, width: 100, height: 60 }, [{ x: 60, y: 0, width: 40, height: 30 }])!
+    const elsewhere = calmestPlace(picture, { x: 5, y: 5, width: 20, height: 10 }, '#ffffff', { x: 0, y: 0, width: 100, height: 60 }, [
+      { x: 60, y: 0, width: 40, height: 30 },
+    ])!
     expect(elsewhere.y).toBeGreaterThanOrEqual(30)
     expect(calmestPlace(picture, { x: 0, y: 0, width: 200, height: 10 }, '#ffffff', { x: 0, y: 0, width: 100, height: 60 })).toBeNull()
   })
@@ -35,10 +48,12 @@ describe('treatments', () => {
   })
   it('without colour make grey, of two tones make the two roles at black and white', () => {
     const none = colorMatrix({ colour: 0 }, palette)!
-    fc.assert(fc.property(grey, grey, grey, (r, g, b) => {
-      const [x, y, z] = throughMatrix(none, [r, g, b])
-      expect(Math.max(x, y, z) - Math.min(x, y, z)).toBeLessThan(0.01)
-    }))
+    fc.assert(
+      fc.property(grey, grey, grey, (r, g, b) => {
+        const [x, y, z] = throughMatrix(none, [r, g, b])
+        expect(Math.max(x, y, z) - Math.min(x, y, z)).toBeLessThan(0.01)
+      }),
+    )
     const two = colorMatrix({ twoTone: { dark: { role: 'ink' }, light: { role: 'ground' } } }, palette)!
     const hex = (values: readonly number[]) => `#${values.map(value => Math.round(value).toString(16).padStart(2, '0')).join('')}`
     expect(hex(throughMatrix(two, [0, 0, 0]))).toBe(palette.ink)
@@ -60,9 +75,20 @@ describe('what a picture is found by', () => {
     expect(dominantColors({ width: 2, height: 2, data: new Uint8ClampedArray(16) })).toEqual([])
   })
   it('is alike whatever its size, and unlike another', () => {
-    const sample = (f: (x: number, y: number) => number) => likenessOf(Array.from({ length: 32 * 32 }, (_, index) => f((index % 32) / 4, Math.floor(index / 32) / 4)))
+    const sample = (f: (x: number, y: number) => number) =>
+      likenessOf(Array.from({ length: 32 * 32 }, (_, index) => f((index % 32) / 4, Math.floor(index / 32) / 4)))
     const a = sample((x, y) => Math.sin(x * 1.3 + y) * 100)
-    expect(likenessApart(a, sample((x, y) => Math.sin(x * 1.3 + y) * 80 + 20))).toBeLessThan(4)
-    expect(likenessApart(a, sample((x, y) => Math.cos(x * 0.4 - y * 2) * 100))).toBeGreaterThan(10)
+    expect(
+      likenessApart(
+        a,
+        sample((x, y) => Math.sin(x * 1.3 + y) * 80 + 20),
+      ),
+    ).toBeLessThan(4)
+    expect(
+      likenessApart(
+        a,
+        sample((x, y) => Math.cos(x * 0.4 - y * 2) * 100),
+      ),
+    ).toBeGreaterThan(10)
   })
 })

@@ -44,7 +44,7 @@ export function heldPalette(palette: Palette): Palette {
 }
 
 /** What is to be said of a colour that is to carry text on a ground: whether it can, by how much, and the nearest one that can. */
-export function carryingText(hex: string, ground: string): { carries: boolean, ratio: number, nearest: string } {
+export function carryingText(hex: string, ground: string): { carries: boolean; ratio: number; nearest: string } {
   const ratio = contrast(hex, ground)
   return { carries: ratio >= textRatio, ratio, nearest: nearestReadable(hex, ground) }
 }

@@ -73,8 +73,22 @@ const luminance = (hex: string) => [1, 3, 5].reduce((sum, at) => sum + Number.pa
 
 /** The schemes that ship, each held so that its text can be read. */
 export const schemes: readonly Scheme[] = rows.map(([name, label, colors]) => {
-  const [ground, ink, accent1, accent2, accent3, accent4, accent5, accent6] = colors.split(' ').map(color => `#${color}`) as [string, string, string, string, string, string, string, string]
-  return { name, label, ground: luminance(ground) > luminance(ink) ? 'light' : 'dark', palette: heldPalette({ ground, ink, accent1, accent2, accent3, accent4, accent5, accent6, link: accent1 }) }
+  const [ground, ink, accent1, accent2, accent3, accent4, accent5, accent6] = colors.split(' ').map(color => `#${color}`) as [
+    string,
+    string,
+    string,
+    string,
+    string,
+    string,
+    string,
+    string,
+  ]
+  return {
+    name,
+    label,
+    ground: luminance(ground) > luminance(ink) ? 'light' : 'dark',
+    palette: heldPalette({ ground, ink, accent1, accent2, accent3, accent4, accent5, accent6, link: accent1 }),
+  }
 })
 
 export const schemeNamed = (name: string) => schemes.find(scheme => scheme.name === name)

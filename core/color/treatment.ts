@@ -24,10 +24,26 @@ const scaled = (r: number, g: number, b: number, shift = 0) => [r, 0, 0, 0, shif
 
 /** Saturation by Filter Effects 1, `saturate`. */
 const saturated = (s: number) => [
-  red + (1 - red) * s, green - green * s, blue - blue * s, 0, 0,
-  red - red * s, green + (1 - green) * s, blue - blue * s, 0, 0,
-  red - red * s, green - green * s, blue + (1 - blue) * s, 0, 0,
-  0, 0, 0, 1, 0,
+  red + (1 - red) * s,
+  green - green * s,
+  blue - blue * s,
+  0,
+  0,
+  red - red * s,
+  green + (1 - green) * s,
+  blue - blue * s,
+  0,
+  0,
+  red - red * s,
+  green - green * s,
+  blue + (1 - blue) * s,
+  0,
+  0,
+  0,
+  0,
+  0,
+  1,
+  0,
 ]
 
 /**
@@ -47,7 +63,10 @@ export function colorMatrix(treatment: Treatment | null | undefined, palette: Pa
     const tones = [hexOf(twoTone.dark, palette), hexOf(twoTone.light, palette)]
     // Roles may change places on a deep ground: shadows stay the darker of the two, or the picture would be its own negative.
     const byRole = 'role' in twoTone.dark || 'role' in twoTone.light
-    const [dark, bright] = (byRole ? tones.sort((a, b) => ratio(a, '#000000') - ratio(b, '#000000')) : tones).map(hex => rgb(hex)!) as [Rgb, Rgb]
+    const [dark, bright] = (byRole ? tones.sort((a, b) => ratio(a, '#000000') - ratio(b, '#000000')) : tones).map(hex => rgb(hex)!) as [
+      Rgb,
+      Rgb,
+    ]
     const row = (from: number, to: number) => [red * (to - from), green * (to - from), blue * (to - from), 0, from]
     matrix = after(matrix, [...row(dark.r, bright.r), ...row(dark.g, bright.g), ...row(dark.b, bright.b), 0, 0, 0, 1, 0])
   }
@@ -64,9 +83,11 @@ export function throughMatrix(matrix: readonly number[], [r, g, b]: readonly [nu
 }
 
 /** A picture's treatment over that of all pictures of the theme, part by part. */
-export const treatmentOf = (own: Treatment | undefined, all: Treatment | undefined): Treatment | null => (own || all ? { ...all, ...own } : null)
+export const treatmentOf = (own: Treatment | undefined, all: Treatment | undefined): Treatment | null =>
+  own || all ? { ...all, ...own } : null
 
 const directions = { left: 'to right', right: 'to left', top: 'to bottom', bottom: 'to top' } as const
 
 /** A linear gradient in CSS that goes from `near` at a side to `far` after a share of the way. */
-export const fromSide = (side: keyof typeof directions, share: number, near: string, far: string) => `linear-gradient(${directions[side]}, ${near}, ${far} ${Math.round(share * 1000) / 10}%)`
+export const fromSide = (side: keyof typeof directions, share: number, near: string, far: string) =>
+  `linear-gradient(${directions[side]}, ${near}, ${far} ${Math.round(share * 1000) / 10}%)`

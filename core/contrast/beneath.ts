@@ -5,22 +5,34 @@ import type { Box, Color, Paint } from '../values'
 import { boundsOf, cropOf, overlap, viewOf, type Crop } from '../place'
 import { coversBox, outlineOf, pointsAlong } from '../shapes'
 
-export interface Size { width: number, height: number }
+export interface Size {
+  width: number
+  height: number
+}
 
 /** A colour with its transparency, channels and alpha 0 to 1. */
-export interface Rgba { r: number, g: number, b: number, a: number }
+export interface Rgba {
+  r: number
+  g: number
+  b: number
+  a: number
+}
 
 /** What a layer is painted with; places are px of the layer's own box. */
 export type Filling =
-  | { kind: 'plain', color: Rgba }
-  | { kind: 'linear', angle: number, stops: readonly { color: Rgba, at: number }[] }
-  | { kind: 'radial', x: number, y: number, stops: readonly { color: Rgba, at: number }[] }
+  | { kind: 'plain'; color: Rgba }
+  | { kind: 'linear'; angle: number; stops: readonly { color: Rgba; at: number }[] }
+  | { kind: 'radial'; x: number; y: number; stops: readonly { color: Rgba; at: number }[] }
   /** Top left, top right, bottom right, bottom left. */
-  | { kind: 'corners', colors: readonly Rgba[] }
-  | { kind: 'picture', media: string, film: boolean, crop: Crop, matrix: readonly number[] | null, over: readonly Shade[] }
+  | { kind: 'corners'; colors: readonly Rgba[] }
+  | { kind: 'picture'; media: string; film: boolean; crop: Crop; matrix: readonly number[] | null; over: readonly Shade[] }
 
 /** A colour over a picture: all of it, or fading out from a side. */
-export interface Shade { color: Rgba, from?: 'left' | 'right' | 'top' | 'bottom', share?: number }
+export interface Shade {
+  color: Rgba
+  from?: 'left' | 'right' | 'top' | 'bottom'
+  share?: number
+}
 
 export interface Layer {
   /** px of deck space. */
@@ -44,13 +56,24 @@ export function rgbaOf(color: Color, palette: Palette): Rgba {
   return { r: part(1), g: part(3), b: part(5), a: color.alpha ?? 1 }
 }
 
-const stopsOf = (stops: readonly { color: Color, at: number }[], palette: Palette) => stops.map(({ color, at }) => ({ color: rgbaOf(color, palette), at }))
+const stopsOf = (stops: readonly { color: Color; at: number }[], palette: Palette) =>
+  stops.map(({ color, at }) => ({ color: rgbaOf(color, palette), at }))
 
 /** A paint as what fills a box of a size. */
 export function fillingOf(paint: Paint, palette: Palette, size: Size): Filling {
   if (!('kind' in paint)) return { kind: 'plain', color: rgbaOf(paint, palette) }
-  if (paint.kind === 'picture') return { kind: 'picture', media: paint.media, film: false, crop: cropOf(paint.natural, size, paint.view ?? { x: 0.5, y: 0.5, zoom: 1 }), matrix: null, over: [] }
-  return paint.kind === 'linear' ? { kind: 'linear', angle: paint.angle, stops: stopsOf(paint.stops, palette) } : { kind: 'radial', x: paint.x, y: paint.y, stops: stopsOf(paint.stops, palette) }
+  if (paint.kind === 'picture')
+    return {
+      kind: 'picture',
+      media: paint.media,
+      film: false,
+      crop: cropOf(paint.natural, size, paint.view ?? { x: 0.5, y: 0.5, zoom: 1 }),
+      matrix: null,
+      over: [],
+    }
+  return paint.kind === 'linear'
+    ? { kind: 'linear', angle: paint.angle, stops: stopsOf(paint.stops, palette) }
+    : { kind: 'radial', x: paint.x, y: paint.y, stops: stopsOf(paint.stops, palette) }
 }
 
 /** The slide's ground: its colour, then what fills it. */
@@ -61,13 +84,30 @@ function groundLayers(deck: Deck, slide: Slide, palette: Palette, size: Size): L
   const { fill, vignette } = backdropOf(deck, slide)
   if (fill?.kind === 'corners') layers.push(whole({ kind: 'corners', colors: fill.colors.map(color => rgbaOf(color, palette)) }))
   else if (fill?.kind === 'picture') {
-    layers.push(whole({
-      kind: 'picture', media: fill.media, film: false, crop: cropOf(fill.natural, size, fill.view ?? { x: 0.5, y: 0.5, zoom: 1 }),
-      matrix: colorMatrix({ colour: fill.colour }, palette), over: fill.veil ? [{ color: rgbaOf(fill.veil, palette) }] : [],
-    }))
+    layers.push(
+      whole({
+        kind: 'picture',
+        media: fill.media,
+        film: false,
+        crop: cropOf(fill.natural, size, fill.view ?? { x: 0.5, y: 0.5, zoom: 1 }),
+        matrix: colorMatrix({ colour: fill.colour }, palette),
+        over: fill.veil ? [{ color: rgbaOf(fill.veil, palette) }] : [],
+      }),
+    )
   } else if (fill) layers.push(whole(fillingOf(fill, palette, size)))
   // Its darkest is at the corners; as the stage draws it, it begins at 45 % of the way and ends beyond the edge.
-  if (vignette) layers.push(whole({ kind: 'radial', x: 0.5, y: 0.5, stops: [{ color: { r: 0, g: 0, b: 0, a: 0 }, at: 0.45 }, { color: { r: 0, g: 0, b: 0, a: vignette * 0.6 }, at: 1 }] }))
+  if (vignette)
+    layers.push(
+      whole({
+        kind: 'radial',
+        x: 0.5,
+        y: 0.5,
+        stops: [
+          { color: { r: 0, g: 0, b: 0, a: 0 }, at: 0.45 },
+          { color: { r: 0, g: 0, b: 0, a: vignette * 0.6 }, at: 1 },
+        ],
+      }),
+    )
   return layers
 }
 
@@ -85,19 +125,55 @@ function layersOfElement(element: ShownElement, palette: Palette, pictures: Para
       ...(look?.shade ? [{ color: rgbaOf(look.shade.color, palette), from: look.shade.side, share: look.shade.share }] : []),
     ]
     const framed = element.frame && element.frame.shape !== 'rectangle' && !element.frame.words
-    return [{ box, opacity, filling: { kind: 'picture', media: element.media, film: false, crop: cropOf(element.natural, box, viewOf(element)), matrix: colorMatrix(look, palette), over }, within: framed ? outlinePoints(outlineOf(element.frame!, box)) : null }]
+    return [
+      {
+        box,
+        opacity,
+        filling: {
+          kind: 'picture',
+          media: element.media,
+          film: false,
+          crop: cropOf(element.natural, box, viewOf(element)),
+          matrix: colorMatrix(look, palette),
+          over,
+        },
+        within: framed ? outlinePoints(outlineOf(element.frame!, box)) : null,
+      },
+    ]
   }
   if (element.kind === 'film') {
     if (!element.media) return []
     const natural = element.natural ?? { width: box.width, height: box.height }
-    return [{ box, opacity, filling: { kind: 'picture', media: element.media, film: true, crop: cropOf(natural, box, { x: 0.5, y: 0.5, zoom: 1 }), matrix: null, over: [] }, within: null }]
+    return [
+      {
+        box,
+        opacity,
+        filling: {
+          kind: 'picture',
+          media: element.media,
+          film: true,
+          crop: cropOf(natural, box, { x: 0.5, y: 0.5, zoom: 1 }),
+          matrix: null,
+          over: [],
+        },
+        within: null,
+      },
+    ]
   }
   if (element.kind === 'shape') {
     // A line or an outline is too thin to carry words.
     if (!element.fill || element.shape === 'line') return []
-    return [{ box, opacity, filling: fillingOf(element.fill, palette, box), within: coversBox(element.shape) && element.shape !== 'ellipse' ? null : outlinePoints(outlineOf(element, box)) }]
+    return [
+      {
+        box,
+        opacity,
+        filling: fillingOf(element.fill, palette, box),
+        within: coversBox(element.shape) && element.shape !== 'ellipse' ? null : outlinePoints(outlineOf(element, box)),
+      },
+    ]
   }
-  if (element.kind === 'text') return element.panel?.fill ? [{ box, opacity, filling: fillingOf(element.panel.fill, palette, box), within: null }] : []
+  if (element.kind === 'text')
+    return element.panel?.fill ? [{ box, opacity, filling: fillingOf(element.panel.fill, palette, box), within: null }] : []
   if (element.kind === 'group' || element.kind === 'sound') return []
   return null
 }
@@ -118,11 +194,20 @@ export function beneath(deck: Deck, slide: Slide, elements: readonly ShownElemen
   return { layers, unseen }
 }
 
-/** What elements of a slide that lie above another paint over it, with the element that each layer is of; what is drawn from marks shows what lies beneath, and is left out. */
-export function above(deck: Deck, slide: Slide, elements: readonly ShownElement[], element: ShownElement): { by: ShownElement, layers: Layer[] }[] {
+/**
+ * What elements of a slide that lie above another paint over it, with the element that each layer is of; what is drawn from marks shows
+ * what lies beneath, and is left out.
+ */
+export function above(
+  deck: Deck,
+  slide: Slide,
+  elements: readonly ShownElement[],
+  element: ShownElement,
+): { by: ShownElement; layers: Layer[] }[] {
   const theme = themeOf(deck, slide)
   const bounds = boundsOf(element.box)
-  return elements.slice(elements.findIndex(other => other.id === element.id) + 1)
+  return elements
+    .slice(elements.findIndex(other => other.id === element.id) + 1)
     .filter(other => !other.hidden && overlap(boundsOf(other.box), bounds))
     .map(other => ({ by: other, layers: layersOfElement(other, theme.palette, theme.pictures) ?? [] }))
     .filter(({ layers }) => layers.length > 0)
@@ -133,4 +218,5 @@ export const panelOf = (element: TextElement & ShownElement, palette: Palette): 
   element.panel?.fill ? { box: element.box, filling: fillingOf(element.panel.fill, palette, element.box), opacity: 1, within: null } : null
 
 /** The media whose pixels some layers need. */
-export const mediaOfLayers = (layers: readonly Layer[]) => layers.flatMap(({ filling }) => (filling.kind === 'picture' ? [{ media: filling.media, film: filling.film }] : []))
+export const mediaOfLayers = (layers: readonly Layer[]) =>
+  layers.flatMap(({ filling }) => (filling.kind === 'picture' ? [{ media: filling.media, film: filling.film }] : []))

@@ -40,7 +40,11 @@ export function coveredBy(wish: Omit<ContrastWish, 'size'>, counts: (id: Id) => 
       let hidden = 0
       for (let row = 0; row < rows; row++) {
         for (let column = 0; column < columns; column++) {
-          const { x, y } = onSlide(wish.element, stretch.place.x + ((column + 0.5) / columns) * stretch.place.width, stretch.place.y + ((row + 0.5) / rows) * stretch.place.height)
+          const { x, y } = onSlide(
+            wish.element,
+            stretch.place.x + ((column + 0.5) / columns) * stretch.place.width,
+            stretch.place.y + ((row + 0.5) / rows) * stretch.place.height,
+          )
           // What shows through is how far black and white beneath it still differ.
           hidden += 1 - (seen(x, y, white).g - seen(x, y, black).g)
         }

@@ -38,7 +38,7 @@ export interface ContrastWish {
   /** What the slide shows, in its stacking. */
   elements: readonly ShownElement[]
   element: TextElement & ShownElement
-  size: { width: number, height: number }
+  size: { width: number; height: number }
   measurer: Measurer
   pixels: Pixels
 }
@@ -47,9 +47,19 @@ const linear = (value: number) => (value <= 0.04045 ? value / 12.92 : ((value + 
 /** Relative luminance by WCAG 2.2, of channels 0 to 1. */
 export const luminanceOfRgba = ({ r, g, b }: Rgba) => 0.2126 * linear(r) + 0.7152 * linear(g) + 0.0722 * linear(b)
 const ratioOf = (a: number, b: number) => (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05)
-const hexOfRgba = ({ r, g, b }: Rgba) => `#${[r, g, b].map(value => Math.round(value * 255).toString(16).padStart(2, '0')).join('')}`
+const hexOfRgba = ({ r, g, b }: Rgba) =>
+  `#${[r, g, b]
+    .map(value =>
+      Math.round(value * 255)
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')}`
 
-/** Large is from 18 pt, or from 14 pt if bold (WCAG 2.2, 1.4.3); on a slide of 1080 px these are 2.4 % of its height and four fifths of that. */
+/**
+ * Large is from 18 pt, or from 14 pt if bold (WCAG 2.2, 1.4.3); on a slide of 1080 px these are 2.4 % of its height and four fifths of
+ * that.
+ */
 export function neededFor(words: Pick<Words, 'size' | 'weight'>, height: number): number {
   const large = words.size >= height * 0.024 || (words.weight >= 700 && words.size >= height * 0.019)
   return large ? largeTextRatio : textRatio
@@ -91,23 +101,43 @@ export function contrastOf(wish: ContrastWish): Contrast | null | undefined {
     for (const stretch of words) {
       const found = stretchContrast(stretch, element, layers, panel, at, extent, wish.size.height)
       if (!found) continue
-      if (!worst || found.ratio / found.needed < worst.ratio / worst.needed) worst = { ...found, onPicture: needed.length > 0, unseen: [...unmeasured.map(other => `“${other.name}”`), ...(lost.length ? ['a picture that is not at hand'] : [])] }
+      if (!worst || found.ratio / found.needed < worst.ratio / worst.needed)
+        worst = {
+          ...found,
+          onPicture: needed.length > 0,
+          unseen: [...unmeasured.map(other => `“${other.name}”`), ...(lost.length ? ['a picture that is not at hand'] : [])],
+        }
     }
   }
   return worst
 }
 
-function stretchContrast(words: Words, element: TextElement & ShownElement, layers: readonly Layer[], panel: Layer | null, pixels: PixelsAt, extent: { width: number, height: number }, height: number): Omit<Contrast, 'onPicture' | 'unseen'> | null {
+function stretchContrast(
+  words: Words,
+  element: TextElement & ShownElement,
+  layers: readonly Layer[],
+  panel: Layer | null,
+  pixels: PixelsAt,
+  extent: { width: number; height: number },
+  height: number,
+): Omit<Contrast, 'onPicture' | 'unseen'> | null {
   const seen = painter(layers, pixels)
   const panelled = panel ? painter([panel], pixels) : null
   const opacity = element.opacity ?? 1
   const needed = neededFor(words, height)
   const ratios: number[] = []
   const grounds = new Map<string, number>()
-  const [across, down] = [Math.max(2, Math.min(columns, Math.round(words.place.width / 5))), Math.max(2, Math.min(rows, Math.round(words.place.height / 5)))]
+  const [across, down] = [
+    Math.max(2, Math.min(columns, Math.round(words.place.width / 5))),
+    Math.max(2, Math.min(rows, Math.round(words.place.height / 5))),
+  ]
   for (let row = 0; row < down; row++) {
     for (let column = 0; column < across; column++) {
-      const { x, y } = onSlide(element, words.place.x + ((column + 0.5) / across) * words.place.width, words.place.y + ((row + 0.5) / down) * words.place.height)
+      const { x, y } = onSlide(
+        element,
+        words.place.x + ((column + 0.5) / across) * words.place.width,
+        words.place.y + ((row + 0.5) / down) * words.place.height,
+      )
       // Beyond the slide's edge nothing is seen, of the words neither.
       if (x < 0 || y < 0 || x > extent.width || y > extent.height) continue
       const under = seen(x, y)
@@ -124,5 +154,12 @@ function stretchContrast(words: Words, element: TextElement & ShownElement, laye
   if (!ratios.length) return null
   ratios.sort((a, b) => a - b)
   const [ground] = [...grounds].reduce((most, entry) => (entry[1] > most[1] ? entry : most))
-  return { ratio: ratios[Math.min(ratios.length - 1, Math.floor(ratios.length / 20))]!, needed, below: ratios.filter(ratio => ratio < needed).length / ratios.length, words: words.text, ground, isPlain: grounds.size === 1 }
+  return {
+    ratio: ratios[Math.min(ratios.length - 1, Math.floor(ratios.length / 20))]!,
+    needed,
+    below: ratios.filter(ratio => ratio < needed).length / ratios.length,
+    words: words.text,
+    ground,
+    isPlain: grounds.size === 1,
+  }
 }

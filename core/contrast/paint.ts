@@ -7,7 +7,7 @@ export type PixelsAt = (media: string, film: boolean) => Raster | null
 const clamp = (value: number) => Math.min(1, Math.max(0, value))
 
 /** The colour of a gradient at a share of its way; colours are mixed with their transparency, as CSS Images 3 does. */
-function between(stops: readonly { color: Rgba, at: number }[], share: number): Rgba {
+function between(stops: readonly { color: Rgba; at: number }[], share: number): Rgba {
   const first = stops[0]!
   if (share <= first.at) return first.color
   for (let index = 1; index < stops.length; index++) {
@@ -28,7 +28,7 @@ export const over = (top: Rgba, under: Rgba, opacity = 1): Rgba => {
 }
 
 /** The colour of a filling at a place of its box, px; null where it shows nothing. */
-function colorAt(filling: Filling, size: { width: number, height: number }, x: number, y: number, raster: Raster | null): Rgba | null {
+function colorAt(filling: Filling, size: { width: number; height: number }, x: number, y: number, raster: Raster | null): Rgba | null {
   if (filling.kind === 'plain') return filling.color
   if (filling.kind === 'linear') {
     const { x1, y1, x2, y2 } = gradientLine(filling.angle, size)
@@ -42,7 +42,12 @@ function colorAt(filling: Filling, size: { width: number, height: number }, x: n
   }
   if (filling.kind === 'corners') {
     const [u, v] = [clamp(x / size.width), clamp(y / size.height)]
-    const mix = (a: Rgba, b: Rgba, t: number): Rgba => ({ r: a.r + (b.r - a.r) * t, g: a.g + (b.g - a.g) * t, b: a.b + (b.b - a.b) * t, a: a.a + (b.a - a.a) * t })
+    const mix = (a: Rgba, b: Rgba, t: number): Rgba => ({
+      r: a.r + (b.r - a.r) * t,
+      g: a.g + (b.g - a.g) * t,
+      b: a.b + (b.b - a.b) * t,
+      a: a.a + (b.a - a.a) * t,
+    })
     const [topLeft, topRight, bottomRight, bottomLeft] = filling.colors as [Rgba, Rgba, Rgba, Rgba]
     return mix(mix(topLeft, topRight, u), mix(bottomLeft, bottomRight, u), v)
   }
@@ -56,7 +61,14 @@ function colorAt(filling: Filling, size: { width: number, height: number }, x: n
   let color: Rgba = { r: r / 255, g: g / 255, b: b / 255, a: raster.data[at + 3]! / 255 }
   for (const shade of filling.over) {
     const share = shade.share ?? 1
-    const way = shade.from === 'left' ? x / size.width : shade.from === 'right' ? 1 - x / size.width : shade.from === 'top' ? y / size.height : 1 - y / size.height
+    const way =
+      shade.from === 'left'
+        ? x / size.width
+        : shade.from === 'right'
+          ? 1 - x / size.width
+          : shade.from === 'top'
+            ? y / size.height
+            : 1 - y / size.height
     const strength = shade.from ? clamp(1 - way / share) : 1
     color = { ...over(shade.color, color, strength), a: color.a }
   }
@@ -69,16 +81,24 @@ function isWithin(points: readonly (readonly [number, number])[], x: number, y: 
   for (let index = 0, last = points.length - 1; index < points.length; last = index++) {
     const [ax, ay] = points[index]!
     const [bx, by] = points[last]!
-    if ((ay > y) !== (by > y) && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) inside = !inside
+    if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) inside = !inside
   }
   return inside
 }
 
-/** What is seen at places of the slide through some layers, back to front. `pixels` hands out pictures; one that has none shows what lies beneath it. */
+/**
+ * What is seen at places of the slide through some layers, back to front. `pixels` hands out pictures; one that has none shows what lies
+ * beneath it.
+ */
 export function painter(layers: readonly Layer[], pixels: PixelsAt): (x: number, y: number, under?: Rgba) => Rgba {
   const prepared = layers.map(layer => {
     const angle = (-layer.box.angle * Math.PI) / 180
-    return { ...layer, cos: Math.cos(angle), sin: Math.sin(angle), raster: layer.filling.kind === 'picture' ? pixels(layer.filling.media, layer.filling.film) : null }
+    return {
+      ...layer,
+      cos: Math.cos(angle),
+      sin: Math.sin(angle),
+      raster: layer.filling.kind === 'picture' ? pixels(layer.filling.media, layer.filling.film) : null,
+    }
   })
   return (x, y, under = { r: 1, g: 1, b: 1, a: 1 }) => {
     let color = under

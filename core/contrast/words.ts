@@ -9,7 +9,7 @@ import { rgbaOf, type Rgba } from './beneath'
 export interface Words {
   text: string
   /** px of the text's own box, before it is turned. */
-  place: { x: number, y: number, width: number, height: number }
+  place: { x: number; y: number; width: number; height: number }
   color: Rgba
   /** What marks it, right behind it. */
   marking: Rgba | null
@@ -42,26 +42,49 @@ export function wordsOf(deck: Deck, slide: Slide, element: TextElement & ShownEl
     let x = inset + leftOfLine(element, layout, line)
     return line.runs.flatMap((run): Words[] => {
       const font = fontOf(run.marks, style, theme.fonts, layout.scale)
-      const across = (text: string) => (text ? measurer.width(text, font) + style.letterSpacing * style.size * layout.scale * text.length : 0)
+      const across = (text: string) =>
+        text ? measurer.width(text, font) + style.letterSpacing * style.size * layout.scale * text.length : 0
       // Spaces around it show nothing, and may reach beyond the line.
       const from = x + across(/^\s*/.exec(run.text)![0])
       const width = across(run.text.trim())
       x += across(run.text)
       const { color, marking } = look(run)
       if (!color || !run.text.trim()) return []
-      const place = element.along ? { x: 0, y: 0, width: element.box.width, height: element.box.height } : { x: from, y: inset + top + line.top, width, height: line.height }
-      return [{ text: run.text.trim(), place, color: rgbaOf(color, theme.palette), marking: marking && rgbaOf(marking, theme.palette), size: font.size, weight: font.weight }]
+      const place = element.along
+        ? { x: 0, y: 0, width: element.box.width, height: element.box.height }
+        : { x: from, y: inset + top + line.top, width, height: line.height }
+      return [
+        {
+          text: run.text.trim(),
+          place,
+          color: rgbaOf(color, theme.palette),
+          marking: marking && rgbaOf(marking, theme.palette),
+          size: font.size,
+          weight: font.weight,
+        },
+      ]
     })
   })
 }
 
-/** Where a text's words are seen on the slide, px: less than its box, which may be wide and hold little. Null where it has none, or is filled with more than a colour. */
+/**
+ * Where a text's words are seen on the slide, px: less than its box, which may be wide and hold little. Null where it has none, or is
+ * filled with more than a colour.
+ */
 export function boundsOfWords(deck: Deck, slide: Slide, element: TextElement & ShownElement, measurer: Measurer): Bounds | null {
-  const corners = wordsOf(deck, slide, element, measurer).flatMap(({ place: { x, y, width, height } }) => [[x, y], [x + width, y], [x, y + height], [x + width, y + height]].map(([u, v]) => onSlide(element, u!, v!)))
+  const corners = wordsOf(deck, slide, element, measurer).flatMap(({ place: { x, y, width, height } }) =>
+    [
+      [x, y],
+      [x + width, y],
+      [x, y + height],
+      [x + width, y + height],
+    ].map(([u, v]) => onSlide(element, u!, v!)),
+  )
   if (!corners.length) return null
   const [xs, ys] = [corners.map(corner => corner.x), corners.map(corner => corner.y)]
   return { left: Math.min(...xs), right: Math.max(...xs), top: Math.min(...ys), bottom: Math.max(...ys) }
 }
 
 /** A place within a text's box as one on the slide. */
-export const onSlide = (element: ShownElement, x: number, y: number) => turn({ x: element.box.x + x, y: element.box.y + y }, centerOf(element.box), element.box.angle)
+export const onSlide = (element: ShownElement, x: number, y: number) =>
+  turn({ x: element.box.x + x, y: element.box.y + y }, centerOf(element.box), element.box.angle)

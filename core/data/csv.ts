@@ -61,7 +61,13 @@ function namesOf(header: readonly string[]): string[] {
 }
 
 /** A table of written rows: the header names the columns, whose types are found from what stands in them. */
-export function tableOfRows(header: readonly string[], rows: readonly (readonly string[])[], name: string, id: string, preferred: DecimalSign = '.'): DataTable {
+export function tableOfRows(
+  header: readonly string[],
+  rows: readonly (readonly string[])[],
+  name: string,
+  id: string,
+  preferred: DecimalSign = '.',
+): DataTable {
   const width = rows.reduce((most, row) => Math.max(most, row.length), header.length)
   const names = namesOf(Array.from({ length: width }, (_, index) => header[index] ?? ''))
   return { id, name, columns: names.map((column, index) => columnOf(column, rows, index, preferred)) }
@@ -72,14 +78,21 @@ export function tableOfRows(header: readonly string[], rows: readonly (readonly 
  * where the delimiter is a semicolon a decimal comma is the likelier. What cannot be read comes back as one sentence.
  */
 export function readCsv(bytes: Uint8Array, name: string, id: string): Outcome<DataTable> {
-  if (bytes.length > csvByteLimit) return failed(`“${name}” has ${Math.round(bytes.length / 1048576)} MB; at most 100 MB can be read. Leave out rows or columns that are not needed.`)
+  if (bytes.length > csvByteLimit)
+    return failed(
+      `“${name}” has ${Math.round(bytes.length / 1048576)} MB; at most 100 MB can be read. Leave out rows or columns that are not needed.`,
+    )
   const text = decodeText(bytes).replace(/^\ufeff/, '')
   if (text.includes('\0')) return failed(`“${name}” is not text. Save it as CSV, then drop it again.`)
   const parsed = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', delimitersToGuess: [',', ';', '\t', '|'] })
   const quotes = parsed.errors.find(error => error.type === 'Quotes')
-  if (quotes) return failed(`“${name}” has a quotation mark that is never closed, near row ${(quotes.row ?? 0) + 1}. Close it, then drop the file again.`)
+  if (quotes)
+    return failed(
+      `“${name}” has a quotation mark that is never closed, near row ${(quotes.row ?? 0) + 1}. Close it, then drop the file again.`,
+    )
   const [header, ...rows] = parsed.data
-  if (!header || !rows.length) return failed(`“${name}” holds no rows under its first line. The first line names the columns; data follow from the second.`)
+  if (!header || !rows.length)
+    return failed(`“${name}” holds no rows under its first line. The first line names the columns; data follow from the second.`)
   const width = rows.reduce((most, row) => Math.max(most, row.length), header.length)
   if (width > 500) return failed(`“${name}” has ${width} columns; at most 500 can be read.`)
   const preferred: DecimalSign = parsed.meta.delimiter === ';' || parsed.meta.delimiter === '\t' ? ',' : '.'

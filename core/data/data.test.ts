@@ -26,27 +26,47 @@ describe('reading a table', () => {
 
   it('keeps missing values missing, gives nameless and twice-named columns names, and knows days', () => {
     const made = table('day,x,x,\n2031-04-02,1,,z\n2031-04-03,,2,z')
-    expect(made.columns.map(item => [item.name, item.type])).toEqual([['day', 'date'], ['x', 'number'], ['x 2', 'number'], ['Column 4', 'text']])
+    expect(made.columns.map(item => [item.name, item.type])).toEqual([
+      ['day', 'date'],
+      ['x', 'number'],
+      ['x 2', 'number'],
+      ['Column 4', 'text'],
+    ])
     expect(made.columns[1]!.values).toEqual([1, null])
   })
 
-  it.each([['one line only', 'a,b,c', /holds no rows/], ['nothing', '', /holds no rows/], ['an open quotation mark', 'a,b\n"x,1\ny,2', /never closed/], ['no text', 'a\0b,c\n1,2', /not text/]])('says what is wrong with %s', (_, text, words) => {
+  it.each([
+    ['one line only', 'a,b,c', /holds no rows/],
+    ['nothing', '', /holds no rows/],
+    ['an open quotation mark', 'a,b\n"x,1\ny,2', /never closed/],
+    ['no text', 'a\0b,c\n1,2', /not text/],
+  ])('says what is wrong with %s', (_, text, words) => {
     const outcome = read(text, 'bad.csv')
     expect(!outcome.ok && outcome.message).toMatch(words)
     expect(!outcome.ok && outcome.message).toContain('bad.csv')
   })
 
   it('reads back any numbers that it is given, with either sign', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: -1e9, max: 1e9 }).map(value => value / 100), { minLength: 2, maxLength: 20 }), values => {
-      const comma = ['n;v', ...values.map((value, index) => `r${index};${String(value).replace('.', ',')}`)].join('\n')
-      expect(column(table(comma), 'v').values).toEqual(values)
-      const point = ['n,v', ...values.map((value, index) => `r${index},${value}`)].join('\n')
-      expect(column(table(point), 'v').values).toEqual(values)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.integer({ min: -1e9, max: 1e9 }).map(value => value / 100),
+          { minLength: 2, maxLength: 20 },
+        ),
+        values => {
+          const comma = ['n;v', ...values.map((value, index) => `r${index};${String(value).replace('.', ',')}`)].join('\n')
+          expect(column(table(comma), 'v').values).toEqual(values)
+          const point = ['n,v', ...values.map((value, index) => `r${index},${value}`)].join('\n')
+          expect(column(table(point), 'v').values).toEqual(values)
+        },
+      ),
+    )
   })
 
   it('reads percents and thousands marks, and nothing that is not a number', () => {
-    expect([readNumber('12,5 %', ','), readNumber('1 234', '.'), readNumber('1.234.567', ','), readNumber('−3', '.')]).toEqual([0.125, 1234, 1234567, -3])
+    expect([readNumber('12,5 %', ','), readNumber('1 234', '.'), readNumber('1.234.567', ','), readNumber('−3', '.')]).toEqual([
+      0.125, 1234, 1234567, -3,
+    ])
     expect([readNumber('1,2,3', '.'), readNumber('12 boats', '.'), readNumber('', '.')]).toEqual([null, null, null])
   })
 })
@@ -55,21 +75,40 @@ describe('summing up', () => {
   const made = table('month,route,riders\nJan,A,10\nJan,B,5\nFeb,A,20\nMar,B,')
 
   it('gathers by a column and keeps the order of the data', () => {
-    expect(summarise(made, { by: 'month', value: 'riders', aggregate: 'sum', order: 'data' }).rows).toEqual([{ key: 'Jan', value: 15 }, { key: 'Feb', value: 20 }, { key: 'Mar', value: null }])
+    expect(summarise(made, { by: 'month', value: 'riders', aggregate: 'sum', order: 'data' }).rows).toEqual([
+      { key: 'Jan', value: 15 },
+      { key: 'Feb', value: 20 },
+      { key: 'Mar', value: null },
+    ])
   })
 
   it('orders by amount or by name, counts rows, and finds columns that were not named', () => {
-    expect(summarise(made, { by: 'month', value: 'riders', aggregate: 'mean', order: 'falling' }).rows.map(row => row.key)).toEqual(['Feb', 'Jan', 'Mar'])
-    expect(summarise(made, { by: null, value: null, aggregate: 'count', order: 'name' }).rows).toEqual([{ key: 'Feb', value: 1 }, { key: 'Jan', value: 2 }, { key: 'Mar', value: 1 }])
-    expect(summarise(made, { by: 'gone', value: 'gone', aggregate: 'sum', order: 'data' })).toMatchObject({ category: 'month', amount: 'riders' })
+    expect(summarise(made, { by: 'month', value: 'riders', aggregate: 'mean', order: 'falling' }).rows.map(row => row.key)).toEqual([
+      'Feb',
+      'Jan',
+      'Mar',
+    ])
+    expect(summarise(made, { by: null, value: null, aggregate: 'count', order: 'name' }).rows).toEqual([
+      { key: 'Feb', value: 1 },
+      { key: 'Jan', value: 2 },
+      { key: 'Mar', value: 1 },
+    ])
+    expect(summarise(made, { by: 'gone', value: 'gone', aggregate: 'sum', order: 'data' })).toMatchObject({
+      category: 'month',
+      amount: 'riders',
+    })
   })
 })
 
 describe('numbers as a reader sees them', () => {
   const format = { decimals: null, scale: 'auto' as const, prefix: '', suffix: '' }
   it.each([
-    [41_240, format, 'en', [41_240], '41.2k'], [950, format, 'en', [950], '950'], [1_500_000, format, 'de', [1_500_000], '1,5M'], [1_094_300, format, 'en', [213_000, 480_000, 300_000, 1_094_300], '1,094k'],
-    [0.962, { ...format, scale: 'percent' as const, decimals: 1 }, 'en', [0.962], '96.2 %'], [1234, { ...format, scale: 'none' as const, prefix: '~', suffix: 'riders' }, 'en', [1234], '~1,234 riders'],
+    [41_240, format, 'en', [41_240], '41.2k'],
+    [950, format, 'en', [950], '950'],
+    [1_500_000, format, 'de', [1_500_000], '1,5M'],
+    [1_094_300, format, 'en', [213_000, 480_000, 300_000, 1_094_300], '1,094k'],
+    [0.962, { ...format, scale: 'percent' as const, decimals: 1 }, 'en', [0.962], '96.2 %'],
+    [1234, { ...format, scale: 'none' as const, prefix: '~', suffix: 'riders' }, 'en', [1234], '~1,234 riders'],
     [null, format, 'en', [], '–'],
   ])('%s', (value, how, language, among, words) => expect(formatNumber(value, how, language, among)).toBe(words))
 

@@ -4,7 +4,10 @@ const scales = { none: [1, ''], thousands: [1e3, 'k'], millions: [1e6, 'M'], per
 
 /** The scale that keeps the middle one of some amounts short: thousands from 10,000, millions from 1,000,000. */
 export function scaleFor(values: readonly number[]): 'none' | 'thousands' | 'millions' {
-  const sizes = values.map(Math.abs).filter(size => size > 0).sort((a, b) => a - b)
+  const sizes = values
+    .map(Math.abs)
+    .filter(size => size > 0)
+    .sort((a, b) => a - b)
   const middle = sizes[Math.floor(sizes.length / 2)] ?? 0
   return middle >= 1e6 ? 'millions' : middle >= 1e4 ? 'thousands' : 'none'
 }
@@ -21,7 +24,12 @@ const formatters = new Map<string, Intl.NumberFormat>()
  * A number as a reader sees it: divided by its scale, rounded, with prefix and suffix, in a language (BCP 47). `among`
  * are the numbers it stands with: 'auto' scale and absent decimals are chosen once for all of them.
  */
-export function formatNumber(value: number | null, format: NumberFormat, language: string, among: readonly number[] = value === null ? [] : [value]): string {
+export function formatNumber(
+  value: number | null,
+  format: NumberFormat,
+  language: string,
+  among: readonly number[] = value === null ? [] : [value],
+): string {
   if (value === null || !Number.isFinite(value)) return '–'
   const scale = format.scale === 'auto' ? scaleFor(among) : format.scale
   const [divisor, mark] = scales[scale]
@@ -29,7 +37,15 @@ export function formatNumber(value: number | null, format: NumberFormat, languag
   const decimals = format.decimals ?? decimalsFor(scaled, scale === 'thousands' || scale === 'millions')
   const key = `${language}|${decimals}`
   let formatter = formatters.get(key)
-  if (!formatter) formatters.set(key, (formatter = new Intl.NumberFormat(language, { minimumFractionDigits: decimals, maximumFractionDigits: decimals, signDisplay: 'negative' })))
+  if (!formatter)
+    formatters.set(
+      key,
+      (formatter = new Intl.NumberFormat(language, {
+        minimumFractionDigits: decimals,
+        maximumFractionDigits: decimals,
+        signDisplay: 'negative',
+      })),
+    )
   const gap = scale === 'percent' ? ' ' : ''
   const suffix = format.suffix && !/^[\s%°]/.test(format.suffix) ? ` ${format.suffix}` : format.suffix
   return `${format.prefix}${formatter.format(value / divisor)}${gap}${mark}${suffix}`

@@ -18,8 +18,9 @@ const aggregates: Readonly<Record<ChartSpec['aggregate'], (values: number[]) => 
 
 /** Gathers a table's rows by a column and makes one number of each group, in the order asked for. */
 export function summarise(
-  table: DataTable, wish: { by: string | null, value: string | null, aggregate: ChartSpec['aggregate'], order: ChartSpec['order'] },
-): { rows: Row[], category: string, amount: string | null } {
+  table: DataTable,
+  wish: { by: string | null; value: string | null; aggregate: ChartSpec['aggregate']; order: ChartSpec['order'] },
+): { rows: Row[]; category: string; amount: string | null } {
   const category = columnNamed(table, wish.by) ?? firstCategory(table)
   const amount = columnNamed(table, wish.value) ?? firstAmount(table)
   const counting = wish.aggregate === 'count' || !amount

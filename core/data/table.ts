@@ -10,14 +10,19 @@ export const columnSchema = z.object({
 })
 
 export const dataTableSchema = z
-  .object({ id: z.string().regex(/^[A-Za-z0-9_-]{1,64}$/), name: z.string().min(1).max(200), columns: z.array(columnSchema).min(1).max(500) })
+  .object({
+    id: z.string().regex(/^[A-Za-z0-9_-]{1,64}$/),
+    name: z.string().min(1).max(200),
+    columns: z.array(columnSchema).min(1).max(500),
+  })
   .refine(table => table.columns.every(column => column.values.length === table.columns[0]!.values.length), 'the columns differ in length')
 
 export type Column = z.infer<typeof columnSchema>
 export type DataTable = z.infer<typeof dataTableSchema>
 
 export const rowCount = (table: DataTable) => table.columns[0]?.values.length ?? 0
-export const columnNamed = (table: DataTable, name: string | null) => (name === null ? undefined : table.columns.find(column => column.name === name))
+export const columnNamed = (table: DataTable, name: string | null) =>
+  name === null ? undefined : table.columns.find(column => column.name === name)
 
 /** The column that categories come from when none is named: the first of words or days, else the first. */
 export const firstCategory = (table: DataTable) => table.columns.find(column => column.type !== 'number') ?? table.columns[0]!

@@ -8,7 +8,12 @@ import { diagramFamily } from './families'
 import { headText, readItems, textBelow, type DiagramItem } from './items'
 
 /** A shape with the colours it is painted in, as hex with alpha. */
-export interface PaintedShape { d: string, fill: string | null, stroke: string | null, width: number }
+export interface PaintedShape {
+  d: string
+  fill: string | null
+  stroke: string | null
+  width: number
+}
 
 /** Words set in their place. `color` is hex, `size` px of deck space. */
 export interface PlacedText {
@@ -28,7 +33,7 @@ export interface DrawnItem {
   shapes: PaintedShape[]
   links: PaintedShape[]
   texts: PlacedText[]
-  icon: { icon: DrawnIcon, place: Place, color: string } | null
+  icon: { icon: DrawnIcon; place: Place; color: string } | null
 }
 
 export interface DrawnDiagram {
@@ -46,14 +51,21 @@ export function diagramParts(text: TextDoc, family: string): readonly Paragraph[
   if (!known) drawn.set(text, (known = new Map()))
   let parts = known.get(family)
   if (!parts) {
-    const made = new Set(diagramFamily(family).draw(readItems(text), { width: 1600, height: 900 }, {}).items.map(entry => entry.item.paragraph))
+    const made = new Set(
+      diagramFamily(family)
+        .draw(readItems(text), { width: 1600, height: 900 }, {})
+        .items.map(entry => entry.item.paragraph),
+    )
     known.set(family, (parts = text.content.filter(paragraph => made.has(paragraph))))
   }
   return parts
 }
 
 const accents: readonly Role[] = ['accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6']
-const alphaHex = (hex: string, alpha: number) => `${hex}${Math.round(alpha * 255).toString(16).padStart(2, '0')}`
+const alphaHex = (hex: string, alpha: number) =>
+  `${hex}${Math.round(alpha * 255)
+    .toString(16)
+    .padStart(2, '0')}`
 
 /** The colours of an item: those of its solid, soft and other surfaces, and of words on each. */
 function colorsOf(base: string, faint: boolean, ground: string, palette: Palette) {
@@ -63,12 +75,24 @@ function colorsOf(base: string, faint: boolean, ground: string, palette: Palette
   const readable = (surface: string) => palette[readableOn(surface, palette)]
   const glass = mixed(color, 0.5)
   const fills: Record<Look, string | null> = { solid: color, soft, glass: alphaHex(color, 0.5), line: ground }
-  const words: Record<TextPlace['on'], string> = { solid: readable(color), soft: readable(soft), glass: readable(glass), line: palette.ink, ground: palette.ink }
+  const words: Record<TextPlace['on'], string> = {
+    solid: readable(color),
+    soft: readable(soft),
+    glass: readable(glass),
+    line: palette.ink,
+    ground: palette.ink,
+  }
   return { color, fills, words }
 }
 
 /** The largest scale at which words fit their places, no word broken; the least is `least`. */
-function scaleFor(texts: readonly { text: TextDoc, place: Place }[], style: TextSetting, fonts: Theme['fonts'], measurer: Measurer, least: number): { scale: number, fits: boolean } {
+function scaleFor(
+  texts: readonly { text: TextDoc; place: Place }[],
+  style: TextSetting,
+  fonts: Theme['fonts'],
+  measurer: Measurer,
+  least: number,
+): { scale: number; fits: boolean } {
   let scale = 1
   let fits = true
   for (const { text, place } of texts) {
@@ -87,16 +111,35 @@ function scaleFor(texts: readonly { text: TextDoc, place: Place }[], style: Text
   return { scale: Math.max(least, scale), fits: fits && scale >= least }
 }
 
-interface Known { element: DiagramElement & ShownElement, theme: Theme, ground: string, measurer: Measurer, made: DrawnDiagram }
+interface Known {
+  element: DiagramElement & ShownElement
+  theme: Theme
+  ground: string
+  measurer: Measurer
+  made: DrawnDiagram
+}
 const known = new WeakMap<TextDoc, Known>()
 
-/** A diagram as it is shown in its box: in the theme's colours as the slide's ground lets them be seen, all heads in one size and all words below them in another. Options: `role`, `each` (a colour for each item), `size` px. */
+/**
+ * A diagram as it is shown in its box: in the theme's colours as the slide's ground lets them be seen, all heads in one size and all words
+ * below them in another. Options: `role`, `each` (a colour for each item), `size` px.
+ */
 export function drawDiagram(deck: Deck, element: DiagramElement & ShownElement, measurer: Measurer): DrawnDiagram {
   const slide = slideOrStandIn(deck, element.owner)
   const theme = themeSeen(deck, element.owner)
   const ground = slide ? groundHex(deck, slide) : theme.palette.ground
   const before = known.get(element.text)
-  if (before && before.theme === theme && before.ground === ground && before.measurer === measurer && before.element.family === element.family && before.element.options === element.options && before.element.box.width === element.box.width && before.element.box.height === element.box.height) return before.made
+  if (
+    before &&
+    before.theme === theme &&
+    before.ground === ground &&
+    before.measurer === measurer &&
+    before.element.family === element.family &&
+    before.element.options === element.options &&
+    before.element.box.width === element.box.width &&
+    before.element.box.height === element.box.height
+  )
+    return before.made
   const made = paint(element, theme, ground, measurer)
   known.set(element.text, { element, theme, ground, measurer, made })
   return made
@@ -112,19 +155,62 @@ function paint(element: DiagramElement & ShownElement, theme: Theme, ground: str
   const body = styleNamed(theme, 'body')
   const base = typeof options.size === 'number' ? options.size : body.size
   const least = 9 / base
-  const setting = (weight: number, scale: number): TextSetting => ({ ...body, size: base * scale, weight, leastSize: 4, lineHeight: Math.min(body.lineHeight, 1.2), paragraphSpacing: Math.min(body.paragraphSpacing, 0.25) })
-  const styles = { head: setting(Math.max(600, body.weight), 1), below: setting(body.weight, 0.78), label: setting(Math.max(500, body.weight), 0.7) }
-  const docOf = (item: DiagramItem, text: TextPlace): TextDoc | null => (text.words !== undefined ? { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: text.words || ' ' }] }] } : text.what === 'head' ? headText(item.paragraph) : textBelow(item))
-  const placed = drawing.items.flatMap(entry => [...entry.texts, ...entry.links.flatMap(link => (link.label ? [link.label] : []))].map(text => ({ entry, text, doc: docOf(entry.item, text) })).filter(one => one.doc !== null)).map(one => ({ ...one, doc: one.doc! }))
-  const scales = Object.fromEntries((['head', 'below', 'label'] as const).map(what => [what, scaleFor(placed.filter(one => one.text.what === what).map(one => ({ text: one.doc, place: one.text.place })), styles[what], fonts, measurer, least)]))
+  const setting = (weight: number, scale: number): TextSetting => ({
+    ...body,
+    size: base * scale,
+    weight,
+    leastSize: 4,
+    lineHeight: Math.min(body.lineHeight, 1.2),
+    paragraphSpacing: Math.min(body.paragraphSpacing, 0.25),
+  })
+  const styles = {
+    head: setting(Math.max(600, body.weight), 1),
+    below: setting(body.weight, 0.78),
+    label: setting(Math.max(500, body.weight), 0.7),
+  }
+  const docOf = (item: DiagramItem, text: TextPlace): TextDoc | null =>
+    text.words !== undefined
+      ? { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: text.words || ' ' }] }] }
+      : text.what === 'head'
+        ? headText(item.paragraph)
+        : textBelow(item)
+  const placed = drawing.items
+    .flatMap(entry =>
+      [...entry.texts, ...entry.links.flatMap(link => (link.label ? [link.label] : []))]
+        .map(text => ({ entry, text, doc: docOf(entry.item, text) }))
+        .filter(one => one.doc !== null),
+    )
+    .map(one => ({ ...one, doc: one.doc! }))
+  const scales = Object.fromEntries(
+    (['head', 'below', 'label'] as const).map(what => [
+      what,
+      scaleFor(
+        placed.filter(one => one.text.what === what).map(one => ({ text: one.doc, place: one.text.place })),
+        styles[what],
+        fonts,
+        measurer,
+        least,
+      ),
+    ]),
+  )
   const anyLit = parts.some(paragraph => paragraph.attrs?.lit)
   const role = accents.includes(options.role as Role) ? (options.role as Role) : 'accent1'
-  const top = (paragraph: Paragraph) => Math.max(0, items.findIndex(item => item.paragraph === paragraph || holds(item, paragraph)))
-  const baseOf = (paragraph: Paragraph): string => hexOf({ role: options.each ? accents[top(paragraph) % accents.length]! : role } as Color, palette)
+  const top = (paragraph: Paragraph) =>
+    Math.max(
+      0,
+      items.findIndex(item => item.paragraph === paragraph || holds(item, paragraph)),
+    )
+  const baseOf = (paragraph: Paragraph): string =>
+    hexOf({ role: options.each ? accents[top(paragraph) % accents.length]! : role } as Color, palette)
   const width = Math.max(2, Math.min(size.width, size.height) * 0.005)
   const plain = colorsOf(hexOf({ role }, palette), anyLit, ground, palette)
   const linkColor = hexOver({ hex: palette.ink, alpha: 0.55 }, ground, palette)
-  const shapeOf = ({ d, look }: { d: string, look: Look }, colors: ReturnType<typeof colorsOf>): PaintedShape => ({ d, fill: colors.fills[look], stroke: look === 'line' || look === 'glass' ? colors.color : null, width })
+  const shapeOf = ({ d, look }: { d: string; look: Look }, colors: ReturnType<typeof colorsOf>): PaintedShape => ({
+    d,
+    fill: colors.fills[look],
+    stroke: look === 'line' || look === 'glass' ? colors.color : null,
+    width,
+  })
   return {
     back: drawing.back.map(shape => shapeOf(shape, plain)),
     items: drawing.items.map((entry): DrawnItem => {
@@ -134,21 +220,53 @@ function paint(element: DiagramElement & ShownElement, theme: Theme, ground: str
         place: entry.place,
         shapes: entry.shapes.map(shape => shapeOf(shape, colors)),
         links: entry.links.map(link => ({ d: `${link.d}${link.head ?? ''}`, fill: null, stroke: linkColor, width })),
-        texts: placed.filter(one => one.entry === entry).map(({ text, doc }): PlacedText => {
-          const { what } = text
-          return { text: doc, place: text.place, align: text.align, vertical: text.vertical, size: styles[what].size * scales[what]!.scale, weight: styles[what].weight, color: colors.words[text.on] }
-        }),
-        icon: entry.icon && entry.item.icon ? { icon: entry.item.icon, place: entry.icon.place, color: entry.icon.on === 'ground' || entry.icon.on === 'soft' ? colors.color : colors.words[entry.icon.on] } : null,
+        texts: placed
+          .filter(one => one.entry === entry)
+          .map(({ text, doc }): PlacedText => {
+            const { what } = text
+            return {
+              text: doc,
+              place: text.place,
+              align: text.align,
+              vertical: text.vertical,
+              size: styles[what].size * scales[what]!.scale,
+              weight: styles[what].weight,
+              color: colors.words[text.on],
+            }
+          }),
+        icon:
+          entry.icon && entry.item.icon
+            ? {
+                icon: entry.item.icon,
+                place: entry.icon.place,
+                color: entry.icon.on === 'ground' || entry.icon.on === 'soft' ? colors.color : colors.words[entry.icon.on],
+              }
+            : null,
       }
     }),
     fits: Object.values(scales).every(scale => scale.fits),
   }
 }
 
-const holds = (item: DiagramItem, paragraph: Paragraph): boolean => item.children.some(child => child.paragraph === paragraph || holds(child, paragraph))
+const holds = (item: DiagramItem, paragraph: Paragraph): boolean =>
+  item.children.some(child => child.paragraph === paragraph || holds(child, paragraph))
 
 /** Words of a diagram as a text element of its own, which is set as any other. */
 export const textOfDiagram = (element: DiagramElement & ShownElement, text: PlacedText, key: string): TextElement & ShownElement => ({
-  id: `${element.id}-${key}`, owner: element.owner, name: '', order: 'a0', kind: 'text', pinned: false, style: 'body', fit: 'fixed',
-  text: text.text, size: text.size, weight: text.weight, lineHeight: 1.2, align: text.align, vertical: text.vertical, color: { hex: text.color }, box: { ...text.place, angle: 0 },
+  id: `${element.id}-${key}`,
+  owner: element.owner,
+  name: '',
+  order: 'a0',
+  kind: 'text',
+  pinned: false,
+  style: 'body',
+  fit: 'fixed',
+  text: text.text,
+  size: text.size,
+  weight: text.weight,
+  lineHeight: 1.2,
+  align: text.align,
+  vertical: text.vertical,
+  color: { hex: text.color },
+  box: { ...text.place, angle: 0 },
 })

@@ -12,12 +12,15 @@ export interface DiagramItem {
 
 const known = new WeakMap<TextDoc, readonly DiagramItem[]>()
 
-/** The lines of a text as a forest, by their levels; empty lines are left out. A line deeper than one step stands under the line above it all the same. */
+/**
+ * The lines of a text as a forest, by their levels; empty lines are left out. A line deeper than one step stands under the line above it
+ * all the same.
+ */
 export function readItems(text: TextDoc): readonly DiagramItem[] {
   const before = known.get(text)
   if (before) return before
   const roots: DiagramItem[] = []
-  const open: { level: number, item: DiagramItem }[] = []
+  const open: { level: number; item: DiagramItem }[] = []
   for (const paragraph of text.content) {
     const words = inlineText(paragraph.content).trim()
     if (!words) continue
@@ -48,7 +51,11 @@ const made = new WeakMap<DiagramItem['children'], TextDoc | null>()
 export function textBelow(item: DiagramItem): TextDoc | null {
   const before = made.get(item.children)
   if (before !== undefined) return before
-  const lines = (items: readonly DiagramItem[], level: number): Paragraph[] => items.flatMap(child => [{ type: 'paragraph' as const, attrs: { level }, ...(child.paragraph.content ? { content: child.paragraph.content } : {}) }, ...lines(child.children, level + 1)])
+  const lines = (items: readonly DiagramItem[], level: number): Paragraph[] =>
+    items.flatMap(child => [
+      { type: 'paragraph' as const, attrs: { level }, ...(child.paragraph.content ? { content: child.paragraph.content } : {}) },
+      ...lines(child.children, level + 1),
+    ])
   const plain = item.children.length === 1 && !item.children[0]!.children.length
   const text: TextDoc | null = item.children.length ? { type: 'doc', content: lines(item.children, plain ? 0 : 1) } : null
   made.set(item.children, text)
@@ -60,6 +67,10 @@ const heads = new WeakMap<Paragraph, TextDoc>()
 /** The item's own line as a text. */
 export function headText(paragraph: Paragraph): TextDoc {
   let text = heads.get(paragraph)
-  if (!text) heads.set(paragraph, (text = { type: 'doc', content: [{ type: 'paragraph', ...(paragraph.content ? { content: paragraph.content } : {}) }] }))
+  if (!text)
+    heads.set(
+      paragraph,
+      (text = { type: 'doc', content: [{ type: 'paragraph', ...(paragraph.content ? { content: paragraph.content } : {}) }] }),
+    )
   return text
 }

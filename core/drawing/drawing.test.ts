@@ -5,7 +5,21 @@ import { applyChanges, slidesOf, type Element, type TextElement } from '../model
 import { shownElements, themeSeen } from '../resolved'
 import { beat, cue, freshDeck, seasons, textElement, timingContext } from '../testing'
 import { compileSlide, frameAt, leastLength, setLength, stretch, type Score } from '../timing'
-import { handAt, handDrawing, handDrawingOf, inHandOrder, inkOf, nibs, recordedInk, roughPath, stretchesOf, thinned, tracePicture, type Ink, type Pixels } from './index'
+import {
+  handAt,
+  handDrawing,
+  handDrawingOf,
+  inHandOrder,
+  inkOf,
+  nibs,
+  recordedInk,
+  roughPath,
+  stretchesOf,
+  thinned,
+  tracePicture,
+  type Ink,
+  type Pixels,
+} from './index'
 import { measurePath } from './path'
 
 /** Every letter is a square of half an em that is drawn in one go. */
@@ -22,32 +36,46 @@ function drawnSlide(element: Element, options: Record<string, string | number> =
   const deck = applyChanges(base, [
     { do: 'put', table: 'elements', record: { ...element, owner: slide } },
     { do: 'put', table: 'beats', record: beat({ id: 'b', slide, order: 'a0' }) },
-    { do: 'put', table: 'cues', record: cue({ id: 'c', beat: 'b', element: element.id, effect: 'draw', options, duration, easing: { kind: 'linear' } }) },
+    {
+      do: 'put',
+      table: 'cues',
+      record: cue({ id: 'c', beat: 'b', element: element.id, effect: 'draw', options, duration, easing: { kind: 'linear' } }),
+    },
   ])
   return { deck, slide, score: compileSlide(deck, slide, context) }
 }
-const drawnAt = (score: Score, seconds: number) => frameAt(score, { beat: score.beats.findIndex(one => one.beat.id === 'b'), seconds }).elements
+const drawnAt = (score: Score, seconds: number) =>
+  frameAt(score, { beat: score.beats.findIndex(one => one.beat.id === 'b'), seconds }).elements
 const words = textElement('words', 'none', ['Quay and boats']) as TextElement
 
-const line = fc.tuple(fc.integer({ min: 0, max: 900 }), fc.integer({ min: 0, max: 900 }), fc.integer({ min: 1, max: 900 }), fc.integer({ min: 1, max: 900 })).map(([x, y, dx, dy]) => ({ d: `M${x} ${y}l${dx} ${dy}`, color: '#000000', width: 2 }))
+const line = fc
+  .tuple(
+    fc.integer({ min: 0, max: 900 }),
+    fc.integer({ min: 0, max: 900 }),
+    fc.integer({ min: 1, max: 900 }),
+    fc.integer({ min: 1, max: 900 }),
+  )
+  .map(([x, y, dx, dy]) => ({ d: `M${x} ${y}l${dx} ${dy}`, color: '#000000', width: 2 }))
 
 describe('the way of a hand', () => {
   it('goes through all strokes in turn without a leap, as long as they are and the ways between them', () => {
-    fc.assert(fc.property(fc.array(line, { minLength: 1, maxLength: 12 }), strokes => {
-      const drawing = handDrawing(strokes)
-      const drawn = strokes.reduce((sum, stroke) => sum + measurePath(stroke.d).length, 0)
-      expect(drawing.length).toBeGreaterThanOrEqual(drawn - 1e-6)
-      expect(drawing.length).toBeLessThanOrEqual(drawn + 200 * strokes.length)
-      const start = measurePath(strokes[0]!.d).at(0)
-      const end = measurePath(strokes.at(-1)!.d).at(1)
-      expect(handAt(drawing, 0)).toMatchObject({ x: start.x, y: start.y })
-      expect(handAt(drawing, drawing.length).x).toBeCloseTo(end.x, 6)
-      // On paper it goes as far as it says; above it a few times as fast, from one place to the next.
-      drawing.begins.forEach((begin, index) => {
-        const [a, b] = [handAt(drawing, begin - 1e-7), handAt(drawing, begin + 1e-7)]
-        if (index) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeLessThan(0.01)
-      })
-    }))
+    fc.assert(
+      fc.property(fc.array(line, { minLength: 1, maxLength: 12 }), strokes => {
+        const drawing = handDrawing(strokes)
+        const drawn = strokes.reduce((sum, stroke) => sum + measurePath(stroke.d).length, 0)
+        expect(drawing.length).toBeGreaterThanOrEqual(drawn - 1e-6)
+        expect(drawing.length).toBeLessThanOrEqual(drawn + 200 * strokes.length)
+        const start = measurePath(strokes[0]!.d).at(0)
+        const end = measurePath(strokes.at(-1)!.d).at(1)
+        expect(handAt(drawing, 0)).toMatchObject({ x: start.x, y: start.y })
+        expect(handAt(drawing, drawing.length).x).toBeCloseTo(end.x, 6)
+        // On paper it goes as far as it says; above it a few times as fast, from one place to the next.
+        drawing.begins.forEach((begin, index) => {
+          const [a, b] = [handAt(drawing, begin - 1e-7), handAt(drawing, begin + 1e-7)]
+          if (index) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeLessThan(0.01)
+        })
+      }),
+    )
   })
 
   it('parts a path where the pen is lifted, and draws nothing of what cannot be read', () => {
@@ -68,7 +96,10 @@ describe('drawing an element', () => {
     expect(entry.moves).toBeCloseTo(entry.cues[0]!.end, 6)
     expect(drawnAt(score, entry.moves).get('words')).toBeUndefined()
     // Twice as fast, half as long but for the colour.
-    expect(drawnSlide(words, { speed: 1600 }).score.beats.find(one => one.beat.id === 'b')!.moves - 0.7).toBeCloseTo((entry.moves - 0.7) / 2, 6)
+    expect(drawnSlide(words, { speed: 1600 }).score.beats.find(one => one.beat.id === 'b')!.moves - 0.7).toBeCloseTo(
+      (entry.moves - 0.7) / 2,
+      6,
+    )
   })
 
   it('draws lines first and colour after, with the nib where the last line ends', () => {
@@ -91,7 +122,13 @@ describe('drawing an element', () => {
   })
 
   it('writes words in reading order, each line from its beginning', () => {
-    const { score } = drawnSlide({ ...words, text: { type: 'doc', content: ['One two', 'Three'].map(text => ({ type: 'paragraph' as const, content: [{ type: 'text' as const, text }] })) } } as TextElement)
+    const { score } = drawnSlide({
+      ...words,
+      text: {
+        type: 'doc',
+        content: ['One two', 'Three'].map(text => ({ type: 'paragraph' as const, content: [{ type: 'text' as const, text }] })),
+      },
+    } as TextElement)
     const starts = score.tracks.get('words')!.drawing!.strokes.map(stroke => measurePath(stroke.d).at(0))
     expect(starts).toHaveLength(11)
     expect(starts.slice(1).every((point, index) => point.y > starts[index]!.y + 1 || point.x > starts[index]!.x)).toBe(true)
@@ -101,10 +138,28 @@ describe('drawing an element', () => {
     const { deck, slide } = drawnSlide(words)
     const colorOn = (hex: string) => {
       const grounded = applyChanges(deck, [{ do: 'set', table: 'slides', id: slide, fields: { ground: { hex } } }])
-      const shape = { id: 'icon', owner: slide, kind: 'icon', name: 'Icon', order: 'a5', icon: { view: [24, 24], paths: [{ d: 'M2 2L20 20', width: 2 }] }, box: { x: 0, y: 0, width: 100, height: 100, angle: 0 } } as unknown as Element
+      const shape = {
+        id: 'icon',
+        owner: slide,
+        kind: 'icon',
+        name: 'Icon',
+        order: 'a5',
+        icon: { view: [24, 24], paths: [{ d: 'M2 2L20 20', width: 2 }] },
+        box: { x: 0, y: 0, width: 100, height: 100, angle: 0 },
+      } as unknown as Element
       const seen = applyChanges(grounded, [{ do: 'put', table: 'elements', record: shape }])
       const elements = shownElements(seen, slide)
-      return ['words', 'icon'].map(id => [...new Set(handDrawingOf(seen, elements.find(element => element.id === id)!, context)!.strokes.map(stroke => stroke.color))]).concat([[themeSeen(seen, slide).palette.ink]])
+      return ['words', 'icon']
+        .map(id => [
+          ...new Set(
+            handDrawingOf(
+              seen,
+              elements.find(element => element.id === id)!,
+              context,
+            )!.strokes.map(stroke => stroke.color),
+          ),
+        ])
+        .concat([[themeSeen(seen, slide).palette.ink]])
     }
     for (const hex of ['#ffffff', '#0c1416']) {
       const [ofWords, ofIcon, ink] = colorOn(hex)
@@ -118,11 +173,41 @@ describe('drawing an element', () => {
     const box = { x: 0, y: 0, width: 400, height: 200, angle: 0 }
     const base = { owner: 'none', name: 'Quay', order: 'a0', box }
     expect(strokes({ ...base, id: 's', kind: 'shape', shape: 'rectangle', fill: { role: 'accent1' } })!.strokes).toHaveLength(1)
-    const chart = { kind: 'bar', table: seasons.id, across: null, height: null, aggregate: 'sum', order: 'data', lit: [], color: { role: 'accent1' }, litColor: { role: 'accent2' }, format: { decimals: 0, scale: 'none', prefix: '', suffix: '' }, labels: 'all', total: false } as const
-    const drawn = drawingOfElement(freshDeck(), { ...base, id: 'c', kind: 'chart', pinned: false, chart: { ...chart, lit: [] } }, null, timingContext.table, timingContext.measurer)!
+    const chart = {
+      kind: 'bar',
+      table: seasons.id,
+      across: null,
+      height: null,
+      aggregate: 'sum',
+      order: 'data',
+      lit: [],
+      color: { role: 'accent1' },
+      litColor: { role: 'accent2' },
+      format: { decimals: 0, scale: 'none', prefix: '', suffix: '' },
+      labels: 'all',
+      total: false,
+    } as const
+    const drawn = drawingOfElement(
+      freshDeck(),
+      { ...base, id: 'c', kind: 'chart', pinned: false, chart: { ...chart, lit: [] } },
+      null,
+      timingContext.table,
+      timingContext.measurer,
+    )!
     expect(drawn.marks.length).toBeGreaterThan(1)
-    expect(strokes({ ...base, id: 'c', kind: 'chart', chart: { ...chart, lit: [] } })!.strokes.length).toBeGreaterThanOrEqual(drawn.rules.length + drawn.marks.length + drawn.labels.length)
-    const picture = strokes({ id: 'p', owner: 'none', name: 'Quay', order: 'a0', kind: 'picture', media: 'a'.repeat(64), natural: { width: 1000, height: 500 }, box })
+    expect(strokes({ ...base, id: 'c', kind: 'chart', chart: { ...chart, lit: [] } })!.strokes.length).toBeGreaterThanOrEqual(
+      drawn.rules.length + drawn.marks.length + drawn.labels.length,
+    )
+    const picture = strokes({
+      id: 'p',
+      owner: 'none',
+      name: 'Quay',
+      order: 'a0',
+      kind: 'picture',
+      media: 'a'.repeat(64),
+      natural: { width: 1000, height: 500 },
+      box,
+    })
     expect(picture!.strokes.map(stroke => stroke.d)).toEqual(['M40 40L360 40', 'M360 160L40 160'])
     expect(picture!.within).toBeDefined()
     // One that nobody has traced yet has none, and comes all the same.
@@ -147,8 +232,14 @@ describe('drawing an element', () => {
     const { ink: recording, book } = recordedInk(ink)
     const { deck, slide } = drawnSlide(words)
     const first = compileSlide(deck, slide, { ...context, ink: recording }).tracks.get('words')!.drawing
-    expect(Object.values(book.words).flatMap(known => Object.keys(known)).sort()).toEqual(['Quay', 'and', 'boats'])
-    expect(compileSlide(deck, slide, { ...context, ink: inkOf(JSON.parse(JSON.stringify(book))) }).tracks.get('words')!.drawing).toEqual(first)
+    expect(
+      Object.values(book.words)
+        .flatMap(known => Object.keys(known))
+        .sort(),
+    ).toEqual(['Quay', 'and', 'boats'])
+    expect(compileSlide(deck, slide, { ...context, ink: inkOf(JSON.parse(JSON.stringify(book))) }).tracks.get('words')!.drawing).toEqual(
+      first,
+    )
   })
 })
 
@@ -169,7 +260,11 @@ describe('drawn without a ruler', () => {
 
 describe('the lines of a picture', () => {
   const painted = (width: number, height: number, dark: (x: number, y: number) => boolean): Pixels => ({
-    width, height, data: Array.from({ length: width * height }, (_, index) => (dark(index % width, Math.floor(index / width)) ? [30, 40, 50, 255] : [240, 240, 240, 255])).flat(),
+    width,
+    height,
+    data: Array.from({ length: width * height }, (_, index) =>
+      dark(index % width, Math.floor(index / width)) ? [30, 40, 50, 255] : [240, 240, 240, 255],
+    ).flat(),
   })
 
   it('lie along its edges, a few long ones', () => {
@@ -179,7 +274,14 @@ describe('the lines of a picture', () => {
     for (const path of traced.paths) {
       for (let at = 0; at <= 1; at += 0.1) {
         const { x, y } = measurePath(path).at(at)
-        const off = Math.min(...[[30, x], [90, x], [20, y], [60, y]].map(([edge, value]) => Math.abs(edge! - value!)))
+        const off = Math.min(
+          ...[
+            [30, x],
+            [90, x],
+            [20, y],
+            [60, y],
+          ].map(([edge, value]) => Math.abs(edge! - value!)),
+        )
         expect(off).toBeLessThan(3.5)
       }
     }
@@ -194,24 +296,48 @@ describe('the lines of a picture', () => {
 
   it('are one pixel wide once thinned, and hang together as before', () => {
     const [width, height] = [40, 20]
-    const bar = Uint8Array.from({ length: width * height }, (_, index) => Number(index % width > 4 && index % width < 35 && Math.floor(index / width) > 6 && Math.floor(index / width) < 13))
+    const bar = Uint8Array.from({ length: width * height }, (_, index) =>
+      Number(index % width > 4 && index % width < 35 && Math.floor(index / width) > 6 && Math.floor(index / width) < 13),
+    )
     const thin = thinned(bar, width, height)
-    const perColumn = Array.from({ length: width }, (_, x) => Array.from({ length: height }, (_, y) => thin[y * width + x]!).reduce((sum, one) => sum + one, 0))
+    const perColumn = Array.from({ length: width }, (_, x) =>
+      Array.from({ length: height }, (_, y) => thin[y * width + x]!).reduce((sum, one) => sum + one, 0),
+    )
     expect(Math.max(...perColumn)).toBe(1)
     expect(perColumn.slice(10, 30).every(count => count === 1)).toBe(true)
   })
 
   it('are drawn from where the hand is to the nearest, none left out', () => {
-    fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: 0, max: 99 }), fc.integer({ min: 0, max: 99 }), fc.integer({ min: 0, max: 99 }), fc.integer({ min: 0, max: 99 })), { maxLength: 20 }), raw => {
-      const lines = raw.map(([a, b, c, d]) => [[a, b], [c, d]] as [number, number][])
-      const made = inHandOrder(lines)
-      const key = (one: readonly (readonly number[])[]) => one.map(String).sort().join('|')
-      expect(made.map(key).sort()).toEqual(lines.map(key).sort())
-      made.slice(1).forEach((line, index) => {
-        const hand = made[index]!.at(-1)!
-        const way = (point: readonly number[]) => Math.hypot(point[0]! - hand[0], point[1]! - hand[1])
-        for (const later of made.slice(index + 1)) expect(way(line[0]!)).toBeLessThanOrEqual(Math.min(way(later[0]!), way(later.at(-1)!)) + 1e-9)
-      })
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.tuple(
+            fc.integer({ min: 0, max: 99 }),
+            fc.integer({ min: 0, max: 99 }),
+            fc.integer({ min: 0, max: 99 }),
+            fc.integer({ min: 0, max: 99 }),
+          ),
+          { maxLength: 20 },
+        ),
+        raw => {
+          const lines = raw.map(
+            ([a, b, c, d]) =>
+              [
+                [a, b],
+                [c, d],
+              ] as [number, number][],
+          )
+          const made = inHandOrder(lines)
+          const key = (one: readonly (readonly number[])[]) => one.map(String).sort().join('|')
+          expect(made.map(key).sort()).toEqual(lines.map(key).sort())
+          made.slice(1).forEach((line, index) => {
+            const hand = made[index]!.at(-1)!
+            const way = (point: readonly number[]) => Math.hypot(point[0]! - hand[0], point[1]! - hand[1])
+            for (const later of made.slice(index + 1))
+              expect(way(line[0]!)).toBeLessThanOrEqual(Math.min(way(later[0]!), way(later.at(-1)!)) + 1e-9)
+          })
+        },
+      ),
+    )
   })
 })

@@ -36,7 +36,7 @@ export const inkKey = (font: Omit<Font, 'size'>) => `${font.family}|${font.weigh
 export const inkOf = (book: InkBook): Ink => ({ word: (text, font) => book.words[inkKey(font)]?.[text], traced: hash => book.traced[hash] })
 
 /** Ink that writes down what it was asked for and knew. */
-export function recordedInk(ink: Ink): { ink: Ink, book: InkBook } {
+export function recordedInk(ink: Ink): { ink: Ink; book: InkBook } {
   const book: InkBook = { words: {}, traced: {} }
   return {
     book,

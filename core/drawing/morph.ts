@@ -14,10 +14,11 @@ const sampled = (d: string): Point[] => {
   })
 }
 /** Twice the area that points enclose; below 0 where they run the other way round. */
-const area = (points: readonly Point[]) => points.reduce((sum, [x, y], index) => {
-  const [nx, ny] = points[(index + 1) % points.length]!
-  return sum + x * ny - nx * y
-}, 0)
+const area = (points: readonly Point[]) =>
+  points.reduce((sum, [x, y], index) => {
+    const [nx, ny] = points[(index + 1) % points.length]!
+    return sum + x * ny - nx * y
+  }, 0)
 
 /** The points of an outline turned and begun so that they lie nearest to those of another. */
 function aligned(points: readonly Point[], to: readonly Point[]): readonly Point[] {
@@ -34,7 +35,7 @@ function aligned(points: readonly Point[], to: readonly Point[]): readonly Point
   return [...way.slice(best), ...way.slice(0, best)]
 }
 
-const known = new Map<string, { from: readonly Point[], to: readonly Point[] }>()
+const known = new Map<string, { from: readonly Point[]; to: readonly Point[] }>()
 const remembered = 60
 
 /** The outline at `share` (0 to 1) of the way from one closed outline to another, SVG path data; their first stretches count. */

@@ -26,7 +26,8 @@ export interface DrawingContext {
 /** How thick a line is where nothing says so, px of deck space. */
 const usualLine = 3
 
-const strokesOf = (d: string, color: string, width: number, covers?: string): HandStroke[] => stretchesOf(d).map(one => ({ d: one, color, width, ...(covers ? { covers } : {}) }))
+const strokesOf = (d: string, color: string, width: number, covers?: string): HandStroke[] =>
+  stretchesOf(d).map(one => ({ d: one, color, width, ...(covers ? { covers } : {}) }))
 
 /** The colour that a shape is drawn in: of its outline, else of its fill. */
 function lineColor(element: ShapeElement, palette: Palette): string {
@@ -35,7 +36,11 @@ function lineColor(element: ShapeElement, palette: Palette): string {
 }
 
 /** The path of a shape as the stage draws it, px from the top left of its box: the shape stands in by half its outline's width. */
-export function shapePath(element: ShapeElement & ShownElement): { outline: string, fill: string, marks: ReturnType<typeof drawnLine>['marks'] } {
+export function shapePath(element: ShapeElement & ShownElement): {
+  outline: string
+  fill: string
+  marks: ReturnType<typeof drawnLine>['marks']
+} {
   const { width, height } = element.box
   const rough = (d: string) => (element.rough ? roughPath(d, element.rough, element.id) : d)
   if (element.shape === 'line') {
@@ -58,18 +63,42 @@ function ofShape(element: ShapeElement & ShownElement, palette: Palette): HandSt
 function ofIcon(icon: DrawnIcon, color: string, place: Place, weight = 1): HandStroke[] {
   const scale = Math.min(place.width / icon.view[0], place.height / icon.view[1])
   const [x, y] = [place.x + (place.width - icon.view[0] * scale) / 2, place.y + (place.height - icon.view[1] * scale) / 2]
-  return icon.paths.flatMap(path => strokesOf(svgpath(path.d).scale(scale).translate(x, y).round(2).toString(), color, path.width ? path.width * weight * scale : usualLine))
+  return icon.paths.flatMap(path =>
+    strokesOf(
+      svgpath(path.d).scale(scale).translate(x, y).round(2).toString(),
+      color,
+      path.width ? path.width * weight * scale : usualLine,
+    ),
+  )
 }
 
 function ofFigure(deck: Deck, element: FigureElement & ShownElement): HandStroke[] {
   const theme = themeSeen(deck, element.owner)
-  const { parts, view: [left, top, width, height] } = drawFigure({ look: figureLook(element, theme), pose: element.pose }, theme.palette)
+  const {
+    parts,
+    view: [left, top, width, height],
+  } = drawFigure({ look: figureLook(element, theme), pose: element.pose }, theme.palette)
   const scale = Math.min(element.box.width / width, element.box.height / height)
-  const [x, y] = [(element.box.width - width * scale) / 2 - (element.facing === 'left' ? -(left + width) : left) * scale, element.box.height - (top + height) * scale]
+  const [x, y] = [
+    (element.box.width - width * scale) / 2 - (element.facing === 'left' ? -(left + width) : left) * scale,
+    element.box.height - (top + height) * scale,
+  ]
   const slide = slideOrStandIn(deck, element.owner)
   const paper = slide ? groundHex(deck, slide) : '#ffffff'
-  const place = (d: string) => svgpath(d).scale(element.facing === 'left' ? -scale : scale, scale).translate(x, y).round(2).toString()
-  return parts.flatMap(part => strokesOf(place(part.d), part.stroke?.color ?? '#26333a', Math.max(2, (part.stroke?.width ?? 0.35) * scale), part.fill === 'none' ? undefined : paper))
+  const place = (d: string) =>
+    svgpath(d)
+      .scale(element.facing === 'left' ? -scale : scale, scale)
+      .translate(x, y)
+      .round(2)
+      .toString()
+  return parts.flatMap(part =>
+    strokesOf(
+      place(part.d),
+      part.stroke?.color ?? '#26333a',
+      Math.max(2, (part.stroke?.width ?? 0.35) * scale),
+      part.fill === 'none' ? undefined : paper,
+    ),
+  )
 }
 
 function ofChart(deck: Deck, element: ChartElement & ShownElement, { ink, measurer, table }: DrawingContext): HandStroke[] {
@@ -78,17 +107,26 @@ function ofChart(deck: Deck, element: ChartElement & ShownElement, { ink, measur
   const theme = themeSeen(deck, element.owner)
   const spec = element.chart!
   const color = hexOf({ role: 'ink' }, theme.palette)
-  const label = (one: (typeof drawing.labels)[number]) => one.lines.flatMap((words, index) => {
-    const font = { family: theme.fonts.body, size: one.size, weight: one.weight, italic: false }
-    const baseline = one.y + (index - (one.lines.length - 1) / 2) * one.size * 1.25 + one.size * 0.35
-    const strokes = strokesOfWords(words, one.x - measurer.width(words, font) / 2, baseline, { ink, font, color, measurer })
-    return one.angle ? strokes.map(stroke => ({ ...stroke, d: svgpath(stroke.d).rotate(one.angle, one.x, one.y).round(2).toString() })) : strokes
-  })
+  const label = (one: (typeof drawing.labels)[number]) =>
+    one.lines.flatMap((words, index) => {
+      const font = { family: theme.fonts.body, size: one.size, weight: one.weight, italic: false }
+      const baseline = one.y + (index - (one.lines.length - 1) / 2) * one.size * 1.25 + one.size * 0.35
+      const strokes = strokesOfWords(words, one.x - measurer.width(words, font) / 2, baseline, { ink, font, color, measurer })
+      return one.angle
+        ? strokes.map(stroke => ({ ...stroke, d: svgpath(stroke.d).rotate(one.angle, one.x, one.y).round(2).toString() }))
+        : strokes
+    })
   return [
     ...drawing.rules.map(rule => ({ d: `M${rule.from} ${rule.y}L${rule.to} ${rule.y}`, color, width: 2 })),
     ...drawing.marks.flatMap((mark, index) => [
       // From the foot up, over, and down again, as one draws a bar.
-      { d: mark.negative ? `M${mark.x} ${mark.y}v${mark.height}h${mark.width}v${-mark.height}` : `M${mark.x} ${mark.y + mark.height}v${-mark.height}h${mark.width}v${mark.height}`, color: hexOf(mark.lit ? spec.litColor : spec.color, theme.palette), width: usualLine },
+      {
+        d: mark.negative
+          ? `M${mark.x} ${mark.y}v${mark.height}h${mark.width}v${-mark.height}`
+          : `M${mark.x} ${mark.y + mark.height}v${-mark.height}h${mark.width}v${mark.height}`,
+        color: hexOf(mark.lit ? spec.litColor : spec.color, theme.palette),
+        width: usualLine,
+      },
       ...drawing.labels.filter(one => one.mark === index).flatMap(label),
     ]),
     ...drawing.labels.filter(one => one.mark === null).flatMap(label),
@@ -97,13 +135,20 @@ function ofChart(deck: Deck, element: ChartElement & ShownElement, { ink, measur
 
 function ofDiagram(deck: Deck, element: DiagramElement & ShownElement, { ink, measurer }: DrawingContext): HandStroke[] {
   const drawing = drawDiagram(deck, element, measurer)
-  const painted = (shape: PaintedShape) => strokesOf(shape.d, (shape.stroke ?? shape.fill ?? '#26333a').slice(0, 7), shape.stroke ? shape.width : usualLine)
+  const painted = (shape: PaintedShape) =>
+    strokesOf(shape.d, (shape.stroke ?? shape.fill ?? '#26333a').slice(0, 7), shape.stroke ? shape.width : usualLine)
   return [
     ...drawing.back.flatMap(painted),
     ...drawing.items.flatMap(item => [
-      ...item.links.flatMap(painted), ...item.shapes.flatMap(painted),
+      ...item.links.flatMap(painted),
+      ...item.shapes.flatMap(painted),
       ...(item.icon ? ofIcon(item.icon.icon, item.icon.color, item.icon.place) : []),
-      ...item.texts.flatMap((text, index) => strokesOfText(deck, textOfDiagram(element, text, `${item.part}-${index}`), ink, measurer).map(stroke => ({ ...stroke, d: svgpath(stroke.d).translate(text.place.x, text.place.y).round(2).toString() }))),
+      ...item.texts.flatMap((text, index) =>
+        strokesOfText(deck, textOfDiagram(element, text, `${item.part}-${index}`), ink, measurer).map(stroke => ({
+          ...stroke,
+          d: svgpath(stroke.d).translate(text.place.x, text.place.y).round(2).toString(),
+        })),
+      ),
     ]),
   ]
 }
@@ -118,12 +163,21 @@ function ofTable(deck: Deck, element: TableElement & ShownElement, { ink, measur
   return layout.cells.flatMap(cell => {
     const font = { family, size: layout.size, weight: cell.kind === 'body' ? body.weight : Math.max(600, body.weight), italic: false }
     const foot = cell.column === 0 ? [{ d: `M${cell.x} ${cell.y + cell.height}H${element.box.width}`, color, width: 2 }] : []
-    return [...foot, ...cell.lines.flatMap((words, index) => {
-      const wide = measurer.width(words, font)
-      const room = cell.width - 2 * layout.pad.across
-      const x = cell.x + layout.pad.across + cell.shift + (cell.align === 'center' ? (room - wide) / 2 : cell.align === 'right' ? room - wide : 0)
-      return strokesOfWords(words, x, cell.y + cell.height / 2 + (index - (cell.lines.length - 1) / 2) * layout.size * 1.22 + layout.size * 0.34, { ink, font, color, measurer })
-    })]
+    return [
+      ...foot,
+      ...cell.lines.flatMap((words, index) => {
+        const wide = measurer.width(words, font)
+        const room = cell.width - 2 * layout.pad.across
+        const x =
+          cell.x + layout.pad.across + cell.shift + (cell.align === 'center' ? (room - wide) / 2 : cell.align === 'right' ? room - wide : 0)
+        return strokesOfWords(
+          words,
+          x,
+          cell.y + cell.height / 2 + (index - (cell.lines.length - 1) / 2) * layout.size * 1.22 + layout.size * 0.34,
+          { ink, font, color, measurer },
+        )
+      }),
+    ]
   })
 }
 
@@ -132,17 +186,30 @@ function ofPicture(element: PictureElement & ShownElement, color: string, ink: I
   if (!traced) return null
   const size = { width: element.box.width, height: element.box.height }
   const crop = element.natural && !element.logo ? cropOf(element.natural, size, viewOf(element)) : { x: 0, y: 0, ...size }
-  const strokes = traced.paths.map(d => ({ d: svgpath(d).scale(crop.width / traced.width, crop.height / traced.height).translate(crop.x, crop.y).round(1).toString(), color, width: 2.5 }))
+  const strokes = traced.paths.map(d => ({
+    d: svgpath(d)
+      .scale(crop.width / traced.width, crop.height / traced.height)
+      .translate(crop.x, crop.y)
+      .round(1)
+      .toString(),
+    color,
+    width: 2.5,
+  }))
   const frame = element.frame && !element.frame.words?.trim() ? outlineOf(element.frame, size) : `M0 0H${size.width}V${size.height}H0Z`
   // What lies wholly outside the frame nobody draws.
-  const seen = strokes.filter(({ d }) => d.slice(1).split('L').some(pair => {
-    const [x, y] = pair.split(' ').map(Number) as [number, number]
-    return x > 0 && y > 0 && x < size.width && y < size.height
-  }))
+  const seen = strokes.filter(({ d }) =>
+    d
+      .slice(1)
+      .split('L')
+      .some(pair => {
+        const [x, y] = pair.split(' ').map(Number) as [number, number]
+        return x > 0 && y > 0 && x < size.width && y < size.height
+      }),
+  )
   return handDrawing(seen, frame)
 }
 
-const known = new WeakMap<ShownElement, { parts: readonly unknown[], drawing: HandDrawing | null }>()
+const known = new WeakMap<ShownElement, { parts: readonly unknown[]; drawing: HandDrawing | null }>()
 
 /**
  * What a hand draws of an element, in the order of its strokes; null where there is nothing to draw, or not yet. Kept with the
@@ -151,7 +218,13 @@ const known = new WeakMap<ShownElement, { parts: readonly unknown[], drawing: Ha
 export function handDrawingOf(deck: Deck, element: ShownElement, context: DrawingContext): HandDrawing | null {
   const slide = slideOrStandIn(deck, element.owner)
   const table = (element.kind === 'chart' ? element.chart?.table : element.kind === 'table' ? element.table : null) ?? null
-  const parts = [context.ink, context.measurer, themeSeen(deck, element.owner), slide && groundHex(deck, slide), table === null ? null : context.table(table)]
+  const parts = [
+    context.ink,
+    context.measurer,
+    themeSeen(deck, element.owner),
+    slide && groundHex(deck, slide),
+    table === null ? null : context.table(table),
+  ]
   const last = known.get(element)
   if (last && parts.every((part, index) => part === last.parts[index])) return last.drawing
   const drawing = drawn(deck, element, context)
@@ -169,7 +242,13 @@ function drawn(deck: Deck, element: ShownElement, context: DrawingContext): Hand
 function strokesOfElement(deck: Deck, element: ShownElement, context: DrawingContext, palette: Palette): HandStroke[] {
   if (element.kind === 'text') return strokesOfText(deck, element, context.ink, context.measurer)
   if (element.kind === 'shape') return ofShape(element, palette)
-  if (element.kind === 'icon') return ofIcon(element.icon, hexOf(element.color ?? { role: 'ink' }, palette), { x: 0, y: 0, width: element.box.width, height: element.box.height }, element.weight)
+  if (element.kind === 'icon')
+    return ofIcon(
+      element.icon,
+      hexOf(element.color ?? { role: 'ink' }, palette),
+      { x: 0, y: 0, width: element.box.width, height: element.box.height },
+      element.weight,
+    )
   if (element.kind === 'figure') return ofFigure(deck, element)
   if (element.kind === 'chart') return ofChart(deck, element, context)
   if (element.kind === 'diagram') return ofDiagram(deck, element, context)

@@ -3,7 +3,7 @@ import { pointsAlong } from '../shapes'
 /** A path in deck space: its length, px, and where it is after a share of that, with its direction, degrees clockwise from rightwards. */
 export interface PathMeasure {
   length: number
-  at(share: number): { x: number, y: number, angle: number }
+  at(share: number): { x: number; y: number; angle: number }
 }
 
 const known = new Map<string, PathMeasure>()
@@ -17,7 +17,8 @@ export function measurePath(data: string): PathMeasure {
   if (made) return made
   const points = pointsAlong(data, pieces)
   const lengths = [0]
-  for (let index = 1; index < points.length; index++) lengths.push(lengths[index - 1]! + Math.hypot(points[index]![0] - points[index - 1]![0], points[index]![1] - points[index - 1]![1]))
+  for (let index = 1; index < points.length; index++)
+    lengths.push(lengths[index - 1]! + Math.hypot(points[index]![0] - points[index - 1]![0], points[index]![1] - points[index - 1]![1]))
   const length = lengths.at(-1) ?? 0
   made = {
     length,
@@ -35,7 +36,11 @@ export function measurePath(data: string): PathMeasure {
       const [from, to] = [points[low - 1]!, points[low]!]
       const piece = lengths[low]! - lengths[low - 1]! || 1
       const along = (wanted - lengths[low - 1]!) / piece
-      return { x: from[0] + (to[0] - from[0]) * along, y: from[1] + (to[1] - from[1]) * along, angle: (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI }
+      return {
+        x: from[0] + (to[0] - from[0]) * along,
+        y: from[1] + (to[1] - from[1]) * along,
+        angle: (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI,
+      }
     },
   }
   if (known.size >= remembered) known.clear()

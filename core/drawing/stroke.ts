@@ -69,8 +69,11 @@ export function handDrawing(strokes: readonly HandStroke[], within?: string): Ha
   return { strokes, begins, ends, length, ...(within ? { within } : {}) }
 }
 
-/** Where a hand is that has come some px through a drawing: the place of its nib, px, and the way it moves, degrees clockwise from rightwards. */
-export function handAt(drawing: HandDrawing, come: number): { x: number, y: number, angle: number } {
+/**
+ * Where a hand is that has come some px through a drawing: the place of its nib, px, and the way it moves, degrees clockwise from
+ * rightwards.
+ */
+export function handAt(drawing: HandDrawing, come: number): { x: number; y: number; angle: number } {
   const { strokes, begins, ends } = drawing
   if (!strokes.length) return { x: 0, y: 0, angle: 0 }
   let [low, high] = [0, strokes.length - 1]
@@ -80,9 +83,14 @@ export function handAt(drawing: HandDrawing, come: number): { x: number, y: numb
     else high = middle
   }
   const measure = measurePath(strokes[low]!.d)
-  if (come >= begins[low]! || low === 0) return measure.at(Math.min(1, Math.max(0, (come - begins[low]!) / (ends[low]! - begins[low]! || 1))))
+  if (come >= begins[low]! || low === 0)
+    return measure.at(Math.min(1, Math.max(0, (come - begins[low]!) / (ends[low]! - begins[low]! || 1))))
   const from = measurePath(strokes[low - 1]!.d).at(1)
   const to = measure.at(0)
   const share = (come - ends[low - 1]!) / (begins[low]! - ends[low - 1]! || 1)
-  return { x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share, angle: (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI }
+  return {
+    x: from.x + (to.x - from.x) * share,
+    y: from.y + (to.y - from.y) * share,
+    angle: (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI,
+  }
 }

@@ -1,7 +1,11 @@
 import type { Traced } from './ink'
 
 /** A picture as pixels: red, green, blue and opacity, 0 to 255 each, row by row. */
-export interface Pixels { width: number, height: number, data: ArrayLike<number> }
+export interface Pixels {
+  width: number
+  height: number
+  data: ArrayLike<number>
+}
 
 /** The share of a picture's pixels that are taken for edges, at most; and what an edge is at least, of a difference of 255. */
 const edges = { share: 0.1, least: 26, weak: 0.45 }
@@ -21,7 +25,8 @@ function smoothGrey({ width, height, data }: Pixels): Float32Array {
     // Rec. 709 luma.
     return 255 + (0.2126 * data[index * 4]! + 0.7152 * data[index * 4 + 1]! + 0.0722 * data[index * 4 + 2]! - 255) * alpha
   })
-  const blurred = (from: Float32Array, step: number, at: (index: number) => boolean) => from.map((value, index) => (at(index) ? (from[index - step]! + 2 * value + from[index + step]!) / 4 : value))
+  const blurred = (from: Float32Array, step: number, at: (index: number) => boolean) =>
+    from.map((value, index) => (at(index) ? (from[index - step]! + 2 * value + from[index + step]!) / 4 : value))
   const across = blurred(grey, 1, index => index % width > 0 && index % width < width - 1)
   return blurred(across, width, index => index >= width && index < width * (height - 1))
 }
@@ -68,7 +73,16 @@ export function thinned(set: Uint8Array, width: number, height: number): Uint8Ar
       const gone: number[] = []
       for (let index = width + 1; index < made.length - width - 1; index++) {
         if (!made[index]) continue
-        const [n, ne, e, se, s, sw, w, nw] = [made[index - width]!, made[index - width + 1]!, made[index + 1]!, made[index + width + 1]!, made[index + width]!, made[index + width - 1]!, made[index - 1]!, made[index - width - 1]!]
+        const [n, ne, e, se, s, sw, w, nw] = [
+          made[index - width]!,
+          made[index - width + 1]!,
+          made[index + 1]!,
+          made[index + width + 1]!,
+          made[index + width]!,
+          made[index + width - 1]!,
+          made[index - 1]!,
+          made[index - width - 1]!,
+        ]
         const ring = [n, ne, e, se, s, sw, w, nw]
         const count = ring.reduce((sum, one) => sum + one, 0)
         if (count < 2 || count > 6) continue
@@ -121,7 +135,8 @@ function simplified(points: readonly Point[], by: number): Point[] {
   return [...simplified(points.slice(0, where + 1), by).slice(0, -1), ...simplified(points.slice(where), by)]
 }
 
-const lengthOf = (points: readonly Point[]) => points.slice(1).reduce((sum, [x, y], index) => sum + Math.hypot(x - points[index]![0], y - points[index]![1]), 0)
+const lengthOf = (points: readonly Point[]) =>
+  points.slice(1).reduce((sum, [x, y], index) => sum + Math.hypot(x - points[index]![0], y - points[index]![1]), 0)
 
 /** Lines in the order of a hand: it begins at the top left, then takes the nearest end each time. */
 export function inHandOrder(lines: readonly (readonly Point[])[]): Point[][] {

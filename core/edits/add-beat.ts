@@ -2,7 +2,7 @@ import { beatsOf, type Change, type EditContext, type Beat, type Deck } from '..
 import { orderAt, type Id } from '../values'
 
 /** Puts a beat after another one of its slide (at the end where `after` is null). Its id is the first one asked for. */
-export function addBeat(deck: Deck, wish: { slide: Id, after: Id | null, start: Beat['start'] }, context: EditContext): Change[] {
+export function addBeat(deck: Deck, wish: { slide: Id; after: Id | null; start: Beat['start'] }, context: EditContext): Change[] {
   const beats = beatsOf(deck, wish.slide)
   const index = wish.after === null ? beats.length : beats.findIndex(beat => beat.id === wish.after) + 1
   const record: Beat = { id: context.id(), slide: wish.slide, order: orderAt(beats, index), start: wish.start, hold: { kind: 'reading' } }

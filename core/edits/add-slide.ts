@@ -13,13 +13,23 @@ export function fillPlaceholder(place: Element, owner: Id, id: Id): Element {
 }
 
 /** Puts a new slide of a layout after another slide, or first where `after` is null. Its id is the first one asked for. */
-export function addSlide(deck: Deck, wish: { after: Id | null, layout: Id }, context: EditContext): Change[] {
+export function addSlide(deck: Deck, wish: { after: Id | null; layout: Id }, context: EditContext): Change[] {
   const slides = slidesOf(deck)
   const index = wish.after === null ? 0 : slides.findIndex(slide => slide.id === wish.after) + 1
   const id = context.id()
   const before = slides[Math.max(0, index - 1)]
   return [
-    { do: 'put', table: 'slides', record: { id, order: orderAt(slides, index), layout: wish.layout, notes: '', ...(before?.transition ? { transition: before.transition } : {}) } },
+    {
+      do: 'put',
+      table: 'slides',
+      record: {
+        id,
+        order: orderAt(slides, index),
+        layout: wish.layout,
+        notes: '',
+        ...(before?.transition ? { transition: before.transition } : {}),
+      },
+    },
     { do: 'put', table: 'beats', record: { id: context.id(), slide: id, order: 'a0', start: 'advance', hold: { kind: 'reading' } } },
     ...elementsOf(deck, wish.layout)
       .filter(element => element.placeholder && element.kind !== 'group')

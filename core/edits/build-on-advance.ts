@@ -2,7 +2,14 @@ import { beatsOf, cuesOf, cuesOfElement, type Change, type EditContext, type Bea
 import { orderLast, ordersAt, type Id } from '../values'
 import { dropCues } from './remove-cues'
 
-type Wish = { element: Id, after: Id, count: number, by: 'paragraph' | 'line' | 'word' | 'mark' | 'item', cue: Pick<Cue, 'effect' | 'options' | 'duration' | 'easing'>, start: Beat['start'] }
+type Wish = {
+  element: Id
+  after: Id
+  count: number
+  by: 'paragraph' | 'line' | 'word' | 'mark' | 'item'
+  cue: Pick<Cue, 'effect' | 'options' | 'duration' | 'easing'>
+  start: Beat['start']
+}
 
 /**
  * Lets the parts of an element come in one by one, each in a beat of its own, the first in the beat that follows `after`.
@@ -12,7 +19,9 @@ type Wish = { element: Id, after: Id, count: number, by: 'paragraph' | 'line' | 
 export function buildOnAdvance(deck: Deck, wish: Wish, context: EditContext): Change[] {
   const after = deck.beats[wish.after]
   if (!after || wish.count < 1) return []
-  const entrances = cuesOfElement(deck, wish.element).filter(cue => cue.what === 'enter').map(cue => cue.id)
+  const entrances = cuesOfElement(deck, wish.element)
+    .filter(cue => cue.what === 'enter')
+    .map(cue => cue.id)
   const beats = beatsOf(deck, after.slide)
   const from = beats.indexOf(after) + 1
   const ready = beats.slice(from, from + wish.count)

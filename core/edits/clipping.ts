@@ -1,7 +1,17 @@
 import { z } from 'zod'
 import { movedBy, tidyBox } from '../place'
 import {
-  beatsOf, cuesOf, elementsOf, statesOf, cueSchema, elementSchema, stateSchema, type Change, type EditContext, type Cue, type Deck,
+  beatsOf,
+  cuesOf,
+  elementsOf,
+  statesOf,
+  cueSchema,
+  elementSchema,
+  stateSchema,
+  type Change,
+  type EditContext,
+  type Cue,
+  type Deck,
   type Element,
 } from '../model'
 import { groupsAround, withMembers, shownElements } from '../resolved'
@@ -25,15 +35,28 @@ export function clip(deck: Deck, ids: readonly Id[]): Clipping | null {
   const owner = ids.map(id => deck.elements[id]?.owner).find(found => found !== undefined)
   if (!owner) return null
   const wanted = new Set(withMembers(deck, ids))
-  const elements = shownElements(deck, owner, true).filter(element => wanted.has(element.id) && !element.pinned).map(({ pinned: _, placeholder: __, ...element }) => {
-    const { parent, ...rest } = element
-    const plain = element.kind === 'text' ? { match: undefined, joint: undefined, prompt: undefined } : {}
-    const made = { ...rest, ...plain, ...(parent && wanted.has(parent) ? { parent } : {}) }
-    return Object.fromEntries(Object.entries(made).filter(([, value]) => value !== undefined)) as Element
-  })
+  const elements = shownElements(deck, owner, true)
+    .filter(element => wanted.has(element.id) && !element.pinned)
+    .map(({ pinned: _, placeholder: __, ...element }) => {
+      const { parent, ...rest } = element
+      const plain = element.kind === 'text' ? { match: undefined, joint: undefined, prompt: undefined } : {}
+      const made = { ...rest, ...plain, ...(parent && wanted.has(parent) ? { parent } : {}) }
+      return Object.fromEntries(Object.entries(made).filter(([, value]) => value !== undefined)) as Element
+    })
   if (!elements.length) return null
-  const cues = beatsOf(deck, owner).flatMap((beat, index) => cuesOf(deck, beat.id).filter(cue => cue.element !== null && wanted.has(cue.element)).map(cue => ({ beat: index, cue })))
-  return { hailbank: 'clipping', version: 1, elements, cues, states: elements.flatMap(element => statesOf(deck, element.id)), size: deck.info.info!.size }
+  const cues = beatsOf(deck, owner).flatMap((beat, index) =>
+    cuesOf(deck, beat.id)
+      .filter(cue => cue.element !== null && wanted.has(cue.element))
+      .map(cue => ({ beat: index, cue })),
+  )
+  return {
+    hailbank: 'clipping',
+    version: 1,
+    elements,
+    cues,
+    states: elements.flatMap(element => statesOf(deck, element.id)),
+    size: deck.info.info!.size,
+  }
 }
 
 /** A line lets go of what did not come along. */
@@ -47,14 +70,29 @@ function heldOnly(element: Element, renamed: ReadonlyMap<Id, Id>): Element {
  * Puts a clipping onto a slide (or layout or master), in front of all, moved by an offset (px of deck space), under fresh
  * ids; beats that its motion needs and the slide lacks are added. The changes' first puts are the elements, back to front.
  */
-export function pasteClipping(deck: Deck, wish: { clipping: Clipping, owner: Id, offset?: { x: number, y: number }, parent?: Id, withMotion?: boolean }, context: EditContext): Change[] {
+export function pasteClipping(
+  deck: Deck,
+  wish: { clipping: Clipping; owner: Id; offset?: { x: number; y: number }; parent?: Id; withMotion?: boolean },
+  context: EditContext,
+): Change[] {
   const { clipping, owner, offset = { x: 0, y: 0 } } = wish
   const renamed = new Map(clipping.elements.map(element => [element.id, context.id()]))
   const orders = ordersAt(elementsOf(deck, owner), Infinity, clipping.elements.length)
   const changes: Change[] = clipping.elements.map((element, index): Change => {
     const { parent, ...rest } = heldOnly(element, renamed)
     const inGroup = parent && renamed.get(parent) ? { parent: renamed.get(parent)! } : wish.parent ? { parent: wish.parent } : {}
-    return { do: 'put', table: 'elements', record: { ...rest, ...inGroup, id: renamed.get(element.id)!, owner, order: orders[index]!, ...(element.box ? { box: tidyBox(movedBy(element.box, offset)) } : {}) } as Element }
+    return {
+      do: 'put',
+      table: 'elements',
+      record: {
+        ...rest,
+        ...inGroup,
+        id: renamed.get(element.id)!,
+        owner,
+        order: orders[index]!,
+        ...(element.box ? { box: tidyBox(movedBy(element.box, offset)) } : {}),
+      } as Element,
+    }
   })
   const states = new Map(clipping.states.map(state => [state.id, context.id()]))
   for (const state of clipping.states) {
@@ -65,7 +103,12 @@ export function pasteClipping(deck: Deck, wish: { clipping: Clipping, owner: Id,
   return [...changes, ...pasteCues(deck, clipping.cues, { owner, renamed, states }, context)]
 }
 
-function pasteCues(deck: Deck, cues: Clipping['cues'], to: { owner: Id, renamed: ReadonlyMap<Id, Id>, states: ReadonlyMap<Id, Id> }, context: EditContext): Change[] {
+function pasteCues(
+  deck: Deck,
+  cues: Clipping['cues'],
+  to: { owner: Id; renamed: ReadonlyMap<Id, Id>; states: ReadonlyMap<Id, Id> },
+  context: EditContext,
+): Change[] {
   const changes: Change[] = []
   const beats = [...beatsOf(deck, to.owner)]
   const ids = new Map(cues.map(({ cue }) => [cue.id, context.id()]))
@@ -73,7 +116,13 @@ function pasteCues(deck: Deck, cues: Clipping['cues'], to: { owner: Id, renamed:
   const lastOrder = new Map<Id, string>()
   for (const { beat: index, cue } of cues) {
     while (beats.length <= index) {
-      const beat = { id: context.id(), slide: to.owner, order: orderLast(beats), start: 'advance' as const, hold: { kind: 'reading' as const } }
+      const beat = {
+        id: context.id(),
+        slide: to.owner,
+        order: orderLast(beats),
+        start: 'advance' as const,
+        hold: { kind: 'reading' as const },
+      }
       beats.push(beat)
       changes.push({ do: 'put', table: 'beats', record: beat })
     }
@@ -82,8 +131,15 @@ function pasteCues(deck: Deck, cues: Clipping['cues'], to: { owner: Id, renamed:
     lastOrder.set(beat.id, order)
     const anchored = cue.anchor.to !== 'beat' && ids.has(cue.anchor.cue) && beatOf.get(cue.anchor.cue) === index
     const anchor: Cue['anchor'] = anchored && cue.anchor.to !== 'beat' ? { ...cue.anchor, cue: ids.get(cue.anchor.cue)! } : { to: 'beat' }
-    const options = typeof cue.options.state === 'string' && to.states.has(cue.options.state) ? { ...cue.options, state: to.states.get(cue.options.state)! } : cue.options
-    changes.push({ do: 'put', table: 'cues', record: { ...cue, id: ids.get(cue.id)!, beat: beat.id, element: to.renamed.get(cue.element!) ?? null, order, anchor, options } })
+    const options =
+      typeof cue.options.state === 'string' && to.states.has(cue.options.state)
+        ? { ...cue.options, state: to.states.get(cue.options.state)! }
+        : cue.options
+    changes.push({
+      do: 'put',
+      table: 'cues',
+      record: { ...cue, id: ids.get(cue.id)!, beat: beat.id, element: to.renamed.get(cue.element!) ?? null, order, anchor, options },
+    })
   }
   return changes.filter(change => change.do !== 'put' || change.table !== 'cues' || change.record.element !== null)
 }
@@ -96,4 +152,5 @@ export function pastedTops(deck: Deck, changes: readonly Change[]): Id[] {
 }
 
 /** Elements of a choice that stand in no other one of it: what is moved, copied and taken away as one. */
-export const topsOf = (deck: Deck, ids: readonly Id[]) => ids.filter(id => deck.elements[id] && !groupsAround(deck, id).some(group => ids.includes(group)))
+export const topsOf = (deck: Deck, ids: readonly Id[]) =>
+  ids.filter(id => deck.elements[id] && !groupsAround(deck, id).some(group => ids.includes(group)))

@@ -18,16 +18,32 @@ import { addVariant, setShows } from './variants'
 const slideOf = (deck: Deck) => Object.keys(deck.slides)[0]!
 const box = (x: number, y: number, width = 100, height = 80) => ({ x, y, width, height, angle: 0 })
 /** A deck with so many squares in a row on its slide. */
-function squares(count: number): { deck: Deck, ids: string[] } {
+function squares(count: number): { deck: Deck; ids: string[] } {
   let deck = freshDeck()
   const ids = Array.from({ length: count }, (_, index) => `s${index}`)
   ids.forEach((id, index) => {
-    deck = applyChanges(deck, addElement(deck, { element: { id, owner: slideOf(deck), kind: 'shape', name: `Square ${index}`, shape: 'rectangle', fill: { role: 'accent1' }, box: box(index * 150, 100) } as never }))
+    deck = applyChanges(
+      deck,
+      addElement(deck, {
+        element: {
+          id,
+          owner: slideOf(deck),
+          kind: 'shape',
+          name: `Square ${index}`,
+          shape: 'rectangle',
+          fill: { role: 'accent1' },
+          box: box(index * 150, 100),
+        } as never,
+      }),
+    )
   })
   return { deck, ids }
 }
 const after = (deck: Deck, changes: readonly Change[]) => applyChanges(deck, changes)
-const own = (deck: Deck, ids: readonly string[]) => elementsOf(deck, slideOf(deck)).filter(element => ids.includes(element.id)).map(element => element.id)
+const own = (deck: Deck, ids: readonly string[]) =>
+  elementsOf(deck, slideOf(deck))
+    .filter(element => ids.includes(element.id))
+    .map(element => element.id)
 
 describe('groups', () => {
   it('stand around their members, are pressed as one, and open again without moving anything', () => {
@@ -52,21 +68,44 @@ describe('groups', () => {
   })
 
   it('restacking puts parts just before or behind another, in their own order, in any arrangement', () => {
-    fc.assert(fc.property(fc.integer({ min: 3, max: 8 }), fc.nat(), fc.nat(), fc.constantFrom('front' as const, 'behind' as const), (count, a, b, where) => {
-      const { deck, ids } = squares(count)
-      const [moving, target] = [ids[a % count]!, ids[b % count]!]
-      fc.pre(moving !== target)
-      const order = own(after(deck, restackTo(deck, { elements: [moving], target, where })), ids)
-      expect(order.indexOf(moving) - order.indexOf(target)).toBe(where === 'front' ? 1 : -1)
-      expect(order.filter(id => id !== moving)).toEqual(ids.filter(id => id !== moving))
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 3, max: 8 }),
+        fc.nat(),
+        fc.nat(),
+        fc.constantFrom('front' as const, 'behind' as const),
+        (count, a, b, where) => {
+          const { deck, ids } = squares(count)
+          const [moving, target] = [ids[a % count]!, ids[b % count]!]
+          fc.pre(moving !== target)
+          const order = own(after(deck, restackTo(deck, { elements: [moving], target, where })), ids)
+          expect(order.indexOf(moving) - order.indexOf(target)).toBe(where === 'front' ? 1 : -1)
+          expect(order.filter(id => id !== moving)).toEqual(ids.filter(id => id !== moving))
+        },
+      ),
+    )
   })
 })
 
 describe('lines that hold on', () => {
   it('follow what they hold, and are let go of when it is taken away', () => {
     const { deck } = squares(2)
-    const held = after(deck, addElement(deck, { element: { id: 'line', owner: slideOf(deck), kind: 'shape', name: 'Line', shape: 'line', stroke: { color: { role: 'ink' }, width: 4 }, from: { element: 's0', side: 'right' }, to: { element: 's1', side: 'left' }, box: box(0, 0) } as never }))
+    const held = after(
+      deck,
+      addElement(deck, {
+        element: {
+          id: 'line',
+          owner: slideOf(deck),
+          kind: 'shape',
+          name: 'Line',
+          shape: 'line',
+          stroke: { color: { role: 'ink' }, width: 4 },
+          from: { element: 's0', side: 'right' },
+          to: { element: 's1', side: 'left' },
+          box: box(0, 0),
+        } as never,
+      }),
+    )
     expect(shownElement(held, 'line')!.box).toMatchObject({ x: 100, y: 140, width: 50 })
     const moved = after(held, placeElements(held, { boxes: { s1: box(800, 600) } }))
     const line = shownElement(moved, 'line')!.box
@@ -95,7 +134,14 @@ describe('what is copied', () => {
 
   it('as a look goes onto others of its kind whole, onto other kinds as far as they share it', () => {
     const { deck } = squares(2)
-    const dressed = after(deck, [{ do: 'set', table: 'elements', id: 's0', fields: { fill: { hex: '#aa3311' }, opacity: 0.5, shadow: { color: { role: 'ink' }, x: 0, y: 4, blur: 8 } } }])
+    const dressed = after(deck, [
+      {
+        do: 'set',
+        table: 'elements',
+        id: 's0',
+        fields: { fill: { hex: '#aa3311' }, opacity: 0.5, shadow: { color: { role: 'ink' }, x: 0, y: 4, blur: 8 } },
+      },
+    ])
     const put = after(dressed, putLook(dressed, { look: lookOf(dressed.elements.s0!), elements: ['s1'] }))
     expect(put.elements.s1).toMatchObject({ fill: { hex: '#aa3311' }, opacity: 0.5 })
     expect(put.elements.s1!.box).toEqual(deck.elements.s1!.box)
@@ -119,7 +165,12 @@ describe('variants', () => {
 describe('words through the deck', () => {
   const written = (lines: string[]) => {
     const deck = freshDeck()
-    return after(deck, addElement(deck, { element: { id: 't', owner: slideOf(deck), kind: 'text', name: 'Text', text: textOf(lines), box: box(0, 0, 600, 300) } as never }))
+    return after(
+      deck,
+      addElement(deck, {
+        element: { id: 't', owner: slideOf(deck), kind: 'text', name: 'Text', text: textOf(lines), box: box(0, 0, 600, 300) } as never,
+      }),
+    )
   }
   it('are found and replaced, told by capitals and whole words where wanted, and the count is told', () => {
     const deck = written(['Ferry and ferryman', 'The FERRY leaves'])
@@ -132,13 +183,26 @@ describe('words through the deck', () => {
   })
   it('replaced as plain text would be, whatever runs they stand in', () => {
     const runs = fc.array(fc.record({ text: fc.stringMatching(/^[ab ]{1,6}$/), bold: fc.boolean() }), { minLength: 1, maxLength: 6 })
-    fc.assert(fc.property(runs, fc.stringMatching(/^[ab]{1,3}$/), fc.stringMatching(/^[xyz]{0,4}$/), (list, words, by) => {
-      const deck = written(['x'])
-      const content = list.map(run => ({ type: 'text' as const, text: run.text, ...(run.bold ? { marks: [{ type: 'bold' as const }] } : {}) }))
-      const set = after(deck, [{ do: 'set', table: 'elements', id: 't', fields: { text: { type: 'doc', content: [{ type: 'paragraph', content }] } } }])
-      const made = after(set, replaceText(set, { words, by, exactCase: true, elements: ['t'] }).changes)
-      expect(plainText((made.elements.t as { text: never }).text)).toBe(list.map(run => run.text).join('').replaceAll(words, by))
-    }))
+    fc.assert(
+      fc.property(runs, fc.stringMatching(/^[ab]{1,3}$/), fc.stringMatching(/^[xyz]{0,4}$/), (list, words, by) => {
+        const deck = written(['x'])
+        const content = list.map(run => ({
+          type: 'text' as const,
+          text: run.text,
+          ...(run.bold ? { marks: [{ type: 'bold' as const }] } : {}),
+        }))
+        const set = after(deck, [
+          { do: 'set', table: 'elements', id: 't', fields: { text: { type: 'doc', content: [{ type: 'paragraph', content }] } } },
+        ])
+        const made = after(set, replaceText(set, { words, by, exactCase: true, elements: ['t'] }).changes)
+        expect(plainText((made.elements.t as { text: never }).text)).toBe(
+          list
+            .map(run => run.text)
+            .join('')
+            .replaceAll(words, by),
+        )
+      }),
+    )
   })
 })
 
@@ -147,7 +211,21 @@ describe('media in a deck', () => {
     const { deck } = squares(1)
     const [a, b] = ['a'.repeat(64), 'b'.repeat(64)]
     const shown = after(deck, [
-      { do: 'put', table: 'elements', record: { id: 'p', owner: slideOf(deck), kind: 'picture', name: 'P', order: 'a9', media: a, natural: { width: 10, height: 10 }, view: { x: 0.2, y: 0.3, zoom: 2 }, box: box(0, 0) } },
+      {
+        do: 'put',
+        table: 'elements',
+        record: {
+          id: 'p',
+          owner: slideOf(deck),
+          kind: 'picture',
+          name: 'P',
+          order: 'a9',
+          media: a,
+          natural: { width: 10, height: 10 },
+          view: { x: 0.2, y: 0.3, zoom: 2 },
+          box: box(0, 0),
+        },
+      },
       { do: 'set', table: 'elements', id: 's0', fields: { fill: { kind: 'picture', media: a, natural: { width: 10, height: 10 } } } },
     ])
     const made = after(shown, replaceMedia(shown, { from: a, to: b, natural: { width: 30, height: 20 } }))
@@ -165,7 +243,14 @@ describe('pieces', () => {
     const put = after(deck, putPiece(deck, { piece, owner: slideOf(deck), bound: true }, countingContext('p')))
     const group = put.elements['p-1']!
     expect(membersOf(put, group.id)).toHaveLength(2)
-    const moved = after(put, placeElements(put, { boxes: Object.fromEntries(membersOf(put, group.id).map(member => [member.id, { ...member.box!, x: member.box!.x + 500, y: member.box!.y + 300 }])) }))
+    const moved = after(
+      put,
+      placeElements(put, {
+        boxes: Object.fromEntries(
+          membersOf(put, group.id).map(member => [member.id, { ...member.box!, x: member.box!.x + 500, y: member.box!.y + 300 }]),
+        ),
+      }),
+    )
     const newer = { ...piece, version: 2, content: pieceOf(deck, ids)! }
     const renewed = after(moved, renewPiece(moved, { piece: newer }, countingContext('q')))
     expect(membersOf(renewed, group.id)).toHaveLength(3)

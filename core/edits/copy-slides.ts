@@ -1,9 +1,22 @@
 import {
-  beatsOf, cuesOf, elementsOf, layoutsOf, mastersOf, slidesOf, statesOf, type Change, type EditContext, type Deck, type Element,
+  beatsOf,
+  cuesOf,
+  elementsOf,
+  layoutsOf,
+  mastersOf,
+  slidesOf,
+  statesOf,
+  type Change,
+  type EditContext,
+  type Deck,
+  type Element,
 } from '../model'
 import { orderLast, ordersAt, type Id } from '../values'
 
-/** Copies every slide of `from` with what is its own, under fresh ids, at the orders given. `layoutOf` says which layout a copy takes. The first copy's id is the first one asked for. */
+/**
+ * Copies every slide of `from` with what is its own, under fresh ids, at the orders given. `layoutOf` says which layout a copy takes. The
+ * first copy's id is the first one asked for.
+ */
 export function copySlideRecords(from: Deck, orders: readonly string[], layoutOf: (layout: Id) => Id, context: EditContext): Change[] {
   const renamed = new Map<Id, Id>()
   const rename = (id: Id) => {
@@ -11,19 +24,25 @@ export function copySlideRecords(from: Deck, orders: readonly string[], layoutOf
     return renamed.get(id)!
   }
   return slidesOf(from).flatMap((slide, index) => {
-    const changes: Change[] = [{ do: 'put', table: 'slides', record: { ...slide, id: rename(slide.id), order: orders[index]!, layout: layoutOf(slide.layout) } }]
+    const changes: Change[] = [
+      { do: 'put', table: 'slides', record: { ...slide, id: rename(slide.id), order: orders[index]!, layout: layoutOf(slide.layout) } },
+    ]
     const own = new Set(elementsOf(from, slide.id).map(element => element.id))
     for (const element of elementsOf(from, slide.id)) {
       const parent = element.parent && own.has(element.parent) ? { parent: rename(element.parent) } : {}
       changes.push({ do: 'put', table: 'elements', record: { ...element, ...parent, id: rename(element.id), owner: rename(slide.id) } })
-      for (const state of statesOf(from, element.id)) changes.push({ do: 'put', table: 'states', record: { ...state, id: rename(state.id), element: rename(element.id) } })
+      for (const state of statesOf(from, element.id))
+        changes.push({ do: 'put', table: 'states', record: { ...state, id: rename(state.id), element: rename(element.id) } })
     }
     for (const beat of beatsOf(from, slide.id)) {
       changes.push({ do: 'put', table: 'beats', record: { ...beat, id: rename(beat.id), slide: rename(slide.id) } })
       for (const cue of cuesOf(from, beat.id)) {
         const element = cue.element !== null && own.has(cue.element) ? rename(cue.element) : cue.element
         const anchor = cue.anchor.to === 'beat' ? cue.anchor : { ...cue.anchor, cue: rename(cue.anchor.cue) }
-        const options = typeof cue.options.state === 'string' && from.states[cue.options.state] ? { ...cue.options, state: rename(cue.options.state) } : cue.options
+        const options =
+          typeof cue.options.state === 'string' && from.states[cue.options.state]
+            ? { ...cue.options, state: rename(cue.options.state) }
+            : cue.options
         changes.push({ do: 'put', table: 'cues', record: { ...cue, id: rename(cue.id), beat: rename(beat.id), element, anchor, options } })
       }
     }
@@ -36,7 +55,11 @@ function copyLayout(from: Deck, layout: Id, master: Id, order: string, id: Id, c
   const { without: _, ...record } = from.layouts[layout]!
   return [
     { do: 'put', table: 'layouts', record: { ...record, id, master, order } },
-    ...elementsOf(from, layout).map((element): Change => ({ do: 'put', table: 'elements', record: { ...element, id: context.id(), owner: id } as Element })),
+    ...elementsOf(from, layout).map((element): Change => ({
+      do: 'put',
+      table: 'elements',
+      record: { ...element, id: context.id(), owner: id } as Element,
+    })),
   ]
 }
 
@@ -45,7 +68,7 @@ function copyLayout(from: Deck, layout: Id, master: Id, order: string, id: Id, c
  * theme, and the layouts that it has of the same family; 'theirs': their master comes along with their theme, so that they
  * look as they did.
  */
-export function takeSlides(deck: Deck, wish: { from: Deck, after: Id | null, look: 'ours' | 'theirs' }, context: EditContext): Change[] {
+export function takeSlides(deck: Deck, wish: { from: Deck; after: Id | null; look: 'ours' | 'theirs' }, context: EditContext): Change[] {
   const { from } = wish
   const siblings = slidesOf(deck)
   const coming = slidesOf(from)
@@ -65,8 +88,13 @@ export function takeSlides(deck: Deck, wish: { from: Deck, after: Id | null, loo
     const id = context.id()
     masters.set(master.id, id)
     const theme = master.theme ?? from.theme.theme!
-    changes.push({ do: 'put', table: 'masters', record: { ...master, id, order: masterOrders[index]!, name: `${master.name} of ${from.info.info!.title}`.slice(0, 120), theme } })
-    for (const element of elementsOf(from, master.id)) changes.push({ do: 'put', table: 'elements', record: { ...element, id: context.id(), owner: id } as Element })
+    changes.push({
+      do: 'put',
+      table: 'masters',
+      record: { ...master, id, order: masterOrders[index]!, name: `${master.name} of ${from.info.info!.title}`.slice(0, 120), theme },
+    })
+    for (const element of elementsOf(from, master.id))
+      changes.push({ do: 'put', table: 'elements', record: { ...element, id: context.id(), owner: id } as Element })
   })
   const own = layoutsOf(deck)
   const firstMaster = mastersOf(deck)[0]?.id ?? ''

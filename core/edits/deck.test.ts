@@ -3,7 +3,17 @@ import { describe, expect, it } from 'vitest'
 import { setLayout } from '../layouts'
 import { anyDeck, beat, countingContext, cue, freshDeck, textElement } from '../testing'
 import {
-  applyChanges, beatsOf, cuesOf, elementsOf, formatVersion, mend, paragraphTexts, readDeck, slidesOf, textOf, type Deck,
+  applyChanges,
+  beatsOf,
+  cuesOf,
+  elementsOf,
+  formatVersion,
+  mend,
+  paragraphTexts,
+  readDeck,
+  slidesOf,
+  textOf,
+  type Deck,
   type TextElement,
 } from '../model'
 import { shownElements, styleOf } from '../resolved'
@@ -21,16 +31,20 @@ import { restack } from './restack'
 const deckWithSlides = (count: number) => {
   const context = countingContext('s')
   let deck = freshDeck()
-  for (let index = 0; index < count; index++) deck = applyChanges(deck, addSlide(deck, { after: slidesOf(deck).at(-1)!.id, layout: 'layout-list' }, context))
+  for (let index = 0; index < count; index++)
+    deck = applyChanges(deck, addSlide(deck, { after: slidesOf(deck).at(-1)!.id, layout: 'layout-list' }, context))
   return deck
 }
 
 describe('reading a deck', () => {
   it('reads what it wrote, for any deck', () => {
-    fc.assert(fc.property(anyDeck, deck => {
-      const read = readDeck(JSON.parse(JSON.stringify(deck)))
-      expect(read.ok && read.value.deck).toEqual(JSON.parse(JSON.stringify(deck)))
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(anyDeck, deck => {
+        const read = readDeck(JSON.parse(JSON.stringify(deck)))
+        expect(read.ok && read.value.deck).toEqual(JSON.parse(JSON.stringify(deck)))
+      }),
+      { numRuns: 40 },
+    )
   })
 
   it('brings a deck of the first format version up to today’s', () => {
@@ -45,7 +59,11 @@ describe('reading a deck', () => {
     ['what is no deck', [1, 2], /not a deck/],
     ['nothing', null, /not a deck/],
     ['a language that is none', { ...freshDeck(), info: { info: { ...freshDeck().info.info, language: 'not_one!' } } }, /no language tag/],
-    ['a record that is damaged', { ...freshDeck(), slides: { x: { id: 'x', order: 'a0', layout: 'layout-list', notes: 7 } } }, /damaged at slides › x › notes/],
+    [
+      'a record that is damaged',
+      { ...freshDeck(), slides: { x: { id: 'x', order: 'a0', layout: 'layout-list', notes: 7 } } },
+      /damaged at slides › x › notes/,
+    ],
     ['a record under another’s id', { ...freshDeck(), masters: { other: { id: 'master', order: 'a0', name: 'M' } } }, /masters › other/],
   ])('says in a sentence what is wrong with %s', (_, json, words) => {
     const read = readDeck(json)
@@ -55,42 +73,55 @@ describe('reading a deck', () => {
 
 describe('mending', () => {
   it('leaves a whole deck as it is, the very same object', () => {
-    fc.assert(fc.property(anyDeck, deck => {
-      expect(mend(deck).deck).toBe(deck)
-    }), { numRuns: 30 })
+    fc.assert(
+      fc.property(anyDeck, deck => {
+        expect(mend(deck).deck).toBe(deck)
+      }),
+      { numRuns: 30 },
+    )
   })
 
   it('leaves nothing that refers to what is gone, whichever records are lost, and then has nothing more to mend', () => {
-    fc.assert(fc.property(anyDeck, fc.array(fc.nat(200), { maxLength: 12 }), (deck, picks) => {
-      const all = (['slides', 'elements', 'beats', 'cues', 'layouts'] as const).flatMap(table => Object.keys(deck[table]).map(id => ({ do: 'drop' as const, table, id })))
-      const lost = applyChanges(deck, picks.map(pick => all[pick % all.length]!))
-      const { deck: whole } = mend(lost)
-      for (const found of Object.values(whole.cues)) {
-        expect(whole.beats[found.beat]).toBeDefined()
-        expect(whole.elements[found.element!]).toBeDefined()
-        if (found.anchor.to !== 'beat') expect(whole.cues[found.anchor.cue]?.beat).toBe(found.beat)
-      }
-      for (const slide of Object.values(whole.slides)) {
-        expect(whole.layouts[slide.layout]).toBeDefined()
-        expect(beatsOf(whole, slide.id).length).toBeGreaterThan(0)
-      }
-      expect(mend(whole).notes).toEqual([])
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(anyDeck, fc.array(fc.nat(200), { maxLength: 12 }), (deck, picks) => {
+        const all = (['slides', 'elements', 'beats', 'cues', 'layouts'] as const).flatMap(table =>
+          Object.keys(deck[table]).map(id => ({ do: 'drop' as const, table, id })),
+        )
+        const lost = applyChanges(
+          deck,
+          picks.map(pick => all[pick % all.length]!),
+        )
+        const { deck: whole } = mend(lost)
+        for (const found of Object.values(whole.cues)) {
+          expect(whole.beats[found.beat]).toBeDefined()
+          expect(whole.elements[found.element!]).toBeDefined()
+          if (found.anchor.to !== 'beat') expect(whole.cues[found.anchor.cue]?.beat).toBe(found.beat)
+        }
+        for (const slide of Object.values(whole.slides)) {
+          expect(whole.layouts[slide.layout]).toBeDefined()
+          expect(beatsOf(whole, slide.id).length).toBeGreaterThan(0)
+        }
+        expect(mend(whole).notes).toEqual([])
+      }),
+      { numRuns: 60 },
+    )
   })
 })
 
 describe('order', () => {
   it('puts a new thing exactly where it was asked for, again and again', () => {
-    fc.assert(fc.property(fc.array(fc.nat(30), { maxLength: 60 }), places => {
-      const list: { id: string, order: string }[] = []
-      const wanted: string[] = []
-      places.forEach((place, index) => {
-        const at = Math.min(place, list.length)
-        list.splice(at, 0, { id: `i${index}`, order: orderAt(list, at) })
-        wanted.splice(at, 0, `i${index}`)
-      })
-      expect([...list].sort((a, b) => (a.order < b.order ? -1 : 1)).map(item => item.id)).toEqual(wanted)
-    }))
+    fc.assert(
+      fc.property(fc.array(fc.nat(30), { maxLength: 60 }), places => {
+        const list: { id: string; order: string }[] = []
+        const wanted: string[] = []
+        places.forEach((place, index) => {
+          const at = Math.min(place, list.length)
+          list.splice(at, 0, { id: `i${index}`, order: orderAt(list, at) })
+          wanted.splice(at, 0, `i${index}`)
+        })
+        expect([...list].sort((a, b) => (a.order < b.order ? -1 : 1)).map(item => item.id)).toEqual(wanted)
+      }),
+    )
   })
 
   it('steps over siblings that two people gave the same place', () => {
@@ -101,33 +132,44 @@ describe('order', () => {
 
 describe('edits', () => {
   it('moves a slide and keeps the others in their order', () => {
-    fc.assert(fc.property(fc.nat(5), fc.nat(5), (from, to) => {
-      const deck = deckWithSlides(5)
-      const ids = slidesOf(deck).map(slide => slide.id)
-      const moved = slidesOf(applyChanges(deck, moveSlide(deck, { slide: ids[from]!, index: to }))).map(slide => slide.id)
-      const wanted = ids.filter((_, index) => index !== from)
-      wanted.splice(to, 0, ids[from]!)
-      expect(moved).toEqual(wanted)
-    }))
+    fc.assert(
+      fc.property(fc.nat(5), fc.nat(5), (from, to) => {
+        const deck = deckWithSlides(5)
+        const ids = slidesOf(deck).map(slide => slide.id)
+        const moved = slidesOf(applyChanges(deck, moveSlide(deck, { slide: ids[from]!, index: to }))).map(slide => slide.id)
+        const wanted = ids.filter((_, index) => index !== from)
+        wanted.splice(to, 0, ids[from]!)
+        expect(moved).toEqual(wanted)
+      }),
+    )
   })
 
   it('removes a slide with everything on it, and mending finds nothing left behind', () => {
-    fc.assert(fc.property(anyDeck, deck => {
-      const next = applyChanges(deck, removeSlides(deck, { slides: ['s0'] }))
-      expect(Object.values(next.elements).some(element => element.owner === 's0')).toBe(false)
-      expect(mend(next).notes).toEqual([])
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(anyDeck, deck => {
+        const next = applyChanges(deck, removeSlides(deck, { slides: ['s0'] }))
+        expect(Object.values(next.elements).some(element => element.owner === 's0')).toBe(false)
+        expect(mend(next).notes).toEqual([])
+      }),
+      { numRuns: 40 },
+    )
   })
 
   it('duplicates a slide so that the copy moves alike and shares no record', () => {
-    fc.assert(fc.property(anyDeck, deck => {
-      const next = applyChanges(deck, duplicateSlide(deck, { slide: 's0' }, countingContext('copy')))
-      const order = slidesOf(next).map(slide => slide.id)
-      expect(order[order.indexOf('s0') + 1]).toBe('copy-1')
-      const shape = (slide: string) => beatsOf(next, slide).map(item => cuesOf(next, item.id).map(({ what, effect, delay, duration }) => ({ what, effect, delay, duration })))
-      expect(shape('copy-1')).toEqual(shape('s0'))
-      expect(mend(next).notes).toEqual([])
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(anyDeck, deck => {
+        const next = applyChanges(deck, duplicateSlide(deck, { slide: 's0' }, countingContext('copy')))
+        const order = slidesOf(next).map(slide => slide.id)
+        expect(order[order.indexOf('s0') + 1]).toBe('copy-1')
+        const shape = (slide: string) =>
+          beatsOf(next, slide).map(item =>
+            cuesOf(next, item.id).map(({ what, effect, delay, duration }) => ({ what, effect, delay, duration })),
+          )
+        expect(shape('copy-1')).toEqual(shape('s0'))
+        expect(mend(next).notes).toEqual([])
+      }),
+      { numRuns: 40 },
+    )
   })
 
   it('removing an element takes its cues with it', () => {
@@ -165,10 +207,25 @@ describe('edits', () => {
       { do: 'put', table: 'elements', record: textElement('a', slide!.id, ['1', '2', '3']) },
       { do: 'put', table: 'beats', record: beat({ id: 'b2', slide: slide!.id, order: 'b00' }) },
     ])
-    const wish = { element: 'a', after: first!.id, count: 3, by: 'paragraph' as const, start: 'advance' as const, cue: { effect: 'fade', options: {}, duration: 0.5, easing: { kind: 'linear' as const } } }
+    const wish = {
+      element: 'a',
+      after: first!.id,
+      count: 3,
+      by: 'paragraph' as const,
+      start: 'advance' as const,
+      cue: { effect: 'fade', options: {}, duration: 0.5, easing: { kind: 'linear' as const } },
+    }
     const next = applyChanges(deck, buildOnAdvance(deck, wish, countingContext('x')))
     expect(beatsOf(next, slide!.id)).toHaveLength(4)
-    expect(beatsOf(next, slide!.id).flatMap(item => cuesOf(next, item.id)).map(item => item.parts?.range)).toEqual([{ from: 0, to: 0 }, { from: 1, to: 1 }, { from: 2, to: null }])
+    expect(
+      beatsOf(next, slide!.id)
+        .flatMap(item => cuesOf(next, item.id))
+        .map(item => item.parts?.range),
+    ).toEqual([
+      { from: 0, to: 0 },
+      { from: 1, to: 1 },
+      { from: 2, to: null },
+    ])
     const again = applyChanges(next, buildOnAdvance(next, wish, countingContext('y')))
     expect(Object.keys(again.cues)).toHaveLength(3)
     expect(beatsOf(again, slide!.id)).toHaveLength(4)
@@ -180,10 +237,18 @@ describe('edits', () => {
     const body = elementsOf(deck, slide.id).find(element => element.placeholder === 'body')!
     const written = applyChanges(deck, [{ do: 'set', table: 'elements', id: body.id, fields: { text: textOf(['kept']) } }])
     const charted = applyChanges(written, setLayout(written, { slide: slide.id, layout: 'layout-chart' }, countingContext('c')))
-    expect(elementsOf(charted, slide.id).map(element => element.placeholder).sort()).toEqual(['body', 'chart', 'title'])
+    expect(
+      elementsOf(charted, slide.id)
+        .map(element => element.placeholder)
+        .sort(),
+    ).toEqual(['body', 'chart', 'title'])
     expect(paragraphTexts((charted.elements[body.id] as TextElement).text)).toEqual(['kept'])
     const back = applyChanges(charted, setLayout(charted, { slide: slide.id, layout: 'layout-list' }, countingContext('d')))
-    expect(elementsOf(back, slide.id).map(element => element.placeholder).sort()).toEqual(['body', 'title'])
+    expect(
+      elementsOf(back, slide.id)
+        .map(element => element.placeholder)
+        .sort(),
+    ).toEqual(['body', 'title'])
   })
 
   it('restacks, and duplicates away from the placeholder', () => {
@@ -192,7 +257,10 @@ describe('edits', () => {
     const [back, front] = elementsOf(deck, slide.id)
     const swapped = applyChanges(deck, restack(deck, { element: back!.id, index: 1 }))
     expect(elementsOf(swapped, slide.id).map(element => element.id)).toEqual([front!.id, back!.id])
-    const copied = applyChanges(deck, duplicateElements(deck, { elements: [back!.id], slide: slide.id, offset: { x: 40, y: 40 } }, countingContext('n')))
+    const copied = applyChanges(
+      deck,
+      duplicateElements(deck, { elements: [back!.id], slide: slide.id, offset: { x: 40, y: 40 } }, countingContext('n')),
+    )
     const shown = shownElements(copied, slide.id)
     const [original, copy] = [shown.find(element => element.id === back!.id)!, shown.find(element => element.id === 'n-1')!]
     expect([copy.box.x - original.box.x, copy.box.y - original.box.y, copy.placeholder]).toEqual([40, 40, undefined])
@@ -200,15 +268,20 @@ describe('edits', () => {
 })
 
 describe('inheritance', () => {
-  const place = (deck: Deck) => shownElements(deck, slidesOf(deck)[1]!.id).find(element => element.placeholder === 'title') as TextElement & { box: { x: number } }
+  const place = (deck: Deck) =>
+    shownElements(deck, slidesOf(deck)[1]!.id).find(element => element.placeholder === 'title') as TextElement & { box: { x: number } }
 
   it('a slide’s element stands where its layout says, until it says otherwise, and again when it no longer does', () => {
     const deck = deckWithSlides(1)
     const title = place(deck)
     expect(title.box.x).toBe((deck.elements['layout-list-title'] as TextElement).box!.x)
-    const moved = applyChanges(deck, [{ do: 'set', table: 'elements', id: 'layout-list-title', fields: { box: { x: 300, y: 0, width: 500, height: 90, angle: 0 } } }])
+    const moved = applyChanges(deck, [
+      { do: 'set', table: 'elements', id: 'layout-list-title', fields: { box: { x: 300, y: 0, width: 500, height: 90, angle: 0 } } },
+    ])
     expect(place(moved).box.x).toBe(300)
-    const own = applyChanges(moved, [{ do: 'set', table: 'elements', id: title.id, fields: { box: { x: 7, y: 0, width: 500, height: 90, angle: 0 } } }])
+    const own = applyChanges(moved, [
+      { do: 'set', table: 'elements', id: title.id, fields: { box: { x: 7, y: 0, width: 500, height: 90, angle: 0 } } },
+    ])
     expect(place(own).box.x).toBe(7)
     expect(place(applyChanges(own, [{ do: 'set', table: 'elements', id: title.id, fields: { box: undefined } }])).box.x).toBe(300)
   })
@@ -216,7 +289,14 @@ describe('inheritance', () => {
   it('a change of a text style shows on every text of it', () => {
     const deck = deckWithSlides(1)
     const theme = deck.theme.theme!
-    const larger = applyChanges(deck, [{ do: 'set', table: 'theme', id: 'theme', fields: { textStyles: { ...theme.textStyles, heading: { ...theme.textStyles.heading!, size: 90 } } } }])
+    const larger = applyChanges(deck, [
+      {
+        do: 'set',
+        table: 'theme',
+        id: 'theme',
+        fields: { textStyles: { ...theme.textStyles, heading: { ...theme.textStyles.heading!, size: 90 } } },
+      },
+    ])
     expect(styleOf(larger, place(larger)).size).toBe(90)
   })
 

@@ -2,7 +2,10 @@ import { slidesOf, onlySlides, type Change, type EditContext, type Deck } from '
 import { ordersAt, type Id } from '../values'
 import { copySlideRecords } from './copy-slides'
 
-/** Puts copies of slides, with their elements and whole scores, right after the last of them. The first copy's id is the first one asked for. */
+/**
+ * Puts copies of slides, with their elements and whole scores, right after the last of them. The first copy's id is the first one asked
+ * for.
+ */
 export function duplicateSlides(deck: Deck, wish: { slides: readonly Id[] }, context: EditContext): Change[] {
   const slides = slidesOf(deck)
   const wanted = slides.filter(slide => wish.slides.includes(slide.id))
@@ -12,4 +15,5 @@ export function duplicateSlides(deck: Deck, wish: { slides: readonly Id[] }, con
 }
 
 /** Puts a copy of a slide right after it. The copy's id is the first one asked for. */
-export const duplicateSlide = (deck: Deck, wish: { slide: Id }, context: EditContext) => duplicateSlides(deck, { slides: [wish.slide] }, context)
+export const duplicateSlide = (deck: Deck, wish: { slide: Id }, context: EditContext) =>
+  duplicateSlides(deck, { slides: [wish.slide] }, context)

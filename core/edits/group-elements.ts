@@ -2,8 +2,11 @@ import { elementsOf, type Change, type EditContext, type Deck, type Element } fr
 import { membersOf } from '../resolved'
 import { orderAt, type Id } from '../values'
 
-/** Groups elements of one owner that stand side by side in the same group or in none. The group stands where the frontmost of them stood. Its id is the first one asked for; nothing where fewer than two would be in it. */
-export function groupElements(deck: Deck, wish: { elements: readonly Id[], name?: string }, context: EditContext): Change[] {
+/**
+ * Groups elements of one owner that stand side by side in the same group or in none. The group stands where the frontmost of them stood.
+ * Its id is the first one asked for; nothing where fewer than two would be in it.
+ */
+export function groupElements(deck: Deck, wish: { elements: readonly Id[]; name?: string }, context: EditContext): Change[] {
   const first = deck.elements[wish.elements[0] ?? '']
   if (!first) return []
   const parent = first.parent
@@ -14,7 +17,10 @@ export function groupElements(deck: Deck, wish: { elements: readonly Id[], name?
   const id = context.id()
   const order = orderAt(siblings, siblings.indexOf(chosen.at(-1)!) + 1)
   const group = { id, owner: first.owner, kind: 'group', name: wish.name ?? 'Group', order, ...(parent ? { parent } : {}) } as Element
-  return [{ do: 'put', table: 'elements', record: group }, ...chosen.map((element): Change => ({ do: 'set', table: 'elements', id: element.id, fields: { parent: id } }))]
+  return [
+    { do: 'put', table: 'elements', record: group },
+    ...chosen.map((element): Change => ({ do: 'set', table: 'elements', id: element.id, fields: { parent: id } })),
+  ]
 }
 
 /** Opens groups: what stood in them stands in what they stood in, where they stood. Cues of the groups go. */

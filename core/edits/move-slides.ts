@@ -2,7 +2,7 @@ import { slidesOf, type Change, type Deck } from '../model'
 import { ordersAt, type Id } from '../values'
 
 /** Moves slides, kept in their order, so that the first of them stands at `index` (0 first) among the others. */
-export function moveSlides(deck: Deck, wish: { slides: readonly Id[], index: number }): Change[] {
+export function moveSlides(deck: Deck, wish: { slides: readonly Id[]; index: number }): Change[] {
   const slides = slidesOf(deck)
   const wanted = new Set(wish.slides)
   const moving = slides.filter(slide => wanted.has(slide.id))
@@ -14,4 +14,4 @@ export function moveSlides(deck: Deck, wish: { slides: readonly Id[], index: num
 }
 
 /** Moves a slide so that it stands at `index` (0 first) among the others. */
-export const moveSlide = (deck: Deck, wish: { slide: Id, index: number }) => moveSlides(deck, { slides: [wish.slide], index: wish.index })
+export const moveSlide = (deck: Deck, wish: { slide: Id; index: number }) => moveSlides(deck, { slides: [wish.slide], index: wish.index })

@@ -10,7 +10,23 @@ export interface PickedLook {
 /** The fields of each kind that say how it looks. All kinds share the first. */
 const general = ['opacity', 'shadow'] as const
 const looks: Partial<Record<Element['kind'], readonly string[]>> = {
-  text: ['style', 'align', 'vertical', 'color', 'size', 'weight', 'family', 'lineHeight', 'letterSpacing', 'case', 'panel', 'outline', 'paint', 'columns', 'bullets'],
+  text: [
+    'style',
+    'align',
+    'vertical',
+    'color',
+    'size',
+    'weight',
+    'family',
+    'lineHeight',
+    'letterSpacing',
+    'case',
+    'panel',
+    'outline',
+    'paint',
+    'columns',
+    'bullets',
+  ],
   picture: ['frame', 'treatment', 'border'],
   shape: ['fill', 'stroke', 'ends', 'radius'],
   icon: ['color', 'weight'],
@@ -22,7 +38,10 @@ const looks: Partial<Record<Element['kind'], readonly string[]>> = {
 const value = (element: Element, field: string) => (element as unknown as Record<string, unknown>)[field]
 
 /** The look of an element. */
-export const lookOf = (element: Element): PickedLook => ({ kind: element.kind, fields: Object.fromEntries([...general, ...(looks[element.kind] ?? [])].map(field => [field, value(element, field)])) })
+export const lookOf = (element: Element): PickedLook => ({
+  kind: element.kind,
+  fields: Object.fromEntries([...general, ...(looks[element.kind] ?? [])].map(field => [field, value(element, field)])),
+})
 
 /** The plain colour that an element has, whatever kind it is. */
 function mainColor({ kind, fields }: PickedLook): unknown {
@@ -31,15 +50,18 @@ function mainColor({ kind, fields }: PickedLook): unknown {
 }
 
 /** Puts a look on elements: all of it on those of its kind, on others what they share with it, and its colour. */
-export function putLook(deck: Deck, wish: { look: PickedLook, elements: readonly Id[] }): Change[] {
+export function putLook(deck: Deck, wish: { look: PickedLook; elements: readonly Id[] }): Change[] {
   return wish.elements.flatMap((id): Change[] => {
     const element = deck.elements[id]
     if (!element) return []
     const same = element.kind === wish.look.kind
-    const fields: Record<string, unknown> = same ? { ...wish.look.fields } : Object.fromEntries(general.map(field => [field, wish.look.fields[field]]))
+    const fields: Record<string, unknown> = same
+      ? { ...wish.look.fields }
+      : Object.fromEntries(general.map(field => [field, wish.look.fields[field]]))
     const color = mainColor(wish.look)
     if (!same && color) {
-      if (element.kind === 'shape') Object.assign(fields, element.shape === 'line' ? { stroke: { ...(element.stroke ?? { width: 6 }), color } } : { fill: color })
+      if (element.kind === 'shape')
+        Object.assign(fields, element.shape === 'line' ? { stroke: { ...(element.stroke ?? { width: 6 }), color } } : { fill: color })
       else if (element.kind === 'text' || element.kind === 'icon') fields.color = color
     }
     return [{ do: 'set', table: 'elements', id, fields }]

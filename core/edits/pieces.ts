@@ -23,23 +23,52 @@ const cornerOf = (clipping: Clipping) => {
 
 /** What is kept as a piece: the parts as they stand, a bound group as what is in it. */
 export function pieceOf(deck: Deck, ids: readonly Id[]): Clipping | null {
-  const opened = ids.flatMap(id => { const element = deck.elements[id]; return element?.kind === 'group' && element.piece ? membersOf(deck, id).map(member => member.id) : [id] })
+  const opened = ids.flatMap(id => {
+    const element = deck.elements[id]
+    return element?.kind === 'group' && element.piece ? membersOf(deck, id).map(member => member.id) : [id]
+  })
   const clipping = clip(deck, opened)
-  return clipping && { ...clipping, elements: clipping.elements.map(element => (element.kind === 'group' && element.piece ? (({ piece: _, ...rest }) => rest)(element) : element)) }
+  return (
+    clipping && {
+      ...clipping,
+      elements: clipping.elements.map(element =>
+        element.kind === 'group' && element.piece ? (({ piece: _, ...rest }) => rest)(element) : element,
+      ),
+    }
+  )
 }
 
-/** Puts a piece onto a slide, in front: free, as parts of its own; or bound, as a group that follows the piece. The changes' elements that stand in no other are what was put. */
-export function putPiece(deck: Deck, wish: { piece: Piece, owner: Id, bound: boolean }, context: EditContext): Change[] {
+/**
+ * Puts a piece onto a slide, in front: free, as parts of its own; or bound, as a group that follows the piece. The changes' elements that
+ * stand in no other are what was put.
+ */
+export function putPiece(deck: Deck, wish: { piece: Piece; owner: Id; bound: boolean }, context: EditContext): Change[] {
   if (!wish.bound) return pasteClipping(deck, { clipping: wish.piece.content, owner: wish.owner }, context)
   const id = context.id()
-  const group: GroupElement = { id, owner: wish.owner, kind: 'group', name: wish.piece.name, order: orderLast(elementsOf(deck, wish.owner)), piece: { id: wish.piece.id, version: wish.piece.version } }
+  const group: GroupElement = {
+    id,
+    owner: wish.owner,
+    kind: 'group',
+    name: wish.piece.name,
+    order: orderLast(elementsOf(deck, wish.owner)),
+    piece: { id: wish.piece.id, version: wish.piece.version },
+  }
   const put: Change = { do: 'put', table: 'elements', record: group }
   return [put, ...pasteClipping(applyChanges(deck, [put]), { clipping: wish.piece.content, owner: wish.owner, parent: id }, context)]
 }
 
-/** Lets bound groups show the newest version of their piece: what was in them goes, the new parts stand where the group began. Their own place, order and motion stay. */
-export function renewPiece(deck: Deck, wish: { piece: Piece, groups?: readonly Id[] }, context: EditContext): Change[] {
-  const bound = Object.values(deck.elements).filter((element): element is GroupElement => element.kind === 'group' && element.piece?.id === wish.piece.id && element.piece.version !== wish.piece.version && (!wish.groups || wish.groups.includes(element.id)))
+/**
+ * Lets bound groups show the newest version of their piece: what was in them goes, the new parts stand where the group began. Their own
+ * place, order and motion stay.
+ */
+export function renewPiece(deck: Deck, wish: { piece: Piece; groups?: readonly Id[] }, context: EditContext): Change[] {
+  const bound = Object.values(deck.elements).filter(
+    (element): element is GroupElement =>
+      element.kind === 'group' &&
+      element.piece?.id === wish.piece.id &&
+      element.piece.version !== wish.piece.version &&
+      (!wish.groups || wish.groups.includes(element.id)),
+  )
   const corner = cornerOf(wish.piece.content)
   let at = deck
   const made: Change[] = []
@@ -52,7 +81,18 @@ export function renewPiece(deck: Deck, wish: { piece: Piece, groups?: readonly I
     const boxes = shownElements(at, group.owner, true).flatMap(element => (leaves.has(element.id) ? [element.box] : []))
     const before = boxes.length ? boundsOf(...boxes) : { left: corner.x, top: corner.y }
     const old = withMembers(at, [group.id]).filter(id => id !== group.id)
-    take(pasteClipping(at, { clipping: wish.piece.content, owner: group.owner, parent: group.id, offset: { x: before.left - corner.x, y: before.top - corner.y } }, context))
+    take(
+      pasteClipping(
+        at,
+        {
+          clipping: wish.piece.content,
+          owner: group.owner,
+          parent: group.id,
+          offset: { x: before.left - corner.x, y: before.top - corner.y },
+        },
+        context,
+      ),
+    )
     take(dropElements(at, old))
     take([{ do: 'set', table: 'elements', id: group.id, fields: { piece: { id: wish.piece.id, version: wish.piece.version } } }])
   }

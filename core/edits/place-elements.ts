@@ -2,12 +2,25 @@ import { tidyBox } from '../place'
 import type { Change, Deck } from '../model'
 import type { Box, Id } from '../values'
 
-/** Gives elements their boxes, px of deck space to a hundredth, and what of them is mirrored. Locked ones stay. A group has no box of its own: place what stands in it. */
-export function placeElements(deck: Deck, wish: { boxes: Readonly<Record<Id, Box>>, flips?: Readonly<Record<Id, { across: boolean, down: boolean }>> }): Change[] {
+/**
+ * Gives elements their boxes, px of deck space to a hundredth, and what of them is mirrored. Locked ones stay. A group has no box of its
+ * own: place what stands in it.
+ */
+export function placeElements(
+  deck: Deck,
+  wish: { boxes: Readonly<Record<Id, Box>>; flips?: Readonly<Record<Id, { across: boolean; down: boolean }>> },
+): Change[] {
   return Object.entries(wish.boxes).flatMap(([id, box]): Change[] => {
     const element = deck.elements[id]
     if (!element || element.locked || element.kind === 'group') return []
     const flip = wish.flips?.[id]
-    return [{ do: 'set', table: 'elements', id, fields: { box: tidyBox(box), ...(flip ? { flip: flip.across || flip.down ? flip : undefined } : {}) } }]
+    return [
+      {
+        do: 'set',
+        table: 'elements',
+        id,
+        fields: { box: tidyBox(box), ...(flip ? { flip: flip.across || flip.down ? flip : undefined } : {}) },
+      },
+    ]
   })
 }

@@ -21,7 +21,7 @@ export function slidesWithin(deck: Deck, slide: Id, reach: TransitionReach): Id[
 }
 
 /** Lets slides come as one of them comes. */
-export function putTransition(deck: Deck, wish: { like: Id, reach: TransitionReach }): Change[] {
+export function putTransition(deck: Deck, wish: { like: Id; reach: TransitionReach }): Change[] {
   const { transition } = deck.slides[wish.like] ?? {}
   return slidesWithin(deck, wish.like, wish.reach)
     .filter(id => JSON.stringify(deck.slides[id]!.transition) !== JSON.stringify(transition))

@@ -11,11 +11,16 @@ export function removeSlides(deck: Deck, wish: { slides: readonly Id[] }): Chang
   for (const sound of Object.values(deck.sounds)) {
     if (!gone.has(sound.fromSlide) && !gone.has(sound.untilSlide)) continue
     const span = order.slice(order.indexOf(sound.fromSlide), order.indexOf(sound.untilSlide) + 1).filter(id => !gone.has(id))
-    changes.push(span.length ? { do: 'set', table: 'sounds', id: sound.id, fields: { fromSlide: span[0], untilSlide: span.at(-1) } } : drop('sounds', sound.id))
+    changes.push(
+      span.length
+        ? { do: 'set', table: 'sounds', id: sound.id, fields: { fromSlide: span[0], untilSlide: span.at(-1) } }
+        : drop('sounds', sound.id),
+    )
   }
   for (const id of gone) {
     for (const beat of beatsOf(deck, id)) changes.push(...cuesOf(deck, beat.id).map(cue => drop('cues', cue.id)), drop('beats', beat.id))
-    for (const element of elementsOf(deck, id)) changes.push(...statesOf(deck, element.id).map(state => drop('states', state.id)), drop('elements', element.id))
+    for (const element of elementsOf(deck, id))
+      changes.push(...statesOf(deck, element.id).map(state => drop('states', state.id)), drop('elements', element.id))
     changes.push(drop('slides', id))
   }
   return changes

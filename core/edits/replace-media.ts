@@ -1,7 +1,10 @@
 import { tableNames, type Change, type Deck } from '../model'
 import type { Id } from '../values'
 
-interface Natural { width: number, height: number }
+interface Natural {
+  width: number
+  height: number
+}
 
 /** A value with one media file in place of another, its own size with it; the very same value where it names it nowhere. */
 function swapped(value: unknown, from: string, to: string, natural: Natural | null): unknown {
@@ -19,11 +22,13 @@ function swapped(value: unknown, from: string, to: string, natural: Natural | nu
 }
 
 /** Puts one media file in the place of another wherever the deck shows it; all else stays. `natural` is the new one's own size. */
-export function replaceMedia(deck: Deck, wish: { from: string, to: string, natural: Natural | null }): Change[] {
-  return tableNames.flatMap(table => Object.values(deck[table]).flatMap((record): Change[] => {
-    const made = swapped(record, wish.from, wish.to, wish.natural) as typeof record
-    if (made === record) return []
-    const fields = Object.fromEntries(Object.entries(made).filter(([key, value]) => (record as Record<string, unknown>)[key] !== value))
-    return [{ do: 'set', table, id: record.id as Id, fields }]
-  }))
+export function replaceMedia(deck: Deck, wish: { from: string; to: string; natural: Natural | null }): Change[] {
+  return tableNames.flatMap(table =>
+    Object.values(deck[table]).flatMap((record): Change[] => {
+      const made = swapped(record, wish.from, wish.to, wish.natural) as typeof record
+      if (made === record) return []
+      const fields = Object.fromEntries(Object.entries(made).filter(([key, value]) => (record as Record<string, unknown>)[key] !== value))
+      return [{ do: 'set', table, id: record.id as Id, fields }]
+    }),
+  )
 }

@@ -30,11 +30,15 @@ export function findText(deck: Deck, search: TextSearch): TextMatch[] {
   const pattern = patternOf(search)
   if (!pattern) return []
   const places = new Map(slidesOf(deck).map((slide, index) => [slide.id, index]))
-  return Object.values(deck.elements).flatMap((element): TextMatch[] => {
-    if (!hasText(element)) return []
-    const count = element.text.content.reduce((sum, paragraph) => sum + [...lineOf(paragraph).matchAll(pattern)].length, 0)
-    return count ? [{ element: element.id, slide: deck.slides[element.owner] ? element.owner : null, count, text: plainText(element.text) }] : []
-  }).sort((a, b) => (places.get(a.slide ?? '') ?? Infinity) - (places.get(b.slide ?? '') ?? Infinity))
+  return Object.values(deck.elements)
+    .flatMap((element): TextMatch[] => {
+      if (!hasText(element)) return []
+      const count = element.text.content.reduce((sum, paragraph) => sum + [...lineOf(paragraph).matchAll(pattern)].length, 0)
+      return count
+        ? [{ element: element.id, slide: deck.slides[element.owner] ? element.owner : null, count, text: plainText(element.text) }]
+        : []
+    })
+    .sort((a, b) => (places.get(a.slide ?? '') ?? Infinity) - (places.get(b.slide ?? '') ?? Infinity))
 }
 
 const lineOf = (paragraph: Paragraph) => (paragraph.content ?? []).map(node => (node.type === 'text' ? node.text : '\n')).join('')
@@ -48,7 +52,8 @@ function replaced(paragraph: Paragraph, pattern: RegExp, by: string): Paragraph 
   const made: Inline[] = []
   const put = (node: Inline) => {
     const last = made.at(-1)
-    if (node.type === 'text' && last?.type === 'text' && JSON.stringify(last.marks ?? []) === JSON.stringify(node.marks ?? [])) made[made.length - 1] = { ...last, text: last.text + node.text }
+    if (node.type === 'text' && last?.type === 'text' && JSON.stringify(last.marks ?? []) === JSON.stringify(node.marks ?? []))
+      made[made.length - 1] = { ...last, text: last.text + node.text }
     else made.push(node)
   }
   let at = 0
@@ -77,13 +82,18 @@ function replaced(paragraph: Paragraph, pattern: RegExp, by: string): Paragraph 
 }
 
 /** Replaces words in all texts, or in some; the texts' marks stay. Answers with the changes and how many places they touch. */
-export function replaceText(deck: Deck, wish: TextSearch & { by: string, elements?: readonly Id[] }): { changes: Change[], count: number } {
+export function replaceText(deck: Deck, wish: TextSearch & { by: string; elements?: readonly Id[] }): { changes: Change[]; count: number } {
   const pattern = patternOf(wish)
   const matches = findText(deck, wish).filter(match => !wish.elements || wish.elements.includes(match.element))
   if (!pattern) return { changes: [], count: 0 }
   const changes = matches.map((match): Change => {
     const element = deck.elements[match.element] as Element & { text: TextDoc }
-    return { do: 'set', table: 'elements', id: element.id, fields: { text: { type: 'doc', content: element.text.content.map(paragraph => replaced(paragraph, pattern, wish.by)) } } }
+    return {
+      do: 'set',
+      table: 'elements',
+      id: element.id,
+      fields: { text: { type: 'doc', content: element.text.content.map(paragraph => replaced(paragraph, pattern, wish.by)) } },
+    }
   })
   return { changes, count: matches.reduce((sum, match) => sum + match.count, 0) }
 }

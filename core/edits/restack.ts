@@ -6,15 +6,18 @@ import { orderAt, ordersAt, type Id } from '../values'
 const siblingsOf = (deck: Deck, element: Element) => elementsOf(deck, element.owner).filter(other => other.parent === element.parent)
 
 /** Moves an element among its siblings, so that it stands at `index` from the back (0 is the backmost). */
-export function restack(deck: Deck, wish: { element: Id, index: number }): Change[] {
+export function restack(deck: Deck, wish: { element: Id; index: number }): Change[] {
   const element = deck.elements[wish.element]
   if (!element) return []
   const others = siblingsOf(deck, element).filter(other => other.id !== element.id)
   return [{ do: 'set', table: 'elements', id: element.id, fields: { order: orderAt(others, wish.index) } }]
 }
 
-/** Moves elements, in the order in which they are stacked, to just in front of or behind another one, into the group that it stands in; `into` puts them at the front of a group. */
-export function restackTo(deck: Deck, wish: { elements: readonly Id[], target: Id, where: 'front' | 'behind' | 'into' }): Change[] {
+/**
+ * Moves elements, in the order in which they are stacked, to just in front of or behind another one, into the group that it stands in;
+ * `into` puts them at the front of a group.
+ */
+export function restackTo(deck: Deck, wish: { elements: readonly Id[]; target: Id; where: 'front' | 'behind' | 'into' }): Change[] {
   const target = deck.elements[wish.target]
   if (!target || wish.elements.includes(target.id)) return []
   const into = wish.where === 'into' && target.kind === 'group'

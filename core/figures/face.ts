@@ -1,5 +1,9 @@
 /** How a face moves with a voice, 0 to 1 each: how far the mouth is open, how high the brows are, how far the eyes are open. */
-export interface Face { mouth: number, brows: number, eyes: number }
+export interface Face {
+  mouth: number
+  brows: number
+  eyes: number
+}
 
 export const restingFace: Face = { mouth: 0, brows: 0, eyes: 1 }
 
@@ -20,5 +24,9 @@ export function faceAt(loudness: (secondsBefore: number) => number): Face {
   let silent = 0
   while (silent < blink && loudness(silent) < pause) silent += 0.02
   const closing = silent > 0 && silent < blink && loudness(silent) >= pause ? Math.abs(1 - (2 * silent) / blink) : 1
-  return { mouth: Math.min(1, Math.max(0, ((now + before) / 2 - pause) / (1 - pause)) ** 0.7), brows: Math.min(1, mean * 1.4), eyes: closing }
+  return {
+    mouth: Math.min(1, Math.max(0, ((now + before) / 2 - pause) / (1 - pause)) ** 0.7),
+    brows: Math.min(1, mean * 1.4),
+    eyes: closing,
+  }
 }

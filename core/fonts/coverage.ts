@@ -20,9 +20,13 @@ function spansIn(words: string): Spans {
 export const covers = (family: FontFamily, codePoint: number) => holds(spansIn(heldSpans[family.family] ?? ''), codePoint)
 
 const behind = fallbackFonts.map(font => ({ family: font.family, parts: font.parts.map(part => spansOfRange(part.range)) }))
-/** The family behind all others that draws a code point which a text's own does not have; undefined where none has it, and a box is drawn. */
+/**
+ * The family behind all others that draws a code point which a text's own does not have; undefined where none has it, and a box is drawn.
+ */
 export const standInFor = (codePoint: number): string | undefined =>
-  (covers(byName.get('Hanken Grotesk')!, codePoint) ? 'Hanken Grotesk' : behind.find(font => font.parts.some(spans => holds(spans, codePoint)))?.family)
+  covers(byName.get('Hanken Grotesk')!, codePoint)
+    ? 'Hanken Grotesk'
+    : behind.find(font => font.parts.some(spans => holds(spans, codePoint)))?.family
 
 /** What is drawn by no glyph of its own: blanks, marks of format and of composition, and what chooses how the letter before it is drawn. */
 const passed = /[\p{Cc}\p{Cf}\p{Mn}\p{Variation_Selector}\p{Emoji_Modifier}\s]/u
@@ -37,7 +41,9 @@ export interface LettersMissing {
   boxes: string[]
 }
 
-/** The letters of a text that its family lacks. `own`: packed spans of a family of one's own; without them nothing is said of such a family. */
+/**
+ * The letters of a text that its family lacks. `own`: packed spans of a family of one's own; without them nothing is said of such a family.
+ */
 export function missingLetters(text: string, name: string, own?: string): LettersMissing {
   const family = byName.get(name)
   const made: LettersMissing = { stoodIn: [], boxes: [] }
@@ -60,7 +66,14 @@ export function familyWith(letters: readonly string[], like: string): FontFamily
 }
 
 const scripts: Readonly<Record<string, string>> = {
-  'latin': 'Latin', 'cyrillic': 'Cyrillic', 'greek': 'Greek', 'vietnamese': 'Vietnamese', 'arabic': 'Arabic', 'hebrew': 'Hebrew', 'devanagari': 'Devanagari', 'thai': 'Thai',
+  latin: 'Latin',
+  cyrillic: 'Cyrillic',
+  greek: 'Greek',
+  vietnamese: 'Vietnamese',
+  arabic: 'Arabic',
+  hebrew: 'Hebrew',
+  devanagari: 'Devanagari',
+  thai: 'Thai',
 }
 /** The scripts that a family covers, in words. */
 export const scriptsOf = (family: FontFamily) => family.subsets.flatMap(subset => (scripts[subset] ? [scripts[subset]] : []))

@@ -10,4 +10,11 @@ export interface FontFamily {
   subsets: readonly string[]
 }
 
-export const fontKinds: Readonly<Record<FontFamily['kind'], string>> = { sans: 'Without serifs', serif: 'With serifs', slab: 'Slab serifs', mono: 'Fixed width', display: 'For titles', hand: 'By hand' }
+export const fontKinds: Readonly<Record<FontFamily['kind'], string>> = {
+  sans: 'Without serifs',
+  serif: 'With serifs',
+  slab: 'Slab serifs',
+  mono: 'Fixed width',
+  display: 'For titles',
+  hand: 'By hand',
+}

@@ -1,6 +1,18 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { covers, fallbackFonts, familyOfFont, familyWith, fontFamilies, fontPairs, holds, missingLetters, packSpans, standInFor, unpackSpans } from './index'
+import {
+  covers,
+  fallbackFonts,
+  familyOfFont,
+  familyWith,
+  fontFamilies,
+  fontPairs,
+  holds,
+  missingLetters,
+  packSpans,
+  standInFor,
+  unpackSpans,
+} from './index'
 
 describe('the families that ship', () => {
   it('are at least 36, of every kind, and all pairs are made of them', () => {
@@ -11,7 +23,9 @@ describe('the families that ship', () => {
   })
 
   it('each hold the letters of English, German and French, as their files say', () => {
-    for (const family of fontFamilies) for (const letter of 'AZaz09äöüßéèçñ.,;:!?–“”') expect([family.family, letter, covers(family, letter.codePointAt(0)!)]).toEqual([family.family, letter, true])
+    for (const family of fontFamilies)
+      for (const letter of 'AZaz09äöüßéèçñ.,;:!?–“”')
+        expect([family.family, letter, covers(family, letter.codePointAt(0)!)]).toEqual([family.family, letter, true])
   })
 })
 
@@ -40,13 +54,21 @@ describe('letters that a family lacks', () => {
 })
 
 it('code points are packed and unpacked whole, whatever they are', () => {
-  fc.assert(fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 0x10ffff }), { maxLength: 200 }), fc.array(fc.integer({ min: 0, max: 0x10ffff }), { maxLength: 50 }), (points, others) => {
-    const spans = unpackSpans(packSpans(points))
-    for (const point of points) expect(holds(spans, point)).toBe(true)
-    for (const point of others) expect(holds(spans, point)).toBe(points.includes(point))
-  }))
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(fc.integer({ min: 0, max: 0x10ffff }), { maxLength: 200 }),
+      fc.array(fc.integer({ min: 0, max: 0x10ffff }), { maxLength: 50 }),
+      (points, others) => {
+        const spans = unpackSpans(packSpans(points))
+        for (const point of points) expect(holds(spans, point)).toBe(true)
+        for (const point of others) expect(holds(spans, point)).toBe(points.includes(point))
+      },
+    ),
+  )
 })
 
 it('what stands behind all families never draws plain Latin letters, which each has of its own', () => {
-  for (const font of fallbackFonts) for (const part of font.parts) expect(Math.min(...part.range.split(',').map(span => Number.parseInt(span.slice(2), 16)))).toBeGreaterThan(0xff)
+  for (const font of fallbackFonts)
+    for (const part of font.parts)
+      expect(Math.min(...part.range.split(',').map(span => Number.parseInt(span.slice(2), 16)))).toBeGreaterThan(0xff)
 })

@@ -1,5 +1,5 @@
 /** Families that go together: for titles, for running text, for numbers; and what they are like. */
-export const fontPairs: readonly { label: string, display: string, body: string, mono: string }[] = [
+export const fontPairs: readonly { label: string; display: string; body: string; mono: string }[] = [
   { label: 'Lively and clear', display: 'Bricolage Grotesque', body: 'Hanken Grotesk', mono: 'Spline Sans Mono' },
   { label: 'Calm and even', display: 'Inter', body: 'Inter', mono: 'JetBrains Mono' },
   { label: 'Warm and bookish', display: 'Fraunces', body: 'Source Serif 4', mono: 'Source Code Pro' },

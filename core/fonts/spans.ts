@@ -2,20 +2,27 @@
 export type Spans = readonly (readonly [from: number, to: number])[]
 
 /** The spans of code points that a CSS unicode-range names. */
-export const spansOfRange = (range: string): Spans => range.split(',').filter(Boolean).map(part => {
-  const [from, to] = part.trim().replace(/^U\+/i, '').split('-')
-  return [Number.parseInt(from!, 16), Number.parseInt(to ?? from!, 16)] as const
-})
+export const spansOfRange = (range: string): Spans =>
+  range
+    .split(',')
+    .filter(Boolean)
+    .map(part => {
+      const [from, to] = part.trim().replace(/^U\+/i, '').split('-')
+      return [Number.parseInt(from!, 16), Number.parseInt(to ?? from!, 16)] as const
+    })
 
 /** Spans as they are written by `packSpans`. */
 export function unpackSpans(words: string): Spans {
   let at = 0
-  return words.split(' ').filter(Boolean).map(word => {
-    const [distance, length = '0'] = word.split('+')
-    const from = at + Number.parseInt(distance!, 36)
-    at = from + Number.parseInt(length, 36)
-    return [from, at] as const
-  })
+  return words
+    .split(' ')
+    .filter(Boolean)
+    .map(word => {
+      const [distance, length = '0'] = word.split('+')
+      const from = at + Number.parseInt(distance!, 36)
+      at = from + Number.parseInt(length, 36)
+      return [from, at] as const
+    })
 }
 
 /** Code points as short as they can be written: spans as “distance from the end of the last+length”, in base 36, parted by blanks. */

@@ -4,7 +4,8 @@ import type { DrawnIcon } from '../model'
 /** A shape of an SVG by its tag, with its attributes. */
 export type SvgShape = readonly [tag: string, attributes: Readonly<Record<string, string>>]
 
-const number = (value: string | undefined, otherwise = 0) => (Number.isFinite(Number.parseFloat(value ?? '')) ? Number.parseFloat(value!) : otherwise)
+const number = (value: string | undefined, otherwise = 0) =>
+  Number.isFinite(Number.parseFloat(value ?? '')) ? Number.parseFloat(value!) : otherwise
 
 /** The points of a polygon or polyline. */
 function pointsOf(text: string | undefined): string {
@@ -46,12 +47,18 @@ export interface Painted {
 }
 
 /** A drawing in one colour from painted shapes; null where nothing is left to draw. Paths are rounded to a thousandth of a unit. */
-export function drawnIconOf(name: string, view: readonly [x: number, y: number, width: number, height: number], shapes: readonly Painted[]): DrawnIcon | null {
+export function drawnIconOf(
+  name: string,
+  view: readonly [x: number, y: number, width: number, height: number],
+  shapes: readonly Painted[],
+): DrawnIcon | null {
   const paths: DrawnIcon['paths'] = []
   for (const { shape, transform, filled, line } of shapes) {
     const data = pathOfShape(shape)
     if (!data || (!filled && !line)) continue
-    const path = svgpath(transform ? svgpath(data).transform(transform).toString() : data).translate(-view[0], -view[1]).round(3)
+    const path = svgpath(transform ? svgpath(data).transform(transform).toString() : data)
+      .translate(-view[0], -view[1])
+      .round(3)
     const d = path.toString()
     if (d.length > 20_000 || !/^[MmLlHhVvCcSsQqTtAaZz0-9eE.,+\-\s]+$/.test(d)) continue
     if (filled) paths.push({ d })

@@ -7,7 +7,8 @@ export interface IconEntry {
 const plain = (words: string) => words.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '')
 
 /** How well one asked word fits one word of an icon: the very word, its beginning, or within it. */
-const fit = (asked: string, word: string) => (word === asked ? 3 : word.startsWith(asked) ? 2 : asked.length > 2 && word.includes(asked) ? 1 : 0)
+const fit = (asked: string, word: string) =>
+  word === asked ? 3 : word.startsWith(asked) ? 2 : asked.length > 2 && word.includes(asked) ? 1 : 0
 
 /** A word in the singular too, as English forms it, so that “boats” finds “boat”. */
 const forms = (word: string) => (word.length > 3 && word.endsWith('s') ? [word, word.slice(0, -1)] : [word])
@@ -17,9 +18,12 @@ const forms = (word: string) => (word.length > 3 && word.endsWith('s') ? [word, 
  * names before long ones. All of them where nothing is asked.
  */
 export function findIcons<E extends IconEntry>(entries: readonly E[], words: string): E[] {
-  const asked = plain(words).split(/[^\p{L}\p{N}]+/u).filter(Boolean).map(forms)
+  const asked = plain(words)
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(Boolean)
+    .map(forms)
   if (!asked.length) return [...entries]
-  const found: { entry: E, rank: number }[] = []
+  const found: { entry: E; rank: number }[] = []
   for (const entry of entries) {
     const name = entry.name.split('-')
     let rank = 0

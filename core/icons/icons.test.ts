@@ -4,7 +4,12 @@ import { findSigns, symbols } from '../signs'
 import { drawnIconOf, findIcons, pathOfShape } from './index'
 
 describe('icons', () => {
-  const entries = [{ name: 'ship', words: ['boat', 'sea', 'ferry'] }, { name: 'ship-off', words: ['boat', 'no'] }, { name: 'anchor', words: ['harbour', 'boat'] }, { name: 'friendship', words: ['people'] }]
+  const entries = [
+    { name: 'ship', words: ['boat', 'sea', 'ferry'] },
+    { name: 'ship-off', words: ['boat', 'no'] },
+    { name: 'anchor', words: ['harbour', 'boat'] },
+    { name: 'friendship', words: ['people'] },
+  ]
   it('are found by name before meaning, whole words before parts, in the plural too', () => {
     expect(findIcons(entries, 'ship').map(entry => entry.name)).toEqual(['ship', 'ship-off', 'friendship'])
     expect(findIcons(entries, 'boats').map(entry => entry.name)).toContain('anchor')
@@ -13,19 +18,25 @@ describe('icons', () => {
     expect(findIcons(entries, 'zzz')).toEqual([])
   })
   it('are read from every basic shape of SVG, with their transforms, in a view that begins at nought', () => {
-    const icon = drawnIconOf('own', [10, 10, 20, 20], [
-      { shape: ['circle', { cx: '20', cy: '20', r: '5' }], filled: true, line: 0 },
-      { shape: ['rect', { x: '0', y: '0', width: '10', height: '4', rx: '1' }], transform: 'translate(10 10)', filled: false, line: 2 },
-      { shape: ['line', { x1: '10', y1: '10', x2: '30', y2: '30' }], filled: false, line: 1 },
-      { shape: ['text', {}], filled: true, line: 0 },
-    ])!
+    const icon = drawnIconOf(
+      'own',
+      [10, 10, 20, 20],
+      [
+        { shape: ['circle', { cx: '20', cy: '20', r: '5' }], filled: true, line: 0 },
+        { shape: ['rect', { x: '0', y: '0', width: '10', height: '4', rx: '1' }], transform: 'translate(10 10)', filled: false, line: 2 },
+        { shape: ['line', { x1: '10', y1: '10', x2: '30', y2: '30' }], filled: false, line: 1 },
+        { shape: ['text', {}], filled: true, line: 0 },
+      ],
+    )!
     expect(drawnIconSchema.parse(icon)).toEqual(icon)
     expect(icon.view).toEqual([20, 20])
     expect(icon.paths).toHaveLength(3)
     expect(icon.paths[1]).toMatchObject({ width: 2 })
     expect(icon.paths[1]!.d).toMatch(/^M1 0/)
     expect(pathOfShape(['polygon', { points: '0,0 4 0 4,4' }])).toBe('M0 0L4 0L4 4Z')
-    expect(JSON.stringify(drawnIconOf('broken', [0, 0, 24, 24], [{ shape: ['path', { d: 'M0 0L4 4"><script>' }], filled: true, line: 0 }]))).not.toContain('script')
+    expect(
+      JSON.stringify(drawnIconOf('broken', [0, 0, 24, 24], [{ shape: ['path', { d: 'M0 0L4 4"><script>' }], filled: true, line: 0 }])),
+    ).not.toContain('script')
     expect(drawnIconOf('empty', [0, 0, 24, 24], [{ shape: ['path', {}], filled: true, line: 0 }])).toBeNull()
   })
 })

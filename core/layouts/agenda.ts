@@ -15,7 +15,8 @@ export function agendaLines(deck: Deck, slide: Id, from: NonNullable<Slide['agen
 }
 
 /** What an agenda is made from unless chosen: the chapters where there are two or more. */
-export const agendaSource = (deck: Deck): NonNullable<Slide['agenda']> => (slidesOf(deck).filter(slide => slide.chapter).length > 1 ? 'chapters' : 'slides')
+export const agendaSource = (deck: Deck): NonNullable<Slide['agenda']> =>
+  slidesOf(deck).filter(slide => slide.chapter).length > 1 ? 'chapters' : 'slides'
 
 /** Brings every agenda of a deck up to date; nothing where all are. */
 export function settleAgendas(deck: Deck, context: EditContext): Change[] {
@@ -35,7 +36,7 @@ export function settleAgendas(deck: Deck, context: EditContext): Change[] {
 }
 
 /** Lets a slide's items be the deck's chapters or slides; null leaves the words as they are, to be written by hand. */
-export function setAgenda(deck: Deck, wish: { slide: Id, from: Slide['agenda'] | null }, context: EditContext): Change[] {
+export function setAgenda(deck: Deck, wish: { slide: Id; from: Slide['agenda'] | null }, context: EditContext): Change[] {
   const set = setFields(deck, { table: 'slides', id: wish.slide, fields: { agenda: wish.from ?? undefined } })
   return [...set, ...settleAgendas(applyChanges(deck, set), context)]
 }

@@ -21,7 +21,9 @@ const standing = (deck: Deck, slide: string) => {
   const score = compileSlide(deck, slide, timingContext)
   return score.beats.map((beat, index) => {
     const frame = frameAt(score, { beat: index, seconds: beat.moves + 0.01 })
-    return elementsOf(deck, slide).filter(element => itemPlace(element.placeholder)?.slot === 'lead').map(element => frame.elements.get(element.id)?.whole.visible ?? true)
+    return elementsOf(deck, slide)
+      .filter(element => itemPlace(element.placeholder)?.slot === 'lead')
+      .map(element => frame.elements.get(element.id)?.whole.visible ?? true)
   })
 }
 
@@ -29,8 +31,17 @@ describe('how items come in', () => {
   it('on advance: one more in each beat, all of its parts with it', () => {
     const { deck, slide } = built('cards-row', 'advance')
     expect(buildOf(deck, slide)).toBe('advance')
-    expect(standing(deck, slide)).toEqual([[false, false, false], [true, false, false], [true, true, false], [true, true, true]])
-    expect(beatsOf(deck, slide).slice(1).every(beat => cuesOf(deck, beat.id).length >= 3)).toBe(true)
+    expect(standing(deck, slide)).toEqual([
+      [false, false, false],
+      [true, false, false],
+      [true, true, false],
+      [true, true, true],
+    ])
+    expect(
+      beatsOf(deck, slide)
+        .slice(1)
+        .every(beat => cuesOf(deck, beat.id).length >= 3),
+    ).toBe(true)
   })
 
   it('one after the other within the opening beat, or all at once without a cue', () => {
@@ -41,21 +52,31 @@ describe('how items come in', () => {
     expect(Object.keys(none.cues)).toEqual([])
   })
 
-  it.each(['cards-row', 'list', 'steps-row', 'tree-down', 'numbered'])('is kept by %s when the layout changes to another and back', family => {
-    const { deck, slide } = built(family, 'advance')
-    for (const other of ['lead-rows', 'list', 'timeline-column']) {
-      const there = applyChanges(deck, layOut(deck, { slide, family: familyNamed(other)! }, context))
-      expect(buildOf(there, slide)).toBe('advance')
-      expect(beatsOf(there, slide)).toHaveLength(4)
-      expect(entriesOf(there, slide).map(entry => entry!.beat)).toEqual(beatsOf(there, slide).slice(1).map(beat => beat.id))
-      expect(mend(there).notes).toEqual([])
-    }
-  })
+  it.each(['cards-row', 'list', 'steps-row', 'tree-down', 'numbered'])(
+    'is kept by %s when the layout changes to another and back',
+    family => {
+      const { deck, slide } = built(family, 'advance')
+      for (const other of ['lead-rows', 'list', 'timeline-column']) {
+        const there = applyChanges(deck, layOut(deck, { slide, family: familyNamed(other)! }, context))
+        expect(buildOf(there, slide)).toBe('advance')
+        expect(beatsOf(there, slide)).toHaveLength(4)
+        expect(entriesOf(there, slide).map(entry => entry!.beat)).toEqual(
+          beatsOf(there, slide)
+            .slice(1)
+            .map(beat => beat.id),
+        )
+        expect(mend(there).notes).toEqual([])
+      }
+    },
+  )
 
   it('a line written later comes in after the last, a line taken away takes its beat along', () => {
     const { deck, slide } = built('cards-row', 'self')
     const own = outlineOf(deck, deck.slides[slide]!)
-    const more = applyChanges(deck, setOutlineSlide(deck, { slide, outline: { ...own, lines: [...own.lines, { text: 'Silence: at night', level: 1 }] } }, context))
+    const more = applyChanges(
+      deck,
+      setOutlineSlide(deck, { slide, outline: { ...own, lines: [...own.lines, { text: 'Silence: at night', level: 1 }] } }, context),
+    )
     expect(standing(more, slide).at(-1)).toEqual([true, true, true, true])
     expect(standing(more, slide).at(-2)).toEqual([true, true, true, false])
     const fewer = applyChanges(more, setOutlineSlide(more, { slide, outline: { ...own, lines: own.lines.slice(1) } }, context))

@@ -1,6 +1,16 @@
 import { dropCues } from '../edits'
 import {
-  applyChanges, beatsOf, cuesOf, cuesOfElement, elementsOf, type Beat, type Change, type Cue, type Deck, type EditContext, type Element,
+  applyChanges,
+  beatsOf,
+  cuesOf,
+  cuesOfElement,
+  elementsOf,
+  type Beat,
+  type Change,
+  type Cue,
+  type Deck,
+  type EditContext,
+  type Element,
 } from '../model'
 import { itemPlace } from '../resolved'
 import { orderLast, ordersAt, type Id } from '../values'
@@ -76,7 +86,13 @@ function partCue(deck: Deck, slide: Id, element: Element, cue: Entry['cue']): Pi
 function usual(deck: Deck, slide: Id): Entry['cue'] {
   const record = deck.slides[slide]
   const entrance = record && familyOf(deck, record)?.entrance
-  return { effect: entrance?.effect ?? 'rise', options: entrance?.options ?? (entrance ? {} : { from: 'left', way: 40 }), duration: 0.5, easing: namedEasings['ease out'], delay: 0 }
+  return {
+    effect: entrance?.effect ?? 'rise',
+    options: entrance?.options ?? (entrance ? {} : { from: 'left', way: 40 }),
+    duration: 0.5,
+    easing: namedEasings['ease out'],
+    delay: 0,
+  }
 }
 
 /** Gives the items of a slide that stand there without an entrance theirs: from `entries` by index, else like the one before. */
@@ -92,27 +108,46 @@ function enterItems(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
   const beatAfter = (beat: Id | undefined): Id => {
     const at = beats.findIndex(other => other.id === beat) + 1
     const ready = beats[at]
-    if (ready && !cuesOf(now, ready.id).some(cue => cue.what === 'enter' && itemPlace(now.elements[cue.element ?? '']?.placeholder))) return ready.id
-    const record: Beat = { id: context.id(), slide, order: ordersAt(beats, at, 1)[0]!, start: how === 'advance' ? 'advance' : 'self', hold: { kind: 'reading' } }
+    if (ready && !cuesOf(now, ready.id).some(cue => cue.what === 'enter' && itemPlace(now.elements[cue.element ?? '']?.placeholder)))
+      return ready.id
+    const record: Beat = {
+      id: context.id(),
+      slide,
+      order: ordersAt(beats, at, 1)[0]!,
+      start: how === 'advance' ? 'advance' : 'self',
+      hold: { kind: 'reading' },
+    }
     put({ do: 'put', table: 'beats', record })
     beats = [...beatsOf(now, slide)]
     return record.id
   }
   groupsOf(deck, slide).forEach((elements, index) => {
     const leading = elements.flatMap(element => entranceOf(now, element.id)).find(cue => cue.anchor.to === 'beat')
-    const own: Entry | null = leading ? { beat: leading.beat, cue: pick(leading) } : entries[index] ?? null
+    const own: Entry | null = leading ? { beat: leading.beat, cue: pick(leading) } : (entries[index] ?? null)
     const base = last?.cue ?? usual(deck, slide)
-    const entry: Entry = own ?? (how === 'opening'
-      ? { beat: beats[0]!.id, cue: { ...base, delay: last ? last.cue.delay + between : 0 } }
-      : { beat: beatAfter(last?.beat ?? beats[0]?.id), cue: { ...base, delay: 0 } })
+    const entry: Entry =
+      own ??
+      (how === 'opening'
+        ? { beat: beats[0]!.id, cue: { ...base, delay: last ? last.cue.delay + between : 0 } }
+        : { beat: beatAfter(last?.beat ?? beats[0]?.id), cue: { ...base, delay: 0 } })
     let leader = leading?.id ?? null
     for (const element of elements) {
       if (entranceOf(now, element.id).length) continue
       const id = context.id()
       put({
-        do: 'put', table: 'cues', record: {
-          id, beat: entry.beat, element: element.id, order: orderLast(cuesOf(now, entry.beat)), what: 'enter', ...entry.cue, ...partCue(now, slide, element, entry.cue),
-          anchor: leader ? { to: 'start', cue: leader } : { to: 'beat' }, delay: leader ? 0 : entry.cue.delay, repeat: 1,
+        do: 'put',
+        table: 'cues',
+        record: {
+          id,
+          beat: entry.beat,
+          element: element.id,
+          order: orderLast(cuesOf(now, entry.beat)),
+          what: 'enter',
+          ...entry.cue,
+          ...partCue(now, slide, element, entry.cue),
+          anchor: leader ? { to: 'start', cue: leader } : { to: 'beat' },
+          delay: leader ? 0 : entry.cue.delay,
+          repeat: 1,
         },
       })
       leader ??= id
@@ -130,19 +165,52 @@ function enterLines(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
   const beats = beatsOf(deck, slide)
   const cue = entries.find(entry => entry !== null)?.cue ?? usual(deck, slide)
   if (how === 'opening') {
-    return [{ do: 'put', table: 'cues', record: { id: context.id(), beat: beats[0]!.id, element: body.id, order: orderLast(cuesOf(deck, beats[0]!.id)), what: 'enter', ...cue, delay: 0, anchor: { to: 'beat' }, repeat: 1, parts: { by: 'paragraph', stagger: between } } }]
+    return [
+      {
+        do: 'put',
+        table: 'cues',
+        record: {
+          id: context.id(),
+          beat: beats[0]!.id,
+          element: body.id,
+          order: orderLast(cuesOf(deck, beats[0]!.id)),
+          what: 'enter',
+          ...cue,
+          delay: 0,
+          anchor: { to: 'beat' },
+          repeat: 1,
+          parts: { by: 'paragraph', stagger: between },
+        },
+      },
+    ]
   }
   const ready = [...new Set(entries.flatMap(entry => (entry ? [entry.beat] : [])))].filter(id => deck.beats[id])
   const missing = Math.max(0, count - ready.length)
   const last = beats.findIndex(beat => beat.id === ready.at(-1))
   const orders = ordersAt(beats, last < 0 ? 1 : last + 1, missing)
-  const fresh = orders.map((order): Beat => ({ id: context.id(), slide, order, start: how === 'advance' ? 'advance' : 'self', hold: { kind: 'reading' } }))
+  const fresh = orders.map((order): Beat => ({
+    id: context.id(),
+    slide,
+    order,
+    start: how === 'advance' ? 'advance' : 'self',
+    hold: { kind: 'reading' },
+  }))
   const ids = [...ready, ...fresh.map(beat => beat.id)].slice(0, count)
   return [
     ...fresh.map((record): Change => ({ do: 'put', table: 'beats', record })),
     ...ids.map((beat, index): Change => ({
-      do: 'put', table: 'cues', record: {
-        id: context.id(), beat, element: body.id, order: orderLast(cuesOf(deck, beat)), what: 'enter', ...cue, delay: 0, anchor: { to: 'beat' }, repeat: 1,
+      do: 'put',
+      table: 'cues',
+      record: {
+        id: context.id(),
+        beat,
+        element: body.id,
+        order: orderLast(cuesOf(deck, beat)),
+        what: 'enter',
+        ...cue,
+        delay: 0,
+        anchor: { to: 'beat' },
+        repeat: 1,
         parts: { by: 'paragraph', stagger: 0.2, range: { from: index, to: index === ids.length - 1 ? null : index } },
       },
     })),
@@ -150,7 +218,11 @@ function enterLines(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
 }
 
 /** Lets what has no entrance yet come in as the rest does; nothing where nothing comes in. */
-export function extendBuild(deck: Deck, wish: { slide: Id, how: Build, entries?: readonly (Entry | null)[] }, context: EditContext): Change[] {
+export function extendBuild(
+  deck: Deck,
+  wish: { slide: Id; how: Build; entries?: readonly (Entry | null)[] },
+  context: EditContext,
+): Change[] {
   if (wish.how === 'none' || !beatsOf(deck, wish.slide).length) return []
   if (groupsOf(deck, wish.slide).length) return enterItems(deck, wish.slide, wish.entries ?? [], wish.how, context)
   const body = textFilling(deck, wish.slide, 'body')
@@ -158,7 +230,7 @@ export function extendBuild(deck: Deck, wish: { slide: Id, how: Build, entries?:
 }
 
 /** Lets the lines or items of a slide come in another way; beats that only their entrances stood in go. */
-export function buildSlide(deck: Deck, wish: { slide: Id, how: Build }, context: EditContext): Change[] {
+export function buildSlide(deck: Deck, wish: { slide: Id; how: Build }, context: EditContext): Change[] {
   const parts = [...groupsOf(deck, wish.slide).flat(), ...[textFilling(deck, wish.slide, 'body')].filter(body => body !== undefined)]
   const cues = parts.flatMap(element => entranceOf(deck, element.id))
   const gone = cues.map(cue => cue.id)

@@ -23,7 +23,8 @@ const textIn = (node: ItemElements, slot: string) => {
   const element = node.slots.get(slot)
   return element?.kind === 'text' ? element : undefined
 }
-const contentOf = (element: TextElement | undefined) => element?.text.content.flatMap((paragraph, index) => [...(index ? inlineOf(' ') : []), ...(paragraph.content ?? [])]) ?? []
+const contentOf = (element: TextElement | undefined) =>
+  element?.text.content.flatMap((paragraph, index) => [...(index ? inlineOf(' ') : []), ...(paragraph.content ?? [])]) ?? []
 
 /** The lines that an item was made of; the reverse of `itemsOfLines`. */
 export function linesOfItem(node: ItemElements, level: number): RichLine[] {
@@ -43,7 +44,12 @@ export function linesOfItem(node: ItemElements, level: number): RichLine[] {
     under = paragraphs.slice(1)
   } else if (lead) lines.push({ content: contentOf(lead), level })
   else if (node.under.length || node.slots.size) lines.push({ content: [], level })
-  for (const paragraph of under) lines.push({ content: paragraph.content ?? [], level: Math.min(9, level + Math.max(1, paragraph.attrs?.level ?? 1)), attrs: paragraph.attrs })
+  for (const paragraph of under)
+    lines.push({
+      content: paragraph.content ?? [],
+      level: Math.min(9, level + Math.max(1, paragraph.attrs?.level ?? 1)),
+      attrs: paragraph.attrs,
+    })
   for (const child of node.under) lines.push(...linesOfItem(child, Math.min(9, level + 1)))
   return lines
 }
@@ -56,8 +62,8 @@ export function paragraphOf(content: Inline[], level: number, attrs?: Paragraph[
 }
 
 /** Lines gathered under the topmost ones; a line deeper than all before it counts as one of them. */
-function gathered(lines: readonly RichLine[]): { line: RichLine, under: RichLine[] }[] {
-  const made: { line: RichLine, under: RichLine[] }[] = []
+function gathered(lines: readonly RichLine[]): { line: RichLine; under: RichLine[] }[] {
+  const made: { line: RichLine; under: RichLine[] }[] = []
   const top = Math.min(...lines.map(line => line.level))
   for (const line of lines) {
     if (line.level <= top || !made.length) made.push({ line, under: [] })
@@ -84,7 +90,12 @@ export function itemsOfLines(lines: readonly RichLine[], family: LayoutFamily): 
     const words = inlineText(line.content)
     const beneath = under.map(sub => paragraphOf(sub.content, sub.level, sub.attrs))
     if (!under.length && next && linesBelong(words, inlineText(next.line.content), split)) {
-      made.push({ lead: line.content, joint: { words: '\n' }, text: [paragraphOf(next.line.content, 0), ...next.under.map(sub => paragraphOf(sub.content, sub.level, sub.attrs))], under: [] })
+      made.push({
+        lead: line.content,
+        joint: { words: '\n' },
+        text: [paragraphOf(next.line.content, 0), ...next.under.map(sub => paragraphOf(sub.content, sub.level, sub.attrs))],
+        under: [],
+      })
       index++
       continue
     }
@@ -101,4 +112,5 @@ export function itemsOfLines(lines: readonly RichLine[], family: LayoutFamily): 
 }
 
 /** The plain words of an item's first line, by which it is known again. */
-export const wordsOfItem = (item: ItemContent): string => inlineText(item.lead) + (item.text ?? []).map(paragraph => inlineText(paragraph.content)).join('\n')
+export const wordsOfItem = (item: ItemContent): string =>
+  inlineText(item.lead) + (item.text ?? []).map(paragraph => inlineText(paragraph.content)).join('\n')

@@ -1,8 +1,25 @@
 import type { TextStyle, Theme } from '../model'
 
-const style = (name: string, font: TextStyle['font'], size: number, leastSize: number, weight: number, more: Partial<TextStyle> = {}): TextStyle => ({
-  name, font, size, leastSize, weight, lineHeight: 1.25, letterSpacing: 0, paragraphSpacing: 0.35, color: { role: 'ink' }, align: 'left',
-  bullet: { symbol: '•', color: { role: 'accent2' } }, ...more,
+const style = (
+  name: string,
+  font: TextStyle['font'],
+  size: number,
+  leastSize: number,
+  weight: number,
+  more: Partial<TextStyle> = {},
+): TextStyle => ({
+  name,
+  font,
+  size,
+  leastSize,
+  weight,
+  lineHeight: 1.25,
+  letterSpacing: 0,
+  paragraphSpacing: 0.35,
+  color: { role: 'ink' },
+  align: 'left',
+  bullet: { symbol: '•', color: { role: 'accent2' } },
+  ...more,
 })
 
 /** The theme that a new deck starts with. */
@@ -10,7 +27,15 @@ export const houseTheme: Theme = {
   id: 'theme',
   name: 'Quayside',
   palette: {
-    ground: '#f4f7f5', ink: '#15262b', accent1: '#1f5f6b', accent2: '#e6a037', accent3: '#12615c', accent4: '#7d4a78', accent5: '#8b8a2c', accent6: '#c34d3b', link: '#2f7f9a',
+    ground: '#f4f7f5',
+    ink: '#15262b',
+    accent1: '#1f5f6b',
+    accent2: '#e6a037',
+    accent3: '#12615c',
+    accent4: '#7d4a78',
+    accent5: '#8b8a2c',
+    accent6: '#c34d3b',
+    link: '#2f7f9a',
   },
   fonts: { display: 'Bricolage Grotesque', body: 'Hanken Grotesk', mono: 'Spline Sans Mono' },
   textStyles: {

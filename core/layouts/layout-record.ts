@@ -11,8 +11,16 @@ export function layoutRecords(deck: Pick<Deck, 'theme' | 'info'>, family: Layout
   const places = family.places({ theme: deck.theme.theme!, size: deck.info.info!.size })
   const orders = ordersAt([], 0, places.length)
   return [
-    { do: 'put', table: 'layouts', record: { id, order, master, name: family.label, family: family.name, ...(family.ground ? { ground: family.ground } : {}) } },
-    ...places.map((place, index): Change => ({ do: 'put', table: 'elements', record: { ...place, id: `${id}-${place.placeholder}`, owner: id, order: orders[index]! } as Element })),
+    {
+      do: 'put',
+      table: 'layouts',
+      record: { id, order, master, name: family.label, family: family.name, ...(family.ground ? { ground: family.ground } : {}) },
+    },
+    ...places.map((place, index): Change => ({
+      do: 'put',
+      table: 'elements',
+      record: { ...place, id: `${id}-${place.placeholder}`, owner: id, order: orders[index]! } as Element,
+    })),
   ]
 }
 
@@ -23,7 +31,7 @@ export const layoutOfFamily = (deck: Deck, family: string) => {
 }
 
 /** The id of a family's layout in a deck, and the changes that put it there where it is not yet. */
-export function withLayout(deck: Deck, family: LayoutFamily): { layout: Id, changes: Change[], deck: Deck } {
+export function withLayout(deck: Deck, family: LayoutFamily): { layout: Id; changes: Change[]; deck: Deck } {
   const there = layoutOfFamily(deck, family.name)
   const master = mastersOf(deck)[0]
   if (there || !master) return { layout: there?.id ?? layoutIdOf(family.name), changes: [], deck }

@@ -3,7 +3,16 @@ import { applyChanges, elementsOf, mend, readDeck, slidesOf, type Deck, type Tex
 import { readOutline } from '../formats/outline'
 import { countingContext, freshDeck, seasons } from '../testing'
 import {
-  chartOfTable, insertOutline, joinOutline, layOut, namedTable, outlineOf, propose, setOutlineSlide, splitOutline, wantedTable,
+  chartOfTable,
+  insertOutline,
+  joinOutline,
+  layOut,
+  namedTable,
+  outlineOf,
+  propose,
+  setOutlineSlide,
+  splitOutline,
+  wantedTable,
 } from './index'
 import { familyNamed, families } from './catalogue'
 
@@ -22,7 +31,15 @@ describe('the outline', () => {
   it('becomes slides and reads back the same', () => {
     const deck = pasted('Routes\n  Astrel\n  Quill\n    late boat\nPromise')
     expect(outlines(deck).slice(1)).toEqual([
-      { title: 'Routes', lines: [{ text: 'Astrel', level: 1 }, { text: 'Quill', level: 1 }, { text: 'late boat', level: 2 }] }, { title: 'Promise', lines: [] },
+      {
+        title: 'Routes',
+        lines: [
+          { text: 'Astrel', level: 1 },
+          { text: 'Quill', level: 1 },
+          { text: 'late boat', level: 2 },
+        ],
+      },
+      { title: 'Promise', lines: [] },
     ])
     expect(mend(deck).notes).toEqual([])
     expect(readDeck(JSON.parse(JSON.stringify(deck))).ok).toBe(true)
@@ -41,8 +58,26 @@ describe('the outline', () => {
     const deck = applyChanges(listed, layOut(listed, { slide: slide.id, family: familyNamed('list')! }, context))
     const body = elementsOf(deck, slide.id).find(element => element.placeholder === 'body') as TextElement
     const bold = { ...body.text.content[1]!, content: [{ type: 'text' as const, text: 'Quill', marks: [{ type: 'bold' as const }] }] }
-    const styled = applyChanges(deck, [{ do: 'set', table: 'elements', id: body.id, fields: { text: { type: 'doc', content: [body.text.content[0], bold] } } }])
-    const next = applyChanges(styled, setOutlineSlide(styled, { slide: slide.id, outline: { title: 'Routes', lines: [{ text: 'Low Sands', level: 1 }, { text: 'Quill', level: 1 }] } }, context))
+    const styled = applyChanges(deck, [
+      { do: 'set', table: 'elements', id: body.id, fields: { text: { type: 'doc', content: [body.text.content[0], bold] } } },
+    ])
+    const next = applyChanges(
+      styled,
+      setOutlineSlide(
+        styled,
+        {
+          slide: slide.id,
+          outline: {
+            title: 'Routes',
+            lines: [
+              { text: 'Low Sands', level: 1 },
+              { text: 'Quill', level: 1 },
+            ],
+          },
+        },
+        context,
+      ),
+    )
     expect((next.elements[body.id] as TextElement).text.content[1]).toEqual(bold)
   })
 
@@ -50,15 +85,31 @@ describe('the outline', () => {
     const deck = pasted('Routes\n  Astrel\n  Quill\n  Low Sands')
     const routes = slidesOf(deck)[1]!
     const split = applyChanges(deck, splitOutline(deck, { slide: routes.id, line: 1 }, context))
-    expect(outlines(split).slice(1).map(slide => [slide.title, slide.lines.length])).toEqual([['Routes', 1], ['Quill', 1]])
+    expect(
+      outlines(split)
+        .slice(1)
+        .map(slide => [slide.title, slide.lines.length]),
+    ).toEqual([
+      ['Routes', 1],
+      ['Quill', 1],
+    ])
     const joined = applyChanges(split, joinOutline(split, { slide: slidesOf(split)[2]!.id }, context))
-    expect(outlines(joined)[1]).toEqual({ title: 'Routes', lines: [{ text: 'Astrel', level: 1 }, { text: 'Quill', level: 1 }, { text: 'Low Sands', level: 2 }] })
+    expect(outlines(joined)[1]).toEqual({
+      title: 'Routes',
+      lines: [
+        { text: 'Astrel', level: 1 },
+        { text: 'Quill', level: 1 },
+        { text: 'Low Sands', level: 2 },
+      ],
+    })
   })
 
   it('a slide that holds more than words does not become a line', () => {
     const deck = pasted('One\nTwo')
     const two = slidesOf(deck)[2]!
-    const drawn = applyChanges(deck, [{ do: 'put', table: 'elements', record: { id: 'disc', owner: two.id, order: 'a9', kind: 'shape', name: 'Disc', shape: 'ellipse' } }])
+    const drawn = applyChanges(deck, [
+      { do: 'put', table: 'elements', record: { id: 'disc', owner: two.id, order: 'a9', kind: 'shape', name: 'Disc', shape: 'ellipse' } },
+    ])
     expect(joinOutline(drawn, { slide: two.id }, context)).toEqual([])
   })
 })
@@ -78,7 +129,8 @@ describe('a table that words name', () => {
 })
 
 describe('proposing layouts', () => {
-  const first = (title: string, lines: string[] = [], opens = false) => propose({ title, lines: lines.map(text => ({ text, level: 1 })), first: opens })[0]!.family.name
+  const first = (title: string, lines: string[] = [], opens = false) =>
+    propose({ title, lines: lines.map(text => ({ text, level: 1 })), first: opens })[0]!.family.name
 
   it('ranks what suits first, and leaves none out', () => {
     expect(first('Spring briefing', ['Harbour office'], true)).toBe('title')
@@ -92,6 +144,7 @@ describe('proposing layouts', () => {
   })
 
   it('gives every proposal a reason in a sentence', () => {
-    for (const proposal of propose({ title: 'A', lines: [{ text: '5 boats', level: 1 }], first: false })) expect(proposal.reason).toMatch(/^[A-Z0-9].*\.$/)
+    for (const proposal of propose({ title: 'A', lines: [{ text: '5 boats', level: 1 }], first: false }))
+      expect(proposal.reason).toMatch(/^[A-Z0-9].*\.$/)
   })
 })

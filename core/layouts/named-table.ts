@@ -19,7 +19,7 @@ export function namedTable(text: string): NamedTable | null {
 }
 
 /** Charts on a slide that still lack a table, where the slide's words name one. */
-export function wantedTable(deck: Deck, slide: Id): { chart: Id, table: NamedTable } | null {
+export function wantedTable(deck: Deck, slide: Id): { chart: Id; table: NamedTable } | null {
   const record = deck.slides[slide]
   const chart = record && elementsOf(deck, slide).find(element => element.kind === 'chart' && !element.chart?.table)
   if (!chart) return null

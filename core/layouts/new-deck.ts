@@ -9,22 +9,50 @@ import { layoutIdOf, layoutRecords } from './layout-record'
 const opening = ['title', 'list', 'chart', 'picture', 'statement']
 
 /** A new deck: a theme, a master with a rule at its foot, a few layouts, and one title slide. */
-export function newDeck(wish: { title: string, purpose: Purpose, language?: string, audience?: Info['audience'], size?: Info['size'], theme?: Theme }, context: EditContext): Deck {
+export function newDeck(
+  wish: { title: string; purpose: Purpose; language?: string; audience?: Info['audience']; size?: Info['size']; theme?: Theme },
+  context: EditContext,
+): Deck {
   const size = wish.size ?? { width: 1920, height: 1080 }
   const theme = wish.theme ?? houseTheme
   const empty: Deck = {
-    info: { info: { id: 'info', format: formatVersion, title: wish.title, purpose: wish.purpose, language: wish.language ?? 'en', audience: wish.audience ?? 'public', size } },
+    info: {
+      info: {
+        id: 'info',
+        format: formatVersion,
+        title: wish.title,
+        purpose: wish.purpose,
+        language: wish.language ?? 'en',
+        audience: wish.audience ?? 'public',
+        size,
+      },
+    },
     theme: { theme },
     masters: { master: { id: 'master', order: 'a0', name: 'Master' } },
-    layouts: {}, slides: {}, beats: {}, cues: {}, sounds: {}, states: {}, variants: {},
+    layouts: {},
+    slides: {},
+    beats: {},
+    cues: {},
+    sounds: {},
+    states: {},
+    variants: {},
     elements: {
       'master-rule': {
-        id: 'master-rule', owner: 'master', order: 'a0', kind: 'shape', name: 'Rule', shape: 'rectangle', fill: { role: 'accent2' },
+        id: 'master-rule',
+        owner: 'master',
+        order: 'a0',
+        kind: 'shape',
+        name: 'Rule',
+        shape: 'rectangle',
+        fill: { role: 'accent2' },
         box: { x: theme.margin, y: size.height - theme.margin * 0.55, width: 96, height: 8, angle: 0 },
       },
     },
   }
-  const furnished = opening.reduce((deck, name) => applyChanges(deck, layoutRecords(deck, familyNamed(name)!, 'master', orderLast(layoutsOf(deck)))), empty)
+  const furnished = opening.reduce(
+    (deck, name) => applyChanges(deck, layoutRecords(deck, familyNamed(name)!, 'master', orderLast(layoutsOf(deck)))),
+    empty,
+  )
   const opened = applyChanges(furnished, addSlide(furnished, { after: null, layout: layoutIdOf('title') }, context))
   const title = Object.values(opened.elements).find(element => element.placeholder === 'title' && opened.slides[element.owner])!
   return applyChanges(opened, [{ do: 'set', table: 'elements', id: title.id, fields: { text: textOf([wish.title]) } }])

@@ -1,6 +1,16 @@
 import { addSlide, removeSlides, setFields } from '../edits'
 import {
-  applyChanges, elementsOf, inlineOf, inlineText, slidesOf, textOf, viewsOf, type Change, type Deck, type EditContext, type Element,
+  applyChanges,
+  elementsOf,
+  inlineOf,
+  inlineText,
+  slidesOf,
+  textOf,
+  viewsOf,
+  type Change,
+  type Deck,
+  type EditContext,
+  type Element,
   type Slide,
 } from '../model'
 import { orderLast, ordersAt, type Id } from '../values'
@@ -32,7 +42,7 @@ export interface OutlineSlide {
 export const titleOf = (deck: Deck, slide: Id) => titleWords(deck, slide).trim() || (viewsOf(deck.slides[slide])[0]?.name ?? '')
 
 const plainLine = (line: RichLine): OutlineLine => ({ text: inlineText(line.content).replaceAll('\n', ' '), level: line.level })
-const known = new WeakMap<readonly Element[], { layout: Id, outline: OutlineSlide }>()
+const known = new WeakMap<readonly Element[], { layout: Id; outline: OutlineSlide }>()
 
 /** A slide's words, as title and lines; kept until one of its elements changes. */
 export function outlineOf(deck: Deck, slide: Slide): OutlineSlide {
@@ -46,7 +56,10 @@ export function outlineOf(deck: Deck, slide: Slide): OutlineSlide {
 
 /** Lines with the look of the ones they were; a line whose words stay keeps its marks, one that changed its paragraph's look. */
 function restyled(old: readonly RichLine[], lines: readonly OutlineLine[]): RichLine[] {
-  const from = pairs(old.map(line => plainLine(line).text), lines.map(line => line.text))
+  const from = pairs(
+    old.map(line => plainLine(line).text),
+    lines.map(line => line.text),
+  )
   return lines.map((line, index): RichLine => {
     const before = from[index] === null ? undefined : old[from[index]!]
     const same = before && plainLine(before).text === line.text
@@ -55,27 +68,48 @@ function restyled(old: readonly RichLine[], lines: readonly OutlineLine[]): Rich
 }
 
 /** Gives a slide the words of an outline; places that it lacks are made. */
-export function setOutlineSlide(deck: Deck, wish: { slide: Id, outline: OutlineSlide }, context: EditContext): Change[] {
+export function setOutlineSlide(deck: Deck, wish: { slide: Id; outline: OutlineSlide }, context: EditContext): Change[] {
   const slide = deck.slides[wish.slide]
   if (!slide) return []
   const { title, lines, notes, chapter } = wish.outline
   const changes: Change[] = []
   const element = textFilling(deck, slide.id, 'title')
   if (element) {
-    if (titleWords(deck, slide.id) !== title) changes.push({ do: 'set', table: 'elements', id: element.id, fields: { text: textOf([title]) } })
+    if (titleWords(deck, slide.id) !== title)
+      changes.push({ do: 'set', table: 'elements', id: element.id, fields: { text: textOf([title]) } })
   } else if (title) {
     const place = elementsOf(deck, slide.layout).find(candidate => candidate.placeholder === 'title')
     const { margin } = deck.theme.theme!
     const size = deck.info.info!.size
     changes.push({
-      do: 'put', table: 'elements', record: {
-        id: context.id(), owner: slide.id, kind: 'text', name: place?.name ?? 'Title', placeholder: 'title', order: orderLast(elementsOf(deck, slide.id)), text: textOf([title]),
-        ...(place ? {} : { box: { x: margin, y: Math.round(margin * 0.8), width: size.width - 2 * margin, height: Math.round(size.height * 0.12), angle: 0 }, style: 'heading' }),
+      do: 'put',
+      table: 'elements',
+      record: {
+        id: context.id(),
+        owner: slide.id,
+        kind: 'text',
+        name: place?.name ?? 'Title',
+        placeholder: 'title',
+        order: orderLast(elementsOf(deck, slide.id)),
+        text: textOf([title]),
+        ...(place
+          ? {}
+          : {
+              box: {
+                x: margin,
+                y: Math.round(margin * 0.8),
+                width: size.width - 2 * margin,
+                height: Math.round(size.height * 0.12),
+                angle: 0,
+              },
+              style: 'heading',
+            }),
       },
     })
   }
   const own = outlineOf(deck, slide).lines
-  const same = own.length === lines.length && own.every((line, index) => line.text === lines[index]!.text && line.level === lines[index]!.level)
+  const same =
+    own.length === lines.length && own.every((line, index) => line.text === lines[index]!.text && line.level === lines[index]!.level)
   if (!same) {
     changes.push(...writeLines(applyChanges(deck, changes), slide, restyled(richLines(deck, slide.id), lines), context))
     const how = buildOf(deck, slide.id)
@@ -88,7 +122,11 @@ export function setOutlineSlide(deck: Deck, wish: { slide: Id, outline: OutlineS
 }
 
 /** Puts a slide with these words after another (first where null) in a family's layout. The slide's id is the first one asked for. */
-export function insertSlide(deck: Deck, wish: { after: Id | null, family: LayoutFamily, outline: OutlineSlide }, context: EditContext): { slide: Id, changes: Change[], deck: Deck } {
+export function insertSlide(
+  deck: Deck,
+  wish: { after: Id | null; family: LayoutFamily; outline: OutlineSlide },
+  context: EditContext,
+): { slide: Id; changes: Change[]; deck: Deck } {
   const { layout, changes, deck: furnished } = withLayout(deck, wish.family)
   const added = addSlide(furnished, { after: wish.after, layout }, context)
   const put = added[0]
@@ -102,7 +140,7 @@ export function insertSlide(deck: Deck, wish: { after: Id | null, family: Layout
  * Puts slides with these words after a slide (first where null), each in the layout that suits its words best. Each is made
  * on a deck of its own with nothing but theme, master and layouts, so that the thousandth costs what the first does.
  */
-export function insertOutline(deck: Deck, wish: { after: Id | null, slides: readonly OutlineSlide[] }, context: EditContext): Change[] {
+export function insertOutline(deck: Deck, wish: { after: Id | null; slides: readonly OutlineSlide[] }, context: EditContext): Change[] {
   const siblings = slidesOf(deck)
   const at = wish.after === null ? 0 : siblings.findIndex(slide => slide.id === wish.after) + 1
   const orders = ordersAt(siblings, at, wish.slides.length)
@@ -112,38 +150,65 @@ export function insertOutline(deck: Deck, wish: { after: Id | null, slides: read
   const shared = Object.fromEntries(Object.entries(deck.elements).filter(([, element]) => !deck.slides[element.owner]))
   let bare: Deck = { ...deck, slides: {}, elements: shared, beats: {}, cues: {}, states: {}, sounds: {} }
   wish.slides.forEach((outline, index) => {
-    const words = { ...outline, first: at === 0 && index === 0, last: index > 0 && index === wish.slides.length - 1, language: deck.info.info!.language }
+    const words = {
+      ...outline,
+      first: at === 0 && index === 0,
+      last: index > 0 && index === wish.slides.length - 1,
+      language: deck.info.info!.language,
+    }
     const { family } = propose(words)[0]!
     const inserted = insertSlide(bare, { after: null, family, outline }, context)
     const agenda = family.senses[0] === 'agenda' && !outline.lines.length ? (chapters ? 'chapters' : 'slides') : null
     for (const change of inserted.changes) {
       if (change.do !== 'put' || change.table !== 'slides') changes.push(change)
-      else changes.push({ ...change, record: { ...change.record, order: orders[index]!, ...(transition ? { transition } : {}), ...(agenda ? { agenda } : {}) } })
+      else
+        changes.push({
+          ...change,
+          record: { ...change.record, order: orders[index]!, ...(transition ? { transition } : {}), ...(agenda ? { agenda } : {}) },
+        })
     }
-    if (!bare.layouts[withLayout(inserted.deck, family).layout]) bare = { ...bare, layouts: inserted.deck.layouts, elements: Object.fromEntries(Object.entries(inserted.deck.elements).filter(([, element]) => element.owner !== inserted.slide)) }
+    if (!bare.layouts[withLayout(inserted.deck, family).layout])
+      bare = {
+        ...bare,
+        layouts: inserted.deck.layouts,
+        elements: Object.fromEntries(Object.entries(inserted.deck.elements).filter(([, element]) => element.owner !== inserted.slide)),
+      }
   })
   return changes
 }
 
 /** Makes a line of a slide the title of a slide of its own, which takes the lines that follow. */
-export function splitOutline(deck: Deck, wish: { slide: Id, line: number }, context: EditContext): Change[] {
+export function splitOutline(deck: Deck, wish: { slide: Id; line: number }, context: EditContext): Change[] {
   const slide = deck.slides[wish.slide]
   if (!slide) return []
   const { title, lines } = outlineOf(deck, slide)
   const line = lines[wish.line]
   if (!line) return []
   const kept = setOutlineSlide(deck, { slide: slide.id, outline: { title, lines: lines.slice(0, wish.line) } }, context)
-  const inserted = insertOutline(applyChanges(deck, kept), { after: slide.id, slides: [{ title: line.text, lines: lines.slice(wish.line + 1) }] }, context)
+  const inserted = insertOutline(
+    applyChanges(deck, kept),
+    { after: slide.id, slides: [{ title: line.text, lines: lines.slice(wish.line + 1) }] },
+    context,
+  )
   return [...kept, ...inserted]
 }
 
 /** Whether a slide holds nothing but words of its outline, so that it can become a line. */
 export const isOnlyWords = (deck: Deck, slide: Id) =>
-  elementsOf(deck, slide).every(element =>
-    element.placeholder !== undefined && element.kind !== 'film' && element.kind !== 'sound' && element.kind !== 'live'
-    && !(element.kind === 'chart' && element.chart?.table) && !(element.kind === 'picture' && element.media))
+  elementsOf(deck, slide).every(
+    element =>
+      element.placeholder !== undefined &&
+      element.kind !== 'film' &&
+      element.kind !== 'sound' &&
+      element.kind !== 'live' &&
+      !(element.kind === 'chart' && element.chart?.table) &&
+      !(element.kind === 'picture' && element.media),
+  )
 
-/** Makes a slide a line of the slide before it, followed by its own lines one level deeper. Nothing where it is the first or holds more than words. */
+/**
+ * Makes a slide a line of the slide before it, followed by its own lines one level deeper. Nothing where it is the first or holds more than
+ * words.
+ */
 export function joinOutline(deck: Deck, wish: { slide: Id }, context: EditContext): Change[] {
   const slides = slidesOf(deck)
   const index = slides.findIndex(slide => slide.id === wish.slide)
@@ -152,5 +217,8 @@ export function joinOutline(deck: Deck, wish: { slide: Id }, context: EditContex
   const own = outlineOf(deck, slides[index]!)
   const above = outlineOf(deck, before)
   const lines = [...above.lines, { text: own.title, level: 1 }, ...own.lines.map(line => ({ ...line, level: Math.min(9, line.level + 1) }))]
-  return [...setOutlineSlide(deck, { slide: before.id, outline: { title: above.title, lines } }, context), ...removeSlides(deck, { slides: [wish.slide] })]
+  return [
+    ...setOutlineSlide(deck, { slide: before.id, outline: { title: above.title, lines } }, context),
+    ...removeSlides(deck, { slides: [wish.slide] }),
+  ]
 }

@@ -8,7 +8,10 @@ export function pairs(before: readonly string[], after: readonly string[]): (num
   while (start < before.length && start < after.length && before[start] === after[start]) made[start] = start++
   let [endBefore, endAfter] = [before.length, after.length]
   while (endBefore > start && endAfter > start && before[endBefore - 1] === after[endAfter - 1]) made[--endAfter] = --endBefore
-  const anchors: [number, number][] = same(before.slice(start, endBefore), after.slice(start, endAfter)).map(([a, b]) => [a + start, b + start])
+  const anchors: [number, number][] = same(before.slice(start, endBefore), after.slice(start, endAfter)).map(([a, b]) => [
+    a + start,
+    b + start,
+  ])
   let [a, b] = [start, start]
   const upTo = (nextA: number, nextB: number) => {
     while (a < nextA && b < nextB) made[b++] = a++
@@ -29,7 +32,8 @@ function same(before: readonly string[], after: readonly string[]): [number, num
   const lengths = new Uint16Array((before.length + 1) * wide)
   for (let i = before.length - 1; i >= 0; i--) {
     for (let j = after.length - 1; j >= 0; j--) {
-      lengths[i * wide + j] = before[i] === after[j] ? lengths[(i + 1) * wide + j + 1]! + 1 : Math.max(lengths[(i + 1) * wide + j]!, lengths[i * wide + j + 1]!)
+      lengths[i * wide + j] =
+        before[i] === after[j] ? lengths[(i + 1) * wide + j + 1]! + 1 : Math.max(lengths[(i + 1) * wide + j]!, lengths[i * wide + j + 1]!)
     }
   }
   const made: [number, number][] = []

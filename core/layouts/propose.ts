@@ -12,7 +12,10 @@ export interface Proposal {
 /** How much less a family suits the second and later senses that it names. */
 const later = [1, 0.88, 0.84, 0.8, 0.78]
 
-/** Ranks all layouts for a slide's words, best first; none is left out. Of layouts that show one sense the ones that look best with as many items come first. */
+/**
+ * Ranks all layouts for a slide's words, best first; none is left out. Of layouts that show one sense the ones that look best with as many
+ * items come first.
+ */
 export function propose(words: SlideWords): Proposal[] {
   const senses = readSenses(words)
   const { count, led } = featuresOf(words)
@@ -39,7 +42,9 @@ export function propose(words: SlideWords): Proposal[] {
   return spread(judged.sort((a, b) => b.score - a.score))
 }
 
-/** Lets each reading have its best layout seen early: after two layouts for one sense the next sense that is nearly as likely has its turn. */
+/**
+ * Lets each reading have its best layout seen early: after two layouts for one sense the next sense that is nearly as likely has its turn.
+ */
 function spread(ranked: readonly Proposal[]): Proposal[] {
   const left = [...ranked]
   const made: Proposal[] = []
@@ -54,15 +59,36 @@ function spread(ranked: readonly Proposal[]): Proposal[] {
 
 const plain = (text: string) => text.toLocaleLowerCase().normalize('NFKD').replace(/\p{M}/gu, '')
 
-/** Layouts for what someone says a slide is for (“compare two routes”, “who we are”): those whose words are meant, best first; all where nothing was said. */
+/**
+ * Layouts for what someone says a slide is for (“compare two routes”, “who we are”): those whose words are meant, best first; all where
+ * nothing was said.
+ */
 export function layoutsFor(purpose: string): LayoutFamily[] {
-  const asked = plain(purpose).split(/[^\p{L}\p{N}]+/u).filter(word => word.length > 1 && !small.has(word))
+  const asked = plain(purpose)
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(word => word.length > 1 && !small.has(word))
   if (!asked.length) return [...families]
   const stem = (word: string) => word.replace(/(?:ing|ies|es|s|ed|ison)$/, '')
   return families
     .map(family => {
       const words = plain(`${family.label} ${family.label} ${family.finds} ${family.senses.join(' ')}`).split(/[^\p{L}\p{N}]+/u)
-      const score = asked.reduce((sum, word) => sum + Math.max(0, ...words.map(known => (known === word ? 3 : stem(known) === stem(word) ? 2.5 : word.length > 3 && (known.startsWith(stem(word)) || stem(known) === word) ? 1.5 : 0))), 0)
+      const score = asked.reduce(
+        (sum, word) =>
+          sum +
+          Math.max(
+            0,
+            ...words.map(known =>
+              known === word
+                ? 3
+                : stem(known) === stem(word)
+                  ? 2.5
+                  : word.length > 3 && (known.startsWith(stem(word)) || stem(known) === word)
+                    ? 1.5
+                    : 0,
+            ),
+          ),
+        0,
+      )
       const phrase = plain(family.finds).includes(plain(purpose).trim()) ? 4 : 0
       return { family, score: score + phrase }
     })

@@ -27,13 +27,23 @@ function carried(box: Box, from: Size, to: Size): Box {
   return { ...box, x: (box.x + box.width / 2) * sx - width / 2, y: (box.y + box.height / 2) * sy - height / 2, width, height }
 }
 
-const same = (a: Box | undefined, b: Box | undefined) => !!a && !!b && Math.abs(a.x - b.x) < 0.5 && Math.abs(a.y - b.y) < 0.5 && Math.abs(a.width - b.width) < 0.5 && Math.abs(a.height - b.height) < 0.5
+const same = (a: Box | undefined, b: Box | undefined) =>
+  !!a &&
+  !!b &&
+  Math.abs(a.x - b.x) < 0.5 &&
+  Math.abs(a.y - b.y) < 0.5 &&
+  Math.abs(a.width - b.width) < 0.5 &&
+  Math.abs(a.height - b.height) < 0.5
 
 /** The places of a layout as its family lays them at a size, by the name of the place. */
 function placesAt(deck: Deck, layout: Deck['layouts'][string]): ReadonlyMap<string, Element> {
   const family = familyNamed(layout.family)
   if (!family || layout.family === '') return new Map()
-  return new Map(layoutRecords(deck, family, layout.master, layout.order).flatMap(change => (change.do === 'put' && change.table === 'elements' && change.record.placeholder ? [[change.record.placeholder, change.record]] : [])))
+  return new Map(
+    layoutRecords(deck, family, layout.master, layout.order).flatMap(change =>
+      change.do === 'put' && change.table === 'elements' && change.record.placeholder ? [[change.record.placeholder, change.record]] : [],
+    ),
+  )
 }
 
 /**
@@ -45,7 +55,8 @@ export function refit(deck: Deck, size: Size): Deck {
   if (from.width === size.width && from.height === size.height) return deck
   const sized: Deck = { ...deck, info: { info: { ...deck.info.info!, size } } }
   const changes: Change[] = []
-  const box = (element: Element, next: Box | undefined) => changes.push({ do: 'set', table: 'elements', id: element.id, fields: { box: next } })
+  const box = (element: Element, next: Box | undefined) =>
+    changes.push({ do: 'set', table: 'elements', id: element.id, fields: { box: next } })
   for (const layout of Object.values(deck.layouts)) {
     const [before, after] = [placesAt(deck, layout), placesAt(sized, layout)]
     for (const element of elementsOf(deck, layout.id)) {
@@ -55,6 +66,7 @@ export function refit(deck: Deck, size: Size): Deck {
     }
   }
   // A board stays as it is: its camera shows each view whole in whatever shape.
-  for (const element of Object.values(deck.elements)) if (!deck.layouts[element.owner] && !deck.slides[element.owner]?.board && element.box) box(element, carried(element.box, from, size))
+  for (const element of Object.values(deck.elements))
+    if (!deck.layouts[element.owner] && !deck.slides[element.owner]?.board && element.box) box(element, carried(element.box, from, size))
   return applyChanges(sized, changes)
 }

@@ -21,7 +21,9 @@ export interface RoomLeft {
   room: number | null
   /** The smallest share of its style's size that a text has come to, 1 where nothing shrank. */
   scale: number
-  /** The smallest size that a text has come to, px of deck space, and the least that can be read from the back; null where there is no text. */
+  /**
+   * The smallest size that a text has come to, px of deck space, and the least that can be read from the back; null where there is no text.
+   */
   smallest: number | null
   readableSize: number
   /** Names of texts that are larger than their box even at their least size. */
@@ -35,7 +37,11 @@ export function roomLeft(deck: Deck, slide: Id, context: TimingContext): RoomLef
   const words = score.beats.reduce((sum, beat) => sum + beat.reading.words + 2 * beat.reading.numbers, 0)
   const timed = beatsOf(deck, slide).every(beat => beat.hold.kind === 'seconds')
   const seconds = score.length
-  const layouts = shownElements(deck, slide).flatMap(element => (element.kind === 'text' && !element.pinned && !element.field ? [{ element, layout: layoutOfElement(deck, element, context.measurer) }] : []))
+  const layouts = shownElements(deck, slide).flatMap(element =>
+    element.kind === 'text' && !element.pinned && !element.field
+      ? [{ element, layout: layoutOfElement(deck, element, context.measurer) }]
+      : [],
+  )
   const written = layouts.filter(({ layout }) => layout.counts.letter > 0)
   const record = deck.slides[slide]
   const family = record && familyOf(deck, record)
@@ -78,6 +84,8 @@ export function partSlide(deck: Deck, wish: { slide: Id }, context: EditContext)
   if (tops.length < 2) return []
   const at = tops[Math.ceil(tops.length / 2)]!
   const inserted = insertSlide(deck, { after: record.id, family, outline: { title, lines: lines.slice(at) } }, context)
-  return [...inserted.changes, ...setOutlineSlide(inserted.deck, { slide: record.id, outline: { title, lines: lines.slice(0, at) } }, context)]
+  return [
+    ...inserted.changes,
+    ...setOutlineSlide(inserted.deck, { slide: record.id, outline: { title, lines: lines.slice(0, at) } }, context),
+  ]
 }
-

@@ -14,7 +14,7 @@ export interface Ruler {
 /** A line as long as lines usually are, for slides that say nothing yet. */
 const usual: RichLine = { content: inlineOf('A line of about five words'), level: 1 }
 
-const heights = new WeakMap<Measurer, Map<string, { height: number, widest: number }>>()
+const heights = new WeakMap<Measurer, Map<string, { height: number; widest: number }>>()
 
 /** Height and widest word of a text at a size, remembered. */
 function measured(doc: TextDoc, words: string, style: TextStyle, fonts: Theme['fonts'], width: number, scale: number, measurer: Measurer) {
@@ -43,12 +43,18 @@ export function fitsPlace(place: Place & { kind: 'text' }, doc: TextDoc, words: 
 }
 
 const docOf = (content: ItemContent, slot: string): TextDoc | null => {
-  if (slot === 'lead' && content.lead) return { type: 'doc', content: [{ type: 'paragraph', ...(content.lead.length ? { content: content.lead } : {}) }] }
+  if (slot === 'lead' && content.lead)
+    return { type: 'doc', content: [{ type: 'paragraph', ...(content.lead.length ? { content: content.lead } : {}) }] }
   return slot === 'text' && content.text ? { type: 'doc', content: content.text } : null
 }
-const wordsOf = (paragraphs: readonly Paragraph[]) => paragraphs.map(paragraph => (paragraph.content ?? []).map(node => (node.type === 'text' ? node.text : ' ')).join('')).join('\n')
+const wordsOf = (paragraphs: readonly Paragraph[]) =>
+  paragraphs.map(paragraph => (paragraph.content ?? []).map(node => (node.type === 'text' ? node.text : ' ')).join('')).join('\n')
 
-const plain = (item: ItemContent): Item => ({ ...(item.lead ? { lead: wordsOf([{ type: 'paragraph', content: item.lead }]) } : {}), ...(item.text ? { text: wordsOf(item.text) } : {}), under: item.under.map(plain) })
+const plain = (item: ItemContent): Item => ({
+  ...(item.lead ? { lead: wordsOf([{ type: 'paragraph', content: item.lead }]) } : {}),
+  ...(item.text ? { text: wordsOf(item.text) } : {}),
+  under: item.under.map(plain),
+})
 
 function contentAt(items: readonly ItemContent[], path: string): ItemContent | undefined {
   let level = items
@@ -79,11 +85,16 @@ function arrangingFor(family: LayoutFamily, ground: string, deck: Deck) {
   const own = Object.values(deck.layouts).find(layout => layout.family === family.name)
   if (own) return { ...arrangingOf(deck, own.id, ground), family }
   const { room } = arrangingOf(deck, undefined, ground)
-  return { family, room, area: family.places({ theme: deck.theme.theme!, size: deck.info.info!.size }).find(place => place.placeholder === 'items')!.box }
+  return {
+    family,
+    room,
+    area: family.places({ theme: deck.theme.theme!, size: deck.info.info!.size }).find(place => place.placeholder === 'items')!.box,
+  }
 }
 
 /** The colour beneath a family's slides (#rrggbb): its own ground's or the deck's. */
-export const groundOfFamily = (family: LayoutFamily, deck: Deck) => hexOf(family.ground ?? deck.theme.theme!.ground, deck.theme.theme!.palette)
+export const groundOfFamily = (family: LayoutFamily, deck: Deck) =>
+  hexOf(family.ground ?? deck.theme.theme!.ground, deck.theme.theme!.palette)
 
 const mostLooked = 200
 
@@ -97,7 +108,9 @@ export function roomFor(family: LayoutFamily, lines: readonly RichLine[], ruler:
   const ground = groundOfFamily(family, ruler.deck)
   let count = 0
   if (family.content === 'lines') {
-    const place = family.places({ theme: ruler.deck.theme.theme!, size: ruler.deck.info.info!.size }).find(other => other.placeholder === 'body')
+    const place = family
+      .places({ theme: ruler.deck.theme.theme!, size: ruler.deck.info.info!.size })
+      .find(other => other.placeholder === 'body')
     if (place?.kind !== 'text') return 0
     const taken: Paragraph[] = []
     while (count < mostLooked) {
@@ -120,5 +133,9 @@ export function roomFor(family: LayoutFamily, lines: readonly RichLine[], ruler:
 
 /** How many items a slide's lines are in a family. */
 export const itemCount = (family: LayoutFamily, lines: readonly RichLine[]) =>
-  family.content === 'lines' ? lines.filter(line => line.content.length).length : itemsOfLines(lines.filter(line => line.content.length), family).length
-
+  family.content === 'lines'
+    ? lines.filter(line => line.content.length).length
+    : itemsOfLines(
+        lines.filter(line => line.content.length),
+        family,
+      ).length

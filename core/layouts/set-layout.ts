@@ -8,14 +8,16 @@ import { withLayout } from './layout-record'
 import { richLines, writeLines } from './write-lines'
 
 const isEmpty = (element: Element) =>
-  (element.kind === 'text' && isEmptyText(element.text)) || (element.kind === 'chart' && !element.chart?.table) || (element.kind === 'picture' && !element.media)
+  (element.kind === 'text' && isEmptyText(element.text)) ||
+  (element.kind === 'chart' && !element.chart?.table) ||
+  (element.kind === 'picture' && !element.media)
 
 /**
  * Gives a slide another layout. Its lines go into the new one's places, as one text or item by item, and come in in the
  * beats they had; what fills a placeholder that both layouts have goes on filling it, a picture or chart takes the first
  * free place of its kind; what has no place stays on the slide where it stood, unless it is empty.
  */
-export function setLayout(deck: Deck, wish: { slide: Id, layout: Id }, context: EditContext): Change[] {
+export function setLayout(deck: Deck, wish: { slide: Id; layout: Id }, context: EditContext): Change[] {
   const slide = deck.slides[wish.slide]
   const layout = deck.layouts[wish.layout]
   if (!slide || !layout) return []
@@ -24,8 +26,16 @@ export function setLayout(deck: Deck, wish: { slide: Id, layout: Id }, context: 
   const build = buildOf(deck, slide.id)
   const family = familyNamed(layout.family)
   const arranged = family && family.content !== 'lines'
-  const places = new Map(elementsOf(deck, layout.id).filter(place => place.placeholder && place.kind !== 'group').map(place => [place.placeholder!, place]))
-  const before = new Map(elementsOf(deck, slide.layout).filter(place => place.placeholder).map(place => [place.placeholder!, place]))
+  const places = new Map(
+    elementsOf(deck, layout.id)
+      .filter(place => place.placeholder && place.kind !== 'group')
+      .map(place => [place.placeholder!, place]),
+  )
+  const before = new Map(
+    elementsOf(deck, slide.layout)
+      .filter(place => place.placeholder)
+      .map(place => [place.placeholder!, place]),
+  )
   const changes: Change[] = [{ do: 'set', table: 'slides', id: slide.id, fields: { layout: layout.id } }]
   const filled = new Set<string>()
   const homeless: Element[] = []
@@ -50,10 +60,20 @@ export function setLayout(deck: Deck, wish: { slide: Id, layout: Id }, context: 
     if (free) {
       filled.add(free[0])
       changes.push({ do: 'set', table: 'elements', id: element.id, fields: { placeholder: free[0], box: undefined, order: free[1].order } })
-    } else changes.push({ do: 'set', table: 'elements', id: element.id, fields: { box: element.box ?? old?.box, ...(element.kind === 'text' && old?.kind === 'text' ? { style: element.style ?? old.style } : {}) } })
+    } else
+      changes.push({
+        do: 'set',
+        table: 'elements',
+        id: element.id,
+        fields: {
+          box: element.box ?? old?.box,
+          ...(element.kind === 'text' && old?.kind === 'text' ? { style: element.style ?? old.style } : {}),
+        },
+      })
   }
   for (const [name, place] of places) {
-    if (!filled.has(name) && !(name === 'body' && lines.length)) changes.push({ do: 'put', table: 'elements', record: fillPlaceholder(place, slide.id, context.id()) })
+    if (!filled.has(name) && !(name === 'body' && lines.length))
+      changes.push({ do: 'put', table: 'elements', record: fillPlaceholder(place, slide.id, context.id()) })
   }
   const standing = applyChanges(deck, changes)
   const written = writeLines(standing, standing.slides[slide.id]!, lines, context, true)
@@ -62,7 +82,7 @@ export function setLayout(deck: Deck, wish: { slide: Id, layout: Id }, context: 
 }
 
 /** Gives a slide the layout of a family, which comes into the deck where it is not there yet. */
-export function layOut(deck: Deck, wish: { slide: Id, family: LayoutFamily }, context: EditContext): Change[] {
+export function layOut(deck: Deck, wish: { slide: Id; family: LayoutFamily }, context: EditContext): Change[] {
   const { layout, changes, deck: furnished } = withLayout(deck, wish.family)
   return [...changes, ...setLayout(furnished, { slide: wish.slide, layout }, context)]
 }

@@ -9,16 +9,37 @@ const lead = (text: string, split: Split) => partLine(text, split)?.lead ?? null
 
 describe('parting a line', () => {
   it.each([
-    ['2022 second berth opens', '2022'], ['2022–2025: works', '2022–2025'], ['2 May: season opens', '2 May'], ['March 2026 - drawings', 'March 2026'], ['06:10 first boat', '06:10'], ['ab 18:30 Musik', 'ab 18:30'],
-    ['Q3 2026: works begin', 'Q3 2026'], ['Montag: nur Personal', 'Montag'], ['30 août : dernier bateau', '30 août'], ['05h40 première alerte', '05h40'], ['2026-04-02 opening', '2026-04-02'], ['Week 3: tests', 'Week 3'],
+    ['2022 second berth opens', '2022'],
+    ['2022–2025: works', '2022–2025'],
+    ['2 May: season opens', '2 May'],
+    ['March 2026 - drawings', 'March 2026'],
+    ['06:10 first boat', '06:10'],
+    ['ab 18:30 Musik', 'ab 18:30'],
+    ['Q3 2026: works begin', 'Q3 2026'],
+    ['Montag: nur Personal', 'Montag'],
+    ['30 août : dernier bateau', '30 août'],
+    ['05h40 première alerte', '05h40'],
+    ['2026-04-02 opening', '2026-04-02'],
+    ['Week 3: tests', 'Week 3'],
   ])('finds the moment of “%s”', (text, moment) => expect(lead(text, 'date')).toBe(moment))
 
   it.each([
-    ['42 % commuters', '42 %'], ['1,412,000 passengers', '1,412,000'], ['Crews: 51 %', '51 %'], ['€ 4.1 million for the hall', '€ 4.1 million'], ['Passengers: 1.4 million', '1.4 million'], ['96 % of all sailings', '96 %'], ['1 412 000 passagers', '1 412 000'],
+    ['42 % commuters', '42 %'],
+    ['1,412,000 passengers', '1,412,000'],
+    ['Crews: 51 %', '51 %'],
+    ['€ 4.1 million for the hall', '€ 4.1 million'],
+    ['Passengers: 1.4 million', '1.4 million'],
+    ['96 % of all sailings', '96 %'],
+    ['1 412 000 passagers', '1 412 000'],
   ])('finds the amount of “%s”', (text, amount) => expect(lead(text, 'number')).toBe(amount))
 
-  it.each([['Port Harrow moves to berth 2', 'number'], ['Astrel sails from 06:10', 'number'], ['May we come in', 'lead'], ['A long sentence of many more words than lead: something', 'lead'], ['no question here', 'question']] as [string, Split][])(
-    'leaves “%s” whole', (text, split) => expect(partLine(text, split)).toBeNull())
+  it.each([
+    ['Port Harrow moves to berth 2', 'number'],
+    ['Astrel sails from 06:10', 'number'],
+    ['May we come in', 'lead'],
+    ['A long sentence of many more words than lead: something', 'lead'],
+    ['no question here', 'question'],
+  ] as [string, Split][])('leaves “%s” whole', (text, split) => expect(partLine(text, split)).toBeNull())
 
   it('finds names, questions and sayings', () => {
     expect(lead('Ines Rahm, communications officer', 'person')).toBe('Ines Rahm')
@@ -31,21 +52,40 @@ describe('parting a line', () => {
   })
 
   it('never loses or adds a letter', () => {
-    const words = fc.array(fc.constantFrom('2022', '12 %', 'Astrel', ':', ' – ', '?', '“yes”', ', ', 'May', '06:10', 'x', '\t', ' ', '1.4', 'million'), { minLength: 1, maxLength: 9 }).map(list => list.join(''))
-    fc.assert(fc.property(fc.oneof(words, fc.string()), fc.constantFrom<Split>('none', 'lead', 'date', 'number', 'person', 'question', 'saying'), (text, split) => {
-      const parted = partLine(text, split)
-      if (!parted) return
-      expect(parted.joint.last ? parted.rest + parted.joint.words + parted.lead : parted.lead + parted.joint.words + parted.rest).toBe(text)
-    }), { numRuns: 2000 })
+    const words = fc
+      .array(fc.constantFrom('2022', '12 %', 'Astrel', ':', ' – ', '?', '“yes”', ', ', 'May', '06:10', 'x', '\t', ' ', '1.4', 'million'), {
+        minLength: 1,
+        maxLength: 9,
+      })
+      .map(list => list.join(''))
+    fc.assert(
+      fc.property(
+        fc.oneof(words, fc.string()),
+        fc.constantFrom<Split>('none', 'lead', 'date', 'number', 'person', 'question', 'saying'),
+        (text, split) => {
+          const parted = partLine(text, split)
+          if (!parted) return
+          expect(parted.joint.last ? parted.rest + parted.joint.words + parted.lead : parted.lead + parted.joint.words + parted.rest).toBe(
+            text,
+          )
+        },
+      ),
+      { numRuns: 2000 },
+    )
   })
 })
 
 describe('content with its looks', () => {
-  const content: fc.Arbitrary<Inline[]> = fc.array(fc.record({ type: fc.constant('text' as const), text: fc.string({ minLength: 1, maxLength: 6 }) }, {}), { maxLength: 5 })
+  const content: fc.Arbitrary<Inline[]> = fc.array(
+    fc.record({ type: fc.constant('text' as const), text: fc.string({ minLength: 1, maxLength: 6 }) }, {}),
+    { maxLength: 5 },
+  )
   it('cut anywhere and put together again says the same', () => {
-    fc.assert(fc.property(content, fc.nat(30), (inline, at) => {
-      expect(inlineText(joinInline(sliceInline(inline, 0, at), sliceInline(inline, at)))).toBe(inlineText(inline))
-    }))
+    fc.assert(
+      fc.property(content, fc.nat(30), (inline, at) => {
+        expect(inlineText(joinInline(sliceInline(inline, 0, at), sliceInline(inline, at)))).toBe(inlineText(inline))
+      }),
+    )
   })
 })
 
@@ -59,10 +99,12 @@ describe('knowing lines again', () => {
 
   it('no line is two others, and order is kept', () => {
     const lines = fc.array(fc.constantFrom('a', 'b', 'c', 'd'), { maxLength: 9 })
-    fc.assert(fc.property(lines, lines, (before, after) => {
-      const known = pairs(before, after).filter(index => index !== null)
-      expect(known).toEqual([...new Set(known)].sort((a, b) => a - b))
-      expect(known.every(index => index < before.length)).toBe(true)
-    }))
+    fc.assert(
+      fc.property(lines, lines, (before, after) => {
+        const known = pairs(before, after).filter(index => index !== null)
+        expect(known).toEqual([...new Set(known)].sort((a, b) => a - b))
+        expect(known.every(index => index < before.length)).toBe(true)
+      }),
+    )
   })
 })

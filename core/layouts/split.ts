@@ -8,8 +8,10 @@ export interface Parted {
   joint: Joint
 }
 
-const months = 'jan(?:uary|uar)?|feb(?:ruary|ruar)?|mar(?:ch)?|märz?|apr(?:il)?|may|mai|june?|juni|july?|juli|aug(?:ust)?|sep(?:t(?:ember)?)?|o[ck]t(?:ober)?|nov(?:ember)?|de[cz](?:ember)?|janvier|février|mars|avril|juin|juillet|août|septembre|octobre|novembre|décembre'
-const days = '(?:mon|tues?|wednes|thurs?|fri|satur|sun)day|mon|tue|wed|thu|fri|sat|sun|(?:mon|diens|donners|frei|sams|sonn)tag|mittwoch|lundi|mardi|mercredi|jeudi|vendredi|samedi|dimanche'
+const months =
+  'jan(?:uary|uar)?|feb(?:ruary|ruar)?|mar(?:ch)?|märz?|apr(?:il)?|may|mai|june?|juni|july?|juli|aug(?:ust)?|sep(?:t(?:ember)?)?|o[ck]t(?:ober)?|nov(?:ember)?|de[cz](?:ember)?|janvier|février|mars|avril|juin|juillet|août|septembre|octobre|novembre|décembre'
+const days =
+  '(?:mon|tues?|wednes|thurs?|fri|satur|sun)day|mon|tue|wed|thu|fri|sat|sun|(?:mon|diens|donners|frei|sams|sonn)tag|mittwoch|lundi|mardi|mercredi|jeudi|vendredi|samedi|dimanche'
 const seasons = '(?:early |late |mid-?)?(?:spring|summer|autumn|winter)|frühjahr|frühling|sommer|herbst|printemps|été|automne|hiver'
 const clock = '\\d{1,2}[:.h]\\d{2}(?: ?(?:am|pm|uhr|h))?|\\d{1,2} ?(?:am|pm|uhr|h)(?![\\p{L}])'
 const year = '(?:1[5-9]|20|21)\\d{2}'
@@ -18,9 +20,13 @@ const named = `(?:${day} )?(?:${months})\\.?(?: ${day}(?!\\d))?,?(?: ${year})?`
 const numeric = `\\d{4}-\\d{2}-\\d{2}|\\d{1,2}[./]\\d{1,2}[./](?:\\d{4}|\\d{2})?`
 const counted = `(?:q[1-4]|week|day|month|year|phase|season|kw|woche|tag|monat|jahr|quartal|semaine|jour|mois|année|étape|trimestre) ?\\d{0,2}(?: ${year})?|[1-4]\\. quartal(?: ${year})?|q[1-4](?: ${year})?`
 const moment = `(?:${numeric}|${clock}|${named}|(?:${days})(?:,? (?:${clock}|${named}|${numeric}))?|(?:${seasons})(?: ${year})?|${counted}|${year}s?)`
-const opensWithMoment = new RegExp(`^((?:(?:from|since|until|by|in|ab|seit|bis|von|im|dès|depuis|en|le) )?${moment}(?: ?(?:[–—-]|to|bis|à|until) ?${moment})?)(?![\\p{L}\\p{N}])(\\s*[:–—]\\s*|\\s+-\\s+|,\\s+|\\s+)(?=\\S)`, 'iu')
+const opensWithMoment = new RegExp(
+  `^((?:(?:from|since|until|by|in|ab|seit|bis|von|im|dès|depuis|en|le) )?${moment}(?: ?(?:[–—-]|to|bis|à|until) ?${moment})?)(?![\\p{L}\\p{N}])(\\s*[:–—]\\s*|\\s+-\\s+|,\\s+|\\s+)(?=\\S)`,
+  'iu',
+)
 
-const unit = '%|‰|°C|°|k|M|m|bn|km|kg|cm|mm|t|h|min|s|GB|MB|kWh|MWh|kn|x|×|million|millions|millionen|mio\\.?|thousand|tausend|mille|euros?|dollars?|pounds?'
+const unit =
+  '%|‰|°C|°|k|M|m|bn|km|kg|cm|mm|t|h|min|s|GB|MB|kWh|MWh|kn|x|×|million|millions|millionen|mio\\.?|thousand|tausend|mille|euros?|dollars?|pounds?'
 const figure = `(?:[€$£¥+−±~<>≈-] ?)?\\d[\\d.,'’\\u00a0\\u202f]*(?:(?: |\\u00a0)\\d{3}(?!\\d))*(?: ?[€$£¥])?(?: ?(?:${unit})(?![\\p{L}]))?(?: ?(?:of|in|out of|von|sur) \\d+)?`
 const opensWithFigure = new RegExp(`^(${figure})(?![\\p{L}\\p{N}])(\\s*[:–—]\\s*|\\s+-\\s+|\\s+)(?=\\S)`, 'u')
 const endsWithFigure = new RegExp(`^(.*?\\S)(\\s*[:–—=]\\s+|\\s+-\\s+|,?\\s+)(${figure})$`, 'u')
@@ -32,7 +38,11 @@ const quoted = '[“”„"«»‹›‘’\']'
 const sayingFirst = new RegExp(`^(${quoted}.{3,}${quoted})(\\s*[–—-]\\s*|,\\s+|\\s+)(?=\\p{L})`, 'u')
 const sayingLast = new RegExp(`^(.{2,60}?\\S)(\\s*:\\s+)(${quoted}.{3,}${quoted}[.!]?)$`, 'u')
 
-const apart = (text: string, match: RegExpExecArray): Parted => ({ lead: match[1]!, rest: text.slice(match[0].length), joint: { words: match[2]! } })
+const apart = (text: string, match: RegExpExecArray): Parted => ({
+  lead: match[1]!,
+  rest: text.slice(match[0].length),
+  joint: { words: match[2]! },
+})
 
 function leadOf(text: string): Parted | null {
   const match = separator.exec(text)
@@ -71,7 +81,10 @@ const parters: Readonly<Record<Split, (text: string) => Parted | null>> = {
   },
 }
 
-/** Parts a line in what leads and what follows, in one of the ways of the catalogue; null where it is one piece. Putting the parts together again gives the line. */
+/**
+ * Parts a line in what leads and what follows, in one of the ways of the catalogue; null where it is one piece. Putting the parts together
+ * again gives the line.
+ */
 export function partLine(text: string, split: Split): Parted | null {
   if (text.length > 2000) return null
   const parted = parters[split](text)

@@ -1,7 +1,22 @@
 import { dropElements, fillPlaceholder } from '../edits'
 import {
-  applyChanges, beatsOf, cuesOf, cuesOfElement, elementsOf, inlineText, paragraphTexts, textOf, type Change, type Deck,
-  type DiagramElement, type EditContext, type Element, type Paragraph, type Slide, type TextDoc, type TextElement,
+  applyChanges,
+  beatsOf,
+  cuesOf,
+  cuesOfElement,
+  elementsOf,
+  inlineText,
+  paragraphTexts,
+  textOf,
+  type Change,
+  type Deck,
+  type DiagramElement,
+  type EditContext,
+  type Element,
+  type Paragraph,
+  type Slide,
+  type TextDoc,
+  type TextElement,
 } from '../model'
 import { arrangingOf, groundHex, isFraming, itemElements, itemPlace, shownElements, type ItemElements } from '../resolved'
 import { orderAt, orderLast, type Id } from '../values'
@@ -14,14 +29,22 @@ export const familyOf = (deck: Deck, slide: Slide): LayoutFamily | undefined => 
 
 /** What holds the words of a place: a text, or a diagram that was made of one. */
 export const textFilling = (deck: Deck, slide: Id, placeholder: string) =>
-  elementsOf(deck, slide).find((element): element is TextElement | DiagramElement => (element.kind === 'text' || element.kind === 'diagram') && element.placeholder === placeholder)
+  elementsOf(deck, slide).find(
+    (element): element is TextElement | DiagramElement =>
+      (element.kind === 'text' || element.kind === 'diagram') && element.placeholder === placeholder,
+  )
 
 /** The lines of a slide with their look: those of its one text, then those of its items. */
 export function richLines(deck: Deck, slide: Id): RichLine[] {
   const body = textFilling(deck, slide, 'body')
   const plain = plainBodies.has(deck.layouts[deck.slides[slide]?.layout ?? '']?.family ?? '')
-  const levelOf = (paragraph: Paragraph) => (plain ? Math.min(9, (paragraph.attrs?.level ?? 0) + 1) : Math.max(1, paragraph.attrs?.level ?? 1))
-  const lines = (body?.text.content ?? []).map((paragraph): RichLine => ({ content: paragraph.content ?? [], level: levelOf(paragraph), attrs: paragraph.attrs }))
+  const levelOf = (paragraph: Paragraph) =>
+    plain ? Math.min(9, (paragraph.attrs?.level ?? 0) + 1) : Math.max(1, paragraph.attrs?.level ?? 1)
+  const lines = (body?.text.content ?? []).map((paragraph): RichLine => ({
+    content: paragraph.content ?? [],
+    level: levelOf(paragraph),
+    attrs: paragraph.attrs,
+  }))
   const written = lines.length === 1 && !lines[0]!.content.length ? [] : lines
   return [...written, ...itemElements(elementsOf(deck, slide)).flatMap(item => linesOfItem(item, 1))]
 }
@@ -43,8 +66,25 @@ function writeBody(deck: Deck, slide: Slide, lines: readonly RichLine[], bullets
   const size = deck.info.info!.size
   const margin = deck.theme.theme!.margin
   const record: Element = {
-    id: context.id(), owner: slide.id, kind: 'text', name: place?.name ?? 'Lines', placeholder: 'body', order: orderLast(elementsOf(deck, slide.id)), text,
-    ...(place ? {} : { box: { x: margin, y: Math.round(size.height * 0.24), width: size.width - 2 * margin, height: Math.round(size.height * 0.64), angle: 0 }, style: 'body' }),
+    id: context.id(),
+    owner: slide.id,
+    kind: 'text',
+    name: place?.name ?? 'Lines',
+    placeholder: 'body',
+    order: orderLast(elementsOf(deck, slide.id)),
+    text,
+    ...(place
+      ? {}
+      : {
+          box: {
+            x: margin,
+            y: Math.round(size.height * 0.24),
+            width: size.width - 2 * margin,
+            height: Math.round(size.height * 0.64),
+            angle: 0,
+          },
+          style: 'body',
+        }),
   }
   return [{ do: 'put', table: 'elements', record }]
 }
@@ -57,7 +97,11 @@ interface Wanted {
 
 /** Each item with the one that it was before. */
 function matched(items: readonly ItemContent[], old: readonly ItemElements[]): Wanted[] {
-  const words = old.map(node => linesOfItem(node, 1).map(line => inlineText(line.content)).join('\n'))
+  const words = old.map(node =>
+    linesOfItem(node, 1)
+      .map(line => inlineText(line.content))
+      .join('\n'),
+  )
   const own = items.map(item => itemWords(item))
   const from = pairs(words, own)
   return items.map((content, index) => {
@@ -67,9 +111,15 @@ function matched(items: readonly ItemContent[], old: readonly ItemElements[]): W
 }
 
 function itemWords(item: ItemContent): string {
-  const lines = item.joint && item.text && !item.joint.words.startsWith('\n')
-    ? [item.joint.last ? inlineText(item.text[0]!.content) + item.joint.words + inlineText(item.lead) : inlineText(item.lead) + item.joint.words + inlineText(item.text[0]!.content), ...item.text.slice(1).map(paragraph => inlineText(paragraph.content))]
-    : wordsOfItem(item).split('\n')
+  const lines =
+    item.joint && item.text && !item.joint.words.startsWith('\n')
+      ? [
+          item.joint.last
+            ? inlineText(item.text[0]!.content) + item.joint.words + inlineText(item.lead)
+            : inlineText(item.lead) + item.joint.words + inlineText(item.text[0]!.content),
+          ...item.text.slice(1).map(paragraph => inlineText(paragraph.content)),
+        ]
+      : wordsOfItem(item).split('\n')
   return [...lines, ...item.under.map(itemWords)].join('\n')
 }
 
@@ -83,17 +133,31 @@ const plainItem = (item: ItemContent): Item => ({
 export const plainItems = (lines: readonly RichLine[], family: LayoutFamily): Item[] => itemsOfLines(lines, family).map(plainItem)
 
 /** Whether an element holds something that no line says: a picture, a film, a chart's table. */
-const holdsMedia = (element: Element) => ('media' in element && element.media !== undefined) || (element.kind === 'chart' && !!element.chart?.table)
+const holdsMedia = (element: Element) =>
+  ('media' in element && element.media !== undefined) || (element.kind === 'chart' && !!element.chart?.table)
 
 /**
  * Writes a slide's items: each has an element for every place that the family gives it. What an item was before stays the
  * same record with its name, look and cues, wherever in the row it comes to stand. `keepMedia`: pictures that lose their
  * place stay on the slide where they stood.
  */
-function writeItems(deck: Deck, slide: Slide, family: LayoutFamily, lines: readonly RichLine[], keepMedia: boolean, context: EditContext): Change[] {
+function writeItems(
+  deck: Deck,
+  slide: Slide,
+  family: LayoutFamily,
+  lines: readonly RichLine[],
+  keepMedia: boolean,
+  context: EditContext,
+): Change[] {
   const wanted = matched(itemsOfLines(lines, family), itemElements(elementsOf(deck, slide.id)))
   const { area, room } = arrangingOf(deck, slide.layout, groundHex(deck, slide))
-  const places = wanted.length ? family.arrange!(wanted.map(({ content }) => plainItem(content)), area, room) : []
+  const places = wanted.length
+    ? family.arrange!(
+        wanted.map(({ content }) => plainItem(content)),
+        area,
+        room,
+      )
+    : []
   const own = elementsOf(deck, slide.id)
   const kept = new Set(elementsOf(deck, slide.layout).map(element => element.placeholder))
   const changes: Change[] = []
@@ -134,17 +198,37 @@ function writeItems(deck: Deck, slide: Slide, family: LayoutFamily, lines: reado
     }
     const made = fillPlaceholder({ ...place, id: 'place', owner: slide.layout, order: 'a0' } as Element, slide.id, context.id())
     const joint = item?.slot === 'lead' && node?.content.joint ? { joint: node.content.joint } : {}
-    changes.push({ do: 'put', table: 'elements', record: { ...made, order: stacked(undefined), ...(words ? { text: words } : {}), ...joint } as Element })
+    changes.push({
+      do: 'put',
+      table: 'elements',
+      record: { ...made, order: stacked(undefined), ...(words ? { text: words } : {}), ...joint } as Element,
+    })
   }
-  const gone = own.filter(element => (itemPlace(element.placeholder) || isFraming(element.placeholder)) && !used.has(element.id) && !kept.has(element.placeholder))
-  return [...changes, ...leave(deck, slide.id, gone, keepMedia), ...(keepMedia ? [] : dropEmptied(deck, slide.id, gone.flatMap(element => cuesOfElement(deck, element.id).map(cue => cue.id))))]
+  const gone = own.filter(
+    element =>
+      (itemPlace(element.placeholder) || isFraming(element.placeholder)) && !used.has(element.id) && !kept.has(element.placeholder),
+  )
+  return [
+    ...changes,
+    ...leave(deck, slide.id, gone, keepMedia),
+    ...(keepMedia
+      ? []
+      : dropEmptied(
+          deck,
+          slide.id,
+          gone.flatMap(element => cuesOfElement(deck, element.id).map(cue => cue.id)),
+        )),
+  ]
 }
 
 /** Drops the beats after the first that hold no cue but those that go. */
 export function dropEmptied(deck: Deck, slide: Id, cues: readonly Id[]): Change[] {
   const gone = new Set(cues)
   const left = new Set(cues.map(id => deck.cues[id]?.beat))
-  return beatsOf(deck, slide).slice(1).filter(beat => left.has(beat.id) && cuesOf(deck, beat.id).every(cue => gone.has(cue.id))).map((beat): Change => ({ do: 'drop', table: 'beats', id: beat.id }))
+  return beatsOf(deck, slide)
+    .slice(1)
+    .filter(beat => left.has(beat.id) && cuesOf(deck, beat.id).every(cue => gone.has(cue.id)))
+    .map((beat): Change => ({ do: 'drop', table: 'beats', id: beat.id }))
 }
 
 /** Takes parts away that have no place any more; with `keepMedia` those that hold a picture or figures stay where they stand. */
@@ -152,8 +236,16 @@ function leave(deck: Deck, slide: Id, gone: readonly Element[], keepMedia: boole
   const staying = keepMedia ? gone.filter(holdsMedia) : []
   const shown = staying.length ? shownElements(deck, slide, true) : []
   return [
-    ...staying.map((element): Change => ({ do: 'set', table: 'elements', id: element.id, fields: { placeholder: undefined, box: shown.find(other => other.id === element.id)?.box } })),
-    ...dropElements(deck, gone.filter(element => !staying.includes(element)).map(element => element.id)),
+    ...staying.map((element): Change => ({
+      do: 'set',
+      table: 'elements',
+      id: element.id,
+      fields: { placeholder: undefined, box: shown.find(other => other.id === element.id)?.box },
+    })),
+    ...dropElements(
+      deck,
+      gone.filter(element => !staying.includes(element)).map(element => element.id),
+    ),
   ]
 }
 
@@ -168,7 +260,8 @@ function nodeAt(nodes: readonly Wanted[], path: readonly number[]): Wanted | nul
 }
 
 const wordsFor = (slot: string, content: ItemContent): TextDoc | null => {
-  if (slot === 'lead' && content.lead) return { type: 'doc', content: [{ type: 'paragraph', ...(content.lead.length ? { content: content.lead } : {}) }] }
+  if (slot === 'lead' && content.lead)
+    return { type: 'doc', content: [{ type: 'paragraph', ...(content.lead.length ? { content: content.lead } : {}) }] }
   if (slot === 'text' && content.text) return { type: 'doc', content: content.text }
   return null
 }

@@ -8,7 +8,8 @@ import { textSchema } from '../text'
 /** The origin of transactions that the person at this browser made: the ones that undo takes back. */
 export const localOrigin = 'local'
 
-const isText = (value: unknown): value is TextDoc => typeof value === 'object' && value !== null && (value as { type?: unknown }).type === 'doc'
+const isText = (value: unknown): value is TextDoc =>
+  typeof value === 'object' && value !== null && (value as { type?: unknown }).type === 'doc'
 
 /**
  * Fields that are kept together under one key, because they hardly change or change together: a large deck then takes
@@ -19,7 +20,12 @@ const together: Partial<Record<TableName, Readonly<Record<string, readonly strin
   beats: { is: ['id', 'slide'] },
   cues: { is: ['id', 'element'], how: ['what', 'effect', 'options', 'parts'], pace: ['anchor', 'easing', 'repeat'] },
 }
-const groupKeys = new Map(Object.entries(together).map(([table, groups]) => [table, new Map(Object.entries(groups).flatMap(([key, fields]) => fields.map(field => [field, key] as const)))]))
+const groupKeys = new Map(
+  Object.entries(together).map(([table, groups]) => [
+    table,
+    new Map(Object.entries(groups).flatMap(([key, fields]) => fields.map(field => [field, key] as const))),
+  ]),
+)
 const isGroup = (table: TableName, key: string) => together[table]?.[key] !== undefined
 
 export type LiveRecord = Y.Map<unknown>

@@ -2,7 +2,18 @@ import { describe, expect, it } from 'vitest'
 import * as Y from 'yjs'
 import { applyChanges, mend, slidesOf, tableNames, textOf, type Deck } from '../model'
 import { freshDeck, textElement } from '../testing'
-import { applyToDocument, faultOfUpdate, fillDocument, liveLimits, liveTable, mendedWords, mendingOf, mirrorOf, readDocument, tryUpdate } from './index'
+import {
+  applyToDocument,
+  faultOfUpdate,
+  fillDocument,
+  liveLimits,
+  liveTable,
+  mendedWords,
+  mendingOf,
+  mirrorOf,
+  readDocument,
+  tryUpdate,
+} from './index'
 
 const start = freshDeck()
 const slide = slidesOf(start)[0]!.id
@@ -37,20 +48,40 @@ const deepArray = (depth: number): unknown => JSON.parse(`${'['.repeat(depth)}${
 
 describe('an update from a browser', () => {
   it('is let in when every record that it touches is sound', () => {
-    expect(judged(copy => applyToDocument(copy, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'Spring' } }, { do: 'drop', table: 'elements', id: 'words' }]))).toBeNull()
-    expect(judged(copy => applyToDocument(copy, [{ do: 'set', table: 'elements', id: 'words', fields: { text: textOf(['Quay and', 'boats']) } }]))).toBeNull()
+    expect(
+      judged(copy =>
+        applyToDocument(copy, [
+          { do: 'set', table: 'info', id: 'info', fields: { title: 'Spring' } },
+          { do: 'drop', table: 'elements', id: 'words' },
+        ]),
+      ),
+    ).toBeNull()
+    expect(
+      judged(copy =>
+        applyToDocument(copy, [{ do: 'set', table: 'elements', id: 'words', fields: { text: textOf(['Quay and', 'boats']) } }]),
+      ),
+    ).toBeNull()
   })
 
   it.each<[string, (copy: Y.Doc) => void]>([
     ['a number as a slide', copy => void copy.getMap('slides').set(slide, 7)],
     ['a list as a slide', copy => void copy.getMap('slides').set(slide, new Y.Array())],
-    ['a record under another id', copy => liveTable(copy, 'variants').set('a', new Y.Map(Object.entries({ id: 'b', order: 'a0', name: 'x' })))],
+    [
+      'a record under another id',
+      copy => liveTable(copy, 'variants').set('a', new Y.Map(Object.entries({ id: 'b', order: 'a0', name: 'x' }))),
+    ],
     ['a title of 301 letters', copy => liveTable(copy, 'info').get('info')!.set('title', 'x'.repeat(301))],
-    ['an element far off', copy => liveTable(copy, 'elements').get('words')!.set('box', { x: 150_000, y: 0, width: 1, height: 1, angle: 0 })],
+    [
+      'an element far off',
+      copy => liveTable(copy, 'elements').get('words')!.set('box', { x: 150_000, y: 0, width: 1, height: 1, angle: 0 }),
+    ],
     ['a shared list in a field', copy => void liveTable(copy, 'elements').get('words')!.set('name', new Y.Array())],
     ['text nested 10,000 deep', copy => nest(liveTable(copy, 'elements').get('words')!.get('text') as Y.XmlFragment, 10_000)],
     ['a value nested 2,000 deep', copy => void liveTable(copy, 'elements').get('words')!.set('options', deepArray(2000))],
-    ['a value nested 200 deep in a field that no schema looks into', copy => void liveTable(copy, 'elements').get('words')!.set('more', deepArray(200))],
+    [
+      'a value nested 200 deep in a field that no schema looks into',
+      copy => void liveTable(copy, 'elements').get('words')!.set('more', deepArray(200)),
+    ],
     ['a record called __proto__', copy => void copy.getMap('slides').set('__proto__', new Y.Map())],
     ['a field called __proto__', copy => void liveTable(copy, 'elements').get('words')!.set('__proto__', { polluted: true })],
     ['a table that no deck has', copy => void copy.getMap('extras').set('a', 1)],
@@ -68,7 +99,9 @@ describe('an update from a browser', () => {
 
   it('is told apart when only what it builds on is missing', () => {
     const [document, other] = [documentOf(), documentOf()]
-    const update = updateBy(other, copy => applyToDocument(copy, [{ do: 'set', table: 'elements', id: 'words', fields: { text: textOf(['Quays']) } }]))
+    const update = updateBy(other, copy =>
+      applyToDocument(copy, [{ do: 'set', table: 'elements', id: 'words', fields: { text: textOf(['Quays']) } }]),
+    )
     expect(tryUpdate(document, update, 'peer')).toMatchObject({ lacking: true })
   })
 })
@@ -107,7 +140,10 @@ describe('a document that holds broken records', () => {
       liveTable(live, 'elements').get('words')!.set('opacity', 'half')
       liveTable(live, 'info').delete('info')
     })
-    expect(mending.aside.map(record => [record.table, record.id])).toEqual([['slides', 'broken'], ['elements', 'words']])
+    expect(mending.aside.map(record => [record.table, record.id])).toEqual([
+      ['slides', 'broken'],
+      ['elements', 'words'],
+    ])
     expect(mending.aside[1]!.content).toContain('Quay')
     expect(after.info.info!.title).toBe('Spring timetable')
     expect(mendedWords(mending)).toContain('kept aside')

@@ -33,7 +33,14 @@ export function faultOfUpdate(update: Uint8Array): string | null {
   if (pieces.length > liveLimits.pieces) return 'The change has too many parts to be taken at once. Make it in several steps.'
   for (const piece of pieces) {
     const content = piece instanceof Y.Item ? piece.content : null
-    if (content && !(content instanceof Y.ContentString) && !(content instanceof Y.ContentType) && !(content instanceof Y.ContentDeleted) && isTooDeep(content.getContent())) return unreadable
+    if (
+      content &&
+      !(content instanceof Y.ContentString) &&
+      !(content instanceof Y.ContentType) &&
+      !(content instanceof Y.ContentDeleted) &&
+      isTooDeep(content.getContent())
+    )
+      return unreadable
     if (piece instanceof Y.Item && (piece.parentSub === '__proto__' || content instanceof Y.ContentDoc)) return unreadable
   }
   return null
@@ -42,14 +49,18 @@ export function faultOfUpdate(update: Uint8Array): string | null {
 /** The one record that a table of one has. */
 const sole: Partial<Record<TableName, string>> = { info: 'info', theme: 'theme' }
 
-/** A sentence on what is wrong with a record as it stands in a document; null where nothing is. One that is gone is nothing wrong, unless a deck cannot be without it. */
+/**
+ * A sentence on what is wrong with a record as it stands in a document; null where nothing is. One that is gone is nothing wrong, unless a
+ * deck cannot be without it.
+ */
 export function faultOfRecord(document: Y.Doc, table: TableName, id: string): string | null {
   const live = liveTable(document, table).get(id) as unknown
   if (live === undefined) return sole[table] === id ? 'A deck cannot be without its title and theme. The change was not kept.' : null
   if (!(live instanceof Y.Map) || (sole[table] && sole[table] !== id)) return unreadable
   for (const value of live.values()) if (value instanceof Y.AbstractType && !(value instanceof Y.XmlFragment)) return unreadable
   const record = readRecord(table, live)
-  if (record.id !== id || !isSound(table, record)) return 'The change would leave something that cannot be shown, so it was not kept. What you see now is what is kept.'
+  if (record.id !== id || !isSound(table, record))
+    return 'The change would leave something that cannot be shown, so it was not kept. What you see now is what is kept.'
   return null
 }
 
@@ -58,8 +69,11 @@ const recordIn = (document: Y.Doc, table: TableName, id: string): AnyRecord | nu
   return live ? readRecord(table, live) : null
 }
 
-/** What came of trying an update: null where it can be taken; else a sentence on why not, and whether that is only for want of what it builds on. */
-export type Fault = { message: string, lacking: boolean } | null
+/**
+ * What came of trying an update: null where it can be taken; else a sentence on why not, and whether that is only for want of what it
+ * builds on.
+ */
+export type Fault = { message: string; lacking: boolean } | null
 
 /**
  * Applies an update to a document that is there to try it, and looks at all that it touched. After a fault the document that tried it
@@ -90,5 +104,7 @@ export function tryUpdate(trial: Y.Doc, update: Uint8Array, origin: unknown, bef
   }
   if ([...trial.share.keys()].some(name => !(tableNames as string[]).includes(name))) message ??= unreadable
   if (message) return { message, lacking: false }
-  return trial.store.pendingStructs || trial.store.pendingDs ? { message: 'The change builds on something that is not here, so it was not kept. Load the page again.', lacking: true } : null
+  return trial.store.pendingStructs || trial.store.pendingDs
+    ? { message: 'The change builds on something that is not here, so it was not kept. Load the page again.', lacking: true }
+    : null
 }

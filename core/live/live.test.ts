@@ -52,28 +52,34 @@ describe('the live document', () => {
 
   it('whatever two people do apart, they see the same when they meet, and nothing in it refers to what is gone', () => {
     const act = fc.array(fc.record({ what: fc.constantFrom('add', 'remove', 'move', 'name'), at: fc.nat(6) }), { maxLength: 8 })
-    fc.assert(fc.property(act, act, (first, second) => {
-      const mine = documentOf(withText())
-      const theirs = copyOf(mine)
-      for (const [document, acts, prefix] of [[mine, first, 'm'], [theirs, second, 't']] as const) {
-        const context = countingContext(prefix)
-        const mirror = mirrorOf(document)
-        for (const { what, at } of acts) {
-          const deck = mirror.deck()
-          const slide = slidesOf(deck)[at % slidesOf(deck).length]
-          if (!slide) continue
-          if (what === 'add') applyToDocument(document, addSlide(deck, { after: slide.id, layout: 'layout-list' }, context))
-          else if (what === 'remove' && slidesOf(deck).length > 1) applyToDocument(document, removeSlides(deck, { slides: [slide.id] }))
-          else if (what === 'move') applyToDocument(document, moveSlide(deck, { slide: slide.id, index: 0 }))
-          else applyToDocument(document, [{ do: 'set', table: 'slides', id: slide.id, fields: { notes: `${prefix}${at}` } }])
+    fc.assert(
+      fc.property(act, act, (first, second) => {
+        const mine = documentOf(withText())
+        const theirs = copyOf(mine)
+        for (const [document, acts, prefix] of [
+          [mine, first, 'm'],
+          [theirs, second, 't'],
+        ] as const) {
+          const context = countingContext(prefix)
+          const mirror = mirrorOf(document)
+          for (const { what, at } of acts) {
+            const deck = mirror.deck()
+            const slide = slidesOf(deck)[at % slidesOf(deck).length]
+            if (!slide) continue
+            if (what === 'add') applyToDocument(document, addSlide(deck, { after: slide.id, layout: 'layout-list' }, context))
+            else if (what === 'remove' && slidesOf(deck).length > 1) applyToDocument(document, removeSlides(deck, { slides: [slide.id] }))
+            else if (what === 'move') applyToDocument(document, moveSlide(deck, { slide: slide.id, index: 0 }))
+            else applyToDocument(document, [{ do: 'set', table: 'slides', id: slide.id, fields: { notes: `${prefix}${at}` } }])
+          }
+          mirror.stop()
         }
-        mirror.stop()
-      }
-      exchange(mine, theirs)
-      const [a, b] = [mirrorOf(mine).deck(), mirrorOf(theirs).deck()]
-      expect(a).toEqual(b)
-      for (const beat of Object.values(a.beats)) expect(a.slides[beat.slide]).toBeDefined()
-    }), { numRuns: 40 })
+        exchange(mine, theirs)
+        const [a, b] = [mirrorOf(mine).deck(), mirrorOf(theirs).deck()]
+        expect(a).toEqual(b)
+        for (const beat of Object.values(a.beats)) expect(a.slides[beat.slide]).toBeDefined()
+      }),
+      { numRuns: 40 },
+    )
   })
 
   it('the mirror gives unchanged records, and the arrays of unchanged slides, the same identity', () => {
@@ -113,13 +119,20 @@ describe('the live document', () => {
 
 describe('the protocol', () => {
   it.each([
-    { kind: 'state', vector: new Uint8Array([1, 2]) }, { kind: 'update', number: 7, update: new Uint8Array([3]) }, { kind: 'kept', number: 300 }, { kind: 'awareness', update: new Uint8Array([9]) }, { kind: 'whole', update: new Uint8Array([5]) }, { kind: 'refused', number: 2, message: 'Nein – no' },
+    { kind: 'state', vector: new Uint8Array([1, 2]) },
+    { kind: 'update', number: 7, update: new Uint8Array([3]) },
+    { kind: 'kept', number: 300 },
+    { kind: 'awareness', update: new Uint8Array([9]) },
+    { kind: 'whole', update: new Uint8Array([5]) },
+    { kind: 'refused', number: 2, message: 'Nein – no' },
   ] as const)('reads back $kind', message => expect(decodeMessage(encodeMessage(message))).toEqual(message))
 
   it('takes any bytes without harm', () => {
-    fc.assert(fc.property(fc.uint8Array({ maxLength: 40 }), bytes => {
-      const message = decodeMessage(bytes)
-      expect(message === null || typeof message.kind === 'string').toBe(true)
-    }))
+    fc.assert(
+      fc.property(fc.uint8Array({ maxLength: 40 }), bytes => {
+        const message = decodeMessage(bytes)
+        expect(message === null || typeof message.kind === 'string').toBe(true)
+      }),
+    )
   })
 })

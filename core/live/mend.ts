@@ -68,8 +68,16 @@ export function mendedWords({ changes, aside, notes }: Mending): string | null {
   if (!changes.length) return null
   const mended = changes.filter(change => change.do === 'put').length
   const parts = [
-    ...(mended ? [`${mended === 1 ? 'One record' : `${mended} records`} of this deck went beyond ${mended === 1 ? 'its' : 'their'} limits and ${mended === 1 ? 'was' : 'were'} put within them.`] : []),
-    ...(aside.length ? [`${aside.length === 1 ? 'One' : aside.length} could not be read and ${aside.length === 1 ? 'is' : 'are'} kept aside on the server.`] : []),
+    ...(mended
+      ? [
+          `${mended === 1 ? 'One record' : `${mended} records`} of this deck went beyond ${mended === 1 ? 'its' : 'their'} limits and ${mended === 1 ? 'was' : 'were'} put within them.`,
+        ]
+      : []),
+    ...(aside.length
+      ? [
+          `${aside.length === 1 ? 'One' : aside.length} could not be read and ${aside.length === 1 ? 'is' : 'are'} kept aside on the server.`,
+        ]
+      : []),
   ]
   return [...parts, ...notes.slice(0, 2)].join(' ')
 }

@@ -14,7 +14,8 @@ export interface Mirror {
 
 /**
  * Follows a document. A record that another version of the program, or a clash, left unreadable is kept out rather than shown wrong
- * (the server mends it when it opens the document). Only changed records are read again; all others keep their identity, so that what was computed
+ * (the server mends it when it opens the document). Only changed records are read again; all others keep their identity, so that what was
+ * computed
  * from them stays. Whenever a record comes or goes, what refers to nothing is mended. `first` is the document as `readInSteps` has read it.
  */
 export function mirrorOf(document: Y.Doc, first: Deck = whole(readInSteps(document))): Mirror {
@@ -64,7 +65,9 @@ export function mirrorOf(document: Y.Doc, first: Deck = whole(readInSteps(docume
 /** Fields through which one record refers to another. */
 const references = ['owner', 'slide', 'beat', 'element', 'layout', 'master', 'parent', 'anchor', 'fromSlide', 'untilSlide']
 const mayDangle = (before: AnyRecord, after: AnyRecord) =>
-  references.some(field => JSON.stringify((before as Record<string, unknown>)[field]) !== JSON.stringify((after as Record<string, unknown>)[field]))
+  references.some(
+    field => JSON.stringify((before as Record<string, unknown>)[field]) !== JSON.stringify((after as Record<string, unknown>)[field]),
+  )
 
 /** The mended deck with only the touched tables replaced; tables that mending had changed are mended again. */
 function carry(raw: Deck, mended: Deck, touched: Touched): Deck {

@@ -16,14 +16,14 @@ import * as encoding from 'lib0/encoding'
  * - `beat`: sent by the browser every few seconds and answered with the same; who hears none for a while knows that the other is gone.
  */
 export type LiveMessage =
-  | { kind: 'state', vector: Uint8Array }
-  | { kind: 'update', number: number, update: Uint8Array }
-  | { kind: 'kept', number: number }
-  | { kind: 'awareness', update: Uint8Array }
-  | { kind: 'refused', number: number, message: string }
-  | { kind: 'whole', update: Uint8Array }
-  | { kind: 'note', message: string }
-  | { kind: 'bounds', form: boolean }
+  | { kind: 'state'; vector: Uint8Array }
+  | { kind: 'update'; number: number; update: Uint8Array }
+  | { kind: 'kept'; number: number }
+  | { kind: 'awareness'; update: Uint8Array }
+  | { kind: 'refused'; number: number; message: string }
+  | { kind: 'whole'; update: Uint8Array }
+  | { kind: 'note'; message: string }
+  | { kind: 'bounds'; form: boolean }
   | { kind: 'beat' }
 
 const kinds = ['state', 'update', 'kept', 'awareness', 'refused', 'whole', 'note', 'beat', 'bounds'] as const
@@ -33,7 +33,8 @@ export function encodeMessage(message: LiveMessage): Uint8Array {
   encoding.writeVarUint(encoder, kinds.indexOf(message.kind))
   if ('number' in message) encoding.writeVarUint(encoder, message.number)
   if (message.kind === 'state') encoding.writeVarUint8Array(encoder, message.vector)
-  if (message.kind === 'update' || message.kind === 'awareness' || message.kind === 'whole') encoding.writeVarUint8Array(encoder, message.update)
+  if (message.kind === 'update' || message.kind === 'awareness' || message.kind === 'whole')
+    encoding.writeVarUint8Array(encoder, message.update)
   if (message.kind === 'refused' || message.kind === 'note') encoding.writeVarString(encoder, message.message)
   if (message.kind === 'bounds') encoding.writeVarUint(encoder, message.form ? 1 : 0)
   return encoding.toUint8Array(encoder)

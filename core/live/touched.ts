@@ -6,7 +6,7 @@ import type { Id } from '../values'
 export type Touched = ReadonlyMap<TableName, ReadonlyMap<Id, ReadonlySet<string> | null>>
 
 /** Which records a transaction put, changed or dropped; `foreign` where it also touched what is of no table. */
-export function touchedBy(document: Y.Doc, transaction: Y.Transaction): { touched: Touched, foreign: boolean } {
+export function touchedBy(document: Y.Doc, transaction: Y.Transaction): { touched: Touched; foreign: boolean } {
   const touched = new Map<TableName, Map<Id, Set<string> | null>>()
   let foreign = false
   for (const [type, keys] of transaction.changed) {
@@ -29,8 +29,11 @@ export function touchedBy(document: Y.Doc, transaction: Y.Transaction): { touche
   return { touched, foreign }
 }
 
-/** Which table a shared type belongs to, which record of it (null for the table itself), and which field of that (null for the record itself). */
-function placeOf(document: Y.Doc, type: Y.AbstractType<unknown>): { table: TableName, id: Id | null, field: string | null } | null {
+/**
+ * Which table a shared type belongs to, which record of it (null for the table itself), and which field of that (null for the record
+ * itself).
+ */
+function placeOf(document: Y.Doc, type: Y.AbstractType<unknown>): { table: TableName; id: Id | null; field: string | null } | null {
   let at: Y.AbstractType<unknown> = type
   /** What leads to it, from within the table. */
   const way: (string | null)[] = []

@@ -7,9 +7,9 @@ import type { Id } from '../values'
  * the record's own, so that it inherits again).
  */
 export type Change =
-  | { [T in TableName]: { do: 'put', table: T, record: RecordOf<T> } }[TableName]
-  | { do: 'set', table: TableName, id: Id, fields: Readonly<Record<string, unknown>> }
-  | { do: 'drop', table: TableName, id: Id }
+  | { [T in TableName]: { do: 'put'; table: T; record: RecordOf<T> } }[TableName]
+  | { do: 'set'; table: TableName; id: Id; fields: Readonly<Record<string, unknown>> }
+  | { do: 'drop'; table: TableName; id: Id }
 
 /** What an edit needs from outside: fresh ids. */
 export interface EditContext {
@@ -18,7 +18,7 @@ export interface EditContext {
 
 /** Applies changes to a deck and returns the next one; untouched tables and records keep their identity. */
 export function applyChanges(deck: Deck, changes: readonly Change[]): Deck {
-  const tables = new Map<TableName, { next: Record<string, AnyRecord>, changed: Set<string> }>()
+  const tables = new Map<TableName, { next: Record<string, AnyRecord>; changed: Set<string> }>()
   const open = (table: TableName) => {
     let entry = tables.get(table)
     if (!entry) tables.set(table, (entry = { next: { ...deck[table] }, changed: new Set() }))

@@ -9,9 +9,13 @@ export const cleanText = (text: string) => text.replace(/\r\n?/g, '\n').replace(
 const isClean = (text: string) => text.search(unfit) === -1
 
 /** A run of text of which nothing is left: texts have none such. */
-const isEmptyRun = (item: unknown) => typeof item === 'object' && item !== null && (item as { type?: unknown }).type === 'text' && (item as { text?: unknown }).text === ''
+const isEmptyRun = (item: unknown) =>
+  typeof item === 'object' && item !== null && (item as { type?: unknown }).type === 'text' && (item as { text?: unknown }).text === ''
 
-/** A plain value with every text in it cleaned; the very same value where nothing was to be cleaned. Keys that would reach an object's prototype are left out. */
+/**
+ * A plain value with every text in it cleaned; the very same value where nothing was to be cleaned. Keys that would reach an object's
+ * prototype are left out.
+ */
 export function cleanValue<T>(value: T): T {
   if (typeof value === 'string') return (isClean(value) ? value : cleanText(value)) as T
   if (Array.isArray(value)) {
@@ -45,7 +49,8 @@ export function isTooDeep(value: unknown): boolean {
     const next: unknown[] = []
     for (const item of level) {
       if (typeof item !== 'object' || item === null) continue
-      for (const inner of Array.isArray(item) ? item : Object.values(item)) if (typeof inner === 'object' && inner !== null) next.push(inner)
+      for (const inner of Array.isArray(item) ? item : Object.values(item))
+        if (typeof inner === 'object' && inner !== null) next.push(inner)
     }
     level = next
   }

@@ -4,7 +4,7 @@ import type { Element, State } from './records/element'
 import type { Beat, Cue, Slide, Sound, Variant } from './records/slide'
 import type { Layout, Master } from './records/theme'
 
-type Row = { readonly id: string, readonly order: string }
+type Row = { readonly id: string; readonly order: string }
 type Groups = ReadonlyMap<string, readonly Row[]>
 
 const grouped = new WeakMap<object, Map<string, Groups>>()

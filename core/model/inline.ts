@@ -21,7 +21,8 @@ export function joinInline(...contents: readonly (readonly Inline[])[]): Inline[
   const made: Inline[] = []
   for (const node of contents.flat()) {
     const last = made.at(-1)
-    if (last?.type === 'text' && node.type === 'text' && JSON.stringify(last.marks ?? []) === JSON.stringify(node.marks ?? [])) made[made.length - 1] = { ...last, text: last.text + node.text }
+    if (last?.type === 'text' && node.type === 'text' && JSON.stringify(last.marks ?? []) === JSON.stringify(node.marks ?? []))
+      made[made.length - 1] = { ...last, text: last.text + node.text }
     else made.push(node)
   }
   return made

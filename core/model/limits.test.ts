@@ -22,7 +22,12 @@ describe('an edit that goes over a limit', () => {
     ['a title of 301 letters', set('info', 'info', { title: 'x'.repeat(301) }), (deck: Deck) => deck.info.info!.title.length, 300],
     ['a chapter of 201', set('slides', slide, { chapter: 'y'.repeat(201) }), (deck: Deck) => deck.slides[slide]!.chapter!.length, 200],
     ['a left of 150000', set('elements', 'words', { box: box({ x: 150_000 }) }), (deck: Deck) => deck.elements.words!.box!.x, 100_000],
-    ['a width of 100001', set('elements', 'words', { box: box({ width: 100_001 }) }), (deck: Deck) => deck.elements.words!.box!.width, 100_000],
+    [
+      'a width of 100001',
+      set('elements', 'words', { box: box({ width: 100_001 }) }),
+      (deck: Deck) => deck.elements.words!.box!.width,
+      100_000,
+    ],
     ['a width below nothing', set('elements', 'words', { box: box({ width: -3 }) }), (deck: Deck) => deck.elements.words!.box!.width, 0],
   ])('%s is put within it, said, and its record stays', (_, change, read, most) => {
     const fit = fitChanges(base(), [change])
@@ -42,22 +47,35 @@ describe('an edit that goes over a limit', () => {
   })
 
   it('is refused when a deck has as many records of a kind as it takes', () => {
-    const full = { ...base(), variants: Object.fromEntries(Array.from({ length: mostRecords.variants }, (_, index) => [`v${index}`, { id: `v${index}`, order: 'a0', name: 'v' }])) }
-    expect(fitChanges(full, [{ do: 'put', table: 'variants', record: { id: 'more', order: 'a1', name: 'more' } }])).toMatchObject({ ok: false, message: expect.stringContaining('500 variants') })
+    const full = {
+      ...base(),
+      variants: Object.fromEntries(
+        Array.from({ length: mostRecords.variants }, (_, index) => [`v${index}`, { id: `v${index}`, order: 'a0', name: 'v' }]),
+      ),
+    }
+    expect(fitChanges(full, [{ do: 'put', table: 'variants', record: { id: 'more', order: 'a1', name: 'more' } }])).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('500 variants'),
+    })
   })
 
   it('never leaves a record that its schema does not know, whatever numbers and texts are wished', () => {
     const wishes = fc.record({
-      x: fc.double({ noNaN: true, noDefaultInfinity: true }), width: fc.double({ noNaN: true, noDefaultInfinity: true }), opacity: fc.double({ min: -5, max: 5, noNaN: true }),
-      name: fc.string({ unit: 'binary', maxLength: 400 }), words: fc.string({ unit: 'binary', maxLength: 60 }),
+      x: fc.double({ noNaN: true, noDefaultInfinity: true }),
+      width: fc.double({ noNaN: true, noDefaultInfinity: true }),
+      opacity: fc.double({ min: -5, max: 5, noNaN: true }),
+      name: fc.string({ unit: 'binary', maxLength: 400 }),
+      words: fc.string({ unit: 'binary', maxLength: 60 }),
     })
-    fc.assert(fc.property(wishes, ({ x, width, opacity, name, words }) => {
-      const fit = fitChanges(base(), [set('elements', 'words', { box: box({ x, width }), opacity, name, text: textOf([words]) })])
-      if (!fit.ok) throw new Error(fit.message)
-      const next = applyChanges(base(), fit.value.changes)
-      expect(isSound('elements', next.elements.words)).toBe(true)
-      expect(fitChanges(base(), fit.value.changes)).toEqual({ ok: true, value: { changes: fit.value.changes, notes: [] } })
-    }))
+    fc.assert(
+      fc.property(wishes, ({ x, width, opacity, name, words }) => {
+        const fit = fitChanges(base(), [set('elements', 'words', { box: box({ x, width }), opacity, name, text: textOf([words]) })])
+        if (!fit.ok) throw new Error(fit.message)
+        const next = applyChanges(base(), fit.value.changes)
+        expect(isSound('elements', next.elements.words)).toBe(true)
+        expect(fitChanges(base(), fit.value.changes)).toEqual({ ok: true, value: { changes: fit.value.changes, notes: [] } })
+      }),
+    )
   })
 
   it('keeps the very records that held from the start', () => {
@@ -81,12 +99,14 @@ describe('what no writing system has', () => {
   })
 
   it('leaves every text in a form that a database takes', () => {
-    fc.assert(fc.property(fc.string({ unit: 'binary' }), text => {
-      const cleaned = cleanText(text)
-      expect(cleaned.isWellFormed()).toBe(true)
-      expect(cleaned).not.toContain('\u0000')
-      expect(cleanText(cleaned)).toBe(cleaned)
-    }))
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary' }), text => {
+        const cleaned = cleanText(text)
+        expect(cleaned.isWellFormed()).toBe(true)
+        expect(cleaned).not.toContain('\u0000')
+        expect(cleanText(cleaned)).toBe(cleaned)
+      }),
+    )
   })
 })
 

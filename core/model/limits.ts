@@ -6,13 +6,42 @@ import { failed, type Id, type Outcome } from '../values'
 
 /** How many records of a kind a deck takes at most. */
 export const mostRecords: Readonly<Record<TableName, number>> = {
-  info: 1, theme: 1, masters: 200, layouts: 1000, slides: 3000, elements: 60_000, beats: 30_000, cues: 120_000, sounds: 5000, states: 20_000, variants: 500,
+  info: 1,
+  theme: 1,
+  masters: 200,
+  layouts: 1000,
+  slides: 3000,
+  elements: 60_000,
+  beats: 30_000,
+  cues: 120_000,
+  sounds: 5000,
+  states: 20_000,
+  variants: 500,
 }
 
 /** What a person calls a field where it is not called so by itself. */
-const fieldWords: Readonly<Record<string, string>> = { x: 'left', y: 'top', order: 'place in the order', box: '', text: 'words', content: '', attrs: '', info: '' }
+const fieldWords: Readonly<Record<string, string>> = {
+  x: 'left',
+  y: 'top',
+  order: 'place in the order',
+  box: '',
+  text: 'words',
+  content: '',
+  attrs: '',
+  info: '',
+}
 const recordWords: Readonly<Record<TableName, string>> = {
-  info: 'The deck', theme: 'The theme', masters: 'Master', layouts: 'Layout', slides: 'Slide', elements: 'Element', beats: 'Beat', cues: 'Cue', sounds: 'Sound', states: 'State', variants: 'Variant',
+  info: 'The deck',
+  theme: 'The theme',
+  masters: 'Master',
+  layouts: 'Layout',
+  slides: 'Slide',
+  elements: 'Element',
+  beats: 'Beat',
+  cues: 'Cue',
+  sounds: 'Sound',
+  states: 'State',
+  variants: 'Variant',
 }
 
 const fieldName = (path: readonly PropertyKey[]) =>
@@ -24,22 +53,30 @@ const recordName = (table: TableName, record: unknown) => {
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 
 /** What a value that is over a limit becomes, and a sentence on it; undefined where no limit can be held by changing the value alone. */
-function within(issue: z.core.$ZodIssue, value: unknown): { value: unknown, note: string } | undefined {
+function within(issue: z.core.$ZodIssue, value: unknown): { value: unknown; note: string } | undefined {
   const what = capital(fieldName(issue.path))
   if (issue.code !== 'too_big' && issue.code !== 'too_small') return undefined
   const limit = Number(issue.code === 'too_big' ? issue.maximum : issue.minimum)
-  if (typeof value === 'number') return issue.inclusive === false ? undefined : { value: limit, note: `${what} can be ${limit} at ${issue.code === 'too_big' ? 'most' : 'least'}, so it is that, not ${value}.` }
+  if (typeof value === 'number')
+    return issue.inclusive === false
+      ? undefined
+      : { value: limit, note: `${what} can be ${limit} at ${issue.code === 'too_big' ? 'most' : 'least'}, so it is that, not ${value}.` }
   if (issue.code === 'too_small') return undefined
   if (typeof value === 'string') {
     // As the schemas count: by code points, so that no letter is cut within itself.
     const letters = Array.from(value)
-    return { value: letters.slice(0, limit).join(''), note: `${what} takes ${limit} letters; the ${letters.length - limit} after them are left out.` }
+    return {
+      value: letters.slice(0, limit).join(''),
+      note: `${what} takes ${limit} letters; the ${letters.length - limit} after them are left out.`,
+    }
   }
-  if (Array.isArray(value)) return { value: value.slice(0, limit), note: `${what} takes ${limit} entries; the ${value.length - limit} after them are left out.` }
+  if (Array.isArray(value))
+    return { value: value.slice(0, limit), note: `${what} takes ${limit} entries; the ${value.length - limit} after them are left out.` }
   return undefined
 }
 
-const valueAt = (value: unknown, path: readonly PropertyKey[]) => path.reduce<unknown>((at, step) => (at as Record<PropertyKey, unknown> | undefined)?.[step], value)
+const valueAt = (value: unknown, path: readonly PropertyKey[]) =>
+  path.reduce<unknown>((at, step) => (at as Record<PropertyKey, unknown> | undefined)?.[step], value)
 
 function withValue(value: unknown, [step, ...rest]: readonly PropertyKey[], next: unknown): unknown {
   if (step === undefined) return next
@@ -56,7 +93,7 @@ const mostNotes = 5
  * out. Each of that is said in a sentence. What no such change mends is refused, with where it is wrong. The very same record comes
  * back where it held from the start.
  */
-export function fitRecord<T extends TableName>(table: T, record: unknown): Outcome<{ record: RecordOf<T>, notes: string[] }> {
+export function fitRecord<T extends TableName>(table: T, record: unknown): Outcome<{ record: RecordOf<T>; notes: string[] }> {
   let fitted = cleanValue(record)
   const notes: string[] = []
   for (let round = 0; round < rounds; round++) {
@@ -64,7 +101,10 @@ export function fitRecord<T extends TableName>(table: T, record: unknown): Outco
     if (parsed.success) return { ok: true, value: { record: fitted as RecordOf<T>, notes } }
     for (const issue of parsed.error.issues) {
       const mended = within(issue, valueAt(fitted, issue.path))
-      if (!mended) return failed(`${recordName(table, fitted)}: ${fieldName(issue.path)} cannot be that (${issue.message.toLowerCase()}). Nothing was changed.`)
+      if (!mended)
+        return failed(
+          `${recordName(table, fitted)}: ${fieldName(issue.path)} cannot be that (${issue.message.toLowerCase()}). Nothing was changed.`,
+        )
       fitted = withValue(fitted, issue.path, mended.value)
       if (notes.length < mostNotes) notes.push(mended.note)
     }
@@ -89,12 +129,13 @@ function differing(before: AnyRecord, after: AnyRecord): Record<string, unknown>
  * An edit's changes, put within the limits of their records, before anything is applied; with sentences on what was. What cannot be
  * held is refused whole: no half of an edit is done.
  */
-export function fitChanges(deck: Deck, changes: readonly Change[]): Outcome<{ changes: readonly Change[], notes: string[] }> {
+export function fitChanges(deck: Deck, changes: readonly Change[]): Outcome<{ changes: readonly Change[]; notes: string[] }> {
   const notes: string[] = []
   const latest = new Map<string, AnyRecord | undefined>()
   const counts = new Map<TableName, number>()
   const key = (table: TableName, id: Id) => `${table} ${id}`
-  const current = (table: TableName, id: Id) => (latest.has(key(table, id)) ? latest.get(key(table, id)) : (deck[table] as Readonly<Record<Id, AnyRecord>>)[id])
+  const current = (table: TableName, id: Id) =>
+    latest.has(key(table, id)) ? latest.get(key(table, id)) : (deck[table] as Readonly<Record<Id, AnyRecord>>)[id]
   const fitted: Change[] = []
   for (const change of changes) {
     if (change.do === 'drop') {
@@ -115,7 +156,10 @@ export function fitChanges(deck: Deck, changes: readonly Change[]): Outcome<{ ch
       if (!before) counts.set(change.table, (counts.get(change.table) ?? Object.keys(deck[change.table]).length) + 1)
       if ((counts.get(change.table) ?? 0) > mostRecords[change.table]) return failed(tooMany(change.table))
       fitted.push(fit.value.record === wanted ? change : ({ ...change, record: fit.value.record } as Change))
-    } else fitted.push(fit.value.record === wanted ? change : { ...change, fields: { ...change.fields, ...differing(wanted, fit.value.record) } })
+    } else
+      fitted.push(
+        fit.value.record === wanted ? change : { ...change, fields: { ...change.fields, ...differing(wanted, fit.value.record) } },
+      )
   }
   return { ok: true, value: { changes: fitted, notes: [...new Set(notes)].slice(0, mostNotes) } }
 }
@@ -141,7 +185,7 @@ export interface FieldLimits {
 
 /** The limits of a field, from the schema of its record; `path` leads to it by the names of fields. */
 export function limitsOf(schema: z.ZodType, ...path: readonly string[]): FieldLimits {
-  let at = schema as z.ZodType & { unwrap?: () => z.ZodType, shape?: Record<string, z.ZodType>, options?: readonly z.ZodType[] }
+  let at = schema as z.ZodType & { unwrap?: () => z.ZodType; shape?: Record<string, z.ZodType>; options?: readonly z.ZodType[] }
   const bare = () => {
     while (at.unwrap) at = at.unwrap() as typeof at
   }
@@ -152,7 +196,11 @@ export function limitsOf(schema: z.ZodType, ...path: readonly string[]): FieldLi
     at = next as typeof at
     bare()
   }
-  const { maxLength, minValue, maxValue } = at as unknown as { maxLength?: number | null, minValue?: number | null, maxValue?: number | null }
+  const { maxLength, minValue, maxValue } = at as unknown as {
+    maxLength?: number | null
+    minValue?: number | null
+    maxValue?: number | null
+  }
   return {
     ...(typeof maxLength === 'number' ? { maxlength: maxLength } : {}),
     ...(Number.isFinite(minValue) ? { min: minValue! } : {}),

@@ -21,7 +21,13 @@ export const speaks = (element: Element) => element.kind === 'figure' && (elemen
 /** The voices that faces move with, by hash: none where no figure speaks. */
 export const voicesOf = (deck: Deck): string[] =>
   Object.values(deck.elements).some(speaks)
-    ? [...new Set(Object.values(deck.sounds).filter(sound => sound.use === 'narration').map(sound => sound.media))]
+    ? [
+        ...new Set(
+          Object.values(deck.sounds)
+            .filter(sound => sound.use === 'narration')
+            .map(sound => sound.media),
+        ),
+      ]
     : []
 
 export function mediaIn(...records: readonly unknown[]): string[] {
@@ -31,4 +37,12 @@ export function mediaIn(...records: readonly unknown[]): string[] {
 }
 
 /** The hashes of all media that a deck refers to: pictures, films, sounds, grounds, logos, bullets, font faces. */
-export const mediaOf = (deck: Deck) => mediaIn(Object.values(deck.elements), Object.values(deck.sounds), Object.values(deck.theme), Object.values(deck.masters), Object.values(deck.layouts), Object.values(deck.slides))
+export const mediaOf = (deck: Deck) =>
+  mediaIn(
+    Object.values(deck.elements),
+    Object.values(deck.sounds),
+    Object.values(deck.theme),
+    Object.values(deck.masters),
+    Object.values(deck.layouts),
+    Object.values(deck.slides),
+  )

@@ -12,7 +12,10 @@ export function onlySlides(deck: Deck, slides: readonly Id[]): Deck {
   const beats = keep(deck.beats, beat => wanted.has(beat.slide))
   const elements = keep(deck.elements, element => wanted.has(element.owner) || layouts.has(element.owner) || masters.has(element.owner))
   return {
-    ...deck, beats, elements, sounds: {},
+    ...deck,
+    beats,
+    elements,
+    sounds: {},
     slides: keep(deck.slides, slide => wanted.has(slide.id)),
     cues: keep(deck.cues, cue => beats[cue.beat] !== undefined),
     states: keep(deck.states, state => elements[state.element] !== undefined),

@@ -12,16 +12,19 @@ const placeOf = (issue: z.core.$ZodIssue) => issue.path.map(String).join(' › '
  * Reads a deck from plain JSON of any known format version: upgraded, checked against the schema, and mended.
  * What is wrong comes back as one sentence that says where.
  */
-export function readDeck(json: unknown): Outcome<{ deck: Deck, notes: string[] }> {
+export function readDeck(json: unknown): Outcome<{ deck: Deck; notes: string[] }> {
   if (!json || typeof json !== 'object') return failed('This is not a deck: it holds no records.')
   let raw = json as Record<string, unknown>
   if (isTooDeep(raw)) return failed('This is not a deck: its records nest deeper than those of any deck. Nothing was read.')
-  for (const table of tableNames) if (Object.keys(raw[table] ?? {}).length > mostRecords[table]) return failed(`${tooMany(table)} Nothing was read.`)
+  for (const table of tableNames)
+    if (Object.keys(raw[table] ?? {}).length > mostRecords[table]) return failed(`${tooMany(table)} Nothing was read.`)
   raw = cleanValue(raw)
   const version = () => Number(((raw.info as Record<string, unknown> | undefined)?.info as Record<string, unknown> | undefined)?.format)
   if (!Number.isInteger(version()) || version() < 1) return failed('This is not a deck: it does not say its format version.')
   if (version() > formatVersion) {
-    return failed(`This deck was made by a newer Hailbank (format ${version()}, this one reads up to ${formatVersion}). Update this one, then read it again.`)
+    return failed(
+      `This deck was made by a newer Hailbank (format ${version()}, this one reads up to ${formatVersion}). Update this one, then read it again.`,
+    )
   }
   while (version() < formatVersion) raw = upgrades[version()]!(raw)
   const parsed = deckSchema.safeParse(raw)
@@ -31,7 +34,8 @@ export function readDeck(json: unknown): Outcome<{ deck: Deck, notes: string[] }
   }
   for (const [table, records] of Object.entries(parsed.data)) {
     for (const [id, record] of Object.entries(records)) {
-      if (record.id !== id) return failed(`The deck is damaged at ${table} › ${id}: the record calls itself “${record.id}”. Nothing was changed.`)
+      if (record.id !== id)
+        return failed(`The deck is damaged at ${table} › ${id}: the record calls itself “${record.id}”. Nothing was changed.`)
     }
   }
   return { ok: true, value: mend(parsed.data as Deck) }

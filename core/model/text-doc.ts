@@ -4,7 +4,7 @@ import type { Inline, Paragraph, TextDoc } from './records/text'
 export const emptyText = (): TextDoc => ({ type: 'doc', content: [{ type: 'paragraph' }] })
 
 /** A text of plain lines; `level` 0 is plain text, 1 to 9 a list level. */
-export const textOf = (lines: readonly (string | { text: string, level: number })[]): TextDoc => {
+export const textOf = (lines: readonly (string | { text: string; level: number })[]): TextDoc => {
   const content = lines.map((line): Paragraph => {
     const { text, level } = typeof line === 'string' ? { text: line, level: 0 } : line
     return { type: 'paragraph', ...(level ? { attrs: { level } } : {}), ...(text ? { content: [{ type: 'text', text }] } : {}) }
@@ -13,7 +13,8 @@ export const textOf = (lines: readonly (string | { text: string, level: number }
 }
 
 /** The words of a run of inline nodes; a forced break is a line feed. */
-export const inlineText = (content: readonly Inline[] | undefined) => (content ?? []).map(node => (node.type === 'text' ? node.text : '\n')).join('')
+export const inlineText = (content: readonly Inline[] | undefined) =>
+  (content ?? []).map(node => (node.type === 'text' ? node.text : '\n')).join('')
 
 /** The plain words of each paragraph. */
 export const paragraphTexts = (doc: TextDoc) => doc.content.map(paragraph => inlineText(paragraph.content))

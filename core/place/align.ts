@@ -11,7 +11,10 @@ export interface Placed {
 }
 
 const boundsOfPlaced = (placed: Placed) => boundsOf(...Object.values(placed.boxes))
-const moved = (placed: Placed, by: Point): Placed => ({ id: placed.id, boxes: Object.fromEntries(Object.entries(placed.boxes).map(([id, box]) => [id, movedBy(box, by)])) })
+const moved = (placed: Placed, by: Point): Placed => ({
+  id: placed.id,
+  boxes: Object.fromEntries(Object.entries(placed.boxes).map(([id, box]) => [id, movedBy(box, by)])),
+})
 const near = (bounds: Bounds, axis: Axis) => (axis === 'across' ? bounds.left : bounds.top)
 const far = (bounds: Bounds, axis: Axis) => (axis === 'across' ? bounds.right : bounds.bottom)
 const extent = (bounds: Bounds, axis: Axis) => far(bounds, axis) - near(bounds, axis)
@@ -30,7 +33,9 @@ export function align(parts: readonly Placed[], edge: Edge, frame: Bounds): Plac
 
 /** In the order in which they stand along an axis. */
 const inOrder = (parts: readonly Placed[], axis: Axis) =>
-  parts.map(part => ({ part, bounds: boundsOfPlaced(part) })).sort((a, b) => near(a.bounds, axis) + far(a.bounds, axis) - near(b.bounds, axis) - far(b.bounds, axis))
+  parts
+    .map(part => ({ part, bounds: boundsOfPlaced(part) }))
+    .sort((a, b) => near(a.bounds, axis) + far(a.bounds, axis) - near(b.bounds, axis) - far(b.bounds, axis))
 
 /**
  * Puts the same gap between neighbours along an axis. Without `gap` (px), the first and the last stay and the others share the
@@ -65,7 +70,7 @@ export function sameSize(boxes: readonly Box[], which: 'width' | 'height' | 'bot
 
 /** Parts told into rows by where they stand: whoever's middle lies within a row's height belongs to it. Top to bottom, left to right. */
 function rowsOf(parts: readonly Placed[]) {
-  const rows: { top: number, bottom: number, parts: { part: Placed, bounds: Bounds }[] }[] = []
+  const rows: { top: number; bottom: number; parts: { part: Placed; bounds: Bounds }[] }[] = []
   for (const entry of inOrder(parts, 'down')) {
     const middle = (entry.bounds.top + entry.bounds.bottom) / 2
     const row = rows.find(candidate => middle >= candidate.top && middle <= candidate.bottom)
@@ -89,8 +94,20 @@ function usualGap(gaps: readonly number[]): number {
 export function tidyRows(parts: readonly Placed[], gap?: number): Placed[] {
   if (parts.length < 2) return [...parts]
   const rows = rowsOf(parts)
-  const between = gap ?? usualGap(rows.flatMap(row => row.parts.slice(1).map((entry, index) => entry.bounds.left - row.parts[index]!.bounds.right)))
-  const below = gap ?? (rows.length > 1 ? usualGap(rows.slice(1).map((row, index) => Math.min(...row.parts.map(entry => entry.bounds.top)) - Math.max(...rows[index]!.parts.map(entry => entry.bounds.bottom)))) : between)
+  const between =
+    gap ?? usualGap(rows.flatMap(row => row.parts.slice(1).map((entry, index) => entry.bounds.left - row.parts[index]!.bounds.right)))
+  const below =
+    gap ??
+    (rows.length > 1
+      ? usualGap(
+          rows
+            .slice(1)
+            .map(
+              (row, index) =>
+                Math.min(...row.parts.map(entry => entry.bounds.top)) - Math.max(...rows[index]!.parts.map(entry => entry.bounds.bottom)),
+            ),
+        )
+      : between)
   const left = Math.min(...rows.flatMap(row => row.parts.map(entry => entry.bounds.left)))
   let top = Math.min(...rows.flatMap(row => row.parts.map(entry => entry.bounds.top)))
   const made = new Map<string, Placed>()
@@ -116,11 +133,14 @@ function columnsFor(parts: readonly Placed[]): number {
  * Sets parts in a grid of equal cells, in reading order, each in the middle of its cell. Cells are as large as the largest
  * part, `gap` px apart.
  */
-export function tidyGrid(parts: readonly Placed[], options: { columns?: number, gap?: number } = {}): Placed[] {
+export function tidyGrid(parts: readonly Placed[], options: { columns?: number; gap?: number } = {}): Placed[] {
   if (parts.length < 2) return [...parts]
   const ordered = rowsOf(parts).flatMap(row => row.parts)
   const columns = Math.max(1, options.columns ?? columnsFor(parts))
-  const cell = { width: Math.max(...ordered.map(({ bounds }) => extent(bounds, 'across'))), height: Math.max(...ordered.map(({ bounds }) => extent(bounds, 'down'))) }
+  const cell = {
+    width: Math.max(...ordered.map(({ bounds }) => extent(bounds, 'across'))),
+    height: Math.max(...ordered.map(({ bounds }) => extent(bounds, 'down'))),
+  }
   const gap = options.gap ?? 24
   const left = Math.min(...ordered.map(({ bounds }) => bounds.left))
   const top = Math.min(...ordered.map(({ bounds }) => bounds.top))

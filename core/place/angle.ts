@@ -20,9 +20,13 @@ export type AngleSnap = 'step' | 'neighbour' | null
  * Draws an angle to a neighbour's angle (and those square to it) within `reach` degrees, else to the next multiple of
  * `step`. The answer is 0 to 360.
  */
-export function snapAngle(angle: number, neighbours: readonly number[], options: { step?: number, reach?: number } = {}): { angle: number, to: AngleSnap } {
+export function snapAngle(
+  angle: number,
+  neighbours: readonly number[],
+  options: { step?: number; reach?: number } = {},
+): { angle: number; to: AngleSnap } {
   const { step = 15, reach = 4 } = options
-  let best: { angle: number, away: number } | null = null
+  let best: { angle: number; away: number } | null = null
   for (const neighbour of neighbours) {
     for (const square of [0, 90, 180, 270]) {
       const away = Math.abs(turnBetween(angle, neighbour + square))

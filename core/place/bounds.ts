@@ -35,7 +35,12 @@ export function cornersOf(box: Box): Point[] {
   const center = centerOf(box)
   const right = box.x + box.width
   const bottom = box.y + box.height
-  return [{ x: box.x, y: box.y }, { x: right, y: box.y }, { x: right, y: bottom }, { x: box.x, y: bottom }].map(corner => turn(corner, center, box.angle))
+  return [
+    { x: box.x, y: box.y },
+    { x: right, y: box.y },
+    { x: right, y: bottom },
+    { x: box.x, y: bottom },
+  ].map(corner => turn(corner, center, box.angle))
 }
 
 /** The least upright rectangle around boxes. */
@@ -57,7 +62,13 @@ export function boundsOf(...boxes: readonly Box[]): Bounds {
 }
 
 /** An upright rectangle as a box. */
-export const boxOf = (bounds: Bounds): Box => ({ x: bounds.left, y: bounds.top, width: bounds.right - bounds.left, height: bounds.bottom - bounds.top, angle: 0 })
+export const boxOf = (bounds: Bounds): Box => ({
+  x: bounds.left,
+  y: bounds.top,
+  width: bounds.right - bounds.left,
+  height: bounds.bottom - bounds.top,
+  angle: 0,
+})
 
 /** Whether a point lies in a (turned) box, its edges included. */
 export function contains(box: Box, point: Point): boolean {
@@ -67,12 +78,21 @@ export function contains(box: Box, point: Point): boolean {
 
 export const overlap = (a: Bounds, b: Bounds) => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom
 export const inside = (inner: Bounds, outer: Bounds, slack = 0) =>
-  inner.left >= outer.left - slack && inner.top >= outer.top - slack && inner.right <= outer.right + slack && inner.bottom <= outer.bottom + slack
+  inner.left >= outer.left - slack &&
+  inner.top >= outer.top - slack &&
+  inner.right <= outer.right + slack &&
+  inner.bottom <= outer.bottom + slack
 
 const round = (value: number) => Math.round(value * 100) / 100 + 0
 
 /** A box to a hundredth of a px and of a degree, at least 1 px across and down: what is kept in a deck. */
-export const tidyBox = (box: Box): Box => ({ x: round(box.x), y: round(box.y), width: Math.max(1, round(box.width)), height: Math.max(1, round(box.height)), angle: round(turned(box.angle)) })
+export const tidyBox = (box: Box): Box => ({
+  x: round(box.x),
+  y: round(box.y),
+  width: Math.max(1, round(box.width)),
+  height: Math.max(1, round(box.height)),
+  angle: round(turned(box.angle)),
+})
 
 /** An angle in degrees brought to 0 up to 360. */
 export const turned = (angle: number) => ((angle % 360) + 360) % 360

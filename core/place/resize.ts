@@ -7,7 +7,9 @@ export interface Handle {
   down: -1 | 0 | 1
 }
 
-export const handles: readonly Handle[] = ([-1, 0, 1] as const).flatMap(down => ([-1, 0, 1] as const).map(across => ({ across, down }))).filter(({ across, down }) => across || down)
+export const handles: readonly Handle[] = ([-1, 0, 1] as const)
+  .flatMap(down => ([-1, 0, 1] as const).map(across => ({ across, down })))
+  .filter(({ across, down }) => across || down)
 
 export interface ResizeOptions {
   keepProportion?: boolean
@@ -38,10 +40,14 @@ export function resize(box: Box, handle: Handle, by: Point, options: ResizeOptio
 }
 
 /** Gives a box another size, keeping the point opposite a handle, or its centre, where it is. */
-function resized(box: Box, handle: Handle, size: { width: number, height: number }, fromCenter = false): Box {
+function resized(box: Box, handle: Handle, size: { width: number; height: number }, fromCenter = false): Box {
   const center = centerOf(box)
   if (fromCenter) return centeredAt({ ...box, ...size }, center)
-  const shift = turn({ x: (handle.across * (size.width - box.width)) / 2, y: (handle.down * (size.height - box.height)) / 2 }, { x: 0, y: 0 }, box.angle)
+  const shift = turn(
+    { x: (handle.across * (size.width - box.width)) / 2, y: (handle.down * (size.height - box.height)) / 2 },
+    { x: 0, y: 0 },
+    box.angle,
+  )
   return centeredAt({ ...box, ...size }, { x: center.x + shift.x, y: center.y + shift.y })
 }
 
@@ -56,7 +62,10 @@ export function resizeTogether(boxes: readonly Box[], from: Box, to: Box): Box[]
     const center = centerOf(box)
     const radians = (box.angle * Math.PI) / 180
     const [cos, sin] = [Math.cos(radians), Math.sin(radians)]
-    const size = { width: Math.max(1, box.width * Math.hypot(across * cos, down * sin)), height: Math.max(1, box.height * Math.hypot(across * sin, down * cos)) }
+    const size = {
+      width: Math.max(1, box.width * Math.hypot(across * cos, down * sin)),
+      height: Math.max(1, box.height * Math.hypot(across * sin, down * cos)),
+    }
     return centeredAt({ ...box, ...size }, { x: to.x + (center.x - from.x) * across, y: to.y + (center.y - from.y) * down })
   })
 }
@@ -67,8 +76,11 @@ export interface Flip {
   down: boolean
 }
 
-/** Mirrors boxes together about the middle of the rectangle around them; each turns the other way. `flips` says what of each is mirrored by then. */
-export function flipTogether(parts: readonly { box: Box, flip?: Flip }[], axis: 'across' | 'down'): { box: Box, flip: Flip }[] {
+/**
+ * Mirrors boxes together about the middle of the rectangle around them; each turns the other way. `flips` says what of each is mirrored by
+ * then.
+ */
+export function flipTogether(parts: readonly { box: Box; flip?: Flip }[], axis: 'across' | 'down'): { box: Box; flip: Flip }[] {
   const center = centerOf(boxOf(boundsOf(...parts.map(part => part.box))))
   return parts.map(({ box, flip = { across: false, down: false } }) => {
     const own = centerOf(box)

@@ -10,7 +10,12 @@ export interface Port {
   out: Point | null
 }
 
-const outward: Readonly<Record<Side, Point>> = { left: { x: -1, y: 0 }, right: { x: 1, y: 0 }, top: { x: 0, y: -1 }, bottom: { x: 0, y: 1 } }
+const outward: Readonly<Record<Side, Point>> = {
+  left: { x: -1, y: 0 },
+  right: { x: 1, y: 0 },
+  top: { x: 0, y: -1 },
+  bottom: { x: 0, y: 1 },
+}
 
 /** The middle of a side of a (turned) box. A turned box's line leaves in the straight direction nearest to that side's own. */
 export function portOf(box: Box, side: Side): Port {
@@ -33,8 +38,8 @@ const averted = (port: Port, to: Point) => {
 }
 
 /** The pair of sides between which a line from one box to another is shortest and looks the right way. */
-export function bestPorts(from: Box, to: Box, fixed: { from?: Side, to?: Side } = {}): { from: Port, to: Port } {
-  let best: { from: Port, to: Port } | null = null
+export function bestPorts(from: Box, to: Box, fixed: { from?: Side; to?: Side } = {}): { from: Port; to: Port } {
+  let best: { from: Port; to: Port } | null = null
   let least = Infinity
   for (const a of fixed.from ? [fixed.from] : sides) {
     for (const b of fixed.to ? [fixed.to] : sides) {
@@ -50,8 +55,14 @@ export function bestPorts(from: Box, to: Box, fixed: { from?: Side, to?: Side } 
   return best!
 }
 
-const inflate = (bounds: Bounds, by: number): Bounds => ({ left: bounds.left - by, top: bounds.top - by, right: bounds.right + by, bottom: bounds.bottom + by })
-const within = (bounds: Bounds, point: Point) => point.x > bounds.left && point.x < bounds.right && point.y > bounds.top && point.y < bounds.bottom
+const inflate = (bounds: Bounds, by: number): Bounds => ({
+  left: bounds.left - by,
+  top: bounds.top - by,
+  right: bounds.right + by,
+  bottom: bounds.bottom + by,
+})
+const within = (bounds: Bounds, point: Point) =>
+  point.x > bounds.left && point.x < bounds.right && point.y > bounds.top && point.y < bounds.bottom
 
 /** Whether a level or upright stretch runs through the inside of a rectangle. */
 export function crosses(a: Point, b: Point, bounds: Bounds): boolean {
@@ -71,18 +82,35 @@ function straightened(points: readonly Point[]): Point[] {
   for (const point of points) {
     const [before, last] = [made.at(-2), made.at(-1)]
     if (last && Math.abs(last.x - point.x) < 0.01 && Math.abs(last.y - point.y) < 0.01) continue
-    if (before && last && ((Math.abs(before.x - last.x) < 0.01 && Math.abs(last.x - point.x) < 0.01) || (Math.abs(before.y - last.y) < 0.01 && Math.abs(last.y - point.y) < 0.01))) made.pop()
+    if (
+      before &&
+      last &&
+      ((Math.abs(before.x - last.x) < 0.01 && Math.abs(last.x - point.x) < 0.01) ||
+        (Math.abs(before.y - last.y) < 0.01 && Math.abs(last.y - point.y) < 0.01))
+    )
+      made.pop()
     made.push(point)
   }
   return made
 }
 
-interface Step { x: number, y: number, direction: 0 | 1, cost: number, guess: number, before: Step | null }
+interface Step {
+  x: number
+  y: number
+  direction: 0 | 1
+  cost: number
+  guess: number
+  before: Step | null
+}
 
 /** A heap of steps, least guess first. */
 function makeHeap() {
   const items: Step[] = []
-  const swap = (a: number, b: number) => { const kept = items[a]!; items[a] = items[b]!; items[b] = kept }
+  const swap = (a: number, b: number) => {
+    const kept = items[a]!
+    items[a] = items[b]!
+    items[b] = kept
+  }
   return {
     push(step: Step) {
       items.push(step)
@@ -120,14 +148,18 @@ function makeHeap() {
  * there is no free way, it goes straight through.
  */
 export function routeAround(from: Port, to: Port, obstacles: readonly Bounds[], clearance = 24): Point[] {
-  const stub = (port: Port) => (port.out ? { x: port.point.x + port.out.x * clearance, y: port.point.y + port.out.y * clearance } : port.point)
+  const stub = (port: Port) =>
+    port.out ? { x: port.point.x + port.out.x * clearance, y: port.point.y + port.out.y * clearance } : port.point
   const [start, end] = [stub(from), stub(to)]
   const middle = { x: (start.x + end.x) / 2, y: (start.y + end.y) / 2 }
-  const away = (bounds: Bounds) => Math.hypot(Math.max(bounds.left - middle.x, 0, middle.x - bounds.right), Math.max(bounds.top - middle.y, 0, middle.y - bounds.bottom))
+  const away = (bounds: Bounds) =>
+    Math.hypot(Math.max(bounds.left - middle.x, 0, middle.x - bounds.right), Math.max(bounds.top - middle.y, 0, middle.y - bounds.bottom))
   // What a port stands in cannot be gone around.
   const standing = obstacles.filter(bounds => !within(bounds, from.point) && !within(bounds, to.point))
   const near = standing.length > mostObstacles ? [...standing].sort((a, b) => away(a) - away(b)).slice(0, mostObstacles) : standing
-  const walls = near.map(bounds => inflate(bounds, Math.max(0, clearance - 0.5))).map((wall, index) => (within(wall, start) || within(wall, end) ? near[index]! : wall))
+  const walls = near
+    .map(bounds => inflate(bounds, Math.max(0, clearance - 0.5)))
+    .map((wall, index) => (within(wall, start) || within(wall, end) ? near[index]! : wall))
   const xs = unique([start.x, end.x, middle.x, ...near.flatMap(bounds => [bounds.left - clearance, bounds.right + clearance])])
   const ys = unique([start.y, end.y, middle.y, ...near.flatMap(bounds => [bounds.top - clearance, bounds.bottom + clearance])])
   const indexOf = (values: readonly number[], value: number) => values.indexOf(Math.round(value * 100) / 100)
@@ -137,7 +169,8 @@ export function routeAround(from: Port, to: Port, obstacles: readonly Bounds[], 
   const directionOf = (out: Point | null): 0 | 1 | null => (out ? (out.x !== 0 ? 0 : 1) : null)
   const heap = makeHeap()
   const first = directionOf(from.out)
-  for (const direction of first === null ? ([0, 1] as const) : [first]) heap.push({ x: startX, y: startY, direction, cost: 0, guess: guess(startX, startY), before: null })
+  for (const direction of first === null ? ([0, 1] as const) : [first])
+    heap.push({ x: startX, y: startY, direction, cost: 0, guess: guess(startX, startY), before: null })
   const settled = new Set<number>()
   const last = directionOf(to.out)
   let found: Step | null = null
@@ -149,12 +182,20 @@ export function routeAround(from: Port, to: Port, obstacles: readonly Bounds[], 
       found = step
       break
     }
-    for (const [dx, dy] of [[1, 0], [-1, 0], [0, 1], [0, -1]] as const) {
+    for (const [dx, dy] of [
+      [1, 0],
+      [-1, 0],
+      [0, 1],
+      [0, -1],
+    ] as const) {
       const [x, y] = [step.x + dx, step.y + dy]
       if (x < 0 || y < 0 || x >= xs.length || y >= ys.length) continue
       // It does not turn back into the port that it came out of.
       if (!step.before && from.out && dx === -from.out.x && dy === -from.out.y) continue
-      const [a, b] = [{ x: xs[step.x]!, y: ys[step.y]! }, { x: xs[x]!, y: ys[y]! }]
+      const [a, b] = [
+        { x: xs[step.x]!, y: ys[step.y]! },
+        { x: xs[x]!, y: ys[y]! },
+      ]
       if (walls.some(wall => crosses(a, b, wall))) continue
       const direction = dx !== 0 ? 0 : 1
       const arriving = x === endX && y === endY && last !== null && direction !== last ? bend : 0
@@ -179,7 +220,8 @@ export function curveBetween(from: Port, to: Port, count = 16): Point[] {
   return Array.from({ length: count + 1 }, (_, index) => {
     const t = index / count
     const u = 1 - t
-    const mix = (axis: 'x' | 'y') => u * u * u * from.point[axis] + 3 * u * u * t * b[axis] + 3 * u * t * t * c[axis] + t * t * t * to.point[axis]
+    const mix = (axis: 'x' | 'y') =>
+      u * u * u * from.point[axis] + 3 * u * u * t * b[axis] + 3 * u * t * t * c[axis] + t * t * t * to.point[axis]
     return { x: mix('x'), y: mix('y') }
   })
 }

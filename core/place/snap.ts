@@ -27,12 +27,12 @@ export interface Snapped {
 
 export interface SnapRoom {
   others: readonly Bounds[]
-  size: { width: number, height: number }
+  size: { width: number; height: number }
   margin: number
   /** How far something may be drawn, px of deck space. */
   reach: number
   /** Guides of the slide's own and of its layout and master: x of upright ones, y of level ones. */
-  guides?: { x: readonly number[], y: readonly number[] }
+  guides?: { x: readonly number[]; y: readonly number[] }
 }
 
 type AxisName = 'x' | 'y'
@@ -46,7 +46,9 @@ interface Span {
 }
 
 const spanOf = (bounds: Bounds, axis: AxisName): Span =>
-  axis === 'x' ? { near: bounds.left, far: bounds.right, sideNear: bounds.top, sideFar: bounds.bottom } : { near: bounds.top, far: bounds.bottom, sideNear: bounds.left, sideFar: bounds.right }
+  axis === 'x'
+    ? { near: bounds.left, far: bounds.right, sideNear: bounds.top, sideFar: bounds.bottom }
+    : { near: bounds.top, far: bounds.bottom, sideNear: bounds.left, sideFar: bounds.right }
 const sideBySide = (a: Span, b: Span) => a.sideNear < b.sideFar && b.sideNear < a.sideFar
 
 interface Target {
@@ -58,7 +60,11 @@ interface Target {
 /** The lines that other things and the slide offer along one axis: both edges and the centre of each, the margins, the guides. */
 function targets(axis: AxisName, room: SnapRoom): Target[] {
   const [extent, depth] = axis === 'x' ? [room.size.width, room.size.height] : [room.size.height, room.size.width]
-  const slide = [0, room.margin, extent / 2, extent - room.margin, extent, ...(room.guides?.[axis] ?? [])].map(at => ({ at, from: 0, to: depth }))
+  const slide = [0, room.margin, extent / 2, extent - room.margin, extent, ...(room.guides?.[axis] ?? [])].map(at => ({
+    at,
+    from: 0,
+    to: depth,
+  }))
   const around = room.others.flatMap(other => {
     const { near, far, sideNear, sideFar } = spanOf(other, axis)
     return [near, (near + far) / 2, far].map(at => ({ at, from: sideNear, to: sideFar }))
@@ -113,9 +119,12 @@ function equalGaps(axis: AxisName, moving: Span, others: readonly Span[], reach:
     if (!next) return
     const gap = forwards ? next.near - first.far : first.near - next.far
     const near = forwards ? first.near - gap - size : first.far + gap
-    put(near, forwards
-      ? [measureOf(axis, near + size, first.near, first, moving), measureOf(axis, first.far, next.near, first, next)]
-      : [measureOf(axis, first.far, near, first, moving), measureOf(axis, next.far, first.near, first, next)])
+    put(
+      near,
+      forwards
+        ? [measureOf(axis, near + size, first.near, first, moving), measureOf(axis, first.far, next.near, first, next)]
+        : [measureOf(axis, first.far, near, first, moving), measureOf(axis, next.far, first.near, first, next)],
+    )
   }
   chain(left, before, false)
   chain(right, after, true)
@@ -127,10 +136,17 @@ const guideOf = (axis: AxisName, target: Target, bounds: Bounds): Guide => {
   return { axis, at: target.at, from: Math.min(target.from, sideNear), to: Math.max(target.to, sideFar) }
 }
 
-const betterOf = (line: Pull | null, gap: Pull | null) => (line && gap ? (Math.abs(gap.shift) < Math.abs(line.shift) - 0.01 ? gap : line) : (line ?? gap))
+const betterOf = (line: Pull | null, gap: Pull | null) =>
+  line && gap ? (Math.abs(gap.shift) < Math.abs(line.shift) - 0.01 ? gap : line) : (line ?? gap)
 
 /** Gaps that are the same once something stands where it will. */
-const gapsNow = (axis: AxisName, moved: Bounds, room: SnapRoom) => equalGaps(axis, spanOf(moved, axis), room.others.map(other => spanOf(other, axis)), 0.01)?.measures ?? []
+const gapsNow = (axis: AxisName, moved: Bounds, room: SnapRoom) =>
+  equalGaps(
+    axis,
+    spanOf(moved, axis),
+    room.others.map(other => spanOf(other, axis)),
+    0.01,
+  )?.measures ?? []
 
 /**
  * How far boxes that move together are to be shifted so that an edge or the centre of them all falls on a line nearby, or
@@ -142,7 +158,12 @@ export function snapMove(boxes: readonly Box[], room: SnapRoom): Snapped & { shi
     const span = spanOf(bounds, axis)
     return betterOf(
       nearest([span.near, (span.near + span.far) / 2, span.far], targets(axis, room), room.reach),
-      equalGaps(axis, span, room.others.map(other => spanOf(other, axis)), room.reach),
+      equalGaps(
+        axis,
+        span,
+        room.others.map(other => spanOf(other, axis)),
+        room.reach,
+      ),
     )
   }
   const across = pull('x')
@@ -151,7 +172,9 @@ export function snapMove(boxes: readonly Box[], room: SnapRoom): Snapped & { shi
   const moved = { left: bounds.left + shift.x, right: bounds.right + shift.x, top: bounds.top + shift.y, bottom: bounds.bottom + shift.y }
   return {
     shift,
-    guides: [across?.target && guideOf('x', across.target, moved), down?.target && guideOf('y', down.target, moved)].filter(guide => !!guide),
+    guides: [across?.target && guideOf('x', across.target, moved), down?.target && guideOf('y', down.target, moved)].filter(
+      guide => !!guide,
+    ),
     measures: [...(across ? gapsNow('x', moved, room) : []), ...(down ? gapsNow('y', moved, room) : [])],
   }
 }
@@ -165,7 +188,11 @@ function sameExtent(axis: AxisName, bounds: Bounds, others: readonly Bounds[], r
     const span = spanOf(other, axis)
     const shift = span.far - span.near - size
     if (Math.abs(shift) > reach || (best && Math.abs(shift) >= Math.abs(best.shift))) continue
-    best = { shift: shift * sign, target: null, measures: [{ axis, from: span.near, to: span.far, at: (span.sideNear + span.sideFar) / 2, equal: true }] }
+    best = {
+      shift: shift * sign,
+      target: null,
+      measures: [{ axis, from: span.near, to: span.far, at: (span.sideNear + span.sideFar) / 2, equal: true }],
+    }
   }
   return best
 }
@@ -178,7 +205,10 @@ export function snapResize(box: Box, handle: Handle, by: Point, room: SnapRoom, 
   const pull = (axis: AxisName, side: -1 | 0 | 1): Pull | null => {
     if (!side) return null
     const span = spanOf(bounds, axis)
-    return betterOf(nearest([side < 0 ? span.near : span.far], targets(axis, room), room.reach), sameExtent(axis, bounds, room.others, room.reach, options.fromCenter ? side / 2 : side))
+    return betterOf(
+      nearest([side < 0 ? span.near : span.far], targets(axis, room), room.reach),
+      sameExtent(axis, bounds, room.others, room.reach, options.fromCenter ? side / 2 : side),
+    )
   }
   let across = pull('x', handle.across)
   let down = pull('y', handle.down)
@@ -188,20 +218,34 @@ export function snapResize(box: Box, handle: Handle, by: Point, room: SnapRoom, 
     else across = null
   }
   const ratio = box.height / box.width
-  const extra = options.keepProportion && handle.across && handle.down
-    ? { x: across ? across.shift : down ? (down.shift / ratio) * handle.across * handle.down : 0, y: down ? down.shift : across ? across.shift * ratio * handle.across * handle.down : 0 }
-    : { x: across?.shift ?? 0, y: down?.shift ?? 0 }
-  const base = options.keepProportion && handle.across && handle.down ? { x: handle.across * (free.width - box.width) / (options.fromCenter ? 2 : 1), y: handle.down * (free.height - box.height) / (options.fromCenter ? 2 : 1) } : by
+  const extra =
+    options.keepProportion && handle.across && handle.down
+      ? {
+          x: across ? across.shift : down ? (down.shift / ratio) * handle.across * handle.down : 0,
+          y: down ? down.shift : across ? across.shift * ratio * handle.across * handle.down : 0,
+        }
+      : { x: across?.shift ?? 0, y: down?.shift ?? 0 }
+  const base =
+    options.keepProportion && handle.across && handle.down
+      ? {
+          x: (handle.across * (free.width - box.width)) / (options.fromCenter ? 2 : 1),
+          y: (handle.down * (free.height - box.height)) / (options.fromCenter ? 2 : 1),
+        }
+      : by
   const snapped = resize(box, handle, { x: base.x + extra.x, y: base.y + extra.y }, options)
   const after = boundsOf(snapped)
-  const equal = [across, down].filter(pull => pull?.measures.length).map(pull => {
-    const axis = pull!.measures[0]!.axis
-    const span = spanOf(after, axis)
-    return { axis, from: span.near, to: span.far, at: (span.sideNear + span.sideFar) / 2, equal: true }
-  })
+  const equal = [across, down]
+    .filter(pull => pull?.measures.length)
+    .map(pull => {
+      const axis = pull!.measures[0]!.axis
+      const span = spanOf(after, axis)
+      return { axis, from: span.near, to: span.far, at: (span.sideNear + span.sideFar) / 2, equal: true }
+    })
   return {
     box: snapped,
-    guides: [across?.target && guideOf('x', across.target, after), down?.target && guideOf('y', down.target, after)].filter(guide => !!guide),
+    guides: [across?.target && guideOf('x', across.target, after), down?.target && guideOf('y', down.target, after)].filter(
+      guide => !!guide,
+    ),
     measures: [...(across?.measures ?? []), ...(down?.measures ?? []), ...equal],
   }
 }

@@ -66,11 +66,13 @@ const positions = (node: ItemElements): unknown => [node.at, node.under.map(posi
 /** The path that the placeholders have, for a path that the arrangement counted without gaps. */
 function ownPath(nodes: readonly ItemElements[], path: readonly number[]): string {
   let level = nodes
-  return path.map(at => {
-    const node = level[at - 1]
-    level = node?.under ?? []
-    return node?.at ?? at
-  }).join('-')
+  return path
+    .map(at => {
+      const node = level[at - 1]
+      level = node?.under ?? []
+      return node?.at ?? at
+    })
+    .join('-')
 }
 
 export type Places = ReadonlyMap<string, Element>
@@ -90,13 +92,18 @@ export function arrangingOf(deck: Deck, layout: Id | undefined, ground: string):
   const kept = layout ? elementsOf(deck, layout) : []
   return {
     family: found?.arrange ? found : familyNamed('lead-rows')!,
-    area: kept.find(element => element.placeholder === 'items')?.box ?? { x: theme.margin, y: size.height * 0.24, width: size.width - 2 * theme.margin, height: size.height * 0.76 - theme.margin },
+    area: kept.find(element => element.placeholder === 'items')?.box ?? {
+      x: theme.margin,
+      y: size.height * 0.24,
+      width: size.width - 2 * theme.margin,
+      height: size.height * 0.76 - theme.margin,
+    },
     room: { theme: themeOn(theme, ground), size, ground },
   }
 }
 
 const none: Places = new Map()
-const bySlide = new WeakMap<readonly Element[], { parts: readonly unknown[], places: Places }>()
+const bySlide = new WeakMap<readonly Element[], { parts: readonly unknown[]; places: Places }>()
 const byWords = new WeakMap<readonly Element[], Map<string, Places>>()
 
 /** The places that the slide's layout family gives to its items, by placeholder. `ground` is the slide's, #rrggbb. */

@@ -5,9 +5,10 @@ import type { Element, ShapeElement } from '../model'
 
 type Boxed = Element & { readonly box: Box }
 
-const isHeld = (element: Element): element is ShapeElement & Boxed => element.kind === 'shape' && element.shape === 'line' && !!(element.from || element.to)
+const isHeld = (element: Element): element is ShapeElement & Boxed =>
+  element.kind === 'shape' && element.shape === 'line' && !!(element.from || element.to)
 
-const routes = new WeakMap<Element, { key: string, made: Boxed }>()
+const routes = new WeakMap<Element, { key: string; made: Boxed }>()
 const keyOf = (box: Box) => `${box.x},${box.y},${box.width},${box.height},${box.angle}`
 
 /** Where an end that holds on to nothing stands, as a port without a direction. */
@@ -24,7 +25,17 @@ function routed<E extends Boxed>(line: E & ShapeElement & Boxed, byId: ReadonlyM
   const [from, to] = [line.from && byId.get(line.from.element), line.to && byId.get(line.to.element)]
   if (!from && !to) return line
   const way = line.line?.way ?? 'straight'
-  const obstacles = way === 'elbow' ? others.filter(other => other.id !== from?.id && other.id !== to?.id && other.id !== line.id && !(other.kind === 'shape' && other.shape === 'line') && other.kind !== 'group') : []
+  const obstacles =
+    way === 'elbow'
+      ? others.filter(
+          other =>
+            other.id !== from?.id &&
+            other.id !== to?.id &&
+            other.id !== line.id &&
+            !(other.kind === 'shape' && other.shape === 'line') &&
+            other.kind !== 'group',
+        )
+      : []
   const key = [from ? keyOf(from.box) : '', to ? keyOf(to.box) : '', ...obstacles.map(other => keyOf(other.box))].join(';')
   const known = routes.get(line)
   if (known?.key === key) return known.made as E
@@ -35,9 +46,18 @@ function routed<E extends Boxed>(line: E & ShapeElement & Boxed, byId: ReadonlyM
   const walls = obstacles.map(other => boundsOf(other.box))
   // What it holds on to is in the way too: the route leaves from its edge and does not run back through it.
   const held = [from, to].filter(end => end !== undefined && end !== null).map(end => boundsOf(end.box))
-  const points = way === 'elbow' ? routeAround(pair.from, pair.to, [...walls, ...held]) : way === 'curve' ? curveBetween(pair.from, pair.to) : [pair.from.point, pair.to.point]
+  const points =
+    way === 'elbow'
+      ? routeAround(pair.from, pair.to, [...walls, ...held])
+      : way === 'curve'
+        ? curveBetween(pair.from, pair.to)
+        : [pair.from.point, pair.to.point]
   const through = lineThrough(points)
-  const made = { ...line, box: through.box, line: { way: way === 'elbow' ? 'elbow' : way === 'curve' ? 'curve' : 'straight', points: through.points } } as E
+  const made = {
+    ...line,
+    box: through.box,
+    line: { way: way === 'elbow' ? 'elbow' : way === 'curve' ? 'curve' : 'straight', points: through.points },
+  } as E
   routes.set(line, { key, made })
   return made
 }

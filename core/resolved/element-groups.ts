@@ -54,7 +54,7 @@ const hasGroups = (own: readonly Element[]) => {
   return known
 }
 
-const groupBoxes = new WeakMap<Element, { boxes: readonly Box[], made: Boxed }>()
+const groupBoxes = new WeakMap<Element, { boxes: readonly Box[]; made: Boxed }>()
 
 /** A group with the box around its members; the very same object while they stay where they are. */
 function withBox<E extends Boxed>(group: E, members: readonly Boxed[]): E {
@@ -82,10 +82,13 @@ export function arrangeGroups<E extends Boxed>(own: readonly Element[], elements
   }
   for (const list of inside.values()) list.sort(byOrder)
   const drawn = new Set<Id>()
-  const put = (element: E, under: { hidden?: boolean, locked?: boolean }): E[] => {
+  const put = (element: E, under: { hidden?: boolean; locked?: boolean }): E[] => {
     if (drawn.has(element.id)) return []
     drawn.add(element.id)
-    const own = (under.hidden && !element.hidden) || (under.locked && !element.locked) ? { ...element, ...(under.hidden ? { hidden: true } : {}), ...(under.locked ? { locked: true } : {}) } : element
+    const own =
+      (under.hidden && !element.hidden) || (under.locked && !element.locked)
+        ? { ...element, ...(under.hidden ? { hidden: true } : {}), ...(under.locked ? { locked: true } : {}) }
+        : element
     if (element.kind !== 'group') return [own]
     const members = (inside.get(element.id) ?? []).flatMap(member => put(member, { hidden: own.hidden, locked: own.locked }))
     const boxed = members.filter(member => member.parent === element.id)

@@ -1,7 +1,7 @@
 import { slidesOf, textOf, type Deck, type Field, type TextDoc, type Theme } from '../model'
 import type { Id } from '../values'
 
-const numbers = new WeakMap<object, Map<Id, { number: number, chapter: string }>>()
+const numbers = new WeakMap<object, Map<Id, { number: number; chapter: string }>>()
 
 /** Each slide's number among those that are played (a skipped one has that of the slide before it), and its chapter. */
 function numbersOf(deck: Deck) {
@@ -28,7 +28,8 @@ export function fieldWords(deck: Deck, slide: Id, field: Field, theme: Theme): s
   if (field === 'chapter') return numbersOf(deck).get(slide)?.chapter ?? ''
   if (field === 'deck-title') return info.title
   if (field === 'footer') return theme.footer ?? ''
-  if (field === 'date' && info.date) return new Intl.DateTimeFormat(info.language, { dateStyle: 'long', timeZone: 'UTC' }).format(new Date(`${info.date}T00:00:00Z`))
+  if (field === 'date' && info.date)
+    return new Intl.DateTimeFormat(info.language, { dateStyle: 'long', timeZone: 'UTC' }).format(new Date(`${info.date}T00:00:00Z`))
   return ''
 }
 

@@ -11,7 +11,13 @@ const title = elementsOf(base, slide!.id).find(element => element.placeholder ==
 const put = (record: object): Change => ({ do: 'put', table: 'elements', record: record as Element })
 const own = { ...textElement('own', slide!.id, ['Free']), order: 'a5' }
 const place = { ...textElement('item', slide!.id, ['Item']), order: 'a6', placeholder: 'item1-lead', box: undefined }
-const grows = { ...textElement('grows', slide!.id, ['Words']), order: 'a7', placeholder: 'body', fit: 'grow', box: { x: 10, y: 10, width: 400, height: 80, angle: 0 } }
+const grows = {
+  ...textElement('grows', slide!.id, ['Words']),
+  order: 'a7',
+  placeholder: 'body',
+  fit: 'grow',
+  box: { x: 10, y: 10, width: 400, height: 80, angle: 0 },
+}
 const deck = applyChanges(base, [put(own), put(place), put(grows), { do: 'set', table: 'info', id: 'info', fields: { form: true } }])
 const allowed = (...changes: Change[]) => changesOnForm(deck, changes) === null
 const set = (id: string, fields: object): Change => ({ do: 'set', table: 'elements', id, fields: fields as never })
@@ -28,25 +34,42 @@ describe('a deck that is handed out as a form', () => {
   })
 
   it('takes nothing else, whatever is changed: no other part, place, look, slide, time or setting', () => {
-    expect(changesOnForm(deck, [set(title.id, { color: { role: 'accent1' } })])).toBe('This deck is a form: only what fills its places can be changed. Ask who made it, or an admin, for more.')
+    expect(changesOnForm(deck, [set(title.id, { color: { role: 'accent1' } })])).toBe(
+      'This deck is a form: only what fills its places can be changed. Ask who made it, or an admin, for more.',
+    )
     for (const change of [
-      set(title.id, { box: { x: 0, y: 0, width: 10, height: 10, angle: 0 } }), set('item', { box: { x: 0, y: 0, width: 10, height: 10, angle: 0 } }), set('grows', { box: { ...grows.box, x: 11 } }), set('grows', { box: { ...grows.box, y: 11 } }),
-      set(title.id, { placeholder: undefined }), set('own', { text: textOf(['Mine']) }), set('nowhere', { text: textOf(['Mine']) }),
-      put({ ...own, id: 'new' }), put({ ...place, id: 'more', placeholder: 'item2-lead' }), put({ ...place, owner: slide!.layout, id: 'on-layout' }),
+      set(title.id, { box: { x: 0, y: 0, width: 10, height: 10, angle: 0 } }),
+      set('item', { box: { x: 0, y: 0, width: 10, height: 10, angle: 0 } }),
+      set('grows', { box: { ...grows.box, x: 11 } }),
+      set('grows', { box: { ...grows.box, y: 11 } }),
+      set(title.id, { placeholder: undefined }),
+      set('own', { text: textOf(['Mine']) }),
+      set('nowhere', { text: textOf(['Mine']) }),
+      put({ ...own, id: 'new' }),
+      put({ ...place, id: 'more', placeholder: 'item2-lead' }),
+      put({ ...place, owner: slide!.layout, id: 'on-layout' }),
       // Another thing in the place of what stands there.
-      put({ ...deck.elements.item!, color: { role: 'accent2' } }), put({ ...deck.elements.item!, owner: slide!.layout }),
-      { do: 'drop', table: 'elements', id: title.id } as Change, { do: 'drop', table: 'elements', id: 'item' } as Change, { do: 'drop', table: 'slides', id: slide!.id } as Change,
-      ...setFields(deck, { table: 'info', id: 'info', fields: { form: undefined } }), ...setFields(deck, { table: 'theme', id: 'theme', fields: { margin: 5 } }),
+      put({ ...deck.elements.item!, color: { role: 'accent2' } }),
+      put({ ...deck.elements.item!, owner: slide!.layout }),
+      { do: 'drop', table: 'elements', id: title.id } as Change,
+      { do: 'drop', table: 'elements', id: 'item' } as Change,
+      { do: 'drop', table: 'slides', id: slide!.id } as Change,
+      ...setFields(deck, { table: 'info', id: 'info', fields: { form: undefined } }),
+      ...setFields(deck, { table: 'theme', id: 'theme', fields: { margin: 5 } }),
       ...addSlide(deck, { after: slide!.id, layout: slide!.layout }, { id: () => 'x' }),
-    ]) expect([change, allowed(change)]).toEqual([change, false])
+    ])
+      expect([change, allowed(change)]).toEqual([change, false])
   })
 
   it('loses nothing and gains nothing to those it binds, whatever the deck', () => {
-    fc.assert(fc.property(anyDeck, fc.constantFrom(...tableNames), (any: Deck, table) => {
-      for (const record of Object.values(any[table])) {
-        expect(changesOnForm(any, [{ do: 'drop', table, id: record.id } as Change])).not.toBeNull()
-        expect(changesOnForm(any, [{ do: 'put', table, record: { ...record, id: 'other' } } as Change])).not.toBeNull()
-      }
-    }), { numRuns: 30 })
+    fc.assert(
+      fc.property(anyDeck, fc.constantFrom(...tableNames), (any: Deck, table) => {
+        for (const record of Object.values(any[table])) {
+          expect(changesOnForm(any, [{ do: 'drop', table, id: record.id } as Change])).not.toBeNull()
+          expect(changesOnForm(any, [{ do: 'put', table, record: { ...record, id: 'other' } } as Change])).not.toBeNull()
+        }
+      }),
+      { numRuns: 30 },
+    )
   })
 })

@@ -32,7 +32,13 @@ const differing = (before: AnyRecord, after: AnyRecord): string[] => {
  * nothing comes, goes or looks otherwise. `fields` are those that change, null where all of it is put or goes; `after` is what it
  * becomes, null where it goes.
  */
-export function faultOnForm(before: Deck, table: TableName, id: Id, fields: Iterable<string> | null, after: AnyRecord | null): string | null {
+export function faultOnForm(
+  before: Deck,
+  table: TableName,
+  id: Id,
+  fields: Iterable<string> | null,
+  after: AnyRecord | null,
+): string | null {
   const known = before[table][id]
   if (!known || !after) return refusal
   const changed = fields ? [...fields] : differing(known, after)
@@ -40,7 +46,9 @@ export function faultOnForm(before: Deck, table: TableName, id: Id, fields: Iter
   const element = table === 'elements' ? (known as Element) : null
   if (!element?.placeholder || !before.slides[element.owner]) return refusal
   const free = ['alt', ...(filling[element.kind] ?? [])]
-  return changed.every(field => free.includes(field) || (field === 'box' && hasOnlyGrown(before, id, (after as Element).box))) ? null : refusal
+  return changed.every(field => free.includes(field) || (field === 'box' && hasOnlyGrown(before, id, (after as Element).box)))
+    ? null
+    : refusal
 }
 
 /** The same of changes that are still to be made. */

@@ -9,10 +9,13 @@ import { runningOnto } from './running-on'
 import { themeOn } from './seen-theme'
 
 /** An element as it shows: its own values over its layout's over its master's. */
-export type ShownElement = Element & { readonly box: Box, /** From the layout or master: not to be moved on the slide. */ readonly pinned: boolean }
+export type ShownElement = Element & {
+  readonly box: Box
+  /** From the layout or master: not to be moved on the slide. */ readonly pinned: boolean
+}
 
 const anywhere: Box = { x: 0, y: 0, width: 400, height: 200, angle: 0 }
-const shownCache = new WeakMap<Element, { under: Element | undefined, shown: ShownElement }>()
+const shownCache = new WeakMap<Element, { under: Element | undefined; shown: ShownElement }>()
 const fieldCache = new WeakMap<ShownElement, Map<string, ShownElement>>()
 
 /** Where the shown element of an owner is kept when two owners show the same record. */
@@ -58,7 +61,12 @@ function withLogo(deck: Deck, slide: Slide, element: ShownElement): ShownElement
   let made = known.get(key)
   if (!made) {
     const right = box.x + box.width / 2 > deck.info.info!.size.width / 2
-    made = { ...element, media: form.media, natural: form.natural, box: { ...box, x: right ? box.x + box.width - width : box.x, y: box.y + (box.height - height) / 2, width, height } } as ShownElement
+    made = {
+      ...element,
+      media: form.media,
+      natural: form.natural,
+      box: { ...box, x: right ? box.x + box.width - width : box.x, y: box.y + (box.height - height) / 2, width, height },
+    } as ShownElement
     known.set(key, made)
   }
   return made
@@ -99,20 +107,38 @@ export function slideOrStandIn(deck: Deck, id: Id): Slide | undefined {
   return made
 }
 
-const seen = (elements: readonly ShownElement[], keepHidden: boolean) => withConnectors(keepHidden ? elements : elements.filter(element => !element.hidden))
+const seen = (elements: readonly ShownElement[], keepHidden: boolean) =>
+  withConnectors(keepHidden ? elements : elements.filter(element => !element.hidden))
 
 /** What stands on a layout or master: its master's parts pinned, then its own with its placeholders, to be edited. */
 function partsOf(deck: Deck, owner: Id, keepHidden: boolean): readonly ShownElement[] {
   const master = deck.layouts[owner]?.master
   const slide = slideOrStandIn(deck, owner)!
   const dress = (element: ShownElement) => withLogo(deck, slide, withField(deck, owner, element))
-  const under = master ? arrangeGroups(elementsOf(deck, master), elementsOf(deck, master).filter(element => !element.placeholder && !deck.layouts[owner]!.without?.includes(element.id)).map(element => dress(shown(element, undefined, true))).filter(element => element !== null)) : []
+  const under = master
+    ? arrangeGroups(
+        elementsOf(deck, master),
+        elementsOf(deck, master)
+          .filter(element => !element.placeholder && !deck.layouts[owner]!.without?.includes(element.id))
+          .map(element => dress(shown(element, undefined, true)))
+          .filter(element => element !== null),
+      )
+    : []
   const own = elementsOf(deck, owner)
-  const made = [...under, ...arrangeGroups(own, own.map(element => dress(shown(element, undefined, false))).filter(element => element !== null))]
+  const made = [
+    ...under,
+    ...arrangeGroups(
+      own,
+      own.map(element => dress(shown(element, undefined, false))).filter(element => element !== null),
+    ),
+  ]
   return seen(made, keepHidden)
 }
 
-/** Everything a slide shows, back to front: its master's pinned parts, its layout's, then its own. Hidden parts are left out. A layout or master shows its parts as they are edited. */
+/**
+ * Everything a slide shows, back to front: its master's pinned parts, its layout's, then its own. Hidden parts are left out. A layout or
+ * master shows its parts as they are edited.
+ */
 export function shownElements(deck: Deck, slideId: Id, keepHidden = false): readonly ShownElement[] {
   const slide = deck.slides[slideId]
   if (!slide) return deck.layouts[slideId] || deck.masters[slideId] ? partsOf(deck, slideId, keepHidden) : []
@@ -124,7 +150,8 @@ export function shownElements(deck: Deck, slideId: Id, keepHidden = false): read
     const ownLogo = owner === layout?.master && elementsOf(deck, layout.id).some(isLogo)
     const pinned: ShownElement[] = []
     for (const element of elementsOf(deck, owner)) {
-      if (element.placeholder || (owner === layout?.master && layout.without?.includes(element.id)) || (ownLogo && isLogo(element))) continue
+      if (element.placeholder || (owner === layout?.master && layout.without?.includes(element.id)) || (ownLogo && isLogo(element)))
+        continue
       const one = withLogo(deck, slide, withField(deck, slideId, shown(element, undefined, true)))
       if (one) pinned.push(one)
     }
@@ -132,7 +159,14 @@ export function shownElements(deck: Deck, slideId: Id, keepHidden = false): read
   }
   for (const clip of runningOnto(deck, slide.id)) made.push(ranOn(clip))
   const own = elementsOf(deck, slide.id)
-  made.push(...arrangeGroups(own, own.map(element => withField(deck, slideId, shown(element, element.placeholder ? places.get(element.placeholder) : undefined, false)))))
+  made.push(
+    ...arrangeGroups(
+      own,
+      own.map(element =>
+        withField(deck, slideId, shown(element, element.placeholder ? places.get(element.placeholder) : undefined, false)),
+      ),
+    ),
+  )
   return seen(made, keepHidden)
 }
 
@@ -150,7 +184,8 @@ export function previewElements(deck: Deck, slide: Id, tries?: Tries): readonly 
 export function shownElement(deck: Deck, id: Id): ShownElement | undefined {
   const element = deck.elements[id]
   if (!element) return undefined
-  if (element.kind === 'group' || (element.kind === 'shape' && (element.from || element.to))) return shownElements(deck, element.owner, true).find(one => one.id === id)
+  if (element.kind === 'group' || (element.kind === 'shape' && (element.from || element.to)))
+    return shownElements(deck, element.owner, true).find(one => one.id === id)
   const slide = deck.slides[element.owner]
   return shown(element, slide && element.placeholder ? placeholdersOf(deck, slide).get(element.placeholder) : undefined, false)
 }
@@ -182,12 +217,20 @@ export function backdropOf(deck: Deck, slide: Slide): Backdrop {
   const owners = [slide, layout, master, theme]
   const filling = owners.find(owner => owner && (owner.backdrop?.fill !== undefined || owner.ground))
   const nearest = <K extends keyof Backdrop>(part: K) => owners.find(owner => owner?.backdrop?.[part] !== undefined)?.backdrop?.[part]
-  return { fill: filling?.backdrop?.fill ?? null, texture: nearest('texture') ?? null, vignette: nearest('vignette') ?? null, border: nearest('border') ?? null }
+  return {
+    fill: filling?.backdrop?.fill ?? null,
+    texture: nearest('texture') ?? null,
+    vignette: nearest('vignette') ?? null,
+    border: nearest('border') ?? null,
+  }
 }
 
 const solidity = (color: Color) => color.alpha ?? 1
 
-/** The plain colour that words on a slide's ground are read against, #rrggbb: of a gradient its middle colour, of a veiled picture the veil's. */
+/**
+ * The plain colour that words on a slide's ground are read against, #rrggbb: of a gradient its middle colour, of a veiled picture the
+ * veil's.
+ */
 export function groundHex(deck: Deck, slide: Slide): string {
   const { theme } = ownersOf(deck, slide)
   const plainHex = hexOf(groundOf(deck, slide), theme.palette)
@@ -208,7 +251,10 @@ export function themeSeen(deck: Deck, owner: Id): Theme {
 }
 
 /** What covers a slide's plain ground, and who says so; null where nothing does. */
-export function fillOfGround(deck: Deck, slide: Slide): { fill: NonNullable<Backdrop['fill']>, from: 'slide' | 'layout' | 'master' | 'theme' } | null {
+export function fillOfGround(
+  deck: Deck,
+  slide: Slide,
+): { fill: NonNullable<Backdrop['fill']>; from: 'slide' | 'layout' | 'master' | 'theme' } | null {
   const { layout, master, theme } = ownersOf(deck, slide)
   const from = (['slide', 'layout', 'master', 'theme'] as const).find((_, index) => {
     const owner = [slide, layout, master, theme][index]
@@ -219,8 +265,17 @@ export function fillOfGround(deck: Deck, slide: Slide): { fill: NonNullable<Back
 }
 
 const plain: TextStyle = {
-  name: 'Body', font: 'body', size: 40, leastSize: 24, weight: 400, lineHeight: 1.3, letterSpacing: 0, paragraphSpacing: 0.3,
-  color: { role: 'ink' }, align: 'left', bullet: { symbol: '•', color: { role: 'accent1' } },
+  name: 'Body',
+  font: 'body',
+  size: 40,
+  leastSize: 24,
+  weight: 400,
+  lineHeight: 1.3,
+  letterSpacing: 0,
+  paragraphSpacing: 0.3,
+  color: { role: 'ink' },
+  align: 'left',
+  bullet: { symbol: '•', color: { role: 'accent1' } },
 }
 
 const leads = new WeakMap<TextStyle, TextStyle>()
@@ -256,5 +311,12 @@ export function styleOf(deck: Deck, element: TextElement): TextSetting {
   const own = departures(element)
   const { bullets, direction } = element
   if (!Object.keys(own).length && !bullets && !direction && !theme.accents) return style
-  return { ...style, ...own, ...(element.case === 'none' ? { case: undefined } : {}), ...(bullets ? { bullets } : {}), ...(direction ? { direction } : {}), ...(theme.accents ? { accents: theme.accents } : {}) }
+  return {
+    ...style,
+    ...own,
+    ...(element.case === 'none' ? { case: undefined } : {}),
+    ...(bullets ? { bullets } : {}),
+    ...(direction ? { direction } : {}),
+    ...(theme.accents ? { accents: theme.accents } : {}),
+  }
 }

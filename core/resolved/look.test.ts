@@ -11,20 +11,39 @@ const base: Deck = (() => {
   return applyChanges(deck, addSlide(deck, { after: slidesOf(deck)[0]!.id, layout: 'layout-list' }, countingContext('k')))
 })()
 const [title, list] = slidesOf(base)
-const set = (table: 'theme' | 'masters' | 'layouts' | 'slides' | 'info', id: string, fields: object): Change => ({ do: 'set', table, id, fields: fields as Record<string, unknown> })
+const set = (table: 'theme' | 'masters' | 'layouts' | 'slides' | 'info', id: string, fields: object): Change => ({
+  do: 'set',
+  table,
+  id,
+  fields: fields as Record<string, unknown>,
+})
 
 describe('a ground', () => {
   const texture = { kind: 'paper' as const, strength: 0.5 }
-  const gradient: Backdrop['fill'] = { kind: 'linear', angle: 90, stops: [{ color: { hex: '#000000' }, at: 0 }, { color: { hex: '#202020' }, at: 1 }] }
+  const gradient: Backdrop['fill'] = {
+    kind: 'linear',
+    angle: 90,
+    stops: [
+      { color: { hex: '#000000' }, at: 0 },
+      { color: { hex: '#202020' }, at: 1 },
+    ],
+  }
 
   it('takes each part from the nearest that says something', () => {
-    const deck = applyChanges(base, [set('theme', 'theme', { backdrop: { texture, vignette: 0.3 } }), set('masters', 'master', { backdrop: { vignette: null } }), set('slides', list!.id, { backdrop: { fill: gradient } })])
+    const deck = applyChanges(base, [
+      set('theme', 'theme', { backdrop: { texture, vignette: 0.3 } }),
+      set('masters', 'master', { backdrop: { vignette: null } }),
+      set('slides', list!.id, { backdrop: { fill: gradient } }),
+    ])
     expect(backdropOf(deck, deck.slides[list!.id]!)).toEqual({ fill: gradient, texture, vignette: null, border: null })
     expect(backdropOf(deck, deck.slides[title!.id]!).fill).toBeNull()
   })
 
   it('whoever chooses a plain colour chooses no fill with it', () => {
-    const deck = applyChanges(base, [set('theme', 'theme', { backdrop: { fill: gradient } }), set('slides', list!.id, { ground: { role: 'accent2' } })])
+    const deck = applyChanges(base, [
+      set('theme', 'theme', { backdrop: { fill: gradient } }),
+      set('slides', list!.id, { ground: { role: 'accent2' } }),
+    ])
     expect(backdropOf(deck, deck.slides[list!.id]!).fill).toBeNull()
     expect(groundOf(deck, deck.slides[list!.id]!)).toEqual({ role: 'accent2' })
   })
@@ -37,7 +56,9 @@ describe('a ground', () => {
     expect(themeOf(base, base.slides[list!.id]!)).toBe(base.theme.theme)
     // What a hand is shown to choose from is what will be seen there, also on a layout that is edited.
     expect(themeSeen(deck, slide.id)).toBe(themeOf(deck, slide))
-    expect(themeSeen(applyChanges(base, [set('layouts', slide.layout, { backdrop: { fill: gradient } })]), slide.layout).palette.ink).toBe(base.theme.theme!.palette.ground)
+    expect(themeSeen(applyChanges(base, [set('layouts', slide.layout, { backdrop: { fill: gradient } })]), slide.layout).palette.ink).toBe(
+      base.theme.theme!.palette.ground,
+    )
   })
 
   it('says what covers its plain colour and from where, and nothing of what a plain colour nearer by has put away', () => {
@@ -51,7 +72,19 @@ describe('a ground', () => {
 })
 
 describe('a logo', () => {
-  const part: Change = { do: 'put', table: 'elements', record: { id: 'logo', owner: 'master', order: 'a5', kind: 'picture', name: 'Logo', logo: true, box: { x: 1600, y: 980, width: 200, height: 60, angle: 0 } } }
+  const part: Change = {
+    do: 'put',
+    table: 'elements',
+    record: {
+      id: 'logo',
+      owner: 'master',
+      order: 'a5',
+      kind: 'picture',
+      name: 'Logo',
+      logo: true,
+      box: { x: 1600, y: 980, width: 200, height: 60, angle: 0 },
+    },
+  }
   const deck = applyChanges(base, [part, set('theme', 'theme', { logo: { onLight: light, onDark: dark, clear: 0.3, least: 40 } })])
   const shown = (of: Deck, slide: string) => shownElements(of, slide).find(element => element.id === 'logo')
 
@@ -81,14 +114,31 @@ describe('a logo', () => {
 describe('what follows from the deck', () => {
   const field = (name: string) => ({ ...textElement(`f-${name}`, 'master', ['']), field: name, order: 'a4' })
   const deck = applyChanges(base, [
-    ...['slide-number', 'date', 'deck-title', 'footer', 'chapter'].map((name): Change => ({ do: 'put', table: 'elements', record: field(name) as never })),
-    set('theme', 'theme', { footer: 'Quay' }), set('info', 'info', { date: '2026-04-02', language: 'de' }), set('slides', list!.id, { chapter: 'Boote' }),
+    ...['slide-number', 'date', 'deck-title', 'footer', 'chapter'].map((name): Change => ({
+      do: 'put',
+      table: 'elements',
+      record: field(name) as never,
+    })),
+    set('theme', 'theme', { footer: 'Quay' }),
+    set('info', 'info', { date: '2026-04-02', language: 'de' }),
+    set('slides', list!.id, { chapter: 'Boote' }),
   ])
-  const words = (slide: string) => Object.fromEntries(shownElements(deck, slide).filter((element): element is TextElement & typeof element => element.kind === 'text' && !!element.field).map(element => [element.field, JSON.stringify(element.text).match(/"text":"([^"]*)"/)?.[1] ?? '']))
+  const words = (slide: string) =>
+    Object.fromEntries(
+      shownElements(deck, slide)
+        .filter((element): element is TextElement & typeof element => element.kind === 'text' && !!element.field)
+        .map(element => [element.field, JSON.stringify(element.text).match(/"text":"([^"]*)"/)?.[1] ?? '']),
+    )
 
   it('says number, date in the deck’s language, title, footer and chapter on each slide', () => {
-    expect(words(list!.id)).toEqual({ 'slide-number': '2', 'date': '2. April 2026', 'deck-title': 'Spring timetable', 'footer': 'Quay', 'chapter': 'Boote' })
-    expect(words(title!.id)).toMatchObject({ 'slide-number': '1', 'chapter': '' })
+    expect(words(list!.id)).toEqual({
+      'slide-number': '2',
+      date: '2. April 2026',
+      'deck-title': 'Spring timetable',
+      footer: 'Quay',
+      chapter: 'Boote',
+    })
+    expect(words(title!.id)).toMatchObject({ 'slide-number': '1', chapter: '' })
   })
 })
 

@@ -7,7 +7,14 @@ const known = new WeakMap<object, readonly RunningClip[]>()
 /** All films and sounds of a deck that run on over the slides after their own; kept until an element changes. */
 function clipsThatRunOn(elements: Readonly<Record<Id, Element>>): readonly RunningClip[] {
   let made = known.get(elements)
-  if (!made) known.set(elements, (made = Object.values(elements).filter((element): element is RunningClip => (element.kind === 'film' || element.kind === 'sound') && element.over !== undefined && element.over > 0)))
+  if (!made)
+    known.set(
+      elements,
+      (made = Object.values(elements).filter(
+        (element): element is RunningClip =>
+          (element.kind === 'film' || element.kind === 'sound') && element.over !== undefined && element.over > 0,
+      )),
+    )
   return made
 }
 

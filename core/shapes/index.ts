@@ -16,7 +16,15 @@ export { pointsAlong } from './shape'
 export type { Amount, Amounts, Shape, Size, Spot } from './shape'
 
 /** Every shape there is, in the order of the catalogue. */
-export const shapes: readonly Shape[] = [...plainShapes, ...roundShapes, ...manySidedShapes, ...arrowShapes, ...calloutShapes, ...signShapes, ...markShapes]
+export const shapes: readonly Shape[] = [
+  ...plainShapes,
+  ...roundShapes,
+  ...manySidedShapes,
+  ...arrowShapes,
+  ...calloutShapes,
+  ...signShapes,
+  ...markShapes,
+]
 
 const named = new Map(shapes.map(shape => [shape.name, shape]))
 const plain = shapes[0]!
@@ -29,11 +37,13 @@ const holds = (words: string, wanted: string) => words.toLowerCase().includes(wa
 /** The shapes that words find, by name or by what they are for; all of them where nothing is asked. */
 export function findShapes(words: string): readonly Shape[] {
   const wanted = words.trim().toLowerCase().split(/\s+/).filter(Boolean)
-  return wanted.length ? shapes.filter(shape => wanted.every(word => holds(`${shape.label} ${shape.words ?? ''} ${shape.name}`, word))) : shapes
+  return wanted.length
+    ? shapes.filter(shape => wanted.every(word => holds(`${shape.label} ${shape.words ?? ''} ${shape.name}`, word)))
+    : shapes
 }
 
 /** The amounts of a shape as they are, the initial ones where nothing was chosen. A rounded one's corner follows from its radius, in px. */
-export function amountsIn(element: { shape: string, amounts?: Amounts, radius?: number }, size: Size): Amounts {
+export function amountsIn(element: { shape: string; amounts?: Amounts; radius?: number }, size: Size): Amounts {
   const shape = shapeNamed(element.shape)
   const made: Record<string, number> = {}
   for (const amount of shape.amounts ?? []) {
@@ -41,7 +51,8 @@ export function amountsIn(element: { shape: string, amounts?: Amounts, radius?: 
     if (chosen !== undefined) made[amount.name] = Math.min(amount.most, Math.max(amount.least, amount.whole ? Math.round(chosen) : chosen))
     else if (shape.name !== 'chevron') made[amount.name] = amount.initial
   }
-  if (shape.name === 'rounded' && element.amounts?.corner === undefined) made.corner = Math.min(0.5, (element.radius ?? 32) / Math.max(1, Math.min(size.width, size.height)))
+  if (shape.name === 'rounded' && element.amounts?.corner === undefined)
+    made.corner = Math.min(0.5, (element.radius ?? 32) / Math.max(1, Math.min(size.width, size.height)))
   return made
 }
 

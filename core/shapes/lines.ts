@@ -7,7 +7,12 @@ type Pair = readonly [number, number]
 /** The points of a line in its box, px; a line that says nothing runs level across the middle. */
 export function pointsOfLine(element: Pick<ShapeElement, 'line'>, size: Size): Pair[] {
   const points = element.line?.points
-  return points ? points.map(([x, y]) => [x * size.width, y * size.height] as const) : [[0, size.height / 2], [size.width, size.height / 2]]
+  return points
+    ? points.map(([x, y]) => [x * size.width, y * size.height] as const)
+    : [
+        [0, size.height / 2],
+        [size.width, size.height / 2],
+      ]
 }
 
 const at = (point: Pair) => `${short(point[0])} ${short(point[1])}`
@@ -22,18 +27,28 @@ export function linePath(way: Way, points: readonly Pair[], radius = 18): string
   if (way === 'curve') {
     // Catmull-Rom through all points, as cubic curves.
     const point = (index: number) => points[Math.max(0, Math.min(points.length - 1, index))]!
-    return `M${at(first)}${rest.map((to, index) => {
-      const [before, from, after] = [point(index - 1), point(index), point(index + 2)]
-      return `C${at([from[0] + (to[0] - before[0]) / 6, from[1] + (to[1] - before[1]) / 6])} ${at([to[0] - (after[0] - from[0]) / 6, to[1] - (after[1] - from[1]) / 6])} ${at(to)}`
-    }).join('')}`
+    return `M${at(first)}${rest
+      .map((to, index) => {
+        const [before, from, after] = [point(index - 1), point(index), point(index + 2)]
+        return `C${at([from[0] + (to[0] - before[0]) / 6, from[1] + (to[1] - before[1]) / 6])} ${at([to[0] - (after[0] - from[0]) / 6, to[1] - (after[1] - from[1]) / 6])} ${at(to)}`
+      })
+      .join('')}`
   }
-  if (way === 'freehand') return `M${at(first)}${rest.slice(0, -1).map((point, index) => `Q${at(point)} ${at(between(point, rest[index + 1]!, 0.5))}`).join('')}L${at(rest.at(-1)!)}`
-  return `M${at(first)}${rest.map((corner, index) => {
-    const [before, next] = [points[index]!, rest[index + 1]]
-    if (!next) return `L${at(corner)}`
-    const r = Math.min(radius, length(before, corner) / 2, length(corner, next) / 2)
-    return r < 0.5 ? `L${at(corner)}` : `L${at(between(corner, before, r / length(before, corner)))}Q${at(corner)} ${at(between(corner, next, r / length(corner, next)))}`
-  }).join('')}`
+  if (way === 'freehand')
+    return `M${at(first)}${rest
+      .slice(0, -1)
+      .map((point, index) => `Q${at(point)} ${at(between(point, rest[index + 1]!, 0.5))}`)
+      .join('')}L${at(rest.at(-1)!)}`
+  return `M${at(first)}${rest
+    .map((corner, index) => {
+      const [before, next] = [points[index]!, rest[index + 1]]
+      if (!next) return `L${at(corner)}`
+      const r = Math.min(radius, length(before, corner) / 2, length(corner, next) / 2)
+      return r < 0.5
+        ? `L${at(corner)}`
+        : `L${at(between(corner, before, r / length(before, corner)))}Q${at(corner)} ${at(between(corner, next, r / length(corner, next)))}`
+    })
+    .join('')}`
 }
 
 /** What stands at an end of a line: its outline, whether it is filled, and how far the line stops short of its point, px. */
@@ -51,12 +66,23 @@ export function endMark(end: LineEnd, from: Pair, tip: Pair, width: number): End
   if (end === 'none') return null
   const reach = reachOf(width)
   const angle = Math.atan2(tip[1] - from[1], tip[0] - from[0])
-  const spot = (along: number, aside: number): [number, number] => [tip[0] - Math.cos(angle) * along - Math.sin(angle) * aside, tip[1] - Math.sin(angle) * along + Math.cos(angle) * aside]
+  const spot = (along: number, aside: number): [number, number] => [
+    tip[0] - Math.cos(angle) * along - Math.sin(angle) * aside,
+    tip[1] - Math.sin(angle) * along + Math.cos(angle) * aside,
+  ]
   const open = (points: readonly Pair[]) => `M${points.map(at).join('L')}`
-  if (end === 'arrow') return { path: open([spot(reach, reach * 0.6), spot(width * 0.5, 0), spot(reach, -reach * 0.6)]), filled: false, back: width * 0.6 }
-  if (end === 'solid') return { path: polygon([spot(0, 0), spot(reach, reach * 0.52), spot(reach, -reach * 0.52)]), filled: true, back: reach * 0.8 }
-  if (end === 'diamond') return { path: polygon([spot(0, 0), spot(reach * 0.6, reach * 0.42), spot(reach * 1.2, 0), spot(reach * 0.6, -reach * 0.42)]), filled: true, back: reach }
-  if (end === 'bar') return { path: open([spot(width * 0.5, reach * 0.6), spot(width * 0.5, -reach * 0.6)]), filled: false, back: width * 0.5 }
+  if (end === 'arrow')
+    return { path: open([spot(reach, reach * 0.6), spot(width * 0.5, 0), spot(reach, -reach * 0.6)]), filled: false, back: width * 0.6 }
+  if (end === 'solid')
+    return { path: polygon([spot(0, 0), spot(reach, reach * 0.52), spot(reach, -reach * 0.52)]), filled: true, back: reach * 0.8 }
+  if (end === 'diamond')
+    return {
+      path: polygon([spot(0, 0), spot(reach * 0.6, reach * 0.42), spot(reach * 1.2, 0), spot(reach * 0.6, -reach * 0.42)]),
+      filled: true,
+      back: reach,
+    }
+  if (end === 'bar')
+    return { path: open([spot(width * 0.5, reach * 0.6), spot(width * 0.5, -reach * 0.6)]), filled: false, back: width * 0.5 }
   const r = reach * 0.42
   const center = spot(r, 0)
   return { path: ellipse(center[0] - r, center[1] - r, 2 * r, 2 * r), filled: end === 'dot', back: end === 'dot' ? r : 2 * r }
@@ -82,12 +108,14 @@ function shortened(points: readonly Pair[], by: number): Pair[] {
 /** A point that lies some way back from the end, so that an end on a curve looks the way the curve comes. */
 function comesFrom(points: readonly Pair[], reach: number): Pair {
   const tip = points.at(-1)!
-  for (let index = points.length - 2; index >= 0; index--) if (length(points[index]!, tip) >= Math.min(reach, 2) && (index === 0 || length(points[index]!, tip) >= reach * 0.5)) return points[index]!
+  for (let index = points.length - 2; index >= 0; index--)
+    if (length(points[index]!, tip) >= Math.min(reach, 2) && (index === 0 || length(points[index]!, tip) >= reach * 0.5))
+      return points[index]!
   return points[0]!
 }
 
 /** A line as it is drawn: its path, stopped short of its ends, and the marks at them. */
-export function drawnLine(element: Pick<ShapeElement, 'line' | 'ends' | 'stroke'>, size: Size): { path: string, marks: EndMark[] } {
+export function drawnLine(element: Pick<ShapeElement, 'line' | 'ends' | 'stroke'>, size: Size): { path: string; marks: EndMark[] } {
   const points = pointsOfLine(element, size)
   const width = element.stroke?.width ?? 4
   const { start = 'none', end = 'none' } = element.ends ?? {}
@@ -100,9 +128,15 @@ export function drawnLine(element: Pick<ShapeElement, 'line' | 'ends' | 'stroke'
 }
 
 /** Points in px of deck space as a line's own: the box around them, and the points as fractions of it. */
-export function lineThrough(points: readonly { x: number, y: number }[]): { box: { x: number, y: number, width: number, height: number, angle: number }, points: [number, number][] } {
+export function lineThrough(points: readonly { x: number; y: number }[]): {
+  box: { x: number; y: number; width: number; height: number; angle: number }
+  points: [number, number][]
+} {
   const [xs, ys] = [points.map(point => point.x), points.map(point => point.y)]
   const [x, y] = [Math.min(...xs), Math.min(...ys)]
   const [width, height] = [Math.max(1, Math.max(...xs) - x), Math.max(1, Math.max(...ys) - y)]
-  return { box: { x, y, width, height, angle: 0 }, points: points.map(point => [short((point.x - x) / width * 1000) / 1000, short((point.y - y) / height * 1000) / 1000]) }
+  return {
+    box: { x, y, width, height, angle: 0 },
+    points: points.map(point => [short(((point.x - x) / width) * 1000) / 1000, short(((point.y - y) / height) * 1000) / 1000]),
+  }
 }

@@ -15,9 +15,15 @@ export interface Amount {
   read?(spot: Spot, size: Size, amounts: Amounts): number
 }
 
-export interface Size { width: number, height: number }
+export interface Size {
+  width: number
+  height: number
+}
 /** A place as fractions of a box. */
-export interface Spot { x: number, y: number }
+export interface Spot {
+  x: number
+  y: number
+}
 export type Amounts = Readonly<Record<string, number>>
 
 /** A shape of the catalogue. */
@@ -41,7 +47,8 @@ const pair = ([x, y]: readonly [number, number]) => `${short(x)} ${short(y)}`
 export const polygon = (points: readonly (readonly [number, number])[]) => `M${points.map(pair).join('L')}Z`
 
 /** A closed path through points given as fractions of a box. */
-export const polygonIn = ({ width, height }: Size, points: readonly (readonly [number, number])[]) => polygon(points.map(([x, y]) => [x * width, y * height]))
+export const polygonIn = ({ width, height }: Size, points: readonly (readonly [number, number])[]) =>
+  polygon(points.map(([x, y]) => [x * width, y * height]))
 
 /** Points around the middle of a box, as fractions; `turn` in degrees clockwise from the top. */
 export const around = (count: number, radius = 0.5, turn = 0): [number, number][] =>
@@ -85,19 +92,41 @@ export function smoothClosed(points: readonly (readonly [number, number])[]): st
 
 /** An amount that is a share along the top edge from the left, with its handle there. */
 export const alongTop = (name: string, label: string, initial: number, most = 1, least = 0): Amount => ({
-  name, label, initial, least, most, at: value => ({ x: value, y: 0 }), read: spot => spot.x,
+  name,
+  label,
+  initial,
+  least,
+  most,
+  at: value => ({ x: value, y: 0 }),
+  read: spot => spot.x,
 })
 /** An amount that is a share down the left edge from the top, with its handle there. */
 export const downLeft = (name: string, label: string, initial: number, most = 1, least = 0): Amount => ({
-  name, label, initial, least, most, at: value => ({ x: 0, y: value }), read: spot => spot.y,
+  name,
+  label,
+  initial,
+  least,
+  most,
+  at: value => ({ x: 0, y: value }),
+  read: spot => spot.y,
 })
 /** An amount measured from the right edge, as a share of the width, with its handle on the top edge. */
 export const fromRight = (name: string, label: string, initial: number, most = 1): Amount => ({
-  name, label, initial, least: 0, most, at: value => ({ x: 1 - value, y: 0 }), read: spot => 1 - spot.x,
+  name,
+  label,
+  initial,
+  least: 0,
+  most,
+  at: value => ({ x: 1 - value, y: 0 }),
+  read: spot => 1 - spot.x,
 })
 /** An amount that is a share of the shorter side, with its handle on the top edge. */
 export const corner = (name = 'corner', label = 'Corner', initial = 0.2, most = 0.5): Amount => ({
-  name, label, initial, least: 0, most,
+  name,
+  label,
+  initial,
+  least: 0,
+  most,
   at: (value, size) => ({ x: (value * Math.min(size.width, size.height)) / size.width, y: 0 }),
   read: (spot, size) => (spot.x * size.width) / Math.min(size.width, size.height),
 })
@@ -105,22 +134,35 @@ export const corner = (name = 'corner', label = 'Corner', initial = 0.2, most = 
 /** Points along a path as it is drawn, px: corners, and curves at so many steps each; a closed one returns to its first. */
 export function pointsAlong(d: string, steps = 8): [number, number][] {
   const made: [number, number][] = []
-  svgpath(d).abs().unshort().unarc().iterate((segment, _, x, y) => {
-    const [kind, ...values] = segment as [string, ...number[]]
-    if (kind === 'H') made.push([values[0]!, y])
-    else if (kind === 'V') made.push([x, values[0]!])
-    else if (kind === 'C' || kind === 'Q') {
-      const controls = [[x, y], ...Array.from({ length: values.length / 2 }, (_, index) => [values[index * 2]!, values[index * 2 + 1]!])] as [number, number][]
-      for (let step = 1; step <= steps; step++) {
-        // De Casteljau: the point of a curve by halving between its controls.
-        let points = controls
-        while (points.length > 1) points = points.slice(1).map((to, index) => [points[index]![0] + ((to[0] - points[index]![0]) * step) / steps, points[index]![1] + ((to[1] - points[index]![1]) * step) / steps])
-        made.push(points[0]!)
-      }
-    } else if (kind === 'Z') {
-      if (made.length) made.push(made[0]!)
-    } else for (let at = 0; at + 1 < values.length; at += 2) made.push([values[at]!, values[at + 1]!])
-  })
+  svgpath(d)
+    .abs()
+    .unshort()
+    .unarc()
+    .iterate((segment, _, x, y) => {
+      const [kind, ...values] = segment as [string, ...number[]]
+      if (kind === 'H') made.push([values[0]!, y])
+      else if (kind === 'V') made.push([x, values[0]!])
+      else if (kind === 'C' || kind === 'Q') {
+        const controls = [
+          [x, y],
+          ...Array.from({ length: values.length / 2 }, (_, index) => [values[index * 2]!, values[index * 2 + 1]!]),
+        ] as [number, number][]
+        for (let step = 1; step <= steps; step++) {
+          // De Casteljau: the point of a curve by halving between its controls.
+          let points = controls
+          while (points.length > 1)
+            points = points
+              .slice(1)
+              .map((to, index) => [
+                points[index]![0] + ((to[0] - points[index]![0]) * step) / steps,
+                points[index]![1] + ((to[1] - points[index]![1]) * step) / steps,
+              ])
+          made.push(points[0]!)
+        }
+      } else if (kind === 'Z') {
+        if (made.length) made.push(made[0]!)
+      } else for (let at = 0; at + 1 < values.length; at += 2) made.push([values[at]!, values[at + 1]!])
+    })
   return made
 }
 
@@ -130,5 +172,9 @@ export function heldIn(size: Size, d: string): string {
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
   const [left, top, right, bottom] = [Math.min(0, ...xs), Math.min(0, ...ys), Math.max(size.width, ...xs), Math.max(size.height, ...ys)]
   if (left > -0.01 && top > -0.01 && right < size.width + 0.01 && bottom < size.height + 0.01) return d
-  return svgpath(d).translate(-left, -top).scale(size.width / (right - left), size.height / (bottom - top)).round(2).toString()
+  return svgpath(d)
+    .translate(-left, -top)
+    .scale(size.width / (right - left), size.height / (bottom - top))
+    .round(2)
+    .toString()
 }

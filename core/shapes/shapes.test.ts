@@ -1,6 +1,19 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { amountsIn, drawnLine, findShapes, lineThrough, linePath, outlineOf, placedPoints, placeLine, shapeNamed, shapes, thinned, touches } from './index'
+import {
+  amountsIn,
+  drawnLine,
+  findShapes,
+  lineThrough,
+  linePath,
+  outlineOf,
+  placedPoints,
+  placeLine,
+  shapeNamed,
+  shapes,
+  thinned,
+  touches,
+} from './index'
 import { pointsAlong } from './shape'
 
 const size = fc.record({ width: fc.integer({ min: 10, max: 1200 }), height: fc.integer({ min: 10, max: 1200 }) })
@@ -12,21 +25,29 @@ describe('the catalogue of shapes', () => {
     expect(findShapes('no such thing at all')).toEqual([])
   })
 
-  it.each(shapes.filter(shape => shape.group !== 'callouts').map(shape => [shape.name, shape] as const))('%s stays in its box, whatever varies in it', (name, shape) => {
-    fc.assert(fc.property(size, fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 4, maxLength: 4 }), (box, shares) => {
-      const amounts = Object.fromEntries((shape.amounts ?? []).map((amount, index) => [amount.name, amount.least + (amount.most - amount.least) * shares[index]!]))
-      const points = pointsAlong(outlineOf({ shape: name, amounts }, box))
-      expect(points.length).toBeGreaterThan(2)
-      const slack = 0.5
-      for (const [x, y] of points) {
-        expect(Number.isFinite(x) && Number.isFinite(y)).toBe(true)
-        expect(x).toBeGreaterThanOrEqual(-slack)
-        expect(y).toBeGreaterThanOrEqual(-slack)
-        expect(x).toBeLessThanOrEqual(box.width + slack)
-        expect(y).toBeLessThanOrEqual(box.height + slack)
-      }
-    }), { numRuns: 40 })
-  })
+  it.each(shapes.filter(shape => shape.group !== 'callouts').map(shape => [shape.name, shape] as const))(
+    '%s stays in its box, whatever varies in it',
+    (name, shape) => {
+      fc.assert(
+        fc.property(size, fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 4, maxLength: 4 }), (box, shares) => {
+          const amounts = Object.fromEntries(
+            (shape.amounts ?? []).map((amount, index) => [amount.name, amount.least + (amount.most - amount.least) * shares[index]!]),
+          )
+          const points = pointsAlong(outlineOf({ shape: name, amounts }, box))
+          expect(points.length).toBeGreaterThan(2)
+          const slack = 0.5
+          for (const [x, y] of points) {
+            expect(Number.isFinite(x) && Number.isFinite(y)).toBe(true)
+            expect(x).toBeGreaterThanOrEqual(-slack)
+            expect(y).toBeGreaterThanOrEqual(-slack)
+            expect(x).toBeLessThanOrEqual(box.width + slack)
+            expect(y).toBeLessThanOrEqual(box.height + slack)
+          }
+        }),
+        { numRuns: 40 },
+      )
+    },
+  )
 
   it('has handles that put back what they read', () => {
     for (const shape of shapes) {
@@ -48,46 +69,79 @@ describe('the catalogue of shapes', () => {
 describe('lines', () => {
   const point = fc.record({ x: fc.integer({ min: -500, max: 2000 }), y: fc.integer({ min: -500, max: 2000 }) })
   it('keep their points through the box that is made around them', () => {
-    fc.assert(fc.property(fc.array(point, { minLength: 2, maxLength: 12 }), points => {
-      const placed = placeLine({}, points)
-      placedPoints({ line: placed.line }, placed.box).forEach((made, index) => {
-        expect(Math.abs(made.x - points[index]!.x)).toBeLessThan(3)
-        expect(Math.abs(made.y - points[index]!.y)).toBeLessThan(3)
-      })
-    }))
+    fc.assert(
+      fc.property(fc.array(point, { minLength: 2, maxLength: 12 }), points => {
+        const placed = placeLine({}, points)
+        placedPoints({ line: placed.line }, placed.box).forEach((made, index) => {
+          expect(Math.abs(made.x - points[index]!.x)).toBeLessThan(3)
+          expect(Math.abs(made.y - points[index]!.y)).toBeLessThan(3)
+        })
+      }),
+    )
   })
 
   it('are touched along their course, and not beside it', () => {
-    const through = lineThrough([{ x: 0, y: 0 }, { x: 400, y: 300 }])
-    const element = { id: 'l', owner: 's', kind: 'shape' as const, name: 'L', order: 'a0', shape: 'line', line: { way: 'straight' as const, points: through.points }, stroke: { color: { role: 'ink' as const }, width: 4 }, box: through.box }
+    const through = lineThrough([
+      { x: 0, y: 0 },
+      { x: 400, y: 300 },
+    ])
+    const element = {
+      id: 'l',
+      owner: 's',
+      kind: 'shape' as const,
+      name: 'L',
+      order: 'a0',
+      shape: 'line',
+      line: { way: 'straight' as const, points: through.points },
+      stroke: { color: { role: 'ink' as const }, width: 4 },
+      box: through.box,
+    }
     expect(touches(element, { x: 200, y: 150 }, 5)).toBe(true)
     expect(touches(element, { x: 380, y: 20 }, 5)).toBe(false)
   })
 
   it('stop short of the heads at their ends', () => {
     const plain = drawnLine({ stroke: { color: { role: 'ink' }, width: 8 } }, { width: 300, height: 20 })
-    const headed = drawnLine({ stroke: { color: { role: 'ink' }, width: 8 }, ends: { start: 'none', end: 'solid' } }, { width: 300, height: 20 })
+    const headed = drawnLine(
+      { stroke: { color: { role: 'ink' }, width: 8 }, ends: { start: 'none', end: 'solid' } },
+      { width: 300, height: 20 },
+    )
     const end = (d: string) => pointsAlong(d).at(-1)![0]
     expect(end(headed.path)).toBeLessThan(end(plain.path))
     expect(headed.marks).toHaveLength(1)
   })
 
   it('by hand are thinned to what matters: nowhere farther than the slack, both ends kept', () => {
-    fc.assert(fc.property(fc.array(point, { minLength: 3, maxLength: 120 }), fc.integer({ min: 1, max: 40 }), (points, slack) => {
-      const kept = thinned(points, slack)
-      expect(kept[0]).toEqual(points[0])
-      expect(kept.at(-1)).toEqual(points.at(-1))
-      const away = (p: { x: number, y: number }) => Math.min(...kept.slice(1).map((to, index) => {
-        const from = kept[index]!
-        const length = (to.x - from.x) ** 2 + (to.y - from.y) ** 2
-        const t = length ? Math.min(1, Math.max(0, ((p.x - from.x) * (to.x - from.x) + (p.y - from.y) * (to.y - from.y)) / length)) : 0
-        return Math.hypot(p.x - from.x - t * (to.x - from.x), p.y - from.y - t * (to.y - from.y))
-      }))
-      for (const p of points) expect(away(p)).toBeLessThanOrEqual(slack + 1e-6)
-    }))
+    fc.assert(
+      fc.property(fc.array(point, { minLength: 3, maxLength: 120 }), fc.integer({ min: 1, max: 40 }), (points, slack) => {
+        const kept = thinned(points, slack)
+        expect(kept[0]).toEqual(points[0])
+        expect(kept.at(-1)).toEqual(points.at(-1))
+        const away = (p: { x: number; y: number }) =>
+          Math.min(
+            ...kept.slice(1).map((to, index) => {
+              const from = kept[index]!
+              const length = (to.x - from.x) ** 2 + (to.y - from.y) ** 2
+              const t = length
+                ? Math.min(1, Math.max(0, ((p.x - from.x) * (to.x - from.x) + (p.y - from.y) * (to.y - from.y)) / length))
+                : 0
+              return Math.hypot(p.x - from.x - t * (to.x - from.x), p.y - from.y - t * (to.y - from.y))
+            }),
+          )
+        for (const p of points) expect(away(p)).toBeLessThanOrEqual(slack + 1e-6)
+      }),
+    )
   })
 
   it('are written as paths in every way', () => {
-    for (const way of ['straight', 'curve', 'elbow', 'freehand'] as const) expect(linePath(way, [[0, 0], [50, 40], [100, 0], [160, 90]])).toMatch(/^M0 0/)
+    for (const way of ['straight', 'curve', 'elbow', 'freehand'] as const)
+      expect(
+        linePath(way, [
+          [0, 0],
+          [50, 40],
+          [100, 0],
+          [160, 90],
+        ]),
+      ).toMatch(/^M0 0/)
   })
 })

@@ -3,7 +3,8 @@ import type { Box } from '../values'
 import { centerOf, contains, turn, type Point } from '../place'
 import { lineThrough, pointsOfLine } from './lines'
 
-const isLine = (element: Pick<Element, 'kind'>): element is ShapeElement => element.kind === 'shape' && (element as ShapeElement).shape === 'line'
+const isLine = (element: Pick<Element, 'kind'>): element is ShapeElement =>
+  element.kind === 'shape' && (element as ShapeElement).shape === 'line'
 
 /** The points of a line on the slide, px of deck space. */
 export function placedPoints(element: Pick<ShapeElement, 'line'>, box: Box): Point[] {
@@ -12,7 +13,10 @@ export function placedPoints(element: Pick<ShapeElement, 'line'>, box: Box): Poi
 }
 
 /** A line through points of the slide, px of deck space: the box around them, and what it is in it. */
-export function placeLine(element: Pick<ShapeElement, 'line'>, points: readonly Point[]): { box: Box, line: NonNullable<ShapeElement['line']> } {
+export function placeLine(
+  element: Pick<ShapeElement, 'line'>,
+  points: readonly Point[],
+): { box: Box; line: NonNullable<ShapeElement['line']> } {
   const through = lineThrough(points)
   return { box: through.box, line: { way: element.line?.way ?? 'straight', points: through.points } }
 }
@@ -51,6 +55,9 @@ export function thinned(points: readonly Point[], slack = 1.5, most = 1500): Poi
       open.push([from, at], [at, to])
     }
   }
-  const kept = [...keep].filter(index => index >= 0).sort((a, b) => a - b).map(index => points[index]!)
+  const kept = [...keep]
+    .filter(index => index >= 0)
+    .sort((a, b) => a - b)
+    .map(index => points[index]!)
   return kept.length > most ? thinned(points, slack * 1.6, most) : kept
 }

@@ -4,11 +4,18 @@ import { spokenIn, type Stretch } from './spoken'
 /** The sentences of a script, in order; line ends part them too. */
 export function sentencesOf(text: string, language = 'en'): string[] {
   const segmenter = new Intl.Segmenter(language, { granularity: 'sentence' })
-  return text.split(/\n+/).flatMap(line => Array.from(segmenter.segment(line), part => part.segment.trim())).filter(sentence => /[\p{L}\p{N}]/u.test(sentence))
+  return text
+    .split(/\n+/)
+    .flatMap(line => Array.from(segmenter.segment(line), part => part.segment.trim()))
+    .filter(sentence => /[\p{L}\p{N}]/u.test(sentence))
 }
 
 /** How long a sentence takes to say, against others: about its letters and digits, a digit as long as three letters. */
-export const weightOf = (sentence: string) => Math.max(1, Array.from(sentence).reduce((sum, sign) => sum + (/\p{N}/u.test(sign) ? 3 : /\p{L}/u.test(sign) ? 1 : 0), 0))
+export const weightOf = (sentence: string) =>
+  Math.max(
+    1,
+    Array.from(sentence).reduce((sum, sign) => sum + (/\p{N}/u.test(sign) ? 3 : /\p{L}/u.test(sign) ? 1 : 0), 0),
+  )
 
 /**
  * Lays sentences over what is spoken: each takes a run of spoken stretches, so that how long they last is nearest to how
@@ -20,7 +27,11 @@ export function laySentences(sentences: readonly string[], spoken: readonly Stre
   const weights = sentences.map(weightOf)
   const total = weights.reduce((sum, weight) => sum + weight, 0)
   const voiced = spoken.reduce((sum, { from, until }) => sum + until - from, 0)
-  if (spoken.length < sentences.length) return shareOut(weights.map(weight => (weight / total) * voiced), spoken)
+  if (spoken.length < sentences.length)
+    return shareOut(
+      weights.map(weight => (weight / total) * voiced),
+      spoken,
+    )
   const wanted = weights.map(weight => (weight / total) * voiced)
   const [n, m] = [sentences.length, spoken.length]
   const sums = [0]
@@ -69,9 +80,15 @@ const round = (seconds: number) => Math.round(seconds * 100) / 100
 /** Captions of a narration from its script: a sentence each, timed by where the voice pauses. */
 export function captionsFor(script: string, peaks: Uint8Array, language = 'en'): Caption[] {
   const sentences = sentencesOf(script, language)
-  return laySentences(sentences, spokenIn(peaks)).map(({ from, until }, index) => ({ from: round(from), until: round(Math.max(until, from + 0.2)), text: sentences[index]!.slice(0, 1000) }))
+  return laySentences(sentences, spokenIn(peaks)).map(({ from, until }, index) => ({
+    from: round(from),
+    until: round(Math.max(until, from + 0.2)),
+    text: sentences[index]!.slice(0, 1000),
+  }))
 }
 
 /** Where the sentences of a script begin in a recording, seconds, but the first, which begins with its slide. */
 export const startsFromVoice = (script: string, peaks: Uint8Array, language = 'en'): number[] =>
-  laySentences(sentencesOf(script, language), spokenIn(peaks)).slice(1).map(({ from }) => round(from))
+  laySentences(sentencesOf(script, language), spokenIn(peaks))
+    .slice(1)
+    .map(({ from }) => round(from))

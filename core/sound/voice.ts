@@ -26,10 +26,13 @@ export function voiceAt(plan: Rundown, sounds: SoundPlan, peaksOf: (hash: string
     return peaks ? [{ one, peaks, most: loudestOf(peaks) }] : []
   })
   if (!voices.length) return null
-  return before => Math.max(...voices.map(({ one, peaks, most }) => {
-    const at = seconds - before - one.start + one.played
-    if (at < 0) return 0
-    const into = one.loop ? at % one.span.seconds : at
-    return Math.min(1, (peaks[Math.floor((one.span.from + into * one.span.speed) * peakRate)] ?? 0) / most)
-  }))
+  return before =>
+    Math.max(
+      ...voices.map(({ one, peaks, most }) => {
+        const at = seconds - before - one.start + one.played
+        if (at < 0) return 0
+        const into = one.loop ? at % one.span.seconds : at
+        return Math.min(1, (peaks[Math.floor((one.span.from + into * one.span.speed) * peakRate)] ?? 0) / most)
+      }),
+    )
 }

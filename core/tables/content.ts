@@ -3,8 +3,14 @@ import type { NumberFormat, TableElement } from '../model'
 
 const known = new WeakMap<readonly (readonly string[])[], DataTable>()
 
-/** What a table shows: its columns in the order shown; null while its data are not here. Written cells are told into types as a file of data is. */
-export function tableContent(element: Pick<TableElement, 'table' | 'cells' | 'columns'>, tableOf: (id: string) => DataTable | undefined): readonly Column[] | null {
+/**
+ * What a table shows: its columns in the order shown; null while its data are not here. Written cells are told into types as a file of data
+ * is.
+ */
+export function tableContent(
+  element: Pick<TableElement, 'table' | 'cells' | 'columns'>,
+  tableOf: (id: string) => DataTable | undefined,
+): readonly Column[] | null {
   if (element.table) {
     const table = tableOf(element.table)
     if (!table) return null
@@ -21,7 +27,9 @@ export function tableContent(element: Pick<TableElement, 'table' | 'cells' | 'co
 /** Decimals that a column's numbers have, at most four. */
 function decimalsOf(values: Column['values']): number {
   let most = 0
-  for (const value of values) if (typeof value === 'number') most = Math.max(most, Math.min(4, (String(Math.round(value * 10_000) / 10_000).split('.')[1] ?? '').length))
+  for (const value of values)
+    if (typeof value === 'number')
+      most = Math.max(most, Math.min(4, (String(Math.round(value * 10_000) / 10_000).split('.')[1] ?? '').length))
   return most
 }
 
@@ -41,7 +49,8 @@ export function cellWords(column: Column, format: NumberFormat | undefined, lang
 }
 
 /** What stands in a column's total: the sum of its numbers; null of words and days. */
-export const totalOf = (column: Column) => (column.type === 'number' ? (column.values as (number | null)[]).reduce<number>((sum, value) => sum + (value ?? 0), 0) : null)
+export const totalOf = (column: Column) =>
+  column.type === 'number' ? (column.values as (number | null)[]).reduce<number>((sum, value) => sum + (value ?? 0), 0) : null
 
 /** A number's words told at its decimal sign: what stands before it, and what begins with it. */
 export function atDecimal(words: string, language: string): [string, string] {

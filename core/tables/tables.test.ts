@@ -7,12 +7,34 @@ import { seasons } from '../testing'
 import { roughMeasurer } from '../text'
 import { atDecimal, cellWords, layTable, tableContent } from './index'
 
-const element = (fields: Partial<TableElement>): TableElement => ({ id: 't', owner: 's', kind: 'table', name: 'Table', order: 'a0', table: null, columns: [], box: { x: 0, y: 0, width: 900, height: 500, angle: 0 }, ...fields })
-const lay = (own: TableElement, size = { width: 900, height: 500 }) => layTable(own, tableContent(own, id => (id === 'seasons' ? seasons : undefined))!, { style: styleNamed(houseTheme, 'body'), fonts: houseTheme.fonts, size, language: 'en', measurer: roughMeasurer, total: 'Total' })
+const element = (fields: Partial<TableElement>): TableElement => ({
+  id: 't',
+  owner: 's',
+  kind: 'table',
+  name: 'Table',
+  order: 'a0',
+  table: null,
+  columns: [],
+  box: { x: 0, y: 0, width: 900, height: 500, angle: 0 },
+  ...fields,
+})
+const lay = (own: TableElement, size = { width: 900, height: 500 }) =>
+  layTable(
+    own,
+    tableContent(own, id => (id === 'seasons' ? seasons : undefined))!,
+    { style: styleNamed(houseTheme, 'body'), fonts: houseTheme.fonts, size, language: 'en', measurer: roughMeasurer, total: 'Total' },
+  )
 
 describe('a table', () => {
   it('tells written cells into types, and numbers are sums in its last row', () => {
-    const own = element({ cells: [['Route', 'Riders'], ['Astrel', '1200'], ['Quill', '840.5']], totals: true })
+    const own = element({
+      cells: [
+        ['Route', 'Riders'],
+        ['Astrel', '1200'],
+        ['Quill', '840.5'],
+      ],
+      totals: true,
+    })
     const layout = lay(own)
     expect(layout.rows).toBe(4)
     const words = (row: number) => layout.cells.filter(cell => cell.row === row).map(cell => cell.lines.join(' '))
@@ -29,24 +51,43 @@ describe('a table', () => {
 
   it('stands inside its box: no cell over another, rows and columns complete, whatever is written', () => {
     const cell = fc.oneof(fc.stringMatching(/^[a-z ]{0,24}$/), fc.integer({ min: -99999, max: 99999 }).map(String), fc.constant(''))
-    fc.assert(fc.property(fc.integer({ min: 1, max: 6 }).chain(width => fc.array(fc.array(cell, { minLength: width, maxLength: width }), { minLength: 2, maxLength: 9 })), fc.integer({ min: 500, max: 1600 }), fc.integer({ min: 400, max: 900 }), fc.boolean(), (cells, width, height, totals) => {
-      const layout = lay(element({ cells, totals }), { width, height })
-      expect(layout.cells).toHaveLength(layout.rows * layout.columns)
-      if (!layout.fits) return
-      for (const one of layout.cells) {
-        expect(one.x + one.width).toBeLessThanOrEqual(width + 0.5)
-        expect(one.y + one.height).toBeLessThanOrEqual(height + 1)
-      }
-      const rows = new Map<number, number>()
-      for (const one of layout.cells) {
-        expect(rows.get(one.row) ?? one.y).toBe(one.y)
-        rows.set(one.row, one.y)
-      }
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(
+        fc
+          .integer({ min: 1, max: 6 })
+          .chain(width => fc.array(fc.array(cell, { minLength: width, maxLength: width }), { minLength: 2, maxLength: 9 })),
+        fc.integer({ min: 500, max: 1600 }),
+        fc.integer({ min: 400, max: 900 }),
+        fc.boolean(),
+        (cells, width, height, totals) => {
+          const layout = lay(element({ cells, totals }), { width, height })
+          expect(layout.cells).toHaveLength(layout.rows * layout.columns)
+          if (!layout.fits) return
+          for (const one of layout.cells) {
+            expect(one.x + one.width).toBeLessThanOrEqual(width + 0.5)
+            expect(one.y + one.height).toBeLessThanOrEqual(height + 1)
+          }
+          const rows = new Map<number, number>()
+          for (const one of layout.cells) {
+            expect(rows.get(one.row) ?? one.y).toBe(one.y)
+            rows.set(one.row, one.y)
+          }
+        },
+      ),
+      { numRuns: 60 },
+    )
   })
 
   it('sets decimal signs of a column one under the other', () => {
-    const own = element({ cells: [['A', 'Amount'], ['a', '3.5'], ['b', '12'], ['c', '1.25']], looks: [null, { format: { decimals: null, scale: 'none', prefix: '', suffix: '' } }] })
+    const own = element({
+      cells: [
+        ['A', 'Amount'],
+        ['a', '3.5'],
+        ['b', '12'],
+        ['c', '1.25'],
+      ],
+      looks: [null, { format: { decimals: null, scale: 'none', prefix: '', suffix: '' } }],
+    })
     for (const cell of lay(own).cells.filter(one => one.column === 1 && one.kind === 'body')) expect(cell.align).toBe('right')
     expect(atDecimal('1,234.50 km', 'en')).toEqual(['1,234', '.50 km'])
     expect(atDecimal('12 km', 'en')).toEqual(['12', ' km'])

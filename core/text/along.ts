@@ -3,7 +3,10 @@ import type { TextSetting } from '../resolved'
 import { fontOf, lettersOf, type Run, type TextLayout } from './layout'
 import type { Measurer } from './measure'
 
-/** A letter that stands on a line of its own: its middle on the baseline, px of deck space within the box, and how it leans, degrees clockwise. */
+/**
+ * A letter that stands on a line of its own: its middle on the baseline, px of deck space within the box, and how it leans, degrees
+ * clockwise.
+ */
 export interface PlacedLetter {
   text: string
   run: Run
@@ -16,12 +19,12 @@ export interface PlacedLetter {
 
 type Along = NonNullable<TextElement['along']>
 /** Where a path is after a length, px, with its direction, degrees clockwise. */
-type PathAt = (distance: number) => { x: number, y: number, angle: number }
+type PathAt = (distance: number) => { x: number; y: number; angle: number }
 
 const degrees = (radians: number) => (radians * 180) / Math.PI
 
 /** A path through a box of a size and its length, px. An arc spans the box's width; its sagitta is `bend` times half its height. */
-export function pathAlong({ path, bend }: Along, { width, height }: { width: number, height: number }): { length: number, at: PathAt } {
+export function pathAlong({ path, bend }: Along, { width, height }: { width: number; height: number }): { length: number; at: PathAt } {
   if (path === 'circle') {
     const radius = Math.max(1, Math.min(width, height) / 2)
     const sign = bend < 0 ? -1 : 1
@@ -30,7 +33,11 @@ export function pathAlong({ path, bend }: Along, { width, height }: { width: num
       length: 2 * Math.PI * radius,
       at: distance => {
         const turn = sign * (Math.PI / 2 + distance / radius)
-        return { x: width / 2 + Math.cos(turn) * radius, y: height / 2 + Math.sin(turn) * radius, angle: degrees(turn + (sign * Math.PI) / 2) }
+        return {
+          x: width / 2 + Math.cos(turn) * radius,
+          y: height / 2 + Math.sin(turn) * radius,
+          angle: degrees(turn + (sign * Math.PI) / 2),
+        }
       },
     }
   }
@@ -39,7 +46,8 @@ export function pathAlong({ path, bend }: Along, { width, height }: { width: num
     const steps = 240
     const lengths = [0]
     const y = (share: number) => height / 2 - Math.sin(share * 2 * Math.PI) * rise * 0.6
-    for (let index = 1; index <= steps; index++) lengths.push(lengths[index - 1]! + Math.hypot(width / steps, y(index / steps) - y((index - 1) / steps)))
+    for (let index = 1; index <= steps; index++)
+      lengths.push(lengths[index - 1]! + Math.hypot(width / steps, y(index / steps) - y((index - 1) / steps)))
     return {
       length: lengths.at(-1)!,
       at: distance => {
@@ -69,14 +77,22 @@ export function pathAlong({ path, bend }: Along, { width, height }: { width: num
 }
 
 /** The letters of a text, all its lines as one, along a path through its box, centred or set to a side as the text is. */
-export function lettersAlong(layout: TextLayout, along: Along, size: { width: number, height: number }, setting: { style: TextSetting, fonts: Theme['fonts'], align: 'left' | 'center' | 'right' }, measurer: Measurer): PlacedLetter[] {
+export function lettersAlong(
+  layout: TextLayout,
+  along: Along,
+  size: { width: number; height: number },
+  setting: { style: TextSetting; fonts: Theme['fonts']; align: 'left' | 'center' | 'right' },
+  measurer: Measurer,
+): PlacedLetter[] {
   const { style, fonts, align } = setting
   const path = pathAlong(along, size)
   const spacing = style.letterSpacing * style.size * layout.scale
-  const pieces = layout.lines.flatMap((line, index) => [
-    ...(index && line.runs.length ? [{ text: ' ', run: line.runs[0]!, letter: -1 }] : []),
-    ...line.runs.flatMap(run => lettersOf(run.text).map((text, step) => ({ text, run, letter: run.letter + step }))),
-  ]).map(piece => ({ ...piece, width: measurer.width(piece.text, fontOf(piece.run.marks, style, fonts, layout.scale)) + spacing }))
+  const pieces = layout.lines
+    .flatMap((line, index) => [
+      ...(index && line.runs.length ? [{ text: ' ', run: line.runs[0]!, letter: -1 }] : []),
+      ...line.runs.flatMap(run => lettersOf(run.text).map((text, step) => ({ text, run, letter: run.letter + step }))),
+    ])
+    .map(piece => ({ ...piece, width: measurer.width(piece.text, fontOf(piece.run.marks, style, fonts, layout.scale)) + spacing }))
   const total = pieces.reduce((sum, piece) => sum + piece.width, 0)
   let at = align === 'left' ? 0 : align === 'right' ? path.length - total : (path.length - total) / 2
   return pieces.flatMap(({ width, ...piece }) => {

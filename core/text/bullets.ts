@@ -12,7 +12,8 @@ export function bulletOf(style: TextSetting, level: number): Bullet {
   return own ? { ...base, ...own } : base
 }
 
-const styleBullet = (style: TextStyle, level: number): Bullet => (level > 1 ? (style.deeperBullets?.[level - 2] ?? style.deeperBullets?.at(-1)) : undefined) ?? style.bullet
+const styleBullet = (style: TextStyle, level: number): Bullet =>
+  (level > 1 ? (style.deeperBullets?.[level - 2] ?? style.deeperBullets?.at(-1)) : undefined) ?? style.bullet
 
 /** The bullet of one line, over that of its level; null for a line in no list. */
 export function bulletOfParagraph(style: TextSetting, paragraph: Paragraph): Bullet | null {
@@ -20,7 +21,11 @@ export function bulletOfParagraph(style: TextSetting, paragraph: Paragraph): Bul
   if (level < 1) return null
   const base = bulletOf(style, level)
   const own = paragraph.attrs?.bullet
-  return own === null || own === undefined ? base : typeof own === 'string' ? { ...base, symbol: own, number: null, icon: null, picture: null } : { ...base, ...own }
+  return own === null || own === undefined
+    ? base
+    : typeof own === 'string'
+      ? { ...base, symbol: own, number: null, icon: null, picture: null }
+      : { ...base, ...own }
 }
 
 /** Where the words of a list level begin, multiple of the text's size: each level stands in by the distances of those above it. */
@@ -49,4 +54,8 @@ export function lineCounter() {
 
 /** What stands before a line: the words of its bullet; empty where an icon or picture does. */
 export const bulletWords = (bullet: Bullet, number: number | null) =>
-  bullet.number && number !== null ? numberSign(number, bullet.number.system) + (bullet.number.after ?? '.') : bullet.icon || bullet.picture ? '' : bullet.symbol
+  bullet.number && number !== null
+    ? numberSign(number, bullet.number.system) + (bullet.number.after ?? '.')
+    : bullet.icon || bullet.picture
+      ? ''
+      : bullet.symbol

@@ -1,7 +1,7 @@
 const number = /\d[\d.,\u00a0\u202f'’ ]*\d|\d/g
 
 /** What decimals a written number has: the digits after its last sign, unless they are a group of three. */
-function decimalsOf(written: string): { sign: string, decimals: number } {
+function decimalsOf(written: string): { sign: string; decimals: number } {
   const match = /([.,])(\d+)$/.exec(written)
   if (!match) return { sign: '', decimals: 0 }
   const alone = written.indexOf(match[1]!) === written.lastIndexOf(match[1]!)

@@ -23,13 +23,17 @@ const known = new WeakMap<TextDoc, Known>()
 /** The inner size of a text's box, inside its panel's padding and border, px of deck space. Words along a line have room without end. */
 export function textRoom(element: TextElement & ShownElement): TextRoom {
   const around = 2 * insetOf(element)
-  return { width: element.along ? 1e6 : Math.max(1, element.box.width - around), height: element.along ? 1e6 : Math.max(1, element.box.height - around), columns: element.columns }
+  return {
+    width: element.along ? 1e6 : Math.max(1, element.box.width - around),
+    height: element.along ? 1e6 : Math.max(1, element.box.height - around),
+    columns: element.columns,
+  }
 }
 
 /** How far words stand in from the edge of their box, px of deck space. */
 export const insetOf = (element: TextElement) => (element.panel ? element.panel.padding + (element.panel.border?.width ?? 0) : 0)
 
-const matched = new WeakMap<readonly unknown[], { parts: readonly unknown[], scales: Map<string, number> }>()
+const matched = new WeakMap<readonly unknown[], { parts: readonly unknown[]; scales: Map<string, number> }>()
 
 /** The scale that the texts of a slide with the same `match` come to together: that of the one that shrinks most. */
 function matchedScale(deck: Deck, element: TextElement & ShownElement, measurer: Measurer): number {
@@ -61,17 +65,29 @@ export function layoutOfElement(deck: Deck, element: TextElement & ShownElement,
   const fit = element.fit ?? 'shrink'
   const most = matchedScale(deck, element, measurer)
   const last = known.get(element.text)
-  if (last && last.fonts === fonts && last.width === width && last.height === height && last.columns === columns && last.fit === fit && last.most === most && last.measurer === measurer && sameStyle(last.style, style)) {
+  if (
+    last &&
+    last.fonts === fonts &&
+    last.width === width &&
+    last.height === height &&
+    last.columns === columns &&
+    last.fit === fit &&
+    last.most === most &&
+    last.measurer === measurer &&
+    sameStyle(last.style, style)
+  ) {
     return last.layout
   }
   const alone = fitText(element.text, style, fonts, room, measurer, fit)
-  const layout = alone.scale > most && fit === 'shrink' ? { ...setText(element.text, style, fonts, room, measurer, most), fits: alone.fits } : alone
+  const layout =
+    alone.scale > most && fit === 'shrink' ? { ...setText(element.text, style, fonts, room, measurer, most), fits: alone.fits } : alone
   known.set(element.text, { style, fonts, width, height, columns, fit, most, measurer, layout })
   return layout
 }
 
 const keysOf = (style: TextSetting) => Object.keys(style) as (keyof TextSetting)[]
-const sameStyle = (a: TextSetting, b: TextSetting) => a === b || (keysOf(a).length === keysOf(b).length && keysOf(a).every(key => a[key] === b[key]))
+const sameStyle = (a: TextSetting, b: TextSetting) =>
+  a === b || (keysOf(a).length === keysOf(b).length && keysOf(a).every(key => a[key] === b[key]))
 
 /** How far a text's lines stand below the inner top of its box, px: none, half or all of the room that they leave. */
 export function topOfLines(element: TextElement & ShownElement, layout: Fitted): number {
@@ -88,10 +104,12 @@ export function leftOfLine(element: TextElement & ShownElement, layout: Fitted, 
 }
 
 /** Where the lines of a text stand, px from the top left of its box; of words along a line, its whole box. */
-export function linePlaces(element: TextElement & ShownElement, layout: Fitted): { x: number, y: number, width: number, height: number }[] {
+export function linePlaces(element: TextElement & ShownElement, layout: Fitted): { x: number; y: number; width: number; height: number }[] {
   if (element.along) return [{ x: 0, y: 0, width: element.box.width, height: element.box.height }]
   const [inset, top] = [insetOf(element), topOfLines(element, layout)]
-  return layout.lines.filter(line => line.runs.length).map(line => ({ x: inset + leftOfLine(element, layout, line), y: inset + top + line.top, width: line.width, height: line.height }))
+  return layout.lines
+    .filter(line => line.runs.length)
+    .map(line => ({ x: inset + leftOfLine(element, layout, line), y: inset + top + line.top, width: line.width, height: line.height }))
 }
 
 /** The changes that make boxes which grow with their words as high as these now are. */
@@ -102,6 +120,8 @@ export function growBoxes(deck: Deck, ids: readonly Id[], measurer: Measurer): C
     const element = shownElement(deck, id)
     if (element?.kind !== 'text' || element.fit !== 'grow') return []
     const height = Math.ceil(layoutOfElement(deck, element, measurer).height + 2 * insetOf(element))
-    return Math.abs(height - element.box.height) < 1 ? [] : [{ do: 'set', table: 'elements', id, fields: { box: tidyBox({ ...element.box, height }) } }]
+    return Math.abs(height - element.box.height) < 1
+      ? []
+      : [{ do: 'set', table: 'elements', id, fields: { box: tidyBox({ ...element.box, height }) } }]
   })
 }

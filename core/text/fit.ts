@@ -17,7 +17,14 @@ export interface TextRoom {
 }
 
 /** Lays a text out at a scale in a room, in its columns. */
-export function setText(doc: TextDoc, style: TextSetting, fonts: Theme['fonts'], room: TextRoom, measurer: Measurer, scale = 1): TextLayout {
+export function setText(
+  doc: TextDoc,
+  style: TextSetting,
+  fonts: Theme['fonts'],
+  room: TextRoom,
+  measurer: Measurer,
+  scale = 1,
+): TextLayout {
   const { count = 1, gap = 0 } = room.columns ?? {}
   const width = Math.max(1, (room.width - gap * (count - 1)) / count)
   return flowColumns(layoutText(doc, style, fonts, width, measurer, scale), count, gap)
@@ -29,7 +36,12 @@ export function setText(doc: TextDoc, style: TextSetting, fonts: Theme['fonts'],
  * scale at which the lines fit. `fit` 'fixed' and 'grow' keep scale 1.
  */
 export function fitText(
-  doc: TextDoc, style: TextSetting, fonts: Theme['fonts'], box: TextRoom, measurer: Measurer, fit: NonNullable<TextElement['fit']> = 'shrink',
+  doc: TextDoc,
+  style: TextSetting,
+  fonts: Theme['fonts'],
+  box: TextRoom,
+  measurer: Measurer,
+  fit: NonNullable<TextElement['fit']> = 'shrink',
 ): Fitted {
   const at = (scale: number) => setText(doc, style, fonts, box, measurer, scale)
   const isLowEnough = (layout: TextLayout) => layout.height <= box.height + 0.5

@@ -57,7 +57,9 @@ export interface TextLayout {
 const east = '\\p{Script=Han}\\p{Script=Hiragana}\\p{Script=Katakana}'
 /** White space; one letter of a script that breaks anywhere; a word up to its hyphen. */
 const tokens = new RegExp(`[ \\t]+|[${east}]|[^\\s${east}-]*-|[^\\s${east}-]+`, 'gu')
-/** Scripts that write words without spaces between them: a break between letters is none within a word that anybody could tell from here. */
+/**
+ * Scripts that write words without spaces between them: a break between letters is none within a word that anybody could tell from here.
+ */
 const unspaced = /[\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u
 const graphemes = new Intl.Segmenter('und', { granularity: 'grapheme' })
 
@@ -75,7 +77,8 @@ function runsLeft(paragraph: Paragraph): boolean {
   return false
 }
 
-const cased = (text: string, way: TextStyle['case']) => (way === 'upper' ? text.toLocaleUpperCase() : way === 'lower' ? text.toLocaleLowerCase() : text)
+const cased = (text: string, way: TextStyle['case']) =>
+  way === 'upper' ? text.toLocaleUpperCase() : way === 'lower' ? text.toLocaleLowerCase() : text
 
 /** The font that a run is set in. */
 export function fontOf(marks: readonly Mark[], style: TextSetting, fonts: Theme['fonts'], scale: number): Font {
@@ -98,7 +101,11 @@ export function fontOf(marks: readonly Mark[], style: TextSetting, fonts: Theme[
 }
 
 const factorOf = (marks: readonly Mark[], style: TextSetting) =>
-  marks.reduce((factor, mark) => factor * (mark.type === 'size' ? mark.attrs.factor : mark.type === 'accent' ? (style.accents?.[mark.attrs.name]?.size ?? 1) : 1), 1)
+  marks.reduce(
+    (factor, mark) =>
+      factor * (mark.type === 'size' ? mark.attrs.factor : mark.type === 'accent' ? (style.accents?.[mark.attrs.name]?.size ?? 1) : 1),
+    1,
+  )
 
 /** The inline nodes of a paragraph, parted at forced breaks. */
 function stretches(content: readonly Inline[]): Inline[][] {
@@ -115,7 +122,14 @@ function stretches(content: readonly Inline[]): Inline[][] {
  * scripts that allow it; a word wider than the line is broken between letters. The stage draws exactly these lines, so
  * that every output breaks alike.
  */
-export function layoutText(doc: TextDoc, style: TextSetting, fonts: Theme['fonts'], width: number, measurer: Measurer, scale = 1): TextLayout {
+export function layoutText(
+  doc: TextDoc,
+  style: TextSetting,
+  fonts: Theme['fonts'],
+  width: number,
+  measurer: Measurer,
+  scale = 1,
+): TextLayout {
   const lines: Line[] = []
   const spacing = style.letterSpacing * style.size * scale
   let paragraphIndex = 0
@@ -138,8 +152,19 @@ export function layoutText(doc: TextDoc, style: TextSetting, fonts: Theme['fonts
     let factor = 1
     const open = () => {
       line = {
-        paragraph: paragraphIndex, index: lines.length, first, level, bullet: before,
-        align: paragraph.attrs?.align ?? (rightToLeft ? turned[style.align] : style.align), rightToLeft, indent, column: 0, width: 0, height: 0, top, runs: [],
+        paragraph: paragraphIndex,
+        index: lines.length,
+        first,
+        level,
+        bullet: before,
+        align: paragraph.attrs?.align ?? (rightToLeft ? turned[style.align] : style.align),
+        rightToLeft,
+        indent,
+        column: 0,
+        width: 0,
+        height: 0,
+        top,
+        runs: [],
       }
       first = false
       factor = 0
@@ -168,7 +193,9 @@ export function layoutText(doc: TextDoc, style: TextSetting, fonts: Theme['fonts
       for (const node of stretch) {
         if (node.type !== 'text') continue
         const marks = node.marks ?? noMarks
-        for (const [token] of cased(node.text, style.case).replace(/[\r\n\f\v\u2028\u2029]/g, ' ').matchAll(tokens)) {
+        for (const [token] of cased(node.text, style.case)
+          .replace(/[\r\n\f\v\u2028\u2029]/g, ' ')
+          .matchAll(tokens)) {
           const space = /^[ \t]/.test(token)
           const wide = advance(token, marks)
           if (space) {

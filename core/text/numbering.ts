@@ -1,14 +1,29 @@
 import type { Numbering } from '../model'
 
-const romans: readonly (readonly [number, string])[] = [[1000, 'm'], [900, 'cm'], [500, 'd'], [400, 'cd'], [100, 'c'], [90, 'xc'], [50, 'l'], [40, 'xl'], [10, 'x'], [9, 'ix'], [5, 'v'], [4, 'iv'], [1, 'i']]
+const romans: readonly (readonly [number, string])[] = [
+  [1000, 'm'],
+  [900, 'cm'],
+  [500, 'd'],
+  [400, 'cd'],
+  [100, 'c'],
+  [90, 'xc'],
+  [50, 'l'],
+  [40, 'xl'],
+  [10, 'x'],
+  [9, 'ix'],
+  [5, 'v'],
+  [4, 'iv'],
+  [1, 'i'],
+]
 
 function roman(value: number): string {
   let left = value
   let made = ''
-  for (const [worth, sign] of romans) while (left >= worth) {
-    made += sign
-    left -= worth
-  }
+  for (const [worth, sign] of romans)
+    while (left >= worth) {
+      made += sign
+      left -= worth
+    }
   return made
 }
 
@@ -32,6 +47,13 @@ export function numberSign(value: number, system: Numbering): string {
   if (system === 'greek') return letters(value, greek)
   if (system === 'lower-roman') return value < 5000 ? roman(value) : plain
   if (system === 'upper-roman') return value < 5000 ? roman(value).toUpperCase() : plain
-  if (system === 'circled') return value <= 20 ? String.fromCodePoint(0x2460 + value - 1) : value <= 35 ? String.fromCodePoint(0x3251 + value - 21) : value <= 50 ? String.fromCodePoint(0x32b1 + value - 36) : plain
+  if (system === 'circled')
+    return value <= 20
+      ? String.fromCodePoint(0x2460 + value - 1)
+      : value <= 35
+        ? String.fromCodePoint(0x3251 + value - 21)
+        : value <= 50
+          ? String.fromCodePoint(0x32b1 + value - 36)
+          : plain
   return plain
 }

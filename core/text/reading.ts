@@ -14,7 +14,23 @@ export interface Reading {
  * Visual Science 53 (2012), table 2.
  */
 const wordsPerMinute: Readonly<Record<string, number>> = {
-  ar: 138, zh: 158, nl: 202, en: 228, fi: 161, fr: 195, de: 179, he: 187, it: 188, ja: 193, pl: 166, pt: 181, ru: 184, sl: 180, es: 218, sv: 199, tr: 166,
+  ar: 138,
+  zh: 158,
+  nl: 202,
+  en: 228,
+  fi: 161,
+  fr: 195,
+  de: 179,
+  he: 187,
+  it: 188,
+  ja: 193,
+  pl: 166,
+  pt: 181,
+  ru: 184,
+  sl: 180,
+  es: 218,
+  sv: 199,
+  tr: 166,
 }
 const otherLanguages = 180
 
@@ -45,7 +61,11 @@ export function countReading(text: string, language: string): Reading {
   return { words, numbers, marks: 0 }
 }
 
-export const addReading = (a: Reading, b: Reading): Reading => ({ words: a.words + b.words, numbers: a.numbers + b.numbers, marks: a.marks + b.marks })
+export const addReading = (a: Reading, b: Reading): Reading => ({
+  words: a.words + b.words,
+  numbers: a.numbers + b.numbers,
+  marks: a.marks + b.marks,
+})
 export const nothingToRead: Reading = { words: 0, numbers: 0, marks: 0 }
 
 /** Words read in a minute by an audience in a language (BCP 47). */

@@ -10,18 +10,36 @@ export const textSchema = new Schema({
     doc: { content: 'paragraph+' },
     paragraph: {
       content: 'inline*',
-      attrs: { level: { default: 0 }, bullet: { default: null }, align: { default: null }, start: { default: null }, icon: { default: null }, lit: { default: null } },
+      attrs: {
+        level: { default: 0 },
+        bullet: { default: null },
+        align: { default: null },
+        start: { default: null },
+        icon: { default: null },
+        lit: { default: null },
+      },
       parseDOM: [
         { tag: 'li', getAttrs: node => ({ level: Math.min(9, depthOf(node as unknown as ListItem)) }) },
         { tag: 'p,h1,h2,h3,h4,h5,h6,div,blockquote,pre' },
       ],
-      toDOM: node => ['p', { 'data-level': node.attrs.level, ...(node.attrs.lit ? { 'data-lit': '' } : {}), 'style': node.attrs.align ? `text-align:${node.attrs.align}` : '' }, 0],
+      toDOM: node => [
+        'p',
+        {
+          'data-level': node.attrs.level,
+          ...(node.attrs.lit ? { 'data-lit': '' } : {}),
+          style: node.attrs.align ? `text-align:${node.attrs.align}` : '',
+        },
+        0,
+      ],
     },
     text: { group: 'inline' },
     break: { inline: true, group: 'inline', selectable: false, parseDOM: [{ tag: 'br' }], toDOM: () => ['br'], leafText: () => '\n' },
   },
   marks: {
-    bold: { parseDOM: [{ tag: 'strong,b' }, { style: 'font-weight', getAttrs: value => (/^(bold|[6-9]00)$/.test(value) ? null : false) }], toDOM: () => ['strong', 0] },
+    bold: {
+      parseDOM: [{ tag: 'strong,b' }, { style: 'font-weight', getAttrs: value => (/^(bold|[6-9]00)$/.test(value) ? null : false) }],
+      toDOM: () => ['strong', 0],
+    },
     italic: { parseDOM: [{ tag: 'em,i' }], toDOM: () => ['em', 0] },
     underline: { parseDOM: [{ tag: 'u' }], toDOM: () => ['u', 0] },
     strike: { parseDOM: [{ tag: 's,del' }], toDOM: () => ['s', 0] },

@@ -5,22 +5,46 @@ import { houseTheme } from '../layouts'
 import { countedText, countReading, fitText, layoutText, readingSeconds, roughMeasurer } from './index'
 
 const style: TextStyle = houseTheme.textStyles.body!
-const lay = (lines: (string | { text: string, level: number })[], width: number) => layoutText(textOf(lines), style, houseTheme.fonts, width, roughMeasurer)
-const words = fc.array(fc.string({ unit: 'grapheme', minLength: 1, maxLength: 14 }).filter(word => !/\s/.test(word)), { minLength: 1, maxLength: 40 })
+const lay = (lines: (string | { text: string; level: number })[], width: number) =>
+  layoutText(textOf(lines), style, houseTheme.fonts, width, roughMeasurer)
+const words = fc.array(
+  fc.string({ unit: 'grapheme', minLength: 1, maxLength: 14 }).filter(word => !/\s/.test(word)),
+  { minLength: 1, maxLength: 40 },
+)
 
 describe('breaking lines', () => {
   it('loses no letter, keeps their order, and no line is wider than its box', () => {
-    fc.assert(fc.property(words, fc.integer({ min: 60, max: 1200 }), (list, width) => {
-      const layout = lay([list.join(' ')], width)
-      expect(layout.lines.flatMap(line => line.runs.map(run => run.text)).join('').replace(/\s/g, '')).toBe(list.join('').replace(/\s/g, ''))
-      const widest = Math.max(...list.flatMap(word => [...new Intl.Segmenter().segment(word)].map(part => roughMeasurer.width(part.segment, { family: '', size: style.size, weight: 400, italic: false }))))
-      for (const line of layout.lines) expect(line.width).toBeLessThanOrEqual(Math.max(width, widest) + 0.01)
-    }))
+    fc.assert(
+      fc.property(words, fc.integer({ min: 60, max: 1200 }), (list, width) => {
+        const layout = lay([list.join(' ')], width)
+        expect(
+          layout.lines
+            .flatMap(line => line.runs.map(run => run.text))
+            .join('')
+            .replace(/\s/g, ''),
+        ).toBe(list.join('').replace(/\s/g, ''))
+        const widest = Math.max(
+          ...list.flatMap(word =>
+            [...new Intl.Segmenter().segment(word)].map(part =>
+              roughMeasurer.width(part.segment, { family: '', size: style.size, weight: 400, italic: false }),
+            ),
+          ),
+        )
+        for (const line of layout.lines) expect(line.width).toBeLessThanOrEqual(Math.max(width, widest) + 0.01)
+      }),
+    )
   })
 
   it('breaks at blanks and after hyphens, and between letters only where a word is wider than the line', () => {
     const em = style.size / 2
-    expect(lay(['harbour office'], em * 8).lines.map(line => line.runs.map(run => run.text).join('').trim())).toEqual(['harbour', 'office'])
+    expect(
+      lay(['harbour office'], em * 8).lines.map(line =>
+        line.runs
+          .map(run => run.text)
+          .join('')
+          .trim(),
+      ),
+    ).toEqual(['harbour', 'office'])
     expect(lay(['half-hourly'], em * 7).lines.map(line => line.runs.map(run => run.text).join(''))).toEqual(['half-', 'hourly'])
     expect(lay(['Abcdefgh'], em * 3).lines.map(line => line.runs.map(run => run.text).join(''))).toEqual(['Abc', 'def', 'gh'])
   })
@@ -38,11 +62,13 @@ describe('breaking lines', () => {
 
 describe('fitting', () => {
   it('never shrinks below the least size, and what fits is inside its box', () => {
-    fc.assert(fc.property(words, fc.integer({ min: 40, max: 800 }), (list, height) => {
-      const fitted = fitText(textOf([list.join(' ')]), style, houseTheme.fonts, { width: 500, height }, roughMeasurer)
-      expect(fitted.scale).toBeGreaterThanOrEqual(style.leastSize / style.size - 1e-9)
-      expect(fitted.height <= height + 0.5).toBe(fitted.fits)
-    }))
+    fc.assert(
+      fc.property(words, fc.integer({ min: 40, max: 800 }), (list, height) => {
+        const fitted = fitText(textOf([list.join(' ')]), style, houseTheme.fonts, { width: 500, height }, roughMeasurer)
+        expect(fitted.scale).toBeGreaterThanOrEqual(style.leastSize / style.size - 1e-9)
+        expect(fitted.height <= height + 0.5).toBe(fitted.fits)
+      }),
+    )
   })
 })
 
@@ -53,7 +79,8 @@ describe('reading time', () => {
   })
 
   it('is longer for children than for colleagues, grows with every word, and nothing takes no time', () => {
-    const read = (count: number, audience: 'children' | 'public' | 'colleagues') => readingSeconds({ words: count, numbers: 0, marks: 0 }, 'en', audience)
+    const read = (count: number, audience: 'children' | 'public' | 'colleagues') =>
+      readingSeconds({ words: count, numbers: 0, marks: 0 }, 'en', audience)
     expect(read(20, 'children')).toBeGreaterThan(read(20, 'public'))
     expect(read(20, 'public')).toBeGreaterThan(read(20, 'colleagues'))
     expect(read(21, 'public')).toBeGreaterThan(read(20, 'public'))
@@ -65,7 +92,12 @@ describe('reading time', () => {
 
 describe('numbers that count up', () => {
   it.each([
-    ['318.4k riders', 0.5, '159.2k riders'], ['1,240 boats', 0.5, '620 boats'], ['1.234,50 €', 1 / 3, '411,50 €'], ['2031', 0, '0'], ['no number', 0.2, 'no number'], ['12 345', 0.9, '11 111'],
+    ['318.4k riders', 0.5, '159.2k riders'],
+    ['1,240 boats', 0.5, '620 boats'],
+    ['1.234,50 €', 1 / 3, '411,50 €'],
+    ['2031', 0, '0'],
+    ['no number', 0.2, 'no number'],
+    ['12 345', 0.9, '11 111'],
   ])('%s at %d', (text, share, expected) => expect(countedText(text, share)).toBe(expected))
 
   it('ends on the text itself', () => {
@@ -77,6 +109,9 @@ describe('text from right to left', () => {
   const style = { ...houseTheme.textStyles.body! }
   it('stands at the right where its style stands at the left, line by line', () => {
     const { lines } = layoutText(textOf(['القارب الأول', 'The first boat']), style, houseTheme.fonts, 800, roughMeasurer)
-    expect(lines.map(line => [line.rightToLeft, line.align])).toEqual([[true, 'right'], [false, 'left']])
+    expect(lines.map(line => [line.rightToLeft, line.align])).toEqual([
+      [true, 'right'],
+      [false, 'left'],
+    ])
   })
 })

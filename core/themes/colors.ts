@@ -29,13 +29,16 @@ export interface ColorUse {
   count: number
 }
 
-const isRole = (value: Record<string, unknown>): value is { role: Role, alpha?: number, tint?: number } => typeof value.role === 'string' && (roleNames as readonly string[]).includes(value.role)
-const isHex = (value: Record<string, unknown>): value is { hex: string, alpha?: number } => typeof value.hex === 'string' && /^#[0-9a-f]{6}$/i.test(value.hex)
+const isRole = (value: Record<string, unknown>): value is { role: Role; alpha?: number; tint?: number } =>
+  typeof value.role === 'string' && (roleNames as readonly string[]).includes(value.role)
+const isHex = (value: Record<string, unknown>): value is { hex: string; alpha?: number } =>
+  typeof value.hex === 'string' && /^#[0-9a-f]{6}$/i.test(value.hex)
 
 /** The palette and names are not places where a colour is used. */
 const notPlaces = ['palette', 'name', 'id']
 
-const keyOf = (value: Record<string, unknown>): string | null => (isHex(value) ? value.hex.toLowerCase() : isRole(value) ? value.role : null)
+const keyOf = (value: Record<string, unknown>): string | null =>
+  isHex(value) ? value.hex.toLowerCase() : isRole(value) ? value.role : null
 
 /** The colours that stand in some fields, each once. */
 function keysIn(fields: object, except: readonly string[] = notPlaces): Set<string> {
@@ -75,7 +78,7 @@ const saidKeys = new WeakMap<ShownElement, ReadonlySet<string>>()
 function keysSaid(element: ShownElement): ReadonlySet<string> {
   let keys = saidKeys.get(element)
   if (!keys) {
-    const { chart, ...rest } = element as ShownElement & { chart?: { litColor: Color, lit: readonly string[], color: Color } }
+    const { chart, ...rest } = element as ShownElement & { chart?: { litColor: Color; lit: readonly string[]; color: Color } }
     // A diagram's options are read by `rolesOfDiagram`; a chart's lit colour is seen where something is lit.
     const drawn = chart ? { ...rest, chart: { color: chart.color, ...(chart.lit.length ? { litColor: chart.litColor } : {}) } } : rest
     saidKeys.set(element, (keys = keysIn(drawn, element.kind === 'diagram' ? [...notPlaces, 'options'] : notPlaces)))
@@ -83,7 +86,10 @@ function keysSaid(element: ShownElement): ReadonlySet<string> {
   return keys
 }
 
-/** The colours that an element is seen in, each once: its own, those that its layout or style gives it, those that it is drawn in by default. */
+/**
+ * The colours that an element is seen in, each once: its own, those that its layout or style gives it, those that it is drawn in by
+ * default.
+ */
 function keysOfElement(deck: Deck, element: ShownElement): Set<string> {
   const keys = new Set(keysSaid(element))
   for (const key of keysIn(unsaid(deck, element))) keys.add(key)
@@ -108,7 +114,10 @@ const groundKeys = (deck: Deck, slide: Slide) => {
   return fill ? keysIn({ fill, ...others }) : keysIn({ ground: groundOf(deck, slide), ...others })
 }
 
-/** Every colour that a deck's slides are seen in, those that are no roles first, then by how often; each with all places where it is seen. Colours that only layouts and masters hold which no slide shows come with a count of 0. */
+/**
+ * Every colour that a deck's slides are seen in, those that are no roles first, then by how often; each with all places where it is seen.
+ * Colours that only layouts and masters hold which no slide shows come with a count of 0.
+ */
 export function colorsInUse(deck: Deck): ColorUse[] {
   const uses = new Map<string, ColorUse>()
   const palette = deck.theme.theme!.palette
@@ -120,7 +129,7 @@ export function colorsInUse(deck: Deck): ColorUse[] {
   }
   slidesOf(deck).forEach((slide, index) => {
     const where = `slide ${index + 1}`
-    const seen = (keys: Iterable<string>, place: { element: Id | null, name: string }) => {
+    const seen = (keys: Iterable<string>, place: { element: Id | null; name: string }) => {
       for (const key of keys) {
         const use = useOf(key)
         use.places.push({ ...place, where, slide: slide.id })
@@ -128,26 +137,35 @@ export function colorsInUse(deck: Deck): ColorUse[] {
       }
     }
     seen(groundKeys(deck, slide), { element: null, name: 'Background' })
-    for (const element of shownElements(deck, slide.id, true)) seen(keysOfElement(deck, element), { element: element.id, name: element.name })
+    for (const element of shownElements(deck, slide.id, true))
+      seen(keysOfElement(deck, element), { element: element.id, name: element.name })
   })
   eachLookRecord(deck, (table, record) => {
     if (table !== 'layouts' && table !== 'masters' && table !== 'elements') return
     const { words, slide } = whereIs(deck, table, record)
     if (slide) return
-    for (const key of keysIn(record)) if (!uses.get(key)?.count) useOf(key).places.push({ element: table === 'elements' ? record.id : null, name: 'name' in record ? String(record.name) : '', where: words, slide: null })
+    for (const key of keysIn(record))
+      if (!uses.get(key)?.count)
+        useOf(key).places.push({
+          element: table === 'elements' ? record.id : null,
+          name: 'name' in record ? String(record.name) : '',
+          where: words,
+          slide: null,
+        })
   })
   return [...uses.values()].sort((a, b) => Number(a.role !== null) - Number(b.role !== null) || b.count - a.count)
 }
 
 type From = { hex: string } | { role: Role }
-const matches = (from: From) => (value: Record<string, unknown>) => ('hex' in from ? isHex(value) && value.hex.toLowerCase() === from.hex.toLowerCase() : isRole(value) && value.role === from.role)
+const matches = (from: From) => (value: Record<string, unknown>) =>
+  'hex' in from ? isHex(value) && value.hex.toLowerCase() === from.hex.toLowerCase() : isRole(value) && value.role === from.role
 
 /**
  * Replaces a colour wherever it is seen: where it is written, and on each element that its layout, its style or its kind gives it,
  * which then says so itself. Its transparency stays; a tint stays where one role takes another's place, and goes where a value does.
  * A diagram is drawn in accents alone: where `to` is none, its own stay.
  */
-export function replaceColor(deck: Deck, wish: { from: From, to: Color }): Change[] {
+export function replaceColor(deck: Deck, wish: { from: From; to: Color }): Change[] {
   const match = matches(wish.from)
   const exchange = (value: Record<string, unknown>) => {
     if (!match(value)) return undefined
@@ -169,31 +187,45 @@ export function replaceColor(deck: Deck, wish: { from: From, to: Color }): Chang
 }
 
 /** The fields that an element must say itself for a colour that it was only given to be exchanged. */
-function fieldsGiven(deck: Deck, element: ShownElement, record: Element, wish: { from: From, to: Color }, exchange: (value: Record<string, unknown>) => unknown): Record<string, unknown> {
+function fieldsGiven(
+  deck: Deck,
+  element: ShownElement,
+  record: Element,
+  wish: { from: From; to: Color },
+  exchange: (value: Record<string, unknown>) => unknown,
+): Record<string, unknown> {
   const fields: Record<string, unknown> = {}
   for (const [field, value] of Object.entries({ ...element, ...unsaid(deck, element) })) {
     if (field in record || notPlaces.includes(field) || field === 'text' || field === 'options') continue
     const made = exchanged(value, exchange)
     if (made !== value) fields[field] = made
   }
-  if (element.kind === 'diagram' && !element.options?.each && 'role' in wish.from && 'role' in wish.to && accents.includes(wish.to.role) && rolesOfDiagram(element).includes(wish.from.role)) fields.options = { ...element.options, role: wish.to.role }
+  if (
+    element.kind === 'diagram' &&
+    !element.options?.each &&
+    'role' in wish.from &&
+    'role' in wish.to &&
+    accents.includes(wish.to.role) &&
+    rolesOfDiagram(element).includes(wish.from.role)
+  )
+    fields.options = { ...element.options, role: wish.to.role }
   return fields
 }
 
 /** How many of the places where a colour is seen cannot take another: diagrams that are drawn in accents alone, or in each in turn. */
-export const placesThatStay = (deck: Deck, wish: { from: From, to: Color }): number => {
+export const placesThatStay = (deck: Deck, wish: { from: From; to: Color }): number => {
   const key = 'hex' in wish.from ? wish.from.hex.toLowerCase() : wish.from.role
   return colorsInUse(applyChanges(deck, replaceColor(deck, wish))).find(use => (use.role ?? use.hex) === key)?.count ?? 0
 }
 
 /** The role whose colour is nearest to a value (#rrggbb), and how far it is away (OKLab). */
-export function nearestRole(hex: string, deck: Deck): { role: Role, distance: number } {
+export function nearestRole(hex: string, deck: Deck): { role: Role; distance: number } {
   const palette = deck.theme.theme!.palette
   return roleNames.map(role => ({ role, distance: apartBy(hex, hexOf({ role }, palette)) })).sort((a, b) => a.distance - b.distance)[0]!
 }
 
 /** Makes a value (#rrggbb) the colour of a role and lets all places of it name the role. */
-export function turnIntoRole(deck: Deck, wish: { hex: string, role: Role }): Change[] {
+export function turnIntoRole(deck: Deck, wish: { hex: string; role: Role }): Change[] {
   const theme = deck.theme.theme!
   return [
     ...replaceColor(deck, { from: { hex: wish.hex }, to: { role: wish.role } }),

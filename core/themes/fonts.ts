@@ -6,7 +6,7 @@ import { eachLookRecord, eachObject, whereIs, type LookTable } from './walk'
 /** A family of fonts in use, with all places where it is named. */
 export interface FontUse {
   family: string
-  places: { name: string, where: string, slide: Id | null, count: number }[]
+  places: { name: string; where: string; slide: Id | null; count: number }[]
   count: number
 }
 
@@ -17,7 +17,9 @@ function familiesIn(table: LookTable, record: AnyRecord): ReadonlyMap<string, nu
   const before = known.get(record)
   if (before) return before
   const counts = new Map<string, number>()
-  const found = (family: unknown) => { if (typeof family === 'string') counts.set(family, (counts.get(family) ?? 0) + 1) }
+  const found = (family: unknown) => {
+    if (typeof family === 'string') counts.set(family, (counts.get(family) ?? 0) + 1)
+  }
   const themed = table === 'theme' ? record : table === 'masters' ? (record as { theme?: object }).theme : undefined
   for (const family of Object.values((themed as { fonts?: object } | undefined)?.fonts ?? {})) found(family)
   const { faces: _, ...rest } = record as Record<string, unknown>
@@ -46,23 +48,28 @@ export function fontsInUse(deck: Deck): FontUse[] {
 const familyFields = new Set(['family', 'display', 'body', 'mono'])
 
 /** A value with a family's name exchanged wherever it names a font; faces of one's own keep theirs. */
-function renamed(value: unknown, wish: { from: string, to: string }): unknown {
+function renamed(value: unknown, wish: { from: string; to: string }): unknown {
   if (Array.isArray(value)) {
     const next = value.map(item => renamed(item, wish))
     return next.every((item, index) => item === value[index]) ? value : next
   }
   if (typeof value !== 'object' || value === null) return value
-  const entries = Object.entries(value).map(([key, item]): [string, unknown] => [key, key === 'faces' ? item : item === wish.from && familyFields.has(key) ? wish.to : renamed(item, wish)])
+  const entries = Object.entries(value).map(([key, item]): [string, unknown] => [
+    key,
+    key === 'faces' ? item : item === wish.from && familyFields.has(key) ? wish.to : renamed(item, wish),
+  ])
   return entries.every(([key, item]) => item === (value as Record<string, unknown>)[key]) ? value : Object.fromEntries(entries)
 }
 
 /** Replaces a family of fonts in all places. */
-export function replaceFont(deck: Deck, wish: { from: string, to: string }): Change[] {
+export function replaceFont(deck: Deck, wish: { from: string; to: string }): Change[] {
   const changes: Change[] = []
   eachLookRecord(deck, (table, record) => {
     if (table === 'layouts') return
     const next = renamed(record, wish) as Record<string, unknown>
-    const fields = Object.fromEntries(Object.entries(next).filter(([field, value]) => value !== (record as unknown as Record<string, unknown>)[field]))
+    const fields = Object.fromEntries(
+      Object.entries(next).filter(([field, value]) => value !== (record as unknown as Record<string, unknown>)[field]),
+    )
     if (Object.keys(fields).length) changes.push({ do: 'set', table, id: record.id, fields })
   })
   return changes

@@ -13,30 +13,53 @@ export function duplicateLayout(deck: Deck, wish: { layout: Id }, context: EditC
   const layouts = layoutsOf(deck)
   const id = context.id()
   return [
-    { do: 'put', table: 'layouts', record: { ...layout, id, name: `${layout.name} 2`.slice(0, 120), order: orderAt(layouts, layouts.indexOf(layout) + 1) } },
-    ...elementsOf(deck, layout.id).map((element): Change => ({ do: 'put', table: 'elements', record: { ...element, id: context.id(), owner: id } as Element })),
+    {
+      do: 'put',
+      table: 'layouts',
+      record: { ...layout, id, name: `${layout.name} 2`.slice(0, 120), order: orderAt(layouts, layouts.indexOf(layout) + 1) },
+    },
+    ...elementsOf(deck, layout.id).map((element): Change => ({
+      do: 'put',
+      table: 'elements',
+      record: { ...element, id: context.id(), owner: id } as Element,
+    })),
   ]
 }
 
 /** Puts a new layout at the end: a title and nothing else. Its id is the first one asked for. */
-export function addLayout(deck: Deck, wish: { master: Id, name: string }, context: EditContext): Change[] {
+export function addLayout(deck: Deck, wish: { master: Id; name: string }, context: EditContext): Change[] {
   const layouts = layoutsOf(deck)
   const id = context.id()
   const { margin } = deck.theme.theme!
   const { width, height } = deck.info.info!.size
   return [
-    { do: 'put', table: 'layouts', record: { id, master: wish.master, name: wish.name.slice(0, 120), family: '', order: orderAt(layouts, layouts.length) } },
     {
-      do: 'put', table: 'elements', record: {
-        id: context.id(), owner: id, order: 'a0', kind: 'text', name: 'Title', placeholder: 'title', style: 'heading', vertical: 'middle', prompt: 'What this slide says',
-        text: { type: 'doc', content: [{ type: 'paragraph' }] }, box: { x: margin, y: Math.round(margin * 0.8), width: width - 2 * margin, height: Math.round(height * 0.12), angle: 0 },
+      do: 'put',
+      table: 'layouts',
+      record: { id, master: wish.master, name: wish.name.slice(0, 120), family: '', order: orderAt(layouts, layouts.length) },
+    },
+    {
+      do: 'put',
+      table: 'elements',
+      record: {
+        id: context.id(),
+        owner: id,
+        order: 'a0',
+        kind: 'text',
+        name: 'Title',
+        placeholder: 'title',
+        style: 'heading',
+        vertical: 'middle',
+        prompt: 'What this slide says',
+        text: { type: 'doc', content: [{ type: 'paragraph' }] },
+        box: { x: margin, y: Math.round(margin * 0.8), width: width - 2 * margin, height: Math.round(height * 0.12), angle: 0 },
       },
     },
   ]
 }
 
 /** Takes a layout away; its slides go to another one, with their words. Nothing where it is the last. */
-export function removeLayout(deck: Deck, wish: { layout: Id, heir: Id }, context: EditContext): Change[] {
+export function removeLayout(deck: Deck, wish: { layout: Id; heir: Id }, context: EditContext): Change[] {
   if (!deck.layouts[wish.layout] || !deck.layouts[wish.heir] || wish.layout === wish.heir) return []
   const changes: Change[] = []
   let now = deck
@@ -45,7 +68,11 @@ export function removeLayout(deck: Deck, wish: { layout: Id, heir: Id }, context
     changes.push(...moved)
     now = applyChanges(now, moved)
   }
-  return [...changes, ...elementsOf(deck, wish.layout).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })), { do: 'drop', table: 'layouts', id: wish.layout }]
+  return [
+    ...changes,
+    ...elementsOf(deck, wish.layout).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
+    { do: 'drop', table: 'layouts', id: wish.layout },
+  ]
 }
 
 /** Copies a master with its parts; its layouts stay with the one they have. The copy's id is the first one asked for. */
@@ -55,16 +82,26 @@ export function duplicateMaster(deck: Deck, wish: { master: Id }, context: EditC
   const masters = mastersOf(deck)
   const id = context.id()
   return [
-    { do: 'put', table: 'masters', record: { ...master, id, name: `${master.name} 2`.slice(0, 120), order: orderAt(masters, masters.indexOf(master) + 1) } },
-    ...elementsOf(deck, master.id).map((element): Change => ({ do: 'put', table: 'elements', record: { ...element, id: context.id(), owner: id } as Element })),
+    {
+      do: 'put',
+      table: 'masters',
+      record: { ...master, id, name: `${master.name} 2`.slice(0, 120), order: orderAt(masters, masters.indexOf(master) + 1) },
+    },
+    ...elementsOf(deck, master.id).map((element): Change => ({
+      do: 'put',
+      table: 'elements',
+      record: { ...element, id: context.id(), owner: id } as Element,
+    })),
   ]
 }
 
 /** Takes a master away; its layouts go to another one. Nothing where it is the last. */
-export function removeMaster(deck: Deck, wish: { master: Id, heir: Id }): Change[] {
+export function removeMaster(deck: Deck, wish: { master: Id; heir: Id }): Change[] {
   if (!deck.masters[wish.master] || !deck.masters[wish.heir] || wish.master === wish.heir) return []
   return [
-    ...layoutsOf(deck).filter(layout => layout.master === wish.master).map((layout): Change => ({ do: 'set', table: 'layouts', id: layout.id, fields: { master: wish.heir } })),
+    ...layoutsOf(deck)
+      .filter(layout => layout.master === wish.master)
+      .map((layout): Change => ({ do: 'set', table: 'layouts', id: layout.id, fields: { master: wish.heir } })),
     ...elementsOf(deck, wish.master).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
     { do: 'drop', table: 'masters', id: wish.master },
   ]
@@ -74,14 +111,22 @@ export function removeMaster(deck: Deck, wish: { master: Id, heir: Id }): Change
  * Lets a layout arrange its slides' lines as the items of a family, within a place for them that is added where it has
  * none; its slides' words go into the new places.
  */
-export function arrangeLayout(deck: Deck, wish: { layout: Id, family: LayoutFamily }, context: EditContext): Change[] {
+export function arrangeLayout(deck: Deck, wish: { layout: Id; family: LayoutFamily }, context: EditContext): Change[] {
   const layout = deck.layouts[wish.layout]
   if (!layout || !wish.family.arrange) return []
   const { margin } = deck.theme.theme!
   const { width, height } = deck.info.info!.size
   const own = elementsOf(deck, layout.id)
   const y = Math.round(height * 0.24)
-  const place: Element = { id: context.id(), owner: layout.id, order: orderAt(own, own.length), kind: 'group', name: 'Items', placeholder: 'items', box: { x: margin, y, width: width - 2 * margin, height: height - margin - y, angle: 0 } }
+  const place: Element = {
+    id: context.id(),
+    owner: layout.id,
+    order: orderAt(own, own.length),
+    kind: 'group',
+    name: 'Items',
+    placeholder: 'items',
+    box: { x: margin, y, width: width - 2 * margin, height: height - margin - y, angle: 0 },
+  }
   const changes: Change[] = [
     { do: 'set', table: 'layouts', id: layout.id, fields: { family: wish.family.name } },
     ...(own.some(element => element.placeholder === 'items') ? [] : [{ do: 'put', table: 'elements', record: place } as const]),

@@ -17,16 +17,20 @@ function once(from: object, make: () => string): string {
 }
 const each = (words: string) => [...new Set(words)].filter(letter => letter > ' ').join('')
 const lettersOfText = (text: TextDoc) => once(text, () => each(plainText(text)))
-const lettersOfColumns = (columns: readonly Column[]) => once(columns, () => {
-  const letters = new Set<string>()
-  for (const column of columns) {
-    for (const letter of column.name) letters.add(letter)
-    if (column.type === 'text') for (const value of column.values) for (const letter of String(value ?? '')) letters.add(letter)
-  }
-  return each([...letters].join(''))
-})
+const lettersOfColumns = (columns: readonly Column[]) =>
+  once(columns, () => {
+    const letters = new Set<string>()
+    for (const column of columns) {
+      for (const letter of column.name) letters.add(letter)
+      if (column.type === 'text') for (const value of column.values) for (const letter of String(value ?? '')) letters.add(letter)
+    }
+    return each([...letters].join(''))
+  })
 
-/** The letters that an element is written in, each once: its own words, or those of the table that it shows. Empty of what has none, and while its table is not here. */
+/**
+ * The letters that an element is written in, each once: its own words, or those of the table that it shows. Empty of what has none, and
+ * while its table is not here.
+ */
 export function lettersOf(element: ShownElement, tableOf: TableOf): string {
   if (element.kind === 'text' || element.kind === 'diagram') return lettersOfText(element.text)
   if (element.kind === 'table') return lettersOfColumns(tableContent(element, tableOf) ?? [])
@@ -43,9 +47,11 @@ export function familyOf(deck: Deck, element: ShownElement): string {
 }
 
 /** What a deck asks of the fonts at hand: families by name, faces of the team's own, and the letters that are drawn, each once. */
-export function fontNeeds(deck: Deck, tables: readonly DataTable[] = []): { families: string[], faces: FontFaceFile[], letters: string } {
+export function fontNeeds(deck: Deck, tables: readonly DataTable[] = []): { families: string[]; faces: FontFaceFile[]; letters: string } {
   const letters = new Set('Aaß0')
-  const add = (more: string) => { for (const letter of more) letters.add(letter) }
+  const add = (more: string) => {
+    for (const letter of more) letters.add(letter)
+  }
   for (const element of Object.values(deck.elements)) {
     if (element.kind === 'text' || element.kind === 'diagram') add(lettersOfText(element.text))
     if (element.kind === 'table' && !element.table) add(lettersOfColumns(tableContent(element, () => undefined) ?? []))

@@ -19,9 +19,20 @@ function replaceParts(deck: Deck, owner: Id, parts: readonly Element[], context:
   const changes = parts.map((part): Change => {
     const same = part.placeholder ? own.find(element => element.placeholder === part.placeholder) : undefined
     if (same) kept.add(same.id)
-    return { do: 'put', table: 'elements', record: { ...part, id: same?.id ?? (deck.elements[part.id] && deck.elements[part.id]!.owner !== owner ? context.id() : part.id), owner } as Element }
+    return {
+      do: 'put',
+      table: 'elements',
+      record: {
+        ...part,
+        id: same?.id ?? (deck.elements[part.id] && deck.elements[part.id]!.owner !== owner ? context.id() : part.id),
+        owner,
+      } as Element,
+    }
   })
-  return [...own.filter(element => !kept.has(element.id)).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })), ...changes]
+  return [
+    ...own.filter(element => !kept.has(element.id)).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
+    ...changes,
+  ]
 }
 
 /**
@@ -43,7 +54,9 @@ export function putTheme(deck: Deck, wish: { from: Deck }, context: EditContext)
   const size = deck.info.info!.size
   for (const layout of layoutsOf(deck)) {
     if (deck.masters[layout.master]?.theme) continue
-    const same = layoutsOf(from).find(other => !used.has(other.id) && (layout.family ? other.family === layout.family : other.name === layout.name))
+    const same = layoutsOf(from).find(
+      other => !used.has(other.id) && (layout.family ? other.family === layout.family : other.name === layout.name),
+    )
     if (same) {
       used.add(same.id)
       const { id: _, order: __, master: ___, ...look } = same
@@ -55,7 +68,14 @@ export function putTheme(deck: Deck, wish: { from: Deck }, context: EditContext)
     if (!family) continue
     const places = family.places({ theme, size })
     changes.push({ do: 'set', table: 'layouts', id: layout.id, fields: { ground: family.ground } })
-    changes.push(...replaceParts(deck, layout.id, places.map((place, index) => ({ ...place, id: context.id(), owner: layout.id, order: `a${index.toString(36)}` }) as Element), context))
+    changes.push(
+      ...replaceParts(
+        deck,
+        layout.id,
+        places.map((place, index) => ({ ...place, id: context.id(), owner: layout.id, order: `a${index.toString(36)}` }) as Element),
+        context,
+      ),
+    )
   }
   let order = orderLast(layoutsOf(deck))
   for (const layout of layoutsOf(from)) {
@@ -64,7 +84,8 @@ export function putTheme(deck: Deck, wish: { from: Deck }, context: EditContext)
     const { without: _, ...record } = layout
     changes.push({ do: 'put', table: 'layouts', record: { ...record, id, order, master: master.id } })
     order = orderLast([{ order }])
-    for (const element of elementsOf(from, layout.id)) changes.push({ do: 'put', table: 'elements', record: { ...element, id: context.id(), owner: id } as Element })
+    for (const element of elementsOf(from, layout.id))
+      changes.push({ do: 'put', table: 'elements', record: { ...element, id: context.id(), owner: id } as Element })
   }
   return changes
 }

@@ -32,7 +32,16 @@ export const departuresOf = (deck: Deck): Departure[] => Object.keys(deck.elemen
 export const returnToStyle = (deck: Deck, wish: { elements: readonly Id[] }): Change[] =>
   wish.elements.flatMap(id => {
     const departure = departureOf(deck, id)
-    return departure ? [{ do: 'set' as const, table: 'elements' as const, id, fields: Object.fromEntries(ownFields.filter(field => departure.element[field] !== undefined).map(field => [field, undefined])) }] : []
+    return departure
+      ? [
+          {
+            do: 'set' as const,
+            table: 'elements' as const,
+            id,
+            fields: Object.fromEntries(ownFields.filter(field => departure.element[field] !== undefined).map(field => [field, undefined])),
+          },
+        ]
+      : []
   })
 
 /** Takes what a text has of its own into its style, so that all texts of the style follow. */
@@ -52,16 +61,19 @@ export function takeIntoStyle(deck: Deck, wish: { element: Id }): Change[] {
   const master = deck.layouts[deck.slides[element.owner]?.layout ?? '']?.master
   const own = master && deck.masters[master]?.theme
   return [
-    own ? { do: 'set', table: 'masters', id: master, fields: { theme: { ...own, textStyles: styles } } } : { do: 'set', table: 'theme', id: 'theme', fields: { textStyles: styles } },
+    own
+      ? { do: 'set', table: 'masters', id: master, fields: { theme: { ...own, textStyles: styles } } }
+      : { do: 'set', table: 'theme', id: 'theme', fields: { textStyles: styles } },
     ...returnToStyle(deck, { elements: [element.id] }),
   ]
 }
 
 /** Where a style of a deck's theme is used: texts on slides and places of layouts. */
-export const usesOfStyle = (deck: Deck, name: string): Id[] => Object.values(deck.elements).flatMap(element => (element.kind === 'text' && element.style === name ? [element.id] : []))
+export const usesOfStyle = (deck: Deck, name: string): Id[] =>
+  Object.values(deck.elements).flatMap(element => (element.kind === 'text' && element.style === name ? [element.id] : []))
 
 /** Takes a style away; texts of it are set in another. */
-export function removeStyle(deck: Deck, wish: { style: string, heir: string }): Change[] {
+export function removeStyle(deck: Deck, wish: { style: string; heir: string }): Change[] {
   const theme = deck.theme.theme!
   const { [wish.style]: gone, ...styles } = theme.textStyles
   if (!gone || !styles[wish.heir]) return []

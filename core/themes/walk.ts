@@ -21,7 +21,10 @@ export function eachObject(value: unknown, visit: (value: Record<string, unknown
   for (const key in value) eachObject((value as Record<string, unknown>)[key], visit)
 }
 
-/** A value rebuilt with some of the values within it exchanged; the very same one where none was. `exchange` answers undefined for what stays. */
+/**
+ * A value rebuilt with some of the values within it exchanged; the very same one where none was. `exchange` answers undefined for what
+ * stays.
+ */
 export function exchanged(value: unknown, exchange: (value: Record<string, unknown>) => unknown): unknown {
   if (Array.isArray(value)) {
     const next = value.map(item => exchanged(item, exchange))
@@ -39,7 +42,11 @@ export function exchanged(value: unknown, exchange: (value: Record<string, unkno
 }
 
 /** The changes that exchange values in all records that say how a deck looks; fields in `except` are left alone. */
-export function exchangeEverywhere(deck: Deck, exchange: (value: Record<string, unknown>) => unknown, except: readonly string[] = []): Change[] {
+export function exchangeEverywhere(
+  deck: Deck,
+  exchange: (value: Record<string, unknown>) => unknown,
+  except: readonly string[] = [],
+): Change[] {
   const changes: Change[] = []
   eachLookRecord(deck, (table, record) => {
     const fields: Record<string, unknown> = {}
@@ -62,9 +69,14 @@ function numberOf(deck: Deck, slide: Id): number {
 }
 
 /** Where a record stands, in words: “Slide 3”, “layout Chapter”, “master Master”, “the theme”. */
-export function whereIs(deck: Deck, table: LookTable, record: AnyRecord): { words: string, slide: Id | null } {
+export function whereIs(deck: Deck, table: LookTable, record: AnyRecord): { words: string; slide: Id | null } {
   if (table === 'theme') return { words: 'the theme', slide: null }
-  const owner = table === 'states' ? deck.elements[(record as { element: Id }).element]?.owner : table === 'elements' ? (record as { owner: Id }).owner : record.id
+  const owner =
+    table === 'states'
+      ? deck.elements[(record as { element: Id }).element]?.owner
+      : table === 'elements'
+        ? (record as { owner: Id }).owner
+        : record.id
   if (owner && deck.slides[owner]) return { words: `slide ${numberOf(deck, owner)}`, slide: owner }
   if (owner && deck.layouts[owner]) return { words: `layout ${deck.layouts[owner].name}`, slide: null }
   return { words: `master ${deck.masters[owner ?? '']?.name ?? ''}`.trim(), slide: null }

@@ -5,7 +5,7 @@ import { easingOf, namedEasings, type EasingFunction } from './easing'
 import { goToView, optionOf } from './effects'
 import type { CameraLeg, CameraPlan, ScoreCue } from './score'
 
-type Size = { width: number, height: number }
+type Size = { width: number; height: number }
 
 /** What a camera cue leads to, or a board opens with: a view by id; anything else is all of the board. */
 export function cameraAtView(slide: Slide, view: unknown, size: Size): Camera {
@@ -14,7 +14,8 @@ export function cameraAtView(slide: Slide, view: unknown, size: Size): Camera {
 }
 
 /** The pace of a camera: a picture that goes in steps would leap. */
-export const cameraEase = (cue: Pick<Cue, 'easing'>): EasingFunction => easingOf(cue.easing.kind === 'steps' ? namedEasings['gently both ways'] : cue.easing)
+export const cameraEase = (cue: Pick<Cue, 'easing'>): EasingFunction =>
+  easingOf(cue.easing.kind === 'steps' ? namedEasings['gently both ways'] : cue.easing)
 
 const peaks = new WeakMap<EasingFunction, number>()
 /** How much faster a pace is at its fastest than on average. */
@@ -29,12 +30,15 @@ function peakOf(ease: EasingFunction): number {
 }
 
 /** Lengths of its way that a camera passes in a second where it is fastest. */
-export const fastestOf = (way: CameraWay, cue: Pick<Cue, 'easing'>, seconds: number) => (seconds > 0 ? (way.length * peakOf(cameraEase(cue))) / seconds : 0)
+export const fastestOf = (way: CameraWay, cue: Pick<Cue, 'easing'>, seconds: number) =>
+  seconds > 0 ? (way.length * peakOf(cameraEase(cue))) / seconds : 0
 
 /** Seconds that a way takes: as is chosen, or as feels unhurried; never so few that the picture rushes by (`cameraSpeed`). */
 export function cameraSeconds(way: CameraWay, cue: Pick<Cue, 'easing' | 'duration' | 'options'>): number {
   if (way.length < 1e-6) return 0
-  const wished = goToView.follows!(cue.options) ? way.length / (cameraSpeed.easy * optionOf<number>(goToView, cue.options, 'speed') / 100) : cue.duration
+  const wished = goToView.follows!(cue.options)
+    ? way.length / ((cameraSpeed.easy * optionOf<number>(goToView, cue.options, 'speed')) / 100)
+    : cue.duration
   return Math.max(wished, (way.length * peakOf(cameraEase(cue))) / cameraSpeed.most)
 }
 
@@ -45,16 +49,19 @@ export function waysOf(deck: Deck, slide: Id, cues: readonly Cue[]): Map<Id, Cam
   const record = deck.slides[slide]!
   const { size } = deck.info.info!
   let from = cameraAtView(record, record.opens, size)
-  return new Map(cues.map(cue => {
-    const to = cameraAtView(record, cue.options.view, size)
-    const way = cameraWay(from, to, size, straight(cue))
-    from = to
-    return [cue.id, way]
-  }))
+  return new Map(
+    cues.map(cue => {
+      const to = cameraAtView(record, cue.options.view, size)
+      const way = cameraWay(from, to, size, straight(cue))
+      from = to
+      return [cue.id, way]
+    }),
+  )
 }
 
 /** Where a leg has brought the camera so many seconds after it began. */
-const onWay = ({ cue, way }: CameraLeg, since: number): Camera => way.at(cue.round === 0 || since >= cue.round ? 1 : cue.ease(since / cue.round))
+const onWay = ({ cue, way }: CameraLeg, since: number): Camera =>
+  way.at(cue.round === 0 || since >= cue.round ? 1 : cue.ease(since / cue.round))
 
 /** The plan of a board's camera: a leg that begins while another is under way begins where that one is. */
 export function planCamera(deck: Deck, slide: Id, cues: readonly ScoreCue[]): CameraPlan {
@@ -70,16 +77,21 @@ export function planCamera(deck: Deck, slide: Id, cues: readonly ScoreCue[]): Ca
   return { opens, legs }
 }
 
-/** How large a part of a board is ever shown: the largest scale of the cameras that rest with its middle in the picture; 0 where none does. */
+/**
+ * How large a part of a board is ever shown: the largest scale of the cameras that rest with its middle in the picture; 0 where none does.
+ */
 export function largestSeen(plan: CameraPlan, box: Box, size: Size): number {
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
   const cameras = [plan.opens, ...plan.legs.map(leg => leg.way.at(1))]
-  return Math.max(0, ...cameras.map(camera => {
-    const turn = (-camera.angle * Math.PI) / 180
-    const [dx, dy] = [(x - camera.x) * camera.scale, (y - camera.y) * camera.scale]
-    const [px, py] = [dx * Math.cos(turn) - dy * Math.sin(turn), dx * Math.sin(turn) + dy * Math.cos(turn)]
-    return Math.abs(px) <= size.width / 2 && Math.abs(py) <= size.height / 2 ? camera.scale : 0
-  }))
+  return Math.max(
+    0,
+    ...cameras.map(camera => {
+      const turn = (-camera.angle * Math.PI) / 180
+      const [dx, dy] = [(x - camera.x) * camera.scale, (y - camera.y) * camera.scale]
+      const [px, py] = [dx * Math.cos(turn) - dy * Math.sin(turn), dx * Math.sin(turn) + dy * Math.cos(turn)]
+      return Math.abs(px) <= size.width / 2 && Math.abs(py) <= size.height / 2 ? camera.scale : 0
+    }),
+  )
 }
 
 /** What is seen of a board; `since` tells the seconds since a cue began, below 0 before. */

@@ -3,39 +3,68 @@ import { describe, expect, it } from 'vitest'
 import { applyChanges, beatsOf, cuesOf, deckSchema, elementsOf, mend, slidesOf, type Change, type Deck } from '../model'
 import type { Easing } from '../values'
 import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../testing'
-import { boardToSlides, cameraOn, cameraSpeed, cameraWay, compileSlide, fastestOf, frameAt, goInBeat, lastMoment, largestSeen, makeBoard, overviewOf, removeView, slidesToBoard, unmakeBoard, viewAround, type Camera } from './index'
+import {
+  boardToSlides,
+  cameraOn,
+  cameraSpeed,
+  cameraWay,
+  compileSlide,
+  fastestOf,
+  frameAt,
+  goInBeat,
+  lastMoment,
+  largestSeen,
+  makeBoard,
+  overviewOf,
+  removeView,
+  slidesToBoard,
+  unmakeBoard,
+  viewAround,
+  type Camera,
+} from './index'
 
 const size = { width: 1920, height: 1080 }
-const place = fc.record({ x: fc.integer({ min: -4000, max: 12_000 }), y: fc.integer({ min: -4000, max: 12_000 }), scale: fc.double({ min: 0.05, max: 8, noNaN: true }), angle: fc.integer({ min: -180, max: 180 }) })
-const near = (a: Camera, b: Camera) => Math.abs(a.x - b.x) < 1e-3 && Math.abs(a.y - b.y) < 1e-3 && Math.abs(a.scale - b.scale) < 1e-6 && Math.abs(a.angle - b.angle) < 1e-6
+const place = fc.record({
+  x: fc.integer({ min: -4000, max: 12_000 }),
+  y: fc.integer({ min: -4000, max: 12_000 }),
+  scale: fc.double({ min: 0.05, max: 8, noNaN: true }),
+  angle: fc.integer({ min: -180, max: 180 }),
+})
+const near = (a: Camera, b: Camera) =>
+  Math.abs(a.x - b.x) < 1e-3 && Math.abs(a.y - b.y) < 1e-3 && Math.abs(a.scale - b.scale) < 1e-6 && Math.abs(a.angle - b.angle) < 1e-6
 
 describe('the way of a camera', () => {
   it('leads from one place exactly to the other, finite everywhere', () => {
-    fc.assert(fc.property(place, place, fc.boolean(), (from, to, straight) => {
-      const way = cameraWay(from, to, size, straight)
-      expect(near(way.at(0), from)).toBe(true)
-      expect(way.at(1)).toEqual(to)
-      for (const share of [0.001, 0.3, 0.5, 0.77, 0.999]) for (const value of Object.values(way.at(share))) expect(Number.isFinite(value)).toBe(true)
-      const [start, end] = [way.at(1e-9), way.at(1 - 1e-9)]
-      expect(Math.hypot(start.x - from.x, start.y - from.y) * from.scale).toBeLessThan(1)
-      expect(Math.hypot(end.x - to.x, end.y - to.y) * to.scale).toBeLessThan(1)
-    }))
+    fc.assert(
+      fc.property(place, place, fc.boolean(), (from, to, straight) => {
+        const way = cameraWay(from, to, size, straight)
+        expect(near(way.at(0), from)).toBe(true)
+        expect(way.at(1)).toEqual(to)
+        for (const share of [0.001, 0.3, 0.5, 0.77, 0.999])
+          for (const value of Object.values(way.at(share))) expect(Number.isFinite(value)).toBe(true)
+        const [start, end] = [way.at(1e-9), way.at(1 - 1e-9)]
+        expect(Math.hypot(start.x - from.x, start.y - from.y) * from.scale).toBeLessThan(1)
+        expect(Math.hypot(end.x - to.x, end.y - to.y) * to.scale).toBeLessThan(1)
+      }),
+    )
   })
 
   it('seems even to a viewer: equal shares pass equally much of pictures and of nearness', () => {
-    fc.assert(fc.property(place, place, (from, to) => {
-      const way = cameraWay({ ...from, angle: 0 }, { ...to, angle: 0 }, size)
-      fc.pre(way.length > 0.01)
-      const steps = 200
-      const lengths = Array.from({ length: steps }, (_, index) => {
-        const [a, b] = [way.at(index / steps), way.at((index + 1) / steps)]
-        const w = size.width / Math.sqrt(a.scale * b.scale)
-        return Math.hypot(Math.SQRT2 * Math.hypot(b.x - a.x, b.y - a.y) / w, Math.log(b.scale / a.scale) / Math.SQRT2)
-      })
-      const mean = lengths.reduce((sum, one) => sum + one, 0) / steps
-      expect(Math.max(...lengths)).toBeLessThan(mean * 1.03)
-      expect(Math.min(...lengths)).toBeGreaterThan(mean * 0.97)
-    }))
+    fc.assert(
+      fc.property(place, place, (from, to) => {
+        const way = cameraWay({ ...from, angle: 0 }, { ...to, angle: 0 }, size)
+        fc.pre(way.length > 0.01)
+        const steps = 200
+        const lengths = Array.from({ length: steps }, (_, index) => {
+          const [a, b] = [way.at(index / steps), way.at((index + 1) / steps)]
+          const w = size.width / Math.sqrt(a.scale * b.scale)
+          return Math.hypot((Math.SQRT2 * Math.hypot(b.x - a.x, b.y - a.y)) / w, Math.log(b.scale / a.scale) / Math.SQRT2)
+        })
+        const mean = lengths.reduce((sum, one) => sum + one, 0) / steps
+        expect(Math.max(...lengths)).toBeLessThan(mean * 1.03)
+        expect(Math.min(...lengths)).toBeGreaterThan(mean * 0.97)
+      }),
+    )
   })
 
   it('goes away from what is far apart, and never farther than where it stands when that is near', () => {
@@ -55,13 +84,28 @@ describe('the way of a camera', () => {
 function board(cues: readonly Partial<Parameters<typeof cue>[0]>[], opens?: string) {
   const base = freshDeck()
   const slide = slidesOf(base)[0]!.id
-  const views = [[0, 0], [1920, 0], [1920, 1080]].map(([x, y], index) => ({ id: `v${index}`, name: `Quay ${index}`, box: { x: x!, y: y!, ...size, angle: 0 } }))
+  const views = [
+    [0, 0],
+    [1920, 0],
+    [1920, 1080],
+  ].map(([x, y], index) => ({ id: `v${index}`, name: `Quay ${index}`, box: { x: x!, y: y!, ...size, angle: 0 } }))
   const deck = applyChanges(base, [
     { do: 'set', table: 'slides', id: slide, fields: { board: { width: 3840, height: 2160 }, views, ...(opens ? { opens } : {}) } },
-    { do: 'put', table: 'elements', record: { ...textElement('words', slide, ['Low Sands and Port Harrow']), box: { x: 2400, y: 1300, width: 800, height: 300, angle: 0 } } as never },
+    {
+      do: 'put',
+      table: 'elements',
+      record: {
+        ...textElement('words', slide, ['Low Sands and Port Harrow']),
+        box: { x: 2400, y: 1300, width: 800, height: 300, angle: 0 },
+      } as never,
+    },
     { do: 'put', table: 'beats', record: beat({ id: 'b0', slide, order: 'z0' }) },
     { do: 'put', table: 'beats', record: beat({ id: 'b1', slide, order: 'z1', hold: { kind: 'reading' } }) },
-    ...cues.map((own, index): Change => ({ do: 'put', table: 'cues', record: cue({ id: `c${index}`, beat: 'b0', element: null, what: 'camera', effect: 'go-to-view', order: `a${index}`, ...own }) })),
+    ...cues.map((own, index): Change => ({
+      do: 'put',
+      table: 'cues',
+      record: cue({ id: `c${index}`, beat: 'b0', element: null, what: 'camera', effect: 'go-to-view', order: `a${index}`, ...own }),
+    })),
   ])
   const score = compileSlide(deck, slide, timingContext)
   const at = (id: string) => score.beats.findIndex(one => one.beat.id === id)
@@ -96,13 +140,28 @@ describe('a board', () => {
   })
 
   it('never rushes, whatever length and pace are chosen', () => {
-    const easing = fc.constantFrom<Easing>({ kind: 'linear' }, { kind: 'cubic-bezier', x1: 0.9, y1: 0, x2: 0.1, y2: 1 }, { kind: 'steps', count: 3, jump: 'end' }, { kind: 'spring', stiffness: 300, damping: 6, mass: 1 })
-    fc.assert(fc.property(easing, fc.double({ min: 0, max: 5, noNaN: true }), fc.integer({ min: 10, max: 240 }), fc.constantFrom('fixed', 'way'), fc.constantFrom('arc', 'straight'), (pace, duration, speed, takes, way) => {
-      const { score } = board([go('v1', { easing: pace, duration, options: { view: 'v2', speed, takes, way } })])
-      const leg = score.board!.camera.legs[0]!
-      expect(fastestOf(leg.way, leg.cue.cue, leg.cue.round)).toBeLessThanOrEqual(cameraSpeed.most + 1e-6)
-      if (takes === 'fixed') expect(leg.cue.round).toBeGreaterThanOrEqual(duration)
-    }), { numRuns: 60 })
+    const easing = fc.constantFrom<Easing>(
+      { kind: 'linear' },
+      { kind: 'cubic-bezier', x1: 0.9, y1: 0, x2: 0.1, y2: 1 },
+      { kind: 'steps', count: 3, jump: 'end' },
+      { kind: 'spring', stiffness: 300, damping: 6, mass: 1 },
+    )
+    fc.assert(
+      fc.property(
+        easing,
+        fc.double({ min: 0, max: 5, noNaN: true }),
+        fc.integer({ min: 10, max: 240 }),
+        fc.constantFrom('fixed', 'way'),
+        fc.constantFrom('arc', 'straight'),
+        (pace, duration, speed, takes, way) => {
+          const { score } = board([go('v1', { easing: pace, duration, options: { view: 'v2', speed, takes, way } })])
+          const leg = score.board!.camera.legs[0]!
+          expect(fastestOf(leg.way, leg.cue.cue, leg.cue.round)).toBeLessThanOrEqual(cameraSpeed.most + 1e-6)
+          if (takes === 'fixed') expect(leg.cue.round).toBeGreaterThanOrEqual(duration)
+        },
+      ),
+      { numRuns: 60 },
+    )
   })
 
   it('lets words be read when the camera first comes to them, and knows how large they are seen', () => {
@@ -129,26 +188,31 @@ const moving = (deck: Deck) => Object.values(deck.cues).filter(one => one.what !
 
 describe('slides and boards', () => {
   it('turns any run of slides into one board and its views into slides again, with nothing lost', () => {
-    fc.assert(fc.property(anyDeck, raw => {
-      const { deck } = mend(raw)
-      const slides = slidesOf(deck).map(slide => slide.id)
-      fc.pre(slides.length >= 2)
-      const made = applyChanges(deck, slidesToBoard(deck, { slides }, context))
-      expect(sound(made)).toBe(true)
-      const [one] = slidesOf(made)
-      expect(slidesOf(made)).toHaveLength(1)
-      expect(one!.views).toHaveLength(slides.length)
-      expect(elementsOf(made, one!.id).filter(element => !element.name.startsWith('Ground of '))).toHaveLength(slides.reduce((sum, slide) => sum + elementsOf(deck, slide).length, 0))
-      expect(beatsOf(made, one!.id)).toHaveLength(slides.reduce((sum, slide) => sum + beatsOf(deck, slide).length, 0))
-      expect(Object.values(made.cues).filter(other => other.what === 'camera')).toHaveLength(slides.length - 1)
-      // Each stands in its view as it stood on its slide.
-      const parted = applyChanges(made, boardToSlides(made, { slide: one!.id }, context))
-      expect(sound(parted)).toBe(true)
-      expect(slidesOf(parted)).toHaveLength(slides.length)
-      expect(moving(parted)).toBe(moving(made))
-      expect(Object.values(parted.elements).length).toBe(Object.values(made.elements).length)
-      expect(Object.values(parted.cues).some(other => other.what === 'camera')).toBe(false)
-    }), { numRuns: 25 })
+    fc.assert(
+      fc.property(anyDeck, raw => {
+        const { deck } = mend(raw)
+        const slides = slidesOf(deck).map(slide => slide.id)
+        fc.pre(slides.length >= 2)
+        const made = applyChanges(deck, slidesToBoard(deck, { slides }, context))
+        expect(sound(made)).toBe(true)
+        const [one] = slidesOf(made)
+        expect(slidesOf(made)).toHaveLength(1)
+        expect(one!.views).toHaveLength(slides.length)
+        expect(elementsOf(made, one!.id).filter(element => !element.name.startsWith('Ground of '))).toHaveLength(
+          slides.reduce((sum, slide) => sum + elementsOf(deck, slide).length, 0),
+        )
+        expect(beatsOf(made, one!.id)).toHaveLength(slides.reduce((sum, slide) => sum + beatsOf(deck, slide).length, 0))
+        expect(Object.values(made.cues).filter(other => other.what === 'camera')).toHaveLength(slides.length - 1)
+        // Each stands in its view as it stood on its slide.
+        const parted = applyChanges(made, boardToSlides(made, { slide: one!.id }, context))
+        expect(sound(parted)).toBe(true)
+        expect(slidesOf(parted)).toHaveLength(slides.length)
+        expect(moving(parted)).toBe(moving(made))
+        expect(Object.values(parted.elements).length).toBe(Object.values(made.elements).length)
+        expect(Object.values(parted.cues).some(other => other.what === 'camera')).toBe(false)
+      }),
+      { numRuns: 25 },
+    )
   })
 
   it('keeps where and when things are on their slides', () => {
@@ -189,9 +253,22 @@ describe('slides and boards', () => {
     const linked = applyChanges(freshDeck(), [])
     const first = slidesOf(linked)[0]!
     const talk = applyChanges(linked, [
-      { do: 'put', table: 'slides', record: { ...first, id: 'other', order: 'y' } }, { do: 'put', table: 'slides', record: { ...first, id: 'third', order: 'z' } },
+      { do: 'put', table: 'slides', record: { ...first, id: 'other', order: 'y' } },
+      { do: 'put', table: 'slides', record: { ...first, id: 'third', order: 'z' } },
       ...['other', 'third'].map((id): Change => ({ do: 'put', table: 'beats', record: beat({ id: `b-${id}`, slide: id }) })),
-      { do: 'put', table: 'elements', record: { ...textElement('link', 'third', []), text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'there', marks: [{ type: 'link', attrs: { href: '#other' } }] }] }] } } as never },
+      {
+        do: 'put',
+        table: 'elements',
+        record: {
+          ...textElement('link', 'third', []),
+          text: {
+            type: 'doc',
+            content: [
+              { type: 'paragraph', content: [{ type: 'text', text: 'there', marks: [{ type: 'link', attrs: { href: '#other' } }] }] },
+            ],
+          },
+        } as never,
+      },
     ])
     const made = applyChanges(talk, slidesToBoard(talk, { slides: [first.id, 'other'] }, context))
     expect(JSON.stringify(made.elements.link)).toContain(`#${slidesOf(made)[0]!.id}`)
@@ -209,8 +286,25 @@ describe('slides and boards', () => {
     const base = freshDeck()
     const first = slidesOf(base)[0]!
     const deck = applyChanges(base, [
-      { do: 'set', table: 'slides', id: first.id, fields: { backdrop: { fill: { kind: 'linear', angle: 0, stops: [{ color: { hex: '#000000' }, at: 0 }, { color: { hex: '#222222' }, at: 1 }] } } } },
-      { do: 'put', table: 'slides', record: { ...first, id: 'second', order: 'z' } }, { do: 'put', table: 'beats', record: beat({ id: 'b', slide: 'second' }) },
+      {
+        do: 'set',
+        table: 'slides',
+        id: first.id,
+        fields: {
+          backdrop: {
+            fill: {
+              kind: 'linear',
+              angle: 0,
+              stops: [
+                { color: { hex: '#000000' }, at: 0 },
+                { color: { hex: '#222222' }, at: 1 },
+              ],
+            },
+          },
+        },
+      },
+      { do: 'put', table: 'slides', record: { ...first, id: 'second', order: 'z' } },
+      { do: 'put', table: 'beats', record: beat({ id: 'b', slide: 'second' }) },
     ])
     const made = applyChanges(deck, slidesToBoard(deck, { slides: [first.id, 'second'] }, context))
     expect(slidesOf(made)[0]!.backdrop).toBeUndefined()

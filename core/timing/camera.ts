@@ -1,8 +1,11 @@
 import type { Box } from '../values'
 
-type Size = { width: number, height: number }
+type Size = { width: number; height: number }
 
-/** What is seen of a slide: the point in the middle of the picture, px of deck space, how much larger than composed, and how the picture is turned, degrees clockwise. */
+/**
+ * What is seen of a slide: the point in the middle of the picture, px of deck space, how much larger than composed, and how the picture is
+ * turned, degrees clockwise.
+ */
 export interface Camera {
   x: number
   y: number
@@ -13,15 +16,22 @@ export interface Camera {
 export const restingCamera = (size: Size): Camera => ({ x: size.width / 2, y: size.height / 2, scale: 1, angle: 0 })
 
 export const isCameraAtRest = (camera: Camera, size: Size) =>
-  Math.abs(camera.scale - 1) < 1e-9 && Math.abs(camera.x - size.width / 2) < 1e-6 && Math.abs(camera.y - size.height / 2) < 1e-6 && Math.abs(camera.angle) < 1e-9
+  Math.abs(camera.scale - 1) < 1e-9 &&
+  Math.abs(camera.x - size.width / 2) < 1e-6 &&
+  Math.abs(camera.y - size.height / 2) < 1e-6 &&
+  Math.abs(camera.angle) < 1e-9
 
 /** The camera that shows a box whole, as large as the picture allows, turned as the box is. */
 export const cameraOn = (box: Box, size: Size): Camera => ({
-  x: box.x + box.width / 2, y: box.y + box.height / 2, scale: Math.min(size.width / Math.max(1, box.width), size.height / Math.max(1, box.height)), angle: box.angle,
+  x: box.x + box.width / 2,
+  y: box.y + box.height / 2,
+  scale: Math.min(size.width / Math.max(1, box.width), size.height / Math.max(1, box.height)),
+  angle: box.angle,
 })
 
 /** The camera that shows all of a board. */
-export const overviewOf = (board: Size, size: Size): Camera => cameraOn({ x: 0, y: 0, width: board.width, height: board.height, angle: 0 }, size)
+export const overviewOf = (board: Size, size: Size): Camera =>
+  cameraOn({ x: 0, y: 0, width: board.width, height: board.height, angle: 0 }, size)
 
 /** A way of a camera from one place to another. */
 export interface CameraWay {
@@ -49,7 +59,10 @@ export function cameraWay(from: Camera, to: Camera, size: Size, straight = false
   const [w0, w1] = [size.width / from.scale, size.width / to.scale]
   const u1 = Math.hypot(to.x - from.x, to.y - from.y)
   const mixed = (share: number, along: number, w: number): Camera => ({
-    x: from.x + (to.x - from.x) * along, y: from.y + (to.y - from.y) * along, scale: size.width / w, angle: share >= 1 ? to.angle : from.angle + turn * share,
+    x: from.x + (to.x - from.x) * along,
+    y: from.y + (to.y - from.y) * along,
+    scale: size.width / w,
+    angle: share >= 1 ? to.angle : from.angle + turn * share,
   })
   const turning = Math.abs(turn) / turnAsPan
   const ends = (share: number) => (share <= 0 ? from : share >= 1 ? to : null)
@@ -79,5 +92,8 @@ export function cameraWay(from: Camera, to: Camera, size: Size, straight = false
   }
 }
 
-/** Lengths of a way (see `cameraWay`) that pass in a second: what feels unhurried on average, and what nobody should have to bear. The liked mean was 0.9 in the study named there. */
+/**
+ * Lengths of a way (see `cameraWay`) that pass in a second: what feels unhurried on average, and what nobody should have to bear. The liked
+ * mean was 0.9 in the study named there.
+ */
 export const cameraSpeed = { easy: 0.6, most: 1.8 }

@@ -19,7 +19,10 @@ export interface Carried {
   from: ShownElement
   to: ShownElement
   same: boolean
-  /** What is drawn once on the way all the same: a thing in another colour (that of the one before) or of another outline, or a chart of other data. */
+  /**
+   * What is drawn once on the way all the same: a thing in another colour (that of the one before) or of another outline, or a chart of
+   * other data.
+   */
   as: { color: Color | null } | 'data' | null
 }
 
@@ -36,11 +39,15 @@ function contentOf(element: ShownElement): string | null {
 }
 
 const isSeen = ({ frame }: SlideAt, element: ShownElement) => frame.elements.get(element.id)?.whole.visible !== false
-const standing = (slide: SlideAt) => slide.score.elements.filter(element => !element.pinned && element.parent === undefined && isSeen(slide, element))
+const standing = (slide: SlideAt) =>
+  slide.score.elements.filter(element => !element.pinned && element.parent === undefined && isSeen(slide, element))
 
-const known = new WeakMap<Score, { from: Score, seen: string, pairs: Carried[] }>()
+const known = new WeakMap<Score, { from: Score; seen: string; pairs: Carried[] }>()
 
-/** Finds what two slides share: first by what is shown, then by kind and name; each element once, in stacking order. Kept while both show the same elements. */
+/**
+ * Finds what two slides share: first by what is shown, then by kind and name; each element once, in stacking order. Kept while both show
+ * the same elements.
+ */
 export function shared(from: SlideAt, to: SlideAt): Carried[] {
   const [sources, targets] = [standing(from), standing(to)]
   const seen = [...sources, { id: '' }, ...targets].map(element => element.id).join()
@@ -76,9 +83,23 @@ function paired(sources: readonly ShownElement[], targets: readonly ShownElement
 function carriedAs(from: ShownElement, to: ShownElement): Carried['as'] {
   if (from.kind === 'chart' && to.kind === 'chart') return from.chart && to.chart && from.chart.kind === to.chart.kind ? 'data' : null
   const apart = ({ color: _, fill: __, shape: ___, amounts: ____, radius: _____, sector: ______, ...rest }: Record<string, unknown>) => rest
-  if (from.kind !== to.kind || (contentOf(from) !== contentOf(to) && from.kind !== 'shape') || !looksAlike(apart(from as never) as never, apart(to as never) as never)) return null
+  if (
+    from.kind !== to.kind ||
+    (contentOf(from) !== contentOf(to) && from.kind !== 'shape') ||
+    !looksAlike(apart(from as never) as never, apart(to as never) as never)
+  )
+    return null
   if (from.kind === 'shape' && to.kind === 'shape') {
-    if ((from.shape === 'line') !== (to.shape === 'line') || from.rough || to.rough || !from.fill || !to.fill || !isPlain(from.fill) || !isPlain(to.fill)) return null
+    if (
+      (from.shape === 'line') !== (to.shape === 'line') ||
+      from.rough ||
+      to.rough ||
+      !from.fill ||
+      !to.fill ||
+      !isPlain(from.fill) ||
+      !isPlain(to.fill)
+    )
+      return null
     const recolored = JSON.stringify(from.fill) !== JSON.stringify(to.fill)
     // A line around it keeps its own colour; a tint would lie over that too.
     return recolored && to.stroke ? null : { color: recolored ? from.fill : null }
@@ -89,7 +110,8 @@ function carriedAs(from: ShownElement, to: ShownElement): Carried['as'] {
 
 /** Whether two elements differ in nothing but where and how large they are, so that one can stand for both on the way. */
 function looksAlike(a: ShownElement, b: ShownElement): boolean {
-  const look = ({ id: _, owner: __, order: ___, box: ____, name: _____, placeholder: ______, ...rest }: Record<string, unknown>) => JSON.stringify(rest)
+  const look = ({ id: _, owner: __, order: ___, box: ____, name: _____, placeholder: ______, ...rest }: Record<string, unknown>) =>
+    JSON.stringify(rest)
   return look(a as never) === look(b as never)
 }
 
@@ -100,7 +122,8 @@ function anchorOf(deck: Deck, element: ShownElement): [number, number] {
   return [align === 'left' ? 0 : align === 'right' ? 1 : 0.5, element.vertical === 'middle' ? 0.5 : element.vertical === 'bottom' ? 1 : 0]
 }
 
-const sizeOf = (deck: Deck, element: ShownElement, measurer: Measurer) => (element.kind === 'text' ? styleOf(deck, element).size * layoutOfElement(deck, element, measurer).scale : null)
+const sizeOf = (deck: Deck, element: ShownElement, measurer: Measurer) =>
+  element.kind === 'text' ? styleOf(deck, element).size * layoutOfElement(deck, element, measurer).scale : null
 const shortest = (degrees: number) => ((((degrees + 180) % 360) + 360) % 360) - 180
 
 /** Lets `element` stand where it would between another's place and its own: `share` 0 the other's, 1 its own. */
@@ -113,10 +136,13 @@ function placed(part: PartFrame, deck: Deck, element: ShownElement, other: Shown
   const ratio = (mine: number, its: number) => (mine > 0 ? 1 + (its / mine - 1) * away : 1)
   const text = ownSize !== null && otherSize !== null ? ratio(ownSize, otherSize) : null
   return {
-    ...part, originX, originY,
+    ...part,
+    originX,
+    originY,
     x: part.x + (a.x + a.width * otherX - b.x - b.width * originX) * away,
     y: part.y + (a.y + a.height * otherY - b.y - b.height * originY) * away,
-    scaleX: part.scaleX * (text ?? ratio(b.width, a.width)), scaleY: part.scaleY * (text ?? ratio(b.height, a.height)),
+    scaleX: part.scaleX * (text ?? ratio(b.width, a.width)),
+    scaleY: part.scaleY * (text ?? ratio(b.height, a.height)),
     rotate: part.rotate + shortest(a.angle - b.angle) * away,
   }
 }
@@ -126,7 +152,7 @@ function placed(part: PartFrame, deck: Deck, element: ShownElement, other: Shown
  * ground appearing. What both share travels; what shows the same is drawn once, by the next; all else of the one before
  * fades first, and all else of the next comes last.
  */
-export function carriedFrames(deck: Deck, from: SlideAt, to: SlideAt, progress: number, measurer: Measurer): { from: Frame, to: Frame } {
+export function carriedFrames(deck: Deck, from: SlideAt, to: SlideAt, progress: number, measurer: Measurer): { from: Frame; to: Frame } {
   const pairs = shared(from, to)
   const ofFrom = new Map(pairs.map(pair => [pair.from.id, pair]))
   const ofTo = new Map(pairs.map(pair => [pair.to.id, pair]))
@@ -149,12 +175,18 @@ export function carriedFrames(deck: Deck, from: SlideAt, to: SlideAt, progress: 
       }),
     },
     to: {
-      ...to.frame, ground: progress,
+      ...to.frame,
+      ground: progress,
       elements: made(to, (part, element) => {
         const pair = ofTo.get(element.id)
         if (pair) {
-          const there = { ...placed(part, deck, element, pair.from, progress, measurer), opacity: part.opacity * (pair.same || pair.as ? 1 : progress) }
-          return pair.as && pair.as !== 'data' && pair.as.color && progress < 1 ? { ...there, tint: { color: pair.as.color, amount: 1 - progress } } : there
+          const there = {
+            ...placed(part, deck, element, pair.from, progress, measurer),
+            opacity: part.opacity * (pair.same || pair.as ? 1 : progress),
+          }
+          return pair.as && pair.as !== 'data' && pair.as.color && progress < 1
+            ? { ...there, tint: { color: pair.as.color, amount: 1 - progress } }
+            : there
         }
         return { ...part, opacity: part.opacity * (element.pinned ? progress : clamp((progress - arriving) / (1 - arriving))) }
       }),
@@ -164,11 +196,17 @@ export function carriedFrames(deck: Deck, from: SlideAt, to: SlideAt, progress: 
   for (const { from: source, to: target, as } of pairs) {
     const frame = carried.to.elements.get(target.id)!
     if (as && as !== 'data' && source.kind === 'shape' && target.kind === 'shape' && target.shape !== 'line' && progress < 1) {
-      carried.to.elements.set(target.id, { ...frame, outline: outlineBetween(shapePath({ ...source, box: target.box }).fill, shapePath(target).fill, progress) })
+      carried.to.elements.set(target.id, {
+        ...frame,
+        outline: outlineBetween(shapePath({ ...source, box: target.box }).fill, shapePath(target).fill, progress),
+      })
       continue
     }
     if (as !== 'data' || source.kind !== 'chart') continue
-    carried.to.elements.set(target.id, { ...frame, chart: { from: from.frame.elements.get(source.id)?.chart?.to ?? null, to: frame.chart?.to ?? null, progress, of: source } })
+    carried.to.elements.set(target.id, {
+      ...frame,
+      chart: { from: from.frame.elements.get(source.id)?.chart?.to ?? null, to: frame.chart?.to ?? null, progress, of: source },
+    })
   }
   return carried
 }

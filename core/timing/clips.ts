@@ -19,7 +19,10 @@ const longest = 86_400
 const shortest = 0.04
 
 /** The stretch of its file that a clip or sound plays; null while the file's length is not known. */
-export function spanOfClip(clip: Pick<ClipElement, 'media' | 'from' | 'until' | 'speed'> & Pick<Partial<ClipElement>, 'loop' | 'blend'>, context: Pick<TimingContext, 'mediaLength'>): ClipSpan | null {
+export function spanOfClip(
+  clip: Pick<ClipElement, 'media' | 'from' | 'until' | 'speed'> & Pick<Partial<ClipElement>, 'loop' | 'blend'>,
+  context: Pick<TimingContext, 'mediaLength'>,
+): ClipSpan | null {
   const length = clip.media === undefined ? undefined : context.mediaLength(clip.media)
   if (length === undefined) return null
   const from = Math.min(clip.from ?? 0, Math.max(0, length - shortest))
@@ -36,7 +39,7 @@ export interface ClipMoment {
   at: number
   running: boolean
   /** The end of the round before, while it goes over into this one: seconds into the file, and how much of it is still seen. */
-  tail?: { at: number, opacity: number }
+  tail?: { at: number; opacity: number }
 }
 
 /** Seconds from one beginning of what goes round to the next. */
@@ -49,7 +52,9 @@ export function clipAfter(span: ClipSpan, played: number, loop: boolean): ClipMo
     const round = roundOf(span)
     const into = ((played % round) + round) % round
     const now = { at: span.from + into * span.speed, running: true }
-    return blend > 0 && played >= round && into < blend ? { ...now, tail: { at: span.until - (blend - into) * span.speed, opacity: 1 - into / blend } } : now
+    return blend > 0 && played >= round && into < blend
+      ? { ...now, tail: { at: span.until - (blend - into) * span.speed, opacity: 1 - into / blend } }
+      : now
   }
   const over = played >= span.seconds
   return { at: over ? span.until : span.from + Math.max(0, played) * span.speed, running: !over }

@@ -11,7 +11,12 @@ describe('easing', () => {
   it('follows the cubic Bézier that CSS calls ease', () => {
     const ease = easingOf({ kind: 'cubic-bezier', x1: 0.25, y1: 0.1, x2: 0.25, y2: 1 })
     // Values of the curve computed by sampling it densely.
-    for (const [x, y] of [[0.25, 0.4085], [0.5, 0.8024], [0.75, 0.9605]] as const) expect(ease(x)).toBeCloseTo(y, 3)
+    for (const [x, y] of [
+      [0.25, 0.4085],
+      [0.5, 0.8024],
+      [0.75, 0.9605],
+    ] as const)
+      expect(ease(x)).toBeCloseTo(y, 3)
   })
 
   it('is where CSS says after so many steps', () => {
@@ -20,10 +25,17 @@ describe('easing', () => {
   })
 
   it('springs without a jump at the end, however they are damped', () => {
-    fc.assert(fc.property(fc.double({ min: 10, max: 800, noNaN: true }), fc.double({ min: 1, max: 80, noNaN: true }), fc.double({ min: 0.1, max: 5, noNaN: true }), (stiffness, damping, mass) => {
-      const spring = easingOf({ kind: 'spring', stiffness, damping, mass })
-      expect(Math.abs(spring(0.9999) - 1)).toBeLessThan(0.01)
-      expect(spring(0.0001)).toBeLessThan(0.2)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 10, max: 800, noNaN: true }),
+        fc.double({ min: 1, max: 80, noNaN: true }),
+        fc.double({ min: 0.1, max: 5, noNaN: true }),
+        (stiffness, damping, mass) => {
+          const spring = easingOf({ kind: 'spring', stiffness, damping, mass })
+          expect(Math.abs(spring(0.9999) - 1)).toBeLessThan(0.01)
+          expect(spring(0.0001)).toBeLessThan(0.2)
+        },
+      ),
+    )
   })
 })

@@ -4,13 +4,13 @@ import type { Easing } from '../values'
 export type EasingFunction = (time: number) => number
 
 export const namedEasings = {
-  'linear': { kind: 'linear' },
+  linear: { kind: 'linear' },
   'ease in': { kind: 'cubic-bezier', x1: 0.42, y1: 0, x2: 1, y2: 1 },
   'ease out': { kind: 'cubic-bezier', x1: 0.22, y1: 0.8, x2: 0.3, y2: 1 },
   'ease both ways': { kind: 'cubic-bezier', x1: 0.45, y1: 0, x2: 0.25, y2: 1 },
   'gently both ways': { kind: 'cubic-bezier', x1: 0.37, y1: 0, x2: 0.63, y2: 1 },
-  'overshoot': { kind: 'cubic-bezier', x1: 0.34, y1: 1.5, x2: 0.64, y2: 1 },
-  'spring': { kind: 'spring', stiffness: 180, damping: 14, mass: 1 },
+  overshoot: { kind: 'cubic-bezier', x1: 0.34, y1: 1.5, x2: 0.64, y2: 1 },
+  spring: { kind: 'spring', stiffness: 180, damping: 14, mass: 1 },
   'five steps': { kind: 'steps', count: 5, jump: 'end' },
 } as const satisfies Record<string, Easing>
 
@@ -83,10 +83,13 @@ export function easingOf(easing: Easing): EasingFunction {
   let known = made.get(easing)
   if (!known) {
     known =
-      easing.kind === 'cubic-bezier' ? cubicBezier(easing.x1, easing.y1, easing.x2, easing.y2)
-      : easing.kind === 'steps' ? steps(easing.count, easing.jump)
-      : easing.kind === 'spring' ? spring(easing.stiffness, easing.damping, easing.mass)
-      : time => Math.min(1, Math.max(0, time))
+      easing.kind === 'cubic-bezier'
+        ? cubicBezier(easing.x1, easing.y1, easing.x2, easing.y2)
+        : easing.kind === 'steps'
+          ? steps(easing.count, easing.jump)
+          : easing.kind === 'spring'
+            ? spring(easing.stiffness, easing.damping, easing.mass)
+            : time => Math.min(1, Math.max(0, time))
     made.set(easing, known)
   }
   return known

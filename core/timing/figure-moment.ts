@@ -14,13 +14,16 @@ export interface FigureMoment {
 }
 
 /** Where, px of the slide, a figure holds up what it holds: the middle between its hands. */
-export function handsOf(deck: Deck, element: FigureElement & ShownElement): { x: number, y: number } {
+export function handsOf(deck: Deck, element: FigureElement & ShownElement): { x: number; y: number } {
   const body = bodies[figureLook(element, themeUnder(deck, element.owner)).body]
   const gesture = gestureNamed('hold-up')!
   const { hands } = solve(gesture.at(poseNamed(element.pose), 0.5), body)
   const scale = Math.min(element.box.width / 98, element.box.height / 122)
   const across = ((hands.back.x + hands.front.x) / 2) * scale * (element.facing === 'left' ? -1 : 1)
-  return { x: element.box.x + element.box.width / 2 + across, y: element.box.y + element.box.height + (-3 + (hands.back.y + hands.front.y) / 2) * scale }
+  return {
+    x: element.box.x + element.box.width / 2 + across,
+    y: element.box.y + element.box.height + (-3 + (hands.back.y + hands.front.y) / 2) * scale,
+  }
 }
 
 /** A gesture under way: which, how far, and what it holds. */
@@ -35,11 +38,20 @@ export function gestureAt(cue: ScoreCue, since: number): GestureUnderWay | null 
   const { repeat } = cue.cue
   if (cue.effect !== makeGesture || since < 0 || cue.round === 0 || (repeat !== 'forever' && since >= cue.round * repeat)) return null
   const holds = cue.cue.options.holds
-  return { share: cue.ease((since % cue.round) / cue.round), name: optionOf<string>(makeGesture, cue.cue.options, 'gesture'), holds: typeof holds === 'string' && holds ? holds : null }
+  return {
+    share: cue.ease((since % cue.round) / cue.round),
+    name: optionOf<string>(makeGesture, cue.cue.options, 'gesture'),
+    holds: typeof holds === 'string' && holds ? holds : null,
+  }
 }
 
 /** How a figure stands, by its cues and whether it walks; null as composed. `since`: seconds since a cue began, below 0 before. */
-export function figureAt(element: FigureElement, cues: readonly ScoreCue[], strides: PartFrame['strides'], since: (cue: ScoreCue) => number): FigureMoment | null {
+export function figureAt(
+  element: FigureElement,
+  cues: readonly ScoreCue[],
+  strides: PartFrame['strides'],
+  since: (cue: ScoreCue) => number,
+): FigureMoment | null {
   let pose = poseNamed(element.pose)
   let lift = 0
   let moved = false
@@ -48,7 +60,11 @@ export function figureAt(element: FigureElement, cues: readonly ScoreCue[], stri
     const seconds = since(cue)
     if (seconds < 0) continue
     moved = true
-    pose = blendPoses(pose, poseNamed(optionOf<string>(takePose, cue.cue.options, 'pose')), cue.round === 0 || seconds >= cue.round ? 1 : cue.ease(seconds / cue.round))
+    pose = blendPoses(
+      pose,
+      poseNamed(optionOf<string>(takePose, cue.cue.options, 'pose')),
+      cue.round === 0 || seconds >= cue.round ? 1 : cue.ease(seconds / cue.round),
+    )
   }
   for (const cue of cues) {
     const under = gestureAt(cue, since(cue))
@@ -62,6 +78,10 @@ export function figureAt(element: FigureElement, cues: readonly ScoreCue[], stri
   // It looks where it goes, and sets its feet forwards whether it comes or leaves.
   const walk = cues.findLast(cue => cue.effect === walkIn && since(cue) >= 0)?.cue
   const comes = walk?.what !== 'exit'
-  const faces = (optionOf<string>(walkIn, walk?.options ?? {}, 'from') === 'left') === comes ? 'right' as const : 'left' as const
-  return { pose: blendPoses(pose, walking(pose, comes ? strides.count : -strides.count), strides.share), lift, ...(strides.share > 0.5 ? { faces } : {}) }
+  const faces = (optionOf<string>(walkIn, walk?.options ?? {}, 'from') === 'left') === comes ? ('right' as const) : ('left' as const)
+  return {
+    pose: blendPoses(pose, walking(pose, comes ? strides.count : -strides.count), strides.share),
+    lift,
+    ...(strides.share > 0.5 ? { faces } : {}),
+  }
 }

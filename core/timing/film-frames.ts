@@ -39,7 +39,7 @@ export function stillFrame(plan: Rundown, slide: RundownSlide, beat: RundownBeat
 }
 
 /** A stretch of a film’s frames: drawn one by one, or `times` seconds of the picture that frame `from` − 1 shows. */
-export type FilmPart = { kind: 'drawn', from: number, until: number } | { kind: 'held', from: number, until: number, times: number }
+export type FilmPart = { kind: 'drawn'; from: number; until: number } | { kind: 'held'; from: number; until: number; times: number }
 
 /** Holds shorter than this, seconds, are not worth a part of their own. */
 const worthHolding = 3

@@ -24,8 +24,15 @@ export interface ElementFrame {
   parts: readonly PartFrame[] | null
   partsBy: Parts['by'] | null
   /** A chart on its way from one state to another; null is as composed. */
-  chart: { from: Id | null, to: Id | null, progress: number, /** The chart of the slide before that it comes from, where it is carried on. */ of?: ChartElement & ShownElement } | null
-  /** Of a text that says something else: from which of its words to which (−1 its own, else an index of `said` of its track), and how far. */
+  chart: {
+    from: Id | null
+    to: Id | null
+    progress: number
+    /** The chart of the slide before that it comes from, where it is carried on. */ of?: ChartElement & ShownElement
+  } | null
+  /**
+   * Of a text that says something else: from which of its words to which (−1 its own, else an index of `said` of its track), and how far.
+   */
   words?: WordsMoment | null
   /** Of a shape that is carried on from another: its outline on the way, SVG path data in its box. */
   outline?: string
@@ -36,7 +43,12 @@ export interface ElementFrame {
 }
 
 /** Where a text is between its words: `way` tells whether the new ones fade, or come from below (1) or above (−1). */
-export interface WordsMoment { from: number, to: number, progress: number, way: 0 | 1 | -1 }
+export interface WordsMoment {
+  from: number
+  to: number
+  progress: number
+  way: 0 | 1 | -1
+}
 
 /** What differs from rest at a moment; an element that is missing stands as composed. */
 export interface Frame {
@@ -63,11 +75,15 @@ function elapsed(score: Score, cue: ScoreCue, moment: SlideMoment): number {
 }
 
 /** Whether a cue that runs to and fro runs back in a round, counted from 0. */
-const runsBack = (cue: ScoreCue, round: number) => cue.cue.back === true && (cue.cue.what === 'emphasis' || cue.cue.what === 'move') && round % 2 === 1
+const runsBack = (cue: ScoreCue, round: number) =>
+  cue.cue.back === true && (cue.cue.what === 'emphasis' || cue.cue.what === 'move') && round % 2 === 1
 
 /** A cue's progress after some seconds, 0 to 1, before easing. */
 function progressOf(cue: ScoreCue, seconds: number): number {
-  const { round, cue: { repeat } } = cue
+  const {
+    round,
+    cue: { repeat },
+  } = cue
   if (round === 0) return 1
   if (repeat !== 'forever' && seconds >= round * repeat - slack) return runsBack(cue, repeat - 1) ? 0 : 1
   const share = (seconds % round) / round
@@ -81,7 +97,13 @@ const touches = (cue: ScoreCue, part: number) => cue.span !== null && cue.span.p
 
 const isOver = (cue: ScoreCue, seconds: number) => cue.cue.repeat !== 'forever' && seconds >= cue.end - cue.start - slack
 
-const roomOf = (track: Track, score: Score): EffectRoom => ({ box: track.element.box, size: score.size, extent: score.board?.extent, lines: track.lines, drawing: track.drawing })
+const roomOf = (track: Track, score: Score): EffectRoom => ({
+  box: track.element.box,
+  size: score.size,
+  extent: score.board?.extent,
+  lines: track.lines,
+  drawing: track.drawing,
+})
 
 /** Plays a presence cue on a frame; false where it leaves nothing to be seen. */
 function applyPresence(frame: PartFrame, cue: ScoreCue, seconds: number, track: Track, score: Score): boolean {
@@ -118,7 +140,13 @@ function wholeOf(track: Track, score: Score, moment: SlideMoment): PartFrame {
   }
   if (!last) {
     if (track.hiddenBefore) return hiddenPart()
-  } else if (last.span && last.cue.what === 'exit' && last.span.count && isOver(last, seconds) && last.span.place.every(place => place >= 0)) {
+  } else if (
+    last.span &&
+    last.cue.what === 'exit' &&
+    last.span.count &&
+    isOver(last, seconds) &&
+    last.span.place.every(place => place >= 0)
+  ) {
     return hiddenPart()
   }
   const frame = restingPart()
@@ -189,7 +217,10 @@ function othersOf(score: Score, id: Id): ShownElement[] {
 function holdUp(elements: Map<Id, ElementFrame>, score: Score, track: Track, since: (cue: ScoreCue) => number) {
   for (const cue of track.cues) {
     const under = gestureAt(cue, since(cue))
-    const thing = under?.name === 'hold-up' && under.holds ? score.elements.find(element => element.id === under.holds && element !== track.element) : undefined
+    const thing =
+      under?.name === 'hold-up' && under.holds
+        ? score.elements.find(element => element.id === under.holds && element !== track.element)
+        : undefined
     if (!under || !thing || !track.hands) continue
     const frame = elements.get(thing.id) ?? { whole: restingPart(), parts: null, partsBy: null, chart: null, media: null }
     if (!frame.whole.visible) continue
@@ -253,26 +284,32 @@ function chartOf(track: Track, score: Score, moment: SlideMoment): ElementFrame[
 function wordsOf(track: Track, score: Score, moment: SlideMoment): WordsMoment | null {
   if (!track.said.length) return null
   let words: WordsMoment | null = null
-  track.cues.filter(cue => cue.effect === changeText).forEach((cue, index) => {
-    const since = elapsed(score, cue, moment)
-    if (since < 0) return
-    const share = progressOf(cue, since)
-    const how = cue.cue.options.how
-    words = { from: index - 1, to: index, progress: share >= 1 ? 1 : cue.ease(share), way: how === 'up' ? 1 : how === 'down' ? -1 : 0 }
-  })
+  track.cues
+    .filter(cue => cue.effect === changeText)
+    .forEach((cue, index) => {
+      const since = elapsed(score, cue, moment)
+      if (since < 0) return
+      const share = progressOf(cue, since)
+      const how = cue.cue.options.how
+      words = { from: index - 1, to: index, progress: share >= 1 ? 1 : cue.ease(share), way: how === 'up' ? 1 : how === 'down' ? -1 : 0 }
+    })
   return words
 }
 
 function mediaOf(track: Track, score: Score, moment: SlideMoment): ClipMoment | null {
   if (!track.clip) return null
-  const last = playsOf(track.cues.filter(cue => cue.cue.what === 'media' && elapsed(score, cue, moment) >= 0), cue => -elapsed(score, cue, moment)).at(-1)
+  const last = playsOf(
+    track.cues.filter(cue => cue.cue.what === 'media' && elapsed(score, cue, moment) >= 0),
+    cue => -elapsed(score, cue, moment),
+  ).at(-1)
   if (!last) return null
   if (!last.running) return { ...clipAfter(track.clip, last.played, track.looping), running: false }
   return clipAfter(track.clip, last.played - last.start, track.looping)
 }
 
 /** Whether a moment has come to a place in the beats. */
-const isPast = (place: { beat: number, seconds: number }, moment: SlideMoment) => moment.beat > place.beat || (moment.beat === place.beat && moment.seconds >= place.seconds)
+const isPast = (place: { beat: number; seconds: number }, moment: SlideMoment) =>
+  moment.beat > place.beat || (moment.beat === place.beat && moment.seconds >= place.seconds)
 /** What has not come yet; nothing is ever written into it. */
 const unseen: ElementFrame = { whole: Object.freeze(hiddenPart()), parts: null, partsBy: null, chart: null, media: null }
 
@@ -299,7 +336,8 @@ export function frameAt(score: Score, moment: SlideMoment): Frame {
     }
     const chart = chartOf(track, score, moment)
     const media = mediaOf(track, score, moment)
-    const figure = track.element.kind === 'figure' ? figureAt(track.element, track.cues, whole.strides, cue => elapsed(score, cue, moment)) : null
+    const figure =
+      track.element.kind === 'figure' ? figureAt(track.element, track.cues, whole.strides, cue => elapsed(score, cue, moment)) : null
     if (figure?.lift) whole.y -= figure.lift * track.element.box.height
     const words = wordsOf(track, score, moment)
     if (isAtRest(whole) && !parts && !chart && media === null && !figure && !words) continue
@@ -320,5 +358,7 @@ export function isStillAfter(score: Score, moment: SlideMoment): boolean {
   if (score.beats.slice(0, moment.beat + 1).some(beat => beat.cues.some(({ cue }) => cue.repeat === 'forever'))) return false
   if (score.beats[moment.beat]?.cues.some(({ cue, start }) => cue.what === 'media' && start > moment.seconds)) return false
   // A clip of unknown length may go on for ever.
-  return [...score.tracks.values()].every(track => !track.cues.some(({ cue }) => cue.what === 'media') || (track.clip !== null && !mediaOf(track, score, moment)?.running))
+  return [...score.tracks.values()].every(
+    track => !track.cues.some(({ cue }) => cue.what === 'media') || (track.clip !== null && !mediaOf(track, score, moment)?.running),
+  )
 }

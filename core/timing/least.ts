@@ -26,12 +26,16 @@ export function leastLength(deck: Deck, cue: Cue, element: ShownElement, drawing
   const { lasts, least } = effectNamed(cue.effect, cue.what)
   // What follows from the thing itself is never too short.
   if (lasts && lasts(cue.options, drawing) !== null) return null
-  if (lasts && drawing && cue.what !== 'exit') return { seconds: Math.max(least?.seconds ?? 0, drawing.length / fastestHand), why: 'to be seen being drawn' }
+  if (lasts && drawing && cue.what !== 'exit')
+    return { seconds: Math.max(least?.seconds ?? 0, drawing.length / fastestHand), why: 'to be seen being drawn' }
   if (cue.duration === 0 || cue.what === 'media' || cue.what === 'camera' || cue.what === 'pose') return null
   if (cue.effect === 'type' && cue.what === 'enter' && element.kind === 'text' && !cue.parts) {
     const { language, audience } = deck.info.info!
     const { words, numbers } = countReading(plainText(element.text), language)
-    return { seconds: Math.max(seenAsMotion.seconds, ((words + wordsPerNumber * numbers) * 60) / readingSpeed(language, audience)), why: 'to be read as it is typed' }
+    return {
+      seconds: Math.max(seenAsMotion.seconds, ((words + wordsPerNumber * numbers) * 60) / readingSpeed(language, audience)),
+      why: 'to be read as it is typed',
+    }
   }
   // What goes is no longer looked at.
   return (cue.what === 'exit' ? undefined : least) ?? seenAsMotion

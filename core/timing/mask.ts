@@ -25,7 +25,12 @@ export type Aperture = keyof typeof apertures
 export function slanted(share: number, lean: number): Polygon {
   const edge = share * (1 + Math.abs(lean))
   const [top, bottom] = lean >= 0 ? [edge, edge - lean] : [edge + lean, edge]
-  return [[0, 0], [top, 0], [bottom, 1], [0, 1]]
+  return [
+    [0, 0],
+    [top, 0],
+    [bottom, 1],
+    [0, 1],
+  ]
 }
 
 /** A box uncovered by a hand that goes round its middle from the top; `way` 1 clockwise, −1 the other way. */

@@ -39,7 +39,7 @@ export interface Drawn {
   filled: number
   sweeps: boolean
   /** What draws, by name, and where it is; null while nothing is seen of it. */
-  nib: { name: string, x: number, y: number } | null
+  nib: { name: string; x: number; y: number } | null
 }
 
 /** How an element or one of its parts differs from rest. */
@@ -65,24 +65,62 @@ export interface PartFrame {
   /** px of deck space. */
   blur: number
   /** A colour laid over what is seen of it, by an amount 0 to 1. */
-  tint: { color: Color, amount: number } | null
+  tint: { color: Color; amount: number } | null
   /** Share of the letters that are typed; 1 when all stand. */
   typed: number
   /** Share of its value that a number shows; 1 at rest. */
   counted: number
   strokes: readonly Stroke[] | null
   drawn: Drawn | null
-  /** Of a figure that walks: strides counted from its place (below 0 on the way to it), and how much of its walking shows, 0 to 1; null while it does not. */
-  strides: { count: number, share: number } | null
+  /**
+   * Of a figure that walks: strides counted from its place (below 0 on the way to it), and how much of its walking shows, 0 to 1; null
+   * while it does not.
+   */
+  strides: { count: number; share: number } | null
 }
 
 export const restingPart = (): PartFrame => ({
-  visible: true, opacity: 1, x: 0, y: 0, scaleX: 1, scaleY: 1, originX: 0.5, originY: 0.5, rotate: 0, turnX: 0, turnY: 0, cut: null, mask: null, blur: 0, tint: null, typed: 1, counted: 1, strokes: null, drawn: null, strides: null,
+  visible: true,
+  opacity: 1,
+  x: 0,
+  y: 0,
+  scaleX: 1,
+  scaleY: 1,
+  originX: 0.5,
+  originY: 0.5,
+  rotate: 0,
+  turnX: 0,
+  turnY: 0,
+  cut: null,
+  mask: null,
+  blur: 0,
+  tint: null,
+  typed: 1,
+  counted: 1,
+  strokes: null,
+  drawn: null,
+  strides: null,
 })
 
 export const hiddenPart = (): PartFrame => ({ ...restingPart(), visible: false })
 
 /** Whether a part stands just as composed. */
 export const isAtRest = (part: PartFrame) =>
-  part.visible && part.opacity === 1 && part.x === 0 && part.y === 0 && part.scaleX === 1 && part.scaleY === 1 && part.rotate === 0 && part.turnX === 0 && part.turnY === 0
-  && part.cut === null && part.mask === null && part.blur === 0 && part.tint === null && part.typed === 1 && part.counted === 1 && part.strokes === null && part.drawn === null && part.strides === null
+  part.visible &&
+  part.opacity === 1 &&
+  part.x === 0 &&
+  part.y === 0 &&
+  part.scaleX === 1 &&
+  part.scaleY === 1 &&
+  part.rotate === 0 &&
+  part.turnX === 0 &&
+  part.turnY === 0 &&
+  part.cut === null &&
+  part.mask === null &&
+  part.blur === 0 &&
+  part.tint === null &&
+  part.typed === 1 &&
+  part.counted === 1 &&
+  part.strokes === null &&
+  part.drawn === null &&
+  part.strides === null

@@ -8,14 +8,18 @@ import type { TimingContext } from './context'
 
 /** What each of the finest parts says that the cues of a track tell apart. */
 function finestWords(deck: Deck, { element, partsBy }: Track, context: TimingContext): readonly string[] {
-  if (element.kind === 'chart') return drawingOfElement(deck, element, null, context.table, context.measurer)?.marks.map(mark => mark.key) ?? []
-  if (element.kind === 'table') return layoutOfTable(deck, element, context.table, context.measurer)?.cells.map(cell => cell.lines.join(' ')) ?? []
+  if (element.kind === 'chart')
+    return drawingOfElement(deck, element, null, context.table, context.measurer)?.marks.map(mark => mark.key) ?? []
+  if (element.kind === 'table')
+    return layoutOfTable(deck, element, context.table, context.measurer)?.cells.map(cell => cell.lines.join(' ')) ?? []
   if (element.kind === 'diagram') return diagramParts(element.text, element.family).map(paragraph => inlineText(paragraph.content))
   if (element.kind !== 'text') return []
   if (partsBy === 'paragraph') return paragraphTexts(element.text).filter(text => text.trim() !== '')
   const runs = layoutOfElement(deck, element, context.measurer).lines.flatMap(line => line.runs.map(run => ({ run, line: line.index })))
   const made: string[] = []
-  const put = (index: number, words: string) => { if (index >= 0) made[index] = (made[index] ?? '') + words }
+  const put = (index: number, words: string) => {
+    if (index >= 0) made[index] = (made[index] ?? '') + words
+  }
   for (const { run, line } of runs) {
     if (partsBy === 'line') put(line, run.text)
     else if (partsBy === 'word') put(run.word, run.text)

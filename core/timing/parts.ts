@@ -21,7 +21,9 @@ export function partIndices(deck: Deck, element: ShownElement, by: Parts['by'], 
   }
   if (element.kind === 'table') {
     const layout = layoutOfTable(deck, element, context.table, context.measurer)
-    return Array.from({ length: (layout?.rows ?? 0) * (layout?.columns ?? 0) }, (_, index) => (by === 'line' ? Math.floor(index / layout!.columns) : by === 'series' ? index % layout!.columns : index))
+    return Array.from({ length: (layout?.rows ?? 0) * (layout?.columns ?? 0) }, (_, index) =>
+      by === 'line' ? Math.floor(index / layout!.columns) : by === 'series' ? index % layout!.columns : index,
+    )
   }
   if (element.kind === 'diagram') return diagramParts(element.text, element.family).map((_, index) => index)
   if (element.kind !== 'text') return []

@@ -12,7 +12,9 @@ export interface ClipPlay {
   running: boolean
 }
 
-/** What a clip does from cue to cue: play begins it anew, pause holds it, go on takes it up again. `sinceOf` are seconds since a cue began. */
+/**
+ * What a clip does from cue to cue: play begins it anew, pause holds it, go on takes it up again. `sinceOf` are seconds since a cue began.
+ */
 export function playsOf(cues: readonly ScoreCue[], startOf: (cue: ScoreCue) => number): ClipPlay[] {
   const plays: ClipPlay[] = []
   for (const cue of cues) {
@@ -40,5 +42,13 @@ export function fitOfTrack(score: Score, track: Track, context: Pick<TimingConte
   const span = spanOfClip(element, context)
   if (!last || !last.running || !span) return null
   const seconds = span.seconds - last.played
-  return { element: element.id, sound: null, name: element.name, beat: last.cue.beat, start: last.start, seconds, beyond: last.start + seconds - score.length }
+  return {
+    element: element.id,
+    sound: null,
+    name: element.name,
+    beat: last.cue.beat,
+    start: last.start,
+    seconds,
+    beyond: last.start + seconds - score.length,
+  }
 }

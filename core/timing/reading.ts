@@ -10,11 +10,20 @@ import type { TimingContext } from './context'
 const marksCompared = 12
 
 /** What there is to read of an element: of all of it, or of the parts that are `covered`, told apart `by`. */
-export function readingOf(element: ShownElement, deck: Deck, context: TimingContext, info: Info, covered: ((part: number) => boolean) | null, by: Parts['by'] | null): Reading {
+export function readingOf(
+  element: ShownElement,
+  deck: Deck,
+  context: TimingContext,
+  info: Info,
+  covered: ((part: number) => boolean) | null,
+  by: Parts['by'] | null,
+): Reading {
   if (element.kind === 'text') {
     const texts = paragraphTexts(element.text).filter(text => text.trim() !== '')
     if (!covered || by === 'paragraph') {
-      return texts.filter((_, index) => !covered || covered(index)).reduce((sum, text) => addReading(sum, countReading(text, info.language)), nothingToRead)
+      return texts
+        .filter((_, index) => !covered || covered(index))
+        .reduce((sum, text) => addReading(sum, countReading(text, info.language)), nothingToRead)
     }
     const whole = texts.reduce((sum, text) => addReading(sum, countReading(text, info.language)), nothingToRead)
     const indices = partIndices(deck, element, by!, by!, context)
@@ -23,7 +32,9 @@ export function readingOf(element: ShownElement, deck: Deck, context: TimingCont
   }
   if (element.kind === 'table') {
     const cells = layoutOfTable(deck, element, context.table, context.measurer)?.cells ?? []
-    return cells.filter((_, index) => !covered || covered(index)).reduce((sum, cell) => addReading(sum, countReading(cell.lines.join(' '), info.language)), nothingToRead)
+    return cells
+      .filter((_, index) => !covered || covered(index))
+      .reduce((sum, cell) => addReading(sum, countReading(cell.lines.join(' '), info.language)), nothingToRead)
   }
   if (element.kind === 'diagram') {
     const parts = diagramParts(element.text, element.family)
@@ -49,7 +60,14 @@ export function readingOf(element: ShownElement, deck: Deck, context: TimingCont
 export function metIn({ box }: ShownElement, slide: Slide | undefined, cues: readonly (readonly Cue[])[]): number {
   if (!slide?.board) return 0
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
-  const within = new Set(viewsOf(slide).filter(view => x >= view.box.x && y >= view.box.y && x <= view.box.x + view.box.width && y <= view.box.y + view.box.height).map(view => view.id))
+  const within = new Set(
+    viewsOf(slide)
+      .filter(view => x >= view.box.x && y >= view.box.y && x <= view.box.x + view.box.width && y <= view.box.y + view.box.height)
+      .map(view => view.id),
+  )
   if (slide.opens && within.has(slide.opens)) return 0
-  return Math.max(0, cues.findIndex(list => list.some(cue => cue.what === 'camera' && within.has(cue.options.view as string))))
+  return Math.max(
+    0,
+    cues.findIndex(list => list.some(cue => cue.what === 'camera' && within.has(cue.options.view as string))),
+  )
 }

@@ -79,7 +79,9 @@ export function rundown(deck: Deck, purpose: Purpose, context: TimingContext): R
     })
     const arriving = running.filter(clip => score.elements.some(element => element.id === clip.element && element.owner !== slide.id))
     slides.push({ slide: slide.id, index, score, start, transition, beats, running: arriving, length: at - start })
-    running = [...arriving.map(clip => ({ ...clip, played: clip.played + at - start })), ...leaving(score, context)].filter(clip => clip.loop || clip.played < clip.span.seconds)
+    running = [...arriving.map(clip => ({ ...clip, played: clip.played + at - start })), ...leaving(score, context)].filter(
+      clip => clip.loop || clip.played < clip.span.seconds,
+    )
     start = at
   })
   return { purpose, slides, length: start, openEnded: purpose === 'talk' && slides.length > 0 }
@@ -91,14 +93,18 @@ function leaving(score: Score, context: TimingContext): RunningClip[] {
     if ((element.kind !== 'film' && element.kind !== 'sound') || !element.over || element.owner !== score.slide) return []
     const span = spanOfClip(element, context)
     const last = playsOf(cues, cue => cueStart(score, cue)).at(-1)
-    return span && last?.running ? [{ element: element.id, span, loop: element.loop === true, played: last.played + score.length - last.start }] : []
+    return span && last?.running
+      ? [{ element: element.id, span, loop: element.loop === true, played: last.played + score.length - last.start }]
+      : []
   })
 }
 
 /** What differs from rest on a slide of a rundown at a moment, with the clips of earlier slides that run on over it. */
 export function frameIn(slide: RundownSlide, moment: SlideMoment): Frame {
   const frame = frameAt(slide.score, moment)
-  const guests = slide.score.elements.filter(element => (element.kind === 'film' || element.kind === 'sound') && element.owner !== slide.slide && element.over)
+  const guests = slide.score.elements.filter(
+    element => (element.kind === 'film' || element.kind === 'sound') && element.owner !== slide.slide && element.over,
+  )
   if (!guests.length) return frame
   let since = slide.transition + moment.seconds
   for (let beat = 0; beat < moment.beat; beat++) since += moment.stood?.[beat] ?? slide.beats[beat]!.length
@@ -106,7 +112,13 @@ export function frameIn(slide: RundownSlide, moment: SlideMoment): Frame {
   for (const guest of guests) {
     const clip = slide.running.find(one => one.element === guest.id)
     const media = clip ? clipAfter(clip.span, clip.played + since, clip.loop) : null
-    elements.set(guest.id, { whole: media?.running ? restingPart() : hiddenPart(), parts: null, partsBy: null, chart: null, media: media?.running ? media : null })
+    elements.set(guest.id, {
+      whole: media?.running ? restingPart() : hiddenPart(),
+      parts: null,
+      partsBy: null,
+      chart: null,
+      media: media?.running ? media : null,
+    })
   }
   return { ...frame, elements }
 }
@@ -140,7 +152,8 @@ export function secondsAt(plan: Rundown, moment: Moment): number | null {
   const slide = plan.slides.find(candidate => candidate.slide === moment.slide)
   if (!slide) return null
   const beat = slide.beats[Math.min(moment.beat, slide.beats.length - 1)]
-  if (!beat || (moment.beat === 0 && moment.seconds < 0)) return slide.start + slide.transition + Math.max(-slide.transition, Math.min(0, moment.seconds))
+  if (!beat || (moment.beat === 0 && moment.seconds < 0))
+    return slide.start + slide.transition + Math.max(-slide.transition, Math.min(0, moment.seconds))
   return beat.start + Math.min(Math.max(0, moment.seconds), beat.length)
 }
 

@@ -5,7 +5,7 @@ import { mostWords } from './effects'
 /** The words that a text says from a cue on. */
 export const wordsSaid = (cue: Cue) => (typeof cue.options.words === 'string' ? cue.options.words.slice(0, mostWords) : '')
 
-const saidElements = new WeakMap<Cue, { of: ShownElement, said: TextElement & ShownElement }>()
+const saidElements = new WeakMap<Cue, { of: ShownElement; said: TextElement & ShownElement }>()
 /** A text with the words of a cue in place of its own, ready to be set. */
 export function saidBy(cue: Cue, element: TextElement & ShownElement): TextElement & ShownElement {
   const known = saidElements.get(cue)

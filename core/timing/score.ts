@@ -48,7 +48,7 @@ export interface ScoreBeat {
   /** Planned seconds from the slide's opening. */
   at: number
   /** What comes into sight in it, and the seconds that reading it takes. */
-  reading: { words: number, numbers: number, marks: number, seconds: number }
+  reading: { words: number; numbers: number; marks: number; seconds: number }
 }
 
 /** All cues of one element, in the order in which they begin. */
@@ -70,13 +70,13 @@ export interface Track {
   /** What a hand draws of it, where a cue has it drawn. */
   drawing: HandDrawing | null
   /** Of a figure: where it would hold something up, px of the slide. */
-  hands: { x: number, y: number } | null
+  hands: { x: number; y: number } | null
   /** Whether the element is unseen until its first presence cue begins. */
   hiddenBefore: boolean
   /** The moment at which its first cue begins. */
-  begins: { beat: number, seconds: number }
+  begins: { beat: number; seconds: number }
   /** The moment from which it stands as composed until the slide ends; null where it never does for good. */
-  rests: { beat: number, seconds: number } | null
+  rests: { beat: number; seconds: number } | null
 }
 
 /** One move of a board's camera. */
@@ -118,7 +118,7 @@ export interface TimingProblem {
 /** A slide's timing, computed. */
 export interface Score {
   slide: Id
-  size: { width: number, height: number }
+  size: { width: number; height: number }
   beats: readonly ScoreBeat[]
   tracks: ReadonlyMap<Id, Track>
   elements: readonly ShownElement[]
@@ -128,7 +128,7 @@ export interface Score {
   length: number
   problems: readonly TimingProblem[]
   /** Of a board: how far it reaches, px of deck space, and how its camera moves. */
-  board: { extent: { width: number, height: number }, camera: CameraPlan } | null
+  board: { extent: { width: number; height: number }; camera: CameraPlan } | null
   /** Clips that are played once, and voices, with how they fit. */
   clips: readonly ClipFit[]
 }

@@ -3,8 +3,25 @@ import { gestureNamed, poseNamed } from '../figures'
 import { effectNamed } from './effects'
 import type { ScoreCue } from './score'
 
-const whats: Readonly<Record<Cue['what'], string>> = { enter: 'Comes in', exit: 'Goes out', emphasis: 'Draws the eye', move: 'Moves', data: 'Changes its data', media: 'Plays', pose: 'Acts', camera: 'The picture goes' }
-const parts: Readonly<Record<string, string>> = { paragraph: 'line by line', line: 'row by row', word: 'word by word', letter: 'letter by letter', mark: 'bar by bar', series: 'series by series', item: 'item by item' }
+const whats: Readonly<Record<Cue['what'], string>> = {
+  enter: 'Comes in',
+  exit: 'Goes out',
+  emphasis: 'Draws the eye',
+  move: 'Moves',
+  data: 'Changes its data',
+  media: 'Plays',
+  pose: 'Acts',
+  camera: 'The picture goes',
+}
+const parts: Readonly<Record<string, string>> = {
+  paragraph: 'line by line',
+  line: 'row by row',
+  word: 'word by word',
+  letter: 'letter by letter',
+  mark: 'bar by bar',
+  series: 'series by series',
+  item: 'item by item',
+}
 
 const seconds = (value: number) => `${Number(value.toFixed(2))} s`
 const small = (words: string) => words.charAt(0).toLowerCase() + words.slice(1)
@@ -23,10 +40,20 @@ function way({ effect, what, options }: Cue, viewName: string): string {
  */
 export function cueSentence(deck: Deck, { cue, round, span }: ScoreCue, nameOf: (other: Cue) => string, viewName = 'a view'): string {
   const other = cue.anchor.to === 'beat' ? undefined : deck.cues[cue.anchor.cue]
-  const start = cue.anchor.to === 'beat' || !other ? 'with the beat' : cue.anchor.to === 'start' ? `as ${nameOf(other)}` : `once ${nameOf(other)} is over`
+  const start =
+    cue.anchor.to === 'beat' || !other
+      ? 'with the beat'
+      : cue.anchor.to === 'start'
+        ? `as ${nameOf(other)}`
+        : `once ${nameOf(other)} is over`
   const wait = cue.delay > 0 ? `, after ${seconds(cue.delay)}` : ''
   const told = cue.parts && span && span.count > 1 ? `, ${parts[cue.parts.by]} every ${seconds(cue.parts.stagger)}` : ''
   const takes = cue.what === 'media' ? '' : round === 0 ? ', at once' : `, for ${seconds(round)}`
-  const times = cue.what === 'media' || cue.repeat === 1 ? '' : cue.repeat === 'forever' ? `, until the slide ends${cue.back ? ', there and back' : ''}` : `, ${cue.repeat} times${cue.back ? ', there and back' : ''}`
+  const times =
+    cue.what === 'media' || cue.repeat === 1
+      ? ''
+      : cue.repeat === 'forever'
+        ? `, until the slide ends${cue.back ? ', there and back' : ''}`
+        : `, ${cue.repeat} times${cue.back ? ', there and back' : ''}`
   return `${whats[cue.what]}${way(cue, viewName)}, ${start}${wait}${told}${takes}${times}.`
 }

@@ -2,7 +2,28 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyChanges, beatsOf, slidesOf, type Change, type Deck, type FilmElement, type Sound } from '../model'
 import { beat, cue, freshDeck, timingContext } from '../testing'
-import { advance, answersOf, clipAfter, compileSlide, filmParts, frameAt, frameCount, frameIn, gainAt, heardAt, isStillAfter, lastMoment, momentAt, putClip, repeatedFrames, rundown, setBeatTimes, soundPlan, spanOfClip, type TimingContext } from './index'
+import {
+  advance,
+  answersOf,
+  clipAfter,
+  compileSlide,
+  filmParts,
+  frameAt,
+  frameCount,
+  frameIn,
+  gainAt,
+  heardAt,
+  isStillAfter,
+  lastMoment,
+  momentAt,
+  putClip,
+  repeatedFrames,
+  rundown,
+  setBeatTimes,
+  soundPlan,
+  spanOfClip,
+  type TimingContext,
+} from './index'
 
 const media = 'f'.repeat(64)
 /** A deck of three slides that hold 4 s each, without transitions. */
@@ -23,9 +44,47 @@ const first = slidesOf(three)[0]!.id
 const lasting = (seconds: number): TimingContext => ({ ...timingContext, mediaLength: () => seconds })
 const withClip = (fields: Partial<FilmElement> = {}) => {
   let count = 0
-  return applyChanges(three, putClip(three, { clip: { id: 'clip', owner: first, kind: 'film', name: 'Clip', media, box: { x: 0, y: 0, width: 640, height: 360, angle: 0 }, ...fields } }, { id: () => `c${++count}` }))
+  return applyChanges(
+    three,
+    putClip(
+      three,
+      {
+        clip: {
+          id: 'clip',
+          owner: first,
+          kind: 'film',
+          name: 'Clip',
+          media,
+          box: { x: 0, y: 0, width: 640, height: 360, angle: 0 },
+          ...fields,
+        },
+      },
+      { id: () => `c${++count}` },
+    ),
+  )
 }
-const withSound = (fields: Partial<Sound>): Deck => applyChanges(three, [{ do: 'put', table: 'sounds', record: { id: 'sound', order: 'a1', name: 'Sound', media, use: 'bed', fromSlide: first, untilSlide: 's3', delay: 0, volume: 0.8, fadeIn: 0, fadeOut: 0, loop: false, ...fields } }])
+const withSound = (fields: Partial<Sound>): Deck =>
+  applyChanges(three, [
+    {
+      do: 'put',
+      table: 'sounds',
+      record: {
+        id: 'sound',
+        order: 'a1',
+        name: 'Sound',
+        media,
+        use: 'bed',
+        fromSlide: first,
+        untilSlide: 's3',
+        delay: 0,
+        volume: 0.8,
+        fadeIn: 0,
+        fadeOut: 0,
+        loop: false,
+        ...fields,
+      },
+    },
+  ])
 const seconds = fc.double({ min: 0, max: 30, noNaN: true })
 
 describe('a clip', () => {
@@ -40,30 +99,71 @@ describe('a clip', () => {
     const looped = compileSlide(withClip({ loop: true }), first, lasting(1.5))
     expect(frameAt(looped, { beat: 0, seconds: 3.5 }).elements.get('clip')!.media!.at).toBeCloseTo(0.5, 9)
     const held = applyChanges(withClip(), [
-      { do: 'put', table: 'cues', record: cue({ id: 'p', beat: beatsOf(three, first)[0]!.id, element: 'clip', order: 'x1', what: 'media', effect: 'clip-pause', delay: 1, duration: 0 }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'g', beat: beatsOf(three, first)[0]!.id, element: 'clip', order: 'x2', what: 'media', effect: 'clip-go-on', delay: 2.5, duration: 0 }) },
+      {
+        do: 'put',
+        table: 'cues',
+        record: cue({
+          id: 'p',
+          beat: beatsOf(three, first)[0]!.id,
+          element: 'clip',
+          order: 'x1',
+          what: 'media',
+          effect: 'clip-pause',
+          delay: 1,
+          duration: 0,
+        }),
+      },
+      {
+        do: 'put',
+        table: 'cues',
+        record: cue({
+          id: 'g',
+          beat: beatsOf(three, first)[0]!.id,
+          element: 'clip',
+          order: 'x2',
+          what: 'media',
+          effect: 'clip-go-on',
+          delay: 2.5,
+          duration: 0,
+        }),
+      },
     ])
     const score = compileSlide(held, first, lasting(9))
     const at = (time: number) => frameAt(score, { beat: 0, seconds: time }).elements.get('clip')!.media!
     expect(at(2)).toEqual({ at: 1, running: false })
     expect(at(3)).toEqual({ at: 1.5, running: true })
-    expect(soundPlan(held, rundown(held, 'film', lasting(9)), lasting(9)).soundings.map(({ start, end, played }) => [start, end, played])).toEqual([[0, 1, 0], [2.5, 4, 1]])
+    expect(
+      soundPlan(held, rundown(held, 'film', lasting(9)), lasting(9)).soundings.map(({ start, end, played }) => [start, end, played]),
+    ).toEqual([
+      [0, 1, 0],
+      [2.5, 4, 1],
+    ])
   })
   it('goes on without a jump where a speaker lingers', () => {
-    const deck = applyChanges(withClip(), [{ do: 'put', table: 'beats', record: beat({ id: 'later', slide: first, order: 'z1', start: 'advance' }) }])
+    const deck = applyChanges(withClip(), [
+      { do: 'put', table: 'beats', record: beat({ id: 'later', slide: first, order: 'z1', start: 'advance' }) },
+    ])
     const plan = rundown(deck, 'talk', lasting(60))
     const score = plan.slides[0]!.score
     const next = advance(plan, { slide: first, beat: 0, seconds: 17 })!
     expect(frameAt(score, next).elements.get('clip')!.media!.at).toBeCloseTo(17, 9)
   })
   it('whose ends were trimmed past each other still has a picture', () => {
-    fc.assert(fc.property(fc.double({ min: 0.01, max: 400, noNaN: true }), seconds, seconds, fc.double({ min: 0.25, max: 4, noNaN: true }), (length, from, until, speed) => {
-      const span = spanOfClip({ media, from, until, speed }, lasting(length))!
-      expect(span.from).toBeGreaterThanOrEqual(0)
-      expect(span.until).toBeGreaterThan(span.from)
-      expect(span.until).toBeLessThanOrEqual(length + 1e-9)
-      expect(span.seconds).toBeCloseTo((span.until - span.from) / speed, 9)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.01, max: 400, noNaN: true }),
+        seconds,
+        seconds,
+        fc.double({ min: 0.25, max: 4, noNaN: true }),
+        (length, from, until, speed) => {
+          const span = spanOfClip({ media, from, until, speed }, lasting(length))!
+          expect(span.from).toBeGreaterThanOrEqual(0)
+          expect(span.until).toBeGreaterThan(span.from)
+          expect(span.until).toBeLessThanOrEqual(length + 1e-9)
+          expect(span.seconds).toBeCloseTo((span.until - span.from) / speed, 9)
+        },
+      ),
+    )
   })
   it('of unknown length makes nothing wait, and says nothing of itself yet', () => {
     const unknown: TimingContext = { ...timingContext, mediaLength: () => undefined }
@@ -99,7 +199,10 @@ describe('a clip against its slide', () => {
     expect(on.elements.clip).toMatchObject({ over: 2 })
     const seen = (time: number) => {
       const moment = momentAt(running, time)!
-      return frameIn(running.slides.find(slide => slide.slide === moment.slide)!, moment).elements.get('clip')
+      return frameIn(
+        running.slides.find(slide => slide.slide === moment.slide)!,
+        moment,
+      ).elements.get('clip')
     }
     expect(seen(6)!.media!.at).toBeCloseTo(6, 9)
     expect(seen(10.5)!.media!.at).toBeCloseTo(10.5, 9)
@@ -113,7 +216,13 @@ describe('a clip against its slide', () => {
 
 describe('the sound plan', () => {
   it('lets music step back under a voice by as much as chosen, and return', () => {
-    const deck = applyChanges(withSound({ duck: 0.25, loop: true }), [{ do: 'put', table: 'sounds', record: { ...withSound({}).sounds.sound!, id: 'voice', use: 'narration', fromSlide: 's2', untilSlide: 's2', delay: 1, volume: 1 } }])
+    const deck = applyChanges(withSound({ duck: 0.25, loop: true }), [
+      {
+        do: 'put',
+        table: 'sounds',
+        record: { ...withSound({}).sounds.sound!, id: 'voice', use: 'narration', fromSlide: 's2', untilSlide: 's2', delay: 1, volume: 1 },
+      },
+    ])
     const context = lasting(2)
     const plan = soundPlan(deck, rundown(deck, 'film', context), context)
     expect(plan.voices).toEqual([{ start: 5, end: 7 }])
@@ -123,17 +232,28 @@ describe('the sound plan', () => {
     expect(gainAt(plan, bed, 11)).toBeCloseTo(0.8, 9)
   })
   it('never is louder than asked, never jumps but where something begins or ends, and is silent outside', () => {
-    fc.assert(fc.property(seconds, fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), (time, volume, fadeIn, fadeOut) => {
-      const deck = withSound({ volume, fadeIn, fadeOut, loop: true })
-      const plan = soundPlan(deck, rundown(deck, 'film', timingContext), timingContext)
-      const bed = plan.soundings[0]!
-      const gain = gainAt(plan, bed, time)
-      expect(gain).toBeGreaterThanOrEqual(0)
-      expect(gain).toBeLessThanOrEqual(volume + 1e-9)
-      if (time < bed.start || time >= bed.end) expect(gain).toBe(0)
-      else if (time + 0.001 < bed.end) expect(Math.abs(gainAt(plan, bed, time + 0.001) - gain)).toBeLessThanOrEqual(0.001 * (1 / Math.max(0.001, Math.min(fadeIn || Infinity, fadeOut || Infinity, 0.4))) + 1e-9)
-      expect(heardAt(plan, time).every(one => one.played >= 0)).toBe(true)
-    }))
+    fc.assert(
+      fc.property(
+        seconds,
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 5, noNaN: true }),
+        fc.double({ min: 0, max: 5, noNaN: true }),
+        (time, volume, fadeIn, fadeOut) => {
+          const deck = withSound({ volume, fadeIn, fadeOut, loop: true })
+          const plan = soundPlan(deck, rundown(deck, 'film', timingContext), timingContext)
+          const bed = plan.soundings[0]!
+          const gain = gainAt(plan, bed, time)
+          expect(gain).toBeGreaterThanOrEqual(0)
+          expect(gain).toBeLessThanOrEqual(volume + 1e-9)
+          if (time < bed.start || time >= bed.end) expect(gain).toBe(0)
+          else if (time + 0.001 < bed.end)
+            expect(Math.abs(gainAt(plan, bed, time + 0.001) - gain)).toBeLessThanOrEqual(
+              0.001 * (1 / Math.max(0.001, Math.min(fadeIn || Infinity, fadeOut || Infinity, 0.4))) + 1e-9,
+            )
+          expect(heardAt(plan, time).every(one => one.played >= 0)).toBe(true)
+        },
+      ),
+    )
   })
   it('begins where its first slide that is played does, when slides before are left out', () => {
     const deck = applyChanges(withSound({}), [{ do: 'set', table: 'slides', id: first, fields: { skipped: true } }])
@@ -145,7 +265,15 @@ describe('the sound plan', () => {
 describe('beats by hand', () => {
   it('begin at the taps, each that was there and new ones beyond, and end with the voice', () => {
     let count = 0
-    const deck = applyChanges(three, setBeatTimes(three, compileSlide(three, first, timingContext), { slide: first, times: [1.5, 3.2, 3.25, 7], until: 9 }, { id: () => `n${++count}` }))
+    const deck = applyChanges(
+      three,
+      setBeatTimes(
+        three,
+        compileSlide(three, first, timingContext),
+        { slide: first, times: [1.5, 3.2, 3.25, 7], until: 9 },
+        { id: () => `n${++count}` },
+      ),
+    )
     const [slide] = rundown(deck, 'film', timingContext).slides
     expect(slide!.beats.map(one => one.start)).toEqual([0, 1.5, 3.2, 7])
     expect(slide!.length).toBeCloseTo(9, 9)
@@ -153,10 +281,25 @@ describe('beats by hand', () => {
   })
   it('squeeze what moves for longer than there is time', () => {
     const deck = applyChanges(three, [
-      { do: 'put', table: 'elements', record: { id: 'box', owner: first, kind: 'shape', name: 'Box', order: 'x1', shape: 'rectangle', box: { x: 0, y: 0, width: 10, height: 10, angle: 0 } } },
+      {
+        do: 'put',
+        table: 'elements',
+        record: {
+          id: 'box',
+          owner: first,
+          kind: 'shape',
+          name: 'Box',
+          order: 'x1',
+          shape: 'rectangle',
+          box: { x: 0, y: 0, width: 10, height: 10, angle: 0 },
+        },
+      },
       { do: 'put', table: 'cues', record: cue({ id: 'slow', beat: beatsOf(three, first)[0]!.id, element: 'box', duration: 3, delay: 1 }) },
     ])
-    const made = applyChanges(deck, setBeatTimes(deck, compileSlide(deck, first, timingContext), { slide: first, times: [2] }, { id: () => 'n1' }))
+    const made = applyChanges(
+      deck,
+      setBeatTimes(deck, compileSlide(deck, first, timingContext), { slide: first, times: [2] }, { id: () => 'n1' }),
+    )
     expect(rundown(made, 'film', timingContext).slides[0]!.beats[1]!.start).toBeCloseTo(2, 2)
     expect(made.cues.slow!.duration).toBeCloseTo(1.5, 2)
   })
@@ -164,36 +307,58 @@ describe('beats by hand', () => {
 
 describe('the frames of a film', () => {
   it('are exact in number, and repeat only what has not moved', () => {
-    fc.assert(fc.property(fc.constantFrom(24, 25, 30, 50, 60), fc.double({ min: 0, max: 3, noNaN: true }), fc.double({ min: 0.05, max: 2, noNaN: true }), (rate, delay, duration) => {
-      const deck = applyChanges(three, [
-        { do: 'put', table: 'elements', record: { id: 'box', owner: first, kind: 'shape', name: 'Box', order: 'x1', shape: 'rectangle', box: { x: 0, y: 0, width: 10, height: 10, angle: 0 } } },
-        { do: 'put', table: 'cues', record: cue({ id: 'in', beat: beatsOf(three, first)[0]!.id, element: 'box', delay, duration }) },
-      ])
-      const plan = rundown(deck, 'film', timingContext)
-      const repeats = repeatedFrames(plan, rate)
-      expect(repeats).toHaveLength(frameCount(plan.length, rate))
-      expect(repeats.length / rate).toBeCloseTo(plan.length, 1)
-      repeats.forEach((same, frame) => {
-        if (!same) return
-        const [a, b] = [momentAt(plan, (frame - 1) / rate)!, momentAt(plan, frame / rate)!]
-        const slide = plan.slides.find(one => one.slide === b.slide)!
-        expect(frameIn(slide, b)).toEqual(frameIn(slide, a))
-      })
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(
+        fc.constantFrom(24, 25, 30, 50, 60),
+        fc.double({ min: 0, max: 3, noNaN: true }),
+        fc.double({ min: 0.05, max: 2, noNaN: true }),
+        (rate, delay, duration) => {
+          const deck = applyChanges(three, [
+            {
+              do: 'put',
+              table: 'elements',
+              record: {
+                id: 'box',
+                owner: first,
+                kind: 'shape',
+                name: 'Box',
+                order: 'x1',
+                shape: 'rectangle',
+                box: { x: 0, y: 0, width: 10, height: 10, angle: 0 },
+              },
+            },
+            { do: 'put', table: 'cues', record: cue({ id: 'in', beat: beatsOf(three, first)[0]!.id, element: 'box', delay, duration }) },
+          ])
+          const plan = rundown(deck, 'film', timingContext)
+          const repeats = repeatedFrames(plan, rate)
+          expect(repeats).toHaveLength(frameCount(plan.length, rate))
+          expect(repeats.length / rate).toBeCloseTo(plan.length, 1)
+          repeats.forEach((same, frame) => {
+            if (!same) return
+            const [a, b] = [momentAt(plan, (frame - 1) / rate)!, momentAt(plan, frame / rate)!]
+            const slide = plan.slides.find(one => one.slide === b.slide)!
+            expect(frameIn(slide, b)).toEqual(frameIn(slide, a))
+          })
+        },
+      ),
+      { numRuns: 40 },
+    )
   })
   it('go into parts without a gap, of long holds whole seconds', () => {
-    fc.assert(fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 400 }), fc.integer({ min: 1, max: 12 }), (drawn, rate) => {
-      const repeats = drawn.map((one, index) => index > 0 && one)
-      const parts = filmParts(repeats, rate)
-      expect(parts[0]!.from).toBe(0)
-      expect(parts.at(-1)!.until).toBe(repeats.length)
-      parts.forEach((part, index) => {
-        if (index > 0) expect(part.from).toBe(parts[index - 1]!.until)
-        if (part.kind !== 'held') return
-        expect(part.until - part.from).toBe(part.times * rate)
-        expect(repeats.slice(part.from, part.until).every(Boolean)).toBe(true)
-      })
-    }))
+    fc.assert(
+      fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 400 }), fc.integer({ min: 1, max: 12 }), (drawn, rate) => {
+        const repeats = drawn.map((one, index) => index > 0 && one)
+        const parts = filmParts(repeats, rate)
+        expect(parts[0]!.from).toBe(0)
+        expect(parts.at(-1)!.until).toBe(repeats.length)
+        parts.forEach((part, index) => {
+          if (index > 0) expect(part.from).toBe(parts[index - 1]!.until)
+          if (part.kind !== 'held') return
+          expect(part.until - part.from).toBe(part.times * rate)
+          expect(repeats.slice(part.from, part.until).every(Boolean)).toBe(true)
+        })
+      }),
+    )
   })
   it('of a clip are all drawn while it runs, and none once it stands', () => {
     const deck = withClip()
@@ -209,15 +374,17 @@ describe('a film that goes round without a seam', () => {
   const span = { from: 2, until: 12, speed: 2, seconds: 5, blend: 1 }
 
   it('lets its end go over into its beginning, each as far along as the other', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 60, noNaN: true }), played => {
-      const now = clipAfter(span, played, true)
-      expect(now.at).toBeGreaterThanOrEqual(2)
-      expect(now.at).toBeLessThanOrEqual(10 + 1e-9)
-      if (!now.tail) return
-      expect(now.tail.opacity).toBeGreaterThan(0)
-      expect(now.tail.at - now.at).toBeCloseTo(8, 6)
-      expect(played).toBeGreaterThanOrEqual(4)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 60, noNaN: true }), played => {
+        const now = clipAfter(span, played, true)
+        expect(now.at).toBeGreaterThanOrEqual(2)
+        expect(now.at).toBeLessThanOrEqual(10 + 1e-9)
+        if (!now.tail) return
+        expect(now.tail.opacity).toBeGreaterThan(0)
+        expect(now.tail.at - now.at).toBeCloseTo(8, 6)
+        expect(played).toBeGreaterThanOrEqual(4)
+      }),
+    )
     // Just before and just after the seam the same picture is seen.
     expect(clipAfter(span, 4 - 1e-6, true).at).toBeCloseTo(10, 3)
     expect(clipAfter(span, 4 + 1e-6, true).tail).toMatchObject({ opacity: expect.closeTo(1, 4), at: expect.closeTo(10, 3) })

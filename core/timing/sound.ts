@@ -36,7 +36,7 @@ export interface SoundPlan {
   length: number
   soundings: readonly Sounding[]
   /** Stretches in which somebody speaks, seconds, in order, apart from each other. */
-  voices: readonly { start: number, end: number }[]
+  voices: readonly { start: number; end: number }[]
 }
 
 export const usualDuck = 0.3
@@ -46,8 +46,8 @@ const returns = 0.8
 
 const isVoice = ({ kind, volume }: Sounding) => volume > 0 && (kind === 'narration' || kind === 'film')
 
-function merged(stretches: readonly { start: number, end: number }[]): { start: number, end: number }[] {
-  const made: { start: number, end: number }[] = []
+function merged(stretches: readonly { start: number; end: number }[]): { start: number; end: number }[] {
+  const made: { start: number; end: number }[] = []
   for (const { start, end } of [...stretches].sort((a, b) => a.start - b.start)) {
     const last = made.at(-1)
     if (last && start <= last.end) last.end = Math.max(last.end, end)
@@ -75,7 +75,24 @@ function ofSlide(plan: Rundown, slide: RundownSlide, context: TimingContext): So
       if (end <= start) return []
       // What blends goes round sooner; its sound does so without a blend.
       const heard = span.blend ? { ...span, seconds: roundOf(span), until: span.from + roundOf(span) * span.speed } : span
-      return [{ id: `${element.id}:${play.cue.cue.id}`, media: element.media!, kind: element.kind === 'film' ? 'film' : 'clip', element: element.id, slide: slide.slide, start, end, span: heard, loop: element.loop === true, played: play.played, volume, fadeIn: 0, fadeOut: 0, duck: 1 }]
+      return [
+        {
+          id: `${element.id}:${play.cue.cue.id}`,
+          media: element.media!,
+          kind: element.kind === 'film' ? 'film' : 'clip',
+          element: element.id,
+          slide: slide.slide,
+          start,
+          end,
+          span: heard,
+          loop: element.loop === true,
+          played: play.played,
+          volume,
+          fadeIn: 0,
+          fadeOut: 0,
+          duck: 1,
+        },
+      ]
     })
   })
 }
@@ -90,13 +107,33 @@ function ofSound(deck: Deck, plan: Rundown, places: ReadonlyMap<Id, number>, sou
   const start = from.start + (sound.use === 'bed' ? 0 : from.transition) + sound.delay
   const until = Math.min(last.start + last.length, sound.loop ? Infinity : start + span.seconds)
   if (until <= start) return []
-  return [{ id: sound.id, media: sound.media, kind: sound.use, element: null, slide: from.slide, start, end: until, span, loop: sound.loop, played: 0, volume: sound.volume, fadeIn: sound.fadeIn, fadeOut: sound.fadeOut, duck: sound.use === 'bed' ? (sound.duck ?? usualDuck) : 1 }]
+  return [
+    {
+      id: sound.id,
+      media: sound.media,
+      kind: sound.use,
+      element: null,
+      slide: from.slide,
+      start,
+      end: until,
+      span,
+      loop: sound.loop,
+      played: 0,
+      volume: sound.volume,
+      fadeIn: sound.fadeIn,
+      fadeOut: sound.fadeOut,
+      duck: sound.use === 'bed' ? (sound.duck ?? usualDuck) : 1,
+    },
+  ]
 }
 
 /** Everything that is heard in a deck. What refers to files of unknown length waits until they are known. */
 export function soundPlan(deck: Deck, plan: Rundown, context: TimingContext): SoundPlan {
   const places = new Map(slidesOf(deck).map((slide, index) => [slide.id, index]))
-  const soundings = [...plan.slides.flatMap(slide => ofSlide(plan, slide, context)), ...soundsOf(deck).flatMap(sound => ofSound(deck, plan, places, sound, context))].sort((a, b) => a.start - b.start || (a.id < b.id ? -1 : 1))
+  const soundings = [
+    ...plan.slides.flatMap(slide => ofSlide(plan, slide, context)),
+    ...soundsOf(deck).flatMap(sound => ofSound(deck, plan, places, sound, context)),
+  ].sort((a, b) => a.start - b.start || (a.id < b.id ? -1 : 1))
   return { length: plan.length, soundings, voices: merged(soundings.filter(isVoice)) }
 }
 
@@ -132,11 +169,19 @@ export interface Heard {
 
 /** What is heard at a second of the deck. */
 export const heardAt = (plan: SoundPlan, seconds: number): Heard[] =>
-  plan.soundings.filter(sounding => seconds >= sounding.start && seconds < sounding.end).map(sounding => ({ sounding, played: playedAt(sounding, seconds), gain: gainAt(plan, sounding, seconds) }))
+  plan.soundings
+    .filter(sounding => seconds >= sounding.start && seconds < sounding.end)
+    .map(sounding => ({ sounding, played: playedAt(sounding, seconds), gain: gainAt(plan, sounding, seconds) }))
 
 /** The numbers, from 0, of the slides that a sound lies over. */
-export function slidesUnder(deck: Deck, sound: Pick<Sound, 'fromSlide' | 'untilSlide'>): { first: number, last: number } {
+export function slidesUnder(deck: Deck, sound: Pick<Sound, 'fromSlide' | 'untilSlide'>): { first: number; last: number } {
   const order = slidesOf(deck)
   const first = order.findIndex(slide => slide.id === sound.fromSlide)
-  return { first, last: Math.max(first, order.findIndex(slide => slide.id === sound.untilSlide)) }
+  return {
+    first,
+    last: Math.max(
+      first,
+      order.findIndex(slide => slide.id === sound.untilSlide),
+    ),
+  }
 }

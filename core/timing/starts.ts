@@ -5,9 +5,12 @@ import type { Id } from '../values'
  * When each cue of a beat starts and ends, seconds into the beat, from its anchor and delay. Cues whose anchors go round
  * in a circle start with the beat and are returned apart.
  */
-export function startsOf(cues: readonly Cue[], lengthOf: (cue: Cue) => number): { times: Map<Id, { start: number, end: number }>, circles: Id[][] } {
+export function startsOf(
+  cues: readonly Cue[],
+  lengthOf: (cue: Cue) => number,
+): { times: Map<Id, { start: number; end: number }>; circles: Id[][] } {
   const byId = new Map(cues.map(cue => [cue.id, cue]))
-  const times = new Map<Id, { start: number, end: number }>()
+  const times = new Map<Id, { start: number; end: number }>()
   const circles: Id[][] = []
   const inCircle = new Set<Id>()
   const state = new Map<Id, 'open' | 'done'>()

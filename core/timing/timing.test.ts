@@ -3,7 +3,24 @@ import { describe, expect, it } from 'vitest'
 import { applyChanges, cuesOf, plainText, slidesOf, type Deck, type Element } from '../model'
 import { poseNamed } from '../figures'
 import { anyDeck, beat, cue, freshDeck, textElement, timingContext } from '../testing'
-import { advance, compileSlide, effectNamed, elapse, figureGoesOn, frameAt, frameSeconds, goBack, isStillAfter, lastMoment, momentAt, rundown, secondsAt, stillFrame, type ElementFrame, type SlideMoment } from './index'
+import {
+  advance,
+  compileSlide,
+  effectNamed,
+  elapse,
+  figureGoesOn,
+  frameAt,
+  frameSeconds,
+  goBack,
+  isStillAfter,
+  lastMoment,
+  momentAt,
+  rundown,
+  secondsAt,
+  stillFrame,
+  type ElementFrame,
+  type SlideMoment,
+} from './index'
 
 const purposes = ['talk', 'film', 'loop'] as const
 const anyMoment = (deck: Deck, slide: string, beatShare: number, secondsShare: number): SlideMoment => {
@@ -12,62 +29,94 @@ const anyMoment = (deck: Deck, slide: string, beatShare: number, secondsShare: n
   return { beat: index, seconds: secondsShare * (score.beats[index]!.length + 1) }
 }
 const share = fc.double({ min: 0, max: 1, noNaN: true })
-const isShown = (frame: ElementFrame | undefined) => !frame || (frame.whole.visible && (!frame.parts || frame.parts.some(part => part.visible)))
+const isShown = (frame: ElementFrame | undefined) =>
+  !frame || (frame.whole.visible && (!frame.parts || frame.parts.some(part => part.visible)))
 
 describe('a slide’s score', () => {
   it('seeking to a moment equals playing to it', () => {
-    fc.assert(fc.property(anyDeck, share, share, (deck, beatShare, secondsShare) => {
-      const moment = anyMoment(deck, 's0', beatShare, secondsShare)
-      const played = compileSlide(structuredClone(deck), 's0', timingContext)
-      for (const before of played.beats) {
-        if (before.index > moment.beat) break
-        for (let t = 0; t <= before.length && (before.index < moment.beat || t < moment.seconds); t += 0.35) frameAt(played, { beat: before.index, seconds: t })
-      }
-      expect(frameAt(played, moment)).toEqual(frameAt(compileSlide(deck, 's0', timingContext), moment))
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(anyDeck, share, share, (deck, beatShare, secondsShare) => {
+        const moment = anyMoment(deck, 's0', beatShare, secondsShare)
+        const played = compileSlide(structuredClone(deck), 's0', timingContext)
+        for (const before of played.beats) {
+          if (before.index > moment.beat) break
+          for (let t = 0; t <= before.length && (before.index < moment.beat || t < moment.seconds); t += 0.35)
+            frameAt(played, { beat: before.index, seconds: t })
+        }
+        expect(frameAt(played, moment)).toEqual(frameAt(compileSlide(deck, 's0', timingContext), moment))
+      }),
+      { numRuns: 60 },
+    )
   })
 
   it('shows no element before its entrance and none after its exit', () => {
-    fc.assert(fc.property(anyDeck, share, share, (deck, beatShare, secondsShare) => {
-      const score = compileSlide(deck, 's0', timingContext)
-      const moment = anyMoment(deck, 's0', beatShare, secondsShare)
-      const frame = frameAt(score, moment)
-      for (const [id, track] of score.tracks) {
-        const presence = track.presence.filter(({ span }) => !span || span.count)
-        const whole = presence.filter(({ span }) => !span)
-        if (presence.length !== whole.length) continue
-        const begun = whole.filter(item => item.beat < moment.beat || (item.beat === moment.beat && item.start <= moment.seconds))
-        const last = begun.at(-1)
-        if (!last && whole[0]?.cue.what === 'enter') expect(isShown(frame.elements.get(id))).toBe(false)
-        const over = last && last.cue.repeat !== 'forever' && (last.beat < moment.beat || moment.seconds >= last.end)
-        if (last && over) expect(isShown(frame.elements.get(id))).toBe(last.cue.what === 'enter')
-      }
-    }))
+    fc.assert(
+      fc.property(anyDeck, share, share, (deck, beatShare, secondsShare) => {
+        const score = compileSlide(deck, 's0', timingContext)
+        const moment = anyMoment(deck, 's0', beatShare, secondsShare)
+        const frame = frameAt(score, moment)
+        for (const [id, track] of score.tracks) {
+          const presence = track.presence.filter(({ span }) => !span || span.count)
+          const whole = presence.filter(({ span }) => !span)
+          if (presence.length !== whole.length) continue
+          const begun = whole.filter(item => item.beat < moment.beat || (item.beat === moment.beat && item.start <= moment.seconds))
+          const last = begun.at(-1)
+          if (!last && whole[0]?.cue.what === 'enter') expect(isShown(frame.elements.get(id))).toBe(false)
+          const over = last && last.cue.repeat !== 'forever' && (last.beat < moment.beat || moment.seconds >= last.end)
+          if (last && over) expect(isShown(frame.elements.get(id))).toBe(last.cue.what === 'enter')
+        }
+      }),
+    )
   })
 
   it('an edit to one cue changes no other element’s frame', () => {
-    fc.assert(fc.property(anyDeck, share, share, (deck, beatShare, secondsShare) => {
-      const cues = Object.values(deck.cues).filter(candidate => candidate.beat.startsWith('s0') && !Object.values(deck.cues).some(other => other.anchor.to !== 'beat' && other.anchor.cue === candidate.id))
-      // What makes all others step back is about them too.
-      const edited = cues.find(candidate => !effectNamed(candidate.effect).applyToOthers)
-      if (!edited) return
-      const next = applyChanges(deck, [{ do: 'set', table: 'cues', id: edited.id, fields: { duration: edited.duration + 0.7, delay: edited.delay + 0.2, effect: 'fade' } }])
-      const moment = anyMoment(deck, 's0', beatShare, secondsShare)
-      // Media-less cues without end count planned time across beats, which a longer beat before them rightly shifts.
-      const endless = Object.values(deck.cues).some(candidate => candidate.repeat === 'forever')
-      const [before, after] = [deck, next].map(version => frameAt(compileSlide(version, 's0', timingContext), moment).elements)
-      for (const id of ['s0e0', 's0e1', 's0e2']) if (id !== edited.element && !(endless && moment.beat > 0)) expect(after!.get(id)).toEqual(before!.get(id))
-    }))
+    fc.assert(
+      fc.property(anyDeck, share, share, (deck, beatShare, secondsShare) => {
+        const cues = Object.values(deck.cues).filter(
+          candidate =>
+            candidate.beat.startsWith('s0') &&
+            !Object.values(deck.cues).some(other => other.anchor.to !== 'beat' && other.anchor.cue === candidate.id),
+        )
+        // What makes all others step back is about them too.
+        const edited = cues.find(candidate => !effectNamed(candidate.effect).applyToOthers)
+        if (!edited) return
+        const next = applyChanges(deck, [
+          {
+            do: 'set',
+            table: 'cues',
+            id: edited.id,
+            fields: { duration: edited.duration + 0.7, delay: edited.delay + 0.2, effect: 'fade' },
+          },
+        ])
+        const moment = anyMoment(deck, 's0', beatShare, secondsShare)
+        // Media-less cues without end count planned time across beats, which a longer beat before them rightly shifts.
+        const endless = Object.values(deck.cues).some(candidate => candidate.repeat === 'forever')
+        const [before, after] = [deck, next].map(version => frameAt(compileSlide(version, 's0', timingContext), moment).elements)
+        for (const id of ['s0e0', 's0e1', 's0e2'])
+          if (id !== edited.element && !(endless && moment.beat > 0)) expect(after!.get(id)).toEqual(before!.get(id))
+      }),
+    )
   })
 
   it('brings paragraphs one by one over beats, and lines added later with the last', () => {
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id
-    const ranges = [{ from: 0, to: 0 }, { from: 1, to: null }]
+    const ranges = [
+      { from: 0, to: 0 },
+      { from: 1, to: null },
+    ]
     const deck = applyChanges(base, [
       { do: 'put', table: 'elements', record: textElement('list', slide, ['one', 'two', 'three']) },
-      ...ranges.map((range, index) => ({ do: 'put' as const, table: 'beats' as const, record: beat({ id: `b${index}`, slide, order: `b0${index}` }) })),
-      ...ranges.map((range, index) => ({ do: 'put' as const, table: 'cues' as const, record: cue({ id: `c${index}`, beat: `b${index}`, element: 'list', parts: { by: 'paragraph', stagger: 0.2, range } }) })),
+      ...ranges.map((range, index) => ({
+        do: 'put' as const,
+        table: 'beats' as const,
+        record: beat({ id: `b${index}`, slide, order: `b0${index}` }),
+      })),
+      ...ranges.map((range, index) => ({
+        do: 'put' as const,
+        table: 'cues' as const,
+        record: cue({ id: `c${index}`, beat: `b${index}`, element: 'list', parts: { by: 'paragraph', stagger: 0.2, range } }),
+      })),
     ])
     const shown = (at: SlideMoment) => {
       const frame = frameAt(compileSlide(deck, slide, timingContext), at).elements.get('list')
@@ -88,7 +137,12 @@ describe('a slide’s score', () => {
       { do: 'put', table: 'cues', record: cue({ id: 'c', beat: first, element: 'words', effect: 'type', duration: 4 }) },
     ])
     const score = compileSlide(deck, slide, timingContext)
-    const letters = [0, 1.1, 2.1, 3.1, 4].map(seconds => frameAt(score, { beat: 0, seconds }).elements.get('words')?.parts?.filter(part => part.visible).length ?? 4)
+    const letters = [0, 1.1, 2.1, 3.1, 4].map(
+      seconds =>
+        frameAt(score, { beat: 0, seconds })
+          .elements.get('words')
+          ?.parts?.filter(part => part.visible).length ?? 4,
+    )
     expect(letters).toEqual([0, 1, 2, 3, 4])
   })
 
@@ -113,111 +167,136 @@ describe('a slide’s score', () => {
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id
     const score = compileSlide(base, slide, timingContext)
-    const elsewhere = applyChanges(base, [{ do: 'put', table: 'slides', record: { id: 'other', order: 'b00', layout: 'layout-list', notes: '' } }])
+    const elsewhere = applyChanges(base, [
+      { do: 'put', table: 'slides', record: { id: 'other', order: 'b00', layout: 'layout-list', notes: '' } },
+    ])
     expect(compileSlide(elsewhere, slide, timingContext)).toBe(score)
-    const here = applyChanges(base, [{ do: 'set', table: 'beats', id: score.beats[0]!.beat.id, fields: { hold: { kind: 'seconds', seconds: 9 } } }])
+    const here = applyChanges(base, [
+      { do: 'set', table: 'beats', id: score.beats[0]!.beat.id, fields: { hold: { kind: 'seconds', seconds: 9 } } },
+    ])
     expect(compileSlide(here, slide, timingContext).beats[0]!.hold).toBe(9)
   })
 
   it('knows when nothing moves any more', () => {
-    fc.assert(fc.property(anyDeck, share, deck => {
-      const score = compileSlide(deck, 's0', timingContext)
-      const end = lastMoment(score)
-      if (isStillAfter(score, end)) expect(frameAt(score, { ...end, seconds: end.seconds + 3 })).toEqual(frameAt(score, end))
-    }))
+    fc.assert(
+      fc.property(anyDeck, share, deck => {
+        const score = compileSlide(deck, 's0', timingContext)
+        const end = lastMoment(score)
+        if (isStillAfter(score, end)) expect(frameAt(score, { ...end, seconds: end.seconds + 3 })).toEqual(frameAt(score, end))
+      }),
+    )
   })
 })
 
 describe('the rundown', () => {
   it('is as long as the sum of its parts, for every purpose', () => {
-    fc.assert(fc.property(anyDeck, deck => {
-      for (const purpose of purposes) {
-        const plan = rundown(deck, purpose, timingContext)
-        const sum = plan.slides.reduce((all, slide) => all + slide.transition + slide.beats.reduce((of, item) => of + item.moves + item.hold, 0), 0)
-        expect(plan.length).toBeCloseTo(sum, 6)
-        plan.slides.forEach((slide, index) => expect(slide.start).toBeCloseTo(index ? plan.slides[index - 1]!.start + plan.slides[index - 1]!.length : 0, 6))
-      }
-    }))
+    fc.assert(
+      fc.property(anyDeck, deck => {
+        for (const purpose of purposes) {
+          const plan = rundown(deck, purpose, timingContext)
+          const sum = plan.slides.reduce(
+            (all, slide) => all + slide.transition + slide.beats.reduce((of, item) => of + item.moves + item.hold, 0),
+            0,
+          )
+          expect(plan.length).toBeCloseTo(sum, 6)
+          plan.slides.forEach((slide, index) =>
+            expect(slide.start).toBeCloseTo(index ? plan.slides[index - 1]!.start + plan.slides[index - 1]!.length : 0, 6),
+          )
+        }
+      }),
+    )
   })
 
   it('agrees for talk, film and loop on what happens inside every beat', () => {
-    fc.assert(fc.property(anyDeck, share, share, (deck, beatShare, secondsShare) => {
-      const scores = purposes.map(purpose => rundown(deck, purpose, timingContext).slides.find(slide => slide.slide === 's0')!.score)
-      const moment = anyMoment(deck, 's0', beatShare, secondsShare)
-      const frames = scores.map(score => frameAt(score, moment))
-      expect(frames[1]).toEqual(frames[0])
-      expect(frames[2]).toEqual(frames[0])
-    }))
+    fc.assert(
+      fc.property(anyDeck, share, share, (deck, beatShare, secondsShare) => {
+        const scores = purposes.map(purpose => rundown(deck, purpose, timingContext).slides.find(slide => slide.slide === 's0')!.score)
+        const moment = anyMoment(deck, 's0', beatShare, secondsShare)
+        const frames = scores.map(score => frameAt(score, moment))
+        expect(frames[1]).toEqual(frames[0])
+        expect(frames[2]).toEqual(frames[0])
+      }),
+    )
   })
 
   it('maps seconds to a moment and back', () => {
-    fc.assert(fc.property(anyDeck, share, (deck, at) => {
-      const plan = rundown(deck, 'film', timingContext)
-      const seconds = at * plan.length * 0.999
-      const moment = momentAt(plan, seconds)!
-      expect(secondsAt(plan, moment)).toBeCloseTo(seconds, 6)
-    }))
+    fc.assert(
+      fc.property(anyDeck, share, (deck, at) => {
+        const plan = rundown(deck, 'film', timingContext)
+        const seconds = at * plan.length * 0.999
+        const moment = momentAt(plan, seconds)!
+        expect(secondsAt(plan, moment)).toBeCloseTo(seconds, 6)
+      }),
+    )
   })
 
   it('finds for every beat a frame that shows that very beat, whatever lengths round to', () => {
-    fc.assert(fc.property(anyDeck, fc.constantFrom(24, 25, 30, 50, 60), (deck, rate) => {
-      const plan = rundown(deck, 'film', timingContext)
-      for (const slide of plan.slides) {
-        for (const each of slide.beats) {
-          // A beat that lasts less than a frame may have none of its own, as may the last instant of the film.
-          if (each.length < 2 / rate || each.length - each.moves < 2 / rate) continue
-          const moment = momentAt(plan, frameSeconds(stillFrame(plan, slide, each, rate), rate))!
-          expect([moment.slide, moment.beat]).toEqual([slide.slide, each.index])
-          expect(moment.seconds).toBeGreaterThan(each.moves - 1e-6)
+    fc.assert(
+      fc.property(anyDeck, fc.constantFrom(24, 25, 30, 50, 60), (deck, rate) => {
+        const plan = rundown(deck, 'film', timingContext)
+        for (const slide of plan.slides) {
+          for (const each of slide.beats) {
+            // A beat that lasts less than a frame may have none of its own, as may the last instant of the film.
+            if (each.length < 2 / rate || each.length - each.moves < 2 / rate) continue
+            const moment = momentAt(plan, frameSeconds(stillFrame(plan, slide, each, rate), rate))!
+            expect([moment.slide, moment.beat]).toEqual([slide.slide, each.index])
+            expect(moment.seconds).toBeGreaterThan(each.moves - 1e-6)
+          }
         }
-      }
-    }))
+      }),
+    )
   })
 
   it('goes round in a loop, and a film stops at its end', () => {
-    fc.assert(fc.property(anyDeck, share, (deck, at) => {
-      const loop = rundown(deck, 'loop', timingContext)
-      if (loop.length < 0.01) return
-      const once = at * loop.length
-      const again = secondsAt(loop, momentAt(loop, once + 3 * loop.length)!)!
-      const apart = Math.abs(again - once)
-      expect(Math.min(apart, loop.length - apart)).toBeLessThan(1e-6)
-      const film = rundown(deck, 'film', timingContext)
-      expect(secondsAt(film, momentAt(film, film.length + 60)!)).toBeCloseTo(film.length, 6)
-    }))
+    fc.assert(
+      fc.property(anyDeck, share, (deck, at) => {
+        const loop = rundown(deck, 'loop', timingContext)
+        if (loop.length < 0.01) return
+        const once = at * loop.length
+        const again = secondsAt(loop, momentAt(loop, once + 3 * loop.length)!)!
+        const apart = Math.abs(again - once)
+        expect(Math.min(apart, loop.length - apart)).toBeLessThan(1e-6)
+        const film = rundown(deck, 'film', timingContext)
+        expect(secondsAt(film, momentAt(film, film.length + 60)!)).toBeCloseTo(film.length, 6)
+      }),
+    )
   })
 })
 
 describe('advancing in a talk', () => {
   it('visits every beat of every slide once, from the first to the last, and back', () => {
-    fc.assert(fc.property(anyDeck, deck => {
-      const plan = rundown(deck, 'talk', timingContext)
-      const all = plan.slides.flatMap(slide => slide.beats.map(item => `${slide.slide} ${item.index}`))
-      const there: string[] = []
-      let last = null
-      for (let at = momentAt(plan, 0); at; at = advance(plan, at)) {
-        there.push(`${at.slide} ${at.beat}`)
-        last = at
-      }
-      expect(there).toEqual(all)
-      const back: string[] = []
-      for (let at: ReturnType<typeof goBack> = last; at; at = goBack(plan, at)) back.push(`${at.slide} ${at.beat}`)
-      expect(back).toEqual([...all].reverse())
-    }))
+    fc.assert(
+      fc.property(anyDeck, deck => {
+        const plan = rundown(deck, 'talk', timingContext)
+        const all = plan.slides.flatMap(slide => slide.beats.map(item => `${slide.slide} ${item.index}`))
+        const there: string[] = []
+        let last = null
+        for (let at = momentAt(plan, 0); at; at = advance(plan, at)) {
+          there.push(`${at.slide} ${at.beat}`)
+          last = at
+        }
+        expect(there).toEqual(all)
+        const back: string[] = []
+        for (let at: ReturnType<typeof goBack> = last; at; at = goBack(plan, at)) back.push(`${at.slide} ${at.beat}`)
+        expect(back).toEqual([...all].reverse())
+      }),
+    )
   })
 
   it('pressed early, finishes the cues of the beat it leaves', () => {
-    fc.assert(fc.property(anyDeck, deck => {
-      const score = compileSlide(deck, 's0', timingContext)
-      if (score.beats.length < 2) return
-      const frame = frameAt(score, { beat: 1, seconds: 0 })
-      for (const { cue: early, span } of score.beats[0]!.cues) {
-        const others = Object.values(deck.cues).filter(item => item.element === early.element && item.id !== early.id)
-        if (others.length || early.repeat === 'forever' || span) continue
-        if (early.what === 'enter') expect(frame.elements.get(early.element!)).toBeUndefined()
-        if (early.what === 'exit') expect(isShown(frame.elements.get(early.element!))).toBe(false)
-      }
-    }))
+    fc.assert(
+      fc.property(anyDeck, deck => {
+        const score = compileSlide(deck, 's0', timingContext)
+        if (score.beats.length < 2) return
+        const frame = frameAt(score, { beat: 1, seconds: 0 })
+        for (const { cue: early, span } of score.beats[0]!.cues) {
+          const others = Object.values(deck.cues).filter(item => item.element === early.element && item.id !== early.id)
+          if (others.length || early.repeat === 'forever' || span) continue
+          if (early.what === 'enter') expect(frame.elements.get(early.element!)).toBeUndefined()
+          if (early.what === 'exit') expect(isShown(frame.elements.get(early.element!))).toBe(false)
+        }
+      }),
+    )
   })
 
   it('waits before an advance and goes on by itself where the beat says so', () => {
@@ -255,11 +334,31 @@ describe('a figure that acts', () => {
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id
     const deck = applyChanges(base, [
-      { do: 'put', table: 'elements', record: { id: 'ines', owner: slide, name: 'Ines', order: 'a0', kind: 'figure', pose: 'stand', box: { x: 800, y: 300, width: 400, height: 700, angle: 0 } } },
-      { do: 'put', table: 'elements', record: { ...textElement('board', slide, ['Berth 2']), box: { x: 100, y: 100, width: 300, height: 120, angle: 0 } } as Element },
+      {
+        do: 'put',
+        table: 'elements',
+        record: {
+          id: 'ines',
+          owner: slide,
+          name: 'Ines',
+          order: 'a0',
+          kind: 'figure',
+          pose: 'stand',
+          box: { x: 800, y: 300, width: 400, height: 700, angle: 0 },
+        },
+      },
+      {
+        do: 'put',
+        table: 'elements',
+        record: { ...textElement('board', slide, ['Berth 2']), box: { x: 100, y: 100, width: 300, height: 120, angle: 0 } } as Element,
+      },
       { do: 'put', table: 'beats', record: beat({ id: 'b', slide, order: 'z0' }) },
       { do: 'put', table: 'beats', record: beat({ id: 'later', slide, order: 'z1' }) },
-      ...cues.map((own, index) => ({ do: 'put' as const, table: 'cues' as const, record: cue({ id: `c${index}`, beat: 'b', element: 'ines', what: 'pose', order: `a${index}`, ...own }) })),
+      ...cues.map((own, index) => ({
+        do: 'put' as const,
+        table: 'cues' as const,
+        record: cue({ id: `c${index}`, beat: 'b', element: 'ines', what: 'pose', order: `a${index}`, ...own }),
+      })),
     ])
     const score = compileSlide(deck, slide, timingContext)
     const at = score.beats.findIndex(one => one.beat.id === 'b')
@@ -274,11 +373,16 @@ describe('a figure that acts', () => {
     const thrice = staged([{ effect: 'gesture', options: { gesture: 'nod' }, duration: 1, repeat: 3 }])
     for (const seconds of [0.25, 1.25, 2.25]) expect(thrice(seconds).get('ines')!.figure!.pose.nod).toBeCloseTo(15, 1)
     expect(thrice(3.2).get('ines')).toBeUndefined()
-    expect(staged([{ effect: 'gesture', options: { gesture: 'nod' }, duration: 1, repeat: 'forever' }])(0.25, 1).get('ines')?.figure).toBeDefined()
+    expect(
+      staged([{ effect: 'gesture', options: { gesture: 'nod' }, duration: 1, repeat: 'forever' }])(0.25, 1).get('ines')?.figure,
+    ).toBeDefined()
   })
 
   it('keeps a pose that it takes, and gestures from there', () => {
-    const frames = staged([{ effect: 'take-pose', options: { pose: 'think' }, duration: 0.5 }, { effect: 'gesture', options: { gesture: 'nod' }, duration: 1, delay: 2 }])
+    const frames = staged([
+      { effect: 'take-pose', options: { pose: 'think' }, duration: 0.5 },
+      { effect: 'gesture', options: { gesture: 'nod' }, duration: 1, delay: 2 },
+    ])
     expect(frames(0.5).get('ines')!.figure!.pose.name).toBe('think')
     expect(frames(0, 1).get('ines')!.figure!.pose.name).toBe('think')
     expect(frames(2.25).get('ines')!.figure!.pose.nod).toBeCloseTo(6 + 15, 1)
@@ -300,14 +404,50 @@ describe('a figure that acts', () => {
     const first = slidesOf(base)[0]!
     const deck = applyChanges(base, [
       { do: 'put', table: 'slides', record: { ...first, id: 'second', order: 'z' } },
-      { do: 'put', table: 'elements', record: { id: 'ines', owner: first.id, name: 'Ines', order: 'a0', kind: 'figure', pose: 'stand', facing: 'left', box: { x: 800, y: 300, width: 400, height: 700, angle: 0 } } },
+      {
+        do: 'put',
+        table: 'elements',
+        record: {
+          id: 'ines',
+          owner: first.id,
+          name: 'Ines',
+          order: 'a0',
+          kind: 'figure',
+          pose: 'stand',
+          facing: 'left',
+          box: { x: 800, y: 300, width: 400, height: 700, angle: 0 },
+        },
+      },
       { do: 'put', table: 'beats', record: beat({ id: 'b', slide: first.id, order: 'z0' }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'pose', beat: 'b', element: 'ines', what: 'pose', effect: 'take-pose', options: { pose: 'think' } }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'move', beat: 'b', element: 'ines', what: 'move', effect: 'move-line', options: { x: -200, y: 40 }, order: 'a1' }) },
+      {
+        do: 'put',
+        table: 'cues',
+        record: cue({ id: 'pose', beat: 'b', element: 'ines', what: 'pose', effect: 'take-pose', options: { pose: 'think' } }),
+      },
+      {
+        do: 'put',
+        table: 'cues',
+        record: cue({
+          id: 'move',
+          beat: 'b',
+          element: 'ines',
+          what: 'move',
+          effect: 'move-line',
+          options: { x: -200, y: 40 },
+          order: 'a1',
+        }),
+      },
     ])
     const goOn = (on: Deck) => figureGoesOn(on, { figure: 'ines' }, { ...timingContext, id: () => 'fresh' })
-    expect(goOn(deck)).toMatchObject([{ table: 'elements', record: { id: 'fresh', owner: 'second', pose: 'think', facing: 'left', box: { x: 600, y: 340, width: 400, height: 700 } } }])
-    const leaving = applyChanges(deck, [{ do: 'put', table: 'cues', record: cue({ id: 'out', beat: 'b', element: 'ines', what: 'exit', effect: 'fade', order: 'a2' }) }])
+    expect(goOn(deck)).toMatchObject([
+      {
+        table: 'elements',
+        record: { id: 'fresh', owner: 'second', pose: 'think', facing: 'left', box: { x: 600, y: 340, width: 400, height: 700 } },
+      },
+    ])
+    const leaving = applyChanges(deck, [
+      { do: 'put', table: 'cues', record: cue({ id: 'out', beat: 'b', element: 'ines', what: 'exit', effect: 'fade', order: 'a2' }) },
+    ])
     expect(goOn(leaving)).toEqual([])
     expect(goOn(applyChanges(deck, [{ do: 'set', table: 'slides', id: 'second', fields: { skipped: true } }]))).toEqual([])
   })
@@ -327,11 +467,16 @@ describe('a text that says something else', () => {
   it('keeps its words until then, goes over, and stays with the last; its new words are read in their beat', () => {
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id
-    const says = (id: string, words: string, more: object = {}) => ({ do: 'put' as const, table: 'cues' as const, record: cue({ id, beat: 'b', element: 'words', what: 'move', effect: 'change-text', options: { words }, duration: 1, ...more }) })
+    const says = (id: string, words: string, more: object = {}) => ({
+      do: 'put' as const,
+      table: 'cues' as const,
+      record: cue({ id, beat: 'b', element: 'words', what: 'move', effect: 'change-text', options: { words }, duration: 1, ...more }),
+    })
     const deck = applyChanges(base, [
       { do: 'put', table: 'elements', record: textElement('words', slide, ['Boats at six']) },
       { do: 'put', table: 'beats', record: beat({ id: 'b', slide, order: 'z0', hold: { kind: 'reading' } }) },
-      says('c0', 'Boats at seven', { order: 'a0' }), says('c1', 'No boats\ntoday', { order: 'a1', delay: 3, options: { words: 'No boats\ntoday', how: 'up' } }),
+      says('c0', 'Boats at seven', { order: 'a0' }),
+      says('c1', 'No boats\ntoday', { order: 'a1', delay: 3, options: { words: 'No boats\ntoday', how: 'up' } }),
     ])
     const score = compileSlide(deck, slide, timingContext)
     const entry = score.beats.find(one => one.beat.id === 'b')!

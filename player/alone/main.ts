@@ -7,10 +7,13 @@ import './alone.css'
 
 /** A page of its own: plays the bundle that stands in it, with nothing to fetch and nobody to ask. */
 const bundle = JSON.parse(document.getElementById('bundle')!.textContent!) as PlayerBundle
-const player = ref<{ forward(): void, back(): void, pause(): void }>()
+const player = ref<{ forward(): void; back(): void; pause(): void }>()
 document.title = bundle.deck.info.info!.title
 
-createApp({ render: () => (bundle.film ? h(FilmStage, { bundle, ...bundle.film }) : h(PlayerView, { ref: player, bundle, onClick: () => player.value?.forward() })) }).mount('#player')
+createApp({
+  render: () =>
+    bundle.film ? h(FilmStage, { bundle, ...bundle.film }) : h(PlayerView, { ref: player, bundle, onClick: () => player.value?.forward() }),
+}).mount('#player')
 
 const keys: Record<string, () => void> = {}
 for (const key of [' ', 'ArrowRight', 'ArrowDown', 'PageDown', 'Enter']) keys[key] = () => player.value?.forward()

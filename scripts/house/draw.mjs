@@ -16,8 +16,16 @@ export function arrowsOf(house) {
     if (!next.has(from)) next.set(from, new Set())
     for (const to of imports.map(nameOf)) if (to !== null && to !== from && !beside.has(to)) next.get(from).add(to)
   }
-  const reaches = (from, to, but) => [...(next.get(from) ?? [])].some(step => !(but && step === to) && (step === to || reaches(step, to, false)))
-  return [...next].flatMap(([from, all]) => [...all].filter(to => !reaches(from, to, true)).sort().map(to => [from, to])).sort(([a, b], [c, d]) => (a + b < c + d ? -1 : 1))
+  const reaches = (from, to, but) =>
+    [...(next.get(from) ?? [])].some(step => !(but && step === to) && (step === to || reaches(step, to, false)))
+  return [...next]
+    .flatMap(([from, all]) =>
+      [...all]
+        .filter(to => !reaches(from, to, true))
+        .sort()
+        .map(to => [from, to]),
+    )
+    .sort(([a, b], [c, d]) => (a + b < c + d ? -1 : 1))
 }
 
 const height = 34

@@ -19,9 +19,34 @@ export const rooms = {
 
 /** The rooms of core, lowest first: each imports from those before it only. */
 export const orderOfCore = [
-  'values', 'model', 'data', 'place', 'color', 'fonts', 'shapes', 'icons', 'signs', 'layouts/catalogue', 'resolved', 'edits', 'text',
-  'tables', 'charts', 'diagrams', 'figures', 'drawing', 'contrast', 'timing', 'sound', 'layouts', 'themes', 'checks', 'formats',
-  'signage', 'live', 'testing',
+  'values',
+  'model',
+  'data',
+  'place',
+  'color',
+  'fonts',
+  'shapes',
+  'icons',
+  'signs',
+  'layouts/catalogue',
+  'resolved',
+  'edits',
+  'text',
+  'tables',
+  'charts',
+  'diagrams',
+  'figures',
+  'drawing',
+  'contrast',
+  'timing',
+  'sound',
+  'layouts',
+  'themes',
+  'checks',
+  'formats',
+  'signage',
+  'live',
+  'testing',
 ]
 
 const aliases = { '#core': 'core', '#stage': 'stage', '#player': 'player', '~~': '.', '@@': '.', '~': 'app', '@': 'app' }
@@ -51,10 +76,12 @@ function* filesIn(folder, root) {
 }
 
 /** The script of a file: of a Vue file what stands in its script blocks. */
-const scriptOf = (file, text) => (file.endsWith('.vue') ? [...text.matchAll(/<script[^>]*>([\s\S]*?)<\/script>/g)].map(match => match[1]).join('\n') : text)
+const scriptOf = (file, text) =>
+  file.endsWith('.vue') ? [...text.matchAll(/<script[^>]*>([\s\S]*?)<\/script>/g)].map(match => match[1]).join('\n') : text
 
 /** The file that an import leads to, from the root; null where it is none of the house's. */
-const fileAt = (target, all) => [target, `${target}.ts`, `${target}/index.ts`, `${target}.vue`, `${target}.mjs`].find(file => all.has(file)) ?? null
+const fileAt = (target, all) =>
+  [target, `${target}.ts`, `${target}/index.ts`, `${target}.vue`, `${target}.mjs`].find(file => all.has(file)) ?? null
 
 const exported = /^export (?:async )?(?:function\*?|const|class) (\w+)/gm
 
@@ -63,26 +90,35 @@ const exported = /^export (?:async )?(?:function\*?|const|class) (\w+)/gm
  * what stands in composables and stores, by its name, and components by their tags.
  */
 export function readHouse(root) {
-  const files = Object.keys(rooms).filter(room => fs.existsSync(path.join(root, room))).flatMap(room => [...filesIn(room, root)])
+  const files = Object.keys(rooms)
+    .filter(room => fs.existsSync(path.join(root, room)))
+    .flatMap(room => [...filesIn(room, root)])
   const all = new Set(files)
   const texts = new Map(files.map(file => [file, fs.readFileSync(path.join(root, file), 'utf8')]))
   const byName = new Map()
   for (const file of files) {
-    if (/^app\/(composables|stores)\/[^/]+\.ts$/.test(file)) for (const [, name] of texts.get(file).matchAll(exported)) byName.set(name, file)
+    if (/^app\/(composables|stores)\/[^/]+\.ts$/.test(file))
+      for (const [, name] of texts.get(file).matchAll(exported)) byName.set(name, file)
   }
   const byTag = new Map(files.filter(file => file.startsWith('app/components/')).map(file => [path.basename(file, '.vue'), file]))
-  return new Map(files.map(file => {
-    const text = texts.get(file)
-    const found = new Set(ts.preProcessFile(scriptOf(file, text), true, true).importedFiles.flatMap(({ fileName }) => {
-      const target = targetOf(fileName, file)
-      return (target !== null && fileAt(target, all)) || []
-    }))
-    if (file.startsWith('app/')) {
-      for (const [word] of scriptOf(file, text).matchAll(/\b[a-z]\w+(?=\()/g)) if (byName.has(word) && byName.get(word) !== file) found.add(byName.get(word))
-      for (const [, tag] of text.matchAll(/<(?:Lazy)?([A-Z]\w+)/g)) if (byTag.has(tag) && byTag.get(tag) !== file) found.add(byTag.get(tag))
-    }
-    return [file, [...found]]
-  }))
+  return new Map(
+    files.map(file => {
+      const text = texts.get(file)
+      const found = new Set(
+        ts.preProcessFile(scriptOf(file, text), true, true).importedFiles.flatMap(({ fileName }) => {
+          const target = targetOf(fileName, file)
+          return (target !== null && fileAt(target, all)) || []
+        }),
+      )
+      if (file.startsWith('app/')) {
+        for (const [word] of scriptOf(file, text).matchAll(/\b[a-z]\w+(?=\()/g))
+          if (byName.has(word) && byName.get(word) !== file) found.add(byName.get(word))
+        for (const [, tag] of text.matchAll(/<(?:Lazy)?([A-Z]\w+)/g))
+          if (byTag.has(tag) && byTag.get(tag) !== file) found.add(byTag.get(tag))
+      }
+      return [file, [...found]]
+    }),
+  )
 }
 
 /** A shortest way from one file to another along imports, both included; null where none leads there. */
@@ -102,12 +138,14 @@ export function wayBetween(house, from, to) {
 /** The circles of the house: for each file that imports its way back to itself, that way. One circle is told once. */
 export function circlesOf(house) {
   const told = new Set()
-  return [...house].flatMap(([file, imports]) => imports.flatMap(next => {
-    const way = wayBetween(house, next, file)
-    if (!way) return []
-    const sign = [...way].sort().join(' ')
-    if (told.has(sign)) return []
-    told.add(sign)
-    return [[file, ...way]]
-  }))
+  return [...house].flatMap(([file, imports]) =>
+    imports.flatMap(next => {
+      const way = wayBetween(house, next, file)
+      if (!way) return []
+      const sign = [...way].sort().join(' ')
+      if (told.has(sign)) return []
+      told.add(sign)
+      return [[file, ...way]]
+    }),
+  )
 }

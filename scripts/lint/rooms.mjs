@@ -22,7 +22,8 @@ function doorOf(to) {
  */
 export const roomsRule = {
   meta: {
-    type: 'problem', schema: [],
+    type: 'problem',
+    schema: [],
     messages: {
       room: '{{from}}/ may not import from {{to}}/.',
       ban: '{{from}}/ may not import “{{source}}”.',

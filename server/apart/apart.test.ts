@@ -51,6 +51,9 @@ describe('what a person gave, read apart', () => {
 
   it('is not read at all where its form says that it is too deep', async () => {
     const deep = svg('<g>'.repeat(10_000) + '</g>'.repeat(10_000))
-    expect(await checkPicture(Buffer.from(deep), 'deep.svg')).toMatchObject({ ok: false, message: expect.stringContaining('nests 10,001 levels deep') })
+    expect(await checkPicture(Buffer.from(deep), 'deep.svg')).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('nests 10,001 levels deep'),
+    })
   })
 })

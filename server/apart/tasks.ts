@@ -20,12 +20,18 @@ const bring = (faces: readonly FaceWithBytes[]) => bringFaces(faces, async hash 
 
 export const svg = (text: string): string | null => harmlessSvg(text)
 
-export const icon = ({ text, name }: { text: string, name: string }) => ownIcon(text, name)
+export const icon = ({ text, name }: { text: string; name: string }) => ownIcon(text, name)
 
-export const font = ({ bytes, name }: { bytes: Uint8Array, name: string }) => checkFont(bytes, name)
+export const font = ({ bytes, name }: { bytes: Uint8Array; name: string }) => checkFont(bytes, name)
 
 /** How words are written in their fonts: by font, by word, as JSON, so that nobody else has to write it out. */
-export async function outlines({ words, faces }: { words: readonly { font: { family: string, weight: number, italic: boolean }, text: string }[], faces: readonly FaceWithBytes[] }) {
+export async function outlines({
+  words,
+  faces,
+}: {
+  words: readonly { font: { family: string; weight: number; italic: boolean }; text: string }[]
+  faces: readonly FaceWithBytes[]
+}) {
   await bring(faces)
   const book: Record<string, Record<string, WordOutlines>> = {}
   for (const { font: wanted, text } of words) (book[inkKey(wanted)] ??= {})[text] = outlinesOf(text, wanted)
@@ -37,7 +43,10 @@ export function deckFile(bytes: Uint8Array) {
   const unpacked = unpackDeck(bytes)
   if (!unpacked.ok) return unpacked
   const { media, ...rest } = unpacked.value
-  return { ok: true as const, value: { ...rest, media: media.map(item => ({ ...item, whole: createHash('sha256').update(item.bytes).digest('hex') === item.hash })) } }
+  return {
+    ok: true as const,
+    value: { ...rest, media: media.map(item => ({ ...item, whole: createHash('sha256').update(item.bytes).digest('hex') === item.hash })) },
+  }
 }
 
 /** A deck as what the database keeps of it: its document as one update, its JSON, and what lists show. */
@@ -51,7 +60,7 @@ export function stored(deck: Deck) {
 }
 
 /** Checks a table of data that came as JSON; answers with it as text again, cleaned and under an id of ours. */
-export function table({ bytes, id }: { bytes: Uint8Array, id: string }): Outcome<{ name: string, text: string }> {
+export function table({ bytes, id }: { bytes: Uint8Array; id: string }): Outcome<{ name: string; text: string }> {
   let raw: unknown
   try {
     raw = JSON.parse(Buffer.from(bytes).toString('utf8'))
@@ -79,7 +88,12 @@ interface Played {
 /** How long a deck is as a loop, seconds. */
 export async function loopSeconds({ deck, tables, lengths, faces, traced }: Played): Promise<number> {
   await bring(faces)
-  return rundown(deck, 'loop', { measurer: serverMeasurer(), table: wanted => tables.find(table => table.id === wanted), mediaLength: hash => lengths[hash], ink: inkFrom(traced) }).length
+  return rundown(deck, 'loop', {
+    measurer: serverMeasurer(),
+    table: wanted => tables.find(table => table.id === wanted),
+    mediaLength: hash => lengths[hash],
+    ink: inkFrom(traced),
+  }).length
 }
 
 /** What the hands of a deck ask for, as data. */

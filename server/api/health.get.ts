@@ -3,7 +3,10 @@ import { workersHeard } from '../database/jobs'
 import { logError } from '../log'
 import { loopDelay } from '../measures'
 
-/** Open to all: whether the application and its database answer, whether long work is being done, and how long others had to wait. Nothing of what is in it. */
+/**
+ * Open to all: whether the application and its database answer, whether long work is being done, and how long others had to wait. Nothing
+ * of what is in it.
+ */
 export default defineEventHandler(async event => {
   setHeader(event, 'cache-control', 'no-store')
   try {

@@ -16,7 +16,8 @@ export default defineEventHandler(async event => {
       const outline = outlineOf(snapshot, slide)
       const all = [outline.title, ...outline.lines.map(line => line.text), slide.notes].join('\n')
       const plain = all.toLocaleLowerCase()
-      if (words.every(word => plain.includes(word))) found.push({ deck: id, title, slide: slide.id, name: outline.title || 'Untitled', words: all.slice(0, 200) })
+      if (words.every(word => plain.includes(word)))
+        found.push({ deck: id, title, slide: slide.id, name: outline.title || 'Untitled', words: all.slice(0, 200) })
     }
   }
   return found

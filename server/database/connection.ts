@@ -2,7 +2,10 @@ import postgres from 'postgres'
 
 let connection: postgres.Sql | undefined
 
-/** How long, ms, a statement may take, may wait for a lock, and a transaction may do nothing: none holds up all others. A deck that is brought is made in a thread within its transaction, and may wait for its turn. */
+/**
+ * How long, ms, a statement may take, may wait for a lock, and a transaction may do nothing: none holds up all others. A deck that is
+ * brought is made in a thread within its transaction, and may wait for its turn.
+ */
 const timeouts = { statement_timeout: 60_000, lock_timeout: 20_000, idle_in_transaction_session_timeout: 300_000 }
 
 /** The pool of connections, opened on first use; it reconnects by itself. DATABASE_URL says where. */

@@ -24,15 +24,27 @@ export const heldFor = 20
 /** A job that ended its worker so many times is not taken up again. */
 export const mostAttempts = 3
 
-const columns = () => database()`j.id, j.kind, j.deck, j.name, j.state, j.done, j.total, j.message, j.result, m.bytes, j.created_at as "createdAt", j.ended_at as "endedAt"`
+const columns = () =>
+  database()`j.id, j.kind, j.deck, j.name, j.state, j.done, j.total, j.message, j.result, m.bytes, j.created_at as "createdAt", j.ended_at as "endedAt"`
 
-export async function addJob(job: { kind: Job['kind'], deck: string | null, name: string, wish: unknown, person: string }): Promise<string> {
+export async function addJob(job: {
+  kind: Job['kind']
+  deck: string | null
+  name: string
+  wish: unknown
+  person: string
+}): Promise<string> {
   const sql = database()
-  const [row] = await sql<{ id: string }[]>`insert into jobs (kind, deck, name, wish, person) values (${job.kind}, ${job.deck}, ${job.name}, ${sql.json(job.wish as never)}, ${job.person}) returning id`
+  const [row] = await sql<
+    { id: string }[]
+  >`insert into jobs (kind, deck, name, wish, person) values (${job.kind}, ${job.deck}, ${job.name}, ${sql.json(job.wish as never)}, ${job.person}) returning id`
   return row!.id
 }
 
-export const jobsOfDeck = (deck: string) => database()<Job[]>`select ${columns()} from jobs j left join media m on m.hash = j.result where j.deck = ${deck} and j.kind = 'film' order by j.created_at desc`
+export const jobsOfDeck = (deck: string) =>
+  database()<
+    Job[]
+  >`select ${columns()} from jobs j left join media m on m.hash = j.result where j.deck = ${deck} and j.kind = 'film' order by j.created_at desc`
 
 export async function jobById(id: string): Promise<Job | undefined> {
   const [row] = await database()<Job[]>`select ${columns()} from jobs j left join media m on m.hash = j.result where j.id = ${id}`
@@ -40,8 +52,10 @@ export async function jobById(id: string): Promise<Job | undefined> {
 }
 
 /** Takes up a job that waits; nothing where somebody else has it or it is over. */
-export async function takeJob(id: string): Promise<{ id: string, kind: Job['kind'], wish: unknown, name: string, person: string | null, attempts: number } | undefined> {
-  const [row] = await database()<{ id: string, kind: Job['kind'], wish: unknown, name: string, person: string | null, attempts: number }[]>`
+export async function takeJob(
+  id: string,
+): Promise<{ id: string; kind: Job['kind']; wish: unknown; name: string; person: string | null; attempts: number } | undefined> {
+  const [row] = await database()<{ id: string; kind: Job['kind']; wish: unknown; name: string; person: string | null; attempts: number }[]>`
     update jobs set state = 'working', attempts = attempts + 1, done = 0, message = '', held_until = now() + ${`${heldFor} seconds`}::interval
     where id = ${id} and state = 'waiting' returning id, kind, wish, name, person, attempts`
   return row
@@ -49,32 +63,49 @@ export async function takeJob(id: string): Promise<{ id: string, kind: Job['kind
 
 /** Says how far a job is and that its worker is alive; false where nobody wants it any more. */
 export async function advanceJob(id: string, done: number, total: number, message: string): Promise<boolean> {
-  const rows = await database()`update jobs set done = ${done}, total = ${total}, message = ${message}, held_until = now() + ${`${heldFor} seconds`}::interval where id = ${id} and state = 'working' returning id`
+  const rows =
+    await database()`update jobs set done = ${done}, total = ${total}, message = ${message}, held_until = now() + ${`${heldFor} seconds`}::interval where id = ${id} and state = 'working' returning id`
   return rows.length > 0
 }
 
-export const finishJob = (id: string, result: string) => database()`update jobs set state = 'done', done = total, message = '', result = ${result}, ended_at = now() where id = ${id} and state = 'working'`
-export const failJob = (id: string, message: string) => database()`update jobs set state = 'failed', message = ${message.slice(0, 500)}, ended_at = now() where id = ${id} and state in ('working', 'waiting')`
+export const finishJob = (id: string, result: string) =>
+  database()`update jobs set state = 'done', done = total, message = '', result = ${result}, ended_at = now() where id = ${id} and state = 'working'`
+export const failJob = (id: string, message: string) =>
+  database()`update jobs set state = 'failed', message = ${message.slice(0, 500)}, ended_at = now() where id = ${id} and state in ('working', 'waiting')`
 
 /** Ends a job that is not over; false where it is. */
 export async function cancelJob(id: string): Promise<boolean> {
-  return (await database()`update jobs set state = 'cancelled', message = '', ended_at = now() where id = ${id} and state in ('waiting', 'working') returning id`).length > 0
+  return (
+    (
+      await database()`update jobs set state = 'cancelled', message = '', ended_at = now() where id = ${id} and state in ('waiting', 'working') returning id`
+    ).length > 0
+  )
 }
 
 /** Lets a job that failed or was cancelled begin again; false where it is not over or is done. */
 export async function renewJob(id: string): Promise<boolean> {
-  return (await database()`update jobs set state = 'waiting', attempts = 0, done = 0, message = '', ended_at = null, held_until = null where id = ${id} and state in ('failed', 'cancelled') returning id`).length > 0
+  return (
+    (
+      await database()`update jobs set state = 'waiting', attempts = 0, done = 0, message = '', ended_at = null, held_until = null where id = ${id} and state in ('failed', 'cancelled') returning id`
+    ).length > 0
+  )
 }
 
 /** Takes a job that is over away, and what it made where nothing else has it. */
 export async function dropJob(id: string) {
   await database().begin(async sql => {
-    const [gone] = await sql<{ result: string | null }[]>`delete from jobs where id = ${id} and state not in ('waiting', 'working') returning result`
-    if (gone?.result) await sql`delete from media m where m.hash = ${gone.result} and m.made and not exists (select from jobs j where j.result = m.hash)`
+    const [gone] = await sql<
+      { result: string | null }[]
+    >`delete from jobs where id = ${id} and state not in ('waiting', 'working') returning result`
+    if (gone?.result)
+      await sql`delete from media m where m.hash = ${gone.result} and m.made and not exists (select from jobs j where j.result = m.hash)`
   })
 }
 
-/** Lets jobs wait again whose worker has not been heard of, and names those that nobody has been offered for a while, each once in that while. */
+/**
+ * Lets jobs wait again whose worker has not been heard of, and names those that nobody has been offered for a while, each once in that
+ * while.
+ */
 export async function lapsedJobs(): Promise<{ id: string }[]> {
   const sql = database()
   await sql`update jobs set state = 'waiting', held_until = null where state = 'working' and held_until < now()`
@@ -95,6 +126,8 @@ export async function forgetWorker(id: string) {
 }
 /** How many workers were heard of lately. */
 export async function workersHeard(): Promise<number> {
-  const [row] = await database()<{ count: number }[]>`select count(*)::int as count from workers where heard_at > now() - ${`${workerBeat.gone} seconds`}::interval`
+  const [row] = await database()<
+    { count: number }[]
+  >`select count(*)::int as count from workers where heard_at > now() - ${`${workerBeat.gone} seconds`}::interval`
   return row!.count
 }

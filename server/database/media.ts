@@ -45,7 +45,11 @@ const roomOfPerson = () => Math.max(1, Number(process.env.HAILBANK_PERSON_GB) ||
 async function withinRoom(sql: Sql, person: string) {
   const [kept] = await sql<{ bytes: number }[]>`select coalesce(sum(bytes), 0)::bigint as bytes from media where created_by = ${person}`
   const room = roomOfPerson()
-  if (kept!.bytes > room) throw new Refusal(413, `Your files have more than the ${Math.round(room / 1024 ** 3)} GB that one person may keep here, so this one was not taken. Delete some in Media or of the films you made, or ask who runs the server for more room.`)
+  if (kept!.bytes > room)
+    throw new Refusal(
+      413,
+      `Your files have more than the ${Math.round(room / 1024 ** 3)} GB that one person may keep here, so this one was not taken. Delete some in Media or of the films you made, or ask who runs the server for more room.`,
+    )
 }
 
 /** Puts a file's row where there is none yet; false where it is there already. What somebody brings is of Media from then on. */
@@ -54,7 +58,8 @@ async function addRow(sql: Sql, row: MediaRow, person: string | null, made: bool
     insert into media (hash, name, type, extension, bytes, width, height, seconds, created_by, made)
     values (${row.hash}, ${row.name}, ${row.type}, ${row.extension}, ${row.bytes}, ${row.width}, ${row.height}, ${row.seconds ?? null}, ${person}, ${made}) on conflict (hash) do nothing returning hash`
   if (!inserted.length && !made) await sql`update media set used_at = now(), made = false where hash = ${row.hash}`
-  // Counted after it is in, in the same transaction: several at once do not slip past each other by much, and what is too much is taken back.
+  // Counted after it is in, in the same transaction: several at once do not slip past each other by much, and what is too much is taken
+  // back.
   if (inserted.length && person) await withinRoom(sql, person)
   return inserted.length > 0
 }
@@ -112,16 +117,19 @@ export async function mediaIfThere(hash: string): Promise<Uint8Array | null> {
 }
 
 /** Says what a file is found by, once it is known. */
-export async function describeMedia(hash: string, found: { colors: Dominant[], likeness: string | null }) {
+export async function describeMedia(hash: string, found: { colors: Dominant[]; likeness: string | null }) {
   const sql = database()
   await sql`update media set colors = ${sql.json(found.colors as never)}, likeness = ${found.likeness} where hash = ${hash}`
 }
 
-const columns = (sql: Sql) => sql`m.hash, m.name, m.type, m.extension, m.bytes, m.width, m.height, m.seconds, m.folder, m.tags, m.rights, m.credit, m.colors, m.likeness, m.created_at as "createdAt", m.used_at as "usedAt", p.name as by`
+const columns = (sql: Sql) =>
+  sql`m.hash, m.name, m.type, m.extension, m.bytes, m.width, m.height, m.seconds, m.folder, m.tags, m.rights, m.credit, m.colors, m.likeness, m.created_at as "createdAt", m.used_at as "usedAt", p.name as by`
 
 /** All pictures, films and sounds of the team, those used last first; fonts are kept elsewhere. */
 export async function allMedia(sql: Sql = database()): Promise<MediaItem[]> {
-  return await sql<MediaItem[]>`select ${columns(sql)} from media m left join people p on p.id = m.created_by where m.type not like 'font/%' and not m.made order by m.used_at desc, m.hash`
+  return await sql<
+    MediaItem[]
+  >`select ${columns(sql)} from media m left join people p on p.id = m.created_by where m.type not like 'font/%' and not m.made order by m.used_at desc, m.hash`
 }
 
 export async function mediaItem(hash: string, sql: Sql = database()): Promise<MediaItem | undefined> {
@@ -136,18 +144,21 @@ export async function changeMedia(hash: string, fields: Partial<Pick<MediaItem, 
 }
 
 /** Says how loud a film or sound is. */
-export const keepPeaks = (hash: string, peaks: Uint8Array | null) => database()`update media set peaks = ${peaks && Buffer.from(peaks)} where hash = ${hash}`
+export const keepPeaks = (hash: string, peaks: Uint8Array | null) =>
+  database()`update media set peaks = ${peaks && Buffer.from(peaks)} where hash = ${hash}`
 
 /** How long a film or sound is and how loud; null where there is none. */
-export async function soundOf(hash: string): Promise<{ seconds: number | null, peaks: Buffer | null } | null> {
-  const [row] = await database()<{ seconds: number | null, peaks: Buffer | null }[]>`select seconds, peaks from media where hash = ${hash}`
+export async function soundOf(hash: string): Promise<{ seconds: number | null; peaks: Buffer | null } | null> {
+  const [row] = await database()<{ seconds: number | null; peaks: Buffer | null }[]>`select seconds, peaks from media where hash = ${hash}`
   return row ?? null
 }
 
 /** The lengths of films and sounds by hash, seconds; pictures are left out. */
 export async function mediaLengths(hashes: readonly string[]): Promise<Record<string, number>> {
   if (!hashes.length) return {}
-  const rows = await database()<{ hash: string, seconds: number }[]>`select hash, seconds from media where hash = any(${[...hashes]}) and seconds is not null`
+  const rows = await database()<
+    { hash: string; seconds: number }[]
+  >`select hash, seconds from media where hash = any(${[...hashes]}) and seconds is not null`
   return Object.fromEntries(rows.map(row => [row.hash, row.seconds]))
 }
 
@@ -155,7 +166,9 @@ export async function mediaLengths(hashes: readonly string[]): Promise<Record<st
 export async function voicePeaks(deck: Deck): Promise<Record<string, string>> {
   const hashes = voicesOf(deck)
   if (!hashes.length) return {}
-  const rows = await database()<{ hash: string, peaks: Buffer }[]>`select hash, peaks from media where hash = any(${hashes}) and peaks is not null`
+  const rows = await database()<
+    { hash: string; peaks: Buffer }[]
+  >`select hash, peaks from media where hash = any(${hashes}) and peaks is not null`
   return Object.fromEntries(rows.map(row => [row.hash, row.peaks.toString('base64')]))
 }
 
@@ -164,17 +177,24 @@ export async function tracedOf(hash: string): Promise<Traced | null | undefined>
   const [row] = await database()<{ traced: Traced | null }[]>`select traced from media where hash = ${hash}`
   return row && row.traced
 }
-export const keepTraced = (hash: string, traced: Traced) => database()`update media set traced = ${database().json(traced as never)} where hash = ${hash}`
+export const keepTraced = (hash: string, traced: Traced) =>
+  database()`update media set traced = ${database().json(traced as never)} where hash = ${hash}`
 
 export const touchMedia = (hash: string) => database()`update media set used_at = now() where hash = ${hash}`
 export const dropMedia = (hash: string) => database()`delete from media where hash = ${hash}`
 
 /** A picture at a step of width, where it was made before. */
 export async function mediaStep(hash: string, width: number, atMs: number) {
-  const [row] = await database()<{ type: string, content: Buffer }[]>`select type, content from media_steps where hash = ${hash} and width = ${width} and at_ms = ${atMs}`
+  const [row] = await database()<
+    { type: string; content: Buffer }[]
+  >`select type, content from media_steps where hash = ${hash} and width = ${width} and at_ms = ${atMs}`
   return row
 }
-export const keepMediaStep = (hash: string, width: number, atMs: number, type: string, content: Buffer) => database()`insert into media_steps (hash, width, at_ms, type, content) values (${hash}, ${width}, ${atMs}, ${type}, ${content}) on conflict do nothing`
+export const keepMediaStep = (hash: string, width: number, atMs: number, type: string, content: Buffer) =>
+  database()`insert into media_steps (hash, width, at_ms, type, content) values (${hash}, ${width}, ${atMs}, ${type}, ${content}) on conflict do nothing`
 
 /** The decks on the shelf that name a media file, as their snapshots stand. */
-export const decksWithMedia = (hash: string) => database()<{ id: string, title: string }[]>`select id, title from decks where removed_at is null and snapshot::text like ${`%${hash}%`} order by title`
+export const decksWithMedia = (hash: string) =>
+  database()<
+    { id: string; title: string }[]
+  >`select id, title from decks where removed_at is null and snapshot::text like ${`%${hash}%`} order by title`

@@ -27,7 +27,7 @@ export async function personById(id: string) {
   return row
 }
 
-export const listPeople = () => database()<(Person & { signs_in: boolean, seen_at: Date | null })[]>`
+export const listPeople = () => database()<(Person & { signs_in: boolean; seen_at: Date | null })[]>`
   select id, name, email, role, password_hash is not null as signs_in, (select max(seen_at) from sessions where person = people.id) as seen_at from people order by name`
 
 /** Undefined where the address is taken. */
@@ -53,13 +53,19 @@ export async function setPassword(id: string, hash: string, exceptSession: strin
   })
 }
 
-/** Runs a change of somebody's role or presence, unless it would leave the team without an admin; false where it would, or where there is nobody such. */
+/**
+ * Runs a change of somebody's role or presence, unless it would leave the team without an admin; false where it would, or where there is
+ * nobody such.
+ */
 async function keepingAnAdmin(id: string, change: 'remove' | PersonRole): Promise<'done' | 'last admin' | 'gone'> {
   return await database().begin(async sql => {
     // Two such changes at once would each count the other's admin.
     const admins = await sql<{ id: string }[]>`select id from people where role = 'admin' order by id for update`
     if (change !== 'admin' && admins.length === 1 && admins[0]!.id === id) return 'last admin'
-    const rows = change === 'remove' ? await sql`delete from people where id = ${id} returning id` : await sql`update people set role = ${change} where id = ${id} returning id`
+    const rows =
+      change === 'remove'
+        ? await sql`delete from people where id = ${id} returning id`
+        : await sql`update people set role = ${change} where id = ${id} returning id`
     return rows.length ? 'done' : 'gone'
   })
 }

@@ -7,7 +7,8 @@ export const findPieces = (find: string, from: number, count: number) => databas
   where ${find.trim()} = '' or name ilike ${`%${find.trim()}%`} or exists (select 1 from unnest(tags) tag where tag ilike ${`%${find.trim()}%`})
   order by changed_at desc, id offset ${from} limit ${count}`
 
-export const piecesById = (ids: readonly string[]) => database()<Piece[]>`select id, name, tags, content, version from pieces where id = any(${[...ids]})`
+export const piecesById = (ids: readonly string[]) =>
+  database()<Piece[]>`select id, name, tags, content, version from pieces where id = any(${[...ids]})`
 
 export async function keepPiece(piece: Omit<Piece, 'version'>, person: string | null): Promise<Piece> {
   const sql = database()

@@ -10,7 +10,7 @@ export interface ScreenRow {
   token: string | null
   loop: string | null
   heard_at: Date | null
-  playing: { deck: string, version: number, title: string, slide: string } | null
+  playing: { deck: string; version: number; title: string; slide: string } | null
 }
 
 export const listScreens = () => database()<ScreenRow[]>`select id, name, place, token, loop, heard_at, playing from screens order by name`
@@ -20,7 +20,7 @@ export async function screenByToken(token: string) {
   return row
 }
 
-export async function addScreen(screen: { id: string, name: string, place: string, token: string }) {
+export async function addScreen(screen: { id: string; name: string; place: string; token: string }) {
   await database()`insert into screens (id, name, place, token) values (${screen.id}, ${screen.name}, ${screen.place}, ${screen.token})`
 }
 /** Gives a screen another address, or takes it back; false where there is none such. */
@@ -46,7 +46,7 @@ export interface LoopItemRow {
   seconds: number | null
 }
 
-export const listLoops = () => database()<{ id: string, name: string }[]>`select id, name from loops order by created_at, name`
+export const listLoops = () => database()<{ id: string; name: string }[]>`select id, name from loops order by created_at, name`
 
 /** The items of a loop in order, each with the newest published version of its deck. */
 export const loopItems = (loop: string) => database()<LoopItemRow[]>`
@@ -56,10 +56,11 @@ export const loopItems = (loop: string) => database()<LoopItemRow[]>`
   left join lateral (select number, length_seconds from deck_versions where deck = loop_items.deck order by number desc limit 1) newest on true
   where loop = ${loop} order by position, loop_items.id`
 
-export async function setLoopItems(loop: string, items: readonly { id: string, deck: string }[]) {
+export async function setLoopItems(loop: string, items: readonly { id: string; deck: string }[]) {
   await database().begin(async sql => {
     await sql`delete from loop_items where loop = ${loop}`
-    for (const [position, item] of items.entries()) await sql`insert into loop_items (id, loop, deck, position) values (${item.id}, ${loop}, ${item.deck}, ${position})`
+    for (const [position, item] of items.entries())
+      await sql`insert into loop_items (id, loop, deck, position) values (${item.id}, ${loop}, ${item.deck}, ${position})`
   })
 }
 
@@ -85,10 +86,15 @@ export interface Play {
 }
 
 /** Notes what a screen was given to play. */
-export async function noteGiven(screen: string, items: readonly { deck: string, version: number }[]) {
+export async function noteGiven(screen: string, items: readonly { deck: string; version: number }[]) {
   if (!items.length) return
   const sql = database()
-  await sql`insert into given ${sql(items.map(({ deck, version }) => ({ screen, deck, version })), 'screen', 'deck', 'version')} on conflict do nothing`
+  await sql`insert into given ${sql(
+    items.map(({ deck, version }) => ({ screen, deck, version })),
+    'screen',
+    'deck',
+    'version',
+  )} on conflict do nothing`
 }
 
 /** A play may begin so much before the screen was given the deck, and end so much after the deck does, seconds: clocks differ. */
@@ -116,7 +122,7 @@ export async function keepPlays(screen: string, plays: readonly Play[]): Promise
   return plays.length - row!.credible
 }
 
-export async function publish(version: { deck: string, snapshot: Deck, tables: DataTable[], seconds: number, person: string | null }) {
+export async function publish(version: { deck: string; snapshot: Deck; tables: DataTable[]; seconds: number; person: string | null }) {
   const sql = database()
   const [row] = await sql<{ number: number }[]>`
     insert into deck_versions (deck, number, snapshot, tables, length_seconds, published_by)
@@ -126,6 +132,8 @@ export async function publish(version: { deck: string, snapshot: Deck, tables: D
 }
 
 export async function versionOf(deck: string, number: number) {
-  const [row] = await database()<{ snapshot: Deck, tables: DataTable[] }[]>`select snapshot, tables from deck_versions where deck = ${deck} and number = ${number}`
+  const [row] = await database()<
+    { snapshot: Deck; tables: DataTable[] }[]
+  >`select snapshot, tables from deck_versions where deck = ${deck} and number = ${number}`
   return row
 }

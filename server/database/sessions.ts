@@ -19,7 +19,7 @@ export interface SessionRow {
 }
 
 /** Begins a session; answers with the token for the browser's cookie, which is kept nowhere else. */
-export async function beginSession(person: string, from: { agent: string, address: string }): Promise<string> {
+export async function beginSession(person: string, from: { agent: string; address: string }): Promise<string> {
   const token = newToken()
   const sql = database()
   await sql`delete from sessions where seen_at < now() - ${`${sessionDays} days`}::interval`
@@ -29,7 +29,7 @@ export async function beginSession(person: string, from: { agent: string, addres
 
 /** Who bears a token, with the id of the session; undefined where it has ended. */
 export async function bearerOf(token: string): Promise<(Person & { session: string }) | undefined> {
-  const [row] = await database()<(Person & { session: string, stale: boolean })[]>`
+  const [row] = await database()<(Person & { session: string; stale: boolean })[]>`
     select people.id, name, email, role, sessions.id as session, seen_at < now() - interval '5 minutes' as stale
     from sessions join people on people.id = person
     where token_hash = ${hashed(token)} and seen_at > now() - ${`${sessionDays} days`}::interval`
@@ -39,7 +39,10 @@ export async function bearerOf(token: string): Promise<(Person & { session: stri
   return bearer
 }
 
-export const sessionsOf = (person: string) => database()<SessionRow[]>`select id, created_at, seen_at, agent, address from sessions where person = ${person} and seen_at > now() - ${`${sessionDays} days`}::interval order by seen_at desc`
+export const sessionsOf = (person: string) =>
+  database()<
+    SessionRow[]
+  >`select id, created_at, seen_at, agent, address from sessions where person = ${person} and seen_at > now() - ${`${sessionDays} days`}::interval order by seen_at desc`
 
 /** Ends a session of somebody; false where it is none of theirs. */
 export async function endSession(person: string, id: string) {
@@ -65,6 +68,8 @@ export async function makePasswordLink(person: string, by: string): Promise<stri
 
 /** Whom a link is for; undefined where it was used, or has ended. */
 export async function personOfLink(token: string): Promise<Person | undefined> {
-  const [row] = await database()<Person[]>`select people.id, name, email, role from password_links join people on people.id = person where token_hash = ${hashed(token)} and expires_at > now()`
+  const [row] = await database()<
+    Person[]
+  >`select people.id, name, email, role from password_links join people on people.id = person where token_hash = ${hashed(token)} and expires_at > now()`
   return row
 }

@@ -20,11 +20,13 @@ export async function keepTable(table: DataTable, person: string | null, sql: Sq
 
 /** The newest table of a name, whatever the case of its letters. */
 export async function tableNamed(name: string) {
-  const [row] = await database()<{ content: DataTable }[]>`select content from data_tables where lower(name) = lower(${name}) order by created_at desc limit 1`
+  const [row] = await database()<
+    { content: DataTable }[]
+  >`select content from data_tables where lower(name) = lower(${name}) order by created_at desc limit 1`
   return row?.content
 }
 
 /** The same with the table as JSON text, as a thread has checked it. */
-export async function keepTableText(table: { id: string, name: string, text: string }, person: string | null) {
+export async function keepTableText(table: { id: string; name: string; text: string }, person: string | null) {
   await database()`insert into data_tables (id, name, content, created_by) values (${table.id}, ${table.name}, ${table.text}::text::jsonb, ${person}) on conflict (id) do nothing`
 }

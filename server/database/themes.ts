@@ -1,14 +1,17 @@
 import type { Deck } from '../../core/model'
 import { database, type Sql } from './connection'
 
-export const listThemes = () => database()<{ id: string, name: string, content: Deck, changed_at: Date }[]>`select id, name, content, changed_at from themes order by lower(name), id`
+export const listThemes = () =>
+  database()<
+    { id: string; name: string; content: Deck; changed_at: Date }[]
+  >`select id, name, content, changed_at from themes order by lower(name), id`
 
 export async function themeById(id: string) {
-  const [row] = await database()<{ id: string, name: string, content: Deck }[]>`select id, name, content from themes where id = ${id}`
+  const [row] = await database()<{ id: string; name: string; content: Deck }[]>`select id, name, content from themes where id = ${id}`
   return row
 }
 
-export async function keepTheme(theme: { id: string, name: string, content: Deck, person: string | null }, sql: Sql = database()) {
+export async function keepTheme(theme: { id: string; name: string; content: Deck; person: string | null }, sql: Sql = database()) {
   await sql`insert into themes (id, name, content, created_by) values (${theme.id}, ${theme.name}, ${sql.json(theme.content as never)}, ${theme.person})
     on conflict (id) do update set name = excluded.name, content = excluded.content, changed_at = now()`
 }

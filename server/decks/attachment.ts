@@ -11,7 +11,13 @@ export async function deckAs(event: H3Event, ending: string, type: string, make:
   if (!(await deckExists(id))) refuse(404, 'There is no such deck.')
   const deck = await currentDeck(id)
   const variant = variantOf(event, deck)
-  return sendAs(event, [deck.info.info!.title, variant?.name].filter(Boolean).join(' '), ending, type, await make(variant ? onlyVariant(deck, variant.id) : deck))
+  return sendAs(
+    event,
+    [deck.info.info!.title, variant?.name].filter(Boolean).join(' '),
+    ending,
+    type,
+    await make(variant ? onlyVariant(deck, variant.id) : deck),
+  )
 }
 
 /** The variant that a request asks for, by its id or name; undefined for the deck as it is in general. One that is not there is said so. */
@@ -25,7 +31,11 @@ export function variantOf(event: H3Event, deck: Deck) {
 export function attach(event: H3Event, title: string, ending: string, type: string) {
   const name = title.replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'deck'
   setHeader(event, 'content-type', type)
-  setHeader(event, 'content-disposition', `attachment; filename="deck.${ending.split('.').at(-1)}"; filename*=UTF-8''${encodeURIComponent(name)}.${ending}`)
+  setHeader(
+    event,
+    'content-disposition',
+    `attachment; filename="deck.${ending.split('.').at(-1)}"; filename*=UTF-8''${encodeURIComponent(name)}.${ending}`,
+  )
 }
 
 /** Answers with a file that is saved under a title and an ending. */

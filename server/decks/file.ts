@@ -36,7 +36,7 @@ function renameTable(deck: Deck, from: string, to: string): Deck {
 interface Arrived {
   deck: Deck
   tables: DataTable[]
-  media: { row: MediaRow, content: Uint8Array }[]
+  media: { row: MediaRow; content: Uint8Array }[]
   notes: string[]
 }
 
@@ -51,12 +51,14 @@ async function arrive(bytes: Uint8Array): Promise<Outcome<Arrived>> {
     if (!item.whole) return failed(`The file ${called} within it is damaged. Nothing was changed.`)
     const checked = await checkMedia(item.bytes, called, item.extension)
     if (!checked.ok) return checked
-    if (checked.value.row.hash !== item.hash) return failed(`The drawing ${called} in the file holds parts that could do harm. Nothing was changed.`)
+    if (checked.value.row.hash !== item.hash)
+      return failed(`The drawing ${called} in the file holds parts that could do harm. Nothing was changed.`)
     media.push(checked.value)
   }
   const there = new Set(media.map(item => item.row.hash))
   const missing = []
-  for (const hash of mediaOf(deck)) if (!there.has(hash) && !(await mediaByHash(hash))) missing.push('1 × picture that the file does not hold')
+  for (const hash of mediaOf(deck))
+    if (!there.has(hash) && !(await mediaByHash(hash))) missing.push('1 × picture that the file does not hold')
   return { ok: true, value: { deck, tables, media, notes: [...notes, ...missing] } }
 }
 
@@ -64,7 +66,7 @@ async function arrive(bytes: Uint8Array): Promise<Outcome<Arrived>> {
  * Brings a deck file in as a new deck, all or nothing. A table that is here already under its id with other figures comes
  * in under a new one.
  */
-export async function bringDeckFile(bytes: Uint8Array, person: string): Promise<Outcome<{ id: string, notes: string[] }>> {
+export async function bringDeckFile(bytes: Uint8Array, person: string): Promise<Outcome<{ id: string; notes: string[] }>> {
   const arrived = await arrive(bytes)
   if (!arrived.ok) return arrived
   let { deck } = arrived.value
@@ -81,12 +83,13 @@ export async function bringDeckFile(bytes: Uint8Array, person: string): Promise<
     for (const item of arrived.value.media) await keepMedia(item.row, item.content, person, sql)
     await makeDeck(id, deck, person, sql)
   })
-  for (const { row, content } of arrived.value.media) if (row.seconds) await keepPeaks(row.hash, await inFile(content, row.extension, peaksOf))
+  for (const { row, content } of arrived.value.media)
+    if (row.seconds) await keepPeaks(row.hash, await inFile(content, row.extension, peaksOf))
   return { ok: true, value: { id, notes: arrived.value.notes } }
 }
 
 /** Brings the look of a deck or theme file onto the shelf, with its logos and fonts; slides in it are left out. */
-export async function bringThemeFile(bytes: Uint8Array, person: string): Promise<Outcome<{ id: string, name: string }>> {
+export async function bringThemeFile(bytes: Uint8Array, person: string): Promise<Outcome<{ id: string; name: string }>> {
   const arrived = await arrive(bytes)
   if (!arrived.ok) return arrived
   const { deck, media } = arrived.value

@@ -23,7 +23,11 @@ describe('the ink that a deck takes along', () => {
   it('holds just the words that a hand writes in it, and gives every player the same strokes and lengths as the server', async () => {
     const deck = written('draw')
     const book = await inkBookOf(deck, [], {})
-    expect(Object.values(book.words).flatMap(words => Object.keys(words)).sort()).toEqual(['Quay', 'and', 'boats'])
+    expect(
+      Object.values(book.words)
+        .flatMap(words => Object.keys(words))
+        .sort(),
+    ).toEqual(['Quay', 'and', 'boats'])
     const context = { measurer: serverMeasurer(), table: () => undefined, mediaLength: () => undefined }
     const slide = slidesOf(deck)[0]!.id
     const here = compileSlide(deck, slide, { ...context, ink: inkFrom({}) })

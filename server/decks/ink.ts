@@ -20,7 +20,7 @@ export async function facesOfDeck(deck: Deck): Promise<FaceWithBytes[]> {
 /** The lines of the pictures that hands draw in a deck, found once and kept. */
 export async function tracedIn(deck: Deck): Promise<Record<string, Traced>> {
   const traced: Record<string, Traced> = {}
-  for (const hash of new Set(drawnElements(deck).flatMap(element => (element.kind === 'picture' ? element.media ?? [] : [])))) {
+  for (const hash of new Set(drawnElements(deck).flatMap(element => (element.kind === 'picture' ? (element.media ?? []) : [])))) {
     const found = await linesOf(hash)
     if (found) traced[hash] = found
   }
@@ -30,5 +30,9 @@ export async function tracedIn(deck: Deck): Promise<Record<string, Traced>> {
 /** All that hands need to know in a deck, as data: how words are written, and the lines of the pictures that they draw. */
 export async function inkBookOf(deck: Deck, tables: readonly DataTable[], lengths: Readonly<Record<string, number>>): Promise<InkBook> {
   if (!drawnElements(deck).length) return { words: {}, traced: {} }
-  return await apart('inkBook', { deck, tables, lengths, faces: await facesOfDeck(deck), traced: await tracedIn(deck) }, { seconds: 60, what: 'What is drawn by hand in this deck' })
+  return await apart(
+    'inkBook',
+    { deck, tables, lengths, faces: await facesOfDeck(deck), traced: await tracedIn(deck) },
+    { seconds: 60, what: 'What is drawn by hand in this deck' },
+  )
 }

@@ -20,7 +20,11 @@ const inHtml = (text: string) => text.replaceAll('&', '&amp;').replaceAll('<', '
 /** The code points of a CSS unicode-range that some letters touch. */
 const touches = (range: string, points: readonly number[]) =>
   range.split(',').some(part => {
-    const [from, to] = part.trim().replace(/^U\+/i, '').split('-').map(code => Number.parseInt(code, 16))
+    const [from, to] = part
+      .trim()
+      .replace(/^U\+/i, '')
+      .split('-')
+      .map(code => Number.parseInt(code, 16))
     return points.some(point => point >= from! && point <= (to ?? from!))
   })
 
@@ -36,7 +40,10 @@ async function fontFaces(deck: Deck, tables: readonly DataTable[]): Promise<stri
     for (const subset of family.subsets.filter(part => touches(subsetRanges[part] ?? '', points))) {
       for (const weight of family.weights.filter(known => known >= 400 && known <= 700)) {
         const file = await readFile(path.join(root, 'files', `${family.folder}-${subset}-${weight}-normal.woff2`)).catch(expected('ENOENT'))
-        if (file) faces.push(`@font-face{font-family:"${name}";font-weight:${weight};src:url(${dataUrl('font/woff2', file)})format("woff2");unicode-range:${subsetRanges[subset]}}`)
+        if (file)
+          faces.push(
+            `@font-face{font-family:"${name}";font-weight:${weight};src:url(${dataUrl('font/woff2', file)})format("woff2");unicode-range:${subsetRanges[subset]}}`,
+          )
       }
     }
   }
@@ -45,7 +52,8 @@ async function fontFaces(deck: Deck, tables: readonly DataTable[]): Promise<stri
     const root = path.dirname(require.resolve(`@fontsource/${folder}/package.json`))
     for (const part of parts.filter(one => touches(one.range, points))) {
       const file = await readFile(path.join(root, 'files', part.file)).catch(expected('ENOENT'))
-      if (file) faces.push(`@font-face{font-family:"${family}";src:url(${dataUrl('font/woff2', file)})format("woff2");unicode-range:${part.range}}`)
+      if (file)
+        faces.push(`@font-face{font-family:"${family}";src:url(${dataUrl('font/woff2', file)})format("woff2");unicode-range:${part.range}}`)
     }
   }
   return faces.join('\n')
@@ -62,9 +70,23 @@ export async function offlineFile(deck: Deck): Promise<string> {
 }
 
 /** The page that plays a deck whose media stand at some addresses; `from` is where its content policy lets them come from. */
-export async function pageOf(deck: Deck, media: Record<string, string>, from: string, film?: { width: number, rate: number, captions: boolean }): Promise<string> {
+export async function pageOf(
+  deck: Deck,
+  media: Record<string, string>,
+  from: string,
+  film?: { width: number; rate: number; captions: boolean },
+): Promise<string> {
   const [tables, lengths] = [await tablesById(tablesOf(deck)), await mediaLengths(Object.keys(media))]
-  const bundle = { deck, tables, media, lengths, ink: await inkBookOf(deck, tables, lengths), peaks: await voicePeaks(deck), alone: true, ...(film ? { film } : {}) }
+  const bundle = {
+    deck,
+    tables,
+    media,
+    lengths,
+    ink: await inkBookOf(deck, tables, lengths),
+    peaks: await voicePeaks(deck),
+    alone: true,
+    ...(film ? { film } : {}),
+  }
   const [script, style] = await Promise.all(['player.js', 'player.css'].map(name => readFile(path.resolve('.output/alone', name), 'utf8')))
   const { title, language } = deck.info.info!
   return `<!doctype html>

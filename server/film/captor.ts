@@ -10,7 +10,7 @@ export interface FilmOutline {
   sounds: SoundPlan
   captions: Caption[]
   /** The frame in which each beat has done what moves in it. */
-  beats: { slide: number, beat: number, frame: number }[]
+  beats: { slide: number; beat: number; frame: number }[]
 }
 
 /** A page that shows any frame of a film, and takes pictures of it. */
@@ -25,24 +25,40 @@ const patience = 60_000
 const pause = (milliseconds: number) => new Promise(resolve => setTimeout(resolve, milliseconds))
 
 async function evaluate<T>(browser: Browser, session: string, expression: string): Promise<T> {
-  const { result, exceptionDetails } = await browser.send<{ result: { value: T }, exceptionDetails?: { exception?: { description?: string }, text: string } }>('Runtime.evaluate', { expression, awaitPromise: true, returnByValue: true }, session)
+  const { result, exceptionDetails } = await browser.send<{
+    result: { value: T }
+    exceptionDetails?: { exception?: { description?: string }; text: string }
+  }>('Runtime.evaluate', { expression, awaitPromise: true, returnByValue: true }, session)
   if (exceptionDetails) throw new Error(exceptionDetails.exception?.description ?? exceptionDetails.text)
   return result.value
 }
 
 /** Opens a page of a film in a browser of its own. */
-export async function openCaptor(address: string, size: { width: number, height: number }, folder: string): Promise<Captor> {
+export async function openCaptor(address: string, size: { width: number; height: number }, folder: string): Promise<Captor> {
   const browser = startBrowser(folder)
   try {
-    const { targetId } = await browser.send<{ targetId: string }>('Target.createTarget', { url: 'about:blank', width: size.width, height: size.height, ...(browser.stepped ? { enableBeginFrameControl: true } : {}) })
+    const { targetId } = await browser.send<{ targetId: string }>('Target.createTarget', {
+      url: 'about:blank',
+      width: size.width,
+      height: size.height,
+      ...(browser.stepped ? { enableBeginFrameControl: true } : {}),
+    })
     const { sessionId } = await browser.send<{ sessionId: string }>('Target.attachToTarget', { targetId, flatten: true })
-    await browser.send('Emulation.setDeviceMetricsOverride', { width: size.width, height: size.height, deviceScaleFactor: 1, mobile: false }, sessionId)
+    await browser.send(
+      'Emulation.setDeviceMetricsOverride',
+      { width: size.width, height: size.height, deviceScaleFactor: 1, mobile: false },
+      sessionId,
+    )
     await browser.send('Page.enable', {}, sessionId)
     await browser.send('Page.navigate', { url: address }, sessionId)
     let ticks = 0
     const tick = async (screenshot?: Record<string, unknown>) => {
       const [frameTimeTicks, interval] = [1_000_000 + ++ticks * 16.7, 16.7]
-      return await browser.send<{ screenshotData?: string }>('HeadlessExperimental.beginFrame', { frameTimeTicks, interval, ...(screenshot ? { screenshot } : {}) }, sessionId)
+      return await browser.send<{ screenshotData?: string }>(
+        'HeadlessExperimental.beginFrame',
+        { frameTimeTicks, interval, ...(screenshot ? { screenshot } : {}) },
+        sessionId,
+      )
     }
     const until = Date.now() + patience
     while (!(await evaluate<boolean>(browser, sessionId, '!!window.hailbankFilm'))) {
@@ -54,7 +70,9 @@ export async function openCaptor(address: string, size: { width: number, height:
     const settle = async (expression: string) => {
       if (!browser.stepped) return await evaluate(browser, sessionId, expression)
       let done = false
-      const answer = evaluate(browser, sessionId, expression).finally(() => { done = true })
+      const answer = evaluate(browser, sessionId, expression).finally(() => {
+        done = true
+      })
       await Promise.race([answer, pause(4)])
       while (!done) {
         await tick()
@@ -72,7 +90,8 @@ export async function openCaptor(address: string, size: { width: number, height:
             ? (await tick(how)).screenshotData
             : (await browser.send<{ data?: string }>('Page.captureScreenshot', { ...how, captureBeyondViewport: false }, sessionId)).data
           // A picture of the page before it was drawn anew shows another moment.
-          if (data && (await evaluate<number>(browser, sessionId, 'window.hailbankFilm.drawn()')) === index) return Buffer.from(data, 'base64')
+          if (data && (await evaluate<number>(browser, sessionId, 'window.hailbankFilm.drawn()')) === index)
+            return Buffer.from(data, 'base64')
         }
         throw new Error('the browser took no picture')
       },

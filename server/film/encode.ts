@@ -10,14 +10,39 @@ export type Encoded = Exclude<FilmOrder['format'], 'stills'>
 const toVideo = 'scale=in_range=full:out_range=tv:in_color_matrix=bt601:out_color_matrix=bt709,format=yuv420p'
 const bt709 = ['-colorspace', 'bt709', '-color_primaries', 'bt709', '-color_trc', 'bt709', '-color_range', 'tv']
 
-/** How ffmpeg writes the pictures of each format. Parts of a film are joined as they are, so nothing in them may look ahead beyond their end. */
+/**
+ * How ffmpeg writes the pictures of each format. Parts of a film are joined as they are, so nothing in them may look ahead beyond their
+ * end.
+ */
 function pictureCodec(format: Encoded): string[] {
-  if (format === 'mp4') return ['-vf', toVideo, ...bt709, '-c:v', 'libx264', '-preset', 'veryfast', '-crf', '20', '-bf', '0', '-x264-params', 'stitchable=1']
-  if (format === 'webm') return ['-vf', toVideo, ...bt709, '-c:v', 'libvpx-vp9', '-deadline', 'realtime', '-cpu-used', '8', '-row-mt', '1', '-tile-columns', '2', '-crf', '32', '-b:v', '0']
-  if (format === 'gif') return ['-filter_complex', 'split[a][b];[a]palettegen=stats_mode=diff[p];[b][p]paletteuse=dither=bayer:bayer_scale=4', '-loop', '0']
+  if (format === 'mp4')
+    return ['-vf', toVideo, ...bt709, '-c:v', 'libx264', '-preset', 'veryfast', '-crf', '20', '-bf', '0', '-x264-params', 'stitchable=1']
+  if (format === 'webm')
+    return [
+      '-vf',
+      toVideo,
+      ...bt709,
+      '-c:v',
+      'libvpx-vp9',
+      '-deadline',
+      'realtime',
+      '-cpu-used',
+      '8',
+      '-row-mt',
+      '1',
+      '-tile-columns',
+      '2',
+      '-crf',
+      '32',
+      '-b:v',
+      '0',
+    ]
+  if (format === 'gif')
+    return ['-filter_complex', 'split[a][b];[a]palettegen=stats_mode=diff[p];[b][p]paletteuse=dither=bayer:bayer_scale=4', '-loop', '0']
   return ['-c:v', 'libwebp_anim', '-q:v', '78', '-compression_level', '3', '-loop', '0']
 }
-const soundCodec = (format: Encoded) => (format === 'mp4' ? ['-c:a', 'aac', '-b:a', '192k', '-movflags', '+faststart'] : ['-c:a', 'libopus', '-b:a', '160k'])
+const soundCodec = (format: Encoded) =>
+  format === 'mp4' ? ['-c:a', 'aac', '-b:a', '192k', '-movflags', '+faststart'] : ['-c:a', 'libopus', '-b:a', '160k']
 
 interface Running {
   /** Hands ffmpeg some bytes of its input; resolves once it can take more. */
@@ -30,17 +55,24 @@ interface Running {
 function run(args: readonly string[]): Running {
   const child = spawn('ffmpeg', ['-v', 'error', ...args], { stdio: ['pipe', 'ignore', 'pipe'] })
   let said = ''
-  child.stderr.on('data', (part: Buffer) => { said = (said + part.toString()).slice(-2000) })
+  child.stderr.on('data', (part: Buffer) => {
+    said = (said + part.toString()).slice(-2000)
+  })
   const ended = new Promise<void>((resolve, reject) => {
     child.on('error', reject)
     child.on('close', code => (code === 0 ? resolve() : reject(new Error(said.trim() || `the encoder ended with ${code}`))))
   })
   // Whoever writes or ends hears of it; until then it has been heard here.
-  ended.catch((error: Error) => { said ||= error.message })
-  child.stdin.on('error', (error: Error) => { said ||= error.message })
+  ended.catch((error: Error) => {
+    said ||= error.message
+  })
+  child.stdin.on('error', (error: Error) => {
+    said ||= error.message
+  })
   return {
     async write(bytes) {
-      if (!child.stdin.destroyed && !child.stdin.write(bytes)) await Promise.race([new Promise<void>(resolve => child.stdin.once('drain', () => resolve())), ended])
+      if (!child.stdin.destroyed && !child.stdin.write(bytes))
+        await Promise.race([new Promise<void>(resolve => child.stdin.once('drain', () => resolve())), ended])
     },
     async end() {
       child.stdin.end()
@@ -61,7 +93,7 @@ export interface Encoder {
 export interface EncoderWish {
   format: Encoded
   rate: number
-  size: { width: number, height: number }
+  size: { width: number; height: number }
   /** A frame each: whether it shows the picture of the frame before. */
   repeats: readonly boolean[]
   /** A WAV file, or null for none. */
@@ -77,13 +109,28 @@ export interface EncoderWish {
 export function startEncoder({ format, rate, size, repeats, sound, folder, into }: EncoderWish): Encoder {
   const film = format === 'mp4' || format === 'webm'
   const parts: FilmPart[] = film ? filmParts(repeats, rate) : [{ kind: 'drawn', from: 0, until: repeats.length }]
-  const list: { file: string, frames: number }[] = []
+  const list: { file: string; frames: number }[] = []
   let at = 0
-  let running: { part: FilmPart, encoder: Running, writer: ReturnType<typeof pictureWriter> } | null = null
+  let running: { part: FilmPart; encoder: Running; writer: ReturnType<typeof pictureWriter> } | null = null
   let last: Buffer | null = null
 
   async function begin(part: FilmPart, frames: number, file: string) {
-    const encoder = run(['-f', 'matroska', '-i', '-', ...pictureCodec(format), '-fps_mode', 'cfr', '-r', String(rate), '-frames:v', String(frames), '-an', '-y', file])
+    const encoder = run([
+      '-f',
+      'matroska',
+      '-i',
+      '-',
+      ...pictureCodec(format),
+      '-fps_mode',
+      'cfr',
+      '-r',
+      String(rate),
+      '-frames:v',
+      String(frames),
+      '-an',
+      '-y',
+      file,
+    ])
     running = { part, encoder, writer: pictureWriter(rate, encoder.write) }
     await encoder.write(matroskaHead(size, rate))
     return running
@@ -131,7 +178,23 @@ export function startEncoder({ format, rate, size, repeats, sound, folder, into 
       if (!film) return
       const names = path.join(folder, 'parts.txt')
       await writeFile(names, list.map(({ file, frames }) => `file '${file}'\nduration ${(frames / rate).toFixed(6)}\n`).join(''))
-      const joined = run(['-f', 'concat', '-safe', '0', '-i', names, ...(sound ? ['-i', sound, '-map', '0:v', '-map', '1:a', ...soundCodec(format)] : format === 'mp4' ? ['-movflags', '+faststart'] : []), '-c:v', 'copy', '-y', into])
+      const joined = run([
+        '-f',
+        'concat',
+        '-safe',
+        '0',
+        '-i',
+        names,
+        ...(sound
+          ? ['-i', sound, '-map', '0:v', '-map', '1:a', ...soundCodec(format)]
+          : format === 'mp4'
+            ? ['-movflags', '+faststart']
+            : []),
+        '-c:v',
+        'copy',
+        '-y',
+        into,
+      ])
       await joined.end()
     },
     kill: () => running?.encoder.kill(),

@@ -29,7 +29,38 @@ async function quickToSeek(file: string): Promise<string> {
   if (((await packetsOf(file, 'v:0'))?.keyGap ?? 0) <= mostKeyGap) return file
   const made = `${file}.quick.mp4`
   try {
-    await runDecoder('ffmpeg', ['-v', 'error', '-nostdin', ...given(file), '-map', '0:v:0', '-an', '-c:v', 'libx264', '-preset', 'ultrafast', '-crf', '8', '-g', '6', '-bf', '0', '-pix_fmt', 'yuv420p', '-fps_mode', 'passthrough', '-enc_time_base', 'demux', '-y', made], [path.dirname(file)], { timeout: 3600_000 })
+    await runDecoder(
+      'ffmpeg',
+      [
+        '-v',
+        'error',
+        '-nostdin',
+        ...given(file),
+        '-map',
+        '0:v:0',
+        '-an',
+        '-c:v',
+        'libx264',
+        '-preset',
+        'ultrafast',
+        '-crf',
+        '8',
+        '-g',
+        '6',
+        '-bf',
+        '0',
+        '-pix_fmt',
+        'yuv420p',
+        '-fps_mode',
+        'passthrough',
+        '-enc_time_base',
+        'demux',
+        '-y',
+        made,
+      ],
+      [path.dirname(file)],
+      { timeout: 3600_000 },
+    )
     return made
   } catch (error) {
     if (!(error instanceof DecoderError)) throw error
@@ -39,7 +70,7 @@ async function quickToSeek(file: string): Promise<string> {
 }
 
 /** Writes the deck's page and media into a folder; answers with where each media file lies. */
-export async function writeFilmPage(deck: Deck, order: FilmOrder, folder: string): Promise<{ page: string, files: Map<string, string> }> {
+export async function writeFilmPage(deck: Deck, order: FilmOrder, folder: string): Promise<{ page: string; files: Map<string, string> }> {
   const files = new Map<string, string>()
   const media: Record<string, string> = {}
   for (const hash of mediaOf(deck)) {
@@ -50,18 +81,26 @@ export async function writeFilmPage(deck: Deck, order: FilmOrder, folder: string
     const failed = new Promise<never>((_, reject) => output.on('error', reject))
     // Heard by the writing below; a failure after it was all written is one of closing, and the film fails on the file.
     failed.catch((error: unknown) => log.warn({ media: hash, err: error }, 'a file for a film was not written'))
-    for await (const part of mediaBytes(hash, 0, row.bytes - 1)) if (!output.write(part)) await Promise.race([new Promise<void>(resolve => output.once('drain', () => resolve())), failed])
+    for await (const part of mediaBytes(hash, 0, row.bytes - 1))
+      if (!output.write(part)) await Promise.race([new Promise<void>(resolve => output.once('drain', () => resolve())), failed])
     await Promise.race([new Promise<void>(resolve => output.end(() => resolve())), failed])
     files.set(hash, file)
     media[hash] = path.basename(row.type.startsWith('video/') ? await quickToSeek(file) : file)
   }
   const page = path.join(folder, 'film.html')
-  await writeFile(page, await pageOf(deck, media, 'file: data: blob:', { width: filmSize(deck, { shape: 'own', side: order.side }).width, rate: order.rate, captions: order.captions === 'picture' }))
+  await writeFile(
+    page,
+    await pageOf(deck, media, 'file: data: blob:', {
+      width: filmSize(deck, { shape: 'own', side: order.side }).width,
+      rate: order.rate,
+      captions: order.captions === 'picture',
+    }),
+  )
   return { page, files }
 }
 
 /** Draws frames by several captors, hands them on in order, at most `ahead` of whoever takes them. */
-async function* drawn(pages: readonly Captor[], frames: readonly number[]): AsyncGenerator<{ frame: number, jpeg: Buffer }> {
+async function* drawn(pages: readonly Captor[], frames: readonly number[]): AsyncGenerator<{ frame: number; jpeg: Buffer }> {
   const made = new Map<number, Promise<Buffer>>()
   let next = 0
   let waiting: (() => void)[] = []
@@ -72,7 +111,7 @@ async function* drawn(pages: readonly Captor[], frames: readonly number[]): Asyn
   }
   let stopped = false
   let taken = 0
-  const settle = new Map<number, { resolve(jpeg: Buffer): void, reject(error: unknown): void }>()
+  const settle = new Map<number, { resolve(jpeg: Buffer): void; reject(error: unknown): void }>()
   for (const index of frames.keys()) {
     const promise = new Promise<Buffer>((resolve, reject) => settle.set(index, { resolve, reject }))
     // Thrown where its frame is taken, which may be later or never.
@@ -126,13 +165,27 @@ export async function makeFilm(deck: Deck, order: FilmOrder, folder: string, pro
     const outline = await first.outline()
     if (!(outline.sounds.length > 0)) throw new Refused('No slide of it is played, so there is nothing to film. Choose other slides.')
     if (order.format === 'stills') return await makeStills(first, outline, order, folder, progress)
-    if ((order.format === 'gif' || order.format === 'webp') && outline.sounds.length > longestAnimation) throw new Refused(`It runs ${Math.round(outline.sounds.length)} s. An animation of pictures may run ${longestAnimation} s: choose fewer slides, or MP4.`)
+    if ((order.format === 'gif' || order.format === 'webp') && outline.sounds.length > longestAnimation)
+      throw new Refused(
+        `It runs ${Math.round(outline.sounds.length)} s. An animation of pictures may run ${longestAnimation} s: choose fewer slides, or MP4.`,
+      )
     const frames = Array.from({ length: outline.frames }, (_, frame) => frame).filter(frame => outline.repeats[frame] !== '1')
     if (frames.length > 60) while (pages.length < captors) await open()
     await progress(0, outline.frames, 'Mixing the sound')
-    const sound = order.format === 'gif' || order.format === 'webp' ? null : await mixSound(outline.sounds, outline.frames / order.rate, media => files.get(media), folder)
+    const sound =
+      order.format === 'gif' || order.format === 'webp'
+        ? null
+        : await mixSound(outline.sounds, outline.frames / order.rate, media => files.get(media), folder)
     const into = path.join(folder, `film.${order.format}`)
-    const encoder = startEncoder({ format: order.format, rate: order.rate, size, repeats: Array.from(outline.repeats, sign => sign === '1'), sound, folder, into })
+    const encoder = startEncoder({
+      format: order.format,
+      rate: order.rate,
+      size,
+      repeats: Array.from(outline.repeats, sign => sign === '1'),
+      sound,
+      folder,
+      into,
+    })
     try {
       for await (const { frame, jpeg } of drawn(pages, frames)) {
         await encoder.picture(frame, jpeg)
@@ -147,7 +200,14 @@ export async function makeFilm(deck: Deck, order: FilmOrder, folder: string, pro
     if (order.captions !== 'beside' || !outline.captions.length) return into
     const zip = path.join(folder, 'film.zip')
     const name = `film.${order.format}`
-    await writeFile(zip, zipSync({ [name]: [new Uint8Array(await readFile(into)), { level: 0 }], 'captions.vtt': strToU8(writeVtt(outline.captions)), 'captions.srt': strToU8(writeSrt(outline.captions)) }))
+    await writeFile(
+      zip,
+      zipSync({
+        [name]: [new Uint8Array(await readFile(into)), { level: 0 }],
+        'captions.vtt': strToU8(writeVtt(outline.captions)),
+        'captions.srt': strToU8(writeSrt(outline.captions)),
+      }),
+    )
     return zip
   } finally {
     for (const captor of pages) captor.close()
@@ -158,7 +218,10 @@ export async function makeFilm(deck: Deck, order: FilmOrder, folder: string, pro
 async function makeStills(page: Captor, outline: FilmOutline, order: FilmOrder, folder: string, progress: Progress): Promise<string> {
   const entries: Record<string, [Uint8Array, { level: 0 }]> = {}
   for (const [index, { slide, beat, frame }] of outline.beats.entries()) {
-    entries[`slide-${String(slide).padStart(3, '0')}-beat-${String(beat).padStart(2, '0')}.png`] = [new Uint8Array(await page.frame(frame, 'png')), { level: 0 }]
+    entries[`slide-${String(slide).padStart(3, '0')}-beat-${String(beat).padStart(2, '0')}.png`] = [
+      new Uint8Array(await page.frame(frame, 'png')),
+      { level: 0 },
+    ]
     await progress(index + 1, outline.beats.length, 'Drawing')
   }
   const file = path.join(folder, 'stills.zip')

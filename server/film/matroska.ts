@@ -24,12 +24,39 @@ function number(value: number): Buffer {
 const units = 10_000
 
 /** What stands before all pictures of a film of so many frames a second. */
-export const matroskaHead = ({ width, height }: { width: number, height: number }, rate: number): Buffer => Buffer.concat([
-  element('1a45dfa3', element('4286', number(1)), element('42f7', number(1)), element('42f2', number(4)), element('42f3', number(8)), element('4282', Buffer.from('matroska')), element('4287', number(4)), element('4285', number(2))),
-  id('18538067'), unknownSize,
-  element('1549a966', element('2ad7b1', number(1e9 / units)), element('4d80', Buffer.from('hailbank')), element('5741', Buffer.from('hailbank'))),
-  element('1654ae6b', element('ae', element('d7', number(1)), element('73c5', number(1)), element('83', number(1)), element('23e383', number(1e9 / rate)), element('86', Buffer.from('V_MJPEG')), element('e0', element('b0', number(width)), element('ba', number(height))))),
-])
+export const matroskaHead = ({ width, height }: { width: number; height: number }, rate: number): Buffer =>
+  Buffer.concat([
+    element(
+      '1a45dfa3',
+      element('4286', number(1)),
+      element('42f7', number(1)),
+      element('42f2', number(4)),
+      element('42f3', number(8)),
+      element('4282', Buffer.from('matroska')),
+      element('4287', number(4)),
+      element('4285', number(2)),
+    ),
+    id('18538067'),
+    unknownSize,
+    element(
+      '1549a966',
+      element('2ad7b1', number(1e9 / units)),
+      element('4d80', Buffer.from('hailbank')),
+      element('5741', Buffer.from('hailbank')),
+    ),
+    element(
+      '1654ae6b',
+      element(
+        'ae',
+        element('d7', number(1)),
+        element('73c5', number(1)),
+        element('83', number(1)),
+        element('23e383', number(1e9 / rate)),
+        element('86', Buffer.from('V_MJPEG')),
+        element('e0', element('b0', number(width)), element('ba', number(height))),
+      ),
+    ),
+  ])
 
 /** One picture, seen from `seconds` on. */
 export const matroskaPicture = (seconds: number, jpeg: Buffer): Buffer =>
@@ -40,7 +67,7 @@ export const matroskaPicture = (seconds: number, jpeg: Buffer): Buffer =>
  * that fills a gap to a steady rate lets it end half a frame early.
  */
 export function pictureWriter(rate: number, write: (bytes: Buffer) => Promise<void>) {
-  let last: { frame: number, jpeg: Buffer } | null = null
+  let last: { frame: number; jpeg: Buffer } | null = null
   const repeat = async (frame: number) => {
     if (last && frame > last.frame) await write(matroskaPicture(frame / rate, last.jpeg))
   }

@@ -15,8 +15,28 @@ function decode(source: string, sounding: Sounding, into: string): Promise<boole
   const { from, until, speed } = sounding.span
   // Right after a place that was sought, some codecs are silent: they are begun earlier, and that is cut off again.
   const early = Math.max(0, from - 2)
-  const tempo = speed === 1 ? '' : speed < 0.5 ? `,atempo=0.5,atempo=${speed / 0.5}` : speed > 2 ? `,atempo=2,atempo=${speed / 2}` : `,atempo=${speed}`
-  const args = ['-v', 'error', '-nostdin', '-ss', String(early), ...given(source), '-map', '0:a:0', '-af', `atrim=start=${from - early}:end=${until - early},asetpts=PTS-STARTPTS${tempo}`, '-ar', String(sampleRate), '-ac', String(channels), '-f', 'f32le', '-y', into]
+  const tempo =
+    speed === 1 ? '' : speed < 0.5 ? `,atempo=0.5,atempo=${speed / 0.5}` : speed > 2 ? `,atempo=2,atempo=${speed / 2}` : `,atempo=${speed}`
+  const args = [
+    '-v',
+    'error',
+    '-nostdin',
+    '-ss',
+    String(early),
+    ...given(source),
+    '-map',
+    '0:a:0',
+    '-af',
+    `atrim=start=${from - early}:end=${until - early},asetpts=PTS-STARTPTS${tempo}`,
+    '-ar',
+    String(sampleRate),
+    '-ac',
+    String(channels),
+    '-f',
+    'f32le',
+    '-y',
+    into,
+  ]
   return new Promise(resolve => {
     const child = startDecoder('ffmpeg', args, [path.dirname(source), path.dirname(into)], { stdio: 'ignore' })
     child.on('error', () => resolve(false))
@@ -60,7 +80,8 @@ async function add(plan: SoundPlan, { sounding, file, length }: Voice, first: nu
         const b = gainAt(plan, sounding, Math.min(second + count / sampleRate, sounding.end - 1e-9))
         for (let index = 0; index < count; index++) {
           const gain = a + ((b - a) * index) / count
-          for (let channel = 0; channel < channels; channel++) mixed[(at + from + index) * channels + channel]! += samples[(from + index) * channels + channel]! * gain
+          for (let channel = 0; channel < channels; channel++)
+            mixed[(at + from + index) * channels + channel]! += samples[(from + index) * channels + channel]! * gain
         }
       }
     }
@@ -72,7 +93,8 @@ async function add(plan: SoundPlan, { sounding, file, length }: Voice, first: nu
 
 /** Above this a sum is bent softly instead of cut, so that several voices at once do not crackle. */
 const knee = 0.9
-const soften = (value: number) => (Math.abs(value) <= knee ? value : Math.sign(value) * (knee + (1 - knee) * Math.tanh((Math.abs(value) - knee) / (1 - knee))))
+const soften = (value: number) =>
+  Math.abs(value) <= knee ? value : Math.sign(value) * (knee + (1 - knee) * Math.tanh((Math.abs(value) - knee) / (1 - knee)))
 
 function wavHead(frames: number): Buffer {
   const head = Buffer.alloc(44)
@@ -96,7 +118,12 @@ function wavHead(frames: number): Buffer {
  * Mixes everything that is heard into a WAV file (32-bit floats, 48 kHz, stereo), every sound exactly in its place, block by
  * block, so that an hour needs no more memory than a second. `fileOf` says where a media file lies. Null where nothing is heard.
  */
-export async function mixSound(plan: SoundPlan, seconds: number, fileOf: (media: string) => string | undefined, folder: string): Promise<string | null> {
+export async function mixSound(
+  plan: SoundPlan,
+  seconds: number,
+  fileOf: (media: string) => string | undefined,
+  folder: string,
+): Promise<string | null> {
   const voices: Voice[] = []
   for (const [index, sounding] of plan.soundings.entries()) {
     const source = fileOf(sounding.media)

@@ -12,8 +12,24 @@ export interface Browser {
 
 const shell = ['/usr/lib/chromium/chromium-headless-shell', '/usr/bin/chromium-headless-shell'].find(existsSync)
 const flags = [
-  '--remote-debugging-pipe', '--no-sandbox', '--disable-gpu', '--hide-scrollbars', '--mute-audio', '--force-color-profile=srgb', '--allow-file-access-from-files', '--no-first-run', '--disable-quic',
-  '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--autoplay-policy=no-user-gesture-required', '--run-all-compositor-stages-before-draw', '--disable-threaded-animation', '--disable-threaded-scrolling', '--disable-checker-imaging',
+  '--remote-debugging-pipe',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--hide-scrollbars',
+  '--mute-audio',
+  '--force-color-profile=srgb',
+  '--allow-file-access-from-files',
+  '--no-first-run',
+  '--disable-quic',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--disable-dev-shm-usage',
+  '--autoplay-policy=no-user-gesture-required',
+  '--run-all-compositor-stages-before-draw',
+  '--disable-threaded-animation',
+  '--disable-threaded-scrolling',
+  '--disable-checker-imaging',
 ]
 
 /** Starts a headless browser: the one that draws frame by frame where it is installed, else the usual one. */
@@ -22,7 +38,7 @@ export function startBrowser(folder: string): Browser {
   const args = [...flags, `--user-data-dir=${folder}`, ...(shell ? ['--enable-begin-frame-control'] : ['--headless=new']), 'about:blank']
   const child: ChildProcess = spawn(program, args, { stdio: ['ignore', 'ignore', 'ignore', 'pipe', 'pipe'] })
   const [write, read] = [child.stdio[3] as Writable, child.stdio[4] as Readable]
-  const waiting = new Map<number, { resolve(value: never): void, reject(error: Error): void }>()
+  const waiting = new Map<number, { resolve(value: never): void; reject(error: Error): void }>()
   let last = 0
   let parts: Buffer[] = []
   const fail = (error: Error) => {
@@ -36,7 +52,7 @@ export function startBrowser(folder: string): Browser {
     let from = 0
     for (let end = part.indexOf(0); end >= 0; end = part.indexOf(0, from)) {
       parts.push(part.subarray(from, end))
-      const message = JSON.parse(Buffer.concat(parts).toString()) as { id?: number, result?: never, error?: { message: string } }
+      const message = JSON.parse(Buffer.concat(parts).toString()) as { id?: number; result?: never; error?: { message: string } }
       parts = []
       from = end + 1
       const asked = message.id === undefined ? undefined : waiting.get(message.id)
@@ -49,11 +65,12 @@ export function startBrowser(folder: string): Browser {
   })
   return {
     stepped: !!shell,
-    send: (method, params = {}, session) => new Promise((resolve, reject) => {
-      const id = ++last
-      waiting.set(id, { resolve: resolve as never, reject })
-      write.write(`${JSON.stringify({ id, method, params, ...(session ? { sessionId: session } : {}) })}\0`)
-    }),
+    send: (method, params = {}, session) =>
+      new Promise((resolve, reject) => {
+        const id = ++last
+        waiting.set(id, { resolve: resolve as never, reject })
+        write.write(`${JSON.stringify({ id, method, params, ...(session ? { sessionId: session } : {}) })}\0`)
+      }),
     close: () => {
       child.kill('SIGKILL')
     },

@@ -4,7 +4,8 @@ import path from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { checkFont } from './check'
 
-const file = (name: string) => readFile(path.join(path.dirname(createRequire(import.meta.url).resolve('@fontsource/lora/package.json')), 'files', name))
+const file = (name: string) =>
+  readFile(path.join(path.dirname(createRequire(import.meta.url).resolve('@fontsource/lora/package.json')), 'files', name))
 
 describe('a font file', () => {
   it('tells its family, weight and slant', async () => {
@@ -14,7 +15,9 @@ describe('a font file', () => {
   })
 
   it.each([
-    ['letter.ttf', Buffer.from('a letter'), /is no font file/], ['empty.otf', Buffer.alloc(0), /is empty/], ['picture.woff2', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13, 73, 72, 68, 82]), /is no font file/],
+    ['letter.ttf', Buffer.from('a letter'), /is no font file/],
+    ['empty.otf', Buffer.alloc(0), /is empty/],
+    ['picture.woff2', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13, 73, 72, 68, 82]), /is no font file/],
   ])('%s gets one sentence', async (name, bytes, words) => {
     const checked = await checkFont(bytes, name)
     expect(checked.ok === false && checked.message).toMatch(words)

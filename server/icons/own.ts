@@ -17,11 +17,21 @@ export function ownIcon(text: string, name: string): Outcome<DrawnIcon> {
   const svg = new JSDOM(clean).window.document.querySelector('svg')
   if (!svg) return failed(`${called} holds no drawing. Save it as plain SVG.`)
   const all = svg.querySelectorAll([...shapes].join(','))
-  if (all.length > mostShapes) return failed(`${called} has ${all.length.toLocaleString('en')} shapes; an icon may have ${mostShapes}. Add it as a picture.`)
-  const box = (svg.getAttribute('viewBox') ?? '').trim().split(/[\s,]+/).map(Number)
-  const view = box.length === 4 && box.every(Number.isFinite) && box[2]! > 0 && box[3]! > 0
-    ? (box as [number, number, number, number])
-    : ([0, 0, Number.parseFloat(svg.getAttribute('width') ?? '') || 24, Number.parseFloat(svg.getAttribute('height') ?? '') || 24] as const)
+  if (all.length > mostShapes)
+    return failed(`${called} has ${all.length.toLocaleString('en')} shapes; an icon may have ${mostShapes}. Add it as a picture.`)
+  const box = (svg.getAttribute('viewBox') ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number)
+  const view =
+    box.length === 4 && box.every(Number.isFinite) && box[2]! > 0 && box[3]! > 0
+      ? (box as [number, number, number, number])
+      : ([
+          0,
+          0,
+          Number.parseFloat(svg.getAttribute('width') ?? '') || 24,
+          Number.parseFloat(svg.getAttribute('height') ?? '') || 24,
+        ] as const)
   const painted: Painted[] = []
   for (const node of all) {
     if (node.closest('defs, clipPath, mask, symbol, pattern')) continue
@@ -34,7 +44,12 @@ export function ownIcon(text: string, name: string): Outcome<DrawnIcon> {
     }
     if (found.display === 'none' || found.visibility === 'hidden') continue
     const attributes = Object.fromEntries(Array.from(node.attributes, ({ name: key, value }) => [key, value]))
-    painted.push({ shape: [node.tagName.toLowerCase(), attributes], transform: transforms.join(' ') || undefined, filled: found.fill !== 'none', line: found.stroke && found.stroke !== 'none' ? Number.parseFloat(found['stroke-width'] ?? '1') || 1 : 0 })
+    painted.push({
+      shape: [node.tagName.toLowerCase(), attributes],
+      transform: transforms.join(' ') || undefined,
+      filled: found.fill !== 'none',
+      line: found.stroke && found.stroke !== 'none' ? Number.parseFloat(found['stroke-width'] ?? '1') || 1 : 0,
+    })
   }
   const icon = drawnIconOf(name.replace(/\.svg$/i, ''), view, painted)
   return icon ? { ok: true, value: icon } : failed(`${called} has no shape that can be drawn in one colour. Add it as a picture.`)

@@ -15,7 +15,9 @@ function queue(): Promise<PgBoss> {
     return made
   })()
   // Whoever awaits it hears why.
-  boss.catch((_error: unknown) => { boss = undefined })
+  boss.catch((_error: unknown) => {
+    boss = undefined
+  })
   return boss
 }
 
@@ -26,7 +28,9 @@ export async function offerJob(id: string) {
 
 /** Takes jobs up one after the other. */
 export async function takeJobs(work: (id: string) => Promise<void>) {
-  await (await queue()).work<{ id: string }>(name, { pollingIntervalSeconds: 1, batchSize: 1 }, async ([job]) => {
+  await (
+    await queue()
+  ).work<{ id: string }>(name, { pollingIntervalSeconds: 1, batchSize: 1 }, async ([job]) => {
     if (job) await work(job.data.id)
   })
 }

@@ -11,12 +11,25 @@ export async function unlessStuck<T>(work: (further: () => void) => Promise<T>, 
   let last = Date.now()
   let watching: ReturnType<typeof setInterval> | undefined
   const stuck = new Promise<never>((_, reject) => {
-    watching = setInterval(() => {
-      if (Date.now() - last > after) reject(new Stuck(`It got no further for ${after < 60_000 ? `${after / 1000} seconds` : `${Math.round(after / 60_000)} minutes`} and was ended. Try it again; with fewer slides or a smaller picture, if it stays so.`))
-    }, Math.max(10, after / 200))
+    watching = setInterval(
+      () => {
+        if (Date.now() - last > after)
+          reject(
+            new Stuck(
+              `It got no further for ${after < 60_000 ? `${after / 1000} seconds` : `${Math.round(after / 60_000)} minutes`} and was ended. Try it again; with fewer slides or a smaller picture, if it stays so.`,
+            ),
+          )
+      },
+      Math.max(10, after / 200),
+    )
   })
   try {
-    return await Promise.race([work(() => { last = Date.now() }), stuck])
+    return await Promise.race([
+      work(() => {
+        last = Date.now()
+      }),
+      stuck,
+    ])
   } finally {
     clearInterval(watching)
   }

@@ -7,7 +7,9 @@ import { closeQueue, offerJob, takeJobs } from './queue'
 import { clearFolders } from '../media/in-file'
 import { runJob } from './run'
 
-/** A process of its own that does long work, behind everything that people wait for at once. Any number of them may run, on any machines. */
+/**
+ * A process of its own that does long work, behind everything that people wait for at once. Any number of them may run, on any machines.
+ */
 os.setPriority(10)
 
 /** Looks for jobs whose worker is gone, every so many milliseconds. */
@@ -18,7 +20,8 @@ const atOnce = Math.max(1, Math.floor(os.cpus().length / 2))
 const name = randomUUID()
 
 /** Does what is done again and again; a database that is away is waited for, all else is logged. */
-const again = (work: () => Promise<unknown>, about: string) => void work().catch((error: unknown) => (isPassing(error) ? log.warn({ err: error }, about) : logError(error, about)))
+const again = (work: () => Promise<unknown>, about: string) =>
+  void work().catch((error: unknown) => (isPassing(error) ? log.warn({ err: error }, about) : logError(error, about)))
 
 async function lookAfter() {
   for (const { id } of await lapsedJobs()) await offerJob(id)

@@ -4,7 +4,9 @@ import { hexSchema, idSchema } from '../../core/values'
 import { liveLimits } from '../../core/live'
 
 /** What a browser says of who is there: the person, and what they look at. Null when they leave. */
-const stateSchema = z.strictObject({ name: z.string().max(120), color: hexSchema, slide: idSchema.nullable(), selection: z.array(idSchema).max(200) }).nullable()
+const stateSchema = z
+  .strictObject({ name: z.string().max(120), color: hexSchema, slide: idSchema.nullable(), selection: z.array(idSchema).max(200) })
+  .nullable()
 
 /**
  * The browsers that a message on who is here speaks for; null where it cannot be taken: too large, for too many, under another name

@@ -25,7 +25,9 @@ export async function mendDocument(id: string, document: Y.Doc, put: (update: Ui
   const trial = emptyDocument()
   Y.applyUpdate(trial, Y.encodeStateAsUpdate(document))
   let content: Uint8Array | undefined
-  trial.once('update', (update: Uint8Array) => { content = update })
+  trial.once('update', (update: Uint8Array) => {
+    content = update
+  })
   applyToDocument(trial, mending.changes, 'server')
   trial.destroy()
   if (content) {
@@ -40,5 +42,9 @@ export async function mendDocument(id: string, document: Y.Doc, put: (update: Ui
 /** What a deck cannot be without, from its last snapshot where that still has it. */
 async function standIn(id: string): Promise<Deck> {
   const [before, fresh] = [await snapshotOf(id), newDeck({ title: 'Untitled deck', purpose: 'talk' }, { id: newId })]
-  return { ...fresh, ...(isSound('info', before?.info?.info) ? { info: before!.info } : {}), ...(isSound('theme', before?.theme?.theme) ? { theme: before!.theme } : {}) }
+  return {
+    ...fresh,
+    ...(isSound('info', before?.info?.info) ? { info: before!.info } : {}),
+    ...(isSound('theme', before?.theme?.theme) ? { theme: before!.theme } : {}),
+  }
 }

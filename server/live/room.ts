@@ -3,7 +3,16 @@ import { applyAwarenessUpdate, Awareness, encodeAwarenessUpdate, removeAwareness
 import * as Y from 'yjs'
 import type { Change, Deck } from '../../core/model'
 import { changesOnForm } from '../../core/resolved'
-import { applyToDocument, encodeMessage, faultOfUpdate, liveLimits, mirrorOf, readInSteps, tryUpdate, type LiveMessage } from '../../core/live'
+import {
+  applyToDocument,
+  encodeMessage,
+  faultOfUpdate,
+  liveLimits,
+  mirrorOf,
+  readInSteps,
+  tryUpdate,
+  type LiveMessage,
+} from '../../core/live'
 import { isPassing } from '../database/connection'
 import { appendUpdates, foldUpdates, keepSnapshot, makerOf, updatesOf } from '../database/decks'
 import { mayEdit, type PersonRole } from '../database/people'
@@ -16,7 +25,7 @@ import { emptyDocument, mendDocument } from './mending'
 /** One browser on a live document. */
 export interface Peer {
   id: string
-  person: { id: string, name: string, role: PersonRole, session: string }
+  person: { id: string; name: string; role: PersonRole; session: string }
   send(bytes: Uint8Array): void
   close(code: number, reason: string): void
   /** The awareness clients that it speaks for. */
@@ -45,7 +54,7 @@ export interface Room {
   /** Puts the snapshot on disk if it is behind. */
   keep(): Promise<void>
   /** Makes an edit of the server's own, as a person: on disk before anyone hears of it. Throws a `Refusal` where it may or can not be. */
-  apply(changes: readonly Change[], person: { id: string, role: PersonRole }): Promise<void>
+  apply(changes: readonly Change[], person: { id: string; role: PersonRole }): Promise<void>
   peers(): Iterable<Peer>
   isEmpty(): boolean
   close(): void
@@ -72,7 +81,9 @@ export async function openRoom(id: string): Promise<Room> {
   const awareness = new Awareness(document)
   awareness.setLocalState(null)
 
-  /** Rows are applied in the order of their ids, and the cursor moves with them alone: one's own are remembered until it has passed them. */
+  /**
+   * Rows are applied in the order of their ids, and the cursor moves with them alone: one's own are remembered until it has passed them.
+   */
   let cursor = 0
   const own = new Set<number>()
   let sinceFold: number[] = []
@@ -107,9 +118,10 @@ export async function openRoom(id: string): Promise<Room> {
   const mirror = mirrorOf(document, await inSteps(readInSteps(document)))
   const maker = await makerOf(id)
   /** Whether somebody would be held to the places of this deck, if it is a form: everybody but who made it, and admins. */
-  const heldToPlaces = (person: { id: string, role: PersonRole }) => person.role !== 'admin' && person.id !== maker
+  const heldToPlaces = (person: { id: string; role: PersonRole }) => person.role !== 'admin' && person.id !== maker
   /** The deck that somebody's change is measured by; null where nothing but its limits bind them. */
-  const formFor = (person: { id: string, role: PersonRole }) => (mirror.deck().info.info?.form && heldToPlaces(person) ? mirror.deck() : null)
+  const formFor = (person: { id: string; role: PersonRole }) =>
+    mirror.deck().info.info?.form && heldToPlaces(person) ? mirror.deck() : null
 
   /** What is on disk and what waits to be: every update is tried here before it goes any further. */
   let trial: Y.Doc | null = null
@@ -127,27 +139,36 @@ export async function openRoom(id: string): Promise<Room> {
     trial = null
   }
 
-  /** The whole state as a browser that has nothing yet gets it, kept until the next change: encoding a large deck takes longer than sending it. */
+  /**
+   * The whole state as a browser that has nothing yet gets it, kept until the next change: encoding a large deck takes longer than sending
+   * it.
+   */
   let whole: Uint8Array | null = null
   document.on('update', (update: Uint8Array) => {
     whole = null
     bytes += update.length
   })
-  const lacking = (vector: Uint8Array) => (vector.length > 1 ? Y.encodeStateAsUpdateV2(document, vector) : (whole ??= Y.encodeStateAsUpdateV2(document)))
+  const lacking = (vector: Uint8Array) =>
+    vector.length > 1 ? Y.encodeStateAsUpdateV2(document, vector) : (whole ??= Y.encodeStateAsUpdateV2(document))
 
   const tell = (message: LiveMessage, except?: Peer) => {
     const encoded = encodeMessage(message)
     for (const peer of peers) if (peer !== except) peer.send(encoded)
   }
 
-  /** Whether the document would hold more than it may; reckoned anew before that is said, since what was replaced weighs nothing any more. */
+  /**
+   * Whether the document would hold more than it may; reckoned anew before that is said, since what was replaced weighs nothing any more.
+   */
   function isFull(more: number): boolean {
     if (bytes + more <= liveLimits.document) return false
     bytes = Y.encodeStateAsUpdate(document).length
     return bytes + more > liveLimits.document
   }
 
-  /** Writes what waits, in order, until it is on disk; only then does it count. While the database is away it waits; what cannot be written is refused to its sender alone. */
+  /**
+   * Writes what waits, in order, until it is on disk; only then does it count. While the database is away it waits; what cannot be written
+   * is refused to its sender alone.
+   */
   async function write() {
     let most = 200
     while (waiting.length) {
@@ -219,7 +240,11 @@ export async function openRoom(id: string): Promise<Room> {
     }
   }
   /** The same, for those who do not wait for it: what went wrong is logged, and it is tried again by itself. */
-  const keepLater = () => keep().then(() => true, () => false)
+  const keepLater = () =>
+    keep().then(
+      () => true,
+      () => false,
+    )
 
   awareness.on('update', ({ added, updated, removed }: Record<'added' | 'updated' | 'removed', number[]>, origin: unknown) => {
     const clients = [...added, ...updated, ...removed]
@@ -242,11 +267,12 @@ export async function openRoom(id: string): Promise<Room> {
     return fault?.message ?? null
   }
 
-  const catchUp = () => read(content => {
-    Y.applyUpdate(document, content, 'disk')
-    if (trial) Y.applyUpdate(trial, content, 'disk')
-    tell({ kind: 'update', number: 0, update: content })
-  })
+  const catchUp = () =>
+    read(content => {
+      Y.applyUpdate(document, content, 'disk')
+      if (trial) Y.applyUpdate(trial, content, 'disk')
+      tell({ kind: 'update', number: 0, update: content })
+    })
 
   async function takeUpdate(peer: Peer, number: number, content: Uint8Array) {
     const refuse = (message: string) => {
@@ -255,11 +281,17 @@ export async function openRoom(id: string): Promise<Room> {
     }
     if (peer.refused) return
     if (!mayEdit(peer.person.role)) return refuse('Your role is viewer: you can look, but not change. Ask an editor of your team.')
-    if (isFull(content.length)) return refuse(`A deck holds ${liveLimits.document / 1048576} MB of words and shapes at most, and this one is full. Take some of its slides into another deck.`)
+    if (isFull(content.length))
+      return refuse(
+        `A deck holds ${liveLimits.document / 1048576} MB of words and shapes at most, and this one is full. Take some of its slides into another deck.`,
+      )
     const fault = await faultOf(peer, content)
     if (fault) return refuse(fault)
     waiting.push({
-      content, peer, person: peer.person.id, refuse,
+      content,
+      peer,
+      person: peer.person.id,
+      refuse,
       written() {
         tell({ kind: 'update', number: 0, update: content }, peer)
         peer.send(encodeMessage({ kind: 'kept', number }))
@@ -307,14 +339,18 @@ export async function openRoom(id: string): Promise<Room> {
       if (fault) return Promise.reject(new Refusal(403, fault))
       return new Promise((resolve, reject) => {
         let content: Uint8Array | null = null
-        const note = (update: Uint8Array) => { content = update }
+        const note = (update: Uint8Array) => {
+          content = update
+        }
         const tried = trialNow()
         tried.once('update', note)
         applyToDocument(tried, changes, 'server')
         tried.off('update', note)
         if (!content) return resolve()
         waiting.push({
-          content, person: person.id, peer: null,
+          content,
+          person: person.id,
+          peer: null,
           written: () => {
             tell({ kind: 'update', number: 0, update: content! })
             behind = true

@@ -54,10 +54,14 @@ async function watch() {
   const listen = async () => {
     // Called anew each time that the connection is back.
     const onListening = () => told(catchUpAll)
-    await database().listen('deck_updates', payload => {
-      const { deck, node } = JSON.parse(payload) as { deck: string, node: string }
-      if (node !== nodeName) told(async () => await (await rooms.get(deck))?.catchUp())
-    }, onListening)
+    await database().listen(
+      'deck_updates',
+      payload => {
+        const { deck, node } = JSON.parse(payload) as { deck: string; node: string }
+        if (node !== nodeName) told(async () => await (await rooms.get(deck))?.catchUp())
+      },
+      onListening,
+    )
     await database().listen('people', person => told(() => askAnew(person)))
   }
   void (async () => {
@@ -96,16 +100,26 @@ export async function roomOf(deck: string): Promise<Room> {
 /** Closes a room that has stood empty for a while. */
 export function closeLater(deck: string, room: Room) {
   clearTimeout(closing.get(deck))
-  closing.set(deck, setTimeout(() => void (async () => {
-    if (!room.isEmpty()) return
-    await room.settled(lingering)
-    const isKept = await room.keep().then(() => true, () => false)
-    if (!room.isEmpty()) return
-    if (!isKept) return closeLater(deck, room)
-    rooms.delete(deck)
-    closing.delete(deck)
-    room.close()
-  })(), lingering))
+  closing.set(
+    deck,
+    setTimeout(
+      () =>
+        void (async () => {
+          if (!room.isEmpty()) return
+          await room.settled(lingering)
+          const isKept = await room.keep().then(
+            () => true,
+            () => false,
+          )
+          if (!room.isEmpty()) return
+          if (!isKept) return closeLater(deck, room)
+          rooms.delete(deck)
+          closing.delete(deck)
+          room.close()
+        })(),
+      lingering,
+    ),
+  )
 }
 
 /** A deck as it stands on disk, with all that those who edit it now have sent: the database is given a moment to take that. */

@@ -25,7 +25,7 @@ export function bucketOf({ burst, perSecond }: Tempo): Bucket {
 
 /** Buckets by key, such as a person; those that stood full for a while are forgotten. */
 export function bucketsBy(tempo: Tempo) {
-  const buckets = new Map<string, { bucket: Bucket, at: number }>()
+  const buckets = new Map<string, { bucket: Bucket; at: number }>()
   const fullAfter = (tempo.burst / tempo.perSecond) * 1000
   return (key: string, amount: number, now: number) => {
     if (buckets.size > 2000) for (const [name, { at }] of buckets) if (now - at > fullAfter) buckets.delete(name)

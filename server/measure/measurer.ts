@@ -17,7 +17,7 @@ const fallback = familyOfFont('Hanken Grotesk')!
 const require = createRequire(import.meta.url)
 const faces = new Map<string, fontkit.Font[]>()
 /** Faces of the team's own, by family. */
-const brought = new Map<string, { weight: number, italic: boolean, font: fontkit.Font }[]>()
+const brought = new Map<string, { weight: number; italic: boolean; font: fontkit.Font }[]>()
 const known = new Set<string>()
 
 /** Opens the faces that a deck brings with it, so that its text can be measured in them. */
@@ -25,7 +25,9 @@ export async function bringFaces(list: readonly FontFaceFile[], bytesOf: (hash: 
   for (const face of list) {
     if (known.has(face.media)) continue
     const bytes = await bytesOf(face.media)
-    const font = bytes && (await openFont(bytes).catch((error: unknown) => void log.warn({ media: face.media, err: error }, 'a font cannot be read any more')))
+    const font =
+      bytes &&
+      (await openFont(bytes).catch((error: unknown) => void log.warn({ media: face.media, err: error }, 'a font cannot be read any more')))
     if (!font) continue
     known.add(face.media)
     brought.set(face.family, [...(brought.get(face.family) ?? []), { weight: face.weight, italic: !!face.italic, font }])
@@ -46,7 +48,9 @@ function facesOf(font: Font): fontkit.Font[] {
   let made = faces.get(key)
   if (!made) {
     const root = path.dirname(require.resolve(`@fontsource/${family.folder}/package.json`))
-    const files = [...family.subsets].sort((a, b) => rank(a) - rank(b)).map(subset => path.join(root, 'files', `${family.folder}-${subset}-${weight}-${style}.woff`))
+    const files = [...family.subsets]
+      .sort((a, b) => rank(a) - rank(b))
+      .map(subset => path.join(root, 'files', `${family.folder}-${subset}-${weight}-${style}.woff`))
     made = files.filter(file => existsSync(file)).map(file => fontkit.create(readFileSync(file)) as fontkit.Font)
     faces.set(key, made)
   }
@@ -58,7 +62,8 @@ const behind = new Map<string, fontkit.Font[]>()
 function faceBehind(point: number): fontkit.Font | undefined {
   const name = standInFor(point)
   if (name === undefined) return undefined
-  if (name === fallback.family) return facesOf({ family: name, size: 1000, weight: 400, italic: false }).find(face => face.hasGlyphForCodePoint(point))
+  if (name === fallback.family)
+    return facesOf({ family: name, size: 1000, weight: 400, italic: false }).find(face => face.hasGlyphForCodePoint(point))
   let made = behind.get(name)
   if (!made) {
     const { folder, parts } = fallbackFonts.find(font => font.family === name)!
@@ -70,10 +75,13 @@ function faceBehind(point: number): fontkit.Font | undefined {
 }
 
 /** Stretches of a text that one face has the letters for; what none has goes with the first. */
-function byFace(text: string, candidates: readonly fontkit.Font[]): { face: fontkit.Font, text: string }[] {
-  const runs: { face: fontkit.Font, text: string }[] = []
+function byFace(text: string, candidates: readonly fontkit.Font[]): { face: fontkit.Font; text: string }[] {
+  const runs: { face: fontkit.Font; text: string }[] = []
   for (const letter of text) {
-    const face = candidates.find(candidate => candidate.hasGlyphForCodePoint(letter.codePointAt(0)!)) ?? faceBehind(letter.codePointAt(0)!) ?? candidates[0]!
+    const face =
+      candidates.find(candidate => candidate.hasGlyphForCodePoint(letter.codePointAt(0)!)) ??
+      faceBehind(letter.codePointAt(0)!) ??
+      candidates[0]!
     const last = runs.at(-1)
     if (last && last.face === face) last.text += letter
     else runs.push({ face, text: letter })
@@ -86,7 +94,8 @@ let measurer: Measurer | undefined
 /** The server's measurer: advances with kerning from the shipped font files. Agrees with the browser's within 1 %. */
 export function serverMeasurer(): Measurer {
   measurer ??= rememberingMeasurer((text, font) =>
-    byFace(text, facesOf(font)).reduce((sum, run) => sum + (run.face.layout(run.text).advanceWidth * font.size) / run.face.unitsPerEm, 0))
+    byFace(text, facesOf(font)).reduce((sum, run) => sum + (run.face.layout(run.text).advanceWidth * font.size) / run.face.unitsPerEm, 0),
+  )
   return measurer
 }
 
@@ -104,10 +113,21 @@ export function outlinesOf(text: string, font: Omit<Font, 'size'>): WordOutlines
       const d = glyph.path.toSVG()
       const at = x
       x += place.xAdvance * scale
-      return d && svgpath(d).scale(scale, -scale).translate(at + place.xOffset * scale, -place.yOffset * scale).round(0).toString()
+      return (
+        d &&
+        svgpath(d)
+          .scale(scale, -scale)
+          .translate(at + place.xOffset * scale, -place.yOffset * scale)
+          .round(0)
+          .toString()
+      )
     })
     // Glyphs come from left to right; a hand that writes from the right begins there.
     glyphs.push(...(laid.direction === 'rtl' ? made.reverse() : made).filter(Boolean))
   }
-  return { glyphs, ascent: Math.round((first.ascent * 1000) / first.unitsPerEm), descent: Math.round((-first.descent * 1000) / first.unitsPerEm) }
+  return {
+    glyphs,
+    ascent: Math.round((first.ascent * 1000) / first.unitsPerEm),
+    descent: Math.round((-first.descent * 1000) / first.unitsPerEm),
+  }
 }

@@ -14,35 +14,61 @@ const frameLimit = 1000
 const nodeLimit = 50_000
 const depthLimit = 250
 
-const pictures: Readonly<Record<string, string>> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp', 'image/avif': 'avif', 'image/gif': 'gif' }
+const pictures: Readonly<Record<string, string>> = {
+  'image/jpeg': 'jpg',
+  'image/png': 'png',
+  'image/webp': 'webp',
+  'image/avif': 'avif',
+  'image/gif': 'gif',
+}
 
-const looksLikeSvg = (bytes: Uint8Array) => /^\s*(<\?xml[\s\S]*?\?>\s*)?(<!--[\s\S]*?-->\s*)*(<!DOCTYPE svg[\s\S]*?>\s*)?<svg[\s>]/i.test(Buffer.from(bytes.subarray(0, 4096)).toString('utf8').replace(/^\ufeff/, ''))
+const looksLikeSvg = (bytes: Uint8Array) =>
+  /^\s*(<\?xml[\s\S]*?\?>\s*)?(<!--[\s\S]*?-->\s*)*(<!DOCTYPE svg[\s\S]*?>\s*)?<svg[\s>]/i.test(
+    Buffer.from(bytes.subarray(0, 4096))
+      .toString('utf8')
+      .replace(/^\ufeff/, ''),
+  )
 
 /** Looks into a file for Media, whatever it is called: a picture, film or sound, or a sentence. */
 export async function checkUpload(bytes: Uint8Array, name: string) {
-  const type = looksLikeSvg(bytes) ? '' : (await fileTypeFromBuffer(bytes))?.mime ?? ''
+  const type = looksLikeSvg(bytes) ? '' : ((await fileTypeFromBuffer(bytes))?.mime ?? '')
   return clipTypes[type] ? checkClip(bytes, name, type) : checkPicture(bytes, name)
 }
 
-/** Looks into an uploaded file, whatever it is called: a picture of a known kind that can be decoded, or a sentence. SVG comes back made harmless. */
-export async function checkPicture(bytes: Uint8Array, name: string): Promise<Outcome<{ row: MediaRow, content: Uint8Array }>> {
+/**
+ * Looks into an uploaded file, whatever it is called: a picture of a known kind that can be decoded, or a sentence. SVG comes back made
+ * harmless.
+ */
+export async function checkPicture(bytes: Uint8Array, name: string): Promise<Outcome<{ row: MediaRow; content: Uint8Array }>> {
   const called = `“${name.slice(0, 120)}”`
   if (!bytes.length) return failed(`${called} is empty. Choose the file once more.`)
-  if (bytes.length > pictureByteLimit) return failed(`${called} has ${Math.round(bytes.length / 1048576)} MB; a picture may have 64 MB at most. Save it smaller, then drop it again.`)
+  if (bytes.length > pictureByteLimit)
+    return failed(
+      `${called} has ${Math.round(bytes.length / 1048576)} MB; a picture may have 64 MB at most. Save it smaller, then drop it again.`,
+    )
   let content = bytes
   let type: string
   if (looksLikeSvg(bytes)) {
     const text = Buffer.from(bytes).toString('utf8')
     const { elements, depth } = shapeOfXml(text)
-    if (elements > nodeLimit) return failed(`${called} has ${elements.toLocaleString('en')} elements; a drawing may have ${nodeLimit.toLocaleString('en')}. Save it simpler, or as PNG.`)
-    if (depth > depthLimit) return failed(`${called} nests ${depth.toLocaleString('en')} levels deep; a drawing may ${depthLimit}. Save it with its groups taken apart, or as PNG.`)
+    if (elements > nodeLimit)
+      return failed(
+        `${called} has ${elements.toLocaleString('en')} elements; a drawing may have ${nodeLimit.toLocaleString('en')}. Save it simpler, or as PNG.`,
+      )
+    if (depth > depthLimit)
+      return failed(
+        `${called} nests ${depth.toLocaleString('en')} levels deep; a drawing may ${depthLimit}. Save it with its groups taken apart, or as PNG.`,
+      )
     const clean = await apart('svg', text, { seconds: 15, what: called })
     if (!clean) return failed(`${called} holds no drawing that can be shown. Save it as plain SVG, or as PNG.`)
     content = Buffer.from(clean)
     type = 'image/svg+xml'
   } else {
     type = (await fileTypeFromBuffer(bytes))?.mime ?? ''
-    if (!pictures[type]) return failed(`${called} is no picture that can be read here${type ? ` (it holds ${type})` : ''}. JPEG, PNG, WebP, AVIF, GIF and SVG can.`)
+    if (!pictures[type])
+      return failed(
+        `${called} is no picture that can be read here${type ? ` (it holds ${type})` : ''}. JPEG, PNG, WebP, AVIF, GIF and SVG can.`,
+      )
   }
   try {
     const image = sharp(content, { limitInputPixels: pixelLimit, failOn: 'error', animated: false }).timeout({ seconds: 30 })
@@ -50,12 +76,21 @@ export async function checkPicture(bytes: Uint8Array, name: string): Promise<Out
     // Decoded once, so that a picture that breaks off halfway is found now and not on the wall.
     const damage = type === 'image/svg+xml' ? null : await damageOf(content)
     if (damage !== null) throw new Error(damage)
-    if ((meta.pages ?? 1) > frameLimit) return failed(`${called} has ${meta.pages!.toLocaleString('en')} frames; an animation may have ${frameLimit.toLocaleString('en')}. Save it shorter, or as a film.`)
+    if ((meta.pages ?? 1) > frameLimit)
+      return failed(
+        `${called} has ${meta.pages!.toLocaleString('en')} frames; an animation may have ${frameLimit.toLocaleString('en')}. Save it shorter, or as a film.`,
+      )
     const turned = (meta.orientation ?? 1) >= 5
     const [width, height] = turned ? [meta.height, meta.width] : [meta.width, meta.height]
     const hash = createHash('sha256').update(content).digest('hex')
     const extension = pictures[type] ?? 'svg'
-    return { ok: true, value: { content, row: { hash, name: name.slice(0, 200), type, extension, bytes: content.length, width: width ?? null, height: height ?? null } } }
+    return {
+      ok: true,
+      value: {
+        content,
+        row: { hash, name: name.slice(0, 200), type, extension, bytes: content.length, width: width ?? null, height: height ?? null },
+      },
+    }
   } catch (error) {
     if (error instanceof TooHeavy || !(error instanceof Error)) throw error
     if (/pixel limit/i.test(error.message)) return failed(`${called} has more than 150 megapixels. Save it smaller, then drop it again.`)

@@ -2,7 +2,8 @@ import { colorDistance, likenessApart } from '../../core/color'
 import type { MediaItem } from '../database/media'
 
 export type MediaKind = 'picture' | 'film' | 'sound'
-export const kindOfMedia = (item: { type: string }): MediaKind => (item.type.startsWith('video/') ? 'film' : item.type.startsWith('audio/') ? 'sound' : 'picture')
+export const kindOfMedia = (item: { type: string }): MediaKind =>
+  item.type.startsWith('video/') ? 'film' : item.type.startsWith('audio/') ? 'sound' : 'picture'
 
 export interface MediaWish {
   find: string
@@ -26,7 +27,11 @@ export function findMedia(items: readonly MediaItem[], wish: MediaWish): MediaIt
     return words.every(word => said.includes(word))
   })
   if (!wish.color) return fitting
-  return fitting.map(item => ({ item, away: colorDistance(wish.color!, item.colors) })).filter(entry => entry.away < 0.17).sort((a, b) => a.away - b.away).map(entry => entry.item)
+  return fitting
+    .map(item => ({ item, away: colorDistance(wish.color!, item.colors) }))
+    .filter(entry => entry.away < 0.17)
+    .sort((a, b) => a.away - b.away)
+    .map(entry => entry.item)
 }
 
 /** Pictures that look alike though their files differ: groups of two or more. */
@@ -36,7 +41,10 @@ export function alikeMedia(items: readonly MediaItem[]): MediaItem[][] {
   const seen = new Set<string>()
   for (const [index, item] of pictures.entries()) {
     if (seen.has(item.hash)) continue
-    const group = [item, ...pictures.slice(index + 1).filter(other => !seen.has(other.hash) && likenessApart(item.likeness!, other.likeness!) <= 8)]
+    const group = [
+      item,
+      ...pictures.slice(index + 1).filter(other => !seen.has(other.hash) && likenessApart(item.likeness!, other.likeness!) <= 8),
+    ]
     if (group.length < 2) continue
     for (const one of group) seen.add(one.hash)
     groups.push(group)

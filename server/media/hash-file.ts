@@ -5,6 +5,9 @@ import { createReadStream } from 'node:fs'
 export function hashOfFile(file: string): Promise<string> {
   return new Promise((resolve, reject) => {
     const sum = createHash('sha256')
-    createReadStream(file).on('data', part => sum.update(part)).on('error', reject).on('end', () => resolve(sum.digest('hex')))
+    createReadStream(file)
+      .on('data', part => sum.update(part))
+      .on('error', reject)
+      .on('end', () => resolve(sum.digest('hex')))
   })
 }

@@ -19,7 +19,15 @@ const isRunning = (id: number) => {
 /** Takes away the folders of processes that ended in the midst of their work. */
 export async function clearFolders() {
   const names = await readdir(os.tmpdir())
-  await Promise.all(names.filter(name => ours.test(name) && !isRunning(Number(ours.exec(name)![1]))).map(name => rm(path.join(os.tmpdir(), name), { recursive: true, force: true }).catch((error: unknown) => log.warn({ folder: name, err: error }, 'a folder of ended work was not taken away'))))
+  await Promise.all(
+    names
+      .filter(name => ours.test(name) && !isRunning(Number(ours.exec(name)![1])))
+      .map(name =>
+        rm(path.join(os.tmpdir(), name), { recursive: true, force: true }).catch((error: unknown) =>
+          log.warn({ folder: name, err: error }, 'a folder of ended work was not taken away'),
+        ),
+      ),
+  )
 }
 
 /** Hands a folder of its own to some work, and takes it away afterwards, whatever came of it. */

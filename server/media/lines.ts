@@ -7,14 +7,22 @@ const patience = 60_000
 /** What is kept of a picture that cannot be read, so that nobody looks again. */
 const nothing: Traced = { width: 1, height: 1, paths: [] }
 
-/** Finds the lines of a picture in a process of its own, so that nobody waits for it who does something else; null where that was broken off. */
+/**
+ * Finds the lines of a picture in a process of its own, so that nobody waits for it who does something else; null where that was broken
+ * off.
+ */
 async function findLines(bytes: Uint8Array): Promise<Traced | null> {
   return await new Promise(resolve => {
-    const finder = spawn(process.execPath, ['--import', 'jiti/register', 'server/media/find-lines.ts'], { stdio: ['pipe', 'pipe', 'ignore'], timeout: patience })
+    const finder = spawn(process.execPath, ['--import', 'jiti/register', 'server/media/find-lines.ts'], {
+      stdio: ['pipe', 'pipe', 'ignore'],
+      timeout: patience,
+    })
     const parts: Buffer[] = []
     finder.stdout.on('data', part => parts.push(part))
     finder.on('error', () => resolve(null))
-    finder.on('close', code => resolve(code === 0 ? (JSON.parse(Buffer.concat(parts).toString('utf8')) as Traced) : code === null ? null : nothing))
+    finder.on('close', code =>
+      resolve(code === 0 ? (JSON.parse(Buffer.concat(parts).toString('utf8')) as Traced) : code === null ? null : nothing),
+    )
     finder.stdin.on('error', () => {})
     finder.stdin.end(bytes)
   })
@@ -35,6 +43,9 @@ export async function linesOf(hash: string): Promise<Traced | null> {
     return found
   })
   // The next one waits for its end, whatever came of it; who asked hears that.
-  turn = mine.then(() => {}, (_error: unknown) => {})
+  turn = mine.then(
+    () => {},
+    (_error: unknown) => {},
+  )
   return await mine
 }

@@ -8,7 +8,12 @@ const perPeak = hertz / peakRate
 /** How loud a film or sound is, as core/sound reads it; null where it has no sound that can be read. */
 export function peaksOf(file: string): Promise<Uint8Array | null> {
   return new Promise(resolve => {
-    const child = startDecoder('ffmpeg', ['-v', 'error', '-nostdin', ...given(file), '-map', '0:a:0', '-ac', '1', '-ar', String(hertz), '-f', 's16le', 'pipe:1'], [path.dirname(file)], { stdio: ['ignore', 'pipe', 'ignore'] })
+    const child = startDecoder(
+      'ffmpeg',
+      ['-v', 'error', '-nostdin', ...given(file), '-map', '0:a:0', '-ac', '1', '-ar', String(hertz), '-f', 's16le', 'pipe:1'],
+      [path.dirname(file)],
+      { stdio: ['ignore', 'pipe', 'ignore'] },
+    )
     const peaks: number[] = []
     let most = 0
     let count = 0

@@ -7,11 +7,33 @@ import { describePicture } from './describe'
 import { openPicture } from './picture'
 import { alikeMedia, findMedia, kindOfMedia } from './find'
 
-const item = (fields: Partial<MediaItem>): MediaItem => ({ hash: 'a'.repeat(64), name: 'boat.jpg', type: 'image/jpeg', extension: 'jpg', bytes: 10, width: 10, height: 10, folder: '', tags: [], rights: '', credit: '', colors: [], likeness: null, createdAt: '', usedAt: '', by: null, ...fields })
+const item = (fields: Partial<MediaItem>): MediaItem => ({
+  hash: 'a'.repeat(64),
+  name: 'boat.jpg',
+  type: 'image/jpeg',
+  extension: 'jpg',
+  bytes: 10,
+  width: 10,
+  height: 10,
+  folder: '',
+  tags: [],
+  rights: '',
+  credit: '',
+  colors: [],
+  likeness: null,
+  createdAt: '',
+  usedAt: '',
+  by: null,
+  ...fields,
+})
 const plain = (color: string, width: number, height: number) => sharp({ create: { width, height, channels: 3, background: color } })
 
 describe('finding media', () => {
-  const items = [item({ hash: '1', name: 'First bôat.jpg', folder: 'Harbour/Boats', tags: ['ferry'], colors: [{ hex: '#12615c', share: 0.9 }] }), item({ hash: '2', name: 'Horn.wav', type: 'audio/wav', folder: 'Sounds' }), item({ hash: '3', name: 'Waves.mp4', type: 'video/mp4', credit: 'Ines' })]
+  const items = [
+    item({ hash: '1', name: 'First bôat.jpg', folder: 'Harbour/Boats', tags: ['ferry'], colors: [{ hex: '#12615c', share: 0.9 }] }),
+    item({ hash: '2', name: 'Horn.wav', type: 'audio/wav', folder: 'Sounds' }),
+    item({ hash: '3', name: 'Waves.mp4', type: 'video/mp4', credit: 'Ines' }),
+  ]
   it('by word in name, tags, folder and credit, without regard to marks and case', () => {
     expect(findMedia(items, { find: 'BOAT ferry' }).map(one => one.hash)).toEqual(['1'])
     expect(findMedia(items, { find: 'ines' }).map(one => one.hash)).toEqual(['3'])
@@ -24,10 +46,16 @@ describe('finding media', () => {
     expect(findMedia(items, { find: '', color: '#e6a037' })).toEqual([])
   })
   it('that look alike, whatever their size and format', async () => {
-    const scene = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="640" height="400"><rect width="640" height="400" fill="#8ab"/><circle cx="180" cy="140" r="90" fill="#fd8"/><rect y="260" width="640" height="140" fill="#135"/><path d="M300 260L420 90L560 260Z" fill="#432"/></svg>')
+    const scene = Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="640" height="400"><rect width="640" height="400" fill="#8ab"/><circle cx="180" cy="140" r="90" fill="#fd8"/><rect y="260" width="640" height="140" fill="#135"/><path d="M300 260L420 90L560 260Z" fill="#432"/></svg>',
+    )
     const [large, small] = [await sharp(scene).jpeg().toBuffer(), await sharp(scene).resize(200).webp().toBuffer()]
     const likeness = async (bytes: Buffer) => (await describePicture(bytes)).likeness
-    const groups = alikeMedia([item({ hash: '1', likeness: await likeness(large) }), item({ hash: '2', likeness: await likeness(small) }), item({ hash: '3', likeness: '0f0f3c3c5a5aa5a5' })])
+    const groups = alikeMedia([
+      item({ hash: '1', likeness: await likeness(large) }),
+      item({ hash: '2', likeness: await likeness(small) }),
+      item({ hash: '3', likeness: '0f0f3c3c5a5aa5a5' }),
+    ])
     expect(groups.map(group => group.map(one => one.hash))).toEqual([['1', '2']])
   })
 })
@@ -51,11 +79,15 @@ describe('a picture that is brought', () => {
 
 describe('a picture that is damaged', () => {
   const busy = Buffer.from(Array.from({ length: 600 * 400 * 3 }, (_, at) => (at * 7 + (at >> 9) * 13) & 255))
-  const jpeg = () => sharp(busy, { raw: { width: 600, height: 400, channels: 3 } }).jpeg({ quality: 90 }).toBuffer()
+  const jpeg = () =>
+    sharp(busy, { raw: { width: 600, height: 400, channels: 3 } })
+      .jpeg({ quality: 90 })
+      .toBuffer()
   const refused = { ok: false, message: '“quay.jpg” is damaged and cannot be decoded. Open it where it comes from and save it anew.' }
   /** Where the tables of a JPEG begin: what follows a marker and the length of its part. */
   const tablesOf = (bytes: Buffer, marker: number) => {
-    for (let at = 2; bytes[at] === 0xff && bytes[at + 1] !== 0xda; at += 2 + bytes.readUInt16BE(at + 2)) if (bytes[at + 1] === marker) return at + 4
+    for (let at = 2; bytes[at] === 0xff && bytes[at + 1] !== 0xda; at += 2 + bytes.readUInt16BE(at + 2))
+      if (bytes[at + 1] === marker) return at + 4
     throw new Error('no such part')
   }
 
@@ -79,7 +111,9 @@ describe('a picture that is damaged', () => {
     const whole = await jpeg()
     // Bytes between two parts, as some cameras leave them: a decoder warns of them and goes on.
     const at = tablesOf(whole, 0xc4) - 4
-    expect((await checkPicture(Buffer.concat([whole.subarray(0, at), Buffer.from([0x41, 0x42, 0x43]), whole.subarray(at)]), 'quay.jpg')).ok).toBe(true)
+    expect(
+      (await checkPicture(Buffer.concat([whole.subarray(0, at), Buffer.from([0x41, 0x42, 0x43]), whole.subarray(at)]), 'quay.jpg')).ok,
+    ).toBe(true)
   })
 
   it('is shown as far as it goes where it came in before that was looked at', async () => {
@@ -93,12 +127,20 @@ describe('a picture that is damaged', () => {
 describe('an icon of one’s own', () => {
   const svg = (inner: string) => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32">${inner}</svg>`
   it('is read with what its groups say, and without what could do harm', () => {
-    const made = ownIcon(svg('<g fill="none" stroke="#123" stroke-width="3" transform="translate(2 2)"><circle cx="14" cy="14" r="10"/></g><script>alert(1)</script><defs><path d="M0 0h9v9z"/></defs>'), 'buoy.svg')
+    const made = ownIcon(
+      svg(
+        '<g fill="none" stroke="#123" stroke-width="3" transform="translate(2 2)"><circle cx="14" cy="14" r="10"/></g><script>alert(1)</script><defs><path d="M0 0h9v9z"/></defs>',
+      ),
+      'buoy.svg',
+    )
     expect(made.ok && made.value).toMatchObject({ name: 'buoy', view: [32, 32], paths: [{ width: 3 }] })
   })
   it('without shapes, or with far too many, gets one sentence', () => {
     expect(ownIcon('<p>no</p>', 'no.svg')).toMatchObject({ ok: false })
-    expect(ownIcon(svg('<rect width="1" height="1"/>'.repeat(500)), 'many.svg')).toMatchObject({ ok: false, message: expect.stringContaining('500 shapes') })
+    expect(ownIcon(svg('<rect width="1" height="1"/>'.repeat(500)), 'many.svg')).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('500 shapes'),
+    })
     expect(ownIcon(svg('<text>A</text>'), 'words.svg')).toMatchObject({ ok: false })
   })
 })

@@ -12,7 +12,12 @@ export interface Packets {
 
 /** Reads through a file without decoding it; null where nothing in it can be read. */
 export async function packetsOf(file: string, stream: 'v:0' | 'a:0'): Promise<Packets | null> {
-  const child = startDecoder('ffprobe', ['-v', 'error', '-select_streams', stream, '-show_entries', 'packet=pts_time,duration_time,flags', '-of', 'csv=p=0', ...given(file)], [path.dirname(file)], { stdio: ['ignore', 'pipe', 'ignore'], timeout: 120_000 })
+  const child = startDecoder(
+    'ffprobe',
+    ['-v', 'error', '-select_streams', stream, '-show_entries', 'packet=pts_time,duration_time,flags', '-of', 'csv=p=0', ...given(file)],
+    [path.dirname(file)],
+    { stdio: ['ignore', 'pipe', 'ignore'], timeout: 120_000 },
+  )
   const failed = new Promise<never>((_, reject) => child.on('error', reject))
   const read = (async () => {
     let first = Infinity

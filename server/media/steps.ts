@@ -6,8 +6,15 @@ import { openPicture } from './picture'
 /** Widths that pictures are made smaller to, px. */
 const steps = [320, 640, 1280, 1920, 2560]
 
-/** A picture at the least step that is at least so wide, made once; of a film, a still of it at a second, or at a third of it. Null where the file itself will do. */
-export async function scaledMedia(row: MediaRow, wanted: number, at: number | null = null): Promise<{ type: string, content: Buffer } | null> {
+/**
+ * A picture at the least step that is at least so wide, made once; of a film, a still of it at a second, or at a third of it. Null where
+ * the file itself will do.
+ */
+export async function scaledMedia(
+  row: MediaRow,
+  wanted: number,
+  at: number | null = null,
+): Promise<{ type: string; content: Buffer } | null> {
   const width = steps.find(step => step >= wanted) ?? (at === null ? null : steps.at(-1)!)
   const film = row.type.startsWith('video/')
   const drawn = row.type.startsWith('image/') && row.type !== 'image/svg+xml' && row.type !== 'image/gif'
@@ -19,11 +26,15 @@ export async function scaledMedia(row: MediaRow, wanted: number, at: number | nu
   const whole = await wholeMedia(row.hash, row.bytes)
   const source = film ? await stillOf(whole, row.extension, seconds) : whole
   if (!source) return null
-  const content = await openPicture(source).resize({ width, withoutEnlargement: true }).webp({ quality: 84 }).toBuffer().catch((error: Error) => {
-    // A browser may still show what is whole of it.
-    log.warn({ media: row.hash, err: error }, 'a picture could not be made smaller')
-    return null
-  })
+  const content = await openPicture(source)
+    .resize({ width, withoutEnlargement: true })
+    .webp({ quality: 84 })
+    .toBuffer()
+    .catch((error: Error) => {
+      // A browser may still show what is whole of it.
+      log.warn({ media: row.hash, err: error }, 'a picture could not be made smaller')
+      return null
+    })
   if (!content) return null
   await keepMediaStep(row.hash, width, atMs, 'image/webp', content)
   return { type: 'image/webp', content }

@@ -3,7 +3,10 @@ import { JSDOM } from 'jsdom'
 
 let purify: ReturnType<typeof createDOMPurify> | undefined
 
-/** Makes an SVG harmless: no scripts, events, styles, animations, foreign content or references to outside. Null where nothing to draw is left. */
+/**
+ * Makes an SVG harmless: no scripts, events, styles, animations, foreign content or references to outside. Null where nothing to draw is
+ * left.
+ */
 export function harmlessSvg(text: string): string | null {
   if (!purify) {
     purify = createDOMPurify(new JSDOM('').window as never)

@@ -19,9 +19,17 @@ export interface MediaUse {
 const noChange = '0'.repeat(64)
 
 /** Where a deck shows a media file. */
-function usesIn(deck: Deck, hash: string): { places: number, slides: number[] } {
+function usesIn(deck: Deck, hash: string): { places: number; slides: number[] } {
   const changes = replaceMedia(deck, { from: hash, to: noChange, natural: null })
-  const owners = new Set(changes.map(change => (change.table === 'elements' && change.do === 'set' ? deck.elements[change.id]!.owner : change.table === 'slides' && change.do === 'set' ? change.id : '')))
+  const owners = new Set(
+    changes.map(change =>
+      change.table === 'elements' && change.do === 'set'
+        ? deck.elements[change.id]!.owner
+        : change.table === 'slides' && change.do === 'set'
+          ? change.id
+          : '',
+    ),
+  )
   return { places: changes.length, slides: slidesOf(deck).flatMap((slide, index) => (owners.has(slide.id) ? [index + 1] : [])) }
 }
 
@@ -37,7 +45,12 @@ export async function usesOf(hash: string): Promise<MediaUse[]> {
 }
 
 /** Puts another file in its place in decks; answers with how many places of each were changed. */
-export async function replaceIn(decks: readonly string[], from: string, to: string, person: { id: string, role: PersonRole }): Promise<MediaUse[]> {
+export async function replaceIn(
+  decks: readonly string[],
+  from: string,
+  to: string,
+  person: { id: string; role: PersonRole },
+): Promise<MediaUse[]> {
   const row = await mediaByHash(to)
   const natural = row?.width && row.height ? { width: row.width, height: row.height } : null
   const made: MediaUse[] = []

@@ -4,5 +4,6 @@ import { refuse } from '../access'
 export default defineEventHandler(event => {
   const [path, query = ''] = event.path.split('?')
   // Whoever routes has decoded some of them already.
-  if (/%(?:[01][\da-f]|7f)|\p{Cc}/iu.test(path!) || /%00|\p{Cc}/u.test(query)) refuse(400, 'There is no such address: it holds characters that cannot be read.')
+  if (/%(?:[01][\da-f]|7f)|\p{Cc}/iu.test(path!) || /%00|\p{Cc}/u.test(query))
+    refuse(400, 'There is no such address: it holds characters that cannot be read.')
 })

@@ -6,7 +6,12 @@ const megabyte = 1024 * kilobyte
 /** Calls that read their bytes themselves, each up to a limit of its own (server/body.ts). */
 const uploads = /^\/api\/(?:decks\/file|themes\/file|media(?:\/clip|\/voice|\/[^/]+\/replace)?|fonts|icons|tables)$/
 /** Calls whose answer is asked for with more words than others. */
-const larger: readonly [RegExp, number][] = [[/^\/api\/pieces$/, 8 * megabyte], [/^\/api\/screen\/report$/, megabyte], [/^\/api\/fonts\/outlines$/, megabyte], [/^\/api\/(?:decks|loops)\//, megabyte]]
+const larger: readonly [RegExp, number][] = [
+  [/^\/api\/pieces$/, 8 * megabyte],
+  [/^\/api\/screen\/report$/, megabyte],
+  [/^\/api\/fonts\/outlines$/, megabyte],
+  [/^\/api\/(?:decks|loops)\//, megabyte],
+]
 const usual = 64 * kilobyte
 
 /** Bounds what a request may bring before a byte of it is read: one that does not say how much it brings is not read at all. */

@@ -4,6 +4,8 @@ import { requestSeconds } from '../measures'
 export default defineNitroPlugin(nitro => {
   nitro.hooks.hook('request', event => {
     const begun = performance.now()
-    event.node.res.once('finish', () => requestSeconds.observe({ method: event.method, status: String(event.node.res.statusCode) }, (performance.now() - begun) / 1000))
+    event.node.res.once('finish', () =>
+      requestSeconds.observe({ method: event.method, status: String(event.node.res.statusCode) }, (performance.now() - begun) / 1000),
+    )
   })
 })

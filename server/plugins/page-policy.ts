@@ -12,7 +12,9 @@ export default defineNitroPlugin(nitro => {
   nitro.hooks.hook('render:response', response => {
     const headers = (response.headers ??= {})
     for (const name of Object.keys(headers)) if (name.toLowerCase() === 'x-powered-by') Reflect.deleteProperty(headers, name)
-    const scripts = [...String(response.body).matchAll(/<script(?![^>]*\ssrc=)(?![^>]*type="application\/json")[^>]*>([\s\S]*?)<\/script>/g)].map(([, script]) => sumOf(script!))
+    const scripts = [
+      ...String(response.body).matchAll(/<script(?![^>]*\ssrc=)(?![^>]*type="application\/json")[^>]*>([\s\S]*?)<\/script>/g),
+    ].map(([, script]) => sumOf(script!))
     headers['content-security-policy'] = contentPolicy(scripts)
   })
 })

@@ -8,7 +8,7 @@ import { drawChartInto } from '../chart-nodes'
 import type { StageHost } from '../host'
 import { useRedraw } from '../redraw'
 
-const props = defineProps<{ deck: Deck, theme: Theme, element: ChartElement & ShownElement, host: StageHost, prompts: boolean }>()
+const props = defineProps<{ deck: Deck; theme: Theme; element: ChartElement & ShownElement; host: StageHost; prompts: boolean }>()
 const svg = ref<SVGSVGElement>()
 
 const stateDrawing = (state: string | null) => drawingOfElement(props.deck, props.element, state, props.host.table, props.host.measurer)
@@ -20,7 +20,9 @@ function redraw(frame: ElementFrame | null) {
   const chart = frame?.chart ?? null
   if (!svg.value || !props.element.chart) return
   // A chart that is carried on begins as that of the slide before, in its own box.
-  const from = chart?.of ? drawingOfElement(props.deck, { ...chart.of, box: props.element.box }, chart.from, props.host.table, props.host.measurer) : stateDrawing(chart?.from ?? null)
+  const from = chart?.of
+    ? drawingOfElement(props.deck, { ...chart.of, box: props.element.box }, chart.from, props.host.table, props.host.measurer)
+    : stateDrawing(chart?.from ?? null)
   const to = stateDrawing(chart?.to ?? null)
   if (!from || !to) return
   const next = chart ? inBetween(from, to, chart.progress) : to
@@ -28,16 +30,28 @@ function redraw(frame: ElementFrame | null) {
   shown = next
   drawChartInto(svg.value, next, props.element.chart, props.theme)
 }
-watch(() => [drawing.value, props.element.chart, props.theme], () => {
-  shown = null
-  redraw(null)
-}, { flush: 'post' })
+watch(
+  () => [drawing.value, props.element.chart, props.theme],
+  () => {
+    shown = null
+    redraw(null)
+  },
+  { flush: 'post' },
+)
 useRedraw(() => props.element.id, redraw)
 </script>
 
 <template>
   <div class="stage-chart">
-    <svg v-if="drawing" ref="svg" :viewBox="`0 0 ${element.box.width} ${element.box.height}`" role="img" :aria-label="element.alt || drawing.description" />
-    <p v-else-if="prompts" class="stage-empty">{{ element.chart?.table ? 'The table of this chart is not at hand' : (element.prompt ?? 'Drop a CSV file here') }}</p>
+    <svg
+      v-if="drawing"
+      ref="svg"
+      :viewBox="`0 0 ${element.box.width} ${element.box.height}`"
+      role="img"
+      :aria-label="element.alt || drawing.description"
+    />
+    <p v-else-if="prompts" class="stage-empty">
+      {{ element.chart?.table ? 'The table of this chart is not at hand' : (element.prompt ?? 'Drop a CSV file here') }}
+    </p>
   </div>
 </template>

@@ -10,7 +10,7 @@ import { useLost } from '../lost'
 import { useRedraw } from '../redraw'
 
 /** A film in its frame: a still until it plays, where the host has one; else the video itself, sought to that still. */
-const props = defineProps<{ element: FilmElement & ShownElement, host: StageHost, prompts: boolean, scale: number }>()
+const props = defineProps<{ element: FilmElement & ShownElement; host: StageHost; prompts: boolean; scale: number }>()
 const video = ref<HTMLVideoElement>()
 const playing = ref(false)
 /** Whether the video has a picture to show; until then its still stands there. */
@@ -20,7 +20,9 @@ const address = computed(() => (props.element.media ? props.host.mediaUrl(props.
 const { lost, lose } = useLost(() => address.value)
 const source = computed(() => (lost.value ? undefined : address.value))
 const posterAt = computed(() => props.element.poster ?? props.element.from ?? 0)
-const still = computed(() => (props.element.media ? props.host.stillUrl?.(props.element.media, posterAt.value, size.value.width * props.scale) : undefined))
+const still = computed(() =>
+  props.element.media ? props.host.stillUrl?.(props.element.media, posterAt.value, size.value.width * props.scale) : undefined,
+)
 const clip = computed(() => {
   const outline = props.element.frame && props.element.frame.shape !== 'rectangle' ? outlineOf(props.element.frame, size.value) : null
   return outline ? `path(evenodd, "${outline}")` : undefined
@@ -56,7 +58,10 @@ function drive() {
   if (!tail.value) return
   tail.value.style.opacity = String(media?.tail?.opacity ?? 0)
   // Between two seams it waits where it will be needed next.
-  driveVideo(tail.value, media?.tail ? { at: media.tail.at + ahead, running: media.running } : { at: seam.value + ahead, running: false }, { ...how, volume: 0 })
+  driveVideo(tail.value, media?.tail ? { at: media.tail.at + ahead, running: media.running } : { at: seam.value + ahead, running: false }, {
+    ...how,
+    volume: 0,
+  })
 }
 function redraw(frame: ElementFrame | null) {
   media = frame?.media ?? null
@@ -73,11 +78,54 @@ onBeforeUnmount(() => video.value?.pause())
 
 <template>
   <div class="stage-film" :style="{ clipPath: clip }">
-    <img v-if="still" v-show="!playing || !drawn || area" :src="still" :alt="element.alt ?? ''" :style="{ objectFit: fit }" draggable="false" decoding="async">
-    <video v-if="source && area && !still" ref="under" :src="source" :style="{ objectFit: fit }" aria-hidden="true" muted preload="auto" playsinline disablepictureinpicture @loadedmetadata="drive" />
-    <video v-if="source && (playing || !still)" ref="video" :src="source" :style="{ objectFit: fit, ...area }" :aria-label="element.alt ?? element.name" preload="auto" playsinline disablepictureinpicture @loadedmetadata="drive" @seeked="drawn = true" @playing="drawn = true" @error="lose" />
+    <img
+      v-if="still"
+      v-show="!playing || !drawn || area"
+      :src="still"
+      :alt="element.alt ?? ''"
+      :style="{ objectFit: fit }"
+      draggable="false"
+      decoding="async"
+    />
+    <video
+      v-if="source && area && !still"
+      ref="under"
+      :src="source"
+      :style="{ objectFit: fit }"
+      aria-hidden="true"
+      muted
+      preload="auto"
+      playsinline
+      disablepictureinpicture
+      @loadedmetadata="drive"
+    />
+    <video
+      v-if="source && (playing || !still)"
+      ref="video"
+      :src="source"
+      :style="{ objectFit: fit, ...area }"
+      :aria-label="element.alt ?? element.name"
+      preload="auto"
+      playsinline
+      disablepictureinpicture
+      @loadedmetadata="drive"
+      @seeked="drawn = true"
+      @playing="drawn = true"
+      @error="lose"
+    />
     <p v-if="element.media && !source && (playing || !still)" class="stage-lost">{{ prompts ? 'This film is not at hand' : '' }}</p>
-    <video v-if="source && blends && (playing || !still)" ref="tail" :src="source" :style="{ objectFit: fit, opacity: 0, ...area }" aria-hidden="true" muted preload="auto" playsinline disablepictureinpicture @loadedmetadata="drive" />
+    <video
+      v-if="source && blends && (playing || !still)"
+      ref="tail"
+      :src="source"
+      :style="{ objectFit: fit, opacity: 0, ...area }"
+      aria-hidden="true"
+      muted
+      preload="auto"
+      playsinline
+      disablepictureinpicture
+      @loadedmetadata="drive"
+    />
     <p v-if="prompts && !element.media" class="stage-empty">A film stands here</p>
   </div>
 </template>

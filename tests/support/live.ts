@@ -6,9 +6,16 @@ import { port } from './server'
 
 /** Signs in as the demo offers and answers with the cookie. */
 export async function cookieOf(email = 'ines@velmoor.example', at = port): Promise<string> {
-  const answer = await fetch(`http://127.0.0.1:${at}/api/session`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ demo: email }) })
+  const answer = await fetch(`http://127.0.0.1:${at}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ demo: email }),
+  })
   if (!answer.ok) throw new Error(`signing in answered ${answer.status}: ${await answer.text()}`)
-  return answer.headers.getSetCookie().map(cookie => cookie.split(';')[0]).join('; ')
+  return answer.headers
+    .getSetCookie()
+    .map(cookie => cookie.split(';')[0])
+    .join('; ')
 }
 
 /** A browser's side of a live document, by protocol alone. */
@@ -20,7 +27,7 @@ export interface Editor {
   send(update: Uint8Array): Promise<true | string>
   raw(bytes: Uint8Array): void
   heard: LiveMessage[]
-  closed: Promise<{ code: number, reason: string }>
+  closed: Promise<{ code: number; reason: string }>
   leave(): void
 }
 
@@ -33,10 +40,12 @@ export async function editDeck(deck: string, { email = 'ines@velmoor.example', a
   const heard: LiveMessage[] = []
   const waiting = new Map<number, (came: true | string) => void>()
   let counted = 0
-  const closed = new Promise<{ code: number, reason: string }>(resolve => socket.on('close', (code, reason) => {
-    for (const settle of waiting.values()) settle(`the line was cut (${code})`)
-    resolve({ code, reason: String(reason) })
-  }))
+  const closed = new Promise<{ code: number; reason: string }>(resolve =>
+    socket.on('close', (code, reason) => {
+      for (const settle of waiting.values()) settle(`the line was cut (${code})`)
+      resolve({ code, reason: String(reason) })
+    }),
+  )
   const ready = new Promise<void>((resolve, reject) => {
     socket.on('error', reject)
     socket.on('message', (bytes: Buffer) => {
@@ -58,20 +67,26 @@ export async function editDeck(deck: string, { email = 'ines@velmoor.example', a
     socket.on('open', () => socket.send(encodeMessage({ kind: 'state', vector: Y.encodeStateVector(document) })))
   })
   await ready
-  const send = (update: Uint8Array) => new Promise<true | string>(resolve => {
-    const number = ++counted
-    if (socket.readyState !== WebSocket.OPEN) return resolve('the line is cut')
-    waiting.set(number, resolve)
-    socket.send(encodeMessage({ kind: 'update', number, update }))
-  })
+  const send = (update: Uint8Array) =>
+    new Promise<true | string>(resolve => {
+      const number = ++counted
+      if (socket.readyState !== WebSocket.OPEN) return resolve('the line is cut')
+      waiting.set(number, resolve)
+      socket.send(encodeMessage({ kind: 'update', number, update }))
+    })
   return {
-    document, heard, closed, send,
+    document,
+    heard,
+    closed,
+    send,
     raw: bytes => socket.send(bytes),
     leave: () => socket.terminate(),
     change(act) {
       const before = Y.encodeStateVector(document)
       let made: Uint8Array | undefined
-      document.once('update', (update: Uint8Array) => { made = update })
+      document.once('update', (update: Uint8Array) => {
+        made = update
+      })
       document.transact(() => act(document))
       return send(made ?? Y.encodeStateAsUpdate(document, before))
     },

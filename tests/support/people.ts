@@ -21,23 +21,29 @@ export const saved = (page: Page) => expect(page.getByTestId('saved')).toHaveTex
 
 /** Pastes text into a field, as from the clipboard. */
 export async function paste(page: Page, selector: string, text: string) {
-  await page.locator(selector).first().evaluate((node, words) => {
-    const data = new DataTransfer()
-    data.setData('text/plain', words)
-    node.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
-  }, text)
+  await page
+    .locator(selector)
+    .first()
+    .evaluate((node, words) => {
+      const data = new DataTransfer()
+      data.setData('text/plain', words)
+      node.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+    }, text)
 }
 
 /** Drops a file onto a place of the page. */
-export async function drop(page: Page, selector: string, file: { name: string, type: string, bytes: Buffer }) {
+export async function drop(page: Page, selector: string, file: { name: string; type: string; bytes: Buffer }) {
   const target = page.locator(selector).first()
   const box = (await target.boundingBox())!
   const at = { clientX: box.x + box.width / 2, clientY: box.y + box.height / 2 }
-  const transfer = await page.evaluateHandle(({ name, type, content }) => {
-    const data = new DataTransfer()
-    data.items.add(new File([Uint8Array.from(atob(content), letter => letter.charCodeAt(0))], name, { type }))
-    return data
-  }, { name: file.name, type: file.type, content: file.bytes.toString('base64') })
+  const transfer = await page.evaluateHandle(
+    ({ name, type, content }) => {
+      const data = new DataTransfer()
+      data.items.add(new File([Uint8Array.from(atob(content), letter => letter.charCodeAt(0))], name, { type }))
+      return data
+    },
+    { name: file.name, type: file.type, content: file.bytes.toString('base64') },
+  )
   await target.dispatchEvent('dragover', { dataTransfer: transfer, bubbles: true, ...at })
   await target.dispatchEvent('drop', { dataTransfer: transfer, bubbles: true, ...at })
 }

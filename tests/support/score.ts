@@ -18,7 +18,10 @@ export async function timed(page: Page, title: string, lines: readonly string[],
 
 /** Brings motion to a part by its menu in the score, entry by entry. */
 export async function motion(page: Page, name: string, ...items: string[]) {
-  await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: `Motion for ${name}` }).click()
+  await page
+    .getByRole('region', { name: 'Score' })
+    .getByRole('button', { name: `Motion for ${name}` })
+    .click()
   for (const item of items) await page.getByRole('menuitem', { name: item, exact: true }).click()
 }
 

@@ -27,7 +27,8 @@ export async function startAll() {
 }
 
 /** Starts the process that does long work. */
-export const startWorkerAgain = () => noted(notes.worker, startWorker({ home, url: process.env.HAILBANK_TEST_DATABASE!, quiet: true }).child.pid)
+export const startWorkerAgain = () =>
+  noted(notes.worker, startWorker({ home, url: process.env.HAILBANK_TEST_DATABASE!, quiet: true }).child.pid)
 
 /** Ends it at once, as a power cut would. */
 export function killWorker() {

@@ -3,7 +3,8 @@ import sharp from 'sharp'
 import { enter, goPhase, newDeck } from './people'
 
 export const stage = (page: Page) => page.getByTestId('stage')
-export const hit = (page: Page, name: string | RegExp) => stage(page).getByRole('button', { name: typeof name === 'string' ? new RegExp(`^${name},`) : name })
+export const hit = (page: Page, name: string | RegExp) =>
+  stage(page).getByRole('button', { name: typeof name === 'string' ? new RegExp(`^${name},`) : name })
 export const add = (page: Page) => page.getByRole('toolbar', { name: 'Add' })
 export const tab = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click()
 export const value = async (page: Page, label: string) => Number(await page.getByLabel(label, { exact: true }).inputValue())
@@ -26,11 +27,12 @@ export async function drag(page: Page, from: [number, number], to: [number, numb
   await page.mouse.up()
   for (const key of keys) await page.keyboard.up(key)
 }
-export async function addShape(page: Page, shape: string, place: { left: number, top: number, width?: number, height?: number }) {
+export async function addShape(page: Page, shape: string, place: { left: number; top: number; width?: number; height?: number }) {
   await page.getByRole('button', { name: 'Add a shape or line' }).click()
   await page.locator(`[data-shape="${shape}"]`).click()
   await tab(page, 'Place')
-  for (const [label, number] of Object.entries({ Left: place.left, Top: place.top, Width: place.width, Height: place.height })) if (number !== undefined) await set(page, label, String(number))
+  for (const [label, number] of Object.entries({ Left: place.left, Top: place.top, Width: place.width, Height: place.height }))
+    if (number !== undefined) await set(page, label, String(number))
 }
 export async function blank(page: Page, title: string) {
   await enter(page)
@@ -61,6 +63,11 @@ export async function busyPicture(): Promise<Buffer> {
       pixels.fill(light, (y * width + x) * 3, (y * width + x) * 3 + 3)
     }
   }
-  return sharp(pixels, { raw: { width, height, channels: 3 } }).jpeg({ quality: 90 }).toBuffer()
+  return sharp(pixels, { raw: { width, height, channels: 3 } })
+    .jpeg({ quality: 90 })
+    .toBuffer()
 }
-export const plainPicture = (color: string, width = 600, height = 400) => sharp({ create: { width, height, channels: 3, background: color } }).png().toBuffer()
+export const plainPicture = (color: string, width = 600, height = 400) =>
+  sharp({ create: { width, height, channels: 3, background: color } })
+    .png()
+    .toBuffer()

@@ -7,7 +7,8 @@ const stage = useStage()
 const board = useBoard()
 const value = (event: Event) => (event.target as HTMLInputElement).value
 const reach = computed(() => board.slide?.board)
-const setReach = (fields: Partial<{ width: number, height: number }>) => board.set('change how far the board reaches', { board: { ...reach.value!, ...fields } })
+const setReach = (fields: Partial<{ width: number; height: number }>) =>
+  board.set('change how far the board reaches', { board: { ...reach.value!, ...fields } })
 const chosen = computed(() => stage.chosen.map(element => stage.outlineOf(element)))
 /** What is in sight on the stage at work, as a view. */
 function frameSight() {
@@ -23,42 +24,182 @@ const look = (box: Box) => stage.zoomOn(box)
   <section v-if="board.slide" class="board">
     <template v-if="reach">
       <h3>Board</h3>
-      <div class="row"><span class="label">Reaches</span><span class="pair"><NumberField :model-value="reach.width" label="Width of the board" unit="px" :least="16" :most="100000" :step="80" @update:model-value="width => setReach({ width })" /><NumberField :model-value="reach.height" label="Height of the board" unit="px" :least="16" :most="100000" :step="80" @update:model-value="height => setReach({ height })" /></span></div>
-      <div class="row"><span class="label">Opens with</span><select class="field" aria-label="Opens with" :value="board.slide.opens ?? 'all'" :disabled="!store.canEdit" @change="board.set('change what the board opens with', { opens: value($event) === 'all' ? undefined : value($event) })"><option value="all">all of the board</option><option v-for="(view, index) in board.views" :key="view.id" :value="view.id">{{ index + 1 }} {{ view.name }}</option></select></div>
+      <div class="row">
+        <span class="label">Reaches</span>
+        <span class="pair">
+          <NumberField
+            :model-value="reach.width"
+            label="Width of the board"
+            unit="px"
+            :least="16"
+            :most="100000"
+            :step="80"
+            @update:model-value="width => setReach({ width })"
+          />
+          <NumberField
+            :model-value="reach.height"
+            label="Height of the board"
+            unit="px"
+            :least="16"
+            :most="100000"
+            :step="80"
+            @update:model-value="height => setReach({ height })"
+          />
+        </span>
+      </div>
+      <div class="row">
+        <span class="label">Opens with</span>
+        <select
+          class="field"
+          aria-label="Opens with"
+          :value="board.slide.opens ?? 'all'"
+          :disabled="!store.canEdit"
+          @change="board.set('change what the board opens with', { opens: value($event) === 'all' ? undefined : value($event) })"
+        >
+          <option value="all">all of the board</option>
+          <option v-for="(view, index) in board.views" :key="view.id" :value="view.id">{{ index + 1 }} {{ view.name }}</option>
+        </select>
+      </div>
       <ol class="views" aria-label="Views">
         <li v-for="(view, index) in board.views" :key="view.id" :class="{ here: board.view === view.id }">
-          <button class="index amount" :aria-label="`Look at ${view.name}`" title="Look at it" @click="board.view = view.id, look(view.box)">{{ index + 1 }}</button>
-          <input v-written="view.name" class="field" maxlength="120" :aria-label="`Name of view ${index + 1}`" :readonly="!store.canEdit" @focus="board.view = view.id" @change="board.change(view.id, 'name a view', { name: value($event).trim().slice(0, 120) || `View ${index + 1}` })">
+          <button
+            class="index amount"
+            :aria-label="`Look at ${view.name}`"
+            title="Look at it"
+            @click="((board.view = view.id), look(view.box))"
+          >
+            {{ index + 1 }}
+          </button>
+          <input
+            v-written="view.name"
+            class="field"
+            maxlength="120"
+            :aria-label="`Name of view ${index + 1}`"
+            :readonly="!store.canEdit"
+            @focus="board.view = view.id"
+            @change="board.change(view.id, 'name a view', { name: value($event).trim().slice(0, 120) || `View ${index + 1}` })"
+          />
           <template v-if="store.canEdit">
-            <button class="press plain small" :disabled="index === 0" :aria-label="`Tell ${view.name} earlier`" title="Earlier" @click="board.move(view.id, -1)"><UIcon name="i-lucide-arrow-up" /></button>
-            <button class="press plain small" :disabled="index === board.views.length - 1" :aria-label="`Tell ${view.name} later`" title="Later" @click="board.move(view.id, 1)"><UIcon name="i-lucide-arrow-down" /></button>
-            <button class="press plain small" :aria-label="`Remove the view ${view.name}`" title="Remove the view; what stands in it stays" @click="board.remove(view.id)"><UIcon name="i-lucide-x" /></button>
+            <button
+              class="press plain small"
+              :disabled="index === 0"
+              :aria-label="`Tell ${view.name} earlier`"
+              title="Earlier"
+              @click="board.move(view.id, -1)"
+            >
+              <UIcon name="i-lucide-arrow-up" />
+            </button>
+            <button
+              class="press plain small"
+              :disabled="index === board.views.length - 1"
+              :aria-label="`Tell ${view.name} later`"
+              title="Later"
+              @click="board.move(view.id, 1)"
+            >
+              <UIcon name="i-lucide-arrow-down" />
+            </button>
+            <button
+              class="press plain small"
+              :aria-label="`Remove the view ${view.name}`"
+              title="Remove the view; what stands in it stays"
+              @click="board.remove(view.id)"
+            >
+              <UIcon name="i-lucide-x" />
+            </button>
           </template>
         </li>
       </ol>
-      <p v-if="!board.views.length" class="quiet">No views yet. A view is what the picture shows of the board; the camera goes from one to the next.</p>
+      <p v-if="!board.views.length" class="quiet">
+        No views yet. A view is what the picture shows of the board; the camera goes from one to the next.
+      </p>
       <div v-if="store.canEdit" class="presses">
-        <button class="press small" :disabled="!chosen.length" title="A view around the parts that are chosen" @click="board.around(chosen)">Frame what is chosen</button>
+        <button
+          class="press small"
+          :disabled="!chosen.length"
+          title="A view around the parts that are chosen"
+          @click="board.around(chosen)"
+        >
+          Frame what is chosen
+        </button>
         <button class="press small" @click="frameSight">Frame what is in sight</button>
         <button class="press small" :disabled="!board.views.length" @click="board.part()">Views into slides</button>
         <button class="press small" @click="board.unmake()">No board any more</button>
       </div>
     </template>
-    <button v-else-if="store.canEdit && !store.isForm" class="press small make" title="A slide larger than the picture, which the camera goes over" @click="board.make()">Make it a board</button>
+    <button
+      v-else-if="store.canEdit && !store.isForm"
+      class="press small make"
+      title="A slide larger than the picture, which the camera goes over"
+      @click="board.make()"
+    >
+      Make it a board
+    </button>
   </section>
 </template>
 
 <style scoped>
-.board { display: flex; flex-direction: column; gap: 4px; margin: 6px 0; }
-h3 { font-size: 15px; margin: 4px 0 0; }
-.pair { display: inline-flex; gap: 4px; }
-.row > .field { max-width: 170px; }
-.views { list-style: none; margin: 4px 0; padding: 0; display: flex; flex-direction: column; gap: 3px; max-height: 260px; overflow-y: auto; }
-li { display: flex; align-items: center; gap: 2px; border-radius: 8px; padding: 1px 2px; }
-li.here { background: var(--act-wash); }
-li .field { flex: 1; padding: 3px 6px; }
-li .press { padding: 3px 5px; }
-.index { border: 0; background: var(--act); color: var(--on-act); border-radius: 999px; min-width: 22px; height: 22px; font-size: 12.5px; cursor: pointer; margin-right: 4px; flex: none; }
-.presses { display: flex; flex-wrap: wrap; gap: 6px; }
-.make { align-self: flex-start; }
+.board {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  margin: 6px 0;
+}
+h3 {
+  font-size: 15px;
+  margin: 4px 0 0;
+}
+.pair {
+  display: inline-flex;
+  gap: 4px;
+}
+.row > .field {
+  max-width: 170px;
+}
+.views {
+  list-style: none;
+  margin: 4px 0;
+  padding: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  max-height: 260px;
+  overflow-y: auto;
+}
+li {
+  display: flex;
+  align-items: center;
+  gap: 2px;
+  border-radius: 8px;
+  padding: 1px 2px;
+}
+li.here {
+  background: var(--act-wash);
+}
+li .field {
+  flex: 1;
+  padding: 3px 6px;
+}
+li .press {
+  padding: 3px 5px;
+}
+.index {
+  border: 0;
+  background: var(--act);
+  color: var(--on-act);
+  border-radius: 999px;
+  min-width: 22px;
+  height: 22px;
+  font-size: 12.5px;
+  cursor: pointer;
+  margin-right: 4px;
+  flex: none;
+}
+.presses {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.make {
+  align-self: flex-start;
+}
 </style>

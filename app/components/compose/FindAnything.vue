@@ -26,20 +26,54 @@ const parts = computed(() => {
   const asked = words.value.trim().toLowerCase()
   if (!open.value || !asked || replacing.value) return []
   const found = new Set(matches.value.map(match => match.element))
-  return Object.values(store.deck!.elements).filter(element => places.value.has(element.owner) && !found.has(element.id) && (element.name.toLowerCase().includes(asked) || element.kind === asked))
+  return Object.values(store.deck!.elements)
+    .filter(
+      element =>
+        places.value.has(element.owner) && !found.has(element.id) && (element.name.toLowerCase().includes(asked) || element.kind === asked),
+    )
     .sort((a, b) => places.value.get(a.owner)! - places.value.get(b.owner)!)
 })
 const shownSlides = computed(() => {
   const asked = words.value.trim().toLowerCase()
-  return !asked || replacing.value ? [] : slidesOf(store.deck!).map((slide, index) => ({ id: slide.id, number: index + 1, title: titleOf(store.deck!, slide.id) })).filter(slide => String(slide.number) === asked || slide.title.toLowerCase().includes(asked))
+  return !asked || replacing.value
+    ? []
+    : slidesOf(store.deck!)
+        .map((slide, index) => ({ id: slide.id, number: index + 1, title: titleOf(store.deck!, slide.id) }))
+        .filter(slide => String(slide.number) === asked || slide.title.toLowerCase().includes(asked))
 })
 const shown = ref(60)
-watch(words, () => { shown.value = 60 })
-interface Row { key: string, where: string, text: string, kind: string, go: () => void }
+watch(words, () => {
+  shown.value = 60
+})
+interface Row {
+  key: string
+  where: string
+  text: string
+  kind: string
+  go: () => void
+}
 const rows = computed<Row[]>(() => [
-  ...shownSlides.value.map(slide => ({ key: `s${slide.id}`, where: `slide ${slide.number}`, text: slide.title || 'Without a title', kind: 'slide', go: () => go(slide.id, null) })),
-  ...matches.value.map(match => ({ key: match.element, where: match.slide ? `slide ${places.value.get(match.slide)}` : 'layout or master', text: around(match.text), kind: `${store.deck!.elements[match.element]!.name}${match.count > 1 ? `, ${match.count} times` : ''}`, go: () => go(store.deck!.elements[match.element]!.owner, match.element) })),
-  ...parts.value.map(element => ({ key: element.id, where: `slide ${places.value.get(element.owner)}`, text: element.name, kind: element.kind, go: () => go(element.owner, element.id) })),
+  ...shownSlides.value.map(slide => ({
+    key: `s${slide.id}`,
+    where: `slide ${slide.number}`,
+    text: slide.title || 'Without a title',
+    kind: 'slide',
+    go: () => go(slide.id, null),
+  })),
+  ...matches.value.map(match => ({
+    key: match.element,
+    where: match.slide ? `slide ${places.value.get(match.slide)}` : 'layout or master',
+    text: around(match.text),
+    kind: `${store.deck!.elements[match.element]!.name}${match.count > 1 ? `, ${match.count} times` : ''}`,
+    go: () => go(store.deck!.elements[match.element]!.owner, match.element),
+  })),
+  ...parts.value.map(element => ({
+    key: element.id,
+    where: `slide ${places.value.get(element.owner)}`,
+    text: element.name,
+    kind: element.kind,
+    go: () => go(element.owner, element.id),
+  })),
 ])
 /** The words about the first match. */
 function around(text: string): string {
@@ -65,17 +99,61 @@ function replaceAll() {
   store.edit(`replace “${words.value}” by “${by.value}”`, replaceText(store.deck!, { ...search.value, by: by.value }).changes)
   tell(`Replaced in ${times === 1 ? 'one place' : `${times} places`}. Undo takes it back.`)
 }
-const replaceOne = (element: Id) => store.edit(`replace in ${plainText((store.deck!.elements[element] as never as { text: never }).text).slice(0, 30)}`, replaceText(store.deck!, { ...search.value, by: by.value, elements: [element] }).changes)
+const replaceOne = (element: Id) =>
+  store.edit(
+    `replace in ${plainText((store.deck!.elements[element] as never as { text: never }).text).slice(0, 30)}`,
+    replaceText(store.deck!, { ...search.value, by: by.value, elements: [element] }).changes,
+  )
 </script>
 
 <template>
   <UModal v-model:open="open" title="Find" description="Words, parts and slides, anywhere in the deck" :ui="{ content: 'max-w-xl' }">
     <template #body>
       <div class="find">
-        <div class="line"><input v-model="words" class="field wide" placeholder="Words, a name, a kind of part, a slide’s number" aria-label="Find" autofocus @keydown.enter="rows[0]?.go()"><button class="press small" :class="{ on: replacing }" :disabled="!store.canEdit" @click="replacing = !replacing">Replace</button></div>
-        <div v-if="replacing" class="line"><input v-model="by" class="field wide" placeholder="with" aria-label="Replace with"><button class="press small acts" :disabled="!count" @click="replaceAll">{{ count ? `Replace all ${count}` : 'Replace all' }}</button></div>
-        <div class="line checks"><label><input v-model="exactCase" type="checkbox"> capitals as written</label><label><input v-model="wholeWords" type="checkbox"> whole words only</label><span class="quiet" role="status">{{ words ? `${count === 1 ? 'once' : `${count} times`} in ${matches.length === 1 ? 'one text' : `${matches.length} texts`}` : '' }}</span></div>
-        <ul v-if="rows.length" class="rows"><li v-for="row in rows.slice(0, shown)" :key="row.key"><button class="found" @click="row.go"><span class="text">{{ row.text }}</span><span class="quiet kind">{{ row.kind }}</span><span class="amount quiet">{{ row.where }}</span></button><button v-if="replacing && matches.some(match => match.element === row.key)" class="press small" @click="replaceOne(row.key)">Replace here</button></li></ul>
+        <div class="line">
+          <input
+            v-model="words"
+            class="field wide"
+            placeholder="Words, a name, a kind of part, a slide’s number"
+            aria-label="Find"
+            autofocus
+            @keydown.enter="rows[0]?.go()"
+          />
+          <button class="press small" :class="{ on: replacing }" :disabled="!store.canEdit" @click="replacing = !replacing">Replace</button>
+        </div>
+        <div v-if="replacing" class="line">
+          <input v-model="by" class="field wide" placeholder="with" aria-label="Replace with" />
+          <button class="press small acts" :disabled="!count" @click="replaceAll">
+            {{ count ? `Replace all ${count}` : 'Replace all' }}
+          </button>
+        </div>
+        <div class="line checks">
+          <label>
+            <input v-model="exactCase" type="checkbox" />
+            capitals as written
+          </label>
+          <label>
+            <input v-model="wholeWords" type="checkbox" />
+            whole words only
+          </label>
+          <span class="quiet" role="status">
+            {{
+              words ? `${count === 1 ? 'once' : `${count} times`} in ${matches.length === 1 ? 'one text' : `${matches.length} texts`}` : ''
+            }}
+          </span>
+        </div>
+        <ul v-if="rows.length" class="rows">
+          <li v-for="row in rows.slice(0, shown)" :key="row.key">
+            <button class="found" @click="row.go">
+              <span class="text">{{ row.text }}</span>
+              <span class="quiet kind">{{ row.kind }}</span>
+              <span class="amount quiet">{{ row.where }}</span>
+            </button>
+            <button v-if="replacing && matches.some(match => match.element === row.key)" class="press small" @click="replaceOne(row.key)">
+              Replace here
+            </button>
+          </li>
+        </ul>
         <button v-if="rows.length > shown" class="press small" @click="shown += 120">{{ rows.length - shown }} more</button>
         <p v-if="words && !rows.length" class="quiet">Nothing in this deck is called so or says so.</p>
       </div>
@@ -84,17 +162,74 @@ const replaceOne = (element: Id) => store.edit(`replace in ${plainText((store.de
 </template>
 
 <style scoped>
-.find { display: flex; flex-direction: column; gap: 10px; }
-.line { display: flex; gap: 8px; align-items: center; }
-.wide { flex: 1; }
-.checks { font-size: 13px; gap: 16px; }
-.checks label { display: flex; gap: 5px; align-items: center; }
-.checks .quiet { margin-left: auto; }
-.checks input { accent-color: var(--act); }
-.rows { list-style: none; margin: 0; padding: 0; max-height: 46vh; overflow-y: auto; }
-.rows li { display: flex; align-items: center; gap: 6px; border-top: 1px solid var(--line); }
-.found { flex: 1; min-width: 0; display: grid; grid-template-columns: 1fr auto auto; gap: 12px; border: 0; background: none; color: inherit; font: inherit; text-align: left; padding: 7px 6px; cursor: pointer; }
-.found:hover { background: var(--act-wash); }
-.text { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.kind { font-size: 12.5px; max-width: 140px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.find {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.line {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.wide {
+  flex: 1;
+}
+.checks {
+  font-size: 13px;
+  gap: 16px;
+}
+.checks label {
+  display: flex;
+  gap: 5px;
+  align-items: center;
+}
+.checks .quiet {
+  margin-left: auto;
+}
+.checks input {
+  accent-color: var(--act);
+}
+.rows {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  max-height: 46vh;
+  overflow-y: auto;
+}
+.rows li {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  border-top: 1px solid var(--line);
+}
+.found {
+  flex: 1;
+  min-width: 0;
+  display: grid;
+  grid-template-columns: 1fr auto auto;
+  gap: 12px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  padding: 7px 6px;
+  cursor: pointer;
+}
+.found:hover {
+  background: var(--act-wash);
+}
+.text {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.kind {
+  font-size: 12.5px;
+  max-width: 140px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A press that opens what can be found by a word: a field above, what was found below. */
-const props = defineProps<{ label: string, hint: string, width?: number }>()
+const props = defineProps<{ label: string; hint: string; width?: number }>()
 const opened = defineModel<boolean>('open', { default: false })
 const asked = defineModel<string>('asked', { default: '' })
 </script>
@@ -10,7 +10,7 @@ const asked = defineModel<string>('asked', { default: '' })
     <slot />
     <template #content="{ close }">
       <div class="finder" :style="{ width: `${props.width ?? 300}px` }">
-        <input v-model="asked" class="field" :placeholder="props.hint" :aria-label="props.label" autofocus @keydown.stop>
+        <input v-model="asked" class="field" :placeholder="props.hint" :aria-label="props.label" autofocus @keydown.stop />
         <slot name="found" :close="close" />
       </div>
     </template>
@@ -18,5 +18,10 @@ const asked = defineModel<string>('asked', { default: '' })
 </template>
 
 <style scoped>
-.finder { padding: 10px; display: flex; flex-direction: column; gap: 8px; }
+.finder {
+  padding: 10px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
 </style>

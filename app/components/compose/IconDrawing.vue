@@ -6,5 +6,16 @@ defineProps<{ icon: DrawnIcon }>()
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${icon.view[0]} ${icon.view[1]}`" width="1em" height="1em" aria-hidden="true"><path v-for="(path, index) in icon.paths" :key="index" :d="path.d" :fill="path.width === undefined ? 'currentColor' : 'none'" :stroke="path.width === undefined ? 'none' : 'currentColor'" :stroke-width="path.width" stroke-linecap="round" stroke-linejoin="round" /></svg>
+  <svg :viewBox="`0 0 ${icon.view[0]} ${icon.view[1]}`" width="1em" height="1em" aria-hidden="true">
+    <path
+      v-for="(path, index) in icon.paths"
+      :key="index"
+      :d="path.d"
+      :fill="path.width === undefined ? 'currentColor' : 'none'"
+      :stroke="path.width === undefined ? 'none' : 'currentColor'"
+      :stroke-width="path.width"
+      stroke-linecap="round"
+      stroke-linejoin="round"
+    />
+  </svg>
 </template>

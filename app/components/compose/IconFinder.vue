@@ -3,7 +3,7 @@ import { useInfiniteScroll, watchDebounced } from '@vueuse/core'
 import type { DrawnIcon } from '#core/model'
 
 /** Finds an icon by word or meaning, of those that ship and those of one's own. */
-const props = defineProps<{ label: string, words?: string }>()
+const props = defineProps<{ label: string; words?: string }>()
 const emit = defineEmits<{ choose: [icon: DrawnIcon] }>()
 const opened = ref(false)
 const asked = ref('')
@@ -20,8 +20,17 @@ async function load(from: number) {
   icons.value = from ? [...icons.value, ...found.icons] : found.icons
   total.value = found.total
 }
-watch(opened, open => { if (open && !icons.value.length) void load(0) })
-watchDebounced(asked, () => { list.value?.scrollTo({ top: 0 }); void load(0) }, { debounce: 160 })
+watch(opened, open => {
+  if (open && !icons.value.length) void load(0)
+})
+watchDebounced(
+  asked,
+  () => {
+    list.value?.scrollTo({ top: 0 })
+    void load(0)
+  },
+  { debounce: 160 },
+)
 useInfiniteScroll(list, () => load(icons.value.length), { distance: 200, canLoadMore: () => icons.value.length < total.value })
 function choose(icon: DrawnIcon, close: () => void) {
   emit('choose', icon)
@@ -32,27 +41,85 @@ async function takeOwn(event: Event, close: () => void) {
   const file = input.files?.[0]
   input.value = ''
   if (!file) return
-  const icon = await asking(() => $fetch<DrawnIcon>('/api/icons', { method: 'POST', query: { name: file.name }, body: file, headers: { 'content-type': 'application/octet-stream' } }))
+  const icon = await asking(() =>
+    $fetch<DrawnIcon>('/api/icons', {
+      method: 'POST',
+      query: { name: file.name },
+      body: file,
+      headers: { 'content-type': 'application/octet-stream' },
+    }),
+  )
   if (icon) choose(icon, close)
 }
 </script>
 
 <template>
   <FinderBox v-model:asked="asked" v-model:open="opened" label="Find an icon" hint="What it shows or means" :width="300">
-    <slot><button class="press small" :aria-label="props.label" :title="props.label"><UIcon name="i-lucide-anchor" />{{ props.words }}</button></slot>
+    <slot>
+      <button class="press small" :aria-label="props.label" :title="props.label">
+        <UIcon name="i-lucide-anchor" />
+        {{ props.words }}
+      </button>
+    </slot>
     <template #found="{ close }">
-        <p class="quiet small" role="status">{{ asked.trim() ? `${total.toLocaleString('en')} found` : `${total.toLocaleString('en')} to choose from` }}</p>
-        <div ref="list" class="icons"><button v-for="(icon, index) in icons" :key="`${icon.name}${index}`" class="icon" :title="icon.name" :aria-label="icon.name" @click="choose(icon, close)"><IconDrawing :icon="icon" /></button></div>
-        <p v-if="!total && asked.trim()" class="quiet small">None is called so. Try another word for it.</p>
-        <button class="press small" @click="picker?.click()">An SVG of your own</button>
-        <input ref="picker" type="file" accept=".svg,image/svg+xml" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="own-icon" @change="takeOwn($event, close)">
+      <p class="quiet small" role="status">
+        {{ asked.trim() ? `${total.toLocaleString('en')} found` : `${total.toLocaleString('en')} to choose from` }}
+      </p>
+      <div ref="list" class="icons">
+        <button
+          v-for="(icon, index) in icons"
+          :key="`${icon.name}${index}`"
+          class="icon"
+          :title="icon.name"
+          :aria-label="icon.name"
+          @click="choose(icon, close)"
+        >
+          <IconDrawing :icon="icon" />
+        </button>
+      </div>
+      <p v-if="!total && asked.trim()" class="quiet small">None is called so. Try another word for it.</p>
+      <button class="press small" @click="picker?.click()">An SVG of your own</button>
+      <input
+        ref="picker"
+        type="file"
+        accept=".svg,image/svg+xml"
+        class="hidden-words"
+        tabindex="-1"
+        aria-hidden="true"
+        data-test="own-icon"
+        @change="takeOwn($event, close)"
+      />
     </template>
   </FinderBox>
 </template>
 
 <style scoped>
-.icons { display: grid; grid-template-columns: repeat(7, 1fr); gap: 2px; max-height: 280px; overflow-y: auto; align-content: start; }
-.icon { border: 0; background: none; color: inherit; border-radius: 6px; aspect-ratio: 1; display: grid; place-items: center; font-size: 22px; cursor: pointer; }
-.icon:hover, .icon:focus-visible { background: var(--act-wash); color: var(--act); }
-.small { font-size: 12.5px; margin: 0; }
+.icons {
+  display: grid;
+  grid-template-columns: repeat(7, 1fr);
+  gap: 2px;
+  max-height: 280px;
+  overflow-y: auto;
+  align-content: start;
+}
+.icon {
+  border: 0;
+  background: none;
+  color: inherit;
+  border-radius: 6px;
+  aspect-ratio: 1;
+  display: grid;
+  place-items: center;
+  font-size: 22px;
+  cursor: pointer;
+}
+.icon:hover,
+.icon:focus-visible {
+  background: var(--act-wash);
+  color: var(--act);
+}
+.small {
+  font-size: 12.5px;
+  margin: 0;
+}
 </style>

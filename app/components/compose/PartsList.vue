@@ -12,7 +12,10 @@ const arranging = useArranging()
 const parts = computed(() => (stage.deck && store.stageId ? shownElements(stage.deck, store.stageId, true) : []))
 const pinned = computed(() => parts.value.filter(element => element.pinned).reverse())
 const folded = ref(new Set<Id>())
-interface Row { element: ShownElement, depth: number }
+interface Row {
+  element: ShownElement
+  depth: number
+}
 /** The rows, front first, each group above what is in it. */
 const rows = computed<Row[]>(() => {
   const own = parts.value.filter(element => !element.pinned)
@@ -22,7 +25,13 @@ const rows = computed<Row[]>(() => {
     const parent = element.parent && ids.has(element.parent) ? element.parent : ''
     inside.set(parent, [...(inside.get(parent) ?? []), element])
   }
-  const list = (parent: Id, depth: number): Row[] => [...(inside.get(parent) ?? [])].reverse().flatMap(element => [{ element, depth }, ...(element.kind === 'group' && !folded.value.has(element.id) ? list(element.id, depth + 1) : [])])
+  const list = (parent: Id, depth: number): Row[] =>
+    [...(inside.get(parent) ?? [])]
+      .reverse()
+      .flatMap(element => [
+        { element, depth },
+        ...(element.kind === 'group' && !folded.value.has(element.id) ? list(element.id, depth + 1) : []),
+      ])
   return list('', 0)
 })
 const naming = ref<string | null>(null)
@@ -39,39 +48,67 @@ function select(event: MouseEvent, element: ShownElement) {
     const [from, to] = [ids.indexOf(store.selection.at(-1)!), ids.indexOf(element.id)].sort((a, b) => a - b)
     return store.select(...topsOf(store.deck!, ids.slice(from, to! + 1)))
   }
-  if (event.ctrlKey || event.metaKey) return store.select(...(store.selection.includes(element.id) ? store.selection.filter(id => id !== element.id) : [...store.selection, element.id]))
+  if (event.ctrlKey || event.metaKey)
+    return store.select(
+      ...(store.selection.includes(element.id) ? store.selection.filter(id => id !== element.id) : [...store.selection, element.id]),
+    )
   store.select(element.id)
 }
 function rename(element: ShownElement, name: string) {
   naming.value = null
-  if (name.trim() && name !== element.name) store.edit(`rename ${element.name}`, setFields(store.deck!, { table: 'elements', id: element.id, fields: { name: name.trim().slice(0, 200) } }))
+  if (name.trim() && name !== element.name)
+    store.edit(
+      `rename ${element.name}`,
+      setFields(store.deck!, { table: 'elements', id: element.id, fields: { name: name.trim().slice(0, 200) } }),
+    )
 }
 const among = (element: ShownElement) => (store.selection.includes(element.id) ? [...store.selection] : [element.id])
 const isHidden = (element: ShownElement) => !!stage.deck!.elements[element.id]?.hidden
 function hide(element: ShownElement) {
   const shows = isHidden(element)
   const where = stage.variant ? ` in ${store.deck!.variants[stage.variant]!.name}` : ''
-  store.edit(`${shows ? 'show' : 'hide'} ${arranging.nameOf(among(element))}${where}`, setShows(store.deck!, { elements: among(element), variant: stage.variant, shows }))
+  store.edit(
+    `${shows ? 'show' : 'hide'} ${arranging.nameOf(among(element))}${where}`,
+    setShows(store.deck!, { elements: among(element), variant: stage.variant, shows }),
+  )
 }
 const isLocked = (element: ShownElement) => !!store.deck!.elements[element.id]?.locked
-const lock = (element: ShownElement) => store.edit(isLocked(element) ? `unlock ${element.name}` : `lock ${element.name}`, among(element).flatMap(id => setFields(store.deck!, { table: 'elements', id, fields: { locked: isLocked(element) ? undefined : true } })))
+const lock = (element: ShownElement) =>
+  store.edit(
+    isLocked(element) ? `unlock ${element.name}` : `lock ${element.name}`,
+    among(element).flatMap(id =>
+      setFields(store.deck!, { table: 'elements', id, fields: { locked: isLocked(element) ? undefined : true } }),
+    ),
+  )
 
 const dragged = ref<readonly Id[]>([])
-const over = ref<{ id: Id, where: 'front' | 'behind' | 'into' } | null>(null)
+const over = ref<{ id: Id; where: 'front' | 'behind' | 'into' } | null>(null)
 function dragStart(event: DragEvent, element: ShownElement) {
   dragged.value = topsOf(store.deck!, among(element))
   event.dataTransfer!.effectAllowed = 'move'
   event.dataTransfer!.setData('application/x-hailbank-parts', dragged.value.join())
 }
 function dragOver(event: DragEvent, element: ShownElement) {
-  if (!dragged.value.length || dragged.value.includes(element.id) || groupsAround(store.deck!, element.id).some(id => dragged.value.includes(id))) return
+  if (
+    !dragged.value.length ||
+    dragged.value.includes(element.id) ||
+    groupsAround(store.deck!, element.id).some(id => dragged.value.includes(id))
+  )
+    return
   event.preventDefault()
   const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
   const share = (event.clientY - box.top) / box.height
-  over.value = { id: element.id, where: element.kind === 'group' && share > 0.28 && share < 0.72 ? 'into' : share < 0.5 ? 'front' : 'behind' }
+  over.value = {
+    id: element.id,
+    where: element.kind === 'group' && share > 0.28 && share < 0.72 ? 'into' : share < 0.5 ? 'front' : 'behind',
+  }
 }
 function drop() {
-  if (over.value && dragged.value.length) store.edit(`restack ${arranging.nameOf(dragged.value)}`, restackTo(store.deck!, { elements: dragged.value, target: over.value.id, where: over.value.where }))
+  if (over.value && dragged.value.length)
+    store.edit(
+      `restack ${arranging.nameOf(dragged.value)}`,
+      restackTo(store.deck!, { elements: dragged.value, target: over.value.id, where: over.value.where }),
+    )
   dragged.value = []
   over.value = null
 }
@@ -79,59 +116,258 @@ function step(element: ShownElement, way: 'forward' | 'back') {
   store.select(element.id)
   arranging.stack(way)
 }
-const menu = (element: ShownElement) => [[
-  { label: 'Rename', icon: 'i-lucide-pencil', onSelect: () => { naming.value = element.id } },
-  { label: 'Forward', icon: 'i-lucide-arrow-up', onSelect: () => step(element, 'forward') },
-  { label: 'Back', icon: 'i-lucide-arrow-down', onSelect: () => step(element, 'back') },
-  { label: isHidden(element) ? 'Show' : 'Hide', icon: isHidden(element) ? 'i-lucide-eye' : 'i-lucide-eye-off', onSelect: () => hide(element) },
-  { label: isLocked(element) ? 'Unlock' : 'Lock', icon: isLocked(element) ? 'i-lucide-lock-open' : 'i-lucide-lock', onSelect: () => lock(element) },
-  ...(element.kind === 'group' ? [{ label: 'Open the group', icon: 'i-lucide-ungroup', onSelect: () => { store.select(element.id); arranging.ungroup() } }] : []),
-  { label: 'Take away', icon: 'i-lucide-trash-2', onSelect: () => store.edit(`take away ${element.name}`, removeElements(store.deck!, { elements: [element.id] })) },
-]]
+const menu = (element: ShownElement) => [
+  [
+    {
+      label: 'Rename',
+      icon: 'i-lucide-pencil',
+      onSelect: () => {
+        naming.value = element.id
+      },
+    },
+    { label: 'Forward', icon: 'i-lucide-arrow-up', onSelect: () => step(element, 'forward') },
+    { label: 'Back', icon: 'i-lucide-arrow-down', onSelect: () => step(element, 'back') },
+    {
+      label: isHidden(element) ? 'Show' : 'Hide',
+      icon: isHidden(element) ? 'i-lucide-eye' : 'i-lucide-eye-off',
+      onSelect: () => hide(element),
+    },
+    {
+      label: isLocked(element) ? 'Unlock' : 'Lock',
+      icon: isLocked(element) ? 'i-lucide-lock-open' : 'i-lucide-lock',
+      onSelect: () => lock(element),
+    },
+    ...(element.kind === 'group'
+      ? [
+          {
+            label: 'Open the group',
+            icon: 'i-lucide-ungroup',
+            onSelect: () => {
+              store.select(element.id)
+              arranging.ungroup()
+            },
+          },
+        ]
+      : []),
+    {
+      label: 'Take away',
+      icon: 'i-lucide-trash-2',
+      onSelect: () => store.edit(`take away ${element.name}`, removeElements(store.deck!, { elements: [element.id] })),
+    },
+  ],
+]
 </script>
 
 <template>
   <div class="parts">
-    <div class="head"><b>{{ store.lookOwner ? (store.deck!.layouts[store.lookOwner] ? 'On this layout' : 'On this master') : 'On this slide' }}</b><span class="quiet">front at top</span></div>
+    <div class="head">
+      <b>{{ store.lookOwner ? (store.deck!.layouts[store.lookOwner] ? 'On this layout' : 'On this master') : 'On this slide' }}</b>
+      <span class="quiet">front at top</span>
+    </div>
     <VariantBar v-if="!store.lookOwner" />
-    <ul @drop.prevent="drop" @dragend="() => { dragged = []; over = null }">
-      <li v-for="{ element, depth } in rows" :key="element.id" :class="[{ here: store.selection.includes(element.id), faint: isHidden(element) }, over?.id === element.id && over.where]" :style="{ paddingLeft: `${depth * 14}px` }" :draggable="store.canEdit && !store.isForm && naming !== element.id" :data-row="element.name" @dragstart="dragStart($event, element)" @dragover="dragOver($event, element)">
-        <input v-if="naming === element.id" v-written="element.name" class="field" v-bind="fieldLimits('elements', 'name')" :aria-label="`Name of ${element.name}`" autofocus @change="rename(element, ($event.target as HTMLInputElement).value)" @blur="naming = null" @keydown.esc="naming = null">
+    <ul
+      @drop.prevent="drop"
+      @dragend="
+        () => {
+          dragged = []
+          over = null
+        }
+      "
+    >
+      <li
+        v-for="{ element, depth } in rows"
+        :key="element.id"
+        :class="[{ here: store.selection.includes(element.id), faint: isHidden(element) }, over?.id === element.id && over.where]"
+        :style="{ paddingLeft: `${depth * 14}px` }"
+        :draggable="store.canEdit && !store.isForm && naming !== element.id"
+        :data-row="element.name"
+        @dragstart="dragStart($event, element)"
+        @dragover="dragOver($event, element)"
+      >
+        <input
+          v-if="naming === element.id"
+          v-written="element.name"
+          class="field"
+          v-bind="fieldLimits('elements', 'name')"
+          :aria-label="`Name of ${element.name}`"
+          autofocus
+          @change="rename(element, ($event.target as HTMLInputElement).value)"
+          @blur="naming = null"
+          @keydown.esc="naming = null"
+        />
         <template v-else>
-          <button v-if="element.kind === 'group'" class="fold" :aria-label="folded.has(element.id) ? `Show what is in ${element.name}` : `Fold ${element.name}`" :aria-expanded="!folded.has(element.id)" @click="fold(element.id)"><UIcon :name="folded.has(element.id) ? 'i-lucide-chevron-right' : 'i-lucide-chevron-down'" /></button>
-          <button class="part" :aria-pressed="store.selection.includes(element.id)" @click="select($event, element)" @dblclick="store.canEdit && (naming = element.id)"><span class="name">{{ element.name }}</span><span v-if="departureOf(store.deck!, element.id)" class="differs" title="Differs from its text style" aria-label="differs from its style" /><span class="quiet">{{ element.kind }}</span></button>
-          <button v-if="isLocked(element)" class="state" :aria-label="`Unlock ${element.name}`" title="Locked" :disabled="!store.canEdit" @click="lock(element)"><UIcon name="i-lucide-lock" /></button>
-          <button v-if="isHidden(element) || store.selection.includes(element.id)" class="state" :aria-label="`${isHidden(element) ? 'Show' : 'Hide'} ${element.name}`" :title="isHidden(element) ? 'Hidden' : 'Shown'" :disabled="!store.canEdit" @click="hide(element)"><UIcon :name="isHidden(element) ? 'i-lucide-eye-off' : 'i-lucide-eye'" /></button>
-          <UDropdownMenu v-if="store.canEdit" :items="menu(element)"><button class="more" :aria-label="`What to do with ${element.name}`"><UIcon name="i-lucide-ellipsis-vertical" /></button></UDropdownMenu>
+          <button
+            v-if="element.kind === 'group'"
+            class="fold"
+            :aria-label="folded.has(element.id) ? `Show what is in ${element.name}` : `Fold ${element.name}`"
+            :aria-expanded="!folded.has(element.id)"
+            @click="fold(element.id)"
+          >
+            <UIcon :name="folded.has(element.id) ? 'i-lucide-chevron-right' : 'i-lucide-chevron-down'" />
+          </button>
+          <button
+            class="part"
+            :aria-pressed="store.selection.includes(element.id)"
+            @click="select($event, element)"
+            @dblclick="store.canEdit && (naming = element.id)"
+          >
+            <span class="name">{{ element.name }}</span>
+            <span
+              v-if="departureOf(store.deck!, element.id)"
+              class="differs"
+              title="Differs from its text style"
+              aria-label="differs from its style"
+            />
+            <span class="quiet">{{ element.kind }}</span>
+          </button>
+          <button
+            v-if="isLocked(element)"
+            class="state"
+            :aria-label="`Unlock ${element.name}`"
+            title="Locked"
+            :disabled="!store.canEdit"
+            @click="lock(element)"
+          >
+            <UIcon name="i-lucide-lock" />
+          </button>
+          <button
+            v-if="isHidden(element) || store.selection.includes(element.id)"
+            class="state"
+            :aria-label="`${isHidden(element) ? 'Show' : 'Hide'} ${element.name}`"
+            :title="isHidden(element) ? 'Hidden' : 'Shown'"
+            :disabled="!store.canEdit"
+            @click="hide(element)"
+          >
+            <UIcon :name="isHidden(element) ? 'i-lucide-eye-off' : 'i-lucide-eye'" />
+          </button>
+          <UDropdownMenu v-if="store.canEdit" :items="menu(element)">
+            <button class="more" :aria-label="`What to do with ${element.name}`"><UIcon name="i-lucide-ellipsis-vertical" /></button>
+          </UDropdownMenu>
         </template>
       </li>
     </ul>
     <p v-if="!rows.length" class="quiet">Nothing yet. Add something above the stage, or drop a file on it.</p>
     <template v-if="pinned.length">
       <b class="sub">From the master</b>
-      <ul><li v-for="element in pinned" :key="element.id" class="pinned quiet"><span class="name">{{ element.name }}</span><span>pinned</span></li></ul>
+      <ul>
+        <li v-for="element in pinned" :key="element.id" class="pinned quiet">
+          <span class="name">{{ element.name }}</span>
+          <span>pinned</span>
+        </li>
+      </ul>
     </template>
   </div>
 </template>
 
 <style scoped>
-.differs { width: 7px; height: 7px; border-radius: 50%; background: var(--now); flex: none; align-self: center; }
-.head { display: flex; justify-content: space-between; gap: 8px; font-size: 13px; padding: 0 6px 4px; }
-@media (max-width: 1150px) { .head .quiet { display: none; } }
-.head b, .sub { color: var(--second); font-weight: 600; font-size: 13px; }
-.sub { display: block; padding: 14px 6px 4px; }
-ul { list-style: none; margin: 0; padding: 0; }
-li { display: flex; align-items: center; border-radius: 7px; border-left: 3px solid transparent; position: relative; }
-li.here { background: var(--act-wash); border-left-color: var(--act); }
-li.faint .name { opacity: 0.55; }
-li.into { box-shadow: inset 0 0 0 2px var(--act); }
-li.front::before, li.behind::before { content: ""; position: absolute; left: 0; right: 0; height: 2px; background: var(--act); }
-li.front::before { top: -1px; }
-li.behind::before { bottom: -1px; }
-.part { flex: 1; min-width: 0; display: flex; justify-content: space-between; gap: 8px; border: 0; background: none; color: inherit; font: inherit; padding: 5px 4px 5px 6px; text-align: left; cursor: pointer; }
-.name { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.part .quiet { font-size: 12.5px; flex: none; }
-.fold, .state, .more { border: 0; background: none; color: var(--third); cursor: pointer; padding: 4px 2px; display: grid; place-items: center; }
-.pinned { justify-content: space-between; padding: 4px 9px; font-size: 13px; gap: 8px; }
-p { padding: 4px 6px; }
+.differs {
+  width: 7px;
+  height: 7px;
+  border-radius: 50%;
+  background: var(--now);
+  flex: none;
+  align-self: center;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  font-size: 13px;
+  padding: 0 6px 4px;
+}
+@media (max-width: 1150px) {
+  .head .quiet {
+    display: none;
+  }
+}
+.head b,
+.sub {
+  color: var(--second);
+  font-weight: 600;
+  font-size: 13px;
+}
+.sub {
+  display: block;
+  padding: 14px 6px 4px;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  align-items: center;
+  border-radius: 7px;
+  border-left: 3px solid transparent;
+  position: relative;
+}
+li.here {
+  background: var(--act-wash);
+  border-left-color: var(--act);
+}
+li.faint .name {
+  opacity: 0.55;
+}
+li.into {
+  box-shadow: inset 0 0 0 2px var(--act);
+}
+li.front::before,
+li.behind::before {
+  content: '';
+  position: absolute;
+  left: 0;
+  right: 0;
+  height: 2px;
+  background: var(--act);
+}
+li.front::before {
+  top: -1px;
+}
+li.behind::before {
+  bottom: -1px;
+}
+.part {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  padding: 5px 4px 5px 6px;
+  text-align: left;
+  cursor: pointer;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.part .quiet {
+  font-size: 12.5px;
+  flex: none;
+}
+.fold,
+.state,
+.more {
+  border: 0;
+  background: none;
+  color: var(--third);
+  cursor: pointer;
+  padding: 4px 2px;
+  display: grid;
+  place-items: center;
+}
+.pinned {
+  justify-content: space-between;
+  padding: 4px 9px;
+  font-size: 13px;
+  gap: 8px;
+}
+p {
+  padding: 4px 6px;
+}
 </style>

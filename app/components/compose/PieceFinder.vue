@@ -12,12 +12,14 @@ const pieces = shallowRef<Piece[]>([])
 const total = ref(0)
 const list = ref<HTMLElement>()
 async function load(from = 0) {
-  const found = await asking(() => $fetch<{ total: number, pieces: Piece[] }>('/api/pieces', { query: { find: asked.value, from } }))
+  const found = await asking(() => $fetch<{ total: number; pieces: Piece[] }>('/api/pieces', { query: { find: asked.value, from } }))
   if (!found) return
   pieces.value = from ? [...pieces.value, ...found.pieces] : found.pieces
   if (!from) total.value = found.total
 }
-watch(opened, open => { if (open) void load() })
+watch(opened, open => {
+  if (open) void load()
+})
 watchDebounced(asked, () => void load(), { debounce: 180 })
 useInfiniteScroll(list, () => load(pieces.value.length), { distance: 150, canLoadMore: () => pieces.value.length < total.value })
 async function drop(piece: Piece) {
@@ -30,25 +32,116 @@ async function drop(piece: Piece) {
     <button class="press small">Piece</button>
     <template #content="{ close }">
       <div class="finder">
-        <div class="line"><input v-model="asked" class="field" placeholder="A name or tag" aria-label="Find a piece" autofocus @keydown.stop><ViewSwitch label="How it is put" :views="[{ value: 'bound', label: 'Bound' }, { value: 'free', label: 'Free' }]" :value="bound ? 'bound' : 'free'" @show="next => bound = next === 'bound'" /></div>
-        <p class="quiet small">{{ bound ? 'Bound: when the piece is changed, it changes here too.' : 'Free: parts of their own, which follow nothing.' }}</p>
-        <div ref="list" class="pieces"><div v-for="piece in pieces" :key="piece.id" class="piece"><button class="show" :aria-label="`Put ${piece.name}`" :data-piece="piece.name" @click="() => { put(piece, bound); close() }"><SlideThumb :deck="pieceDeck(store.deck!, piece)" slide="piece" :width="150" :label="piece.name" /><span class="name">{{ piece.name }}</span></button><button class="drop" :aria-label="`Take ${piece.name} off the shelf`" @click="drop(piece)"><UIcon name="i-lucide-x" /></button></div></div>
-        <p v-if="!pieces.length" class="quiet small">{{ asked.trim() ? 'No piece is called so.' : 'The shelf is empty. Select parts, then keep them as a piece under Place.' }}</p>
+        <div class="line">
+          <input v-model="asked" class="field" placeholder="A name or tag" aria-label="Find a piece" autofocus @keydown.stop />
+          <ViewSwitch
+            label="How it is put"
+            :views="[
+              { value: 'bound', label: 'Bound' },
+              { value: 'free', label: 'Free' },
+            ]"
+            :value="bound ? 'bound' : 'free'"
+            @show="next => (bound = next === 'bound')"
+          />
+        </div>
+        <p class="quiet small">
+          {{ bound ? 'Bound: when the piece is changed, it changes here too.' : 'Free: parts of their own, which follow nothing.' }}
+        </p>
+        <div ref="list" class="pieces">
+          <div v-for="piece in pieces" :key="piece.id" class="piece">
+            <button
+              class="show"
+              :aria-label="`Put ${piece.name}`"
+              :data-piece="piece.name"
+              @click="
+                () => {
+                  put(piece, bound)
+                  close()
+                }
+              "
+            >
+              <SlideThumb :deck="pieceDeck(store.deck!, piece)" slide="piece" :width="150" :label="piece.name" />
+              <span class="name">{{ piece.name }}</span>
+            </button>
+            <button class="drop" :aria-label="`Take ${piece.name} off the shelf`" @click="drop(piece)"><UIcon name="i-lucide-x" /></button>
+          </div>
+        </div>
+        <p v-if="!pieces.length" class="quiet small">
+          {{ asked.trim() ? 'No piece is called so.' : 'The shelf is empty. Select parts, then keep them as a piece under Place.' }}
+        </p>
       </div>
     </template>
   </UPopover>
 </template>
 
 <style scoped>
-.finder { width: 346px; padding: 10px; display: flex; flex-direction: column; gap: 8px; }
-.line { display: flex; gap: 8px; }
-.line .field { flex: 1; width: 0; }
-.pieces { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; max-height: 320px; overflow-y: auto; }
-.piece { position: relative; }
-.show { border: 1px solid var(--line); background: none; color: inherit; font: inherit; border-radius: 8px; padding: 4px; cursor: pointer; width: 100%; text-align: left; }
-.show:hover { border-color: var(--act); }
-.name { display: block; font-size: 12.5px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; padding: 3px 2px 0; }
-.drop { position: absolute; right: 6px; top: 6px; border: 0; border-radius: 50%; background: var(--panel); color: var(--second); width: 22px; height: 22px; display: none; place-items: center; cursor: pointer; }
-.piece:hover .drop, .piece:focus-within .drop { display: grid; }
-.small { font-size: 12.5px; margin: 0; }
+.finder {
+  width: 346px;
+  padding: 10px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.line {
+  display: flex;
+  gap: 8px;
+}
+.line .field {
+  flex: 1;
+  width: 0;
+}
+.pieces {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+  max-height: 320px;
+  overflow-y: auto;
+}
+.piece {
+  position: relative;
+}
+.show {
+  border: 1px solid var(--line);
+  background: none;
+  color: inherit;
+  font: inherit;
+  border-radius: 8px;
+  padding: 4px;
+  cursor: pointer;
+  width: 100%;
+  text-align: left;
+}
+.show:hover {
+  border-color: var(--act);
+}
+.name {
+  display: block;
+  font-size: 12.5px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  padding: 3px 2px 0;
+}
+.drop {
+  position: absolute;
+  right: 6px;
+  top: 6px;
+  border: 0;
+  border-radius: 50%;
+  background: var(--panel);
+  color: var(--second);
+  width: 22px;
+  height: 22px;
+  display: none;
+  place-items: center;
+  cursor: pointer;
+}
+.piece:hover .drop,
+.piece:focus-within .drop {
+  display: grid;
+}
+.small {
+  font-size: 12.5px;
+  margin: 0;
+}
 </style>

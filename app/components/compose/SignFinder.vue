@@ -15,35 +15,116 @@ const list = ref<HTMLElement>()
 async function fetchEmoji() {
   if (emoji.value.length) return
   const { default: all } = await import('emojibase-data/en/compact.json')
-  emoji.value = (all as { unicode: string, label: string, tags?: string[], order?: number }[]).filter(entry => entry.order !== undefined).sort((a, b) => a.order! - b.order!).map(entry => ({ sign: entry.unicode, words: [entry.label, ...(entry.tags ?? [])].join(' '), group: 'emoji' }))
+  emoji.value = (all as { unicode: string; label: string; tags?: string[]; order?: number }[])
+    .filter(entry => entry.order !== undefined)
+    .sort((a, b) => a.order! - b.order!)
+    .map(entry => ({ sign: entry.unicode, words: [entry.label, ...(entry.tags ?? [])].join(' '), group: 'emoji' }))
 }
-watch([kind, opened], () => { if (kind.value === 'emoji' && opened.value) void fetchEmoji() })
+watch([kind, opened], () => {
+  if (kind.value === 'emoji' && opened.value) void fetchEmoji()
+})
 watch([asked, kind], () => {
   shown.value = 160
   list.value?.scrollTo({ top: 0 })
 })
 const found = computed(() => findSigns(kind.value === 'emoji' ? emoji.value : symbols, asked.value))
-useInfiniteScroll(list, () => { shown.value += 160 }, { distance: 120, canLoadMore: () => shown.value < found.value.length })
+useInfiniteScroll(
+  list,
+  () => {
+    shown.value += 160
+  },
+  { distance: 120, canLoadMore: () => shown.value < found.value.length },
+)
 </script>
 
 <template>
   <UPopover v-model:open="opened">
-    <slot><button class="press small" :aria-label="props.label" title="Symbols and emoji"><UIcon name="i-lucide-omega" /></button></slot>
+    <slot>
+      <button class="press small" :aria-label="props.label" title="Symbols and emoji"><UIcon name="i-lucide-omega" /></button>
+    </slot>
     <template #content="{ close }">
       <div class="finder">
-        <div class="top"><input v-model="asked" class="field" placeholder="What it is called" aria-label="Find a symbol or emoji" autofocus @keydown.stop><ViewSwitch label="What is looked for" :views="[{ value: 'symbols', label: 'Symbols' }, { value: 'emoji', label: 'Emoji' }]" :value="kind" @show="next => kind = next as 'emoji'" /></div>
-        <div ref="list" class="signs"><button v-for="(sign, index) in found.slice(0, shown)" :key="`${sign.sign}${index}`" class="sign" :title="sign.words" :aria-label="sign.words" @click="() => { emit('choose', sign.sign); close() }">{{ sign.sign }}</button></div>
-        <p v-if="!found.length" class="quiet small">{{ kind === 'emoji' && !emoji.length ? 'Fetching the emoji' : 'None is called so. Try another word, or look among the others.' }}</p>
+        <div class="top">
+          <input
+            v-model="asked"
+            class="field"
+            placeholder="What it is called"
+            aria-label="Find a symbol or emoji"
+            autofocus
+            @keydown.stop
+          />
+          <ViewSwitch
+            label="What is looked for"
+            :views="[
+              { value: 'symbols', label: 'Symbols' },
+              { value: 'emoji', label: 'Emoji' },
+            ]"
+            :value="kind"
+            @show="next => (kind = next as 'emoji')"
+          />
+        </div>
+        <div ref="list" class="signs">
+          <button
+            v-for="(sign, index) in found.slice(0, shown)"
+            :key="`${sign.sign}${index}`"
+            class="sign"
+            :title="sign.words"
+            :aria-label="sign.words"
+            @click="
+              () => {
+                emit('choose', sign.sign)
+                close()
+              }
+            "
+          >
+            {{ sign.sign }}
+          </button>
+        </div>
+        <p v-if="!found.length" class="quiet small">
+          {{ kind === 'emoji' && !emoji.length ? 'Fetching the emoji' : 'None is called so. Try another word, or look among the others.' }}
+        </p>
       </div>
     </template>
   </UPopover>
 </template>
 
 <style scoped>
-.finder { width: 300px; padding: 10px; display: flex; flex-direction: column; gap: 8px; }
-.top { display: flex; flex-direction: column; gap: 6px; }
-.signs { display: grid; grid-template-columns: repeat(8, 1fr); gap: 2px; max-height: 250px; overflow-y: auto; align-content: start; }
-.sign { border: 0; background: none; color: inherit; border-radius: 6px; aspect-ratio: 1; font-size: 19px; cursor: pointer; padding: 0; }
-.sign:hover, .sign:focus-visible { background: var(--act-wash); }
-.small { font-size: 12.5px; margin: 0; }
+.finder {
+  width: 300px;
+  padding: 10px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.top {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+}
+.signs {
+  display: grid;
+  grid-template-columns: repeat(8, 1fr);
+  gap: 2px;
+  max-height: 250px;
+  overflow-y: auto;
+  align-content: start;
+}
+.sign {
+  border: 0;
+  background: none;
+  color: inherit;
+  border-radius: 6px;
+  aspect-ratio: 1;
+  font-size: 19px;
+  cursor: pointer;
+  padding: 0;
+}
+.sign:hover,
+.sign:focus-visible {
+  background: var(--act-wash);
+}
+.small {
+  font-size: 12.5px;
+  margin: 0;
+}
 </style>

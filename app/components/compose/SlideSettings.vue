@@ -7,7 +7,8 @@ import { namedEasings, transitionNamed, transitions } from '#core/timing'
 
 const store = useDeck()
 const slide = computed(() => store.deck!.slides[store.slideId!])
-const set = (label: string, fields: Partial<Slide>) => slide.value && store.edit(label, setFields(store.deck!, { table: 'slides', id: slide.value.id, fields }))
+const set = (label: string, fields: Partial<Slide>) =>
+  slide.value && store.edit(label, setFields(store.deck!, { table: 'slides', id: slide.value.id, fields }))
 const [route, router, stage] = [useRoute(), useRouter(), useStageHost()]
 /** As the ground is painted: it is what roles are seen on, and its own roles do not change with it. */
 const theme = computed(() => themeUnder(store.deck!, store.slideId!))
@@ -18,8 +19,17 @@ const cover = computed(() => {
   if (!found) return null
   const { fill } = found
   const { palette } = theme.value
-  const background = fill.kind === 'picture' ? `center / cover url("${stage.host.mediaUrl(fill.media, 80)}")` : fill.kind === 'corners' ? `linear-gradient(135deg, ${cssColor(fill.colors[0]!, palette)}, ${cssColor(fill.colors[2]!, palette)})` : cssGradient(fill, palette)!
-  return { words: fill.kind === 'picture' ? 'A picture' : fill.kind === 'corners' ? 'Four colours' : 'A gradient', from: froms[found.from], look: { background } }
+  const background =
+    fill.kind === 'picture'
+      ? `center / cover url("${stage.host.mediaUrl(fill.media, 80)}")`
+      : fill.kind === 'corners'
+        ? `linear-gradient(135deg, ${cssColor(fill.colors[0]!, palette)}, ${cssColor(fill.colors[2]!, palette)})`
+        : cssGradient(fill, palette)!
+  return {
+    words: fill.kind === 'picture' ? 'A picture' : fill.kind === 'corners' ? 'Four colours' : 'A gradient',
+    from: froms[found.from],
+    look: { background },
+  }
 })
 const kind = computed(() => transitionNamed(slide.value?.transition?.effect ?? 'cut'))
 const { boxAt, put } = usePutting()
@@ -28,48 +38,150 @@ async function putCredits() {
   const lines = await asking(() => $fetch<string[]>(`/api/decks/${store.id}/credits`))
   if (!lines) return
   if (!lines.length) return tell('Nothing in this deck has a credit line. They are written in Media.')
-  put('list the credits', { kind: 'text', name: 'Credits', style: 'small', text: textOf(lines), fit: 'shrink', box: boxAt(1200, Math.min(800, 60 + lines.length * 44)) })
+  put('list the credits', {
+    kind: 'text',
+    name: 'Credits',
+    style: 'small',
+    text: textOf(lines),
+    fit: 'shrink',
+    box: boxAt(1200, Math.min(800, 60 + lines.length * 44)),
+  })
 }
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const choose = (effect: string) => set('change the transition', { transition: effect === 'cut' ? undefined : { effect, duration: transitionNamed(effect).duration, easing: namedEasings['ease both ways'] } })
-const setTransition = (fields: Partial<NonNullable<Slide['transition']>>) => set('change the transition', { transition: { ...slide.value!.transition!, ...fields } })
-const reaches = computed(() => ([['chapter', 'the slides of this chapter'], ['all', 'all slides']] as const).map(([reach, words]) => ({ reach, words, changes: putTransition(store.deck!, { like: store.slideId!, reach }) }))
-  // Where the deck has no chapters, its one chapter is all of it.
-  .filter(({ changes }, index, [, all]) => changes.length && (index > 0 || changes.length < all!.changes.length)))
+const choose = (effect: string) =>
+  set('change the transition', {
+    transition:
+      effect === 'cut' ? undefined : { effect, duration: transitionNamed(effect).duration, easing: namedEasings['ease both ways'] },
+  })
+const setTransition = (fields: Partial<NonNullable<Slide['transition']>>) =>
+  set('change the transition', { transition: { ...slide.value!.transition!, ...fields } })
+const reaches = computed(() =>
+  (
+    [
+      ['chapter', 'the slides of this chapter'],
+      ['all', 'all slides'],
+    ] as const
+  )
+    .map(([reach, words]) => ({ reach, words, changes: putTransition(store.deck!, { like: store.slideId!, reach }) }))
+    // Where the deck has no chapters, its one chapter is all of it.
+    .filter(({ changes }, index, [, all]) => changes.length && (index > 0 || changes.length < all!.changes.length)),
+)
 function spread(reach: TransitionReach) {
   const found = reaches.value.find(one => one.reach === reach)
   if (!found) return
   store.edit('put a transition on slides', found.changes)
   tell(`${found.changes.length === 1 ? 'One slide comes' : `${found.changes.length} slides come`} as this one does.`)
 }
-const notes = (event: Event) => store.editText('write notes', setFields(store.deck!, { table: 'slides', id: store.slideId!, fields: { notes: value(event) } }))
+const notes = (event: Event) =>
+  store.editText('write notes', setFields(store.deck!, { table: 'slides', id: store.slideId!, fields: { notes: value(event) } }))
 </script>
 
 <template>
   <div v-if="slide" class="settings">
-    <div class="row"><span class="label">Comes by</span><select class="field" aria-label="Transition" :value="kind.name" @change="choose(value($event))"><option v-for="item in transitions" :key="item.name" :value="item.name">{{ item.label }}</option></select></div>
+    <div class="row">
+      <span class="label">Comes by</span>
+      <select class="field" aria-label="Transition" :value="kind.name" @change="choose(value($event))">
+        <option v-for="item in transitions" :key="item.name" :value="item.name">{{ item.label }}</option>
+      </select>
+    </div>
     <template v-if="slide.transition">
-      <div class="row"><span class="label">Takes</span><NumberField :model-value="slide.transition.duration" label="Length of the transition" unit="s" :decimals="1" :step="0.1" :least="0" :most="20" @update:model-value="duration => setTransition({ duration })" /></div>
+      <div class="row">
+        <span class="label">Takes</span>
+        <NumberField
+          :model-value="slide.transition.duration"
+          label="Length of the transition"
+          unit="s"
+          :decimals="1"
+          :step="0.1"
+          :least="0"
+          :most="20"
+          @update:model-value="duration => setTransition({ duration })"
+        />
+      </div>
       <OptionFields :of="kind" :options="slide.transition.options ?? {}" @set="options => setTransition({ options })" />
-      <PaceEditor :model-value="slide.transition.easing" :disabled="!store.canEdit" @update:model-value="easing => setTransition({ easing })" />
+      <PaceEditor
+        :model-value="slide.transition.easing"
+        :disabled="!store.canEdit"
+        @update:model-value="easing => setTransition({ easing })"
+      />
     </template>
-    <div v-if="reaches.length && store.canEdit" class="spread"><span class="quiet">The same for</span><button v-for="one in reaches" :key="one.reach" class="press small" @click="spread(one.reach)">{{ one.words }}</button></div>
+    <div v-if="reaches.length && store.canEdit" class="spread">
+      <span class="quiet">The same for</span>
+      <button v-for="one in reaches" :key="one.reach" class="press small" @click="spread(one.reach)">{{ one.words }}</button>
+    </div>
     <UsualBox v-if="store.canEdit && store.slides[0]?.id !== slide.id" :slide="slide.id" what="transition" />
-    <div v-if="cover" class="row" data-test="ground-cover"><span class="label">Ground</span><span class="cover"><i :style="cover.look" />{{ cover.words }}<span class="quiet">{{ cover.from }}</span></span></div>
-    <div class="row"><span class="label">{{ cover ? 'Plain instead' : 'Ground' }}</span><ColorField :model-value="groundOf(store.deck!, slide)" :theme="theme" label="Ground" @update:model-value="ground => set('change the ground', { ground: ground ?? undefined })" /></div>
-    <button v-if="cover && store.canEdit" class="press small back" @click="router.replace({ query: { ...route.query, look: 'ground' } })">Change it in Look</button>
-    <button v-if="slide.ground && store.canEdit" class="press small back" @click="set('change the ground', { ground: undefined })">Back to the layout’s ground</button>
+    <div v-if="cover" class="row" data-test="ground-cover">
+      <span class="label">Ground</span>
+      <span class="cover">
+        <i :style="cover.look" />
+        {{ cover.words }}
+        <span class="quiet">{{ cover.from }}</span>
+      </span>
+    </div>
+    <div class="row">
+      <span class="label">{{ cover ? 'Plain instead' : 'Ground' }}</span>
+      <ColorField
+        :model-value="groundOf(store.deck!, slide)"
+        :theme="theme"
+        label="Ground"
+        @update:model-value="ground => set('change the ground', { ground: ground ?? undefined })"
+      />
+    </div>
+    <button v-if="cover && store.canEdit" class="press small back" @click="router.replace({ query: { ...route.query, look: 'ground' } })">
+      Change it in Look
+    </button>
+    <button v-if="slide.ground && store.canEdit" class="press small back" @click="set('change the ground', { ground: undefined })">
+      Back to the layout’s ground
+    </button>
     <button v-if="store.canEdit && !store.isForm" class="press small back" @click="putCredits">Put the credit lines here</button>
     <BoardSettings />
-    <label class="notes">Notes for the speaker<textarea class="field" v-bind="fieldLimits('slides', 'notes')" rows="5" :value="slide.notes" :readonly="!store.canEdit" @input="notes" /></label>
+    <label class="notes">
+      Notes for the speaker
+      <textarea
+        class="field"
+        v-bind="fieldLimits('slides', 'notes')"
+        rows="5"
+        :value="slide.notes"
+        :readonly="!store.canEdit"
+        @input="notes"
+      />
+    </label>
   </div>
 </template>
 
 <style scoped>
-.settings { display: flex; flex-direction: column; gap: 2px; }
-.notes { display: flex; flex-direction: column; gap: 4px; color: var(--second); margin-top: 8px; }
-.spread { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; margin: 4px 0 8px; }
-.back { align-self: flex-start; }
-.cover { display: inline-flex; align-items: center; gap: 8px; }
-.cover i { flex: none; width: 34px; height: 20px; border-radius: 4px; border: 1px solid var(--line); }
+.settings {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+}
+.notes {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  color: var(--second);
+  margin-top: 8px;
+}
+.spread {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+  margin: 4px 0 8px;
+}
+.back {
+  align-self: flex-start;
+}
+.cover {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+}
+.cover i {
+  flex: none;
+  width: 34px;
+  height: 20px;
+  border-radius: 4px;
+  border: 1px solid var(--line);
+}
 </style>

@@ -7,7 +7,7 @@ import type StageGuides from './StageGuides.vue'
 import type StageHits from './StageHits.vue'
 
 /** The slide at work: looked at nearer or from afar, its parts selected, moved, sized, turned and written in. */
-const emit = defineEmits<{ files: [files: File[], at: { x: number, y: number }, element: string | null], ground: [file: File] }>()
+const emit = defineEmits<{ files: [files: File[], at: { x: number; y: number }, element: string | null]; ground: [file: File] }>()
 const store = useDeck()
 const stage = useStage()
 const host = useStageHost()
@@ -18,11 +18,24 @@ const board = ref<HTMLElement>()
 const hits = ref<InstanceType<typeof StageHits>>()
 const guides = ref<InstanceType<typeof StageGuides>>()
 const { width, height } = useElementSize(area)
-watch([width, height], () => { stage.area = { width: width.value, height: height.value } }, { immediate: true })
-watch(board, () => { stage.board = board.value ?? null })
+watch(
+  [width, height],
+  () => {
+    stage.area = { width: width.value, height: height.value }
+  },
+  { immediate: true },
+)
+watch(board, () => {
+  stage.board = board.value ?? null
+})
 const place = computed(() => {
   const [wide, high] = [stage.size.width * stage.scale, stage.size.height * stage.scale]
-  return { width: `${wide}px`, height: `${high}px`, left: `${(width.value - wide) / 2 + stage.pan.x}px`, top: `${(height.value - high) / 2 + stage.pan.y}px` }
+  return {
+    width: `${wide}px`,
+    height: `${high}px`,
+    left: `${(width.value - wide) / 2 + stage.pan.x}px`,
+    top: `${(height.value - high) / 2 + stage.pan.y}px`,
+  }
 })
 
 const edited = computed(() => {
@@ -78,19 +91,25 @@ function drag(event: PointerEvent) {
   if (event.button !== 1) return
   event.preventDefault()
   const [from, start] = [{ x: event.clientX, y: event.clientY }, stage.pan]
-  followPointer(event, move => { stage.pan = { x: start.x + move.clientX - from.x, y: start.y + move.clientY - from.y } })
+  followPointer(event, move => {
+    stage.pan = { x: start.x + move.clientX - from.x, y: start.y + move.clientY - from.y }
+  })
 }
 
 const dropAt = ref<string | null>(null)
 const isOver = ref(false)
 const overGround = ref(false)
-const elementAt = (event: DragEvent) => hits.value?.stackAt(stage.point(event)).map(entry => entry.leaf).find(element => element.kind === 'chart' || element.kind === 'picture')
+const elementAt = (event: DragEvent) =>
+  hits.value
+    ?.stackAt(stage.point(event))
+    .map(entry => entry.leaf)
+    .find(element => element.kind === 'chart' || element.kind === 'picture')
 function dragOver(event: DragEvent) {
   if (!event.dataTransfer?.types.includes('Files')) return
   event.preventDefault()
   isOver.value = true
   overGround.value = !!(event.target as HTMLElement).closest?.('.ground-drop')
-  dropAt.value = overGround.value ? null : elementAt(event)?.id ?? null
+  dropAt.value = overGround.value ? null : (elementAt(event)?.id ?? null)
 }
 function dragLeave(event: DragEvent) {
   if (area.value?.contains(event.relatedTarget as Node | null)) return
@@ -111,34 +130,101 @@ defineExpose({ startEditing })
 </script>
 
 <template>
-  <div ref="area" class="area" @wheel="wheel" @pointerdown.capture="drag" @pointerdown.self="hits?.pressGround($event)" @dragover="dragOver" @dragleave="dragLeave" @drop="drop">
+  <div
+    ref="area"
+    class="area"
+    @wheel="wheel"
+    @pointerdown.capture="drag"
+    @pointerdown.self="hits?.pressGround($event)"
+    @dragover="dragOver"
+    @dragleave="dragLeave"
+    @drop="drop"
+  >
     <template v-if="store.stageId && stage.deck">
       <div ref="board" class="board" :class="{ over: isOver }" :style="place" data-test="stage">
-        <div class="scaled" :style="{ width: `${stage.size.width}px`, height: `${stage.size.height}px`, transform: `scale(${stage.scale})` }">
-          <SlideView :deck="stage.shownDeck!" :slide="store.stageId" :frame="null" :editing="tabled ? null : stage.editing" :scale="stage.scale" :tries="stage.tries" prompts whole />
+        <div
+          class="scaled"
+          :style="{ width: `${stage.size.width}px`, height: `${stage.size.height}px`, transform: `scale(${stage.scale})` }"
+        >
+          <SlideView
+            :deck="stage.shownDeck!"
+            :slide="store.stageId"
+            :frame="null"
+            :editing="tabled ? null : stage.editing"
+            :scale="stage.scale"
+            :tries="stage.tries"
+            prompts
+            whole
+          />
           <StageHits ref="hits" :drop-at="dropAt" @open="open" />
           <BoardViews />
           <StageGuides ref="guides" />
           <StageChosen />
           <FrameEditing v-if="framed" :key="framed.id" :element="framed" />
-          <TextEditing v-if="edited" :key="edited.id" :deck="stage.deck" :element="edited" :scale="stage.scale" @done="stage.editing = null" />
+          <TextEditing
+            v-if="edited"
+            :key="edited.id"
+            :deck="stage.deck"
+            :element="edited"
+            :scale="stage.scale"
+            @done="stage.editing = null"
+          />
           <TableEditing v-if="tabled" :key="tabled.id" :element="tabled" @done="stage.editing = null" />
           <DrawTool v-if="stage.tool && store.canEdit" :key="stage.tool" />
         </div>
       </div>
       <StageRulers @guide="(event, axis) => guides?.press(event, axis)" />
-      <div v-if="isOver && store.canEdit && !store.isForm" class="ground-drop" :class="{ on: overGround }" data-test="ground-drop">Let go here: the picture becomes the ground of the slide</div>
+      <div v-if="isOver && store.canEdit && !store.isForm" class="ground-drop" :class="{ on: overGround }" data-test="ground-drop">
+        Let go here: the picture becomes the ground of the slide
+      </div>
     </template>
     <p v-else class="quiet none">No slide yet. The outline makes the first one.</p>
   </div>
 </template>
 
 <style scoped>
-.area { position: absolute; inset: 0; overflow: hidden; touch-action: none; }
-.board { position: absolute; box-shadow: var(--shadow); border-radius: 3px; }
-.board.over { outline: 3px solid var(--act); outline-offset: 4px; }
-.scaled { position: absolute; left: 0; top: 0; transform-origin: 0 0; }
-.none { position: absolute; inset: 0; display: grid; place-items: center; }
-.ground-drop { position: absolute; left: 50%; bottom: 8px; transform: translateX(-50%); background: var(--panel); border: 2px dashed var(--act); border-radius: 10px; padding: 10px 22px; box-shadow: var(--shadow); font-weight: 500; z-index: 6; }
-.ground-drop.on { background: var(--act); color: var(--on-act); }
+.area {
+  position: absolute;
+  inset: 0;
+  overflow: hidden;
+  touch-action: none;
+}
+.board {
+  position: absolute;
+  box-shadow: var(--shadow);
+  border-radius: 3px;
+}
+.board.over {
+  outline: 3px solid var(--act);
+  outline-offset: 4px;
+}
+.scaled {
+  position: absolute;
+  left: 0;
+  top: 0;
+  transform-origin: 0 0;
+}
+.none {
+  position: absolute;
+  inset: 0;
+  display: grid;
+  place-items: center;
+}
+.ground-drop {
+  position: absolute;
+  left: 50%;
+  bottom: 8px;
+  transform: translateX(-50%);
+  background: var(--panel);
+  border: 2px dashed var(--act);
+  border-radius: 10px;
+  padding: 10px 22px;
+  box-shadow: var(--shadow);
+  font-weight: 500;
+  z-index: 6;
+}
+.ground-drop.on {
+  background: var(--act);
+  color: var(--on-act);
+}
 </style>

@@ -13,9 +13,9 @@ const stage = useStage()
 const { roomFor } = useSnapping()
 const { nameOf } = useArranging()
 const layer = ref<HTMLElement>()
-const marquee = ref<{ left: number, top: number, right: number, bottom: number } | null>(null)
+const marquee = ref<{ left: number; top: number; right: number; bottom: number } | null>(null)
 /** Where the last press that moved nothing was, so that the next one there reaches under. */
-let last: { x: number, y: number, at: number } | null = null
+let last: { x: number; y: number; at: number } | null = null
 
 const hits = computed(() => stage.elements.filter(element => !element.pinned))
 const isLine = (element: ShownElement) => element.kind === 'shape' && element.shape === 'line'
@@ -26,8 +26,8 @@ const boxStyle = (element: ShownElement) => {
   return { left: `${x}px`, top: `${y}px`, width: `${width}px`, height: `${height}px`, transform: angle ? `rotate(${angle}deg)` : undefined }
 }
 /** The parts under a place, front to back, each as what a press on it means. */
-function stackAt(at: { x: number, y: number }): { leaf: ShownElement, top: Id }[] {
-  const made: { leaf: ShownElement, top: Id }[] = []
+function stackAt(at: { x: number; y: number }): { leaf: ShownElement; top: Id }[] {
+  const made: { leaf: ShownElement; top: Id }[] = []
   for (let index = hits.value.length - 1; index >= 0; index--) {
     const leaf = hits.value[index]!
     if (leaf.kind === 'group' || !touches(leaf, at, 7 / stage.scale)) continue
@@ -48,40 +48,56 @@ function press(event: PointerEvent) {
   const inHand = stack.find(entry => store.selection.includes(entry.top))
   const target = inHand ?? stack[0]!
   const again = !!last && Math.hypot(last.x - event.clientX, last.y - event.clientY) < 5 && event.timeStamp - last.at > 320
-  if (event.shiftKey) store.select(...(store.selection.includes(stack[0]!.top) ? store.selection.filter(id => id !== stack[0]!.top) : [...store.selection, stack[0]!.top]))
+  if (event.shiftKey)
+    store.select(
+      ...(store.selection.includes(stack[0]!.top)
+        ? store.selection.filter(id => id !== stack[0]!.top)
+        : [...store.selection, stack[0]!.top]),
+    )
   else if (!inHand) store.select(target.top)
   focus(target.top)
   const moving = stage.leaves(stage.movable).filter(element => !element.locked)
   const room = roomFor(new Set(moving.map(element => element.id)))
   let moved = false
-  followPointer(event, move => {
-    if (!moving.length) return
-    const to = stage.point(move)
-    let by = { x: to.x - from.x, y: to.y - from.y }
-    if (!moved && Math.hypot(by.x, by.y) * stage.scale < 3) return
-    moved = true
-    if (move.shiftKey) by = Math.abs(by.x) >= Math.abs(by.y) ? { x: by.x, y: 0 } : { x: 0, y: by.y }
-    const snapped = snapMove(moving.map(element => movedBy(element.box, by)), move.altKey ? { ...room, reach: 0 } : room)
-    const shift = { x: by.x + snapped.shift.x, y: by.y + snapped.shift.y }
-    stage.guides = snapped.guides
-    stage.measures = snapped.measures
-    stage.tries = Object.fromEntries(moving.map(element => [element.id, { box: movedBy(element.box, shift) }]))
-  }, given => {
-    const tried = stage.tries
-    stage.forgetTried()
-    if (moved) {
-      last = null
-      if (given) store.edit(`move ${nameOf(stage.movable)}`, placeElements(store.deck!, { boxes: Object.fromEntries(Object.entries(tried).map(([id, fields]) => [id, fields.box as Box])) }))
-      return
-    }
-    if (!event.shiftKey && inHand) {
-      // Pressed again where it stands: what lies under it comes into the hand; elsewhere, what is in front.
-      const next = again ? stack[(stack.indexOf(inHand) + 1) % stack.length]! : store.selection.length > 1 || !last ? inHand : stack[0]!
-      if (!store.selection.includes(next.top) || store.selection.length > 1) store.select(next.top)
-      focus(next.top)
-    }
-    last = { x: event.clientX, y: event.clientY, at: event.timeStamp }
-  })
+  followPointer(
+    event,
+    move => {
+      if (!moving.length) return
+      const to = stage.point(move)
+      let by = { x: to.x - from.x, y: to.y - from.y }
+      if (!moved && Math.hypot(by.x, by.y) * stage.scale < 3) return
+      moved = true
+      if (move.shiftKey) by = Math.abs(by.x) >= Math.abs(by.y) ? { x: by.x, y: 0 } : { x: 0, y: by.y }
+      const snapped = snapMove(
+        moving.map(element => movedBy(element.box, by)),
+        move.altKey ? { ...room, reach: 0 } : room,
+      )
+      const shift = { x: by.x + snapped.shift.x, y: by.y + snapped.shift.y }
+      stage.guides = snapped.guides
+      stage.measures = snapped.measures
+      stage.tries = Object.fromEntries(moving.map(element => [element.id, { box: movedBy(element.box, shift) }]))
+    },
+    given => {
+      const tried = stage.tries
+      stage.forgetTried()
+      if (moved) {
+        last = null
+        if (given)
+          store.edit(
+            `move ${nameOf(stage.movable)}`,
+            placeElements(store.deck!, { boxes: Object.fromEntries(Object.entries(tried).map(([id, fields]) => [id, fields.box as Box])) }),
+          )
+        return
+      }
+      if (!event.shiftKey && inHand) {
+        // Pressed again where it stands: what lies under it comes into the hand; elsewhere, what is in front.
+        const next = again ? stack[(stack.indexOf(inHand) + 1) % stack.length]! : store.selection.length > 1 || !last ? inHand : stack[0]!
+        if (!store.selection.includes(next.top) || store.selection.length > 1) store.select(next.top)
+        focus(next.top)
+      }
+      last = { x: event.clientX, y: event.clientY, at: event.timeStamp }
+    },
+  )
 }
 
 function pressGround(event: PointerEvent) {
@@ -94,14 +110,27 @@ function pressGround(event: PointerEvent) {
     store.select()
   }
   const from = stage.point(event)
-  followPointer(event, move => {
-    const to = stage.point(move)
-    const frame = { left: Math.min(from.x, to.x), right: Math.max(from.x, to.x), top: Math.min(from.y, to.y), bottom: Math.max(from.y, to.y) }
-    if ((frame.right - frame.left + frame.bottom - frame.top) * stage.scale < 6) return
-    marquee.value = frame
-    const under = hits.value.filter(element => element.kind !== 'group' && !element.locked && overlap(boundsOf(element.box), frame)).map(topOf)
-    store.select(...topsOf(store.deck!, [...new Set([...kept, ...under])]))
-  }, () => { marquee.value = null })
+  followPointer(
+    event,
+    move => {
+      const to = stage.point(move)
+      const frame = {
+        left: Math.min(from.x, to.x),
+        right: Math.max(from.x, to.x),
+        top: Math.min(from.y, to.y),
+        bottom: Math.max(from.y, to.y),
+      }
+      if ((frame.right - frame.left + frame.bottom - frame.top) * stage.scale < 6) return
+      marquee.value = frame
+      const under = hits.value
+        .filter(element => element.kind !== 'group' && !element.locked && overlap(boundsOf(element.box), frame))
+        .map(topOf)
+      store.select(...topsOf(store.deck!, [...new Set([...kept, ...under])]))
+    },
+    () => {
+      marquee.value = null
+    },
+  )
 }
 
 function pressTwice(event: MouseEvent) {
@@ -121,19 +150,61 @@ defineExpose({ stackAt, pressGround })
 <template>
   <div ref="layer" class="hits" @pointerdown="press" @dblclick="pressTwice">
     <div
-      v-for="element in hits" :key="element.id" v-memo="[element, store.selection.includes(element.id), tabbable(element), props.dropAt === element.id]" class="hit"
-      :class="{ drop: props.dropAt === element.id, locked: element.locked, thin: isLine(element) || element.kind === 'group' }" :style="boxStyle(element)" :tabindex="tabbable(element) ? 0 : -1" role="button"
-      :aria-label="`${element.name}, ${element.kind}`" :aria-pressed="store.selection.includes(element.id)" :data-hit="element.id" @focus="reached($event, element.id)" />
-    <div v-if="marquee" class="marquee" :style="{ left: `${marquee.left}px`, top: `${marquee.top}px`, width: `${marquee.right - marquee.left}px`, height: `${marquee.bottom - marquee.top}px`, borderWidth: `${1 / stage.scale}px` }" />
+      v-for="element in hits"
+      :key="element.id"
+      v-memo="[element, store.selection.includes(element.id), tabbable(element), props.dropAt === element.id]"
+      class="hit"
+      :class="{ drop: props.dropAt === element.id, locked: element.locked, thin: isLine(element) || element.kind === 'group' }"
+      :style="boxStyle(element)"
+      :tabindex="tabbable(element) ? 0 : -1"
+      role="button"
+      :aria-label="`${element.name}, ${element.kind}`"
+      :aria-pressed="store.selection.includes(element.id)"
+      :data-hit="element.id"
+      @focus="reached($event, element.id)"
+    />
+    <div
+      v-if="marquee"
+      class="marquee"
+      :style="{
+        left: `${marquee.left}px`,
+        top: `${marquee.top}px`,
+        width: `${marquee.right - marquee.left}px`,
+        height: `${marquee.bottom - marquee.top}px`,
+        borderWidth: `${1 / stage.scale}px`,
+      }"
+    />
   </div>
 </template>
 
 <style scoped>
-.hits { position: absolute; inset: 0; }
-.hit { position: absolute; cursor: move; touch-action: none; outline: none; }
-.hit.thin { pointer-events: none; }
-.hit:hover { box-shadow: 0 0 0 2px color-mix(in srgb, var(--act) 45%, transparent); }
-.hit.locked { cursor: default; }
-.hit.drop { box-shadow: inset 0 0 0 6px var(--act); background: color-mix(in srgb, var(--act) 12%, transparent); }
-.marquee { position: absolute; border: 1px dashed #12615c; background: rgb(18 97 92 / 0.1); pointer-events: none; }
+.hits {
+  position: absolute;
+  inset: 0;
+}
+.hit {
+  position: absolute;
+  cursor: move;
+  touch-action: none;
+  outline: none;
+}
+.hit.thin {
+  pointer-events: none;
+}
+.hit:hover {
+  box-shadow: 0 0 0 2px color-mix(in srgb, var(--act) 45%, transparent);
+}
+.hit.locked {
+  cursor: default;
+}
+.hit.drop {
+  box-shadow: inset 0 0 0 6px var(--act);
+  background: color-mix(in srgb, var(--act) 12%, transparent);
+}
+.marquee {
+  position: absolute;
+  border: 1px dashed #12615c;
+  background: rgb(18 97 92 / 0.1);
+  pointer-events: none;
+}
 </style>

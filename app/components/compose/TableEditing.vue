@@ -16,24 +16,66 @@ const width = computed(() => Math.max(1, ...cells.value.map(row => row.length)))
 const layout = computed(() => layoutOfTable(stage.deck!, props.element, host.host.table, host.host.measurer))
 const hasHead = computed(() => props.element.head !== false)
 /** Rows of the layout as rows of what is written: without a head, its names are not shown. */
-const shown = computed(() => (layout.value?.cells ?? []).filter(cell => cell.kind !== 'total').map(cell => ({ ...cell, at: cell.row + (hasHead.value ? 0 : 1) })))
-const keep = (what: string, next: readonly (readonly string[])[]) => store.edit(`${what} ${props.element.name}`, setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { cells: next as string[][] } as never }))
+const shown = computed(() =>
+  (layout.value?.cells ?? []).filter(cell => cell.kind !== 'total').map(cell => ({ ...cell, at: cell.row + (hasHead.value ? 0 : 1) })),
+)
+const keep = (what: string, next: readonly (readonly string[])[]) =>
+  store.edit(
+    `${what} ${props.element.name}`,
+    setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { cells: next as string[][] } as never }),
+  )
 function write(row: number, column: number, words: string) {
   if ((cells.value[row]?.[column] ?? '') === words) return
-  keep('write in', cells.value.map((line, index) => (index === row ? Array.from({ length: width.value }, (_, at) => (at === column ? words : line[at] ?? '')) : line)))
+  keep(
+    'write in',
+    cells.value.map((line, index) =>
+      index === row ? Array.from({ length: width.value }, (_, at) => (at === column ? words : (line[at] ?? ''))) : line,
+    ),
+  )
 }
-const focus = (row: number, column: number) => nextTick(() => place.value?.querySelector<HTMLInputElement>(`[data-cell="${row},${column}"]`)?.select())
-const addRow = (after: number) => keep('add a row to', [...cells.value.slice(0, after + 1), Array.from({ length: width.value }, () => ''), ...cells.value.slice(after + 1)])
-const addColumn = (after: number) => keep('add a column to', cells.value.map((row, index) => { const full = Array.from({ length: width.value }, (_, at) => row[at] ?? ''); full.splice(after + 1, 0, index ? '' : `Column ${width.value + 1}`); return full }))
-const dropRow = (at: number) => { if (cells.value.length > 2) keep('take a row from', cells.value.filter((_, index) => index !== at)) }
-const dropColumn = (at: number) => { if (width.value > 1) keep('take a column from', cells.value.map(row => row.filter((_, index) => index !== at))) }
+const focus = (row: number, column: number) =>
+  nextTick(() => place.value?.querySelector<HTMLInputElement>(`[data-cell="${row},${column}"]`)?.select())
+const addRow = (after: number) =>
+  keep('add a row to', [...cells.value.slice(0, after + 1), Array.from({ length: width.value }, () => ''), ...cells.value.slice(after + 1)])
+const addColumn = (after: number) =>
+  keep(
+    'add a column to',
+    cells.value.map((row, index) => {
+      const full = Array.from({ length: width.value }, (_, at) => row[at] ?? '')
+      full.splice(after + 1, 0, index ? '' : `Column ${width.value + 1}`)
+      return full
+    }),
+  )
+const dropRow = (at: number) => {
+  if (cells.value.length > 2)
+    keep(
+      'take a row from',
+      cells.value.filter((_, index) => index !== at),
+    )
+}
+const dropColumn = (at: number) => {
+  if (width.value > 1)
+    keep(
+      'take a column from',
+      cells.value.map(row => row.filter((_, index) => index !== at)),
+    )
+}
 const here = ref({ row: 0, column: 0 })
 async function key(event: KeyboardEvent, row: number, column: number) {
   if (event.key === 'Escape') {
     write(row, column, (event.target as HTMLInputElement).value)
     return emit('done')
   }
-  const [down, along] = event.key === 'Enter' ? [event.shiftKey ? -1 : 1, 0] : event.key === 'Tab' ? [0, event.shiftKey ? -1 : 1] : event.key === 'ArrowDown' ? [1, 0] : event.key === 'ArrowUp' ? [-1, 0] : [0, 0]
+  const [down, along] =
+    event.key === 'Enter'
+      ? [event.shiftKey ? -1 : 1, 0]
+      : event.key === 'Tab'
+        ? [0, event.shiftKey ? -1 : 1]
+        : event.key === 'ArrowDown'
+          ? [1, 0]
+          : event.key === 'ArrowUp'
+            ? [-1, 0]
+            : [0, 0]
   if (!down && !along) return
   event.preventDefault()
   write(row, column, (event.target as HTMLInputElement).value)
@@ -47,31 +89,94 @@ function paste(event: ClipboardEvent, row: number, column: number) {
   const words = event.clipboardData?.getData('text/plain') ?? ''
   if (!/[\t\n]/.test(words.trim())) return
   event.preventDefault()
-  const block = words.replace(/\r\n?/g, '\n').replace(/\n$/, '').split('\n').map(line => line.split('\t'))
+  const block = words
+    .replace(/\r\n?/g, '\n')
+    .replace(/\n$/, '')
+    .split('\n')
+    .map(line => line.split('\t'))
   const rows = Math.min(500, Math.max(cells.value.length, row + block.length))
   const columns = Math.min(60, Math.max(width.value, column + Math.max(...block.map(line => line.length))))
-  keep('paste into', Array.from({ length: rows }, (_, y) => Array.from({ length: columns }, (_, x) => block[y - row]?.[x - column] ?? cells.value[y]?.[x] ?? '')))
+  keep(
+    'paste into',
+    Array.from({ length: rows }, (_, y) =>
+      Array.from({ length: columns }, (_, x) => block[y - row]?.[x - column] ?? cells.value[y]?.[x] ?? ''),
+    ),
+  )
 }
 onMounted(() => void focus(hasHead.value ? 0 : 1, 0))
-const box = computed(() => ({ left: `${props.element.box.x}px`, top: `${props.element.box.y}px`, width: `${props.element.box.width}px`, height: `${props.element.box.height}px`, transform: props.element.box.angle ? `rotate(${props.element.box.angle}deg)` : undefined }))
+const box = computed(() => ({
+  left: `${props.element.box.x}px`,
+  top: `${props.element.box.y}px`,
+  width: `${props.element.box.width}px`,
+  height: `${props.element.box.height}px`,
+  transform: props.element.box.angle ? `rotate(${props.element.box.angle}deg)` : undefined,
+}))
 </script>
 
 <template>
   <div ref="place" class="table-editing" :style="box" data-test="table-editing" @pointerdown.stop @dblclick.stop>
     <input
-      v-for="cell in shown" :key="`${cell.at},${cell.column}`" v-written="cells[cell.at]?.[cell.column] ?? ''" class="cell" :data-cell="`${cell.at},${cell.column}`" :aria-label="cell.kind === 'head' ? `Name of column ${cell.column + 1}` : `Row ${cell.at}, column ${cell.column + 1}`" maxlength="2000"
-      :style="{ left: `${cell.x}px`, top: `${cell.y}px`, width: `${cell.width}px`, height: `${cell.height}px`, fontSize: `${layout!.size}px`, padding: `0 ${layout!.pad.across}px`, textAlign: cell.align }" @focus="here = { row: cell.at, column: cell.column }" @change="write(cell.at, cell.column, ($event.target as HTMLInputElement).value)" @keydown.stop="key($event, cell.at, cell.column)" @paste.stop="paste($event, cell.at, cell.column)">
+      v-for="cell in shown"
+      :key="`${cell.at},${cell.column}`"
+      v-written="cells[cell.at]?.[cell.column] ?? ''"
+      class="cell"
+      :data-cell="`${cell.at},${cell.column}`"
+      :aria-label="cell.kind === 'head' ? `Name of column ${cell.column + 1}` : `Row ${cell.at}, column ${cell.column + 1}`"
+      maxlength="2000"
+      :style="{
+        left: `${cell.x}px`,
+        top: `${cell.y}px`,
+        width: `${cell.width}px`,
+        height: `${cell.height}px`,
+        fontSize: `${layout!.size}px`,
+        padding: `0 ${layout!.pad.across}px`,
+        textAlign: cell.align,
+      }"
+      @focus="here = { row: cell.at, column: cell.column }"
+      @change="write(cell.at, cell.column, ($event.target as HTMLInputElement).value)"
+      @keydown.stop="key($event, cell.at, cell.column)"
+      @paste.stop="paste($event, cell.at, cell.column)"
+    />
     <div class="bar" :style="{ transform: `scale(${1 / stage.scale})` }" role="toolbar" aria-label="Cells">
-      <button class="press small" @click="addRow(here.row)">Row below</button><button class="press small" @click="addColumn(here.column)">Column after</button>
-      <button class="press small" :disabled="cells.length < 3" @click="dropRow(here.row)">Without this row</button><button class="press small" :disabled="width < 2" @click="dropColumn(here.column)">Without this column</button>
+      <button class="press small" @click="addRow(here.row)">Row below</button>
+      <button class="press small" @click="addColumn(here.column)">Column after</button>
+      <button class="press small" :disabled="cells.length < 3" @click="dropRow(here.row)">Without this row</button>
+      <button class="press small" :disabled="width < 2" @click="dropColumn(here.column)">Without this column</button>
       <button class="press small" @click="emit('done')">Done</button>
     </div>
   </div>
 </template>
 
 <style scoped>
-.table-editing { position: absolute; z-index: 5; }
-.cell { position: absolute; box-sizing: border-box; border: 1px solid color-mix(in srgb, #12615c 45%, transparent); background: #fff; color: #15262b; font-family: "Hanken Grotesk", sans-serif; border-radius: 0; }
-.cell:focus { outline: 3px solid #12615c; z-index: 1; }
-.bar { position: absolute; left: 0; top: 100%; margin-top: 8px; transform-origin: 0 0; display: flex; gap: 4px; background: var(--panel); border: 1px solid var(--line); border-radius: 8px; padding: 4px; box-shadow: var(--shadow); }
+.table-editing {
+  position: absolute;
+  z-index: 5;
+}
+.cell {
+  position: absolute;
+  box-sizing: border-box;
+  border: 1px solid color-mix(in srgb, #12615c 45%, transparent);
+  background: #fff;
+  color: #15262b;
+  font-family: 'Hanken Grotesk', sans-serif;
+  border-radius: 0;
+}
+.cell:focus {
+  outline: 3px solid #12615c;
+  z-index: 1;
+}
+.bar {
+  position: absolute;
+  left: 0;
+  top: 100%;
+  margin-top: 8px;
+  transform-origin: 0 0;
+  display: flex;
+  gap: 4px;
+  background: var(--panel);
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  padding: 4px;
+  box-shadow: var(--shadow);
+}
 </style>

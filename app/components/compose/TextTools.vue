@@ -8,23 +8,41 @@ import { titleOf } from '#core/layouts'
 import type { TextEditor } from '~/composables/text-editor'
 
 /** What can be done with the words that are selected. `outline`: its lines are the items of a diagram. */
-const props = defineProps<{ editor: TextEditor, theme: Theme, setting?: TextSetting, outline?: boolean }>()
+const props = defineProps<{ editor: TextEditor; theme: Theme; setting?: TextSetting; outline?: boolean }>()
 const emit = defineEmits<{ done: [] }>()
 const store = useDeck()
 const state = computed(() => props.editor.state.value)
 const is = (mark: keyof typeof state.value.marks) => !!state.value.marks[mark]
 const plain = [
-  { name: 'bold', label: 'Bold', icon: 'i-lucide-bold' }, { name: 'italic', label: 'Italic', icon: 'i-lucide-italic' }, { name: 'underline', label: 'Underline', icon: 'i-lucide-underline' }, { name: 'strike', label: 'Struck through', icon: 'i-lucide-strikethrough' },
+  { name: 'bold', label: 'Bold', icon: 'i-lucide-bold' },
+  { name: 'italic', label: 'Italic', icon: 'i-lucide-italic' },
+  { name: 'underline', label: 'Underline', icon: 'i-lucide-underline' },
+  { name: 'strike', label: 'Struck through', icon: 'i-lucide-strikethrough' },
 ] as const
-const attr = (mark: 'color' | 'highlight' | 'size' | 'font' | 'link' | 'accent', name: string): unknown => { const found = state.value.marks[mark]; return typeof found === 'object' ? found[name] : undefined }
-const families = computed(() => [...new Set([...Object.values(props.theme.fonts), ...store.deck!.theme.theme!.faces?.map(face => face.family) ?? []])])
+const attr = (mark: 'color' | 'highlight' | 'size' | 'font' | 'link' | 'accent', name: string): unknown => {
+  const found = state.value.marks[mark]
+  return typeof found === 'object' ? found[name] : undefined
+}
+const families = computed(() => [
+  ...new Set([...Object.values(props.theme.fonts), ...(store.deck!.theme.theme!.faces?.map(face => face.family) ?? [])]),
+])
 const accents = computed(() => Object.entries(store.deck!.theme.theme!.accents ?? {}))
 const href = ref('')
 const wrong = ref('')
-const slides = computed(() => slidesOf(store.deck!).map((slide, index) => ({ value: `#${slide.id}`, label: `${index + 1} ${titleOf(store.deck!, slide.id)}` })))
+const slides = computed(() =>
+  slidesOf(store.deck!).map((slide, index) => ({ value: `#${slide.id}`, label: `${index + 1} ${titleOf(store.deck!, slide.id)}` })),
+)
 function link(address: string, close: () => void) {
   const words = address.trim()
-  const known = words.startsWith('#') ? words : /^[\w.+-]+@[\w-]+\.[\w.]+$/.test(words) ? `mailto:${words}` : /^(https?:|mailto:)/i.test(words) ? words : words ? `https://${words}` : ''
+  const known = words.startsWith('#')
+    ? words
+    : /^[\w.+-]+@[\w-]+\.[\w.]+$/.test(words)
+      ? `mailto:${words}`
+      : /^(https?:|mailto:)/i.test(words)
+        ? words
+        : words
+          ? `https://${words}`
+          : ''
   wrong.value = known && !known.startsWith('#') && !URL.canParse(known) ? 'This is no address. Write it as velmoor.example/tides.' : ''
   if (wrong.value) return
   props.editor.setMark('link', known ? { href: known } : null)
@@ -36,57 +54,179 @@ function addAccent() {
   let count = 1
   while (known[`accent-${count}`]) count++
   const accent: Accent = { name: count === 1 ? 'Key words' : `Key words ${count}`, color: { role: 'accent1' }, weight: 700 }
-  store.edit(`add ${accent.name.toLowerCase()}`, setFields(store.deck!, { table: 'theme', id: 'theme', fields: { accents: { ...known, [`accent-${count}`]: accent } } }))
+  store.edit(
+    `add ${accent.name.toLowerCase()}`,
+    setFields(store.deck!, { table: 'theme', id: 'theme', fields: { accents: { ...known, [`accent-${count}`]: accent } } }),
+  )
   props.editor.setMark('accent', { name: `accent-${count}` })
 }
-const accentMenu = computed(() => [
-  accents.value.map(([name, accent]) => ({ label: accent.name, icon: attr('accent', 'name') === name ? 'i-lucide-check' : undefined, onSelect: () => props.editor.setMark('accent', attr('accent', 'name') === name ? null : { name }) })),
-  [{ label: 'A new way to mark words', icon: 'i-lucide-plus', onSelect: addAccent }],
-].filter(list => list.length))
+const accentMenu = computed(() =>
+  [
+    accents.value.map(([name, accent]) => ({
+      label: accent.name,
+      icon: attr('accent', 'name') === name ? 'i-lucide-check' : undefined,
+      onSelect: () => props.editor.setMark('accent', attr('accent', 'name') === name ? null : { name }),
+    })),
+    [{ label: 'A new way to mark words', icon: 'i-lucide-plus', onSelect: addAccent }],
+  ].filter(list => list.length),
+)
 const level = computed(() => state.value.paragraph.level ?? 0)
-const ownBullet = computed(() => { const own = state.value.paragraph.bullet; return typeof own === 'string' ? { symbol: own } : own ?? undefined })
+const ownBullet = computed(() => {
+  const own = state.value.paragraph.bullet
+  return typeof own === 'string' ? { symbol: own } : (own ?? undefined)
+})
 const bullet = computed(() => (props.setting ? { ...bulletOf(props.setting, Math.max(1, level.value)), ...ownBullet.value } : null))
 const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as Color | null
 </script>
 
 <template>
-  <div class="tools" role="toolbar" aria-label="Text" @mousedown="event => { if (!(event.target as HTMLElement).closest('input, select')) event.preventDefault() }">
-    <button v-for="tool in plain" :key="tool.name" class="tool" :class="{ on: is(tool.name) }" :aria-label="tool.label" :aria-pressed="is(tool.name)" :title="tool.label" @click="editor.toggle(tool.name)"><UIcon :name="tool.icon" /></button>
+  <div
+    class="tools"
+    role="toolbar"
+    aria-label="Text"
+    @mousedown="
+      event => {
+        if (!(event.target as HTMLElement).closest('input, select')) event.preventDefault()
+      }
+    "
+  >
+    <button
+      v-for="tool in plain"
+      :key="tool.name"
+      class="tool"
+      :class="{ on: is(tool.name) }"
+      :aria-label="tool.label"
+      :aria-pressed="is(tool.name)"
+      :title="tool.label"
+      @click="editor.toggle(tool.name)"
+    >
+      <UIcon :name="tool.icon" />
+    </button>
     <template v-if="!outline">
-      <ColorField none icon="i-lucide-baseline" :model-value="color('color')" :theme="theme" label="Colour" @update:model-value="next => editor.setMark('color', next && { color: next })" />
-      <ColorField none icon="i-lucide-highlighter" :model-value="color('highlight')" :theme="theme" label="Highlight" @update:model-value="next => editor.setMark('highlight', next && { color: next })" />
-      <UDropdownMenu :items="accentMenu"><button class="tool" :class="{ on: is('accent') }" aria-label="Words that matter" title="Words that matter"><UIcon name="i-lucide-sparkle" /></button></UDropdownMenu>
-      <button class="tool" aria-label="Smaller" title="Smaller" @click="editor.scale(1 / 1.15)"><UIcon name="i-lucide-a-arrow-down" /></button>
+      <ColorField
+        none
+        icon="i-lucide-baseline"
+        :model-value="color('color')"
+        :theme="theme"
+        label="Colour"
+        @update:model-value="next => editor.setMark('color', next && { color: next })"
+      />
+      <ColorField
+        none
+        icon="i-lucide-highlighter"
+        :model-value="color('highlight')"
+        :theme="theme"
+        label="Highlight"
+        @update:model-value="next => editor.setMark('highlight', next && { color: next })"
+      />
+      <UDropdownMenu :items="accentMenu">
+        <button class="tool" :class="{ on: is('accent') }" aria-label="Words that matter" title="Words that matter">
+          <UIcon name="i-lucide-sparkle" />
+        </button>
+      </UDropdownMenu>
+      <button class="tool" aria-label="Smaller" title="Smaller" @click="editor.scale(1 / 1.15)">
+        <UIcon name="i-lucide-a-arrow-down" />
+      </button>
       <button class="tool" aria-label="Larger" title="Larger" @click="editor.scale(1.15)"><UIcon name="i-lucide-a-arrow-up" /></button>
-      <select class="field font" aria-label="Font of the words" :value="attr('font', 'family') ?? ''" @change="editor.setMark('font', ($event.target as HTMLSelectElement).value ? { family: ($event.target as HTMLSelectElement).value } : null)"><option value="">Font of its style</option><option v-for="family in families" :key="family">{{ family }}</option></select>
+      <select
+        class="field font"
+        aria-label="Font of the words"
+        :value="attr('font', 'family') ?? ''"
+        @change="
+          editor.setMark('font', ($event.target as HTMLSelectElement).value ? { family: ($event.target as HTMLSelectElement).value } : null)
+        "
+      >
+        <option value="">Font of its style</option>
+        <option v-for="family in families" :key="family">{{ family }}</option>
+      </select>
     </template>
     <UPopover>
-      <button class="tool" :class="{ on: is('link') }" aria-label="Link" title="Link" @click="href = String(attr('link', 'href') ?? '')"><UIcon name="i-lucide-link" /></button>
+      <button class="tool" :class="{ on: is('link') }" aria-label="Link" title="Link" @click="href = String(attr('link', 'href') ?? '')">
+        <UIcon name="i-lucide-link" />
+      </button>
       <template #content="{ close }">
         <form class="link" @submit.prevent="link(href, close)">
-          <label>To an address<input v-model="href" class="field" placeholder="velmoor.example/tides" @keydown.stop></label>
+          <label>
+            To an address
+            <input v-model="href" class="field" placeholder="velmoor.example/tides" @keydown.stop />
+          </label>
           <p v-if="wrong" class="wrong">{{ wrong }}</p>
-          <label>or to a slide<select class="field" aria-label="Slide" :value="href.startsWith('#') ? href : ''" @change="href = ($event.target as HTMLSelectElement).value"><option value="">none</option><option v-for="slide in slides" :key="slide.value" :value="slide.value">{{ slide.label }}</option></select></label>
-          <span class="pair"><button class="press small acts">Link</button><button v-if="is('link')" type="button" class="press small" @click="link('', close)">No link</button></span>
+          <label>
+            or to a slide
+            <select
+              class="field"
+              aria-label="Slide"
+              :value="href.startsWith('#') ? href : ''"
+              @change="href = ($event.target as HTMLSelectElement).value"
+            >
+              <option value="">none</option>
+              <option v-for="slide in slides" :key="slide.value" :value="slide.value">{{ slide.label }}</option>
+            </select>
+          </label>
+          <span class="pair">
+            <button class="press small acts">Link</button>
+            <button v-if="is('link')" type="button" class="press small" @click="link('', close)">No link</button>
+          </span>
         </form>
       </template>
     </UPopover>
-    <SignFinder label="Symbol or emoji" @choose="editor.insert"><button class="tool" aria-label="Symbol or emoji" title="Symbol or emoji"><UIcon name="i-lucide-omega" /></button></SignFinder>
+    <SignFinder label="Symbol or emoji" @choose="editor.insert">
+      <button class="tool" aria-label="Symbol or emoji" title="Symbol or emoji"><UIcon name="i-lucide-omega" /></button>
+    </SignFinder>
     <span class="gap" />
-    <button v-if="!outline" class="tool" :class="{ on: level > 0 }" aria-label="List" :aria-pressed="level > 0" title="List" @click="editor.toggleList"><UIcon name="i-lucide-list" /></button>
-    <button class="tool" aria-label="Step out" title="Step out: Shift Tab" :disabled="level < (outline ? 2 : 1)" @click="editor.step(-1)"><UIcon name="i-lucide-indent-decrease" /></button>
-    <button class="tool" aria-label="Step in" title="Step in: Tab" @click="editor.step(1)"><UIcon name="i-lucide-indent-increase" /></button>
+    <button
+      v-if="!outline"
+      class="tool"
+      :class="{ on: level > 0 }"
+      aria-label="List"
+      :aria-pressed="level > 0"
+      title="List"
+      @click="editor.toggleList"
+    >
+      <UIcon name="i-lucide-list" />
+    </button>
+    <button class="tool" aria-label="Step out" title="Step out: Shift Tab" :disabled="level < (outline ? 2 : 1)" @click="editor.step(-1)">
+      <UIcon name="i-lucide-indent-decrease" />
+    </button>
+    <button class="tool" aria-label="Step in" title="Step in: Tab" @click="editor.step(1)">
+      <UIcon name="i-lucide-indent-increase" />
+    </button>
     <template v-if="outline">
-      <IconFinder label="Icon of this item" @choose="icon => editor.setParagraph({ icon })"><button class="tool" :class="{ on: state.paragraph.icon }" aria-label="Icon of this item" title="Icon of this item"><UIcon name="i-lucide-anchor" /></button></IconFinder>
-      <button v-if="state.paragraph.icon" class="tool" aria-label="No icon" title="No icon" @click="editor.setParagraph({ icon: null })"><UIcon name="i-lucide-x" /></button>
-      <button class="tool" :class="{ on: state.paragraph.lit }" :aria-pressed="!!state.paragraph.lit" aria-label="Emphasise this item" title="Emphasise this item" @click="editor.setParagraph({ lit: state.paragraph.lit ? null : true })"><UIcon name="i-lucide-sun" /></button>
+      <IconFinder label="Icon of this item" @choose="icon => editor.setParagraph({ icon })">
+        <button class="tool" :class="{ on: state.paragraph.icon }" aria-label="Icon of this item" title="Icon of this item">
+          <UIcon name="i-lucide-anchor" />
+        </button>
+      </IconFinder>
+      <button v-if="state.paragraph.icon" class="tool" aria-label="No icon" title="No icon" @click="editor.setParagraph({ icon: null })">
+        <UIcon name="i-lucide-x" />
+      </button>
+      <button
+        class="tool"
+        :class="{ on: state.paragraph.lit }"
+        :aria-pressed="!!state.paragraph.lit"
+        aria-label="Emphasise this item"
+        title="Emphasise this item"
+        @click="editor.setParagraph({ lit: state.paragraph.lit ? null : true })"
+      >
+        <UIcon name="i-lucide-sun" />
+      </button>
     </template>
     <UPopover v-else-if="level > 0 && bullet">
       <button class="press small" title="The bullet of this line">This bullet</button>
       <template #content>
         <div class="own">
           <BulletField :bullet="bullet" :own="ownBullet" :theme="theme" label="This line" @change="editor.setBullet" />
-          <div v-if="bullet.number" class="row"><span class="label">Counts from</span><NumberField :model-value="state.paragraph.start ?? null" label="Counts from" :least="0" :most="100000" @update:model-value="start => editor.setParagraph({ start })" /><button v-if="state.paragraph.start != null" class="press small" @click="editor.setParagraph({ start: null })">Go on</button></div>
+          <div v-if="bullet.number" class="row">
+            <span class="label">Counts from</span>
+            <NumberField
+              :model-value="state.paragraph.start ?? null"
+              label="Counts from"
+              :least="0"
+              :most="100000"
+              @update:model-value="start => editor.setParagraph({ start })"
+            />
+            <button v-if="state.paragraph.start != null" class="press small" @click="editor.setParagraph({ start: null })">Go on</button>
+          </div>
         </div>
       </template>
     </UPopover>
@@ -95,15 +235,65 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
 </template>
 
 <style scoped>
-.tools { display: flex; flex-wrap: wrap; gap: 2px; align-items: center; }
-.tool { min-width: 28px; height: 28px; border: 0; background: none; border-radius: 6px; color: inherit; font: 500 13px "Hanken Grotesk"; cursor: pointer; display: grid; place-items: center; }
-.tool:hover:not(:disabled), .tool.on { background: var(--act-wash); color: var(--act); }
-.tool:disabled { opacity: 0.35; }
-.font { max-width: 128px; padding: 3px 4px; font-size: 13px; }
-.gap { width: 6px; }
-.link, .own { padding: 10px; width: 270px; display: flex; flex-direction: column; gap: 8px; }
-.link label { display: flex; flex-direction: column; gap: 3px; font-size: 13px; color: var(--second); }
-.pair { display: flex; gap: 6px; }
-.wrong { color: var(--wrong); font-size: 12.5px; margin: 0; }
-.done { margin-left: 4px; }
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px;
+  align-items: center;
+}
+.tool {
+  min-width: 28px;
+  height: 28px;
+  border: 0;
+  background: none;
+  border-radius: 6px;
+  color: inherit;
+  font: 500 13px 'Hanken Grotesk';
+  cursor: pointer;
+  display: grid;
+  place-items: center;
+}
+.tool:hover:not(:disabled),
+.tool.on {
+  background: var(--act-wash);
+  color: var(--act);
+}
+.tool:disabled {
+  opacity: 0.35;
+}
+.font {
+  max-width: 128px;
+  padding: 3px 4px;
+  font-size: 13px;
+}
+.gap {
+  width: 6px;
+}
+.link,
+.own {
+  padding: 10px;
+  width: 270px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.link label {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  font-size: 13px;
+  color: var(--second);
+}
+.pair {
+  display: flex;
+  gap: 6px;
+}
+.wrong {
+  color: var(--wrong);
+  font-size: 12.5px;
+  margin: 0;
+}
+.done {
+  margin-left: 4px;
+}
 </style>

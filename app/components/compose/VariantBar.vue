@@ -10,7 +10,7 @@ const naming = ref<'new' | 'rename' | null>(null)
 const name = ref('')
 const current = computed(() => (stage.variant ? store.deck!.variants[stage.variant] : undefined))
 function begin(what: 'new' | 'rename') {
-  name.value = what === 'rename' ? current.value?.name ?? '' : ''
+  name.value = what === 'rename' ? (current.value?.name ?? '') : ''
   naming.value = what
 }
 function keep() {
@@ -19,7 +19,11 @@ function keep() {
   naming.value = null
   if (!words) return
   if (what === 'rename') {
-    if (current.value && words !== current.value.name) store.edit(`rename the variant ${current.value.name}`, setFields(store.deck!, { table: 'variants', id: current.value.id, fields: { name: words.slice(0, 120) } }))
+    if (current.value && words !== current.value.name)
+      store.edit(
+        `rename the variant ${current.value.name}`,
+        setFields(store.deck!, { table: 'variants', id: current.value.id, fields: { name: words.slice(0, 120) } }),
+      )
     return
   }
   const changes = addVariant(store.deck!, { name: words }, store.context)
@@ -27,26 +31,84 @@ function keep() {
   const [put] = changes
   if (put?.do === 'put') stage.variant = put.record.id
 }
-const take = () => current.value && store.edit(`take the variant ${current.value.name} away`, removeVariant(store.deck!, { variant: current.value.id }))
+const take = () =>
+  current.value && store.edit(`take the variant ${current.value.name} away`, removeVariant(store.deck!, { variant: current.value.id }))
 const items = computed(() => [
-  [{ label: 'In general', icon: stage.variant ? undefined : 'i-lucide-check', onSelect: () => { stage.variant = null } }, ...variants.value.map(variant => ({ label: variant.name, icon: stage.variant === variant.id ? 'i-lucide-check' : undefined, onSelect: () => { stage.variant = variant.id } }))],
-  store.canEdit ? [{ label: 'New variant', icon: 'i-lucide-plus', onSelect: () => begin('new') }, ...(current.value ? [{ label: `Rename “${current.value.name}”`, icon: 'i-lucide-pencil', onSelect: () => begin('rename') }, { label: `Take “${current.value.name}” away`, icon: 'i-lucide-trash-2', onSelect: take }] : [])] : [],
+  [
+    {
+      label: 'In general',
+      icon: stage.variant ? undefined : 'i-lucide-check',
+      onSelect: () => {
+        stage.variant = null
+      },
+    },
+    ...variants.value.map(variant => ({
+      label: variant.name,
+      icon: stage.variant === variant.id ? 'i-lucide-check' : undefined,
+      onSelect: () => {
+        stage.variant = variant.id
+      },
+    })),
+  ],
+  store.canEdit
+    ? [
+        { label: 'New variant', icon: 'i-lucide-plus', onSelect: () => begin('new') },
+        ...(current.value
+          ? [
+              { label: `Rename “${current.value.name}”`, icon: 'i-lucide-pencil', onSelect: () => begin('rename') },
+              { label: `Take “${current.value.name}” away`, icon: 'i-lucide-trash-2', onSelect: take },
+            ]
+          : []),
+      ]
+    : [],
 ])
 </script>
 
 <template>
   <div class="variants">
-    <form v-if="naming" class="naming" @submit.prevent="keep"><input v-model="name" class="field" placeholder="summer, without captions" aria-label="Name of the variant" autofocus maxlength="120" @keydown.esc="naming = null"><button class="press small">{{ naming === 'new' ? 'Add' : 'Keep' }}</button></form>
-    <UDropdownMenu v-else :items="items"><button class="press small now" :class="{ on: current }" data-test="variant"><UIcon name="i-lucide-layers-2" /><span class="name">{{ current ? current.name : variants.length ? 'In general' : 'Variants' }}</span></button></UDropdownMenu>
+    <form v-if="naming" class="naming" @submit.prevent="keep">
+      <input
+        v-model="name"
+        class="field"
+        placeholder="summer, without captions"
+        aria-label="Name of the variant"
+        autofocus
+        maxlength="120"
+        @keydown.esc="naming = null"
+      />
+      <button class="press small">{{ naming === 'new' ? 'Add' : 'Keep' }}</button>
+    </form>
+    <UDropdownMenu v-else :items="items">
+      <button class="press small now" :class="{ on: current }" data-test="variant">
+        <UIcon name="i-lucide-layers-2" />
+        <span class="name">{{ current ? current.name : variants.length ? 'In general' : 'Variants' }}</span>
+      </button>
+    </UDropdownMenu>
     <p v-if="current" class="quiet small">What is hidden or shown here counts for this variant only.</p>
   </div>
 </template>
 
 <style scoped>
-.variants { padding: 0 4px 6px; }
-.naming { display: flex; gap: 4px; }
-.naming .field { flex: 1; width: 0; }
-.now { max-width: 100%; }
-.name { overflow: hidden; text-overflow: ellipsis; }
-.small { font-size: 12.5px; margin: 4px 2px 0; }
+.variants {
+  padding: 0 4px 6px;
+}
+.naming {
+  display: flex;
+  gap: 4px;
+}
+.naming .field {
+  flex: 1;
+  width: 0;
+}
+.now {
+  max-width: 100%;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.small {
+  font-size: 12.5px;
+  margin: 4px 2px 0;
+}
 </style>

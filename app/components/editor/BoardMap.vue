@@ -19,7 +19,10 @@ const middle = (id: unknown) => {
   return box ? { x: box.x + box.width / 2, y: box.y + box.height / 2 } : { x: extent.value.width / 2, y: extent.value.height / 2 }
 }
 /** The way of the camera through all beats, from what the board opens with. */
-const way = computed(() => [middle(board.slide?.opens), ...(score.value?.board?.camera.legs ?? []).map(leg => middle(leg.cue.cue.options.view))])
+const way = computed(() => [
+  middle(board.slide?.opens),
+  ...(score.value?.board?.camera.legs ?? []).map(leg => middle(leg.cue.cue.options.view)),
+])
 const seen = computed(() => {
   const { size } = score.value!
   const moment = store.moment?.slide === store.slideId && store.moment ? store.moment : { beat: 0, seconds: 0 }
@@ -27,7 +30,9 @@ const seen = computed(() => {
   const [width, height] = [size.width / camera.scale, size.height / camera.scale]
   return { x: camera.x - width / 2, y: camera.y - height / 2, width, height, angle: camera.angle, cx: camera.x, cy: camera.y }
 })
-const beat = computed(() => score.value?.beats[Math.min(store.moment?.slide === store.slideId ? store.moment!.beat : 0, score.value.beats.length - 1)])
+const beat = computed(
+  () => score.value?.beats[Math.min(store.moment?.slide === store.slideId ? store.moment!.beat : 0, score.value.beats.length - 1)],
+)
 const go = (id: string) => beat.value && board.goTo(id, beat.value.beat.id)
 const letters = computed(() => extent.value.width / 15)
 </script>
@@ -35,34 +40,115 @@ const letters = computed(() => extent.value.width / 15)
 <template>
   <div v-if="score" ref="root" class="map">
     <div class="paper" :style="{ width: `${extent.width * scale}px`, height: `${extent.height * scale}px` }">
-      <div class="thumb" :style="{ transform: `scale(${scale})` }"><SlideView :deck="store.deck!" :slide="score.slide" :frame="atEnd" :scale="scale" whole /></div>
+      <div class="thumb" :style="{ transform: `scale(${scale})` }">
+        <SlideView :deck="store.deck!" :slide="score.slide" :frame="atEnd" :scale="scale" whole />
+      </div>
       <svg :viewBox="`0 0 ${extent.width} ${extent.height}`" aria-hidden="true">
-        <polyline v-if="way.length > 1" class="way" :points="way.map(point => `${point.x},${point.y}`).join(' ')" :stroke-width="extent.width / 130" />
-        <g v-for="(view, index) in board.views" :key="view.id" :transform="`rotate(${view.box.angle} ${view.box.x + view.box.width / 2} ${view.box.y + view.box.height / 2})`">
-          <rect class="view" :x="view.box.x" :y="view.box.y" :width="view.box.width" :height="view.box.height" :stroke-width="extent.width / 150" />
+        <polyline
+          v-if="way.length > 1"
+          class="way"
+          :points="way.map(point => `${point.x},${point.y}`).join(' ')"
+          :stroke-width="extent.width / 130"
+        />
+        <g
+          v-for="(view, index) in board.views"
+          :key="view.id"
+          :transform="`rotate(${view.box.angle} ${view.box.x + view.box.width / 2} ${view.box.y + view.box.height / 2})`"
+        >
+          <rect
+            class="view"
+            :x="view.box.x"
+            :y="view.box.y"
+            :width="view.box.width"
+            :height="view.box.height"
+            :stroke-width="extent.width / 150"
+          />
           <text :x="view.box.x + letters * 0.3" :y="view.box.y + letters" :font-size="letters">{{ index + 1 }}</text>
         </g>
-        <rect class="seen" :x="seen.x" :y="seen.y" :width="seen.width" :height="seen.height" :stroke-width="extent.width / 80" :transform="`rotate(${seen.angle} ${seen.cx} ${seen.cy})`" />
+        <rect
+          class="seen"
+          :x="seen.x"
+          :y="seen.y"
+          :width="seen.width"
+          :height="seen.height"
+          :stroke-width="extent.width / 80"
+          :transform="`rotate(${seen.angle} ${seen.cx} ${seen.cy})`"
+        />
       </svg>
     </div>
     <div v-if="store.canEdit" class="going">
       <span class="quiet">In beat {{ (beat?.index ?? 0) + 1 }}, go to</span>
-      <button v-for="(view, index) in board.views" :key="view.id" class="press small" :title="view.name" :aria-label="`Go to ${view.name}`" @click="go(view.id)">{{ index + 1 }}</button>
+      <button
+        v-for="(view, index) in board.views"
+        :key="view.id"
+        class="press small"
+        :title="view.name"
+        :aria-label="`Go to ${view.name}`"
+        @click="go(view.id)"
+      >
+        {{ index + 1 }}
+      </button>
       <button class="press small" @click="go('all')">all of it</button>
     </div>
-    <div v-if="store.canEdit && board.views.length > 1" class="going"><button class="press small" @click="board.tour(false)">Tour the views</button><button class="press small" @click="board.tour(true)">and back to all</button></div>
+    <div v-if="store.canEdit && board.views.length > 1" class="going">
+      <button class="press small" @click="board.tour(false)">Tour the views</button>
+      <button class="press small" @click="board.tour(true)">and back to all</button>
+    </div>
     <p v-if="!board.views.length" class="quiet">No views yet. Compose frames them.</p>
   </div>
 </template>
 
 <style scoped>
-.map { margin: 4px 0 12px; }
-.paper { position: relative; border-radius: 6px; overflow: hidden; border: 1px solid var(--line); background: var(--panel); }
-.thumb { position: absolute; left: 0; top: 0; transform-origin: 0 0; opacity: 0.75; pointer-events: none; }
-svg { position: absolute; inset: 0; width: 100%; height: 100%; }
-.view { fill: none; stroke: var(--act); }
-text { fill: var(--act-deep); font-weight: 700; paint-order: stroke; stroke: var(--panel); stroke-width: 20px; }
-.way { fill: none; stroke: var(--moves); stroke-dasharray: 90 60; }
-.seen { fill: color-mix(in srgb, var(--now) 18%, transparent); stroke: var(--now); }
-.going { display: flex; flex-wrap: wrap; align-items: center; gap: 4px; margin-top: 6px; font-size: 13px; }
+.map {
+  margin: 4px 0 12px;
+}
+.paper {
+  position: relative;
+  border-radius: 6px;
+  overflow: hidden;
+  border: 1px solid var(--line);
+  background: var(--panel);
+}
+.thumb {
+  position: absolute;
+  left: 0;
+  top: 0;
+  transform-origin: 0 0;
+  opacity: 0.75;
+  pointer-events: none;
+}
+svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+.view {
+  fill: none;
+  stroke: var(--act);
+}
+text {
+  fill: var(--act-deep);
+  font-weight: 700;
+  paint-order: stroke;
+  stroke: var(--panel);
+  stroke-width: 20px;
+}
+.way {
+  fill: none;
+  stroke: var(--moves);
+  stroke-dasharray: 90 60;
+}
+.seen {
+  fill: color-mix(in srgb, var(--now) 18%, transparent);
+  stroke: var(--now);
+}
+.going {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px;
+  margin-top: 6px;
+  font-size: 13px;
+}
 </style>

@@ -3,12 +3,24 @@ import type { Caption } from '#core/model'
 import { readSubtitles, writeSrt, writeVtt } from '#core/formats/subtitles'
 
 /** Captions of a film or a voice: written, timed, brought as a file and taken away as one. Seconds into the file. */
-const props = defineProps<{ modelValue: readonly Caption[], name: string, /** Makes them anew from the notes; absent where there is nothing to make them from. */ fromNotes?: () => Caption[] }>()
+const props = defineProps<{
+  modelValue: readonly Caption[]
+  name: string
+  /** Makes them anew from the notes; absent where there is nothing to make them from. */ fromNotes?: () => Caption[]
+}>()
 const emit = defineEmits<{ 'update:modelValue': [captions: Caption[]] }>()
 const store = useDeck()
 const picker = ref<HTMLInputElement>()
-const set = (index: number, fields: Partial<Caption>) => emit('update:modelValue', props.modelValue.map((caption, at) => (at === index ? { ...caption, ...fields } : caption)).sort((a, b) => a.from - b.from))
-const remove = (index: number) => emit('update:modelValue', props.modelValue.filter((_, at) => at !== index))
+const set = (index: number, fields: Partial<Caption>) =>
+  emit(
+    'update:modelValue',
+    props.modelValue.map((caption, at) => (at === index ? { ...caption, ...fields } : caption)).sort((a, b) => a.from - b.from),
+  )
+const remove = (index: number) =>
+  emit(
+    'update:modelValue',
+    props.modelValue.filter((_, at) => at !== index),
+  )
 function add() {
   const from = props.modelValue.at(-1)?.until ?? 0
   emit('update:modelValue', [...props.modelValue, { from, until: from + 2, text: 'Words' }])
@@ -34,29 +46,117 @@ function save(ending: 'vtt' | 'srt') {
     <p v-if="!modelValue.length" class="quiet">None yet.</p>
     <ol>
       <li v-for="(caption, index) in modelValue" :key="index">
-        <span class="times"><NumberField :model-value="caption.from" :label="`Caption ${index + 1} from`" :decimals="2" :step="0.1" :least="0" :most="86400" @update:model-value="from => set(index, { from, until: Math.max(caption.until, from + 0.1) })" /><NumberField :model-value="caption.until" :label="`Caption ${index + 1} until`" unit="s" :decimals="2" :step="0.1" :least="0" :most="86400" @update:model-value="until => set(index, { until: Math.max(until, caption.from + 0.1) })" /><button v-if="store.canEdit" class="press plain small" :aria-label="`Remove caption ${index + 1}`" @click="remove(index)"><UIcon name="i-lucide-x" /></button></span>
-        <textarea v-written="caption.text" class="field" rows="2" maxlength="1000" :aria-label="`Caption ${index + 1}`" @change="($event.target as HTMLTextAreaElement).value.trim() ? set(index, { text: ($event.target as HTMLTextAreaElement).value.trim() }) : remove(index)" />
+        <span class="times">
+          <NumberField
+            :model-value="caption.from"
+            :label="`Caption ${index + 1} from`"
+            :decimals="2"
+            :step="0.1"
+            :least="0"
+            :most="86400"
+            @update:model-value="from => set(index, { from, until: Math.max(caption.until, from + 0.1) })"
+          />
+          <NumberField
+            :model-value="caption.until"
+            :label="`Caption ${index + 1} until`"
+            unit="s"
+            :decimals="2"
+            :step="0.1"
+            :least="0"
+            :most="86400"
+            @update:model-value="until => set(index, { until: Math.max(until, caption.from + 0.1) })"
+          />
+          <button v-if="store.canEdit" class="press plain small" :aria-label="`Remove caption ${index + 1}`" @click="remove(index)">
+            <UIcon name="i-lucide-x" />
+          </button>
+        </span>
+        <textarea
+          v-written="caption.text"
+          class="field"
+          rows="2"
+          maxlength="1000"
+          :aria-label="`Caption ${index + 1}`"
+          @change="
+            ($event.target as HTMLTextAreaElement).value.trim()
+              ? set(index, { text: ($event.target as HTMLTextAreaElement).value.trim() })
+              : remove(index)
+          "
+        />
       </li>
     </ol>
     <div v-if="store.canEdit" class="presses">
-      <button v-if="fromNotes" class="press small" @click="emit('update:modelValue', fromNotes())">{{ modelValue.length ? 'Anew from the notes' : 'From the notes' }}</button>
+      <button v-if="fromNotes" class="press small" @click="emit('update:modelValue', fromNotes())">
+        {{ modelValue.length ? 'Anew from the notes' : 'From the notes' }}
+      </button>
       <button class="press small" @click="add">Add one</button>
       <button class="press small" @click="picker?.click()">Bring a file</button>
-      <template v-if="modelValue.length"><button class="press small" @click="save('vtt')">Save as .vtt</button><button class="press small" @click="save('srt')">Save as .srt</button></template>
-      <input ref="picker" type="file" accept=".vtt,.srt,text/vtt" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="captions-file" @change="take">
+      <template v-if="modelValue.length">
+        <button class="press small" @click="save('vtt')">Save as .vtt</button>
+        <button class="press small" @click="save('srt')">Save as .srt</button>
+      </template>
+      <input
+        ref="picker"
+        type="file"
+        accept=".vtt,.srt,text/vtt"
+        class="hidden-words"
+        tabindex="-1"
+        aria-hidden="true"
+        data-test="captions-file"
+        @change="take"
+      />
     </div>
   </div>
 </template>
 
 <style scoped>
-.captions { display: flex; flex-direction: column; gap: 6px; border-top: 1px solid var(--line); padding-top: 8px; margin-top: 6px; }
-.captions p { margin: 0; }
-.sub { font-size: 13px; color: var(--second); }
-ol { list-style: none; margin: 0; padding: 0; display: flex; flex-direction: column; gap: 7px; max-height: 260px; overflow-y: auto; }
-li { display: flex; flex-direction: column; gap: 3px; }
-li textarea { resize: vertical; font-size: 13.5px; }
-.times { display: flex; gap: 6px; align-items: center; }
-.times :deep(.field) { width: 58px; }
-.times .press { margin-left: auto; }
-.presses { display: flex; flex-wrap: wrap; gap: 5px; }
+.captions {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  border-top: 1px solid var(--line);
+  padding-top: 8px;
+  margin-top: 6px;
+}
+.captions p {
+  margin: 0;
+}
+.sub {
+  font-size: 13px;
+  color: var(--second);
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 7px;
+  max-height: 260px;
+  overflow-y: auto;
+}
+li {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+}
+li textarea {
+  resize: vertical;
+  font-size: 13.5px;
+}
+.times {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.times :deep(.field) {
+  width: 58px;
+}
+.times .press {
+  margin-left: auto;
+}
+.presses {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px;
+}
 </style>

@@ -12,13 +12,29 @@ const tables = useTables()
 const spec = computed<ChartSpec>(() => props.element.chart ?? newChart(null))
 const table = computed<DataTable | undefined>(() => (spec.value.table ? tables.table(spec.value.table) : undefined))
 const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : store.deck!.theme.theme!))
-const made = computed(() => (table.value ? summarise(table.value, { by: spec.value.across, value: spec.value.height, aggregate: spec.value.aggregate, order: spec.value.order }) : null))
+const made = computed(() =>
+  table.value
+    ? summarise(table.value, { by: spec.value.across, value: spec.value.height, aggregate: spec.value.aggregate, order: spec.value.order })
+    : null,
+)
 const values = computed(() => made.value?.rows.map(row => row.value).filter(value => value !== null) ?? [])
-const total = computed(() => formatNumber(values.value.reduce((sum, value) => sum + value, 0), spec.value.format, store.deck!.info.info!.language, values.value))
+const total = computed(() =>
+  formatNumber(
+    values.value.reduce((sum, value) => sum + value, 0),
+    spec.value.format,
+    store.deck!.info.info!.language,
+    values.value,
+  ),
+)
 
-const set = (fields: Partial<ChartSpec>) => store.edit(`change ${props.element.name}`, setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { chart: { ...spec.value, ...fields } } as never }))
+const set = (fields: Partial<ChartSpec>) =>
+  store.edit(
+    `change ${props.element.name}`,
+    setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { chart: { ...spec.value, ...fields } } as never }),
+  )
 const setFormat = (fields: Partial<ChartSpec['format']>) => set({ format: { ...spec.value.format, ...fields } })
-const toggleLit = (key: string) => set({ lit: spec.value.lit.includes(key) ? spec.value.lit.filter(other => other !== key) : [...spec.value.lit, key] })
+const toggleLit = (key: string) =>
+  set({ lit: spec.value.lit.includes(key) ? spec.value.lit.filter(other => other !== key) : [...spec.value.lit, key] })
 const aggregates = { sum: 'sum of', mean: 'mean of', least: 'least of', most: 'most of', count: 'count of rows' }
 const orders = { data: 'as in the data', rising: 'rising', falling: 'falling', name: 'by name' }
 const scales = { auto: 'by size', none: 'in full', thousands: 'in k', millions: 'in M', percent: 'as %' }
@@ -28,39 +44,187 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
 
 <template>
   <div class="settings">
-    <p v-if="!table" class="quiet">No table yet. Drop a CSV file on the chart, or <button class="link" @click="emit('choose')">choose one</button>.</p>
+    <p v-if="!table" class="quiet">
+      No table yet. Drop a CSV file on the chart.
+      <button class="link" @click="emit('choose')">Choose one</button>
+    </p>
     <template v-else>
-      <p class="quiet">Reads <b class="file">{{ table.name }}</b>, {{ rowCount(table) }} rows. <button class="link" @click="emit('choose')">Take another</button></p>
-      <div class="row"><span class="label">Across</span><select class="field" aria-label="Across" :value="made!.category" @change="set({ across: value($event) })"><option v-for="column in table.columns" :key="column.name">{{ column.name }}</option></select></div>
-      <div class="row"><span class="label">Height</span><span class="pair">
-        <select class="field" aria-label="Made by" :value="spec.aggregate" @change="set({ aggregate: value($event) as never })"><option v-for="(words, name) in aggregates" :key="name" :value="name">{{ words }}</option></select>
-        <select v-if="spec.aggregate !== 'count'" class="field" aria-label="Height" :value="made!.amount ?? ''" @change="set({ height: value($event) })"><option v-for="column in table.columns.filter(candidate => candidate.type === 'number')" :key="column.name">{{ column.name }}</option></select>
-      </span></div>
-      <div class="row"><span class="label">Order</span><select class="field" aria-label="Order" :value="spec.order" @change="set({ order: value($event) as never })"><option v-for="(words, name) in orders" :key="name" :value="name">{{ words }}</option></select></div>
-      <div class="row"><span class="label">Numbers read</span>
-        <select class="field" aria-label="Scale of numbers" :value="spec.format.scale" @change="setFormat({ scale: value($event) as never })"><option v-for="(words, name) in scales" :key="name" :value="name">{{ words }}</option></select></div>
-      <div class="row"><span class="label">Decimals</span>
-        <select class="field" aria-label="Decimals" :value="String(spec.format.decimals)" @change="setFormat({ decimals: value($event) === 'null' ? null : Number(value($event)) })"><option value="null">as needed</option><option v-for="count in [0, 1, 2, 3, 4, 5, 6]" :key="count" :value="String(count)">{{ count }}</option></select></div>
-      <div class="row"><span class="label">Before, after</span><span class="pair"><input v-written="spec.format.prefix" class="field short" aria-label="Before the number" maxlength="20" @change="setFormat({ prefix: value($event) })"><input v-written="spec.format.suffix" class="field short" aria-label="After the number" maxlength="40" @change="setFormat({ suffix: value($event) })"></span></div>
-      <div class="row"><span class="label">Amounts</span><select class="field" aria-label="Amounts" :value="spec.labels" @change="set({ labels: value($event) as never })"><option v-for="(words, name) in labels" :key="name" :value="name">{{ words }}</option></select></div>
-      <div class="row"><span class="label">Total {{ total }}</span><button class="press small" :class="{ on: spec.total }" :aria-pressed="spec.total" @click="set({ total: !spec.total })">{{ spec.total ? 'shown' : 'not shown' }}</button></div>
-      <div class="row"><span class="label">Bars</span><ColorField :model-value="spec.color" :theme="theme" label="Colour of bars" @update:model-value="color => color && set({ color })" /></div>
-      <div class="row"><span class="label">Lit bars</span><ColorField :model-value="spec.litColor" :theme="theme" label="Colour of lit bars" @update:model-value="color => color && set({ litColor: color })" /></div>
-      <details><summary>Which are lit: {{ spec.lit.length || 'none' }}</summary><div class="keys"><button v-for="row in made!.rows" :key="row.key" class="press small" :class="{ on: spec.lit.includes(row.key) }" :aria-pressed="spec.lit.includes(row.key)" @click="toggleLit(row.key)">{{ row.key }}</button></div></details>
+      <p class="quiet">
+        Reads {{ rowCount(table) }} rows of
+        <b class="file">{{ table.name }}</b>
+        <button class="link" @click="emit('choose')">Take another</button>
+      </p>
+      <div class="row">
+        <span class="label">Across</span>
+        <select class="field" aria-label="Across" :value="made!.category" @change="set({ across: value($event) })">
+          <option v-for="column in table.columns" :key="column.name">{{ column.name }}</option>
+        </select>
+      </div>
+      <div class="row">
+        <span class="label">Height</span>
+        <span class="pair">
+          <select class="field" aria-label="Made by" :value="spec.aggregate" @change="set({ aggregate: value($event) as never })">
+            <option v-for="(words, name) in aggregates" :key="name" :value="name">{{ words }}</option>
+          </select>
+          <select
+            v-if="spec.aggregate !== 'count'"
+            class="field"
+            aria-label="Height"
+            :value="made!.amount ?? ''"
+            @change="set({ height: value($event) })"
+          >
+            <option v-for="column in table.columns.filter(candidate => candidate.type === 'number')" :key="column.name">
+              {{ column.name }}
+            </option>
+          </select>
+        </span>
+      </div>
+      <div class="row">
+        <span class="label">Order</span>
+        <select class="field" aria-label="Order" :value="spec.order" @change="set({ order: value($event) as never })">
+          <option v-for="(words, name) in orders" :key="name" :value="name">{{ words }}</option>
+        </select>
+      </div>
+      <div class="row">
+        <span class="label">Numbers read</span>
+        <select
+          class="field"
+          aria-label="Scale of numbers"
+          :value="spec.format.scale"
+          @change="setFormat({ scale: value($event) as never })"
+        >
+          <option v-for="(words, name) in scales" :key="name" :value="name">{{ words }}</option>
+        </select>
+      </div>
+      <div class="row">
+        <span class="label">Decimals</span>
+        <select
+          class="field"
+          aria-label="Decimals"
+          :value="String(spec.format.decimals)"
+          @change="setFormat({ decimals: value($event) === 'null' ? null : Number(value($event)) })"
+        >
+          <option value="null">as needed</option>
+          <option v-for="count in [0, 1, 2, 3, 4, 5, 6]" :key="count" :value="String(count)">{{ count }}</option>
+        </select>
+      </div>
+      <div class="row">
+        <span class="label">Before, after</span>
+        <span class="pair">
+          <input
+            v-written="spec.format.prefix"
+            class="field short"
+            aria-label="Before the number"
+            maxlength="20"
+            @change="setFormat({ prefix: value($event) })"
+          />
+          <input
+            v-written="spec.format.suffix"
+            class="field short"
+            aria-label="After the number"
+            maxlength="40"
+            @change="setFormat({ suffix: value($event) })"
+          />
+        </span>
+      </div>
+      <div class="row">
+        <span class="label">Amounts</span>
+        <select class="field" aria-label="Amounts" :value="spec.labels" @change="set({ labels: value($event) as never })">
+          <option v-for="(words, name) in labels" :key="name" :value="name">{{ words }}</option>
+        </select>
+      </div>
+      <div class="row">
+        <span class="label">Total {{ total }}</span>
+        <button class="press small" :class="{ on: spec.total }" :aria-pressed="spec.total" @click="set({ total: !spec.total })">
+          {{ spec.total ? 'shown' : 'not shown' }}
+        </button>
+      </div>
+      <div class="row">
+        <span class="label">Bars</span>
+        <ColorField
+          :model-value="spec.color"
+          :theme="theme"
+          label="Colour of bars"
+          @update:model-value="color => color && set({ color })"
+        />
+      </div>
+      <div class="row">
+        <span class="label">Lit bars</span>
+        <ColorField
+          :model-value="spec.litColor"
+          :theme="theme"
+          label="Colour of lit bars"
+          @update:model-value="color => color && set({ litColor: color })"
+        />
+      </div>
+      <details>
+        <summary>Which are lit: {{ spec.lit.length || 'none' }}</summary>
+        <div class="keys">
+          <button
+            v-for="row in made!.rows"
+            :key="row.key"
+            class="press small"
+            :class="{ on: spec.lit.includes(row.key) }"
+            :aria-pressed="spec.lit.includes(row.key)"
+            @click="toggleLit(row.key)"
+          >
+            {{ row.key }}
+          </button>
+        </div>
+      </details>
     </template>
   </div>
 </template>
 
 <style scoped>
-.settings { display: flex; flex-direction: column; gap: 2px; }
-p { margin: 0 0 8px; }
-.file { color: var(--act); }
-.link { border: 0; background: none; padding: 0; font: inherit; color: var(--act); text-decoration: underline; cursor: pointer; }
-.pair { display: flex; gap: 5px; min-width: 0; justify-content: flex-end; }
-.pair .field { max-width: 92px; }
-.row > .field { max-width: 170px; }
-.short { width: 62px; }
-details { margin-top: 6px; color: var(--second); }
-summary { cursor: pointer; }
-.keys { display: flex; flex-wrap: wrap; gap: 5px; padding: 8px 0; max-height: 160px; overflow-y: auto; }
+.settings {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+}
+p {
+  margin: 0 0 8px;
+}
+.file {
+  color: var(--act);
+}
+.link {
+  border: 0;
+  background: none;
+  padding: 0;
+  font: inherit;
+  color: var(--act);
+  text-decoration: underline;
+  cursor: pointer;
+}
+.pair {
+  display: flex;
+  gap: 5px;
+  min-width: 0;
+  justify-content: flex-end;
+}
+.pair .field {
+  max-width: 92px;
+}
+.row > .field {
+  max-width: 170px;
+}
+.short {
+  width: 62px;
+}
+details {
+  margin-top: 6px;
+  color: var(--second);
+}
+summary {
+  cursor: pointer;
+}
+.keys {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px;
+  padding: 8px 0;
+  max-height: 160px;
+  overflow-y: auto;
+}
 </style>

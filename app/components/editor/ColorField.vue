@@ -4,12 +4,28 @@ import type { Theme } from '#core/model'
 import { roleNames, type Color, type Role } from '#core/values'
 
 /** Chooses a palette role with its tint and transparency, or a value entered exactly. Null stands for none, where that is offered. */
-const props = defineProps<{ modelValue: Color | null | undefined, theme: Theme, label: string, none?: boolean, /** A button with this icon in place of the colour’s name. */ icon?: string }>()
+const props = defineProps<{
+  modelValue: Color | null | undefined
+  theme: Theme
+  label: string
+  none?: boolean
+  /** A button with this icon in place of the colour’s name. */ icon?: string
+}>()
 const emit = defineEmits<{ 'update:modelValue': [color: Color | null] }>()
 const text = ref('')
 const wrong = ref('')
 const css = computed(() => (props.modelValue ? cssColor(props.modelValue, props.theme.palette) : 'transparent'))
-const names: Readonly<Record<Role, string>> = { ground: 'ground', ink: 'ink', accent1: 'accent 1', accent2: 'accent 2', accent3: 'accent 3', accent4: 'accent 4', accent5: 'accent 5', accent6: 'accent 6', link: 'link' }
+const names: Readonly<Record<Role, string>> = {
+  ground: 'ground',
+  ink: 'ink',
+  accent1: 'accent 1',
+  accent2: 'accent 2',
+  accent3: 'accent 3',
+  accent4: 'accent 4',
+  accent5: 'accent 5',
+  accent6: 'accent 6',
+  link: 'link',
+}
 const words = computed(() => (!props.modelValue ? 'none' : 'hex' in props.modelValue ? props.modelValue.hex : names[props.modelValue.role]))
 const role = computed(() => (props.modelValue && 'role' in props.modelValue ? props.modelValue : null))
 const take = (close: () => void) => {
@@ -22,7 +38,11 @@ const take = (close: () => void) => {
 }
 /** Steps of a role towards black and white, bound to it. */
 const tints = [-0.6, -0.3, 0, 0.3, 0.6, 0.8]
-const tinted = (tint: number): Color => ({ role: role.value!.role, ...(tint ? { tint } : {}), ...(role.value!.alpha === undefined ? {} : { alpha: role.value!.alpha }) })
+const tinted = (tint: number): Color => ({
+  role: role.value!.role,
+  ...(tint ? { tint } : {}),
+  ...(role.value!.alpha === undefined ? {} : { alpha: role.value!.alpha }),
+})
 const setAlpha = (percent: number) => {
   if (!props.modelValue) return
   const { alpha: _, ...rest } = props.modelValue
@@ -32,39 +52,161 @@ const setAlpha = (percent: number) => {
 
 <template>
   <UPopover>
-    <button v-if="icon" class="mark" :aria-label="label" :title="label"><UIcon :name="icon" /><i :style="{ background: modelValue ? css : 'var(--line)' }" /></button>
-    <button v-else class="field choice" :aria-label="`${label}: ${words}`"><i :style="{ background: css }" />{{ words }}</button>
+    <button v-if="icon" class="mark" :aria-label="label" :title="label">
+      <UIcon :name="icon" />
+      <i :style="{ background: modelValue ? css : 'var(--line)' }" />
+    </button>
+    <button v-else class="field choice" :aria-label="`${label}: ${words}`">
+      <i :style="{ background: css }" />
+      {{ words }}
+    </button>
     <template #content="{ close }">
       <div class="colors">
         <div class="swatches">
-          <button v-for="name in roleNames" :key="name" :class="{ on: role?.role === name }" :style="{ background: theme.palette[name] }" :title="names[name]" :aria-label="names[name]" @click="() => { emit('update:modelValue', { role: name }); close() }" />
+          <button
+            v-for="name in roleNames"
+            :key="name"
+            :class="{ on: role?.role === name }"
+            :style="{ background: theme.palette[name] }"
+            :title="names[name]"
+            :aria-label="names[name]"
+            @click="
+              () => {
+                emit('update:modelValue', { role: name })
+                close()
+              }
+            "
+          />
         </div>
         <div v-if="role" class="swatches tints" role="group" aria-label="Tint of the role">
-          <button v-for="tint in tints" :key="tint" :class="{ on: (role.tint ?? 0) === tint }" :style="{ background: cssColor({ role: role.role, tint }, theme.palette) }" :aria-label="tint ? `${Math.abs(tint) * 100} % ${tint < 0 ? 'darker' : 'lighter'}` : 'as it is'" @click="emit('update:modelValue', tinted(tint))" />
+          <button
+            v-for="tint in tints"
+            :key="tint"
+            :class="{ on: (role.tint ?? 0) === tint }"
+            :style="{ background: cssColor({ role: role.role, tint }, theme.palette) }"
+            :aria-label="tint ? `${Math.abs(tint) * 100} % ${tint < 0 ? 'darker' : 'lighter'}` : 'as it is'"
+            @click="emit('update:modelValue', tinted(tint))"
+          />
         </div>
-        <div v-if="modelValue" class="alpha">Solid<SliderField :model-value="Math.round((modelValue.alpha ?? 1) * 100)" :label="`How solid ${label.toLowerCase()} is`" :most="100" :step="5" unit="%" @update:model-value="setAlpha" /></div>
-        <form class="exact" @submit.prevent="take(close)"><input v-model="text" class="field amount" placeholder="#12615c" aria-label="Value as hex" title="Hex, rgb(), hsl() or oklch()"><button class="press small">Take</button></form>
+        <div v-if="modelValue" class="alpha">
+          Solid
+          <SliderField
+            :model-value="Math.round((modelValue.alpha ?? 1) * 100)"
+            :label="`How solid ${label.toLowerCase()} is`"
+            :most="100"
+            :step="5"
+            unit="%"
+            @update:model-value="setAlpha"
+          />
+        </div>
+        <form class="exact" @submit.prevent="take(close)">
+          <input v-model="text" class="field amount" placeholder="#12615c" aria-label="Value as hex" title="Hex, rgb(), hsl() or oklch()" />
+          <button class="press small">Take</button>
+        </form>
         <p v-if="wrong" class="wrong">{{ wrong }}</p>
-        <button v-if="none" class="press small" @click="() => { emit('update:modelValue', null); close() }">None</button>
+        <button
+          v-if="none"
+          class="press small"
+          @click="
+            () => {
+              emit('update:modelValue', null)
+              close()
+            }
+          "
+        >
+          None
+        </button>
       </div>
     </template>
   </UPopover>
 </template>
 
 <style scoped>
-.choice { display: inline-flex; gap: 7px; align-items: center; cursor: pointer; }
-.choice i { flex: none; width: 14px; height: 14px; border-radius: 50%; border: 1px solid var(--line); }
-.mark { min-width: 28px; height: 28px; border: 0; background: none; border-radius: 6px; color: inherit; cursor: pointer; display: grid; place-items: center; position: relative; }
-.mark:hover { background: var(--act-wash); color: var(--act); }
-.mark i { position: absolute; left: 6px; right: 6px; bottom: 3px; height: 3px; border-radius: 2px; }
-.colors { padding: 10px; display: flex; flex-direction: column; gap: 8px; width: 206px; }
-.swatches { display: flex; flex-wrap: wrap; gap: 6px; }
-.swatches button { width: 26px; height: 26px; border-radius: 50%; border: 1px solid var(--line); cursor: pointer; }
-.swatches button.on { outline: 2px solid var(--act); outline-offset: 1px; }
-.tints button { width: 22px; height: 16px; border-radius: 4px; }
-.alpha { display: flex; align-items: center; gap: 8px; font-size: 13px; color: var(--second); }
-.alpha .slider { flex: 1; }
-.exact { display: flex; gap: 6px; }
-.exact .field { width: 118px; }
-.wrong { color: var(--wrong); font-size: 12.5px; margin: 0; }
+.choice {
+  display: inline-flex;
+  gap: 7px;
+  align-items: center;
+  cursor: pointer;
+}
+.choice i {
+  flex: none;
+  width: 14px;
+  height: 14px;
+  border-radius: 50%;
+  border: 1px solid var(--line);
+}
+.mark {
+  min-width: 28px;
+  height: 28px;
+  border: 0;
+  background: none;
+  border-radius: 6px;
+  color: inherit;
+  cursor: pointer;
+  display: grid;
+  place-items: center;
+  position: relative;
+}
+.mark:hover {
+  background: var(--act-wash);
+  color: var(--act);
+}
+.mark i {
+  position: absolute;
+  left: 6px;
+  right: 6px;
+  bottom: 3px;
+  height: 3px;
+  border-radius: 2px;
+}
+.colors {
+  padding: 10px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  width: 206px;
+}
+.swatches {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.swatches button {
+  width: 26px;
+  height: 26px;
+  border-radius: 50%;
+  border: 1px solid var(--line);
+  cursor: pointer;
+}
+.swatches button.on {
+  outline: 2px solid var(--act);
+  outline-offset: 1px;
+}
+.tints button {
+  width: 22px;
+  height: 16px;
+  border-radius: 4px;
+}
+.alpha {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-size: 13px;
+  color: var(--second);
+}
+.alpha .slider {
+  flex: 1;
+}
+.exact {
+  display: flex;
+  gap: 6px;
+}
+.exact .field {
+  width: 118px;
+}
+.wrong {
+  color: var(--wrong);
+  font-size: 12.5px;
+  margin: 0;
+}
 </style>

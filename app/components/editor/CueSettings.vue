@@ -10,44 +10,68 @@ const many = useScore()
 const cue = computed(() => (store.cueId ? store.shown!.cues[store.cueId] : undefined))
 const board = useBoard()
 const isCamera = computed(() => cue.value?.what === 'camera')
-const name = computed(() => (isCamera.value ? 'The camera' : element.value?.name ?? 'A part'))
+const name = computed(() => (isCamera.value ? 'The camera' : (element.value?.name ?? 'A part')))
 const element = computed(() => (cue.value?.element ? store.deck!.elements[cue.value.element] : undefined))
 const effect = computed(() => effectNamed(cue.value?.effect ?? 'fade', cue.value?.what ?? 'enter'))
 const choices = computed(() => (cue.value && element.value ? effectsFor(cue.value.what, element.value.kind) : []))
 const beats = computed(() => (cue.value ? beatsOf(store.deck!, store.slideId!) : []))
 const others = computed(() => (cue.value ? cuesOf(store.deck!, cue.value.beat).filter(other => other.id !== cue.value!.id) : []))
-const set = (fields: Partial<Cue>) => cue.value && store.edit(`change the motion of ${nameHere()}`, setFields(store.deck!, { table: 'cues', id: cue.value.id, fields }))
+const set = (fields: Partial<Cue>) =>
+  cue.value && store.edit(`change the motion of ${nameHere()}`, setFields(store.deck!, { table: 'cues', id: cue.value.id, fields }))
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const whatWords: Record<Cue['what'], string> = { enter: 'comes in', emphasis: 'draws the eye', move: 'moves', data: 'changes data', media: 'plays', pose: 'poses', exit: 'goes out', camera: 'goes to a view' }
+const whatWords: Record<Cue['what'], string> = {
+  enter: 'comes in',
+  emphasis: 'draws the eye',
+  move: 'moves',
+  data: 'changes data',
+  media: 'plays',
+  pose: 'poses',
+  exit: 'goes out',
+  camera: 'goes to a view',
+}
 const anchorValue = computed(() => (cue.value?.anchor.to === 'beat' ? 'beat' : `${cue.value?.anchor.to}:${cue.value?.anchor.cue}`))
 function setAnchor(text: string) {
   const [to, id] = text.split(':')
   set({ anchor: to === 'beat' ? { to: 'beat' } : { to: to as 'start' | 'end', cue: id! } })
 }
-const nameOf = (other: Cue) => (other.what === 'camera' ? `the camera goes to ${board.nameOf(other.options.view)}` : `${store.deck!.elements[other.element!]?.name ?? 'a part'} ${whatWords[other.what]}`)
-const nameHere = () => (isCamera.value ? 'the camera' : element.value?.name ?? 'a part')
+const nameOf = (other: Cue) =>
+  other.what === 'camera'
+    ? `the camera goes to ${board.nameOf(other.options.view)}`
+    : `${store.deck!.elements[other.element!]?.name ?? 'a part'} ${whatWords[other.what]}`
+const nameHere = () => (isCamera.value ? 'the camera' : (element.value?.name ?? 'a part'))
 /** The leg of the camera that this cue is. */
 const leg = computed(() => store.score?.board?.camera.legs.find(one => one.cue.cue.id === cue.value?.id) ?? null)
 /** How fast the picture goes where it is fastest, of what nobody should have to bear. */
 const rush = computed(() => (leg.value ? fastestOf(leg.value.way, leg.value.cue.cue, leg.value.cue.round) / cameraSpeed.most : 0))
 const rushWords = computed(() => (rush.value < 0.55 ? 'calm' : rush.value < 0.85 ? 'brisk' : 'as fast as is pleasant'))
 /** All of it in a sentence; what stands below changes its words. */
-const sentence = computed(() => (item.value ? cueSentence(store.shown!, item.value, nameOf, board.nameOf(item.value.cue.options.view)) : ''))
+const sentence = computed(() =>
+  item.value ? cueSentence(store.shown!, item.value, nameOf, board.nameOf(item.value.cue.options.view)) : '',
+)
 const goesBack = computed(() => cue.value?.what === 'emphasis' || cue.value?.what === 'move')
 const repeats = computed(() => goesBack.value || cue.value?.effect === 'gesture')
-const choose = (name: string) => set({ effect: name, options: {}, easing: paceFor(name, cue.value!.what), ...(effectNamed(name, cue.value!.what).whole ? { parts: undefined } : {}) })
+const choose = (name: string) =>
+  set({
+    effect: name,
+    options: {},
+    easing: paceFor(name, cue.value!.what),
+    ...(effectNamed(name, cue.value!.what).whole ? { parts: undefined } : {}),
+  })
 /** What its length should not fall below, where it does. */
 const least = computed(() => {
   const shown = store.score?.elements.find(one => one.id === cue.value?.element)
   const known = cue.value && shown ? leastLength(store.deck!, cue.value, shown, store.score!.tracks.get(shown.id)?.drawing) : null
-  return known && !held.value && cue.value!.duration < known.seconds - 0.02 ? { ...known, seconds: Math.ceil(known.seconds * 10) / 10 } : null
+  return known && !held.value && cue.value!.duration < known.seconds - 0.02
+    ? { ...known, seconds: Math.ceil(known.seconds * 10) / 10 }
+    : null
 })
 /** The chosen cue in the score. */
 const item = computed(() => store.score?.beats.flatMap(beat => beat.cues).find(one => one.cue.id === cue.value?.id))
 /** Whether its length follows from what it does, as from the lines of what is drawn, or the way of the camera. */
 const follows = computed(() => effect.value.follows?.(cue.value?.options ?? {}) === true)
-const drawing = computed(() => (effect.value.byHand ? store.score?.tracks.get(cue.value?.element ?? '')?.drawing ?? null : null))
-const take = (seconds: number) => cue.value && store.edit(`change the motion of ${nameHere()}`, setLength(store.deck!, cue.value.id, seconds))
+const drawing = computed(() => (effect.value.byHand ? (store.score?.tracks.get(cue.value?.element ?? '')?.drawing ?? null) : null))
+const take = (seconds: number) =>
+  cue.value && store.edit(`change the motion of ${nameHere()}`, setLength(store.deck!, cue.value.id, seconds))
 /** A round that is held longer than asked, so that it does not flash more than three times a second. */
 const held = computed(() => {
   const round = item.value?.round ?? 0
@@ -62,54 +86,261 @@ function moveToBeat(beat: string) {
     ...followers.flatMap(other => setFields(store.deck!, { table: 'cues', id: other.id, fields: { anchor: { to: 'beat' } } })),
   ])
 }
-const byWords = computed<Record<string, string>>(() => (element.value?.kind === 'table' ? { line: 'row by row', series: 'column by column', mark: 'cell by cell' } : wordsOf))
-const wordsOf: Record<string, string> = { paragraph: 'by line of the list', line: 'by row', word: 'by word', letter: 'by letter', mark: 'bar by bar', item: 'item by item' }
-const partChoices = computed(() => (element.value?.kind === 'chart' ? ['mark'] : element.value?.kind === 'table' ? ['line', 'series', 'mark'] : element.value?.kind === 'diagram' ? ['item'] : element.value?.kind === 'text' ? ['paragraph', 'line', 'word', 'letter'] : []))
-const setParts = (by: string) => set({ parts: by === 'whole' ? undefined : { by: by as never, stagger: cue.value?.parts?.stagger ?? (by === 'letter' ? 0.03 : 0.15) } })
+const byWords = computed<Record<string, string>>(() =>
+  element.value?.kind === 'table' ? { line: 'row by row', series: 'column by column', mark: 'cell by cell' } : wordsOf,
+)
+const wordsOf: Record<string, string> = {
+  paragraph: 'by line of the list',
+  line: 'by row',
+  word: 'by word',
+  letter: 'by letter',
+  mark: 'bar by bar',
+  item: 'item by item',
+}
+const partChoices = computed(() =>
+  element.value?.kind === 'chart'
+    ? ['mark']
+    : element.value?.kind === 'table'
+      ? ['line', 'series', 'mark']
+      : element.value?.kind === 'diagram'
+        ? ['item']
+        : element.value?.kind === 'text'
+          ? ['paragraph', 'line', 'word', 'letter']
+          : [],
+)
+const setParts = (by: string) =>
+  set({ parts: by === 'whole' ? undefined : { by: by as never, stagger: cue.value?.parts?.stagger ?? (by === 'letter' ? 0.03 : 0.15) } })
 </script>
 
 <template>
   <div v-if="cue && (element || isCamera)" class="settings">
-    <div class="head"><h3>{{ name }} {{ whatWords[cue.what] }}</h3><button v-if="store.canEdit" class="press plain small" aria-label="Remove this cue" title="Remove this cue" @click="many.remove()"><UIcon name="i-lucide-trash-2" /></button></div>
+    <div class="head">
+      <h3>{{ name }} {{ whatWords[cue.what] }}</h3>
+      <button v-if="store.canEdit" class="press plain small" aria-label="Remove this cue" title="Remove this cue" @click="many.remove()">
+        <UIcon name="i-lucide-trash-2" />
+      </button>
+    </div>
     <p v-if="sentence" class="quiet sentence">{{ sentence }}</p>
-    <p v-if="many.chosen.length > 1" class="quiet">{{ many.chosen.length }} cues are chosen. They move, go and change their tempo together; below is the first.</p>
+    <p v-if="many.chosen.length > 1" class="quiet">
+      {{ many.chosen.length }} cues are chosen. They move, go and change their tempo together; below is the first.
+    </p>
     <template v-if="isCamera">
-      <div class="row"><span class="label">To</span><select class="field" aria-label="View" :value="board.views.some(view => view.id === cue!.options.view) ? cue.options.view : 'all'" @change="set({ options: { ...cue!.options, view: value($event) } })"><option v-for="(view, index) in board.views" :key="view.id" :value="view.id">{{ index + 1 }} {{ view.name }}</option><option value="all">all of the board</option></select></div>
-      <div v-if="leg" class="speed" role="meter" aria-label="How fast the picture goes" :aria-valuenow="Math.round(rush * 100)" aria-valuemin="0" aria-valuemax="100" :aria-valuetext="rushWords"><span class="label">Fastest</span><i><b :style="{ width: `${Math.min(100, rush * 100)}%` }" /></i><span>{{ rushWords }}</span></div>
-      <p v-if="leg && !follows && leg.cue.round > cue.duration + 0.02" class="quiet">It takes {{ secondsWords(leg.cue.round) }}, so that the picture does not rush by.</p>
+      <div class="row">
+        <span class="label">To</span>
+        <select
+          class="field"
+          aria-label="View"
+          :value="board.views.some(view => view.id === cue!.options.view) ? cue.options.view : 'all'"
+          @change="set({ options: { ...cue!.options, view: value($event) } })"
+        >
+          <option v-for="(view, index) in board.views" :key="view.id" :value="view.id">{{ index + 1 }} {{ view.name }}</option>
+          <option value="all">all of the board</option>
+        </select>
+      </div>
+      <div
+        v-if="leg"
+        class="speed"
+        role="meter"
+        aria-label="How fast the picture goes"
+        :aria-valuenow="Math.round(rush * 100)"
+        aria-valuemin="0"
+        aria-valuemax="100"
+        :aria-valuetext="rushWords"
+      >
+        <span class="label">Fastest</span>
+        <i><b :style="{ width: `${Math.min(100, rush * 100)}%` }" /></i>
+        <span>{{ rushWords }}</span>
+      </div>
+      <p v-if="leg && !follows && leg.cue.round > cue.duration + 0.02" class="quiet">
+        It takes {{ secondsWords(leg.cue.round) }}, so that the picture does not rush by.
+      </p>
     </template>
-    <div v-else class="row"><span class="label">By</span><select class="field" aria-label="Effect" :value="cue.effect" @change="choose(value($event))"><option v-for="choice in choices" :key="choice.name" :value="choice.name">{{ choice.label }}</option></select></div>
+    <div v-else class="row">
+      <span class="label">By</span>
+      <select class="field" aria-label="Effect" :value="cue.effect" @change="choose(value($event))">
+        <option v-for="choice in choices" :key="choice.name" :value="choice.name">{{ choice.label }}</option>
+      </select>
+    </div>
     <OptionFields :of="effect" :options="cue.options" @set="options => set({ options })" />
-    <div class="row"><span class="label">In beat</span><select class="field" aria-label="Beat" :value="cue.beat" @change="moveToBeat(value($event))"><option v-for="(beat, index) in beats" :key="beat.id" :value="beat.id">{{ index + 1 }}</option></select></div>
-    <div class="row"><span class="label">Starts</span>
-      <select class="field" aria-label="Starts with" :value="anchorValue" @change="setAnchor(value($event))"><option value="beat">with the beat</option><template v-for="other in others" :key="other.id"><option :value="`start:${other.id}`">as {{ nameOf(other) }}</option><option :value="`end:${other.id}`">after {{ nameOf(other) }}</option></template></select></div>
-    <div class="row"><span class="label">after</span><NumberField :model-value="cue.delay" label="Delay" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="delay => set({ delay })" /></div>
-    <div v-if="cue.what !== 'media'" class="row"><span class="label">Takes</span><NumberField :model-value="follows && item ? item.round : cue.duration" label="Duration" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="take" /></div>
-    <p v-if="follows && drawing" class="quiet">As long as its lines, {{ Math.round(drawing.length).toLocaleString() }} px of them. Another number makes it that long.</p>
-    <div v-if="least" class="least"><p>It needs {{ secondsWords(least.seconds) }} {{ least.why }}.</p><button v-if="store.canEdit" class="press small" @click="take(least.seconds)">Give it those</button></div>
+    <div class="row">
+      <span class="label">In beat</span>
+      <select class="field" aria-label="Beat" :value="cue.beat" @change="moveToBeat(value($event))">
+        <option v-for="(beat, index) in beats" :key="beat.id" :value="beat.id">{{ index + 1 }}</option>
+      </select>
+    </div>
+    <div class="row">
+      <span class="label">Starts</span>
+      <select class="field" aria-label="Starts with" :value="anchorValue" @change="setAnchor(value($event))">
+        <option value="beat">with the beat</option>
+        <template v-for="other in others" :key="other.id">
+          <option :value="`start:${other.id}`">as {{ nameOf(other) }}</option>
+          <option :value="`end:${other.id}`">after {{ nameOf(other) }}</option>
+        </template>
+      </select>
+    </div>
+    <div class="row">
+      <span class="label">after</span>
+      <NumberField
+        :model-value="cue.delay"
+        label="Delay"
+        unit="s"
+        :decimals="2"
+        :step="0.1"
+        :least="0"
+        :most="3600"
+        @update:model-value="delay => set({ delay })"
+      />
+    </div>
+    <div v-if="cue.what !== 'media'" class="row">
+      <span class="label">Takes</span>
+      <NumberField
+        :model-value="follows && item ? item.round : cue.duration"
+        label="Duration"
+        unit="s"
+        :decimals="2"
+        :step="0.1"
+        :least="0"
+        :most="3600"
+        @update:model-value="take"
+      />
+    </div>
+    <p v-if="follows && drawing" class="quiet">
+      As long as its lines, {{ Math.round(drawing.length).toLocaleString() }} px of them. Another number makes it that long.
+    </p>
+    <div v-if="least" class="least">
+      <p>It needs {{ secondsWords(least.seconds) }} {{ least.why }}.</p>
+      <button v-if="store.canEdit" class="press small" @click="take(least.seconds)">Give it those</button>
+    </div>
     <p v-if="held" class="quiet">It takes {{ secondsWords(held) }}, so that it flashes no more than three times a second.</p>
-    <div v-if="partChoices.length && !effect.whole && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row"><span class="label">Told apart</span>
-      <select class="field" aria-label="Parts" :value="cue.parts?.by ?? 'whole'" @change="setParts(value($event))"><option value="whole">as a whole</option><option v-for="by in partChoices" :key="by" :value="by">{{ byWords[by] }}</option></select></div>
-    <div v-if="cue.parts" class="row"><span class="label">one every</span><NumberField :model-value="cue.parts.stagger" label="Stagger" unit="s" :decimals="2" :step="0.05" :least="0" :most="60" @update:model-value="stagger => set({ parts: { ...cue!.parts!, stagger } })" /></div>
-    <div v-if="repeats" class="row"><span class="label">Times</span><span class="times"><NumberField v-if="cue.repeat !== 'forever'" :model-value="cue.repeat" label="Times" :least="1" :most="10000" @update:model-value="repeat => set({ repeat: Math.round(repeat) })" /><button class="press small" :class="{ on: cue.repeat === 'forever' }" :aria-pressed="cue.repeat === 'forever'" @click="set({ repeat: cue.repeat === 'forever' ? 1 : 'forever' })">until the slide ends</button></span></div>
-    <div v-if="goesBack && cue.repeat !== 1" class="row"><span class="label" /><label class="yes"><input type="checkbox" :checked="cue.back ?? false" @change="set({ back: ($event.target as HTMLInputElement).checked || undefined })">every second time back</label></div>
+    <div v-if="partChoices.length && !effect.whole && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row">
+      <span class="label">Told apart</span>
+      <select class="field" aria-label="Parts" :value="cue.parts?.by ?? 'whole'" @change="setParts(value($event))">
+        <option value="whole">as a whole</option>
+        <option v-for="by in partChoices" :key="by" :value="by">{{ byWords[by] }}</option>
+      </select>
+    </div>
+    <div v-if="cue.parts" class="row">
+      <span class="label">one every</span>
+      <NumberField
+        :model-value="cue.parts.stagger"
+        label="Stagger"
+        unit="s"
+        :decimals="2"
+        :step="0.05"
+        :least="0"
+        :most="60"
+        @update:model-value="stagger => set({ parts: { ...cue!.parts!, stagger } })"
+      />
+    </div>
+    <div v-if="repeats" class="row">
+      <span class="label">Times</span>
+      <span class="times">
+        <NumberField
+          v-if="cue.repeat !== 'forever'"
+          :model-value="cue.repeat"
+          label="Times"
+          :least="1"
+          :most="10000"
+          @update:model-value="repeat => set({ repeat: Math.round(repeat) })"
+        />
+        <button
+          class="press small"
+          :class="{ on: cue.repeat === 'forever' }"
+          :aria-pressed="cue.repeat === 'forever'"
+          @click="set({ repeat: cue.repeat === 'forever' ? 1 : 'forever' })"
+        >
+          until the slide ends
+        </button>
+      </span>
+    </div>
+    <div v-if="goesBack && cue.repeat !== 1" class="row">
+      <span class="label" />
+      <label class="yes">
+        <input
+          type="checkbox"
+          :checked="cue.back ?? false"
+          @change="set({ back: ($event.target as HTMLInputElement).checked || undefined })"
+        />
+        every second time back
+      </label>
+    </div>
     <UsualBox v-if="cue.what === 'enter' || cue.what === 'exit'" :cue="cue.id" :what="cue.what" :kind="element!.kind" />
-    <PaceEditor v-if="cue.what !== 'media'" :model-value="cue.easing" :disabled="!store.canEdit" @update:model-value="easing => set({ easing })" />
+    <PaceEditor
+      v-if="cue.what !== 'media'"
+      :model-value="cue.easing"
+      :disabled="!store.canEdit"
+      @update:model-value="easing => set({ easing })"
+    />
   </div>
-  <div v-else class="settings"><h3>This slide</h3><SlideSettings /><p class="quiet">Choose a cue in the score to change how it happens.</p></div>
+  <div v-else class="settings">
+    <h3>This slide</h3>
+    <SlideSettings />
+    <p class="quiet">Choose a cue in the score to change how it happens.</p>
+  </div>
 </template>
 
 <style scoped>
-.settings { display: flex; flex-direction: column; gap: 2px; }
-.head { display: flex; justify-content: space-between; gap: 8px; align-items: flex-start; margin-bottom: 4px; }
-h3 { font-size: 17px; overflow-wrap: anywhere; }
-.times { display: flex; gap: 6px; }
-.row > .field { max-width: 190px; }
-.least { display: flex; gap: 8px; align-items: center; justify-content: space-between; color: var(--wrong); font-size: 13.5px; }
-.least p { margin: 0; }
-.speed { display: grid; grid-template-columns: auto 1fr auto; gap: 10px; align-items: center; min-height: 28px; font-size: 13.5px; }
-.speed i { height: 6px; border-radius: 3px; background: var(--line); overflow: hidden; }
-.speed b { display: block; height: 100%; background: var(--act); }
-.sentence { margin: -2px 0 4px; font-size: 13.5px; line-height: 1.35; }
-.yes { display: inline-flex; gap: 7px; align-items: center; }
+.settings {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  align-items: flex-start;
+  margin-bottom: 4px;
+}
+h3 {
+  font-size: 17px;
+  overflow-wrap: anywhere;
+}
+.times {
+  display: flex;
+  gap: 6px;
+}
+.row > .field {
+  max-width: 190px;
+}
+.least {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  justify-content: space-between;
+  color: var(--wrong);
+  font-size: 13.5px;
+}
+.least p {
+  margin: 0;
+}
+.speed {
+  display: grid;
+  grid-template-columns: auto 1fr auto;
+  gap: 10px;
+  align-items: center;
+  min-height: 28px;
+  font-size: 13.5px;
+}
+.speed i {
+  height: 6px;
+  border-radius: 3px;
+  background: var(--line);
+  overflow: hidden;
+}
+.speed b {
+  display: block;
+  height: 100%;
+  background: var(--act);
+}
+.sentence {
+  margin: -2px 0 4px;
+  font-size: 13.5px;
+  line-height: 1.35;
+}
+.yes {
+  display: inline-flex;
+  gap: 7px;
+  align-items: center;
+}
 </style>

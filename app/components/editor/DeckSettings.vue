@@ -10,7 +10,12 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value
 const purposes = { talk: 'Talk, waits for its speaker', film: 'Film, runs by itself', loop: 'Loop, repeats on screens' }
 const audiences = { children: 'Children', public: 'The public, passing or in a hall', colleagues: 'Colleagues, at a table' }
 /** How far away it is read, in heights of the picture. */
-const distances = [[4, 'A table, four picture heights away'], [8, 'A room, eight heights away'], [12, 'A hall, twelve heights away'], [18, 'A concourse, eighteen heights away']] as const
+const distances = [
+  [4, 'A table, four picture heights away'],
+  [8, 'A room, eight heights away'],
+  [12, 'A hall, twelve heights away'],
+  [18, 'A concourse, eighteen heights away'],
+] as const
 const names = new Intl.DisplayNames(['en'], { type: 'language' })
 /** Offered for a start; any language tag is taken. */
 const offered = ['en', 'de', 'fr', 'es', 'it', 'nl', 'pt', 'pl', 'sv', 'fi', 'sl', 'tr', 'ru', 'ar', 'he', 'ja', 'zh']
@@ -18,21 +23,62 @@ function setLanguage(event: Event) {
   const input = event.target as HTMLInputElement
   const read = languageSchema.safeParse(input.value.trim())
   if (read.success) set('change the language', { language: read.data })
-  else useToast().add({ title: `“${input.value}” is no language tag, such as en or pt-BR. The language stays ${names.of(info.value.language)}.`, color: 'error' })
+  else
+    useToast().add({
+      title: `“${input.value}” is no language tag, such as en or pt-BR. The language stays ${names.of(info.value.language)}.`,
+      color: 'error',
+    })
   input.value = info.value.language
 }
 </script>
 
 <template>
   <UPopover>
-    <button class="press small" title="What the deck is for, who reads it">{{ { talk: 'Talk', film: 'Film', loop: 'Loop' }[info.purpose] }}</button>
+    <button class="press small" title="What the deck is for, who reads it">
+      {{ { talk: 'Talk', film: 'Film', loop: 'Loop' }[info.purpose] }}
+    </button>
     <template #content>
       <div class="settings">
-        <label>Purpose<select class="field" :value="info.purpose" :disabled="!store.canEdit" @change="set('change the purpose', { purpose: value($event) as Info['purpose'] })"><option v-for="(words, name) in purposes" :key="name" :value="name">{{ words }}</option></select></label>
-        <label>Who reads<select class="field" :value="info.audience" :disabled="!store.canEdit" @change="set('change the audience', { audience: value($event) as Info['audience'] })"><option v-for="(words, name) in audiences" :key="name" :value="name">{{ words }}</option></select></label>
-        <label>Read from<select class="field" :value="info.distance ?? 8" :disabled="!store.canEdit" @change="set('change the distance', { distance: Number(value($event)) })"><option v-for="[heights, words] in distances" :key="heights" :value="heights">{{ words }}</option></select></label>
-        <label>Language, {{ names.of(info.language) }}<input v-written="info.language" class="field" list="languages" :disabled="!store.canEdit" @change="setLanguage"></label>
-        <datalist id="languages"><option v-for="code in offered" :key="code" :value="code">{{ names.of(code) }}</option></datalist>
+        <label>
+          Purpose
+          <select
+            class="field"
+            :value="info.purpose"
+            :disabled="!store.canEdit"
+            @change="set('change the purpose', { purpose: value($event) as Info['purpose'] })"
+          >
+            <option v-for="(words, name) in purposes" :key="name" :value="name">{{ words }}</option>
+          </select>
+        </label>
+        <label>
+          Who reads
+          <select
+            class="field"
+            :value="info.audience"
+            :disabled="!store.canEdit"
+            @change="set('change the audience', { audience: value($event) as Info['audience'] })"
+          >
+            <option v-for="(words, name) in audiences" :key="name" :value="name">{{ words }}</option>
+          </select>
+        </label>
+        <label>
+          Read from
+          <select
+            class="field"
+            :value="info.distance ?? 8"
+            :disabled="!store.canEdit"
+            @change="set('change the distance', { distance: Number(value($event)) })"
+          >
+            <option v-for="[heights, words] in distances" :key="heights" :value="heights">{{ words }}</option>
+          </select>
+        </label>
+        <label>
+          Language, {{ names.of(info.language) }}
+          <input v-written="info.language" class="field" list="languages" :disabled="!store.canEdit" @change="setLanguage" />
+        </label>
+        <datalist id="languages">
+          <option v-for="code in offered" :key="code" :value="code">{{ names.of(code) }}</option>
+        </datalist>
         <p class="quiet">Reading times, the least size of letters, and how many items a layout has room for follow from these.</p>
       </div>
     </template>
@@ -40,7 +86,21 @@ function setLanguage(event: Event) {
 </template>
 
 <style scoped>
-.settings { padding: 14px; width: 280px; display: flex; flex-direction: column; gap: 10px; }
-label { display: flex; flex-direction: column; gap: 3px; color: var(--second); }
-p { margin: 0; font-size: 13px; }
+.settings {
+  padding: 14px;
+  width: 280px;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  color: var(--second);
+}
+p {
+  margin: 0;
+  font-size: 13px;
+}
 </style>

@@ -5,36 +5,112 @@ import { colorOption, colorValue, mostWords, optionOf, type Effect } from '#core
 import { measurePath } from '#core/drawing'
 
 /** What an effect or a transition lets one choose. */
-const props = defineProps<{ of: Pick<Effect, 'options'>, options: Options }>()
+const props = defineProps<{ of: Pick<Effect, 'options'>; options: Options }>()
 const emit = defineEmits<{ set: [options: Options] }>()
 const store = useDeck()
 const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : store.deck!.theme.theme!))
 const set = (name: string, value: string | number | boolean) => emit('set', { ...props.options, [name]: value })
 /** Keeps a way that was written, where it is one. */
 function setPath(name: string, path: string) {
-  if (path.length > mostPath) warn(`The path has ${path.length.toLocaleString('en')} letters; it may have ${mostPath.toLocaleString('en')}. Leave corners out, or draw it on the stage.`)
-  else if (measurePath(path).length < 1) warn('That is no path that leads anywhere. Write SVG path data, as M0 0 L300 100, or draw the way on the stage.')
+  if (path.length > mostPath)
+    warn(
+      `The path has ${path.length.toLocaleString('en')} letters; it may have ${mostPath.toLocaleString('en')}. Leave corners out, or draw it on the stage.`,
+    )
+  else if (measurePath(path).length < 1)
+    warn('That is no path that leads anywhere. Write SVG path data, as M0 0 L300 100, or draw the way on the stage.')
   else set(name, path)
 }
 const mostPath = 2000
 /** What applies as things are chosen. */
-const shown = computed(() => props.of.options.filter(option => !option.when || optionOf<string>(props.of, props.options, option.when.name) === option.when.is))
+const shown = computed(() =>
+  props.of.options.filter(option => !option.when || optionOf<string>(props.of, props.options, option.when.name) === option.when.is),
+)
 const text = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
-  <div v-for="option in shown" :key="option.name" class="row"><span class="label">{{ option.kind === 'yes' ? '' : option.label }}</span>
-    <select v-if="option.kind === 'choice'" class="field" :aria-label="option.label" :value="optionOf<string>(of, options, option.name)" @change="set(option.name, text($event))"><option v-for="item in option.values" :key="item.value" :value="item.value">{{ item.label }}</option></select>
-    <NumberField v-else-if="option.kind === 'number'" :model-value="optionOf<number>(of, options, option.name)" :label="option.label" :unit="option.unit" :least="option.least" :most="option.most" :step="option.step" :decimals="option.step < 1 ? 2 : 0" @update:model-value="amount => set(option.name, amount)" />
-    <label v-else-if="option.kind === 'yes'" class="yes"><input type="checkbox" :checked="optionOf<boolean>(of, options, option.name)" @change="set(option.name, ($event.target as HTMLInputElement).checked)">{{ option.label }}</label>
-    <ColorField v-else-if="option.kind === 'color'" :model-value="colorOption(of, options, option.name)" :theme="theme" :label="option.label" @update:model-value="color => color && set(option.name, colorValue(color))" />
-    <select v-else-if="option.kind === 'element'" class="field" :aria-label="option.label" :value="optionOf<string>(of, options, option.name)" @change="set(option.name, text($event))"><option value="">nothing</option><option v-for="element in store.score?.elements.filter(one => !one.pinned && one.kind !== 'figure') ?? []" :key="element.id" :value="element.id">{{ element.name }}</option></select>
-    <textarea v-else-if="option.kind === 'words'" v-written="optionOf<string>(of, options, option.name)" class="field words" rows="2" :aria-label="option.label" :maxlength="mostWords" @change="set(option.name, text($event))" />
-    <input v-else v-written="optionOf<string>(of, options, option.name)" class="field amount" maxlength="2000" :aria-label="option.label" spellcheck="false" title="SVG path data, from where the part stands" @change="setPath(option.name, text($event))">
+  <div v-for="option in shown" :key="option.name" class="row">
+    <span class="label">{{ option.kind === 'yes' ? '' : option.label }}</span>
+    <select
+      v-if="option.kind === 'choice'"
+      class="field"
+      :aria-label="option.label"
+      :value="optionOf<string>(of, options, option.name)"
+      @change="set(option.name, text($event))"
+    >
+      <option v-for="item in option.values" :key="item.value" :value="item.value">{{ item.label }}</option>
+    </select>
+    <NumberField
+      v-else-if="option.kind === 'number'"
+      :model-value="optionOf<number>(of, options, option.name)"
+      :label="option.label"
+      :unit="option.unit"
+      :least="option.least"
+      :most="option.most"
+      :step="option.step"
+      :decimals="option.step < 1 ? 2 : 0"
+      @update:model-value="amount => set(option.name, amount)"
+    />
+    <label v-else-if="option.kind === 'yes'" class="yes">
+      <input
+        type="checkbox"
+        :checked="optionOf<boolean>(of, options, option.name)"
+        @change="set(option.name, ($event.target as HTMLInputElement).checked)"
+      />
+      {{ option.label }}
+    </label>
+    <ColorField
+      v-else-if="option.kind === 'color'"
+      :model-value="colorOption(of, options, option.name)"
+      :theme="theme"
+      :label="option.label"
+      @update:model-value="color => color && set(option.name, colorValue(color))"
+    />
+    <select
+      v-else-if="option.kind === 'element'"
+      class="field"
+      :aria-label="option.label"
+      :value="optionOf<string>(of, options, option.name)"
+      @change="set(option.name, text($event))"
+    >
+      <option value="">nothing</option>
+      <option
+        v-for="element in store.score?.elements.filter(one => !one.pinned && one.kind !== 'figure') ?? []"
+        :key="element.id"
+        :value="element.id"
+      >
+        {{ element.name }}
+      </option>
+    </select>
+    <textarea
+      v-else-if="option.kind === 'words'"
+      v-written="optionOf<string>(of, options, option.name)"
+      class="field words"
+      rows="2"
+      :aria-label="option.label"
+      :maxlength="mostWords"
+      @change="set(option.name, text($event))"
+    />
+    <input
+      v-else
+      v-written="optionOf<string>(of, options, option.name)"
+      class="field amount"
+      maxlength="2000"
+      :aria-label="option.label"
+      spellcheck="false"
+      title="SVG path data, from where the part stands"
+      @change="setPath(option.name, text($event))"
+    />
   </div>
 </template>
 
 <style scoped>
-.row > .field { max-width: 190px; }
-.yes { display: inline-flex; gap: 7px; align-items: center; }
+.row > .field {
+  max-width: 190px;
+}
+.yes {
+  display: inline-flex;
+  gap: 7px;
+  align-items: center;
+}
 </style>

@@ -1,15 +1,23 @@
 <script setup lang="ts">
 /** The controls of a recorder: begin, stop, once more; how loud it is, and for how long. */
-defineProps<{ state: 'ready' | 'recording' | 'done', level: number, seconds: number, problem: string, icon: string, busy?: boolean }>()
-const emit = defineEmits<{ begin: [], end: [], again: [] }>()
+defineProps<{ state: 'ready' | 'recording' | 'done'; level: number; seconds: number; problem: string; icon: string; busy?: boolean }>()
+const emit = defineEmits<{ begin: []; end: []; again: [] }>()
 </script>
 
 <template>
   <div class="line">
-    <button v-if="state === 'ready'" class="press acts" @click="emit('begin')"><UIcon :name="icon" />Record</button>
-    <button v-else-if="state === 'recording'" class="press acts" @click="emit('end')"><UIcon name="i-lucide-square" />Stop</button>
+    <button v-if="state === 'ready'" class="press acts" @click="emit('begin')">
+      <UIcon :name="icon" />
+      Record
+    </button>
+    <button v-else-if="state === 'recording'" class="press acts" @click="emit('end')">
+      <UIcon name="i-lucide-square" />
+      Stop
+    </button>
     <button v-else class="press" :disabled="busy" @click="emit('again')">Once more</button>
-    <span class="meter" role="meter" aria-label="How loud" aria-valuemin="0" aria-valuemax="100" :aria-valuenow="Math.round(level * 100)"><i :style="{ width: `${level * 100}%` }" /></span>
+    <span class="meter" role="meter" aria-label="How loud" aria-valuemin="0" aria-valuemax="100" :aria-valuenow="Math.round(level * 100)">
+      <i :style="{ width: `${level * 100}%` }" />
+    </span>
     <span class="amount clock">{{ clockWords(seconds, true) }}</span>
     <slot />
   </div>
@@ -17,9 +25,28 @@ const emit = defineEmits<{ begin: [], end: [], again: [] }>()
 </template>
 
 <style scoped>
-.line { display: flex; gap: 12px; align-items: center; }
-.meter { flex: 1; height: 12px; border-radius: 999px; background: var(--well); overflow: hidden; }
-.meter i { display: block; height: 100%; background: var(--act); }
-.clock { font-size: 16px; }
-.problem { color: var(--wrong); margin: 0; }
+.line {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+.meter {
+  flex: 1;
+  height: 12px;
+  border-radius: 999px;
+  background: var(--well);
+  overflow: hidden;
+}
+.meter i {
+  display: block;
+  height: 100%;
+  background: var(--act);
+}
+.clock {
+  font-size: 16px;
+}
+.problem {
+  color: var(--wrong);
+  margin: 0;
+}
 </style>

@@ -6,7 +6,7 @@ const props = defineProps<{ proposed?: readonly number[] }>()
 const store = useDeck()
 const many = useScore()
 const sounds = useSounds()
-const soundLanes = ref<{ speech: readonly { from: number, until: number }[] }>()
+const soundLanes = ref<{ speech: readonly { from: number; until: number }[] }>()
 const area = ref<HTMLElement>()
 const { width } = useElementSize(area)
 const names = 172
@@ -14,21 +14,61 @@ const names = 172
 const score = computed(() => store.score!)
 const { evenly, columns, total, now, scrub } = useScoreColumns(() => width.value - names - 24)
 const { rows, bars, heightOf, turnsOf, opening, opened, toggle, staggered } = useScoreBars(columns)
-const { ripples, pressCue, pressLine } = useScoreDrag(() => columns.value, () => soundLanes.value?.speech ?? [])
+const { ripples, pressCue, pressLine } = useScoreDrag(
+  () => columns.value,
+  () => soundLanes.value?.speech ?? [],
+)
 const ways = computed(() => [
-  [{ label: 'Beats as wide as they last', type: 'checkbox' as const, checked: !evenly.value, onUpdateChecked: () => { evenly.value = false } }, { label: 'All beats equally wide', type: 'checkbox' as const, checked: evenly.value, onUpdateChecked: () => { evenly.value = true } }],
-  [{ label: 'What comes later in a beat moves along', type: 'checkbox' as const, checked: ripples.value, onUpdateChecked: (on: boolean) => { ripples.value = on } }],
+  [
+    {
+      label: 'Beats as wide as they last',
+      type: 'checkbox' as const,
+      checked: !evenly.value,
+      onUpdateChecked: () => {
+        evenly.value = false
+      },
+    },
+    {
+      label: 'All beats equally wide',
+      type: 'checkbox' as const,
+      checked: evenly.value,
+      onUpdateChecked: () => {
+        evenly.value = true
+      },
+    },
+  ],
+  [
+    {
+      label: 'What comes later in a beat moves along',
+      type: 'checkbox' as const,
+      checked: ripples.value,
+      onUpdateChecked: (on: boolean) => {
+        ripples.value = on
+      },
+    },
+  ],
 ])
 const beatIndex = computed(() => (store.moment?.slide === store.slideId ? Math.min(store.moment!.beat, columns.value.length - 1) : 0))
-const { newBeat, beatMenu, startWords, holdWords } = useBeatMenu(() => columns.value, () => beatIndex.value)
+const { newBeat, beatMenu, startWords, holdWords } = useBeatMenu(
+  () => columns.value,
+  () => beatIndex.value,
+)
 const { menu, cameraMenu } = useMotionMenus(() => score.value.beats[beatIndex.value]!.beat)
 function onKey(event: KeyboardEvent) {
   if (isTyping(event.target) || event.altKey || !store.canEdit) return
   const key = event.key.toLowerCase()
   const held = event.ctrlKey || event.metaKey
   const doing = held
-    ? key === 'c' && many.chosen.length ? () => many.copy() : key === 'v' && many.clipping && store.selection.length ? () => many.paste(store.selection, 'add') : null
-    : key === 'b' ? newBeat : (key === 'delete' || key === 'backspace') && many.chosen.length ? () => many.remove() : null
+    ? key === 'c' && many.chosen.length
+      ? () => many.copy()
+      : key === 'v' && many.clipping && store.selection.length
+        ? () => many.paste(store.selection, 'add')
+        : null
+    : key === 'b'
+      ? newBeat
+      : (key === 'delete' || key === 'backspace') && many.chosen.length
+        ? () => many.remove()
+        : null
   if (!doing) return
   event.preventDefault()
   doing()
@@ -41,35 +81,121 @@ defineExpose({ newBeat })
   <div ref="area" class="score">
     <div class="inner" :style="{ width: `${names + total + 24}px` }">
       <div class="head">
-        <div class="corner"><b>Score</b><span class="quiet">beats across, parts down</span><UDropdownMenu :items="ways"><button class="press plain small ways" aria-label="How the score is laid out" title="How the score is laid out"><UIcon name="i-lucide-sliders-horizontal" /></button></UDropdownMenu></div>
+        <div class="corner">
+          <b>Score</b>
+          <span class="quiet">beats across, parts down</span>
+          <UDropdownMenu :items="ways">
+            <button class="press plain small ways" aria-label="How the score is laid out" title="How the score is laid out">
+              <UIcon name="i-lucide-sliders-horizontal" />
+            </button>
+          </UDropdownMenu>
+        </div>
         <div class="columns" :style="{ width: `${total}px` }" @pointerdown.self="scrub">
-          <div v-for="column in columns" :key="column.beat.id" class="column" :class="{ even: column.index % 2 }" :style="{ left: `${column.x}px`, width: `${column.width}px` }" @pointerdown="scrub">
-            <UDropdownMenu v-if="store.canEdit" :items="beatMenu(column)"><button class="beat" :aria-label="`Beat ${column.index + 1}`" @pointerdown.stop><b>Beat {{ column.index + 1 }}</b> <span class="amount quiet">{{ secondsWords(column.moves + column.hold) }}</span><UIcon name="i-lucide-chevron-down" /></button></UDropdownMenu>
-            <span v-else class="beat"><b>Beat {{ column.index + 1 }}</b></span>
-            <span class="how" :class="column.start" :title="`${startWords[column.start]}, ${holdWords(column)}`">{{ startWords[column.start] }}<span class="quiet">, {{ holdWords(column) }}</span></span>
+          <div
+            v-for="column in columns"
+            :key="column.beat.id"
+            class="column"
+            :class="{ even: column.index % 2 }"
+            :style="{ left: `${column.x}px`, width: `${column.width}px` }"
+            @pointerdown="scrub"
+          >
+            <UDropdownMenu v-if="store.canEdit" :items="beatMenu(column)">
+              <button class="beat" :aria-label="`Beat ${column.index + 1}`" @pointerdown.stop>
+                <b>Beat {{ column.index + 1 }}</b>
+                <span class="amount quiet">{{ secondsWords(column.moves + column.hold) }}</span>
+                <UIcon name="i-lucide-chevron-down" />
+              </button>
+            </UDropdownMenu>
+            <span v-else class="beat">
+              <b>Beat {{ column.index + 1 }}</b>
+            </span>
+            <span class="how" :class="column.start" :title="`${startWords[column.start]}, ${holdWords(column)}`">
+              {{ startWords[column.start] }},
+              <span class="quiet">{{ holdWords(column) }}</span>
+            </span>
           </div>
         </div>
       </div>
       <div class="body">
         <div class="lanes" :style="{ left: `${names}px`, width: `${total}px` }">
-          <div v-for="column in columns" :key="column.beat.id" class="lane" :class="{ even: column.index % 2 }" :style="{ left: `${column.x}px`, width: `${column.width}px` }">
+          <div
+            v-for="column in columns"
+            :key="column.beat.id"
+            class="lane"
+            :class="{ even: column.index % 2 }"
+            :style="{ left: `${column.x}px`, width: `${column.width}px` }"
+          >
             <span class="held" :style="{ left: `${column.moves * column.unit}px`, width: `${Math.max(0, column.hold * column.unit)}px` }" />
-            <span class="line" :class="columns[column.index + 1]?.start ?? 'end'" title="Drag to change how long the beat holds" role="separator" :aria-label="`End of beat ${column.index + 1}`" :style="{ left: `${Math.max(column.width, 0)}px` }" @pointerdown="pressLine($event, column)" />
+            <span
+              class="line"
+              :class="columns[column.index + 1]?.start ?? 'end'"
+              title="Drag to change how long the beat holds"
+              role="separator"
+              :aria-label="`End of beat ${column.index + 1}`"
+              :style="{ left: `${Math.max(column.width, 0)}px` }"
+              @pointerdown="pressLine($event, column)"
+            />
           </div>
         </div>
         <div v-if="score.board" class="part" :style="{ height: `${heightOf(cameraRow)}px` }">
-          <span class="name"><span class="choose"><span>Camera</span><span class="quiet">board</span></span></span>
+          <span class="name">
+            <span class="choose">
+              <span>Camera</span>
+              <span class="quiet">board</span>
+            </span>
+          </span>
           <div class="bars" :style="{ width: `${total}px` }">
-            <ScoreBars :bars="bars.get(cameraRow)!" name="the camera"  @press="pressCue" />
-            <UDropdownMenu v-if="store.canEdit" :items="cameraMenu" :content="{ align: 'start' }" :ui="{ content: 'max-h-96 overflow-y-auto' }"><button class="plus" aria-label="Let the camera go"><UIcon name="i-lucide-plus" />go to</button></UDropdownMenu>
+            <ScoreBars :bars="bars.get(cameraRow)!" name="the camera" @press="pressCue" />
+            <UDropdownMenu
+              v-if="store.canEdit"
+              :items="cameraMenu"
+              :content="{ align: 'start' }"
+              :ui="{ content: 'max-h-96 overflow-y-auto' }"
+            >
+              <button class="plus" aria-label="Let the camera go">
+                <UIcon name="i-lucide-plus" />
+                go to
+              </button>
+            </UDropdownMenu>
           </div>
         </div>
-        <div v-for="element in rows" :key="element.id" class="part" :style="{ height: `${heightOf(element.id)}px` }" :class="{ here: store.selection.includes(element.id) }">
-          <span class="name"><button class="choose" @click="store.select(element.id)"><span>{{ element.name }}</span><span class="quiet">{{ element.kind }}</span></button><button v-if="opening(element.id)" class="press plain small opens" :aria-expanded="opened.has(element.id)" :aria-label="`Parts of ${element.name}`" title="Its parts, each with its turn" @click="toggle(element.id)"><UIcon :name="opened.has(element.id) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'" /></button></span>
+        <div
+          v-for="element in rows"
+          :key="element.id"
+          class="part"
+          :style="{ height: `${heightOf(element.id)}px` }"
+          :class="{ here: store.selection.includes(element.id) }"
+        >
+          <span class="name">
+            <button class="choose" @click="store.select(element.id)">
+              <span>{{ element.name }}</span>
+              <span class="quiet">{{ element.kind }}</span>
+            </button>
+            <button
+              v-if="opening(element.id)"
+              class="press plain small opens"
+              :aria-expanded="opened.has(element.id)"
+              :aria-label="`Parts of ${element.name}`"
+              title="Its parts, each with its turn"
+              @click="toggle(element.id)"
+            >
+              <UIcon :name="opened.has(element.id) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'" />
+            </button>
+          </span>
           <div class="bars" :style="{ width: `${total}px` }">
-            <ScoreBars :bars="bars.get(element.id)!" :name="element.name"  @press="pressCue" />
+            <ScoreBars :bars="bars.get(element.id)!" :name="element.name" @press="pressCue" />
             <ScorePart v-for="turn in turnsOf(element.id)" :key="`${turn.cue}-${turn.index}`" :turn="turn" :staggered="staggered" />
-            <UDropdownMenu v-if="store.canEdit" :items="menu(element)" :content="{ align: 'start' }" :ui="{ content: 'max-h-96 overflow-y-auto' }"><button class="plus" :aria-label="`Motion for ${element.name}`"><UIcon name="i-lucide-plus" />motion</button></UDropdownMenu>
+            <UDropdownMenu
+              v-if="store.canEdit"
+              :items="menu(element)"
+              :content="{ align: 'start' }"
+              :ui="{ content: 'max-h-96 overflow-y-auto' }"
+            >
+              <button class="plus" :aria-label="`Motion for ${element.name}`">
+                <UIcon name="i-lucide-plus" />
+                motion
+              </button>
+            </UDropdownMenu>
           </div>
         </div>
         <SoundLanes v-if="sounds.here.length" ref="soundLanes" :columns="columns" :total="total" :proposed="props.proposed ?? []" />
@@ -81,38 +207,238 @@ defineExpose({ newBeat })
 </template>
 
 <style scoped>
-.score { overflow: auto; background: var(--panel); height: 100%; position: relative; }
-.inner { min-height: 100%; position: relative; min-width: 100%; }
-.head { display: flex; position: sticky; top: 0; z-index: 6; background: var(--panel); height: 54px; border-bottom: 1px solid var(--line); }
-.corner { width: 172px; flex: none; padding: 8px 14px; position: sticky; left: 0; background: var(--panel); z-index: 2; border-right: 1px solid var(--line); display: flex; flex-direction: column; }
-.corner .quiet { font-size: 12.5px; white-space: nowrap; }
-.columns { position: relative; cursor: col-resize; }
-.column { position: absolute; top: 0; bottom: 0; padding: 5px 8px 0; display: flex; flex-direction: column; overflow: hidden; touch-action: none; }
-.even { background: color-mix(in srgb, var(--act) 5%, transparent); }
-.beat { display: inline-flex; align-items: center; gap: 5px; align-self: flex-start; border: 0; background: none; color: inherit; font: inherit; padding: 1px 4px; margin-left: -4px; border-radius: 5px; cursor: pointer; }
-.beat:hover { background: var(--act-wash); }
-.how { font-size: 12.5px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; color: var(--second); }
-.how.advance { color: var(--act); }
-.body { position: relative; min-height: 120px; }
-.lanes { position: absolute; top: 0; bottom: 0; }
-.lane { position: absolute; top: 0; bottom: 0; }
-.held { position: absolute; top: 0; bottom: 0; background: repeating-linear-gradient(135deg, transparent 0 7px, color-mix(in srgb, var(--line) 55%, transparent) 7px 8px); opacity: 0.55; }
-.line { position: absolute; top: 0; bottom: 0; width: 11px; margin-left: -6px; cursor: ew-resize; z-index: 3; touch-action: none; }
-.line::before { content: ""; position: absolute; left: 5px; top: 0; bottom: 0; border-left: 2px solid var(--act); }
-.line.self::before { border-left-style: dotted; border-color: var(--third); }
-.line.end::before { border-left: 4px double var(--third); }
-.line:hover::before { border-color: var(--now); }
-.part { display: flex; border-bottom: 1px solid color-mix(in srgb, var(--line) 60%, transparent); position: relative; }
-.name { width: 172px; flex: none; display: flex; justify-content: space-between; align-items: flex-start; gap: 8px; padding: 0 12px 0 14px; border: 0; border-right: 1px solid var(--line); background: var(--panel); color: inherit; font: inherit; position: sticky; left: 0; z-index: 5; text-align: left; cursor: pointer; }
-.choose { display: flex; flex: 1; min-width: 0; justify-content: space-between; align-items: center; gap: 8px; height: 36px; line-height: inherit; border: 0; background: none; padding: 0; color: inherit; font: inherit; text-align: left; cursor: pointer; }
-.opens { padding: 2px; margin: 7px -8px 0 0; line-height: 1; }
-.ways { position: absolute; right: 4px; top: 6px; padding: 4px 6px; }
-.name span:first-child { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.part.here .name { background: var(--act-wash); font-weight: 600; }
-.name .quiet { font-size: 12.5px; }
-.bars { position: relative; height: 100%; }
-.plus { position: absolute; right: 4px; top: 6px; height: 24px; border: 1px solid var(--line); background: var(--panel); color: var(--second); border-radius: 999px; display: inline-flex; align-items: center; gap: 3px; padding: 0 8px 0 5px; font: 500 12px "Hanken Grotesk"; cursor: pointer; opacity: 0; z-index: 4; }
-.part:hover .plus, .part.here .plus, .plus:focus-visible, .plus[data-state=open] { opacity: 1; }
-.playhead { position: absolute; left: -1px; top: -54px; bottom: 0; width: 2px; background: var(--now); z-index: 7; pointer-events: none; }
-.none { padding: 30px; }
+.score {
+  overflow: auto;
+  background: var(--panel);
+  height: 100%;
+  position: relative;
+}
+.inner {
+  min-height: 100%;
+  position: relative;
+  min-width: 100%;
+}
+.head {
+  display: flex;
+  position: sticky;
+  top: 0;
+  z-index: 6;
+  background: var(--panel);
+  height: 54px;
+  border-bottom: 1px solid var(--line);
+}
+.corner {
+  width: 172px;
+  flex: none;
+  padding: 8px 14px;
+  position: sticky;
+  left: 0;
+  background: var(--panel);
+  z-index: 2;
+  border-right: 1px solid var(--line);
+  display: flex;
+  flex-direction: column;
+}
+.corner .quiet {
+  font-size: 12.5px;
+  white-space: nowrap;
+}
+.columns {
+  position: relative;
+  cursor: col-resize;
+}
+.column {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  padding: 5px 8px 0;
+  display: flex;
+  flex-direction: column;
+  overflow: hidden;
+  touch-action: none;
+}
+.even {
+  background: color-mix(in srgb, var(--act) 5%, transparent);
+}
+.beat {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
+  align-self: flex-start;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  padding: 1px 4px;
+  margin-left: -4px;
+  border-radius: 5px;
+  cursor: pointer;
+}
+.beat:hover {
+  background: var(--act-wash);
+}
+.how {
+  font-size: 12.5px;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  color: var(--second);
+}
+.how.advance {
+  color: var(--act);
+}
+.body {
+  position: relative;
+  min-height: 120px;
+}
+.lanes {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+}
+.lane {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+}
+.held {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  background: repeating-linear-gradient(135deg, transparent 0 7px, color-mix(in srgb, var(--line) 55%, transparent) 7px 8px);
+  opacity: 0.55;
+}
+.line {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  width: 11px;
+  margin-left: -6px;
+  cursor: ew-resize;
+  z-index: 3;
+  touch-action: none;
+}
+.line::before {
+  content: '';
+  position: absolute;
+  left: 5px;
+  top: 0;
+  bottom: 0;
+  border-left: 2px solid var(--act);
+}
+.line.self::before {
+  border-left-style: dotted;
+  border-color: var(--third);
+}
+.line.end::before {
+  border-left: 4px double var(--third);
+}
+.line:hover::before {
+  border-color: var(--now);
+}
+.part {
+  display: flex;
+  border-bottom: 1px solid color-mix(in srgb, var(--line) 60%, transparent);
+  position: relative;
+}
+.name {
+  width: 172px;
+  flex: none;
+  display: flex;
+  justify-content: space-between;
+  align-items: flex-start;
+  gap: 8px;
+  padding: 0 12px 0 14px;
+  border: 0;
+  border-right: 1px solid var(--line);
+  background: var(--panel);
+  color: inherit;
+  font: inherit;
+  position: sticky;
+  left: 0;
+  z-index: 5;
+  text-align: left;
+  cursor: pointer;
+}
+.choose {
+  display: flex;
+  flex: 1;
+  min-width: 0;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+  height: 36px;
+  line-height: inherit;
+  border: 0;
+  background: none;
+  padding: 0;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+.opens {
+  padding: 2px;
+  margin: 7px -8px 0 0;
+  line-height: 1;
+}
+.ways {
+  position: absolute;
+  right: 4px;
+  top: 6px;
+  padding: 4px 6px;
+}
+.name span:first-child {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.part.here .name {
+  background: var(--act-wash);
+  font-weight: 600;
+}
+.name .quiet {
+  font-size: 12.5px;
+}
+.bars {
+  position: relative;
+  height: 100%;
+}
+.plus {
+  position: absolute;
+  right: 4px;
+  top: 6px;
+  height: 24px;
+  border: 1px solid var(--line);
+  background: var(--panel);
+  color: var(--second);
+  border-radius: 999px;
+  display: inline-flex;
+  align-items: center;
+  gap: 3px;
+  padding: 0 8px 0 5px;
+  font: 500 12px 'Hanken Grotesk';
+  cursor: pointer;
+  opacity: 0;
+  z-index: 4;
+}
+.part:hover .plus,
+.part.here .plus,
+.plus:focus-visible,
+.plus[data-state='open'] {
+  opacity: 1;
+}
+.playhead {
+  position: absolute;
+  left: -1px;
+  top: -54px;
+  bottom: 0;
+  width: 2px;
+  background: var(--now);
+  z-index: 7;
+  pointer-events: none;
+}
+.none {
+  padding: 30px;
+}
 </style>

@@ -14,10 +14,20 @@ const choose = (wanted: 'bed' | 'effect' | 'narration') => {
   choosing.value = true
 }
 const items = computed(() => [
-  [{ label: sounds.voice ? 'Record the slide’s voice anew' : 'Record the slide’s voice', icon: 'i-lucide-mic', onSelect: () => emit('record') }, { label: 'A voice from Media or a file', icon: 'i-lucide-audio-lines', onSelect: () => choose('narration') }],
-  [{ label: 'Music under slides', icon: 'i-lucide-music', onSelect: () => choose('bed') }, { label: 'One sound at the playhead', icon: 'i-lucide-bell', onSelect: () => choose('effect') }],
+  [
+    {
+      label: sounds.voice ? 'Record the slide’s voice anew' : 'Record the slide’s voice',
+      icon: 'i-lucide-mic',
+      onSelect: () => emit('record'),
+    },
+    { label: 'A voice from Media or a file', icon: 'i-lucide-audio-lines', onSelect: () => choose('narration') },
+  ],
+  [
+    { label: 'Music under slides', icon: 'i-lucide-music', onSelect: () => choose('bed') },
+    { label: 'One sound at the playhead', icon: 'i-lucide-bell', onSelect: () => choose('effect') },
+  ],
 ])
-function take(entry: { hash: string, name: string }) {
+function take(entry: { hash: string; name: string }) {
   if (use.value === 'narration') sounds.narrate(entry.hash)
   else sounds.add(use.value, entry)
   void asking(() => $fetch(`/api/media/${entry.hash}/used`, { method: 'POST' }))
@@ -26,7 +36,11 @@ async function bring(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   input.value = ''
-  const hash = file && await bringClip(file, file.name, words => { busy.value = words })
+  const hash =
+    file &&
+    (await bringClip(file, file.name, words => {
+      busy.value = words
+    }))
   if (file && hash) take({ hash, name: file.name })
 }
 const taken = (entry: MediaEntry) => take(entry)
@@ -35,6 +49,15 @@ const taken = (entry: MediaEntry) => take(entry)
 <template>
   <UDropdownMenu v-if="store.canEdit" :items="items"><button class="press plain">Add sound</button></UDropdownMenu>
   <span v-if="busy" class="quiet" role="status">{{ busy }}</span>
-  <input ref="picker" type="file" accept="audio/*,video/*" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="sound-file" @change="bring">
+  <input
+    ref="picker"
+    type="file"
+    accept="audio/*,video/*"
+    class="hidden-words"
+    tabindex="-1"
+    aria-hidden="true"
+    data-test="sound-file"
+    @change="bring"
+  />
   <MediaFinder v-model="choosing" kind="sound" @choose="taken" @file="picker?.click()" />
 </template>

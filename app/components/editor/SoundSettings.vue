@@ -3,7 +3,7 @@ import { captionsFor, startsFromVoice } from '#core/sound'
 import { spanOfClip, usualDuck } from '#core/timing'
 
 /** What can be set on the chosen sound of the deck. */
-const emit = defineEmits<{ record: [from: number | null], propose: [starts: number[]] }>()
+const emit = defineEmits<{ record: [from: number | null]; propose: [starts: number[]] }>()
 const store = useDeck()
 const sounds = useSounds()
 const clips = useClips()
@@ -22,10 +22,17 @@ function setFrom(id: string) {
   sounds.set({ fromSlide: id, ...(at(sound.value.untilSlide) < at(id) ? { untilSlide: id } : {}) })
 }
 const retake = ref(0)
-watch(() => sound.value.id, () => { retake.value = 0 })
+watch(
+  () => sound.value.id,
+  () => {
+    retake.value = 0
+  },
+)
 const captions = () => captionsFor(notes.value, peaks.value!, language.value)
 function propose() {
-  const starts = startsFromVoice(notes.value, peaks.value!, language.value).map(second => Math.round((second - (span.value?.from ?? 0) + sound.value.delay) * 100) / 100)
+  const starts = startsFromVoice(notes.value, peaks.value!, language.value).map(
+    second => Math.round((second - (span.value?.from ?? 0) + sound.value.delay) * 100) / 100,
+  )
   if (starts.length) emit('propose', starts)
   else warn('The notes hold one sentence only, or nothing is heard: there is nothing to tell beats by.')
 }
@@ -33,38 +40,213 @@ function propose() {
 
 <template>
   <div class="settings">
-    <div class="head"><h3>{{ use[sound.use] }}</h3><button v-if="store.canEdit" class="press plain small" aria-label="Remove this sound" title="Remove this sound" @click="sounds.remove()"><UIcon name="i-lucide-trash-2" /></button></div>
-    <div class="row"><span class="label">Name</span><input v-written="sound.name" class="field" maxlength="200" aria-label="Name of the sound" @change="value($event).trim() && sounds.set({ name: value($event).trim() })"></div>
+    <div class="head">
+      <h3>{{ use[sound.use] }}</h3>
+      <button
+        v-if="store.canEdit"
+        class="press plain small"
+        aria-label="Remove this sound"
+        title="Remove this sound"
+        @click="sounds.remove()"
+      >
+        <UIcon name="i-lucide-trash-2" />
+      </button>
+    </div>
+    <div class="row">
+      <span class="label">Name</span>
+      <input
+        v-written="sound.name"
+        class="field"
+        maxlength="200"
+        aria-label="Name of the sound"
+        @change="value($event).trim() && sounds.set({ name: value($event).trim() })"
+      />
+    </div>
     <audio :key="sound.media" :src="`/api/media/${sound.media}`" controls preload="metadata" />
-    <div v-if="sound.use !== 'narration'" class="row"><span class="label">From</span><select class="field" aria-label="From slide" :value="sound.fromSlide" @change="setFrom(value($event))"><option v-for="slide in slideChoices" :key="slide.id" :value="slide.id">{{ slide.label }}</option></select></div>
-    <div v-if="sound.use !== 'narration'" class="row"><span class="label">until the end of</span><select class="field" aria-label="Until slide" :value="sound.untilSlide" @change="sounds.set({ untilSlide: value($event) })"><option v-for="slide in slideChoices.slice(at(sound.fromSlide))" :key="slide.id" :value="slide.id">{{ slide.label }}</option></select></div>
-    <div class="row"><span class="label">{{ sound.use === 'bed' ? 'Begins after' : 'Begins, once open, after' }}</span><NumberField :model-value="sound.delay" label="Begins after" unit="s" :decimals="2" :step="0.1" :least="0" :most="3600" @update:model-value="delay => sounds.set({ delay })" /></div>
-    <div class="row"><span class="label">Volume</span><SliderField :model-value="Math.round(sound.volume * 100)" label="Volume" :most="100" unit="%" :disabled="!store.canEdit" @update:model-value="percent => sounds.set({ volume: percent / 100 })" /></div>
-    <div v-if="sound.use === 'bed'" class="row"><span class="label">Under a voice</span><SliderField :model-value="Math.round((sound.duck ?? usualDuck) * 100)" label="Under a voice" :most="100" unit="%" :disabled="!store.canEdit" @update:model-value="percent => sounds.set({ duck: percent / 100 })" /></div>
-    <div class="row"><span class="label">Fades in, out</span><span class="slide"><NumberField :model-value="sound.fadeIn" label="Fades in" :decimals="1" :step="0.1" :least="0" :most="60" @update:model-value="fadeIn => sounds.set({ fadeIn })" /><NumberField :model-value="sound.fadeOut" label="Fades out" unit="s" :decimals="1" :step="0.1" :least="0" :most="60" @update:model-value="fadeOut => sounds.set({ fadeOut })" /></span></div>
-    <div class="row"><span class="label">Plays of its {{ secondsWords(whole) }}</span><span class="slide"><NumberField :model-value="sound.from ?? 0" label="Plays from" :decimals="2" :step="0.1" :least="0" :most="whole" @update:model-value="from => sounds.set({ from: from || undefined })" /><NumberField :model-value="sound.until ?? whole" label="Plays until" unit="s" :decimals="2" :step="0.1" :least="0" :most="whole" @update:model-value="until => sounds.set({ until: until >= whole ? undefined : until })" /></span></div>
-    <label v-if="sound.use !== 'narration'" class="yes"><input type="checkbox" :checked="sound.loop" :disabled="!store.canEdit" @change="sounds.set({ loop: ($event.target as HTMLInputElement).checked })">begins again at its end, without a gap</label>
+    <div v-if="sound.use !== 'narration'" class="row">
+      <span class="label">From</span>
+      <select class="field" aria-label="From slide" :value="sound.fromSlide" @change="setFrom(value($event))">
+        <option v-for="slide in slideChoices" :key="slide.id" :value="slide.id">{{ slide.label }}</option>
+      </select>
+    </div>
+    <div v-if="sound.use !== 'narration'" class="row">
+      <span class="label">until the end of</span>
+      <select class="field" aria-label="Until slide" :value="sound.untilSlide" @change="sounds.set({ untilSlide: value($event) })">
+        <option v-for="slide in slideChoices.slice(at(sound.fromSlide))" :key="slide.id" :value="slide.id">{{ slide.label }}</option>
+      </select>
+    </div>
+    <div class="row">
+      <span class="label">{{ sound.use === 'bed' ? 'Begins after' : 'Begins, once open, after' }}</span>
+      <NumberField
+        :model-value="sound.delay"
+        label="Begins after"
+        unit="s"
+        :decimals="2"
+        :step="0.1"
+        :least="0"
+        :most="3600"
+        @update:model-value="delay => sounds.set({ delay })"
+      />
+    </div>
+    <div class="row">
+      <span class="label">Volume</span>
+      <SliderField
+        :model-value="Math.round(sound.volume * 100)"
+        label="Volume"
+        :most="100"
+        unit="%"
+        :disabled="!store.canEdit"
+        @update:model-value="percent => sounds.set({ volume: percent / 100 })"
+      />
+    </div>
+    <div v-if="sound.use === 'bed'" class="row">
+      <span class="label">Under a voice</span>
+      <SliderField
+        :model-value="Math.round((sound.duck ?? usualDuck) * 100)"
+        label="Under a voice"
+        :most="100"
+        unit="%"
+        :disabled="!store.canEdit"
+        @update:model-value="percent => sounds.set({ duck: percent / 100 })"
+      />
+    </div>
+    <div class="row">
+      <span class="label">Fades in, out</span>
+      <span class="slide">
+        <NumberField
+          :model-value="sound.fadeIn"
+          label="Fades in"
+          :decimals="1"
+          :step="0.1"
+          :least="0"
+          :most="60"
+          @update:model-value="fadeIn => sounds.set({ fadeIn })"
+        />
+        <NumberField
+          :model-value="sound.fadeOut"
+          label="Fades out"
+          unit="s"
+          :decimals="1"
+          :step="0.1"
+          :least="0"
+          :most="60"
+          @update:model-value="fadeOut => sounds.set({ fadeOut })"
+        />
+      </span>
+    </div>
+    <div class="row">
+      <span class="label">Plays of its {{ secondsWords(whole) }}</span>
+      <span class="slide">
+        <NumberField
+          :model-value="sound.from ?? 0"
+          label="Plays from"
+          :decimals="2"
+          :step="0.1"
+          :least="0"
+          :most="whole"
+          @update:model-value="from => sounds.set({ from: from || undefined })"
+        />
+        <NumberField
+          :model-value="sound.until ?? whole"
+          label="Plays until"
+          unit="s"
+          :decimals="2"
+          :step="0.1"
+          :least="0"
+          :most="whole"
+          @update:model-value="until => sounds.set({ until: until >= whole ? undefined : until })"
+        />
+      </span>
+    </div>
+    <label v-if="sound.use !== 'narration'" class="yes">
+      <input
+        type="checkbox"
+        :checked="sound.loop"
+        :disabled="!store.canEdit"
+        @change="sounds.set({ loop: ($event.target as HTMLInputElement).checked })"
+      />
+      begins again at its end, without a gap
+    </label>
     <template v-if="sound.use === 'narration' && store.canEdit">
       <div class="presses">
         <button class="press small" @click="emit('record', null)">Record anew</button>
-        <span class="retake"><button class="press small" :disabled="retake <= 0" @click="emit('record', retake)">Take again from</button><NumberField :model-value="retake" label="Take again from" unit="s" :decimals="1" :step="0.5" :least="0" :most="whole" @update:model-value="second => { retake = second }" /></span>
+        <span class="retake">
+          <button class="press small" :disabled="retake <= 0" @click="emit('record', retake)">Take again from</button>
+          <NumberField
+            :model-value="retake"
+            label="Take again from"
+            unit="s"
+            :decimals="1"
+            :step="0.5"
+            :least="0"
+            :most="whole"
+            @update:model-value="
+              second => {
+                retake = second
+              }
+            "
+          />
+        </span>
         <button v-if="notes && peaks" class="press small" @click="propose">Beats from the voice</button>
       </div>
       <p v-if="!notes" class="quiet">With words in the notes, the voice can set the beats and the captions.</p>
     </template>
-    <CaptionList v-if="sound.use === 'narration' || sound.captions?.length" :model-value="sound.captions ?? []" :name="sound.name" :from-notes="notes && peaks ? captions : undefined" @update:model-value="next => sounds.set({ captions: next.length ? next : undefined }, 'change captions')" />
+    <CaptionList
+      v-if="sound.use === 'narration' || sound.captions?.length"
+      :model-value="sound.captions ?? []"
+      :name="sound.name"
+      :from-notes="notes && peaks ? captions : undefined"
+      @update:model-value="next => sounds.set({ captions: next.length ? next : undefined }, 'change captions')"
+    />
   </div>
 </template>
 
 <style scoped>
-.settings { display: flex; flex-direction: column; gap: 2px; }
-.head { display: flex; justify-content: space-between; gap: 8px; align-items: flex-start; margin-bottom: 4px; }
-h3 { font-size: 17px; }
-audio { width: 100%; height: 34px; margin: 4px 0; }
-.slide { display: inline-flex; align-items: center; gap: 7px; }
-.slide :deep(.field) { width: 54px; }
-.yes { display: inline-flex; gap: 7px; align-items: center; padding: 5px 0; }
-.presses { display: flex; flex-wrap: wrap; gap: 6px; padding: 6px 0; }
-.retake { display: inline-flex; gap: 5px; }
-.retake :deep(.field) { width: 54px; }
+.settings {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  align-items: flex-start;
+  margin-bottom: 4px;
+}
+h3 {
+  font-size: 17px;
+}
+audio {
+  width: 100%;
+  height: 34px;
+  margin: 4px 0;
+}
+.slide {
+  display: inline-flex;
+  align-items: center;
+  gap: 7px;
+}
+.slide :deep(.field) {
+  width: 54px;
+}
+.yes {
+  display: inline-flex;
+  gap: 7px;
+  align-items: center;
+  padding: 5px 0;
+}
+.presses {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  padding: 6px 0;
+}
+.retake {
+  display: inline-flex;
+  gap: 5px;
+}
+.retake :deep(.field) {
+  width: 54px;
+}
 </style>

@@ -8,17 +8,38 @@ const score = useScore()
 const reach = ref<Reach>('slide')
 const choices = computed(() => [
   ...(score.chosen.length ? [['cues', score.chosen.length > 1 ? `${score.chosen.length} chosen cues` : 'the chosen cue'] as const] : []),
-  ['beat', `beat ${(score.beatAt?.index ?? 0) + 1}`] as const, ['slide', 'this slide'] as const, ['deck', 'the whole deck'] as const,
+  ['beat', `beat ${(score.beatAt?.index ?? 0) + 1}`] as const,
+  ['slide', 'this slide'] as const,
+  ['deck', 'the whole deck'] as const,
 ])
-watch(choices, now => { if (!now.some(([known]) => known === reach.value)) reach.value = 'slide' })
-const factors = [[0.5, '½'], [0.75, '¾'], [1.25, '1¼'], [2, '2']] as const
+watch(choices, now => {
+  if (!now.some(([known]) => known === reach.value)) reach.value = 'slide'
+})
+const factors = [
+  [0.5, '½'],
+  [0.75, '¾'],
+  [1.25, '1¼'],
+  [2, '2'],
+] as const
 
 /** How long what is meant lasts, and how much of that is held for reading or for a clip; null where that is not asked. */
 const span = computed(() => {
   if (!store.score || reach.value === 'cues') return null
   const planned = store.plan?.slides ?? []
-  const beats = reach.value === 'deck' ? planned.flatMap(slide => slide.score.beats) : reach.value === 'slide' ? store.score.beats : score.beatAt ? [score.beatAt] : []
-  const transition = reach.value === 'deck' ? planned.reduce((sum, slide) => sum + slide.transition, 0) : reach.value === 'slide' ? planned.find(slide => slide.slide === store.slideId)?.transition ?? 0 : 0
+  const beats =
+    reach.value === 'deck'
+      ? planned.flatMap(slide => slide.score.beats)
+      : reach.value === 'slide'
+        ? store.score.beats
+        : score.beatAt
+          ? [score.beatAt]
+          : []
+  const transition =
+    reach.value === 'deck'
+      ? planned.reduce((sum, slide) => sum + slide.transition, 0)
+      : reach.value === 'slide'
+        ? (planned.find(slide => slide.slide === store.slideId)?.transition ?? 0)
+        : 0
   return { length: transition + beats.reduce((sum, beat) => sum + beat.length, 0), fixed: fixedIn(beats) }
 })
 function run(seconds: number) {
@@ -31,15 +52,62 @@ function run(seconds: number) {
 <template>
   <fieldset class="tempo" :disabled="!store.canEdit">
     <legend>Tempo</legend>
-    <select v-model="reach" class="field" aria-label="What is squeezed or stretched"><option v-for="[key, words] in choices" :key="key" :value="key">{{ words }}</option></select>
-    <div class="factors"><button v-for="[factor, words] in factors" :key="factor" class="press small" :aria-label="`${words} times as long`" @click="score.setTempo(reach, factor)">× {{ words }}</button></div>
-    <div v-if="span" class="row"><span class="label">Runs</span><NumberField :model-value="span.length" label="Let it run" unit="s" :decimals="1" :step="0.5" :least="0.1" :most="36000" @update:model-value="run" /></div>
-    <template v-if="reach === 'slide' || reach === 'deck'"><span class="quiet">Its beats go on</span><div class="factors"><button class="press small" @click="score.setStarts(reach, 'advance')">on advance</button><button class="press small" @click="score.setStarts(reach, 'self')">by themselves</button></div></template>
+    <select v-model="reach" class="field" aria-label="What is squeezed or stretched">
+      <option v-for="[key, words] in choices" :key="key" :value="key">{{ words }}</option>
+    </select>
+    <div class="factors">
+      <button
+        v-for="[factor, words] in factors"
+        :key="factor"
+        class="press small"
+        :aria-label="`${words} times as long`"
+        @click="score.setTempo(reach, factor)"
+      >
+        × {{ words }}
+      </button>
+    </div>
+    <div v-if="span" class="row">
+      <span class="label">Runs</span>
+      <NumberField
+        :model-value="span.length"
+        label="Let it run"
+        unit="s"
+        :decimals="1"
+        :step="0.5"
+        :least="0.1"
+        :most="36000"
+        @update:model-value="run"
+      />
+    </div>
+    <template v-if="reach === 'slide' || reach === 'deck'">
+      <span class="quiet">Its beats go on</span>
+      <div class="factors">
+        <button class="press small" @click="score.setStarts(reach, 'advance')">on advance</button>
+        <button class="press small" @click="score.setStarts(reach, 'self')">by themselves</button>
+      </div>
+    </template>
   </fieldset>
 </template>
 
 <style scoped>
-.tempo { border: 0; border-top: 1px solid var(--line); margin: 4px 0 0; padding: 8px 0 0; display: flex; flex-direction: column; gap: 6px; min-width: 0; }
-legend { float: left; font-weight: 600; padding: 0; }
-.factors { display: flex; gap: 4px; flex-wrap: wrap; }
+.tempo {
+  border: 0;
+  border-top: 1px solid var(--line);
+  margin: 4px 0 0;
+  padding: 8px 0 0;
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  min-width: 0;
+}
+legend {
+  float: left;
+  font-weight: 600;
+  padding: 0;
+}
+.factors {
+  display: flex;
+  gap: 4px;
+  flex-wrap: wrap;
+}
 </style>

@@ -1,23 +1,51 @@
 <script setup lang="ts">
 import type { Change, ElementKind } from '#core/model'
-import { cuesApart, effectNamed, followUsual, followUsualTransition, setUsual, setUsualTransition, slidesApart, transitionNamed, usualMotion, usualTransition } from '#core/timing'
+import {
+  cuesApart,
+  effectNamed,
+  followUsual,
+  followUsualTransition,
+  setUsual,
+  setUsualTransition,
+  slidesApart,
+  transitionNamed,
+  usualMotion,
+  usualTransition,
+} from '#core/timing'
 
 /** How parts of a kind, or slides, usually come in this deck: made usual from what is shown, followed by it, or by all that differ. */
-const props = defineProps<{ what: 'enter' | 'exit' | 'transition', cue?: string, kind?: ElementKind, slide?: string }>()
+const props = defineProps<{ what: 'enter' | 'exit' | 'transition'; cue?: string; kind?: ElementKind; slide?: string }>()
 const store = useDeck()
 const deck = computed(() => store.deck!)
 const usual = computed(() => (props.what === 'transition' ? usualTransition(deck.value) : usualMotion(deck.value, props.what, props.kind!)))
-const apart = computed(() => (props.what === 'transition' ? slidesApart(deck.value) : cuesApart(deck.value, props.what, props.kind!).map(cue => cue.id)))
+const apart = computed(() =>
+  props.what === 'transition' ? slidesApart(deck.value) : cuesApart(deck.value, props.what, props.kind!).map(cue => cue.id),
+)
 const own = computed(() => props.cue ?? props.slide!)
 const differs = computed(() => apart.value.includes(own.value))
 const others = computed(() => apart.value.filter(id => id !== own.value))
-const whose = computed(() => (props.what === 'transition' ? 'Slides' : `${({ text: 'Texts', picture: 'Pictures', shape: 'Shapes', icon: 'Icons', chart: 'Charts', diagram: 'Diagrams', table: 'Tables', figure: 'Figures', group: 'Groups' } as Record<string, string>)[props.kind!] ?? 'Such parts'}`))
+const whose = computed(() =>
+  props.what === 'transition'
+    ? 'Slides'
+    : `${({ text: 'Texts', picture: 'Pictures', shape: 'Shapes', icon: 'Icons', chart: 'Charts', diagram: 'Diagrams', table: 'Tables', figure: 'Figures', group: 'Groups' } as Record<string, string>)[props.kind!] ?? 'Such parts'}`,
+)
 const does = computed(() => (props.what === 'enter' ? 'come in by' : props.what === 'exit' ? 'go out by' : 'come by'))
-const name = computed(() => usual.value && (props.what === 'transition' ? transitionNamed(usual.value.effect) : effectNamed(usual.value.effect, props.what)).label.toLowerCase())
+const name = computed(
+  () =>
+    usual.value &&
+    (props.what === 'transition' ? transitionNamed(usual.value.effect) : effectNamed(usual.value.effect, props.what)).label.toLowerCase(),
+)
 
-const make = () => store.edit('set what is usual', props.what === 'transition' ? setUsualTransition(deck.value, { like: own.value }) : setUsual(deck.value, { like: own.value }))
+const make = () =>
+  store.edit(
+    'set what is usual',
+    props.what === 'transition' ? setUsualTransition(deck.value, { like: own.value }) : setUsual(deck.value, { like: own.value }),
+  )
 const follow = (ids: readonly string[]) => {
-  const changes: Change[] = props.what === 'transition' ? followUsualTransition(deck.value, { slides: ids }) : followUsual(deck.value, { what: props.what, kind: props.kind!, cues: ids })
+  const changes: Change[] =
+    props.what === 'transition'
+      ? followUsualTransition(deck.value, { slides: ids })
+      : followUsual(deck.value, { what: props.what, kind: props.kind!, cues: ids })
   store.edit('follow what is usual', changes)
   if (changes.length > 1) tell(`${changes.length} follow what is usual now.`)
 }
@@ -29,13 +57,26 @@ const follow = (ids: readonly string[]) => {
     <div v-if="store.canEdit" class="presses">
       <button v-if="differs" class="press small" @click="follow([own])">As usual</button>
       <button v-if="!usual || differs" class="press small" @click="make">Make this usual</button>
-      <button v-if="others.length" class="press small" @click="follow(others)">{{ others.length === 1 ? 'Let the other one follow' : `Let ${others.length} others follow` }}</button>
+      <button v-if="others.length" class="press small" @click="follow(others)">
+        {{ others.length === 1 ? 'Let the other one follow' : `Let ${others.length} others follow` }}
+      </button>
     </div>
   </div>
 </template>
 
 <style scoped>
-.usual { display: flex; flex-direction: column; gap: 5px; margin: 4px 0 8px; }
-.usual p { margin: 0; }
-.presses { display: flex; gap: 6px; flex-wrap: wrap; }
+.usual {
+  display: flex;
+  flex-direction: column;
+  gap: 5px;
+  margin: 4px 0 8px;
+}
+.usual p {
+  margin: 0;
+}
+.presses {
+  display: flex;
+  gap: 6px;
+  flex-wrap: wrap;
+}
 </style>

@@ -6,16 +6,40 @@ import type { Accent } from '#core/model'
 const store = useDeck()
 const theme = computed(() => store.deck!.theme.theme!)
 const accents = computed(() => theme.value.accents ?? {})
-const put = (next: Record<string, Accent>, label: string) => store.edit(label, setFields(store.deck!, { table: 'theme', id: 'theme', fields: { accents: Object.keys(next).length ? next : undefined } }))
-const set = (name: string, fields: Partial<Accent>) => put({ ...accents.value, [name]: Object.fromEntries(Object.entries({ ...accents.value[name]!, ...fields }).filter(([, value]) => value !== undefined && value !== null && value !== false)) as Accent }, `change ${accents.value[name]!.name.toLowerCase()}`)
+const put = (next: Record<string, Accent>, label: string) =>
+  store.edit(
+    label,
+    setFields(store.deck!, { table: 'theme', id: 'theme', fields: { accents: Object.keys(next).length ? next : undefined } }),
+  )
+const set = (name: string, fields: Partial<Accent>) =>
+  put(
+    {
+      ...accents.value,
+      [name]: Object.fromEntries(
+        Object.entries({ ...accents.value[name]!, ...fields }).filter(
+          ([, value]) => value !== undefined && value !== null && value !== false,
+        ),
+      ) as Accent,
+    },
+    `change ${accents.value[name]!.name.toLowerCase()}`,
+  )
 function add() {
   let count = 1
   while (accents.value[`accent-${count}`]) count++
-  put({ ...accents.value, [`accent-${count}`]: { name: count === 1 ? 'Key words' : `Key words ${count}`, color: { role: 'accent1' }, weight: 700 } }, 'add a way to mark words')
+  put(
+    {
+      ...accents.value,
+      [`accent-${count}`]: { name: count === 1 ? 'Key words' : `Key words ${count}`, color: { role: 'accent1' }, weight: 700 },
+    },
+    'add a way to mark words',
+  )
 }
 const uses = computed(() => {
   const counts = new Map<string, number>()
-  for (const element of Object.values(store.deck!.elements)) if ('text' in element) for (const [, name] of JSON.stringify(element.text).matchAll(/"type":"accent","attrs":\{"name":"([^"]+)"/g)) counts.set(name!, (counts.get(name!) ?? 0) + 1)
+  for (const element of Object.values(store.deck!.elements))
+    if ('text' in element)
+      for (const [, name] of JSON.stringify(element.text).matchAll(/"type":"accent","attrs":\{"name":"([^"]+)"/g))
+        counts.set(name!, (counts.get(name!) ?? 0) + 1)
   return counts
 })
 const value = (event: Event) => (event.target as HTMLInputElement).value
@@ -27,23 +51,110 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
     <b class="sub">Words that matter</b>
     <p class="quiet small">A named way to mark them. Changed here, it changes in the whole deck.</p>
     <div v-for="(accent, name) in accents" :key="name" class="accent">
-      <div class="row"><input v-written="accent.name" class="field" maxlength="60" :aria-label="`Name of ${accent.name}`" @change="value($event).trim() && set(String(name), { name: value($event).trim() })"><span class="quiet small">{{ uses.get(String(name)) ? `${uses.get(String(name))} times` : 'not used yet' }}</span></div>
-      <div class="row"><span class="label">Colour</span><ColorField none :model-value="accent.color ?? null" :theme="theme" :label="`Colour of ${accent.name}`" @update:model-value="color => set(String(name), { color: color ?? undefined })" /></div>
-      <div class="row"><span class="label">Behind it</span><ColorField none :model-value="accent.highlight ?? null" :theme="theme" :label="`Behind ${accent.name}`" @update:model-value="highlight => set(String(name), { highlight: highlight ?? undefined })" /></div>
-      <div class="row"><span class="label">Weight</span><select class="field" :aria-label="`Weight of ${accent.name}`" :value="accent.weight ?? ''" @change="set(String(name), { weight: value($event) ? Number(value($event)) : undefined })"><option value="">as the text</option><option v-for="weight in [400, 500, 600, 700, 800, 900]" :key="weight">{{ weight }}</option></select></div>
-      <div class="row checks"><label><input type="checkbox" :checked="!!accent.italic" @change="set(String(name), { italic: checked($event) || undefined })"> italic</label><label><input type="checkbox" :checked="!!accent.underline" @change="set(String(name), { underline: checked($event) || undefined })"> underlined</label><label>size<NumberField :model-value="(accent.size ?? 1) * 100" :label="`Size of ${accent.name}`" unit="%" :least="50" :most="300" :step="5" @update:model-value="size => set(String(name), { size: size === 100 ? undefined : size / 100 })" /></label></div>
+      <div class="row">
+        <input
+          v-written="accent.name"
+          class="field"
+          maxlength="60"
+          :aria-label="`Name of ${accent.name}`"
+          @change="value($event).trim() && set(String(name), { name: value($event).trim() })"
+        />
+        <span class="quiet small">{{ uses.get(String(name)) ? `${uses.get(String(name))} times` : 'not used yet' }}</span>
+      </div>
+      <div class="row">
+        <span class="label">Colour</span>
+        <ColorField
+          none
+          :model-value="accent.color ?? null"
+          :theme="theme"
+          :label="`Colour of ${accent.name}`"
+          @update:model-value="color => set(String(name), { color: color ?? undefined })"
+        />
+      </div>
+      <div class="row">
+        <span class="label">Behind it</span>
+        <ColorField
+          none
+          :model-value="accent.highlight ?? null"
+          :theme="theme"
+          :label="`Behind ${accent.name}`"
+          @update:model-value="highlight => set(String(name), { highlight: highlight ?? undefined })"
+        />
+      </div>
+      <div class="row">
+        <span class="label">Weight</span>
+        <select
+          class="field"
+          :aria-label="`Weight of ${accent.name}`"
+          :value="accent.weight ?? ''"
+          @change="set(String(name), { weight: value($event) ? Number(value($event)) : undefined })"
+        >
+          <option value="">as the text</option>
+          <option v-for="weight in [400, 500, 600, 700, 800, 900]" :key="weight">{{ weight }}</option>
+        </select>
+      </div>
+      <div class="row checks">
+        <label>
+          <input type="checkbox" :checked="!!accent.italic" @change="set(String(name), { italic: checked($event) || undefined })" />
+          italic
+        </label>
+        <label>
+          <input type="checkbox" :checked="!!accent.underline" @change="set(String(name), { underline: checked($event) || undefined })" />
+          underlined
+        </label>
+        <label>
+          size
+          <NumberField
+            :model-value="(accent.size ?? 1) * 100"
+            :label="`Size of ${accent.name}`"
+            unit="%"
+            :least="50"
+            :most="300"
+            :step="5"
+            @update:model-value="size => set(String(name), { size: size === 100 ? undefined : size / 100 })"
+          />
+        </label>
+      </div>
     </div>
     <button v-if="store.canEdit" class="press small" @click="add">A new way to mark words</button>
   </section>
 </template>
 
 <style scoped>
-.accents { display: flex; flex-direction: column; gap: 6px; border-top: 1px solid var(--line); padding-top: 10px; align-items: stretch; }
-.accents > .press { align-self: flex-start; }
-.accent { border-left: 2px solid var(--line); padding-left: 8px; }
-.sub { font-size: 13px; color: var(--second); }
-.small { font-size: 12.5px; margin: 0; }
-.checks { font-size: 13px; color: var(--second); flex-wrap: wrap; }
-.checks label { display: inline-flex; gap: 5px; align-items: center; }
-input[type=checkbox] { accent-color: var(--act); }
+.accents {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  border-top: 1px solid var(--line);
+  padding-top: 10px;
+  align-items: stretch;
+}
+.accents > .press {
+  align-self: flex-start;
+}
+.accent {
+  border-left: 2px solid var(--line);
+  padding-left: 8px;
+}
+.sub {
+  font-size: 13px;
+  color: var(--second);
+}
+.small {
+  font-size: 12.5px;
+  margin: 0;
+}
+.checks {
+  font-size: 13px;
+  color: var(--second);
+  flex-wrap: wrap;
+}
+.checks label {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
+}
+input[type='checkbox'] {
+  accent-color: var(--act);
+}
 </style>

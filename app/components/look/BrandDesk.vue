@@ -8,9 +8,13 @@ const store = useDeck()
 const theme = computed(() => store.deck!.theme.theme!)
 const info = computed(() => store.deck!.info.info!)
 const master = computed(() => mastersOf(store.deck!)[0])
-const logoPart = computed(() => (master.value ? elementsOf(store.deck!, master.value.id).find(element => element.kind === 'picture' && element.logo) : undefined))
-const part = (field: string) => (master.value ? elementsOf(store.deck!, master.value.id).find(element => element.kind === 'text' && element.field === field) : undefined)
-const set = (label: string, fields: Partial<Theme>, more: readonly Change[] = []) => store.edit(label, [...setFields(store.deck!, { table: 'theme', id: 'theme', fields }), ...more])
+const logoPart = computed(() =>
+  master.value ? elementsOf(store.deck!, master.value.id).find(element => element.kind === 'picture' && element.logo) : undefined,
+)
+const part = (field: string) =>
+  master.value ? elementsOf(store.deck!, master.value.id).find(element => element.kind === 'text' && element.field === field) : undefined
+const set = (label: string, fields: Partial<Theme>, more: readonly Change[] = []) =>
+  store.edit(label, [...setFields(store.deck!, { table: 'theme', id: 'theme', fields }), ...more])
 const picker = ref<HTMLInputElement>()
 const form = ref<'onLight' | 'onDark'>('onLight')
 const leastSide = 24
@@ -21,7 +25,16 @@ function newLogoPart(): Change[] {
   if (!master.value || logoPart.value) return []
   const { width, height } = info.value.size
   const margin = theme.value.margin
-  const record: Element = { id: freshId(), owner: master.value.id, order: order(), kind: 'picture', name: 'Logo', logo: true, alt: 'Logo', box: { x: width - margin - 220, y: height - margin * 0.86, width: 220, height: margin * 0.6, angle: 0 } }
+  const record: Element = {
+    id: freshId(),
+    owner: master.value.id,
+    order: order(),
+    kind: 'picture',
+    name: 'Logo',
+    logo: true,
+    alt: 'Logo',
+    box: { x: width - margin - 220, y: height - margin * 0.86, width: 220, height: margin * 0.6, angle: 0 },
+  }
   return [{ do: 'put', table: 'elements', record }]
 }
 async function take(file: File | undefined) {
@@ -31,7 +44,11 @@ async function take(file: File | undefined) {
   if (!media) return
   const natural = { width: media.width ?? 400, height: media.height ?? 200 }
   if (Math.min(natural.width, natural.height) < leastSide && !file.name.toLowerCase().endsWith('.svg')) {
-    return void useToast().add({ title: `“${file.name}” has ${natural.width} × ${natural.height} px, too few for a logo. Bring it with ${leastSide} px or more on its short side, or as SVG.`, color: 'error', duration: 9000 })
+    return void useToast().add({
+      title: `“${file.name}” has ${natural.width} × ${natural.height} px, too few for a logo. Bring it with ${leastSide} px or more on its short side, or as SVG.`,
+      color: 'error',
+      duration: 9000,
+    })
   }
   const logo: Logo = { clear: 0.3, least: 40, ...theme.value.logo, [form.value]: { media: media.hash, natural } }
   set(form.value === 'onLight' ? 'set the logo for light grounds' : 'set the logo for dark grounds', { logo }, newLogoPart())
@@ -45,17 +62,24 @@ const without = (which: 'onLight' | 'onDark') => {
   delete rest[which]
   set('take a form of the logo away', { logo: rest.onLight || rest.onDark ? rest : undefined })
 }
-const forms = [['onLight', 'On light grounds'], ['onDark', 'On dark grounds']] as const
+const forms = [
+  ['onLight', 'On light grounds'],
+  ['onDark', 'On dark grounds'],
+] as const
 const corners = computed(() => {
   const { width, height } = info.value.size
   const margin = theme.value.margin
   const tall = margin * 0.6
   return [
-    { label: 'top left', box: { x: margin, y: margin * 0.15, width: 220, height: tall, angle: 0 } }, { label: 'top right', box: { x: width - margin - 220, y: margin * 0.15, width: 220, height: tall, angle: 0 } },
-    { label: 'bottom left', box: { x: margin, y: height - margin * 0.86, width: 220, height: tall, angle: 0 } }, { label: 'bottom right', box: { x: width - margin - 220, y: height - margin * 0.86, width: 220, height: tall, angle: 0 } },
+    { label: 'top left', box: { x: margin, y: margin * 0.15, width: 220, height: tall, angle: 0 } },
+    { label: 'top right', box: { x: width - margin - 220, y: margin * 0.15, width: 220, height: tall, angle: 0 } },
+    { label: 'bottom left', box: { x: margin, y: height - margin * 0.86, width: 220, height: tall, angle: 0 } },
+    { label: 'bottom right', box: { x: width - margin - 220, y: height - margin * 0.86, width: 220, height: tall, angle: 0 } },
   ]
 })
-const place = (box: Element['box']) => logoPart.value && store.edit('place the logo', setFields(store.deck!, { table: 'elements', id: logoPart.value.id, fields: { box } as never }))
+const place = (box: Element['box']) =>
+  logoPart.value &&
+  store.edit('place the logo', setFields(store.deck!, { table: 'elements', id: logoPart.value.id, fields: { box } as never }))
 /** Puts a line of the foot on the master, or takes it away. */
 function toggle(field: 'footer' | 'slide-number' | 'date', name: string, across: number) {
   const there = part(field)
@@ -65,19 +89,39 @@ function toggle(field: 'footer' | 'slide-number' | 'date', name: string, across:
   const margin = theme.value.margin
   const wide = (width - 2 * margin) * 0.3
   const record: Element = {
-    id: freshId(), owner: master.value.id, order: order(), kind: 'text', name, field, style: 'small', align: across === 0 ? 'left' : across === 1 ? 'center' : 'right', vertical: 'middle', text: { type: 'doc', content: [{ type: 'paragraph' }] },
-    box: { x: margin + (across * (width - 2 * margin - wide)) / 2 + (across === 0 ? 120 : across === 2 && logoPart.value ? -240 : 0), y: height - margin * 0.8, width: wide, height: margin * 0.5, angle: 0 },
+    id: freshId(),
+    owner: master.value.id,
+    order: order(),
+    kind: 'text',
+    name,
+    field,
+    style: 'small',
+    align: across === 0 ? 'left' : across === 1 ? 'center' : 'right',
+    vertical: 'middle',
+    text: { type: 'doc', content: [{ type: 'paragraph' }] },
+    box: {
+      x: margin + (across * (width - 2 * margin - wide)) / 2 + (across === 0 ? 120 : across === 2 && logoPart.value ? -240 : 0),
+      y: height - margin * 0.8,
+      width: wide,
+      height: margin * 0.5,
+      angle: 0,
+    },
   }
   store.edit(`put the ${name.toLowerCase()} on every slide`, [{ do: 'put', table: 'elements', record }])
 }
 const setInfo = (label: string, fields: Partial<Info>) => store.edit(label, setFields(store.deck!, { table: 'info', id: 'info', fields }))
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const shownOn = computed(() => layoutsOf(store.deck!).map(layout => ({ layout, shown: !logoPart.value || !layout.without?.includes(logoPart.value.id) })))
+const shownOn = computed(() =>
+  layoutsOf(store.deck!).map(layout => ({ layout, shown: !logoPart.value || !layout.without?.includes(logoPart.value.id) })),
+)
 function showOn(layout: string, shown: boolean) {
   const record = store.deck!.layouts[layout]!
   const id = logoPart.value!.id
   const next = shown ? (record.without ?? []).filter(other => other !== id) : [...(record.without ?? []), id]
-  store.edit(shown ? `show the logo on ${record.name}` : `leave the logo off ${record.name}`, setFields(store.deck!, { table: 'layouts', id: layout, fields: { without: next.length ? next : undefined } }))
+  store.edit(
+    shown ? `show the logo on ${record.name}` : `leave the logo off ${record.name}`,
+    setFields(store.deck!, { table: 'layouts', id: layout, fields: { without: next.length ? next : undefined } }),
+  )
 }
 </script>
 
@@ -86,48 +130,210 @@ function showOn(layout: string, shown: boolean) {
     <section>
       <h3>Logo</h3>
       <div v-for="[which, words] in forms" :key="which" class="form">
-        <span class="shown" :class="which"><img v-if="theme.logo?.[which]" :src="`/api/media/${theme.logo[which].media}`" alt=""></span>
-        <span class="words"><b>{{ words }}</b><span class="pair"><button class="press small" :disabled="!store.canEdit" @click="choose(which)">{{ theme.logo?.[which] ? 'Swap it' : 'Choose one' }}</button><button v-if="theme.logo?.[which] && store.canEdit" class="press small" @click="without(which)">Without</button></span></span>
+        <span class="shown" :class="which"><img v-if="theme.logo?.[which]" :src="`/api/media/${theme.logo[which].media}`" alt="" /></span>
+        <span class="words">
+          <b>{{ words }}</b>
+          <span class="pair">
+            <button class="press small" :disabled="!store.canEdit" @click="choose(which)">
+              {{ theme.logo?.[which] ? 'Swap it' : 'Choose one' }}
+            </button>
+            <button v-if="theme.logo?.[which] && store.canEdit" class="press small" @click="without(which)">Without</button>
+          </span>
+        </span>
       </div>
-      <input ref="picker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="logo-file" @change="take(($event.target as HTMLInputElement).files?.[0])">
+      <input
+        ref="picker"
+        type="file"
+        accept="image/*"
+        class="hidden-words"
+        tabindex="-1"
+        aria-hidden="true"
+        data-test="logo-file"
+        @change="take(($event.target as HTMLInputElement).files?.[0])"
+      />
       <p class="quiet">Each slide shows the form that stands out from its ground. One form serves for both where the other is missing.</p>
       <template v-if="theme.logo && logoPart">
-        <div class="row"><span class="label">Stands</span><span class="pair"><button v-for="corner in corners" :key="corner.label" class="press small" :class="{ on: logoPart.box?.x === corner.box.x && logoPart.box?.y === corner.box.y }" @click="place(corner.box)">{{ corner.label }}</button></span></div>
-        <div class="row"><span class="label">Clear space</span><NumberField :model-value="theme.logo.clear * 100" label="Clear space" unit="%" :least="0" :most="200" :step="5" @update:model-value="clear => set('change the clear space', { logo: { ...theme.logo!, clear: clear / 100 } })" /></div>
-        <div class="row"><span class="label">Never lower than</span><NumberField :model-value="theme.logo.least" label="Least height" unit="px" :least="0" :most="400" :step="4" @update:model-value="least => set('change the least size of the logo', { logo: { ...theme.logo!, least } })" /></div>
-        <details><summary>On which layouts</summary><label v-for="one in shownOn" :key="one.layout.id" class="check"><input type="checkbox" :checked="one.shown" :disabled="!store.canEdit" @change="showOn(one.layout.id, ($event.target as HTMLInputElement).checked)">{{ one.layout.name }}</label></details>
+        <div class="row">
+          <span class="label">Stands</span>
+          <span class="pair">
+            <button
+              v-for="corner in corners"
+              :key="corner.label"
+              class="press small"
+              :class="{ on: logoPart.box?.x === corner.box.x && logoPart.box?.y === corner.box.y }"
+              @click="place(corner.box)"
+            >
+              {{ corner.label }}
+            </button>
+          </span>
+        </div>
+        <div class="row">
+          <span class="label">Clear space</span>
+          <NumberField
+            :model-value="theme.logo.clear * 100"
+            label="Clear space"
+            unit="%"
+            :least="0"
+            :most="200"
+            :step="5"
+            @update:model-value="clear => set('change the clear space', { logo: { ...theme.logo!, clear: clear / 100 } })"
+          />
+        </div>
+        <div class="row">
+          <span class="label">Never lower than</span>
+          <NumberField
+            :model-value="theme.logo.least"
+            label="Least height"
+            unit="px"
+            :least="0"
+            :most="400"
+            :step="4"
+            @update:model-value="least => set('change the least size of the logo', { logo: { ...theme.logo!, least } })"
+          />
+        </div>
+        <details>
+          <summary>On which layouts</summary>
+          <label v-for="one in shownOn" :key="one.layout.id" class="check">
+            <input
+              type="checkbox"
+              :checked="one.shown"
+              :disabled="!store.canEdit"
+              @change="showOn(one.layout.id, ($event.target as HTMLInputElement).checked)"
+            />
+            {{ one.layout.name }}
+          </label>
+        </details>
       </template>
     </section>
     <section>
       <h3>At the foot of every slide</h3>
-      <label class="field-label">Footer<input v-written="theme.footer ?? ''" class="field" maxlength="300" placeholder="Velmoor Harbour office" :disabled="!store.canEdit" @change="set('change the footer', { footer: value($event) || undefined })"></label>
-      <label class="field-label">Date<input class="field" type="date" :value="info.date ?? ''" :disabled="!store.canEdit" @change="setInfo('set the date', { date: value($event) || undefined })"></label>
-      <label class="check"><input type="checkbox" :checked="!!part('footer')" :disabled="!store.canEdit" @change="toggle('footer', 'Footer', 0)">Show the footer</label>
-      <label class="check"><input type="checkbox" :checked="!!part('date')" :disabled="!store.canEdit" @change="toggle('date', 'Date', 1)">Show the date</label>
-      <label class="check"><input type="checkbox" :checked="!!part('slide-number')" :disabled="!store.canEdit" @change="toggle('slide-number', 'Slide number', 2)">Show the slide number</label>
+      <label class="field-label">
+        Footer
+        <input
+          v-written="theme.footer ?? ''"
+          class="field"
+          maxlength="300"
+          placeholder="Velmoor Harbour office"
+          :disabled="!store.canEdit"
+          @change="set('change the footer', { footer: value($event) || undefined })"
+        />
+      </label>
+      <label class="field-label">
+        Date
+        <input
+          class="field"
+          type="date"
+          :value="info.date ?? ''"
+          :disabled="!store.canEdit"
+          @change="setInfo('set the date', { date: value($event) || undefined })"
+        />
+      </label>
+      <label class="check">
+        <input type="checkbox" :checked="!!part('footer')" :disabled="!store.canEdit" @change="toggle('footer', 'Footer', 0)" />
+        Show the footer
+      </label>
+      <label class="check">
+        <input type="checkbox" :checked="!!part('date')" :disabled="!store.canEdit" @change="toggle('date', 'Date', 1)" />
+        Show the date
+      </label>
+      <label class="check">
+        <input
+          type="checkbox"
+          :checked="!!part('slide-number')"
+          :disabled="!store.canEdit"
+          @change="toggle('slide-number', 'Slide number', 2)"
+        />
+        Show the slide number
+      </label>
     </section>
     <section>
       <h3>Hand it out as a form</h3>
-      <label class="check"><input type="checkbox" :checked="!!info.form" :disabled="!store.canEdit" @change="setInfo(info.form ? 'let everything be changed' : 'hand it out as a form', { form: info.form ? undefined : true })">Only what fills places can be changed on slides</label>
-      <p class="quiet">Whoever opens it sees how many places are still empty, beside the title above. Who made the deck and admins can still change all of it.</p>
+      <label class="check">
+        <input
+          type="checkbox"
+          :checked="!!info.form"
+          :disabled="!store.canEdit"
+          @change="setInfo(info.form ? 'let everything be changed' : 'hand it out as a form', { form: info.form ? undefined : true })"
+        />
+        Only what fills places can be changed on slides
+      </label>
+      <p class="quiet">
+        Whoever opens it sees how many places are still empty, beside the title above. Who made the deck and admins can still change all of
+        it.
+      </p>
     </section>
   </div>
 </template>
 
 <style scoped>
-.form { display: flex; gap: 12px; align-items: center; }
-.shown { width: 108px; height: 62px; border-radius: 8px; border: 1px solid var(--line); display: grid; place-items: center; padding: 8px; flex: none; }
-.shown.onLight { background: #f7f9f8; }
-.shown.onDark { background: #10202a; }
-.shown img { max-width: 100%; max-height: 100%; object-fit: contain; }
-.words { display: flex; flex-direction: column; gap: 5px; align-items: flex-start; }
-.words .pair { justify-content: flex-start; }
-.words b { font-weight: 500; }
-.pair { display: flex; gap: 5px; flex-wrap: wrap; justify-content: flex-end; }
-p { margin: 0; font-size: 13px; }
-.check { display: flex; gap: 8px; align-items: center; accent-color: var(--act); }
-.field-label { display: flex; flex-direction: column; gap: 3px; color: var(--second); }
-details { font-size: 13.5px; }
-summary { cursor: pointer; color: var(--second); }
-details .check { padding: 3px 0 3px 14px; }
+.form {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+.shown {
+  width: 108px;
+  height: 62px;
+  border-radius: 8px;
+  border: 1px solid var(--line);
+  display: grid;
+  place-items: center;
+  padding: 8px;
+  flex: none;
+}
+.shown.onLight {
+  background: #f7f9f8;
+}
+.shown.onDark {
+  background: #10202a;
+}
+.shown img {
+  max-width: 100%;
+  max-height: 100%;
+  object-fit: contain;
+}
+.words {
+  display: flex;
+  flex-direction: column;
+  gap: 5px;
+  align-items: flex-start;
+}
+.words .pair {
+  justify-content: flex-start;
+}
+.words b {
+  font-weight: 500;
+}
+.pair {
+  display: flex;
+  gap: 5px;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+}
+p {
+  margin: 0;
+  font-size: 13px;
+}
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  accent-color: var(--act);
+}
+.field-label {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  color: var(--second);
+}
+details {
+  font-size: 13.5px;
+}
+summary {
+  cursor: pointer;
+  color: var(--second);
+}
+details .check {
+  padding: 3px 0 3px 14px;
+}
 </style>

@@ -10,7 +10,17 @@ const open = ref<string | null>(null)
 const to = ref<Color>({ role: 'accent1' })
 const key = (use: ColorUse) => use.role ?? use.hex
 const from = (use: ColorUse) => (use.role ? { role: use.role } : { hex: use.hex })
-const names: Readonly<Record<string, string>> = { ground: 'Ground', ink: 'Ink', accent1: 'Accent 1', accent2: 'Accent 2', accent3: 'Accent 3', accent4: 'Accent 4', accent5: 'Accent 5', accent6: 'Accent 6', link: 'Link' }
+const names: Readonly<Record<string, string>> = {
+  ground: 'Ground',
+  ink: 'Ink',
+  accent1: 'Accent 1',
+  accent2: 'Accent 2',
+  accent3: 'Accent 3',
+  accent4: 'Accent 4',
+  accent5: 'Accent 5',
+  accent6: 'Accent 6',
+  link: 'Link',
+}
 const own = computed(() => uses.value.filter(use => use.role === null))
 function begin(use: ColorUse) {
   open.value = key(use)
@@ -28,7 +38,10 @@ const staying = computed(() => {
 })
 const words = (color: Color) => ('role' in color ? names[color.role]! : color.hex)
 function replace(use: ColorUse) {
-  store.edit(`replace ${use.role ? names[use.role] : use.hex} by ${words(to.value)}`, replaceColor(store.deck!, { from: from(use), to: to.value }))
+  store.edit(
+    `replace ${use.role ? names[use.role] : use.hex} by ${words(to.value)}`,
+    replaceColor(store.deck!, { from: from(use), to: to.value }),
+  )
   open.value = null
 }
 function makeRole(use: ColorUse, role: Role) {
@@ -39,32 +52,102 @@ function makeRole(use: ColorUse, role: Role) {
 
 <template>
   <div class="desk own">
-    <p class="quiet">{{ own.length ? `${own.length} ${own.length === 1 ? 'colour is a value' : 'colours are values'} of their own and do not follow the palette.` : 'Every colour in this deck is a role of the palette.' }}</p>
+    <p class="quiet">
+      {{
+        own.length
+          ? `${own.length} ${own.length === 1 ? 'colour is a value' : 'colours are values'} of their own and do not follow the palette.`
+          : 'Every colour in this deck is a role of the palette.'
+      }}
+    </p>
     <div v-for="use in uses" :key="key(use)" class="use" :class="{ open: open === key(use) }">
       <div class="line">
-        <i :style="{ background: use.hex }" /><b>{{ use.role ? names[use.role] : use.hex }}</b><span class="quiet amount">{{ use.count ? `${use.count} ${use.count === 1 ? 'place' : 'places'}` : 'on no slide' }}</span>
-        <button v-if="store.canEdit" class="press small" @click="open === key(use) ? open = null : begin(use)">{{ open === key(use) ? 'Leave it' : 'Replace' }}</button>
+        <i :style="{ background: use.hex }" />
+        <b>{{ use.role ? names[use.role] : use.hex }}</b>
+        <span class="quiet amount">{{ use.count ? `${use.count} ${use.count === 1 ? 'place' : 'places'}` : 'on no slide' }}</span>
+        <button v-if="store.canEdit" class="press small" @click="open === key(use) ? (open = null) : begin(use)">
+          {{ open === key(use) ? 'Leave it' : 'Replace' }}
+        </button>
       </div>
       <div v-if="open === key(use)" class="more">
-        <div class="row"><span class="label">by</span><ColorField :model-value="to" :theme="theme" label="Replace by" @update:model-value="color => color && (to = color)" /></div>
-        <ul><li v-for="[where, count] in places(use)" :key="where"><span>{{ where }}</span><span class="amount quiet">{{ count }}</span></li></ul>
-        <button class="press small acts" @click="replace(use)">{{ use.count ? `Replace in ${use.count - staying} ${use.count - staying === 1 ? 'place' : 'places'}` : 'Replace' }}</button>
-        <p v-if="staying" class="quiet">{{ staying }} {{ staying === 1 ? 'diagram is' : 'diagrams are' }} drawn in accents of the palette alone and {{ staying === 1 ? 'stays' : 'stay' }}.</p>
-        <label v-if="use.role === null" class="turn">or make it the role <select class="field" @change="makeRole(use, ($event.target as HTMLSelectElement).value as Role)"><option value="">choose</option><option v-for="role in roleNames" :key="role" :value="role">{{ names[role] }}</option></select></label>
+        <div class="row">
+          <span class="label">by</span>
+          <ColorField :model-value="to" :theme="theme" label="Replace by" @update:model-value="color => color && (to = color)" />
+        </div>
+        <ul>
+          <li v-for="[where, count] in places(use)" :key="where">
+            <span>{{ where }}</span>
+            <span class="amount quiet">{{ count }}</span>
+          </li>
+        </ul>
+        <button class="press small acts" @click="replace(use)">
+          {{ use.count ? `Replace in ${use.count - staying} ${use.count - staying === 1 ? 'place' : 'places'}` : 'Replace' }}
+        </button>
+        <p v-if="staying" class="quiet">
+          {{ staying }} {{ staying === 1 ? 'diagram is' : 'diagrams are' }} drawn in accents of the palette alone and
+          {{ staying === 1 ? 'stays' : 'stay' }}.
+        </p>
+        <label v-if="use.role === null" class="turn">
+          or make it the role
+          <select class="field" @change="makeRole(use, ($event.target as HTMLSelectElement).value as Role)">
+            <option value="">choose</option>
+            <option v-for="role in roleNames" :key="role" :value="role">{{ names[role] }}</option>
+          </select>
+        </label>
       </div>
     </div>
   </div>
 </template>
 
 <style scoped>
-div.desk.own { gap: 4px; }
-.use { border-top: 1px solid var(--line); padding: 7px 0; }
-.line { display: flex; align-items: center; gap: 9px; }
-.line b { flex: 1; font-weight: 600; }
-.line i { width: 20px; height: 20px; border-radius: 50%; border: 1px solid var(--line); }
-.more { padding: 8px 0 4px 29px; display: flex; flex-direction: column; gap: 8px; align-items: flex-start; }
-.more .row { width: 100%; justify-content: flex-start; }
-ul { list-style: none; margin: 0; padding: 0; width: 100%; max-height: 180px; overflow-y: auto; font-size: 13px; }
-li { display: flex; justify-content: space-between; padding: 2px 0; }
-.turn { font-size: 13px; color: var(--second); }
+div.desk.own {
+  gap: 4px;
+}
+.use {
+  border-top: 1px solid var(--line);
+  padding: 7px 0;
+}
+.line {
+  display: flex;
+  align-items: center;
+  gap: 9px;
+}
+.line b {
+  flex: 1;
+  font-weight: 600;
+}
+.line i {
+  width: 20px;
+  height: 20px;
+  border-radius: 50%;
+  border: 1px solid var(--line);
+}
+.more {
+  padding: 8px 0 4px 29px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  align-items: flex-start;
+}
+.more .row {
+  width: 100%;
+  justify-content: flex-start;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  width: 100%;
+  max-height: 180px;
+  overflow-y: auto;
+  font-size: 13px;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  padding: 2px 0;
+}
+.turn {
+  font-size: 13px;
+  color: var(--second);
+}
 </style>

@@ -3,8 +3,12 @@
 const route = useRoute()
 const router = useRouter()
 const look = computed(() => typeof route.query.look === 'string')
-const views = [{ value: 'slide', label: 'Slide' }, { value: 'look', label: 'Look' }]
-const show = (wanted: string) => void router.replace({ query: { ...route.query, look: wanted === 'look' ? (route.query.look ?? 'palette') : undefined } })
+const views = [
+  { value: 'slide', label: 'Slide' },
+  { value: 'look', label: 'Look' },
+]
+const show = (wanted: string) =>
+  void router.replace({ query: { ...route.query, look: wanted === 'look' ? (route.query.look ?? 'palette') : undefined } })
 </script>
 
 <template>

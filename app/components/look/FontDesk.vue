@@ -7,8 +7,20 @@ import { fontsInUse, missingGlyphs, replaceFont } from '#core/themes'
 /** The three families of the theme, pairs that go together, all that ship shown in themselves, and the team's own files. */
 const store = useDeck()
 const stage = useStageHost()
-interface TeamFont { hash: string, family: string, weight: number, italic: boolean, held: string | null }
-const faceOf = (font: TeamFont): FontFaceFile => ({ family: font.family, media: font.hash, weight: font.weight, ...(font.italic ? { italic: true } : {}), ...(font.held ? { held: font.held } : {}) })
+interface TeamFont {
+  hash: string
+  family: string
+  weight: number
+  italic: boolean
+  held: string | null
+}
+const faceOf = (font: TeamFont): FontFaceFile => ({
+  family: font.family,
+  media: font.hash,
+  weight: font.weight,
+  ...(font.italic ? { italic: true } : {}),
+  ...(font.held ? { held: font.held } : {}),
+})
 const { data: team, refresh } = useFetch<TeamFont[]>('/api/fonts', { lazy: true, server: false })
 const tables = useTables()
 const theme = computed(() => store.deck!.theme.theme!)
@@ -18,7 +30,13 @@ const place = ref<Place>('display')
 const kind = ref<FontFamily['kind'] | 'all' | 'team'>('all')
 const families = computed(() => fontFamilies.filter(family => kind.value === 'all' || family.kind === kind.value))
 const own = computed(() => [...new Set((team.value ?? []).map(font => font.family))])
-onMounted(() => void stage.bring(fontFamilies.map(family => family.family), 'Aaß'))
+onMounted(
+  () =>
+    void stage.bring(
+      fontFamilies.map(family => family.family),
+      'Aaß',
+    ),
+)
 watch(team, fonts => {
   if (fonts?.length) void stage.need({ ...store.deck!, theme: { theme: { ...theme.value, faces: fonts.map(faceOf) } } })
 })
@@ -28,27 +46,47 @@ function facesFor(fonts: Theme['fonts']): FontFaceFile[] {
   const named = new Set([...Object.values(fonts), ...fontsInUse(store.deck!).map(use => use.family)])
   return (team.value ?? []).filter(font => named.has(font.family)).map(faceOf)
 }
-const setFonts = (label: string, fonts: Theme['fonts']) => store.edit(label, setFields(store.deck!, { table: 'theme', id: 'theme', fields: { fonts, faces: facesFor(fonts) } }))
-const choose = (family: string) => setFonts(`set ${places[place.value].toLowerCase()} in ${family}`, { ...theme.value.fonts, [place.value]: family })
+const setFonts = (label: string, fonts: Theme['fonts']) =>
+  store.edit(label, setFields(store.deck!, { table: 'theme', id: 'theme', fields: { fonts, faces: facesFor(fonts) } }))
+const choose = (family: string) =>
+  setFonts(`set ${places[place.value].toLowerCase()} in ${family}`, { ...theme.value.fonts, [place.value]: family })
 
 const uses = computed(() => fontsInUse(store.deck!))
-const replacing = ref<{ from: string, to: string } | null>(null)
+const replacing = ref<{ from: string; to: string } | null>(null)
 function replace() {
   if (!replacing.value) return
   const changes = replaceFont(store.deck!, replacing.value)
-  store.edit(`replace ${replacing.value.from} by ${replacing.value.to}`, [...changes, ...setFields(store.deck!, { table: 'theme', id: 'theme', fields: { faces: [...(theme.value.faces ?? []), ...(team.value ?? []).filter(font => font.family === replacing.value!.to).map(faceOf)] } })])
+  store.edit(`replace ${replacing.value.from} by ${replacing.value.to}`, [
+    ...changes,
+    ...setFields(store.deck!, {
+      table: 'theme',
+      id: 'theme',
+      fields: {
+        faces: [...(theme.value.faces ?? []), ...(team.value ?? []).filter(font => font.family === replacing.value!.to).map(faceOf)],
+      },
+    }),
+  ])
   replacing.value = null
 }
 const missing = computed(() => {
   const made = new Map<string, Set<string>>()
-  for (const slide of store.slides) for (const one of missingGlyphs(store.deck!, slide.id, id => tables.table(id))) made.set(one.family, new Set([...(made.get(one.family) ?? []), ...one.stoodIn, ...one.boxes]))
+  for (const slide of store.slides)
+    for (const one of missingGlyphs(store.deck!, slide.id, id => tables.table(id)))
+      made.set(one.family, new Set([...(made.get(one.family) ?? []), ...one.stoodIn, ...one.boxes]))
   return [...made]
 })
 
 const picker = ref<HTMLInputElement>()
 async function upload(files: FileList | null) {
   for (const file of files ?? []) {
-    const kept = await asking(() => $fetch<TeamFont & { letters: number }>('/api/fonts', { method: 'POST', query: { name: file.name }, body: file, headers: { 'content-type': 'application/octet-stream' } }))
+    const kept = await asking(() =>
+      $fetch<TeamFont & { letters: number }>('/api/fonts', {
+        method: 'POST',
+        query: { name: file.name },
+        body: file,
+        headers: { 'content-type': 'application/octet-stream' },
+      }),
+    )
     if (kept) tell(`${kept.family}, weight ${kept.weight}${kept.italic ? ', italic' : ''}, is here for the whole team`)
   }
   if (picker.value) picker.value.value = ''
@@ -61,55 +99,222 @@ async function upload(files: FileList | null) {
     <section>
       <h3>In this theme</h3>
       <div role="radiogroup" aria-label="What to set" class="places">
-        <button v-for="(words, name) in places" :key="name" class="place" role="radio" :aria-checked="place === name" :class="{ on: place === name }" @click="place = name"><span class="quiet">{{ words }}</span><b :style="{ fontFamily: `'${theme.fonts[name]}'` }">{{ theme.fonts[name] }}</b></button>
+        <button
+          v-for="(words, name) in places"
+          :key="name"
+          class="place"
+          role="radio"
+          :aria-checked="place === name"
+          :class="{ on: place === name }"
+          @click="place = name"
+        >
+          <span class="quiet">{{ words }}</span>
+          <b :style="{ fontFamily: `'${theme.fonts[name]}'` }">{{ theme.fonts[name] }}</b>
+        </button>
       </div>
-      <p v-for="[family, letters] in missing" :key="family" class="wrong">{{ family }} has no {{ [...letters].slice(0, 8).join(' ') }}. Check names where, and a family that has them.</p>
+      <p v-for="[family, letters] in missing" :key="family" class="wrong">
+        {{ family }} has no {{ [...letters].slice(0, 8).join(' ') }}. Check names where, and a family that has them.
+      </p>
     </section>
     <section>
       <h3>Pairs that go together</h3>
       <div class="pairs">
-        <button v-for="pair in fontPairs" :key="pair.label" class="pair" :disabled="!store.canEdit" @click="setFonts(`take the fonts ${pair.label.toLowerCase()}`, { display: pair.display, body: pair.body, mono: pair.mono })"><b :style="{ fontFamily: `'${pair.display}'` }">Boats at six</b><span :style="{ fontFamily: `'${pair.body}'` }">Every hour until late</span><small class="quiet">{{ pair.label }}</small></button>
+        <button
+          v-for="pair in fontPairs"
+          :key="pair.label"
+          class="pair"
+          :disabled="!store.canEdit"
+          @click="setFonts(`take the fonts ${pair.label.toLowerCase()}`, { display: pair.display, body: pair.body, mono: pair.mono })"
+        >
+          <b :style="{ fontFamily: `'${pair.display}'` }">Boats at six</b>
+          <span :style="{ fontFamily: `'${pair.body}'` }">Every hour until late</span>
+          <small class="quiet">{{ pair.label }}</small>
+        </button>
       </div>
     </section>
     <section>
-      <div class="row"><h3>{{ places[place] }} in</h3><select v-model="kind" class="field" aria-label="Kind of font"><option value="all">all {{ fontFamilies.length }}</option><option v-for="(words, name) in fontKinds" :key="name" :value="name">{{ words }}</option><option value="team">the team’s own</option></select></div>
+      <div class="row">
+        <h3>{{ places[place] }} in</h3>
+        <select v-model="kind" class="field" aria-label="Kind of font">
+          <option value="all">all {{ fontFamilies.length }}</option>
+          <option v-for="(words, name) in fontKinds" :key="name" :value="name">{{ words }}</option>
+          <option value="team">the team’s own</option>
+        </select>
+      </div>
       <div class="families">
         <template v-if="kind !== 'team'">
-          <button v-for="family in families" :key="family.family" class="family" :class="{ on: theme.fonts[place] === family.family }" :disabled="!store.canEdit" @click="choose(family.family)"><span class="sample" :style="{ fontFamily: `'${family.family}'` }">{{ family.family }}</span><small class="quiet">{{ scriptsOf(family).join(', ') }}</small></button>
+          <button
+            v-for="family in families"
+            :key="family.family"
+            class="family"
+            :class="{ on: theme.fonts[place] === family.family }"
+            :disabled="!store.canEdit"
+            @click="choose(family.family)"
+          >
+            <span class="sample" :style="{ fontFamily: `'${family.family}'` }">{{ family.family }}</span>
+            <small class="quiet">{{ scriptsOf(family).join(', ') }}</small>
+          </button>
         </template>
-        <button v-for="family in (kind === 'all' || kind === 'team' ? own : [])" :key="family" class="family" :class="{ on: theme.fonts[place] === family }" :disabled="!store.canEdit" @click="choose(family)"><span class="sample" :style="{ fontFamily: `'${family}'` }">{{ family }}</span><small class="quiet">the team’s own</small></button>
+        <button
+          v-for="family in kind === 'all' || kind === 'team' ? own : []"
+          :key="family"
+          class="family"
+          :class="{ on: theme.fonts[place] === family }"
+          :disabled="!store.canEdit"
+          @click="choose(family)"
+        >
+          <span class="sample" :style="{ fontFamily: `'${family}'` }">{{ family }}</span>
+          <small class="quiet">the team’s own</small>
+        </button>
         <p v-if="kind === 'team' && !own.length" class="quiet">The team has brought no font yet.</p>
       </div>
-      <input ref="picker" type="file" multiple accept=".woff2,.ttf,.otf" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="font-file" @change="upload(($event.target as HTMLInputElement).files)">
+      <input
+        ref="picker"
+        type="file"
+        multiple
+        accept=".woff2,.ttf,.otf"
+        class="hidden-words"
+        tabindex="-1"
+        aria-hidden="true"
+        data-test="font-file"
+        @change="upload(($event.target as HTMLInputElement).files)"
+      />
       <button v-if="store.canEdit" class="press small bring" @click="picker?.click()">Bring a font file (WOFF2, TTF, OTF)</button>
     </section>
     <section>
       <h3>Replace a font throughout</h3>
       <div v-for="use in uses" :key="use.family" class="use">
-        <span class="row"><b :style="{ fontFamily: `'${use.family}'` }">{{ use.family }}</b><span class="quiet amount">{{ use.count }} {{ use.count === 1 ? 'place' : 'places' }}</span></span>
-        <span v-if="replacing?.from === use.family" class="by">by <select v-model="replacing.to" class="field" aria-label="Replace by"><option v-for="family in [...own, ...fontFamilies.map(one => one.family)]" :key="family" :value="family">{{ family }}</option></select><button class="press small acts" @click="replace">Replace in {{ use.count }}</button><button class="press small" @click="replacing = null">Leave it</button></span>
-        <button v-else-if="store.canEdit" class="press small" @click="replacing = { from: use.family, to: fontFamilies.find(one => one.kind === familyOfFont(use.family)?.kind && one.family !== use.family)?.family ?? 'Inter' }">Replace</button>
+        <span class="row">
+          <b :style="{ fontFamily: `'${use.family}'` }">{{ use.family }}</b>
+          <span class="quiet amount">{{ use.count }} {{ use.count === 1 ? 'place' : 'places' }}</span>
+        </span>
+        <span v-if="replacing?.from === use.family" class="by">
+          by
+          <select v-model="replacing.to" class="field" aria-label="Replace by">
+            <option v-for="family in [...own, ...fontFamilies.map(one => one.family)]" :key="family" :value="family">{{ family }}</option>
+          </select>
+          <button class="press small acts" @click="replace">Replace in {{ use.count }}</button>
+          <button class="press small" @click="replacing = null">Leave it</button>
+        </span>
+        <button
+          v-else-if="store.canEdit"
+          class="press small"
+          @click="
+            replacing = {
+              from: use.family,
+              to: fontFamilies.find(one => one.kind === familyOfFont(use.family)?.kind && one.family !== use.family)?.family ?? 'Inter',
+            }
+          "
+        >
+          Replace
+        </button>
       </div>
     </section>
   </div>
 </template>
 
 <style scoped>
-.places { display: flex; flex-direction: column; gap: 4px; }
-.place { display: flex; align-items: baseline; justify-content: space-between; gap: 10px; border: 1px solid var(--line); background: none; color: var(--ink); border-radius: 8px; padding: 7px 10px; cursor: pointer; font: inherit; }
-.place b { font-size: 18px; font-weight: 600; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.place.on { border-color: var(--act); background: var(--act-wash); }
-.pairs { display: grid; grid-template-columns: 1fr 1fr; gap: 7px; }
-.pair, .family { display: flex; flex-direction: column; text-align: left; border: 1px solid var(--line); background: none; color: var(--ink); border-radius: 8px; padding: 7px 10px; cursor: pointer; font: inherit; overflow: hidden; }
-.pair b { font-size: 17px; line-height: 1.2; }
-.pair:hover:not(:disabled), .family:hover:not(:disabled) { border-color: var(--act); }
-.families { display: flex; flex-direction: column; gap: 5px; max-height: 380px; overflow-y: auto; padding-right: 2px; }
-.family { flex: none; }
-.family.on { border-color: var(--act); background: var(--act-wash); }
-.sample { font-size: 20px; line-height: 1.3; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-.bring { align-self: flex-start; }
-.use { display: flex; flex-direction: column; gap: 5px; border-top: 1px solid var(--line); padding-top: 6px; align-items: flex-start; }
-.use .row { width: 100%; }
-.by { display: flex; gap: 6px; align-items: center; flex-wrap: wrap; }
-.wrong { color: var(--wrong); margin: 0; font-size: 13px; }
+.places {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+}
+.place {
+  display: flex;
+  align-items: baseline;
+  justify-content: space-between;
+  gap: 10px;
+  border: 1px solid var(--line);
+  background: none;
+  color: var(--ink);
+  border-radius: 8px;
+  padding: 7px 10px;
+  cursor: pointer;
+  font: inherit;
+}
+.place b {
+  font-size: 18px;
+  font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.place.on {
+  border-color: var(--act);
+  background: var(--act-wash);
+}
+.pairs {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 7px;
+}
+.pair,
+.family {
+  display: flex;
+  flex-direction: column;
+  text-align: left;
+  border: 1px solid var(--line);
+  background: none;
+  color: var(--ink);
+  border-radius: 8px;
+  padding: 7px 10px;
+  cursor: pointer;
+  font: inherit;
+  overflow: hidden;
+}
+.pair b {
+  font-size: 17px;
+  line-height: 1.2;
+}
+.pair:hover:not(:disabled),
+.family:hover:not(:disabled) {
+  border-color: var(--act);
+}
+.families {
+  display: flex;
+  flex-direction: column;
+  gap: 5px;
+  max-height: 380px;
+  overflow-y: auto;
+  padding-right: 2px;
+}
+.family {
+  flex: none;
+}
+.family.on {
+  border-color: var(--act);
+  background: var(--act-wash);
+}
+.sample {
+  font-size: 20px;
+  line-height: 1.3;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.bring {
+  align-self: flex-start;
+}
+.use {
+  display: flex;
+  flex-direction: column;
+  gap: 5px;
+  border-top: 1px solid var(--line);
+  padding-top: 6px;
+  align-items: flex-start;
+}
+.use .row {
+  width: 100%;
+}
+.by {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.wrong {
+  color: var(--wrong);
+  margin: 0;
+  font-size: 13px;
+}
 </style>

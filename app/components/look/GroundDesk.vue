@@ -12,18 +12,27 @@ const slide = computed(() => (store.slideId ? store.deck!.slides[store.slideId] 
 const layout = computed(() => store.deck!.layouts[slide.value?.layout ?? ''])
 const master = computed(() => store.deck!.masters[layout.value?.master ?? ''])
 const levels = computed(() => [
-  { value: 'theme' as const, label: 'Every slide' }, { value: 'master' as const, label: `Master ${master.value?.name ?? ''}` },
-  { value: 'layout' as const, label: `Layout ${layout.value?.name ?? ''}` }, { value: 'slide' as const, label: 'This slide only' },
+  { value: 'theme' as const, label: 'Every slide' },
+  { value: 'master' as const, label: `Master ${master.value?.name ?? ''}` },
+  { value: 'layout' as const, label: `Layout ${layout.value?.name ?? ''}` },
+  { value: 'slide' as const, label: 'This slide only' },
 ])
-const owner = computed(() => ({ theme: store.deck!.theme.theme!, master: master.value, layout: layout.value, slide: slide.value })[level.value])
-const table = computed(() => ({ theme: 'theme', master: 'masters', layout: 'layouts', slide: 'slides' } as const)[level.value])
+const owner = computed(
+  () => ({ theme: store.deck!.theme.theme!, master: master.value, layout: layout.value, slide: slide.value })[level.value],
+)
+const table = computed(() => (({ theme: 'theme', master: 'masters', layout: 'layouts', slide: 'slides' }) as const)[level.value])
 const theme = computed(() => (slide.value ? themeUnder(store.deck!, slide.value.id) : store.deck!.theme.theme!))
 const own = computed<Backdrop>(() => owner.value?.backdrop ?? {})
 const shown = computed<Backdrop>(() => (slide.value ? { ...backdropOf(store.deck!, slide.value), ...own.value } : own.value))
-const set = (label: string, fields: { ground?: Color, backdrop?: Backdrop }) => owner.value && store.edit(label, setFields(store.deck!, { table: table.value, id: owner.value.id, fields: fields as never }))
+const set = (label: string, fields: { ground?: Color; backdrop?: Backdrop }) =>
+  owner.value && store.edit(label, setFields(store.deck!, { table: table.value, id: owner.value.id, fields: fields as never }))
 const put = (part: Partial<Backdrop>) => set('change the ground', { backdrop: { ...own.value, ...part } })
 const fills = [
-  { kind: 'plain', label: 'Plain' }, { kind: 'linear', label: 'Gradient' }, { kind: 'radial', label: 'Gradient from a point' }, { kind: 'corners', label: 'Four corners' }, { kind: 'picture', label: 'Picture' },
+  { kind: 'plain', label: 'Plain' },
+  { kind: 'linear', label: 'Gradient' },
+  { kind: 'radial', label: 'Gradient from a point' },
+  { kind: 'corners', label: 'Four corners' },
+  { kind: 'picture', label: 'Picture' },
 ] as const
 const fill = computed(() => own.value.fill ?? null)
 const picker = ref<HTMLInputElement>()
@@ -31,9 +40,27 @@ function choose(kind: (typeof fills)[number]['kind']) {
   if (kind === 'picture') return picker.value?.click()
   const base: Color = { role: 'ground' }
   const made: Readonly<Record<'linear' | 'radial' | 'corners', GroundFill>> = {
-    linear: { kind: 'linear', angle: 160, stops: [{ color: base, at: 0 }, { color: { role: 'accent1', tint: 0.75 }, at: 1 }] },
-    radial: { kind: 'radial', x: 0.3, y: 0.2, stops: [{ color: base, at: 0 }, { color: { role: 'accent2', tint: 0.7 }, at: 1 }] },
-    corners: { kind: 'corners', colors: [base, { role: 'accent1', tint: 0.8 }, { role: 'accent2', tint: 0.7 }, { role: 'accent3', tint: 0.8 }] },
+    linear: {
+      kind: 'linear',
+      angle: 160,
+      stops: [
+        { color: base, at: 0 },
+        { color: { role: 'accent1', tint: 0.75 }, at: 1 },
+      ],
+    },
+    radial: {
+      kind: 'radial',
+      x: 0.3,
+      y: 0.2,
+      stops: [
+        { color: base, at: 0 },
+        { color: { role: 'accent2', tint: 0.7 }, at: 1 },
+      ],
+    },
+    corners: {
+      kind: 'corners',
+      colors: [base, { role: 'accent1', tint: 0.8 }, { role: 'accent2', tint: 0.7 }, { role: 'accent3', tint: 0.8 }],
+    },
   }
   put({ fill: kind === 'plain' ? null : made[kind] })
 }
@@ -41,11 +68,26 @@ async function takePicture(file: File | undefined) {
   if (!file) return
   const media = await uploadPicture(file)
   if (picker.value) picker.value.value = ''
-  if (media) put({ fill: { kind: 'picture', media: media.hash, natural: { width: media.width ?? 1600, height: media.height ?? 900 }, veil: { role: 'ground', alpha: 0.55 } } })
+  if (media)
+    put({
+      fill: {
+        kind: 'picture',
+        media: media.hash,
+        natural: { width: media.width ?? 1600, height: media.height ?? 900 },
+        veil: { role: 'ground', alpha: 0.55 },
+      },
+    })
 }
-const textures = [['none', 'None'], ['paper', 'Paper'], ['linen', 'Linen'], ['chalkboard', 'Chalkboard'], ['grain', 'Grain']] as const
+const textures = [
+  ['none', 'None'],
+  ['paper', 'Paper'],
+  ['linen', 'Linen'],
+  ['chalkboard', 'Chalkboard'],
+  ['grain', 'Grain'],
+] as const
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const setTexture = (kind: string) => put({ texture: kind === 'none' ? null : { kind: kind as 'paper', strength: shown.value.texture?.strength ?? 0.5 } })
+const setTexture = (kind: string) =>
+  put({ texture: kind === 'none' ? null : { kind: kind as 'paper', strength: shown.value.texture?.strength ?? 0.5 } })
 const setStop = (index: number, color: Color | null) => {
   const current = fill.value
   if (!color || (current?.kind !== 'linear' && current?.kind !== 'radial')) return
@@ -53,7 +95,8 @@ const setStop = (index: number, color: Color | null) => {
 }
 const setCorner = (index: number, color: Color | null) => {
   const current = fill.value
-  if (color && current?.kind === 'corners') put({ fill: { ...current, colors: current.colors.map((known, at) => (at === index ? color : known)) } })
+  if (color && current?.kind === 'corners')
+    put({ fill: { ...current, colors: current.colors.map((known, at) => (at === index ? color : known)) } })
 }
 const corners = ['Top left', 'Top right', 'Bottom right', 'Bottom left']
 const says = computed(() => owner.value?.ground !== undefined || owner.value?.backdrop !== undefined)
@@ -61,41 +104,285 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
 
 <template>
   <div class="desk own">
-    <label class="level">For<select v-model="level" class="field" aria-label="Ground of"><option v-for="one in levels" :key="one.value" :value="one.value">{{ one.label }}</option></select></label>
+    <label class="level">
+      For
+      <select v-model="level" class="field" aria-label="Ground of">
+        <option v-for="one in levels" :key="one.value" :value="one.value">{{ one.label }}</option>
+      </select>
+    </label>
     <template v-if="owner">
-      <div class="row"><span class="label">Colour</span><ColorField :model-value="owner.ground ?? theme.ground" :theme="theme" label="Colour of the ground" @update:model-value="color => color && set('change the ground', { ground: color })" /></div>
-      <div class="kinds" role="radiogroup" aria-label="Fill of the ground">
-        <button v-for="one in fills" :key="one.kind" class="press small" role="radio" :aria-checked="(fill?.kind ?? 'plain') === one.kind" :class="{ on: (fill?.kind ?? 'plain') === one.kind }" :disabled="!store.canEdit" @click="choose(one.kind)">{{ one.label }}</button>
+      <div class="row">
+        <span class="label">Colour</span>
+        <ColorField
+          :model-value="owner.ground ?? theme.ground"
+          :theme="theme"
+          label="Colour of the ground"
+          @update:model-value="color => color && set('change the ground', { ground: color })"
+        />
       </div>
-      <input ref="picker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" @change="takePicture(($event.target as HTMLInputElement).files?.[0])">
+      <div class="kinds" role="radiogroup" aria-label="Fill of the ground">
+        <button
+          v-for="one in fills"
+          :key="one.kind"
+          class="press small"
+          role="radio"
+          :aria-checked="(fill?.kind ?? 'plain') === one.kind"
+          :class="{ on: (fill?.kind ?? 'plain') === one.kind }"
+          :disabled="!store.canEdit"
+          @click="choose(one.kind)"
+        >
+          {{ one.label }}
+        </button>
+      </div>
+      <input
+        ref="picker"
+        type="file"
+        accept="image/*"
+        class="hidden-words"
+        tabindex="-1"
+        aria-hidden="true"
+        @change="takePicture(($event.target as HTMLInputElement).files?.[0])"
+      />
       <template v-if="fill?.kind === 'linear' || fill?.kind === 'radial'">
-        <div v-for="(stop, index) in fill.stops" :key="index" class="row"><span class="label">{{ index === 0 ? 'From' : index === fill.stops.length - 1 ? 'To' : 'Over' }}</span><ColorField :model-value="stop.color" :theme="theme" :label="`Colour ${index + 1}`" @update:model-value="color => setStop(index, color)" /></div>
-        <div class="row"><button class="press small" @click="put({ fill: { ...fill!, stops: [...fill!.stops.slice(0, -1), { color: { role: 'accent2' }, at: 0.5 }, fill!.stops.at(-1)!] } as GroundFill })">One more colour</button></div>
+        <div v-for="(stop, index) in fill.stops" :key="index" class="row">
+          <span class="label">{{ index === 0 ? 'From' : index === fill.stops.length - 1 ? 'To' : 'Over' }}</span>
+          <ColorField
+            :model-value="stop.color"
+            :theme="theme"
+            :label="`Colour ${index + 1}`"
+            @update:model-value="color => setStop(index, color)"
+          />
+        </div>
+        <div class="row">
+          <button
+            class="press small"
+            @click="
+              put({
+                fill: {
+                  ...fill!,
+                  stops: [...fill!.stops.slice(0, -1), { color: { role: 'accent2' }, at: 0.5 }, fill!.stops.at(-1)!],
+                } as GroundFill,
+              })
+            "
+          >
+            One more colour
+          </button>
+        </div>
       </template>
-      <div v-if="fill?.kind === 'linear'" class="row"><span class="label">Direction</span><NumberField :model-value="fill.angle" label="Direction" unit="°" :least="0" :most="360" :step="5" @update:model-value="angle => put({ fill: { ...fill!, angle } as GroundFill })" /></div>
-      <div v-if="fill?.kind === 'radial'" class="row"><span class="label">From the point</span><span class="pair"><NumberField :model-value="fill.x * 100" label="Across" unit="%" :least="0" :most="100" :step="5" @update:model-value="x => put({ fill: { ...fill!, x: x / 100 } as GroundFill })" /><NumberField :model-value="fill.y * 100" label="Down" unit="%" :least="0" :most="100" :step="5" @update:model-value="y => put({ fill: { ...fill!, y: y / 100 } as GroundFill })" /></span></div>
+      <div v-if="fill?.kind === 'linear'" class="row">
+        <span class="label">Direction</span>
+        <NumberField
+          :model-value="fill.angle"
+          label="Direction"
+          unit="°"
+          :least="0"
+          :most="360"
+          :step="5"
+          @update:model-value="angle => put({ fill: { ...fill!, angle } as GroundFill })"
+        />
+      </div>
+      <div v-if="fill?.kind === 'radial'" class="row">
+        <span class="label">From the point</span>
+        <span class="pair">
+          <NumberField
+            :model-value="fill.x * 100"
+            label="Across"
+            unit="%"
+            :least="0"
+            :most="100"
+            :step="5"
+            @update:model-value="x => put({ fill: { ...fill!, x: x / 100 } as GroundFill })"
+          />
+          <NumberField
+            :model-value="fill.y * 100"
+            label="Down"
+            unit="%"
+            :least="0"
+            :most="100"
+            :step="5"
+            @update:model-value="y => put({ fill: { ...fill!, y: y / 100 } as GroundFill })"
+          />
+        </span>
+      </div>
       <template v-if="fill?.kind === 'corners'">
-        <div v-for="(color, index) in fill.colors" :key="index" class="row"><span class="label">{{ corners[index] }}</span><ColorField :model-value="color" :theme="theme" :label="corners[index]!" @update:model-value="next => setCorner(index, next)" /></div>
+        <div v-for="(color, index) in fill.colors" :key="index" class="row">
+          <span class="label">{{ corners[index] }}</span>
+          <ColorField :model-value="color" :theme="theme" :label="corners[index]!" @update:model-value="next => setCorner(index, next)" />
+        </div>
       </template>
       <template v-if="fill?.kind === 'picture'">
-        <div class="row"><span class="label">Veil over it</span><span class="pair"><ColorField none :model-value="fill.veil ?? null" :theme="theme" label="Veil" @update:model-value="veil => put({ fill: { ...fill!, veil: veil ? { ...veil, alpha: 0.55 } : undefined } as GroundFill })" /><NumberField v-if="fill.veil" :model-value="(fill.veil.alpha ?? 1) * 100" label="Strength of the veil" unit="%" :least="0" :most="100" :step="5" @update:model-value="alpha => put({ fill: { ...fill!, veil: { ...(fill as { veil: Color }).veil, alpha: alpha / 100 } } as GroundFill })" /></span></div>
-        <div class="row"><span class="label">Blur</span><NumberField :model-value="fill.blur ?? 0" label="Blur" unit="px" :least="0" :most="200" :step="4" @update:model-value="blur => put({ fill: { ...fill!, blur } as GroundFill })" /></div>
-        <div class="row"><span class="label">Colour</span><NumberField :model-value="(fill.colour ?? 1) * 100" label="Colour of the picture" unit="%" :least="0" :most="200" :step="10" @update:model-value="colour => put({ fill: { ...fill!, colour: colour / 100 } as GroundFill })" /></div>
+        <div class="row">
+          <span class="label">Veil over it</span>
+          <span class="pair">
+            <ColorField
+              none
+              :model-value="fill.veil ?? null"
+              :theme="theme"
+              label="Veil"
+              @update:model-value="veil => put({ fill: { ...fill!, veil: veil ? { ...veil, alpha: 0.55 } : undefined } as GroundFill })"
+            />
+            <NumberField
+              v-if="fill.veil"
+              :model-value="(fill.veil.alpha ?? 1) * 100"
+              label="Strength of the veil"
+              unit="%"
+              :least="0"
+              :most="100"
+              :step="5"
+              @update:model-value="
+                alpha => put({ fill: { ...fill!, veil: { ...(fill as { veil: Color }).veil, alpha: alpha / 100 } } as GroundFill })
+              "
+            />
+          </span>
+        </div>
+        <div class="row">
+          <span class="label">Blur</span>
+          <NumberField
+            :model-value="fill.blur ?? 0"
+            label="Blur"
+            unit="px"
+            :least="0"
+            :most="200"
+            :step="4"
+            @update:model-value="blur => put({ fill: { ...fill!, blur } as GroundFill })"
+          />
+        </div>
+        <div class="row">
+          <span class="label">Colour</span>
+          <NumberField
+            :model-value="(fill.colour ?? 1) * 100"
+            label="Colour of the picture"
+            unit="%"
+            :least="0"
+            :most="200"
+            :step="10"
+            @update:model-value="colour => put({ fill: { ...fill!, colour: colour / 100 } as GroundFill })"
+          />
+        </div>
       </template>
-      <div class="row"><span class="label">Texture</span><span class="pair"><select class="field" aria-label="Texture" :value="shown.texture?.kind ?? 'none'" :disabled="!store.canEdit" @change="setTexture(value($event))"><option v-for="[kind, label] in textures" :key="kind" :value="kind">{{ label }}</option></select><NumberField v-if="shown.texture" :model-value="shown.texture.strength * 100" label="Strength of the texture" unit="%" :least="0" :most="100" :step="5" @update:model-value="strength => put({ texture: { ...shown.texture!, strength: strength / 100 } })" /></span></div>
-      <div class="row"><span class="label">Edges darkened</span><NumberField :model-value="(shown.vignette ?? 0) * 100" label="Edges darkened" unit="%" :least="0" :most="100" :step="5" @update:model-value="strength => put({ vignette: strength ? strength / 100 : null })" /></div>
-      <div class="row"><span class="label">Border</span><span class="pair"><ColorField none :model-value="shown.border?.color ?? null" :theme="theme" label="Border" @update:model-value="color => put({ border: color ? { color, width: shown.border?.width ?? 6, inset: shown.border?.inset ?? 36, radius: shown.border?.radius ?? 0 } : null })" /><NumberField v-if="shown.border" :model-value="shown.border.width" label="Weight of the border" unit="px" :least="1" :most="200" @update:model-value="width => put({ border: { ...shown.border!, width } })" /></span></div>
-      <div v-if="shown.border" class="row"><span class="label">From the edge, corners</span><span class="pair"><NumberField :model-value="shown.border.inset" label="Border from the edge" unit="px" :least="0" :most="400" :step="4" @update:model-value="inset => put({ border: { ...shown.border!, inset } })" /><NumberField :model-value="shown.border.radius" label="Corners of the border" unit="px" :least="0" :most="400" :step="4" @update:model-value="radius => put({ border: { ...shown.border!, radius } })" /></span></div>
-      <button v-if="level !== 'theme' && says && store.canEdit" class="press small back" @click="set('let the ground be inherited', { ground: undefined, backdrop: undefined })">Take it from {{ level === 'slide' ? 'the layout' : level === 'layout' ? 'the master' : 'the theme' }} again</button>
+      <div class="row">
+        <span class="label">Texture</span>
+        <span class="pair">
+          <select
+            class="field"
+            aria-label="Texture"
+            :value="shown.texture?.kind ?? 'none'"
+            :disabled="!store.canEdit"
+            @change="setTexture(value($event))"
+          >
+            <option v-for="[kind, label] in textures" :key="kind" :value="kind">{{ label }}</option>
+          </select>
+          <NumberField
+            v-if="shown.texture"
+            :model-value="shown.texture.strength * 100"
+            label="Strength of the texture"
+            unit="%"
+            :least="0"
+            :most="100"
+            :step="5"
+            @update:model-value="strength => put({ texture: { ...shown.texture!, strength: strength / 100 } })"
+          />
+        </span>
+      </div>
+      <div class="row">
+        <span class="label">Edges darkened</span>
+        <NumberField
+          :model-value="(shown.vignette ?? 0) * 100"
+          label="Edges darkened"
+          unit="%"
+          :least="0"
+          :most="100"
+          :step="5"
+          @update:model-value="strength => put({ vignette: strength ? strength / 100 : null })"
+        />
+      </div>
+      <div class="row">
+        <span class="label">Border</span>
+        <span class="pair">
+          <ColorField
+            none
+            :model-value="shown.border?.color ?? null"
+            :theme="theme"
+            label="Border"
+            @update:model-value="
+              color =>
+                put({
+                  border: color
+                    ? { color, width: shown.border?.width ?? 6, inset: shown.border?.inset ?? 36, radius: shown.border?.radius ?? 0 }
+                    : null,
+                })
+            "
+          />
+          <NumberField
+            v-if="shown.border"
+            :model-value="shown.border.width"
+            label="Weight of the border"
+            unit="px"
+            :least="1"
+            :most="200"
+            @update:model-value="width => put({ border: { ...shown.border!, width } })"
+          />
+        </span>
+      </div>
+      <div v-if="shown.border" class="row">
+        <span class="label">From the edge, corners</span>
+        <span class="pair">
+          <NumberField
+            :model-value="shown.border.inset"
+            label="Border from the edge"
+            unit="px"
+            :least="0"
+            :most="400"
+            :step="4"
+            @update:model-value="inset => put({ border: { ...shown.border!, inset } })"
+          />
+          <NumberField
+            :model-value="shown.border.radius"
+            label="Corners of the border"
+            unit="px"
+            :least="0"
+            :most="400"
+            :step="4"
+            @update:model-value="radius => put({ border: { ...shown.border!, radius } })"
+          />
+        </span>
+      </div>
+      <button
+        v-if="level !== 'theme' && says && store.canEdit"
+        class="press small back"
+        @click="set('let the ground be inherited', { ground: undefined, backdrop: undefined })"
+      >
+        Take it from {{ level === 'slide' ? 'the layout' : level === 'layout' ? 'the master' : 'the theme' }} again
+      </button>
     </template>
     <p v-else class="quiet">There is no slide yet whose {{ level }} this could be.</p>
   </div>
 </template>
 
 <style scoped>
-div.desk.own { gap: 6px; }
-.level { display: flex; flex-direction: column; gap: 4px; color: var(--second); margin-bottom: 6px; }
-.kinds { display: flex; flex-wrap: wrap; gap: 5px; margin: 4px 0; }
-.pair { display: flex; gap: 5px; align-items: center; }
-.back { align-self: flex-start; margin-top: 8px; }
+div.desk.own {
+  gap: 6px;
+}
+.level {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  color: var(--second);
+  margin-bottom: 6px;
+}
+.kinds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px;
+  margin: 4px 0;
+}
+.pair {
+  display: flex;
+  gap: 5px;
+  align-items: center;
+}
+.back {
+  align-self: flex-start;
+  margin-top: 8px;
+}
 </style>

@@ -18,15 +18,68 @@ function placeName(base: string) {
   return `${base}-${count}`
 }
 const addPlace = {
-  text: () => put('add a place for text', { kind: 'text', name: 'Text', placeholder: placeName('body'), style: 'body', text: textOf([]), prompt: 'What stands here', box: middle(900, 400) }),
-  picture: () => put('add a place for a picture', { kind: 'picture', name: 'Picture', placeholder: placeName('picture'), prompt: 'Drop a picture here', box: middle(800, 600) }),
-  chart: () => put('add a place for a chart', { kind: 'chart', name: 'Chart', placeholder: placeName('chart'), prompt: 'Drop a CSV file here', box: middle(1100, 600) }),
-  any: () => put('add a place for anything', { kind: 'picture', name: 'Anything', placeholder: placeName('anything'), anything: true, prompt: 'Drop a picture or a CSV file here', box: middle(900, 560) }),
+  text: () =>
+    put('add a place for text', {
+      kind: 'text',
+      name: 'Text',
+      placeholder: placeName('body'),
+      style: 'body',
+      text: textOf([]),
+      prompt: 'What stands here',
+      box: middle(900, 400),
+    }),
+  picture: () =>
+    put('add a place for a picture', {
+      kind: 'picture',
+      name: 'Picture',
+      placeholder: placeName('picture'),
+      prompt: 'Drop a picture here',
+      box: middle(800, 600),
+    }),
+  chart: () =>
+    put('add a place for a chart', {
+      kind: 'chart',
+      name: 'Chart',
+      placeholder: placeName('chart'),
+      prompt: 'Drop a CSV file here',
+      box: middle(1100, 600),
+    }),
+  any: () =>
+    put('add a place for anything', {
+      kind: 'picture',
+      name: 'Anything',
+      placeholder: placeName('anything'),
+      anything: true,
+      prompt: 'Drop a picture or a CSV file here',
+      box: middle(900, 560),
+    }),
 }
-const fields = [['slide-number', 'Slide number'], ['date', 'Date'], ['deck-title', 'Deck title'], ['chapter', 'Chapter'], ['footer', 'Footer']] as const
-const addField = (field: (typeof fields)[number][0], name: string) => put(`add the ${name.toLowerCase()}`, { kind: 'text', name, field, style: 'small', text: textOf([]), vertical: 'middle', box: middle(500, 60) })
+const fields = [
+  ['slide-number', 'Slide number'],
+  ['date', 'Date'],
+  ['deck-title', 'Deck title'],
+  ['chapter', 'Chapter'],
+  ['footer', 'Footer'],
+] as const
+const addField = (field: (typeof fields)[number][0], name: string) =>
+  put(`add the ${name.toLowerCase()}`, {
+    kind: 'text',
+    name,
+    field,
+    style: 'small',
+    text: textOf([]),
+    vertical: 'middle',
+    box: middle(500, 60),
+  })
 const addText = () => put('add text', { kind: 'text', name: 'Text', style: 'small', text: textOf(['Text']), box: middle(700, 80) })
-const addShape = (shape: 'rectangle' | 'ellipse') => put('add a shape', { kind: 'shape', name: shape === 'ellipse' ? 'Ellipse' : 'Rectangle', shape, fill: { role: 'accent2' }, box: middle(300, shape === 'ellipse' ? 300 : 12) })
+const addShape = (shape: 'rectangle' | 'ellipse') =>
+  put('add a shape', {
+    kind: 'shape',
+    name: shape === 'ellipse' ? 'Ellipse' : 'Rectangle',
+    shape,
+    fill: { role: 'accent2' },
+    box: middle(300, shape === 'ellipse' ? 300 : 12),
+  })
 const picker = ref<HTMLInputElement>()
 async function addPicture(file: File | undefined) {
   if (!file) return
@@ -35,13 +88,31 @@ async function addPicture(file: File | undefined) {
   if (!media) return
   const natural = { width: media.width ?? 800, height: media.height ?? 600 }
   const scale = Math.min(1, 500 / natural.width, 400 / natural.height)
-  put(`add ${file.name}`, { kind: 'picture', name: file.name.replace(/\.\w+$/, ''), media: media.hash, natural, box: middle(Math.round(natural.width * scale), Math.round(natural.height * scale)) })
+  put(`add ${file.name}`, {
+    kind: 'picture',
+    name: file.name.replace(/\.\w+$/, ''),
+    media: media.hash,
+    natural,
+    box: middle(Math.round(natural.width * scale), Math.round(natural.height * scale)),
+  })
 }
 /** Lines as a diagram: the families that give each line a part of its own. */
-const arranging = computed(() => { const family = familyNamed(store.deck!.layouts[owner.value ?? '']?.family ?? ''); return family?.arrange ? family : null })
-const diagrams = [families.filter(family => family.arrange).map(family => ({
-  label: family.label, onSelect: () => store.edit(`arrange as ${family.label.toLowerCase()}`, arrangeLayout(store.deck!, { layout: owner.value!, family }, { id: freshId })),
-}))]
+const arranging = computed(() => {
+  const family = familyNamed(store.deck!.layouts[owner.value ?? '']?.family ?? '')
+  return family?.arrange ? family : null
+})
+const diagrams = [
+  families
+    .filter(family => family.arrange)
+    .map(family => ({
+      label: family.label,
+      onSelect: () =>
+        store.edit(
+          `arrange as ${family.label.toLowerCase()}`,
+          arrangeLayout(store.deck!, { layout: owner.value!, family }, { id: freshId }),
+        ),
+    })),
+]
 const fieldMenu = computed(() => [fields.map(([field, name]) => ({ label: name, onSelect: () => addField(field, name) }))])
 </script>
 
@@ -51,14 +122,31 @@ const fieldMenu = computed(() => [fields.map(([field, name]) => ({ label: name, 
       <div id="text-tools" />
       <template v-if="onLayout && !stage.editing">
         <span class="quiet">A place for</span>
-        <button class="press small" @click="addPlace.text">Text</button><button class="press small" @click="addPlace.picture">Picture</button><button class="press small" @click="addPlace.chart">Chart</button><button class="press small" @click="addPlace.any">Anything</button>
-        <UDropdownMenu :items="diagrams" :ui="{ content: 'max-h-80 overflow-y-auto' }"><button class="press small">{{ arranging ? `Diagram: ${arranging.label}` : 'Diagram' }}</button></UDropdownMenu>
+        <button class="press small" @click="addPlace.text">Text</button>
+        <button class="press small" @click="addPlace.picture">Picture</button>
+        <button class="press small" @click="addPlace.chart">Chart</button>
+        <button class="press small" @click="addPlace.any">Anything</button>
+        <UDropdownMenu :items="diagrams" :ui="{ content: 'max-h-80 overflow-y-auto' }">
+          <button class="press small">{{ arranging ? `Diagram: ${arranging.label}` : 'Diagram' }}</button>
+        </UDropdownMenu>
       </template>
-      <template v-if="!stage.editing"><span class="quiet">On every slide</span>
-      <button class="press small" @click="addText">Text</button>
-      <UDropdownMenu :items="fieldMenu"><button class="press small">Number, date, names</button></UDropdownMenu>
-      <button class="press small" @click="picker?.click()">Picture</button><button class="press small" @click="addShape('rectangle')">Rule</button><button class="press small" @click="addShape('ellipse')">Ellipse</button></template>
-      <input ref="picker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" @change="addPicture(($event.target as HTMLInputElement).files?.[0])">
+      <template v-if="!stage.editing">
+        <span class="quiet">On every slide</span>
+        <button class="press small" @click="addText">Text</button>
+        <UDropdownMenu :items="fieldMenu"><button class="press small">Number, date, names</button></UDropdownMenu>
+        <button class="press small" @click="picker?.click()">Picture</button>
+        <button class="press small" @click="addShape('rectangle')">Rule</button>
+        <button class="press small" @click="addShape('ellipse')">Ellipse</button>
+      </template>
+      <input
+        ref="picker"
+        type="file"
+        accept="image/*"
+        class="hidden-words"
+        tabindex="-1"
+        aria-hidden="true"
+        @change="addPicture(($event.target as HTMLInputElement).files?.[0])"
+      />
     </div>
     <div class="canvas"><StageCanvas /></div>
     <div class="parts"><PartsList /></div>
@@ -66,8 +154,28 @@ const fieldMenu = computed(() => [fields.map(([field, name]) => ({ label: name, 
 </template>
 
 <style scoped>
-.work-place { display: grid; grid-template-rows: auto 1fr minmax(0, 150px); min-width: 0; min-height: 0; }
-.add { display: flex; align-items: center; gap: 6px; padding: 8px 14px 4px; flex-wrap: wrap; font-size: 13px; }
-.canvas { position: relative; min-height: 0; }
-.parts { overflow-y: auto; border-top: 1px solid var(--line); padding: 8px; background: var(--panel); }
+.work-place {
+  display: grid;
+  grid-template-rows: auto 1fr minmax(0, 150px);
+  min-width: 0;
+  min-height: 0;
+}
+.add {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 8px 14px 4px;
+  flex-wrap: wrap;
+  font-size: 13px;
+}
+.canvas {
+  position: relative;
+  min-height: 0;
+}
+.parts {
+  overflow-y: auto;
+  border-top: 1px solid var(--line);
+  padding: 8px;
+  background: var(--panel);
+}
 </style>

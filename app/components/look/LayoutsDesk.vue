@@ -6,10 +6,18 @@ import { addLayout, duplicateLayout, duplicateMaster, removeLayout, removeMaster
 /** Masters with their layouts: chosen to be edited on the stage, named, duplicated, removed. */
 const store = useDeck()
 const context = { id: freshId }
-const masters = computed(() => mastersOf(store.deck!).map(master => ({ master, layouts: layoutsOf(store.deck!).filter(layout => layout.master === master.id).map(layout => ({ layout, slides: slidesOfLayout(store.deck!, layout.id) })) })))
-const removing = ref<{ kind: 'layout' | 'master', id: string, heir: string } | null>(null)
+const masters = computed(() =>
+  mastersOf(store.deck!).map(master => ({
+    master,
+    layouts: layoutsOf(store.deck!)
+      .filter(layout => layout.master === master.id)
+      .map(layout => ({ layout, slides: slidesOfLayout(store.deck!, layout.id) })),
+  })),
+)
+const removing = ref<{ kind: 'layout' | 'master'; id: string; heir: string } | null>(null)
 const naming = ref<string | null>(null)
-const put = (changes: Parameters<typeof store.edit>[1]) => changes.find(change => change.do === 'put' && (change.table === 'layouts' || change.table === 'masters'))
+const put = (changes: Parameters<typeof store.edit>[1]) =>
+  changes.find(change => change.do === 'put' && (change.table === 'layouts' || change.table === 'masters'))
 function edit(label: string, changes: Parameters<typeof store.edit>[1]) {
   store.edit(label, changes)
   const made = put(changes)
@@ -21,12 +29,18 @@ function open(id: string) {
 }
 const rename = (table: 'layouts' | 'masters', id: string, name: string) => {
   naming.value = null
-  if (name.trim()) store.edit(`rename a ${table === 'layouts' ? 'layout' : 'master'}`, setFields(store.deck!, { table, id, fields: { name: name.trim() } }))
+  if (name.trim())
+    store.edit(
+      `rename a ${table === 'layouts' ? 'layout' : 'master'}`,
+      setFields(store.deck!, { table, id, fields: { name: name.trim() } }),
+    )
 }
 const others = computed(() => {
   const one = removing.value
   if (!one) return []
-  return one.kind === 'layout' ? layoutsOf(store.deck!).filter(layout => layout.id !== one.id) : mastersOf(store.deck!).filter(master => master.id !== one.id)
+  return one.kind === 'layout'
+    ? layoutsOf(store.deck!).filter(layout => layout.id !== one.id)
+    : mastersOf(store.deck!).filter(master => master.id !== one.id)
 })
 const slideNumbers = (layout: string) => slidesOfLayout(store.deck!, layout).map(slide => store.slides.indexOf(slide) + 1)
 function beginRemoving(kind: 'layout' | 'master', id: string) {
@@ -40,15 +54,44 @@ function remove() {
   else store.edit('take a master away', removeMaster(store.deck!, { master: one.id, heir: one.heir }))
   removing.value = null
 }
-const menu = (kind: 'layout' | 'master', id: string) => [[
-  { label: 'Rename', icon: 'i-lucide-pencil', onSelect: () => { naming.value = id } },
-  { label: 'Duplicate', icon: 'i-lucide-copy', onSelect: () => edit(`duplicate a ${kind}`, kind === 'layout' ? duplicateLayout(store.deck!, { layout: id }, context) : duplicateMaster(store.deck!, { master: id }, context)) },
-  ...(kind === 'master' ? [{ label: 'New layout on it', icon: 'i-lucide-plus', onSelect: () => edit('add a layout', addLayout(store.deck!, { master: id, name: 'New layout' }, context)) }] : []),
-  { label: 'Remove', icon: 'i-lucide-trash-2', onSelect: () => beginRemoving(kind, id) },
-]]
+const menu = (kind: 'layout' | 'master', id: string) => [
+  [
+    {
+      label: 'Rename',
+      icon: 'i-lucide-pencil',
+      onSelect: () => {
+        naming.value = id
+      },
+    },
+    {
+      label: 'Duplicate',
+      icon: 'i-lucide-copy',
+      onSelect: () =>
+        edit(
+          `duplicate a ${kind}`,
+          kind === 'layout' ? duplicateLayout(store.deck!, { layout: id }, context) : duplicateMaster(store.deck!, { master: id }, context),
+        ),
+    },
+    ...(kind === 'master'
+      ? [
+          {
+            label: 'New layout on it',
+            icon: 'i-lucide-plus',
+            onSelect: () => edit('add a layout', addLayout(store.deck!, { master: id, name: 'New layout' }, context)),
+          },
+        ]
+      : []),
+    { label: 'Remove', icon: 'i-lucide-trash-2', onSelect: () => beginRemoving(kind, id) },
+  ],
+]
 const ratio = computed(() => store.deck!.info.info!.size.height / store.deck!.info.info!.size.width)
-onMounted(() => { if (!store.lookOwner) open(masters.value[0]?.master.id ?? '') })
-onBeforeUnmount(() => { store.lookOwner = null; store.select() })
+onMounted(() => {
+  if (!store.lookOwner) open(masters.value[0]?.master.id ?? '')
+})
+onBeforeUnmount(() => {
+  store.lookOwner = null
+  store.select()
+})
 const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(removing.value.id) : []))
 </script>
 
@@ -56,50 +99,167 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
   <div class="desk own">
     <div v-for="{ master, layouts } in masters" :key="master.id" class="master">
       <div class="line">
-        <input v-if="naming === master.id" v-written="master.name" class="field" v-bind="fieldLimits('masters', 'name')" autofocus aria-label="Name of the master" @change="rename('masters', master.id, ($event.target as HTMLInputElement).value)" @blur="naming = null">
-        <button v-else class="name" :class="{ on: store.lookOwner === master.id }" @click="open(master.id)"><b>{{ master.name }}</b><span class="quiet">on every slide of {{ layouts.length }} {{ layouts.length === 1 ? 'layout' : 'layouts' }}</span></button>
-        <UDropdownMenu v-if="store.canEdit" :items="menu('master', master.id)"><button class="more" :aria-label="`What to do with master ${master.name}`"><UIcon name="i-lucide-ellipsis" /></button></UDropdownMenu>
+        <input
+          v-if="naming === master.id"
+          v-written="master.name"
+          class="field"
+          v-bind="fieldLimits('masters', 'name')"
+          autofocus
+          aria-label="Name of the master"
+          @change="rename('masters', master.id, ($event.target as HTMLInputElement).value)"
+          @blur="naming = null"
+        />
+        <button v-else class="name" :class="{ on: store.lookOwner === master.id }" @click="open(master.id)">
+          <b>{{ master.name }}</b>
+          <span class="quiet">on every slide of {{ layouts.length }} {{ layouts.length === 1 ? 'layout' : 'layouts' }}</span>
+        </button>
+        <UDropdownMenu v-if="store.canEdit" :items="menu('master', master.id)">
+          <button class="more" :aria-label="`What to do with master ${master.name}`"><UIcon name="i-lucide-ellipsis" /></button>
+        </UDropdownMenu>
       </div>
       <div class="layouts">
         <div v-for="{ layout, slides } in layouts" :key="layout.id" class="layout" :class="{ on: store.lookOwner === layout.id }">
-          <button class="shot" :aria-label="`Edit layout ${layout.name}`" @click="open(layout.id)"><NearThumb :deck="store.deck" :slide="layout.id" :width="118" :ratio="ratio" prompts /></button>
+          <button class="shot" :aria-label="`Edit layout ${layout.name}`" @click="open(layout.id)">
+            <NearThumb :deck="store.deck" :slide="layout.id" :width="118" :ratio="ratio" prompts />
+          </button>
           <div class="line small">
-            <input v-if="naming === layout.id" v-written="layout.name" class="field" v-bind="fieldLimits('layouts', 'name')" autofocus aria-label="Name of the layout" @change="rename('layouts', layout.id, ($event.target as HTMLInputElement).value)" @blur="naming = null">
-            <span v-else class="words"><b>{{ layout.name }}</b><span class="quiet">{{ slides.length ? `${slides.length} ${slides.length === 1 ? 'slide' : 'slides'}` : 'unused' }}</span></span>
-            <UDropdownMenu v-if="store.canEdit" :items="menu('layout', layout.id)"><button class="more" :aria-label="`What to do with layout ${layout.name}`"><UIcon name="i-lucide-ellipsis" /></button></UDropdownMenu>
+            <input
+              v-if="naming === layout.id"
+              v-written="layout.name"
+              class="field"
+              v-bind="fieldLimits('layouts', 'name')"
+              autofocus
+              aria-label="Name of the layout"
+              @change="rename('layouts', layout.id, ($event.target as HTMLInputElement).value)"
+              @blur="naming = null"
+            />
+            <span v-else class="words">
+              <b>{{ layout.name }}</b>
+              <span class="quiet">{{ slides.length ? `${slides.length} ${slides.length === 1 ? 'slide' : 'slides'}` : 'unused' }}</span>
+            </span>
+            <UDropdownMenu v-if="store.canEdit" :items="menu('layout', layout.id)">
+              <button class="more" :aria-label="`What to do with layout ${layout.name}`"><UIcon name="i-lucide-ellipsis" /></button>
+            </UDropdownMenu>
           </div>
         </div>
       </div>
     </div>
-    <UModal :open="!!removing" :title="removing?.kind === 'master' ? 'Take this master away' : 'Take this layout away'" description="It can be undone" @update:open="value => !value && (removing = null)">
+    <UModal
+      :open="!!removing"
+      :title="removing?.kind === 'master' ? 'Take this master away' : 'Take this layout away'"
+      description="It can be undone"
+      @update:open="value => !value && (removing = null)"
+    >
       <template #body>
         <template v-if="removing">
           <p v-if="!others.length">It is the last one, so it stays.</p>
           <template v-else>
-            <p v-if="removing.kind === 'layout'">{{ bodyOf.length ? `${bodyOf.length === 1 ? 'Slide' : 'Slides'} ${bodyOf.join(', ')} ${bodyOf.length === 1 ? 'uses' : 'use'} it.` : 'No slide uses it.' }}</p>
-            <label v-if="removing.kind === 'master' || bodyOf.length" class="heir">{{ removing.kind === 'master' ? 'Its layouts go to' : 'They go to' }}<select v-model="removing.heir" class="field" :aria-label="removing.kind === 'master' ? 'Its layouts go to' : 'They go to'"><option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option></select></label>
+            <p v-if="removing.kind === 'layout'">
+              {{
+                bodyOf.length
+                  ? `${bodyOf.length === 1 ? 'Slide' : 'Slides'} ${bodyOf.join(', ')} ${bodyOf.length === 1 ? 'uses' : 'use'} it.`
+                  : 'No slide uses it.'
+              }}
+            </p>
+            <label v-if="removing.kind === 'master' || bodyOf.length" class="heir">
+              {{ removing.kind === 'master' ? 'Its layouts go to' : 'They go to' }}
+              <select v-model="removing.heir" class="field" :aria-label="removing.kind === 'master' ? 'Its layouts go to' : 'They go to'">
+                <option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option>
+              </select>
+            </label>
           </template>
         </template>
       </template>
-      <template #footer><button class="press" @click="removing = null">Leave it</button><button class="press acts" :disabled="!others.length" @click="remove">Take it away</button></template>
+      <template #footer>
+        <button class="press" @click="removing = null">Leave it</button>
+        <button class="press acts" :disabled="!others.length" @click="remove">Take it away</button>
+      </template>
     </UModal>
   </div>
 </template>
 
 <style scoped>
-div.desk.own { gap: 16px; }
-.line { display: flex; align-items: center; gap: 4px; }
-.name { flex: 1; text-align: left; border: 1px solid transparent; background: none; color: var(--ink); border-radius: 8px; padding: 6px 8px; cursor: pointer; font: inherit; display: flex; flex-direction: column; }
-.name .quiet { font-size: 13px; }
-.name:hover { background: var(--act-wash); }
-.name.on { border-color: var(--act); background: var(--act-wash); }
-.layouts { display: grid; grid-template-columns: repeat(auto-fill, minmax(122px, 1fr)); gap: 10px; padding: 8px 0 0 4px; }
-.shot { display: block; border: 1.5px solid var(--line); border-radius: 7px; padding: 0; overflow: hidden; cursor: pointer; background: none; width: fit-content; }
-.layout.on .shot { border-color: var(--act); box-shadow: 0 0 0 1px var(--act); }
-.words { flex: 1; min-width: 0; font-size: 12.5px; display: flex; flex-direction: column; }
-.words b { font-weight: 500; line-height: 1.25; overflow-wrap: anywhere; }
-.small .field { width: 96px; }
-.more { border: 0; background: none; color: var(--third); cursor: pointer; padding: 4px; border-radius: 6px; }
-.more:hover { background: var(--act-wash); }
-.heir { display: flex; flex-direction: column; gap: 4px; color: var(--second); }
+div.desk.own {
+  gap: 16px;
+}
+.line {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+}
+.name {
+  flex: 1;
+  text-align: left;
+  border: 1px solid transparent;
+  background: none;
+  color: var(--ink);
+  border-radius: 8px;
+  padding: 6px 8px;
+  cursor: pointer;
+  font: inherit;
+  display: flex;
+  flex-direction: column;
+}
+.name .quiet {
+  font-size: 13px;
+}
+.name:hover {
+  background: var(--act-wash);
+}
+.name.on {
+  border-color: var(--act);
+  background: var(--act-wash);
+}
+.layouts {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(122px, 1fr));
+  gap: 10px;
+  padding: 8px 0 0 4px;
+}
+.shot {
+  display: block;
+  border: 1.5px solid var(--line);
+  border-radius: 7px;
+  padding: 0;
+  overflow: hidden;
+  cursor: pointer;
+  background: none;
+  width: fit-content;
+}
+.layout.on .shot {
+  border-color: var(--act);
+  box-shadow: 0 0 0 1px var(--act);
+}
+.words {
+  flex: 1;
+  min-width: 0;
+  font-size: 12.5px;
+  display: flex;
+  flex-direction: column;
+}
+.words b {
+  font-weight: 500;
+  line-height: 1.25;
+  overflow-wrap: anywhere;
+}
+.small .field {
+  width: 96px;
+}
+.more {
+  border: 0;
+  background: none;
+  color: var(--third);
+  cursor: pointer;
+  padding: 4px;
+  border-radius: 6px;
+}
+.more:hover {
+  background: var(--act-wash);
+}
+.heir {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  color: var(--second);
+}
 </style>

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { carryingText, colorsOfPixels, harmonies, paletteFrom, paletteFromColors, schemes, type HarmonyName, type Palette } from '#core/color'
+import {
+  carryingText,
+  colorsOfPixels,
+  harmonies,
+  paletteFrom,
+  paletteFromColors,
+  schemes,
+  type HarmonyName,
+  type Palette,
+} from '#core/color'
 import { setFields } from '#core/edits'
 import { roleNames, type Role } from '#core/values'
 
@@ -8,8 +17,19 @@ const store = useDeck()
 const theme = computed(() => store.deck!.theme.theme!)
 const palette = computed(() => theme.value.palette)
 const role = ref<Role>('accent1')
-const put = (label: string, next: Palette) => store.edit(label, setFields(store.deck!, { table: 'theme', id: 'theme', fields: { palette: next } }))
-const names: Readonly<Record<Role, string>> = { ground: 'Ground', ink: 'Ink', accent1: 'Accent 1', accent2: 'Accent 2', accent3: 'Accent 3', accent4: 'Accent 4', accent5: 'Accent 5', accent6: 'Accent 6', link: 'Link' }
+const put = (label: string, next: Palette) =>
+  store.edit(label, setFields(store.deck!, { table: 'theme', id: 'theme', fields: { palette: next } }))
+const names: Readonly<Record<Role, string>> = {
+  ground: 'Ground',
+  ink: 'Ink',
+  accent1: 'Accent 1',
+  accent2: 'Accent 2',
+  accent3: 'Accent 3',
+  accent4: 'Accent 4',
+  accent5: 'Accent 5',
+  accent6: 'Accent 6',
+  link: 'Link',
+}
 const carrying = computed(() => carryingText(palette.value[role.value], palette.value.ground))
 const saying = computed(() => {
   const { carries, ratio } = carrying.value
@@ -38,7 +58,8 @@ async function read(file: File | undefined) {
     const context = canvas.getContext('2d')!
     context.drawImage(picture, 0, 0, canvas.width, canvas.height)
     pictured.value = colorsOfPixels(context.getImageData(0, 0, canvas.width, canvas.height).data)
-    if (!pictured.value.length) useToast().add({ title: `“${file.name}” shows no colour to go by. Take another picture.`, color: 'warning' })
+    if (!pictured.value.length)
+      useToast().add({ title: `“${file.name}” shows no colour to go by. Take another picture.`, color: 'warning' })
   } catch (error) {
     // What a browser cannot decode.
     if (!(error instanceof DOMException)) throw error
@@ -55,50 +76,186 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
     <section>
       <h3>Roles</h3>
       <div class="roles" role="radiogroup" aria-label="Role">
-        <button v-for="name in roleNames" :key="name" class="role" role="radio" :aria-checked="role === name" :class="{ on: role === name }" @click="role = name"><i :style="{ background: palette[name] }" /><span>{{ names[name] }}</span></button>
+        <button
+          v-for="name in roleNames"
+          :key="name"
+          class="role"
+          role="radio"
+          :aria-checked="role === name"
+          :class="{ on: role === name }"
+          @click="role = name"
+        >
+          <i :style="{ background: palette[name] }" />
+          <span>{{ names[name] }}</span>
+        </button>
       </div>
-      <ColorEntry :model-value="palette[role]" :label="names[role]" :disabled="!store.canEdit" @update:model-value="(hex: string) => put(`change ${names[role].toLowerCase()}`, { ...palette, [role]: hex })" />
+      <ColorEntry
+        :model-value="palette[role]"
+        :label="names[role]"
+        :disabled="!store.canEdit"
+        @update:model-value="(hex: string) => put(`change ${names[role].toLowerCase()}`, { ...palette, [role]: hex })"
+      />
       <p v-if="saying" class="saying" :class="{ wrong: !carrying.carries }">{{ saying }}</p>
-      <button v-if="role !== 'ground' && !carrying.carries && store.canEdit" class="press small nearest" @click="put(`change ${names[role].toLowerCase()}`, { ...palette, [role]: carrying.nearest })"><i :style="{ background: carrying.nearest }" />Take the nearest that can, {{ carrying.nearest }}</button>
+      <button
+        v-if="role !== 'ground' && !carrying.carries && store.canEdit"
+        class="press small nearest"
+        @click="put(`change ${names[role].toLowerCase()}`, { ...palette, [role]: carrying.nearest })"
+      >
+        <i :style="{ background: carrying.nearest }" />
+        Take the nearest that can, {{ carrying.nearest }}
+      </button>
     </section>
     <section>
       <h3>From a brand colour</h3>
       <ColorEntry v-model="brand" compact label="Brand colour" />
-      <div class="row"><span class="label">Goes with</span><select v-model="harmony" class="field" aria-label="Harmony"><option v-for="one in harmonies" :key="one.name" :value="one.name">{{ one.label }}</option></select></div>
-      <div class="row"><span class="label">On a ground that is</span><select v-model="ground" class="field" aria-label="Ground of the palette"><option value="light">light</option><option value="dark">dark</option></select></div>
-      <button class="scheme wide" :disabled="!store.canEdit" @click="put('take a palette from a brand colour', made)"><PaletteStrip :palette="made" /><span>Take this palette</span></button>
+      <div class="row">
+        <span class="label">Goes with</span>
+        <select v-model="harmony" class="field" aria-label="Harmony">
+          <option v-for="one in harmonies" :key="one.name" :value="one.name">{{ one.label }}</option>
+        </select>
+      </div>
+      <div class="row">
+        <span class="label">On a ground that is</span>
+        <select v-model="ground" class="field" aria-label="Ground of the palette">
+          <option value="light">light</option>
+          <option value="dark">dark</option>
+        </select>
+      </div>
+      <button class="scheme wide" :disabled="!store.canEdit" @click="put('take a palette from a brand colour', made)">
+        <PaletteStrip :palette="made" />
+        <span>Take this palette</span>
+      </button>
     </section>
     <section>
       <h3>From a logo or picture</h3>
-      <input ref="picker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="palette-picture" @change="read(($event.target as HTMLInputElement).files?.[0])">
+      <input
+        ref="picker"
+        type="file"
+        accept="image/*"
+        class="hidden-words"
+        tabindex="-1"
+        aria-hidden="true"
+        data-test="palette-picture"
+        @change="read(($event.target as HTMLInputElement).files?.[0])"
+      />
       <button class="press small" @click="picker?.click()">Choose a picture</button>
-      <span class="quiet" role="status"> {{ busy }}</span>
+      <span class="quiet" role="status">{{ busy }}</span>
       <template v-if="pictured.length">
-        <button v-for="tone in (['light', 'dark'] as const)" :key="tone" class="scheme wide" :disabled="!store.canEdit" @click="put('take a palette from a picture', paletteFromColors(pictured, tone))"><PaletteStrip :palette="paletteFromColors(pictured, tone)" /><span>On a {{ tone }} ground</span></button>
+        <button
+          v-for="tone in ['light', 'dark'] as const"
+          :key="tone"
+          class="scheme wide"
+          :disabled="!store.canEdit"
+          @click="put('take a palette from a picture', paletteFromColors(pictured, tone))"
+        >
+          <PaletteStrip :palette="paletteFromColors(pictured, tone)" />
+          <span>On a {{ tone }} ground</span>
+        </button>
       </template>
     </section>
     <section>
-      <div class="row"><h3>Schemes</h3><select v-model="wanted" class="field" aria-label="Which schemes"><option value="all">all {{ schemes.length }}</option><option value="light">light grounds</option><option value="dark">dark grounds</option></select></div>
+      <div class="row">
+        <h3>Schemes</h3>
+        <select v-model="wanted" class="field" aria-label="Which schemes">
+          <option value="all">all {{ schemes.length }}</option>
+          <option value="light">light grounds</option>
+          <option value="dark">dark grounds</option>
+        </select>
+      </div>
       <div class="schemes">
-        <button v-for="scheme in shown" :key="scheme.name" class="scheme" :class="{ on: same(scheme.palette, palette) }" :aria-pressed="same(scheme.palette, palette)" :disabled="!store.canEdit" @click="put(`take the scheme ${scheme.label}`, scheme.palette)"><PaletteStrip :palette="scheme.palette" /><span>{{ scheme.label }}</span></button>
+        <button
+          v-for="scheme in shown"
+          :key="scheme.name"
+          class="scheme"
+          :class="{ on: same(scheme.palette, palette) }"
+          :aria-pressed="same(scheme.palette, palette)"
+          :disabled="!store.canEdit"
+          @click="put(`take the scheme ${scheme.label}`, scheme.palette)"
+        >
+          <PaletteStrip :palette="scheme.palette" />
+          <span>{{ scheme.label }}</span>
+        </button>
       </div>
     </section>
   </div>
 </template>
 
 <style scoped>
-.roles { display: grid; grid-template-columns: repeat(3, 1fr); gap: 4px; }
-.role { display: flex; align-items: center; gap: 6px; border: 1px solid transparent; background: none; color: var(--ink); border-radius: 8px; padding: 5px 6px; font: inherit; font-size: 13px; cursor: pointer; white-space: nowrap; }
-.role:hover { background: var(--act-wash); }
-.role.on { border-color: var(--act); }
-.role i, .nearest i { width: 18px; height: 18px; border-radius: 50%; border: 1px solid var(--line); flex: none; }
-.saying { margin: 0; font-size: 13px; color: var(--second); }
-.wrong { color: var(--wrong); }
-.nearest { align-self: flex-start; }
-.schemes { display: grid; grid-template-columns: repeat(3, 1fr); gap: 8px; }
-.scheme { border: 1px solid var(--line); background: none; color: var(--ink); border-radius: 8px; padding: 0; overflow: hidden; font: inherit; font-size: 12.5px; cursor: pointer; text-align: left; }
-.scheme > span:last-child { display: block; padding: 3px 7px 4px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.scheme:hover:not(:disabled) { border-color: var(--act); }
-.scheme.on { outline: 2px solid var(--act); }
-.wide { width: 100%; }
+.roles {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 4px;
+}
+.role {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  border: 1px solid transparent;
+  background: none;
+  color: var(--ink);
+  border-radius: 8px;
+  padding: 5px 6px;
+  font: inherit;
+  font-size: 13px;
+  cursor: pointer;
+  white-space: nowrap;
+}
+.role:hover {
+  background: var(--act-wash);
+}
+.role.on {
+  border-color: var(--act);
+}
+.role i,
+.nearest i {
+  width: 18px;
+  height: 18px;
+  border-radius: 50%;
+  border: 1px solid var(--line);
+  flex: none;
+}
+.saying {
+  margin: 0;
+  font-size: 13px;
+  color: var(--second);
+}
+.wrong {
+  color: var(--wrong);
+}
+.nearest {
+  align-self: flex-start;
+}
+.schemes {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px;
+}
+.scheme {
+  border: 1px solid var(--line);
+  background: none;
+  color: var(--ink);
+  border-radius: 8px;
+  padding: 0;
+  overflow: hidden;
+  font: inherit;
+  font-size: 12.5px;
+  cursor: pointer;
+  text-align: left;
+}
+.scheme > span:last-child {
+  display: block;
+  padding: 3px 7px 4px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.scheme:hover:not(:disabled) {
+  border-color: var(--act);
+}
+.scheme.on {
+  outline: 2px solid var(--act);
+}
+.wide {
+  width: 100%;
+}
 </style>

@@ -7,7 +7,12 @@ const emit = defineEmits<{ preview: [deck: Deck | null] }>()
 const store = useDeck()
 const stage = useStageHost()
 const context = { id: freshId }
-interface Kept { id: string, name: string, content: Deck, changed_at: string }
+interface Kept {
+  id: string
+  name: string
+  content: Deck
+  changed_at: string
+}
 const { data: themes, refresh } = useFetch<Kept[]>('/api/themes', { deep: false, lazy: true, server: false })
 const name = ref('')
 const trying = ref<string | null>(null)
@@ -25,7 +30,16 @@ onBeforeUnmount(() => emit('preview', null))
 
 async function keep(replaces?: string) {
   const called = name.value.trim() || store.deck!.theme.theme!.name
-  const kept = await asking(() => $fetch('/api/themes', { method: 'POST', body: { deck: store.id, name: replaces ? themes.value!.find(theme => theme.id === replaces)!.name : called, ...(replaces ? { replaces } : {}) } }))
+  const kept = await asking(() =>
+    $fetch('/api/themes', {
+      method: 'POST',
+      body: {
+        deck: store.id,
+        name: replaces ? themes.value!.find(theme => theme.id === replaces)!.name : called,
+        ...(replaces ? { replaces } : {}),
+      },
+    }),
+  )
   if (!kept) return
   tell(replaces ? 'The theme on the shelf is now this deck’s' : `“${called}” stands on the shelf for the whole team`)
   name.value = ''
@@ -44,7 +58,13 @@ async function remove(theme: Kept) {
 const picker = ref<HTMLInputElement>()
 async function bring(file: File | undefined) {
   if (!file) return
-  const brought = await asking(() => $fetch<{ id: string, name: string }>('/api/themes/file', { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } }))
+  const brought = await asking(() =>
+    $fetch<{ id: string; name: string }>('/api/themes/file', {
+      method: 'POST',
+      body: file,
+      headers: { 'content-type': 'application/octet-stream' },
+    }),
+  )
   if (picker.value) picker.value.value = ''
   if (!brought) return
   tell(`“${brought.name}” stands on the shelf`)
@@ -58,7 +78,10 @@ async function bring(file: File | undefined) {
       <h3>On the team’s shelf</h3>
       <p v-if="themes && !themes.length" class="quiet">Nothing yet. Keep this deck’s look below, and any deck can wear it.</p>
       <div v-for="theme in themes" :key="theme.id" class="theme" :class="{ on: trying === theme.id }">
-        <button class="look" :aria-pressed="trying === theme.id" @click="trying = trying === theme.id ? null : theme.id"><PaletteStrip :palette="theme.content.theme.theme!.palette" /><span>{{ theme.name }}</span></button>
+        <button class="look" :aria-pressed="trying === theme.id" @click="trying = trying === theme.id ? null : theme.id">
+          <PaletteStrip :palette="theme.content.theme.theme!.palette" />
+          <span>{{ theme.name }}</span>
+        </button>
         <div v-if="trying === theme.id" class="acts">
           <button class="press small acts" :disabled="!store.canEdit" @click="putOn">Put it on this deck</button>
           <button v-if="store.canEdit" class="press small" @click="keep(theme.id)">Replace it by this deck’s look</button>
@@ -69,22 +92,67 @@ async function bring(file: File | undefined) {
     </section>
     <section v-if="store.canEdit">
       <h3>Keep this deck’s look</h3>
-      <form class="keep" @submit.prevent="keep()"><input v-model="name" class="field" maxlength="120" :placeholder="store.deck!.theme.theme!.name" aria-label="Name of the theme"><button class="press small">Keep it on the shelf</button></form>
+      <form class="keep" @submit.prevent="keep()">
+        <input v-model="name" class="field" maxlength="120" :placeholder="store.deck!.theme.theme!.name" aria-label="Name of the theme" />
+        <button class="press small">Keep it on the shelf</button>
+      </form>
       <p class="quiet">Colours, fonts, text styles, ground, logo, footer, masters and layouts.</p>
-      <input ref="picker" type="file" accept=".zip" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="theme-file" @change="bring(($event.target as HTMLInputElement).files?.[0])">
+      <input
+        ref="picker"
+        type="file"
+        accept=".zip"
+        class="hidden-words"
+        tabindex="-1"
+        aria-hidden="true"
+        data-test="theme-file"
+        @change="bring(($event.target as HTMLInputElement).files?.[0])"
+      />
       <button class="press small bring" @click="picker?.click()">Bring a theme or deck file</button>
     </section>
   </div>
 </template>
 
 <style scoped>
-.theme { border: 1px solid var(--line); border-radius: 9px; overflow: hidden; }
-.theme.on { border-color: var(--act); }
-.look { width: 100%; border: 0; background: none; color: var(--ink); padding: 0; cursor: pointer; text-align: left; font: inherit; }
-.look span:last-child { display: block; padding: 5px 9px; }
-.acts { display: flex; flex-wrap: wrap; gap: 6px; padding: 4px 9px 9px; }
-.keep { display: flex; gap: 6px; }
-.keep .field { flex: 1; }
-.bring { align-self: flex-start; }
-p { margin: 0; font-size: 13px; }
+.theme {
+  border: 1px solid var(--line);
+  border-radius: 9px;
+  overflow: hidden;
+}
+.theme.on {
+  border-color: var(--act);
+}
+.look {
+  width: 100%;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  padding: 0;
+  cursor: pointer;
+  text-align: left;
+  font: inherit;
+}
+.look span:last-child {
+  display: block;
+  padding: 5px 9px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  padding: 4px 9px 9px;
+}
+.keep {
+  display: flex;
+  gap: 6px;
+}
+.keep .field {
+  flex: 1;
+}
+.bring {
+  align-self: flex-start;
+}
+p {
+  margin: 0;
+  font-size: 13px;
+}
 </style>

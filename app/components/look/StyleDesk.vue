@@ -10,17 +10,27 @@ const styles = computed(() => theme.value.textStyles)
 const chosen = ref('body')
 const style = computed(() => styles.value[chosen.value] ?? styles.value.body!)
 const shipped = new Set(['title', 'subtitle', 'heading', 'lead', 'body', 'small', 'number', 'quote'])
-const put = (next: Record<string, TextStyle>, label: string) => store.edit(label, setFields(store.deck!, { table: 'theme', id: 'theme', fields: { textStyles: next } }))
-const set = (fields: Partial<TextStyle>) => put({ ...styles.value, [chosen.value]: clean({ ...style.value, ...fields }) }, `change the style ${style.value.name}`)
+const put = (next: Record<string, TextStyle>, label: string) =>
+  store.edit(label, setFields(store.deck!, { table: 'theme', id: 'theme', fields: { textStyles: next } }))
+const set = (fields: Partial<TextStyle>) =>
+  put({ ...styles.value, [chosen.value]: clean({ ...style.value, ...fields }) }, `change the style ${style.value.name}`)
 function clean(next: TextStyle): TextStyle {
   const made = { ...next, leastSize: Math.min(next.leastSize, next.size) }
-  for (const key of ['family', 'case', 'italic', 'deeperBullets'] as const) if (made[key] === undefined || made[key] === false) delete made[key]
+  for (const key of ['family', 'case', 'italic', 'deeperBullets'] as const)
+    if (made[key] === undefined || made[key] === false) delete made[key]
   return made
 }
 const value = (event: Event) => (event.target as HTMLInputElement).value
 const departing = computed(() => departuresOf(store.deck!))
 const here = computed(() => departing.value.filter(one => one.style === chosen.value))
-const returnAll = (list: typeof departing.value) => store.edit(`let ${list.length} texts follow their styles`, returnToStyle(store.deck!, { elements: list.map(one => one.element.id) }))
+const departingWords = computed(() => {
+  const count = departing.value.length
+  if (!count) return 'Every text follows its style.'
+  const ofThese = here.value.length ? `, ${here.value.length} of them from ${style.value.name}` : ''
+  return `${count === 1 ? '1 text departs from its' : `${count} texts depart from their`} style in this deck${ofThese}.`
+})
+const returnAll = (list: typeof departing.value) =>
+  store.edit(`let ${list.length} texts follow their styles`, returnToStyle(store.deck!, { elements: list.map(one => one.element.id) }))
 function add() {
   const name = `own-${freshId().slice(0, 6)}`
   put({ ...styles.value, [name]: { ...style.value, name: `${style.value.name} 2`.slice(0, 60) } }, 'add a text style')
@@ -42,29 +52,196 @@ const weights = [300, 400, 500, 600, 700, 800]
 <template>
   <div class="desk own">
     <div class="list" role="listbox" aria-label="Text styles">
-      <button v-for="(one, name) in styles" :key="name" class="style" role="option" :aria-selected="chosen === name" :class="{ on: chosen === name }" @click="chosen = String(name)">
-        <span :style="{ fontFamily: `'${one.family ?? theme.fonts[one.font]}'`, fontWeight: one.weight, fontSize: `${Math.max(13, Math.min(26, one.size / 3.6))}px`, fontStyle: one.italic ? 'italic' : 'normal' }">{{ one.name }}</span><span class="quiet amount">{{ one.size }}</span>
+      <button
+        v-for="(one, name) in styles"
+        :key="name"
+        class="style"
+        role="option"
+        :aria-selected="chosen === name"
+        :class="{ on: chosen === name }"
+        @click="chosen = String(name)"
+      >
+        <span
+          :style="{
+            fontFamily: `'${one.family ?? theme.fonts[one.font]}'`,
+            fontWeight: one.weight,
+            fontSize: `${Math.max(13, Math.min(26, one.size / 3.6))}px`,
+            fontStyle: one.italic ? 'italic' : 'normal',
+          }"
+        >
+          {{ one.name }}
+        </span>
+        <span class="quiet amount">{{ one.size }}</span>
       </button>
     </div>
     <button v-if="store.canEdit" class="press small own-style" @click="add">A style of your own</button>
     <section>
-      <label class="name">Name<input v-written="style.name" class="field" maxlength="60" :disabled="!store.canEdit" @change="value($event).trim() && set({ name: value($event).trim() })"></label>
-      <div class="row"><span class="label">Set in</span><select class="field" aria-label="Set in" :value="style.font" @change="set({ font: value($event) as TextStyle['font'], family: undefined })"><option value="display">the titles’ font</option><option value="body">the text’s font</option><option value="mono">the numbers’ font</option></select></div>
-      <p v-if="style.family" class="quiet">In a family of its own, {{ style.family }}. <button class="link" @click="set({ family: undefined })">Follow the theme</button></p>
-      <div class="row"><span class="label">Size, at least</span><span class="pair"><NumberField :model-value="style.size" label="Size of the style" unit="px" :least="8" :most="600" @update:model-value="size => set({ size })" /><NumberField :model-value="style.leastSize" label="Least size of the style" unit="px" :least="8" :most="600" @update:model-value="leastSize => set({ leastSize })" /></span></div>
-      <div class="row"><span class="label">Weight</span><span class="pair"><select class="field" aria-label="Weight" :value="style.weight" @change="set({ weight: Number(value($event)) })"><option v-for="weight in weights" :key="weight" :value="weight">{{ weight }}</option></select><button class="press small" :class="{ on: style.italic }" :aria-pressed="!!style.italic" @click="set({ italic: !style.italic || undefined })">Italic</button></span></div>
-      <div class="row"><span class="label">Colour</span><ColorField :model-value="style.color" :theme="theme" label="Colour of the style" @update:model-value="color => color && set({ color })" /></div>
-      <div class="row"><span class="label">Letters</span><select class="field" aria-label="Case" :value="style.case ?? ''" @change="set({ case: (value($event) || undefined) as TextStyle['case'] })"><option value="">as typed</option><option value="upper">all capitals</option><option value="lower">all small</option></select></div>
-      <div class="row"><span class="label">Aligned</span><select class="field" aria-label="Aligned" :value="style.align" @change="set({ align: value($event) as TextStyle['align'] })"><option value="left">left</option><option value="center">centred</option><option value="right">right</option></select></div>
-      <div class="row"><span class="label">Line height</span><NumberField :model-value="style.lineHeight" label="Line height" :decimals="2" :step="0.05" :least="0.5" :most="4" @update:model-value="lineHeight => set({ lineHeight })" /></div>
-      <div class="row"><span class="label">Between letters</span><NumberField :model-value="style.letterSpacing * 100" label="Between letters" unit="%" :decimals="1" :step="0.5" :least="-50" :most="200" @update:model-value="spacing => set({ letterSpacing: spacing / 100 })" /></div>
-      <div class="row"><span class="label">Between paragraphs</span><NumberField :model-value="style.paragraphSpacing * 100" label="Between paragraphs" unit="%" :step="5" :least="0" :most="400" @update:model-value="spacing => set({ paragraphSpacing: spacing / 100 })" /></div>
-      <div v-for="(bullet, level) in bullets" :key="level" class="row"><span class="label">Bullet, level {{ level + 1 }}</span><span class="pair"><input v-written="bullet.symbol" class="field symbol" maxlength="8" :aria-label="`Bullet of level ${level + 1}`" @change="setBullet(level, { symbol: value($event) })"><ColorField :model-value="bullet.color" :theme="theme" :label="`Colour of bullet ${level + 1}`" @update:model-value="color => color && setBullet(level, { color })" /></span></div>
-      <button v-if="store.canEdit && bullets.length < 9" class="press small back" @click="set({ deeperBullets: [...(style.deeperBullets ?? []), { symbol: '–', color: { role: 'ink', alpha: 0.6 } }] })">A bullet for level {{ bullets.length + 1 }}</button>
-      <button v-if="!shipped.has(chosen) && store.canEdit" class="press small back" @click="remove">Take this style away{{ usesOfStyle(store.deck!, chosen).length ? `; ${usesOfStyle(store.deck!, chosen).length} texts become Body` : '' }}</button>
+      <label class="name">
+        Name
+        <input
+          v-written="style.name"
+          class="field"
+          maxlength="60"
+          :disabled="!store.canEdit"
+          @change="value($event).trim() && set({ name: value($event).trim() })"
+        />
+      </label>
+      <div class="row">
+        <span class="label">Set in</span>
+        <select
+          class="field"
+          aria-label="Set in"
+          :value="style.font"
+          @change="set({ font: value($event) as TextStyle['font'], family: undefined })"
+        >
+          <option value="display">the titles’ font</option>
+          <option value="body">the text’s font</option>
+          <option value="mono">the numbers’ font</option>
+        </select>
+      </div>
+      <p v-if="style.family" class="quiet">
+        In a family of its own, {{ style.family }}.
+        <button class="link" @click="set({ family: undefined })">Follow the theme</button>
+      </p>
+      <div class="row">
+        <span class="label">Size, at least</span>
+        <span class="pair">
+          <NumberField
+            :model-value="style.size"
+            label="Size of the style"
+            unit="px"
+            :least="8"
+            :most="600"
+            @update:model-value="size => set({ size })"
+          />
+          <NumberField
+            :model-value="style.leastSize"
+            label="Least size of the style"
+            unit="px"
+            :least="8"
+            :most="600"
+            @update:model-value="leastSize => set({ leastSize })"
+          />
+        </span>
+      </div>
+      <div class="row">
+        <span class="label">Weight</span>
+        <span class="pair">
+          <select class="field" aria-label="Weight" :value="style.weight" @change="set({ weight: Number(value($event)) })">
+            <option v-for="weight in weights" :key="weight" :value="weight">{{ weight }}</option>
+          </select>
+          <button
+            class="press small"
+            :class="{ on: style.italic }"
+            :aria-pressed="!!style.italic"
+            @click="set({ italic: !style.italic || undefined })"
+          >
+            Italic
+          </button>
+        </span>
+      </div>
+      <div class="row">
+        <span class="label">Colour</span>
+        <ColorField
+          :model-value="style.color"
+          :theme="theme"
+          label="Colour of the style"
+          @update:model-value="color => color && set({ color })"
+        />
+      </div>
+      <div class="row">
+        <span class="label">Letters</span>
+        <select
+          class="field"
+          aria-label="Case"
+          :value="style.case ?? ''"
+          @change="set({ case: (value($event) || undefined) as TextStyle['case'] })"
+        >
+          <option value="">as typed</option>
+          <option value="upper">all capitals</option>
+          <option value="lower">all small</option>
+        </select>
+      </div>
+      <div class="row">
+        <span class="label">Aligned</span>
+        <select class="field" aria-label="Aligned" :value="style.align" @change="set({ align: value($event) as TextStyle['align'] })">
+          <option value="left">left</option>
+          <option value="center">centred</option>
+          <option value="right">right</option>
+        </select>
+      </div>
+      <div class="row">
+        <span class="label">Line height</span>
+        <NumberField
+          :model-value="style.lineHeight"
+          label="Line height"
+          :decimals="2"
+          :step="0.05"
+          :least="0.5"
+          :most="4"
+          @update:model-value="lineHeight => set({ lineHeight })"
+        />
+      </div>
+      <div class="row">
+        <span class="label">Between letters</span>
+        <NumberField
+          :model-value="style.letterSpacing * 100"
+          label="Between letters"
+          unit="%"
+          :decimals="1"
+          :step="0.5"
+          :least="-50"
+          :most="200"
+          @update:model-value="spacing => set({ letterSpacing: spacing / 100 })"
+        />
+      </div>
+      <div class="row">
+        <span class="label">Between paragraphs</span>
+        <NumberField
+          :model-value="style.paragraphSpacing * 100"
+          label="Between paragraphs"
+          unit="%"
+          :step="5"
+          :least="0"
+          :most="400"
+          @update:model-value="spacing => set({ paragraphSpacing: spacing / 100 })"
+        />
+      </div>
+      <div v-for="(bullet, level) in bullets" :key="level" class="row">
+        <span class="label">Bullet, level {{ level + 1 }}</span>
+        <span class="pair">
+          <input
+            v-written="bullet.symbol"
+            class="field symbol"
+            maxlength="8"
+            :aria-label="`Bullet of level ${level + 1}`"
+            @change="setBullet(level, { symbol: value($event) })"
+          />
+          <ColorField
+            :model-value="bullet.color"
+            :theme="theme"
+            :label="`Colour of bullet ${level + 1}`"
+            @update:model-value="color => color && setBullet(level, { color })"
+          />
+        </span>
+      </div>
+      <button
+        v-if="store.canEdit && bullets.length < 9"
+        class="press small back"
+        @click="set({ deeperBullets: [...(style.deeperBullets ?? []), { symbol: '–', color: { role: 'ink', alpha: 0.6 } }] })"
+      >
+        A bullet for level {{ bullets.length + 1 }}
+      </button>
+      <button v-if="!shipped.has(chosen) && store.canEdit" class="press small back" @click="remove">
+        Take this style away{{
+          usesOfStyle(store.deck!, chosen).length ? `; ${usesOfStyle(store.deck!, chosen).length} texts become Body` : ''
+        }}
+      </button>
     </section>
     <section class="departs">
-      <p>{{ departing.length ? `${departing.length} ${departing.length === 1 ? 'text departs' : 'texts depart'} from their style in this deck${here.length ? `, ${here.length} of them from ${style.name}` : ''}.` : 'Every text follows its style.' }}</p>
+      <p>
+        {{ departingWords }}
+      </p>
       <div v-if="store.canEdit" class="pair">
         <button v-if="here.length" class="press small" @click="returnAll(here)">Return {{ here.length }} to {{ style.name }}</button>
         <button v-if="departing.length" class="press small" @click="returnAll(departing)">Return all {{ departing.length }}</button>
@@ -75,17 +252,75 @@ const weights = [300, 400, 500, 600, 700, 800]
 </template>
 
 <style scoped>
-div.desk.own { gap: 14px; }
-.list { display: flex; flex-direction: column; gap: 2px; align-items: stretch; }
-.style { display: flex; justify-content: space-between; align-items: baseline; border: 1px solid transparent; background: none; color: var(--ink); border-radius: 7px; padding: 3px 8px; cursor: pointer; line-height: 1.3; }
-.style:hover { background: var(--act-wash); }
-.style.on { border-color: var(--act); background: var(--act-wash); }
-.own-style { align-self: flex-start; margin-top: -8px; }
-.desk.own section { border-top: 1px solid var(--line); padding-top: 10px; gap: 2px; }
-.name { display: flex; justify-content: space-between; align-items: center; gap: 10px; color: var(--second); }
-.pair { display: flex; gap: 5px; align-items: center; flex-wrap: wrap; }
-.symbol { width: 48px; text-align: center; }
-.back { align-self: flex-start; margin-top: 4px; }
-.departs p { margin: 0 0 6px; color: var(--second); }
-.link { border: 0; background: none; color: var(--act); text-decoration: underline; cursor: pointer; font: inherit; padding: 0; }
+div.desk.own {
+  gap: 14px;
+}
+.list {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  align-items: stretch;
+}
+.style {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  border: 1px solid transparent;
+  background: none;
+  color: var(--ink);
+  border-radius: 7px;
+  padding: 3px 8px;
+  cursor: pointer;
+  line-height: 1.3;
+}
+.style:hover {
+  background: var(--act-wash);
+}
+.style.on {
+  border-color: var(--act);
+  background: var(--act-wash);
+}
+.own-style {
+  align-self: flex-start;
+  margin-top: -8px;
+}
+.desk.own section {
+  border-top: 1px solid var(--line);
+  padding-top: 10px;
+  gap: 2px;
+}
+.name {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 10px;
+  color: var(--second);
+}
+.pair {
+  display: flex;
+  gap: 5px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.symbol {
+  width: 48px;
+  text-align: center;
+}
+.back {
+  align-self: flex-start;
+  margin-top: 4px;
+}
+.departs p {
+  margin: 0 0 6px;
+  color: var(--second);
+}
+.link {
+  border: 0;
+  background: none;
+  color: var(--act);
+  text-decoration: underline;
+  cursor: pointer;
+  font: inherit;
+  padding: 0;
+}
 </style>

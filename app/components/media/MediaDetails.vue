@@ -2,20 +2,30 @@
 import type { MediaEntry } from '~/composables/media-shelf'
 
 /** What is known of one file: its name, place, tags, rights, where it is shown, and another one in its place. */
-const props = defineProps<{ entry: MediaEntry, canEdit: boolean, folders: readonly string[] }>()
-const emit = defineEmits<{ changed: [], gone: [] }>()
-interface Use { deck: string, title: string, places: number, slides: number[], refused?: string }
+const props = defineProps<{ entry: MediaEntry; canEdit: boolean; folders: readonly string[] }>()
+const emit = defineEmits<{ changed: []; gone: [] }>()
+interface Use {
+  deck: string
+  title: string
+  places: number
+  slides: number[]
+  refused?: string
+}
 const uses = shallowRef<Use[] | null>(null)
 const replacing = ref(false)
 const choosing = ref(false)
 const by = shallowRef<MediaEntry | null>(null)
 const chosen = ref<string[]>([])
-watch(() => props.entry.hash, async hash => {
-  uses.value = null
-  by.value = null
-  replacing.value = false
-  uses.value = (await asking(() => $fetch<Use[]>(`/api/media/${hash}/uses`))) ?? []
-}, { immediate: true })
+watch(
+  () => props.entry.hash,
+  async hash => {
+    uses.value = null
+    by.value = null
+    replacing.value = false
+    uses.value = (await asking(() => $fetch<Use[]>(`/api/media/${hash}/uses`))) ?? []
+  },
+  { immediate: true },
+)
 async function set(fields: Partial<MediaEntry>) {
   if (await asking(() => $fetch(`/api/media/${props.entry.hash}`, { method: 'PATCH', body: fields }))) emit('changed')
 }
@@ -38,45 +48,163 @@ function begin(entry: MediaEntry) {
   replacing.value = true
 }
 async function replace() {
-  const made = await asking(() => $fetch<Use[]>(`/api/media/${props.entry.hash}/replace`, { method: 'POST', body: { by: by.value!.hash, decks: chosen.value } }))
+  const made = await asking(() =>
+    $fetch<Use[]>(`/api/media/${props.entry.hash}/replace`, { method: 'POST', body: { by: by.value!.hash, decks: chosen.value } }),
+  )
   if (!made) return
   const done = made.filter(use => !use.refused)
-  if (done.length) tell(`Put in its place in ${done.length === 1 ? `“${done[0]!.title}”` : `${done.length} decks`}. Undo in each deck takes it back.`)
+  if (done.length)
+    tell(`Put in its place in ${done.length === 1 ? `“${done[0]!.title}”` : `${done.length} decks`}. Undo in each deck takes it back.`)
   for (const use of made) if (use.refused) warn(`Not in “${use.title}”: ${use.refused}`)
   replacing.value = false
   uses.value = (await asking(() => $fetch<Use[]>(`/api/media/${props.entry.hash}/uses`))) ?? []
 }
 const kind = computed(() => mediaKind(props.entry))
-const size = computed(() => [props.entry.width && props.entry.height ? `${props.entry.width} × ${props.entry.height} px` : '', props.entry.seconds ? `${props.entry.seconds.toFixed(1)} s` : '', bytesWords(props.entry.bytes), props.entry.type.split('/')[1]!.replace('svg+xml', 'SVG').replace('jpeg', 'JPEG')].filter(Boolean).join(', '))
-const slidesWords = (use: Use) => (use.slides.length ? `slide ${use.slides.slice(0, 6).join(', ')}${use.slides.length > 6 ? ` and ${use.slides.length - 6} more` : ''}` : 'its theme')
+const size = computed(() =>
+  [
+    props.entry.width && props.entry.height ? `${props.entry.width} × ${props.entry.height} px` : '',
+    props.entry.seconds ? `${props.entry.seconds.toFixed(1)} s` : '',
+    bytesWords(props.entry.bytes),
+    props.entry.type.split('/')[1]!.replace('svg+xml', 'SVG').replace('jpeg', 'JPEG'),
+  ]
+    .filter(Boolean)
+    .join(', '),
+)
+const slidesWords = (use: Use) =>
+  use.slides.length
+    ? `slide ${use.slides.slice(0, 6).join(', ')}${use.slides.length > 6 ? ` and ${use.slides.length - 6} more` : ''}`
+    : 'its theme'
 </script>
 
 <template>
   <div class="details">
-    <div class="shown"><img v-if="kind === 'picture'" :src="`/api/media/${entry.hash}?width=640`" :alt="entry.name"><video v-else-if="kind === 'film'" :key="entry.hash" :src="`/api/media/${entry.hash}`" :poster="`/api/media/${entry.hash}?width=640`" controls preload="metadata" /><audio v-else :key="`s${entry.hash}`" :src="`/api/media/${entry.hash}`" controls preload="metadata" /></div>
-    <input v-written="entry.name" class="field title" aria-label="Name" maxlength="200" :readonly="!canEdit" @change="value($event).trim() && set({ name: value($event) })">
-    <p class="quiet small">{{ size }}<template v-if="entry.by">, from {{ entry.by }}</template></p>
-    <div v-if="entry.colors.length" class="colors" aria-label="Its colours"><i v-for="color in entry.colors" :key="color.hex" :style="{ background: color.hex, flexGrow: color.share }" :title="`${color.hex}, ${Math.round(color.share * 100)} %`" /></div>
-    <label class="line">Folder<input v-written="entry.folder" class="field" list="folders" placeholder="none" maxlength="120" :readonly="!canEdit" @change="set({ folder: value($event) })"></label>
+    <div class="shown">
+      <img v-if="kind === 'picture'" :src="`/api/media/${entry.hash}?width=640`" :alt="entry.name" />
+      <video
+        v-else-if="kind === 'film'"
+        :key="entry.hash"
+        :src="`/api/media/${entry.hash}`"
+        :poster="`/api/media/${entry.hash}?width=640`"
+        controls
+        preload="metadata"
+      />
+      <audio v-else :key="`s${entry.hash}`" :src="`/api/media/${entry.hash}`" controls preload="metadata" />
+    </div>
+    <input
+      v-written="entry.name"
+      class="field title"
+      aria-label="Name"
+      maxlength="200"
+      :readonly="!canEdit"
+      @change="value($event).trim() && set({ name: value($event) })"
+    />
+    <p class="quiet small">
+      {{ entry.by ? `${size}, from ${entry.by}` : size }}
+    </p>
+    <div v-if="entry.colors.length" class="colors" aria-label="Its colours">
+      <i
+        v-for="color in entry.colors"
+        :key="color.hex"
+        :style="{ background: color.hex, flexGrow: color.share }"
+        :title="`${color.hex}, ${Math.round(color.share * 100)} %`"
+      />
+    </div>
+    <label class="line">
+      Folder
+      <input
+        v-written="entry.folder"
+        class="field"
+        list="folders"
+        placeholder="none"
+        maxlength="120"
+        :readonly="!canEdit"
+        @change="set({ folder: value($event) })"
+      />
+    </label>
     <datalist id="folders"><option v-for="folder in folders" :key="folder" :value="folder" /></datalist>
-    <div class="line top">Tags<span class="tags"><span v-for="tag in entry.tags" :key="tag" class="tag">{{ tag }}<button v-if="canEdit" :aria-label="`Without ${tag}`" @click="set({ tags: entry.tags.filter(known => known !== tag) })"><UIcon name="i-lucide-x" /></button></span><form v-if="canEdit" @submit.prevent="addTag"><input v-model="newTag" class="field short" placeholder="another" aria-label="Another tag" maxlength="60" @blur="addTag"></form></span></div>
-    <label class="line">Credit line<input v-written="entry.credit" class="field" placeholder="Photograph: Ines Rahm" maxlength="300" :readonly="!canEdit" @change="set({ credit: value($event) })"></label>
-    <label class="stack">Rights<textarea v-written="entry.rights" class="field" rows="2" placeholder="Who has them, and what they allow" maxlength="1000" :readonly="!canEdit" @change="set({ rights: value($event) })" /></label>
+    <div class="line top">
+      Tags
+      <span class="tags">
+        <span v-for="tag in entry.tags" :key="tag" class="tag">
+          {{ tag }}
+          <button v-if="canEdit" :aria-label="`Without ${tag}`" @click="set({ tags: entry.tags.filter(known => known !== tag) })">
+            <UIcon name="i-lucide-x" />
+          </button>
+        </span>
+        <form v-if="canEdit" @submit.prevent="addTag">
+          <input v-model="newTag" class="field short" placeholder="another" aria-label="Another tag" maxlength="60" @blur="addTag" />
+        </form>
+      </span>
+    </div>
+    <label class="line">
+      Credit line
+      <input
+        v-written="entry.credit"
+        class="field"
+        placeholder="Photograph: Ines Rahm"
+        maxlength="300"
+        :readonly="!canEdit"
+        @change="set({ credit: value($event) })"
+      />
+    </label>
+    <label class="stack">
+      Rights
+      <textarea
+        v-written="entry.rights"
+        class="field"
+        rows="2"
+        placeholder="Who has them, and what they allow"
+        maxlength="1000"
+        :readonly="!canEdit"
+        @change="set({ rights: value($event) })"
+      />
+    </label>
     <section>
       <b class="sub">Shown in</b>
       <p v-if="!uses" class="quiet small">Looking through the decks</p>
       <p v-else-if="!uses.length" class="quiet small">No deck shows it.</p>
-      <ul v-else><li v-for="use in uses" :key="use.deck"><NuxtLink :to="`/decks/${use.deck}?phase=compose`" class="link">{{ use.title }}</NuxtLink><span class="quiet">{{ slidesWords(use) }}</span></li></ul>
+      <ul v-else>
+        <li v-for="use in uses" :key="use.deck">
+          <NuxtLink :to="`/decks/${use.deck}?phase=compose`" class="link">{{ use.title }}</NuxtLink>
+          <span class="quiet">{{ slidesWords(use) }}</span>
+        </li>
+      </ul>
     </section>
-    <div v-if="canEdit" class="foot"><button class="press small" :disabled="!uses?.length" data-test="replace-media" @click="choosing = true">Another in its place</button><button class="press small" :disabled="!uses || !!uses.length" :title="uses?.length ? 'Decks show it' : undefined" @click="drop">Take it out</button></div>
-    <MediaFinder v-if="kind === 'picture'" v-model="choosing" @choose="begin" @file="tell('Bring the file into Media first, then choose it here.')" />
+    <div v-if="canEdit" class="foot">
+      <button class="press small" :disabled="!uses?.length" data-test="replace-media" @click="choosing = true">Another in its place</button>
+      <button class="press small" :disabled="!uses || !!uses.length" :title="uses?.length ? 'Decks show it' : undefined" @click="drop">
+        Take it out
+      </button>
+    </div>
+    <MediaFinder
+      v-if="kind === 'picture'"
+      v-model="choosing"
+      @choose="begin"
+      @file="tell('Bring the file into Media first, then choose it here.')"
+    />
     <UModal v-model:open="replacing" title="Another in its place" description="What will change, deck by deck">
       <template #body>
         <div v-if="by" class="swap">
-          <div class="pair"><figure><img :src="`/api/media/${entry.hash}?width=320`" alt=""><figcaption>{{ entry.name }}</figcaption></figure><UIcon name="i-lucide-arrow-right" /><figure><img :src="`/api/media/${by.hash}?width=320`" alt=""><figcaption>{{ by.name }}</figcaption></figure></div>
-          <label v-for="use in uses ?? []" :key="use.deck" class="deck"><input v-model="chosen" type="checkbox" :value="use.deck"><span>{{ use.title }}</span><span class="quiet">{{ use.places === 1 ? 'one place' : `${use.places} places` }}, {{ slidesWords(use) }}</span></label>
+          <div class="pair">
+            <figure>
+              <img :src="`/api/media/${entry.hash}?width=320`" alt="" />
+              <figcaption>{{ entry.name }}</figcaption>
+            </figure>
+            <UIcon name="i-lucide-arrow-right" />
+            <figure>
+              <img :src="`/api/media/${by.hash}?width=320`" alt="" />
+              <figcaption>{{ by.name }}</figcaption>
+            </figure>
+          </div>
+          <label v-for="use in uses ?? []" :key="use.deck" class="deck">
+            <input v-model="chosen" type="checkbox" :value="use.deck" />
+            <span>{{ use.title }}</span>
+            <span class="quiet">{{ use.places === 1 ? 'one place' : `${use.places} places` }}, {{ slidesWords(use) }}</span>
+          </label>
           <p class="quiet small">Frames, looks and places stay. What is published already is not touched.</p>
-          <button class="press acts" :disabled="!chosen.length || by.hash === entry.hash" data-test="replace-now" @click="replace">Put it in {{ chosen.length === 1 ? 'this deck' : `${chosen.length} decks` }}</button>
+          <button class="press acts" :disabled="!chosen.length || by.hash === entry.hash" data-test="replace-now" @click="replace">
+            Put it in {{ chosen.length === 1 ? 'this deck' : `${chosen.length} decks` }}
+          </button>
         </div>
       </template>
     </UModal>
@@ -84,29 +212,139 @@ const slidesWords = (use: Use) => (use.slides.length ? `slide ${use.slides.slice
 </template>
 
 <style scoped>
-.details { display: flex; flex-direction: column; gap: 9px; }
-.shown { background: var(--well); border-radius: 8px; display: grid; place-items: center; min-height: 90px; overflow: hidden; }
-.shown img, .shown video { max-width: 100%; max-height: 220px; display: block; }
-.shown audio { width: 96%; }
-.title { font-weight: 600; }
-.small { font-size: 13px; margin: 0; }
-.colors { display: flex; height: 12px; border-radius: 6px; overflow: hidden; }
-.line { display: grid; grid-template-columns: 78px 1fr; align-items: center; gap: 8px; color: var(--second); font-size: 13px; }
-.line.top { align-items: start; }
-.stack { display: flex; flex-direction: column; gap: 3px; color: var(--second); font-size: 13px; }
-.tags { display: flex; flex-wrap: wrap; gap: 4px; }
-.tag { background: var(--act-wash); color: var(--ink); border-radius: 999px; padding: 2px 8px; display: inline-flex; align-items: center; gap: 4px; }
-.tag button { border: 0; background: none; color: inherit; cursor: pointer; padding: 0; display: grid; }
-.short { width: 84px; padding: 2px 6px; }
-.sub { font-size: 13px; color: var(--second); }
-ul { list-style: none; margin: 4px 0 0; padding: 0; }
-li { display: flex; justify-content: space-between; gap: 10px; padding: 3px 0; font-size: 13px; }
-.link { color: var(--act); text-decoration: underline; }
-.foot { display: flex; gap: 6px; flex-wrap: wrap; }
-.swap { display: flex; flex-direction: column; gap: 10px; }
-.pair { display: flex; align-items: center; justify-content: center; gap: 16px; }
-figure { margin: 0; text-align: center; font-size: 12.5px; max-width: 180px; }
-figure img { max-width: 180px; max-height: 120px; border-radius: 6px; }
-.deck { display: grid; grid-template-columns: auto 1fr auto; gap: 8px; align-items: center; }
-.deck input { accent-color: var(--act); }
+.details {
+  display: flex;
+  flex-direction: column;
+  gap: 9px;
+}
+.shown {
+  background: var(--well);
+  border-radius: 8px;
+  display: grid;
+  place-items: center;
+  min-height: 90px;
+  overflow: hidden;
+}
+.shown img,
+.shown video {
+  max-width: 100%;
+  max-height: 220px;
+  display: block;
+}
+.shown audio {
+  width: 96%;
+}
+.title {
+  font-weight: 600;
+}
+.small {
+  font-size: 13px;
+  margin: 0;
+}
+.colors {
+  display: flex;
+  height: 12px;
+  border-radius: 6px;
+  overflow: hidden;
+}
+.line {
+  display: grid;
+  grid-template-columns: 78px 1fr;
+  align-items: center;
+  gap: 8px;
+  color: var(--second);
+  font-size: 13px;
+}
+.line.top {
+  align-items: start;
+}
+.stack {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  color: var(--second);
+  font-size: 13px;
+}
+.tags {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+.tag {
+  background: var(--act-wash);
+  color: var(--ink);
+  border-radius: 999px;
+  padding: 2px 8px;
+  display: inline-flex;
+  align-items: center;
+  gap: 4px;
+}
+.tag button {
+  border: 0;
+  background: none;
+  color: inherit;
+  cursor: pointer;
+  padding: 0;
+  display: grid;
+}
+.short {
+  width: 84px;
+  padding: 2px 6px;
+}
+.sub {
+  font-size: 13px;
+  color: var(--second);
+}
+ul {
+  list-style: none;
+  margin: 4px 0 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  padding: 3px 0;
+  font-size: 13px;
+}
+.link {
+  color: var(--act);
+  text-decoration: underline;
+}
+.foot {
+  display: flex;
+  gap: 6px;
+  flex-wrap: wrap;
+}
+.swap {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.pair {
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  gap: 16px;
+}
+figure {
+  margin: 0;
+  text-align: center;
+  font-size: 12.5px;
+  max-width: 180px;
+}
+figure img {
+  max-width: 180px;
+  max-height: 120px;
+  border-radius: 6px;
+}
+.deck {
+  display: grid;
+  grid-template-columns: auto 1fr auto;
+  gap: 8px;
+  align-items: center;
+}
+.deck input {
+  accent-color: var(--act);
+}
 </style>

@@ -3,32 +3,54 @@
 const props = defineProps<{ slides: string[] }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useDeck()
-const { data: shelf } = useFetch<{ id: string, title: string, slides: number }[]>('/api/decks', { deep: false, lazy: true, server: false })
+const { data: shelf } = useFetch<{ id: string; title: string; slides: number }[]>('/api/decks', { deep: false, lazy: true, server: false })
 const others = computed(() => (shelf.value ?? []).filter(deck => deck.id !== store.id))
 const to = ref<string | null>(null)
 const look = ref<'ours' | 'theirs'>('ours')
 const busy = ref(false)
-watch(others, list => { to.value ??= list[0]?.id ?? null })
+watch(others, list => {
+  to.value ??= list[0]?.id ?? null
+})
 
 async function copy() {
   if (!to.value) return
   busy.value = true
-  const done = await asking(() => $fetch(`/api/decks/${to.value}/slides`, { method: 'POST', body: { from: store.id, slides: props.slides, look: look.value } }))
+  const done = await asking(() =>
+    $fetch(`/api/decks/${to.value}/slides`, { method: 'POST', body: { from: store.id, slides: props.slides, look: look.value } }),
+  )
   busy.value = false
   if (!done) return
-  tell(`${props.slides.length === 1 ? 'The slide stands' : `${props.slides.length} slides stand`} at the end of “${others.value.find(deck => deck.id === to.value)?.title}”`)
+  tell(
+    `${props.slides.length === 1 ? 'The slide stands' : `${props.slides.length} slides stand`} at the end of “${others.value.find(deck => deck.id === to.value)?.title}”`,
+  )
   emit('close')
 }
 </script>
 
 <template>
-  <UModal :open="true" title="Copy to another deck" :description="slides.length === 1 ? 'One slide, with its score' : `${slides.length} slides, with their scores`" @update:open="value => !value && emit('close')">
+  <UModal
+    :open="true"
+    title="Copy to another deck"
+    :description="slides.length === 1 ? 'One slide, with its score' : `${slides.length} slides, with their scores`"
+    @update:open="value => !value && emit('close')"
+  >
     <template #body>
       <div class="copy">
-        <label>Deck<select v-model="to" class="field" aria-label="Deck"><option v-for="deck in others" :key="deck.id" :value="deck.id">{{ deck.title }}</option></select></label>
+        <label>
+          Deck
+          <select v-model="to" class="field" aria-label="Deck">
+            <option v-for="deck in others" :key="deck.id" :value="deck.id">{{ deck.title }}</option>
+          </select>
+        </label>
         <p v-if="shelf && !others.length" class="quiet">There is no other deck yet.</p>
-        <label class="look"><input v-model="look" type="radio" value="ours"> In that deck’s theme</label>
-        <label class="look"><input v-model="look" type="radio" value="theirs"> In the look they have here</label>
+        <label class="look">
+          <input v-model="look" type="radio" value="ours" />
+          In that deck’s theme
+        </label>
+        <label class="look">
+          <input v-model="look" type="radio" value="theirs" />
+          In the look they have here
+        </label>
       </div>
     </template>
     <template #footer>
@@ -39,7 +61,21 @@ async function copy() {
 </template>
 
 <style scoped>
-.copy { display: flex; flex-direction: column; gap: 12px; }
-.copy label:first-child { display: flex; flex-direction: column; gap: 4px; color: var(--second); }
-.look { display: flex; gap: 8px; align-items: center; accent-color: var(--act); }
+.copy {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+.copy label:first-child {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  color: var(--second);
+}
+.look {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  accent-color: var(--act);
+}
 </style>

@@ -4,7 +4,16 @@ import { layOut, richLines, roomFor, setAgenda, agendaSource } from '#core/layou
 import type { LayoutFamily } from '#core/layouts/catalogue'
 
 /** One layout as it would show a slide's own words, with the room that it has. Reckoned once it comes into sight. */
-const props = defineProps<{ deck: Deck, /** The deck with nothing but this slide, so that a way is reckoned as fast in a large one. */ bare: Deck, slide: string, family: LayoutFamily, reason: string, chosen: boolean, disabled: boolean, width: number }>()
+const props = defineProps<{
+  deck: Deck
+  /** The deck with nothing but this slide, so that a way is reckoned as fast in a large one. */ bare: Deck
+  slide: string
+  family: LayoutFamily
+  reason: string
+  chosen: boolean
+  disabled: boolean
+  width: number
+}>()
 const emit = defineEmits<{ choose: [] }>()
 const stage = useStageHost()
 const near = ref(false)
@@ -19,24 +28,74 @@ const shown = computed(() => {
   const whole = applyChanges(props.deck, layOut(props.deck, { slide: props.slide, family: props.family }, context))
   return applyChanges(whole, setAgenda(whole, { slide: props.slide, from: agendaSource(whole) }, context))
 })
-const room = computed(() => (near.value ? roomFor(props.family, richLines(props.bare, props.slide), { deck: props.bare, measurer: stage.host.measurer }) : null))
+const room = computed(() =>
+  near.value ? roomFor(props.family, richLines(props.bare, props.slide), { deck: props.bare, measurer: stage.host.measurer }) : null,
+)
 const ratio = computed(() => props.deck.info.info!.size.height / props.deck.info.info!.size.width)
 </script>
 
 <template>
-  <button class="way" :class="{ chosen }" :aria-label="family.label" :aria-pressed="chosen" :title="reason" :disabled="disabled" @click="emit('choose')">
-    <span class="frame"><NearThumb :deck="shown" :slide="slide" :width="width" :ratio="ratio" prompts :label="family.label" @near="near = true" /></span>
-    <span class="caption"><b>{{ family.label }}</b><span v-if="room !== null" class="quiet">{{ room ? `room for ${room}` : 'too small for these words' }}</span></span>
+  <button
+    class="way"
+    :class="{ chosen }"
+    :aria-label="family.label"
+    :aria-pressed="chosen"
+    :title="reason"
+    :disabled="disabled"
+    @click="emit('choose')"
+  >
+    <span class="frame">
+      <NearThumb :deck="shown" :slide="slide" :width="width" :ratio="ratio" prompts :label="family.label" @near="near = true" />
+    </span>
+    <span class="caption">
+      <b>{{ family.label }}</b>
+      <span v-if="room !== null" class="quiet">{{ room ? `room for ${room}` : 'too small for these words' }}</span>
+    </span>
   </button>
 </template>
 
 <style scoped>
-.way { border: 0; background: none; padding: 0; text-align: left; cursor: pointer; font: inherit; color: inherit; }
-.frame { display: block; width: fit-content; border: 1px solid var(--line); border-radius: 8px; overflow: hidden; padding: 1px; }
-.way:hover:not(:disabled) .frame { border-color: var(--act); }
-.way.chosen .frame { border: 2px solid var(--act); padding: 0; }
-.way:disabled { cursor: default; }
-.caption { display: flex; justify-content: space-between; gap: 8px; padding: 5px 2px 0; font-size: 13.5px; }
-.caption b { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.caption .quiet { white-space: nowrap; flex: none; }
+.way {
+  border: 0;
+  background: none;
+  padding: 0;
+  text-align: left;
+  cursor: pointer;
+  font: inherit;
+  color: inherit;
+}
+.frame {
+  display: block;
+  width: fit-content;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  overflow: hidden;
+  padding: 1px;
+}
+.way:hover:not(:disabled) .frame {
+  border-color: var(--act);
+}
+.way.chosen .frame {
+  border: 2px solid var(--act);
+  padding: 0;
+}
+.way:disabled {
+  cursor: default;
+}
+.caption {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  padding: 5px 2px 0;
+  font-size: 13.5px;
+}
+.caption b {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.caption .quiet {
+  white-space: nowrap;
+  flex: none;
+}
 </style>

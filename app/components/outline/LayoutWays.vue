@@ -5,7 +5,7 @@ import { agendaSource, buildOf, buildSlide, layOut, layoutsFor, outlineOf, propo
 import type { LayoutFamily } from '#core/layouts/catalogue'
 
 /** Ways to lay out the slide in hand: ranked by what its lines are, found by what it is for, shown with its own words. */
-const emit = defineEmits<{ other: [], starter: [] }>()
+const emit = defineEmits<{ other: []; starter: [] }>()
 const store = useDeck()
 const context = { id: freshId }
 const drawNamed = useNamedTables()
@@ -14,7 +14,11 @@ const purpose = ref('')
 const current = computed(() => store.slides.findIndex(slide => slide.id === store.slideId))
 const slide = computed(() => store.slides[current.value])
 /** Thumbnails follow the words a moment later, so that typing stays light. */
-const settled = refDebounced(computed(() => store.deck), 220, { maxWait: 900 })
+const settled = refDebounced(
+  computed(() => store.deck),
+  220,
+  { maxWait: 900 },
+)
 const shownDeck = computed(() => (settled.value && store.slideId && settled.value.slides[store.slideId] ? settled.value : store.deck!))
 
 const bare = computed(() => {
@@ -26,7 +30,12 @@ const bare = computed(() => {
 const ranked = computed(() => {
   const record = slide.value && shownDeck.value.slides[slide.value.id]
   if (!record) return []
-  return propose({ ...outlineOf(shownDeck.value, record), first: current.value === 0, last: current.value > 0 && current.value === store.slides.length - 1, language: shownDeck.value.info.info!.language })
+  return propose({
+    ...outlineOf(shownDeck.value, record),
+    first: current.value === 0,
+    last: current.value > 0 && current.value === store.slides.length - 1,
+    language: shownDeck.value.info.info!.language,
+  })
 })
 const found = computed(() => {
   if (!purpose.value.trim()) return ranked.value
@@ -35,7 +44,7 @@ const found = computed(() => {
 })
 const family = computed(() => store.deck?.layouts[slide.value?.layout ?? '']?.family)
 const build = computed(() => (store.deck && slide.value ? buildOf(store.deck, slide.value.id) : 'none'))
-const builds: readonly { value: Build, label: string, title: string }[] = [
+const builds: readonly { value: Build; label: string; title: string }[] = [
   { value: 'none', label: 'All at once', title: 'Everything stands there as the slide opens' },
   { value: 'opening', label: 'One after the other', title: 'Line by line or item by item as the slide opens' },
   { value: 'advance', label: 'On advance', title: 'Each waits for the speaker' },
@@ -47,7 +56,10 @@ function choose(chosen: LayoutFamily) {
   if (!slide.value || !deck) return
   const changes = layOut(deck, { slide: slide.value.id, family: chosen }, context)
   const changed = applyChanges(deck, changes)
-  const agenda = chosen.senses[0] === 'agenda' && !richLines(deck, slide.value.id).length ? setAgenda(changed, { slide: slide.value.id, from: agendaSource(deck) }, context) : []
+  const agenda =
+    chosen.senses[0] === 'agenda' && !richLines(deck, slide.value.id).length
+      ? setAgenda(changed, { slide: slide.value.id, from: agendaSource(deck) }, context)
+      : []
   store.edit(`lay out as ${chosen.label.toLowerCase()}`, [...changes, ...agenda])
   void drawNamed([slide.value.id])
 }
@@ -75,34 +87,107 @@ onMounted(() => {
     <h2>Ways to lay out slide {{ current + 1 }}</h2>
     <p class="reason">{{ ranked[0]?.reason }} The likeliest comes first; every layout below takes the words as they are.</p>
     <div class="asking">
-      <input v-model="purpose" class="field" type="search" placeholder="Name what the slide is for, such as compare two routes" aria-label="What the slide is for">
+      <input
+        v-model="purpose"
+        class="field"
+        type="search"
+        placeholder="Name what the slide is for, such as compare two routes"
+        aria-label="What the slide is for"
+      />
       <button class="press" @click="emit('other')">From another deck</button>
       <button class="press" @click="emit('starter')">Starters</button>
     </div>
-    <p v-if="purpose.trim() && !found.length" class="quiet none">No layout goes by “{{ purpose.trim() }}”. Try a plainer word, such as steps, team or numbers.</p>
+    <p v-if="purpose.trim() && !found.length" class="quiet none">
+      No layout goes by “{{ purpose.trim() }}”. Try a plainer word, such as steps, team or numbers.
+    </p>
     <div class="grid" :style="{ gridTemplateColumns: `repeat(auto-fill, ${width + 4}px)` }">
       <LayoutWay
-        v-for="way in found" :key="way.family.name" :deck="shownDeck" :bare="bare" :slide="slide.id" :family="way.family" :reason="way.reason" :chosen="family === way.family.name" :disabled="!store.canEdit" :width="width"
-        @choose="choose(way.family)" />
+        v-for="way in found"
+        :key="way.family.name"
+        :deck="shownDeck"
+        :bare="bare"
+        :slide="slide.id"
+        :family="way.family"
+        :reason="way.reason"
+        :chosen="family === way.family.name"
+        :disabled="!store.canEdit"
+        :width="width"
+        @choose="choose(way.family)"
+      />
     </div>
     <div class="build">
       <span class="label">What stands on it comes in</span>
       <div class="kinds" role="radiogroup" aria-label="How it comes in">
-        <button v-for="way in builds" :key="way.value" class="press small" role="radio" :aria-checked="build === way.value" :class="{ on: build === way.value }" :title="way.title" :disabled="!store.canEdit" @click="setBuild(way.value)">{{ way.label }}</button>
+        <button
+          v-for="way in builds"
+          :key="way.value"
+          class="press small"
+          role="radio"
+          :aria-checked="build === way.value"
+          :class="{ on: build === way.value }"
+          :title="way.title"
+          :disabled="!store.canEdit"
+          @click="setBuild(way.value)"
+        >
+          {{ way.label }}
+        </button>
       </div>
     </div>
   </section>
 </template>
 
 <style scoped>
-.ways { background: var(--panel); padding: 14px 20px 0; overflow-y: auto; min-height: 0; display: flex; flex-direction: column; }
-h2 { font-size: 18px; }
-.reason { color: var(--second); margin: 4px 0 10px; }
-.asking { display: flex; gap: 8px; margin-bottom: 14px; }
-.asking .field { flex: 1; padding: 7px 10px; }
-.none { margin: 6px 2px; }
-.grid { display: grid; gap: 14px 16px; flex: 1 0 auto; align-content: start; }
-.build { position: sticky; bottom: 0; background: var(--panel); border-top: 1px solid var(--line); margin: 16px -20px 0; padding: 9px 20px; display: flex; align-items: center; gap: 12px; flex-wrap: wrap; }
-.build .label { color: var(--second); }
-.kinds { display: flex; gap: 6px; flex-wrap: wrap; }
+.ways {
+  background: var(--panel);
+  padding: 14px 20px 0;
+  overflow-y: auto;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+}
+h2 {
+  font-size: 18px;
+}
+.reason {
+  color: var(--second);
+  margin: 4px 0 10px;
+}
+.asking {
+  display: flex;
+  gap: 8px;
+  margin-bottom: 14px;
+}
+.asking .field {
+  flex: 1;
+  padding: 7px 10px;
+}
+.none {
+  margin: 6px 2px;
+}
+.grid {
+  display: grid;
+  gap: 14px 16px;
+  flex: 1 0 auto;
+  align-content: start;
+}
+.build {
+  position: sticky;
+  bottom: 0;
+  background: var(--panel);
+  border-top: 1px solid var(--line);
+  margin: 16px -20px 0;
+  padding: 9px 20px;
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  flex-wrap: wrap;
+}
+.build .label {
+  color: var(--second);
+}
+.kinds {
+  display: flex;
+  gap: 6px;
+  flex-wrap: wrap;
+}
 </style>

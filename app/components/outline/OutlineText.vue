@@ -3,7 +3,17 @@ import { useVirtualizer } from '@tanstack/vue-virtual'
 import { addSlide, duplicateSlide, moveSlide, removeSlides, setFields } from '#core/edits'
 import { applyChanges, type Change, type Deck, fieldLimits, slidesOf } from '#core/model'
 import { readOutline } from '#core/formats/outline'
-import { agendaSource, insertOutline, isOnlyWords, joinOutline, outlineOf, setAgenda, setOutlineSlide, splitOutline, type OutlineSlide } from '#core/layouts'
+import {
+  agendaSource,
+  insertOutline,
+  isOnlyWords,
+  joinOutline,
+  outlineOf,
+  setAgenda,
+  setOutlineSlide,
+  splitOutline,
+  type OutlineSlide,
+} from '#core/layouts'
 
 /** The whole deck as text: a line is a slide, indented lines stand on it. */
 const store = useDeck()
@@ -11,20 +21,33 @@ const drawNamed = useNamedTables()
 const list = ref<HTMLElement>()
 const context = { id: freshId }
 
-const rows = computed(() => store.slides.map((slide, index) => ({ slide, index, outline: outlineOf(store.deck!, slide), family: store.deck!.layouts[slide.layout]?.name ?? '' })))
+const rows = computed(() =>
+  store.slides.map((slide, index) => ({
+    slide,
+    index,
+    outline: outlineOf(store.deck!, slide),
+    family: store.deck!.layouts[slide.layout]?.name ?? '',
+  })),
+)
 type Row = (typeof rows.value)[number]
 const canWrite = (row: Row) => store.canEdit && !row.slide.agenda
 const overfull = computed(() => new Set(store.findings.filter(finding => finding.rule === 'text-fit').map(finding => finding.slide)))
 
-const virtual = useVirtualizer(computed(() => ({
-  count: rows.value.length,
-  getScrollElement: () => list.value ?? null,
-  estimateSize: (index: number) => 52 + Math.max(1, rows.value[index]?.outline.lines.length ?? 1) * 26,
-  getItemKey: (index: number) => rows.value[index]?.slide.id ?? index,
-  overscan: 8,
-})))
-const inSight = computed(() => virtual.value.getVirtualItems().flatMap(item => (rows.value[item.index] ? [{ item, row: rows.value[item.index]! }] : [])))
-const measure = (node: unknown) => { if (node instanceof HTMLElement) virtual.value.measureElement(node) }
+const virtual = useVirtualizer(
+  computed(() => ({
+    count: rows.value.length,
+    getScrollElement: () => list.value ?? null,
+    estimateSize: (index: number) => 52 + Math.max(1, rows.value[index]?.outline.lines.length ?? 1) * 26,
+    getItemKey: (index: number) => rows.value[index]?.slide.id ?? index,
+    overscan: 8,
+  })),
+)
+const inSight = computed(() =>
+  virtual.value.getVirtualItems().flatMap(item => (rows.value[item.index] ? [{ item, row: rows.value[item.index]! }] : [])),
+)
+const measure = (node: unknown) => {
+  if (node instanceof HTMLElement) virtual.value.measureElement(node)
+}
 
 function focusLine(slide: string, line: number, end = true) {
   const at = store.slides.findIndex(other => other.id === slide)
@@ -73,7 +96,8 @@ function offerLine(slide: string) {
   void nextTick(() => list.value?.querySelector<HTMLTextAreaElement>('[data-offered]')?.focus())
 }
 
-const putSlide = (changes: readonly Change[]) => changes.find((change): change is Change & { do: 'put', table: 'slides' } => change.do === 'put' && change.table === 'slides')?.record.id
+const putSlide = (changes: readonly Change[]) =>
+  changes.find((change): change is Change & { do: 'put'; table: 'slides' } => change.do === 'put' && change.table === 'slides')?.record.id
 function newSlideAfter(slide: string | null, outline: OutlineSlide = { title: '', lines: [] }) {
   const changes = insertOutline(store.deck!, { after: slide, slides: [outline] }, context)
   store.edit('new slide', changes)
@@ -84,7 +108,8 @@ function newSlideAfter(slide: string | null, outline: OutlineSlide = { title: ''
   }
 }
 
-const moveRow = (row: Row, index: number) => store.edit('move a slide', moveSlide(store.deck!, { slide: row.slide.id, index: Math.max(0, index) }))
+const moveRow = (row: Row, index: number) =>
+  store.edit('move a slide', moveSlide(store.deck!, { slide: row.slide.id, index: Math.max(0, index) }))
 
 function onKey(event: KeyboardEvent, row: Row, line: number) {
   const input = event.target as HTMLTextAreaElement
@@ -103,7 +128,14 @@ function onKey(event: KeyboardEvent, row: Row, line: number) {
       write(row.slide.id, { ...row.outline, lines: row.outline.lines.slice(0, -1) })
       newSlideAfter(row.slide.id)
     } else {
-      const lines = row.outline.lines.flatMap((entry, index) => (index === line ? [{ ...entry, text: head }, { text: tail, level: entry.level }] : [entry]))
+      const lines = row.outline.lines.flatMap((entry, index) =>
+        index === line
+          ? [
+              { ...entry, text: head },
+              { text: tail, level: entry.level },
+            ]
+          : [entry],
+      )
       write(row.slide.id, { ...row.outline, lines })
       focusLine(row.slide.id, line + 1, false)
     }
@@ -114,16 +146,29 @@ function onKey(event: KeyboardEvent, row: Row, line: number) {
     else if (line >= 0 && event.shiftKey && item!.level === 1) split(row, line)
     else if (line >= 0) {
       const level = Math.min(9, Math.max(1, item!.level + (event.shiftKey ? -1 : 1)))
-      write(row.slide.id, { ...row.outline, lines: row.outline.lines.map((entry, index) => (index === line ? { ...entry, level } : entry)) })
+      write(row.slide.id, {
+        ...row.outline,
+        lines: row.outline.lines.map((entry, index) => (index === line ? { ...entry, level } : entry)),
+      })
     }
   } else if (event.key === 'Backspace' && input.selectionStart === 0 && input.selectionEnd === 0) {
     if (line >= 0 && !fixed) {
       event.preventDefault()
       const lines = row.outline.lines.filter((_, index) => index !== line)
       if (line === 0) write(row.slide.id, { title: row.outline.title + item!.text, lines })
-      else write(row.slide.id, { ...row.outline, lines: lines.map((entry, index) => (index === line - 1 ? { ...entry, text: entry.text + item!.text } : entry)) })
+      else
+        write(row.slide.id, {
+          ...row.outline,
+          lines: lines.map((entry, index) => (index === line - 1 ? { ...entry, text: entry.text + item!.text } : entry)),
+        })
       focusLine(row.slide.id, line - 1)
-    } else if (line < 0 && !row.outline.title && !row.outline.lines.length && rows.value.length > 1 && isOnlyWords(store.deck!, row.slide.id)) {
+    } else if (
+      line < 0 &&
+      !row.outline.title &&
+      !row.outline.lines.length &&
+      rows.value.length > 1 &&
+      isOnlyWords(store.deck!, row.slide.id)
+    ) {
       event.preventDefault()
       const above = rows.value[row.index - 1]
       store.edit('remove a slide', removeSlides(store.deck!, { slides: [row.slide.id] }))
@@ -133,10 +178,18 @@ function onKey(event: KeyboardEvent, row: Row, line: number) {
     event.preventDefault()
     moveRow(row, row.index + (event.key === 'ArrowUp' ? -1 : 1))
     focusLine(row.slide.id, line)
-  } else if ((event.key === 'ArrowUp' && input.selectionStart === 0) || (event.key === 'ArrowDown' && input.selectionEnd === input.value.length)) {
+  } else if (
+    (event.key === 'ArrowUp' && input.selectionStart === 0) ||
+    (event.key === 'ArrowDown' && input.selectionEnd === input.value.length)
+  ) {
     const step = event.key === 'ArrowUp' ? -1 : 1
     const to = line + step
-    const [slide, at] = to < -1 ? [rows.value[row.index - 1], (rows.value[row.index - 1]?.outline.lines.length ?? 0) - 1] : to >= row.outline.lines.length ? [rows.value[row.index + 1], -1] : [row, to]
+    const [slide, at] =
+      to < -1
+        ? [rows.value[row.index - 1], (rows.value[row.index - 1]?.outline.lines.length ?? 0) - 1]
+        : to >= row.outline.lines.length
+          ? [rows.value[row.index + 1], -1]
+          : [row, to]
     if (slide) {
       event.preventDefault()
       focusLine(slide.slide.id, at)
@@ -175,7 +228,10 @@ function paste(event: ClipboardEvent, row: Row, line: number) {
   if (!canWrite(row)) return
   const read = readOutline(text)
   if (!read.ok) return void useToast().add({ title: read.message, color: 'error' })
-  const lines = read.value.slides.flatMap(slide => [{ text: slide.title, level: 1 }, ...slide.lines.map(entry => ({ ...entry, level: Math.min(9, entry.level + 1) }))])
+  const lines = read.value.slides.flatMap(slide => [
+    { text: slide.title, level: 1 },
+    ...slide.lines.map(entry => ({ ...entry, level: Math.min(9, entry.level + 1) })),
+  ])
   const kept = row.outline.lines
   const at = kept[line]!.text ? line + 1 : line
   write(row.slide.id, { ...row.outline, lines: [...kept.slice(0, at), ...lines, ...kept.slice(kept[line]!.text ? at : at + 1)] })
@@ -192,7 +248,11 @@ async function takeOutline(text: string, row: Row | undefined, name = '') {
   }
   // The slide that a new deck begins with gives way, unless something was made of it.
   const title = store.deck!.info.info!.title
-  const replaces = row && isOnlyWords(store.deck!, row.slide.id) && !row.outline.lines.length && (!row.outline.title || (row.outline.title === title && rows.value.length === 1))
+  const replaces =
+    row &&
+    isOnlyWords(store.deck!, row.slide.id) &&
+    !row.outline.lines.length &&
+    (!row.outline.title || (row.outline.title === title && rows.value.length === 1))
   const after = replaces ? (rows.value[row.index - 1]?.slide.id ?? null) : (row?.slide.id ?? rows.value.at(-1)?.slide.id ?? null)
   let deck: Deck = store.deck!
   const removed = replaces ? removeSlides(deck, { slides: [row.slide.id] }) : []
@@ -209,33 +269,85 @@ async function takeOutline(text: string, row: Row | undefined, name = '') {
 const picker = ref<HTMLInputElement>()
 async function readFile(file: File | undefined) {
   if (!file) return
-  if (file.size > 5_000_000) useToast().add({ title: `“${file.name}” has more than 5 MB. An outline is plain text; paste the part that you need.`, color: 'error' })
+  if (file.size > 5_000_000)
+    useToast().add({ title: `“${file.name}” has more than 5 MB. An outline is plain text; paste the part that you need.`, color: 'error' })
   else await takeOutline(await file.text(), rows.value.at(-1), file.name)
   if (picker.value) picker.value.value = ''
 }
 
-const setSlide = (row: Row, label: string, fields: object) => store.edit(label, setFields(store.deck!, { table: 'slides', id: row.slide.id, fields: fields as never }))
+const setSlide = (row: Row, label: string, fields: object) =>
+  store.edit(label, setFields(store.deck!, { table: 'slides', id: row.slide.id, fields: fields as never }))
 /** Slides whose notes are open for writing although they have none yet. */
 const openNotes = ref(new Set<string>())
-const writeNotes = (row: Row, notes: string) => store.editText('typing notes', setOutlineSlide(store.deck!, { slide: row.slide.id, outline: { ...row.outline, notes } }, context))
-const writeChapter = (row: Row, chapter: string) => store.editText('naming a chapter', setFields(store.deck!, { table: 'slides', id: row.slide.id, fields: { chapter } }))
+const writeNotes = (row: Row, notes: string) =>
+  store.editText('typing notes', setOutlineSlide(store.deck!, { slide: row.slide.id, outline: { ...row.outline, notes } }, context))
+const writeChapter = (row: Row, chapter: string) =>
+  store.editText('naming a chapter', setFields(store.deck!, { table: 'slides', id: row.slide.id, fields: { chapter } }))
 function beginChapter(row: Row) {
   setSlide(row, 'begin a chapter', { chapter: row.outline.title.trim() || 'New chapter' })
   void nextTick(() => nextTick(() => list.value?.querySelector<HTMLInputElement>(`[data-chapter="${row.slide.id}"]`)?.select()))
 }
 
-const slideMenu = (row: Row) => [[
-  { label: 'New slide after it', icon: 'i-lucide-plus', onSelect: () => newSlideAfter(row.slide.id) },
-  { label: 'Duplicate', icon: 'i-lucide-copy', onSelect: () => store.edit('duplicate a slide', duplicateSlide(store.deck!, { slide: row.slide.id }, context)) },
-  ...(row.slide.notes ? [] : [{ label: 'Write notes', icon: 'i-lucide-sticky-note', onSelect: () => { openNotes.value = new Set([...openNotes.value, row.slide.id]) } }]),
-  row.slide.chapter === undefined ? { label: 'Begin a chapter here', icon: 'i-lucide-bookmark', onSelect: () => beginChapter(row) } : { label: 'Take the chapter line away', icon: 'i-lucide-bookmark-minus', onSelect: () => setSlide(row, 'take a chapter line away', { chapter: undefined }) },
-  ...(row.slide.agenda ? [{ label: 'Write its lines by hand', icon: 'i-lucide-pen-line', onSelect: () => store.edit('write the agenda by hand', setAgenda(store.deck!, { slide: row.slide.id, from: null }, context)) }]
-    : [{ label: 'Make its lines from the slides', icon: 'i-lucide-list-tree', onSelect: () => store.edit('make an agenda', setAgenda(store.deck!, { slide: row.slide.id, from: agendaSource(store.deck!) }, context)) }]),
-  { label: row.slide.skipped ? 'Show in play again' : 'Skip in play', icon: 'i-lucide-eye-off', onSelect: () => setSlide(row, 'skip a slide', { skipped: row.slide.skipped ? undefined : true }) },
-  { label: 'Remove', icon: 'i-lucide-trash-2', onSelect: () => store.edit('remove a slide', removeSlides(store.deck!, { slides: [row.slide.id] })) },
-]]
+const slideMenu = (row: Row) => [
+  [
+    { label: 'New slide after it', icon: 'i-lucide-plus', onSelect: () => newSlideAfter(row.slide.id) },
+    {
+      label: 'Duplicate',
+      icon: 'i-lucide-copy',
+      onSelect: () => store.edit('duplicate a slide', duplicateSlide(store.deck!, { slide: row.slide.id }, context)),
+    },
+    ...(row.slide.notes
+      ? []
+      : [
+          {
+            label: 'Write notes',
+            icon: 'i-lucide-sticky-note',
+            onSelect: () => {
+              openNotes.value = new Set([...openNotes.value, row.slide.id])
+            },
+          },
+        ]),
+    row.slide.chapter === undefined
+      ? { label: 'Begin a chapter here', icon: 'i-lucide-bookmark', onSelect: () => beginChapter(row) }
+      : {
+          label: 'Take the chapter line away',
+          icon: 'i-lucide-bookmark-minus',
+          onSelect: () => setSlide(row, 'take a chapter line away', { chapter: undefined }),
+        },
+    ...(row.slide.agenda
+      ? [
+          {
+            label: 'Write its lines by hand',
+            icon: 'i-lucide-pen-line',
+            onSelect: () => store.edit('write the agenda by hand', setAgenda(store.deck!, { slide: row.slide.id, from: null }, context)),
+          },
+        ]
+      : [
+          {
+            label: 'Make its lines from the slides',
+            icon: 'i-lucide-list-tree',
+            onSelect: () =>
+              store.edit('make an agenda', setAgenda(store.deck!, { slide: row.slide.id, from: agendaSource(store.deck!) }, context)),
+          },
+        ]),
+    {
+      label: row.slide.skipped ? 'Show in play again' : 'Skip in play',
+      icon: 'i-lucide-eye-off',
+      onSelect: () => setSlide(row, 'skip a slide', { skipped: row.slide.skipped ? undefined : true }),
+    },
+    {
+      label: 'Remove',
+      icon: 'i-lucide-trash-2',
+      onSelect: () => store.edit('remove a slide', removeSlides(store.deck!, { slides: [row.slide.id] })),
+    },
+  ],
+]
 function firstSlide() {
-  const changes = addSlide(store.deck!, { after: null, layout: slidesOf(store.deck!)[0]?.layout ?? Object.keys(store.deck!.layouts)[0]! }, context)
+  const changes = addSlide(
+    store.deck!,
+    { after: null, layout: slidesOf(store.deck!)[0]?.layout ?? Object.keys(store.deck!.layouts)[0]! },
+    context,
+  )
   store.edit('new slide', changes)
 }
 
@@ -247,25 +359,35 @@ function drag(event: PointerEvent, row: Row) {
   store.goToSlide(row.slide.id)
   const from = event.clientY
   event.preventDefault()
-  followPointer(event, move => {
-    if (dragged.value === null && Math.abs(move.clientY - from) < 5) return
-    dragged.value = row.slide.id
-    const nodes = [...list.value!.querySelectorAll<HTMLElement>('[data-index]')]
-    const below = nodes.find(node => { const box = node.getBoundingClientRect(); return move.clientY < box.top + box.height / 2 })
-    dropBefore.value = below ? Number(below.dataset.index) : (nodes.length ? Number(nodes.at(-1)!.dataset.index) + 1 : null)
-    const box = list.value!.getBoundingClientRect()
-    if (move.clientY < box.top + 40) list.value!.scrollTop -= 14
-    else if (move.clientY > box.bottom - 40) list.value!.scrollTop += 14
-  }, given => {
-    const to = dropBefore.value
-    if (given && dragged.value && to !== null && to !== row.index && to !== row.index + 1) moveRow(row, to > row.index ? to - 1 : to)
-    dropBefore.value = dragged.value = null
-  })
+  followPointer(
+    event,
+    move => {
+      if (dragged.value === null && Math.abs(move.clientY - from) < 5) return
+      dragged.value = row.slide.id
+      const nodes = [...list.value!.querySelectorAll<HTMLElement>('[data-index]')]
+      const below = nodes.find(node => {
+        const box = node.getBoundingClientRect()
+        return move.clientY < box.top + box.height / 2
+      })
+      dropBefore.value = below ? Number(below.dataset.index) : nodes.length ? Number(nodes.at(-1)!.dataset.index) + 1 : null
+      const box = list.value!.getBoundingClientRect()
+      if (move.clientY < box.top + 40) list.value!.scrollTop -= 14
+      else if (move.clientY > box.bottom - 40) list.value!.scrollTop += 14
+    },
+    given => {
+      const to = dropBefore.value
+      if (given && dragged.value && to !== null && to !== row.index && to !== row.index + 1) moveRow(row, to > row.index ? to - 1 : to)
+      dropBefore.value = dragged.value = null
+    },
+  )
 }
-watch(() => store.slideId, id => {
-  const at = rows.value.findIndex(row => row.slide.id === id)
-  if (at >= 0 && !inSight.value.some(({ row }) => row.slide.id === id)) virtual.value.scrollToIndex(at)
-})
+watch(
+  () => store.slideId,
+  id => {
+    const at = rows.value.findIndex(row => row.slide.id === id)
+    if (at >= 0 && !inSight.value.some(({ row }) => row.slide.id === id)) virtual.value.scrollToIndex(at)
+  },
+)
 defineExpose({ takeOutline })
 </script>
 
@@ -274,91 +396,347 @@ defineExpose({ takeOutline })
     <div class="head">
       <slot name="head" />
       <span class="quiet hint">{{ busy || 'one line a slide' }}</span>
-      <input ref="picker" type="file" accept=".txt,.md,.markdown,.opml,.csv,.tsv,text/plain,text/markdown,text/csv" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="outline-file" @change="readFile(($event.target as HTMLInputElement).files?.[0])">
+      <input
+        ref="picker"
+        type="file"
+        accept=".txt,.md,.markdown,.opml,.csv,.tsv,text/plain,text/markdown,text/csv"
+        class="hidden-words"
+        tabindex="-1"
+        aria-hidden="true"
+        data-test="outline-file"
+        @change="readFile(($event.target as HTMLInputElement).files?.[0])"
+      />
       <button v-if="store.canEdit" class="press small" title="Text, Markdown, OPML or CSV" @click="picker?.click()">Read a file</button>
     </div>
     <div ref="list" class="list">
       <div class="rows" :style="{ height: `${virtual.getTotalSize()}px` }">
         <div
-          v-for="{ item, row } in inSight" :key="row.slide.id" :ref="measure" :data-index="row.index" class="row-place" :style="{ transform: `translateY(${item.start}px)` }">
+          v-for="{ item, row } in inSight"
+          :key="row.slide.id"
+          :ref="measure"
+          :data-index="row.index"
+          class="row-place"
+          :style="{ transform: `translateY(${item.start}px)` }"
+        >
           <div v-if="dropBefore === row.index" class="drop-line" />
           <div v-if="row.slide.chapter !== undefined" class="chapter">
-            <UIcon name="i-lucide-bookmark" /><input class="chapter-name" v-bind="fieldLimits('slides', 'chapter')" :value="row.slide.chapter" :aria-label="`Chapter that begins with slide ${row.index + 1}`" :data-chapter="row.slide.id" :readonly="!store.canEdit" @input="writeChapter(row, ($event.target as HTMLInputElement).value)">
+            <UIcon name="i-lucide-bookmark" />
+            <input
+              class="chapter-name"
+              v-bind="fieldLimits('slides', 'chapter')"
+              :value="row.slide.chapter"
+              :aria-label="`Chapter that begins with slide ${row.index + 1}`"
+              :data-chapter="row.slide.id"
+              :readonly="!store.canEdit"
+              @input="writeChapter(row, ($event.target as HTMLInputElement).value)"
+            />
           </div>
           <div
-            class="slide" :class="{ here: row.slide.id === store.slideId, skipped: row.slide.skipped, dragged: dragged === row.slide.id }" @focusin="store.slideId !== row.slide.id && store.goToSlide(row.slide.id)">
-            <span class="number amount" title="Drag to move the slide; Alt and arrows do too" @pointerdown="drag($event, row)">{{ row.index + 1 }}</span>
+            class="slide"
+            :class="{ here: row.slide.id === store.slideId, skipped: row.slide.skipped, dragged: dragged === row.slide.id }"
+            @focusin="store.slideId !== row.slide.id && store.goToSlide(row.slide.id)"
+          >
+            <span class="number amount" title="Drag to move the slide; Alt and arrows do too" @pointerdown="drag($event, row)">
+              {{ row.index + 1 }}
+            </span>
             <div class="lines">
               <textarea
-                rows="1" class="line title" dir="auto" :value="row.outline.title" :data-at="`${row.slide.id}:-1`" :aria-label="`Slide ${row.index + 1}`" placeholder="A line a slide. Paste several at once." :readonly="!store.canEdit"
-                @input="type(row, -1, ($event.target as HTMLTextAreaElement).value)" @keydown="onKey($event, row, -1)" @paste="paste($event, row, -1)" />
-              <div v-for="(line, index) in row.outline.lines" :key="index" class="under" :style="{ paddingLeft: `${(line.level - 1) * 20}px` }">
+                rows="1"
+                class="line title"
+                dir="auto"
+                :value="row.outline.title"
+                :data-at="`${row.slide.id}:-1`"
+                :aria-label="`Slide ${row.index + 1}`"
+                placeholder="A line a slide. Paste several at once."
+                :readonly="!store.canEdit"
+                @input="type(row, -1, ($event.target as HTMLTextAreaElement).value)"
+                @keydown="onKey($event, row, -1)"
+                @paste="paste($event, row, -1)"
+              />
+              <div
+                v-for="(line, index) in row.outline.lines"
+                :key="index"
+                class="under"
+                :style="{ paddingLeft: `${(line.level - 1) * 20}px` }"
+              >
                 <span class="bullet" aria-hidden="true" />
                 <textarea
-                  rows="1" class="line" dir="auto" :class="{ made: row.slide.agenda }" :value="line.text" :data-at="`${row.slide.id}:${index}`" :aria-label="`Slide ${row.index + 1}, line ${index + 1}`" :readonly="!canWrite(row)"
-                  @input="type(row, index, ($event.target as HTMLTextAreaElement).value)" @keydown="onKey($event, row, index)" @paste="paste($event, row, index)" />
+                  rows="1"
+                  class="line"
+                  dir="auto"
+                  :class="{ made: row.slide.agenda }"
+                  :value="line.text"
+                  :data-at="`${row.slide.id}:${index}`"
+                  :aria-label="`Slide ${row.index + 1}, line ${index + 1}`"
+                  :readonly="!canWrite(row)"
+                  @input="type(row, index, ($event.target as HTMLTextAreaElement).value)"
+                  @keydown="onKey($event, row, index)"
+                  @paste="paste($event, row, index)"
+                />
               </div>
-              <p v-if="row.slide.agenda" class="quiet made-note">{{ row.slide.agenda === 'chapters' ? 'Made from the chapters, and kept current' : 'Made from the slide names, and kept current' }}</p>
+              <p v-if="row.slide.agenda" class="quiet made-note">
+                {{
+                  row.slide.agenda === 'chapters'
+                    ? 'Made from the chapters, and kept current'
+                    : 'Made from the slide names, and kept current'
+                }}
+              </p>
               <div v-if="offered === row.slide.id" class="under">
                 <span class="bullet" aria-hidden="true" />
                 <textarea
-                  rows="1" class="line" value="" data-offered :aria-label="`Slide ${row.index + 1}, new line`" @blur="offered = null" @keydown.esc="offered = null" @keydown.enter.prevent
-                  @input="addTyped(row, ($event.target as HTMLTextAreaElement).value)" />
+                  rows="1"
+                  class="line"
+                  value=""
+                  data-offered
+                  :aria-label="`Slide ${row.index + 1}, new line`"
+                  @blur="offered = null"
+                  @keydown.esc="offered = null"
+                  @keydown.enter.prevent
+                  @input="addTyped(row, ($event.target as HTMLTextAreaElement).value)"
+                />
               </div>
-              <button v-else-if="canWrite(row) && row.slide.id === store.slideId" class="add quiet" @click="offerLine(row.slide.id)">Add a line</button>
+              <button v-else-if="canWrite(row) && row.slide.id === store.slideId" class="add quiet" @click="offerLine(row.slide.id)">
+                Add a line
+              </button>
               <div v-if="row.slide.notes || openNotes.has(row.slide.id)" class="notes">
                 <span class="quiet">Notes</span>
-                <textarea rows="1" class="line note" v-bind="fieldLimits('slides', 'notes')" dir="auto" :value="row.slide.notes" :aria-label="`Notes of slide ${row.index + 1}`" placeholder="What to say with it" :readonly="!store.canEdit" @input="writeNotes(row, ($event.target as HTMLTextAreaElement).value)" />
+                <textarea
+                  rows="1"
+                  class="line note"
+                  v-bind="fieldLimits('slides', 'notes')"
+                  dir="auto"
+                  :value="row.slide.notes"
+                  :aria-label="`Notes of slide ${row.index + 1}`"
+                  placeholder="What to say with it"
+                  :readonly="!store.canEdit"
+                  @input="writeNotes(row, ($event.target as HTMLTextAreaElement).value)"
+                />
               </div>
               <RoomNote v-if="row.slide.id === store.slideId" />
             </div>
-            <span class="kind quiet"><UIcon v-if="overfull.has(row.slide.id)" name="i-lucide-triangle-alert" class="warn" title="More than fits" />{{ row.slide.skipped ? 'skipped' : row.family.toLowerCase() }}</span>
-            <UDropdownMenu v-if="store.canEdit" :items="slideMenu(row)"><button class="more" :aria-label="`What to do with slide ${row.index + 1}`"><UIcon name="i-lucide-ellipsis" /></button></UDropdownMenu>
+            <span class="kind quiet">
+              <UIcon v-if="overfull.has(row.slide.id)" name="i-lucide-triangle-alert" class="warn" title="More than fits" />
+              {{ row.slide.skipped ? 'skipped' : row.family.toLowerCase() }}
+            </span>
+            <UDropdownMenu v-if="store.canEdit" :items="slideMenu(row)">
+              <button class="more" :aria-label="`What to do with slide ${row.index + 1}`"><UIcon name="i-lucide-ellipsis" /></button>
+            </UDropdownMenu>
           </div>
           <div v-if="dropBefore === rows.length && row.index === rows.length - 1" class="drop-line" />
         </div>
       </div>
-      <div v-if="!rows.length" class="none"><p>Nothing here yet. Write what you will say, a line a slide.</p><button class="press acts" @click="firstSlide">Begin</button></div>
-      <button v-else-if="store.canEdit" class="press plain new" @click="newSlideAfter(rows.at(-1)!.slide.id)"><UIcon name="i-lucide-plus" />New slide at the end</button>
+      <div v-if="!rows.length" class="none">
+        <p>Nothing here yet. Write what you will say, a line a slide.</p>
+        <button class="press acts" @click="firstSlide">Begin</button>
+      </div>
+      <button v-else-if="store.canEdit" class="press plain new" @click="newSlideAfter(rows.at(-1)!.slide.id)">
+        <UIcon name="i-lucide-plus" />
+        New slide at the end
+      </button>
     </div>
   </section>
 </template>
 
 <style scoped>
-.say { display: flex; flex-direction: column; min-height: 0; border-right: 1px solid var(--line); }
-.head { display: flex; align-items: center; gap: 10px; padding: 12px 16px 8px; }
-.hint { font-size: 13px; flex: 1; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-.list { flex: 1; overflow-y: auto; padding: 0 16px 24px; min-height: 0; }
-.rows { position: relative; }
-.row-place { position: absolute; left: 0; right: 0; top: 0; padding-bottom: 2px; }
-.drop-line { height: 3px; background: var(--act); border-radius: 2px; margin: 1px 0; }
-.chapter { display: flex; align-items: center; gap: 8px; padding: 10px 10px 4px; color: var(--second); }
-.chapter-name { flex: 1; border: 0; background: none; font: 600 13.5px "Hanken Grotesk"; color: var(--second); outline: none; border-bottom: 1px solid var(--line); padding: 2px 0; }
-.chapter-name:focus { border-color: var(--act); }
-.slide { display: grid; grid-template-columns: 34px 1fr auto 26px; gap: 4px; padding: 8px 8px 8px 10px; border: 1.5px solid transparent; border-radius: 9px; }
-.slide.here { background: var(--panel); border-color: var(--act); }
-.slide.skipped { opacity: 0.6; }
-.slide.dragged { opacity: 0.5; }
-.number { color: var(--third); padding-top: 3px; cursor: grab; touch-action: none; user-select: none; }
-.lines { min-width: 0; }
-.line { display: block; width: 100%; border: 0; background: none; color: var(--ink); font: 400 15px/1.45 "Hanken Grotesk", sans-serif; resize: none; padding: 2px 0; outline: none; overflow: hidden; field-sizing: content; max-height: 40vh; overflow-wrap: anywhere; }
-.line.title { font: 600 16px/1.35 "Bricolage Grotesque", sans-serif; }
-.line.made { color: var(--second); }
-.made-note { margin: 0 0 0 16px; font-size: 13px; }
-.line::placeholder { color: var(--third); font-weight: 400; }
-.under { display: grid; grid-template-columns: 16px 1fr; align-items: start; }
-.bullet { width: 5px; height: 5px; border-radius: 50%; background: var(--second); margin-top: 12px; }
-.notes { display: grid; grid-template-columns: auto 1fr; gap: 10px; padding: 4px 0 0 16px; font-size: 13px; align-items: baseline; }
-.line.note { font-size: 13.5px; color: var(--second); }
-.add { border: 0; background: none; padding: 2px 0 0 16px; font: 400 13px "Hanken Grotesk"; cursor: pointer; }
-.add:hover { color: var(--act); }
-.kind { font-size: 13px; padding-top: 4px; text-align: right; max-width: 150px; }
-.here .kind { color: var(--act); }
-.warn { color: var(--wrong); margin-right: 5px; vertical-align: -2px; }
-.more { border: 0; background: none; color: var(--third); cursor: pointer; padding: 4px; border-radius: 6px; height: 26px; opacity: 0; }
-.slide:hover .more, .slide:focus-within .more { opacity: 1; }
-.more:hover { background: var(--act-wash); color: var(--ink); }
-.new { margin-top: 8px; color: var(--second); }
-.none { padding: 30px; text-align: center; }
-@media (max-width: 1150px) { .hint { visibility: hidden; } }
+.say {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  border-right: 1px solid var(--line);
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 12px 16px 8px;
+}
+.hint {
+  font-size: 13px;
+  flex: 1;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.list {
+  flex: 1;
+  overflow-y: auto;
+  padding: 0 16px 24px;
+  min-height: 0;
+}
+.rows {
+  position: relative;
+}
+.row-place {
+  position: absolute;
+  left: 0;
+  right: 0;
+  top: 0;
+  padding-bottom: 2px;
+}
+.drop-line {
+  height: 3px;
+  background: var(--act);
+  border-radius: 2px;
+  margin: 1px 0;
+}
+.chapter {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 10px 10px 4px;
+  color: var(--second);
+}
+.chapter-name {
+  flex: 1;
+  border: 0;
+  background: none;
+  font: 600 13.5px 'Hanken Grotesk';
+  color: var(--second);
+  outline: none;
+  border-bottom: 1px solid var(--line);
+  padding: 2px 0;
+}
+.chapter-name:focus {
+  border-color: var(--act);
+}
+.slide {
+  display: grid;
+  grid-template-columns: 34px 1fr auto 26px;
+  gap: 4px;
+  padding: 8px 8px 8px 10px;
+  border: 1.5px solid transparent;
+  border-radius: 9px;
+}
+.slide.here {
+  background: var(--panel);
+  border-color: var(--act);
+}
+.slide.skipped {
+  opacity: 0.6;
+}
+.slide.dragged {
+  opacity: 0.5;
+}
+.number {
+  color: var(--third);
+  padding-top: 3px;
+  cursor: grab;
+  touch-action: none;
+  user-select: none;
+}
+.lines {
+  min-width: 0;
+}
+.line {
+  display: block;
+  width: 100%;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font:
+    400 15px/1.45 'Hanken Grotesk',
+    sans-serif;
+  resize: none;
+  padding: 2px 0;
+  outline: none;
+  overflow: hidden;
+  field-sizing: content;
+  max-height: 40vh;
+  overflow-wrap: anywhere;
+}
+.line.title {
+  font:
+    600 16px/1.35 'Bricolage Grotesque',
+    sans-serif;
+}
+.line.made {
+  color: var(--second);
+}
+.made-note {
+  margin: 0 0 0 16px;
+  font-size: 13px;
+}
+.line::placeholder {
+  color: var(--third);
+  font-weight: 400;
+}
+.under {
+  display: grid;
+  grid-template-columns: 16px 1fr;
+  align-items: start;
+}
+.bullet {
+  width: 5px;
+  height: 5px;
+  border-radius: 50%;
+  background: var(--second);
+  margin-top: 12px;
+}
+.notes {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 10px;
+  padding: 4px 0 0 16px;
+  font-size: 13px;
+  align-items: baseline;
+}
+.line.note {
+  font-size: 13.5px;
+  color: var(--second);
+}
+.add {
+  border: 0;
+  background: none;
+  padding: 2px 0 0 16px;
+  font: 400 13px 'Hanken Grotesk';
+  cursor: pointer;
+}
+.add:hover {
+  color: var(--act);
+}
+.kind {
+  font-size: 13px;
+  padding-top: 4px;
+  text-align: right;
+  max-width: 150px;
+}
+.here .kind {
+  color: var(--act);
+}
+.warn {
+  color: var(--wrong);
+  margin-right: 5px;
+  vertical-align: -2px;
+}
+.more {
+  border: 0;
+  background: none;
+  color: var(--third);
+  cursor: pointer;
+  padding: 4px;
+  border-radius: 6px;
+  height: 26px;
+  opacity: 0;
+}
+.slide:hover .more,
+.slide:focus-within .more {
+  opacity: 1;
+}
+.more:hover {
+  background: var(--act-wash);
+  color: var(--ink);
+}
+.new {
+  margin-top: 8px;
+  color: var(--second);
+}
+.none {
+  padding: 30px;
+  text-align: center;
+}
+@media (max-width: 1150px) {
+  .hint {
+    visibility: hidden;
+  }
+}
 </style>

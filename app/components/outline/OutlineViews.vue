@@ -1,7 +1,10 @@
 <script setup lang="ts">
 defineProps<{ overview: boolean }>()
 const emit = defineEmits<{ show: [view: 'text' | 'overview'] }>()
-const views = [{ value: 'text', label: 'Text' }, { value: 'overview', label: 'Overview' }]
+const views = [
+  { value: 'text', label: 'Text' },
+  { value: 'overview', label: 'Overview' },
+]
 </script>
 
 <template>
@@ -10,5 +13,8 @@ const views = [{ value: 'text', label: 'Text' }, { value: 'overview', label: 'Ov
 </template>
 
 <style scoped>
-h2 { font-size: 18px; white-space: nowrap; }
+h2 {
+  font-size: 18px;
+  white-space: nowrap;
+}
 </style>

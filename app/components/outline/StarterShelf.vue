@@ -37,17 +37,36 @@ function fill() {
 </script>
 
 <template>
-  <UModal :open="true" title="Starters" description="Whole decks for what an office needs, with their beats" :ui="{ content: 'max-w-5xl' }" @update:open="value => !value && emit('close')">
+  <UModal
+    :open="true"
+    title="Starters"
+    description="Whole decks for what an office needs, with their beats"
+    :ui="{ content: 'max-w-5xl' }"
+    @update:open="value => !value && emit('close')"
+  >
     <template #body>
       <div class="shelf">
         <div class="list" role="listbox" aria-label="Starters">
-          <button v-for="starter in starters" :key="starter.name" class="starter" role="option" :aria-selected="chosen === starter" :class="{ on: chosen === starter }" @click="chosen = starter">
-            <b>{{ starter.label }}</b><span class="quiet">{{ kinds[starter.purpose] }}, {{ starter.slides.length }} slides</span>
+          <button
+            v-for="starter in starters"
+            :key="starter.name"
+            class="starter"
+            role="option"
+            :aria-selected="chosen === starter"
+            :class="{ on: chosen === starter }"
+            @click="chosen = starter"
+          >
+            <b>{{ starter.label }}</b>
+            <span class="quiet">{{ kinds[starter.purpose] }}, {{ starter.slides.length }} slides</span>
           </button>
         </div>
         <div class="shown">
           <p>{{ chosen.when }}</p>
-          <div class="slides"><span v-for="slide in slides" :key="slide.id" class="frame"><NearThumb :deck="deckOf(chosen)" :slide="slide.id" :width="204" :ratio="9 / 16" /></span></div>
+          <div class="slides">
+            <span v-for="slide in slides" :key="slide.id" class="frame">
+              <NearThumb :deck="deckOf(chosen)" :slide="slide.id" :width="204" :ratio="9 / 16" />
+            </span>
+          </div>
         </div>
       </div>
     </template>
@@ -60,15 +79,59 @@ function fill() {
 </template>
 
 <style scoped>
-.shelf { display: grid; grid-template-columns: 220px 1fr; gap: 18px; height: min(58vh, 540px); }
-.list { overflow-y: auto; display: flex; flex-direction: column; gap: 2px; }
-.starter { display: flex; flex-direction: column; text-align: left; border: 0; background: none; color: var(--ink); padding: 7px 9px; border-radius: 7px; cursor: pointer; font: inherit; }
-.starter b { font-weight: 600; }
-.starter .quiet { font-size: 13px; }
-.starter:hover, .starter.on { background: var(--act-wash); }
-.shown { overflow-y: auto; }
-.shown p { margin: 0 0 12px; color: var(--second); }
-.slides { display: grid; grid-template-columns: repeat(auto-fill, 206px); gap: 12px; }
-.frame { border: 1px solid var(--line); border-radius: 7px; overflow: hidden; width: fit-content; }
-.note { flex: 1; }
+.shelf {
+  display: grid;
+  grid-template-columns: 220px 1fr;
+  gap: 18px;
+  height: min(58vh, 540px);
+}
+.list {
+  overflow-y: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+}
+.starter {
+  display: flex;
+  flex-direction: column;
+  text-align: left;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  padding: 7px 9px;
+  border-radius: 7px;
+  cursor: pointer;
+  font: inherit;
+}
+.starter b {
+  font-weight: 600;
+}
+.starter .quiet {
+  font-size: 13px;
+}
+.starter:hover,
+.starter.on {
+  background: var(--act-wash);
+}
+.shown {
+  overflow-y: auto;
+}
+.shown p {
+  margin: 0 0 12px;
+  color: var(--second);
+}
+.slides {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, 206px);
+  gap: 12px;
+}
+.frame {
+  border: 1px solid var(--line);
+  border-radius: 7px;
+  overflow: hidden;
+  width: fit-content;
+}
+.note {
+  flex: 1;
+}
 </style>

@@ -13,12 +13,25 @@ const bySlide = computed(() => {
   return [...groups].map(([slide, findings]) => ({ slide, findings, number: slideNumber(slide), title: titleOf(store.deck!, slide) }))
 })
 /** A remedy that is pointed at: its slide shows what it would do. */
-const pointed = shallowRef<{ slide: string, remedy: Remedy } | null>(null)
+const pointed = shallowRef<{ slide: string; remedy: Remedy } | null>(null)
 const shownDeck = computed(() => {
   const { deck } = store
   return deck && pointed.value ? applyChanges(deck, pointed.value.remedy.changes(deck, { id: freshId })) : deck
 })
-const point = (finding: Finding, remedy: Remedy) => ({ onPointerenter: () => { pointed.value = { slide: finding.slide, remedy } }, onPointerleave: () => { pointed.value = null }, onFocus: () => { pointed.value = { slide: finding.slide, remedy } }, onBlur: () => { pointed.value = null } })
+const point = (finding: Finding, remedy: Remedy) => ({
+  onPointerenter: () => {
+    pointed.value = { slide: finding.slide, remedy }
+  },
+  onPointerleave: () => {
+    pointed.value = null
+  },
+  onFocus: () => {
+    pointed.value = { slide: finding.slide, remedy }
+  },
+  onBlur: () => {
+    pointed.value = null
+  },
+})
 const make = (name: string, changes: readonly Change[]) => {
   pointed.value = null
   store.edit(name, changes)
@@ -31,30 +44,87 @@ function show(finding: Finding) {
   if (finding.element) store.select(finding.element)
   emit('go', finding.beat !== null ? 'time' : 'compose')
 }
-const mend = (finding: Finding) => finding.remedy && make(finding.remedy.label.toLowerCase(), finding.remedy.changes(store.deck!, { id: freshId }))
+const mend = (finding: Finding) =>
+  finding.remedy && make(finding.remedy.label.toLowerCase(), finding.remedy.changes(store.deck!, { id: freshId }))
 /** The findings that are put right alike, where there are more than one. */
-const alike = (finding: Finding) => (finding.together === undefined ? [] : store.findings.filter(other => other.remedy && other.rule === finding.rule && other.together === finding.together))
-const mendAlike = (finding: Finding) => make(`${finding.remedy!.label.toLowerCase()}, ${alike(finding).length} times`, alike(finding).flatMap(other => other.remedy!.changes(store.deck!, { id: freshId })))
-const mendAll = () => make(`put ${remediable.value.length} findings right`, remediable.value.flatMap(finding => finding.remedy!.changes(store.deck!, { id: freshId })))
+const alike = (finding: Finding) =>
+  finding.together === undefined
+    ? []
+    : store.findings.filter(other => other.remedy && other.rule === finding.rule && other.together === finding.together)
+const mendAlike = (finding: Finding) =>
+  make(
+    `${finding.remedy!.label.toLowerCase()}, ${alike(finding).length} times`,
+    alike(finding).flatMap(other => other.remedy!.changes(store.deck!, { id: freshId })),
+  )
+const mendAll = () =>
+  make(
+    `put ${remediable.value.length} findings right`,
+    remediable.value.flatMap(finding => finding.remedy!.changes(store.deck!, { id: freshId })),
+  )
 </script>
 
 <template>
   <div class="check">
     <div class="head">
-      <h2>{{ store.findings.length ? `${store.findings.length} ${store.findings.length === 1 ? 'thing' : 'things'} a careful colleague would say` : store.looking ? 'Looking' : 'Nothing to say' }}</h2>
-      <button v-if="remediable.length > 1 && store.canEdit" class="press" @click="mendAll">Put all {{ remediable.length }} right that have a remedy</button>
+      <h2>
+        {{
+          store.findings.length
+            ? `${store.findings.length} ${store.findings.length === 1 ? 'thing' : 'things'} a careful colleague would say`
+            : store.looking
+              ? 'Looking'
+              : 'Nothing to say'
+        }}
+      </h2>
+      <button v-if="remediable.length > 1 && store.canEdit" class="press" @click="mendAll">
+        Put all {{ remediable.length }} right that have a remedy
+      </button>
     </div>
-    <p v-if="store.looking" class="quiet" role="status">Still looking: {{ pixels.coming ? `at the pixels of ${pixels.coming} ${pixels.coming === 1 ? 'picture or film' : 'pictures and films'}` : 'slide by slide' }}.</p>
-    <p v-else-if="!store.findings.length" class="quiet">Every beat holds long enough for its words, every text {{ store.unmeasured.length ? 'that was measured ' : '' }}can be read and stands on its slide, every chart and picture is there.</p>
+    <p v-if="store.looking" class="quiet" role="status">
+      Still looking:
+      {{
+        pixels.coming
+          ? `at the pixels of ${pixels.coming} ${pixels.coming === 1 ? 'picture or film' : 'pictures and films'}`
+          : 'slide by slide'
+      }}.
+    </p>
+    <p v-else-if="!store.findings.length" class="quiet">
+      Every beat holds long enough for its words, every text {{ store.unmeasured.length ? 'that was measured ' : '' }}can be read and stands
+      on its slide, every chart and picture is there.
+    </p>
     <section v-for="group in bySlide" :key="group.slide" class="group">
-      <button class="where" @click="store.goToSlide(group.slide)"><SlideThumb :deck="pointed?.slide === group.slide ? shownDeck! : store.deck!" :slide="group.slide" :width="220" /><span><b>Slide {{ group.number }}</b>{{ group.title || 'Without a title' }}</span></button>
+      <button class="where" @click="store.goToSlide(group.slide)">
+        <SlideThumb :deck="pointed?.slide === group.slide ? shownDeck! : store.deck!" :slide="group.slide" :width="220" />
+        <span>
+          <b>Slide {{ group.number }}</b>
+          {{ group.title || 'Without a title' }}
+        </span>
+      </button>
       <ul>
         <li v-for="(finding, index) in group.findings" :key="index" class="finding">
           <p>{{ finding.message }}</p>
           <button class="press small" @click="show(finding)">Go there</button>
-          <button v-if="finding.remedy && store.canEdit" class="press small acts" v-bind="point(finding, finding.remedy)" @click="mend(finding)">{{ finding.remedy.label }}</button>
-          <template v-if="store.canEdit"><button v-for="other in finding.others ?? []" :key="other.label" class="press small" v-bind="point(finding, other)" @click="make(other.label.toLowerCase(), other.changes(store.deck!, { id: freshId }))">{{ other.label }}</button></template>
-          <button v-if="finding.remedy && store.canEdit && alike(finding).length > 1" class="press small" @click="mendAlike(finding)">All {{ alike(finding).length }} alike</button>
+          <button
+            v-if="finding.remedy && store.canEdit"
+            class="press small acts"
+            v-bind="point(finding, finding.remedy)"
+            @click="mend(finding)"
+          >
+            {{ finding.remedy.label }}
+          </button>
+          <template v-if="store.canEdit">
+            <button
+              v-for="other in finding.others ?? []"
+              :key="other.label"
+              class="press small"
+              v-bind="point(finding, other)"
+              @click="make(other.label.toLowerCase(), other.changes(store.deck!, { id: freshId }))"
+            >
+              {{ other.label }}
+            </button>
+          </template>
+          <button v-if="finding.remedy && store.canEdit && alike(finding).length > 1" class="press small" @click="mendAlike(finding)">
+            All {{ alike(finding).length }} alike
+          </button>
         </li>
       </ul>
     </section>
@@ -71,17 +141,91 @@ const mendAll = () => make(`put ${remediable.value.length} findings right`, reme
 </template>
 
 <style scoped>
-.check { height: 100%; overflow-y: auto; padding: 18px 28px 30px; max-width: 1080px; margin: 0 auto; }
-.head { display: flex; justify-content: space-between; align-items: center; margin-bottom: 14px; gap: 16px; }
-h2 { font-size: 20px; }
-.group { display: grid; grid-template-columns: 220px 1fr; gap: 20px; padding: 14px 0; border-top: 1px solid var(--line); }
-.where { border: 0; background: none; padding: 0; color: inherit; font: inherit; text-align: left; cursor: pointer; display: flex; flex-direction: column; gap: 5px; border-radius: 6px; }
-.where > span { display: flex; flex-direction: column; font-size: 13px; color: var(--second); overflow-wrap: anywhere; }
-ul { list-style: none; margin: 0; padding: 0; display: flex; flex-direction: column; gap: 8px; }
-.finding { display: flex; flex-wrap: wrap; align-items: center; gap: 8px 10px; background: var(--now-wash); color: var(--now-ink); border-radius: 8px; padding: 8px 12px; }
-.finding p { flex: 1 1 320px; margin: 0; overflow-wrap: anywhere; }
-.unmeasured { border-top: 1px solid var(--line); margin-top: 14px; padding: 14px 0; color: var(--second); }
-.unmeasured h3 { font-size: 15px; margin-bottom: 8px; color: var(--ink); }
-.unmeasured li { display: flex; align-items: center; justify-content: space-between; gap: 12px; }
-.unmeasured span { overflow-wrap: anywhere; }
+.check {
+  height: 100%;
+  overflow-y: auto;
+  padding: 18px 28px 30px;
+  max-width: 1080px;
+  margin: 0 auto;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  margin-bottom: 14px;
+  gap: 16px;
+}
+h2 {
+  font-size: 20px;
+}
+.group {
+  display: grid;
+  grid-template-columns: 220px 1fr;
+  gap: 20px;
+  padding: 14px 0;
+  border-top: 1px solid var(--line);
+}
+.where {
+  border: 0;
+  background: none;
+  padding: 0;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+  display: flex;
+  flex-direction: column;
+  gap: 5px;
+  border-radius: 6px;
+}
+.where > span {
+  display: flex;
+  flex-direction: column;
+  font-size: 13px;
+  color: var(--second);
+  overflow-wrap: anywhere;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.finding {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 10px;
+  background: var(--now-wash);
+  color: var(--now-ink);
+  border-radius: 8px;
+  padding: 8px 12px;
+}
+.finding p {
+  flex: 1 1 320px;
+  margin: 0;
+  overflow-wrap: anywhere;
+}
+.unmeasured {
+  border-top: 1px solid var(--line);
+  margin-top: 14px;
+  padding: 14px 0;
+  color: var(--second);
+}
+.unmeasured h3 {
+  font-size: 15px;
+  margin-bottom: 8px;
+  color: var(--ink);
+}
+.unmeasured li {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 12px;
+}
+.unmeasured span {
+  overflow-wrap: anywhere;
+}
 </style>

@@ -35,19 +35,51 @@ async function addText() {
 function addShape(name: string) {
   const shape = shapeNamed(name)
   const wide = shape.covers && shape.group === 'plain'
-  put('add a shape', { kind: 'shape', name: shape.label, shape: name, box: wide ? middle(420, 300) : middle(320, 320), fill: { role: 'accent1' } })
+  put('add a shape', {
+    kind: 'shape',
+    name: shape.label,
+    shape: name,
+    box: wide ? middle(420, 300) : middle(320, 320),
+    fill: { role: 'accent1' },
+  })
 }
-const addIcon = (icon: DrawnIcon) => put('add an icon', { kind: 'icon', name: icon.name.replace(/-/g, ' ').replace(/^./, letter => letter.toUpperCase()), icon, color: { role: 'accent1' }, box: middle(200, 200 * icon.view[1] / icon.view[0]) })
-const addDiagram = (family: string) => put('add a diagram', { kind: 'diagram', name: diagramFamily(family).label, family, text: textOf([1, 2, 3].map(number => ({ text: `Item ${number}`, level: 1 }))), box: middle(1200, 640) })
+const addIcon = (icon: DrawnIcon) =>
+  put('add an icon', {
+    kind: 'icon',
+    name: icon.name.replace(/-/g, ' ').replace(/^./, letter => letter.toUpperCase()),
+    icon,
+    color: { role: 'accent1' },
+    box: middle(200, (200 * icon.view[1]) / icon.view[0]),
+  })
+const addDiagram = (family: string) =>
+  put('add a diagram', {
+    kind: 'diagram',
+    name: diagramFamily(family).label,
+    family,
+    text: textOf([1, 2, 3].map(number => ({ text: `Item ${number}`, level: 1 }))),
+    box: middle(1200, 640),
+  })
 const addFigure = (pose: string) => put('add a figure', { kind: 'figure', name: 'Figure', pose, box: middle(420, 620) })
 async function addTable() {
-  const id = put('add a table', { kind: 'table', name: 'Table', table: null, columns: [], cells: [['Name', 'Amount', 'Share'], ['', '', ''], ['', '', ''], ['', '', '']], box: middle(1200, 420) })
+  const id = put('add a table', {
+    kind: 'table',
+    name: 'Table',
+    table: null,
+    columns: [],
+    cells: [
+      ['Name', 'Amount', 'Share'],
+      ['', '', ''],
+      ['', '', ''],
+      ['', '', ''],
+    ],
+    box: middle(1200, 420),
+  })
   await nextTick()
   if (id) canvas.value?.startEditing(id)
 }
 const addChart = () => put('add a chart', { kind: 'chart', name: 'Chart', chart: newChart(null), box: middle(1200, 640) })
 
-async function takeTable(file: File, element: string | null, at?: { x: number, y: number }) {
+async function takeTable(file: File, element: string | null, at?: { x: number; y: number }) {
   busy.value = `Reading ${file.name}`
   const table = await uploadTable(file)
   busy.value = ''
@@ -58,26 +90,74 @@ async function takeTable(file: File, element: string | null, at?: { x: number, y
   const anything = chart?.kind === 'picture' && shownElement(store.deck, chart.id)
   if (anything && anything.kind === 'picture' && anything.anything) {
     const { id, owner, name, order, placeholder, box } = chart
-    store.edit(`draw ${table.name}`, [{ do: 'put', table: 'elements', record: { id, owner, name, order, kind: 'chart', chart: newChart(table.id), ...(placeholder ? { placeholder } : {}), ...(box ? { box } : {}) } }])
-  } else if (chart?.kind === 'chart') store.edit(`draw ${table.name}`, setFields(store.deck, { table: 'elements', id: chart.id, fields: { chart: { ...newChart(table.id), ...chart.chart, table: table.id, across: null, height: null, lit: [] } } as never }))
-  else if (chart?.kind === 'table') store.edit(`fill ${chart.name} from ${table.name}`, setFields(store.deck, { table: 'elements', id: chart.id, fields: { table: table.id, columns: [], looks: undefined } as never }))
-  else put(`draw ${table.name}`, { kind: 'chart', name: table.name.replace(/\.\w+$/, ''), chart: newChart(table.id), box: middle(1200, 640, at) })
+    store.edit(`draw ${table.name}`, [
+      {
+        do: 'put',
+        table: 'elements',
+        record: {
+          id,
+          owner,
+          name,
+          order,
+          kind: 'chart',
+          chart: newChart(table.id),
+          ...(placeholder ? { placeholder } : {}),
+          ...(box ? { box } : {}),
+        },
+      },
+    ])
+  } else if (chart?.kind === 'chart')
+    store.edit(
+      `draw ${table.name}`,
+      setFields(store.deck, {
+        table: 'elements',
+        id: chart.id,
+        fields: { chart: { ...newChart(table.id), ...chart.chart, table: table.id, across: null, height: null, lit: [] } } as never,
+      }),
+    )
+  else if (chart?.kind === 'table')
+    store.edit(
+      `fill ${chart.name} from ${table.name}`,
+      setFields(store.deck, { table: 'elements', id: chart.id, fields: { table: table.id, columns: [], looks: undefined } as never }),
+    )
+  else
+    put(`draw ${table.name}`, {
+      kind: 'chart',
+      name: table.name.replace(/\.\w+$/, ''),
+      chart: newChart(table.id),
+      box: middle(1200, 640, at),
+    })
 }
 
-async function takePicture(file: File, element: string | null, at?: { x: number, y: number }) {
+async function takePicture(file: File, element: string | null, at?: { x: number; y: number }) {
   busy.value = `Reading ${file.name}`
   const media = await uploadPicture(file)
   busy.value = ''
   if (media) showPicture(file.name, media, element, at)
 }
 /** Puts a picture of Media on the slide, or in the place of another whose frame, look and motion stay. */
-function showPicture(name: string, media: { hash: string, width: number | null, height: number | null }, element: string | null, at?: { x: number, y: number }) {
+function showPicture(
+  name: string,
+  media: { hash: string; width: number | null; height: number | null },
+  element: string | null,
+  at?: { x: number; y: number },
+) {
   if (!store.deck) return
   const natural = { width: media.width ?? 800, height: media.height ?? 600 }
   const picture = element ? store.deck.elements[element] : undefined
-  if (picture?.kind === 'picture') return store.edit(`put ${name} in its place`, setFields(store.deck, { table: 'elements', id: picture.id, fields: { media: media.hash, natural, focus: undefined } as never }))
+  if (picture?.kind === 'picture')
+    return store.edit(
+      `put ${name} in its place`,
+      setFields(store.deck, { table: 'elements', id: picture.id, fields: { media: media.hash, natural, focus: undefined } as never }),
+    )
   const factor = Math.min(1, (size.value.width * 0.5) / natural.width, (size.value.height * 0.6) / natural.height)
-  put(`add ${name}`, { kind: 'picture', name: name.replace(/\.\w+$/, ''), media: media.hash, natural, box: middle(Math.round(natural.width * factor), Math.round(natural.height * factor), at) })
+  put(`add ${name}`, {
+    kind: 'picture',
+    name: name.replace(/\.\w+$/, ''),
+    media: media.hash,
+    natural,
+    box: middle(Math.round(natural.width * factor), Math.round(natural.height * factor), at),
+  })
 }
 
 const clipPicker = ref<HTMLInputElement>()
@@ -85,22 +165,41 @@ const clipKind = ref<'film' | 'sound'>('film')
 const choosingClip = ref(false)
 const filming = ref(false)
 /** Puts a film or sound of Media on the slide, or in the place of another whose frame and motion stay. */
-async function showClip(name: string, hash: string, element: string | null, at?: { x: number, y: number }) {
-  const facts = await asking(() => $fetch<{ type: string, width: number | null, height: number | null, peaks: boolean }>(`/api/media/${hash}/about`))
+async function showClip(name: string, hash: string, element: string | null, at?: { x: number; y: number }) {
+  const facts = await asking(() =>
+    $fetch<{ type: string; width: number | null; height: number | null; peaks: boolean }>(`/api/media/${hash}/about`),
+  )
   if (!facts || !store.deck || !store.stageId) return
   const before = element ? store.deck.elements[element] : undefined
   const film = facts.type.startsWith('video/')
   const natural = film && facts.width && facts.height ? { width: facts.width, height: facts.height } : undefined
-  if (before && before.kind === (film ? 'film' : 'sound')) return store.edit(`put ${name} in its place`, setFields(store.deck, { table: 'elements', id: before.id, fields: { media: hash, natural, from: undefined, until: undefined, captions: undefined } as never }))
+  if (before && before.kind === (film ? 'film' : 'sound'))
+    return store.edit(
+      `put ${name} in its place`,
+      setFields(store.deck, {
+        table: 'elements',
+        id: before.id,
+        fields: { media: hash, natural, from: undefined, until: undefined, captions: undefined } as never,
+      }),
+    )
   const factor = natural ? Math.min((size.value.width * 0.6) / natural.width, (size.value.height * 0.6) / natural.height) : 1
   const id = freshId()
   const box = natural ? middle(Math.round(natural.width * factor), Math.round(natural.height * factor), at) : middle(120, 120, at)
   const shared = { id, owner: store.stageId, name: name.replace(/\.\w+$/, ''), media: hash, box, ...(facts.peaks ? {} : { volume: 0 }) }
-  store.edit(`add ${name}`, putClip(store.deck, { clip: film ? { ...shared, kind: 'film', ...(natural ? { natural } : {}) } : { ...shared, kind: 'sound' } }, { id: freshId }))
+  store.edit(
+    `add ${name}`,
+    putClip(
+      store.deck,
+      { clip: film ? { ...shared, kind: 'film', ...(natural ? { natural } : {}) } : { ...shared, kind: 'sound' } },
+      { id: freshId },
+    ),
+  )
   store.select(id)
 }
-async function takeClip(file: Blob, name: string, element: string | null, at?: { x: number, y: number }) {
-  const hash = await bringClip(file, name, words => { busy.value = words })
+async function takeClip(file: Blob, name: string, element: string | null, at?: { x: number; y: number }) {
+  const hash = await bringClip(file, name, words => {
+    busy.value = words
+  })
   if (hash) await showClip(name, hash, element, at)
 }
 function chooseClip(kind: 'film' | 'sound', element: string | null) {
@@ -116,10 +215,19 @@ function keepFilming(film: Blob) {
   filming.value = false
   void takeClip(film, 'Recorded film', null)
 }
-const clipMenu = computed(() => [[
-  { label: 'A film', icon: 'i-lucide-film', onSelect: () => chooseClip('film', null) }, { label: 'A sound', icon: 'i-lucide-audio-lines', onSelect: () => chooseClip('sound', null) },
-  { label: 'Record by camera', icon: 'i-lucide-video', onSelect: () => { filming.value = true } },
-]])
+const clipMenu = computed(() => [
+  [
+    { label: 'A film', icon: 'i-lucide-film', onSelect: () => chooseClip('film', null) },
+    { label: 'A sound', icon: 'i-lucide-audio-lines', onSelect: () => chooseClip('sound', null) },
+    {
+      label: 'Record by camera',
+      icon: 'i-lucide-video',
+      onSelect: () => {
+        filming.value = true
+      },
+    },
+  ],
+])
 
 const choosing = ref(false)
 function choosePicture(element: string | null) {
@@ -131,13 +239,14 @@ function takeMedia(entry: MediaEntry) {
   void asking(() => $fetch(`/api/media/${entry.hash}/used`, { method: 'POST' }))
 }
 
-async function takeFiles(files: File[], at: { x: number, y: number }, element: string | null) {
+async function takeFiles(files: File[], at: { x: number; y: number }, element: string | null) {
   if (!store.canEdit) return
   for (const [index, file] of files.entries()) {
     const kind = element && store.deck!.elements[element]?.kind
     const shifted = { x: at.x + index * 40, y: at.y + index * 40 }
     if (isTableFile(file)) await takeTable(file, (kind === 'chart' || kind === 'picture') && index === 0 ? element : null, shifted)
-    else if (isClipFile(file)) await takeClip(file, file.name, (kind === 'film' || kind === 'sound') && index === 0 ? element : null, shifted)
+    else if (isClipFile(file))
+      await takeClip(file, file.name, (kind === 'film' || kind === 'sound') && index === 0 ? element : null, shifted)
     else await takePicture(file, kind === 'picture' && index === 0 ? element : null, shifted)
   }
 }
@@ -157,13 +266,33 @@ async function takeGround(file: File) {
   busy.value = `Reading ${file.name}`
   const media = await uploadPicture(file)
   busy.value = ''
-  if (media) store.edit(`make ${file.name} the ground`, setFields(store.deck!, { table: 'slides', id: slide.id, fields: { backdrop: { ...slide.backdrop, fill: { kind: 'picture', media: media.hash, natural: { width: media.width ?? 1600, height: media.height ?? 900 } } } } }))
+  if (media)
+    store.edit(
+      `make ${file.name} the ground`,
+      setFields(store.deck!, {
+        table: 'slides',
+        id: slide.id,
+        fields: {
+          backdrop: {
+            ...slide.backdrop,
+            fill: { kind: 'picture', media: media.hash, natural: { width: media.width ?? 1600, height: media.height ?? 900 } },
+          },
+        },
+      }),
+    )
 }
 const { question } = useStageClipboard(files => void takeFiles(files, { x: size.value.width / 2, y: size.value.height / 2 }, null))
-const zooms = computed(() => [[
-  { label: 'Fit the slide', kbds: ['0'], onSelect: stage.fit }, { label: 'Nearer', kbds: ['+'], onSelect: () => stage.zoomTo(stage.zoom * 1.25) }, { label: 'Farther', kbds: ['-'], onSelect: () => stage.zoomTo(stage.zoom / 1.25) },
-  { label: 'True size, 100 %', onSelect: () => stage.zoomTo(stage.zoom / stage.scale) }, ...(stage.single ? [{ label: `On ${stage.single.name}`, onSelect: () => stage.single && stage.zoomOn(stage.outlineOf(stage.single)) }] : []),
-]])
+const zooms = computed(() => [
+  [
+    { label: 'Fit the slide', kbds: ['0'], onSelect: stage.fit },
+    { label: 'Nearer', kbds: ['+'], onSelect: () => stage.zoomTo(stage.zoom * 1.25) },
+    { label: 'Farther', kbds: ['-'], onSelect: () => stage.zoomTo(stage.zoom / 1.25) },
+    { label: 'True size, 100 %', onSelect: () => stage.zoomTo(stage.zoom / stage.scale) },
+    ...(stage.single
+      ? [{ label: `On ${stage.single.name}`, onSelect: () => stage.single && stage.zoomOn(stage.outlineOf(stage.single)) }]
+      : []),
+  ],
+])
 const single = computed(() => (store.selection.length === 1 ? store.selection[0]! : null))
 
 function onKey(event: KeyboardEvent) {
@@ -189,7 +318,7 @@ onKeys(onKey)
           <button class="press small" @click="addText">Text</button>
           <button class="press small" @click="choosePicture(null)">Picture</button>
           <UDropdownMenu :items="clipMenu"><button class="press small">Clip</button></UDropdownMenu>
-          <ShapeFinder label="Add a shape or line" lines @choose="addShape" @tool="tool => stage.tool = tool" />
+          <ShapeFinder label="Add a shape or line" lines @choose="addShape" @tool="tool => (stage.tool = tool)" />
           <IconFinder label="Add an icon" @choose="addIcon"><button class="press small">Icon</button></IconFinder>
           <button class="press small" @click="addChart">Chart</button>
           <FamilyFinder @choose="addDiagram" />
@@ -199,35 +328,148 @@ onKeys(onKey)
         </template>
         <span v-else class="quiet">is for editors; your role is viewer</span>
         <span class="quiet busy" role="status">{{ busy }}</span>
-        <UDropdownMenu :items="zooms"><button class="amount quiet zoom" aria-label="How large the slide is shown">{{ Math.round(stage.scale * 100) }}%</button></UDropdownMenu>
+        <UDropdownMenu :items="zooms">
+          <button class="amount quiet zoom" aria-label="How large the slide is shown">{{ Math.round(stage.scale * 100) }}%</button>
+        </UDropdownMenu>
       </div>
       <div class="stage-place"><StageCanvas ref="canvas" @files="takeFiles" @ground="takeGround" /></div>
-      <div class="foot quiet"><span>Nudge with arrows, fine with <span class="amount">Alt</span></span><span>Hold <span class="amount">Alt</span> to drag without snapping</span><span>Press again to reach what lies under</span></div>
-      <input ref="tablePicker" type="file" accept=".csv,.tsv,.txt,text/csv" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="table-file" @change="chosen($event, takeTable)">
-      <input ref="picturePicker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="picture-file" @change="chosen($event, takePicture)">
-      <input ref="clipPicker" type="file" accept="video/*,audio/*,.mkv,.avi,.mov,.flac,.ogg" class="hidden-words" tabindex="-1" aria-hidden="true" data-test="clip-file" @change="chosen($event, (file, element) => takeClip(file, file.name, element))">
+      <div class="foot quiet">
+        <span>
+          Nudge with arrows, fine with
+          <span class="amount">Alt</span>
+        </span>
+        <span>
+          Hold
+          <span class="amount">Alt</span>
+          to drag without snapping
+        </span>
+        <span>Press again to reach what lies under</span>
+      </div>
+      <input
+        ref="tablePicker"
+        type="file"
+        accept=".csv,.tsv,.txt,text/csv"
+        class="hidden-words"
+        tabindex="-1"
+        aria-hidden="true"
+        data-test="table-file"
+        @change="chosen($event, takeTable)"
+      />
+      <input
+        ref="picturePicker"
+        type="file"
+        accept="image/*"
+        class="hidden-words"
+        tabindex="-1"
+        aria-hidden="true"
+        data-test="picture-file"
+        @change="chosen($event, takePicture)"
+      />
+      <input
+        ref="clipPicker"
+        type="file"
+        accept="video/*,audio/*,.mkv,.avi,.mov,.flac,.ogg"
+        class="hidden-words"
+        tabindex="-1"
+        aria-hidden="true"
+        data-test="clip-file"
+        @change="chosen($event, (file, element) => takeClip(file, file.name, element))"
+      />
     </section>
     <MediaFinder v-model="choosing" @choose="takeMedia" @file="picturePicker?.click()" />
-    <MediaFinder v-if="choosingClip" :key="clipKind" v-model="choosingClip" :kind="clipKind" @choose="takeClipEntry" @file="clipPicker?.click()" />
+    <MediaFinder
+      v-if="choosingClip"
+      :key="clipKind"
+      v-model="choosingClip"
+      :kind="clipKind"
+      @choose="takeClipEntry"
+      @file="clipPicker?.click()"
+    />
     <RecordCamera v-if="filming" @kept="keepFilming" @close="filming = false" />
     <PasteAsk v-model="question" />
-    <aside class="right" aria-label="Settings"><ElementSettings @table="pick(tablePicker, single)" @picture="choosePicture(single)" @clip="kind => chooseClip(kind, single)" @edit="id => canvas?.startEditing(id)" /></aside>
+    <aside class="right" aria-label="Settings">
+      <ElementSettings
+        @table="pick(tablePicker, single)"
+        @picture="choosePicture(single)"
+        @clip="kind => chooseClip(kind, single)"
+        @edit="id => canvas?.startEditing(id)"
+      />
+    </aside>
   </div>
 </template>
 
 <style scoped>
-.compose { display: grid; grid-template-columns: 206px 1fr 270px; height: 100%; }
-.left, .right { background: var(--panel); padding: 12px; overflow-y: auto; min-height: 0; }
-.left { border-right: 1px solid var(--line); padding: 12px 6px; }
-.right { border-left: 1px solid var(--line); }
-.middle { display: flex; flex-direction: column; min-width: 0; min-height: 0; }
-.add { display: flex; align-items: center; gap: 4px; padding: 8px 14px 4px; flex-wrap: wrap; }
-.add :deep(.press.small) { padding-inline: 7px; }
-#text-tools:not(:empty) { flex: 1; min-width: 0; }
-.busy { margin-left: 8px; }
-.adding { margin-left: 6px; }
-.zoom { margin-left: auto; font-size: 13px; border: 0; background: none; cursor: pointer; }
-.stage-place { position: relative; flex: 1; min-height: 0; }
-.foot { display: flex; gap: 20px; padding: 2px 18px 8px; font-size: 13px; white-space: nowrap; overflow: hidden; }
-@media (max-width: 1150px) { .compose { grid-template-columns: 168px 1fr 250px; } .foot > span:last-child { display: none; } }
+.compose {
+  display: grid;
+  grid-template-columns: 206px 1fr 270px;
+  height: 100%;
+}
+.left,
+.right {
+  background: var(--panel);
+  padding: 12px;
+  overflow-y: auto;
+  min-height: 0;
+}
+.left {
+  border-right: 1px solid var(--line);
+  padding: 12px 6px;
+}
+.right {
+  border-left: 1px solid var(--line);
+}
+.middle {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+  min-height: 0;
+}
+.add {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  padding: 8px 14px 4px;
+  flex-wrap: wrap;
+}
+.add :deep(.press.small) {
+  padding-inline: 7px;
+}
+#text-tools:not(:empty) {
+  flex: 1;
+  min-width: 0;
+}
+.busy {
+  margin-left: 8px;
+}
+.adding {
+  margin-left: 6px;
+}
+.zoom {
+  margin-left: auto;
+  font-size: 13px;
+  border: 0;
+  background: none;
+  cursor: pointer;
+}
+.stage-place {
+  position: relative;
+  flex: 1;
+  min-height: 0;
+}
+.foot {
+  display: flex;
+  gap: 20px;
+  padding: 2px 18px 8px;
+  font-size: 13px;
+  white-space: nowrap;
+  overflow: hidden;
+}
+@media (max-width: 1150px) {
+  .compose {
+    grid-template-columns: 168px 1fr 250px;
+  }
+  .foot > span:last-child {
+    display: none;
+  }
+}
 </style>

@@ -8,7 +8,7 @@ const router = useRouter()
 const work = useStage()
 const variants = computed(() => variantsOf(store.deck!))
 const asVariant = computed(() => (work.variant ? { variant: work.variant } : {}))
-const loops = ref<{ id: string, name: string, items: { id: string, deck: string, title: string }[] }[]>([])
+const loops = ref<{ id: string; name: string; items: { id: string; deck: string; title: string }[] }[]>([])
 const loop = ref('')
 const busy = ref('')
 const loadLoops = async () => {
@@ -30,7 +30,10 @@ async function takeAway(kind: 'file' | 'offline') {
   const answer = await asking(() => $fetch.raw<Blob>(`/api/decks/${store.id}/${kind}`, { responseType: 'blob', query: asVariant.value }))
   busy.value = ''
   if (!answer?._data) return
-  saveFile(answer._data, decodeURIComponent(/filename\*=UTF-8''([^;]+)/.exec(answer.headers.get('content-disposition') ?? '')?.[1] ?? 'deck.hailbank.zip'))
+  saveFile(
+    answer._data,
+    decodeURIComponent(/filename\*=UTF-8''([^;]+)/.exec(answer.headers.get('content-disposition') ?? '')?.[1] ?? 'deck.hailbank.zip'),
+  )
 }
 
 async function hang() {
@@ -41,7 +44,8 @@ async function hang() {
   if (published) {
     const there = target.items.some(item => item.deck === store.id)
     const items = [...target.items.map(({ id, deck }) => ({ id, deck })), ...(there ? [] : [{ deck: store.id! }])]
-    if (await asking(() => $fetch(`/api/loops/${target.id}/items`, { method: 'PUT', body: { items } }))) tell(`Version ${published.number} plays in “${target.name}”`)
+    if (await asking(() => $fetch(`/api/loops/${target.id}/items`, { method: 'PUT', body: { items } })))
+      tell(`Version ${published.number} plays in “${target.name}”`)
     await loadLoops()
   }
   busy.value = ''
@@ -50,17 +54,65 @@ async function hang() {
 
 <template>
   <div class="deliver">
-    <div class="top"><h2>Deliver</h2><label v-if="variants.length" class="variant">As<select class="field" aria-label="Variant" :value="work.variant ?? ''" @change="work.variant = ($event.target as HTMLSelectElement).value || null"><option value="">it is in general</option><option v-for="variant in variants" :key="variant.id" :value="variant.id">{{ variant.name }}</option></select></label></div>
+    <div class="top">
+      <h2>Deliver</h2>
+      <label v-if="variants.length" class="variant">
+        As
+        <select
+          class="field"
+          aria-label="Variant"
+          :value="work.variant ?? ''"
+          @change="work.variant = ($event.target as HTMLSelectElement).value || null"
+        >
+          <option value="">it is in general</option>
+          <option v-for="variant in variants" :key="variant.id" :value="variant.id">{{ variant.name }}</option>
+        </select>
+      </label>
+    </div>
     <div class="ways">
-      <section><h3>Present</h3><p>Full screen, at your pace. Space, arrows or a press go on; Escape leaves.</p><div class="foot"><button class="press acts" :disabled="!store.plan?.slides.length" @click="begin">Present from the start</button></div></section>
-      <section><h3>Play as a film</h3><p>By itself from beginning to end, in <b class="amount">{{ length }}</b>. Nothing to touch.</p><div class="foot"><button class="press" :disabled="!store.plan?.slides.length" @click="film">Play as a film</button></div></section>
-      <FilmDesk />
-      <section><h3>Take away as a file</h3><p>One open file: the deck as JSON by its published schema, its tables and pictures, zipped. Bring it in again anywhere, identical.</p><div class="foot"><button class="press" @click="takeAway('file')">Take away as a file</button></div></section>
-      <section><h3>One page that plays anywhere</h3><p>One HTML file with the player, the pictures and the fonts inside. It opens in any current browser, without a network.</p><div class="foot"><button class="press" :disabled="!store.plan?.slides.length" @click="takeAway('offline')">Take away as a page</button></div></section>
       <section>
-        <h3>Put on the screens</h3><p>Publishes the deck as it is now. The screens of the loop show this version until you publish another.</p>
-        <div v-if="store.canEdit" class="foot"><select v-model="loop" class="field" aria-label="Loop"><option v-for="item in loops" :key="item.id" :value="item.id">{{ item.name }}</option></select><button class="press" :disabled="!loop || !!busy" @click="hang">Publish to this loop</button></div>
-        <p v-if="!loops.length" class="quiet">There is no loop yet. Make one under <NuxtLink to="/screens" class="link">Screens</NuxtLink>.</p>
+        <h3>Present</h3>
+        <p>Full screen, at your pace. Space, arrows or a press go on; Escape leaves.</p>
+        <div class="foot">
+          <button class="press acts" :disabled="!store.plan?.slides.length" @click="begin">Present from the start</button>
+        </div>
+      </section>
+      <section>
+        <h3>Play as a film</h3>
+        <p>
+          By itself from beginning to end, with nothing to touch:
+          <b class="amount">{{ length }}</b>
+        </p>
+        <div class="foot"><button class="press" :disabled="!store.plan?.slides.length" @click="film">Play as a film</button></div>
+      </section>
+      <FilmDesk />
+      <section>
+        <h3>Take away as a file</h3>
+        <p>
+          One open file: the deck as JSON by its published schema, its tables and pictures, zipped. Bring it in again anywhere, identical.
+        </p>
+        <div class="foot"><button class="press" @click="takeAway('file')">Take away as a file</button></div>
+      </section>
+      <section>
+        <h3>One page that plays anywhere</h3>
+        <p>One HTML file with the player, the pictures and the fonts inside. It opens in any current browser, without a network.</p>
+        <div class="foot">
+          <button class="press" :disabled="!store.plan?.slides.length" @click="takeAway('offline')">Take away as a page</button>
+        </div>
+      </section>
+      <section>
+        <h3>Put on the screens</h3>
+        <p>Publishes the deck as it is now. The screens of the loop show this version until you publish another.</p>
+        <div v-if="store.canEdit" class="foot">
+          <select v-model="loop" class="field" aria-label="Loop">
+            <option v-for="item in loops" :key="item.id" :value="item.id">{{ item.name }}</option>
+          </select>
+          <button class="press" :disabled="!loop || !!busy" @click="hang">Publish to this loop</button>
+        </div>
+        <p v-if="!loops.length" class="quiet">
+          There is no loop yet.
+          <NuxtLink to="/screens" class="link">Make one under Screens</NuxtLink>
+        </p>
       </section>
     </div>
     <p class="quiet" role="status">{{ busy }}</p>
@@ -68,14 +120,55 @@ async function hang() {
 </template>
 
 <style scoped>
-.deliver { height: 100%; overflow-y: auto; padding: 18px 28px; max-width: 1080px; margin: 0 auto; }
-h2 { font-size: 20px; }
-.top { display: flex; align-items: center; gap: 18px; margin-bottom: 14px; }
-.variant { display: flex; align-items: center; gap: 8px; color: var(--second); }
-.ways { display: grid; grid-template-columns: 1fr 1fr; gap: 16px; }
-section { background: var(--panel); border: 1px solid var(--line); border-radius: 10px; padding: 16px 18px; display: flex; flex-direction: column; }
-h3 { font-size: 17px; }
-p { color: var(--second); margin: 6px 0 14px; }
-.foot { margin-top: auto; display: flex; gap: 8px; }
-.link { color: var(--act); text-decoration: underline; }
+.deliver {
+  height: 100%;
+  overflow-y: auto;
+  padding: 18px 28px;
+  max-width: 1080px;
+  margin: 0 auto;
+}
+h2 {
+  font-size: 20px;
+}
+.top {
+  display: flex;
+  align-items: center;
+  gap: 18px;
+  margin-bottom: 14px;
+}
+.variant {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  color: var(--second);
+}
+.ways {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 16px;
+}
+section {
+  background: var(--panel);
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  padding: 16px 18px;
+  display: flex;
+  flex-direction: column;
+}
+h3 {
+  font-size: 17px;
+}
+p {
+  color: var(--second);
+  margin: 6px 0 14px;
+}
+.foot {
+  margin-top: auto;
+  display: flex;
+  gap: 8px;
+}
+.link {
+  color: var(--act);
+  text-decoration: underline;
+}
 </style>

@@ -4,19 +4,53 @@ import { filmDeck, filmFormats, filmRates, filmSize, formatWords, longestAnimati
 import { shapes } from '#core/layouts'
 import { rundown } from '#core/timing'
 
-interface Film { id: string, name: string, state: 'waiting' | 'working' | 'done' | 'failed' | 'cancelled', done: number, total: number, message: string, bytes: number | null, createdAt: string }
+interface Film {
+  id: string
+  name: string
+  state: 'waiting' | 'working' | 'done' | 'failed' | 'cancelled'
+  done: number
+  total: number
+  message: string
+  bytes: number | null
+  createdAt: string
+}
 
 /** Orders films of the deck in the variant that is chosen, shows how far they are, and hands them out. */
 const store = useDeck()
 const stage = useStageHost()
 const work = useStage()
-const order = reactive<FilmOrder>({ format: 'mp4', rate: 30, shape: 'own', side: 1080, captions: 'none', from: null, until: null, variant: work.variant ?? null })
-watch(() => work.variant, variant => { order.variant = variant ?? null })
+const order = reactive<FilmOrder>({
+  format: 'mp4',
+  rate: 30,
+  shape: 'own',
+  side: 1080,
+  captions: 'none',
+  from: null,
+  until: null,
+  variant: work.variant ?? null,
+})
+watch(
+  () => work.variant,
+  variant => {
+    order.variant = variant ?? null
+  },
+)
 // Pictures have no file beside them that could be read along.
-watch(() => order.format, format => { if (format === 'stills' && order.captions === 'beside') order.captions = 'none' })
+watch(
+  () => order.format,
+  format => {
+    if (format === 'stills' && order.captions === 'beside') order.captions = 'none'
+  },
+)
 const films = shallowRef<Film[]>([])
 const busy = ref(false)
-const shapeWords = { own: 'as the deck is', wide: 'wide, 16 : 9', square: 'square, 1 : 1', upright: 'upright, 4 : 5', tall: 'tall, 9 : 16' } as const
+const shapeWords = {
+  own: 'as the deck is',
+  wide: 'wide, 16 : 9',
+  square: 'square, 1 : 1',
+  upright: 'upright, 4 : 5',
+  tall: 'tall, 9 : 16',
+} as const
 const sides = [360, 480, 720, 1080, 1440, 2160]
 const shown = computed(() => filmDeck(store.deck!, { ...order }))
 const size = computed(() => filmSize(store.deck!, order))
@@ -24,14 +58,28 @@ const plan = computed(() => rundown(shown.value, 'film', stage.host))
 const seen = computed(() => slidesOf(shown.value).filter(slide => !slide.skipped))
 const animated = computed(() => order.format === 'gif' || order.format === 'webp')
 const beats = computed(() => plan.value.slides.reduce((sum, slide) => sum + slide.beats.length, 0))
-const problem = computed(() => (!seen.value.length ? 'No slide of it is played.' : animated.value && plan.value.length > longestAnimation ? `It runs ${secondsWords(plan.value.length)}; an animation may run ${longestAnimation} s. Choose fewer slides, or MP4.` : ''))
+/** Size, length and number of pictures, as they will be. */
+const facts = computed(() => {
+  const picture = `${size.value.width} × ${size.value.height}`
+  if (order.format === 'stills') return `${picture}, ${beats.value === 1 ? 'one picture' : `${beats.value} pictures`}`
+  return `${picture}, ${clockWords(plan.value.length, true)}, ${Math.round(plan.value.length * order.rate).toLocaleString('en')} frames`
+})
+const problem = computed(() =>
+  !seen.value.length
+    ? 'No slide of it is played.'
+    : animated.value && plan.value.length > longestAnimation
+      ? `It runs ${secondsWords(plan.value.length)}; an animation may run ${longestAnimation} s. Choose fewer slides, or MP4.`
+      : '',
+)
 const ratio = computed(() => size.value.height / size.value.width)
 
 async function load() {
   try {
-    const answer = await $fetch<{ films: Film[], workers: number }>(`/api/decks/${store.id}/films`)
+    const answer = await $fetch<{ films: Film[]; workers: number }>(`/api/decks/${store.id}/films`)
     films.value = answer.films
-    silence.value = answer.workers ? '' : 'Nothing makes films at the moment: the program that does is not running. It goes on by itself as soon as it is.'
+    silence.value = answer.workers
+      ? ''
+      : 'Nothing makes films at the moment: the program that does is not running. It goes on by itself as soon as it is.'
   } catch (error) {
     silence.value = messageOf(error)
   }
@@ -67,7 +115,10 @@ const drop = async (film: Film) => {
 const share = (film: Film) => (film.total ? Math.min(1, film.done / film.total) : 0)
 const stateWords = (film: Film) => {
   if (film.state === 'waiting') return 'waits for its turn'
-  if (film.state === 'working') return film.total ? `${film.message || 'Drawing'}, ${film.done.toLocaleString('en')} of ${film.total.toLocaleString('en')}` : film.message || 'begins'
+  if (film.state === 'working')
+    return film.total
+      ? `${film.message || 'Drawing'}, ${film.done.toLocaleString('en')} of ${film.total.toLocaleString('en')}`
+      : film.message || 'begins'
   return film.state === 'done' ? (film.bytes ? bytesWords(film.bytes) : 'done') : film.state === 'failed' ? film.message : 'cancelled'
 }
 </script>
@@ -77,31 +128,103 @@ const stateWords = (film: Film) => {
     <h3>Take away as a film</h3>
     <div class="halves">
       <div class="wishes">
-        <div class="row"><span class="label">As</span><select v-model="order.format" class="field" aria-label="Format"><option v-for="format in filmFormats" :key="format" :value="format">{{ formatWords[format].label }}</option></select></div>
-        <div class="row"><span class="label">Shape</span><select v-model="order.shape" class="field" aria-label="Shape"><option value="own">{{ shapeWords.own }}</option><option v-for="(_, shape) in shapes" :key="shape" :value="shape">{{ shapeWords[shape] }}</option></select></div>
-        <div class="row"><span class="label">Shorter side</span><select v-model.number="order.side" class="field" aria-label="Shorter side"><option v-for="side in sides" :key="side" :value="side">{{ side }} px</option></select></div>
-        <div v-if="order.format !== 'stills'" class="row"><span class="label">Frames a second</span><select v-model.number="order.rate" class="field" aria-label="Frames a second"><option v-for="rate in filmRates" :key="rate" :value="rate">{{ rate }}</option></select></div>
-        <div class="row"><span class="label">Captions</span><select v-model="order.captions" class="field" aria-label="Captions"><option value="none">none</option><option v-if="order.format !== 'stills'" value="beside">beside it, as .vtt and .srt</option><option value="picture">in the picture</option></select></div>
-        <div class="row"><span class="label">From</span><select v-model="order.from" class="field" aria-label="From slide"><option :value="null">the first slide</option><option v-for="(slide, index) in store.slides" :key="slide.id" :value="slide.id">slide {{ index + 1 }}</option></select></div>
-        <div class="row"><span class="label">until</span><select v-model="order.until" class="field" aria-label="Until slide"><option :value="null">the last slide</option><option v-for="(slide, index) in store.slides" :key="slide.id" :value="slide.id">slide {{ index + 1 }}</option></select></div>
+        <div class="row">
+          <span class="label">As</span>
+          <select v-model="order.format" class="field" aria-label="Format">
+            <option v-for="format in filmFormats" :key="format" :value="format">{{ formatWords[format].label }}</option>
+          </select>
+        </div>
+        <div class="row">
+          <span class="label">Shape</span>
+          <select v-model="order.shape" class="field" aria-label="Shape">
+            <option value="own">{{ shapeWords.own }}</option>
+            <option v-for="(_, shape) in shapes" :key="shape" :value="shape">{{ shapeWords[shape] }}</option>
+          </select>
+        </div>
+        <div class="row">
+          <span class="label">Shorter side</span>
+          <select v-model.number="order.side" class="field" aria-label="Shorter side">
+            <option v-for="side in sides" :key="side" :value="side">{{ side }} px</option>
+          </select>
+        </div>
+        <div v-if="order.format !== 'stills'" class="row">
+          <span class="label">Frames a second</span>
+          <select v-model.number="order.rate" class="field" aria-label="Frames a second">
+            <option v-for="rate in filmRates" :key="rate" :value="rate">{{ rate }}</option>
+          </select>
+        </div>
+        <div class="row">
+          <span class="label">Captions</span>
+          <select v-model="order.captions" class="field" aria-label="Captions">
+            <option value="none">none</option>
+            <option v-if="order.format !== 'stills'" value="beside">beside it, as .vtt and .srt</option>
+            <option value="picture">in the picture</option>
+          </select>
+        </div>
+        <div class="row">
+          <span class="label">From</span>
+          <select v-model="order.from" class="field" aria-label="From slide">
+            <option :value="null">the first slide</option>
+            <option v-for="(slide, index) in store.slides" :key="slide.id" :value="slide.id">slide {{ index + 1 }}</option>
+          </select>
+        </div>
+        <div class="row">
+          <span class="label">until</span>
+          <select v-model="order.until" class="field" aria-label="Until slide">
+            <option :value="null">the last slide</option>
+            <option v-for="(slide, index) in store.slides" :key="slide.id" :value="slide.id">slide {{ index + 1 }}</option>
+          </select>
+        </div>
       </div>
       <div class="preview">
-        <p class="quiet"><span class="amount">{{ size.width }} × {{ size.height }}</span>, <template v-if="order.format === 'stills'">{{ beats === 1 ? 'one picture' : `${beats} pictures` }}</template><template v-else><span class="amount">{{ clockWords(plan.length, true) }}</span>, {{ Math.round(plan.length * order.rate).toLocaleString('en') }} frames</template></p>
-        <div class="slides"><NearThumb v-for="(slide, index) in seen" :key="slide.id" :deck="shown" :slide="slide.id" :width="ratio > 1 ? 92 : 168" :ratio="ratio" :label="`Slide ${index + 1} of the film`" /></div>
+        <p class="quiet">
+          <span class="amount">{{ facts }}</span>
+        </p>
+        <div class="slides">
+          <NearThumb
+            v-for="(slide, index) in seen"
+            :key="slide.id"
+            :deck="shown"
+            :slide="slide.id"
+            :width="ratio > 1 ? 92 : 168"
+            :ratio="ratio"
+            :label="`Slide ${index + 1} of the film`"
+          />
+        </div>
       </div>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <div v-if="store.canEdit" class="foot"><button class="press acts" :disabled="busy || !!problem" @click="make">Make the film</button></div>
+    <div v-if="store.canEdit" class="foot">
+      <button class="press acts" :disabled="busy || !!problem" @click="make">Make the film</button>
+    </div>
     <p v-if="silence && running" class="problem" role="status">{{ silence }}</p>
     <ul v-if="films.length" class="films">
       <li v-for="film in films" :key="film.id" :data-film="film.state">
-        <div class="about"><b>{{ film.name }}</b><span :class="film.state === 'failed' ? 'problem' : 'quiet'">{{ stateWords(film) }}</span></div>
-        <div v-if="film.state === 'working' || film.state === 'waiting'" class="bar" role="progressbar" :aria-label="film.name" aria-valuemin="0" :aria-valuemax="film.total" :aria-valuenow="film.done"><i :style="{ width: `${share(film) * 100}%` }" /></div>
+        <div class="about">
+          <b>{{ film.name }}</b>
+          <span :class="film.state === 'failed' ? 'problem' : 'quiet'">{{ stateWords(film) }}</span>
+        </div>
+        <div
+          v-if="film.state === 'working' || film.state === 'waiting'"
+          class="bar"
+          role="progressbar"
+          :aria-label="film.name"
+          aria-valuemin="0"
+          :aria-valuemax="film.total"
+          :aria-valuenow="film.done"
+        >
+          <i :style="{ width: `${share(film) * 100}%` }" />
+        </div>
         <div class="acts">
           <a v-if="film.state === 'done'" class="press small acts" :href="`/api/jobs/${film.id}/file`" download>Take it</a>
           <template v-if="store.canEdit">
-            <button v-if="film.state === 'working' || film.state === 'waiting'" class="press small" @click="act(film, 'cancel')">Cancel</button>
-            <template v-else><button v-if="film.state !== 'done'" class="press small" @click="act(film, 'again')">Try again</button><button class="press small plain" :aria-label="`Off the list: ${film.name}`" @click="drop(film)">Off the list</button></template>
+            <button v-if="film.state === 'working' || film.state === 'waiting'" class="press small" @click="act(film, 'cancel')">
+              Cancel
+            </button>
+            <template v-else>
+              <button v-if="film.state !== 'done'" class="press small" @click="act(film, 'again')">Try again</button>
+              <button class="press small plain" :aria-label="`Off the list: ${film.name}`" @click="drop(film)">Off the list</button>
+            </template>
           </template>
         </div>
       </li>
@@ -110,22 +233,92 @@ const stateWords = (film: Film) => {
 </template>
 
 <style scoped>
-.film { grid-column: 1 / -1; background: var(--panel); border: 1px solid var(--line); border-radius: 10px; padding: 16px 18px; }
-h3 { font-size: 17px; margin-bottom: 8px; }
-.halves { display: grid; grid-template-columns: 300px 1fr; gap: 26px; }
-.row { margin-bottom: 4px; }
-.row .field { width: 178px; }
-.preview p { margin: 4px 0 8px; }
-.slides { display: flex; flex-wrap: wrap; gap: 8px; max-height: 250px; overflow-y: auto; padding: 2px; }
-.slides > * { border-radius: 4px; box-shadow: 0 0 0 1px var(--line); }
-.foot { margin-top: 10px; }
-.problem { color: var(--wrong); margin: 8px 0 0; }
-.films { list-style: none; margin: 14px 0 0; padding: 0; }
-.films li { display: grid; grid-template-columns: 1fr 200px auto; gap: 14px; align-items: center; padding: 8px 0; border-top: 1px solid var(--line); min-height: 44px; }
-.about { display: flex; flex-direction: column; min-width: 0; }
-.about b { font-weight: 600; overflow-wrap: anywhere; }
-.about .problem { margin: 0; }
-.bar { height: 8px; border-radius: 999px; background: var(--well); overflow: hidden; }
-.bar i { display: block; height: 100%; background: var(--act); transition: width 0.4s; }
-.films .acts { display: flex; gap: 6px; justify-content: flex-end; grid-column: 3; }
+.film {
+  grid-column: 1 / -1;
+  background: var(--panel);
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  padding: 16px 18px;
+}
+h3 {
+  font-size: 17px;
+  margin-bottom: 8px;
+}
+.halves {
+  display: grid;
+  grid-template-columns: 300px 1fr;
+  gap: 26px;
+}
+.row {
+  margin-bottom: 4px;
+}
+.row .field {
+  width: 178px;
+}
+.preview p {
+  margin: 4px 0 8px;
+}
+.slides {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  max-height: 250px;
+  overflow-y: auto;
+  padding: 2px;
+}
+.slides > * {
+  border-radius: 4px;
+  box-shadow: 0 0 0 1px var(--line);
+}
+.foot {
+  margin-top: 10px;
+}
+.problem {
+  color: var(--wrong);
+  margin: 8px 0 0;
+}
+.films {
+  list-style: none;
+  margin: 14px 0 0;
+  padding: 0;
+}
+.films li {
+  display: grid;
+  grid-template-columns: 1fr 200px auto;
+  gap: 14px;
+  align-items: center;
+  padding: 8px 0;
+  border-top: 1px solid var(--line);
+  min-height: 44px;
+}
+.about {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+.about b {
+  font-weight: 600;
+  overflow-wrap: anywhere;
+}
+.about .problem {
+  margin: 0;
+}
+.bar {
+  height: 8px;
+  border-radius: 999px;
+  background: var(--well);
+  overflow: hidden;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--act);
+  transition: width 0.4s;
+}
+.films .acts {
+  display: flex;
+  gap: 6px;
+  justify-content: flex-end;
+  grid-column: 3;
+}
 </style>

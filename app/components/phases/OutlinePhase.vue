@@ -11,9 +11,13 @@ const starting = ref(false)
 
 <template>
   <div class="outline-phase" :class="{ wide: overview }">
-    <SlideOverview v-if="overview" @copy="copying = $event"><template #head><OutlineViews :overview="overview" @show="show" /></template></SlideOverview>
+    <SlideOverview v-if="overview" @copy="copying = $event">
+      <template #head><OutlineViews :overview="overview" @show="show" /></template>
+    </SlideOverview>
     <template v-else>
-      <OutlineText><template #head><OutlineViews :overview="overview" @show="show" /></template></OutlineText>
+      <OutlineText>
+        <template #head><OutlineViews :overview="overview" @show="show" /></template>
+      </OutlineText>
       <LayoutWays @other="taking = true" @starter="starting = true" />
     </template>
     <OtherDeck v-if="taking" @close="taking = false" />
@@ -23,6 +27,12 @@ const starting = ref(false)
 </template>
 
 <style scoped>
-.outline-phase { display: grid; grid-template-columns: minmax(380px, 44%) 1fr; height: 100%; }
-.outline-phase.wide { grid-template-columns: 1fr; }
+.outline-phase {
+  display: grid;
+  grid-template-columns: minmax(380px, 44%) 1fr;
+  height: 100%;
+}
+.outline-phase.wide {
+  grid-template-columns: 1fr;
+}
 </style>

@@ -8,17 +8,23 @@ const store = useDeck()
 const stage = useStageHost()
 const sounds = useSounds()
 const clips = useClips()
-const host = computed(() => ({ ...stage.host, voice: (moment: Moment) => (store.plan && sounds.plan ? voiceAt(store.plan, sounds.plan, clips.peaks, moment) : null) }))
+const host = computed(() => ({
+  ...stage.host,
+  voice: (moment: Moment) => (store.plan && sounds.plan ? voiceAt(store.plan, sounds.plan, clips.peaks, moment) : null),
+}))
 provide(stageHostKey, () => host.value)
 const { toggle, playBeat, step, speed } = usePlayback()
 const tapping = useTapping()
-const recording = ref<{ onto: { media: string, at: number } | null } | null>(null)
+const recording = ref<{ onto: { media: string; at: number } | null } | null>(null)
 /** Where a voice proposes that beats begin, seconds after the slide’s opening. */
 const proposed = ref<number[]>([])
-watch(() => store.slideId, () => {
-  proposed.value = []
-  tapping.stop()
-})
+watch(
+  () => store.slideId,
+  () => {
+    proposed.value = []
+    tapping.stop()
+  },
+)
 const place = ref<HTMLElement>()
 const view = ref<InstanceType<typeof StageView>>()
 const scoreView = ref<{ newBeat(): void }>()
@@ -34,13 +40,23 @@ const beat = computed(() => Math.min(store.moment?.beat ?? 0, (score.value?.beat
 const moves = computed(() => score.value?.beats.reduce((sum, item) => sum + item.moves, 0) ?? 0)
 const holds = computed(() => score.value?.beats.reduce((sum, item) => sum + item.hold, 0) ?? 0)
 const needs = computed(() => score.value?.beats.reduce((sum, item) => sum + item.reading.seconds, 0) ?? 0)
-const findings = computed(() => store.findings.filter(finding => finding.slide === store.slideId && (finding.rule === 'hold' || finding.rule === 'circles')))
+const findings = computed(() =>
+  store.findings.filter(finding => finding.slide === store.slideId && (finding.rule === 'hold' || finding.rule === 'circles')),
+)
 
-watch([() => store.moment, plan, view, wide], () => {
-  if (store.moment && store.moment.slide === store.slideId) void view.value?.show(store.moment)
-}, { flush: 'post', immediate: true })
+watch(
+  [() => store.moment, plan, view, wide],
+  () => {
+    if (store.moment && store.moment.slide === store.slideId) void view.value?.show(store.moment)
+  },
+  { flush: 'post', immediate: true },
+)
 /** The ways of all other moves on this slide, as ghosts. */
-const others = computed(() => (store.score?.beats.flatMap(entry => entry.cues.map(item => item.cue)) ?? []).filter(cue => cue.what === 'move' && cue.effect.startsWith('move-') && cue.id !== moved.value?.id && !store.score?.board))
+const others = computed(() =>
+  (store.score?.beats.flatMap(entry => entry.cues.map(item => item.cue)) ?? []).filter(
+    cue => cue.what === 'move' && cue.effect.startsWith('move-') && cue.id !== moved.value?.id && !store.score?.board,
+  ),
+)
 /** The chosen cue, where it moves its part along a way. */
 const moved = computed(() => {
   const cue = store.cueId ? store.deck!.cues[store.cueId] : undefined
@@ -64,7 +80,13 @@ function onKey(event: KeyboardEvent) {
   else tapping.stop()
 }
 onKeys(onKey)
-const marks = [['comes', 'comes in'], ['eye', 'draws the eye'], ['moves', 'moves'], ['data', 'changes data'], ['goes', 'goes out']] as const
+const marks = [
+  ['comes', 'comes in'],
+  ['eye', 'draws the eye'],
+  ['moves', 'moves'],
+  ['data', 'changes data'],
+  ['goes', 'goes out'],
+] as const
 </script>
 
 <template>
@@ -74,41 +96,118 @@ const marks = [['comes', 'comes in'], ['eye', 'draws the eye'], ['moves', 'moves
       <BoardMap />
       <p v-if="!planned" class="quiet">It is skipped in play.</p>
       <dl>
-        <dt>Moves for</dt><dd class="amount">{{ secondsWords(moves) }}</dd>
-        <dt>Holds for</dt><dd class="amount">{{ secondsWords(holds) }}</dd>
-        <dt>Slide runs</dt><dd class="amount" data-test="slide-runs">{{ secondsWords(planned?.length ?? score.length) }}</dd>
-        <dt>Reading needs</dt><dd class="amount" :class="{ wrong: needs > holds + 0.25 }">{{ secondsWords(needs) }}</dd>
+        <dt>Moves for</dt>
+        <dd class="amount">{{ secondsWords(moves) }}</dd>
+        <dt>Holds for</dt>
+        <dd class="amount">{{ secondsWords(holds) }}</dd>
+        <dt>Slide runs</dt>
+        <dd class="amount" data-test="slide-runs">{{ secondsWords(planned?.length ?? score.length) }}</dd>
+        <dt>Reading needs</dt>
+        <dd class="amount" :class="{ wrong: needs > holds + 0.25 }">{{ secondsWords(needs) }}</dd>
       </dl>
       <div v-for="finding in findings" :key="`${finding.rule}${finding.beat}`" class="notice">
         <p>{{ finding.message }}</p>
-        <button v-if="finding.remedy && store.canEdit" class="press small" @click="store.edit(finding.remedy!.label.toLowerCase(), finding.remedy!.changes(store.deck!, { id: freshId }))">{{ finding.remedy.label }}</button>
+        <button
+          v-if="finding.remedy && store.canEdit"
+          class="press small"
+          @click="store.edit(finding.remedy!.label.toLowerCase(), finding.remedy!.changes(store.deck!, { id: freshId }))"
+        >
+          {{ finding.remedy.label }}
+        </button>
       </div>
       <ClipAnswers />
       <TempoBox />
     </section>
-    <section ref="place" class="stage-place" aria-label="Stage"><div v-if="plan && planned" class="lit" data-test="time-stage"><StageView ref="view" :deck="store.shown!" :plan="plan" :width="wide" /><template v-if="!store.playing"><MotionPath v-for="cue in others" :key="cue.id" :cue="cue" :scale="wide / size.width" ghost /></template><MotionPath v-if="moved && !store.playing" :key="moved.id" :cue="moved" :scale="wide / size.width" /></div></section>
-    <aside class="cue" :aria-label="sounds.chosen ? 'Settings of the sound' : 'Settings of the cue'"><SoundSettings v-if="sounds.chosen" @record="record" @propose="starts => { proposed = starts }" /><CueSettings v-else /></aside>
+    <section ref="place" class="stage-place" aria-label="Stage">
+      <div v-if="plan && planned" class="lit" data-test="time-stage">
+        <StageView ref="view" :deck="store.shown!" :plan="plan" :width="wide" />
+        <template v-if="!store.playing">
+          <MotionPath v-for="cue in others" :key="cue.id" :cue="cue" :scale="wide / size.width" ghost />
+        </template>
+        <MotionPath v-if="moved && !store.playing" :key="moved.id" :cue="moved" :scale="wide / size.width" />
+      </div>
+    </section>
+    <aside class="cue" :aria-label="sounds.chosen ? 'Settings of the sound' : 'Settings of the cue'">
+      <SoundSettings
+        v-if="sounds.chosen"
+        @record="record"
+        @propose="
+          starts => {
+            proposed = starts
+          }
+        "
+      />
+      <CueSettings v-else />
+    </aside>
     <section class="score-place" aria-label="Score"><ScoreView ref="scoreView" :proposed="proposed" /></section>
     <div class="transport">
       <button class="press acts" @click="toggle">{{ store.playing ? 'Stop' : 'Play' }}</button>
       <button class="press" @click="playBeat(beat)">Play beat {{ beat + 1 }}</button>
-      <button class="press plain" aria-label="Loop this beat" :class="{ on: store.loopBeat }" :aria-pressed="store.loopBeat" @click="store.loopBeat = !store.loopBeat">Loop it</button>
+      <button
+        class="press plain"
+        aria-label="Loop this beat"
+        :class="{ on: store.loopBeat }"
+        :aria-pressed="store.loopBeat"
+        @click="store.loopBeat = !store.loopBeat"
+      >
+        Loop it
+      </button>
       <button v-if="store.canEdit" class="press plain" @click="scoreView?.newBeat()">New beat</button>
       <SoundMenu @record="record(null)" />
       <button v-if="store.canEdit" class="press plain" :disabled="tapping.on.value" @click="tapping.begin()">Tap the beats</button>
-      <select v-model.number="speed" class="field pace" aria-label="How fast it plays here" title="How fast it plays here; the deck stays as it is"><option :value="1">1 ×</option><option :value="0.5">½ ×</option><option :value="0.25">¼ ×</option><option :value="0.1">0.1 ×</option></select>
-      <span class="steps"><button class="press plain" aria-label="One frame back" title="One frame back" @click="step(-1)"><UIcon name="i-lucide-step-back" /></button><button class="press plain" aria-label="One frame on" title="One frame on" @click="step(1)"><UIcon name="i-lucide-step-forward" /></button></span>
+      <select
+        v-model.number="speed"
+        class="field pace"
+        aria-label="How fast it plays here"
+        title="How fast it plays here; the deck stays as it is"
+      >
+        <option :value="1">1 ×</option>
+        <option :value="0.5">½ ×</option>
+        <option :value="0.25">¼ ×</option>
+        <option :value="0.1">0.1 ×</option>
+      </select>
+      <span class="steps">
+        <button class="press plain" aria-label="One frame back" title="One frame back" @click="step(-1)">
+          <UIcon name="i-lucide-step-back" />
+        </button>
+        <button class="press plain" aria-label="One frame on" title="One frame on" @click="step(1)">
+          <UIcon name="i-lucide-step-forward" />
+        </button>
+      </span>
       <span class="amount quiet at">beat {{ beat + 1 }}, {{ secondsWords(Math.max(0, store.moment?.seconds ?? 0)) }}</span>
-      <span class="marks"><span v-for="[tone, words] in marks" :key="tone"><i :style="{ background: `var(--${tone})` }" />{{ words }}</span></span>
+      <span class="marks">
+        <span v-for="[tone, words] in marks" :key="tone">
+          <i :style="{ background: `var(--${tone})` }" />
+          {{ words }}
+        </span>
+      </span>
     </div>
     <div v-if="tapping.on.value" class="over" role="status">
-      <p>Press <b>Space</b> or the button each time the next beat should begin.</p>
-      <p class="amount clock">{{ secondsWords(tapping.seconds.value) }} <span class="quiet">{{ tapping.taps.value.length === 1 ? 'one beat tapped' : `${tapping.taps.value.length} beats tapped` }}</span></p>
-      <span class="presses"><button class="press acts" @click="tapping.tap()">Next beat</button><button class="press" @click="tapping.finish()">Done</button><button class="press plain" @click="tapping.stop()">Leave it as it was</button></span>
+      <p>
+        Press
+        <b>Space</b>
+        or the button each time the next beat should begin.
+      </p>
+      <p class="amount clock">
+        {{ secondsWords(tapping.seconds.value) }}
+        <span class="quiet">{{ tapping.taps.value.length === 1 ? 'one beat tapped' : `${tapping.taps.value.length} beats tapped` }}</span>
+      </p>
+      <span class="presses">
+        <button class="press acts" @click="tapping.tap()">Next beat</button>
+        <button class="press" @click="tapping.finish()">Done</button>
+        <button class="press plain" @click="tapping.stop()">Leave it as it was</button>
+      </span>
     </div>
     <div v-else-if="proposed.length" class="over" role="status">
-      <p>By the pauses of the voice, {{ proposed.length === 1 ? 'a beat would begin' : `${proposed.length} beats would begin` }} at <span class="amount">{{ proposed.map(second => second.toFixed(1)).join(', ') }} s</span>, a sentence each.</p>
-      <span class="presses"><button class="press acts" @click="takeProposed">Let them begin there</button><button class="press plain" @click="proposed = []">No</button></span>
+      <p>
+        By the pauses of the voice, a sentence each,
+        {{ proposed.length === 1 ? 'a beat would begin' : `${proposed.length} beats would begin` }} at
+        <span class="amount">{{ proposed.map(second => second.toFixed(1)).join(', ') }} s</span>
+      </p>
+      <span class="presses">
+        <button class="press acts" @click="takeProposed">Let them begin there</button>
+        <button class="press plain" @click="proposed = []">No</button>
+      </span>
     </div>
     <RecordVoice v-if="recording" :slide="store.slideId" :onto="recording.onto" @kept="kept" @close="recording = null" />
   </div>
@@ -116,31 +215,150 @@ const marks = [['comes', 'comes in'], ['eye', 'draws the eye'], ['moves', 'moves
 </template>
 
 <style scoped>
-.time { position: relative; display: grid; grid-template-columns: 250px 1fr 300px; grid-template-rows: minmax(200px, 48%) 1fr auto; height: 100%; }
-.facts { padding: 12px 16px; overflow-y: auto; background: var(--well); min-height: 0; }
-.facts h2 { font-size: 17px; margin-bottom: 8px; }
-dl { display: grid; grid-template-columns: auto 1fr; gap: 3px 16px; margin: 0 0 12px; }
-dt { color: var(--second); }
-dd { margin: 0; font-weight: 600; }
-dd.wrong { color: var(--wrong); }
-.notice { margin-bottom: 8px; font-size: 13.5px; }
-.notice p { margin: 0 0 6px; }
-.stage-place { background: var(--well); display: grid; place-items: center; min-height: 0; min-width: 0; overflow: hidden; }
-.lit { position: relative; box-shadow: var(--shadow); border-radius: 3px; }
-.cue { background: var(--panel); border-left: 1px solid var(--line); padding: 12px 14px; overflow-y: auto; min-height: 0; }
-.score-place { grid-column: 1 / -1; min-height: 0; border-top: 1px solid var(--line); }
-.transport { grid-column: 1 / -1; display: flex; align-items: center; gap: 6px; padding: 6px 14px; border-top: 1px solid var(--line); background: var(--panel); }
-.transport .press { padding: 4px 11px; }
-.at { font-size: 13px; white-space: nowrap; }
-.marks { margin-left: auto; display: flex; gap: 4px 11px; color: var(--second); font-size: 12.5px; white-space: nowrap; flex-wrap: wrap; justify-content: flex-end; max-height: 40px; overflow: hidden; }
-.marks i { display: inline-block; width: 13px; height: 10px; border-radius: 2px; margin-right: 6px; }
-.steps { display: inline-flex; }
-.steps .press { padding: 4px 6px; }
-.pace { padding: 3px 4px; font-size: 13px; }
-.over { position: absolute; left: 50%; bottom: 56px; transform: translateX(-50%); z-index: 20; background: var(--panel); border: 1px solid var(--line); border-radius: 12px; box-shadow: var(--shadow); padding: 12px 18px; max-width: 620px; }
-.over p { margin: 0 0 8px; }
-.clock { font-size: 18px; }
-.presses { display: flex; gap: 8px; }
-.empty { padding: 40px; text-align: center; }
-@media (max-width: 1150px) { .time { grid-template-columns: 200px 1fr 280px; } .marks { gap: 8px; font-size: 12px; } }
+.time {
+  position: relative;
+  display: grid;
+  grid-template-columns: 250px 1fr 300px;
+  grid-template-rows: minmax(200px, 48%) 1fr auto;
+  height: 100%;
+}
+.facts {
+  padding: 12px 16px;
+  overflow-y: auto;
+  background: var(--well);
+  min-height: 0;
+}
+.facts h2 {
+  font-size: 17px;
+  margin-bottom: 8px;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 3px 16px;
+  margin: 0 0 12px;
+}
+dt {
+  color: var(--second);
+}
+dd {
+  margin: 0;
+  font-weight: 600;
+}
+dd.wrong {
+  color: var(--wrong);
+}
+.notice {
+  margin-bottom: 8px;
+  font-size: 13.5px;
+}
+.notice p {
+  margin: 0 0 6px;
+}
+.stage-place {
+  background: var(--well);
+  display: grid;
+  place-items: center;
+  min-height: 0;
+  min-width: 0;
+  overflow: hidden;
+}
+.lit {
+  position: relative;
+  box-shadow: var(--shadow);
+  border-radius: 3px;
+}
+.cue {
+  background: var(--panel);
+  border-left: 1px solid var(--line);
+  padding: 12px 14px;
+  overflow-y: auto;
+  min-height: 0;
+}
+.score-place {
+  grid-column: 1 / -1;
+  min-height: 0;
+  border-top: 1px solid var(--line);
+}
+.transport {
+  grid-column: 1 / -1;
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 6px 14px;
+  border-top: 1px solid var(--line);
+  background: var(--panel);
+}
+.transport .press {
+  padding: 4px 11px;
+}
+.at {
+  font-size: 13px;
+  white-space: nowrap;
+}
+.marks {
+  margin-left: auto;
+  display: flex;
+  gap: 4px 11px;
+  color: var(--second);
+  font-size: 12.5px;
+  white-space: nowrap;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  max-height: 40px;
+  overflow: hidden;
+}
+.marks i {
+  display: inline-block;
+  width: 13px;
+  height: 10px;
+  border-radius: 2px;
+  margin-right: 6px;
+}
+.steps {
+  display: inline-flex;
+}
+.steps .press {
+  padding: 4px 6px;
+}
+.pace {
+  padding: 3px 4px;
+  font-size: 13px;
+}
+.over {
+  position: absolute;
+  left: 50%;
+  bottom: 56px;
+  transform: translateX(-50%);
+  z-index: 20;
+  background: var(--panel);
+  border: 1px solid var(--line);
+  border-radius: 12px;
+  box-shadow: var(--shadow);
+  padding: 12px 18px;
+  max-width: 620px;
+}
+.over p {
+  margin: 0 0 8px;
+}
+.clock {
+  font-size: 18px;
+}
+.presses {
+  display: flex;
+  gap: 8px;
+}
+.empty {
+  padding: 40px;
+  text-align: center;
+}
+@media (max-width: 1150px) {
+  .time {
+    grid-template-columns: 200px 1fr 280px;
+  }
+  .marks {
+    gap: 8px;
+    font-size: 12px;
+  }
+}
 </style>

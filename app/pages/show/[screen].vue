@@ -10,21 +10,31 @@ import { PlayerView, type PlayerBundle } from '#player'
  * A screen’s own page. It keeps everything that it plays in its own hands, follows the wall clock, and goes on while the
  * server is away; what it played meanwhile it reports when the server is back.
  */
-interface Item { deck: string, title: string, version: number, seconds: number }
-interface Play { deck: string, version: number, startedAt: string, seconds: number }
+interface Item {
+  deck: string
+  title: string
+  version: number
+  seconds: number
+}
+interface Play {
+  deck: string
+  version: number
+  startedAt: string
+  seconds: number
+}
 
 definePageMeta({ layout: false })
 const route = useRoute()
 const token = computed(() => route.hash.slice(1))
 const headers = computed(() => ({ authorization: `Bearer ${token.value}` }))
-const items = shallowRef<{ item: Item, bundle: PlayerBundle }[]>([])
+const items = shallowRef<{ item: Item; bundle: PlayerBundle }[]>([])
 const index = ref(-1)
 const message = ref('Asking what to play')
 const reachable = ref(false)
 let tag = ''
 let offset = 0
 let plays: Play[] = []
-let playing: { item: Item, startedAt: number } | null = null
+let playing: { item: Item; startedAt: number } | null = null
 let slide = ''
 const bundles = new Map<string, PlayerBundle>()
 const now = () => Date.now() + offset
@@ -33,7 +43,13 @@ async function bundleOf(item: Item): Promise<PlayerBundle> {
   const key = `${item.deck}:${item.version}`
   const known = bundles.get(key)
   if (known) return known
-  const version = await $fetch<{ snapshot: Deck, tables: DataTable[], lengths: Record<string, number>, ink: InkBook, peaks: Record<string, string> }>('/api/screen/version', { query: { deck: item.deck, number: item.version }, headers: headers.value })
+  const version = await $fetch<{
+    snapshot: Deck
+    tables: DataTable[]
+    lengths: Record<string, number>
+    ink: InkBook
+    peaks: Record<string, string>
+  }>('/api/screen/version', { query: { deck: item.deck, number: item.version }, headers: headers.value })
   const media: Record<string, string> = {}
   for (const hash of mediaOf(version.snapshot)) {
     try {
@@ -51,7 +67,9 @@ async function bundleOf(item: Item): Promise<PlayerBundle> {
 async function ask() {
   try {
     const sent = Date.now()
-    const manifest = await $fetch<{ items: Item[], tag: string, now: number, screen: { name: string } }>('/api/screen', { headers: headers.value })
+    const manifest = await $fetch<{ items: Item[]; tag: string; now: number; screen: { name: string } }>('/api/screen', {
+      headers: headers.value,
+    })
     const took = Date.now() - sent
     // The server’s clock, taken in the middle of the request; small differences are left alone, lest every answer jerk the picture.
     const measured = manifest.now - (sent + took / 2)
@@ -88,22 +106,40 @@ async function ask() {
     const status = (error as { statusCode?: number }).statusCode
     reachable.value = status !== undefined && status !== 401
     if (status === 401) message.value = 'This address is not valid any more. Open the screen again from the list of screens.'
-    else if (!items.value.length) message.value = status === undefined ? 'The server does not answer. This page goes on asking.' : `The server answers, but cannot give what to play (${status}). This page goes on asking.`
+    else if (!items.value.length)
+      message.value =
+        status === undefined
+          ? 'The server does not answer. This page goes on asking.'
+          : `The server answers, but cannot give what to play (${status}). This page goes on asking.`
   }
 }
 
 async function report() {
   const sent = plays
   await $fetch('/api/screen/report', {
-    method: 'POST', headers: headers.value,
-    body: { playing: playing ? { deck: playing.item.deck, version: playing.item.version, title: playing.item.title, slide } : null, plays: sent.slice(0, 2000) },
+    method: 'POST',
+    headers: headers.value,
+    body: {
+      playing: playing ? { deck: playing.item.deck, version: playing.item.version, title: playing.item.title, slide } : null,
+      plays: sent.slice(0, 2000),
+    },
   })
   plays = plays.filter(play => !sent.slice(0, 2000).includes(play))
 }
 
-const position = () => loopPosition(items.value.map(({ item }) => ({ length: item.seconds })), now())
+const position = () =>
+  loopPosition(
+    items.value.map(({ item }) => ({ length: item.seconds })),
+    now(),
+  )
 function finish(at: number) {
-  if (playing) plays.push({ deck: playing.item.deck, version: playing.item.version, startedAt: new Date(playing.startedAt).toISOString(), seconds: Math.max(0, (at - playing.startedAt) / 1000) })
+  if (playing)
+    plays.push({
+      deck: playing.item.deck,
+      version: playing.item.version,
+      startedAt: new Date(playing.startedAt).toISOString(),
+      seconds: Math.max(0, (at - playing.startedAt) / 1000),
+    })
   // A day and more of plays is kept while the server is away; beyond that the oldest go.
   if (plays.length > 50_000) plays = plays.slice(-50_000)
   playing = null
@@ -115,7 +151,9 @@ function follow() {
   index.value = at.index
   playing = { item: items.value[at.index]!.item, startedAt: Math.round(now() - at.seconds * 1000) }
 }
-const note = (moment: Moment) => { slide = moment.slide }
+const note = (moment: Moment) => {
+  slide = moment.slide
+}
 const clock = () => position()?.seconds ?? 0
 const current = computed(() => items.value[index.value])
 
@@ -135,12 +173,32 @@ watch(items, follow)
 
 <template>
   <div class="screen" :data-reachable="reachable" :data-index="index">
-    <PlayerView v-if="current" :key="`${current.item.deck}:${current.item.version}`" :bundle="current.bundle" as="loop" :clock="clock" @moment="note" />
+    <PlayerView
+      v-if="current"
+      :key="`${current.item.deck}:${current.item.version}`"
+      :bundle="current.bundle"
+      as="loop"
+      :clock="clock"
+      @moment="note"
+    />
     <p v-if="message" class="words">{{ message }}</p>
   </div>
 </template>
 
 <style scoped>
-.screen { position: fixed; inset: 0; background: #0b1113; cursor: none; }
-.words { position: absolute; inset: 0; display: grid; place-items: center; color: #859899; font-size: 22px; margin: 0; }
+.screen {
+  position: fixed;
+  inset: 0;
+  background: #0b1113;
+  cursor: none;
+}
+.words {
+  position: absolute;
+  inset: 0;
+  display: grid;
+  place-items: center;
+  color: #859899;
+  font-size: 22px;
+  margin: 0;
+}
 </style>

@@ -11,7 +11,11 @@ const nothing = 1e-9
 
 /** Upright bars from a common baseline, one for each group of rows, with their names below and their amounts at their ends. */
 export function bar(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDrawing {
-  const { rows: summed, amount, category } = summarise(table, { by: spec.across, value: spec.height, aggregate: spec.aggregate, order: spec.order })
+  const {
+    rows: summed,
+    amount,
+    category,
+  } = summarise(table, { by: spec.across, value: spec.height, aggregate: spec.aggregate, order: spec.order })
   const rows = summed.map(row => (row.value !== null && Math.abs(row.value) < nothing ? { ...row, value: 0 } : row))
   const values = rows.map(row => row.value).filter(value => value !== null)
   const format = (value: number | null) => formatNumber(value, spec.format, room.language, values)
@@ -36,8 +40,19 @@ export function bar(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDr
   const ticks = axisNeeded ? scaleLinear(extent, [0, 1]).nice(5).ticks(5) : []
   const axisWidth = ticks.reduce((wide, tick) => Math.max(wide, measure(format(tick)) + textSize * 0.6), 0)
 
-  const bands = (left: number) => scaleBand<number>(rows.map((_, index) => index), [left, room.width]).paddingInner(0.28).paddingOuter(0.1)
-  const names = settleCategories(rows.map(row => row.key), bands(axisWidth).step(), room, font)
+  const bands = (left: number) =>
+    scaleBand<number>(
+      rows.map((_, index) => index),
+      [left, room.width],
+    )
+      .paddingInner(0.28)
+      .paddingOuter(0.1)
+  const names = settleCategories(
+    rows.map(row => row.key),
+    bands(axisWidth).step(),
+    room,
+    font,
+  )
   // A slanted name reaches to the left of its bar: the first must not leave the chart.
   const left = names.angle === 0 ? axisWidth : Math.max(axisWidth, names.height - bands(axisWidth).step() / 2)
   const across = bands(left)
@@ -49,8 +64,14 @@ export function bar(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDr
   const marks = rows.map((row, index): ChartMark => {
     const end = row.value === null ? baseline : domain(row.value)
     return {
-      key: row.key, value: row.value, lit: lit.has(row.key), negative: (row.value ?? 0) < 0,
-      x: across(index)!, width: across.bandwidth(), y: Math.min(end, baseline), height: Math.abs(end - baseline),
+      key: row.key,
+      value: row.value,
+      lit: lit.has(row.key),
+      negative: (row.value ?? 0) < 0,
+      x: across(index)!,
+      width: across.bandwidth(),
+      y: Math.min(end, baseline),
+      height: Math.abs(end - baseline),
     }
   })
 
@@ -71,7 +92,17 @@ export function bar(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDr
       nameCandidates.push({ label, priority: -index, places: [{ x: x - width / 2, y: y - height / 2, width, height }] })
     } else {
       const reach = (width / 2) * Math.cos(slant)
-      labels.push({ ...plain, kind: 'category', lines, angle: -45, x: middle - reach, y: namesTop + 4 + (line / 2 + width / 2) * Math.sin(slant), width, height, mark: index })
+      labels.push({
+        ...plain,
+        kind: 'category',
+        lines,
+        angle: -45,
+        x: middle - reach,
+        y: namesTop + 4 + (line / 2 + width / 2) * Math.sin(slant),
+        width,
+        height,
+        mark: index,
+      })
     }
   })
 
@@ -83,12 +114,34 @@ export function bar(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDr
     if (!labelled(mark.key) || mark.value === null) return []
     const words = format(mark.value)
     const width = measureAmount(words)
-    const centred = { x: mark.x + mark.width / 2 - width / 2, y: mark.negative ? mark.y + mark.height + line * 0.1 : mark.y - line * 1.1, width, height: line }
+    const centred = {
+      x: mark.x + mark.width / 2 - width / 2,
+      y: mark.negative ? mark.y + mark.height + line * 0.1 : mark.y - line * 1.1,
+      width,
+      height: line,
+    }
     // At the chart's edges an amount may stand a little beside its bar's middle.
     const inward = { ...centred, x: Math.min(Math.max(centred.x, left), room.width - width) }
     const extreme = mark.value === most || mark.value === least
-    const label: ChartLabel = { kind: 'value', lines: [words], x: 0, y: 0, width, height: line, size: textSize, weight: 600, angle: 0, mark: index }
-    return [{ label, priority: (mark.lit ? 4 : 0) + (extreme ? 2 : 0) + Math.abs(mark.value) / (Math.max(most, -least) || 1), places: [centred, inward] }]
+    const label: ChartLabel = {
+      kind: 'value',
+      lines: [words],
+      x: 0,
+      y: 0,
+      width,
+      height: line,
+      size: textSize,
+      weight: 600,
+      angle: 0,
+      mark: index,
+    }
+    return [
+      {
+        label,
+        priority: (mark.lit ? 4 : 0) + (extreme ? 2 : 0) + Math.abs(mark.value) / (Math.max(most, -least) || 1),
+        places: [centred, inward],
+      },
+    ]
   })
   const amountRoom = { x: left, y: totalHeight, width: room.width - left, height: room.height - totalHeight }
   const { placed, leftOut } = placeLabels(candidates, amountRoom, [...marks, ...placedNames.map(({ place }) => place)])
@@ -98,14 +151,34 @@ export function bar(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDr
   rules.push({ y: baseline, from: left, to: room.width, baseline: true })
   for (const tick of ticks) {
     const width = measure(format(tick))
-    labels.push({ ...plain, kind: 'axis', lines: [format(tick)], x: left - textSize * 0.6 - width / 2, y: domain(tick), width, height: line, mark: null })
+    labels.push({
+      ...plain,
+      kind: 'axis',
+      lines: [format(tick)],
+      x: left - textSize * 0.6 - width / 2,
+      y: domain(tick),
+      width,
+      height: line,
+      mark: null,
+    })
   }
 
   const total = format(values.reduce((sum, value) => sum + value, 0))
   if (spec.total) {
     const words = `Total ${total}`
     const width = measureAmount(words)
-    labels.push({ kind: 'total', lines: [words], x: room.width - width / 2, y: line / 2, width, height: line, size: textSize, weight: 600, angle: 0, mark: null })
+    labels.push({
+      kind: 'total',
+      lines: [words],
+      x: room.width - width / 2,
+      y: line / 2,
+      width,
+      height: line,
+      size: textSize,
+      weight: 600,
+      angle: 0,
+      mark: null,
+    })
   }
   const highest = rows.reduce((best, row) => ((row.value ?? -Infinity) > (best?.value ?? -Infinity) ? row : best), rows[0])
   const description = rows.length

@@ -11,22 +11,46 @@ export const brokenWord: Rule = ({ deck, slide, context }) =>
     if (layout.broken === null) return []
     // As wide as the whole text is when nothing limits its lines but its widest word.
     const style = styleOf(deck, element)
-    const words = element.text.content.flatMap(paragraph => (paragraph.content ?? []).flatMap(node => (node.type === 'text' ? node.text.split(/\s+/).map(text => ({ ...node, text })) : []))).filter(node => node.text)
-    const widest = Math.max(...words.map(node => layoutText({ type: 'doc', content: [{ type: 'paragraph', content: [node] }] }, style, themeUnder(deck, element.owner).fonts, 1e6, context.measurer, layout.scale).width))
+    const words = element.text.content
+      .flatMap(paragraph =>
+        (paragraph.content ?? []).flatMap(node => (node.type === 'text' ? node.text.split(/\s+/).map(text => ({ ...node, text })) : [])),
+      )
+      .filter(node => node.text)
+    const widest = Math.max(
+      ...words.map(
+        node =>
+          layoutText(
+            { type: 'doc', content: [{ type: 'paragraph', content: [node] }] },
+            style,
+            themeUnder(deck, element.owner).fonts,
+            1e6,
+            context.measurer,
+            layout.scale,
+          ).width,
+      ),
+    )
     const indent = Math.max(0, ...layout.lines.map(line => line.indent))
     const width = Math.ceil(widest + indent + 2 * insetOf(element) + 2)
     const fitsSlide = width <= slide.score.size.width && !element.pinned && !element.columns
-    return [{
-      rule: 'broken-word', slide: slide.slide, beat: null, element: element.id,
-      message: `“${element.name}” breaks “${layout.broken.slice(0, 60)}” in the midst of the word: its box is too narrow for it.`,
-      remedy: fitsSlide
-        ? {
-            label: 'Make its box as wide as the word',
-            changes: deck => {
-              const x = Math.max(0, Math.min(element.box.x, slide.score.size.width - width))
-              return [...setFields(deck, { table: 'elements', id: element.id, fields: { box: { ...element.box, x, width } } }), ...growBoxes(deck, [element.id], context.measurer)]
-            },
-          }
-        : null,
-    }]
+    return [
+      {
+        rule: 'broken-word',
+        slide: slide.slide,
+        beat: null,
+        element: element.id,
+        message: `“${element.name}” breaks “${layout.broken.slice(0, 60)}” in the midst of the word: its box is too narrow for it.`,
+        remedy: fitsSlide
+          ? {
+              label: 'Make its box as wide as the word',
+              changes: deck => {
+                const x = Math.max(0, Math.min(element.box.x, slide.score.size.width - width))
+                return [
+                  ...setFields(deck, { table: 'elements', id: element.id, fields: { box: { ...element.box, x, width } } }),
+                  ...growBoxes(deck, [element.id], context.measurer),
+                ]
+              },
+            }
+          : null,
+      },
+    ]
   })

@@ -7,7 +7,14 @@ export const circles: Rule = ({ slide }) =>
     const beat = slide.score.beats.find(candidate => candidate.cues.some(({ cue }) => cue.id === problem.cue))
     const element = beat?.cues.find(({ cue }) => cue.id === problem.cue)?.cue.element ?? null
     return {
-      rule: 'circles', slide: slide.slide, beat: beat?.index ?? null, element, message: problem.message,
-      remedy: { label: 'Start the first of them with the beat', changes: deck => setFields(deck, { table: 'cues', id: problem.cue, fields: { anchor: { to: 'beat' } } }) },
+      rule: 'circles',
+      slide: slide.slide,
+      beat: beat?.index ?? null,
+      element,
+      message: problem.message,
+      remedy: {
+        label: 'Start the first of them with the beat',
+        changes: deck => setFields(deck, { table: 'cues', id: problem.cue, fields: { anchor: { to: 'beat' } } }),
+      },
     }
   })

@@ -22,7 +22,14 @@ export const covered: Rule = ({ deck, slide, context }) => {
   return elements.flatMap((element): Finding[] => {
     // A picture that fills the slide is meant to cover the page's furniture: its number, its footer.
     if (element.kind !== 'text' || element.hidden || element.pinned) return []
-    const wish = { deck, slide: deck.slides[slide.slide]!, elements, element, measurer: context.measurer, pixels: context.pixels ?? (() => null) }
+    const wish = {
+      deck,
+      slide: deck.slides[slide.slide]!,
+      elements,
+      element,
+      measurer: context.measurer,
+      pixels: context.pixels ?? (() => null),
+    }
     const standing = frames.map((_, index) => index).filter(index => isAt(element.id, index))
     if (!standing.length) return []
     let least: NonNullable<ReturnType<typeof coveredBy>> | undefined
@@ -31,10 +38,21 @@ export const covered: Rule = ({ deck, slide, context }) => {
       if (!found || found.share <= most) return []
       if (!least || found.share < least.share) least = found
     }
-    return [{
-      rule: 'covered', slide: slide.slide, beat: null, element: element.id,
-      message: `“${least!.by.name}” lies over “${least!.words.slice(0, 40)}” in “${element.name}” and hides ${Math.round(least!.share * 100)} % of it.`,
-      remedy: element.owner === least!.by.owner && element.parent === least!.by.parent && element.owner === slide.slide ? { label: 'Bring the words to the front', changes: deck => restackTo(deck, { elements: [element.id], target: least!.by.id, where: 'front' }) } : null,
-    }]
+    return [
+      {
+        rule: 'covered',
+        slide: slide.slide,
+        beat: null,
+        element: element.id,
+        message: `“${least!.by.name}” lies over “${least!.words.slice(0, 40)}” in “${element.name}” and hides ${Math.round(least!.share * 100)} % of it.`,
+        remedy:
+          element.owner === least!.by.owner && element.parent === least!.by.parent && element.owner === slide.slide
+            ? {
+                label: 'Bring the words to the front',
+                changes: deck => restackTo(deck, { elements: [element.id], target: least!.by.id, where: 'front' }),
+              }
+            : null,
+      },
+    ]
   })
 }

@@ -4,10 +4,16 @@ import type { Finding, Rule } from '../finding'
 /** Charts and pictures that show nothing, and slides without a title. */
 export const empty: Rule = ({ slide, context }) =>
   slide.score.elements.flatMap((element): Finding[] => {
-    const finding = (message: string): Finding[] => [{ rule: 'empty', slide: slide.slide, beat: null, element: element.id, message, remedy: null }]
-    if (element.kind === 'chart' && !element.chart?.table) return finding(`“${element.name}” has no table to draw. Drop a CSV file on it, or take another layout.`)
-    if (element.kind === 'chart' && !context.table(element.chart!.table!)) return finding(`“${element.name}” reads a table that is gone. Drop its file on it again.`)
-    if (element.kind === 'picture' && !element.media) return finding(`“${element.name}” has no picture. Drop one on it, or take another layout.`)
-    if (element.kind === 'text' && element.placeholder === 'title' && isEmptyText(element.text)) return finding('The slide has no title. Screen readers and the rundown name it by its title.')
+    const finding = (message: string): Finding[] => [
+      { rule: 'empty', slide: slide.slide, beat: null, element: element.id, message, remedy: null },
+    ]
+    if (element.kind === 'chart' && !element.chart?.table)
+      return finding(`“${element.name}” has no table to draw. Drop a CSV file on it, or take another layout.`)
+    if (element.kind === 'chart' && !context.table(element.chart!.table!))
+      return finding(`“${element.name}” reads a table that is gone. Drop its file on it again.`)
+    if (element.kind === 'picture' && !element.media)
+      return finding(`“${element.name}” has no picture. Drop one on it, or take another layout.`)
+    if (element.kind === 'text' && element.placeholder === 'title' && isEmptyText(element.text))
+      return finding('The slide has no title. Screen readers and the rundown name it by its title.')
     return []
   })

@@ -12,7 +12,13 @@ export const glyphs: Rule = ({ deck, slide, context }) =>
       ? `No font here has ${some(boxes)}, as “${name}” needs: boxes are drawn, or what the machine at hand happens to have. Write it otherwise, or bring a font that has it to Look.`
       : `${family} has no ${some(stoodIn)}, as “${name}” needs. ${standIns.join(' and ')} stand${standIns.length === 1 ? 's' : ''} in.`
     return {
-      rule: 'glyphs', slide: slide.slide, beat: null, element, message,
-      remedy: remedy ? { label: `Set it in ${remedy}`, changes: () => [{ do: 'set', table: 'elements', id: element, fields: { family: remedy } }] } : null,
+      rule: 'glyphs',
+      slide: slide.slide,
+      beat: null,
+      element,
+      message,
+      remedy: remedy
+        ? { label: `Set it in ${remedy}`, changes: () => [{ do: 'set', table: 'elements', id: element, fields: { family: remedy } }] }
+        : null,
     }
   })

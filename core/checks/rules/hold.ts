@@ -12,14 +12,26 @@ export const hold: Rule = ({ slide }) =>
     const missing = beat.reading.seconds - beat.hold
     if (slide.beats[beat.index]!.openEnded || beat.beat.hold.kind !== 'seconds' || missing <= slack) return []
     const words = beat.reading.words + beat.reading.numbers
-    const what = words && beat.reading.marks ? `${words} words and the chart need` : words === 1 ? 'one word needs' : words ? `${words} words need` : 'chart needs'
+    const what =
+      words && beat.reading.marks
+        ? `${words} words and the chart need`
+        : words === 1
+          ? 'one word needs'
+          : words
+            ? `${words} words need`
+            : 'chart needs'
     const needed = Math.ceil(beat.reading.seconds * 10) / 10
-    return [{
-      rule: 'hold', slide: slide.slide, beat: beat.index, element: null,
-      message: `Beat ${beat.index + 1} holds for ${seconds(beat.hold)}. Its ${what} ${seconds(needed)}.`,
-      remedy: {
-        label: `Hold ${seconds(needed - beat.hold)} longer`,
-        changes: deck => setFields(deck, { table: 'beats', id: beat.beat.id, fields: { hold: { kind: 'seconds', seconds: needed } } }),
+    return [
+      {
+        rule: 'hold',
+        slide: slide.slide,
+        beat: beat.index,
+        element: null,
+        message: `Beat ${beat.index + 1} holds for ${seconds(beat.hold)}. Its ${what} ${seconds(needed)}.`,
+        remedy: {
+          label: `Hold ${seconds(needed - beat.hold)} longer`,
+          changes: deck => setFields(deck, { table: 'beats', id: beat.beat.id, fields: { hold: { kind: 'seconds', seconds: needed } } }),
+        },
       },
-    }]
+    ]
   })

@@ -20,10 +20,27 @@ export const logoClear: Rule = room => {
   const space = logo.box.height * clear
   const kept = { left: around.left - space, right: around.right + space, top: around.top - space, bottom: around.bottom + space }
   return elements.flatMap((element): Finding[] => {
-    if (element === logo || element.hidden || element.pinned || element.kind === 'shape' || element.kind === 'group' || element.kind === 'sound') return []
+    if (
+      element === logo ||
+      element.hidden ||
+      element.pinned ||
+      element.kind === 'shape' ||
+      element.kind === 'group' ||
+      element.kind === 'sound'
+    )
+      return []
     if (element.kind === 'picture' && element.box.width > slide.score.size.width * 0.4) return []
     const seen = seenOf(room, element)
     if (!seen || !overlap(seen, kept)) return []
-    return [{ rule: 'logo-clear', slide: slide.slide, beat: null, element: element.id, message: `“${element.name}” comes into the clear space around the logo. Move it, or leave the logo off this layout.`, remedy: null }]
+    return [
+      {
+        rule: 'logo-clear',
+        slide: slide.slide,
+        beat: null,
+        element: element.id,
+        message: `“${element.name}” comes into the clear space around the logo. Move it, or leave the logo off this layout.`,
+        remedy: null,
+      },
+    ]
   })
 }

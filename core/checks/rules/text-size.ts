@@ -14,13 +14,29 @@ export const textSize: Rule = ({ deck, slide, context }) =>
     const size = styleOf(deck, element).size * layout.scale * (seen || 1)
     const least = leastReadable(deck.info.info!)
     const base = { slide: slide.slide, beat: null, element: element.id }
-    if (!layout.fits) return [{ ...base, rule: 'text-fit', message: `“${element.name}” does not fit its box even at ${Math.round(size)} px. Make the box larger, or say less.`, remedy: null }]
+    if (!layout.fits)
+      return [
+        {
+          ...base,
+          rule: 'text-fit',
+          message: `“${element.name}” does not fit its box even at ${Math.round(size)} px. Make the box larger, or say less.`,
+          remedy: null,
+        },
+      ]
     // What no view shows near is there for the look of it.
     if (size >= least - 0.5 || seen === 0) return []
-    return [{
-      ...base, rule: 'text-size', message: `“${element.name}” is ${seen === 1 ? 'set' : 'seen'} in ${Math.round(size)} px, under the ${Math.round(least)} px that can be read from the back.`,
-      remedy: element.size !== undefined && seen === 1 && element.size < least && layout.scale === 1
-        ? { label: `Set it in ${Math.round(least)} px`, changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { size: Math.round(least) } }] }
-        : null,
-    }]
+    return [
+      {
+        ...base,
+        rule: 'text-size',
+        message: `“${element.name}” is ${seen === 1 ? 'set' : 'seen'} in ${Math.round(size)} px, under the ${Math.round(least)} px that can be read from the back.`,
+        remedy:
+          element.size !== undefined && seen === 1 && element.size < least && layout.scale === 1
+            ? {
+                label: `Set it in ${Math.round(least)} px`,
+                changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { size: Math.round(least) } }],
+              }
+            : null,
+      },
+    ]
   })

@@ -10,7 +10,7 @@ import type { WholeRule } from './rule'
 /** The catalogue: adding a rule is adding a file and a line. */
 const rules: readonly WholeRule[] = [nearSize, oddFont, nearColor, nearPlace, oddMotion]
 
-const known = new WeakMap<object, { parts: readonly unknown[], findings: Finding[] }>()
+const known = new WeakMap<object, { parts: readonly unknown[]; findings: Finding[] }>()
 
 /** What nearly matches within a deck and does not; kept until an element, slide, layout or the theme changes. */
 export function checkConsistency(deck: Deck): Finding[] {

@@ -7,9 +7,13 @@ import type { WholeRule } from './rule'
 /** Parts that stand off by less than this, px of deck space, were meant to stand alike. */
 const near = 14
 
-const off = (a: Box, b: Box) => Math.max(Math.abs(a.x - b.x), Math.abs(a.y - b.y), Math.abs(a.width - b.width), Math.abs(a.height - b.height))
+const off = (a: Box, b: Box) =>
+  Math.max(Math.abs(a.x - b.x), Math.abs(a.y - b.y), Math.abs(a.width - b.width), Math.abs(a.height - b.height))
 const words = (a: Box, b: Box) => {
-  const moved = [[Math.round(a.x - b.x), 'right', 'left'], [Math.round(a.y - b.y), 'down', 'up']] as const
+  const moved = [
+    [Math.round(a.x - b.x), 'right', 'left'],
+    [Math.round(a.y - b.y), 'down', 'up'],
+  ] as const
   const parts = moved.filter(([by]) => by !== 0).map(([by, more, less]) => `${Math.abs(by)} px ${by > 0 ? more : less}`)
   return parts.length ? parts.join(' and ') : 'a little larger or smaller'
 }
@@ -27,9 +31,16 @@ export const nearPlace: WholeRule = deck => {
         const by = off(element.box, place)
         if (by > 0 && by <= near) {
           findings.push({
-            rule: 'near-place', slide: slide.id, beat: null, element: element.id, together: 'layout',
+            rule: 'near-place',
+            slide: slide.id,
+            beat: null,
+            element: element.id,
+            together: 'layout',
             message: `“${element.name}” stands ${words(element.box, place)} of where its layout has it.`,
-            remedy: { label: 'Put it where the layout has it', changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { box: undefined } }] },
+            remedy: {
+              label: 'Put it where the layout has it',
+              changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { box: undefined } }],
+            },
           })
         }
         continue
@@ -49,9 +60,16 @@ export const nearPlace: WholeRule = deck => {
       const by = off(element.box!, usual)
       if (by === 0 || by > near) continue
       findings.push({
-        rule: 'near-place', slide: element.owner, beat: null, element: element.id, together: element.name,
+        rule: 'near-place',
+        slide: element.owner,
+        beat: null,
+        element: element.id,
+        together: element.name,
         message: `“${element.name}” stands ${words(element.box!, usual)} of where it stands on ${count} other slides.`,
-        remedy: { label: 'Put it where the others stand', changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { box: usual } }] },
+        remedy: {
+          label: 'Put it where the others stand',
+          changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { box: usual } }],
+        },
       })
     }
   }

@@ -10,9 +10,18 @@ export const nearSize: WholeRule = deck =>
   departuresOf(deck).flatMap(({ element, style, fields }) => {
     const known = styleNamed(themeUnder(deck, element.owner), style)
     if (fields.size === undefined || Math.abs(fields.size / known.size - 1) > near) return []
-    return [{
-      rule: 'near-size', slide: element.owner, beat: null, element: element.id, together: style,
-      message: `“${element.name}” is set in ${Math.round(fields.size)} px, its style ${known.name} in ${known.size} px.`,
-      remedy: { label: `Set it in ${known.size} px`, changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { size: undefined } }] },
-    }]
+    return [
+      {
+        rule: 'near-size',
+        slide: element.owner,
+        beat: null,
+        element: element.id,
+        together: style,
+        message: `“${element.name}” is set in ${Math.round(fields.size)} px, its style ${known.name} in ${known.size} px.`,
+        remedy: {
+          label: `Set it in ${known.size} px`,
+          changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { size: undefined } }],
+        },
+      },
+    ]
   })

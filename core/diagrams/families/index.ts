@@ -5,7 +5,26 @@ import { funnel, peak } from './slices'
 import { branches, flow, tree } from './trees'
 
 /** Every family, in the order in which they are offered. */
-export const diagramFamilies: readonly DiagramFamily[] = [steps, ring, cards, line, tree, layers, ladder, hub, branches, funnel, peak, fields, overlap, rings, pillars, lanes, balance, flow]
+export const diagramFamilies: readonly DiagramFamily[] = [
+  steps,
+  ring,
+  cards,
+  line,
+  tree,
+  layers,
+  ladder,
+  hub,
+  branches,
+  funnel,
+  peak,
+  fields,
+  overlap,
+  rings,
+  pillars,
+  lanes,
+  balance,
+  flow,
+]
 
 const byName = new Map(diagramFamilies.map(family => [family.name, family]))
 

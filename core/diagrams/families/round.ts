@@ -1,9 +1,24 @@
-import { around, arrowHead, at, circle, gapOf, rectangle, stacked, type DiagramFamily, type ItemDrawing, type Size, type Spot } from '../drawing'
+import {
+  around,
+  arrowHead,
+  at,
+  circle,
+  gapOf,
+  rectangle,
+  stacked,
+  type DiagramFamily,
+  type ItemDrawing,
+  type Size,
+  type Spot,
+} from '../drawing'
 import { rooted } from '../items'
 
 const turnOf = (index: number, count: number) => (index / count) * 2 * Math.PI - Math.PI / 2
 
-/** Places around an ellipse that fills a box, the first at the top, clockwise; equal steps along its length, so that neighbours stand equally far apart. */
+/**
+ * Places around an ellipse that fills a box, the first at the top, clockwise; equal steps along its length, so that neighbours stand
+ * equally far apart.
+ */
 function aroundEllipse(count: number, center: Spot, rx: number, ry: number): Spot[] {
   const steps = 720
   const point = (turn: number) => ({ x: center.x + Math.cos(turn) * rx, y: center.y + Math.sin(turn) * ry })
@@ -23,7 +38,7 @@ function aroundEllipse(count: number, center: Spot, rx: number, ry: number): Spo
 }
 
 /** The largest circles that stand clear of each other around a box; `clear` is the distance of neighbours as a multiple of their width. */
-function circlesAround(count: number, size: Size, clear: number): { centers: Spot[], r: number } {
+function circlesAround(count: number, size: Size, clear: number): { centers: Spot[]; r: number } {
   const center = { x: size.width / 2, y: size.height / 2 }
   const place = (d: number) => aroundEllipse(count, center, (size.width - d) / 2, (size.height - d) / 2)
   let [low, high] = [1, Math.min(size.width, size.height)]
@@ -43,7 +58,11 @@ const within = (center: Spot, r: number) => around(center, r * 1.5, r * 1.3)
 
 /** A round that returns to its first. */
 export const ring: DiagramFamily = {
-  name: 'ring', label: 'Ring', says: 'Round and round again', words: 'cycle circle loop repeat return', depth: 1,
+  name: 'ring',
+  label: 'Ring',
+  says: 'Round and round again',
+  words: 'cycle circle loop repeat return',
+  depth: 1,
   draw(items, size) {
     const { centers, r } = circlesAround(items.length, size, 1.3)
     const head = r * 0.22
@@ -60,11 +79,24 @@ export const ring: DiagramFamily = {
           const mean = { x: (center.x + before.x) / 2, y: (center.y + before.y) / 2 }
           const outwards = Math.atan2(mean.y - middle.y, mean.x - middle.x)
           const bend = { x: mean.x + Math.cos(outwards) * away * 0.1, y: mean.y + Math.sin(outwards) * away * 0.1 }
-          const edge = (from: Spot, towards: Spot, gap: number) => { const turn = Math.atan2(towards.y - from.y, towards.x - from.x); return { x: from.x + Math.cos(turn) * (r + gap), y: from.y + Math.sin(turn) * (r + gap) } }
+          const edge = (from: Spot, towards: Spot, gap: number) => {
+            const turn = Math.atan2(towards.y - from.y, towards.x - from.x)
+            return { x: from.x + Math.cos(turn) * (r + gap), y: from.y + Math.sin(turn) * (r + gap) }
+          }
           const [start, tip] = [edge(before, bend, away * 0.02), edge(center, bend, away * 0.03)]
-          if (items.length > 2 || index === 1) links.push({ d: `M${at(start)}Q${at(bend)} ${at(tip)}`, head: arrowHead(tip, Math.atan2(tip.y - bend.y, tip.x - bend.x), head) })
+          if (items.length > 2 || index === 1)
+            links.push({
+              d: `M${at(start)}Q${at(bend)} ${at(tip)}`,
+              head: arrowHead(tip, Math.atan2(tip.y - bend.y, tip.x - bend.x), head),
+            })
         }
-        return { item, place: around(center, 2 * r, 2 * r), shapes: [{ d: circle(center, r), look: 'solid' }], links, ...stacked(item, within(center, r), 'solid', { share: 0.46 }) }
+        return {
+          item,
+          place: around(center, 2 * r, 2 * r),
+          shapes: [{ d: circle(center, r), look: 'solid' }],
+          links,
+          ...stacked(item, within(center, r), 'solid', { share: 0.46 }),
+        }
       }),
     }
   },
@@ -72,13 +104,38 @@ export const ring: DiagramFamily = {
 
 /** One in the middle with the others around it. */
 export const hub: DiagramFamily = {
-  name: 'hub', label: 'Hub', says: 'All belong to one in the middle', words: 'centre star network spokes around', depth: 2, root: true,
+  name: 'hub',
+  label: 'Hub',
+  says: 'All belong to one in the middle',
+  words: 'centre star network spokes around',
+  depth: 2,
+  root: true,
   draw(items, size) {
     const root = rooted(items)
     if (!root) return { back: [], items: [] }
     const center = { x: size.width / 2, y: size.height / 2 }
     const count = root.children.length
-    if (!count) return { back: [], items: [{ item: root, place: around(center, Math.min(size.width, size.height) * 0.8, Math.min(size.width, size.height) * 0.8), shapes: [{ d: circle(center, Math.min(size.width, size.height) * 0.4), look: 'solid' }], texts: [{ what: 'head', place: within(center, Math.min(size.width, size.height) * 0.4), align: 'center', vertical: 'middle', on: 'solid' }], links: [] }] }
+    if (!count)
+      return {
+        back: [],
+        items: [
+          {
+            item: root,
+            place: around(center, Math.min(size.width, size.height) * 0.8, Math.min(size.width, size.height) * 0.8),
+            shapes: [{ d: circle(center, Math.min(size.width, size.height) * 0.4), look: 'solid' }],
+            texts: [
+              {
+                what: 'head',
+                place: within(center, Math.min(size.width, size.height) * 0.4),
+                align: 'center',
+                vertical: 'middle',
+                on: 'solid',
+              },
+            ],
+            links: [],
+          },
+        ],
+      }
     let { centers, r } = circlesAround(count, size, 1.12)
     // The middle keeps room for its own circle.
     const reach = () => Math.min(...centers.map(spot => Math.hypot(spot.x - center.x, spot.y - center.y)))
@@ -88,22 +145,42 @@ export const hub: DiagramFamily = {
       centers = aroundEllipse(count, center, size.width / 2 - r, size.height / 2 - r)
     }
     const own = Math.max(4, Math.min(reach() - r * 1.25, Math.min(size.width, size.height) * 0.24))
-    const core: ItemDrawing = { item: root, place: around(center, 2 * own, 2 * own), shapes: [{ d: circle(center, own), look: 'solid' }], links: [], ...stacked({ ...root, children: [] }, within(center, own), 'solid') }
+    const core: ItemDrawing = {
+      item: root,
+      place: around(center, 2 * own, 2 * own),
+      shapes: [{ d: circle(center, own), look: 'solid' }],
+      links: [],
+      ...stacked({ ...root, children: [] }, within(center, own), 'solid'),
+    }
     return {
       back: [],
-      items: [core, ...root.children.map((item, index): ItemDrawing => {
-        const spot = centers[index]!
-        const turn = Math.atan2(spot.y - center.y, spot.x - center.x)
-        const link = `M${at({ x: center.x + Math.cos(turn) * own, y: center.y + Math.sin(turn) * own })}L${at({ x: spot.x - Math.cos(turn) * r, y: spot.y - Math.sin(turn) * r })}`
-        return { item, place: around(spot, 2 * r, 2 * r), shapes: [{ d: circle(spot, r), look: 'soft' }], links: [{ d: link }], ...stacked(item, within(spot, r), 'soft', { share: 0.46 }) }
-      })],
+      items: [
+        core,
+        ...root.children.map((item, index): ItemDrawing => {
+          const spot = centers[index]!
+          const turn = Math.atan2(spot.y - center.y, spot.x - center.x)
+          const link = `M${at({ x: center.x + Math.cos(turn) * own, y: center.y + Math.sin(turn) * own })}L${at({ x: spot.x - Math.cos(turn) * r, y: spot.y - Math.sin(turn) * r })}`
+          return {
+            item,
+            place: around(spot, 2 * r, 2 * r),
+            shapes: [{ d: circle(spot, r), look: 'soft' }],
+            links: [{ d: link }],
+            ...stacked(item, within(spot, r), 'soft', { share: 0.46 }),
+          }
+        }),
+      ],
     }
   },
 }
 
 /** Circles that share a part. */
 export const overlap: DiagramFamily = {
-  name: 'overlap', label: 'Overlap', says: 'What they have in common', words: 'venn circles intersection shared common', depth: 1, overlaps: true,
+  name: 'overlap',
+  label: 'Overlap',
+  says: 'What they have in common',
+  words: 'venn circles intersection shared common',
+  depth: 1,
+  overlaps: true,
   draw(items, size) {
     const { centers, r } = circlesAround(items.length, size, items.length === 2 ? 0.72 : 0.7)
     const center = { x: size.width / 2, y: size.height / 2 }
@@ -116,8 +193,17 @@ export const overlap: DiagramFamily = {
         // Words stand in the part that a circle has to itself.
         const shift = alone ? 0 : r * 0.36
         const words = { x: spot.x + Math.cos(turn) * shift, y: spot.y + Math.sin(turn) * shift }
-        const step = items.length > 2 ? Math.min(1, (2 * Math.hypot(words.x - center.x, words.y - center.y) * Math.sin(Math.PI / items.length)) / r) : 1
-        return { item, place: around(spot, 2 * r, 2 * r), shapes: [{ d: circle(spot, r), look: 'glass' }], links: [], ...stacked(item, around(words, r * (alone ? 1.4 : 0.98 * step), r * (alone ? 1.2 : 0.72 * step)), 'glass', { share: 0.46 }) }
+        const step =
+          items.length > 2
+            ? Math.min(1, (2 * Math.hypot(words.x - center.x, words.y - center.y) * Math.sin(Math.PI / items.length)) / r)
+            : 1
+        return {
+          item,
+          place: around(spot, 2 * r, 2 * r),
+          shapes: [{ d: circle(spot, r), look: 'glass' }],
+          links: [],
+          ...stacked(item, around(words, r * (alone ? 1.4 : 0.98 * step), r * (alone ? 1.2 : 0.72 * step)), 'glass', { share: 0.46 }),
+        }
       }),
     }
   },
@@ -125,7 +211,12 @@ export const overlap: DiagramFamily = {
 
 /** Circles within circles, the first innermost, with their words beside. */
 export const rings: DiagramFamily = {
-  name: 'within', label: 'One within another', says: 'Each is a part of the next', words: 'target nested concentric circles scope onion', depth: 1, overlaps: true,
+  name: 'within',
+  label: 'One within another',
+  says: 'Each is a part of the next',
+  words: 'target nested concentric circles scope onion',
+  depth: 1,
+  overlaps: true,
   draw(items, size) {
     const count = items.length
     const R = Math.min(size.height, size.width * 0.52) / 2
@@ -142,7 +233,16 @@ export const rings: DiagramFamily = {
       // From the top of the circle's own band to its words.
       const y = center.y - r + band / 2
       const from = { x: center.x + Math.sqrt(Math.max(0, (r - band / 4) ** 2 - (y - center.y) ** 2)) * 0.4, y }
-      return { item, place: around(center, 2 * r, 2 * r), shapes: [{ d: circle(center, r), look: index % 2 ? 'soft' : 'solid' }], links: [{ d: `M${at(from)}L${at({ x: 2 * R + gap * 0.4, y: level })}L${at({ x: side - gap * 0.3, y: level })}` }], ...stacked(item, { x: side, y: level - height * 0.46, width: size.width - side, height: height * 0.92 }, 'ground', { align: 'left', vertical: item.children.length ? 'bottom' : 'middle' }) }
+      return {
+        item,
+        place: around(center, 2 * r, 2 * r),
+        shapes: [{ d: circle(center, r), look: index % 2 ? 'soft' : 'solid' }],
+        links: [{ d: `M${at(from)}L${at({ x: 2 * R + gap * 0.4, y: level })}L${at({ x: side - gap * 0.3, y: level })}` }],
+        ...stacked(item, { x: side, y: level - height * 0.46, width: size.width - side, height: height * 0.92 }, 'ground', {
+          align: 'left',
+          vertical: item.children.length ? 'bottom' : 'middle',
+        }),
+      }
     })
     return { back: [], items: drawn }
   },
@@ -150,12 +250,24 @@ export const rings: DiagramFamily = {
 
 /** A beam with two sides: what weighs more hangs lower. */
 export const balance: DiagramFamily = {
-  name: 'balance', label: 'Balance', says: 'For and against, weighed', words: 'scales pros cons weigh compare against', depth: 2,
+  name: 'balance',
+  label: 'Balance',
+  says: 'For and against, weighed',
+  words: 'scales pros cons weigh compare against',
+  depth: 2,
   draw(items, size) {
     // The first two lines name the sides where something is weighed under them; further lines weigh on the second.
     const two = items.length > 1 && items.slice(0, 2).some(item => item.children.length)
     const half = Math.ceil(items.length / 2)
-    const sides = two ? [{ name: items[0]!, weights: items[0]!.children }, { name: items[1]!, weights: [...items[1]!.children, ...items.slice(2)] }] : [{ name: null, weights: items.slice(0, half) }, { name: null, weights: items.slice(half) }]
+    const sides = two
+      ? [
+          { name: items[0]!, weights: items[0]!.children },
+          { name: items[1]!, weights: [...items[1]!.children, ...items.slice(2)] },
+        ]
+      : [
+          { name: null, weights: items.slice(0, half) },
+          { name: null, weights: items.slice(half) },
+        ]
     const difference = sides[1]!.weights.length - sides[0]!.weights.length
     const tilt = (Math.max(-2, Math.min(2, difference)) / 2) * size.height * 0.06
     const gap = gapOf(size) * 0.4
@@ -168,19 +280,59 @@ export const balance: DiagramFamily = {
       const top = size.height * 0.07 + (side ? Math.max(0, tilt) : Math.max(0, -tilt))
       const height = Math.min((floor - top - named) / Math.max(1, weights.length) - gap, size.height * 0.2)
       return [
-        ...(name ? [{ item: name, place: { x, y: top, width, height: named - gap }, shapes: [], links: [], ...stacked({ ...name, children: [] }, { x, y: top, width, height: named - gap }, 'ground') }] : []),
+        ...(name
+          ? [
+              {
+                item: name,
+                place: { x, y: top, width, height: named - gap },
+                shapes: [],
+                links: [],
+                ...stacked({ ...name, children: [] }, { x, y: top, width, height: named - gap }, 'ground'),
+              },
+            ]
+          : []),
         ...weights.map((item, index): ItemDrawing => {
-          const place = { x: x + width * 0.04, y: floor - (weights.length - index) * (height + gap), width: width * 0.92, height: Math.max(2, height) }
-          return { item, place, shapes: [{ d: rectangle(place, 6), look: 'solid' }], links: [], ...stacked(item, { x: place.x + width * 0.03, y: place.y + place.height * 0.06, width: place.width - width * 0.06, height: place.height * 0.88 }, 'solid', { share: 0.5 }) }
+          const place = {
+            x: x + width * 0.04,
+            y: floor - (weights.length - index) * (height + gap),
+            width: width * 0.92,
+            height: Math.max(2, height),
+          }
+          return {
+            item,
+            place,
+            shapes: [{ d: rectangle(place, 6), look: 'solid' }],
+            links: [],
+            ...stacked(
+              item,
+              {
+                x: place.x + width * 0.03,
+                y: place.y + place.height * 0.06,
+                width: place.width - width * 0.06,
+                height: place.height * 0.88,
+              },
+              'solid',
+              { share: 0.5 },
+            ),
+          }
         }),
       ]
     })
-    const [left, right] = [{ x: 0, y: beamY - tilt }, { x: size.width, y: beamY + tilt }]
+    const [left, right] = [
+      { x: 0, y: beamY - tilt },
+      { x: size.width, y: beamY + tilt },
+    ]
     const thick = Math.max(4, size.height * 0.02)
     return {
       back: [
-        { d: `M${at(left)}L${at(right)}L${at({ x: right.x, y: right.y + thick })}L${at({ x: left.x, y: left.y + thick })}Z`, look: 'solid' },
-        { d: `M${at({ x: size.width / 2, y: beamY + thick })}L${at({ x: size.width / 2 + size.height * 0.07, y: size.height })}L${at({ x: size.width / 2 - size.height * 0.07, y: size.height })}Z`, look: 'solid' },
+        {
+          d: `M${at(left)}L${at(right)}L${at({ x: right.x, y: right.y + thick })}L${at({ x: left.x, y: left.y + thick })}Z`,
+          look: 'solid',
+        },
+        {
+          d: `M${at({ x: size.width / 2, y: beamY + thick })}L${at({ x: size.width / 2 + size.height * 0.07, y: size.height })}L${at({ x: size.width / 2 - size.height * 0.07, y: size.height })}Z`,
+          look: 'solid',
+        },
       ],
       items: made,
     }

@@ -1,9 +1,27 @@
-import { arrow, at, cells, circle, gapOf, inset, middle, polygon, rectangle, stacked, type DiagramFamily, type ItemDrawing, type Place } from '../drawing'
+import {
+  arrow,
+  at,
+  cells,
+  circle,
+  gapOf,
+  inset,
+  middle,
+  polygon,
+  rectangle,
+  stacked,
+  type DiagramFamily,
+  type ItemDrawing,
+  type Place,
+} from '../drawing'
 import { rooted } from '../items'
 
 /** Pointing bands in reading order. */
 export const steps: DiagramFamily = {
-  name: 'steps', label: 'Steps', says: 'One after another', words: 'process sequence order chevron stages', depth: 1,
+  name: 'steps',
+  label: 'Steps',
+  says: 'One after another',
+  words: 'process sequence order chevron stages',
+  depth: 1,
   draw(items, size) {
     const gap = gapOf(size) * 0.6
     const deep = items.some(item => item.children.length)
@@ -19,12 +37,46 @@ export const steps: DiagramFamily = {
         const point = Math.min(band.height * 0.34, band.width * 0.18)
         const first = index % columns === 0
         const { x, width } = band
-        const d = polygon([{ x, y }, { x: x + width - point, y }, { x: x + width, y: y + height / 2 }, { x: x + width - point, y: y + height }, { x, y: y + height }, ...(first ? [] : [{ x: x + point, y: y + height / 2 }])])
-        const room = { x: x + (first ? point * 0.5 : point * 1.1), y: y + height * 0.08, width: width - point * (first ? 1.4 : 2.1), height: height * 0.84 }
+        const d = polygon([
+          { x, y },
+          { x: x + width - point, y },
+          { x: x + width, y: y + height / 2 },
+          { x: x + width - point, y: y + height },
+          { x, y: y + height },
+          ...(first ? [] : [{ x: x + point, y: y + height / 2 }]),
+        ])
+        const room = {
+          x: x + (first ? point * 0.5 : point * 1.1),
+          y: y + height * 0.08,
+          width: width - point * (first ? 1.4 : 2.1),
+          height: height * 0.84,
+        }
         const head = stacked({ ...item, children: [] }, room, 'solid')
         return {
-          item, place: deep ? cell : band, shapes: [{ d, look: 'solid' }], links: [], ...head,
-          texts: [...head.texts, ...(item.children.length ? [{ what: 'below' as const, place: { x: x + width * 0.03, y: y + height + cell.height * 0.04, width: width * 0.9, height: cell.height - height - cell.height * 0.05 }, align: 'left' as const, vertical: 'top' as const, on: 'ground' as const }] : [])],
+          item,
+          place: deep ? cell : band,
+          shapes: [{ d, look: 'solid' }],
+          links: [],
+          ...head,
+          texts: [
+            ...head.texts,
+            ...(item.children.length
+              ? [
+                  {
+                    what: 'below' as const,
+                    place: {
+                      x: x + width * 0.03,
+                      y: y + height + cell.height * 0.04,
+                      width: width * 0.9,
+                      height: cell.height - height - cell.height * 0.05,
+                    },
+                    align: 'left' as const,
+                    vertical: 'top' as const,
+                    on: 'ground' as const,
+                  },
+                ]
+              : []),
+          ],
         }
       }),
     }
@@ -33,7 +85,11 @@ export const steps: DiagramFamily = {
 
 /** Cards side by side. */
 export const cards: DiagramFamily = {
-  name: 'cards', label: 'Cards', says: 'Side by side, of equal weight', words: 'grid list parallel boxes points', depth: 1,
+  name: 'cards',
+  label: 'Cards',
+  says: 'Side by side, of equal weight',
+  words: 'grid list parallel boxes points',
+  depth: 1,
   draw(items, size) {
     const gap = gapOf(size)
     const { places } = cells(items.length, size, 1.5, gap)
@@ -42,7 +98,21 @@ export const cards: DiagramFamily = {
       items: items.map((item, index): ItemDrawing => {
         const place = places[index]!
         const rule = Math.max(4, place.height * 0.025)
-        return { item, place, shapes: [{ d: rectangle(place), look: 'soft' }, { d: rectangle({ ...place, height: rule }), look: 'solid' }], links: [], ...stacked(item, inset({ ...place, y: place.y + rule, height: place.height - rule }, place.width * 0.06, place.height * 0.06), 'soft', { align: 'left', vertical: item.children.length ? 'bottom' : 'middle' }) }
+        return {
+          item,
+          place,
+          shapes: [
+            { d: rectangle(place), look: 'soft' },
+            { d: rectangle({ ...place, height: rule }), look: 'solid' },
+          ],
+          links: [],
+          ...stacked(
+            item,
+            inset({ ...place, y: place.y + rule, height: place.height - rule }, place.width * 0.06, place.height * 0.06),
+            'soft',
+            { align: 'left', vertical: item.children.length ? 'bottom' : 'middle' },
+          ),
+        }
       }),
     }
   },
@@ -50,7 +120,11 @@ export const cards: DiagramFamily = {
 
 /** Fields of a square, with an axis on two sides where wanted. */
 export const fields: DiagramFamily = {
-  name: 'fields', label: 'Fields', says: 'Sorted by two questions', words: 'matrix quadrant grid two by two table', depth: 1,
+  name: 'fields',
+  label: 'Fields',
+  says: 'Sorted by two questions',
+  words: 'matrix quadrant grid two by two table',
+  depth: 1,
   draw(items, size) {
     const gap = gapOf(size) * 0.5
     const columns = Math.max(1, Math.ceil(Math.sqrt(items.length)))
@@ -60,7 +134,13 @@ export const fields: DiagramFamily = {
       back: [],
       items: items.map((item, index): ItemDrawing => {
         const place = { x: (index % columns) * (width + gap), y: Math.floor(index / columns) * (height + gap), width, height }
-        return { item, place, shapes: [{ d: rectangle(place, 10), look: 'solid' }], links: [], ...stacked(item, inset(place, width * 0.07, height * 0.08), 'solid') }
+        return {
+          item,
+          place,
+          shapes: [{ d: rectangle(place, 10), look: 'solid' }],
+          links: [],
+          ...stacked(item, inset(place, width * 0.07, height * 0.08), 'solid'),
+        }
       }),
     }
   },
@@ -68,7 +148,11 @@ export const fields: DiagramFamily = {
 
 /** Bands one upon the other. */
 export const layers: DiagramFamily = {
-  name: 'layers', label: 'Layers', says: 'Each rests on the one below', words: 'stack bands levels foundation', depth: 1,
+  name: 'layers',
+  label: 'Layers',
+  says: 'Each rests on the one below',
+  words: 'stack bands levels foundation',
+  depth: 1,
   draw(items, size) {
     const gap = gapOf(size) * 0.4
     const height = (size.height - gap * (items.length - 1)) / Math.max(1, items.length)
@@ -81,8 +165,25 @@ export const layers: DiagramFamily = {
         const own = stacked({ ...item, children: [] }, inset(head, head.width * 0.05, height * 0.1), 'solid')
         const beside = { x: head.width, y: place.y, width: size.width - head.width, height }
         return {
-          item, place, links: [], shapes: [...(deep ? [{ d: rectangle(beside), look: 'soft' as const }] : []), { d: rectangle(head), look: 'solid' }], ...own,
-          texts: [...own.texts, ...(item.children.length ? [{ what: 'below' as const, place: inset(beside, beside.width * 0.04, height * 0.1), align: 'left' as const, vertical: 'middle' as const, on: 'soft' as const }] : [])],
+          item,
+          place,
+          links: [],
+          shapes: [...(deep ? [{ d: rectangle(beside), look: 'soft' as const }] : []), { d: rectangle(head), look: 'solid' }],
+          ...own,
+          texts: [
+            ...own.texts,
+            ...(item.children.length
+              ? [
+                  {
+                    what: 'below' as const,
+                    place: inset(beside, beside.width * 0.04, height * 0.1),
+                    align: 'left' as const,
+                    vertical: 'middle' as const,
+                    on: 'soft' as const,
+                  },
+                ]
+              : []),
+          ],
         }
       }),
     }
@@ -91,7 +192,11 @@ export const layers: DiagramFamily = {
 
 /** Columns that rise from one to the next. */
 export const ladder: DiagramFamily = {
-  name: 'ladder', label: 'Ladder', says: 'Each stands higher than the last', words: 'stairs growth maturity rising progress', depth: 1,
+  name: 'ladder',
+  label: 'Ladder',
+  says: 'Each stands higher than the last',
+  words: 'stairs growth maturity rising progress',
+  depth: 1,
   draw(items, size) {
     const gap = gapOf(size) * 0.35
     const count = items.length
@@ -102,7 +207,16 @@ export const ladder: DiagramFamily = {
       items: items.map((item, index): ItemDrawing => {
         const height = count > 1 ? least + ((size.height - least) * index) / (count - 1) : size.height
         const place = { x: index * (width + gap), y: size.height - height, width, height }
-        return { item, place, shapes: [{ d: rectangle(place), look: 'solid' }], links: [], ...stacked(item, inset({ ...place, height: least }, width * 0.07, least * 0.08), 'solid', { align: 'left', vertical: item.children.length ? 'bottom' : 'top' }) }
+        return {
+          item,
+          place,
+          shapes: [{ d: rectangle(place), look: 'solid' }],
+          links: [],
+          ...stacked(item, inset({ ...place, height: least }, width * 0.07, least * 0.08), 'solid', {
+            align: 'left',
+            vertical: item.children.length ? 'bottom' : 'top',
+          }),
+        }
       }),
     }
   },
@@ -110,7 +224,11 @@ export const ladder: DiagramFamily = {
 
 /** Columns under a roof, or without one. */
 export const pillars: DiagramFamily = {
-  name: 'pillars', label: 'Pillars', says: 'What holds the whole up', words: 'temple columns supports foundation roof', depth: 2,
+  name: 'pillars',
+  label: 'Pillars',
+  says: 'What holds the whole up',
+  words: 'temple columns supports foundation roof',
+  depth: 2,
   draw(items, size) {
     // A first line with lines under it is the roof; further lines stand beneath it too.
     const roof = items[0]?.children.length ? rooted(items) : null
@@ -125,19 +243,75 @@ export const pillars: DiagramFamily = {
       const head = { ...place, height: cap }
       const own = stacked({ ...item, children: [] }, inset(head, width * 0.06, cap * 0.1), 'solid')
       const body = { ...place, y: place.y + cap, height: place.height - cap }
-      return { item, place, links: [], shapes: [{ d: rectangle(body), look: 'soft' }, { d: rectangle(head), look: 'solid' }], ...own, texts: [...own.texts, ...(item.children.length ? [{ what: 'below' as const, place: inset(body, width * 0.07, body.height * 0.05), align: 'left' as const, vertical: 'top' as const, on: 'soft' as const }] : [])] }
+      return {
+        item,
+        place,
+        links: [],
+        shapes: [
+          { d: rectangle(body), look: 'soft' },
+          { d: rectangle(head), look: 'solid' },
+        ],
+        ...own,
+        texts: [
+          ...own.texts,
+          ...(item.children.length
+            ? [
+                {
+                  what: 'below' as const,
+                  place: inset(body, width * 0.07, body.height * 0.05),
+                  align: 'left' as const,
+                  vertical: 'top' as const,
+                  on: 'soft' as const,
+                },
+              ]
+            : []),
+        ],
+      }
     })
     const gable = roof && { x: 0, y: 0, width: size.width, height: top }
     return {
       back: [{ d: rectangle({ x: 0, y: size.height - base, width: size.width, height: base }), look: 'solid' }],
-      items: roof && gable ? [{ item: roof, place: gable, links: [], shapes: [{ d: polygon([{ x: 0, y: top }, { x: size.width / 2, y: 0 }, { x: size.width, y: top }]), look: 'solid' }], texts: [{ what: 'head', place: { x: size.width * 0.26, y: top * 0.45, width: size.width * 0.48, height: top * 0.5 }, align: 'center', vertical: 'middle', on: 'solid' }] }, ...made] : made,
+      items:
+        roof && gable
+          ? [
+              {
+                item: roof,
+                place: gable,
+                links: [],
+                shapes: [
+                  {
+                    d: polygon([
+                      { x: 0, y: top },
+                      { x: size.width / 2, y: 0 },
+                      { x: size.width, y: top },
+                    ]),
+                    look: 'solid',
+                  },
+                ],
+                texts: [
+                  {
+                    what: 'head',
+                    place: { x: size.width * 0.26, y: top * 0.45, width: size.width * 0.48, height: top * 0.5 },
+                    align: 'center',
+                    vertical: 'middle',
+                    on: 'solid',
+                  },
+                ],
+              },
+              ...made,
+            ]
+          : made,
     }
   },
 }
 
 /** Rows of a swimming bath: who does what, in order. */
 export const lanes: DiagramFamily = {
-  name: 'lanes', label: 'Lanes', says: 'Who does what, in order', words: 'rows responsibilities departments process', depth: 2,
+  name: 'lanes',
+  label: 'Lanes',
+  says: 'Who does what, in order',
+  words: 'rows responsibilities departments process',
+  depth: 2,
   draw(items, size) {
     const gap = gapOf(size) * 0.5
     const height = (size.height - gap * (items.length - 1)) / Math.max(1, items.length)
@@ -150,11 +324,29 @@ export const lanes: DiagramFamily = {
         const lane = { x: 0, y: row * (height + gap), width: size.width, height }
         const label = { ...lane, width: name }
         const own = stacked({ ...item, children: [] }, inset(label, name * 0.08, height * 0.1), 'solid')
-        return [{ item, place: lane, links: [], shapes: [{ d: rectangle(lane, 8), look: 'soft' }, { d: rectangle(label, 8), look: 'solid' }], ...own }, ...item.children.map((child, index): ItemDrawing => {
-          const place = { x: name + gap + index * (width + gap), y: lane.y + height * 0.12, width, height: height * 0.76 }
-          const before = index > 0 ? { x: place.x - gap, y: middle(place).y } : null
-          return { item: child, place, shapes: [{ d: rectangle(place, 8), look: 'line' }], links: before ? [arrow(before, { x: place.x, y: before.y }, gap * 0.5, 1)] : [], ...stacked(child, inset(place, width * 0.06, place.height * 0.07), 'ground') }
-        })]
+        return [
+          {
+            item,
+            place: lane,
+            links: [],
+            shapes: [
+              { d: rectangle(lane, 8), look: 'soft' },
+              { d: rectangle(label, 8), look: 'solid' },
+            ],
+            ...own,
+          },
+          ...item.children.map((child, index): ItemDrawing => {
+            const place = { x: name + gap + index * (width + gap), y: lane.y + height * 0.12, width, height: height * 0.76 }
+            const before = index > 0 ? { x: place.x - gap, y: middle(place).y } : null
+            return {
+              item: child,
+              place,
+              shapes: [{ d: rectangle(place, 8), look: 'line' }],
+              links: before ? [arrow(before, { x: place.x, y: before.y }, gap * 0.5, 1)] : [],
+              ...stacked(child, inset(place, width * 0.06, place.height * 0.07), 'ground'),
+            }
+          }),
+        ]
       }),
     }
   },
@@ -169,15 +361,33 @@ function timeOf(words: string): number | null {
 
 /** Points of a line through time, evenly or to true time, with their words above and below in turn. */
 export const line: DiagramFamily = {
-  name: 'line', label: 'Line through time', says: 'What happened when', words: 'timeline history events dates years schedule', depth: 1,
-  options: [{ name: 'spacing', label: 'Spacing', values: [{ value: 'even', label: 'even' }, { value: 'true', label: 'true to time' }] }],
+  name: 'line',
+  label: 'Line through time',
+  says: 'What happened when',
+  words: 'timeline history events dates years schedule',
+  depth: 1,
+  options: [
+    {
+      name: 'spacing',
+      label: 'Spacing',
+      values: [
+        { value: 'even', label: 'even' },
+        { value: 'true', label: 'true to time' },
+      ],
+    },
+  ],
   draw(items, size, options) {
     const count = items.length
     const times = items.map(item => timeOf(item.words))
     const room = (2 * size.width) / (count + 1)
     const even = (index: number) => (room / 2) * (index + 1)
     let xs = items.map((_, index) => even(index))
-    if (options.spacing === 'true' && count > 1 && times.every((time, index) => time !== null && (index === 0 || time >= times[index - 1]!)) && times.at(-1)! > times[0]!) {
+    if (
+      options.spacing === 'true' &&
+      count > 1 &&
+      times.every((time, index) => time !== null && (index === 0 || time >= times[index - 1]!)) &&
+      times.at(-1)! > times[0]!
+    ) {
       const [first, last] = [times[0]!, times.at(-1)!]
       xs = times.map(time => room / 2 + ((time! - first) / (last - first)) * (size.width - room))
       // Neighbours on one side keep a card's width between them: cards move, their points stay true.
@@ -191,7 +401,8 @@ export const line: DiagramFamily = {
       const own = xs.map((x, index) => ({ x, index })).filter(entry => entry.index % 2 === side)
       const lefts = own.map(entry => entry.x - width / 2)
       for (let index = 0; index < lefts.length; index++) lefts[index] = Math.max(lefts[index]!, index ? lefts[index - 1]! + room : 0)
-      for (let index = lefts.length - 1; index >= 0; index--) lefts[index] = Math.min(lefts[index]!, index === lefts.length - 1 ? size.width - width : lefts[index + 1]! - room)
+      for (let index = lefts.length - 1; index >= 0; index--)
+        lefts[index] = Math.min(lefts[index]!, index === lefts.length - 1 ? size.width - width : lefts[index + 1]! - room)
       return new Map(own.map((entry, index) => [entry.index, lefts[index]!]))
     }
     const lefts = new Map([...spread(0), ...spread(1)])
@@ -202,7 +413,15 @@ export const line: DiagramFamily = {
         const card = { x: lefts.get(index)!, y: above ? 0 : size.height - height, width, height }
         const spot = { x: xs[index]!, y: axis }
         const stem = { x: Math.min(card.x + width - 4, Math.max(card.x + 4, spot.x)), y: above ? height : size.height - height }
-        return { item, place: card, shapes: [{ d: circle(spot, dot), look: 'solid' }], links: [{ d: `M${at({ x: spot.x, y: axis + (above ? -dot : dot) })}L${at(stem)}` }], ...stacked(item, inset(card, width * 0.03, 0), 'ground', { vertical: item.children.length ? 'bottom' : above ? 'bottom' : 'top' }) }
+        return {
+          item,
+          place: card,
+          shapes: [{ d: circle(spot, dot), look: 'solid' }],
+          links: [{ d: `M${at({ x: spot.x, y: axis + (above ? -dot : dot) })}L${at(stem)}` }],
+          ...stacked(item, inset(card, width * 0.03, 0), 'ground', {
+            vertical: item.children.length ? 'bottom' : above ? 'bottom' : 'top',
+          }),
+        }
       }),
     }
   },

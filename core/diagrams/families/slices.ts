@@ -3,7 +3,11 @@ import { at, gapOf, polygon, stacked, type DiagramFamily, type ItemDrawing } fro
 /** Slices of a form that narrows from one width to another, top to bottom, as shares of its whole width. */
 function slices(name: string, label: string, says: string, words: string, from: number, to: number): DiagramFamily {
   return {
-    name, label, says, words, depth: 1,
+    name,
+    label,
+    says,
+    words,
+    depth: 1,
     draw(items, size) {
       const count = items.length
       const deep = items.some(item => item.children.length) || Math.min(from, to) < 0.2
@@ -18,13 +22,33 @@ function slices(name: string, label: string, says: string, words: string, from: 
           const [top, bottom] = [index * (height + gap), index * (height + gap) + height]
           const center = left + width / 2
           const [a, b] = [wide(top) / 2, wide(bottom) / 2]
-          const d = polygon([{ x: center - a, y: top }, { x: center + a, y: top }, { x: center + b, y: bottom }, { x: center - b, y: bottom }])
+          const d = polygon([
+            { x: center - a, y: top },
+            { x: center + a, y: top },
+            { x: center + b, y: bottom },
+            { x: center - b, y: bottom },
+          ])
           const room = Math.min(a, b) * 2
           const mean = { x: center + (a + b) / 2, y: (top + bottom) / 2 }
           const beside = { x: width + gap * 7, y: top, width: size.width - width - gap * 7, height }
-          const place = deep ? { x: 0, y: top, width: size.width, height } : { x: center - Math.max(a, b), y: top, width: Math.max(a, b) * 2, height }
-          if (!deep) return { item, place, shapes: [{ d, look: 'solid' }], links: [], ...stacked(item, { x: center - room * 0.44, y: top + height * 0.08, width: room * 0.88, height: height * 0.84 }, 'solid') }
-          return { item, place, shapes: [{ d, look: 'solid' }], links: [{ d: `M${at({ x: mean.x + gap, y: mean.y })}L${at({ x: beside.x - gap * 2, y: mean.y })}` }], ...stacked(item, beside, 'ground', { align: 'left', share: 0.42, vertical: item.children.length ? 'bottom' : 'middle' }) }
+          const place = deep
+            ? { x: 0, y: top, width: size.width, height }
+            : { x: center - Math.max(a, b), y: top, width: Math.max(a, b) * 2, height }
+          if (!deep)
+            return {
+              item,
+              place,
+              shapes: [{ d, look: 'solid' }],
+              links: [],
+              ...stacked(item, { x: center - room * 0.44, y: top + height * 0.08, width: room * 0.88, height: height * 0.84 }, 'solid'),
+            }
+          return {
+            item,
+            place,
+            shapes: [{ d, look: 'solid' }],
+            links: [{ d: `M${at({ x: mean.x + gap, y: mean.y })}L${at({ x: beside.x - gap * 2, y: mean.y })}` }],
+            ...stacked(item, beside, 'ground', { align: 'left', share: 0.42, vertical: item.children.length ? 'bottom' : 'middle' }),
+          }
         }),
       }
     },

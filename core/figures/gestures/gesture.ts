@@ -22,6 +22,8 @@ export const swing = (share: number, times: number) => Math.sin(share * times * 
 
 /** Into a pose of the catalogue, standing in it, and back; the legs stay where they are. */
 export const intoPose = (name: string, label: string, pose: string, seconds: number): Gesture => ({
-  name, label, seconds,
+  name,
+  label,
+  seconds,
   at: (standing, share) => blendPoses(standing, { ...poseNamed(pose), legs: standing.legs, sits: standing.sits }, held(share)),
 })

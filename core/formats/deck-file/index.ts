@@ -7,23 +7,32 @@ import { parseJson, failed, type Outcome } from '../../values'
 export interface DeckPackage {
   deck: Deck
   tables: DataTable[]
-  media: { hash: string, extension: string, bytes: Uint8Array }[]
+  media: { hash: string; extension: string; bytes: Uint8Array }[]
 }
 
 /** Limits of a deck file, bytes and entries: of the file, and of what it unpacks to. */
-export const deckFileLimits = { file: 256 * 1024 * 1024, unpacked: 1024 * 1024 * 1024, entry: 512 * 1024 * 1024, deck: 128 * 1024 * 1024, entries: 20_000 }
+export const deckFileLimits = {
+  file: 256 * 1024 * 1024,
+  unpacked: 1024 * 1024 * 1024,
+  entry: 512 * 1024 * 1024,
+  deck: 128 * 1024 * 1024,
+  entries: 20_000,
+}
 
 const format = 'hailbank-deck'
 
 /** Keys in a settled order, so that the same deck always makes the same bytes. */
 const settled = (_: string, value: unknown) =>
-  value && typeof value === 'object' && !Array.isArray(value) ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))) : value
+  value && typeof value === 'object' && !Array.isArray(value)
+    ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+    : value
 
 /** The ids of all tables that a deck draws. */
 export function tablesOf(deck: Deck): string[] {
   const found = new Set<string>()
   const add = (table: string | null | undefined) => table && found.add(table)
-  for (const element of Object.values(deck.elements)) add(element.kind === 'chart' ? element.chart?.table : element.kind === 'table' ? element.table : null)
+  for (const element of Object.values(deck.elements))
+    add(element.kind === 'chart' ? element.chart?.table : element.kind === 'table' ? element.table : null)
   for (const state of Object.values(deck.states)) add(state.chart.table)
   return [...found].sort()
 }
@@ -32,7 +41,10 @@ export function tablesOf(deck: Deck): string[] {
 export function packDeck({ deck, tables, media }: DeckPackage): Uint8Array {
   // A fixed date, so that the same deck makes the same file.
   const mtime = new Date('2026-01-01T00:00:00')
-  const files: Zippable = { 'mimetype': [strToU8(`application/x-${format}+zip`), { level: 0, mtime }], 'deck.json': [strToU8(JSON.stringify(deck, settled, 1)), { mtime }] }
+  const files: Zippable = {
+    mimetype: [strToU8(`application/x-${format}+zip`), { level: 0, mtime }],
+    'deck.json': [strToU8(JSON.stringify(deck, settled, 1)), { mtime }],
+  }
   for (const table of tables) files[`tables/${table.id}.json`] = [strToU8(JSON.stringify(table, settled)), { mtime }]
   for (const item of media) files[`media/${item.hash}.${item.extension}`] = [item.bytes, { level: 0, mtime }]
   return zipSync(files)
@@ -42,7 +54,8 @@ const megabytes = (bytes: number) => `${Math.round(bytes / 1048576)} MB`
 
 /** Reads a deck file. What is damaged, too large or of a newer version comes back as a sentence, and nothing is taken from it. */
 export function unpackDeck(bytes: Uint8Array): Outcome<DeckPackage & { notes: string[] }> {
-  if (bytes.length > deckFileLimits.file) return failed(`The file has ${megabytes(bytes.length)}; a deck file may have ${megabytes(deckFileLimits.file)} at most.`)
+  if (bytes.length > deckFileLimits.file)
+    return failed(`The file has ${megabytes(bytes.length)}; a deck file may have ${megabytes(deckFileLimits.file)} at most.`)
   let total = 0
   let entries = 0
   let refused = ''
@@ -52,9 +65,14 @@ export function unpackDeck(bytes: Uint8Array): Outcome<DeckPackage & { notes: st
     entries++
     total += file.originalSize
     const most = file.name === 'deck.json' ? deckFileLimits.deck : deckFileLimits.entry
-    if (entries > deckFileLimits.entries) refused = `The file holds more than ${deckFileLimits.entries} parts. That is no deck of ours; nothing was read from it.`
-    else if (total > deckFileLimits.unpacked || file.originalSize > most) refused = `The file would unpack to more than ${megabytes(Math.min(deckFileLimits.unpacked, most))}. Nothing was read from it.`
-    else return file.name === 'deck.json' || /^tables\/[\w-]{1,64}\.json$/.test(file.name) || /^media\/[0-9a-f]{64}\.[a-z0-9]{1,8}$/.test(file.name)
+    if (entries > deckFileLimits.entries)
+      refused = `The file holds more than ${deckFileLimits.entries} parts. That is no deck of ours; nothing was read from it.`
+    else if (total > deckFileLimits.unpacked || file.originalSize > most)
+      refused = `The file would unpack to more than ${megabytes(Math.min(deckFileLimits.unpacked, most))}. Nothing was read from it.`
+    else
+      return (
+        file.name === 'deck.json' || /^tables\/[\w-]{1,64}\.json$/.test(file.name) || /^media\/[0-9a-f]{64}\.[a-z0-9]{1,8}$/.test(file.name)
+      )
     return false
   }
   try {
@@ -62,10 +80,13 @@ export function unpackDeck(bytes: Uint8Array): Outcome<DeckPackage & { notes: st
   } catch (error) {
     // Whatever of a broken archive its reader stumbles over.
     if (!(error instanceof Error)) throw error
-    return failed(refused || 'The file is damaged: it cannot be unpacked. Take the deck away once more where it came from, then bring that file.')
+    return failed(
+      refused || 'The file is damaged: it cannot be unpacked. Take the deck away once more where it came from, then bring that file.',
+    )
   }
   if (refused) return failed(refused)
-  if (!files['deck.json']) return failed('This is not a deck file: it holds no deck.json. A deck file is made under Deliver, “Take away as a file”.')
+  if (!files['deck.json'])
+    return failed('This is not a deck file: it holds no deck.json. A deck file is made under Deliver, “Take away as a file”.')
   const json = (name: string): unknown => parseJson(strFromU8(files[name]!))
   const raw = json('deck.json')
   if (raw === undefined) {
@@ -79,9 +100,11 @@ export function unpackDeck(bytes: Uint8Array): Outcome<DeckPackage & { notes: st
     if (!table.success) return failed(`The table ${name} in the file is damaged. Nothing was changed.`)
     tables.push(table.data)
   }
-  const media = Object.keys(files).filter(name => name.startsWith('media/')).map(name => {
-    const [, hash, extension] = /^media\/([0-9a-f]{64})\.(\w+)$/.exec(name)!
-    return { hash: hash!, extension: extension!, bytes: files[name]! }
-  })
+  const media = Object.keys(files)
+    .filter(name => name.startsWith('media/'))
+    .map(name => {
+      const [, hash, extension] = /^media\/([0-9a-f]{64})\.(\w+)$/.exec(name)!
+      return { hash: hash!, extension: extension!, bytes: files[name]! }
+    })
   return { ok: true, value: { deck: read.value.deck, notes: read.value.notes, tables, media } }
 }

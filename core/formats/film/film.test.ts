@@ -11,8 +11,16 @@ const deck = (() => {
   const base = freshDeck()
   const first = slidesOf(base)[0]!
   return applyChanges(base, [
-    ...['s2', 's3', 's4'].map((id, index) => ({ do: 'put' as const, table: 'slides' as const, record: { ...first, id, order: `b0${index + 1}` } })),
-    { do: 'put', table: 'elements', record: { ...textElement('free', 's2', ['By hand']), box: { x: 1500, y: 800, width: 300, height: 100, angle: 0 } } as never },
+    ...['s2', 's3', 's4'].map((id, index) => ({
+      do: 'put' as const,
+      table: 'slides' as const,
+      record: { ...first, id, order: `b0${index + 1}` },
+    })),
+    {
+      do: 'put',
+      table: 'elements',
+      record: { ...textElement('free', 's2', ['By hand']), box: { x: 1500, y: 800, width: 300, height: 100, angle: 0 } } as never,
+    },
   ])
 })()
 
@@ -37,13 +45,21 @@ describe('a deck at another shape', () => {
     expect({ width, height }).toEqual(sizeOfShape(deck.info.info!.size, shape))
     for (const slide of slidesOf(fitted)) {
       for (const { box, name } of shownElements(fitted, slide.id)) {
-        expect([name, box.x >= -1, box.y >= -1, box.x + box.width <= width + 1, box.y + box.height <= height + 1]).toEqual([name, true, true, true, true])
+        expect([name, box.x >= -1, box.y >= -1, box.x + box.width <= width + 1, box.y + box.height <= height + 1]).toEqual([
+          name,
+          true,
+          true,
+          true,
+          true,
+        ])
       }
     }
   })
   it('leaves a board as it is: its camera shows each view whole', () => {
     const view = { id: 'v', name: 'Quay', box: { x: 1400, y: 700, width: 640, height: 360, angle: 0 } }
-    const board = applyChanges(deck, [{ do: 'set', table: 'slides', id: 's2', fields: { board: { width: 4000, height: 2000 }, views: [view], opens: 'v' } }])
+    const board = applyChanges(deck, [
+      { do: 'set', table: 'slides', id: 's2', fields: { board: { width: 4000, height: 2000 }, views: [view], opens: 'v' } },
+    ])
     const fitted = filmDeck(board, { ...order, shape: 'tall' })
     expect(fitted.elements.free!.box).toEqual(deck.elements.free!.box)
     const { camera } = frameAt(compileSlide(fitted, 's2', timingContext), { beat: 0, seconds: 0 })
@@ -58,7 +74,10 @@ describe('a deck at another shape', () => {
 
 describe('a range of slides', () => {
   it('leaves the others out of play, whichever end is named first', () => {
-    const played = (wish: Partial<FilmOrder>) => slidesOf(filmDeck(deck, { ...order, ...wish })).filter(slide => !slide.skipped).map(slide => slide.id)
+    const played = (wish: Partial<FilmOrder>) =>
+      slidesOf(filmDeck(deck, { ...order, ...wish }))
+        .filter(slide => !slide.skipped)
+        .map(slide => slide.id)
     expect(played({ from: 's2', until: 's3' })).toEqual(['s2', 's3'])
     expect(played({ from: 's3', until: 's2' })).toEqual(['s2', 's3'])
     expect(played({ from: 's4' })).toEqual(['s4'])

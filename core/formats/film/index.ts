@@ -25,7 +25,7 @@ export const filmOrderSchema = z.object({
 export type FilmOrder = z.infer<typeof filmOrderSchema>
 
 /** The picture of a film in px: of the deck's or the wished shape, even in both directions, as encoders want it. */
-export function filmSize(deck: Deck, order: Pick<FilmOrder, 'shape' | 'side'>): { width: number, height: number } {
+export function filmSize(deck: Deck, order: Pick<FilmOrder, 'shape' | 'side'>): { width: number; height: number } {
   const own = deck.info.info!.size
   const { width, height } = order.shape === 'own' ? own : sizeOfShape(own, order.shape)
   const scale = order.side / Math.min(width, height)
@@ -44,13 +44,16 @@ export function filmDeck(deck: Deck, order: FilmOrder): Deck {
   }
   const [first, last] = [at(order.from, 0), at(order.until, slides.length - 1)]
   const skipped = slides.filter((slide, index) => (index < Math.min(first, last) || index > Math.max(first, last)) && !slide.skipped)
-  return applyChanges(fitted, skipped.map((slide): Change => ({ do: 'set', table: 'slides', id: slide.id, fields: { skipped: true } })))
+  return applyChanges(
+    fitted,
+    skipped.map((slide): Change => ({ do: 'set', table: 'slides', id: slide.id, fields: { skipped: true } })),
+  )
 }
 
 /** Files whose length is bounded: what is held in memory as a whole to find its colours, or is passed on as a picture. Seconds. */
 export const longestAnimation = 90
 /** What a film is called in files and words. */
-export const formatWords: Readonly<Record<FilmOrder['format'], { label: string, extension: string, type: string }>> = {
+export const formatWords: Readonly<Record<FilmOrder['format'], { label: string; extension: string; type: string }>> = {
   mp4: { label: 'MP4 film', extension: 'mp4', type: 'video/mp4' },
   webm: { label: 'WebM film', extension: 'webm', type: 'video/webm' },
   gif: { label: 'GIF animation', extension: 'gif', type: 'image/gif' },

@@ -7,7 +7,11 @@ const chapterHeads = /^(?:chapters?|sections?|kapitel|abschnitt|chapitre|partie)
 
 /** Whether text is rows and columns: two lines or more, parted alike by tabs, semicolons or commas, none of them indented. */
 export function looksLikeRows(text: string): boolean {
-  const lines = text.replace(/^\ufeff/, '').split(/\r\n|\r|\n/).filter(line => line.trim()).slice(0, 40)
+  const lines = text
+    .replace(/^\ufeff/, '')
+    .split(/\r\n|\r|\n/)
+    .filter(line => line.trim())
+    .slice(0, 40)
   if (lines.length < 2 || lines.some(line => /^[ \t]/.test(line))) return false
   const parted = (separator: string) => {
     const counts = lines.map(line => line.split(separator).length)
@@ -22,11 +26,16 @@ export function looksLikeRows(text: string): boolean {
  * columns (title, notes, chapter) is not a slide, and what else it names stands before its cells.
  */
 export function readRows(text: string): ReadOutline {
-  const rows = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: 'greedy' }).data.filter(row => row.some(cell => cell.trim()))
+  const rows = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: 'greedy' }).data.filter(row =>
+    row.some(cell => cell.trim()),
+  )
   const first = rows[0] ?? []
   const named = first.some(cell => heads.test(cell.trim()) || noteHeads.test(cell.trim()) || chapterHeads.test(cell.trim()))
   const columns = named ? first.map(cell => cell.trim()) : []
-  const titleAt = Math.max(0, columns.findIndex(name => heads.test(name)))
+  const titleAt = Math.max(
+    0,
+    columns.findIndex(name => heads.test(name)),
+  )
   const draft = drafting()
   let chapter = ''
   for (const row of named ? rows.slice(1) : rows) {

@@ -1,7 +1,14 @@
 import { drafting, type ReadOutline } from './written'
 
 const bullet = /^(?:[-*+•‣–·▪◦]|\d{1,3}[.)]|\[[ xX]\])\s+/
-const marks = [/\*\*(.+?)\*\*/g, /__(.+?)__/g, /(?<![\w*])\*(?!\s)(.+?)(?<!\s)\*(?![\w*])/g, /(?<![\w_])_(?!\s)(.+?)(?<!\s)_(?![\w_])/g, /`(.+?)`/g, /~~(.+?)~~/g]
+const marks = [
+  /\*\*(.+?)\*\*/g,
+  /__(.+?)__/g,
+  /(?<![\w*])\*(?!\s)(.+?)(?<!\s)\*(?![\w*])/g,
+  /(?<![\w_])_(?!\s)(.+?)(?<!\s)_(?![\w_])/g,
+  /`(.+?)`/g,
+  /~~(.+?)~~/g,
+]
 
 /** Words without Markdown's marks: bold, italic, code, strike, links by their words. */
 export const withoutMarks = (text: string) =>
@@ -38,7 +45,8 @@ function plainLines(text: string): string[] {
   }
   return lines.flatMap((line, index) => {
     const next = lines[index + 1] ?? ''
-    if (line.trim() && !/^\s/.test(line) && /^(?:={3,}|-{3,})\s*$/.test(next) && !bullet.test(line)) return [`${next.startsWith('=') ? '#' : '##'} ${line.trim()}`]
+    if (line.trim() && !/^\s/.test(line) && /^(?:={3,}|-{3,})\s*$/.test(next) && !bullet.test(line))
+      return [`${next.startsWith('=') ? '#' : '##'} ${line.trim()}`]
     return [line]
   })
 }
@@ -51,7 +59,9 @@ function plainLines(text: string): string[] {
  * (`>`) under a slide are its notes.
  */
 export function readText(text: string): ReadOutline {
-  const lines = plainLines(text).map(writtenLine).filter(line => line !== null)
+  const lines = plainLines(text)
+    .map(writtenLine)
+    .filter(line => line !== null)
   const headings = lines.filter(line => line.heading)
   const ranks = [...new Set(headings.map(line => line.heading))].sort()
   const countOf = (rank: number | undefined) => headings.filter(line => line.heading === rank).length

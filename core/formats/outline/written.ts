@@ -12,7 +12,7 @@ export interface ReadOutline {
 
 export interface Draft {
   title: string
-  lines: { text: string, level: number }[]
+  lines: { text: string; level: number }[]
   notes?: string
   chapter?: string
 }
@@ -42,7 +42,10 @@ export function drafting() {
     count: () => slides.length,
     read(): ReadOutline {
       const notes: string[] = []
-      if (left) notes.push(`Only the first ${outlineLineLimit.toLocaleString('en')} lines were taken; ${left.toLocaleString('en')} more were left out.`)
+      if (left)
+        notes.push(
+          `Only the first ${outlineLineLimit.toLocaleString('en')} lines were taken; ${left.toLocaleString('en')} more were left out.`,
+        )
       if (cut) notes.push(`${cut === 1 ? 'One line was' : `${cut} lines were`} cut at ${outlineLetterLimit.toLocaleString('en')} letters.`)
       return { slides, notes }
     },

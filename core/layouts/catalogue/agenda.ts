@@ -5,14 +5,27 @@ import { cell } from './parts'
 
 /** What comes, in order, with its number or time. */
 export const agenda: LayoutFamily = {
-  name: 'agenda', label: 'Agenda', senses: ['agenda', 'events'], finds: 'agenda contents overview programme topics what comes chapters table of contents', content: 'items', split: 'date', whole: 'text', best: [3, 10], entrance: { effect: 'fade' },
+  name: 'agenda',
+  label: 'Agenda',
+  senses: ['agenda', 'events'],
+  finds: 'agenda contents overview programme topics what comes chapters table of contents',
+  content: 'items',
+  split: 'date',
+  whole: 'text',
+  best: [3, 10],
+  entrance: { effect: 'fade' },
   places: room => {
     const { size, theme } = room
     const wide = size.width * 0.3
     const head = headTitle(room, wide)
     return [
       { ...head, box: { ...head.box, y: theme.margin, height: size.height - 2 * theme.margin }, vertical: 'top' } as never,
-      itemsPlace({ x: theme.margin + wide + 72, y: theme.margin, width: size.width - 2 * theme.margin - wide - 72, height: size.height - 2 * theme.margin }),
+      itemsPlace({
+        x: theme.margin + wide + 72,
+        y: theme.margin,
+        width: size.width - 2 * theme.margin - wide - 72,
+        height: size.height - 2 * theme.margin,
+      }),
     ]
   },
   arrange: (items, area, room) => {
@@ -27,7 +40,9 @@ export const agenda: LayoutFamily = {
       const count = { vertical: 'middle' as const, match: 'lead', color: inked(room, 'accent3') }
       return [
         rule,
-        item.lead === undefined ? textPlace(slot(path, 'count'), `Number ${path}`, 'lead', down(left), { ...count, field: 'item-number' }) : textPlace(slot(path, 'lead'), `Time ${path}`, 'lead', down(left), count),
+        item.lead === undefined
+          ? textPlace(slot(path, 'count'), `Number ${path}`, 'lead', down(left), { ...count, field: 'item-number' })
+          : textPlace(slot(path, 'lead'), `Time ${path}`, 'lead', down(left), count),
         ...cell(room, path, { text: item.text, under: [] }, down(right), `Topic ${path}`, { textScale: 0.9, vertical: 'middle' }),
       ]
     })

@@ -3,7 +3,12 @@ import { splitAcross } from './geometry'
 
 /** A chart, and beside it what it tells. */
 export const chartBeside: LayoutFamily = {
-  name: 'chart-beside', label: 'Chart beside a list', senses: ['figures', 'points'], finds: 'graph data with findings explanation conclusions csv', content: 'lines', best: [1, 5],
+  name: 'chart-beside',
+  label: 'Chart beside a list',
+  senses: ['figures', 'points'],
+  finds: 'graph data with findings explanation conclusions csv',
+  content: 'lines',
+  best: [1, 5],
   places: room => {
     const [left, right] = splitAcross(below(room), below(room).width * 0.62, 64)
     return [

@@ -4,7 +4,14 @@ import { columns, inset, rows, splitDown } from './geometry'
 
 /** Things side by side, what is said of each in rows at one height. */
 export const compareColumns: LayoutFamily = {
-  name: 'compare-columns', label: 'Side by side, in rows', senses: ['comparison', 'hierarchy'], finds: 'compare options alternatives versus criteria table matrix routes', content: 'tree', split: 'none', best: [2, 4], entrance: { effect: 'rise' },
+  name: 'compare-columns',
+  label: 'Side by side, in rows',
+  senses: ['comparison', 'hierarchy'],
+  finds: 'compare options alternatives versus criteria table matrix routes',
+  content: 'tree',
+  split: 'none',
+  best: [2, 4],
+  entrance: { effect: 'rise' },
   places: titleAndItems,
   arrange: (items, area, room) => {
     const most = Math.max(1, ...items.map(item => item.under.length))
@@ -14,7 +21,12 @@ export const compareColumns: LayoutFamily = {
       const [head, rest] = splitDown(frame, frame.height * 0.18, 16)
       return [
         shapePlace(slot(path, 'box'), `Head ${path}`, 'rounded', head, { fill: filled(room, accentAt(index)), radius: 14 }),
-        textPlace(slot(path, 'lead'), `Name ${path}`, 'lead', inset(head, 20, 10), { vertical: 'middle', align: 'center', match: 'lead', color: { role: 'ground' } }),
+        textPlace(slot(path, 'lead'), `Name ${path}`, 'lead', inset(head, 20, 10), {
+          vertical: 'middle',
+          align: 'center',
+          match: 'lead',
+          color: { role: 'ground' },
+        }),
         ...rows(rest, most, 12, rest.height * 0.34).flatMap((row, at) => {
           const child = item.under[at]
           if (!child) return []
@@ -38,6 +50,9 @@ function deepRows(items: readonly Item[], path: string, frame: Frame): Place[] {
     const item = items[index]!
     const own = `${path}-${index + 1}`
     const [words, more] = item.under.length ? splitDown(row, row.height * 0.5, 2) : [row, null]
-    return [textPlace(slot(own, 'lead'), `Row ${own}`, 'small', words, { vertical: 'middle', match: 'deep' }), ...(more ? deepRows(item.under, own, more) : [])]
+    return [
+      textPlace(slot(own, 'lead'), `Row ${own}`, 'small', words, { vertical: 'middle', match: 'deep' }),
+      ...(more ? deepRows(item.under, own, more) : []),
+    ]
   })
 }

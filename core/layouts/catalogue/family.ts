@@ -2,22 +2,44 @@ import type { Element, TextElement, Theme } from '../../model'
 import type { Box, Color } from '../../values'
 
 /** A place that a layout keeps, as the element its slides inherit from. */
-export type Place = Element extends infer E ? (E extends Element ? Omit<E, 'id' | 'owner' | 'order'> & { box: Box, placeholder: string } : never) : never
+export type Place = Element extends infer E
+  ? E extends Element
+    ? Omit<E, 'id' | 'owner' | 'order'> & { box: Box; placeholder: string }
+    : never
+  : never
 
 /** A rectangle, px of deck space. */
 export type Frame = Omit<Box, 'angle'>
 
 export interface LayoutRoom {
   theme: Theme
-  size: { width: number, height: number }
+  size: { width: number; height: number }
   /** The colour beneath (#rrggbb); absent is the theme's plain ground. */
   ground?: string
 }
 
 /** What the lines of a slide can be. */
 export type Sense =
-  | 'opening' | 'chapter' | 'statement' | 'list' | 'points' | 'events' | 'steps' | 'cycle' | 'shares' | 'hierarchy' | 'comparison' | 'number'
-  | 'saying' | 'people' | 'questions' | 'places' | 'next' | 'agenda' | 'figures' | 'pictures'
+  | 'opening'
+  | 'chapter'
+  | 'statement'
+  | 'list'
+  | 'points'
+  | 'events'
+  | 'steps'
+  | 'cycle'
+  | 'shares'
+  | 'hierarchy'
+  | 'comparison'
+  | 'number'
+  | 'saying'
+  | 'people'
+  | 'questions'
+  | 'places'
+  | 'next'
+  | 'agenda'
+  | 'figures'
+  | 'pictures'
 
 /** How a line is parted into what leads and what follows; see split.ts. */
 export type Split = 'none' | 'lead' | 'date' | 'number' | 'person' | 'question' | 'saying'
@@ -49,7 +71,7 @@ export interface LayoutFamily {
   /** The ground of its slides where it is not the master's. */
   ground?: Color
   /** What its items come in with. */
-  entrance?: { effect: string, options?: Readonly<Record<string, string | number | boolean>> }
+  entrance?: { effect: string; options?: Readonly<Record<string, string | number | boolean>> }
   /** The places that its layout keeps, whatever the slide says. */
   places(room: LayoutRoom): Place[]
   /** The places of a slide's items within `area`. Pure; items may be any number. */
@@ -60,24 +82,64 @@ type TextMore = Partial<Pick<TextElement, 'vertical' | 'color' | 'align' | 'prom
 
 /** A text place. */
 export const textPlace = (placeholder: string, name: string, style: string, frame: Frame, more: TextMore = {}): Place => ({
-  kind: 'text', placeholder, name, style, box: { ...frame, angle: 0 }, text: { type: 'doc', content: [{ type: 'paragraph' }] }, ...more,
+  kind: 'text',
+  placeholder,
+  name,
+  style,
+  box: { ...frame, angle: 0 },
+  text: { type: 'doc', content: [{ type: 'paragraph' }] },
+  ...more,
 })
 
 /** A picture place. */
-export const picturePlace = (placeholder: string, name: string, frame: Frame, prompt = 'Drop a picture here', shape?: 'circle' | 'rounded'): Place => ({
-  kind: 'picture', placeholder, name, box: { ...frame, angle: 0 }, prompt, ...(shape ? { frame: { shape, radius: 24 } } : {}),
+export const picturePlace = (
+  placeholder: string,
+  name: string,
+  frame: Frame,
+  prompt = 'Drop a picture here',
+  shape?: 'circle' | 'rounded',
+): Place => ({
+  kind: 'picture',
+  placeholder,
+  name,
+  box: { ...frame, angle: 0 },
+  prompt,
+  ...(shape ? { frame: { shape, radius: 24 } } : {}),
 })
 
-type ShapeMore = { fill?: Color, stroke?: { color: Color, width: number }, radius?: number, angle?: number, sector?: { from: number, until: number, hole: number } }
+type ShapeMore = {
+  fill?: Color
+  stroke?: { color: Color; width: number }
+  radius?: number
+  angle?: number
+  sector?: { from: number; until: number; hole: number }
+}
 
 /** A shape that belongs to the layout, not to the words. */
-export const shapePlace = (placeholder: string, name: string, shape: 'rectangle' | 'rounded' | 'ellipse' | 'triangle' | 'line' | 'chevron' | 'sector', frame: Frame, { angle = 0, ...more }: ShapeMore): Place => ({
-  kind: 'shape', placeholder, name, shape, box: { ...frame, angle }, ...more,
+export const shapePlace = (
+  placeholder: string,
+  name: string,
+  shape: 'rectangle' | 'rounded' | 'ellipse' | 'triangle' | 'line' | 'chevron' | 'sector',
+  frame: Frame,
+  { angle = 0, ...more }: ShapeMore,
+): Place => ({
+  kind: 'shape',
+  placeholder,
+  name,
+  shape,
+  box: { ...frame, angle },
+  ...more,
 })
 
 /** The usual place of a title at the head of a slide. */
 export const headTitle = ({ theme, size }: LayoutRoom, width = size.width - 2 * theme.margin) =>
-  textPlace('title', 'Title', 'heading', { x: theme.margin, y: theme.margin * 0.8, width, height: size.height * 0.12 }, { vertical: 'middle', prompt: 'What this slide says' })
+  textPlace(
+    'title',
+    'Title',
+    'heading',
+    { x: theme.margin, y: theme.margin * 0.8, width, height: size.height * 0.12 },
+    { vertical: 'middle', prompt: 'What this slide says' },
+  )
 
 /** What is left below a head title. */
 export const below = ({ theme, size }: LayoutRoom): Frame => {

@@ -24,7 +24,7 @@ export function columnsFor(frame: Frame, count: number, aspect: number): number 
   let distance = Infinity
   for (let across = 1; across <= count; across++) {
     const down = Math.ceil(count / across)
-    const off = Math.abs(Math.log((frame.width / across) / (frame.height / down) / aspect)) + (across * down - count) * 0.12
+    const off = Math.abs(Math.log(frame.width / across / (frame.height / down) / aspect)) + (across * down - count) * 0.12
     if (off < distance) [best, distance] = [across, off]
   }
   return best
@@ -51,18 +51,29 @@ export const inset = (frame: Frame, across: number, down = across): Frame => {
 export function splitDown(frame: Frame, height: number, gap: number): [Frame, Frame] {
   const upper = Math.min(height, frame.height * 0.7)
   const space = Math.min(gap, frame.height * 0.1)
-  return [{ ...frame, height: upper }, { ...frame, y: frame.y + upper + space, height: Math.max(1, frame.height - upper - space) }]
+  return [
+    { ...frame, height: upper },
+    { ...frame, y: frame.y + upper + space, height: Math.max(1, frame.height - upper - space) },
+  ]
 }
 
 /** The left part of a frame and what is left beside it, `gap` px apart. `width` is at most 70 % of the frame. */
 export function splitAcross(frame: Frame, width: number, gap: number): [Frame, Frame] {
   const left = Math.min(width, frame.width * 0.7)
   const space = Math.min(gap, frame.width * 0.1)
-  return [{ ...frame, width: left }, { ...frame, x: frame.x + left + space, width: Math.max(1, frame.width - left - space) }]
+  return [
+    { ...frame, width: left },
+    { ...frame, x: frame.x + left + space, width: Math.max(1, frame.width - left - space) },
+  ]
 }
 
 /** A frame of a size about a point. */
-export const around = (x: number, y: number, width: number, height = width): Frame => ({ x: x - width / 2, y: y - height / 2, width, height })
+export const around = (x: number, y: number, width: number, height = width): Frame => ({
+  x: x - width / 2,
+  y: y - height / 2,
+  width,
+  height,
+})
 
 /** The largest square in a frame's middle. */
 export const square = (frame: Frame): Frame => {
@@ -71,7 +82,10 @@ export const square = (frame: Frame): Frame => {
 }
 
 /** A thin line from one point to another, as a frame and its angle (degrees clockwise). */
-export function lineBetween(from: { x: number, y: number }, to: { x: number, y: number }, width: number): { frame: Frame, angle: number } {
+export function lineBetween(from: { x: number; y: number }, to: { x: number; y: number }, width: number): { frame: Frame; angle: number } {
   const length = Math.hypot(to.x - from.x, to.y - from.y)
-  return { frame: around((from.x + to.x) / 2, (from.y + to.y) / 2, length, width), angle: (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI }
+  return {
+    frame: around((from.x + to.x) / 2, (from.y + to.y) / 2, length, width),
+    angle: (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI,
+  }
 }

@@ -5,7 +5,14 @@ import { cell, rowHeight } from './parts'
 
 /** Many short points in columns, read down. */
 export const listColumns: LayoutFamily = {
-  name: 'list-columns', label: 'Points in columns', senses: ['points', 'list'], finds: 'many bullets two columns three columns long list names', content: 'items', split: 'none', best: [6, 24], entrance: { effect: 'fade' },
+  name: 'list-columns',
+  label: 'Points in columns',
+  senses: ['points', 'list'],
+  finds: 'many bullets two columns three columns long list names',
+  content: 'items',
+  split: 'none',
+  best: [6, 24],
+  entrance: { effect: 'fade' },
   places: titleAndItems,
   arrange: (items, area, room) => {
     const across = items.length < 5 ? 1 : columnsFor(area, items.length, 5)

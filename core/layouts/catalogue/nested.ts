@@ -7,10 +7,16 @@ function box(items: readonly Item[], prefix: string, area: Frame, level: number)
     const item = items[index]!
     const path = `${prefix}${index + 1}`
     const inner = inset(frame, level ? 12 : 24, level ? 8 : 18)
-    const [head, rest] = item.under.length ? splitDown(inner, Math.max(inner.height * 0.2, Math.min(60, inner.height * 0.4)), 10) : [inner, null]
+    const [head, rest] = item.under.length
+      ? splitDown(inner, Math.max(inner.height * 0.2, Math.min(60, inner.height * 0.4)), 10)
+      : [inner, null]
     return [
       shapePlace(slot(path, 'box'), `Box ${path}`, 'rounded', frame, { fill: wash(accentAt(level ? 3 : 2)), radius: level ? 10 : 20 }),
-      textPlace(slot(path, 'lead'), `Name ${path}`, level ? 'body' : 'lead', head, { vertical: 'middle', match: `level-${level}`, ...(level ? { size: 34 } : {}) }),
+      textPlace(slot(path, 'lead'), `Name ${path}`, level ? 'body' : 'lead', head, {
+        vertical: 'middle',
+        match: `level-${level}`,
+        ...(level ? { size: 34 } : {}),
+      }),
       ...(rest ? box(item.under, `${path}-`, rest, level + 1) : []),
     ]
   })
@@ -18,6 +24,14 @@ function box(items: readonly Item[], prefix: string, area: Frame, level: number)
 
 /** What belongs to what, as boxes within boxes. */
 export const nested: LayoutFamily = {
-  name: 'nested', label: 'Boxes in boxes', senses: ['hierarchy', 'points'], finds: 'groups contains belongs areas departments inside clusters', content: 'tree', split: 'none', best: [2, 4], entrance: { effect: 'fade' },
-  places: titleAndItems, arrange: (items, area) => box(items, '', area, 0),
+  name: 'nested',
+  label: 'Boxes in boxes',
+  senses: ['hierarchy', 'points'],
+  finds: 'groups contains belongs areas departments inside clusters',
+  content: 'tree',
+  split: 'none',
+  best: [2, 4],
+  entrance: { effect: 'fade' },
+  places: titleAndItems,
+  arrange: (items, area) => box(items, '', area, 0),
 }

@@ -33,22 +33,50 @@ export function cell(room: LayoutRoom, path: number | string, item: Item, frame:
   const [leadFrame, textFrame] = turned ? [second, first] : [first, second]
   const places: Place[] = []
   if (item.lead !== undefined) {
-    const placed = both ? (turned ? 'top' : 'bottom') : vertical ?? 'middle'
-    places.push(textPlace(slot(path, 'lead'), name, lead, both ? leadFrame : frame, { match: `${lead}-lead`, vertical: placed, ...(leadColor ? { color: leadColor } : {}), ...(align ? { align } : {}) }))
+    const placed = both ? (turned ? 'top' : 'bottom') : (vertical ?? 'middle')
+    places.push(
+      textPlace(slot(path, 'lead'), name, lead, both ? leadFrame : frame, {
+        match: `${lead}-lead`,
+        vertical: placed,
+        ...(leadColor ? { color: leadColor } : {}),
+        ...(align ? { align } : {}),
+      }),
+    )
   }
   if (item.text !== undefined) {
-    const placed = both ? (turned ? 'bottom' : 'top') : vertical ?? 'middle'
-    places.push(textPlace(slot(path, 'text'), `${name}, words`, text, both ? textFrame : frame, { match: `${text}-text`, vertical: placed, ...scaled(room, text, textScale), ...(align ? { align } : {}) }))
+    const placed = both ? (turned ? 'bottom' : 'top') : (vertical ?? 'middle')
+    places.push(
+      textPlace(slot(path, 'text'), `${name}, words`, text, both ? textFrame : frame, {
+        match: `${text}-text`,
+        vertical: placed,
+        ...scaled(room, text, textScale),
+        ...(align ? { align } : {}),
+      }),
+    )
   }
   return places
 }
 
 /** A disc with the item's number in it. */
-export function numberDisc(room: LayoutRoom, path: number | string, x: number, y: number, size: number, role: 'accent1' | 'accent2' | 'accent3' = 'accent3'): Place[] {
+export function numberDisc(
+  room: LayoutRoom,
+  path: number | string,
+  x: number,
+  y: number,
+  size: number,
+  role: 'accent1' | 'accent2' | 'accent3' = 'accent3',
+): Place[] {
   const frame = around(x, y, size)
   return [
     shapePlace(slot(path, 'disc'), `Disc ${path}`, 'ellipse', frame, { fill: filled(room, role) }),
-    textPlace(slot(path, 'count'), `Number ${path}`, 'lead', around(x, y, size * 0.96, size * 0.62), { field: 'item-number', color: { role: 'ground' }, align: 'center', vertical: 'middle', match: 'count', size: Math.max(22, Math.round(size * 0.46)) }),
+    textPlace(slot(path, 'count'), `Number ${path}`, 'lead', around(x, y, size * 0.96, size * 0.62), {
+      field: 'item-number',
+      color: { role: 'ground' },
+      align: 'center',
+      vertical: 'middle',
+      match: 'count',
+      size: Math.max(22, Math.round(size * 0.46)),
+    }),
   ]
 }
 
@@ -56,13 +84,19 @@ export function numberDisc(room: LayoutRoom, path: number | string, x: number, y
 export function numberIn(words: string): number | null {
   const written = /[-−]?\d[\d.,\u00a0\u202f'’ ]*/.exec(words)?.[0].trim()
   if (!written) return null
-  const bare = written.replace(/[\u00a0\u202f'’ ]/g, '').replace('−', '-').replace(/[.,]$/, '')
+  const bare = written
+    .replace(/[\u00a0\u202f'’ ]/g, '')
+    .replace('−', '-')
+    .replace(/[.,]$/, '')
   const last = Math.max(bare.lastIndexOf('.'), bare.lastIndexOf(','))
   const tail = bare.length - last - 1
   const groups = last >= 0 && (tail === 3 || bare.indexOf(bare[last]!) !== last)
-  const value = Number(last < 0 || groups ? bare.replace(/[.,]/g, '') : `${bare.slice(0, last).replace(/[.,]/g, '')}.${bare.slice(last + 1)}`)
+  const value = Number(
+    last < 0 || groups ? bare.replace(/[.,]/g, '') : `${bare.slice(0, last).replace(/[.,]/g, '')}.${bare.slice(last + 1)}`,
+  )
   return Number.isFinite(value) ? value : null
 }
 
 /** The greatest height of a row, px, where `usual` is enough for a line or two: items with more beneath them get more. */
-export const rowHeight = (items: readonly Item[], usual: number) => usual * Math.max(1, ...items.map(item => (item.text ?? '').split('\n').length * 0.9))
+export const rowHeight = (items: readonly Item[], usual: number) =>
+  usual * Math.max(1, ...items.map(item => (item.text ?? '').split('\n').length * 0.9))

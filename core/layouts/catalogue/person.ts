@@ -4,7 +4,14 @@ import { cell } from './parts'
 
 /** A portrait at the full height of the slide, and what there is to know of the person. */
 export const person: LayoutFamily = {
-  name: 'person', label: 'One person', senses: ['people', 'saying'], finds: 'portrait biography profile speaker introduce about one person', content: 'items', split: 'lead', best: [1, 5], entrance: { effect: 'rise', options: { from: 'left', way: 40 } },
+  name: 'person',
+  label: 'One person',
+  senses: ['people', 'saying'],
+  finds: 'portrait biography profile speaker introduce about one person',
+  content: 'items',
+  split: 'lead',
+  best: [1, 5],
+  entrance: { effect: 'rise', options: { from: 'left', way: 40 } },
   places: room => {
     const { size, theme } = room
     const wide = size.width * 0.36
@@ -13,8 +20,16 @@ export const person: LayoutFamily = {
     return [
       picturePlace('picture', 'Portrait', { x: 0, y: 0, width: wide, height: size.height }, 'Drop a portrait here'),
       { ...head, box: { ...head.box, x: left, y: theme.margin } } as never,
-      itemsPlace({ x: left, y: theme.margin + size.height * 0.16, width: size.width - left - theme.margin, height: size.height * 0.84 - 2 * theme.margin }),
+      itemsPlace({
+        x: left,
+        y: theme.margin + size.height * 0.16,
+        width: size.width - left - theme.margin,
+        height: size.height * 0.84 - 2 * theme.margin,
+      }),
     ]
   },
-  arrange: (items, area, room) => rows(area, items.length, 24, area.height * 0.3).flatMap((frame, index) => cell(room, index + 1, items[index]!, frame, `Fact ${index + 1}`, { share: 0.4, vertical: 'middle' })),
+  arrange: (items, area, room) =>
+    rows(area, items.length, 24, area.height * 0.3).flatMap((frame, index) =>
+      cell(room, index + 1, items[index]!, frame, `Fact ${index + 1}`, { share: 0.4, vertical: 'middle' }),
+    ),
 }

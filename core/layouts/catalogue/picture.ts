@@ -2,7 +2,12 @@ import { below, headTitle, picturePlace, textPlace, type LayoutFamily } from './
 
 /** Points beside a picture that fills the other side. */
 export const picture: LayoutFamily = {
-  name: 'picture', label: 'Picture beside a list', senses: ['pictures', 'list', 'points'], finds: 'photo image picture beside right half', content: 'lines', best: [0, 5],
+  name: 'picture',
+  label: 'Picture beside a list',
+  senses: ['pictures', 'list', 'points'],
+  finds: 'photo image picture beside right half',
+  content: 'lines',
+  best: [0, 5],
   places: room => {
     const { size, theme } = room
     const half = size.width * 0.44

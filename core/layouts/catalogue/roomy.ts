@@ -20,9 +20,12 @@ function textAt(items: readonly Item[], placeholder: string): string | undefined
 }
 
 /** Whether words go into a box at a size, by the rough reckoning. */
-function goesIn(words: string, box: { width: number, height: number }, size: number, lineHeight: number, spacing: number): boolean {
+function goesIn(words: string, box: { width: number; height: number }, size: number, lineHeight: number, spacing: number): boolean {
   const paragraphs = words.split('\n')
-  const lines = paragraphs.reduce((sum, paragraph) => sum + Math.max(1, Math.ceil((paragraph.length * letter * size) / (box.width - 1.1 * size))), 0)
+  const lines = paragraphs.reduce(
+    (sum, paragraph) => sum + Math.max(1, Math.ceil((paragraph.length * letter * size) / (box.width - 1.1 * size))),
+    0,
+  )
   const widest = Math.max(...words.split(/\s+/).map(word => word.length)) * letter * size
   return widest <= box.width && (lines * lineHeight + (paragraphs.length - 1) * spacing) * size <= box.height * slack
 }
@@ -32,7 +35,13 @@ export function atStyleSize(places: readonly Place[], items: readonly Item[], { 
   const tight = new Set<TextElement['match']>()
   const smaller = (place: Place): place is TextPlace => {
     const style = place.kind === 'text' ? theme.textStyles[place.style ?? 'body'] : undefined
-    return !!style && place.kind === 'text' && place.size !== undefined && place.size < style.size && textAt(items, place.placeholder) !== undefined
+    return (
+      !!style &&
+      place.kind === 'text' &&
+      place.size !== undefined &&
+      place.size < style.size &&
+      textAt(items, place.placeholder) !== undefined
+    )
   }
   for (const place of places) {
     if (!smaller(place)) continue

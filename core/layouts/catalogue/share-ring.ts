@@ -6,7 +6,15 @@ import { sharesOf } from './shares'
 
 /** Parts of a whole as a ring, with its key beside it. */
 export const shareRing: LayoutFamily = {
-  name: 'share-ring', label: 'Ring in parts', senses: ['shares'], finds: 'percent proportion pie circle breakdown parts of a whole', content: 'items', split: 'number', whole: 'text', best: [2, 6], entrance: { effect: 'fade' },
+  name: 'share-ring',
+  label: 'Ring in parts',
+  senses: ['shares'],
+  finds: 'percent proportion pie circle breakdown parts of a whole',
+  content: 'items',
+  split: 'number',
+  whole: 'text',
+  best: [2, 6],
+  entrance: { effect: 'fade' },
   places: titleAndItems,
   arrange: (items, area, room) => {
     const [left, right] = splitAcross(area, area.height, 96)
@@ -28,11 +36,21 @@ export const shareRing: LayoutFamily = {
       const both = item.lead !== undefined && item.text !== undefined
       return [
         shapePlace(slot(path, 'part'), `Part ${path}`, 'sector', ring, { fill, sector: cuts[index]! }),
-        shapePlace(slot(path, 'key'), `Key ${path}`, 'rounded', { ...frame, y: frame.y + (frame.height - key) / 2, width: key, height: key }, { fill, radius: 8 }),
+        shapePlace(
+          slot(path, 'key'),
+          `Key ${path}`,
+          'rounded',
+          { ...frame, y: frame.y + (frame.height - key) / 2, width: key, height: key },
+          { fill, radius: 8 },
+        ),
         ...(both
           ? [
               textPlace(slot(path, 'lead'), `Part ${path}, amount`, 'lead', amount, { vertical: 'middle', match: 'lead' }),
-              textPlace(slot(path, 'text'), `Part ${path}, name`, 'body', name, { vertical: 'middle', match: 'text', ...scaled(room, 'body', 0.9) }),
+              textPlace(slot(path, 'text'), `Part ${path}, name`, 'body', name, {
+                vertical: 'middle',
+                match: 'text',
+                ...scaled(room, 'body', 0.9),
+              }),
             ]
           : cell(room, path, item, words, `Part ${path}`)),
       ]

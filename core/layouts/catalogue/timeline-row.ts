@@ -5,7 +5,15 @@ import { cell } from './parts'
 
 /** Events along a line across the slide: when above it, what below. */
 export const timelineRow: LayoutFamily = {
-  name: 'timeline-row', label: 'Timeline across', senses: ['events', 'steps'], finds: 'history dates years milestones chronology schedule roadmap', content: 'items', split: 'date', whole: 'text', best: [3, 6], entrance: { effect: 'rise' },
+  name: 'timeline-row',
+  label: 'Timeline across',
+  senses: ['events', 'steps'],
+  finds: 'history dates years milestones chronology schedule roadmap',
+  content: 'items',
+  split: 'date',
+  whole: 'text',
+  best: [3, 6],
+  entrance: { effect: 'rise' },
   places: titleAndItems,
   arrange: (items, area, room) => {
     const y = area.y + area.height * 0.34
@@ -18,7 +26,9 @@ export const timelineRow: LayoutFamily = {
         const lower = { ...frame, y: y + 40, height: area.y + area.height - y - 40 }
         return [
           shapePlace(slot(path, 'dot'), `Dot ${path}`, 'ellipse', around(frame.x + 16, y, 32), { fill: filled(room, 'accent2') }),
-          ...(lead === undefined ? [] : cell(room, path, { lead, under }, upper, `Event ${path}`, { vertical: 'bottom', leadColor: inked(room, 'accent3') })),
+          ...(lead === undefined
+            ? []
+            : cell(room, path, { lead, under }, upper, `Event ${path}`, { vertical: 'bottom', leadColor: inked(room, 'accent3') })),
           ...(text === undefined ? [] : cell(room, path, { text, under }, lower, `Event ${path}`, { vertical: 'top' })),
         ]
       }),

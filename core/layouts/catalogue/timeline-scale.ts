@@ -15,7 +15,15 @@ function placesOf(leads: readonly (string | undefined)[]): number[] {
 
 /** Events on a line to scale: the words stand in a row beneath, each tied to its true place. */
 export const timelineScale: LayoutFamily = {
-  name: 'timeline-scale', label: 'Timeline to scale', senses: ['events'], finds: 'history dates proportional intervals years true distance', content: 'items', split: 'date', whole: 'text', best: [3, 7], entrance: { effect: 'fade' },
+  name: 'timeline-scale',
+  label: 'Timeline to scale',
+  senses: ['events'],
+  finds: 'history dates proportional intervals years true distance',
+  content: 'items',
+  split: 'date',
+  whole: 'text',
+  best: [3, 7],
+  entrance: { effect: 'fade' },
   places: titleAndItems,
   arrange: (items, area, room) => {
     const y = area.y + 30
@@ -31,9 +39,17 @@ export const timelineScale: LayoutFamily = {
         const length = Math.hypot(to.x - from.x, to.y - from.y)
         const angle = (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI
         return [
-          shapePlace(slot(path, 'tie'), `Tie ${path}`, 'rectangle', around((from.x + to.x) / 2, (from.y + to.y) / 2, length, 3), { fill: faint, angle }),
+          shapePlace(slot(path, 'tie'), `Tie ${path}`, 'rectangle', around((from.x + to.x) / 2, (from.y + to.y) / 2, length, 3), {
+            fill: faint,
+            angle,
+          }),
           shapePlace(slot(path, 'dot'), `Dot ${path}`, 'ellipse', around(from.x, y, 28), { fill: filled(room, 'accent2') }),
-          ...cell(room, path, item, frame, `Event ${path}`, { align: 'center', leadColor: inked(room, 'accent3'), share: 0.26, vertical: 'top' }),
+          ...cell(room, path, item, frame, `Event ${path}`, {
+            align: 'center',
+            leadColor: inked(room, 'accent3'),
+            share: 0.26,
+            vertical: 'top',
+          }),
         ]
       }),
     ]

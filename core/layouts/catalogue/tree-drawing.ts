@@ -35,9 +35,17 @@ export function drawTree(items: readonly Item[], area: Frame, room: LayoutRoom, 
     return [
       ...(node.parent ? ties(node.path, frames.get(node.parent)!, frame, down) : []),
       shapePlace(slot(node.path, 'box'), `Box ${node.path}`, 'rounded', frame, {
-        fill: top ? filled(room, 'accent3') : { role: 'ground' }, ...(top ? {} : { stroke: { color: filled(room, accentAt(node.level === 1 ? 0 : 3)), width: 4 } }), radius: 16,
+        fill: top ? filled(room, 'accent3') : { role: 'ground' },
+        ...(top ? {} : { stroke: { color: filled(room, accentAt(node.level === 1 ? 0 : 3)), width: 4 } }),
+        radius: 16,
       }),
-      textPlace(slot(node.path, 'lead'), `Name ${node.path}`, 'lead', inset(frame, 16, 10), { vertical: 'middle', align: 'center', match: `level-${Math.min(node.level, 2)}`, size: node.level ? 36 : 44, ...(top ? { color: { role: 'ground' } } : {}) }),
+      textPlace(slot(node.path, 'lead'), `Name ${node.path}`, 'lead', inset(frame, 16, 10), {
+        vertical: 'middle',
+        align: 'center',
+        match: `level-${Math.min(node.level, 2)}`,
+        size: node.level ? 36 : 44,
+        ...(top ? { color: { role: 'ground' } } : {}),
+      }),
     ]
   })
 }

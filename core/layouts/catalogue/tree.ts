@@ -12,7 +12,7 @@ export interface Node {
 }
 
 /** The nodes of a tree laid out so that each stands over the middle of what is under it; `leaves` is the breadth. */
-export function treeNodes(items: readonly Item[]): { nodes: Node[], leaves: number, depth: number } {
+export function treeNodes(items: readonly Item[]): { nodes: Node[]; leaves: number; depth: number } {
   const nodes: Node[] = []
   let leaves = 0
   let depth = 0
@@ -29,7 +29,14 @@ export function treeNodes(items: readonly Item[]): { nodes: Node[], leaves: numb
 }
 
 /** The frame of a node in a grid of leaves by levels; `down`: levels go down, leaves across. */
-export function nodeFrame(node: Node, area: Frame, leaves: number, depth: number, down: boolean, gap: { leaf: number, level: number }): Frame {
+export function nodeFrame(
+  node: Node,
+  area: Frame,
+  leaves: number,
+  depth: number,
+  down: boolean,
+  gap: { leaf: number; level: number },
+): Frame {
   const [long, high] = down ? [area.width, area.height] : [area.height, area.width]
   const leafGap = Math.min(gap.leaf, (long / leaves) * 0.2)
   const levelGap = Math.min(gap.level, (high / depth) * 0.35)
@@ -39,5 +46,7 @@ export function nodeFrame(node: Node, area: Frame, leaves: number, depth: number
   const across = (long - used) / 2 + node.at * (leaf + leafGap)
   const step = depth > 1 ? (high - level) / (depth - 1) : 0
   const along = node.level * Math.min(step, level + levelGap * 1.6)
-  return down ? { x: area.x + across, y: area.y + along, width: leaf, height: level } : { x: area.x + along, y: area.y + across, width: level, height: leaf }
+  return down
+    ? { x: area.x + across, y: area.y + along, width: leaf, height: level }
+    : { x: area.x + along, y: area.y + across, width: level, height: leaf }
 }

@@ -1,6 +1,7 @@
 import type { SenseReader } from './sense'
 
-const contents = /^(?:agenda|contents|table of contents|overview|programme|program|what we (?:cover|will cover|talk about)|what (?:to expect|comes)|today|our (?:agenda|programme|topics)|topics|in this talk|inhalt|inhaltsverzeichnis|übersicht|programm|tagesordnung|themen|heute|ablauf|was sie erwartet|worum es geht|sommaire|ordre du jour|programme|au programme|plan|contenu|aperçu|aujourd.hui|ce que nous verrons)\b/
+const contents =
+  /^(?:agenda|contents|table of contents|overview|programme|program|what we (?:cover|will cover|talk about)|what (?:to expect|comes)|today|our (?:agenda|programme|topics)|topics|in this talk|inhalt|inhaltsverzeichnis|übersicht|programm|tagesordnung|themen|heute|ablauf|was sie erwartet|worum es geht|sommaire|ordre du jour|programme|au programme|plan|contenu|aperçu|aujourd.hui|ce que nous verrons)\b/
 
 export const agenda: SenseReader = {
   sense: 'agenda',

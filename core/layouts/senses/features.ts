@@ -3,7 +3,7 @@ import { partLine } from '../split'
 /** What a slide's words are, as an outline has them. */
 export interface SlideWords {
   title: string
-  lines: readonly { text: string, level: number }[]
+  lines: readonly { text: string; level: number }[]
   /** Whether it opens the deck. */
   first: boolean
   /** Whether it ends the deck. */
@@ -56,14 +56,114 @@ const minuteOf = (text: string) => {
 function risingIn(lines: readonly string[]): boolean {
   for (const read of [yearOf, minuteOf]) {
     const values = lines.map(read)
-    if (values.length > 1 && values.every((value, index): value is number => value !== null && (index === 0 || value >= values[index - 1]!))) return true
+    if (
+      values.length > 1 &&
+      values.every((value, index): value is number => value !== null && (index === 0 || value >= values[index - 1]!))
+    )
+      return true
   }
   return false
 }
 
-const verbs = new RegExp(`^(?:${[
-  'add', 'agree', 'answer', 'apply', 'arrange', 'ask', 'attach', 'board', 'bring', 'build', 'buy', 'call', 'carry', 'check', 'choose', 'clean', 'click', 'close', 'collect', 'compare', 'connect', 'cut', 'decide', 'dial', 'draw', 'drive', 'enter', 'fill', 'find', 'follow', 'get', 'give', 'go', 'hand', 'hold', 'inform', 'join', 'keep', 'lay', 'leave', 'lift', 'listen', 'load', 'lock', 'look', 'make', 'measure', 'meet', 'move', 'note', 'open', 'order', 'pack', 'park', 'pay', 'pick', 'place', 'plan', 'press', 'print', 'publish', 'pull', 'put', 'read', 'register', 'remove', 'repeat', 'report', 'review', 'scan', 'select', 'send', 'set', 'show', 'sign', 'sort', 'start', 'stop', 'store', 'take', 'talk', 'tell', 'test', 'tie', 'train', 'try', 'turn', 'unload', 'use', 'wait', 'walk', 'wash', 'wear', 'write',
-].join('|')})\\s`, 'i')
+const verbs = new RegExp(
+  `^(?:${[
+    'add',
+    'agree',
+    'answer',
+    'apply',
+    'arrange',
+    'ask',
+    'attach',
+    'board',
+    'bring',
+    'build',
+    'buy',
+    'call',
+    'carry',
+    'check',
+    'choose',
+    'clean',
+    'click',
+    'close',
+    'collect',
+    'compare',
+    'connect',
+    'cut',
+    'decide',
+    'dial',
+    'draw',
+    'drive',
+    'enter',
+    'fill',
+    'find',
+    'follow',
+    'get',
+    'give',
+    'go',
+    'hand',
+    'hold',
+    'inform',
+    'join',
+    'keep',
+    'lay',
+    'leave',
+    'lift',
+    'listen',
+    'load',
+    'lock',
+    'look',
+    'make',
+    'measure',
+    'meet',
+    'move',
+    'note',
+    'open',
+    'order',
+    'pack',
+    'park',
+    'pay',
+    'pick',
+    'place',
+    'plan',
+    'press',
+    'print',
+    'publish',
+    'pull',
+    'put',
+    'read',
+    'register',
+    'remove',
+    'repeat',
+    'report',
+    'review',
+    'scan',
+    'select',
+    'send',
+    'set',
+    'show',
+    'sign',
+    'sort',
+    'start',
+    'stop',
+    'store',
+    'take',
+    'talk',
+    'tell',
+    'test',
+    'tie',
+    'train',
+    'try',
+    'turn',
+    'unload',
+    'use',
+    'wait',
+    'walk',
+    'wash',
+    'wear',
+    'write',
+  ].join('|')})\\s`,
+  'i',
+)
 /** German verbs end their infinitive lines, French ones begin them. */
 const infinitive = /(?:\p{Ll}(?:en|eln|ern)\.?$)|^(?:\p{Lu}\p{Ll}+(?:er|ir|re))\s/u
 
@@ -89,7 +189,11 @@ export function featuresOf(words: SlideWords): Features {
   }
   const wordsIn = top.reduce((sum, line) => sum + line.split(/\s+/).length, 0)
   return {
-    words, title: letters(words.title.trim()), top, under, depth,
+    words,
+    title: letters(words.title.trim()),
+    top,
+    under,
+    depth,
     all: letters([words.title, ...filled.map(line => line.text)].join('\n')),
     count: top.length,
     length: top.length ? wordsIn / top.length : 0,

@@ -1,8 +1,10 @@
 import type { SenseReader } from './sense'
 
 const table = /\.(?:csv|tsv|xlsx?)\b/
-const column = /\b(?:by|per|nach|pro|je|par) (?:month|year|season|week|day|route|hour|country|age|monat|jahr|woche|tag|strecke|stunde|land|alter|mois|an|année|semaine|jour|ligne|heure|pays)\b/
-const charts = /\b(?:chart|graph|diagram|trend|development|growth|figures|statistics|diagramm|entwicklung|verlauf|statistik|wachstum|graphique|évolution|courbe|statistiques|croissance)\b/
+const column =
+  /\b(?:by|per|nach|pro|je|par) (?:month|year|season|week|day|route|hour|country|age|monat|jahr|woche|tag|strecke|stunde|land|alter|mois|an|année|semaine|jour|ligne|heure|pays)\b/
+const charts =
+  /\b(?:chart|graph|diagram|trend|development|growth|figures|statistics|diagramm|entwicklung|verlauf|statistik|wachstum|graphique|évolution|courbe|statistiques|croissance)\b/
 
 export const figures: SenseReader = {
   sense: 'figures',

@@ -1,13 +1,15 @@
 import type { SenseReader } from './sense'
 
-const organised = /\b(?:organi[sz]ation|structure|who (?:reports|belongs|leads)|departments?|divisions?|hierarchy|chart of|tree|made of|gliederung|organigramm|aufbau|struktur|abteilungen|wer (?:leitet|gehört)|organigramme|organisation|hiérarchie|services|qui dépend)\b/
+const organised =
+  /\b(?:organi[sz]ation|structure|who (?:reports|belongs|leads)|departments?|divisions?|hierarchy|chart of|tree|made of|gliederung|organigramm|aufbau|struktur|abteilungen|wer (?:leitet|gehört)|organigramme|organisation|hiérarchie|services|qui dépend)\b/
 
 export const hierarchy: SenseReader = {
   sense: 'hierarchy',
   read: ({ depth, title, count, length, under }) => {
     if (depth < 2) return null
     const named = organised.test(title)
-    if (count === 1 && depth >= 2) return { score: named ? 0.96 : 0.84, reason: 'One line at the top, the others indented under it. That is who belongs under whom.' }
+    if (count === 1 && depth >= 2)
+      return { score: named ? 0.96 : 0.84, reason: 'One line at the top, the others indented under it. That is who belongs under whom.' }
     if (depth >= 3) return { score: named ? 0.95 : 0.84, reason: 'Indents in three levels. That is who belongs under whom.' }
     if (named) return { score: 0.9, reason: 'Indented lines, and a title that speaks of an order. That is who belongs under whom.' }
     return { score: under.some(lines => !lines.length) && length <= 4 ? 0.55 : 0.42, reason: 'Some lines are indented under others.' }

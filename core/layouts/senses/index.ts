@@ -28,7 +28,26 @@ export type { Reading } from './sense'
 
 /** The catalogue: adding a sense is adding a file and a line. */
 const readers: readonly SenseReader[] = [
-  opening, chapter, statement, list, points, events, steps, cycle, shares, hierarchy, comparison, number, saying, people, questions, places, next, agenda, figures, pictures,
+  opening,
+  chapter,
+  statement,
+  list,
+  points,
+  events,
+  steps,
+  cycle,
+  shares,
+  hierarchy,
+  comparison,
+  number,
+  saying,
+  people,
+  questions,
+  places,
+  next,
+  agenda,
+  figures,
+  pictures,
 ]
 
 /** What the lines of a slide could be, the likeliest first. Never certain: nothing is left out that anything speaks for. */

@@ -10,13 +10,23 @@ interface Labelled {
 }
 
 const labelled = (['en', 'de', 'fr'] as const).flatMap(language =>
-  readFileSync(new URL(`labelled/${language}.txt`, import.meta.url), 'utf8').split(/^= /m).slice(1).map((block): Labelled => {
-    const [sense, title, ...lines] = block.trimEnd().split('\n')
-    return {
-      sense: sense!,
-      words: { title: title!, lines: lines.map(line => ({ text: line.trim(), level: /^ */.exec(line)![0].length })), first: sense === 'opening', last: sense === 'next', language },
-    }
-  }))
+  readFileSync(new URL(`labelled/${language}.txt`, import.meta.url), 'utf8')
+    .split(/^= /m)
+    .slice(1)
+    .map((block): Labelled => {
+      const [sense, title, ...lines] = block.trimEnd().split('\n')
+      return {
+        sense: sense!,
+        words: {
+          title: title!,
+          lines: lines.map(line => ({ text: line.trim(), level: /^ */.exec(line)![0].length })),
+          first: sense === 'opening',
+          last: sense === 'next',
+          language,
+        },
+      }
+    }),
+)
 
 const missed = (hit: (one: Labelled) => boolean) => labelled.filter(one => !hit(one)).map(one => `${one.sense}: ${one.words.title}`)
 
@@ -30,12 +40,20 @@ describe('what lines are, on labelled outlines in three languages', () => {
   })
 
   it('the intended sense is among the first three readings of more than nine in ten', () => {
-    const wrong = missed(({ sense, words }) => readSenses(words).slice(0, 3).some(reading => reading.sense === sense))
+    const wrong = missed(({ sense, words }) =>
+      readSenses(words)
+        .slice(0, 3)
+        .some(reading => reading.sense === sense),
+    )
     expect(wrong.length / labelled.length, wrong.join('\n')).toBeLessThan(0.1)
   })
 
   it('a layout made for it is among the first three proposals of more than nine in ten', () => {
-    const wrong = missed(({ sense, words }) => propose(words).slice(0, 3).some(proposal => proposal.family.senses[0] === sense))
+    const wrong = missed(({ sense, words }) =>
+      propose(words)
+        .slice(0, 3)
+        .some(proposal => proposal.family.senses[0] === sense),
+    )
     expect(wrong.length / labelled.length, wrong.join('\n')).toBeLessThan(0.1)
   })
 

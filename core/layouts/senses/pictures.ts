@@ -1,7 +1,8 @@
 import type { SenseReader } from './sense'
 
 const file = /\.(?:jpe?g|png|webp|avif|gif|svg)\b/
-const seen = /\b(?:photos?|photographs?|pictures?|images?|gallery|views?|seen from|impressions|fotos?|bilder?|aufnahmen?|ansichten|eindrücke|photos?|images?|galerie|vues?)\b/
+const seen =
+  /\b(?:photos?|photographs?|pictures?|images?|gallery|views?|seen from|impressions|fotos?|bilder?|aufnahmen?|ansichten|eindrücke|photos?|images?|galerie|vues?)\b/
 
 export const pictures: SenseReader = {
   sense: 'pictures',

@@ -7,7 +7,8 @@ export const questions: SenseReader = {
   sense: 'questions',
   read: ({ count, asked, title }) => {
     if (!count) return null
-    if (asked >= 0.4 && count >= 2) return { score: 0.94, reason: `${counted(Math.round(asked * count), 'question')} among the lines. Those are questions and answers.` }
+    if (asked >= 0.4 && count >= 2)
+      return { score: 0.94, reason: `${counted(Math.round(asked * count), 'question')} among the lines. Those are questions and answers.` }
     if (asked > 0 && faq.test(title)) return { score: 0.9, reason: 'A question under a title about questions.' }
     return faq.test(title) && count >= 2 ? { score: 0.55, reason: 'The title speaks of questions.' } : null
   },

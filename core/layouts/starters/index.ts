@@ -28,12 +28,23 @@ import { yearInNumbers } from './year-in-numbers'
 export type { Starter, StarterSlide } from './starter'
 
 /** The catalogue: adding a starter is adding a file and a line. */
-export const starters: readonly Starter[] = [briefing, seasonReview, noticeLoop, volunteers, howTo, welcome, yearInNumbers, portrait, plan, incident]
+export const starters: readonly Starter[] = [
+  briefing,
+  seasonReview,
+  noticeLoop,
+  volunteers,
+  howTo,
+  welcome,
+  yearInNumbers,
+  portrait,
+  plan,
+  incident,
+]
 
 export const starterNamed = (name: string) => starters.find(starter => starter.name === name)
 
 /** Puts a starter's slides after a slide (first where null), with their beats. */
-export function insertStarter(deck: Deck, wish: { starter: Starter, after: Id | null }, context: EditContext): Change[] {
+export function insertStarter(deck: Deck, wish: { starter: Starter; after: Id | null }, context: EditContext): Change[] {
   const changes: Change[] = []
   let now = deck
   const add = (more: readonly Change[]) => {
@@ -42,17 +53,28 @@ export function insertStarter(deck: Deck, wish: { starter: Starter, after: Id | 
   }
   let after = wish.after
   for (const plan of wish.starter.slides) {
-    const outline: OutlineSlide = { title: plan.title, lines: starterLines(plan.lines), ...(plan.notes ? { notes: plan.notes } : {}), ...(plan.chapter ? { chapter: plan.chapter } : {}) }
+    const outline: OutlineSlide = {
+      title: plan.title,
+      lines: starterLines(plan.lines),
+      ...(plan.notes ? { notes: plan.notes } : {}),
+      ...(plan.chapter ? { chapter: plan.chapter } : {}),
+    }
     const inserted = insertSlide(now, { after, family: familyNamed(plan.family)!, outline }, context)
     changes.push(...inserted.changes)
     now = inserted.deck
     after = inserted.slide
-    add(setFields(now, {
-      table: 'slides', id: after, fields: {
-        transition: plan.transition ? { effect: plan.transition, duration: transitionNamed(plan.transition).duration, easing: namedEasings['ease both ways'] } : undefined,
-        ...(plan.agenda ? { agenda: plan.agenda } : {}),
-      },
-    }))
+    add(
+      setFields(now, {
+        table: 'slides',
+        id: after,
+        fields: {
+          transition: plan.transition
+            ? { effect: plan.transition, duration: transitionNamed(plan.transition).duration, easing: namedEasings['ease both ways'] }
+            : undefined,
+          ...(plan.agenda ? { agenda: plan.agenda } : {}),
+        },
+      }),
+    )
     if (plan.build) add(buildSlide(now, { slide: after, how: plan.build }, context))
     const last = beatsOf(now, after).at(-1)
     if (plan.hold && last) add(setFields(now, { table: 'beats', id: last.id, fields: { hold: { kind: 'seconds', seconds: plan.hold } } }))
@@ -62,7 +84,11 @@ export function insertStarter(deck: Deck, wish: { starter: Starter, after: Id | 
 }
 
 /** A new deck with a starter's slides, purpose and colours. */
-export function deckOfStarter(starter: Starter, wish: Omit<Parameters<typeof newDeck>[0], 'theme' | 'purpose'> & { purpose?: Purpose }, context: EditContext): Deck {
+export function deckOfStarter(
+  starter: Starter,
+  wish: Omit<Parameters<typeof newDeck>[0], 'theme' | 'purpose'> & { purpose?: Purpose },
+  context: EditContext,
+): Deck {
   const palette = schemeNamed(starter.scheme)?.palette ?? houseTheme.palette
   const base = newDeck({ ...wish, purpose: wish.purpose ?? starter.purpose, theme: { ...houseTheme, palette } }, context)
   const empty = applyChanges(base, removeSlides(base, { slides: slidesOf(base).map(slide => slide.id) }))
@@ -74,7 +100,12 @@ export function deckOfStarter(starter: Starter, wish: Omit<Parameters<typeof new
  * of the starter's slide at its place, so long as the words fit there, else the layout that suits them best with the same
  * beats; agendas stay where the starter has them.
  */
-export function fillStarter(deck: Deck, wish: { starter: Starter, outline: readonly OutlineSlide[] }, context: EditContext, ruler: Pick<Ruler, 'measurer'>): Change[] {
+export function fillStarter(
+  deck: Deck,
+  wish: { starter: Starter; outline: readonly OutlineSlide[] },
+  context: EditContext,
+  ruler: Pick<Ruler, 'measurer'>,
+): Change[] {
   const old = slidesOf(deck).map(slide => slide.id)
   const put = insertStarter(deck, { starter: wish.starter, after: old.at(-1) ?? null }, context)
   const changes: Change[] = [...put]
@@ -89,7 +120,12 @@ export function fillStarter(deck: Deck, wish: { starter: Starter, outline: reado
   let last: Id | null = places.at(-1)?.id ?? null
   const kept = new Set<Id>()
   for (const place of places) {
-    if (place.agenda && used > 0 && used < words.length && !wish.outline.some(slide => slide.lines.length === 0 && propose({ ...slide, first: false })[0]!.family.senses[0] === 'agenda')) {
+    if (
+      place.agenda &&
+      used > 0 &&
+      used < words.length &&
+      !wish.outline.some(slide => slide.lines.length === 0 && propose({ ...slide, first: false })[0]!.family.senses[0] === 'agenda')
+    ) {
       kept.add(place.id)
       continue
     }
@@ -104,8 +140,10 @@ export function fillStarter(deck: Deck, wish: { starter: Starter, outline: reado
     const family = familyNamed(now.layouts[now.slides[place.id]!.layout]!.family)
     const lines = richLines(now, place.id)
     const items = family ? itemCount(family, lines) : 0
-    const suits = family && (items === 0 ? family.content === 'lines' : roomFor(family, lines, { deck: now, measurer: ruler.measurer }) >= items)
-    if (!suits) add(layOut(now, { slide: place.id, family: propose({ ...own, first: used === 1, last: used === words.length })[0]!.family }, context))
+    const suits =
+      family && (items === 0 ? family.content === 'lines' : roomFor(family, lines, { deck: now, measurer: ruler.measurer }) >= items)
+    if (!suits)
+      add(layOut(now, { slide: place.id, family: propose({ ...own, first: used === 1, last: used === words.length })[0]!.family }, context))
   }
   for (const own of words.slice(used)) {
     const inserted = insertSlide(now, { after: last, family: propose({ ...own, first: false })[0]!.family, outline: own }, context)
@@ -123,4 +161,6 @@ export function fillStarter(deck: Deck, wish: { starter: Starter, outline: reado
 
 /** The words of a deck's slides, as a starter takes them. */
 export const outlineOfDeck = (deck: Deck): OutlineSlide[] =>
-  slidesOf(deck).filter(slide => !slide.agenda && elementsOf(deck, slide.id).length > 0).map(slide => ({ ...outlineOf(deck, slide), notes: slide.notes, ...(slide.chapter ? { chapter: slide.chapter } : {}) }))
+  slidesOf(deck)
+    .filter(slide => !slide.agenda && elementsOf(deck, slide.id).length > 0)
+    .map(slide => ({ ...outlineOf(deck, slide), notes: slide.notes, ...(slide.chapter ? { chapter: slide.chapter } : {}) }))

@@ -30,4 +30,5 @@ export interface Starter {
 }
 
 /** Lines of a starter with their levels. */
-export const starterLines = (lines: readonly string[] = []): OutlineLine[] => lines.map(line => ({ text: line.trim(), level: 1 + Math.floor(/^ */.exec(line)![0].length / 2) }))
+export const starterLines = (lines: readonly string[] = []): OutlineLine[] =>
+  lines.map(line => ({ text: line.trim(), level: 1 + Math.floor(/^ */.exec(line)![0].length / 2) }))

@@ -21,11 +21,26 @@ describe.each(starters.map(starter => [starter.label, starter] as const))('start
   it('is whole, and all of its words fit', () => {
     expect(mend(deck).notes).toEqual([])
     expect(slidesOf(deck)).toHaveLength(starter.slides.length)
-    for (const slide of slidesOf(deck)) for (const element of shownElements(deck, slide.id)) if (element.kind === 'text') expect(layoutOfElement(deck, element, roughMeasurer).fits, `${outlineOf(deck, slide).title}: ${element.name}`).toBe(true)
+    for (const slide of slidesOf(deck))
+      for (const element of shownElements(deck, slide.id))
+        if (element.kind === 'text')
+          expect(layoutOfElement(deck, element, roughMeasurer).fits, `${outlineOf(deck, slide).title}: ${element.name}`).toBe(true)
   })
 
   it('takes an outline of somebody’s own and keeps its beats', () => {
-    const outline = [{ title: 'Winter plan', lines: [{ text: 'For the board', level: 1 }] }, ...starter.slides.slice(1).map((slide, index) => ({ title: `Own ${index}`, lines: slide.lines ? [{ text: 'First: a thing', level: 1 }, { text: 'Second: another', level: 1 }] : [] })), { title: 'One more', lines: [] }]
+    const outline = [
+      { title: 'Winter plan', lines: [{ text: 'For the board', level: 1 }] },
+      ...starter.slides.slice(1).map((slide, index) => ({
+        title: `Own ${index}`,
+        lines: slide.lines
+          ? [
+              { text: 'First: a thing', level: 1 },
+              { text: 'Second: another', level: 1 },
+            ]
+          : [],
+      })),
+      { title: 'One more', lines: [] },
+    ]
     const filled = applyChanges(deck, fillStarter(deck, { starter, outline }, context, { measurer: roughMeasurer }))
     expect(mend(filled).notes).toEqual([])
     const titles = slidesOf(filled).map(slide => outlineOf(filled, slide).title)

@@ -8,7 +8,9 @@ export const groundFillSchema = z.discriminatedUnion('kind', [
   /** Top left, top right, bottom right, bottom left. */
   z.object({ kind: z.literal('corners'), colors: z.array(colorSchema).length(4) }),
   z.object({
-    kind: z.literal('picture'), media: hashSchema, natural: sizeSchema,
+    kind: z.literal('picture'),
+    media: hashSchema,
+    natural: sizeSchema,
     view: viewSchema.optional(),
     /** A colour laid over it, by its transparency. */
     veil: colorSchema.optional(),
@@ -25,11 +27,22 @@ export const groundFillSchema = z.discriminatedUnion('kind', [
  */
 export const backdropSchema = z.object({
   fill: groundFillSchema.nullable().optional(),
-  texture: z.object({ kind: z.enum(['paper', 'linen', 'chalkboard', 'grain']), strength: fractionSchema }).nullable().optional(),
+  texture: z
+    .object({ kind: z.enum(['paper', 'linen', 'chalkboard', 'grain']), strength: fractionSchema })
+    .nullable()
+    .optional(),
   /** Darkens towards the edges. */
   vignette: fractionSchema.nullable().optional(),
   /** A line inside the edge; `inset` and `width` px of deck space. */
-  border: z.object({ color: colorSchema, width: z.number().min(0).max(400), inset: z.number().min(0).max(400), radius: z.number().min(0).max(400) }).nullable().optional(),
+  border: z
+    .object({
+      color: colorSchema,
+      width: z.number().min(0).max(400),
+      inset: z.number().min(0).max(400),
+      radius: z.number().min(0).max(400),
+    })
+    .nullable()
+    .optional(),
 })
 
 export type GroundFill = z.infer<typeof groundFillSchema>

@@ -1,7 +1,10 @@
 import { z } from 'zod'
 import { colorSchema, hashSchema } from '../../values'
 
-const pathData = z.string().max(20_000).regex(/^[MmLlHhVvCcSsQqTtAaZz0-9eE.,+\-\s]*$/, 'it is no path')
+const pathData = z
+  .string()
+  .max(20_000)
+  .regex(/^[MmLlHhVvCcSsQqTtAaZz0-9eE.,+\-\s]*$/, 'it is no path')
 
 /** A drawing of plain paths in a square (or other) view: an icon, kept with what shows it so that it never changes by itself. */
 export const drawnIconSchema = z.object({
@@ -13,7 +16,16 @@ export const drawnIconSchema = z.object({
 })
 
 /** Number signs in several systems. */
-export const numberingSchema = z.enum(['decimal', 'padded', 'lower-letter', 'upper-letter', 'lower-roman', 'upper-roman', 'circled', 'greek'])
+export const numberingSchema = z.enum([
+  'decimal',
+  'padded',
+  'lower-letter',
+  'upper-letter',
+  'lower-roman',
+  'upper-roman',
+  'circled',
+  'greek',
+])
 
 /** A bullet is a thing of its own: a symbol, number, icon or picture with a colour, size and distance. */
 export const bulletSchema = z.object({
@@ -24,7 +36,10 @@ export const bulletSchema = z.object({
   /** From the bullet's left edge to the words, multiple of the text's size; absent is 1.1. */
   distance: z.number().min(0.2).max(8).optional(),
   /** In place of the symbol: the line's number, with what stands after it. */
-  number: z.object({ system: numberingSchema, after: z.string().max(4).optional() }).nullable().optional(),
+  number: z
+    .object({ system: numberingSchema, after: z.string().max(4).optional() })
+    .nullable()
+    .optional(),
   icon: drawnIconSchema.nullable().optional(),
   picture: hashSchema.nullable().optional(),
 })

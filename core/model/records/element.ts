@@ -3,8 +3,19 @@ import { bulletSchema, drawnIconSchema } from './bullet'
 import { clipFields } from './clip'
 import { figureLookSchema } from './figure'
 import {
-  paintSchema, shadowSchema, strokeSchema, viewSchema, boxSchema, colorSchema, fractionSchema, hashSchema, idSchema, optionsSchema,
-  orderSchema, secondsSchema, sizeSchema,
+  paintSchema,
+  shadowSchema,
+  strokeSchema,
+  viewSchema,
+  boxSchema,
+  colorSchema,
+  fractionSchema,
+  hashSchema,
+  idSchema,
+  optionsSchema,
+  orderSchema,
+  secondsSchema,
+  sizeSchema,
 } from '../../values'
 import { textDocSchema } from './text'
 import { treatmentSchema } from './treatment'
@@ -46,7 +57,10 @@ export const amountsSchema = z.record(z.string().max(40), z.number().min(-10).ma
 /** What stands at the end of a line. */
 export const lineEndSchema = z.enum(['none', 'arrow', 'solid', 'dot', 'ring', 'bar', 'diamond'])
 
-/** What a text can say by itself: the number of its slide, of its item, the deck's date or title, the chapter it stands in, the theme's footer. */
+/**
+ * What a text can say by itself: the number of its slide, of its item, the deck's date or title, the chapter it stands in, the theme's
+ * footer.
+ */
 export const fieldSchema = z.enum(['slide-number', 'item-number', 'date', 'deck-title', 'chapter', 'footer'])
 
 /**
@@ -73,22 +87,31 @@ const textElement = z.object({
   case: z.enum(['upper', 'lower', 'none']).optional(),
   /** `shrink` down to the style's least size; `grow` makes the box as high as its words; `fixed` does neither. */
   fit: z.enum(['shrink', 'grow', 'fixed']).optional(),
-  panel: z.object({
-    fill: paintSchema.nullable(),
-    padding: z.number().min(0).max(400),
-    radius: z.number().min(0).max(400),
-    border: strokeSchema.nullable().optional(),
-  }).nullable().optional(),
+  panel: z
+    .object({
+      fill: paintSchema.nullable(),
+      padding: z.number().min(0).max(400),
+      radius: z.number().min(0).max(400),
+      border: strokeSchema.nullable().optional(),
+    })
+    .nullable()
+    .optional(),
   /** A line around every letter. */
   outline: strokeSchema.pick({ color: true, width: true }).nullable().optional(),
   /** What fills the letters in place of their colour. */
   paint: paintSchema.nullable().optional(),
   /** Columns side by side, with the gap between them in px of deck space. */
-  columns: z.object({ count: z.int().min(1).max(12), gap: z.number().min(0).max(1000) }).nullable().optional(),
+  columns: z
+    .object({ count: z.int().min(1).max(12), gap: z.number().min(0).max(1000) })
+    .nullable()
+    .optional(),
   /** `auto`, by the first letter of each paragraph that has a direction. */
   direction: z.enum(['auto', 'ltr', 'rtl']).optional(),
   /** The words run along a line: an arc that bends up or down, a circle, a wave. `bend` −1 to 1. */
-  along: z.object({ path: z.enum(['arc', 'circle', 'wave']), bend: z.number().min(-1).max(1) }).nullable().optional(),
+  along: z
+    .object({ path: z.enum(['arc', 'circle', 'wave']), bend: z.number().min(-1).max(1) })
+    .nullable()
+    .optional(),
   /** Bullets of its levels, from level 1, in place of the style's; what is absent in one is the style's. */
   bullets: z.array(bulletSchema.partial()).max(9).optional(),
   /** What an empty placeholder says at work; never shown in play. */
@@ -102,7 +125,12 @@ const textElement = z.object({
 })
 
 /** The shape that a picture is seen through, of core/shapes by name, or words. `amounts` as of a shape. */
-const frameSchema = z.object({ shape: z.string().max(60), radius: z.number().min(0).max(1000).optional(), amounts: amountsSchema.optional(), words: z.string().max(60).optional() })
+const frameSchema = z.object({
+  shape: z.string().max(60),
+  radius: z.number().min(0).max(1000).optional(),
+  amounts: amountsSchema.optional(),
+  words: z.string().max(60).optional(),
+})
 
 const pictureElement = z.object({
   ...base,
@@ -141,7 +169,15 @@ const shapeElement = z.object({
   /** Of a rounded one, px of deck space. */
   radius: z.number().min(0).max(1000).optional(),
   /** Of a line: the points that it goes through, as fractions of its box, and how. Absent, it is level across its box. */
-  line: z.object({ way: z.enum(['straight', 'curve', 'elbow', 'freehand']), points: z.array(z.tuple([z.number(), z.number()])).min(2).max(5000) }).optional(),
+  line: z
+    .object({
+      way: z.enum(['straight', 'curve', 'elbow', 'freehand']),
+      points: z
+        .array(z.tuple([z.number(), z.number()]))
+        .min(2)
+        .max(5000),
+    })
+    .optional(),
   /** Of a line: what its ends hold on to; it then runs there by itself. */
   from: holdOn.nullable().optional(),
   to: holdOn.nullable().optional(),
@@ -170,9 +206,26 @@ export const chartSpecSchema = z.object({
   total: z.boolean(),
 })
 
-const chartElement = z.object({ ...base, kind: z.literal('chart'), chart: chartSpecSchema.optional(), prompt: z.string().max(200).optional() })
-const iconElement = z.object({ ...base, kind: z.literal('icon'), icon: drawnIconSchema, color: colorSchema.optional(), /** Multiple of the drawn weight of its lines. */ weight: z.number().min(0.1).max(6).optional() })
-const diagramElement = z.object({ ...base, kind: z.literal('diagram'), family: z.string().max(60), text: textDocSchema, options: optionsSchema.optional() })
+const chartElement = z.object({
+  ...base,
+  kind: z.literal('chart'),
+  chart: chartSpecSchema.optional(),
+  prompt: z.string().max(200).optional(),
+})
+const iconElement = z.object({
+  ...base,
+  kind: z.literal('icon'),
+  icon: drawnIconSchema,
+  color: colorSchema.optional(),
+  /** Multiple of the drawn weight of its lines. */ weight: z.number().min(0.1).max(6).optional(),
+})
+const diagramElement = z.object({
+  ...base,
+  kind: z.literal('diagram'),
+  family: z.string().max(60),
+  text: textDocSchema,
+  options: optionsSchema.optional(),
+})
 /** How a column of a table is shown; what is absent follows from what it holds. */
 const tableColumnSchema = z.object({
   align: z.enum(['left', 'center', 'right', 'decimal']).optional(),
@@ -187,7 +240,10 @@ const tableElement = z.object({
   /** Where its rows come from; null where they are written in `cells`. */
   table: idSchema.nullable(),
   /** Rows as written, the first naming the columns. */
-  cells: z.array(z.array(z.string().max(2000)).max(60)).max(500).optional(),
+  cells: z
+    .array(z.array(z.string().max(2000)).max(60))
+    .max(500)
+    .optional(),
   /** Of a table of data: the columns shown, by name; empty for all. */
   columns: z.array(z.string().max(200)).max(200),
   /** By position among the columns that are shown. */
@@ -225,8 +281,19 @@ const filmElement = z.object({
   frame: frameSchema.optional(),
   /** The still that stands for it until it plays, seconds into the file. */
   poster: secondsSchema.optional(),
-  /** It moves only within an area, whose corners are fractions of its box; all else is its still. `soft` is how far its edge fades, px of deck space. */
-  moving: z.object({ points: z.array(z.tuple([z.number(), z.number()])).min(3).max(2000), soft: z.number().min(0).max(400) }).optional(),
+  /**
+   * It moves only within an area, whose corners are fractions of its box; all else is its still. `soft` is how far its edge fades, px of
+   * deck space.
+   */
+  moving: z
+    .object({
+      points: z
+        .array(z.tuple([z.number(), z.number()]))
+        .min(3)
+        .max(2000),
+      soft: z.number().min(0).max(400),
+    })
+    .optional(),
 })
 const soundElement = z.object({ ...base, kind: z.literal('sound'), ...clipFields })
 const liveElement = z.object({ ...base, kind: z.literal('live'), source: z.string().max(60), options: optionsSchema.optional() })
@@ -238,8 +305,18 @@ const groupElement = z.object({
 })
 
 export const elementSchema = z.discriminatedUnion('kind', [
-  textElement, pictureElement, shapeElement, iconElement, chartElement, diagramElement,
-  tableElement, figureElement, filmElement, soundElement, liveElement, groupElement,
+  textElement,
+  pictureElement,
+  shapeElement,
+  iconElement,
+  chartElement,
+  diagramElement,
+  tableElement,
+  figureElement,
+  filmElement,
+  soundElement,
+  liveElement,
+  groupElement,
 ])
 
 /** A choice of rows, order and emphasis that a data cue can move a chart to. */

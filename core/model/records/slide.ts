@@ -1,7 +1,17 @@
 import { z } from 'zod'
 import { backdropSchema } from './backdrop'
 import { captionsSchema } from './clip'
-import { boxSchema, colorSchema, easingSchema, fractionSchema, guidesSchema, idSchema, optionsSchema, orderSchema, secondsSchema } from '../../values'
+import {
+  boxSchema,
+  colorSchema,
+  easingSchema,
+  fractionSchema,
+  guidesSchema,
+  idSchema,
+  optionsSchema,
+  orderSchema,
+  secondsSchema,
+} from '../../values'
 
 function isLanguage(tag: string) {
   try {
@@ -40,7 +50,13 @@ export const infoSchema = z.object({
   /** Handed out as a form: only what fills placeholders can be changed on its slides. */
   form: z.boolean().optional(),
   /** How parts of a kind come and go in this deck, and slides come, unless something else is meant. */
-  usual: z.object({ enter: z.record(z.string().max(20), transitionSchema).optional(), exit: z.record(z.string().max(20), transitionSchema).optional(), transition: transitionSchema.optional() }).optional(),
+  usual: z
+    .object({
+      enter: z.record(z.string().max(20), transitionSchema).optional(),
+      exit: z.record(z.string().max(20), transitionSchema).optional(),
+      transition: transitionSchema.optional(),
+    })
+    .optional(),
   /** Deck space, px. */
   size: z.object({ width: z.number().min(16).max(10_000), height: z.number().min(16).max(10_000) }),
 })

@@ -29,7 +29,10 @@ const paragraph = z.object({
       /** 0 is plain text; 1 to 9 are levels of a list. */
       level: z.int().min(0).max(9).optional(),
       /** What of its bullet differs from that of its list; a plain text is a symbol. */
-      bullet: z.union([z.string().max(8), bulletSchema.partial()]).nullable().optional(),
+      bullet: z
+        .union([z.string().max(8), bulletSchema.partial()])
+        .nullable()
+        .optional(),
       align: z.enum(['left', 'center', 'right']).nullable().optional(),
       /** Of a numbered line: counting begins anew with this number. */
       start: z.int().min(0).max(100_000).nullable().optional(),

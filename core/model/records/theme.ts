@@ -48,8 +48,17 @@ export const logoSchema = z.object({
   least: z.number().min(0).max(1000),
 })
 
-/** A face of a family that the team brought itself. `held`: the code points that its file has glyphs for, as `packSpans` writes them; absent where they are not known. */
-export const fontFaceSchema = z.object({ family: z.string().min(1).max(100), media: hashSchema, weight: z.int().min(1).max(1000), italic: z.boolean().optional(), held: z.string().max(60_000).optional() })
+/**
+ * A face of a family that the team brought itself. `held`: the code points that its file has glyphs for, as `packSpans` writes them; absent
+ * where they are not known.
+ */
+export const fontFaceSchema = z.object({
+  family: z.string().min(1).max(100),
+  media: hashSchema,
+  weight: z.int().min(1).max(1000),
+  italic: z.boolean().optional(),
+  held: z.string().max(60_000).optional(),
+})
 
 /** How words that matter stand out; what is absent stays as it is around them. */
 export const accentSchema = z.object({
@@ -88,7 +97,11 @@ const themeFields = {
 export const themeSchema = z.object({ id: z.literal('theme'), ...themeFields })
 
 export const masterSchema = z.object({
-  id: idSchema, order: orderSchema, name: z.string().max(120), ground: colorSchema.optional(), backdrop: backdropSchema.optional(),
+  id: idSchema,
+  order: orderSchema,
+  name: z.string().max(120),
+  ground: colorSchema.optional(),
+  backdrop: backdropSchema.optional(),
   /** Lines to compose by, px of deck space: x of upright ones, y of level ones. */
   guides: guidesSchema.optional(),
   /** A theme of its own, for slides that came from another deck in their own look. */

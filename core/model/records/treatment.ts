@@ -16,9 +16,15 @@ export const treatmentSchema = z.object({
   /** Its darks in one colour, its lights in another. */
   twoTone: z.object({ dark: colorSchema, light: colorSchema }).nullable().optional(),
   /** It fades into nothing at a side, over a share of its width or height. */
-  fade: z.object({ side: z.enum(['left', 'right', 'top', 'bottom']), share: fractionSchema }).nullable().optional(),
+  fade: z
+    .object({ side: z.enum(['left', 'right', 'top', 'bottom']), share: fractionSchema })
+    .nullable()
+    .optional(),
   /** It darkens (or lightens) in a colour from a side, over a share of its width or height, so that words there can be read. */
-  shade: z.object({ side: z.enum(['left', 'right', 'top', 'bottom']), share: fractionSchema, color: colorSchema }).nullable().optional(),
+  shade: z
+    .object({ side: z.enum(['left', 'right', 'top', 'bottom']), share: fractionSchema, color: colorSchema })
+    .nullable()
+    .optional(),
 })
 
 export type Treatment = z.infer<typeof treatmentSchema>

@@ -1,31 +1,105 @@
 import { fromRight, polygon, polygonIn, short, type Amount, type Shape } from '../shape'
 
 const head = (initial = 0.4): Amount => fromRight('head', 'Head', initial)
-const shaft = (initial = 0.5): Amount => ({ name: 'shaft', label: 'Shaft', initial, least: 0.05, most: 1, at: value => ({ x: 0, y: 0.5 - value / 2 }), read: spot => (0.5 - spot.y) * 2 })
+const shaft = (initial = 0.5): Amount => ({
+  name: 'shaft',
+  label: 'Shaft',
+  initial,
+  least: 0.05,
+  most: 1,
+  at: value => ({ x: 0, y: 0.5 - value / 2 }),
+  read: spot => (0.5 - spot.y) * 2,
+})
 
 /** Broad arrows, and bands that point. */
 export const arrowShapes: readonly Shape[] = [
   {
-    name: 'arrow', label: 'Arrow', words: 'right forward next', group: 'arrows', amounts: [head(), shaft()],
-    path: (size, { head: h = 0.4, shaft: s = 0.5 }) => polygonIn(size, [[0, 0.5 - s / 2], [1 - h, 0.5 - s / 2], [1 - h, 0], [1, 0.5], [1 - h, 1], [1 - h, 0.5 + s / 2], [0, 0.5 + s / 2]]),
+    name: 'arrow',
+    label: 'Arrow',
+    words: 'right forward next',
+    group: 'arrows',
+    amounts: [head(), shaft()],
+    path: (size, { head: h = 0.4, shaft: s = 0.5 }) =>
+      polygonIn(size, [
+        [0, 0.5 - s / 2],
+        [1 - h, 0.5 - s / 2],
+        [1 - h, 0],
+        [1, 0.5],
+        [1 - h, 1],
+        [1 - h, 0.5 + s / 2],
+        [0, 0.5 + s / 2],
+      ]),
   },
   {
-    name: 'arrow-both', label: 'Arrow both ways', words: 'exchange between', group: 'arrows', amounts: [{ ...head(0.3), most: 0.5 }, { ...shaft(), at: value => ({ x: 0.5, y: 0.5 - value / 2 }) }],
-    path: (size, { head: h = 0.3, shaft: s = 0.5 }) => polygonIn(size, [[0, 0.5], [h, 0], [h, 0.5 - s / 2], [1 - h, 0.5 - s / 2], [1 - h, 0], [1, 0.5], [1 - h, 1], [1 - h, 0.5 + s / 2], [h, 0.5 + s / 2], [h, 1]]),
+    name: 'arrow-both',
+    label: 'Arrow both ways',
+    words: 'exchange between',
+    group: 'arrows',
+    amounts: [
+      { ...head(0.3), most: 0.5 },
+      { ...shaft(), at: value => ({ x: 0.5, y: 0.5 - value / 2 }) },
+    ],
+    path: (size, { head: h = 0.3, shaft: s = 0.5 }) =>
+      polygonIn(size, [
+        [0, 0.5],
+        [h, 0],
+        [h, 0.5 - s / 2],
+        [1 - h, 0.5 - s / 2],
+        [1 - h, 0],
+        [1, 0.5],
+        [1 - h, 1],
+        [1 - h, 0.5 + s / 2],
+        [h, 0.5 + s / 2],
+        [h, 1],
+      ]),
   },
   {
-    name: 'arrow-notched', label: 'Notched arrow', words: 'flight feather', group: 'arrows', amounts: [head(), shaft()],
-    path: (size, { head: h = 0.4, shaft: s = 0.5 }) => polygonIn(size, [[0, 0.5 - s / 2], [1 - h, 0.5 - s / 2], [1 - h, 0], [1, 0.5], [1 - h, 1], [1 - h, 0.5 + s / 2], [0, 0.5 + s / 2], [Math.min(0.3, h * s), 0.5]]),
+    name: 'arrow-notched',
+    label: 'Notched arrow',
+    words: 'flight feather',
+    group: 'arrows',
+    amounts: [head(), shaft()],
+    path: (size, { head: h = 0.4, shaft: s = 0.5 }) =>
+      polygonIn(size, [
+        [0, 0.5 - s / 2],
+        [1 - h, 0.5 - s / 2],
+        [1 - h, 0],
+        [1, 0.5],
+        [1 - h, 1],
+        [1 - h, 0.5 + s / 2],
+        [0, 0.5 + s / 2],
+        [Math.min(0.3, h * s), 0.5],
+      ]),
   },
   {
-    name: 'arrow-rising', label: 'Rising arrow', words: 'up growth increase', group: 'arrows', amounts: [{ name: 'shaft', label: 'Shaft', initial: 0.18, least: 0.04, most: 0.5 }],
+    name: 'arrow-rising',
+    label: 'Rising arrow',
+    words: 'up growth increase',
+    group: 'arrows',
+    amounts: [{ name: 'shaft', label: 'Shaft', initial: 0.18, least: 0.04, most: 0.5 }],
     path: ({ width, height }, { shaft: s = 0.18 }) => {
       const t = s * Math.min(width, height)
-      return polygon([[0, height - t * 0.7], [width * 0.36, height * 0.52], [width * 0.55, height * 0.68], [width - t * 1.4, t * 1.1], [width - t * 2.3, t * 0.2], [width, 0], [width, t * 2.3], [width - t * 0.8, t * 1.6], [width * 0.56, height * 0.68 + t * 0.95], [width * 0.37, height * 0.52 + t * 0.85], [t * 0.5, height]])
+      return polygon([
+        [0, height - t * 0.7],
+        [width * 0.36, height * 0.52],
+        [width * 0.55, height * 0.68],
+        [width - t * 1.4, t * 1.1],
+        [width - t * 2.3, t * 0.2],
+        [width, 0],
+        [width, t * 2.3],
+        [width - t * 0.8, t * 1.6],
+        [width * 0.56, height * 0.68 + t * 0.95],
+        [width * 0.37, height * 0.52 + t * 0.85],
+        [t * 0.5, height],
+      ])
     },
   },
   {
-    name: 'arrow-bent', label: 'Bent arrow', words: 'turn corner detour', group: 'arrows', amounts: [head(0.35), { ...shaft(0.3), most: 0.6, at: value => ({ x: value, y: 1 }), read: spot => spot.x }],
+    name: 'arrow-bent',
+    label: 'Bent arrow',
+    words: 'turn corner detour',
+    group: 'arrows',
+    amounts: [head(0.35), { ...shaft(0.3), most: 0.6, at: value => ({ x: value, y: 1 }), read: spot => spot.x }],
     path: ({ width, height }, { head: h = 0.35, shaft: s = 0.3 }) => {
       const t = s * Math.min(width, height)
       const wing = Math.max(t, Math.min(height * 0.6, t * 2))
@@ -35,7 +109,11 @@ export const arrowShapes: readonly Shape[] = [
     },
   },
   {
-    name: 'arrow-return', label: 'Return arrow', words: 'back u-turn again', group: 'arrows', amounts: [{ name: 'shaft', label: 'Shaft', initial: 0.22, least: 0.05, most: 0.4 }],
+    name: 'arrow-return',
+    label: 'Return arrow',
+    words: 'back u-turn again',
+    group: 'arrows',
+    amounts: [{ name: 'shaft', label: 'Shaft', initial: 0.22, least: 0.05, most: 0.4 }],
     path: ({ width, height }, { shaft: s = 0.22 }) => {
       const t = s * Math.min(width, height)
       const right = width - t * 0.5
@@ -46,9 +124,19 @@ export const arrowShapes: readonly Shape[] = [
     },
   },
   {
-    name: 'arrow-round', label: 'Round arrow', words: 'circular again cycle refresh', group: 'arrows', amounts: [{ name: 'sweep', label: 'Sweep', initial: 0.75, least: 0.1, most: 0.92 }, { name: 'thick', label: 'Thickness', initial: 0.18, least: 0.04, most: 0.4 }],
+    name: 'arrow-round',
+    label: 'Round arrow',
+    words: 'circular again cycle refresh',
+    group: 'arrows',
+    amounts: [
+      { name: 'sweep', label: 'Sweep', initial: 0.75, least: 0.1, most: 0.92 },
+      { name: 'thick', label: 'Thickness', initial: 0.18, least: 0.04, most: 0.4 },
+    ],
     path: ({ width, height }, { sweep = 0.75, thick = 0.18 }) => {
-      const at = (turn: number, radius: number): string => { const angle = turn * 2 * Math.PI; return `${short(width * (0.5 + Math.sin(angle) * radius))} ${short(height * (0.5 - Math.cos(angle) * radius))}` }
+      const at = (turn: number, radius: number): string => {
+        const angle = turn * 2 * Math.PI
+        return `${short(width * (0.5 + Math.sin(angle) * radius))} ${short(height * (0.5 - Math.cos(angle) * radius))}`
+      }
       const [outer, inner] = [0.42, 0.42 - thick]
       const middle = (outer + inner) / 2
       const point = sweep + Math.min(0.08, thick * 0.6)
@@ -57,15 +145,51 @@ export const arrowShapes: readonly Shape[] = [
     },
   },
   {
-    name: 'chevron', label: 'Pointing band', words: 'chevron step process', group: 'arrows', covers: true, amounts: [{ name: 'point', label: 'Point', initial: 0.16, least: 0, most: 0.6, at: value => ({ x: 1 - value, y: 0 }), read: spot => 1 - spot.x }],
+    name: 'chevron',
+    label: 'Pointing band',
+    words: 'chevron step process',
+    group: 'arrows',
+    covers: true,
+    amounts: [
+      {
+        name: 'point',
+        label: 'Point',
+        initial: 0.16,
+        least: 0,
+        most: 0.6,
+        at: value => ({ x: 1 - value, y: 0 }),
+        read: spot => 1 - spot.x,
+      },
+    ],
     // Unless it was chosen, the point takes a third of the height, a sixth of the width at most.
     path: ({ width, height }, { point }) => {
       const p = point === undefined ? Math.min(height * 0.32, width * 0.16) : point * width
-      return polygon([[0, 0], [width - p, 0], [width, height / 2], [width - p, height], [0, height], [p, height / 2]])
+      return polygon([
+        [0, 0],
+        [width - p, 0],
+        [width, height / 2],
+        [width - p, height],
+        [0, height],
+        [p, height / 2],
+      ])
     },
   },
   {
-    name: 'signpost', label: 'Signpost', words: 'pointing label direction pentagon', group: 'arrows', covers: true, amounts: [{ name: 'point', label: 'Point', initial: 0.2, least: 0, most: 0.6, at: value => ({ x: 1 - value, y: 0 }), read: spot => 1 - spot.x }],
-    path: ({ width, height }, { point = 0.2 }) => polygon([[0, 0], [width * (1 - point), 0], [width, height / 2], [width * (1 - point), height], [0, height]]),
+    name: 'signpost',
+    label: 'Signpost',
+    words: 'pointing label direction pentagon',
+    group: 'arrows',
+    covers: true,
+    amounts: [
+      { name: 'point', label: 'Point', initial: 0.2, least: 0, most: 0.6, at: value => ({ x: 1 - value, y: 0 }), read: spot => 1 - spot.x },
+    ],
+    path: ({ width, height }, { point = 0.2 }) =>
+      polygon([
+        [0, 0],
+        [width * (1 - point), 0],
+        [width, height / 2],
+        [width * (1 - point), height],
+        [0, height],
+      ]),
   },
 ]

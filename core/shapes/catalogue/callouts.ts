@@ -2,8 +2,24 @@ import { ellipse, roundedRectangle, short, type Amount, type Amounts, type Shape
 
 /** Where the tail of a callout points, as fractions of the box; it may stand well outside. */
 const tail = (x: number, y: number): readonly Amount[] => [
-  { name: 'tailX', label: 'Tail across', initial: x, least: -2, most: 3, at: (value, _, amounts) => ({ x: value, y: amounts.tailY ?? y }), read: spot => spot.x },
-  { name: 'tailY', label: 'Tail down', initial: y, least: -2, most: 3, at: (value, _, amounts) => ({ x: amounts.tailX ?? x, y: value }), read: spot => spot.y },
+  {
+    name: 'tailX',
+    label: 'Tail across',
+    initial: x,
+    least: -2,
+    most: 3,
+    at: (value, _, amounts) => ({ x: value, y: amounts.tailY ?? y }),
+    read: spot => spot.x,
+  },
+  {
+    name: 'tailY',
+    label: 'Tail down',
+    initial: y,
+    least: -2,
+    most: 3,
+    at: (value, _, amounts) => ({ x: amounts.tailX ?? x, y: value }),
+    read: spot => spot.y,
+  },
 ]
 
 /** The side that a point beside a box lies off, and where along it the tail is rooted, px. */
@@ -24,7 +40,10 @@ const tailOf = (size: Size, { tailX = 0.2, tailY = 1.3 }: Amounts) => {
   const { a, b } = root(size, x, y)
   return { x, y, a: a as [number, number], b: b as [number, number] }
 }
-const inBox = (amounts: Amounts) => { const { tailX = 0.2, tailY = 1.3 } = amounts; return tailX > 0 && tailX < 1 && tailY > 0 && tailY < 1 }
+const inBox = (amounts: Amounts) => {
+  const { tailX = 0.2, tailY = 1.3 } = amounts
+  return tailX > 0 && tailX < 1 && tailY > 0 && tailY < 1
+}
 
 /** A box with its tail, drawn in one line so that a border runs around both. */
 function speechPath(size: Size, amounts: Amounts, radius: number): string {
@@ -34,16 +53,40 @@ function speechPath(size: Size, amounts: Amounts, radius: number): string {
   const { x, y, a, b } = tailOf(size, amounts)
   const spike = `L${short(a[0])} ${short(a[1])}L${short(x)} ${short(y)}L${short(b[0])} ${short(b[1])}`
   const arc = (toX: number, toY: number) => (r > 0 ? `A${short(r)} ${short(r)} 0 0 1 ${short(toX)} ${short(toY)}` : '')
-  const on = (side: 'top' | 'right' | 'bottom' | 'left') => (side === (a[1] === 0 && b[1] === 0 ? 'top' : a[0] === width && b[0] === width ? 'right' : a[1] === height && b[1] === height ? 'bottom' : 'left') ? spike : '')
+  const on = (side: 'top' | 'right' | 'bottom' | 'left') =>
+    side ===
+    (a[1] === 0 && b[1] === 0 ? 'top' : a[0] === width && b[0] === width ? 'right' : a[1] === height && b[1] === height ? 'bottom' : 'left')
+      ? spike
+      : ''
   return `M${short(r)} 0${on('top')}L${short(width - r)} 0${arc(width, r)}${on('right')}L${short(width)} ${short(height - r)}${arc(width - r, height)}${on('bottom')}L${short(r)} ${short(height)}${arc(0, height - r)}${on('left')}L0 ${short(r)}${arc(r, 0)}Z`
 }
 
 /** Shapes that speak or point at something. */
 export const calloutShapes: readonly Shape[] = [
-  { name: 'speech', label: 'Speech', words: 'bubble says quote balloon', group: 'callouts', covers: true, amounts: tail(0.2, 1.3), path: (size, amounts) => speechPath(size, amounts, Math.min(size.width, size.height) * 0.16) },
-  { name: 'note-tail', label: 'Note with a tail', words: 'callout label remark', group: 'callouts', covers: true, amounts: tail(0.2, 1.3), path: (size, amounts) => speechPath(size, amounts, 0) },
   {
-    name: 'thought', label: 'Thought', words: 'bubble cloud thinks', group: 'callouts', amounts: tail(0.1, 1.3),
+    name: 'speech',
+    label: 'Speech',
+    words: 'bubble says quote balloon',
+    group: 'callouts',
+    covers: true,
+    amounts: tail(0.2, 1.3),
+    path: (size, amounts) => speechPath(size, amounts, Math.min(size.width, size.height) * 0.16),
+  },
+  {
+    name: 'note-tail',
+    label: 'Note with a tail',
+    words: 'callout label remark',
+    group: 'callouts',
+    covers: true,
+    amounts: tail(0.2, 1.3),
+    path: (size, amounts) => speechPath(size, amounts, 0),
+  },
+  {
+    name: 'thought',
+    label: 'Thought',
+    words: 'bubble cloud thinks',
+    group: 'callouts',
+    amounts: tail(0.1, 1.3),
     path: ({ width, height }, { tailX = 0.1, tailY = 1.3 }) => {
       const dots = [0.35, 0.7, 1].map((share, index) => {
         const r = Math.min(width, height) * (0.09 - index * 0.025)
@@ -54,7 +97,10 @@ export const calloutShapes: readonly Shape[] = [
   },
   { name: 'cloud', label: 'Cloud', words: 'weather internet service', group: 'callouts', path: size => cloudPath(size) },
   {
-    name: 'pin', label: 'Place pin', words: 'map location here', group: 'callouts',
+    name: 'pin',
+    label: 'Place pin',
+    words: 'map location here',
+    group: 'callouts',
     path: ({ width, height }) => {
       const r = width / 2
       const top = Math.min(r, height / 2)
@@ -65,13 +111,23 @@ export const calloutShapes: readonly Shape[] = [
 ]
 
 function cloudPath({ width, height }: Size): string {
-  const bumps: readonly (readonly [number, number])[] = [[0.13, 0.78], [0.08, 0.5], [0.26, 0.28], [0.52, 0.14], [0.78, 0.3], [0.93, 0.54], [0.86, 0.8]]
+  const bumps: readonly (readonly [number, number])[] = [
+    [0.13, 0.78],
+    [0.08, 0.5],
+    [0.26, 0.28],
+    [0.52, 0.14],
+    [0.78, 0.3],
+    [0.93, 0.54],
+    [0.86, 0.8],
+  ]
   let d = `M${short(bumps[0]![0] * width)} ${short(bumps[0]![1] * height)}`
   bumps.forEach((from, index) => {
     const to = bumps[(index + 1) % bumps.length]!
     const last = index === bumps.length - 1
     const reach = Math.hypot((to[0] - from[0]) * width, (to[1] - from[1]) * height)
-    d += last ? `L${short(to[0] * width)} ${short(to[1] * height)}` : `A${short(reach * 0.56)} ${short(reach * 0.56)} 0 0 1 ${short(to[0] * width)} ${short(to[1] * height)}`
+    d += last
+      ? `L${short(to[0] * width)} ${short(to[1] * height)}`
+      : `A${short(reach * 0.56)} ${short(reach * 0.56)} 0 0 1 ${short(to[0] * width)} ${short(to[1] * height)}`
   })
   return `${d}Z`
 }

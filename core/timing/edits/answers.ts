@@ -31,11 +31,11 @@ export function answersOf(deck: Deck, plan: Rundown, slide: RundownSlide, fit: C
   const last = score.beats.at(-1)
   if (!last) return []
   const wanted = hundredth(fit.start + fit.seconds)
-  const table = fit.element ? 'elements' as const : 'sounds' as const
+  const table = fit.element ? ('elements' as const) : ('sounds' as const)
   const id = (fit.element ?? fit.sound)!
   const record = fit.element ? deck.elements[fit.element] : deck.sounds[id]
   if (!record) return []
-  const clip = record as { from?: number, speed?: number }
+  const clip = record as { from?: number; speed?: number }
   const made: ClipAnswer[] = []
   const put = (fields: Record<string, unknown>) => setFields(deck, { table, id, fields: fields as never })
   // Its own hold follows the clip, wherever that is trimmed later; a beat that begins after the clip holds for so many seconds.
@@ -43,22 +43,56 @@ export function answersOf(deck: Deck, plan: Rundown, slide: RundownSlide, fit: C
   const hold = wanted - last.at - last.moves
   if (hold >= 0) {
     made.push({
-      kind: 'hold', label: 'Hold the slide for it', result: `the slide runs ${words(wanted + slide.transition)}`, seconds: wanted,
-      changes: setFields(deck, { table: 'beats', id: last.beat.id, fields: { hold: follows ? { kind: 'media' } : { kind: 'seconds', seconds: hundredth(hold) } } }),
+      kind: 'hold',
+      label: 'Hold the slide for it',
+      result: `the slide runs ${words(wanted + slide.transition)}`,
+      seconds: wanted,
+      changes: setFields(deck, {
+        table: 'beats',
+        id: last.beat.id,
+        fields: { hold: follows ? { kind: 'media' } : { kind: 'seconds', seconds: hundredth(hold) } },
+      }),
     })
   }
   if (fit.beyond > 0) {
     const room = score.length - fit.start
-    if (room > 0.1) made.push({ kind: 'trim', label: 'Trim it', result: `it plays ${words(room)} of ${words(fit.seconds)}`, seconds: score.length, changes: put({ until: hundredth((clip.from ?? 0) + room * (clip.speed ?? 1)) }) })
+    if (room > 0.1)
+      made.push({
+        kind: 'trim',
+        label: 'Trim it',
+        result: `it plays ${words(room)} of ${words(fit.seconds)}`,
+        seconds: score.length,
+        changes: put({ until: hundredth((clip.from ?? 0) + room * (clip.speed ?? 1)) }),
+      })
     if (fit.element) {
       const next = plan.slides.slice(slide.index + 1)
       let left = fit.beyond
       const over = next.findIndex(one => (left -= one.length) <= 0) + 1 || next.length
       const rest = next[over - 1] ? next[over - 1]!.length + left : 0
-      if (next.length) made.push({ kind: 'run-on', label: `Let it run on over ${over === 1 ? 'the next slide' : `the next ${over} slides`}`, result: left > 0.05 ? `it is cut ${words(left)} before its end, with the last slide` : `it ends ${words(rest)} into slide ${slide.index + over + 1}`, seconds: score.length, changes: put({ over }) })
+      if (next.length)
+        made.push({
+          kind: 'run-on',
+          label: `Let it run on over ${over === 1 ? 'the next slide' : `the next ${over} slides`}`,
+          result:
+            left > 0.05
+              ? `it is cut ${words(left)} before its end, with the last slide`
+              : `it ends ${words(rest)} into slide ${slide.index + over + 1}`,
+          seconds: score.length,
+          changes: put({ over }),
+        })
     }
   }
   const times = fit.seconds > 0 ? (score.length - fit.start) / fit.seconds : 0
-  if (fit.element && times > 0.05) made.push({ kind: 'loop', label: 'Let it begin again', result: times >= 1 ? `it plays ${times.toFixed(1)} times in ${words(score.length - fit.start)}` : `it stops with the slide, after ${words(score.length - fit.start)}`, seconds: score.length, changes: put({ loop: true }) })
+  if (fit.element && times > 0.05)
+    made.push({
+      kind: 'loop',
+      label: 'Let it begin again',
+      result:
+        times >= 1
+          ? `it plays ${times.toFixed(1)} times in ${words(score.length - fit.start)}`
+          : `it stops with the slide, after ${words(score.length - fit.start)}`,
+      seconds: score.length,
+      changes: put({ loop: true }),
+    })
   return made
 }

@@ -16,7 +16,12 @@ export const tidyTimes = (times: readonly number[]): number[] =>
  * until then, and what moves for longer than there is time for is squeezed. Times beyond the last beat make new beats; the
  * beats beyond the last time stay as they are. `until` is how long the slide lasts from its opening, where that is known.
  */
-export function setBeatTimes(deck: Deck, score: Score, wish: { slide: Id, times: readonly number[], until?: number }, context: EditContext): Change[] {
+export function setBeatTimes(
+  deck: Deck,
+  score: Score,
+  wish: { slide: Id; times: readonly number[]; until?: number },
+  context: EditContext,
+): Change[] {
   const times = tidyTimes(wish.times)
   const beats = beatsOf(deck, wish.slide)
   if (!beats.length || !times.length) return []
@@ -29,7 +34,13 @@ export function setBeatTimes(deck: Deck, score: Score, wish: { slide: Id, times:
     const until = endOf(index)
     const beat = beats[index]
     if (!beat) {
-      const record: Beat = { id: context.id(), slide: wish.slide, order: orders[index - beats.length]!, start: 'self', hold: until === undefined ? { kind: 'reading' } : { kind: 'seconds', seconds: round(until - start) } }
+      const record: Beat = {
+        id: context.id(),
+        slide: wish.slide,
+        order: orders[index - beats.length]!,
+        start: 'self',
+        hold: until === undefined ? { kind: 'reading' } : { kind: 'seconds', seconds: round(until - start) },
+      }
       changes.push({ do: 'put', table: 'beats', record })
       continue
     }

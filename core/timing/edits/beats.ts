@@ -8,7 +8,7 @@ const round = (seconds: number) => Math.round(seconds * 1000) / 1000
  * Parts a beat at some seconds into it: what starts there or later goes into a new beat that follows, at the same times as
  * before where it goes on by itself. The new beat's id is the first one asked for. Nothing where the beat is not of the score.
  */
-export function splitBeat(deck: Deck, score: Score, wish: { beat: Id, at: number, start: Beat['start'] }, context: EditContext): Change[] {
+export function splitBeat(deck: Deck, score: Score, wish: { beat: Id; at: number; start: Beat['start'] }, context: EditContext): Change[] {
   const entry = score.beats.find(item => item.beat.id === wish.beat)
   if (!entry) return []
   const beats = beatsOf(deck, entry.beat.slide)
@@ -20,18 +20,40 @@ export function splitBeat(deck: Deck, score: Score, wish: { beat: Id, at: number
   const moves = stays.reduce((most, item) => Math.max(most, item.end), 0)
   const movesLater = entry.moves > wish.at && moving.length ? entry.moves - wish.at : 0
   // Parted within its hold, the second part holds for what is left of it.
-  const hold: Beat['hold'] = wish.start === 'self' && entry.beat.hold.kind === 'seconds' ? { kind: 'seconds', seconds: round(Math.max(0, entry.length - wish.at - movesLater)) } : entry.beat.hold
+  const hold: Beat['hold'] =
+    wish.start === 'self' && entry.beat.hold.kind === 'seconds'
+      ? { kind: 'seconds', seconds: round(Math.max(0, entry.length - wish.at - movesLater)) }
+      : entry.beat.hold
   return [
     { do: 'put', table: 'beats', record: { id, slide: entry.beat.slide, order: order!, start: wish.start, hold } },
-    ...(wish.start === 'self' ? [{ do: 'set' as const, table: 'beats' as const, id: wish.beat, fields: { hold: { kind: 'seconds' as const, seconds: round(Math.max(0, wish.at - moves)) } } }] : []),
+    ...(wish.start === 'self'
+      ? [
+          {
+            do: 'set' as const,
+            table: 'beats' as const,
+            id: wish.beat,
+            fields: { hold: { kind: 'seconds' as const, seconds: round(Math.max(0, wish.at - moves)) } },
+          },
+        ]
+      : []),
     ...moving.map(({ cue, start }): Change => ({
-      do: 'set', table: 'cues', id: cue.id,
-      fields: { beat: id, ...(cue.anchor.to !== 'beat' && gone.has(cue.anchor.cue) ? {} : { anchor: { to: 'beat' as const }, delay: Math.max(0, round(start - wish.at)) }) },
+      do: 'set',
+      table: 'cues',
+      id: cue.id,
+      fields: {
+        beat: id,
+        ...(cue.anchor.to !== 'beat' && gone.has(cue.anchor.cue)
+          ? {}
+          : { anchor: { to: 'beat' as const }, delay: Math.max(0, round(start - wish.at)) }),
+      },
     })),
   ]
 }
 
-/** Joins a beat with the one that follows: its cues come when they would have, where that one went on by itself; else right after what moves. */
+/**
+ * Joins a beat with the one that follows: its cues come when they would have, where that one went on by itself; else right after what
+ * moves.
+ */
 export function mergeBeats(deck: Deck, score: Score, wish: { beat: Id }): Change[] {
   const index = score.beats.findIndex(item => item.beat.id === wish.beat)
   const [entry, next] = [score.beats[index], score.beats[index + 1]]
@@ -40,22 +62,42 @@ export function mergeBeats(deck: Deck, score: Score, wish: { beat: Id }): Change
   const joining = cuesOf(deck, next.beat.id)
   const orders = ordersAt(cuesOf(deck, entry.beat.id), Infinity, joining.length)
   return [
-    ...joining.map((cue, place): Change => ({ do: 'set', table: 'cues', id: cue.id, fields: { beat: wish.beat, order: orders[place]!, ...(cue.anchor.to === 'beat' ? { delay: round(cue.delay + wait) } : {}) } })),
+    ...joining.map((cue, place): Change => ({
+      do: 'set',
+      table: 'cues',
+      id: cue.id,
+      fields: { beat: wish.beat, order: orders[place]!, ...(cue.anchor.to === 'beat' ? { delay: round(cue.delay + wait) } : {}) },
+    })),
     { do: 'set', table: 'beats', id: wish.beat, fields: { hold: next.beat.hold } },
     { do: 'drop', table: 'beats', id: next.beat.id },
   ]
 }
 
 /** Puts a beat one place earlier or later among its slide's. */
-export function moveBeat(deck: Deck, wish: { beat: Id, by: 1 | -1 }): Change[] {
+export function moveBeat(deck: Deck, wish: { beat: Id; by: 1 | -1 }): Change[] {
   const beat = deck.beats[wish.beat]
   if (!beat) return []
   const beats = beatsOf(deck, beat.slide)
   const to = beats.indexOf(beat) + wish.by
   if (to < 0 || to >= beats.length) return []
-  return [{ do: 'set', table: 'beats', id: beat.id, fields: { order: orderAt(beats.filter(other => other !== beat), to) } }]
+  return [
+    {
+      do: 'set',
+      table: 'beats',
+      id: beat.id,
+      fields: {
+        order: orderAt(
+          beats.filter(other => other !== beat),
+          to,
+        ),
+      },
+    },
+  ]
 }
 
 /** Lets all beats of slides but their first start on advance, or by themselves. */
-export const startBeats = (deck: Deck, wish: { slides: readonly Id[], start: Beat['start'] }): Change[] =>
-  wish.slides.flatMap(slide => beatsOf(deck, slide).slice(1)).filter(beat => beat.start !== wish.start).map(beat => ({ do: 'set', table: 'beats', id: beat.id, fields: { start: wish.start } }))
+export const startBeats = (deck: Deck, wish: { slides: readonly Id[]; start: Beat['start'] }): Change[] =>
+  wish.slides
+    .flatMap(slide => beatsOf(deck, slide).slice(1))
+    .filter(beat => beat.start !== wish.start)
+    .map(beat => ({ do: 'set', table: 'beats', id: beat.id, fields: { start: wish.start } }))

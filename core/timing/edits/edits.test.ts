@@ -3,77 +3,133 @@ import { describe, expect, it } from 'vitest'
 import { addSlide, putTransition } from '../../edits'
 import { applyChanges, beatsOf, cuesOf, cuesOfElement, mend, slidesOf, type Change, type Deck } from '../../model'
 import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../../testing'
-import { clipCues, compileSlide, cueSentence, cuesApart, factorFor, followUsual, followUsualTransition, frameAt, lanesOf, laterWaits, mergeBeats, moveBeat, nearestMoment, partWords, pasteCues, rundown, setUsual, setUsualTransition, slidesApart, splitBeat, startBeats, stretch, type Score } from '../index'
+import {
+  clipCues,
+  compileSlide,
+  cueSentence,
+  cuesApart,
+  factorFor,
+  followUsual,
+  followUsualTransition,
+  frameAt,
+  lanesOf,
+  laterWaits,
+  mergeBeats,
+  moveBeat,
+  nearestMoment,
+  partWords,
+  pasteCues,
+  rundown,
+  setUsual,
+  setUsualTransition,
+  slidesApart,
+  splitBeat,
+  startBeats,
+  stretch,
+  type Score,
+} from '../index'
 
 const after = (deck: Deck, changes: readonly Change[]) => applyChanges(deck, changes)
 const scoreOf = (deck: Deck, slide = 's0') => compileSlide(deck, slide, timingContext)
 const isWhole = (deck: Deck) => mend(deck).deck === deck
 const share = fc.double({ min: 0, max: 1, noNaN: true })
 /** Start and end of every cue, counted from the slide's opening, by cue. */
-const times = (score: Score) => new Map(score.beats.flatMap(item => item.cues.map(({ cue: own, start, end }) => [own.id, { start: item.at + start, end: item.at + end }])))
+const times = (score: Score) =>
+  new Map(
+    score.beats.flatMap(item => item.cues.map(({ cue: own, start, end }) => [own.id, { start: item.at + start, end: item.at + end }])),
+  )
 
 /** Decks whose beats all go on by themselves and hold for seconds, so that everything has its time. */
-const timed = anyDeck.map(deck => after(deck, Object.values(deck.beats).map(one => ({ do: 'set', table: 'beats', id: one.id, fields: { start: 'self', hold: { kind: 'seconds', seconds: 1.5 } } }))))
+const timed = anyDeck.map(deck =>
+  after(
+    deck,
+    Object.values(deck.beats).map(one => ({
+      do: 'set',
+      table: 'beats',
+      id: one.id,
+      fields: { start: 'self', hold: { kind: 'seconds', seconds: 1.5 } },
+    })),
+  ),
+)
 
 describe('stretching', () => {
   it('makes a slide, its cues and its transition longer in proportion, whatever stands on it', () => {
-    fc.assert(fc.property(timed, fc.constantFrom(0.5, 2, 3), (deck, factor) => {
-      const next = after(deck, stretch(deck, { slides: ['s0'] }, factor))
-      const [before, now] = [scoreOf(deck), scoreOf(next)]
-      // What is held so that it does not flash is not squeezed with the rest.
-      if (before.beats.some(item => item.cues.some(({ cue: own, round }) => round !== own.duration)) || now.beats.some(item => item.cues.some(({ cue: own, round }) => round !== own.duration))) return
-      expect(now.length).toBeCloseTo(before.length * factor, 1)
-      const [from, to] = [times(before), times(now)]
-      for (const [id, { start }] of from) expect(to.get(id)!.start).toBeCloseTo(start * factor, 1)
-      expect(next.slides.s0!.transition?.duration ?? 0).toBeCloseTo((deck.slides.s0!.transition?.duration ?? 0) * factor, 6)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(timed, fc.constantFrom(0.5, 2, 3), (deck, factor) => {
+        const next = after(deck, stretch(deck, { slides: ['s0'] }, factor))
+        const [before, now] = [scoreOf(deck), scoreOf(next)]
+        // What is held so that it does not flash is not squeezed with the rest.
+        if (
+          before.beats.some(item => item.cues.some(({ cue: own, round }) => round !== own.duration)) ||
+          now.beats.some(item => item.cues.some(({ cue: own, round }) => round !== own.duration))
+        )
+          return
+        expect(now.length).toBeCloseTo(before.length * factor, 1)
+        const [from, to] = [times(before), times(now)]
+        for (const [id, { start }] of from) expect(to.get(id)!.start).toBeCloseTo(start * factor, 1)
+        expect(next.slides.s0!.transition?.duration ?? 0).toBeCloseTo((deck.slides.s0!.transition?.duration ?? 0) * factor, 6)
+      }),
+      { numRuns: 60 },
+    )
   })
 
   it('leaves other slides as they are, holds for reading alone, and nothing at all where nothing changes', () => {
-    fc.assert(fc.property(anyDeck, deck => {
-      const next = after(deck, stretch(deck, { slides: ['s0'] }, 2))
-      for (const slide of slidesOf(deck)) if (slide.id !== 's0') expect(scoreOf(next, slide.id)).toBe(scoreOf(deck, slide.id))
-      for (const one of Object.values(deck.beats)) if (one.hold.kind !== 'seconds') expect(next.beats[one.id]!.hold).toEqual(one.hold)
-      expect(stretch(deck, { slides: ['s0'] }, 1)).toEqual([])
-      expect(stretch(deck, { slides: ['s0'] }, 0)).toEqual([])
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(anyDeck, deck => {
+        const next = after(deck, stretch(deck, { slides: ['s0'] }, 2))
+        for (const slide of slidesOf(deck)) if (slide.id !== 's0') expect(scoreOf(next, slide.id)).toBe(scoreOf(deck, slide.id))
+        for (const one of Object.values(deck.beats)) if (one.hold.kind !== 'seconds') expect(next.beats[one.id]!.hold).toEqual(one.hold)
+        expect(stretch(deck, { slides: ['s0'] }, 1)).toEqual([])
+        expect(stretch(deck, { slides: ['s0'] }, 0)).toEqual([])
+      }),
+      { numRuns: 40 },
+    )
   })
 
   it('of single cues changes how long they take and not when they come', () => {
-    fc.assert(fc.property(timed, deck => {
-      const ids = cuesOf(deck, 's0b0').map(one => one.id)
-      const next = after(deck, stretch(deck, { cues: ids }, 2))
-      for (const id of ids) {
-        expect(next.cues[id]!.duration).toBeCloseTo(deck.cues[id]!.duration * 2, 2)
-        expect(next.cues[id]!.delay).toBe(deck.cues[id]!.delay)
-      }
-    }), { numRuns: 30 })
+    fc.assert(
+      fc.property(timed, deck => {
+        const ids = cuesOf(deck, 's0b0').map(one => one.id)
+        const next = after(deck, stretch(deck, { cues: ids }, 2))
+        for (const id of ids) {
+          expect(next.cues[id]!.duration).toBeCloseTo(deck.cues[id]!.duration * 2, 2)
+          expect(next.cues[id]!.delay).toBe(deck.cues[id]!.delay)
+        }
+      }),
+      { numRuns: 30 },
+    )
   })
 })
 
 describe('splitting a beat', () => {
   it('keeps the time of every cue and shows the same at every moment after, where nothing runs across the cut', () => {
-    fc.assert(fc.property(timed, share, share, (deck, cut, probe) => {
-      const before = scoreOf(deck)
-      const [entry] = before.beats
-      const at = Math.round(cut * entry!.length * 100) / 100
-      const crossing = entry!.cues.some(item => item.start < at - 1e-6 && (item.end > at || item.cue.repeat === 'forever'))
-      fc.pre(!crossing)
-      const next = after(deck, splitBeat(deck, before, { beat: entry!.beat.id, at, start: 'self' }, countingContext('n')))
-      const now = scoreOf(next)
-      expect(isWhole(next)).toBe(true)
-      expect(now.beats).toHaveLength(before.beats.length + 1)
-      const [from, to] = [times(before), times(now)]
-      for (const [id, { start, end }] of from) {
-        expect(to.get(id)!.start).toBeCloseTo(start, 2)
-        expect(to.get(id)!.end).toBeCloseTo(end, 2)
-      }
-      const later = at + probe * (entry!.length - at)
-      // Within a hundredth of a cue's edge the rounding of its wait decides what is seen.
-      fc.pre(entry!.cues.every(item => Math.abs(item.start - later) > 0.02 && Math.abs(item.end - later) > 0.02))
-      const seen = (score: Score, beatIndex: number, seconds: number) => [...frameAt(score, { beat: beatIndex, seconds }).elements].map(([id, frame]) => `${id} ${frame.whole.visible} ${frame.parts?.map(part => part.visible).join('')}`).sort()
-      expect(seen(now, 1, later - at)).toEqual(seen(before, 0, later))
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(timed, share, share, (deck, cut, probe) => {
+        const before = scoreOf(deck)
+        const [entry] = before.beats
+        const at = Math.round(cut * entry!.length * 100) / 100
+        const crossing = entry!.cues.some(item => item.start < at - 1e-6 && (item.end > at || item.cue.repeat === 'forever'))
+        fc.pre(!crossing)
+        const next = after(deck, splitBeat(deck, before, { beat: entry!.beat.id, at, start: 'self' }, countingContext('n')))
+        const now = scoreOf(next)
+        expect(isWhole(next)).toBe(true)
+        expect(now.beats).toHaveLength(before.beats.length + 1)
+        const [from, to] = [times(before), times(now)]
+        for (const [id, { start, end }] of from) {
+          expect(to.get(id)!.start).toBeCloseTo(start, 2)
+          expect(to.get(id)!.end).toBeCloseTo(end, 2)
+        }
+        const later = at + probe * (entry!.length - at)
+        // Within a hundredth of a cue's edge the rounding of its wait decides what is seen.
+        fc.pre(entry!.cues.every(item => Math.abs(item.start - later) > 0.02 && Math.abs(item.end - later) > 0.02))
+        const seen = (score: Score, beatIndex: number, seconds: number) =>
+          [...frameAt(score, { beat: beatIndex, seconds }).elements]
+            .map(([id, frame]) => `${id} ${frame.whole.visible} ${frame.parts?.map(part => part.visible).join('')}`)
+            .sort()
+        expect(seen(now, 1, later - at)).toEqual(seen(before, 0, later))
+      }),
+      { numRuns: 60 },
+    )
   })
 
   it('waits for the speaker where it is asked to, and leaves the first part its hold', () => {
@@ -83,54 +139,82 @@ describe('splitting a beat', () => {
     const deck = after(base, [
       { do: 'put', table: 'elements', record: textElement('a', slide, ['A']) },
       { do: 'put', table: 'cues', record: cue({ id: 'one', beat: only!.id, element: 'a' }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'two', beat: only!.id, element: 'a', what: 'exit', order: 'a1', anchor: { to: 'end', cue: 'one' }, delay: 2 }) },
+      {
+        do: 'put',
+        table: 'cues',
+        record: cue({ id: 'two', beat: only!.id, element: 'a', what: 'exit', order: 'a1', anchor: { to: 'end', cue: 'one' }, delay: 2 }),
+      },
     ])
     const next = after(deck, splitBeat(deck, scoreOf(deck, slide), { beat: only!.id, at: 2.5, start: 'advance' }, countingContext('n')))
-    expect(beatsOf(next, slide).map(one => [one.id, one.hold.kind])).toEqual([[only!.id, 'reading'], ['n-1', 'reading']])
+    expect(beatsOf(next, slide).map(one => [one.id, one.hold.kind])).toEqual([
+      [only!.id, 'reading'],
+      ['n-1', 'reading'],
+    ])
     expect(next.cues.two).toMatchObject({ beat: 'n-1', anchor: { to: 'beat' }, delay: 0.5 })
   })
 })
 
 describe('joining beats', () => {
   it('keeps the time of every cue where the second goes on by itself, and gives back what was split', () => {
-    fc.assert(fc.property(timed, deck => {
-      const before = scoreOf(deck)
-      fc.pre(before.beats.length > 1)
-      const next = after(deck, mergeBeats(deck, before, { beat: before.beats[0]!.beat.id }))
-      const now = scoreOf(next)
-      expect(isWhole(next)).toBe(true)
-      expect(now.beats).toHaveLength(before.beats.length - 1)
-      expect([...times(now).keys()].sort()).toEqual([...times(before).keys()].sort())
-      const [from, to] = [times(before), times(now)]
-      for (const { cue: own } of [...before.beats[0]!.cues, ...before.beats[1]!.cues]) expect(to.get(own.id)!.start).toBeCloseTo(from.get(own.id)!.start, 2)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(timed, deck => {
+        const before = scoreOf(deck)
+        fc.pre(before.beats.length > 1)
+        const next = after(deck, mergeBeats(deck, before, { beat: before.beats[0]!.beat.id }))
+        const now = scoreOf(next)
+        expect(isWhole(next)).toBe(true)
+        expect(now.beats).toHaveLength(before.beats.length - 1)
+        expect([...times(now).keys()].sort()).toEqual([...times(before).keys()].sort())
+        const [from, to] = [times(before), times(now)]
+        for (const { cue: own } of [...before.beats[0]!.cues, ...before.beats[1]!.cues])
+          expect(to.get(own.id)!.start).toBeCloseTo(from.get(own.id)!.start, 2)
+      }),
+      { numRuns: 60 },
+    )
   })
 })
 
 describe('how long it is to be', () => {
   it('is met by one factor, unless what is fixed already lasts as long', () => {
-    fc.assert(fc.property(fc.double({ min: 0.1, max: 500, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), fc.double({ min: 0.1, max: 60, noNaN: true }), (wanted, fixed, own) => {
-      const factor = factorFor(wanted, fixed + own, fixed)
-      if (factor === null) expect(wanted).toBeLessThanOrEqual(fixed + 0.0051)
-      else expect(fixed + own * factor).toBeCloseTo(wanted, 6)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 500, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.double({ min: 0.1, max: 60, noNaN: true }),
+        (wanted, fixed, own) => {
+          const factor = factorFor(wanted, fixed + own, fixed)
+          if (factor === null) expect(wanted).toBeLessThanOrEqual(fixed + 0.0051)
+          else expect(fixed + own * factor).toBeCloseTo(wanted, 6)
+        },
+      ),
+    )
   })
 
   it('and where a bar snaps is the nearest moment within reach', () => {
-    expect([nearestMoment(1.04, [0, 1, 2], 0.1), nearestMoment(1.5, [0, 1, 2], 0.1), nearestMoment(1.5, [1.45, 1.52], 0.1)]).toEqual([1, null, 1.52])
+    expect([nearestMoment(1.04, [0, 1, 2], 0.1), nearestMoment(1.5, [0, 1, 2], 0.1), nearestMoment(1.5, [1.45, 1.52], 0.1)]).toEqual([
+      1,
+      null,
+      1.52,
+    ])
   })
 })
 
 describe('bars of a score', () => {
   it('lie in the fewest lanes in which none lies on another', () => {
-    fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 1, max: 30 })), { maxLength: 25 }), pairs => {
-      const bars = pairs.map(([from, length]) => ({ from, to: from + length })).sort((a, b) => a.from - b.from)
-      const lanes = lanesOf(bars)
-      bars.forEach((a, i) => bars.slice(i + 1).forEach((b, j) => { if (lanes[i] === lanes[i + 1 + j]) expect(b.from).toBeGreaterThanOrEqual(a.to) }))
-      // As many as lie over one moment, and no more.
-      const most = Math.max(0, ...bars.map(({ from }) => bars.filter(other => other.from <= from && other.to > from).length))
-      expect(new Set(lanes).size).toBe(most)
-    }))
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 1, max: 30 })), { maxLength: 25 }), pairs => {
+        const bars = pairs.map(([from, length]) => ({ from, to: from + length })).sort((a, b) => a.from - b.from)
+        const lanes = lanesOf(bars)
+        bars.forEach((a, i) =>
+          bars.slice(i + 1).forEach((b, j) => {
+            if (lanes[i] === lanes[i + 1 + j]) expect(b.from).toBeGreaterThanOrEqual(a.to)
+          }),
+        )
+        // As many as lie over one moment, and no more.
+        const most = Math.max(0, ...bars.map(({ from }) => bars.filter(other => other.from <= from && other.to > from).length))
+        expect(new Set(lanes).size).toBe(most)
+      }),
+    )
   })
 })
 
@@ -138,8 +222,16 @@ describe('a transition put on more slides', () => {
   /** Slides of so many, each third of which opens a chapter. */
   const chapters = (count: number) => {
     let deck = freshDeck()
-    for (let index = 1; index < count; index++) deck = after(deck, addSlide(deck, { after: slidesOf(deck).at(-1)!.id, layout: 'layout-list' }, countingContext(`s${index}`)))
-    return after(deck, slidesOf(deck).flatMap((slide, index) => (index % 3 === 0 ? [{ do: 'set' as const, table: 'slides' as const, id: slide.id, fields: { chapter: `Chapter ${index / 3}` } }] : [])))
+    for (let index = 1; index < count; index++)
+      deck = after(deck, addSlide(deck, { after: slidesOf(deck).at(-1)!.id, layout: 'layout-list' }, countingContext(`s${index}`)))
+    return after(
+      deck,
+      slidesOf(deck).flatMap((slide, index) =>
+        index % 3 === 0
+          ? [{ do: 'set' as const, table: 'slides' as const, id: slide.id, fields: { chapter: `Chapter ${index / 3}` } }]
+          : [],
+      ),
+    )
   }
   const transition = { effect: 'iris', duration: 1, easing: { kind: 'linear' as const } }
 
@@ -147,7 +239,8 @@ describe('a transition put on more slides', () => {
     const deck = chapters(8)
     const ids = slidesOf(deck).map(slide => slide.id)
     const set = after(deck, [{ do: 'set', table: 'slides', id: ids[4]!, fields: { transition } }])
-    const reached = (reach: 'chapter' | 'all') => slidesOf(after(set, putTransition(set, { like: ids[4]!, reach }))).flatMap((slide, index) => (slide.transition ? [index] : []))
+    const reached = (reach: 'chapter' | 'all') =>
+      slidesOf(after(set, putTransition(set, { like: ids[4]!, reach }))).flatMap((slide, index) => (slide.transition ? [index] : []))
     expect(reached('chapter')).toEqual([3, 4, 5])
     expect(reached('all')).toEqual([1, 2, 3, 4, 5, 6, 7])
   })
@@ -164,26 +257,33 @@ describe('a transition put on more slides', () => {
 
 describe('the order of beats', () => {
   it('is changed by one place at a time, within the slide', () => {
-    fc.assert(fc.property(anyDeck, fc.nat(), fc.constantFrom(1 as const, -1 as const), (deck, pick, by) => {
-      const beats = beatsOf(deck, 's0').map(one => one.id)
-      const at = pick % beats.length
-      const next = beatsOf(after(deck, moveBeat(deck, { beat: beats[at]!, by })), 's0').map(one => one.id)
-      const to = at + by
-      const wanted = [...beats]
-      if (to >= 0 && to < beats.length) [wanted[at], wanted[to]] = [wanted[to]!, wanted[at]!]
-      expect(next).toEqual(wanted)
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(anyDeck, fc.nat(), fc.constantFrom(1 as const, -1 as const), (deck, pick, by) => {
+        const beats = beatsOf(deck, 's0').map(one => one.id)
+        const at = pick % beats.length
+        const next = beatsOf(after(deck, moveBeat(deck, { beat: beats[at]!, by })), 's0').map(one => one.id)
+        const to = at + by
+        const wanted = [...beats]
+        if (to >= 0 && to < beats.length) [wanted[at], wanted[to]] = [wanted[to]!, wanted[at]!]
+        expect(next).toEqual(wanted)
+      }),
+      { numRuns: 40 },
+    )
   })
 
   it('and their starts: all by themselves makes a film of known length, on advance gives it back to the speaker', () => {
-    fc.assert(fc.property(anyDeck, deck => {
-      const slides = slidesOf(deck).map(slide => slide.id)
-      const film = after(deck, startBeats(deck, { slides, start: 'self' }))
-      for (const slide of rundown(film, 'talk', timingContext).slides) expect(slide.beats.filter(item => item.openEnded).length).toBeLessThanOrEqual(1)
-      const talk = after(film, startBeats(film, { slides, start: 'advance' }))
-      for (const slide of rundown(talk, 'talk', timingContext).slides) expect(slide.beats.every(item => item.openEnded)).toBe(true)
-      expect(startBeats(talk, { slides, start: 'advance' })).toEqual([])
-    }), { numRuns: 30 })
+    fc.assert(
+      fc.property(anyDeck, deck => {
+        const slides = slidesOf(deck).map(slide => slide.id)
+        const film = after(deck, startBeats(deck, { slides, start: 'self' }))
+        for (const slide of rundown(film, 'talk', timingContext).slides)
+          expect(slide.beats.filter(item => item.openEnded).length).toBeLessThanOrEqual(1)
+        const talk = after(film, startBeats(film, { slides, start: 'advance' }))
+        for (const slide of rundown(talk, 'talk', timingContext).slides) expect(slide.beats.every(item => item.openEnded)).toBe(true)
+        expect(startBeats(talk, { slides, start: 'advance' })).toEqual([])
+      }),
+      { numRuns: 30 },
+    )
   })
 })
 
@@ -199,8 +299,24 @@ describe('carrying cues to other elements', () => {
       { do: 'put', table: 'elements', record: textElement('to', second, ['Three', 'Four']) },
       { do: 'put', table: 'elements', record: chart as never },
       { do: 'put', table: 'beats', record: beat({ id: 'later', slide: first, order: 'z0' }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'in', beat: beatsOf(deck, first)[0]!.id, element: 'from', effect: 'type', parts: { by: 'word', stagger: 0.2 } }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'eye', beat: beatsOf(deck, first)[0]!.id, element: 'from', what: 'emphasis', effect: 'pulse', order: 'a1', anchor: { to: 'end', cue: 'in' } }) },
+      {
+        do: 'put',
+        table: 'cues',
+        record: cue({ id: 'in', beat: beatsOf(deck, first)[0]!.id, element: 'from', effect: 'type', parts: { by: 'word', stagger: 0.2 } }),
+      },
+      {
+        do: 'put',
+        table: 'cues',
+        record: cue({
+          id: 'eye',
+          beat: beatsOf(deck, first)[0]!.id,
+          element: 'from',
+          what: 'emphasis',
+          effect: 'pulse',
+          order: 'a1',
+          anchor: { to: 'end', cue: 'in' },
+        }),
+      },
       { do: 'put', table: 'cues', record: cue({ id: 'out', beat: 'later', element: 'from', what: 'exit' }) },
       { do: 'put', table: 'cues', record: cue({ id: 'old', beat: beatsOf(deck, second)[0]!.id, element: 'to', effect: 'wipe' }) },
     ])
@@ -209,9 +325,16 @@ describe('carrying cues to other elements', () => {
 
   it('keeps what follows what, and puts later beats into the last where there are fewer', () => {
     const { deck, second } = made()
-    const next = after(deck, pasteCues(deck, { clipping: clipCues(deck, ['in', 'eye', 'out'])!, elements: ['to'], how: 'replace' }, countingContext('n')))
+    const next = after(
+      deck,
+      pasteCues(deck, { clipping: clipCues(deck, ['in', 'eye', 'out'])!, elements: ['to'], how: 'replace' }, countingContext('n')),
+    )
     const cues = cuesOfElement(next, 'to')
-    expect(cues.map(one => [one.what, one.effect, one.beat])).toEqual([['enter', 'type', beatsOf(deck, second)[0]!.id], ['emphasis', 'pulse', beatsOf(deck, second)[0]!.id], ['exit', 'fade', beatsOf(deck, second)[0]!.id]])
+    expect(cues.map(one => [one.what, one.effect, one.beat])).toEqual([
+      ['enter', 'type', beatsOf(deck, second)[0]!.id],
+      ['emphasis', 'pulse', beatsOf(deck, second)[0]!.id],
+      ['exit', 'fade', beatsOf(deck, second)[0]!.id],
+    ])
     expect(cues[1]!.anchor).toEqual({ to: 'end', cue: cues[0]!.id })
     expect(next.cues.old).toBeUndefined()
     expect(isWhole(next)).toBe(true)
@@ -229,37 +352,57 @@ describe('carrying cues to other elements', () => {
 
   it('gives other kinds what they can play', () => {
     const { deck } = made()
-    const next = after(deck, pasteCues(deck, { clipping: clipCues(deck, ['in', 'eye'])!, elements: ['chart'], how: 'add' }, countingContext('n')))
-    expect(cuesOfElement(next, 'chart').map(one => [one.effect, one.parts])).toEqual([['fade', undefined], ['pulse', undefined]])
+    const next = after(
+      deck,
+      pasteCues(deck, { clipping: clipCues(deck, ['in', 'eye'])!, elements: ['chart'], how: 'add' }, countingContext('n')),
+    )
+    expect(cuesOfElement(next, 'chart').map(one => [one.effect, one.parts])).toEqual([
+      ['fade', undefined],
+      ['pulse', undefined],
+    ])
     expect(clipCues(deck, ['gone'])).toBeNull()
   })
 })
 
 describe('what is usual in a deck', () => {
   it('is followed by all that differs, which then differs no more; when things come stays as it was', () => {
-    fc.assert(fc.property(anyDeck, fc.nat(), (deck, pick) => {
-      const own = Object.values(deck.cues).filter(one => one.what === 'enter' || one.what === 'exit')
-      fc.pre(own.length > 0)
-      const like = own[pick % own.length]!
-      const what = like.what as 'enter' | 'exit'
-      const set = after(deck, setUsual(deck, { like: like.id }))
-      expect(cuesApart(set, what, 'text').map(one => one.id)).not.toContain(like.id)
-      expect(after(set, followUsual(set, { what, kind: 'text', cues: [] }))).toEqual(set)
-      const next = after(set, followUsual(set, { what, kind: 'text' }))
-      expect(cuesApart(next, what, 'text')).toEqual([])
-      for (const one of own) expect(next.cues[one.id]).toMatchObject({ anchor: one.anchor, delay: one.delay, repeat: one.repeat })
-      for (const one of own.filter(other => other.what !== what)) expect(next.cues[one.id]).toEqual(one)
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(anyDeck, fc.nat(), (deck, pick) => {
+        const own = Object.values(deck.cues).filter(one => one.what === 'enter' || one.what === 'exit')
+        fc.pre(own.length > 0)
+        const like = own[pick % own.length]!
+        const what = like.what as 'enter' | 'exit'
+        const set = after(deck, setUsual(deck, { like: like.id }))
+        expect(cuesApart(set, what, 'text').map(one => one.id)).not.toContain(like.id)
+        expect(after(set, followUsual(set, { what, kind: 'text', cues: [] }))).toEqual(set)
+        const next = after(set, followUsual(set, { what, kind: 'text' }))
+        expect(cuesApart(next, what, 'text')).toEqual([])
+        for (const one of own) expect(next.cues[one.id]).toMatchObject({ anchor: one.anchor, delay: one.delay, repeat: one.repeat })
+        for (const one of own.filter(other => other.what !== what)) expect(next.cues[one.id]).toEqual(one)
+      }),
+      { numRuns: 40 },
+    )
   })
 
   it('says nothing where nothing was said to be usual, and knows a cut from another way to come', () => {
-    fc.assert(fc.property(anyDeck, deck => {
-      expect([...cuesApart(deck, 'enter', 'text'), ...slidesApart(deck)]).toEqual([])
-      const set = after(deck, setUsualTransition(deck, { like: 's0' }))
-      const next = after(set, followUsualTransition(set))
-      expect(slidesApart(next)).toEqual([])
-      expect(slidesOf(next).slice(1).map(slide => slide.transition?.effect ?? 'cut')).toEqual(slidesOf(next).slice(1).map(() => deck.slides.s0!.transition?.effect ?? 'cut'))
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(anyDeck, deck => {
+        expect([...cuesApart(deck, 'enter', 'text'), ...slidesApart(deck)]).toEqual([])
+        const set = after(deck, setUsualTransition(deck, { like: 's0' }))
+        const next = after(set, followUsualTransition(set))
+        expect(slidesApart(next)).toEqual([])
+        expect(
+          slidesOf(next)
+            .slice(1)
+            .map(slide => slide.transition?.effect ?? 'cut'),
+        ).toEqual(
+          slidesOf(next)
+            .slice(1)
+            .map(() => deck.slides.s0!.transition?.effect ?? 'cut'),
+        )
+      }),
+      { numRuns: 40 },
+    )
   })
 })
 
@@ -269,9 +412,37 @@ describe('what comes later', () => {
   const deck = applyChanges(base, [
     { do: 'put', table: 'elements', record: textElement('words', slide, ['Quay', 'Boats and buoys']) },
     { do: 'put', table: 'beats', record: beat({ id: 'b', slide, order: 'z0' }) },
-    { do: 'put', table: 'cues', record: cue({ id: 'first', beat: 'b', element: 'words', effect: 'rise', duration: 1, order: 'a0', parts: { by: 'paragraph', stagger: 0.5 } }) },
-    { do: 'put', table: 'cues', record: cue({ id: 'second', beat: 'b', element: 'words', what: 'emphasis', effect: 'pulse', delay: 2, order: 'a1', repeat: 3 }) },
-    { do: 'put', table: 'cues', record: cue({ id: 'third', beat: 'b', element: 'words', what: 'emphasis', effect: 'tint', order: 'a2', anchor: { to: 'end', cue: 'second' } }) },
+    {
+      do: 'put',
+      table: 'cues',
+      record: cue({
+        id: 'first',
+        beat: 'b',
+        element: 'words',
+        effect: 'rise',
+        duration: 1,
+        order: 'a0',
+        parts: { by: 'paragraph', stagger: 0.5 },
+      }),
+    },
+    {
+      do: 'put',
+      table: 'cues',
+      record: cue({ id: 'second', beat: 'b', element: 'words', what: 'emphasis', effect: 'pulse', delay: 2, order: 'a1', repeat: 3 }),
+    },
+    {
+      do: 'put',
+      table: 'cues',
+      record: cue({
+        id: 'third',
+        beat: 'b',
+        element: 'words',
+        what: 'emphasis',
+        effect: 'tint',
+        order: 'a2',
+        anchor: { to: 'end', cue: 'second' },
+      }),
+    },
   ])
   const score = compileSlide(deck, slide, timingContext)
   const entry = score.beats.find(one => one.beat.id === 'b')!
@@ -284,7 +455,12 @@ describe('what comes later', () => {
   })
 
   it('is told in sentences that say how each starts and how long it takes', () => {
-    const say = (id: string) => cueSentence(deck, entry.cues.find(one => one.cue.id === id)!, other => `the ${other.effect} of words`)
+    const say = (id: string) =>
+      cueSentence(
+        deck,
+        entry.cues.find(one => one.cue.id === id)!,
+        other => `the ${other.effect} of words`,
+      )
     expect(say('first')).toBe('Comes in by “rise”, with the beat, line by line every 0.5 s, for 1 s.')
     expect(say('second')).toBe('Draws the eye by “pulse”, with the beat, after 2 s, for 1 s, 3 times.')
     expect(say('third')).toBe('Draws the eye by “tint”, once the pulse of words is over, for 1 s.')
@@ -292,6 +468,9 @@ describe('what comes later', () => {
 
   it('tells what each part says that takes its turn', () => {
     const track = score.tracks.get('words')!
-    expect(partWords(deck, track, entry.cues.find(one => one.cue.id === 'first')!.span!, timingContext)).toEqual(['Quay', 'Boats and buoys'])
+    expect(partWords(deck, track, entry.cues.find(one => one.cue.id === 'first')!.span!, timingContext)).toEqual([
+      'Quay',
+      'Boats and buoys',
+    ])
   })
 })

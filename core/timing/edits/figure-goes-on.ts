@@ -25,8 +25,18 @@ export function figureGoesOn(deck: Deck, wish: { figure: Id }, context: EditCont
   const [width, height] = [box.width * scaleX, box.height * scaleY]
   const pose = frame?.figure?.pose.name ?? figure.pose
   const record: FigureElement = {
-    ...rest, id: context.id(), owner: next.id, order: orderLast(elementsOf(deck, next.id)), pose: poses.some(known => known.name === pose) ? pose : figure.pose,
-    box: { x: round(box.x + x + (box.width - width) / 2), y: round(box.y + y + (box.height - height) / 2), width: round(width), height: round(height), angle: box.angle + rotate },
+    ...rest,
+    id: context.id(),
+    owner: next.id,
+    order: orderLast(elementsOf(deck, next.id)),
+    pose: poses.some(known => known.name === pose) ? pose : figure.pose,
+    box: {
+      x: round(box.x + x + (box.width - width) / 2),
+      y: round(box.y + y + (box.height - height) / 2),
+      width: round(width),
+      height: round(height),
+      angle: box.angle + rotate,
+    },
   }
   return [{ do: 'put', table: 'elements', record }]
 }

@@ -8,4 +8,13 @@ export { clipCues, pasteCues, type CueClipping } from './paste-cues'
 export { putClip, putNarration, putSound, startClip } from './put-clip'
 export { nearestMoment } from './snap-time'
 export { factorFor, fixedIn, setLength, stretch, type StretchWish } from './stretch'
-export { cuesApart, followUsual, followUsualTransition, setUsual, setUsualTransition, slidesApart, usualMotion, usualTransition } from './usual'
+export {
+  cuesApart,
+  followUsual,
+  followUsualTransition,
+  setUsual,
+  setUsualTransition,
+  slidesApart,
+  usualMotion,
+  usualTransition,
+} from './usual'

@@ -17,11 +17,28 @@ export function clipCues(deck: Deck, cues: readonly Id[]): CueClipping | null {
   const element = found[0]?.element ? deck.elements[found[0].element] : undefined
   if (!element) return null
   const own = found.filter(cue => cue.element === element.id)
-  return { kind: element.kind, cues: own, beats: Object.fromEntries(own.map(cue => [cue.beat, Math.max(0, beatsOf(deck, deck.beats[cue.beat]!.slide).findIndex(beat => beat.id === cue.beat))])) }
+  return {
+    kind: element.kind,
+    cues: own,
+    beats: Object.fromEntries(
+      own.map(cue => [
+        cue.beat,
+        Math.max(
+          0,
+          beatsOf(deck, deck.beats[cue.beat]!.slide).findIndex(beat => beat.id === cue.beat),
+        ),
+      ]),
+    ),
+  }
 }
 
 /** The ways of telling parts apart that a kind of element knows. */
-const partsOf: Partial<Record<ElementKind, readonly string[]>> = { text: ['paragraph', 'line', 'word', 'letter'], chart: ['series', 'mark'], table: ['line', 'series', 'mark'], diagram: ['item'] }
+const partsOf: Partial<Record<ElementKind, readonly string[]>> = {
+  text: ['paragraph', 'line', 'word', 'letter'],
+  chart: ['series', 'mark'],
+  table: ['line', 'series', 'mark'],
+  diagram: ['item'],
+}
 
 /** A cue as another kind of element can play it: with an effect that suits it, and parts that it has. */
 function suited(cue: Cue, kind: ElementKind): Cue {
@@ -36,7 +53,11 @@ function suited(cue: Cue, kind: ElementKind): Cue {
  * follows a cue that is carried along follows its copy; all else starts with its beat. `replace` takes away what the
  * elements had of the same uses before.
  */
-export function pasteCues(deck: Deck, wish: { clipping: CueClipping, elements: readonly Id[], how: 'add' | 'replace' }, context: EditContext): Change[] {
+export function pasteCues(
+  deck: Deck,
+  wish: { clipping: CueClipping; elements: readonly Id[]; how: 'add' | 'replace' },
+  context: EditContext,
+): Change[] {
   const { clipping } = wish
   const last = new Map<Id, { order: string }>()
   return wish.elements.flatMap((id): Change[] => {
@@ -44,7 +65,12 @@ export function pasteCues(deck: Deck, wish: { clipping: CueClipping, elements: r
     const beats = element ? beatsOf(deck, element.owner) : []
     if (!element || !beats.length) return []
     const whats = new Set(clipping.cues.map(cue => cue.what))
-    const before = wish.how === 'replace' ? cuesOfElement(deck, id).filter(cue => whats.has(cue.what)).map(cue => cue.id) : []
+    const before =
+      wish.how === 'replace'
+        ? cuesOfElement(deck, id)
+            .filter(cue => whats.has(cue.what))
+            .map(cue => cue.id)
+        : []
     const ids = new Map(clipping.cues.map(cue => [cue.id, context.id()]))
     return [
       ...dropCues(deck, before),
@@ -54,8 +80,16 @@ export function pasteCues(deck: Deck, wish: { clipping: CueClipping, elements: r
         const order = orderLast(last.has(beat.id) ? [last.get(beat.id)!] : cuesOf(deck, beat.id))
         last.set(beat.id, { order })
         return {
-          do: 'put', table: 'cues',
-          record: { ...suited(cue, element.kind), id: ids.get(cue.id)!, beat: beat.id, element: id, order, anchor: follows && cue.anchor.to !== 'beat' ? { to: cue.anchor.to, cue: ids.get(follows.id)! } : { to: 'beat' } },
+          do: 'put',
+          table: 'cues',
+          record: {
+            ...suited(cue, element.kind),
+            id: ids.get(cue.id)!,
+            beat: beat.id,
+            element: id,
+            order,
+            anchor: follows && cue.anchor.to !== 'beat' ? { to: cue.anchor.to, cue: ids.get(follows.id)! } : { to: 'beat' },
+          },
         }
       }),
     ]

@@ -5,32 +5,78 @@ import { orderLast, type Id } from '../../values'
 type NewClip = ClipElement extends infer E ? (E extends ClipElement ? Omit<E, 'order'> : never) : never
 
 /** Puts a film or sound on its slide; it begins to play as the slide opens, or with another of its beats. */
-export function putClip(deck: Deck, wish: { clip: NewClip, beat?: Id }, context: EditContext): Change[] {
+export function putClip(deck: Deck, wish: { clip: NewClip; beat?: Id }, context: EditContext): Change[] {
   const beat = wish.beat ?? beatsOf(deck, wish.clip.owner)[0]?.id
   return [...addElement(deck, { element: wish.clip }), ...(beat ? startClip(deck, { element: wish.clip.id, beat }, context) : [])]
 }
 
 /** A cue that lets a clip play. */
-export const startClip = (deck: Deck, wish: { element: Id, beat: Id, delay?: number }, context: EditContext): Change[] =>
-  addCue(deck, { cue: { beat: wish.beat, element: wish.element, what: 'media', effect: 'clip-play', options: {}, anchor: { to: 'beat' }, delay: wish.delay ?? 0, duration: 0, easing: { kind: 'linear' }, repeat: 1 } }, context)
+export const startClip = (deck: Deck, wish: { element: Id; beat: Id; delay?: number }, context: EditContext): Change[] =>
+  addCue(
+    deck,
+    {
+      cue: {
+        beat: wish.beat,
+        element: wish.element,
+        what: 'media',
+        effect: 'clip-play',
+        options: {},
+        anchor: { to: 'beat' },
+        delay: wish.delay ?? 0,
+        duration: 0,
+        easing: { kind: 'linear' },
+        repeat: 1,
+      },
+    },
+    context,
+  )
 
 /** Puts a sound over slides of the deck. Its id is the first one asked for. */
-export function putSound(deck: Deck, wish: { use: 'bed' | 'narration' | 'effect', media: string, name: string, fromSlide: Id, untilSlide: Id, delay?: number }, context: EditContext): Change[] {
+export function putSound(
+  deck: Deck,
+  wish: { use: 'bed' | 'narration' | 'effect'; media: string; name: string; fromSlide: Id; untilSlide: Id; delay?: number },
+  context: EditContext,
+): Change[] {
   const { use, media, name, fromSlide, untilSlide } = wish
   const bed = use === 'bed'
-  return [{
-    do: 'put', table: 'sounds', record: { id: context.id(), order: orderLast(soundsOf(deck)), name: name.slice(0, 200), media, use, fromSlide, untilSlide, delay: wish.delay ?? 0, volume: bed ? 0.5 : 1, fadeIn: bed ? 1 : 0, fadeOut: bed ? 2 : 0, loop: bed },
-  }]
+  return [
+    {
+      do: 'put',
+      table: 'sounds',
+      record: {
+        id: context.id(),
+        order: orderLast(soundsOf(deck)),
+        name: name.slice(0, 200),
+        media,
+        use,
+        fromSlide,
+        untilSlide,
+        delay: wish.delay ?? 0,
+        volume: bed ? 0.5 : 1,
+        fadeIn: bed ? 1 : 0,
+        fadeOut: bed ? 2 : 0,
+        loop: bed,
+      },
+    },
+  ]
 }
 
 /** Gives a slide a voice: what it had is taken away, and where its last beat held as long as reading takes, it holds for the voice. */
-export function putNarration(deck: Deck, wish: { slide: Id, media: string, name: string }, context: EditContext): Change[] {
-  const had = Object.values(deck.sounds).filter(sound => sound.use === 'narration' && sound.fromSlide === wish.slide && sound.untilSlide === wish.slide)
+export function putNarration(deck: Deck, wish: { slide: Id; media: string; name: string }, context: EditContext): Change[] {
+  const had = Object.values(deck.sounds).filter(
+    sound => sound.use === 'narration' && sound.fromSlide === wish.slide && sound.untilSlide === wish.slide,
+  )
   const last = beatsOf(deck, wish.slide).at(-1)
   const voice = had[0]
   return [
     ...had.slice(1).map((sound): Change => ({ do: 'drop', table: 'sounds', id: sound.id })),
-    ...(voice ? setFields(deck, { table: 'sounds', id: voice.id, fields: { media: wish.media, from: undefined, until: undefined, captions: undefined } }) : putSound(deck, { use: 'narration', media: wish.media, name: wish.name, fromSlide: wish.slide, untilSlide: wish.slide }, context)),
+    ...(voice
+      ? setFields(deck, {
+          table: 'sounds',
+          id: voice.id,
+          fields: { media: wish.media, from: undefined, until: undefined, captions: undefined },
+        })
+      : putSound(deck, { use: 'narration', media: wish.media, name: wish.name, fromSlide: wish.slide, untilSlide: wish.slide }, context)),
     ...(last?.hold.kind === 'reading' ? setFields(deck, { table: 'beats', id: last.id, fields: { hold: { kind: 'media' } } }) : []),
   ]
 }

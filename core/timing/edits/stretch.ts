@@ -14,10 +14,13 @@ function ofCue(cue: Cue, factor: number, withDelay: boolean): Change {
   const times = (seconds: number) => Math.min(longest, round(seconds * factor))
   const { slower } = effectNamed(cue.effect, cue.what)
   return {
-    do: 'set', table: 'cues', id: cue.id,
+    do: 'set',
+    table: 'cues',
+    id: cue.id,
     fields: {
       ...(slower ? { options: slower(cue.options, factor) } : {}),
-      duration: cue.duration > 0 ? Math.max(0.01, times(cue.duration)) : 0, ...(withDelay ? { delay: times(cue.delay) } : {}),
+      duration: cue.duration > 0 ? Math.max(0.01, times(cue.duration)) : 0,
+      ...(withDelay ? { delay: times(cue.delay) } : {}),
       ...(cue.parts ? { parts: { ...cue.parts, stagger: times(cue.parts.stagger) } } : {}),
     },
   }
@@ -31,21 +34,41 @@ export function stretch(deck: Deck, wish: StretchWish, factor: number): Change[]
   if (!(factor > 0) || factor === 1) return []
   if ('cues' in wish) return wish.cues.flatMap(id => (deck.cues[id] ? [ofCue(deck.cues[id], factor, false)] : []))
   const slides = 'slides' in wish ? wish.slides : []
-  const beats = 'beats' in wish ? wish.beats.flatMap(id => (deck.beats[id] ? [deck.beats[id]] : [])) : slides.flatMap(slide => beatsOf(deck, slide))
+  const beats =
+    'beats' in wish ? wish.beats.flatMap(id => (deck.beats[id] ? [deck.beats[id]] : [])) : slides.flatMap(slide => beatsOf(deck, slide))
   return [
     ...beats.flatMap(beat => [
       ...cuesOf(deck, beat.id).map(cue => ofCue(cue, factor, true)),
-      ...(beat.hold.kind === 'seconds' ? [{ do: 'set' as const, table: 'beats' as const, id: beat.id, fields: { hold: { kind: 'seconds' as const, seconds: Math.min(longest, round(beat.hold.seconds * factor)) } } }] : []),
+      ...(beat.hold.kind === 'seconds'
+        ? [
+            {
+              do: 'set' as const,
+              table: 'beats' as const,
+              id: beat.id,
+              fields: { hold: { kind: 'seconds' as const, seconds: Math.min(longest, round(beat.hold.seconds * factor)) } },
+            },
+          ]
+        : []),
     ]),
     ...slides.flatMap((id): Change[] => {
       const transition = deck.slides[id]?.transition
-      return transition ? [{ do: 'set', table: 'slides', id, fields: { transition: { ...transition, duration: Math.min(20, round(transition.duration * factor)) } } }] : []
+      return transition
+        ? [
+            {
+              do: 'set',
+              table: 'slides',
+              id,
+              fields: { transition: { ...transition, duration: Math.min(20, round(transition.duration * factor)) } },
+            },
+          ]
+        : []
     }),
   ]
 }
 
 /** Seconds of some beats that no stretching changes: what they hold for reading or for a clip. */
-export const fixedIn = (beats: readonly ScoreBeat[]) => beats.reduce((sum, { beat, hold }) => sum + (beat.hold.kind === 'seconds' ? 0 : hold), 0)
+export const fixedIn = (beats: readonly ScoreBeat[]) =>
+  beats.reduce((sum, { beat, hold }) => sum + (beat.hold.kind === 'seconds' ? 0 : hold), 0)
 
 /**
  * The factor that lets a stretch of time last as long as is wanted, seconds: `length` is how long it lasts now, `fixed` how
@@ -61,5 +84,12 @@ export function setLength(deck: Deck, id: Id, seconds: number): Change[] {
   const cue = deck.cues[id]
   if (!cue) return []
   const { fixed } = effectNamed(cue.effect, cue.what)
-  return [{ do: 'set', table: 'cues', id, fields: { duration: Math.max(0, Math.min(longest, round(seconds))), ...(fixed ? { options: fixed(cue.options) } : {}) } }]
+  return [
+    {
+      do: 'set',
+      table: 'cues',
+      id,
+      fields: { duration: Math.max(0, Math.min(longest, round(seconds))), ...(fixed ? { options: fixed(cue.options) } : {}) },
+    },
+  ]
 }

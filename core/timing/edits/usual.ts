@@ -5,9 +5,15 @@ import type { Id } from '../../values'
 type Use = 'enter' | 'exit'
 
 const cut: Transition = { effect: 'cut', duration: 0, easing: { kind: 'linear' } }
-const motionOf = ({ effect, options, duration, easing }: Pick<Cue, 'effect' | 'options' | 'duration' | 'easing'>): Transition => ({ effect, duration, easing, options })
+const motionOf = ({ effect, options, duration, easing }: Pick<Cue, 'effect' | 'options' | 'duration' | 'easing'>): Transition => ({
+  effect,
+  duration,
+  easing,
+  options,
+})
 /** Options in one order, absent ones as empty, so that two ways that are alike read alike. */
-const words = ({ effect, duration, easing, options = {} }: Transition) => JSON.stringify([effect, duration, easing, Object.entries(options).sort(([a], [b]) => (a < b ? -1 : 1))])
+const words = ({ effect, duration, easing, options = {} }: Transition) =>
+  JSON.stringify([effect, duration, easing, Object.entries(options).sort(([a], [b]) => (a < b ? -1 : 1))])
 const alike = (a: Transition, b: Transition) => words(a) === words(b)
 
 /** How a slide comes; every cut is the same one. */
@@ -34,10 +40,17 @@ export function cuesApart(deck: Deck, what: Use, kind: ElementKind): Cue[] {
 /** The slides, but the first, that come in another way than the usual one. */
 export function slidesApart(deck: Deck): Id[] {
   const usual = usualTransition(deck)
-  return usual ? slidesOf(deck).slice(1).filter(slide => !alike(comes(deck, slide.id), usual)).map(slide => slide.id) : []
+  return usual
+    ? slidesOf(deck)
+        .slice(1)
+        .filter(slide => !alike(comes(deck, slide.id), usual))
+        .map(slide => slide.id)
+    : []
 }
 
-const setInfo = (deck: Deck, usual: NonNullable<NonNullable<Deck['info']['info']>['usual']>): Change[] => [{ do: 'set', table: 'info', id: 'info', fields: { usual: { ...deck.info.info?.usual, ...usual } } }]
+const setInfo = (deck: Deck, usual: NonNullable<NonNullable<Deck['info']['info']>['usual']>): Change[] => [
+  { do: 'set', table: 'info', id: 'info', fields: { usual: { ...deck.info.info?.usual, ...usual } } },
+]
 
 /** Makes the way of one cue the usual one for its use and its element's kind; nothing else changes yet. */
 export function setUsual(deck: Deck, wish: { like: Id }): Change[] {
@@ -47,12 +60,17 @@ export function setUsual(deck: Deck, wish: { like: Id }): Change[] {
   return setInfo(deck, { [cue.what]: { ...deck.info.info?.usual?.[cue.what], [kind]: motionOf(cue) } })
 }
 /** Lets cues that differ from the usual way follow it: those named, or all. They keep when they come and their parts. */
-export function followUsual(deck: Deck, wish: { what: Use, kind: ElementKind, cues?: readonly Id[] }): Change[] {
+export function followUsual(deck: Deck, wish: { what: Use; kind: ElementKind; cues?: readonly Id[] }): Change[] {
   const usual = usualMotion(deck, wish.what, wish.kind)
   if (!usual) return []
   return cuesApart(deck, wish.what, wish.kind)
     .filter(cue => !wish.cues || wish.cues.includes(cue.id))
-    .map(cue => ({ do: 'set', table: 'cues', id: cue.id, fields: { effect: usual.effect, options: usual.options ?? {}, duration: usual.duration, easing: usual.easing } }))
+    .map(cue => ({
+      do: 'set',
+      table: 'cues',
+      id: cue.id,
+      fields: { effect: usual.effect, options: usual.options ?? {}, duration: usual.duration, easing: usual.easing },
+    }))
 }
 
 /** Makes the way one slide comes the usual one. */
@@ -61,5 +79,7 @@ export const setUsualTransition = (deck: Deck, wish: { like: Id }): Change[] => 
 export function followUsualTransition(deck: Deck, wish: { slides?: readonly Id[] } = {}): Change[] {
   const usual = usualTransition(deck)
   if (!usual) return []
-  return slidesApart(deck).filter(id => !wish.slides || wish.slides.includes(id)).map(id => ({ do: 'set', table: 'slides', id, fields: { transition: usual.effect === 'cut' ? undefined : usual } }))
+  return slidesApart(deck)
+    .filter(id => !wish.slides || wish.slides.includes(id))
+    .map(id => ({ do: 'set', table: 'slides', id, fields: { transition: usual.effect === 'cut' ? undefined : usual } }))
 }

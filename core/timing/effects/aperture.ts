@@ -8,7 +8,18 @@ export const aperture: Effect = {
   whats: ['enter', 'exit'],
   duration: 0.8,
   options: [
-    { kind: 'choice', name: 'shape', label: 'Shape', initial: 'circle', values: [{ value: 'circle', label: 'circle' }, { value: 'diamond', label: 'diamond' }, { value: 'hexagon', label: 'hexagon' }, { value: 'star', label: 'star' }] },
+    {
+      kind: 'choice',
+      name: 'shape',
+      label: 'Shape',
+      initial: 'circle',
+      values: [
+        { value: 'circle', label: 'circle' },
+        { value: 'diamond', label: 'diamond' },
+        { value: 'hexagon', label: 'hexagon' },
+        { value: 'star', label: 'star' },
+      ],
+    },
   ],
   apply(part, progress, options) {
     const share = clamp(progress)

@@ -13,7 +13,17 @@ export const changeText: Effect = {
   duration: 0.8,
   options: [
     { kind: 'words', name: 'words', label: 'Then it says', initial: '' },
-    { kind: 'choice', name: 'how', label: 'The new words', values: [{ value: 'fade', label: 'fade in' }, { value: 'up', label: 'come from below' }, { value: 'down', label: 'come from above' }], initial: 'fade' },
+    {
+      kind: 'choice',
+      name: 'how',
+      label: 'The new words',
+      values: [
+        { value: 'fade', label: 'fade in' },
+        { value: 'up', label: 'come from below' },
+        { value: 'down', label: 'come from above' },
+      ],
+      initial: 'fade',
+    },
   ],
   apply: () => {},
 }

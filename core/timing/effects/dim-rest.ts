@@ -13,6 +13,7 @@ export const dimRest: Effect = {
   stays: options => optionOf<boolean>(dimRest, options, 'stays'),
   apply: () => {},
   applyToOthers(part, progress, options) {
-    part.opacity *= 1 - clamp(shareOf(progress, optionOf<boolean>(dimRest, options, 'stays'))) * (optionOf<number>(dimRest, options, 'amount') / 100)
+    part.opacity *=
+      1 - clamp(shareOf(progress, optionOf<boolean>(dimRest, options, 'stays'))) * (optionOf<number>(dimRest, options, 'amount') / 100)
   },
 }

@@ -31,12 +31,49 @@ export const draw: Effect = {
   least: { seconds: 0.5, why: 'to be seen being drawn' },
   options: [
     { kind: 'choice', name: 'nib', label: 'With', values: nibs.map(nib => ({ value: nib.name, label: nib.label })), initial: 'pencil' },
-    { kind: 'choice', name: 'takes', label: 'Takes', values: [{ value: 'speed', label: 'as long as its lines' }, { value: 'fixed', label: 'the seconds below' }], initial: 'speed' },
-    { kind: 'number', name: 'speed', label: 'In a second', least: 100, most: 12_000, step: 100, unit: 'px', initial: 1600, when: { name: 'takes', is: 'speed' } },
-    { kind: 'choice', name: 'lines', label: 'Lines in', values: [{ value: 'own', label: 'their own colours' }, { value: 'one', label: 'one colour' }], initial: 'own' },
+    {
+      kind: 'choice',
+      name: 'takes',
+      label: 'Takes',
+      values: [
+        { value: 'speed', label: 'as long as its lines' },
+        { value: 'fixed', label: 'the seconds below' },
+      ],
+      initial: 'speed',
+    },
+    {
+      kind: 'number',
+      name: 'speed',
+      label: 'In a second',
+      least: 100,
+      most: 12_000,
+      step: 100,
+      unit: 'px',
+      initial: 1600,
+      when: { name: 'takes', is: 'speed' },
+    },
+    {
+      kind: 'choice',
+      name: 'lines',
+      label: 'Lines in',
+      values: [
+        { value: 'own', label: 'their own colours' },
+        { value: 'one', label: 'one colour' },
+      ],
+      initial: 'own',
+    },
     { ...colorOptionOf('ink'), when: { name: 'lines', is: 'one' } },
     { kind: 'number', name: 'thick', label: 'Lines as thick as', least: 25, most: 400, step: 25, unit: '%', initial: 100 },
-    { kind: 'choice', name: 'fill', label: 'Its colour', values: [{ value: 'soft', label: 'comes softly' }, { value: 'sweep', label: 'is laid on from the left' }], initial: 'soft' },
+    {
+      kind: 'choice',
+      name: 'fill',
+      label: 'Its colour',
+      values: [
+        { value: 'soft', label: 'comes softly' },
+        { value: 'sweep', label: 'is laid on from the left' },
+      ],
+      initial: 'soft',
+    },
   ],
   lasts(options, drawing) {
     if (!drawing || !follows(options)) return null
@@ -44,7 +81,8 @@ export const draw: Effect = {
   },
   follows: options => follows(options),
   fixed: options => ({ ...options, takes: 'fixed' }),
-  slower: (options, factor) => (!follows(options) ? options : { ...options, speed: Math.min(12_000, Math.max(100, Math.round(speedOf(options) / factor))) }),
+  slower: (options, factor) =>
+    !follows(options) ? options : { ...options, speed: Math.min(12_000, Math.max(100, Math.round(speedOf(options) / factor))) },
   apply(part, progress, options, { drawing }) {
     const share = clamp(progress)
     if (share === 1) return
@@ -61,7 +99,12 @@ export const draw: Effect = {
     const lines = share === 0 ? 0 : 1 - filled ** 3
     const at = name === 'none' || filled > 0 || share === 0 ? null : handAt(drawing, come)
     part.drawn = {
-      drawing, come, lines, filled, sweeps, thick: optionOf<number>(draw, options, 'thick') / 100,
+      drawing,
+      come,
+      lines,
+      filled,
+      sweeps,
+      thick: optionOf<number>(draw, options, 'thick') / 100,
       color: optionOf<string>(draw, options, 'lines') === 'one' ? colorOption(draw, options, 'color') : null,
       nib: at && { name, x: at.x, y: at.y },
     }

@@ -8,14 +8,40 @@ const fading = 0.2
 
 function boundsOfAll(lines: readonly Place[]): Place {
   const [x, y] = [Math.min(...lines.map(line => line.x)), Math.min(...lines.map(line => line.y))]
-  return { x, y, width: Math.max(...lines.map(line => line.x + line.width)) - x, height: Math.max(...lines.map(line => line.y + line.height)) - y }
+  return {
+    x,
+    y,
+    width: Math.max(...lines.map(line => line.x + line.width)) - x,
+    height: Math.max(...lines.map(line => line.y + line.height)) - y,
+  }
 }
 
 /** An emphasis that draws a stroke by an element: it is drawn, stands, and fades unless it stays. */
-export function drawnStroke(name: string, label: string, wish: { color: string, width: number, beneath?: boolean, path(line: Place, width: number): string, /** Once round all lines, in place of once a line. */ around?: true, alpha?: number }): Effect {
+export function drawnStroke(
+  name: string,
+  label: string,
+  wish: {
+    color: string
+    width: number
+    beneath?: boolean
+    path(line: Place, width: number): string
+    /** Once round all lines, in place of once a line. */ around?: true
+    alpha?: number
+  },
+): Effect {
   const effect: Effect = {
-    name, label, whats: ['emphasis'], whole: true, duration: 2.5, pace: 'linear', least: { seconds: 0.8, why: 'to be seen being drawn' },
-    options: [colorOptionOf(wish.color), { kind: 'number', name: 'width', label: 'As thick as', least: 1, most: 400, step: 1, unit: 'px', initial: wish.width }, staysOption],
+    name,
+    label,
+    whats: ['emphasis'],
+    whole: true,
+    duration: 2.5,
+    pace: 'linear',
+    least: { seconds: 0.8, why: 'to be seen being drawn' },
+    options: [
+      colorOptionOf(wish.color),
+      { kind: 'number', name: 'width', label: 'As thick as', least: 1, most: 400, step: 1, unit: 'px', initial: wish.width },
+      staysOption,
+    ],
     stays: options => optionOf<boolean>(effect, options, 'stays'),
     apply(part: PartFrame, progress: number, options: Options, { lines }) {
       if (progress <= 0) return
@@ -26,7 +52,14 @@ export function drawnStroke(name: string, label: string, wish: { color: string, 
       const share = clamp(progress / (stays ? 1 : drawing))
       // As a hand draws: off quickly, slower towards the end.
       const drawn = stays || share < 1 ? 1 - (1 - share) ** 2 : 1
-      const stroke: Stroke = { path: (wish.around ? [boundsOfAll(lines)] : lines).map(line => wish.path(line, width)).join(''), color: colorOption(effect, options, 'color'), width, drawn, opacity, beneath: wish.beneath ?? false }
+      const stroke: Stroke = {
+        path: (wish.around ? [boundsOfAll(lines)] : lines).map(line => wish.path(line, width)).join(''),
+        color: colorOption(effect, options, 'color'),
+        width,
+        drawn,
+        opacity,
+        beneath: wish.beneath ?? false,
+      }
       part.strokes = [...(part.strokes ?? []), stroke]
     },
   }

@@ -10,9 +10,9 @@ export interface EffectRoom {
   /** The element's box, px of deck space. */
   box: Box
   /** Deck space, px. */
-  size: { width: number, height: number }
+  size: { width: number; height: number }
   /** How far the slide reaches, px: of a board further than the picture. */
-  extent?: { width: number, height: number }
+  extent?: { width: number; height: number }
   /** Where what it shows lies within its box: its lines of words, or all of it; px of deck space from the box's corner. */
   lines: readonly Place[]
   /** What a hand draws of it, where the effect asks for that and it is at hand. */
@@ -27,18 +27,21 @@ export interface Place {
   height: number
 }
 
-/** One choice that an effect offers. A colour is the name of a role, #rrggbb or a whole colour as JSON, a path SVG path data, an element its id. */
+/**
+ * One choice that an effect offers. A colour is the name of a role, #rrggbb or a whole colour as JSON, a path SVG path data, an element its
+ * id.
+ */
 export type EffectOption = {
   /** It applies only where another option is so. */
-  when?: { name: string, is: string }
+  when?: { name: string; is: string }
 } & (
-  | { kind: 'choice', name: string, label: string, values: readonly { value: string, label: string }[], initial: string }
-  | { kind: 'number', name: string, label: string, least: number, most: number, step: number, unit: string, initial: number }
-  | { kind: 'yes', name: string, label: string, initial: boolean }
-  | { kind: 'color', name: string, label: string, initial: string }
-  | { kind: 'element', name: string, label: string, initial: string }
-  | { kind: 'words', name: string, label: string, initial: string }
-  | { kind: 'path', name: string, label: string, initial: string }
+  | { kind: 'choice'; name: string; label: string; values: readonly { value: string; label: string }[]; initial: string }
+  | { kind: 'number'; name: string; label: string; least: number; most: number; step: number; unit: string; initial: number }
+  | { kind: 'yes'; name: string; label: string; initial: boolean }
+  | { kind: 'color'; name: string; label: string; initial: string }
+  | { kind: 'element'; name: string; label: string; initial: string }
+  | { kind: 'words'; name: string; label: string; initial: string }
+  | { kind: 'path'; name: string; label: string; initial: string }
 )
 
 /**
@@ -68,8 +71,10 @@ export interface Effect {
   stays?(options: Options): boolean
   /** Whether it is about an element as a whole, and never about its parts one by one. */
   whole?: true
-  /** The shortest length of one part at which what it does can be seen, seconds, and what it is needed for; absent: to be seen as motion. */
-  least?: { seconds: number, why: string }
+  /**
+   * The shortest length of one part at which what it does can be seen, seconds, and what it is needed for; absent: to be seen as motion.
+   */
+  least?: { seconds: number; why: string }
   /** Whether it needs to know how a hand draws the element. */
   byHand?: true
   /** Seconds that one part takes, where they follow from what it does; null as chosen. */
@@ -89,7 +94,8 @@ export const clamp = (value: number) => Math.min(1, Math.max(0, value))
 export function optionOf<T extends string | number | boolean>(effect: Pick<Effect, 'options'>, options: Options, name: string): T {
   const option = effect.options.find(candidate => candidate.name === name)!
   const value = options[name]
-  if (option.kind === 'number') return (typeof value === 'number' ? Math.min(option.most, Math.max(option.least, value)) : option.initial) as T
+  if (option.kind === 'number')
+    return (typeof value === 'number' ? Math.min(option.most, Math.max(option.least, value)) : option.initial) as T
   if (option.kind === 'choice') return (option.values.some(known => known.value === value) ? value : option.initial) as T
   return (typeof value === typeof option.initial ? value : option.initial) as T
 }
@@ -104,7 +110,8 @@ export function colorOption(effect: Pick<Effect, 'options'>, options: Options, n
 }
 
 /** A colour as the value of an option: in one word where it has neither tint nor transparency. */
-export const colorValue = (color: Color): string => (Object.keys(color).length > 1 ? JSON.stringify(color) : 'role' in color ? color.role : color.hex)
+export const colorValue = (color: Color): string =>
+  Object.keys(color).length > 1 ? JSON.stringify(color) : 'role' in color ? color.role : color.hex
 
 export const sides = [
   { value: 'left', label: 'the left' },

@@ -9,7 +9,9 @@ export const takePose: Effect = {
   kinds: ['figure'],
   whole: true,
   duration: 0.6,
-  options: [{ kind: 'choice', name: 'pose', label: 'Pose', values: poses.map(pose => ({ value: pose.name, label: pose.label })), initial: 'point' }],
+  options: [
+    { kind: 'choice', name: 'pose', label: 'Pose', values: poses.map(pose => ({ value: pose.name, label: pose.label })), initial: 'point' },
+  ],
   apply: () => {},
 }
 
@@ -23,7 +25,13 @@ export const makeGesture: Effect = {
   duration: 2,
   pace: 'linear',
   options: [
-    { kind: 'choice', name: 'gesture', label: 'Gesture', values: gestures.map(gesture => ({ value: gesture.name, label: gesture.label })), initial: 'wave' },
+    {
+      kind: 'choice',
+      name: 'gesture',
+      label: 'Gesture',
+      values: gestures.map(gesture => ({ value: gesture.name, label: gesture.label })),
+      initial: 'wave',
+    },
     { kind: 'element', name: 'holds', label: 'What it holds up', initial: '', when: { name: 'gesture', is: 'hold-up' } },
   ],
   apply: () => {},
@@ -42,7 +50,18 @@ export const walkIn: Effect = {
   duration: 3,
   pace: 'linear',
   least: { seconds: 0.8, why: 'to be seen walking' },
-  options: [{ kind: 'choice', name: 'from', label: 'From', values: [{ value: 'left', label: 'the left' }, { value: 'right', label: 'the right' }], initial: 'left' }],
+  options: [
+    {
+      kind: 'choice',
+      name: 'from',
+      label: 'From',
+      values: [
+        { value: 'left', label: 'the left' },
+        { value: 'right', label: 'the right' },
+      ],
+      initial: 'left',
+    },
+  ],
   apply(part, progress, options, { box, size, extent = size }) {
     const share = clamp(progress)
     if (share === 1) return

@@ -9,12 +9,43 @@ export const goToView: Effect = {
   whole: true,
   duration: 2,
   options: [
-    { kind: 'choice', name: 'way', label: 'Way', values: [{ value: 'arc', label: 'from afar where it is long' }, { value: 'straight', label: 'straight there' }], initial: 'arc' },
-    { kind: 'choice', name: 'takes', label: 'Takes', values: [{ value: 'way', label: 'as long as the way asks' }, { value: 'fixed', label: 'the seconds below' }], initial: 'way' },
-    { kind: 'number', name: 'speed', label: 'Speed', least: 10, most: Math.round((cameraSpeed.most / cameraSpeed.easy) * 100), step: 10, unit: '%', initial: 100, when: { name: 'takes', is: 'way' } },
+    {
+      kind: 'choice',
+      name: 'way',
+      label: 'Way',
+      values: [
+        { value: 'arc', label: 'from afar where it is long' },
+        { value: 'straight', label: 'straight there' },
+      ],
+      initial: 'arc',
+    },
+    {
+      kind: 'choice',
+      name: 'takes',
+      label: 'Takes',
+      values: [
+        { value: 'way', label: 'as long as the way asks' },
+        { value: 'fixed', label: 'the seconds below' },
+      ],
+      initial: 'way',
+    },
+    {
+      kind: 'number',
+      name: 'speed',
+      label: 'Speed',
+      least: 10,
+      most: Math.round((cameraSpeed.most / cameraSpeed.easy) * 100),
+      step: 10,
+      unit: '%',
+      initial: 100,
+      when: { name: 'takes', is: 'way' },
+    },
   ],
   apply: () => {},
   follows: options => optionOf<string>(goToView, options, 'takes') !== 'fixed',
   fixed: options => ({ ...options, takes: 'fixed' }),
-  slower: (options, factor) => (!goToView.follows!(options) ? options : { ...options, speed: Math.max(10, Math.round(optionOf<number>(goToView, options, 'speed') / factor)) }),
+  slower: (options, factor) =>
+    !goToView.follows!(options)
+      ? options
+      : { ...options, speed: Math.max(10, Math.round(optionOf<number>(goToView, options, 'speed') / factor)) },
 }

@@ -14,8 +14,15 @@ export const grow: Effect = {
   duration: 0.7,
   options: [
     {
-      kind: 'choice', name: 'from', label: 'From', initial: 'base',
-      values: [{ value: 'base', label: 'its base' }, { value: 'left', label: 'its left edge' }, { value: 'middle', label: 'its middle' }],
+      kind: 'choice',
+      name: 'from',
+      label: 'From',
+      initial: 'base',
+      values: [
+        { value: 'base', label: 'its base' },
+        { value: 'left', label: 'its left edge' },
+        { value: 'middle', label: 'its middle' },
+      ],
     },
   ],
   apply(part, progress, options) {

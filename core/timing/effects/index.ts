@@ -44,19 +44,75 @@ export { arcOf, lineOf } from './moves'
 
 /** The catalogue: adding an effect is adding a file and a line. */
 export const effects: readonly Effect[] = [
-  fade, rise, wipe, grow, type, countUp, focus, emerge, travel, land, springUp, drop, stretch, spinIn, unfold, turnIn, aperture, slats, slant, sweep, draw, walkIn,
-  pulse, tint, underline, marker, ring, bracket, strikeOut, dimRest, zoomTo, wobble, shake, hop, swing, lean, blink,
-  moveLine, moveArc, movePath, spin, resize, recolor, soften, changeText,
-  clipPlay, clipPause, clipGoOn,
-  goToView, takePose, makeGesture,
+  fade,
+  rise,
+  wipe,
+  grow,
+  type,
+  countUp,
+  focus,
+  emerge,
+  travel,
+  land,
+  springUp,
+  drop,
+  stretch,
+  spinIn,
+  unfold,
+  turnIn,
+  aperture,
+  slats,
+  slant,
+  sweep,
+  draw,
+  walkIn,
+  pulse,
+  tint,
+  underline,
+  marker,
+  ring,
+  bracket,
+  strikeOut,
+  dimRest,
+  zoomTo,
+  wobble,
+  shake,
+  hop,
+  swing,
+  lean,
+  blink,
+  moveLine,
+  moveArc,
+  movePath,
+  spin,
+  resize,
+  recolor,
+  soften,
+  changeText,
+  clipPlay,
+  clipPause,
+  clipGoOn,
+  goToView,
+  takePose,
+  makeGesture,
 ]
 
 const byName = new Map(effects.map(effect => [effect.name, effect]))
 
 /** Leaves everything as it is. */
-const nothing: Effect = { name: 'nothing', label: 'Nothing that is known here', whats: ['emphasis', 'move', 'data', 'media', 'pose', 'camera'], duration: 0.5, options: [], apply() {} }
+const nothing: Effect = {
+  name: 'nothing',
+  label: 'Nothing that is known here',
+  whats: ['emphasis', 'move', 'data', 'media', 'pose', 'camera'],
+  duration: 0.5,
+  options: [],
+  apply() {},
+}
 
-/** An effect by its name and what it is used for. One that this version does not know, or that is not for that use, fades what comes and goes, and does nothing else. */
+/**
+ * An effect by its name and what it is used for. One that this version does not know, or that is not for that use, fades what comes and
+ * goes, and does nothing else.
+ */
 export function effectNamed(name: string, what: Cue['what']): Effect {
   const found = byName.get(name)
   if (found?.whats.includes(what)) return found
@@ -64,7 +120,9 @@ export function effectNamed(name: string, what: Cue['what']): Effect {
 }
 
 /** The effects that suit a use and a kind of element. */
-export const effectsFor = (what: Cue['what'], kind: ElementKind) => effects.filter(effect => effect.whats.includes(what) && (!effect.kinds || effect.kinds.includes(kind)))
+export const effectsFor = (what: Cue['what'], kind: ElementKind) =>
+  effects.filter(effect => effect.whats.includes(what) && (!effect.kinds || effect.kinds.includes(kind)))
 
 /** The pace that an effect has unless one is chosen. */
-export const paceFor = (name: string, what: Cue['what']): Easing => namedEasings[effectNamed(name, what).pace ?? (what === 'enter' || what === 'exit' ? 'ease out' : 'ease both ways')]
+export const paceFor = (name: string, what: Cue['what']): Easing =>
+  namedEasings[effectNamed(name, what).pace ?? (what === 'enter' || what === 'exit' ? 'ease out' : 'ease both ways')]

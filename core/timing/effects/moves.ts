@@ -3,7 +3,16 @@ import type { PartFrame } from '../part-frame'
 import { clamp, colorOption, colorOptionOf, optionOf, type Effect, type EffectOption } from './effect'
 
 const turning: EffectOption = { kind: 'yes', name: 'turn', label: 'Turns along', initial: false }
-const way = (name: 'x' | 'y', initial: number): EffectOption => ({ kind: 'number', name, label: name === 'x' ? 'Across' : 'Down', least: -10_000, most: 10_000, step: 8, unit: 'px', initial })
+const way = (name: 'x' | 'y', initial: number): EffectOption => ({
+  kind: 'number',
+  name,
+  label: name === 'x' ? 'Across' : 'Down',
+  least: -10_000,
+  most: 10_000,
+  step: 8,
+  unit: 'px',
+  initial,
+})
 
 /** Puts a part where a path is after a share of it, counted from the path's beginning. */
 function follow(part: PartFrame, data: string, progress: number, turn: boolean) {
@@ -46,9 +55,23 @@ export const moveArc: Effect = {
   label: 'Move along an arc',
   whats: ['move'],
   duration: 1.2,
-  options: [way('x', 400), way('y', 0), { kind: 'number', name: 'bend', label: 'Bends by', least: -200, most: 200, step: 5, unit: '%', initial: 50 }, turning],
+  options: [
+    way('x', 400),
+    way('y', 0),
+    { kind: 'number', name: 'bend', label: 'Bends by', least: -200, most: 200, step: 5, unit: '%', initial: 50 },
+    turning,
+  ],
   apply(part, progress, options) {
-    follow(part, arcOf(optionOf<number>(moveArc, options, 'x'), optionOf<number>(moveArc, options, 'y'), optionOf<number>(moveArc, options, 'bend') / 100), progress, optionOf<boolean>(moveArc, options, 'turn'))
+    follow(
+      part,
+      arcOf(
+        optionOf<number>(moveArc, options, 'x'),
+        optionOf<number>(moveArc, options, 'y'),
+        optionOf<number>(moveArc, options, 'bend') / 100,
+      ),
+      progress,
+      optionOf<boolean>(moveArc, options, 'turn'),
+    )
   },
 }
 
@@ -98,7 +121,10 @@ export const recolor: Effect = {
   label: 'Take a colour',
   whats: ['move'],
   duration: 0.8,
-  options: [colorOptionOf('accent1'), { kind: 'number', name: 'amount', label: 'Strength', least: 5, most: 100, step: 5, unit: '%', initial: 100 }],
+  options: [
+    colorOptionOf('accent1'),
+    { kind: 'number', name: 'amount', label: 'Strength', least: 5, most: 100, step: 5, unit: '%', initial: 100 },
+  ],
   apply(part, progress, options) {
     const amount = clamp(progress) * (optionOf<number>(recolor, options, 'amount') / 100)
     if (amount > 0) part.tint = { color: colorOption(recolor, options, 'color'), amount }

@@ -7,9 +7,13 @@ export const slant: Effect = {
   label: 'Uncover at a slant',
   whats: ['enter', 'exit'],
   duration: 0.8,
-  options: [fromSideOption('left'), { kind: 'number', name: 'lean', label: 'Leans by', least: -100, most: 100, step: 5, unit: '%', initial: 30 }],
+  options: [
+    fromSideOption('left'),
+    { kind: 'number', name: 'lean', label: 'Leans by', least: -100, most: 100, step: 5, unit: '%', initial: 30 },
+  ],
   apply(part, progress, options) {
     const share = clamp(progress)
-    if (share < 1) part.mask = fromSide(slanted(share, optionOf<number>(slant, options, 'lean') / 100), optionOf<string>(slant, options, 'from'))
+    if (share < 1)
+      part.mask = fromSide(slanted(share, optionOf<number>(slant, options, 'lean') / 100), optionOf<string>(slant, options, 'from'))
   },
 }

@@ -9,10 +9,20 @@ export const slats: Effect = {
   duration: 0.8,
   options: [
     { kind: 'number', name: 'count', label: 'Slats', least: 2, most: 40, step: 1, unit: '', initial: 7 },
-    { kind: 'choice', name: 'way', label: 'They lie', initial: 'across', values: [{ value: 'across', label: 'level' }, { value: 'down', label: 'upright' }] },
+    {
+      kind: 'choice',
+      name: 'way',
+      label: 'They lie',
+      initial: 'across',
+      values: [
+        { value: 'across', label: 'level' },
+        { value: 'down', label: 'upright' },
+      ],
+    },
   ],
   apply(part, progress, options) {
     const share = clamp(progress)
-    if (share < 1) part.mask = slatsOf(share, Math.round(optionOf<number>(slats, options, 'count')), optionOf<'across' | 'down'>(slats, options, 'way'))
+    if (share < 1)
+      part.mask = slatsOf(share, Math.round(optionOf<number>(slats, options, 'count')), optionOf<'across' | 'down'>(slats, options, 'way'))
   },
 }

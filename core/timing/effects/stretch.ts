@@ -7,7 +7,18 @@ export const stretch: Effect = {
   whats: ['enter', 'exit'],
   duration: 0.7,
   pace: 'overshoot',
-  options: [{ kind: 'choice', name: 'way', label: 'Goes', initial: 'across', values: [{ value: 'across', label: 'across' }, { value: 'down', label: 'up and down' }] }],
+  options: [
+    {
+      kind: 'choice',
+      name: 'way',
+      label: 'Goes',
+      initial: 'across',
+      values: [
+        { value: 'across', label: 'across' },
+        { value: 'down', label: 'up and down' },
+      ],
+    },
+  ],
   apply(part, progress, options) {
     const long = Math.max(0, progress)
     const thick = Math.max(0, 1 + 0.35 * (1 - progress))

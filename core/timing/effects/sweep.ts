@@ -7,7 +7,18 @@ export const sweep: Effect = {
   label: 'Sweep round',
   whats: ['enter', 'exit'],
   duration: 1,
-  options: [{ kind: 'choice', name: 'way', label: 'Goes', initial: 'right', values: [{ value: 'right', label: 'clockwise' }, { value: 'left', label: 'the other way' }] }],
+  options: [
+    {
+      kind: 'choice',
+      name: 'way',
+      label: 'Goes',
+      initial: 'right',
+      values: [
+        { value: 'right', label: 'clockwise' },
+        { value: 'left', label: 'the other way' },
+      ],
+    },
+  ],
   apply(part, progress, options) {
     const share = clamp(progress)
     if (share < 1) part.mask = swept(share, optionOf<string>(sweep, options, 'way') === 'left' ? -1 : 1)

@@ -1,12 +1,35 @@
 import { clamp, optionOf, type Effect, type EffectOption } from './effect'
 import type { PartFrame } from '../part-frame'
 
-const times = (initial: number): EffectOption => ({ kind: 'number', name: 'times', label: 'Times', least: 1, most: 12, step: 1, unit: '', initial })
+const times = (initial: number): EffectOption => ({
+  kind: 'number',
+  name: 'times',
+  label: 'Times',
+  least: 1,
+  most: 12,
+  step: 1,
+  unit: '',
+  initial,
+})
 
 /** An emphasis that swings to and fro about rest, less and less. */
-function swinging(name: string, label: string, wish: { duration: number, amount: EffectOption & { kind: 'number' }, times: number, move(part: PartFrame, by: number, amount: number): void }): Effect {
+function swinging(
+  name: string,
+  label: string,
+  wish: {
+    duration: number
+    amount: EffectOption & { kind: 'number' }
+    times: number
+    move(part: PartFrame, by: number, amount: number): void
+  },
+): Effect {
   const effect: Effect = {
-    name, label, whats: ['emphasis'], duration: wish.duration, pace: 'linear', options: [wish.amount, times(wish.times)],
+    name,
+    label,
+    whats: ['emphasis'],
+    duration: wish.duration,
+    pace: 'linear',
+    options: [wish.amount, times(wish.times)],
     apply(part, progress, options) {
       if (progress <= 0 || progress >= 1) return
       const swing = Math.sin(progress * Math.round(optionOf<number>(effect, options, 'times')) * 2 * Math.PI) * (1 - progress)
@@ -16,17 +39,42 @@ function swinging(name: string, label: string, wish: { duration: number, amount:
   return effect
 }
 
-const angle = (initial: number) => ({ kind: 'number' as const, name: 'angle', label: 'By', least: 1, most: 90, step: 1, unit: '°', initial })
+const angle = (initial: number) => ({
+  kind: 'number' as const,
+  name: 'angle',
+  label: 'By',
+  least: 1,
+  most: 90,
+  step: 1,
+  unit: '°',
+  initial,
+})
 
 /** Wobbles about its middle. */
-export const wobble = swinging('wobble', 'Wobble', { duration: 0.9, amount: angle(6), times: 3, move(part, by, amount) { part.rotate += by * amount } })
+export const wobble = swinging('wobble', 'Wobble', {
+  duration: 0.9,
+  amount: angle(6),
+  times: 3,
+  move(part, by, amount) {
+    part.rotate += by * amount
+  },
+})
 
 /** Shakes its head. */
-export const shake = swinging('shake', 'Shake', { duration: 0.7, amount: { kind: 'number', name: 'way', label: 'By', least: 2, most: 400, step: 2, unit: 'px', initial: 24 }, times: 4, move(part, by, amount) { part.x += by * amount } })
+export const shake = swinging('shake', 'Shake', {
+  duration: 0.7,
+  amount: { kind: 'number', name: 'way', label: 'By', least: 2, most: 400, step: 2, unit: 'px', initial: 24 },
+  times: 4,
+  move(part, by, amount) {
+    part.x += by * amount
+  },
+})
 
 /** Swings like a sign that hangs from its upper edge. */
 export const swing = swinging('swing', 'Swing', {
-  duration: 1.6, amount: angle(12), times: 2,
+  duration: 1.6,
+  amount: angle(12),
+  times: 2,
   move(part, by, amount) {
     part.originX = 0.5
     part.originY = 0
@@ -35,7 +83,14 @@ export const swing = swinging('swing', 'Swing', {
 })
 
 /** Leans towards the viewer on one side and then the other. */
-export const lean = swinging('lean', 'Lean to and fro', { duration: 1.4, amount: angle(18), times: 1, move(part, by, amount) { part.turnY += by * amount } })
+export const lean = swinging('lean', 'Lean to and fro', {
+  duration: 1.4,
+  amount: angle(18),
+  times: 1,
+  move(part, by, amount) {
+    part.turnY += by * amount
+  },
+})
 
 /** Hops up and lands, each hop lower. */
 export const hop: Effect = {

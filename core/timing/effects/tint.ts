@@ -6,7 +6,11 @@ export const tint: Effect = {
   label: 'Tint',
   whats: ['emphasis'],
   duration: 1.2,
-  options: [colorOptionOf('accent2'), { kind: 'number', name: 'amount', label: 'Strength', least: 5, most: 100, step: 5, unit: '%', initial: 80 }, staysOption],
+  options: [
+    colorOptionOf('accent2'),
+    { kind: 'number', name: 'amount', label: 'Strength', least: 5, most: 100, step: 5, unit: '%', initial: 80 },
+    staysOption,
+  ],
   stays: options => optionOf<boolean>(tint, options, 'stays'),
   apply(part, progress, options) {
     const stays = optionOf<boolean>(tint, options, 'stays')

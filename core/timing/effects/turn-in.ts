@@ -7,7 +7,16 @@ export const turnIn: Effect = {
   whats: ['enter', 'exit'],
   duration: 0.8,
   options: [
-    { kind: 'choice', name: 'about', label: 'About', initial: 'upright', values: [{ value: 'upright', label: 'its upright middle' }, { value: 'level', label: 'its level middle' }] },
+    {
+      kind: 'choice',
+      name: 'about',
+      label: 'About',
+      initial: 'upright',
+      values: [
+        { value: 'upright', label: 'its upright middle' },
+        { value: 'level', label: 'its level middle' },
+      ],
+    },
     { kind: 'number', name: 'angle', label: 'By', least: -90, most: 90, step: 5, unit: '°', initial: 90 },
   ],
   apply(part, progress, options) {

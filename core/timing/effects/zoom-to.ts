@@ -19,12 +19,16 @@ export const zoomTo: Effect = {
     if (near === 0) return
     const fill = optionOf<number>(zoomTo, options, 'share') / 100
     const { x, y, scale: base } = camera
-    const closest = Math.max(base, Math.min((size.width * fill) / Math.max(1, box.width), (size.height * fill) / Math.max(1, box.height), 12 * base))
+    const closest = Math.max(
+      base,
+      Math.min((size.width * fill) / Math.max(1, box.width), (size.height * fill) / Math.max(1, box.height), 12 * base),
+    )
     // The scale goes in equal ratios; the middle goes with it so that the way is straight on the screen.
     const scale = base * (closest / base) ** near
     const way = closest > base ? (1 - base / scale) / (1 - base / closest) : 0
     /** The middle of the picture, held so that it does not look past the edge. */
-    const held = (middle: number, whole: number, picture: number) => Math.min(Math.max(middle, picture / 2 / closest), Math.max(picture / 2 / closest, whole - picture / 2 / closest))
+    const held = (middle: number, whole: number, picture: number) =>
+      Math.min(Math.max(middle, picture / 2 / closest), Math.max(picture / 2 / closest, whole - picture / 2 / closest))
     camera.scale = scale
     camera.x += (held(box.x + box.width / 2, extent.width, size.width) - x) * way
     camera.y += (held(box.y + box.height / 2, extent.height, size.height) - y) * way

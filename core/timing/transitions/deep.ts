@@ -8,7 +8,18 @@ export const zoom: TransitionKind = {
   name: 'zoom',
   label: 'Zoom',
   duration: 0.8,
-  options: [{ kind: 'choice', name: 'way', label: 'Goes', initial: 'in', values: [{ value: 'in', label: 'nearer' }, { value: 'out', label: 'farther' }] }],
+  options: [
+    {
+      kind: 'choice',
+      name: 'way',
+      label: 'Goes',
+      initial: 'in',
+      values: [
+        { value: 'in', label: 'nearer' },
+        { value: 'out', label: 'farther' },
+      ],
+    },
+  ],
   apply: between((progress, options) => {
     const inwards = optionOf<string>(zoom, options, 'way') === 'in'
     // The one that lies behind fills the picture all the while, so that nothing is seen beside it.
@@ -29,7 +40,12 @@ export const turn: TransitionKind = {
     const { first, share } = half(progress)
     const angle = first ? 90 * share : -90 * (1 - share)
     // Held back a little in the middle, so that its near edge stays in the picture.
-    const turned = { ...still(), scale: 1 - 0.22 * Math.sin(Math.PI * Math.min(1, progress)), turnY: way.x * angle + 0, turnX: -way.y * angle + 0 }
+    const turned = {
+      ...still(),
+      scale: 1 - 0.22 * Math.sin(Math.PI * Math.min(1, progress)),
+      turnY: way.x * angle + 0,
+      turnX: -way.y * angle + 0,
+    }
     return first ? { from: turned, to: gone() } : { from: gone(), to: turned }
   }),
 }
@@ -44,7 +60,13 @@ export const swingOpen: TransitionKind = {
     const way = directionOf(options)
     const angle = 90 * progress
     return {
-      from: { ...still(), originX: way.x < 0 ? 0 : way.x > 0 ? 1 : 0.5, originY: way.y < 0 ? 0 : way.y > 0 ? 1 : 0.5, turnY: -way.x * angle + 0, turnX: way.y * angle + 0 },
+      from: {
+        ...still(),
+        originX: way.x < 0 ? 0 : way.x > 0 ? 1 : 0.5,
+        originY: way.y < 0 ? 0 : way.y > 0 ? 1 : 0.5,
+        turnY: -way.x * angle + 0,
+        turnX: way.y * angle + 0,
+      },
       to: still(),
       front: 'from',
     }
@@ -73,7 +95,9 @@ export const dip: TransitionKind = {
   apply: between((progress, options) => {
     const color = colorOption(dip, options, 'color')
     const { first, share } = half(progress)
-    return first ? { from: still(), to: gone(), veil: { color, opacity: share } } : { from: gone(), to: still(), veil: { color, opacity: 1 - share } }
+    return first
+      ? { from: still(), to: gone(), veil: { color, opacity: share } }
+      : { from: gone(), to: still(), veil: { color, opacity: 1 - share } }
   }),
 }
 

@@ -11,7 +11,25 @@ export { gone, still } from './transition'
 export type { SlideFrame, TransitionFrame, TransitionKind } from './transition'
 
 /** The catalogue: adding a transition is adding a file and a line. */
-export const transitions: readonly TransitionKind[] = [cut, crossfade, carry, push, cover, drawAway, wipe, slant, part, slats, sweep, iris, zoom, turn, swingOpen, refocus, dip]
+export const transitions: readonly TransitionKind[] = [
+  cut,
+  crossfade,
+  carry,
+  push,
+  cover,
+  drawAway,
+  wipe,
+  slant,
+  part,
+  slats,
+  sweep,
+  iris,
+  zoom,
+  turn,
+  swingOpen,
+  refocus,
+  dip,
+]
 
 const byName = new Map(transitions.map(kind => [kind.name, kind]))
 

@@ -28,7 +28,7 @@ export interface TransitionFrame {
   /** Which lies on top; absent: the next. */
   front?: 'from'
   /** A colour over both. */
-  veil?: { color: Color, opacity: number }
+  veil?: { color: Color; opacity: number }
 }
 
 /**
@@ -46,17 +46,38 @@ export interface TransitionKind {
   apply(progress: number, options: Options): TransitionFrame
 }
 
-export const still = (): SlideFrame => ({ opacity: 1, x: 0, y: 0, scale: 1, originX: 0.5, originY: 0.5, turnX: 0, turnY: 0, blur: 0, cut: null, mask: null })
+export const still = (): SlideFrame => ({
+  opacity: 1,
+  x: 0,
+  y: 0,
+  scale: 1,
+  originX: 0.5,
+  originY: 0.5,
+  turnX: 0,
+  turnY: 0,
+  blur: 0,
+  cut: null,
+  mask: null,
+})
 export const gone = (): SlideFrame => ({ ...still(), opacity: 0 })
 
 /** A transition that is exactly at rest at both ends, whatever it does between them. */
 export function between(apply: (progress: number, options: Options) => TransitionFrame): TransitionKind['apply'] {
-  return (progress, options) => (progress <= 0 ? { from: still(), to: gone() } : progress >= 1 ? { from: gone(), to: still() } : apply(progress, options))
+  return (progress, options) =>
+    progress <= 0 ? { from: still(), to: gone() } : progress >= 1 ? { from: gone(), to: still() } : apply(progress, options)
 }
 
 export const directions: EffectOption = {
-  kind: 'choice', name: 'to', label: 'Towards', initial: 'left',
-  values: [{ value: 'left', label: 'the left' }, { value: 'right', label: 'the right' }, { value: 'up', label: 'the top' }, { value: 'down', label: 'the bottom' }],
+  kind: 'choice',
+  name: 'to',
+  label: 'Towards',
+  initial: 'left',
+  values: [
+    { value: 'left', label: 'the left' },
+    { value: 'right', label: 'the right' },
+    { value: 'up', label: 'the top' },
+    { value: 'down', label: 'the bottom' },
+  ],
 }
 
 export const directionOf = (options: Options) => {
@@ -65,4 +86,5 @@ export const directionOf = (options: Options) => {
 }
 
 /** The side that a way leads away from. */
-export const sideBehind = (options: Options) => (options.to === 'right' ? 'left' : options.to === 'up' ? 'bottom' : options.to === 'down' ? 'top' : 'right')
+export const sideBehind = (options: Options) =>
+  options.to === 'right' ? 'left' : options.to === 'up' ? 'bottom' : options.to === 'down' ? 'top' : 'right'

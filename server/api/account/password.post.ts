@@ -11,7 +11,8 @@ const wish = z.object({ current: z.string().max(1000), next: passwordSchema })
 export default defineEventHandler(async event => {
   const person = await requireViewer(event)
   const { current, next } = readAs(wish, await readBody(event))
-  if (!(await takeTurn(person.email, addressOf(event)))) return refuse(429, 'Too many attempts from this address are waiting. Wait a moment, then try again.')
+  if (!(await takeTurn(person.email, addressOf(event))))
+    return refuse(429, 'Too many attempts from this address are waiting. Wait a moment, then try again.')
   if (!(await isPassword(current, (await passwordHashOf(person.id)) ?? ''))) {
     await countFailure(person.email, addressOf(event))
     return refuse(422, 'The current password is another one. Check it, then try again.')

@@ -5,7 +5,12 @@ import { readAs, refuse, requireEditor } from '../../access'
 import { makeDeck } from '../../decks/make'
 import { newId } from '../../new-id'
 
-const wish = z.object({ title: z.string().trim().min(1).max(300), purpose: purposeSchema, language: languageSchema.default('en'), starter: z.string().max(60).optional() })
+const wish = z.object({
+  title: z.string().trim().min(1).max(300),
+  purpose: purposeSchema,
+  language: languageSchema.default('en'),
+  starter: z.string().max(60).optional(),
+})
 
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)

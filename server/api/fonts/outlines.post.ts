@@ -15,7 +15,8 @@ const mostLetters = 20_000
 export default defineEventHandler(async event => {
   await requireViewer(event)
   const { words } = readAs(wishSchema, await readBody(event))
-  if (words.reduce((sum, { text }) => sum + text.length, 0) > mostLetters) return refuse(413, `The words have more than ${mostLetters.toLocaleString('en')} letters in all. Ask for fewer at once.`)
+  if (words.reduce((sum, { text }) => sum + text.length, 0) > mostLetters)
+    return refuse(413, `The words have more than ${mostLetters.toLocaleString('en')} letters in all. Ask for fewer at once.`)
   const wanted = new Set(words.map(({ font }) => font.family))
   const faces: FaceWithBytes[] = []
   for (const { hash, family, weight, italic } of (await listFonts()).filter(font => wanted.has(font.family))) {

@@ -2,7 +2,11 @@ import { z } from 'zod'
 import { readAs, requireViewer } from '../../access'
 import { shippedIcons } from '../../icons/shipped'
 
-const wish = z.object({ find: z.string().max(200).default(''), from: z.coerce.number().int().min(0).max(100_000).default(0), count: z.coerce.number().int().min(1).max(200).default(96) })
+const wish = z.object({
+  find: z.string().max(200).default(''),
+  from: z.coerce.number().int().min(0).max(100_000).default(0),
+  count: z.coerce.number().int().min(1).max(200).default(96),
+})
 
 /** Icons by word and meaning, some at a time. */
 export default defineEventHandler(async event => {

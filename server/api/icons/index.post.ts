@@ -6,6 +6,10 @@ import { readBytes } from '../../body'
 export default defineEventHandler(async event => {
   await requireEditor(event)
   const bytes = await readBytes(event, 1024 * 1024, 'An icon')
-  const icon = await apart('icon', { text: Buffer.from(bytes).toString('utf8'), name: String(getQuery(event).name ?? 'icon').slice(0, 200) }, { seconds: 5, what: 'This drawing' })
+  const icon = await apart(
+    'icon',
+    { text: Buffer.from(bytes).toString('utf8'), name: String(getQuery(event).name ?? 'icon').slice(0, 200) },
+    { seconds: 5, what: 'This drawing' },
+  )
   return icon.ok ? icon.value : refuse(422, icon.message)
 })

@@ -9,8 +9,12 @@ export default defineEventHandler(async event => {
   const row = await mediaByHash(getRouterParam(event, 'hash')!)
   if (!row) return refuse(404, 'There is no such picture.')
   setHeaders(event, {
-    'content-type': row.type, 'accept-ranges': 'bytes', 'cache-control': 'private, max-age=31536000, immutable', 'etag': `"${row.hash}"`,
-    'x-content-type-options': 'nosniff', 'content-security-policy': 'default-src \'none\'; style-src \'unsafe-inline\'; img-src data:; sandbox',
+    'content-type': row.type,
+    'accept-ranges': 'bytes',
+    'cache-control': 'private, max-age=31536000, immutable',
+    etag: `"${row.hash}"`,
+    'x-content-type-options': 'nosniff',
+    'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox",
   })
   if (getHeader(event, 'if-none-match') === `"${row.hash}"`) {
     setResponseStatus(event, 304)
@@ -19,9 +23,12 @@ export default defineEventHandler(async event => {
   const { width, at } = getQuery(event)
   const wanted = Number(width)
   const moment = at === undefined ? null : Number(at)
-  const scaled = Number.isFinite(wanted) && wanted > 0 ? await scaledMedia(row, wanted, moment !== null && Number.isFinite(moment) && moment >= 0 ? moment : null) : null
+  const scaled =
+    Number.isFinite(wanted) && wanted > 0
+      ? await scaledMedia(row, wanted, moment !== null && Number.isFinite(moment) && moment >= 0 ? moment : null)
+      : null
   if (scaled) {
-    setHeaders(event, { 'content-type': scaled.type, 'etag': `"${row.hash}-${wanted}-${moment ?? ''}"` })
+    setHeaders(event, { 'content-type': scaled.type, etag: `"${row.hash}-${wanted}-${moment ?? ''}"` })
     return scaled.content
   }
   let from = 0

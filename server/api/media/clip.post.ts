@@ -46,12 +46,14 @@ export default defineEventHandler(async event => {
       await pipeline(event.node.req, bounded, createWriteStream(file))
     } catch (error) {
       if (size > byteLimit) return refuse(413, `${called} has more than 4 GB. Cut it, or save it smaller, then drop it again.`)
-      if ((error as NodeJS.ErrnoException).code === 'ENOSPC') return refuse(507, 'The server’s disk is full. Make room on it, then drop the file again; nothing that you made is lost.')
+      if ((error as NodeJS.ErrnoException).code === 'ENOSPC')
+        return refuse(507, 'The server’s disk is full. Make room on it, then drop the file again; nothing that you made is lost.')
       return refuse(400, `${called} did not arrive whole. Drop it again.`)
     }
     if (!size) return refuse(422, `${called} is empty. Choose the file once more.`)
     const facts = await probeIfReadable(file)
-    if (!facts || (!facts.picture && !facts.sound)) return refuse(422, `${called} is no film or sound that can be read, or it is damaged. Open it where it comes from and save it anew.`)
+    if (!facts || (!facts.picture && !facts.sound))
+      return refuse(422, `${called} is no film or sound that can be read, or it is damaged. Open it where it comes from and save it anew.`)
     const packets = await packetsOf(file, facts.picture ? 'v:0' : 'a:0')
     const broken = facts.seconds === null ? null : cutAt(packets, facts.seconds)
     if (broken !== null) return refuse(422, brokenOff(called, broken, facts.seconds!))

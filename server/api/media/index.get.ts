@@ -4,8 +4,17 @@ import { allMedia } from '../../database/media'
 import { alikeMedia, findMedia } from '../../media/find'
 
 const wish = z.object({
-  find: z.string().max(200).default(''), kind: z.enum(['picture', 'film', 'sound']).optional(), folder: z.string().max(120).optional(), tag: z.string().max(60).optional(), color: z.string().regex(/^#[0-9a-fA-F]{6}$/, 'a colour is written as #12615c').optional(),
-  from: z.coerce.number().int().min(0).max(1_000_000).default(0), count: z.coerce.number().int().min(1).max(300).default(60), alike: z.string().optional(),
+  find: z.string().max(200).default(''),
+  kind: z.enum(['picture', 'film', 'sound']).optional(),
+  folder: z.string().max(120).optional(),
+  tag: z.string().max(60).optional(),
+  color: z
+    .string()
+    .regex(/^#[0-9a-fA-F]{6}$/, 'a colour is written as #12615c')
+    .optional(),
+  from: z.coerce.number().int().min(0).max(1_000_000).default(0),
+  count: z.coerce.number().int().min(1).max(300).default(60),
+  alike: z.string().optional(),
 })
 
 /** The team's media by word, kind, folder, tag and colour, some at a time; with `alike`, groups of pictures that look alike. */
@@ -13,7 +22,10 @@ export default defineEventHandler(async event => {
   await requireViewer(event)
   const asked = readAs(wish, getQuery(event))
   const all = await allMedia()
-  const counted = (names: readonly string[]) => [...names.reduce((map, name) => map.set(name, (map.get(name) ?? 0) + 1), new Map<string, number>())].map(([name, count]) => ({ name, count })).sort((a, b) => a.name.localeCompare(b.name))
+  const counted = (names: readonly string[]) =>
+    [...names.reduce((map, name) => map.set(name, (map.get(name) ?? 0) + 1), new Map<string, number>())]
+      .map(([name, count]) => ({ name, count }))
+      .sort((a, b) => a.name.localeCompare(b.name))
   const folders = counted(all.map(item => item.folder).filter(Boolean))
   const tags = counted(all.flatMap(item => item.tags))
   if (asked.alike !== undefined) {

@@ -12,7 +12,8 @@ const wish = z.object({ token: z.string().max(100), password: passwordSchema.opt
 export default defineEventHandler(async event => {
   const { token, password } = readAs(wish, await readBody(event))
   const address = addressOf(event)
-  if (!(await takeTurn('by link', address))) return refuse(429, 'Too many attempts from this address are waiting. Wait a moment, then try again.')
+  if (!(await takeTurn('by link', address)))
+    return refuse(429, 'Too many attempts from this address are waiting. Wait a moment, then try again.')
   const person = await personOfLink(token)
   if (!person) {
     await countFailure('by link', address)

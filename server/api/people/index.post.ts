@@ -3,7 +3,11 @@ import { readAs, refuse, requireAdmin } from '../../access'
 import { addPerson, roles } from '../../database/people'
 import { makePasswordLink } from '../../database/sessions'
 
-const wish = z.object({ name: z.string().trim().min(1, 'A name is missing').max(120), email: z.email('That is no e-mail address').max(320), role: z.enum(roles) })
+const wish = z.object({
+  name: z.string().trim().min(1, 'A name is missing').max(120),
+  email: z.email('That is no e-mail address').max(320),
+  role: z.enum(roles),
+})
 
 /** Adds somebody to the team; answers with the link by which they set their password. */
 export default defineEventHandler(async event => {

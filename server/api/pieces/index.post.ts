@@ -5,12 +5,18 @@ import { readAs, refuse, requireEditor } from '../../access'
 import { keepPiece, piecesById } from '../../database/pieces'
 import { newId } from '../../new-id'
 
-const wish = z.object({ name: z.string().trim().min(1).max(120), tags: z.array(z.string().trim().min(1).max(60)).max(40).default([]), content: clippingSchema, replaces: idSchema.optional() })
+const wish = z.object({
+  name: z.string().trim().min(1).max(120),
+  tags: z.array(z.string().trim().min(1).max(60)).max(40).default([]),
+  content: clippingSchema,
+  replaces: idSchema.optional(),
+})
 
 /** Keeps parts as a piece of the shelf: a new one, or the next version of one that is there. */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
   const { name, tags, content, replaces } = readAs(wish, await readBody(event))
-  if (replaces && !(await piecesById([replaces])).length) return refuse(404, 'This piece is not on the shelf any more. Keep it as a new one.')
+  if (replaces && !(await piecesById([replaces])).length)
+    return refuse(404, 'This piece is not on the shelf any more. Keep it as a new one.')
   return await keepPiece({ id: replaces ?? newId(), name, tags, content }, person.id)
 })

@@ -6,7 +6,9 @@ import { log } from '../../log'
 
 const wish = z.object({
   playing: z.object({ deck: idSchema, version: z.int(), title: z.string().max(300), slide: z.string().max(64) }).nullable(),
-  plays: z.array(z.object({ deck: idSchema, version: z.int(), startedAt: z.coerce.date(), seconds: z.number().min(0).max(86_400) })).max(2000),
+  plays: z
+    .array(z.object({ deck: idSchema, version: z.int(), startedAt: z.coerce.date(), seconds: z.number().min(0).max(86_400) }))
+    .max(2000),
 })
 
 /** For the screen itself: what it plays now, and what it has played since it was last heard. */

@@ -15,10 +15,12 @@ export default defineEventHandler(async event => {
   const email = normalEmail('demo' in asked ? asked.demo : asked.email)
   const person = await personByEmail(email)
   if ('demo' in asked) {
-    if (process.env.HAILBANK_DEMO !== '1' || !person?.email.endsWith('@velmoor.example')) return refuse(403, 'This is not the demo. Sign in with your address and password.')
+    if (process.env.HAILBANK_DEMO !== '1' || !person?.email.endsWith('@velmoor.example'))
+      return refuse(403, 'This is not the demo. Sign in with your address and password.')
   } else {
     const address = addressOf(event)
-    if (!(await takeTurn(email, address))) return refuse(429, 'Too many attempts from this address are waiting. Wait a moment, then try again.')
+    if (!(await takeTurn(email, address)))
+      return refuse(429, 'Too many attempts from this address are waiting. Wait a moment, then try again.')
     const valid = await isPassword(asked.password, person?.password_hash ?? (await nobody))
     if (!person?.password_hash || !valid) {
       await countFailure(email, address)

@@ -51,7 +51,8 @@ export default defineWebSocketHandler({
     // Pages of other origins may not open sockets with this person's cookie.
     const origin = request.headers.get('origin')
     if (origin && !isOwnOrigin(origin, request.headers.get('host'))) throw new Response('Another origin.', { status: 403 })
-    if ([...joined.values()].filter(entry => entry.peer.person.id === person.id).length >= mostSockets) throw new Response('Too many decks are open at once. Close some of their pages.', { status: 429 })
+    if ([...joined.values()].filter(entry => entry.peer.person.id === person.id).length >= mostSockets)
+      throw new Response('Too many decks are open at once. Close some of their pages.', { status: 429 })
     if (!(await deckExists(deckOf(request.url)))) throw new Response('There is no such deck.', { status: 404 })
     request.context.person = { id: person.id, name: person.name, role: person.role, session: person.session }
   },
@@ -62,15 +63,25 @@ export default defineWebSocketHandler({
       socket.close(4401, 'Sign in first.')
       return
     }
-    const peer: Peer = { id: socket.id, person, clients: new Set(), refused: false, send: bytes => socket.send(bytes), close: (code, reason) => socket.close(code, reason) }
+    const peer: Peer = {
+      id: socket.id,
+      person,
+      clients: new Set(),
+      refused: false,
+      send: bytes => socket.send(bytes),
+      close: (code, reason) => socket.close(code, reason),
+    }
     const room = roomOf(deck)
     joined.set(socket.id, { peer, room, deck, turn: Promise.resolve(), queued: 0 })
-    room.then(opened => {
-      if (joined.has(socket.id)) opened.join(peer)
-    }, error => {
-      logError(error, 'a deck could not be opened', { deck })
-      socket.close(1013, 'The database is away. Try again.')
-    })
+    room.then(
+      opened => {
+        if (joined.has(socket.id)) opened.join(peer)
+      },
+      error => {
+        logError(error, 'a deck could not be opened', { deck })
+        socket.close(1013, 'The database is away. Try again.')
+      },
+    )
   },
   message(socket, message) {
     const entry = joined.get(socket.id)
@@ -81,7 +92,12 @@ export default defineWebSocketHandler({
       socket.close(1009, 'That is more than can be taken at once.')
       return
     }
-    entry.turn = entry.turn.then(() => take(entry, bytes)).catch(error => void logError(error, 'a message was not taken', { deck: entry.deck })).finally(() => { entry.queued -= bytes.length })
+    entry.turn = entry.turn
+      .then(() => take(entry, bytes))
+      .catch(error => void logError(error, 'a message was not taken', { deck: entry.deck }))
+      .finally(() => {
+        entry.queued -= bytes.length
+      })
   },
   async close(socket) {
     const entry = joined.get(socket.id)

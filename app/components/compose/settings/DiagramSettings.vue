@@ -4,13 +4,16 @@ import type { ShownElement } from '#core/resolved'
 import { diagramFamily, diagramToText, drawDiagram } from '#core/diagrams'
 
 /** A diagram's family and look. */
-const props = defineProps<{ element: DiagramElement & ShownElement, theme: Theme }>()
+const props = defineProps<{ element: DiagramElement & ShownElement; theme: Theme }>()
 const store = useDeck()
 const host = useStageHost()
 const arranging = useArranging()
 const family = computed(() => diagramFamily(props.element.family))
 const drawing = computed(() => drawDiagram(store.deck!, props.element, host.host.measurer))
-const option = (name: string, value: string | number | boolean | undefined) => arranging.set('change', { options: Object.fromEntries(Object.entries({ ...props.element.options, [name]: value }).filter(([, known]) => known !== undefined)) } as never)
+const option = (name: string, value: string | number | boolean | undefined) =>
+  arranging.set('change', {
+    options: Object.fromEntries(Object.entries({ ...props.element.options, [name]: value }).filter(([, known]) => known !== undefined)),
+  } as never)
 const roles = ['accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6'] as const
 const role = computed(() => props.element.options?.role ?? 'accent1')
 const value = (event: Event) => (event.target as HTMLInputElement).value
@@ -18,24 +21,103 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
 
 <template>
   <section>
-    <div class="row"><span class="label">Family</span><FamilyFinder :text="element.text" :words="family.label" @choose="(name: string) => arranging.set(`turn into ${name}:`, { family: name } as never)" /></div>
+    <div class="row">
+      <span class="label">Family</span>
+      <FamilyFinder
+        :text="element.text"
+        :words="family.label"
+        @choose="(name: string) => arranging.set(`turn into ${name}:`, { family: name } as never)"
+      />
+    </div>
     <p class="quiet small">{{ family.says }}. Words stay, whatever the family.</p>
-    <div v-for="item in family.options ?? []" :key="item.name" class="row"><span class="label">{{ item.label }}</span><select class="field" :aria-label="item.label" :value="element.options?.[item.name] ?? item.values[0]!.value" @change="option(item.name, value($event))"><option v-for="one in item.values" :key="one.value" :value="one.value">{{ one.label }}</option></select></div>
-    <div class="row"><span class="label">Colour</span><span class="roles" role="radiogroup" aria-label="Colour"><button v-for="one in roles" :key="one" role="radio" class="swatch" :class="{ on: !element.options?.each && role === one }" :aria-checked="!element.options?.each && role === one" :aria-label="one.replace('accent', 'accent ')" :style="{ background: theme.palette[one] }" @click="arranging.set('colour', { options: { ...element.options, role: one, each: undefined } } as never)" /></span></div>
-    <div class="row"><span class="label">Each its own colour</span><input type="checkbox" aria-label="Each its own colour" :checked="!!element.options?.each" @change="option('each', ($event.target as HTMLInputElement).checked || undefined)"></div>
-    <div class="row"><span class="label">Words at most</span><NumberField :model-value="typeof element.options?.size === 'number' ? element.options.size : theme.textStyles.body?.size ?? 32" label="Words at most" unit="px" :least="10" :most="200" @update:model-value="size => option('size', size)" /></div>
+    <div v-for="item in family.options ?? []" :key="item.name" class="row">
+      <span class="label">{{ item.label }}</span>
+      <select
+        class="field"
+        :aria-label="item.label"
+        :value="element.options?.[item.name] ?? item.values[0]!.value"
+        @change="option(item.name, value($event))"
+      >
+        <option v-for="one in item.values" :key="one.value" :value="one.value">{{ one.label }}</option>
+      </select>
+    </div>
+    <div class="row">
+      <span class="label">Colour</span>
+      <span class="roles" role="radiogroup" aria-label="Colour">
+        <button
+          v-for="one in roles"
+          :key="one"
+          role="radio"
+          class="swatch"
+          :class="{ on: !element.options?.each && role === one }"
+          :aria-checked="!element.options?.each && role === one"
+          :aria-label="one.replace('accent', 'accent ')"
+          :style="{ background: theme.palette[one] }"
+          @click="arranging.set('colour', { options: { ...element.options, role: one, each: undefined } } as never)"
+        />
+      </span>
+    </div>
+    <div class="row">
+      <span class="label">Each its own colour</span>
+      <input
+        type="checkbox"
+        aria-label="Each its own colour"
+        :checked="!!element.options?.each"
+        @change="option('each', ($event.target as HTMLInputElement).checked || undefined)"
+      />
+    </div>
+    <div class="row">
+      <span class="label">Words at most</span>
+      <NumberField
+        :model-value="typeof element.options?.size === 'number' ? element.options.size : (theme.textStyles.body?.size ?? 32)"
+        label="Words at most"
+        unit="px"
+        :least="10"
+        :most="200"
+        @update:model-value="size => option('size', size)"
+      />
+    </div>
     <p v-if="!drawing.fits" class="wrong small">More words than there is room for. Make it larger, or the words fewer.</p>
     <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => arranging.set('shade', { shadow })" />
-    <button v-if="store.canEdit && !store.isForm" class="press small start" @click="store.edit(`turn ${element.name} into a list`, diagramToText(store.deck!, { element: element.id }))">Turn it into a list</button>
+    <button
+      v-if="store.canEdit && !store.isForm"
+      class="press small start"
+      @click="store.edit(`turn ${element.name} into a list`, diagramToText(store.deck!, { element: element.id }))"
+    >
+      Turn it into a list
+    </button>
   </section>
 </template>
 
 <style scoped>
-.roles { display: inline-flex; gap: 5px; }
-.swatch { width: 22px; height: 22px; border-radius: 50%; border: 1px solid var(--line); cursor: pointer; padding: 0; }
-.swatch.on { outline: 2px solid var(--act); outline-offset: 1px; }
-.small { font-size: 13px; margin: 2px 0 6px; }
-.wrong { color: var(--wrong); }
-.start { align-self: flex-start; margin-top: 6px; }
-input[type=checkbox] { accent-color: var(--act); }
+.roles {
+  display: inline-flex;
+  gap: 5px;
+}
+.swatch {
+  width: 22px;
+  height: 22px;
+  border-radius: 50%;
+  border: 1px solid var(--line);
+  cursor: pointer;
+  padding: 0;
+}
+.swatch.on {
+  outline: 2px solid var(--act);
+  outline-offset: 1px;
+}
+.small {
+  font-size: 13px;
+  margin: 2px 0 6px;
+}
+.wrong {
+  color: var(--wrong);
+}
+.start {
+  align-self: flex-start;
+  margin-top: 6px;
+}
+input[type='checkbox'] {
+  accent-color: var(--act);
+}
 </style>

@@ -10,7 +10,7 @@ import { themeSeen } from '#core/resolved'
 const wanted = shared('own')
 
 /** All that can be set on the selected parts; what is set goes to every one of them. */
-const emit = defineEmits<{ table: [], picture: [], clip: [kind: 'film' | 'sound'], edit: [id: string] }>()
+const emit = defineEmits<{ table: []; picture: []; clip: [kind: 'film' | 'sound']; edit: [id: string] }>()
 const store = useDeck()
 const stage = useStage()
 const arranging = useArranging()
@@ -20,24 +20,80 @@ const kinds = computed(() => new Set(chosen.value.map(element => element.kind)))
 const first = computed(() => chosen.value[0])
 const kind = computed<ElementKind | null>(() => (kinds.value.size === 1 ? first.value!.kind : null))
 const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : store.deck!.theme.theme!))
-const ownTabs: Partial<Record<ElementKind, readonly { value: string, label: string }[]>> = {
-  text: [{ value: 'own', label: 'Words' }, { value: 'list', label: 'List' }, { value: 'look', label: 'Look' }],
-  picture: [{ value: 'own', label: 'Picture' }, { value: 'look', label: 'Look' }],
-  shape: [{ value: 'own', label: 'Shape' }], icon: [{ value: 'own', label: 'Icon' }], chart: [{ value: 'own', label: 'Data' }], table: [{ value: 'own', label: 'Table' }], figure: [{ value: 'own', label: 'Figure' }], film: [{ value: 'own', label: 'Film' }], sound: [{ value: 'own', label: 'Sound' }], diagram: [{ value: 'own', label: 'Outline' }, { value: 'look', label: 'Look' }],
+const ownTabs: Partial<Record<ElementKind, readonly { value: string; label: string }[]>> = {
+  text: [
+    { value: 'own', label: 'Words' },
+    { value: 'list', label: 'List' },
+    { value: 'look', label: 'Look' },
+  ],
+  picture: [
+    { value: 'own', label: 'Picture' },
+    { value: 'look', label: 'Look' },
+  ],
+  shape: [{ value: 'own', label: 'Shape' }],
+  icon: [{ value: 'own', label: 'Icon' }],
+  chart: [{ value: 'own', label: 'Data' }],
+  table: [{ value: 'own', label: 'Table' }],
+  figure: [{ value: 'own', label: 'Figure' }],
+  film: [{ value: 'own', label: 'Film' }],
+  sound: [{ value: 'own', label: 'Sound' }],
+  diagram: [
+    { value: 'own', label: 'Outline' },
+    { value: 'look', label: 'Look' },
+  ],
 }
-const tabs = computed(() => [...(kind.value ? ownTabs[kind.value] ?? [] : []), { value: 'place', label: 'Place' }, ...(chosen.value.length === 1 && !store.lookOwner ? [{ value: 'motion', label: 'Motion' }] : [])])
+const tabs = computed(() => [
+  ...(kind.value ? (ownTabs[kind.value] ?? []) : []),
+  { value: 'place', label: 'Place' },
+  ...(chosen.value.length === 1 && !store.lookOwner ? [{ value: 'motion', label: 'Motion' }] : []),
+])
 const tab = computed(() => tabs.value.find(candidate => candidate.value === wanted.value)?.value ?? tabs.value[0]!.value)
 const onLook = computed(() => !!first.value && !store.deck!.slides[first.value.owner])
-const title = computed(() => (chosen.value.length > 1 ? `${chosen.value.length} ${kind.value ? `${kind.value}s` : 'parts'}` : first.value?.name ?? ''))
+const title = computed(() =>
+  chosen.value.length > 1 ? `${chosen.value.length} ${kind.value ? `${kind.value}s` : 'parts'}` : (first.value?.name ?? ''),
+)
 const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
   <div v-if="first" class="settings">
-    <header><h3>{{ title }}</h3>
-      <span v-if="store.canEdit" class="looks"><button class="press small plain" title="Pick this look up" aria-label="Pick this look up" data-test="pick-look" @click="arranging.pickLook"><UIcon name="i-lucide-pipette" /></button><button v-if="stage.picked" class="press small plain" title="Put the picked look on what is selected" aria-label="Put the picked look on" data-test="put-look" @click="arranging.putLook"><UIcon name="i-lucide-paint-roller" /></button></span>
+    <header>
+      <h3>{{ title }}</h3>
+      <span v-if="store.canEdit" class="looks">
+        <button
+          class="press small plain"
+          title="Pick this look up"
+          aria-label="Pick this look up"
+          data-test="pick-look"
+          @click="arranging.pickLook"
+        >
+          <UIcon name="i-lucide-pipette" />
+        </button>
+        <button
+          v-if="stage.picked"
+          class="press small plain"
+          title="Put the picked look on what is selected"
+          aria-label="Put the picked look on"
+          data-test="put-look"
+          @click="arranging.putLook"
+        >
+          <UIcon name="i-lucide-paint-roller" />
+        </button>
+      </span>
     </header>
-    <div class="tabs" role="tablist" aria-label="Settings"><button v-for="item in tabs" :key="item.value" class="press small" role="tab" :aria-selected="tab === item.value" :class="{ open: tab === item.value }" @click="wanted = item.value">{{ item.label }}</button></div>
+    <div class="tabs" role="tablist" aria-label="Settings">
+      <button
+        v-for="item in tabs"
+        :key="item.value"
+        class="press small"
+        role="tab"
+        :aria-selected="tab === item.value"
+        :class="{ open: tab === item.value }"
+        @click="wanted = item.value"
+      >
+        {{ item.label }}
+      </button>
+    </div>
     <PlaceSettings v-if="tab === 'place'" />
     <MotionSettings v-else-if="tab === 'motion'" :element="first" />
     <template v-else-if="kind === 'text' && first.kind === 'text'">
@@ -45,32 +101,112 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       <TextLookSettings v-else-if="tab === 'look'" :element="first" :theme="theme" />
       <TextSettings v-else :element="first" :theme="theme" @edit="emit('edit', first!.id)" />
     </template>
-    <template v-else-if="first.kind === 'picture'"><PictureLookSettings v-if="tab === 'look'" :element="first" :theme="theme" /><PictureSettings v-else :element="first" :theme="theme" @picture="emit('picture')" /></template>
-    <ClipSettings v-else-if="first.kind === 'film' || first.kind === 'sound'" :element="first" @choose="emit('clip', first!.kind as 'film' | 'sound')" />
+    <template v-else-if="first.kind === 'picture'">
+      <PictureLookSettings v-if="tab === 'look'" :element="first" :theme="theme" />
+      <PictureSettings v-else :element="first" :theme="theme" @picture="emit('picture')" />
+    </template>
+    <ClipSettings
+      v-else-if="first.kind === 'film' || first.kind === 'sound'"
+      :element="first"
+      @choose="emit('clip', first!.kind as 'film' | 'sound')"
+    />
     <ShapeSettings v-else-if="first.kind === 'shape'" :element="first" :theme="theme" />
     <IconSettings v-else-if="first.kind === 'icon'" :element="first" :theme="theme" />
     <FigureSettings v-else-if="first.kind === 'figure'" :element="first" :theme="theme" />
-    <TableSettings v-else-if="first.kind === 'table'" :element="first" :theme="theme" @table="emit('table')" @edit="emit('edit', first!.id)" />
-    <template v-else-if="first.kind === 'diagram'"><DiagramSettings v-if="tab === 'look' || chosen.length > 1" :element="first" :theme="theme" /><DiagramOutline v-else :key="first.id" :element="first.id" :name="first.name" :theme="theme" /></template>
+    <TableSettings
+      v-else-if="first.kind === 'table'"
+      :element="first"
+      :theme="theme"
+      @table="emit('table')"
+      @edit="emit('edit', first!.id)"
+    />
+    <template v-else-if="first.kind === 'diagram'">
+      <DiagramSettings v-if="tab === 'look' || chosen.length > 1" :element="first" :theme="theme" />
+      <DiagramOutline v-else :key="first.id" :element="first.id" :name="first.name" :theme="theme" />
+    </template>
     <section v-else-if="first.kind === 'chart' && chosen.length === 1"><ChartSettings :element="first" @choose="emit('table')" /></section>
     <section v-if="onLook && chosen.length === 1 && tab === 'own' && (first.placeholder || first.kind === 'text')" class="asks">
-      <div v-if="first.placeholder" class="row"><span class="label">Fills the place</span><input v-written="first.placeholder" class="field" aria-label="Name of the place" maxlength="60" @change="/^[a-z][a-z0-9-]*$/.test(value($event)) && arranging.set('name the place of', { placeholder: value($event) })"></div>
-      <label class="prompt">What it asks for while it is empty<input v-written="'prompt' in first ? first.prompt ?? '' : ''" class="field" maxlength="200" @change="arranging.set('change the prompt of', { prompt: value($event) || undefined } as never)"></label>
+      <div v-if="first.placeholder" class="row">
+        <span class="label">Fills the place</span>
+        <input
+          v-written="first.placeholder"
+          class="field"
+          aria-label="Name of the place"
+          maxlength="60"
+          @change="/^[a-z][a-z0-9-]*$/.test(value($event)) && arranging.set('name the place of', { placeholder: value($event) })"
+        />
+      </div>
+      <label class="prompt">
+        What it asks for while it is empty
+        <input
+          v-written="'prompt' in first ? (first.prompt ?? '') : ''"
+          class="field"
+          maxlength="200"
+          @change="arranging.set('change the prompt of', { prompt: value($event) || undefined } as never)"
+        />
+      </label>
     </section>
   </div>
-  <div v-else-if="store.lookOwner" class="settings"><h3>{{ store.deck!.layouts[store.lookOwner]?.name ?? store.deck!.masters[store.lookOwner]?.name }}</h3><p class="quiet">Press a part to place it exactly, change its style or what it asks for.</p></div>
-  <div v-else class="settings"><h3>This slide</h3><SlideSettings /></div>
+  <div v-else-if="store.lookOwner" class="settings">
+    <h3>{{ store.deck!.layouts[store.lookOwner]?.name ?? store.deck!.masters[store.lookOwner]?.name }}</h3>
+    <p class="quiet">Press a part to place it exactly, change its style or what it asks for.</p>
+  </div>
+  <div v-else class="settings">
+    <h3>This slide</h3>
+    <SlideSettings />
+  </div>
 </template>
 
 <style scoped>
-.settings { display: flex; flex-direction: column; gap: 10px; }
-.settings :deep(section) { display: flex; flex-direction: column; gap: 2px; }
-header { display: flex; justify-content: space-between; gap: 8px; align-items: flex-start; }
-h3 { font-size: 17px; overflow-wrap: anywhere; }
-.looks { display: flex; flex: none; }
-.tabs .press { padding: 3px 8px; }
-.tabs { display: flex; flex-wrap: wrap; gap: 4px; padding-bottom: 8px; border-bottom: 1px solid var(--line); }
-.open, .open:hover { background: var(--ink); border-color: var(--ink); color: var(--panel); }
-.asks { border-top: 1px solid var(--line); padding-top: 8px; }
-.prompt { display: flex; flex-direction: column; gap: 4px; color: var(--second); font-size: 13px; }
+.settings {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.settings :deep(section) {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  align-items: flex-start;
+}
+h3 {
+  font-size: 17px;
+  overflow-wrap: anywhere;
+}
+.looks {
+  display: flex;
+  flex: none;
+}
+.tabs .press {
+  padding: 3px 8px;
+}
+.tabs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  padding-bottom: 8px;
+  border-bottom: 1px solid var(--line);
+}
+.open,
+.open:hover {
+  background: var(--ink);
+  border-color: var(--ink);
+  color: var(--panel);
+}
+.asks {
+  border-top: 1px solid var(--line);
+  padding-top: 8px;
+}
+.prompt {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  color: var(--second);
+  font-size: 13px;
+}
 </style>

@@ -6,14 +6,15 @@ import type { Color } from '#core/values'
 import { figureLook, poseNamed } from '#core/figures'
 
 /** A drawn person: pose, body, hair, clothes and colours. The one that stands for the speaker is dressed for the whole deck. */
-const props = defineProps<{ element: FigureElement & ShownElement, theme: Theme }>()
+const props = defineProps<{ element: FigureElement & ShownElement; theme: Theme }>()
 const store = useDeck()
 const arranging = useArranging()
 const set = (label: string, fields: Partial<FigureElement>) => arranging.set(label, fields as never)
 const look = computed(() => figureLook(props.element, store.deck!.theme.theme!))
 function dress(fields: Partial<FigureLook>) {
   const next = { ...look.value, ...fields }
-  if (props.element.speaker) store.edit('dress the speaker', setFields(store.deck!, { table: 'theme', id: 'theme', fields: { speaker: next } }))
+  if (props.element.speaker)
+    store.edit('dress the speaker', setFields(store.deck!, { table: 'theme', id: 'theme', fields: { speaker: next } }))
   else set('dress', { look: next })
 }
 const speakers = computed(() => Object.values(store.deck!.elements).filter(element => element.kind === 'figure' && element.speaker).length)
@@ -22,43 +23,199 @@ function standFor(speaker: boolean) {
   const first = speaker && !store.deck!.theme.theme!.speaker
   store.edit(speaker ? `let ${props.element.name} stand for the speaker` : `let ${props.element.name} be somebody else`, [
     ...(first ? setFields(store.deck!, { table: 'theme', id: 'theme', fields: { speaker: look.value } }) : []),
-    ...setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { speaker: speaker || undefined, look: speaker ? undefined : look.value } as never }),
+    ...setFields(store.deck!, {
+      table: 'elements',
+      id: props.element.id,
+      fields: { speaker: speaker || undefined, look: speaker ? undefined : look.value } as never,
+    }),
   ])
 }
 const bodies = { slim: 'slim', medium: 'medium', broad: 'broad', child: 'a child' }
-const hairs = { none: 'none', short: 'short', side: 'parted', bob: 'to the chin', long: 'long', bun: 'in a bun', curls: 'curls', cap: 'under a cap', scarf: 'under a scarf' }
-const tops = { 'shirt': 'shirt', 'short sleeves': 'short sleeves', 'jacket': 'jacket', 'vest': 'waistcoat', 'coat': 'coat', 'dress': 'dress' }
+const hairs = {
+  none: 'none',
+  short: 'short',
+  side: 'parted',
+  bob: 'to the chin',
+  long: 'long',
+  bun: 'in a bun',
+  curls: 'curls',
+  cap: 'under a cap',
+  scarf: 'under a scarf',
+}
+const tops = { shirt: 'shirt', 'short sleeves': 'short sleeves', jacket: 'jacket', vest: 'waistcoat', coat: 'coat', dress: 'dress' }
 const bottoms = { trousers: 'trousers', shorts: 'shorts', skirt: 'skirt' }
 const skins = ['#f3d3b8', '#e3b58f', '#d9a47c', '#b97f55', '#8a5a3c', '#5c3a26']
 const value = (event: Event) => (event.target as HTMLInputElement).value
 const checked = (event: Event) => (event.target as HTMLInputElement).checked
-const colored = (color: Color | null, take: (color: Color) => void) => { if (color) take(color) }
+const colored = (color: Color | null, take: (color: Color) => void) => {
+  if (color) take(color)
+}
 </script>
 
 <template>
   <section>
-    <div class="row"><span class="label">Pose</span><FigureFinder :look="look" :words="poseNamed(element.pose).label" @choose="pose => set('pose', { pose })" /></div>
-    <div class="row"><span class="label">Turned</span><ViewSwitch label="Turned" :views="[{ value: 'left', label: 'left' }, { value: 'right', label: 'right' }]" :value="element.facing ?? 'right'" @show="facing => set('turn', { facing: facing as 'left' })" /></div>
-    <label class="row"><span class="label">Stands for the speaker</span><input type="checkbox" :checked="!!element.speaker" @change="standFor(checked($event))"></label>
-    <label class="row"><span class="label">Face moves with the voice</span><input type="checkbox" :checked="speaks(element)" @change="set('let the face speak', { speaks: checked($event) })"></label>
-    <p v-if="element.speaker" class="quiet small">{{ speakers === 1 ? 'Dressed here for the whole deck.' : `Dressed here for all ${speakers} places where the speaker stands.` }}</p>
-    <div class="row"><span class="label">Body</span><select class="field" aria-label="Body" :value="look.body" @change="dress({ body: value($event) as 'slim' })"><option v-for="(words, name) in bodies" :key="name" :value="name">{{ words }}</option></select></div>
-    <div class="row"><span class="label">Skin</span><span class="pair"><button v-for="skin in skins" :key="skin" class="swatch" :class="{ on: 'hex' in look.skin && look.skin.hex === skin }" :style="{ background: skin }" :aria-label="`Skin ${skin}`" @click="dress({ skin: { hex: skin } })" /></span></div>
-    <div class="row"><span class="label">Hair</span><span class="pair"><select class="field" aria-label="Hair" :value="look.hair.style" @change="dress({ hair: { ...look.hair, style: value($event) as 'short' } })"><option v-for="(words, name) in hairs" :key="name" :value="name">{{ words }}</option></select><ColorField :model-value="look.hair.color" :theme="theme" label="Colour of the hair" @update:model-value="color => colored(color, next => dress({ hair: { ...look.hair, color: next } }))" /></span></div>
-    <div class="row"><span class="label">Beard, glasses</span><span class="pair"><input type="checkbox" aria-label="Beard" :checked="!!look.beard" @change="dress({ beard: checked($event) || undefined })"><input type="checkbox" aria-label="Glasses" :checked="!!look.glasses" @change="dress({ glasses: checked($event) || undefined })"></span></div>
-    <div class="row"><span class="label">Above</span><span class="pair"><select class="field" aria-label="Worn above" :value="look.top.style" @change="dress({ top: { ...look.top, style: value($event) as 'shirt' } })"><option v-for="(words, name) in tops" :key="name" :value="name">{{ words }}</option></select><ColorField :model-value="look.top.color" :theme="theme" label="Colour above" @update:model-value="color => colored(color, next => dress({ top: { ...look.top, color: next } }))" /></span></div>
-    <div v-if="['jacket', 'coat', 'vest'].includes(look.top.style)" class="row"><span class="label">Beneath it</span><ColorField :model-value="look.under ?? { role: 'ground' }" :theme="theme" label="Colour beneath" @update:model-value="color => colored(color, under => dress({ under }))" /></div>
-    <div class="row"><span class="label">Below</span><span class="pair"><select class="field" aria-label="Worn below" :value="look.bottom.style" @change="dress({ bottom: { ...look.bottom, style: value($event) as 'skirt' } })"><option v-for="(words, name) in bottoms" :key="name" :value="name">{{ words }}</option></select><ColorField :model-value="look.bottom.color" :theme="theme" label="Colour below" @update:model-value="color => colored(color, next => dress({ bottom: { ...look.bottom, color: next } }))" /></span></div>
-    <div class="row"><span class="label">Shoes</span><ColorField :model-value="look.shoes" :theme="theme" label="Colour of the shoes" @update:model-value="color => colored(color, shoes => dress({ shoes }))" /></div>
+    <div class="row">
+      <span class="label">Pose</span>
+      <FigureFinder :look="look" :words="poseNamed(element.pose).label" @choose="pose => set('pose', { pose })" />
+    </div>
+    <div class="row">
+      <span class="label">Turned</span>
+      <ViewSwitch
+        label="Turned"
+        :views="[
+          { value: 'left', label: 'left' },
+          { value: 'right', label: 'right' },
+        ]"
+        :value="element.facing ?? 'right'"
+        @show="facing => set('turn', { facing: facing as 'left' })"
+      />
+    </div>
+    <label class="row">
+      <span class="label">Stands for the speaker</span>
+      <input type="checkbox" :checked="!!element.speaker" @change="standFor(checked($event))" />
+    </label>
+    <label class="row">
+      <span class="label">Face moves with the voice</span>
+      <input type="checkbox" :checked="speaks(element)" @change="set('let the face speak', { speaks: checked($event) })" />
+    </label>
+    <p v-if="element.speaker" class="quiet small">
+      {{ speakers === 1 ? 'Dressed here for the whole deck.' : `Dressed here for all ${speakers} places where the speaker stands.` }}
+    </p>
+    <div class="row">
+      <span class="label">Body</span>
+      <select class="field" aria-label="Body" :value="look.body" @change="dress({ body: value($event) as 'slim' })">
+        <option v-for="(words, name) in bodies" :key="name" :value="name">{{ words }}</option>
+      </select>
+    </div>
+    <div class="row">
+      <span class="label">Skin</span>
+      <span class="pair">
+        <button
+          v-for="skin in skins"
+          :key="skin"
+          class="swatch"
+          :class="{ on: 'hex' in look.skin && look.skin.hex === skin }"
+          :style="{ background: skin }"
+          :aria-label="`Skin ${skin}`"
+          @click="dress({ skin: { hex: skin } })"
+        />
+      </span>
+    </div>
+    <div class="row">
+      <span class="label">Hair</span>
+      <span class="pair">
+        <select
+          class="field"
+          aria-label="Hair"
+          :value="look.hair.style"
+          @change="dress({ hair: { ...look.hair, style: value($event) as 'short' } })"
+        >
+          <option v-for="(words, name) in hairs" :key="name" :value="name">{{ words }}</option>
+        </select>
+        <ColorField
+          :model-value="look.hair.color"
+          :theme="theme"
+          label="Colour of the hair"
+          @update:model-value="color => colored(color, next => dress({ hair: { ...look.hair, color: next } }))"
+        />
+      </span>
+    </div>
+    <div class="row">
+      <span class="label">Beard, glasses</span>
+      <span class="pair">
+        <input type="checkbox" aria-label="Beard" :checked="!!look.beard" @change="dress({ beard: checked($event) || undefined })" />
+        <input type="checkbox" aria-label="Glasses" :checked="!!look.glasses" @change="dress({ glasses: checked($event) || undefined })" />
+      </span>
+    </div>
+    <div class="row">
+      <span class="label">Above</span>
+      <span class="pair">
+        <select
+          class="field"
+          aria-label="Worn above"
+          :value="look.top.style"
+          @change="dress({ top: { ...look.top, style: value($event) as 'shirt' } })"
+        >
+          <option v-for="(words, name) in tops" :key="name" :value="name">{{ words }}</option>
+        </select>
+        <ColorField
+          :model-value="look.top.color"
+          :theme="theme"
+          label="Colour above"
+          @update:model-value="color => colored(color, next => dress({ top: { ...look.top, color: next } }))"
+        />
+      </span>
+    </div>
+    <div v-if="['jacket', 'coat', 'vest'].includes(look.top.style)" class="row">
+      <span class="label">Beneath it</span>
+      <ColorField
+        :model-value="look.under ?? { role: 'ground' }"
+        :theme="theme"
+        label="Colour beneath"
+        @update:model-value="color => colored(color, under => dress({ under }))"
+      />
+    </div>
+    <div class="row">
+      <span class="label">Below</span>
+      <span class="pair">
+        <select
+          class="field"
+          aria-label="Worn below"
+          :value="look.bottom.style"
+          @change="dress({ bottom: { ...look.bottom, style: value($event) as 'skirt' } })"
+        >
+          <option v-for="(words, name) in bottoms" :key="name" :value="name">{{ words }}</option>
+        </select>
+        <ColorField
+          :model-value="look.bottom.color"
+          :theme="theme"
+          label="Colour below"
+          @update:model-value="color => colored(color, next => dress({ bottom: { ...look.bottom, color: next } }))"
+        />
+      </span>
+    </div>
+    <div class="row">
+      <span class="label">Shoes</span>
+      <ColorField
+        :model-value="look.shoes"
+        :theme="theme"
+        label="Colour of the shoes"
+        @update:model-value="color => colored(color, shoes => dress({ shoes }))"
+      />
+    </div>
     <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => arranging.set('shade', { shadow })" />
   </section>
 </template>
 
 <style scoped>
-.pair { display: inline-flex; gap: 5px; align-items: center; min-width: 0; }
-.pair :deep(.choice) { max-width: 100px; overflow: hidden; white-space: nowrap; }
-.swatch { width: 20px; height: 20px; border-radius: 50%; border: 1px solid var(--line); cursor: pointer; padding: 0; }
-.swatch.on { outline: 2px solid var(--act); outline-offset: 1px; }
-.small { font-size: 13px; margin: 0 0 4px; }
-input[type=checkbox] { accent-color: var(--act); }
+.pair {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
+  min-width: 0;
+}
+.pair :deep(.choice) {
+  max-width: 100px;
+  overflow: hidden;
+  white-space: nowrap;
+}
+.swatch {
+  width: 20px;
+  height: 20px;
+  border-radius: 50%;
+  border: 1px solid var(--line);
+  cursor: pointer;
+  padding: 0;
+}
+.swatch.on {
+  outline: 2px solid var(--act);
+  outline-offset: 1px;
+}
+.small {
+  font-size: 13px;
+  margin: 0 0 4px;
+}
+input[type='checkbox'] {
+  accent-color: var(--act);
+}
 </style>

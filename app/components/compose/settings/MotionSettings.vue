@@ -8,9 +8,23 @@ const props = defineProps<{ element: ShownElement }>()
 const store = useDeck()
 const route = useRoute()
 const router = useRouter()
-const words: Readonly<Record<string, string>> = { enter: 'comes in', exit: 'goes out', emphasis: 'draws the eye', move: 'moves', data: 'changes its data', media: 'plays', pose: 'takes a pose', camera: 'is looked at' }
+const words: Readonly<Record<string, string>> = {
+  enter: 'comes in',
+  exit: 'goes out',
+  emphasis: 'draws the eye',
+  move: 'moves',
+  data: 'changes its data',
+  media: 'plays',
+  pose: 'takes a pose',
+  camera: 'is looked at',
+}
 const beats = computed(() => (store.slideId ? beatsOf(store.deck!, store.slideId) : []))
-const cues = computed(() => cuesOfElement(store.deck!, props.element.id).map(cue => ({ cue, beat: beats.value.findIndex(beat => beat.id === cue.beat) + 1 })).filter(entry => entry.beat > 0).sort((a, b) => a.beat - b.beat))
+const cues = computed(() =>
+  cuesOfElement(store.deck!, props.element.id)
+    .map(cue => ({ cue, beat: beats.value.findIndex(beat => beat.id === cue.beat) + 1 }))
+    .filter(entry => entry.beat > 0)
+    .sort((a, b) => a.beat - b.beat),
+)
 function open(cue: string | null) {
   if (cue) store.cueId = cue
   void router.replace({ query: { ...route.query, phase: 'time' } })
@@ -19,16 +33,55 @@ function open(cue: string | null) {
 
 <template>
   <section class="motion">
-    <ul v-if="cues.length"><li v-for="{ cue, beat } in cues" :key="cue.id"><button class="cue" @click="open(cue.id)"><span><b class="amount">beat {{ beat }}</b> {{ words[cue.what] ?? cue.what }}</span><span class="quiet">{{ effectNamed(cue.effect, cue.what).label }}</span></button></li></ul>
+    <ul v-if="cues.length">
+      <li v-for="{ cue, beat } in cues" :key="cue.id">
+        <button class="cue" @click="open(cue.id)">
+          <span>
+            <b class="amount">beat {{ beat }}</b>
+            {{ words[cue.what] ?? cue.what }}
+          </span>
+          <span class="quiet">{{ effectNamed(cue.effect, cue.what).label }}</span>
+        </button>
+      </li>
+    </ul>
     <p v-else class="quiet small">It is there from the first beat to the last.</p>
     <button v-if="store.deck!.slides[element.owner]" class="press small" @click="open(null)">Say in Time when it comes</button>
   </section>
 </template>
 
 <style scoped>
-.motion { display: flex; flex-direction: column; gap: 6px; align-items: flex-start; }
-ul { list-style: none; margin: 0; padding: 0; width: 100%; }
-.cue { display: flex; justify-content: space-between; gap: 8px; width: 100%; border: 0; border-left: 3px solid var(--comes); background: none; color: inherit; font: inherit; padding: 5px 8px; text-align: left; cursor: pointer; border-radius: 4px; }
-.cue:hover { background: var(--act-wash); }
-.small { font-size: 13px; margin: 0; }
+.motion {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  align-items: flex-start;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  width: 100%;
+}
+.cue {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  width: 100%;
+  border: 0;
+  border-left: 3px solid var(--comes);
+  background: none;
+  color: inherit;
+  font: inherit;
+  padding: 5px 8px;
+  text-align: left;
+  cursor: pointer;
+  border-radius: 4px;
+}
+.cue:hover {
+  background: var(--act-wash);
+}
+.small {
+  font-size: 13px;
+  margin: 0;
+}
 </style>

@@ -4,16 +4,21 @@ import type { Theme } from '#core/model'
 import type { Color, Paint } from '#core/values'
 
 /** What fills something: nothing, one colour, a gradient or a picture. */
-const props = defineProps<{ modelValue: Paint | null | undefined, theme: Theme, label: string, none?: boolean }>()
+const props = defineProps<{ modelValue: Paint | null | undefined; theme: Theme; label: string; none?: boolean }>()
 const emit = defineEmits<{ 'update:modelValue': [paint: Paint | null] }>()
 const kinds = { plain: 'one colour', linear: 'gradient across', radial: 'gradient outwards', picture: 'a picture' } as const
 const kind = computed<keyof typeof kinds>(() => (!props.modelValue || isPlain(props.modelValue) ? 'plain' : props.modelValue.kind))
-const first = computed<Color>(() => (props.modelValue ? plainColor(props.modelValue, props.theme.palette) ?? { role: 'accent1' } : { role: 'accent1' }))
+const first = computed<Color>(() =>
+  props.modelValue ? (plainColor(props.modelValue, props.theme.palette) ?? { role: 'accent1' }) : { role: 'accent1' },
+)
 const picker = ref<HTMLInputElement>()
 
 function change(next: string) {
   const colors = props.modelValue ? colorsOf(props.modelValue) : []
-  const stops = [{ color: colors[0] ?? first.value, at: 0 }, { color: colors[1] ?? ({ role: 'accent2' } as Color), at: 1 }]
+  const stops = [
+    { color: colors[0] ?? first.value, at: 0 },
+    { color: colors[1] ?? ({ role: 'accent2' } as Color), at: 1 },
+  ]
   if (next === 'plain') emit('update:modelValue', colors[0] ?? first.value)
   else if (next === 'linear') emit('update:modelValue', { kind: 'linear', angle: 90, stops })
   else if (next === 'radial') emit('update:modelValue', { kind: 'radial', x: 0.5, y: 0.5, stops })
@@ -28,40 +33,119 @@ async function takePicture(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   input.value = ''
-  const media = file && await uploadPicture(file)
-  if (media) emit('update:modelValue', { kind: 'picture', media: media.hash, natural: { width: media.width ?? 800, height: media.height ?? 600 } })
+  const media = file && (await uploadPicture(file))
+  if (media)
+    emit('update:modelValue', { kind: 'picture', media: media.hash, natural: { width: media.width ?? 800, height: media.height ?? 600 } })
 }
-const gradient = computed(() => (props.modelValue && !isPlain(props.modelValue) && props.modelValue.kind !== 'picture' ? props.modelValue : null))
-const setStop = (index: number, fields: Partial<{ color: Color, at: number }>) => gradient.value && emit('update:modelValue', { ...gradient.value, stops: gradient.value.stops.map((stop, at) => (at === index ? { ...stop, ...fields } : stop)).sort((a, b) => a.at - b.at) })
+const gradient = computed(() =>
+  props.modelValue && !isPlain(props.modelValue) && props.modelValue.kind !== 'picture' ? props.modelValue : null,
+)
+const setStop = (index: number, fields: Partial<{ color: Color; at: number }>) =>
+  gradient.value &&
+  emit('update:modelValue', {
+    ...gradient.value,
+    stops: gradient.value.stops.map((stop, at) => (at === index ? { ...stop, ...fields } : stop)).sort((a, b) => a.at - b.at),
+  })
 const addStop = () => {
   const stops = gradient.value?.stops
-  if (stops && stops.length < 12) emit('update:modelValue', { ...gradient.value!, stops: [...stops, { color: stops.at(-1)!.color, at: (stops.at(-1)!.at + stops.at(-2)!.at) / 2 }].sort((a, b) => a.at - b.at) })
+  if (stops && stops.length < 12)
+    emit('update:modelValue', {
+      ...gradient.value!,
+      stops: [...stops, { color: stops.at(-1)!.color, at: (stops.at(-1)!.at + stops.at(-2)!.at) / 2 }].sort((a, b) => a.at - b.at),
+    })
 }
-const dropStop = (index: number) => gradient.value && emit('update:modelValue', { ...gradient.value, stops: gradient.value.stops.filter((_, at) => at !== index) })
+/** Of one colour: that colour. */
+const plain = computed(() => (props.modelValue && isPlain(props.modelValue) ? props.modelValue : null))
+const dropStop = (index: number) =>
+  gradient.value && emit('update:modelValue', { ...gradient.value, stops: gradient.value.stops.filter((_, at) => at !== index) })
 </script>
 
 <template>
   <div class="paint">
-    <div class="row"><span class="label">{{ label }}</span>
+    <div class="row">
+      <span class="label">{{ label }}</span>
       <span class="pair">
-        <ColorField v-if="kind === 'plain'" :none="none" :model-value="(modelValue as Color | null)" :theme="theme" :label="label" @update:model-value="color => emit('update:modelValue', color)" />
-        <select v-if="modelValue || kind !== 'plain'" class="field kind" :aria-label="`${label}: how`" :value="kind" @change="chosen($event.target as HTMLSelectElement)"><option v-for="(words, name) in kinds" :key="name" :value="name">{{ words }}</option></select>
+        <ColorField
+          v-if="kind === 'plain'"
+          :none="none"
+          :model-value="plain"
+          :theme="theme"
+          :label="label"
+          @update:model-value="color => emit('update:modelValue', color)"
+        />
+        <select
+          v-if="modelValue || kind !== 'plain'"
+          class="field kind"
+          :aria-label="`${label}: how`"
+          :value="kind"
+          @change="chosen($event.target as HTMLSelectElement)"
+        >
+          <option v-for="(words, name) in kinds" :key="name" :value="name">{{ words }}</option>
+        </select>
       </span>
     </div>
     <template v-if="gradient">
       <div v-for="(stop, index) in gradient.stops" :key="index" class="row stop">
-        <ColorField :model-value="stop.color" :theme="theme" :label="`${label}, colour ${index + 1}`" @update:model-value="color => color && setStop(index, { color })" />
-        <span class="pair"><NumberField :model-value="stop.at * 100" :label="`${label}, place of colour ${index + 1}`" unit="%" :least="0" :most="100" :step="5" @update:model-value="at => setStop(index, { at: at / 100 })" /><button v-if="gradient.stops.length > 2" class="press small plain" :aria-label="`Take colour ${index + 1} away`" @click="dropStop(index)"><UIcon name="i-lucide-x" /></button></span>
+        <ColorField
+          :model-value="stop.color"
+          :theme="theme"
+          :label="`${label}, colour ${index + 1}`"
+          @update:model-value="color => color && setStop(index, { color })"
+        />
+        <span class="pair">
+          <NumberField
+            :model-value="stop.at * 100"
+            :label="`${label}, place of colour ${index + 1}`"
+            unit="%"
+            :least="0"
+            :most="100"
+            :step="5"
+            @update:model-value="at => setStop(index, { at: at / 100 })"
+          />
+          <button
+            v-if="gradient.stops.length > 2"
+            class="press small plain"
+            :aria-label="`Take colour ${index + 1} away`"
+            @click="dropStop(index)"
+          >
+            <UIcon name="i-lucide-x" />
+          </button>
+        </span>
       </div>
-      <div class="row"><button class="press small" @click="addStop">Another colour</button><NumberField v-if="gradient.kind === 'linear'" :model-value="gradient.angle" :label="`${label}, direction`" unit="°" :least="0" :most="360" :step="15" @update:model-value="angle => gradient?.kind === 'linear' && emit('update:modelValue', { ...gradient, angle })" /></div>
+      <div class="row">
+        <button class="press small" @click="addStop">Another colour</button>
+        <NumberField
+          v-if="gradient.kind === 'linear'"
+          :model-value="gradient.angle"
+          :label="`${label}, direction`"
+          unit="°"
+          :least="0"
+          :most="360"
+          :step="15"
+          @update:model-value="angle => gradient?.kind === 'linear' && emit('update:modelValue', { ...gradient, angle })"
+        />
+      </div>
     </template>
-    <div v-if="modelValue && kind === 'picture'" class="row"><button class="press small" @click="picker?.click()">Another picture</button><button v-if="none" class="press small" @click="emit('update:modelValue', null)">None</button></div>
-    <input ref="picker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" @change="takePicture">
+    <div v-if="modelValue && kind === 'picture'" class="row">
+      <button class="press small" @click="picker?.click()">Another picture</button>
+      <button v-if="none" class="press small" @click="emit('update:modelValue', null)">None</button>
+    </div>
+    <input ref="picker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" @change="takePicture" />
   </div>
 </template>
 
 <style scoped>
-.pair { display: inline-flex; gap: 5px; align-items: center; min-width: 0; }
-.kind { max-width: 112px; }
-.stop { padding-left: 10px; border-left: 2px solid var(--line); }
+.pair {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
+  min-width: 0;
+}
+.kind {
+  max-width: 112px;
+}
+.stop {
+  padding-left: 10px;
+  border-left: 2px solid var(--line);
+}
 </style>

@@ -4,39 +4,80 @@ import type { PictureElement, Theme, Treatment } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 
 /** How a picture looks, and one look for all pictures of the deck. */
-const props = defineProps<{ element: PictureElement & ShownElement, theme: Theme }>()
+const props = defineProps<{ element: PictureElement & ShownElement; theme: Theme }>()
 const store = useDeck()
 const arranging = useArranging()
 const forAll = ref(false)
 const set = (label: string, fields: Partial<PictureElement>) => arranging.set(label, fields as never)
 const deckTheme = computed(() => store.deck!.theme.theme!)
-const setAll = (pictures: Treatment | undefined) => store.edit('change the look of all pictures', setFields(store.deck!, { table: 'theme', id: 'theme', fields: { pictures } }))
-const count = computed(() => Object.values(store.deck!.elements).filter(element => element.kind === 'picture' && element.media && !element.logo).length)
+const setAll = (pictures: Treatment | undefined) =>
+  store.edit('change the look of all pictures', setFields(store.deck!, { table: 'theme', id: 'theme', fields: { pictures } }))
+const count = computed(
+  () => Object.values(store.deck!.elements).filter(element => element.kind === 'picture' && element.media && !element.logo).length,
+)
 /** What this picture has becomes the look of all; it then says nothing of its own. */
 function giveToAll() {
-  store.edit('give this look to all pictures', [...setFields(store.deck!, { table: 'theme', id: 'theme', fields: { pictures: { ...deckTheme.value.pictures, ...props.element.treatment } } }), ...setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { treatment: undefined } as never })])
+  store.edit('give this look to all pictures', [
+    ...setFields(store.deck!, {
+      table: 'theme',
+      id: 'theme',
+      fields: { pictures: { ...deckTheme.value.pictures, ...props.element.treatment } },
+    }),
+    ...setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { treatment: undefined } as never }),
+  ])
   forAll.value = true
 }
 </script>
 
 <template>
   <section>
-    <ViewSwitch label="Look of" :views="[{ value: 'one', label: 'This one' }, { value: 'all', label: 'All pictures of the deck' }]" :value="forAll ? 'all' : 'one'" @show="next => forAll = next === 'all'" />
+    <ViewSwitch
+      label="Look of"
+      :views="[
+        { value: 'one', label: 'This one' },
+        { value: 'all', label: 'All pictures of the deck' },
+      ]"
+      :value="forAll ? 'all' : 'one'"
+      @show="next => (forAll = next === 'all')"
+    />
     <template v-if="forAll">
-      <p class="quiet small">One look for {{ count === 1 ? 'the one picture' : `all ${count} pictures` }}, so that they belong together. A picture’s own look stands over it.</p>
+      <p class="quiet small">
+        One look for {{ count === 1 ? 'the one picture' : `all ${count} pictures` }}, so that they belong together. A picture’s own look
+        stands over it.
+      </p>
       <TreatmentFields :model-value="deckTheme.pictures" :theme="theme" @update:model-value="setAll" />
     </template>
     <template v-else>
       <p v-if="deckTheme.pictures && !element.treatment" class="quiet small">It has the look of all pictures.</p>
-      <TreatmentFields :model-value="element.treatment" :theme="theme" @update:model-value="treatment => set('change the look of', { treatment })" />
-      <div v-if="element.treatment" class="pair"><button class="press small" @click="set('take the look from', { treatment: undefined })">As it was</button><button class="press small" @click="giveToAll">Give this look to all</button></div>
-      <StrokeField :model-value="element.border ?? null" :theme="theme" label="Border" @update:model-value="border => set('put a border on', { border })" />
+      <TreatmentFields
+        :model-value="element.treatment"
+        :theme="theme"
+        @update:model-value="treatment => set('change the look of', { treatment })"
+      />
+      <div v-if="element.treatment" class="pair">
+        <button class="press small" @click="set('take the look from', { treatment: undefined })">As it was</button>
+        <button class="press small" @click="giveToAll">Give this look to all</button>
+      </div>
+      <StrokeField
+        :model-value="element.border ?? null"
+        :theme="theme"
+        label="Border"
+        @update:model-value="border => set('put a border on', { border })"
+      />
       <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => set('shade', { shadow })" />
     </template>
   </section>
 </template>
 
 <style scoped>
-.pair { display: flex; gap: 5px; flex-wrap: wrap; padding: 4px 0; }
-.small { font-size: 13px; margin: 4px 0; }
+.pair {
+  display: flex;
+  gap: 5px;
+  flex-wrap: wrap;
+  padding: 4px 0;
+}
+.small {
+  font-size: 13px;
+  margin: 4px 0;
+}
 </style>

@@ -12,7 +12,12 @@ const arranging = useArranging()
 const chosenAgainst = ref<Against>('each other')
 const movable = computed(() => stage.movable)
 const several = computed(() => movable.value.length > 1)
-const against = computed({ get: () => (!several.value && chosenAgainst.value === 'each other' ? 'slide' : chosenAgainst.value), set: next => { chosenAgainst.value = next } })
+const against = computed({
+  get: () => (!several.value && chosenAgainst.value === 'each other' ? 'slide' : chosenAgainst.value),
+  set: next => {
+    chosenAgainst.value = next
+  },
+})
 const first = computed(() => stage.chosen[0])
 /** Where they stand, as it is under the hand. */
 const box = computed(() => {
@@ -27,8 +32,20 @@ const gaps = computed(() => {
   void stage.elements
   return several.value ? { across: arranging.gap('across'), down: arranging.gap('down') } : null
 })
-const edges = [['left', 'Left edges', 'i-lucide-align-start-vertical'], ['center', 'Centres across', 'i-lucide-align-center-vertical'], ['right', 'Right edges', 'i-lucide-align-end-vertical'], ['top', 'Top edges', 'i-lucide-align-start-horizontal'], ['middle', 'Centres down', 'i-lucide-align-center-horizontal'], ['bottom', 'Bottom edges', 'i-lucide-align-end-horizontal']] as const
-const putBack = () => first.value && store.edit(`put back ${first.value.name}`, setFields(store.deck!, { table: 'elements', id: first.value.id, fields: { box: undefined } as Partial<Element> }))
+const edges = [
+  ['left', 'Left edges', 'i-lucide-align-start-vertical'],
+  ['center', 'Centres across', 'i-lucide-align-center-vertical'],
+  ['right', 'Right edges', 'i-lucide-align-end-vertical'],
+  ['top', 'Top edges', 'i-lucide-align-start-horizontal'],
+  ['middle', 'Centres down', 'i-lucide-align-center-horizontal'],
+  ['bottom', 'Bottom edges', 'i-lucide-align-end-horizontal'],
+] as const
+const putBack = () =>
+  first.value &&
+  store.edit(
+    `put back ${first.value.name}`,
+    setFields(store.deck!, { table: 'elements', id: first.value.id, fields: { box: undefined } as Partial<Element> }),
+  )
 const isGroup = computed(() => stage.chosen.some(element => element.kind === 'group'))
 const pieces = usePieces()
 const boundTo = computed(() => {
@@ -37,8 +54,11 @@ const boundTo = computed(() => {
 })
 const pieceName = ref('')
 async function keepPiece() {
-  const [name, ...tags] = pieceName.value.split(',').map(word => word.trim()).filter(Boolean)
-  if (name && await pieces.keep(name, tags)) pieceName.value = ''
+  const [name, ...tags] = pieceName.value
+    .split(',')
+    .map(word => word.trim())
+    .filter(Boolean)
+  if (name && (await pieces.keep(name, tags))) pieceName.value = ''
 }
 const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
 </script>
@@ -46,59 +66,233 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
 <template>
   <section v-if="box" class="place">
     <div class="grid">
-      <label>Left<NumberField :model-value="box.x" label="Left" @update:model-value="x => arranging.setBox({ x })" /></label><label>Top<NumberField :model-value="box.y" label="Top" @update:model-value="y => arranging.setBox({ y })" /></label>
-      <label>Width<NumberField :model-value="box.width" label="Width" :least="1" @update:model-value="width => arranging.setBox({ width })" /></label><label>Height<NumberField :model-value="box.height" label="Height" :least="1" @update:model-value="height => arranging.setBox({ height })" /></label>
-      <label v-if="!several && !isGroup">Angle<NumberField :model-value="box.angle" label="Angle" :step="15" :decimals="box.angle % 1 ? 1 : 0" @update:model-value="angle => arranging.setBox({ angle })" /></label>
-      <label v-else>Turn by<NumberField :model-value="0" label="Turn by" :step="15" @update:model-value="by => arranging.turn(by)" /></label>
-      <label>Opacity<NumberField :model-value="opacity" label="Opacity" :least="0" :most="100" @update:model-value="value => arranging.set('fade', { opacity: value / 100 })" /></label>
+      <label>
+        Left
+        <NumberField :model-value="box.x" label="Left" @update:model-value="x => arranging.setBox({ x })" />
+      </label>
+      <label>
+        Top
+        <NumberField :model-value="box.y" label="Top" @update:model-value="y => arranging.setBox({ y })" />
+      </label>
+      <label>
+        Width
+        <NumberField :model-value="box.width" label="Width" :least="1" @update:model-value="width => arranging.setBox({ width })" />
+      </label>
+      <label>
+        Height
+        <NumberField :model-value="box.height" label="Height" :least="1" @update:model-value="height => arranging.setBox({ height })" />
+      </label>
+      <label v-if="!several && !isGroup">
+        Angle
+        <NumberField
+          :model-value="box.angle"
+          label="Angle"
+          :step="15"
+          :decimals="box.angle % 1 ? 1 : 0"
+          @update:model-value="angle => arranging.setBox({ angle })"
+        />
+      </label>
+      <label v-else>
+        Turn by
+        <NumberField :model-value="0" label="Turn by" :step="15" @update:model-value="by => arranging.turn(by)" />
+      </label>
+      <label>
+        Opacity
+        <NumberField
+          :model-value="opacity"
+          label="Opacity"
+          :least="0"
+          :most="100"
+          @update:model-value="value => arranging.set('fade', { opacity: value / 100 })"
+        />
+      </label>
     </div>
     <p v-if="inherits" class="quiet small">Its place comes from the layout.</p>
     <button v-else-if="onSlide && !several" class="press small start" @click="putBack">Back to its place in the layout</button>
     <template v-if="movable.length">
-      <div class="row tools"><button class="press small" title="Mirror from left to right" @click="arranging.flip('across')"><UIcon name="i-lucide-flip-horizontal" />Flip</button><button class="press small" title="Mirror from top to bottom" @click="arranging.flip('down')"><UIcon name="i-lucide-flip-vertical" />Flip down</button></div>
-      <button class="press small start" title="Turn it along an edge of the picture: press two points" data-test="pick-angle" @click="stage.tool = 'angle'"><UIcon name="i-lucide-drafting-compass" />Angle from two points</button>
+      <div class="row tools">
+        <button class="press small" title="Mirror from left to right" @click="arranging.flip('across')">
+          <UIcon name="i-lucide-flip-horizontal" />
+          Flip
+        </button>
+        <button class="press small" title="Mirror from top to bottom" @click="arranging.flip('down')">
+          <UIcon name="i-lucide-flip-vertical" />
+          Flip down
+        </button>
+      </div>
+      <button
+        class="press small start"
+        title="Turn it along an edge of the picture: press two points"
+        data-test="pick-angle"
+        @click="stage.tool = 'angle'"
+      >
+        <UIcon name="i-lucide-drafting-compass" />
+        Angle from two points
+      </button>
 
       <b class="sub">Line up</b>
-      <div class="row"><span class="label">{{ several ? 'With' : 'On' }}</span><select v-model="against" class="field" aria-label="Lined up with"><option v-if="several" value="each other">each other</option><option value="slide">the slide</option><option value="margins">its margins</option></select></div>
-      <div class="six"><button v-for="[edge, words, icon] in edges" :key="edge" class="press small" :aria-label="words" :title="words" :data-test="`align-${edge}`" @click="arranging.align(edge, against)"><UIcon :name="icon" /></button></div>
+      <div class="row">
+        <span class="label">{{ several ? 'With' : 'On' }}</span>
+        <select v-model="against" class="field" aria-label="Lined up with">
+          <option v-if="several" value="each other">each other</option>
+          <option value="slide">the slide</option>
+          <option value="margins">its margins</option>
+        </select>
+      </div>
+      <div class="six">
+        <button
+          v-for="[edge, words, icon] in edges"
+          :key="edge"
+          class="press small"
+          :aria-label="words"
+          :title="words"
+          :data-test="`align-${edge}`"
+          @click="arranging.align(edge, against)"
+        >
+          <UIcon :name="icon" />
+        </button>
+      </div>
       <template v-if="several">
         <b class="sub">Gaps</b>
-        <div class="pairs"><button class="press small" data-test="space-across" @click="arranging.distribute('across')">Equal across</button><button class="press small" data-test="space-down" @click="arranging.distribute('down')">Equal down</button></div>
-        <div class="grid"><label title="The gap between neighbours from left to right">Across<NumberField :model-value="gaps?.across ?? null" label="Gap across" @update:model-value="gap => arranging.distribute('across', gap)" /></label><label title="The gap between neighbours from top to bottom">Down<NumberField :model-value="gaps?.down ?? null" label="Gap down" @update:model-value="gap => arranging.distribute('down', gap)" /></label></div>
-        <div class="pairs"><button class="press small" @click="arranging.tidy('rows')">Tidy in rows</button><button class="press small" @click="arranging.tidy('grid')">Tidy in a grid</button></div>
-        <div class="pairs"><button class="press small" title="As wide as the first one selected" @click="arranging.sameSize('width')">Same width</button><button class="press small" title="As high as the first one selected" @click="arranging.sameSize('height')">Same height</button><button class="press small" @click="arranging.sameSize('both')">Same size</button></div>
+        <div class="pairs">
+          <button class="press small" data-test="space-across" @click="arranging.distribute('across')">Equal across</button>
+          <button class="press small" data-test="space-down" @click="arranging.distribute('down')">Equal down</button>
+        </div>
+        <div class="grid">
+          <label title="The gap between neighbours from left to right">
+            Across
+            <NumberField
+              :model-value="gaps?.across ?? null"
+              label="Gap across"
+              @update:model-value="gap => arranging.distribute('across', gap)"
+            />
+          </label>
+          <label title="The gap between neighbours from top to bottom">
+            Down
+            <NumberField
+              :model-value="gaps?.down ?? null"
+              label="Gap down"
+              @update:model-value="gap => arranging.distribute('down', gap)"
+            />
+          </label>
+        </div>
+        <div class="pairs">
+          <button class="press small" @click="arranging.tidy('rows')">Tidy in rows</button>
+          <button class="press small" @click="arranging.tidy('grid')">Tidy in a grid</button>
+        </div>
+        <div class="pairs">
+          <button class="press small" title="As wide as the first one selected" @click="arranging.sameSize('width')">Same width</button>
+          <button class="press small" title="As high as the first one selected" @click="arranging.sameSize('height')">Same height</button>
+          <button class="press small" @click="arranging.sameSize('both')">Same size</button>
+        </div>
       </template>
 
       <b class="sub">Stack</b>
-      <div class="pairs"><button class="press small" title="Page Up" @click="arranging.stack('forward')">Forward</button><button class="press small" title="Page Down" @click="arranging.stack('back')">Back</button><button class="press small" @click="arranging.stack('front')">To the front</button><button class="press small" @click="arranging.stack('behind')">To the back</button></div>
+      <div class="pairs">
+        <button class="press small" title="Page Up" @click="arranging.stack('forward')">Forward</button>
+        <button class="press small" title="Page Down" @click="arranging.stack('back')">Back</button>
+        <button class="press small" @click="arranging.stack('front')">To the front</button>
+        <button class="press small" @click="arranging.stack('behind')">To the back</button>
+      </div>
       <b class="sub">Shelf</b>
       <template v-if="boundTo">
         <p class="quiet small">Bound to a piece of the shelf.</p>
-        <div class="pairs"><button class="press small" data-test="keep-changes" @click="pieces.keepChanges(boundTo)">Keep its changes for all</button><button class="press small" @click="pieces.letGo(boundTo)">Let it be free</button></div>
+        <div class="pairs">
+          <button class="press small" data-test="keep-changes" @click="pieces.keepChanges(boundTo)">Keep its changes for all</button>
+          <button class="press small" @click="pieces.letGo(boundTo)">Let it be free</button>
+        </div>
       </template>
-      <form v-else class="pairs" @submit.prevent="keepPiece"><input v-model="pieceName" class="field piece" placeholder="Name, tag, tag" aria-label="Name of the piece" maxlength="200"><button class="press small" :disabled="!pieceName.trim()">Keep as a piece</button></form>
-      <div class="pairs"><button v-if="several" class="press small" title="G" @click="arranging.group">Group them</button><button v-if="isGroup" class="press small" title="Shift G" @click="arranging.ungroup">Open the group</button></div>
+      <form v-else class="pairs" @submit.prevent="keepPiece">
+        <input v-model="pieceName" class="field piece" placeholder="Name, tag, tag" aria-label="Name of the piece" maxlength="200" />
+        <button class="press small" :disabled="!pieceName.trim()">Keep as a piece</button>
+      </form>
+      <div class="pairs">
+        <button v-if="several" class="press small" title="G" @click="arranging.group">Group them</button>
+        <button v-if="isGroup" class="press small" title="Shift G" @click="arranging.ungroup">Open the group</button>
+      </div>
     </template>
-    <p v-else class="quiet small">{{ store.isForm ? 'On a form its place is fixed.' : first?.pinned ? 'It stands on the master.' : 'It is locked: unlock it in the list of parts to move it.' }}</p>
+    <p v-else class="quiet small">
+      {{
+        store.isForm
+          ? 'On a form its place is fixed.'
+          : first?.pinned
+            ? 'It stands on the master.'
+            : 'It is locked: unlock it in the list of parts to move it.'
+      }}
+    </p>
     <template v-if="!several && first">
       <b class="sub">In words, for those who do not see it</b>
-      <textarea v-written="first.alt ?? ''" class="field alt" v-bind="fieldLimits('elements', 'alt')" rows="2" aria-label="In words" :placeholder="first.kind === 'text' ? 'Its own words are read' : 'What can be seen'" @change="arranging.set('describe', { alt: ($event.target as HTMLTextAreaElement).value || undefined })" />
+      <textarea
+        v-written="first.alt ?? ''"
+        class="field alt"
+        v-bind="fieldLimits('elements', 'alt')"
+        rows="2"
+        aria-label="In words"
+        :placeholder="first.kind === 'text' ? 'Its own words are read' : 'What can be seen'"
+        @change="arranging.set('describe', { alt: ($event.target as HTMLTextAreaElement).value || undefined })"
+      />
     </template>
   </section>
 </template>
 
 <style scoped>
-.place { display: flex; flex-direction: column; gap: 7px; }
-.grid { display: grid; grid-template-columns: 1fr 1fr; gap: 6px 12px; }
-.grid label { display: flex; align-items: center; justify-content: space-between; color: var(--second); font-size: 13px; gap: 4px; white-space: nowrap; }
-.grid :deep(.field) { width: 56px; }
-.six { display: grid; grid-template-columns: repeat(6, 1fr); gap: 4px; }
-.six .press { justify-content: center; padding: 5px 0; }
-.pairs { display: flex; flex-wrap: wrap; gap: 4px; }
-.tools { justify-content: flex-start; gap: 4px; }
-.piece { width: 118px; }
-.start { align-self: flex-start; }
-.sub { font-size: 13px; color: var(--second); margin-top: 6px; }
-.small { font-size: 13px; margin: 0; }
-.alt { width: 100%; resize: vertical; }
+.place {
+  display: flex;
+  flex-direction: column;
+  gap: 7px;
+}
+.grid {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px 12px;
+}
+.grid label {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  color: var(--second);
+  font-size: 13px;
+  gap: 4px;
+  white-space: nowrap;
+}
+.grid :deep(.field) {
+  width: 56px;
+}
+.six {
+  display: grid;
+  grid-template-columns: repeat(6, 1fr);
+  gap: 4px;
+}
+.six .press {
+  justify-content: center;
+  padding: 5px 0;
+}
+.pairs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+.tools {
+  justify-content: flex-start;
+  gap: 4px;
+}
+.piece {
+  width: 118px;
+}
+.start {
+  align-self: flex-start;
+}
+.sub {
+  font-size: 13px;
+  color: var(--second);
+  margin-top: 6px;
+}
+.small {
+  font-size: 13px;
+  margin: 0;
+}
+.alt {
+  width: 100%;
+  resize: vertical;
+}
 </style>

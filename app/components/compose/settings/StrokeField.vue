@@ -3,14 +3,24 @@ import type { Theme } from '#core/model'
 import type { Stroke } from '#core/values'
 
 /** A line around something: its colour, weight in px of deck space, and dashes. */
-const props = defineProps<{ modelValue: Stroke | null | undefined, theme: Theme, label: string, initial?: number, plain?: boolean }>()
+const props = defineProps<{ modelValue: Stroke | null | undefined; theme: Theme; label: string; initial?: number; plain?: boolean }>()
 const emit = defineEmits<{ 'update:modelValue': [stroke: Stroke | null] }>()
 /** Dashes as multiples of the weight, so that they keep their look when it changes. */
-const dashes: Readonly<Record<string, readonly number[]>> = { 'unbroken': [], 'dashes': [3, 2], 'long dashes': [6, 3], 'dots': [1, 1.6], 'dash and dot': [5, 2, 1, 2] }
+const dashes: Readonly<Record<string, readonly number[]>> = {
+  unbroken: [],
+  dashes: [3, 2],
+  'long dashes': [6, 3],
+  dots: [1, 1.6],
+  'dash and dot': [5, 2, 1, 2],
+}
 const way = computed(() => {
   const { dash, width } = props.modelValue ?? { width: 1 }
   if (!dash?.length) return 'unbroken'
-  return Object.entries(dashes).find(([, parts]) => parts.length === dash.length && parts.every((part, index) => Math.abs(part * Math.max(1, width) - dash[index]!) < 0.6))?.[0] ?? 'dashes'
+  return (
+    Object.entries(dashes).find(
+      ([, parts]) => parts.length === dash.length && parts.every((part, index) => Math.abs(part * Math.max(1, width) - dash[index]!) < 0.6),
+    )?.[0] ?? 'dashes'
+  )
 })
 const made = (fields: Partial<Stroke>, name = way.value): Stroke => {
   const { dash: _, ...base } = { color: { role: 'ink' as const }, width: props.initial ?? 6, ...props.modelValue, ...fields }
@@ -20,10 +30,43 @@ const made = (fields: Partial<Stroke>, name = way.value): Stroke => {
 </script>
 
 <template>
-  <div class="row"><span class="label">{{ label }}</span><span class="pair"><ColorField none :model-value="modelValue?.color ?? null" :theme="theme" :label="label" @update:model-value="color => emit('update:modelValue', color ? made({ color }) : null)" /><NumberField v-if="modelValue" :model-value="modelValue.width" :label="`Weight of the ${label.toLowerCase()}`" :least="0.5" :most="300" @update:model-value="width => emit('update:modelValue', made({ width }))" /></span></div>
-  <div v-if="modelValue && !plain" class="row"><span class="label">Drawn as</span><select class="field" :aria-label="`${label} drawn as`" :value="way" @change="emit('update:modelValue', made({}, ($event.target as HTMLSelectElement).value))"><option v-for="(_, name) in dashes" :key="name">{{ name }}</option></select></div>
+  <div class="row">
+    <span class="label">{{ label }}</span>
+    <span class="pair">
+      <ColorField
+        none
+        :model-value="modelValue?.color ?? null"
+        :theme="theme"
+        :label="label"
+        @update:model-value="color => emit('update:modelValue', color ? made({ color }) : null)"
+      />
+      <NumberField
+        v-if="modelValue"
+        :model-value="modelValue.width"
+        :label="`Weight of the ${label.toLowerCase()}`"
+        :least="0.5"
+        :most="300"
+        @update:model-value="width => emit('update:modelValue', made({ width }))"
+      />
+    </span>
+  </div>
+  <div v-if="modelValue && !plain" class="row">
+    <span class="label">Drawn as</span>
+    <select
+      class="field"
+      :aria-label="`${label} drawn as`"
+      :value="way"
+      @change="emit('update:modelValue', made({}, ($event.target as HTMLSelectElement).value))"
+    >
+      <option v-for="(_, name) in dashes" :key="name">{{ name }}</option>
+    </select>
+  </div>
 </template>
 
 <style scoped>
-.pair { display: inline-flex; gap: 5px; align-items: center; }
+.pair {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
+}
 </style>

@@ -4,15 +4,15 @@ import type { ShownElement } from '#core/resolved'
 import { tableContent } from '#core/tables'
 
 /** A table: where its rows come from, and how each of its columns is shown. */
-const props = defineProps<{ element: TableElement & ShownElement, theme: Theme }>()
-const emit = defineEmits<{ table: [], edit: [] }>()
+const props = defineProps<{ element: TableElement & ShownElement; theme: Theme }>()
+const emit = defineEmits<{ table: []; edit: [] }>()
 const store = useDeck()
 const host = useStageHost()
 const arranging = useArranging()
 const set = (label: string, fields: Partial<TableElement>) => arranging.set(label, fields as never)
 const columns = computed(() => tableContent(props.element, host.host.table) ?? [])
-const all = computed(() => (props.element.table ? host.host.table(props.element.table)?.columns ?? [] : []))
-const aligns = { '': 'as it holds', 'left': 'left', 'center': 'centred', 'right': 'right', 'decimal': 'at the decimal' }
+const all = computed(() => (props.element.table ? (host.host.table(props.element.table)?.columns ?? []) : []))
+const aligns = { '': 'as it holds', left: 'left', center: 'centred', right: 'right', decimal: 'at the decimal' }
 function look(index: number, fields: Partial<TableColumn>) {
   const looks = Array.from({ length: Math.max(index + 1, props.element.looks?.length ?? 0) }, (_, at) => props.element.looks?.[at] ?? null)
   const next = Object.fromEntries(Object.entries({ ...looks[index], ...fields }).filter(([, value]) => value !== undefined))
@@ -20,12 +20,17 @@ function look(index: number, fields: Partial<TableColumn>) {
   set('set a column of', { looks })
 }
 const plainFormat: NumberFormat = { decimals: null, scale: 'none', prefix: '', suffix: '' }
-const format = (index: number, fields: Partial<NumberFormat>) => look(index, { format: { ...plainFormat, ...props.element.looks?.[index]?.format, ...fields } })
+const format = (index: number, fields: Partial<NumberFormat>) =>
+  look(index, { format: { ...plainFormat, ...props.element.looks?.[index]?.format, ...fields } })
 const formatOf = (index: number) => props.element.looks?.[index]?.format
 const open = ref(-1)
 const show = (name: string, on: boolean) => {
   const now = props.element.columns.length ? props.element.columns : all.value.map(column => column.name)
-  set('choose the columns of', { columns: on ? all.value.map(column => column.name).filter(known => known === name || now.includes(known)) : now.filter(known => known !== name) })
+  set('choose the columns of', {
+    columns: on
+      ? all.value.map(column => column.name).filter(known => known === name || now.includes(known))
+      : now.filter(known => known !== name),
+  })
 }
 const value = (event: Event) => (event.target as HTMLInputElement).value
 const checked = (event: Event) => (event.target as HTMLInputElement).checked
@@ -33,24 +38,144 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
 
 <template>
   <section>
-    <div class="row"><span class="label">Its rows</span><span class="pair"><button v-if="!element.table && store.canEdit" class="press small" @click="emit('edit')">Write in its cells</button><button class="press small" @click="emit('table')">{{ element.table ? 'Other data' : 'From data' }}</button></span></div>
-    <label class="row"><span class="label">Names on top</span><input type="checkbox" :checked="element.head !== false" @change="set('change', { head: checked($event) ? undefined : false })"></label>
-    <label class="row"><span class="label">Totals</span><input type="checkbox" :checked="!!element.totals" @change="set('change', { totals: checked($event) || undefined })"></label>
-    <label class="row"><span class="label">Every other row tinted</span><input type="checkbox" :checked="element.banding !== false" @change="set('change', { banding: checked($event) ? undefined : false })"></label>
-    <div class="row"><span class="label">Lines</span><select class="field" aria-label="Lines" :value="element.rules ?? 'rows'" @change="set('change', { rules: value($event) as 'rows' })"><option value="rows">between rows</option><option value="grid">around cells</option><option value="none">none</option></select></div>
-    <div class="row"><span class="label">Colour</span><ColorField :model-value="element.color ?? { role: 'accent1' }" :theme="theme" label="Colour of the table" @update:model-value="color => set('colour', { color: color ?? undefined })" /></div>
-    <div class="row"><span class="label">Words at most</span><NumberField :model-value="element.size ?? theme.textStyles.body?.size ?? 32" label="Words at most" unit="px" :least="8" :most="200" @update:model-value="size => set('resize the text of', { size })" /></div>
+    <div class="row">
+      <span class="label">Its rows</span>
+      <span class="pair">
+        <button v-if="!element.table && store.canEdit" class="press small" @click="emit('edit')">Write in its cells</button>
+        <button class="press small" @click="emit('table')">{{ element.table ? 'Other data' : 'From data' }}</button>
+      </span>
+    </div>
+    <label class="row">
+      <span class="label">Names on top</span>
+      <input type="checkbox" :checked="element.head !== false" @change="set('change', { head: checked($event) ? undefined : false })" />
+    </label>
+    <label class="row">
+      <span class="label">Totals</span>
+      <input type="checkbox" :checked="!!element.totals" @change="set('change', { totals: checked($event) || undefined })" />
+    </label>
+    <label class="row">
+      <span class="label">Every other row tinted</span>
+      <input
+        type="checkbox"
+        :checked="element.banding !== false"
+        @change="set('change', { banding: checked($event) ? undefined : false })"
+      />
+    </label>
+    <div class="row">
+      <span class="label">Lines</span>
+      <select class="field" aria-label="Lines" :value="element.rules ?? 'rows'" @change="set('change', { rules: value($event) as 'rows' })">
+        <option value="rows">between rows</option>
+        <option value="grid">around cells</option>
+        <option value="none">none</option>
+      </select>
+    </div>
+    <div class="row">
+      <span class="label">Colour</span>
+      <ColorField
+        :model-value="element.color ?? { role: 'accent1' }"
+        :theme="theme"
+        label="Colour of the table"
+        @update:model-value="color => set('colour', { color: color ?? undefined })"
+      />
+    </div>
+    <div class="row">
+      <span class="label">Words at most</span>
+      <NumberField
+        :model-value="element.size ?? theme.textStyles.body?.size ?? 32"
+        label="Words at most"
+        unit="px"
+        :least="8"
+        :most="200"
+        @update:model-value="size => set('resize the text of', { size })"
+      />
+    </div>
     <b class="sub">Columns</b>
-    <template v-if="all.length"><label v-for="column in all" :key="column.name" class="row"><span class="label name">{{ column.name }}</span><input type="checkbox" :checked="!element.columns.length || element.columns.includes(column.name)" :disabled="element.columns.length === 1 && element.columns[0] === column.name" @change="show(column.name, checked($event))"></label></template>
+    <template v-if="all.length">
+      <label v-for="column in all" :key="column.name" class="row">
+        <span class="label name">{{ column.name }}</span>
+        <input
+          type="checkbox"
+          :checked="!element.columns.length || element.columns.includes(column.name)"
+          :disabled="element.columns.length === 1 && element.columns[0] === column.name"
+          @change="show(column.name, checked($event))"
+        />
+      </label>
+    </template>
     <div v-for="(column, index) in columns" :key="index" class="column">
-      <button class="press small plain wide" :aria-expanded="open === index" @click="open = open === index ? -1 : index"><span class="name">{{ column.name }}</span><span class="quiet">{{ column.type === 'number' ? 'numbers' : column.type === 'date' ? 'days' : 'words' }}</span></button>
+      <button class="press small plain wide" :aria-expanded="open === index" @click="open = open === index ? -1 : index">
+        <span class="name">{{ column.name }}</span>
+        <span class="quiet">{{ column.type === 'number' ? 'numbers' : column.type === 'date' ? 'days' : 'words' }}</span>
+      </button>
       <template v-if="open === index">
-        <div class="row"><span class="label">Stands</span><select class="field" :aria-label="`${column.name} stands`" :value="element.looks?.[index]?.align ?? ''" @change="look(index, { align: (value($event) || undefined) as 'left' })"><option v-for="(words, name) in aligns" :key="name" :value="name">{{ words }}</option></select></div>
-        <div class="row"><span class="label">Width</span><NumberField :model-value="(element.looks?.[index]?.wide ?? 1) * 100" :label="`Width of ${column.name}`" unit="%" :least="20" :most="500" :step="10" @update:model-value="wide => look(index, { wide: wide === 100 ? undefined : wide / 100 })" /></div>
+        <div class="row">
+          <span class="label">Stands</span>
+          <select
+            class="field"
+            :aria-label="`${column.name} stands`"
+            :value="element.looks?.[index]?.align ?? ''"
+            @change="look(index, { align: (value($event) || undefined) as 'left' })"
+          >
+            <option v-for="(words, name) in aligns" :key="name" :value="name">{{ words }}</option>
+          </select>
+        </div>
+        <div class="row">
+          <span class="label">Width</span>
+          <NumberField
+            :model-value="(element.looks?.[index]?.wide ?? 1) * 100"
+            :label="`Width of ${column.name}`"
+            unit="%"
+            :least="20"
+            :most="500"
+            :step="10"
+            @update:model-value="wide => look(index, { wide: wide === 100 ? undefined : wide / 100 })"
+          />
+        </div>
         <template v-if="column.type === 'number'">
-          <div class="row"><span class="label">Decimals</span><select class="field" :aria-label="`Decimals of ${column.name}`" :value="formatOf(index)?.decimals ?? ''" @change="format(index, { decimals: value($event) === '' ? null : Number(value($event)) })"><option value="">as needed</option><option v-for="count in 5" :key="count" :value="count - 1">{{ count - 1 }}</option></select></div>
-          <div class="row"><span class="label">In</span><select class="field" :aria-label="`Scale of ${column.name}`" :value="formatOf(index)?.scale ?? 'none'" @change="format(index, { scale: value($event) as 'none' })"><option value="none">full</option><option value="thousands">thousands</option><option value="millions">millions</option><option value="percent">per cent</option></select></div>
-          <div class="row"><span class="label">Before, after</span><span class="pair"><input v-written="formatOf(index)?.prefix ?? ''" class="field short" maxlength="20" :aria-label="`Before ${column.name}`" @change="format(index, { prefix: value($event) })"><input v-written="formatOf(index)?.suffix ?? ''" class="field short" maxlength="40" :aria-label="`After ${column.name}`" @change="format(index, { suffix: value($event) })"></span></div>
+          <div class="row">
+            <span class="label">Decimals</span>
+            <select
+              class="field"
+              :aria-label="`Decimals of ${column.name}`"
+              :value="formatOf(index)?.decimals ?? ''"
+              @change="format(index, { decimals: value($event) === '' ? null : Number(value($event)) })"
+            >
+              <option value="">as needed</option>
+              <option v-for="count in 5" :key="count" :value="count - 1">{{ count - 1 }}</option>
+            </select>
+          </div>
+          <div class="row">
+            <span class="label">In</span>
+            <select
+              class="field"
+              :aria-label="`Scale of ${column.name}`"
+              :value="formatOf(index)?.scale ?? 'none'"
+              @change="format(index, { scale: value($event) as 'none' })"
+            >
+              <option value="none">full</option>
+              <option value="thousands">thousands</option>
+              <option value="millions">millions</option>
+              <option value="percent">per cent</option>
+            </select>
+          </div>
+          <div class="row">
+            <span class="label">Before, after</span>
+            <span class="pair">
+              <input
+                v-written="formatOf(index)?.prefix ?? ''"
+                class="field short"
+                maxlength="20"
+                :aria-label="`Before ${column.name}`"
+                @change="format(index, { prefix: value($event) })"
+              />
+              <input
+                v-written="formatOf(index)?.suffix ?? ''"
+                class="field short"
+                maxlength="40"
+                :aria-label="`After ${column.name}`"
+                @change="format(index, { suffix: value($event) })"
+              />
+            </span>
+          </div>
         </template>
       </template>
     </div>
@@ -59,11 +184,33 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
 </template>
 
 <style scoped>
-.pair { display: inline-flex; gap: 5px; }
-.sub { font-size: 13px; color: var(--second); margin-top: 6px; }
-.column { border-left: 2px solid var(--line); padding-left: 6px; }
-.wide { width: 100%; justify-content: space-between; }
-.name { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; min-width: 0; }
-.short { width: 66px; }
-input[type=checkbox] { accent-color: var(--act); }
+.pair {
+  display: inline-flex;
+  gap: 5px;
+}
+.sub {
+  font-size: 13px;
+  color: var(--second);
+  margin-top: 6px;
+}
+.column {
+  border-left: 2px solid var(--line);
+  padding-left: 6px;
+}
+.wide {
+  width: 100%;
+  justify-content: space-between;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  min-width: 0;
+}
+.short {
+  width: 66px;
+}
+input[type='checkbox'] {
+  accent-color: var(--act);
+}
 </style>

@@ -3,7 +3,7 @@ import type { TextElement, Theme } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 
 /** What stands behind words, what fills their letters, and the line that they run along. */
-const props = defineProps<{ element: TextElement & ShownElement, theme: Theme }>()
+const props = defineProps<{ element: TextElement & ShownElement; theme: Theme }>()
 const arranging = useArranging()
 const set = (label: string, fields: Partial<TextElement>) => arranging.set(label, fields as never)
 type Panel = NonNullable<TextElement['panel']>
@@ -12,27 +12,96 @@ const panel = (fields: Partial<Panel>) => {
   set('put a panel behind', { panel: next.fill || next.border ? next : null })
 }
 const ways = { none: 'straight lines', arc: 'an arc', circle: 'a circle', wave: 'a wave' }
-const along = (path: string) => set('bend', { along: path === 'none' ? null : { path: path as 'arc', bend: props.element.along?.bend ?? 0.5 } })
+const along = (path: string) =>
+  set('bend', { along: path === 'none' ? null : { path: path as 'arc', bend: props.element.along?.bend ?? 0.5 } })
 const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
   <section>
-    <PaintField none :model-value="element.panel?.fill ?? null" :theme="theme" label="Panel behind" @update:model-value="fill => panel({ fill })" />
-    <StrokeField :model-value="element.panel?.border ?? null" :theme="theme" label="Border" :initial="4" @update:model-value="border => panel({ border })" />
+    <PaintField
+      none
+      :model-value="element.panel?.fill ?? null"
+      :theme="theme"
+      label="Panel behind"
+      @update:model-value="fill => panel({ fill })"
+    />
+    <StrokeField
+      :model-value="element.panel?.border ?? null"
+      :theme="theme"
+      label="Border"
+      :initial="4"
+      @update:model-value="border => panel({ border })"
+    />
     <template v-if="element.panel">
-      <div class="row"><span class="label">Room inside</span><NumberField :model-value="element.panel.padding" label="Room inside" unit="px" :least="0" :most="400" :step="4" @update:model-value="padding => panel({ padding })" /></div>
-      <div class="row"><span class="label">Corners</span><NumberField :model-value="element.panel.radius" label="Corners" unit="px" :least="0" :most="400" :step="4" @update:model-value="radius => panel({ radius })" /></div>
+      <div class="row">
+        <span class="label">Room inside</span>
+        <NumberField
+          :model-value="element.panel.padding"
+          label="Room inside"
+          unit="px"
+          :least="0"
+          :most="400"
+          :step="4"
+          @update:model-value="padding => panel({ padding })"
+        />
+      </div>
+      <div class="row">
+        <span class="label">Corners</span>
+        <NumberField
+          :model-value="element.panel.radius"
+          label="Corners"
+          unit="px"
+          :least="0"
+          :most="400"
+          :step="4"
+          @update:model-value="radius => panel({ radius })"
+        />
+      </div>
     </template>
     <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => arranging.set('shade', { shadow })" />
-    <hr>
-    <PaintField none :model-value="element.paint ?? null" :theme="theme" label="Letters filled" @update:model-value="paint => set('fill the letters of', { paint })" />
-    <StrokeField plain :model-value="element.outline ?? null" :theme="theme" label="Letters outlined" :initial="3" @update:model-value="outline => set('outline the letters of', { outline: outline && { color: outline.color, width: outline.width } })" />
-    <div class="row"><span class="label">Runs along</span><select class="field" aria-label="Runs along" :value="element.along?.path ?? 'none'" @change="along(value($event))"><option v-for="(words, name) in ways" :key="name" :value="name">{{ words }}</option></select></div>
-    <div v-if="element.along && element.along.path !== 'circle'" class="row"><span class="label">Bent by</span><NumberField :model-value="element.along.bend * 100" label="Bent by" unit="%" :least="-100" :most="100" :step="10" @update:model-value="bend => set('bend', { along: { ...element.along!, bend: bend / 100 } })" /></div>
+    <hr />
+    <PaintField
+      none
+      :model-value="element.paint ?? null"
+      :theme="theme"
+      label="Letters filled"
+      @update:model-value="paint => set('fill the letters of', { paint })"
+    />
+    <StrokeField
+      plain
+      :model-value="element.outline ?? null"
+      :theme="theme"
+      label="Letters outlined"
+      :initial="3"
+      @update:model-value="outline => set('outline the letters of', { outline: outline && { color: outline.color, width: outline.width } })"
+    />
+    <div class="row">
+      <span class="label">Runs along</span>
+      <select class="field" aria-label="Runs along" :value="element.along?.path ?? 'none'" @change="along(value($event))">
+        <option v-for="(words, name) in ways" :key="name" :value="name">{{ words }}</option>
+      </select>
+    </div>
+    <div v-if="element.along && element.along.path !== 'circle'" class="row">
+      <span class="label">Bent by</span>
+      <NumberField
+        :model-value="element.along.bend * 100"
+        label="Bent by"
+        unit="%"
+        :least="-100"
+        :most="100"
+        :step="10"
+        @update:model-value="bend => set('bend', { along: { ...element.along!, bend: bend / 100 } })"
+      />
+    </div>
   </section>
 </template>
 
 <style scoped>
-hr { border: 0; border-top: 1px solid var(--line); margin: 6px 0; width: 100%; }
+hr {
+  border: 0;
+  border-top: 1px solid var(--line);
+  margin: 6px 0;
+  width: 100%;
+}
 </style>

@@ -5,7 +5,7 @@ import { layoutOfElement } from '#core/text'
 import { departureOf, returnToStyle, takeIntoStyle } from '#core/themes'
 
 /** How words are set: style, size, spacing, columns, direction, and how their box follows them. */
-const props = defineProps<{ element: TextElement & ShownElement, theme: Theme }>()
+const props = defineProps<{ element: TextElement & ShownElement; theme: Theme }>()
 const emit = defineEmits<{ edit: [] }>()
 const store = useDeck()
 const host = useStageHost()
@@ -15,11 +15,28 @@ const style = computed(() => styleOf(store.deck!, props.element))
 const fitted = computed(() => layoutOfElement(store.deck!, props.element, host.host.measurer))
 const departure = computed(() => departureOf(store.deck!, props.element.id))
 const departing = computed(() => (departure.value ? styleNamed(props.theme, departure.value.style).name : ''))
-const fieldWords: Readonly<Record<string, string>> = { size: 'size', color: 'colour', align: 'alignment', weight: 'weight', family: 'font', lineHeight: 'line height', letterSpacing: 'spacing', case: 'case' }
-const differs = computed(() => Object.keys(departure.value?.fields ?? {}).map(field => fieldWords[field] ?? field).join(', '))
+const fieldWords: Readonly<Record<string, string>> = {
+  size: 'size',
+  color: 'colour',
+  align: 'alignment',
+  weight: 'weight',
+  family: 'font',
+  lineHeight: 'line height',
+  letterSpacing: 'spacing',
+  case: 'case',
+}
+const differs = computed(() =>
+  Object.keys(departure.value?.fields ?? {})
+    .map(field => fieldWords[field] ?? field)
+    .join(', '),
+)
 const set = (label: string, fields: Partial<TextElement>) => arranging.set(label, fields as never)
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const aligns = [['left', 'Set left', 'i-lucide-align-left'], ['center', 'Set centred', 'i-lucide-align-center'], ['right', 'Set right', 'i-lucide-align-right']] as const
+const aligns = [
+  ['left', 'Set left', 'i-lucide-align-left'],
+  ['center', 'Set centred', 'i-lucide-align-center'],
+  ['right', 'Set right', 'i-lucide-align-right'],
+] as const
 const verticals = { top: 'at the top', middle: 'in the middle', bottom: 'at the bottom' }
 const fits = { shrink: 'words shrink to fit', grow: 'box grows with words', fixed: 'both stay' }
 const weights = [300, 400, 500, 600, 700, 800, 900]
@@ -29,31 +46,207 @@ const columns = computed(() => props.element.columns?.count ?? 1)
 <template>
   <section>
     <ReadableOn v-if="stage.chosen.length === 1" :element="element" />
-    <div class="row"><span class="label">Style</span><select class="field" aria-label="Text style" :value="element.style ?? 'body'" :disabled="store.isForm" @change="set('restyle', { style: value($event) })"><option v-for="(item, name) in theme.textStyles" :key="name" :value="name">{{ item.name }}</option></select></div>
-    <div class="row"><span class="label">Size</span><NumberField :model-value="style.size" label="Size" unit="px" :least="8" :most="600" @update:model-value="size => set('resize the text of', { size })" /></div>
-    <div v-if="departure" class="departs">Differs from {{ departing }} in {{ differs }}.<span class="pair"><button class="press small" @click="store.edit(`take ${element.name} into ${departing}`, takeIntoStyle(store.deck!, { element: element.id }))">Take this into the style</button><button class="press small" @click="store.edit(`let ${element.name} follow its style`, returnToStyle(store.deck!, { elements: stage.chosen.map(chosen => chosen.id) }))">Return to the style</button></span></div>
+    <div class="row">
+      <span class="label">Style</span>
+      <select
+        class="field"
+        aria-label="Text style"
+        :value="element.style ?? 'body'"
+        :disabled="store.isForm"
+        @change="set('restyle', { style: value($event) })"
+      >
+        <option v-for="(item, name) in theme.textStyles" :key="name" :value="name">{{ item.name }}</option>
+      </select>
+    </div>
+    <div class="row">
+      <span class="label">Size</span>
+      <NumberField
+        :model-value="style.size"
+        label="Size"
+        unit="px"
+        :least="8"
+        :most="600"
+        @update:model-value="size => set('resize the text of', { size })"
+      />
+    </div>
+    <div v-if="departure" class="departs">
+      Differs from {{ departing }} in {{ differs }}.
+      <span class="pair">
+        <button
+          class="press small"
+          @click="store.edit(`take ${element.name} into ${departing}`, takeIntoStyle(store.deck!, { element: element.id }))"
+        >
+          Take this into the style
+        </button>
+        <button
+          class="press small"
+          @click="
+            store.edit(
+              `let ${element.name} follow its style`,
+              returnToStyle(store.deck!, { elements: stage.chosen.map(chosen => chosen.id) }),
+            )
+          "
+        >
+          Return to the style
+        </button>
+      </span>
+    </div>
     <p v-if="fitted.scale < 1" class="quiet small">Set at {{ Math.round(style.size * fitted.scale) }} px, so that it fits its box.</p>
     <p v-if="!fitted.fits" class="wrong small">More than fits, even at {{ Math.round(style.size * fitted.scale) }} px.</p>
-    <div class="row"><span class="label">Colour</span><ColorField :model-value="style.color" :theme="theme" label="Colour of the text" @update:model-value="color => set('colour', { color: color ?? undefined })" /></div>
-    <div class="row"><span class="label">Weight</span><select class="field" aria-label="Weight" :value="style.weight" @change="set('set the weight of', { weight: Number(value($event)) })"><option v-for="weight in weights" :key="weight">{{ weight }}</option></select></div>
-    <div class="row"><span class="label">Aligned</span><span class="pair"><button v-for="[name, words, icon] in aligns" :key="name" class="press small" :class="{ on: (element.align ?? style.align) === name }" :aria-label="words" :title="words" @click="set('align', { align: name })"><UIcon :name="icon" /></button></span></div>
-    <div class="row"><span class="label">Stands</span><select class="field" aria-label="Stands" :value="element.vertical ?? 'top'" @change="set('align', { vertical: value($event) as 'top' })"><option v-for="(words, name) in verticals" :key="name" :value="name">{{ words }}</option></select></div>
-    <div class="row"><span class="label">Room</span><select class="field" aria-label="Room" :value="element.fit ?? 'shrink'" @change="set('fit', { fit: value($event) as 'grow' })"><option v-for="(words, name) in fits" :key="name" :value="name">{{ words }}</option></select></div>
-    <div class="row"><span class="label">Between lines</span><NumberField :model-value="style.lineHeight" label="Between lines" :least="0.5" :most="4" :step="0.05" :decimals="2" @update:model-value="lineHeight => set('space the lines of', { lineHeight })" /></div>
-    <div class="row"><span class="label">Between letters</span><NumberField :model-value="style.letterSpacing" label="Between letters" unit="em" :least="-0.5" :most="2" :step="0.01" :decimals="2" @update:model-value="letterSpacing => set('space the letters of', { letterSpacing })" /></div>
-    <div class="row"><span class="label">Columns</span><span class="pair"><NumberField :model-value="columns" label="Columns" :least="1" :most="12" @update:model-value="count => set('set the columns of', { columns: count > 1 ? { count: Math.round(count), gap: element.columns?.gap ?? 48 } : null })" /><NumberField v-if="element.columns && columns > 1" :model-value="element.columns.gap" label="Gap between columns" :least="0" :most="1000" @update:model-value="gap => set('set the columns of', { columns: { count: columns, gap } })" /></span></div>
-    <div class="row"><span class="label">Letters</span><select class="field" aria-label="Letters" :value="style.case ?? 'none'" @change="set('set the letters of', { case: value($event) as 'upper' })"><option value="none">as written</option><option value="upper">all capitals</option><option value="lower">all small</option></select></div>
-    <div class="row"><span class="label">Runs</span><select class="field" aria-label="Direction" :value="element.direction ?? 'auto'" @change="set('set the direction of', { direction: value($event) === 'auto' ? undefined : value($event) as 'rtl' })"><option value="auto">as its letters do</option><option value="ltr">left to right</option><option value="rtl">right to left</option></select></div>
+    <div class="row">
+      <span class="label">Colour</span>
+      <ColorField
+        :model-value="style.color"
+        :theme="theme"
+        label="Colour of the text"
+        @update:model-value="color => set('colour', { color: color ?? undefined })"
+      />
+    </div>
+    <div class="row">
+      <span class="label">Weight</span>
+      <select class="field" aria-label="Weight" :value="style.weight" @change="set('set the weight of', { weight: Number(value($event)) })">
+        <option v-for="weight in weights" :key="weight">{{ weight }}</option>
+      </select>
+    </div>
+    <div class="row">
+      <span class="label">Aligned</span>
+      <span class="pair">
+        <button
+          v-for="[name, words, icon] in aligns"
+          :key="name"
+          class="press small"
+          :class="{ on: (element.align ?? style.align) === name }"
+          :aria-label="words"
+          :title="words"
+          @click="set('align', { align: name })"
+        >
+          <UIcon :name="icon" />
+        </button>
+      </span>
+    </div>
+    <div class="row">
+      <span class="label">Stands</span>
+      <select
+        class="field"
+        aria-label="Stands"
+        :value="element.vertical ?? 'top'"
+        @change="set('align', { vertical: value($event) as 'top' })"
+      >
+        <option v-for="(words, name) in verticals" :key="name" :value="name">{{ words }}</option>
+      </select>
+    </div>
+    <div class="row">
+      <span class="label">Room</span>
+      <select class="field" aria-label="Room" :value="element.fit ?? 'shrink'" @change="set('fit', { fit: value($event) as 'grow' })">
+        <option v-for="(words, name) in fits" :key="name" :value="name">{{ words }}</option>
+      </select>
+    </div>
+    <div class="row">
+      <span class="label">Between lines</span>
+      <NumberField
+        :model-value="style.lineHeight"
+        label="Between lines"
+        :least="0.5"
+        :most="4"
+        :step="0.05"
+        :decimals="2"
+        @update:model-value="lineHeight => set('space the lines of', { lineHeight })"
+      />
+    </div>
+    <div class="row">
+      <span class="label">Between letters</span>
+      <NumberField
+        :model-value="style.letterSpacing"
+        label="Between letters"
+        unit="em"
+        :least="-0.5"
+        :most="2"
+        :step="0.01"
+        :decimals="2"
+        @update:model-value="letterSpacing => set('space the letters of', { letterSpacing })"
+      />
+    </div>
+    <div class="row">
+      <span class="label">Columns</span>
+      <span class="pair">
+        <NumberField
+          :model-value="columns"
+          label="Columns"
+          :least="1"
+          :most="12"
+          @update:model-value="
+            count =>
+              set('set the columns of', { columns: count > 1 ? { count: Math.round(count), gap: element.columns?.gap ?? 48 } : null })
+          "
+        />
+        <NumberField
+          v-if="element.columns && columns > 1"
+          :model-value="element.columns.gap"
+          label="Gap between columns"
+          :least="0"
+          :most="1000"
+          @update:model-value="gap => set('set the columns of', { columns: { count: columns, gap } })"
+        />
+      </span>
+    </div>
+    <div class="row">
+      <span class="label">Letters</span>
+      <select
+        class="field"
+        aria-label="Letters"
+        :value="style.case ?? 'none'"
+        @change="set('set the letters of', { case: value($event) as 'upper' })"
+      >
+        <option value="none">as written</option>
+        <option value="upper">all capitals</option>
+        <option value="lower">all small</option>
+      </select>
+    </div>
+    <div class="row">
+      <span class="label">Runs</span>
+      <select
+        class="field"
+        aria-label="Direction"
+        :value="element.direction ?? 'auto'"
+        @change="set('set the direction of', { direction: value($event) === 'auto' ? undefined : (value($event) as 'rtl') })"
+      >
+        <option value="auto">as its letters do</option>
+        <option value="ltr">left to right</option>
+        <option value="rtl">right to left</option>
+      </select>
+    </div>
     <button v-if="store.canEdit && !element.field" class="press start" @click="emit('edit')">Edit the words</button>
   </section>
 </template>
 
 <style scoped>
-.departs { font-size: 13px; color: var(--second); display: flex; flex-direction: column; gap: 5px; padding: 4px 0; }
-.departs .pair { flex-wrap: wrap; }
-.pair { display: flex; gap: 5px; }
-.small { font-size: 13px; margin: 2px 0; }
-.wrong { color: var(--wrong); }
-.start { align-self: flex-start; margin-top: 6px; }
-select.field { max-width: 170px; }
+.departs {
+  font-size: 13px;
+  color: var(--second);
+  display: flex;
+  flex-direction: column;
+  gap: 5px;
+  padding: 4px 0;
+}
+.departs .pair {
+  flex-wrap: wrap;
+}
+.pair {
+  display: flex;
+  gap: 5px;
+}
+.small {
+  font-size: 13px;
+  margin: 2px 0;
+}
+.wrong {
+  color: var(--wrong);
+}
+.start {
+  align-self: flex-start;
+  margin-top: 6px;
+}
+select.field {
+  max-width: 170px;
+}
 </style>

@@ -15,7 +15,13 @@ export default defineEventHandler(async event => {
   const size = filmSize(deck, order)
   const variant = order.variant ? deck.variants[order.variant]?.name : undefined
   const title = [deck.info.info!.title, variant].filter(Boolean).join(' ')
-  const job = await addJob({ kind: 'film', deck: id, person: person.id, name: `${title} ${size.width} × ${size.height}, ${formatWords[order.format].label}`, wish: { order, deck, title } })
+  const job = await addJob({
+    kind: 'film',
+    deck: id,
+    person: person.id,
+    name: `${title} ${size.width} × ${size.height}, ${formatWords[order.format].label}`,
+    wish: { order, deck, title },
+  })
   await offerJob(job)
   return { id: job }
 })

@@ -13,7 +13,11 @@ export default defineEventHandler(async event => {
   const loop = getRouterParam(event, 'id')!
   const { items } = readAs(wish, await readBody(event))
   if (!(await loopExists(loop))) refuse(404, 'There is no such loop.')
-  for (const item of items) if (!(await deckExists(item.deck))) refuse(404, 'A deck of the list is not there any more. Load the page again.')
-  await setLoopItems(loop, items.map(item => ({ id: item.id ?? newId(), deck: item.deck })))
+  for (const item of items)
+    if (!(await deckExists(item.deck))) refuse(404, 'A deck of the list is not there any more. Load the page again.')
+  await setLoopItems(
+    loop,
+    items.map(item => ({ id: item.id ?? newId(), deck: item.deck })),
+  )
   return await loopItems(loop)
 })

@@ -13,7 +13,11 @@ export default defineEventHandler(async event => {
   const { by, decks } = readAs(wish, await readBody(event))
   const [from, to] = [await mediaByHash(hash), await mediaByHash(by)]
   if (!from || !to) return refuse(404, 'There is no such file in Media.')
-  if (from.type.split('/')[0] !== to.type.split('/')[0]) return refuse(422, `“${to.name}” is no ${from.type.startsWith('image/') ? 'picture' : from.type.startsWith('video/') ? 'film' : 'sound'}, and cannot stand in its place.`)
+  if (from.type.split('/')[0] !== to.type.split('/')[0])
+    return refuse(
+      422,
+      `“${to.name}” is no ${from.type.startsWith('image/') ? 'picture' : from.type.startsWith('video/') ? 'film' : 'sound'}, and cannot stand in its place.`,
+    )
   await touchMedia(by)
   return await replaceIn(decks, hash, by, person)
 })

@@ -17,6 +17,11 @@ export default defineEventHandler(async event => {
   const place = path.join(path.dirname(require.resolve(`@fontsource/${folder}/package.json`)), 'files', file)
   const found = await stat(place).catch(expected('ENOENT'))
   if (!found) return refuse(404, 'There is no such font.')
-  setHeaders(event, { 'content-type': 'font/woff2', 'content-length': found.size, 'cache-control': 'public, max-age=31536000, immutable', 'x-content-type-options': 'nosniff' })
+  setHeaders(event, {
+    'content-type': 'font/woff2',
+    'content-length': found.size,
+    'cache-control': 'public, max-age=31536000, immutable',
+    'x-content-type-options': 'nosniff',
+  })
   return sendStream(event, createReadStream(place))
 })
