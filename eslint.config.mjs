@@ -47,6 +47,7 @@ export default withNuxt(
           selector: 'CallExpression[callee.property.name="catch"] > ArrowFunctionExpression[params.length=0]',
           message: 'Name what is caught: expected(…), or a function that looks at the error.',
         },
+        { selector: 'TSAsExpression > TSNeverKeyword', message: 'That silences the compiler. Give it the type that it has.' },
       ],
     },
   },

@@ -1,5 +1,5 @@
+import { setRecord, tableNames } from '../core/model'
 import * as Y from 'yjs'
-import { tableNames } from '../core/model'
 import { applyToDocument, liveTable } from '../core/live'
 import { editDeck } from '../tests/support/live'
 import { deckOf, makeDeck, pause, type Attack } from './attack'
@@ -68,11 +68,7 @@ export const hostileDocuments: Attack = {
       if (typeof stands === 'number') failures.push(`round ${round}: the deck answers ${stands} after ${String(came)}`)
     }
     const editor = await editDeck(deck)
-    if (
-      (await editor.change(document =>
-        applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'Still whole' } }]),
-      )) !== true
-    )
+    if ((await editor.change(document => applyToDocument(document, [setRecord('info', 'info', { title: 'Still whole' })]))) !== true)
       failures.push('an honest edit is not taken any more')
     editor.leave()
     return { tried, failures, figures: `${taken} were harmless and taken` }

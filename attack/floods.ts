@@ -1,3 +1,4 @@
+import { setRecord } from '../core/model'
 import net from 'node:net'
 import { Awareness, encodeAwarenessUpdate } from 'y-protocols/awareness'
 import * as Y from 'yjs'
@@ -57,9 +58,7 @@ export const floods: Attack = {
         tried++
         sent += 190_000
         const came = await Promise.race([
-          writer.change(document =>
-            applyToDocument(document, [{ do: 'set', table: 'slides', id: slide, fields: { notes: String(count % 10).repeat(190_000) } }]),
-          ),
+          writer.change(document => applyToDocument(document, [setRecord('slides', slide, { notes: String(count % 10).repeat(190_000) })])),
           pause(20_000).then(() => 'no answer'),
         ])
         if (came !== true) break

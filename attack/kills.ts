@@ -1,3 +1,4 @@
+import { dropRecord, putRecord } from '../core/model'
 import { applyToDocument } from '../core/live'
 import { editDeck } from '../tests/support/live'
 import { cutDatabase, kill, restoreDatabase, startAgain } from '../tests/support/server'
@@ -18,10 +19,7 @@ async function writeUntilCut(deck: string, prefix: string): Promise<string[]> {
     // From here on it may be gone: what is sent may be on disk without having been acknowledged.
     if (gone) acknowledged.delete(gone)
     const came = await editor.change(document =>
-      applyToDocument(document, [
-        { do: 'put', table: 'variants', record: { id, order: 'a0', name: id } },
-        ...(gone ? [{ do: 'drop' as const, table: 'variants' as const, id: gone }] : []),
-      ]),
+      applyToDocument(document, [putRecord('variants', { id, order: 'a0', name: id }), ...(gone ? [dropRecord('variants', gone)] : [])]),
     )
     if (came === true) acknowledged.add(id)
   }
@@ -48,7 +46,7 @@ async function killing(rounds: number, cut: () => Promise<void>, back: () => Pro
     await cleaner.change(document =>
       applyToDocument(
         document,
-        Object.keys(typeof stands === 'number' ? {} : stands.variants).map(id => ({ do: 'drop' as const, table: 'variants' as const, id })),
+        Object.keys(typeof stands === 'number' ? {} : stands.variants).map(id => dropRecord('variants', id)),
       ),
     )
     cleaner.leave()

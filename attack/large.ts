@@ -1,7 +1,7 @@
+import { putRecord, setRecord, applyChanges, slidesOf, textOf, type Change } from '../core/model'
 import { packDeck } from '../core/formats/deck-file'
 import { applyToDocument } from '../core/live'
 import { addSlide } from '../core/edits'
-import { applyChanges, slidesOf, textOf, type Change } from '../core/model'
 import { newDeck } from '../core/layouts'
 import { cookieOf, editDeck } from '../tests/support/live'
 import { address, pause, whileAsked, type Attack } from './attack'
@@ -14,10 +14,8 @@ function deckFile(slides: number, texts: number): Uint8Array {
   for (let index = 1; index < slides; index++)
     deck = applyChanges(deck, addSlide(deck, { after: slidesOf(deck).at(-1)!.id, layout: 'layout-list' }, context))
   const changes = slidesOf(deck).flatMap(slide =>
-    Array.from({ length: texts }, (_, index): Change => ({
-      do: 'put',
-      table: 'elements',
-      record: {
+    Array.from({ length: texts }, (_, index): Change =>
+      putRecord('elements', {
         id: context.id(),
         owner: slide.id,
         kind: 'text',
@@ -25,8 +23,8 @@ function deckFile(slides: number, texts: number): Uint8Array {
         order: `b0${index % 10}${index}5`,
         text: textOf([`Boats leave at ${index}`]),
         box: { x: index * 10, y: 400, width: 300, height: 60, angle: 0 },
-      },
-    })),
+      }),
+    ),
   )
   return packDeck({ deck: applyChanges(deck, changes), tables: [], media: [] })
 }
@@ -51,11 +49,7 @@ export const largeDecks: Attack = {
     const opened = await whileAsked(async () => {
       const editor = await editDeck(id)
       await pause(500)
-      if (
-        (await editor.change(document =>
-          applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'Larger' } }]),
-        )) !== true
-      )
+      if ((await editor.change(document => applyToDocument(document, [setRecord('info', 'info', { title: 'Larger' })]))) !== true)
         failures.push('a change of it was not kept')
       editor.leave()
     })

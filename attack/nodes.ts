@@ -1,3 +1,4 @@
+import { putRecord } from '../core/model'
 import postgres from 'postgres'
 import { applyToDocument, liveTable } from '../core/live'
 import { freePort } from '../scripts/postgres.mjs'
@@ -32,9 +33,7 @@ export const nodes: Attack = {
           for (let round = 0; Date.now() < until && round < 100; round++) {
             const id = `n${index}r${round}`
             if (
-              (await editor.change(document =>
-                applyToDocument(document, [{ do: 'put', table: 'variants', record: { id, order: 'a0', name: id } }]),
-              )) === true
+              (await editor.change(document => applyToDocument(document, [putRecord('variants', { id, order: 'a0', name: id })]))) === true
             )
               acknowledged.push(id)
             await pause(20)

@@ -1,8 +1,8 @@
+import { setRecord, applyChanges, slidesOf, textOf, type Deck } from '../core/model'
 import { createTimeline, cubicBezier } from 'animejs'
 import * as Y from 'yjs'
 import Papa from 'papaparse'
 import { readCsv } from '../core/data'
-import { applyChanges, slidesOf, textOf, type Deck } from '../core/model'
 import { previewElements, shownElements } from '../core/resolved'
 import { insertOutline, propose, roomFor } from '../core/layouts'
 import { applyToDocument, fillDocument, mirrorOf } from '../core/live'
@@ -31,7 +31,7 @@ report('frameAt beside a general-purpose timeline (animejs) that seeks the same 
 const compile = median(40, () => compileSlide(structuredCloneOf(), slide, context))
 function structuredCloneOf() {
   // A fresh slide record, so that nothing that was kept answers.
-  return applyChanges(busy, [{ do: 'set', table: 'slides', id: slide, fields: { notes: '' } }])
+  return applyChanges(busy, [setRecord('slides', slide, { notes: '' })])
 }
 report('compileSlide, same slide', (100 * compile) / frame, 50, '% of a frame')
 
@@ -43,7 +43,7 @@ const edited = slidesOf(mirror.deck())[150]!.id
 for (const each of slidesOf(mirror.deck())) compileSlide(mirror.deck(), each.id, context)
 const cue = Object.values(mirror.deck().cues).find(candidate => mirror.deck().beats[candidate.beat]!.slide === edited)!.id
 const one = median(20, index => {
-  applyToDocument(document, [{ do: 'set', table: 'cues', id: cue, fields: { delay: (index % 10) / 10 } }])
+  applyToDocument(document, [setRecord('cues', cue, { delay: (index % 10) / 10 })])
   compileSlide(mirror.deck(), edited, context)
 })
 report('one cue edited in 300 slides × 30 elements, to its new score', (100 * one) / frame, 50, '% of a frame')
@@ -51,7 +51,7 @@ report('one cue edited in 300 slides × 30 elements, to its new score', (100 * o
 const element = Object.values(mirror.deck().elements).find(candidate => candidate.kind === 'text' && candidate.owner === edited)!.id
 let bytes = 0
 document.on('update', update => (bytes = update.length))
-applyToDocument(document, [{ do: 'set', table: 'elements', id: element, fields: { text: textOf(['Boat 0 of slide 1500']) } }])
+applyToDocument(document, [setRecord('elements', element, { text: textOf(['Boat 0 of slide 1500']) })])
 report('bytes sent for one typed letter, 300 slides', bytes, 1024, 'bytes')
 
 const asked = {
@@ -102,21 +102,12 @@ const recolored = median(
   index =>
     shownOf(
       applyChanges(outlined, [
-        {
-          do: 'set',
-          table: 'theme',
-          id: 'theme',
-          fields: { palette: { ...outlined.theme.theme!.palette, accent2: `#e6a0${(30 + index).toString(16)}` } },
-        },
+        setRecord('theme', 'theme', { palette: { ...outlined.theme.theme!.palette, accent2: `#e6a0${(30 + index).toString(16)}` } }),
       ]),
     ),
   5,
 )
-const restyled = median(
-  1,
-  index => shownOf(applyChanges(outlined, [{ do: 'set', table: 'theme', id: 'theme', fields: { margin: 110 + index } }])),
-  5,
-)
+const restyled = median(1, index => shownOf(applyChanges(outlined, [setRecord('theme', 'theme', { margin: 110 + index })])), 5)
 report(
   'a colour of the theme changed, all of 300 slides arranged and set anew, a slide',
   (100 * recolored) / 300 / frame,

@@ -1,5 +1,5 @@
+import { putRecord, applyChanges, slidesOf, textOf, type Change, type Cue, type Deck, type Element } from '../core/model'
 import { addSlide } from '../core/edits'
-import { applyChanges, slidesOf, textOf, type Change, type Cue, type Deck, type Element } from '../core/model'
 import { layoutIdOf, newDeck } from '../core/layouts'
 import { roughMeasurer } from '../core/text'
 import { namedEasings, type TimingContext } from '../core/timing'
@@ -35,7 +35,7 @@ export function deckOf(slides: number, elements: number, moving: number, cuesEac
               text: textOf([`Boat ${at} of slide ${index}`]),
               box,
             }
-      changes.push({ do: 'put', table: 'elements', record: element })
+      changes.push(putRecord('elements', element))
       for (let c = 0; c < (at < moving ? cuesEach : 0); c++) {
         const cue: Cue = {
           id: ids.id(),
@@ -51,7 +51,7 @@ export function deckOf(slides: number, elements: number, moving: number, cuesEac
           easing: namedEasings['ease out'],
           repeat: forever ? 'forever' : 1,
         }
-        changes.push({ do: 'put', table: 'cues', record: cue })
+        changes.push(putRecord('cues', cue))
       }
     }
   }

@@ -1,9 +1,9 @@
+import { setRecord, applyChanges, beatsOf, slidesOf, type Deck } from '../core/model'
 import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { writeFile } from 'node:fs/promises'
-import { applyChanges, beatsOf, slidesOf, type Deck } from '../core/model'
 import { filmDeck, type FilmOrder } from '../core/formats/film'
 import { startPostgres } from '../scripts/postgres.mjs'
 import { buildIfChanged } from '../scripts/build.mjs'
@@ -28,18 +28,8 @@ function filmOf(moving: number, hold: number): Deck {
   const slide = slidesOf(deck)[1]!.id
   return filmDeck(
     applyChanges(deck, [
-      ...Object.values(deck.cues).map(cue => ({
-        do: 'set' as const,
-        table: 'cues' as const,
-        id: cue.id,
-        fields: { delay: 0, duration: moving },
-      })),
-      ...beatsOf(deck, slide).map(beat => ({
-        do: 'set' as const,
-        table: 'beats' as const,
-        id: beat.id,
-        fields: { hold: { kind: 'seconds' as const, seconds: hold } },
-      })),
+      ...Object.values(deck.cues).map(cue => setRecord('cues', cue.id, { delay: 0, duration: moving })),
+      ...beatsOf(deck, slide).map(beat => setRecord('beats', beat.id, { hold: { kind: 'seconds' as const, seconds: hold } })),
     ]),
     { ...order, from: slide, until: slide },
   )

@@ -172,7 +172,7 @@ export function seasonReview(): Deck {
         setFields(deck, {
           table: 'elements',
           id: chart.id,
-          fields: { chart: { ...newChart('demo-crossings'), across: 'month', height: 'passengers', lit: ['Aug'] } } as never,
+          fields: { chart: { ...newChart('demo-crossings'), across: 'month', height: 'passengers', lit: ['Aug'] } },
         }),
       )
     : deck

@@ -47,7 +47,7 @@ Port Harrow, the long way
   const views = board.views!.map(view => view.box)
   const put = (element: Omit<Element, 'id' | 'owner' | 'order'>) => {
     const id = work.context.id()
-    work.edit(addElement(work.deck(), { element: { ...element, id, owner: board.id } as never }))
+    work.edit(addElement(work.deck(), { element: { ...element, id, owner: board.id } }))
     return id
   }
   const cue = (
@@ -89,7 +89,7 @@ Port Harrow, the long way
     speaker: true,
     alt: 'Ines Rahm waves',
     box: { x: second.x + 1240, y: second.y + 330, width: 440, height: 590, angle: 0 },
-  } as never)
+  })
   const beats = beatsOf(work.deck(), board.id)
   cue(beats[1]!.id, figure, 'enter', 'walk-in', { from: 'right' }, { duration: 3, delay: 1.5 })
   cue(beats[1]!.id, figure, 'pose', 'gesture', { gesture: 'wave' }, { duration: 2.2, delay: 4.7 })
@@ -122,7 +122,7 @@ Port Harrow, the long way
       ends: { start: 'dot', end: 'arrow' },
       rough: 0.5,
       box,
-    } as never)
+    })
   }
   const beside = 760
   const lines = [

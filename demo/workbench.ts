@@ -1,6 +1,7 @@
-import { newChart } from '../core/charts'
-import { addCue, setFields } from '../core/edits'
 import {
+  dropRecord,
+  putRecord,
+  setRecord,
   applyChanges,
   beatsOf,
   elementsOf,
@@ -16,6 +17,8 @@ import {
   type Purpose,
   type Transition,
 } from '../core/model'
+import { newChart } from '../core/charts'
+import { addCue, setFields } from '../core/edits'
 import { ordersAt } from '../core/values'
 import { readOutline } from '../core/formats/outline'
 import { buildSlide, insertOutline, layOut, newDeck, type Build } from '../core/layouts'
@@ -33,9 +36,9 @@ export function workbench(wish: { title: string; purpose: Purpose; prefix: strin
   }
   edit(
     slidesOf(deck).flatMap(slide => [
-      { do: 'drop' as const, table: 'slides' as const, id: slide.id },
-      ...elementsOf(deck, slide.id).map(element => ({ do: 'drop' as const, table: 'elements' as const, id: element.id })),
-      ...beatsOf(deck, slide.id).map(beat => ({ do: 'drop' as const, table: 'beats' as const, id: beat.id })),
+      dropRecord('slides', slide.id),
+      ...elementsOf(deck, slide.id).map(element => dropRecord('elements', element.id)),
+      ...beatsOf(deck, slide.id).map(beat => dropRecord('beats', beat.id)),
     ]),
   )
   const read = readOutline(wish.outline)
@@ -75,15 +78,13 @@ export function workbench(wish: { title: string; purpose: Purpose; prefix: strin
       )
     },
     chart: (index: number, table: string, fields: Partial<ChartSpec>) =>
-      edit(
-        setFields(deck, { table: 'elements', id: part(index, 'chart').id, fields: { chart: { ...newChart(table), ...fields } } as never }),
-      ),
+      edit(setFields(deck, { table: 'elements', id: part(index, 'chart').id, fields: { chart: { ...newChart(table), ...fields } } })),
     picture: (index: number, media: { hash: string; width: number; height: number }, alt: string) =>
       edit(
         setFields(deck, {
           table: 'elements',
           id: part(index, 'picture').id,
-          fields: { media: media.hash, natural: { width: media.width, height: media.height }, alt } as never,
+          fields: { media: media.hash, natural: { width: media.width, height: media.height }, alt },
         }),
       ),
     /** A cue in a beat of a slide; beats are made as they are needed. */
@@ -102,13 +103,10 @@ export function workbench(wish: { title: string; purpose: Purpose; prefix: strin
       const { margin } = deck.theme.theme!
       const foot = { y: height - margin * 0.8, height: margin * 0.5, angle: 0 }
       const orders = ordersAt(elementsOf(deck, 'master'), Infinity, 3)
-      const part = (id: string, element: object): Change => ({
-        do: 'put',
-        table: 'elements',
-        record: { id: `${wish.prefix}-${id}`, owner: 'master', order: orders.shift()!, ...element } as never,
-      })
+      const part = (id: string, element: object): Change =>
+        putRecord('elements', { id: `${wish.prefix}-${id}`, owner: 'master', order: orders.shift()!, ...element })
       edit([
-        { do: 'set', table: 'theme', id: 'theme', fields: { name: 'Velmoor Harbour', logo, footer: 'Velmoor Harbour office' } },
+        setRecord('theme', 'theme', { name: 'Velmoor Harbour', logo, footer: 'Velmoor Harbour office' }),
         part('logo', {
           kind: 'picture',
           name: 'Logo',

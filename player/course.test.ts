@@ -1,5 +1,5 @@
+import { dropRecord, putRecord, applyChanges, slidesOf } from '#core/model'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, slidesOf } from '#core/model'
 import { rundown } from '#core/timing'
 import { beat, freshDeck, timingContext } from '#core/testing'
 import { filmCourse, talkCourse } from './course'
@@ -8,19 +8,15 @@ const deck = (() => {
   const base = freshDeck()
   const first = slidesOf(base)[0]!.id
   return applyChanges(base, [
-    { do: 'put', table: 'beats', record: beat({ id: 'b1', slide: first, order: 'b00', start: 'self' }) },
-    {
-      do: 'put',
-      table: 'slides',
-      record: {
-        id: 's2',
-        order: 'b00',
-        layout: 'layout-list',
-        notes: '',
-        transition: { effect: 'push', duration: 1, easing: { kind: 'linear' } },
-      },
-    },
-    { do: 'put', table: 'beats', record: beat({ id: 'b2', slide: 's2', order: 'a0' }) },
+    putRecord('beats', beat({ id: 'b1', slide: first, order: 'b00', start: 'self' })),
+    putRecord('slides', {
+      id: 's2',
+      order: 'b00',
+      layout: 'layout-list',
+      notes: '',
+      transition: { effect: 'push', duration: 1, easing: { kind: 'linear' } },
+    }),
+    putRecord('beats', beat({ id: 'b2', slide: 's2', order: 'a0' })),
   ])
 })()
 const first = slidesOf(deck)[0]!.id
@@ -49,7 +45,7 @@ describe('a talk', () => {
     const course = talkCourse(plan('talk'), { slide: 's2', beat: 0, seconds: 2 })
     course.replan(plan('talk'))
     expect(course.moment()).toEqual({ slide: 's2', beat: 0, seconds: 2 })
-    course.replan(rundown(applyChanges(deck, [{ do: 'drop', table: 'slides', id: 's2' }]), 'talk', timingContext))
+    course.replan(rundown(applyChanges(deck, [dropRecord('slides', 's2')]), 'talk', timingContext))
     expect(course.moment()!.slide).toBe(first)
   })
 })

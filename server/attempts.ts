@@ -1,12 +1,13 @@
 import { setTimeout as pause } from 'node:timers/promises'
+import type { ParameterOrJSON } from 'postgres'
 import type { RateLimiterRes } from 'rate-limiter-flexible'
 import { RateLimiterPostgres } from 'rate-limiter-flexible'
 import { database } from './database/connection'
 
 /** The limiter's own client speaks as `pg` does; ours is Postgres.js. */
 const client = {
-  query: async ({ text, values }: { text: string; values: unknown[] }) => {
-    const rows = await database().unsafe(text, values as never)
+  query: async ({ text, values }: { text: string; values: ParameterOrJSON<never>[] }) => {
+    const rows = await database().unsafe(text, values)
     return { rows, rowCount: rows.count }
   },
 }

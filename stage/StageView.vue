@@ -134,7 +134,7 @@ defineExpose({ show })
         <SlideView
           :ref="
             view => {
-              views[id] = view as never
+              views[id] = view as InstanceType<typeof SlideView> | null
             }
           "
           :deck="deck"

@@ -1,3 +1,4 @@
+import { setRecord } from '../core/model'
 import { expect, test, type Page } from '@playwright/test'
 import { applyToDocument } from '../core/live'
 import { editDeck } from './support/live'
@@ -99,9 +100,7 @@ test('one sees where one is signed in, ends it there, and signing out ends it on
   await expect(sessions).toHaveCount(before - 1)
   // What it had open is closed, not only what it asks for next.
   expect((await editor.closed).code).toBe(4401)
-  expect(
-    await editor.change(document => applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'x' } }])),
-  ).not.toBe(true)
+  expect(await editor.change(document => applyToDocument(document, [setRecord('info', 'info', { title: 'x' })]))).not.toBe(true)
   await other.goto('/media')
   await expect(other).toHaveURL(/sign-in/)
   await elsewhere.close()

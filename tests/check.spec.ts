@@ -1,5 +1,5 @@
+import { dropRecord, putRecord, setRecord, applyChanges, slidesOf, textOf, type Change, type Element } from '../core/model'
 import { expect, test } from '@playwright/test'
-import { applyChanges, slidesOf, textOf, type Change, type Element } from '../core/model'
 import { packDeck } from '../core/formats/deck-file'
 import { newDeck } from '../core/layouts'
 import { enter, saved } from './support/people'
@@ -10,14 +10,14 @@ function deckWithFindings() {
   let count = 0
   const deck = newDeck({ title: 'To be looked at', purpose: 'talk' }, { id: () => `c${count++}` })
   const slide = slidesOf(deck)[0]!.id
-  const put = (record: object): Change => ({ do: 'put', table: 'elements', record: { owner: slide, order: 'a5', ...record } as Element })
+  const put = (record: object): Change => putRecord('elements', { owner: slide, order: 'a5', ...record } as Element)
   const words = (id: string, name: string, text: string, box: object, more: object = {}) =>
     put({ id, kind: 'text', name, text: textOf([text]), box: { width: 700, height: 90, angle: 0, ...box }, ...more })
   const dark = { hex: '#0e2a30' }
   return applyChanges(deck, [
     ...Object.values(deck.elements)
       .filter(element => element.owner === slide && element.placeholder !== 'title')
-      .map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
+      .map((element): Change => dropRecord('elements', element.id)),
     words('boxes', 'Welcome', 'Welcome 渡し場', { x: 100, y: 600 }),
     words('hidden', 'Notice', 'Nobody sees this line', { x: 1100, y: 500 }),
     put({
@@ -45,23 +45,18 @@ function deckWithFindings() {
         },
       },
     ),
-    {
-      do: 'set',
-      table: 'slides',
-      id: slide,
-      fields: {
-        backdrop: {
-          fill: {
-            kind: 'linear',
-            angle: 160,
-            stops: [
-              { color: dark, at: 0 },
-              { color: { hex: '#12403c' }, at: 1 },
-            ],
-          },
+    setRecord('slides', slide, {
+      backdrop: {
+        fill: {
+          kind: 'linear',
+          angle: 160,
+          stops: [
+            { color: dark, at: 0 },
+            { color: { hex: '#12403c' }, at: 1 },
+          ],
         },
       },
-    },
+    }),
   ])
 }
 

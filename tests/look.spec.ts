@@ -1,6 +1,6 @@
+import { putRecord, applyChanges, slidesOf, type Deck } from '../core/model'
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
-import { applyChanges, slidesOf, type Deck } from '../core/model'
 import { packDeck } from '../core/formats/deck-file'
 import { insertOutline, newDeck as freshDeck } from '../core/layouts'
 import { makeLogo } from '../demo/logo'
@@ -201,10 +201,8 @@ function paintedDeck(count: number): Deck {
   )
   return applyChanges(
     deck,
-    slidesOf(deck).map(one => ({
-      do: 'put' as const,
-      table: 'elements' as const,
-      record: {
+    slidesOf(deck).map(one =>
+      putRecord('elements', {
         id: context.id(),
         owner: one.id,
         order: 'a9',
@@ -213,8 +211,8 @@ function paintedDeck(count: number): Deck {
         shape: 'rectangle' as const,
         fill: { hex: '#b5179e' },
         box: { x: 100, y: 700, width: 300, height: 200, angle: 0 },
-      },
-    })),
+      }),
+    ),
   )
 }
 

@@ -1,3 +1,4 @@
+import { dropRecord, putRecord } from '../core/model'
 import { expect, test, type Page } from '@playwright/test'
 import postgres from 'postgres'
 import sharp from 'sharp'
@@ -147,19 +148,15 @@ test('a file that anything needs stays in Media; a screen whose picture is gone 
     expect(
       await editor.change(document =>
         applyToDocument(document, [
-          {
-            do: 'put',
-            table: 'elements',
-            record: {
-              id: 'shown',
-              owner: slide,
-              kind: 'picture',
-              name: 'Shown',
-              order: 'a5',
-              media: hash,
-              box: { x: 100, y: 100, width: 600, height: 400, angle: 0 },
-            },
-          },
+          putRecord('elements', {
+            id: 'shown',
+            owner: slide,
+            kind: 'picture',
+            name: 'Shown',
+            order: 'a5',
+            media: hash,
+            box: { x: 100, y: 100, width: 600, height: 400, angle: 0 },
+          }),
         ]),
       ),
     ).toBe(true)
@@ -181,7 +178,7 @@ test('a file that anything needs stays in Media; a screen whose picture is gone 
   expect((await request.post(`/api/decks/${loop}/publish`)).status()).toBe(200)
   // Not in the deck any more, but on the wall.
   const editor = await editDeck(loop)
-  await editor.change(document => applyToDocument(document, [{ do: 'drop', table: 'elements', id: 'shown' }]))
+  await editor.change(document => applyToDocument(document, [dropRecord('elements', 'shown')]))
   editor.leave()
   expect(await refusedFor(published)).toEqual([409, expect.stringContaining('in the published version 1 of “On the wall”')])
   const themed = await bring('themed', 4)

@@ -1,7 +1,7 @@
+import { dropRecord, putRecord, setRecord, textOf, type Change } from '../core/model'
 import { expect, test, type Page } from '@playwright/test'
 import postgres from 'postgres'
 import * as Y from 'yjs'
-import { textOf, type Change } from '../core/model'
 import { applyToDocument, liveTable, readDocument } from '../core/live'
 import { startServer } from '../scripts/serve.mjs'
 import { freePort } from '../scripts/postgres.mjs'
@@ -69,9 +69,7 @@ test('a form holds others to its places on the server too; who made it and admin
   const maker = await editDeck(deck)
   const read = readDocument(maker.document)
   const title = Object.values(read.elements).find(element => element.placeholder === 'title' && read.slides[element.owner])!
-  expect(
-    await maker.change(document => applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { form: true } }])),
-  ).toBe(true)
+  expect(await maker.change(document => applyToDocument(document, [setRecord('info', 'info', { form: true })]))).toBe(true)
   const cookie = await cookieOf('tomas@velmoor.example')
   const change = async (...changes: Change[]) => {
     const other = await editDeck(deck, { cookie })
@@ -80,11 +78,11 @@ test('a form holds others to its places on the server too; who made it and admin
     other.leave()
     return came
   }
-  expect(await change({ do: 'set', table: 'elements', id: title.id, fields: { text: textOf(['Boats at six']) } })).toBe(true)
+  expect(await change(setRecord('elements', title.id, { text: textOf(['Boats at six']) }))).toBe(true)
   for (const wrong of [
-    { do: 'set', table: 'elements', id: title.id, fields: { color: { role: 'accent2' } } },
-    { do: 'set', table: 'info', id: 'info', fields: { form: undefined } },
-    { do: 'drop', table: 'elements', id: title.id },
+    setRecord('elements', title.id, { color: { role: 'accent2' } }),
+    setRecord('info', 'info', { form: undefined }),
+    dropRecord('elements', title.id),
   ] as Change[])
     expect(await change(wrong)).toMatch(/^This deck is a form/)
   // Nor by another way in.
@@ -105,11 +103,9 @@ test('a form holds others to its places on the server too; who made it and admin
     403,
     expect.stringMatching(/^This deck is a form/),
   ])
-  expect(
-    await maker.change(document =>
-      applyToDocument(document, [{ do: 'set', table: 'elements', id: title.id, fields: { color: { role: 'accent2' } } }]),
-    ),
-  ).toBe(true)
+  expect(await maker.change(document => applyToDocument(document, [setRecord('elements', title.id, { color: { role: 'accent2' } })]))).toBe(
+    true,
+  )
   maker.leave()
 
   // In the interface it is said before anything is sent.
@@ -195,11 +191,7 @@ test('a change that cannot be taken is refused to its sender alone; the deck sta
     // What builds on it is not taken either, whatever it is.
     attacker.raw(new Uint8Array([1, 2, 2, 0, 0]))
     attacker.leave()
-    expect(
-      await good.change(document =>
-        applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'Still whole' } }]),
-      ),
-    ).toBe(true)
+    expect(await good.change(document => applyToDocument(document, [setRecord('info', 'info', { title: 'Still whole' })]))).toBe(true)
   }
   expect(await bad.send(new Uint8Array([255, 255, 1, 2, 3]))).toContain('could not be read')
   const answer = await fetch(`http://127.0.0.1:${port}/api/decks/${deck}`, { headers: { cookie: await cookieOf() } })
@@ -216,21 +208,11 @@ test('an edit of somebody whose account is gone is refused to them, and all othe
       sql`insert into people (name, email, role, password_hash) select 'Gone Soon', 'gone@velmoor.example', 'editor', password_hash from people limit 1 on conflict (email) do nothing`,
   )
   const [gone, stays] = [await editDeck(deck, { email: 'gone@velmoor.example' }), await editDeck(deck)]
-  expect(
-    await gone.change(document =>
-      applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'From one who goes' } }]),
-    ),
-  ).toBe(true)
+  expect(await gone.change(document => applyToDocument(document, [setRecord('info', 'info', { title: 'From one who goes' })]))).toBe(true)
   await withSql(sql => sql`delete from people where email = 'gone@velmoor.example'`)
-  const came = await gone.change(document =>
-    applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'From one who is gone' } }]),
-  )
+  const came = await gone.change(document => applyToDocument(document, [setRecord('info', 'info', { title: 'From one who is gone' })]))
   expect(came).not.toBe(true)
-  expect(
-    await stays.change(document =>
-      applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'From one who stays' } }]),
-    ),
-  ).toBe(true)
+  expect(await stays.change(document => applyToDocument(document, [setRecord('info', 'info', { title: 'From one who stays' })]))).toBe(true)
   expect((await gone.closed).code).toBe(4401)
   stays.leave()
 })
@@ -242,8 +224,7 @@ test('a role that changes holds for sockets that are open', async () => {
       sql`insert into people (name, email, role, password_hash) select 'Role Play', 'role@velmoor.example', 'editor', password_hash from people limit 1 on conflict (email) do nothing`,
   )
   const editor = await editDeck(deck, { email: 'role@velmoor.example' })
-  const write = () =>
-    editor.change(document => applyToDocument(document, [{ do: 'set', table: 'info', id: 'info', fields: { title: 'x' } }]))
+  const write = () => editor.change(document => applyToDocument(document, [setRecord('info', 'info', { title: 'x' })]))
   expect(await write()).toBe(true)
   await withSql(sql => sql`update people set role = 'viewer' where email = 'role@velmoor.example'`)
   await expect.poll(write, { timeout: 5000 }).toMatch(/Your role is viewer/)
@@ -301,11 +282,7 @@ test('three servers on one database lose nothing of what any of them was sent, w
       editors.map(async (editor, index) => {
         for (let round = 0; round < rounds; round++) {
           const id = `n${index}r${round}`
-          if (
-            (await editor.change(document =>
-              applyToDocument(document, [{ do: 'put', table: 'variants', record: { id, order: 'a0', name: id } }]),
-            )) === true
-          )
+          if ((await editor.change(document => applyToDocument(document, [putRecord('variants', { id, order: 'a0', name: id })]))) === true)
             acknowledged.push(id)
         }
       }),

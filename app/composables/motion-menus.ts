@@ -1,6 +1,7 @@
 import { drawingOfElement } from '#core/charts'
 import { addCue, buildOnAdvance } from '#core/edits'
 import { cuesOfElement, paragraphTexts, type Beat, type Cue, type Element } from '#core/model'
+import type { ShownElement } from '#core/resolved'
 import { diagramParts } from '#core/diagrams'
 import { gestures, poses } from '#core/figures'
 import { effectNamed, effectsFor, figureGoesOn, namedEasings, paceFor, usualMotion } from '#core/timing'
@@ -68,13 +69,11 @@ export function useMotionMenus(beatHere: () => Beat) {
       { label: 'All of the board', onSelect: () => board.goTo('all', beatHere().id) },
     ],
   ])
-  const markCount = (element: Element) =>
-    element.kind === 'chart'
-      ? (drawingOfElement(store.deck!, element as never, null, stage.host.table, stage.host.measurer)?.marks.length ?? 0)
-      : 0
+  const markCount = (element: ShownElement) =>
+    element.kind === 'chart' ? (drawingOfElement(store.deck!, element, null, stage.host.table, stage.host.measurer)?.marks.length ?? 0) : 0
   const itemCount = (element: Element) => (element.kind === 'diagram' ? diagramParts(element.text, element.family).length : 0)
   const lineCount = (element: Element) => (element.kind === 'text' ? paragraphTexts(element.text).filter(text => text.trim()).length : 0)
-  function menu(element: Element) {
+  function menu(element: ShownElement) {
     const asUsual = (what: Cue['what']) => {
       const usual = what === 'enter' || what === 'exit' ? usualMotion(store.deck!, what, element.kind) : null
       return usual

@@ -63,14 +63,11 @@ export function usePieces() {
     if (!kept || !store.deck) return
     store.edit(
       `bind ${group.name} to its new version`,
-      setFields(store.deck, { table: 'elements', id: group.id, fields: { piece: { id: kept.id, version: kept.version } } as never }),
+      setFields(store.deck, { table: 'elements', id: group.id, fields: { piece: { id: kept.id, version: kept.version } } }),
     )
     await follow()
   }
   const letGo = (group: GroupElement) =>
-    store.edit(
-      `let ${group.name} be free`,
-      setFields(store.deck!, { table: 'elements', id: group.id, fields: { piece: undefined } as never }),
-    )
+    store.edit(`let ${group.name} be free`, setFields(store.deck!, { table: 'elements', id: group.id, fields: { piece: undefined } }))
   return { keep, put, follow, keepChanges, letGo }
 }

@@ -28,7 +28,7 @@ export function usePutting() {
   function put(label: string, element: NewElement): string | undefined {
     if (!store.stageId) return
     const id = freshId()
-    store.edit(label, addElement(store.deck!, { element: { ...element, id, owner: store.stageId } as never }))
+    store.edit(label, addElement(store.deck!, { element: { ...element, id, owner: store.stageId } }))
     store.select(id)
     return id
   }

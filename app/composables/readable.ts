@@ -43,7 +43,7 @@ export function useReadable(text: () => (TextElement & ShownElement) | null) {
 
   /** What a remedy changes in the deck. */
   const changesOf = (remedy: ContrastRemedy): Change[] => [
-    ...Object.entries(remedy.fields).flatMap(([id, fields]) => setFields(store.deck!, { table: 'elements', id, fields: fields as never })),
+    ...Object.entries(remedy.fields).flatMap(([id, fields]) => setFields(store.deck!, { table: 'elements', id, fields })),
     ...(remedy.slide && store.stageId && store.deck!.slides[store.stageId]
       ? setFields(store.deck!, { table: 'slides', id: store.stageId, fields: remedy.slide })
       : []),

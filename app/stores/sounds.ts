@@ -1,5 +1,5 @@
+import { dropRecord, soundsOf, type Sound } from '#core/model'
 import { setFields } from '#core/edits'
-import { soundsOf, type Sound } from '#core/model'
 import type { Id } from '#core/values'
 import { putNarration, putSound, slidesUnder, soundPlan, type SoundPlan } from '#core/timing'
 
@@ -46,7 +46,7 @@ export const useSounds = defineStore('sounds', () => {
     if (chosen.value) store.edit(label, setFields(store.deck!, { table: 'sounds', id: chosen.value.id, fields }))
   }
   function remove() {
-    if (chosen.value) store.edit('remove a sound', [{ do: 'drop', table: 'sounds', id: chosen.value.id }])
+    if (chosen.value) store.edit('remove a sound', [dropRecord('sounds', chosen.value.id)])
     chosenId.value = null
   }
   /** Lays music under the deck from here to its end, or a sound at the playhead. */

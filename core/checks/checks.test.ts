@@ -1,5 +1,5 @@
+import { putRecord, setRecord, applyChanges, beatsOf, slidesOf, type Change, type Deck } from '../model'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, beatsOf, slidesOf, type Change, type Deck } from '../model'
 import { beat, countingContext, freshDeck, textElement, timingContext } from '../testing'
 import { checkDeck, type Finding } from './index'
 
@@ -7,7 +7,7 @@ const withElement = (purpose: 'talk' | 'film', fields: object, changes: Change[]
   const base = freshDeck(purpose)
   const slide = slidesOf(base)[0]!.id
   return applyChanges(base, [
-    { do: 'put', table: 'elements', record: { ...textElement('words', slide, ['Six words that want some time']), ...fields } as never },
+    putRecord('elements', { ...textElement('words', slide, ['Six words that want some time']), ...fields } as never),
     ...changes,
   ])
 }
@@ -19,7 +19,7 @@ describe('checks', () => {
   it('say that a beat holds for less than its words need, and set the hold', () => {
     const base = withElement('film', {})
     const [first] = beatsOf(base, slidesOf(base)[0]!.id)
-    const deck = applyChanges(base, [{ do: 'set', table: 'beats', id: first!.id, fields: { hold: { kind: 'seconds', seconds: 0.5 } } }])
+    const deck = applyChanges(base, [setRecord('beats', first!.id, { hold: { kind: 'seconds', seconds: 0.5 } })])
     const finding = found(deck, 'hold')
     expect(finding.message).toMatch(/^Beat 1 holds for 0\.5 s\. Its 8 words need \d\.\d s\.$/)
     expect(finding.remedy!.label).toMatch(/^Hold \d\.\d s longer$/)
@@ -29,11 +29,9 @@ describe('checks', () => {
   it('leave a speaker’s beats to the speaker', () => {
     const base = withElement('talk', {})
     const slide = slidesOf(base)[0]!.id
-    const deck = applyChanges(base, [
-      { do: 'set', table: 'beats', id: beatsOf(base, slide)[0]!.id, fields: { hold: { kind: 'seconds', seconds: 0 } } },
-    ])
+    const deck = applyChanges(base, [setRecord('beats', beatsOf(base, slide)[0]!.id, { hold: { kind: 'seconds', seconds: 0 } })])
     expect(rules(deck)).not.toContain('hold')
-    const byItself = applyChanges(deck, [{ do: 'put', table: 'beats', record: beat({ id: 'next', slide, order: 'b00', start: 'self' }) }])
+    const byItself = applyChanges(deck, [putRecord('beats', beat({ id: 'next', slide, order: 'b00', start: 'self' }))])
     expect(rules(byItself)).toContain('hold')
   })
 
@@ -64,11 +62,7 @@ describe('checks', () => {
     expect(rules(withElement('talk', { box: { x: 100, y: 100, width: 90, height: 40, angle: 0 } }))).toContain('text-fit')
     const slide = slidesOf(freshDeck())[0]!.id
     expect(
-      rules(
-        withElement('talk', {}, [
-          { do: 'put', table: 'elements', record: { id: 'c', owner: slide, order: 'a8', kind: 'chart', name: 'Chart' } },
-        ]),
-      ),
+      rules(withElement('talk', {}, [putRecord('elements', { id: 'c', owner: slide, order: 'a8', kind: 'chart', name: 'Chart' })])),
     ).toContain('empty')
     expect(rules(withElement('talk', {}))).toEqual([])
   })

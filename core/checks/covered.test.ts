@@ -1,6 +1,6 @@
+import { dropRecord, putRecord, applyChanges, beatsOf, slidesOf, type Change, type Deck, type Element } from '../model'
 import { describe, expect, it } from 'vitest'
 import type { Raster } from '../color'
-import { applyChanges, beatsOf, slidesOf, type Change, type Deck, type Element } from '../model'
 import { beat, countingContext, cue, freshDeck, textElement, timingContext } from '../testing'
 import { checkDeck } from './index'
 
@@ -11,7 +11,7 @@ const half: Raster = { width: 2, height: 1, data: new Uint8ClampedArray([9, 9, 9
 const base = freshDeck()
 const slide = slidesOf(base)[0]!.id
 const [beat1] = beatsOf(base, slide)
-const put = (record: object): Change => ({ do: 'put', table: 'elements', record: record as Element })
+const put = (record: object): Change => putRecord('elements', record as Element)
 const words = {
   ...textElement('words', slide, ['Boats leave on the hour']),
   name: 'Remark',
@@ -35,11 +35,7 @@ const found = (deck: Deck, raster: Raster | 'coming' = whole) =>
     finding => finding.rule === 'covered',
   )
 const deckWith = (...changes: Change[]) =>
-  applyChanges(base, [
-    ...Object.values(base.elements).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
-    put(words),
-    ...changes,
-  ])
+  applyChanges(base, [...Object.values(base.elements).map((element): Change => dropRecord('elements', element.id)), put(words), ...changes])
 
 describe('words that something lies over', () => {
   it('are found, with what hides them, and stand in front after one press', () => {
@@ -54,7 +50,7 @@ describe('words that something lies over', () => {
     expect(found(deckWith(picture({ order: 'a0' })))).toEqual([])
     expect(found(deckWith(picture({ hidden: true })))).toEqual([])
     const footer = applyChanges(deckWith(picture()), [
-      { do: 'drop', table: 'elements', id: 'words' },
+      dropRecord('elements', 'words'),
       put({ ...words, owner: base.slides[slide]!.layout }),
     ])
     expect(found(footer)).toEqual([])
@@ -67,11 +63,11 @@ describe('words that something lies over', () => {
   it('are not complained of while pixels are on their way, nor where they could be read before the picture came', () => {
     expect(found(deckWith(picture()), 'coming')).toEqual([])
     const later: Change[] = [
-      { do: 'put', table: 'beats', record: beat({ id: 'next', slide, order: 'z0' }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'in', beat: 'next', element: 'quay', effect: 'fade' }) },
+      putRecord('beats', beat({ id: 'next', slide, order: 'z0' })),
+      putRecord('cues', cue({ id: 'in', beat: 'next', element: 'quay', effect: 'fade' })),
     ]
     expect(found(deckWith(picture(), ...later))).toEqual([])
-    const atOnce: Change = { do: 'put', table: 'cues', record: cue({ id: 'in', beat: beat1!.id, element: 'quay', effect: 'fade' }) }
+    const atOnce: Change = putRecord('cues', cue({ id: 'in', beat: beat1!.id, element: 'quay', effect: 'fade' }))
     expect(found(deckWith(picture(), atOnce))).toHaveLength(1)
   })
 

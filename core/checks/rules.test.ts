@@ -1,12 +1,24 @@
+import {
+  dropRecord,
+  putRecord,
+  setRecord,
+  applyChanges,
+  beatsOf,
+  cuesOf,
+  slidesOf,
+  textOf,
+  type Change,
+  type Deck,
+  type Element,
+} from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { addSlide, setFields } from '../edits'
-import { applyChanges, beatsOf, cuesOf, slidesOf, textOf, type Change, type Deck, type Element } from '../model'
 import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../testing'
 import { setUsual } from '../timing'
 import { checkDeck, type Finding } from './index'
 
-const put = (record: Element): Change => ({ do: 'put', table: 'elements', record })
+const put = (record: Element): Change => putRecord('elements', record)
 const first = (deck: Deck) => slidesOf(deck)[0]!.id
 const titled = (deck: Deck) =>
   Object.values(deck.elements).find(element => element.owner === first(deck) && element.placeholder === 'title')!
@@ -81,9 +93,9 @@ describe('what a slide lacks', () => {
 
   it('is said of a title without words, and no longer once it has some', () => {
     const base = freshDeck()
-    const bare = applyChanges(base, [{ do: 'set', table: 'elements', id: titled(base).id, fields: { text: textOf(['']) } }])
+    const bare = applyChanges(base, [setRecord('elements', titled(base).id, { text: textOf(['']) })])
     expect(found(bare, 'empty')).toHaveLength(1)
-    const named = applyChanges(bare, [{ do: 'set', table: 'elements', id: titled(base).id, fields: { text: textOf(['Spring']) } }])
+    const named = applyChanges(bare, [setRecord('elements', titled(base).id, { text: textOf(['Spring']) })])
     expect(found(named, 'empty')).toEqual([])
   })
 })
@@ -138,10 +150,9 @@ describe('what lies outside', () => {
     const slide = first(base)
     const deck = applyChanges(base, [
       put({ ...textElement('ferry', slide, ['Ferry']), box: { x: -900, y: 500, width: 400, height: 100, angle: 0 } } as Element),
-      {
-        do: 'put',
-        table: 'cues',
-        record: cue({
+      putRecord(
+        'cues',
+        cue({
           id: 'sails',
           beat: beatsOf(base, slide)[0]!.id,
           element: 'ferry',
@@ -149,7 +160,7 @@ describe('what lies outside', () => {
           effect: 'move-line',
           options: { x: 1200, y: 0 },
         }),
-      },
+      ),
     ])
     expect(found(deck, 'outside')).toEqual([])
   })
@@ -160,10 +171,10 @@ describe('the clear space around the logo', () => {
     const base = freshDeck()
     const theme = base.theme.theme!
     return applyChanges(base, [
-      { do: 'set', table: 'theme', id: 'theme', fields: { logo: { ...theme.logo, clear: 0.5, least: 20 } } },
+      setRecord('theme', 'theme', { logo: { ...theme.logo, clear: 0.5, least: 20 } }),
       ...Object.values(base.elements)
         .filter(element => element.owner === first(base))
-        .map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
+        .map((element): Change => dropRecord('elements', element.id)),
       put(picture({ id: 'mark', name: 'Logo', owner: first(base), logo: true, box: { x: 1600, y: 60, width: 200, height: 80, angle: 0 } })),
       ...changes,
     ])
@@ -263,8 +274,8 @@ describe('timing', () => {
     const deck = applyChanges(base, [
       put(textElement('sun', slide, ['Sun'])),
       put({ ...textElement('moon', slide, ['Moon']), box: { x: 100, y: 800, width: 600, height: 100, angle: 0 } } as Element),
-      { do: 'put', table: 'cues', record: cue({ id: 'a', beat: at, element: 'sun', anchor: { to: 'end', cue: 'b' } }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'b', beat: at, element: 'moon', order: 'a1', anchor: { to: 'start', cue: 'a' } }) },
+      putRecord('cues', cue({ id: 'a', beat: at, element: 'sun', anchor: { to: 'end', cue: 'b' } })),
+      putRecord('cues', cue({ id: 'b', beat: at, element: 'moon', order: 'a1', anchor: { to: 'start', cue: 'a' } })),
     ])
     const [finding] = found(deck, 'circles')
     const next = mended(deck, finding!)
@@ -289,7 +300,7 @@ describe('timing', () => {
     const deck = applyChanges(base, [
       put(textElement('words', slide, ['So many words that nobody reads them in a blink of the eye'])),
       ...setFields(base, { table: 'beats', id: beatsOf(base, slide)[0]!.id, fields: { hold: { kind: 'reading' } } }),
-      { do: 'put', table: 'beats', record: beat({ id: 'next', slide, order: 'b00', hold: { kind: 'reading' } }) },
+      putRecord('beats', beat({ id: 'next', slide, order: 'b00', hold: { kind: 'reading' } })),
     ])
     expect(found(deck, 'hold')).toEqual([])
   })
@@ -314,11 +325,7 @@ describe('motion that is over too soon', () => {
     const slide = first(base)
     return applyChanges(base, [
       put(textElement('words', slide, ['So many words that nobody reads them in a blink of the eye'])),
-      {
-        do: 'put',
-        table: 'cues',
-        record: cue({ id: 'c', beat: beatsOf(base, slide)[0]!.id, element: 'words', effect: 'type', duration: 1, ...fields }),
-      },
+      putRecord('cues', cue({ id: 'c', beat: beatsOf(base, slide)[0]!.id, element: 'words', effect: 'type', duration: 1, ...fields })),
     ])
   }
   it('to be read, to be counted, to be drawn or to be seen at all is named with what it needs', () => {
@@ -341,7 +348,7 @@ describe('motion that is over too soon', () => {
   it('needs more for slower readers', () => {
     const needs = (audience: string) => {
       const deck = typed({})
-      return found(applyChanges(deck, [{ do: 'set', table: 'info', id: 'info', fields: { audience } }]), 'too-quick')[0]!.remedy!.label
+      return found(applyChanges(deck, [setRecord('info', 'info', { audience })]), 'too-quick')[0]!.remedy!.label
     }
     expect(Number(/[\d.]+/.exec(needs('children'))![0])).toBeGreaterThan(Number(/[\d.]+/.exec(needs('colleagues'))![0]))
   })
@@ -352,8 +359,8 @@ describe('motion that is not the deck’s usual one', () => {
     const base = slidesWithText([{}, {}])
     const at = (index: number) => beatsOf(base, slidesOf(base)[index]!.id)[0]!.id
     const deck = applyChanges(base, [
-      { do: 'put', table: 'cues', record: cue({ id: 'one', beat: at(1), element: 't0', effect: 'rise' }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'two', beat: at(2), element: 't1', effect: 'wipe' }) },
+      putRecord('cues', cue({ id: 'one', beat: at(1), element: 't0', effect: 'rise' })),
+      putRecord('cues', cue({ id: 'two', beat: at(2), element: 't1', effect: 'wipe' })),
     ])
     expect(found(deck, 'odd-motion')).toEqual([])
     const usual = applyChanges(deck, setUsual(deck, { like: 'one' }))

@@ -1,10 +1,21 @@
+import {
+  dropRecord,
+  putRecord,
+  setRecord,
+  applyChanges,
+  slidesOf,
+  textOf,
+  type Change,
+  type Deck,
+  type Element,
+  type TextElement,
+} from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { newChart } from '../charts'
 import { checkDeck } from '../checks'
 import { contrast as wcag, type Raster } from '../color'
 import { setFields } from '../edits'
-import { applyChanges, slidesOf, textOf, type Change, type Deck, type Element, type TextElement } from '../model'
 import { shownElements, type ShownElement } from '../resolved'
 import { freshDeck, textElement, timingContext } from '../testing'
 import { rundown } from '../timing'
@@ -33,13 +44,13 @@ function slideWith(
 ): { deck: Deck; wish: (pixels?: Pixels) => ContrastWish } {
   const base = freshDeck()
   const slide = slidesOf(base)[0]!.id
-  const put = (record: object): Change => ({ do: 'put', table: 'elements', record: record as Element })
+  const put = (record: object): Change => putRecord('elements', record as Element)
   const box = { x: 0, y: 0, width: 1920, height: 1080, angle: 0 }
   const deck = applyChanges(base, [
     ...Object.values(base.elements)
       .filter(element => element.owner === slide)
-      .map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
-    { do: 'set', table: 'slides', id: slide, fields: { ...slideFields } },
+      .map((element): Change => dropRecord('elements', element.id)),
+    setRecord('slides', slide, { ...slideFields }),
     ...under.map((fields, index) => put({ id: `under${index}`, owner: slide, name: `Under ${index}`, order: `a${index}`, box, ...fields })),
     put({ ...textElement('words', slide, ['Boats leave on time']), order: 'b00', ...text }),
   ])

@@ -1,4 +1,4 @@
-import { cuesOfElement, type Change, type Deck, type DiagramElement, type TextDoc, type TextElement } from '../model'
+import { putRecord, setRecord, cuesOfElement, type Change, type Deck, type DiagramElement, type TextDoc, type TextElement } from '../model'
 import { shownElement } from '../resolved'
 import type { Id } from '../values'
 
@@ -21,7 +21,7 @@ const turnCues = (deck: Deck, id: Id, from: string, to: 'item' | 'paragraph'): C
     !cue.parts
       ? []
       : cue.parts.by === from || to === 'item' || cue.parts.by === 'item'
-        ? [{ do: 'set', table: 'cues', id: cue.id, fields: { parts: { ...cue.parts, by: to } } }]
+        ? [setRecord('cues', cue.id, { parts: { ...cue.parts, by: to } })]
         : [],
   )
 
@@ -58,11 +58,13 @@ export function textToDiagram(deck: Deck, wish: { element: Id; family: string })
       ? { box: { ...least, width: Math.max(least.width, 900), height: Math.max(least.height, 560) } }
       : {}
   return [
-    {
-      do: 'put',
-      table: 'elements',
-      record: { ...shared(element), ...box, kind: 'diagram', family: wish.family, text: asOutline(element.text) } as DiagramElement,
-    },
+    putRecord('elements', {
+      ...shared(element),
+      ...box,
+      kind: 'diagram',
+      family: wish.family,
+      text: asOutline(element.text),
+    } as DiagramElement),
     ...turnCues(deck, element.id, 'paragraph', 'item'),
   ]
 }
@@ -72,7 +74,7 @@ export function diagramToText(deck: Deck, wish: { element: Id }): Change[] {
   const element = deck.elements[wish.element]
   if (element?.kind !== 'diagram') return []
   return [
-    { do: 'put', table: 'elements', record: { ...shared(element), kind: 'text', style: 'body', text: element.text } as TextElement },
+    putRecord('elements', { ...shared(element), kind: 'text', style: 'body', text: element.text } as TextElement),
     ...turnCues(deck, element.id, 'item', 'paragraph'),
   ]
 }

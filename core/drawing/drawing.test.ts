@@ -1,7 +1,7 @@
+import { putRecord, setRecord, applyChanges, slidesOf, type Element, type TextElement } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { drawingOfElement } from '../charts'
-import { applyChanges, slidesOf, type Element, type TextElement } from '../model'
 import { shownElements, themeSeen } from '../resolved'
 import { beat, cue, freshDeck, seasons, textElement, timingContext } from '../testing'
 import { compileSlide, frameAt, leastLength, setLength, stretch, type Score } from '../timing'
@@ -34,13 +34,9 @@ function drawnSlide(element: Element, options: Record<string, string | number> =
   const base = freshDeck()
   const slide = slidesOf(base)[0]!.id
   const deck = applyChanges(base, [
-    { do: 'put', table: 'elements', record: { ...element, owner: slide } },
-    { do: 'put', table: 'beats', record: beat({ id: 'b', slide, order: 'a0' }) },
-    {
-      do: 'put',
-      table: 'cues',
-      record: cue({ id: 'c', beat: 'b', element: element.id, effect: 'draw', options, duration, easing: { kind: 'linear' } }),
-    },
+    putRecord('elements', { ...element, owner: slide }),
+    putRecord('beats', beat({ id: 'b', slide, order: 'a0' })),
+    putRecord('cues', cue({ id: 'c', beat: 'b', element: element.id, effect: 'draw', options, duration, easing: { kind: 'linear' } })),
   ])
   return { deck, slide, score: compileSlide(deck, slide, context) }
 }
@@ -137,7 +133,7 @@ describe('drawing an element', () => {
   it('draws in the colours that are seen, also on a deep ground where roles change places', () => {
     const { deck, slide } = drawnSlide(words)
     const colorOn = (hex: string) => {
-      const grounded = applyChanges(deck, [{ do: 'set', table: 'slides', id: slide, fields: { ground: { hex } } }])
+      const grounded = applyChanges(deck, [setRecord('slides', slide, { ground: { hex } })])
       const shape = {
         id: 'icon',
         owner: slide,
@@ -147,7 +143,7 @@ describe('drawing an element', () => {
         icon: { view: [24, 24], paths: [{ d: 'M2 2L20 20', width: 2 }] },
         box: { x: 0, y: 0, width: 100, height: 100, angle: 0 },
       } as unknown as Element
-      const seen = applyChanges(grounded, [{ do: 'put', table: 'elements', record: shape }])
+      const seen = applyChanges(grounded, [putRecord('elements', shape)])
       const elements = shownElements(seen, slide)
       return ['words', 'icon']
         .map(id => [

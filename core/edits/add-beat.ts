@@ -1,4 +1,4 @@
-import { beatsOf, type Change, type EditContext, type Beat, type Deck } from '../model'
+import { putRecord, beatsOf, type Change, type EditContext, type Beat, type Deck } from '../model'
 import { orderAt, type Id } from '../values'
 
 /** Puts a beat after another one of its slide (at the end where `after` is null). Its id is the first one asked for. */
@@ -6,5 +6,5 @@ export function addBeat(deck: Deck, wish: { slide: Id; after: Id | null; start: 
   const beats = beatsOf(deck, wish.slide)
   const index = wish.after === null ? beats.length : beats.findIndex(beat => beat.id === wish.after) + 1
   const record: Beat = { id: context.id(), slide: wish.slide, order: orderAt(beats, index), start: wish.start, hold: { kind: 'reading' } }
-  return [{ do: 'put', table: 'beats', record }]
+  return [putRecord('beats', record)]
 }

@@ -1,8 +1,8 @@
-import { cuesOf, type Change, type EditContext, type Cue, type Deck } from '../model'
+import { putRecord, cuesOf, type Change, type EditContext, type Cue, type Deck } from '../model'
 import { orderLast } from '../values'
 
 /** Puts a cue at the end of its beat. Its id is the first one asked for. */
 export function addCue(deck: Deck, wish: { cue: Omit<Cue, 'id' | 'order'> }, context: EditContext): Change[] {
   if (!deck.beats[wish.cue.beat]) return []
-  return [{ do: 'put', table: 'cues', record: { ...wish.cue, id: context.id(), order: orderLast(cuesOf(deck, wish.cue.beat)) } }]
+  return [putRecord('cues', { ...wish.cue, id: context.id(), order: orderLast(cuesOf(deck, wish.cue.beat)) })]
 }

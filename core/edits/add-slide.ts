@@ -1,4 +1,4 @@
-import { elementsOf, slidesOf, emptyText, type Change, type EditContext, type Deck, type Element } from '../model'
+import { putRecord, elementsOf, slidesOf, emptyText, type Change, type EditContext, type Deck, type Element } from '../model'
 import { orderAt, type Id } from '../values'
 
 /** A slide's own, empty element for a placeholder of its layout: it inherits place and style, and keeps only content. */
@@ -19,20 +19,16 @@ export function addSlide(deck: Deck, wish: { after: Id | null; layout: Id }, con
   const id = context.id()
   const before = slides[Math.max(0, index - 1)]
   return [
-    {
-      do: 'put',
-      table: 'slides',
-      record: {
-        id,
-        order: orderAt(slides, index),
-        layout: wish.layout,
-        notes: '',
-        ...(before?.transition ? { transition: before.transition } : {}),
-      },
-    },
-    { do: 'put', table: 'beats', record: { id: context.id(), slide: id, order: 'a0', start: 'advance', hold: { kind: 'reading' } } },
+    putRecord('slides', {
+      id,
+      order: orderAt(slides, index),
+      layout: wish.layout,
+      notes: '',
+      ...(before?.transition ? { transition: before.transition } : {}),
+    }),
+    putRecord('beats', { id: context.id(), slide: id, order: 'a0', start: 'advance', hold: { kind: 'reading' } }),
     ...elementsOf(deck, wish.layout)
       .filter(element => element.placeholder && element.kind !== 'group')
-      .map(place => ({ do: 'put' as const, table: 'elements' as const, record: fillPlaceholder(place, id, context.id()) })),
+      .map(place => putRecord('elements', fillPlaceholder(place, id, context.id()))),
   ]
 }

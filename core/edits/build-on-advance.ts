@@ -1,4 +1,4 @@
-import { beatsOf, cuesOf, cuesOfElement, type Change, type EditContext, type Beat, type Cue, type Deck } from '../model'
+import { putRecord, beatsOf, cuesOf, cuesOfElement, type Change, type EditContext, type Beat, type Cue, type Deck } from '../model'
 import { orderLast, ordersAt, type Id } from '../values'
 import { dropCues } from './remove-cues'
 
@@ -42,7 +42,7 @@ export function buildOnAdvance(deck: Deck, wish: Wish, context: EditContext): Ch
   }))
   return [
     ...dropCues(deck, entrances),
-    ...fresh.map((record): Change => ({ do: 'put', table: 'beats', record })),
-    ...cues.map((record): Change => ({ do: 'put', table: 'cues', record })),
+    ...fresh.map((record): Change => putRecord('beats', record)),
+    ...cues.map((record): Change => putRecord('cues', record)),
   ]
 }

@@ -1,6 +1,5 @@
-import { z } from 'zod'
-import { movedBy, tidyBox } from '../place'
 import {
+  putRecord,
   beatsOf,
   cuesOf,
   elementsOf,
@@ -14,6 +13,8 @@ import {
   type Deck,
   type Element,
 } from '../model'
+import { z } from 'zod'
+import { movedBy, tidyBox } from '../place'
 import { groupsAround, withMembers, shownElements } from '../resolved'
 import { orderLast, ordersAt, type Id } from '../values'
 
@@ -81,23 +82,19 @@ export function pasteClipping(
   const changes: Change[] = clipping.elements.map((element, index): Change => {
     const { parent, ...rest } = heldOnly(element, renamed)
     const inGroup = parent && renamed.get(parent) ? { parent: renamed.get(parent)! } : wish.parent ? { parent: wish.parent } : {}
-    return {
-      do: 'put',
-      table: 'elements',
-      record: {
-        ...rest,
-        ...inGroup,
-        id: renamed.get(element.id)!,
-        owner,
-        order: orders[index]!,
-        ...(element.box ? { box: tidyBox(movedBy(element.box, offset)) } : {}),
-      } as Element,
-    }
+    return putRecord('elements', {
+      ...rest,
+      ...inGroup,
+      id: renamed.get(element.id)!,
+      owner,
+      order: orders[index]!,
+      ...(element.box ? { box: tidyBox(movedBy(element.box, offset)) } : {}),
+    } as Element)
   })
   const states = new Map(clipping.states.map(state => [state.id, context.id()]))
   for (const state of clipping.states) {
     const element = renamed.get(state.element)
-    if (element) changes.push({ do: 'put', table: 'states', record: { ...state, id: states.get(state.id)!, element } })
+    if (element) changes.push(putRecord('states', { ...state, id: states.get(state.id)!, element }))
   }
   if (!deck.slides[owner] || wish.withMotion === false) return changes
   return [...changes, ...pasteCues(deck, clipping.cues, { owner, renamed, states }, context)]
@@ -124,7 +121,7 @@ function pasteCues(
         hold: { kind: 'reading' as const },
       }
       beats.push(beat)
-      changes.push({ do: 'put', table: 'beats', record: beat })
+      changes.push(putRecord('beats', beat))
     }
     const beat = beats[index]!
     const order = orderLast(lastOrder.has(beat.id) ? [{ order: lastOrder.get(beat.id)! }] : cuesOf(deck, beat.id))
@@ -135,11 +132,17 @@ function pasteCues(
       typeof cue.options.state === 'string' && to.states.has(cue.options.state)
         ? { ...cue.options, state: to.states.get(cue.options.state)! }
         : cue.options
-    changes.push({
-      do: 'put',
-      table: 'cues',
-      record: { ...cue, id: ids.get(cue.id)!, beat: beat.id, element: to.renamed.get(cue.element!) ?? null, order, anchor, options },
-    })
+    changes.push(
+      putRecord('cues', {
+        ...cue,
+        id: ids.get(cue.id)!,
+        beat: beat.id,
+        element: to.renamed.get(cue.element!) ?? null,
+        order,
+        anchor,
+        options,
+      }),
+    )
   }
   return changes.filter(change => change.do !== 'put' || change.table !== 'cues' || change.record.element !== null)
 }

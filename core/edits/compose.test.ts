@@ -1,7 +1,19 @@
+import {
+  putRecord,
+  setRecord,
+  applyChanges,
+  elementsOf,
+  mend,
+  plainText,
+  textOf,
+  variantsOf,
+  type Change,
+  type Deck,
+  type Element,
+} from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { countingContext, freshDeck } from '../testing'
-import { applyChanges, elementsOf, mend, plainText, textOf, variantsOf, type Change, type Deck, type Element } from '../model'
 import { groupsAround, inVariant, leavesOf, membersOf, onlyVariant, shownElement, shownElements } from '../resolved'
 import { addElement } from './add-element'
 import { clip, pasteClipping, pastedTops } from './clipping'
@@ -135,12 +147,7 @@ describe('what is copied', () => {
   it('as a look goes onto others of its kind whole, onto other kinds as far as they share it', () => {
     const { deck } = squares(2)
     const dressed = after(deck, [
-      {
-        do: 'set',
-        table: 'elements',
-        id: 's0',
-        fields: { fill: { hex: '#aa3311' }, opacity: 0.5, shadow: { color: { role: 'ink' }, x: 0, y: 4, blur: 8 } },
-      },
+      setRecord('elements', 's0', { fill: { hex: '#aa3311' }, opacity: 0.5, shadow: { color: { role: 'ink' }, x: 0, y: 4, blur: 8 } }),
     ])
     const put = after(dressed, putLook(dressed, { look: lookOf(dressed.elements.s0!), elements: ['s1'] }))
     expect(put.elements.s1).toMatchObject({ fill: { hex: '#aa3311' }, opacity: 0.5 })
@@ -191,9 +198,7 @@ describe('words through the deck', () => {
           text: run.text,
           ...(run.bold ? { marks: [{ type: 'bold' as const }] } : {}),
         }))
-        const set = after(deck, [
-          { do: 'set', table: 'elements', id: 't', fields: { text: { type: 'doc', content: [{ type: 'paragraph', content }] } } },
-        ])
+        const set = after(deck, [setRecord('elements', 't', { text: { type: 'doc', content: [{ type: 'paragraph', content }] } })])
         const made = after(set, replaceText(set, { words, by, exactCase: true, elements: ['t'] }).changes)
         expect(plainText((made.elements.t as { text: never }).text)).toBe(
           list
@@ -211,22 +216,18 @@ describe('media in a deck', () => {
     const { deck } = squares(1)
     const [a, b] = ['a'.repeat(64), 'b'.repeat(64)]
     const shown = after(deck, [
-      {
-        do: 'put',
-        table: 'elements',
-        record: {
-          id: 'p',
-          owner: slideOf(deck),
-          kind: 'picture',
-          name: 'P',
-          order: 'a9',
-          media: a,
-          natural: { width: 10, height: 10 },
-          view: { x: 0.2, y: 0.3, zoom: 2 },
-          box: box(0, 0),
-        },
-      },
-      { do: 'set', table: 'elements', id: 's0', fields: { fill: { kind: 'picture', media: a, natural: { width: 10, height: 10 } } } },
+      putRecord('elements', {
+        id: 'p',
+        owner: slideOf(deck),
+        kind: 'picture',
+        name: 'P',
+        order: 'a9',
+        media: a,
+        natural: { width: 10, height: 10 },
+        view: { x: 0.2, y: 0.3, zoom: 2 },
+        box: box(0, 0),
+      }),
+      setRecord('elements', 's0', { fill: { kind: 'picture', media: a, natural: { width: 10, height: 10 } } }),
     ])
     const made = after(shown, replaceMedia(shown, { from: a, to: b, natural: { width: 30, height: 20 } }))
     expect(made.elements.p).toEqual({ ...shown.elements.p, media: b, natural: { width: 30, height: 20 } })

@@ -1,4 +1,5 @@
 import {
+  putRecord,
   beatsOf,
   cuesOf,
   elementsOf,
@@ -25,17 +26,17 @@ export function copySlideRecords(from: Deck, orders: readonly string[], layoutOf
   }
   return slidesOf(from).flatMap((slide, index) => {
     const changes: Change[] = [
-      { do: 'put', table: 'slides', record: { ...slide, id: rename(slide.id), order: orders[index]!, layout: layoutOf(slide.layout) } },
+      putRecord('slides', { ...slide, id: rename(slide.id), order: orders[index]!, layout: layoutOf(slide.layout) }),
     ]
     const own = new Set(elementsOf(from, slide.id).map(element => element.id))
     for (const element of elementsOf(from, slide.id)) {
       const parent = element.parent && own.has(element.parent) ? { parent: rename(element.parent) } : {}
-      changes.push({ do: 'put', table: 'elements', record: { ...element, ...parent, id: rename(element.id), owner: rename(slide.id) } })
+      changes.push(putRecord('elements', { ...element, ...parent, id: rename(element.id), owner: rename(slide.id) }))
       for (const state of statesOf(from, element.id))
-        changes.push({ do: 'put', table: 'states', record: { ...state, id: rename(state.id), element: rename(element.id) } })
+        changes.push(putRecord('states', { ...state, id: rename(state.id), element: rename(element.id) }))
     }
     for (const beat of beatsOf(from, slide.id)) {
-      changes.push({ do: 'put', table: 'beats', record: { ...beat, id: rename(beat.id), slide: rename(slide.id) } })
+      changes.push(putRecord('beats', { ...beat, id: rename(beat.id), slide: rename(slide.id) }))
       for (const cue of cuesOf(from, beat.id)) {
         const element = cue.element !== null && own.has(cue.element) ? rename(cue.element) : cue.element
         const anchor = cue.anchor.to === 'beat' ? cue.anchor : { ...cue.anchor, cue: rename(cue.anchor.cue) }
@@ -43,7 +44,7 @@ export function copySlideRecords(from: Deck, orders: readonly string[], layoutOf
           typeof cue.options.state === 'string' && from.states[cue.options.state]
             ? { ...cue.options, state: rename(cue.options.state) }
             : cue.options
-        changes.push({ do: 'put', table: 'cues', record: { ...cue, id: rename(cue.id), beat: rename(beat.id), element, anchor, options } })
+        changes.push(putRecord('cues', { ...cue, id: rename(cue.id), beat: rename(beat.id), element, anchor, options }))
       }
     }
     return changes
@@ -54,12 +55,8 @@ export function copySlideRecords(from: Deck, orders: readonly string[], layoutOf
 function copyLayout(from: Deck, layout: Id, master: Id, order: string, id: Id, context: EditContext): Change[] {
   const { without: _, ...record } = from.layouts[layout]!
   return [
-    { do: 'put', table: 'layouts', record: { ...record, id, master, order } },
-    ...elementsOf(from, layout).map((element): Change => ({
-      do: 'put',
-      table: 'elements',
-      record: { ...element, id: context.id(), owner: id } as Element,
-    })),
+    putRecord('layouts', { ...record, id, master, order }),
+    ...elementsOf(from, layout).map((element): Change => putRecord('elements', { ...element, id: context.id(), owner: id } as Element)),
   ]
 }
 
@@ -88,13 +85,17 @@ export function takeSlides(deck: Deck, wish: { from: Deck; after: Id | null; loo
     const id = context.id()
     masters.set(master.id, id)
     const theme = master.theme ?? from.theme.theme!
-    changes.push({
-      do: 'put',
-      table: 'masters',
-      record: { ...master, id, order: masterOrders[index]!, name: `${master.name} of ${from.info.info!.title}`.slice(0, 120), theme },
-    })
+    changes.push(
+      putRecord('masters', {
+        ...master,
+        id,
+        order: masterOrders[index]!,
+        name: `${master.name} of ${from.info.info!.title}`.slice(0, 120),
+        theme,
+      }),
+    )
     for (const element of elementsOf(from, master.id))
-      changes.push({ do: 'put', table: 'elements', record: { ...element, id: context.id(), owner: id } as Element })
+      changes.push(putRecord('elements', { ...element, id: context.id(), owner: id } as Element))
   })
   const own = layoutsOf(deck)
   const firstMaster = mastersOf(deck)[0]?.id ?? ''

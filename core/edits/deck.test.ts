@@ -1,8 +1,7 @@
-import fc from 'fast-check'
-import { describe, expect, it } from 'vitest'
-import { setLayout } from '../layouts'
-import { anyDeck, beat, countingContext, cue, freshDeck, textElement } from '../testing'
 import {
+  dropRecord,
+  putRecord,
+  setRecord,
   applyChanges,
   beatsOf,
   cuesOf,
@@ -16,6 +15,10 @@ import {
   type Deck,
   type TextElement,
 } from '../model'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { setLayout } from '../layouts'
+import { anyDeck, beat, countingContext, cue, freshDeck, textElement } from '../testing'
 import { shownElements, styleOf } from '../resolved'
 import { orderAt, ordersAt } from '../values'
 import { addSlide } from './add-slide'
@@ -85,7 +88,7 @@ describe('mending', () => {
     fc.assert(
       fc.property(anyDeck, fc.array(fc.nat(200), { maxLength: 12 }), (deck, picks) => {
         const all = (['slides', 'elements', 'beats', 'cues', 'layouts'] as const).flatMap(table =>
-          Object.keys(deck[table]).map(id => ({ do: 'drop' as const, table, id })),
+          Object.keys(deck[table]).map(id => dropRecord(table, id)),
         )
         const lost = applyChanges(
           deck,
@@ -177,8 +180,8 @@ describe('edits', () => {
     const [slide] = slidesOf(base)
     const [first] = beatsOf(base, slide!.id)
     const deck = applyChanges(base, [
-      { do: 'put', table: 'elements', record: textElement('a', slide!.id, ['A']) },
-      { do: 'put', table: 'cues', record: cue({ id: 'c', beat: first!.id, element: 'a' }) },
+      putRecord('elements', textElement('a', slide!.id, ['A'])),
+      putRecord('cues', cue({ id: 'c', beat: first!.id, element: 'a' })),
     ])
     const next = applyChanges(deck, removeElements(deck, { elements: ['a'] }))
     expect(next.cues.c).toBeUndefined()
@@ -190,9 +193,9 @@ describe('edits', () => {
     const [slide] = slidesOf(base)
     const [first] = beatsOf(base, slide!.id)
     const deck = applyChanges(base, [
-      { do: 'put', table: 'elements', record: textElement('a', slide!.id, ['A']) },
-      { do: 'put', table: 'beats', record: beat({ id: 'b2', slide: slide!.id, order: 'b00' }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'c', beat: 'b2', element: 'a' }) },
+      putRecord('elements', textElement('a', slide!.id, ['A'])),
+      putRecord('beats', beat({ id: 'b2', slide: slide!.id, order: 'b00' })),
+      putRecord('cues', cue({ id: 'c', beat: 'b2', element: 'a' })),
     ])
     const next = applyChanges(deck, removeBeat(deck, { beat: 'b2' }))
     expect(next.cues.c!.beat).toBe(first!.id)
@@ -204,8 +207,8 @@ describe('edits', () => {
     const [slide] = slidesOf(base)
     const [first] = beatsOf(base, slide!.id)
     const deck = applyChanges(base, [
-      { do: 'put', table: 'elements', record: textElement('a', slide!.id, ['1', '2', '3']) },
-      { do: 'put', table: 'beats', record: beat({ id: 'b2', slide: slide!.id, order: 'b00' }) },
+      putRecord('elements', textElement('a', slide!.id, ['1', '2', '3'])),
+      putRecord('beats', beat({ id: 'b2', slide: slide!.id, order: 'b00' })),
     ])
     const wish = {
       element: 'a',
@@ -235,7 +238,7 @@ describe('edits', () => {
     const deck = deckWithSlides(1)
     const slide = slidesOf(deck)[1]!
     const body = elementsOf(deck, slide.id).find(element => element.placeholder === 'body')!
-    const written = applyChanges(deck, [{ do: 'set', table: 'elements', id: body.id, fields: { text: textOf(['kept']) } }])
+    const written = applyChanges(deck, [setRecord('elements', body.id, { text: textOf(['kept']) })])
     const charted = applyChanges(written, setLayout(written, { slide: slide.id, layout: 'layout-chart' }, countingContext('c')))
     expect(
       elementsOf(charted, slide.id)
@@ -276,26 +279,19 @@ describe('inheritance', () => {
     const title = place(deck)
     expect(title.box.x).toBe((deck.elements['layout-list-title'] as TextElement).box!.x)
     const moved = applyChanges(deck, [
-      { do: 'set', table: 'elements', id: 'layout-list-title', fields: { box: { x: 300, y: 0, width: 500, height: 90, angle: 0 } } },
+      setRecord('elements', 'layout-list-title', { box: { x: 300, y: 0, width: 500, height: 90, angle: 0 } }),
     ])
     expect(place(moved).box.x).toBe(300)
-    const own = applyChanges(moved, [
-      { do: 'set', table: 'elements', id: title.id, fields: { box: { x: 7, y: 0, width: 500, height: 90, angle: 0 } } },
-    ])
+    const own = applyChanges(moved, [setRecord('elements', title.id, { box: { x: 7, y: 0, width: 500, height: 90, angle: 0 } })])
     expect(place(own).box.x).toBe(7)
-    expect(place(applyChanges(own, [{ do: 'set', table: 'elements', id: title.id, fields: { box: undefined } }])).box.x).toBe(300)
+    expect(place(applyChanges(own, [setRecord('elements', title.id, { box: undefined })])).box.x).toBe(300)
   })
 
   it('a change of a text style shows on every text of it', () => {
     const deck = deckWithSlides(1)
     const theme = deck.theme.theme!
     const larger = applyChanges(deck, [
-      {
-        do: 'set',
-        table: 'theme',
-        id: 'theme',
-        fields: { textStyles: { ...theme.textStyles, heading: { ...theme.textStyles.heading!, size: 90 } } },
-      },
+      setRecord('theme', 'theme', { textStyles: { ...theme.textStyles, heading: { ...theme.textStyles.heading!, size: 90 } } }),
     ])
     expect(styleOf(larger, place(larger)).size).toBe(90)
   })

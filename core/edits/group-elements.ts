@@ -1,4 +1,4 @@
-import { elementsOf, type Change, type EditContext, type Deck, type Element } from '../model'
+import { dropRecord, putRecord, setRecord, elementsOf, type Change, type EditContext, type Deck, type Element } from '../model'
 import { membersOf } from '../resolved'
 import { orderAt, type Id } from '../values'
 
@@ -17,10 +17,7 @@ export function groupElements(deck: Deck, wish: { elements: readonly Id[]; name?
   const id = context.id()
   const order = orderAt(siblings, siblings.indexOf(chosen.at(-1)!) + 1)
   const group = { id, owner: first.owner, kind: 'group', name: wish.name ?? 'Group', order, ...(parent ? { parent } : {}) } as Element
-  return [
-    { do: 'put', table: 'elements', record: group },
-    ...chosen.map((element): Change => ({ do: 'set', table: 'elements', id: element.id, fields: { parent: id } })),
-  ]
+  return [putRecord('elements', group), ...chosen.map((element): Change => setRecord('elements', element.id, { parent: id }))]
 }
 
 /** Opens groups: what stood in them stands in what they stood in, where they stood. Cues of the groups go. */
@@ -35,9 +32,9 @@ export function ungroupElements(deck: Deck, wish: { groups: readonly Id[] }): Ch
     const changes: Change[] = []
     for (const member of membersOf(deck, id)) {
       const order = orderAt([...before, ...after], before.length)
-      changes.push({ do: 'set', table: 'elements', id: member.id, fields: { parent: group.parent, order } })
+      changes.push(setRecord('elements', member.id, { parent: group.parent, order }))
       before = [...before, { ...member, order }]
     }
-    return [...changes, { do: 'drop', table: 'elements', id }]
+    return [...changes, dropRecord('elements', id)]
   })
 }

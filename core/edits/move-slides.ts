@@ -1,4 +1,4 @@
-import { slidesOf, type Change, type Deck } from '../model'
+import { setRecord, slidesOf, type Change, type Deck } from '../model'
 import { ordersAt, type Id } from '../values'
 
 /** Moves slides, kept in their order, so that the first of them stands at `index` (0 first) among the others. */
@@ -10,7 +10,7 @@ export function moveSlides(deck: Deck, wish: { slides: readonly Id[]; index: num
   const index = Math.max(0, Math.min(wish.index, others.length))
   const after = [...others.slice(0, index), ...moving, ...others.slice(index)]
   if (!moving.length || after.every((slide, at) => slide === slides[at])) return []
-  return ordersAt(others, index, moving.length).map((order, at) => ({ do: 'set', table: 'slides', id: moving[at]!.id, fields: { order } }))
+  return ordersAt(others, index, moving.length).map((order, at) => setRecord('slides', moving[at]!.id, { order }))
 }
 
 /** Moves a slide so that it stands at `index` (0 first) among the others. */

@@ -1,4 +1,4 @@
-import type { Change, Deck, Element } from '../model'
+import { setRecord, type Change, type Deck, type Element } from '../model'
 import type { Id } from '../values'
 
 /** How an element looks, whatever it holds: what can be put on others. */
@@ -64,6 +64,6 @@ export function putLook(deck: Deck, wish: { look: PickedLook; elements: readonly
         Object.assign(fields, element.shape === 'line' ? { stroke: { ...(element.stroke ?? { width: 6 }), color } } : { fill: color })
       else if (element.kind === 'text' || element.kind === 'icon') fields.color = color
     }
-    return [{ do: 'set', table: 'elements', id, fields }]
+    return [setRecord('elements', id, fields)]
   })
 }

@@ -1,5 +1,5 @@
+import { putRecord, setRecord, applyChanges, elementsOf, type Change, type EditContext, type Deck, type GroupElement } from '../model'
 import { boundsOf } from '../place'
-import { applyChanges, elementsOf, type Change, type EditContext, type Deck, type GroupElement } from '../model'
 import { leavesOf, membersOf, withMembers, shownElements } from '../resolved'
 import { orderLast, type Id } from '../values'
 import { clip, pasteClipping, type Clipping } from './clipping'
@@ -53,7 +53,7 @@ export function putPiece(deck: Deck, wish: { piece: Piece; owner: Id; bound: boo
     order: orderLast(elementsOf(deck, wish.owner)),
     piece: { id: wish.piece.id, version: wish.piece.version },
   }
-  const put: Change = { do: 'put', table: 'elements', record: group }
+  const put: Change = putRecord('elements', group)
   return [put, ...pasteClipping(applyChanges(deck, [put]), { clipping: wish.piece.content, owner: wish.owner, parent: id }, context)]
 }
 
@@ -94,7 +94,7 @@ export function renewPiece(deck: Deck, wish: { piece: Piece; groups?: readonly I
       ),
     )
     take(dropElements(at, old))
-    take([{ do: 'set', table: 'elements', id: group.id, fields: { piece: { id: wish.piece.id, version: wish.piece.version } } }])
+    take([setRecord('elements', group.id, { piece: { id: wish.piece.id, version: wish.piece.version } })])
   }
   return made
 }

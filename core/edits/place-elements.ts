@@ -1,5 +1,5 @@
+import { setRecord, type Change, type Deck } from '../model'
 import { tidyBox } from '../place'
-import type { Change, Deck } from '../model'
 import type { Box, Id } from '../values'
 
 /**
@@ -14,13 +14,6 @@ export function placeElements(
     const element = deck.elements[id]
     if (!element || element.locked || element.kind === 'group') return []
     const flip = wish.flips?.[id]
-    return [
-      {
-        do: 'set',
-        table: 'elements',
-        id,
-        fields: { box: tidyBox(box), ...(flip ? { flip: flip.across || flip.down ? flip : undefined } : {}) },
-      },
-    ]
+    return [setRecord('elements', id, { box: tidyBox(box), ...(flip ? { flip: flip.across || flip.down ? flip : undefined } : {}) })]
   })
 }

@@ -1,4 +1,4 @@
-import { slidesOf, type Change, type Deck } from '../model'
+import { setRecord, slidesOf, type Change, type Deck } from '../model'
 import type { Id } from '../values'
 
 /** Which slides a transition is put on: those of a slide's chapter, or all. */
@@ -25,5 +25,5 @@ export function putTransition(deck: Deck, wish: { like: Id; reach: TransitionRea
   const { transition } = deck.slides[wish.like] ?? {}
   return slidesWithin(deck, wish.like, wish.reach)
     .filter(id => JSON.stringify(deck.slides[id]!.transition) !== JSON.stringify(transition))
-    .map(id => ({ do: 'set', table: 'slides', id, fields: { transition } }))
+    .map(id => setRecord('slides', id, { transition }))
 }

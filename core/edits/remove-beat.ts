@@ -1,4 +1,4 @@
-import { beatsOf, cuesOf, type Change, type Deck } from '../model'
+import { dropRecord, setRecord, beatsOf, cuesOf, type Change, type Deck } from '../model'
 import { ordersAt, type Id } from '../values'
 
 /** Takes a beat away; its cues go to the beat before (or after, for the first). A slide keeps at least one beat. */
@@ -11,8 +11,5 @@ export function removeBeat(deck: Deck, wish: { beat: Id }): Change[] {
   const heir = beats[index === 0 ? 1 : index - 1]!
   const cues = cuesOf(deck, beat.id)
   const orders = ordersAt(cuesOf(deck, heir.id), index === 0 ? 0 : Infinity, cues.length)
-  return [
-    ...cues.map((cue, i): Change => ({ do: 'set', table: 'cues', id: cue.id, fields: { beat: heir.id, order: orders[i] } })),
-    { do: 'drop', table: 'beats', id: beat.id },
-  ]
+  return [...cues.map((cue, i): Change => setRecord('cues', cue.id, { beat: heir.id, order: orders[i] })), dropRecord('beats', beat.id)]
 }

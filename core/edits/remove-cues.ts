@@ -1,4 +1,4 @@
-import { cuesOf, type Change, type Deck } from '../model'
+import { dropRecord, setRecord, cuesOf, type Change, type Deck } from '../model'
 import type { Id } from '../values'
 
 /** Drops cues; what followed one of them takes over the place that it followed. */
@@ -11,10 +11,10 @@ export function dropCues(deck: Deck, cues: readonly Id[]): Change[] {
       if (gone.has(cue.id)) continue
       let anchor = cue.anchor
       while (anchor.to !== 'beat' && gone.has(anchor.cue)) anchor = deck.cues[anchor.cue]?.anchor ?? { to: 'beat' }
-      if (anchor !== cue.anchor) changes.push({ do: 'set', table: 'cues', id: cue.id, fields: { anchor } })
+      if (anchor !== cue.anchor) changes.push(setRecord('cues', cue.id, { anchor }))
     }
   }
-  return [...changes, ...[...gone].filter(id => deck.cues[id]).map(id => ({ do: 'drop' as const, table: 'cues' as const, id }))]
+  return [...changes, ...[...gone].filter(id => deck.cues[id]).map(id => dropRecord('cues', id))]
 }
 
 export const removeCues = (deck: Deck, wish: { cues: readonly Id[] }) => dropCues(deck, wish.cues)

@@ -1,4 +1,4 @@
-import { cuesOfElement, elementsOf, statesOf, type Change, type Deck } from '../model'
+import { dropRecord, setRecord, cuesOfElement, elementsOf, statesOf, type Change, type Deck } from '../model'
 import type { Id } from '../values'
 import { groupsAround, membersOf, withMembers } from '../resolved'
 import { dropCues } from './remove-cues'
@@ -27,13 +27,13 @@ export function dropElements(deck: Deck, elements: readonly Id[]): Change[] {
         ...(element.from && gone.has(element.from.element) ? { from: undefined } : {}),
         ...(element.to && gone.has(element.to.element) ? { to: undefined } : {}),
       }
-      return Object.keys(fields).length ? [{ do: 'set', table: 'elements', id: element.id, fields }] : []
+      return Object.keys(fields).length ? [setRecord('elements', element.id, fields)] : []
     })
   return [
     ...dropCues(deck, cues),
-    ...[...gone].flatMap(id => statesOf(deck, id).map(state => ({ do: 'drop' as const, table: 'states' as const, id: state.id }))),
+    ...[...gone].flatMap(id => statesOf(deck, id).map(state => dropRecord('states', state.id))),
     ...letGo,
-    ...[...gone].map(id => ({ do: 'drop' as const, table: 'elements' as const, id })),
+    ...[...gone].map(id => dropRecord('elements', id)),
   ]
 }
 

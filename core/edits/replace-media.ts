@@ -1,4 +1,4 @@
-import { tableNames, type Change, type Deck } from '../model'
+import { setRecord, tableNames, type Change, type Deck } from '../model'
 import type { Id } from '../values'
 
 interface Natural {
@@ -28,7 +28,7 @@ export function replaceMedia(deck: Deck, wish: { from: string; to: string; natur
       const made = swapped(record, wish.from, wish.to, wish.natural) as typeof record
       if (made === record) return []
       const fields = Object.fromEntries(Object.entries(made).filter(([key, value]) => (record as Record<string, unknown>)[key] !== value))
-      return [{ do: 'set', table, id: record.id as Id, fields }]
+      return [setRecord(table, record.id as Id, fields)]
     }),
   )
 }

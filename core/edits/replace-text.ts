@@ -1,4 +1,4 @@
-import { slidesOf, plainText, type Change, type Deck, type Element, type Inline, type Paragraph, type TextDoc } from '../model'
+import { setRecord, slidesOf, plainText, type Change, type Deck, type Element, type Inline, type Paragraph, type TextDoc } from '../model'
 import type { Id } from '../values'
 
 export interface TextSearch {
@@ -88,12 +88,9 @@ export function replaceText(deck: Deck, wish: TextSearch & { by: string; element
   if (!pattern) return { changes: [], count: 0 }
   const changes = matches.map((match): Change => {
     const element = deck.elements[match.element] as Element & { text: TextDoc }
-    return {
-      do: 'set',
-      table: 'elements',
-      id: element.id,
-      fields: { text: { type: 'doc', content: element.text.content.map(paragraph => replaced(paragraph, pattern, wish.by)) } },
-    }
+    return setRecord('elements', element.id, {
+      text: { type: 'doc', content: element.text.content.map(paragraph => replaced(paragraph, pattern, wish.by)) },
+    })
   })
   return { changes, count: matches.reduce((sum, match) => sum + match.count, 0) }
 }

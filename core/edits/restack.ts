@@ -1,4 +1,4 @@
-import { elementsOf, type Change, type Deck, type Element } from '../model'
+import { setRecord, elementsOf, type Change, type Deck, type Element } from '../model'
 import { groupsAround } from '../resolved'
 import { orderAt, ordersAt, type Id } from '../values'
 
@@ -10,7 +10,7 @@ export function restack(deck: Deck, wish: { element: Id; index: number }): Chang
   const element = deck.elements[wish.element]
   if (!element) return []
   const others = siblingsOf(deck, element).filter(other => other.id !== element.id)
-  return [{ do: 'set', table: 'elements', id: element.id, fields: { order: orderAt(others, wish.index) } }]
+  return [setRecord('elements', element.id, { order: orderAt(others, wish.index) })]
 }
 
 /**
@@ -28,5 +28,5 @@ export function restackTo(deck: Deck, wish: { elements: readonly Id[]; target: I
   const siblings = elementsOf(deck, target.owner).filter(element => element.parent === parent && !moving.includes(element))
   const index = into ? siblings.length : siblings.indexOf(target) + (wish.where === 'front' ? 1 : 0)
   const orders = ordersAt(siblings, index, moving.length)
-  return moving.map((element, at): Change => ({ do: 'set', table: 'elements', id: element.id, fields: { order: orders[at]!, parent } }))
+  return moving.map((element, at): Change => setRecord('elements', element.id, { order: orders[at]!, parent }))
 }

@@ -1,14 +1,10 @@
-import { variantsOf, type Change, type EditContext, type Deck } from '../model'
+import { dropRecord, putRecord, setRecord, variantsOf, type Change, type EditContext, type Deck } from '../model'
 import { orderLast, type Id } from '../values'
 import { showsIn } from '../resolved'
 
 /** A new variant, in which all shows as it does now. Its id is the first one asked for. */
 export const addVariant = (deck: Deck, wish: { name: string }, context: EditContext): Change[] => [
-  {
-    do: 'put',
-    table: 'variants',
-    record: { id: context.id(), order: orderLast(variantsOf(deck)), name: wish.name.trim().slice(0, 120) || 'Variant' },
-  },
+  putRecord('variants', { id: context.id(), order: orderLast(variantsOf(deck)), name: wish.name.trim().slice(0, 120) || 'Variant' }),
 ]
 
 /** Takes a variant away, with what parts say of it. */
@@ -16,9 +12,9 @@ export const removeVariant = (deck: Deck, wish: { variant: Id }): Change[] => [
   ...Object.values(deck.elements).flatMap((element): Change[] => {
     if (element.shows?.[wish.variant] === undefined) return []
     const { [wish.variant]: _, ...shows } = element.shows
-    return [{ do: 'set', table: 'elements', id: element.id, fields: { shows: Object.keys(shows).length ? shows : undefined } }]
+    return [setRecord('elements', element.id, { shows: Object.keys(shows).length ? shows : undefined })]
   }),
-  { do: 'drop', table: 'variants', id: wish.variant },
+  dropRecord('variants', wish.variant),
 ]
 
 /** Shows or hides elements, in one variant or (null) in general. In a variant only what differs from the general is kept. */
@@ -26,11 +22,10 @@ export function setShows(deck: Deck, wish: { elements: readonly Id[]; variant: I
   return wish.elements.flatMap((id): Change[] => {
     const element = deck.elements[id]
     if (!element) return []
-    if (!wish.variant)
-      return !element.hidden === wish.shows ? [] : [{ do: 'set', table: 'elements', id, fields: { hidden: wish.shows ? undefined : true } }]
+    if (!wish.variant) return !element.hidden === wish.shows ? [] : [setRecord('elements', id, { hidden: wish.shows ? undefined : true })]
     if (showsIn(element, wish.variant) === wish.shows) return []
     const { [wish.variant]: _, ...others } = element.shows ?? {}
     const shows = wish.shows === !element.hidden ? others : { ...others, [wish.variant]: wish.shows }
-    return [{ do: 'set', table: 'elements', id, fields: { shows: Object.keys(shows).length ? shows : undefined } }]
+    return [setRecord('elements', id, { shows: Object.keys(shows).length ? shows : undefined })]
   })
 }

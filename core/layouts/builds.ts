@@ -1,5 +1,5 @@
-import { dropCues } from '../edits'
 import {
+  putRecord,
   applyChanges,
   beatsOf,
   cuesOf,
@@ -12,6 +12,7 @@ import {
   type EditContext,
   type Element,
 } from '../model'
+import { dropCues } from '../edits'
 import { itemPlace } from '../resolved'
 import { orderLast, ordersAt, type Id } from '../values'
 import { namedEasings } from '../timing'
@@ -117,7 +118,7 @@ function enterItems(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
       start: how === 'advance' ? 'advance' : 'self',
       hold: { kind: 'reading' },
     }
-    put({ do: 'put', table: 'beats', record })
+    put(putRecord('beats', record))
     beats = [...beatsOf(now, slide)]
     return record.id
   }
@@ -134,10 +135,8 @@ function enterItems(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
     for (const element of elements) {
       if (entranceOf(now, element.id).length) continue
       const id = context.id()
-      put({
-        do: 'put',
-        table: 'cues',
-        record: {
+      put(
+        putRecord('cues', {
           id,
           beat: entry.beat,
           element: element.id,
@@ -148,8 +147,8 @@ function enterItems(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
           anchor: leader ? { to: 'start', cue: leader } : { to: 'beat' },
           delay: leader ? 0 : entry.cue.delay,
           repeat: 1,
-        },
-      })
+        }),
+      )
       leader ??= id
     }
     last = entry
@@ -166,22 +165,18 @@ function enterLines(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
   const cue = entries.find(entry => entry !== null)?.cue ?? usual(deck, slide)
   if (how === 'opening') {
     return [
-      {
-        do: 'put',
-        table: 'cues',
-        record: {
-          id: context.id(),
-          beat: beats[0]!.id,
-          element: body.id,
-          order: orderLast(cuesOf(deck, beats[0]!.id)),
-          what: 'enter',
-          ...cue,
-          delay: 0,
-          anchor: { to: 'beat' },
-          repeat: 1,
-          parts: { by: 'paragraph', stagger: between },
-        },
-      },
+      putRecord('cues', {
+        id: context.id(),
+        beat: beats[0]!.id,
+        element: body.id,
+        order: orderLast(cuesOf(deck, beats[0]!.id)),
+        what: 'enter',
+        ...cue,
+        delay: 0,
+        anchor: { to: 'beat' },
+        repeat: 1,
+        parts: { by: 'paragraph', stagger: between },
+      }),
     ]
   }
   const ready = [...new Set(entries.flatMap(entry => (entry ? [entry.beat] : [])))].filter(id => deck.beats[id])
@@ -197,11 +192,9 @@ function enterLines(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
   }))
   const ids = [...ready, ...fresh.map(beat => beat.id)].slice(0, count)
   return [
-    ...fresh.map((record): Change => ({ do: 'put', table: 'beats', record })),
-    ...ids.map((beat, index): Change => ({
-      do: 'put',
-      table: 'cues',
-      record: {
+    ...fresh.map((record): Change => putRecord('beats', record)),
+    ...ids.map((beat, index): Change =>
+      putRecord('cues', {
         id: context.id(),
         beat,
         element: body.id,
@@ -212,8 +205,8 @@ function enterLines(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
         anchor: { to: 'beat' },
         repeat: 1,
         parts: { by: 'paragraph', stagger: 0.2, range: { from: index, to: index === ids.length - 1 ? null : index } },
-      },
-    })),
+      }),
+    ),
   ]
 }
 

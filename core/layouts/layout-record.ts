@@ -1,4 +1,4 @@
-import { applyChanges, layoutsOf, mastersOf, type Change, type Deck, type Element } from '../model'
+import { putRecord, applyChanges, layoutsOf, mastersOf, type Change, type Deck, type Element } from '../model'
 import { orderLast, ordersAt, type Id } from '../values'
 import type { LayoutFamily } from './catalogue'
 
@@ -11,16 +11,17 @@ export function layoutRecords(deck: Pick<Deck, 'theme' | 'info'>, family: Layout
   const places = family.places({ theme: deck.theme.theme!, size: deck.info.info!.size })
   const orders = ordersAt([], 0, places.length)
   return [
-    {
-      do: 'put',
-      table: 'layouts',
-      record: { id, order, master, name: family.label, family: family.name, ...(family.ground ? { ground: family.ground } : {}) },
-    },
-    ...places.map((place, index): Change => ({
-      do: 'put',
-      table: 'elements',
-      record: { ...place, id: `${id}-${place.placeholder}`, owner: id, order: orders[index]! } as Element,
-    })),
+    putRecord('layouts', {
+      id,
+      order,
+      master,
+      name: family.label,
+      family: family.name,
+      ...(family.ground ? { ground: family.ground } : {}),
+    }),
+    ...places.map((place, index): Change =>
+      putRecord('elements', { ...place, id: `${id}-${place.placeholder}`, owner: id, order: orders[index]! } as Element),
+    ),
   ]
 }
 

@@ -1,5 +1,5 @@
+import { putRecord, setRecord, applyChanges, elementsOf, mend, readDeck, slidesOf, type Deck, type TextElement } from '../model'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, elementsOf, mend, readDeck, slidesOf, type Deck, type TextElement } from '../model'
 import { readOutline } from '../formats/outline'
 import { countingContext, freshDeck, seasons } from '../testing'
 import {
@@ -58,9 +58,7 @@ describe('the outline', () => {
     const deck = applyChanges(listed, layOut(listed, { slide: slide.id, family: familyNamed('list')! }, context))
     const body = elementsOf(deck, slide.id).find(element => element.placeholder === 'body') as TextElement
     const bold = { ...body.text.content[1]!, content: [{ type: 'text' as const, text: 'Quill', marks: [{ type: 'bold' as const }] }] }
-    const styled = applyChanges(deck, [
-      { do: 'set', table: 'elements', id: body.id, fields: { text: { type: 'doc', content: [body.text.content[0], bold] } } },
-    ])
+    const styled = applyChanges(deck, [setRecord('elements', body.id, { text: { type: 'doc', content: [body.text.content[0], bold] } })])
     const next = applyChanges(
       styled,
       setOutlineSlide(
@@ -108,7 +106,7 @@ describe('the outline', () => {
     const deck = pasted('One\nTwo')
     const two = slidesOf(deck)[2]!
     const drawn = applyChanges(deck, [
-      { do: 'put', table: 'elements', record: { id: 'disc', owner: two.id, order: 'a9', kind: 'shape', name: 'Disc', shape: 'ellipse' } },
+      putRecord('elements', { id: 'disc', owner: two.id, order: 'a9', kind: 'shape', name: 'Disc', shape: 'ellipse' }),
     ])
     expect(joinOutline(drawn, { slide: two.id }, context)).toEqual([])
   })

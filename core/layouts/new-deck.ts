@@ -1,5 +1,16 @@
+import {
+  setRecord,
+  applyChanges,
+  formatVersion,
+  layoutsOf,
+  textOf,
+  type Deck,
+  type EditContext,
+  type Info,
+  type Purpose,
+  type Theme,
+} from '../model'
 import { addSlide } from '../edits'
-import { applyChanges, formatVersion, layoutsOf, textOf, type Deck, type EditContext, type Info, type Purpose, type Theme } from '../model'
 import { orderLast } from '../values'
 import { familyNamed } from './catalogue'
 import { houseTheme } from './house-theme'
@@ -55,5 +66,5 @@ export function newDeck(
   )
   const opened = applyChanges(furnished, addSlide(furnished, { after: null, layout: layoutIdOf('title') }, context))
   const title = Object.values(opened.elements).find(element => element.placeholder === 'title' && opened.slides[element.owner])!
-  return applyChanges(opened, [{ do: 'set', table: 'elements', id: title.id, fields: { text: textOf([wish.title]) } }])
+  return applyChanges(opened, [setRecord('elements', title.id, { text: textOf([wish.title]) })])
 }

@@ -1,5 +1,6 @@
-import { addSlide, removeSlides, setFields } from '../edits'
 import {
+  putRecord,
+  setRecord,
   applyChanges,
   elementsOf,
   inlineOf,
@@ -13,6 +14,7 @@ import {
   type Element,
   type Slide,
 } from '../model'
+import { addSlide, removeSlides, setFields } from '../edits'
 import { orderLast, ordersAt, type Id } from '../values'
 import { buildOf, extendBuild } from './builds'
 import type { LayoutFamily } from './catalogue'
@@ -75,16 +77,13 @@ export function setOutlineSlide(deck: Deck, wish: { slide: Id; outline: OutlineS
   const changes: Change[] = []
   const element = textFilling(deck, slide.id, 'title')
   if (element) {
-    if (titleWords(deck, slide.id) !== title)
-      changes.push({ do: 'set', table: 'elements', id: element.id, fields: { text: textOf([title]) } })
+    if (titleWords(deck, slide.id) !== title) changes.push(setRecord('elements', element.id, { text: textOf([title]) }))
   } else if (title) {
     const place = elementsOf(deck, slide.layout).find(candidate => candidate.placeholder === 'title')
     const { margin } = deck.theme.theme!
     const size = deck.info.info!.size
-    changes.push({
-      do: 'put',
-      table: 'elements',
-      record: {
+    changes.push(
+      putRecord('elements', {
         id: context.id(),
         owner: slide.id,
         kind: 'text',
@@ -104,8 +103,8 @@ export function setOutlineSlide(deck: Deck, wish: { slide: Id; outline: OutlineS
               },
               style: 'heading',
             }),
-      },
-    })
+      }),
+    )
   }
   const own = outlineOf(deck, slide).lines
   const same =

@@ -1,4 +1,4 @@
-import { applyChanges, elementsOf, type Change, type Deck, type Element } from '../model'
+import { setRecord, applyChanges, elementsOf, type Change, type Deck, type Element } from '../model'
 import type { Box } from '../values'
 import { familyNamed } from './catalogue'
 import { layoutRecords } from './layout-record'
@@ -55,8 +55,7 @@ export function refit(deck: Deck, size: Size): Deck {
   if (from.width === size.width && from.height === size.height) return deck
   const sized: Deck = { ...deck, info: { info: { ...deck.info.info!, size } } }
   const changes: Change[] = []
-  const box = (element: Element, next: Box | undefined) =>
-    changes.push({ do: 'set', table: 'elements', id: element.id, fields: { box: next } })
+  const box = (element: Element, next: Box | undefined) => changes.push(setRecord('elements', element.id, { box: next }))
   for (const layout of Object.values(deck.layouts)) {
     const [before, after] = [placesAt(deck, layout), placesAt(sized, layout)]
     for (const element of elementsOf(deck, layout.id)) {

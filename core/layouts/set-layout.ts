@@ -1,5 +1,15 @@
+import {
+  putRecord,
+  setRecord,
+  applyChanges,
+  elementsOf,
+  isEmptyText,
+  type Change,
+  type Deck,
+  type EditContext,
+  type Element,
+} from '../model'
 import { dropElements, fillPlaceholder } from '../edits'
-import { applyChanges, elementsOf, isEmptyText, type Change, type Deck, type EditContext, type Element } from '../model'
 import { isFraming, itemPlace } from '../resolved'
 import type { Id } from '../values'
 import { familyNamed, type LayoutFamily } from './catalogue'
@@ -36,7 +46,7 @@ export function setLayout(deck: Deck, wish: { slide: Id; layout: Id }, context: 
       .filter(place => place.placeholder)
       .map(place => [place.placeholder!, place]),
   )
-  const changes: Change[] = [{ do: 'set', table: 'slides', id: slide.id, fields: { layout: layout.id } }]
+  const changes: Change[] = [setRecord('slides', slide.id, { layout: layout.id })]
   const filled = new Set<string>()
   const homeless: Element[] = []
   for (const element of elementsOf(deck, slide.id)) {
@@ -50,7 +60,7 @@ export function setLayout(deck: Deck, wish: { slide: Id; layout: Id }, context: 
       // Back to front as the new layout has it, so that its panels lie behind the words.
       if (element.order !== place.order) fields.order = place.order
       if (element.kind === 'shape' && place.kind === 'shape' && element.shape !== place.shape) fields.shape = place.shape
-      if (Object.keys(fields).length) changes.push({ do: 'set', table: 'elements', id: element.id, fields })
+      if (Object.keys(fields).length) changes.push(setRecord('elements', element.id, fields))
     } else if (isEmpty(element) || (isFraming(name) && before.has(name))) changes.push(...dropElements(deck, [element.id]))
     else if (name !== 'body' && !isFraming(name)) homeless.push(element)
   }
@@ -59,21 +69,18 @@ export function setLayout(deck: Deck, wish: { slide: Id; layout: Id }, context: 
     const old = before.get(element.placeholder!)
     if (free) {
       filled.add(free[0])
-      changes.push({ do: 'set', table: 'elements', id: element.id, fields: { placeholder: free[0], box: undefined, order: free[1].order } })
+      changes.push(setRecord('elements', element.id, { placeholder: free[0], box: undefined, order: free[1].order }))
     } else
-      changes.push({
-        do: 'set',
-        table: 'elements',
-        id: element.id,
-        fields: {
+      changes.push(
+        setRecord('elements', element.id, {
           box: element.box ?? old?.box,
           ...(element.kind === 'text' && old?.kind === 'text' ? { style: element.style ?? old.style } : {}),
-        },
-      })
+        }),
+      )
   }
   for (const [name, place] of places) {
     if (!filled.has(name) && !(name === 'body' && lines.length))
-      changes.push({ do: 'put', table: 'elements', record: fillPlaceholder(place, slide.id, context.id()) })
+      changes.push(putRecord('elements', fillPlaceholder(place, slide.id, context.id())))
   }
   const standing = applyChanges(deck, changes)
   const written = writeLines(standing, standing.slides[slide.id]!, lines, context, true)

@@ -1,5 +1,7 @@
-import { dropElements, fillPlaceholder } from '../edits'
 import {
+  dropRecord,
+  putRecord,
+  setRecord,
   applyChanges,
   beatsOf,
   cuesOf,
@@ -18,6 +20,7 @@ import {
   type TextDoc,
   type TextElement,
 } from '../model'
+import { dropElements, fillPlaceholder } from '../edits'
 import { arrangingOf, groundHex, isFraming, itemElements, itemPlace, shownElements, type ItemElements } from '../resolved'
 import { orderAt, orderLast, type Id } from '../values'
 import { familyNamed, type Item, type LayoutFamily } from './catalogue'
@@ -60,7 +63,7 @@ function writeBody(deck: Deck, slide: Slide, lines: readonly RichLine[], bullets
   const element = textFilling(deck, slide.id, 'body')
   const content = lines.map(({ content, level, attrs }) => paragraphOf(content, bullets ? level : level - 1, attrs))
   const text: TextDoc = content.length ? { type: 'doc', content } : textOf([])
-  if (element) return sameText(element.text, text) ? [] : [{ do: 'set', table: 'elements', id: element.id, fields: { text } }]
+  if (element) return sameText(element.text, text) ? [] : [setRecord('elements', element.id, { text })]
   if (!lines.some(line => line.content.length)) return []
   const place = elementsOf(deck, slide.layout).find(candidate => candidate.placeholder === 'body')
   const size = deck.info.info!.size
@@ -86,7 +89,7 @@ function writeBody(deck: Deck, slide: Slide, lines: readonly RichLine[], bullets
           style: 'body',
         }),
   }
-  return [{ do: 'put', table: 'elements', record }]
+  return [putRecord('elements', record)]
 }
 
 interface Wanted {
@@ -193,16 +196,12 @@ function writeItems(
         const joint = item!.slot === 'lead' ? node!.content.joint : undefined
         if (!sameJson(found.joint, joint)) fields.joint = joint
       }
-      if (Object.keys(fields).length) changes.push({ do: 'set', table: 'elements', id: found.id, fields })
+      if (Object.keys(fields).length) changes.push(setRecord('elements', found.id, fields))
       continue
     }
     const made = fillPlaceholder({ ...place, id: 'place', owner: slide.layout, order: 'a0' } as Element, slide.id, context.id())
     const joint = item?.slot === 'lead' && node?.content.joint ? { joint: node.content.joint } : {}
-    changes.push({
-      do: 'put',
-      table: 'elements',
-      record: { ...made, order: stacked(undefined), ...(words ? { text: words } : {}), ...joint } as Element,
-    })
+    changes.push(putRecord('elements', { ...made, order: stacked(undefined), ...(words ? { text: words } : {}), ...joint } as Element))
   }
   const gone = own.filter(
     element =>
@@ -228,7 +227,7 @@ export function dropEmptied(deck: Deck, slide: Id, cues: readonly Id[]): Change[
   return beatsOf(deck, slide)
     .slice(1)
     .filter(beat => left.has(beat.id) && cuesOf(deck, beat.id).every(cue => gone.has(cue.id)))
-    .map((beat): Change => ({ do: 'drop', table: 'beats', id: beat.id }))
+    .map((beat): Change => dropRecord('beats', beat.id))
 }
 
 /** Takes parts away that have no place any more; with `keepMedia` those that hold a picture or figures stay where they stand. */
@@ -236,12 +235,9 @@ function leave(deck: Deck, slide: Id, gone: readonly Element[], keepMedia: boole
   const staying = keepMedia ? gone.filter(holdsMedia) : []
   const shown = staying.length ? shownElements(deck, slide, true) : []
   return [
-    ...staying.map((element): Change => ({
-      do: 'set',
-      table: 'elements',
-      id: element.id,
-      fields: { placeholder: undefined, box: shown.find(other => other.id === element.id)?.box },
-    })),
+    ...staying.map((element): Change =>
+      setRecord('elements', element.id, { placeholder: undefined, box: shown.find(other => other.id === element.id)?.box }),
+    ),
     ...dropElements(
       deck,
       gone.filter(element => !staying.includes(element)).map(element => element.id),

@@ -1,6 +1,6 @@
+import { dropRecord, putRecord, setRecord, applyChanges, mend, slidesOf, tableNames, textOf, type Deck } from '../model'
 import { describe, expect, it } from 'vitest'
 import * as Y from 'yjs'
-import { applyChanges, mend, slidesOf, tableNames, textOf, type Deck } from '../model'
 import { freshDeck, textElement } from '../testing'
 import {
   applyToDocument,
@@ -17,7 +17,7 @@ import {
 
 const start = freshDeck()
 const slide = slidesOf(start)[0]!.id
-const deck = applyChanges(start, [{ do: 'put', table: 'elements', record: textElement('words', slide, ['Quay']) }])
+const deck = applyChanges(start, [putRecord('elements', textElement('words', slide, ['Quay']))])
 const documentOf = (content: Deck = deck) => {
   const document = new Y.Doc()
   for (const table of tableNames) liveTable(document, table)
@@ -49,18 +49,9 @@ const deepArray = (depth: number): unknown => JSON.parse(`${'['.repeat(depth)}${
 describe('an update from a browser', () => {
   it('is let in when every record that it touches is sound', () => {
     expect(
-      judged(copy =>
-        applyToDocument(copy, [
-          { do: 'set', table: 'info', id: 'info', fields: { title: 'Spring' } },
-          { do: 'drop', table: 'elements', id: 'words' },
-        ]),
-      ),
+      judged(copy => applyToDocument(copy, [setRecord('info', 'info', { title: 'Spring' }), dropRecord('elements', 'words')])),
     ).toBeNull()
-    expect(
-      judged(copy =>
-        applyToDocument(copy, [{ do: 'set', table: 'elements', id: 'words', fields: { text: textOf(['Quay and', 'boats']) } }]),
-      ),
-    ).toBeNull()
+    expect(judged(copy => applyToDocument(copy, [setRecord('elements', 'words', { text: textOf(['Quay and', 'boats']) })]))).toBeNull()
   })
 
   it.each<[string, (copy: Y.Doc) => void]>([
@@ -99,9 +90,7 @@ describe('an update from a browser', () => {
 
   it('is told apart when only what it builds on is missing', () => {
     const [document, other] = [documentOf(), documentOf()]
-    const update = updateBy(other, copy =>
-      applyToDocument(copy, [{ do: 'set', table: 'elements', id: 'words', fields: { text: textOf(['Quays']) } }]),
-    )
+    const update = updateBy(other, copy => applyToDocument(copy, [setRecord('elements', 'words', { text: textOf(['Quays']) })]))
     expect(tryUpdate(document, update, 'peer')).toMatchObject({ lacking: true })
   })
 })

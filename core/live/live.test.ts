@@ -1,8 +1,8 @@
+import { putRecord, setRecord, applyChanges, slidesOf, textOf, type Deck, type TextElement } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import * as Y from 'yjs'
 import { addSlide, moveSlide, removeSlides } from '../edits'
-import { applyChanges, slidesOf, textOf, type Deck, type TextElement } from '../model'
 import { countingContext, freshDeck, textElement } from '../testing'
 import { applyToDocument, decodeMessage, encodeMessage, fillDocument, liveTable, mirrorOf, readDocument } from './index'
 
@@ -22,7 +22,7 @@ const exchange = (a: Y.Doc, b: Y.Doc) => {
 }
 const withText = () => {
   const deck = freshDeck()
-  return applyChanges(deck, [{ do: 'put', table: 'elements', record: textElement('words', slidesOf(deck)[0]!.id, ['The boat leaves']) }])
+  return applyChanges(deck, [putRecord('elements', textElement('words', slidesOf(deck)[0]!.id, ['The boat leaves']))])
 }
 const words = (document: Y.Doc) => (readDocument(document).elements.words as TextElement).text
 
@@ -43,8 +43,8 @@ describe('the live document', () => {
   it('two people who write in the same text at once both keep every letter', () => {
     const mine = documentOf(withText())
     const theirs = copyOf(mine)
-    applyToDocument(mine, [{ do: 'set', table: 'elements', id: 'words', fields: { text: textOf(['The early boat leaves']) } }])
-    applyToDocument(theirs, [{ do: 'set', table: 'elements', id: 'words', fields: { text: textOf(['The boat leaves at six']) } }])
+    applyToDocument(mine, [setRecord('elements', 'words', { text: textOf(['The early boat leaves']) })])
+    applyToDocument(theirs, [setRecord('elements', 'words', { text: textOf(['The boat leaves at six']) })])
     exchange(mine, theirs)
     expect(words(mine)).toEqual(words(theirs))
     expect(words(mine)).toEqual(textOf(['The early boat leaves at six']))
@@ -69,7 +69,7 @@ describe('the live document', () => {
             if (what === 'add') applyToDocument(document, addSlide(deck, { after: slide.id, layout: 'layout-list' }, context))
             else if (what === 'remove' && slidesOf(deck).length > 1) applyToDocument(document, removeSlides(deck, { slides: [slide.id] }))
             else if (what === 'move') applyToDocument(document, moveSlide(deck, { slide: slide.id, index: 0 }))
-            else applyToDocument(document, [{ do: 'set', table: 'slides', id: slide.id, fields: { notes: `${prefix}${at}` } }])
+            else applyToDocument(document, [setRecord('slides', slide.id, { notes: `${prefix}${at}` })])
           }
           mirror.stop()
         }
@@ -87,7 +87,7 @@ describe('the live document', () => {
     const document = documentOf(applyChanges(deck, addSlide(deck, { after: null, layout: 'layout-list' }, countingContext('x'))))
     const mirror = mirrorOf(document)
     const before = mirror.deck()
-    applyToDocument(document, [{ do: 'set', table: 'elements', id: 'words', fields: { name: 'Renamed' } }])
+    applyToDocument(document, [setRecord('elements', 'words', { name: 'Renamed' })])
     const after = mirror.deck()
     expect(after.elements.words).not.toBe(before.elements.words)
     expect(after.elements['x-3']).toBe(before.elements['x-3'])
@@ -111,7 +111,7 @@ describe('the live document', () => {
     const document = documentOf(large)
     let bytes = 0
     document.on('update', update => (bytes = update.length))
-    applyToDocument(document, [{ do: 'set', table: 'elements', id: 'words', fields: { text: textOf(['The boat leavess']) } }])
+    applyToDocument(document, [setRecord('elements', 'words', { text: textOf(['The boat leavess']) })])
     expect(bytes).toBeGreaterThan(0)
     expect(bytes).toBeLessThan(200)
   })

@@ -1,5 +1,5 @@
+import { dropRecord, putRecord, fitRecord, tableNames, type AnyRecord, type Change, type TableName } from '../model'
 import * as Y from 'yjs'
-import { fitRecord, tableNames, type AnyRecord, type Change, type TableName } from '../model'
 import type { Id } from '../values'
 import { faultOfRecord } from './guard'
 import { liveTable, readRecord } from './document'
@@ -48,16 +48,16 @@ export function* mendingOf(document: Y.Doc, fallback: (table: TableName, id: Id)
       const record: unknown = live instanceof Y.Map ? readRecord(table, live) : live
       const fit = live instanceof Y.Map && (record as AnyRecord).id === id ? fitRecord(table, record) : null
       if (fit?.ok) {
-        mending.changes.push({ do: 'put', table, record: fit.value.record } as Change)
+        mending.changes.push(putRecord(table, fit.value.record) as Change)
         mending.notes.push(...fit.value.notes)
         continue
       }
       if (live !== undefined) {
         mending.aside.push({ table, id, content: asJson(record), reason: fit && !fit.ok ? fit.message : reason })
-        mending.changes.push({ do: 'drop', table, id })
+        mending.changes.push(dropRecord(table, id))
       }
       const instead = fallback(table, id)
-      if (instead) mending.changes.push({ do: 'put', table, record: instead } as Change)
+      if (instead) mending.changes.push(putRecord(table, instead) as Change)
     }
   }
   return mending

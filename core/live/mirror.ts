@@ -39,7 +39,7 @@ export function mirrorOf(document: Y.Doc, first: Deck = whole(readInSteps(docume
         else delete records[id]
         structural ||= !records[id] || !before[id] || mayDangle(before[id], records[id])
       }
-      carryGroups(before as never, records as never, ids.keys())
+      carryGroups(before, records, ids.keys())
       next[table] = records
       any = true
     }
@@ -81,7 +81,7 @@ function carry(raw: Deck, mended: Deck, touched: Touched): Deck {
       const record = (raw[table] as Record<Id, AnyRecord>)[id]
       if (record && before[id]) records[id] = record
     }
-    carryGroups(before as never, records as never, ids.keys())
+    carryGroups(before, records, ids.keys())
     next[table] = records
   }
   return next as unknown as Deck

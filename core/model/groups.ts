@@ -4,14 +4,18 @@ import type { Element, State } from './records/element'
 import type { Beat, Cue, Slide, Sound, Variant } from './records/slide'
 import type { Layout, Master } from './records/theme'
 
-type Row = { readonly id: string; readonly order: string }
+/** What can be grouped; the one record of a table that has no order is never asked for its place. */
+type Row = { readonly id: string; readonly order?: string }
 type Groups = ReadonlyMap<string, readonly Row[]>
 
 const grouped = new WeakMap<object, Map<string, Groups>>()
 const none: readonly never[] = []
 
 /** Compares by fractional index, then by id, so that two clients always agree. */
-export const byOrder = (a: Row, b: Row) => (a.order < b.order ? -1 : a.order > b.order ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0)
+export function byOrder(a: Row, b: Row) {
+  const [first, second] = [a.order ?? '', b.order ?? '']
+  return first < second ? -1 : first > second ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0
+}
 
 const keyed = (row: Row, key: string) => String((row as unknown as Record<string, unknown>)[key] ?? '')
 

@@ -1,7 +1,7 @@
+import { putRecord, setRecord, applyChanges, type Change } from './changes'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { freshDeck, textElement } from '../testing'
-import { applyChanges, type Change } from './changes'
 import { cleanText, cleanValue, isTooDeep } from './clean'
 import { slidesOf } from './groups'
 import { fieldLimits, fitChanges, fitRecord, isSound, mostRecords } from './limits'
@@ -11,11 +11,11 @@ import { textOf } from './text-doc'
 
 const base = (): Deck => {
   const deck = freshDeck()
-  return applyChanges(deck, [{ do: 'put', table: 'elements', record: textElement('words', slidesOf(deck)[0]!.id, ['Quay']) }])
+  return applyChanges(deck, [putRecord('elements', textElement('words', slidesOf(deck)[0]!.id, ['Quay']))])
 }
 const slide = slidesOf(base())[0]!.id
 const box = (fields: object) => ({ x: 0, y: 0, width: 100, height: 100, angle: 0, ...fields })
-const set = (table: 'info' | 'slides' | 'elements', id: string, fields: object): Change => ({ do: 'set', table, id, fields: { ...fields } })
+const set = (table: 'info' | 'slides' | 'elements', id: string, fields: object): Change => setRecord(table, id, { ...fields })
 
 describe('an edit that goes over a limit', () => {
   it.each([
@@ -53,7 +53,7 @@ describe('an edit that goes over a limit', () => {
         Array.from({ length: mostRecords.variants }, (_, index) => [`v${index}`, { id: `v${index}`, order: 'a0', name: 'v' }]),
       ),
     }
-    expect(fitChanges(full, [{ do: 'put', table: 'variants', record: { id: 'more', order: 'a1', name: 'more' } }])).toMatchObject({
+    expect(fitChanges(full, [putRecord('variants', { id: 'more', order: 'a1', name: 'more' })])).toMatchObject({
       ok: false,
       message: expect.stringContaining('500 variants'),
     })

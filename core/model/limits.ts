@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import type { Change } from './changes'
+import { putRecord, setRecord, type Change } from './changes'
 import { cleanValue } from './clean'
 import { recordSchemas, type AnyRecord, type Deck, type RecordOf, type TableName } from './records'
 import { failed, type Id, type Outcome } from '../values'
@@ -155,11 +155,11 @@ export function fitChanges(deck: Deck, changes: readonly Change[]): Outcome<{ ch
     if (change.do === 'put') {
       if (!before) counts.set(change.table, (counts.get(change.table) ?? Object.keys(deck[change.table]).length) + 1)
       if ((counts.get(change.table) ?? 0) > mostRecords[change.table]) return failed(tooMany(change.table))
-      fitted.push(fit.value.record === wanted ? change : ({ ...change, record: fit.value.record } as Change))
-    } else
-      fitted.push(
-        fit.value.record === wanted ? change : { ...change, fields: { ...change.fields, ...differing(wanted, fit.value.record) } },
-      )
+      fitted.push(fit.value.record === wanted ? change : putRecord(change.table, fit.value.record))
+    } else {
+      const fields = { ...change.fields, ...differing(wanted, fit.value.record) }
+      fitted.push(fit.value.record === wanted ? change : setRecord(change.table, change.id, fields))
+    }
   }
   return { ok: true, value: { changes: fitted, notes: [...new Set(notes)].slice(0, mostNotes) } }
 }

@@ -1,14 +1,26 @@
+import {
+  dropRecord,
+  putRecord,
+  setRecord,
+  applyChanges,
+  elementsOf,
+  slidesOf,
+  tableNames,
+  textOf,
+  type Change,
+  type Deck,
+  type Element,
+} from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyDeck, freshDeck, textElement } from '../testing'
 import { addSlide, setFields } from '../edits'
-import { applyChanges, elementsOf, slidesOf, tableNames, textOf, type Change, type Deck, type Element } from '../model'
 import { changesOnForm } from './form'
 
 const base = freshDeck()
 const [slide] = slidesOf(base)
 const title = elementsOf(base, slide!.id).find(element => element.placeholder === 'title')!
-const put = (record: object): Change => ({ do: 'put', table: 'elements', record: record as Element })
+const put = (record: object): Change => putRecord('elements', record as Element)
 const own = { ...textElement('own', slide!.id, ['Free']), order: 'a5' }
 const place = { ...textElement('item', slide!.id, ['Item']), order: 'a6', placeholder: 'item1-lead', box: undefined }
 const grows = {
@@ -18,16 +30,16 @@ const grows = {
   fit: 'grow',
   box: { x: 10, y: 10, width: 400, height: 80, angle: 0 },
 }
-const deck = applyChanges(base, [put(own), put(place), put(grows), { do: 'set', table: 'info', id: 'info', fields: { form: true } }])
+const deck = applyChanges(base, [put(own), put(place), put(grows), setRecord('info', 'info', { form: true })])
 const allowed = (...changes: Change[]) => changesOnForm(deck, changes) === null
-const set = (id: string, fields: object): Change => ({ do: 'set', table: 'elements', id, fields: fields as never })
+const set = (id: string, fields: object): Change => setRecord('elements', id, fields as never)
 
 describe('a deck that is handed out as a form', () => {
   it('takes words and pictures in its places, notes, and boxes that grow with their words', () => {
     expect(allowed(set(title.id, { text: textOf(['Spring']) }))).toBe(true)
     expect(allowed(set(title.id, { alt: 'A title' }))).toBe(true)
     expect(allowed(set('item', { text: textOf(['Quay']) }))).toBe(true)
-    expect(allowed({ do: 'set', table: 'slides', id: slide!.id, fields: { notes: 'Slowly' } })).toBe(true)
+    expect(allowed(setRecord('slides', slide!.id, { notes: 'Slowly' }))).toBe(true)
     expect(allowed(set('grows', { text: textOf(['More', 'words']), box: { ...grows.box, height: 160 } }))).toBe(true)
     // The same record put anew counts by what differs.
     expect(allowed(put({ ...deck.elements.item!, text: textOf(['Quay']) }))).toBe(true)
@@ -51,9 +63,9 @@ describe('a deck that is handed out as a form', () => {
       // Another thing in the place of what stands there.
       put({ ...deck.elements.item!, color: { role: 'accent2' } }),
       put({ ...deck.elements.item!, owner: slide!.layout }),
-      { do: 'drop', table: 'elements', id: title.id } as Change,
-      { do: 'drop', table: 'elements', id: 'item' } as Change,
-      { do: 'drop', table: 'slides', id: slide!.id } as Change,
+      dropRecord('elements', title.id) as Change,
+      dropRecord('elements', 'item') as Change,
+      dropRecord('slides', slide!.id) as Change,
       ...setFields(deck, { table: 'info', id: 'info', fields: { form: undefined } }),
       ...setFields(deck, { table: 'theme', id: 'theme', fields: { margin: 5 } }),
       ...addSlide(deck, { after: slide!.id, layout: slide!.layout }, { id: () => 'x' }),
@@ -65,8 +77,8 @@ describe('a deck that is handed out as a form', () => {
     fc.assert(
       fc.property(anyDeck, fc.constantFrom(...tableNames), (any: Deck, table) => {
         for (const record of Object.values(any[table])) {
-          expect(changesOnForm(any, [{ do: 'drop', table, id: record.id } as Change])).not.toBeNull()
-          expect(changesOnForm(any, [{ do: 'put', table, record: { ...record, id: 'other' } } as Change])).not.toBeNull()
+          expect(changesOnForm(any, [dropRecord(table, record.id) as Change])).not.toBeNull()
+          expect(changesOnForm(any, [putRecord(table, { ...record, id: 'other' }) as Change])).not.toBeNull()
         }
       }),
       { numRuns: 30 },

@@ -1,8 +1,8 @@
+import { putRecord, setRecord, applyChanges, slidesOf, type Backdrop, type Change, type Deck, type TextElement } from '../model'
 import { describe, expect, it } from 'vitest'
 import { contrast } from '../color'
 import { countingContext, freshDeck, textElement } from '../testing'
 import { addSlide } from '../edits'
-import { applyChanges, slidesOf, type Backdrop, type Change, type Deck, type TextElement } from '../model'
 import { backdropOf, fillOfGround, groundHex, groundOf, shownElements, styleOf, themeOf, themeSeen } from './inherit'
 
 const [light, dark] = ['a', 'b'].map(letter => ({ media: letter.repeat(64), natural: { width: 300, height: 84 } }))
@@ -11,12 +11,8 @@ const base: Deck = (() => {
   return applyChanges(deck, addSlide(deck, { after: slidesOf(deck)[0]!.id, layout: 'layout-list' }, countingContext('k')))
 })()
 const [title, list] = slidesOf(base)
-const set = (table: 'theme' | 'masters' | 'layouts' | 'slides' | 'info', id: string, fields: object): Change => ({
-  do: 'set',
-  table,
-  id,
-  fields: fields as Record<string, unknown>,
-})
+const set = (table: 'theme' | 'masters' | 'layouts' | 'slides' | 'info', id: string, fields: object): Change =>
+  setRecord(table, id, fields as Record<string, unknown>)
 
 describe('a ground', () => {
   const texture = { kind: 'paper' as const, strength: 0.5 }
@@ -72,19 +68,15 @@ describe('a ground', () => {
 })
 
 describe('a logo', () => {
-  const part: Change = {
-    do: 'put',
-    table: 'elements',
-    record: {
-      id: 'logo',
-      owner: 'master',
-      order: 'a5',
-      kind: 'picture',
-      name: 'Logo',
-      logo: true,
-      box: { x: 1600, y: 980, width: 200, height: 60, angle: 0 },
-    },
-  }
+  const part: Change = putRecord('elements', {
+    id: 'logo',
+    owner: 'master',
+    order: 'a5',
+    kind: 'picture',
+    name: 'Logo',
+    logo: true,
+    box: { x: 1600, y: 980, width: 200, height: 60, angle: 0 },
+  })
   const deck = applyChanges(base, [part, set('theme', 'theme', { logo: { onLight: light, onDark: dark, clear: 0.3, least: 40 } })])
   const shown = (of: Deck, slide: string) => shownElements(of, slide).find(element => element.id === 'logo')
 
@@ -114,11 +106,7 @@ describe('a logo', () => {
 describe('what follows from the deck', () => {
   const field = (name: string) => ({ ...textElement(`f-${name}`, 'master', ['']), field: name, order: 'a4' })
   const deck = applyChanges(base, [
-    ...['slide-number', 'date', 'deck-title', 'footer', 'chapter'].map((name): Change => ({
-      do: 'put',
-      table: 'elements',
-      record: field(name) as never,
-    })),
+    ...['slide-number', 'date', 'deck-title', 'footer', 'chapter'].map((name): Change => putRecord('elements', field(name) as never)),
     set('theme', 'theme', { footer: 'Quay' }),
     set('info', 'info', { date: '2026-04-02', language: 'de' }),
     set('slides', list!.id, { chapter: 'Boote' }),

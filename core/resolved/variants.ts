@@ -1,4 +1,4 @@
-import { applyChanges, variantsOf, type Change, type Deck, type Element } from '../model'
+import { setRecord, applyChanges, variantsOf, type Change, type Deck, type Element } from '../model'
 import type { Id } from '../values'
 
 const seen = new WeakMap<Deck, Map<Id, Deck>>()
@@ -18,9 +18,7 @@ export function inVariant(deck: Deck, variant: Id | null | undefined): Deck {
   if (!made) {
     const changes = Object.values(deck.elements).flatMap((element): Change[] => {
       const shows = showsIn(element, variant)
-      return shows === !element.hidden
-        ? []
-        : [{ do: 'set', table: 'elements', id: element.id, fields: { hidden: shows ? undefined : true } }]
+      return shows === !element.hidden ? [] : [setRecord('elements', element.id, { hidden: shows ? undefined : true })]
     })
     known.set(variant, (made = changes.length ? applyChanges(deck, changes) : deck))
   }

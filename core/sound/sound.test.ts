@@ -1,6 +1,6 @@
+import { putRecord, setRecord, applyChanges, slidesOf, type Deck } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, slidesOf, type Deck } from '../model'
 import { freshDeck, timingContext } from '../testing'
 import { putNarration, rundown, soundPlan } from '../timing'
 import {
@@ -104,21 +104,16 @@ describe('captions along a deck’s time', () => {
     const slide = slidesOf(base)[0]!.id
     let deck: Deck = applyChanges(base, putNarration(base, { slide, media: 'a'.repeat(64), name: 'Voice' }, { id: () => 'voice' }))
     deck = applyChanges(deck, [
-      {
-        do: 'set',
-        table: 'sounds',
-        id: 'voice',
-        fields: {
-          delay: 1,
-          from: 2,
-          until: 6,
-          captions: [
-            { from: 0, until: 1, text: 'cut away' },
-            { from: 1.5, until: 3, text: 'first' },
-            { from: 4, until: 5, text: 'second' },
-          ],
-        },
-      },
+      setRecord('sounds', 'voice', {
+        delay: 1,
+        from: 2,
+        until: 6,
+        captions: [
+          { from: 0, until: 1, text: 'cut away' },
+          { from: 1.5, until: 3, text: 'first' },
+          { from: 4, until: 5, text: 'second' },
+        ],
+      }),
     ])
     const plan = rundown(deck, 'film', timingContext)
     const track = captionTrack(deck, soundPlan(deck, plan, timingContext))
@@ -142,30 +137,21 @@ describe('the voice that moves faces', () => {
     const base = freshDeck('film')
     const slide = slidesOf(base)[0]!.id
     return applyChanges(base, [
-      {
-        do: 'put',
-        table: 'sounds',
-        record: {
-          id: 'voice',
-          order: 'a0',
-          name: 'Voice',
-          media,
-          use: 'narration',
-          fromSlide: slide,
-          untilSlide: slide,
-          delay: 1,
-          volume: 1,
-          fadeIn: 0,
-          fadeOut: 0,
-          loop: false,
-        },
-      },
-      ...Object.values(base.beats).map(beat => ({
-        do: 'set' as const,
-        table: 'beats' as const,
-        id: beat.id,
-        fields: { hold: { kind: 'seconds' as const, seconds: 10 } },
-      })),
+      putRecord('sounds', {
+        id: 'voice',
+        order: 'a0',
+        name: 'Voice',
+        media,
+        use: 'narration',
+        fromSlide: slide,
+        untilSlide: slide,
+        delay: 1,
+        volume: 1,
+        fadeIn: 0,
+        fadeOut: 0,
+        loop: false,
+      }),
+      ...Object.values(base.beats).map(beat => setRecord('beats', beat.id, { hold: { kind: 'seconds' as const, seconds: 10 } })),
     ])
   })()
   const plan = rundown(deck, 'film', timingContext)

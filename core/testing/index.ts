@@ -1,6 +1,6 @@
+import { putRecord, applyChanges, textOf, type Beat, type Cue, type Deck, type EditContext, type Element, type Slide } from '../model'
 import fc from 'fast-check'
 import type { DataTable } from '../data'
-import { applyChanges, textOf, type Beat, type Cue, type Deck, type EditContext, type Element, type Slide } from '../model'
 import { namedFields } from './parts'
 import type { Easing } from '../values'
 import { newDeck } from '../layouts'
@@ -175,10 +175,10 @@ export const anyDeck: fc.Arbitrary<Deck> = fc
         }),
       )
       return [
-        { do: 'put' as const, table: 'slides' as const, record: slide },
-        ...elements.map(record => ({ do: 'put' as const, table: 'elements' as const, record })),
-        ...beats.map(record => ({ do: 'put' as const, table: 'beats' as const, record })),
-        ...cues.map(record => ({ do: 'put' as const, table: 'cues' as const, record })),
+        putRecord('slides', slide),
+        ...elements.map(record => putRecord('elements', record)),
+        ...beats.map(record => putRecord('beats', record)),
+        ...cues.map(record => putRecord('cues', record)),
       ]
     })
     return applyChanges(base, changes)

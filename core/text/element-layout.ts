@@ -1,4 +1,4 @@
-import { elementsOf, type Change, type Deck, type TextDoc, type TextElement } from '../model'
+import { setRecord, elementsOf, type Change, type Deck, type TextDoc, type TextElement } from '../model'
 import { shownElement, shownElements, styleOf, themeUnder, type ShownElement, type TextSetting } from '../resolved'
 import type { Id } from '../values'
 import { tidyBox } from '../place'
@@ -120,8 +120,6 @@ export function growBoxes(deck: Deck, ids: readonly Id[], measurer: Measurer): C
     const element = shownElement(deck, id)
     if (element?.kind !== 'text' || element.fit !== 'grow') return []
     const height = Math.ceil(layoutOfElement(deck, element, measurer).height + 2 * insetOf(element))
-    return Math.abs(height - element.box.height) < 1
-      ? []
-      : [{ do: 'set', table: 'elements', id, fields: { box: tidyBox({ ...element.box, height }) } }]
+    return Math.abs(height - element.box.height) < 1 ? [] : [setRecord('elements', id, { box: tidyBox({ ...element.box, height }) })]
   })
 }

@@ -1,5 +1,5 @@
+import { setRecord, applyChanges, elementsOf, isEmptyText, slidesOf, type Change, type Deck, type Element, type Slide } from '../model'
 import { apartBy, hexOf } from '../color'
-import { applyChanges, elementsOf, isEmptyText, slidesOf, type Change, type Deck, type Element, type Slide } from '../model'
 import { backdropOf, groundOf, shownElements, styleOf, themeUnder, type ShownElement } from '../resolved'
 import { roleNames, type Color, type Id, type Role } from '../values'
 import { readItems } from '../diagrams'
@@ -180,7 +180,7 @@ export function replaceColor(deck: Deck, wish: { from: From; to: Color }): Chang
     return shownElements(next, slide.id, true).flatMap((element): Change[] => {
       const record = own.get(element.id)
       const fields = record ? fieldsGiven(next, element, record, wish, exchange) : {}
-      return Object.keys(fields).length ? [{ do: 'set', table: 'elements', id: element.id, fields }] : []
+      return Object.keys(fields).length ? [setRecord('elements', element.id, fields)] : []
     })
   })
   return [...written, ...given]
@@ -229,6 +229,6 @@ export function turnIntoRole(deck: Deck, wish: { hex: string; role: Role }): Cha
   const theme = deck.theme.theme!
   return [
     ...replaceColor(deck, { from: { hex: wish.hex }, to: { role: wish.role } }),
-    { do: 'set', table: 'theme', id: 'theme', fields: { palette: { ...theme.palette, [wish.role]: wish.hex.toLowerCase() } } },
+    setRecord('theme', 'theme', { palette: { ...theme.palette, [wish.role]: wish.hex.toLowerCase() } }),
   ]
 }

@@ -1,4 +1,4 @@
-import { slidesOf, type AnyRecord, type Change, type Deck } from '../model'
+import { setRecord, slidesOf, type AnyRecord, type Change, type Deck } from '../model'
 import { themeUnder } from '../resolved'
 import type { Id } from '../values'
 import { eachLookRecord, eachObject, whereIs, type LookTable } from './walk'
@@ -70,7 +70,7 @@ export function replaceFont(deck: Deck, wish: { from: string; to: string }): Cha
     const fields = Object.fromEntries(
       Object.entries(next).filter(([field, value]) => value !== (record as unknown as Record<string, unknown>)[field]),
     )
-    if (Object.keys(fields).length) changes.push({ do: 'set', table, id: record.id, fields })
+    if (Object.keys(fields).length) changes.push(setRecord(table, record.id, fields))
   })
   return changes
 }

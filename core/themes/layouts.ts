@@ -1,4 +1,17 @@
-import { applyChanges, elementsOf, layoutsOf, mastersOf, slidesOf, type Change, type Deck, type EditContext, type Element } from '../model'
+import {
+  dropRecord,
+  putRecord,
+  setRecord,
+  applyChanges,
+  elementsOf,
+  layoutsOf,
+  mastersOf,
+  slidesOf,
+  type Change,
+  type Deck,
+  type EditContext,
+  type Element,
+} from '../model'
 import { orderAt, type Id } from '../values'
 import { setLayout } from '../layouts'
 import type { LayoutFamily } from '../layouts/catalogue'
@@ -13,16 +26,8 @@ export function duplicateLayout(deck: Deck, wish: { layout: Id }, context: EditC
   const layouts = layoutsOf(deck)
   const id = context.id()
   return [
-    {
-      do: 'put',
-      table: 'layouts',
-      record: { ...layout, id, name: `${layout.name} 2`.slice(0, 120), order: orderAt(layouts, layouts.indexOf(layout) + 1) },
-    },
-    ...elementsOf(deck, layout.id).map((element): Change => ({
-      do: 'put',
-      table: 'elements',
-      record: { ...element, id: context.id(), owner: id } as Element,
-    })),
+    putRecord('layouts', { ...layout, id, name: `${layout.name} 2`.slice(0, 120), order: orderAt(layouts, layouts.indexOf(layout) + 1) }),
+    ...elementsOf(deck, layout.id).map((element): Change => putRecord('elements', { ...element, id: context.id(), owner: id } as Element)),
   ]
 }
 
@@ -33,28 +38,20 @@ export function addLayout(deck: Deck, wish: { master: Id; name: string }, contex
   const { margin } = deck.theme.theme!
   const { width, height } = deck.info.info!.size
   return [
-    {
-      do: 'put',
-      table: 'layouts',
-      record: { id, master: wish.master, name: wish.name.slice(0, 120), family: '', order: orderAt(layouts, layouts.length) },
-    },
-    {
-      do: 'put',
-      table: 'elements',
-      record: {
-        id: context.id(),
-        owner: id,
-        order: 'a0',
-        kind: 'text',
-        name: 'Title',
-        placeholder: 'title',
-        style: 'heading',
-        vertical: 'middle',
-        prompt: 'What this slide says',
-        text: { type: 'doc', content: [{ type: 'paragraph' }] },
-        box: { x: margin, y: Math.round(margin * 0.8), width: width - 2 * margin, height: Math.round(height * 0.12), angle: 0 },
-      },
-    },
+    putRecord('layouts', { id, master: wish.master, name: wish.name.slice(0, 120), family: '', order: orderAt(layouts, layouts.length) }),
+    putRecord('elements', {
+      id: context.id(),
+      owner: id,
+      order: 'a0',
+      kind: 'text',
+      name: 'Title',
+      placeholder: 'title',
+      style: 'heading',
+      vertical: 'middle',
+      prompt: 'What this slide says',
+      text: { type: 'doc', content: [{ type: 'paragraph' }] },
+      box: { x: margin, y: Math.round(margin * 0.8), width: width - 2 * margin, height: Math.round(height * 0.12), angle: 0 },
+    }),
   ]
 }
 
@@ -70,8 +67,8 @@ export function removeLayout(deck: Deck, wish: { layout: Id; heir: Id }, context
   }
   return [
     ...changes,
-    ...elementsOf(deck, wish.layout).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
-    { do: 'drop', table: 'layouts', id: wish.layout },
+    ...elementsOf(deck, wish.layout).map((element): Change => dropRecord('elements', element.id)),
+    dropRecord('layouts', wish.layout),
   ]
 }
 
@@ -82,16 +79,8 @@ export function duplicateMaster(deck: Deck, wish: { master: Id }, context: EditC
   const masters = mastersOf(deck)
   const id = context.id()
   return [
-    {
-      do: 'put',
-      table: 'masters',
-      record: { ...master, id, name: `${master.name} 2`.slice(0, 120), order: orderAt(masters, masters.indexOf(master) + 1) },
-    },
-    ...elementsOf(deck, master.id).map((element): Change => ({
-      do: 'put',
-      table: 'elements',
-      record: { ...element, id: context.id(), owner: id } as Element,
-    })),
+    putRecord('masters', { ...master, id, name: `${master.name} 2`.slice(0, 120), order: orderAt(masters, masters.indexOf(master) + 1) }),
+    ...elementsOf(deck, master.id).map((element): Change => putRecord('elements', { ...element, id: context.id(), owner: id } as Element)),
   ]
 }
 
@@ -101,9 +90,9 @@ export function removeMaster(deck: Deck, wish: { master: Id; heir: Id }): Change
   return [
     ...layoutsOf(deck)
       .filter(layout => layout.master === wish.master)
-      .map((layout): Change => ({ do: 'set', table: 'layouts', id: layout.id, fields: { master: wish.heir } })),
-    ...elementsOf(deck, wish.master).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
-    { do: 'drop', table: 'masters', id: wish.master },
+      .map((layout): Change => setRecord('layouts', layout.id, { master: wish.heir })),
+    ...elementsOf(deck, wish.master).map((element): Change => dropRecord('elements', element.id)),
+    dropRecord('masters', wish.master),
   ]
 }
 
@@ -128,9 +117,9 @@ export function arrangeLayout(deck: Deck, wish: { layout: Id; family: LayoutFami
     box: { x: margin, y, width: width - 2 * margin, height: height - margin - y, angle: 0 },
   }
   const changes: Change[] = [
-    { do: 'set', table: 'layouts', id: layout.id, fields: { family: wish.family.name } },
-    ...(own.some(element => element.placeholder === 'items') ? [] : [{ do: 'put', table: 'elements', record: place } as const]),
-    ...own.filter(element => element.placeholder === 'body').map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
+    setRecord('layouts', layout.id, { family: wish.family.name }),
+    ...(own.some(element => element.placeholder === 'items') ? [] : [putRecord('elements', place)]),
+    ...own.filter(element => element.placeholder === 'body').map((element): Change => dropRecord('elements', element.id)),
   ]
   let now = applyChanges(deck, changes)
   for (const slide of slidesOfLayout(deck, layout.id)) {

@@ -1,4 +1,16 @@
-import { elementsOf, layoutsOf, mastersOf, onlySlides, type Change, type Deck, type EditContext, type Element } from '../model'
+import {
+  dropRecord,
+  putRecord,
+  setRecord,
+  elementsOf,
+  layoutsOf,
+  mastersOf,
+  onlySlides,
+  type Change,
+  type Deck,
+  type EditContext,
+  type Element,
+} from '../model'
 import { orderLast, type Id } from '../values'
 import { familyNamed } from '../layouts/catalogue'
 
@@ -19,20 +31,13 @@ function replaceParts(deck: Deck, owner: Id, parts: readonly Element[], context:
   const changes = parts.map((part): Change => {
     const same = part.placeholder ? own.find(element => element.placeholder === part.placeholder) : undefined
     if (same) kept.add(same.id)
-    return {
-      do: 'put',
-      table: 'elements',
-      record: {
-        ...part,
-        id: same?.id ?? (deck.elements[part.id] && deck.elements[part.id]!.owner !== owner ? context.id() : part.id),
-        owner,
-      } as Element,
-    }
+    return putRecord('elements', {
+      ...part,
+      id: same?.id ?? (deck.elements[part.id] && deck.elements[part.id]!.owner !== owner ? context.id() : part.id),
+      owner,
+    } as Element)
   })
-  return [
-    ...own.filter(element => !kept.has(element.id)).map((element): Change => ({ do: 'drop', table: 'elements', id: element.id })),
-    ...changes,
-  ]
+  return [...own.filter(element => !kept.has(element.id)).map((element): Change => dropRecord('elements', element.id)), ...changes]
 }
 
 /**
@@ -43,11 +48,11 @@ function replaceParts(deck: Deck, owner: Id, parts: readonly Element[], context:
 export function putTheme(deck: Deck, wish: { from: Deck }, context: EditContext): Change[] {
   const { from } = wish
   const theme = from.theme.theme!
-  const changes: Change[] = [{ do: 'put', table: 'theme', record: theme }]
+  const changes: Change[] = [putRecord('theme', theme)]
   const [master] = mastersOf(deck)
   const [theirs] = mastersOf(from)
   if (master && theirs) {
-    changes.push({ do: 'put', table: 'masters', record: { ...theirs, id: master.id, order: master.order, name: theirs.name } })
+    changes.push(putRecord('masters', { ...theirs, id: master.id, order: master.order, name: theirs.name }))
     changes.push(...replaceParts(deck, master.id, elementsOf(from, theirs.id), context))
   }
   const used = new Set<Id>()
@@ -60,14 +65,14 @@ export function putTheme(deck: Deck, wish: { from: Deck }, context: EditContext)
     if (same) {
       used.add(same.id)
       const { id: _, order: __, master: ___, ...look } = same
-      changes.push({ do: 'put', table: 'layouts', record: { ...look, id: layout.id, order: layout.order, master: layout.master } })
+      changes.push(putRecord('layouts', { ...look, id: layout.id, order: layout.order, master: layout.master }))
       changes.push(...replaceParts(deck, layout.id, elementsOf(from, same.id), context))
       continue
     }
     const family = familyNamed(layout.family)
     if (!family) continue
     const places = family.places({ theme, size })
-    changes.push({ do: 'set', table: 'layouts', id: layout.id, fields: { ground: family.ground } })
+    changes.push(setRecord('layouts', layout.id, { ground: family.ground }))
     changes.push(
       ...replaceParts(
         deck,
@@ -82,10 +87,10 @@ export function putTheme(deck: Deck, wish: { from: Deck }, context: EditContext)
     if (used.has(layout.id) || !master || (layout.family && layoutsOf(deck).some(own => own.family === layout.family))) continue
     const id = deck.layouts[layout.id] ? context.id() : layout.id
     const { without: _, ...record } = layout
-    changes.push({ do: 'put', table: 'layouts', record: { ...record, id, order, master: master.id } })
+    changes.push(putRecord('layouts', { ...record, id, order, master: master.id }))
     order = orderLast([{ order }])
     for (const element of elementsOf(from, layout.id))
-      changes.push({ do: 'put', table: 'elements', record: { ...element, id: context.id(), owner: id } as Element })
+      changes.push(putRecord('elements', { ...element, id: context.id(), owner: id } as Element))
   }
   return changes
 }

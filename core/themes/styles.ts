@@ -1,4 +1,4 @@
-import type { Change, Deck, TextElement, TextStyle } from '../model'
+import { setRecord, type Change, type Deck, type TextElement, type TextStyle } from '../model'
 import { departures, shownElement, styleNamed, themeUnder } from '../resolved'
 import type { Id } from '../values'
 
@@ -34,12 +34,11 @@ export const returnToStyle = (deck: Deck, wish: { elements: readonly Id[] }): Ch
     const departure = departureOf(deck, id)
     return departure
       ? [
-          {
-            do: 'set' as const,
-            table: 'elements' as const,
+          setRecord(
+            'elements',
             id,
-            fields: Object.fromEntries(ownFields.filter(field => departure.element[field] !== undefined).map(field => [field, undefined])),
-          },
+            Object.fromEntries(ownFields.filter(field => departure.element[field] !== undefined).map(field => [field, undefined])),
+          ),
         ]
       : []
   })
@@ -61,9 +60,7 @@ export function takeIntoStyle(deck: Deck, wish: { element: Id }): Change[] {
   const master = deck.layouts[deck.slides[element.owner]?.layout ?? '']?.master
   const own = master && deck.masters[master]?.theme
   return [
-    own
-      ? { do: 'set', table: 'masters', id: master, fields: { theme: { ...own, textStyles: styles } } }
-      : { do: 'set', table: 'theme', id: 'theme', fields: { textStyles: styles } },
+    own ? setRecord('masters', master, { theme: { ...own, textStyles: styles } }) : setRecord('theme', 'theme', { textStyles: styles }),
     ...returnToStyle(deck, { elements: [element.id] }),
   ]
 }
@@ -78,7 +75,7 @@ export function removeStyle(deck: Deck, wish: { style: string; heir: string }): 
   const { [wish.style]: gone, ...styles } = theme.textStyles
   if (!gone || !styles[wish.heir]) return []
   return [
-    { do: 'set', table: 'theme', id: 'theme', fields: { textStyles: styles } },
-    ...usesOfStyle(deck, wish.style).map((id): Change => ({ do: 'set', table: 'elements', id, fields: { style: wish.heir } })),
+    setRecord('theme', 'theme', { textStyles: styles }),
+    ...usesOfStyle(deck, wish.style).map((id): Change => setRecord('elements', id, { style: wish.heir })),
   ]
 }

@@ -1,8 +1,6 @@
-import fc from 'fast-check'
-import { describe, expect, it } from 'vitest'
-import { checkConsistency } from '../checks'
-import { takeSlides } from '../edits'
 import {
+  putRecord,
+  setRecord,
   applyChanges,
   elementsOf,
   layoutsOf,
@@ -15,6 +13,10 @@ import {
   type Element,
   type TextElement,
 } from '../model'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { checkConsistency } from '../checks'
+import { takeSlides } from '../edits'
 import { groundHex, shownElements, styleOf, themeUnder } from '../resolved'
 import type { Color } from '../values'
 import { familyNamed } from '../layouts/catalogue'
@@ -62,10 +64,8 @@ const outlined = (count: number): Deck => {
     ),
   )
 }
-const patch = (id: string, owner: string, fill: Color): Change => ({
-  do: 'put',
-  table: 'elements',
-  record: {
+const patch = (id: string, owner: string, fill: Color): Change =>
+  putRecord('elements', {
     id,
     owner,
     order: 'a9',
@@ -74,8 +74,7 @@ const patch = (id: string, owner: string, fill: Color): Change => ({
     shape: 'rectangle',
     fill,
     box: { x: 0, y: 900, width: 90, height: 90, angle: 0 },
-  },
-})
+  })
 const valid = (deck: Deck) => {
   const read = readDeck(JSON.parse(JSON.stringify(deck)))
   return read.ok ? read.value.notes : [read.message]
@@ -85,19 +84,15 @@ describe('colours in use', () => {
   const base = outlined(4)
   const deck = applyChanges(base, [
     ...slidesOf(base).map((slide, index) => patch(`p${index}`, slide.id, { hex: '#B5179E', ...(index ? {} : { alpha: 0.4 }) })),
-    {
-      do: 'put',
-      table: 'elements',
-      record: {
-        ...textElement('w', slidesOf(base)[0]!.id, []),
-        text: {
-          type: 'doc',
-          content: [
-            { type: 'paragraph', content: [{ type: 'text', text: 'x', marks: [{ type: 'color', attrs: { color: { hex: '#b5179e' } } }] }] },
-          ],
-        },
-      } as TextElement,
-    },
+    putRecord('elements', {
+      ...textElement('w', slidesOf(base)[0]!.id, []),
+      text: {
+        type: 'doc',
+        content: [
+          { type: 'paragraph', content: [{ type: 'text', text: 'x', marks: [{ type: 'color', attrs: { color: { hex: '#b5179e' } } }] }] },
+        ],
+      },
+    } as TextElement),
   ])
 
   it('are found in shapes and in words, whatever the case of their letters, and counted', () => {
@@ -117,58 +112,46 @@ describe('colours in use', () => {
       seen = applyChanges(seen, layOut(seen, { slide: slide.id, family: familyNamed('cards-row')! }, context))
     const last = slidesOf(seen).at(-1)!.id
     seen = applyChanges(seen, [
-      {
-        do: 'put',
-        table: 'elements',
-        record: {
-          id: 'rows',
-          owner: last,
-          kind: 'table',
-          name: 'Rows',
-          order: 'a8',
+      putRecord('elements', {
+        id: 'rows',
+        owner: last,
+        kind: 'table',
+        name: 'Rows',
+        order: 'a8',
+        table: null,
+        columns: [],
+        cells: [['Place'], ['Quay']],
+      } as unknown as Element),
+      putRecord('elements', {
+        id: 'steps',
+        owner: last,
+        kind: 'diagram',
+        name: 'Steps',
+        order: 'a9',
+        family: 'steps',
+        text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'One' }] }] },
+      } as unknown as Element),
+      putRecord('elements', {
+        id: 'bars',
+        owner: last,
+        kind: 'chart',
+        name: 'Bars',
+        order: 'aA',
+        chart: {
+          kind: 'bar',
           table: null,
-          columns: [],
-          cells: [['Place'], ['Quay']],
-        } as unknown as Element,
-      },
-      {
-        do: 'put',
-        table: 'elements',
-        record: {
-          id: 'steps',
-          owner: last,
-          kind: 'diagram',
-          name: 'Steps',
-          order: 'a9',
-          family: 'steps',
-          text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'One' }] }] },
-        } as unknown as Element,
-      },
-      {
-        do: 'put',
-        table: 'elements',
-        record: {
-          id: 'bars',
-          owner: last,
-          kind: 'chart',
-          name: 'Bars',
-          order: 'aA',
-          chart: {
-            kind: 'bar',
-            table: null,
-            across: null,
-            height: null,
-            aggregate: 'sum',
-            order: 'data',
-            lit: [],
-            color: { role: 'accent1' },
-            litColor: { role: 'accent3' },
-            format: { decimals: 0, scale: 'none', prefix: '', suffix: '' },
-            labels: 'all',
-            total: false,
-          },
-        } as unknown as Element,
-      },
+          across: null,
+          height: null,
+          aggregate: 'sum',
+          order: 'data',
+          lit: [],
+          color: { role: 'accent1' },
+          litColor: { role: 'accent3' },
+          format: { decimals: 0, scale: 'none', prefix: '', suffix: '' },
+          labels: 'all',
+          total: false,
+        },
+      } as unknown as Element),
     ])
     const use = (of: Deck, role: string) => colorsInUse(of).find(one => one.role === role)
     const before = use(seen, 'accent1')!
@@ -190,15 +173,11 @@ describe('colours in use', () => {
     expect(valid(next)).toEqual([])
     // Bullets are seen in the colour that the style gives them.
     const listed = applyChanges(base, [
-      {
-        do: 'put',
-        table: 'elements',
-        record: {
-          ...textElement('points', slidesOf(base)[0]!.id, []),
-          style: 'body',
-          text: { type: 'doc', content: [{ type: 'paragraph', attrs: { level: 1 }, content: [{ type: 'text', text: 'One' }] }] },
-        } as TextElement,
-      },
+      putRecord('elements', {
+        ...textElement('points', slidesOf(base)[0]!.id, []),
+        style: 'body',
+        text: { type: 'doc', content: [{ type: 'paragraph', attrs: { level: 1 }, content: [{ type: 'text', text: 'One' }] }] },
+      } as TextElement),
     ])
     const { role } = base.theme.theme!.textStyles.body!.bullet.color as { role: 'accent1' }
     expect(use(listed, role)!.places.map(place => place.name)).toContain('points')
@@ -211,19 +190,15 @@ describe('colours in use', () => {
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id
     const seen = applyChanges(base, [
-      {
-        do: 'put',
-        table: 'elements',
-        record: {
-          id: 'steps',
-          owner: slide,
-          kind: 'diagram',
-          name: 'Steps',
-          order: 'a9',
-          family: 'steps',
-          text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'One' }] }] },
-        } as unknown as Element,
-      },
+      putRecord('elements', {
+        id: 'steps',
+        owner: slide,
+        kind: 'diagram',
+        name: 'Steps',
+        order: 'a9',
+        family: 'steps',
+        text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'One' }] }] },
+      } as unknown as Element),
     ])
     expect(placesThatStay(seen, { from: { role: 'accent1' }, to: { hex: '#123456' } })).toBe(1)
     expect(placesThatStay(seen, { from: { role: 'accent1' }, to: { role: 'accent2' } })).toBe(0)
@@ -263,11 +238,7 @@ describe('fonts and styles', () => {
   it('a family is replaced in theme, styles and words, and counted before', () => {
     const base = outlined(1)
     const deck = applyChanges(base, [
-      {
-        do: 'put',
-        table: 'elements',
-        record: { ...textElement('w', slidesOf(base)[1]!.id, ['x']), family: 'Hanken Grotesk' } as TextElement,
-      },
+      putRecord('elements', { ...textElement('w', slidesOf(base)[1]!.id, ['x']), family: 'Hanken Grotesk' } as TextElement),
     ])
     expect(fontsInUse(deck).find(use => use.family === 'Hanken Grotesk')!.count).toBe(2)
     const next = applyChanges(deck, replaceFont(deck, { from: 'Hanken Grotesk', to: 'Inter' }))
@@ -280,7 +251,7 @@ describe('fonts and styles', () => {
     const base = outlined(2)
     const [, first, second] = slidesOf(base)
     const title = elementsOf(base, first!.id).find(element => element.placeholder === 'title')!
-    const deck = applyChanges(base, [{ do: 'set', table: 'elements', id: title.id, fields: { size: 91, weight: 400 } }])
+    const deck = applyChanges(base, [setRecord('elements', title.id, { size: 91, weight: 400 })])
     expect(departuresOf(deck).map(one => [one.style, Object.keys(one.fields)])).toEqual([['heading', ['size', 'weight']]])
     const taken = applyChanges(deck, takeIntoStyle(deck, { element: title.id }))
     expect(departuresOf(taken)).toEqual([])
@@ -293,7 +264,7 @@ describe('fonts and styles', () => {
   it('a style that goes leaves its texts to another', () => {
     const base = outlined(1)
     const deck = applyChanges(base, [
-      { do: 'put', table: 'elements', record: { ...textElement('w', slidesOf(base)[1]!.id, ['x']), style: 'quote' } as TextElement },
+      putRecord('elements', { ...textElement('w', slidesOf(base)[1]!.id, ['x']), style: 'quote' } as TextElement),
     ])
     const next = applyChanges(deck, removeStyle(deck, { style: 'quote', heir: 'body' }))
     expect((next.elements.w as TextElement).style).toBe('body')
@@ -396,11 +367,8 @@ describe('consistency', () => {
   const base = outlined(4)
   const slides = slidesOf(base).slice(1)
   const at = (x: number) => ({ x, y: 700, width: 300, height: 100, angle: 0 })
-  const note = (id: string, owner: string, fields: object): Change => ({
-    do: 'put',
-    table: 'elements',
-    record: { ...textElement(id, owner, ['x']), name: 'Note', ...fields } as never,
-  })
+  const note = (id: string, owner: string, fields: object): Change =>
+    putRecord('elements', { ...textElement(id, owner, ['x']), name: 'Note', ...fields } as never)
   const deck = applyChanges(base, [
     note('n0', slides[0]!.id, { box: at(100) }),
     note('n1', slides[1]!.id, { box: at(100) }),

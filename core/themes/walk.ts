@@ -1,4 +1,4 @@
-import { slidesOf, type AnyRecord, type Change, type Deck, type TableName } from '../model'
+import { setRecord, slidesOf, type AnyRecord, type Change, type Deck, type TableName } from '../model'
 import type { Id } from '../values'
 
 /** The tables that say how a deck looks. */
@@ -55,7 +55,7 @@ export function exchangeEverywhere(
       const made = exchanged(value, exchange)
       if (made !== value) fields[field] = made
     }
-    if (Object.keys(fields).length) changes.push({ do: 'set', table, id: record.id, fields })
+    if (Object.keys(fields).length) changes.push(setRecord(table, record.id, fields))
   })
   return changes
 }

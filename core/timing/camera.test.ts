@@ -1,6 +1,18 @@
+import {
+  putRecord,
+  setRecord,
+  applyChanges,
+  beatsOf,
+  cuesOf,
+  deckSchema,
+  elementsOf,
+  mend,
+  slidesOf,
+  type Change,
+  type Deck,
+} from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, beatsOf, cuesOf, deckSchema, elementsOf, mend, slidesOf, type Change, type Deck } from '../model'
 import type { Easing } from '../values'
 import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../testing'
 import {
@@ -90,22 +102,19 @@ function board(cues: readonly Partial<Parameters<typeof cue>[0]>[], opens?: stri
     [1920, 1080],
   ].map(([x, y], index) => ({ id: `v${index}`, name: `Quay ${index}`, box: { x: x!, y: y!, ...size, angle: 0 } }))
   const deck = applyChanges(base, [
-    { do: 'set', table: 'slides', id: slide, fields: { board: { width: 3840, height: 2160 }, views, ...(opens ? { opens } : {}) } },
-    {
-      do: 'put',
-      table: 'elements',
-      record: {
-        ...textElement('words', slide, ['Low Sands and Port Harrow']),
-        box: { x: 2400, y: 1300, width: 800, height: 300, angle: 0 },
-      } as never,
-    },
-    { do: 'put', table: 'beats', record: beat({ id: 'b0', slide, order: 'z0' }) },
-    { do: 'put', table: 'beats', record: beat({ id: 'b1', slide, order: 'z1', hold: { kind: 'reading' } }) },
-    ...cues.map((own, index): Change => ({
-      do: 'put',
-      table: 'cues',
-      record: cue({ id: `c${index}`, beat: 'b0', element: null, what: 'camera', effect: 'go-to-view', order: `a${index}`, ...own }),
-    })),
+    setRecord('slides', slide, { board: { width: 3840, height: 2160 }, views, ...(opens ? { opens } : {}) }),
+    putRecord('elements', {
+      ...textElement('words', slide, ['Low Sands and Port Harrow']),
+      box: { x: 2400, y: 1300, width: 800, height: 300, angle: 0 },
+    } as never),
+    putRecord('beats', beat({ id: 'b0', slide, order: 'z0' })),
+    putRecord('beats', beat({ id: 'b1', slide, order: 'z1', hold: { kind: 'reading' } })),
+    ...cues.map((own, index): Change =>
+      putRecord(
+        'cues',
+        cue({ id: `c${index}`, beat: 'b0', element: null, what: 'camera', effect: 'go-to-view', order: `a${index}`, ...own }),
+      ),
+    ),
   ])
   const score = compileSlide(deck, slide, timingContext)
   const at = (id: string) => score.beats.findIndex(one => one.beat.id === id)
@@ -219,10 +228,10 @@ describe('slides and boards', () => {
     const base = freshDeck()
     const first = slidesOf(base)[0]!
     const deck = applyChanges(base, [
-      { do: 'put', table: 'slides', record: { ...first, id: 'second', order: 'z', notes: 'Mind the tide.' } },
-      { do: 'put', table: 'elements', record: textElement('words', 'second', ['Quay']) },
-      { do: 'put', table: 'beats', record: beat({ id: 'b', slide: 'second' }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'c', beat: 'b', element: 'words' }) },
+      putRecord('slides', { ...first, id: 'second', order: 'z', notes: 'Mind the tide.' }),
+      putRecord('elements', textElement('words', 'second', ['Quay'])),
+      putRecord('beats', beat({ id: 'b', slide: 'second' })),
+      putRecord('cues', cue({ id: 'c', beat: 'b', element: 'words' })),
     ])
     const made = applyChanges(deck, slidesToBoard(deck, { slides: [first.id, 'second'] }, context))
     const [one] = slidesOf(made)
@@ -253,22 +262,18 @@ describe('slides and boards', () => {
     const linked = applyChanges(freshDeck(), [])
     const first = slidesOf(linked)[0]!
     const talk = applyChanges(linked, [
-      { do: 'put', table: 'slides', record: { ...first, id: 'other', order: 'y' } },
-      { do: 'put', table: 'slides', record: { ...first, id: 'third', order: 'z' } },
-      ...['other', 'third'].map((id): Change => ({ do: 'put', table: 'beats', record: beat({ id: `b-${id}`, slide: id }) })),
-      {
-        do: 'put',
-        table: 'elements',
-        record: {
-          ...textElement('link', 'third', []),
-          text: {
-            type: 'doc',
-            content: [
-              { type: 'paragraph', content: [{ type: 'text', text: 'there', marks: [{ type: 'link', attrs: { href: '#other' } }] }] },
-            ],
-          },
-        } as never,
-      },
+      putRecord('slides', { ...first, id: 'other', order: 'y' }),
+      putRecord('slides', { ...first, id: 'third', order: 'z' }),
+      ...['other', 'third'].map((id): Change => putRecord('beats', beat({ id: `b-${id}`, slide: id }))),
+      putRecord('elements', {
+        ...textElement('link', 'third', []),
+        text: {
+          type: 'doc',
+          content: [
+            { type: 'paragraph', content: [{ type: 'text', text: 'there', marks: [{ type: 'link', attrs: { href: '#other' } }] }] },
+          ],
+        },
+      } as never),
     ])
     const made = applyChanges(talk, slidesToBoard(talk, { slides: [first.id, 'other'] }, context))
     expect(JSON.stringify(made.elements.link)).toContain(`#${slidesOf(made)[0]!.id}`)
@@ -286,25 +291,20 @@ describe('slides and boards', () => {
     const base = freshDeck()
     const first = slidesOf(base)[0]!
     const deck = applyChanges(base, [
-      {
-        do: 'set',
-        table: 'slides',
-        id: first.id,
-        fields: {
-          backdrop: {
-            fill: {
-              kind: 'linear',
-              angle: 0,
-              stops: [
-                { color: { hex: '#000000' }, at: 0 },
-                { color: { hex: '#222222' }, at: 1 },
-              ],
-            },
+      setRecord('slides', first.id, {
+        backdrop: {
+          fill: {
+            kind: 'linear',
+            angle: 0,
+            stops: [
+              { color: { hex: '#000000' }, at: 0 },
+              { color: { hex: '#222222' }, at: 1 },
+            ],
           },
         },
-      },
-      { do: 'put', table: 'slides', record: { ...first, id: 'second', order: 'z' } },
-      { do: 'put', table: 'beats', record: beat({ id: 'b', slide: 'second' }) },
+      }),
+      putRecord('slides', { ...first, id: 'second', order: 'z' }),
+      putRecord('beats', beat({ id: 'b', slide: 'second' })),
     ])
     const made = applyChanges(deck, slidesToBoard(deck, { slides: [first.id, 'second'] }, context))
     expect(slidesOf(made)[0]!.backdrop).toBeUndefined()
@@ -317,7 +317,7 @@ describe('slides and boards', () => {
     expect(slidesToBoard(deck, { slides: [slide!.id] }, context)).toEqual([])
     const made = applyChanges(deck, makeBoard(deck, { slide: slide!.id, across: 3, down: 2 }, context))
     expect(slidesOf(made)[0]).toMatchObject({ board: { width: 5760, height: 2160 }, views: [{ name: 'Start' }] })
-    const bare = applyChanges(made, [{ do: 'set', table: 'slides', id: slide!.id, fields: { views: [] } }])
+    const bare = applyChanges(made, [setRecord('slides', slide!.id, { views: [] })])
     expect(boardToSlides(bare, { slide: slide!.id }, context)).toEqual([])
   })
 })

@@ -82,11 +82,10 @@ function paired(sources: readonly ShownElement[], targets: readonly ShownElement
 /** How the one of the slide before lives on in the next, where they are one thing in two colours, or one chart of two sets of data. */
 function carriedAs(from: ShownElement, to: ShownElement): Carried['as'] {
   if (from.kind === 'chart' && to.kind === 'chart') return from.chart && to.chart && from.chart.kind === to.chart.kind ? 'data' : null
-  const apart = ({ color: _, fill: __, shape: ___, amounts: ____, radius: _____, sector: ______, ...rest }: Record<string, unknown>) => rest
   if (
     from.kind !== to.kind ||
     (contentOf(from) !== contentOf(to) && from.kind !== 'shape') ||
-    !looksAlike(apart(from as never) as never, apart(to as never) as never)
+    !looksAlike(from, to, ['color', 'fill', 'shape', 'amounts', 'radius', 'sector'])
   )
     return null
   if (from.kind === 'shape' && to.kind === 'shape') {
@@ -108,11 +107,13 @@ function carriedAs(from: ShownElement, to: ShownElement): Carried['as'] {
   return null
 }
 
-/** Whether two elements differ in nothing but where and how large they are, so that one can stand for both on the way. */
-function looksAlike(a: ShownElement, b: ShownElement): boolean {
-  const look = ({ id: _, owner: __, order: ___, box: ____, name: _____, placeholder: ______, ...rest }: Record<string, unknown>) =>
-    JSON.stringify(rest)
-  return look(a as never) === look(b as never)
+const wherever: readonly string[] = ['id', 'owner', 'order', 'box', 'name', 'placeholder']
+
+/** Whether two elements differ in nothing but where and how large they are, and some fields, so that one can stand for both on the way. */
+function looksAlike(a: ShownElement, b: ShownElement, whatever: readonly string[] = []): boolean {
+  const look = (element: ShownElement) =>
+    JSON.stringify(Object.entries(element).filter(([field]) => !wherever.includes(field) && !whatever.includes(field)))
+  return look(a) === look(b)
 }
 
 /** The point of an element that its words hang on, as shares of its box. */

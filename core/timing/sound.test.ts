@@ -1,6 +1,6 @@
+import { putRecord, setRecord, applyChanges, beatsOf, slidesOf, type Change, type Deck, type FilmElement, type Sound } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, beatsOf, slidesOf, type Change, type Deck, type FilmElement, type Sound } from '../model'
 import { beat, cue, freshDeck, timingContext } from '../testing'
 import {
   advance,
@@ -32,10 +32,10 @@ const three = (() => {
   const first = slidesOf(base)[0]!.id
   const hold = { kind: 'seconds' as const, seconds: 4 }
   return applyChanges(base, [
-    ...beatsOf(base, first).map((one): Change => ({ do: 'set', table: 'beats', id: one.id, fields: { hold } })),
+    ...beatsOf(base, first).map((one): Change => setRecord('beats', one.id, { hold })),
     ...['s2', 's3'].flatMap((id, index): Change[] => [
-      { do: 'put', table: 'slides', record: { id, order: `b0${index + 1}`, layout: base.slides[first]!.layout, notes: '' } },
-      { do: 'put', table: 'beats', record: beat({ id: `${id}b`, slide: id, order: 'a1', hold }) },
+      putRecord('slides', { id, order: `b0${index + 1}`, layout: base.slides[first]!.layout, notes: '' }),
+      putRecord('beats', beat({ id: `${id}b`, slide: id, order: 'a1', hold })),
     ]),
   ])
 })()
@@ -65,25 +65,21 @@ const withClip = (fields: Partial<FilmElement> = {}) => {
 }
 const withSound = (fields: Partial<Sound>): Deck =>
   applyChanges(three, [
-    {
-      do: 'put',
-      table: 'sounds',
-      record: {
-        id: 'sound',
-        order: 'a1',
-        name: 'Sound',
-        media,
-        use: 'bed',
-        fromSlide: first,
-        untilSlide: 's3',
-        delay: 0,
-        volume: 0.8,
-        fadeIn: 0,
-        fadeOut: 0,
-        loop: false,
-        ...fields,
-      },
-    },
+    putRecord('sounds', {
+      id: 'sound',
+      order: 'a1',
+      name: 'Sound',
+      media,
+      use: 'bed',
+      fromSlide: first,
+      untilSlide: 's3',
+      delay: 0,
+      volume: 0.8,
+      fadeIn: 0,
+      fadeOut: 0,
+      loop: false,
+      ...fields,
+    }),
   ])
 const seconds = fc.double({ min: 0, max: 30, noNaN: true })
 
@@ -99,10 +95,9 @@ describe('a clip', () => {
     const looped = compileSlide(withClip({ loop: true }), first, lasting(1.5))
     expect(frameAt(looped, { beat: 0, seconds: 3.5 }).elements.get('clip')!.media!.at).toBeCloseTo(0.5, 9)
     const held = applyChanges(withClip(), [
-      {
-        do: 'put',
-        table: 'cues',
-        record: cue({
+      putRecord(
+        'cues',
+        cue({
           id: 'p',
           beat: beatsOf(three, first)[0]!.id,
           element: 'clip',
@@ -112,11 +107,10 @@ describe('a clip', () => {
           delay: 1,
           duration: 0,
         }),
-      },
-      {
-        do: 'put',
-        table: 'cues',
-        record: cue({
+      ),
+      putRecord(
+        'cues',
+        cue({
           id: 'g',
           beat: beatsOf(three, first)[0]!.id,
           element: 'clip',
@@ -126,7 +120,7 @@ describe('a clip', () => {
           delay: 2.5,
           duration: 0,
         }),
-      },
+      ),
     ])
     const score = compileSlide(held, first, lasting(9))
     const at = (time: number) => frameAt(score, { beat: 0, seconds: time }).elements.get('clip')!.media!
@@ -140,9 +134,7 @@ describe('a clip', () => {
     ])
   })
   it('goes on without a jump where a speaker lingers', () => {
-    const deck = applyChanges(withClip(), [
-      { do: 'put', table: 'beats', record: beat({ id: 'later', slide: first, order: 'z1', start: 'advance' }) },
-    ])
+    const deck = applyChanges(withClip(), [putRecord('beats', beat({ id: 'later', slide: first, order: 'z1', start: 'advance' }))])
     const plan = rundown(deck, 'talk', lasting(60))
     const score = plan.slides[0]!.score
     const next = advance(plan, { slide: first, beat: 0, seconds: 17 })!
@@ -187,7 +179,7 @@ describe('a clip against its slide', () => {
   it('holds the slide exactly as long, now and when it is trimmed later', () => {
     const held = after('hold')
     expect(rundown(held, 'film', context).slides[0]!.length).toBeCloseTo(answers[0]!.seconds, 9)
-    const trimmed = applyChanges(held, [{ do: 'set', table: 'elements', id: 'clip', fields: { until: 6 } }])
+    const trimmed = applyChanges(held, [setRecord('elements', 'clip', { until: 6 })])
     expect(rundown(trimmed, 'film', context).slides[0]!.length).toBeCloseTo(6, 9)
   })
   it('is trimmed to what there is time for', () => {
@@ -217,11 +209,15 @@ describe('a clip against its slide', () => {
 describe('the sound plan', () => {
   it('lets music step back under a voice by as much as chosen, and return', () => {
     const deck = applyChanges(withSound({ duck: 0.25, loop: true }), [
-      {
-        do: 'put',
-        table: 'sounds',
-        record: { ...withSound({}).sounds.sound!, id: 'voice', use: 'narration', fromSlide: 's2', untilSlide: 's2', delay: 1, volume: 1 },
-      },
+      putRecord('sounds', {
+        ...withSound({}).sounds.sound!,
+        id: 'voice',
+        use: 'narration',
+        fromSlide: 's2',
+        untilSlide: 's2',
+        delay: 1,
+        volume: 1,
+      }),
     ])
     const context = lasting(2)
     const plan = soundPlan(deck, rundown(deck, 'film', context), context)
@@ -256,7 +252,7 @@ describe('the sound plan', () => {
     )
   })
   it('begins where its first slide that is played does, when slides before are left out', () => {
-    const deck = applyChanges(withSound({}), [{ do: 'set', table: 'slides', id: first, fields: { skipped: true } }])
+    const deck = applyChanges(withSound({}), [setRecord('slides', first, { skipped: true })])
     const plan = soundPlan(deck, rundown(deck, 'film', timingContext), timingContext)
     expect(plan.soundings.map(({ start, end, slide }) => [start, end, slide])).toEqual([[0, 8, 's2']])
   })
@@ -281,20 +277,16 @@ describe('beats by hand', () => {
   })
   it('squeeze what moves for longer than there is time', () => {
     const deck = applyChanges(three, [
-      {
-        do: 'put',
-        table: 'elements',
-        record: {
-          id: 'box',
-          owner: first,
-          kind: 'shape',
-          name: 'Box',
-          order: 'x1',
-          shape: 'rectangle',
-          box: { x: 0, y: 0, width: 10, height: 10, angle: 0 },
-        },
-      },
-      { do: 'put', table: 'cues', record: cue({ id: 'slow', beat: beatsOf(three, first)[0]!.id, element: 'box', duration: 3, delay: 1 }) },
+      putRecord('elements', {
+        id: 'box',
+        owner: first,
+        kind: 'shape',
+        name: 'Box',
+        order: 'x1',
+        shape: 'rectangle',
+        box: { x: 0, y: 0, width: 10, height: 10, angle: 0 },
+      }),
+      putRecord('cues', cue({ id: 'slow', beat: beatsOf(three, first)[0]!.id, element: 'box', duration: 3, delay: 1 })),
     ])
     const made = applyChanges(
       deck,
@@ -314,20 +306,16 @@ describe('the frames of a film', () => {
         fc.double({ min: 0.05, max: 2, noNaN: true }),
         (rate, delay, duration) => {
           const deck = applyChanges(three, [
-            {
-              do: 'put',
-              table: 'elements',
-              record: {
-                id: 'box',
-                owner: first,
-                kind: 'shape',
-                name: 'Box',
-                order: 'x1',
-                shape: 'rectangle',
-                box: { x: 0, y: 0, width: 10, height: 10, angle: 0 },
-              },
-            },
-            { do: 'put', table: 'cues', record: cue({ id: 'in', beat: beatsOf(three, first)[0]!.id, element: 'box', delay, duration }) },
+            putRecord('elements', {
+              id: 'box',
+              owner: first,
+              kind: 'shape',
+              name: 'Box',
+              order: 'x1',
+              shape: 'rectangle',
+              box: { x: 0, y: 0, width: 10, height: 10, angle: 0 },
+            }),
+            putRecord('cues', cue({ id: 'in', beat: beatsOf(three, first)[0]!.id, element: 'box', delay, duration })),
           ])
           const plan = rundown(deck, 'film', timingContext)
           const repeats = repeatedFrames(plan, rate)

@@ -1,6 +1,6 @@
+import { putRecord, setRecord, applyChanges, cuesOf, plainText, slidesOf, type Deck, type Element } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, cuesOf, plainText, slidesOf, type Deck, type Element } from '../model'
 import { poseNamed } from '../figures'
 import { anyDeck, beat, cue, freshDeck, textElement, timingContext } from '../testing'
 import {
@@ -81,12 +81,7 @@ describe('a slide’s score', () => {
         const edited = cues.find(candidate => !effectNamed(candidate.effect).applyToOthers)
         if (!edited) return
         const next = applyChanges(deck, [
-          {
-            do: 'set',
-            table: 'cues',
-            id: edited.id,
-            fields: { duration: edited.duration + 0.7, delay: edited.delay + 0.2, effect: 'fade' },
-          },
+          setRecord('cues', edited.id, { duration: edited.duration + 0.7, delay: edited.delay + 0.2, effect: 'fade' }),
         ])
         const moment = anyMoment(deck, 's0', beatShare, secondsShare)
         // Media-less cues without end count planned time across beats, which a longer beat before them rightly shifts.
@@ -106,17 +101,11 @@ describe('a slide’s score', () => {
       { from: 1, to: null },
     ]
     const deck = applyChanges(base, [
-      { do: 'put', table: 'elements', record: textElement('list', slide, ['one', 'two', 'three']) },
-      ...ranges.map((range, index) => ({
-        do: 'put' as const,
-        table: 'beats' as const,
-        record: beat({ id: `b${index}`, slide, order: `b0${index}` }),
-      })),
-      ...ranges.map((range, index) => ({
-        do: 'put' as const,
-        table: 'cues' as const,
-        record: cue({ id: `c${index}`, beat: `b${index}`, element: 'list', parts: { by: 'paragraph', stagger: 0.2, range } }),
-      })),
+      putRecord('elements', textElement('list', slide, ['one', 'two', 'three'])),
+      ...ranges.map((range, index) => putRecord('beats', beat({ id: `b${index}`, slide, order: `b0${index}` }))),
+      ...ranges.map((range, index) =>
+        putRecord('cues', cue({ id: `c${index}`, beat: `b${index}`, element: 'list', parts: { by: 'paragraph', stagger: 0.2, range } })),
+      ),
     ])
     const shown = (at: SlideMoment) => {
       const frame = frameAt(compileSlide(deck, slide, timingContext), at).elements.get('list')
@@ -133,8 +122,8 @@ describe('a slide’s score', () => {
     const slide = slidesOf(base)[0]!.id
     const first = Object.values(base.beats)[0]!.id
     const deck = applyChanges(base, [
-      { do: 'put', table: 'elements', record: textElement('words', slide, ['Quay']) },
-      { do: 'put', table: 'cues', record: cue({ id: 'c', beat: first, element: 'words', effect: 'type', duration: 4 }) },
+      putRecord('elements', textElement('words', slide, ['Quay'])),
+      putRecord('cues', cue({ id: 'c', beat: first, element: 'words', effect: 'type', duration: 4 })),
     ])
     const score = compileSlide(deck, slide, timingContext)
     const letters = [0, 1.1, 2.1, 3.1, 4].map(
@@ -151,10 +140,10 @@ describe('a slide’s score', () => {
     const slide = slidesOf(base)[0]!.id
     const first = Object.values(base.beats)[0]!.id
     const deck = applyChanges(base, [
-      { do: 'put', table: 'elements', record: textElement('sun', slide, ['Sun']) },
-      { do: 'put', table: 'elements', record: textElement('moon', slide, ['Moon']) },
-      { do: 'put', table: 'cues', record: cue({ id: 'a', beat: first, element: 'sun', anchor: { to: 'end', cue: 'b' } }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'b', beat: first, element: 'moon', order: 'a1', anchor: { to: 'start', cue: 'a' } }) },
+      putRecord('elements', textElement('sun', slide, ['Sun'])),
+      putRecord('elements', textElement('moon', slide, ['Moon'])),
+      putRecord('cues', cue({ id: 'a', beat: first, element: 'sun', anchor: { to: 'end', cue: 'b' } })),
+      putRecord('cues', cue({ id: 'b', beat: first, element: 'moon', order: 'a1', anchor: { to: 'start', cue: 'a' } })),
     ])
     const score = compileSlide(deck, slide, timingContext)
     expect(score.problems).toHaveLength(1)
@@ -167,13 +156,9 @@ describe('a slide’s score', () => {
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id
     const score = compileSlide(base, slide, timingContext)
-    const elsewhere = applyChanges(base, [
-      { do: 'put', table: 'slides', record: { id: 'other', order: 'b00', layout: 'layout-list', notes: '' } },
-    ])
+    const elsewhere = applyChanges(base, [putRecord('slides', { id: 'other', order: 'b00', layout: 'layout-list', notes: '' })])
     expect(compileSlide(elsewhere, slide, timingContext)).toBe(score)
-    const here = applyChanges(base, [
-      { do: 'set', table: 'beats', id: score.beats[0]!.beat.id, fields: { hold: { kind: 'seconds', seconds: 9 } } },
-    ])
+    const here = applyChanges(base, [setRecord('beats', score.beats[0]!.beat.id, { hold: { kind: 'seconds', seconds: 9 } })])
     expect(compileSlide(here, slide, timingContext).beats[0]!.hold).toBe(9)
   })
 
@@ -303,8 +288,8 @@ describe('advancing in a talk', () => {
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id
     const deck = applyChanges(base, [
-      { do: 'put', table: 'beats', record: beat({ id: 'b1', slide, order: 'b00', start: 'self' }) },
-      { do: 'put', table: 'beats', record: beat({ id: 'b2', slide, order: 'b01', start: 'advance' }) },
+      putRecord('beats', beat({ id: 'b1', slide, order: 'b00', start: 'self' })),
+      putRecord('beats', beat({ id: 'b2', slide, order: 'b01', start: 'advance' })),
     ])
     const plan = rundown(deck, 'talk', timingContext)
     expect(plan.slides[0]!.beats.map(item => item.openEnded)).toEqual([false, true, true])
@@ -320,9 +305,9 @@ describe('removing a cue that others follow', () => {
     const slide = slidesOf(base)[0]!.id
     const first = Object.values(base.beats)[0]!.id
     const deck = applyChanges(base, [
-      { do: 'put', table: 'elements', record: textElement('a', slide, ['A']) },
-      { do: 'put', table: 'cues', record: cue({ id: 'one', beat: first, element: 'a' }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'two', beat: first, element: 'a', order: 'a1', anchor: { to: 'end', cue: 'one' } }) },
+      putRecord('elements', textElement('a', slide, ['A'])),
+      putRecord('cues', cue({ id: 'one', beat: first, element: 'a' })),
+      putRecord('cues', cue({ id: 'two', beat: first, element: 'a', order: 'a1', anchor: { to: 'end', cue: 'one' } })),
     ])
     const next = applyChanges(deck, removeCues(deck, { cues: ['one'] }))
     expect(cuesOf(next, first).map(item => [item.id, item.anchor])).toEqual([['two', { to: 'beat' }]])
@@ -334,31 +319,24 @@ describe('a figure that acts', () => {
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id
     const deck = applyChanges(base, [
-      {
-        do: 'put',
-        table: 'elements',
-        record: {
-          id: 'ines',
-          owner: slide,
-          name: 'Ines',
-          order: 'a0',
-          kind: 'figure',
-          pose: 'stand',
-          box: { x: 800, y: 300, width: 400, height: 700, angle: 0 },
-        },
-      },
-      {
-        do: 'put',
-        table: 'elements',
-        record: { ...textElement('board', slide, ['Berth 2']), box: { x: 100, y: 100, width: 300, height: 120, angle: 0 } } as Element,
-      },
-      { do: 'put', table: 'beats', record: beat({ id: 'b', slide, order: 'z0' }) },
-      { do: 'put', table: 'beats', record: beat({ id: 'later', slide, order: 'z1' }) },
-      ...cues.map((own, index) => ({
-        do: 'put' as const,
-        table: 'cues' as const,
-        record: cue({ id: `c${index}`, beat: 'b', element: 'ines', what: 'pose', order: `a${index}`, ...own }),
-      })),
+      putRecord('elements', {
+        id: 'ines',
+        owner: slide,
+        name: 'Ines',
+        order: 'a0',
+        kind: 'figure',
+        pose: 'stand',
+        box: { x: 800, y: 300, width: 400, height: 700, angle: 0 },
+      }),
+      putRecord('elements', {
+        ...textElement('board', slide, ['Berth 2']),
+        box: { x: 100, y: 100, width: 300, height: 120, angle: 0 },
+      } as Element),
+      putRecord('beats', beat({ id: 'b', slide, order: 'z0' })),
+      putRecord('beats', beat({ id: 'later', slide, order: 'z1' })),
+      ...cues.map((own, index) =>
+        putRecord('cues', cue({ id: `c${index}`, beat: 'b', element: 'ines', what: 'pose', order: `a${index}`, ...own })),
+      ),
     ])
     const score = compileSlide(deck, slide, timingContext)
     const at = score.beats.findIndex(one => one.beat.id === 'b')
@@ -403,31 +381,22 @@ describe('a figure that acts', () => {
     const base = freshDeck()
     const first = slidesOf(base)[0]!
     const deck = applyChanges(base, [
-      { do: 'put', table: 'slides', record: { ...first, id: 'second', order: 'z' } },
-      {
-        do: 'put',
-        table: 'elements',
-        record: {
-          id: 'ines',
-          owner: first.id,
-          name: 'Ines',
-          order: 'a0',
-          kind: 'figure',
-          pose: 'stand',
-          facing: 'left',
-          box: { x: 800, y: 300, width: 400, height: 700, angle: 0 },
-        },
-      },
-      { do: 'put', table: 'beats', record: beat({ id: 'b', slide: first.id, order: 'z0' }) },
-      {
-        do: 'put',
-        table: 'cues',
-        record: cue({ id: 'pose', beat: 'b', element: 'ines', what: 'pose', effect: 'take-pose', options: { pose: 'think' } }),
-      },
-      {
-        do: 'put',
-        table: 'cues',
-        record: cue({
+      putRecord('slides', { ...first, id: 'second', order: 'z' }),
+      putRecord('elements', {
+        id: 'ines',
+        owner: first.id,
+        name: 'Ines',
+        order: 'a0',
+        kind: 'figure',
+        pose: 'stand',
+        facing: 'left',
+        box: { x: 800, y: 300, width: 400, height: 700, angle: 0 },
+      }),
+      putRecord('beats', beat({ id: 'b', slide: first.id, order: 'z0' })),
+      putRecord('cues', cue({ id: 'pose', beat: 'b', element: 'ines', what: 'pose', effect: 'take-pose', options: { pose: 'think' } })),
+      putRecord(
+        'cues',
+        cue({
           id: 'move',
           beat: 'b',
           element: 'ines',
@@ -436,7 +405,7 @@ describe('a figure that acts', () => {
           options: { x: -200, y: 40 },
           order: 'a1',
         }),
-      },
+      ),
     ])
     const goOn = (on: Deck) => figureGoesOn(on, { figure: 'ines' }, { ...timingContext, id: () => 'fresh' })
     expect(goOn(deck)).toMatchObject([
@@ -446,10 +415,10 @@ describe('a figure that acts', () => {
       },
     ])
     const leaving = applyChanges(deck, [
-      { do: 'put', table: 'cues', record: cue({ id: 'out', beat: 'b', element: 'ines', what: 'exit', effect: 'fade', order: 'a2' }) },
+      putRecord('cues', cue({ id: 'out', beat: 'b', element: 'ines', what: 'exit', effect: 'fade', order: 'a2' })),
     ])
     expect(goOn(leaving)).toEqual([])
-    expect(goOn(applyChanges(deck, [{ do: 'set', table: 'slides', id: 'second', fields: { skipped: true } }]))).toEqual([])
+    expect(goOn(applyChanges(deck, [setRecord('slides', 'second', { skipped: true })]))).toEqual([])
   })
 
   it('holds something up in its hands, and gives it back to its place', () => {
@@ -467,14 +436,14 @@ describe('a text that says something else', () => {
   it('keeps its words until then, goes over, and stays with the last; its new words are read in their beat', () => {
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id
-    const says = (id: string, words: string, more: object = {}) => ({
-      do: 'put' as const,
-      table: 'cues' as const,
-      record: cue({ id, beat: 'b', element: 'words', what: 'move', effect: 'change-text', options: { words }, duration: 1, ...more }),
-    })
+    const says = (id: string, words: string, more: object = {}) =>
+      putRecord(
+        'cues',
+        cue({ id, beat: 'b', element: 'words', what: 'move', effect: 'change-text', options: { words }, duration: 1, ...more }),
+      )
     const deck = applyChanges(base, [
-      { do: 'put', table: 'elements', record: textElement('words', slide, ['Boats at six']) },
-      { do: 'put', table: 'beats', record: beat({ id: 'b', slide, order: 'z0', hold: { kind: 'reading' } }) },
+      putRecord('elements', textElement('words', slide, ['Boats at six'])),
+      putRecord('beats', beat({ id: 'b', slide, order: 'z0', hold: { kind: 'reading' } })),
       says('c0', 'Boats at seven', { order: 'a0' }),
       says('c1', 'No boats\ntoday', { order: 'a1', delay: 3, options: { words: 'No boats\ntoday', how: 'up' } }),
     ])

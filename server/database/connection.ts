@@ -36,3 +36,6 @@ export function isPassing(error: unknown): boolean {
 }
 
 export type Sql = postgres.Sql | postgres.TransactionSql
+
+/** A value as a parameter of type json. */
+export const jsonOf = (value: unknown) => database().json(value as postgres.JSONValue)

@@ -2,7 +2,7 @@ import { cleanText, slidesOf, type Deck } from '../../core/model'
 import { tablesOf } from '../../core/formats/deck-file'
 import { coverOf } from '../decks/cover'
 import { Refusal } from '../refusal'
-import { database, type Sql } from './connection'
+import { database, jsonOf, type Sql } from './connection'
 
 export interface DeckRow {
   id: string
@@ -18,7 +18,7 @@ export interface DeckRow {
 /** What lists show of a deck, from its snapshot. */
 function shownInLists(sql: Sql, snapshot: Deck) {
   const cover = coverOf(snapshot)
-  return { slides: slidesOf(snapshot).length, cover: sql.json(cover as never), tables: tablesOf(cover) }
+  return { slides: slidesOf(snapshot).length, cover: jsonOf(cover), tables: tablesOf(cover) }
 }
 
 /** Decks that an older program kept get what lists show of them, once. */
@@ -96,7 +96,7 @@ export async function keepSnapshot(id: string, snapshot: Deck) {
   const info = snapshot.info.info!
   const sql = database()
   const { slides, cover, tables } = shownInLists(sql, snapshot)
-  await sql`update decks set snapshot = ${sql.json(snapshot as never)}, slides = ${slides}, cover = ${cover}, cover_tables = ${tables}, title = ${info.title}, purpose = ${info.purpose}, changed_at = now() where id = ${id}`
+  await sql`update decks set snapshot = ${jsonOf(snapshot)}, slides = ${slides}, cover = ${cover}, cover_tables = ${tables}, title = ${info.title}, purpose = ${info.purpose}, changed_at = now() where id = ${id}`
 }
 
 /** A deck's updates after one, in order. Of those that are `known` already only the size comes. */

@@ -1,4 +1,4 @@
-import { database } from './connection'
+import { database, jsonOf } from './connection'
 
 export type JobState = 'waiting' | 'working' | 'done' | 'failed' | 'cancelled'
 
@@ -37,7 +37,7 @@ export async function addJob(job: {
   const sql = database()
   const [row] = await sql<
     { id: string }[]
-  >`insert into jobs (kind, deck, name, wish, person) values (${job.kind}, ${job.deck}, ${job.name}, ${sql.json(job.wish as never)}, ${job.person}) returning id`
+  >`insert into jobs (kind, deck, name, wish, person) values (${job.kind}, ${job.deck}, ${job.name}, ${jsonOf(job.wish)}, ${job.person}) returning id`
   return row!.id
 }
 

@@ -3,7 +3,7 @@ import type { Dominant } from '../../core/color'
 import { voicesOf, type Deck } from '../../core/model'
 import type { Traced } from '../../core/drawing'
 import { Refusal } from '../refusal'
-import { database, type Sql } from './connection'
+import { database, jsonOf, type Sql } from './connection'
 
 export interface MediaRow {
   hash: string
@@ -119,7 +119,7 @@ export async function mediaIfThere(hash: string): Promise<Uint8Array | null> {
 /** Says what a file is found by, once it is known. */
 export async function describeMedia(hash: string, found: { colors: Dominant[]; likeness: string | null }) {
   const sql = database()
-  await sql`update media set colors = ${sql.json(found.colors as never)}, likeness = ${found.likeness} where hash = ${hash}`
+  await sql`update media set colors = ${jsonOf(found.colors)}, likeness = ${found.likeness} where hash = ${hash}`
 }
 
 const columns = (sql: Sql) =>
@@ -177,8 +177,7 @@ export async function tracedOf(hash: string): Promise<Traced | null | undefined>
   const [row] = await database()<{ traced: Traced | null }[]>`select traced from media where hash = ${hash}`
   return row && row.traced
 }
-export const keepTraced = (hash: string, traced: Traced) =>
-  database()`update media set traced = ${database().json(traced as never)} where hash = ${hash}`
+export const keepTraced = (hash: string, traced: Traced) => database()`update media set traced = ${jsonOf(traced)} where hash = ${hash}`
 
 export const touchMedia = (hash: string) => database()`update media set used_at = now() where hash = ${hash}`
 export const dropMedia = (hash: string) => database()`delete from media where hash = ${hash}`

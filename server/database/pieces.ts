@@ -1,5 +1,5 @@
 import type { Piece } from '../../core/edits'
-import { database } from './connection'
+import { database, jsonOf } from './connection'
 
 /** The pieces on the team's shelf by a word of their name or tags, those changed last first. */
 export const findPieces = (find: string, from: number, count: number) => database()<(Piece & { total: number })[]>`
@@ -13,7 +13,7 @@ export const piecesById = (ids: readonly string[]) =>
 export async function keepPiece(piece: Omit<Piece, 'version'>, person: string | null): Promise<Piece> {
   const sql = database()
   const [row] = await sql<Piece[]>`
-    insert into pieces (id, name, tags, content, created_by) values (${piece.id}, ${piece.name}, ${piece.tags}, ${sql.json(piece.content as never)}, ${person})
+    insert into pieces (id, name, tags, content, created_by) values (${piece.id}, ${piece.name}, ${piece.tags}, ${jsonOf(piece.content)}, ${person})
     on conflict (id) do update set name = excluded.name, tags = excluded.tags, content = excluded.content, version = pieces.version + 1, changed_at = now()
     returning id, name, tags, content, version`
   return row!

@@ -1,6 +1,6 @@
 import type { DataTable } from '../../core/data'
 import type { Deck } from '../../core/model'
-import { database } from './connection'
+import { database, jsonOf } from './connection'
 
 export interface ScreenRow {
   id: string
@@ -126,7 +126,7 @@ export async function publish(version: { deck: string; snapshot: Deck; tables: D
   const sql = database()
   const [row] = await sql<{ number: number }[]>`
     insert into deck_versions (deck, number, snapshot, tables, length_seconds, published_by)
-    select ${version.deck}, coalesce(max(number), 0) + 1, ${sql.json(version.snapshot as never)}, ${sql.json(version.tables as never)}, ${version.seconds}, ${version.person}
+    select ${version.deck}, coalesce(max(number), 0) + 1, ${jsonOf(version.snapshot)}, ${jsonOf(version.tables)}, ${version.seconds}, ${version.person}
     from deck_versions where deck = ${version.deck} returning number`
   return row!.number
 }

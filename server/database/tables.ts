@@ -1,5 +1,5 @@
 import type { DataTable } from '../../core/data'
-import { database, type Sql } from './connection'
+import { database, jsonOf, type Sql } from './connection'
 
 export async function tableById(id: string, sql: Sql = database()) {
   const [row] = await sql<{ content: DataTable }[]>`select content from data_tables where id = ${id}`
@@ -15,7 +15,7 @@ export async function tablesById(ids: readonly string[]) {
 
 /** Keeps a table under its id; a table never changes, new figures are a new table. */
 export async function keepTable(table: DataTable, person: string | null, sql: Sql = database()) {
-  await sql`insert into data_tables (id, name, content, created_by) values (${table.id}, ${table.name}, ${sql.json(table as never)}, ${person}) on conflict (id) do nothing`
+  await sql`insert into data_tables (id, name, content, created_by) values (${table.id}, ${table.name}, ${jsonOf(table)}, ${person}) on conflict (id) do nothing`
 }
 
 /** The newest table of a name, whatever the case of its letters. */

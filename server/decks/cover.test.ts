@@ -1,6 +1,6 @@
+import { setRecord, applyChanges, mend, slidesOf } from '../../core/model'
 import { describe, expect, it } from 'vitest'
 import { addSlide } from '../../core/edits'
-import { applyChanges, mend, slidesOf } from '../../core/model'
 import { shownElements } from '../../core/resolved'
 import { countingContext, freshDeck } from '../../core/testing'
 import { coverOf } from './cover'
@@ -19,7 +19,7 @@ describe('a cover', () => {
   })
 
   it('passes over skipped slides, and of an empty deck is empty', () => {
-    const skipped = applyChanges(deck, [{ do: 'set', table: 'slides', id: slidesOf(deck)[0]!.id, fields: { skipped: true } }])
+    const skipped = applyChanges(deck, [setRecord('slides', slidesOf(deck)[0]!.id, { skipped: true })])
     expect(slidesOf(coverOf(skipped))[0]!.id).toBe('x-1')
     expect(slidesOf(coverOf({ ...deck, slides: {} }))).toEqual([])
   })

@@ -1,5 +1,5 @@
+import { putRecord, applyChanges, slidesOf } from '../../core/model'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, slidesOf } from '../../core/model'
 import { inkOf } from '../../core/drawing'
 import { beat, cue, freshDeck, textElement } from '../../core/testing'
 import { compileSlide } from '../../core/timing'
@@ -12,10 +12,10 @@ function written(effect: string) {
   const base = freshDeck()
   const slide = slidesOf(base)[0]!.id
   return applyChanges(base, [
-    { do: 'put', table: 'elements', record: textElement('drawn', slide, ['Quay and boats']) },
-    { do: 'put', table: 'elements', record: textElement('plain', slide, ['Nobody writes this']) },
-    { do: 'put', table: 'beats', record: beat({ id: 'b', slide, order: 'z0' }) },
-    { do: 'put', table: 'cues', record: cue({ id: 'c', beat: 'b', element: 'drawn', effect }) },
+    putRecord('elements', textElement('drawn', slide, ['Quay and boats'])),
+    putRecord('elements', textElement('plain', slide, ['Nobody writes this'])),
+    putRecord('beats', beat({ id: 'b', slide, order: 'z0' })),
+    putRecord('cues', cue({ id: 'c', beat: 'b', element: 'drawn', effect })),
   ])
 }
 

@@ -38,7 +38,7 @@ export function startBrowser(folder: string): Browser {
   const args = [...flags, `--user-data-dir=${folder}`, ...(shell ? ['--enable-begin-frame-control'] : ['--headless=new']), 'about:blank']
   const child: ChildProcess = spawn(program, args, { stdio: ['ignore', 'ignore', 'ignore', 'pipe', 'pipe'] })
   const [write, read] = [child.stdio[3] as Writable, child.stdio[4] as Readable]
-  const waiting = new Map<number, { resolve(value: never): void; reject(error: Error): void }>()
+  const waiting = new Map<number, { resolve(result: unknown): void; reject(error: Error): void }>()
   let last = 0
   let parts: Buffer[] = []
   const fail = (error: Error) => {
@@ -52,23 +52,24 @@ export function startBrowser(folder: string): Browser {
     let from = 0
     for (let end = part.indexOf(0); end >= 0; end = part.indexOf(0, from)) {
       parts.push(part.subarray(from, end))
-      const message = JSON.parse(Buffer.concat(parts).toString()) as { id?: number; result?: never; error?: { message: string } }
+      const message = JSON.parse(Buffer.concat(parts).toString()) as { id?: number; result?: unknown; error?: { message: string } }
       parts = []
       from = end + 1
       const asked = message.id === undefined ? undefined : waiting.get(message.id)
       if (!asked) continue
       waiting.delete(message.id!)
       if (message.error) asked.reject(new Error(message.error.message))
-      else asked.resolve(message.result!)
+      else asked.resolve(message.result)
     }
     if (from < part.length) parts.push(part.subarray(from))
   })
   return {
     stepped: !!shell,
-    send: (method, params = {}, session) =>
-      new Promise((resolve, reject) => {
+    send: <T>(method: string, params: object = {}, session?: string) =>
+      new Promise<T>((resolve, reject) => {
         const id = ++last
-        waiting.set(id, { resolve: resolve as never, reject })
+        // What a method answers with is known to whoever calls it, from the protocol's own description.
+        waiting.set(id, { resolve: result => resolve(result as T), reject })
         write.write(`${JSON.stringify({ id, method, params, ...(session ? { sessionId: session } : {}) })}\0`)
       }),
     close: () => {

@@ -1,4 +1,4 @@
-import createDOMPurify from 'dompurify'
+import createDOMPurify, { type WindowLike } from 'dompurify'
 import { JSDOM } from 'jsdom'
 
 let purify: ReturnType<typeof createDOMPurify> | undefined
@@ -9,7 +9,7 @@ let purify: ReturnType<typeof createDOMPurify> | undefined
  */
 export function harmlessSvg(text: string): string | null {
   if (!purify) {
-    purify = createDOMPurify(new JSDOM('').window as never)
+    purify = createDOMPurify(new JSDOM('').window as unknown as WindowLike)
     purify.addHook('uponSanitizeAttribute', (_, data) => {
       const value = data.attrValue.replace(/\s/g, '').toLowerCase()
       const reference = /^(xlink:)?href$|^src$/.test(data.attrName)

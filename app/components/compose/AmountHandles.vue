@@ -50,9 +50,7 @@ function press(event: PointerEvent, together: readonly Amount[]) {
         made[amount.name] = Math.min(amount.most, Math.max(amount.least, amount.whole ? Math.round(read) : Math.round(read * 1000) / 1000))
       }
       stage.tries = {
-        [props.element.id]: (props.element.kind === 'picture'
-          ? { frame: { ...props.element.frame!, amounts: made } }
-          : { amounts: made }) as never,
+        [props.element.id]: props.element.kind === 'picture' ? { frame: { ...props.element.frame!, amounts: made } } : { amounts: made },
       }
     },
     given => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { addElement, placeElements, setFields } from '#core/edits'
+import type { ShapeElement } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 import { angleAlong, bestPorts, contains, routeAround, type Point } from '#core/place'
 import { linePath, placeLine, thinned } from '#core/shapes'
@@ -73,9 +74,9 @@ function end() {
   hover.value = from.value = over.value = null
   stage.tool = null
 }
-function put(label: string, fields: object) {
+function put(label: string, fields: Pick<ShapeElement, 'name'> & Partial<ShapeElement>) {
   const id = freshId()
-  store.edit(label, addElement(store.deck!, { element: { id, owner: store.stageId!, kind: 'shape', shape: 'line', ...fields } as never }))
+  store.edit(label, addElement(store.deck!, { element: { id, owner: store.stageId!, kind: 'shape', shape: 'line', ...fields } }))
   end()
   store.select(id)
 }
@@ -88,7 +89,7 @@ function finish() {
     put('draw a line', {
       name: way.value === 'curve' ? 'Curve' : way.value === 'freehand' ? 'Stroke' : 'Line',
       stroke,
-      ...placeLine({ line: { way: way.value, points: [] as never } }, made),
+      ...placeLine({ line: { way: way.value, points: [] } }, made),
     })
   else end()
 }
@@ -111,7 +112,7 @@ function keepArea() {
         setFields(store.deck!, {
           table: 'elements',
           id: film.id,
-          fields: { moving: { points: corners.slice(0, 2000), soft: film.moving?.soft ?? 24 } } as never,
+          fields: { moving: { points: corners.slice(0, 2000), soft: film.moving?.soft ?? 24 } },
         }),
       )
   }
@@ -153,7 +154,7 @@ function press(event: PointerEvent) {
           ends: { start: 'none', end: 'solid' },
           from: a ? { element: a, side: 'auto' } : null,
           to: b ? { element: b, side: 'auto' } : null,
-          ...placeLine({ line: { way: 'elbow', points: [] as never } }, [start, to]),
+          ...placeLine({ line: { way: 'elbow', points: [] } }, [start, to]),
         })
       },
     )

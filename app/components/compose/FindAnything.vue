@@ -99,11 +99,11 @@ function replaceAll() {
   store.edit(`replace “${words.value}” by “${by.value}”`, replaceText(store.deck!, { ...search.value, by: by.value }).changes)
   tell(`Replaced in ${times === 1 ? 'one place' : `${times} places`}. Undo takes it back.`)
 }
-const replaceOne = (element: Id) =>
-  store.edit(
-    `replace in ${plainText((store.deck!.elements[element] as never as { text: never }).text).slice(0, 30)}`,
-    replaceText(store.deck!, { ...search.value, by: by.value, elements: [element] }).changes,
-  )
+function replaceOne(id: Id) {
+  const element = store.deck!.elements[id]
+  const words = element && 'text' in element ? plainText(element.text).slice(0, 30) : (element?.name ?? '')
+  store.edit(`replace in ${words}`, replaceText(store.deck!, { ...search.value, by: by.value, elements: [id] }).changes)
+}
 </script>
 
 <template>

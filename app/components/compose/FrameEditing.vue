@@ -33,7 +33,7 @@ function press(event: PointerEvent) {
       stage.tries = {
         [props.element.id]: {
           view: draggedView(natural.value, props.element.box, start, local({ x: to.x - from.x, y: to.y - from.y })),
-        } as never,
+        },
       }
     },
     given => {
@@ -59,7 +59,7 @@ function wheel(event: WheelEvent) {
     x: at.x - props.element.box.x,
     y: at.y - props.element.box.y,
   })
-  stage.tries = { [props.element.id]: { view: next } as never }
+  stage.tries = { [props.element.id]: { view: next } }
   coming = next
   clearTimeout(settle)
   settle = setTimeout(settled, 350)
@@ -74,7 +74,7 @@ function pressFocus(event: PointerEvent) {
         x: Math.min(1, Math.max(0, (at.x - props.element.box.x - crop.value.x) / crop.value.width)),
         y: Math.min(1, Math.max(0, (at.y - props.element.box.y - crop.value.y) / crop.value.height)),
       }
-      stage.tries = { [props.element.id]: { focus: spot } as never }
+      stage.tries = { [props.element.id]: { focus: spot } }
     },
     given => {
       const made = tried.value?.focus

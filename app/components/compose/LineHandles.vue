@@ -62,7 +62,7 @@ function press(event: PointerEvent, index: number, added: boolean) {
       }
       const next = start.map((point, at) => (at === index ? to : point))
       const fields = placeLine(now.value, held.value && end ? [next[0]!, next.at(-1)!] : next)
-      stage.tries = { [props.element.id]: { ...fields, box: fields.box, ...(end ? { [end]: hold } : {}) } as never }
+      stage.tries = { [props.element.id]: { ...fields, box: fields.box, ...(end ? { [end]: hold } : {}) } }
     },
     given => {
       const tried = stage.tries[props.element.id]
@@ -84,7 +84,7 @@ function takeOut(index: number) {
       fields: placeLine(
         props.element,
         points.value.filter((_, at) => at !== index),
-      ) as never,
+      ),
     }),
   )
 }

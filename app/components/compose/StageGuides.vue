@@ -51,7 +51,7 @@ function press(event: PointerEvent, axis: 'x' | 'y', index = -1) {
         setFields(store.deck!, {
           table: owner.value!.table,
           id: store.stageId!,
-          fields: { guides: guides.x.length || guides.y.length ? guides : undefined } as never,
+          fields: { guides: guides.x.length || guides.y.length ? guides : undefined },
         }),
       )
     },

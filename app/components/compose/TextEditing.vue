@@ -88,7 +88,7 @@ function pressIndent(event: PointerEvent) {
           ? { ...props.element.bullets?.[index], distance: Math.round(made * 100) / 100 }
           : (props.element.bullets?.[index] ?? {}),
       )
-      arranging.set('indent', { bullets } as never)
+      arranging.set('indent', { bullets })
       editor.focus()
     },
   )

@@ -30,7 +30,7 @@ const total = computed(() =>
 const set = (fields: Partial<ChartSpec>) =>
   store.edit(
     `change ${props.element.name}`,
-    setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { chart: { ...spec.value, ...fields } } as never }),
+    setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { chart: { ...spec.value, ...fields } } }),
   )
 const setFormat = (fields: Partial<ChartSpec['format']>) => set({ format: { ...spec.value.format, ...fields } })
 const toggleLit = (key: string) =>
@@ -63,7 +63,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       <div class="row">
         <span class="label">Height</span>
         <span class="pair">
-          <select class="field" aria-label="Made by" :value="spec.aggregate" @change="set({ aggregate: value($event) as never })">
+          <select class="field" aria-label="Made by" :value="spec.aggregate" @change="set({ aggregate: chosenOf(aggregates, $event) })">
             <option v-for="(words, name) in aggregates" :key="name" :value="name">{{ words }}</option>
           </select>
           <select
@@ -81,7 +81,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       </div>
       <div class="row">
         <span class="label">Order</span>
-        <select class="field" aria-label="Order" :value="spec.order" @change="set({ order: value($event) as never })">
+        <select class="field" aria-label="Order" :value="spec.order" @change="set({ order: chosenOf(orders, $event) })">
           <option v-for="(words, name) in orders" :key="name" :value="name">{{ words }}</option>
         </select>
       </div>
@@ -91,7 +91,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
           class="field"
           aria-label="Scale of numbers"
           :value="spec.format.scale"
-          @change="setFormat({ scale: value($event) as never })"
+          @change="setFormat({ scale: chosenOf(scales, $event) })"
         >
           <option v-for="(words, name) in scales" :key="name" :value="name">{{ words }}</option>
         </select>
@@ -129,7 +129,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       </div>
       <div class="row">
         <span class="label">Amounts</span>
-        <select class="field" aria-label="Amounts" :value="spec.labels" @change="set({ labels: value($event) as never })">
+        <select class="field" aria-label="Amounts" :value="spec.labels" @change="set({ labels: chosenOf(labels, $event) })">
           <option v-for="(words, name) in labels" :key="name" :value="name">{{ words }}</option>
         </select>
       </div>

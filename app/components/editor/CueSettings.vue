@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { setFields } from '#core/edits'
-import { beatsOf, cuesOf, type Cue } from '#core/model'
+import { beatsOf, cuesOf, type Cue, type Parts } from '#core/model'
 import { cameraSpeed, cueSentence, effectNamed, effectsFor, fastestOf, leastLength, paceFor, setLength } from '#core/timing'
 
 /** How one cue happens, in words that can be edited. */
@@ -97,7 +97,7 @@ const wordsOf: Record<string, string> = {
   mark: 'bar by bar',
   item: 'item by item',
 }
-const partChoices = computed(() =>
+const partChoices = computed<Parts['by'][]>(() =>
   element.value?.kind === 'chart'
     ? ['mark']
     : element.value?.kind === 'table'
@@ -108,8 +108,8 @@ const partChoices = computed(() =>
           ? ['paragraph', 'line', 'word', 'letter']
           : [],
 )
-const setParts = (by: string) =>
-  set({ parts: by === 'whole' ? undefined : { by: by as never, stagger: cue.value?.parts?.stagger ?? (by === 'letter' ? 0.03 : 0.15) } })
+const setParts = (by: Parts['by'] | 'whole') =>
+  set({ parts: by === 'whole' ? undefined : { by, stagger: cue.value?.parts?.stagger ?? (by === 'letter' ? 0.03 : 0.15) } })
 </script>
 
 <template>
@@ -214,7 +214,12 @@ const setParts = (by: string) =>
     <p v-if="held" class="quiet">It takes {{ secondsWords(held) }}, so that it flashes no more than three times a second.</p>
     <div v-if="partChoices.length && !effect.whole && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row">
       <span class="label">Told apart</span>
-      <select class="field" aria-label="Parts" :value="cue.parts?.by ?? 'whole'" @change="setParts(value($event))">
+      <select
+        class="field"
+        aria-label="Parts"
+        :value="cue.parts?.by ?? 'whole'"
+        @change="setParts(partChoices.find(by => by === value($event)) ?? 'whole')"
+      >
         <option value="whole">as a whole</option>
         <option v-for="by in partChoices" :key="by" :value="by">{{ byWords[by] }}</option>
       </select>

@@ -1,6 +1,17 @@
 <script setup lang="ts">
+import {
+  dropRecord,
+  putRecord,
+  elementsOf,
+  layoutsOf,
+  mastersOf,
+  type Change,
+  type Element,
+  type Info,
+  type Logo,
+  type Theme,
+} from '#core/model'
 import { setFields } from '#core/edits'
-import { elementsOf, layoutsOf, mastersOf, type Change, type Element, type Info, type Logo, type Theme } from '#core/model'
 import { orderLast } from '#core/values'
 
 /** The logo in its two forms, the footer and the date: once for all slides, placed by the master. */
@@ -35,7 +46,7 @@ function newLogoPart(): Change[] {
     alt: 'Logo',
     box: { x: width - margin - 220, y: height - margin * 0.86, width: 220, height: margin * 0.6, angle: 0 },
   }
-  return [{ do: 'put', table: 'elements', record }]
+  return [putRecord('elements', record)]
 }
 async function take(file: File | undefined) {
   if (!file) return
@@ -78,12 +89,11 @@ const corners = computed(() => {
   ]
 })
 const place = (box: Element['box']) =>
-  logoPart.value &&
-  store.edit('place the logo', setFields(store.deck!, { table: 'elements', id: logoPart.value.id, fields: { box } as never }))
+  logoPart.value && store.edit('place the logo', setFields(store.deck!, { table: 'elements', id: logoPart.value.id, fields: { box } }))
 /** Puts a line of the foot on the master, or takes it away. */
 function toggle(field: 'footer' | 'slide-number' | 'date', name: string, across: number) {
   const there = part(field)
-  if (there) return store.edit(`take the ${name.toLowerCase()} away`, [{ do: 'drop', table: 'elements', id: there.id }])
+  if (there) return store.edit(`take the ${name.toLowerCase()} away`, [dropRecord('elements', there.id)])
   if (!master.value) return
   const { width, height } = info.value.size
   const margin = theme.value.margin
@@ -107,7 +117,7 @@ function toggle(field: 'footer' | 'slide-number' | 'date', name: string, across:
       angle: 0,
     },
   }
-  store.edit(`put the ${name.toLowerCase()} on every slide`, [{ do: 'put', table: 'elements', record }])
+  store.edit(`put the ${name.toLowerCase()} on every slide`, [putRecord('elements', record)])
 }
 const setInfo = (label: string, fields: Partial<Info>) => store.edit(label, setFields(store.deck!, { table: 'info', id: 'info', fields }))
 const value = (event: Event) => (event.target as HTMLInputElement).value

@@ -25,7 +25,7 @@ const theme = computed(() => (slide.value ? themeUnder(store.deck!, slide.value.
 const own = computed<Backdrop>(() => owner.value?.backdrop ?? {})
 const shown = computed<Backdrop>(() => (slide.value ? { ...backdropOf(store.deck!, slide.value), ...own.value } : own.value))
 const set = (label: string, fields: { ground?: Color; backdrop?: Backdrop }) =>
-  owner.value && store.edit(label, setFields(store.deck!, { table: table.value, id: owner.value.id, fields: fields as never }))
+  owner.value && store.edit(label, setFields(store.deck!, { table: table.value, id: owner.value.id, fields }))
 const put = (part: Partial<Backdrop>) => set('change the ground', { backdrop: { ...own.value, ...part } })
 const fills = [
   { kind: 'plain', label: 'Plain' },

@@ -276,7 +276,7 @@ async function readFile(file: File | undefined) {
 }
 
 const setSlide = (row: Row, label: string, fields: object) =>
-  store.edit(label, setFields(store.deck!, { table: 'slides', id: row.slide.id, fields: fields as never }))
+  store.edit(label, setFields(store.deck!, { table: 'slides', id: row.slide.id, fields }))
 /** Slides whose notes are open for writing although they have none yet. */
 const openNotes = ref(new Set<string>())
 const writeNotes = (row: Row, notes: string) =>

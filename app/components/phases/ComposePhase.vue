@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { putRecord, textOf, type DrawnIcon } from '#core/model'
 import { newChart } from '#core/charts'
 import { setFields } from '#core/edits'
-import { textOf, type DrawnIcon } from '#core/model'
 import { shownElement } from '#core/resolved'
 import { diagramFamily } from '#core/diagrams'
 import { shapeNamed } from '#core/shapes'
@@ -91,20 +91,16 @@ async function takeTable(file: File, element: string | null, at?: { x: number; y
   if (anything && anything.kind === 'picture' && anything.anything) {
     const { id, owner, name, order, placeholder, box } = chart
     store.edit(`draw ${table.name}`, [
-      {
-        do: 'put',
-        table: 'elements',
-        record: {
-          id,
-          owner,
-          name,
-          order,
-          kind: 'chart',
-          chart: newChart(table.id),
-          ...(placeholder ? { placeholder } : {}),
-          ...(box ? { box } : {}),
-        },
-      },
+      putRecord('elements', {
+        id,
+        owner,
+        name,
+        order,
+        kind: 'chart',
+        chart: newChart(table.id),
+        ...(placeholder ? { placeholder } : {}),
+        ...(box ? { box } : {}),
+      }),
     ])
   } else if (chart?.kind === 'chart')
     store.edit(
@@ -112,13 +108,13 @@ async function takeTable(file: File, element: string | null, at?: { x: number; y
       setFields(store.deck, {
         table: 'elements',
         id: chart.id,
-        fields: { chart: { ...newChart(table.id), ...chart.chart, table: table.id, across: null, height: null, lit: [] } } as never,
+        fields: { chart: { ...newChart(table.id), ...chart.chart, table: table.id, across: null, height: null, lit: [] } },
       }),
     )
   else if (chart?.kind === 'table')
     store.edit(
       `fill ${chart.name} from ${table.name}`,
-      setFields(store.deck, { table: 'elements', id: chart.id, fields: { table: table.id, columns: [], looks: undefined } as never }),
+      setFields(store.deck, { table: 'elements', id: chart.id, fields: { table: table.id, columns: [], looks: undefined } }),
     )
   else
     put(`draw ${table.name}`, {
@@ -148,7 +144,7 @@ function showPicture(
   if (picture?.kind === 'picture')
     return store.edit(
       `put ${name} in its place`,
-      setFields(store.deck, { table: 'elements', id: picture.id, fields: { media: media.hash, natural, focus: undefined } as never }),
+      setFields(store.deck, { table: 'elements', id: picture.id, fields: { media: media.hash, natural, focus: undefined } }),
     )
   const factor = Math.min(1, (size.value.width * 0.5) / natural.width, (size.value.height * 0.6) / natural.height)
   put(`add ${name}`, {
@@ -179,7 +175,7 @@ async function showClip(name: string, hash: string, element: string | null, at?:
       setFields(store.deck, {
         table: 'elements',
         id: before.id,
-        fields: { media: hash, natural, from: undefined, until: undefined, captions: undefined } as never,
+        fields: { media: hash, natural, from: undefined, until: undefined, captions: undefined },
       }),
     )
   const factor = natural ? Math.min((size.value.width * 0.6) / natural.width, (size.value.height * 0.6) / natural.height) : 1

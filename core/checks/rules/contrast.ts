@@ -6,7 +6,7 @@ import type { Finding, Remedy, Rule } from '../finding'
 const changesOf =
   (remedy: ContrastRemedy, slide: string) =>
   (deck: Deck): Change[] => [
-    ...Object.entries(remedy.fields).flatMap(([id, fields]) => setFields(deck, { table: 'elements', id, fields: fields as never })),
+    ...Object.entries(remedy.fields).flatMap(([id, fields]) => setFields(deck, { table: 'elements', id, fields })),
     ...(remedy.slide && deck.slides[slide] ? setFields(deck, { table: 'slides', id: slide, fields: remedy.slide }) : []),
   ]
 

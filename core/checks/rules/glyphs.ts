@@ -1,3 +1,4 @@
+import { setRecord } from '../../model'
 import { standInFor } from '../../fonts'
 import { missingGlyphs } from '../../themes'
 import type { Finding, Rule } from '../finding'
@@ -17,8 +18,6 @@ export const glyphs: Rule = ({ deck, slide, context }) =>
       beat: null,
       element,
       message,
-      remedy: remedy
-        ? { label: `Set it in ${remedy}`, changes: () => [{ do: 'set', table: 'elements', id: element, fields: { family: remedy } }] }
-        : null,
+      remedy: remedy ? { label: `Set it in ${remedy}`, changes: () => [setRecord('elements', element, { family: remedy })] } : null,
     }
   })

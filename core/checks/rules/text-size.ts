@@ -1,3 +1,4 @@
+import { setRecord } from '../../model'
 import { styleOf } from '../../resolved'
 import { largestSeen } from '../../timing'
 import { layoutOfElement, leastReadable } from '../../text'
@@ -34,7 +35,7 @@ export const textSize: Rule = ({ deck, slide, context }) =>
           element.size !== undefined && seen === 1 && element.size < least && layout.scale === 1
             ? {
                 label: `Set it in ${Math.round(least)} px`,
-                changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { size: Math.round(least) } }],
+                changes: () => [setRecord('elements', element.id, { size: Math.round(least) })],
               }
             : null,
       },

@@ -1,4 +1,4 @@
-import { slidesOf, elementsOf, type Element } from '../../model'
+import { setRecord, slidesOf, elementsOf, type Element } from '../../model'
 import { placeholdersOf } from '../../resolved'
 import type { Box } from '../../values'
 import type { Finding } from '../finding'
@@ -39,7 +39,7 @@ export const nearPlace: WholeRule = deck => {
             message: `“${element.name}” stands ${words(element.box, place)} of where its layout has it.`,
             remedy: {
               label: 'Put it where the layout has it',
-              changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { box: undefined } }],
+              changes: () => [setRecord('elements', element.id, { box: undefined })],
             },
           })
         }
@@ -68,7 +68,7 @@ export const nearPlace: WholeRule = deck => {
         message: `“${element.name}” stands ${words(element.box!, usual)} of where it stands on ${count} other slides.`,
         remedy: {
           label: 'Put it where the others stand',
-          changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { box: usual } }],
+          changes: () => [setRecord('elements', element.id, { box: usual })],
         },
       })
     }

@@ -1,3 +1,4 @@
+import { setRecord } from '../../model'
 import { styleNamed, themeUnder } from '../../resolved'
 import { departuresOf } from '../../themes'
 import type { WholeRule } from './rule'
@@ -20,7 +21,7 @@ export const nearSize: WholeRule = deck =>
         message: `“${element.name}” is set in ${Math.round(fields.size)} px, its style ${known.name} in ${known.size} px.`,
         remedy: {
           label: `Set it in ${known.size} px`,
-          changes: () => [{ do: 'set', table: 'elements', id: element.id, fields: { size: undefined } }],
+          changes: () => [setRecord('elements', element.id, { size: undefined })],
         },
       },
     ]

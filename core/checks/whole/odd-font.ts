@@ -1,3 +1,4 @@
+import { setRecord } from '../../model'
 import { styleNamed, themeUnder } from '../../resolved'
 import { departuresOf } from '../../themes'
 import type { WholeRule } from './rule'
@@ -22,7 +23,7 @@ export const oddFont: WholeRule = deck => {
         message: `“${element.name}” is set in ${fields.family}, all other text of its style in ${usual}.`,
         remedy: {
           label: `Set it in ${usual}`,
-          changes: () => [{ do: 'set' as const, table: 'elements' as const, id: element.id, fields: { family: undefined } }],
+          changes: () => [setRecord('elements', element.id, { family: undefined })],
         },
       }
     })

@@ -8,6 +8,7 @@ import {
   usualMotion,
   usualTransition,
 } from '../../timing'
+import type { ElementKind } from '../../model'
 import type { Finding } from '../finding'
 import type { WholeRule } from './rule'
 
@@ -20,8 +21,8 @@ const words = {
 export const oddMotion: WholeRule = deck => {
   const { usual } = deck.info.info ?? {}
   const cues = (['enter', 'exit'] as const).flatMap(what =>
-    Object.keys(usual?.[what] ?? {}).flatMap(kind =>
-      cuesApart(deck, what, kind as never).map((cue): Finding => {
+    (Object.keys(usual?.[what] ?? {}) as ElementKind[]).flatMap(kind =>
+      cuesApart(deck, what, kind).map((cue): Finding => {
         const element = deck.elements[cue.element!]!
         const [does, usually, label] = words[what]
         const name = (effect: string) => effectNamed(effect, what).label.toLowerCase()

@@ -1,5 +1,5 @@
+import { putRecord, setRecord, applyChanges, elementsOf, slidesOf } from '../../model'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, elementsOf, slidesOf } from '../../model'
 import { shownElements } from '../../resolved'
 import { freshDeck, textElement, timingContext } from '../../testing'
 import { compileSlide, frameAt } from '../../timing'
@@ -11,16 +11,11 @@ const deck = (() => {
   const base = freshDeck()
   const first = slidesOf(base)[0]!
   return applyChanges(base, [
-    ...['s2', 's3', 's4'].map((id, index) => ({
-      do: 'put' as const,
-      table: 'slides' as const,
-      record: { ...first, id, order: `b0${index + 1}` },
-    })),
-    {
-      do: 'put',
-      table: 'elements',
-      record: { ...textElement('free', 's2', ['By hand']), box: { x: 1500, y: 800, width: 300, height: 100, angle: 0 } } as never,
-    },
+    ...['s2', 's3', 's4'].map((id, index) => putRecord('slides', { ...first, id, order: `b0${index + 1}` })),
+    putRecord('elements', {
+      ...textElement('free', 's2', ['By hand']),
+      box: { x: 1500, y: 800, width: 300, height: 100, angle: 0 },
+    } as never),
   ])
 })()
 
@@ -57,9 +52,7 @@ describe('a deck at another shape', () => {
   })
   it('leaves a board as it is: its camera shows each view whole', () => {
     const view = { id: 'v', name: 'Quay', box: { x: 1400, y: 700, width: 640, height: 360, angle: 0 } }
-    const board = applyChanges(deck, [
-      { do: 'set', table: 'slides', id: 's2', fields: { board: { width: 4000, height: 2000 }, views: [view], opens: 'v' } },
-    ])
+    const board = applyChanges(deck, [setRecord('slides', 's2', { board: { width: 4000, height: 2000 }, views: [view], opens: 'v' })])
     const fitted = filmDeck(board, { ...order, shape: 'tall' })
     expect(fitted.elements.free!.box).toEqual(deck.elements.free!.box)
     const { camera } = frameAt(compileSlide(fitted, 's2', timingContext), { beat: 0, seconds: 0 })

@@ -1,5 +1,5 @@
+import { setRecord, applyChanges, slidesOf, type Change, type Deck } from '../../model'
 import { z } from 'zod'
-import { applyChanges, slidesOf, type Change, type Deck } from '../../model'
 import { onlyVariant } from '../../resolved'
 import { idSchema } from '../../values'
 import { refit, shapes, sizeOfShape, type Shape } from '../../layouts'
@@ -46,7 +46,7 @@ export function filmDeck(deck: Deck, order: FilmOrder): Deck {
   const skipped = slides.filter((slide, index) => (index < Math.min(first, last) || index > Math.max(first, last)) && !slide.skipped)
   return applyChanges(
     fitted,
-    skipped.map((slide): Change => ({ do: 'set', table: 'slides', id: slide.id, fields: { skipped: true } })),
+    skipped.map((slide): Change => setRecord('slides', slide.id, { skipped: true })),
   )
 }
 

@@ -19,7 +19,7 @@ export const agenda: LayoutFamily = {
     const wide = size.width * 0.3
     const head = headTitle(room, wide)
     return [
-      { ...head, box: { ...head.box, y: theme.margin, height: size.height - 2 * theme.margin }, vertical: 'top' } as never,
+      { ...head, box: { ...head.box, y: theme.margin, height: size.height - 2 * theme.margin }, vertical: 'top' },
       itemsPlace({
         x: theme.margin + wide + 72,
         y: theme.margin,

@@ -19,7 +19,7 @@ export const person: LayoutFamily = {
     const head = headTitle(room, size.width - left - theme.margin)
     return [
       picturePlace('picture', 'Portrait', { x: 0, y: 0, width: wide, height: size.height }, 'Drop a portrait here'),
-      { ...head, box: { ...head.box, x: left, y: theme.margin } } as never,
+      { ...head, box: { ...head.box, x: left, y: theme.margin } },
       itemsPlace({
         x: left,
         y: theme.margin + size.height * 0.16,

@@ -19,7 +19,7 @@ export const placesMap: LayoutFamily = {
     const head = headTitle(room, wide)
     const y = head.box.y + head.box.height + size.height * 0.037
     return [
-      { ...head, box: { ...head.box, x: half + 72 } } as never,
+      { ...head, box: { ...head.box, x: half + 72 } },
       picturePlace('picture', 'Map', { x: 0, y: 0, width: half, height: size.height }, 'Drop a map or plan here'),
       itemsPlace({ x: half + 72, y, width: wide, height: size.height - y - theme.margin }),
     ]

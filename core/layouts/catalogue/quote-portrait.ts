@@ -24,7 +24,7 @@ export const quotePortrait: LayoutFamily = {
         height: room.size.height * 0.07,
         angle: 0,
       },
-    } as never,
+    },
     itemsPlace({
       x: room.theme.margin,
       y: room.size.height * 0.19,

@@ -20,7 +20,7 @@ export const quote: LayoutFamily = {
         ...headTitle(room),
         style: 'small',
         box: { x: theme.margin, y: theme.margin * 0.8, width: size.width - 2 * theme.margin, height: size.height * 0.07, angle: 0 },
-      } as never,
+      },
       itemsPlace({ x: theme.margin, y: size.height * 0.2, width: size.width - 2 * theme.margin, height: size.height * 0.8 - theme.margin }),
     ]
   },

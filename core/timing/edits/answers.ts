@@ -1,5 +1,5 @@
 import { setFields } from '../../edits'
-import type { Change, Deck } from '../../model'
+import type { Change, Deck, FieldsOf } from '../../model'
 import type { ClipFit } from '../score'
 import type { Rundown, RundownSlide } from '../rundown'
 
@@ -37,7 +37,7 @@ export function answersOf(deck: Deck, plan: Rundown, slide: RundownSlide, fit: C
   if (!record) return []
   const clip = record as { from?: number; speed?: number }
   const made: ClipAnswer[] = []
-  const put = (fields: Record<string, unknown>) => setFields(deck, { table, id, fields: fields as never })
+  const put = (fields: FieldsOf<'elements'> & FieldsOf<'sounds'>) => setFields(deck, { table, id, fields })
   // Its own hold follows the clip, wherever that is trimmed later; a beat that begins after the clip holds for so many seconds.
   const follows = fit.sound !== null || fit.beat === last.index
   const hold = wanted - last.at - last.moves

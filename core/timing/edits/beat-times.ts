@@ -1,4 +1,4 @@
-import { beatsOf, type Beat, type Change, type Deck, type EditContext } from '../../model'
+import { putRecord, setRecord, beatsOf, type Beat, type Change, type Deck, type EditContext } from '../../model'
 import { ordersAt, type Id } from '../../values'
 import type { Score } from '../score'
 import { stretch } from './stretch'
@@ -41,7 +41,7 @@ export function setBeatTimes(
         start: 'self',
         hold: until === undefined ? { kind: 'reading' } : { kind: 'seconds', seconds: round(until - start) },
       }
-      changes.push({ do: 'put', table: 'beats', record })
+      changes.push(putRecord('beats', record))
       continue
     }
     const fields: Partial<Beat> = index > 0 && beat.start !== 'self' ? { start: 'self' } : {}
@@ -51,7 +51,7 @@ export function setBeatTimes(
       if (moves > length) changes.push(...stretch(deck, { beats: [beat.id] }, length / moves).filter(change => change.table === 'cues'))
       fields.hold = { kind: 'seconds', seconds: round(Math.max(0, length - moves)) }
     }
-    if (Object.keys(fields).length) changes.push({ do: 'set', table: 'beats', id: beat.id, fields })
+    if (Object.keys(fields).length) changes.push(setRecord('beats', beat.id, fields))
   }
   return changes
 }

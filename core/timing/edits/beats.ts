@@ -1,4 +1,4 @@
-import { beatsOf, cuesOf, type Beat, type Change, type Deck, type EditContext } from '../../model'
+import { dropRecord, putRecord, setRecord, beatsOf, cuesOf, type Beat, type Change, type Deck, type EditContext } from '../../model'
 import { orderAt, ordersAt, type Id } from '../../values'
 import type { Score } from '../score'
 
@@ -25,28 +25,18 @@ export function splitBeat(deck: Deck, score: Score, wish: { beat: Id; at: number
       ? { kind: 'seconds', seconds: round(Math.max(0, entry.length - wish.at - movesLater)) }
       : entry.beat.hold
   return [
-    { do: 'put', table: 'beats', record: { id, slide: entry.beat.slide, order: order!, start: wish.start, hold } },
+    putRecord('beats', { id, slide: entry.beat.slide, order: order!, start: wish.start, hold }),
     ...(wish.start === 'self'
-      ? [
-          {
-            do: 'set' as const,
-            table: 'beats' as const,
-            id: wish.beat,
-            fields: { hold: { kind: 'seconds' as const, seconds: round(Math.max(0, wish.at - moves)) } },
-          },
-        ]
+      ? [setRecord('beats', wish.beat, { hold: { kind: 'seconds' as const, seconds: round(Math.max(0, wish.at - moves)) } })]
       : []),
-    ...moving.map(({ cue, start }): Change => ({
-      do: 'set',
-      table: 'cues',
-      id: cue.id,
-      fields: {
+    ...moving.map(({ cue, start }): Change =>
+      setRecord('cues', cue.id, {
         beat: id,
         ...(cue.anchor.to !== 'beat' && gone.has(cue.anchor.cue)
           ? {}
           : { anchor: { to: 'beat' as const }, delay: Math.max(0, round(start - wish.at)) }),
-      },
-    })),
+      }),
+    ),
   ]
 }
 
@@ -62,14 +52,15 @@ export function mergeBeats(deck: Deck, score: Score, wish: { beat: Id }): Change
   const joining = cuesOf(deck, next.beat.id)
   const orders = ordersAt(cuesOf(deck, entry.beat.id), Infinity, joining.length)
   return [
-    ...joining.map((cue, place): Change => ({
-      do: 'set',
-      table: 'cues',
-      id: cue.id,
-      fields: { beat: wish.beat, order: orders[place]!, ...(cue.anchor.to === 'beat' ? { delay: round(cue.delay + wait) } : {}) },
-    })),
-    { do: 'set', table: 'beats', id: wish.beat, fields: { hold: next.beat.hold } },
-    { do: 'drop', table: 'beats', id: next.beat.id },
+    ...joining.map((cue, place): Change =>
+      setRecord('cues', cue.id, {
+        beat: wish.beat,
+        order: orders[place]!,
+        ...(cue.anchor.to === 'beat' ? { delay: round(cue.delay + wait) } : {}),
+      }),
+    ),
+    setRecord('beats', wish.beat, { hold: next.beat.hold }),
+    dropRecord('beats', next.beat.id),
   ]
 }
 
@@ -81,17 +72,12 @@ export function moveBeat(deck: Deck, wish: { beat: Id; by: 1 | -1 }): Change[] {
   const to = beats.indexOf(beat) + wish.by
   if (to < 0 || to >= beats.length) return []
   return [
-    {
-      do: 'set',
-      table: 'beats',
-      id: beat.id,
-      fields: {
-        order: orderAt(
-          beats.filter(other => other !== beat),
-          to,
-        ),
-      },
-    },
+    setRecord('beats', beat.id, {
+      order: orderAt(
+        beats.filter(other => other !== beat),
+        to,
+      ),
+    }),
   ]
 }
 
@@ -100,4 +86,4 @@ export const startBeats = (deck: Deck, wish: { slides: readonly Id[]; start: Bea
   wish.slides
     .flatMap(slide => beatsOf(deck, slide).slice(1))
     .filter(beat => beat.start !== wish.start)
-    .map(beat => ({ do: 'set', table: 'beats', id: beat.id, fields: { start: wish.start } }))
+    .map(beat => setRecord('beats', beat.id, { start: wish.start }))

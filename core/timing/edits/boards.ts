@@ -1,5 +1,7 @@
-import { addCue, clip, pasteClipping, removeCues, type Clipping } from '../../edits'
 import {
+  dropRecord,
+  putRecord,
+  setRecord,
   applyChanges,
   beatsOf,
   cuesOf,
@@ -17,6 +19,7 @@ import {
   type Element,
   type Slide,
 } from '../../model'
+import { addCue, clip, pasteClipping, removeCues, type Clipping } from '../../edits'
 import { groundHex, groundOf } from '../../resolved'
 import { orderAt, orderLast, ordersAt, type Box, type Id } from '../../values'
 import { compileSlide } from '../compile'
@@ -45,22 +48,17 @@ export function makeBoard(deck: Deck, wish: { slide: Id; across: number; down: n
   const { width, height } = deck.info.info!.size
   const [across, down] = [Math.max(1, wish.across), Math.max(1, wish.down)]
   return [
-    {
-      do: 'set',
-      table: 'slides',
-      id: wish.slide,
-      fields: {
-        board: { width: Math.round(width * across), height: Math.round(height * down) },
-        views: [{ id: context.id(), name: 'Start', box: { x: 0, y: 0, width, height, angle: 0 } }],
-      },
-    },
+    setRecord('slides', wish.slide, {
+      board: { width: Math.round(width * across), height: Math.round(height * down) },
+      views: [{ id: context.id(), name: 'Start', box: { x: 0, y: 0, width, height, angle: 0 } }],
+    }),
   ]
 }
 
 /** Makes a board a slide again: its views go, and what its camera did; what lies beyond the picture stays where it is. */
 export const unmakeBoard = (deck: Deck, wish: { slide: Id }): Change[] => [
   ...removeCues(deck, { cues: cameraCues(deck, wish.slide).map(cue => cue.id) }),
-  { do: 'set', table: 'slides', id: wish.slide, fields: { board: undefined, views: undefined, opens: undefined } },
+  setRecord('slides', wish.slide, { board: undefined, views: undefined, opens: undefined }),
 ]
 
 /** Takes a view of a board away, and the moves of the camera that led to it; what stands in it stays. */
@@ -73,12 +71,10 @@ export function removeView(deck: Deck, wish: { slide: Id; view: Id }): Change[] 
         .filter(cue => cue.options.view === wish.view)
         .map(cue => cue.id),
     }),
-    {
-      do: 'set',
-      table: 'slides',
-      id: slide.id,
-      fields: { views: slide.views.filter(view => view.id !== wish.view), ...(slide.opens === wish.view ? { opens: undefined } : {}) },
-    },
+    setRecord('slides', slide.id, {
+      views: slide.views.filter(view => view.id !== wish.view),
+      ...(slide.opens === wish.view ? { opens: undefined } : {}),
+    }),
   ]
 }
 
@@ -159,7 +155,7 @@ export function slidesToBoard(deck: Deck, wish: { slides: readonly Id[] }, conte
     opens: views[0]!.id,
   }
   const work = working(deck)
-  work.do([{ do: 'put', table: 'slides', record: board }])
+  work.do([putRecord('slides', board)])
   const ground = groundHex(work.now, board)
   const starts: number[] = []
   slides.forEach((slide, index) => {
@@ -168,17 +164,15 @@ export function slidesToBoard(deck: Deck, wish: { slides: readonly Id[] }, conte
     const own = beatsOf(deck, slide.id)
     const orders = ordersAt(beatsOf(work.now, board.id), Infinity, own.length)
     work.do(
-      own.map((beat, at): Change => ({
-        do: 'put',
-        table: 'beats',
-        record: {
+      own.map((beat, at): Change =>
+        putRecord('beats', {
           ...beat,
           id: context.id(),
           slide: board.id,
           order: orders[at]!,
           start: at > 0 || index === 0 ? beat.start : purpose === 'talk' ? 'advance' : 'self',
-        },
-      })),
+        }),
+      ),
     )
     const { x, y } = views[index]!.box
     if (groundHex(deck, slide) !== ground) {
@@ -192,7 +186,7 @@ export function slidesToBoard(deck: Deck, wish: { slides: readonly Id[] }, conte
         fill: groundOf(deck, slide),
         box: views[index]!.box,
       }
-      work.do([{ do: 'put', table: 'elements', record: backdrop }])
+      work.do([putRecord('elements', backdrop)])
     }
     const clipping = wholeClip(deck, slide.id)
     if (clipping)
@@ -203,7 +197,7 @@ export function slidesToBoard(deck: Deck, wish: { slides: readonly Id[] }, conte
     const arriving = cuesOf(work.now, opening.id).filter(cue => cue.anchor.to === 'beat')
     work.do([
       ...addCue(work.now, { cue: cameraCue(opening.id, views[index]!.id) }, { ...context, id: () => cameraId }),
-      ...arriving.map((cue): Change => ({ do: 'set', table: 'cues', id: cue.id, fields: { anchor: { to: 'end', cue: cameraId } } })),
+      ...arriving.map((cue): Change => setRecord('cues', cue.id, { anchor: { to: 'end', cue: cameraId } })),
     ])
   })
   const at = compileSlide(work.now, board.id, context).beats
@@ -212,15 +206,10 @@ export function slidesToBoard(deck: Deck, wish: { slides: readonly Id[] }, conte
     const [from, until] = [places.get(sound.fromSlide), places.get(sound.untilSlide)]
     if (from === undefined && until === undefined) continue
     work.do([
-      {
-        do: 'set',
-        table: 'sounds',
-        id: sound.id,
-        fields: {
-          ...(from === undefined ? {} : { fromSlide: board.id, delay: sound.delay + (at[starts[from]!]?.at ?? 0) }),
-          ...(until === undefined ? {} : { untilSlide: board.id }),
-        },
-      },
+      setRecord('sounds', sound.id, {
+        ...(from === undefined ? {} : { fromSlide: board.id, delay: sound.delay + (at[starts[from]!]?.at ?? 0) }),
+        ...(until === undefined ? {} : { untilSlide: board.id }),
+      }),
     ])
   }
   work.do(relinked(work.now, new Map(slides.map(slide => [slide.id, board.id]))))
@@ -239,9 +228,7 @@ function relinked(deck: Deck, to: ReadonlyMap<Id, Id>): Change[] {
     if (element.kind !== 'text') return []
     const before = JSON.stringify(element.text)
     const after = before.replace(/"href":"#([^"]+)"/g, (whole, id: Id) => (to.has(id) ? `"href":"#${to.get(id)}"` : whole))
-    return after === before
-      ? []
-      : [{ do: 'set', table: 'elements', id: element.id, fields: { text: JSON.parse(after) as typeof element.text } }]
+    return after === before ? [] : [setRecord('elements', element.id, { text: JSON.parse(after) as typeof element.text })]
   })
 }
 
@@ -249,16 +236,16 @@ function relinked(deck: Deck, to: ReadonlyMap<Id, Id>): Change[] {
 const dropSlides = (deck: Deck, slides: readonly Id[]): Change[] =>
   slides.flatMap((slide): Change[] => [
     ...beatsOf(deck, slide).flatMap((beat): Change[] => [
-      ...cuesOf(deck, beat.id).map((cue): Change => ({ do: 'drop', table: 'cues', id: cue.id })),
-      { do: 'drop', table: 'beats', id: beat.id },
+      ...cuesOf(deck, beat.id).map((cue): Change => dropRecord('cues', cue.id)),
+      dropRecord('beats', beat.id),
     ]),
     ...elementsOf(deck, slide).flatMap((element): Change[] => [
       ...Object.values(deck.states)
         .filter(state => state.element === element.id)
-        .map((state): Change => ({ do: 'drop', table: 'states', id: state.id })),
-      { do: 'drop', table: 'elements', id: element.id },
+        .map((state): Change => dropRecord('states', state.id)),
+      dropRecord('elements', element.id),
     ]),
-    { do: 'drop', table: 'slides', id: slide },
+    dropRecord('slides', slide),
   ])
 
 const middleOf = (box: Box) => ({ x: box.x + box.width / 2, y: box.y + box.height / 2 })
@@ -330,7 +317,7 @@ export function boardToSlides(deck: Deck, wish: { slide: Id }, context: EditCont
       ...(index === 0 ? {} : { transition: undefined }),
     }
     made.push(slide.id)
-    work.do([{ do: 'put', table: 'slides', record: JSON.parse(JSON.stringify(slide)) as Slide }])
+    work.do([putRecord('slides', JSON.parse(JSON.stringify(slide)) as Slide)])
     const own = (cue: { element: Id | null; what: string; options: Readonly<Record<string, unknown>> }) =>
       cue.element === null ? cue.what === 'camera' && cue.options.view === view.id : home.get(cue.element) === index
     const kept = beats.flatMap((beat, at) => (cuesOf(deck, beat.id).some(own) ? [{ beat, at }] : []))
@@ -338,13 +325,7 @@ export function boardToSlides(deck: Deck, wish: { slide: Id }, context: EditCont
       ? kept
       : [{ beat: { ...beats[0]!, start: purpose === 'talk' ? 'advance' : 'self', hold: { kind: 'reading' } }, at: -1 }]
     const beatOrders = ordersAt([], 0, told.length)
-    work.do(
-      told.map(({ beat }, at): Change => ({
-        do: 'put',
-        table: 'beats',
-        record: { ...beat, id: context.id(), slide: slide.id, order: beatOrders[at]! },
-      })),
-    )
+    work.do(told.map(({ beat }, at): Change => putRecord('beats', { ...beat, id: context.id(), slide: slide.id, order: beatOrders[at]! })))
     const elements = (whole?.elements ?? []).filter(element => home.get(element.id) === index)
     if (!whole || !elements.length) return
     const by = Math.min(size.width / view.box.width, size.height / view.box.height)
@@ -377,15 +358,10 @@ export function boardToSlides(deck: Deck, wish: { slide: Id }, context: EditCont
     ...Object.values(deck.sounds).filter(one => one.untilSlide === board.id && one.fromSlide !== board.id),
   ]) {
     work.do([
-      {
-        do: 'set',
-        table: 'sounds',
-        id: sound.id,
-        fields: {
-          ...(sound.fromSlide === board.id ? { fromSlide: made[0]! } : {}),
-          ...(sound.untilSlide === board.id ? { untilSlide: made.at(-1)! } : {}),
-        },
-      },
+      setRecord('sounds', sound.id, {
+        ...(sound.fromSlide === board.id ? { fromSlide: made[0]! } : {}),
+        ...(sound.untilSlide === board.id ? { untilSlide: made.at(-1)! } : {}),
+      }),
     ])
   }
   work.do(relinked(work.now, new Map([[board.id, made[0]!]])))
@@ -435,10 +411,10 @@ export function tourViews(deck: Deck, wish: { slide: Id; back: boolean }, contex
   const work = working(deck)
   work.do([
     ...removeCues(deck, { cues: cameraCues(deck, wish.slide).map(cue => cue.id) }),
-    ...fresh.map((record): Change => ({ do: 'put', table: 'beats', record })),
+    ...fresh.map((record): Change => putRecord('beats', record)),
   ])
   const all = [...beats, ...fresh].slice(1)
   stops.forEach((stop, index) => work.do(addCue(work.now, { cue: cameraCue(all[index]!.id, stop) }, context)))
-  work.do([{ do: 'set', table: 'slides', id: wish.slide, fields: { opens: first.id } }])
+  work.do([setRecord('slides', wish.slide, { opens: first.id })])
   return work.changes
 }

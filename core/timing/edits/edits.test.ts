@@ -1,7 +1,7 @@
+import { putRecord, setRecord, applyChanges, beatsOf, cuesOf, cuesOfElement, mend, slidesOf, type Change, type Deck } from '../../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { addSlide, putTransition } from '../../edits'
-import { applyChanges, beatsOf, cuesOf, cuesOfElement, mend, slidesOf, type Change, type Deck } from '../../model'
 import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../../testing'
 import {
   clipCues,
@@ -43,12 +43,7 @@ const times = (score: Score) =>
 const timed = anyDeck.map(deck =>
   after(
     deck,
-    Object.values(deck.beats).map(one => ({
-      do: 'set',
-      table: 'beats',
-      id: one.id,
-      fields: { start: 'self', hold: { kind: 'seconds', seconds: 1.5 } },
-    })),
+    Object.values(deck.beats).map(one => setRecord('beats', one.id, { start: 'self', hold: { kind: 'seconds', seconds: 1.5 } })),
   ),
 )
 
@@ -137,13 +132,12 @@ describe('splitting a beat', () => {
     const slide = slidesOf(base)[0]!.id
     const [only] = beatsOf(base, slide)
     const deck = after(base, [
-      { do: 'put', table: 'elements', record: textElement('a', slide, ['A']) },
-      { do: 'put', table: 'cues', record: cue({ id: 'one', beat: only!.id, element: 'a' }) },
-      {
-        do: 'put',
-        table: 'cues',
-        record: cue({ id: 'two', beat: only!.id, element: 'a', what: 'exit', order: 'a1', anchor: { to: 'end', cue: 'one' }, delay: 2 }),
-      },
+      putRecord('elements', textElement('a', slide, ['A'])),
+      putRecord('cues', cue({ id: 'one', beat: only!.id, element: 'a' })),
+      putRecord(
+        'cues',
+        cue({ id: 'two', beat: only!.id, element: 'a', what: 'exit', order: 'a1', anchor: { to: 'end', cue: 'one' }, delay: 2 }),
+      ),
     ])
     const next = after(deck, splitBeat(deck, scoreOf(deck, slide), { beat: only!.id, at: 2.5, start: 'advance' }, countingContext('n')))
     expect(beatsOf(next, slide).map(one => [one.id, one.hold.kind])).toEqual([
@@ -227,9 +221,7 @@ describe('a transition put on more slides', () => {
     return after(
       deck,
       slidesOf(deck).flatMap((slide, index) =>
-        index % 3 === 0
-          ? [{ do: 'set' as const, table: 'slides' as const, id: slide.id, fields: { chapter: `Chapter ${index / 3}` } }]
-          : [],
+        index % 3 === 0 ? [setRecord('slides', slide.id, { chapter: `Chapter ${index / 3}` })] : [],
       ),
     )
   }
@@ -238,7 +230,7 @@ describe('a transition put on more slides', () => {
   it('is on those of its chapter, or on all, and never on the first, which follows none', () => {
     const deck = chapters(8)
     const ids = slidesOf(deck).map(slide => slide.id)
-    const set = after(deck, [{ do: 'set', table: 'slides', id: ids[4]!, fields: { transition } }])
+    const set = after(deck, [setRecord('slides', ids[4]!, { transition })])
     const reached = (reach: 'chapter' | 'all') =>
       slidesOf(after(set, putTransition(set, { like: ids[4]!, reach }))).flatMap((slide, index) => (slide.transition ? [index] : []))
     expect(reached('chapter')).toEqual([3, 4, 5])
@@ -249,7 +241,7 @@ describe('a transition put on more slides', () => {
     const deck = chapters(4)
     const ids = slidesOf(deck).map(slide => slide.id)
     expect(putTransition(deck, { like: ids[1]!, reach: 'all' })).toEqual([])
-    const set = after(deck, [{ do: 'set', table: 'slides', id: ids[2]!, fields: { transition } }])
+    const set = after(deck, [setRecord('slides', ids[2]!, { transition })])
     expect(putTransition(set, { like: ids[1]!, reach: 'all' }).map(change => change.do === 'set' && change.id)).toEqual([ids[2]])
     expect(putTransition(set, { like: 'gone', reach: 'all' })).toEqual([])
   })
@@ -295,19 +287,17 @@ describe('carrying cues to other elements', () => {
     const second = slidesOf(deck)[1]!.id
     const chart = { id: 'chart', owner: second, kind: 'chart', name: 'Chart', order: 'a9', chart: { table: 'seasons' } }
     deck = after(deck, [
-      { do: 'put', table: 'elements', record: textElement('from', first, ['One', 'Two']) },
-      { do: 'put', table: 'elements', record: textElement('to', second, ['Three', 'Four']) },
-      { do: 'put', table: 'elements', record: chart as never },
-      { do: 'put', table: 'beats', record: beat({ id: 'later', slide: first, order: 'z0' }) },
-      {
-        do: 'put',
-        table: 'cues',
-        record: cue({ id: 'in', beat: beatsOf(deck, first)[0]!.id, element: 'from', effect: 'type', parts: { by: 'word', stagger: 0.2 } }),
-      },
-      {
-        do: 'put',
-        table: 'cues',
-        record: cue({
+      putRecord('elements', textElement('from', first, ['One', 'Two'])),
+      putRecord('elements', textElement('to', second, ['Three', 'Four'])),
+      putRecord('elements', chart as never),
+      putRecord('beats', beat({ id: 'later', slide: first, order: 'z0' })),
+      putRecord(
+        'cues',
+        cue({ id: 'in', beat: beatsOf(deck, first)[0]!.id, element: 'from', effect: 'type', parts: { by: 'word', stagger: 0.2 } }),
+      ),
+      putRecord(
+        'cues',
+        cue({
           id: 'eye',
           beat: beatsOf(deck, first)[0]!.id,
           element: 'from',
@@ -316,9 +306,9 @@ describe('carrying cues to other elements', () => {
           order: 'a1',
           anchor: { to: 'end', cue: 'in' },
         }),
-      },
-      { do: 'put', table: 'cues', record: cue({ id: 'out', beat: 'later', element: 'from', what: 'exit' }) },
-      { do: 'put', table: 'cues', record: cue({ id: 'old', beat: beatsOf(deck, second)[0]!.id, element: 'to', effect: 'wipe' }) },
+      ),
+      putRecord('cues', cue({ id: 'out', beat: 'later', element: 'from', what: 'exit' })),
+      putRecord('cues', cue({ id: 'old', beat: beatsOf(deck, second)[0]!.id, element: 'to', effect: 'wipe' })),
     ])
     return { deck, second }
   }
@@ -410,12 +400,11 @@ describe('what comes later', () => {
   const base = freshDeck()
   const slide = slidesOf(base)[0]!.id
   const deck = applyChanges(base, [
-    { do: 'put', table: 'elements', record: textElement('words', slide, ['Quay', 'Boats and buoys']) },
-    { do: 'put', table: 'beats', record: beat({ id: 'b', slide, order: 'z0' }) },
-    {
-      do: 'put',
-      table: 'cues',
-      record: cue({
+    putRecord('elements', textElement('words', slide, ['Quay', 'Boats and buoys'])),
+    putRecord('beats', beat({ id: 'b', slide, order: 'z0' })),
+    putRecord(
+      'cues',
+      cue({
         id: 'first',
         beat: 'b',
         element: 'words',
@@ -424,16 +413,14 @@ describe('what comes later', () => {
         order: 'a0',
         parts: { by: 'paragraph', stagger: 0.5 },
       }),
-    },
-    {
-      do: 'put',
-      table: 'cues',
-      record: cue({ id: 'second', beat: 'b', element: 'words', what: 'emphasis', effect: 'pulse', delay: 2, order: 'a1', repeat: 3 }),
-    },
-    {
-      do: 'put',
-      table: 'cues',
-      record: cue({
+    ),
+    putRecord(
+      'cues',
+      cue({ id: 'second', beat: 'b', element: 'words', what: 'emphasis', effect: 'pulse', delay: 2, order: 'a1', repeat: 3 }),
+    ),
+    putRecord(
+      'cues',
+      cue({
         id: 'third',
         beat: 'b',
         element: 'words',
@@ -442,7 +429,7 @@ describe('what comes later', () => {
         order: 'a2',
         anchor: { to: 'end', cue: 'second' },
       }),
-    },
+    ),
   ])
   const score = compileSlide(deck, slide, timingContext)
   const entry = score.beats.find(one => one.beat.id === 'b')!

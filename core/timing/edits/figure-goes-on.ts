@@ -1,4 +1,4 @@
-import { elementsOf, slidesOf, type Change, type Deck, type EditContext, type FigureElement } from '../../model'
+import { putRecord, elementsOf, slidesOf, type Change, type Deck, type EditContext, type FigureElement } from '../../model'
 import { shownElement } from '../../resolved'
 import { orderLast, type Id } from '../../values'
 import { poses } from '../../figures'
@@ -38,5 +38,5 @@ export function figureGoesOn(deck: Deck, wish: { figure: Id }, context: EditCont
       angle: box.angle + rotate,
     },
   }
-  return [{ do: 'put', table: 'elements', record }]
+  return [putRecord('elements', record)]
 }

@@ -1,5 +1,15 @@
+import {
+  putRecord,
+  beatsOf,
+  cuesOf,
+  cuesOfElement,
+  type Change,
+  type Cue,
+  type Deck,
+  type EditContext,
+  type ElementKind,
+} from '../../model'
 import { dropCues } from '../../edits'
-import { beatsOf, cuesOf, cuesOfElement, type Change, type Cue, type Deck, type EditContext, type ElementKind } from '../../model'
 import { orderLast, type Id } from '../../values'
 import { effectNamed } from '../effects'
 
@@ -79,18 +89,14 @@ export function pasteCues(
         const follows = cue.anchor.to === 'beat' ? undefined : clipping.cues.find(other => other.id === (cue.anchor as { cue: Id }).cue)
         const order = orderLast(last.has(beat.id) ? [last.get(beat.id)!] : cuesOf(deck, beat.id))
         last.set(beat.id, { order })
-        return {
-          do: 'put',
-          table: 'cues',
-          record: {
-            ...suited(cue, element.kind),
-            id: ids.get(cue.id)!,
-            beat: beat.id,
-            element: id,
-            order,
-            anchor: follows && cue.anchor.to !== 'beat' ? { to: cue.anchor.to, cue: ids.get(follows.id)! } : { to: 'beat' },
-          },
-        }
+        return putRecord('cues', {
+          ...suited(cue, element.kind),
+          id: ids.get(cue.id)!,
+          beat: beat.id,
+          element: id,
+          order,
+          anchor: follows && cue.anchor.to !== 'beat' ? { to: cue.anchor.to, cue: ids.get(follows.id)! } : { to: 'beat' },
+        })
       }),
     ]
   })

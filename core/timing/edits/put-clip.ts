@@ -1,5 +1,5 @@
+import { dropRecord, putRecord, beatsOf, soundsOf, type Change, type ClipElement, type Deck, type EditContext } from '../../model'
 import { addCue, addElement, setFields } from '../../edits'
-import { beatsOf, soundsOf, type Change, type ClipElement, type Deck, type EditContext } from '../../model'
 import { orderLast, type Id } from '../../values'
 
 type NewClip = ClipElement extends infer E ? (E extends ClipElement ? Omit<E, 'order'> : never) : never
@@ -40,24 +40,20 @@ export function putSound(
   const { use, media, name, fromSlide, untilSlide } = wish
   const bed = use === 'bed'
   return [
-    {
-      do: 'put',
-      table: 'sounds',
-      record: {
-        id: context.id(),
-        order: orderLast(soundsOf(deck)),
-        name: name.slice(0, 200),
-        media,
-        use,
-        fromSlide,
-        untilSlide,
-        delay: wish.delay ?? 0,
-        volume: bed ? 0.5 : 1,
-        fadeIn: bed ? 1 : 0,
-        fadeOut: bed ? 2 : 0,
-        loop: bed,
-      },
-    },
+    putRecord('sounds', {
+      id: context.id(),
+      order: orderLast(soundsOf(deck)),
+      name: name.slice(0, 200),
+      media,
+      use,
+      fromSlide,
+      untilSlide,
+      delay: wish.delay ?? 0,
+      volume: bed ? 0.5 : 1,
+      fadeIn: bed ? 1 : 0,
+      fadeOut: bed ? 2 : 0,
+      loop: bed,
+    }),
   ]
 }
 
@@ -69,7 +65,7 @@ export function putNarration(deck: Deck, wish: { slide: Id; media: string; name:
   const last = beatsOf(deck, wish.slide).at(-1)
   const voice = had[0]
   return [
-    ...had.slice(1).map((sound): Change => ({ do: 'drop', table: 'sounds', id: sound.id })),
+    ...had.slice(1).map((sound): Change => dropRecord('sounds', sound.id)),
     ...(voice
       ? setFields(deck, {
           table: 'sounds',

@@ -1,4 +1,4 @@
-import { beatsOf, cuesOf, type Change, type Cue, type Deck } from '../../model'
+import { setRecord, beatsOf, cuesOf, type Change, type Cue, type Deck } from '../../model'
 import type { Id } from '../../values'
 import { effectNamed } from '../effects'
 import type { ScoreBeat } from '../score'
@@ -13,17 +13,12 @@ const longest = 3600
 function ofCue(cue: Cue, factor: number, withDelay: boolean): Change {
   const times = (seconds: number) => Math.min(longest, round(seconds * factor))
   const { slower } = effectNamed(cue.effect, cue.what)
-  return {
-    do: 'set',
-    table: 'cues',
-    id: cue.id,
-    fields: {
-      ...(slower ? { options: slower(cue.options, factor) } : {}),
-      duration: cue.duration > 0 ? Math.max(0.01, times(cue.duration)) : 0,
-      ...(withDelay ? { delay: times(cue.delay) } : {}),
-      ...(cue.parts ? { parts: { ...cue.parts, stagger: times(cue.parts.stagger) } } : {}),
-    },
-  }
+  return setRecord('cues', cue.id, {
+    ...(slower ? { options: slower(cue.options, factor) } : {}),
+    duration: cue.duration > 0 ? Math.max(0.01, times(cue.duration)) : 0,
+    ...(withDelay ? { delay: times(cue.delay) } : {}),
+    ...(cue.parts ? { parts: { ...cue.parts, stagger: times(cue.parts.stagger) } } : {}),
+  })
 }
 
 /**
@@ -41,26 +36,16 @@ export function stretch(deck: Deck, wish: StretchWish, factor: number): Change[]
       ...cuesOf(deck, beat.id).map(cue => ofCue(cue, factor, true)),
       ...(beat.hold.kind === 'seconds'
         ? [
-            {
-              do: 'set' as const,
-              table: 'beats' as const,
-              id: beat.id,
-              fields: { hold: { kind: 'seconds' as const, seconds: Math.min(longest, round(beat.hold.seconds * factor)) } },
-            },
+            setRecord('beats', beat.id, {
+              hold: { kind: 'seconds' as const, seconds: Math.min(longest, round(beat.hold.seconds * factor)) },
+            }),
           ]
         : []),
     ]),
     ...slides.flatMap((id): Change[] => {
       const transition = deck.slides[id]?.transition
       return transition
-        ? [
-            {
-              do: 'set',
-              table: 'slides',
-              id,
-              fields: { transition: { ...transition, duration: Math.min(20, round(transition.duration * factor)) } },
-            },
-          ]
+        ? [setRecord('slides', id, { transition: { ...transition, duration: Math.min(20, round(transition.duration * factor)) } })]
         : []
     }),
   ]
@@ -85,11 +70,6 @@ export function setLength(deck: Deck, id: Id, seconds: number): Change[] {
   if (!cue) return []
   const { fixed } = effectNamed(cue.effect, cue.what)
   return [
-    {
-      do: 'set',
-      table: 'cues',
-      id,
-      fields: { duration: Math.max(0, Math.min(longest, round(seconds))), ...(fixed ? { options: fixed(cue.options) } : {}) },
-    },
+    setRecord('cues', id, { duration: Math.max(0, Math.min(longest, round(seconds))), ...(fixed ? { options: fixed(cue.options) } : {}) }),
   ]
 }

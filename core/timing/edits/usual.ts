@@ -1,4 +1,4 @@
-import { slidesOf, type Change, type Cue, type Deck, type ElementKind, type Transition } from '../../model'
+import { setRecord, slidesOf, type Change, type Cue, type Deck, type ElementKind, type Transition } from '../../model'
 import type { Id } from '../../values'
 
 /** A use of cues that a deck has a usual way for. */
@@ -49,7 +49,7 @@ export function slidesApart(deck: Deck): Id[] {
 }
 
 const setInfo = (deck: Deck, usual: NonNullable<NonNullable<Deck['info']['info']>['usual']>): Change[] => [
-  { do: 'set', table: 'info', id: 'info', fields: { usual: { ...deck.info.info?.usual, ...usual } } },
+  setRecord('info', 'info', { usual: { ...deck.info.info?.usual, ...usual } }),
 ]
 
 /** Makes the way of one cue the usual one for its use and its element's kind; nothing else changes yet. */
@@ -65,12 +65,9 @@ export function followUsual(deck: Deck, wish: { what: Use; kind: ElementKind; cu
   if (!usual) return []
   return cuesApart(deck, wish.what, wish.kind)
     .filter(cue => !wish.cues || wish.cues.includes(cue.id))
-    .map(cue => ({
-      do: 'set',
-      table: 'cues',
-      id: cue.id,
-      fields: { effect: usual.effect, options: usual.options ?? {}, duration: usual.duration, easing: usual.easing },
-    }))
+    .map(cue =>
+      setRecord('cues', cue.id, { effect: usual.effect, options: usual.options ?? {}, duration: usual.duration, easing: usual.easing }),
+    )
 }
 
 /** Makes the way one slide comes the usual one. */
@@ -81,5 +78,5 @@ export function followUsualTransition(deck: Deck, wish: { slides?: readonly Id[]
   if (!usual) return []
   return slidesApart(deck)
     .filter(id => !wish.slides || wish.slides.includes(id))
-    .map(id => ({ do: 'set', table: 'slides', id, fields: { transition: usual.effect === 'cut' ? undefined : usual } }))
+    .map(id => setRecord('slides', id, { transition: usual.effect === 'cut' ? undefined : usual }))
 }

@@ -1,6 +1,6 @@
+import { putRecord, applyChanges, slidesOf } from '../../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, slidesOf } from '../../model'
 import type { Color, Options } from '../../values'
 import { handDrawing, measurePath } from '../../drawing'
 import { beat, cue, freshDeck, textElement, timingContext } from '../../testing'
@@ -258,15 +258,11 @@ function played(cues: readonly Partial<Parameters<typeof cue>[0]>[]) {
   const base = freshDeck()
   const slide = slidesOf(base)[0]!.id
   const deck = applyChanges(base, [
-    { do: 'put', table: 'elements', record: textElement('words', slide, ['Quay']) },
-    { do: 'put', table: 'elements', record: textElement('beside', slide, ['Boats']) },
-    { do: 'put', table: 'beats', record: beat({ id: 'b', slide, order: 'z0' }) },
-    { do: 'put', table: 'beats', record: beat({ id: 'later', slide, order: 'z1' }) },
-    ...cues.map((own, index) => ({
-      do: 'put' as const,
-      table: 'cues' as const,
-      record: cue({ id: `c${index}`, beat: 'b', element: 'words', order: `a${index}`, ...own }),
-    })),
+    putRecord('elements', textElement('words', slide, ['Quay'])),
+    putRecord('elements', textElement('beside', slide, ['Boats'])),
+    putRecord('beats', beat({ id: 'b', slide, order: 'z0' })),
+    putRecord('beats', beat({ id: 'later', slide, order: 'z1' })),
+    ...cues.map((own, index) => putRecord('cues', cue({ id: `c${index}`, beat: 'b', element: 'words', order: `a${index}`, ...own }))),
   ])
   const score = compileSlide(deck, slide, timingContext)
   const at = score.beats.findIndex(entry => entry.beat.id === 'b')

@@ -1,6 +1,6 @@
+import { dropRecord, putRecord, applyChanges, slidesOf, type Deck, type Element } from '../../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyChanges, slidesOf, type Deck, type Element } from '../../model'
 import type { Options } from '../../values'
 import { roughMeasurer } from '../../text'
 import { freshDeck, seasons, textElement, timingContext } from '../../testing'
@@ -102,9 +102,9 @@ function two(from: (owner: string) => Element[], to: (owner: string) => Element[
   const deck: Deck = applyChanges(base, [
     ...Object.values(base.elements)
       .filter(element => element.owner === first.id)
-      .map(element => ({ do: 'drop' as const, table: 'elements' as const, id: element.id })),
-    { do: 'put', table: 'slides', record: { id: 'next', order: 'z', layout: first.layout, notes: '' } },
-    ...[...from(first.id), ...to('next')].map(record => ({ do: 'put' as const, table: 'elements' as const, record })),
+      .map(element => dropRecord('elements', element.id)),
+    putRecord('slides', { id: 'next', order: 'z', layout: first.layout, notes: '' }),
+    ...[...from(first.id), ...to('next')].map(record => putRecord('elements', record)),
   ])
   const at = (id: string, frameOf: (score: ReturnType<typeof compileSlide>) => Frame): SlideAt => {
     const score = compileSlide(deck, id, timingContext)

@@ -10,10 +10,13 @@ const host = useStageHost()
 const arranging = useArranging()
 const family = computed(() => diagramFamily(props.element.family))
 const drawing = computed(() => drawDiagram(store.deck!, props.element, host.host.measurer))
-const option = (name: string, value: string | number | boolean | undefined) =>
-  arranging.set('change', {
-    options: Object.fromEntries(Object.entries({ ...props.element.options, [name]: value }).filter(([, known]) => known !== undefined)),
-  } as never)
+const setOption = (name: string, value: string | number | boolean) =>
+  arranging.set('change', { options: { ...props.element.options, [name]: value } })
+/** One colour for all of it, in place of one for each item. */
+function setRole(role: string) {
+  const { each: _, ...options } = props.element.options ?? {}
+  arranging.set('colour', { options: { ...options, role } })
+}
 const roles = ['accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6'] as const
 const role = computed(() => props.element.options?.role ?? 'accent1')
 const value = (event: Event) => (event.target as HTMLInputElement).value
@@ -26,7 +29,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       <FamilyFinder
         :text="element.text"
         :words="family.label"
-        @choose="(name: string) => arranging.set(`turn into ${name}:`, { family: name } as never)"
+        @choose="(name: string) => arranging.set(`turn into ${name}:`, { family: name })"
       />
     </div>
     <p class="quiet small">{{ family.says }}. Words stay, whatever the family.</p>
@@ -36,7 +39,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         class="field"
         :aria-label="item.label"
         :value="element.options?.[item.name] ?? item.values[0]!.value"
-        @change="option(item.name, value($event))"
+        @change="setOption(item.name, value($event))"
       >
         <option v-for="one in item.values" :key="one.value" :value="one.value">{{ one.label }}</option>
       </select>
@@ -53,7 +56,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
           :aria-checked="!element.options?.each && role === one"
           :aria-label="one.replace('accent', 'accent ')"
           :style="{ background: theme.palette[one] }"
-          @click="arranging.set('colour', { options: { ...element.options, role: one, each: undefined } } as never)"
+          @click="setRole(one)"
         />
       </span>
     </div>
@@ -63,7 +66,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         type="checkbox"
         aria-label="Each its own colour"
         :checked="!!element.options?.each"
-        @change="option('each', ($event.target as HTMLInputElement).checked || undefined)"
+        @change="setOption('each', ($event.target as HTMLInputElement).checked)"
       />
     </div>
     <div class="row">
@@ -74,7 +77,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         unit="px"
         :least="10"
         :most="200"
-        @update:model-value="size => option('size', size)"
+        @update:model-value="size => setOption('size', size)"
       />
     </div>
     <p v-if="!drawing.fits" class="wrong small">More words than there is room for. Make it larger, or the words fewer.</p>

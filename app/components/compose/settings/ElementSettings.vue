@@ -142,7 +142,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
           v-written="'prompt' in first ? (first.prompt ?? '') : ''"
           class="field"
           maxlength="200"
-          @change="arranging.set('change the prompt of', { prompt: value($event) || undefined } as never)"
+          @change="arranging.set('change the prompt of', { prompt: value($event) || undefined })"
         />
       </label>
     </section>

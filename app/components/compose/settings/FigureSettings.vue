@@ -9,7 +9,7 @@ import { figureLook, poseNamed } from '#core/figures'
 const props = defineProps<{ element: FigureElement & ShownElement; theme: Theme }>()
 const store = useDeck()
 const arranging = useArranging()
-const set = (label: string, fields: Partial<FigureElement>) => arranging.set(label, fields as never)
+const set = (label: string, fields: Partial<FigureElement>) => arranging.set(label, fields)
 const look = computed(() => figureLook(props.element, store.deck!.theme.theme!))
 function dress(fields: Partial<FigureLook>) {
   const next = { ...look.value, ...fields }
@@ -26,7 +26,7 @@ function standFor(speaker: boolean) {
     ...setFields(store.deck!, {
       table: 'elements',
       id: props.element.id,
-      fields: { speaker: speaker || undefined, look: speaker ? undefined : look.value } as never,
+      fields: { speaker: speaker || undefined, look: speaker ? undefined : look.value },
     }),
   ])
 }

@@ -5,7 +5,7 @@ import type { ShownElement } from '#core/resolved'
 /** An icon: swapped with its colour, size and motion kept. */
 const props = defineProps<{ element: IconElement & ShownElement; theme: Theme }>()
 const arranging = useArranging()
-const set = (label: string, fields: Partial<IconElement>) => arranging.set(label, fields as never)
+const set = (label: string, fields: Partial<IconElement>) => arranging.set(label, fields)
 const drawn = computed(() => props.element.icon.paths.some(path => path.width))
 </script>
 

@@ -8,7 +8,7 @@ const props = defineProps<{ element: PictureElement & ShownElement; theme: Theme
 const store = useDeck()
 const arranging = useArranging()
 const forAll = ref(false)
-const set = (label: string, fields: Partial<PictureElement>) => arranging.set(label, fields as never)
+const set = (label: string, fields: Partial<PictureElement>) => arranging.set(label, fields)
 const deckTheme = computed(() => store.deck!.theme.theme!)
 const setAll = (pictures: Treatment | undefined) =>
   store.edit('change the look of all pictures', setFields(store.deck!, { table: 'theme', id: 'theme', fields: { pictures } }))
@@ -23,7 +23,7 @@ function giveToAll() {
       id: 'theme',
       fields: { pictures: { ...deckTheme.value.pictures, ...props.element.treatment } },
     }),
-    ...setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { treatment: undefined } as never }),
+    ...setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { treatment: undefined } }),
   ])
   forAll.value = true
 }

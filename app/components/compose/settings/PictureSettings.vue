@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { dropRecord, type PictureElement, type Theme } from '#core/model'
 import { setFields } from '#core/edits'
-import type { PictureElement, Theme } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 import { viewOf } from '#core/place'
 import { outlineOf, shapeNamed } from '#core/shapes'
@@ -11,7 +11,7 @@ const emit = defineEmits<{ picture: [] }>()
 const store = useDeck()
 const stage = useStage()
 const arranging = useArranging()
-const set = (label: string, fields: Partial<PictureElement>) => arranging.set(label, fields as never)
+const set = (label: string, fields: Partial<PictureElement>) => arranging.set(label, fields)
 const usual = ['rectangle', 'rounded', 'circle', 'arch', 'hexagon', 'blob', 'torn'] as const
 const shape = computed(() => (props.element.frame?.words ? 'words' : (props.element.frame?.shape ?? 'rectangle')))
 const view = computed(() => viewOf(props.element))
@@ -49,8 +49,8 @@ function asGround() {
       },
     }),
     ...(props.element.placeholder
-      ? setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { media: undefined, natural: undefined } as never })
-      : [{ do: 'drop', table: 'elements', id: props.element.id } as const]),
+      ? setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { media: undefined, natural: undefined } })
+      : [dropRecord('elements', props.element.id)]),
   ])
 }
 </script>

@@ -8,7 +8,7 @@ const props = defineProps<{ element: ShapeElement & ShownElement; theme: Theme }
 const store = useDeck()
 const stage = useStage()
 const arranging = useArranging()
-const set = (label: string, fields: Partial<ShapeElement>) => arranging.set(label, fields as never)
+const set = (label: string, fields: Partial<ShapeElement>) => arranging.set(label, fields)
 const isLine = computed(() => props.element.shape === 'line')
 const shape = computed(() => shapeNamed(props.element.shape))
 const amounts = computed(() => amountsIn(props.element, props.element.box))
@@ -40,7 +40,7 @@ const holds = [
   ['to', 'Ends at'],
 ] as const
 const nameOf = (id: string) => store.deck!.elements[id]?.name ?? 'a part'
-const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: { element: props.element[end]!.element, side } } as never)
+const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: { element: props.element[end]!.element, side } })
 </script>
 
 <template>
@@ -86,7 +86,7 @@ const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: {
               class="press small plain"
               title="Let go"
               :aria-label="`Let go of ${nameOf(element[end]!.element)}`"
-              @click="set('let go of', { [end]: null } as never)"
+              @click="set('let go of', { [end]: null })"
             >
               <UIcon name="i-lucide-unlink" />
             </button>

@@ -9,7 +9,7 @@ const emit = defineEmits<{ table: []; edit: [] }>()
 const store = useDeck()
 const host = useStageHost()
 const arranging = useArranging()
-const set = (label: string, fields: Partial<TableElement>) => arranging.set(label, fields as never)
+const set = (label: string, fields: Partial<TableElement>) => arranging.set(label, fields)
 const columns = computed(() => tableContent(props.element, host.host.table) ?? [])
 const all = computed(() => (props.element.table ? (host.host.table(props.element.table)?.columns ?? []) : []))
 const aligns = { '': 'as it holds', left: 'left', center: 'centred', right: 'right', decimal: 'at the decimal' }

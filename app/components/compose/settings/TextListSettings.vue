@@ -23,7 +23,7 @@ function set(level: number, own: Partial<Bullet> | undefined) {
       return setFields(store.deck!, {
         table: 'elements',
         id: element.id,
-        fields: { bullets: bullets.length ? bullets : undefined } as never,
+        fields: { bullets: bullets.length ? bullets : undefined },
       })
     }),
   )
@@ -33,9 +33,7 @@ const texts = () => stage.chosen.filter(element => element.kind === 'text')
 function list(on: boolean) {
   store.edit(
     on ? `make ${props.element.name} a list` : `make ${props.element.name} plain`,
-    texts().flatMap(element =>
-      setFields(store.deck!, { table: 'elements', id: element.id, fields: { text: leveled(element.text, on) } as never }),
-    ),
+    texts().flatMap(element => setFields(store.deck!, { table: 'elements', id: element.id, fields: { text: leveled(element.text, on) } })),
   )
 }
 const leveled = (text: TextDoc, on: boolean): TextDoc => ({

@@ -5,7 +5,7 @@ import type { ShownElement } from '#core/resolved'
 /** What stands behind words, what fills their letters, and the line that they run along. */
 const props = defineProps<{ element: TextElement & ShownElement; theme: Theme }>()
 const arranging = useArranging()
-const set = (label: string, fields: Partial<TextElement>) => arranging.set(label, fields as never)
+const set = (label: string, fields: Partial<TextElement>) => arranging.set(label, fields)
 type Panel = NonNullable<TextElement['panel']>
 const panel = (fields: Partial<Panel>) => {
   const next: Panel = { fill: null, padding: 24, radius: 12, ...props.element.panel, ...fields }

@@ -30,7 +30,7 @@ const differs = computed(() =>
     .map(field => fieldWords[field] ?? field)
     .join(', '),
 )
-const set = (label: string, fields: Partial<TextElement>) => arranging.set(label, fields as never)
+const set = (label: string, fields: Partial<TextElement>) => arranging.set(label, fields)
 const value = (event: Event) => (event.target as HTMLInputElement).value
 const aligns = [
   ['left', 'Set left', 'i-lucide-align-left'],
