@@ -1,4 +1,4 @@
-import { setRecord, applyChanges, slidesOf, textOf, type Deck } from '../core/model'
+import { deckTheme, setRecord, applyChanges, slidesOf, textOf, type Deck } from '../core/model'
 import { createTimeline, cubicBezier } from 'animejs'
 import * as Y from 'yjs'
 import Papa from 'papaparse'
@@ -102,7 +102,7 @@ const recolored = median(
   index =>
     shownOf(
       applyChanges(outlined, [
-        setRecord('theme', 'theme', { palette: { ...outlined.theme.theme!.palette, accent2: `#e6a0${(30 + index).toString(16)}` } }),
+        setRecord('theme', 'theme', { palette: { ...deckTheme(outlined).palette, accent2: `#e6a0${(30 + index).toString(16)}` } }),
       ]),
     ),
   5,

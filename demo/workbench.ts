@@ -1,4 +1,6 @@
 import {
+  infoOf,
+  deckTheme,
   dropRecord,
   putRecord,
   setRecord,
@@ -99,8 +101,8 @@ export function workbench(wish: { title: string; purpose: Purpose; prefix: strin
     },
     /** The harbour's logo, footer and slide number, once for all slides. */
     brand(logo: Logo) {
-      const { width, height } = deck.info.info!.size
-      const { margin } = deck.theme.theme!
+      const { width, height } = infoOf(deck).size
+      const { margin } = deckTheme(deck)
       const foot = { y: height - margin * 0.8, height: margin * 0.5, angle: 0 }
       const orders = ordersAt(elementsOf(deck, 'master'), Infinity, 3)
       const part = (id: string, element: object): Change =>

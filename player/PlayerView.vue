@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { infoOf, type Purpose } from '#core/model'
 import { computed, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch, type ComputedRef } from 'vue'
 import { captionAt, captionTrack, voiceAt } from '#core/sound'
 import { heardAt, rundown, secondsAt, soundPlan, type Moment, type Rundown, type SoundPlan, type TimingContext } from '#core/timing'
-import type { Purpose } from '#core/model'
 import { inkOf } from '#core/drawing'
 import { fontNeeds } from '#core/themes'
 import { browserMeasurer, declareFaces, declareFamilies, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
@@ -24,7 +24,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ over: []; moment: [moment: Moment] }>()
 
-const purpose = computed(() => props.as ?? props.bundle.deck.info.info!.purpose)
+const purpose = computed(() => props.as ?? infoOf(props.bundle.deck).purpose)
 const tables = computed(() => new Map(props.bundle.tables.map(table => [table.id, table])))
 const measurer = shallowRef(browserMeasurer())
 const ink = computed(() => inkOf(props.bundle.ink ?? { words: {}, traced: {} }))
@@ -55,7 +55,7 @@ const words = ref('')
 
 function fit() {
   const box = frame.value?.getBoundingClientRect()
-  const { width: w, height: h } = props.bundle.deck.info.info!.size
+  const { width: w, height: h } = infoOf(props.bundle.deck).size
   if (box) width.value = Math.max(1, Math.min(box.width, (box.height * w) / h))
 }
 

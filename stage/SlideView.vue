@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { infoOf, deckTheme, extentOf, type Deck } from '#core/model'
 import { computed, inject, onMounted, onUpdated, provide, ref, watch } from 'vue'
 import { cssColor } from '#core/color'
-import { extentOf, type Deck } from '#core/model'
 import { backdropOf, groundOf, previewElements, slideOrStandIn, themeOf, themeUnder, type ShownElement, type Tries } from '#core/resolved'
 import { compileSlide, type Frame } from '#core/timing'
 import { applyElementFrame, type ElementNodes } from './apply-frame'
@@ -51,9 +51,9 @@ const ground = computed(() => {
 /** The theme as it is seen on this slide's ground. */
 const theme = computed(() => {
   const slide = slideOrStandIn(props.deck, props.slide)
-  return slide ? themeOf(props.deck, slide) : props.deck.theme.theme!
+  return slide ? themeOf(props.deck, slide) : deckTheme(props.deck)
 })
-const size = computed(() => props.deck.info.info!.size)
+const size = computed(() => infoOf(props.deck).size)
 const extent = computed(() => extentOf(props.deck, props.slide))
 const isBoard = computed(() => !!props.deck.slides[props.slide]?.board)
 /** What is seen: the picture, or all of a board at work. */

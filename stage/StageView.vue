@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { infoOf, type Deck } from '#core/model'
 import { computed, inject, nextTick, ref, shallowRef } from 'vue'
 import { cssColor } from '#core/color'
-import type { Deck } from '#core/model'
 import { themeUnder } from '#core/resolved'
 import {
   carriedFrames,
@@ -24,7 +24,7 @@ import SlideView from './SlideView.vue'
 /** A deck at a moment, `width` px wide, with the transition that the moment stands in. */
 const props = defineProps<{ deck: Deck; plan: Rundown; width: number }>()
 
-const size = computed(() => props.deck.info.info!.size)
+const size = computed(() => infoOf(props.deck).size)
 const scale = computed(() => props.width / size.value.width)
 const host = inject(stageHostKey)!
 const veil = ref<HTMLElement>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Deck } from '#core/model'
+import { infoOf, type Deck } from '#core/model'
 import { compileSlide, frameAt, lastMoment, overviewOf } from '#core/timing'
 import { SlideView, stageHostKey } from '#stage'
 
@@ -11,7 +11,7 @@ const props = defineProps<{ deck: Deck; slide: string; width: number; label?: st
 const stage = useStageHost()
 const host = computed(() => ({ ...stage.host, stillsOnly: true }))
 provide(stageHostKey, () => host.value)
-const size = computed(() => props.deck.info.info!.size)
+const size = computed(() => infoOf(props.deck).size)
 const scale = computed(() => props.width / size.value.width)
 const frame = computed(() => {
   const score = compileSlide(props.deck, props.slide, stage.host)

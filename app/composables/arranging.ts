@@ -1,3 +1,4 @@
+import { deckTheme, elementsOf, type Element } from '#core/model'
 import {
   duplicateElements,
   groupElements,
@@ -10,7 +11,6 @@ import {
   setFields,
   ungroupElements,
 } from '#core/edits'
-import { elementsOf, type Element } from '#core/model'
 import type { Box, Id } from '#core/values'
 import {
   align,
@@ -55,7 +55,7 @@ export function useArranging() {
     store.edit(label(what), placeElements(store.deck!, { boxes: Object.assign({}, ...parts.map(part => part.boxes)) as Record<Id, Box> }))
   function frame(against: Against, parts: readonly Placed[]): Bounds {
     const { width, height } = stage.size
-    const margin = against === 'margins' ? store.deck!.theme.theme!.margin : 0
+    const margin = against === 'margins' ? deckTheme(store.deck!).margin : 0
     return against === 'each other' ? bounds(parts) : { left: margin, top: margin, right: width - margin, bottom: height - margin }
   }
   const leafBoxes = () => stage.leaves(ids())

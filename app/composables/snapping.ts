@@ -1,3 +1,4 @@
+import { deckTheme } from '#core/model'
 import { boundsOf, type SnapRoom } from '#core/place'
 import type { Guides, Id } from '#core/values'
 
@@ -36,7 +37,7 @@ export function useSnapping() {
           !moving.has(element.id) && !element.pinned && element.kind !== 'group' && !(element.kind === 'shape' && element.shape === 'line'),
       )
       .map(element => boundsOf(element.box))
-    return { others, size: stage.size, margin: store.deck!.theme.theme!.margin, reach: free ? 0 : 7 / stage.scale, guides: guides.value }
+    return { others, size: stage.size, margin: deckTheme(store.deck!).margin, reach: free ? 0 : 7 / stage.scale, guides: guides.value }
   }
   return { owner, own, beneath, roomFor }
 }

@@ -1,10 +1,10 @@
+import { infoOf, cleanText, type Bullet, type Paragraph } from '#core/model'
 import { baseKeymap, splitBlockAs, toggleMark } from 'prosemirror-commands'
 import { keymap } from 'prosemirror-keymap'
 import type { MarkType, Node } from 'prosemirror-model'
 import { EditorState, Plugin, type Command } from 'prosemirror-state'
 import { Decoration, DecorationSet, EditorView } from 'prosemirror-view'
 import { initProseMirrorDoc, ySyncPlugin } from 'y-prosemirror'
-import { cleanText, type Bullet, type Paragraph } from '#core/model'
 import type { TextSetting } from '#core/resolved'
 import { bulletOfParagraph, bulletWords, indentOf, lineCounter, textSchema, usualDistance } from '#core/text'
 
@@ -198,7 +198,7 @@ export function useTextEditor(options: {
         role: 'textbox',
         'aria-multiline': 'true',
         spellcheck: 'true',
-        lang: store.deck!.info.info!.language,
+        lang: infoOf(store.deck!).language,
       },
       transformPastedHTML: html => readPaste(cleanText(html)),
       transformPastedText: cleanText,

@@ -1,9 +1,9 @@
+import { infoOf, applyChanges, fitChanges, slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/model'
 import { watchDebounced } from '@vueuse/core'
 import { ySyncPluginKey } from 'y-prosemirror'
 import { Awareness } from 'y-protocols/awareness'
 import * as Y from 'yjs'
 import { checkConsistency, checkSlide, inOrder, type CheckContext, type Finding } from '#core/checks'
-import { applyChanges, fitChanges, slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/model'
 import { changesOnForm } from '#core/resolved'
 import { settleAgendas } from '#core/layouts'
 import { applyToDocument, liveTable, localOrigin, mirrorOf, type Mirror } from '#core/live'
@@ -164,7 +164,7 @@ export const useDeck = defineStore('deck', () => {
     shut()
     begin(deckId)
     slideId.value = at
-    const take = () => saveFile(packDeck({ deck: had!, tables: [], media: [] }), `${had!.info.info!.title}, as it stood here.zip`)
+    const take = () => saveFile(packDeck({ deck: had!, tables: [], media: [] }), `${infoOf(had!).title}, as it stood here.zip`)
     useToast().add({
       title: message,
       color: 'error',

@@ -1,5 +1,5 @@
+import { infoOf, type ChartElement, type ChartSpec, type Deck } from '../model'
 import type { DataTable } from '../data'
-import type { ChartElement, ChartSpec, Deck } from '../model'
 import { themeUnder, type ShownElement } from '../resolved'
 import type { Id } from '../values'
 import type { Measurer } from '../text'
@@ -44,7 +44,7 @@ export function drawingOfElement(
   if (!table) return null
   const theme = themeUnder(deck, element.owner)
   const { width, height } = element.box
-  const language = deck.info.info!.language
+  const language = infoOf(deck).language
   const last = known.get(spec)
   if (
     last &&

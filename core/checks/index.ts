@@ -1,4 +1,4 @@
-import { slidesOf, type Deck } from '../model'
+import { infoOf, slidesOf, type Deck } from '../model'
 import { rundown, type RundownSlide, type Score } from '../timing'
 import type { CheckContext, Finding, Rule } from './finding'
 import { checkConsistency } from './whole'
@@ -59,7 +59,7 @@ export function checkSlide(deck: Deck, slide: RundownSlide, context: CheckContex
 /** All findings of a deck, slide by slide in order, for its own purpose. */
 export const checkDeck = (deck: Deck, context: CheckContext): Finding[] =>
   inOrder(deck, [
-    ...rundown(deck, deck.info.info!.purpose, context).slides.flatMap(slide => checkSlide(deck, slide, context)),
+    ...rundown(deck, infoOf(deck).purpose, context).slides.flatMap(slide => checkSlide(deck, slide, context)),
     ...checkConsistency(deck),
   ])
 

@@ -1,4 +1,6 @@
 import {
+  infoOf,
+  deckTheme,
   dropRecord,
   putRecord,
   setRecord,
@@ -169,7 +171,7 @@ describe('what lies outside', () => {
 describe('the clear space around the logo', () => {
   const withLogo = (...changes: Change[]) => {
     const base = freshDeck()
-    const theme = base.theme.theme!
+    const theme = deckTheme(base)
     return applyChanges(base, [
       setRecord('theme', 'theme', { logo: { ...theme.logo, clear: 0.5, least: 20 } }),
       ...Object.values(base.elements)
@@ -227,7 +229,7 @@ describe('letters and sizes', () => {
   })
 
   it('a style’s own size comes back where a text was set nearly in it, and a size that is meant stays', () => {
-    const body = freshDeck().theme.theme!.textStyles.body!.size
+    const body = deckTheme(freshDeck()).textStyles.body!.size
     const deck = slidesWithText([{ size: Math.round(body * 1.06) }, { size: 85 }])
     const findings = found(deck, 'near-size')
     expect(findings.map(finding => finding.element)).toEqual(['t0'])
@@ -258,7 +260,7 @@ describe('what nearly matches across slides', () => {
   })
 
   it('is a colour that nearly is a role, which then follows the palette', () => {
-    const value = freshDeck().theme.theme!.palette.accent1
+    const value = deckTheme(freshDeck()).palette.accent1
     const deck = slidesWithText([{ color: { hex: value } }, { color: { hex: '#ff00ff' } }])
     const findings = found(deck, 'near-color')
     expect(findings.map(finding => finding.element)).toEqual(['t0'])
@@ -286,7 +288,7 @@ describe('timing', () => {
   it('of a film’s beats is long enough once every remedy is taken, whatever the deck', () => {
     fc.assert(
       fc.property(anyDeck, drawn => {
-        const deck = { ...drawn, info: { info: { ...drawn.info.info!, purpose: 'film' as const } } }
+        const deck = { ...drawn, info: { info: { ...infoOf(drawn), purpose: 'film' as const } } }
         const next = found(deck, 'hold').reduce((at, finding) => applyChanges(at, finding.remedy!.changes(at, countingContext('r'))), deck)
         expect(found(next, 'hold')).toEqual([])
       }),

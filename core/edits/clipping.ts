@@ -1,4 +1,5 @@
 import {
+  infoOf,
   putRecord,
   beatsOf,
   cuesOf,
@@ -56,7 +57,7 @@ export function clip(deck: Deck, ids: readonly Id[]): Clipping | null {
     elements,
     cues,
     states: elements.flatMap(element => statesOf(deck, element.id)),
-    size: deck.info.info!.size,
+    size: infoOf(deck).size,
   }
 }
 

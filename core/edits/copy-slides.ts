@@ -1,4 +1,6 @@
 import {
+  infoOf,
+  deckTheme,
   putRecord,
   beatsOf,
   cuesOf,
@@ -84,13 +86,13 @@ export function takeSlides(deck: Deck, wish: { from: Deck; after: Id | null; loo
     if (wish.look === 'ours') return
     const id = context.id()
     masters.set(master.id, id)
-    const theme = master.theme ?? from.theme.theme!
+    const theme = master.theme ?? deckTheme(from)
     changes.push(
       putRecord('masters', {
         ...master,
         id,
         order: masterOrders[index]!,
-        name: `${master.name} of ${from.info.info!.title}`.slice(0, 120),
+        name: `${master.name} of ${infoOf(from).title}`.slice(0, 120),
         theme,
       }),
     )

@@ -1,4 +1,6 @@
 import {
+  infoOf,
+  deckTheme,
   dropRecord,
   putRecord,
   setRecord,
@@ -54,7 +56,7 @@ describe('reading a deck', () => {
     const { states: _, sounds: __, ...old } = structuredClone(freshDeck()) as never as Record<string, unknown>
     old.info = { info: { id: 'info', format: 1, title: 'Old', purpose: 'talk', language: 'en', size: { width: 1920, height: 1080 } } }
     const read = readDeck(old)
-    expect(read.ok && read.value.deck.info.info!.format).toBe(formatVersion)
+    expect(read.ok && infoOf(read.value.deck).format).toBe(formatVersion)
   })
 
   it.each([
@@ -289,7 +291,7 @@ describe('inheritance', () => {
 
   it('a change of a text style shows on every text of it', () => {
     const deck = deckWithSlides(1)
-    const theme = deck.theme.theme!
+    const theme = deckTheme(deck)
     const larger = applyChanges(deck, [
       setRecord('theme', 'theme', { textStyles: { ...theme.textStyles, heading: { ...theme.textStyles.heading!, size: 90 } } }),
     ])

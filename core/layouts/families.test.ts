@@ -1,7 +1,7 @@
+import { infoOf, applyChanges, onlySlides, slidesOf, type Deck, type Theme } from '../model'
 import { describe, expect, it } from 'vitest'
 import { checkSlide } from '../checks'
 import { schemes } from '../color'
-import { applyChanges, onlySlides, slidesOf, type Deck, type Theme } from '../model'
 import { itemPlace, shownElements, styleOf, type ShownElement } from '../resolved'
 import { boundsOf, inside, overlap } from '../place'
 import { countingContext, freshDeck, timingContext } from '../testing'
@@ -91,7 +91,7 @@ describe.each(families.map(family => [family.name, family] as const))('layout %s
           expect(layout.fits, `${element.name} of ${count} fits`).toBe(true)
           if (layout.counts.letter)
             expect(styleOf(deck, element).size * layout.scale, `${element.name} of ${count}`).toBeGreaterThanOrEqual(
-              leastReadable(deck.info.info!) - 0.1,
+              leastReadable(infoOf(deck)) - 0.1,
             )
         }
         const texts = words(shown)

@@ -1,4 +1,4 @@
-import { putRecord, applyChanges, layoutsOf, mastersOf, type Change, type Deck, type Element } from '../model'
+import { infoOf, deckTheme, putRecord, applyChanges, layoutsOf, mastersOf, type Change, type Deck, type Element } from '../model'
 import { orderLast, ordersAt, type Id } from '../values'
 import type { LayoutFamily } from './catalogue'
 
@@ -8,7 +8,7 @@ export const layoutIdOf = (family: string) => `layout-${family}`
 /** The records of a family's layout: itself and the places it keeps. */
 export function layoutRecords(deck: Pick<Deck, 'theme' | 'info'>, family: LayoutFamily, master: Id, order: string): Change[] {
   const id = layoutIdOf(family.name)
-  const places = family.places({ theme: deck.theme.theme!, size: deck.info.info!.size })
+  const places = family.places({ theme: deckTheme(deck), size: infoOf(deck).size })
   const orders = ordersAt([], 0, places.length)
   return [
     putRecord('layouts', {

@@ -1,4 +1,6 @@
 import {
+  infoOf,
+  deckTheme,
   putRecord,
   setRecord,
   applyChanges,
@@ -80,8 +82,8 @@ export function setOutlineSlide(deck: Deck, wish: { slide: Id; outline: OutlineS
     if (titleWords(deck, slide.id) !== title) changes.push(setRecord('elements', element.id, { text: textOf([title]) }))
   } else if (title) {
     const place = elementsOf(deck, slide.layout).find(candidate => candidate.placeholder === 'title')
-    const { margin } = deck.theme.theme!
-    const size = deck.info.info!.size
+    const { margin } = deckTheme(deck)
+    const size = infoOf(deck).size
     changes.push(
       putRecord('elements', {
         id: context.id(),
@@ -153,7 +155,7 @@ export function insertOutline(deck: Deck, wish: { after: Id | null; slides: read
       ...outline,
       first: at === 0 && index === 0,
       last: index > 0 && index === wish.slides.length - 1,
-      language: deck.info.info!.language,
+      language: infoOf(deck).language,
     }
     const { family } = propose(words)[0]!
     const inserted = insertSlide(bare, { after: null, family, outline }, context)

@@ -1,4 +1,4 @@
-import { setRecord, applyChanges, elementsOf, type Change, type Deck, type Element } from '../model'
+import { infoOf, setRecord, applyChanges, elementsOf, type Change, type Deck, type Element } from '../model'
 import type { Box } from '../values'
 import { familyNamed } from './catalogue'
 import { layoutRecords } from './layout-record'
@@ -51,9 +51,9 @@ function placesAt(deck: Deck, layout: Deck['layouts'][string]): ReadonlyMap<stri
  * place in proportion and its own shape. Words keep their size where they find room, and shrink as their style lets them.
  */
 export function refit(deck: Deck, size: Size): Deck {
-  const from = deck.info.info!.size
+  const from = infoOf(deck).size
   if (from.width === size.width && from.height === size.height) return deck
-  const sized: Deck = { ...deck, info: { info: { ...deck.info.info!, size } } }
+  const sized: Deck = { ...deck, info: { info: { ...infoOf(deck), size } } }
   const changes: Change[] = []
   const box = (element: Element, next: Box | undefined) => changes.push(setRecord('elements', element.id, { box: next }))
   for (const layout of Object.values(deck.layouts)) {

@@ -1,4 +1,4 @@
-import { beatsOf, type Change, type Deck, type EditContext } from '../model'
+import { infoOf, beatsOf, type Change, type Deck, type EditContext } from '../model'
 import { shownElements, styleOf } from '../resolved'
 import type { Id } from '../values'
 import { layoutOfElement, leastReadable, readingSpeed } from '../text'
@@ -33,7 +33,7 @@ export interface RoomLeft {
 /** Counts what stands on a slide against the time and room it has, and says where texts had to shrink. */
 export function roomLeft(deck: Deck, slide: Id, context: TimingContext): RoomLeft {
   const score = compileSlide(deck, slide, context)
-  const info = deck.info.info!
+  const info = infoOf(deck)
   const words = score.beats.reduce((sum, beat) => sum + beat.reading.words + 2 * beat.reading.numbers, 0)
   const timed = beatsOf(deck, slide).every(beat => beat.hold.kind === 'seconds')
   const seconds = score.length

@@ -1,4 +1,4 @@
-import { inlineOf, type Deck, type Paragraph, type TextDoc, type TextStyle, type Theme } from '../model'
+import { infoOf, deckTheme, inlineOf, type Deck, type Paragraph, type TextDoc, type TextStyle, type Theme } from '../model'
 import { arrangingOf, styleNamed } from '../resolved'
 import { hexOf } from '../color'
 import { layoutText, leastReadable, type Measurer } from '../text'
@@ -34,10 +34,10 @@ function measured(doc: TextDoc, words: string, style: TextStyle, fonts: Theme['f
 
 /** Whether a text fits a place at the least size it may come to. */
 export function fitsPlace(place: Place & { kind: 'text' }, doc: TextDoc, words: string, ruler: Ruler): boolean {
-  const theme = ruler.deck.theme.theme!
+  const theme = deckTheme(ruler.deck)
   const named = styleNamed(theme, place.style ?? 'body')
   const style = place.size === undefined ? named : { ...named, size: place.size }
-  const least = Math.min(style.size, Math.max(Math.min(style.leastSize, style.size), leastReadable(ruler.deck.info.info!)))
+  const least = Math.min(style.size, Math.max(Math.min(style.leastSize, style.size), leastReadable(infoOf(ruler.deck))))
   const { height, widest } = measured(doc, words, style, theme.fonts, place.box.width, least / style.size, ruler.measurer)
   return height <= place.box.height + 0.5 && widest <= place.box.width + 0.5
 }
@@ -88,13 +88,12 @@ function arrangingFor(family: LayoutFamily, ground: string, deck: Deck) {
   return {
     family,
     room,
-    area: family.places({ theme: deck.theme.theme!, size: deck.info.info!.size }).find(place => place.placeholder === 'items')!.box,
+    area: family.places({ theme: deckTheme(deck), size: infoOf(deck).size }).find(place => place.placeholder === 'items')!.box,
   }
 }
 
 /** The colour beneath a family's slides (#rrggbb): its own ground's or the deck's. */
-export const groundOfFamily = (family: LayoutFamily, deck: Deck) =>
-  hexOf(family.ground ?? deck.theme.theme!.ground, deck.theme.theme!.palette)
+export const groundOfFamily = (family: LayoutFamily, deck: Deck) => hexOf(family.ground ?? deckTheme(deck).ground, deckTheme(deck).palette)
 
 const mostLooked = 200
 
@@ -108,9 +107,7 @@ export function roomFor(family: LayoutFamily, lines: readonly RichLine[], ruler:
   const ground = groundOfFamily(family, ruler.deck)
   let count = 0
   if (family.content === 'lines') {
-    const place = family
-      .places({ theme: ruler.deck.theme.theme!, size: ruler.deck.info.info!.size })
-      .find(other => other.placeholder === 'body')
+    const place = family.places({ theme: deckTheme(ruler.deck), size: infoOf(ruler.deck).size }).find(other => other.placeholder === 'body')
     if (place?.kind !== 'text') return 0
     const taken: Paragraph[] = []
     while (count < mostLooked) {

@@ -1,4 +1,6 @@
 import {
+  infoOf,
+  deckTheme,
   dropRecord,
   putRecord,
   setRecord,
@@ -66,8 +68,8 @@ function writeBody(deck: Deck, slide: Slide, lines: readonly RichLine[], bullets
   if (element) return sameText(element.text, text) ? [] : [setRecord('elements', element.id, { text })]
   if (!lines.some(line => line.content.length)) return []
   const place = elementsOf(deck, slide.layout).find(candidate => candidate.placeholder === 'body')
-  const size = deck.info.info!.size
-  const margin = deck.theme.theme!.margin
+  const size = infoOf(deck).size
+  const margin = deckTheme(deck).margin
   const record: Element = {
     id: context.id(),
     owner: slide.id,

@@ -1,4 +1,4 @@
-import { dropRecord, putRecord, setRecord, applyChanges, mend, slidesOf, tableNames, textOf, type Deck } from '../model'
+import { infoOf, dropRecord, putRecord, setRecord, applyChanges, mend, slidesOf, tableNames, textOf, type Deck } from '../model'
 import { describe, expect, it } from 'vitest'
 import * as Y from 'yjs'
 import { freshDeck, textElement } from '../testing'
@@ -76,7 +76,7 @@ describe('an update from a browser', () => {
     ['a record called __proto__', copy => void copy.getMap('slides').set('__proto__', new Y.Map())],
     ['a field called __proto__', copy => void liveTable(copy, 'elements').get('words')!.set('__proto__', { polluted: true })],
     ['a table that no deck has', copy => void copy.getMap('extras').set('a', 1)],
-    ['a second title record', copy => liveTable(copy, 'info').set('other', new Y.Map(Object.entries({ ...deck.info.info!, id: 'other' })))],
+    ['a second title record', copy => liveTable(copy, 'info').set('other', new Y.Map(Object.entries({ ...infoOf(deck), id: 'other' })))],
     ['the title record dropped', copy => liveTable(copy, 'info').delete('info')],
     ['a document in a document', copy => void liveTable(copy, 'elements').get('words')!.set('sub', new Y.Doc())],
   ])('is refused in a sentence: %s', (_, act) => {
@@ -117,7 +117,7 @@ describe('a document that holds broken records', () => {
       liveTable(document, 'info').get('info')!.set('title', 'x'.repeat(301))
       liveTable(document, 'elements').get('words')!.set('box', { x: 150_000, y: 0, width: 1, height: 1, angle: 0 })
     })
-    expect(after.info.info!.title).toHaveLength(300)
+    expect(infoOf(after).title).toHaveLength(300)
     expect(after.elements.words!.box!.x).toBe(100_000)
     expect(mending.aside).toEqual([])
     expect(mendedWords(mending)).toContain('2 records of this deck went beyond their limits')
@@ -134,7 +134,7 @@ describe('a document that holds broken records', () => {
       ['elements', 'words'],
     ])
     expect(mending.aside[1]!.content).toContain('Quay')
-    expect(after.info.info!.title).toBe('Spring timetable')
+    expect(infoOf(after).title).toBe('Spring timetable')
     expect(mendedWords(mending)).toContain('kept aside')
     // What is left is a deck like any other.
     expect(mirrorOf(document).deck()).toEqual(mend(after).deck)

@@ -1,3 +1,4 @@
+import { infoOf } from './required'
 import { putRecord, setRecord, applyChanges, type Change } from './changes'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -19,7 +20,7 @@ const set = (table: 'info' | 'slides' | 'elements', id: string, fields: object):
 
 describe('an edit that goes over a limit', () => {
   it.each([
-    ['a title of 301 letters', set('info', 'info', { title: 'x'.repeat(301) }), (deck: Deck) => deck.info.info!.title.length, 300],
+    ['a title of 301 letters', set('info', 'info', { title: 'x'.repeat(301) }), (deck: Deck) => infoOf(deck).title.length, 300],
     ['a chapter of 201', set('slides', slide, { chapter: 'y'.repeat(201) }), (deck: Deck) => deck.slides[slide]!.chapter!.length, 200],
     ['a left of 150000', set('elements', 'words', { box: box({ x: 150_000 }) }), (deck: Deck) => deck.elements.words!.box!.x, 100_000],
     [
@@ -85,7 +86,7 @@ describe('an edit that goes over a limit', () => {
   })
 
   it('cuts between letters, never within one', () => {
-    const fit = fitRecord('info', { ...freshDeck().info.info!, title: `${'x'.repeat(299)}😀😀` })
+    const fit = fitRecord('info', { ...infoOf(freshDeck()), title: `${'x'.repeat(299)}😀😀` })
     expect(fit.ok && fit.value.record.title).toBe(`${'x'.repeat(299)}😀`)
   })
 })

@@ -1,6 +1,6 @@
+import { infoOf, deckTheme, elementsOf, plainText, type Deck, type Element, type Slide, type Theme } from '../model'
 import { atStyleSize, familyNamed, type Frame, type Item, type LayoutFamily, type LayoutRoom } from '../layouts/catalogue'
 import { fieldText } from './fields'
-import { elementsOf, plainText, type Deck, type Element, type Slide, type Theme } from '../model'
 import type { Id } from '../values'
 import { themeOn } from './seen-theme'
 
@@ -86,8 +86,8 @@ export interface Arranging {
 
 /** How items are arranged on slides of a layout; families that arrange nothing set them in rows. `ground` is the slide's, #rrggbb. */
 export function arrangingOf(deck: Deck, layout: Id | undefined, ground: string): Arranging {
-  const theme = deck.masters[deck.layouts[layout ?? '']?.master ?? '']?.theme ?? deck.theme.theme!
-  const size = deck.info.info!.size
+  const theme = deck.masters[deck.layouts[layout ?? '']?.master ?? '']?.theme ?? deckTheme(deck)
+  const size = infoOf(deck).size
   const found = familyNamed(deck.layouts[layout ?? '']?.family ?? '')
   const kept = layout ? elementsOf(deck, layout) : []
   return {
@@ -111,8 +111,8 @@ export function arrangedPlaces(deck: Deck, slide: Slide, ground: string): Places
   const own = elementsOf(deck, slide.id)
   const layout = deck.layouts[slide.layout]
   const kept = layout ? elementsOf(deck, layout.id) : own
-  const theme = deck.masters[layout?.master ?? '']?.theme ?? deck.theme.theme!
-  const size = deck.info.info!.size
+  const theme = deck.masters[layout?.master ?? '']?.theme ?? deckTheme(deck)
+  const size = infoOf(deck).size
   const parts = [kept, layout?.family, theme, size.width, size.height, ground]
   const last = bySlide.get(own)
   if (last && last.parts.every((part, index) => part === parts[index])) return last.places

@@ -1,4 +1,4 @@
-import { slidesOf, textOf, type Deck, type Field, type TextDoc, type Theme } from '../model'
+import { infoOf, slidesOf, textOf, type Deck, type Field, type TextDoc, type Theme } from '../model'
 import type { Id } from '../values'
 
 const numbers = new WeakMap<object, Map<Id, { number: number; chapter: string }>>()
@@ -22,7 +22,7 @@ function numbersOf(deck: Deck) {
 
 /** What a field says on a slide. `item-number` is said by the arrangement of the slide's items, not here. */
 export function fieldWords(deck: Deck, slide: Id, field: Field, theme: Theme): string {
-  const info = deck.info.info!
+  const info = infoOf(deck)
   if (!deck.slides[slide] && (field === 'slide-number' || field === 'chapter')) return field === 'chapter' ? 'Chapter' : '1'
   if (field === 'slide-number') return String(numbersOf(deck).get(slide)?.number ?? '')
   if (field === 'chapter') return numbersOf(deck).get(slide)?.chapter ?? ''

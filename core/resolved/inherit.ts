@@ -1,8 +1,19 @@
+import {
+  infoOf,
+  deckTheme,
+  elementsOf,
+  type Backdrop,
+  type Deck,
+  type Element,
+  type Slide,
+  type TextElement,
+  type TextStyle,
+  type Theme,
+} from '../model'
 import { contrast, hexOf, hexOver, mixHex } from '../color'
 import { arrangedPlaces } from './arrangement'
 import { arrangeGroups } from './element-groups'
 import { fieldText, fieldWords } from './fields'
-import { elementsOf, type Backdrop, type Deck, type Element, type Slide, type TextElement, type TextStyle, type Theme } from '../model'
 import type { Box, Color, Id } from '../values'
 import { withConnectors } from './connectors'
 import { runningOnto } from './running-on'
@@ -60,7 +71,7 @@ function withLogo(deck: Deck, slide: Slide, element: ShownElement): ShownElement
   if (!known) logoCache.set(element, (known = new Map()))
   let made = known.get(key)
   if (!made) {
-    const right = box.x + box.width / 2 > deck.info.info!.size.width / 2
+    const right = box.x + box.width / 2 > infoOf(deck).size.width / 2
     made = {
       ...element,
       media: form.media,
@@ -193,13 +204,13 @@ export function shownElement(deck: Deck, id: Id): ShownElement | undefined {
 /** The theme that a slide, layout or master stands in: its master's own or the deck's. */
 export function themeUnder(deck: Deck, owner: Id): Theme {
   const layout = deck.layouts[deck.slides[owner]?.layout ?? owner]
-  return deck.masters[layout?.master ?? owner]?.theme ?? deck.theme.theme!
+  return deck.masters[layout?.master ?? owner]?.theme ?? deckTheme(deck)
 }
 
 const ownersOf = (deck: Deck, slide: Slide) => {
   const layout = deck.layouts[slide.layout]
   const master = deck.masters[layout?.master ?? slide.id]
-  return { layout, master, theme: master?.theme ?? deck.theme.theme! }
+  return { layout, master, theme: master?.theme ?? deckTheme(deck) }
 }
 
 /** The colour of a slide's ground: its own, or its layout's, master's or theme's. */

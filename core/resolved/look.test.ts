@@ -1,4 +1,4 @@
-import { putRecord, setRecord, applyChanges, slidesOf, type Backdrop, type Change, type Deck, type TextElement } from '../model'
+import { deckTheme, putRecord, setRecord, applyChanges, slidesOf, type Backdrop, type Change, type Deck, type TextElement } from '../model'
 import { describe, expect, it } from 'vitest'
 import { contrast } from '../color'
 import { countingContext, freshDeck, textElement } from '../testing'
@@ -53,7 +53,7 @@ describe('a ground', () => {
     // What a hand is shown to choose from is what will be seen there, also on a layout that is edited.
     expect(themeSeen(deck, slide.id)).toBe(themeOf(deck, slide))
     expect(themeSeen(applyChanges(base, [set('layouts', slide.layout, { backdrop: { fill: gradient } })]), slide.layout).palette.ink).toBe(
-      base.theme.theme!.palette.ground,
+      deckTheme(base).palette.ground,
     )
   })
 

@@ -1,5 +1,5 @@
+import { infoOf, type Deck, type TableElement } from '../model'
 import type { DataTable } from '../data'
-import type { Deck, TableElement } from '../model'
 import { styleNamed, themeUnder, type ShownElement } from '../resolved'
 import type { Id } from '../values'
 import type { Measurer } from '../text'
@@ -32,7 +32,7 @@ export function layoutOfTable(
     style: { ...styleNamed(theme, 'body'), lineHeight: 1.22, paragraphSpacing: 0 },
     fonts: theme.fonts,
     size: element.box,
-    language: deck.info.info!.language,
+    language: infoOf(deck).language,
     measurer,
     total: 'Total',
   })

@@ -1,4 +1,15 @@
-import { setRecord, applyChanges, elementsOf, isEmptyText, slidesOf, type Change, type Deck, type Element, type Slide } from '../model'
+import {
+  deckTheme,
+  setRecord,
+  applyChanges,
+  elementsOf,
+  isEmptyText,
+  slidesOf,
+  type Change,
+  type Deck,
+  type Element,
+  type Slide,
+} from '../model'
 import { apartBy, hexOf } from '../color'
 import { backdropOf, groundOf, shownElements, styleOf, themeUnder, type ShownElement } from '../resolved'
 import { roleNames, type Color, type Id, type Role } from '../values'
@@ -120,7 +131,7 @@ const groundKeys = (deck: Deck, slide: Slide) => {
  */
 export function colorsInUse(deck: Deck): ColorUse[] {
   const uses = new Map<string, ColorUse>()
-  const palette = deck.theme.theme!.palette
+  const palette = deckTheme(deck).palette
   const useOf = (key: string): ColorUse => {
     let use = uses.get(key)
     const role = key.startsWith('#') ? null : (key as Role)
@@ -220,13 +231,13 @@ export const placesThatStay = (deck: Deck, wish: { from: From; to: Color }): num
 
 /** The role whose colour is nearest to a value (#rrggbb), and how far it is away (OKLab). */
 export function nearestRole(hex: string, deck: Deck): { role: Role; distance: number } {
-  const palette = deck.theme.theme!.palette
+  const palette = deckTheme(deck).palette
   return roleNames.map(role => ({ role, distance: apartBy(hex, hexOf({ role }, palette)) })).sort((a, b) => a.distance - b.distance)[0]!
 }
 
 /** Makes a value (#rrggbb) the colour of a role and lets all places of it name the role. */
 export function turnIntoRole(deck: Deck, wish: { hex: string; role: Role }): Change[] {
-  const theme = deck.theme.theme!
+  const theme = deckTheme(deck)
   return [
     ...replaceColor(deck, { from: { hex: wish.hex }, to: { role: wish.role } }),
     setRecord('theme', 'theme', { palette: { ...theme.palette, [wish.role]: wish.hex.toLowerCase() } }),

@@ -1,4 +1,6 @@
 import {
+  infoOf,
+  deckTheme,
   dropRecord,
   putRecord,
   setRecord,
@@ -35,8 +37,8 @@ export function duplicateLayout(deck: Deck, wish: { layout: Id }, context: EditC
 export function addLayout(deck: Deck, wish: { master: Id; name: string }, context: EditContext): Change[] {
   const layouts = layoutsOf(deck)
   const id = context.id()
-  const { margin } = deck.theme.theme!
-  const { width, height } = deck.info.info!.size
+  const { margin } = deckTheme(deck)
+  const { width, height } = infoOf(deck).size
   return [
     putRecord('layouts', { id, master: wish.master, name: wish.name.slice(0, 120), family: '', order: orderAt(layouts, layouts.length) }),
     putRecord('elements', {
@@ -103,8 +105,8 @@ export function removeMaster(deck: Deck, wish: { master: Id; heir: Id }): Change
 export function arrangeLayout(deck: Deck, wish: { layout: Id; family: LayoutFamily }, context: EditContext): Change[] {
   const layout = deck.layouts[wish.layout]
   if (!layout || !wish.family.arrange) return []
-  const { margin } = deck.theme.theme!
-  const { width, height } = deck.info.info!.size
+  const { margin } = deckTheme(deck)
+  const { width, height } = infoOf(deck).size
   const own = elementsOf(deck, layout.id)
   const y = Math.round(height * 0.24)
   const place: Element = {

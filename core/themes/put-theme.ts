@@ -1,4 +1,6 @@
 import {
+  infoOf,
+  deckTheme,
   dropRecord,
   putRecord,
   setRecord,
@@ -17,8 +19,8 @@ import { familyNamed } from '../layouts/catalogue'
 /** A theme on the shelf: a deck without slides, with its theme, masters and layouts. */
 export const themeDeckOf = (deck: Deck, name: string): Deck => ({
   ...onlySlides(deck, []),
-  info: { info: { ...deck.info.info!, title: name } },
-  theme: { theme: { ...deck.theme.theme!, name } },
+  info: { info: { ...infoOf(deck), title: name } },
+  theme: { theme: { ...deckTheme(deck), name } },
   masters: Object.fromEntries(mastersOf(deck).map(({ theme: _, ...master }) => [master.id, master])),
   layouts: deck.layouts,
   elements: Object.fromEntries(Object.entries(deck.elements).filter(([, element]) => !deck.slides[element.owner])),
@@ -47,7 +49,7 @@ function replaceParts(deck: Deck, owner: Id, parts: readonly Element[], context:
  */
 export function putTheme(deck: Deck, wish: { from: Deck }, context: EditContext): Change[] {
   const { from } = wish
-  const theme = from.theme.theme!
+  const theme = deckTheme(from)
   const changes: Change[] = [putRecord('theme', theme)]
   const [master] = mastersOf(deck)
   const [theirs] = mastersOf(from)
@@ -56,7 +58,7 @@ export function putTheme(deck: Deck, wish: { from: Deck }, context: EditContext)
     changes.push(...replaceParts(deck, master.id, elementsOf(from, theirs.id), context))
   }
   const used = new Set<Id>()
-  const size = deck.info.info!.size
+  const size = infoOf(deck).size
   for (const layout of layoutsOf(deck)) {
     if (deck.masters[layout.master]?.theme) continue
     const same = layoutsOf(from).find(

@@ -1,4 +1,4 @@
-import { setRecord, type Change, type Deck, type TextElement, type TextStyle } from '../model'
+import { deckTheme, setRecord, type Change, type Deck, type TextElement, type TextStyle } from '../model'
 import { departures, shownElement, styleNamed, themeUnder } from '../resolved'
 import type { Id } from '../values'
 
@@ -71,7 +71,7 @@ export const usesOfStyle = (deck: Deck, name: string): Id[] =>
 
 /** Takes a style away; texts of it are set in another. */
 export function removeStyle(deck: Deck, wish: { style: string; heir: string }): Change[] {
-  const theme = deck.theme.theme!
+  const theme = deckTheme(deck)
   const { [wish.style]: gone, ...styles } = theme.textStyles
   if (!gone || !styles[wish.heir]) return []
   return [

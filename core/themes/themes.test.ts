@@ -1,4 +1,5 @@
 import {
+  deckTheme,
   putRecord,
   setRecord,
   applyChanges,
@@ -179,7 +180,7 @@ describe('colours in use', () => {
         text: { type: 'doc', content: [{ type: 'paragraph', attrs: { level: 1 }, content: [{ type: 'text', text: 'One' }] }] },
       } as TextElement),
     ])
-    const { role } = base.theme.theme!.textStyles.body!.bullet.color as { role: 'accent1' }
+    const { role } = deckTheme(base).textStyles.body!.bullet.color as { role: 'accent1' }
     expect(use(listed, role)!.places.map(place => place.name)).toContain('points')
     expect(use(applyChanges(listed, replaceColor(listed, { from: { role }, to: { role: 'accent5' } })), role)?.count ?? 0).toBe(0)
     // A lit colour of a chart in which nothing is lit is not seen.
@@ -216,7 +217,7 @@ describe('colours in use', () => {
 
   it('become a role, and a role is replaced with its tints bound to the new one', () => {
     const named = applyChanges(deck, turnIntoRole(deck, { hex: '#b5179e', role: 'accent6' }))
-    expect(named.theme.theme!.palette.accent6).toBe('#b5179e')
+    expect(deckTheme(named).palette.accent6).toBe('#b5179e')
     expect(named.elements.p1).toMatchObject({ fill: { role: 'accent6' } })
     const tinted = applyChanges(named, [patch('q', slidesOf(base)[1]!.id, { role: 'accent6', tint: 0.5, alpha: 0.3 })])
     expect(applyChanges(tinted, replaceColor(tinted, { from: { role: 'accent6' }, to: { role: 'accent1' } })).elements.q).toMatchObject({
@@ -243,7 +244,7 @@ describe('fonts and styles', () => {
     expect(fontsInUse(deck).find(use => use.family === 'Hanken Grotesk')!.count).toBe(2)
     const next = applyChanges(deck, replaceFont(deck, { from: 'Hanken Grotesk', to: 'Inter' }))
     expect(fontsInUse(next).map(use => use.family)).not.toContain('Hanken Grotesk')
-    expect(next.theme.theme!.fonts.body).toBe('Inter')
+    expect(deckTheme(next).fonts.body).toBe('Inter')
     expect(valid(next)).toEqual([])
   })
 
@@ -268,7 +269,7 @@ describe('fonts and styles', () => {
     ])
     const next = applyChanges(deck, removeStyle(deck, { style: 'quote', heir: 'body' }))
     expect((next.elements.w as TextElement).style).toBe('body')
-    expect(next.theme.theme!.textStyles.quote).toBeUndefined()
+    expect(deckTheme(next).textStyles.quote).toBeUndefined()
   })
 })
 

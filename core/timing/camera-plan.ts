@@ -1,4 +1,4 @@
-import { viewsOf, type Cue, type Deck, type Slide } from '../model'
+import { infoOf, viewsOf, type Cue, type Deck, type Slide } from '../model'
 import type { Box, Id } from '../values'
 import { cameraOn, cameraSpeed, cameraWay, overviewOf, type Camera, type CameraWay } from './camera'
 import { easingOf, namedEasings, type EasingFunction } from './easing'
@@ -47,7 +47,7 @@ const straight = (cue: Pick<Cue, 'options'>) => optionOf<string>(goToView, cue.o
 /** The ways that the camera cues of a board lead, each from where the one before ends; by cue. */
 export function waysOf(deck: Deck, slide: Id, cues: readonly Cue[]): Map<Id, CameraWay> {
   const record = deck.slides[slide]!
-  const { size } = deck.info.info!
+  const { size } = infoOf(deck)
   let from = cameraAtView(record, record.opens, size)
   return new Map(
     cues.map(cue => {
@@ -66,7 +66,7 @@ const onWay = ({ cue, way }: CameraLeg, since: number): Camera =>
 /** The plan of a board's camera: a leg that begins while another is under way begins where that one is. */
 export function planCamera(deck: Deck, slide: Id, cues: readonly ScoreCue[]): CameraPlan {
   const record = deck.slides[slide]!
-  const { size } = deck.info.info!
+  const { size } = infoOf(deck)
   const opens = cameraAtView(record, record.opens, size)
   const legs: CameraLeg[] = []
   for (const cue of [...cues].sort((a, b) => a.beat - b.beat || a.start - b.start)) {

@@ -1,4 +1,4 @@
-import { beatsOf, cuesOf, extentOf, soundsFrom, type Cue, type Deck, type Hold, type Parts, type TextElement } from '../model'
+import { infoOf, beatsOf, cuesOf, extentOf, soundsFrom, type Cue, type Deck, type Hold, type Parts, type TextElement } from '../model'
 import { shownElements, themeUnder, type ShownElement } from '../resolved'
 import type { Id } from '../values'
 import { handDrawingOf, type HandDrawing } from '../drawing'
@@ -86,7 +86,7 @@ function holdOf(
 }
 
 function compile(deck: Deck, slideId: Id, elements: readonly ShownElement[], context: TimingContext): Score {
-  const info = deck.info.info!
+  const info = infoOf(deck)
   const problems: TimingProblem[] = []
   const byId = new Map(elements.map(element => [element.id, element]))
   const beats = beatsOf(deck, slideId)
@@ -282,7 +282,7 @@ export function compileSlide(deck: Deck, slideId: Id, context: TimingContext): S
   if (!slide)
     return {
       slide: slideId,
-      size: deck.info.info!.size,
+      size: infoOf(deck).size,
       board: null,
       beyond: [],
       beats: [],

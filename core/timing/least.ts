@@ -1,4 +1,4 @@
-import { plainText, type Cue, type Deck } from '../model'
+import { infoOf, plainText, type Cue, type Deck } from '../model'
 import type { ShownElement } from '../resolved'
 import type { HandDrawing } from '../drawing'
 import { countReading, readingSpeed } from '../text'
@@ -30,7 +30,7 @@ export function leastLength(deck: Deck, cue: Cue, element: ShownElement, drawing
     return { seconds: Math.max(least?.seconds ?? 0, drawing.length / fastestHand), why: 'to be seen being drawn' }
   if (cue.duration === 0 || cue.what === 'media' || cue.what === 'camera' || cue.what === 'pose') return null
   if (cue.effect === 'type' && cue.what === 'enter' && element.kind === 'text' && !cue.parts) {
-    const { language, audience } = deck.info.info!
+    const { language, audience } = infoOf(deck)
     const { words, numbers } = countReading(plainText(element.text), language)
     return {
       seconds: Math.max(seenAsMotion.seconds, ((words + wordsPerNumber * numbers) * 60) / readingSpeed(language, audience)),

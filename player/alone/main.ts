@@ -1,3 +1,4 @@
+import { infoOf } from '#core/model'
 import { createApp, h, ref } from 'vue'
 import type { PlayerBundle } from '../bundle'
 import FilmStage from '../FilmStage.vue'
@@ -8,7 +9,7 @@ import './alone.css'
 /** A page of its own: plays the bundle that stands in it, with nothing to fetch and nobody to ask. */
 const bundle = JSON.parse(document.getElementById('bundle')!.textContent!) as PlayerBundle
 const player = ref<{ forward(): void; back(): void; pause(): void }>()
-document.title = bundle.deck.info.info!.title
+document.title = infoOf(bundle.deck).title
 
 createApp({
   render: () =>

@@ -1,4 +1,4 @@
-import { cleanText, slidesOf, type Deck } from '../../core/model'
+import { infoOf, cleanText, slidesOf, type Deck } from '../../core/model'
 import { tablesOf } from '../../core/formats/deck-file'
 import { coverOf } from '../decks/cover'
 import { Refusal } from '../refusal'
@@ -93,7 +93,7 @@ export async function restoreDeck(id: string) {
 
 /** Keeps a deck's JSON beside its updates, for lists, export and SQL. */
 export async function keepSnapshot(id: string, snapshot: Deck) {
-  const info = snapshot.info.info!
+  const info = infoOf(snapshot)
   const sql = database()
   const { slides, cover, tables } = shownInLists(sql, snapshot)
   await sql`update decks set snapshot = ${jsonOf(snapshot)}, slides = ${slides}, cover = ${cover}, cover_tables = ${tables}, title = ${info.title}, purpose = ${info.purpose}, changed_at = now() where id = ${id}`

@@ -1,5 +1,5 @@
+import { infoOf, type Deck } from '../../core/model'
 import type { H3Event } from 'h3'
-import type { Deck } from '../../core/model'
 import { onlyVariant, variantNamed } from '../../core/resolved'
 import { refuse } from '../access'
 import { deckExists } from '../database/decks'
@@ -13,7 +13,7 @@ export async function deckAs(event: H3Event, ending: string, type: string, make:
   const variant = variantOf(event, deck)
   return sendAs(
     event,
-    [deck.info.info!.title, variant?.name].filter(Boolean).join(' '),
+    [infoOf(deck).title, variant?.name].filter(Boolean).join(' '),
     ending,
     type,
     await make(variant ? onlyVariant(deck, variant.id) : deck),

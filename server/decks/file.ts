@@ -1,6 +1,6 @@
+import { infoOf, deckTheme, mediaOf, type Deck } from '../../core/model'
 import { isDeepStrictEqual } from 'node:util'
 import type { DataTable } from '../../core/data'
-import { mediaOf, type Deck } from '../../core/model'
 import { failed, type Outcome } from '../../core/values'
 import { themeDeckOf } from '../../core/themes'
 import { packDeck, tablesOf } from '../../core/formats/deck-file'
@@ -93,7 +93,7 @@ export async function bringThemeFile(bytes: Uint8Array, person: string): Promise
   const arrived = await arrive(bytes)
   if (!arrived.ok) return arrived
   const { deck, media } = arrived.value
-  const name = deck.theme.theme!.name || deck.info.info!.title || 'Theme'
+  const name = deckTheme(deck).name || infoOf(deck).title || 'Theme'
   const content = themeDeckOf(deck, name)
   const wanted = new Set(mediaOf(content))
   const id = newId()

@@ -1,8 +1,8 @@
+import { infoOf, mediaOf, type Deck } from '../../core/model'
 import { readFile } from 'node:fs/promises'
 import { createRequire } from 'node:module'
 import path from 'node:path'
 import type { DataTable } from '../../core/data'
-import { mediaOf, type Deck } from '../../core/model'
 import { expected } from '../../core/values'
 import { tablesOf } from '../../core/formats/deck-file'
 import { mediaByHash, mediaLengths, voicePeaks, wholeMedia } from '../database/media'
@@ -88,7 +88,7 @@ export async function pageOf(
     ...(film ? { film } : {}),
   }
   const [script, style] = await Promise.all(['player.js', 'player.css'].map(name => readFile(path.resolve('.output/alone', name), 'utf8')))
-  const { title, language } = deck.info.info!
+  const { title, language } = infoOf(deck)
   return `<!doctype html>
 <html lang="${inHtml(language)}">
 <head>

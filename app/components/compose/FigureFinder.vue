@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FigureLook } from '#core/model'
+import { deckTheme, type FigureLook } from '#core/model'
 import { drawFigure, poses, usualLook } from '#core/figures'
 
 /** Chooses how a figure stands, each drawn as the figure looks. */
@@ -11,7 +11,7 @@ const found = computed(() => {
   const words = asked.value.trim().toLowerCase().split(/\s+/).filter(Boolean)
   return poses
     .filter(pose => words.every(word => `${pose.label} ${pose.words}`.toLowerCase().includes(word)))
-    .map(pose => ({ pose, drawing: drawFigure({ look: props.look ?? usualLook, pose: pose.name }, store.deck!.theme.theme!.palette) }))
+    .map(pose => ({ pose, drawing: drawFigure({ look: props.look ?? usualLook, pose: pose.name }, deckTheme(store.deck!).palette) }))
 })
 </script>
 

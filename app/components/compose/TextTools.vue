@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { deckTheme, slidesOf, type Accent, type Theme } from '#core/model'
 import { bulletOf } from '#core/text'
 import { setFields } from '#core/edits'
-import { slidesOf, type Accent, type Theme } from '#core/model'
 import type { TextSetting } from '#core/resolved'
 import type { Color } from '#core/values'
 import { titleOf } from '#core/layouts'
@@ -24,9 +24,9 @@ const attr = (mark: 'color' | 'highlight' | 'size' | 'font' | 'link' | 'accent',
   return typeof found === 'object' ? found[name] : undefined
 }
 const families = computed(() => [
-  ...new Set([...Object.values(props.theme.fonts), ...(store.deck!.theme.theme!.faces?.map(face => face.family) ?? [])]),
+  ...new Set([...Object.values(props.theme.fonts), ...(deckTheme(store.deck!).faces?.map(face => face.family) ?? [])]),
 ])
-const accents = computed(() => Object.entries(store.deck!.theme.theme!.accents ?? {}))
+const accents = computed(() => Object.entries(deckTheme(store.deck!).accents ?? {}))
 const href = ref('')
 const wrong = ref('')
 const slides = computed(() =>
@@ -50,7 +50,7 @@ function link(address: string, close: () => void) {
 }
 /** A new way to mark words that matter: in accent 2, bold; changed for the whole deck in Look, Text styles. */
 function addAccent() {
-  const known = store.deck!.theme.theme!.accents ?? {}
+  const known = deckTheme(store.deck!).accents ?? {}
   let count = 1
   while (known[`accent-${count}`]) count++
   const accent: Accent = { name: count === 1 ? 'Key words' : `Key words ${count}`, color: { role: 'accent1' }, weight: 700 }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { infoOf, deckTheme, type ChartElement, type ChartSpec } from '#core/model'
 import { newChart } from '#core/charts'
 import { formatNumber, rowCount, summarise, type DataTable } from '#core/data'
 import { setFields } from '#core/edits'
-import type { ChartElement, ChartSpec } from '#core/model'
 import { themeSeen, type ShownElement } from '#core/resolved'
 
 const props = defineProps<{ element: ChartElement & ShownElement }>()
@@ -11,7 +11,7 @@ const store = useDeck()
 const tables = useTables()
 const spec = computed<ChartSpec>(() => props.element.chart ?? newChart(null))
 const table = computed<DataTable | undefined>(() => (spec.value.table ? tables.table(spec.value.table) : undefined))
-const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : store.deck!.theme.theme!))
+const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : deckTheme(store.deck!)))
 const made = computed(() =>
   table.value
     ? summarise(table.value, { by: spec.value.across, value: spec.value.height, aggregate: spec.value.aggregate, order: spec.value.order })
@@ -22,7 +22,7 @@ const total = computed(() =>
   formatNumber(
     values.value.reduce((sum, value) => sum + value, 0),
     spec.value.format,
-    store.deck!.info.info!.language,
+    infoOf(store.deck!).language,
     values.value,
   ),
 )

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { infoOf, languageSchema, type Info } from '#core/model'
 import { setFields } from '#core/edits'
-import { languageSchema, type Info } from '#core/model'
 
 /** What the deck is for, who reads it, and in what language: what its time is reckoned from. */
 const store = useDeck()
-const info = computed(() => store.deck!.info.info!)
+const info = computed(() => infoOf(store.deck!))
 const set = (label: string, fields: Partial<Info>) => store.edit(label, setFields(store.deck!, { table: 'info', id: 'info', fields }))
 const value = (event: Event) => (event.target as HTMLSelectElement).value
 const purposes = { talk: 'Talk, waits for its speaker', film: 'Film, runs by itself', loop: 'Loop, repeats on screens' }

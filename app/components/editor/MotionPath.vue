@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { infoOf, type Cue } from '#core/model'
 import { setFields } from '#core/edits'
-import type { Cue } from '#core/model'
 import type { Options } from '#core/values'
 import { linePath, thinned } from '#core/shapes'
 import { arcOf, effectNamed, lineOf, optionOf } from '#core/timing'
@@ -27,7 +27,7 @@ const origin = computed(() => {
   const start = measurePath(path.value).at(0)
   return { x: box.x + box.width / 2 - start.x, y: box.y + box.height / 2 - start.y }
 })
-const size = computed(() => store.deck!.info.info!.size)
+const size = computed(() => infoOf(store.deck!).size)
 const end = computed(() => (path.value === null ? null : measurePath(path.value).at(1)))
 const middle = computed(() => (effect.value.name === 'move-arc' && path.value !== null ? measurePath(path.value).at(0.5) : null))
 const unit = computed(() => 1 / props.scale)

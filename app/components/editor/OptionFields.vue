@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { deckTheme } from '#core/model'
 import { themeSeen } from '#core/resolved'
 import type { Options } from '#core/values'
 import { colorOption, colorValue, mostWords, optionOf, type Effect } from '#core/timing'
@@ -8,7 +9,7 @@ import { measurePath } from '#core/drawing'
 const props = defineProps<{ of: Pick<Effect, 'options'>; options: Options }>()
 const emit = defineEmits<{ set: [options: Options] }>()
 const store = useDeck()
-const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : store.deck!.theme.theme!))
+const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : deckTheme(store.deck!)))
 const set = (name: string, value: string | number | boolean) => emit('set', { ...props.options, [name]: value })
 /** Keeps a way that was written, where it is one. */
 function setPath(name: string, path: string) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { infoOf } from '#core/model'
 import { captionsFor, startsFromVoice } from '#core/sound'
 import { spanOfClip, usualDuck } from '#core/timing'
 
@@ -14,7 +15,7 @@ const whole = computed(() => clips.length(sound.value.media) ?? 0)
 const span = computed(() => spanOfClip(sound.value, stage.host))
 const use = { narration: 'Voice', bed: 'Music under slides', effect: 'Sound' } as const
 const notes = computed(() => store.deck!.slides[sound.value.fromSlide]?.notes.trim() ?? '')
-const language = computed(() => store.deck!.info.info!.language)
+const language = computed(() => infoOf(store.deck!).language)
 const slideChoices = computed(() => store.slides.map((slide, index) => ({ id: slide.id, label: `Slide ${index + 1}` })))
 const at = (id: string) => store.slides.findIndex(slide => slide.id === id)
 const value = (event: Event) => (event.target as HTMLInputElement).value

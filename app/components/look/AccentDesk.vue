@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { deckTheme, type Accent } from '#core/model'
 import { setFields } from '#core/edits'
-import type { Accent } from '#core/model'
 
 /** Ways to mark the words that matter: changed here, they change wherever they mark words. */
 const store = useDeck()
-const theme = computed(() => store.deck!.theme.theme!)
+const theme = computed(() => deckTheme(store.deck!))
 const accents = computed(() => theme.value.accents ?? {})
 const put = (next: Record<string, Accent>, label: string) =>
   store.edit(

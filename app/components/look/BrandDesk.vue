@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import {
+  infoOf,
+  deckTheme,
   dropRecord,
   putRecord,
   elementsOf,
@@ -16,8 +18,8 @@ import { orderLast } from '#core/values'
 
 /** The logo in its two forms, the footer and the date: once for all slides, placed by the master. */
 const store = useDeck()
-const theme = computed(() => store.deck!.theme.theme!)
-const info = computed(() => store.deck!.info.info!)
+const theme = computed(() => deckTheme(store.deck!))
+const info = computed(() => infoOf(store.deck!))
 const master = computed(() => mastersOf(store.deck!)[0])
 const logoPart = computed(() =>
   master.value ? elementsOf(store.deck!, master.value.id).find(element => element.kind === 'picture' && element.logo) : undefined,

@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { deckTheme } from '#core/model'
 import { roleNames, type Color, type Role } from '#core/values'
 import { colorsInUse, nearestRole, placesThatStay, replaceColor, turnIntoRole, type ColorUse } from '#core/themes'
 
 /** Every colour in use: those that are no roles first, made roles or replaced everywhere, with a count of what that touches. */
 const store = useDeck()
 const uses = computed(() => colorsInUse(store.deck!))
-const theme = computed(() => store.deck!.theme.theme!)
+const theme = computed(() => deckTheme(store.deck!))
 const open = ref<string | null>(null)
 const to = ref<Color>({ role: 'accent1' })
 const key = (use: ColorUse) => use.role ?? use.hex

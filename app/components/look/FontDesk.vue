@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { deckTheme, type FontFaceFile, type Theme } from '#core/model'
 import { fontFamilies, fontKinds, fontPairs, scriptsOf, familyOfFont, type FontFamily } from '#core/fonts'
 import { setFields } from '#core/edits'
-import type { FontFaceFile, Theme } from '#core/model'
 import { fontsInUse, missingGlyphs, replaceFont } from '#core/themes'
 
 /** The three families of the theme, pairs that go together, all that ship shown in themselves, and the team's own files. */
@@ -23,7 +23,7 @@ const faceOf = (font: TeamFont): FontFaceFile => ({
 })
 const { data: team, refresh } = useFetch<TeamFont[]>('/api/fonts', { lazy: true, server: false })
 const tables = useTables()
-const theme = computed(() => store.deck!.theme.theme!)
+const theme = computed(() => deckTheme(store.deck!))
 const places = { display: 'Titles', body: 'Text', mono: 'Numbers' } as const
 type Place = keyof typeof places
 const place = ref<Place>('display')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { deckTheme, type Backdrop, type GroundFill } from '#core/model'
 import { setFields } from '#core/edits'
-import type { Backdrop, GroundFill } from '#core/model'
 import { backdropOf, themeUnder } from '#core/resolved'
 import type { Color } from '#core/values'
 
@@ -18,10 +18,10 @@ const levels = computed(() => [
   { value: 'slide' as const, label: 'This slide only' },
 ])
 const owner = computed(
-  () => ({ theme: store.deck!.theme.theme!, master: master.value, layout: layout.value, slide: slide.value })[level.value],
+  () => ({ theme: deckTheme(store.deck!), master: master.value, layout: layout.value, slide: slide.value })[level.value],
 )
 const table = computed(() => (({ theme: 'theme', master: 'masters', layout: 'layouts', slide: 'slides' }) as const)[level.value])
-const theme = computed(() => (slide.value ? themeUnder(store.deck!, slide.value.id) : store.deck!.theme.theme!))
+const theme = computed(() => (slide.value ? themeUnder(store.deck!, slide.value.id) : deckTheme(store.deck!)))
 const own = computed<Backdrop>(() => owner.value?.backdrop ?? {})
 const shown = computed<Backdrop>(() => (slide.value ? { ...backdropOf(store.deck!, slide.value), ...own.value } : own.value))
 const set = (label: string, fields: { ground?: Color; backdrop?: Backdrop }) =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { infoOf, fieldLimits, layoutsOf, mastersOf } from '#core/model'
 import { setFields } from '#core/edits'
-import { fieldLimits, layoutsOf, mastersOf } from '#core/model'
 import { addLayout, duplicateLayout, duplicateMaster, removeLayout, removeMaster, slidesOfLayout } from '#core/themes'
 
 /** Masters with their layouts: chosen to be edited on the stage, named, duplicated, removed. */
@@ -84,7 +84,7 @@ const menu = (kind: 'layout' | 'master', id: string) => [
     { label: 'Remove', icon: 'i-lucide-trash-2', onSelect: () => beginRemoving(kind, id) },
   ],
 ]
-const ratio = computed(() => store.deck!.info.info!.size.height / store.deck!.info.info!.size.width)
+const ratio = computed(() => infoOf(store.deck!).size.height / infoOf(store.deck!).size.width)
 onMounted(() => {
   if (!store.lookOwner) open(masters.value[0]?.master.id ?? '')
 })

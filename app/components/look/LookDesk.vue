@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Deck } from '#core/model'
+import { infoOf, type Deck } from '#core/model'
 import { titleOf } from '#core/layouts'
 
 /** The look of the whole deck, beside all the slides that wear it. */
@@ -19,7 +19,7 @@ const parts = [
 const part = computed(() => parts.find(one => one.name === route.query.look)?.name ?? 'palette')
 const go = (name: string) => void router.replace({ query: { ...route.query, look: name } })
 const preview = shallowRef<Deck | null>(null)
-const ratio = computed(() => store.deck!.info.info!.size.height / store.deck!.info.info!.size.width)
+const ratio = computed(() => infoOf(store.deck!).size.height / infoOf(store.deck!).size.width)
 /**
  * A new look is drawn some slides at a time, so that the press that chose it is answered at once in the largest deck: of the
  * slides up to `drawn` the new deck is shown, of the others the one before.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { deckTheme } from '#core/model'
 import {
   carryingText,
   colorsOfPixels,
@@ -14,7 +15,7 @@ import { roleNames, type Role } from '#core/values'
 
 /** The roles of the palette: entered exactly, made from a brand colour, a logo or picture, by harmony, or taken from what ships. */
 const store = useDeck()
-const theme = computed(() => store.deck!.theme.theme!)
+const theme = computed(() => deckTheme(store.deck!))
 const palette = computed(() => theme.value.palette)
 const role = ref<Role>('accent1')
 const put = (label: string, next: Palette) =>

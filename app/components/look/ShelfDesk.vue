@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { applyChanges, type Deck } from '#core/model'
+import { deckTheme, applyChanges, type Deck } from '#core/model'
 import { putTheme } from '#core/themes'
 
 /** Themes of the team: kept from this deck, brought and taken away as files, looked at on this deck's own slides and put on it. */
@@ -29,7 +29,7 @@ watch(changes, made => {
 onBeforeUnmount(() => emit('preview', null))
 
 async function keep(replaces?: string) {
-  const called = name.value.trim() || store.deck!.theme.theme!.name
+  const called = name.value.trim() || deckTheme(store.deck!).name
   const kept = await asking(() =>
     $fetch('/api/themes', {
       method: 'POST',
@@ -79,7 +79,7 @@ async function bring(file: File | undefined) {
       <p v-if="themes && !themes.length" class="quiet">Nothing yet. Keep this deck’s look below, and any deck can wear it.</p>
       <div v-for="theme in themes" :key="theme.id" class="theme" :class="{ on: trying === theme.id }">
         <button class="look" :aria-pressed="trying === theme.id" @click="trying = trying === theme.id ? null : theme.id">
-          <PaletteStrip :palette="theme.content.theme.theme!.palette" />
+          <PaletteStrip :palette="deckTheme(theme.content).palette" />
           <span>{{ theme.name }}</span>
         </button>
         <div v-if="trying === theme.id" class="acts">
@@ -93,7 +93,7 @@ async function bring(file: File | undefined) {
     <section v-if="store.canEdit">
       <h3>Keep this deck’s look</h3>
       <form class="keep" @submit.prevent="keep()">
-        <input v-model="name" class="field" maxlength="120" :placeholder="store.deck!.theme.theme!.name" aria-label="Name of the theme" />
+        <input v-model="name" class="field" maxlength="120" :placeholder="deckTheme(store.deck!).name" aria-label="Name of the theme" />
         <button class="press small">Keep it on the shelf</button>
       </form>
       <p class="quiet">Colours, fonts, text styles, ground, logo, footer, masters and layouts.</p>

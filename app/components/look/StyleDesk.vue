@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { deckTheme, type Bullet, type TextStyle } from '#core/model'
 import { setFields } from '#core/edits'
-import type { Bullet, TextStyle } from '#core/model'
 import { departuresOf, removeStyle, returnToStyle, usesOfStyle } from '#core/themes'
 
 /** Named text styles, bound: what is changed here changes wherever the style is used; what departs from it is counted. */
 const store = useDeck()
-const theme = computed(() => store.deck!.theme.theme!)
+const theme = computed(() => deckTheme(store.deck!))
 const styles = computed(() => theme.value.textStyles)
 const chosen = ref('body')
 const style = computed(() => styles.value[chosen.value] ?? styles.value.body!)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { applyChanges, type Deck } from '#core/model'
+import { infoOf, applyChanges, type Deck } from '#core/model'
 import { layOut, richLines, roomFor, setAgenda, agendaSource } from '#core/layouts'
 import type { LayoutFamily } from '#core/layouts/catalogue'
 
@@ -31,7 +31,7 @@ const shown = computed(() => {
 const room = computed(() =>
   near.value ? roomFor(props.family, richLines(props.bare, props.slide), { deck: props.bare, measurer: stage.host.measurer }) : null,
 )
-const ratio = computed(() => props.deck.info.info!.size.height / props.deck.info.info!.size.width)
+const ratio = computed(() => infoOf(props.deck).size.height / infoOf(props.deck).size.width)
 </script>
 
 <template>

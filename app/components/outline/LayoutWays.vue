@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { infoOf, applyChanges, onlySlides } from '#core/model'
 import { refDebounced } from '@vueuse/core'
-import { applyChanges, onlySlides } from '#core/model'
 import { agendaSource, buildOf, buildSlide, layOut, layoutsFor, outlineOf, propose, richLines, setAgenda, type Build } from '#core/layouts'
 import type { LayoutFamily } from '#core/layouts/catalogue'
 
@@ -34,7 +34,7 @@ const ranked = computed(() => {
     ...outlineOf(shownDeck.value, record),
     first: current.value === 0,
     last: current.value > 0 && current.value === store.slides.length - 1,
-    language: shownDeck.value.info.info!.language,
+    language: infoOf(shownDeck.value).language,
   })
 })
 const found = computed(() => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { infoOf, applyChanges, fieldLimits, slidesOf, type Change, type Deck } from '#core/model'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { addSlide, duplicateSlide, moveSlide, removeSlides, setFields } from '#core/edits'
-import { applyChanges, type Change, type Deck, fieldLimits, slidesOf } from '#core/model'
 import { readOutline } from '#core/formats/outline'
 import {
   agendaSource,
@@ -247,7 +247,7 @@ async function takeOutline(text: string, row: Row | undefined, name = '') {
     await new Promise(resolve => setTimeout(resolve, 60))
   }
   // The slide that a new deck begins with gives way, unless something was made of it.
-  const title = store.deck!.info.info!.title
+  const title = infoOf(store.deck!).title
   const replaces =
     row &&
     isOnlyWords(store.deck!, row.slide.id) &&

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { infoOf, fieldLimits, type Change } from '#core/model'
 import { duplicateSlides, moveSlides, removeSlides, setFields } from '#core/edits'
-import { type Change, fieldLimits } from '#core/model'
 import { titleOf } from '#core/layouts'
 
 /** All slides at once: many chosen, moved, duplicated, skipped, gathered in chapters, copied to another deck. */
@@ -21,7 +21,7 @@ const groups = computed(() => {
   })
   return made
 })
-const ratio = computed(() => store.deck!.info.info!.size.height / store.deck!.info.info!.size.width)
+const ratio = computed(() => infoOf(store.deck!).size.height / infoOf(store.deck!).size.width)
 const ids = computed(() => store.slides.filter(slide => chosen.value.has(slide.id)).map(slide => slide.id))
 watch(
   () => store.slides,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { putRecord, textOf, type DrawnIcon } from '#core/model'
+import { infoOf, putRecord, textOf, type DrawnIcon } from '#core/model'
 import { newChart } from '#core/charts'
 import { setFields } from '#core/edits'
 import { shownElement } from '#core/resolved'
@@ -22,7 +22,7 @@ const picturePicker = ref<HTMLInputElement>()
 const target = ref<string | null>(null)
 const busy = ref('')
 
-const size = computed(() => store.deck!.info.info!.size)
+const size = computed(() => infoOf(store.deck!).size)
 const { boxAt: middle, put } = usePutting()
 const { follow } = usePieces()
 onMounted(() => void follow())

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { infoOf } from '#core/model'
 import { useElementSize } from '@vueuse/core'
 import { voiceAt } from '#core/sound'
 import type { Moment } from '#core/timing'
@@ -29,7 +30,7 @@ const place = ref<HTMLElement>()
 const view = ref<InstanceType<typeof StageView>>()
 const scoreView = ref<{ newBeat(): void }>()
 const { width, height } = useElementSize(place)
-const size = computed(() => store.deck!.info.info!.size)
+const size = computed(() => infoOf(store.deck!).size)
 const wide = computed(() => Math.max(40, Math.min(width.value - 24, ((height.value - 20) * size.value.width) / size.value.height)))
 
 const plan = computed(() => store.plan)

@@ -1,4 +1,4 @@
-import { setRecord } from '../../model'
+import { infoOf, setRecord } from '../../model'
 import { styleOf } from '../../resolved'
 import { largestSeen } from '../../timing'
 import { layoutOfElement, leastReadable } from '../../text'
@@ -13,7 +13,7 @@ export const textSize: Rule = ({ deck, slide, context }) =>
     // On a board, as large as the camera ever shows it.
     const seen = slide.score.board && !element.pinned ? largestSeen(slide.score.board.camera, element.box, slide.score.size) : 1
     const size = styleOf(deck, element).size * layout.scale * (seen || 1)
-    const least = leastReadable(deck.info.info!)
+    const least = leastReadable(infoOf(deck))
     const base = { slide: slide.slide, beat: null, element: element.id }
     if (!layout.fits)
       return [

@@ -1,3 +1,4 @@
+import { deckTheme } from '../../model'
 import { colorsInUse, nearestRole, replaceColor } from '../../themes'
 import type { WholeRule } from './rule'
 
@@ -11,7 +12,7 @@ export const nearColor: WholeRule = deck =>
     .flatMap(use => {
       const { role, distance } = nearestRole(use.hex, deck)
       if (distance > near) return []
-      const value = deck.theme.theme!.palette[role]
+      const value = deckTheme(deck).palette[role]
       // What a slide says itself; what its layout gives it is put right in Look.
       const own = use.places.filter(
         place =>

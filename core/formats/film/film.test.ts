@@ -1,4 +1,4 @@
-import { putRecord, setRecord, applyChanges, elementsOf, slidesOf } from '../../model'
+import { infoOf, putRecord, setRecord, applyChanges, elementsOf, slidesOf } from '../../model'
 import { describe, expect, it } from 'vitest'
 import { shownElements } from '../../resolved'
 import { freshDeck, textElement, timingContext } from '../../testing'
@@ -36,8 +36,8 @@ describe('a film’s picture', () => {
 describe('a deck at another shape', () => {
   it.each(['square', 'upright', 'tall', 'wide'] as const)('%s: everything stands within the picture', shape => {
     const fitted = filmDeck(deck, { ...order, shape })
-    const { width, height } = fitted.info.info!.size
-    expect({ width, height }).toEqual(sizeOfShape(deck.info.info!.size, shape))
+    const { width, height } = infoOf(fitted).size
+    expect({ width, height }).toEqual(sizeOfShape(infoOf(deck).size, shape))
     for (const slide of slidesOf(fitted)) {
       for (const { box, name } of shownElements(fitted, slide.id)) {
         expect([name, box.x >= -1, box.y >= -1, box.x + box.width <= width + 1, box.y + box.height <= height + 1]).toEqual([
@@ -56,7 +56,7 @@ describe('a deck at another shape', () => {
     const fitted = filmDeck(board, { ...order, shape: 'tall' })
     expect(fitted.elements.free!.box).toEqual(deck.elements.free!.box)
     const { camera } = frameAt(compileSlide(fitted, 's2', timingContext), { beat: 0, seconds: 0 })
-    expect(camera!.scale).toBeCloseTo(fitted.info.info!.size.width / 640, 6)
+    expect(camera!.scale).toBeCloseTo(infoOf(fitted).size.width / 640, 6)
   })
   it('lets what was put by hand keep its own shape and its place in proportion', () => {
     const [free] = elementsOf(filmDeck(deck, { ...order, shape: 'tall' }), 's2').filter(element => element.id === 'free')

@@ -1,4 +1,4 @@
-import { setRecord, applyChanges, slidesOf, type Change, type Deck } from '../../model'
+import { infoOf, setRecord, applyChanges, slidesOf, type Change, type Deck } from '../../model'
 import { z } from 'zod'
 import { onlyVariant } from '../../resolved'
 import { idSchema } from '../../values'
@@ -26,7 +26,7 @@ export type FilmOrder = z.infer<typeof filmOrderSchema>
 
 /** The picture of a film in px: of the deck's or the wished shape, even in both directions, as encoders want it. */
 export function filmSize(deck: Deck, order: Pick<FilmOrder, 'shape' | 'side'>): { width: number; height: number } {
-  const own = deck.info.info!.size
+  const own = infoOf(deck).size
   const { width, height } = order.shape === 'own' ? own : sizeOfShape(own, order.shape)
   const scale = order.side / Math.min(width, height)
   const even = (value: number) => Math.max(2, Math.round((value * scale) / 2) * 2)
@@ -36,7 +36,7 @@ export function filmSize(deck: Deck, order: Pick<FilmOrder, 'shape' | 'side'>): 
 /** The deck that a film shows: in its variant, at its shape, and of its slides those that are wanted. */
 export function filmDeck(deck: Deck, order: FilmOrder): Deck {
   const shown = order.variant && deck.variants[order.variant] ? onlyVariant(deck, order.variant) : deck
-  const fitted = order.shape === 'own' ? shown : refit(shown, sizeOfShape(shown.info.info!.size, order.shape))
+  const fitted = order.shape === 'own' ? shown : refit(shown, sizeOfShape(infoOf(shown).size, order.shape))
   const slides = slidesOf(fitted)
   const at = (id: string | null, otherwise: number) => {
     const found = slides.findIndex(slide => slide.id === id)

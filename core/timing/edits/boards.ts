@@ -1,4 +1,5 @@
 import {
+  infoOf,
   dropRecord,
   putRecord,
   setRecord,
@@ -45,7 +46,7 @@ function working(deck: Deck) {
 
 /** Makes a board of a slide, a few times as far across and down, with what stood on the slide in its first view. */
 export function makeBoard(deck: Deck, wish: { slide: Id; across: number; down: number }, context: EditContext): Change[] {
-  const { width, height } = deck.info.info!.size
+  const { width, height } = infoOf(deck).size
   const [across, down] = [Math.max(1, wish.across), Math.max(1, wish.down)]
   return [
     setRecord('slides', wish.slide, {
@@ -124,7 +125,7 @@ export function slidesToBoard(deck: Deck, wish: { slides: readonly Id[] }, conte
   const slides = slidesOf(deck).filter(slide => wish.slides.includes(slide.id))
   const [first] = slides
   if (!first || slides.length < 2 || slides.some(slide => slide.board)) return []
-  const { size, purpose } = deck.info.info!
+  const { size, purpose } = infoOf(deck)
   const columns = Math.ceil(Math.sqrt(slides.length))
   const rows = Math.ceil(slides.length / columns)
   const room = Math.round(size.width * gap)
@@ -282,7 +283,7 @@ export function boardToSlides(deck: Deck, wish: { slide: Id }, context: EditCont
   const board = deck.slides[wish.slide]
   const views = viewsOf(board)
   if (!board || !views.length) return []
-  const { size, purpose } = deck.info.info!
+  const { size, purpose } = infoOf(deck)
   const siblings = slidesOf(deck)
   const orders = ordersAt(siblings, siblings.findIndex(slide => slide.id === board.id) + 1, views.length)
   const whole = wholeClip(deck, board.id)
@@ -371,7 +372,7 @@ export function boardToSlides(deck: Deck, wish: { slide: Id }, context: EditCont
 
 /** A rectangle in the shape of the picture that holds some boxes with room about them; within the board where that can be. */
 export function viewAround(deck: Deck, slide: Id, boxes: readonly Box[]): Box {
-  const { size } = deck.info.info!
+  const { size } = infoOf(deck)
   const extent = extentOf(deck, slide)
   const [left, top] = [Math.min(...boxes.map(box => box.x)), Math.min(...boxes.map(box => box.y))]
   const [right, bottom] = [Math.max(...boxes.map(box => box.x + box.width)), Math.max(...boxes.map(box => box.y + box.height))]
@@ -406,7 +407,7 @@ export function tourViews(deck: Deck, wish: { slide: Id; back: boolean }, contex
   const stops = [...others.map(view => view.id), ...(wish.back ? ['all'] : [])]
   const beats = beatsOf(deck, wish.slide)
   const orders = ordersAt(beats, Infinity, Math.max(0, stops.length - (beats.length - 1)))
-  const start = deck.info.info!.purpose === 'talk' ? ('advance' as const) : ('self' as const)
+  const start = infoOf(deck).purpose === 'talk' ? ('advance' as const) : ('self' as const)
   const fresh = orders.map((order): Beat => ({ id: context.id(), slide: wish.slide, order, start, hold: { kind: 'reading' } }))
   const work = working(deck)
   work.do([

@@ -3,7 +3,7 @@ import { ref as shared } from 'vue'
 </script>
 
 <script setup lang="ts">
-import type { ElementKind } from '#core/model'
+import { deckTheme, type ElementKind } from '#core/model'
 import { themeSeen } from '#core/resolved'
 
 /** The tab that was looked at last, kept from part to part. */
@@ -19,7 +19,7 @@ const chosen = computed(() => stage.chosen)
 const kinds = computed(() => new Set(chosen.value.map(element => element.kind)))
 const first = computed(() => chosen.value[0])
 const kind = computed<ElementKind | null>(() => (kinds.value.size === 1 ? first.value!.kind : null))
-const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : store.deck!.theme.theme!))
+const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : deckTheme(store.deck!)))
 const ownTabs: Partial<Record<ElementKind, readonly { value: string; label: string }[]>> = {
   text: [
     { value: 'own', label: 'Words' },

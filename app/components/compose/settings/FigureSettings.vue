@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { deckTheme, speaks, type FigureElement, type FigureLook, type Theme } from '#core/model'
 import { setFields } from '#core/edits'
-import { speaks, type FigureElement, type FigureLook, type Theme } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 import type { Color } from '#core/values'
 import { figureLook, poseNamed } from '#core/figures'
@@ -10,7 +10,7 @@ const props = defineProps<{ element: FigureElement & ShownElement; theme: Theme 
 const store = useDeck()
 const arranging = useArranging()
 const set = (label: string, fields: Partial<FigureElement>) => arranging.set(label, fields)
-const look = computed(() => figureLook(props.element, store.deck!.theme.theme!))
+const look = computed(() => figureLook(props.element, deckTheme(store.deck!)))
 function dress(fields: Partial<FigureLook>) {
   const next = { ...look.value, ...fields }
   if (props.element.speaker)
@@ -20,7 +20,7 @@ function dress(fields: Partial<FigureLook>) {
 const speakers = computed(() => Object.values(store.deck!.elements).filter(element => element.kind === 'figure' && element.speaker).length)
 function standFor(speaker: boolean) {
   // The first to stand for the speaker brings its own look along; one that ceases to keeps the look it had.
-  const first = speaker && !store.deck!.theme.theme!.speaker
+  const first = speaker && !deckTheme(store.deck!).speaker
   store.edit(speaker ? `let ${props.element.name} stand for the speaker` : `let ${props.element.name} be somebody else`, [
     ...(first ? setFields(store.deck!, { table: 'theme', id: 'theme', fields: { speaker: look.value } }) : []),
     ...setFields(store.deck!, {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { deckTheme, type PictureElement, type Theme, type Treatment } from '#core/model'
 import { setFields } from '#core/edits'
-import type { PictureElement, Theme, Treatment } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 
 /** How a picture looks, and one look for all pictures of the deck. */
@@ -9,7 +9,7 @@ const store = useDeck()
 const arranging = useArranging()
 const forAll = ref(false)
 const set = (label: string, fields: Partial<PictureElement>) => arranging.set(label, fields)
-const deckTheme = computed(() => store.deck!.theme.theme!)
+const ofDeck = computed(() => deckTheme(store.deck!))
 const setAll = (pictures: Treatment | undefined) =>
   store.edit('change the look of all pictures', setFields(store.deck!, { table: 'theme', id: 'theme', fields: { pictures } }))
 const count = computed(
@@ -21,7 +21,7 @@ function giveToAll() {
     ...setFields(store.deck!, {
       table: 'theme',
       id: 'theme',
-      fields: { pictures: { ...deckTheme.value.pictures, ...props.element.treatment } },
+      fields: { pictures: { ...ofDeck.value.pictures, ...props.element.treatment } },
     }),
     ...setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { treatment: undefined } }),
   ])
@@ -45,10 +45,10 @@ function giveToAll() {
         One look for {{ count === 1 ? 'the one picture' : `all ${count} pictures` }}, so that they belong together. A picture’s own look
         stands over it.
       </p>
-      <TreatmentFields :model-value="deckTheme.pictures" :theme="theme" @update:model-value="setAll" />
+      <TreatmentFields :model-value="ofDeck.pictures" :theme="theme" @update:model-value="setAll" />
     </template>
     <template v-else>
-      <p v-if="deckTheme.pictures && !element.treatment" class="quiet small">It has the look of all pictures.</p>
+      <p v-if="ofDeck.pictures && !element.treatment" class="quiet small">It has the look of all pictures.</p>
       <TreatmentFields
         :model-value="element.treatment"
         :theme="theme"

@@ -1,3 +1,4 @@
+import { infoOf } from '../../../../core/model'
 import { filmOrderSchema, filmSize, formatWords } from '../../../../core/formats/film'
 import { readAs, refuse, requireEditor } from '../../../access'
 import { deckExists } from '../../../database/decks'
@@ -14,7 +15,7 @@ export default defineEventHandler(async event => {
   const deck = await currentDeck(id)
   const size = filmSize(deck, order)
   const variant = order.variant ? deck.variants[order.variant]?.name : undefined
-  const title = [deck.info.info!.title, variant].filter(Boolean).join(' ')
+  const title = [infoOf(deck).title, variant].filter(Boolean).join(' ')
   const job = await addJob({
     kind: 'film',
     deck: id,
