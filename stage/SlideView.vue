@@ -81,7 +81,7 @@ function collect() {
     if (!inGroup)
       for (const node of moving.querySelectorAll<HTMLElement | SVGElement>('[data-part]'))
         (parts[Number(node.dataset.part)] ??= []).push(node)
-    const counting = score.value.tracks.get(id)?.cues.some(({ cue }) => cue.effect === 'count-up')
+    const counting = score.value.tracks.get(id)?.cues.some(({ effect }) => effect.countsNumbers)
     const runs = counting
       ? Array.from(moving.querySelectorAll<HTMLElement>('.stage-run'), node => ({
           node,

@@ -16,6 +16,7 @@ import {
   type Rundown,
   type SlideFrame,
   type TransitionFrame,
+  crossfade,
 } from '#core/timing'
 import { polygonCss } from './apply-frame'
 import { stageHostKey } from './host'
@@ -98,7 +99,7 @@ async function show(moment: Moment): Promise<void> {
   }
   // Parts of a board stand where its camera shows them: between it and a slide nothing can be carried in a straight line.
   const wished = transitionNamed(record.effect)
-  const kind = wished.carries && (before.score.board || slide.score.board) ? transitionNamed('crossfade') : wished
+  const kind = wished.carries && (before.score.board || slide.score.board) ? crossfade : wished
   const eased = easingOf(record.easing)(progress)
   const ended = frameIn(before, lastMoment(before.score))
   const frames =

@@ -4,7 +4,7 @@ import { cuesOfElement, paragraphTexts, type Beat, type Cue, type Element } from
 import type { ShownElement } from '#core/resolved'
 import { diagramParts } from '#core/diagrams'
 import { gestures, poses } from '#core/figures'
-import { effectNamed, effectsFor, figureGoesOn, namedEasings, paceFor, usualMotion } from '#core/timing'
+import { effectNamed, effectsFor, figureGoesOn, makeGesture, namedEasings, paceFor, takePose, usualMotion } from '#core/timing'
 
 /** What can be brought to an element, or to a board’s camera, in the beat at the playhead: the menus of the score. */
 export function useMotionMenus(beatHere: () => Beat) {
@@ -106,12 +106,12 @@ export function useMotionMenus(beatHere: () => Beat) {
       children: [
         gestures.map(gesture => ({
           label: gesture.label,
-          onSelect: () => newCue(figure, 'pose', 'gesture', { options: { gesture: gesture.name }, duration: gesture.seconds }),
+          onSelect: () => newCue(figure, 'pose', makeGesture.name, { options: { gesture: gesture.name }, duration: gesture.seconds }),
         })),
         [{ label: 'Goes on on the next slide', icon: 'i-lucide-corner-down-right', onSelect: () => goOn(figure) }],
         poses.map(pose => ({
           label: `Takes the pose: ${pose.label.toLowerCase()}`,
-          onSelect: () => newCue(figure, 'pose', 'take-pose', { options: { pose: pose.name } }),
+          onSelect: () => newCue(figure, 'pose', takePose.name, { options: { pose: pose.name } }),
         })),
       ],
     })

@@ -1,6 +1,5 @@
 import { setFields } from '#core/edits'
-import { gestureNamed, poseNamed } from '#core/figures'
-import { effectNamed, lanesOf, partWords, type ScoreCue } from '#core/timing'
+import { lanesOf, partWords, type ScoreCue } from '#core/timing'
 import type { ScoreColumn } from './score-columns'
 
 /** The row of a board’s camera, beside those of elements. */
@@ -41,9 +40,9 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
       const { start } = item
       const length = item.end - start
       const column = columns.value[item.beat]!
-      const label = row === cameraRow ? `To ${board.nameOf(item.cue.options.view)}` : labelOf(item)
+      const label = labelOf(item)
       const plays =
-        item.cue.what === 'media' && item.effect.name !== 'clip-pause'
+        item.cue.what === 'media' && item.effect.clip !== 'pause'
           ? Math.min(playing(item), Math.max(0, column.moves + column.hold - start))
           : length
       const [x, wide] = [column.x + start * column.unit, Math.max(16, plays * column.unit)]
@@ -102,11 +101,7 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
     return cue?.parts ? setFields(store.deck!, { table: 'cues', id, fields: { parts: { ...cue.parts, stagger } } }) : []
   }
   const labelOf = (item: ScoreCue) =>
-    (item.cue.effect === 'gesture'
-      ? gestureNamed(String(item.cue.options.gesture))?.label
-      : item.cue.effect === 'take-pose'
-        ? poseNamed(String(item.cue.options.pose)).label
-        : null) ?? effectNamed(item.cue.effect, item.cue.what).label + partsSaid(item)
+    item.effect.called?.(item.cue.options, board.nameOf(item.cue.options.view)) ?? item.effect.label + partsSaid(item)
   function partsSaid({ cue, span }: ScoreCue) {
     if (!cue.parts) return ''
     const { from, to } = cue.parts.range ?? { from: 0, to: null }

@@ -1,6 +1,6 @@
 export { blendPoses, walking } from './blend'
 export { drawFigure, figureLook, usualLook, type FigureDrawing, type FigurePart } from './draw'
 export { faceAt, restingFace, type Face } from './face'
-export { gestureNamed, gestures, type Gesture } from './gestures'
+export { gestureNamed, gestures, holding, type Gesture } from './gestures'
 export { poses, poseNamed } from './poses'
 export { bodies, solve, type Joints, type Pose } from './skeleton'

@@ -15,7 +15,7 @@ import {
 import { dropCues } from '../edits'
 import { itemPlace } from '../resolved'
 import { orderLast, ordersAt, type Id } from '../values'
-import { namedEasings } from '../timing'
+import { effectNamed, namedEasings } from '../timing'
 import { dropEmptied, familyOf, textFilling } from './write-lines'
 
 /** How what stands on a slide comes in: at once with the slide, one after the other as it opens, or each in a beat of its own. */
@@ -78,8 +78,8 @@ const between = 0.18
 /** What a part of an item comes in with: words and pictures as the layout has it, drawing by fading. */
 function partCue(deck: Deck, slide: Id, element: Element, cue: Entry['cue']): Pick<Cue, 'effect' | 'options'> {
   const slot = itemPlace(element.placeholder)?.slot
-  if (cue.effect === 'count-up' && slot !== 'lead') return { effect: 'fade', options: {} }
-  if (element.kind === 'shape' && cue.effect !== 'rise') return { effect: 'fade', options: {} }
+  const { countsNumbers, forAllParts } = effectNamed(cue.effect, 'enter')
+  if ((countsNumbers && slot !== 'lead') || (element.kind === 'shape' && !forAllParts)) return { effect: 'fade', options: {} }
   return { effect: cue.effect, options: cue.options }
 }
 

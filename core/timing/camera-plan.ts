@@ -2,7 +2,7 @@ import { infoOf, viewsOf, type Cue, type Deck, type Slide } from '../model'
 import type { Box, Id } from '../values'
 import { cameraOn, cameraSpeed, cameraWay, overviewOf, type Camera, type CameraWay } from './camera'
 import { easingOf, namedEasings, type EasingFunction } from './easing'
-import { goToView, optionOf } from './effects'
+import { effectNamed } from './effects'
 import type { CameraLeg, CameraPlan, ScoreCue } from './score'
 
 type Size = { width: number; height: number }
@@ -34,15 +34,14 @@ export const fastestOf = (way: CameraWay, cue: Pick<Cue, 'easing'>, seconds: num
   seconds > 0 ? (way.length * peakOf(cameraEase(cue))) / seconds : 0
 
 /** Seconds that a way takes: as is chosen, or as feels unhurried; never so few that the picture rushes by (`cameraSpeed`). */
-export function cameraSeconds(way: CameraWay, cue: Pick<Cue, 'easing' | 'duration' | 'options'>): number {
+export function cameraSeconds(way: CameraWay, cue: Pick<Cue, 'effect' | 'easing' | 'duration' | 'options'>): number {
   if (way.length < 1e-6) return 0
-  const wished = goToView.follows!(cue.options)
-    ? way.length / ((cameraSpeed.easy * optionOf<number>(goToView, cue.options, 'speed')) / 100)
-    : cue.duration
+  const speed = effectNamed(cue.effect, 'camera').camera?.speed(cue.options) ?? null
+  const wished = speed === null ? cue.duration : way.length / (cameraSpeed.easy * speed)
   return Math.max(wished, (way.length * peakOf(cameraEase(cue))) / cameraSpeed.most)
 }
 
-const straight = (cue: Pick<Cue, 'options'>) => optionOf<string>(goToView, cue.options, 'way') === 'straight'
+const straight = (cue: Pick<Cue, 'effect' | 'options'>) => effectNamed(cue.effect, 'camera').camera?.straight(cue.options) ?? false
 
 /** The ways that the camera cues of a board lead, each from where the one before ends; by cue. */
 export function waysOf(deck: Deck, slide: Id, cues: readonly Cue[]): Map<Id, CameraWay> {

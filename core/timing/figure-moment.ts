@@ -1,7 +1,7 @@
-import { bodies, blendPoses, figureLook, gestureNamed, poseNamed, solve, walking, type Pose } from '../figures'
+import { bodies, blendPoses, figureLook, holding, poseNamed, solve, walking, type Pose } from '../figures'
 import type { Deck, FigureElement } from '../model'
 import { themeUnder, type ShownElement } from '../resolved'
-import { makeGesture, optionOf, takePose, walkIn } from './effects'
+import type { Id } from '../values'
 import type { PartFrame } from './part-frame'
 import type { ScoreCue } from './score'
 
@@ -16,8 +16,7 @@ export interface FigureMoment {
 /** Where, px of the slide, a figure holds up what it holds: the middle between its hands. */
 export function handsOf(deck: Deck, element: FigureElement & ShownElement): { x: number; y: number } {
   const body = bodies[figureLook(element, themeUnder(deck, element.owner)).body]
-  const gesture = gestureNamed('hold-up')!
-  const { hands } = solve(gesture.at(poseNamed(element.pose), 0.5), body)
+  const { hands } = solve(holding.at(poseNamed(element.pose), 0.5), body)
   const scale = Math.min(element.box.width / 98, element.box.height / 122)
   const across = ((hands.back.x + hands.front.x) / 2) * scale * (element.facing === 'left' ? -1 : 1)
   return {
@@ -26,23 +25,18 @@ export function handsOf(deck: Deck, element: FigureElement & ShownElement): { x:
   }
 }
 
-/** A gesture under way: which, how far, and what it holds. */
+/** What a figure does and does not keep, under way: how far, and what it holds up. */
 export interface GestureUnderWay {
   share: number
-  name: string
-  holds: string | null
+  holds: Id | null
 }
 
 /** The gesture that a cue makes so many seconds after it began; null once it is over. */
 export function gestureAt(cue: ScoreCue, since: number): GestureUnderWay | null {
-  const { repeat } = cue.cue
-  if (cue.effect !== makeGesture || since < 0 || cue.round === 0 || (repeat !== 'forever' && since >= cue.round * repeat)) return null
-  const holds = cue.cue.options.holds
-  return {
-    share: cue.ease((since % cue.round) / cue.round),
-    name: optionOf<string>(makeGesture, cue.cue.options, 'gesture'),
-    holds: typeof holds === 'string' && holds ? holds : null,
-  }
+  const { repeat, options } = cue.cue
+  const { figure } = cue.effect
+  if (!figure || figure.keeps || since < 0 || cue.round === 0 || (repeat !== 'forever' && since >= cue.round * repeat)) return null
+  return { share: cue.ease((since % cue.round) / cue.round), holds: figure.holds?.(options) ?? null }
 }
 
 /** How a figure stands, by its cues and whether it walks; null as composed. `since`: seconds since a cue began, below 0 before. */
@@ -56,29 +50,26 @@ export function figureAt(
   let lift = 0
   let moved = false
   for (const cue of cues) {
-    if (cue.effect !== takePose) continue
+    const { figure } = cue.effect
     const seconds = since(cue)
-    if (seconds < 0) continue
+    if (!figure?.keeps || seconds < 0) continue
     moved = true
-    pose = blendPoses(
-      pose,
-      poseNamed(optionOf<string>(takePose, cue.cue.options, 'pose')),
-      cue.round === 0 || seconds >= cue.round ? 1 : cue.ease(seconds / cue.round),
-    )
+    pose = figure.at(pose, cue.round === 0 || seconds >= cue.round ? 1 : cue.ease(seconds / cue.round), cue.cue.options).pose
   }
   for (const cue of cues) {
     const under = gestureAt(cue, since(cue))
-    const gesture = under && gestureNamed(under.name)
-    if (!under || !gesture) continue
+    const made = under && cue.effect.figure?.at(pose, under.share, cue.cue.options)
+    if (!made) continue
     moved = true
-    pose = gesture.at(pose, under.share)
-    lift += gesture.lift?.(under.share) ?? 0
+    pose = made.pose
+    lift += made.lift
   }
   if (!strides) return moved ? { pose, lift } : null
   // It looks where it goes, and sets its feet forwards whether it comes or leaves.
-  const walk = cues.findLast(cue => cue.effect === walkIn && since(cue) >= 0)?.cue
-  const comes = walk?.what !== 'exit'
-  const faces = (optionOf<string>(walkIn, walk?.options ?? {}, 'from') === 'left') === comes ? ('right' as const) : ('left' as const)
+  const walk = cues.findLast(cue => cue.effect.walks && since(cue) >= 0)
+  const comes = walk?.cue.what !== 'exit'
+  const side = walk?.effect.walks?.(walk.cue.options) ?? 'left'
+  const faces = (side === 'left') === comes ? ('right' as const) : ('left' as const)
   return {
     pose: blendPoses(pose, walking(pose, comes ? strides.count : -strides.count), strides.share),
     lift,

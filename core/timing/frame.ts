@@ -5,7 +5,7 @@ import { clipAfter, type ClipMoment } from './clips'
 import { playsOf } from './plays'
 import { isCameraAtRest, restingCamera, type Camera } from './camera'
 import { cameraIn } from './camera-plan'
-import { changeText, type EffectRoom } from './effects'
+import type { EffectRoom } from './effects'
 import { figureAt, gestureAt, type FigureMoment } from './figure-moment'
 import { hiddenPart, isAtRest, restingPart, type PartFrame } from './part-frame'
 import type { Score, ScoreCue, Track } from './score'
@@ -217,10 +217,7 @@ function othersOf(score: Score, id: Id): ShownElement[] {
 function holdUp(elements: Map<Id, ElementFrame>, score: Score, track: Track, since: (cue: ScoreCue) => number) {
   for (const cue of track.cues) {
     const under = gestureAt(cue, since(cue))
-    const thing =
-      under?.name === 'hold-up' && under.holds
-        ? score.elements.find(element => element.id === under.holds && element !== track.element)
-        : undefined
+    const thing = under?.holds ? score.elements.find(element => element.id === under.holds && element !== track.element) : undefined
     if (!under || !thing || !track.hands) continue
     const frame = elements.get(thing.id) ?? { whole: restingPart(), parts: null, partsBy: null, chart: null, media: null }
     if (!frame.whole.visible) continue
@@ -284,15 +281,17 @@ function chartOf(track: Track, score: Score, moment: SlideMoment): ElementFrame[
 function wordsOf(track: Track, score: Score, moment: SlideMoment): WordsMoment | null {
   if (!track.said.length) return null
   let words: WordsMoment | null = null
-  track.cues
-    .filter(cue => cue.effect === changeText)
-    .forEach((cue, index) => {
-      const since = elapsed(score, cue, moment)
-      if (since < 0) return
+  let index = 0
+  for (const cue of track.cues) {
+    const { says } = cue.effect
+    if (!says) continue
+    const since = elapsed(score, cue, moment)
+    if (since >= 0) {
       const share = progressOf(cue, since)
-      const how = cue.cue.options.how
-      words = { from: index - 1, to: index, progress: share >= 1 ? 1 : cue.ease(share), way: how === 'up' ? 1 : how === 'down' ? -1 : 0 }
-    })
+      words = { from: index - 1, to: index, progress: share >= 1 ? 1 : cue.ease(share), way: says.from(cue.cue.options) }
+    }
+    index++
+  }
   return words
 }
 

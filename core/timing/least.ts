@@ -23,13 +23,13 @@ const fastestHand = 12_000
  * clips and cameras. Typing is held to the reading speed of the deck’s language and audience.
  */
 export function leastLength(deck: Deck, cue: Cue, element: ShownElement, drawing: HandDrawing | null = null): LeastLength | null {
-  const { lasts, least } = effectNamed(cue.effect, cue.what)
+  const { lasts, least, readAsItComes } = effectNamed(cue.effect, cue.what)
   // What follows from the thing itself is never too short.
   if (lasts && lasts(cue.options, drawing) !== null) return null
   if (lasts && drawing && cue.what !== 'exit')
     return { seconds: Math.max(least?.seconds ?? 0, drawing.length / fastestHand), why: 'to be seen being drawn' }
   if (cue.duration === 0 || cue.what === 'media' || cue.what === 'camera' || cue.what === 'pose') return null
-  if (cue.effect === 'type' && cue.what === 'enter' && element.kind === 'text' && !cue.parts) {
+  if (readAsItComes && cue.what === 'enter' && element.kind === 'text' && !cue.parts) {
     const { language, audience } = infoOf(deck)
     const { words, numbers } = countReading(plainText(element.text), language)
     return {

@@ -1,17 +1,31 @@
 import { drawingOfElement } from '../charts'
 import { diagramParts } from '../diagrams'
-import type { Deck, Parts } from '../model'
+import type { Cue, Deck, Parts } from '../model'
 import type { ShownElement } from '../resolved'
 import { layoutOfTable } from '../tables'
 import { layoutOfElement, lettersOf } from '../text'
+import { effectNamed } from './effects'
 import type { PartSpan } from './score'
 import type { TimingContext } from './context'
 
 const fineness: readonly Parts['by'][] = ['paragraph', 'line', 'word', 'letter']
 
 /** The finest of some ways of telling parts apart. */
-export const finest = (ways: readonly Parts['by'][]): Parts['by'] =>
+const finest = (ways: readonly Parts['by'][]): Parts['by'] =>
   ways.reduce((best, way) => (fineness.indexOf(way) > fineness.indexOf(best) ? way : best))
+
+/** The finest parts that the cues of an element tell apart; null where all of them move it as a whole. */
+export function finestOf(element: ShownElement, cues: readonly Cue[]): Parts['by'] | null {
+  const ways = cues.flatMap(cue => {
+    const effect = effectNamed(cue.effect, cue.what)
+    if (effect.fine && effect.kinds?.includes(element.kind)) return [effect.fine]
+    return cue.parts && !effect.whole ? [cue.parts.by] : []
+  })
+  if (!ways.length) return null
+  if (element.kind === 'text') return finest(ways)
+  if (element.kind === 'chart' || element.kind === 'table') return 'mark'
+  return element.kind === 'diagram' ? 'item' : null
+}
 
 /** For each finest part of an element, the index of the part that it belongs to, told apart another way. */
 export function partIndices(deck: Deck, element: ShownElement, by: Parts['by'], fine: Parts['by'], context: TimingContext): number[] {

@@ -23,9 +23,9 @@ export function playsOf(cues: readonly ScoreCue[], startOf: (cue: ScoreCue) => n
     const last = plays.at(-1)
     if (last) last.until = start
     const had = last ? last.played + (last.running ? start - last.start : 0) : 0
-    if (cue.effect.name === 'clip-pause' || cue.effect.name === 'clip-go-on') {
+    if (cue.effect.clip === 'pause' || cue.effect.clip === 'resume') {
       // Before it has begun there is nothing to hold or to go on with.
-      if (last) plays.push({ cue, start, until: Infinity, played: had, running: cue.effect.name === 'clip-go-on' })
+      if (last) plays.push({ cue, start, until: Infinity, played: had, running: cue.effect.clip === 'resume' })
     } else plays.push({ cue, start, until: Infinity, played: 0, running: true })
   }
   return plays

@@ -1,5 +1,4 @@
 import type { Cue, Deck } from '../model'
-import { gestureNamed, poseNamed } from '../figures'
 import { effectNamed } from './effects'
 import type { ScoreCue } from './score'
 
@@ -26,12 +25,10 @@ const parts: Readonly<Record<string, string>> = {
 const seconds = (value: number) => `${Number(value.toFixed(2))} s`
 const small = (words: string) => words.charAt(0).toLowerCase() + words.slice(1)
 
-/** What a cue goes by, as a few words that follow “by”. */
+/** What a cue goes by, as a few words. */
 function way({ effect, what, options }: Cue, viewName: string): string {
-  if (effect === 'gesture') return `: ${small(gestureNamed(String(options.gesture))?.label ?? 'a gesture')}`
-  if (effect === 'take-pose') return ` into a pose: ${small(poseNamed(String(options.pose)).label)}`
-  if (effect === 'go-to-view') return ` to ${viewName}`
-  return ` by “${small(effectNamed(effect, what).label)}”`
+  const { told, label } = effectNamed(effect, what)
+  return told ? told(options, viewName) : ` by “${small(label)}”`
 }
 
 /**

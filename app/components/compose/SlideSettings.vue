@@ -3,7 +3,7 @@ import { cssColor, cssGradient } from '#core/color'
 import { putTransition, setFields, type TransitionReach } from '#core/edits'
 import { fieldLimits, type Slide, textOf } from '#core/model'
 import { fillOfGround, groundOf, themeUnder } from '#core/resolved'
-import { namedEasings, transitionNamed, transitions } from '#core/timing'
+import { cut, namedEasings, transitionNamed, transitions } from '#core/timing'
 
 const store = useDeck()
 const slide = computed(() => store.deck!.slides[store.slideId!])
@@ -31,7 +31,7 @@ const cover = computed(() => {
     look: { background },
   }
 })
-const kind = computed(() => transitionNamed(slide.value?.transition?.effect ?? 'cut'))
+const kind = computed(() => transitionNamed(slide.value?.transition?.effect ?? cut.name))
 const { boxAt, put } = usePutting()
 /** The credit lines of everything the deck shows, as a text on this slide. */
 async function putCredits() {
@@ -48,11 +48,10 @@ async function putCredits() {
   })
 }
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const choose = (effect: string) =>
-  set('change the transition', {
-    transition:
-      effect === 'cut' ? undefined : { effect, duration: transitionNamed(effect).duration, easing: namedEasings['ease both ways'] },
-  })
+function choose(effect: string) {
+  const { atOnce, duration } = transitionNamed(effect)
+  set('change the transition', { transition: atOnce ? undefined : { effect, duration, easing: namedEasings['ease both ways'] } })
+}
 const setTransition = (fields: Partial<NonNullable<Slide['transition']>>) =>
   set('change the transition', { transition: { ...slide.value!.transition!, ...fields } })
 const reaches = computed(() =>

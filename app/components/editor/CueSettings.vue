@@ -49,7 +49,7 @@ const sentence = computed(() =>
   item.value ? cueSentence(store.shown!, item.value, nameOf, board.nameOf(item.value.cue.options.view)) : '',
 )
 const goesBack = computed(() => cue.value?.what === 'emphasis' || cue.value?.what === 'move')
-const repeats = computed(() => goesBack.value || cue.value?.effect === 'gesture')
+const repeats = computed(() => goesBack.value || effect.value.figure?.keeps === false)
 const choose = (name: string) =>
   set({
     effect: name,

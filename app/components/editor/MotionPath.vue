@@ -3,7 +3,7 @@ import { infoOf, type Cue } from '#core/model'
 import { setFields } from '#core/edits'
 import type { Options } from '#core/values'
 import { linePath, thinned } from '#core/shapes'
-import { arcOf, effectNamed, lineOf, optionOf } from '#core/timing'
+import { effectNamed, optionOf } from '#core/timing'
 import { measurePath } from '#core/drawing'
 
 /** The way of a chosen move as a ghost over the stage, with handles to bend it and a pen to draw it anew. Lengths in px of deck space. */
@@ -15,11 +15,8 @@ const element = computed(() => store.score?.elements.find(one => one.id === prop
 const tried = shallowRef<Options | null>(null)
 const options = computed(() => tried.value ?? props.cue.options)
 const number = (name: string) => optionOf<number>(effect.value, options.value, name)
-const path = computed(() => {
-  if (effect.value.name === 'move-line') return lineOf(number('x'), number('y'))
-  if (effect.value.name === 'move-arc') return arcOf(number('x'), number('y'), number('bend') / 100)
-  return effect.value.name === 'move-path' ? optionOf<string>(effect.value, options.value, 'path') : null
-})
+const path = computed(() => effect.value.path?.of(options.value) ?? null)
+const shape = computed(() => effect.value.path?.shape)
 /** Where the way begins: the middle of the part as composed. */
 const origin = computed(() => {
   const box = element.value?.box
@@ -29,7 +26,7 @@ const origin = computed(() => {
 })
 const size = computed(() => infoOf(store.deck!).size)
 const end = computed(() => (path.value === null ? null : measurePath(path.value).at(1)))
-const middle = computed(() => (effect.value.name === 'move-arc' && path.value !== null ? measurePath(path.value).at(0.5) : null))
+const middle = computed(() => (shape.value === 'arc' && path.value !== null ? measurePath(path.value).at(0.5) : null))
 const unit = computed(() => 1 / props.scale)
 const drawing = ref(false)
 const drawn = shallowRef<{ x: number; y: number }[]>([])
@@ -146,7 +143,7 @@ function draw(event: PointerEvent) {
         class="tip"
         :transform="`translate(${end.x},${end.y}) rotate(${end.angle})`"
       />
-      <template v-if="!ghost && store.canEdit && effect.name !== 'move-path'">
+      <template v-if="!ghost && store.canEdit && shape !== 'drawn'">
         <circle
           :cx="end.x"
           :cy="end.y"
@@ -176,7 +173,7 @@ function draw(event: PointerEvent) {
     </g>
   </svg>
   <button
-    v-if="!ghost && path !== null && effect.name === 'move-path' && store.canEdit"
+    v-if="!ghost && path !== null && shape === 'drawn' && store.canEdit"
     class="press small pen"
     :class="{ on: drawing }"
     :aria-pressed="drawing"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { infoOf } from '#core/model'
+import { infoOf, type Cue } from '#core/model'
 import { useElementSize } from '@vueuse/core'
 import { voiceAt } from '#core/sound'
-import type { Moment } from '#core/timing'
+import { effectNamed, type Moment } from '#core/timing'
 import { StageView, stageHostKey } from '#stage'
 
 const store = useDeck()
@@ -52,16 +52,17 @@ watch(
   },
   { flush: 'post', immediate: true },
 )
+const hasWay = (cue: Cue) => !!effectNamed(cue.effect, cue.what).path
 /** The ways of all other moves on this slide, as ghosts. */
 const others = computed(() =>
   (store.score?.beats.flatMap(entry => entry.cues.map(item => item.cue)) ?? []).filter(
-    cue => cue.what === 'move' && cue.effect.startsWith('move-') && cue.id !== moved.value?.id && !store.score?.board,
+    cue => hasWay(cue) && cue.id !== moved.value?.id && !store.score?.board,
   ),
 )
 /** The chosen cue, where it moves its part along a way. */
 const moved = computed(() => {
   const cue = store.cueId ? store.deck!.cues[store.cueId] : undefined
-  return cue?.what === 'move' && cue.effect.startsWith('move-') ? cue : null
+  return cue && hasWay(cue) ? cue : null
 })
 function record(from: number | null) {
   recording.value = { onto: from !== null && sounds.chosen ? { media: sounds.chosen.media, at: from } : null }

@@ -6,6 +6,7 @@ export const doing: readonly Gesture[] = [
   {
     name: 'hold-up',
     label: 'Holds something up',
+    holds: true,
     seconds: 3,
     at: (standing, share) =>
       blendPoses(standing, withLimbs(standing, { back: [-160, -178], front: [160, 178], face: 'smile' }), held(share, 0.2)),

@@ -10,6 +10,8 @@ export interface Gesture {
   seconds: number
   /** How it stands in the middle of it: `share` 0 to 1 of the gesture, beginning and ending as it stood. */
   at(standing: Pose, share: number): Pose
+  /** Whether it holds something up between its hands. */
+  holds?: true
   /** How high it is off the ground, as a share of a grown person's height; absent is not at all. */
   lift?(share: number): number
 }

@@ -1,6 +1,7 @@
 import { dropRecord, putRecord, beatsOf, soundsOf, type Change, type ClipElement, type Deck, type EditContext } from '../../model'
 import { addCue, addElement, setFields } from '../../edits'
 import { orderLast, type Id } from '../../values'
+import { clipPlay } from '../effects'
 
 type NewClip = ClipElement extends infer E ? (E extends ClipElement ? Omit<E, 'order'> : never) : never
 
@@ -19,7 +20,7 @@ export const startClip = (deck: Deck, wish: { element: Id; beat: Id; delay?: num
         beat: wish.beat,
         element: wish.element,
         what: 'media',
-        effect: 'clip-play',
+        effect: clipPlay.name,
         options: {},
         anchor: { to: 'beat' },
         delay: wish.delay ?? 0,

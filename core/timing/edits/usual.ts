@@ -1,10 +1,11 @@
 import { setRecord, slidesOf, type Change, type Cue, type Deck, type ElementKind, type Transition } from '../../model'
 import type { Id } from '../../values'
+import { cut, transitionNamed } from '../transitions'
 
 /** A use of cues that a deck has a usual way for. */
 type Use = 'enter' | 'exit'
 
-const cut: Transition = { effect: 'cut', duration: 0, easing: { kind: 'linear' } }
+const atOnce: Transition = { effect: cut.name, duration: 0, easing: { kind: 'linear' } }
 const motionOf = ({ effect, options, duration, easing }: Pick<Cue, 'effect' | 'options' | 'duration' | 'easing'>): Transition => ({
   effect,
   duration,
@@ -19,7 +20,7 @@ const alike = (a: Transition, b: Transition) => words(a) === words(b)
 /** How a slide comes; every cut is the same one. */
 const comes = (deck: Deck, slide: Id): Transition => {
   const { transition } = deck.slides[slide] ?? {}
-  return transition && transition.effect !== 'cut' ? transition : cut
+  return transition && !transitionNamed(transition.effect).atOnce ? transition : atOnce
 }
 
 /** How elements of a kind usually come or go in a deck; null where it has no such way. */
@@ -78,5 +79,5 @@ export function followUsualTransition(deck: Deck, wish: { slides?: readonly Id[]
   if (!usual) return []
   return slidesApart(deck)
     .filter(id => !wish.slides || wish.slides.includes(id))
-    .map(id => setRecord('slides', id, { transition: usual.effect === 'cut' ? undefined : usual }))
+    .map(id => setRecord('slides', id, { transition: transitionNamed(usual.effect).atOnce ? undefined : usual }))
 }

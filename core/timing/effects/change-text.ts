@@ -1,7 +1,9 @@
-import type { Effect } from './effect'
+import { optionOf, type Effect } from './effect'
 
 /** The most letters that other words of a text may have. */
 export const mostWords = 4000
+
+const ways: Readonly<Record<string, 1 | -1>> = { up: 1, down: -1 }
 
 /** A text says something else from here on: its words go as the new ones come. */
 export const changeText: Effect = {
@@ -25,5 +27,9 @@ export const changeText: Effect = {
       initial: 'fade',
     },
   ],
+  says: {
+    words: options => optionOf<string>(changeText, options, 'words').slice(0, mostWords),
+    from: options => ways[optionOf<string>(changeText, options, 'how')] ?? 0,
+  },
   apply: () => {},
 }

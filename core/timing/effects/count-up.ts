@@ -7,6 +7,7 @@ export const countUp: Effect = {
   whats: ['enter', 'exit'],
   kinds: ['text'],
   duration: 1.5,
+  countsNumbers: true,
   least: { seconds: 0.6, why: 'to be seen counting' },
   options: [],
   apply(part, progress) {

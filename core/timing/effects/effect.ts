@@ -1,5 +1,6 @@
-import type { Cue, ElementKind } from '../../model'
-import { colorSchema, parseJson, roleNames, type Box, type Color, type Options, type Role } from '../../values'
+import type { Pose } from '../../figures'
+import type { Cue, ElementKind, Parts } from '../../model'
+import { colorSchema, parseJson, roleNames, type Box, type Color, type Id, type Options, type Role } from '../../values'
 import type { EasingName } from '../easing'
 import type { HandDrawing } from '../../drawing'
 import type { Camera } from '../camera'
@@ -86,6 +87,40 @@ export interface Effect {
   slower?(options: Options, factor: number): Options
   /** How often the light of a part goes up and down in one round; absent for once. */
   flashes?(options: Options): number
+  /** The finest parts that it tells apart by itself, where none are chosen. */
+  fine?: Parts['by']
+  /** Whether words are read as they come by it: it is then never faster than they are read. */
+  readAsItComes?: true
+  /** Whether it needs to know the numbers among the words. */
+  countsNumbers?: true
+  /** Whether all parts of an item come by it, words and what is drawn beneath them alike; absent, only the words do. */
+  forAllParts?: true
+  /** Of a move that takes a text other words: which, and from where they come (1 from below, −1 from above, 0 in place). */
+  says?: { words(options: Options): string; from(options: Options): 1 | 0 | -1 }
+  /** Of a media cue: what the clip does from it on. */
+  clip?: 'play' | 'pause' | 'resume'
+  /** How a figure acts. */
+  figure?: FigureAct
+  /** Of a figure that walks: the side that it comes from, or leaves to. */
+  walks?(options: Options): 'left' | 'right'
+  /** Of a camera cue: whether it goes straight, and its speed as a share of what is easy; null for a length that is chosen. */
+  camera?: { straight(options: Options): boolean; speed(options: Options): number | null }
+  /** Of a move along a way: SVG path data, px of deck space from rest, and how the way is shaped by hand. */
+  path?: { of(options: Options): string; shape: 'line' | 'arc' | 'drawn' }
+  /** What it is called where its options say more than its label; `view` is what a camera goes to. */
+  called?(options: Options, view: string): string
+  /** What it does, as words that follow what its cue does (“Acts”, “Moves”); absent is by “its label”. */
+  told?(options: Options, view: string): string
+}
+
+/** What a cue makes of a figure's pose. */
+export interface FigureAct {
+  /** Whether the pose is kept from then on; one that is not is made within its cue, over whatever was kept. */
+  keeps: boolean
+  /** The pose at `progress` 0 to 1, and how high the figure is off the ground, as a share of its height. */
+  at(pose: Pose, progress: number, options: Options): { pose: Pose; lift: number }
+  /** The element that it holds up; null for none. */
+  holds?(options: Options): Id | null
 }
 
 export const clamp = (value: number) => Math.min(1, Math.max(0, value))

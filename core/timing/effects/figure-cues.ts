@@ -1,5 +1,10 @@
-import { gestures, poses } from '../../figures'
+import { blendPoses, gestureNamed, gestures, holding, poseNamed, poses } from '../../figures'
+import type { Options } from '../../values'
 import { clamp, optionOf, type Effect } from './effect'
+
+const lowered = (words: string) => words.charAt(0).toLowerCase() + words.slice(1)
+const poseOf = (options: Options) => optionOf<string>(takePose, options, 'pose')
+const gestureOf = (options: Options) => gestureNamed(optionOf<string>(makeGesture, options, 'gesture'))
 
 /** A figure takes another pose, and keeps it. */
 export const takePose: Effect = {
@@ -12,6 +17,12 @@ export const takePose: Effect = {
   options: [
     { kind: 'choice', name: 'pose', label: 'Pose', values: poses.map(pose => ({ value: pose.name, label: pose.label })), initial: 'point' },
   ],
+  figure: {
+    keeps: true,
+    at: (pose, progress, options) => ({ pose: blendPoses(pose, poseNamed(poseOf(options)), progress), lift: 0 }),
+  },
+  called: options => poseNamed(poseOf(options)).label,
+  told: options => ` into a pose: ${lowered(poseNamed(poseOf(options)).label)}`,
   apply: () => {},
 }
 
@@ -32,8 +43,18 @@ export const makeGesture: Effect = {
       values: gestures.map(gesture => ({ value: gesture.name, label: gesture.label })),
       initial: 'wave',
     },
-    { kind: 'element', name: 'holds', label: 'What it holds up', initial: '', when: { name: 'gesture', is: 'hold-up' } },
+    { kind: 'element', name: 'holds', label: 'What it holds up', initial: '', when: { name: 'gesture', is: holding.name } },
   ],
+  figure: {
+    keeps: false,
+    at(pose, progress, options) {
+      const gesture = gestureOf(options)
+      return gesture ? { pose: gesture.at(pose, progress), lift: gesture.lift?.(progress) ?? 0 } : { pose, lift: 0 }
+    },
+    holds: options => (gestureOf(options)?.holds && optionOf<string>(makeGesture, options, 'holds')) || null,
+  },
+  called: options => gestureOf(options)?.label ?? 'A gesture',
+  told: options => `: ${lowered(gestureOf(options)?.label ?? 'a gesture')}`,
   apply: () => {},
 }
 
@@ -62,6 +83,7 @@ export const walkIn: Effect = {
       initial: 'left',
     },
   ],
+  walks: options => (optionOf<string>(walkIn, options, 'from') === 'left' ? 'left' : 'right'),
   apply(part, progress, options, { box, size, extent = size }) {
     const share = clamp(progress)
     if (share === 1) return

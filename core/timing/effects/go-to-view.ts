@@ -1,5 +1,8 @@
+import type { Options } from '../../values'
 import { cameraSpeed } from '../camera'
 import { optionOf, type Effect } from './effect'
+
+const follows = (options: Options) => optionOf<string>(goToView, options, 'takes') !== 'fixed'
 
 /** The picture goes to a view of a board, or to all of it (`view` of its options: a view's id, or `all`). */
 export const goToView: Effect = {
@@ -41,11 +44,15 @@ export const goToView: Effect = {
       when: { name: 'takes', is: 'way' },
     },
   ],
+  camera: {
+    straight: options => optionOf<string>(goToView, options, 'way') === 'straight',
+    speed: options => (follows(options) ? optionOf<number>(goToView, options, 'speed') / 100 : null),
+  },
+  called: (_, view) => `To ${view}`,
+  told: (_, view) => ` to ${view}`,
   apply: () => {},
-  follows: options => optionOf<string>(goToView, options, 'takes') !== 'fixed',
+  follows: options => follows(options),
   fixed: options => ({ ...options, takes: 'fixed' }),
   slower: (options, factor) =>
-    !goToView.follows!(options)
-      ? options
-      : { ...options, speed: Math.max(10, Math.round(optionOf<number>(goToView, options, 'speed') / factor)) },
+    !follows(options) ? options : { ...options, speed: Math.max(10, Math.round(optionOf<number>(goToView, options, 'speed') / factor)) },
 }

@@ -37,10 +37,10 @@ import { zoomTo } from './zoom-to'
 
 export { colorOption, colorValue, optionOf } from './effect'
 export type { Effect, EffectOption, EffectRoom, Place } from './effect'
-export { changeText, mostWords } from './change-text'
-export { makeGesture, takePose, walkIn } from './figure-cues'
+export { mostWords } from './change-text'
+export { clipPlay } from './clip-cues'
+export { makeGesture, takePose } from './figure-cues'
 export { goToView } from './go-to-view'
-export { arcOf, lineOf } from './moves'
 
 /** The catalogue: adding an effect is adding a file and a line. */
 export const effects: readonly Effect[] = [

@@ -1,4 +1,5 @@
 import { measurePath } from '../../drawing'
+import type { Options } from '../../values'
 import type { PartFrame } from '../part-frame'
 import { clamp, colorOption, colorOptionOf, optionOf, type Effect, type EffectOption } from './effect'
 
@@ -39,6 +40,7 @@ export function arcOf(x: number, y: number, bend: number): string {
 /** Along a straight line, and stays there. */
 export const moveLine: Effect = {
   name: 'move-line',
+  path: { of: options => lineOf(optionOf<number>(moveLine, options, 'x'), optionOf<number>(moveLine, options, 'y')), shape: 'line' },
   label: 'Move along a line',
   whats: ['move'],
   duration: 1,
@@ -49,9 +51,13 @@ export const moveLine: Effect = {
   },
 }
 
+const arcThrough = (options: Options) =>
+  arcOf(optionOf<number>(moveArc, options, 'x'), optionOf<number>(moveArc, options, 'y'), optionOf<number>(moveArc, options, 'bend') / 100)
+
 /** Along a part of a circle. */
 export const moveArc: Effect = {
   name: 'move-arc',
+  path: { of: arcThrough, shape: 'arc' },
   label: 'Move along an arc',
   whats: ['move'],
   duration: 1.2,
@@ -62,22 +68,14 @@ export const moveArc: Effect = {
     turning,
   ],
   apply(part, progress, options) {
-    follow(
-      part,
-      arcOf(
-        optionOf<number>(moveArc, options, 'x'),
-        optionOf<number>(moveArc, options, 'y'),
-        optionOf<number>(moveArc, options, 'bend') / 100,
-      ),
-      progress,
-      optionOf<boolean>(moveArc, options, 'turn'),
-    )
+    follow(part, arcThrough(options), progress, optionOf<boolean>(moveArc, options, 'turn'))
   },
 }
 
 /** Along any path, drawn or written as SVG path data. */
 export const movePath: Effect = {
   name: 'move-path',
+  path: { of: options => optionOf<string>(movePath, options, 'path'), shape: 'drawn' },
   label: 'Move along a path',
   whats: ['move'],
   duration: 2,

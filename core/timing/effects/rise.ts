@@ -6,6 +6,7 @@ export const rise: Effect = {
   label: 'Rise',
   whats: ['enter', 'exit'],
   duration: 0.6,
+  forAllParts: true,
   options: [
     { kind: 'choice', name: 'from', label: 'From', values: sides, initial: 'bottom' },
     { kind: 'number', name: 'way', label: 'Way', least: 0, most: 2000, step: 5, unit: 'px', initial: 60 },

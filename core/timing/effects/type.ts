@@ -7,6 +7,8 @@ export const type: Effect = {
   whats: ['enter', 'exit'],
   kinds: ['text'],
   duration: 1.5,
+  fine: 'letter',
+  readAsItComes: true,
   options: [],
   apply(part, progress) {
     part.typed = clamp(progress)

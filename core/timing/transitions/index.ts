@@ -7,6 +7,8 @@ import { push } from './push'
 import type { TransitionKind } from './transition'
 import { wipe } from './wipe'
 
+export { cut } from './cut'
+export { crossfade } from './crossfade'
 export { gone, still } from './transition'
 export type { SlideFrame, TransitionFrame, TransitionKind } from './transition'
 

@@ -41,6 +41,8 @@ export interface TransitionKind {
   /** Seconds unless chosen otherwise. */
   duration: number
   options: readonly EffectOption[]
+  /** It takes no time: a slide that comes by it has no transition. */
+  atOnce?: true
   /** What both slides share goes from its place on the one to its place on the other. */
   carries?: boolean
   apply(progress: number, options: Options): TransitionFrame

@@ -1,0 +1,109 @@
+import { beatsOf, cuesOf, extentOf, infoOf, soundsFrom, type Deck } from '../../model'
+import { shownElements, themeUnder, type ShownElement } from '../../resolved'
+import type { Id } from '../../values'
+import { planCamera } from '../camera-plan'
+import type { TimingContext } from '../context'
+import { fitOfTrack } from '../plays'
+import type { ClipFit, Score, ScoreBeat, ScoreCue, TimingProblem, Track } from '../score'
+import { beatOf } from './beat'
+import { trackOf } from './track'
+import { byHand, isCamera, workOn, type Work } from './work'
+
+export { leastReadingHold } from './beat'
+
+/** The beats of a slide one after the other, with what in them cannot be as it is written. */
+function beatsIn(work: Work): { beats: ScoreBeat[]; problems: TimingProblem[]; length: number } {
+  const beats: ScoreBeat[] = []
+  const problems: TimingProblem[] = []
+  let at = 0
+  for (const index of work.beats.keys()) {
+    const made = beatOf(work, index, at)
+    beats.push(made.beat)
+    problems.push(...made.problems)
+    at += made.beat.length
+  }
+  return { beats, problems, length: at }
+}
+
+/** What happens to each element that any cue is about. */
+function tracksIn(work: Work, beats: readonly ScoreBeat[]): Map<Id, Track> {
+  const cues = new Map<Id, ScoreCue[]>()
+  for (const entry of beats.flatMap(beat => beat.cues)) {
+    if (entry.cue.element === null || isCamera(entry.cue)) continue
+    const list = cues.get(entry.cue.element)
+    if (list) list.push(entry)
+    else cues.set(entry.cue.element, [entry])
+  }
+  const tracks = new Map<Id, Track>()
+  for (const [id, list] of cues) {
+    const element = work.byId.get(id)
+    if (element) tracks.set(id, trackOf(work, element, list))
+  }
+  return tracks
+}
+
+/** How the clips of a slide that are played once, and its voices, fit into its length. */
+function clipsIn(work: Work, score: Score): ClipFit[] {
+  const clips = [...score.tracks.values()].flatMap(track => fitOfTrack(score, track, work.context) ?? [])
+  const voices = work.voices
+    .filter(({ sound }) => sound.untilSlide === work.slide && !sound.loop)
+    .map(({ sound, start, seconds }) => {
+      const beyond = start + seconds - score.length
+      return { element: null, sound: sound.id, name: sound.name, beat: 0, start, seconds, beyond }
+    })
+  return [...clips, ...voices]
+}
+
+function compile(deck: Deck, slide: Id, elements: readonly ShownElement[], context: TimingContext): Score {
+  const work = workOn(deck, slide, elements, context)
+  const { beats, problems, length } = beatsIn(work)
+  const tracks = tracksIn(work, beats)
+  const legs = beats.flatMap(beat => beat.cues.filter(({ cue }) => isCamera(cue)))
+  const board = work.ways ? { extent: extentOf(deck, slide), camera: planCamera(deck, slide, legs) } : null
+  const reaches = (track: Track) => track.hands || track.cues.some(({ effect }) => effect.applyToOthers || effect.applyToCamera)
+  const beyond = [...tracks].filter(([, track]) => reaches(track)).map(([id]) => id)
+  const score: Score = { slide, size: infoOf(deck).size, board, beyond, beats, tracks, elements, length, problems, clips: [] }
+  return { ...score, clips: clipsIn(work, score) }
+}
+
+const known = new WeakMap<object, { parts: readonly unknown[]; score: Score }>()
+
+/**
+ * A slide's score. Kept with the slide's record and made anew only when something it was made from has changed: its
+ * elements (with what they inherit), beats, cues, the theme, the tables it draws.
+ */
+export function compileSlide(deck: Deck, slideId: Id, context: TimingContext): Score {
+  const slide = deck.slides[slideId]
+  if (!slide)
+    return {
+      slide: slideId,
+      size: infoOf(deck).size,
+      board: null,
+      beyond: [],
+      beats: [],
+      tracks: new Map(),
+      elements: [],
+      length: 0,
+      problems: [],
+      clips: [],
+    }
+  const elements = shownElements(deck, slideId)
+  const beats = beatsOf(deck, slideId)
+  const parts: unknown[] = [deck.info.info, themeUnder(deck, slideId), context.measurer, beats, ...elements]
+  for (const beat of beats) {
+    const cues = cuesOf(deck, beat.id)
+    parts.push(cues)
+    if (cues.some(byHand)) parts.push(context.ink)
+  }
+  for (const sound of soundsFrom(deck, slideId)) if (sound.use === 'narration') parts.push(sound, context.mediaLength(sound.media))
+  for (const element of elements) {
+    if (element.kind === 'chart' && element.chart?.table) parts.push(context.table(element.chart.table))
+    else if (element.kind === 'table' && element.table) parts.push(context.table(element.table))
+    else if ((element.kind === 'film' || element.kind === 'sound') && element.media) parts.push(context.mediaLength(element.media))
+  }
+  const last = known.get(slide)
+  if (last && last.parts.length === parts.length && last.parts.every((part, index) => part === parts[index])) return last.score
+  const score = compile(deck, slideId, elements, context)
+  known.set(slide, { parts, score })
+  return score
+}
