@@ -79,18 +79,17 @@ function applyPart(node: HTMLElement | SVGElement, part: PartFrame, palette: Pal
     style.transformOrigin = `${percent(part.originX)} ${percent(part.originY)}`
 }
 
-/** A mark of a chart grows from its baseline; its amount rides on its end and its name stands still. */
+/** The marks of a part grow from where they stand; an amount rides on the end of its mark, and a name stands still. */
 function applyMark(group: HTMLElement | SVGElement, part: PartFrame) {
   group.style.transform = `${part.x || part.y ? `translate(${round(part.x)}px,${round(part.y)}px)` : ''}${part.rotate ? `rotate(${round(part.rotate)}deg)` : ''}`
-  const bar = group.querySelector<SVGRectElement>('.chart-bar')
-  if (!bar) return
-  bar.style.transform = part.scaleX !== 1 || part.scaleY !== 1 ? `scale(${round(part.scaleX)},${round(part.scaleY)})` : ''
-  const shift =
-    (1 - part.scaleY) *
-    Number(bar.getAttribute('height')) *
-    (bar.style.transformOrigin.endsWith('100%') || bar.style.transformOrigin.endsWith('100% 0px') ? 1 : -1)
+  const marks = group.querySelectorAll<SVGElement>(':scope > [data-reach-x]')
+  const scale = part.scaleX !== 1 || part.scaleY !== 1 ? `scale(${round(part.scaleX)},${round(part.scaleY)})` : ''
+  for (const mark of marks) mark.style.transform = scale
+  const last = marks[marks.length - 1]
+  const x = last ? (part.scaleX - 1) * Number(last.dataset.reachX) : 0
+  const y = last ? (part.scaleY - 1) * Number(last.dataset.reachY) : 0
   for (const label of group.querySelectorAll<SVGTextElement>('.chart-label[data-kind=value]')) {
-    label.style.transform = shift ? `translate(0,${round(shift)}px)` : ''
+    label.style.transform = x || y ? `translate(${round(x)}px,${round(y)}px)` : ''
     label.style.opacity = part.scaleY < 0.15 ? '0' : ''
   }
 }

@@ -1,4 +1,4 @@
-import type { ChartDrawing, ChartLabel } from '#core/charts'
+import { markShapes, shapeOf, type ChartDrawing, type ChartLabel, type ChartMark, type MarkShapeName } from '#core/charts'
 import { cssColor } from '#core/color'
 import type { ChartSpec, Theme } from '#core/model'
 import { fontStack } from './measurer'
@@ -49,9 +49,52 @@ function writeLabel(node: SVGTextElement, label: ChartLabel, theme: Theme) {
   })
 }
 
+/** Draws a mark into its node; where it grows from, and what rides on its end, is noted there for the frames. */
+function writeMark(node: SVGElement, mark: ChartMark, spec: ChartSpec, theme: Theme) {
+  const shape = shapeOf(mark)
+  const { attributes, paint, opacity, text } = shape.node(mark)
+  for (const [name, value] of Object.entries(attributes)) set(node, name, value)
+  set(node, paint, cssColor(mark.color ?? (mark.lit ? spec.litColor : spec.color), theme.palette))
+  if (opacity !== undefined) set(node, `${paint}-opacity`, opacity)
+  if (text !== undefined) {
+    set(node, 'font-family', fontStack(theme.fonts.body))
+    if (node.textContent !== text) node.textContent = text
+  }
+  const { box, at } = shape.origin(mark)
+  node.style.transformBox = box
+  node.style.transformOrigin = at
+  const reach = shape.reach(mark)
+  node.dataset.reachX = String(reach.x)
+  node.dataset.reachY = String(reach.y)
+}
+
+/** Draws the marks of one part into its group, one node a mark, each shape with those of its own. */
+function writeMarks(group: SVGElement, marks: readonly ChartMark[], spec: ChartSpec, theme: Theme) {
+  for (const name of Object.keys(markShapes) as MarkShapeName[]) {
+    const own = marks.filter(mark => mark.shape === name)
+    const tag = own[0] ? shapeOf(own[0]).node(own[0]).tag : 'path'
+    const made = nodes(group, tag, `chart-${name}`, own.length)
+    own.forEach((mark, index) => {
+      const node = made[index]
+      if (node) writeMark(node, mark, spec, theme)
+    })
+  }
+}
+
+function groupBy<T>(all: readonly T[], keyOf: (one: T) => number | null): Map<number | null, T[]> {
+  const made = new Map<number | null, T[]>()
+  for (const one of all) {
+    const list = made.get(keyOf(one))
+    if (list) list.push(one)
+    else made.set(keyOf(one), [one])
+  }
+  return made
+}
+
 /**
- * Brings an SVG in step with a drawing: rules, then one group a mark (`data-part` its index) with its bar and labels, then
- * the labels that belong to none. Nodes are kept, so that it can be called for every frame of a data motion.
+ * Brings an SVG in step with a drawing: rules, then two layers (what lies beneath, such as lines, and all else) with one group a part
+ * (`data-part`), which holds its marks and labels, then the labels that belong to none. Nodes are kept, so that it can be called for
+ * every frame of a data motion.
  */
 export function drawChartInto(svg: SVGSVGElement, drawing: ChartDrawing, spec: ChartSpec, theme: Theme) {
   const rules = nodes(svg, 'line', 'chart-rule', drawing.rules.length)
@@ -64,32 +107,33 @@ export function drawChartInto(svg: SVGSVGElement, drawing: ChartDrawing, spec: C
     set(node, 'stroke', cssColor({ role: 'ink', alpha: rule.baseline ? 0.45 : 0.14 }, theme.palette))
     set(node, 'stroke-width', 2)
   })
-  const byMark = new Map<number | null, ChartLabel[]>()
-  for (const label of drawing.labels) {
-    const list = byMark.get(label.mark)
-    if (list) list.push(label)
-    else byMark.set(label.mark, [label])
-  }
-  const groups = nodes(svg, 'g', 'chart-mark', drawing.marks.length)
-  drawing.marks.forEach((mark, index) => {
-    const group = groups[index]!
-    set(group, 'data-part', index)
-    const [bar] = nodes(group, 'rect', 'chart-bar', 1)
-    set(bar!, 'x', mark.x)
-    set(bar!, 'y', mark.y)
-    set(bar!, 'width', Math.max(0, mark.width))
-    set(bar!, 'height', Math.max(0, mark.height))
-    set(bar!, 'rx', Math.min(6, mark.width / 4))
-    set(bar!, 'fill', cssColor(mark.lit ? spec.litColor : spec.color, theme.palette))
-    bar!.style.transformOrigin = mark.negative ? '50% 0' : '50% 100%'
-    const labels = byMark.get(index) ?? []
-    const texts = nodes(group, 'text', 'chart-label', labels.length)
-    labels.forEach((label, at) => {
-      writeLabel(texts[at]!, label, theme)
-      set(texts[at]!, 'data-kind', label.kind)
+  const beneath = groupBy(
+    drawing.marks.filter(mark => shapeOf(mark).beneath),
+    mark => mark.part,
+  )
+  const above = groupBy(
+    drawing.marks.filter(mark => !shapeOf(mark).beneath),
+    mark => mark.part,
+  )
+  const labels = groupBy(drawing.labels, label => label.part)
+  for (const [layer, marks] of [
+    ['chart-beneath', beneath],
+    ['chart-above', above],
+  ] as const) {
+    const [holder] = nodes(svg, 'g', layer, 1)
+    const groups = nodes(holder!, 'g', 'chart-mark', layer === 'chart-beneath' && !marks.size ? 0 : drawing.parts)
+    groups.forEach((group, part) => {
+      set(group, 'data-part', part)
+      writeMarks(group, marks.get(part) ?? [], spec, theme)
+      const own = layer === 'chart-above' ? (labels.get(part) ?? []) : []
+      const texts = nodes(group, 'text', 'chart-label', own.length)
+      own.forEach((label, at) => {
+        writeLabel(texts[at]!, label, theme)
+        set(texts[at]!, 'data-kind', label.kind)
+      })
     })
-  })
-  const free = byMark.get(null) ?? []
+  }
+  const free = labels.get(null) ?? []
   const texts = nodes(svg, 'text', 'chart-label', free.length)
   free.forEach((label, at) => writeLabel(texts[at]!, label, theme))
 }

@@ -70,7 +70,7 @@ export function useMotionMenus(beatHere: () => Beat) {
     ],
   ])
   const markCount = (element: ShownElement) =>
-    element.kind === 'chart' ? (drawingOfElement(store.deck!, element, null, stage.host.table, stage.host.measurer)?.marks.length ?? 0) : 0
+    element.kind === 'chart' ? (drawingOfElement(store.deck!, element, null, stage.host.table, stage.host.measurer)?.parts ?? 0) : 0
   const itemCount = (element: Element) => (element.kind === 'diagram' ? diagramParts(element.text, element.family).length : 0)
   const lineCount = (element: Element) => (element.kind === 'text' ? paragraphTexts(element.text).filter(text => text.trim()).length : 0)
   function menu(element: ShownElement) {

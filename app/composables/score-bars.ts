@@ -1,5 +1,5 @@
 import { setFields } from '#core/edits'
-import { lanesOf, partWords, type ScoreCue } from '#core/timing'
+import { lanesOf, partName, partWords, type ScoreCue } from '#core/timing'
 import type { ScoreColumn } from './score-columns'
 
 /** The row of a board’s camera, beside those of elements. */
@@ -105,9 +105,7 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
   function partsSaid({ cue, span }: ScoreCue) {
     if (!cue.parts) return ''
     const { from, to } = cue.parts.range ?? { from: 0, to: null }
-    const word = { paragraph: 'line', line: 'row', word: 'word', letter: 'letter', mark: 'bar', series: 'series', item: 'item' }[
-      cue.parts.by
-    ]
+    const word = partName(store.deck?.elements[cue.element ?? ''], cue.parts.by)
     if (!cue.parts.range) return `, ${word} by ${word}`
     return to === from || span?.count === 1 ? `, ${word} ${from + 1}` : `, from ${word} ${from + 1}`
   }

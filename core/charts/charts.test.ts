@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { DataTable } from '../data'
 import { houseTheme } from '../layouts'
 import { roughMeasurer } from '../text'
-import { drawChart, inBetween, newChart, placeLabels, touch, type ChartLabel, type ChartRoom } from './index'
+import { drawChart, inBetween, newChart, placeLabels, touch, type BarMark, type ChartLabel, type ChartRoom } from './index'
 
 const room: ChartRoom = { width: 1200, height: 600, textSize: 28, fonts: houseTheme.fonts, measurer: roughMeasurer, language: 'en' }
 const tableOf = (rows: { key: string; value: number }[]): DataTable => ({
@@ -23,6 +23,8 @@ const rows = fc.uniqueArray(
 )
 const draw = (list: { key: string; value: number }[], more = {}) => drawChart({ ...newChart('t'), ...more }, tableOf(list), room)
 
+const barsOf = (...input: Parameters<typeof draw>) => draw(...input).marks.filter((mark): mark is BarMark => mark.shape === 'bar')
+
 const bounds = (label: ChartLabel) => ({
   x: label.x - label.width / 2,
   y: label.y - label.height / 2,
@@ -34,7 +36,7 @@ describe('a bar chart', () => {
   it('has a bar for every row, however many, inside the chart', () => {
     fc.assert(
       fc.property(rows, list => {
-        const { marks } = draw(list)
+        const marks = barsOf(list)
         expect(marks).toHaveLength(list.length)
         for (const mark of marks) {
           expect(mark.x).toBeGreaterThanOrEqual(-0.01)
@@ -64,7 +66,7 @@ describe('a bar chart', () => {
   })
 
   it('draws lengths in proportion to amounts', () => {
-    const { marks } = draw([
+    const marks = barsOf([
       { key: 'a', value: 100 },
       { key: 'b', value: 250 },
       { key: 'c', value: 0 },
@@ -74,7 +76,7 @@ describe('a bar chart', () => {
   })
 
   it('grows negative amounts downwards from the same baseline', () => {
-    const { marks } = draw([
+    const marks = barsOf([
       { key: 'a', value: 50 },
       { key: 'b', value: -50 },
     ])
@@ -97,7 +99,7 @@ describe('a bar chart', () => {
   it('prefers the lit and the extreme where not every amount has room, and says how many are left out', () => {
     const many = Array.from({ length: 60 }, (_, index) => ({ key: `row ${index}`, value: 1000 + index }))
     const drawing = draw(many, { lit: ['row 30'] })
-    const shown = drawing.labels.filter(label => label.kind === 'value').map(label => label.mark)
+    const shown = drawing.labels.filter(label => label.kind === 'value').map(label => label.part)
     expect(shown).toContain(30)
     expect(shown).toContain(59)
     expect(drawing.leftOut).toBe(60 - shown.length)
@@ -121,10 +123,11 @@ describe('between two drawings', () => {
 
   it('moves a bar of the same name, and lets others grow and shrink in their place', () => {
     const half = inBetween(from, to, 0.5)
-    const named = (key: string) => half.marks.find(mark => mark.key === key)!
-    expect(named('b').x).toBeCloseTo((from.marks[1]!.x + to.marks[0]!.x) / 2, 6)
-    expect(named('c').height).toBeCloseTo(to.marks[1]!.height / 2, 6)
-    expect(named('a').height).toBeCloseTo(from.marks[0]!.height / 2, 6)
+    const named = (key: string) => half.marks.find((mark): mark is BarMark => mark.key === key)!
+    const [was, is] = [from, to].map(drawing => drawing.marks as BarMark[])
+    expect(named('b').x).toBeCloseTo((was![1]!.x + is![0]!.x) / 2, 6)
+    expect(named('c').height).toBeCloseTo(is![1]!.height / 2, 6)
+    expect(named('a').height).toBeCloseTo(was![0]!.height / 2, 6)
   })
 })
 

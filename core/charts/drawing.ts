@@ -1,19 +1,6 @@
-import type { DataTable } from '../data'
-import type { ChartSpec, Theme } from '../model'
+import type { Theme } from '../model'
 import type { Measurer } from '../text'
-
-/** A bar, in px from the chart's top left. */
-export interface ChartMark {
-  key: string
-  value: number | null
-  x: number
-  y: number
-  width: number
-  height: number
-  lit: boolean
-  /** Whether it grows downwards from the baseline. */
-  negative: boolean
-}
+import type { ChartMark } from './marks'
 
 /** A label about its middle, in px from the chart's top left. */
 export interface ChartLabel {
@@ -28,8 +15,8 @@ export interface ChartLabel {
   weight: number
   /** Degrees clockwise about the middle. */
   angle: number
-  /** The mark it belongs to, which it comes and goes with. */
-  mark: number | null
+  /** The part that it belongs to, which it comes and goes with; null for what stands by itself. */
+  part: number | null
 }
 
 export interface ChartRule {
@@ -40,9 +27,13 @@ export interface ChartRule {
 }
 
 export interface ChartDrawing {
-  marks: ChartMark[]
-  labels: ChartLabel[]
-  rules: ChartRule[]
+  marks: readonly ChartMark[]
+  labels: readonly ChartLabel[]
+  rules: readonly ChartRule[]
+  /** How many parts it has that can come one after the other. */
+  parts: number
+  /** What each part is called. */
+  names: readonly string[]
   /** In the chart's own number format, computed from the rows shown. */
   total: string
   /** Labels that found no clear place and are left out. */
@@ -61,5 +52,3 @@ export interface ChartRoom {
   measurer: Measurer
   language: string
 }
-
-export type ChartKind = (spec: ChartSpec, table: DataTable, room: ChartRoom) => ChartDrawing

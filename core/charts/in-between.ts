@@ -1,39 +1,46 @@
-import type { ChartDrawing, ChartLabel, ChartMark } from './drawing'
+import type { ChartDrawing, ChartLabel } from './drawing'
+import { shapeOf, type ChartMark } from './marks'
 
-const mix = (a: number, b: number, progress: number) => a + (b - a) * progress
+/** The same thing of the same shape in another drawing; marks of one key and several shapes are told apart. */
+const nameOf = (mark: ChartMark) => `${mark.shape} ${mark.key}`
+
+/** Between two marks of one thing, and of one shape. */
+function between(a: ChartMark, b: ChartMark, progress: number): ChartMark {
+  return a.shape === b.shape ? shapeOf(b).between(a, b, progress) : b
+}
+
+/** Where the marks of a part have their labels hang: by its number, of those that come first in it. */
+function anchorsOf(marks: readonly ChartMark[]) {
+  const made = new Map<number, ChartMark>()
+  for (const mark of marks) {
+    const known = made.get(mark.part)
+    if (!known || (shapeOf(known).beneath && !shapeOf(mark).beneath)) made.set(mark.part, mark)
+  }
+  return made
+}
 
 /**
- * The drawing at `progress` (0 to 1) from one drawing to another. Marks of the same key move and change size; marks
- * that only one of them has grow from or shrink to the baseline in their place. Labels of the nearer drawing go with
- * their marks.
+ * The drawing at `progress` (0 to 1) from one drawing to another. Marks of the same key and shape move and change; marks that only one of
+ * them has come out of, or go into, their own place. Labels of the nearer drawing go with their marks.
  */
 export function inBetween(from: ChartDrawing, to: ChartDrawing, progress: number): ChartDrawing {
   if (progress <= 0) return from
   if (progress >= 1) return to
-  const before = new Map(from.marks.map(mark => [mark.key, mark]))
-  const after = new Set(to.marks.map(mark => mark.key))
-  const flat = (mark: ChartMark): ChartMark => ({ ...mark, y: mark.negative ? mark.y : mark.y + mark.height, height: 0 })
-  const between = (a: ChartMark, b: ChartMark): ChartMark => ({
-    ...b,
-    x: mix(a.x, b.x, progress),
-    y: mix(a.y, b.y, progress),
-    width: mix(a.width, b.width, progress),
-    height: mix(a.height, b.height, progress),
-  })
-  const staying = to.marks.map(mark => between(before.get(mark.key) ?? flat(mark), mark))
-  const leaving = from.marks.filter(mark => !after.has(mark.key)).map(mark => between(mark, flat(mark)))
+  const before = new Map(from.marks.map(mark => [nameOf(mark), mark]))
+  const after = new Set(to.marks.map(nameOf))
+  const collapsed = (mark: ChartMark) => shapeOf(mark).collapsed(mark)
+  const staying = to.marks.map(mark => between(before.get(nameOf(mark)) ?? collapsed(mark), mark, progress))
+  const leaving = from.marks.filter(mark => !after.has(nameOf(mark))).map(mark => between(mark, collapsed(mark), progress))
   const near = progress < 0.5 ? from : to
-  const moved = new Map([...staying, ...leaving].map(mark => [mark.key, mark]))
+  const moved = new Map([...staying, ...leaving].map(mark => [nameOf(mark), mark]))
+  const anchors = anchorsOf(near.marks)
   const labels = near.labels.map((label): ChartLabel => {
-    const origin = label.mark === null ? undefined : near.marks[label.mark]
-    const now = origin && moved.get(origin.key)
+    const origin = label.part === null ? undefined : anchors.get(label.part)
+    const now = origin && moved.get(nameOf(origin))
     if (!origin || !now) return label
-    const x = label.x + (now.x + now.width / 2 - origin.x - origin.width / 2)
-    return {
-      ...label,
-      x,
-      y: label.kind === 'value' ? label.y + (now.negative ? now.y + now.height - origin.y - origin.height : now.y - origin.y) : label.y,
-    }
+    const [was, is] = [shapeOf(origin).anchor(origin), shapeOf(now).anchor(now)]
+    return { ...label, x: label.x + (is.x - was.x), y: label.kind === 'value' ? label.y + (is.y - was.y) : label.y }
   })
-  return { ...near, marks: [...staying, ...leaving], labels }
+  const parts = Math.max(near.parts, ...leaving.map(mark => mark.part + 1))
+  return { ...near, parts, marks: [...staying, ...leaving], labels }
 }

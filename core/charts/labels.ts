@@ -13,6 +13,12 @@ export interface Candidate<T> {
   places: readonly Rectangle[]
 }
 
+/** A label with the place that it got. */
+export interface Placed<T> {
+  label: T
+  place: Rectangle
+}
+
 export const touch = (a: Rectangle, b: Rectangle) =>
   a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height
 
@@ -27,7 +33,7 @@ export function placeLabels<T>(
   candidates: readonly Candidate<T>[],
   room: Rectangle,
   obstacles: readonly Rectangle[] = [],
-): { placed: { label: T; place: Rectangle }[]; leftOut: T[] } {
+): { placed: Placed<T>[]; leftOut: T[] } {
   const cells = new Map<string, Rectangle[]>()
   const each = (rectangle: Rectangle, visit: (key: string) => boolean) => {
     for (let x = Math.floor(rectangle.x / cell); x <= Math.floor((rectangle.x + rectangle.width) / cell); x++) {

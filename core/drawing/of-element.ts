@@ -1,6 +1,6 @@
 import svgpath from 'svgpath'
 import { hexOf, plainColor, type Palette } from '../color'
-import { drawingOfElement } from '../charts'
+import { drawingOfElement, shapeOf, type ChartMark } from '../charts'
 import type { ChartElement, Deck, DiagramElement, DrawnIcon, FigureElement, PictureElement, ShapeElement, TableElement } from '../model'
 import { groundHex, slideOrStandIn, styleNamed, themeSeen, type ShownElement } from '../resolved'
 import type { Id } from '../values'
@@ -116,20 +116,21 @@ function ofChart(deck: Deck, element: ChartElement & ShownElement, { ink, measur
         ? strokes.map(stroke => ({ ...stroke, d: svgpath(stroke.d).rotate(one.angle, one.x, one.y).round(2).toString() }))
         : strokes
     })
+  const stroke = (mark: ChartMark): HandStroke => ({
+    d: shapeOf(mark).outline(mark),
+    color: hexOf(mark.color ?? (mark.lit ? spec.litColor : spec.color), theme.palette),
+    width: usualLine,
+  })
   return [
     ...drawing.rules.map(rule => ({ d: `M${rule.from} ${rule.y}L${rule.to} ${rule.y}`, color, width: 2 })),
-    ...drawing.marks.flatMap((mark, index) => [
-      // From the foot up, over, and down again, as one draws a bar.
-      {
-        d: mark.negative
-          ? `M${mark.x} ${mark.y}v${mark.height}h${mark.width}v${-mark.height}`
-          : `M${mark.x} ${mark.y + mark.height}v${-mark.height}h${mark.width}v${mark.height}`,
-        color: hexOf(mark.lit ? spec.litColor : spec.color, theme.palette),
-        width: usualLine,
-      },
-      ...drawing.labels.filter(one => one.mark === index).flatMap(label),
-    ]),
-    ...drawing.labels.filter(one => one.mark === null).flatMap(label),
+    ...Array.from({ length: drawing.parts }, (_, part) => [
+      ...drawing.marks
+        .filter(mark => mark.part === part)
+        .map(stroke)
+        .filter(({ d }) => d !== ''),
+      ...drawing.labels.filter(one => one.part === part).flatMap(label),
+    ]).flat(),
+    ...drawing.labels.filter(one => one.part === null).flatMap(label),
   ]
 }
 

@@ -1,6 +1,6 @@
-import { drawingOfElement } from '../charts'
+import { chartKindNamed, drawingOfElement } from '../charts'
 import { diagramParts } from '../diagrams'
-import { inlineText, paragraphTexts, type Deck } from '../model'
+import { inlineText, paragraphTexts, type Deck, type Element, type Parts } from '../model'
 import { layoutOfTable } from '../tables'
 import { layoutOfElement, lettersOf } from '../text'
 import type { PartSpan, Track } from './score'
@@ -8,8 +8,7 @@ import type { TimingContext } from './context'
 
 /** What each of the finest parts says that the cues of a track tell apart. */
 function finestWords(deck: Deck, { element, partsBy }: Track, context: TimingContext): readonly string[] {
-  if (element.kind === 'chart')
-    return drawingOfElement(deck, element, null, context.table, context.measurer)?.marks.map(mark => mark.key) ?? []
+  if (element.kind === 'chart') return drawingOfElement(deck, element, null, context.table, context.measurer)?.names ?? []
   if (element.kind === 'table')
     return layoutOfTable(deck, element, context.table, context.measurer)?.cells.map(cell => cell.lines.join(' ')) ?? []
   if (element.kind === 'diagram') return diagramParts(element.text, element.family).map(paragraph => inlineText(paragraph.content))
@@ -26,6 +25,24 @@ function finestWords(deck: Deck, { element, partsBy }: Track, context: TimingCon
     else lettersOf(run.text).forEach((letter, step) => put(run.letter + step, letter))
   }
   return Array.from(made, words => words ?? '')
+}
+
+const partNames: Readonly<Record<Parts['by'], string>> = {
+  paragraph: 'line',
+  line: 'row',
+  word: 'word',
+  letter: 'letter',
+  mark: 'part',
+  series: 'series',
+  item: 'item',
+}
+const partsOfTables: Readonly<Partial<Record<Parts['by'], string>>> = { line: 'row', series: 'column', mark: 'cell' }
+
+/** What one of the parts of an element is called that are told apart in a way, as in “bar by bar”. */
+export function partName(element: Element | undefined, by: Parts['by']): string {
+  if (element?.kind === 'table') return partsOfTables[by] ?? partNames[by]
+  if (element?.kind === 'chart' && by === 'mark') return chartKindNamed(element.chart?.kind ?? '').part
+  return partNames[by]
 }
 
 /** What each part says that a cue moves on its own, in the order in which they take their turns. */

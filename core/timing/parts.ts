@@ -30,8 +30,8 @@ export function finestOf(element: ShownElement, cues: readonly Cue[]): Parts['by
 /** For each finest part of an element, the index of the part that it belongs to, told apart another way. */
 export function partIndices(deck: Deck, element: ShownElement, by: Parts['by'], fine: Parts['by'], context: TimingContext): number[] {
   if (element.kind === 'chart') {
-    const marks = drawingOfElement(deck, element, null, context.table, context.measurer)?.marks.length ?? 0
-    return Array.from({ length: marks }, (_, index) => (by === 'series' ? 0 : index))
+    const parts = drawingOfElement(deck, element, null, context.table, context.measurer)?.parts ?? 0
+    return Array.from({ length: parts }, (_, index) => (by === 'series' ? 0 : index))
   }
   if (element.kind === 'table') {
     const layout = layoutOfTable(deck, element, context.table, context.measurer)

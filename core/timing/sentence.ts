@@ -1,5 +1,6 @@
 import type { Cue, Deck } from '../model'
 import { effectNamed } from './effects'
+import { partName } from './part-words'
 import type { ScoreCue } from './score'
 
 const whats: Readonly<Record<Cue['what'], string>> = {
@@ -12,16 +13,6 @@ const whats: Readonly<Record<Cue['what'], string>> = {
   pose: 'Acts',
   camera: 'The picture goes',
 }
-const parts: Readonly<Record<string, string>> = {
-  paragraph: 'line by line',
-  line: 'row by row',
-  word: 'word by word',
-  letter: 'letter by letter',
-  mark: 'bar by bar',
-  series: 'series by series',
-  item: 'item by item',
-}
-
 const seconds = (value: number) => `${Number(value.toFixed(2))} s`
 const small = (words: string) => words.charAt(0).toLowerCase() + words.slice(1)
 
@@ -44,7 +35,8 @@ export function cueSentence(deck: Deck, { cue, round, span }: ScoreCue, nameOf: 
         ? `as ${nameOf(other)}`
         : `once ${nameOf(other)} is over`
   const wait = cue.delay > 0 ? `, after ${seconds(cue.delay)}` : ''
-  const told = cue.parts && span && span.count > 1 ? `, ${parts[cue.parts.by]} every ${seconds(cue.parts.stagger)}` : ''
+  const name = partName(deck.elements[cue.element ?? ''], cue.parts?.by ?? 'mark')
+  const told = cue.parts && span && span.count > 1 ? `, ${name} by ${name} every ${seconds(cue.parts.stagger)}` : ''
   const takes = cue.what === 'media' ? '' : round === 0 ? ', at once' : `, for ${seconds(round)}`
   const times =
     cue.what === 'media' || cue.repeat === 1

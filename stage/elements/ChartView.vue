@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { drawingOfElement, inBetween } from '#core/charts'
+import { drawingBetween, drawingOfElement } from '#core/charts'
 import type { ChartElement, Deck, Theme } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 import type { ElementFrame } from '#core/timing'
@@ -25,7 +25,7 @@ function redraw(frame: ElementFrame | null) {
     : stateDrawing(chart?.from ?? null)
   const to = stateDrawing(chart?.to ?? null)
   if (!from || !to) return
-  const next = chart ? inBetween(from, to, chart.progress) : to
+  const next = chart ? drawingBetween(props.element.chart, from, to, chart.progress) : to
   if (next === shown) return
   shown = next
   drawChartInto(svg.value, next, props.element.chart, props.theme)

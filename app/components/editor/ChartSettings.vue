@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { infoOf, deckTheme, type ChartElement, type ChartSpec } from '#core/model'
-import { newChart } from '#core/charts'
+import { chartKindNamed, chartKinds, newChart } from '#core/charts'
 import { formatNumber, rowCount, summarise, type DataTable } from '#core/data'
 import { setFields } from '#core/edits'
 import { themeSeen, type ShownElement } from '#core/resolved'
@@ -27,18 +27,19 @@ const total = computed(() =>
   ),
 )
 
-const set = (fields: Partial<ChartSpec>) =>
-  store.edit(
-    `change ${props.element.name}`,
-    setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { chart: { ...spec.value, ...fields } } }),
-  )
+function set(fields: Partial<ChartSpec>) {
+  const { options, ...rest } = { ...spec.value, ...fields }
+  const chart = options ? { ...rest, options } : rest
+  store.edit(`change ${props.element.name}`, setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { chart } }))
+}
 const setFormat = (fields: Partial<ChartSpec['format']>) => set({ format: { ...spec.value.format, ...fields } })
 const toggleLit = (key: string) =>
   set({ lit: spec.value.lit.includes(key) ? spec.value.lit.filter(other => other !== key) : [...spec.value.lit, key] })
 const aggregates = { sum: 'sum of', mean: 'mean of', least: 'least of', most: 'most of', count: 'count of rows' }
 const orders = { data: 'as in the data', rising: 'rising', falling: 'falling', name: 'by name' }
 const scales = { auto: 'by size', none: 'in full', thousands: 'in k', millions: 'in M', percent: 'as %' }
-const labels = { all: 'on every bar', lit: 'on lit bars', none: 'none, an axis instead' }
+const kind = computed(() => chartKindNamed(spec.value.kind))
+const labels = computed(() => ({ all: `on every ${kind.value.part}`, lit: `on lit ${kind.value.part}s`, none: 'none, an axis instead' }))
 const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
@@ -54,6 +55,13 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         <b class="file">{{ table.name }}</b>
         <button class="link" @click="emit('choose')">Take another</button>
       </p>
+      <div class="row">
+        <span class="label">Kind</span>
+        <select class="field" aria-label="Kind of chart" :value="kind.name" @change="set({ kind: value($event), options: undefined })">
+          <option v-for="one in chartKinds" :key="one.name" :value="one.name">{{ one.label }}</option>
+        </select>
+      </div>
+      <OptionFields :of="kind" :options="spec.options ?? {}" @set="options => set({ options })" />
       <div class="row">
         <span class="label">Across</span>
         <select class="field" aria-label="Across" :value="made!.category" @change="set({ across: value($event) })">
@@ -144,16 +152,16 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         <ColorField
           :model-value="spec.color"
           :theme="theme"
-          label="Colour of bars"
+          :label="`Colour of the ${kind.part}s`"
           @update:model-value="color => color && set({ color })"
         />
       </div>
       <div class="row">
-        <span class="label">Lit bars</span>
+        <span class="label">Lit {{ kind.part }}s</span>
         <ColorField
           :model-value="spec.litColor"
           :theme="theme"
-          label="Colour of lit bars"
+          :label="`Colour of lit ${kind.part}s`"
           @update:model-value="color => color && set({ litColor: color })"
         />
       </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { setFields } from '#core/edits'
 import { beatsOf, cuesOf, type Cue, type Parts } from '#core/model'
-import { cameraSpeed, cueSentence, effectNamed, effectsFor, fastestOf, leastLength, paceFor, setLength } from '#core/timing'
+import { cameraSpeed, cueSentence, effectNamed, effectsFor, fastestOf, leastLength, paceFor, partName, setLength } from '#core/timing'
 
 /** How one cue happens, in words that can be edited. */
 const store = useDeck()
@@ -86,16 +86,10 @@ function moveToBeat(beat: string) {
     ...followers.flatMap(other => setFields(store.deck!, { table: 'cues', id: other.id, fields: { anchor: { to: 'beat' } } })),
   ])
 }
-const byWords = computed<Record<string, string>>(() =>
-  element.value?.kind === 'table' ? { line: 'row by row', series: 'column by column', mark: 'cell by cell' } : wordsOf,
-)
-const wordsOf: Record<string, string> = {
-  paragraph: 'by line of the list',
-  line: 'by row',
-  word: 'by word',
-  letter: 'by letter',
-  mark: 'bar by bar',
-  item: 'item by item',
+const byWords = (by: Parts['by']) => {
+  if (by === 'paragraph') return 'by line of the list'
+  const name = partName(element.value ?? undefined, by)
+  return element.value?.kind === 'text' ? `by ${name}` : `${name} by ${name}`
 }
 const partChoices = computed<Parts['by'][]>(() =>
   element.value?.kind === 'chart'
@@ -221,7 +215,7 @@ const setParts = (by: Parts['by'] | 'whole') =>
         @change="setParts(partChoices.find(by => by === value($event)) ?? 'whole')"
       >
         <option value="whole">as a whole</option>
-        <option v-for="by in partChoices" :key="by" :value="by">{{ byWords[by] }}</option>
+        <option v-for="by in partChoices" :key="by" :value="by">{{ byWords(by) }}</option>
       </select>
     </div>
     <div v-if="cue.parts" class="row">

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { deckTheme } from '#core/model'
 import { themeSeen } from '#core/resolved'
-import type { Options } from '#core/values'
-import { colorOption, colorValue, mostWords, optionOf, type Effect } from '#core/timing'
+import { optionOf, type OptionField, type Options } from '#core/values'
+import { colorOption, colorValue, mostWords } from '#core/timing'
 import { measurePath } from '#core/drawing'
 
-/** What an effect or a transition lets one choose. */
-const props = defineProps<{ of: Pick<Effect, 'options'>; options: Options }>()
+/** What an effect, a transition or a kind of charts lets one choose. */
+const props = defineProps<{ of: { readonly options: readonly OptionField[] }; options: Options }>()
 const emit = defineEmits<{ set: [options: Options] }>()
 const store = useDeck()
 const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : deckTheme(store.deck!)))

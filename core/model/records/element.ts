@@ -190,7 +190,8 @@ const shapeElement = z.object({
 
 /** What a chart draws from its table. */
 export const chartSpecSchema = z.object({
-  kind: z.literal('bar'),
+  /** A kind of core/charts by name; one that is not known is drawn as bars. */
+  kind: z.string().min(1).max(60),
   table: idSchema.nullable(),
   /** Names of columns; null chooses the first that suits. */
   across: z.string().max(200).nullable(),
@@ -204,6 +205,8 @@ export const chartSpecSchema = z.object({
   format: numberFormatSchema,
   labels: z.enum(['all', 'lit', 'none']),
   total: z.boolean(),
+  /** What its kind offers beside; see the kind's own file. */
+  options: optionsSchema.optional(),
 })
 
 const chartElement = z.object({

@@ -1,6 +1,17 @@
 import type { Pose } from '../../figures'
 import type { Cue, ElementKind, Parts } from '../../model'
-import { colorSchema, parseJson, roleNames, type Box, type Color, type Id, type Options, type Role } from '../../values'
+import {
+  colorSchema,
+  parseJson,
+  roleNames,
+  type Box,
+  type Color,
+  type Id,
+  optionOf,
+  type OptionField,
+  type Options,
+  type Role,
+} from '../../values'
 import type { EasingName } from '../easing'
 import type { HandDrawing } from '../../drawing'
 import type { Camera } from '../camera'
@@ -29,23 +40,6 @@ export interface Place {
 }
 
 /**
- * One choice that an effect offers. A colour is the name of a role, #rrggbb or a whole colour as JSON, a path SVG path data, an element its
- * id.
- */
-export type EffectOption = {
-  /** It applies only where another option is so. */
-  when?: { name: string; is: string }
-} & (
-  | { kind: 'choice'; name: string; label: string; values: readonly { value: string; label: string }[]; initial: string }
-  | { kind: 'number'; name: string; label: string; least: number; most: number; step: number; unit: string; initial: number }
-  | { kind: 'yes'; name: string; label: string; initial: boolean }
-  | { kind: 'color'; name: string; label: string; initial: string }
-  | { kind: 'element'; name: string; label: string; initial: string }
-  | { kind: 'words'; name: string; label: string; initial: string }
-  | { kind: 'path'; name: string; label: string; initial: string }
-)
-
-/**
  * A way of coming, going, drawing the eye or moving. `apply` writes into a part's frame:
  * - enter and exit: `progress` 0 is gone, 1 is there (an exit runs from 1 to 0);
  * - emphasis: 0 is rest, and so is 1 unless it `stays`;
@@ -62,7 +56,7 @@ export interface Effect {
   duration: number
   /** Its pace unless chosen otherwise; absent: ease out for what comes, ease both ways for all else. */
   pace?: EasingName
-  options: readonly EffectOption[]
+  options: readonly OptionField[]
   apply(part: PartFrame, progress: number, options: Options, room: EffectRoom): void
   /** What it does to all other elements of the slide. */
   applyToOthers?(part: PartFrame, progress: number, options: Options): void
@@ -123,17 +117,10 @@ export interface FigureAct {
   holds?(options: Options): Id | null
 }
 
-export const clamp = (value: number) => Math.min(1, Math.max(0, value))
+export { optionOf } from '../../values'
+export type { OptionField } from '../../values'
 
-/** The value of an option, or what it is when none was chosen. */
-export function optionOf<T extends string | number | boolean>(effect: Pick<Effect, 'options'>, options: Options, name: string): T {
-  const option = effect.options.find(candidate => candidate.name === name)!
-  const value = options[name]
-  if (option.kind === 'number')
-    return (typeof value === 'number' ? Math.min(option.most, Math.max(option.least, value)) : option.initial) as T
-  if (option.kind === 'choice') return (option.values.some(known => known.value === value) ? value : option.initial) as T
-  return (typeof value === typeof option.initial ? value : option.initial) as T
-}
+export const clamp = (value: number) => Math.min(1, Math.max(0, value))
 
 const isRole = (name: string): name is Role => (roleNames as readonly string[]).includes(name)
 
@@ -155,9 +142,9 @@ export const sides = [
   { value: 'bottom', label: 'the bottom' },
 ] as const
 
-export const fromSideOption = (initial: string): EffectOption => ({ kind: 'choice', name: 'from', label: 'From', values: sides, initial })
-export const colorOptionOf = (initial: string): EffectOption => ({ kind: 'color', name: 'color', label: 'Colour', initial })
-export const staysOption: EffectOption = { kind: 'yes', name: 'stays', label: 'Stays until the slide ends', initial: false }
+export const fromSideOption = (initial: string): OptionField => ({ kind: 'choice', name: 'from', label: 'From', values: sides, initial })
+export const colorOptionOf = (initial: string): OptionField => ({ kind: 'color', name: 'color', label: 'Colour', initial })
+export const staysOption: OptionField = { kind: 'yes', name: 'stays', label: 'Stays until the slide ends', initial: false }
 
 /** Comes, stands and goes within 0 to 1: 1 between `rise` and 1 − `fall`. */
 export const envelope = (progress: number, rise: number, fall: number) => clamp(Math.min(progress / rise, (1 - progress) / fall))

@@ -15,7 +15,7 @@ import {
   restingCamera,
   restingPart,
   type Effect,
-  type EffectOption,
+  type OptionField,
   type PartFrame,
 } from '../index'
 import { fallen } from './drop'
@@ -43,7 +43,7 @@ const used = (what: Effect['whats'][number]) =>
 const share = fc.double({ min: 0, max: 1, noNaN: true })
 
 /** Any value that an option may have, or one that it may not. */
-const anyValue = (option: EffectOption): fc.Arbitrary<string | number | boolean | null> =>
+const anyValue = (option: OptionField): fc.Arbitrary<string | number | boolean | null> =>
   fc.oneof(
     option.kind === 'number'
       ? fc.double({ min: option.least, max: option.most, noNaN: true })

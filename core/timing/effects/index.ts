@@ -36,7 +36,7 @@ import { wipe } from './wipe'
 import { zoomTo } from './zoom-to'
 
 export { colorOption, colorValue, optionOf } from './effect'
-export type { Effect, EffectOption, EffectRoom, Place } from './effect'
+export type { Effect, OptionField, EffectRoom, Place } from './effect'
 export { mostWords } from './change-text'
 export { clipPlay } from './clip-cues'
 export { makeGesture, takePose } from './figure-cues'

@@ -1,10 +1,10 @@
 import { measurePath } from '../../drawing'
 import type { Options } from '../../values'
 import type { PartFrame } from '../part-frame'
-import { clamp, colorOption, colorOptionOf, optionOf, type Effect, type EffectOption } from './effect'
+import { clamp, colorOption, colorOptionOf, optionOf, type Effect, type OptionField } from './effect'
 
-const turning: EffectOption = { kind: 'yes', name: 'turn', label: 'Turns along', initial: false }
-const way = (name: 'x' | 'y', initial: number): EffectOption => ({
+const turning: OptionField = { kind: 'yes', name: 'turn', label: 'Turns along', initial: false }
+const way = (name: 'x' | 'y', initial: number): OptionField => ({
   kind: 'number',
   name,
   label: name === 'x' ? 'Across' : 'Down',

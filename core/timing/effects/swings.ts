@@ -1,7 +1,7 @@
-import { clamp, optionOf, type Effect, type EffectOption } from './effect'
+import { clamp, optionOf, type Effect, type OptionField } from './effect'
 import type { PartFrame } from '../part-frame'
 
-const times = (initial: number): EffectOption => ({
+const times = (initial: number): OptionField => ({
   kind: 'number',
   name: 'times',
   label: 'Times',
@@ -18,7 +18,7 @@ function swinging(
   label: string,
   wish: {
     duration: number
-    amount: EffectOption & { kind: 'number' }
+    amount: OptionField & { kind: 'number' }
     times: number
     move(part: PartFrame, by: number, amount: number): void
   },

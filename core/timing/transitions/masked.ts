@@ -1,5 +1,5 @@
 import type { Options } from '../../values'
-import { optionOf, type EffectOption } from '../effects'
+import { optionOf, type OptionField } from '../effects'
 import { apertures, fromSide, slanted, slats as slatsOf, swept, type Aperture, type Polygon } from '../mask'
 import { between, directions, sideBehind, still, type TransitionKind } from './transition'
 
@@ -8,7 +8,7 @@ function masked(wish: {
   name: string
   label: string
   duration: number
-  options: readonly EffectOption[]
+  options: readonly OptionField[]
   mask(progress: number, options: Options): Polygon
 }): TransitionKind {
   const { mask, ...kind } = wish
@@ -18,7 +18,7 @@ function masked(wish: {
   }
 }
 
-const shape: EffectOption = {
+const shape: OptionField = {
   kind: 'choice',
   name: 'shape',
   label: 'Shape',

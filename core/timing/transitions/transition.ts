@@ -1,5 +1,5 @@
 import type { Color, Options } from '../../values'
-import type { EffectOption } from '../effects'
+import type { OptionField } from '../effects'
 import type { Polygon } from '../mask'
 import type { Cut } from '../part-frame'
 
@@ -40,7 +40,7 @@ export interface TransitionKind {
   label: string
   /** Seconds unless chosen otherwise. */
   duration: number
-  options: readonly EffectOption[]
+  options: readonly OptionField[]
   /** It takes no time: a slide that comes by it has no transition. */
   atOnce?: true
   /** What both slides share goes from its place on the one to its place on the other. */
@@ -69,7 +69,7 @@ export function between(apply: (progress: number, options: Options) => Transitio
     progress <= 0 ? { from: still(), to: gone() } : progress >= 1 ? { from: gone(), to: still() } : apply(progress, options)
 }
 
-export const directions: EffectOption = {
+export const directions: OptionField = {
   kind: 'choice',
   name: 'to',
   label: 'Towards',

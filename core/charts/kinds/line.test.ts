@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest'
+import { houseTheme } from '../../layouts'
+import { roughMeasurer } from '../../text'
+import { drawChart, drawingBetween, newChart, type ChartRoom, type LineMark, type PointMark } from '../index'
+
+const room: ChartRoom = { width: 1200, height: 600, textSize: 28, fonts: houseTheme.fonts, measurer: roughMeasurer, language: 'en' }
+const draw = (values: (number | null)[], more = {}) =>
+  drawChart(
+    { ...newChart('t'), kind: 'line', ...more },
+    {
+      id: 't',
+      name: 't',
+      columns: [
+        { name: 'month', type: 'text', values: values.map((_, index) => `m${index}`) },
+        { name: 'boats', type: 'number', values },
+      ],
+    },
+    room,
+  )
+const dotsIn = (drawing: ReturnType<typeof draw>) => drawing.marks.filter((mark): mark is PointMark => mark.shape === 'point')
+const linesIn = (drawing: ReturnType<typeof draw>) => drawing.marks.filter((mark): mark is LineMark => mark.shape === 'line')
+
+describe('a line chart', () => {
+  it('goes from row to row through a dot at each, which stand as high as their amounts', () => {
+    const drawing = draw([10, 20, 40])
+    const [first, second, third] = dotsIn(drawing)
+    const foot = first!.foot
+    expect((foot - second!.y) / (foot - first!.y)).toBeCloseTo(2, 6)
+    expect((foot - third!.y) / (foot - first!.y)).toBeCloseTo(4, 6)
+    expect(linesIn(drawing).map(line => [line.points[0], line.points.at(-1)])).toEqual([
+      [
+        { x: first!.x, y: first!.y },
+        { x: second!.x, y: second!.y },
+      ],
+      [
+        { x: second!.x, y: second!.y },
+        { x: third!.x, y: third!.y },
+      ],
+    ])
+  })
+
+  it('comes row by row: a stretch belongs to the row that it leads to', () => {
+    const drawing = draw([10, 20, 40])
+    expect(drawing.parts).toBe(3)
+    expect(drawing.names).toEqual(['m0', 'm1', 'm2'])
+    expect(linesIn(drawing).map(line => line.part)).toEqual([1, 2])
+    expect(dotsIn(drawing).map(dot => dot.part)).toEqual([0, 1, 2])
+  })
+
+  it('is broken where a row has no number, and says its amounts at the others', () => {
+    const drawing = draw([10, null, 40, 30])
+    expect(linesIn(drawing).map(line => line.part)).toEqual([3])
+    expect(dotsIn(drawing).map(dot => dot.part)).toEqual([0, 2, 3])
+    expect(new Set(drawing.labels.filter(label => label.kind === 'value').map(label => label.part))).toEqual(new Set([0, 2, 3]))
+  })
+
+  it('never swings beyond the points that a smooth line joins', () => {
+    const drawing = draw([10, 40, 40, 5, 6], { options: { smooth: true } })
+    for (const { points } of linesIn(drawing)) {
+      const [from, to] = [points[0]!, points.at(-1)!]
+      expect(points.length).toBeGreaterThan(2)
+      for (const { y } of points) {
+        expect(y).toBeGreaterThanOrEqual(Math.min(from.y, to.y) - 1e-6)
+        expect(y).toBeLessThanOrEqual(Math.max(from.y, to.y) + 1e-6)
+      }
+    }
+  })
+
+  it('moves to other figures point by point, and holds options to what they may be', () => {
+    const [from, to] = [draw([10, 20]), draw([30, 20])]
+    const half = drawingBetween({ ...newChart('t'), kind: 'line' }, from, to, 0.5)
+    expect(dotsIn(half)[0]!.y).toBeCloseTo((dotsIn(from)[0]!.y + dotsIn(to)[0]!.y) / 2, 6)
+    expect(linesIn(draw([1, 2], { options: { thick: 4000 } }))[0]!.width).toBe(40)
+  })
+
+  it('says in words what it shows', () => {
+    expect(draw([10, 20, 40]).description).toBe('Line chart of boats by month, 3 points. Highest: m2, 40.')
+  })
+})

@@ -1,0 +1,100 @@
+import { curveLinear, curveMonotoneX, line as lineThrough } from 'd3-shape'
+import { optionOf } from '../../values'
+import type { LineMark, Point, PointMark } from '../marks'
+import { drawOnPlane, endOf } from '../plane'
+import type { ChartKind } from './kind'
+
+/** Pieces that a smooth stretch between two points is drawn in. */
+const pieces = 12
+
+/** A point of a cubic Bézier curve, `t` 0 to 1. */
+function onCurve([a, b, c, d]: readonly [Point, Point, Point, Point], t: number): Point {
+  const of = (of: 'x' | 'y') => (1 - t) ** 3 * a[of] + 3 * (1 - t) ** 2 * t * b[of] + 3 * (1 - t) * t ** 2 * c[of] + t ** 3 * d[of]
+  return { x: of('x'), y: of('y') }
+}
+
+/**
+ * The stretches of a line from each point to the next, each as points. A smooth one is d3's monotone curve (Steffen 1990), which never
+ * goes beyond the points that it joins.
+ */
+function stretches(points: readonly Point[], smooth: boolean): Point[][] {
+  const made: Point[][] = []
+  let at: Point = { x: 0, y: 0 }
+  const pen = {
+    moveTo(x: number, y: number) {
+      at = { x, y }
+    },
+    lineTo(x: number, y: number) {
+      made.push([at, (at = { x, y })])
+    },
+    bezierCurveTo(x1: number, y1: number, x2: number, y2: number, x: number, y: number) {
+      const curve = [at, { x: x1, y: y1 }, { x: x2, y: y2 }, { x, y }] as const
+      made.push(Array.from({ length: pieces + 1 }, (_, piece) => onCurve(curve, piece / pieces)))
+      at = { x, y }
+    },
+    closePath() {},
+  }
+  const draw = lineThrough<Point>(
+    ({ x }) => x,
+    ({ y }) => y,
+  ).curve(smooth ? curveMonotoneX : curveLinear)
+  draw.context(pen as unknown as CanvasRenderingContext2D)([...points])
+  return made
+}
+
+/** How much larger a lit dot is. */
+const litLarger = 1.3
+
+/** Dots of rows that follow each other without one between that has no number. */
+function runsOf(dots: readonly PointMark[]): PointMark[][] {
+  const runs: PointMark[][] = []
+  for (const dot of dots) {
+    const last = runs.at(-1)
+    if (last && last.at(-1)?.part === dot.part - 1) last.push(dot)
+    else runs.push([dot])
+  }
+  return runs
+}
+
+/** Where a dot says its amount: above it, or below where the line comes down to it from both sides. */
+function amountBeside(dot: PointMark, before: PointMark | undefined, after: PointMark | undefined) {
+  const below = !!before && !!after && before.y < dot.y && after.y < dot.y
+  return { ...endOf(dot, below), y: below ? dot.y + dot.radius : dot.y - dot.radius }
+}
+
+/** A line from row to row, with a dot at each. Where a row has no number the line is broken. */
+export const line: ChartKind = {
+  name: 'line',
+  label: 'Line',
+  part: 'point',
+  options: [
+    { kind: 'yes', name: 'smooth', label: 'Smooth', initial: false },
+    { kind: 'yes', name: 'dots', label: 'With dots', initial: true },
+    { kind: 'number', name: 'thick', label: 'Line as thick as', least: 1, most: 40, step: 1, unit: 'px', initial: 6 },
+  ],
+  draw(spec, table, room) {
+    const chosen = spec.options ?? {}
+    const width = optionOf<number>(line, chosen, 'thick')
+    const smooth = optionOf<boolean>(line, chosen, 'smooth')
+    const radius = optionOf<boolean>(line, chosen, 'dots') ? width * 1.4 : width / 2
+    const kind = { of: 'Line chart', parts: 'points', beyond: radius * litLarger }
+    return drawOnPlane(spec, table, room, kind, ({ rows }, plane, isLit) => {
+      const foot = plane.baseline
+      const dots = rows.flatMap(({ key, value }, part): PointMark[] => {
+        if (value === null) return []
+        const place = { x: plane.across(part) + plane.band / 2, y: plane.up(value) }
+        const lit = isLit(key)
+        return [{ shape: 'point', key, part, value, lit, ...place, radius: lit ? radius * litLarger : radius, foot }]
+      })
+      const lines = runsOf(dots).flatMap(run =>
+        stretches(run, smooth).flatMap((points, index): LineMark[] => {
+          const to = run[index + 1]
+          return to ? [{ shape: 'line', key: to.key, part: to.part, value: to.value, lit: false, points, width, foot }] : []
+        }),
+      )
+      const ends = dots.map((dot, index) => amountBeside(dot, dots[index - 1], dots[index + 1]))
+      const taken = dots.map(({ x, y, radius: r }) => ({ x: x - r, y: y - r, width: 2 * r, height: 2 * r }))
+      return { marks: [...lines, ...dots], ends, taken }
+    })
+  },
+}

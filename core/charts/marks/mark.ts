@@ -1,0 +1,145 @@
+import type { Color } from '../../values'
+
+/** A place in px from the chart's top left. */
+export interface Point {
+  readonly x: number
+  readonly y: number
+}
+
+interface Drawn {
+  /** What it stands for: a mark of the same key in another state of the chart is the same thing there. */
+  key: string
+  /** The part of the chart that it belongs to, from 0: all marks and labels of a part come and go together. */
+  part: number
+  value: number | null
+  lit: boolean
+  /** Its own colour; absent, the chart's, lit or not. */
+  color?: Color
+}
+
+/** A rectangle whose length is an amount; it grows from its foot. */
+export interface BarMark extends Drawn {
+  shape: 'bar'
+  x: number
+  y: number
+  width: number
+  height: number
+  /** Whether it grows downwards from the baseline. */
+  negative: boolean
+}
+
+/** A line through points; it rises from the level `foot`, px. */
+export interface LineMark extends Drawn {
+  shape: 'line'
+  points: readonly Point[]
+  width: number
+  foot: number
+}
+
+/** What lies between two lines, from left to right; it rises from the level `foot`, px. */
+export interface AreaMark extends Drawn {
+  shape: 'area'
+  top: readonly Point[]
+  bottom: readonly Point[]
+  foot: number
+}
+
+/** A dot; it rises from the level `foot`, px. */
+export interface PointMark extends Drawn {
+  shape: 'point'
+  x: number
+  y: number
+  radius: number
+  foot: number
+}
+
+/** A sector of a ring about a middle; angles in degrees clockwise from the top. */
+export interface ArcMark extends Drawn {
+  shape: 'arc'
+  x: number
+  y: number
+  from: number
+  until: number
+  inner: number
+  outer: number
+}
+
+/** A field of a grid, as strongly coloured as `share` (0 to 1). */
+export interface CellMark extends Drawn {
+  shape: 'cell'
+  x: number
+  y: number
+  width: number
+  height: number
+  share: number
+}
+
+/** Words that are themselves what is drawn, about their middle. */
+export interface TextMark extends Drawn {
+  shape: 'text'
+  x: number
+  y: number
+  text: string
+  size: number
+  weight: number
+}
+
+/** A band from one place to another, `width` px wide. */
+export interface LinkMark extends Drawn {
+  shape: 'link'
+  from: Point
+  to: Point
+  width: number
+}
+
+/** Any outline, as SVG path data in px from the chart's top left; `middle` is what it grows about. */
+export interface PathMark extends Drawn {
+  shape: 'path'
+  d: string
+  middle: Point
+}
+
+/** What a chart is drawn of. */
+export type ChartMark = BarMark | LineMark | AreaMark | PointMark | ArcMark | CellMark | TextMark | LinkMark | PathMark
+export type MarkShapeName = ChartMark['shape']
+
+/** How a mark is drawn in SVG: an element with attributes, and which of them its colour goes to. */
+export interface MarkNode {
+  tag: 'rect' | 'path' | 'circle' | 'text'
+  attributes: Readonly<Record<string, string | number>>
+  paint: 'fill' | 'stroke'
+  /** Words in it. */
+  text?: string
+  /** How much of its colour is seen, 0 to 1; absent is all. */
+  opacity?: number
+}
+
+/** What is known of a shape of marks, one file a shape. */
+export interface MarkShape<M extends ChartMark> {
+  /** Whether it lies beneath the marks of all parts that do not, such as the line beneath its dots. */
+  beneath?: true
+  node(mark: M): MarkNode
+  /** What scaling it is done about: CSS `transform-origin`, in its own box or in the chart's. */
+  origin(mark: M): { box: 'fill-box' | 'view-box'; at: string }
+  /** From its foot to its end, px: labels at its end ride along as it grows. */
+  reach(mark: M): Point
+  /** The place that its labels hang on. */
+  anchor(mark: M): Point
+  /** As it stands before it has come or once it has gone, in its place. */
+  collapsed(mark: M): M
+  /** Between two of the same thing, `progress` 0 to 1. */
+  between(a: M, b: M, progress: number): M
+  /** What a hand draws of it, SVG path data. */
+  outline(mark: M): string
+}
+
+export const mix = (a: number, b: number, progress: number) => a + (b - a) * progress
+export const mixPoint = (a: Point, b: Point, progress: number): Point => ({ x: mix(a.x, b.x, progress), y: mix(a.y, b.y, progress) })
+
+/** Points between two lines; where they have not as many, those of the longer one come out of the other's last. */
+export function mixPoints(a: readonly Point[], b: readonly Point[], progress: number): Point[] {
+  const last = (list: readonly Point[]) => list.at(-1) ?? { x: 0, y: 0 }
+  return Array.from({ length: Math.max(a.length, b.length) }, (_, index) => mixPoint(a[index] ?? last(a), b[index] ?? last(b), progress))
+}
+
+export const throughPoints = (points: readonly Point[]) => points.map(({ x, y }, index) => `${index ? 'L' : 'M'}${x} ${y}`).join('')
