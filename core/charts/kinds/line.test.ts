@@ -54,6 +54,15 @@ describe('a line chart', () => {
     expect(new Set(drawing.labels.filter(label => label.kind === 'value').map(label => label.part))).toEqual(new Set([0, 2, 3]))
   })
 
+  it('keeps its amounts clear of a line that rises or falls steeply', () => {
+    const drawing = draw([10, 30, 100, 60, 20])
+    const [, rising, top, falling] = dotsIn(drawing)
+    const labelOf = (part: number) => drawing.labels.find(label => label.kind === 'value' && label.part === part)!
+    expect(labelOf(1).x).toBeLessThan(rising!.x)
+    expect(labelOf(2).x).toBeCloseTo(top!.x, 6)
+    expect(labelOf(3).x).toBeGreaterThan(falling!.x)
+  })
+
   it('never swings beyond the points that a smooth line joins', () => {
     const drawing = draw([10, 40, 40, 5, 6], { options: { smooth: true } })
     for (const { points } of linesIn(drawing)) {

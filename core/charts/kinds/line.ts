@@ -1,7 +1,7 @@
 import { curveLinear, curveMonotoneX, line as lineThrough } from 'd3-shape'
 import { optionOf } from '../../values'
 import type { LineMark, Point, PointMark } from '../marks'
-import { drawOnPlane, endOf } from '../plane'
+import { drawOnPlane, endOf, type AmountAt } from '../plane'
 import type { ChartKind } from './kind'
 
 /** Pieces that a smooth stretch between two points is drawn in. */
@@ -56,10 +56,17 @@ function runsOf(dots: readonly PointMark[]): PointMark[][] {
   return runs
 }
 
-/** Where a dot says its amount: above it, or below where the line comes down to it from both sides. */
-function amountBeside(dot: PointMark, before: PointMark | undefined, after: PointMark | undefined) {
-  const below = !!before && !!after && before.y < dot.y && after.y < dot.y
-  return { ...endOf(dot, below), y: below ? dot.y + dot.radius : dot.y - dot.radius }
+/** Beyond this slope a line would run through words that are centred above a dot. */
+const steep = 0.3
+const slope = (from: PointMark | undefined, to: PointMark | undefined) => (from && to ? (to.y - from.y) / Math.max(1, to.x - from.x) : 0)
+
+/** Where a dot says its amount: above it, aside of a line that is steep there, or below where the line comes down from both sides. */
+function amountBeside(dot: PointMark, before: PointMark | undefined, after: PointMark | undefined): AmountAt {
+  const [into, out] = [slope(before, dot), slope(dot, after)]
+  const below = !!before && !!after && into > 0 && out < 0
+  // A line that comes down from the left leaves the right free, and one that goes up to the right the left.
+  const aside = below || (into <= steep && out >= -steep) ? 0 : into > steep ? 1 : -1
+  return { ...endOf(dot, below), y: below ? dot.y + dot.radius : dot.y - dot.radius, aside }
 }
 
 /** A line from row to row, with a dot at each. Where a row has no number the line is broken. */

@@ -22,6 +22,8 @@ export interface AmountAt {
   x: number
   y: number
   below: boolean
+  /** −1 where it stands rather to the left, 1 to the right, clear of a line that rises or falls there. */
+  aside: -1 | 0 | 1
 }
 
 /**
@@ -43,7 +45,12 @@ export function amountLabels(
     if (value === null || spec.labels === 'none' || (spec.labels === 'lit' && !end.lit)) return []
     const lines = [words(value)]
     const width = measureAmount(words(value))
-    const centred = { x: end.x - width / 2, y: end.below ? end.y + line * 0.1 : end.y - line * 1.1, width, height: line }
+    const centred = {
+      x: end.x - width / 2 + end.aside * width * 0.5,
+      y: end.below ? end.y + line * 0.1 : end.y - line * 1.1,
+      width,
+      height: line,
+    }
     // At the chart's edges an amount may stand a little beside its mark's middle.
     const inward = { ...centred, x: Math.min(Math.max(centred.x, left), room.width - width) }
     const extreme = value === most || value === least

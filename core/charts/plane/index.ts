@@ -9,6 +9,7 @@ import { nameLabels } from './names'
 import { describe, numberWords, rowsOf, type ChartRows } from './rows'
 import { planeOf, type Plane } from './scale'
 
+export type { AmountAt } from './amounts'
 export type { ChartRows } from './rows'
 export type { Plane } from './scale'
 
@@ -62,5 +63,5 @@ export function drawOnPlane(
 /** The end of a mark where its amount stands. */
 export function endOf(mark: ChartMark, below: boolean): AmountAt {
   const { key, part, value, lit } = mark
-  return { key, part, value, lit, ...shapeOf(mark).anchor(mark), below }
+  return { key, part, value, lit, ...shapeOf(mark).anchor(mark), below, aside: 0 }
 }
