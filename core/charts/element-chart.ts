@@ -1,34 +1,37 @@
 import { infoOf, type ChartElement, type ChartSpec, type Deck } from '../model'
 import type { DataTable } from '../data'
 import { themeUnder, type ShownElement } from '../resolved'
-import type { Id } from '../values'
+import { memoByRecords, type Id } from '../values'
 import type { Measurer } from '../text'
-import type { ChartDrawing } from './drawing'
+import type { ChartDrawing, ChartRoom } from './drawing'
 import { drawChart } from './catalogue'
 
-interface Known {
-  table: DataTable
-  width: number
-  height: number
-  theme: unknown
-  language: string
-  measurer: Measurer
-  drawing: ChartDrawing
-}
-
-const known = new WeakMap<ChartSpec, Known>()
-const combined = new WeakMap<ChartSpec, WeakMap<object, ChartSpec>>()
+const combined = memoByRecords(
+  (spec: ChartSpec, change: Partial<ChartSpec>) => [spec, change],
+  (spec, change): ChartSpec => ({ ...spec, ...change }),
+  { keep: 100 },
+)
 
 /** A chart's specification in one of its states; the same two records give the same object. */
 export function specInState(deck: Deck, spec: ChartSpec, state: Id | null): ChartSpec {
   const change = state === null ? undefined : deck.states[state]?.chart
-  if (!change) return spec
-  let bySpec = combined.get(spec)
-  if (!bySpec) combined.set(spec, (bySpec = new WeakMap()))
-  let made = bySpec.get(change)
-  if (!made) bySpec.set(change, (made = { ...spec, ...change }))
-  return made
+  return change ? combined(spec, change) : spec
 }
+
+const drawing = memoByRecords(
+  (spec: ChartSpec, table: DataTable, room: ChartRoom) => [
+    spec,
+    table,
+    room.width,
+    room.height,
+    room.textSize,
+    room.fonts,
+    room.measurer,
+    room.language,
+  ],
+  (spec, table, room): ChartDrawing => drawChart(spec, table, room),
+  { keep: 3 },
+)
 
 /** The drawing of a chart element in a state (null: as composed); null where it has no table. Kept until what it is made from changes. */
 export function drawingOfElement(
@@ -44,20 +47,13 @@ export function drawingOfElement(
   if (!table) return null
   const theme = themeUnder(deck, element.owner)
   const { width, height } = element.box
-  const language = infoOf(deck).language
-  const last = known.get(spec)
-  if (
-    last &&
-    last.table === table &&
-    last.width === width &&
-    last.height === height &&
-    last.theme === theme &&
-    last.language === language &&
-    last.measurer === measurer
-  )
-    return last.drawing
-  const textSize = theme.textStyles.small?.size ?? 28
-  const drawing = drawChart(spec, table, { width, height, textSize, fonts: theme.fonts, measurer, language })
-  known.set(spec, { table, width, height, theme, language, measurer, drawing })
-  return drawing
+  const room = {
+    width,
+    height,
+    textSize: theme.textStyles.small?.size ?? 28,
+    fonts: theme.fonts,
+    measurer,
+    language: infoOf(deck).language,
+  }
+  return drawing(spec, table, room)
 }

@@ -1,5 +1,6 @@
+import { memoByRecords } from '../values'
 import { infoOf, slidesOf, type Deck } from '../model'
-import { rundown, type RundownSlide, type Score } from '../timing'
+import { rundown, type RundownSlide } from '../timing'
 import type { CheckContext, Finding, Rule } from './finding'
 import { checkConsistency } from './whole'
 import { brokenWord } from './rules/broken-word'
@@ -34,27 +35,18 @@ const rules: readonly Rule[] = [
   circles,
 ]
 
-const known = new WeakMap<Score, { parts: readonly unknown[]; findings: Finding[] }>()
-
 /** The findings of one slide of a rundown, beat by beat; kept until the slide, its score or its layout changes. */
-export function checkSlide(deck: Deck, slide: RundownSlide, context: CheckContext): Finding[] {
-  const record = deck.slides[slide.slide]!
-  const layout = deck.layouts[record.layout]
-  const parts = [
-    record,
-    layout,
-    layout && deck.masters[layout.master],
-    deck.theme.theme,
-    deck.info.info,
-    ...slide.beats.map(beat => beat.openEnded),
-    context.pixels,
-  ]
-  const last = known.get(slide.score)
-  if (last && last.parts.length === parts.length && last.parts.every((part, index) => part === parts[index])) return last.findings
-  const findings = rules.flatMap(rule => rule({ deck, slide, context })).sort((a, b) => (a.beat ?? -1) - (b.beat ?? -1))
-  known.set(slide.score, { parts, findings })
-  return findings
-}
+export const checkSlide = memoByRecords(
+  (deck: Deck, slide: RundownSlide, context: CheckContext) => {
+    const record = deck.slides[slide.slide]
+    const layout = record && deck.layouts[record.layout]
+    const master = layout && deck.masters[layout.master]
+    const ends = slide.beats.map(beat => beat.openEnded).join()
+    return [slide.score, record, layout, master, deck.theme.theme, deck.info.info, ends, context.pixels]
+  },
+  (deck, slide, context): Finding[] =>
+    rules.flatMap(rule => rule({ deck, slide, context })).sort((a, b) => (a.beat ?? -1) - (b.beat ?? -1)),
+)
 
 /** All findings of a deck, slide by slide in order, for its own purpose. */
 export const checkDeck = (deck: Deck, context: CheckContext): Finding[] =>

@@ -1,7 +1,7 @@
 import { hexOf, hexOver, readableOn, type Palette } from '../color'
 import type { Deck, DiagramElement, DrawnIcon, Paragraph, TextDoc, TextElement, Theme } from '../model'
 import { groundHex, slideOrStandIn, styleNamed, themeSeen, type ShownElement, type TextSetting } from '../resolved'
-import type { Color, Role } from '../values'
+import { memoByRecords, type Color, type Role } from '../values'
 import { fitText, fontOf, type Measurer } from '../text'
 import type { DiagramDrawing, Look, Place, TextPlace } from './drawing'
 import { diagramFamily } from './families'
@@ -43,23 +43,19 @@ export interface DrawnDiagram {
   fits: boolean
 }
 
-const drawn = new WeakMap<TextDoc, Map<string, readonly Paragraph[]>>()
+/** Families that one text is tried in, side by side. */
+const keptFamilies = 60
 
 /** The lines of a diagram's outline that its family draws as parts of their own, in order. */
-export function diagramParts(text: TextDoc, family: string): readonly Paragraph[] {
-  let known = drawn.get(text)
-  if (!known) drawn.set(text, (known = new Map()))
-  let parts = known.get(family)
-  if (!parts) {
-    const made = new Set(
-      diagramFamily(family)
-        .draw(readItems(text), { width: 1600, height: 900 }, {})
-        .items.map(entry => entry.item.paragraph),
-    )
-    known.set(family, (parts = text.content.filter(paragraph => made.has(paragraph))))
-  }
-  return parts
-}
+export const diagramParts = memoByRecords(
+  (text: TextDoc, family: string) => [text, family],
+  (text, family): readonly Paragraph[] => {
+    const { items } = diagramFamily(family).draw(readItems(text), { width: 1600, height: 900 }, {})
+    const made = new Set(items.map(entry => entry.item.paragraph))
+    return text.content.filter(paragraph => made.has(paragraph))
+  },
+  { keep: keptFamilies },
+)
 
 const accents: readonly Role[] = ['accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6']
 const alphaHex = (hex: string, alpha: number) =>
@@ -111,38 +107,31 @@ function scaleFor(
   return { scale: Math.max(least, scale), fits: fits && scale >= least }
 }
 
-interface Known {
-  element: DiagramElement & ShownElement
-  theme: Theme
-  ground: string
-  measurer: Measurer
-  made: DrawnDiagram
-}
-const known = new WeakMap<TextDoc, Known>()
-
 /**
  * A diagram as it is shown in its box: in the theme's colours as the slide's ground lets them be seen, all heads in one size and all words
  * below them in another. Options: `role`, `each` (a colour for each item), `size` px.
  */
-export function drawDiagram(deck: Deck, element: DiagramElement & ShownElement, measurer: Measurer): DrawnDiagram {
+export const drawDiagram = memoByRecords(
+  (deck: Deck, element: DiagramElement & ShownElement, measurer: Measurer) => {
+    const { width, height } = element.box
+    return [
+      element.text,
+      element.family,
+      themeSeen(deck, element.owner),
+      groundBeneath(deck, element),
+      measurer,
+      element.options,
+      width,
+      height,
+    ]
+  },
+  (deck, element, measurer): DrawnDiagram => paint(element, themeSeen(deck, element.owner), groundBeneath(deck, element), measurer),
+)
+
+/** The colour of the ground that a diagram stands on, #rrggbb. */
+function groundBeneath(deck: Deck, element: ShownElement): string {
   const slide = slideOrStandIn(deck, element.owner)
-  const theme = themeSeen(deck, element.owner)
-  const ground = slide ? groundHex(deck, slide) : theme.palette.ground
-  const before = known.get(element.text)
-  if (
-    before &&
-    before.theme === theme &&
-    before.ground === ground &&
-    before.measurer === measurer &&
-    before.element.family === element.family &&
-    before.element.options === element.options &&
-    before.element.box.width === element.box.width &&
-    before.element.box.height === element.box.height
-  )
-    return before.made
-  const made = paint(element, theme, ground, measurer)
-  known.set(element.text, { element, theme, ground, measurer, made })
-  return made
+  return slide ? groundHex(deck, slide) : themeSeen(deck, element.owner).palette.ground
 }
 
 function paint(element: DiagramElement & ShownElement, theme: Theme, ground: string, measurer: Measurer): DrawnDiagram {

@@ -1,3 +1,4 @@
+import { memoByRecords } from '../values'
 import { inlineText, type DrawnIcon, type Paragraph, type TextDoc } from '../model'
 
 /** A line of the outline with what stands under it. */
@@ -10,15 +11,13 @@ export interface DiagramItem {
   children: DiagramItem[]
 }
 
-const known = new WeakMap<TextDoc, readonly DiagramItem[]>()
-
 /**
  * The lines of a text as a forest, by their levels; empty lines are left out. A line deeper than one step stands under the line above it
  * all the same.
  */
-export function readItems(text: TextDoc): readonly DiagramItem[] {
-  const before = known.get(text)
-  if (before) return before
+export const readItems = memoByRecords((text: TextDoc) => [text], itemsOf)
+
+function itemsOf(text: TextDoc): readonly DiagramItem[] {
   const roots: DiagramItem[] = []
   const open: { level: number; item: DiagramItem }[] = []
   for (const paragraph of text.content) {
@@ -30,7 +29,6 @@ export function readItems(text: TextDoc): readonly DiagramItem[] {
     ;(open.at(-1)?.item.children ?? roots).push(item)
     open.push({ level, item })
   }
-  known.set(text, roots)
   return roots
 }
 
@@ -45,32 +43,24 @@ export function flat(items: readonly DiagramItem[], depth = Infinity): DiagramIt
   return items.flatMap(item => [item, ...(depth > 1 ? flat(item.children, depth - 1) : [])])
 }
 
-const made = new WeakMap<DiagramItem['children'], TextDoc | null>()
-
 /** What stands under an item as a text of its own, its levels counted anew; null of nothing. */
-export function textBelow(item: DiagramItem): TextDoc | null {
-  const before = made.get(item.children)
-  if (before !== undefined) return before
+export const textBelow = memoByRecords((item: DiagramItem) => [item.children], textOfChildren)
+
+function textOfChildren(item: DiagramItem): TextDoc | null {
   const lines = (items: readonly DiagramItem[], level: number): Paragraph[] =>
     items.flatMap(child => [
       { type: 'paragraph' as const, attrs: { level }, ...(child.paragraph.content ? { content: child.paragraph.content } : {}) },
       ...lines(child.children, level + 1),
     ])
   const plain = item.children.length === 1 && !item.children[0]!.children.length
-  const text: TextDoc | null = item.children.length ? { type: 'doc', content: lines(item.children, plain ? 0 : 1) } : null
-  made.set(item.children, text)
-  return text
+  return item.children.length ? { type: 'doc', content: lines(item.children, plain ? 0 : 1) } : null
 }
-
-const heads = new WeakMap<Paragraph, TextDoc>()
 
 /** The item's own line as a text. */
-export function headText(paragraph: Paragraph): TextDoc {
-  let text = heads.get(paragraph)
-  if (!text)
-    heads.set(
-      paragraph,
-      (text = { type: 'doc', content: [{ type: 'paragraph', ...(paragraph.content ? { content: paragraph.content } : {}) }] }),
-    )
-  return text
-}
+export const headText = memoByRecords(
+  (paragraph: Paragraph) => [paragraph],
+  (paragraph): TextDoc => ({
+    type: 'doc',
+    content: [{ type: 'paragraph', ...(paragraph.content ? { content: paragraph.content } : {}) }],
+  }),
+)

@@ -3,7 +3,7 @@ import { hexOf, plainColor, type Palette } from '../color'
 import { drawingOfElement, shapeOf, type ChartMark } from '../charts'
 import type { ChartElement, Deck, DiagramElement, DrawnIcon, FigureElement, PictureElement, ShapeElement, TableElement } from '../model'
 import { groundHex, slideOrStandIn, styleNamed, themeSeen, type ShownElement } from '../resolved'
-import type { Id } from '../values'
+import { memoByRecords, type Id } from '../values'
 import { drawDiagram, textOfDiagram, type PaintedShape, type Place } from '../diagrams'
 import { drawFigure, figureLook } from '../figures'
 import type { DataTable } from '../data'
@@ -210,28 +210,19 @@ function ofPicture(element: PictureElement & ShownElement, color: string, ink: I
   return handDrawing(seen, frame)
 }
 
-const known = new WeakMap<ShownElement, { parts: readonly unknown[]; drawing: HandDrawing | null }>()
-
 /**
  * What a hand draws of an element, in the order of its strokes; null where there is nothing to draw, or not yet. Kept with the
  * element until what it is drawn from changes.
  */
-export function handDrawingOf(deck: Deck, element: ShownElement, context: DrawingContext): HandDrawing | null {
-  const slide = slideOrStandIn(deck, element.owner)
-  const table = (element.kind === 'chart' ? element.chart?.table : element.kind === 'table' ? element.table : null) ?? null
-  const parts = [
-    context.ink,
-    context.measurer,
-    themeSeen(deck, element.owner),
-    slide && groundHex(deck, slide),
-    table === null ? null : context.table(table),
-  ]
-  const last = known.get(element)
-  if (last && parts.every((part, index) => part === last.parts[index])) return last.drawing
-  const drawing = drawn(deck, element, context)
-  known.set(element, { parts, drawing })
-  return drawing
-}
+export const handDrawingOf = memoByRecords(
+  (deck: Deck, element: ShownElement, context: DrawingContext) => {
+    const slide = slideOrStandIn(deck, element.owner)
+    const table = (element.kind === 'chart' ? element.chart?.table : element.kind === 'table' ? element.table : null) ?? null
+    const ground = slide && groundHex(deck, slide)
+    return [element, context.ink, context.measurer, themeSeen(deck, element.owner), ground, table === null ? null : context.table(table)]
+  },
+  (deck, element, context): HandDrawing | null => drawn(deck, element, context),
+)
 
 function drawn(deck: Deck, element: ShownElement, context: DrawingContext): HandDrawing | null {
   const { palette } = themeSeen(deck, element.owner)

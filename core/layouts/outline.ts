@@ -13,11 +13,10 @@ import {
   type Change,
   type Deck,
   type EditContext,
-  type Element,
   type Slide,
 } from '../model'
 import { addSlide, removeSlides, setFields } from '../edits'
-import { orderLast, ordersAt, type Id } from '../values'
+import { memoByRecords, orderLast, ordersAt, type Id } from '../values'
 import { buildOf, extendBuild } from './builds'
 import type { LayoutFamily } from './catalogue'
 import type { RichLine } from './content'
@@ -46,17 +45,12 @@ export interface OutlineSlide {
 export const titleOf = (deck: Deck, slide: Id) => titleWords(deck, slide).trim() || (viewsOf(deck.slides[slide])[0]?.name ?? '')
 
 const plainLine = (line: RichLine): OutlineLine => ({ text: inlineText(line.content).replaceAll('\n', ' '), level: line.level })
-const known = new WeakMap<readonly Element[], { layout: Id; outline: OutlineSlide }>()
 
 /** A slide's words, as title and lines; kept until one of its elements changes. */
-export function outlineOf(deck: Deck, slide: Slide): OutlineSlide {
-  const own = elementsOf(deck, slide.id)
-  const last = known.get(own)
-  if (last?.layout === slide.layout) return last.outline
-  const outline = { title: titleWords(deck, slide.id), lines: richLines(deck, slide.id).map(plainLine) }
-  known.set(own, { layout: slide.layout, outline })
-  return outline
-}
+export const outlineOf = memoByRecords(
+  (deck: Deck, slide: Slide) => [elementsOf(deck, slide.id), slide.layout],
+  (deck, slide): OutlineSlide => ({ title: titleWords(deck, slide.id), lines: richLines(deck, slide.id).map(plainLine) }),
+)
 
 /** Lines with the look of the ones they were; a line whose words stay keeps its marks, one that changed its paragraph's look. */
 function restyled(old: readonly RichLine[], lines: readonly OutlineLine[]): RichLine[] {

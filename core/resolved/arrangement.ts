@@ -1,7 +1,7 @@
-import { infoOf, deckTheme, elementsOf, plainText, type Deck, type Element, type Slide, type Theme } from '../model'
+import { infoOf, deckTheme, elementsOf, plainText, type Deck, type Element, type Slide } from '../model'
 import { atStyleSize, familyNamed, type Frame, type Item, type LayoutFamily, type LayoutRoom } from '../layouts/catalogue'
 import { fieldText } from './fields'
-import type { Id } from '../values'
+import { memoByRecords, type Id } from '../values'
 import { themeOn } from './seen-theme'
 
 /** What a placeholder names of an item: `item2-1-lead` is the lead of the first item under the second. */
@@ -103,45 +103,45 @@ export function arrangingOf(deck: Deck, layout: Id | undefined, ground: string):
 }
 
 const none: Places = new Map()
-const bySlide = new WeakMap<readonly Element[], { parts: readonly unknown[]; places: Places }>()
-const byWords = new WeakMap<readonly Element[], Map<string, Places>>()
-
-/** The places that the slide's layout family gives to its items, by placeholder. `ground` is the slide's, #rrggbb. */
-export function arrangedPlaces(deck: Deck, slide: Slide, ground: string): Places {
-  const own = elementsOf(deck, slide.id)
+/** What the arranging of a slide's items reads of its deck. */
+function groundsOf(deck: Deck, slide: Slide) {
   const layout = deck.layouts[slide.layout]
-  const kept = layout ? elementsOf(deck, layout.id) : own
   const theme = deck.masters[layout?.master ?? '']?.theme ?? deckTheme(deck)
-  const size = infoOf(deck).size
-  const parts = [kept, layout?.family, theme, size.width, size.height, ground]
-  const last = bySlide.get(own)
-  if (last && last.parts.every((part, index) => part === parts[index])) return last.places
-  const places = arrange()
-  bySlide.set(own, { parts, places })
-  return places
+  return { layout, theme, kept: layout ? elementsOf(deck, layout.id) : elementsOf(deck, slide.id), size: infoOf(deck).size }
+}
 
-  function arrange(): Places {
-    const nodes = itemElements(own)
-    if (!nodes.length) return none
-    const items = nodes.map(plainItem)
-    const key = JSON.stringify([layout?.family, items, nodes.map(positions), ground])
-    const known = byWords.get(kept)
-    const same = known?.get(key)
-    if (same && madeIn.get(same) === theme) return same
-    const { family, area, room } = arrangingOf(deck, layout?.id, ground)
+/** Slides of one layout with the same words have the same places: kept side by side, so many of each layout. */
+const keptPlaces = 400
+
+/** The places of items with the same words, in the same layout and theme, on the same ground. */
+const placesOf = memoByRecords(
+  (deck: Deck, slide: Slide, nodes: readonly ItemElements[], items: readonly Item[], ground: string) => {
+    const { layout, theme, kept, size } = groundsOf(deck, slide)
+    const words = JSON.stringify([layout?.family, items, nodes.map(positions), ground, slide.layout])
+    return [kept, words, theme, size.width, size.height]
+  },
+  (deck, slide, nodes, items, ground): Places => {
+    const { family, area, room } = arrangingOf(deck, deck.layouts[slide.layout]?.id, ground)
     const made = new Map<string, Element>()
-    atStyleSize(family.arrange!(items, area, room), items, room).forEach((place, index) => {
+    atStyleSize(family.arrange!([...items], area, room), [...items], room).forEach((place, index) => {
       const item = itemPlace(place.placeholder)
       const placeholder = item ? `item${ownPath(nodes, item.path)}-${item.slot}` : place.placeholder
       const text = place.kind === 'text' && place.field === 'item-number' && item ? { text: fieldText(String(item.path.at(-1))) } : {}
       made.set(placeholder, { ...place, ...text, placeholder, id: placeholder, owner: slide.layout, order: `a${index}` } as Element)
     })
-    madeIn.set(made, theme)
-    if (!known || known.size > 400) byWords.set(kept, new Map([[key, made]]))
-    else known.set(key, made)
     return made
-  }
-}
+  },
+  { keep: keptPlaces },
+)
 
-/** The theme that places were made in: another one makes them anew. */
-const madeIn = new WeakMap<Places, Theme>()
+/** The places that the slide's layout family gives to its items, by placeholder. `ground` is the slide's, #rrggbb. */
+export const arrangedPlaces = memoByRecords(
+  (deck: Deck, slide: Slide, ground: string) => {
+    const { layout, theme, kept, size } = groundsOf(deck, slide)
+    return [elementsOf(deck, slide.id), kept, layout?.family, theme, size.width, size.height, ground]
+  },
+  (deck, slide, ground): Places => {
+    const nodes = itemElements(elementsOf(deck, slide.id))
+    return nodes.length ? placesOf(deck, slide, nodes, nodes.map(plainItem), ground) : none
+  },
+)

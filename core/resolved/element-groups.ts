@@ -1,6 +1,6 @@
 import { boundsOf, boxOf } from '../place'
 import { byOrder, elementsOf, type Deck, type Element } from '../model'
-import type { Box, Id } from '../values'
+import { memoByRecords, type Box, type Id } from '../values'
 
 type Boxed = Element & { readonly box: Box }
 
@@ -47,24 +47,18 @@ export function pressed(deck: Deck, id: Id, opened: Id | null): Id {
 }
 
 /** Whether elements of an owner hold a group; most do not, and need no arranging. */
-const grouped = new WeakMap<readonly unknown[], boolean>()
-const hasGroups = (own: readonly Element[]) => {
-  let known = grouped.get(own)
-  if (known === undefined) grouped.set(own, (known = own.some(element => element.kind === 'group')))
-  return known
-}
+const hasGroups = memoByRecords(
+  (own: readonly Element[]) => [own],
+  own => own.some(element => element.kind === 'group'),
+)
 
-const groupBoxes = new WeakMap<Element, { boxes: readonly Box[]; made: Boxed }>()
+const boxedGroup = memoByRecords(
+  (group: Boxed, ...boxes: Box[]) => [group, undefined, ...boxes],
+  (group, ...boxes): Boxed => ({ ...group, box: boxOf(boundsOf(...boxes)) }),
+)
 
 /** A group with the box around its members; the very same object while they stay where they are. */
-function withBox<E extends Boxed>(group: E, members: readonly Boxed[]): E {
-  const boxes = members.map(member => member.box)
-  const known = groupBoxes.get(group)
-  if (known && known.boxes.length === boxes.length && known.boxes.every((box, index) => box === boxes[index])) return known.made as E
-  const made = { ...group, box: boxOf(boundsOf(...boxes)) }
-  groupBoxes.set(group, { boxes, made })
-  return made
-}
+const withBox = <E extends Boxed>(group: E, members: readonly Boxed[]): E => boxedGroup(group, ...members.map(member => member.box)) as E
 
 /**
  * Elements of one owner in the order in which they are drawn: each group followed by what stands in it, with the box around

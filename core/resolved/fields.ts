@@ -1,24 +1,21 @@
 import { infoOf, slidesOf, textOf, type Deck, type Field, type TextDoc, type Theme } from '../model'
-import type { Id } from '../values'
-
-const numbers = new WeakMap<object, Map<Id, { number: number; chapter: string }>>()
+import { memoByRecords, type Id } from '../values'
 
 /** Each slide's number among those that are played (a skipped one has that of the slide before it), and its chapter. */
-function numbersOf(deck: Deck) {
-  let known = numbers.get(deck.slides)
-  if (!known) {
-    known = new Map()
+const numbersOf = memoByRecords(
+  (deck: Deck) => [deck.slides],
+  deck => {
+    const made = new Map<Id, { number: number; chapter: string }>()
     let number = 0
     let chapter = ''
     for (const slide of slidesOf(deck)) {
       if (!slide.skipped) number++
       chapter = slide.chapter ?? chapter
-      known.set(slide.id, { number, chapter })
+      made.set(slide.id, { number, chapter })
     }
-    numbers.set(deck.slides, known)
-  }
-  return known
-}
+    return made
+  },
+)
 
 /** What a field says on a slide. `item-number` is said by the arrangement of the slide's items, not here. */
 export function fieldWords(deck: Deck, slide: Id, field: Field, theme: Theme): string {

@@ -9,12 +9,14 @@ import {
   type TextElement,
   type TextStyle,
   type Theme,
+  type Layout,
+  type Master,
 } from '../model'
 import { contrast, hexOf, hexOver, mixHex } from '../color'
 import { arrangedPlaces } from './arrangement'
 import { arrangeGroups } from './element-groups'
 import { fieldText, fieldWords } from './fields'
-import type { Box, Color, Id } from '../values'
+import { memoByRecords, type Box, type Color, type Id } from '../values'
 import { withConnectors } from './connectors'
 import { runningOnto } from './running-on'
 import { themeOn } from './seen-theme'
@@ -26,33 +28,44 @@ export type ShownElement = Element & {
 }
 
 const anywhere: Box = { x: 0, y: 0, width: 400, height: 200, angle: 0 }
-const shownCache = new WeakMap<Element, { under: Element | undefined; shown: ShownElement }>()
-const fieldCache = new WeakMap<ShownElement, Map<string, ShownElement>>()
 
-/** Where the shown element of an owner is kept when two owners show the same record. */
-function shown(element: Element, under: Element | undefined, pinned: boolean): ShownElement {
-  const cached = shownCache.get(element)
-  if (cached && cached.under === under && cached.shown.pinned === pinned) return cached.shown
-  const inherited = under && under.kind === element.kind ? { ...under, ...element } : { ...element, box: element.box ?? under?.box }
-  const counted = inherited.kind === 'text' && inherited.field === 'item-number' && under?.kind === 'text' ? { text: under.text } : {}
-  const made = { ...inherited, ...counted, box: inherited.box ?? anywhere, pinned } as ShownElement
-  shownCache.set(element, { under, shown: made })
-  return made
-}
+/** An element with what it inherits from the one in its place on the layout or master. */
+const shown = memoByRecords(
+  (element: Element, under: Element | undefined, pinned: boolean) => [element, under, pinned],
+  (element, under, pinned): ShownElement => {
+    const inherited = under && under.kind === element.kind ? { ...under, ...element } : { ...element, box: element.box ?? under?.box }
+    const counted = inherited.kind === 'text' && inherited.field === 'item-number' && under?.kind === 'text' ? { text: under.text } : {}
+    return { ...inherited, ...counted, box: inherited.box ?? anywhere, pinned } as ShownElement
+  },
+)
+
+/** Slides on which one element of a master says something else, side by side. */
+const keptWords = 2000
+const saying = memoByRecords(
+  (element: ShownElement, words: string) => [element, words],
+  (element, words) => ({ ...element, text: fieldText(words) }) as ShownElement,
+  { keep: keptWords },
+)
 
 /** An element whose words follow from the deck, with the words that it has on a slide. */
 function withField(deck: Deck, slide: Id, element: ShownElement): ShownElement {
   if (element.kind !== 'text' || !element.field || element.field === 'item-number') return element
-  const words = fieldWords(deck, slide, element.field, themeUnder(deck, slide))
-  let known = fieldCache.get(element)
-  if (!known) fieldCache.set(element, (known = new Map()))
-  let made = known.get(words)
-  if (!made) known.set(words, (made = { ...element, text: fieldText(words) }))
-  return made
+  return saying(element, fieldWords(deck, slide, element.field, themeUnder(deck, slide)))
 }
 
 const isLogo = (element: Element) => element.kind === 'picture' && element.logo === true
-const logoCache = new WeakMap<ShownElement, Map<string, ShownElement>>()
+type LogoForm = NonNullable<NonNullable<Theme['logo']>['onLight']>
+
+/** A place for the logo that shows it in a form, `width` × `height` px, within its box at the side of the slide where it stands. */
+const showing = memoByRecords(
+  (element: ShownElement, form: LogoForm, width: number, height: number, right: boolean) => [element, form.media, width, height, right],
+  (element, form, width, height, right) => {
+    const { box } = element
+    const place = { x: right ? box.x + box.width - width : box.x, y: box.y + (box.height - height) / 2 }
+    return { ...element, media: form.media, natural: form.natural, box: { ...box, ...place, width, height } } as ShownElement
+  },
+  { keep: 2 },
+)
 
 /** A logo in the form that stands out more from a slide's ground, whole in its box; null where the theme has none. */
 function withLogo(deck: Deck, slide: Slide, element: ShownElement): ShownElement | null {
@@ -66,34 +79,17 @@ function withLogo(deck: Deck, slide: Slide, element: ShownElement): ShownElement
   const scale = Math.min(box.width / form.natural.width, box.height / form.natural.height)
   const height = Math.max(Math.min(theme.logo.least, box.height), form.natural.height * scale)
   const width = (height * form.natural.width) / form.natural.height
-  const key = `${form.media} ${width} ${height}`
-  let known = logoCache.get(element)
-  if (!known) logoCache.set(element, (known = new Map()))
-  let made = known.get(key)
-  if (!made) {
-    const right = box.x + box.width / 2 > infoOf(deck).size.width / 2
-    made = {
-      ...element,
-      media: form.media,
-      natural: form.natural,
-      box: { ...box, x: right ? box.x + box.width - width : box.x, y: box.y + (box.height - height) / 2, width, height },
-    } as ShownElement
-    known.set(key, made)
-  }
-  return made
+  return showing(element, form, width, height, box.x + box.width / 2 > infoOf(deck).size.width / 2)
 }
-
-const runOnCache = new WeakMap<Element, ShownElement>()
 
 /** A clip of an earlier slide that runs on over this one. */
-function ranOn(clip: Element): ShownElement {
-  let made = runOnCache.get(clip)
-  if (!made) {
+const ranOn = memoByRecords(
+  (clip: Element) => [clip],
+  (clip): ShownElement => {
     const { parent: _, ...rest } = clip
-    runOnCache.set(clip, (made = { ...rest, box: clip.box ?? anywhere, pinned: true } as ShownElement))
-  }
-  return made
-}
+    return { ...rest, box: clip.box ?? anywhere, pinned: true } as ShownElement
+  },
+)
 
 /** The placeholders that a slide's layout and master keep, and those that its items are given, by name; the layout's come first. */
 export function placeholdersOf(deck: Deck, slide: Slide): ReadonlyMap<string, Element> {
@@ -107,15 +103,16 @@ export function placeholdersOf(deck: Deck, slide: Slide): ReadonlyMap<string, El
   return places
 }
 
-const standIns = new WeakMap<object, Slide>()
+const standIn = memoByRecords(
+  (owner: Layout | Master, layout: Id) => [owner, layout],
+  ({ id }, layout): Slide => ({ id, order: 'a0', layout, notes: '' }),
+)
 
 /** A slide, or for a layout or master an empty slide of it, so that it can be shown and edited like one. */
 export function slideOrStandIn(deck: Deck, id: Id): Slide | undefined {
-  const owner = deck.slides[id] ?? deck.layouts[id] ?? deck.masters[id]
-  if (!owner || 'notes' in owner) return owner
-  let made = standIns.get(owner)
-  if (!made) standIns.set(owner, (made = { id, order: 'a0', layout: deck.layouts[id] ? id : '', notes: '' }))
-  return made
+  if (deck.slides[id]) return deck.slides[id]
+  const owner = deck.layouts[id] ?? deck.masters[id]
+  return owner && standIn(owner, deck.layouts[id] ? id : '')
 }
 
 const seen = (elements: readonly ShownElement[], keepHidden: boolean) =>
@@ -289,16 +286,16 @@ const plain: TextStyle = {
   bullet: { symbol: '•', color: { role: 'accent1' } },
 }
 
-const leads = new WeakMap<TextStyle, TextStyle>()
+const leadOf = memoByRecords(
+  (body: TextStyle) => [body],
+  (body): TextStyle => ({ ...body, name: 'Lead words', weight: 700, lineHeight: 1.15 }),
+)
 
 /** A text style of a theme by name; a theme without one for lead words sets them as its body, bold. */
 export function styleNamed(theme: Theme, name: string): TextStyle {
   const body = theme.textStyles.body ?? plain
   const found = theme.textStyles[name]
-  if (found || name !== 'lead') return found ?? body
-  let lead = leads.get(body)
-  if (!lead) leads.set(body, (lead = { ...body, name: 'Lead words', weight: 700, lineHeight: 1.15 }))
-  return lead
+  return found ?? (name === 'lead' ? leadOf(body) : body)
 }
 
 /** What of a text element departs from its style, by name; nothing where it follows it altogether. */

@@ -1,22 +1,17 @@
 import { slidesOf, type ClipElement, type Deck, type Element } from '../model'
-import type { Id } from '../values'
+import { memoByRecords, type Id } from '../values'
 
 type RunningClip = ClipElement & { over: number }
-const known = new WeakMap<object, readonly RunningClip[]>()
 
 /** All films and sounds of a deck that run on over the slides after their own; kept until an element changes. */
-function clipsThatRunOn(elements: Readonly<Record<Id, Element>>): readonly RunningClip[] {
-  let made = known.get(elements)
-  if (!made)
-    known.set(
-      elements,
-      (made = Object.values(elements).filter(
-        (element): element is RunningClip =>
-          (element.kind === 'film' || element.kind === 'sound') && element.over !== undefined && element.over > 0,
-      )),
-    )
-  return made
-}
+const clipsThatRunOn = memoByRecords(
+  (elements: Readonly<Record<Id, Element>>) => [elements],
+  (elements): readonly RunningClip[] =>
+    Object.values(elements).filter(
+      (element): element is RunningClip =>
+        (element.kind === 'film' || element.kind === 'sound') && element.over !== undefined && element.over > 0,
+    ),
+)
 
 /** The films and sounds of earlier slides that a slide may still show, by how many slides they may run on; skipped slides do not count. */
 export function runningOnto(deck: Deck, slide: Id): readonly ClipElement[] {

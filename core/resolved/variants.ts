@@ -1,7 +1,5 @@
 import { setRecord, applyChanges, variantsOf, type Change, type Deck, type Element } from '../model'
-import type { Id } from '../values'
-
-const seen = new WeakMap<Deck, Map<Id, Deck>>()
+import { memoByRecords, type Id } from '../values'
 
 /** Whether an element shows in a variant: what it says for itself there, else whether it is hidden in general. */
 export const showsIn = (element: Element, variant: Id) => element.shows?.[variant] ?? !element.hidden
@@ -10,20 +8,20 @@ export const showsIn = (element: Element, variant: Id) => element.shows?.[varian
  * A deck as it is in a variant: what does not show there is hidden. The same object for the same deck and variant; the deck itself where
  * there is no such variant.
  */
-export function inVariant(deck: Deck, variant: Id | null | undefined): Deck {
-  if (!variant || !deck.variants[variant]) return deck
-  let known = seen.get(deck)
-  if (!known) seen.set(deck, (known = new Map()))
-  let made = known.get(variant)
-  if (!made) {
+export const inVariant = (deck: Deck, variant: Id | null | undefined): Deck =>
+  variant && deck.variants[variant] ? variantOf(deck, variant) : deck
+
+const variantOf = memoByRecords(
+  (deck: Deck, variant: Id) => [deck, variant],
+  (deck, variant): Deck => {
     const changes = Object.values(deck.elements).flatMap((element): Change[] => {
       const shows = showsIn(element, variant)
       return shows === !element.hidden ? [] : [setRecord('elements', element.id, { hidden: shows ? undefined : true })]
     })
-    known.set(variant, (made = changes.length ? applyChanges(deck, changes) : deck))
-  }
-  return made
-}
+    return changes.length ? applyChanges(deck, changes) : deck
+  },
+  { keep: 50 },
+)
 
 /** A variant by its id or its name, as an address or a command may give it. */
 export const variantNamed = (deck: Deck, wanted: string) =>

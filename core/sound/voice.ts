@@ -1,20 +1,18 @@
+import { memoByRecords } from '../values'
 import { secondsAt, type Moment, type Rundown, type SoundPlan } from '../timing'
 import { peakRate } from './spoken'
 
 /** How loud a voice is some seconds before a moment, 0 to 1. */
 export type VoiceAt = (secondsBefore: number) => number
 
-const loudest = new WeakMap<Uint8Array, number>()
 /** What a recording is at its loudest, but for a few peaks: the hundredth part of it that is loudest is left out. */
-function loudestOf(peaks: Uint8Array): number {
-  let known = loudest.get(peaks)
-  if (known === undefined) {
+const loudestOf = memoByRecords(
+  (peaks: Uint8Array) => [peaks],
+  (peaks): number => {
     const sorted = Uint8Array.from(peaks).sort()
-    known = Math.max(1, sorted[Math.floor(sorted.length * 0.99)] ?? 1)
-    loudest.set(peaks, known)
-  }
-  return known
-}
+    return Math.max(1, sorted[Math.floor(sorted.length * 0.99)] ?? 1)
+  },
+)
 
 /** The voice that is heard at a moment of a deck; null where nobody speaks. Where several do, the loudest counts. */
 export function voiceAt(plan: Rundown, sounds: SoundPlan, peaksOf: (hash: string) => Uint8Array | null, moment: Moment): VoiceAt | null {

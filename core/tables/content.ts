@@ -1,7 +1,11 @@
+import { memoByRecords } from '../values'
 import { columnNamed, formatNumber, tableOfRows, type Column, type DataTable } from '../data'
 import type { NumberFormat, TableElement } from '../model'
 
-const known = new WeakMap<readonly (readonly string[])[], DataTable>()
+const tableOfCells = memoByRecords(
+  (cells: readonly (readonly string[])[]) => [cells],
+  ([head, ...rows]): DataTable => tableOfRows(head ?? [], rows, 'written', 'written'),
+)
 
 /**
  * What a table shows: its columns in the order shown; null while its data are not here. Written cells are told into types as a file of data
@@ -17,11 +21,7 @@ export function tableContent(
     const chosen = element.columns.map(name => columnNamed(table, name)).filter(column => column !== undefined)
     return chosen.length ? chosen : table.columns
   }
-  const cells = element.cells
-  if (!cells?.length) return []
-  let table = known.get(cells)
-  if (!table) known.set(cells, (table = tableOfRows(cells[0]!, cells.slice(1), 'written', 'written')))
-  return table.columns
+  return element.cells?.length ? tableOfCells(element.cells).columns : []
 }
 
 /** Decimals that a column's numbers have, at most four. */

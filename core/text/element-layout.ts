@@ -1,6 +1,6 @@
-import { setRecord, elementsOf, type Change, type Deck, type TextDoc, type TextElement } from '../model'
+import { setRecord, elementsOf, type Change, type Deck, type TextDoc, type TextElement, type Slide } from '../model'
 import { shownElement, shownElements, styleOf, themeUnder, type ShownElement, type TextSetting } from '../resolved'
-import type { Id } from '../values'
+import { memoByRecords, type Id } from '../values'
 import { tidyBox } from '../place'
 import { fitText, setText, type Fitted, type TextRoom } from './fit'
 import type { Line } from './layout'
@@ -33,27 +33,28 @@ export function textRoom(element: TextElement & ShownElement): TextRoom {
 /** How far words stand in from the edge of their box, px of deck space. */
 export const insetOf = (element: TextElement) => (element.panel ? element.panel.padding + (element.panel.border?.width ?? 0) : 0)
 
-const matched = new WeakMap<readonly unknown[], { parts: readonly unknown[]; scales: Map<string, number> }>()
+/** Texts of a slide that are matched side by side. */
+const keptMatches = 40
 
 /** The scale that the texts of a slide with the same `match` come to together: that of the one that shrinks most. */
+const scaleOfMatch = memoByRecords(
+  (deck: Deck, slide: Slide, match: string, measurer: Measurer) => {
+    const [own, kept] = [elementsOf(deck, slide.id), elementsOf(deck, slide.layout)]
+    return [own, match, kept, themeUnder(deck, slide.id), deck.info.info, slide, measurer]
+  },
+  (deck, slide, match, measurer): number => {
+    const { fonts } = themeUnder(deck, slide.id)
+    return shownElements(deck, slide.id, true).reduce((least, other) => {
+      if (other.kind !== 'text' || other.match !== match) return least
+      return Math.min(least, fitText(other.text, styleOf(deck, other), fonts, textRoom(other), measurer, other.fit).scale)
+    }, 1)
+  },
+  { keep: keptMatches },
+)
+
 function matchedScale(deck: Deck, element: TextElement & ShownElement, measurer: Measurer): number {
   const slide = deck.slides[element.owner]
-  if (!element.match || !slide) return 1
-  const own = elementsOf(deck, slide.id)
-  const theme = themeUnder(deck, slide.id)
-  const parts = [elementsOf(deck, slide.layout), theme, deck.info.info, slide, measurer]
-  let known = matched.get(own)
-  if (!known || !known.parts.every((part, index) => part === parts[index])) matched.set(own, (known = { parts, scales: new Map() }))
-  let scale = known.scales.get(element.match)
-  if (scale === undefined) {
-    scale = 1
-    for (const other of shownElements(deck, slide.id, true)) {
-      if (other.kind !== 'text' || other.match !== element.match) continue
-      scale = Math.min(scale, fitText(other.text, styleOf(deck, other), theme.fonts, textRoom(other), measurer, other.fit).scale)
-    }
-    known.scales.set(element.match, scale)
-  }
-  return scale
+  return element.match && slide ? scaleOfMatch(deck, slide, element.match, measurer) : 1
 }
 
 /** The layout of a text element as the stage draws it; kept until its text, style, box, measurer or what it is matched with changes. */

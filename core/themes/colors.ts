@@ -12,7 +12,7 @@ import {
 } from '../model'
 import { apartBy, hexOf } from '../color'
 import { backdropOf, groundOf, shownElements, styleOf, themeUnder, type ShownElement } from '../resolved'
-import { roleNames, type Color, type Id, type Role } from '../values'
+import { memoByRecords, roleNames, type Color, type Id, type Role } from '../values'
 import { readItems } from '../diagrams'
 import { bulletOfParagraph } from '../text'
 import { eachLookRecord, eachObject, exchanged, exchangeEverywhere, whereIs } from './walk'
@@ -84,18 +84,16 @@ function rolesOfDiagram(element: ShownElement & { kind: 'diagram' }): Role[] {
   return [accents.includes(role as Role) ? (role as Role) : 'accent1']
 }
 
-const saidKeys = new WeakMap<ShownElement, ReadonlySet<string>>()
 /** What an element's own fields say, kept with it: a deck's colours are asked for at every edit. */
-function keysSaid(element: ShownElement): ReadonlySet<string> {
-  let keys = saidKeys.get(element)
-  if (!keys) {
+const keysSaid = memoByRecords(
+  (element: ShownElement) => [element],
+  (element): ReadonlySet<string> => {
     const { chart, ...rest } = element as ShownElement & { chart?: { litColor: Color; lit: readonly string[]; color: Color } }
     // A diagram's options are read by `rolesOfDiagram`; a chart's lit colour is seen where something is lit.
     const drawn = chart ? { ...rest, chart: { color: chart.color, ...(chart.lit.length ? { litColor: chart.litColor } : {}) } } : rest
-    saidKeys.set(element, (keys = keysIn(drawn, element.kind === 'diagram' ? [...notPlaces, 'options'] : notPlaces)))
-  }
-  return keys
-}
+    return keysIn(drawn, element.kind === 'diagram' ? [...notPlaces, 'options'] : notPlaces)
+  },
+)
 
 /**
  * The colours that an element is seen in, each once: its own, those that its layout or style gives it, those that it is drawn in by

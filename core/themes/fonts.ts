@@ -1,6 +1,6 @@
 import { setRecord, slidesOf, type AnyRecord, type Change, type Deck } from '../model'
 import { themeUnder } from '../resolved'
-import type { Id } from '../values'
+import { memoByRecords, type Id } from '../values'
 import { eachLookRecord, eachObject, whereIs, type LookTable } from './walk'
 
 /** A family of fonts in use, with all places where it is named. */
@@ -10,23 +10,21 @@ export interface FontUse {
   count: number
 }
 
-const known = new WeakMap<object, ReadonlyMap<string, number>>()
-
 /** The families that a record names, and how often; kept with the record, because a deck's fonts are asked for at every edit. */
-function familiesIn(table: LookTable, record: AnyRecord): ReadonlyMap<string, number> {
-  const before = known.get(record)
-  if (before) return before
-  const counts = new Map<string, number>()
-  const found = (family: unknown) => {
-    if (typeof family === 'string') counts.set(family, (counts.get(family) ?? 0) + 1)
-  }
-  const themed = table === 'theme' ? record : table === 'masters' ? (record as { theme?: object }).theme : undefined
-  for (const family of Object.values((themed as { fonts?: object } | undefined)?.fonts ?? {})) found(family)
-  const { faces: _, ...rest } = record as Record<string, unknown>
-  if (table !== 'layouts') eachObject(rest, value => found(value.family))
-  known.set(record, counts)
-  return counts
-}
+const familiesIn = memoByRecords(
+  (_: LookTable, record: AnyRecord) => [record],
+  (table, record): ReadonlyMap<string, number> => {
+    const counts = new Map<string, number>()
+    const found = (family: unknown) => {
+      if (typeof family === 'string') counts.set(family, (counts.get(family) ?? 0) + 1)
+    }
+    const themed = table === 'theme' ? record : table === 'masters' ? (record as { theme?: object }).theme : undefined
+    for (const family of Object.values((themed as { fonts?: object } | undefined)?.fonts ?? {})) found(family)
+    const { faces: _, ...rest } = record as Record<string, unknown>
+    if (table !== 'layouts') eachObject(rest, value => found(value.family))
+    return counts
+  },
+)
 
 /** Every family that a deck names: in its theme, its styles, its parts and its words. */
 export function fontsInUse(deck: Deck): FontUse[] {

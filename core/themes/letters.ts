@@ -1,31 +1,28 @@
 import type { Column, DataTable } from '../data'
 import { plainText, type Deck, type FontFaceFile, type TextDoc } from '../model'
 import { styleOf, themeUnder, type ShownElement } from '../resolved'
-import type { Id } from '../values'
+import { memoByRecords, type Id } from '../values'
 import { tableContent } from '../tables'
 import { familiesNeeded } from './fonts'
 
 type TableOf = (id: Id) => DataTable | undefined
 
-const known = new WeakMap<object, string>()
-
-/** What is made of a value, made once. */
-function once(from: object, make: () => string): string {
-  let made = known.get(from)
-  if (made === undefined) known.set(from, (made = make()))
-  return made
-}
 const each = (words: string) => [...new Set(words)].filter(letter => letter > ' ').join('')
-const lettersOfText = (text: TextDoc) => once(text, () => each(plainText(text)))
-const lettersOfColumns = (columns: readonly Column[]) =>
-  once(columns, () => {
+const lettersOfText = memoByRecords(
+  (text: TextDoc) => [text],
+  text => each(plainText(text)),
+)
+const lettersOfColumns = memoByRecords(
+  (columns: readonly Column[]) => [columns],
+  columns => {
     const letters = new Set<string>()
     for (const column of columns) {
       for (const letter of column.name) letters.add(letter)
       if (column.type === 'text') for (const value of column.values) for (const letter of String(value ?? '')) letters.add(letter)
     }
     return each([...letters].join(''))
-  })
+  },
+)
 
 /**
  * The letters that an element is written in, each once: its own words, or those of the table that it shows. Empty of what has none, and

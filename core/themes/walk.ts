@@ -1,5 +1,5 @@
 import { setRecord, slidesOf, type AnyRecord, type Change, type Deck, type TableName } from '../model'
-import type { Id } from '../values'
+import { memoByRecords, type Id } from '../values'
 
 /** The tables that say how a deck looks. */
 export const lookTables = ['theme', 'masters', 'layouts', 'slides', 'elements', 'states'] as const satisfies readonly TableName[]
@@ -60,13 +60,11 @@ export function exchangeEverywhere(
   return changes
 }
 
-const numbers = new WeakMap<object, Map<Id, number>>()
-
-function numberOf(deck: Deck, slide: Id): number {
-  let known = numbers.get(deck.slides)
-  if (!known) numbers.set(deck.slides, (known = new Map(slidesOf(deck).map((one, index) => [one.id, index + 1]))))
-  return known.get(slide) ?? 0
-}
+const numbersOf = memoByRecords(
+  (deck: Deck) => [deck.slides],
+  deck => new Map(slidesOf(deck).map((one, index) => [one.id, index + 1])),
+)
+const numberOf = (deck: Deck, slide: Id): number => numbersOf(deck).get(slide) ?? 0
 
 /** Where a record stands, in words: “Slide 3”, “layout Chapter”, “master Master”, “the theme”. */
 export function whereIs(deck: Deck, table: LookTable, record: AnyRecord): { words: string; slide: Id | null } {

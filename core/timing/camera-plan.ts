@@ -1,5 +1,5 @@
 import { infoOf, viewsOf, type Cue, type Deck, type Slide } from '../model'
-import type { Box, Id } from '../values'
+import { memoByRecords, type Box, type Id } from '../values'
 import { cameraOn, cameraSpeed, cameraWay, overviewOf, type Camera, type CameraWay } from './camera'
 import { easingOf, namedEasings, type EasingFunction } from './easing'
 import { effectNamed } from './effects'
@@ -17,17 +17,18 @@ export function cameraAtView(slide: Slide, view: unknown, size: Size): Camera {
 export const cameraEase = (cue: Pick<Cue, 'easing'>): EasingFunction =>
   easingOf(cue.easing.kind === 'steps' ? namedEasings['gently both ways'] : cue.easing)
 
-const peaks = new WeakMap<EasingFunction, number>()
+const paceSteps = 240
 /** How much faster a pace is at its fastest than on average. */
-function peakOf(ease: EasingFunction): number {
-  let known = peaks.get(ease)
-  if (known === undefined) {
-    const steps = 240
-    known = Math.max(...Array.from({ length: steps }, (_, index) => Math.abs(ease((index + 1) / steps) - ease(index / steps)) * steps))
-    peaks.set(ease, known)
-  }
-  return known
-}
+const peakOf = memoByRecords(
+  (ease: EasingFunction) => [ease],
+  ease => {
+    const speeds = Array.from(
+      { length: paceSteps },
+      (_, index) => Math.abs(ease((index + 1) / paceSteps) - ease(index / paceSteps)) * paceSteps,
+    )
+    return Math.max(...speeds)
+  },
+)
 
 /** Lengths of its way that a camera passes in a second where it is fastest. */
 export const fastestOf = (way: CameraWay, cue: Pick<Cue, 'easing'>, seconds: number) =>

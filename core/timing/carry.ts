@@ -2,7 +2,7 @@ import { isPlain } from '../color'
 import { outlineBetween, shapePath } from '../drawing'
 import { plainText, type Deck } from '../model'
 import { styleOf, type ShownElement } from '../resolved'
-import type { Color, Id } from '../values'
+import { memoByRecords, type Color, type Id } from '../values'
 import { layoutOfElement, type Measurer } from '../text'
 import type { ElementFrame, Frame } from './frame'
 import { hiddenPart, restingPart, type PartFrame } from './part-frame'
@@ -42,21 +42,18 @@ const isSeen = ({ frame }: SlideAt, element: ShownElement) => frame.elements.get
 const standing = (slide: SlideAt) =>
   slide.score.elements.filter(element => !element.pinned && element.parent === undefined && isSeen(slide, element))
 
-const known = new WeakMap<Score, { from: Score; seen: string; pairs: Carried[] }>()
-
 /**
  * Finds what two slides share: first by what is shown, then by kind and name; each element once, in stacking order. Kept while both show
  * the same elements.
  */
-export function shared(from: SlideAt, to: SlideAt): Carried[] {
-  const [sources, targets] = [standing(from), standing(to)]
-  const seen = [...sources, { id: '' }, ...targets].map(element => element.id).join()
-  const last = known.get(to.score)
-  if (last?.from === from.score && last.seen === seen) return last.pairs
-  const pairs = paired(sources, targets)
-  known.set(to.score, { from: from.score, seen, pairs })
-  return pairs
-}
+export const shared = memoByRecords(
+  (from: SlideAt, to: SlideAt) => [
+    to.score,
+    from.score,
+    [...standing(from), { id: '' }, ...standing(to)].map(element => element.id).join(),
+  ],
+  (from, to): Carried[] => paired(standing(from), standing(to)),
+)
 
 function paired(sources: readonly ShownElement[], targets: readonly ShownElement[]): Carried[] {
   const made: Carried[] = []

@@ -1,4 +1,4 @@
-import type { Easing } from '../values'
+import { memoByRecords, type Easing } from '../values'
 
 /** Progress of motion (1 at rest at the end; may overshoot) at a share of its time, 0 to 1. */
 export type EasingFunction = (time: number) => number
@@ -76,21 +76,13 @@ function spring(stiffness: number, damping: number, mass: number): EasingFunctio
   return x => (x <= 0 ? 0 : x >= 1 ? 1 : 1 - left(x * settled))
 }
 
-const made = new WeakMap<Easing, EasingFunction>()
-
 /** The function of an easing; the same record gives the same function. */
-export function easingOf(easing: Easing): EasingFunction {
-  let known = made.get(easing)
-  if (!known) {
-    known =
-      easing.kind === 'cubic-bezier'
-        ? cubicBezier(easing.x1, easing.y1, easing.x2, easing.y2)
-        : easing.kind === 'steps'
-          ? steps(easing.count, easing.jump)
-          : easing.kind === 'spring'
-            ? spring(easing.stiffness, easing.damping, easing.mass)
-            : time => Math.min(1, Math.max(0, time))
-    made.set(easing, known)
-  }
-  return known
-}
+export const easingOf = memoByRecords(
+  (easing: Easing) => [easing],
+  (easing): EasingFunction => {
+    if (easing.kind === 'cubic-bezier') return cubicBezier(easing.x1, easing.y1, easing.x2, easing.y2)
+    if (easing.kind === 'steps') return steps(easing.count, easing.jump)
+    if (easing.kind === 'spring') return spring(easing.stiffness, easing.damping, easing.mass)
+    return time => Math.min(1, Math.max(0, time))
+  },
+)

@@ -1,3 +1,4 @@
+import { memoByRecords } from '../../values'
 import type { Deck } from '../../model'
 import type { Finding } from '../finding'
 import { nearColor } from './near-color'
@@ -10,14 +11,8 @@ import type { WholeRule } from './rule'
 /** The catalogue: adding a rule is adding a file and a line. */
 const rules: readonly WholeRule[] = [nearSize, oddFont, nearColor, nearPlace, oddMotion]
 
-const known = new WeakMap<object, { parts: readonly unknown[]; findings: Finding[] }>()
-
 /** What nearly matches within a deck and does not; kept until an element, slide, layout or the theme changes. */
-export function checkConsistency(deck: Deck): Finding[] {
-  const parts = [deck.elements, deck.slides, deck.layouts, deck.masters, deck.theme, deck.cues, deck.info]
-  const last = known.get(deck.elements)
-  if (last && last.parts.every((part, index) => part === parts[index])) return last.findings
-  const findings = rules.flatMap(rule => rule(deck))
-  known.set(deck.elements, { parts, findings })
-  return findings
-}
+export const checkConsistency = memoByRecords(
+  (deck: Deck) => [deck.elements, deck.slides, deck.layouts, deck.masters, deck.theme, deck.cues, deck.info],
+  (deck): Finding[] => rules.flatMap(rule => rule(deck)),
+)

@@ -1,5 +1,5 @@
 import { contrast, hexOf, type Palette } from '../../color'
-import type { Color, Role } from '../../values'
+import { memoByRecords, type Color, type Role } from '../../values'
 import type { LayoutRoom } from './family'
 
 const tints = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9]
@@ -9,17 +9,14 @@ const accents: readonly Role[] = ['accent1', 'accent2', 'accent3', 'accent4', 'a
 export const accentAt = (index: number): Role => accents[index % accents.length]!
 
 /** A role moved no further from itself than it takes to stand out from `from` by `ratio` to 1. */
-function apart(room: LayoutRoom, role: Role, from: string, ratio: number): Color {
-  const palette = room.theme.palette
-  let found = known.get(palette)
-  if (!found) known.set(palette, (found = new Map()))
-  const key = `${role} ${from} ${ratio}`
-  let color = found.get(key)
-  if (!color) found.set(key, (color = standingOut(palette, role, from, ratio)))
-  return color
-}
+const apart = (room: LayoutRoom, role: Role, from: string, ratio: number): Color =>
+  remembered(room.theme.palette, `${role} ${from} ${ratio}`, role, from, ratio)
 
-const known = new WeakMap<object, Map<string, Color>>()
+const remembered = memoByRecords(
+  (palette: Palette, words: string, _role: Role, _from: string, _ratio: number) => [palette, words],
+  (palette, _words, role, from, ratio): Color => standingOut(palette, role, from, ratio),
+  { keep: 400 },
+)
 
 function standingOut(palette: Palette, role: Role, from: string, ratio: number): Color {
   for (const tint of tints) {

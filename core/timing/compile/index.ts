@@ -1,6 +1,6 @@
-import { beatsOf, cuesOf, extentOf, infoOf, soundsFrom, type Deck } from '../../model'
+import { beatsOf, cuesOf, extentOf, infoOf, soundsFrom, type Deck, type Slide } from '../../model'
 import { shownElements, themeUnder, type ShownElement } from '../../resolved'
-import type { Id } from '../../values'
+import { memoByRecords, type Id } from '../../values'
 import { planCamera } from '../camera-plan'
 import type { TimingContext } from '../context'
 import { fitOfTrack } from '../plays'
@@ -66,44 +66,45 @@ function compile(deck: Deck, slide: Id, elements: readonly ShownElement[], conte
   return { ...score, clips: clipsIn(work, score) }
 }
 
-const known = new WeakMap<object, { parts: readonly unknown[]; score: Score }>()
-
 /**
- * A slide's score. Kept with the slide's record and made anew only when something it was made from has changed: its
- * elements (with what they inherit), beats, cues, the theme, the tables it draws.
+ * All that a slide's score is made from: its elements with what they inherit, beats, cues, the theme, and what is at hand of tables and
+ * media.
  */
-export function compileSlide(deck: Deck, slideId: Id, context: TimingContext): Score {
-  const slide = deck.slides[slideId]
-  if (!slide)
-    return {
-      slide: slideId,
-      size: infoOf(deck).size,
-      board: null,
-      beyond: [],
-      beats: [],
-      tracks: new Map(),
-      elements: [],
-      length: 0,
-      problems: [],
-      clips: [],
-    }
-  const elements = shownElements(deck, slideId)
-  const beats = beatsOf(deck, slideId)
-  const parts: unknown[] = [deck.info.info, themeUnder(deck, slideId), context.measurer, beats, ...elements]
+function keysOf(slide: Slide, deck: Deck, context: TimingContext): [object, ...unknown[]] {
+  const elements = shownElements(deck, slide.id)
+  const beats = beatsOf(deck, slide.id)
+  const keys: [object, ...unknown[]] = [slide, deck.info.info, themeUnder(deck, slide.id), context.measurer, beats, ...elements]
   for (const beat of beats) {
     const cues = cuesOf(deck, beat.id)
-    parts.push(cues)
-    if (cues.some(byHand)) parts.push(context.ink)
+    keys.push(cues)
+    if (cues.some(byHand)) keys.push(context.ink)
   }
-  for (const sound of soundsFrom(deck, slideId)) if (sound.use === 'narration') parts.push(sound, context.mediaLength(sound.media))
+  for (const sound of soundsFrom(deck, slide.id)) if (sound.use === 'narration') keys.push(sound, context.mediaLength(sound.media))
   for (const element of elements) {
-    if (element.kind === 'chart' && element.chart?.table) parts.push(context.table(element.chart.table))
-    else if (element.kind === 'table' && element.table) parts.push(context.table(element.table))
-    else if ((element.kind === 'film' || element.kind === 'sound') && element.media) parts.push(context.mediaLength(element.media))
+    if (element.kind === 'chart' && element.chart?.table) keys.push(context.table(element.chart.table))
+    else if (element.kind === 'table' && element.table) keys.push(context.table(element.table))
+    else if ((element.kind === 'film' || element.kind === 'sound') && element.media) keys.push(context.mediaLength(element.media))
   }
-  const last = known.get(slide)
-  if (last && last.parts.length === parts.length && last.parts.every((part, index) => part === parts[index])) return last.score
-  const score = compile(deck, slideId, elements, context)
-  known.set(slide, { parts, score })
-  return score
+  return keys
+}
+
+const scoreOf = memoByRecords(keysOf, (slide, deck, context): Score => compile(deck, slide.id, shownElements(deck, slide.id), context))
+
+const noScore = (deck: Deck, slide: Id): Score => ({
+  slide,
+  size: infoOf(deck).size,
+  board: null,
+  beyond: [],
+  beats: [],
+  tracks: new Map(),
+  elements: [],
+  length: 0,
+  problems: [],
+  clips: [],
+})
+
+/** A slide's score; an empty one where there is no such slide. Made anew only when something that it was made from has changed. */
+export function compileSlide(deck: Deck, slideId: Id, context: TimingContext): Score {
+  const slide = deck.slides[slideId]
+  return slide ? scoreOf(slide, deck, context) : noScore(deck, slideId)
 }
