@@ -14,6 +14,8 @@ export interface Finding {
   remedy: Remedy | null
   /** What else would put it right. */
   others?: readonly Remedy[]
+  /** Where it is told of beside Check: as a slide's timing is at work, or as its words are written and have no room. */
+  about?: 'timing' | 'room'
   /** It names what could not be looked at, rather than what is wrong. */
   unmeasured?: true
   /** Findings of one rule with the same word here can be put right together. */

@@ -16,7 +16,7 @@ import { outside } from './rules/outside'
 import { textSize } from './rules/text-size'
 import { tooQuick } from './rules/too-quick'
 
-export type { CheckContext, Finding, Remedy } from './finding'
+export type { CheckContext, CheckRoom, Finding, Remedy, Rule } from './finding'
 export { checkConsistency } from './whole'
 
 /** The catalogue: adding a rule is adding a file and a line. */

@@ -31,7 +31,7 @@ const rows = computed(() =>
 )
 type Row = (typeof rows.value)[number]
 const canWrite = (row: Row) => store.canEdit && !row.slide.agenda
-const overfull = computed(() => new Set(store.findings.filter(finding => finding.rule === 'text-fit').map(finding => finding.slide)))
+const overfull = computed(() => new Set(store.findings.filter(finding => finding.about === 'room').map(finding => finding.slide)))
 
 const virtual = useVirtualizer(
   computed(() => ({

@@ -41,9 +41,7 @@ const beat = computed(() => Math.min(store.moment?.beat ?? 0, (score.value?.beat
 const moves = computed(() => score.value?.beats.reduce((sum, item) => sum + item.moves, 0) ?? 0)
 const holds = computed(() => score.value?.beats.reduce((sum, item) => sum + item.hold, 0) ?? 0)
 const needs = computed(() => score.value?.beats.reduce((sum, item) => sum + item.reading.seconds, 0) ?? 0)
-const findings = computed(() =>
-  store.findings.filter(finding => finding.slide === store.slideId && (finding.rule === 'hold' || finding.rule === 'circles')),
-)
+const findings = computed(() => store.findings.filter(finding => finding.slide === store.slideId && finding.about === 'timing'))
 
 watch(
   [() => store.moment, plan, view, wide],

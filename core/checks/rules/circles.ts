@@ -8,6 +8,7 @@ export const circles: Rule = ({ slide }) =>
     const element = beat?.cues.find(({ cue }) => cue.id === problem.cue)?.cue.element ?? null
     return {
       rule: 'circles',
+      about: 'timing',
       slide: slide.slide,
       beat: beat?.index ?? null,
       element,

@@ -24,6 +24,7 @@ export const hold: Rule = ({ slide }) =>
     return [
       {
         rule: 'hold',
+        about: 'timing',
         slide: slide.slide,
         beat: beat.index,
         element: null,

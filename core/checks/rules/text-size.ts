@@ -20,6 +20,7 @@ export const textSize: Rule = ({ deck, slide, context }) =>
         {
           ...base,
           rule: 'text-fit',
+          about: 'room',
           message: `“${element.name}” does not fit its box even at ${Math.round(size)} px. Make the box larger, or say less.`,
           remedy: null,
         },
