@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process'
 
-/** Lists the packages of package.json that have a newer version in the registry: what is here, the newest of its major, the newest of all. */
+/** Lists the packages of package.json that have a newer version in the registry. */
 const { stdout, error } = spawnSync('npm', ['outdated', '--json', '--long'], { encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 })
 if (error) throw error
 const found = Object.entries(JSON.parse(stdout || '{}')).map(([name, one]) => ({ name, ...(Array.isArray(one) ? one[0] : one) }))

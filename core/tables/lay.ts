@@ -1,5 +1,5 @@
 import { formatNumber, type Column } from '../data'
-import { textOf, type TableElement, type Theme } from '../model'
+import { textOf, type NumberFormat, type TableElement, type Theme } from '../model'
 import type { TextSetting } from '../resolved'
 import { fontOf, setText, type Measurer } from '../text'
 import { atDecimal, cellWords, totalOf } from './content'
@@ -45,131 +45,161 @@ export interface TableLook {
 
 const leastSize = 10
 
+/** What a table says, cell by cell, before it has places. */
+interface Words {
+  element: TableElement
+  columns: readonly Column[]
+  look: TableLook
+  /** Rows from the top: what kind each is, and its words by column. */
+  rows: readonly { kind: TableCell['kind']; words: readonly string[] }[]
+}
+
+const noFormat: NumberFormat = { decimals: null, scale: 'none', prefix: '', suffix: '' }
+
+/** The words of a table's last row, where it has sums: the sums of numbers, and a word in the first column. */
+function totalsOf(element: TableElement, columns: readonly Column[], look: TableLook): string[] {
+  return columns.map((column, index) => {
+    const sum = totalOf(column)
+    if (sum === null) return index === 0 ? look.total : ''
+    return formatNumber(sum, element.looks?.[index]?.format ?? noFormat, look.language, [sum])
+  })
+}
+
+function wordsOf(element: TableElement, columns: readonly Column[], look: TableLook): Words {
+  const byColumn = columns.map((column, index) => cellWords(column, element.looks?.[index]?.format, look.language))
+  const count = byColumn[0]?.length ?? 0
+  const rows = [
+    ...(element.head === false ? [] : [{ kind: 'head' as const, words: columns.map(column => column.name) }]),
+    ...Array.from({ length: count }, (_, row) => ({ kind: 'body' as const, words: byColumn.map(words => words[row] ?? '') })),
+    ...(element.totals ? [{ kind: 'total' as const, words: totalsOf(element, columns, look) }] : []),
+  ]
+  return { element, columns, look, rows }
+}
+
+const bold = (style: TextSetting): TextSetting => ({ ...style, weight: Math.max(600, style.weight) })
+
+/** How wide words are, as a multiple of their size. */
+const wide = ({ style, fonts, measurer }: TableLook, text: string, strong: boolean) =>
+  measurer.width(text, fontOf([], strong ? bold(style) : style, fonts, 1)) / style.size
+
+/** Beyond this multiple of their size, words of a body break rather than ask for a wider column. */
+const widestBody = 24
+
+/** What each column needs, as a multiple of the size of its words. */
+const naturalWidths = ({ element, columns, look, rows }: Words) =>
+  columns.map((_, index) => {
+    const needed = rows.map(({ kind, words }) => {
+      const own = wide(look, words[index] ?? '', kind !== 'body')
+      return kind === 'body' ? Math.min(own, widestBody) : own
+    })
+    return Math.max(1, ...needed) * (element.looks?.[index]?.wide ?? 1)
+  })
+
+/** The widths of columns in a box: what they need and a share of what is left; where there is too little, words give way to numbers. */
+function sharedWidths(needed: readonly number[], isText: readonly boolean[], room: number): number[] {
+  const whole = needed.reduce((sum, width) => sum + width, 0)
+  if (whole <= room) return needed.map(width => (width * room) / whole)
+  // Numbers and days keep what they need as far as there is room; words share the rest and break into lines.
+  const fixed = needed.reduce((sum, width, index) => sum + (isText[index] ? 0 : width), 0)
+  const [left, texts] = [room - fixed, whole - fixed]
+  return texts > 0 && left > texts * 0.3
+    ? needed.map((width, index) => (isText[index] ? (width * left) / texts : width))
+    : needed.map(width => (width * room) / whole)
+}
+
+/** The words of a cell in lines no wider than `room`, px, at a size. */
+function linesOf(
+  { style, fonts, measurer }: TableLook,
+  text: string,
+  strong: boolean,
+  size: number,
+  room: number,
+  fits: boolean,
+): string[] {
+  if (!text || fits) return [text]
+  const setting = { ...(strong ? bold(style) : style), size, leastSize: 1, letterSpacing: 0 }
+  const { lines } = setText(textOf([text]), setting, fonts, { width: room, height: Infinity }, measurer)
+  return lines.map(line => line.runs.map(run => run.text).join(''))
+}
+
+/** Sets the numbers of each column that is set by its decimal signs aside, so that those stand one under the other. */
+function alignDecimals(cells: readonly TableCell[], { element, columns, look }: Words, size: number) {
+  for (const [index, column] of columns.entries()) {
+    if (column.type !== 'number' || alignOf(element, column, index) !== 'decimal') continue
+    const own = cells.filter(cell => cell.column === index && cell.kind !== 'head')
+    const ends = own.map(cell => wide(look, atDecimal(cell.lines[0] ?? '', look.language)[1], cell.kind === 'total') * size)
+    const longest = Math.max(0, ...ends)
+    own.forEach((cell, at) => {
+      cell.shift = (ends[at] ?? 0) - longest
+    })
+  }
+}
+
+/** A table at a size of its words, whether it fits or not. `natural`: what its columns need. */
+function layAt(words: Words, natural: readonly number[], size: number): TableLayout {
+  const { element, columns, look, rows } = words
+  const box = look.size
+  const pad = { across: size * 0.5, down: size * 0.32 }
+  const needed = natural.map(width => width * size + 2 * pad.across)
+  const isText = columns.map(column => column.type === 'text')
+  const widths = sharedWidths(needed, isText, box.width)
+  const lines = rows.map(row =>
+    row.words.map((text, index) => {
+      const room = Math.max(1, (widths[index] ?? 0) - 2 * pad.across)
+      return linesOf(look, text, row.kind !== 'body', size, room, wide(look, text, row.kind !== 'body') * size <= room)
+    }),
+  )
+  const heights = lines.map(row => Math.max(...row.map(one => one.length), 1) * size * 1.22 + 2 * pad.down)
+  const used = heights.reduce((sum, height) => sum + height, 0)
+  // Rows take up what is left, but not so much that the table falls apart.
+  const extra = rows.length ? Math.min(Math.max(0, box.height - used) / rows.length, size * 0.9) : 0
+  let y = 0
+  let body = 0
+  const cells = rows.flatMap(({ kind }, row) => {
+    const height = (heights[row] ?? 0) + extra
+    const band = kind === 'body' && element.banding !== false && body++ % 2 === 1
+    let x = 0
+    const made = columns.map((own, column): TableCell => {
+      const width = widths[column] ?? 0
+      const align = alignOf(element, own, column)
+      const place = { x, y, width, height }
+      x += width
+      return {
+        row,
+        column,
+        kind,
+        ...place,
+        lines: lines[row]?.[column] ?? [''],
+        band,
+        shift: 0,
+        align: align === 'decimal' ? 'right' : align,
+      }
+    })
+    y += height
+    return made
+  })
+  alignDecimals(cells, words, size)
+  const fits = y <= box.height + 1 && widths.every((width, index) => isText[index] || width >= (needed[index] ?? 0) - 1)
+  return { cells, rows: rows.length, columns: columns.length, size, pad, fits }
+}
+
 /**
  * Lays a table out in its box at the largest size of words at which all rows fit, at most the style's; columns as wide as their words need,
  * what is left shared.
  */
 export function layTable(element: TableElement, columns: readonly Column[], look: TableLook): TableLayout {
-  const { style, fonts, measurer, language, size: box } = look
-  const most = element.size ?? style.size
-  const words = columns.map((column, index) => cellWords(column, element.looks?.[index]?.format, language))
-  const count = words[0]?.length ?? 0
-  const hasHead = element.head !== false
-  const totals = element.totals
-    ? columns.map((column, index) => {
-        const sum = totalOf(column)
-        return sum === null
-          ? index === 0
-            ? look.total
-            : ''
-          : formatNumber(sum, element.looks?.[index]?.format ?? { decimals: null, scale: 'none', prefix: '', suffix: '' }, language, [sum])
-      })
-    : null
-  const rows = (hasHead ? 1 : 0) + count + (totals ? 1 : 0)
-  const bold = { ...style, weight: Math.max(600, style.weight) }
-  const wide = (text: string, strong: boolean) => measurer.width(text, fontOf([], strong ? bold : style, fonts, 1)) / style.size
-  // Widths in multiples of the size of the words.
-  const natural = columns.map(
-    (column, index) =>
-      Math.max(
-        1,
-        hasHead ? wide(column.name, true) : 0,
-        totals ? wide(totals[index]!, true) : 0,
-        ...words[index]!.map(text => Math.min(wide(text, false), 24)),
-      ) * (element.looks?.[index]?.wide ?? 1),
-  )
-  const isText = columns.map(column => column.type === 'text')
-
-  const at = (size: number): TableLayout => {
-    const pad = { across: size * 0.5, down: size * 0.32 }
-    const needed = natural.map(width => width * size + 2 * pad.across)
-    const whole = needed.reduce((sum, width) => sum + width, 0)
-    let widths: number[]
-    if (whole <= box.width) widths = needed.map(width => (width * box.width) / whole)
-    else {
-      // Numbers and days keep what they need as far as there is room; words share the rest and break into lines.
-      const fixed = needed.reduce((sum, width, index) => sum + (isText[index] ? 0 : width), 0)
-      const room = box.width - fixed
-      const texts = whole - fixed
-      widths =
-        texts > 0 && room > texts * 0.3
-          ? needed.map((width, index) => (isText[index] ? (width * room) / texts : width))
-          : needed.map(width => (width * box.width) / whole)
-    }
-    const xs = widths.map((_, index) => widths.slice(0, index).reduce((sum, width) => sum + width, 0))
-    const linesOf = (text: string, column: number, strong: boolean): string[] => {
-      if (!text) return ['']
-      const room = Math.max(1, widths[column]! - 2 * pad.across)
-      if (wide(text, strong) * size <= room) return [text]
-      return setText(
-        textOf([text]),
-        { ...(strong ? bold : style), size, leastSize: 1, letterSpacing: 0 },
-        fonts,
-        { width: room, height: Infinity },
-        measurer,
-      ).lines.map(line => line.runs.map(run => run.text).join(''))
-    }
-    const made: { kind: TableCell['kind']; lines: string[][] }[] = [
-      ...(hasHead ? [{ kind: 'head' as const, lines: columns.map((column, index) => linesOf(column.name, index, true)) }] : []),
-      ...Array.from({ length: count }, (_, row) => ({
-        kind: 'body' as const,
-        lines: columns.map((_, index) => linesOf(words[index]![row]!, index, false)),
-      })),
-      ...(totals ? [{ kind: 'total' as const, lines: totals.map((text, index) => linesOf(text, index, true)) }] : []),
-    ]
-    const heights = made.map(row => Math.max(...row.lines.map(lines => lines.length), 1) * size * 1.22 + 2 * pad.down)
-    const used = heights.reduce((sum, height) => sum + height, 0)
-    // Rows take up what is left, but not so much that the table falls apart.
-    const extra = rows ? Math.min(Math.max(0, box.height - used) / rows, size * 0.9) : 0
-    let y = 0
-    let body = 0
-    const cells = made.flatMap((row, index) => {
-      const height = heights[index]! + extra
-      const band = row.kind === 'body' && element.banding !== false && body++ % 2 === 1
-      const cells = row.lines.map((lines, column): TableCell => ({
-        row: index,
-        column,
-        kind: row.kind,
-        x: xs[column]!,
-        y,
-        width: widths[column]!,
-        height,
-        lines,
-        band,
-        shift: 0,
-        align: alignOf(element, columns[column]!, column) === 'decimal' ? 'right' : (alignOf(element, columns[column]!, column) as 'left'),
-      }))
-      y += height
-      return cells
-    })
-    for (const [column, { type }] of columns.entries()) {
-      if (type !== 'number' || alignOf(element, columns[column]!, column) !== 'decimal') continue
-      const own = cells.filter(cell => cell.column === column && cell.kind !== 'head')
-      const ends = own.map(cell => wide(atDecimal(cell.lines[0] ?? '', language)[1], cell.kind === 'total') * size)
-      const longest = Math.max(0, ...ends)
-      own.forEach((cell, index) => {
-        cell.shift = ends[index]! - longest
-      })
-    }
-    return {
-      cells,
-      rows,
-      columns: columns.length,
-      size,
-      pad,
-      fits: y <= box.height + 1 && widths.every((width, index) => isText[index] || width >= needed[index]! - 1),
-    }
-  }
-
-  const whole = at(most)
-  if (whole.fits || !rows) return whole
+  const words = wordsOf(element, columns, look)
+  const natural = naturalWidths(words)
+  const most = element.size ?? look.style.size
+  const whole = layAt(words, natural, most)
+  if (whole.fits || !whole.rows) return whole
   let [low, high] = [Math.min(leastSize, most), most]
-  const least = at(low)
+  const least = layAt(words, natural, low)
   if (!least.fits) return least
   let best = least
   while (high - low > 0.25) {
     const middle = (low + high) / 2
-    const tried = at(middle)
+    const tried = layAt(words, natural, middle)
     if (tried.fits) {
       best = tried
       low = middle

@@ -117,6 +117,139 @@ function stretches(content: readonly Inline[]): Inline[][] {
   return made
 }
 
+/** What lines are set with. */
+interface Setting {
+  style: TextSetting
+  fonts: Theme['fonts']
+  /** px of deck space that a line may be wide, with its indent. */
+  width: number
+  measurer: Measurer
+  scale: number
+}
+
+const advance = ({ style, fonts, measurer, scale }: Setting, text: string, marks: readonly Mark[]) =>
+  measurer.width(text, fontOf(marks, style, fonts, scale)) + style.letterSpacing * style.size * scale * text.length
+
+/** Lines as far as they are set, and the count of what is in them. */
+interface Page {
+  setting: Setting
+  lines: Line[]
+  /** The line that is being set. */
+  line: Line
+  /** What its words are larger by than its style; 0 while there are none. */
+  factor: number
+  /** px of deck space down to the next line. */
+  top: number
+  paragraph: number
+  word: number
+  letter: number
+  broken: string | null
+}
+
+type LineLook = Pick<Line, 'first' | 'level' | 'bullet' | 'align' | 'rightToLeft' | 'indent'>
+const noLook: LineLook = { first: true, level: 0, bullet: null, align: 'left', rightToLeft: false, indent: 0 }
+const newLine = (look: LineLook, paragraph: number, index: number, top: number): Line => ({
+  ...look,
+  paragraph,
+  index,
+  column: 0,
+  width: 0,
+  height: 0,
+  top,
+  runs: [],
+})
+
+function openLine(page: Page, look: LineLook) {
+  page.line = newLine(look, page.paragraph, page.lines.length, page.top)
+  page.factor = 0
+}
+
+function closeLine(page: Page) {
+  const { line, setting } = page
+  line.height = setting.style.lineHeight * setting.style.size * setting.scale * (page.factor || 1)
+  page.top += line.height
+  const last = line.runs.at(-1)
+  const trailing = last && /[ \t]+$/.exec(last.text)?.[0]
+  if (trailing) line.width -= advance(setting, trailing, last.marks)
+  page.lines.push(line)
+}
+
+/** Puts words, `wide` px of them, at the end of the line that is being set. */
+function putWords(page: Page, text: string, marks: readonly Mark[], wide: number) {
+  const { line, word } = page
+  const last = line.runs.at(-1)
+  if (last && last.marks === marks && last.word === word) last.text += text
+  else line.runs.push({ text, marks, word, letter: page.letter })
+  page.letter += lettersOf(text).length
+  line.width += wide
+  page.factor = Math.max(page.factor, factorOf(marks, page.setting.style))
+}
+
+/** Whether `wide` more px go over the room that the line has, beyond what is put first into it. */
+const overflows = ({ line }: Page, wide: number, room: number) => line.width + wide > room && line.runs.length > 0
+
+/** Sets a word into lines of `room` px: onto the next one where it does not fit, and broken between letters where it fits on none. */
+function setWord(page: Page, token: string, marks: readonly Mark[], room: number, turn: () => void) {
+  const wide = advance(page.setting, token, marks)
+  // A hundredth of a px is rounding, and no reason to break a line.
+  if (overflows(page, wide - 0.01, room)) turn()
+  if (wide <= room) {
+    putWords(page, token, marks, wide)
+    return
+  }
+  if (!unspaced.test(token)) page.broken ??= lettersOf(token).length > 1 ? token : null
+  for (const piece of lettersOf(token)) {
+    const step = advance(page.setting, piece, marks)
+    if (overflows(page, step, room)) turn()
+    putWords(page, piece, marks, step)
+  }
+}
+
+/** Sets one stretch of a paragraph between forced breaks. */
+function setStretch(page: Page, stretch: readonly Inline[], room: number, turn: () => void) {
+  let afterSpace = true
+  for (const node of stretch) {
+    if (node.type !== 'text') continue
+    const marks = node.marks ?? noMarks
+    const words = cased(node.text, page.setting.style.case).replace(/[\r\n\f\v\u2028\u2029]/g, ' ')
+    for (const [token] of words.matchAll(tokens)) {
+      if (/^[ \t]/.test(token)) {
+        afterSpace = true
+        if (page.line.runs.length) putWords(page, token, marks, advance(page.setting, token, marks))
+        continue
+      }
+      if (afterSpace) page.word++
+      afterSpace = false
+      setWord(page, token, marks, room, turn)
+    }
+  }
+}
+
+function setParagraph(page: Page, paragraph: Paragraph, countLine: ReturnType<typeof lineCounter>) {
+  const { style, scale, width } = page.setting
+  const level = paragraph.attrs?.level ?? 0
+  const own = bulletOfParagraph(style, paragraph)
+  const number = countLine(paragraph, own)
+  const bullet = own && { ...own, words: bulletWords(own, number) }
+  const indent = indentOf(style, level, own) * style.size * scale
+  const rightToLeft = style.direction === 'rtl' || (style.direction !== 'ltr' && runsLeft(paragraph))
+  const align = paragraph.attrs?.align ?? (rightToLeft ? turned[style.align] : style.align)
+  let first = true
+  const open = () => {
+    openLine(page, { first, level, bullet, align, rightToLeft, indent })
+    first = false
+  }
+  const turn = () => {
+    closeLine(page)
+    open()
+  }
+  for (const stretch of stretches(paragraph.content ?? [])) {
+    open()
+    setStretch(page, stretch, Math.max(1, width - indent), turn)
+    closeLine(page)
+  }
+}
+
 /**
  * Breaks a text into lines no wider than `width` px of deck space, at white space, hyphens and between letters of
  * scripts that allow it; a word wider than the line is broken between letters. The stage draws exactly these lines, so
@@ -130,118 +263,33 @@ export function layoutText(
   measurer: Measurer,
   scale = 1,
 ): TextLayout {
-  const lines: Line[] = []
-  const spacing = style.letterSpacing * style.size * scale
-  let paragraphIndex = 0
-  let word = -1
-  let letter = 0
-  let broken: string | null = null
-  let top = 0
-  const countLine = lineCounter()
-
-  const setParagraph = (paragraph: Paragraph) => {
-    const level = paragraph.attrs?.level ?? 0
-    const bullet = bulletOfParagraph(style, paragraph)
-    const before = bullet && { ...bullet, words: bulletWords(bullet, countLine(paragraph, bullet)) }
-    if (!bullet) countLine(paragraph, null)
-    const indent = indentOf(style, level, bullet) * style.size * scale
-    const room = Math.max(1, width - indent)
-    const rightToLeft = style.direction === 'rtl' || (style.direction !== 'ltr' && runsLeft(paragraph))
-    let first = true
-    let line: Line
-    let factor = 1
-    const open = () => {
-      line = {
-        paragraph: paragraphIndex,
-        index: lines.length,
-        first,
-        level,
-        bullet: before,
-        align: paragraph.attrs?.align ?? (rightToLeft ? turned[style.align] : style.align),
-        rightToLeft,
-        indent,
-        column: 0,
-        width: 0,
-        height: 0,
-        top,
-        runs: [],
-      }
-      first = false
-      factor = 0
-    }
-    const close = () => {
-      line.height = style.lineHeight * style.size * scale * (factor || 1)
-      top += line.height
-      const last = line.runs.at(-1)
-      const trailing = last && /[ \t]+$/.exec(last.text)?.[0]
-      if (trailing) line.width -= advance(trailing, last.marks)
-      lines.push(line)
-    }
-    const advance = (text: string, marks: readonly Mark[]) =>
-      measurer.width(text, fontOf(marks, style, fonts, scale)) + spacing * text.length
-    const put = (text: string, marks: readonly Mark[], wide: number) => {
-      const last = line.runs.at(-1)
-      if (last && last.marks === marks && last.word === word) last.text += text
-      else line.runs.push({ text, marks, word, letter })
-      letter += lettersOf(text).length
-      line.width += wide
-      factor = Math.max(factor, factorOf(marks, style))
-    }
-    for (const stretch of stretches(paragraph.content ?? [])) {
-      open()
-      let afterSpace = true
-      for (const node of stretch) {
-        if (node.type !== 'text') continue
-        const marks = node.marks ?? noMarks
-        for (const [token] of cased(node.text, style.case)
-          .replace(/[\r\n\f\v\u2028\u2029]/g, ' ')
-          .matchAll(tokens)) {
-          const space = /^[ \t]/.test(token)
-          const wide = advance(token, marks)
-          if (space) {
-            afterSpace = true
-            if (line!.runs.length) put(token, marks, wide)
-            continue
-          }
-          if (afterSpace) word++
-          afterSpace = false
-          if (line!.width + wide > room + 0.01 && line!.runs.length) {
-            close()
-            open()
-          }
-          if (wide <= room) {
-            put(token, marks, wide)
-            continue
-          }
-          if (!unspaced.test(token)) broken ??= lettersOf(token).length > 1 ? token : null
-          for (const piece of lettersOf(token)) {
-            const step = advance(piece, marks)
-            if (line!.width + step > room && line!.runs.length) {
-              close()
-              open()
-            }
-            put(piece, marks, step)
-          }
-        }
-      }
-      close()
-    }
+  const setting: Setting = { style, fonts, width, measurer, scale }
+  const page: Page = {
+    setting,
+    lines: [],
+    line: newLine(noLook, 0, 0, 0),
+    factor: 0,
+    top: 0,
+    paragraph: 0,
+    word: -1,
+    letter: 0,
+    broken: null,
   }
-
+  const countLine = lineCounter()
   doc.content.forEach((paragraph, index) => {
-    if (index > 0) top += style.paragraphSpacing * style.size * scale
-    const before = lines.length
-    setParagraph(paragraph)
-    const hasWords = lines.slice(before).some(line => line.runs.length)
-    if (hasWords) paragraphIndex++
+    if (index > 0) page.top += style.paragraphSpacing * style.size * scale
+    const before = page.lines.length
+    setParagraph(page, paragraph, countLine)
+    if (page.lines.slice(before).some(line => line.runs.length)) page.paragraph++
   })
+  const { lines, top, broken, paragraph, word, letter } = page
   return {
     lines,
     height: top,
     room: width,
     width: lines.reduce((most, line) => Math.max(most, line.indent + line.width), 0),
     broken,
-    counts: { paragraph: paragraphIndex, line: lines.length, word: word + 1, letter },
+    counts: { paragraph, line: lines.length, word: word + 1, letter },
     scale,
   }
 }
