@@ -1,5 +1,5 @@
 import { colorMatrix, hexOf, treatmentOf, type Palette } from '../color'
-import type { Deck, Slide, TextElement } from '../model'
+import type { Deck, FilmElement, PictureElement, ShapeElement, Slide, TextElement } from '../model'
 import { backdropOf, groundOf, themeOf, type ShownElement } from '../resolved'
 import type { Box, Color, Paint } from '../values'
 import { boundsOf, cropOf, overlap, viewOf, type Crop } from '../place'
@@ -113,69 +113,52 @@ function groundLayers(deck: Deck, slide: Slide, palette: Palette, size: Size): L
 
 const outlinePoints = (outline: string) => pointsAlong(outline, 10)
 
-/** What an element adds to the picture of the slide; null of what is drawn from marks, and an empty list of what shows nothing. */
-function layersOfElement(element: ShownElement, palette: Palette, pictures: Parameters<typeof treatmentOf>[1]): Layer[] | null {
-  const opacity = element.opacity ?? 1
+type Pictures = Parameters<typeof treatmentOf>[1]
+
+function layersOfPicture(element: PictureElement & ShownElement, palette: Palette, pictures: Pictures): Layer[] {
+  const { box, media, natural } = element
+  if (!media || !natural) return []
+  const look = element.logo ? null : treatmentOf(element.treatment, pictures)
+  const over: Shade[] = [
+    ...(look?.tint ? [{ color: { ...rgbaOf(look.tint.color, palette), a: look.tint.strength } }] : []),
+    ...(look?.shade ? [{ color: rgbaOf(look.shade.color, palette), from: look.shade.side, share: look.shade.share }] : []),
+  ]
+  const crop = cropOf(natural, box, viewOf(element))
+  const framed = element.frame && element.frame.shape !== 'rectangle' && !element.frame.words ? outlineOf(element.frame, box) : null
+  return [
+    {
+      box,
+      opacity: element.opacity ?? 1,
+      filling: { kind: 'picture', media, film: false, crop, matrix: colorMatrix(look, palette), over },
+      within: framed === null ? null : outlinePoints(framed),
+    },
+  ]
+}
+
+function layersOfFilm({ box, media, natural, opacity }: FilmElement & ShownElement): Layer[] {
+  if (!media) return []
+  const crop = cropOf(natural ?? { width: box.width, height: box.height }, box, { x: 0.5, y: 0.5, zoom: 1 })
+  return [{ box, opacity: opacity ?? 1, filling: { kind: 'picture', media, film: true, crop, matrix: null, over: [] }, within: null }]
+}
+
+function layersOfShape(element: ShapeElement & ShownElement, palette: Palette): Layer[] {
+  // A line or an outline is too thin to carry words.
+  if (!element.fill || element.shape === 'line') return []
   const { box } = element
-  if (element.kind === 'picture') {
-    if (!element.media || !element.natural) return []
-    const look = element.logo ? null : treatmentOf(element.treatment, pictures)
-    const over: Shade[] = [
-      ...(look?.tint ? [{ color: { ...rgbaOf(look.tint.color, palette), a: look.tint.strength } }] : []),
-      ...(look?.shade ? [{ color: rgbaOf(look.shade.color, palette), from: look.shade.side, share: look.shade.share }] : []),
-    ]
-    const framed = element.frame && element.frame.shape !== 'rectangle' && !element.frame.words
-    return [
-      {
-        box,
-        opacity,
-        filling: {
-          kind: 'picture',
-          media: element.media,
-          film: false,
-          crop: cropOf(element.natural, box, viewOf(element)),
-          matrix: colorMatrix(look, palette),
-          over,
-        },
-        within: framed ? outlinePoints(outlineOf(element.frame!, box)) : null,
-      },
-    ]
-  }
-  if (element.kind === 'film') {
-    if (!element.media) return []
-    const natural = element.natural ?? { width: box.width, height: box.height }
-    return [
-      {
-        box,
-        opacity,
-        filling: {
-          kind: 'picture',
-          media: element.media,
-          film: true,
-          crop: cropOf(natural, box, { x: 0.5, y: 0.5, zoom: 1 }),
-          matrix: null,
-          over: [],
-        },
-        within: null,
-      },
-    ]
-  }
-  if (element.kind === 'shape') {
-    // A line or an outline is too thin to carry words.
-    if (!element.fill || element.shape === 'line') return []
-    return [
-      {
-        box,
-        opacity,
-        filling: fillingOf(element.fill, palette, box),
-        within: coversBox(element.shape) && element.shape !== 'ellipse' ? null : outlinePoints(outlineOf(element, box)),
-      },
-    ]
-  }
-  if (element.kind === 'text')
-    return element.panel?.fill ? [{ box, opacity, filling: fillingOf(element.panel.fill, palette, box), within: null }] : []
+  const fillsBox = coversBox(element.shape) && element.shape !== 'ellipse'
+  const within = fillsBox ? null : outlinePoints(outlineOf(element, box))
+  return [{ box, opacity: element.opacity ?? 1, filling: fillingOf(element.fill, palette, box), within }]
+}
+
+/** What an element adds to the picture of the slide; null of what is drawn from marks, and an empty list of what shows nothing. */
+function layersOfElement(element: ShownElement, palette: Palette, pictures: Pictures): Layer[] | null {
+  if (element.kind === 'picture') return layersOfPicture(element, palette, pictures)
+  if (element.kind === 'film') return layersOfFilm(element)
+  if (element.kind === 'shape') return layersOfShape(element, palette)
   if (element.kind === 'group' || element.kind === 'sound') return []
-  return null
+  if (element.kind !== 'text') return null
+  const { box, panel, opacity = 1 } = element
+  return panel?.fill ? [{ box, opacity, filling: fillingOf(panel.fill, palette, box), within: null }] : []
 }
 
 /** Everything that is seen beneath an element of a slide, back to front; `elements` is what the slide shows in its stacking. */

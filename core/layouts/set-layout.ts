@@ -8,6 +8,8 @@ import {
   type Deck,
   type EditContext,
   type Element,
+  type FieldsOf,
+  type Slide,
 } from '../model'
 import { dropElements, fillPlaceholder } from '../edits'
 import { isFraming, itemPlace } from '../resolved'
@@ -22,6 +24,51 @@ const isEmpty = (element: Element) =>
   (element.kind === 'chart' && !element.chart?.table) ||
   (element.kind === 'picture' && !element.media)
 
+/** The places that a layout keeps, by name. */
+const placesOf = (deck: Deck, layout: Id) =>
+  new Map(elementsOf(deck, layout).flatMap(place => (place.placeholder ? [[place.placeholder, place] as const] : [])))
+
+/** What is changed of an element that fills a place of both layouts, so that it stands as the new one has it. */
+function fieldsInPlace(element: Element, place: Element): FieldsOf<'elements'> {
+  return {
+    ...(element.box ? { box: undefined } : {}),
+    // Back to front as the new layout has it, so that its panels lie behind the words.
+    ...(element.order === place.order ? {} : { order: place.order }),
+    ...(element.kind === 'shape' && place.kind === 'shape' && element.shape !== place.shape ? { shape: place.shape } : {}),
+  }
+}
+
+/** An element whose place is gone: it takes the first free one of its kind, or stays where it stood. */
+function rehoused(element: Element, places: ReadonlyMap<string, Element>, old: Element | undefined, filled: Set<string>): Change {
+  const free = [...places].find(([name, place]) => place.kind === element.kind && !filled.has(name) && element.kind !== 'text')
+  if (free) {
+    const [placeholder, { order }] = free
+    filled.add(placeholder)
+    return setRecord('elements', element.id, { placeholder, box: undefined, order })
+  }
+  const style = element.kind === 'text' && old?.kind === 'text' ? { style: element.style ?? old.style } : {}
+  return setRecord('elements', element.id, { box: element.box ?? old?.box, ...style })
+}
+
+/** What becomes of all that stands on a slide, lines aside; `filled` is told which of the new places are taken. */
+function movedInto(deck: Deck, slide: Slide, places: ReadonlyMap<string, Element>, isArranged: boolean, filled: Set<string>): Change[] {
+  const before = placesOf(deck, slide.layout)
+  const changes: Change[] = []
+  const homeless: Element[] = []
+  for (const element of elementsOf(deck, slide.id)) {
+    const name = element.placeholder
+    if (!name || itemPlace(name) || (name === 'body' && isArranged)) continue
+    const place = places.get(name)
+    if (place && place.kind === element.kind) {
+      filled.add(name)
+      const fields = fieldsInPlace(element, place)
+      if (Object.keys(fields).length) changes.push(setRecord('elements', element.id, fields))
+    } else if (isEmpty(element) || (isFraming(name) && before.has(name))) changes.push(...dropElements(deck, [element.id]))
+    else if (name !== 'body' && !isFraming(name)) homeless.push(element)
+  }
+  return [...changes, ...homeless.map(element => rehoused(element, places, before.get(element.placeholder ?? ''), filled))]
+}
+
 /**
  * Gives a slide another layout. Its lines go into the new one's places, as one text or item by item, and come in in the
  * beats they had; what fills a placeholder that both layouts have goes on filling it, a picture or chart takes the first
@@ -32,60 +79,22 @@ export function setLayout(deck: Deck, wish: { slide: Id; layout: Id }, context: 
   const layout = deck.layouts[wish.layout]
   if (!slide || !layout) return []
   const lines = richLines(deck, slide.id)
-  const entries = entriesOf(deck, slide.id)
-  const build = buildOf(deck, slide.id)
+  const [entries, how] = [entriesOf(deck, slide.id), buildOf(deck, slide.id)]
   const family = familyNamed(layout.family)
-  const arranged = family && family.content !== 'lines'
-  const places = new Map(
-    elementsOf(deck, layout.id)
-      .filter(place => place.placeholder && place.kind !== 'group')
-      .map(place => [place.placeholder!, place]),
-  )
-  const before = new Map(
-    elementsOf(deck, slide.layout)
-      .filter(place => place.placeholder)
-      .map(place => [place.placeholder!, place]),
-  )
-  const changes: Change[] = [setRecord('slides', slide.id, { layout: layout.id })]
+  const places = new Map([...placesOf(deck, layout.id)].filter(([, place]) => place.kind !== 'group'))
   const filled = new Set<string>()
-  const homeless: Element[] = []
-  for (const element of elementsOf(deck, slide.id)) {
-    const name = element.placeholder
-    if (!name || itemPlace(name) || (name === 'body' && arranged)) continue
-    const place = places.get(name)
-    if (place && place.kind === element.kind) {
-      filled.add(name)
-      const fields: Record<string, unknown> = {}
-      if (element.box) fields.box = undefined
-      // Back to front as the new layout has it, so that its panels lie behind the words.
-      if (element.order !== place.order) fields.order = place.order
-      if (element.kind === 'shape' && place.kind === 'shape' && element.shape !== place.shape) fields.shape = place.shape
-      if (Object.keys(fields).length) changes.push(setRecord('elements', element.id, fields))
-    } else if (isEmpty(element) || (isFraming(name) && before.has(name))) changes.push(...dropElements(deck, [element.id]))
-    else if (name !== 'body' && !isFraming(name)) homeless.push(element)
-  }
-  for (const element of homeless) {
-    const free = [...places].find(([name, place]) => place.kind === element.kind && !filled.has(name) && element.kind !== 'text')
-    const old = before.get(element.placeholder!)
-    if (free) {
-      filled.add(free[0])
-      changes.push(setRecord('elements', element.id, { placeholder: free[0], box: undefined, order: free[1].order }))
-    } else
-      changes.push(
-        setRecord('elements', element.id, {
-          box: element.box ?? old?.box,
-          ...(element.kind === 'text' && old?.kind === 'text' ? { style: element.style ?? old.style } : {}),
-        }),
-      )
-  }
+  const changes: Change[] = [
+    setRecord('slides', slide.id, { layout: layout.id }),
+    ...movedInto(deck, slide, places, !!family && family.content !== 'lines', filled),
+  ]
   for (const [name, place] of places) {
     if (!filled.has(name) && !(name === 'body' && lines.length))
       changes.push(putRecord('elements', fillPlaceholder(place, slide.id, context.id())))
   }
   const standing = applyChanges(deck, changes)
-  const written = writeLines(standing, standing.slides[slide.id]!, lines, context, true)
+  const written = writeLines(standing, standing.slides[slide.id] ?? slide, lines, context, true)
   const done = applyChanges(standing, written)
-  return [...changes, ...written, ...extendBuild(done, { slide: slide.id, how: build, entries }, context)]
+  return [...changes, ...written, ...extendBuild(done, { slide: slide.id, how, entries }, context)]
 }
 
 /** Gives a slide the layout of a family, which comes into the deck where it is not there yet. */

@@ -17,6 +17,8 @@ import {
   type DiagramElement,
   type EditContext,
   type Element,
+  type FieldsOf,
+  type Joint,
   type Paragraph,
   type Slide,
   type TextDoc,
@@ -25,7 +27,7 @@ import {
 import { dropElements, fillPlaceholder } from '../edits'
 import { arrangingOf, groundHex, isFraming, itemElements, itemPlace, shownElements, type ItemElements } from '../resolved'
 import { orderAt, orderLast, type Id } from '../values'
-import { familyNamed, type Item, type LayoutFamily } from './catalogue'
+import { familyNamed, type Item, type LayoutFamily, type Place } from './catalogue'
 import { itemsOfLines, linesOfItem, paragraphOf, wordsOfItem, type ItemContent, type RichLine } from './content'
 import { pairs } from './pairing'
 
@@ -141,6 +143,60 @@ export const plainItems = (lines: readonly RichLine[], family: LayoutFamily): It
 const holdsMedia = (element: Element) =>
   ('media' in element && element.media !== undefined) || (element.kind === 'chart' && !!element.chart?.table)
 
+/** Hands out orders from back to front: one that is asked for stays where it still is in order, and others come between. */
+function stacking(taken: string[]) {
+  taken.sort()
+  let behind: string | null = null
+  return (order?: string): string => {
+    if (order !== undefined && (behind === null || order > behind)) return (behind = order)
+    const above = taken.find(other => behind === null || other > behind)
+    const made = orderAt(behind === null ? [] : [{ order: behind }, ...(above ? [{ order: above }] : [])], behind === null ? 0 : 1)
+    taken.push(made)
+    taken.sort()
+    return (behind = made)
+  }
+}
+
+/** A place of the arrangement with what is to stand in it: the item's words, and the element that it had there before. */
+interface Filling {
+  place: Place
+  words: TextDoc | null
+  joint: Joint | undefined
+  found: Element | undefined
+}
+
+function fillingOf(place: Place, wanted: readonly Wanted[], own: readonly Element[]): Filling {
+  const item = itemPlace(place.placeholder)
+  const node = item ? nodeAt(wanted, item.path) : null
+  return {
+    place,
+    words: item && node && place.kind === 'text' && !place.field ? wordsFor(item.slot, node.content) : null,
+    joint: item?.slot === 'lead' ? node?.content.joint : undefined,
+    found: item ? node?.old?.slots.get(item.slot) : own.find(element => element.placeholder === place.placeholder),
+  }
+}
+
+const withoutNumbers = (name: string) => name.replace(/[\d-]+/g, '#')
+
+/** What is changed of an element that goes on filling a place, so that it is that of its item. */
+function fieldsFilled({ place, words, joint }: Filling, found: Element, order: string): FieldsOf<'elements'> {
+  const moves = found.placeholder !== place.placeholder
+  return {
+    ...(order === found.order ? {} : { order }),
+    ...(moves ? { placeholder: place.placeholder } : {}),
+    ...(moves && withoutNumbers(found.name) === withoutNumbers(place.name) ? { name: place.name } : {}),
+    ...(found.kind === 'shape' && place.kind === 'shape' && found.shape !== place.shape ? { shape: place.shape } : {}),
+    ...(found.kind === 'text' && words && !sameText(found.text, words) ? { text: words } : {}),
+    ...(found.kind === 'text' && words && !sameJson(found.joint, joint) ? { joint } : {}),
+  }
+}
+
+/** An element for a place that has none yet. */
+function newIn({ place, words, joint }: Filling, slide: Slide, id: Id, order: string): Element {
+  const made = fillPlaceholder({ ...place, id: 'place', owner: slide.layout, order: 'a0' } as Element, slide.id, id)
+  return { ...made, order, ...(words ? { text: words } : {}), ...(joint ? { joint } : {}) } as Element
+}
+
 /**
  * Writes a slide's items: each has an element for every place that the family gives it. What an item was before stays the
  * same record with its name, look and cues, wherever in the row it comes to stand. `keepMedia`: pictures that lose their
@@ -154,72 +210,28 @@ function writeItems(
   keepMedia: boolean,
   context: EditContext,
 ): Change[] {
-  const wanted = matched(itemsOfLines(lines, family), itemElements(elementsOf(deck, slide.id)))
-  const { area, room } = arrangingOf(deck, slide.layout, groundHex(deck, slide))
-  const places = wanted.length
-    ? family.arrange!(
-        wanted.map(({ content }) => plainItem(content)),
-        area,
-        room,
-      )
-    : []
   const own = elementsOf(deck, slide.id)
-  const kept = new Set(elementsOf(deck, slide.layout).map(element => element.placeholder))
-  const changes: Change[] = []
-  const used = new Set<Id>()
+  const wanted = matched(itemsOfLines(lines, family), itemElements(own))
+  const { area, room } = arrangingOf(deck, slide.layout, groundHex(deck, slide))
+  const items = wanted.map(({ content }) => plainItem(content))
+  const places = items.length && family.arrange ? family.arrange(items, area, room) : []
   // Parts stand in the order of the arrangement, back to front; what is already in order keeps its place.
-  const taken = own.map(element => element.order).sort()
-  let behind: string | null = null
-  const stacked = (order: string | undefined): string => {
-    if (order !== undefined && (behind === null || order > behind)) return (behind = order)
-    const above = taken.find(other => behind === null || other > behind)
-    const made = orderAt(behind === null ? [] : [{ order: behind }, ...(above ? [{ order: above }] : [])], behind === null ? 0 : 1)
-    taken.push(made)
-    taken.sort()
-    return (behind = made)
-  }
-  for (const place of places) {
-    const item = itemPlace(place.placeholder)
-    const node = item ? nodeAt(wanted, item.path) : null
-    const found = item ? node?.old?.slots.get(item.slot) : own.find(element => element.placeholder === place.placeholder)
-    const words = item && place.kind === 'text' && !place.field && node ? wordsFor(item.slot, node.content) : null
-    if (found && found.kind === place.kind) {
-      used.add(found.id)
-      const fields: Record<string, unknown> = {}
-      const order = stacked(found.order)
-      if (order !== found.order) fields.order = order
-      if (found.placeholder !== place.placeholder) {
-        fields.placeholder = place.placeholder
-        if (found.name.replace(/[\d-]+/g, '#') === place.name.replace(/[\d-]+/g, '#')) fields.name = place.name
-      }
-      if (found.kind === 'shape' && place.kind === 'shape' && found.shape !== place.shape) fields.shape = place.shape
-      if (words && found.kind === 'text') {
-        if (!sameText(found.text, words)) fields.text = words
-        const joint = item!.slot === 'lead' ? node!.content.joint : undefined
-        if (!sameJson(found.joint, joint)) fields.joint = joint
-      }
-      if (Object.keys(fields).length) changes.push(setRecord('elements', found.id, fields))
-      continue
-    }
-    const made = fillPlaceholder({ ...place, id: 'place', owner: slide.layout, order: 'a0' } as Element, slide.id, context.id())
-    const joint = item?.slot === 'lead' && node?.content.joint ? { joint: node.content.joint } : {}
-    changes.push(putRecord('elements', { ...made, order: stacked(undefined), ...(words ? { text: words } : {}), ...joint } as Element))
-  }
+  const stacked = stacking(own.map(element => element.order))
+  const used = new Set<Id>()
+  const changes = places.flatMap((place): Change[] => {
+    const filling = fillingOf(place, wanted, own)
+    const { found } = filling
+    if (found?.kind !== place.kind) return [putRecord('elements', newIn(filling, slide, context.id(), stacked()))]
+    used.add(found.id)
+    const fields = fieldsFilled(filling, found, stacked(found.order))
+    return Object.keys(fields).length ? [setRecord('elements', found.id, fields)] : []
+  })
+  const kept = new Set(elementsOf(deck, slide.layout).map(element => element.placeholder))
   const gone = own.filter(
-    element =>
-      (itemPlace(element.placeholder) || isFraming(element.placeholder)) && !used.has(element.id) && !kept.has(element.placeholder),
+    ({ id, placeholder }) => (itemPlace(placeholder) || isFraming(placeholder)) && !used.has(id) && !kept.has(placeholder),
   )
-  return [
-    ...changes,
-    ...leave(deck, slide.id, gone, keepMedia),
-    ...(keepMedia
-      ? []
-      : dropEmptied(
-          deck,
-          slide.id,
-          gone.flatMap(element => cuesOfElement(deck, element.id).map(cue => cue.id)),
-        )),
-  ]
+  const cues = gone.flatMap(element => cuesOfElement(deck, element.id).map(cue => cue.id))
+  return [...changes, ...leave(deck, slide.id, gone, keepMedia), ...(keepMedia ? [] : dropEmptied(deck, slide.id, cues))]
 }
 
 /** Drops the beats after the first that hold no cue but those that go. */

@@ -142,70 +142,84 @@ function makeHeap() {
   }
 }
 
-/**
- * A route of level and upright stretches from one port to another that stays `clearance` px clear of obstacles where it can,
- * as short and with as few bends as possible: A* over the lines that the ports and obstacles offer. Always answers; where
- * there is no free way, it goes straight through.
- */
-export function routeAround(from: Port, to: Port, obstacles: readonly Bounds[], clearance = 24): Point[] {
-  const stub = (port: Port) =>
-    port.out ? { x: port.point.x + port.out.x * clearance, y: port.point.y + port.out.y * clearance } : port.point
-  const [start, end] = [stub(from), stub(to)]
+/** What a bend costs, in px of way: a route goes so far around for one bend less. */
+const bendCost = 60
+const directionOf = (out: Point | null): 0 | 1 | null => (out ? (out.x !== 0 ? 0 : 1) : null)
+const neighbours = [
+  [1, 0],
+  [-1, 0],
+  [0, 1],
+  [0, -1],
+] as const
+
+/** The lines that a route may run along, and what it may not cross. */
+interface Grid {
+  xs: readonly number[]
+  ys: readonly number[]
+  walls: readonly Bounds[]
+}
+
+function gridAround(from: Port, to: Port, start: Point, end: Point, obstacles: readonly Bounds[], clearance: number): Grid {
   const middle = { x: (start.x + end.x) / 2, y: (start.y + end.y) / 2 }
   const away = (bounds: Bounds) =>
     Math.hypot(Math.max(bounds.left - middle.x, 0, middle.x - bounds.right), Math.max(bounds.top - middle.y, 0, middle.y - bounds.bottom))
   // What a port stands in cannot be gone around.
   const standing = obstacles.filter(bounds => !within(bounds, from.point) && !within(bounds, to.point))
   const near = standing.length > mostObstacles ? [...standing].sort((a, b) => away(a) - away(b)).slice(0, mostObstacles) : standing
-  const walls = near
-    .map(bounds => inflate(bounds, Math.max(0, clearance - 0.5)))
-    .map((wall, index) => (within(wall, start) || within(wall, end) ? near[index]! : wall))
-  const xs = unique([start.x, end.x, middle.x, ...near.flatMap(bounds => [bounds.left - clearance, bounds.right + clearance])])
-  const ys = unique([start.y, end.y, middle.y, ...near.flatMap(bounds => [bounds.top - clearance, bounds.bottom + clearance])])
+  return {
+    xs: unique([start.x, end.x, middle.x, ...near.flatMap(bounds => [bounds.left - clearance, bounds.right + clearance])]),
+    ys: unique([start.y, end.y, middle.y, ...near.flatMap(bounds => [bounds.top - clearance, bounds.bottom + clearance])]),
+    walls: near.map(bounds => {
+      const wall = inflate(bounds, Math.max(0, clearance - 0.5))
+      return within(wall, start) || within(wall, end) ? bounds : wall
+    }),
+  }
+}
+
+/** The last step of the cheapest way over a grid, by A*; null where there is none. `out`: how it leaves; `last`: how it is to arrive. */
+function cheapest({ xs, ys, walls }: Grid, start: Point, end: Point, out: Point | null, last: 0 | 1 | null): Step | null {
   const indexOf = (values: readonly number[], value: number) => values.indexOf(Math.round(value * 100) / 100)
   const [startX, startY, endX, endY] = [indexOf(xs, start.x), indexOf(ys, start.y), indexOf(xs, end.x), indexOf(ys, end.y)]
-  const bend = 60
-  const guess = (x: number, y: number) => Math.abs(xs[x]! - end.x) + Math.abs(ys[y]! - end.y)
-  const directionOf = (out: Point | null): 0 | 1 | null => (out ? (out.x !== 0 ? 0 : 1) : null)
+  const at = (x: number, y: number): Point => ({ x: xs[x]!, y: ys[y]! })
+  const guess = (x: number, y: number) => Math.abs(at(x, y).x - end.x) + Math.abs(at(x, y).y - end.y)
   const heap = makeHeap()
-  const first = directionOf(from.out)
+  const first = directionOf(out)
   for (const direction of first === null ? ([0, 1] as const) : [first])
     heap.push({ x: startX, y: startY, direction, cost: 0, guess: guess(startX, startY), before: null })
   const settled = new Set<number>()
-  const last = directionOf(to.out)
-  let found: Step | null = null
   for (let step = heap.pop(); step; step = heap.pop()) {
     const key = (step.y * xs.length + step.x) * 2 + step.direction
     if (settled.has(key)) continue
     settled.add(key)
-    if (step.x === endX && step.y === endY) {
-      found = step
-      break
-    }
-    for (const [dx, dy] of [
-      [1, 0],
-      [-1, 0],
-      [0, 1],
-      [0, -1],
-    ] as const) {
+    if (step.x === endX && step.y === endY) return step
+    for (const [dx, dy] of neighbours) {
       const [x, y] = [step.x + dx, step.y + dy]
       if (x < 0 || y < 0 || x >= xs.length || y >= ys.length) continue
       // It does not turn back into the port that it came out of.
-      if (!step.before && from.out && dx === -from.out.x && dy === -from.out.y) continue
-      const [a, b] = [
-        { x: xs[step.x]!, y: ys[step.y]! },
-        { x: xs[x]!, y: ys[y]! },
-      ]
+      if (!step.before && out && dx === -out.x && dy === -out.y) continue
+      const [a, b] = [at(step.x, step.y), at(x, y)]
       if (walls.some(wall => crosses(a, b, wall))) continue
       const direction = dx !== 0 ? 0 : 1
-      const arriving = x === endX && y === endY && last !== null && direction !== last ? bend : 0
-      const cost = step.cost + Math.abs(b.x - a.x) + Math.abs(b.y - a.y) + (direction === step.direction ? 0 : bend) + arriving
+      const arriving = x === endX && y === endY && last !== null && direction !== last ? bendCost : 0
+      const cost = step.cost + Math.abs(b.x - a.x) + Math.abs(b.y - a.y) + (direction === step.direction ? 0 : bendCost) + arriving
       heap.push({ x, y, direction, cost, guess: cost + guess(x, y), before: step })
     }
   }
-  const inner: Point[] = []
-  for (let step: Step | null = found; step; step = step.before) inner.unshift({ x: xs[step.x]!, y: ys[step.y]! })
-  if (!found) inner.push(start, { x: end.x, y: start.y }, end)
+  return null
+}
+
+/**
+ * A route of level and upright stretches from one port to another that stays `clearance` px clear of obstacles where it can,
+ * as short and with as few bends as possible: A* over the lines that the ports and obstacles offer. Always answers; where
+ * there is no free way, it goes straight through.
+ */
+export function routeAround(from: Port, to: Port, obstacles: readonly Bounds[], clearance = 24): Point[] {
+  const stub = ({ point, out }: Port) => (out ? { x: point.x + out.x * clearance, y: point.y + out.y * clearance } : point)
+  const [start, end] = [stub(from), stub(to)]
+  const grid = gridAround(from, to, start, end, obstacles, clearance)
+  const found = cheapest(grid, start, end, from.out, directionOf(to.out))
+  const inner: Point[] = found ? [] : [start, { x: end.x, y: start.y }, end]
+  for (let step = found; step; step = step.before) inner.unshift({ x: grid.xs[step.x]!, y: grid.ys[step.y]! })
   return straightened([from.point, start, ...inner, end, to.point])
 }
 

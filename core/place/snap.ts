@@ -197,6 +197,28 @@ function sameExtent(axis: AxisName, bounds: Bounds, others: readonly Bounds[], r
   return best
 }
 
+/** By how much a corner is dragged where the box keeps its proportion, px: as far as the resized box has gone. */
+function proportionalWay(box: Box, free: Box, handle: Handle, fromCenter: boolean): Point {
+  const share = fromCenter ? 2 : 1
+  return { x: (handle.across * (free.width - box.width)) / share, y: (handle.down * (free.height - box.height)) / share }
+}
+
+/** What a pull of one side adds to both, where the box keeps its proportion. */
+function proportionalPull(box: Box, handle: Handle, across: Pull | null, down: Pull | null): Point {
+  const ratio = box.height / box.width
+  const turn = handle.across * handle.down
+  if (across) return { x: across.shift, y: down ? down.shift : across.shift * ratio * turn }
+  return { x: down ? (down.shift / ratio) * turn : 0, y: down?.shift ?? 0 }
+}
+
+/** A size that has become that of another, as it is to be shown at the box itself. */
+function measuresHere(pull: Pull, bounds: Bounds) {
+  return pull.measures.slice(0, 1).map(({ axis }) => {
+    const span = spanOf(bounds, axis)
+    return { axis, from: span.near, to: span.far, at: (span.sideNear + span.sideFar) / 2, equal: true }
+  })
+}
+
 /** Resizes a box by a handle, drawing the dragged edges of an upright box to lines nearby and to the sizes of others. */
 export function snapResize(box: Box, handle: Handle, by: Point, room: SnapRoom, options: ResizeOptions = {}): Snapped & { box: Box } {
   const free = resize(box, handle, by, options)
@@ -217,35 +239,16 @@ export function snapResize(box: Box, handle: Handle, by: Point, room: SnapRoom, 
     if (Math.abs(across.shift) <= Math.abs(down.shift)) down = null
     else across = null
   }
-  const ratio = box.height / box.width
-  const extra =
-    options.keepProportion && handle.across && handle.down
-      ? {
-          x: across ? across.shift : down ? (down.shift / ratio) * handle.across * handle.down : 0,
-          y: down ? down.shift : across ? across.shift * ratio * handle.across * handle.down : 0,
-        }
-      : { x: across?.shift ?? 0, y: down?.shift ?? 0 }
-  const base =
-    options.keepProportion && handle.across && handle.down
-      ? {
-          x: (handle.across * (free.width - box.width)) / (options.fromCenter ? 2 : 1),
-          y: (handle.down * (free.height - box.height)) / (options.fromCenter ? 2 : 1),
-        }
-      : by
+  const isProportional = options.keepProportion && handle.across && handle.down
+  const base = isProportional ? proportionalWay(box, free, handle, options.fromCenter === true) : by
+  const extra = isProportional ? proportionalPull(box, handle, across, down) : { x: across?.shift ?? 0, y: down?.shift ?? 0 }
   const snapped = resize(box, handle, { x: base.x + extra.x, y: base.y + extra.y }, options)
   const after = boundsOf(snapped)
-  const equal = [across, down]
-    .filter(pull => pull?.measures.length)
-    .map(pull => {
-      const axis = pull!.measures[0]!.axis
-      const span = spanOf(after, axis)
-      return { axis, from: span.near, to: span.far, at: (span.sideNear + span.sideFar) / 2, equal: true }
-    })
+  const pulls = [across, down].filter(one => one !== null)
+  const guides = [across?.target && guideOf('x', across.target, after), down?.target && guideOf('y', down.target, after)]
   return {
     box: snapped,
-    guides: [across?.target && guideOf('x', across.target, after), down?.target && guideOf('y', down.target, after)].filter(
-      guide => !!guide,
-    ),
-    measures: [...(across?.measures ?? []), ...(down?.measures ?? []), ...equal],
+    guides: guides.filter(guide => !!guide),
+    measures: [...pulls.flatMap(one => one.measures), ...pulls.flatMap(one => measuresHere(one, after))],
   }
 }
