@@ -33,6 +33,8 @@ export default defineNuxtConfig({
   components: [{ path: '~/components', pathPrefix: false }],
   nitro: {
     experimental: { websocket: true },
+    // Files that never change are compressed once, as they are built.
+    compressPublicAssets: { gzip: true, brotli: true },
     errorHandler: here('./server/error.ts'),
     routeRules: { '/**': { headers: answerHeaders } },
     esbuild: { options: { target: 'es2022' } },

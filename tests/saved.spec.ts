@@ -266,6 +266,8 @@ test('three servers on one database lose nothing of what any of them was sent, w
   for (const at of ports.slice(1))
     nodes.push(await startServer({ home: process.env.HAILBANK_HOME ?? '.hailbank/test', url, port: at, quiet: true }))
   try {
+    // Signed in before anything is cut: a sign-in that meets a cut connection is told to try again.
+    const cookie = await cookieOf()
     const editors = await Promise.all(ports.flatMap(at => [0, 1].map(() => editDeck(deck, { at }))))
     const rounds = 60
     let cutting = true
@@ -293,7 +295,6 @@ test('three servers on one database lose nothing of what any of them was sent, w
     // Every node has every row within the time of one look, and so does everybody who is there.
     for (const editor of editors)
       await expect.poll(() => acknowledged.filter(id => !liveTable(editor.document, 'variants').has(id)), { timeout: 15_000 }).toEqual([])
-    const cookie = await cookieOf()
     for (const at of ports) {
       // The first request after the cuts may still meet a connection that is gone, and is told so.
       await expect

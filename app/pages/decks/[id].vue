@@ -134,11 +134,11 @@ const keys = [
     <template v-if="store.deck">
       <DeckBar :phase="phase" :phases="phases" @go="go" @play="play" />
       <main class="phase-area">
-        <OutlinePhase v-if="phase === 'outline'" />
-        <ComposePhase v-else-if="phase === 'compose'" />
-        <TimePhase v-else-if="phase === 'time'" />
-        <CheckPhase v-else-if="phase === 'check'" @go="go" />
-        <DeliverPhase v-else @play="play" />
+        <LazyOutlinePhase v-if="phase === 'outline'" />
+        <LazyComposePhase v-else-if="phase === 'compose'" />
+        <LazyTimePhase v-else-if="phase === 'time'" />
+        <LazyCheckPhase v-else-if="phase === 'check'" @go="go" />
+        <LazyDeliverPhase v-else @play="play" />
       </main>
       <RundownStrip v-if="settled" />
       <div v-else class="rundown-place" />
