@@ -41,121 +41,149 @@ function withDone(wish: ContrastWish, fields: Readonly<Record<Id, Partial<Elemen
   return { ...wish, deck, slide: next, element: give(wish.element), elements: wish.elements.map(give) }
 }
 
+/** What the remedies of a text are looked for with. */
+interface Search {
+  wish: ContrastWish
+  now: Contrast
+  /** The picture that it stands on, topmost; undefined where it stands on none. */
+  picture: (PictureElement & ShownElement) | undefined
+}
+
+type Done = Pick<ContrastRemedy, 'says' | 'fields'> & { slide?: Partial<Slide> | null }
+/** One way of making words readable; null where it does not apply, or would not be enough at its strongest. */
+type Way = (search: Search) => ContrastRemedy | null
+
+/** A remedy, where the words can be read once it is done. */
+function offered(
+  { wish }: Search,
+  name: ContrastRemedy['name'],
+  label: string,
+  { says, fields, slide = null }: Done,
+): ContrastRemedy | null {
+  const after = contrastOf(withDone(wish, fields, slide))
+  return after && enough(after) ? { name, label, says, fields, slide, after } : null
+}
+
+/** A remedy at the first strength, from the least on, with which the words can be read; in ink or in the colour of the ground. */
+function strengthened(
+  search: Search,
+  name: ContrastRemedy['name'],
+  label: string,
+  from: number,
+  make: (strength: number, role: Role) => Done,
+): ContrastRemedy | null {
+  for (const strength of strengths(from)) {
+    for (const role of ['ink', 'ground'] as const) {
+      const made = offered(search, name, label, make(strength, role))
+      if (made) return made
+    }
+  }
+  return null
+}
+
+const isFaded = (element: ShownElement) => (element.opacity ?? 1) < 1
+
+const opaque: Way = search => {
+  const { element } = search.wish
+  if (!isFaded(element)) return null
+  const fields = { [element.id]: { opacity: 1 } }
+  return offered(search, 'opacity', 'Make it fully opaque', { says: 'its words as strong as their colour', fields })
+}
+
+const recolored: Way = search => {
+  const { element, deck, slide } = search.wish
+  if (element.paint && 'kind' in element.paint) return null
+  const role = readableOn(search.now.ground, themeOf(deck, slide).palette)
+  const fields = { [element.id]: { color: { role }, ...(isFaded(element) ? { opacity: 1 } : {}) } as Partial<Element> }
+  return offered(search, 'color', `Colour it as ${role}`, { says: 'its own colour goes', fields })
+}
+
+/** A panel keeps the words where and as large as they are: the box grows by what the panel stands out. */
+const panelled: Way = search => {
+  const { element } = search.wish
+  const { box, panel } = element
+  const padding = panel?.padding ?? 20
+  const grown = { ...box, x: box.x - padding, y: box.y - padding, width: box.width + 2 * padding, height: box.height + 2 * padding }
+  const look = { padding, radius: panel?.radius ?? 10, ...(panel?.border ? { border: panel.border } : {}) }
+  return strengthened(search, 'panel', 'A panel behind it', 0.3, (strength, role) => ({
+    says: `${role}, ${percent(strength)} solid`,
+    fields: { [element.id]: { box: panel ? box : grown, panel: { ...look, fill: { role, alpha: strength } } } as Partial<Element> },
+  }))
+}
+
+const treated = (picture: PictureElement, treatment: PictureElement['treatment']): ContrastRemedy['fields'] => ({
+  [picture.id]: { treatment: { ...picture.treatment, ...treatment } } as Partial<Element>,
+})
+
+const tinted: Way = search => {
+  const { picture } = search
+  if (!picture) return null
+  return strengthened(search, 'tint', 'An overlay on the picture', 0.15, (strength, role) => ({
+    says: `${role}, ${percent(strength)} strong`,
+    fields: treated(picture, { tint: { color: { role }, strength } }),
+  }))
+}
+
+const shaded: Way = search => {
+  const { picture, wish } = search
+  if (!picture) return null
+  const shade = shadeFor(wordsBounds(wish), picture.box)
+  return strengthened(search, 'shade', `A shade from the ${shade.side}`, 0.3, (strength, role) => ({
+    says: `${role}, over ${percent(shade.share)} of it`,
+    fields: treated(picture, { shade: { ...shade, color: { role, alpha: strength } } }),
+  }))
+}
+
+const overlaid: Way = search => {
+  const { deck, slide } = search.wish
+  const { fill } = backdropOf(deck, slide)
+  if (search.picture || fill?.kind !== 'picture' || !deck.slides[slide.id]) return null
+  return strengthened(search, 'overlay', 'An overlay on the background', 0.15, (strength, role) => ({
+    says: `${role}, ${percent(strength)} strong`,
+    fields: {},
+    slide: { backdrop: { ...slide.backdrop, fill: { ...fill, veil: { role, alpha: strength } } } },
+  }))
+}
+
+/** Nearer than this, px of deck space, another place is none. */
+const sameSpot = 12
+
+const calmed: Way = search => {
+  const { wish, now, picture } = search
+  const { element, deck, slide, size } = wish
+  if (!now.onPicture || element.locked) return null
+  const lines = wordsBounds(wish)
+  const around = picture ? boxOf(boundsOf(picture.box)) : { x: 0, y: 0, ...size, angle: 0 }
+  const place = calmPlace(wish, lines, around, themeOf(deck, slide).margin)
+  if (!place || Math.hypot(place.x - lines.x, place.y - lines.y) <= sameSpot) return null
+  const { box } = element
+  const moved = { ...box, x: Math.round(box.x + place.x - lines.x), y: Math.round(box.y + place.y - lines.y) }
+  return offered(search, 'calm', 'The calmest place', { says: 'where the picture is quiet', fields: { [element.id]: { box: moved } } })
+}
+
+/** In the order in which they are offered: the least change first. */
+const ways: readonly Way[] = [opaque, recolored, panelled, tinted, shaded, overlaid, calmed]
+
+function pictureBeneath({ elements, element }: ContrastWish): Search['picture'] {
+  const under = elements.slice(
+    0,
+    elements.findIndex(other => other.id === element.id),
+  )
+  return under.findLast(
+    (other): other is PictureElement & ShownElement =>
+      other.kind === 'picture' && !!other.media && !other.logo && overlap(boundsOf(other.box), boundsOf(element.box)),
+  )
+}
+
 /**
  * What would make the words of a text readable, the least change first. Each is measured again as it will be seen, and goes as far as it
  * takes; one that would not be enough at its strongest is left out.
  */
 export function contrastRemedies(wish: ContrastWish): ContrastRemedy[] {
-  const { element, deck, slide, size } = wish
-  const { palette, margin } = themeOf(deck, slide)
   const now = contrastOf(wish)
   if (!now || enough(now)) return []
-  const made: ContrastRemedy[] = []
-  const tried = (fields: ContrastRemedy['fields'], slideFields: Partial<Slide> | null = null) =>
-    contrastOf(withDone(wish, fields, slideFields)) ?? null
-  const offer = (
-    name: ContrastRemedy['name'],
-    label: string,
-    says: string,
-    fields: ContrastRemedy['fields'],
-    slideFields: Partial<Slide> | null = null,
-  ) => {
-    const after = tried(fields, slideFields)
-    if (after && enough(after)) made.push({ name, label, says, fields, slide: slideFields, after })
-    return after !== null && enough(after)
-  }
-  /** The first strength, from the least on, with which the words can be read. */
-  const strengthen = (
-    name: ContrastRemedy['name'],
-    label: string,
-    from: number,
-    make: (strength: number, role: Role) => { fields: ContrastRemedy['fields']; slide?: Partial<Slide> | null; says: string } | null,
-  ) => {
-    for (const strength of strengths(from)) {
-      for (const role of ['ink', 'ground'] as const) {
-        const one = make(strength, role)
-        if (one && offer(name, label, one.says, one.fields, one.slide ?? null)) return
-      }
-    }
-  }
-  const role = readableOn(now.ground, palette)
-  if ((element.opacity ?? 1) < 1)
-    offer('opacity', 'Make it fully opaque', 'its words as strong as their colour', { [element.id]: { opacity: 1 } })
-  if (!element.paint || !('kind' in element.paint))
-    offer('color', `Colour it as ${role}`, 'its own colour goes', {
-      [element.id]: { color: { role }, ...((element.opacity ?? 1) < 1 ? { opacity: 1 } : {}) } as Partial<Element>,
-    })
-  // A panel keeps the words where and as large as they are: the box grows by what the panel stands out.
-  const padding = element.panel?.padding ?? 20
-  const grown = element.panel
-    ? element.box
-    : {
-        ...element.box,
-        x: element.box.x - padding,
-        y: element.box.y - padding,
-        width: element.box.width + 2 * padding,
-        height: element.box.height + 2 * padding,
-      }
-  strengthen('panel', 'A panel behind it', 0.3, (strength, fill) => ({
-    says: `${fill}, ${percent(strength)} solid`,
-    fields: {
-      [element.id]: {
-        box: grown,
-        panel: {
-          padding,
-          radius: element.panel?.radius ?? 10,
-          ...(element.panel?.border ? { border: element.panel.border } : {}),
-          fill: { role: fill, alpha: strength },
-        },
-      } as Partial<Element>,
-    },
-  }))
-  const under = wish.elements
-    .slice(
-      0,
-      wish.elements.findIndex(other => other.id === element.id),
-    )
-    .filter(other => overlap(boundsOf(other.box), boundsOf(element.box)))
-  const picture = under.findLast(
-    (other): other is PictureElement & ShownElement => other.kind === 'picture' && !!other.media && !other.logo,
-  )
-  const lines = wordsBounds(wish)
-  if (picture) {
-    strengthen('tint', 'An overlay on the picture', 0.15, (strength, color) => ({
-      says: `${color}, ${percent(strength)} strong`,
-      fields: { [picture.id]: { treatment: { ...picture.treatment, tint: { color: { role: color }, strength } } } as Partial<Element> },
-    }))
-    const shade = shadeFor(lines, picture.box)
-    strengthen('shade', `A shade from the ${shade.side}`, 0.3, (strength, color) => ({
-      says: `${color}, over ${percent(shade.share)} of it`,
-      fields: {
-        [picture.id]: {
-          treatment: { ...picture.treatment, shade: { ...shade, color: { role: color, alpha: strength } } },
-        } as Partial<Element>,
-      },
-    }))
-  }
-  const backdrop = backdropOf(deck, slide)
-  const { fill } = backdrop
-  if (!picture && fill?.kind === 'picture' && deck.slides[slide.id]) {
-    strengthen('overlay', 'An overlay on the background', 0.15, (strength, color) => ({
-      says: `${color}, ${percent(strength)} strong`,
-      fields: {},
-      slide: { backdrop: { ...slide.backdrop, fill: { ...fill, veil: { role: color, alpha: strength } } } },
-    }))
-  }
-  if (now.onPicture && !element.locked) {
-    const around = picture ? boxOf(boundsOf(picture.box)) : { x: 0, y: 0, ...size, angle: 0 }
-    const place = calmPlace(wish, lines, around, margin)
-    if (place) {
-      const by = { x: place.x - lines.x, y: place.y - lines.y }
-      if (Math.hypot(by.x, by.y) > 12)
-        offer('calm', 'The calmest place', 'where the picture is quiet', {
-          [element.id]: { box: { ...element.box, x: Math.round(element.box.x + by.x), y: Math.round(element.box.y + by.y) } },
-        })
-    }
-  }
-  return made
+  const search: Search = { wish, now, picture: pictureBeneath(wish) }
+  return ways.flatMap(way => way(search) ?? [])
 }
 
 /** The rectangle around all words of a text, px of deck space. */

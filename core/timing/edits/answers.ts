@@ -22,77 +22,88 @@ export const fits = (fit: ClipFit) => (fit.sound !== null && fit.beyond < 0) || 
 const hundredth = (seconds: number) => Math.round(seconds * 100) / 100
 const words = (seconds: number) => `${seconds.toFixed(1)} s`
 
+/** What the answers to one clip or voice are made from. */
+interface Question {
+  deck: Deck
+  plan: Rundown
+  slide: RundownSlide
+  fit: ClipFit
+  /** The stretch of its file that it plays. */
+  clip: { from?: number; speed?: number }
+  /** Gives the clip or sound other fields. */
+  put(fields: FieldsOf<'elements'> & FieldsOf<'sounds'>): Change[]
+}
+
+function holding({ deck, slide, fit }: Question): ClipAnswer | null {
+  const last = slide.score.beats.at(-1)
+  const wanted = hundredth(fit.start + fit.seconds)
+  const hold = last ? wanted - last.at - last.moves : -1
+  if (!last || hold < 0) return null
+  // Its own hold follows the clip, wherever that is trimmed later; a beat that begins after the clip holds for so many seconds.
+  const follows = fit.sound !== null || fit.beat === last.index
+  const fields = { hold: follows ? { kind: 'media' as const } : { kind: 'seconds' as const, seconds: hundredth(hold) } }
+  return {
+    kind: 'hold',
+    label: 'Hold the slide for it',
+    result: `the slide runs ${words(wanted + slide.transition)}`,
+    seconds: wanted,
+    changes: setFields(deck, { table: 'beats', id: last.beat.id, fields }),
+  }
+}
+
+function trimming({ slide: { score }, fit, clip, put }: Question): ClipAnswer | null {
+  const room = score.length - fit.start
+  if (fit.beyond <= 0 || room <= 0.1) return null
+  return {
+    kind: 'trim',
+    label: 'Trim it',
+    result: `it plays ${words(room)} of ${words(fit.seconds)}`,
+    seconds: score.length,
+    changes: put({ until: hundredth((clip.from ?? 0) + room * (clip.speed ?? 1)) }),
+  }
+}
+
+function runningOn({ plan, slide, fit, put }: Question): ClipAnswer | null {
+  const next = plan.slides.slice(slide.index + 1)
+  if (fit.beyond <= 0 || !fit.element || !next.length) return null
+  let left = fit.beyond
+  const over = next.findIndex(one => (left -= one.length) <= 0) + 1 || next.length
+  const rest = (next[over - 1]?.length ?? 0) + left
+  return {
+    kind: 'run-on',
+    label: `Let it run on over ${over === 1 ? 'the next slide' : `the next ${over} slides`}`,
+    result:
+      left > 0.05
+        ? `it is cut ${words(left)} before its end, with the last slide`
+        : `it ends ${words(rest)} into slide ${slide.index + over + 1}`,
+    seconds: slide.score.length,
+    changes: put({ over }),
+  }
+}
+
+function looping({ slide: { score }, fit, put }: Question): ClipAnswer | null {
+  const room = score.length - fit.start
+  const times = fit.seconds > 0 ? room / fit.seconds : 0
+  if (!fit.element || times <= 0.05) return null
+  return {
+    kind: 'loop',
+    label: 'Let it begin again',
+    result: times >= 1 ? `it plays ${times.toFixed(1)} times in ${words(room)}` : `it stops with the slide, after ${words(room)}`,
+    seconds: score.length,
+    changes: put({ loop: true }),
+  }
+}
+
 /**
  * The answers to a clip or voice that does not end with its slide: hold the slide for it, trim it, let it begin again, or let
  * it run on over the next slides. What cannot be answered that way is left out.
  */
 export function answersOf(deck: Deck, plan: Rundown, slide: RundownSlide, fit: ClipFit): ClipAnswer[] {
-  const { score } = slide
-  const last = score.beats.at(-1)
-  if (!last) return []
-  const wanted = hundredth(fit.start + fit.seconds)
   const table = fit.element ? ('elements' as const) : ('sounds' as const)
-  const id = (fit.element ?? fit.sound)!
-  const record = fit.element ? deck.elements[fit.element] : deck.sounds[id]
-  if (!record) return []
-  const clip = record as { from?: number; speed?: number }
-  const made: ClipAnswer[] = []
-  const put = (fields: FieldsOf<'elements'> & FieldsOf<'sounds'>) => setFields(deck, { table, id, fields })
-  // Its own hold follows the clip, wherever that is trimmed later; a beat that begins after the clip holds for so many seconds.
-  const follows = fit.sound !== null || fit.beat === last.index
-  const hold = wanted - last.at - last.moves
-  if (hold >= 0) {
-    made.push({
-      kind: 'hold',
-      label: 'Hold the slide for it',
-      result: `the slide runs ${words(wanted + slide.transition)}`,
-      seconds: wanted,
-      changes: setFields(deck, {
-        table: 'beats',
-        id: last.beat.id,
-        fields: { hold: follows ? { kind: 'media' } : { kind: 'seconds', seconds: hundredth(hold) } },
-      }),
-    })
-  }
-  if (fit.beyond > 0) {
-    const room = score.length - fit.start
-    if (room > 0.1)
-      made.push({
-        kind: 'trim',
-        label: 'Trim it',
-        result: `it plays ${words(room)} of ${words(fit.seconds)}`,
-        seconds: score.length,
-        changes: put({ until: hundredth((clip.from ?? 0) + room * (clip.speed ?? 1)) }),
-      })
-    if (fit.element) {
-      const next = plan.slides.slice(slide.index + 1)
-      let left = fit.beyond
-      const over = next.findIndex(one => (left -= one.length) <= 0) + 1 || next.length
-      const rest = next[over - 1] ? next[over - 1]!.length + left : 0
-      if (next.length)
-        made.push({
-          kind: 'run-on',
-          label: `Let it run on over ${over === 1 ? 'the next slide' : `the next ${over} slides`}`,
-          result:
-            left > 0.05
-              ? `it is cut ${words(left)} before its end, with the last slide`
-              : `it ends ${words(rest)} into slide ${slide.index + over + 1}`,
-          seconds: score.length,
-          changes: put({ over }),
-        })
-    }
-  }
-  const times = fit.seconds > 0 ? (score.length - fit.start) / fit.seconds : 0
-  if (fit.element && times > 0.05)
-    made.push({
-      kind: 'loop',
-      label: 'Let it begin again',
-      result:
-        times >= 1
-          ? `it plays ${times.toFixed(1)} times in ${words(score.length - fit.start)}`
-          : `it stops with the slide, after ${words(score.length - fit.start)}`,
-      seconds: score.length,
-      changes: put({ loop: true }),
-    })
-  return made
+  const id = fit.element ?? fit.sound
+  const clip = id === null ? undefined : deck[table][id]
+  if (id === null || !clip || !slide.score.beats.length) return []
+  const put: Question['put'] = fields => setFields(deck, { table, id, fields })
+  const question: Question = { deck, plan, slide, fit, clip: clip as Question['clip'], put }
+  return [holding, trimming, runningOn, looping].flatMap(answer => answer(question) ?? [])
 }
