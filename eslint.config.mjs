@@ -1,5 +1,6 @@
 import withNuxt from './.nuxt/eslint.config.mjs'
 import { roomsRule } from './scripts/lint/rooms.mjs'
+import { stillLong } from './scripts/lint/still-long.mjs'
 
 export default withNuxt(
   { ignores: ['docs/**', 'dist/**'] },
@@ -73,5 +74,11 @@ export default withNuxt(
         { object: 'Date', property: 'now', message: 'Core has no clock.' },
       ],
     },
+  },
+  {
+    // What is longer is steps without names.
+    files: ['{app,attack,core,demo,player,scripts,server,stage}/**/*.{ts,vue,mjs}'],
+    ignores: ['**/*.test.ts', ...stillLong],
+    rules: { 'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }], complexity: ['error', 25] },
   },
 )
