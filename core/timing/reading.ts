@@ -1,57 +1,17 @@
-import { diagramParts } from '../diagrams'
-import { inlineText, paragraphTexts, viewsOf, type Cue, type Deck, type Info, type Parts, type Slide } from '../model'
+import { viewsOf, type Cue, type Deck, type Parts, type Slide } from '../model'
 import type { ShownElement } from '../resolved'
-import { layoutOfTable } from '../tables'
-import { addReading, countReading, nothingToRead, type Reading } from '../text'
-import { partIndices } from './parts'
+import { nothingToRead, type Reading } from '../text'
 import type { TimingContext } from './context'
-
-/** Of a chart with very many marks a viewer compares about as many as these. */
-const marksCompared = 12
+import { timedKind } from './kinds'
 
 /** What there is to read of an element: of all of it, or of the parts that are `covered`, told apart `by`. */
-export function readingOf(
+export const readingOf = (
   element: ShownElement,
   deck: Deck,
   context: TimingContext,
-  info: Info,
   covered: ((part: number) => boolean) | null,
   by: Parts['by'] | null,
-): Reading {
-  if (element.kind === 'text') {
-    const texts = paragraphTexts(element.text).filter(text => text.trim() !== '')
-    if (!covered || by === 'paragraph') {
-      return texts
-        .filter((_, index) => !covered || covered(index))
-        .reduce((sum, text) => addReading(sum, countReading(text, info.language)), nothingToRead)
-    }
-    const whole = texts.reduce((sum, text) => addReading(sum, countReading(text, info.language)), nothingToRead)
-    const indices = partIndices(deck, element, by!, by!, context)
-    const share = indices.length ? indices.filter(covered).length / indices.length : 0
-    return { words: Math.round(whole.words * share), numbers: Math.round(whole.numbers * share), marks: 0 }
-  }
-  if (element.kind === 'table') {
-    const cells = layoutOfTable(deck, element, context.table, context.measurer)?.cells ?? []
-    return cells
-      .filter((_, index) => !covered || covered(index))
-      .reduce((sum, cell) => addReading(sum, countReading(cell.lines.join(' '), info.language)), nothingToRead)
-  }
-  if (element.kind === 'diagram') {
-    const parts = diagramParts(element.text, element.family)
-    // Words below a part are read with it.
-    let at = -1
-    return element.text.content.reduce((sum, paragraph) => {
-      if (parts[at + 1] === paragraph) at++
-      return covered && !covered(Math.max(0, at)) ? sum : addReading(sum, countReading(inlineText(paragraph.content), info.language))
-    }, nothingToRead)
-  }
-  if (element.kind === 'chart') {
-    const marks = partIndices(deck, element, 'mark', 'mark', context)
-    const shown = by === 'series' ? marks : marks.filter(index => !covered || covered(index))
-    return { words: 0, numbers: 0, marks: Math.min(marksCompared, shown.length) }
-  }
-  return nothingToRead
-}
+): Reading => timedKind(element)?.reading(deck, element, context, covered, by) ?? nothingToRead
 
 /**
  * The index of the beat in which something that just stands there is met: as the slide opens, or when the camera of a board

@@ -1,7 +1,18 @@
 <script setup lang="ts">
 import { setFields } from '#core/edits'
 import { beatsOf, cuesOf, type Cue, type Parts } from '#core/model'
-import { cameraSpeed, cueSentence, effectNamed, effectsFor, fastestOf, leastLength, paceFor, partName, setLength } from '#core/timing'
+import {
+  cameraSpeed,
+  cueSentence,
+  effectNamed,
+  effectsFor,
+  fastestOf,
+  leastLength,
+  paceFor,
+  partName,
+  partWays,
+  setLength,
+} from '#core/timing'
 
 /** How one cue happens, in words that can be edited. */
 const store = useDeck()
@@ -88,20 +99,10 @@ function moveToBeat(beat: string) {
 }
 const byWords = (by: Parts['by']) => {
   if (by === 'paragraph') return 'by line of the list'
-  const name = partName(element.value ?? undefined, by)
+  const name = partName(element.value, by)
   return element.value?.kind === 'text' ? `by ${name}` : `${name} by ${name}`
 }
-const partChoices = computed<Parts['by'][]>(() =>
-  element.value?.kind === 'chart'
-    ? ['mark']
-    : element.value?.kind === 'table'
-      ? ['line', 'series', 'mark']
-      : element.value?.kind === 'diagram'
-        ? ['item']
-        : element.value?.kind === 'text'
-          ? ['paragraph', 'line', 'word', 'letter']
-          : [],
-)
+const partChoices = computed(() => partWays(element.value))
 const setParts = (by: Parts['by'] | 'whole') =>
   set({ parts: by === 'whole' ? undefined : { by, stagger: cue.value?.parts?.stagger ?? (by === 'letter' ? 0.03 : 0.15) } })
 </script>

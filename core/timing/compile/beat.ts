@@ -88,7 +88,7 @@ function readingBrought(work: Work, { cue, effect, span }: ScoreCue): Reading {
   if (cue.what !== 'enter') return nothingToRead
   const { from, to } = { from: cue.parts?.range?.from ?? 0, to: cue.parts?.range?.to ?? Infinity }
   const covered = span && cue.parts ? (part: number) => part >= from && part <= to : null
-  return readingOf(element, work.deck, work.context, info, covered, cue.parts?.by ?? null)
+  return readingOf(element, work.deck, work.context, covered, cue.parts?.by ?? null)
 }
 
 /** All that comes into sight to be read in a beat. */
@@ -96,7 +96,7 @@ function readingIn(work: Work, index: number, cues: readonly ScoreCue[]): Readin
   const { deck, slide, context } = work
   const standing = work.elements
     .filter(element => !element.pinned && !work.entered.has(element.id) && metIn(element, deck.slides[slide], work.cues) === index)
-    .map(element => readingOf(element, deck, context, infoOf(deck), null, null))
+    .map(element => readingOf(element, deck, context, null, null))
   return [...standing, ...cues.map(cue => readingBrought(work, cue))].reduce(addReading, nothingToRead)
 }
 
