@@ -16,7 +16,11 @@ export async function newDeck(page: Page, title: string, purpose: 'Talk' | 'Film
   await expect(page.getByRole('heading', { name: 'What you will say' })).toBeVisible()
 }
 
-export const goPhase = (page: Page, name: string) => page.getByRole('navigation', { name: 'Phases' }).getByRole('button', { name }).click()
+/** Goes to a phase, and waits until it is there: it is loaded when it is first opened. */
+export async function goPhase(page: Page, name: string) {
+  await page.getByRole('navigation', { name: 'Phases' }).getByRole('button', { name }).click()
+  await expect(page.locator(`[data-phase="${name.toLowerCase()}"] > *`).first()).toBeVisible()
+}
 export const saved = (page: Page) => expect(page.getByTestId('saved')).toHaveText(/^Saved/)
 
 /** Pastes text into a field, as from the clipboard. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { watchDebounced } from '@vueuse/core'
 import { advance, goBack } from '#core/timing'
+import { expected } from '#core/values'
 
 const route = useRoute()
 const router = useRouter()
@@ -20,6 +21,17 @@ const phase = computed(() => String(route.query.phase ?? 'outline'))
 const go = (name: string) => void router.replace({ query: { ...route.query, phase: name } })
 const keysShown = ref(false)
 const finding = ref(false)
+/** Brings the other phases here once the first stands: they then open at once, and while the server is away too. */
+async function loadPhases() {
+  // Without the server they are asked for again when they are opened.
+  await Promise.all([
+    import('~/components/phases/OutlinePhase.vue'),
+    import('~/components/phases/ComposePhase.vue'),
+    import('~/components/phases/TimePhase.vue'),
+    import('~/components/phases/CheckPhase.vue'),
+    import('~/components/phases/DeliverPhase.vue'),
+  ]).catch(expected('TypeError'))
+}
 /** The slide in hand comes first; the rundown, which reckons every slide of the deck, follows a frame later. */
 const settled = ref(false)
 watch(
@@ -29,6 +41,7 @@ watch(
       requestAnimationFrame(() =>
         requestAnimationFrame(() => {
           settled.value = true
+          void loadPhases()
         }),
       )
   },
@@ -133,7 +146,7 @@ const keys = [
   <div class="work" :style="colors">
     <template v-if="store.deck">
       <DeckBar :phase="phase" :phases="phases" @go="go" @play="play" />
-      <main class="phase-area">
+      <main class="phase-area" :data-phase="phase">
         <LazyOutlinePhase v-if="phase === 'outline'" />
         <LazyComposePhase v-else-if="phase === 'compose'" />
         <LazyTimePhase v-else-if="phase === 'time'" />
