@@ -23,7 +23,8 @@ const files: readonly [string, string, () => Uint8Array | string][] = [
     'entities in entities',
     '/api/media?name=e.svg',
     () =>
-      `<!DOCTYPE svg [<!ENTITY a "aaaaaaaaaa">${Array.from({ length: 9 }, (_, at) => `<!ENTITY ${'bcdefghij'[at]} "${`&${'abcdefghi'[at]};`.repeat(10)}">`).join('')}]>${svg('<text>&j;</text>')}`,
+      '<!DOCTYPE svg [<!ENTITY a ' +
+      `"aaaaaaaaaa">${Array.from({ length: 9 }, (_, at) => `<!ENTITY ${'bcdefghij'[at]} "${`&${'abcdefghi'[at]};`.repeat(10)}">`).join('')}]>${svg('<text>&j;</text>')}`,
   ],
   ['an icon of 1 MB of filters', '/api/icons?name=f.svg', () => svg('<filter><feTurbulence/></filter>'.repeat(25_000))],
   ['a deck that unpacks to 120 MB', '/api/decks/file', bomb],
@@ -55,7 +56,9 @@ const files: readonly [string, string, () => Uint8Array | string][] = [
     'a manifest of the server’s own files',
     '/api/media/clip?name=h.mpd',
     () =>
-      '<?xml version="1.0"?><MPD xmlns="urn:mpeg:dash:schema:mpd:2011" type="static" profiles="urn:mpeg:dash:profile:isoff-main:2011"><Period><AdaptationSet mimeType="video/mp4"><Representation id="1" bandwidth="1"><BaseURL>file:///etc/passwd</BaseURL></Representation></AdaptationSet></Period></MPD>',
+      '<?xml version="1.0"?><MPD xmlns="urn:mpeg:dash:schema:mpd:2011" type="static" ' +
+      'profiles="urn:mpeg:dash:profile:isoff-main:2011"><Period><AdaptationSet mimeType="video/mp4"><Representation id="1" ' +
+      'bandwidth="1"><BaseURL>file:///etc/passwd</BaseURL></Representation></AdaptationSet></Period></MPD>',
   ],
   [
     'noise as a font',

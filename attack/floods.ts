@@ -78,7 +78,8 @@ export const floods: Attack = {
             new Promise<void>(resolve => {
               const line = net.connect(port, '127.0.0.1', () => {
                 line.write(
-                  `POST /api/session HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nContent-Type: application/json\r\nContent-Length: ${450 * 1024 * 1024}\r\n\r\n`,
+                  `POST /api/session HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nContent-Type: application/json\r\nContent-Length: ` +
+                    `${450 * 1024 * 1024}\r\n\r\n`,
                 )
                 const part = Buffer.alloc(1024 * 1024, 'x')
                 const push = () => {

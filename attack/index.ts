@@ -33,7 +33,8 @@ try {
     const { tried, failures, figures } = await attack.run(count => Math.max(1, Math.round(count * scale)))
     lost += failures.length
     process.stdout.write(
-      `  tried ${tried.toLocaleString('en')}, lost ${failures.length}, ${Math.round((Date.now() - begun) / 1000)} s${figures ? `; ${figures}` : ''}\n`,
+      `  tried ${tried.toLocaleString('en')}, lost ${failures.length}, ${Math.round((Date.now() - begun) / 1000)} ` +
+        `s${figures ? `; ${figures}` : ''}\n`,
     )
     for (const failure of failures.slice(0, 12)) process.stdout.write(`  LOST ${failure}\n`)
   }

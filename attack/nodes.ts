@@ -24,7 +24,8 @@ export const nodes: Attack = {
       const cutting = (async () => {
         while (Date.now() < until) {
           await pause(300)
-          await sql`select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and backend_type = 'client backend' and random() < 0.5`
+          await sql`select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid()
+            and backend_type = 'client backend' and random() < 0.5`
         }
         await sql.end()
       })()

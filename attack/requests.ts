@@ -63,7 +63,8 @@ export const malformed: Attack = {
             if (answer instanceof Error) failures.push(`${method} ${url} (${name}) as ${who}: ${answer.message}`)
             else if (answer.status >= 500)
               failures.push(
-                `${method} ${url} (${name.slice(0, 30)}) with ${JSON.stringify(body.slice(0, 40))} as ${who}: ${answer.status} ${(await answer.text()).slice(0, 160)}`,
+                `${method} ${url} (${name.slice(0, 30)}) with ${JSON.stringify(body.slice(0, 40))} as ${who}: ${answer.status} ` +
+                  `${(await answer.text()).slice(0, 160)}`,
               )
           }
         }

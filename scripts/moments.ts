@@ -141,7 +141,8 @@ if (verb === 'keep') {
   console.log(
     found.length
       ? `${found.length} moments differ.`
-      : `${now.length} decks show the same, at ${frames} moments and ${now.reduce((sum, { pictures }) => sum + Object.keys(pictures).length, 0)} pictures.`,
+      : `${now.length} decks show the same, at ${frames} moments and ` +
+          `${now.reduce((sum, { pictures }) => sum + Object.keys(pictures).length, 0)} pictures.`,
   )
   process.exitCode = found.length ? 1 : 0
 }

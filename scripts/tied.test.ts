@@ -32,7 +32,8 @@ it('a process that is tied ends in order, and is ended where it does not', async
 
 it('a process that is tied may have threads, and lives with them until then', async () => {
   const threaded = tied(
-    'new (require("node:worker_threads").Worker)("require(`node:worker_threads`).parentPort.postMessage(`there`)", { eval: true }).on("message", words => console.log(words)); setInterval(() => {}, 1000)',
+    'new (require("node:worker_threads").Worker)("require(`node:worker_threads`).parentPort.postMessage(`there`)", { eval: ' +
+      'true }).on("message", words => console.log(words)); setInterval(() => {}, 1000)',
   )
   const [said] = (await once(threaded.stdout!, 'data')) as [Buffer]
   expect(String(said)).toContain('there')

@@ -1,7 +1,15 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import * as fontkit from 'fontkit'
+import { format, resolveConfig } from 'prettier'
 import wawoff2 from 'wawoff2'
 import { packSpans, spansOfRange, unpackSpans } from '../core/fonts'
+
+/** Writes a file as the formatter would have it. */
+async function write(file: string, text: string) {
+  writeFileSync(file, await format(text, { ...(await resolveConfig(file)), filepath: file }))
+}
+/** A long text as a literal in lines: in pieces that are put together. */
+const inLines = (text: string) => (text.match(/.{1,110}([ ,]|$)/g) ?? [text]).map(piece => `'${piece}'`).join(' + ')
 
 /** Writes the list of families that ship from what their packages say of themselves. Run it when a font package comes or goes. */
 const kinds: Readonly<Record<string, readonly string[]>> = {
@@ -56,10 +64,14 @@ const rows = Object.entries(kinds).flatMap(([kind, folders]) =>
     const subsets = meta.subsets.filter(subset => unicode[subset])
     for (const subset of subsets)
       if ((unicode[subset] ?? '').length > (ranges.get(subset) ?? '').length) ranges.set(subset, unicode[subset]!)
-    return `  { family: ${JSON.stringify(meta.family)}, folder: '${folder}', kind: '${kind}', weights: [${meta.weights.filter(weight => wanted.has(weight)).join(', ')}], italic: ${meta.styles.includes('italic')}, subsets: [${subsets.map(subset => `'${subset}'`).join(', ')}] },`
+    return (
+      `  { family: ${JSON.stringify(meta.family)}, folder: '${folder}', kind: '${kind}', weights: ` +
+      `[${meta.weights.filter(weight => wanted.has(weight)).join(', ')}], italic: ${meta.styles.includes('italic')}, subsets: ` +
+      `[${subsets.map(subset => `'${subset}'`).join(', ')}] },`
+    )
   }),
 )
-writeFileSync(
+await write(
   'core/fonts/families.ts',
   `import type { FontFamily } from './family'
 
@@ -69,13 +81,13 @@ ${rows.join('\n')}
 ]
 `,
 )
-writeFileSync(
+await write(
   'core/fonts/subsets.ts',
   `/** Which code points each part of a family's files holds, as CSS unicode-range writes it. */
 export const subsetRanges: Readonly<Record<string, string>> = {
 ${[...ranges]
   .sort()
-  .map(([name, range]) => `  '${name}': '${range}',`)
+  .map(([name, range]) => `  '${name}': ${inLines(range)},`)
   .join('\n')}
 }
 `,
@@ -102,11 +114,14 @@ for (const folder of Object.values(kinds).flat()) {
     for (const [from, to] of spansOfRange(ranges.get(subset) ?? ''))
       for (let point = from; point <= to; point++) if (has.has(point)) points.add(point)
   }
-  held.push(`  ${JSON.stringify(family)}: '${packSpans(points)}',`)
+  held.push(`  ${JSON.stringify(family)}: ${inLines(packSpans(points))},`)
 }
-writeFileSync(
+await write(
   'core/fonts/held.ts',
-  `/** The code points that each family’s files hold, from the files themselves (scripts/write-fonts.ts): spans as “distance from the end of the last+length”, in base 36. */
+  `/**
+ * The code points that each family’s files hold, from the files themselves (scripts/write-fonts.ts): spans as “distance from the end of the
+ * last+length”, in base 36.
+ */
 export const heldSpans: Readonly<Record<string, string>> = {
 ${held.join('\n')}
 }
@@ -145,11 +160,11 @@ for (const [folder, wantedParts] of Object.entries(behind)) {
     for (const [from, to] of spansOfRange(range))
       for (let point = Math.max(from, least); point <= to; point++)
         if (has.has(point) && (folder !== 'noto-color-emoji' || isPicture(point))) points.push(point)
-    if (points.length) parts.push(`    { file: '${folder}-${name}-400-normal.woff2', range: '${asRange(points)}' },`)
+    if (points.length) parts.push(`    { file: '${folder}-${name}-400-normal.woff2', range: ${inLines(asRange(points))} },`)
   }
   fallbacks.push(`  { family: ${JSON.stringify(family)}, folder: '${folder}', parts: [\n${parts.join('\n')}\n  ] },`)
 }
-writeFileSync(
+await write(
   'core/fonts/fallbacks.ts',
   `/** A family that stands behind all others: its files, and the code points that each is asked for. */
 export interface Fallback { family: string, folder: string, parts: readonly { file: string, range: string }[] }

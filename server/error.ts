@@ -33,7 +33,9 @@ function answerTo(
   const id = logError(cause, 'a request failed', place)
   return {
     status: 500,
-    message: `Something went wrong on the server, and it was written down there as ${id}. Try again; if it stays so, tell that number to whoever runs the server.`,
+    message:
+      `Something went wrong on the server, and it was written down there as ${id}. Try again; if it stays so, tell that number ` +
+      'to whoever runs the server.',
     id,
   }
 }

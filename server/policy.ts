@@ -26,7 +26,8 @@ export const answerHeaders = {
   'x-frame-options': 'DENY',
   'referrer-policy': 'no-referrer',
   'permissions-policy':
-    'camera=(self), microphone=(self), fullscreen=(self), autoplay=(self), display-capture=(), geolocation=(), payment=(), usb=(), serial=(), midi=(), interest-cohort=()',
+    'camera=(self), microphone=(self), fullscreen=(self), autoplay=(self), display-capture=(), geolocation=(), payment=(), ' +
+    'usb=(), serial=(), midi=(), interest-cohort=()',
   'cross-origin-opener-policy': 'same-origin',
   'cross-origin-resource-policy': 'same-origin',
 }

@@ -105,7 +105,8 @@ function apply(frame: Frame | null) {
   const { width, height } = size.value
   const moved =
     camera && !props.whole
-      ? `translate(${width / 2}px,${height / 2}px)${camera.angle ? ` rotate(${-camera.angle}deg)` : ''} scale(${camera.scale}) translate(${-camera.x}px,${-camera.y}px)`
+      ? `translate(${width / 2}px,${height / 2}px)${camera.angle ? ` rotate(${-camera.angle}deg)` : ''} scale(${camera.scale}) ` +
+        `translate(${-camera.x}px,${-camera.y}px)`
       : ''
   if (within.value && within.value.style.transform !== moved) within.value.style.transform = moved
   const share = frame?.ground ?? 1

@@ -10,7 +10,8 @@ const { palette } = houseTheme
 let nodes: ElementNodes
 beforeEach(() => {
   document.body.innerHTML =
-    '<div class="stage-slide"><div class="stage-moving"><span class="stage-run" data-part="0">One</span><span class="stage-run" data-part="1">Two 20</span></div></div>'
+    '<div class="stage-slide"><div class="stage-moving"><span class="stage-run" data-part="0">One</span><span ' +
+    'class="stage-run" data-part="1">Two 20</span></div></div>'
   const moving = document.querySelector<HTMLElement>('.stage-moving')!
   const parts = [...moving.querySelectorAll<HTMLElement>('span')]
   nodes = { moving, parts: parts.map(node => [node]), runs: [{ node: parts[1]!, text: 'Two 20', part: 1 }], said: [], redraw: null }

@@ -124,59 +124,58 @@ test('what changes something is refused to pages of other addresses, and to such
   expect(await socket(`http://127.0.0.1:${port}`, cookie)).toBe(101)
 })
 
-test('every answer says what its page may do; no script in a page’s own text but ours, no cookie for strangers, no name of the program', async ({
-  page,
-  request,
-  playwright,
-}) => {
-  const stranger = await playwright.request.newContext({ baseURL: `http://127.0.0.1:${port}` })
-  const script = /src="(\/_nuxt\/[^"]+\.js)"/.exec(await (await stranger.get('/sign-in')).text())![1]!
-  for (const url of ['/sign-in', '/mark.svg', script, '/api/welcome', '/api/health', '/api/decks', '/api/no-such-call']) {
-    const headers = (await stranger.get(url)).headers()
-    expect([url, headers['x-content-type-options'], headers['x-frame-options'], headers['referrer-policy']]).toEqual([
-      url,
-      'nosniff',
-      'DENY',
-      'no-referrer',
-    ])
-    expect([url, headers['set-cookie'], headers['x-powered-by']]).toEqual([url, undefined, undefined])
-    expect(headers['content-security-policy']).toContain("frame-ancestors 'none'")
-    expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/)
-    expect(headers['permissions-policy']).toContain('geolocation=()')
-  }
-  expect((await stranger.get('/api/no-such-call')).status()).toBe(404)
-  expect((await stranger.post('/api/no-such-call')).status()).toBe(404)
-  await stranger.dispose()
-  await request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
-  // What stands in a page of ours against its policy would be said in the console.
-  const broken: string[] = []
-  page.on('console', message => {
-    if (/Content Security Policy|violates/i.test(message.text())) broken.push(message.text())
-  })
-  await page.goto('/sign-in')
-  await page.evaluate(() => {
-    const script = document.createElement('script')
-    script.textContent = 'window.ran = true'
-    document.body.append(script)
-  })
-  expect(await page.evaluate(() => (window as unknown as { ran?: boolean }).ran)).toBeUndefined()
-  expect(broken.splice(0)).toHaveLength(1)
-  await enter(page)
-  for (const view of [
-    '/',
-    '/decks/demo-seasons?phase=compose',
-    '/decks/demo-seasons?phase=time',
-    '/decks/demo-seasons?phase=check',
-    '/decks/demo-routes?phase=deliver',
-    '/media',
-    '/screens',
-    '/present/demo-hall',
-  ]) {
-    await page.goto(view)
-    await page.waitForLoadState('networkidle')
-  }
-  expect(broken).toEqual([])
-})
+test(
+  'every answer says what its page may do; no script in a page’s own text but ours, no cookie for strangers, no name of the ' + 'program',
+  async ({ page, request, playwright }) => {
+    const stranger = await playwright.request.newContext({ baseURL: `http://127.0.0.1:${port}` })
+    const script = /src="(\/_nuxt\/[^"]+\.js)"/.exec(await (await stranger.get('/sign-in')).text())![1]!
+    for (const url of ['/sign-in', '/mark.svg', script, '/api/welcome', '/api/health', '/api/decks', '/api/no-such-call']) {
+      const headers = (await stranger.get(url)).headers()
+      expect([url, headers['x-content-type-options'], headers['x-frame-options'], headers['referrer-policy']]).toEqual([
+        url,
+        'nosniff',
+        'DENY',
+        'no-referrer',
+      ])
+      expect([url, headers['set-cookie'], headers['x-powered-by']]).toEqual([url, undefined, undefined])
+      expect(headers['content-security-policy']).toContain("frame-ancestors 'none'")
+      expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/)
+      expect(headers['permissions-policy']).toContain('geolocation=()')
+    }
+    expect((await stranger.get('/api/no-such-call')).status()).toBe(404)
+    expect((await stranger.post('/api/no-such-call')).status()).toBe(404)
+    await stranger.dispose()
+    await request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
+    // What stands in a page of ours against its policy would be said in the console.
+    const broken: string[] = []
+    page.on('console', message => {
+      if (/Content Security Policy|violates/i.test(message.text())) broken.push(message.text())
+    })
+    await page.goto('/sign-in')
+    await page.evaluate(() => {
+      const script = document.createElement('script')
+      script.textContent = 'window.ran = true'
+      document.body.append(script)
+    })
+    expect(await page.evaluate(() => (window as unknown as { ran?: boolean }).ran)).toBeUndefined()
+    expect(broken.splice(0)).toHaveLength(1)
+    await enter(page)
+    for (const view of [
+      '/',
+      '/decks/demo-seasons?phase=compose',
+      '/decks/demo-seasons?phase=time',
+      '/decks/demo-seasons?phase=check',
+      '/decks/demo-routes?phase=deliver',
+      '/media',
+      '/screens',
+      '/present/demo-hall',
+    ]) {
+      await page.goto(view)
+      await page.waitForLoadState('networkidle')
+    }
+    expect(broken).toEqual([])
+  },
+)
 
 test('a request is bounded before it is read', async () => {
   const send = (headers: string) =>
@@ -247,7 +246,9 @@ test('what one person keeps is bounded: files by their bytes, decks by their num
     request.post('/api/media', { params: { name: 'small.png' }, data: png, headers: { 'content-type': 'application/octet-stream' } })
   const hash = createHash('sha256').update(png).digest('hex')
   try {
-    await sql`insert into media (hash, name, type, extension, bytes, created_by) select ${'f'.repeat(64)}, 'heavy.mp4', 'video/mp4', 'mp4', ${25 * 1024 ** 3}, id from people where email = 'tomas@velmoor.example'`
+    await sql`insert into media (hash, name, type, extension, bytes, created_by)
+      select ${'f'.repeat(64)}, 'heavy.mp4', 'video/mp4', 'mp4', ${25 * 1024 ** 3}, id from people
+      where email = 'tomas@velmoor.example'`
     const refused = await bring()
     expect([refused.status(), (await refused.json()).message]).toEqual([
       413,
@@ -257,7 +258,9 @@ test('what one person keeps is bounded: files by their bytes, decks by their num
     await sql`delete from media where hash = ${'f'.repeat(64)}`
     expect((await bring()).status()).toBe(200)
 
-    await sql`insert into decks (id, title, purpose, created_by, snapshot, slides, cover, cover_tables) select 'many-' || n, 'Many', 'talk', people.id, decks.snapshot, 1, decks.cover, '{}' from generate_series(1, 2000) n, people, decks where people.email = 'tomas@velmoor.example' and decks.id = 'demo-hall'`
+    await sql`insert into decks (id, title, purpose, created_by, snapshot, slides, cover, cover_tables)
+      select 'many-' || n, 'Many', 'talk', people.id, decks.snapshot, 1, decks.cover, '{}'
+      from generate_series(1, 2000) n, people, decks where people.email = 'tomas@velmoor.example' and decks.id = 'demo-hall'`
     const deck = await request.post('/api/decks', { data: { title: 'One more', purpose: 'talk' } })
     expect([deck.status(), (await deck.json()).message]).toEqual([429, expect.stringContaining('2,000 decks')])
   } finally {

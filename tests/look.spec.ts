@@ -285,7 +285,8 @@ test('a starter is filled with one’s own outline and keeps its beats', async (
   await paste(
     page,
     'textarea.title',
-    'Winter on the quay\n\tFor the night crew\nWhat changes\n\tRamps: salted at five\n\tBoats: one an hour less\n\tLights: on all night\nWhy now\n\t3 weeks of frost\n\t2 falls last year',
+    'Winter on the quay\n\tFor the night crew\nWhat changes\n\tRamps: salted at five\n\tBoats: one an hour less\n\tLights: on ' +
+      'all night\nWhy now\n\t3 weeks of frost\n\t2 falls last year',
   )
   await page.getByRole('button', { name: 'Starters' }).click()
   await expect(page.getByRole('option')).toHaveCount(10)

@@ -121,105 +121,104 @@ async function gifOf(frames: number): Promise<Buffer> {
   return Buffer.concat([head, ...Array.from({ length: frames }, () => frame), Buffer.from([0x3b])])
 }
 
-test('a file that anything needs stays in Media; a screen whose picture is gone all the same plays on, with a calm plate in its place', async ({
-  page,
-  request,
-  browser,
-}) => {
-  await request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
-  const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
-  const [picture] = await makePictures(1)
-  const bring = async (name: string, extra: number) =>
-    (
-      (await (
-        await request.post(`/api/media?name=${name}.jpg`, {
-          data: await sharp(picture!.bytes)
-            .resize(300 + extra)
-            .jpeg()
-            .toBuffer(),
-          headers: { 'content-type': 'application/octet-stream' },
-        })
-      ).json()) as { hash: string }
-    ).hash
-  const deckWith = async (title: string, hash: string) => {
-    const { id } = (await (await request.post('/api/decks', { data: { title, purpose: 'loop' } })).json()) as { id: string }
-    const editor = await editDeck(id)
-    const slide = [...liveTable(editor.document, 'slides').keys()][0]!
-    expect(
-      await editor.change(document =>
-        applyToDocument(document, [
-          putRecord('elements', {
-            id: 'shown',
-            owner: slide,
-            kind: 'picture',
-            name: 'Shown',
-            order: 'a5',
-            media: hash,
-            box: { x: 100, y: 100, width: 600, height: 400, angle: 0 },
-          }),
-        ]),
-      ),
-    ).toBe(true)
+test(
+  'a file that anything needs stays in Media; a screen whose picture is gone all the same plays on, with a calm plate in its ' + 'place',
+  async ({ page, request, browser }) => {
+    await request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
+    const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
+    const [picture] = await makePictures(1)
+    const bring = async (name: string, extra: number) =>
+      (
+        (await (
+          await request.post(`/api/media?name=${name}.jpg`, {
+            data: await sharp(picture!.bytes)
+              .resize(300 + extra)
+              .jpeg()
+              .toBuffer(),
+            headers: { 'content-type': 'application/octet-stream' },
+          })
+        ).json()) as { hash: string }
+      ).hash
+    const deckWith = async (title: string, hash: string) => {
+      const { id } = (await (await request.post('/api/decks', { data: { title, purpose: 'loop' } })).json()) as { id: string }
+      const editor = await editDeck(id)
+      const slide = [...liveTable(editor.document, 'slides').keys()][0]!
+      expect(
+        await editor.change(document =>
+          applyToDocument(document, [
+            putRecord('elements', {
+              id: 'shown',
+              owner: slide,
+              kind: 'picture',
+              name: 'Shown',
+              order: 'a5',
+              media: hash,
+              box: { x: 100, y: 100, width: 600, height: 400, angle: 0 },
+            }),
+          ]),
+        ),
+      ).toBe(true)
+      editor.leave()
+      return id
+    }
+    const refusedFor = async (hash: string) => {
+      const answer = await request.delete(`/api/media/${hash}`)
+      return [answer.status(), answer.status() === 200 ? '' : (await answer.json()).data.message]
+    }
+    const [removed, published, free] = [await bring('removed', 1), await bring('published', 2), await bring('free', 3)]
+    const gone = await deckWith('Taken off the shelf', removed)
+    await request.delete(`/api/decks/${gone}`)
+    expect(await refusedFor(removed)).toEqual([
+      409,
+      expect.stringContaining('in “Taken off the shelf”, which was removed and can be restored'),
+    ])
+    const loop = await deckWith('On the wall', published)
+    expect((await request.post(`/api/decks/${loop}/publish`)).status()).toBe(200)
+    // Not in the deck any more, but on the wall.
+    const editor = await editDeck(loop)
+    await editor.change(document => applyToDocument(document, [dropRecord('elements', 'shown')]))
     editor.leave()
-    return id
-  }
-  const refusedFor = async (hash: string) => {
-    const answer = await request.delete(`/api/media/${hash}`)
-    return [answer.status(), answer.status() === 200 ? '' : (await answer.json()).data.message]
-  }
-  const [removed, published, free] = [await bring('removed', 1), await bring('published', 2), await bring('free', 3)]
-  const gone = await deckWith('Taken off the shelf', removed)
-  await request.delete(`/api/decks/${gone}`)
-  expect(await refusedFor(removed)).toEqual([
-    409,
-    expect.stringContaining('in “Taken off the shelf”, which was removed and can be restored'),
-  ])
-  const loop = await deckWith('On the wall', published)
-  expect((await request.post(`/api/decks/${loop}/publish`)).status()).toBe(200)
-  // Not in the deck any more, but on the wall.
-  const editor = await editDeck(loop)
-  await editor.change(document => applyToDocument(document, [dropRecord('elements', 'shown')]))
-  editor.leave()
-  expect(await refusedFor(published)).toEqual([409, expect.stringContaining('in the published version 1 of “On the wall”')])
-  const themed = await bring('themed', 4)
-  await sql`insert into themes (id, name, content) values ('theme-of-a-test', 'Only here', ${sql.json({ logo: { media: themed } })})`
-  expect(await refusedFor(themed)).toEqual([409, expect.stringContaining('in the theme “Only here”')])
-  await sql`delete from themes where id = 'theme-of-a-test'`
-  expect(await refusedFor(themed)).toEqual([200, ''])
-  expect(await refusedFor(free)).toEqual([200, ''])
+    expect(await refusedFor(published)).toEqual([409, expect.stringContaining('in the published version 1 of “On the wall”')])
+    const themed = await bring('themed', 4)
+    await sql`insert into themes (id, name, content) values ('theme-of-a-test', 'Only here', ${sql.json({ logo: { media: themed } })})`
+    expect(await refusedFor(themed)).toEqual([409, expect.stringContaining('in the theme “Only here”')])
+    await sql`delete from themes where id = 'theme-of-a-test'`
+    expect(await refusedFor(themed)).toEqual([200, ''])
+    expect(await refusedFor(free)).toEqual([200, ''])
 
-  // Gone all the same, as by somebody at the database.
-  await sql`delete from media where hash = ${published}`
-  const made = (await (await request.post('/api/screens', { data: { name: 'With a hole' } })).json()) as { id: string; token: string }
-  const { id: list } = (await (await request.post('/api/loops', { data: { name: 'With a hole' } })).json()) as { id: string }
-  await request.put(`/api/loops/${list}/items`, { data: { items: [{ deck: loop }, { deck: 'demo-hall' }] } })
-  await request.put(`/api/screens/${made.id}/loop`, { data: { loop: list } })
-  const screen = await browser.newPage()
-  await screen.goto(`/show/${made.id}#${made.token}`)
-  await expect(screen.locator('.stage-slide').first()).toBeVisible()
-  await expect(screen.locator('.words')).toHaveCount(0)
-  await expect(screen.locator('.screen')).toHaveAttribute('data-reachable', 'true')
-  await expect(screen.locator('.stage-lost').first()).toBeAttached({ timeout: 60_000 })
+    // Gone all the same, as by somebody at the database.
+    await sql`delete from media where hash = ${published}`
+    const made = (await (await request.post('/api/screens', { data: { name: 'With a hole' } })).json()) as { id: string; token: string }
+    const { id: list } = (await (await request.post('/api/loops', { data: { name: 'With a hole' } })).json()) as { id: string }
+    await request.put(`/api/loops/${list}/items`, { data: { items: [{ deck: loop }, { deck: 'demo-hall' }] } })
+    await request.put(`/api/screens/${made.id}/loop`, { data: { loop: list } })
+    const screen = await browser.newPage()
+    await screen.goto(`/show/${made.id}#${made.token}`)
+    await expect(screen.locator('.stage-slide').first()).toBeVisible()
+    await expect(screen.locator('.words')).toHaveCount(0)
+    await expect(screen.locator('.screen')).toHaveAttribute('data-reachable', 'true')
+    await expect(screen.locator('.stage-lost').first()).toBeAttached({ timeout: 60_000 })
 
-  // What it says it played is believed only where it can have been.
-  const report = async (deck: string, version: number, startedAt: Date, seconds: number) =>
-    (
-      await (
-        await request.post('/api/screen/report', {
-          headers: { authorization: `Bearer ${made.token}` },
-          data: { playing: null, plays: [{ deck, version, startedAt, seconds }] },
-        })
-      ).json()
-    ).refused
-  const now = Date.now()
-  expect(await report('demo-hall', 1, new Date(now - 5000), 4)).toBe(0)
-  expect(await report('demo-briefing', 1, new Date(now - 5000), 4)).toBe(1)
-  expect(await report('demo-hall', 9, new Date(now - 5000), 4)).toBe(1)
-  expect(await report('demo-hall', 1, new Date(now - 86_400_000), 4)).toBe(1)
-  expect(await report('demo-hall', 1, new Date(now + 600_000), 4)).toBe(1)
-  expect(await report('demo-hall', 1, new Date(now - 5000), 80_000)).toBe(1)
-  await screen.close()
-  await request.delete(`/api/screens/${made.id}`)
-  await sql.end()
-  await page.close()
-})
+    // What it says it played is believed only where it can have been.
+    const report = async (deck: string, version: number, startedAt: Date, seconds: number) =>
+      (
+        await (
+          await request.post('/api/screen/report', {
+            headers: { authorization: `Bearer ${made.token}` },
+            data: { playing: null, plays: [{ deck, version, startedAt, seconds }] },
+          })
+        ).json()
+      ).refused
+    const now = Date.now()
+    expect(await report('demo-hall', 1, new Date(now - 5000), 4)).toBe(0)
+    expect(await report('demo-briefing', 1, new Date(now - 5000), 4)).toBe(1)
+    expect(await report('demo-hall', 9, new Date(now - 5000), 4)).toBe(1)
+    expect(await report('demo-hall', 1, new Date(now - 86_400_000), 4)).toBe(1)
+    expect(await report('demo-hall', 1, new Date(now + 600_000), 4)).toBe(1)
+    expect(await report('demo-hall', 1, new Date(now - 5000), 80_000)).toBe(1)
+    await screen.close()
+    await request.delete(`/api/screens/${made.id}`)
+    await sql.end()
+    await page.close()
+  },
+)

@@ -205,7 +205,8 @@ test('an edit of somebody whose account is gone is refused to them, and all othe
   const deck = await makeDeck('Removed person')
   await withSql(
     sql =>
-      sql`insert into people (name, email, role, password_hash) select 'Gone Soon', 'gone@velmoor.example', 'editor', password_hash from people limit 1 on conflict (email) do nothing`,
+      sql`insert into people (name, email, role, password_hash)
+        select 'Gone Soon', 'gone@velmoor.example', 'editor', password_hash from people limit 1 on conflict (email) do nothing`,
   )
   const [gone, stays] = [await editDeck(deck, { email: 'gone@velmoor.example' }), await editDeck(deck)]
   expect(await gone.change(document => applyToDocument(document, [setRecord('info', 'info', { title: 'From one who goes' })]))).toBe(true)
@@ -221,7 +222,8 @@ test('a role that changes holds for sockets that are open', async () => {
   const deck = await makeDeck('Roles')
   await withSql(
     sql =>
-      sql`insert into people (name, email, role, password_hash) select 'Role Play', 'role@velmoor.example', 'editor', password_hash from people limit 1 on conflict (email) do nothing`,
+      sql`insert into people (name, email, role, password_hash)
+        select 'Role Play', 'role@velmoor.example', 'editor', password_hash from people limit 1 on conflict (email) do nothing`,
   )
   const editor = await editDeck(deck, { email: 'role@velmoor.example' })
   const write = () => editor.change(document => applyToDocument(document, [setRecord('info', 'info', { title: 'x' })]))
@@ -275,7 +277,8 @@ test('three servers on one database lose nothing of what any of them was sent, w
       const sql = postgres(url, { max: 1, onnotice: () => {} })
       while (cutting) {
         await new Promise(resolve => setTimeout(resolve, 400))
-        await sql`select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and backend_type = 'client backend' and random() < 0.4`
+        await sql`select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid()
+          and backend_type = 'client backend' and random() < 0.4`
       }
       await sql.end()
     })()

@@ -37,7 +37,9 @@ test('a slide is narrated in place, its beats are tapped to the voice, then take
   await withMicrophone(true, async page => {
     await timed(page, 'Narrated', ['Saturdays', '\tTwo more boats', '\tDogs travel free'], 'Film')
     await page.evaluate(
-      `(() => { const deck = document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'); deck.edit('write notes', [{ do: 'set', table: 'slides', id: deck.slideId, fields: { notes: ${JSON.stringify(script)} } }]) })()`,
+      `(() => { const deck = document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'); ` +
+        `deck.edit('write notes', [{ do: 'set', table: 'slides', id: deck.slideId, fields: { notes: ${JSON.stringify(script)} } ` +
+        '}]) })()',
     )
     await page.getByRole('button', { name: 'Add sound' }).click()
     await page.getByRole('menuitem', { name: 'Record the slide’s voice' }).click()
@@ -119,7 +121,8 @@ test('a film longer than its slide asks what is meant, and the slide holds for i
   expect(await runs(page)).toBe(9)
   // The stage at work shows the film where it is at that moment.
   await page.evaluate(
-    `(() => { const deck = document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'); deck.goTo({ slide: deck.slideId, beat: 0, seconds: 4 }) })()`,
+    `(() => { const deck = document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'); ` +
+      'deck.goTo({ slide: deck.slideId, beat: 0, seconds: 4 }) })()',
   )
   await expect
     .poll(() =>

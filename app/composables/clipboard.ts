@@ -69,7 +69,8 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
   function tooLong(lines: number): boolean {
     if (lines > mostLines)
       warn(
-        `What was pasted has ${lines.toLocaleString('en')} lines; a text on a slide may have ${mostLines.toLocaleString('en')}. Paste it in the outline, where lines become slides, or in parts.`,
+        `What was pasted has ${lines.toLocaleString('en')} lines; a text on a slide may have ` +
+          `${mostLines.toLocaleString('en')}. Paste it in the outline, where lines become slides, or in parts.`,
       )
     return lines > mostLines
   }

@@ -83,7 +83,8 @@ const signs = (setting: () => TextSetting | null, colorOf: (color: Bullet['color
     },
   })
 const iconSvg = (icon: NonNullable<Bullet['icon']>, color: string) =>
-  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${icon.view.join(' ')}">${icon.paths.map(path => `<path d="${path.d}" fill="${path.width ? 'none' : color}" stroke="${path.width ? color : 'none'}" stroke-width="${path.width ?? 0}" stroke-linecap="round" stroke-linejoin="round"/>`).join('')}</svg>`
+  '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ' +
+  `${icon.view.join(' ')}">${icon.paths.map(path => `<path d="${path.d}" fill="${path.width ? 'none' : color}" stroke="${path.width ? color : 'none'}" stroke-width="${path.width ?? 0}" stroke-linecap="round" stroke-linejoin="round"/>`).join('')}</svg>`
 
 /** More formatting than this is not read, letters: only the words of it are taken. */
 export const mostHtml = 2_000_000

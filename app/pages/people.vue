@@ -57,7 +57,8 @@ async function link(row: Row) {
       link: made.link,
       title: `A new password for ${row.name}`,
       words:
-        'With this link they set a new password; all their sessions end then. It holds for three days and works once; it is not shown again.',
+        'With this link they set a new password; all their sessions end then. It holds for three days and works once; it is ' +
+        'not shown again.',
     }
 }
 const leaving = ref<Row | null>(null)

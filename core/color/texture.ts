@@ -33,8 +33,10 @@ export function textureSvg({ kind, strength }: Texture, dark: boolean): string {
   const layers = weaves[kind].map(({ across, down, octaves, seed, gain }, index) => {
     const alpha = (gain * strength * 1.6).toFixed(3)
     return (
-      `<filter id="w${index}" x="0" y="0" width="100%" height="100%" color-interpolation-filters="sRGB"><feTurbulence type="fractalNoise" baseFrequency="${across} ${down}" numOctaves="${octaves}" seed="${seed}" stitchTiles="stitch"/>` +
-      `<feColorMatrix values="0 0 0 0 ${value} 0 0 0 0 ${value} 0 0 0 0 ${value} ${alpha} 0 0 0 ${(-0.32 * Number(alpha)).toFixed(3)}"/></filter><rect width="${side}" height="${side}" filter="url(#w${index})"/>`
+      `<filter id="w${index}" x="0" y="0" width="100%" height="100%" color-interpolation-filters="sRGB"><feTurbulence ` +
+      `type="fractalNoise" baseFrequency="${across} ${down}" numOctaves="${octaves}" seed="${seed}" stitchTiles="stitch"/>` +
+      (`<feColorMatrix values="0 0 0 0 ${value} 0 0 0 0 ${value} 0 0 0 0 ${value} ${alpha} 0 0 0 ` +
+        `${(-0.32 * Number(alpha)).toFixed(3)}"/></filter><rect width="${side}" height="${side}" filter="url(#w${index})"/>`)
     )
   })
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${side}" height="${side}">${layers.join('')}</svg>`

@@ -106,10 +106,16 @@ export const rectangle = (place: Place, radius = 0) => {
       { x: x + width, y: y + height },
       { x, y: y + height },
     ])
-  return `M${at({ x: x + r, y })}H${short(x + width - r)}A${r} ${r} 0 0 1 ${at({ x: x + width, y: y + r })}V${short(y + height - r)}A${r} ${r} 0 0 1 ${at({ x: x + width - r, y: y + height })}H${short(x + r)}A${r} ${r} 0 0 1 ${at({ x, y: y + height - r })}V${short(y + r)}A${r} ${r} 0 0 1 ${at({ x: x + r, y })}Z`
+  return (
+    `M${at({ x: x + r, y })}H${short(x + width - r)}A${r} ${r} 0 0 1 ` +
+    `${at({ x: x + width, y: y + r })}V${short(y + height - r)}A${r} ${r} 0 0 1 ` +
+    `${at({ x: x + width - r, y: y + height })}H${short(x + r)}A${r} ${r} 0 0 1 ` +
+    `${at({ x, y: y + height - r })}V${short(y + r)}A${r} ${r} 0 0 1 ${at({ x: x + r, y })}Z`
+  )
 }
 export const circle = (center: Spot, r: number) =>
-  `M${at({ x: center.x - r, y: center.y })}A${short(r)} ${short(r)} 0 1 1 ${at({ x: center.x + r, y: center.y })}A${short(r)} ${short(r)} 0 1 1 ${at({ x: center.x - r, y: center.y })}Z`
+  `M${at({ x: center.x - r, y: center.y })}A${short(r)} ${short(r)} 0 1 1 ${at({ x: center.x + r, y: center.y })}A${short(r)} ` +
+  `${short(r)} 0 1 1 ${at({ x: center.x - r, y: center.y })}Z`
 
 /** An arrow's head that ends at a tip, coming from a direction (radians), as an open path. */
 export function arrowHead(tip: Spot, angle: number, length: number): string {

@@ -20,7 +20,11 @@ const shift = (point: Point, x: number, y: number): Point => ({ x: point.x + x, 
 function bone(from: Point, to: Point, r1: number, r2: number): string {
   const angle = Math.atan2(to.y - from.y, to.x - from.x)
   const [x, y] = [-Math.sin(angle), Math.cos(angle)]
-  return `M${at(shift(from, x * r1, y * r1))}L${at(shift(to, x * r2, y * r2))}A${n(r2)} ${n(r2)} 0 0 0 ${at(shift(to, -x * r2, -y * r2))}L${at(shift(from, -x * r1, -y * r1))}A${n(r1)} ${n(r1)} 0 0 0 ${at(shift(from, x * r1, y * r1))}Z`
+  return (
+    `M${at(shift(from, x * r1, y * r1))}L${at(shift(to, x * r2, y * r2))}A${n(r2)} ${n(r2)} 0 0 0 ` +
+    `${at(shift(to, -x * r2, -y * r2))}L${at(shift(from, -x * r1, -y * r1))}A${n(r1)} ${n(r1)} 0 0 0 ` +
+    `${at(shift(from, x * r1, y * r1))}Z`
+  )
 }
 const disc = (center: Point, rx: number, ry = rx) =>
   `M${at(shift(center, -rx, 0))}A${n(rx)} ${n(ry)} 0 1 1 ${at(shift(center, rx, 0))}A${n(rx)} ${n(ry)} 0 1 1 ${at(shift(center, -rx, 0))}Z`
@@ -31,7 +35,10 @@ function smooth(points: readonly Point[]): string {
   return `M${at(points[0]!)}${points
     .map((from, index) => {
       const [before, to, after] = [get(index - 1), get(index + 1), get(index + 2)]
-      return `C${at({ x: from.x + (to.x - before.x) / 6, y: from.y + (to.y - before.y) / 6 })} ${at({ x: to.x - (after.x - from.x) / 6, y: to.y - (after.y - from.y) / 6 })} ${at(to)}`
+      return (
+        `C${at({ x: from.x + (to.x - before.x) / 6, y: from.y + (to.y - before.y) / 6 })} ` +
+        `${at({ x: to.x - (after.x - from.x) / 6, y: to.y - (after.y - from.y) / 6 })} ${at(to)}`
+      )
     })
     .join('')}Z`
 }
@@ -229,7 +236,9 @@ function faceParts(
     : face === 'open'
       ? { d: disc(place(0.42 * r, 0.46 * r), r * 0.17, r * 0.14), fill: ink }
       : {
-          d: `M${at(place(0.16 * r, 0.42 * r))}Q${at(place(0.44 * r, face === 'smile' ? 0.66 * r : 0.46 * r))} ${at(place(0.7 * r, 0.38 * r))}`,
+          d:
+            `M${at(place(0.16 * r, 0.42 * r))}Q${at(place(0.44 * r, face === 'smile' ? 0.66 * r : 0.46 * r))} ` +
+            `${at(place(0.7 * r, 0.38 * r))}`,
           fill: 'none',
           stroke: line,
         }

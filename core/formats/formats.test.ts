@@ -105,7 +105,8 @@ describe('a pasted outline', () => {
 
   it('of OPML takes outlines within outlines, and refuses entities and damage with a sentence', () => {
     const opml =
-      '<?xml version="1.0"?><opml version="2.0"><body><outline text="Boats &amp; quays" _note="slowly"><outline text="Astrel"><outline text="hourly"/></outline></outline></body></opml>'
+      '<?xml version="1.0"?><opml version="2.0"><body><outline text="Boats &amp; quays" _note="slowly"><outline ' +
+      'text="Astrel"><outline text="hourly"/></outline></outline></body></opml>'
     expect(read(opml)).toEqual([
       {
         title: 'Boats & quays',

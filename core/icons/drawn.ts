@@ -31,7 +31,11 @@ export function pathOfShape([tag, a]: SvgShape): string {
     const rx = Math.min(number(a.rx, number(a.ry)), width / 2)
     const ry = Math.min(number(a.ry, number(a.rx)), height / 2)
     if (!rx || !ry) return `M${x} ${y}H${x + width}V${y + height}H${x}Z`
-    return `M${x + rx} ${y}H${x + width - rx}A${rx} ${ry} 0 0 1 ${x + width} ${y + ry}V${y + height - ry}A${rx} ${ry} 0 0 1 ${x + width - rx} ${y + height}H${x + rx}A${rx} ${ry} 0 0 1 ${x} ${y + height - ry}V${y + ry}A${rx} ${ry} 0 0 1 ${x + rx} ${y}Z`
+    return (
+      `M${x + rx} ${y}H${x + width - rx}A${rx} ${ry} 0 0 1 ${x + width} ${y + ry}V${y + height - ry}A${rx} ${ry} 0 0 1 ` +
+      `${x + width - rx} ${y + height}H${x + rx}A${rx} ${ry} 0 0 1 ${x} ${y + height - ry}V${y + ry}A${rx} ${ry} 0 0 1 ${x + rx} ` +
+      `${y}Z`
+    )
   }
   return ''
 }

@@ -18,16 +18,23 @@ const year = '(?:1[5-9]|20|21)\\d{2}'
 const day = `\\d{1,2}(?:st|nd|rd|th|er|\\.)?`
 const named = `(?:${day} )?(?:${months})\\.?(?: ${day}(?!\\d))?,?(?: ${year})?`
 const numeric = `\\d{4}-\\d{2}-\\d{2}|\\d{1,2}[./]\\d{1,2}[./](?:\\d{4}|\\d{2})?`
-const counted = `(?:q[1-4]|week|day|month|year|phase|season|kw|woche|tag|monat|jahr|quartal|semaine|jour|mois|année|étape|trimestre) ?\\d{0,2}(?: ${year})?|[1-4]\\. quartal(?: ${year})?|q[1-4](?: ${year})?`
-const moment = `(?:${numeric}|${clock}|${named}|(?:${days})(?:,? (?:${clock}|${named}|${numeric}))?|(?:${seasons})(?: ${year})?|${counted}|${year}s?)`
+const counted =
+  '(?:q[1-4]|week|day|month|year|phase|season|kw|woche|tag|monat|jahr|quartal|semaine|jour|mois|année|étape|trimestre) ' +
+  `?\\d{0,2}(?: ${year})?|[1-4]\\. quartal(?: ${year})?|q[1-4](?: ${year})?`
+const moment =
+  `(?:${numeric}|${clock}|${named}|(?:${days})(?:,? (?:${clock}|${named}|${numeric}))?|(?:${seasons})(?: ` +
+  `${year})?|${counted}|${year}s?)`
 const opensWithMoment = new RegExp(
-  `^((?:(?:from|since|until|by|in|ab|seit|bis|von|im|dès|depuis|en|le) )?${moment}(?: ?(?:[–—-]|to|bis|à|until) ?${moment})?)(?![\\p{L}\\p{N}])(\\s*[:–—]\\s*|\\s+-\\s+|,\\s+|\\s+)(?=\\S)`,
+  `^((?:(?:from|since|until|by|in|ab|seit|bis|von|im|dès|depuis|en|le) )?${moment}(?: ?(?:[–—-]|to|bis|à|until) ` +
+    `?${moment})?)(?![\\p{L}\\p{N}])(\\s*[:–—]\\s*|\\s+-\\s+|,\\s+|\\s+)(?=\\S)`,
   'iu',
 )
 
 const unit =
   '%|‰|°C|°|k|M|m|bn|km|kg|cm|mm|t|h|min|s|GB|MB|kWh|MWh|kn|x|×|million|millions|millionen|mio\\.?|thousand|tausend|mille|euros?|dollars?|pounds?'
-const figure = `(?:[€$£¥+−±~<>≈-] ?)?\\d[\\d.,'’\\u00a0\\u202f]*(?:(?: |\\u00a0)\\d{3}(?!\\d))*(?: ?[€$£¥])?(?: ?(?:${unit})(?![\\p{L}]))?(?: ?(?:of|in|out of|von|sur) \\d+)?`
+const figure =
+  `(?:[€$£¥+−±~<>≈-] ?)?\\d[\\d.,'’\\u00a0\\u202f]*(?:(?: |\\u00a0)\\d{3}(?!\\d))*(?: ?[€$£¥])?(?: ?(?:${unit})(?![\\p{L}]))?(?: ` +
+  `?(?:of|in|out of|von|sur) \\d+)?`
 const opensWithFigure = new RegExp(`^(${figure})(?![\\p{L}\\p{N}])(\\s*[:–—]\\s*|\\s+-\\s+|\\s+)(?=\\S)`, 'u')
 const endsWithFigure = new RegExp(`^(.*?\\S)(\\s*[:–—=]\\s+|\\s+-\\s+|,?\\s+)(${figure})$`, 'u')
 

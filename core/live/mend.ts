@@ -70,12 +70,14 @@ export function mendedWords({ changes, aside, notes }: Mending): string | null {
   const parts = [
     ...(mended
       ? [
-          `${mended === 1 ? 'One record' : `${mended} records`} of this deck went beyond ${mended === 1 ? 'its' : 'their'} limits and ${mended === 1 ? 'was' : 'were'} put within them.`,
+          `${mended === 1 ? 'One record' : `${mended} records`} of this deck went beyond ${mended === 1 ? 'its' : 'their'} ` +
+            `limits and ${mended === 1 ? 'was' : 'were'} put within them.`,
         ]
       : []),
     ...(aside.length
       ? [
-          `${aside.length === 1 ? 'One' : aside.length} could not be read and ${aside.length === 1 ? 'is' : 'are'} kept aside on the server.`,
+          `${aside.length === 1 ? 'One' : aside.length} could not be read and ${aside.length === 1 ? 'is' : 'are'} kept aside ` +
+            'on the server.',
         ]
       : []),
   ]

@@ -23,7 +23,8 @@ export function readDeck(json: unknown): Outcome<{ deck: Deck; notes: string[] }
   if (!Number.isInteger(version()) || version() < 1) return failed('This is not a deck: it does not say its format version.')
   if (version() > formatVersion) {
     return failed(
-      `This deck was made by a newer Hailbank (format ${version()}, this one reads up to ${formatVersion}). Update this one, then read it again.`,
+      `This deck was made by a newer Hailbank (format ${version()}, this one reads up to ${formatVersion}). Update this one, ` +
+        'then read it again.',
     )
   }
   while (version() < formatVersion) raw = upgrades[version()]!(raw)

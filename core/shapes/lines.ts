@@ -30,7 +30,10 @@ export function linePath(way: Way, points: readonly Pair[], radius = 18): string
     return `M${at(first)}${rest
       .map((to, index) => {
         const [before, from, after] = [point(index - 1), point(index), point(index + 2)]
-        return `C${at([from[0] + (to[0] - before[0]) / 6, from[1] + (to[1] - before[1]) / 6])} ${at([to[0] - (after[0] - from[0]) / 6, to[1] - (after[1] - from[1]) / 6])} ${at(to)}`
+        return (
+          `C${at([from[0] + (to[0] - before[0]) / 6, from[1] + (to[1] - before[1]) / 6])} ` +
+          `${at([to[0] - (after[0] - from[0]) / 6, to[1] - (after[1] - from[1]) / 6])} ${at(to)}`
+        )
       })
       .join('')}`
   }

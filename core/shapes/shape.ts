@@ -68,7 +68,10 @@ export function stretched(points: readonly (readonly [number, number])[]): [numb
 /** An ellipse that fills a rectangle, as a closed path. */
 export const ellipse = (x: number, y: number, width: number, height: number) => {
   const [rx, ry] = [short(width / 2), short(height / 2)]
-  return `M${pair([x, y + height / 2])}A${rx} ${ry} 0 1 1 ${pair([x + width, y + height / 2])}A${rx} ${ry} 0 1 1 ${pair([x, y + height / 2])}Z`
+  return (
+    `M${pair([x, y + height / 2])}A${rx} ${ry} 0 1 1 ${pair([x + width, y + height / 2])}A${rx} ${ry} 0 1 1 ` +
+    `${pair([x, y + height / 2])}Z`
+  )
 }
 
 /** A rectangle whose corners (from the top left, clockwise) are rounded by radii in px. */
@@ -85,7 +88,9 @@ export function smoothClosed(points: readonly (readonly [number, number])[]): st
   let d = `M${pair(at(0))}`
   for (let i = 0; i < points.length; i++) {
     const [before, from, to, after] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
-    d += `C${pair([from[0] + (to[0] - before[0]) / 6, from[1] + (to[1] - before[1]) / 6])} ${pair([to[0] - (after[0] - from[0]) / 6, to[1] - (after[1] - from[1]) / 6])} ${pair(to)}`
+    d +=
+      `C${pair([from[0] + (to[0] - before[0]) / 6, from[1] + (to[1] - before[1]) / 6])} ` +
+      `${pair([to[0] - (after[0] - from[0]) / 6, to[1] - (after[1] - from[1]) / 6])} ${pair(to)}`
   }
   return `${d}Z`
 }

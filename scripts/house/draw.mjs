@@ -44,12 +44,18 @@ export function drawHouse(house) {
   const { width, height: tall } = graph.graph()
   const lines = arrows.map(([from, to]) => {
     const [first, ...rest] = graph.edge(from, to).points
-    return `  <path d="M${round(first.x)} ${round(first.y)} ${rest.map(({ x, y }) => `L${round(x)} ${round(y)}`).join(' ')}"><title>${from} imports from ${to}</title></path>`
+    return (
+      `  <path d="M${round(first.x)} ${round(first.y)} ` +
+      `${rest.map(({ x, y }) => `L${round(x)} ${round(y)}`).join(' ')}"><title>${from} imports from ${to}</title></path>`
+    )
   })
   const boxes = graph.nodes().map(name => {
     const { x, y, width: wide } = graph.node(name)
     const kind = orderOfCore.includes(name) ? 'core' : 'outer'
-    return `  <g class="${kind}"><rect x="${round(x - wide / 2)}" y="${round(y - height / 2)}" width="${round(wide)}" height="${height}" rx="8"/><text x="${round(x)}" y="${round(y + 5)}">${name}</text></g>`
+    return (
+      `  <g class="${kind}"><rect x="${round(x - wide / 2)}" y="${round(y - height / 2)}" width="${round(wide)}" ` +
+      `height="${height}" rx="8"/><text x="${round(x)}" y="${round(y + 5)}">${name}</text></g>`
+    )
   })
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${Math.ceil(width)} ${Math.ceil(tall)}" role="img" aria-label="The rooms of the house; whoever imports stands above what it imports from">
 <style>

@@ -35,7 +35,8 @@ async function completeLists() {
 export async function listDecks() {
   await completeLists()
   return await database()<DeckRow[]>`
-    select decks.id, title, purpose, changed_at, slides, cover, cover_tables as tables, (select max(number) from deck_versions where deck = decks.id) as version
+    select decks.id, title, purpose, changed_at, slides, cover, cover_tables as tables, (select max(number) from deck_versions
+      where deck = decks.id) as version
     from decks where removed_at is null order by changed_at desc`
 }
 
@@ -96,7 +97,9 @@ export async function keepSnapshot(id: string, snapshot: Deck) {
   const info = infoOf(snapshot)
   const sql = database()
   const { slides, cover, tables } = shownInLists(sql, snapshot)
-  await sql`update decks set snapshot = ${jsonOf(snapshot)}, slides = ${slides}, cover = ${cover}, cover_tables = ${tables}, title = ${info.title}, purpose = ${info.purpose}, changed_at = now() where id = ${id}`
+  await sql`update decks
+    set snapshot = ${jsonOf(snapshot)}, slides = ${slides}, cover = ${cover}, cover_tables = ${tables}, title = ${info.title}, purpose = ${info.purpose}, changed_at = now()
+    where id = ${id}`
 }
 
 /** A deck's updates after one, in order. Of those that are `known` already only the size comes. */

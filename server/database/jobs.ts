@@ -35,16 +35,14 @@ export async function addJob(job: {
   person: string
 }): Promise<string> {
   const sql = database()
-  const [row] = await sql<
-    { id: string }[]
-  >`insert into jobs (kind, deck, name, wish, person) values (${job.kind}, ${job.deck}, ${job.name}, ${jsonOf(job.wish)}, ${job.person}) returning id`
+  const [row] = await sql<{ id: string }[]>`insert into jobs (kind, deck, name, wish, person)
+    values (${job.kind}, ${job.deck}, ${job.name}, ${jsonOf(job.wish)}, ${job.person}) returning id`
   return row!.id
 }
 
 export const jobsOfDeck = (deck: string) =>
-  database()<
-    Job[]
-  >`select ${columns()} from jobs j left join media m on m.hash = j.result where j.deck = ${deck} and j.kind = 'film' order by j.created_at desc`
+  database()<Job[]>`select ${columns()} from jobs j left join media m on m.hash = j.result where j.deck = ${deck} and j.kind = 'film'
+    order by j.created_at desc`
 
 export async function jobById(id: string): Promise<Job | undefined> {
   const [row] = await database()<Job[]>`select ${columns()} from jobs j left join media m on m.hash = j.result where j.id = ${id}`
@@ -56,28 +54,33 @@ export async function takeJob(
   id: string,
 ): Promise<{ id: string; kind: Job['kind']; wish: unknown; name: string; person: string | null; attempts: number } | undefined> {
   const [row] = await database()<{ id: string; kind: Job['kind']; wish: unknown; name: string; person: string | null; attempts: number }[]>`
-    update jobs set state = 'working', attempts = attempts + 1, done = 0, message = '', held_until = now() + ${`${heldFor} seconds`}::interval
+    update jobs
+      set state = 'working', attempts = attempts + 1, done = 0, message = '', held_until = now() + ${`${heldFor} seconds`}::interval
     where id = ${id} and state = 'waiting' returning id, kind, wish, name, person, attempts`
   return row
 }
 
 /** Says how far a job is and that its worker is alive; false where nobody wants it any more. */
 export async function advanceJob(id: string, done: number, total: number, message: string): Promise<boolean> {
-  const rows =
-    await database()`update jobs set done = ${done}, total = ${total}, message = ${message}, held_until = now() + ${`${heldFor} seconds`}::interval where id = ${id} and state = 'working' returning id`
+  const rows = await database()`update jobs
+      set done = ${done}, total = ${total}, message = ${message}, held_until = now() + ${`${heldFor} seconds`}::interval
+      where id = ${id} and state = 'working' returning id`
   return rows.length > 0
 }
 
 export const finishJob = (id: string, result: string) =>
-  database()`update jobs set state = 'done', done = total, message = '', result = ${result}, ended_at = now() where id = ${id} and state = 'working'`
+  database()`update jobs set state = 'done', done = total, message = '', result = ${result}, ended_at = now() where id = ${id}
+    and state = 'working'`
 export const failJob = (id: string, message: string) =>
-  database()`update jobs set state = 'failed', message = ${message.slice(0, 500)}, ended_at = now() where id = ${id} and state in ('working', 'waiting')`
+  database()`update jobs set state = 'failed', message = ${message.slice(0, 500)}, ended_at = now() where id = ${id}
+    and state in ('working', 'waiting')`
 
 /** Ends a job that is not over; false where it is. */
 export async function cancelJob(id: string): Promise<boolean> {
   return (
     (
-      await database()`update jobs set state = 'cancelled', message = '', ended_at = now() where id = ${id} and state in ('waiting', 'working') returning id`
+      await database()`update jobs set state = 'cancelled', message = '', ended_at = now() where id = ${id}
+        and state in ('waiting', 'working') returning id`
     ).length > 0
   )
 }
@@ -86,7 +89,9 @@ export async function cancelJob(id: string): Promise<boolean> {
 export async function renewJob(id: string): Promise<boolean> {
   return (
     (
-      await database()`update jobs set state = 'waiting', attempts = 0, done = 0, message = '', ended_at = null, held_until = null where id = ${id} and state in ('failed', 'cancelled') returning id`
+      await database()`update jobs
+        set state = 'waiting', attempts = 0, done = 0, message = '', ended_at = null, held_until = null where id = ${id}
+        and state in ('failed', 'cancelled') returning id`
     ).length > 0
   )
 }
@@ -111,7 +116,9 @@ export async function lapsedJobs(): Promise<{ id: string }[]> {
   await sql`update jobs set state = 'waiting', held_until = null where state = 'working' and held_until < now()`
   return await sql<{ id: string }[]>`
     update jobs set held_until = now() + interval '5 minutes'
-    where state = 'waiting' and coalesce(held_until, case when attempts > 0 then now() else created_at + interval '30 seconds' end) <= now() returning id`
+    where state = 'waiting'
+      and coalesce(held_until, case when attempts > 0 then now() else created_at + interval '30 seconds' end) <= now()
+      returning id`
 }
 
 /** A worker says every so many seconds that it is there, and is believed gone after so many without. */

@@ -48,7 +48,8 @@ async function withinRoom(sql: Sql, person: string) {
   if (kept!.bytes > room)
     throw new Refusal(
       413,
-      `Your files have more than the ${Math.round(room / 1024 ** 3)} GB that one person may keep here, so this one was not taken. Delete some in Media or of the films you made, or ask who runs the server for more room.`,
+      `Your files have more than the ${Math.round(room / 1024 ** 3)} GB that one person may keep here, so this one was not ` +
+        'taken. Delete some in Media or of the films you made, or ask who runs the server for more room.',
     )
 }
 
@@ -56,7 +57,9 @@ async function withinRoom(sql: Sql, person: string) {
 async function addRow(sql: Sql, row: MediaRow, person: string | null, made: boolean): Promise<boolean> {
   const inserted = await sql`
     insert into media (hash, name, type, extension, bytes, width, height, seconds, created_by, made)
-    values (${row.hash}, ${row.name}, ${row.type}, ${row.extension}, ${row.bytes}, ${row.width}, ${row.height}, ${row.seconds ?? null}, ${person}, ${made}) on conflict (hash) do nothing returning hash`
+   
+      values (${row.hash}, ${row.name}, ${row.type}, ${row.extension}, ${row.bytes}, ${row.width}, ${row.height}, ${row.seconds ?? null}, ${person}, ${made})
+      on conflict (hash) do nothing returning hash`
   if (!inserted.length && !made) await sql`update media set used_at = now(), made = false where hash = ${row.hash}`
   // Counted after it is in, in the same transaction: several at once do not slip past each other by much, and what is too much is taken
   // back.
@@ -69,7 +72,8 @@ export async function keepMedia(row: MediaRow, content: Uint8Array, person: stri
   const put = async (sql: Sql) => {
     if (!(await addRow(sql, row, person, false))) return
     for (let part = 0; part * chunkSize < content.length; part++) {
-      await sql`insert into media_chunks (hash, part, content) values (${row.hash}, ${part}, ${Buffer.from(content.subarray(part * chunkSize, (part + 1) * chunkSize))})`
+      await sql`insert into media_chunks (hash, part, content)
+        values (${row.hash}, ${part}, ${Buffer.from(content.subarray(part * chunkSize, (part + 1) * chunkSize))})`
     }
   }
   if (outer) await put(outer)
@@ -129,7 +133,8 @@ const columns = (sql: Sql) =>
 export async function allMedia(sql: Sql = database()): Promise<MediaItem[]> {
   return await sql<
     MediaItem[]
-  >`select ${columns(sql)} from media m left join people p on p.id = m.created_by where m.type not like 'font/%' and not m.made order by m.used_at desc, m.hash`
+  >`select ${columns(sql)} from media m left join people p on p.id = m.created_by where m.type not like 'font/%' and not m.made
+    order by m.used_at desc, m.hash`
 }
 
 export async function mediaItem(hash: string, sql: Sql = database()): Promise<MediaItem | undefined> {
@@ -190,7 +195,8 @@ export async function mediaStep(hash: string, width: number, atMs: number) {
   return row
 }
 export const keepMediaStep = (hash: string, width: number, atMs: number, type: string, content: Buffer) =>
-  database()`insert into media_steps (hash, width, at_ms, type, content) values (${hash}, ${width}, ${atMs}, ${type}, ${content}) on conflict do nothing`
+  database()`insert into media_steps (hash, width, at_ms, type, content)
+    values (${hash}, ${width}, ${atMs}, ${type}, ${content}) on conflict do nothing`
 
 /** The decks on the shelf that name a media file, as their snapshots stand. */
 export const decksWithMedia = (hash: string) =>

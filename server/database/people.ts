@@ -28,7 +28,8 @@ export async function personById(id: string) {
 }
 
 export const listPeople = () => database()<(Person & { signs_in: boolean; seen_at: Date | null })[]>`
-  select id, name, email, role, password_hash is not null as signs_in, (select max(seen_at) from sessions where person = people.id) as seen_at from people order by name`
+  select id, name, email, role, password_hash is not null as signs_in, (select max(seen_at) from sessions
+    where person = people.id) as seen_at from people order by name`
 
 /** Undefined where the address is taken. */
 export async function addPerson(person: Omit<Person, 'id'> & { passwordHash: string | null }) {

@@ -53,7 +53,8 @@ export const loopItems = (loop: string) => database()<LoopItemRow[]>`
   select loop_items.id, loop_items.deck, decks.title, position, newest.number as version, newest.length_seconds as seconds
   from loop_items
   join decks on decks.id = loop_items.deck and decks.removed_at is null
-  left join lateral (select number, length_seconds from deck_versions where deck = loop_items.deck order by number desc limit 1) newest on true
+  left join lateral (select number, length_seconds from deck_versions where deck = loop_items.deck order by number desc
+    limit 1) newest on true
   where loop = ${loop} order by position, loop_items.id`
 
 export async function setLoopItems(loop: string, items: readonly { id: string; deck: string }[]) {
@@ -109,14 +110,18 @@ export async function keepPlays(screen: string, plays: readonly Play[]): Promise
   const sql = database()
   const [row] = await sql<{ credible: number }[]>`
     with said as (
-      select deck, version, at::timestamptz as started_at, seconds from unnest(${plays.map(play => play.deck)}::text[], ${plays.map(play => play.version)}::int[], ${plays.map(play => play.startedAt.toISOString())}::text[], ${plays.map(play => play.seconds)}::float8[]) as said(deck, version, at, seconds)
+      select deck, version, at::timestamptz as started_at, seconds
+        from unnest(${plays.map(play => play.deck)}::text[], ${plays.map(play => play.version)}::int[], ${plays.map(play => play.startedAt.toISOString())}::text[], ${plays.map(play => play.seconds)}::float8[]) as said(deck, version, at, seconds)
     ), credible as (
       select said.* from said
       join given on given.screen = ${screen} and given.deck = said.deck and given.version = said.version
       join deck_versions on deck_versions.deck = said.deck and deck_versions.number = said.version
-      where started_at >= given.since - ${`${tolerance} seconds`}::interval and started_at + make_interval(secs => seconds) <= now() + ${`${tolerance} seconds`}::interval and seconds <= length_seconds + ${tolerance}
+      where started_at >= given.since - ${`${tolerance} seconds`}::interval
+        and started_at + make_interval(secs => seconds) <= now() + ${`${tolerance} seconds`}::interval
+        and seconds <= length_seconds + ${tolerance}
     ), kept as (
-      insert into plays (screen, deck, version, started_at, seconds) select ${screen}, deck, version, started_at, seconds from credible on conflict do nothing
+      insert into plays (screen, deck, version, started_at, seconds) select ${screen}, deck, version, started_at, seconds
+        from credible on conflict do nothing
     )
     select count(*)::int as credible from credible`
   return plays.length - row!.credible

@@ -23,7 +23,8 @@ export async function beginSession(person: string, from: { agent: string; addres
   const token = newToken()
   const sql = database()
   await sql`delete from sessions where seen_at < now() - ${`${sessionDays} days`}::interval`
-  await sql`insert into sessions (token_hash, person, agent, address) values (${hashed(token)}, ${person}, ${from.agent.slice(0, 300)}, ${from.address.slice(0, 60)})`
+  await sql`insert into sessions (token_hash, person, agent, address)
+    values (${hashed(token)}, ${person}, ${from.agent.slice(0, 300)}, ${from.address.slice(0, 60)})`
   return token
 }
 
@@ -40,9 +41,8 @@ export async function bearerOf(token: string): Promise<(Person & { session: stri
 }
 
 export const sessionsOf = (person: string) =>
-  database()<
-    SessionRow[]
-  >`select id, created_at, seen_at, agent, address from sessions where person = ${person} and seen_at > now() - ${`${sessionDays} days`}::interval order by seen_at desc`
+  database()<SessionRow[]>`select id, created_at, seen_at, agent, address from sessions where person = ${person}
+    and seen_at > now() - ${`${sessionDays} days`}::interval order by seen_at desc`
 
 /** Ends a session of somebody; false where it is none of theirs. */
 export async function endSession(person: string, id: string) {
@@ -61,15 +61,15 @@ export async function makePasswordLink(person: string, by: string): Promise<stri
   const token = newToken()
   await database().begin(async sql => {
     await sql`delete from password_links where person = ${person} or expires_at < now()`
-    await sql`insert into password_links (token_hash, person, made_by, expires_at) values (${hashed(token)}, ${person}, ${by}, now() + ${`${linkHours} hours`}::interval)`
+    await sql`insert into password_links (token_hash, person, made_by, expires_at)
+      values (${hashed(token)}, ${person}, ${by}, now() + ${`${linkHours} hours`}::interval)`
   })
   return token
 }
 
 /** Whom a link is for; undefined where it was used, or has ended. */
 export async function personOfLink(token: string): Promise<Person | undefined> {
-  const [row] = await database()<
-    Person[]
-  >`select people.id, name, email, role from password_links join people on people.id = person where token_hash = ${hashed(token)} and expires_at > now()`
+  const [row] = await database()<Person[]>`select people.id, name, email, role from password_links join people on people.id = person
+    where token_hash = ${hashed(token)} and expires_at > now()`
   return row
 }

@@ -15,7 +15,8 @@ export async function tablesById(ids: readonly string[]) {
 
 /** Keeps a table under its id; a table never changes, new figures are a new table. */
 export async function keepTable(table: DataTable, person: string | null, sql: Sql = database()) {
-  await sql`insert into data_tables (id, name, content, created_by) values (${table.id}, ${table.name}, ${jsonOf(table)}, ${person}) on conflict (id) do nothing`
+  await sql`insert into data_tables (id, name, content, created_by)
+    values (${table.id}, ${table.name}, ${jsonOf(table)}, ${person}) on conflict (id) do nothing`
 }
 
 /** The newest table of a name, whatever the case of its letters. */
@@ -28,5 +29,6 @@ export async function tableNamed(name: string) {
 
 /** The same with the table as JSON text, as a thread has checked it. */
 export async function keepTableText(table: { id: string; name: string; text: string }, person: string | null) {
-  await database()`insert into data_tables (id, name, content, created_by) values (${table.id}, ${table.name}, ${table.text}::text::jsonb, ${person}) on conflict (id) do nothing`
+  await database()`insert into data_tables (id, name, content, created_by)
+    values (${table.id}, ${table.name}, ${table.text}::text::jsonb, ${person}) on conflict (id) do nothing`
 }

@@ -12,7 +12,8 @@ export async function themeById(id: string) {
 }
 
 export async function keepTheme(theme: { id: string; name: string; content: Deck; person: string | null }, sql: Sql = database()) {
-  await sql`insert into themes (id, name, content, created_by) values (${theme.id}, ${theme.name}, ${jsonOf(theme.content)}, ${theme.person})
+  await sql`insert into themes (id, name, content, created_by)
+    values (${theme.id}, ${theme.name}, ${jsonOf(theme.content)}, ${theme.person})
     on conflict (id) do update set name = excluded.name, content = excluded.content, changed_at = now()`
 }
 

@@ -167,7 +167,8 @@ export async function makeFilm(deck: Deck, order: FilmOrder, folder: string, pro
     if (order.format === 'stills') return await makeStills(first, outline, order, folder, progress)
     if ((order.format === 'gif' || order.format === 'webp') && outline.sounds.length > longestAnimation)
       throw new Refused(
-        `It runs ${Math.round(outline.sounds.length)} s. An animation of pictures may run ${longestAnimation} s: choose fewer slides, or MP4.`,
+        `It runs ${Math.round(outline.sounds.length)} s. An animation of pictures may run ${longestAnimation} s: choose fewer ` +
+          'slides, or MP4.',
       )
     const frames = Array.from({ length: outline.frames }, (_, frame) => frame).filter(frame => outline.repeats[frame] !== '1')
     if (frames.length > 60) while (pages.length < captors) await open()

@@ -51,7 +51,8 @@ export async function runJob(id: string) {
   if (job.attempts > mostAttempts)
     return void (await failJob(
       id,
-      `It was begun ${mostAttempts} times, and the program that made it ended each time. Choose a smaller picture or fewer slides, then try again.`,
+      `It was begun ${mostAttempts} times, and the program that made it ended each time. Choose a smaller picture or fewer ` +
+        'slides, then try again.',
     ))
   const { progress, alive } = progressOf(id)
   const beating = setInterval(alive, 5000)

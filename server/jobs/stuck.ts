@@ -16,7 +16,8 @@ export async function unlessStuck<T>(work: (further: () => void) => Promise<T>, 
         if (Date.now() - last > after)
           reject(
             new Stuck(
-              `It got no further for ${after < 60_000 ? `${after / 1000} seconds` : `${Math.round(after / 60_000)} minutes`} and was ended. Try it again; with fewer slides or a smaller picture, if it stays so.`,
+              `It got no further for ${after < 60_000 ? `${after / 1000} seconds` : `${Math.round(after / 60_000)} minutes`} ` +
+                'and was ended. Try it again; with fewer slides or a smaller picture, if it stays so.',
             ),
           )
       },

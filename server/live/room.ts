@@ -283,7 +283,8 @@ export async function openRoom(id: string): Promise<Room> {
     if (!mayEdit(peer.person.role)) return refuse('Your role is viewer: you can look, but not change. Ask an editor of your team.')
     if (isFull(content.length))
       return refuse(
-        `A deck holds ${liveLimits.document / 1048576} MB of words and shapes at most, and this one is full. Take some of its slides into another deck.`,
+        `A deck holds ${liveLimits.document / 1048576} MB of words and shapes at most, and this one is full. Take some of its ` +
+          'slides into another deck.',
       )
     const fault = await faultOf(peer, content)
     if (fault) return refuse(fault)

@@ -38,7 +38,8 @@ describe('the process that finds lines', () => {
 
   it('reads a picture of any kind and answers with its lines, small enough to be drawn', async () => {
     const svg = Buffer.from(
-      '<svg xmlns="http://www.w3.org/2000/svg" width="1600" height="900"><rect width="1600" height="900" fill="#dfe8e6"/><circle cx="800" cy="450" r="300" fill="#12615c"/></svg>',
+      '<svg xmlns="http://www.w3.org/2000/svg" width="1600" height="900"><rect width="1600" height="900" ' +
+        'fill="#dfe8e6"/><circle cx="800" cy="450" r="300" fill="#12615c"/></svg>',
     )
     for (const bytes of [await sharp(svg).png().toBuffer(), await sharp(svg).webp().toBuffer()]) {
       const { status, stdout } = find(bytes)

@@ -53,11 +53,13 @@ export async function checkPicture(bytes: Uint8Array, name: string): Promise<Out
     const { elements, depth } = shapeOfXml(text)
     if (elements > nodeLimit)
       return failed(
-        `${called} has ${elements.toLocaleString('en')} elements; a drawing may have ${nodeLimit.toLocaleString('en')}. Save it simpler, or as PNG.`,
+        `${called} has ${elements.toLocaleString('en')} elements; a drawing may have ${nodeLimit.toLocaleString('en')}. Save ` +
+          'it simpler, or as PNG.',
       )
     if (depth > depthLimit)
       return failed(
-        `${called} nests ${depth.toLocaleString('en')} levels deep; a drawing may ${depthLimit}. Save it with its groups taken apart, or as PNG.`,
+        `${called} nests ${depth.toLocaleString('en')} levels deep; a drawing may ${depthLimit}. Save it with its groups taken ` +
+          'apart, or as PNG.',
       )
     const clean = await apart('svg', text, { seconds: 15, what: called })
     if (!clean) return failed(`${called} holds no drawing that can be shown. Save it as plain SVG, or as PNG.`)
@@ -78,7 +80,8 @@ export async function checkPicture(bytes: Uint8Array, name: string): Promise<Out
     if (damage !== null) throw new Error(damage)
     if ((meta.pages ?? 1) > frameLimit)
       return failed(
-        `${called} has ${meta.pages!.toLocaleString('en')} frames; an animation may have ${frameLimit.toLocaleString('en')}. Save it shorter, or as a film.`,
+        `${called} has ${meta.pages!.toLocaleString('en')} frames; an animation may have ${frameLimit.toLocaleString('en')}. ` +
+          'Save it shorter, or as a film.',
       )
     const turned = (meta.orientation ?? 1) >= 5
     const [width, height] = turned ? [meta.height, meta.width] : [meta.width, meta.height]

@@ -88,7 +88,8 @@ export async function probe(file: string): Promise<Probe> {
 
 /** The sentence on a file that was cut off. */
 export const brokenOff = (called: string, at: number, seconds: number) =>
-  `${called} breaks off at ${at.toFixed(1)} of the ${seconds.toFixed(1)} s that it promises: it was not copied whole. Take it once more from where it comes.`
+  `${called} breaks off at ${at.toFixed(1)} of the ${seconds.toFixed(1)} s that it promises: it was not copied whole. Take it ` +
+  'once more from where it comes.'
 
 /** Looks into a film or sound: its length and size as ffprobe reads them, or a sentence. */
 export async function checkClip(content: Uint8Array, name: string, type: string): Promise<Outcome<{ row: MediaRow; content: Uint8Array }>> {

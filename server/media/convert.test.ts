@@ -114,7 +114,9 @@ describe('a file that only names other files', () => {
     [
       'list.mpd',
       () =>
-        `<?xml version="1.0"?><MPD xmlns="urn:mpeg:dash:schema:mpd:2011" type="static" mediaPresentationDuration="PT2S" profiles="urn:mpeg:dash:profile:isoff-main:2011"><Period><AdaptationSet mimeType="video/mp4"><Representation id="1" bandwidth="1" codecs="avc1.640028"><BaseURL>${scheme()}</BaseURL></Representation></AdaptationSet></Period></MPD>`,
+        '<?xml version="1.0"?><MPD xmlns="urn:mpeg:dash:schema:mpd:2011" type="static" mediaPresentationDuration="PT2S" ' +
+        'profiles="urn:mpeg:dash:profile:isoff-main:2011"><Period><AdaptationSet mimeType="video/mp4"><Representation id="1" ' +
+        `bandwidth="1" codecs="avc1.640028"><BaseURL>${scheme()}</BaseURL></Representation></AdaptationSet></Period></MPD>`,
     ],
     ['list.ffconcat', () => `ffconcat version 1.0\nfile '${secret()}'\n`],
     ['list.txt', () => `file '${secret()}'\n`],
@@ -122,7 +124,8 @@ describe('a file that only names other files', () => {
     [
       'ASSETMAP.xml',
       () =>
-        `<?xml version="1.0"?><CompositionPlaylist xmlns="http://www.smpte-ra.org/schemas/2067-3/2016"><Id>urn:uuid:1</Id><BaseURL>${scheme()}</BaseURL></CompositionPlaylist>`,
+        '<?xml version="1.0"?><CompositionPlaylist ' +
+        `xmlns="http://www.smpte-ra.org/schemas/2067-3/2016"><Id>urn:uuid:1</Id><BaseURL>${scheme()}</BaseURL></CompositionPlaylist>`,
     ],
     ['list.idx', () => '# VobSub index file, v7\nsize: 320x180\nid: en, index: 0\ntimestamp: 00:00:01:000, filepos: 000000000\n'],
     ['list.ffmeta', () => ';FFMETADATA1\ntitle=x\n'],

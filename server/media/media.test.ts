@@ -47,7 +47,9 @@ describe('finding media', () => {
   })
   it('that look alike, whatever their size and format', async () => {
     const scene = Buffer.from(
-      '<svg xmlns="http://www.w3.org/2000/svg" width="640" height="400"><rect width="640" height="400" fill="#8ab"/><circle cx="180" cy="140" r="90" fill="#fd8"/><rect y="260" width="640" height="140" fill="#135"/><path d="M300 260L420 90L560 260Z" fill="#432"/></svg>',
+      '<svg xmlns="http://www.w3.org/2000/svg" width="640" height="400"><rect width="640" height="400" fill="#8ab"/><circle ' +
+        'cx="180" cy="140" r="90" fill="#fd8"/><rect y="260" width="640" height="140" fill="#135"/><path d="M300 260L420 90L560 ' +
+        '260Z" fill="#432"/></svg>',
     )
     const [large, small] = [await sharp(scene).jpeg().toBuffer(), await sharp(scene).resize(200).webp().toBuffer()]
     const likeness = async (bytes: Buffer) => (await describePicture(bytes)).likeness
@@ -129,7 +131,8 @@ describe('an icon of one’s own', () => {
   it('is read with what its groups say, and without what could do harm', () => {
     const made = ownIcon(
       svg(
-        '<g fill="none" stroke="#123" stroke-width="3" transform="translate(2 2)"><circle cx="14" cy="14" r="10"/></g><script>alert(1)</script><defs><path d="M0 0h9v9z"/></defs>',
+        '<g fill="none" stroke="#123" stroke-width="3" transform="translate(2 2)"><circle cx="14" cy="14" ' +
+          'r="10"/></g><script>alert(1)</script><defs><path d="M0 0h9v9z"/></defs>',
       ),
       'buoy.svg',
     )

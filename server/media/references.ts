@@ -12,9 +12,8 @@ export async function referencesTo(hash: string): Promise<string[]> {
   const live = await usesOf(hash)
   const [kept, versions, themes, pieces, fonts] = await Promise.all([
     sql<{ title: string }[]>`select title from decks where removed_at is not null and snapshot::text like ${like}`,
-    sql<
-      { title: string; number: number }[]
-    >`select decks.title, max(number) as number from deck_versions join decks on decks.id = deck where deck_versions.snapshot::text like ${like} group by decks.id, decks.title`,
+    sql<{ title: string; number: number }[]>`select decks.title, max(number) as number from deck_versions join decks on decks.id = deck
+      where deck_versions.snapshot::text like ${like} group by decks.id, decks.title`,
     sql<{ name: string }[]>`select name from themes where content::text like ${like}`,
     sql<{ name: string }[]>`select name from pieces where content::text like ${like}`,
     sql<{ family: string }[]>`select family from fonts where hash = ${hash}`,

@@ -35,7 +35,10 @@ const area = computed(() => {
   if (!moving) return null
   const { width, height } = size.value
   const points = moving.points.map(([x, y]) => `${Math.round(x * width)},${Math.round(y * height)}`).join(' ')
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" preserveAspectRatio="none"><filter id="f" x="-1" y="-1" width="3" height="3"><feGaussianBlur stdDeviation="${moving.soft / 2}"/></filter><polygon points="${points}" filter="url(#f)"/></svg>`
+  const svg =
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" preserveAspectRatio="none"><filter id="f" x="-1" ` +
+    `y="-1" width="3" height="3"><feGaussianBlur stdDeviation="${moving.soft / 2}"/></filter><polygon points="${points}" ` +
+    'filter="url(#f)"/></svg>'
   const image = `url("data:image/svg+xml,${encodeURIComponent(svg)}")`
   return { maskImage: image, maskSize: '100% 100%', maskRepeat: 'no-repeat' }
 })

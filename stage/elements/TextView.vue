@@ -150,7 +150,8 @@ const outer = computed(() => {
       : {}),
     ...(panel?.border
       ? {
-          border: `${panel.border.width}px ${panel.border.dash?.length ? 'dashed' : 'solid'} ${cssColor(panel.border.color, palette.value)}`,
+          border:
+            `${panel.border.width}px ${panel.border.dash?.length ? 'dashed' : 'solid'} ` + `${cssColor(panel.border.color, palette.value)}`,
         }
       : {}),
     ...(outline ? { WebkitTextStroke: `${outline.width}px ${cssColor(outline.color, palette.value)}`, paintOrder: 'stroke fill' } : {}),

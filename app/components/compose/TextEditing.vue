@@ -51,7 +51,8 @@ const accentCss = computed(() =>
   Object.entries(theme.value.accents ?? {})
     .map(
       ([name, accent]) =>
-        `.editing .accent[data-accent=${JSON.stringify(name)}]{${accent.color ? `color:${cssColor(accent.color, palette.value)};` : ''}${accent.highlight ? `background:${cssColor(accent.highlight, palette.value)};` : ''}${accent.weight ? `font-weight:${accent.weight};` : ''}${accent.italic ? 'font-style:italic;' : ''}${accent.underline ? 'text-decoration:underline;' : ''}${accent.size ? `font-size:${accent.size}em;` : ''}}`,
+        '.editing ' +
+        `.accent[data-accent=${JSON.stringify(name)}]{${accent.color ? `color:${cssColor(accent.color, palette.value)};` : ''}${accent.highlight ? `background:${cssColor(accent.highlight, palette.value)};` : ''}${accent.weight ? `font-weight:${accent.weight};` : ''}${accent.italic ? 'font-style:italic;' : ''}${accent.underline ? 'text-decoration:underline;' : ''}${accent.size ? `font-size:${accent.size}em;` : ''}}`,
     )
     .join(''),
 )

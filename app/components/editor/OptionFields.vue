@@ -15,7 +15,8 @@ const set = (name: string, value: string | number | boolean) => emit('set', { ..
 function setPath(name: string, path: string) {
   if (path.length > mostPath)
     warn(
-      `The path has ${path.length.toLocaleString('en')} letters; it may have ${mostPath.toLocaleString('en')}. Leave corners out, or draw it on the stage.`,
+      `The path has ${path.length.toLocaleString('en')} letters; it may have ${mostPath.toLocaleString('en')}. Leave corners ` +
+        'out, or draw it on the stage.',
     )
   else if (measurePath(path).length < 1)
     warn('That is no path that leads anywhere. Write SVG path data, as M0 0 L300 100, or draw the way on the stage.')

@@ -58,7 +58,9 @@ async function take(file: File | undefined) {
   const natural = { width: media.width ?? 400, height: media.height ?? 200 }
   if (Math.min(natural.width, natural.height) < leastSide && !file.name.toLowerCase().endsWith('.svg')) {
     return void useToast().add({
-      title: `“${file.name}” has ${natural.width} × ${natural.height} px, too few for a logo. Bring it with ${leastSide} px or more on its short side, or as SVG.`,
+      title:
+        `“${file.name}” has ${natural.width} × ${natural.height} px, too few for a logo. Bring it with ${leastSide} px or more ` +
+        'on its short side, or as SVG.',
       color: 'error',
       duration: 9000,
     })

@@ -21,7 +21,8 @@ async function copy() {
   busy.value = false
   if (!done) return
   tell(
-    `${props.slides.length === 1 ? 'The slide stands' : `${props.slides.length} slides stand`} at the end of “${others.value.find(deck => deck.id === to.value)?.title}”`,
+    `${props.slides.length === 1 ? 'The slide stands' : `${props.slides.length} slides stand`} at the end of ` +
+      `“${others.value.find(deck => deck.id === to.value)?.title}”`,
   )
   emit('close')
 }

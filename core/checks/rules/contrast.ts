@@ -58,7 +58,10 @@ export const contrastRule: Rule = ({ deck, slide, context }) => {
         beat: null,
         element: element.id,
         // Cut, never rounded up: what is said to fall short must not read as if it did not.
-        message: `${of} stands out from ${where} by ${(Math.floor(found.ratio * 10) / 10).toFixed(1)} to 1${found.below < 0.995 && !found.isPlain ? `, on ${Math.max(1, Math.round(found.below * 100))} % of it too little` : ''}. It needs ${found.needed} to 1 to be read.`,
+        message:
+          `${of} stands out from ${where} by ${(Math.floor(found.ratio * 10) / 10).toFixed(1)} to ` +
+          `1${found.below < 0.995 && !found.isPlain ? `, on ${Math.max(1, Math.round(found.below * 100))} % of it too little` : ''}. ` +
+          `It needs ${found.needed} to 1 to be read.`,
         remedy: remedies[0] ?? null,
         ...(remedies.length > 1 ? { others: remedies.slice(1) } : {}),
       },

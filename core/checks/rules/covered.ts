@@ -44,7 +44,9 @@ export const covered: Rule = ({ deck, slide, context }) => {
         slide: slide.slide,
         beat: null,
         element: element.id,
-        message: `“${least!.by.name}” lies over “${least!.words.slice(0, 40)}” in “${element.name}” and hides ${Math.round(least!.share * 100)} % of it.`,
+        message:
+          `“${least!.by.name}” lies over “${least!.words.slice(0, 40)}” in “${element.name}” and hides ` +
+          `${Math.round(least!.share * 100)} % of it.`,
         remedy:
           element.owner === least!.by.owner && element.parent === least!.by.parent && element.owner === slide.slide
             ? {

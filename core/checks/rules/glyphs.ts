@@ -10,7 +10,8 @@ export const glyphs: Rule = ({ deck, slide, context }) =>
   missingGlyphs(deck, slide.slide, id => context.table(id)).map(({ element, name, family, stoodIn, boxes, remedy }): Finding => {
     const standIns = [...new Set(stoodIn.map(letter => standInFor(letter.codePointAt(0)!)!))]
     const message = boxes.length
-      ? `No font here has ${some(boxes)}, as “${name}” needs: boxes are drawn, or what the machine at hand happens to have. Write it otherwise, or bring a font that has it to Look.`
+      ? `No font here has ${some(boxes)}, as “${name}” needs: boxes are drawn, or what the machine at hand happens to have. ` +
+        'Write it otherwise, or bring a font that has it to Look.'
       : `${family} has no ${some(stoodIn)}, as “${name}” needs. ${standIns.join(' and ')} stand${standIns.length === 1 ? 's' : ''} in.`
     return {
       rule: 'glyphs',

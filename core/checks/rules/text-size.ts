@@ -31,7 +31,9 @@ export const textSize: Rule = ({ deck, slide, context }) =>
       {
         ...base,
         rule: 'text-size',
-        message: `“${element.name}” is ${seen === 1 ? 'set' : 'seen'} in ${Math.round(size)} px, under the ${Math.round(least)} px that can be read from the back.`,
+        message:
+          `“${element.name}” is ${seen === 1 ? 'set' : 'seen'} in ${Math.round(size)} px, under the ${Math.round(least)} px that ` +
+          'can be read from the back.',
         remedy:
           element.size !== undefined && seen === 1 && element.size < least && layout.scale === 1
             ? {

@@ -19,7 +19,9 @@ export const tooQuick: Rule = ({ deck, slide }) =>
           slide: slide.slide,
           beat: beat.index,
           element: element.id,
-          message: `The motion of “${element.name}” in beat ${beat.index + 1} takes ${round.toFixed(2)} s. It needs ${needed.toFixed(1)} s ${least.why}.`,
+          message:
+            `The motion of “${element.name}” in beat ${beat.index + 1} takes ${round.toFixed(2)} s. It needs ` +
+            `${needed.toFixed(1)} s ${least.why}.`,
           remedy: {
             label: `Let it take ${needed.toFixed(1)} s`,
             changes: now => setFields(now, { table: 'cues', id: cue.id, fields: { duration: needed } }),

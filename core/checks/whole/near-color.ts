@@ -27,7 +27,9 @@ export const nearColor: WholeRule = deck =>
         beat: null,
         element: place.element,
         together: use.hex,
-        message: `“${place.name}” uses ${use.hex}, ${distance < 0.001 ? 'the value of' : 'which is nearly'} ${role} (${value}). It does not follow when the palette changes.`,
+        message:
+          `“${place.name}” uses ${use.hex}, ${distance < 0.001 ? 'the value of' : 'which is nearly'} ${role} (${value}). It does ` +
+          'not follow when the palette changes.',
         remedy: {
           label: `Use ${role}`,
           changes: deck =>

@@ -47,7 +47,10 @@ export const oddMotion: WholeRule = deck => {
     beat: null,
     element: null,
     together: 'transition',
-    message: `The slide comes by ${transitionNamed(deck.slides[slide]!.transition?.effect ?? cut.name).label.toLowerCase()}, set otherwise than usual. Slides of this deck usually come by ${transitionNamed(usualTransition(deck)!.effect).label.toLowerCase()}.`,
+    message:
+      `The slide comes by ${transitionNamed(deck.slides[slide]!.transition?.effect ?? cut.name).label.toLowerCase()}, set ` +
+      'otherwise than usual. Slides of this deck usually come by ' +
+      `${transitionNamed(usualTransition(deck)!.effect).label.toLowerCase()}.`,
     remedy: { label: 'Let it come as usual', changes: now => followUsualTransition(now, { slides: [slide] }) },
   }))
   return [...cues, ...transitions]

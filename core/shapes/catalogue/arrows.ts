@@ -105,7 +105,12 @@ export const arrowShapes: readonly Shape[] = [
       const wing = Math.max(t, Math.min(height * 0.6, t * 2))
       const top = (wing - t) / 2
       const r = t
-      return `M0 ${short(height)}L0 ${short(top + r)}A${short(r)} ${short(r)} 0 0 1 ${short(r)} ${short(top)}L${short(width * (1 - h))} ${short(top)}L${short(width * (1 - h))} 0L${short(width)} ${short(wing / 2)}L${short(width * (1 - h))} ${short(wing)}L${short(width * (1 - h))} ${short(top + t)}L${short(t)} ${short(top + t)}L${short(t)} ${short(height)}Z`
+      return (
+        `M0 ${short(height)}L0 ${short(top + r)}A${short(r)} ${short(r)} 0 0 1 ${short(r)} ` +
+        `${short(top)}L${short(width * (1 - h))} ${short(top)}L${short(width * (1 - h))} 0L${short(width)} ` +
+        `${short(wing / 2)}L${short(width * (1 - h))} ${short(wing)}L${short(width * (1 - h))} ${short(top + t)}L${short(t)} ` +
+        `${short(top + t)}L${short(t)} ${short(height)}Z`
+      )
     },
   },
   {
@@ -120,7 +125,12 @@ export const arrowShapes: readonly Shape[] = [
       const outer = right / 2
       const inner = Math.max(1, outer - t)
       const foot = height - t * 2
-      return `M0 ${short(height)}L0 ${short(outer)}A${short(outer)} ${short(outer)} 0 0 1 ${short(right)} ${short(outer)}L${short(right)} ${short(foot)}L${short(width)} ${short(foot)}L${short(right - t / 2)} ${short(height)}L${short(right - t * 1.5)} ${short(foot)}L${short(right - t)} ${short(foot)}L${short(right - t)} ${short(outer)}A${short(inner)} ${short(inner)} 0 0 0 ${short(t)} ${short(outer)}L${short(t)} ${short(height)}Z`
+      return (
+        `M0 ${short(height)}L0 ${short(outer)}A${short(outer)} ${short(outer)} 0 0 1 ${short(right)} ` +
+        `${short(outer)}L${short(right)} ${short(foot)}L${short(width)} ${short(foot)}L${short(right - t / 2)} ` +
+        `${short(height)}L${short(right - t * 1.5)} ${short(foot)}L${short(right - t)} ${short(foot)}L${short(right - t)} ` +
+        `${short(outer)}A${short(inner)} ${short(inner)} 0 0 0 ${short(t)} ${short(outer)}L${short(t)} ${short(height)}Z`
+      )
     },
   },
   {
@@ -141,7 +151,11 @@ export const arrowShapes: readonly Shape[] = [
       const middle = (outer + inner) / 2
       const point = sweep + Math.min(0.08, thick * 0.6)
       const large = sweep > 0.5 ? 1 : 0
-      return `M${at(0, outer)}A${short(width * outer)} ${short(height * outer)} 0 ${large} 1 ${at(sweep, outer)}L${at(sweep, outer + 0.08)}L${at(point, middle)}L${at(sweep, Math.max(0, inner - 0.08))}L${at(sweep, inner)}A${short(width * inner)} ${short(height * inner)} 0 ${large} 0 ${at(0, inner)}Z`
+      return (
+        `M${at(0, outer)}A${short(width * outer)} ${short(height * outer)} 0 ${large} 1 ` +
+        `${at(sweep, outer)}L${at(sweep, outer + 0.08)}L${at(point, middle)}L${at(sweep, Math.max(0, inner - 0.08))}L${at(sweep, inner)}A${short(width * inner)} ` +
+        `${short(height * inner)} 0 ${large} 0 ${at(0, inner)}Z`
+      )
     },
   },
   {

@@ -58,7 +58,11 @@ function speechPath(size: Size, amounts: Amounts, radius: number): string {
     (a[1] === 0 && b[1] === 0 ? 'top' : a[0] === width && b[0] === width ? 'right' : a[1] === height && b[1] === height ? 'bottom' : 'left')
       ? spike
       : ''
-  return `M${short(r)} 0${on('top')}L${short(width - r)} 0${arc(width, r)}${on('right')}L${short(width)} ${short(height - r)}${arc(width - r, height)}${on('bottom')}L${short(r)} ${short(height)}${arc(0, height - r)}${on('left')}L0 ${short(r)}${arc(r, 0)}Z`
+  return (
+    `M${short(r)} 0${on('top')}L${short(width - r)} 0${arc(width, r)}${on('right')}L${short(width)} ` +
+    `${short(height - r)}${arc(width - r, height)}${on('bottom')}L${short(r)} ` +
+    `${short(height)}${arc(0, height - r)}${on('left')}L0 ${short(r)}${arc(r, 0)}Z`
+  )
 }
 
 /** Shapes that speak or point at something. */
@@ -105,7 +109,12 @@ export const calloutShapes: readonly Shape[] = [
       const r = width / 2
       const top = Math.min(r, height / 2)
       const hole = Math.min(r, top) * 0.4
-      return `M${short(r)} ${short(height)}C${short(r * 0.85)} ${short(height * 0.8)} 0 ${short(top * 1.55)} 0 ${short(top)}A${short(r)} ${short(top)} 0 1 1 ${short(width)} ${short(top)}C${short(width)} ${short(top * 1.55)} ${short(r * 1.15)} ${short(height * 0.8)} ${short(r)} ${short(height)}Z${ellipse(r - hole, top - hole, hole * 2, hole * 2)}`
+      return (
+        `M${short(r)} ${short(height)}C${short(r * 0.85)} ${short(height * 0.8)} 0 ${short(top * 1.55)} 0 ` +
+        `${short(top)}A${short(r)} ${short(top)} 0 1 1 ${short(width)} ${short(top)}C${short(width)} ${short(top * 1.55)} ` +
+        `${short(r * 1.15)} ${short(height * 0.8)} ${short(r)} ` +
+        `${short(height)}Z${ellipse(r - hole, top - hole, hole * 2, hole * 2)}`
+      )
     },
   },
 ]

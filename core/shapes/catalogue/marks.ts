@@ -30,7 +30,12 @@ export const markShapes: readonly Shape[] = [
       const m = at * h
       const c = Math.min(w * 0.6, m * 0.5, (h - m) * 0.5)
       const [l, r] = [w / 2 - t / 2, w / 2 + t / 2]
-      return `M${p(w, 0)}C${p(l, 0)} ${p(l, 0)} ${p(l, c)}L${p(l, m - c)}C${p(l, m)} ${p(0, m)} ${p(0, m)}C${p(l, m)} ${p(l, m)} ${p(l, m + c)}L${p(l, h - c)}C${p(l, h)} ${p(l, h)} ${p(w, h)}L${p(w, h - t * 0.6)}C${p(r, h - t * 0.6)} ${p(r, h - t)} ${p(r, h - c)}L${p(r, m + c)}C${p(r, m + t)} ${p(r, m)} ${p(t * 1.4, m)}C${p(r, m)} ${p(r, m - t)} ${p(r, m - c)}L${p(r, c)}C${p(r, t)} ${p(r, t * 0.6)} ${p(w, t * 0.6)}Z`
+      return (
+        `M${p(w, 0)}C${p(l, 0)} ${p(l, 0)} ${p(l, c)}L${p(l, m - c)}C${p(l, m)} ${p(0, m)} ${p(0, m)}C${p(l, m)} ${p(l, m)} ` +
+        `${p(l, m + c)}L${p(l, h - c)}C${p(l, h)} ${p(l, h)} ${p(w, h)}L${p(w, h - t * 0.6)}C${p(r, h - t * 0.6)} ${p(r, h - t)} ` +
+        `${p(r, h - c)}L${p(r, m + c)}C${p(r, m + t)} ${p(r, m)} ${p(t * 1.4, m)}C${p(r, m)} ${p(r, m - t)} ` +
+        `${p(r, m - c)}L${p(r, c)}C${p(r, t)} ${p(r, t * 0.6)} ${p(w, t * 0.6)}Z`
+      )
     },
   },
   {
@@ -81,7 +86,9 @@ export const markShapes: readonly Shape[] = [
       [0, 0.54]
         .map(
           x =>
-            `M${p(x * w, h * 0.62)}C${p(x * w, h * 0.3)} ${p((x + 0.14) * w, h * 0.06)} ${p((x + 0.4) * w, 0)}L${p((x + 0.44) * w, h * 0.14)}C${p((x + 0.3) * w, h * 0.2)} ${p((x + 0.24) * w, h * 0.32)} ${p((x + 0.24) * w, h * 0.46)}L${p((x + 0.44) * w, h * 0.46)}L${p((x + 0.44) * w, h)}L${p(x * w, h)}Z`,
+            `M${p(x * w, h * 0.62)}C${p(x * w, h * 0.3)} ${p((x + 0.14) * w, h * 0.06)} ` +
+            `${p((x + 0.4) * w, 0)}L${p((x + 0.44) * w, h * 0.14)}C${p((x + 0.3) * w, h * 0.2)} ${p((x + 0.24) * w, h * 0.32)} ` +
+            `${p((x + 0.24) * w, h * 0.46)}L${p((x + 0.44) * w, h * 0.46)}L${p((x + 0.44) * w, h)}L${p(x * w, h)}Z`,
         )
         .join(''),
   },

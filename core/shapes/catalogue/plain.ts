@@ -98,7 +98,10 @@ export const plainShapes: readonly Shape[] = [
     path: ({ width, height }, { corner: share = 0.2 }) => {
       const c = short(share * Math.min(width, height))
       const a = (x: number, y: number) => `A${c} ${c} 0 0 0 ${short(x)} ${short(y)}`
-      return `M${c} 0L${short(width - c)} 0${a(width, c)}L${short(width)} ${short(height - c)}${a(width - c, height)}L${c} ${short(height)}${a(0, height - c)}L0 ${c}${a(c, 0)}Z`
+      return (
+        `M${c} 0L${short(width - c)} 0${a(width, c)}L${short(width)} ${short(height - c)}${a(width - c, height)}L${c} ` +
+        `${short(height)}${a(0, height - c)}L0 ${c}${a(c, 0)}Z`
+      )
     },
   },
   {
@@ -228,7 +231,8 @@ export const plainShapes: readonly Shape[] = [
     covers: true,
     amounts: [downLeft('spring', 'Spring', 0.5)],
     path: ({ width, height }, { spring = 0.5 }) =>
-      `M0 ${short(height)}L0 ${short(height * spring)}A${short(width / 2)} ${short(height * spring)} 0 0 1 ${short(width)} ${short(height * spring)}L${short(width)} ${short(height)}Z`,
+      `M0 ${short(height)}L0 ${short(height * spring)}A${short(width / 2)} ${short(height * spring)} 0 0 1 ${short(width)} ` +
+      `${short(height * spring)}L${short(width)} ${short(height)}Z`,
   },
   {
     name: 'capsule',

@@ -44,7 +44,8 @@ export const roundShapes: readonly Shape[] = [
     words: 'water rain tear',
     group: 'round',
     path: ({ width: w, height: h }) =>
-      `M${p(w / 2, 0)}C${p(w * 0.62, h * 0.22)} ${p(w, h * 0.4)} ${p(w, h * 0.64)}A${short(w / 2)} ${short(h * 0.36)} 0 1 1 0 ${short(h * 0.64)}C${p(0, h * 0.4)} ${p(w * 0.38, h * 0.22)} ${p(w / 2, 0)}Z`,
+      `M${p(w / 2, 0)}C${p(w * 0.62, h * 0.22)} ${p(w, h * 0.4)} ${p(w, h * 0.64)}A${short(w / 2)} ${short(h * 0.36)} 0 1 1 0 ` +
+      `${short(h * 0.64)}C${p(0, h * 0.4)} ${p(w * 0.38, h * 0.22)} ${p(w / 2, 0)}Z`,
   },
   {
     name: 'moon',
@@ -71,7 +72,10 @@ export const roundShapes: readonly Shape[] = [
     words: 'love like health',
     group: 'round',
     path: ({ width: w, height: h }) =>
-      `M${p(w / 2, h)}C${p(w * 0.12, h * 0.68)} ${p(0, h * 0.48)} ${p(0, h * 0.3)}C${p(0, h * 0.1)} ${p(w * 0.14, 0)} ${p(w * 0.27, 0)}C${p(w * 0.38, 0)} ${p(w * 0.46, h * 0.07)} ${p(w / 2, h * 0.18)}C${p(w * 0.54, h * 0.07)} ${p(w * 0.62, 0)} ${p(w * 0.73, 0)}C${p(w * 0.86, 0)} ${p(w, h * 0.1)} ${p(w, h * 0.3)}C${p(w, h * 0.48)} ${p(w * 0.88, h * 0.68)} ${p(w / 2, h)}Z`,
+      `M${p(w / 2, h)}C${p(w * 0.12, h * 0.68)} ${p(0, h * 0.48)} ${p(0, h * 0.3)}C${p(0, h * 0.1)} ${p(w * 0.14, 0)} ` +
+      `${p(w * 0.27, 0)}C${p(w * 0.38, 0)} ${p(w * 0.46, h * 0.07)} ${p(w / 2, h * 0.18)}C${p(w * 0.54, h * 0.07)} ` +
+      `${p(w * 0.62, 0)} ${p(w * 0.73, 0)}C${p(w * 0.86, 0)} ${p(w, h * 0.1)} ${p(w, h * 0.3)}C${p(w, h * 0.48)} ` +
+      `${p(w * 0.88, h * 0.68)} ${p(w / 2, h)}Z`,
   },
   {
     name: 'lens',

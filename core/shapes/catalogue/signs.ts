@@ -27,7 +27,9 @@ export const signShapes: readonly Shape[] = [
     group: 'signs',
     covers: true,
     path: ({ width: w, height: h }) =>
-      `M${p(w / 2, 0)}C${p(w * 0.65, h * 0.1)} ${p(w * 0.82, h * 0.14)} ${p(w, h * 0.14)}L${p(w, h * 0.5)}C${p(w, h * 0.76)} ${p(w * 0.78, h * 0.92)} ${p(w / 2, h)}C${p(w * 0.22, h * 0.92)} ${p(0, h * 0.76)} ${p(0, h * 0.5)}L${p(0, h * 0.14)}C${p(w * 0.18, h * 0.14)} ${p(w * 0.35, h * 0.1)} ${p(w / 2, 0)}Z`,
+      `M${p(w / 2, 0)}C${p(w * 0.65, h * 0.1)} ${p(w * 0.82, h * 0.14)} ${p(w, h * 0.14)}L${p(w, h * 0.5)}C${p(w, h * 0.76)} ` +
+      `${p(w * 0.78, h * 0.92)} ${p(w / 2, h)}C${p(w * 0.22, h * 0.92)} ${p(0, h * 0.76)} ` +
+      `${p(0, h * 0.5)}L${p(0, h * 0.14)}C${p(w * 0.18, h * 0.14)} ${p(w * 0.35, h * 0.1)} ${p(w / 2, 0)}Z`,
   },
   {
     name: 'bolt',
@@ -54,7 +56,10 @@ export const signShapes: readonly Shape[] = [
     amounts: [{ name: 'wave', label: 'Wave', initial: 0.14, least: 0, most: 0.3, at: value => ({ x: 0, y: value }), read: spot => spot.y }],
     path: ({ width: w, height: h }, { wave = 0.14 }) => {
       const a = wave * h
-      return `M0 ${short(a)}C${p(w * 0.3, -a)} ${p(w * 0.65, a * 3)} ${p(w, a)}L${p(w, h - a)}C${p(w * 0.65, h + a)} ${p(w * 0.3, h - a * 3)} ${p(0, h - a)}Z`
+      return (
+        `M0 ${short(a)}C${p(w * 0.3, -a)} ${p(w * 0.65, a * 3)} ${p(w, a)}L${p(w, h - a)}C${p(w * 0.65, h + a)} ` +
+        `${p(w * 0.3, h - a * 3)} ${p(0, h - a)}Z`
+      )
     },
   },
   {
@@ -140,7 +145,10 @@ export const signShapes: readonly Shape[] = [
     path: ({ width: w, height: h }, { bite = 0.16 }) => {
       const r = (bite * h) / 2
       const a = short(r)
-      return `M0 0L${p(w, 0)}L${p(w, h / 2 - r)}A${a} ${a} 0 0 0 ${p(w, h / 2 + r)}L${p(w, h)}L0 ${short(h)}L0 ${short(h / 2 + r)}A${a} ${a} 0 0 0 ${p(0, h / 2 - r)}Z`
+      return (
+        `M0 0L${p(w, 0)}L${p(w, h / 2 - r)}A${a} ${a} 0 0 0 ${p(w, h / 2 + r)}L${p(w, h)}L0 ${short(h)}L0 ` +
+        `${short(h / 2 + r)}A${a} ${a} 0 0 0 ${p(0, h / 2 - r)}Z`
+      )
     },
   },
   {

@@ -75,7 +75,9 @@ function problemOf(work: Work, index: number, circle: readonly string[]): Timing
   })
   return {
     cue: circle[0] ?? '',
-    message: `In beat ${index + 1} the cues of ${names.join(', ')} wait for each other in a circle. They start with the beat until one of them starts with it.`,
+    message:
+      `In beat ${index + 1} the cues of ${names.join(', ')} wait for each other in a circle. They start with the beat until one ` +
+      'of them starts with it.',
   }
 }
 

@@ -8,7 +8,10 @@ export const underline = drawnStroke('underline', 'Underline', {
   width: 8,
   path({ x, y, width, height }, thick) {
     const foot = y + height - Math.min(height * 0.06, thick)
-    return `M${n(x)} ${n(foot + thick * 0.6)} C${n(x + width * 0.3)} ${n(foot)} ${n(x + width * 0.65)} ${n(foot + thick * 1.1)} ${n(x + width)} ${n(foot + thick * 0.3)}`
+    return (
+      `M${n(x)} ${n(foot + thick * 0.6)} C${n(x + width * 0.3)} ${n(foot)} ${n(x + width * 0.65)} ${n(foot + thick * 1.1)} ` +
+      `${n(x + width)} ${n(foot + thick * 0.3)}`
+    )
   },
 })
 
@@ -38,7 +41,8 @@ export const marker = drawnStroke('marker', 'Marker stroke', {
   beneath: true,
   alpha: 0.55,
   path: ({ x, y, width, height }, thick) =>
-    `M${n(x - thick * 0.1)} ${n(y + height * 0.56)} C${n(x + width * 0.35)} ${n(y + height * 0.5)} ${n(x + width * 0.7)} ${n(y + height * 0.6)} ${n(x + width + thick * 0.1)} ${n(y + height * 0.53)}`,
+    `M${n(x - thick * 0.1)} ${n(y + height * 0.56)} C${n(x + width * 0.35)} ${n(y + height * 0.5)} ${n(x + width * 0.7)} ` +
+    `${n(y + height * 0.6)} ${n(x + width + thick * 0.1)} ${n(y + height * 0.53)}`,
 })
 
 /** Struck through. */
@@ -46,7 +50,8 @@ export const strikeOut = drawnStroke('strike-out', 'Strike out', {
   color: 'accent2',
   width: 10,
   path: ({ x, y, width, height }, thick) =>
-    `M${n(x - thick)} ${n(y + height * 0.62)} C${n(x + width * 0.4)} ${n(y + height * 0.48)} ${n(x + width * 0.6)} ${n(y + height * 0.58)} ${n(x + width + thick)} ${n(y + height * 0.44)}`,
+    `M${n(x - thick)} ${n(y + height * 0.62)} C${n(x + width * 0.4)} ${n(y + height * 0.48)} ${n(x + width * 0.6)} ` +
+    `${n(y + height * 0.58)} ${n(x + width + thick)} ${n(y + height * 0.44)}`,
 })
 
 /** A bracket drawn at its left, from the top to the foot. */
@@ -56,6 +61,9 @@ export const bracket = drawnStroke('bracket', 'Bracket', {
   around: true,
   path({ x, y, height }, thick) {
     const out = x - thick * 3.5
-    return `M${n(out + thick * 1.5)} ${n(y)} Q${n(out)} ${n(y)} ${n(out)} ${n(y + thick * 2)} L${n(out)} ${n(y + height - thick * 2)} Q${n(out)} ${n(y + height)} ${n(out + thick * 1.5)} ${n(y + height)}`
+    return (
+      `M${n(out + thick * 1.5)} ${n(y)} Q${n(out)} ${n(y)} ${n(out)} ${n(y + thick * 2)} L${n(out)} ${n(y + height - thick * 2)} ` +
+      `Q${n(out)} ${n(y + height)} ${n(out + thick * 1.5)} ${n(y + height)}`
+    )
   },
 })

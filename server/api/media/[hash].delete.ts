@@ -12,7 +12,9 @@ export default defineEventHandler(async event => {
   if (references.length)
     return refuse(
       409,
-      `“${row.name}” is needed ${references.slice(0, 4).join(', ')}${references.length > 4 ? ` and in ${references.length - 4} more places` : ''}. It stays.`,
+      `“${row.name}” is needed ` +
+        `${references.slice(0, 4).join(', ')}${references.length > 4 ? ` and in ${references.length - 4} more places` : ''}. It ` +
+        'stays.',
     )
   await dropMedia(hash)
   return { ok: true }

@@ -16,7 +16,8 @@ export default defineEventHandler(async event => {
   if (from.type.split('/')[0] !== to.type.split('/')[0])
     return refuse(
       422,
-      `“${to.name}” is no ${from.type.startsWith('image/') ? 'picture' : from.type.startsWith('video/') ? 'film' : 'sound'}, and cannot stand in its place.`,
+      `“${to.name}” is no ${from.type.startsWith('image/') ? 'picture' : from.type.startsWith('video/') ? 'film' : 'sound'}, ` +
+        'and cannot stand in its place.',
     )
   await touchMedia(by)
   return await replaceIn(decks, hash, by, person)
