@@ -78,7 +78,8 @@ export default withNuxt(
   {
     // What is longer is steps without names.
     files: ['{app,attack,core,demo,player,scripts,server,stage}/**/*.{ts,vue,mjs}'],
-    ignores: ['**/*.test.ts', ...stillLong],
+    // Brackets of a route's name are no pattern.
+    ignores: ['**/*.test.ts', ...stillLong.map(file => file.replace(/[[\]]/g, '\\$&'))],
     rules: { 'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }], complexity: ['error', 25] },
   },
 )

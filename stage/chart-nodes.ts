@@ -1,4 +1,5 @@
-import { markShapes, shapeOf, type ChartDrawing, type ChartLabel, type ChartMark, type MarkShapeName } from '#core/charts'
+import { group } from 'd3-array'
+import { shapeOf, type ChartDrawing, type ChartLabel, type ChartMark, type ChartRule, type MarkShapeName } from '#core/charts'
 import { cssColor } from '#core/color'
 import type { ChartSpec, Theme } from '#core/model'
 import { fontStack } from './measurer'
@@ -40,7 +41,7 @@ function writeLabel(node: SVGTextElement, label: ChartLabel, theme: Theme) {
   set(node, 'text-anchor', 'middle')
   set(node, 'fill', cssColor({ role: 'ink', alpha: label.kind === 'axis' ? 0.7 : 1 }, theme.palette))
   set(node, 'transform', label.angle ? `rotate(${label.angle} ${label.x} ${label.y})` : '')
-  const lines = nodes(node, 'tspan', 'chart-line', label.lines.length)
+  const lines = nodes(node, 'tspan', 'chart-words', label.lines.length)
   label.lines.forEach((words, index) => {
     const line = lines[index]!
     set(line, 'x', label.x)
@@ -68,12 +69,15 @@ function writeMark(node: SVGElement, mark: ChartMark, spec: ChartSpec, theme: Th
   node.dataset.reachY = String(reach.y)
 }
 
+/** The shapes that a chart was last drawn of: nodes of one that it has no more are taken away. */
+const drawnShapes = new WeakMap<SVGElement, ReadonlySet<MarkShapeName>>()
+
 /** Draws the marks of one part into its group, one node a mark, each shape with those of its own. */
-function writeMarks(group: SVGElement, marks: readonly ChartMark[], spec: ChartSpec, theme: Theme) {
-  for (const name of Object.keys(markShapes) as MarkShapeName[]) {
+function writeMarks(holder: SVGElement, marks: readonly ChartMark[], shapes: ReadonlySet<MarkShapeName>, spec: ChartSpec, theme: Theme) {
+  for (const name of shapes) {
     const own = marks.filter(mark => mark.shape === name)
     const tag = own[0] ? shapeOf(own[0]).node(own[0]).tag : 'path'
-    const made = nodes(group, tag, `chart-${name}`, own.length)
+    const made = nodes(holder, tag, `chart-${name}`, own.length)
     own.forEach((mark, index) => {
       const node = made[index]
       if (node) writeMark(node, mark, spec, theme)
@@ -81,25 +85,10 @@ function writeMarks(group: SVGElement, marks: readonly ChartMark[], spec: ChartS
   }
 }
 
-function groupBy<T>(all: readonly T[], keyOf: (one: T) => number | null): Map<number | null, T[]> {
-  const made = new Map<number | null, T[]>()
-  for (const one of all) {
-    const list = made.get(keyOf(one))
-    if (list) list.push(one)
-    else made.set(keyOf(one), [one])
-  }
-  return made
-}
-
-/**
- * Brings an SVG in step with a drawing: rules, then two layers (what lies beneath, such as lines, and all else) with one group a part
- * (`data-part`), which holds its marks and labels, then the labels that belong to none. Nodes are kept, so that it can be called for
- * every frame of a data motion.
- */
-export function drawChartInto(svg: SVGSVGElement, drawing: ChartDrawing, spec: ChartSpec, theme: Theme) {
-  const rules = nodes(svg, 'line', 'chart-rule', drawing.rules.length)
-  drawing.rules.forEach((rule, index) => {
-    const node = rules[index]!
+function drawRules(layer: SVGElement, rules: readonly ChartRule[], theme: Theme) {
+  const made = nodes(layer, 'line', 'chart-rule', rules.length)
+  rules.forEach((rule, index) => {
+    const node = made[index]!
     set(node, 'x1', rule.from)
     set(node, 'x2', rule.to)
     set(node, 'y1', rule.y)
@@ -107,33 +96,42 @@ export function drawChartInto(svg: SVGSVGElement, drawing: ChartDrawing, spec: C
     set(node, 'stroke', cssColor({ role: 'ink', alpha: rule.baseline ? 0.45 : 0.14 }, theme.palette))
     set(node, 'stroke-width', 2)
   })
-  const beneath = groupBy(
-    drawing.marks.filter(mark => shapeOf(mark).beneath),
-    mark => mark.part,
-  )
-  const above = groupBy(
-    drawing.marks.filter(mark => !shapeOf(mark).beneath),
-    mark => mark.part,
-  )
-  const labels = groupBy(drawing.labels, label => label.part)
-  for (const [layer, marks] of [
-    ['chart-beneath', beneath],
-    ['chart-above', above],
+}
+
+function drawLabels(holder: SVGElement, labels: readonly ChartLabel[], theme: Theme) {
+  const texts = nodes(holder, 'text', 'chart-label', labels.length)
+  labels.forEach((label, at) => {
+    writeLabel(texts[at]!, label, theme)
+    set(texts[at]!, 'data-kind', label.kind)
+  })
+}
+
+/**
+ * Brings an SVG in step with a drawing, in layers from the ground up: rules; the marks that lie beneath, such as lines; all other marks with
+ * their labels; the labels that belong to no part. Both layers of marks have one group a part (`data-part`). Nodes are kept, so that it can
+ * be called for every frame of a data motion.
+ */
+export function drawChartInto(svg: SVGSVGElement, drawing: ChartDrawing, spec: ChartSpec, theme: Theme) {
+  const [rules, beneath, above, free] = ['rules', 'beneath', 'above', 'free'].map(name => nodes(svg, 'g', `chart-${name}`, 1)[0]!)
+  const shapes = new Set(drawing.marks.map(mark => mark.shape))
+  // Shapes that it has no more are asked for once, so that their nodes go.
+  const toWrite = new Set([...shapes, ...(drawnShapes.get(svg) ?? [])])
+  drawnShapes.set(svg, shapes)
+  const isBeneath = (mark: ChartMark) => shapeOf(mark).beneath === true
+  const marks = group(drawing.marks, isBeneath, mark => mark.part)
+  const labels = group(drawing.labels, label => label.part)
+
+  drawRules(rules!, drawing.rules, theme)
+  for (const [layer, own] of [
+    [beneath!, marks.get(true)],
+    [above!, marks.get(false)],
   ] as const) {
-    const [holder] = nodes(svg, 'g', layer, 1)
-    const groups = nodes(holder!, 'g', 'chart-mark', layer === 'chart-beneath' && !marks.size ? 0 : drawing.parts)
-    groups.forEach((group, part) => {
-      set(group, 'data-part', part)
-      writeMarks(group, marks.get(part) ?? [], spec, theme)
-      const own = layer === 'chart-above' ? (labels.get(part) ?? []) : []
-      const texts = nodes(group, 'text', 'chart-label', own.length)
-      own.forEach((label, at) => {
-        writeLabel(texts[at]!, label, theme)
-        set(texts[at]!, 'data-kind', label.kind)
-      })
+    const parts = nodes(layer, 'g', 'chart-mark', layer === beneath && !own ? 0 : drawing.parts)
+    parts.forEach((holder, part) => {
+      set(holder, 'data-part', part)
+      writeMarks(holder, own?.get(part) ?? [], toWrite, spec, theme)
+      if (layer === above) drawLabels(holder, labels.get(part) ?? [], theme)
     })
   }
-  const free = labels.get(null) ?? []
-  const texts = nodes(svg, 'text', 'chart-label', free.length)
-  free.forEach((label, at) => writeLabel(texts[at]!, label, theme))
+  drawLabels(free!, labels.get(null) ?? [], theme)
 }

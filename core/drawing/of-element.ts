@@ -1,3 +1,4 @@
+import { group } from 'd3-array'
 import svgpath from 'svgpath'
 import { hexOf, plainColor, type Palette } from '../color'
 import { drawingOfElement, shapeOf, type ChartMark } from '../charts'
@@ -116,6 +117,8 @@ function ofChart(deck: Deck, element: ChartElement & ShownElement, { ink, measur
         ? strokes.map(stroke => ({ ...stroke, d: svgpath(stroke.d).rotate(one.angle, one.x, one.y).round(2).toString() }))
         : strokes
     })
+  const marks = group(drawing.marks, mark => mark.part)
+  const labels = group(drawing.labels, one => one.part)
   const stroke = (mark: ChartMark): HandStroke => ({
     d: shapeOf(mark).outline(mark),
     color: hexOf(mark.color ?? (mark.lit ? spec.litColor : spec.color), theme.palette),
@@ -124,13 +127,10 @@ function ofChart(deck: Deck, element: ChartElement & ShownElement, { ink, measur
   return [
     ...drawing.rules.map(rule => ({ d: `M${rule.from} ${rule.y}L${rule.to} ${rule.y}`, color, width: 2 })),
     ...Array.from({ length: drawing.parts }, (_, part) => [
-      ...drawing.marks
-        .filter(mark => mark.part === part)
-        .map(stroke)
-        .filter(({ d }) => d !== ''),
-      ...drawing.labels.filter(one => one.part === part).flatMap(label),
+      ...(marks.get(part) ?? []).map(stroke).filter(({ d }) => d !== ''),
+      ...(labels.get(part) ?? []).flatMap(label),
     ]).flat(),
-    ...drawing.labels.filter(one => one.part === null).flatMap(label),
+    ...(labels.get(null) ?? []).flatMap(label),
   ]
 }
 

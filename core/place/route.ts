@@ -1,3 +1,4 @@
+import { onCurve } from './curve'
 import type { Box } from '../values'
 import { centerOf, cornersOf, type Bounds, type Point } from './bounds'
 
@@ -231,11 +232,5 @@ export function curveBetween(from: Port, to: Port, count = 16): Point[] {
     return { x: port.point.x + (other.x - port.point.x) / 3, y: port.point.y + (other.y - port.point.y) / 3 }
   }
   const [b, c] = [control(from, to.point), control(to, from.point)]
-  return Array.from({ length: count + 1 }, (_, index) => {
-    const t = index / count
-    const u = 1 - t
-    const mix = (axis: 'x' | 'y') =>
-      u * u * u * from.point[axis] + 3 * u * u * t * b[axis] + 3 * u * t * t * c[axis] + t * t * t * to.point[axis]
-    return { x: mix('x'), y: mix('y') }
-  })
+  return Array.from({ length: count + 1 }, (_, index) => onCurve(from.point, b, c, to.point, index / count))
 }

@@ -1,7 +1,8 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { houseTheme } from '../../layouts'
 import { roughMeasurer } from '../../text'
-import { drawChart, drawingBetween, newChart, type ChartRoom, type LineMark, type PointMark } from '../index'
+import { drawChart, drawingBetween, newChart, touch, type ChartRoom, type LineMark, type PointMark } from '../index'
 
 const room: ChartRoom = { width: 1200, height: 600, textSize: 28, fonts: houseTheme.fonts, measurer: roughMeasurer, language: 'en' }
 const draw = (values: (number | null)[], more = {}) =>
@@ -84,5 +85,36 @@ describe('a line chart', () => {
 
   it('says in words what it shows', () => {
     expect(draw([10, 20, 40]).description).toBe('Line chart of boats by month, 3 points. Highest: m2, 40.')
+  })
+
+  it('stands inside the chart with no amount on another, for any figures, smooth or not', () => {
+    const values = fc.array(fc.option(fc.double({ min: -1e6, max: 1e6, noNaN: true })), { minLength: 1, maxLength: 60 })
+    fc.assert(
+      fc.property(values, fc.boolean(), fc.integer({ min: 1, max: 40 }), (list, smooth, thick) => {
+        const drawing = draw(list, { options: { smooth, thick } })
+        for (const { x, y } of dotsIn(drawing)) {
+          expect(x).toBeGreaterThanOrEqual(-0.01)
+          expect(x).toBeLessThanOrEqual(room.width + 0.01)
+          expect(y).toBeGreaterThanOrEqual(-0.01)
+          expect(y).toBeLessThanOrEqual(room.height + 0.01)
+        }
+        const words = drawing.labels.filter(label => label.angle === 0)
+        const place = ({ x, y, width, height }: (typeof words)[number]) => ({
+          x: x - width / 2,
+          y: y - height / 2,
+          width: width - 0.1,
+          height: height - 0.1,
+        })
+        words.forEach((a, index) => {
+          for (const b of words.slice(index + 1)) expect(touch(place(a), place(b)) ? [a, b] : null).toBeNull()
+        })
+      }),
+    )
+  })
+})
+
+describe('a kind of charts that is not known', () => {
+  it('is drawn as bars', () => {
+    expect(new Set(draw([1, 2], { kind: 'ridgeline' }).marks.map(mark => mark.shape))).toEqual(new Set(['bar']))
   })
 })

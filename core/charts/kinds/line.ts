@@ -1,4 +1,5 @@
 import { curveLinear, curveMonotoneX, line as lineThrough } from 'd3-shape'
+import { onCurve } from '../../place'
 import { optionOf } from '../../values'
 import type { LineMark, Point, PointMark } from '../marks'
 import { drawOnPlane, endOf, type AmountAt } from '../plane'
@@ -6,12 +7,6 @@ import type { ChartKind } from './kind'
 
 /** Pieces that a smooth stretch between two points is drawn in. */
 const pieces = 12
-
-/** A point of a cubic Bézier curve, `t` 0 to 1. */
-function onCurve([a, b, c, d]: readonly [Point, Point, Point, Point], t: number): Point {
-  const of = (of: 'x' | 'y') => (1 - t) ** 3 * a[of] + 3 * (1 - t) ** 2 * t * b[of] + 3 * (1 - t) * t ** 2 * c[of] + t ** 3 * d[of]
-  return { x: of('x'), y: of('y') }
-}
 
 /**
  * The stretches of a line from each point to the next, each as points. A smooth one is d3's monotone curve (Steffen 1990), which never
@@ -28,8 +23,8 @@ function stretches(points: readonly Point[], smooth: boolean): Point[][] {
       made.push([at, (at = { x, y })])
     },
     bezierCurveTo(x1: number, y1: number, x2: number, y2: number, x: number, y: number) {
-      const curve = [at, { x: x1, y: y1 }, { x: x2, y: y2 }, { x, y }] as const
-      made.push(Array.from({ length: pieces + 1 }, (_, piece) => onCurve(curve, piece / pieces)))
+      const [from, out, into, to] = [at, { x: x1, y: y1 }, { x: x2, y: y2 }, { x, y }]
+      made.push(Array.from({ length: pieces + 1 }, (_, piece) => onCurve(from, out, into, to, piece / pieces)))
       at = { x, y }
     },
     closePath() {},

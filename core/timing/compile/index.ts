@@ -1,3 +1,4 @@
+import { group } from 'd3-array'
 import { beatsOf, cuesOf, extentOf, infoOf, soundsFrom, type Deck, type Slide } from '../../model'
 import { shownElements, themeUnder, type ShownElement } from '../../resolved'
 import { memoByRecords, type Id } from '../../values'
@@ -27,13 +28,10 @@ function beatsIn(work: Work): { beats: ScoreBeat[]; problems: TimingProblem[]; l
 
 /** What happens to each element that any cue is about. */
 function tracksIn(work: Work, beats: readonly ScoreBeat[]): Map<Id, Track> {
-  const cues = new Map<Id, ScoreCue[]>()
-  for (const entry of beats.flatMap(beat => beat.cues)) {
-    if (entry.cue.element === null || isCamera(entry.cue)) continue
-    const list = cues.get(entry.cue.element)
-    if (list) list.push(entry)
-    else cues.set(entry.cue.element, [entry])
-  }
+  const cues = group(
+    beats.flatMap(beat => beat.cues).filter(({ cue }) => cue.element !== null && !isCamera(cue)),
+    ({ cue }) => cue.element as Id,
+  )
   const tracks = new Map<Id, Track>()
   for (const [id, list] of cues) {
     const element = work.byId.get(id)

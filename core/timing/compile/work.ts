@@ -1,3 +1,4 @@
+import { group } from 'd3-array'
 import { handDrawingOf, type HandDrawing } from '../../drawing'
 import { beatsOf, cuesOf, soundsFrom, type Beat, type Cue, type Deck, type Parts, type Sound } from '../../model'
 import type { ShownElement } from '../../resolved'
@@ -48,17 +49,6 @@ export const byHand = (cue: Cue) => effectOf(cue).byHand === true
 export const elementOf = (work: Pick<Work, 'byId'>, cue: Cue): ShownElement | null =>
   (cue.element !== null && work.byId.get(cue.element)) || null
 
-function byElement(cues: readonly Cue[]): Map<Id, Cue[]> {
-  const made = new Map<Id, Cue[]>()
-  for (const cue of cues) {
-    if (cue.element === null || isCamera(cue)) continue
-    const list = made.get(cue.element)
-    if (list) list.push(cue)
-    else made.set(cue.element, [cue])
-  }
-  return made
-}
-
 function voicesOf(deck: Deck, slide: Id, context: TimingContext): Voice[] {
   return soundsFrom(deck, slide)
     .filter(sound => sound.use === 'narration')
@@ -76,7 +66,10 @@ export function workOn(deck: Deck, slide: Id, elements: readonly ShownElement[],
   const cues = beats.map(beat =>
     cuesOf(deck, beat.id).filter(cue => (cue.element === null ? isBoard && isCamera(cue) : byId.has(cue.element))),
   )
-  const cuesByElement = byElement(cues.flat())
+  const cuesByElement = group(
+    cues.flat().filter(cue => cue.element !== null && !isCamera(cue)),
+    cue => cue.element as Id,
+  )
   const fine = new Map<Id, Parts['by'] | null>()
   const drawings = new Map<Id, HandDrawing | null>()
   const entered = new Set<Id>()
