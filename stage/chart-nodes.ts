@@ -107,7 +107,8 @@ function drawLabels(holder: SVGElement, labels: readonly ChartLabel[], theme: Th
 }
 
 /**
- * Brings an SVG in step with a drawing, in layers from the ground up: rules; the marks that lie beneath, such as lines; all other marks with
+ * Brings an SVG in step with a drawing, in layers from the ground up: rules; the marks that lie beneath, such as lines; all other marks
+ * with
  * their labels; the labels that belong to no part. Both layers of marks have one group a part (`data-part`). Nodes are kept, so that it can
  * be called for every frame of a data motion.
  */

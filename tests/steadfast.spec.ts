@@ -127,3 +127,29 @@ test('a viewer can look and present, but change nothing', async ({ page }) => {
   })
   expect(answer).toBe(4)
 })
+
+test('a phase that cannot be fetched is said so, and comes when it is asked for again; one that is here opens without the server', async ({
+  page,
+}) => {
+  let away = true
+  // The file of Time, by words that stand in no other.
+  await page.route(/\/_nuxt\/.*\.js$/, async route => {
+    const response = await route.fetch()
+    if (away && (await response.text()).includes('Tap the beats')) await route.abort()
+    else await route.fulfill({ response })
+  })
+  await enter(page)
+  await newDeck(page, 'Half there', 'Talk')
+  await page.getByRole('navigation', { name: 'Phases' }).getByRole('button', { name: 'Time' }).click()
+  await expect(page.getByRole('alert')).toHaveText(/Time could not be fetched from the server/)
+  await goPhase(page, 'Compose')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await page.keyboard.press('Alt+3')
+  await expect(page.getByRole('alert')).toBeVisible()
+  away = false
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('button', { name: 'Tap the beats' })).toBeVisible()
+  // All are here by now.
+  await page.route(/\/_nuxt\//, route => route.abort())
+  for (const name of ['Outline', 'Check', 'Deliver', 'Time']) await goPhase(page, name)
+})

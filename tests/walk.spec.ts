@@ -92,6 +92,20 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     }
   })
 
+  test('makes the bars a line and the line smooth, and undoes it', async () => {
+    const chart = page.getByTestId('stage')
+    await page.getByLabel('Kind of chart').selectOption({ label: 'Line' })
+    await expect(chart.locator('.chart-point')).toHaveCount(4)
+    await expect(chart.locator('path.chart-line')).toHaveCount(3)
+    await expect(chart.locator('.chart-bar')).toHaveCount(0)
+    const straight = await chart.locator('path.chart-line').first().getAttribute('d')
+    await page.getByRole('checkbox', { name: 'Smooth' }).check()
+    await expect(chart.locator('path.chart-line').first()).not.toHaveAttribute('d', straight!)
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(chart.locator('.chart-bar')).toHaveCount(4)
+  })
+
   test('drops a photograph, adds text with bold, colour and a list', async () => {
     const [picture] = await makePictures(1)
     await slide(page, 5).click()

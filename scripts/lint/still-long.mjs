@@ -16,7 +16,6 @@ export const stillLong = [
   'app/composables/tapping.ts',
   'app/composables/text-editor.ts',
   'app/live/connection.ts',
-  'app/pages/decks/[id].vue',
   'app/stores/board.ts',
   'app/stores/deck.ts',
   'app/stores/score.ts',

@@ -1,37 +1,15 @@
 <script setup lang="ts">
 import { watchDebounced } from '@vueuse/core'
-import { advance, goBack } from '#core/timing'
-import { expected } from '#core/values'
 
 const route = useRoute()
 const router = useRouter()
 const store = useDeck()
 const stage = useStageHost()
 const work = useStage()
-const { toggle } = usePlayback()
 
-const phases = [
-  { name: 'outline', label: 'Outline' },
-  { name: 'compose', label: 'Compose' },
-  { name: 'time', label: 'Time' },
-  { name: 'check', label: 'Check' },
-  { name: 'deliver', label: 'Deliver' },
-] as const
-const phase = computed(() => String(route.query.phase ?? 'outline'))
-const go = (name: string) => void router.replace({ query: { ...route.query, phase: name } })
+const { phase, shown, lacking, go, again, bringAll } = usePhases()
 const keysShown = ref(false)
 const finding = ref(false)
-/** Brings the other phases here once the first stands: they then open at once, and while the server is away too. */
-async function loadPhases() {
-  // Without the server they are asked for again when they are opened.
-  await Promise.all([
-    import('~/components/phases/OutlinePhase.vue'),
-    import('~/components/phases/ComposePhase.vue'),
-    import('~/components/phases/TimePhase.vue'),
-    import('~/components/phases/CheckPhase.vue'),
-    import('~/components/phases/DeliverPhase.vue'),
-  ]).catch(expected('TypeError'))
-}
 /** The slide in hand comes first; the rundown, which reckons every slide of the deck, follows a frame later. */
 const settled = ref(false)
 watch(
@@ -41,7 +19,7 @@ watch(
       requestAnimationFrame(() =>
         requestAnimationFrame(() => {
           settled.value = true
-          void loadPhases()
+          bringAll()
         }),
       )
   },
@@ -79,47 +57,17 @@ function play() {
   })
 }
 
-function onKey(event: KeyboardEvent) {
-  const control = event.ctrlKey || event.metaKey
-  const phaseKey = event.altKey && /^Digit([1-5])$/.exec(event.code)
-  if (phaseKey) {
-    event.preventDefault()
-    go(phases[Number(phaseKey[1]) - 1]!.name)
-    return
-  }
-  if (control && event.key.toLowerCase() === 'z' && !isTyping(event.target)) {
-    event.preventDefault()
-    if (event.shiftKey) store.redo()
-    else store.undo()
-    return
-  }
-  if (control && event.key.toLowerCase() === 'y' && !isTyping(event.target)) {
-    event.preventDefault()
-    store.redo()
-    return
-  }
-  if (isTyping(event.target) || control || event.altKey) return
-  if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) {
-    event.preventDefault()
-    toggle()
-  } else if (
-    (event.key === ',' || event.key === '.' || event.key === '<' || event.key === '>' || event.key === ';' || event.key === ':') &&
-    store.plan &&
-    store.moment
-  ) {
-    event.preventDefault()
-    const forwards = event.code === 'Period'
-    if (event.shiftKey) {
-      const next = (forwards ? advance : goBack)(store.plan, store.moment)
-      if (next) store.goTo(next)
-    } else store.goTo({ ...store.moment, seconds: Math.max(0, store.moment.seconds + (forwards ? 1 : -1) / 30) })
-  } else if (event.key === '?') keysShown.value = true
-  else if (event.key === '/') {
-    event.preventDefault()
+useDeckKeys({
+  go,
+  find: () => {
     finding.value = true
-  }
-}
-onKeys(onKey)
+  },
+  tellKeys: () => {
+    keysShown.value = true
+  },
+})
+/** What phases ask of the page. */
+const asks: Readonly<Record<string, object>> = { check: { go }, deliver: { play } }
 
 const keys = [
   ['Space', 'play and stop'],
@@ -146,12 +94,12 @@ const keys = [
   <div class="work" :style="colors">
     <template v-if="store.deck">
       <DeckBar :phase="phase" :phases="phases" @go="go" @play="play" />
-      <main class="phase-area" :data-phase="phase">
-        <LazyOutlinePhase v-if="phase === 'outline'" />
-        <LazyComposePhase v-else-if="phase === 'compose'" />
-        <LazyTimePhase v-else-if="phase === 'time'" />
-        <LazyCheckPhase v-else-if="phase === 'check'" @go="go" />
-        <LazyDeliverPhase v-else @play="play" />
+      <main class="phase-area" :data-phase="shown?.name">
+        <div v-if="lacking" class="waiting lacking" role="alert">
+          <p>{{ lacking }} could not be fetched from the server. If that stays so, load the page again.</p>
+          <UButton @click="again">Try again</UButton>
+        </div>
+        <component :is="shown.component" v-else-if="shown" v-on="asks[shown.name] ?? {}" />
       </main>
       <RundownStrip v-if="settled" />
       <div v-else class="rundown-place" />
@@ -198,6 +146,11 @@ const keys = [
   flex: 1;
   display: grid;
   place-items: center;
+}
+.lacking {
+  height: 100%;
+  align-content: center;
+  gap: 12px;
 }
 .link {
   color: var(--act);

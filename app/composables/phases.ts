@@ -1,0 +1,59 @@
+import type { Component } from 'vue'
+
+/** The phases of the work on a deck, in their order. */
+export const phases = [
+  { name: 'outline', label: 'Outline' },
+  { name: 'compose', label: 'Compose' },
+  { name: 'time', label: 'Time' },
+  { name: 'check', label: 'Check' },
+  { name: 'deliver', label: 'Deliver' },
+] as const
+export type PhaseName = (typeof phases)[number]['name']
+
+const loaders: Readonly<Record<PhaseName, () => Promise<{ default: Component }>>> = {
+  outline: () => import('~/components/phases/OutlinePhase.vue'),
+  compose: () => import('~/components/phases/ComposePhase.vue'),
+  time: () => import('~/components/phases/TimePhase.vue'),
+  check: () => import('~/components/phases/CheckPhase.vue'),
+  deliver: () => import('~/components/phases/DeliverPhase.vue'),
+}
+
+/** A phase's component; null where it could not be fetched: the server is away, or has been renewed since. */
+async function load(name: PhaseName): Promise<Component | null> {
+  try {
+    return (await loaders[name]()).default
+  } catch (error) {
+    if (error instanceof TypeError) return null
+    throw error
+  }
+}
+
+/** The phase that the address names, and what is shown of it: the one before stays until it is here. */
+export function usePhases() {
+  const route = useRoute()
+  const router = useRouter()
+  const phase = computed<PhaseName>(() => phases.find(({ name }) => name === route.query.phase)?.name ?? 'outline')
+  const shown = shallowRef<{ name: PhaseName; component: Component } | null>(null)
+  /** What the phase is called that could not be brought here. */
+  const lacking = ref<string | null>(null)
+
+  async function show() {
+    const name = phase.value
+    const component = await load(name)
+    // Another one may have been asked for meanwhile.
+    if (phase.value !== name) return
+    if (component) shown.value = { name, component }
+    lacking.value = component ? null : (phases.find(one => one.name === name)?.label ?? name)
+  }
+  watch(phase, show, { immediate: true })
+
+  return {
+    phase,
+    shown,
+    lacking,
+    go: (name: string) => void router.replace({ query: { ...route.query, phase: name } }),
+    again: () => void show(),
+    /** Brings all phases here, so that each opens at once, and while the server is away too. */
+    bringAll: () => void Promise.all(phases.map(({ name }) => load(name))),
+  }
+}
