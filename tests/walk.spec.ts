@@ -94,6 +94,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
 
   test('makes the bars a line and the line smooth, and undoes it', async () => {
     const chart = page.getByTestId('stage')
+    await hit(page, 'Chart').click()
     await page.getByLabel('Kind of chart').selectOption({ label: 'Line' })
     await expect(chart.locator('.chart-point')).toHaveCount(4)
     await expect(chart.locator('path.chart-line')).toHaveCount(3)
