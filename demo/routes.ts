@@ -1,5 +1,5 @@
 import { addBeat, addCue, addElement, setFields } from '../core/edits'
-import { beatsOf, slidesOf, type Deck, type Element, type Logo } from '../core/model'
+import { beatsOf, slidesOf, type Deck, type ElementWithout, type Logo } from '../core/model'
 import type { Box } from '../core/values'
 import { roughMeasurer } from '../core/text'
 import { namedEasings, slidesToBoard, tourViews, type TimingContext } from '../core/timing'
@@ -45,7 +45,7 @@ Port Harrow, the long way
   const board = slidesOf(work.deck())[0]!
   work.edit(tourViews(work.deck(), { slide: board.id, back: true }, work.context))
   const views = board.views!.map(view => view.box)
-  const put = (element: Omit<Element, 'id' | 'owner' | 'order'>) => {
+  const put = (element: ElementWithout<'id' | 'owner' | 'order'>) => {
     const id = work.context.id()
     work.edit(addElement(work.deck(), { element: { ...element, id, owner: board.id } }))
     return id

@@ -15,6 +15,7 @@ import {
   type Deck,
   type EditContext,
   type Element,
+  type ElementWithout,
   type Logo,
   type Purpose,
   type Transition,
@@ -57,7 +58,7 @@ export function workbench(wish: { title: string; purpose: Purpose; prefix: strin
     options: {},
     anchor: { to: 'beat' },
     delay: 0,
-    duration: effectNamed(effect).duration,
+    duration: effectNamed(effect, what).duration,
     easing: namedEasings['ease out'],
     repeat: 1,
     ...more,
@@ -105,7 +106,7 @@ export function workbench(wish: { title: string; purpose: Purpose; prefix: strin
       const { margin } = deckTheme(deck)
       const foot = { y: height - margin * 0.8, height: margin * 0.5, angle: 0 }
       const orders = ordersAt(elementsOf(deck, 'master'), Infinity, 3)
-      const part = (id: string, element: object): Change =>
+      const part = (id: string, element: ElementWithout<'id' | 'owner' | 'order'>): Change =>
         putRecord('elements', { id: `${wish.prefix}-${id}`, owner: 'master', order: orders.shift()!, ...element })
       edit([
         setRecord('theme', 'theme', { name: 'Velmoor Harbour', logo, footer: 'Velmoor Harbour office' }),

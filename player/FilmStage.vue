@@ -38,7 +38,8 @@ const host = computed<StageHost>(() => ({
 provide(stageHostKey, () => host.value)
 const plan = computed(() => rundown(props.bundle.deck, 'film', host.value as TimingContext))
 const sounds = computed(() => soundPlan(props.bundle.deck, plan.value, host.value as TimingContext))
-const voiceOf = (moment: Moment) => voiceAt(plan.value, sounds.value, hash => peaksIn(props.bundle, hash), moment)
+const voiceOf = (moment: Moment): ReturnType<typeof voiceAt> =>
+  voiceAt(plan.value, sounds.value, hash => peaksIn(props.bundle, hash), moment)
 /** Slides on which a face moves with the voice. */
 const faces = computed(() => new Set(plan.value.slides.filter(slide => slide.score.elements.some(speaks)).map(slide => slide.slide)))
 const track = computed(() => captionTrack(props.bundle.deck, sounds.value))

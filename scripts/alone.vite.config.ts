@@ -6,7 +6,6 @@ const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
 /** The player as one script and one style sheet, for pages that stand alone. */
 export default defineConfig({
-  configFile: false,
   root: here('../player/alone'),
   plugins: [vue()],
   define: {

@@ -20,8 +20,19 @@ export async function prepareDatabase(url, say) {
 }
 
 /**
+ * Where a program keeps its files, its database, and how it runs.
+ *
+ * @typedef {{ home: string, url: string, quiet?: boolean, tied?: boolean }} Run
+ * @typedef {{ child: import('node:child_process').ChildProcess, log: string }} Running
+ */
+
+/**
  * Runs a program of Node in a group of its own, beside this one. `quiet`: what it says goes into a file of its name in its home, and it
  * outlives this process: a pipe to it would break as it ends. `tied`: quiet, but it ends in order as soon as this process is gone.
+ *
+ * @param {string[]} args
+ * @param {Omit<Run, 'url'> & { name: string, env: Record<string, string> }} how
+ * @returns {Running}
  */
 function run(args, { home, name, quiet = false, tied = false, env }) {
   fs.mkdirSync(home, { recursive: true })
@@ -38,7 +49,11 @@ function run(args, { home, name, quiet = false, tied = false, env }) {
   return { child, log }
 }
 
-/** Starts a process that does long work: films, and clips that are made playable. */
+/**
+ * Starts a process that does long work: films, and clips that are made playable.
+ *
+ * @param {Run} how
+ */
 export const startWorker = ({ home, url, ...how }) =>
   run(['--import', 'jiti/register', 'server/jobs/worker.ts'], {
     home,
@@ -49,6 +64,8 @@ export const startWorker = ({ home, url, ...how }) =>
 
 /**
  * Starts the built server and resolves when it answers; an error says where its words are, and holds what was started if that still runs.
+ *
+ * @param {Run & { port: number }} how
  */
 export async function startServer({ home, url, port, ...how }) {
   const started = run(['.output/server/index.mjs'], {

@@ -7,8 +7,7 @@ node scripts/build.mjs &
 building=$!
 trap 'kill $building 2>/dev/null || true' EXIT
 say "Types"
-npx tsc -p core
-npx vue-tsc --build --noEmit
+bash scripts/types.sh
 say "Format and lint"
 npx prettier --check --log-level warn .
 npx eslint .

@@ -1,9 +1,9 @@
 import { addElement } from '#core/edits'
-import type { Element } from '#core/model'
+import type { ElementWithout } from '#core/model'
 import type { Box } from '#core/values'
 
 /** An element before it has an id, an owner and a place in the order. */
-export type NewElement = Element extends infer E ? (E extends Element ? Omit<E, 'order' | 'id' | 'owner'> : never) : never
+export type NewElement = ElementWithout<'id' | 'owner' | 'order'>
 
 /** Puts new parts on what the stage at work shows, in front of all others, and selects them. */
 export function usePutting() {

@@ -289,7 +289,10 @@ describe('timing', () => {
     fc.assert(
       fc.property(anyDeck, drawn => {
         const deck = { ...drawn, info: { info: { ...infoOf(drawn), purpose: 'film' as const } } }
-        const next = found(deck, 'hold').reduce((at, finding) => applyChanges(at, finding.remedy!.changes(at, countingContext('r'))), deck)
+        const next = found(deck, 'hold').reduce<Deck>(
+          (at, finding) => applyChanges(at, finding.remedy!.changes(at, countingContext('r'))),
+          deck,
+        )
         expect(found(next, 'hold')).toEqual([])
       }),
       { numRuns: 40 },
@@ -348,7 +351,7 @@ describe('motion that is over too soon', () => {
   })
 
   it('needs more for slower readers', () => {
-    const needs = (audience: string) => {
+    const needs = (audience: 'children' | 'colleagues') => {
       const deck = typed({})
       return found(applyChanges(deck, [setRecord('info', 'info', { audience })]), 'too-quick')[0]!.remedy!.label
     }

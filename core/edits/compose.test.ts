@@ -10,6 +10,7 @@ import {
   type Change,
   type Deck,
   type Element,
+  type TextElement,
 } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -186,7 +187,7 @@ describe('words through the deck', () => {
     expect(findText(deck, { words: 'ferry', exactCase: true }).find(match => match.element === 't')!.count).toBe(1)
     const { changes, count } = replaceText(deck, { words: 'ferry', by: 'boat', wholeWords: true, elements: ['t'] })
     expect(count).toBe(2)
-    expect(plainText((after(deck, changes).elements.t as { text: never }).text)).toBe('boat and ferryman\nThe boat leaves')
+    expect(plainText((after(deck, changes).elements.t as TextElement).text)).toBe('boat and ferryman\nThe boat leaves')
   })
   it('replaced as plain text would be, whatever runs they stand in', () => {
     const runs = fc.array(fc.record({ text: fc.stringMatching(/^[ab ]{1,6}$/), bold: fc.boolean() }), { minLength: 1, maxLength: 6 })
@@ -200,7 +201,7 @@ describe('words through the deck', () => {
         }))
         const set = after(deck, [setRecord('elements', 't', { text: { type: 'doc', content: [{ type: 'paragraph', content }] } })])
         const made = after(set, replaceText(set, { words, by, exactCase: true, elements: ['t'] }).changes)
-        expect(plainText((made.elements.t as { text: never }).text)).toBe(
+        expect(plainText((made.elements.t as TextElement).text)).toBe(
           list
             .map(run => run.text)
             .join('')

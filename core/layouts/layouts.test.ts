@@ -58,7 +58,7 @@ describe('the outline', () => {
     const deck = applyChanges(listed, layOut(listed, { slide: slide.id, family: familyNamed('list')! }, context))
     const body = elementsOf(deck, slide.id).find(element => element.placeholder === 'body') as TextElement
     const bold = { ...body.text.content[1]!, content: [{ type: 'text' as const, text: 'Quill', marks: [{ type: 'bold' as const }] }] }
-    const styled = applyChanges(deck, [setRecord('elements', body.id, { text: { type: 'doc', content: [body.text.content[0], bold] } })])
+    const styled = applyChanges(deck, [setRecord('elements', body.id, { text: { type: 'doc', content: [body.text.content[0]!, bold] } })])
     const next = applyChanges(
       styled,
       setOutlineSlide(

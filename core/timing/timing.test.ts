@@ -78,7 +78,7 @@ describe('a slide’s score', () => {
             !Object.values(deck.cues).some(other => other.anchor.to !== 'beat' && other.anchor.cue === candidate.id),
         )
         // What makes all others step back is about them too.
-        const edited = cues.find(candidate => !effectNamed(candidate.effect).applyToOthers)
+        const edited = cues.find(candidate => !effectNamed(candidate.effect, candidate.what).applyToOthers)
         if (!edited) return
         const next = applyChanges(deck, [
           setRecord('cues', edited.id, { duration: edited.duration + 0.7, delay: edited.delay + 0.2, effect: 'fade' }),
@@ -164,7 +164,7 @@ describe('a slide’s score', () => {
 
   it('knows when nothing moves any more', () => {
     fc.assert(
-      fc.property(anyDeck, share, deck => {
+      fc.property(anyDeck, deck => {
         const score = compileSlide(deck, 's0', timingContext)
         const end = lastMoment(score)
         if (isStillAfter(score, end)) expect(frameAt(score, { ...end, seconds: end.seconds + 3 })).toEqual(frameAt(score, end))

@@ -70,22 +70,17 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       </div>
       <div class="row">
         <span class="label">Height</span>
-        <span class="pair">
-          <select class="field" aria-label="Made by" :value="spec.aggregate" @change="set({ aggregate: chosenOf(aggregates, $event) })">
-            <option v-for="(words, name) in aggregates" :key="name" :value="name">{{ words }}</option>
-          </select>
-          <select
-            v-if="spec.aggregate !== 'count'"
-            class="field"
-            aria-label="Height"
-            :value="made!.amount ?? ''"
-            @change="set({ height: value($event) })"
-          >
-            <option v-for="column in table.columns.filter(candidate => candidate.type === 'number')" :key="column.name">
-              {{ column.name }}
-            </option>
-          </select>
-        </span>
+        <select class="field" aria-label="Made by" :value="spec.aggregate" @change="set({ aggregate: chosenOf(aggregates, $event) })">
+          <option v-for="(words, name) in aggregates" :key="name" :value="name">{{ words }}</option>
+        </select>
+      </div>
+      <div v-if="spec.aggregate !== 'count'" class="row">
+        <span class="label">Column</span>
+        <select class="field" aria-label="Height" :value="made!.amount ?? ''" @change="set({ height: value($event) })">
+          <option v-for="column in table.columns.filter(candidate => candidate.type === 'number')" :key="column.name">
+            {{ column.name }}
+          </option>
+        </select>
       </div>
       <div class="row">
         <span class="label">Order</span>
@@ -210,9 +205,6 @@ p {
   gap: 5px;
   min-width: 0;
   justify-content: flex-end;
-}
-.pair .field {
-  max-width: 92px;
 }
 .row > .field {
   max-width: 170px;

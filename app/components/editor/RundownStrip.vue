@@ -199,7 +199,7 @@ watch(
           </span>
           <span class="foot amount">
             <b>{{ item.slide.index + 1 }}</b>
-            <template v-if="item.width > 58">· {{ item.slide.length.toFixed(item.width > 90 ? 1 : 0) }}s</template>
+            <template v-if="item.width > 58">{{ ` · ${item.slide.length.toFixed(item.width > 90 ? 1 : 0)}s` }}</template>
           </span>
           <span class="beats" aria-hidden="true">
             <i v-for="beat in item.slide.beats" :key="beat.index" :style="{ flexGrow: Math.max(0.2, beat.length) }" />

@@ -332,6 +332,8 @@ export const stateSchema = z.object({
 })
 
 export type Element = z.infer<typeof elementSchema>
+/** An element of any kind without some of the fields that all kinds have. */
+export type ElementWithout<K extends 'id' | 'owner' | 'order'> = Element extends infer E ? (E extends Element ? Omit<E, K> : never) : never
 export type ElementKind = Element['kind']
 export type TextElement = z.infer<typeof textElement>
 export type PictureElement = z.infer<typeof pictureElement>
