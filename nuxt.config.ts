@@ -1,7 +1,11 @@
 import { fileURLToPath } from 'node:url'
+import { emojiTrimmed, writeIcons } from './scripts/trim.mjs'
 import { answerHeaders } from './server/policy'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+const icons = here('./node_modules/.cache/hailbank-icons')
+/** What does nothing by being loaded alone: what a page does not use of it, it does not carry. */
+const still = /\/(core|node_modules\/(papaparse|prosemirror-[a-z]+|roughjs|svgpath|@dagrejs|d3-[a-z]+))\//
 
 export default defineNuxtConfig({
   // The build has a folder of its own, so that types and lint can be looked at beside it.
@@ -31,6 +35,15 @@ export default defineNuxtConfig({
     clientBundle: { scan: true, sizeLimitKb: 512 },
   },
   components: [{ path: '~/components', pathPrefix: false }],
+  // Nothing is rendered on the server, so no state is handed over from it.
+  experimental: { renderJsonPayloads: false, payloadExtraction: false, appManifest: false },
+  hooks: {
+    'build:before': () => writeIcons(here('./node_modules/@tabler/icons'), icons),
+    // What fetches icons comes with the layout that shows them.
+    'app:resolve': app => {
+      app.plugins = app.plugins.filter(plugin => !/@nuxt[/\\]icon[/\\]/.test(plugin.src))
+    },
+  },
   nitro: {
     experimental: { websocket: true },
     // Files that never change are compressed once, as they are built.
@@ -41,11 +54,13 @@ export default defineNuxtConfig({
     externals: { external: ['jsdom', 'sharp', 'piscina'] },
     typescript: { strict: true },
     // The icons that ship, as text: read when an icon is first looked for.
-    serverAssets: [
-      { baseName: 'icons', dir: here('./node_modules/@tabler/icons'), pattern: '{icons,tabler-nodes-outline,tabler-nodes-filled}.json' },
-    ],
+    serverAssets: [{ baseName: 'icons', dir: icons }],
   },
   vite: {
+    plugins: [emojiTrimmed()],
+    resolve: { alias: { 'tailwindcss/colors': here('./app/assets/no-colors.ts') } },
+    define: { __VUE_OPTIONS_API__: false },
+    build: { rollupOptions: { treeshake: { moduleSideEffects: (id: string) => !still.test(id) } } },
     worker: { format: 'es' },
     optimizeDeps: { include: ['zod', 'yjs', 'y-protocols/awareness', 'lib0/encoding', 'lib0/decoding', 'papaparse', 'y-prosemirror'] },
   },

@@ -7,6 +7,7 @@ import { freePort, startPostgres } from '../scripts/postgres.mjs'
 import { prepareDatabase, startServer } from '../scripts/serve.mjs'
 import { deckOf } from './decks'
 import { finish, frame, report } from './report'
+import { scriptsOf } from './weight'
 
 // Required, not imported: the loader that reads TypeScript here does not link Playwright's modules.
 const { chromium } = createRequire(import.meta.url)('@playwright/test') as typeof import('@playwright/test')
@@ -148,6 +149,25 @@ try {
   const small = await opening(page, await bring(deckOf(3, 30, 4, 2)))
   const large = await opening(page, await bring(deckOf(300, 30, 4, 2)))
   report('opening 300 slides × 30 elements, against 3 slides', large / small, 3, 'times')
+
+  const cookies = await page.context().cookies()
+  const screen = (await (await page.request.post('/api/screens', { data: { name: 'Weighed' } })).json()) as { id: string; token: string }
+  const { id: loop } = (await (await page.request.post('/api/loops', { data: { name: 'Weighed' } })).json()) as { id: string }
+  await page.request.put(`/api/loops/${loop}/items`, { data: { items: [{ deck: 'demo-hall' }] } })
+  await page.request.put(`/api/screens/${screen.id}/loop`, { data: { loop } })
+  report('scripts of the sign-in page', await scriptsOf(browser, `${address}/sign-in`, '.card'), 80, 'KB, compressed')
+  report(
+    'scripts of a deck’s page',
+    await scriptsOf(browser, `${address}/decks/demo-briefing`, 'textarea.title', cookies),
+    560,
+    'KB, compressed',
+  )
+  report(
+    'scripts of a screen’s page',
+    await scriptsOf(browser, `${address}/show/${screen.id}#${screen.token}`, '.stage-slide'),
+    300,
+    'KB, compressed',
+  )
 } finally {
   await browser.close()
   child.kill('SIGTERM')

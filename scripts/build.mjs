@@ -13,6 +13,7 @@ const sources = [
   'nuxt.config.ts',
   'package-lock.json',
   'scripts/build.mjs',
+  'scripts/trim.mjs',
   'scripts/alone.vite.config.ts',
 ]
 

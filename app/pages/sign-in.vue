@@ -1,5 +1,6 @@
 <script setup lang="ts">
 const { fetch: refresh, loggedIn } = useUserSession()
+definePageMeta({ layout: false })
 const route = useRoute()
 const email = ref('')
 const password = ref('')

@@ -9,7 +9,6 @@ import { settleAgendas } from '#core/layouts'
 import { applyToDocument, liveTable, localOrigin, mirrorOf, type Mirror } from '#core/live'
 import { growBoxes } from '#core/text'
 import { compileSlide, lastMoment, rundown, type Moment } from '#core/timing'
-import { packDeck } from '#core/formats/deck-file'
 import { connectDocument, noStatus, type ConnectionStatus } from '../live/connection'
 import { unsentOf } from '../live/unsent'
 
@@ -164,7 +163,10 @@ export const useDeck = defineStore('deck', () => {
     shut()
     begin(deckId)
     slideId.value = at
-    const take = () => saveFile(packDeck({ deck: had!, tables: [], media: [] }), `${infoOf(had!).title}, as it stood here.zip`)
+    const take = async () => {
+      const { packDeck } = await import('#core/formats/deck-file')
+      saveFile(packDeck({ deck: had!, tables: [], media: [] }), `${infoOf(had!).title}, as it stood here.zip`)
+    }
     useToast().add({
       title: message,
       color: 'error',

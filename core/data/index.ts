@@ -1,5 +1,6 @@
 export * from './csv'
 export * from './format'
 export * from './numbers'
+export * from './rows'
 export * from './summarise'
 export * from './table'

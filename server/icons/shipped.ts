@@ -1,43 +1,44 @@
 import type { DrawnIcon } from '../../core/model'
 import { findIcons, type IconEntry } from '../../core/icons'
 
-type Nodes = Record<string, [string, Record<string, string>][]>
+/** An icon as the build wrote it: its words, and its paths as an outline and, where it has one, filled in. */
+interface Written {
+  name: string
+  words: string[]
+  outline: string[]
+  filled?: string[]
+}
 interface Shipped extends IconEntry {
-  filled: boolean
+  drawn: DrawnIcon
 }
 
-let known: Promise<{ entries: Shipped[]; outline: Nodes; filled: Nodes }> | undefined
+/** The side of the square that all of them are drawn in, and the width of an outline's strokes there. */
+const [side, width] = [24, 2]
 
-/** The icons that ship with the application, read once. Signs of companies are left out: they are nobody's to give. */
+let known: Promise<Shipped[]> | undefined
+
+/** The icons that ship with the application, read once. */
 function shipped() {
   known ??= (async () => {
-    const storage = useStorage('assets:icons')
-    const read = async <T>(name: string) => (await storage.getItem<T>(`${name}.json`))!
-    const [list, outline, filled] = [
-      await read<Record<string, { name: string; category: string; tags: (string | number)[] }>>('icons'),
-      await read<Nodes>('tabler-nodes-outline'),
-      await read<Nodes>('tabler-nodes-filled'),
-    ]
-    const usable = Object.values(list).filter(icon => icon.category !== 'Brand' && !icon.name.startsWith('brand-') && outline[icon.name])
-    const entries = usable.flatMap(({ name, category, tags }): Shipped[] => {
-      const words = [...tags.map(tag => String(tag).toLowerCase()), category.toLowerCase()]
-      return [{ name, words, filled: false }, ...(filled[name] ? [{ name, words: [...words, 'filled', 'solid'], filled: true }] : [])]
-    })
-    return { entries, outline, filled }
+    const written = (await useStorage('assets:icons').getItem<Written[]>('icons.json'))!
+    return written.flatMap(({ name, words, outline, filled }): Shipped[] => [
+      { name, words, drawn: { name, view: [side, side], paths: outline.map(d => ({ d, width })) } },
+      ...(filled
+        ? [
+            {
+              name,
+              words: [...words, 'filled', 'solid'],
+              drawn: { name: `${name}, filled`, view: [side, side] as [number, number], paths: filled.map(d => ({ d })) },
+            },
+          ]
+        : []),
+    ])
   })()
   return known
 }
 
 /** Some of the shipped icons that words find, best first, and how many there are in all. */
 export async function shippedIcons(words: string, from: number, count: number): Promise<{ total: number; icons: DrawnIcon[] }> {
-  const { entries, outline, filled } = await shipped()
-  const found = findIcons(entries, words)
-  const icons = found.slice(from, from + count).map((entry): DrawnIcon => ({
-    name: entry.filled ? `${entry.name}, filled` : entry.name,
-    view: [24, 24],
-    paths: (entry.filled ? filled : outline)[entry.name]!.map(([, attributes]) =>
-      entry.filled ? { d: attributes.d! } : { d: attributes.d!, width: 2 },
-    ),
-  }))
-  return { total: found.length, icons }
+  const found = findIcons(await shipped(), words)
+  return { total: found.length, icons: found.slice(from, from + count).map(({ drawn }) => drawn) }
 }

@@ -15,9 +15,9 @@ const list = ref<HTMLElement>()
 async function fetchEmoji() {
   if (emoji.value.length) return
   const { default: all } = await import('emojibase-data/en/compact.json')
-  emoji.value = (all as { unicode: string; label: string; tags?: string[]; order?: number }[])
-    .filter(entry => entry.order !== undefined)
-    .sort((a, b) => a.order! - b.order!)
+  // As the build trims them: those alone that have a place in the order.
+  emoji.value = (all as { unicode: string; label: string; tags?: string[]; order: number }[])
+    .sort((a, b) => a.order - b.order)
     .map(entry => ({ sign: entry.unicode, words: [entry.label, ...(entry.tags ?? [])].join(' '), group: 'emoji' }))
 }
 watch([kind, opened], () => {

@@ -2,7 +2,6 @@
 import { infoOf, applyChanges, fieldLimits, slidesOf, type Change, type Deck } from '#core/model'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { addSlide, duplicateSlide, moveSlide, removeSlides, setFields } from '#core/edits'
-import { readOutline } from '#core/formats/outline'
 import {
   agendaSource,
   insertOutline,
@@ -220,13 +219,16 @@ function split(row: Row, line: number) {
 }
 
 /** Several lines at once become slides with their lines; a slide that is still empty gives way to them. */
-function paste(event: ClipboardEvent, row: Row, line: number) {
+/** What reads outlines is loaded with the first that comes. */
+const readOutline = async (text: string, name?: string) => (await import('#core/formats/outline')).readOutline(text, name)
+
+async function paste(event: ClipboardEvent, row: Row, line: number) {
   const text = event.clipboardData?.getData('text/plain') ?? ''
   if (!/\n/.test(text.trim())) return
   event.preventDefault()
   if (line < 0) return takeOutline(text, row)
   if (!canWrite(row)) return
-  const read = readOutline(text)
+  const read = await readOutline(text)
   if (!read.ok) return void useToast().add({ title: read.message, color: 'error' })
   const lines = read.value.slides.flatMap(slide => [
     { text: slide.title, level: 1 },
@@ -239,7 +241,7 @@ function paste(event: ClipboardEvent, row: Row, line: number) {
 
 const busy = ref('')
 async function takeOutline(text: string, row: Row | undefined, name = '') {
-  const read = readOutline(text, name)
+  const read = await readOutline(text, name)
   if (!read.ok) return void useToast().add({ title: read.message, color: 'error', duration: 9000 })
   const { slides, notes } = read.value
   if (slides.length > 300) {

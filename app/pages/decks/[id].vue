@@ -19,7 +19,7 @@ watch(
       requestAnimationFrame(() =>
         requestAnimationFrame(() => {
           settled.value = true
-          bringAll()
+          requestIdleCallback(bringAll, { timeout: 3000 })
         }),
       )
   },

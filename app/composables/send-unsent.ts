@@ -1,16 +1,17 @@
+import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { unsentDecks } from '../live/unsent'
 
 const looksEvery = 30_000
 const week = 7 * 24 * 3600 * 1000
+let sending = false
 
 /**
  * Sends what was written in decks that are not open any more: while the server could not be reached, in a page that was closed since.
  * What could not be sent for a week is told. The live document is loaded only where there is something to send.
  */
-export default defineNuxtPlugin(() => {
+export function useSendUnsent() {
   const { user } = useUserSession()
   const told = new Set<string>()
-  let sending = false
 
   async function sendAll() {
     const person = user.value?.id
@@ -44,7 +45,7 @@ export default defineNuxtPlugin(() => {
   }
 
   void sendAll()
-  setInterval(() => void sendAll(), looksEvery)
-  addEventListener('online', () => void sendAll())
+  useIntervalFn(() => void sendAll(), looksEvery)
+  useEventListener('online', () => void sendAll())
   watch(user, () => void sendAll())
-})
+}

@@ -1,0 +1,14 @@
+<!-- What a page of the application stands in: its messages, hints and dialogs. Pages that need none of it say `layout: false`, and are light. -->
+<script setup lang="ts">
+import { addAPIProvider } from '@iconify/vue'
+
+// Icons that the build did not find by name are asked for at our own server, never elsewhere.
+addAPIProvider('', { resources: ['/api/_nuxt_icon'] })
+useSendUnsent()
+</script>
+
+<template>
+  <UApp>
+    <slot />
+  </UApp>
+</template>
