@@ -42,9 +42,11 @@ let lastCopy: { of: Point; copies: readonly Id[] } | null = null
 /** What can be done with the selected parts, whatever they are: each is one step of undo. */
 export function useArranging() {
   const store = useDeck()
+  const where = useWhere()
+  const selected = useSelected()
   const stage = useStage()
   const context = { id: freshId }
-  const nameOf = (ids: readonly Id[]) => (ids.length === 1 ? (store.deck!.elements[ids[0]!]?.name ?? 'a part') : `${ids.length} parts`)
+  const nameOf = (ids: readonly Id[]) => (ids.length === 1 ? (store.current.elements[ids[0]!]?.name ?? 'a part') : `${ids.length} parts`)
   const ids = () => stage.movable
   const label = (what: string) => `${what} ${nameOf(ids())}`
 
@@ -52,10 +54,10 @@ export function useArranging() {
     ids().map(id => ({ id, boxes: Object.fromEntries(stage.leaves([id]).map(element => [element.id, element.box])) }))
   const bounds = (parts: readonly Placed[]) => boundsOf(...parts.flatMap(part => Object.values(part.boxes)))
   const keep = (what: string, parts: readonly Placed[]) =>
-    store.edit(label(what), placeElements(store.deck!, { boxes: Object.assign({}, ...parts.map(part => part.boxes)) as Record<Id, Box> }))
+    store.edit(label(what), placeElements(store.current, { boxes: Object.assign({}, ...parts.map(part => part.boxes)) as Record<Id, Box> }))
   function frame(against: Against, parts: readonly Placed[]): Bounds {
     const { width, height } = stage.size
-    const margin = against === 'margins' ? deckTheme(store.deck!).margin : 0
+    const margin = against === 'margins' ? deckTheme(store.current).margin : 0
     return against === 'each other' ? bounds(parts) : { left: margin, top: margin, right: width - margin, bottom: height - margin }
   }
   const leafBoxes = () => stage.leaves(ids())
@@ -88,7 +90,9 @@ export function useArranging() {
       )
       store.edit(
         label('size'),
-        placeElements(store.deck!, { boxes: Object.fromEntries(parts.map((part, index) => [Object.keys(part.boxes)[0]!, made[index]!])) }),
+        placeElements(store.current, {
+          boxes: Object.fromEntries(parts.map((part, index) => [Object.keys(part.boxes)[0]!, made[index]!])),
+        }),
       )
     },
     /** Puts the box around the selection elsewhere, or makes it larger or smaller with all that is in it. */
@@ -100,7 +104,7 @@ export function useArranging() {
       const to = { ...from, ...fields }
       store.edit(
         label('place'),
-        placeElements(store.deck!, {
+        placeElements(store.current, {
           boxes: tried(
             parts.length === 1
               ? [to]
@@ -118,7 +122,7 @@ export function useArranging() {
       if (parts.length)
         store.edit(
           label('turn'),
-          placeElements(store.deck!, {
+          placeElements(store.current, {
             boxes: tried(
               turnTogether(
                 parts.map(element => element.box),
@@ -130,7 +134,7 @@ export function useArranging() {
         )
     },
     setAngle: (angle: number) =>
-      store.edit(label('turn'), placeElements(store.deck!, { boxes: tried(leafBoxes().map(element => ({ ...element.box, angle }))) })),
+      store.edit(label('turn'), placeElements(store.current, { boxes: tried(leafBoxes().map(element => ({ ...element.box, angle }))) })),
     flip(axis: 'across' | 'down') {
       const parts = leafBoxes()
       if (!parts.length) return
@@ -138,7 +142,7 @@ export function useArranging() {
       const mirrors = parts.map((element, index) => [element, made[index]!] as const)
       store.edit(
         label('flip'),
-        placeElements(store.deck!, {
+        placeElements(store.current, {
           boxes: Object.fromEntries(mirrors.map(([element, { box }]) => [element.id, box])),
           flips: Object.fromEntries(
             mirrors
@@ -149,63 +153,65 @@ export function useArranging() {
       )
     },
     nudge: (by: Point) =>
-      store.edit(label('nudge'), placeElements(store.deck!, { boxes: tried(leafBoxes().map(element => movedBy(element.box, by))) })),
+      store.edit(label('nudge'), placeElements(store.current, { boxes: tried(leafBoxes().map(element => movedBy(element.box, by))) })),
     group() {
-      const changes = groupElements(store.deck!, { elements: ids() }, context)
+      const changes = groupElements(store.current, { elements: ids() }, context)
       const group = changes[0]
       if (group?.do !== 'put') return
       store.edit(label('group'), changes)
-      store.select(group.record.id)
+      selected.select(group.record.id)
     },
     ungroup() {
-      const groups = ids().filter(id => store.deck!.elements[id]?.kind === 'group')
+      const groups = ids().filter(id => store.current.elements[id]?.kind === 'group')
       const members = groups.flatMap(id =>
-        elementsOf(store.deck!, store.stageId!)
+        elementsOf(store.current, where.stageId!)
           .filter(element => element.parent === id)
           .map(element => element.id),
       )
-      store.edit(label('ungroup'), ungroupElements(store.deck!, { groups }))
-      if (members.length) store.select(...members)
+      store.edit(label('ungroup'), ungroupElements(store.current, { groups }))
+      if (members.length) selected.select(...members)
     },
     /** A step forward or back among what it stands with, or all the way. */
     stack(way: 'forward' | 'back' | 'front' | 'behind') {
       const [first] = ids()
-      const element = first ? store.deck!.elements[first] : undefined
+      const element = first ? store.current.elements[first] : undefined
       if (!element) return
-      const siblings = elementsOf(store.deck!, element.owner).filter(other => other.parent === element.parent && !ids().includes(other.id))
+      const siblings = elementsOf(store.current, element.owner).filter(
+        other => other.parent === element.parent && !ids().includes(other.id),
+      )
       const at = siblings.filter(other => other.order < element.order).length
       const index = { forward: at, back: at - 1, front: siblings.length - 1, behind: 0 }[way]
       const target = siblings[Math.min(siblings.length - 1, Math.max(0, index))]
       if (!target || (way === 'forward' && at >= siblings.length) || (way === 'back' && at === 0)) return
       store.edit(
         label(way === 'forward' || way === 'front' ? 'bring forward' : 'send back'),
-        restackTo(store.deck!, { elements: ids(), target: target.id, where: way === 'forward' || way === 'front' ? 'front' : 'behind' }),
+        restackTo(store.current, { elements: ids(), target: target.id, where: way === 'forward' || way === 'front' ? 'front' : 'behind' }),
       )
     },
     duplicate() {
       const chosen = ids()
-      if (!chosen.length || !store.stageId) return
+      if (!chosen.length || !where.stageId) return
       const at = boxOf(bounds(placed()))
       const again = lastCopy && lastCopy.copies.length === chosen.length && lastCopy.copies.every(id => chosen.includes(id))
       const offset = again ? { x: at.x - lastCopy!.of.x, y: at.y - lastCopy!.of.y } : { x: 40, y: 40 }
-      const changes = duplicateElements(store.deck!, { elements: chosen, slide: store.stageId, offset }, context)
+      const changes = duplicateElements(store.current, { elements: chosen, slide: where.stageId, offset }, context)
       store.edit(label('duplicate'), changes)
-      const tops = pastedTops(store.deck!, changes)
-      store.select(...tops)
+      const tops = pastedTops(store.current, changes)
+      selected.select(...tops)
       lastCopy = { of: { x: at.x, y: at.y }, copies: tops }
     },
     remove() {
       if (!ids().length) return
-      store.edit(label('take away'), removeElements(store.deck!, { elements: ids() }))
-      store.select()
+      store.edit(label('take away'), removeElements(store.current, { elements: ids() }))
+      selected.select()
     },
     pickLook() {
       const [element] = stage.chosen
-      if (element) stage.picked = lookOf(store.deck!.elements[element.id]!)
+      if (element) stage.picked = lookOf(store.current.elements[element.id]!)
     },
     putLook() {
       if (stage.picked)
-        store.edit(label('dress'), putLook(store.deck!, { look: stage.picked, elements: stage.leaves(ids()).map(element => element.id) }))
+        store.edit(label('dress'), putLook(store.current, { look: stage.picked, elements: stage.leaves(ids()).map(element => element.id) }))
     },
     /** Sets fields of every selected part. */
     set: (what: string, fields: Partial<Element>) =>
@@ -213,7 +219,7 @@ export function useArranging() {
         label(what),
         stage.chosen
           .filter(element => !element.pinned)
-          .flatMap(element => setFields(store.deck!, { table: 'elements', id: element.id, fields })),
+          .flatMap(element => setFields(store.current, { table: 'elements', id: element.id, fields })),
       ),
   }
 }

@@ -6,24 +6,25 @@ import type { ScoreColumn } from './score-columns'
 /** What is done to beats: begun, parted, joined, moved, and how they start and hold. `beatIndex` is that of the playhead. */
 export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: () => number) {
   const store = useDeck()
-  const score = computed(() => store.score!)
+  const where = useWhere()
+  const score = computed(() => where.score!)
   const context = { id: freshId }
 
   function newBeat() {
     const here = columns()[beatIndex()]
     // Inside a beat it begins at the playhead, with what comes from there on; at its end it follows.
-    if (here && canPart(here) && score.value.beats[here.index]!.cues.some(item => item.start >= store.moment!.seconds)) return part(here)
+    if (here && canPart(here) && score.value.beats[here.index]!.cues.some(item => item.start >= where.moment!.seconds)) return part(here)
     const after = score.value.beats[beatIndex()]?.beat ?? null
     const changes = addBeat(
-      store.deck!,
-      { slide: store.slideId!, after: after?.id ?? null, start: store.purpose === 'talk' ? 'advance' : 'self' },
+      store.current,
+      { slide: where.slideId!, after: after?.id ?? null, start: store.purpose === 'talk' ? 'advance' : 'self' },
       context,
     )
     store.edit('new beat', changes)
-    store.goTo({ slide: store.slideId!, beat: beatIndex() + 1, seconds: 0 })
+    where.goTo({ slide: where.slideId!, beat: beatIndex() + 1, seconds: 0 })
   }
   const setBeat = (beat: Beat, label: string, fields: Partial<Beat>) =>
-    store.edit(label, setFields(store.deck!, { table: 'beats', id: beat.id, fields }))
+    store.edit(label, setFields(store.current, { table: 'beats', id: beat.id, fields }))
   const beatMenu = (column: ScoreColumn) =>
     [
       [
@@ -54,24 +55,24 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
         {
           label: 'Join it with the next',
           disabled: column.index + 1 >= columns().length,
-          onSelect: () => store.edit('join beats', mergeBeats(store.deck!, score.value, { beat: column.beat.id })),
+          onSelect: () => store.edit('join beats', mergeBeats(store.current, score.value, { beat: column.beat.id })),
         },
         {
           label: 'Earlier by one',
           disabled: column.index === 0,
-          onSelect: () => store.edit('move a beat', moveBeat(store.deck!, { beat: column.beat.id, by: -1 })),
+          onSelect: () => store.edit('move a beat', moveBeat(store.current, { beat: column.beat.id, by: -1 })),
         },
         {
           label: 'Later by one',
           disabled: column.index + 1 >= columns().length,
-          onSelect: () => store.edit('move a beat', moveBeat(store.deck!, { beat: column.beat.id, by: 1 })),
+          onSelect: () => store.edit('move a beat', moveBeat(store.current, { beat: column.beat.id, by: 1 })),
         },
       ],
       columns().length > 1
         ? [
             {
               label: 'Remove the beat, keep its cues',
-              onSelect: () => store.edit('remove a beat', removeBeat(store.deck!, { beat: column.beat.id })),
+              onSelect: () => store.edit('remove a beat', removeBeat(store.current, { beat: column.beat.id })),
             },
           ]
         : [],
@@ -80,19 +81,19 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
     store.edit(
       'part a beat',
       splitBeat(
-        store.deck!,
+        store.current,
         score.value,
-        { beat: column.beat.id, at: store.moment!.seconds, start: store.purpose === 'talk' ? 'advance' : 'self' },
+        { beat: column.beat.id, at: where.moment!.seconds, start: store.purpose === 'talk' ? 'advance' : 'self' },
         context,
       ),
     )
-    store.goTo({ slide: store.slideId!, beat: column.index + 1, seconds: 0 })
+    where.goTo({ slide: where.slideId!, beat: column.index + 1, seconds: 0 })
   }
   const canPart = (column: ScoreColumn) =>
-    store.moment?.slide === store.slideId &&
-    store.moment.beat === column.index &&
-    store.moment.seconds > 0.01 &&
-    store.moment.seconds < column.moves + column.hold - 0.01
+    where.moment?.slide === where.slideId &&
+    where.moment.beat === column.index &&
+    where.moment.seconds > 0.01 &&
+    where.moment.seconds < column.moves + column.hold - 0.01
   const startWords = { open: 'as the slide opens', advance: 'on advance', self: 'goes on by itself' }
   const holdWords = (column: ScoreColumn) =>
     column.beat.hold.kind === 'reading'

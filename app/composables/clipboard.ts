@@ -21,6 +21,8 @@ export interface PasteQuestion {
 /** Copies and pastes parts of a slide, between slides and decks, and takes in what comes from outside. */
 export function useStageClipboard(takeFiles: (files: File[]) => void) {
   const store = useDeck()
+  const where = useWhere()
+  const selected = useSelected()
   const stage = useStage()
   const tables = useTables()
   const arranging = useArranging()
@@ -47,22 +49,22 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
   }
 
   function pasteParts(clipping: Clipping, key: string) {
-    if (!store.stageId) return
-    const here = store.stageId
+    if (!where.stageId) return
+    const here = where.stageId
     const times =
       last?.key === key && last.owner === here
         ? last.times + 1
-        : clipping.elements.some(element => store.deck!.elements[element.id]?.owner === here)
+        : clipping.elements.some(element => store.current.elements[element.id]?.owner === here)
           ? 1
           : 0
     last = { key, owner: here, times }
     const changes = pasteClipping(
-      store.deck!,
+      store.current,
       { clipping, owner: here, offset: { x: 40 * times, y: 40 * times }, ...(stage.opened ? { parent: stage.opened } : {}) },
       store.context,
     )
     store.edit(`paste ${clipping.elements.length === 1 ? clipping.elements[0]!.name : `${clipping.elements.length} parts`}`, changes)
-    store.select(...pastedTops(store.deck!, changes))
+    selected.select(...pastedTops(store.current, changes))
   }
 
   /** Says so where there are more lines than one text takes; nothing is cut off in silence. */
@@ -219,11 +221,11 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
   }
 
   function paste(event: ClipboardEvent) {
-    if (!applies(event) || !store.deck || !store.stageId || !event.clipboardData) return
+    if (!applies(event) || !store.deck || !where.stageId || !event.clipboardData) return
     event.preventDefault()
-    if (!store.canEdit || store.isForm) {
+    if (!store.canEdit || where.isForm) {
       useToast().add({
-        title: store.isForm ? 'This deck is a form: fill its places.' : 'Your role is viewer: you can look, but not change.',
+        title: where.isForm ? 'This deck is a form: fill its places.' : 'Your role is viewer: you can look, but not change.',
         color: 'warning',
       })
       return

@@ -3,6 +3,7 @@ import { advance, goBack } from '#core/timing'
 /** The keys of a deck's page, whatever its phase. */
 export function useDeckKeys(does: { go(phase: string): void; find(): void; tellKeys(): void }) {
   const store = useDeck()
+  const where = useWhere()
   const { toggle } = usePlayback()
 
   /** Keys with Control or Command; true where it was one of ours. */
@@ -16,11 +17,11 @@ export function useDeckKeys(does: { go(phase: string): void; find(): void; tellK
 
   /** One frame on or back; with Shift one beat. */
   function step(forwards: boolean, byBeat: boolean) {
-    if (!store.plan || !store.moment) return
+    if (!store.plan || !where.moment) return
     const next = byBeat
-      ? (forwards ? advance : goBack)(store.plan, store.moment)
-      : { ...store.moment, seconds: Math.max(0, store.moment.seconds + (forwards ? 1 : -1) / 30) }
-    if (next) store.goTo(next)
+      ? (forwards ? advance : goBack)(store.plan, where.moment)
+      : { ...where.moment, seconds: Math.max(0, where.moment.seconds + (forwards ? 1 : -1) / 30) }
+    if (next) where.goTo(next)
   }
 
   const plain: Readonly<Record<string, (event: KeyboardEvent) => void>> = {

@@ -9,6 +9,7 @@ import { effectNamed, effectsFor, figureGoesOn, makeGesture, namedEasings, paceF
 /** What can be brought to an element, or to a board’s camera, in the beat at the playhead: the menus of the score. */
 export function useMotionMenus(beatHere: () => Beat) {
   const store = useDeck()
+  const selected = useSelected()
   const stage = useStageHost()
   const many = useScore()
   const board = useBoard()
@@ -17,7 +18,7 @@ export function useMotionMenus(beatHere: () => Beat) {
   function newCue(element: Element, what: Cue['what'], effect: string, more: Partial<Cue> = {}) {
     const beat = beatHere()
     const changes = addCue(
-      store.deck!,
+      store.current,
       {
         cue: {
           beat: beat.id,
@@ -37,7 +38,7 @@ export function useMotionMenus(beatHere: () => Beat) {
     )
     store.edit(`bring motion to ${element.name}`, changes)
     const put = changes[0]
-    if (put?.do === 'put') store.cueId = put.record.id
+    if (put?.do === 'put') selected.cueId = put.record.id
   }
   function onAdvance(element: Element, by: 'paragraph' | 'mark' | 'item', count: number) {
     if (!count) return
@@ -45,7 +46,7 @@ export function useMotionMenus(beatHere: () => Beat) {
     store.edit(
       `build ${element.name}`,
       buildOnAdvance(
-        store.deck!,
+        store.current,
         {
           element: element.id,
           after: after.id,
@@ -70,12 +71,12 @@ export function useMotionMenus(beatHere: () => Beat) {
     ],
   ])
   const markCount = (element: ShownElement) =>
-    element.kind === 'chart' ? (drawingOfElement(store.deck!, element, null, stage.host.table, stage.host.measurer)?.parts ?? 0) : 0
+    element.kind === 'chart' ? (drawingOfElement(store.current, element, null, stage.host.table, stage.host.measurer)?.parts ?? 0) : 0
   const itemCount = (element: Element) => (element.kind === 'diagram' ? diagramParts(element.text, element.family).length : 0)
   const lineCount = (element: Element) => (element.kind === 'text' ? paragraphTexts(element.text).filter(text => text.trim()).length : 0)
   function menu(element: ShownElement) {
     const asUsual = (what: Cue['what']) => {
-      const usual = what === 'enter' || what === 'exit' ? usualMotion(store.deck!, what, element.kind) : null
+      const usual = what === 'enter' || what === 'exit' ? usualMotion(store.current, what, element.kind) : null
       return usual
         ? [
             [
@@ -96,7 +97,7 @@ export function useMotionMenus(beatHere: () => Beat) {
       ],
     })
     function goOn(figure: Element) {
-      const changes = figureGoesOn(store.deck!, { figure: figure.id }, { ...stage.host, ...context })
+      const changes = figureGoesOn(store.current, { figure: figure.id }, { ...stage.host, ...context })
       if (!changes.length) return warn(`${figure.name} cannot go on: no slide follows, or it has gone out before its slide ends.`)
       store.edit(`let ${figure.name} go on`, changes)
       tell(`${figure.name} stands on the next slide where this one leaves it.`)
@@ -150,7 +151,7 @@ export function useMotionMenus(beatHere: () => Beat) {
           ]
         : []),
     ]
-    const own = cuesOfElement(store.deck!, element.id)
+    const own = cuesOfElement(store.current, element.id)
     const carried = [
       ...(own.length
         ? [

@@ -17,7 +17,7 @@ export function useNamedTables() {
       tables.keep(table)
       store.edit(
         `draw ${table.name}`,
-        setFields(store.deck!, { table: 'elements', id: wanted.chart, fields: { chart: chartOfTable(table, wanted.table) } }),
+        setFields(store.current, { table: 'elements', id: wanted.chart, fields: { chart: chartOfTable(table, wanted.table) } }),
       )
     }
   }

@@ -21,6 +21,8 @@ export function pieceDeck(deck: Deck, piece: Piece): Deck {
 /** Keeps parts on the team's shelf, puts them on slides bound or free, and lets bound ones follow. */
 export function usePieces() {
   const store = useDeck()
+  const where = useWhere()
+  const selected = useSelected()
   const stage = useStage()
 
   async function keep(name: string, tags: readonly string[], replaces?: Id): Promise<Piece | undefined> {
@@ -33,13 +35,13 @@ export function usePieces() {
     return kept
   }
   function put(piece: Piece, bound: boolean) {
-    if (!store.deck || !store.stageId) return
+    if (!store.deck || !where.stageId) return
     const read = clippingSchema.safeParse(piece.content)
     if (!read.success)
       return void useToast().add({ title: `“${piece.name}” was kept by another version and cannot be read.`, color: 'error' })
-    const changes = putPiece(store.deck, { piece: { ...piece, content: read.data }, owner: store.stageId, bound }, store.context)
+    const changes = putPiece(store.deck, { piece: { ...piece, content: read.data }, owner: where.stageId, bound }, store.context)
     store.edit(`put the piece ${piece.name}`, changes)
-    store.select(...pastedTops(store.deck, changes))
+    selected.select(...pastedTops(store.deck, changes))
   }
   const boundGroups = () =>
     Object.values(store.deck?.elements ?? {}).filter((element): element is GroupElement => element.kind === 'group' && !!element.piece)
@@ -52,7 +54,7 @@ export function usePieces() {
       boundGroups().some(group => group.piece!.id === piece.id && group.piece!.version < piece.version),
     )
     if (!newer.length || !store.deck) return
-    const changes = newer.flatMap((piece): Change[] => renewPiece(store.deck!, { piece }, store.context))
+    const changes = newer.flatMap((piece): Change[] => renewPiece(store.current, { piece }, store.context))
     store.edit(`follow ${newer.map(piece => piece.name).join(', ')}`, changes)
     tell(`${newer.map(piece => `“${piece.name}”`).join(', ')} was changed on the shelf; this deck follows. Undo takes it back.`)
   }
@@ -68,6 +70,6 @@ export function usePieces() {
     await follow()
   }
   const letGo = (group: GroupElement) =>
-    store.edit(`let ${group.name} be free`, setFields(store.deck!, { table: 'elements', id: group.id, fields: { piece: undefined } }))
+    store.edit(`let ${group.name} be free`, setFields(store.current, { table: 'elements', id: group.id, fields: { piece: undefined } }))
   return { keep, put, follow, keepChanges, letGo }
 }

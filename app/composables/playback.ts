@@ -4,6 +4,7 @@ import { openClock, openSound, type SoundEngine } from '#player'
 /** Plays the open deck's planned time on the stage at work, with its sound, from the playhead, once or round and round in one beat. */
 export function usePlayback() {
   const store = useDeck()
+  const where = useWhere()
   const sounds = useSounds()
   const stage = useStageHost()
   let request = 0
@@ -20,7 +21,7 @@ export function usePlayback() {
     else engine?.silence()
   }
   watch(
-    () => store.playing,
+    () => where.playing,
     playing => {
       stage.live = playing && speed.value === 1
       if (!playing) engine?.silence()
@@ -28,21 +29,21 @@ export function usePlayback() {
   )
 
   function tick() {
-    if (!store.playing) return
+    if (!where.playing) return
     const plan = store.plan
-    const at = plan && store.moment ? secondsAt(plan, store.moment) : null
-    if (!plan || at === null) return store.stop()
+    const at = plan && where.moment ? secondsAt(plan, where.moment) : null
+    if (!plan || at === null) return where.stop()
     let next = at + passed() * speed.value
-    if (store.loopBeat) {
-      const slide = plan.slides.find(candidate => candidate.slide === store.moment!.slide)
-      const beat = slide?.beats[store.moment!.beat]
+    if (where.loopBeat) {
+      const slide = plan.slides.find(candidate => candidate.slide === where.moment!.slide)
+      const beat = slide?.beats[where.moment!.beat]
       if (beat && beat.length > 0 && next >= beat.start + beat.length) next = beat.start + ((next - beat.start) % beat.length)
     } else if (plan.purpose !== 'loop' && next >= plan.length) {
-      store.goTo(momentAt(plan, plan.length)!)
-      return store.stop()
+      where.goTo(momentAt(plan, plan.length)!)
+      return where.stop()
     }
     const moment = momentAt(plan, next)
-    if (moment) store.goTo(moment)
+    if (moment) where.goTo(moment)
     hear(next)
     request = requestAnimationFrame(tick)
   }
@@ -50,27 +51,27 @@ export function usePlayback() {
   function play() {
     const plan = store.plan
     if (!plan?.slides.length) return
-    const shown = store.moment && plan.slides.some(slide => slide.slide === store.moment!.slide)
-    const at = shown ? secondsAt(plan, store.moment!)! : null
-    if (at === null || (plan.purpose !== 'loop' && at >= plan.length - 0.05 && !store.loopBeat)) store.goTo(momentAt(plan, 0)!)
-    store.playing = true
+    const shown = where.moment && plan.slides.some(slide => slide.slide === where.moment!.slide)
+    const at = shown ? secondsAt(plan, where.moment!)! : null
+    if (at === null || (plan.purpose !== 'loop' && at >= plan.length - 0.05 && !where.loopBeat)) where.goTo(momentAt(plan, 0)!)
+    where.playing = true
     passed()
     request = requestAnimationFrame(tick)
   }
-  const toggle = () => (store.playing ? store.stop() : play())
+  const toggle = () => (where.playing ? where.stop() : play())
   /** Plays one beat of the current slide from its start. */
   function playBeat(beat: number) {
-    if (!store.slideId) return
-    store.goTo({ slide: store.slideId, beat, seconds: 0 })
+    if (!where.slideId) return
+    where.goTo({ slide: where.slideId, beat, seconds: 0 })
     play()
   }
   /** Goes on or back by one frame of thirty a second. */
   function step(frames: number) {
     const plan = store.plan
-    const at = plan && store.moment ? secondsAt(plan, store.moment) : null
-    store.stop()
+    const at = plan && where.moment ? secondsAt(plan, where.moment) : null
+    where.stop()
     const moment = plan && at !== null ? momentAt(plan, Math.max(0, Math.round(at * 30 + frames) / 30)) : null
-    if (moment) store.goTo(moment)
+    if (moment) where.goTo(moment)
   }
   onScopeDispose(() => {
     cancelAnimationFrame(request)

@@ -8,11 +8,13 @@ export type NewElement = ElementWithout<'id' | 'owner' | 'order'>
 /** Puts new parts on what the stage at work shows, in front of all others, and selects them. */
 export function usePutting() {
   const store = useDeck()
+  const where = useWhere()
+  const selected = useSelected()
   const stage = useStage()
   /** The middle of the slide; of a board the middle of what is in sight. */
   const middle = () => {
     const { width, height } = stage.size
-    return store.deck!.slides[store.stageId ?? '']?.board
+    return store.current.slides[where.stageId ?? '']?.board
       ? { x: width / 2 - stage.pan.x / stage.scale, y: height / 2 - stage.pan.y / stage.scale }
       : { x: width / 2, y: height / 2 }
   }
@@ -26,10 +28,10 @@ export function usePutting() {
     angle: 0,
   })
   function put(label: string, element: NewElement): string | undefined {
-    if (!store.stageId) return
+    if (!where.stageId) return
     const id = freshId()
-    store.edit(label, addElement(store.deck!, { element: { ...element, id, owner: store.stageId } }))
-    store.select(id)
+    store.edit(label, addElement(store.current, { element: { ...element, id, owner: where.stageId } }))
+    selected.select(id)
     return id
   }
   return { boxAt, put }

@@ -7,13 +7,14 @@ import { slideOrStandIn, type ShownElement } from '#core/resolved'
 /** How a text stands out from what is seen beneath it, as Check says it too, and what would help. */
 export function useReadable(text: () => (TextElement & ShownElement) | null) {
   const store = useDeck()
+  const where = useWhere()
   const stage = useStage()
   const host = useStageHost()
   const pixels = usePixels()
   const found = shallowRef<{ contrast: Contrast; remedies: ContrastRemedy[] } | null>(null)
 
   function measure() {
-    const [element, deck, owner] = [text(), stage.deck, store.stageId]
+    const [element, deck, owner] = [text(), stage.deck, where.stageId]
     const slide = deck && owner ? slideOrStandIn(deck, owner) : undefined
     if (!element || !deck || !slide) {
       found.value = null
@@ -33,19 +34,19 @@ export function useReadable(text: () => (TextElement & ShownElement) | null) {
     if (contrast === undefined) return
     found.value =
       contrast && (contrast.onPicture || contrast.ratio < contrast.needed)
-        ? { contrast, remedies: store.isForm ? [] : contrastRemedies(wish) }
+        ? { contrast, remedies: where.isForm ? [] : contrastRemedies(wish) }
         : null
   }
-  watchDebounced([text, () => stage.deck, () => store.stageId, () => host.host, () => pixels.version], measure, {
+  watchDebounced([text, () => stage.deck, () => where.stageId, () => host.host, () => pixels.version], measure, {
     debounce: 160,
     immediate: true,
   })
 
   /** What a remedy changes in the deck. */
   const changesOf = (remedy: ContrastRemedy): Change[] => [
-    ...Object.entries(remedy.fields).flatMap(([id, fields]) => setFields(store.deck!, { table: 'elements', id, fields })),
-    ...(remedy.slide && store.stageId && store.deck!.slides[store.stageId]
-      ? setFields(store.deck!, { table: 'slides', id: store.stageId, fields: remedy.slide })
+    ...Object.entries(remedy.fields).flatMap(([id, fields]) => setFields(store.current, { table: 'elements', id, fields })),
+    ...(remedy.slide && where.stageId && store.current.slides[where.stageId]
+      ? setFields(store.current, { table: 'slides', id: where.stageId, fields: remedy.slide })
       : []),
   ]
   return { found, changesOf }

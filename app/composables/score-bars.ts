@@ -23,9 +23,10 @@ export interface ScoreTurn {
 /** The rows of the score: what moves as one, its cues as bars in lanes, and in an open row the turns of its parts. */
 export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
   const store = useDeck()
+  const where = useWhere()
   const stage = useStageHost()
   const board = useBoard()
-  const score = computed(() => store.score!)
+  const score = computed(() => where.score!)
   const rows = computed(() => [...score.value.elements].filter(element => !element.pinned).reverse())
   const opened = ref(new Set<string>())
 
@@ -78,7 +79,7 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
       const { span } = item
       if (!item.cue.parts || !span || span.count < 2) return []
       const { unit: px } = columns.value[item.beat]!
-      const words = partWords(store.deck!, track, span, stage.host)
+      const words = partWords(store.current, track, span, stage.host)
       return words.map((text, index): ScoreTurn => {
         const made = {
           cue: item.cue.id,
@@ -97,8 +98,8 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
     })
   }
   const staggered = (id: string, stagger: number) => {
-    const cue = store.deck!.cues[id]
-    return cue?.parts ? setFields(store.deck!, { table: 'cues', id, fields: { parts: { ...cue.parts, stagger } } }) : []
+    const cue = store.current.cues[id]
+    return cue?.parts ? setFields(store.current, { table: 'cues', id, fields: { parts: { ...cue.parts, stagger } } }) : []
   }
   const labelOf = (item: ScoreCue) =>
     item.effect.called?.(item.cue.options, board.nameOf(item.cue.options.view)) ?? item.effect.label + partsSaid(item)

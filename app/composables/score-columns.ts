@@ -15,13 +15,13 @@ export interface ScoreColumn {
 
 /** Beats as columns across the score, to true time or all equally wide, and the playhead over them. `room`: px that the columns have. */
 export function useScoreColumns(room: () => number) {
-  const store = useDeck()
-  const score = computed(() => store.score!)
+  const where = useWhere()
+  const score = computed(() => where.score!)
   const evenly = useLocalStorage('score-evenly', false)
   const least = 150
   /** px a second: the whole slide in sight where beats stay wide enough to be read. */
   const unit = computed(() => {
-    return Math.max(8, Math.min(90, Math.max(300, room()) / Math.max(1, store.keptScore!.length)))
+    return Math.max(8, Math.min(90, Math.max(300, room()) / Math.max(1, where.keptScore!.length)))
   })
   const columns = computed<ScoreColumn[]>(() => {
     let x = 0
@@ -45,20 +45,20 @@ export function useScoreColumns(room: () => number) {
   const total = computed(() => (columns.value.at(-1)?.x ?? 0) + (columns.value.at(-1)?.width ?? 0))
 
   const now = computed(() => {
-    const moment = store.moment
-    if (!moment || moment.slide !== store.slideId) return null
+    const moment = where.moment
+    if (!moment || moment.slide !== where.slideId) return null
     const column = columns.value[moment.beat]
     return column && moment.seconds >= 0 ? column.x + Math.min(moment.seconds * column.unit, column.width) : 0
   })
   function scrub(event: PointerEvent) {
-    store.stop()
+    where.stop()
     const box = (event.currentTarget as HTMLElement).closest('.columns')!.getBoundingClientRect()
     const at = (clientX: number) => {
       const x = Math.max(0, clientX - box.left)
       const column = columns.value.findLast(candidate => candidate.x <= x) ?? columns.value[0]
       if (!column) return
       const seconds = Math.min(column.moves + column.hold, (x - column.x) / column.unit)
-      store.goTo({ slide: store.slideId!, beat: column.index, seconds })
+      where.goTo({ slide: where.slideId!, beat: column.index, seconds })
     }
     at(event.clientX)
     followPointer(event, next => at(next.clientX))

@@ -9,10 +9,12 @@ import type { ScoreColumn } from './score-columns'
  */
 export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () => readonly { from: number; until: number }[]) {
   const store = useDeck()
+  const where = useWhere()
+  const selected = useSelected()
   const many = useScore()
   const sounds = useSounds()
   /** As it is, whatever is tried out of it. */
-  const score = computed(() => store.keptScore!)
+  const score = computed(() => where.keptScore!)
   /** Whether what comes later in a beat keeps its distance. */
   const ripples = useLocalStorage('score-ripples', false)
 
@@ -21,7 +23,7 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
   /** Where the slide’s voice begins and ends to speak, seconds into a beat. */
   function marksInSound(beat: number): number[] {
     const voice = sounds.plan?.soundings.find(one => one.id === sounds.voice?.id)
-    const slide = store.keptPlan?.slides.find(one => one.slide === store.slideId)
+    const slide = store.keptPlan?.slides.find(one => one.slide === where.slideId)
     const start = slide?.beats[beat]?.start
     if (!voice || start === undefined) return []
     return speech()
@@ -32,7 +34,7 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
   /** The moments of a beat that a bar snaps to, seconds into it: edges of other cues, of the beat, of what is spoken, and the playhead. */
   function momentsOf(beat: number, without: ReadonlySet<string>): number[] {
     const entry = score.value.beats[beat]!
-    const at = store.moment?.slide === store.slideId && store.moment.beat === beat ? [store.moment.seconds] : []
+    const at = where.moment?.slide === where.slideId && where.moment.beat === beat ? [where.moment.seconds] : []
     return [
       0,
       entry.length,
@@ -57,9 +59,9 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
     const { cue } = item
     const more = event.shiftKey || event.ctrlKey || event.metaKey
     many.choose(cue.id, more)
-    if (cue.element && !more) store.select(cue.element)
+    if (cue.element && !more) selected.select(cue.element)
     if (!store.canEdit || more) return
-    const moving = part === 'body' && many.chosen.includes(cue.id) ? many.chosen.map(id => store.deck!.cues[id]!) : [cue]
+    const moving = part === 'body' && many.chosen.includes(cue.id) ? many.chosen.map(id => store.current.cues[id]!) : [cue]
     const ids = new Set(moving.map(one => one.id))
     // What follows another of them comes along with it.
     const leading = moving.filter(one => one.anchor.to === 'beat' || !ids.has(one.anchor.cue))
@@ -68,7 +70,7 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
     const entry = score.value.beats[item.beat]!
     const moments = momentsOf(item.beat, ids)
     const rounds = cue.repeat === 'forever' ? 1 : Math.max(1, cue.repeat)
-    const name = store.deck!.elements[cue.element ?? '']?.name ?? 'the camera'
+    const name = store.current.elements[cue.element ?? '']?.name ?? 'the camera'
     tryWhileDragged(
       event,
       () => (part === 'edge' ? `retime ${name}` : moving.length > 1 ? `retime ${moving.length} cues` : 'retime a cue'),
@@ -79,7 +81,7 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
         if (part === 'edge') {
           const duration = Math.max(0.05, hundredth(item.round + snapped(next, moments, [item.end], free, unit) / rounds))
           const later = ripples.value ? laterWaits(entry, ids, item.end, (duration - item.round) * rounds) : new Map<string, number>()
-          return duration === item.round ? null : [...setLength(store.deck!, cue.id, duration), ...many.waiting(later)]
+          return duration === item.round ? null : [...setLength(store.current, cue.id, duration), ...many.waiting(later)]
         }
         const by = Math.max(snapped(next, moments, [item.start, item.end], free, unit), -Math.min(...leading.map(one => one.delay)))
         const later = ripples.value
@@ -101,7 +103,7 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
     if (event.button !== 0 || !store.canEdit) return
     const { unit, hold } = column
     tryWhileDragged(event, `hold beat ${column.index + 1}`, next =>
-      setFields(store.deck!, {
+      setFields(store.current, {
         table: 'beats',
         id: column.beat.id,
         fields: { hold: { kind: 'seconds', seconds: tenth(hold + (next.clientX - event.clientX) / unit) } },

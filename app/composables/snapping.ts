@@ -5,10 +5,11 @@ import type { Guides, Id } from '#core/values'
 /** What the hand is drawn to on the stage: other parts, the slide and its margins, guides of its own and from below. */
 export function useSnapping() {
   const store = useDeck()
+  const where = useWhere()
   const stage = useStage()
   const owner = computed(() => {
     const deck = store.deck
-    const id = store.stageId
+    const id = where.stageId
     if (!deck || !id) return null
     const table = deck.slides[id] ? ('slides' as const) : deck.layouts[id] ? ('layouts' as const) : ('masters' as const)
     return { table, record: deck[table][id] }
@@ -37,7 +38,7 @@ export function useSnapping() {
           !moving.has(element.id) && !element.pinned && element.kind !== 'group' && !(element.kind === 'shape' && element.shape === 'line'),
       )
       .map(element => boundsOf(element.box))
-    return { others, size: stage.size, margin: deckTheme(store.deck!).margin, reach: free ? 0 : 7 / stage.scale, guides: guides.value }
+    return { others, size: stage.size, margin: deckTheme(store.current).margin, reach: free ? 0 : 7 / stage.scale, guides: guides.value }
   }
   return { owner, own, beneath, roomFor }
 }

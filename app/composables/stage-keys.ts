@@ -3,6 +3,7 @@ import { pressed, type ShownElement } from '#core/resolved'
 /** What the keyboard does on the stage; `open` goes into a part: its words, its frame, its group. */
 export function useStageKeys(open: (element: ShownElement) => void) {
   const store = useDeck()
+  const selected = useSelected()
   const stage = useStage()
   const arranging = useArranging()
   const arrows: Readonly<Record<string, readonly [number, number]>> = {
@@ -17,8 +18,8 @@ export function useStageKeys(open: (element: ShownElement) => void) {
     else if (stage.opened) {
       const group = stage.opened
       stage.opened = store.deck?.elements[group]?.parent ?? null
-      store.select(group)
-    } else store.select()
+      selected.select(group)
+    } else selected.select()
   }
   const plain: Readonly<Record<string, () => void>> = {
     Delete: arranging.remove,
@@ -40,11 +41,11 @@ export function useStageKeys(open: (element: ShownElement) => void) {
     const arrow = arrows[event.key]
     if (control && key === 'a') {
       event.preventDefault()
-      store.select(
+      selected.select(
         ...new Set(
           stage.elements
             .filter(element => !element.pinned && !element.locked)
-            .map(element => pressed(store.deck!, element.id, stage.opened)),
+            .map(element => pressed(store.current, element.id, stage.opened)),
         ),
       )
     } else if (control && key === 'd') {

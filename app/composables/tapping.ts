@@ -4,6 +4,7 @@ import { openClock, openSound, type SoundEngine } from '#player'
 /** Plays a slide, with its voice where it has one, while beats are tapped along; then lets them begin at the taps. */
 export function useTapping() {
   const store = useDeck()
+  const where = useWhere()
   const sounds = useSounds()
   const stage = useStageHost()
   const on = ref(false)
@@ -15,11 +16,11 @@ export function useTapping() {
 
   function begin() {
     const plan = store.plan
-    const slide = plan?.slides.find(one => one.slide === store.slideId)
+    const slide = plan?.slides.find(one => one.slide === where.slideId)
     if (!plan || !slide) return
     const voice = sounds.plan?.soundings.find(one => one.id === sounds.voice?.id)
     const opening = slide.start + slide.transition
-    store.stop()
+    where.stop()
     taps.value = []
     seconds.value = 0
     on.value = true
@@ -37,7 +38,7 @@ export function useTapping() {
           true,
         )
       // Each tap is seen as what it will be: the next beat.
-      store.goTo({
+      where.goTo({
         slide: slide.slide,
         beat: Math.min(taps.value.length, slide.beats.length - 1),
         seconds: seconds.value - (taps.value.at(-1) ?? 0),
@@ -62,11 +63,11 @@ export function useTapping() {
   }
   /** Lets the beats of the slide at work begin at moments after its opening, seconds. */
   function apply(times: readonly number[], until?: number) {
-    if (!store.score || !times.length) return warn('No beat was tapped, so nothing has changed.')
+    if (!where.score || !times.length) return warn('No beat was tapped, so nothing has changed.')
     const changes = setBeatTimes(
-      store.deck!,
-      store.score,
-      { slide: store.slideId!, times, ...(until !== undefined ? { until } : {}) },
+      store.current,
+      where.score,
+      { slide: where.slideId!, times, ...(until !== undefined ? { until } : {}) },
       { id: freshId },
     )
     if (!changes.length) return warn('No beat was tapped, so nothing has changed.')

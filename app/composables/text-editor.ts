@@ -199,7 +199,7 @@ export function useTextEditor(options: {
         role: 'textbox',
         'aria-multiline': 'true',
         spellcheck: 'true',
-        lang: infoOf(store.deck!).language,
+        lang: infoOf(store.current).language,
       },
       transformPastedHTML: html => readPaste(cleanText(html)),
       transformPastedText: cleanText,

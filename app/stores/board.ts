@@ -16,38 +16,40 @@ import {
 /** The board that is open: its views, and the moves of its camera. */
 export const useBoard = defineStore('board', () => {
   const store = useDeck()
+  const where = useWhere()
+  const selected = useSelected()
   const host = useStageHost()
   const context = { id: freshId }
-  const slide = computed<Slide | undefined>(() => store.deck?.slides[store.slideId ?? ''])
+  const slide = computed<Slide | undefined>(() => store.deck?.slides[where.slideId ?? ''])
   const views = computed(() => viewsOf(slide.value))
   /** The view that is worked on. */
   const view = ref<string | null>(null)
   watch(
-    () => store.slideId,
+    () => where.slideId,
     () => {
       view.value = null
     },
   )
   const set = (label: string, fields: Partial<Slide>) =>
-    slide.value && store.edit(label, setFields(store.deck!, { table: 'slides', id: slide.value.id, fields }))
+    slide.value && store.edit(label, setFields(store.current, { table: 'slides', id: slide.value.id, fields }))
   const nameOf = (id: unknown) =>
     views.value.find(one => one.id === id)?.name || (views.value.some(one => one.id === id) ? 'a view without a name' : 'all of the board')
 
   const make = () =>
-    slide.value && store.edit('make a board', makeBoard(store.deck!, { slide: slide.value.id, across: 3, down: 2 }, context))
+    slide.value && store.edit('make a board', makeBoard(store.current, { slide: slide.value.id, across: 3, down: 2 }, context))
   /** Takes the board away; what lies beyond the picture stays where it is. */
-  const unmake = () => slide.value && store.edit('make the board a slide again', unmakeBoard(store.deck!, { slide: slide.value.id }))
+  const unmake = () => slide.value && store.edit('make the board a slide again', unmakeBoard(store.current, { slide: slide.value.id }))
   function add(box: Box) {
     const id = freshId()
     set('frame a view', { views: [...views.value, { id, name: `View ${views.value.length + 1}`, box }] })
     view.value = id
   }
-  const around = (boxes: readonly Box[]) => boxes.length && slide.value && add(viewAround(store.deck!, slide.value.id, boxes))
+  const around = (boxes: readonly Box[]) => boxes.length && slide.value && add(viewAround(store.current, slide.value.id, boxes))
   const change = (id: string, label: string, fields: Partial<BoardView>) =>
     set(label, { views: views.value.map(one => (one.id === id ? { ...one, ...fields } : one)) })
   function remove(id: string) {
     if (!slide.value) return
-    const changes = removeView(store.deck!, { slide: slide.value.id, view: id })
+    const changes = removeView(store.current, { slide: slide.value.id, view: id })
     const moves = changes.filter(change => change.do === 'drop').length
     store.edit('remove a view', changes)
     if (moves) tell(moves === 1 ? 'The camera’s way to it went with it.' : `${moves} ways of the camera to it went with it.`)
@@ -62,30 +64,30 @@ export const useBoard = defineStore('board', () => {
 
   const both = computed(() => ({ ...host.host, id: freshId }) as TimingContext & typeof context)
   function gather(slides: readonly string[]) {
-    if (slides.some(id => store.deck!.slides[id]?.board))
+    if (slides.some(id => store.current.slides[id]?.board))
       return warn('A board is among them. Turn its views into slides first, then gather all of them.')
-    const changes = slidesToBoard(store.deck!, { slides }, both.value)
+    const changes = slidesToBoard(store.current, { slides }, both.value)
     const made = changes[0]
     if (made?.do !== 'put') return
     store.edit(`make a board of ${slides.length} slides`, changes)
-    store.goToSlide(made.record.id)
+    where.goToSlide(made.record.id)
   }
   function part() {
     if (!slide.value) return
     if (!views.value.length) return warn('This board has no views yet. Frame one, then turn the views into slides.')
-    const changes = boardToSlides(store.deck!, { slide: slide.value.id }, both.value)
+    const changes = boardToSlides(store.current, { slide: slide.value.id }, both.value)
     const first = changes[0]
     store.edit('turn views into slides', changes)
-    if (first?.do === 'put') store.goToSlide(first.record.id)
+    if (first?.do === 'put') where.goToSlide(first.record.id)
   }
 
   /** Lets the camera go to a view (or `all`) in a beat. */
   function goTo(id: string, beat: string) {
-    const changes = goInBeat(store.deck!, { beat, view: id }, context)
+    const changes = goInBeat(store.current, { beat, view: id }, context)
     store.edit(`go to ${nameOf(id)}`, changes)
-    if (changes[0]?.do === 'put') store.cueId = changes[0].record.id
+    if (changes[0]?.do === 'put') selected.cueId = changes[0].record.id
   }
   const tour = (back: boolean) =>
-    slide.value && store.edit('tour the views', tourViews(store.deck!, { slide: slide.value.id, back }, context))
+    slide.value && store.edit('tour the views', tourViews(store.current, { slide: slide.value.id, back }, context))
   return { slide, views, view, nameOf, set, make, unmake, add, around, change, remove, move, gather, part, goTo, tour }
 })

@@ -1,14 +1,12 @@
 import { infoOf, applyChanges, fitChanges, slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/model'
-import { watchDebounced } from '@vueuse/core'
 import { ySyncPluginKey } from 'y-prosemirror'
 import { Awareness } from 'y-protocols/awareness'
 import * as Y from 'yjs'
-import { checkConsistency, checkSlide, inOrder, type CheckContext, type Finding } from '#core/checks'
 import { changesOnForm } from '#core/resolved'
 import { settleAgendas } from '#core/layouts'
 import { applyToDocument, liveTable, localOrigin, mirrorOf, type Mirror } from '#core/live'
 import { growBoxes } from '#core/text'
-import { compileSlide, lastMoment, rundown, type Moment } from '#core/timing'
+import { rundown } from '#core/timing'
 import { connectDocument, noStatus, type ConnectionStatus } from '../live/connection'
 import { unsentOf } from '../live/unsent'
 
@@ -21,16 +19,12 @@ export interface Peer {
 }
 
 const peerColors = ['#7d4a78', '#2f7f9a', '#77761f', '#b8412f', '#5c6f86', '#12615c']
-/** Of a selection, others are shown so many at most. */
-const mostShared = 200
 const colorOf = (name: string) => peerColors[[...name].reduce((sum, letter) => sum + letter.codePointAt(0)!, 0) % peerColors.length]!
 
-/** The deck that is open: its live document as a plain deck, edits with undo, where one is in it, and who else is. */
+/** The deck that is open: its live document as a plain deck, edits with undo, and who else is in it. */
 export const useDeck = defineStore('deck', () => {
   const { user, canEdit } = useUserSession()
   const stage = useStageHost()
-  const tables = useTables()
-  const pixels = usePixels()
 
   const id = ref<string | null>(null)
   const deck = shallowRef<Deck | null>(null)
@@ -38,19 +32,6 @@ export const useDeck = defineStore('deck', () => {
   const peers = shallowRef<Peer[]>([])
   const undoLabel = ref<string | null>(null)
   const redoLabel = ref<string | null>(null)
-  const slideId = ref<string | null>(null)
-  /** The layout or master that is edited on the stage in place of the slide. */
-  const lookOwner = ref<string | null>(null)
-  const selection = ref<string[]>([])
-  const cueId = ref<string | null>(null)
-  const moment = shallowRef<Moment | null>(null)
-  const playing = ref(false)
-  const loopBeat = ref(false)
-  const findings = shallowRef<Finding[]>([])
-  /** What checks could not look at: said, and not counted. */
-  const unmeasured = shallowRef<Finding[]>([])
-  /** Whether checks are not through yet: nothing is said to be well before they are. */
-  const looking = ref(true)
 
   let document: Y.Doc | null = null
   let mirror: Mirror | null = null
@@ -58,15 +39,12 @@ export const useDeck = defineStore('deck', () => {
   let connection: { stop(): void } | null = null
   let undoManager: Y.UndoManager | null = null
   let label = ''
+  const shared: Pick<Peer, 'slide' | 'selection'> = { slide: null, selection: [] }
   let users = 0
 
   const context: EditContext = { id: freshId }
-  /** What the stage at work shows. */
-  const stageId = computed(() => lookOwner.value ?? slideId.value)
   /** Whether a form would hold this person to its places: the server says so. */
   const heldToPlaces = ref(false)
-  /** Handed out as a form: on slides only what fills places is changed. */
-  const isForm = computed(() => !!deck.value?.info.info?.form && !lookOwner.value)
   const slides = computed(() => (deck.value ? slidesOf(deck.value) : []))
   const purpose = computed(() => deck.value?.info.info?.purpose ?? 'talk')
   /** Changes under the hand: everything shows the deck as it would be with them, and nothing of it is kept. */
@@ -77,31 +55,25 @@ export const useDeck = defineStore('deck', () => {
     return fit.ok ? applyChanges(deck.value, fit.value.changes) : deck.value
   })
   const planOf = (of: Deck | null) => (of ? rundown(of, purpose.value, stage.host) : null)
-  const scoreOf = (of: Deck | null) => (of && slideId.value ? compileSlide(of, slideId.value, stage.host) : null)
   /** As the deck is, whatever is tried out: what is laid out to scale does not change it under the hand. */
   const keptPlan = computed(() => planOf(deck.value))
-  const keptScore = computed(() => scoreOf(deck.value))
   const plan = computed(() => (shown.value === deck.value ? keptPlan.value : planOf(shown.value)))
-  const score = computed(() => (shown.value === deck.value ? keptScore.value : scoreOf(shown.value)))
+
+  /** The deck that is open. Only what stands in the page of an open deck may ask for it; anywhere else that is a fault. */
+  const current = computed(() => {
+    if (!deck.value) throw new Error('No deck is open.')
+    return deck.value
+  })
 
   function settle(next: Deck) {
-    if (!next.info.info || !next.theme.theme) return
-    deck.value = next
-    const all = slidesOf(next)
-    if (!slideId.value || !next.slides[slideId.value]) {
-      const gone = slideId.value ? previousIndex : 0
-      goToSlide(all[Math.min(gone, all.length - 1)]?.id ?? null)
-    }
-    previousIndex = Math.max(
-      0,
-      all.findIndex(slide => slide.id === slideId.value),
-    )
-    if (selection.value.some(element => !next.elements[element]))
-      selection.value = selection.value.filter(element => next.elements[element])
-    if (cueId.value && !next.cues[cueId.value]) cueId.value = null
-    if (lookOwner.value && !next.layouts[lookOwner.value] && !next.masters[lookOwner.value]) lookOwner.value = null
+    if (next.info.info && next.theme.theme) deck.value = next
   }
-  let previousIndex = 0
+
+  /** What others in the deck see of this person. */
+  function share(fields: Partial<Pick<Peer, 'slide' | 'selection'>>) {
+    Object.assign(shared, fields)
+    for (const [field, value] of Object.entries(fields)) awareness?.setLocalStateField(field, value)
+  }
 
   function refreshUndo() {
     undoLabel.value = (undoManager?.undoStack.at(-1)?.meta.get('label') as string | undefined) ?? null
@@ -121,7 +93,7 @@ export const useDeck = defineStore('deck', () => {
     document = new Y.Doc()
     awareness = new Awareness(document)
     const name = user.value?.name ?? 'Somebody'
-    awareness.setLocalState({ name, color: colorOf(name), slide: null, selection: [] })
+    awareness.setLocalState({ name, color: colorOf(name), ...shared })
     awareness.on('change', () => {
       peers.value = [...(awareness?.getStates() ?? [])]
         .filter(([client]) => client !== document?.clientID)
@@ -158,11 +130,10 @@ export const useDeck = defineStore('deck', () => {
 
   /** What was written here was not taken: the deck is opened as the server has it, and what stood here can be taken away as a file. */
   function beginAnew(message: string) {
-    const [deckId, had, at] = [id.value, deck.value, slideId.value]
+    const [deckId, had] = [id.value, deck.value]
     if (!deckId) return
-    shut()
+    end()
     begin(deckId)
-    slideId.value = at
     const take = async () => {
       const { packDeck } = await import('#core/formats/deck-file')
       saveFile(packDeck({ deck: had!, tables: [], media: [] }), `${infoOf(had!).title}, as it stood here.zip`)
@@ -182,17 +153,17 @@ export const useDeck = defineStore('deck', () => {
   }
 
   function shut() {
-    stop()
+    id.value = null
+    end()
+  }
+  function end() {
     connection?.stop()
     mirror?.stop()
     undoManager?.destroy()
     document?.destroy()
     connection = mirror = undoManager = document = awareness = null
-    id.value = deck.value = slideId.value = cueId.value = moment.value = tried.value = null
-    selection.value = []
+    deck.value = tried.value = null
     status.value = noStatus
-    findings.value = unmeasured.value = []
-    looking.value = true
   }
 
   /** Makes one edit of changes: one step of undo, named for a person ("move Headline"). */
@@ -268,29 +239,10 @@ export const useDeck = defineStore('deck', () => {
     refreshUndo()
   }
 
-  function goToSlide(slide: string | null, at?: Moment) {
-    if (slideId.value !== slide) {
-      selection.value = []
-      cueId.value = null
-    }
-    slideId.value = slide
-    if (at) moment.value = at
-    else if (slide && deck.value) moment.value = { slide, ...lastMoment(compileSlide(deck.value, slide, stage.host)) }
-  }
-  function goTo(next: Moment) {
-    if (next.slide !== slideId.value) goToSlide(next.slide, next)
-    else moment.value = next
-  }
-  function stop() {
-    playing.value = false
-  }
   /** Words that were typed: a box that grows follows them when writing ends. */
   function settleText(element: string) {
     const grown = deck.value ? growBoxes(deck.value, [element], stage.host.measurer) : []
     if (grown.length) edit(`fit ${deck.value!.elements[element]?.name ?? 'text'}`, grown)
-  }
-  const select = (...elements: string[]) => {
-    selection.value = elements
   }
 
   /** The shared text of an element, for editing in place. */
@@ -316,52 +268,15 @@ export const useDeck = defineStore('deck', () => {
     await useUserSession().clear()
     await navigateTo({ path: '/sign-in', query: { then: useRoute().fullPath } })
   }
-  watch([slideId, selection], () => awareness?.setLocalStateField('slide', slideId.value), { deep: true })
-  watch(selection, chosen => awareness?.setLocalStateField('selection', chosen.slice(0, mostShared)), { deep: true })
-  /** Checks slide by slide, giving way to the person after each few; an edit meanwhile begins anew, with what is known kept. */
-  async function check() {
-    const [checked, planned] = [deck.value, keptPlan.value]
-    if (!checked || !planned) return
-    looking.value = true
-    const made: Finding[] = []
-    for (const [index, slide] of planned.slides.entries()) {
-      if (index % 8 === 7) await new Promise(resolve => setTimeout(resolve))
-      if (deck.value !== checked) return
-      made.push(...checkSlide(checked, slide, checking.value))
-    }
-    // The check itself may have been the first to ask for a table or a picture; it begins anew once that is here.
-    looking.value = tables.coming + pixels.coming > 0
-    if (looking.value) return
-    const all = inOrder(checked, [...made, ...checkConsistency(checked)])
-    findings.value = all.filter(finding => !finding.unmeasured)
-    unmeasured.value = all.filter(finding => finding.unmeasured)
-  }
-  /** What checks look with; another one whenever pixels have come, so that they look again. */
-  const checking = computed<CheckContext>(() => {
-    void pixels.version
-    return { ...stage.host, pixels: (media, film) => pixels.pixels(media, film) }
-  })
-  watchDebounced([deck, checking, () => tables.coming, () => pixels.coming], check, { debounce: 350 })
 
   return {
     id,
     deck,
+    current,
     status,
     peers,
     undoLabel,
     redoLabel,
-    slideId,
-    lookOwner,
-    stageId,
-    isForm,
-    selection,
-    cueId,
-    moment,
-    playing,
-    loopBeat,
-    findings,
-    unmeasured,
-    looking,
     canEdit,
     context,
     slides,
@@ -369,22 +284,16 @@ export const useDeck = defineStore('deck', () => {
     tried,
     shown,
     plan,
-    score,
     keptPlan,
-    keptScore,
+    share,
     open,
     close,
     edit,
     editText,
     undo: () => stepping('undo'),
     redo: () => stepping('redo'),
-    goToSlide,
-    goTo,
-    stop,
-    select,
     sharedText,
     settleText,
     undoManager: () => undoManager,
-    awareness: () => awareness,
   }
 })

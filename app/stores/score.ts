@@ -9,14 +9,18 @@ export type Reach = 'cues' | 'beat' | 'slide' | 'deck'
 /** The cues that are chosen in the score, those that were copied, and what is done to several at once. */
 export const useScore = defineStore('score', () => {
   const store = useDeck()
+  const where = useWhere()
+  const selected = useSelected()
   const also = ref<Id[]>([])
   const clipping = shallowRef<CueClipping | null>(null)
   const context = { id: freshId }
 
   /** All that are chosen, the one whose settings are shown first. */
-  const chosen = computed(() => (store.cueId ? [store.cueId, ...also.value.filter(id => id !== store.cueId && store.deck?.cues[id])] : []))
+  const chosen = computed(() =>
+    selected.cueId ? [selected.cueId, ...also.value.filter(id => id !== selected.cueId && store.deck?.cues[id])] : [],
+  )
   watch(
-    () => store.slideId,
+    () => where.slideId,
     () => {
       also.value = []
     },
@@ -26,31 +30,31 @@ export const useScore = defineStore('score', () => {
   function choose(cue: Id, more: boolean) {
     if (!more) {
       if (!chosen.value.includes(cue)) also.value = []
-      store.cueId = cue
+      selected.cueId = cue
     } else if (chosen.value.includes(cue)) {
       const left = chosen.value.filter(id => id !== cue)
-      store.cueId = left[0] ?? null
+      selected.cueId = left[0] ?? null
       also.value = left.slice(1)
     } else {
       also.value = chosen.value
-      store.cueId = cue
+      selected.cueId = cue
     }
   }
 
   function only(cue: Id) {
     also.value = []
-    store.cueId = cue
+    selected.cueId = cue
   }
 
   function remove() {
     const gone = chosen.value
     if (!gone.length) return
-    store.edit(gone.length > 1 ? `remove ${gone.length} cues` : 'remove a cue', removeCues(store.deck!, { cues: gone }))
+    store.edit(gone.length > 1 ? `remove ${gone.length} cues` : 'remove a cue', removeCues(store.current, { cues: gone }))
     also.value = []
   }
 
   function copy(cues: readonly Id[] = chosen.value) {
-    const made = clipCues(store.deck!, cues)
+    const made = clipCues(store.current, cues)
     if (!made) return
     clipping.value = made
     tell(
@@ -61,21 +65,21 @@ export const useScore = defineStore('score', () => {
     if (!from || !elements.length) return
     store.edit(
       elements.length > 1 ? `put motion on ${elements.length} parts` : 'put motion on a part',
-      pasteCues(store.deck!, { clipping: from, elements, how }, context),
+      pasteCues(store.current, { clipping: from, elements, how }, context),
     )
   }
   /** Gives the motion of an element to all others of its kind, on its slide or on all. */
   function giveToKind(element: Id, reach: 'slide' | 'deck') {
-    const source = store.deck!.elements[element]
+    const source = store.current.elements[element]
     const from =
       source &&
       clipCues(
-        store.deck!,
-        cuesOfElement(store.deck!, element).map(cue => cue.id),
+        store.current,
+        cuesOfElement(store.current, element).map(cue => cue.id),
       )
     if (!from) return
-    const slides = reach === 'slide' ? [store.slideId!] : store.slides.map(slide => slide.id)
-    const others = slides.flatMap(slide => elementsOf(store.deck!, slide)).filter(one => one.kind === source.kind && one.id !== element)
+    const slides = reach === 'slide' ? [where.slideId!] : store.slides.map(slide => slide.id)
+    const others = slides.flatMap(slide => elementsOf(store.current, slide)).filter(one => one.kind === source.kind && one.id !== element)
     if (!others.length) return warn('There is no other part of its kind.')
     paste(
       others.map(one => one.id),
@@ -85,29 +89,29 @@ export const useScore = defineStore('score', () => {
     tell(others.length > 1 ? `${others.length} parts move as this one does.` : 'One part moves as this one does.')
   }
 
-  const beatAt = computed(() => store.score?.beats[Math.min(store.moment?.beat ?? 0, store.score.beats.length - 1)])
+  const beatAt = computed(() => where.score?.beats[Math.min(where.moment?.beat ?? 0, where.score.beats.length - 1)])
   const wishOf = (reach: Reach): StretchWish =>
     reach === 'cues'
       ? { cues: chosen.value }
       : reach === 'beat'
         ? { beats: beatAt.value ? [beatAt.value.beat.id] : [] }
-        : { slides: reach === 'slide' ? [store.slideId!] : store.slides.map(slide => slide.id) }
+        : { slides: reach === 'slide' ? [where.slideId!] : store.slides.map(slide => slide.id) }
   const words: Readonly<Record<Reach, string>> = { cues: 'the chosen cues', beat: 'the beat', slide: 'the slide', deck: 'the deck' }
 
   function setTempo(reach: Reach, factor: number) {
-    const changes = stretch(store.deck!, wishOf(reach), factor)
+    const changes = stretch(store.current, wishOf(reach), factor)
     if (changes.length) store.edit(`${factor < 1 ? 'squeeze' : 'stretch'} ${words[reach]}`, changes)
     else warn('Nothing here has a length of its own: what holds for reading or for a clip is as long as it has to be.')
   }
   function setStarts(reach: 'slide' | 'deck', start: 'advance' | 'self') {
-    const changes = startBeats(store.deck!, { slides: reach === 'slide' ? [store.slideId!] : store.slides.map(slide => slide.id), start })
+    const changes = startBeats(store.current, { slides: reach === 'slide' ? [where.slideId!] : store.slides.map(slide => slide.id), start })
     if (changes.length) store.edit(start === 'self' ? 'let beats go on by themselves' : 'let beats wait for the speaker', changes)
     if (changes.length) tell(changes.length === 1 ? 'One beat changed.' : `${changes.length} beats changed.`)
     else warn('All beats do so already.')
   }
   const waiting = (waits: ReadonlyMap<Id, number>) =>
     [...waits].flatMap(([id, delay]) =>
-      store.deck!.cues[id]?.delay === delay ? [] : setFields(store.deck!, { table: 'cues', id, fields: { delay } }),
+      store.current.cues[id]?.delay === delay ? [] : setFields(store.current, { table: 'cues', id, fields: { delay } }),
     )
   return { chosen, clipping, beatAt, choose, only, remove, copy, paste, giveToKind, setTempo, setStarts, waiting }
 })

@@ -6,6 +6,8 @@ import { putNarration, putSound, slidesUnder, soundPlan, type SoundPlan } from '
 /** The deck's sounds along its time, the one that is chosen, and what is done to them. */
 export const useSounds = defineStore('sounds', () => {
   const store = useDeck()
+  const where = useWhere()
+  const selected = useSelected()
   const stage = useStageHost()
   const chosenId = ref<Id | null>(null)
   const context = { id: freshId }
@@ -15,7 +17,7 @@ export const useSounds = defineStore('sounds', () => {
   const plan = computed<SoundPlan | null>(() => (store.shown && store.plan ? soundPlan(store.shown, store.plan, stage.host) : null))
   /** Those that lie over the slide at work: voices first, then what else begins with it, beds last. */
   const here = computed(() => {
-    const at = store.slides.findIndex(slide => slide.id === store.slideId)
+    const at = store.slides.findIndex(slide => slide.id === where.slideId)
     const rank = { narration: 0, effect: 1, bed: 2 }
     return soundsOf(store.shown!)
       .filter(sound => {
@@ -24,15 +26,15 @@ export const useSounds = defineStore('sounds', () => {
       })
       .sort((a, b) => rank[a.use] - rank[b.use])
   })
-  const voice = computed(() => here.value.find(sound => sound.use === 'narration' && sound.fromSlide === store.slideId))
+  const voice = computed(() => here.value.find(sound => sound.use === 'narration' && sound.fromSlide === where.slideId))
   watch(
-    () => store.slideId,
+    () => where.slideId,
     () => {
       chosenId.value = null
     },
   )
   watch(
-    () => store.cueId,
+    () => selected.cueId,
     cue => {
       if (cue) chosenId.value = null
     },
@@ -40,10 +42,10 @@ export const useSounds = defineStore('sounds', () => {
 
   function choose(id: Id | null) {
     chosenId.value = id
-    if (id) store.cueId = null
+    if (id) selected.cueId = null
   }
   function set(fields: Partial<Sound>, label = 'change a sound') {
-    if (chosen.value) store.edit(label, setFields(store.deck!, { table: 'sounds', id: chosen.value.id, fields }))
+    if (chosen.value) store.edit(label, setFields(store.current, { table: 'sounds', id: chosen.value.id, fields }))
   }
   function remove() {
     if (chosen.value) store.edit('remove a sound', [dropRecord('sounds', chosen.value.id)])
@@ -51,16 +53,16 @@ export const useSounds = defineStore('sounds', () => {
   }
   /** Lays music under the deck from here to its end, or a sound at the playhead. */
   function add(use: 'bed' | 'effect', entry: { hash: string; name: string }) {
-    const slide = store.slideId!
+    const slide = where.slideId!
     const opening = store.plan?.slides.find(one => one.slide === slide)
     const at =
-      store.moment?.slide === slide && use === 'effect' && opening
+      where.moment?.slide === slide && use === 'effect' && opening
         ? Math.max(
             0,
-            (opening.beats[store.moment.beat]?.start ?? opening.start) -
+            (opening.beats[where.moment.beat]?.start ?? opening.start) -
               opening.start -
               opening.transition +
-              Math.max(0, store.moment.seconds),
+              Math.max(0, where.moment.seconds),
           )
         : 0
     const id = freshId()
@@ -68,7 +70,7 @@ export const useSounds = defineStore('sounds', () => {
     store.edit(
       use === 'bed' ? 'lay music under slides' : 'add a sound',
       putSound(
-        store.deck!,
+        store.current,
         {
           use,
           media: entry.hash,
@@ -83,7 +85,7 @@ export const useSounds = defineStore('sounds', () => {
     choose(id)
   }
   function narrate(media: string) {
-    store.edit('give the slide a voice', putNarration(store.deck!, { slide: store.slideId!, media, name: 'Voice' }, context))
+    store.edit('give the slide a voice', putNarration(store.current, { slide: where.slideId!, media, name: 'Voice' }, context))
     choose(voice.value?.id ?? null)
   }
   return { chosenId, chosen, plan, here, voice, choose, set, remove, add, narrate }

@@ -10,6 +10,8 @@ export type Tool = 'straight' | 'curve' | 'elbow' | 'freehand' | 'connector' | '
 /** The stage at work: how it is looked at, what the pointer does there, and places that are tried out before they are kept. */
 export const useStage = defineStore('stage', () => {
   const store = useDeck()
+  const where = useWhere()
+  const selected = useSelected()
   const zoom = ref(1)
   /** How far the middle of the slide stands from the middle of the area, px of the screen. */
   const pan = ref<Point>({ x: 0, y: 0 })
@@ -31,7 +33,7 @@ export const useStage = defineStore('stage', () => {
   const variant = ref<Id | null>(null)
 
   /** What is worked on: a slide, or all of a board. */
-  const size = computed(() => (store.deck?.info.info ? extentOf(store.deck, store.stageId ?? '') : { width: 1920, height: 1080 }))
+  const size = computed(() => (store.deck?.info.info ? extentOf(store.deck, where.stageId ?? '') : { width: 1920, height: 1080 }))
   const fitting = computed(() =>
     Math.max(0.02, Math.min((area.value.width - 48) / size.value.width, (area.value.height - 48) / size.value.height)),
   )
@@ -39,31 +41,31 @@ export const useStage = defineStore('stage', () => {
   const deck = computed(() => (store.deck ? inVariant(store.deck, variant.value) : null))
   /** The same with what is tried out of the slide. */
   const shownDeck = computed(() => {
-    const slide = deck.value?.slides[store.stageId ?? '']
+    const slide = deck.value?.slides[where.stageId ?? '']
     return deck.value && slide && triedSlide.value
       ? { ...deck.value, slides: { ...deck.value.slides, [slide.id]: { ...slide, ...triedSlide.value } } }
       : deck.value
   })
   /** What the stage shows, back to front, as it is kept. */
   const elements = computed<readonly ShownElement[]>(() =>
-    deck.value && store.stageId
-      ? shownElements(deck.value, store.stageId).filter(element => !element.pinned || !deck.value!.slides[store.stageId!]?.board)
+    deck.value && where.stageId
+      ? shownElements(deck.value, where.stageId).filter(element => !element.pinned || !deck.value!.slides[where.stageId!]?.board)
       : [],
   )
   const byId = computed(() => new Map(elements.value.map(element => [element.id, element])))
-  const chosen = computed(() => store.selection.map(id => byId.value.get(id)).filter(element => element !== undefined))
+  const chosen = computed(() => selected.elements.map(id => byId.value.get(id)).filter(element => element !== undefined))
   const single = computed(() => (chosen.value.length === 1 ? chosen.value[0]! : null))
   /** On a form nothing moves; words and pictures of its places can be changed. */
-  const isFixed = (element: ShownElement) => !!element.locked || element.pinned || store.isForm || !store.canEdit
+  const isFixed = (element: ShownElement) => !!element.locked || element.pinned || where.isForm || !store.canEdit
   /** The selected parts that may be moved, each standing for what is in it. */
   const movable = computed(() =>
-    (store.deck ? topsOf(store.deck, store.selection) : []).filter(id => byId.value.has(id) && !isFixed(byId.value.get(id)!)),
+    (store.deck ? topsOf(store.deck, selected.elements) : []).filter(id => byId.value.has(id) && !isFixed(byId.value.get(id)!)),
   )
 
   const boxNow = (element: ShownElement) => tries.value[element.id]?.box ?? element.box
   /** What stands in elements, one by one, with the places they have in the deck. */
   const leaves = (ids: readonly Id[]) =>
-    leavesOf(store.deck!, ids)
+    leavesOf(store.current, ids)
       .map(id => byId.value.get(id))
       .filter(element => element !== undefined)
   /** The box around an element as it is tried out: its own, or that around its members. */
@@ -115,7 +117,7 @@ export const useStage = defineStore('stage', () => {
     tool.value = null
   }
   watch(
-    () => store.stageId,
+    () => where.stageId,
     (now, before) => {
       // A board and a slide are looked at from other distances.
       if (store.deck?.slides[now ?? '']?.board || store.deck?.slides[before ?? '']?.board) fit()

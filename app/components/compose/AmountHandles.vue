@@ -57,7 +57,7 @@ function press(event: PointerEvent, together: readonly Amount[]) {
       const tried = stage.tries[props.element.id]
       stage.forgetTried()
       if (given && tried)
-        store.edit(`shape ${props.element.name}`, setFields(store.deck!, { table: 'elements', id: props.element.id, fields: tried }))
+        store.edit(`shape ${props.element.name}`, setFields(store.current, { table: 'elements', id: props.element.id, fields: tried }))
     },
   )
 }

@@ -3,6 +3,7 @@ import type { Box } from '#core/values'
 
 /** A slide as a board: how far it reaches, its views in the order of the telling, what it opens with. */
 const store = useDeck()
+const where = useWhere()
 const stage = useStage()
 const board = useBoard()
 const value = (event: Event) => (event.target as HTMLInputElement).value
@@ -127,7 +128,7 @@ const look = (box: Box) => stage.zoomOn(box)
       </div>
     </template>
     <button
-      v-else-if="store.canEdit && !store.isForm"
+      v-else-if="store.canEdit && !where.isForm"
       class="press small make"
       title="A slide larger than the picture, which the camera goes over"
       @click="board.make()"

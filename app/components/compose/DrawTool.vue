@@ -7,6 +7,8 @@ import { linePath, placeLine, thinned } from '#core/shapes'
 
 /** Draws with the pointer: lines, strokes of the hand, lines that hold two parts together, and the angle of an edge beneath. */
 const store = useDeck()
+const where = useWhere()
+const selected = useSelected()
 const stage = useStage()
 const { nameOf } = useArranging()
 const points = shallowRef<Point[]>([])
@@ -76,9 +78,9 @@ function end() {
 }
 function put(label: string, fields: Pick<ShapeElement, 'name'> & Partial<ShapeElement>) {
   const id = freshId()
-  store.edit(label, addElement(store.deck!, { element: { id, owner: store.stageId!, kind: 'shape', shape: 'line', ...fields } }))
+  store.edit(label, addElement(store.current, { element: { id, owner: where.stageId!, kind: 'shape', shape: 'line', ...fields } }))
   end()
-  store.select(id)
+  selected.select(id)
 }
 function finish() {
   // The second press of a double one stands where the first did.
@@ -109,7 +111,7 @@ function keepArea() {
     if (corners.length >= 3)
       store.edit(
         `let ${film.name} move in an area`,
-        setFields(store.deck!, {
+        setFields(store.current, {
           table: 'elements',
           id: film.id,
           fields: { moving: { points: corners.slice(0, 2000), soft: film.moving?.soft ?? 24 } },
@@ -125,7 +127,7 @@ function turnTo() {
     const turned = angleAlong(a, b)
     store.edit(
       `turn ${nameOf(stage.movable)}`,
-      placeElements(store.deck!, {
+      placeElements(store.current, {
         boxes: Object.fromEntries(stage.leaves(stage.movable).map(element => [element.id, { ...element.box, angle: turned }])),
       }),
     )

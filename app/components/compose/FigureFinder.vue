@@ -11,7 +11,7 @@ const found = computed(() => {
   const words = asked.value.trim().toLowerCase().split(/\s+/).filter(Boolean)
   return poses
     .filter(pose => words.every(word => `${pose.label} ${pose.words}`.toLowerCase().includes(word)))
-    .map(pose => ({ pose, drawing: drawFigure({ look: props.look ?? usualLook, pose: pose.name }, deckTheme(store.deck!).palette) }))
+    .map(pose => ({ pose, drawing: drawFigure({ look: props.look ?? usualLook, pose: pose.name }, deckTheme(store.current).palette) }))
 })
 </script>
 

@@ -8,6 +8,8 @@ import { titleOf } from '#core/layouts'
 /** Finds words and parts anywhere in the deck, and puts other words in their place. */
 const open = defineModel<boolean>({ required: true })
 const store = useDeck()
+const where = useWhere()
+const selected = useSelected()
 const stage = useStage()
 const route = useRoute()
 const router = useRouter()
@@ -17,16 +19,16 @@ const exactCase = ref(false)
 const wholeWords = ref(false)
 const replacing = ref(false)
 
-const places = computed(() => new Map(slidesOf(store.deck!).map((slide, index) => [slide.id, index + 1])))
+const places = computed(() => new Map(slidesOf(store.current).map((slide, index) => [slide.id, index + 1])))
 const search = computed(() => ({ words: words.value, exactCase: exactCase.value, wholeWords: wholeWords.value }))
-const matches = computed(() => (open.value && words.value ? findText(store.deck!, search.value) : []))
+const matches = computed(() => (open.value && words.value ? findText(store.current, search.value) : []))
 const count = computed(() => matches.value.reduce((sum, match) => sum + match.count, 0))
 /** Parts by their names and kinds, and slides by their numbers and titles. */
 const parts = computed(() => {
   const asked = words.value.trim().toLowerCase()
   if (!open.value || !asked || replacing.value) return []
   const found = new Set(matches.value.map(match => match.element))
-  return Object.values(store.deck!.elements)
+  return Object.values(store.current.elements)
     .filter(
       element =>
         places.value.has(element.owner) && !found.has(element.id) && (element.name.toLowerCase().includes(asked) || element.kind === asked),
@@ -37,8 +39,8 @@ const shownSlides = computed(() => {
   const asked = words.value.trim().toLowerCase()
   return !asked || replacing.value
     ? []
-    : slidesOf(store.deck!)
-        .map((slide, index) => ({ id: slide.id, number: index + 1, title: titleOf(store.deck!, slide.id) }))
+    : slidesOf(store.current)
+        .map((slide, index) => ({ id: slide.id, number: index + 1, title: titleOf(store.current, slide.id) }))
         .filter(slide => String(slide.number) === asked || slide.title.toLowerCase().includes(asked))
 })
 const shown = ref(60)
@@ -64,8 +66,8 @@ const rows = computed<Row[]>(() => [
     key: match.element,
     where: match.slide ? `slide ${places.value.get(match.slide)}` : 'layout or master',
     text: around(match.text),
-    kind: `${store.deck!.elements[match.element]!.name}${match.count > 1 ? `, ${match.count} times` : ''}`,
-    go: () => go(store.deck!.elements[match.element]!.owner, match.element),
+    kind: `${store.current.elements[match.element]!.name}${match.count > 1 ? `, ${match.count} times` : ''}`,
+    go: () => go(store.current.elements[match.element]!.owner, match.element),
   })),
   ...parts.value.map(element => ({
     key: element.id,
@@ -84,25 +86,25 @@ function around(text: string): string {
 function go(owner: Id, element: Id | null) {
   open.value = false
   void router.replace({ query: { ...route.query, phase: 'compose', look: undefined } })
-  if (store.deck!.slides[owner]) {
-    store.lookOwner = null
-    store.goToSlide(owner)
-  } else store.lookOwner = owner
+  if (store.current.slides[owner]) {
+    where.lookOwner = null
+    where.goToSlide(owner)
+  } else where.lookOwner = owner
   void nextTick(() => {
     if (!element) return
-    stage.opened = groupsAround(store.deck!, element).at(-1) ?? null
-    store.select(element)
+    stage.opened = groupsAround(store.current, element).at(-1) ?? null
+    selected.select(element)
   })
 }
 function replaceAll() {
   const times = count.value
-  store.edit(`replace “${words.value}” by “${by.value}”`, replaceText(store.deck!, { ...search.value, by: by.value }).changes)
+  store.edit(`replace “${words.value}” by “${by.value}”`, replaceText(store.current, { ...search.value, by: by.value }).changes)
   tell(`Replaced in ${times === 1 ? 'one place' : `${times} places`}. Undo takes it back.`)
 }
 function replaceOne(id: Id) {
-  const element = store.deck!.elements[id]
+  const element = store.current.elements[id]
   const words = element && 'text' in element ? plainText(element.text).slice(0, 30) : (element?.name ?? '')
-  store.edit(`replace in ${words}`, replaceText(store.deck!, { ...search.value, by: by.value, elements: [id] }).changes)
+  store.edit(`replace in ${words}`, replaceText(store.current, { ...search.value, by: by.value, elements: [id] }).changes)
 }
 </script>
 

@@ -19,7 +19,7 @@ const source = computed(() => `/api/media/${props.element.media}`)
 const local = (by: { x: number; y: number }) => turn(by, { x: 0, y: 0 }, -props.element.box.angle)
 function keep(label: string, fields: Partial<PictureElement>) {
   stage.tries = {}
-  store.edit(`${label} ${props.element.name}`, setFields(store.deck!, { table: 'elements', id: props.element.id, fields }))
+  store.edit(`${label} ${props.element.name}`, setFields(store.current, { table: 'elements', id: props.element.id, fields }))
 }
 function press(event: PointerEvent) {
   if (event.button !== 0) return

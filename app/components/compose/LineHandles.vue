@@ -69,7 +69,7 @@ function press(event: PointerEvent, index: number, added: boolean) {
       over.value = null
       stage.forgetTried()
       if (given && tried)
-        store.edit(`bend ${props.element.name}`, setFields(store.deck!, { table: 'elements', id: props.element.id, fields: tried }))
+        store.edit(`bend ${props.element.name}`, setFields(store.current, { table: 'elements', id: props.element.id, fields: tried }))
     },
   )
 }
@@ -78,7 +78,7 @@ function takeOut(index: number) {
   if (points.value.length <= 2 || held.value) return
   store.edit(
     `bend ${props.element.name}`,
-    setFields(store.deck!, {
+    setFields(store.current, {
       table: 'elements',
       id: props.element.id,
       fields: placeLine(

@@ -7,9 +7,11 @@ import { departureOf } from '#core/themes'
 
 /** What stands on the slide, front at top, groups with what is in them: dragged to restack, named, hidden, locked. */
 const store = useDeck()
+const where = useWhere()
+const selected = useSelected()
 const stage = useStage()
 const arranging = useArranging()
-const parts = computed(() => (stage.deck && store.stageId ? shownElements(stage.deck, store.stageId, true) : []))
+const parts = computed(() => (stage.deck && where.stageId ? shownElements(stage.deck, where.stageId, true) : []))
 const pinned = computed(() => parts.value.filter(element => element.pinned).reverse())
 const folded = ref(new Set<Id>())
 interface Row {
@@ -41,50 +43,47 @@ function fold(id: Id) {
   folded.value = next
 }
 function select(event: MouseEvent, element: ShownElement) {
-  const around = groupsAround(store.deck!, element.id)
+  const around = groupsAround(store.current, element.id)
   stage.opened = around.at(-1) ?? null
-  if (event.shiftKey && store.selection.length) {
+  if (event.shiftKey && selected.elements.length) {
     const ids = rows.value.map(row => row.element.id)
-    const [from, to] = [ids.indexOf(store.selection.at(-1)!), ids.indexOf(element.id)].sort((a, b) => a - b)
-    return store.select(...topsOf(store.deck!, ids.slice(from, to! + 1)))
+    const [from, to] = [ids.indexOf(selected.elements.at(-1)!), ids.indexOf(element.id)].sort((a, b) => a - b)
+    return selected.select(...topsOf(store.current, ids.slice(from, to! + 1)))
   }
-  if (event.ctrlKey || event.metaKey)
-    return store.select(
-      ...(store.selection.includes(element.id) ? store.selection.filter(id => id !== element.id) : [...store.selection, element.id]),
-    )
-  store.select(element.id)
+  if (event.ctrlKey || event.metaKey) return selected.toggle(element.id)
+  selected.select(element.id)
 }
 function rename(element: ShownElement, name: string) {
   naming.value = null
   if (name.trim() && name !== element.name)
     store.edit(
       `rename ${element.name}`,
-      setFields(store.deck!, { table: 'elements', id: element.id, fields: { name: name.trim().slice(0, 200) } }),
+      setFields(store.current, { table: 'elements', id: element.id, fields: { name: name.trim().slice(0, 200) } }),
     )
 }
-const among = (element: ShownElement) => (store.selection.includes(element.id) ? [...store.selection] : [element.id])
+const among = (element: ShownElement) => (selected.elements.includes(element.id) ? [...selected.elements] : [element.id])
 const isHidden = (element: ShownElement) => !!stage.deck!.elements[element.id]?.hidden
 function hide(element: ShownElement) {
   const shows = isHidden(element)
-  const where = stage.variant ? ` in ${store.deck!.variants[stage.variant]!.name}` : ''
+  const where = stage.variant ? ` in ${store.current.variants[stage.variant]!.name}` : ''
   store.edit(
     `${shows ? 'show' : 'hide'} ${arranging.nameOf(among(element))}${where}`,
-    setShows(store.deck!, { elements: among(element), variant: stage.variant, shows }),
+    setShows(store.current, { elements: among(element), variant: stage.variant, shows }),
   )
 }
-const isLocked = (element: ShownElement) => !!store.deck!.elements[element.id]?.locked
+const isLocked = (element: ShownElement) => !!store.current.elements[element.id]?.locked
 const lock = (element: ShownElement) =>
   store.edit(
     isLocked(element) ? `unlock ${element.name}` : `lock ${element.name}`,
     among(element).flatMap(id =>
-      setFields(store.deck!, { table: 'elements', id, fields: { locked: isLocked(element) ? undefined : true } }),
+      setFields(store.current, { table: 'elements', id, fields: { locked: isLocked(element) ? undefined : true } }),
     ),
   )
 
 const dragged = ref<readonly Id[]>([])
 const over = ref<{ id: Id; where: 'front' | 'behind' | 'into' } | null>(null)
 function dragStart(event: DragEvent, element: ShownElement) {
-  dragged.value = topsOf(store.deck!, among(element))
+  dragged.value = topsOf(store.current, among(element))
   event.dataTransfer!.effectAllowed = 'move'
   event.dataTransfer!.setData('application/x-hailbank-parts', dragged.value.join())
 }
@@ -92,7 +91,7 @@ function dragOver(event: DragEvent, element: ShownElement) {
   if (
     !dragged.value.length ||
     dragged.value.includes(element.id) ||
-    groupsAround(store.deck!, element.id).some(id => dragged.value.includes(id))
+    groupsAround(store.current, element.id).some(id => dragged.value.includes(id))
   )
     return
   event.preventDefault()
@@ -107,13 +106,13 @@ function drop() {
   if (over.value && dragged.value.length)
     store.edit(
       `restack ${arranging.nameOf(dragged.value)}`,
-      restackTo(store.deck!, { elements: dragged.value, target: over.value.id, where: over.value.where }),
+      restackTo(store.current, { elements: dragged.value, target: over.value.id, where: over.value.where }),
     )
   dragged.value = []
   over.value = null
 }
 function step(element: ShownElement, way: 'forward' | 'back') {
-  store.select(element.id)
+  selected.select(element.id)
   arranging.stack(way)
 }
 const menu = (element: ShownElement) => [
@@ -143,7 +142,7 @@ const menu = (element: ShownElement) => [
             label: 'Open the group',
             icon: 'i-lucide-ungroup',
             onSelect: () => {
-              store.select(element.id)
+              selected.select(element.id)
               arranging.ungroup()
             },
           },
@@ -152,7 +151,7 @@ const menu = (element: ShownElement) => [
     {
       label: 'Take away',
       icon: 'i-lucide-trash-2',
-      onSelect: () => store.edit(`take away ${element.name}`, removeElements(store.deck!, { elements: [element.id] })),
+      onSelect: () => store.edit(`take away ${element.name}`, removeElements(store.current, { elements: [element.id] })),
     },
   ],
 ]
@@ -161,10 +160,10 @@ const menu = (element: ShownElement) => [
 <template>
   <div class="parts">
     <div class="head">
-      <b>{{ store.lookOwner ? (store.deck!.layouts[store.lookOwner] ? 'On this layout' : 'On this master') : 'On this slide' }}</b>
+      <b>{{ where.lookOwner ? (store.current.layouts[where.lookOwner] ? 'On this layout' : 'On this master') : 'On this slide' }}</b>
       <span class="quiet">front at top</span>
     </div>
-    <VariantBar v-if="!store.lookOwner" />
+    <VariantBar v-if="!where.lookOwner" />
     <ul
       @drop.prevent="drop"
       @dragend="
@@ -177,9 +176,9 @@ const menu = (element: ShownElement) => [
       <li
         v-for="{ element, depth } in rows"
         :key="element.id"
-        :class="[{ here: store.selection.includes(element.id), faint: isHidden(element) }, over?.id === element.id && over.where]"
+        :class="[{ here: selected.elements.includes(element.id), faint: isHidden(element) }, over?.id === element.id && over.where]"
         :style="{ paddingLeft: `${depth * 14}px` }"
-        :draggable="store.canEdit && !store.isForm && naming !== element.id"
+        :draggable="store.canEdit && !where.isForm && naming !== element.id"
         :data-row="element.name"
         @dragstart="dragStart($event, element)"
         @dragover="dragOver($event, element)"
@@ -207,13 +206,13 @@ const menu = (element: ShownElement) => [
           </button>
           <button
             class="part"
-            :aria-pressed="store.selection.includes(element.id)"
+            :aria-pressed="selected.elements.includes(element.id)"
             @click="select($event, element)"
             @dblclick="store.canEdit && (naming = element.id)"
           >
             <span class="name">{{ element.name }}</span>
             <span
-              v-if="departureOf(store.deck!, element.id)"
+              v-if="departureOf(store.current, element.id)"
               class="differs"
               title="Differs from its text style"
               aria-label="differs from its style"
@@ -231,7 +230,7 @@ const menu = (element: ShownElement) => [
             <UIcon name="i-lucide-lock" />
           </button>
           <button
-            v-if="isHidden(element) || store.selection.includes(element.id)"
+            v-if="isHidden(element) || selected.elements.includes(element.id)"
             class="state"
             :aria-label="`${isHidden(element) ? 'Show' : 'Hide'} ${element.name}`"
             :title="isHidden(element) ? 'Hidden' : 'Shown'"

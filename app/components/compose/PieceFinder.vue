@@ -60,7 +60,7 @@ async function drop(piece: Piece) {
                 }
               "
             >
-              <SlideThumb :deck="pieceDeck(store.deck!, piece)" slide="piece" :width="150" :label="piece.name" />
+              <SlideThumb :deck="pieceDeck(store.current, piece)" slide="piece" :width="150" :label="piece.name" />
               <span class="name">{{ piece.name }}</span>
             </button>
             <button class="drop" :aria-label="`Take ${piece.name} off the shelf`" @click="drop(piece)"><UIcon name="i-lucide-x" /></button>

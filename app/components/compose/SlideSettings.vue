@@ -6,16 +6,17 @@ import { fillOfGround, groundOf, themeUnder } from '#core/resolved'
 import { cut, namedEasings, transitionNamed, transitions } from '#core/timing'
 
 const store = useDeck()
-const slide = computed(() => store.deck!.slides[store.slideId!])
+const where = useWhere()
+const slide = computed(() => store.current.slides[where.slideId!])
 const set = (label: string, fields: Partial<Slide>) =>
-  slide.value && store.edit(label, setFields(store.deck!, { table: 'slides', id: slide.value.id, fields }))
+  slide.value && store.edit(label, setFields(store.current, { table: 'slides', id: slide.value.id, fields }))
 const [route, router, stage] = [useRoute(), useRouter(), useStageHost()]
 /** As the ground is painted: it is what roles are seen on, and its own roles do not change with it. */
-const theme = computed(() => themeUnder(store.deck!, store.slideId!))
+const theme = computed(() => themeUnder(store.current, where.slideId!))
 const froms = { slide: 'of this slide', layout: 'from its layout', master: 'from its master', theme: 'from the theme' } as const
 /** What covers the plain colour of the ground, and who says so. */
 const cover = computed(() => {
-  const found = slide.value && fillOfGround(store.deck!, slide.value)
+  const found = slide.value && fillOfGround(store.current, slide.value)
   if (!found) return null
   const { fill } = found
   const { palette } = theme.value
@@ -61,7 +62,7 @@ const reaches = computed(() =>
       ['all', 'all slides'],
     ] as const
   )
-    .map(([reach, words]) => ({ reach, words, changes: putTransition(store.deck!, { like: store.slideId!, reach }) }))
+    .map(([reach, words]) => ({ reach, words, changes: putTransition(store.current, { like: where.slideId!, reach }) }))
     // Where the deck has no chapters, its one chapter is all of it.
     .filter(({ changes }, index, [, all]) => changes.length && (index > 0 || changes.length < all!.changes.length)),
 )
@@ -72,7 +73,7 @@ function spread(reach: TransitionReach) {
   tell(`${found.changes.length === 1 ? 'One slide comes' : `${found.changes.length} slides come`} as this one does.`)
 }
 const notes = (event: Event) =>
-  store.editText('write notes', setFields(store.deck!, { table: 'slides', id: store.slideId!, fields: { notes: value(event) } }))
+  store.editText('write notes', setFields(store.current, { table: 'slides', id: where.slideId!, fields: { notes: value(event) } }))
 </script>
 
 <template>
@@ -120,7 +121,7 @@ const notes = (event: Event) =>
     <div class="row">
       <span class="label">{{ cover ? 'Plain instead' : 'Ground' }}</span>
       <ColorField
-        :model-value="groundOf(store.deck!, slide)"
+        :model-value="groundOf(store.current, slide)"
         :theme="theme"
         label="Ground"
         @update:model-value="ground => set('change the ground', { ground: ground ?? undefined })"
@@ -132,7 +133,7 @@ const notes = (event: Event) =>
     <button v-if="slide.ground && store.canEdit" class="press small back" @click="set('change the ground', { ground: undefined })">
       Back to the layout’s ground
     </button>
-    <button v-if="store.canEdit && !store.isForm" class="press small back" @click="putCredits">Put the credit lines here</button>
+    <button v-if="store.canEdit && !where.isForm" class="press small back" @click="putCredits">Put the credit lines here</button>
     <BoardSettings />
     <label class="notes">
       Notes for the speaker

@@ -9,6 +9,8 @@ import type StageHits from './StageHits.vue'
 /** The slide at work: looked at nearer or from afar, its parts selected, moved, sized, turned and written in. */
 const emit = defineEmits<{ files: [files: File[], at: { x: number; y: number }, element: string | null]; ground: [file: File] }>()
 const store = useDeck()
+const where = useWhere()
+const selected = useSelected()
 const stage = useStage()
 const host = useStageHost()
 provide(stageHostKey, () => host.host)
@@ -55,16 +57,16 @@ const framed = computed(() => {
 function open(element: ShownElement, top: Id = element.id) {
   if (top !== element.id) {
     stage.opened = top
-    return store.select(nextIn(element, top))
+    return selected.select(nextIn(element, top))
   }
   if (element.kind === 'group') {
     const [first] = stage.leaves([element.id])
     if (!first) return
     stage.opened = element.id
-    return store.select(nextIn(first, element.id))
+    return selected.select(nextIn(first, element.id))
   }
-  if (element.pinned || element.locked || (store.isForm && !element.placeholder) || !store.canEdit) return
-  store.select(element.id)
+  if (element.pinned || element.locked || (where.isForm && !element.placeholder) || !store.canEdit) return
+  selected.select(element.id)
   if (element.kind === 'text' && !element.field) stage.editing = element.id
   else if (element.kind === 'table' && !element.table) stage.editing = element.id
   else if (element.kind === 'picture' && element.media && !element.logo) stage.framing = element.id
@@ -72,7 +74,7 @@ function open(element: ShownElement, top: Id = element.id) {
 /** The part of a group that something in it belongs to. */
 function nextIn(element: ShownElement, group: Id): Id {
   let id = element.id
-  while (store.deck!.elements[id]?.parent && store.deck!.elements[id]!.parent !== group) id = store.deck!.elements[id]!.parent!
+  while (store.current.elements[id]?.parent && store.current.elements[id]!.parent !== group) id = store.current.elements[id]!.parent!
   return id
 }
 function startEditing(id: string | undefined) {
@@ -140,7 +142,7 @@ defineExpose({ startEditing })
     @dragleave="dragLeave"
     @drop="drop"
   >
-    <template v-if="store.stageId && stage.deck">
+    <template v-if="where.stageId && stage.deck">
       <div ref="board" class="board" :class="{ over: isOver }" :style="place" data-test="stage">
         <div
           class="scaled"
@@ -148,7 +150,7 @@ defineExpose({ startEditing })
         >
           <SlideView
             :deck="stage.shownDeck!"
-            :slide="store.stageId"
+            :slide="where.stageId"
             :frame="null"
             :editing="tabled ? null : stage.editing"
             :scale="stage.scale"
@@ -174,7 +176,7 @@ defineExpose({ startEditing })
         </div>
       </div>
       <StageRulers @guide="(event, axis) => guides?.press(event, axis)" />
-      <div v-if="isOver && store.canEdit && !store.isForm" class="ground-drop" :class="{ on: overGround }" data-test="ground-drop">
+      <div v-if="isOver && store.canEdit && !where.isForm" class="ground-drop" :class="{ on: overGround }" data-test="ground-drop">
         Let go here: the picture becomes the ground of the slide
       </div>
     </template>

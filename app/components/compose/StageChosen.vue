@@ -6,11 +6,12 @@ import { boundsOf, boxOf, centerOf, handles, resizeTogether, snapAngle, snapResi
 
 /** The selected parts with their outlines, and handles to size and turn them, one or all together. */
 const store = useDeck()
+const where = useWhere()
 const stage = useStage()
 const { roomFor } = useSnapping()
 const { nameOf } = useArranging()
 
-const peersHere = computed(() => store.peers.filter(peer => peer.slide === store.stageId))
+const peersHere = computed(() => store.peers.filter(peer => peer.slide === where.stageId))
 const theirs = computed(() =>
   peersHere.value.flatMap(peer =>
     peer.selection
@@ -49,7 +50,7 @@ function finish(label: string, given: boolean) {
   if (given && Object.keys(tried).length)
     store.edit(
       `${label} ${nameOf(stage.movable)}`,
-      placeElements(store.deck!, { boxes: Object.fromEntries(Object.entries(tried).map(([id, fields]) => [id, fields.box as Box])) }),
+      placeElements(store.current, { boxes: Object.fromEntries(Object.entries(tried).map(([id, fields]) => [id, fields.box as Box])) }),
     )
 }
 

@@ -3,6 +3,7 @@ import { setFields } from '#core/edits'
 
 /** Lines to compose by: those of its own, those from below, and what a moving part is drawn to, with the distances. */
 const store = useDeck()
+const where = useWhere()
 const stage = useStage()
 const { owner, own, beneath } = useSnapping()
 /** A guide on its way: which one, and where it stands. */
@@ -48,9 +49,9 @@ function press(event: PointerEvent, axis: 'x' | 'y', index = -1) {
       const guides = { ...own.value, [axis]: next }
       store.edit(
         gone ? 'take a guide away' : index >= 0 ? 'move a guide' : 'set a guide',
-        setFields(store.deck!, {
+        setFields(store.current, {
           table: owner.value!.table,
-          id: store.stageId!,
+          id: where.stageId!,
           fields: { guides: guides.x.length || guides.y.length ? guides : undefined },
         }),
       )

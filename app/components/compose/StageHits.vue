@@ -9,6 +9,7 @@ import { touches } from '#core/shapes'
 const emit = defineEmits<{ open: [element: ShownElement, top: Id] }>()
 const props = defineProps<{ dropAt: Id | null }>()
 const store = useDeck()
+const selected = useSelected()
 const stage = useStage()
 const { roomFor } = useSnapping()
 const { nameOf } = useArranging()
@@ -19,7 +20,7 @@ let last: { x: number; y: number; at: number } | null = null
 
 const hits = computed(() => stage.elements.filter(element => !element.pinned))
 const isLine = (element: ShownElement) => element.kind === 'shape' && element.shape === 'line'
-const topOf = (element: ShownElement) => pressed(store.deck!, element.id, stage.opened)
+const topOf = (element: ShownElement) => pressed(store.current, element.id, stage.opened)
 const tabbable = (element: ShownElement) => topOf(element) === element.id
 const boxStyle = (element: ShownElement) => {
   const { x, y, width, height, angle } = element.box
@@ -45,16 +46,11 @@ function press(event: PointerEvent) {
   const stack = stackAt(from)
   if (!stack.length) return pressGround(event)
   event.preventDefault()
-  const inHand = stack.find(entry => store.selection.includes(entry.top))
+  const inHand = stack.find(entry => selected.elements.includes(entry.top))
   const target = inHand ?? stack[0]!
   const again = !!last && Math.hypot(last.x - event.clientX, last.y - event.clientY) < 5 && event.timeStamp - last.at > 320
-  if (event.shiftKey)
-    store.select(
-      ...(store.selection.includes(stack[0]!.top)
-        ? store.selection.filter(id => id !== stack[0]!.top)
-        : [...store.selection, stack[0]!.top]),
-    )
-  else if (!inHand) store.select(target.top)
+  if (event.shiftKey) selected.toggle(stack[0]!.top)
+  else if (!inHand) selected.select(target.top)
   focus(target.top)
   const moving = stage.leaves(stage.movable).filter(element => !element.locked)
   const room = roomFor(new Set(moving.map(element => element.id)))
@@ -85,14 +81,16 @@ function press(event: PointerEvent) {
         if (given)
           store.edit(
             `move ${nameOf(stage.movable)}`,
-            placeElements(store.deck!, { boxes: Object.fromEntries(Object.entries(tried).map(([id, fields]) => [id, fields.box as Box])) }),
+            placeElements(store.current, {
+              boxes: Object.fromEntries(Object.entries(tried).map(([id, fields]) => [id, fields.box as Box])),
+            }),
           )
         return
       }
       if (!event.shiftKey && inHand) {
         // Pressed again where it stands: what lies under it comes into the hand; elsewhere, what is in front.
-        const next = again ? stack[(stack.indexOf(inHand) + 1) % stack.length]! : store.selection.length > 1 || !last ? inHand : stack[0]!
-        if (!store.selection.includes(next.top) || store.selection.length > 1) store.select(next.top)
+        const next = again ? stack[(stack.indexOf(inHand) + 1) % stack.length]! : selected.elements.length > 1 || !last ? inHand : stack[0]!
+        if (!selected.elements.includes(next.top) || selected.elements.length > 1) selected.select(next.top)
         focus(next.top)
       }
       last = { x: event.clientX, y: event.clientY, at: event.timeStamp }
@@ -104,10 +102,10 @@ function pressGround(event: PointerEvent) {
   event.preventDefault()
   if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
   last = null
-  const kept = event.shiftKey ? [...store.selection] : []
+  const kept = event.shiftKey ? [...selected.elements] : []
   if (!event.shiftKey) {
-    if (!store.selection.length) stage.opened = null
-    store.select()
+    if (!selected.elements.length) stage.opened = null
+    selected.select()
   }
   const from = stage.point(event)
   followPointer(
@@ -125,7 +123,7 @@ function pressGround(event: PointerEvent) {
       const under = hits.value
         .filter(element => element.kind !== 'group' && !element.locked && overlap(boundsOf(element.box), frame))
         .map(topOf)
-      store.select(...topsOf(store.deck!, [...new Set([...kept, ...under])]))
+      selected.select(...topsOf(store.current, [...new Set([...kept, ...under])]))
     },
     () => {
       marquee.value = null
@@ -135,14 +133,14 @@ function pressGround(event: PointerEvent) {
 
 function pressTwice(event: MouseEvent) {
   const stack = stackAt(stage.point(event))
-  const target = stack.find(entry => store.selection.includes(entry.top)) ?? stack[0]
+  const target = stack.find(entry => selected.elements.includes(entry.top)) ?? stack[0]
   if (target) emit('open', target.leaf, target.top)
   else stage.opened = null
 }
 
 /** Tab walks the parts and selects the one that it reaches; a press has selected already. */
 function reached(event: FocusEvent, id: Id) {
-  if ((event.currentTarget as HTMLElement).matches(':focus-visible') && !store.selection.includes(id)) store.select(id)
+  if ((event.currentTarget as HTMLElement).matches(':focus-visible') && !selected.elements.includes(id)) selected.select(id)
 }
 defineExpose({ stackAt, pressGround })
 </script>
@@ -152,14 +150,14 @@ defineExpose({ stackAt, pressGround })
     <div
       v-for="element in hits"
       :key="element.id"
-      v-memo="[element, store.selection.includes(element.id), tabbable(element), props.dropAt === element.id]"
+      v-memo="[element, selected.elements.includes(element.id), tabbable(element), props.dropAt === element.id]"
       class="hit"
       :class="{ drop: props.dropAt === element.id, locked: element.locked, thin: isLine(element) || element.kind === 'group' }"
       :style="boxStyle(element)"
       :tabindex="tabbable(element) ? 0 : -1"
       role="button"
       :aria-label="`${element.name}, ${element.kind}`"
-      :aria-pressed="store.selection.includes(element.id)"
+      :aria-pressed="selected.elements.includes(element.id)"
       :data-hit="element.id"
       @focus="reached($event, element.id)"
     />

@@ -22,7 +22,7 @@ const shown = computed(() =>
 const keep = (what: string, next: readonly (readonly string[])[]) =>
   store.edit(
     `${what} ${props.element.name}`,
-    setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { cells: next as string[][] } }),
+    setFields(store.current, { table: 'elements', id: props.element.id, fields: { cells: next as string[][] } }),
   )
 function write(row: number, column: number, words: string) {
   if ((cells.value[row]?.[column] ?? '') === words) return

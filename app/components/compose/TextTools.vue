@@ -24,13 +24,13 @@ const attr = (mark: 'color' | 'highlight' | 'size' | 'font' | 'link' | 'accent',
   return typeof found === 'object' ? found[name] : undefined
 }
 const families = computed(() => [
-  ...new Set([...Object.values(props.theme.fonts), ...(deckTheme(store.deck!).faces?.map(face => face.family) ?? [])]),
+  ...new Set([...Object.values(props.theme.fonts), ...(deckTheme(store.current).faces?.map(face => face.family) ?? [])]),
 ])
-const accents = computed(() => Object.entries(deckTheme(store.deck!).accents ?? {}))
+const accents = computed(() => Object.entries(deckTheme(store.current).accents ?? {}))
 const href = ref('')
 const wrong = ref('')
 const slides = computed(() =>
-  slidesOf(store.deck!).map((slide, index) => ({ value: `#${slide.id}`, label: `${index + 1} ${titleOf(store.deck!, slide.id)}` })),
+  slidesOf(store.current).map((slide, index) => ({ value: `#${slide.id}`, label: `${index + 1} ${titleOf(store.current, slide.id)}` })),
 )
 function link(address: string, close: () => void) {
   const words = address.trim()
@@ -50,13 +50,13 @@ function link(address: string, close: () => void) {
 }
 /** A new way to mark words that matter: in accent 2, bold; changed for the whole deck in Look, Text styles. */
 function addAccent() {
-  const known = deckTheme(store.deck!).accents ?? {}
+  const known = deckTheme(store.current).accents ?? {}
   let count = 1
   while (known[`accent-${count}`]) count++
   const accent: Accent = { name: count === 1 ? 'Key words' : `Key words ${count}`, color: { role: 'accent1' }, weight: 700 }
   store.edit(
     `add ${accent.name.toLowerCase()}`,
-    setFields(store.deck!, { table: 'theme', id: 'theme', fields: { accents: { ...known, [`accent-${count}`]: accent } } }),
+    setFields(store.current, { table: 'theme', id: 'theme', fields: { accents: { ...known, [`accent-${count}`]: accent } } }),
   )
   props.editor.setMark('accent', { name: `accent-${count}` })
 }

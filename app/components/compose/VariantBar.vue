@@ -5,10 +5,10 @@ import { variantsOf } from '#core/model'
 /** The variant that is composed: a named set of what shows and what does not. */
 const store = useDeck()
 const stage = useStage()
-const variants = computed(() => variantsOf(store.deck!))
+const variants = computed(() => variantsOf(store.current))
 const naming = ref<'new' | 'rename' | null>(null)
 const name = ref('')
-const current = computed(() => (stage.variant ? store.deck!.variants[stage.variant] : undefined))
+const current = computed(() => (stage.variant ? store.current.variants[stage.variant] : undefined))
 function begin(what: 'new' | 'rename') {
   name.value = what === 'rename' ? (current.value?.name ?? '') : ''
   naming.value = what
@@ -22,17 +22,17 @@ function keep() {
     if (current.value && words !== current.value.name)
       store.edit(
         `rename the variant ${current.value.name}`,
-        setFields(store.deck!, { table: 'variants', id: current.value.id, fields: { name: words.slice(0, 120) } }),
+        setFields(store.current, { table: 'variants', id: current.value.id, fields: { name: words.slice(0, 120) } }),
       )
     return
   }
-  const changes = addVariant(store.deck!, { name: words }, store.context)
+  const changes = addVariant(store.current, { name: words }, store.context)
   store.edit(`add the variant ${words}`, changes)
   const [put] = changes
   if (put?.do === 'put') stage.variant = put.record.id
 }
 const take = () =>
-  current.value && store.edit(`take the variant ${current.value.name} away`, removeVariant(store.deck!, { variant: current.value.id }))
+  current.value && store.edit(`take the variant ${current.value.name} away`, removeVariant(store.current, { variant: current.value.id }))
 const items = computed(() => [
   [
     {

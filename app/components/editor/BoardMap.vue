@@ -5,12 +5,13 @@ import { SlideView } from '#stage'
 
 /** A board from afar, in Time: its views in order, the way of the camera, and what is seen now. A press lets the camera go there. */
 const store = useDeck()
+const where = useWhere()
 const board = useBoard()
 const root = ref<HTMLElement>()
 const { width } = useElementSize(root)
 /** As wide as its column lets it, px. */
 const wide = computed(() => Math.min(210, width.value || 160))
-const score = computed(() => (store.score?.board ? store.score : null))
+const score = computed(() => (where.score?.board ? where.score : null))
 const extent = computed(() => score.value?.board?.extent ?? { width: 1, height: 1 })
 const scale = computed(() => Math.min(wide.value / extent.value.width, 128 / extent.value.height))
 const atEnd = computed(() => frameAt(score.value!, lastMoment(score.value!)))
@@ -25,13 +26,13 @@ const way = computed(() => [
 ])
 const seen = computed(() => {
   const { size } = score.value!
-  const moment = store.moment?.slide === store.slideId && store.moment ? store.moment : { beat: 0, seconds: 0 }
+  const moment = where.moment?.slide === where.slideId && where.moment ? where.moment : { beat: 0, seconds: 0 }
   const camera = frameAt(score.value!, moment).camera ?? restingCamera(size)
   const [width, height] = [size.width / camera.scale, size.height / camera.scale]
   return { x: camera.x - width / 2, y: camera.y - height / 2, width, height, angle: camera.angle, cx: camera.x, cy: camera.y }
 })
 const beat = computed(
-  () => score.value?.beats[Math.min(store.moment?.slide === store.slideId ? store.moment!.beat : 0, score.value.beats.length - 1)],
+  () => score.value?.beats[Math.min(where.moment?.slide === where.slideId ? where.moment!.beat : 0, score.value.beats.length - 1)],
 )
 const go = (id: string) => beat.value && board.goTo(id, beat.value.beat.id)
 const letters = computed(() => extent.value.width / 15)
@@ -41,7 +42,7 @@ const letters = computed(() => extent.value.width / 15)
   <div v-if="score" ref="root" class="map">
     <div class="paper" :style="{ width: `${extent.width * scale}px`, height: `${extent.height * scale}px` }">
       <div class="thumb" :style="{ transform: `scale(${scale})` }">
-        <SlideView :deck="store.deck!" :slide="score.slide" :frame="atEnd" :scale="scale" whole />
+        <SlideView :deck="store.current" :slide="score.slide" :frame="atEnd" :scale="scale" whole />
       </div>
       <svg :viewBox="`0 0 ${extent.width} ${extent.height}`" aria-hidden="true">
         <polyline

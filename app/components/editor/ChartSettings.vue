@@ -8,10 +8,11 @@ import { themeSeen, type ShownElement } from '#core/resolved'
 const props = defineProps<{ element: ChartElement & ShownElement }>()
 const emit = defineEmits<{ choose: [] }>()
 const store = useDeck()
+const where = useWhere()
 const tables = useTables()
 const spec = computed<ChartSpec>(() => props.element.chart ?? newChart(null))
 const table = computed<DataTable | undefined>(() => (spec.value.table ? tables.table(spec.value.table) : undefined))
-const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : deckTheme(store.deck!)))
+const theme = computed(() => (where.stageId ? themeSeen(store.current, where.stageId) : deckTheme(store.current)))
 const made = computed(() =>
   table.value
     ? summarise(table.value, { by: spec.value.across, value: spec.value.height, aggregate: spec.value.aggregate, order: spec.value.order })
@@ -22,7 +23,7 @@ const total = computed(() =>
   formatNumber(
     values.value.reduce((sum, value) => sum + value, 0),
     spec.value.format,
-    infoOf(store.deck!).language,
+    infoOf(store.current).language,
     values.value,
   ),
 )
@@ -30,7 +31,7 @@ const total = computed(() =>
 function set(fields: Partial<ChartSpec>) {
   const { options, ...rest } = { ...spec.value, ...fields }
   const chart = options ? { ...rest, options } : rest
-  store.edit(`change ${props.element.name}`, setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { chart } }))
+  store.edit(`change ${props.element.name}`, setFields(store.current, { table: 'elements', id: props.element.id, fields: { chart } }))
 }
 const setFormat = (fields: Partial<ChartSpec['format']>) => set({ format: { ...spec.value.format, ...fields } })
 const toggleLit = (key: string) =>

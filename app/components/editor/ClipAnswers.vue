@@ -3,11 +3,12 @@ import { answersOf, fits } from '#core/timing'
 
 /** Clips and voices that do not end with their slide, each with the answers side by side and what comes of them. */
 const store = useDeck()
-const planned = computed(() => store.plan?.slides.find(slide => slide.slide === store.slideId))
+const where = useWhere()
+const planned = computed(() => store.plan?.slides.find(slide => slide.slide === where.slideId))
 const open = computed(() =>
   (planned.value?.beats.at(-1)?.openEnded ? [] : (planned.value?.score.clips ?? []).filter(fit => !fits(fit))).map(fit => ({
     fit,
-    answers: answersOf(store.deck!, store.plan!, planned.value!, fit),
+    answers: answersOf(store.current, store.plan!, planned.value!, fit),
   })),
 )
 </script>

@@ -16,19 +16,21 @@ import {
 
 /** How one cue happens, in words that can be edited. */
 const store = useDeck()
+const where = useWhere()
+const selected = useSelected()
 const many = useScore()
 /** As shown: with what is under the hand in the score. */
-const cue = computed(() => (store.cueId ? store.shown!.cues[store.cueId] : undefined))
+const cue = computed(() => (selected.cueId ? store.shown!.cues[selected.cueId] : undefined))
 const board = useBoard()
 const isCamera = computed(() => cue.value?.what === 'camera')
 const name = computed(() => (isCamera.value ? 'The camera' : (element.value?.name ?? 'A part')))
-const element = computed(() => (cue.value?.element ? store.deck!.elements[cue.value.element] : undefined))
+const element = computed(() => (cue.value?.element ? store.current.elements[cue.value.element] : undefined))
 const effect = computed(() => effectNamed(cue.value?.effect ?? 'fade', cue.value?.what ?? 'enter'))
 const choices = computed(() => (cue.value && element.value ? effectsFor(cue.value.what, element.value.kind) : []))
-const beats = computed(() => (cue.value ? beatsOf(store.deck!, store.slideId!) : []))
-const others = computed(() => (cue.value ? cuesOf(store.deck!, cue.value.beat).filter(other => other.id !== cue.value!.id) : []))
+const beats = computed(() => (cue.value ? beatsOf(store.current, where.slideId!) : []))
+const others = computed(() => (cue.value ? cuesOf(store.current, cue.value.beat).filter(other => other.id !== cue.value!.id) : []))
 const set = (fields: Partial<Cue>) =>
-  cue.value && store.edit(`change the motion of ${nameHere()}`, setFields(store.deck!, { table: 'cues', id: cue.value.id, fields }))
+  cue.value && store.edit(`change the motion of ${nameHere()}`, setFields(store.current, { table: 'cues', id: cue.value.id, fields }))
 const value = (event: Event) => (event.target as HTMLInputElement).value
 const whatWords: Record<Cue['what'], string> = {
   enter: 'comes in',
@@ -48,10 +50,10 @@ function setAnchor(text: string) {
 const nameOf = (other: Cue) =>
   other.what === 'camera'
     ? `the camera goes to ${board.nameOf(other.options.view)}`
-    : `${store.deck!.elements[other.element!]?.name ?? 'a part'} ${whatWords[other.what]}`
+    : `${store.current.elements[other.element!]?.name ?? 'a part'} ${whatWords[other.what]}`
 const nameHere = () => (isCamera.value ? 'the camera' : (element.value?.name ?? 'a part'))
 /** The leg of the camera that this cue is. */
-const leg = computed(() => store.score?.board?.camera.legs.find(one => one.cue.cue.id === cue.value?.id) ?? null)
+const leg = computed(() => where.score?.board?.camera.legs.find(one => one.cue.cue.id === cue.value?.id) ?? null)
 /** How fast the picture goes where it is fastest, of what nobody should have to bear. */
 const rush = computed(() => (leg.value ? fastestOf(leg.value.way, leg.value.cue.cue, leg.value.cue.round) / cameraSpeed.most : 0))
 const rushWords = computed(() => (rush.value < 0.55 ? 'calm' : rush.value < 0.85 ? 'brisk' : 'as fast as is pleasant'))
@@ -70,19 +72,19 @@ const choose = (name: string) =>
   })
 /** What its length should not fall below, where it does. */
 const least = computed(() => {
-  const shown = store.score?.elements.find(one => one.id === cue.value?.element)
-  const known = cue.value && shown ? leastLength(store.deck!, cue.value, shown, store.score!.tracks.get(shown.id)?.drawing) : null
+  const shown = where.score?.elements.find(one => one.id === cue.value?.element)
+  const known = cue.value && shown ? leastLength(store.current, cue.value, shown, where.score!.tracks.get(shown.id)?.drawing) : null
   return known && !held.value && cue.value!.duration < known.seconds - 0.02
     ? { ...known, seconds: Math.ceil(known.seconds * 10) / 10 }
     : null
 })
 /** The chosen cue in the score. */
-const item = computed(() => store.score?.beats.flatMap(beat => beat.cues).find(one => one.cue.id === cue.value?.id))
+const item = computed(() => where.score?.beats.flatMap(beat => beat.cues).find(one => one.cue.id === cue.value?.id))
 /** Whether its length follows from what it does, as from the lines of what is drawn, or the way of the camera. */
 const follows = computed(() => effect.value.follows?.(cue.value?.options ?? {}) === true)
-const drawing = computed(() => (effect.value.byHand ? (store.score?.tracks.get(cue.value?.element ?? '')?.drawing ?? null) : null))
+const drawing = computed(() => (effect.value.byHand ? (where.score?.tracks.get(cue.value?.element ?? '')?.drawing ?? null) : null))
 const take = (seconds: number) =>
-  cue.value && store.edit(`change the motion of ${nameHere()}`, setLength(store.deck!, cue.value.id, seconds))
+  cue.value && store.edit(`change the motion of ${nameHere()}`, setLength(store.current, cue.value.id, seconds))
 /** A round that is held longer than asked, so that it does not flash more than three times a second. */
 const held = computed(() => {
   const round = item.value?.round ?? 0
@@ -93,8 +95,8 @@ function moveToBeat(beat: string) {
   // What followed it in its old beat starts with that beat now.
   const followers = others.value.filter(other => other.anchor.to !== 'beat' && other.anchor.cue === cue.value!.id)
   store.edit('move a cue to another beat', [
-    ...setFields(store.deck!, { table: 'cues', id: cue.value.id, fields: { beat, anchor: { to: 'beat' } } }),
-    ...followers.flatMap(other => setFields(store.deck!, { table: 'cues', id: other.id, fields: { anchor: { to: 'beat' } } })),
+    ...setFields(store.current, { table: 'cues', id: cue.value.id, fields: { beat, anchor: { to: 'beat' } } }),
+    ...followers.flatMap(other => setFields(store.current, { table: 'cues', id: other.id, fields: { anchor: { to: 'beat' } } })),
   ])
 }
 const byWords = (by: Parts['by']) => {

@@ -5,6 +5,7 @@ import { fieldLimits, isEmptyText } from '#core/model'
 const props = defineProps<{ phase: string; phases: readonly { name: string; label: string }[] }>()
 const emit = defineEmits<{ go: [phase: string]; play: [] }>()
 const store = useDeck()
+const check = useCheck()
 
 const title = computed(() => store.deck?.info.info?.title ?? '')
 const naming = ref(false)
@@ -99,11 +100,11 @@ const empty = computed(() => {
           <span class="amount">{{ index + 1 }}</span>
           {{ item.label }}
           <span
-            v-if="item.name === 'check' && store.findings.length"
+            v-if="item.name === 'check' && check.findings.length"
             class="count amount"
-            :aria-label="`${store.findings.length} findings`"
+            :aria-label="`${check.findings.length} findings`"
           >
-            {{ store.findings.length }}
+            {{ check.findings.length }}
           </span>
         </button>
       </template>

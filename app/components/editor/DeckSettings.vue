@@ -4,8 +4,8 @@ import { setFields } from '#core/edits'
 
 /** What the deck is for, who reads it, and in what language: what its time is reckoned from. */
 const store = useDeck()
-const info = computed(() => infoOf(store.deck!))
-const set = (label: string, fields: Partial<Info>) => store.edit(label, setFields(store.deck!, { table: 'info', id: 'info', fields }))
+const info = computed(() => infoOf(store.current))
+const set = (label: string, fields: Partial<Info>) => store.edit(label, setFields(store.current, { table: 'info', id: 'info', fields }))
 const value = (event: Event) => (event.target as HTMLSelectElement).value
 const purposes = { talk: 'Talk, waits for its speaker', film: 'Film, runs by itself', loop: 'Loop, repeats on screens' }
 const audiences = { children: 'Children', public: 'The public, passing or in a hall', colleagues: 'Colleagues, at a table' }

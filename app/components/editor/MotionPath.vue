@@ -9,9 +9,11 @@ import { measurePath } from '#core/drawing'
 /** The way of a chosen move as a ghost over the stage, with handles to bend it and a pen to draw it anew. Lengths in px of deck space. */
 const props = defineProps<{ cue: Cue; scale: number; /** Only shown: a press chooses its cue. */ ghost?: boolean }>()
 const store = useDeck()
+const where = useWhere()
+const selected = useSelected()
 const root = ref<SVGSVGElement>()
 const effect = computed(() => effectNamed(props.cue.effect, props.cue.what))
-const element = computed(() => store.score?.elements.find(one => one.id === props.cue.element))
+const element = computed(() => where.score?.elements.find(one => one.id === props.cue.element))
 const tried = shallowRef<Options | null>(null)
 const options = computed(() => tried.value ?? props.cue.options)
 const number = (name: string) => optionOf<number>(effect.value, options.value, name)
@@ -24,7 +26,7 @@ const origin = computed(() => {
   const start = measurePath(path.value).at(0)
   return { x: box.x + box.width / 2 - start.x, y: box.y + box.height / 2 - start.y }
 })
-const size = computed(() => infoOf(store.deck!).size)
+const size = computed(() => infoOf(store.current).size)
 const end = computed(() => (path.value === null ? null : measurePath(path.value).at(1)))
 const middle = computed(() => (shape.value === 'arc' && path.value !== null ? measurePath(path.value).at(0.5) : null))
 const unit = computed(() => 1 / props.scale)
@@ -32,7 +34,7 @@ const drawing = ref(false)
 const drawn = shallowRef<{ x: number; y: number }[]>([])
 
 const keep = (next: Options) =>
-  store.edit('bend a motion', setFields(store.deck!, { table: 'cues', id: props.cue.id, fields: { options: next } }))
+  store.edit('bend a motion', setFields(store.current, { table: 'cues', id: props.cue.id, fields: { options: next } }))
 const round = (value: number) => Math.round(value)
 function pull(event: PointerEvent, change: (x: number, y: number) => Options) {
   if (event.button !== 0 || !store.canEdit) return
@@ -132,8 +134,8 @@ function draw(event: PointerEvent) {
         role="button"
         tabindex="0"
         :aria-label="`The way of ${element?.name}`"
-        @click="store.cueId = cue.id"
-        @keydown.enter="store.cueId = cue.id"
+        @click="selected.cueId = cue.id"
+        @keydown.enter="selected.cueId = cue.id"
       />
       <path :d="path" class="halo" :stroke-width="6 * unit" />
       <path :d="path" class="way" :stroke-width="2.5 * unit" :stroke-dasharray="`${9 * unit} ${6 * unit}`" />

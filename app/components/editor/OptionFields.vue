@@ -9,7 +9,8 @@ import { measurePath } from '#core/drawing'
 const props = defineProps<{ of: { readonly options: readonly OptionField[] }; options: Options }>()
 const emit = defineEmits<{ set: [options: Options] }>()
 const store = useDeck()
-const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : deckTheme(store.deck!)))
+const where = useWhere()
+const theme = computed(() => (where.stageId ? themeSeen(store.current, where.stageId) : deckTheme(store.current)))
 const set = (name: string, value: string | number | boolean) => emit('set', { ...props.options, [name]: value })
 /** Keeps a way that was written, where it is one. */
 function setPath(name: string, path: string) {
@@ -77,7 +78,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
     >
       <option value="">nothing</option>
       <option
-        v-for="element in store.score?.elements.filter(one => !one.pinned && one.kind !== 'figure') ?? []"
+        v-for="element in where.score?.elements.filter(one => !one.pinned && one.kind !== 'figure') ?? []"
         :key="element.id"
         :value="element.id"
       >

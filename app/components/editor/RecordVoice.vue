@@ -4,7 +4,7 @@ const props = defineProps<{ slide: string; onto: { media: string; at: number } |
 const emit = defineEmits<{ kept: [media: string]; close: [] }>()
 const store = useDeck()
 const { state, problem, level, seconds, taken, begin, end, again } = useRecorder('microphone')
-const notes = computed(() => store.deck!.slides[props.slide]?.notes.trim() ?? '')
+const notes = computed(() => store.current.slides[props.slide]?.notes.trim() ?? '')
 const number = computed(() => store.slides.findIndex(slide => slide.id === props.slide) + 1)
 const even = ref(true)
 const tidy = ref(true)

@@ -6,6 +6,7 @@ import { momentAt, secondsAt, type RundownSlide } from '#core/timing'
 
 /** The deck's slides along time: as wide as they last, or evenly. Edges change time, slides can be moved, the playhead dragged. */
 const store = useDeck()
+const where = useWhere()
 const byTime = ref(true)
 const track = ref<HTMLElement>()
 const { width: visible } = useElementSize(track)
@@ -49,7 +50,7 @@ function secondsOf(x: number): number {
   if (!item) return 0
   return item.slide.start + Math.min(1, Math.max(0, (x - item.x) / item.width)) * item.slide.length
 }
-const now = computed(() => (store.plan && store.moment ? secondsAt(store.plan, store.moment) : null))
+const now = computed(() => (store.plan && where.moment ? secondsAt(store.plan, where.moment) : null))
 
 const marks = computed(() => {
   if (!byTime.value || !store.plan) return placed.value.map(item => ({ x: item.x, words: clockWords(item.slide.start) }))
@@ -65,9 +66,9 @@ function scrub(event: PointerEvent) {
   const box = track.value!.getBoundingClientRect()
   if (!plan) return
   const at = (move: PointerEvent) => {
-    store.stop()
+    where.stop()
     const moment = momentAt({ ...plan, purpose: 'film' }, secondsOf(move.clientX - box.left + scrolled.value))
-    if (moment) store.goTo(moment)
+    if (moment) where.goTo(moment)
   }
   at(event)
   followPointer(event, at)
@@ -81,7 +82,7 @@ function dragEdge(event: PointerEvent, item: Placed) {
   tryWhileDragged(event, `hold slide ${item.slide.index + 1}`, move => {
     const by = Math.max(-last.hold, Math.round((move.clientX - event.clientX) * perPixel * 10) / 10)
     return by
-      ? setFields(store.deck!, {
+      ? setFields(store.current, {
           table: 'beats',
           id: last.beat.id,
           fields: { hold: { kind: 'seconds', seconds: Math.round((last.hold + by) * 10) / 10 } },
@@ -93,8 +94,8 @@ function dragEdge(event: PointerEvent, item: Placed) {
 const moving = ref<{ slide: string; by: number; to: number } | null>(null)
 function press(event: PointerEvent, item: Placed) {
   if (event.button !== 0) return
-  store.stop()
-  store.goToSlide(item.slide.slide)
+  where.stop()
+  where.goToSlide(item.slide.slide)
   if (!store.canEdit) return
   const from = event.clientX
   followPointer(
@@ -128,12 +129,12 @@ function onKey(event: KeyboardEvent, index: number) {
   if (event.altKey && store.deck)
     store.edit('move a slide', moveSlide(store.deck, { slide: placed.value[index]!.slide.slide, index: index + step }))
   else {
-    store.goToSlide(target.slide.slide)
+    where.goToSlide(target.slide.slide)
     nextTick(() => track.value?.querySelector<HTMLElement>(`[data-slide="${target.slide.slide}"]`)?.focus())
   }
 }
 watch(
-  () => store.slideId,
+  () => where.slideId,
   id => {
     const item = placed.value.find(candidate => candidate.slide.slide === id)
     if (!item || !track.value) return
@@ -165,12 +166,12 @@ watch(
           v-for="item in inSight"
           :key="item.slide.slide"
           class="slide"
-          :class="{ here: item.slide.slide === store.slideId, moving: moving?.slide === item.slide.slide }"
+          :class="{ here: item.slide.slide === where.slideId, moving: moving?.slide === item.slide.slide }"
           role="button"
           tabindex="0"
           :data-slide="item.slide.slide"
           :aria-label="`Slide ${item.slide.index + 1}, ${item.title || 'without a title'}, ${secondsWords(item.slide.length)}`"
-          :aria-pressed="item.slide.slide === store.slideId"
+          :aria-pressed="item.slide.slide === where.slideId"
           :style="{
             left: `${item.x}px`,
             width: `${item.width}px`,
@@ -178,7 +179,7 @@ watch(
           }"
           @pointerdown="press($event, item)"
           @keydown="onKey($event, item.slide.index)"
-          @keydown.enter="store.goToSlide(item.slide.slide)"
+          @keydown.enter="where.goToSlide(item.slide.slide)"
         >
           <span
             v-if="item.slide.transition > 0"

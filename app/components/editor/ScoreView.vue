@@ -4,6 +4,8 @@ import { useElementSize } from '@vueuse/core'
 /** Beats across to true time, parts down, cues as bars whose shape tells what they do. */
 const props = defineProps<{ proposed?: readonly number[] }>()
 const store = useDeck()
+const where = useWhere()
+const selected = useSelected()
 const many = useScore()
 const sounds = useSounds()
 const soundLanes = ref<{ speech: readonly { from: number; until: number }[] }>()
@@ -11,7 +13,7 @@ const area = ref<HTMLElement>()
 const { width } = useElementSize(area)
 const names = 172
 
-const score = computed(() => store.score!)
+const score = computed(() => where.score!)
 const { evenly, columns, total, now, scrub } = useScoreColumns(() => width.value - names - 24)
 const { rows, bars, heightOf, turnsOf, opening, opened, toggle, staggered } = useScoreBars(columns)
 const { ripples, pressCue, pressLine } = useScoreDrag(
@@ -48,7 +50,7 @@ const ways = computed(() => [
     },
   ],
 ])
-const beatIndex = computed(() => (store.moment?.slide === store.slideId ? Math.min(store.moment!.beat, columns.value.length - 1) : 0))
+const beatIndex = computed(() => (where.moment?.slide === where.slideId ? Math.min(where.moment!.beat, columns.value.length - 1) : 0))
 const { newBeat, beatMenu, startWords, holdWords } = useBeatMenu(
   () => columns.value,
   () => beatIndex.value,
@@ -61,8 +63,8 @@ function onKey(event: KeyboardEvent) {
   const doing = held
     ? key === 'c' && many.chosen.length
       ? () => many.copy()
-      : key === 'v' && many.clipping && store.selection.length
-        ? () => many.paste(store.selection, 'add')
+      : key === 'v' && many.clipping && selected.elements.length
+        ? () => many.paste(selected.elements, 'add')
         : null
     : key === 'b'
       ? newBeat
@@ -164,10 +166,10 @@ defineExpose({ newBeat })
           :key="element.id"
           class="part"
           :style="{ height: `${heightOf(element.id)}px` }"
-          :class="{ here: store.selection.includes(element.id) }"
+          :class="{ here: selected.elements.includes(element.id) }"
         >
           <span class="name">
-            <button class="choose" @click="store.select(element.id)">
+            <button class="choose" @click="selected.select(element.id)">
               <span>{{ element.name }}</span>
               <span class="quiet">{{ element.kind }}</span>
             </button>

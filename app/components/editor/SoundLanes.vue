@@ -11,10 +11,11 @@ const props = defineProps<{
   proposed: readonly number[]
 }>()
 const store = useDeck()
+const where = useWhere()
 const sounds = useSounds()
 const clips = useClips()
 
-const planned = computed(() => store.plan?.slides.find(slide => slide.slide === store.slideId))
+const planned = computed(() => store.plan?.slides.find(slide => slide.slide === where.slideId))
 interface Piece {
   x: number
   width: number
@@ -83,13 +84,13 @@ function pressTrim(event: PointerEvent, { sound, sounding }: (typeof lanes.value
     )
   })
 }
-const changed = (sound: Sound, fields: Partial<Sound>) => setFields(store.deck!, { table: 'sounds', id: sound.id, fields })
+const changed = (sound: Sound, fields: Partial<Sound>) => setFields(store.current, { table: 'sounds', id: sound.id, fields })
 
 /** Dragged along time, a sound that begins on this slide waits longer or less. */
 function press(event: PointerEvent, sound: Sound) {
   if (event.button !== 0) return
   sounds.choose(sound.id)
-  if (!store.canEdit || sound.fromSlide !== store.slideId) return
+  if (!store.canEdit || sound.fromSlide !== where.slideId) return
   // As wide as a second is where it was taken hold of.
   const unit = unitAt(event)
   tryWhileDragged(event, `move ${sound.name}`, next => {
@@ -161,7 +162,7 @@ defineExpose({ speech })
             :style="{ transform: `scaleY(${0.15 + 0.85 * lane.sound.volume})` }"
           />
           <span
-            v-if="store.canEdit && index === 0 && lane.sound.fromSlide === store.slideId"
+            v-if="store.canEdit && index === 0 && lane.sound.fromSlide === where.slideId"
             class="trim from"
             :title="`Drag where ${lane.sound.name} begins`"
             :data-trim="`from ${lane.sound.id}`"

@@ -14,8 +14,8 @@ const peaks = computed(() => clips.peaks(sound.value.media))
 const whole = computed(() => clips.length(sound.value.media) ?? 0)
 const span = computed(() => spanOfClip(sound.value, stage.host))
 const use = { narration: 'Voice', bed: 'Music under slides', effect: 'Sound' } as const
-const notes = computed(() => store.deck!.slides[sound.value.fromSlide]?.notes.trim() ?? '')
-const language = computed(() => infoOf(store.deck!).language)
+const notes = computed(() => store.current.slides[sound.value.fromSlide]?.notes.trim() ?? '')
+const language = computed(() => infoOf(store.current).language)
 const slideChoices = computed(() => store.slides.map((slide, index) => ({ id: slide.id, label: `Slide ${index + 1}` })))
 const at = (id: string) => store.slides.findIndex(slide => slide.id === id)
 const value = (event: Event) => (event.target as HTMLInputElement).value

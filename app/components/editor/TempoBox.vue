@@ -4,6 +4,7 @@ import type { Reach } from '../../stores/score'
 
 /** Squeezes and stretches what is shown, in proportion, and says who turns the beats on. */
 const store = useDeck()
+const where = useWhere()
 const score = useScore()
 const reach = ref<Reach>('slide')
 const choices = computed(() => [
@@ -24,13 +25,13 @@ const factors = [
 
 /** How long what is meant lasts, and how much of that is held for reading or for a clip; null where that is not asked. */
 const span = computed(() => {
-  if (!store.score || reach.value === 'cues') return null
+  if (!where.score || reach.value === 'cues') return null
   const planned = store.plan?.slides ?? []
   const beats =
     reach.value === 'deck'
       ? planned.flatMap(slide => slide.score.beats)
       : reach.value === 'slide'
-        ? store.score.beats
+        ? where.score.beats
         : score.beatAt
           ? [score.beatAt]
           : []
@@ -38,7 +39,7 @@ const span = computed(() => {
     reach.value === 'deck'
       ? planned.reduce((sum, slide) => sum + slide.transition, 0)
       : reach.value === 'slide'
-        ? (planned.find(slide => slide.slide === store.slideId)?.transition ?? 0)
+        ? (planned.find(slide => slide.slide === where.slideId)?.transition ?? 0)
         : 0
   return { length: transition + beats.reduce((sum, beat) => sum + beat.length, 0), fixed: fixedIn(beats) }
 })

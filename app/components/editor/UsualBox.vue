@@ -16,7 +16,7 @@ import {
 /** How parts of a kind, or slides, usually come in this deck: made usual from what is shown, followed by it, or by all that differ. */
 const props = defineProps<{ what: 'enter' | 'exit' | 'transition'; cue?: string; kind?: ElementKind; slide?: string }>()
 const store = useDeck()
-const deck = computed(() => store.deck!)
+const deck = computed(() => store.current)
 const usual = computed(() => (props.what === 'transition' ? usualTransition(deck.value) : usualMotion(deck.value, props.what, props.kind!)))
 const apart = computed(() =>
   props.what === 'transition' ? slidesApart(deck.value) : cuesApart(deck.value, props.what, props.kind!).map(cue => cue.id),

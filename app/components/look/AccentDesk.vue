@@ -4,12 +4,12 @@ import { setFields } from '#core/edits'
 
 /** Ways to mark the words that matter: changed here, they change wherever they mark words. */
 const store = useDeck()
-const theme = computed(() => deckTheme(store.deck!))
+const theme = computed(() => deckTheme(store.current))
 const accents = computed(() => theme.value.accents ?? {})
 const put = (next: Record<string, Accent>, label: string) =>
   store.edit(
     label,
-    setFields(store.deck!, { table: 'theme', id: 'theme', fields: { accents: Object.keys(next).length ? next : undefined } }),
+    setFields(store.current, { table: 'theme', id: 'theme', fields: { accents: Object.keys(next).length ? next : undefined } }),
   )
 const set = (name: string, fields: Partial<Accent>) =>
   put(
@@ -36,7 +36,7 @@ function add() {
 }
 const uses = computed(() => {
   const counts = new Map<string, number>()
-  for (const element of Object.values(store.deck!.elements))
+  for (const element of Object.values(store.current.elements))
     if ('text' in element)
       for (const [, name] of JSON.stringify(element.text).matchAll(/"type":"accent","attrs":\{"name":"([^"]+)"/g))
         counts.set(name!, (counts.get(name!) ?? 0) + 1)

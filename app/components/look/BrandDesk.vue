@@ -18,21 +18,21 @@ import { orderLast } from '#core/values'
 
 /** The logo in its two forms, the footer and the date: once for all slides, placed by the master. */
 const store = useDeck()
-const theme = computed(() => deckTheme(store.deck!))
-const info = computed(() => infoOf(store.deck!))
-const master = computed(() => mastersOf(store.deck!)[0])
+const theme = computed(() => deckTheme(store.current))
+const info = computed(() => infoOf(store.current))
+const master = computed(() => mastersOf(store.current)[0])
 const logoPart = computed(() =>
-  master.value ? elementsOf(store.deck!, master.value.id).find(element => element.kind === 'picture' && element.logo) : undefined,
+  master.value ? elementsOf(store.current, master.value.id).find(element => element.kind === 'picture' && element.logo) : undefined,
 )
 const part = (field: string) =>
-  master.value ? elementsOf(store.deck!, master.value.id).find(element => element.kind === 'text' && element.field === field) : undefined
+  master.value ? elementsOf(store.current, master.value.id).find(element => element.kind === 'text' && element.field === field) : undefined
 const set = (label: string, fields: Partial<Theme>, more: readonly Change[] = []) =>
-  store.edit(label, [...setFields(store.deck!, { table: 'theme', id: 'theme', fields }), ...more])
+  store.edit(label, [...setFields(store.current, { table: 'theme', id: 'theme', fields }), ...more])
 const picker = ref<HTMLInputElement>()
 const form = ref<'onLight' | 'onDark'>('onLight')
 const leastSide = 24
 
-const order = () => orderLast(elementsOf(store.deck!, master.value!.id))
+const order = () => orderLast(elementsOf(store.current, master.value!.id))
 /** Top right inside the margin, clear of the title: where a master without a logo gets it. */
 function newLogoPart(): Change[] {
   if (!master.value || logoPart.value) return []
@@ -93,7 +93,7 @@ const corners = computed(() => {
   ]
 })
 const place = (box: Element['box']) =>
-  logoPart.value && store.edit('place the logo', setFields(store.deck!, { table: 'elements', id: logoPart.value.id, fields: { box } }))
+  logoPart.value && store.edit('place the logo', setFields(store.current, { table: 'elements', id: logoPart.value.id, fields: { box } }))
 /** Puts a line of the foot on the master, or takes it away. */
 function toggle(field: 'footer' | 'slide-number' | 'date', name: string, across: number) {
   const there = part(field)
@@ -123,18 +123,18 @@ function toggle(field: 'footer' | 'slide-number' | 'date', name: string, across:
   }
   store.edit(`put the ${name.toLowerCase()} on every slide`, [putRecord('elements', record)])
 }
-const setInfo = (label: string, fields: Partial<Info>) => store.edit(label, setFields(store.deck!, { table: 'info', id: 'info', fields }))
+const setInfo = (label: string, fields: Partial<Info>) => store.edit(label, setFields(store.current, { table: 'info', id: 'info', fields }))
 const value = (event: Event) => (event.target as HTMLInputElement).value
 const shownOn = computed(() =>
-  layoutsOf(store.deck!).map(layout => ({ layout, shown: !logoPart.value || !layout.without?.includes(logoPart.value.id) })),
+  layoutsOf(store.current).map(layout => ({ layout, shown: !logoPart.value || !layout.without?.includes(logoPart.value.id) })),
 )
 function showOn(layout: string, shown: boolean) {
-  const record = store.deck!.layouts[layout]!
+  const record = store.current.layouts[layout]!
   const id = logoPart.value!.id
   const next = shown ? (record.without ?? []).filter(other => other !== id) : [...(record.without ?? []), id]
   store.edit(
     shown ? `show the logo on ${record.name}` : `leave the logo off ${record.name}`,
-    setFields(store.deck!, { table: 'layouts', id: layout, fields: { without: next.length ? next : undefined } }),
+    setFields(store.current, { table: 'layouts', id: layout, fields: { without: next.length ? next : undefined } }),
   )
 }
 </script>

@@ -5,8 +5,8 @@ import { colorsInUse, nearestRole, placesThatStay, replaceColor, turnIntoRole, t
 
 /** Every colour in use: those that are no roles first, made roles or replaced everywhere, with a count of what that touches. */
 const store = useDeck()
-const uses = computed(() => colorsInUse(store.deck!))
-const theme = computed(() => deckTheme(store.deck!))
+const uses = computed(() => colorsInUse(store.current))
+const theme = computed(() => deckTheme(store.current))
 const open = ref<string | null>(null)
 const to = ref<Color>({ role: 'accent1' })
 const key = (use: ColorUse) => use.role ?? use.hex
@@ -25,7 +25,7 @@ const names: Readonly<Record<string, string>> = {
 const own = computed(() => uses.value.filter(use => use.role === null))
 function begin(use: ColorUse) {
   open.value = key(use)
-  to.value = use.role ? { role: use.role === 'accent1' ? 'accent2' : 'accent1' } : { role: nearestRole(use.hex, store.deck!).role }
+  to.value = use.role ? { role: use.role === 'accent1' ? 'accent2' : 'accent1' } : { role: nearestRole(use.hex, store.current).role }
 }
 const places = (use: ColorUse) => {
   const byPlace = new Map<string, number>()
@@ -35,18 +35,18 @@ const places = (use: ColorUse) => {
 /** Of the colour that is open: how many of its places cannot take what is chosen. */
 const staying = computed(() => {
   const use = uses.value.find(one => key(one) === open.value)
-  return use ? placesThatStay(store.deck!, { from: from(use), to: to.value }) : 0
+  return use ? placesThatStay(store.current, { from: from(use), to: to.value }) : 0
 })
 const words = (color: Color) => ('role' in color ? names[color.role]! : color.hex)
 function replace(use: ColorUse) {
   store.edit(
     `replace ${use.role ? names[use.role] : use.hex} by ${words(to.value)}`,
-    replaceColor(store.deck!, { from: from(use), to: to.value }),
+    replaceColor(store.current, { from: from(use), to: to.value }),
   )
   open.value = null
 }
 function makeRole(use: ColorUse, role: Role) {
-  store.edit(`make ${use.hex} ${names[role]!.toLowerCase()}`, turnIntoRole(store.deck!, { hex: use.hex, role }))
+  store.edit(`make ${use.hex} ${names[role]!.toLowerCase()}`, turnIntoRole(store.current, { hex: use.hex, role }))
   open.value = null
 }
 </script>

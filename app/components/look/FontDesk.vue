@@ -23,7 +23,7 @@ const faceOf = (font: TeamFont): FontFaceFile => ({
 })
 const { data: team, refresh } = useFetch<TeamFont[]>('/api/fonts', { lazy: true, server: false })
 const tables = useTables()
-const theme = computed(() => deckTheme(store.deck!))
+const theme = computed(() => deckTheme(store.current))
 const places = { display: 'Titles', body: 'Text', mono: 'Numbers' } as const
 type Place = keyof typeof places
 const place = ref<Place>('display')
@@ -38,27 +38,27 @@ onMounted(
     ),
 )
 watch(team, fonts => {
-  if (fonts?.length) void stage.need({ ...store.deck!, theme: { theme: { ...theme.value, faces: fonts.map(faceOf) } } })
+  if (fonts?.length) void stage.need({ ...store.current, theme: { theme: { ...theme.value, faces: fonts.map(faceOf) } } })
 })
 
 /** Faces of the team's families that a theme names, so that the deck carries them. */
 function facesFor(fonts: Theme['fonts']): FontFaceFile[] {
-  const named = new Set([...Object.values(fonts), ...fontsInUse(store.deck!).map(use => use.family)])
+  const named = new Set([...Object.values(fonts), ...fontsInUse(store.current).map(use => use.family)])
   return (team.value ?? []).filter(font => named.has(font.family)).map(faceOf)
 }
 const setFonts = (label: string, fonts: Theme['fonts']) =>
-  store.edit(label, setFields(store.deck!, { table: 'theme', id: 'theme', fields: { fonts, faces: facesFor(fonts) } }))
+  store.edit(label, setFields(store.current, { table: 'theme', id: 'theme', fields: { fonts, faces: facesFor(fonts) } }))
 const choose = (family: string) =>
   setFonts(`set ${places[place.value].toLowerCase()} in ${family}`, { ...theme.value.fonts, [place.value]: family })
 
-const uses = computed(() => fontsInUse(store.deck!))
+const uses = computed(() => fontsInUse(store.current))
 const replacing = ref<{ from: string; to: string } | null>(null)
 function replace() {
   if (!replacing.value) return
-  const changes = replaceFont(store.deck!, replacing.value)
+  const changes = replaceFont(store.current, replacing.value)
   store.edit(`replace ${replacing.value.from} by ${replacing.value.to}`, [
     ...changes,
-    ...setFields(store.deck!, {
+    ...setFields(store.current, {
       table: 'theme',
       id: 'theme',
       fields: {
@@ -71,7 +71,7 @@ function replace() {
 const missing = computed(() => {
   const made = new Map<string, Set<string>>()
   for (const slide of store.slides)
-    for (const one of missingGlyphs(store.deck!, slide.id, id => tables.table(id)))
+    for (const one of missingGlyphs(store.current, slide.id, id => tables.table(id)))
       made.set(one.family, new Set([...(made.get(one.family) ?? []), ...one.stoodIn, ...one.boxes]))
   return [...made]
 })

@@ -6,11 +6,12 @@ import type { Color } from '#core/values'
 
 /** What lies beneath everything: for the whole theme, a master, a layout or one slide. */
 const store = useDeck()
+const where = useWhere()
 type Level = 'theme' | 'master' | 'layout' | 'slide'
 const level = ref<Level>('theme')
-const slide = computed(() => (store.slideId ? store.deck!.slides[store.slideId] : undefined))
-const layout = computed(() => store.deck!.layouts[slide.value?.layout ?? ''])
-const master = computed(() => store.deck!.masters[layout.value?.master ?? ''])
+const slide = computed(() => (where.slideId ? store.current.slides[where.slideId] : undefined))
+const layout = computed(() => store.current.layouts[slide.value?.layout ?? ''])
+const master = computed(() => store.current.masters[layout.value?.master ?? ''])
 const levels = computed(() => [
   { value: 'theme' as const, label: 'Every slide' },
   { value: 'master' as const, label: `Master ${master.value?.name ?? ''}` },
@@ -18,14 +19,14 @@ const levels = computed(() => [
   { value: 'slide' as const, label: 'This slide only' },
 ])
 const owner = computed(
-  () => ({ theme: deckTheme(store.deck!), master: master.value, layout: layout.value, slide: slide.value })[level.value],
+  () => ({ theme: deckTheme(store.current), master: master.value, layout: layout.value, slide: slide.value })[level.value],
 )
 const table = computed(() => (({ theme: 'theme', master: 'masters', layout: 'layouts', slide: 'slides' }) as const)[level.value])
-const theme = computed(() => (slide.value ? themeUnder(store.deck!, slide.value.id) : deckTheme(store.deck!)))
+const theme = computed(() => (slide.value ? themeUnder(store.current, slide.value.id) : deckTheme(store.current)))
 const own = computed<Backdrop>(() => owner.value?.backdrop ?? {})
-const shown = computed<Backdrop>(() => (slide.value ? { ...backdropOf(store.deck!, slide.value), ...own.value } : own.value))
+const shown = computed<Backdrop>(() => (slide.value ? { ...backdropOf(store.current, slide.value), ...own.value } : own.value))
 const set = (label: string, fields: { ground?: Color; backdrop?: Backdrop }) =>
-  owner.value && store.edit(label, setFields(store.deck!, { table: table.value, id: owner.value.id, fields }))
+  owner.value && store.edit(label, setFields(store.current, { table: table.value, id: owner.value.id, fields }))
 const put = (part: Partial<Backdrop>) => set('change the ground', { backdrop: { ...own.value, ...part } })
 const fills = [
   { kind: 'plain', label: 'Plain' },

@@ -5,13 +5,14 @@ import { arrangeLayout } from '#core/themes'
 
 /** A layout or master on the stage, with what can be put on it: places to be filled, and what stands on every slide. */
 const store = useDeck()
+const where = useWhere()
 const { boxAt: middle, put } = usePutting()
 const stage = useStage()
-const owner = computed(() => store.lookOwner)
-const onLayout = computed(() => !!owner.value && !!store.deck!.layouts[owner.value])
+const owner = computed(() => where.lookOwner)
+const onLayout = computed(() => !!owner.value && !!store.current.layouts[owner.value])
 /** A name for a place that no other place of the layout has. */
 function placeName(base: string) {
-  const taken = new Set(elementsOf(store.deck!, owner.value!).map(element => element.placeholder))
+  const taken = new Set(elementsOf(store.current, owner.value!).map(element => element.placeholder))
   if (!taken.has(base)) return base
   let count = 2
   while (taken.has(`${base}-${count}`)) count++
@@ -98,7 +99,7 @@ async function addPicture(file: File | undefined) {
 }
 /** Lines as a diagram: the families that give each line a part of its own. */
 const arranging = computed(() => {
-  const family = familyNamed(store.deck!.layouts[owner.value ?? '']?.family ?? '')
+  const family = familyNamed(store.current.layouts[owner.value ?? '']?.family ?? '')
   return family?.arrange ? family : null
 })
 const diagrams = [
@@ -109,7 +110,7 @@ const diagrams = [
       onSelect: () =>
         store.edit(
           `arrange as ${family.label.toLowerCase()}`,
-          arrangeLayout(store.deck!, { layout: owner.value!, family }, { id: freshId }),
+          arrangeLayout(store.current, { layout: owner.value!, family }, { id: freshId }),
         ),
     })),
 ]

@@ -5,13 +5,15 @@ import { addLayout, duplicateLayout, duplicateMaster, removeLayout, removeMaster
 
 /** Masters with their layouts: chosen to be edited on the stage, named, duplicated, removed. */
 const store = useDeck()
+const where = useWhere()
+const selected = useSelected()
 const context = { id: freshId }
 const masters = computed(() =>
-  mastersOf(store.deck!).map(master => ({
+  mastersOf(store.current).map(master => ({
     master,
-    layouts: layoutsOf(store.deck!)
+    layouts: layoutsOf(store.current)
       .filter(layout => layout.master === master.id)
-      .map(layout => ({ layout, slides: slidesOfLayout(store.deck!, layout.id) })),
+      .map(layout => ({ layout, slides: slidesOfLayout(store.current, layout.id) })),
   })),
 )
 const removing = ref<{ kind: 'layout' | 'master'; id: string; heir: string } | null>(null)
@@ -24,25 +26,25 @@ function edit(label: string, changes: Parameters<typeof store.edit>[1]) {
   if (made?.do === 'put') open(made.record.id)
 }
 function open(id: string) {
-  store.select()
-  store.lookOwner = id
+  selected.select()
+  where.lookOwner = id
 }
 const rename = (table: 'layouts' | 'masters', id: string, name: string) => {
   naming.value = null
   if (name.trim())
     store.edit(
       `rename a ${table === 'layouts' ? 'layout' : 'master'}`,
-      setFields(store.deck!, { table, id, fields: { name: name.trim() } }),
+      setFields(store.current, { table, id, fields: { name: name.trim() } }),
     )
 }
 const others = computed(() => {
   const one = removing.value
   if (!one) return []
   return one.kind === 'layout'
-    ? layoutsOf(store.deck!).filter(layout => layout.id !== one.id)
-    : mastersOf(store.deck!).filter(master => master.id !== one.id)
+    ? layoutsOf(store.current).filter(layout => layout.id !== one.id)
+    : mastersOf(store.current).filter(master => master.id !== one.id)
 })
-const slideNumbers = (layout: string) => slidesOfLayout(store.deck!, layout).map(slide => store.slides.indexOf(slide) + 1)
+const slideNumbers = (layout: string) => slidesOfLayout(store.current, layout).map(slide => store.slides.indexOf(slide) + 1)
 function beginRemoving(kind: 'layout' | 'master', id: string) {
   removing.value = { kind, id, heir: '' }
   removing.value.heir = others.value[0]?.id ?? ''
@@ -50,8 +52,8 @@ function beginRemoving(kind: 'layout' | 'master', id: string) {
 function remove() {
   const one = removing.value
   if (!one) return
-  if (one.kind === 'layout') store.edit('take a layout away', removeLayout(store.deck!, { layout: one.id, heir: one.heir }, context))
-  else store.edit('take a master away', removeMaster(store.deck!, { master: one.id, heir: one.heir }))
+  if (one.kind === 'layout') store.edit('take a layout away', removeLayout(store.current, { layout: one.id, heir: one.heir }, context))
+  else store.edit('take a master away', removeMaster(store.current, { master: one.id, heir: one.heir }))
   removing.value = null
 }
 const menu = (kind: 'layout' | 'master', id: string) => [
@@ -69,7 +71,9 @@ const menu = (kind: 'layout' | 'master', id: string) => [
       onSelect: () =>
         edit(
           `duplicate a ${kind}`,
-          kind === 'layout' ? duplicateLayout(store.deck!, { layout: id }, context) : duplicateMaster(store.deck!, { master: id }, context),
+          kind === 'layout'
+            ? duplicateLayout(store.current, { layout: id }, context)
+            : duplicateMaster(store.current, { master: id }, context),
         ),
     },
     ...(kind === 'master'
@@ -77,20 +81,20 @@ const menu = (kind: 'layout' | 'master', id: string) => [
           {
             label: 'New layout on it',
             icon: 'i-lucide-plus',
-            onSelect: () => edit('add a layout', addLayout(store.deck!, { master: id, name: 'New layout' }, context)),
+            onSelect: () => edit('add a layout', addLayout(store.current, { master: id, name: 'New layout' }, context)),
           },
         ]
       : []),
     { label: 'Remove', icon: 'i-lucide-trash-2', onSelect: () => beginRemoving(kind, id) },
   ],
 ]
-const ratio = computed(() => infoOf(store.deck!).size.height / infoOf(store.deck!).size.width)
+const ratio = computed(() => infoOf(store.current).size.height / infoOf(store.current).size.width)
 onMounted(() => {
-  if (!store.lookOwner) open(masters.value[0]?.master.id ?? '')
+  if (!where.lookOwner) open(masters.value[0]?.master.id ?? '')
 })
 onBeforeUnmount(() => {
-  store.lookOwner = null
-  store.select()
+  where.lookOwner = null
+  selected.select()
 })
 const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(removing.value.id) : []))
 </script>
@@ -109,7 +113,7 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
           @change="rename('masters', master.id, ($event.target as HTMLInputElement).value)"
           @blur="naming = null"
         />
-        <button v-else class="name" :class="{ on: store.lookOwner === master.id }" @click="open(master.id)">
+        <button v-else class="name" :class="{ on: where.lookOwner === master.id }" @click="open(master.id)">
           <b>{{ master.name }}</b>
           <span class="quiet">on every slide of {{ layouts.length }} {{ layouts.length === 1 ? 'layout' : 'layouts' }}</span>
         </button>
@@ -118,7 +122,7 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
         </UDropdownMenu>
       </div>
       <div class="layouts">
-        <div v-for="{ layout, slides } in layouts" :key="layout.id" class="layout" :class="{ on: store.lookOwner === layout.id }">
+        <div v-for="{ layout, slides } in layouts" :key="layout.id" class="layout" :class="{ on: where.lookOwner === layout.id }">
           <button class="shot" :aria-label="`Edit layout ${layout.name}`" @click="open(layout.id)">
             <NearThumb :deck="store.deck" :slide="layout.id" :width="118" :ratio="ratio" prompts />
           </button>

@@ -6,6 +6,7 @@ import { titleOf } from '#core/layouts'
 const route = useRoute()
 const router = useRouter()
 const store = useDeck()
+const where = useWhere()
 const parts = [
   { name: 'palette', label: 'Palette', icon: 'i-lucide-palette' },
   { name: 'colors', label: 'Colours in use', icon: 'i-lucide-paint-bucket' },
@@ -19,7 +20,7 @@ const parts = [
 const part = computed(() => parts.find(one => one.name === route.query.look)?.name ?? 'palette')
 const go = (name: string) => void router.replace({ query: { ...route.query, look: name } })
 const preview = shallowRef<Deck | null>(null)
-const ratio = computed(() => infoOf(store.deck!).size.height / infoOf(store.deck!).size.width)
+const ratio = computed(() => infoOf(store.current).size.height / infoOf(store.current).size.width)
 /**
  * A new look is drawn some slides at a time, so that the press that chose it is answered at once in the largest deck: of the
  * slides up to `drawn` the new deck is shown, of the others the one before.
@@ -91,14 +92,14 @@ const width = computed(() => (preview.value ? 170 : 226))
       </p>
       <p v-if="preview" class="quiet">Before and after, slide by slide. Nothing is changed until it is put on.</p>
       <div class="slides" :style="{ gridTemplateColumns: `repeat(auto-fill, ${preview ? width * 2 + 14 : width + 4}px)` }">
-        <div v-for="(slide, index) in store.slides" :key="slide.id" class="slide" :class="{ here: slide.id === store.slideId }">
-          <button class="pair" :aria-label="`Slide ${index + 1}`" @click="store.goToSlide(slide.id)">
+        <div v-for="(slide, index) in store.slides" :key="slide.id" class="slide" :class="{ here: slide.id === where.slideId }">
+          <button class="pair" :aria-label="`Slide ${index + 1}`" @click="where.goToSlide(slide.id)">
             <span class="frame"><NearThumb :deck="drawnDeck(index)" :slide="slide.id" :width="width" :ratio="ratio" /></span>
             <span v-if="preview" class="frame"><NearThumb :deck="preview" :slide="slide.id" :width="width" :ratio="ratio" /></span>
           </button>
           <span class="name">
             <span class="amount">{{ index + 1 }}</span>
-            <span class="words">{{ titleOf(store.deck!, slide.id) || 'Untitled' }}</span>
+            <span class="words">{{ titleOf(store.current, slide.id) || 'Untitled' }}</span>
           </span>
         </div>
       </div>

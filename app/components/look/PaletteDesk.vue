@@ -15,11 +15,11 @@ import { roleNames, type Role } from '#core/values'
 
 /** The roles of the palette: entered exactly, made from a brand colour, a logo or picture, by harmony, or taken from what ships. */
 const store = useDeck()
-const theme = computed(() => deckTheme(store.deck!))
+const theme = computed(() => deckTheme(store.current))
 const palette = computed(() => theme.value.palette)
 const role = ref<Role>('accent1')
 const put = (label: string, next: Palette) =>
-  store.edit(label, setFields(store.deck!, { table: 'theme', id: 'theme', fields: { palette: next } }))
+  store.edit(label, setFields(store.current, { table: 'theme', id: 'theme', fields: { palette: next } }))
 const names: Readonly<Record<Role, string>> = {
   ground: 'Ground',
   ink: 'Ink',

@@ -29,7 +29,7 @@ watch(changes, made => {
 onBeforeUnmount(() => emit('preview', null))
 
 async function keep(replaces?: string) {
-  const called = name.value.trim() || deckTheme(store.deck!).name
+  const called = name.value.trim() || deckTheme(store.current).name
   const kept = await asking(() =>
     $fetch('/api/themes', {
       method: 'POST',
@@ -93,7 +93,7 @@ async function bring(file: File | undefined) {
     <section v-if="store.canEdit">
       <h3>Keep this deck’s look</h3>
       <form class="keep" @submit.prevent="keep()">
-        <input v-model="name" class="field" maxlength="120" :placeholder="deckTheme(store.deck!).name" aria-label="Name of the theme" />
+        <input v-model="name" class="field" maxlength="120" :placeholder="deckTheme(store.current).name" aria-label="Name of the theme" />
         <button class="press small">Keep it on the shelf</button>
       </form>
       <p class="quiet">Colours, fonts, text styles, ground, logo, footer, masters and layouts.</p>

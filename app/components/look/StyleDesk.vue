@@ -5,13 +5,13 @@ import { departuresOf, removeStyle, returnToStyle, usesOfStyle } from '#core/the
 
 /** Named text styles, bound: what is changed here changes wherever the style is used; what departs from it is counted. */
 const store = useDeck()
-const theme = computed(() => deckTheme(store.deck!))
+const theme = computed(() => deckTheme(store.current))
 const styles = computed(() => theme.value.textStyles)
 const chosen = ref('body')
 const style = computed(() => styles.value[chosen.value] ?? styles.value.body!)
 const shipped = new Set(['title', 'subtitle', 'heading', 'lead', 'body', 'small', 'number', 'quote'])
 const put = (next: Record<string, TextStyle>, label: string) =>
-  store.edit(label, setFields(store.deck!, { table: 'theme', id: 'theme', fields: { textStyles: next } }))
+  store.edit(label, setFields(store.current, { table: 'theme', id: 'theme', fields: { textStyles: next } }))
 const set = (fields: Partial<TextStyle>) =>
   put({ ...styles.value, [chosen.value]: clean({ ...style.value, ...fields }) }, `change the style ${style.value.name}`)
 function clean(next: TextStyle): TextStyle {
@@ -21,7 +21,7 @@ function clean(next: TextStyle): TextStyle {
   return made
 }
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const departing = computed(() => departuresOf(store.deck!))
+const departing = computed(() => departuresOf(store.current))
 const here = computed(() => departing.value.filter(one => one.style === chosen.value))
 const departingWords = computed(() => {
   const count = departing.value.length
@@ -30,14 +30,14 @@ const departingWords = computed(() => {
   return `${count === 1 ? '1 text departs from its' : `${count} texts depart from their`} style in this deck${ofThese}.`
 })
 const returnAll = (list: typeof departing.value) =>
-  store.edit(`let ${list.length} texts follow their styles`, returnToStyle(store.deck!, { elements: list.map(one => one.element.id) }))
+  store.edit(`let ${list.length} texts follow their styles`, returnToStyle(store.current, { elements: list.map(one => one.element.id) }))
 function add() {
   const name = `own-${freshId().slice(0, 6)}`
   put({ ...styles.value, [name]: { ...style.value, name: `${style.value.name} 2`.slice(0, 60) } }, 'add a text style')
   chosen.value = name
 }
 function remove() {
-  const changes = removeStyle(store.deck!, { style: chosen.value, heir: 'body' })
+  const changes = removeStyle(store.current, { style: chosen.value, heir: 'body' })
   chosen.value = 'body'
   store.edit('take a text style away', changes)
 }
@@ -234,7 +234,7 @@ const weights = [300, 400, 500, 600, 700, 800]
       </button>
       <button v-if="!shipped.has(chosen) && store.canEdit" class="press small back" @click="remove">
         Take this style away{{
-          usesOfStyle(store.deck!, chosen).length ? `; ${usesOfStyle(store.deck!, chosen).length} texts become Body` : ''
+          usesOfStyle(store.current, chosen).length ? `; ${usesOfStyle(store.current, chosen).length} texts become Body` : ''
         }}
       </button>
     </section>

@@ -7,11 +7,12 @@ import type { LayoutFamily } from '#core/layouts/catalogue'
 /** Ways to lay out the slide in hand: ranked by what its lines are, found by what it is for, shown with its own words. */
 const emit = defineEmits<{ other: []; starter: [] }>()
 const store = useDeck()
+const where = useWhere()
 const context = { id: freshId }
 const drawNamed = useNamedTables()
 const purpose = ref('')
 
-const current = computed(() => store.slides.findIndex(slide => slide.id === store.slideId))
+const current = computed(() => store.slides.findIndex(slide => slide.id === where.slideId))
 const slide = computed(() => store.slides[current.value])
 /** Thumbnails follow the words a moment later, so that typing stays light. */
 const settled = refDebounced(
@@ -19,7 +20,7 @@ const settled = refDebounced(
   220,
   { maxWait: 900 },
 )
-const shownDeck = computed(() => (settled.value && store.slideId && settled.value.slides[store.slideId] ? settled.value : store.deck!))
+const shownDeck = computed(() => (settled.value && where.slideId && settled.value.slides[where.slideId] ? settled.value : store.current))
 
 const bare = computed(() => {
   const deck = shownDeck.value
@@ -65,7 +66,7 @@ function choose(chosen: LayoutFamily) {
 }
 function setBuild(how: Build) {
   if (!slide.value || how === build.value) return
-  store.edit('change how it comes in', buildSlide(store.deck!, { slide: slide.value.id, how }, context))
+  store.edit('change how it comes in', buildSlide(store.current, { slide: slide.value.id, how }, context))
 }
 const area = ref<HTMLElement>()
 const width = ref(212)

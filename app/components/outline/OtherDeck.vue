@@ -7,6 +7,7 @@ import { titleOf } from '#core/layouts'
 /** Slides of other decks: browsed, found by their words, taken over in this deck's look or in their own. */
 const emit = defineEmits<{ close: [] }>()
 const store = useDeck()
+const where = useWhere()
 const stage = useStageHost()
 const tables = useTables()
 const context = { id: freshId }
@@ -91,12 +92,12 @@ function pick(deck: string, slide: string) {
 }
 
 function take() {
-  let after = store.slideId
+  let after = where.slideId
   const changes = [...new Set(chosen.value.values())].flatMap(id => {
     const deck = decks.get(id)
     if (!deck) return []
     const wanted = [...chosen.value].filter(([, owner]) => owner === id).map(([slide]) => slide)
-    const made = takeSlides(store.deck!, { from: onlySlides(deck, wanted), after, look: look.value }, context)
+    const made = takeSlides(store.current, { from: onlySlides(deck, wanted), after, look: look.value }, context)
     after =
       made.findLast(change => change.do === 'put' && change.table === 'slides')?.do === 'put'
         ? (made.findLast(change => change.do === 'put' && change.table === 'slides') as { record: { id: string } }).record.id

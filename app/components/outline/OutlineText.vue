@@ -16,6 +16,8 @@ import {
 
 /** The whole deck as text: a line is a slide, indented lines stand on it. */
 const store = useDeck()
+const where = useWhere()
+const check = useCheck()
 const drawNamed = useNamedTables()
 const list = ref<HTMLElement>()
 const context = { id: freshId }
@@ -24,13 +26,13 @@ const rows = computed(() =>
   store.slides.map((slide, index) => ({
     slide,
     index,
-    outline: outlineOf(store.deck!, slide),
-    family: store.deck!.layouts[slide.layout]?.name ?? '',
+    outline: outlineOf(store.current, slide),
+    family: store.current.layouts[slide.layout]?.name ?? '',
   })),
 )
 type Row = (typeof rows.value)[number]
 const canWrite = (row: Row) => store.canEdit && !row.slide.agenda
-const overfull = computed(() => new Set(store.findings.filter(finding => finding.about === 'room').map(finding => finding.slide)))
+const overfull = computed(() => new Set(check.findings.filter(finding => finding.about === 'room').map(finding => finding.slide)))
 
 const virtual = useVirtualizer(
   computed(() => ({
@@ -65,7 +67,7 @@ function focusLine(slide: string, line: number, end = true) {
 }
 
 const write = (slide: string, outline: OutlineSlide, typing = false) => {
-  const changes = setOutlineSlide(store.deck!, { slide, outline }, context)
+  const changes = setOutlineSlide(store.current, { slide, outline }, context)
   if (typing) store.editText('typing in the outline', changes)
   else store.edit('change the outline', changes)
 }
@@ -98,17 +100,17 @@ function offerLine(slide: string) {
 const putSlide = (changes: readonly Change[]) =>
   changes.find((change): change is Change & { do: 'put'; table: 'slides' } => change.do === 'put' && change.table === 'slides')?.record.id
 function newSlideAfter(slide: string | null, outline: OutlineSlide = { title: '', lines: [] }) {
-  const changes = insertOutline(store.deck!, { after: slide, slides: [outline] }, context)
+  const changes = insertOutline(store.current, { after: slide, slides: [outline] }, context)
   store.edit('new slide', changes)
   const put = putSlide(changes)
   if (put) {
-    store.goToSlide(put)
+    where.goToSlide(put)
     focusLine(put, -1)
   }
 }
 
 const moveRow = (row: Row, index: number) =>
-  store.edit('move a slide', moveSlide(store.deck!, { slide: row.slide.id, index: Math.max(0, index) }))
+  store.edit('move a slide', moveSlide(store.current, { slide: row.slide.id, index: Math.max(0, index) }))
 
 function onKey(event: KeyboardEvent, row: Row, line: number) {
   const input = event.target as HTMLTextAreaElement
@@ -166,11 +168,11 @@ function onKey(event: KeyboardEvent, row: Row, line: number) {
       !row.outline.title &&
       !row.outline.lines.length &&
       rows.value.length > 1 &&
-      isOnlyWords(store.deck!, row.slide.id)
+      isOnlyWords(store.current, row.slide.id)
     ) {
       event.preventDefault()
       const above = rows.value[row.index - 1]
-      store.edit('remove a slide', removeSlides(store.deck!, { slides: [row.slide.id] }))
+      store.edit('remove a slide', removeSlides(store.current, { slides: [row.slide.id] }))
       if (above) focusLine(above.slide.id, above.outline.lines.length - 1)
     }
   } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && event.altKey) {
@@ -198,22 +200,22 @@ function onKey(event: KeyboardEvent, row: Row, line: number) {
 
 function joinAbove(row: Row) {
   const above = rows.value[row.index - 1]
-  const changes = joinOutline(store.deck!, { slide: row.slide.id }, context)
+  const changes = joinOutline(store.current, { slide: row.slide.id }, context)
   if (!changes.length) {
     if (above) useToast().add({ title: 'This slide holds more than words, so it stays a slide.', color: 'warning' })
     return
   }
   store.edit('make the slide a line', changes)
-  store.goToSlide(above!.slide.id)
+  where.goToSlide(above!.slide.id)
   focusLine(above!.slide.id, above!.outline.lines.length)
 }
 
 function split(row: Row, line: number) {
-  const changes = splitOutline(store.deck!, { slide: row.slide.id, line }, context)
+  const changes = splitOutline(store.current, { slide: row.slide.id, line }, context)
   store.edit('make the line a slide', changes)
   const put = putSlide(changes)
   if (put) {
-    store.goToSlide(put)
+    where.goToSlide(put)
     focusLine(put, -1)
   }
 }
@@ -249,21 +251,21 @@ async function takeOutline(text: string, row: Row | undefined, name = '') {
     await new Promise(resolve => setTimeout(resolve, 60))
   }
   // The slide that a new deck begins with gives way, unless something was made of it.
-  const title = infoOf(store.deck!).title
+  const title = infoOf(store.current).title
   const replaces =
     row &&
-    isOnlyWords(store.deck!, row.slide.id) &&
+    isOnlyWords(store.current, row.slide.id) &&
     !row.outline.lines.length &&
     (!row.outline.title || (row.outline.title === title && rows.value.length === 1))
   const after = replaces ? (rows.value[row.index - 1]?.slide.id ?? null) : (row?.slide.id ?? rows.value.at(-1)?.slide.id ?? null)
-  let deck: Deck = store.deck!
+  let deck: Deck = store.current
   const removed = replaces ? removeSlides(deck, { slides: [row.slide.id] }) : []
   deck = applyChanges(deck, removed)
   const changes = insertOutline(deck, { after, slides }, context)
   store.edit(`paste ${slides.length} slides`, [...removed, ...changes])
   busy.value = ''
   const put = putSlide(changes)
-  if (put) store.goToSlide(put)
+  if (put) where.goToSlide(put)
   void drawNamed(changes.flatMap(change => (change.do === 'put' && change.table === 'slides' ? [change.record.id] : [])))
   for (const note of notes) useToast().add({ title: note, color: 'warning', duration: 9000 })
 }
@@ -278,13 +280,13 @@ async function readFile(file: File | undefined) {
 }
 
 const setSlide = (row: Row, label: string, fields: object) =>
-  store.edit(label, setFields(store.deck!, { table: 'slides', id: row.slide.id, fields }))
+  store.edit(label, setFields(store.current, { table: 'slides', id: row.slide.id, fields }))
 /** Slides whose notes are open for writing although they have none yet. */
 const openNotes = ref(new Set<string>())
 const writeNotes = (row: Row, notes: string) =>
-  store.editText('typing notes', setOutlineSlide(store.deck!, { slide: row.slide.id, outline: { ...row.outline, notes } }, context))
+  store.editText('typing notes', setOutlineSlide(store.current, { slide: row.slide.id, outline: { ...row.outline, notes } }, context))
 const writeChapter = (row: Row, chapter: string) =>
-  store.editText('naming a chapter', setFields(store.deck!, { table: 'slides', id: row.slide.id, fields: { chapter } }))
+  store.editText('naming a chapter', setFields(store.current, { table: 'slides', id: row.slide.id, fields: { chapter } }))
 function beginChapter(row: Row) {
   setSlide(row, 'begin a chapter', { chapter: row.outline.title.trim() || 'New chapter' })
   void nextTick(() => nextTick(() => list.value?.querySelector<HTMLInputElement>(`[data-chapter="${row.slide.id}"]`)?.select()))
@@ -296,7 +298,7 @@ const slideMenu = (row: Row) => [
     {
       label: 'Duplicate',
       icon: 'i-lucide-copy',
-      onSelect: () => store.edit('duplicate a slide', duplicateSlide(store.deck!, { slide: row.slide.id }, context)),
+      onSelect: () => store.edit('duplicate a slide', duplicateSlide(store.current, { slide: row.slide.id }, context)),
     },
     ...(row.slide.notes
       ? []
@@ -321,7 +323,7 @@ const slideMenu = (row: Row) => [
           {
             label: 'Write its lines by hand',
             icon: 'i-lucide-pen-line',
-            onSelect: () => store.edit('write the agenda by hand', setAgenda(store.deck!, { slide: row.slide.id, from: null }, context)),
+            onSelect: () => store.edit('write the agenda by hand', setAgenda(store.current, { slide: row.slide.id, from: null }, context)),
           },
         ]
       : [
@@ -329,7 +331,7 @@ const slideMenu = (row: Row) => [
             label: 'Make its lines from the slides',
             icon: 'i-lucide-list-tree',
             onSelect: () =>
-              store.edit('make an agenda', setAgenda(store.deck!, { slide: row.slide.id, from: agendaSource(store.deck!) }, context)),
+              store.edit('make an agenda', setAgenda(store.current, { slide: row.slide.id, from: agendaSource(store.current) }, context)),
           },
         ]),
     {
@@ -340,14 +342,14 @@ const slideMenu = (row: Row) => [
     {
       label: 'Remove',
       icon: 'i-lucide-trash-2',
-      onSelect: () => store.edit('remove a slide', removeSlides(store.deck!, { slides: [row.slide.id] })),
+      onSelect: () => store.edit('remove a slide', removeSlides(store.current, { slides: [row.slide.id] })),
     },
   ],
 ]
 function firstSlide() {
   const changes = addSlide(
-    store.deck!,
-    { after: null, layout: slidesOf(store.deck!)[0]?.layout ?? Object.keys(store.deck!.layouts)[0]! },
+    store.current,
+    { after: null, layout: slidesOf(store.current)[0]?.layout ?? Object.keys(store.current.layouts)[0]! },
     context,
   )
   store.edit('new slide', changes)
@@ -358,7 +360,7 @@ const dropBefore = ref<number | null>(null)
 const dragged = ref<string | null>(null)
 function drag(event: PointerEvent, row: Row) {
   if (event.button !== 0 || !store.canEdit) return
-  store.goToSlide(row.slide.id)
+  where.goToSlide(row.slide.id)
   const from = event.clientY
   event.preventDefault()
   followPointer(
@@ -384,7 +386,7 @@ function drag(event: PointerEvent, row: Row) {
   )
 }
 watch(
-  () => store.slideId,
+  () => where.slideId,
   id => {
     const at = rows.value.findIndex(row => row.slide.id === id)
     if (at >= 0 && !inSight.value.some(({ row }) => row.slide.id === id)) virtual.value.scrollToIndex(at)
@@ -435,8 +437,8 @@ defineExpose({ takeOutline })
           </div>
           <div
             class="slide"
-            :class="{ here: row.slide.id === store.slideId, skipped: row.slide.skipped, dragged: dragged === row.slide.id }"
-            @focusin="store.slideId !== row.slide.id && store.goToSlide(row.slide.id)"
+            :class="{ here: row.slide.id === where.slideId, skipped: row.slide.skipped, dragged: dragged === row.slide.id }"
+            @focusin="where.slideId !== row.slide.id && where.goToSlide(row.slide.id)"
           >
             <span class="number amount" title="Drag to move the slide; Alt and arrows do too" @pointerdown="drag($event, row)">
               {{ row.index + 1 }}
@@ -497,7 +499,7 @@ defineExpose({ takeOutline })
                   @input="addTyped(row, ($event.target as HTMLTextAreaElement).value)"
                 />
               </div>
-              <button v-else-if="canWrite(row) && row.slide.id === store.slideId" class="add quiet" @click="offerLine(row.slide.id)">
+              <button v-else-if="canWrite(row) && row.slide.id === where.slideId" class="add quiet" @click="offerLine(row.slide.id)">
                 Add a line
               </button>
               <div v-if="row.slide.notes || openNotes.has(row.slide.id)" class="notes">
@@ -514,7 +516,7 @@ defineExpose({ takeOutline })
                   @input="writeNotes(row, ($event.target as HTMLTextAreaElement).value)"
                 />
               </div>
-              <RoomNote v-if="row.slide.id === store.slideId" />
+              <RoomNote v-if="row.slide.id === where.slideId" />
             </div>
             <span class="kind quiet">
               <UIcon v-if="overfull.has(row.slide.id)" name="i-lucide-triangle-alert" class="warn" title="More than fits" />

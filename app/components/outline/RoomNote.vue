@@ -5,6 +5,7 @@ import type { LayoutFamily } from '#core/layouts/catalogue'
 
 /** How full the slide in hand is, while it is written; and what to do when it is too full. */
 const store = useDeck()
+const where = useWhere()
 const stage = useStageHost()
 const context = { id: freshId }
 const settled = refDebounced(
@@ -14,17 +15,17 @@ const settled = refDebounced(
 )
 const left = computed(() => {
   const deck = settled.value
-  return deck && store.slideId && deck.slides[store.slideId] ? roomLeft(deck, store.slideId, stage.host) : null
+  return deck && where.slideId && deck.slides[where.slideId] ? roomLeft(deck, where.slideId, stage.host) : null
 })
 const full = computed(
   () => !!left.value && (left.value.overflowing.length > 0 || (left.value.room !== null && left.value.items > left.value.room)),
 )
 const roomier = computed<LayoutFamily[]>(() =>
-  full.value && store.deck && store.slideId ? roomierLayouts(store.deck, store.slideId, stage.host, 2) : [],
+  full.value && store.deck && where.slideId ? roomierLayouts(store.deck, where.slideId, stage.host, 2) : [],
 )
 const take = (family: LayoutFamily) =>
-  store.edit(`lay out as ${family.label.toLowerCase()}`, layOut(store.deck!, { slide: store.slideId!, family }, context))
-const part = () => store.edit('make two slides', partSlide(store.deck!, { slide: store.slideId! }, context))
+  store.edit(`lay out as ${family.label.toLowerCase()}`, layOut(store.current, { slide: where.slideId!, family }, context))
+const part = () => store.edit('make two slides', partSlide(store.current, { slide: where.slideId! }, context))
 const percent = (share: number) => `${Math.round(share * 100)} %`
 </script>
 

@@ -6,6 +6,7 @@ import { titleOf } from '#core/layouts'
 /** All slides at once: many chosen, moved, duplicated, skipped, gathered in chapters, copied to another deck. */
 const emit = defineEmits<{ copy: [slides: string[]] }>()
 const store = useDeck()
+const where = useWhere()
 const board = useBoard()
 const context = { id: freshId }
 const chosen = ref(new Set<string>())
@@ -17,11 +18,11 @@ const groups = computed(() => {
   const made: { chapter: string | null; first: string; slides: { id: string; index: number; title: string; skipped: boolean }[] }[] = []
   store.slides.forEach((slide, index) => {
     if (!made.length || slide.chapter !== undefined) made.push({ chapter: slide.chapter ?? null, first: slide.id, slides: [] })
-    made.at(-1)!.slides.push({ id: slide.id, index, title: titleOf(store.deck!, slide.id) || 'Untitled', skipped: !!slide.skipped })
+    made.at(-1)!.slides.push({ id: slide.id, index, title: titleOf(store.current, slide.id) || 'Untitled', skipped: !!slide.skipped })
   })
   return made
 })
-const ratio = computed(() => infoOf(store.deck!).size.height / infoOf(store.deck!).size.width)
+const ratio = computed(() => infoOf(store.current).size.height / infoOf(store.current).size.width)
 const ids = computed(() => store.slides.filter(slide => chosen.value.has(slide.id)).map(slide => slide.id))
 watch(
   () => store.slides,
@@ -46,23 +47,23 @@ function pick(event: MouseEvent | KeyboardEvent, id: string) {
     chosen.value = new Set([id])
     anchor.value = id
   }
-  store.goToSlide(id)
+  where.goToSlide(id)
 }
 
 const many = computed(() => (ids.value.length === 1 ? 'a slide' : `${ids.value.length} slides`))
 const act = (label: string, changes: Change[]) => store.edit(label, changes)
-const skipped = computed(() => ids.value.length > 0 && ids.value.every(id => store.deck!.slides[id]?.skipped))
+const skipped = computed(() => ids.value.length > 0 && ids.value.every(id => store.current.slides[id]?.skipped))
 const skip = () =>
   act(
     skipped.value ? `show ${many.value} again` : `skip ${many.value}`,
-    ids.value.flatMap(id => setFields(store.deck!, { table: 'slides', id, fields: { skipped: skipped.value ? undefined : true } })),
+    ids.value.flatMap(id => setFields(store.current, { table: 'slides', id, fields: { skipped: skipped.value ? undefined : true } })),
   )
 function duplicate() {
-  const changes = duplicateSlides(store.deck!, { slides: ids.value }, context)
+  const changes = duplicateSlides(store.current, { slides: ids.value }, context)
   act(`duplicate ${many.value}`, changes)
   chosen.value = new Set(changes.flatMap(change => (change.do === 'put' && change.table === 'slides' ? [change.record.id] : [])))
 }
-const remove = () => act(`remove ${many.value}`, removeSlides(store.deck!, { slides: ids.value }))
+const remove = () => act(`remove ${many.value}`, removeSlides(store.current, { slides: ids.value }))
 /** Gathers what is chosen in a chapter of its own; what follows goes on with the chapter it was in. */
 function gather() {
   const first = ids.value[0]
@@ -72,21 +73,21 @@ function gather() {
   const next = slides[last + 1]
   const before = slides.slice(0, slides.findIndex(slide => slide.id === first) + 1).findLast(slide => slide.chapter !== undefined)
   const changes = ids.value.flatMap(id =>
-    setFields(store.deck!, {
+    setFields(store.current, {
       table: 'slides',
       id,
-      fields: { chapter: id === first ? titleOf(store.deck!, first) || 'New chapter' : undefined },
+      fields: { chapter: id === first ? titleOf(store.current, first) || 'New chapter' : undefined },
     }),
   )
   if (next && next.chapter === undefined && before)
-    changes.push(...setFields(store.deck!, { table: 'slides', id: next.id, fields: { chapter: before.chapter } }))
+    changes.push(...setFields(store.current, { table: 'slides', id: next.id, fields: { chapter: before.chapter } }))
   act('gather in a chapter', changes)
   void nextTick(() => area.value?.querySelector<HTMLInputElement>(`[data-chapter="${first}"]`)?.select())
 }
 const rename = (slide: string, chapter: string) =>
   store.editText(
     'naming a chapter',
-    setFields(store.deck!, { table: 'slides', id: slide, fields: { chapter: chapter.trim() ? chapter : undefined } }),
+    setFields(store.current, { table: 'slides', id: slide, fields: { chapter: chapter.trim() ? chapter : undefined } }),
   )
 function move(by: number) {
   const others = store.slides.filter(slide => !chosen.value.has(slide.id))
@@ -94,7 +95,7 @@ function move(by: number) {
     0,
     store.slides.findIndex(slide => slide.id === ids.value[0]),
   ).length
-  act(`move ${many.value}`, moveSlides(store.deck!, { slides: ids.value, index: Math.max(0, Math.min(others.length, before + by)) }))
+  act(`move ${many.value}`, moveSlides(store.current, { slides: ids.value, index: Math.max(0, Math.min(others.length, before + by)) }))
 }
 
 const dropAt = ref<number | null>(null)
@@ -122,7 +123,7 @@ function press(event: PointerEvent, id: string) {
       dropAt.value = null
       if (!given || !moved || to === null) return
       const before = store.slides.slice(0, to).filter(slide => !chosen.value.has(slide.id)).length
-      act(`move ${many.value}`, moveSlides(store.deck!, { slides: ids.value, index: before }))
+      act(`move ${many.value}`, moveSlides(store.current, { slides: ids.value, index: before }))
     },
   )
 }

@@ -5,6 +5,7 @@ import { deckOfStarter, fillStarter, insertStarter, outlineOfDeck, starters, typ
 /** The shelf of whole decks: taken slide by slide, or filled with this deck's outline. */
 const emit = defineEmits<{ close: [] }>()
 const store = useDeck()
+const where = useWhere()
 const stage = useStageHost()
 const context = { id: freshId }
 const chosen = ref<Starter>(starters[0]!)
@@ -20,18 +21,21 @@ function deckOf(starter: Starter): Deck {
   return deck
 }
 const slides = computed(() => slidesOf(deckOf(chosen.value)))
-const words = computed(() => outlineOfDeck(store.deck!))
+const words = computed(() => outlineOfDeck(store.current))
 const kinds = { talk: 'talk', film: 'film', loop: 'loop' }
 
 function append() {
   const after = store.slides.at(-1)?.id ?? null
-  store.edit(`add the slides of ${chosen.value.label.toLowerCase()}`, insertStarter(store.deck!, { starter: chosen.value, after }, context))
+  store.edit(
+    `add the slides of ${chosen.value.label.toLowerCase()}`,
+    insertStarter(store.current, { starter: chosen.value, after }, context),
+  )
   emit('close')
 }
 function fill() {
-  const changes = fillStarter(store.deck!, { starter: chosen.value, outline: words.value }, context, { measurer: stage.host.measurer })
+  const changes = fillStarter(store.current, { starter: chosen.value, outline: words.value }, context, { measurer: stage.host.measurer })
   store.edit(`fill ${chosen.value.label.toLowerCase()} with the outline`, changes)
-  store.goToSlide(store.slides[0]?.id ?? null)
+  where.goToSlide(store.slides[0]?.id ?? null)
   emit('close')
 }
 </script>

@@ -5,12 +5,15 @@ import { titleOf } from '#core/layouts'
 
 const emit = defineEmits<{ go: [phase: string] }>()
 const store = useDeck()
+const where = useWhere()
+const selected = useSelected()
+const check = useCheck()
 const pixels = usePixels()
 const slideNumber = (slide: string) => store.slides.findIndex(candidate => candidate.id === slide) + 1
 const bySlide = computed(() => {
   const groups = new Map<string, Finding[]>()
-  for (const finding of store.findings) groups.set(finding.slide, [...(groups.get(finding.slide) ?? []), finding])
-  return [...groups].map(([slide, findings]) => ({ slide, findings, number: slideNumber(slide), title: titleOf(store.deck!, slide) }))
+  for (const finding of check.findings) groups.set(finding.slide, [...(groups.get(finding.slide) ?? []), finding])
+  return [...groups].map(([slide, findings]) => ({ slide, findings, number: slideNumber(slide), title: titleOf(store.current, slide) }))
 })
 /** A remedy that is pointed at: its slide shows what it would do. */
 const pointed = shallowRef<{ slide: string; remedy: Remedy } | null>(null)
@@ -36,30 +39,30 @@ const make = (name: string, changes: readonly Change[]) => {
   pointed.value = null
   store.edit(name, changes)
 }
-const remediable = computed(() => store.findings.filter(finding => finding.remedy))
+const remediable = computed(() => check.findings.filter(finding => finding.remedy))
 
 function show(finding: Finding) {
-  store.goToSlide(finding.slide)
-  if (finding.beat !== null) store.goTo({ slide: finding.slide, beat: finding.beat, seconds: store.score?.beats[finding.beat]?.moves ?? 0 })
-  if (finding.element) store.select(finding.element)
+  where.goToSlide(finding.slide)
+  if (finding.beat !== null) where.goTo({ slide: finding.slide, beat: finding.beat, seconds: where.score?.beats[finding.beat]?.moves ?? 0 })
+  if (finding.element) selected.select(finding.element)
   emit('go', finding.beat !== null ? 'time' : 'compose')
 }
 const mend = (finding: Finding) =>
-  finding.remedy && make(finding.remedy.label.toLowerCase(), finding.remedy.changes(store.deck!, { id: freshId }))
+  finding.remedy && make(finding.remedy.label.toLowerCase(), finding.remedy.changes(store.current, { id: freshId }))
 /** The findings that are put right alike, where there are more than one. */
 const alike = (finding: Finding) =>
   finding.together === undefined
     ? []
-    : store.findings.filter(other => other.remedy && other.rule === finding.rule && other.together === finding.together)
+    : check.findings.filter(other => other.remedy && other.rule === finding.rule && other.together === finding.together)
 const mendAlike = (finding: Finding) =>
   make(
     `${finding.remedy!.label.toLowerCase()}, ${alike(finding).length} times`,
-    alike(finding).flatMap(other => other.remedy!.changes(store.deck!, { id: freshId })),
+    alike(finding).flatMap(other => other.remedy!.changes(store.current, { id: freshId })),
   )
 const mendAll = () =>
   make(
     `put ${remediable.value.length} findings right`,
-    remediable.value.flatMap(finding => finding.remedy!.changes(store.deck!, { id: freshId })),
+    remediable.value.flatMap(finding => finding.remedy!.changes(store.current, { id: freshId })),
   )
 </script>
 
@@ -68,9 +71,9 @@ const mendAll = () =>
     <div class="head">
       <h2>
         {{
-          store.findings.length
-            ? `${store.findings.length} ${store.findings.length === 1 ? 'thing' : 'things'} a careful colleague would say`
-            : store.looking
+          check.findings.length
+            ? `${check.findings.length} ${check.findings.length === 1 ? 'thing' : 'things'} a careful colleague would say`
+            : check.looking
               ? 'Looking'
               : 'Nothing to say'
         }}
@@ -79,7 +82,7 @@ const mendAll = () =>
         Put all {{ remediable.length }} right that have a remedy
       </button>
     </div>
-    <p v-if="store.looking" class="quiet" role="status">
+    <p v-if="check.looking" class="quiet" role="status">
       Still looking:
       {{
         pixels.coming
@@ -87,13 +90,13 @@ const mendAll = () =>
           : 'slide by slide'
       }}.
     </p>
-    <p v-else-if="!store.findings.length" class="quiet">
-      Every beat holds long enough for its words, every text {{ store.unmeasured.length ? 'that was measured ' : '' }}can be read and stands
+    <p v-else-if="!check.findings.length" class="quiet">
+      Every beat holds long enough for its words, every text {{ check.unmeasured.length ? 'that was measured ' : '' }}can be read and stands
       on its slide, every chart and picture is there.
     </p>
     <section v-for="group in bySlide" :key="group.slide" class="group">
-      <button class="where" @click="store.goToSlide(group.slide)">
-        <SlideThumb :deck="pointed?.slide === group.slide ? shownDeck! : store.deck!" :slide="group.slide" :width="220" />
+      <button class="where" @click="where.goToSlide(group.slide)">
+        <SlideThumb :deck="pointed?.slide === group.slide ? shownDeck! : store.current" :slide="group.slide" :width="220" />
         <span>
           <b>Slide {{ group.number }}</b>
           {{ group.title || 'Without a title' }}
@@ -117,7 +120,7 @@ const mendAll = () =>
               :key="other.label"
               class="press small"
               v-bind="point(finding, other)"
-              @click="make(other.label.toLowerCase(), other.changes(store.deck!, { id: freshId }))"
+              @click="make(other.label.toLowerCase(), other.changes(store.current, { id: freshId }))"
             >
               {{ other.label }}
             </button>
@@ -128,10 +131,10 @@ const mendAll = () =>
         </li>
       </ul>
     </section>
-    <section v-if="store.unmeasured.length && !store.looking" class="unmeasured" data-test="unmeasured">
+    <section v-if="check.unmeasured.length && !check.looking" class="unmeasured" data-test="unmeasured">
       <h3>Not measured</h3>
       <ul>
-        <li v-for="finding in store.unmeasured" :key="`${finding.slide}${finding.element}`">
+        <li v-for="finding in check.unmeasured" :key="`${finding.slide}${finding.element}`">
           <span>Slide {{ slideNumber(finding.slide) }}. {{ finding.message }}</span>
           <button class="press small" @click="show(finding)">Go there</button>
         </li>

@@ -10,6 +10,8 @@ import { putClip } from '#core/timing'
 import type { MediaEntry } from '~/composables/media-shelf'
 
 const store = useDeck()
+const where = useWhere()
+const selected = useSelected()
 const route = useRoute()
 const looking = computed(() => typeof route.query.look === 'string')
 const tables = useTables()
@@ -22,7 +24,7 @@ const picturePicker = ref<HTMLInputElement>()
 const target = ref<string | null>(null)
 const busy = ref('')
 
-const size = computed(() => infoOf(store.deck!).size)
+const size = computed(() => infoOf(store.current).size)
 const { boxAt: middle, put } = usePutting()
 const { follow } = usePieces()
 onMounted(() => void follow())
@@ -165,7 +167,7 @@ async function showClip(name: string, hash: string, element: string | null, at?:
   const facts = await asking(() =>
     $fetch<{ type: string; width: number | null; height: number | null; peaks: boolean }>(`/api/media/${hash}/about`),
   )
-  if (!facts || !store.deck || !store.stageId) return
+  if (!facts || !store.deck || !where.stageId) return
   const before = element ? store.deck.elements[element] : undefined
   const film = facts.type.startsWith('video/')
   const natural = film && facts.width && facts.height ? { width: facts.width, height: facts.height } : undefined
@@ -181,7 +183,7 @@ async function showClip(name: string, hash: string, element: string | null, at?:
   const factor = natural ? Math.min((size.value.width * 0.6) / natural.width, (size.value.height * 0.6) / natural.height) : 1
   const id = freshId()
   const box = natural ? middle(Math.round(natural.width * factor), Math.round(natural.height * factor), at) : middle(120, 120, at)
-  const shared = { id, owner: store.stageId, name: name.replace(/\.\w+$/, ''), media: hash, box, ...(facts.peaks ? {} : { volume: 0 }) }
+  const shared = { id, owner: where.stageId, name: name.replace(/\.\w+$/, ''), media: hash, box, ...(facts.peaks ? {} : { volume: 0 }) }
   store.edit(
     `add ${name}`,
     putClip(
@@ -190,7 +192,7 @@ async function showClip(name: string, hash: string, element: string | null, at?:
       { id: freshId },
     ),
   )
-  store.select(id)
+  selected.select(id)
 }
 async function takeClip(file: Blob, name: string, element: string | null, at?: { x: number; y: number }) {
   const hash = await bringClip(file, name, words => {
@@ -238,7 +240,7 @@ function takeMedia(entry: MediaEntry) {
 async function takeFiles(files: File[], at: { x: number; y: number }, element: string | null) {
   if (!store.canEdit) return
   for (const [index, file] of files.entries()) {
-    const kind = element && store.deck!.elements[element]?.kind
+    const kind = element && store.current.elements[element]?.kind
     const shifted = { x: at.x + index * 40, y: at.y + index * 40 }
     if (isTableFile(file)) await takeTable(file, (kind === 'chart' || kind === 'picture') && index === 0 ? element : null, shifted)
     else if (isClipFile(file))
@@ -257,7 +259,7 @@ function pick(picker: HTMLInputElement | undefined, element: string | null) {
   picker?.click()
 }
 async function takeGround(file: File) {
-  const slide = store.stageId ? store.deck!.slides[store.stageId] : undefined
+  const slide = where.stageId ? store.current.slides[where.stageId] : undefined
   if (!slide || !store.canEdit) return
   busy.value = `Reading ${file.name}`
   const media = await uploadPicture(file)
@@ -265,7 +267,7 @@ async function takeGround(file: File) {
   if (media)
     store.edit(
       `make ${file.name} the ground`,
-      setFields(store.deck!, {
+      setFields(store.current, {
         table: 'slides',
         id: slide.id,
         fields: {
@@ -289,7 +291,7 @@ const zooms = computed(() => [
       : []),
   ],
 ])
-const single = computed(() => (store.selection.length === 1 ? store.selection[0]! : null))
+const single = computed(() => (selected.elements.length === 1 ? selected.elements[0]! : null))
 
 function onKey(event: KeyboardEvent) {
   if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey || event.key.toLowerCase() !== 'a') return
@@ -309,7 +311,7 @@ onKeys(onKey)
         <div v-if="!looking" id="text-tools" />
         <span v-if="!stage.editing" class="quiet adding">Add</span>
         <template v-if="stage.editing" />
-        <span v-else-if="store.isForm" class="quiet">is closed: this deck is a form, fill its places</span>
+        <span v-else-if="where.isForm" class="quiet">is closed: this deck is a form, fill its places</span>
         <template v-else-if="store.canEdit">
           <button class="press small" @click="addText">Text</button>
           <button class="press small" @click="choosePicture(null)">Picture</button>

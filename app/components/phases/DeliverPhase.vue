@@ -4,9 +4,10 @@ import { momentAt } from '#core/timing'
 
 const emit = defineEmits<{ play: [] }>()
 const store = useDeck()
+const where = useWhere()
 const router = useRouter()
 const work = useStage()
-const variants = computed(() => variantsOf(store.deck!))
+const variants = computed(() => variantsOf(store.current))
 const asVariant = computed(() => (work.variant ? { variant: work.variant } : {}))
 const loops = ref<{ id: string; name: string; items: { id: string; deck: string; title: string }[] }[]>([])
 const loop = ref('')
@@ -20,7 +21,7 @@ onMounted(loadLoops)
 const length = computed(() => clockWords(store.plan?.length ?? 0, true))
 const begin = () => {
   const first = store.plan && momentAt(store.plan, 0)
-  if (first) store.goTo({ ...first, seconds: 0 })
+  if (first) where.goTo({ ...first, seconds: 0 })
   emit('play')
 }
 const film = () => router.push({ path: `/present/${store.id}`, query: { as: 'film', ...asVariant.value } })

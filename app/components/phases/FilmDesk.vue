@@ -52,8 +52,8 @@ const shapeWords = {
   tall: 'tall, 9 : 16',
 } as const
 const sides = [360, 480, 720, 1080, 1440, 2160]
-const shown = computed(() => filmDeck(store.deck!, { ...order }))
-const size = computed(() => filmSize(store.deck!, order))
+const shown = computed(() => filmDeck(store.current, { ...order }))
+const size = computed(() => filmSize(store.current, order))
 const plan = computed(() => rundown(shown.value, 'film', stage.host))
 const seen = computed(() => slidesOf(shown.value).filter(slide => !slide.skipped))
 const animated = computed(() => order.format === 'gif' || order.format === 'webp')

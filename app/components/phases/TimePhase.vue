@@ -6,6 +6,9 @@ import { effectNamed, type Moment } from '#core/timing'
 import { StageView, stageHostKey } from '#stage'
 
 const store = useDeck()
+const where = useWhere()
+const selected = useSelected()
+const check = useCheck()
 const stage = useStageHost()
 const sounds = useSounds()
 const clips = useClips()
@@ -20,7 +23,7 @@ const recording = ref<{ onto: { media: string; at: number } | null } | null>(nul
 /** Where a voice proposes that beats begin, seconds after the slide’s opening. */
 const proposed = ref<number[]>([])
 watch(
-  () => store.slideId,
+  () => where.slideId,
   () => {
     proposed.value = []
     tapping.stop()
@@ -30,36 +33,36 @@ const place = ref<HTMLElement>()
 const view = ref<InstanceType<typeof StageView>>()
 const scoreView = ref<{ newBeat(): void }>()
 const { width, height } = useElementSize(place)
-const size = computed(() => infoOf(store.deck!).size)
+const size = computed(() => infoOf(store.current).size)
 const wide = computed(() => Math.max(40, Math.min(width.value - 24, ((height.value - 20) * size.value.width) / size.value.height)))
 
 const plan = computed(() => store.plan)
-const planned = computed(() => plan.value?.slides.find(slide => slide.slide === store.slideId))
-const index = computed(() => store.slides.findIndex(slide => slide.id === store.slideId))
-const score = computed(() => store.score)
-const beat = computed(() => Math.min(store.moment?.beat ?? 0, (score.value?.beats.length ?? 1) - 1))
+const planned = computed(() => plan.value?.slides.find(slide => slide.slide === where.slideId))
+const index = computed(() => store.slides.findIndex(slide => slide.id === where.slideId))
+const score = computed(() => where.score)
+const beat = computed(() => Math.min(where.moment?.beat ?? 0, (score.value?.beats.length ?? 1) - 1))
 const moves = computed(() => score.value?.beats.reduce((sum, item) => sum + item.moves, 0) ?? 0)
 const holds = computed(() => score.value?.beats.reduce((sum, item) => sum + item.hold, 0) ?? 0)
 const needs = computed(() => score.value?.beats.reduce((sum, item) => sum + item.reading.seconds, 0) ?? 0)
-const findings = computed(() => store.findings.filter(finding => finding.slide === store.slideId && finding.about === 'timing'))
+const findings = computed(() => check.findings.filter(finding => finding.slide === where.slideId && finding.about === 'timing'))
 
 watch(
-  [() => store.moment, plan, view, wide],
+  [() => where.moment, plan, view, wide],
   () => {
-    if (store.moment && store.moment.slide === store.slideId) void view.value?.show(store.moment)
+    if (where.moment && where.moment.slide === where.slideId) void view.value?.show(where.moment)
   },
   { flush: 'post', immediate: true },
 )
 const hasWay = (cue: Cue) => !!effectNamed(cue.effect, cue.what).path
 /** The ways of all other moves on this slide, as ghosts. */
 const others = computed(() =>
-  (store.score?.beats.flatMap(entry => entry.cues.map(item => item.cue)) ?? []).filter(
-    cue => hasWay(cue) && cue.id !== moved.value?.id && !store.score?.board,
+  (where.score?.beats.flatMap(entry => entry.cues.map(item => item.cue)) ?? []).filter(
+    cue => hasWay(cue) && cue.id !== moved.value?.id && !where.score?.board,
   ),
 )
 /** The chosen cue, where it moves its part along a way. */
 const moved = computed(() => {
-  const cue = store.cueId ? store.deck!.cues[store.cueId] : undefined
+  const cue = selected.cueId ? store.current.cues[selected.cueId] : undefined
   return cue && hasWay(cue) ? cue : null
 })
 function record(from: number | null) {
@@ -70,7 +73,7 @@ function kept(media: string) {
   sounds.narrate(media)
 }
 function takeProposed() {
-  tapping.apply(proposed.value, store.score?.clips.find(fit => fit.sound === sounds.voice?.id)?.seconds)
+  tapping.apply(proposed.value, where.score?.clips.find(fit => fit.sound === sounds.voice?.id)?.seconds)
   proposed.value = []
 }
 function onKey(event: KeyboardEvent) {
@@ -90,7 +93,7 @@ const marks = [
 </script>
 
 <template>
-  <div v-if="store.slideId && score" class="time">
+  <div v-if="where.slideId && score" class="time">
     <section class="facts" aria-label="Times of this slide">
       <h2>Slide {{ index + 1 }}</h2>
       <BoardMap />
@@ -110,7 +113,7 @@ const marks = [
         <button
           v-if="finding.remedy && store.canEdit"
           class="press small"
-          @click="store.edit(finding.remedy!.label.toLowerCase(), finding.remedy!.changes(store.deck!, { id: freshId }))"
+          @click="store.edit(finding.remedy!.label.toLowerCase(), finding.remedy!.changes(store.current, { id: freshId }))"
         >
           {{ finding.remedy.label }}
         </button>
@@ -121,10 +124,10 @@ const marks = [
     <section ref="place" class="stage-place" aria-label="Stage">
       <div v-if="plan && planned" class="lit" data-test="time-stage">
         <StageView ref="view" :deck="store.shown!" :plan="plan" :width="wide" />
-        <template v-if="!store.playing">
+        <template v-if="!where.playing">
           <MotionPath v-for="cue in others" :key="cue.id" :cue="cue" :scale="wide / size.width" ghost />
         </template>
-        <MotionPath v-if="moved && !store.playing" :key="moved.id" :cue="moved" :scale="wide / size.width" />
+        <MotionPath v-if="moved && !where.playing" :key="moved.id" :cue="moved" :scale="wide / size.width" />
       </div>
     </section>
     <aside class="cue" :aria-label="sounds.chosen ? 'Settings of the sound' : 'Settings of the cue'">
@@ -141,14 +144,14 @@ const marks = [
     </aside>
     <section class="score-place" aria-label="Score"><ScoreView ref="scoreView" :proposed="proposed" /></section>
     <div class="transport">
-      <button class="press acts" @click="toggle">{{ store.playing ? 'Stop' : 'Play' }}</button>
+      <button class="press acts" @click="toggle">{{ where.playing ? 'Stop' : 'Play' }}</button>
       <button class="press" @click="playBeat(beat)">Play beat {{ beat + 1 }}</button>
       <button
         class="press plain"
         aria-label="Loop this beat"
-        :class="{ on: store.loopBeat }"
-        :aria-pressed="store.loopBeat"
-        @click="store.loopBeat = !store.loopBeat"
+        :class="{ on: where.loopBeat }"
+        :aria-pressed="where.loopBeat"
+        @click="where.loopBeat = !where.loopBeat"
       >
         Loop it
       </button>
@@ -174,7 +177,7 @@ const marks = [
           <UIcon name="i-lucide-step-forward" />
         </button>
       </span>
-      <span class="amount quiet at">beat {{ beat + 1 }}, {{ secondsWords(Math.max(0, store.moment?.seconds ?? 0)) }}</span>
+      <span class="amount quiet at">beat {{ beat + 1 }}, {{ secondsWords(Math.max(0, where.moment?.seconds ?? 0)) }}</span>
       <span class="marks">
         <span v-for="[tone, words] in marks" :key="tone">
           <i :style="{ background: `var(--${tone})` }" />
@@ -209,7 +212,7 @@ const marks = [
         <button class="press plain" @click="proposed = []">No</button>
       </span>
     </div>
-    <RecordVoice v-if="recording" :slide="store.slideId" :onto="recording.onto" @kept="kept" @close="recording = null" />
+    <RecordVoice v-if="recording" :slide="where.slideId" :onto="recording.onto" @kept="kept" @close="recording = null" />
   </div>
   <p v-else class="empty quiet">No slide yet. The outline makes the first one.</p>
 </template>

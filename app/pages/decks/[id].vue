@@ -4,6 +4,7 @@ import { watchDebounced } from '@vueuse/core'
 const route = useRoute()
 const router = useRouter()
 const store = useDeck()
+const where = useWhere()
 const stage = useStageHost()
 const work = useStage()
 
@@ -32,7 +33,7 @@ store.open(String(route.params.id))
 watch(
   () => !!store.deck,
   arrived => {
-    if (arrived) void stage.need(store.deck!)
+    if (arrived) void stage.need(store.current)
   },
   { immediate: true },
 )
@@ -50,7 +51,7 @@ const colors = computed(() =>
 )
 
 function play() {
-  const moment = store.moment
+  const moment = where.moment
   void router.push({
     path: `/present/${store.id}`,
     query: { ...(moment ? { slide: moment.slide, beat: String(moment.beat) } : {}), ...(work.variant ? { variant: work.variant } : {}) },

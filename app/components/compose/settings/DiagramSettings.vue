@@ -6,10 +6,11 @@ import { diagramFamily, diagramToText, drawDiagram } from '#core/diagrams'
 /** A diagram's family and look. */
 const props = defineProps<{ element: DiagramElement & ShownElement; theme: Theme }>()
 const store = useDeck()
+const where = useWhere()
 const host = useStageHost()
 const arranging = useArranging()
 const family = computed(() => diagramFamily(props.element.family))
-const drawing = computed(() => drawDiagram(store.deck!, props.element, host.host.measurer))
+const drawing = computed(() => drawDiagram(store.current, props.element, host.host.measurer))
 const setOption = (name: string, value: string | number | boolean) =>
   arranging.set('change', { options: { ...props.element.options, [name]: value } })
 /** One colour for all of it, in place of one for each item. */
@@ -83,9 +84,9 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
     <p v-if="!drawing.fits" class="wrong small">More words than there is room for. Make it larger, or the words fewer.</p>
     <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => arranging.set('shade', { shadow })" />
     <button
-      v-if="store.canEdit && !store.isForm"
+      v-if="store.canEdit && !where.isForm"
       class="press small start"
-      @click="store.edit(`turn ${element.name} into a list`, diagramToText(store.deck!, { element: element.id }))"
+      @click="store.edit(`turn ${element.name} into a list`, diagramToText(store.current, { element: element.id }))"
     >
       Turn it into a list
     </button>

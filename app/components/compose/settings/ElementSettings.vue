@@ -12,6 +12,7 @@ const wanted = shared('own')
 /** All that can be set on the selected parts; what is set goes to every one of them. */
 const emit = defineEmits<{ table: []; picture: []; clip: [kind: 'film' | 'sound']; edit: [id: string] }>()
 const store = useDeck()
+const where = useWhere()
 const stage = useStage()
 const arranging = useArranging()
 
@@ -19,7 +20,7 @@ const chosen = computed(() => stage.chosen)
 const kinds = computed(() => new Set(chosen.value.map(element => element.kind)))
 const first = computed(() => chosen.value[0])
 const kind = computed<ElementKind | null>(() => (kinds.value.size === 1 ? first.value!.kind : null))
-const theme = computed(() => (store.stageId ? themeSeen(store.deck!, store.stageId) : deckTheme(store.deck!)))
+const theme = computed(() => (where.stageId ? themeSeen(store.current, where.stageId) : deckTheme(store.current)))
 const ownTabs: Partial<Record<ElementKind, readonly { value: string; label: string }[]>> = {
   text: [
     { value: 'own', label: 'Words' },
@@ -45,10 +46,10 @@ const ownTabs: Partial<Record<ElementKind, readonly { value: string; label: stri
 const tabs = computed(() => [
   ...(kind.value ? (ownTabs[kind.value] ?? []) : []),
   { value: 'place', label: 'Place' },
-  ...(chosen.value.length === 1 && !store.lookOwner ? [{ value: 'motion', label: 'Motion' }] : []),
+  ...(chosen.value.length === 1 && !where.lookOwner ? [{ value: 'motion', label: 'Motion' }] : []),
 ])
 const tab = computed(() => tabs.value.find(candidate => candidate.value === wanted.value)?.value ?? tabs.value[0]!.value)
-const onLook = computed(() => !!first.value && !store.deck!.slides[first.value.owner])
+const onLook = computed(() => !!first.value && !store.current.slides[first.value.owner])
 const title = computed(() =>
   chosen.value.length > 1 ? `${chosen.value.length} ${kind.value ? `${kind.value}s` : 'parts'}` : (first.value?.name ?? ''),
 )
@@ -147,8 +148,8 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       </label>
     </section>
   </div>
-  <div v-else-if="store.lookOwner" class="settings">
-    <h3>{{ store.deck!.layouts[store.lookOwner]?.name ?? store.deck!.masters[store.lookOwner]?.name }}</h3>
+  <div v-else-if="where.lookOwner" class="settings">
+    <h3>{{ store.current.layouts[where.lookOwner]?.name ?? store.current.masters[where.lookOwner]?.name }}</h3>
     <p class="quiet">Press a part to place it exactly, change its style or what it asks for.</p>
   </div>
   <div v-else class="settings">

@@ -10,20 +10,22 @@ const props = defineProps<{ element: FigureElement & ShownElement; theme: Theme 
 const store = useDeck()
 const arranging = useArranging()
 const set = (label: string, fields: Partial<FigureElement>) => arranging.set(label, fields)
-const look = computed(() => figureLook(props.element, deckTheme(store.deck!)))
+const look = computed(() => figureLook(props.element, deckTheme(store.current)))
 function dress(fields: Partial<FigureLook>) {
   const next = { ...look.value, ...fields }
   if (props.element.speaker)
-    store.edit('dress the speaker', setFields(store.deck!, { table: 'theme', id: 'theme', fields: { speaker: next } }))
+    store.edit('dress the speaker', setFields(store.current, { table: 'theme', id: 'theme', fields: { speaker: next } }))
   else set('dress', { look: next })
 }
-const speakers = computed(() => Object.values(store.deck!.elements).filter(element => element.kind === 'figure' && element.speaker).length)
+const speakers = computed(
+  () => Object.values(store.current.elements).filter(element => element.kind === 'figure' && element.speaker).length,
+)
 function standFor(speaker: boolean) {
   // The first to stand for the speaker brings its own look along; one that ceases to keeps the look it had.
-  const first = speaker && !deckTheme(store.deck!).speaker
+  const first = speaker && !deckTheme(store.current).speaker
   store.edit(speaker ? `let ${props.element.name} stand for the speaker` : `let ${props.element.name} be somebody else`, [
-    ...(first ? setFields(store.deck!, { table: 'theme', id: 'theme', fields: { speaker: look.value } }) : []),
-    ...setFields(store.deck!, {
+    ...(first ? setFields(store.current, { table: 'theme', id: 'theme', fields: { speaker: look.value } }) : []),
+    ...setFields(store.current, {
       table: 'elements',
       id: props.element.id,
       fields: { speaker: speaker || undefined, look: speaker ? undefined : look.value },

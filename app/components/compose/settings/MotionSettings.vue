@@ -6,6 +6,8 @@ import { effectNamed } from '#core/timing'
 /** What happens to a part, beat by beat; changed in Time. */
 const props = defineProps<{ element: ShownElement }>()
 const store = useDeck()
+const where = useWhere()
+const selected = useSelected()
 const route = useRoute()
 const router = useRouter()
 const words: Readonly<Record<string, string>> = {
@@ -18,15 +20,15 @@ const words: Readonly<Record<string, string>> = {
   pose: 'takes a pose',
   camera: 'is looked at',
 }
-const beats = computed(() => (store.slideId ? beatsOf(store.deck!, store.slideId) : []))
+const beats = computed(() => (where.slideId ? beatsOf(store.current, where.slideId) : []))
 const cues = computed(() =>
-  cuesOfElement(store.deck!, props.element.id)
+  cuesOfElement(store.current, props.element.id)
     .map(cue => ({ cue, beat: beats.value.findIndex(beat => beat.id === cue.beat) + 1 }))
     .filter(entry => entry.beat > 0)
     .sort((a, b) => a.beat - b.beat),
 )
 function open(cue: string | null) {
-  if (cue) store.cueId = cue
+  if (cue) selected.cueId = cue
   void router.replace({ query: { ...route.query, phase: 'time' } })
 }
 </script>
@@ -45,7 +47,7 @@ function open(cue: string | null) {
       </li>
     </ul>
     <p v-else class="quiet small">It is there from the first beat to the last.</p>
-    <button v-if="store.deck!.slides[element.owner]" class="press small" @click="open(null)">Say in Time when it comes</button>
+    <button v-if="store.current.slides[element.owner]" class="press small" @click="open(null)">Say in Time when it comes</button>
   </section>
 </template>
 

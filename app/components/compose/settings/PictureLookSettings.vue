@@ -9,21 +9,21 @@ const store = useDeck()
 const arranging = useArranging()
 const forAll = ref(false)
 const set = (label: string, fields: Partial<PictureElement>) => arranging.set(label, fields)
-const ofDeck = computed(() => deckTheme(store.deck!))
+const ofDeck = computed(() => deckTheme(store.current))
 const setAll = (pictures: Treatment | undefined) =>
-  store.edit('change the look of all pictures', setFields(store.deck!, { table: 'theme', id: 'theme', fields: { pictures } }))
+  store.edit('change the look of all pictures', setFields(store.current, { table: 'theme', id: 'theme', fields: { pictures } }))
 const count = computed(
-  () => Object.values(store.deck!.elements).filter(element => element.kind === 'picture' && element.media && !element.logo).length,
+  () => Object.values(store.current.elements).filter(element => element.kind === 'picture' && element.media && !element.logo).length,
 )
 /** What this picture has becomes the look of all; it then says nothing of its own. */
 function giveToAll() {
   store.edit('give this look to all pictures', [
-    ...setFields(store.deck!, {
+    ...setFields(store.current, {
       table: 'theme',
       id: 'theme',
       fields: { pictures: { ...ofDeck.value.pictures, ...props.element.treatment } },
     }),
-    ...setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { treatment: undefined } }),
+    ...setFields(store.current, { table: 'elements', id: props.element.id, fields: { treatment: undefined } }),
   ])
   forAll.value = true
 }

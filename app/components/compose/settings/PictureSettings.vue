@@ -9,6 +9,7 @@ import { outlineOf, shapeNamed } from '#core/shapes'
 const props = defineProps<{ element: PictureElement & ShownElement; theme: Theme }>()
 const emit = defineEmits<{ picture: [] }>()
 const store = useDeck()
+const where = useWhere()
 const stage = useStage()
 const arranging = useArranging()
 const set = (label: string, fields: Partial<PictureElement>) => arranging.set(label, fields)
@@ -18,7 +19,7 @@ const view = computed(() => viewOf(props.element))
 /** A round frame is round: the box becomes as high as it is wide about its own middle. */
 function frame(name: string) {
   const { box } = props.element
-  const round = (name === 'circle' || name === 'hexagon') && Math.abs(box.width - box.height) > 1 && !store.isForm
+  const round = (name === 'circle' || name === 'hexagon') && Math.abs(box.width - box.height) > 1 && !where.isForm
   const side = Math.min(box.width, box.height)
   set('frame', {
     frame: name === 'rectangle' ? undefined : { shape: name, ...(name === 'rounded' ? { radius: props.element.frame?.radius ?? 32 } : {}) },
@@ -30,10 +31,10 @@ const amounts = computed(() =>
 )
 const label = (name: string) => (name === 'circle' ? 'Circle' : shapeNamed(name).label)
 function asGround() {
-  const slide = store.deck!.slides[props.element.owner]
+  const slide = store.current.slides[props.element.owner]
   if (!slide || !props.element.media || !props.element.natural) return
   store.edit(`make ${props.element.name} the ground`, [
-    ...setFields(store.deck!, {
+    ...setFields(store.current, {
       table: 'slides',
       id: slide.id,
       fields: {
@@ -49,7 +50,7 @@ function asGround() {
       },
     }),
     ...(props.element.placeholder
-      ? setFields(store.deck!, { table: 'elements', id: props.element.id, fields: { media: undefined, natural: undefined } })
+      ? setFields(store.current, { table: 'elements', id: props.element.id, fields: { media: undefined, natural: undefined } })
       : [dropRecord('elements', props.element.id)]),
   ])
 }
@@ -179,7 +180,7 @@ function asGround() {
         </button>
       </div>
       <button
-        v-if="store.deck!.slides[element.owner] && stage.chosen.length === 1 && !store.isForm"
+        v-if="store.current.slides[element.owner] && stage.chosen.length === 1 && !where.isForm"
         class="press small start"
         @click="asGround"
       >

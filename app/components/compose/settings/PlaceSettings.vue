@@ -6,6 +6,7 @@ import { boundsOf, boxOf } from '#core/place'
 
 /** Where the selected parts stand, by number, and how they are lined up, spaced, turned and stacked. */
 const store = useDeck()
+const where = useWhere()
 const stage = useStage()
 const arranging = useArranging()
 /** What several are lined up with; one part alone has only the slide and its margins. */
@@ -25,8 +26,8 @@ const box = computed(() => {
   if (leaves.length === 1) return stage.boxNow(leaves[0]!)
   return leaves.length ? boxOf(boundsOf(...leaves.map(stage.boxNow))) : (first.value?.box ?? null)
 })
-const own = computed(() => first.value && store.deck!.elements[first.value.id])
-const onSlide = computed(() => !!first.value?.placeholder && !!store.deck!.slides[first.value.owner])
+const own = computed(() => first.value && store.current.elements[first.value.id])
+const onSlide = computed(() => !!first.value?.placeholder && !!store.current.slides[first.value.owner])
 const inherits = computed(() => !several.value && onSlide.value && !own.value?.box)
 const gaps = computed(() => {
   void stage.elements
@@ -44,12 +45,12 @@ const putBack = () =>
   first.value &&
   store.edit(
     `put back ${first.value.name}`,
-    setFields(store.deck!, { table: 'elements', id: first.value.id, fields: { box: undefined } as Partial<Element> }),
+    setFields(store.current, { table: 'elements', id: first.value.id, fields: { box: undefined } as Partial<Element> }),
   )
 const isGroup = computed(() => stage.chosen.some(element => element.kind === 'group'))
 const pieces = usePieces()
 const boundTo = computed(() => {
-  const element = movable.value.length === 1 ? store.deck!.elements[movable.value[0]!] : undefined
+  const element = movable.value.length === 1 ? store.current.elements[movable.value[0]!] : undefined
   return element?.kind === 'group' && element.piece ? element : null
 })
 const pieceName = ref('')
@@ -213,7 +214,7 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
     </template>
     <p v-else class="quiet small">
       {{
-        store.isForm
+        where.isForm
           ? 'On a form its place is fixed.'
           : first?.pinned
             ? 'It stands on the master.'

@@ -39,7 +39,7 @@ const holds = [
   ['from', 'Begins at'],
   ['to', 'Ends at'],
 ] as const
-const nameOf = (id: string) => store.deck!.elements[id]?.name ?? 'a part'
+const nameOf = (id: string) => store.current.elements[id]?.name ?? 'a part'
 const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: { element: props.element[end]!.element, side } })
 </script>
 

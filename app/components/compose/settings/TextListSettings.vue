@@ -8,8 +8,9 @@ import { bulletOf } from '#core/text'
 /** Lists: the bullets of every level of this text, and how its lines are counted. */
 const props = defineProps<{ element: TextElement & ShownElement; theme: Theme }>()
 const store = useDeck()
+const where = useWhere()
 const stage = useStage()
-const style = computed(() => styleOf(store.deck!, props.element))
+const style = computed(() => styleOf(store.current, props.element))
 const levels = computed(() => Math.max(0, ...props.element.text.content.map(paragraph => paragraph.attrs?.level ?? 0)))
 const shown = computed(() => Math.max(1, levels.value))
 function set(level: number, own: Partial<Bullet> | undefined) {
@@ -20,7 +21,7 @@ function set(level: number, own: Partial<Bullet> | undefined) {
         index === level - 1 ? (own ?? {}) : (element.bullets?.[index] ?? {}),
       )
       while (bullets.length && !Object.keys(bullets.at(-1)!).length) bullets.pop()
-      return setFields(store.deck!, {
+      return setFields(store.current, {
         table: 'elements',
         id: element.id,
         fields: { bullets: bullets.length ? bullets : undefined },
@@ -33,7 +34,9 @@ const texts = () => stage.chosen.filter(element => element.kind === 'text')
 function list(on: boolean) {
   store.edit(
     on ? `make ${props.element.name} a list` : `make ${props.element.name} plain`,
-    texts().flatMap(element => setFields(store.deck!, { table: 'elements', id: element.id, fields: { text: leveled(element.text, on) } })),
+    texts().flatMap(element =>
+      setFields(store.current, { table: 'elements', id: element.id, fields: { text: leveled(element.text, on) } }),
+    ),
   )
 }
 const leveled = (text: TextDoc, on: boolean): TextDoc => ({
@@ -54,12 +57,12 @@ const leveled = (text: TextDoc, on: boolean): TextDoc => ({
         <button class="press small" :class="{ on: levels > 0 }" @click="list(true)">make a list</button>
       </span>
     </div>
-    <div v-if="stage.chosen.length === 1 && store.canEdit && !store.isForm && !element.field" class="row">
+    <div v-if="stage.chosen.length === 1 && store.canEdit && !where.isForm && !element.field" class="row">
       <span class="label">As a diagram</span>
       <FamilyFinder
         :text="element.text"
         words="Choose one"
-        @choose="family => store.edit(`turn ${element.name} into a diagram`, textToDiagram(store.deck!, { element: element.id, family }))"
+        @choose="family => store.edit(`turn ${element.name} into a diagram`, textToDiagram(store.current, { element: element.id, family }))"
       />
     </div>
     <template v-if="levels > 0">

@@ -8,12 +8,13 @@ import { departureOf, returnToStyle, takeIntoStyle } from '#core/themes'
 const props = defineProps<{ element: TextElement & ShownElement; theme: Theme }>()
 const emit = defineEmits<{ edit: [] }>()
 const store = useDeck()
+const where = useWhere()
 const host = useStageHost()
 const stage = useStage()
 const arranging = useArranging()
-const style = computed(() => styleOf(store.deck!, props.element))
-const fitted = computed(() => layoutOfElement(store.deck!, props.element, host.host.measurer))
-const departure = computed(() => departureOf(store.deck!, props.element.id))
+const style = computed(() => styleOf(store.current, props.element))
+const fitted = computed(() => layoutOfElement(store.current, props.element, host.host.measurer))
+const departure = computed(() => departureOf(store.current, props.element.id))
 const departing = computed(() => (departure.value ? styleNamed(props.theme, departure.value.style).name : ''))
 const fieldWords: Readonly<Record<string, string>> = {
   size: 'size',
@@ -52,7 +53,7 @@ const columns = computed(() => props.element.columns?.count ?? 1)
         class="field"
         aria-label="Text style"
         :value="element.style ?? 'body'"
-        :disabled="store.isForm"
+        :disabled="where.isForm"
         @change="set('restyle', { style: value($event) })"
       >
         <option v-for="(item, name) in theme.textStyles" :key="name" :value="name">{{ item.name }}</option>
@@ -74,7 +75,7 @@ const columns = computed(() => props.element.columns?.count ?? 1)
       <span class="pair">
         <button
           class="press small"
-          @click="store.edit(`take ${element.name} into ${departing}`, takeIntoStyle(store.deck!, { element: element.id }))"
+          @click="store.edit(`take ${element.name} into ${departing}`, takeIntoStyle(store.current, { element: element.id }))"
         >
           Take this into the style
         </button>
@@ -83,7 +84,7 @@ const columns = computed(() => props.element.columns?.count ?? 1)
           @click="
             store.edit(
               `let ${element.name} follow its style`,
-              returnToStyle(store.deck!, { elements: stage.chosen.map(chosen => chosen.id) }),
+              returnToStyle(store.current, { elements: stage.chosen.map(chosen => chosen.id) }),
             )
           "
         >
