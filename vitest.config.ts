@@ -1,9 +1,38 @@
 import { fileURLToPath } from 'node:url'
+import vue from '@vitejs/plugin-vue'
+import Unimport from 'unimport/unplugin'
 import { defineConfig } from 'vitest/config'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+const alias = { '#core': here('./core'), '#stage': here('./stage'), '#player': here('./player') }
+const testTimeout = 180_000
 
 export default defineConfig({
-  resolve: { alias: { '#core': here('./core'), '#stage': here('./stage'), '#player': here('./player') } },
-  test: { include: ['{core,server,stage,player,app,demo,scripts}/**/*.test.ts'], testTimeout: 180_000 },
+  test: {
+    projects: [
+      { resolve: { alias }, test: { name: 'code', include: ['{core,server,stage,player,demo,scripts}/**/*.test.ts'], testTimeout } },
+      {
+        // What Nuxt imports by itself is imported here too; what it does for the application stands in app/testing.
+        plugins: [
+          vue(),
+          Unimport.vite({
+            presets: [
+              'vue',
+              'pinia',
+              { from: here('./app/testing/nuxt.ts'), imports: ['navigateTo', 'useRoute', 'useRouter', 'useState', 'useToast'] },
+            ],
+            dirs: [here('./app/composables'), here('./app/stores')],
+          }),
+        ],
+        resolve: { alias: { ...alias, '~': here('./app') } },
+        test: {
+          name: 'app',
+          environment: 'jsdom',
+          setupFiles: [here('./app/testing/setup.ts')],
+          include: ['app/**/*.test.ts'],
+          testTimeout,
+        },
+      },
+    ],
+  },
 })

@@ -24,9 +24,16 @@ export const useWhere = defineStore('where', () => {
   const keptScore = computed(() => scoreOf(store.deck))
   const score = computed(() => (store.shown === store.deck ? keptScore.value : scoreOf(store.shown)))
 
+  const indexIn = (deck: Deck) =>
+    Math.max(
+      0,
+      slidesOf(deck).findIndex(slide => slide.id === slideId.value),
+    )
+
   /** Goes to a slide: to a moment of it, or to its last, where all of it has come. */
   function goToSlide(slide: string | null, at?: Moment) {
     slideId.value = slide
+    if (store.deck) before = indexIn(store.deck)
     if (at) moment.value = at
     else if (slide && store.deck) moment.value = { slide, ...lastMoment(compileSlide(store.deck, slide, stage.host)) }
   }
@@ -45,10 +52,7 @@ export const useWhere = defineStore('where', () => {
       const gone = slideId.value ? before : 0
       goToSlide(slides[Math.min(gone, slides.length - 1)]?.id ?? null)
     }
-    before = Math.max(
-      0,
-      slides.findIndex(slide => slide.id === slideId.value),
-    )
+    before = indexIn(deck)
     if (lookOwner.value && !deck.layouts[lookOwner.value] && !deck.masters[lookOwner.value]) lookOwner.value = null
   }
   watch(
