@@ -1,17 +1,14 @@
 import { DOMParser as RichParser } from 'prosemirror-model'
 import { clippingSchema, clip, pastedTops, pasteClipping, type Clipping } from '#core/edits'
-import { plainText, textOf, type TextDoc } from '#core/model'
+import { mostPastedLines, readPasted, readPastedRange, readPastedText, withLevels, type Pasted } from '#core/formats/pasted'
+import { plainText, type TextDoc } from '#core/model'
 import { parseJson, type Id } from '#core/values'
 import { newChart } from '#core/charts'
-import { readCsv, type DataTable } from '#core/data'
+import type { DataTable } from '#core/data'
 import { textSchema } from '#core/text'
 import { mostHtml, tooMuchHtml } from './text-editor'
 
 const mime = 'application/x-hailbank-clipping+json'
-/** A text on a slide may have so many lines, and a table that is written in so many rows and columns; data may have more. */
-const mostLines = 2000
-const mostCells = { rows: 500, columns: 60 }
-
 /** What was pasted could become one thing or another: the person is asked once. */
 export interface PasteQuestion {
   words: string
@@ -67,15 +64,6 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     selected.select(...pastedTops(store.current, changes))
   }
 
-  /** Says so where there are more lines than one text takes; nothing is cut off in silence. */
-  function tooLong(lines: number): boolean {
-    if (lines > mostLines)
-      warn(
-        `What was pasted has ${lines.toLocaleString('en')} lines; a text on a slide may have ` +
-          `${mostLines.toLocaleString('en')}. Paste it in the outline, where lines become slides, or in parts.`,
-      )
-    return lines > mostLines
-  }
   const putText = (text: TextDoc, name = 'Text') =>
     put('paste text', { kind: 'text', name, style: 'body', text, box: boxAt(900, Math.min(700, 60 + text.content.length * 52)) })
   const putDiagram = (text: TextDoc) =>
@@ -83,13 +71,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
       kind: 'diagram',
       name: 'Diagram',
       family: 'steps',
-      text: {
-        ...text,
-        content: text.content.map(paragraph => ({
-          ...paragraph,
-          attrs: { ...paragraph.attrs, level: Math.max(1, paragraph.attrs?.level ?? 1) },
-        })),
-      },
+      text: withLevels(text),
       box: boxAt(1200, 640),
     })
   async function keepTable(read: DataTable): Promise<string | undefined> {
@@ -100,14 +82,8 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
 
   /** A range of a spreadsheet, as text parted by tabs. */
   function askRange(rows: string) {
-    const read = readCsv(new TextEncoder().encode(rows), 'Pasted', 'pasted')
-    const cells = rows
-      .split(/\r?\n/)
-      .filter(line => line.trim())
-      .map(line => line.split('\t'))
-    const columns = Math.max(...cells.map(row => row.length))
+    const { cells, columns, canBeWritten: written, data: read } = readPastedRange(rows)
     const size = `${cells.length.toLocaleString('en')} rows of ${columns}`
-    const written = cells.length <= mostCells.rows && columns <= mostCells.columns
     if (!written && !read.ok) return void warn(read.message)
     question.value = {
       words: `What was pasted is a range of cells, ${size}.`,
@@ -178,7 +154,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
   function pasteHtml(html: string, plain: string): boolean {
     if (html.length > mostHtml) {
       tooMuchHtml(html)
-      pastePlain(plain || new DOMParser().parseFromString(html, 'text/html').body.textContent || '')
+      takePasted(readPasted(plain || new DOMParser().parseFromString(html, 'text/html').body.textContent || ''))
       return true
     }
     // A document of its own: nothing in it runs, and nothing it names is fetched.
@@ -188,36 +164,22 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
       askRange(cells)
       return true
     }
-    const text = RichParser.fromSchema(textSchema).parse(page.body).toJSON() as TextDoc
-    const written = text.content.filter(paragraph => paragraph.content?.length)
-    if (!written.length) return false
-    if (tooLong(written.length)) return true
-    const doc: TextDoc = { type: 'doc', content: written }
-    if (written.length > 1 && written.every(paragraph => (paragraph.attrs?.level ?? 0) > 0)) askList(doc)
-    else putText(doc)
-    return true
+    return takePasted(readPastedText(RichParser.fromSchema(textSchema).parse(page.body).toJSON() as TextDoc))
   }
 
-  const listed = /^\s*(?:[-*+•‣–▪◦]|\d{1,3}[.)])\s+/
-  function pastePlain(plain: string) {
-    const lines = plain
-      .replace(/\r\n?/g, '\n')
-      .split('\n')
-      .filter(line => line.trim())
-    if (!lines.length) return
-    const parted = lines.map(line => line.split('\t').length)
-    if (lines.length > 1 && parted[0]! > 1 && parted.every(count => count === parted[0]) && !/^[\t ]/.test(lines[0]!))
-      return askRange(lines.join('\n'))
-    if (tooLong(lines.length)) return
-    if (lines.length > 1 && lines.every(line => listed.test(line) || /^[\t ]+/.test(line)) && listed.test(lines[0]!)) {
-      const depth = (line: string) => /^[ \t]*/.exec(line)![0].replaceAll('\t', '    ').length
-      return askList(
-        textOf(
-          lines.map(line => ({ text: line.replace(/^\s+/, '').replace(listed, ''), level: Math.min(9, 1 + Math.round(depth(line) / 2)) })),
-        ),
+  /** Puts what was pasted on the slide, or asks what it shall be; false where there is nothing in it. Nothing is cut off in silence. */
+  function takePasted(pasted: Pasted): boolean {
+    if (pasted.is === 'nothing') return false
+    if (pasted.is === 'drawing') takeFiles([new File([pasted.source], 'drawing.svg', { type: 'image/svg+xml' })])
+    else if (pasted.is === 'range') askRange(pasted.rows)
+    else if (pasted.is === 'list') askList(pasted.text)
+    else if (pasted.is === 'words') putText(pasted.text)
+    else
+      warn(
+        `What was pasted has ${pasted.lines.toLocaleString('en')} lines; a text on a slide may have ` +
+          `${mostPastedLines.toLocaleString('en')}. Paste it in the outline, where lines become slides, or in parts.`,
       )
-    }
-    putText(textOf(lines))
+    return true
   }
 
   function paste(event: ClipboardEvent) {
@@ -238,10 +200,10 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
       if (read.success) return pasteParts(read.data, own)
     }
     if (files.length) return takeFiles(files)
-    if (/^\s*(?:<\?xml[^>]*>\s*)?(?:<!--[\s\S]*?-->\s*)*<svg[\s>]/i.test(plain))
-      return takeFiles([new File([plain], 'drawing.svg', { type: 'image/svg+xml' })])
+    const pasted = readPasted(plain)
+    if (pasted.is === 'drawing') return void takePasted(pasted)
     if (html && pasteHtml(html, plain)) return
-    pastePlain(plain)
+    takePasted(pasted)
   }
   onMounted(() => {
     document.addEventListener('copy', copy)

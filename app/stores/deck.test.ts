@@ -1,35 +1,15 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
-import { addElement, addSlide, removeSlides, setFields } from '#core/edits'
-import { applyChanges, dropRecord, infoOf, setRecord, slidesOf, textOf, type Deck } from '#core/model'
+import { applyAwarenessUpdate, Awareness } from 'y-protocols/awareness'
+import * as Y from 'yjs'
+import { removeSlides, setFields } from '#core/edits'
+import { dropRecord, infoOf, setRecord, slidesOf, textOf } from '#core/model'
 import { outlineOf, setAgenda, setOutlineSlide } from '#core/layouts'
-import { applyToDocument } from '#core/live'
-import { countingContext, freshDeck, textElement } from '#core/testing'
-import { lines, signIn } from '../testing/open-deck'
+import { freshDeck } from '#core/testing'
+import { Line } from '../testing/line'
 import { told, visited } from '../testing/nuxt'
-
-vi.mock(import('../live/connection'), async original => (await import('../testing/open-deck')).held(original))
-vi.mock('../live/unsent', () => ({ unsentOf: () => ({ name: () => {} }) }))
-
-/** A deck of some slides, open, with one text on each. */
-function opened(count = 3, role: 'editor' | 'viewer' = 'editor') {
-  signIn(role)
-  const context = countingContext('slide')
-  let deck: Deck = freshDeck()
-  while (slidesOf(deck).length < count)
-    deck = applyChanges(deck, addSlide(deck, { after: slidesOf(deck).at(-1)!.id, layout: slidesOf(deck)[0]!.layout }, context))
-  for (const [index, slide] of slidesOf(deck).entries())
-    deck = applyChanges(deck, addElement(deck, { element: textElement(`t${index}`, slide.id, [`Words ${index}`]) }))
-  const [store, where, selected] = [useDeck(), useWhere(), useSelected()]
-  store.open('timetable')
-  const line = lines.at(-1)!
-  line.deliver(deck)
-  return { store, where, selected, line, ids: slidesOf(deck).map(slide => slide.id) }
-}
-
-beforeEach(() => {
-  lines.length = 0
-})
+import { deliver, openDeck, signIn, someDeck } from '../testing/open-deck'
+import { answers } from '../testing/setup'
 
 describe('a deck that is open', () => {
   it('is there once the server has given it, and is asked for as such only then', () => {
@@ -38,25 +18,25 @@ describe('a deck that is open', () => {
     expect(() => store.current).toThrow('No deck is open')
     store.open('timetable')
     expect(store.deck).toBeNull()
-    lines.at(-1)!.deliver(freshDeck())
+    deliver(freshDeck())
     expect(infoOf(store.current).title).toBe('Spring timetable')
     store.close()
     expect(store.deck).toBeNull()
-    expect(lines.at(-1)!.stopped).toBe(true)
+    expect(Line.all.at(-1)!.readyState).toBe(3)
   })
 
   it('stays open for the page that follows, on one line', () => {
-    const { store } = opened()
+    const { store } = openDeck()
     store.open('timetable')
     store.close()
     expect(store.deck).not.toBeNull()
-    expect(lines).toHaveLength(1)
+    expect(Line.all).toHaveLength(1)
     store.close()
     expect(store.deck).toBeNull()
   })
 
   it('takes an edit as one step of undo with a name, and gives it back', () => {
-    const { store } = opened()
+    const { store } = openDeck()
     store.edit('rename the deck', [setRecord('info', 'info', { title: 'Summer' })])
     store.edit('move Words', setFields(store.current, { table: 'elements', id: 't0', fields: { name: 'Moved' } }))
     expect([infoOf(store.current).title, store.current.elements.t0!.name]).toEqual(['Summer', 'Moved'])
@@ -69,22 +49,22 @@ describe('a deck that is open', () => {
   })
 
   it('gathers quick edits of one text into one step', () => {
-    const { store } = opened()
+    const { store } = openDeck()
     for (const word of ['A', 'Ab', 'Abc']) store.editText('write', [setRecord('elements', 't0', { text: textOf([word]) })])
     store.undo()
     expect(store.current.elements.t0).toMatchObject({ text: textOf(['Words 0']) })
   })
 
   it('undoes nothing of what others did', () => {
-    const { store, line } = opened()
+    const { store, others } = openDeck()
     store.edit('rename', [setRecord('info', 'info', { title: 'Mine' })])
-    applyToDocument(line.document, [setRecord('elements', 't0', { name: 'Theirs' })], 'server')
+    others([setRecord('elements', 't0', { name: 'Theirs' })])
     store.undo()
     expect([infoOf(store.current).title, store.current.elements.t0!.name]).toEqual(['Spring timetable', 'Theirs'])
   })
 
   it('tells a viewer that nothing can be changed, and changes nothing', () => {
-    const { store } = opened(2, 'viewer')
+    const { store } = openDeck(someDeck(), 'viewer')
     const before = store.deck
     store.edit('rename', [setRecord('info', 'info', { title: 'Mine' })])
     expect(store.deck).toBe(before)
@@ -92,7 +72,7 @@ describe('a deck that is open', () => {
   })
 
   it('puts what is out of range within it and says so', () => {
-    const { store } = opened()
+    const { store } = openDeck()
     store.edit('widen', [setRecord('elements', 't0', { box: { x: 0, y: 0, width: 1e9, height: 40, angle: 0 } })])
     const { box } = store.current.elements.t0!
     expect(box!.width).toBeLessThan(1e9)
@@ -100,7 +80,7 @@ describe('a deck that is open', () => {
   })
 
   it('shows what is tried out without keeping it', () => {
-    const { store } = opened()
+    const { store } = openDeck()
     const kept = store.keptPlan
     store.tried = [setRecord('info', 'info', { title: 'Tried' })]
     expect([infoOf(store.shown!).title, infoOf(store.current).title]).toEqual(['Tried', 'Spring timetable'])
@@ -110,7 +90,7 @@ describe('a deck that is open', () => {
   })
 
   it('lets an agenda follow the titles that it names', () => {
-    const { store, ids } = opened(2)
+    const { store, ids } = openDeck(someDeck(2))
     store.edit('make an agenda', setAgenda(store.current, { slide: ids[0]!, from: 'slides' }, store.context))
     const lines = () => outlineOf(store.current, store.current.slides[ids[0]!]!).lines.map(line => line.text)
     store.edit('write', setOutlineSlide(store.current, { slide: ids[1]!, outline: { title: 'Night boats', lines: [] } }, store.context))
@@ -119,34 +99,38 @@ describe('a deck that is open', () => {
     expect(lines()).not.toContain('Night boats')
   })
 
-  it('opens anew as the server has it when a change is refused, where one was, and offers what stood here', () => {
-    const { store, where, line, ids } = opened()
+  it('opens anew as the server has it when a change is refused, where one was, and offers what stood here', async () => {
+    const { store, where, line, ids } = openDeck()
     where.goToSlide(ids[2]!)
     store.edit('rename', [setRecord('info', 'info', { title: 'Mine' })])
-    line.host.refused('This could not be taken.')
-    expect(line.stopped).toBe(true)
-    expect(store.deck).toBeNull()
+    line.say({ kind: 'refused', number: 1, message: 'This could not be taken.' })
+    await vi.waitFor(() => expect(store.deck).toBeNull())
+    expect(line.readyState).toBe(3)
     expect(told.at(-1)).toMatchObject({ title: 'This could not be taken.', actions: [{ label: 'Save what stood here as a file' }] })
-    lines.at(-1)!.deliver(freshDeck())
+    deliver(freshDeck())
     expect(infoOf(store.current).title).toBe('Spring timetable')
     expect(where.slideId).toBe(slidesOf(store.current)[0]!.id)
   })
 
   it('says so when the session has ended, and leads back here', async () => {
-    const { line } = opened()
-    vi.stubGlobal('$fetch', () => Promise.resolve())
-    line.say({ ready: true, signedOut: true })
-    await nextTick()
+    openDeck()
+    answers.set('/api/session', () => null)
+    vi.useFakeTimers()
+    vi.stubGlobal('fetch', () => Promise.resolve({ status: 401, ok: false }))
+    for (let time = 0; time < 3; time++) {
+      Line.all.at(-1)!.close(1006)
+      await vi.advanceTimersByTimeAsync(3100)
+    }
+    vi.useRealTimers()
     expect(told.at(-1)!.title).toContain('signed out')
     told.at(-1)!.actions![0]!.onClick()
     await vi.waitFor(() => expect(visited).toEqual([{ path: '/sign-in', query: { then: '/' } }]))
-    vi.stubGlobal('$fetch', undefined)
   })
 })
 
 describe('where one is', () => {
   it('is the first slide at its end, and another slide at its own', () => {
-    const { where, ids } = opened()
+    const { where, ids } = openDeck()
     expect([where.slideId, where.moment?.slide]).toEqual([ids[0], ids[0]])
     where.goToSlide(ids[1]!)
     expect(where.moment).toMatchObject({ slide: ids[1], beat: 0 })
@@ -155,7 +139,7 @@ describe('where one is', () => {
   })
 
   it('is the neighbour of a slide that goes', () => {
-    const { store, where, ids } = opened()
+    const { store, where, ids } = openDeck()
     where.goToSlide(ids[1]!)
     store.edit('take away', removeSlides(store.current, { slides: [ids[1]!] }))
     expect(where.slideId).toBe(ids[2])
@@ -164,7 +148,7 @@ describe('where one is', () => {
   })
 
   it('is the slide again once the look that is worked on is gone, and a form holds only slides', () => {
-    const { store, where, ids } = opened()
+    const { store, where, ids } = openDeck()
     store.edit('hand out', [setRecord('info', 'info', { form: true })])
     const layout = Object.keys(store.current.layouts)[1]!
     expect(where.isForm).toBe(true)
@@ -175,7 +159,7 @@ describe('where one is', () => {
   })
 
   it('starts anew in another deck', () => {
-    const { store, where, ids } = opened()
+    const { store, where, ids } = openDeck()
     where.goToSlide(ids[2]!)
     where.playing = true
     store.open('another')
@@ -183,20 +167,25 @@ describe('where one is', () => {
   })
 
   it('is seen by others, with what is selected', async () => {
-    const { where, selected, line, ids } = opened()
+    const { where, selected, line, ids } = openDeck()
+    const others = new Awareness(new Y.Doc())
+    const seen = () => {
+      for (const message of line.sent) if (message.kind === 'awareness') applyAwarenessUpdate(others, message.update, 'line')
+      return [...others.getStates().values()].at(-1) as { name: string; slide: string; selection: string[] }
+    }
     where.goToSlide(ids[1]!)
     selected.select('t1')
     await nextTick()
-    expect(line.awareness.getLocalState()).toMatchObject({ name: 'Ines Rahm', slide: ids[1], selection: ['t1'] })
+    expect(seen()).toMatchObject({ name: 'Ines Rahm', slide: ids[1], selection: ['t1'] })
     selected.select(...Array.from({ length: 500 }, (_, index) => `part-${index}`))
     await nextTick()
-    expect((line.awareness.getLocalState() as { selection: string[] }).selection).toHaveLength(200)
+    expect(seen().selection).toHaveLength(200)
   })
 })
 
 describe('what is selected', () => {
   it('goes with its slide, and with its element', () => {
-    const { store, where, selected, ids } = opened()
+    const { store, where, selected, ids } = openDeck()
     selected.select('t0')
     selected.cueId = 'some'
     where.goTo({ slide: ids[0]!, beat: 0, seconds: 0 })
@@ -209,7 +198,7 @@ describe('what is selected', () => {
   })
 
   it('takes an element in and out', () => {
-    const { selected } = opened()
+    const { selected } = openDeck()
     selected.toggle('t0')
     selected.toggle('t1')
     selected.toggle('t0')

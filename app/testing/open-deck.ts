@@ -1,50 +1,76 @@
-import type { Awareness } from 'y-protocols/awareness'
-import type * as Y from 'yjs'
-import { fillDocument } from '#core/live'
-import type { Deck } from '#core/model'
-import type { ConnectionHost, ConnectionStatus } from '../live/connection'
+import { createApp } from 'vue'
+import * as Y from 'yjs'
+import { addElement, addSlide } from '#core/edits'
+import { applyToDocument, fillDocument } from '#core/live'
+import { applyChanges, slidesOf, type Change, type Deck } from '#core/model'
+import { countingContext, freshDeck, textElement } from '#core/testing'
+import { Line } from './line'
 import { useState } from './nuxt'
 
-/** The line to the server that a test holds in its own hands: what would arrive over it is given by `deliver`. */
-export class Line {
-  constructor(
-    readonly deck: string,
-    readonly document: Y.Doc,
-    readonly awareness: Awareness,
-    readonly host: ConnectionHost,
-    private readonly before: ConnectionStatus,
-  ) {}
-  stopped = false
-  stop() {
-    this.stopped = true
-  }
-  say(status: Partial<ConnectionStatus>) {
-    this.host.changed({ ...this.before, ...status })
-  }
-  /** The deck arrives. */
-  deliver(deck: Deck) {
-    fillDocument(this.document, deck)
-    this.say({ ready: true, online: true })
-  }
-}
-
-/** All lines that were opened in a test, the last one last. */
-export const lines: Line[] = []
-
-/** In place of `../live/connection`; it is given the module itself, which it must not ask for: `vi.mock` waits for this one. */
-export async function held<T extends { noStatus: ConnectionStatus }>(original: () => Promise<T>) {
-  const module = await original()
-  return {
-    ...module,
-    connectDocument: (deck: string, document: Y.Doc, awareness: Awareness, _unsent: unknown, host: ConnectionHost) => {
-      const line = new Line(deck, document, awareness, host, module.noStatus)
-      lines.push(line)
-      return line
-    },
-  }
-}
-
-/** Signs somebody in, as the session plugin would have. */
+/** Signs somebody in, as the session's plugin would have. */
 export function signIn(role: 'admin' | 'editor' | 'viewer' = 'editor') {
   useState('user', () => null as unknown).value = { id: 'ines', name: 'Ines Rahm', email: 'ines@velmoor.example', role }
+}
+
+/** A deck of so many slides, with one text on each: `t0` on the first, and so on. */
+export function someDeck(count = 3): Deck {
+  const context = countingContext('slide')
+  let deck: Deck = freshDeck()
+  for (let index = 1; index < count; index++)
+    deck = applyChanges(deck, addSlide(deck, { after: slidesOf(deck).at(-1)!.id, layout: slidesOf(deck)[0]!.layout }, context))
+  for (const [index, slide] of slidesOf(deck).entries())
+    deck = applyChanges(deck, addElement(deck, { element: textElement(`t${index}`, slide.id, [`Words ${index}`]) }))
+  return deck
+}
+
+/** Opens a deck in the stores, by a line whose other end the test has. */
+export function openDeck(deck: Deck = someDeck(), role: 'admin' | 'editor' | 'viewer' = 'editor') {
+  signIn(role)
+  const [store, where, selected] = [useDeck(), useWhere(), useSelected()]
+  store.open('timetable')
+  const there = deliver(deck)
+  const line = Line.all.at(-1)!
+  /** Somebody else changes something. */
+  const others = (changes: readonly Change[]) => {
+    there.once('update', (update: Uint8Array) => line.say({ kind: 'update', number: 0, update }))
+    applyToDocument(there, changes, 'others')
+  }
+  return { store, where, selected, line, others, ids: slidesOf(deck).map(slide => slide.id) }
+}
+
+/** The server takes the last line and gives it a deck; its own document comes back. */
+export function deliver(deck: Deck): Y.Doc {
+  const there = new Y.Doc()
+  fillDocument(there, deck)
+  Line.all.at(-1)!.open()
+  Line.all.at(-1)!.say({ kind: 'whole', update: Y.encodeStateAsUpdateV2(there) })
+  return there
+}
+
+const pages: (() => void)[] = []
+
+/** Runs a composable as a page would, with its life from being shown to being left. */
+export function inPage<T>(setup: () => T): T & { leave: () => void } {
+  let made!: T
+  const page = createApp({
+    setup() {
+      made = setup()
+      return () => null
+    },
+  })
+  page.mount(document.createElement('div'))
+  let left = false
+  const leave = () => {
+    if (!left) page.unmount()
+    left = true
+  }
+  pages.push(leave)
+  return Object.assign(Object.create(null) as object, made, { leave })
+}
+
+/** Leaves all pages, and closes what is open. */
+export function leaveAll() {
+  for (const leave of pages.splice(0)) leave()
+  const store = useDeck()
+  while (store.id) store.close()
 }

@@ -1,6 +1,9 @@
+import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, vi } from 'vitest'
+import { afterEach, beforeEach, vi } from 'vitest'
+import { Line } from './line'
 import { forgetNuxt } from './nuxt'
+import { leaveAll } from './open-deck'
 
 // What jsdom does not have: letters half as wide as they are high, and fonts that are here at once.
 HTMLCanvasElement.prototype.getContext = (() => ({
@@ -18,7 +21,23 @@ vi.stubGlobal(
   },
 )
 
+/** What requests are answered with, by their address; a test puts more in. */
+export const answers = new Map<string, (options: { method?: string; body?: unknown; query?: unknown }) => unknown>()
+
 beforeEach(() => {
   forgetNuxt()
+  Line.all = []
+  answers.clear()
+  vi.stubGlobal('WebSocket', Line)
+  vi.stubGlobal('fetch', () => Promise.reject(new TypeError('unreachable')))
+  vi.stubGlobal('$fetch', async (address: string, options: object = {}) => {
+    const answer = answers.get(address)
+    if (!answer) throw Object.assign(new Error(`Nobody answers for ${address}.`), { statusCode: 404 })
+    return await answer(options)
+  })
   setActivePinia(createPinia())
+})
+afterEach(() => {
+  leaveAll()
+  vi.useRealTimers()
 })
