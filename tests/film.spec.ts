@@ -5,6 +5,7 @@ import sharp from 'sharp'
 import { unzipSync } from 'fflate'
 import { click, counted, frameOf, greyFilm, onsetOf, place } from './support/clips'
 import { enter, goPhase, saved, newDeck, paste } from './support/people'
+import { inStores } from './support/stores'
 import { killWorker, startWorkerAgain } from './support/server'
 
 /** How far two pictures are apart, 0 to 255 a px on average. */
@@ -13,15 +14,6 @@ async function apart(a: Buffer, b: Buffer): Promise<number> {
   const [first, second] = await Promise.all([raw(a), raw(b)])
   return first.reduce((sum, value, index) => sum + Math.abs(value - second[index]!), 0) / first.length
 }
-interface Store {
-  goTo(moment: object): void
-  plan: { length: number; slides: { slide: string; start: number; transition: number }[] }
-}
-/** What the page’s own stores say and do. */
-const inStore = <T>(page: Page, work: (deck: Store) => T) =>
-  page.evaluate(
-    `(${work.toString()})(document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'))`,
-  ) as Promise<T>
 const films = (page: Page) => page.getByRole('region', { name: 'Film', exact: true })
 async function choose(page: Page, label: string, value: string) {
   await films(page).getByLabel(label, { exact: true }).selectOption(value)
@@ -48,7 +40,7 @@ test('a film is exact in its frames, its sound and its pictures; stills come by 
   await page.getByLabel('Delay').fill('0.4')
   await page.getByLabel('Delay').press('Enter')
   // A click a second into its file, put at the slide’s opening.
-  await inStore(page, deck => deck.goTo({ slide: deck.plan.slides[0]!.slide, beat: 0, seconds: 0 }))
+  await inStores(page, ({ deck, where }) => where.goTo({ slide: deck.plan.slides[0]!.slide, beat: 0, seconds: 0 }))
   await page.getByRole('button', { name: 'Add sound' }).click()
   await page.getByRole('menuitem', { name: 'One sound at the playhead' }).click()
   const chooser = page.waitForEvent('filechooser')
@@ -56,10 +48,10 @@ test('a film is exact in its frames, its sound and its pictures; stills come by 
   await (await chooser).setFiles({ name: 'click.wav', mimeType: 'audio/wav', buffer: click(1, 2) })
   await expect(page.locator('.piece.effect')).toHaveCount(1)
   // The middle of the cue: 0.4 s and half of 1.6 s.
-  await inStore(page, deck => deck.goTo({ slide: deck.plan.slides[0]!.slide, beat: 0, seconds: 1.2 }))
+  await inStores(page, ({ deck, where }) => where.goTo({ slide: deck.plan.slides[0]!.slide, beat: 0, seconds: 1.2 }))
   await page.waitForTimeout(300)
   const staged = await page.getByTestId('time-stage').screenshot()
-  const length = await inStore(page, deck => deck.plan.length)
+  const length = await inStores(page, ({ deck }) => deck.plan.length)
   await saved(page)
 
   await goPhase(page, 'Deliver')
@@ -113,7 +105,7 @@ test('a film whose maker is killed in the midst is made all the same; one that i
   await films(page).getByRole('button', { name: 'Cancel' }).click()
   await expect(films(page).locator('[data-film=cancelled]')).toHaveCount(1)
   const file = await take(page)
-  const length = await inStore(page, deck => deck.plan.length)
+  const length = await inStores(page, ({ deck }) => deck.plan.length)
   expect(Number(counted(file).streams.find(stream => stream.codec_type === 'video')!.nb_read_frames)).toBe(Math.round(length * 30))
 })
 
@@ -132,7 +124,7 @@ test('a clip in a film stands at its very moment in each frame, and an animation
   await films(page).getByRole('button', { name: 'Make the film' }).click()
   await expect(films(page).locator('[data-film=done]')).toHaveCount(1, { timeout: 200_000 })
   const film = await take(page)
-  const length = await inStore(page, deck => deck.plan.length)
+  const length = await inStores(page, ({ deck }) => deck.plan.length)
   expect(Number(counted(film).streams[0]!.nb_read_frames)).toBe(Math.round(length * 25))
   // The film grows lighter by 2 of 255 a frame; what a picture says of its moment is right to a frame or two.
   const greyAt = async (frame: number) => {

@@ -1,6 +1,7 @@
 import { chromium, expect, test, type Page } from '@playwright/test'
 import { greyFilm, voiceFile } from './support/clips'
 import { drop, goPhase, saved, toast } from './support/people'
+import { inStores } from './support/stores'
 import { timed } from './support/score'
 
 const script = 'Good morning to you all. Two more boats run on Saturdays. And dogs travel free.'
@@ -36,10 +37,10 @@ async function withMicrophone(allowed: boolean, work: (page: Page) => Promise<vo
 test('a slide is narrated in place, its beats are tapped to the voice, then taken from its pauses, with captions', async () => {
   await withMicrophone(true, async page => {
     await timed(page, 'Narrated', ['Saturdays', '\tTwo more boats', '\tDogs travel free'], 'Film')
-    await page.evaluate(
-      `(() => { const deck = document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'); ` +
-        `deck.edit('write notes', [{ do: 'set', table: 'slides', id: deck.slideId, fields: { notes: ${JSON.stringify(script)} } ` +
-        '}]) })()',
+    await inStores(
+      page,
+      ({ deck, where }, notes) => deck.edit('write notes', [{ do: 'set', table: 'slides', id: where.slideId, fields: { notes } }]),
+      script,
     )
     await page.getByRole('button', { name: 'Add sound' }).click()
     await page.getByRole('menuitem', { name: 'Record the slide’s voice' }).click()
@@ -120,10 +121,7 @@ test('a film longer than its slide asks what is meant, and the slide holds for i
   await expect(answers).toHaveCount(0)
   expect(await runs(page)).toBe(9)
   // The stage at work shows the film where it is at that moment.
-  await page.evaluate(
-    `(() => { const deck = document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s.get('deck'); ` +
-      'deck.goTo({ slide: deck.slideId, beat: 0, seconds: 4 }) })()',
-  )
+  await inStores(page, ({ where }) => where.goTo({ slide: where.slideId, beat: 0, seconds: 4 }))
   await expect
     .poll(() =>
       page
