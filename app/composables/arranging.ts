@@ -7,9 +7,10 @@ import {
   placeElements,
   putLook,
   removeElements,
-  restackTo,
   setFields,
+  stackElements,
   ungroupElements,
+  type StackWay,
 } from '#core/edits'
 import type { Box, Id } from '#core/values'
 import {
@@ -172,22 +173,11 @@ export function useArranging() {
       if (members.length) selected.select(...members)
     },
     /** A step forward or back among what it stands with, or all the way. */
-    stack(way: 'forward' | 'back' | 'front' | 'behind') {
-      const [first] = ids()
-      const element = first ? store.current.elements[first] : undefined
-      if (!element) return
-      const siblings = elementsOf(store.current, element.owner).filter(
-        other => other.parent === element.parent && !ids().includes(other.id),
-      )
-      const at = siblings.filter(other => other.order < element.order).length
-      const index = { forward: at, back: at - 1, front: siblings.length - 1, behind: 0 }[way]
-      const target = siblings[Math.min(siblings.length - 1, Math.max(0, index))]
-      if (!target || (way === 'forward' && at >= siblings.length) || (way === 'back' && at === 0)) return
+    stack: (way: StackWay) =>
       store.edit(
         label(way === 'forward' || way === 'front' ? 'bring forward' : 'send back'),
-        restackTo(store.current, { elements: ids(), target: target.id, where: way === 'forward' || way === 'front' ? 'front' : 'behind' }),
-      )
-    },
+        stackElements(store.current, { elements: ids(), way }),
+      ),
     duplicate() {
       const chosen = ids()
       if (!chosen.length || !where.stageId) return

@@ -29,7 +29,7 @@ export const useScore = defineStore('score', () => {
   /** Chooses one cue, or one more; one that was chosen already is let go. */
   function choose(cue: Id, more: boolean) {
     if (!more) {
-      if (!chosen.value.includes(cue)) also.value = []
+      also.value = chosen.value.includes(cue) ? chosen.value : []
       selected.cueId = cue
     } else if (chosen.value.includes(cue)) {
       const left = chosen.value.filter(id => id !== cue)

@@ -30,8 +30,9 @@ export function openDeck(deck: Deck = someDeck(), role: 'admin' | 'editor' | 'vi
   store.open('timetable')
   const there = deliver(deck)
   const line = Line.all.at(-1)!
-  /** Somebody else changes something. */
+  /** Somebody else changes something, knowing all that was written here. */
   const others = (changes: readonly Change[]) => {
+    for (const { update } of line.updates()) Y.applyUpdate(there, update)
     there.once('update', (update: Uint8Array) => line.say({ kind: 'update', number: 0, update }))
     applyToDocument(there, changes, 'others')
   }

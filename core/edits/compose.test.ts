@@ -25,7 +25,7 @@ import { placeElements } from './place-elements'
 import { removeElements } from './remove-elements'
 import { replaceMedia } from './replace-media'
 import { findText, replaceText } from './replace-text'
-import { restackTo } from './restack'
+import { restackTo, stackElements } from './restack'
 import { addVariant, setShows } from './variants'
 
 const slideOf = (deck: Deck) => Object.keys(deck.slides)[0]!
@@ -78,6 +78,39 @@ describe('groups', () => {
     expect(after(grouped, removeElements(grouped, { elements: ids })).elements['g-1']).toBeUndefined()
     const twisted = { ...grouped, elements: { ...grouped.elements, 'g-1': { ...grouped.elements['g-1']!, parent: 'g-1' } as Element } }
     expect(shownElements(mend(twisted).deck, slideOf(twisted)).filter(element => ids.includes(element.id))).toHaveLength(2)
+  })
+
+  it('stacking takes parts together past the next one, or to the end, whatever their places in the order', () => {
+    const ways = fc.constantFrom('forward' as const, 'back' as const, 'front' as const, 'behind' as const)
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 2, max: 8 }),
+        fc.array(fc.nat(), { minLength: 1, maxLength: 4 }),
+        ways,
+        fc.boolean(),
+        (count, picks, way, tied) => {
+          const { deck: made, ids } = squares(count)
+          // Two people who add at the same time may give the same place: then their ids tell which lies in front,
+          // and nothing can come between.
+          const deck = tied ? after(made, [setRecord('elements', ids[1]!, { order: made.elements[ids[0]!]!.order })]) : made
+          const before = own(deck, ids)
+          const moving = before.filter((_, index) => picks.some(pick => pick % count === index))
+          const others = before.filter(id => !moving.includes(id))
+          const order = own(after(deck, stackElements(deck, { elements: moving, way })), ids)
+          const at = (list: readonly string[], id: string) => list.slice(0, list.indexOf(id)).filter(one => others.includes(one)).length
+          const under = order.indexOf(moving[0]!)
+          expect(order.filter(id => others.includes(id))).toEqual(others)
+          const expected = {
+            forward: Math.min(others.length, at(before, moving[0]!) + 1),
+            back: Math.max(0, at(before, moving.at(-1)!) - 1),
+            front: others.length,
+            behind: 0,
+          }[way]
+          expect(order.slice(under, under + moving.length)).toEqual(moving)
+          if (!tied) expect(under).toBe(expected)
+        },
+      ),
+    )
   })
 
   it('restacking puts parts just before or behind another, in their own order, in any arrangement', () => {

@@ -31,7 +31,7 @@ import { moveSlide } from './move-slides'
 import { removeBeat } from './remove-beat'
 import { removeElements } from './remove-elements'
 import { removeSlides } from './remove-slides'
-import { restack } from './restack'
+import { stackElements } from './restack'
 
 const deckWithSlides = (count: number) => {
   const context = countingContext('s')
@@ -260,7 +260,7 @@ describe('edits', () => {
     const deck = deckWithSlides(1)
     const slide = slidesOf(deck)[1]!
     const [back, front] = elementsOf(deck, slide.id)
-    const swapped = applyChanges(deck, restack(deck, { element: back!.id, index: 1 }))
+    const swapped = applyChanges(deck, stackElements(deck, { elements: [back!.id], way: 'forward' }))
     expect(elementsOf(swapped, slide.id).map(element => element.id)).toEqual([front!.id, back!.id])
     const copied = applyChanges(
       deck,

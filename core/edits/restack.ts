@@ -1,17 +1,9 @@
 import { setRecord, elementsOf, type Change, type Deck, type Element } from '../model'
 import { groupsAround } from '../resolved'
-import { orderAt, ordersAt, type Id } from '../values'
+import { ordersAt, type Id } from '../values'
 
 /** Those of an owner that stand in the same group, or in none, back to front. */
 const siblingsOf = (deck: Deck, element: Element) => elementsOf(deck, element.owner).filter(other => other.parent === element.parent)
-
-/** Moves an element among its siblings, so that it stands at `index` from the back (0 is the backmost). */
-export function restack(deck: Deck, wish: { element: Id; index: number }): Change[] {
-  const element = deck.elements[wish.element]
-  if (!element) return []
-  const others = siblingsOf(deck, element).filter(other => other.id !== element.id)
-  return [setRecord('elements', element.id, { order: orderAt(others, wish.index) })]
-}
 
 /**
  * Moves elements, in the order in which they are stacked, to just in front of or behind another one, into the group that it stands in;
@@ -29,4 +21,26 @@ export function restackTo(deck: Deck, wish: { elements: readonly Id[]; target: I
   const index = into ? siblings.length : siblings.indexOf(target) + (wish.where === 'front' ? 1 : 0)
   const orders = ordersAt(siblings, index, moving.length)
   return moving.map((element, at): Change => setRecord('elements', element.id, { order: orders[at]!, parent }))
+}
+
+/** Where parts go among what they stand with: a step forward or back, or all the way. */
+export type StackWay = 'forward' | 'back' | 'front' | 'behind'
+
+/**
+ * Moves elements of one owner and group among what they stand with; they keep their order and come to stand together. A step forward takes
+ * all of them in front of the next one above the backmost, a step back behind the next one below the frontmost. Nothing where there is
+ * none. Where two others share a place in the order, they are stepped over together.
+ */
+export function stackElements(deck: Deck, wish: { elements: readonly Id[]; way: StackWay }): Change[] {
+  const first = deck.elements[wish.elements[0] ?? '']
+  if (!first) return []
+  const all = siblingsOf(deck, first)
+  const moving = all.filter(element => wish.elements.includes(element.id))
+  const others = all.filter(element => !moving.includes(element))
+  const under = (element: Element) => all.slice(0, all.indexOf(element)).filter(other => others.includes(other)).length
+  const forwards = wish.way === 'forward' || wish.way === 'front'
+  const next = forwards ? others[under(moving[0]!)] : others[under(moving.at(-1)!) - 1]
+  if (!next) return []
+  const target = wish.way === 'front' ? others.at(-1)! : wish.way === 'behind' ? others[0]! : next
+  return restackTo(deck, { elements: moving.map(({ id }) => id), target: target.id, where: forwards ? 'front' : 'behind' })
 }

@@ -60,9 +60,9 @@ describe('what was pasted', () => {
       { text: 'Quill', level: 1 },
     ])
     expect(readPastedText(list).is).toBe('list')
-    expect(readPastedText({ ...list, content: [...list.content, { type: 'paragraph', content: [{ type: 'text', text: 'So.' }] }] }).is).toBe(
-      'words',
-    )
+    expect(
+      readPastedText({ ...list, content: [...list.content, { type: 'paragraph', content: [{ type: 'text', text: 'So.' }] }] }).is,
+    ).toBe('words')
     expect(readPastedText({ type: 'doc', content: [{ type: 'paragraph' }] }).is).toBe('nothing')
     expect(readPastedText(textOf(Array.from({ length: mostPastedLines + 1 }, () => 'words')))).toEqual({
       is: 'too long',
