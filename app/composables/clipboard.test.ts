@@ -162,7 +162,7 @@ describe('what comes from outside', () => {
       'text/plain': '',
     })
     const runs = (last() as TextElement).text.content[0]!.content!
-    expect(runs.map(run => [run.text, (run.marks ?? []).map(({ type }) => type)])).toEqual([
+    expect(runs.map(run => ['text' in run ? run.text : '', (run.marks ?? []).map(({ type }) => type)])).toEqual([
       ['The ', []],
       ['late', ['bold']],
       [' boat', []],
