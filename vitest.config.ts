@@ -6,11 +6,26 @@ import { defineConfig } from 'vitest/config'
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const alias = { '#core': here('./core'), '#stage': here('./stage'), '#player': here('./player') }
 const testTimeout = 180_000
+const asksDatabase = 'server/{database,live}/**/*.test.ts'
 
 export default defineConfig({
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'code', include: ['{core,server,stage,player,demo,scripts}/**/*.test.ts'], testTimeout } },
+      {
+        resolve: { alias },
+        test: { name: 'code', include: ['{core,server,stage,player,demo,scripts}/**/*.test.ts'], exclude: [asksDatabase], testTimeout },
+      },
+      {
+        // Against a real PostgreSQL.
+        resolve: { alias },
+        test: {
+          name: 'database',
+          include: [asksDatabase],
+          globalSetup: here('./server/testing/cluster.ts'),
+          setupFiles: [here('./server/testing/copy.ts')],
+          testTimeout,
+        },
+      },
       {
         // What Nuxt imports by itself is imported here too; what it does for the application stands in app/testing.
         plugins: [

@@ -1,0 +1,137 @@
+import { describe, expect, it } from 'vitest'
+import { applyChanges, setRecord } from '../../core/model'
+import { freshDeck } from '../../core/testing'
+import { database } from './connection'
+import {
+  appendUpdates,
+  deckExists,
+  decksWithWords,
+  foldUpdates,
+  insertDeck,
+  keepAside,
+  keepSnapshot,
+  listDecks,
+  makerOf,
+  newestUpdates,
+  removeDeck,
+  restoreDeck,
+  snapshotOf,
+  updatesOf,
+} from './decks'
+import { addPerson } from './people'
+
+let count = 0
+async function deckOf(title = 'Spring timetable', person: string | null = null) {
+  const id = `deck-${++count}`
+  const deck = applyChanges(freshDeck(), [setRecord('info', 'info', { title })])
+  const snapshot = JSON.stringify(deck)
+  await insertDeck({ id, title, purpose: 'talk', person, update: Uint8Array.of(1), snapshot, cover: snapshot, slides: 1, tables: [] })
+  return { id, deck }
+}
+const bytes = async (id: string, after = 0) => (await updatesOf(id, after)).map(({ content }) => [...content!])
+
+describe('a deck in the database', () => {
+  it('is in the list until it is removed, and again when it is restored', async () => {
+    const { id } = await deckOf('To be removed')
+    const listed = async () => (await listDecks()).some(deck => deck.id === id)
+    expect([await listed(), await deckExists(id)]).toEqual([true, true])
+    await removeDeck(id)
+    expect([await listed(), await deckExists(id)]).toEqual([false, false])
+    await restoreDeck(id)
+    expect([await listed(), await deckExists(id)]).toEqual([true, true])
+  })
+
+  it('is listed by what it was last, newest first', async () => {
+    const { id, deck } = await deckOf('Before')
+    await deckOf('Another')
+    await keepSnapshot(id, applyChanges(deck, [setRecord('info', 'info', { title: 'After', purpose: 'loop' })]))
+    const [first] = await listDecks()
+    expect(first).toMatchObject({ id, title: 'After', purpose: 'loop', slides: 1, version: null })
+    expect((await snapshotOf(id))!.info.info!.title).toBe('After')
+  })
+
+  it('of an older program gets what lists show of it', async () => {
+    const { id } = await deckOf('Old')
+    await database()`update decks set cover = null, slides = 0 where id = ${id}`
+    expect((await listDecks()).find(deck => deck.id === id)).toMatchObject({ slides: 1, cover: { info: { info: { title: 'Old' } } } })
+  })
+
+  it('is found by every word that stands somewhere in it, taken as letters', async () => {
+    const { id } = await deckOf('Fares 100% up_down')
+    const found = async (...words: string[]) => (await decksWithWords(words)).some(deck => deck.id === id)
+    expect([await found('fares'), await found('FARES', 'up_down'), await found('100%')]).toEqual([true, true, true])
+    expect([await found('fares', 'ferry'), await found('f%s'), await found('up-down')]).toEqual([false, false, false])
+  })
+
+  it('belongs to whom it was made by; one of too many is refused with what to do', async () => {
+    const person = (await addPerson({ name: 'Piet', email: 'piet@velmoor.example', role: 'editor', passwordHash: null }))!.id
+    const { id } = await deckOf('Mine', person)
+    expect([await makerOf(id), await makerOf('nobody')]).toEqual([person, null])
+    await database()`insert into decks (id, title, purpose, created_by, snapshot) select 'many-' || n, 'Many', 'talk', ${person}, '{}'
+      from generate_series(1, 1999) n`
+    await expect(deckOf('One more', person)).rejects.toThrow('as many as one person may keep')
+    await database()`delete from decks where id like 'many-%'`
+  })
+})
+
+describe('updates', () => {
+  it('are kept in the order in which they came, and given after one that is known', async () => {
+    const { id } = await deckOf()
+    const ids = await appendUpdates(
+      id,
+      [2, 3].map(content => ({ content: Uint8Array.of(content), person: null })),
+      'node',
+    )
+    expect(ids[1]).toBeGreaterThan(ids[0]!)
+    expect(await bytes(id)).toEqual([[1], [2], [3]])
+    expect(await bytes(id, ids[0])).toEqual([[3]])
+    const rows = await updatesOf(id, 0, ids)
+    expect(rows.map(({ content, bytes: size }) => [content?.length ?? null, size])).toEqual([
+      [1, 1],
+      [null, 1],
+      [null, 1],
+    ])
+    expect(await newestUpdates([id, 'nobody'])).toEqual([{ deck: id, last: ids[1] }])
+  })
+
+  it('are replaced by their sum, which stands where the last of them stood', async () => {
+    const { id } = await deckOf()
+    const [first] = (await updatesOf(id)).map(row => row.id)
+    const more = await appendUpdates(id, [{ content: Uint8Array.of(2), person: null }], 'node')
+    await foldUpdates(id, [first!, ...more], Uint8Array.of(1, 2))
+    const later = await appendUpdates(id, [{ content: Uint8Array.of(3), person: null }], 'node')
+    expect((await updatesOf(id)).map(row => [row.id, [...row.content!]])).toEqual([
+      [more[0], [1, 2]],
+      [later[0], [3]],
+    ])
+  })
+
+  it('are left alone where another node has summed some of them up', async () => {
+    const { id } = await deckOf()
+    const [first] = (await updatesOf(id)).map(row => row.id)
+    const more = await appendUpdates(id, [{ content: Uint8Array.of(2), person: null }], 'node')
+    await foldUpdates(id, [first!, ...more], Uint8Array.of(1, 2))
+    await foldUpdates(id, [first!, ...more], Uint8Array.of(9, 9))
+    expect(await bytes(id)).toEqual([[1, 2]])
+  })
+
+  it('of two nodes at once are all kept', async () => {
+    const { id } = await deckOf()
+    await Promise.all(
+      Array.from({ length: 20 }, (_, index) =>
+        appendUpdates(id, [{ content: Uint8Array.of(100 + index), person: null }], `node-${index % 2}`),
+      ),
+    )
+    expect((await bytes(id)).map(([byte]) => byte).sort()).toEqual([1, ...Array.from({ length: 20 }, (_, index) => 100 + index)].sort())
+  })
+})
+
+describe('what could not be mended', () => {
+  it('is kept aside, even where its letters are none that the database takes', async () => {
+    const { id } = await deckOf()
+    await keepAside(id, [{ table: 'elements', id: 'a\u0000b', content: 'broken \ud800', reason: 'it has no kind' }])
+    const [row] = await database()`select in_table, record, content, reason from set_aside where deck = ${id}`
+    expect(row).toMatchObject({ in_table: 'elements', reason: 'it has no kind' })
+    expect(row!.record).not.toContain('\u0000')
+  })
+})
