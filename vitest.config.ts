@@ -21,7 +21,7 @@ export default defineConfig({
         test: {
           name: 'database',
           include: [asksDatabase],
-          globalSetup: here('./server/testing/cluster.ts'),
+          globalSetup: here('./scripts/testing/cluster.ts'),
           setupFiles: [here('./server/testing/copy.ts')],
           testTimeout,
         },

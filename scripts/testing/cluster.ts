@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process'
 import type { TestProject } from 'vitest/node'
-import { startPostgres } from '../../scripts/postgres.mjs'
+import { startPostgres } from '../postgres.mjs'
 
 declare module 'vitest' {
   export interface ProvidedContext {
