@@ -10,6 +10,9 @@ const asksDatabase = 'server/{database,live}/**/*.test.ts'
 
 export default defineConfig({
   test: {
+    // As many files at once as there are cores: nothing else runs beside them.
+    maxWorkers: '100%',
+    reporters: ['default', here('./scripts/testing/slowest.ts')],
     projects: [
       {
         resolve: { alias },
