@@ -5,7 +5,8 @@ import { defineConfig } from 'vitest/config'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const alias = { '#core': here('./core'), '#stage': here('./stage'), '#player': here('./player') }
-const testTimeout = 180_000
+/** Generous: machines are shared, and a test that is slow there is not wrong. */
+const patience = { testTimeout: 180_000, hookTimeout: 180_000 }
 const asksDatabase = 'server/{database,live}/**/*.test.ts'
 
 export default defineConfig({
@@ -16,7 +17,7 @@ export default defineConfig({
     projects: [
       {
         resolve: { alias },
-        test: { name: 'code', include: ['{core,server,stage,player,demo,scripts}/**/*.test.ts'], exclude: [asksDatabase], testTimeout },
+        test: { name: 'code', include: ['{core,server,stage,player,demo,scripts}/**/*.test.ts'], exclude: [asksDatabase], ...patience },
       },
       {
         // Against a real PostgreSQL.
@@ -26,7 +27,7 @@ export default defineConfig({
           include: [asksDatabase],
           globalSetup: here('./scripts/testing/cluster.ts'),
           setupFiles: [here('./server/testing/copy.ts')],
-          testTimeout,
+          ...patience,
         },
       },
       {
@@ -48,7 +49,7 @@ export default defineConfig({
           environment: 'jsdom',
           setupFiles: [here('./app/testing/setup.ts')],
           include: ['app/**/*.test.ts'],
-          testTimeout,
+          ...patience,
         },
       },
     ],

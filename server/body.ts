@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import type { H3Event } from 'h3'
 import { refuse } from './access'
 
@@ -14,3 +15,15 @@ export async function readBytes(event: H3Event, limit: number, what: string): Pr
   }
   return Buffer.concat(parts)
 }
+
+/** What a file that is brought is called, as a query says it; what is longer than can be kept is cut. */
+export const nameOfFile = (usual: string) =>
+  z
+    .string()
+    .default(usual)
+    .transform(name => name.slice(0, 200))
+/** The folder of Media that a file goes into; empty for none. */
+export const folderOfFile = z
+  .string()
+  .default('')
+  .transform(folder => folder.trim().slice(0, 120))

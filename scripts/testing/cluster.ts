@@ -2,12 +2,6 @@ import { spawnSync } from 'node:child_process'
 import type { TestProject } from 'vitest/node'
 import { startPostgres } from '../postgres.mjs'
 
-declare module 'vitest' {
-  export interface ProvidedContext {
-    cluster: string
-  }
-}
-
 /** Starts a database of its own for all tests that ask one, brought up to date; each file of tests works in a copy. */
 export default async function (project: TestProject) {
   const cluster = await startPostgres('.hailbank/unit', { fresh: true, port: 54420 })

@@ -3,6 +3,13 @@ import postgres from 'postgres'
 import { afterAll, beforeAll, inject } from 'vitest'
 import { closeDatabase } from '../database/connection'
 
+declare module 'vitest' {
+  export interface ProvidedContext {
+    /** The address of the database that scripts/testing/cluster.ts has started. */
+    cluster: string
+  }
+}
+
 const name = `copy_${randomBytes(6).toString('hex')}`
 
 /** Runs a statement beside all databases: none may be in use that is copied. */

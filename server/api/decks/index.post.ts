@@ -12,6 +12,7 @@ const wish = z.object({
   starter: z.string().max(60).optional(),
 })
 
+/** Makes a deck: empty, or from a starter. Answers with its id. */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
   const asked = readAs(wish, await readBody(event))

@@ -3,6 +3,7 @@ import { readAs, requireEditor } from '../../access'
 import { addLoop } from '../../database/screens'
 import { newId } from '../../new-id'
 
+/** Adds a loop. Answers with its id. */
 export default defineEventHandler(async event => {
   await requireEditor(event)
   const { name } = readAs(z.object({ name: z.string().trim().min(1).max(120) }), await readBody(event))

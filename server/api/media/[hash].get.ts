@@ -1,7 +1,11 @@
 import { Readable } from 'node:stream'
-import { refuse, requireViewerOrScreen } from '../../access'
+import { z } from 'zod'
+import { readAs, refuse, requireViewerOrScreen } from '../../access'
 import { mediaByHash, mediaBytes } from '../../database/media'
 import { scaledMedia } from '../../media/steps'
+
+/** `width` in px of the picture asked for; `at` in seconds of a film. */
+const wish = z.object({ width: z.coerce.number().positive().optional(), at: z.coerce.number().min(0).optional() })
 
 /** A media file, whole or a range of it; with `width`, a picture made smaller. Its content never changes, so it may be kept for good. */
 export default defineEventHandler(async event => {
@@ -20,15 +24,10 @@ export default defineEventHandler(async event => {
     setResponseStatus(event, 304)
     return null
   }
-  const { width, at } = getQuery(event)
-  const wanted = Number(width)
-  const moment = at === undefined ? null : Number(at)
-  const scaled =
-    Number.isFinite(wanted) && wanted > 0
-      ? await scaledMedia(row, wanted, moment !== null && Number.isFinite(moment) && moment >= 0 ? moment : null)
-      : null
+  const { width, at } = readAs(wish, getQuery(event))
+  const scaled = width ? await scaledMedia(row, width, at ?? null) : null
   if (scaled) {
-    setHeaders(event, { 'content-type': scaled.type, etag: `"${row.hash}-${wanted}-${moment ?? ''}"` })
+    setHeaders(event, { 'content-type': scaled.type, etag: `"${row.hash}-${width}-${at ?? ''}"` })
     return scaled.content
   }
   let from = 0

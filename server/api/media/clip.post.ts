@@ -4,7 +4,9 @@ import path from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import { Transform } from 'node:stream'
 import { fileTypeFromFile } from 'file-type'
-import { refuse, requireEditor } from '../../access'
+import { z } from 'zod'
+import { readAs, refuse, requireEditor } from '../../access'
+import { folderOfFile, nameOfFile } from '../../body'
 import { keepJobFile } from '../../database/job-files'
 import { addJob } from '../../database/jobs'
 import { changeMedia } from '../../database/media'
@@ -23,16 +25,16 @@ const atOnce = 64 * 1024 ** 2
 /** A film with longer stretches between its key frames, seconds, is made anew: each seek in it would decode so much. */
 const mostKeyGap = 12
 
+const wish = z.object({ name: nameOfFile('clip'), folder: folderOfFile })
+
 /**
  * Takes a film or sound of any kind that ffmpeg reads. What browsers play is kept as it is; all else becomes a job that
  * makes it playable, and answers with that job’s id.
  */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
-  const { name: asked = 'clip', folder = '' } = getQuery(event)
-  const name = String(asked).slice(0, 200)
+  const { name, folder: shelf } = readAs(wish, getQuery(event))
   const called = `“${name.slice(0, 120)}”`
-  const shelf = String(folder).trim().slice(0, 120)
   return await inFolder(async place => {
     const file = path.join(place, 'clip')
     let size = 0

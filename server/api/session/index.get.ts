@@ -1,5 +1,6 @@
 import { requireViewer } from '../../access'
 
+/** Who is signed in. */
 export default defineEventHandler(async event => {
   const { session: _, ...user } = await requireViewer(event)
   return { user }

@@ -5,6 +5,7 @@ import { variantOf } from '../../../decks/attachment'
 import { publishDeck } from '../../../decks/publish'
 import { currentDeck } from '../../../live/rooms'
 
+/** Publishes a deck as it stands now, for screens; with `variant`, as that shows it. Answers with the number of its version. */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
   const id = getRouterParam(event, 'id')!
