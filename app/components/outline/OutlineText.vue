@@ -7,11 +7,13 @@ import {
   insertOutline,
   isOnlyWords,
   joinOutline,
+  outlineKey,
   outlineOf,
   setAgenda,
   setOutlineSlide,
   splitOutline,
   type OutlineSlide,
+  type OutlineStep,
 } from '#core/layouts'
 
 /** The whole deck as text: a line is a slide, indented lines stand on it. */
@@ -114,87 +116,45 @@ const moveRow = (row: Row, index: number) =>
 
 function onKey(event: KeyboardEvent, row: Row, line: number) {
   const input = event.target as HTMLTextAreaElement
-  const item = row.outline.lines[line]
-  const fixed = !canWrite(row) && line >= 0
-  if (event.key === 'Enter' && !event.shiftKey) {
-    event.preventDefault()
-    if (fixed) return
-    const [head, tail] = [input.value.slice(0, input.selectionStart), input.value.slice(input.selectionEnd)]
-    if (line < 0) {
-      if (!row.slide.agenda && (tail || row.outline.lines.length)) {
-        write(row.slide.id, { title: head, lines: [{ text: tail, level: 1 }, ...row.outline.lines] })
-        focusLine(row.slide.id, 0, false)
-      } else newSlideAfter(row.slide.id)
-    } else if (!item!.text && line === row.outline.lines.length - 1) {
-      write(row.slide.id, { ...row.outline, lines: row.outline.lines.slice(0, -1) })
-      newSlideAfter(row.slide.id)
-    } else {
-      const lines = row.outline.lines.flatMap((entry, index) =>
-        index === line
-          ? [
-              { ...entry, text: head },
-              { text: tail, level: entry.level },
-            ]
-          : [entry],
-      )
-      write(row.slide.id, { ...row.outline, lines })
-      focusLine(row.slide.id, line + 1, false)
-    }
-  } else if (event.key === 'Tab') {
-    event.preventDefault()
-    if (fixed) return
-    if (line < 0 && !event.shiftKey) joinAbove(row)
-    else if (line >= 0 && event.shiftKey && item!.level === 1) split(row, line)
-    else if (line >= 0) {
-      const level = Math.min(9, Math.max(1, item!.level + (event.shiftKey ? -1 : 1)))
-      write(row.slide.id, {
-        ...row.outline,
-        lines: row.outline.lines.map((entry, index) => (index === line ? { ...entry, level } : entry)),
-      })
-    }
-  } else if (event.key === 'Backspace' && input.selectionStart === 0 && input.selectionEnd === 0) {
-    if (line >= 0 && !fixed) {
-      event.preventDefault()
-      const lines = row.outline.lines.filter((_, index) => index !== line)
-      if (line === 0) write(row.slide.id, { title: row.outline.title + item!.text, lines })
-      else
-        write(row.slide.id, {
-          ...row.outline,
-          lines: lines.map((entry, index) => (index === line - 1 ? { ...entry, text: entry.text + item!.text } : entry)),
-        })
-      focusLine(row.slide.id, line - 1)
-    } else if (
-      line < 0 &&
-      !row.outline.title &&
-      !row.outline.lines.length &&
-      rows.value.length > 1 &&
-      isOnlyWords(store.current, row.slide.id)
-    ) {
-      event.preventDefault()
-      const above = rows.value[row.index - 1]
-      store.edit('remove a slide', removeSlides(store.current, { slides: [row.slide.id] }))
-      if (above) focusLine(above.slide.id, above.outline.lines.length - 1)
-    }
-  } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && event.altKey) {
-    event.preventDefault()
-    moveRow(row, row.index + (event.key === 'ArrowUp' ? -1 : 1))
+  const above = rows.value[row.index - 1]
+  const step = outlineKey(
+    {
+      outline: row.outline,
+      line,
+      text: input.value,
+      from: input.selectionStart,
+      to: input.selectionEnd,
+      fixed: !canWrite(row),
+      above: above?.outline.lines.length ?? null,
+      below: row.index + 1 < rows.value.length,
+      mayGo: rows.value.length > 1 && isOnlyWords(store.current, row.slide.id),
+    },
+    { key: event.key, shift: event.shiftKey, alt: event.altKey },
+  )
+  if (!step) return
+  event.preventDefault()
+  take(step, row, line)
+}
+
+function take(step: OutlineStep, row: Row, line: number) {
+  if (step.do === 'write') {
+    write(row.slide.id, step.outline)
+    if (step.focus) focusLine(row.slide.id, step.focus.line, step.focus.atEnd)
+  } else if (step.do === 'new slide') {
+    if (step.outline) write(row.slide.id, step.outline)
+    newSlideAfter(row.slide.id)
+  } else if (step.do === 'join') joinAbove(row)
+  else if (step.do === 'split') split(row, step.line)
+  else if (step.do === 'remove') {
+    const above = rows.value[row.index - 1]
+    store.edit('remove a slide', removeSlides(store.current, { slides: [row.slide.id] }))
+    if (above) focusLine(above.slide.id, above.outline.lines.length - 1)
+  } else if (step.do === 'move') {
+    moveRow(row, row.index + step.by)
     focusLine(row.slide.id, line)
-  } else if (
-    (event.key === 'ArrowUp' && input.selectionStart === 0) ||
-    (event.key === 'ArrowDown' && input.selectionEnd === input.value.length)
-  ) {
-    const step = event.key === 'ArrowUp' ? -1 : 1
-    const to = line + step
-    const [slide, at] =
-      to < -1
-        ? [rows.value[row.index - 1], (rows.value[row.index - 1]?.outline.lines.length ?? 0) - 1]
-        : to >= row.outline.lines.length
-          ? [rows.value[row.index + 1], -1]
-          : [row, to]
-    if (slide) {
-      event.preventDefault()
-      focusLine(slide.slide.id, at)
-    }
+  } else if (step.do === 'go') {
+    const next = rows.value[row.index + step.slides]
+    if (next) focusLine(next.slide.id, step.line)
   }
 }
 
@@ -220,10 +180,10 @@ function split(row: Row, line: number) {
   }
 }
 
-/** Several lines at once become slides with their lines; a slide that is still empty gives way to them. */
 /** What reads outlines is loaded with the first that comes. */
 const readOutline = async (text: string, name?: string) => (await import('#core/formats/outline')).readOutline(text, name)
 
+/** Several lines at once become slides with their lines; a slide that is still empty gives way to them. */
 async function paste(event: ClipboardEvent, row: Row, line: number) {
   const text = event.clipboardData?.getData('text/plain') ?? ''
   if (!/\n/.test(text.trim())) return
