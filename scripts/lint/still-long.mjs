@@ -4,7 +4,6 @@
  */
 export const stillLong = [
   'app/components/compose/DrawTool.vue',
-  'app/components/outline/OutlineText.vue',
   'app/composables/arranging.ts',
   'app/composables/beat-menu.ts',
   'app/composables/clipboard.ts',
