@@ -40,6 +40,11 @@ const inSight = computed(() =>
   placed.value.filter(item => item.x + item.width > scrolled.value - 200 && item.x < scrolled.value + visible.value + 200),
 )
 
+/** How far the playhead’s flag stands aside of it, px, so that it is not cut off at an end of what is in sight. */
+function asideOf(x: number): number {
+  const [half, at] = [30, x - scrolled.value]
+  return at < 0 || at > visible.value ? 0 : Math.max(0, half - at) + Math.min(0, visible.value - half - at)
+}
 function xOf(seconds: number): number {
   const item = placed.value.findLast(candidate => candidate.slide.start <= seconds + 1e-9)
   if (!item) return 4
@@ -208,7 +213,7 @@ watch(
           <span v-if="store.canEdit" class="edge" title="Drag to change how long it holds" @pointerdown.stop="dragEdge($event, item)" />
         </div>
         <div v-if="now !== null" class="playhead" :style="{ transform: `translateX(${xOf(now)}px)` }" aria-hidden="true">
-          <span class="flag amount" @pointerdown="scrub">{{ clockWords(now, true) }}</span>
+          <span class="flag amount" :style="{ '--aside': `${asideOf(xOf(now))}px` }" @pointerdown="scrub">{{ clockWords(now, true) }}</span>
         </div>
         <p v-if="!placed.length" class="quiet none">Slides appear here, as wide as they last.</p>
       </div>
@@ -408,7 +413,7 @@ watch(
   position: absolute;
   top: 3px;
   left: 50%;
-  transform: translateX(-50%);
+  transform: translateX(calc(-50% + var(--aside, 0px)));
   background: var(--now);
   color: #261904;
   font-weight: 600;
