@@ -54,7 +54,7 @@ const views: Readonly<Record<string, { url: string; dark?: boolean; before?: (pa
   layouts: {
     url: '/decks/demo-briefing?phase=compose&look=layouts',
     async before(page) {
-      await page.getByRole('button', { name: /^Picture beside a list/ }).first().click()
+      await page.getByRole('button', { name: 'Edit layout Picture beside a list' }).click()
     },
   },
   time: { url: '/decks/demo-briefing?phase=time', before: page => slide(page, 2) },
