@@ -12,6 +12,8 @@ export default {
   jsonReporter: { fileName: '.hailbank/mutants.json' },
   clearTextReporter: { allowColor: false, logTests: false },
   tempDirName: '.hailbank/stryker',
+  // Databases that run, and what is built.
+  ignorePatterns: ['.hailbank', '.output', '.nuxt', 'docs/screenshots', 'test-results'],
   concurrency: 2,
   // Words for people are not what is tested here.
   mutator: { excludedMutations: ['StringLiteral'] },
