@@ -99,6 +99,53 @@ describe('what is moved is drawn to equal gaps', () => {
   })
 })
 
+describe('what is shown of a snap', () => {
+  const others = [at(100, 290, 200, 360), at(573, 290, 700, 360)]
+
+  it('stands level between what it measures, from edge to edge', () => {
+    const { measures } = snapMove([box(337, 300)], { ...bare, margin: 0, others })
+    expect(measures).toEqual([
+      { axis: 'x', from: 200, to: 336.5, at: 325, equal: true },
+      { axis: 'x', from: 436.5, to: 573, at: 325, equal: true },
+    ])
+  })
+
+  it('is the same on end', () => {
+    const upright = others.map(({ left, top, right, bottom }) => at(top, left, bottom, right))
+    const { shift, measures, guides } = snapMove([box(300, 337, 50, 100)], { ...bare, margin: 0, others: upright })
+    expect(shift.y).toBeCloseTo(-0.5)
+    expect(measures.map(({ axis, from, to }) => [axis, from, to])).toEqual([
+      ['y', 200, 336.5],
+      ['y', 436.5, 573],
+    ])
+    expect(guides.filter(({ axis }) => axis === 'y')).toEqual([])
+  })
+
+  it('are both gaps of a row that goes on, and none where nothing is drawn', () => {
+    const row = [at(100, 290, 200, 360), at(240, 290, 340, 360)]
+    const { measures } = snapMove([box(377, 300)], { ...bare, margin: 0, others: row })
+    expect(measures.map(({ from, to }) => [from, to])).toEqual([
+      [340, 380],
+      [200, 240],
+    ])
+    expect(snapMove([box(720, 400)], { ...bare, margin: 0, others: row })).toEqual({ shift: { x: 0, y: 0 }, guides: [], measures: [] })
+  })
+
+  it('is a line rather than a gap where both are as near', () => {
+    const { guides } = snapMove([box(336.5, 300)], { ...bare, margin: 0, others: [...others, at(336.5, 900, 400, 960)] })
+    expect(guides.some(({ axis, at: line }) => axis === 'x' && line === 336.5)).toBe(true)
+  })
+
+  it('is the size of the other and its own, each at its middle', () => {
+    const other = at(900, 800, 1050, 860)
+    const { measures } = snapResize(box(300, 300), { across: 1, down: 0 }, { x: 47, y: 0 }, { ...bare, others: [other] })
+    expect(measures).toEqual([
+      { axis: 'x', from: 900, to: 1050, at: 830, equal: true },
+      { axis: 'x', from: 300, to: 450, at: 325, equal: true },
+    ])
+  })
+})
+
 describe('what is resized', () => {
   it('has its dragged edges drawn to lines, and the others stay', () => {
     fc.assert(
@@ -143,6 +190,21 @@ describe('what is resized', () => {
     )
     expect(end.width).toBeCloseTo(300)
     expect(end.width / end.height).toBeCloseTo(2)
+  })
+
+  it('from its centre takes on a size on both sides, and from the left and above by those edges', () => {
+    const others = [at(900, 800, 1050, 860)]
+    const centred = snapResize(box(300, 300), { across: 1, down: 0 }, { x: 23, y: 0 }, { ...bare, others }, { fromCenter: true })
+    expect([centred.box.x, centred.box.width]).toEqual([275, 150])
+    const left = snapResize(box(300, 300), { across: -1, down: 0 }, { x: -47, y: 0 }, { ...bare, others })
+    expect([left.box.x, left.box.width]).toEqual([250, 150])
+    const above = snapResize(box(300, 300), { across: 0, down: -1 }, { x: 0, y: -12 }, { ...bare, others })
+    expect([above.box.y, above.box.height]).toEqual([290, 60])
+  })
+
+  it('takes the nearest of several sizes', () => {
+    const others = [at(900, 800, 1053, 860), at(900, 900, 1048, 960)]
+    expect(snapResize(box(300, 300), { across: 1, down: 0 }, { x: 49, y: 0 }, { ...bare, others }).box.width).toBe(148)
   })
 
   it('is left alone where it is turned', () => {
