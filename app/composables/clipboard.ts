@@ -186,10 +186,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     if (!applies(event) || !store.deck || !where.stageId || !event.clipboardData) return
     event.preventDefault()
     if (!store.canEdit || where.isForm) {
-      useToast().add({
-        title: where.isForm ? 'This deck is a form: fill its places.' : 'Your role is viewer: you can look, but not change.',
-        color: 'warning',
-      })
+      warn(where.isForm ? 'This deck is a form: fill its places.' : 'Your role is viewer: you can look, but not change.')
       return
     }
     const own = event.clipboardData.getData(mime)

@@ -1,4 +1,4 @@
-<!-- What a page of the application stands in: its messages, hints and dialogs. Pages that need none of it say `layout: false`, and are light. -->
+<!-- What a page of the application stands in: its messages, hints and dialogs. Pages that need none say `layout: false`, and are light. -->
 <script setup lang="ts">
 import { addAPIProvider } from '@iconify/vue'
 

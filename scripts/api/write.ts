@@ -22,7 +22,10 @@ function typeWords(schema: JsonSchema, depth = 2): string {
   if (schema.type === 'string')
     return `${schema.format ? `${schema.format} ` : ''}text${bounds(schema.minLength, schema.maxLength, ' letters')}`
   if (schema.type === 'integer' || schema.type === 'number')
-    return `${schema.type === 'integer' ? 'whole ' : ''}number${bounds(told(schema.minimum ?? schema.exclusiveMinimum), told(schema.maximum), '')}`
+    return (
+      (schema.type === 'integer' ? 'whole number' : 'number') +
+      bounds(told(schema.minimum ?? schema.exclusiveMinimum), told(schema.maximum), '')
+    )
   if (schema.type === 'boolean') return '`true` or `false`'
   if (schema.type === 'array')
     return `list${bounds(schema.minItems, schema.maxItems, '')}, each ${typeWords(schema.items ?? {}, depth - 1)}`
@@ -70,8 +73,8 @@ export async function writeApi(): Promise<string> {
   const lines = [
     '# The HTTP routes',
     '',
-    'Made by `npm run api` from the routes’ own files: what each does, who may ask, and the schema that it reads by. What a schema does not',
-    'allow is answered with 400 and one sentence on what is wrong; every refusal has its sentence in `data.message`. Sessions are a cookie',
+    'Made by `npm run api` from the routes’ own files: what each does, who may ask, and the schema that it reads by. What a schema does',
+    'not allow is answered with 400 and one sentence on what is wrong; every refusal has its sentence in `data.message`. Sessions are a cookie',
     'that `POST /api/session` sets; a screen sends `Authorization: Bearer` and its token. Decks themselves are edited over the socket at',
     '`/live/{deck}` (`core/live/protocol.ts`).',
     '',

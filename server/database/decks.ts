@@ -80,7 +80,8 @@ export async function insertDeck(deck: StoredDeck, sql: Sql = database()) {
       )
   }
   await sql`insert into decks (id, title, purpose, created_by, snapshot, slides, cover, cover_tables)
-    values (${deck.id}, ${deck.title}, ${deck.purpose}, ${deck.person}, ${deck.snapshot}::text::jsonb, ${deck.slides}, ${deck.cover}::text::jsonb, ${deck.tables})`
+    values (${deck.id}, ${deck.title}, ${deck.purpose}, ${deck.person}, ${deck.snapshot}::text::jsonb, ${deck.slides},
+      ${deck.cover}::text::jsonb, ${deck.tables})`
   await sql`insert into deck_updates (deck, content, person) values (${deck.id}, ${Buffer.from(deck.update)}, ${deck.person})`
 }
 
@@ -98,7 +99,8 @@ export async function keepSnapshot(id: string, snapshot: Deck) {
   const sql = database()
   const { slides, cover, tables } = shownInLists(sql, snapshot)
   await sql`update decks
-    set snapshot = ${jsonOf(snapshot)}, slides = ${slides}, cover = ${cover}, cover_tables = ${tables}, title = ${info.title}, purpose = ${info.purpose}, changed_at = now()
+    set snapshot = ${jsonOf(snapshot)}, slides = ${slides}, cover = ${cover}, cover_tables = ${tables},
+      title = ${info.title}, purpose = ${info.purpose}, changed_at = now()
     where id = ${id}`
 }
 

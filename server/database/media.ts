@@ -58,7 +58,8 @@ async function addRow(sql: Sql, row: MediaRow, person: string | null, made: bool
   const inserted = await sql`
     insert into media (hash, name, type, extension, bytes, width, height, seconds, created_by, made)
    
-      values (${row.hash}, ${row.name}, ${row.type}, ${row.extension}, ${row.bytes}, ${row.width}, ${row.height}, ${row.seconds ?? null}, ${person}, ${made})
+      values (${row.hash}, ${row.name}, ${row.type}, ${row.extension}, ${row.bytes}, ${row.width}, ${row.height},
+        ${row.seconds ?? null}, ${person}, ${made})
       on conflict (hash) do nothing returning hash`
   if (!inserted.length && !made) await sql`update media set used_at = now(), made = false where hash = ${row.hash}`
   // Counted after it is in, in the same transaction: several at once do not slip past each other by much, and what is too much is taken
@@ -127,7 +128,8 @@ export async function describeMedia(hash: string, found: { colors: Dominant[]; l
 }
 
 const columns = (sql: Sql) =>
-  sql`m.hash, m.name, m.type, m.extension, m.bytes, m.width, m.height, m.seconds, m.folder, m.tags, m.rights, m.credit, m.colors, m.likeness, m.created_at as "createdAt", m.used_at as "usedAt", p.name as by`
+  sql`m.hash, m.name, m.type, m.extension, m.bytes, m.width, m.height, m.seconds, m.folder, m.tags, m.rights,
+    m.credit, m.colors, m.likeness, m.created_at as "createdAt", m.used_at as "usedAt", p.name as by`
 
 /** All pictures, films and sounds of the team, those used last first; fonts are kept elsewhere. */
 export async function allMedia(sql: Sql = database()): Promise<MediaItem[]> {

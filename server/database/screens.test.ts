@@ -22,7 +22,8 @@ import {
 
 beforeEach(async () => {
   await database()`truncate screens, loops, decks cascade`
-  await database()`insert into decks (id, title, purpose, snapshot) values ('hall', 'The hall', 'loop', '{}'), ('fares', 'Fares', 'loop', '{}')`
+  await database()`insert into decks (id, title, purpose, snapshot) values
+    ('hall', 'The hall', 'loop', '{}'), ('fares', 'Fares', 'loop', '{}')`
 })
 const screen = (id = 'door') => addScreen({ id, name: `Screen ${id}`, place: 'Quay 2', token: `token-${id}` })
 const published = (deck = 'hall', seconds = 40) => publish({ deck, snapshot: freshDeck('loop'), tables: [], seconds, person: null })

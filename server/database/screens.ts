@@ -111,7 +111,9 @@ export async function keepPlays(screen: string, plays: readonly Play[]): Promise
   const [row] = await sql<{ credible: number }[]>`
     with said as (
       select deck, version, at::timestamptz as started_at, seconds
-        from unnest(${plays.map(play => play.deck)}::text[], ${plays.map(play => play.version)}::int[], ${plays.map(play => play.startedAt.toISOString())}::text[], ${plays.map(play => play.seconds)}::float8[]) as said(deck, version, at, seconds)
+        from unnest(
+          ${plays.map(play => play.deck)}::text[], ${plays.map(play => play.version)}::int[],
+          ${plays.map(play => play.startedAt.toISOString())}::text[], ${plays.map(play => play.seconds)}::float8[]) as said(deck, version, at, seconds)
     ), credible as (
       select said.* from said
       join given on given.screen = ${screen} and given.deck = said.deck and given.version = said.version
@@ -131,7 +133,8 @@ export async function publish(version: { deck: string; snapshot: Deck; tables: D
   const sql = database()
   const [row] = await sql<{ number: number }[]>`
     insert into deck_versions (deck, number, snapshot, tables, length_seconds, published_by)
-    select ${version.deck}, coalesce(max(number), 0) + 1, ${jsonOf(version.snapshot)}, ${jsonOf(version.tables)}, ${version.seconds}, ${version.person}
+    select ${version.deck}, coalesce(max(number), 0) + 1, ${jsonOf(version.snapshot)}, ${jsonOf(version.tables)},
+      ${version.seconds}, ${version.person}
     from deck_versions where deck = ${version.deck} returning number`
   return row!.number
 }

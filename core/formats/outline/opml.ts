@@ -37,9 +37,9 @@ export function readOpml(text: string): Outcome<ReadOutline> {
   const { elements, depth, declares } = shapeOfXml(text)
   if (elements > mostElements || depth > mostDepth)
     return failed(
-      'This OPML file has ' +
-        `${elements > mostElements ? `more than ${mostElements.toLocaleString('en')} lines` : `lines that nest more than ${mostDepth} levels deep`}. ` +
-        'Bring it in parts.',
+      elements > mostElements
+        ? `This OPML file has more than ${mostElements.toLocaleString('en')} lines. Bring it in parts.`
+        : `This OPML file has lines that nest more than ${mostDepth} levels deep. Bring it in parts.`,
     )
   if (declares) return failed('This OPML file defines entities of its own, which are not read. Save it without them, then read it again.')
   const valid = XMLValidator.validate(text)

@@ -153,7 +153,8 @@ export const arrowShapes: readonly Shape[] = [
       const large = sweep > 0.5 ? 1 : 0
       return (
         `M${at(0, outer)}A${short(width * outer)} ${short(height * outer)} 0 ${large} 1 ` +
-        `${at(sweep, outer)}L${at(sweep, outer + 0.08)}L${at(point, middle)}L${at(sweep, Math.max(0, inner - 0.08))}L${at(sweep, inner)}A${short(width * inner)} ` +
+        `${at(sweep, outer)}L${at(sweep, outer + 0.08)}L${at(point, middle)}L${at(sweep, Math.max(0, inner - 0.08))}` +
+        `L${at(sweep, inner)}A${short(width * inner)} ` +
         `${short(height * inner)} 0 ${large} 0 ${at(0, inner)}Z`
       )
     },
