@@ -1,17 +1,17 @@
 import { defineConfig } from '@playwright/test'
+import { places, port } from './tests/support/server'
 
-const port = Number(process.env.HAILBANK_TEST_PORT ?? 4690)
-
-/** The real interface, in Debian's Chromium, against a built and started server with a database of its own. */
+/** The real interface, in Debian's Chromium, against a built server; each worker has one of its own, with a database. */
 export default defineConfig({
   testDir: 'tests',
   // Generous: they only say when to give up, and machines that others use too are slow at times.
   timeout: 240_000,
   expect: { timeout: 30_000 },
   fullyParallel: false,
-  workers: 1,
+  workers: places.length,
   forbidOnly: !!process.env.CI,
   reporter: [['list']],
+  reportSlowTests: { max: 10, threshold: 30_000 },
   globalSetup: './tests/support/start.ts',
   use: {
     testIdAttribute: 'data-test',

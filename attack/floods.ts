@@ -5,11 +5,11 @@ import * as Y from 'yjs'
 import postgres from 'postgres'
 import { applyToDocument, encodeMessage, liveTable } from '../core/live'
 import { editDeck } from '../tests/support/live'
-import { port } from '../tests/support/server'
+import { databaseUrl, port } from '../tests/support/server'
 import { deckOf, makeDeck, pause, whileAsked, type Attack } from './attack'
 
 const bytesOnDisk = async (deck: string) => {
-  const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
+  const sql = postgres(databaseUrl(), { max: 1 })
   const [row] = await sql<
     { bytes: number }[]
   >`select coalesce(sum(length(content)), 0)::int as bytes from deck_updates where deck = ${deck}`

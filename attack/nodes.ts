@@ -4,17 +4,17 @@ import { applyToDocument, liveTable } from '../core/live'
 import { freePort } from '../scripts/postgres.mjs'
 import { startServer } from '../scripts/serve.mjs'
 import { editDeck } from '../tests/support/live'
-import { port } from '../tests/support/server'
+import { databaseUrl, home, port } from '../tests/support/server'
 import { makeDeck, pause, type Attack } from './attack'
 
 export const nodes: Attack = {
   name: 'nodes',
   about: 'two servers on one database under load, while their connections are cut',
   async run(times) {
-    const url = process.env.HAILBANK_TEST_DATABASE!
+    const url = databaseUrl()
     const deck = await makeDeck('Two nodes')
     const second = await freePort(4870)
-    const node = await startServer({ home: process.env.HAILBANK_HOME!, url, port: second, quiet: true })
+    const node = await startServer({ home, url, port: second, quiet: true })
     const failures: string[] = []
     const acknowledged: string[] = []
     try {

@@ -4,6 +4,6 @@
 export HAILBANK_NEEDS_BROWSER=1
 source "$(dirname "$0")/prepare.sh"
 export HAILBANK_HOME=.hailbank/attack
-HAILBANK_TEST_PORT="$(node -e "import('./scripts/postgres.mjs').then(async module => console.log(await module.freePort(4890)))")"
-export HAILBANK_TEST_PORT
+HAILBANK_TEST_PORTS="$(node -e "import('./scripts/postgres.mjs').then(async module => console.log(await module.freePort(4890)))")"
+export HAILBANK_TEST_PORTS
 exec node --import jiti/register attack/index.ts "$@"

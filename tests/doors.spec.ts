@@ -8,7 +8,7 @@ import sharp from 'sharp'
 import { WebSocket } from 'ws'
 import { enter } from './support/people'
 import { routes } from './support/routes'
-import { kill, port, startAgain } from './support/server'
+import { databaseUrl, home, kill, port, startAgain } from './support/server'
 
 /** These ask nobody, each for the reason its file gives. */
 const open = ['GET /api/welcome', 'POST /api/session', 'DELETE /api/session', 'GET /api/health', 'POST /api/password-link']
@@ -87,7 +87,7 @@ test('a wrong password is refused; guessing is slowed down for good, over restar
   const first = await attempt('guess')
   expect(first).toMatchObject({ status: 401, words: expect.stringContaining('do not go together') })
   for (let count = 0; count < 7; count++) await attempt('guess')
-  const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
+  const sql = postgres(databaseUrl(), { max: 1 })
   expect((await sql`select points from attempts where key = 'account:vera@velmoor.example'`)[0]).toMatchObject({ points: 8 })
   await kill('SIGTERM')
   await startAgain()
@@ -209,7 +209,7 @@ test('an error that is nobody’s fault is logged once, with the id that the per
   playwright,
 }) => {
   await request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
-  const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
+  const sql = postgres(databaseUrl(), { max: 1 })
   await sql`alter table loops rename to loops_away`
   const answer = await request.get('/api/loops')
   await sql`alter table loops_away rename to loops`
@@ -218,7 +218,7 @@ test('an error that is nobody’s fault is logged once, with the id that the per
   const { data } = await answer.json()
   expect(data.message).toContain(data.id)
   expect(data.message).not.toContain('relation')
-  const written = readFileSync(path.join(process.env.HAILBANK_HOME ?? '.hailbank/test', 'server.log'), 'utf8')
+  const written = readFileSync(path.join(home, 'server.log'), 'utf8')
     .split('\n')
     .filter(line => line.includes(data.id))
   expect(written).toHaveLength(1)
@@ -237,7 +237,7 @@ test('an error that is nobody’s fault is logged once, with the id that the per
 test('what one person keeps is bounded: files by their bytes, decks by their number, and what is too much leaves nothing behind', async ({
   request,
 }) => {
-  const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
+  const sql = postgres(databaseUrl(), { max: 1 })
   await request.post('/api/session', { data: { demo: 'tomas@velmoor.example' } })
   const png = await sharp({ create: { width: 31, height: 17, channels: 3, background: '#345678' } })
     .png()

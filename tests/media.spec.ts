@@ -6,6 +6,7 @@ import { applyToDocument, liveTable } from '../core/live'
 import { makePictures } from '../demo/pictures'
 import { editDeck } from './support/live'
 import { enter, goPhase, newDeck } from './support/people'
+import { databaseUrl } from './support/server'
 
 const picture = (color: string) =>
   sharp({ create: { width: 420, height: 300, channels: 3, background: color } })
@@ -125,7 +126,7 @@ test(
   'a file that anything needs stays in Media; a screen whose picture is gone all the same plays on, with a calm plate in its ' + 'place',
   async ({ page, request, browser }) => {
     await request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })
-    const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
+    const sql = postgres(databaseUrl(), { max: 1 })
     const [picture] = await makePictures(1)
     const bring = async (name: string, extra: number) =>
       (

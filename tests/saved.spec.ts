@@ -8,7 +8,7 @@ import { freePort } from '../scripts/postgres.mjs'
 import { cookieOf, editDeck } from './support/live'
 import { enter, newDeck, saved } from './support/people'
 import { addShape, blank } from './support/stage'
-import { answers, kill, port, restoreDatabase, startAgain } from './support/server'
+import { answers, databaseUrl, home, kill, port, restoreDatabase, startAgain } from './support/server'
 
 // Whatever a test here breaks off in the midst of, the next one finds the database and the server up.
 test.afterEach(async () => {
@@ -21,7 +21,7 @@ test.afterEach(async () => {
 const title = (page: Page, number: number) => page.getByLabel(`Slide ${number}`, { exact: true })
 const idOf = (page: Page) => /decks\/([^?]+)/.exec(page.url())![1]!
 const withSql = async <T>(work: (sql: postgres.Sql) => Promise<T>) => {
-  const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
+  const sql = postgres(databaseUrl(), { max: 1 })
   try {
     return await work(sql)
   } finally {
@@ -262,11 +262,10 @@ test('a deck that an older program left with broken records is mended on opening
 test('three servers on one database lose nothing of what any of them was sent, while their connections are cut', async () => {
   test.setTimeout(300_000)
   const deck = await makeDeck('Three nodes')
-  const url = process.env.HAILBANK_TEST_DATABASE!
+  const url = databaseUrl()
   const ports = [port, await freePort(4800), await freePort(4820)]
   const nodes = []
-  for (const at of ports.slice(1))
-    nodes.push(await startServer({ home: process.env.HAILBANK_HOME ?? '.hailbank/test', url, port: at, quiet: true }))
+  for (const at of ports.slice(1)) nodes.push(await startServer({ home, url, port: at, quiet: true }))
   try {
     // Signed in before anything is cut: a sign-in that meets a cut connection is told to try again.
     const cookie = await cookieOf()

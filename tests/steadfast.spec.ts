@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import postgres from 'postgres'
 import { enter, goPhase, saved, newDeck } from './support/people'
-import { answers, cutDatabase, kill, restoreDatabase, startAgain } from './support/server'
+import { answers, cutDatabase, databaseUrl, kill, restoreDatabase, startAgain } from './support/server'
 
 // Whatever a test here breaks off in the midst of, the next one finds the database and the server up.
 test.afterEach(async () => {
@@ -90,7 +90,7 @@ test('a screen goes on playing while the server is down, and reports again when 
   await startAgain()
   await expect(screen.locator('.screen')).toHaveAttribute('data-reachable', 'true')
   await expect(page.locator('[data-screen=screen-ticket]')).toContainText('heard just now')
-  const sql = postgres(process.env.HAILBANK_TEST_DATABASE!, { max: 1 })
+  const sql = postgres(databaseUrl(), { max: 1 })
   const plays = async () =>
     ((await sql`select count(*)::int as count from plays where screen = 'screen-ticket'`)[0] as { count: number }).count
   await expect.poll(plays, { timeout: 60_000 }).toBeGreaterThan(0)

@@ -1,10 +1,12 @@
-import { cutDatabase, kill, killWorker, startAll } from './server'
+import { cutDatabase, kill, killWorker, places, startAll } from './server'
 
 export default async function start() {
-  await startAll()
+  for (const place of places) await startAll(place)
   return async () => {
-    killWorker()
-    await kill('SIGTERM')
-    cutDatabase()
+    for (const place of places) {
+      killWorker(place)
+      await kill('SIGTERM', place)
+      cutDatabase(place)
+    }
   }
 }
