@@ -1,9 +1,9 @@
 import { hexOf, hexOver, readableOn, type Palette } from '../color'
-import type { Deck, DiagramElement, DrawnIcon, Paragraph, TextDoc, TextElement, Theme } from '../model'
+import type { Deck, DiagramElement, DrawnIcon, Paragraph, TextDoc, TextElement, TextStyle, Theme } from '../model'
 import { groundHex, slideOrStandIn, styleNamed, themeSeen, type ShownElement, type TextSetting } from '../resolved'
-import { memoByRecords, type Color, type Role } from '../values'
+import { memoByRecords, type Role } from '../values'
 import { fitText, fontOf, type Measurer } from '../text'
-import type { DiagramDrawing, Look, Place, TextPlace } from './drawing'
+import type { DiagramDrawing, ItemDrawing, Look, Place, TextPlace } from './drawing'
 import { diagramFamily } from './families'
 import { headText, readItems, textBelow, type DiagramItem } from './items'
 
@@ -134,6 +134,75 @@ function groundBeneath(deck: Deck, element: ShownElement): string {
   return slide ? groundHex(deck, slide) : themeSeen(deck, element.owner).palette.ground
 }
 
+type What = TextPlace['what']
+
+/** Words of a diagram, and where they stand in it. */
+interface Words {
+  entry: ItemDrawing
+  text: TextPlace
+  doc: TextDoc
+}
+
+/** How heads, the words below them and labels are set before they shrink: the body's way, closer. `base` px is the size of heads. */
+function settingsOf(body: TextStyle, base: number): Record<What, TextSetting> {
+  const setting = (weight: number, scale: number): TextSetting => ({
+    ...body,
+    size: base * scale,
+    weight,
+    leastSize: 4,
+    lineHeight: Math.min(body.lineHeight, 1.2),
+    paragraphSpacing: Math.min(body.paragraphSpacing, 0.25),
+  })
+  return {
+    head: setting(Math.max(600, body.weight), 1),
+    below: setting(body.weight, 0.78),
+    label: setting(Math.max(500, body.weight), 0.7),
+  }
+}
+
+function docOf(item: DiagramItem, text: TextPlace): TextDoc | null {
+  if (text.words !== undefined)
+    return { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: text.words || ' ' }] }] }
+  return text.what === 'head' ? headText(item.paragraph) : textBelow(item)
+}
+
+/** All words of a drawing, those along its links too. */
+const wordsOf = (drawing: DiagramDrawing): Words[] =>
+  drawing.items.flatMap(entry =>
+    [...entry.texts, ...entry.links.flatMap(link => (link.label ? [link.label] : []))].flatMap(text => {
+      const doc = docOf(entry.item, text)
+      return doc ? [{ entry, text, doc }] : []
+    }),
+  )
+
+/** The colour that stands for the item of a paragraph: one for all, or one for each of the top lines (`each`). */
+function baseColors(items: readonly DiagramItem[], options: NonNullable<DiagramElement['options']>, palette: Palette) {
+  const role = accents.includes(options.role as Role) ? (options.role as Role) : 'accent1'
+  const top = (paragraph: Paragraph) =>
+    Math.max(
+      0,
+      items.findIndex(item => item.paragraph === paragraph || holds(item, paragraph)),
+    )
+  return {
+    all: hexOf({ role }, palette),
+    of: (paragraph: Paragraph) => hexOf({ role: options.each ? accents[top(paragraph) % accents.length]! : role }, palette),
+  }
+}
+
+const painted = ({ d, look }: { d: string; look: Look }, colors: ReturnType<typeof colorsOf>, width: number): PaintedShape => ({
+  d,
+  fill: colors.fills[look],
+  stroke: look === 'line' || look === 'glass' ? colors.color : null,
+  width,
+})
+
+/** An icon stands in its item's colour where that is seen, else in the colour of words. */
+function iconOf({ icon, item }: ItemDrawing, colors: ReturnType<typeof colorsOf>): DrawnItem['icon'] {
+  if (!icon || !item.icon) return null
+  const own = icon.on === 'ground' || icon.on === 'soft'
+  return { icon: item.icon, place: icon.place, color: own ? colors.color : colors.words[icon.on] }
+}
+
 function paint(element: DiagramElement & ShownElement, theme: Theme, ground: string, measurer: Measurer): DrawnDiagram {
   const { palette, fonts } = theme
   const options = element.options ?? {}
@@ -143,96 +212,42 @@ function paint(element: DiagramElement & ShownElement, theme: Theme, ground: str
   const parts = diagramParts(element.text, element.family)
   const body = styleNamed(theme, 'body')
   const base = typeof options.size === 'number' ? options.size : body.size
-  const least = 9 / base
-  const setting = (weight: number, scale: number): TextSetting => ({
-    ...body,
-    size: base * scale,
-    weight,
-    leastSize: 4,
-    lineHeight: Math.min(body.lineHeight, 1.2),
-    paragraphSpacing: Math.min(body.paragraphSpacing, 0.25),
-  })
-  const styles = {
-    head: setting(Math.max(600, body.weight), 1),
-    below: setting(body.weight, 0.78),
-    label: setting(Math.max(500, body.weight), 0.7),
+  const settings = settingsOf(body, base)
+  const words = wordsOf(drawing)
+  const scaleOf = (what: What) => {
+    const texts = words.filter(one => one.text.what === what).map(one => ({ text: one.doc, place: one.text.place }))
+    return scaleFor(texts, settings[what], fonts, measurer, 9 / base)
   }
-  const docOf = (item: DiagramItem, text: TextPlace): TextDoc | null =>
-    text.words !== undefined
-      ? { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: text.words || ' ' }] }] }
-      : text.what === 'head'
-        ? headText(item.paragraph)
-        : textBelow(item)
-  const placed = drawing.items
-    .flatMap(entry =>
-      [...entry.texts, ...entry.links.flatMap(link => (link.label ? [link.label] : []))]
-        .map(text => ({ entry, text, doc: docOf(entry.item, text) }))
-        .filter(one => one.doc !== null),
-    )
-    .map(one => ({ ...one, doc: one.doc! }))
-  const scales = Object.fromEntries(
-    (['head', 'below', 'label'] as const).map(what => [
-      what,
-      scaleFor(
-        placed.filter(one => one.text.what === what).map(one => ({ text: one.doc, place: one.text.place })),
-        styles[what],
-        fonts,
-        measurer,
-        least,
-      ),
-    ]),
-  )
+  const scales = { head: scaleOf('head'), below: scaleOf('below'), label: scaleOf('label') }
   const anyLit = parts.some(paragraph => paragraph.attrs?.lit)
-  const role = accents.includes(options.role as Role) ? (options.role as Role) : 'accent1'
-  const top = (paragraph: Paragraph) =>
-    Math.max(
-      0,
-      items.findIndex(item => item.paragraph === paragraph || holds(item, paragraph)),
-    )
-  const baseOf = (paragraph: Paragraph): string =>
-    hexOf({ role: options.each ? accents[top(paragraph) % accents.length]! : role } as Color, palette)
+  const bases = baseColors(items, options, palette)
   const width = Math.max(2, Math.min(size.width, size.height) * 0.005)
-  const plain = colorsOf(hexOf({ role }, palette), anyLit, ground, palette)
   const linkColor = hexOver({ hex: palette.ink, alpha: 0.55 }, ground, palette)
-  const shapeOf = ({ d, look }: { d: string; look: Look }, colors: ReturnType<typeof colorsOf>): PaintedShape => ({
-    d,
-    fill: colors.fills[look],
-    stroke: look === 'line' || look === 'glass' ? colors.color : null,
-    width,
-  })
+  const drawn = (entry: ItemDrawing): DrawnItem => {
+    const colors = colorsOf(bases.of(entry.item.paragraph), anyLit && !entry.item.lit, ground, palette)
+    return {
+      part: parts.indexOf(entry.item.paragraph),
+      place: entry.place,
+      shapes: entry.shapes.map(shape => painted(shape, colors, width)),
+      links: entry.links.map(link => ({ d: `${link.d}${link.head ?? ''}`, fill: null, stroke: linkColor, width })),
+      texts: words
+        .filter(one => one.entry === entry)
+        .map(({ text: { what, on, place, align, vertical }, doc }): PlacedText => ({
+          text: doc,
+          place,
+          align,
+          vertical,
+          size: settings[what].size * scales[what].scale,
+          weight: settings[what].weight,
+          color: colors.words[on],
+        })),
+      icon: iconOf(entry, colors),
+    }
+  }
+  const plain = colorsOf(bases.all, anyLit, ground, palette)
   return {
-    back: drawing.back.map(shape => shapeOf(shape, plain)),
-    items: drawing.items.map((entry): DrawnItem => {
-      const colors = colorsOf(baseOf(entry.item.paragraph), anyLit && !entry.item.lit, ground, palette)
-      return {
-        part: parts.indexOf(entry.item.paragraph),
-        place: entry.place,
-        shapes: entry.shapes.map(shape => shapeOf(shape, colors)),
-        links: entry.links.map(link => ({ d: `${link.d}${link.head ?? ''}`, fill: null, stroke: linkColor, width })),
-        texts: placed
-          .filter(one => one.entry === entry)
-          .map(({ text, doc }): PlacedText => {
-            const { what } = text
-            return {
-              text: doc,
-              place: text.place,
-              align: text.align,
-              vertical: text.vertical,
-              size: styles[what].size * scales[what]!.scale,
-              weight: styles[what].weight,
-              color: colors.words[text.on],
-            }
-          }),
-        icon:
-          entry.icon && entry.item.icon
-            ? {
-                icon: entry.item.icon,
-                place: entry.icon.place,
-                color: entry.icon.on === 'ground' || entry.icon.on === 'soft' ? colors.color : colors.words[entry.icon.on],
-              }
-            : null,
-      }
-    }),
+    back: drawing.back.map(shape => painted(shape, plain, width)),
+    items: drawing.items.map(drawn),
     fits: Object.values(scales).every(scale => scale.fits),
   }
 }

@@ -27,12 +27,13 @@ export async function closeDatabase() {
 }
 
 /**
- * Whether an error of the database is one that passes: the connection, a database that starts or ends, a full disk, a conflict of two
- * at once. See PostgreSQL's appendix of error codes: classes 08, 40, 53, 55, 57. All else would fail again.
+ * Whether an error of the database is one that passes: the connection (that it cannot be had, or lets nobody in), a database that starts
+ * or ends, a full disk, a conflict of two at once. See PostgreSQL's appendix of error codes: classes 08, 28, 3D, 40, 53, 55, 57. All else
+ * would fail again.
  */
 export function isPassing(error: unknown): boolean {
   const code = String((error as { code?: unknown } | null)?.code ?? '')
-  return !/^[0-9A-Z]{5}$/.test(code) || /^(08|40|53|55|57)/.test(code)
+  return !/^[0-9A-Z]{5}$/.test(code) || /^(08|28|3D|40|53|55|57)/.test(code)
 }
 
 export type Sql = postgres.Sql | postgres.TransactionSql

@@ -36,7 +36,8 @@ export async function startAll(place = here) {
   await kill('SIGKILL', place)
   killWorker(place)
   await buildIfChanged(console.log)
-  const database = await startPostgres(homeOf(place), { fresh: true })
+  // A port range of each place's own: while its database is away, no other one takes its port.
+  const database = await startPostgres(homeOf(place), { fresh: true, port: 54500 + 50 * place })
   process.env[databaseName(place)] = database.url
   await prepareDatabase(database.url, () => {})
   await startAgain(place)

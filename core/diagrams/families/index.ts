@@ -2,7 +2,8 @@ import type { DiagramFamily } from '../drawing'
 import { balance, hub, overlap, ring, rings } from './round'
 import { cards, fields, ladder, lanes, layers, line, pillars, steps } from './rows'
 import { funnel, peak } from './slices'
-import { branches, flow, tree } from './trees'
+import { branches, tree } from './trees'
+import { flow } from './flow'
 
 /** Every family, in the order in which they are offered. */
 export const diagramFamilies: readonly DiagramFamily[] = [

@@ -4,14 +4,17 @@ import {
   at,
   circle,
   gapOf,
+  polygon,
   rectangle,
   stacked,
+  type DiagramDrawing,
   type DiagramFamily,
   type ItemDrawing,
+  type Place,
   type Size,
   type Spot,
 } from '../drawing'
-import { rooted } from '../items'
+import { rooted, type DiagramItem } from '../items'
 
 const turnOf = (index: number, count: number) => (index / count) * 2 * Math.PI - Math.PI / 2
 
@@ -248,6 +251,70 @@ export const rings: DiagramFamily = {
   },
 }
 
+/** A side of a balance: its name, where it has one, and what weighs on it. */
+interface Side {
+  name: DiagramItem | null
+  weights: readonly DiagramItem[]
+}
+
+/** The first two lines name the sides where something is weighed under them; further lines weigh on the second. */
+function sidesOf(items: readonly DiagramItem[]): { sides: [Side, Side]; named: boolean } {
+  const [first, second, ...more] = items
+  if (first && second && (first.children.length || second.children.length))
+    return {
+      named: true,
+      sides: [
+        { name: first, weights: first.children },
+        { name: second, weights: [...second.children, ...more] },
+      ],
+    }
+  const half = Math.ceil(items.length / 2)
+  return {
+    named: false,
+    sides: [
+      { name: null, weights: items.slice(0, half) },
+      { name: null, weights: items.slice(half) },
+    ],
+  }
+}
+
+/** The name over a side, in its place. */
+const sideName = (name: DiagramItem, place: Place): ItemDrawing => ({
+  item: name,
+  place,
+  shapes: [],
+  links: [],
+  ...stacked({ ...name, children: [] }, place, 'ground'),
+})
+
+/** What weighs on a side, heaped upon `floor`: `x`, `width` and `height` px of the room for each, `gap` px between. */
+const heaped = (weights: readonly DiagramItem[], floor: number, { x, width, height }: Omit<Place, 'y'>, gap: number) =>
+  weights.map((item, index): ItemDrawing => {
+    const y = floor - (weights.length - index) * (height + gap)
+    const place = { x: x + width * 0.04, y, width: width * 0.92, height: Math.max(2, height) }
+    const room = { x: place.x + width * 0.03, y: y + place.height * 0.06, width: place.width - width * 0.06, height: place.height * 0.88 }
+    return { item, place, shapes: [{ d: rectangle(place, 6), look: 'solid' }], links: [], ...stacked(item, room, 'solid', { share: 0.5 }) }
+  })
+
+/** The beam, its ends `tilt` px above and below `y`, and the foot that it lies on. */
+function beam(size: Size, y: number, tilt: number): DiagramDrawing['back'] {
+  const thick = Math.max(4, size.height * 0.02)
+  const foot = size.height * 0.07
+  return [
+    polygon([
+      { x: 0, y: y - tilt },
+      { x: size.width, y: y + tilt },
+      { x: size.width, y: y + tilt + thick },
+      { x: 0, y: y - tilt + thick },
+    ]),
+    polygon([
+      { x: size.width / 2, y: y + thick },
+      { x: size.width / 2 + foot, y: size.height },
+      { x: size.width / 2 - foot, y: size.height },
+    ]),
+  ].map(d => ({ d, look: 'solid' as const }))
+}
+
 /** A beam with two sides: what weighs more hangs lower. */
 export const balance: DiagramFamily = {
   name: 'balance',
@@ -256,85 +323,25 @@ export const balance: DiagramFamily = {
   words: 'scales pros cons weigh compare against',
   depth: 2,
   draw(items, size) {
-    // The first two lines name the sides where something is weighed under them; further lines weigh on the second.
-    const two = items.length > 1 && items.slice(0, 2).some(item => item.children.length)
-    const half = Math.ceil(items.length / 2)
-    const sides = two
-      ? [
-          { name: items[0]!, weights: items[0]!.children },
-          { name: items[1]!, weights: [...items[1]!.children, ...items.slice(2)] },
-        ]
-      : [
-          { name: null, weights: items.slice(0, half) },
-          { name: null, weights: items.slice(half) },
-        ]
-    const difference = sides[1]!.weights.length - sides[0]!.weights.length
+    const { sides, named } = sidesOf(items)
+    const difference = sides[1].weights.length - sides[0].weights.length
     const tilt = (Math.max(-2, Math.min(2, difference)) / 2) * size.height * 0.06
     const gap = gapOf(size) * 0.4
     const width = size.width * 0.42
     const beamY = size.height * 0.86
-    const named = two ? size.height * 0.13 : 0
-    const made = sides.flatMap(({ name, weights }, side): ItemDrawing[] => {
-      const x = side ? size.width - width : 0
-      const floor = beamY + (side ? tilt : -tilt) - size.height * 0.02
-      const top = size.height * 0.07 + (side ? Math.max(0, tilt) : Math.max(0, -tilt))
-      const height = Math.min((floor - top - named) / Math.max(1, weights.length) - gap, size.height * 0.2)
-      return [
-        ...(name
-          ? [
-              {
-                item: name,
-                place: { x, y: top, width, height: named - gap },
-                shapes: [],
-                links: [],
-                ...stacked({ ...name, children: [] }, { x, y: top, width, height: named - gap }, 'ground'),
-              },
-            ]
-          : []),
-        ...weights.map((item, index): ItemDrawing => {
-          const place = {
-            x: x + width * 0.04,
-            y: floor - (weights.length - index) * (height + gap),
-            width: width * 0.92,
-            height: Math.max(2, height),
-          }
-          return {
-            item,
-            place,
-            shapes: [{ d: rectangle(place, 6), look: 'solid' }],
-            links: [],
-            ...stacked(
-              item,
-              {
-                x: place.x + width * 0.03,
-                y: place.y + place.height * 0.06,
-                width: place.width - width * 0.06,
-                height: place.height * 0.88,
-              },
-              'solid',
-              { share: 0.5 },
-            ),
-          }
-        }),
-      ]
-    })
-    const [left, right] = [
-      { x: 0, y: beamY - tilt },
-      { x: size.width, y: beamY + tilt },
-    ]
-    const thick = Math.max(4, size.height * 0.02)
+    const nameHeight = named ? size.height * 0.13 : 0
     return {
-      back: [
-        {
-          d: `M${at(left)}L${at(right)}L${at({ x: right.x, y: right.y + thick })}L${at({ x: left.x, y: left.y + thick })}Z`,
-          look: 'solid',
-        },
-        {
-          d: `M${at({ x: size.width / 2, y: beamY + thick })}L${at({ x: size.width / 2 + size.height * 0.07, y: size.height })}L${at({ x: size.width / 2 - size.height * 0.07, y: size.height })}Z`,
-          look: 'solid',
-        },
-      ],
-      items: made,
+      back: beam(size, beamY, tilt),
+      items: sides.flatMap(({ name, weights }, side): ItemDrawing[] => {
+        const x = side ? size.width - width : 0
+        const floor = beamY + (side ? tilt : -tilt) - size.height * 0.02
+        const top = size.height * 0.07 + Math.max(0, side ? tilt : -tilt)
+        const height = Math.min((floor - top - nameHeight) / Math.max(1, weights.length) - gap, size.height * 0.2)
+        return [
+          ...(name ? [sideName(name, { x, y: top, width, height: nameHeight - gap })] : []),
+          ...heaped(weights, floor, { x, width, height }, gap),
+        ]
+      }),
     }
   },
 }

@@ -12,8 +12,9 @@ import {
   type DiagramFamily,
   type ItemDrawing,
   type Place,
+  type Size,
 } from '../drawing'
-import { rooted } from '../items'
+import { rooted, type DiagramItem } from '../items'
 
 /** Pointing bands in reading order. */
 export const steps: DiagramFamily = {
@@ -170,20 +171,7 @@ export const layers: DiagramFamily = {
           links: [],
           shapes: [...(deep ? [{ d: rectangle(beside), look: 'soft' as const }] : []), { d: rectangle(head), look: 'solid' }],
           ...own,
-          texts: [
-            ...own.texts,
-            ...(item.children.length
-              ? [
-                  {
-                    what: 'below' as const,
-                    place: inset(beside, beside.width * 0.04, height * 0.1),
-                    align: 'left' as const,
-                    vertical: 'middle' as const,
-                    on: 'soft' as const,
-                  },
-                ]
-              : []),
-          ],
+          texts: [...own.texts, ...(item.children.length ? [below(inset(beside, beside.width * 0.04, height * 0.1), 'middle')] : [])],
         }
       }),
     }
@@ -222,6 +210,50 @@ export const ladder: DiagramFamily = {
   },
 }
 
+/** Words below a head, on a soft surface. */
+const below = (place: Place, vertical: 'top' | 'middle') => ({
+  what: 'below' as const,
+  place,
+  align: 'left' as const,
+  vertical,
+  on: 'soft' as const,
+})
+
+/** A column with its head, the words below it inside. */
+function pillar(item: DiagramItem, place: Place, cap: number): ItemDrawing {
+  const head = { ...place, height: cap }
+  const body = { ...place, y: place.y + cap, height: place.height - cap }
+  const own = stacked({ ...item, children: [] }, inset(head, place.width * 0.06, cap * 0.1), 'solid')
+  return {
+    item,
+    place,
+    links: [],
+    shapes: [
+      { d: rectangle(body), look: 'soft' },
+      { d: rectangle(head), look: 'solid' },
+    ],
+    ...own,
+    texts: [...own.texts, ...(item.children.length ? [below(inset(body, place.width * 0.07, body.height * 0.05), 'top')] : [])],
+  }
+}
+
+/** The roof over all columns, as high as `height` px. */
+function gable(item: DiagramItem, { width }: Size, height: number): ItemDrawing {
+  const d = polygon([
+    { x: 0, y: height },
+    { x: width / 2, y: 0 },
+    { x: width, y: height },
+  ])
+  const place = { x: width * 0.26, y: height * 0.45, width: width * 0.48, height: height * 0.5 }
+  return {
+    item,
+    place: { x: 0, y: 0, width, height },
+    links: [],
+    shapes: [{ d, look: 'solid' }],
+    texts: [{ what: 'head', place, align: 'center', vertical: 'middle', on: 'solid' }],
+  }
+}
+
 /** Columns under a roof, or without one. */
 export const pillars: DiagramFamily = {
   name: 'pillars',
@@ -237,70 +269,14 @@ export const pillars: DiagramFamily = {
     const top = roof ? size.height * 0.24 : 0
     const base = size.height * 0.035
     const width = (size.width * 0.94 - gap * (columns.length - 1)) / Math.max(1, columns.length)
-    const made = columns.map((item, index): ItemDrawing => {
-      const place = { x: size.width * 0.03 + index * (width + gap), y: top + gap, width, height: size.height - top - gap - base * 1.4 }
-      const cap = Math.min(place.height * 0.28, size.height * 0.2)
-      const head = { ...place, height: cap }
-      const own = stacked({ ...item, children: [] }, inset(head, width * 0.06, cap * 0.1), 'solid')
-      const body = { ...place, y: place.y + cap, height: place.height - cap }
-      return {
-        item,
-        place,
-        links: [],
-        shapes: [
-          { d: rectangle(body), look: 'soft' },
-          { d: rectangle(head), look: 'solid' },
-        ],
-        ...own,
-        texts: [
-          ...own.texts,
-          ...(item.children.length
-            ? [
-                {
-                  what: 'below' as const,
-                  place: inset(body, width * 0.07, body.height * 0.05),
-                  align: 'left' as const,
-                  vertical: 'top' as const,
-                  on: 'soft' as const,
-                },
-              ]
-            : []),
-        ],
-      }
+    const height = size.height - top - gap - base * 1.4
+    const made = columns.map((item, index) => {
+      const place = { x: size.width * 0.03 + index * (width + gap), y: top + gap, width, height }
+      return pillar(item, place, Math.min(height * 0.28, size.height * 0.2))
     })
-    const gable = roof && { x: 0, y: 0, width: size.width, height: top }
     return {
       back: [{ d: rectangle({ x: 0, y: size.height - base, width: size.width, height: base }), look: 'solid' }],
-      items:
-        roof && gable
-          ? [
-              {
-                item: roof,
-                place: gable,
-                links: [],
-                shapes: [
-                  {
-                    d: polygon([
-                      { x: 0, y: top },
-                      { x: size.width / 2, y: 0 },
-                      { x: size.width, y: top },
-                    ]),
-                    look: 'solid',
-                  },
-                ],
-                texts: [
-                  {
-                    what: 'head',
-                    place: { x: size.width * 0.26, y: top * 0.45, width: size.width * 0.48, height: top * 0.5 },
-                    align: 'center',
-                    vertical: 'middle',
-                    on: 'solid',
-                  },
-                ],
-              },
-              ...made,
-            ]
-          : made,
+      items: roof ? [gable(roof, size, top), ...made] : made,
     }
   },
 }

@@ -1,18 +1,13 @@
-import dagre from '@dagrejs/dagre'
 import { hierarchy, tree as treeLayout } from 'd3-hierarchy'
 import {
   around,
-  arrowHead,
   at,
   gapOf,
   inset,
-  polygon,
   rectangle,
   stacked,
   type DiagramFamily,
   type ItemDrawing,
-  type Place,
-  type Size,
   type Spot,
 } from '../drawing'
 import { flat, rooted, type DiagramItem } from '../items'
@@ -163,144 +158,5 @@ export const branches: DiagramFamily = {
       }
     })
     return { back: [], items: [core, ...flat(root.children).map(item => made.get(item)!)] }
-  },
-}
-
-/** A line that names another one to go on with: “→ Board”. */
-const reference = /^\s*(?:→|->|=>)\s*(.+)$/
-/** Under a question, the words before a colon say the answer: “Yes: board”. */
-const answered = /^([^:：]{1,24})[:：]\s*(.+)$/
-
-/** Steps with questions in between; answers lead on, and back where they name what was before. */
-export const flow: DiagramFamily = {
-  name: 'flow',
-  label: 'Flow with decisions',
-  says: 'What follows from which answer',
-  words: 'flowchart decision process algorithm yes no',
-  depth: Infinity,
-  options: [
-    {
-      name: 'way',
-      label: 'Runs',
-      values: [
-        { value: 'down', label: 'downwards' },
-        { value: 'across', label: 'to the right' },
-      ],
-    },
-  ],
-  draw(items, size, options) {
-    const all = flat(items)
-    if (!all.length) return { back: [], items: [] }
-    const isQuestion = (item: DiagramItem) => /[?？؟]\s*$/.test(item.words)
-    const graph = new dagre.graphlib.Graph({ multigraph: true })
-    const across = options.way === 'across'
-    const unit: Size = { width: 190, height: 84 }
-    graph.setGraph({ rankdir: across ? 'LR' : 'TB', nodesep: 36, ranksep: 54, edgesep: 18, marginx: 4, marginy: 4 })
-    const idOf = new Map(all.map((item, index) => [item, String(index)]))
-    const target = (words: string) =>
-      all.find(
-        item =>
-          !reference.test(item.words) && (item.words.trim() === words.trim() || answered.exec(item.words)?.[2]?.trim() === words.trim()),
-      )
-    const nodes = all.filter(item => !(reference.exec(item.words) && target(reference.exec(item.words)![1]!)))
-    for (const item of nodes)
-      graph.setNode(idOf.get(item)!, isQuestion(item) ? { width: unit.width, height: unit.height * 1.35 } : { ...unit })
-    interface Edge {
-      from: DiagramItem
-      to: DiagramItem
-      label: string
-      with: DiagramItem
-    }
-    const edges: Edge[] = []
-    const visit = (item: DiagramItem, parent: DiagramItem | null) => {
-      const named = reference.exec(item.words)
-      const to = named ? target(named[1]!) : undefined
-      if (parent)
-        edges.push({
-          from: parent,
-          to: to ?? item,
-          label: isQuestion(parent) && !to ? (answered.exec(item.words)?.[1] ?? '') : '',
-          with: item,
-        })
-      for (const child of item.children) visit(child, to ?? item)
-    }
-    items.forEach((item, index) => {
-      visit(item, null)
-      // Top lines follow one another, unless the one before ends in answers of its own.
-      const before = items[index - 1]
-      if (before && !before.children.length) edges.push({ from: before, to: item, label: '', with: item })
-    })
-    edges.forEach((edge, index) =>
-      graph.setEdge(
-        idOf.get(edge.from)!,
-        idOf.get(edge.to)!,
-        { width: edge.label ? edge.label.length * 9 + 12 : 0, height: edge.label ? 24 : 0, labelpos: 'c' },
-        String(index),
-      ),
-    )
-    dagre.layout(graph)
-    const { width: wide = 1, height: high = 1 } = graph.graph() as { width?: number; height?: number }
-    const scale = Math.min(size.width / wide, size.height / high)
-    const [dx, dy] = [(size.width - wide * scale) / 2, (size.height - high * scale) / 2]
-    const put = (spot: Spot): Spot => ({ x: spot.x * scale + dx, y: spot.y * scale + dy })
-    const links = new Map<DiagramItem, ItemDrawing['links']>()
-    edges.forEach((edge, index) => {
-      const found = graph.edge(idOf.get(edge.from)!, idOf.get(edge.to)!, String(index)) as
-        { points: Spot[]; x?: number; y?: number; width: number; height: number } | undefined
-      if (!found) return
-      const points = found.points.map(put)
-      const [last, tip] = [points.at(-2)!, points.at(-1)!]
-      const label =
-        edge.label && found.x !== undefined
-          ? {
-              what: 'label' as const,
-              words: edge.label,
-              place: around(put({ x: found.x, y: found.y! }), found.width * scale, found.height * scale),
-              align: 'center' as const,
-              vertical: 'middle' as const,
-              on: 'ground' as const,
-            }
-          : undefined
-      const d = `M${points.map(at).join('L')}`
-      const owner = nodes.includes(edge.with) ? edge.with : edge.from
-      links.set(owner, [
-        ...(links.get(owner) ?? []),
-        { d, head: arrowHead(tip, Math.atan2(tip.y - last.y, tip.x - last.x), 11 * scale), ...(label ? { label } : {}) },
-      ])
-    })
-    return {
-      back: [],
-      items: all.map((item): ItemDrawing => {
-        const found = nodes.includes(item) ? (graph.node(idOf.get(item)!) as { x: number; y: number; width: number; height: number }) : null
-        if (!found) return { item, place: { x: 0, y: 0, width: 0, height: 0 }, shapes: [], texts: [], links: [] }
-        const spot = put(found)
-        const place: Place = around(spot, found.width * scale, found.height * scale)
-        const question = isQuestion(item)
-        const d = question
-          ? polygon([
-              { x: spot.x, y: place.y },
-              { x: place.x + place.width, y: spot.y },
-              { x: spot.x, y: place.y + place.height },
-              { x: place.x, y: spot.y },
-            ])
-          : rectangle(place, 10 * scale)
-        const look = question ? ('solid' as const) : ('soft' as const)
-        const own = stacked(
-          { ...item, children: [] },
-          question ? inset(place, place.width * 0.2, place.height * 0.24) : inset(place, place.width * 0.05, place.height * 0.08),
-          look,
-        )
-        const label = links.get(item)?.find(link => link.label)?.label
-        const answer = label ? answered.exec(item.words)?.[2] : undefined
-        return {
-          item,
-          place,
-          shapes: [{ d, look }],
-          links: links.get(item) ?? [],
-          ...own,
-          texts: own.texts.map(text => (answer && text.what === 'head' ? { ...text, words: answer } : text)),
-        }
-      }),
-    }
   },
 }
