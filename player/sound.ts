@@ -18,6 +18,7 @@ const tolerance = 0.03
 /** Changes of volume take so long, seconds, lest they crackle. */
 const glide = 0.015
 
+/** A sound that is being heard. */
 interface Voice {
   gain: GainNode
   /** Seconds of the clock at which `played` had been played. */
@@ -30,16 +31,16 @@ interface Voice {
 /** A context that is closed already, or a browser that wants to be touched first: it is tried again when it is. */
 const unheard = expected('InvalidStateError', 'NotAllowedError', 'AbortError', 'NotSupportedError')
 
-/** Sound by the Web Audio API. `urlOf` says where a file can be loaded from. */
-export function openSound(urlOf: (media: string) => string | undefined): SoundEngine {
-  const context = new AudioContext({ latencyHint: 'interactive' })
-  const buffers = new Map<string, AudioBuffer | 'coming' | 'broken'>()
-  const voices = new Map<string, Voice>()
-  void context.resume().catch(unheard)
-  const touched = () => void context.resume().catch(unheard)
-  for (const kind of ['pointerdown', 'keydown']) addEventListener(kind, touched, { capture: true })
+/** Where in its file a sound is that has played so long, seconds. */
+function placeOf({ sounding: { span, loop } }: Heard, played: number): number {
+  const into = loop && span.seconds > 0 ? ((played % span.seconds) + span.seconds) % span.seconds : played
+  return span.from + into * span.speed
+}
 
-  function bufferOf(media: string): AudioBuffer | null {
+/** Files as decoded sound: fetched when first asked for, null until they are here and where they are none. */
+function decodedFiles(context: AudioContext, urlOf: (media: string) => string | undefined) {
+  const buffers = new Map<string, AudioBuffer | 'coming' | 'broken'>()
+  return (media: string): AudioBuffer | null => {
     const known = buffers.get(media)
     if (known && typeof known !== 'string') return known
     const url = known ? undefined : urlOf(media)
@@ -57,56 +58,112 @@ export function openSound(urlOf: (media: string) => string | undefined): SoundEn
     }
     return null
   }
+}
 
-  /** Where in its file a sound is that has played so long. */
-  function placeOf({ sounding: { span, loop } }: Heard, played: number): number {
-    const into = loop && span.seconds > 0 ? ((played % span.seconds) + span.seconds) % span.seconds : played
-    return span.from + into * span.speed
+/** A stretch of decoded sound, from `place` seconds of its file on. */
+function playBuffer(context: AudioContext, { sounding: { span, loop } }: Heard, buffer: AudioBuffer, place: number, gain: GainNode) {
+  const source = context.createBufferSource()
+  source.buffer = buffer
+  source.loop = loop
+  source.loopStart = span.from
+  source.loopEnd = Math.min(span.until, buffer.duration)
+  source.connect(gain)
+  source.start(0, Math.min(place, buffer.duration), ...(loop ? [] : [Math.max(0, span.until - place)]))
+  return () => source.stop()
+}
+
+/** A file played as it comes, from `place` seconds on. */
+function playElement(context: AudioContext, { sounding: { span } }: Heard, url: string, place: number, gain: GainNode) {
+  const element = new Audio(url)
+  element.playbackRate = span.speed
+  element.currentTime = place
+  context.createMediaElementSource(element).connect(gain)
+  void element.play().catch(unheard)
+  return element
+}
+
+/** Sound by the Web Audio API. `urlOf` says where a file can be loaded from. */
+export const openSound = (urlOf: (media: string) => string | undefined): SoundEngine => new WebAudioEngine(urlOf)
+
+class WebAudioEngine implements SoundEngine {
+  readonly #context = new AudioContext({ latencyHint: 'interactive' })
+  readonly #voices = new Map<string, Voice>()
+  readonly #bufferOf: (media: string) => AudioBuffer | null
+
+  constructor(readonly urlOf: (media: string) => string | undefined) {
+    this.#bufferOf = decodedFiles(this.#context, urlOf)
+    this.#touched()
+    for (const kind of ['pointerdown', 'keydown']) addEventListener(kind, this.#touched, { capture: true })
   }
 
-  function begin(heard: Heard): Voice | null {
-    const { sounding, played } = heard
-    const { span, loop, media } = sounding
+  now() {
+    return this.#context.state === 'running' ? this.#context.currentTime : null
+  }
+
+  hear(heard: readonly Heard[], strict: boolean) {
+    if (this.#context.state !== 'running') return
+    const wanted = new Set(heard.map(one => one.sounding.id))
+    for (const id of this.#voices.keys()) if (!wanted.has(id)) this.#end(id)
+    for (const one of heard) {
+      const { id } = one.sounding
+      const voice = this.#voices.get(id)
+      if (voice && !(strict && this.#hasDrifted(voice, one))) {
+        voice.gain.gain.setTargetAtTime(one.gain, this.#context.currentTime, glide)
+        continue
+      }
+      this.#end(id)
+      const begun = this.#begin(one)
+      if (begun) this.#voices.set(id, begun)
+    }
+  }
+
+  silence() {
+    for (const id of [...this.#voices.keys()]) this.#end(id)
+  }
+
+  close() {
+    for (const kind of ['pointerdown', 'keydown']) removeEventListener(kind, this.#touched, { capture: true })
+    this.silence()
+    void this.#context.close().catch(unheard)
+  }
+
+  #touched = () => void this.#context.resume().catch(unheard)
+
+  #hasDrifted(voice: Voice, heard: Heard): boolean {
+    const { element, played, since } = voice
+    if (element) return Math.abs(element.currentTime - placeOf(heard, heard.played)) / heard.sounding.span.speed > tolerance * 5
+    return Math.abs(played + this.#context.currentTime - since - heard.played) > tolerance
+  }
+
+  /** Starts a sound where it should be by now; null where its file is not here. */
+  #begin(heard: Heard): Voice | null {
+    const context = this.#context
+    const { span, media } = heard.sounding
+    const buffer = span.until - span.from <= longest && span.speed === 1 ? this.#bufferOf(media) : undefined
+    const url = buffer === undefined ? this.urlOf(media) : undefined
+    if (!buffer && !url) return null
     const gain = context.createGain()
     gain.gain.value = heard.gain
     gain.connect(context.destination)
     // What is started now is heard when the loudspeaker has it.
-    const ahead = played + (context.outputLatency || context.baseLatency || 0)
-    const since = context.currentTime
-    if (span.until - span.from <= longest && span.speed === 1) {
-      const buffer = bufferOf(media)
-      if (!buffer) return null
-      const source = context.createBufferSource()
-      source.buffer = buffer
-      source.loop = loop
-      source.loopStart = span.from
-      source.loopEnd = Math.min(span.until, buffer.duration)
-      source.connect(gain)
-      source.start(0, Math.min(placeOf(heard, ahead), buffer.duration), ...(loop ? [] : [Math.max(0, span.until - placeOf(heard, ahead))]))
+    const place = placeOf(heard, heard.played + (context.outputLatency || context.baseLatency || 0))
+    const voice = { gain, since: context.currentTime, played: heard.played }
+    if (buffer) {
+      const stop = playBuffer(context, heard, buffer, place, gain)
       return {
-        gain,
-        since,
-        played,
+        ...voice,
         element: null,
-        stop: () => {
-          source.stop()
+        stop() {
+          stop()
           gain.disconnect()
         },
       }
     }
-    const url = urlOf(media)
-    if (!url) return null
-    const element = new Audio(url)
-    element.playbackRate = span.speed
-    element.currentTime = placeOf(heard, ahead)
-    context.createMediaElementSource(element).connect(gain)
-    void element.play().catch(unheard)
+    const element = playElement(context, heard, url!, place, gain)
     return {
-      gain,
-      since,
-      played,
+      ...voice,
       element,
-      stop: () => {
+      stop() {
         element.pause()
         element.removeAttribute('src')
         gain.disconnect()
@@ -114,42 +171,9 @@ export function openSound(urlOf: (media: string) => string | undefined): SoundEn
     }
   }
 
-  function end(id: string) {
-    voices.get(id)?.stop()
-    voices.delete(id)
-  }
-
-  return {
-    now: () => (context.state === 'running' ? context.currentTime : null),
-    hear(heard, strict) {
-      if (context.state !== 'running') return
-      const wanted = new Set(heard.map(one => one.sounding.id))
-      for (const id of voices.keys()) if (!wanted.has(id)) end(id)
-      for (const one of heard) {
-        const { id, span } = one.sounding
-        const voice = voices.get(id)
-        if (voice) {
-          const apart = voice.element
-            ? Math.abs(voice.element.currentTime - placeOf(one, one.played)) / span.speed
-            : Math.abs(voice.played + context.currentTime - voice.since - one.played)
-          if (strict && apart > tolerance * (voice.element ? 5 : 1)) end(id)
-          else {
-            voice.gain.gain.setTargetAtTime(one.gain, context.currentTime, glide)
-            continue
-          }
-        }
-        const begun = begin(one)
-        if (begun) voices.set(id, begun)
-      }
-    },
-    silence() {
-      for (const id of [...voices.keys()]) end(id)
-    },
-    close() {
-      for (const kind of ['pointerdown', 'keydown']) removeEventListener(kind, touched, { capture: true })
-      for (const id of [...voices.keys()]) end(id)
-      void context.close().catch(unheard)
-    },
+  #end(id: string) {
+    this.#voices.get(id)?.stop()
+    this.#voices.delete(id)
   }
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { infoOf, type Deck } from '#core/model'
+import { infoOf, type Deck, type Transition } from '#core/model'
 import { computed, inject, nextTick, ref, shallowRef } from 'vue'
 import { cssColor } from '#core/color'
 import { themeUnder } from '#core/resolved'
@@ -12,8 +12,10 @@ import {
   still,
   transitionNamed,
   transitionProgress,
+  type Frame,
   type Moment,
   type Rundown,
+  type RundownSlide,
   type SlideFrame,
   type TransitionFrame,
   crossfade,
@@ -77,26 +79,44 @@ async function show(moment: Moment): Promise<void> {
   const index = props.plan.slides.findIndex(slide => slide.slide === moment.slide)
   const slide = props.plan.slides[index]
   if (!slide) return
-  const wanted = around(index)
-  if (shown.value !== moment.slide || wanted.some(id => !mounted.value.includes(id))) {
-    shown.value = moment.slide
-    mounted.value = wanted
-    await nextTick()
-  }
-  const progress = transitionProgress(slide, moment)
-  const before = index > 0 ? props.plan.slides[index - 1] : props.plan.purpose === 'loop' ? props.plan.slides.at(-1) : undefined
-  const record = props.deck.slides[slide.slide]?.transition
-  const inTransition = progress < 1 && before && before !== slide && record
-  for (const id of mounted.value) if (id !== slide.slide && (!inTransition || id !== before.slide)) place(id, gone(), false)
+  await mount(moment.slide, around(index))
+  const arriving = transitionInto(slide, index, moment)
+  for (const id of mounted.value) if (id !== slide.slide && id !== arriving?.before.slide) place(id, gone(), false)
   const silent = frameIn(slide, moment)
   const voice = host().voice?.(moment)
   const frame = voice ? { ...silent, voice } : silent
-  if (!inTransition) {
-    views[slide.slide]?.apply(frame)
-    lay(undefined, slide.slide)
-    place(slide.slide, still(), true)
-    return
-  }
+  if (arriving) return cross(slide, frame, arriving)
+  views[slide.slide]?.apply(frame)
+  lay(undefined, slide.slide)
+  place(slide.slide, still(), true)
+}
+defineExpose({ show })
+
+async function mount(slide: string, wanted: string[]) {
+  if (shown.value === slide && wanted.every(id => mounted.value.includes(id))) return
+  shown.value = slide
+  mounted.value = wanted
+  await nextTick()
+}
+
+/** A slide that gives way to another: how far, 0 to 1, and by which transition. */
+interface Arriving {
+  before: RundownSlide
+  progress: number
+  record: Transition
+}
+
+/** The transition into a slide that a moment stands in; null where there is none, or it is over. */
+function transitionInto(slide: RundownSlide, index: number, moment: Moment): Arriving | null {
+  const { slides, purpose } = props.plan
+  const progress = transitionProgress(slide, moment)
+  const before = index > 0 ? slides[index - 1] : purpose === 'loop' ? slides.at(-1) : undefined
+  const record = props.deck.slides[slide.slide]?.transition
+  return progress < 1 && before && before !== slide && record ? { before, progress, record } : null
+}
+
+/** Shows two slides at once, as their transition has them. */
+function cross(slide: RundownSlide, frame: Frame, { before, progress, record }: Arriving) {
   // Parts of a board stand where its camera shows them: between it and a slide nothing can be carried in a straight line.
   const wished = transitionNamed(record.effect)
   const kind = wished.carries && (before.score.board || slide.score.board) ? crossfade : wished
@@ -113,7 +133,6 @@ async function show(moment: Moment): Promise<void> {
   place(before.slide, from, front === 'from')
   place(slide.slide, to, front !== 'from')
 }
-defineExpose({ show })
 </script>
 
 <template>

@@ -143,24 +143,34 @@ function applyWords(said: readonly HTMLElement[], words: WordsMoment | null) {
   })
 }
 
+/** Strokes over and beneath an element, and its own drawing, where they have changed since they were last applied. */
+function applyDrawing(moving: HTMLElement, { strokes, drawn }: PartFrame, before: PartFrame, palette: Palette) {
+  if (strokes !== before.strokes) for (const beneath of [true, false]) applyStrokes(moving, strokes ?? [], beneath, palette)
+  if (drawn !== before.drawn) applyDrawn(moving, drawn ?? null, palette)
+}
+
+/** Numbers in words, as far as they have been counted. */
+function applyCounts(runs: ElementNodes['runs'], frame: ElementFrame | undefined) {
+  for (const { part, text, node } of runs) {
+    const share = (frame?.whole.counted ?? 1) * (frame?.parts?.[part]?.counted ?? 1)
+    const now = countedText(text, share)
+    if (node.textContent !== now) node.textContent = now
+  }
+}
+
 /** Applies what differs from rest to an element's nodes; undefined brings it to rest. Only what changed is written. */
 export function applyElementFrame(nodes: ElementNodes, frame: ElementFrame | undefined, palette: Palette, voice?: Frame['voice']) {
-  const { strokes, drawn } = applied.get(nodes.moving) ?? rest
-  applyPart(nodes.moving, frame?.whole ?? rest, palette)
-  nodes.redraw?.(frame?.whole.visible ? frame : null, voice)
-  if (frame && !frame.whole.visible) return
+  const before = applied.get(nodes.moving) ?? rest
+  const whole = frame?.whole ?? rest
+  applyPart(nodes.moving, whole, palette)
+  nodes.redraw?.(frame && whole.visible ? frame : null, voice)
   // Of what is not seen nothing is drawn, just as nothing else of it is written.
-  if (strokes !== (frame?.whole.strokes ?? null))
-    for (const beneath of [true, false]) applyStrokes(nodes.moving, frame?.whole.strokes ?? [], beneath, palette)
-  if (drawn !== (frame?.whole.drawn ?? null)) applyDrawn(nodes.moving, frame?.whole.drawn ?? null, palette)
+  if (!whole.visible) return
+  applyDrawing(nodes.moving, whole, before, palette)
   nodes.parts.forEach((list, index) => {
     const part = frame?.parts?.[index] ?? rest
     for (const node of list) applyPart(node, part, palette)
   })
   if (nodes.said.length > 1) applyWords(nodes.said, frame?.words ?? null)
-  for (const run of nodes.runs) {
-    const share = (frame?.whole.counted ?? 1) * (frame?.parts?.[run.part]?.counted ?? 1)
-    const text = countedText(run.text, share)
-    if (run.node.textContent !== text) run.node.textContent = text
-  }
+  applyCounts(nodes.runs, frame)
 }

@@ -1,8 +1,19 @@
 import svgpath from 'svgpath'
 import { hexOf } from '../color'
-import type { Deck, Mark, TextElement } from '../model'
+import type { Deck, Mark, TextElement, TextStyle, Theme } from '../model'
 import { styleOf, themeSeen, type ShownElement } from '../resolved'
-import { fontOf, insetOf, layoutOfElement, leftOfLine, lettersAlong, topOfLines, type Font, type Line, type Measurer } from '../text'
+import {
+  type Fitted,
+  fontOf,
+  insetOf,
+  layoutOfElement,
+  leftOfLine,
+  lettersAlong,
+  topOfLines,
+  type Font,
+  type Line,
+  type Measurer,
+} from '../text'
 import type { Ink } from './ink'
 import { stretchesOf, type HandStroke } from './stroke'
 
@@ -58,67 +69,83 @@ export function baselineOf(ink: Ink, fonts: readonly Font[], sample: string, hei
   )
 }
 
-/** The strokes of a text element, line by line and word by word, px from its top left corner. */
-export function strokesOfText(deck: Deck, element: TextElement & ShownElement, ink: Ink, measurer: Measurer): HandStroke[] {
+/** A text element as it is written: how it is laid out, and in which font and colour its stretches stand. */
+interface Setting {
+  element: TextElement & ShownElement
+  style: TextStyle
+  theme: Theme
+  layout: Fitted
+  inset: number
+  ink: Ink
+  measurer: Measurer
+  fontFor(marks: readonly Mark[]): Font
+  colorFor(marks: readonly Mark[]): string
+}
+
+function settingOf(deck: Deck, element: TextElement & ShownElement, ink: Ink, measurer: Measurer): Setting {
   const theme = themeSeen(deck, element.owner)
   const style = styleOf(deck, element)
   const layout = layoutOfElement(deck, element, measurer)
-  const inset = insetOf(element)
-  const spacing = style.letterSpacing * style.size * layout.scale
-  const fontFor = (marks: readonly Mark[]) => fontOf(marks, style, theme.fonts, layout.scale)
-  const colorFor = (marks: readonly Mark[]) => {
-    const own = marks
-      .flatMap(mark =>
-        mark.type === 'color'
-          ? [mark.attrs.color]
-          : mark.type === 'accent' && theme.accents?.[mark.attrs.name]?.color
-            ? [theme.accents[mark.attrs.name]!.color!]
-            : [],
-      )
-      .at(-1)
-    return hexOf(own ?? style.color, theme.palette)
+  const ownColor = (mark: Mark) => {
+    if (mark.type === 'color') return mark.attrs.color
+    return mark.type === 'accent' ? theme.accents?.[mark.attrs.name]?.color : undefined
   }
-  if (element.along) {
-    const align = element.align ?? (style.align === 'left' && element.along.path !== 'wave' ? 'center' : style.align)
-    const size = { width: Math.max(1, element.box.width - 2 * inset), height: Math.max(1, element.box.height - 2 * inset) }
-    return lettersAlong(layout, element.along, size, { style, fonts: theme.fonts, align }, measurer)
-      .filter(letter => letter.text.trim())
-      .flatMap(letter => {
-        const font = fontFor(letter.run.marks)
-        const half = measurer.width(letter.text, font) / 2
-        const turn = (letter.angle * Math.PI) / 180
-        const down = baselineOf(ink, [font], letter.text, 0)
-        const [x, y] = [
-          inset + letter.x - Math.cos(turn) * half - Math.sin(turn) * down,
-          inset + letter.y - Math.sin(turn) * half + Math.cos(turn) * down,
-        ]
-        return wordStrokes(letter.text, x, y, { ink, font, color: colorFor(letter.run.marks), measurer }, letter.angle)
-      })
+  return {
+    element,
+    style,
+    theme,
+    layout,
+    inset: insetOf(element),
+    ink,
+    measurer,
+    fontFor: marks => fontOf(marks, style, theme.fonts, layout.scale),
+    colorFor: marks => hexOf(marks.map(ownColor).findLast(color => color !== undefined) ?? style.color, theme.palette),
   }
-  const top = inset + topOfLines(element, layout)
-  const ofLine = (line: Line): HandStroke[] => {
-    const words = line.runs.filter(run => run.text.trim())
-    if (!words.length) return []
-    const sample = words[0]!.text.trim().split(/\s+/)[0]!
-    const baseline =
-      top +
-      line.top +
-      baselineOf(
-        ink,
-        words.map(run => fontFor(run.marks)),
-        sample,
-        line.height,
-      )
-    let x = inset + leftOfLine(element, layout, line)
-    // Of a line that is written from the right, the runs stand from the right too.
-    const right = x + line.width
-    return line.runs.flatMap(run => {
-      const font = fontFor(run.marks)
-      const width = measurer.width(run.text, font) + spacing * run.text.length
-      const at = line.rightToLeft ? right - (x - (right - line.width)) - width : x
-      x += width
-      return strokesOfWords(run.text, at, baseline, { ink, font, color: colorFor(run.marks), measurer, spacing })
+}
+
+/** Letters along a way, each turned with it. */
+function strokesAlong(setting: Setting, along: NonNullable<TextElement['along']>): HandStroke[] {
+  const { element, style, theme, layout, inset, ink, measurer } = setting
+  const align = element.align ?? (style.align === 'left' && along.path !== 'wave' ? 'center' : style.align)
+  const size = { width: Math.max(1, element.box.width - 2 * inset), height: Math.max(1, element.box.height - 2 * inset) }
+  return lettersAlong(layout, along, size, { style, fonts: theme.fonts, align }, measurer)
+    .filter(letter => letter.text.trim())
+    .flatMap(letter => {
+      const font = setting.fontFor(letter.run.marks)
+      const half = measurer.width(letter.text, font) / 2
+      const turn = (letter.angle * Math.PI) / 180
+      const down = baselineOf(ink, [font], letter.text, 0)
+      const x = inset + letter.x - Math.cos(turn) * half - Math.sin(turn) * down
+      const y = inset + letter.y - Math.sin(turn) * half + Math.cos(turn) * down
+      return wordStrokes(letter.text, x, y, { ink, font, color: setting.colorFor(letter.run.marks), measurer }, letter.angle)
     })
-  }
-  return layout.lines.flatMap(ofLine)
+}
+
+/** A line, whose top is `top` px below the element's. */
+function strokesOfLine(setting: Setting, line: Line, top: number): HandStroke[] {
+  const { element, style, layout, ink, measurer } = setting
+  const words = line.runs.filter(run => run.text.trim())
+  const sample = words[0]?.text.trim().split(/\s+/)[0]
+  if (sample === undefined) return []
+  const fonts = words.map(run => setting.fontFor(run.marks))
+  const baseline = top + baselineOf(ink, fonts, sample, line.height)
+  const spacing = style.letterSpacing * style.size * layout.scale
+  let x = setting.inset + leftOfLine(element, layout, line)
+  // Of a line that is written from the right, the runs stand from the right too.
+  const right = x + line.width
+  return line.runs.flatMap(run => {
+    const font = setting.fontFor(run.marks)
+    const width = measurer.width(run.text, font) + spacing * run.text.length
+    const at = line.rightToLeft ? right - (x - (right - line.width)) - width : x
+    x += width
+    return strokesOfWords(run.text, at, baseline, { ink, font, color: setting.colorFor(run.marks), measurer, spacing })
+  })
+}
+
+/** The strokes of a text element, line by line and word by word, px from its top left corner. */
+export function strokesOfText(deck: Deck, element: TextElement & ShownElement, ink: Ink, measurer: Measurer): HandStroke[] {
+  const setting = settingOf(deck, element, ink, measurer)
+  if (element.along) return strokesAlong(setting, element.along)
+  const top = setting.inset + topOfLines(element, setting.layout)
+  return setting.layout.lines.flatMap(line => strokesOfLine(setting, line, top + line.top))
 }

@@ -3,6 +3,7 @@ import { writeFile } from 'node:fs/promises'
 import path from 'node:path'
 import type { FilmOrder } from '../../core/formats/film'
 import { filmParts, type FilmPart } from '../../core/timing'
+import { words } from '../media/ffmpeg'
 import { matroskaHead, pictureWriter } from './matroska'
 
 export type Encoded = Exclude<FilmOrder['format'], 'stills'>
@@ -15,34 +16,14 @@ const bt709 = ['-colorspace', 'bt709', '-color_primaries', 'bt709', '-color_trc'
  * end.
  */
 function pictureCodec(format: Encoded): string[] {
-  if (format === 'mp4')
-    return ['-vf', toVideo, ...bt709, '-c:v', 'libx264', '-preset', 'veryfast', '-crf', '20', '-bf', '0', '-x264-params', 'stitchable=1']
+  if (format === 'mp4') return ['-vf', toVideo, ...bt709, ...words('-c:v libx264 -preset veryfast -crf 20 -bf 0 -x264-params stitchable=1')]
   if (format === 'webm')
-    return [
-      '-vf',
-      toVideo,
-      ...bt709,
-      '-c:v',
-      'libvpx-vp9',
-      '-deadline',
-      'realtime',
-      '-cpu-used',
-      '8',
-      '-row-mt',
-      '1',
-      '-tile-columns',
-      '2',
-      '-crf',
-      '32',
-      '-b:v',
-      '0',
-    ]
+    return ['-vf', toVideo, ...bt709, ...words('-c:v libvpx-vp9 -deadline realtime -cpu-used 8 -row-mt 1 -tile-columns 2 -crf 32 -b:v 0')]
   if (format === 'gif')
     return ['-filter_complex', 'split[a][b];[a]palettegen=stats_mode=diff[p];[b][p]paletteuse=dither=bayer:bayer_scale=4', '-loop', '0']
-  return ['-c:v', 'libwebp_anim', '-q:v', '78', '-compression_level', '3', '-loop', '0']
+  return words('-c:v libwebp_anim -q:v 78 -compression_level 3 -loop 0')
 }
-const soundCodec = (format: Encoded) =>
-  format === 'mp4' ? ['-c:a', 'aac', '-b:a', '192k', '-movflags', '+faststart'] : ['-c:a', 'libopus', '-b:a', '160k']
+const soundCodec = (format: Encoded) => words(format === 'mp4' ? '-c:a aac -b:a 192k -movflags +faststart' : '-c:a libopus -b:a 160k')
 
 interface Running {
   /** Hands ffmpeg some bytes of its input; resolves once it can take more. */
@@ -106,97 +87,89 @@ export interface EncoderWish {
  * Encodes a film of exactly so many frames. Of a long hold one second is encoded, and then stands in the film as often as it
  * lasts; animations of pictures, which need all of theirs at once, are encoded in one go.
  */
-export function startEncoder({ format, rate, size, repeats, sound, folder, into }: EncoderWish): Encoder {
-  const film = format === 'mp4' || format === 'webm'
-  const parts: FilmPart[] = film ? filmParts(repeats, rate) : [{ kind: 'drawn', from: 0, until: repeats.length }]
-  const list: { file: string; frames: number }[] = []
-  let at = 0
-  let running: { part: FilmPart; encoder: Running; writer: ReturnType<typeof pictureWriter> } | null = null
-  let last: Buffer | null = null
+export const startEncoder = (wish: EncoderWish): Encoder => new PartwiseEncoder(wish)
 
-  async function begin(part: FilmPart, frames: number, file: string) {
+class PartwiseEncoder implements Encoder {
+  readonly #wish: EncoderWish
+  readonly #film: boolean
+  readonly #parts: readonly FilmPart[]
+  /** What the film is joined of, in order. */
+  readonly #list: { file: string; frames: number }[] = []
+  /** The part that is next, or under way. */
+  #at = 0
+  #running: { part: FilmPart; encoder: Running; writer: ReturnType<typeof pictureWriter> } | null = null
+  #last: Buffer | null = null
+
+  constructor(wish: EncoderWish) {
+    this.#wish = wish
+    this.#film = wish.format === 'mp4' || wish.format === 'webm'
+    this.#parts = this.#film ? filmParts(wish.repeats, wish.rate) : [{ kind: 'drawn', from: 0, until: wish.repeats.length }]
+  }
+
+  async picture(frame: number, jpeg: Buffer) {
+    await this.#goTo(frame)
+    const part = this.#parts[this.#at]!
+    const running = this.#running ?? (await this.#begin(part, frame > part.from ? this.#last : null))
+    await running.writer.picture(frame - part.from, jpeg)
+    this.#last = jpeg
+  }
+
+  async end() {
+    const { repeats, rate, folder, format, sound, into } = this.#wish
+    await this.#goTo(repeats.length)
+    if (!this.#film) return
+    const names = path.join(folder, 'parts.txt')
+    await writeFile(names, this.#list.map(({ file, frames }) => `file '${file}'\nduration ${(frames / rate).toFixed(6)}\n`).join(''))
+    const heard = sound ? ['-i', sound, ...words('-map 0:v -map 1:a'), ...soundCodec(format)] : []
+    const quiet = !sound && format === 'mp4' ? words('-movflags +faststart') : []
+    await run([...words('-f concat -safe 0 -i'), names, ...heard, ...quiet, ...words('-c:v copy -y'), into]).end()
+  }
+
+  kill() {
+    this.#running?.encoder.kill()
+  }
+
+  #fileOf(index: number) {
+    return this.#film ? path.join(this.#wish.folder, `part-${index}.${this.#wish.format}`) : this.#wish.into
+  }
+
+  /** Begins the part that is next; `first`: the picture that it opens with. */
+  async #begin(part: FilmPart, first: Buffer | null) {
+    const { format, rate, size } = this.#wish
+    const frames = framesOf(part, rate)
     const encoder = run([
-      '-f',
-      'matroska',
-      '-i',
-      '-',
+      ...words('-f matroska -i -'),
       ...pictureCodec(format),
-      '-fps_mode',
-      'cfr',
-      '-r',
-      String(rate),
-      '-frames:v',
-      String(frames),
-      '-an',
-      '-y',
-      file,
+      ...words(`-fps_mode cfr -r ${rate} -frames:v ${frames} -an -y`),
+      this.#fileOf(this.#at),
     ])
-    running = { part, encoder, writer: pictureWriter(rate, encoder.write) }
+    const running = { part, encoder, writer: pictureWriter(rate, encoder.write) }
+    this.#running = running
     await encoder.write(matroskaHead(size, rate))
+    if (first) await running.writer.picture(0, first)
     return running
   }
-  async function close() {
-    if (!running) return
-    const { part, encoder, writer } = running
-    await writer.end(part.kind === 'held' ? rate : part.until - part.from)
+
+  async #close() {
+    if (!this.#running) return
+    const { part, encoder, writer } = this.#running
+    await writer.end(framesOf(part, this.#wish.rate))
     await encoder.end()
-    running = null
+    this.#running = null
   }
-  const fileOf = (index: number) => (film ? path.join(folder, `part-${index}.${format}`) : into)
 
   /** Goes on to the part that a frame stands in; what lies between shows the last picture. */
-  async function goTo(frame: number) {
-    while (at < parts.length && parts[at]!.until <= frame) {
-      const part = parts[at]!
-      if (part.kind === 'held') {
-        const unit = await begin(part, rate, fileOf(at))
-        await unit.writer.picture(0, last!)
-        await close()
-        for (let time = 0; time < part.times; time++) list.push({ file: fileOf(at), frames: rate })
-      } else {
-        // A part that shows nothing new of its own is what was left of a hold.
-        if (!running) await (await begin(part, part.until - part.from, fileOf(at))).writer.picture(0, last!)
-        await close()
-        list.push({ file: fileOf(at), frames: part.until - part.from })
-      }
-      at++
+  async #goTo(frame: number) {
+    for (let part = this.#parts[this.#at]; part && part.until <= frame; part = this.#parts[this.#at]) {
+      // A part that shows nothing new of its own is a hold, or what was left of one.
+      if (part.kind === 'held' || !this.#running) await this.#begin(part, this.#last)
+      await this.#close()
+      const entry = { file: this.#fileOf(this.#at), frames: framesOf(part, this.#wish.rate) }
+      for (let time = 0; time < (part.kind === 'held' ? part.times : 1); time++) this.#list.push(entry)
+      this.#at++
     }
   }
-  return {
-    async picture(frame, jpeg) {
-      await goTo(frame)
-      const part = parts[at]!
-      if (!running) {
-        const begun = await begin(part, part.until - part.from, fileOf(at))
-        if (frame > part.from && last) await begun.writer.picture(0, last)
-      }
-      await running!.writer.picture(frame - part.from, jpeg)
-      last = jpeg
-    },
-    async end() {
-      await goTo(repeats.length)
-      if (!film) return
-      const names = path.join(folder, 'parts.txt')
-      await writeFile(names, list.map(({ file, frames }) => `file '${file}'\nduration ${(frames / rate).toFixed(6)}\n`).join(''))
-      const joined = run([
-        '-f',
-        'concat',
-        '-safe',
-        '0',
-        '-i',
-        names,
-        ...(sound
-          ? ['-i', sound, '-map', '0:v', '-map', '1:a', ...soundCodec(format)]
-          : format === 'mp4'
-            ? ['-movflags', '+faststart']
-            : []),
-        '-c:v',
-        'copy',
-        '-y',
-        into,
-      ])
-      await joined.end()
-    },
-    kill: () => running?.encoder.kill(),
-  }
 }
+
+/** How many frames of a part are encoded: of a hold, a second. */
+const framesOf = (part: FilmPart, rate: number) => (part.kind === 'held' ? rate : part.until - part.from)

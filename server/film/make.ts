@@ -9,7 +9,7 @@ import { writeSrt, writeVtt } from '../../core/formats/subtitles'
 import { mediaByHash, mediaBytes } from '../database/media'
 import { pageOf } from '../decks/offline'
 import { openCaptor, type Captor, type FilmOutline } from './captor'
-import { startEncoder } from './encode'
+import { startEncoder, type Encoded } from './encode'
 import { log } from '../log'
 import { DecoderError, given, runDecoder } from '../media/ffmpeg'
 import { packetsOf } from '../media/packets'
@@ -172,47 +172,57 @@ export async function makeFilm(deck: Deck, order: FilmOrder, folder: string, pro
       )
     const frames = Array.from({ length: outline.frames }, (_, frame) => frame).filter(frame => outline.repeats[frame] !== '1')
     if (frames.length > 60) while (pages.length < captors) await open()
-    await progress(0, outline.frames, 'Mixing the sound')
-    const sound =
-      order.format === 'gif' || order.format === 'webp'
-        ? null
-        : await mixSound(outline.sounds, outline.frames / order.rate, media => files.get(media), folder)
-    const into = path.join(folder, `film.${order.format}`)
-    const encoder = startEncoder({
-      format: order.format,
-      rate: order.rate,
-      size,
-      repeats: Array.from(outline.repeats, sign => sign === '1'),
-      sound,
-      folder,
-      into,
-    })
-    try {
-      for await (const { frame, jpeg } of drawn(pages, frames)) {
-        await encoder.picture(frame, jpeg)
-        await progress(frame + 1, outline.frames, 'Drawing')
-      }
-      await progress(outline.frames, outline.frames, 'Finishing the file')
-      await encoder.end()
-    } catch (error) {
-      encoder.kill()
-      throw error
-    }
-    if (order.captions !== 'beside' || !outline.captions.length) return into
-    const zip = path.join(folder, 'film.zip')
-    const name = `film.${order.format}`
-    await writeFile(
-      zip,
-      zipSync({
-        [name]: [new Uint8Array(await readFile(into)), { level: 0 }],
-        'captions.vtt': strToU8(writeVtt(outline.captions)),
-        'captions.srt': strToU8(writeSrt(outline.captions)),
-      }),
-    )
-    return zip
+    const film = await encodeFilm({ ...order, format: order.format }, { outline, frames, pages, size, files }, folder, progress)
+    return order.captions === 'beside' && outline.captions.length ? await withCaptions(film, outline, folder) : film
   } finally {
     for (const captor of pages) captor.close()
   }
+}
+
+/** What a film is made of: its outline, the frames that are drawn, the pages that draw them, and the files that it is heard from. */
+interface Footage {
+  outline: FilmOutline
+  frames: number[]
+  pages: Captor[]
+  size: { width: number; height: number }
+  files: ReadonlyMap<string, string>
+}
+
+/** Draws and encodes; answers with the film's file. */
+async function encodeFilm(order: FilmOrder & { format: Encoded }, footage: Footage, folder: string, progress: Progress): Promise<string> {
+  const { outline, frames, pages, size, files } = footage
+  await progress(0, outline.frames, 'Mixing the sound')
+  const silent = order.format === 'gif' || order.format === 'webp'
+  const sound = silent ? null : await mixSound(outline.sounds, outline.frames / order.rate, media => files.get(media), folder)
+  const into = path.join(folder, `film.${order.format}`)
+  const repeats = Array.from(outline.repeats, sign => sign === '1')
+  const encoder = startEncoder({ format: order.format, rate: order.rate, size, repeats, sound, folder, into })
+  try {
+    for await (const { frame, jpeg } of drawn(pages, frames)) {
+      await encoder.picture(frame, jpeg)
+      await progress(frame + 1, outline.frames, 'Drawing')
+    }
+    await progress(outline.frames, outline.frames, 'Finishing the file')
+    await encoder.end()
+  } catch (error) {
+    encoder.kill()
+    throw error
+  }
+  return into
+}
+
+/** A film and its captions beside it, zipped. */
+async function withCaptions(film: string, outline: FilmOutline, folder: string): Promise<string> {
+  const zip = path.join(folder, 'film.zip')
+  await writeFile(
+    zip,
+    zipSync({
+      [path.basename(film)]: [new Uint8Array(await readFile(film)), { level: 0 }],
+      'captions.vtt': strToU8(writeVtt(outline.captions)),
+      'captions.srt': strToU8(writeSrt(outline.captions)),
+    }),
+  )
+  return zip
 }
 
 /** A picture of every beat once all that moves in it has moved, zipped. */

@@ -5,7 +5,7 @@ import { changeMedia, keepPeaks, type MediaRow } from '../database/media'
 import { Refused, type Progress } from '../jobs/progress'
 import { hashOfFile } from './hash-file'
 import { probe, type Probe } from './clip'
-import { DecoderError, given, startDecoder } from './ffmpeg'
+import { DecoderError, given, startDecoder, words } from './ffmpeg'
 import { peaksOf } from './listen'
 
 /** Whether browsers play a file as it is, and seek in it exactly. */
@@ -48,6 +48,18 @@ function encode(
   })
 }
 
+/** H.264 at a steady rate where there is a picture, AAC where there is sound. */
+const codecs = ({ picture, sound }: Probe): string[] => [
+  ...(picture
+    ? [
+        ...words('-map 0:v:0 -vf'),
+        `scale='trunc(min(iw,${largest})/2)*2':-2:flags=bicubic,format=yuv420p`,
+        ...words('-fps_mode cfr -c:v libx264 -preset veryfast -crf 20 -g 30'),
+      ]
+    : ['-vn']),
+  ...(sound ? words('-map 0:a:0 -c:a aac -b:a 192k') : []),
+]
+
 /** What a file holds; null where it cannot be read. */
 export const probeIfReadable = (file: string): Promise<Probe | null> =>
   probe(file).catch((error: unknown) => {
@@ -74,34 +86,8 @@ export async function convertClip(
   const file = path.join(folder, film ? 'clip.mp4' : 'clip.m4a')
   const total = Math.ceil(before.seconds ?? 0)
   await progress(0, total, 'Making it playable')
-  const picture = [
-    '-map',
-    '0:v:0',
-    '-vf',
-    `scale='trunc(min(iw,${largest})/2)*2':-2:flags=bicubic,format=yuv420p`,
-    '-fps_mode',
-    'cfr',
-    '-c:v',
-    'libx264',
-    '-preset',
-    'veryfast',
-    '-crf',
-    '20',
-    '-g',
-    '30',
-  ]
-  const { said } = await encode(
-    folder,
-    [
-      ...given(source),
-      ...(film ? picture : ['-vn']),
-      ...(before.sound ? ['-map', '0:a:0', '-c:a', 'aac', '-b:a', '192k'] : []),
-      '-movflags',
-      '+faststart',
-      '-y',
-      file,
-    ],
-    seconds => progress(Math.min(Math.floor(seconds), total), total, 'Making it playable'),
+  const { said } = await encode(folder, [...given(source), ...codecs(before), ...words('-movflags +faststart -y'), file], seconds =>
+    progress(Math.min(Math.floor(seconds), total), total, 'Making it playable'),
   )
   const after = await probeIfReadable(file)
   if (!after?.seconds)

@@ -48,6 +48,9 @@ export const containers = [
   'au',
 ] as const
 
+/** Options of ffmpeg as they are written in a line. */
+export const words = (line: string) => line.split(' ')
+
 /** What stands before the input of whatever a person gave. */
 export const given = (file: string) => ['-protocol_whitelist', 'file', '-format_whitelist', containers.join(','), '-i', file]
 
