@@ -1,12 +1,12 @@
 import withNuxt from './.nuxt/eslint.config.mjs'
+import { lengthRule } from './scripts/lint/length.mjs'
 import { roomsRule } from './scripts/lint/rooms.mjs'
-import { stillLong } from './scripts/lint/still-long.mjs'
 
 export default withNuxt(
   { ignores: ['docs/**', 'dist/**'] },
   {
     files: ['**/*.{ts,vue,mjs}'],
-    plugins: { house: { rules: { rooms: roomsRule } } },
+    plugins: { house: { rules: { length: lengthRule, rooms: roomsRule } } },
     rules: {
       'house/rooms': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
@@ -78,8 +78,7 @@ export default withNuxt(
   {
     // What is longer is steps without names.
     files: ['{app,attack,core,demo,player,scripts,server,stage}/**/*.{ts,vue,mjs}'],
-    // Brackets of a route's name are no pattern.
-    ignores: ['**/*.test.ts', ...stillLong.map(file => file.replace(/[[\]]/g, '\\$&'))],
-    rules: { 'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }], complexity: ['error', 25] },
+    ignores: ['**/*.test.ts'],
+    rules: { 'house/length': 'error', complexity: ['error', 25] },
   },
 )

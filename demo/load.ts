@@ -35,45 +35,44 @@ const screens = [
   ['screen-crew', 'Crew room', null],
 ] as const
 
-/** Puts the harbour into a database in which nobody is yet. */
-async function load() {
+/** Whether there is something to do: nobody is there yet, or loading was broken off before anybody could see it. */
+async function begin(): Promise<boolean> {
   const sql = database()
   const [{ count }] = await sql<[{ count: number }]>`select count(*)::int as count from people`
   const marks = (await sql<{ name: string }[]>`select name from migrations where name like 'demo %'`).map(row => row.name)
   if (marks.includes('demo begun') && !marks.includes('demo loaded')) {
-    // It was broken off before anybody could see it: what is half there goes, and it begins again.
+    // What is half there goes, and it begins again.
     await sql`truncate people, decks, data_tables, media, loops, screens, themes, pieces, jobs cascade`
-  } else if (count > 0) return
+  } else if (count > 0) return false
   await sql`insert into migrations (name) values ('demo begun') on conflict do nothing`
-  console.log('  loading the demo: Velmoor Harbour')
-  const passwordHash = await hashOf('harbour-demo')
-  const [ines] = await Promise.all(people.map(person => addPerson({ ...person, passwordHash })))
-  const author = ines!.id
-  for (const table of [crossings(), punctuality(), sailings()]) await keepTable(table, author)
-  const keep = async ({
-    name,
-    bytes,
-    folder = 'Harbour',
-    tags = [],
-  }: {
-    name: string
-    bytes: Uint8Array
-    folder?: string
-    tags?: string[]
-  }): Promise<DemoPicture> => {
-    const checked = await checkUpload(bytes, name)
-    if (!checked.ok) throw new Error(checked.message)
-    const { row } = checked.value
-    await keepChecked(checked.value, author)
-    await changeMedia(row.hash, {
-      folder,
-      tags,
-      credit: row.type.startsWith('image/') ? 'Pictures: harbour desk, Velmoor' : 'Sound and film: harbour desk, Velmoor',
-      rights: 'Made by the harbour’s own desk; free within the harbour.',
-    })
-    return { hash: checked.value.row.hash, width: checked.value.row.width!, height: checked.value.row.height! }
-  }
-  const pictures = []
+  return true
+}
+
+/** A file as the harbour's desk would bring it. */
+interface Brought {
+  name: string
+  bytes: Uint8Array
+  folder?: string
+  tags?: string[]
+}
+
+async function keepFile({ name, bytes, folder = 'Harbour', tags = [] }: Brought, author: string): Promise<DemoPicture> {
+  const checked = await checkUpload(bytes, name)
+  if (!checked.ok) throw new Error(checked.message)
+  const { row } = checked.value
+  await keepChecked(checked.value, author)
+  await changeMedia(row.hash, {
+    folder,
+    tags,
+    credit: row.type.startsWith('image/') ? 'Pictures: harbour desk, Velmoor' : 'Sound and film: harbour desk, Velmoor',
+    rights: 'Made by the harbour’s own desk; free within the harbour.',
+  })
+  return { hash: row.hash, width: row.width!, height: row.height! }
+}
+
+/** Pictures, clips, sounds and the logo. */
+async function loadMedia(author: string) {
+  const keep = (file: Brought) => keepFile(file, author)
   let bed = ''
   for (const one of [...(await makeClips()), ...(await makeIllustrations())]) {
     const { hash } = await keep(one)
@@ -81,14 +80,20 @@ async function load() {
   }
   const voice = (await keep({ name: 'Voice of the seasons.wav', folder: 'Voices', tags: ['voice'], bytes: voiceOf(seasonsVoice, 77) })).hash
   const peaks = (await soundOf(voice))!.peaks!
+  const pictures: DemoPicture[] = []
   for (const picture of await makePictures()) pictures.push(await keep({ ...picture, tags: ['photograph'] }))
   const formOf = async (form: 'light' | 'dark') => {
     const { hash, width, height } = await keep({ ...makeLogo(form), folder: 'Logo', tags: ['logo'] })
     return { media: hash, natural: { width, height } }
   }
   const logo = { onLight: await formOf('light'), onDark: await formOf('dark'), clear: 0.3, least: 40 }
+  return { pictures, logo, bed, voice: { hash: voice, peaks } }
+}
+
+async function loadDecks(author: string) {
+  const { pictures, logo, bed, voice } = await loadMedia(author)
   const hall = hallLoop(pictures)
-  const film = tenSeasons(pictures, logo, { bed, voice: { hash: voice, peaks } })
+  const film = tenSeasons(pictures, logo, { bed, voice })
   const talk = briefing(pictures, logo)
   await makeDeck('demo-routes', fourRoutes(pictures, logo), author)
   await makeDeck('demo-review', seasonReview(), author)
@@ -98,6 +103,9 @@ async function load() {
   await keepTheme({ id: 'theme-harbour', name: 'Velmoor Harbour', content: themeDeckOf(talk, 'Velmoor Harbour'), person: author })
   await publishDeck('demo-hall', hall, author)
   await publishDeck('demo-seasons', film, author)
+}
+
+async function loadScreens() {
   await addLoop('loop-hall', 'Hall loop')
   await addLoop('loop-quiet', 'Sea and slow loop')
   await setLoopItems('loop-hall', [{ id: newId(), deck: 'demo-hall' }])
@@ -106,8 +114,19 @@ async function load() {
     { id: newId(), deck: 'demo-hall' },
   ])
   for (const [id, name, loop] of screens)
-    await sql`insert into screens (id, name, token, loop) values (${id}, ${name}, ${newToken()}, ${loop})`
-  await sql`insert into migrations (name) values ('demo loaded') on conflict do nothing`
+    await database()`insert into screens (id, name, token, loop) values (${id}, ${name}, ${newToken()}, ${loop})`
+}
+
+/** Puts the harbour into a database in which nobody is yet. */
+async function load() {
+  if (!(await begin())) return
+  console.log('  loading the demo: Velmoor Harbour')
+  const passwordHash = await hashOf('harbour-demo')
+  const [ines] = await Promise.all(people.map(person => addPerson({ ...person, passwordHash })))
+  for (const table of [crossings(), punctuality(), sailings()]) await keepTable(table, ines!.id)
+  await loadDecks(ines!.id)
+  await loadScreens()
+  await database()`insert into migrations (name) values ('demo loaded') on conflict do nothing`
 }
 
 await load().finally(closeDatabase)

@@ -39,12 +39,58 @@ function ferryAt(x: number, y: number): 'hull' | 'house' | 'funnel' | 'window' |
   return null
 }
 
+/** Noise in layers, each twice as fine and half as strong as the one before; about -2 to 2. */
+type Layered = (x: number, y: number, octaves: number) => number
+
+/** A place of a scene, 0 to 1 both ways, `wide` the picture's width in its heights. */
+interface Spot {
+  x: number
+  y: number
+  wide: number
+}
+
+/** The sky with soft clouds and the sun, or the sea that glitters under it. */
+function backdropAt({ horizon, sky, sea, sun }: Scene, { x, y, wide }: Spot, layered: Layered): Rgb {
+  if (y < horizon) {
+    const nearSun = Math.hypot((x - sun.x) * wide, y - sun.y)
+    const cloud = clamp(layered(x * 3, y * 9 + 3, 5) * 0.8 - 0.05) * clamp(1.2 - Math.abs(y / horizon - 0.45) * 2)
+    const clouded = mix(gradient(sky, y / horizon), mix([255, 250, 240], sun.color, 0.3), cloud * 0.5)
+    const lit = mix(clouded, sun.color, 0.85 * Math.exp(-((nearSun / sun.size) ** 2) * 0.6) + 0.35 * Math.exp(-nearSun * 3))
+    return nearSun < sun.size * 0.55 ? mix(lit, [255, 248, 228], 0.9) : lit
+  }
+  const depth = (y - horizon) / (1 - horizon)
+  const streak = layered(x * (6 - 3 * depth), y * (90 - 60 * depth), 3)
+  const water = mix(sea[0], sea[1], depth ** 0.8 + streak * 0.07)
+  const glitter = Math.exp(-(((x - sun.x) / (0.05 + depth * 0.16)) ** 2)) * clamp(0.3 + layered(x * 40, y * 160, 2))
+  return mix(water, sun.color, clamp(glitter) * (0.75 - depth * 0.35))
+}
+
+/** The lighthouse on its rock; null beside them. */
+function lighthouseAt({ lighthouse, horizon }: Scene, { x, y, wide }: Spot, layered: Layered): Rgb | null {
+  if (!lighthouse) return null
+  const across = (x - lighthouse.x) * wide
+  const up = (horizon + 0.03 - y) / lighthouse.height
+  if (up <= 0) return up > -0.2 && Math.abs(across) < 0.1 + up * 0.1 + layered(x * 30, 2, 3) * 0.012 ? [44, 46, 50] : null
+  const half = 0.018 * (1.25 - 0.4 * up)
+  if (up >= 1 || Math.abs(across) >= half) return null
+  if (up > 0.86) return up < 0.95 ? [255, 224, 150] : [60, 42, 44]
+  return mix(Math.floor(up * 5) % 2 ? [236, 230, 220] : [178, 66, 52], [40, 50, 60], clamp(0.25 + across / half / 2.5))
+}
+
+function ferryColor({ ferry }: Scene, { x, y, wide }: Spot): Rgb | null {
+  if (!ferry) return null
+  const part = ferryAt(((x - ferry.x) * wide) / ferry.size, (y - ferry.y) / ferry.size)
+  if (part === 'hull') return y > ferry.y + ferry.size * 0.05 ? [140, 48, 40] : [24, 58, 66]
+  const colors: Record<'house' | 'window' | 'funnel', Rgb> = { house: [242, 240, 232], window: [70, 96, 108], funnel: [226, 152, 54] }
+  return part && colors[part]
+}
+
 /** Paints a scene pixel by pixel: sky with soft clouds, hills in haze, a sea that glitters under the sun, film grain. */
 async function paint(scene: Scene): Promise<{ name: string; bytes: Buffer }> {
   const { width, height } = scene
   const random = seeded(scene.seed)
   const noise = createNoise2D(random)
-  const layered = (x: number, y: number, octaves: number) => {
+  const layered: Layered = (x, y, octaves) => {
     let sum = 0
     for (let octave = 0; octave < octaves; octave++) sum += noise(x * 2 ** octave, y * 2 ** octave) / 2 ** octave
     return sum
@@ -54,67 +100,25 @@ async function paint(scene: Scene): Promise<{ name: string; bytes: Buffer }> {
   )
   const pixels = Buffer.alloc(width * height * 3)
   for (let py = 0; py < height; py++) {
-    const y = py / height
     for (let px = 0; px < width; px++) {
-      const x = px / width
-      const nearSun = Math.hypot((x - scene.sun.x) * (width / height), y - scene.sun.y)
-      let color: Rgb
-      if (y < scene.horizon) {
-        color = gradient(scene.sky, y / scene.horizon)
-        const cloud = clamp(layered(x * 3, y * 9 + 3, 5) * 0.8 - 0.05) * clamp(1.2 - Math.abs(y / scene.horizon - 0.45) * 2)
-        color = mix(color, mix([255, 250, 240], scene.sun.color, 0.3), cloud * 0.5)
-        color = mix(color, scene.sun.color, 0.85 * Math.exp(-((nearSun / scene.sun.size) ** 2) * 0.6) + 0.35 * Math.exp(-nearSun * 3))
-        if (nearSun < scene.sun.size * 0.55) color = mix(color, [255, 248, 228], 0.9)
-      } else {
-        const depth = (y - scene.horizon) / (1 - scene.horizon)
-        const streak = layered(x * (6 - 3 * depth), y * (90 - 60 * depth), 3)
-        color = mix(scene.sea[0], scene.sea[1], depth ** 0.8 + streak * 0.07)
-        const glitter = Math.exp(-(((x - scene.sun.x) / (0.05 + depth * 0.16)) ** 2)) * clamp(0.3 + layered(x * 40, y * 160, 2))
-        color = mix(color, scene.sun.color, clamp(glitter) * (0.75 - depth * 0.35))
-      }
+      const spot = { x: px / width, y: py / height, wide: width / height }
+      const { x, y } = spot
+      let color = backdropAt(scene, spot, layered)
       scene.hills.forEach((hill, index) => {
-        if (y > ridge[index]![px]! && y < scene.horizon + 0.004)
-          color = mix(hill.color, gradient(scene.sky, 1), clamp((y - ridge[index]![px]!) * 1.5) * 0.3)
+        const top = ridge[index]![px]!
+        if (y > top && y < scene.horizon + 0.004) color = mix(hill.color, gradient(scene.sky, 1), clamp((y - top) * 1.5) * 0.3)
       })
-      if (scene.lighthouse) {
-        const across = (x - scene.lighthouse.x) * (width / height)
-        const up = (scene.horizon + 0.03 - y) / scene.lighthouse.height
-        const half = 0.018 * (1.25 - 0.4 * up)
-        if (up > 0 && up < 1 && Math.abs(across) < half)
-          color =
-            up > 0.86
-              ? up < 0.95
-                ? [255, 224, 150]
-                : [60, 42, 44]
-              : mix(Math.floor(up * 5) % 2 ? [236, 230, 220] : [178, 66, 52], [40, 50, 60], clamp(0.25 + across / half / 2.5))
-        if (up <= 0 && up > -0.2 && Math.abs(across) < 0.1 + up * 0.1 + layered(x * 30, 2, 3) * 0.012) color = [44, 46, 50]
-      }
-      if (scene.ferry) {
-        const part = ferryAt(((x - scene.ferry.x) * (width / height)) / scene.ferry.size, (y - scene.ferry.y) / scene.ferry.size)
-        if (part)
-          color =
-            part === 'hull'
-              ? y > scene.ferry.y + scene.ferry.size * 0.05
-                ? [140, 48, 40]
-                : [24, 58, 66]
-              : part === 'house'
-                ? [242, 240, 232]
-                : part === 'window'
-                  ? [70, 96, 108]
-                  : [226, 152, 54]
-      }
+      color = ferryColor(scene, spot) ?? lighthouseAt(scene, spot, layered) ?? color
       const grain = (random() - 0.5) * 9
       const shade = 1 - 0.22 * Math.hypot(x - 0.5, y - 0.5) ** 2
       const at = (py * width + px) * 3
       for (let channel = 0; channel < 3; channel++) pixels[at + channel] = Math.max(0, Math.min(255, color[channel]! * shade + grain))
     }
   }
-  return {
-    name: scene.name,
-    bytes: await sharp(pixels, { raw: { width, height, channels: 3 } })
-      .jpeg({ quality: 86 })
-      .toBuffer(),
-  }
+  const bytes = await sharp(pixels, { raw: { width, height, channels: 3 } })
+    .jpeg({ quality: 86 })
+    .toBuffer()
+  return { name: scene.name, bytes }
 }
 
 const scenes: readonly Scene[] = [

@@ -29,138 +29,143 @@ import { familyNamed } from '../core/layouts/catalogue'
 import { captionsFor } from '../core/sound'
 import { effectNamed, namedEasings, putSound, transitionNamed } from '../core/timing'
 
-/** Builds a demo deck with the very edits that the interface makes. */
-export function workbench(wish: { title: string; purpose: Purpose; prefix: string; outline: string }) {
-  let count = 0
-  const context: EditContext = { id: () => `${wish.prefix}-${++count}` }
-  let deck: Deck = newDeck(wish, context)
-  const edit = (changes: readonly Change[]) => {
-    deck = applyChanges(deck, changes)
-  }
-  edit(
-    slidesOf(deck).flatMap(slide => [
-      dropRecord('slides', slide.id),
-      ...elementsOf(deck, slide.id).map(element => dropRecord('elements', element.id)),
-      ...beatsOf(deck, slide.id).map(beat => dropRecord('beats', beat.id)),
-    ]),
-  )
-  const read = readOutline(wish.outline)
-  if (!read.ok) throw new Error(read.message)
-  edit(insertOutline(deck, { after: null, slides: read.value.slides }, context))
+type Placed = ElementWithout<'id' | 'owner' | 'order'>
 
-  const slide = (index: number) => slidesOf(deck)[index]!
-  const part = (index: number, placeholder: string) =>
-    elementsOf(deck, slide(index).id).find(element => element.placeholder === placeholder)!
-  const cueOf = (element: Element, what: Cue['what'], effect: string, more: Partial<Cue>): Omit<Cue, 'id' | 'order' | 'beat'> => ({
-    element: element.id,
-    what,
-    effect,
-    options: {},
-    anchor: { to: 'beat' },
-    delay: 0,
-    duration: effectNamed(effect, what).duration,
-    easing: namedEasings['ease out'],
-    repeat: 1,
-    ...more,
-  })
-  return {
-    deck: () => deck,
-    edit,
-    context,
-    slide,
-    part,
-    layout: (index: number, family: string) => edit(layOut(deck, { slide: slide(index).id, family: familyNamed(family)! }, context)),
-    notes: (index: number, notes: string) => edit(setFields(deck, { table: 'slides', id: slide(index).id, fields: { notes } })),
-    transition(index: number, effect: string, more: Partial<Transition> = {}) {
-      edit(
-        setFields(deck, {
-          table: 'slides',
-          id: slide(index).id,
-          fields: { transition: { effect, duration: transitionNamed(effect).duration, easing: namedEasings['ease both ways'], ...more } },
-        }),
-      )
-    },
-    chart: (index: number, table: string, fields: Partial<ChartSpec>) =>
-      edit(setFields(deck, { table: 'elements', id: part(index, 'chart').id, fields: { chart: { ...newChart(table), ...fields } } })),
-    picture: (index: number, media: { hash: string; width: number; height: number }, alt: string) =>
-      edit(
-        setFields(deck, {
-          table: 'elements',
-          id: part(index, 'picture').id,
-          fields: { media: media.hash, natural: { width: media.width, height: media.height }, alt },
-        }),
+/** A cue as it usually is, for an element. */
+const cueOf = (element: Element, what: Cue['what'], effect: string, more: Partial<Cue>): Omit<Cue, 'id' | 'order' | 'beat'> => ({
+  element: element.id,
+  what,
+  effect,
+  options: {},
+  anchor: { to: 'beat' },
+  delay: 0,
+  duration: effectNamed(effect, what).duration,
+  easing: namedEasings['ease out'],
+  repeat: 1,
+  ...more,
+})
+
+/** The harbour's logo, footer and slide number, as they stand on each slide. */
+function brandParts(deck: Deck): [name: string, element: Placed][] {
+  const { width, height } = infoOf(deck).size
+  const { margin } = deckTheme(deck)
+  const foot = { y: height - margin * 0.8, height: margin * 0.5, angle: 0 }
+  const words = { kind: 'text', style: 'small', vertical: 'middle', text: textOf([]) } as const
+  const logo = { ...foot, x: width - margin - 200, width: 200, y: height - margin * 0.86, height: margin * 0.58 }
+  return [
+    ['logo', { kind: 'picture', name: 'Logo', logo: true, alt: 'Velmoor Harbour', box: logo }],
+    ['footer', { ...words, name: 'Footer', field: 'footer', box: { ...foot, x: margin + 130, width: 560 } }],
+    [
+      'number',
+      { ...words, name: 'Slide number', field: 'slide-number', align: 'right', box: { ...foot, x: width - margin - 320, width: 90 } },
+    ],
+  ]
+}
+
+/** Builds a demo deck with the very edits that the interface makes. */
+export class Workbench {
+  #count = 0
+  #deck: Deck
+  readonly context: EditContext
+
+  constructor(readonly wish: { title: string; purpose: Purpose; prefix: string; outline: string }) {
+    this.context = { id: () => `${wish.prefix}-${++this.#count}` }
+    this.#deck = newDeck(wish, this.context)
+    this.edit(
+      slidesOf(this.#deck).flatMap(slide => [
+        dropRecord('slides', slide.id),
+        ...elementsOf(this.#deck, slide.id).map(element => dropRecord('elements', element.id)),
+        ...beatsOf(this.#deck, slide.id).map(beat => dropRecord('beats', beat.id)),
+      ]),
+    )
+    const read = readOutline(wish.outline)
+    if (!read.ok) throw new Error(read.message)
+    this.edit(insertOutline(this.#deck, { after: null, slides: read.value.slides }, this.context))
+  }
+
+  deck(): Deck {
+    return this.#deck
+  }
+
+  edit(changes: readonly Change[]) {
+    this.#deck = applyChanges(this.#deck, changes)
+  }
+
+  slide(index: number) {
+    return slidesOf(this.#deck)[index]!
+  }
+
+  part(index: number, placeholder: string) {
+    return elementsOf(this.#deck, this.slide(index).id).find(element => element.placeholder === placeholder)!
+  }
+
+  layout(index: number, family: string) {
+    this.edit(layOut(this.#deck, { slide: this.slide(index).id, family: familyNamed(family)! }, this.context))
+  }
+
+  notes(index: number, notes: string) {
+    this.#set('slides', this.slide(index).id, { notes })
+  }
+
+  transition(index: number, effect: string, more: Partial<Transition> = {}) {
+    const transition = { effect, duration: transitionNamed(effect).duration, easing: namedEasings['ease both ways'], ...more }
+    this.#set('slides', this.slide(index).id, { transition })
+  }
+
+  chart(index: number, table: string, fields: Partial<ChartSpec>) {
+    this.#set('elements', this.part(index, 'chart').id, { chart: { ...newChart(table), ...fields } })
+  }
+
+  picture(index: number, media: { hash: string; width: number; height: number }, alt: string) {
+    const natural = { width: media.width, height: media.height }
+    this.#set('elements', this.part(index, 'picture').id, { media: media.hash, natural, alt })
+  }
+
+  /** A cue in a beat of a slide. */
+  cue(index: number, beat: number, placeholder: string, what: Cue['what'], effect: string, more: Partial<Cue> = {}) {
+    const at = beatsOf(this.#deck, this.slide(index).id)[beat]!.id
+    this.edit(addCue(this.#deck, { cue: { ...cueOf(this.part(index, placeholder), what, effect, more), beat: at } }, this.context))
+  }
+
+  /** The harbour's logo, footer and slide number, once for all slides. */
+  brand(logo: Logo) {
+    const parts = brandParts(this.#deck)
+    const orders = ordersAt(elementsOf(this.#deck, 'master'), Infinity, parts.length)
+    this.edit([
+      setRecord('theme', 'theme', { name: 'Velmoor Harbour', logo, footer: 'Velmoor Harbour office' }),
+      ...parts.map(([name, element], index) =>
+        putRecord('elements', { id: `${this.wish.prefix}-${name}`, owner: 'master', order: orders[index]!, ...element }),
       ),
-    /** A cue in a beat of a slide; beats are made as they are needed. */
-    cue(index: number, beat: number, placeholder: string, what: Cue['what'], effect: string, more: Partial<Cue> = {}) {
-      edit(
-        addCue(
-          deck,
-          { cue: { ...cueOf(part(index, placeholder), what, effect, more), beat: beatsOf(deck, slide(index).id)[beat]!.id } },
-          context,
-        ),
-      )
-    },
-    /** The harbour's logo, footer and slide number, once for all slides. */
-    brand(logo: Logo) {
-      const { width, height } = infoOf(deck).size
-      const { margin } = deckTheme(deck)
-      const foot = { y: height - margin * 0.8, height: margin * 0.5, angle: 0 }
-      const orders = ordersAt(elementsOf(deck, 'master'), Infinity, 3)
-      const part = (id: string, element: ElementWithout<'id' | 'owner' | 'order'>): Change =>
-        putRecord('elements', { id: `${wish.prefix}-${id}`, owner: 'master', order: orders.shift()!, ...element })
-      edit([
-        setRecord('theme', 'theme', { name: 'Velmoor Harbour', logo, footer: 'Velmoor Harbour office' }),
-        part('logo', {
-          kind: 'picture',
-          name: 'Logo',
-          logo: true,
-          alt: 'Velmoor Harbour',
-          box: { ...foot, x: width - margin - 200, width: 200, y: height - margin * 0.86, height: margin * 0.58 },
-        }),
-        part('footer', {
-          kind: 'text',
-          name: 'Footer',
-          field: 'footer',
-          style: 'small',
-          vertical: 'middle',
-          text: textOf([]),
-          box: { ...foot, x: margin + 130, width: 560 },
-        }),
-        part('number', {
-          kind: 'text',
-          name: 'Slide number',
-          field: 'slide-number',
-          style: 'small',
-          align: 'right',
-          vertical: 'middle',
-          text: textOf([]),
-          box: { ...foot, x: width - margin - 320, width: 90 },
-        }),
-      ])
-    },
-    /** Music under all slides, softer while somebody speaks. */
-    bed(media: string, name: string) {
-      const slides = slidesOf(deck)
-      edit(putSound(deck, { use: 'bed', media, name, fromSlide: slides[0]!.id, untilSlide: slides.at(-1)!.id }, context))
-    },
-    /** A slide’s voice that says its notes, with captions by its pauses. */
-    voice(index: number, { hash, peaks }: { hash: string; peaks: Uint8Array }) {
-      edit(
-        putSound(
-          deck,
-          { use: 'narration', media: hash, name: 'Voice', fromSlide: slide(index).id, untilSlide: slide(index).id, delay: 0.6 },
-          context,
-        ),
-      )
-      const sound = Object.values(deck.sounds).find(one => one.use === 'narration' && one.fromSlide === slide(index).id)!
-      edit(setFields(deck, { table: 'sounds', id: sound.id, fields: { captions: captionsFor(slide(index).notes, peaks) } }))
-    },
-    /** How the lines or items of a slide come in. */
-    build: (index: number, how: Build) => edit(buildSlide(deck, { slide: slide(index).id, how }, context)),
-    hold(index: number, beat: number, seconds: number) {
-      edit(
-        setFields(deck, { table: 'beats', id: beatsOf(deck, slide(index).id)[beat]!.id, fields: { hold: { kind: 'seconds', seconds } } }),
-      )
-    },
+    ])
+  }
+
+  /** Music under all slides, softer while somebody speaks. */
+  bed(media: string, name: string) {
+    const slides = slidesOf(this.#deck)
+    this.edit(putSound(this.#deck, { use: 'bed', media, name, fromSlide: slides[0]!.id, untilSlide: slides.at(-1)!.id }, this.context))
+  }
+
+  /** A slide’s voice that says its notes, with captions by its pauses. */
+  voice(index: number, { hash, peaks }: { hash: string; peaks: Uint8Array }) {
+    const slide = this.slide(index)
+    const wish = { use: 'narration', media: hash, name: 'Voice', fromSlide: slide.id, untilSlide: slide.id, delay: 0.6 } as const
+    this.edit(putSound(this.#deck, wish, this.context))
+    const sound = Object.values(this.#deck.sounds).find(one => one.use === 'narration' && one.fromSlide === slide.id)!
+    this.#set('sounds', sound.id, { captions: captionsFor(slide.notes, peaks) })
+  }
+
+  /** How the lines or items of a slide come in. */
+  build(index: number, how: Build) {
+    this.edit(buildSlide(this.#deck, { slide: this.slide(index).id, how }, this.context))
+  }
+
+  hold(index: number, beat: number, seconds: number) {
+    this.#set('beats', beatsOf(this.#deck, this.slide(index).id)[beat]!.id, { hold: { kind: 'seconds', seconds } })
+  }
+
+  #set<Table extends keyof Deck>(table: Table, id: string, fields: Parameters<typeof setFields<Table>>[1]['fields']) {
+    this.edit(setFields(this.#deck, { table, id, fields }))
   }
 }
+
+export const workbench = (wish: ConstructorParameters<typeof Workbench>[0]) => new Workbench(wish)

@@ -6,6 +6,13 @@ import { diagramParts } from '#core/diagrams'
 import { gestures, poses } from '#core/figures'
 import { effectNamed, effectsFor, figureGoesOn, makeGesture, namedEasings, paceFor, takePose, usualMotion } from '#core/timing'
 
+interface MenuItem {
+  label: string
+  icon?: string
+  onSelect?: () => void
+  children?: MenuItem[][]
+}
+
 /** What can be brought to an element, or to a board’s camera, in the beat at the playhead: the menus of the score. */
 export function useMotionMenus(beatHere: () => Beat) {
   const store = useDeck()
@@ -74,115 +81,88 @@ export function useMotionMenus(beatHere: () => Beat) {
     element.kind === 'chart' ? (drawingOfElement(store.current, element, null, stage.host.table, stage.host.measurer)?.parts ?? 0) : 0
   const itemCount = (element: Element) => (element.kind === 'diagram' ? diagramParts(element.text, element.family).length : 0)
   const lineCount = (element: Element) => (element.kind === 'text' ? paragraphTexts(element.text).filter(text => text.trim()).length : 0)
-  function menu(element: ShownElement) {
-    const asUsual = (what: Cue['what']) => {
-      const usual = what === 'enter' || what === 'exit' ? usualMotion(store.current, what, element.kind) : null
-      return usual
-        ? [
-            [
-              {
-                label: `As usual: ${effectNamed(usual.effect, what).label.toLowerCase()}`,
-                onSelect: () =>
-                  newCue(element, what, usual.effect, { options: usual.options ?? {}, duration: usual.duration, easing: usual.easing }),
-              },
-            ],
-          ]
-        : []
-    }
-    const offer = (what: Cue['what'], label: string) => ({
-      label,
-      children: [
-        ...asUsual(what),
-        effectsFor(what, element.kind).map(effect => ({ label: effect.label, onSelect: () => newCue(element, what, effect.name) })),
-      ],
-    })
-    function goOn(figure: Element) {
-      const changes = figureGoesOn(store.current, { figure: figure.id }, { ...stage.host, ...context })
-      if (!changes.length) return warn(`${figure.name} cannot go on: no slide follows, or it has gone out before its slide ends.`)
-      store.edit(`let ${figure.name} go on`, changes)
-      tell(`${figure.name} stands on the next slide where this one leaves it.`)
-    }
-    const acts = (figure: Element) => ({
-      label: 'Acts',
-      children: [
-        gestures.map(gesture => ({
-          label: gesture.label,
-          onSelect: () => newCue(figure, 'pose', makeGesture.name, { options: { gesture: gesture.name }, duration: gesture.seconds }),
-        })),
-        [{ label: 'Goes on on the next slide', icon: 'i-lucide-corner-down-right', onSelect: () => goOn(figure) }],
-        poses.map(pose => ({
-          label: `Takes the pose: ${pose.label.toLowerCase()}`,
-          onSelect: () => newCue(figure, 'pose', takePose.name, { options: { pose: pose.name } }),
-        })),
-      ],
-    })
+  const asUsual = (element: Element, what: Cue['what']): MenuItem[] => {
+    const usual = what === 'enter' || what === 'exit' ? usualMotion(store.current, what, element.kind) : null
+    if (!usual) return []
+    const more = { options: usual.options ?? {}, duration: usual.duration, easing: usual.easing }
+    const label = `As usual: ${effectNamed(usual.effect, what).label.toLowerCase()}`
+    return [{ label, onSelect: () => newCue(element, what, usual.effect, more) }]
+  }
+  const offer = (element: Element, what: Cue['what'], label: string): MenuItem => ({
+    label,
+    children: [
+      asUsual(element, what),
+      effectsFor(what, element.kind).map(effect => ({ label: effect.label, onSelect: () => newCue(element, what, effect.name) })),
+    ].filter(list => list.length),
+  })
+  function goOn(figure: Element) {
+    const changes = figureGoesOn(store.current, { figure: figure.id }, { ...stage.host, ...context })
+    if (!changes.length) return warn(`${figure.name} cannot go on: no slide follows, or it has gone out before its slide ends.`)
+    store.edit(`let ${figure.name} go on`, changes)
+    tell(`${figure.name} stands on the next slide where this one leaves it.`)
+  }
+  const acts = (figure: Element): MenuItem => ({
+    label: 'Acts',
+    children: [
+      gestures.map(gesture => ({
+        label: gesture.label,
+        onSelect: () => newCue(figure, 'pose', makeGesture.name, { options: { gesture: gesture.name }, duration: gesture.seconds }),
+      })),
+      [{ label: 'Goes on on the next slide', icon: 'i-lucide-corner-down-right', onSelect: () => goOn(figure) }],
+      poses.map(pose => ({
+        label: `Takes the pose: ${pose.label.toLowerCase()}`,
+        onSelect: () => newCue(figure, 'pose', takePose.name, { options: { pose: pose.name } }),
+      })),
+    ],
+  })
+  /** How what an element holds comes in part by part, where it has more than one. */
+  function builds(element: ShownElement): MenuItem[] {
     const each = store.purpose === 'talk' ? 'on advance' : 'one after the other, a beat each'
-    const builds = [
-      ...(lineCount(element) > 1
-        ? [
-            { label: `Line by line, ${each}`, onSelect: () => onAdvance(element, 'paragraph', lineCount(element)) },
-            {
-              label: 'Line by line, in this beat',
-              onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'paragraph', stagger: 0.4 } }),
-            },
-          ]
-        : []),
-      ...(itemCount(element) > 1
-        ? [
-            { label: `Item by item, ${each}`, onSelect: () => onAdvance(element, 'item', itemCount(element)) },
-            {
-              label: 'Item by item, in this beat',
-              onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'item', stagger: 0.4 } }),
-            },
-          ]
-        : []),
-      ...(element.kind === 'table'
-        ? [
-            { label: 'Row by row', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'line', stagger: 0.3 } }) },
-            { label: 'Column by column', onSelect: () => newCue(element, 'enter', 'rise', { parts: { by: 'series', stagger: 0.3 } }) },
-          ]
-        : []),
-      ...(markCount(element) > 1
-        ? [
-            {
-              label: 'Bars one after the other',
-              onSelect: () => newCue(element, 'enter', 'grow', { parts: { by: 'mark', stagger: 0.15 } }),
-            },
-          ]
-        : []),
-    ]
-    const own = cuesOfElement(store.current, element.id)
-    const carried = [
-      ...(own.length
-        ? [
-            { label: 'Copy its motion', icon: 'i-lucide-copy', onSelect: () => many.copy(own.map(cue => cue.id)) },
-            { label: 'Give its motion to its kind on this slide', onSelect: () => many.giveToKind(element.id, 'slide') },
-            { label: 'Give its motion to its kind in the deck', onSelect: () => many.giveToKind(element.id, 'deck') },
-          ]
-        : []),
-      ...(many.clipping
-        ? [
-            { label: 'Add the copied motion', icon: 'i-lucide-clipboard-plus', onSelect: () => many.paste([element.id], 'add') },
-            {
-              label: 'Replace its motion by the copied one',
-              icon: 'i-lucide-clipboard-paste',
-              onSelect: () => many.paste([element.id], 'replace'),
-            },
-          ]
-        : []),
-    ]
+    const inBeat = (label: string, effect: string, by: NonNullable<Cue['parts']>['by'], stagger: number): MenuItem => ({
+      label,
+      onSelect: () => newCue(element, 'enter', effect, { parts: { by, stagger } }),
+    })
+    const inBeats = (label: string, by: 'paragraph' | 'item', count: number): MenuItem[] =>
+      count > 1
+        ? [{ label: `${label}, ${each}`, onSelect: () => onAdvance(element, by, count) }, inBeat(`${label}, in this beat`, 'rise', by, 0.4)]
+        : []
     return [
-      builds,
+      ...inBeats('Line by line', 'paragraph', lineCount(element)),
+      ...inBeats('Item by item', 'item', itemCount(element)),
+      ...(element.kind === 'table' ? [inBeat('Row by row', 'rise', 'line', 0.3), inBeat('Column by column', 'rise', 'series', 0.3)] : []),
+      ...(markCount(element) > 1 ? [inBeat('Bars one after the other', 'grow', 'mark', 0.15)] : []),
+    ]
+  }
+  /** Motion that is taken from one element to others. */
+  function carried(element: Element): MenuItem[] {
+    const own = cuesOfElement(store.current, element.id)
+    const copied: MenuItem[] = [
+      { label: 'Copy its motion', icon: 'i-lucide-copy', onSelect: () => many.copy(own.map(cue => cue.id)) },
+      { label: 'Give its motion to its kind on this slide', onSelect: () => many.giveToKind(element.id, 'slide') },
+      { label: 'Give its motion to its kind in the deck', onSelect: () => many.giveToKind(element.id, 'deck') },
+    ]
+    const pasted: MenuItem[] = [
+      { label: 'Add the copied motion', icon: 'i-lucide-clipboard-plus', onSelect: () => many.paste([element.id], 'add') },
+      {
+        label: 'Replace its motion by the copied one',
+        icon: 'i-lucide-clipboard-paste',
+        onSelect: () => many.paste([element.id], 'replace'),
+      },
+    ]
+    return [...(own.length ? copied : []), ...(many.clipping ? pasted : [])]
+  }
+  const menu = (element: ShownElement): MenuItem[][] =>
+    [
+      builds(element),
       [
-        offer('enter', 'Comes in'),
-        offer('emphasis', 'Draws the eye'),
-        offer('move', 'Moves'),
-        offer('exit', 'Goes out'),
-        ...(element.kind === 'film' || element.kind === 'sound' ? [offer('media', 'Plays')] : []),
+        offer(element, 'enter', 'Comes in'),
+        offer(element, 'emphasis', 'Draws the eye'),
+        offer(element, 'move', 'Moves'),
+        offer(element, 'exit', 'Goes out'),
+        ...(element.kind === 'film' || element.kind === 'sound' ? [offer(element, 'media', 'Plays')] : []),
         ...(element.kind === 'figure' ? [acts(element)] : []),
       ],
-      carried,
+      carried(element),
     ].filter(list => list.length)
-  }
   return { menu, cameraMenu }
 }

@@ -5,6 +5,7 @@ import type { MarkType, Node } from 'prosemirror-model'
 import { EditorState, Plugin, type Command } from 'prosemirror-state'
 import { Decoration, DecorationSet, EditorView } from 'prosemirror-view'
 import { initProseMirrorDoc, ySyncPlugin } from 'y-prosemirror'
+import type { XmlFragment } from 'yjs'
 import type { TextSetting } from '#core/resolved'
 import { bulletOfParagraph, bulletWords, indentOf, lineCounter, textSchema, usualDistance } from '#core/text'
 
@@ -154,46 +155,36 @@ export function useTextEditor(options: {
   // A change of the style or its bullets is seen in what is being written.
   if (options.setting) watch(options.setting, () => view?.dispatch(view.state.tr))
 
+  const done = (act?: () => void) => (): true => {
+    act?.()
+    return true
+  }
+  const ownKeys = (): Record<string, Command> => ({
+    'Mod-b': toggleMark(marks.bold!),
+    'Mod-i': toggleMark(marks.italic!),
+    'Mod-u': toggleMark(marks.underline!),
+    'Shift-Enter': insertBreak,
+    Enter: enter,
+    Tab: setLevel(level => level + 1),
+    'Shift-Tab': setLevel(level => Math.max(least, level - 1)),
+    Backspace: stepOut,
+    'Mod-z': done(store.undo),
+    'Mod-y': done(store.redo),
+    'Shift-Mod-z': done(store.redo),
+    Escape: done(options.onDone),
+  })
+  const stateOf = (shared: XmlFragment) => {
+    const { doc, mapping } = initProseMirrorDoc(shared, textSchema)
+    const drawn = options.setting && options.colorOf ? [signs(options.setting, options.colorOf)] : []
+    return EditorState.create({ doc, plugins: [ySyncPlugin(shared, { mapping }), keymap(ownKeys()), keymap(baseKeymap), ...drawn] })
+  }
+
   onMounted(() => {
     const shared = store.sharedText(options.element())
     if (!shared || !options.place.value) return options.onDone?.()
     store.undoManager()?.stopCapturing()
-    const { doc, mapping } = initProseMirrorDoc(shared, textSchema)
     view = new EditorView(options.place.value, {
-      state: EditorState.create({
-        doc,
-        plugins: [
-          ySyncPlugin(shared, { mapping }),
-          keymap({
-            'Mod-b': toggleMark(marks.bold!),
-            'Mod-i': toggleMark(marks.italic!),
-            'Mod-u': toggleMark(marks.underline!),
-            'Shift-Enter': insertBreak,
-            Enter: enter,
-            Tab: setLevel(level => level + 1),
-            'Shift-Tab': setLevel(level => Math.max(least, level - 1)),
-            Backspace: stepOut,
-            'Mod-z': () => {
-              store.undo()
-              return true
-            },
-            'Mod-y': () => {
-              store.redo()
-              return true
-            },
-            'Shift-Mod-z': () => {
-              store.redo()
-              return true
-            },
-            Escape: () => {
-              options.onDone?.()
-              return true
-            },
-          }),
-          keymap(baseKeymap),
-          ...(options.setting && options.colorOf ? [signs(options.setting, options.colorOf)] : []),
-        ],
-      }),
+      state: stateOf(shared),
       attributes: {
         'aria-label': options.label(),
         role: 'textbox',

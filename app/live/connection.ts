@@ -53,153 +53,186 @@ const patience = 6500
  * has acknowledged its number; after a break everything that the server lacks is sent again.
  */
 export function connectDocument(deck: string, document: Y.Doc, awareness: Awareness, unsent: Unsent, host: ConnectionHost) {
-  const status: ConnectionStatus = { ...noStatus }
-  let socket: WebSocket | null = null
-  let counted = 0
-  let kept = 0
-  let wait = 250
-  let failures = 0
-  let ended = false
-  let timer: ReturnType<typeof setTimeout>
+  const connection = new Connection(deck, document, awareness, unsent, host)
+  connection.begin()
+  return { stop: () => connection.stop() }
+}
+
+type AwarenessChange = Record<'added' | 'updated' | 'removed', number[]>
+
+class Connection {
+  readonly #status: ConnectionStatus = { ...noStatus }
+  #socket: WebSocket | null = null
+  /** The number of the last local change, and of the last that is on disk at the server. */
+  #counted = 0
+  #kept = 0
+  /** How long is waited before the next attempt, ms. */
+  #wait = 250
+  #failures = 0
+  #ended = false
+  #timer: ReturnType<typeof setTimeout> | undefined
+  #beating: ReturnType<typeof setInterval> | undefined
   /** When the server was asked last without having answered since, ms. */
-  let askedAt: number | null = null
+  #askedAt: number | null = null
 
-  const publish = (fields: Partial<ConnectionStatus>) => host.changed({ ...Object.assign(status, fields) })
-  const isOpen = () => socket?.readyState === WebSocket.OPEN
-  const send = (message: LiveMessage) => {
-    if (isOpen()) socket!.send(encodeMessage(message) as Uint8Array<ArrayBuffer>)
+  constructor(
+    readonly deck: string,
+    readonly document: Y.Doc,
+    readonly awareness: Awareness,
+    readonly unsent: Unsent,
+    readonly host: ConnectionHost,
+  ) {}
+
+  begin() {
+    this.awareness.on('update', this.#onAwareness)
+    addEventListener('beforeunload', this.#onLeave)
+    addEventListener('online', this.#onOnline)
+    this.#beating = setInterval(() => this.#beat(), beatEvery)
+    this.#open()
   }
 
-  async function takeUp() {
-    const before = await unsent.all()
-    if (ended || !before.length) return
-    Y.applyUpdate(document, Y.mergeUpdates(before), fromBefore)
+  stop() {
+    this.#ended = true
+    clearTimeout(this.#timer)
+    clearInterval(this.#beating)
+    this.document.off('update', this.#onUpdate)
+    this.awareness.off('update', this.#onAwareness)
+    removeEventListener('beforeunload', this.#onLeave)
+    removeEventListener('online', this.#onOnline)
+    removeAwarenessStates(this.awareness, [this.document.clientID], 'leaving')
+    this.#socket?.close()
   }
 
-  function receive(message: LiveMessage) {
-    askedAt = null
-    if (status.silent) publish({ silent: false })
-    if (message.kind === 'update') {
-      Y.applyUpdate(document, message.update, fromServer)
-    } else if (message.kind === 'whole') {
-      Y.applyUpdateV2(document, message.update, fromServer)
-      if (status.ready) return
-      // Not before: whoever listens makes Yjs encode what it has just read, and nothing can be edited yet.
-      document.on('update', onUpdate)
-      publish({ ready: true })
-      void takeUp()
-    } else if (message.kind === 'state') {
-      if (counted > kept) send({ kind: 'update', number: ++counted, update: Y.encodeStateAsUpdate(document, message.vector) })
-    } else if (message.kind === 'kept') {
-      kept = Math.max(kept, message.number)
-      void unsent.drop(kept)
-      publish({ kept: kept >= counted, keptAt: new Date() })
-    } else if (message.kind === 'awareness') {
-      applyAwarenessUpdate(awareness, message.update, fromServer)
-    } else if (message.kind === 'refused') void refuse(message.message)
-    else if (message.kind === 'note') host.noted(message.message)
-    else if (message.kind === 'bounds') host.bounded(message.form)
+  #publish(fields: Partial<ConnectionStatus>) {
+    this.host.changed({ ...Object.assign(this.#status, fields) })
   }
 
-  async function refuse(message: string) {
-    stop()
-    await unsent.drop(Infinity)
-    host.refused(message)
+  #send(message: LiveMessage) {
+    if (this.#socket?.readyState === WebSocket.OPEN) this.#socket.send(encodeMessage(message) as Uint8Array<ArrayBuffer>)
   }
 
-  function open() {
-    const next = new WebSocket(`${location.protocol === 'https:' ? 'wss' : 'ws'}://${location.host}/live/${deck}`)
+  #open() {
+    const next = new WebSocket(`${location.protocol === 'https:' ? 'wss' : 'ws'}://${location.host}/live/${this.deck}`)
     next.binaryType = 'arraybuffer'
-    socket = next
-    askedAt = Date.now()
+    this.#socket = next
+    this.#askedAt = Date.now()
     next.onopen = () => {
-      wait = 250
-      failures = 0
-      send({ kind: 'state', vector: Y.encodeStateVector(document) })
-      send({ kind: 'awareness', update: encodeAwarenessUpdate(awareness, [document.clientID]) })
-      publish({ online: true, signedOut: false })
+      this.#wait = 250
+      this.#failures = 0
+      this.#send({ kind: 'state', vector: Y.encodeStateVector(this.document) })
+      this.#send({ kind: 'awareness', update: encodeAwarenessUpdate(this.awareness, [this.document.clientID]) })
+      this.#publish({ online: true, signedOut: false })
     }
     next.onmessage = event => {
       const message = decodeMessage(new Uint8Array(event.data as ArrayBuffer))
-      if (message && socket === next) receive(message)
+      if (message && this.#socket === next) this.#receive(message)
     }
     next.onclose = event => {
-      if (!ended && socket === next) void lost(event)
+      if (!this.#ended && this.#socket === next) void this.#lost(event)
     }
   }
 
-  async function lost(event?: CloseEvent) {
-    socket = null
-    askedAt = null
-    const others = [...awareness.getStates().keys()].filter(client => client !== document.clientID)
-    removeAwarenessStates(awareness, others, fromServer)
-    publish({ online: false })
-    if (event?.code === 1009) return void refuse(event.reason)
-    clearTimeout(timer)
-    timer = setTimeout(open, wait)
-    wait = Math.min(3000, wait * 1.6)
-    if (++failures > 2) await askWhy()
+  #receive(message: LiveMessage) {
+    this.#askedAt = null
+    if (this.#status.silent) this.#publish({ silent: false })
+    if (message.kind === 'update') Y.applyUpdate(this.document, message.update, fromServer)
+    else if (message.kind === 'whole') this.#arrive(message.update)
+    else if (message.kind === 'state') this.#sendLacking(message.vector)
+    else if (message.kind === 'kept') {
+      this.#kept = Math.max(this.#kept, message.number)
+      void this.unsent.drop(this.#kept)
+      this.#publish({ kept: this.#kept >= this.#counted, keptAt: new Date() })
+    } else if (message.kind === 'awareness') applyAwarenessUpdate(this.awareness, message.update, fromServer)
+    else if (message.kind === 'refused') void this.#refuse(message.message)
+    else if (message.kind === 'note') this.host.noted(message.message)
+    else if (message.kind === 'bounds') this.host.bounded(message.form)
+  }
+
+  /** The whole document is here: what this browser kept from before goes on top of it. */
+  #arrive(whole: Uint8Array) {
+    Y.applyUpdateV2(this.document, whole, fromServer)
+    if (this.#status.ready) return
+    // Not before: whoever listens makes Yjs encode what it has just read, and nothing can be edited yet.
+    this.document.on('update', this.#onUpdate)
+    this.#publish({ ready: true })
+    void this.#takeUp()
+  }
+
+  async #takeUp() {
+    const before = await this.unsent.all()
+    if (this.#ended || !before.length) return
+    Y.applyUpdate(this.document, Y.mergeUpdates(before), fromBefore)
+  }
+
+  /** Sends all that the server lacks by what it says it has. */
+  #sendLacking(vector: Uint8Array) {
+    if (this.#counted > this.#kept)
+      this.#send({ kind: 'update', number: ++this.#counted, update: Y.encodeStateAsUpdate(this.document, vector) })
+  }
+
+  async #refuse(message: string) {
+    this.stop()
+    await this.unsent.drop(Infinity)
+    this.host.refused(message)
+  }
+
+  async #lost(event?: CloseEvent) {
+    this.#socket = null
+    this.#askedAt = null
+    const others = [...this.awareness.getStates().keys()].filter(client => client !== this.document.clientID)
+    removeAwarenessStates(this.awareness, others, fromServer)
+    this.#publish({ online: false })
+    if (event?.code === 1009) return void this.#refuse(event.reason)
+    clearTimeout(this.#timer)
+    this.#timer = setTimeout(() => this.#open(), this.#wait)
+    this.#wait = Math.min(3000, this.#wait * 1.6)
+    if (++this.#failures > 2) await this.#askWhy()
   }
 
   /** A refusal at the door looks like a break; asking tells them apart. */
-  async function askWhy() {
+  async #askWhy() {
     // Unreachable is no answer: then it is a break.
     const answer = await fetch('/api/session').catch(expected('TypeError'))
-    if (ended || !answer) return
-    if (answer.status === 401) publish({ signedOut: true })
-    else if (answer.ok && !status.ready) publish({ closed: true })
+    if (this.#ended || !answer) return
+    if (answer.status === 401) this.#publish({ signedOut: true })
+    else if (answer.ok && !this.#status.ready) this.#publish({ closed: true })
   }
 
   /** Asks whether the server is still there; a line on which it says nothing is given up and made anew. */
-  function beat() {
-    if (!socket) return
-    if (askedAt === null) {
-      askedAt = Date.now()
-      send({ kind: 'beat' })
-    } else if (Date.now() - askedAt > patience) {
-      const old = socket
-      publish({ silent: true })
-      void lost()
+  #beat() {
+    if (!this.#socket) return
+    if (this.#askedAt === null) {
+      this.#askedAt = Date.now()
+      this.#send({ kind: 'beat' })
+    } else if (Date.now() - this.#askedAt > patience) {
+      const old = this.#socket
+      this.#publish({ silent: true })
+      void this.#lost()
       old.close()
     }
   }
-  const beating = setInterval(beat, beatEvery)
 
-  const onUpdate = (update: Uint8Array, origin: unknown) => {
+  #onUpdate = (update: Uint8Array, origin: unknown) => {
     if (origin === fromServer) return
-    const number = ++counted
-    publish({ kept: false })
-    if (origin !== fromBefore) void unsent.put(number, update).then(local => local === status.local || publish({ local }))
-    send({ kind: 'update', number, update })
+    const number = ++this.#counted
+    this.#publish({ kept: false })
+    if (origin !== fromBefore) void this.unsent.put(number, update).then(local => local === this.#status.local || this.#publish({ local }))
+    this.#send({ kind: 'update', number, update })
   }
-  const onAwareness = ({ added, updated, removed }: Record<'added' | 'updated' | 'removed', number[]>, origin: unknown) => {
-    if (origin !== fromServer) send({ kind: 'awareness', update: encodeAwarenessUpdate(awareness, [...added, ...updated, ...removed]) })
+
+  #onAwareness = ({ added, updated, removed }: AwarenessChange, origin: unknown) => {
+    if (origin === fromServer) return
+    this.#send({ kind: 'awareness', update: encodeAwarenessUpdate(this.awareness, [...added, ...updated, ...removed]) })
   }
+
   /** What is neither on the server nor in this browser is not left without a question. */
-  const onLeave = (event: BeforeUnloadEvent) => {
-    if (!status.kept && !status.local) event.preventDefault()
+  #onLeave = (event: BeforeUnloadEvent) => {
+    if (!this.#status.kept && !this.#status.local) event.preventDefault()
   }
 
-  function stop() {
-    ended = true
-    clearTimeout(timer)
-    clearInterval(beating)
-    document.off('update', onUpdate)
-    awareness.off('update', onAwareness)
-    removeEventListener('beforeunload', onLeave)
-    removeEventListener('online', onOnline)
-    removeAwarenessStates(awareness, [document.clientID], 'leaving')
-    socket?.close()
+  #onOnline = () => {
+    if (this.#socket || this.#ended) return
+    clearTimeout(this.#timer)
+    this.#open()
   }
-  const onOnline = () => {
-    if (socket || ended) return
-    clearTimeout(timer)
-    open()
-  }
-
-  awareness.on('update', onAwareness)
-  addEventListener('beforeunload', onLeave)
-  addEventListener('online', onOnline)
-  open()
-  return { stop }
 }

@@ -1,11 +1,17 @@
 import { topsOf, type PickedLook } from '#core/edits'
-import { extentOf, type Slide } from '#core/model'
+import { extentOf, type Deck, type Slide } from '#core/model'
 import { inVariant, leavesOf, shownElements, type ShownElement, type Tries } from '#core/resolved'
 import type { Box, Id } from '#core/values'
-import { boundsOf, boxOf, type Guide, type Measure, type Point } from '#core/place'
+import { boundsOf, boxOf, fittingScale, lookAt, wholeLook, zoomedAbout, type Guide, type Look, type Measure, type Point } from '#core/place'
 
 /** What the pointer does on the stage when it does not select: draw a line, hold two elements together, pick an angle. */
 export type Tool = 'straight' | 'curve' | 'elbow' | 'freehand' | 'connector' | 'angle' | 'area'
+
+/** A deck with fields of a slide as they are tried out. */
+function withSlide(deck: Deck, id: Id | null, fields: Partial<Slide> | null): Deck {
+  const slide = deck.slides[id ?? '']
+  return slide && fields ? { ...deck, slides: { ...deck.slides, [slide.id]: { ...slide, ...fields } } } : deck
+}
 
 /** The stage at work: how it is looked at, what the pointer does there, and places that are tried out before they are kept. */
 export const useStage = defineStore('stage', () => {
@@ -34,18 +40,11 @@ export const useStage = defineStore('stage', () => {
 
   /** What is worked on: a slide, or all of a board. */
   const size = computed(() => (store.deck?.info.info ? extentOf(store.deck, where.stageId ?? '') : { width: 1920, height: 1080 }))
-  const fitting = computed(() =>
-    Math.max(0.02, Math.min((area.value.width - 48) / size.value.width, (area.value.height - 48) / size.value.height)),
-  )
+  const fitting = computed(() => fittingScale(area.value, size.value))
   const scale = computed(() => fitting.value * zoom.value)
   const deck = computed(() => (store.deck ? inVariant(store.deck, variant.value) : null))
   /** The same with what is tried out of the slide. */
-  const shownDeck = computed(() => {
-    const slide = deck.value?.slides[where.stageId ?? '']
-    return deck.value && slide && triedSlide.value
-      ? { ...deck.value, slides: { ...deck.value.slides, [slide.id]: { ...slide, ...triedSlide.value } } }
-      : deck.value
-  })
+  const shownDeck = computed(() => deck.value && withSlide(deck.value, where.stageId, triedSlide.value))
   /** What the stage shows, back to front, as it is kept. */
   const elements = computed<readonly ShownElement[]>(() =>
     deck.value && where.stageId
@@ -80,32 +79,19 @@ export const useStage = defineStore('stage', () => {
     const box = board.value!.getBoundingClientRect()
     return { x: (event.clientX - box.left) / scale.value, y: (event.clientY - box.top) / scale.value }
   }
+  const look = (next: Look) => {
+    zoom.value = next.zoom
+    pan.value = next.pan
+  }
   /** Enlarges to a multiple of fitting the area, about a place on the screen that stays where it is. */
   function zoomTo(next: number, about?: { clientX: number; clientY: number }) {
-    const held = Math.min(8 / fitting.value, Math.max(0.25, next))
-    if (Math.abs(held - 1) < 0.02) return fit()
-    const grown = held / zoom.value
-    let at = { x: 0, y: 0 }
-    if (about && board.value) {
-      const place = board.value.getBoundingClientRect()
-      at = { x: about.clientX - (place.left + place.width / 2), y: about.clientY - (place.top + place.height / 2) }
-    } else at = { x: -pan.value.x, y: -pan.value.y }
-    pan.value = { x: pan.value.x - at.x * (grown - 1), y: pan.value.y - at.y * (grown - 1) }
-    zoom.value = held
+    const place = about && board.value?.getBoundingClientRect()
+    const from = place && { x: about.clientX - (place.left + place.width / 2), y: about.clientY - (place.top + place.height / 2) }
+    look(zoomedAbout({ zoom: zoom.value, pan: pan.value }, next, fitting.value, from))
   }
-  function fit() {
-    zoom.value = 1
-    pan.value = { x: 0, y: 0 }
-  }
+  const fit = () => look(wholeLook)
   /** Brings a box to fill most of the area. */
-  function zoomOn(box: Box) {
-    const next = Math.min(area.value.width / Math.max(40, box.width), area.value.height / Math.max(40, box.height)) * 0.8
-    zoom.value = Math.min(8 / fitting.value, Math.max(0.25, next / fitting.value))
-    pan.value = {
-      x: (size.value.width / 2 - box.x - box.width / 2) * scale.value,
-      y: (size.value.height / 2 - box.y - box.height / 2) * scale.value,
-    }
-  }
+  const zoomOn = (box: Box) => look(lookAt(box, area.value, size.value))
   function forgetTried() {
     tries.value = {}
     triedSlide.value = null
@@ -116,31 +102,26 @@ export const useStage = defineStore('stage', () => {
     editing.value = framing.value = null
     tool.value = null
   }
-  watch(
-    () => where.stageId,
-    (now, before) => {
-      // A board and a slide are looked at from other distances.
-      if (store.deck?.slides[now ?? '']?.board || store.deck?.slides[before ?? '']?.board) fit()
-      leaveModes()
-      opened.value = null
-      forgetTried()
-    },
-  )
-  watch(
-    () => store.id,
-    () => {
-      fit()
-      variant.value = null
-    },
-  )
-  watch(
-    () => store.deck,
-    now => {
-      if (variant.value && !now?.variants[variant.value]) variant.value = null
-      if (opened.value && !now?.elements[opened.value]) opened.value = null
-      if (framing.value && !now?.elements[framing.value]) framing.value = null
-    },
-  )
+  function onSlide(now: Id | null, before: Id | null) {
+    // A board and a slide are looked at from other distances.
+    if (store.deck?.slides[now ?? '']?.board || store.deck?.slides[before ?? '']?.board) fit()
+    leaveModes()
+    opened.value = null
+    forgetTried()
+  }
+  function onOtherDeck() {
+    fit()
+    variant.value = null
+  }
+  /** What is gone from the deck is not worked on any more. */
+  function onChange(now: Deck | null) {
+    if (variant.value && !now?.variants[variant.value]) variant.value = null
+    if (opened.value && !now?.elements[opened.value]) opened.value = null
+    if (framing.value && !now?.elements[framing.value]) framing.value = null
+  }
+  watch(() => where.stageId, onSlide)
+  watch(() => store.id, onOtherDeck)
+  watch(() => store.deck, onChange)
 
   return {
     zoom,

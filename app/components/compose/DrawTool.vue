@@ -138,46 +138,50 @@ function press(event: PointerEvent) {
   if (event.button !== 0) return
   event.preventDefault()
   const at = stage.point(event)
-  if (stage.tool === 'connector') {
-    from.value = under(at)
-    const start = at
-    followPointer(
-      event,
-      move => {
-        hover.value = stage.point(move)
-        over.value = under(hover.value)
-      },
-      given => {
-        const [a, b, to] = [from.value, over.value, hover.value]
-        if (!given || !to || (a && a === b) || (!a && Math.hypot(to.x - start.x, to.y - start.y) * stage.scale < 6)) return end()
-        put('connect', {
-          name: 'Connector',
-          stroke,
-          ends: { start: 'none', end: 'solid' },
-          from: a ? { element: a, side: 'auto' } : null,
-          to: b ? { element: b, side: 'auto' } : null,
-          ...placeLine({ line: { way: 'elbow', points: [] } }, [start, to]),
-        })
-      },
-    )
-    return
-  }
-  if (byHand.value) {
-    points.value = [at]
-    followPointer(
-      event,
-      move => {
-        points.value = [...points.value, ...(move.getCoalescedEvents?.() ?? [move]).map(stage.point)]
-      },
-      given => {
-        if (!given || points.value.length < 3) return end()
-        points.value = thinned(points.value, 1.2 / stage.scale)
-        if (stage.tool === 'area') keepArea()
-        else finish()
-      },
-    )
-    return
-  }
+  if (stage.tool === 'connector') connect(event, at)
+  else if (byHand.value) drawByHand(event, at)
+  else setPoint(event, at)
+}
+/** Holds what is pressed on together with what it is dragged to. */
+function connect(event: PointerEvent, start: Point) {
+  from.value = under(start)
+  followPointer(
+    event,
+    move => {
+      hover.value = stage.point(move)
+      over.value = under(hover.value)
+    },
+    given => {
+      const [a, b, to] = [from.value, over.value, hover.value]
+      if (!given || !to || (a && a === b) || (!a && Math.hypot(to.x - start.x, to.y - start.y) * stage.scale < 6)) return end()
+      put('connect', {
+        name: 'Connector',
+        stroke,
+        ends: { start: 'none', end: 'solid' },
+        from: a ? { element: a, side: 'auto' } : null,
+        to: b ? { element: b, side: 'auto' } : null,
+        ...placeLine({ line: { way: 'elbow', points: [] } }, [start, to]),
+      })
+    },
+  )
+}
+function drawByHand(event: PointerEvent, at: Point) {
+  points.value = [at]
+  followPointer(
+    event,
+    move => {
+      points.value = [...points.value, ...(move.getCoalescedEvents?.() ?? [move]).map(stage.point)]
+    },
+    given => {
+      if (!given || points.value.length < 3) return end()
+      points.value = thinned(points.value, 1.2 / stage.scale)
+      if (stage.tool === 'area') keepArea()
+      else finish()
+    },
+  )
+}
+/** One more point of a line, or the two of an angle. */
+function setPoint(event: PointerEvent, at: Point) {
   const first = points.value[0]
   points.value = stage.tool === 'angle' && first ? [first] : [...points.value, squared(points.value.at(-1), at, event.shiftKey)]
   hover.value = at
