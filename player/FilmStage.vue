@@ -3,7 +3,6 @@ import { computed, nextTick, onMounted, provide, ref, shallowRef } from 'vue'
 import { captionAt, captionTrack, voiceAt } from '#core/sound'
 import { inkOf } from '#core/drawing'
 import { speaks } from '#core/model'
-import { expected } from '#core/values'
 import { faceAt } from '#core/figures'
 import { fontNeeds } from '#core/themes'
 import {
@@ -20,6 +19,7 @@ import {
 import { browserMeasurer, declareFaces, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
 import { peaksIn, type PlayerBundle } from './bundle'
 import CaptionLine from './CaptionLine.vue'
+import { openPictures } from './pictures'
 
 /** A deck as a film that is sought frame by frame, `width` px wide. Nothing runs by itself. */
 const props = defineProps<{ bundle: PlayerBundle; width: number; rate: number; captions: boolean }>()
@@ -46,6 +46,7 @@ const track = computed(() => captionTrack(props.bundle.deck, sounds.value))
 const stage = ref<InstanceType<typeof StageView>>()
 const root = ref<HTMLElement>()
 const words = ref('')
+const pictures = openPictures()
 
 const sought = (video: HTMLVideoElement) =>
   new Promise<void>(resolve => {
@@ -65,11 +66,7 @@ async function seek(frame: number) {
   await stage.value?.show(moment)
   await nextTick()
   await Promise.all(Array.from(root.value!.querySelectorAll('video'), video => (video.error ? undefined : sought(video))))
-  await Promise.all(
-    Array.from(root.value!.querySelectorAll('img'), image =>
-      image.complete ? undefined : image.decode().catch(expected('EncodingError')),
-    ),
-  )
+  await pictures(root.value!)
   // Only a frame that the browser drew after this shows the moment; whoever takes the picture asks which it was.
   requestAnimationFrame(() => {
     drawn = frame
