@@ -1,3 +1,17 @@
+/**
+ * Charts: kinds, marks, and what stands between two states of a chart.
+ *
+ * @example
+ * import { drawChart, newChart } from 'core/charts'
+ * import { houseTheme } from 'core/layouts'
+ * import { seasons } from 'core/testing'
+ * import { roughMeasurer } from 'core/text'
+ *
+ * const room = { width: 900, height: 500, textSize: 24, fonts: houseTheme.fonts, language: 'en', measurer: roughMeasurer }
+ * const { marks } = drawChart(newChart('seasons'), seasons, room)
+ * marks.map(mark => mark.value) // → [4100, 4350, 4720, 4600, 5230]
+ */
+
 export * from './catalogue'
 export * from './drawing'
 export * from './element-chart'

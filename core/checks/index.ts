@@ -1,3 +1,13 @@
+/**
+ * Checks of a deck before it is shown.
+ *
+ * @example
+ * import { checkDeck } from 'core/checks'
+ * import { freshDeck, timingContext } from 'core/testing'
+ *
+ * checkDeck(freshDeck(), timingContext).map(finding => finding.rule) // → []
+ */
+
 import { memoByRecords } from '../values'
 import { infoOf, slidesOf, type Deck } from '../model'
 import { rundown, type RundownSlide } from '../timing'

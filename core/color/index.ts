@@ -1,3 +1,13 @@
+/**
+ * Colours: contrast, schemes, palettes, what is seen through what.
+ *
+ * @example
+ * import { contrast, nearestReadable, readColor } from 'core/color'
+ *
+ * contrast('#000000', '#ffffff') // → 21
+ * contrast(nearestReadable('#9fc5e8', '#ffffff'), '#ffffff') >= 4.5 // → true
+ * readColor('rgb(18, 97, 92)') // → { ok: true, value: '#12615c' }
+ */
 export * from './contrast'
 export { colorDistance, dominantColors, likenessApart, likenessOf, likenessSide, type Dominant } from './dominant'
 export * from './entry'

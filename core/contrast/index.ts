@@ -1,3 +1,12 @@
+/**
+ * How words stand out from what is seen beneath them.
+ *
+ * @example
+ * import { neededFor } from 'core/contrast'
+ *
+ * neededFor({ size: 20, weight: 400 }, 1080) // → 4.5
+ * neededFor({ size: 60, weight: 400 }, 1080) // → 3
+ */
 export { beneath, mediaOfLayers, type Layer } from './beneath'
 export { coveredBy, type Covered } from './covered'
 export { contrastOf, neededFor, type Contrast, type ContrastWish, type Pixels } from './measure'

@@ -1,3 +1,16 @@
+/**
+ * Edits of a deck: each answers with the changes that make it.
+ *
+ * @example
+ * import { addSlide } from 'core/edits'
+ * import { applyChanges, layoutsOf, slidesOf } from 'core/model'
+ * import { countingContext, freshDeck } from 'core/testing'
+ *
+ * const deck = freshDeck()
+ * const [slide] = slidesOf(deck)
+ * const changes = addSlide(deck, { after: slide?.id ?? null, layout: slide?.layout ?? '' }, countingContext())
+ * slidesOf(applyChanges(deck, changes)).length // → 2
+ */
 export { addBeat } from './add-beat'
 export { addCue } from './add-cue'
 export { addElement } from './add-element'

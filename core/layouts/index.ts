@@ -1,3 +1,13 @@
+/**
+ * Layouts: families, what a slide's words mean, new decks.
+ *
+ * @example
+ * import { newDeck, propose } from 'core/layouts'
+ * import { slidesOf } from 'core/model'
+ * import { countingContext } from 'core/testing'
+ *
+ * slidesOf(newDeck({ title: 'Spring', purpose: 'loop' }, countingContext())).length // → 1
+ */
 export * from './agenda'
 export * from './builds'
 export * from './catalogue'

@@ -1,3 +1,13 @@
+/**
+ * Shapes by name, as paths.
+ *
+ * @example
+ * import { findShapes, outlineOf } from 'core/shapes'
+ *
+ * outlineOf({ shape: 'rectangle' }, { width: 10, height: 5 }) // → 'M0 0L10 0L10 5L0 5Z'
+ * findShapes('arrow').length > 1 // → true
+ */
+
 import type { ShapeElement } from '../model'
 import { arrowShapes } from './catalogue/arrows'
 import { calloutShapes } from './catalogue/callouts'

@@ -1,3 +1,14 @@
+/**
+ * Loops on screens: what stands at an instant.
+ *
+ * @example
+ * import { loopLength, loopPosition } from 'core/signage'
+ *
+ * const items = [{ length: 20 }, { length: 40 }]
+ * loopLength(items) // → 60
+ * loopPosition(items, 85_000) // → { index: 1, seconds: 5, round: 1 }
+ */
+
 export interface LoopItem {
   /** Seconds. */
   length: number

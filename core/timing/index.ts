@@ -1,3 +1,15 @@
+/**
+ * Time: what moves when, and what a moment looks like.
+ *
+ * @example
+ * import { easingOf, momentAt, namedEasings, rundown } from 'core/timing'
+ * import { freshDeck, timingContext } from 'core/testing'
+ *
+ * const plan = rundown(freshDeck('film'), 'film', timingContext)
+ * momentAt(plan, 0)?.beat // → 0
+ * plan.length > 0 // → true
+ * easingOf(namedEasings['ease in'])(0.5) < 0.5 // → true
+ */
 export * from './advance'
 export * from './camera'
 export { cameraAtView, cameraIn, fastestOf, largestSeen } from './camera-plan'

@@ -1,3 +1,14 @@
+/**
+ * Value types that all rooms use: boxes, colours, paints, orders, outcomes.
+ *
+ * @example
+ * import { orderAt, orderLast } from 'core/values'
+ *
+ * const first = { order: orderLast([]) }
+ * const last = { order: orderLast([first]) }
+ * const between = orderAt([first, last], 1)
+ * first.order < between && between < last.order // → true
+ */
 export * from './box'
 export * from './color'
 export * from './easing'

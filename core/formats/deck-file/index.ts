@@ -1,3 +1,14 @@
+/**
+ * A deck with all that it draws on, as one file.
+ *
+ * @example
+ * import { packDeck, unpackDeck } from 'core/formats/deck-file'
+ * import { infoOf } from 'core/model'
+ * import { freshDeck } from 'core/testing'
+ *
+ * const read = unpackDeck(packDeck({ deck: freshDeck(), tables: [], media: [] }))
+ * read.ok && infoOf(read.value.deck).title // → 'Spring timetable'
+ */
 import { strFromU8, strToU8, unzipSync, zipSync, type UnzipFileInfo, type Zippable } from 'fflate'
 import { dataTableSchema, type DataTable } from '../../data'
 import { readDeck, type Deck } from '../../model'

@@ -1,3 +1,12 @@
+/**
+ * What a film is ordered with.
+ *
+ * @example
+ * import { filmSize } from 'core/formats/film'
+ * import { freshDeck } from 'core/testing'
+ *
+ * filmSize(freshDeck(), { shape: 'own', side: 720 }) // → { width: 1280, height: 720 }
+ */
 import { infoOf, setRecord, applyChanges, slidesOf, type Change, type Deck } from '../../model'
 import { z } from 'zod'
 import { onlyVariant } from '../../resolved'

@@ -1,3 +1,12 @@
+/**
+ * Outlines: lines, Markdown, OPML and rows as slides.
+ *
+ * @example
+ * import { readOutline } from 'core/formats/outline'
+ *
+ * const read = readOutline('Boats at six\n  Bring a ticket')
+ * read.ok && read.value.slides.map(slide => slide.title) // → ['Boats at six']
+ */
 import { failed, type Outcome } from '../../values'
 import { looksLikeOpml, readOpml } from './opml'
 import { looksLikeRows, readRows } from './rows'

@@ -1,3 +1,13 @@
+/**
+ * What was pasted: words, a list, a range of cells, a drawing.
+ *
+ * @example
+ * import { readPasted } from 'core/formats/pasted'
+ *
+ * readPasted('Boats at six').is // → 'words'
+ * readPasted('route\tcars\nAstrel\t120').is // → 'range'
+ */
+
 import { readCsv, type DataTable } from '../../data'
 import { textOf, type TextDoc } from '../../model'
 import type { Outcome } from '../../values'

@@ -1,3 +1,11 @@
+/**
+ * Captions as WebVTT and SubRip.
+ *
+ * @example
+ * import { writeVtt } from 'core/formats/subtitles'
+ *
+ * writeVtt([{ from: 0, until: 1.5, text: 'Boats at six' }]) // → 'WEBVTT\n\n00:00:00.000 --> 00:00:01.500\nBoats at six\n'
+ */
 import { parseText } from 'media-captions'
 import type { Caption } from '../../model'
 import { failed, type Outcome } from '../../values'
