@@ -1,15 +1,5 @@
 import { hierarchy, tree as treeLayout } from 'd3-hierarchy'
-import {
-  around,
-  at,
-  gapOf,
-  inset,
-  rectangle,
-  stacked,
-  type DiagramFamily,
-  type ItemDrawing,
-  type Spot,
-} from '../drawing'
+import { around, at, gapOf, inset, rectangle, stacked, type DiagramFamily, type ItemDrawing, type Spot } from '../drawing'
 import { flat, rooted, type DiagramItem } from '../items'
 
 interface Node {
