@@ -29,7 +29,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
   let last: { key: string; owner: Id; times: number } | null = null
 
   const applies = (event: ClipboardEvent) =>
-    !isTyping(event.target) && !document.querySelector('[role=dialog]') && !(document.getSelection()?.toString() && event.type !== 'paste')
+    !isTyping(event.target) && !hasOwnKeys(event.target) && !(document.getSelection()?.toString() && event.type !== 'paste')
 
   function copy(event: ClipboardEvent) {
     if (!applies(event) || !store.deck) return

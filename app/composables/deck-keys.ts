@@ -6,14 +6,17 @@ export function useDeckKeys(does: { go(phase: string): void; find(): void; tellK
   const where = useWhere()
   const { toggle } = usePlayback()
 
-  /** Keys with Control or Command; true where it was one of ours. */
-  function withControl(event: KeyboardEvent): boolean {
-    const key = event.key.toLowerCase()
-    if ((key !== 'z' && key !== 'y') || isTyping(event.target)) return false
-    if (key === 'y' || event.shiftKey) store.redo()
-    else store.undo()
-    return true
-  }
+  /** What is changed in a pop-over is undone while it is open. */
+  onKeys(
+    event => {
+      const key = event.key.toLowerCase()
+      if (!(event.ctrlKey || event.metaKey) || (key !== 'z' && key !== 'y') || isTyping(event.target)) return
+      event.preventDefault()
+      if (key === 'y' || event.shiftKey) store.redo()
+      else store.undo()
+    },
+    { everywhere: true },
+  )
 
   /** One frame on or back; with Shift one beat. */
   function step(forwards: boolean, byBeat: boolean) {
@@ -38,11 +41,7 @@ export function useDeckKeys(does: { go(phase: string): void; find(): void; tellK
       does.go(phases[Number(phase[1]) - 1]!.name)
       return
     }
-    if (event.ctrlKey || event.metaKey) {
-      if (withControl(event)) event.preventDefault()
-      return
-    }
-    if (isTyping(event.target) || event.altKey) return
+    if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
     // On a button, Space presses it.
     if (event.key === ' ' && event.target instanceof HTMLButtonElement) return
     const act = plain[event.key]

@@ -99,6 +99,43 @@ describe('keys on the stage', () => {
     expect(store.current.elements.p0).toBeUndefined()
   })
 
+  it('belong to a menu or a list of choices while it is open, and to what takes letters by itself', () => {
+    const { selected, boxOf } = onStage()
+    selected.select('p0')
+    const shows = (role: string, state?: string) => {
+      const made = document.createElement('div')
+      made.setAttribute('role', role)
+      if (state) made.dataset.state = state
+      document.body.append(made)
+      return made
+    }
+    for (const [role, state] of [['menu'], ['listbox', 'open'], ['alertdialog']] as const) {
+      const made = shows(role, state)
+      press('ArrowRight')
+      made.remove()
+    }
+    const choice = shows('combobox')
+    press('ArrowRight', {}, choice)
+    choice.remove()
+    expect(boxOf('p0').x).toBe(100)
+    // A list that stands in the page is none that is open over it.
+    const list = shows('listbox')
+    press('ArrowRight')
+    list.remove()
+    expect(boxOf('p0').x).toBe(108)
+  })
+
+  it('are not heard by the stage where something nearer has taken them', () => {
+    const { selected, boxOf } = onStage()
+    selected.select('p0')
+    const handle = document.createElement('button')
+    handle.addEventListener('keydown', event => event.preventDefault())
+    document.body.append(handle)
+    press('ArrowRight', {}, handle)
+    handle.remove()
+    expect(boxOf('p0').x).toBe(100)
+  })
+
   it('are not heard once the page is left', () => {
     const { selected, store, page } = onStage()
     selected.select('p0')
@@ -148,6 +185,20 @@ describe('keys of a deck’s page', () => {
     expect(store.current.info.info!.title).toBe('Spring timetable')
     press('Z', { ctrlKey: true, shiftKey: true })
     expect(store.current.info.info!.title).toBe('Mine')
+  })
+
+  it('take back what was done in a pop-over while it is open, and do nothing else then', () => {
+    const { store, go, find } = inDeck()
+    store.edit('rename', [{ do: 'set', table: 'info', id: 'info', fields: { title: 'Mine' } }])
+    const dialog = document.createElement('div')
+    dialog.setAttribute('role', 'dialog')
+    document.body.append(dialog)
+    press('/')
+    press('3', { altKey: true, code: 'Digit3' })
+    press('z', { ctrlKey: true })
+    dialog.remove()
+    expect([go.mock.calls, find.mock.calls]).toEqual([[], []])
+    expect(store.current.info.info!.title).toBe('Spring timetable')
   })
 
   it('go on and back by a thirtieth of a second, or by a beat', () => {

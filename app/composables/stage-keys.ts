@@ -35,7 +35,7 @@ export function useStageKeys(open: (element: ShownElement) => void) {
     Enter: () => stage.single && open(stage.single),
   }
   onKeys(event => {
-    if (isTyping(event.target) || document.querySelector('[role=dialog]')) return
+    if (isTyping(event.target)) return
     const control = event.ctrlKey || event.metaKey
     const key = event.key.toLowerCase()
     const arrow = arrows[event.key]

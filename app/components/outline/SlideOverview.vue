@@ -129,7 +129,7 @@ function press(event: PointerEvent, id: string) {
 }
 
 function onKey(event: KeyboardEvent) {
-  if (isTyping(event.target) || document.querySelector('[role=dialog]')) return
+  if (isTyping(event.target)) return
   const control = event.ctrlKey || event.metaKey
   if (control && event.key.toLowerCase() === 'a') {
     event.preventDefault()

@@ -82,7 +82,8 @@ function onKey(event: KeyboardEvent) {
   if (event.key === ' ') tapping.tap()
   else tapping.stop()
 }
-onKeys(onKey)
+// While beats are tapped, Space does nothing else.
+onKeys(onKey, { first: true })
 const marks = [
   ['comes', 'comes in'],
   ['eye', 'draws the eye'],
