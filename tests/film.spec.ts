@@ -3,6 +3,7 @@ import path from 'node:path'
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { unzipSync } from 'fflate'
+import { choose } from './support/choose'
 import { click, counted, frameOf, greyFilm, onsetOf, place } from './support/clips'
 import { enter, goPhase, saved, newDeck, paste } from './support/people'
 import { inStores } from './support/stores'
@@ -15,9 +16,7 @@ async function apart(a: Buffer, b: Buffer): Promise<number> {
   return first.reduce((sum, value, index) => sum + Math.abs(value - second[index]!), 0) / first.length
 }
 const films = (page: Page) => page.getByRole('region', { name: 'Film', exact: true })
-async function choose(page: Page, label: string, value: string) {
-  await films(page).getByLabel(label, { exact: true }).selectOption(value)
-}
+const wish = (page: Page, label: string, words: string) => choose(films(page).getByLabel(label, { exact: true }), words)
 async function take(page: Page): Promise<string> {
   const download = page.waitForEvent('download')
   await films(page).getByRole('link', { name: 'Take it' }).first().click()
@@ -55,7 +54,7 @@ test('a film is exact in its frames, its sound and its pictures; stills come by 
   await saved(page)
 
   await goPhase(page, 'Deliver')
-  await choose(page, 'Shorter side', '360')
+  await wish(page, 'Shorter side', '360 px')
   await films(page).getByRole('button', { name: 'Make the film' }).click()
   await expect(films(page).locator('[data-film=done]')).toHaveCount(1, { timeout: 200_000 })
   const film = await take(page)
@@ -74,8 +73,8 @@ test('a film is exact in its frames, its sound and its pictures; stills come by 
   // Another moment is another picture.
   expect(await apart(frameOf(film, 8), staged)).toBeGreaterThan(1)
 
-  await choose(page, 'Format', 'stills')
-  await choose(page, 'Shape', 'tall')
+  await wish(page, 'Format', 'Still pictures by beat')
+  await wish(page, 'Shape', 'tall, 9 : 16')
   await films(page).getByRole('button', { name: 'Make the film' }).click()
   await expect(films(page).locator('[data-film=done]')).toHaveCount(2, { timeout: 200_000 })
   const stills = await take(page)
@@ -89,8 +88,8 @@ test('a film whose maker is killed in the midst is made all the same; one that i
 }) => {
   await enter(page)
   await page.goto('/decks/demo-seasons?phase=deliver')
-  await choose(page, 'Format', 'webm')
-  await choose(page, 'Shorter side', '360')
+  await wish(page, 'Format', 'WebM film')
+  await wish(page, 'Shorter side', '360 px')
   await films(page).getByRole('button', { name: 'Make the film' }).click()
   const bar = films(page).getByRole('progressbar').first()
   await expect.poll(async () => Number(await bar.getAttribute('aria-valuenow')), { timeout: 60_000 }).toBeGreaterThan(30)
@@ -119,8 +118,8 @@ test('a clip in a film stands at its very moment in each frame, and an animation
   await expect(page.locator('.stage-film')).toBeVisible()
   await saved(page)
   await goPhase(page, 'Deliver')
-  await choose(page, 'Shorter side', '360')
-  await choose(page, 'Frames a second', '25')
+  await wish(page, 'Shorter side', '360 px')
+  await wish(page, 'Frames a second', '25')
   await films(page).getByRole('button', { name: 'Make the film' }).click()
   await expect(films(page).locator('[data-film=done]')).toHaveCount(1, { timeout: 200_000 })
   const film = await take(page)
@@ -134,7 +133,7 @@ test('a clip in a film stands at its very moment in each frame, and an animation
   const greys = await Promise.all([4, 9, 14, 19].map(greyAt))
   greys.slice(1).forEach((grey, index) => expect(Math.abs(grey - greys[index]! - 10)).toBeLessThan(4))
 
-  await choose(page, 'Format', 'gif')
+  await wish(page, 'Format', 'GIF animation')
   await films(page).getByRole('button', { name: 'Make the film' }).click()
   await expect(films(page).locator('[data-film=done]')).toHaveCount(2, { timeout: 200_000 })
   const { format } = counted(await take(page))

@@ -5,6 +5,7 @@ import { packDeck } from '../core/formats/deck-file'
 import { insertOutline, newDeck as freshDeck } from '../core/layouts'
 import { makeLogo } from '../demo/logo'
 import { enter, goPhase, saved, look, newDeck, paste, rundown, slide, toast } from './support/people'
+import { choose } from './support/choose'
 
 const outline = `# Lantern night
 ## How the night grew
@@ -120,7 +121,7 @@ test.describe.serial('an outline in the house’s clothes', () => {
     const wall = page.getByRole('region', { name: 'All slides in this look' })
     await expect(wall.locator(`img[src^="${onLight}"]`)).toHaveCount(7)
     await look(page, 'Ground')
-    await page.getByLabel('Ground of').selectOption('theme')
+    await choose(page.getByLabel('Ground of'), 'Every slide')
     await page.getByRole('button', { name: /^Colour of the ground/ }).click()
     await page.getByRole('button', { name: 'ink', exact: true }).click()
     await expect(wall.locator(`img[src^="${onDark}"]`)).toHaveCount(7)
@@ -253,7 +254,7 @@ test('slides are gathered, moved and copied in the overview, and taken from anot
   await page.getByRole('button', { name: 'Duplicate' }).click()
   await expect(rundown(page).getByRole('button', { name: /^Slide \d+,/ })).toHaveCount(6)
   await page.getByRole('button', { name: 'Copy to another deck' }).click()
-  await page.getByLabel('Deck', { exact: true }).selectOption({ label: 'Hall loop' })
+  await choose(page.getByLabel('Deck', { exact: true }), 'Hall loop')
   await page.getByRole('button', { name: 'Copy', exact: true }).click()
   await expect(toast(page, /stand at the end of “Hall loop”/)).toBeVisible()
 
@@ -339,7 +340,7 @@ test('a layout is edited on the stage, and its slides follow; a deck handed out 
   await page.getByLabel('What to do with layout One statement').click()
   await page.getByRole('menuitem', { name: 'Remove' }).click()
   await expect(page.getByText('Slides 2, 3 use it.')).toBeVisible()
-  await page.getByRole('dialog').getByLabel('They go to').selectOption({ label: 'List' })
+  await choose(page.getByRole('dialog').getByLabel('They go to'), 'List')
   await page.getByRole('button', { name: 'Take it away' }).click()
   await expect(page.getByRole('button', { name: 'Edit layout One statement' })).toHaveCount(0)
   await expect(rundown(page).getByRole('button', { name: /^Slide 2,.*Filled in/ })).toBeVisible()

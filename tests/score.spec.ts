@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
+import { choose } from './support/choose'
 import { greyFilm } from './support/clips'
 import { drop, enter, goPhase, saved, newDeck } from './support/people'
 import { motion, playheadAt, timed, timeStage } from './support/score'
@@ -14,7 +15,7 @@ const number = (page: Page, label: string) => page.getByLabel(label, { exact: tr
 test('a row opens into its parts, whose turns are dragged; what comes later moves along; beats are laid out evenly', async ({ page }) => {
   await timed(page, 'Turns', ['Four routes leave', '\tOne after the other'])
   await motion(page, 'Title', 'Comes in', 'Rise')
-  await page.getByLabel('Parts', { exact: true }).selectOption('word')
+  await choose(page.getByLabel('Parts', { exact: true }), 'by word')
   await expect(page.getByText(/Comes in by “rise”, with the beat, word by word every 0.15 s/)).toBeVisible()
   await page.getByRole('button', { name: 'Parts of Title' }).click()
   const turns = page.getByRole('button', { name: /^Turn \d: / })

@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { saved, slide } from './support/people'
 import { motion, scrubTo, timed, timeStage as stage } from './support/score'
+import { choose } from './support/choose'
 
 test('a word is ringed on the stage, stays ringed when it is asked to, and the pace is drawn by hand', async ({ page }) => {
   await timed(page, 'Ringed', ['Night boat', '\tIt sails at ten'])
@@ -56,7 +57,7 @@ test('a part goes along an arc that is bent on the stage, and along a way that i
   const title = stage(page).locator('.stage-moving', { hasText: 'Ferry' })
   await expect(title).toHaveCSS('transform', /matrix/)
 
-  await page.getByLabel('Effect').selectOption('Move along a path')
+  await choose(page.getByLabel('Effect'), 'Move along a path')
   const path = page.getByLabel('Path', { exact: true })
   const first = await path.inputValue()
   await page.getByRole('button', { name: 'Draw the way' }).click()
@@ -72,7 +73,7 @@ test('a part goes along an arc that is bent on the stage, and along a way that i
 test('what two slides share is carried from the one to the other, and a transition goes to all slides in one step', async ({ page }) => {
   await timed(page, 'Carried', ['Astrel', '\tEvery hour', 'Astrel', '\tEvery two hours', 'Quill', '\tQuiet'])
   await slide(page, 3).click()
-  await page.getByLabel('Transition', { exact: true }).selectOption('Carry')
+  await choose(page.getByLabel('Transition', { exact: true }), 'Carry')
   await page.getByLabel('Length of the transition').fill('4')
   await page.getByLabel('Length of the transition').press('Enter')
   await page.getByRole('button', { name: 'all slides' }).click()
@@ -153,7 +154,7 @@ test('several cues are moved, carried to another slide and squeezed; a beat is p
   await bar(/^Fade of Title/).click()
   await page.getByRole('button', { name: 'Make this usual' }).click()
   await expect(page.getByText('Texts of this deck usually come in by fade.')).toBeVisible()
-  await page.getByLabel('Effect').selectOption('Wipe')
+  await choose(page.getByLabel('Effect'), 'Wipe')
   await expect(page.getByText('here it is otherwise')).toBeVisible()
   await slide(page, 1).click()
   await bar(/^Fade of Title/).click()

@@ -3,6 +3,7 @@ import { expect, test, type Page } from '@playwright/test'
 import { unpackDeck } from '../core/formats/deck-file'
 import { makePictures } from '../demo/pictures'
 import { enter, goPhase, saved, newDeck, paste, rundown, slide, drop } from './support/people'
+import { choose } from './support/choose'
 
 const outline = `Quay works in summer
 Why we build
@@ -95,7 +96,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
   test('makes the bars a line and the line smooth, and undoes it', async () => {
     const chart = page.getByTestId('stage')
     await hit(page, 'Chart').click()
-    await page.getByLabel('Kind of chart').selectOption({ label: 'Line' })
+    await choose(page.getByLabel('Kind of chart'), 'Line')
     await expect(chart.locator('.chart-point')).toHaveCount(4)
     await expect(chart.locator('path.chart-line')).toHaveCount(3)
     await expect(chart.locator('.chart-bar')).toHaveCount(0)
@@ -210,7 +211,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await page.mouse.up()
     await expect.poll(runs).toBeGreaterThan(ran + 0.5)
     await slide(page, 3).click()
-    await page.getByLabel('Transition').selectOption('push')
+    await choose(page.getByLabel('Transition'), 'Push')
     await expect(page.getByLabel('Length of the transition')).toHaveValue('0.7')
     const lengths = await slideLengths(page)
     expect(lengths).toHaveLength(6)
@@ -320,7 +321,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
 
   test('puts it on the loop of a screen, whose two windows are in step', async ({ browser }) => {
     await page.goto(`${deckUrl}?phase=deliver`)
-    await page.getByLabel('Loop').selectOption({ label: 'Hall loop' })
+    await choose(page.getByLabel('Loop'), 'Hall loop')
     await page.getByRole('button', { name: 'Publish to this loop' }).click()
     await expect(page.getByText('plays in “Hall loop”').first()).toBeVisible()
     await page.goto('/screens')
@@ -363,11 +364,11 @@ test('the same deck is longer for children than for colleagues, and becomes a lo
   await paste(page, 'textarea.title', 'For whom\n  Every reader takes a time of his own to read a line like this one')
   await saved(page)
   await page.getByRole('button', { name: 'Film', exact: true }).click()
-  await page.getByLabel('Who reads').selectOption('children')
+  await choose(page.getByLabel('Who reads'), 'Children')
   const long = await total(page)
-  await page.getByLabel('Who reads').selectOption('colleagues')
+  await choose(page.getByLabel('Who reads'), 'Colleagues, at a table')
   await expect.poll(() => total(page)).toBeLessThan(long - 1)
-  await page.getByLabel('Purpose').selectOption('loop')
+  await choose(page.getByLabel('Purpose'), 'Loop, repeats on screens')
   await expect(page.getByRole('button', { name: 'Loop', exact: true })).toBeVisible()
 })
 

@@ -171,10 +171,14 @@ async function remove(deck: Shelf) {
           </fieldset>
           <label>
             Start from
-            <select v-model="starter" class="field" @change="takePurpose">
-              <option value="">My own points, on an empty deck</option>
-              <option v-for="one in starters" :key="one.name" :value="one.name">{{ one.label }}: {{ one.when }}</option>
-            </select>
+            <ChoiceField
+              v-model="starter"
+              :items="[
+                { value: '', label: 'My own points, on an empty deck' },
+                ...starters.map(one => ({ value: one.name, label: `${one.label}: ${one.when}` })),
+              ]"
+              @update:model-value="takePurpose"
+            />
           </label>
           <div class="acts-row">
             <button class="press acts">Make the deck</button>

@@ -158,16 +158,13 @@ async function newLoop() {
               <span class="quiet">{{ heard(screen) }}</span>
             </div>
             <div class="line">
-              <select
-                class="field"
-                :value="screen.loop ?? ''"
+              <ChoiceField
+                :model-value="screen.loop ?? ''"
+                :items="[{ value: '', label: 'no loop' }, ...(loops ?? []).map(item => ({ value: item.id, label: item.name }))]"
+                :label="`Loop of ${screen.name}`"
                 :disabled="!canEdit"
-                :aria-label="`Loop of ${screen.name}`"
-                @change="setLoop(screen, ($event.target as HTMLSelectElement).value)"
-              >
-                <option value="">no loop</option>
-                <option v-for="item in loops" :key="item.id" :value="item.id">{{ item.name }}</option>
-              </select>
+                @update:model-value="next => setLoop(screen, next)"
+              />
               <a v-if="screen.token" class="press small" :href="`/show/${screen.id}#${screen.token}`" target="_blank" rel="noopener">
                 Open its page
               </a>
@@ -182,9 +179,7 @@ async function newLoop() {
       <section class="loops" aria-label="Loops">
         <div class="head">
           <h1>Loops</h1>
-          <select v-model="chosen" class="field" aria-label="Loop shown">
-            <option v-for="item in loops" :key="item.id" :value="item.id">{{ item.name }}</option>
-          </select>
+          <ChoiceField v-model="chosen" :items="(loops ?? []).map(item => ({ value: item.id, label: item.name }))" label="Loop shown" />
         </div>
         <template v-if="loop">
           <p class="quiet">
@@ -229,12 +224,12 @@ async function newLoop() {
           </ol>
           <p v-if="!loop.items.length" class="quiet">This loop is empty. Add a deck, or publish one to it under Deliver.</p>
           <form v-if="canEdit" class="add" @submit.prevent="add">
-            <select v-model="adding" class="field" aria-label="Deck to add">
-              <option value="" disabled>Add a deck</option>
-              <option v-for="deck in decks" :key="deck.id" :value="deck.id">
-                {{ deck.title }}{{ deck.version ? '' : ' (not published)' }}
-              </option>
-            </select>
+            <ChoiceField
+              v-model="adding"
+              placeholder="Add a deck"
+              :items="[...(decks ?? []).map(deck => ({ value: deck.id, label: `${deck.title}${deck.version ? '' : ' (not published)'}` }))]"
+              label="Deck to add"
+            />
             <button class="press" :disabled="!adding">Add</button>
           </form>
         </template>
@@ -344,7 +339,7 @@ h1 {
 .line {
   flex-wrap: wrap;
 }
-.line .field {
+.line .choice {
   flex: 1 1 100%;
 }
 .loops {

@@ -50,16 +50,16 @@ const look = (box: Box) => stage.zoomOn(box)
       </div>
       <div class="row">
         <span class="label">Opens with</span>
-        <select
-          class="field"
-          aria-label="Opens with"
-          :value="board.slide.opens ?? 'all'"
+        <ChoiceField
+          :model-value="board.slide.opens ?? 'all'"
+          :items="[
+            { value: 'all', label: 'all of the board' },
+            ...board.views.map((view, index) => ({ value: view.id, label: `${index + 1} ${view.name}` })),
+          ]"
+          label="Opens with"
           :disabled="!store.canEdit"
-          @change="board.set('change what the board opens with', { opens: value($event) === 'all' ? undefined : value($event) })"
-        >
-          <option value="all">all of the board</option>
-          <option v-for="(view, index) in board.views" :key="view.id" :value="view.id">{{ index + 1 }} {{ view.name }}</option>
-        </select>
+          @update:model-value="next => board.set('change what the board opens with', { opens: next === 'all' ? undefined : next })"
+        />
       </div>
       <ol class="views" aria-label="Views">
         <li v-for="(view, index) in board.views" :key="view.id" :class="{ here: board.view === view.id }">
@@ -153,7 +153,8 @@ h3 {
   display: inline-flex;
   gap: 4px;
 }
-.row > .field {
+.row > .field,
+.row > .choice {
   max-width: 170px;
 }
 .views {

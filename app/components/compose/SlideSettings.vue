@@ -80,9 +80,12 @@ const notes = (event: Event) =>
   <div v-if="slide" class="settings">
     <div class="row">
       <span class="label">Comes by</span>
-      <select class="field" aria-label="Transition" :value="kind.name" @change="choose(value($event))">
-        <option v-for="item in transitions" :key="item.name" :value="item.name">{{ item.label }}</option>
-      </select>
+      <ChoiceField
+        :model-value="kind.name"
+        :items="transitions.map(item => ({ value: item.name, label: item.label }))"
+        label="Transition"
+        @update:model-value="choose"
+      />
     </div>
     <template v-if="slide.transition">
       <div class="row">

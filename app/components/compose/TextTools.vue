@@ -128,17 +128,13 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
         <UIcon name="i-lucide-a-arrow-down" />
       </button>
       <button class="tool" aria-label="Larger" title="Larger" @click="editor.scale(1.15)"><UIcon name="i-lucide-a-arrow-up" /></button>
-      <select
-        class="field font"
-        aria-label="Font of the words"
-        :value="attr('font', 'family') ?? ''"
-        @change="
-          editor.setMark('font', ($event.target as HTMLSelectElement).value ? { family: ($event.target as HTMLSelectElement).value } : null)
-        "
-      >
-        <option value="">Font of its style</option>
-        <option v-for="family in families" :key="family">{{ family }}</option>
-      </select>
+      <ChoiceField
+        class="font"
+        :model-value="String(attr('font', 'family') ?? '')"
+        :items="[{ value: '', label: 'Font of its style' }, ...asTheyAre(families)]"
+        label="Font of the words"
+        @update:model-value="next => editor.setMark('font', next ? { family: next } : null)"
+      />
     </template>
     <UPopover>
       <button class="tool" :class="{ on: is('link') }" aria-label="Link" title="Link" @click="href = String(attr('link', 'href') ?? '')">
@@ -153,15 +149,12 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
           <p v-if="wrong" class="wrong">{{ wrong }}</p>
           <label>
             or to a slide
-            <select
-              class="field"
-              aria-label="Slide"
-              :value="href.startsWith('#') ? href : ''"
-              @change="href = ($event.target as HTMLSelectElement).value"
-            >
-              <option value="">none</option>
-              <option v-for="slide in slides" :key="slide.value" :value="slide.value">{{ slide.label }}</option>
-            </select>
+            <ChoiceField
+              :model-value="href.startsWith('#') ? href : ''"
+              :items="[{ value: '', label: 'none' }, ...slides.map(slide => ({ value: slide.value, label: slide.label }))]"
+              label="Slide"
+              @update:model-value="next => (href = next)"
+            />
           </label>
           <span class="pair">
             <button class="press small acts">Link</button>

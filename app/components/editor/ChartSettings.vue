@@ -58,59 +58,69 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       </p>
       <div class="row">
         <span class="label">Kind</span>
-        <select class="field" aria-label="Kind of chart" :value="kind.name" @change="set({ kind: value($event), options: undefined })">
-          <option v-for="one in chartKinds" :key="one.name" :value="one.name">{{ one.label }}</option>
-        </select>
+        <ChoiceField
+          :model-value="kind.name"
+          :items="chartKinds.map(one => ({ value: one.name, label: one.label }))"
+          label="Kind of chart"
+          @update:model-value="next => set({ kind: next, options: undefined })"
+        />
       </div>
       <OptionFields :of="kind" :options="spec.options ?? {}" @set="options => set({ options })" />
       <div class="row">
         <span class="label">Across</span>
-        <select class="field" aria-label="Across" :value="made!.category" @change="set({ across: value($event) })">
-          <option v-for="column in table.columns" :key="column.name">{{ column.name }}</option>
-        </select>
+        <ChoiceField
+          :model-value="made!.category"
+          :items="table.columns.map(column => ({ value: column.name, label: column.name }))"
+          label="Across"
+          @update:model-value="next => set({ across: next })"
+        />
       </div>
       <div class="row">
         <span class="label">Height</span>
-        <select class="field" aria-label="Made by" :value="spec.aggregate" @change="set({ aggregate: chosenOf(aggregates, $event) })">
-          <option v-for="(words, name) in aggregates" :key="name" :value="name">{{ words }}</option>
-        </select>
+        <ChoiceField
+          :model-value="spec.aggregate"
+          :items="choicesOf(aggregates)"
+          label="Made by"
+          @update:model-value="next => set({ aggregate: next })"
+        />
       </div>
       <div v-if="spec.aggregate !== 'count'" class="row">
         <span class="label">Column</span>
-        <select class="field" aria-label="Height" :value="made!.amount ?? ''" @change="set({ height: value($event) })">
-          <option v-for="column in table.columns.filter(candidate => candidate.type === 'number')" :key="column.name">
-            {{ column.name }}
-          </option>
-        </select>
+        <ChoiceField
+          :model-value="made!.amount ?? ''"
+          :items="
+            table.columns.filter(candidate => candidate.type === 'number').map(column => ({ value: column.name, label: column.name }))
+          "
+          label="Height"
+          @update:model-value="next => set({ height: next })"
+        />
       </div>
       <div class="row">
         <span class="label">Order</span>
-        <select class="field" aria-label="Order" :value="spec.order" @change="set({ order: chosenOf(orders, $event) })">
-          <option v-for="(words, name) in orders" :key="name" :value="name">{{ words }}</option>
-        </select>
+        <ChoiceField
+          :model-value="spec.order"
+          :items="choicesOf(orders)"
+          label="Order"
+          @update:model-value="next => set({ order: next })"
+        />
       </div>
       <div class="row">
         <span class="label">Numbers read</span>
-        <select
-          class="field"
-          aria-label="Scale of numbers"
-          :value="spec.format.scale"
-          @change="setFormat({ scale: chosenOf(scales, $event) })"
-        >
-          <option v-for="(words, name) in scales" :key="name" :value="name">{{ words }}</option>
-        </select>
+        <ChoiceField
+          :model-value="spec.format.scale"
+          :items="choicesOf(scales)"
+          label="Scale of numbers"
+          @update:model-value="next => setFormat({ scale: next })"
+        />
       </div>
       <div class="row">
         <span class="label">Decimals</span>
-        <select
-          class="field"
-          aria-label="Decimals"
-          :value="String(spec.format.decimals)"
-          @change="setFormat({ decimals: value($event) === 'null' ? null : Number(value($event)) })"
-        >
-          <option value="null">as needed</option>
-          <option v-for="count in [0, 1, 2, 3, 4, 5, 6]" :key="count" :value="String(count)">{{ count }}</option>
-        </select>
+        <ChoiceField
+          :model-value="String(spec.format.decimals)"
+          :items="[{ value: 'null', label: 'as needed' }, ...[0, 1, 2, 3, 4, 5, 6].map(count => ({ value: String(count), label: count }))]"
+          label="Decimals"
+          @update:model-value="next => setFormat({ decimals: next === 'null' ? null : Number(next) })"
+        />
       </div>
       <div class="row">
         <span class="label">Before, after</span>
@@ -133,9 +143,12 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       </div>
       <div class="row">
         <span class="label">Amounts</span>
-        <select class="field" aria-label="Amounts" :value="spec.labels" @change="set({ labels: chosenOf(labels, $event) })">
-          <option v-for="(words, name) in labels" :key="name" :value="name">{{ words }}</option>
-        </select>
+        <ChoiceField
+          :model-value="spec.labels"
+          :items="choicesOf(labels)"
+          label="Amounts"
+          @update:model-value="next => set({ labels: next })"
+        />
       </div>
       <div class="row">
         <span class="label">Total {{ total }}</span>
@@ -207,7 +220,8 @@ p {
   min-width: 0;
   justify-content: flex-end;
 }
-.row > .field {
+.row > .field,
+.row > .choice {
   max-width: 170px;
 }
 .short {

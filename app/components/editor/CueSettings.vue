@@ -31,7 +31,6 @@ const beats = computed(() => (cue.value ? beatsOf(store.current, where.slideId!)
 const others = computed(() => (cue.value ? cuesOf(store.current, cue.value.beat).filter(other => other.id !== cue.value!.id) : []))
 const set = (fields: Partial<Cue>) =>
   cue.value && store.edit(`change the motion of ${nameHere()}`, setFields(store.current, { table: 'cues', id: cue.value.id, fields }))
-const value = (event: Event) => (event.target as HTMLInputElement).value
 const whatWords: Record<Cue['what'], string> = {
   enter: 'comes in',
   emphasis: 'draws the eye',
@@ -124,15 +123,15 @@ const setParts = (by: Parts['by'] | 'whole') =>
     <template v-if="isCamera">
       <div class="row">
         <span class="label">To</span>
-        <select
-          class="field"
-          aria-label="View"
-          :value="board.views.some(view => view.id === cue!.options.view) ? cue.options.view : 'all'"
-          @change="set({ options: { ...cue!.options, view: value($event) } })"
-        >
-          <option v-for="(view, index) in board.views" :key="view.id" :value="view.id">{{ index + 1 }} {{ view.name }}</option>
-          <option value="all">all of the board</option>
-        </select>
+        <ChoiceField
+          :model-value="board.views.find(view => view.id === cue!.options.view)?.id ?? 'all'"
+          :items="[
+            ...board.views.map((view, index) => ({ value: view.id, label: `${index + 1} ${view.name}` })),
+            { value: 'all', label: 'all of the board' },
+          ]"
+          label="View"
+          @update:model-value="next => set({ options: { ...cue!.options, view: next } })"
+        />
       </div>
       <div
         v-if="leg"
@@ -154,26 +153,37 @@ const setParts = (by: Parts['by'] | 'whole') =>
     </template>
     <div v-else class="row">
       <span class="label">By</span>
-      <select class="field" aria-label="Effect" :value="cue.effect" @change="choose(value($event))">
-        <option v-for="choice in choices" :key="choice.name" :value="choice.name">{{ choice.label }}</option>
-      </select>
+      <ChoiceField
+        :model-value="cue.effect"
+        :items="choices.map(choice => ({ value: choice.name, label: choice.label }))"
+        label="Effect"
+        @update:model-value="choose"
+      />
     </div>
     <OptionFields :of="effect" :options="cue.options" @set="options => set({ options })" />
     <div class="row">
       <span class="label">In beat</span>
-      <select class="field" aria-label="Beat" :value="cue.beat" @change="moveToBeat(value($event))">
-        <option v-for="(beat, index) in beats" :key="beat.id" :value="beat.id">{{ index + 1 }}</option>
-      </select>
+      <ChoiceField
+        :model-value="cue.beat"
+        :items="beats.map((beat, index) => ({ value: beat.id, label: index + 1 }))"
+        label="Beat"
+        @update:model-value="moveToBeat"
+      />
     </div>
     <div class="row">
       <span class="label">Starts</span>
-      <select class="field" aria-label="Starts with" :value="anchorValue" @change="setAnchor(value($event))">
-        <option value="beat">with the beat</option>
-        <template v-for="other in others" :key="other.id">
-          <option :value="`start:${other.id}`">as {{ nameOf(other) }}</option>
-          <option :value="`end:${other.id}`">after {{ nameOf(other) }}</option>
-        </template>
-      </select>
+      <ChoiceField
+        :model-value="anchorValue"
+        :items="[
+          { value: 'beat', label: 'with the beat' },
+          ...others.flatMap(other => [
+            { value: `start:${other.id}`, label: `as ${nameOf(other)}` },
+            { value: `end:${other.id}`, label: `after ${nameOf(other)}` },
+          ]),
+        ]"
+        label="Starts with"
+        @update:model-value="setAnchor"
+      />
     </div>
     <div class="row">
       <span class="label">after</span>
@@ -211,15 +221,12 @@ const setParts = (by: Parts['by'] | 'whole') =>
     <p v-if="held" class="quiet">It takes {{ secondsWords(held) }}, so that it flashes no more than three times a second.</p>
     <div v-if="partChoices.length && !effect.whole && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row">
       <span class="label">Told apart</span>
-      <select
-        class="field"
-        aria-label="Parts"
-        :value="cue.parts?.by ?? 'whole'"
-        @change="setParts(partChoices.find(by => by === value($event)) ?? 'whole')"
-      >
-        <option value="whole">as a whole</option>
-        <option v-for="by in partChoices" :key="by" :value="by">{{ byWords(by) }}</option>
-      </select>
+      <ChoiceField
+        :model-value="cue.parts?.by ?? 'whole'"
+        :items="[{ value: 'whole', label: 'as a whole' }, ...partChoices.map(by => ({ value: by, label: byWords(by) }))]"
+        label="Parts"
+        @update:model-value="next => setParts(partChoices.find(by => by === next) ?? 'whole')"
+      />
     </div>
     <div v-if="cue.parts" class="row">
       <span class="label">one every</span>
@@ -302,7 +309,8 @@ h3 {
   display: flex;
   gap: 6px;
 }
-.row > .field {
+.row > .field,
+.row > .choice {
   max-width: 190px;
 }
 .least {

@@ -6,7 +6,6 @@ import { setFields } from '#core/edits'
 const store = useDeck()
 const info = computed(() => infoOf(store.current))
 const set = (label: string, fields: Partial<Info>) => store.edit(label, setFields(store.current, { table: 'info', id: 'info', fields }))
-const value = (event: Event) => (event.target as HTMLSelectElement).value
 const purposes = { talk: 'Talk, waits for its speaker', film: 'Film, runs by itself', loop: 'Loop, repeats on screens' }
 const audiences = { children: 'Children', public: 'The public, passing or in a hall', colleagues: 'Colleagues, at a table' }
 /** How far away it is read, in heights of the picture. */
@@ -41,36 +40,30 @@ function setLanguage(event: Event) {
       <div class="settings">
         <label>
           Purpose
-          <select
-            class="field"
-            :value="info.purpose"
+          <ChoiceField
+            :model-value="info.purpose"
+            :items="choicesOf(purposes)"
             :disabled="!store.canEdit"
-            @change="set('change the purpose', { purpose: value($event) as Info['purpose'] })"
-          >
-            <option v-for="(words, name) in purposes" :key="name" :value="name">{{ words }}</option>
-          </select>
+            @update:model-value="next => set('change the purpose', { purpose: next })"
+          />
         </label>
         <label>
           Who reads
-          <select
-            class="field"
-            :value="info.audience"
+          <ChoiceField
+            :model-value="info.audience"
+            :items="choicesOf(audiences)"
             :disabled="!store.canEdit"
-            @change="set('change the audience', { audience: value($event) as Info['audience'] })"
-          >
-            <option v-for="(words, name) in audiences" :key="name" :value="name">{{ words }}</option>
-          </select>
+            @update:model-value="next => set('change the audience', { audience: next })"
+          />
         </label>
         <label>
           Read from
-          <select
-            class="field"
-            :value="info.distance ?? 8"
+          <ChoiceField
+            :model-value="info.distance ?? 8"
+            :items="distances.map(([heights, words]) => ({ value: heights, label: words }))"
             :disabled="!store.canEdit"
-            @change="set('change the distance', { distance: Number(value($event)) })"
-          >
-            <option v-for="[heights, words] in distances" :key="heights" :value="heights">{{ words }}</option>
-          </select>
+            @update:model-value="next => set('change the distance', { distance: Number(next) })"
+          />
         </label>
         <label>
           Language, {{ names.of(info.language) }}

@@ -34,15 +34,13 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
 <template>
   <div v-for="option in shown" :key="option.name" class="row">
     <span class="label">{{ option.kind === 'yes' ? '' : option.label }}</span>
-    <select
+    <ChoiceField
       v-if="option.kind === 'choice'"
-      class="field"
-      :aria-label="option.label"
-      :value="optionOf<string>(of, options, option.name)"
-      @change="set(option.name, text($event))"
-    >
-      <option v-for="item in option.values" :key="item.value" :value="item.value">{{ item.label }}</option>
-    </select>
+      :model-value="optionOf<string>(of, options, option.name)"
+      :items="option.values.map(item => ({ value: item.value, label: item.label }))"
+      :label="option.label"
+      @update:model-value="next => set(option.name, next)"
+    />
     <NumberField
       v-else-if="option.kind === 'number'"
       :model-value="optionOf<number>(of, options, option.name)"
@@ -69,22 +67,18 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
       :label="option.label"
       @update:model-value="color => color && set(option.name, colorValue(color))"
     />
-    <select
+    <ChoiceField
       v-else-if="option.kind === 'element'"
-      class="field"
-      :aria-label="option.label"
-      :value="optionOf<string>(of, options, option.name)"
-      @change="set(option.name, text($event))"
-    >
-      <option value="">nothing</option>
-      <option
-        v-for="element in where.score?.elements.filter(one => !one.pinned && one.kind !== 'figure') ?? []"
-        :key="element.id"
-        :value="element.id"
-      >
-        {{ element.name }}
-      </option>
-    </select>
+      :model-value="optionOf<string>(of, options, option.name)"
+      :items="[
+        { value: '', label: 'nothing' },
+        ...(where.score?.elements ?? [])
+          .filter(one => !one.pinned && one.kind !== 'figure')
+          .map(element => ({ value: element.id, label: element.name })),
+      ]"
+      :label="option.label"
+      @update:model-value="next => set(option.name, next)"
+    />
     <textarea
       v-else-if="option.kind === 'words'"
       v-written="optionOf<string>(of, options, option.name)"
@@ -108,7 +102,8 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
 </template>
 
 <style scoped>
-.row > .field {
+.row > .field,
+.row > .choice {
   max-width: 190px;
 }
 .yes {

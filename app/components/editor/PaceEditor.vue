@@ -4,7 +4,10 @@ import { easingOf, namedEasings, type EasingName } from '#core/timing'
 
 /** How motion goes along its time: a pace by name, a curve drawn by hand, a spring, or steps. */
 const props = defineProps<{ modelValue: Easing; disabled?: boolean }>()
+const easingNames = Object.keys(namedEasings) as EasingName[]
 const emit = defineEmits<{ 'update:modelValue': [easing: Easing] }>()
+/** One’s own stands in the list, but cannot be chosen there. */
+const takeNamed = (next: string) => next !== 'own' && emit('update:modelValue', namedEasings[next as EasingName])
 
 const size = { width: 240, height: 150 }
 /** Progress 0 and 1 stand here, so that overshoot both ways has room; px of the drawing. */
@@ -47,7 +50,6 @@ const firstOf: Readonly<Record<Easing['kind'], Easing>> = {
   steps: namedEasings['five steps'],
   linear: namedEasings.linear,
 }
-const value = (event: Event) => (event.target as HTMLSelectElement).value
 const round = (number: number) => Math.round(number * 100) / 100
 
 function moved(key: 1 | 2, x: number, y: number): Easing {
@@ -96,16 +98,13 @@ function nudge(event: KeyboardEvent, key: 1 | 2) {
   <div class="pace">
     <div class="row">
       <span class="label">Pace</span>
-      <select
-        class="field"
-        aria-label="Pace"
-        :value="name"
+      <ChoiceField
+        :model-value="name"
+        :items="[...asTheyAre(easingNames), ...(name === 'own' ? [{ value: 'own', label: 'my own', disabled: true }] : [])]"
+        label="Pace"
         :disabled="disabled"
-        @change="emit('update:modelValue', namedEasings[value($event) as EasingName])"
-      >
-        <option v-for="(_, known) in namedEasings" :key="known" :value="known">{{ known }}</option>
-        <option v-if="name === 'own'" value="own" disabled>my own</option>
-      </select>
+        @update:model-value="takeNamed"
+      />
     </div>
     <div class="kinds" role="group" aria-label="Kind of pace">
       <button
@@ -209,17 +208,17 @@ function nudge(event: KeyboardEvent, key: 1 | 2) {
       </div>
       <div class="row">
         <span class="label">First step</span>
-        <select
-          class="field"
-          aria-label="When the steps come"
-          :value="easing.jump"
-          @change="emit('update:modelValue', { ...(easing as typeof easing & { kind: 'steps' }), jump: value($event) as 'end' })"
-        >
-          <option value="start">at once</option>
-          <option value="end">after its time</option>
-          <option value="both">at once, and after the last</option>
-          <option value="none">within the ends</option>
-        </select>
+        <ChoiceField
+          :model-value="easing.jump"
+          :items="[
+            { value: 'start', label: 'at once' },
+            { value: 'end', label: 'after its time' },
+            { value: 'both', label: 'at once, and after the last' },
+            { value: 'none', label: 'within the ends' },
+          ]"
+          label="When the steps come"
+          @update:model-value="next => emit('update:modelValue', { ...(easing as typeof easing & { kind: 'steps' }), jump: next })"
+        />
       </div>
     </template>
   </div>

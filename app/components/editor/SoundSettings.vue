@@ -66,15 +66,21 @@ function propose() {
     <audio :key="sound.media" :src="`/api/media/${sound.media}`" controls preload="metadata" />
     <div v-if="sound.use !== 'narration'" class="row">
       <span class="label">From</span>
-      <select class="field" aria-label="From slide" :value="sound.fromSlide" @change="setFrom(value($event))">
-        <option v-for="slide in slideChoices" :key="slide.id" :value="slide.id">{{ slide.label }}</option>
-      </select>
+      <ChoiceField
+        :model-value="sound.fromSlide"
+        :items="slideChoices.map(slide => ({ value: slide.id, label: slide.label }))"
+        label="From slide"
+        @update:model-value="setFrom"
+      />
     </div>
     <div v-if="sound.use !== 'narration'" class="row">
       <span class="label">until the end of</span>
-      <select class="field" aria-label="Until slide" :value="sound.untilSlide" @change="sounds.set({ untilSlide: value($event) })">
-        <option v-for="slide in slideChoices.slice(at(sound.fromSlide))" :key="slide.id" :value="slide.id">{{ slide.label }}</option>
-      </select>
+      <ChoiceField
+        :model-value="sound.untilSlide"
+        :items="slideChoices.slice(at(sound.fromSlide)).map(slide => ({ value: slide.id, label: slide.label }))"
+        label="Until slide"
+        @update:model-value="next => sounds.set({ untilSlide: next })"
+      />
     </div>
     <div class="row">
       <span class="label">{{ sound.use === 'bed' ? 'Begins after' : 'Begins, once open, after' }}</span>

@@ -53,9 +53,11 @@ function run(seconds: number) {
 <template>
   <fieldset class="tempo" :disabled="!store.canEdit">
     <legend>Tempo</legend>
-    <select v-model="reach" class="field" aria-label="What is squeezed or stretched">
-      <option v-for="[key, words] in choices" :key="key" :value="key">{{ words }}</option>
-    </select>
+    <ChoiceField
+      v-model="reach"
+      :items="choices.map(([key, words]) => ({ value: key, label: words }))"
+      label="What is squeezed or stretched"
+    />
     <div class="factors">
       <button
         v-for="[factor, words] in factors"

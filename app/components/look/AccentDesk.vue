@@ -83,15 +83,12 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
       </div>
       <div class="row">
         <span class="label">Weight</span>
-        <select
-          class="field"
-          :aria-label="`Weight of ${accent.name}`"
-          :value="accent.weight ?? ''"
-          @change="set(String(name), { weight: value($event) ? Number(value($event)) : undefined })"
-        >
-          <option value="">as the text</option>
-          <option v-for="weight in [400, 500, 600, 700, 800, 900]" :key="weight">{{ weight }}</option>
-        </select>
+        <ChoiceField
+          :model-value="accent.weight ?? ''"
+          :items="[{ value: '', label: 'as the text' }, ...asTheyAre([400, 500, 600, 700, 800, 900])]"
+          :label="`Weight of ${accent.name}`"
+          @update:model-value="next => set(String(name), { weight: next ? Number(next) : undefined })"
+        />
       </div>
       <div class="row checks">
         <label>

@@ -89,10 +89,11 @@ function makeRole(use: ColorUse, role: Role) {
         </p>
         <label v-if="use.role === null" class="turn">
           or make it the role
-          <select class="field" @change="makeRole(use, ($event.target as HTMLSelectElement).value as Role)">
-            <option value="">choose</option>
-            <option v-for="role in roleNames" :key="role" :value="role">{{ names[role] }}</option>
-          </select>
+          <ChoiceField
+            :items="roleNames.map(role => ({ value: role, label: names[role] ?? role }))"
+            placeholder="choose"
+            @update:model-value="next => makeRole(use, next)"
+          />
         </label>
       </div>
     </div>

@@ -135,11 +135,15 @@ async function upload(files: FileList | null) {
     <section>
       <div class="row">
         <h3>{{ places[place] }} in</h3>
-        <select v-model="kind" class="field" aria-label="Kind of font">
-          <option value="all">all {{ fontFamilies.length }}</option>
-          <option v-for="(words, name) in fontKinds" :key="name" :value="name">{{ words }}</option>
-          <option value="team">the team’s own</option>
-        </select>
+        <ChoiceField
+          v-model="kind"
+          :items="[
+            { value: 'all', label: `all ${fontFamilies.length}` },
+            ...choicesOf(fontKinds),
+            { value: 'team', label: 'the team’s own' },
+          ]"
+          label="Kind of font"
+        />
       </div>
       <div class="families">
         <template v-if="kind !== 'team'">
@@ -190,9 +194,7 @@ async function upload(files: FileList | null) {
         </span>
         <span v-if="replacing?.from === use.family" class="by">
           by
-          <select v-model="replacing.to" class="field" aria-label="Replace by">
-            <option v-for="family in [...own, ...fontFamilies.map(one => one.family)]" :key="family" :value="family">{{ family }}</option>
-          </select>
+          <ChoiceField v-model="replacing.to" :items="asTheyAre([...own, ...fontFamilies.map(one => one.family)])" label="Replace by" />
           <button class="press small acts" @click="replace">Replace in {{ use.count }}</button>
           <button class="press small" @click="replacing = null">Leave it</button>
         </span>

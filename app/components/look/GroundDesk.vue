@@ -86,7 +86,6 @@ const textures = [
   ['chalkboard', 'Chalkboard'],
   ['grain', 'Grain'],
 ] as const
-const value = (event: Event) => (event.target as HTMLInputElement).value
 const setTexture = (kind: string) =>
   put({ texture: kind === 'none' ? null : { kind: kind as 'paper', strength: shown.value.texture?.strength ?? 0.5 } })
 const setStop = (index: number, color: Color | null) => {
@@ -107,9 +106,7 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
   <div class="desk own">
     <label class="level">
       For
-      <select v-model="level" class="field" aria-label="Ground of">
-        <option v-for="one in levels" :key="one.value" :value="one.value">{{ one.label }}</option>
-      </select>
+      <ChoiceField v-model="level" :items="levels.map(one => ({ value: one.value, label: one.label }))" label="Ground of" />
     </label>
     <template v-if="owner">
       <div class="row">
@@ -264,15 +261,13 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
       <div class="row">
         <span class="label">Texture</span>
         <span class="pair">
-          <select
-            class="field"
-            aria-label="Texture"
-            :value="shown.texture?.kind ?? 'none'"
+          <ChoiceField
+            :model-value="shown.texture?.kind ?? 'none'"
+            :items="textures.map(([kind, label]) => ({ value: kind, label: label }))"
+            label="Texture"
             :disabled="!store.canEdit"
-            @change="setTexture(value($event))"
-          >
-            <option v-for="[kind, label] in textures" :key="kind" :value="kind">{{ label }}</option>
-          </select>
+            @update:model-value="setTexture"
+          />
           <NumberField
             v-if="shown.texture"
             :model-value="shown.texture.strength * 100"

@@ -167,9 +167,11 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
             </p>
             <label v-if="removing.kind === 'master' || bodyOf.length" class="heir">
               {{ removing.kind === 'master' ? 'Its layouts go to' : 'They go to' }}
-              <select v-model="removing.heir" class="field" :aria-label="removing.kind === 'master' ? 'Its layouts go to' : 'They go to'">
-                <option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option>
-              </select>
+              <ChoiceField
+                v-model="removing.heir"
+                :items="others.map(one => ({ value: one.id, label: one.name }))"
+                :label="removing.kind === 'master' ? 'Its layouts go to' : 'They go to'"
+              />
             </label>
           </template>
         </template>

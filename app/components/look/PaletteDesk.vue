@@ -111,16 +111,18 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
       <ColorEntry v-model="brand" compact label="Brand colour" />
       <div class="row">
         <span class="label">Goes with</span>
-        <select v-model="harmony" class="field" aria-label="Harmony">
-          <option v-for="one in harmonies" :key="one.name" :value="one.name">{{ one.label }}</option>
-        </select>
+        <ChoiceField v-model="harmony" :items="harmonies.map(one => ({ value: one.name, label: one.label }))" label="Harmony" />
       </div>
       <div class="row">
         <span class="label">On a ground that is</span>
-        <select v-model="ground" class="field" aria-label="Ground of the palette">
-          <option value="light">light</option>
-          <option value="dark">dark</option>
-        </select>
+        <ChoiceField
+          v-model="ground"
+          :items="[
+            { value: 'light', label: 'light' },
+            { value: 'dark', label: 'dark' },
+          ]"
+          label="Ground of the palette"
+        />
       </div>
       <button class="scheme wide" :disabled="!store.canEdit" @click="put('take a palette from a brand colour', made)">
         <PaletteStrip :palette="made" />
@@ -157,11 +159,15 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
     <section>
       <div class="row">
         <h3>Schemes</h3>
-        <select v-model="wanted" class="field" aria-label="Which schemes">
-          <option value="all">all {{ schemes.length }}</option>
-          <option value="light">light grounds</option>
-          <option value="dark">dark grounds</option>
-        </select>
+        <ChoiceField
+          v-model="wanted"
+          :items="[
+            { value: 'all', label: `all ${schemes.length}` },
+            { value: 'light', label: 'light grounds' },
+            { value: 'dark', label: 'dark grounds' },
+          ]"
+          label="Which schemes"
+        />
       </div>
       <div class="schemes">
         <button

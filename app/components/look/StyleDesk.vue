@@ -88,16 +88,16 @@ const weights = [300, 400, 500, 600, 700, 800]
       </label>
       <div class="row">
         <span class="label">Set in</span>
-        <select
-          class="field"
-          aria-label="Set in"
-          :value="style.font"
-          @change="set({ font: value($event) as TextStyle['font'], family: undefined })"
-        >
-          <option value="display">the titles’ font</option>
-          <option value="body">the text’s font</option>
-          <option value="mono">the numbers’ font</option>
-        </select>
+        <ChoiceField
+          :model-value="style.font"
+          :items="[
+            { value: 'display', label: 'the titles’ font' },
+            { value: 'body', label: 'the text’s font' },
+            { value: 'mono', label: 'the numbers’ font' },
+          ]"
+          label="Set in"
+          @update:model-value="next => set({ font: next, family: undefined })"
+        />
       </div>
       <p v-if="style.family" class="quiet">
         In a family of its own, {{ style.family }}.
@@ -127,9 +127,12 @@ const weights = [300, 400, 500, 600, 700, 800]
       <div class="row">
         <span class="label">Weight</span>
         <span class="pair">
-          <select class="field" aria-label="Weight" :value="style.weight" @change="set({ weight: Number(value($event)) })">
-            <option v-for="weight in weights" :key="weight" :value="weight">{{ weight }}</option>
-          </select>
+          <ChoiceField
+            :model-value="style.weight"
+            :items="asTheyAre(weights)"
+            label="Weight"
+            @update:model-value="next => set({ weight: Number(next) })"
+          />
           <button
             class="press small"
             :class="{ on: style.italic }"
@@ -151,24 +154,29 @@ const weights = [300, 400, 500, 600, 700, 800]
       </div>
       <div class="row">
         <span class="label">Letters</span>
-        <select
-          class="field"
-          aria-label="Case"
-          :value="style.case ?? ''"
-          @change="set({ case: (value($event) || undefined) as TextStyle['case'] })"
-        >
-          <option value="">as typed</option>
-          <option value="upper">all capitals</option>
-          <option value="lower">all small</option>
-        </select>
+        <ChoiceField
+          :model-value="style.case ?? ''"
+          :items="[
+            { value: '', label: 'as typed' },
+            { value: 'upper', label: 'all capitals' },
+            { value: 'lower', label: 'all small' },
+          ]"
+          label="Case"
+          @update:model-value="next => set({ case: next || undefined })"
+        />
       </div>
       <div class="row">
         <span class="label">Aligned</span>
-        <select class="field" aria-label="Aligned" :value="style.align" @change="set({ align: value($event) as TextStyle['align'] })">
-          <option value="left">left</option>
-          <option value="center">centred</option>
-          <option value="right">right</option>
-        </select>
+        <ChoiceField
+          :model-value="style.align"
+          :items="[
+            { value: 'left', label: 'left' },
+            { value: 'center', label: 'centred' },
+            { value: 'right', label: 'right' },
+          ]"
+          label="Aligned"
+          @update:model-value="next => set({ align: next })"
+        />
       </div>
       <div class="row">
         <span class="label">Line height</span>

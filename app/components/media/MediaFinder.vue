@@ -35,10 +35,11 @@ useInfiniteScroll(list, more, { distance: 200, canLoadMore })
             aria-label="Find in Media"
             autofocus
           />
-          <select v-model="wish.folder" class="field" aria-label="Folder">
-            <option value="">all folders</option>
-            <option v-for="folder in folders" :key="folder.name" :value="folder.name">{{ folder.name }}</option>
-          </select>
+          <ChoiceField
+            v-model="wish.folder"
+            :items="[{ value: '', label: 'all folders' }, ...folders.map(folder => ({ value: folder.name, label: folder.name }))]"
+            label="Folder"
+          />
           <button
             class="press acts"
             data-test="own-picture"

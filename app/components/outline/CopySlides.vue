@@ -39,9 +39,7 @@ async function copy() {
       <div class="copy">
         <label>
           Deck
-          <select v-model="to" class="field" aria-label="Deck">
-            <option v-for="deck in others" :key="deck.id" :value="deck.id">{{ deck.title }}</option>
-          </select>
+          <ChoiceField v-model="to" :items="others.map(deck => ({ value: deck.id, label: deck.title }))" label="Deck" />
         </label>
         <p v-if="shelf && !others.length" class="quiet">There is no other deck yet.</p>
         <label class="look">

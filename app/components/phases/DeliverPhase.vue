@@ -59,15 +59,12 @@ async function hang() {
       <h2>Deliver</h2>
       <label v-if="variants.length" class="variant">
         As
-        <select
-          class="field"
-          aria-label="Variant"
-          :value="work.variant ?? ''"
-          @change="work.variant = ($event.target as HTMLSelectElement).value || null"
-        >
-          <option value="">it is in general</option>
-          <option v-for="variant in variants" :key="variant.id" :value="variant.id">{{ variant.name }}</option>
-        </select>
+        <ChoiceField
+          :model-value="work.variant ?? ''"
+          :items="[{ value: '', label: 'it is in general' }, ...variants.map(variant => ({ value: variant.id, label: variant.name }))]"
+          label="Variant"
+          @update:model-value="next => (work.variant = next || null)"
+        />
       </label>
     </div>
     <div class="ways">
@@ -105,9 +102,7 @@ async function hang() {
         <h3>Put on the screens</h3>
         <p>Publishes the deck as it is now. The screens of the loop show this version until you publish another.</p>
         <div v-if="store.canEdit" class="foot">
-          <select v-model="loop" class="field" aria-label="Loop">
-            <option v-for="item in loops" :key="item.id" :value="item.id">{{ item.name }}</option>
-          </select>
+          <ChoiceField v-model="loop" :items="loops.map(item => ({ value: item.id, label: item.name }))" label="Loop" />
           <button class="press" :disabled="!loop || !!busy" @click="hang">Publish to this loop</button>
         </div>
         <p v-if="!loops.length" class="quiet">

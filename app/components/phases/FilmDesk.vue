@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { slidesOf } from '#core/model'
 import { filmDeck, filmFormats, filmRates, filmSize, formatWords, longestAnimation, type FilmOrder } from '#core/formats/film'
-import { shapes } from '#core/layouts'
 import { rundown } from '#core/timing'
 
 interface Film {
@@ -130,50 +129,57 @@ const stateWords = (film: Film) => {
       <div class="wishes">
         <div class="row">
           <span class="label">As</span>
-          <select v-model="order.format" class="field" aria-label="Format">
-            <option v-for="format in filmFormats" :key="format" :value="format">{{ formatWords[format].label }}</option>
-          </select>
+          <ChoiceField
+            v-model="order.format"
+            :items="filmFormats.map(format => ({ value: format, label: formatWords[format].label }))"
+            label="Format"
+          />
         </div>
         <div class="row">
           <span class="label">Shape</span>
-          <select v-model="order.shape" class="field" aria-label="Shape">
-            <option value="own">{{ shapeWords.own }}</option>
-            <option v-for="(_, shape) in shapes" :key="shape" :value="shape">{{ shapeWords[shape] }}</option>
-          </select>
+          <ChoiceField v-model="order.shape" :items="choicesOf(shapeWords)" label="Shape" />
         </div>
         <div class="row">
           <span class="label">Shorter side</span>
-          <select v-model.number="order.side" class="field" aria-label="Shorter side">
-            <option v-for="side in sides" :key="side" :value="side">{{ side }} px</option>
-          </select>
+          <ChoiceField v-model="order.side" :items="sides.map(side => ({ value: side, label: `${side} px` }))" label="Shorter side" />
         </div>
         <div v-if="order.format !== 'stills'" class="row">
           <span class="label">Frames a second</span>
-          <select v-model.number="order.rate" class="field" aria-label="Frames a second">
-            <option v-for="rate in filmRates" :key="rate" :value="rate">{{ rate }}</option>
-          </select>
+          <ChoiceField v-model="order.rate" :items="asTheyAre(filmRates)" label="Frames a second" />
         </div>
         <div class="row">
           <span class="label">Captions</span>
-          <select v-model="order.captions" class="field" aria-label="Captions">
-            <option value="none">none</option>
-            <option v-if="order.format !== 'stills'" value="beside">beside it, as .vtt and .srt</option>
-            <option value="picture">in the picture</option>
-          </select>
+          <ChoiceField
+            v-model="order.captions"
+            :items="[
+              { value: 'none', label: 'none' },
+              ...(order.format !== 'stills' ? [{ value: 'beside', label: 'beside it, as .vtt and .srt' }] : []),
+              { value: 'picture', label: 'in the picture' },
+            ]"
+            label="Captions"
+          />
         </div>
         <div class="row">
           <span class="label">From</span>
-          <select v-model="order.from" class="field" aria-label="From slide">
-            <option :value="null">the first slide</option>
-            <option v-for="(slide, index) in store.slides" :key="slide.id" :value="slide.id">slide {{ index + 1 }}</option>
-          </select>
+          <ChoiceField
+            v-model="order.from"
+            :items="[
+              { value: null, label: 'the first slide' },
+              ...store.slides.map((slide, index) => ({ value: slide.id, label: `slide ${index + 1}` })),
+            ]"
+            label="From slide"
+          />
         </div>
         <div class="row">
           <span class="label">until</span>
-          <select v-model="order.until" class="field" aria-label="Until slide">
-            <option :value="null">the last slide</option>
-            <option v-for="(slide, index) in store.slides" :key="slide.id" :value="slide.id">slide {{ index + 1 }}</option>
-          </select>
+          <ChoiceField
+            v-model="order.until"
+            :items="[
+              { value: null, label: 'the last slide' },
+              ...store.slides.map((slide, index) => ({ value: slide.id, label: `slide ${index + 1}` })),
+            ]"
+            label="Until slide"
+          />
         </div>
       </div>
       <div class="preview">
@@ -252,7 +258,7 @@ h3 {
 .row {
   margin-bottom: 4px;
 }
-.row .field {
+.row .choice {
   width: 178px;
 }
 .preview p {

@@ -159,17 +159,18 @@ const marks = [
       <button v-if="store.canEdit" class="press plain" @click="scoreView?.newBeat()">New beat</button>
       <SoundMenu @record="record(null)" />
       <button v-if="store.canEdit" class="press plain" :disabled="tapping.on.value" @click="tapping.begin()">Tap the beats</button>
-      <select
-        v-model.number="speed"
-        class="field pace"
-        aria-label="How fast it plays here"
+      <ChoiceField
+        v-model="speed"
+        class="pace"
+        :items="[
+          { value: 1, label: '1 ×' },
+          { value: 0.5, label: '½ ×' },
+          { value: 0.25, label: '¼ ×' },
+          { value: 0.1, label: '0.1 ×' },
+        ]"
+        label="How fast it plays here"
         title="How fast it plays here; the deck stays as it is"
-      >
-        <option :value="1">1 ×</option>
-        <option :value="0.5">½ ×</option>
-        <option :value="0.25">¼ ×</option>
-        <option :value="0.1">0.1 ×</option>
-      </select>
+      />
       <span class="steps">
         <button class="press plain" aria-label="One frame back" title="One frame back" @click="step(-1)">
           <UIcon name="i-lucide-step-back" />

@@ -20,7 +20,6 @@ const systems = {
   circled: '① ② ③',
   greek: 'α β γ',
 }
-const value = (event: Event) => (event.target as HTMLInputElement).value
 async function takePicture(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
@@ -50,33 +49,26 @@ async function takePicture(event: Event) {
     <div class="row">
       <span class="label sub">Numbered</span>
       <span class="pair">
-        <select
-          class="field"
-          :aria-label="`${label}: numbered`"
-          :value="kind === 'number' ? bullet.number!.system : ''"
-          @change="
-            set({
-              number: value($event) ? { system: value($event) as 'decimal', after: bullet.number?.after ?? '.' } : null,
-              icon: null,
-              picture: null,
-            })
+        <ChoiceField
+          :model-value="kind === 'number' ? bullet.number!.system : ''"
+          :items="[{ value: '', label: 'no' }, ...choicesOf(systems)]"
+          :label="`${label}: numbered`"
+          @update:model-value="
+            next => set({ number: next ? { system: next, after: bullet.number?.after ?? '.' } : null, icon: null, picture: null })
           "
-        >
-          <option value="">no</option>
-          <option v-for="(words, name) in systems" :key="name" :value="name">{{ words }}</option>
-        </select>
-        <select
+        />
+        <ChoiceField
           v-if="bullet.number"
-          class="field"
-          :aria-label="`${label}: after the number`"
-          :value="bullet.number.after ?? '.'"
-          @change="set({ number: { ...bullet.number!, after: value($event) } })"
-        >
-          <option>.</option>
-          <option>)</option>
-          <option>:</option>
-          <option value="">none</option>
-        </select>
+          :model-value="bullet.number.after ?? '.'"
+          :items="[
+            { value: '.', label: '.' },
+            { value: ')', label: ')' },
+            { value: ':', label: ':' },
+            { value: '', label: 'none' },
+          ]"
+          :label="`${label}: after the number`"
+          @update:model-value="next => set({ number: { ...bullet.number!, after: next } })"
+        />
       </span>
     </div>
     <div class="row">

@@ -146,15 +146,15 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
       </div>
       <div class="row">
         <span class="label">In its frame</span>
-        <select
-          class="field"
-          aria-label="In its frame"
-          :value="film.fit ?? 'fill'"
-          @change="set('fit', { fit: ($event.target as HTMLSelectElement).value === 'whole' ? 'whole' : undefined })"
-        >
-          <option value="fill">fills it, edges cut</option>
-          <option value="whole">whole, room beside it</option>
-        </select>
+        <ChoiceField
+          :model-value="film.fit ?? 'fill'"
+          :items="[
+            { value: 'fill', label: 'fills it, edges cut' },
+            { value: 'whole', label: 'whole, room beside it' },
+          ]"
+          label="In its frame"
+          @update:model-value="next => set('fit', { fit: next === 'whole' ? 'whole' : undefined })"
+        />
       </div>
       <div class="row">
         <span class="label">Still until it plays</span>

@@ -20,7 +20,6 @@ function setRole(role: string) {
 }
 const roles = ['accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6'] as const
 const role = computed(() => props.element.options?.role ?? 'accent1')
-const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
@@ -36,14 +35,12 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
     <p class="quiet small">{{ family.says }}. Words stay, whatever the family.</p>
     <div v-for="item in family.options ?? []" :key="item.name" class="row">
       <span class="label">{{ item.label }}</span>
-      <select
-        class="field"
-        :aria-label="item.label"
-        :value="element.options?.[item.name] ?? item.values[0]!.value"
-        @change="setOption(item.name, value($event))"
-      >
-        <option v-for="one in item.values" :key="one.value" :value="one.value">{{ one.label }}</option>
-      </select>
+      <ChoiceField
+        :model-value="element.options?.[item.name] ?? item.values[0]!.value"
+        :items="item.values.map(one => ({ value: one.value, label: one.label }))"
+        :label="item.label"
+        @update:model-value="next => setOption(item.name, next)"
+      />
     </div>
     <div class="row">
       <span class="label">Colour</span>

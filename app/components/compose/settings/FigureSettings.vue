@@ -47,7 +47,6 @@ const hairs = {
 const tops = { shirt: 'shirt', 'short sleeves': 'short sleeves', jacket: 'jacket', vest: 'waistcoat', coat: 'coat', dress: 'dress' }
 const bottoms = { trousers: 'trousers', shorts: 'shorts', skirt: 'skirt' }
 const skins = ['#f3d3b8', '#e3b58f', '#d9a47c', '#b97f55', '#8a5a3c', '#5c3a26']
-const value = (event: Event) => (event.target as HTMLInputElement).value
 const checked = (event: Event) => (event.target as HTMLInputElement).checked
 const colored = (color: Color | null, take: (color: Color) => void) => {
   if (color) take(color)
@@ -85,9 +84,7 @@ const colored = (color: Color | null, take: (color: Color) => void) => {
     </p>
     <div class="row">
       <span class="label">Body</span>
-      <select class="field" aria-label="Body" :value="look.body" @change="dress({ body: value($event) as 'slim' })">
-        <option v-for="(words, name) in bodies" :key="name" :value="name">{{ words }}</option>
-      </select>
+      <ChoiceField :model-value="look.body" :items="choicesOf(bodies)" label="Body" @update:model-value="next => dress({ body: next })" />
     </div>
     <div class="row">
       <span class="label">Skin</span>
@@ -106,14 +103,12 @@ const colored = (color: Color | null, take: (color: Color) => void) => {
     <div class="row">
       <span class="label">Hair</span>
       <span class="pair">
-        <select
-          class="field"
-          aria-label="Hair"
-          :value="look.hair.style"
-          @change="dress({ hair: { ...look.hair, style: value($event) as 'short' } })"
-        >
-          <option v-for="(words, name) in hairs" :key="name" :value="name">{{ words }}</option>
-        </select>
+        <ChoiceField
+          :model-value="look.hair.style"
+          :items="choicesOf(hairs)"
+          label="Hair"
+          @update:model-value="next => dress({ hair: { ...look.hair, style: next } })"
+        />
         <ColorField
           :model-value="look.hair.color"
           :theme="theme"
@@ -132,14 +127,12 @@ const colored = (color: Color | null, take: (color: Color) => void) => {
     <div class="row">
       <span class="label">Above</span>
       <span class="pair">
-        <select
-          class="field"
-          aria-label="Worn above"
-          :value="look.top.style"
-          @change="dress({ top: { ...look.top, style: value($event) as 'shirt' } })"
-        >
-          <option v-for="(words, name) in tops" :key="name" :value="name">{{ words }}</option>
-        </select>
+        <ChoiceField
+          :model-value="look.top.style"
+          :items="choicesOf(tops)"
+          label="Worn above"
+          @update:model-value="next => dress({ top: { ...look.top, style: next } })"
+        />
         <ColorField
           :model-value="look.top.color"
           :theme="theme"
@@ -160,14 +153,12 @@ const colored = (color: Color | null, take: (color: Color) => void) => {
     <div class="row">
       <span class="label">Below</span>
       <span class="pair">
-        <select
-          class="field"
-          aria-label="Worn below"
-          :value="look.bottom.style"
-          @change="dress({ bottom: { ...look.bottom, style: value($event) as 'skirt' } })"
-        >
-          <option v-for="(words, name) in bottoms" :key="name" :value="name">{{ words }}</option>
-        </select>
+        <ChoiceField
+          :model-value="look.bottom.style"
+          :items="choicesOf(bottoms)"
+          label="Worn below"
+          @update:model-value="next => dress({ bottom: { ...look.bottom, style: next } })"
+        />
         <ColorField
           :model-value="look.bottom.color"
           :theme="theme"

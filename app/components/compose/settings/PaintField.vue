@@ -24,11 +24,6 @@ function change(next: string) {
   else if (next === 'radial') emit('update:modelValue', { kind: 'radial', x: 0.5, y: 0.5, stops })
   else picker.value?.click()
 }
-/** A choice in the list; what it is stays what it was where a picture is still to be picked. */
-function chosen(list: HTMLSelectElement) {
-  change(list.value)
-  list.value = kind.value
-}
 async function takePicture(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
@@ -73,15 +68,14 @@ const dropStop = (index: number) =>
           :label="label"
           @update:model-value="color => emit('update:modelValue', color)"
         />
-        <select
+        <ChoiceField
           v-if="modelValue || kind !== 'plain'"
-          class="field kind"
-          :aria-label="`${label}: how`"
-          :value="kind"
-          @change="chosen($event.target as HTMLSelectElement)"
-        >
-          <option v-for="(words, name) in kinds" :key="name" :value="name">{{ words }}</option>
-        </select>
+          class="kind"
+          :model-value="kind"
+          :items="choicesOf(kinds)"
+          :label="`${label}: how`"
+          @update:model-value="change"
+        />
       </span>
     </div>
     <template v-if="gradient">

@@ -134,11 +134,15 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
       <b class="sub">Line up</b>
       <div class="row">
         <span class="label">{{ several ? 'With' : 'On' }}</span>
-        <select v-model="against" class="field" aria-label="Lined up with">
-          <option v-if="several" value="each other">each other</option>
-          <option value="slide">the slide</option>
-          <option value="margins">its margins</option>
-        </select>
+        <ChoiceField
+          v-model="against"
+          :items="[
+            ...(several ? [{ value: 'each other', label: 'each other' }] : []),
+            { value: 'slide', label: 'the slide' },
+            { value: 'margins', label: 'its margins' },
+          ]"
+          label="Lined up with"
+        />
       </div>
       <div class="six">
         <button

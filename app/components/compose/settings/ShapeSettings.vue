@@ -22,7 +22,6 @@ const ends: Readonly<Record<LineEnd, string>> = {
   bar: 'bar',
   diamond: 'diamond',
 }
-const value = (event: Event) => (event.target as HTMLInputElement).value
 const setEnd = (end: 'start' | 'end', kind: string) =>
   set('change the ends of', { ends: { start: 'none', end: 'none', ...props.element.ends, [end]: kind } })
 const setWay = (way: string) =>
@@ -48,40 +47,44 @@ const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: {
     <template v-if="isLine">
       <div class="row">
         <span class="label">Runs</span>
-        <select class="field" aria-label="Runs" :value="element.line?.way ?? 'straight'" @change="setWay(value($event))">
-          <option v-for="(words, name) in ways" :key="name" :value="name">{{ words }}</option>
-        </select>
+        <ChoiceField :model-value="element.line?.way ?? 'straight'" :items="choicesOf(ways)" label="Runs" @update:model-value="setWay" />
       </div>
       <StrokeField :model-value="element.stroke" :theme="theme" label="Line" @update:model-value="stroke => set('draw', { stroke })" />
       <div class="row">
         <span class="label">Its start</span>
-        <select
-          class="field"
-          aria-label="Start of the line"
-          :value="element.ends?.start ?? 'none'"
-          @change="setEnd('start', value($event))"
-        >
-          <option v-for="(words, name) in ends" :key="name" :value="name">{{ words }}</option>
-        </select>
+        <ChoiceField
+          :model-value="element.ends?.start ?? 'none'"
+          :items="choicesOf(ends)"
+          label="Start of the line"
+          @update:model-value="next => setEnd('start', next)"
+        />
       </div>
       <div class="row">
         <span class="label">Its end</span>
-        <select class="field" aria-label="End of the line" :value="element.ends?.end ?? 'none'" @change="setEnd('end', value($event))">
-          <option v-for="(words, name) in ends" :key="name" :value="name">{{ words }}</option>
-        </select>
+        <ChoiceField
+          :model-value="element.ends?.end ?? 'none'"
+          :items="choicesOf(ends)"
+          label="End of the line"
+          @update:model-value="next => setEnd('end', next)"
+        />
       </div>
       <template v-for="[end, label] in holds" :key="end">
         <div v-if="element[end] && stage.chosen.length === 1" class="row">
           <span class="label">{{ label }}</span>
           <span class="pair">
             <span class="held">{{ nameOf(element[end]!.element) }}</span>
-            <select class="field" :aria-label="`${label} the side`" :value="element[end]!.side" @change="setSide(end, value($event))">
-              <option value="auto">best side</option>
-              <option>left</option>
-              <option>right</option>
-              <option>top</option>
-              <option>bottom</option>
-            </select>
+            <ChoiceField
+              :model-value="element[end]!.side"
+              :items="[
+                { value: 'auto', label: 'best side' },
+                { value: 'left', label: 'left' },
+                { value: 'right', label: 'right' },
+                { value: 'top', label: 'top' },
+                { value: 'bottom', label: 'bottom' },
+              ]"
+              :label="`${label} the side`"
+              @update:model-value="next => setSide(end, next)"
+            />
             <button
               class="press small plain"
               title="Let go"

@@ -52,14 +52,12 @@ const made = (fields: Partial<Stroke>, name = way.value): Stroke => {
   </div>
   <div v-if="modelValue && !plain" class="row">
     <span class="label">Drawn as</span>
-    <select
-      class="field"
-      :aria-label="`${label} drawn as`"
-      :value="way"
-      @change="emit('update:modelValue', made({}, ($event.target as HTMLSelectElement).value))"
-    >
-      <option v-for="(_, name) in dashes" :key="name">{{ name }}</option>
-    </select>
+    <ChoiceField
+      :model-value="way"
+      :items="Object.keys(dashes).map(name => ({ value: name, label: name }))"
+      :label="`${label} drawn as`"
+      @update:model-value="next => emit('update:modelValue', made({}, next))"
+    />
   </div>
 </template>
 

@@ -63,11 +63,16 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
     </label>
     <div class="row">
       <span class="label">Lines</span>
-      <select class="field" aria-label="Lines" :value="element.rules ?? 'rows'" @change="set('change', { rules: value($event) as 'rows' })">
-        <option value="rows">between rows</option>
-        <option value="grid">around cells</option>
-        <option value="none">none</option>
-      </select>
+      <ChoiceField
+        :model-value="element.rules ?? 'rows'"
+        :items="[
+          { value: 'rows', label: 'between rows' },
+          { value: 'grid', label: 'around cells' },
+          { value: 'none', label: 'none' },
+        ]"
+        label="Lines"
+        @update:model-value="next => set('change', { rules: next })"
+      />
     </div>
     <div class="row">
       <span class="label">Colour</span>
@@ -109,14 +114,12 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
       <template v-if="open === index">
         <div class="row">
           <span class="label">Stands</span>
-          <select
-            class="field"
-            :aria-label="`${column.name} stands`"
-            :value="element.looks?.[index]?.align ?? ''"
-            @change="look(index, { align: (value($event) || undefined) as 'left' })"
-          >
-            <option v-for="(words, name) in aligns" :key="name" :value="name">{{ words }}</option>
-          </select>
+          <ChoiceField
+            :model-value="element.looks?.[index]?.align ?? ''"
+            :items="choicesOf(aligns)"
+            :label="`${column.name} stands`"
+            @update:model-value="next => look(index, { align: next || undefined })"
+          />
         </div>
         <div class="row">
           <span class="label">Width</span>
@@ -133,29 +136,26 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
         <template v-if="column.type === 'number'">
           <div class="row">
             <span class="label">Decimals</span>
-            <select
-              class="field"
-              :aria-label="`Decimals of ${column.name}`"
-              :value="formatOf(index)?.decimals ?? ''"
-              @change="format(index, { decimals: value($event) === '' ? null : Number(value($event)) })"
-            >
-              <option value="">as needed</option>
-              <option v-for="count in 5" :key="count" :value="count - 1">{{ count - 1 }}</option>
-            </select>
+            <ChoiceField
+              :model-value="formatOf(index)?.decimals ?? ''"
+              :items="[{ value: '', label: 'as needed' }, ...asTheyAre([0, 1, 2, 3, 4])]"
+              :label="`Decimals of ${column.name}`"
+              @update:model-value="next => format(index, { decimals: next === '' ? null : Number(next) })"
+            />
           </div>
           <div class="row">
             <span class="label">In</span>
-            <select
-              class="field"
-              :aria-label="`Scale of ${column.name}`"
-              :value="formatOf(index)?.scale ?? 'none'"
-              @change="format(index, { scale: value($event) as 'none' })"
-            >
-              <option value="none">full</option>
-              <option value="thousands">thousands</option>
-              <option value="millions">millions</option>
-              <option value="percent">per cent</option>
-            </select>
+            <ChoiceField
+              :model-value="formatOf(index)?.scale ?? 'none'"
+              :items="[
+                { value: 'none', label: 'full' },
+                { value: 'thousands', label: 'thousands' },
+                { value: 'millions', label: 'millions' },
+                { value: 'percent', label: 'per cent' },
+              ]"
+              :label="`Scale of ${column.name}`"
+              @update:model-value="next => format(index, { scale: next })"
+            />
           </div>
           <div class="row">
             <span class="label">Before, after</span>

@@ -14,7 +14,6 @@ const panel = (fields: Partial<Panel>) => {
 const ways = { none: 'straight lines', arc: 'an arc', circle: 'a circle', wave: 'a wave' }
 const along = (path: string) =>
   set('bend', { along: path === 'none' ? null : { path: path as 'arc', bend: props.element.along?.bend ?? 0.5 } })
-const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
@@ -78,9 +77,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
     />
     <div class="row">
       <span class="label">Runs along</span>
-      <select class="field" aria-label="Runs along" :value="element.along?.path ?? 'none'" @change="along(value($event))">
-        <option v-for="(words, name) in ways" :key="name" :value="name">{{ words }}</option>
-      </select>
+      <ChoiceField :model-value="element.along?.path ?? 'none'" :items="choicesOf(ways)" label="Runs along" @update:model-value="along" />
     </div>
     <div v-if="element.along && element.along.path !== 'circle'" class="row">
       <span class="label">Bent by</span>

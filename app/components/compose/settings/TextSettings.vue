@@ -32,7 +32,6 @@ const differs = computed(() =>
     .join(', '),
 )
 const set = (label: string, fields: Partial<TextElement>) => arranging.set(label, fields)
-const value = (event: Event) => (event.target as HTMLInputElement).value
 const aligns = [
   ['left', 'Set left', 'i-lucide-align-left'],
   ['center', 'Set centred', 'i-lucide-align-center'],
@@ -49,15 +48,13 @@ const columns = computed(() => props.element.columns?.count ?? 1)
     <ReadableOn v-if="stage.chosen.length === 1" :element="element" />
     <div class="row">
       <span class="label">Style</span>
-      <select
-        class="field"
-        aria-label="Text style"
-        :value="element.style ?? 'body'"
+      <ChoiceField
+        :model-value="element.style ?? 'body'"
+        :items="Object.entries(theme.textStyles).map(([name, item]) => ({ value: name, label: item.name }))"
+        label="Text style"
         :disabled="where.isForm"
-        @change="set('restyle', { style: value($event) })"
-      >
-        <option v-for="(item, name) in theme.textStyles" :key="name" :value="name">{{ item.name }}</option>
-      </select>
+        @update:model-value="next => set('restyle', { style: next })"
+      />
     </div>
     <div class="row">
       <span class="label">Size</span>
@@ -105,9 +102,12 @@ const columns = computed(() => props.element.columns?.count ?? 1)
     </div>
     <div class="row">
       <span class="label">Weight</span>
-      <select class="field" aria-label="Weight" :value="style.weight" @change="set('set the weight of', { weight: Number(value($event)) })">
-        <option v-for="weight in weights" :key="weight">{{ weight }}</option>
-      </select>
+      <ChoiceField
+        :model-value="style.weight"
+        :items="asTheyAre(weights)"
+        label="Weight"
+        @update:model-value="next => set('set the weight of', { weight: Number(next) })"
+      />
     </div>
     <div class="row">
       <span class="label">Aligned</span>
@@ -127,20 +127,21 @@ const columns = computed(() => props.element.columns?.count ?? 1)
     </div>
     <div class="row">
       <span class="label">Stands</span>
-      <select
-        class="field"
-        aria-label="Stands"
-        :value="element.vertical ?? 'top'"
-        @change="set('align', { vertical: value($event) as 'top' })"
-      >
-        <option v-for="(words, name) in verticals" :key="name" :value="name">{{ words }}</option>
-      </select>
+      <ChoiceField
+        :model-value="element.vertical ?? 'top'"
+        :items="choicesOf(verticals)"
+        label="Stands"
+        @update:model-value="next => set('align', { vertical: next })"
+      />
     </div>
     <div class="row">
       <span class="label">Room</span>
-      <select class="field" aria-label="Room" :value="element.fit ?? 'shrink'" @change="set('fit', { fit: value($event) as 'grow' })">
-        <option v-for="(words, name) in fits" :key="name" :value="name">{{ words }}</option>
-      </select>
+      <ChoiceField
+        :model-value="element.fit ?? 'shrink'"
+        :items="choicesOf(fits)"
+        label="Room"
+        @update:model-value="next => set('fit', { fit: next })"
+      />
     </div>
     <div class="row">
       <span class="label">Between lines</span>
@@ -192,29 +193,29 @@ const columns = computed(() => props.element.columns?.count ?? 1)
     </div>
     <div class="row">
       <span class="label">Letters</span>
-      <select
-        class="field"
-        aria-label="Letters"
-        :value="style.case ?? 'none'"
-        @change="set('set the letters of', { case: value($event) as 'upper' })"
-      >
-        <option value="none">as written</option>
-        <option value="upper">all capitals</option>
-        <option value="lower">all small</option>
-      </select>
+      <ChoiceField
+        :model-value="style.case ?? 'none'"
+        :items="[
+          { value: 'none', label: 'as written' },
+          { value: 'upper', label: 'all capitals' },
+          { value: 'lower', label: 'all small' },
+        ]"
+        label="Letters"
+        @update:model-value="next => set('set the letters of', { case: next })"
+      />
     </div>
     <div class="row">
       <span class="label">Runs</span>
-      <select
-        class="field"
-        aria-label="Direction"
-        :value="element.direction ?? 'auto'"
-        @change="set('set the direction of', { direction: value($event) === 'auto' ? undefined : (value($event) as 'rtl') })"
-      >
-        <option value="auto">as its letters do</option>
-        <option value="ltr">left to right</option>
-        <option value="rtl">right to left</option>
-      </select>
+      <ChoiceField
+        :model-value="element.direction ?? 'auto'"
+        :items="[
+          { value: 'auto', label: 'as its letters do' },
+          { value: 'ltr', label: 'left to right' },
+          { value: 'rtl', label: 'right to left' },
+        ]"
+        label="Direction"
+        @update:model-value="next => set('set the direction of', { direction: next === 'auto' ? undefined : next })"
+      />
     </div>
     <button v-if="store.canEdit && !element.field" class="press start" @click="emit('edit')">Edit the words</button>
   </section>
@@ -247,7 +248,7 @@ const columns = computed(() => props.element.columns?.count ?? 1)
   align-self: flex-start;
   margin-top: 6px;
 }
-select.field {
+.row .choice {
   max-width: 170px;
 }
 </style>

@@ -15,7 +15,6 @@ const multiples = [
   ['colour', 'Colour'],
 ] as const
 const sides = ['left', 'right', 'top', 'bottom'] as const
-const value = (event: Event) => (event.target as HTMLInputElement).value
 /** In the middle it leaves the picture as it is, and says nothing of it. */
 const multiple = (percent: number) => (percent === 100 ? undefined : percent / 100)
 </script>
@@ -103,21 +102,19 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
     <div class="row">
       <span class="label">Shade from</span>
       <span class="pair">
-        <select
-          class="field"
-          aria-label="Shade from"
-          :value="now.shade?.side ?? ''"
-          @change="
-            set({
-              shade: value($event)
-                ? { side: value($event) as 'left', share: now.shade?.share ?? 0.6, color: now.shade?.color ?? { role: 'ink', alpha: 0.75 } }
-                : undefined,
-            })
+        <ChoiceField
+          :model-value="now.shade?.side ?? ''"
+          :items="[{ value: '', label: 'none' }, ...asTheyAre(sides)]"
+          label="Shade from"
+          @update:model-value="
+            next =>
+              set({
+                shade: next
+                  ? { side: next, share: now.shade?.share ?? 0.6, color: now.shade?.color ?? { role: 'ink', alpha: 0.75 } }
+                  : undefined,
+              })
           "
-        >
-          <option value="">none</option>
-          <option v-for="side in sides" :key="side">{{ side }}</option>
-        </select>
+        />
         <NumberField
           v-if="now.shade"
           :model-value="now.shade.share * 100"
@@ -142,15 +139,12 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
     <div class="row">
       <span class="label">Fade at</span>
       <span class="pair">
-        <select
-          class="field"
-          aria-label="Fade at"
-          :value="now.fade?.side ?? ''"
-          @change="set({ fade: value($event) ? { side: value($event) as 'left', share: now.fade?.share ?? 0.4 } : undefined })"
-        >
-          <option value="">none</option>
-          <option v-for="side in sides" :key="side">{{ side }}</option>
-        </select>
+        <ChoiceField
+          :model-value="now.fade?.side ?? ''"
+          :items="[{ value: '', label: 'none' }, ...asTheyAre(sides)]"
+          label="Fade at"
+          @update:model-value="next => set({ fade: next ? { side: next, share: now.fade?.share ?? 0.4 } : undefined })"
+        />
         <NumberField
           v-if="now.fade"
           :model-value="now.fade.share * 100"
