@@ -1,9 +1,12 @@
-/** Lists of choices: fields as the house's others are; the list as wide as its words. */
-const choices = {
-  base: 'min-w-0 max-w-full rounded-[7px] py-[5.5px] text-[14px] leading-5 ring-(--line) not-disabled:hover:ring-(--act)',
-  placeholder: 'text-(--third)',
+/** What all fields have: their height, corners, and the line around them. */
+const field =
+  'rounded-[7px] px-2 py-[5.5px] text-[14px] leading-5 not-disabled:hover:ring-[color:var(--act)] placeholder:text-(--third)'
+/** Lists of choices are fields too; the list is as wide as its words. */
+const choices = { base: `min-w-0 max-w-full ${field}`, placeholder: 'text-(--third)' }
+const list = {
+  content: 'w-auto min-w-(--reka-popper-anchor-width) max-w-88',
+  item: 'data-highlighted:not-data-disabled:before:bg-(--act-wash)',
 }
-const list = 'w-auto min-w-(--reka-popper-anchor-width) max-w-88 ring-(--line)'
 
 export default defineAppConfig({
   ui: {
@@ -16,7 +19,10 @@ export default defineAppConfig({
       secondary: 'harbour',
       info: 'harbour',
     },
-    select: { slots: { ...choices, content: list } },
-    selectMenu: { slots: { ...choices, content: list } },
+    dropdownMenu: { slots: { item: list.item } },
+    input: { slots: { base: field } },
+    textarea: { slots: { base: field } },
+    select: { slots: { ...choices, ...list } },
+    selectMenu: { slots: { ...choices, ...list } },
   },
 })

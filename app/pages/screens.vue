@@ -339,8 +339,8 @@ h1 {
 .line {
   flex-wrap: wrap;
 }
-.line .choice {
-  flex: 1 1 100%;
+.line :deep(.choice-field) {
+  flex: 1 1 0;
 }
 .loops {
   background: var(--panel);

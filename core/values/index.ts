@@ -9,6 +9,7 @@
  * const between = orderAt([first, last], 1)
  * first.order < between && between < last.order // → true
  */
+export * from './arithmetic'
 export * from './box'
 export * from './color'
 export * from './easing'

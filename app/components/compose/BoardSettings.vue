@@ -153,8 +153,7 @@ h3 {
   display: inline-flex;
   gap: 4px;
 }
-.row > .field,
-.row > .choice {
+.row > .field {
   max-width: 170px;
 }
 .views {

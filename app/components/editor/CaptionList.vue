@@ -148,8 +148,8 @@ li textarea {
   gap: 6px;
   align-items: center;
 }
-.times :deep(.field) {
-  width: 58px;
+.times {
+  --number-width: 70px;
 }
 .times .press {
   margin-left: auto;

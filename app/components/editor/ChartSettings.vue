@@ -220,8 +220,7 @@ p {
   min-width: 0;
   justify-content: flex-end;
 }
-.row > .field,
-.row > .choice {
+.row > .field {
   max-width: 170px;
 }
 .short {

@@ -309,8 +309,7 @@ h3 {
   display: flex;
   gap: 6px;
 }
-.row > .field,
-.row > .choice {
+.row > .field {
   max-width: 190px;
 }
 .least {

@@ -102,8 +102,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
 </template>
 
 <style scoped>
-.row > .field,
-.row > .choice {
+.row > .field {
   max-width: 190px;
 }
 .yes {

@@ -234,8 +234,8 @@ audio {
   align-items: center;
   gap: 7px;
 }
-.slide :deep(.field) {
-  width: 54px;
+.slide {
+  --number-width: 66px;
 }
 .yes {
   display: inline-flex;
@@ -253,7 +253,7 @@ audio {
   display: inline-flex;
   gap: 5px;
 }
-.retake :deep(.field) {
-  width: 54px;
+.retake {
+  --number-width: 66px;
 }
 </style>

@@ -37,7 +37,7 @@ const choose = (at: unknown) => {
     :disabled="disabled"
     :aria-label="label"
     :search-input="{ placeholder: 'Find', autofocus: true }"
-    class="choice"
+    class="choice-field"
     @update:model-value="choose"
   />
   <USelect
@@ -49,7 +49,7 @@ const choose = (at: unknown) => {
     :placeholder="placeholder"
     :disabled="disabled"
     :aria-label="label"
-    class="choice"
+    class="choice-field"
     @update:model-value="choose"
   />
 </template>

@@ -258,9 +258,6 @@ h3 {
 .row {
   margin-bottom: 4px;
 }
-.row .choice {
-  width: 178px;
-}
 .preview p {
   margin: 4px 0 8px;
 }

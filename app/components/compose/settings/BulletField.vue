@@ -139,8 +139,8 @@ async function takePicture(event: Event) {
 .sub {
   font-size: 13px;
 }
-.bullet :deep(.number .field) {
-  width: 48px;
+.bullet {
+  --number-width: 62px;
 }
 .start {
   align-self: flex-start;

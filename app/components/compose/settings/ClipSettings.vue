@@ -207,8 +207,8 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
   display: inline-flex;
   gap: 5px;
 }
-.pair :deep(.field) {
-  width: 52px;
+.pair {
+  --number-width: 64px;
 }
 .heard {
   width: 100%;

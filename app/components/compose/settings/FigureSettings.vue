@@ -187,7 +187,7 @@ const colored = (color: Color | null, take: (color: Color) => void) => {
   align-items: center;
   min-width: 0;
 }
-.pair :deep(.choice) {
+.pair :deep(.choice-field) {
   max-width: 100px;
   overflow: hidden;
   white-space: nowrap;

@@ -195,8 +195,8 @@ function asGround() {
   display: inline-flex;
   gap: 5px;
 }
-.pair :deep(.field) {
-  width: 50px;
+.pair {
+  --number-width: 64px;
 }
 .sub {
   font-size: 13px;

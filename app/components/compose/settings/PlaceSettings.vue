@@ -260,8 +260,8 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
   gap: 4px;
   white-space: nowrap;
 }
-.grid :deep(.field) {
-  width: 56px;
+.grid {
+  --number-width: 70px;
 }
 .six {
   display: grid;

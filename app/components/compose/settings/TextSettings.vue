@@ -248,7 +248,4 @@ const columns = computed(() => props.element.columns?.count ?? 1)
   align-self: flex-start;
   margin-top: 6px;
 }
-.row .choice {
-  max-width: 170px;
-}
 </style>

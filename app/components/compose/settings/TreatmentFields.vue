@@ -171,7 +171,7 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
   padding-left: 10px;
   font-size: 13px;
 }
-.pair :deep(.choice) {
+.pair :deep(.choice-field) {
   max-width: 76px;
   overflow: hidden;
   white-space: nowrap;

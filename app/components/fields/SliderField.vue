@@ -12,25 +12,25 @@ const props = defineProps<{
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 const dragged = ref<number | null>(null)
 const now = computed(() => dragged.value ?? props.modelValue)
-const numberIn = (event: Event) => Number((event.target as HTMLInputElement).value)
-function keep(event: Event) {
+function keep() {
+  if (dragged.value !== null && dragged.value !== props.modelValue) emit('update:modelValue', dragged.value)
   dragged.value = null
-  emit('update:modelValue', numberIn(event))
 }
 </script>
 
 <template>
   <span class="slider">
-    <input
-      type="range"
+    <USlider
+      :model-value="now"
       :min="least ?? 0"
       :max="most"
       :step="step ?? 1"
-      :value="now"
+      size="sm"
+      class="track"
       :aria-label="label"
       :aria-valuetext="`${now}${unit ? ` ${unit}` : ''}`"
       :disabled="disabled"
-      @input="dragged = numberIn($event)"
+      @update:model-value="value => (dragged = value ?? null)"
       @change="keep"
     />
     <span class="amount">{{ now }}{{ unit ? ` ${unit}` : '' }}</span>
@@ -41,14 +41,13 @@ function keep(event: Event) {
 .slider {
   display: inline-flex;
   align-items: center;
-  gap: 6px;
+  gap: 9px;
   min-width: 0;
 }
-input {
+.track {
   flex: 1;
   width: 108px;
   min-width: 0;
-  accent-color: var(--act);
 }
 .amount {
   width: 50px;
