@@ -145,6 +145,8 @@ function makeHeap() {
 
 /** What a bend costs, in px of way: a route goes so far around for one bend less. */
 const bendCost = 60
+/** What it costs more for each px that the stretch after it lies off the middle: of ways that are as long, the even one is taken. */
+const offMiddle = 0.0001
 const directionOf = (out: Point | null): 0 | 1 | null => (out ? (out.x !== 0 ? 0 : 1) : null)
 const neighbours = [
   [1, 0],
@@ -185,6 +187,9 @@ function cheapest({ xs, ys, walls }: Grid, start: Point, end: Point, out: Point 
   const guess = (x: number, y: number) => Math.abs(at(x, y).x - end.x) + Math.abs(at(x, y).y - end.y)
   const heap = makeHeap()
   const first = directionOf(out)
+  const middle = { x: (start.x + end.x) / 2, y: (start.y + end.y) / 2 }
+  const bendAt = (place: Point, direction: 0 | 1) =>
+    bendCost + offMiddle * Math.abs(direction === 1 ? place.x - middle.x : place.y - middle.y)
   for (const direction of first === null ? ([0, 1] as const) : [first])
     heap.push({ x: startX, y: startY, direction, cost: 0, guess: guess(startX, startY), before: null })
   const settled = new Set<number>()
@@ -202,7 +207,8 @@ function cheapest({ xs, ys, walls }: Grid, start: Point, end: Point, out: Point 
       if (walls.some(wall => crosses(a, b, wall))) continue
       const direction = dx !== 0 ? 0 : 1
       const arriving = x === endX && y === endY && last !== null && direction !== last ? bendCost : 0
-      const cost = step.cost + Math.abs(b.x - a.x) + Math.abs(b.y - a.y) + (direction === step.direction ? 0 : bendCost) + arriving
+      const cost =
+        step.cost + Math.abs(b.x - a.x) + Math.abs(b.y - a.y) + (direction === step.direction ? 0 : bendAt(a, direction)) + arriving
       heap.push({ x, y, direction, cost, guess: cost + guess(x, y), before: step })
     }
   }
