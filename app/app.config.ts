@@ -1,6 +1,5 @@
 /** What all fields have: their height, corners, and the line around them. */
-const field =
-  'rounded-[7px] px-2 py-[5.5px] text-[14px] leading-5 not-disabled:hover:ring-[color:var(--act)] placeholder:text-(--third)'
+const field = 'rounded-[7px] px-2 py-[5.5px] text-[14px] leading-5 not-disabled:hover:ring-[color:var(--act)] placeholder:text-(--third)'
 /** Lists of choices are fields too; the list is as wide as its words. */
 const choices = { base: `min-w-0 max-w-full ${field}`, placeholder: 'text-(--third)' }
 const list = {

@@ -106,7 +106,7 @@ test('words are written by a hand that follows their letters, for as long as the
   // Fixed to some seconds it stays that long; at its end only the words are left.
   await page.getByLabel('Duration').fill('2')
   await page.getByLabel('Duration').press('Enter')
-  await expect(page.getByLabel('Takes', { exact: true })).toHaveValue('fixed')
+  await expect(page.getByLabel('Takes', { exact: true })).toHaveText('the seconds below')
   await playheadAt(page, /^Drawn by hand of Title/, 1, 8)
   await expect(stage.locator('.stage-drawing')).toHaveCount(0)
 

@@ -114,11 +114,11 @@ test('Check names boxes, hidden words and what it could not measure; a remedy is
   // A slider tells what it stands at while it is dragged, and is one edit when it is let go.
   await page.getByRole('button', { name: 'ink', exact: true }).click()
   await page.getByRole('button', { name: /^Colour of the text: / }).click()
-  const slider = page.getByLabel('How solid colour of the text is')
-  const place = (await slider.boundingBox())!
-  await page.mouse.move(place.x + place.width - 2, place.y + place.height / 2)
+  const slider = page.getByRole('slider', { name: 'How solid colour of the text is' })
+  const [thumb, track] = [(await slider.boundingBox())!, (await page.locator('.alpha .track').boundingBox())!]
+  await page.mouse.move(thumb.x + thumb.width / 2, thumb.y + thumb.height / 2)
   await page.mouse.down()
-  await page.mouse.move(place.x + place.width / 2, place.y + place.height / 2, { steps: 3 })
+  await page.mouse.move(track.x + track.width / 2, track.y + track.height / 2, { steps: 3 })
   await expect(page.locator('.alpha .amount')).toHaveText('50 %')
   await page.mouse.up()
   await expect(page.locator('.alpha .amount')).toHaveText('50 %')

@@ -161,14 +161,13 @@ async function remove(deck: Shelf) {
             Title
             <input v-model="title" class="field" v-bind="fieldLimits('info', 'title')" autofocus placeholder="What it is about" />
           </label>
-          <fieldset>
-            <legend class="hidden-words">Purpose</legend>
-            <label v-for="choice in purposes" :key="choice.value" class="choice" :class="{ chosen: purpose === choice.value }">
-              <input v-model="purpose" type="radio" :value="choice.value" name="purpose" />
-              <b>{{ choice.label }}</b>
-              <span class="quiet">{{ choice.words }}</span>
-            </label>
-          </fieldset>
+          <URadioGroup
+            v-model="purpose"
+            legend="Purpose"
+            variant="card"
+            :ui="{ legend: 'sr-only' }"
+            :items="purposes.map(choice => ({ value: choice.value, label: choice.label, description: choice.words }))"
+          />
           <label>
             Start from
             <ChoiceField
@@ -276,29 +275,5 @@ main {
   display: flex;
   flex-direction: column;
   gap: 4px;
-}
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-}
-.choice {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  padding: 10px 12px;
-  cursor: pointer;
-}
-.choice.chosen {
-  border-color: var(--act);
-  background: var(--act-wash);
-}
-.choice input {
-  accent-color: var(--act);
 }
 </style>

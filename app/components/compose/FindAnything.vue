@@ -131,11 +131,11 @@ function replaceOne(id: Id) {
         </div>
         <div class="line checks">
           <label>
-            <input v-model="exactCase" type="checkbox" />
+            <UCheckbox v-model="exactCase" />
             capitals as written
           </label>
           <label>
-            <input v-model="wholeWords" type="checkbox" />
+            <UCheckbox v-model="wholeWords" />
             whole words only
           </label>
           <span class="quiet" role="status">

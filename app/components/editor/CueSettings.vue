@@ -265,11 +265,7 @@ const setParts = (by: Parts['by'] | 'whole') =>
     <div v-if="goesBack && cue.repeat !== 1" class="row">
       <span class="label" />
       <label class="yes">
-        <input
-          type="checkbox"
-          :checked="cue.back ?? false"
-          @change="set({ back: ($event.target as HTMLInputElement).checked || undefined })"
-        />
+        <UCheckbox :model-value="cue.back ?? false" @update:model-value="on => set({ back: on === true || undefined })" />
         every second time back
       </label>
     </div>

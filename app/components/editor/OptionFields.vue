@@ -53,11 +53,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
       @update:model-value="amount => set(option.name, amount)"
     />
     <label v-else-if="option.kind === 'yes'" class="yes">
-      <input
-        type="checkbox"
-        :checked="optionOf<boolean>(of, options, option.name)"
-        @change="set(option.name, ($event.target as HTMLInputElement).checked)"
-      />
+      <UCheckbox :model-value="optionOf<boolean>(of, options, option.name)" @update:model-value="on => set(option.name, on === true)" />
       {{ option.label }}
     </label>
     <ColorField

@@ -59,11 +59,11 @@ async function keep() {
         <template v-if="taken">
           <audio :src="heard" controls />
           <label>
-            <input v-model="even" type="checkbox" />
+            <UCheckbox v-model="even" />
             even its level
           </label>
           <label>
-            <input v-model="tidy" type="checkbox" />
+            <UCheckbox v-model="tidy" />
             take the silence at its ends away
           </label>
           <div class="foot">

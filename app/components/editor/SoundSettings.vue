@@ -166,12 +166,7 @@ function propose() {
       </span>
     </div>
     <label v-if="sound.use !== 'narration'" class="yes">
-      <input
-        type="checkbox"
-        :checked="sound.loop"
-        :disabled="!store.canEdit"
-        @change="sounds.set({ loop: ($event.target as HTMLInputElement).checked })"
-      />
+      <UCheckbox :model-value="sound.loop" :disabled="!store.canEdit" @update:model-value="on => sounds.set({ loop: on === true })" />
       begins again at its end, without a gap
     </label>
     <template v-if="sound.use === 'narration' && store.canEdit">

@@ -8,10 +8,22 @@ const props = defineProps<{
   step?: number
   unit?: string
   disabled?: boolean
+  /** Without the number beside it. */
+  bare?: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 const dragged = ref<number | null>(null)
 const now = computed(() => dragged.value ?? props.modelValue)
+const root = ref<HTMLElement>()
+/** What is turned carries the name and the words itself: that is what has the focus, and is read out. */
+function nameIt() {
+  const thumb = root.value?.querySelector('[role=slider]')
+  thumb?.setAttribute('aria-label', props.label)
+  thumb?.setAttribute('aria-valuetext', words.value)
+}
+const words = computed(() => `${now.value}${props.unit ? ` ${props.unit}` : ''}`)
+onMounted(nameIt)
+onUpdated(nameIt)
 function keep() {
   if (dragged.value !== null && dragged.value !== props.modelValue) emit('update:modelValue', dragged.value)
   dragged.value = null
@@ -19,7 +31,7 @@ function keep() {
 </script>
 
 <template>
-  <span class="slider">
+  <span ref="root" class="slider">
     <USlider
       :model-value="now"
       :min="least ?? 0"
@@ -27,13 +39,11 @@ function keep() {
       :step="step ?? 1"
       size="sm"
       class="track"
-      :aria-label="label"
-      :aria-valuetext="`${now}${unit ? ` ${unit}` : ''}`"
       :disabled="disabled"
       @update:model-value="value => (dragged = value ?? null)"
       @change="keep"
     />
-    <span class="amount">{{ now }}{{ unit ? ` ${unit}` : '' }}</span>
+    <span v-if="!bare" class="amount">{{ words }}</span>
   </span>
 </template>
 

@@ -43,7 +43,6 @@ const uses = computed(() => {
   return counts
 })
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const checked = (event: Event) => (event.target as HTMLInputElement).checked
 </script>
 
 <template>
@@ -92,11 +91,14 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
       </div>
       <div class="row checks">
         <label>
-          <input type="checkbox" :checked="!!accent.italic" @change="set(String(name), { italic: checked($event) || undefined })" />
+          <UCheckbox :model-value="!!accent.italic" @update:model-value="on => set(String(name), { italic: on === true || undefined })" />
           italic
         </label>
         <label>
-          <input type="checkbox" :checked="!!accent.underline" @change="set(String(name), { underline: checked($event) || undefined })" />
+          <UCheckbox
+            :model-value="!!accent.underline"
+            @update:model-value="on => set(String(name), { underline: on === true || undefined })"
+          />
           underlined
         </label>
         <label>
@@ -150,8 +152,5 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
   display: inline-flex;
   gap: 5px;
   align-items: center;
-}
-input[type='checkbox'] {
-  accent-color: var(--act);
 }
 </style>

@@ -208,12 +208,7 @@ function showOn(layout: string, shown: boolean) {
         <details>
           <summary>On which layouts</summary>
           <label v-for="one in shownOn" :key="one.layout.id" class="check">
-            <input
-              type="checkbox"
-              :checked="one.shown"
-              :disabled="!store.canEdit"
-              @change="showOn(one.layout.id, ($event.target as HTMLInputElement).checked)"
-            />
+            <UCheckbox :model-value="one.shown" :disabled="!store.canEdit" @update:model-value="on => showOn(one.layout.id, on === true)" />
             {{ one.layout.name }}
           </label>
         </details>
@@ -243,19 +238,18 @@ function showOn(layout: string, shown: boolean) {
         />
       </label>
       <label class="check">
-        <input type="checkbox" :checked="!!part('footer')" :disabled="!store.canEdit" @change="toggle('footer', 'Footer', 0)" />
+        <UCheckbox :model-value="!!part('footer')" :disabled="!store.canEdit" @update:model-value="toggle('footer', 'Footer', 0)" />
         Show the footer
       </label>
       <label class="check">
-        <input type="checkbox" :checked="!!part('date')" :disabled="!store.canEdit" @change="toggle('date', 'Date', 1)" />
+        <UCheckbox :model-value="!!part('date')" :disabled="!store.canEdit" @update:model-value="toggle('date', 'Date', 1)" />
         Show the date
       </label>
       <label class="check">
-        <input
-          type="checkbox"
-          :checked="!!part('slide-number')"
+        <UCheckbox
+          :model-value="!!part('slide-number')"
           :disabled="!store.canEdit"
-          @change="toggle('slide-number', 'Slide number', 2)"
+          @update:model-value="toggle('slide-number', 'Slide number', 2)"
         />
         Show the slide number
       </label>
@@ -263,11 +257,12 @@ function showOn(layout: string, shown: boolean) {
     <section>
       <h3>Hand it out as a form</h3>
       <label class="check">
-        <input
-          type="checkbox"
-          :checked="!!info.form"
+        <UCheckbox
+          :model-value="!!info.form"
           :disabled="!store.canEdit"
-          @change="setInfo(info.form ? 'let everything be changed' : 'hand it out as a form', { form: info.form ? undefined : true })"
+          @update:model-value="
+            setInfo(info.form ? 'let everything be changed' : 'hand it out as a form', { form: info.form ? undefined : true })
+          "
         />
         Only what fills places can be changed on slides
       </label>

@@ -197,7 +197,10 @@ const slidesWords = (use: Use) =>
             </figure>
           </div>
           <label v-for="use in uses ?? []" :key="use.deck" class="deck">
-            <input v-model="chosen" type="checkbox" :value="use.deck" />
+            <UCheckbox
+              :model-value="chosen.includes(use.deck)"
+              @update:model-value="on => (chosen = on === true ? [...chosen, use.deck] : chosen.filter(deck => deck !== use.deck))"
+            />
             <span>{{ use.title }}</span>
             <span class="quiet">{{ use.places === 1 ? 'one place' : `${use.places} places` }}, {{ slidesWords(use) }}</span>
           </label>

@@ -42,14 +42,15 @@ async function copy() {
           <ChoiceField v-model="to" :items="others.map(deck => ({ value: deck.id, label: deck.title }))" label="Deck" />
         </label>
         <p v-if="shelf && !others.length" class="quiet">There is no other deck yet.</p>
-        <label class="look">
-          <input v-model="look" type="radio" value="ours" />
-          In that deck’s theme
-        </label>
-        <label class="look">
-          <input v-model="look" type="radio" value="theirs" />
-          In the look they have here
-        </label>
+        <URadioGroup
+          v-model="look"
+          legend="Look"
+          :ui="{ legend: 'sr-only' }"
+          :items="[
+            { value: 'ours', label: 'In that deck’s theme' },
+            { value: 'theirs', label: 'In the look they have here' },
+          ]"
+        />
       </div>
     </template>
     <template #footer>
@@ -70,11 +71,5 @@ async function copy() {
   flex-direction: column;
   gap: 4px;
   color: var(--second);
-}
-.look {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  accent-color: var(--act);
 }
 </style>

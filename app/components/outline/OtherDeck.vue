@@ -170,16 +170,17 @@ function take() {
       </div>
     </template>
     <template #footer>
-      <div class="looks" role="radiogroup" aria-label="Look">
-        <label>
-          <input v-model="look" type="radio" value="ours" />
-          In this deck’s theme
-        </label>
-        <label>
-          <input v-model="look" type="radio" value="theirs" />
-          In their own
-        </label>
-      </div>
+      <URadioGroup
+        v-model="look"
+        class="looks"
+        legend="Look"
+        :ui="{ legend: 'sr-only' }"
+        orientation="horizontal"
+        :items="[
+          { value: 'ours', label: 'In this deck’s theme' },
+          { value: 'theirs', label: 'In their own' },
+        ]"
+      />
       <button class="press" @click="emit('close')">Leave it</button>
       <button class="press acts" :disabled="!chosen.size || !store.canEdit" @click="take">
         {{ chosen.size > 1 ? `Take ${chosen.size} slides over` : 'Take the slide over' }}

@@ -16,7 +16,6 @@ const whole = computed(() => (props.element.media ? (clips.length(props.element.
 const span = computed(() => spanOfClip(props.element, stage.host))
 const film = computed(() => (props.element.kind === 'film' ? props.element : null))
 const frames = ['rectangle', 'rounded', 'circle', 'arch', 'hexagon', 'blob'] as const
-const checked = (event: Event) => (event.target as HTMLInputElement).checked
 const peaks = computed(() => (props.element.media ? clips.peaks(props.element.media) : null))
 </script>
 
@@ -97,7 +96,7 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
         />
       </div>
       <label class="yes">
-        <input type="checkbox" :checked="element.loop ?? false" @change="set('loop', { loop: checked($event) || undefined })" />
+        <UCheckbox :model-value="element.loop ?? false" @update:model-value="on => set('loop', { loop: on === true || undefined })" />
         begins again until the slide ends
       </label>
       <div v-if="film && element.loop" class="row">
@@ -114,7 +113,7 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
         />
       </div>
       <label class="yes">
-        <input type="checkbox" :checked="!!element.over" @change="set('let run on', { over: checked($event) ? 1 : undefined })" />
+        <UCheckbox :model-value="!!element.over" @update:model-value="on => set('let run on', { over: on === true ? 1 : undefined })" />
         runs on over the next slides
       </label>
       <div v-if="element.over" class="row">

@@ -60,11 +60,10 @@ const role = computed(() => props.element.options?.role ?? 'accent1')
     </div>
     <div class="row">
       <span class="label">Each its own colour</span>
-      <input
-        type="checkbox"
+      <UCheckbox
+        :model-value="!!element.options?.each"
         aria-label="Each its own colour"
-        :checked="!!element.options?.each"
-        @change="setOption('each', ($event.target as HTMLInputElement).checked)"
+        @update:model-value="on => setOption('each', on === true)"
       />
     </div>
     <div class="row">
@@ -117,8 +116,5 @@ const role = computed(() => props.element.options?.role ?? 'accent1')
 .start {
   align-self: flex-start;
   margin-top: 6px;
-}
-input[type='checkbox'] {
-  accent-color: var(--act);
 }
 </style>

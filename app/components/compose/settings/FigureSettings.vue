@@ -47,7 +47,6 @@ const hairs = {
 const tops = { shirt: 'shirt', 'short sleeves': 'short sleeves', jacket: 'jacket', vest: 'waistcoat', coat: 'coat', dress: 'dress' }
 const bottoms = { trousers: 'trousers', shorts: 'shorts', skirt: 'skirt' }
 const skins = ['#f3d3b8', '#e3b58f', '#d9a47c', '#b97f55', '#8a5a3c', '#5c3a26']
-const checked = (event: Event) => (event.target as HTMLInputElement).checked
 const colored = (color: Color | null, take: (color: Color) => void) => {
   if (color) take(color)
 }
@@ -73,11 +72,11 @@ const colored = (color: Color | null, take: (color: Color) => void) => {
     </div>
     <label class="row">
       <span class="label">Stands for the speaker</span>
-      <input type="checkbox" :checked="!!element.speaker" @change="standFor(checked($event))" />
+      <UCheckbox :model-value="!!element.speaker" @update:model-value="on => standFor(on === true)" />
     </label>
     <label class="row">
       <span class="label">Face moves with the voice</span>
-      <input type="checkbox" :checked="speaks(element)" @change="set('let the face speak', { speaks: checked($event) })" />
+      <UCheckbox :model-value="speaks(element)" @update:model-value="on => set('let the face speak', { speaks: on === true })" />
     </label>
     <p v-if="element.speaker" class="quiet small">
       {{ speakers === 1 ? 'Dressed here for the whole deck.' : `Dressed here for all ${speakers} places where the speaker stands.` }}
@@ -120,8 +119,12 @@ const colored = (color: Color | null, take: (color: Color) => void) => {
     <div class="row">
       <span class="label">Beard, glasses</span>
       <span class="pair">
-        <input type="checkbox" aria-label="Beard" :checked="!!look.beard" @change="dress({ beard: checked($event) || undefined })" />
-        <input type="checkbox" aria-label="Glasses" :checked="!!look.glasses" @change="dress({ glasses: checked($event) || undefined })" />
+        <UCheckbox :model-value="!!look.beard" aria-label="Beard" @update:model-value="on => dress({ beard: on === true || undefined })" />
+        <UCheckbox
+          :model-value="!!look.glasses"
+          aria-label="Glasses"
+          @update:model-value="on => dress({ glasses: on === true || undefined })"
+        />
       </span>
     </div>
     <div class="row">
@@ -207,8 +210,5 @@ const colored = (color: Color | null, take: (color: Color) => void) => {
 .small {
   font-size: 13px;
   margin: 0 0 4px;
-}
-input[type='checkbox'] {
-  accent-color: var(--act);
 }
 </style>

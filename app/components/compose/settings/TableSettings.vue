@@ -33,7 +33,6 @@ const show = (name: string, on: boolean) => {
   })
 }
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const checked = (event: Event) => (event.target as HTMLInputElement).checked
 </script>
 
 <template>
@@ -47,18 +46,20 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
     </div>
     <label class="row">
       <span class="label">Names on top</span>
-      <input type="checkbox" :checked="element.head !== false" @change="set('change', { head: checked($event) ? undefined : false })" />
+      <UCheckbox
+        :model-value="element.head !== false"
+        @update:model-value="on => set('change', { head: on === true ? undefined : false })"
+      />
     </label>
     <label class="row">
       <span class="label">Totals</span>
-      <input type="checkbox" :checked="!!element.totals" @change="set('change', { totals: checked($event) || undefined })" />
+      <UCheckbox :model-value="!!element.totals" @update:model-value="on => set('change', { totals: on === true || undefined })" />
     </label>
     <label class="row">
       <span class="label">Every other row tinted</span>
-      <input
-        type="checkbox"
-        :checked="element.banding !== false"
-        @change="set('change', { banding: checked($event) ? undefined : false })"
+      <UCheckbox
+        :model-value="element.banding !== false"
+        @update:model-value="on => set('change', { banding: on === true ? undefined : false })"
       />
     </label>
     <div class="row">
@@ -98,11 +99,10 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
     <template v-if="all.length">
       <label v-for="column in all" :key="column.name" class="row">
         <span class="label name">{{ column.name }}</span>
-        <input
-          type="checkbox"
-          :checked="!element.columns.length || element.columns.includes(column.name)"
+        <UCheckbox
+          :model-value="!element.columns.length || element.columns.includes(column.name)"
           :disabled="element.columns.length === 1 && element.columns[0] === column.name"
-          @change="show(column.name, checked($event))"
+          @update:model-value="on => show(column.name, on === true)"
         />
       </label>
     </template>
@@ -209,8 +209,5 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
 }
 .short {
   width: 66px;
-}
-input[type='checkbox'] {
-  accent-color: var(--act);
 }
 </style>
