@@ -85,7 +85,7 @@ test('a slide becomes a board by itself, with views around what is chosen', asyn
 
 test('words are written by a hand that follows their letters, for as long as they are', async ({ page }) => {
   await timed(page, 'Written', ['Boats'])
-  await motion(page, 'Title', 'Comes in', 'Drawn by hand')
+  await motion(page, 'Title', 'Entrance', 'Drawn by hand')
   const stage = timeStage(page)
   const seconds = () => page.getByLabel('Duration').inputValue().then(Number)
   // The outlines of five letters, the counters of o and a with them.
@@ -106,7 +106,7 @@ test('words are written by a hand that follows their letters, for as long as the
   // Fixed to some seconds it stays that long; at its end only the words are left.
   await page.getByLabel('Duration').fill('2')
   await page.getByLabel('Duration').press('Enter')
-  await expect(page.getByLabel('Takes', { exact: true })).toHaveText('the seconds below')
+  await expect(page.getByLabel('Timing', { exact: true })).toHaveText('the seconds below')
   await playheadAt(page, /^Drawn by hand of Title/, 1, 8)
   await expect(stage.locator('.stage-drawing')).toHaveCount(0)
 
@@ -149,7 +149,7 @@ test('one effect is put on forty slides at once, and each of them has it', async
     Array.from({ length: 40 }, (_, index) => `Sailing ${index + 1}`),
   )
   await slide(page, 1).click()
-  await motion(page, 'Title', 'Comes in', 'Unfold')
+  await motion(page, 'Title', 'Entrance', 'Unfold')
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Motion for Title' }).click()
   await page.getByRole('menuitem', { name: 'Give its motion to its kind in the deck' }).click()
   await expect(page.getByText(/\d\d parts move as this one does/).first()).toBeVisible()

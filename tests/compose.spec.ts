@@ -101,7 +101,7 @@ test('a variant without the caption is composed, played and taken away; the deck
   await goPhase(page, 'Deliver')
   await expect(page.getByLabel('Variant')).not.toHaveText('it is in general')
   const pages = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Take away as a page' }).click()
+  await page.getByRole('button', { name: 'Export as a page' }).click()
   const file = await (await pages).path()
   const bundle = JSON.parse(/<script type="application\/json" id="bundle">([\s\S]*?)<\/script>/.exec(await readFile(file, 'utf8'))![1]!)
   const texts = Object.values(

@@ -154,14 +154,14 @@ test('a table is written in where it stands, and a piece of the shelf follows wh
   await page.keyboard.press('Delete')
 
   await addShape(page, 'star', { left: 300, top: 300 })
-  await page.getByLabel('Name of the piece').fill('Harbour star, mark')
-  await page.getByRole('button', { name: 'Keep as a piece' }).click()
-  await expect(page.getByText('“Harbour star” is on the shelf').first()).toBeVisible()
-  await add(page).getByRole('button', { name: 'Piece', exact: true }).click()
-  await page.getByLabel('Find a piece').fill('mark')
+  await page.getByLabel('Name of the block').fill('Harbour star, mark')
+  await page.getByRole('button', { name: 'Save as a block' }).click()
+  await expect(page.getByText('“Harbour star” is in the library').first()).toBeVisible()
+  await add(page).getByRole('button', { name: 'Saved block', exact: true }).click()
+  await page.getByLabel('Find a saved block').fill('mark')
   await page.locator('[data-piece="Harbour star"]').click()
   await expect(page.getByRole('heading', { name: 'Harbour star' })).toBeVisible()
-  await add(page).getByRole('button', { name: 'Piece', exact: true }).click()
+  await add(page).getByRole('button', { name: 'Saved block', exact: true }).click()
   await page.locator('[data-piece="Harbour star"]').click()
   // What is changed in one bound group and kept changes in the other.
   await page

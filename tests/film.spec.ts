@@ -32,7 +32,7 @@ test('a film is exact in its frames, its sound and its pictures; stills come by 
   await saved(page)
   await goPhase(page, 'Time')
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Motion for Title' }).click()
-  await page.getByRole('menuitem', { name: 'Comes in', exact: true }).click()
+  await page.getByRole('menuitem', { name: 'Entrance', exact: true }).click()
   await page.getByRole('menuitem', { name: 'Rise', exact: true }).click()
   await page.getByLabel('Duration').fill('1.6')
   await page.getByLabel('Duration').press('Enter')

@@ -111,7 +111,7 @@ test('a form holds others to its places on the server too; who made it and admin
   // In the interface it is said before anything is sent.
   await enter(page, 'Tomas Marr')
   await page.goto(`/decks/${deck}?phase=compose&look=palette`)
-  await page.getByRole('button', { name: 'Ground', exact: true }).click()
+  await page.getByRole('button', { name: 'Background', exact: true }).click()
   await page.getByRole('radio', { name: 'Gradient', exact: true }).click()
   await expect(page.getByText('This deck is a form: only what fills its places can be changed.').first()).toBeVisible()
   await saved(page)

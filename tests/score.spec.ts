@@ -14,9 +14,9 @@ const number = (page: Page, label: string) => page.getByLabel(label, { exact: tr
 
 test('a row opens into its parts, whose turns are dragged; what comes later moves along; beats are laid out evenly', async ({ page }) => {
   await timed(page, 'Turns', ['Four routes leave', '\tOne after the other'])
-  await motion(page, 'Title', 'Comes in', 'Rise')
+  await motion(page, 'Title', 'Entrance', 'Rise')
   await choose(page.getByLabel('Parts', { exact: true }), 'by word')
-  await expect(page.getByText(/Comes in by “rise”, with the beat, word by word every 0.15 s/)).toBeVisible()
+  await expect(page.getByText(/Entrance by “rise”, with the beat, word by word every 0.15 s/)).toBeVisible()
   await page.getByRole('button', { name: 'Parts of Title' }).click()
   const turns = page.getByRole('button', { name: /^Turn \d: / })
   await expect(turns).toHaveText(['Four', 'routes', 'leave'])
@@ -32,7 +32,7 @@ test('a row opens into its parts, whose turns are dragged; what comes later move
   await expect.poll(() => number(page, 'Stagger')).toBeCloseTo(dragged + 0.05, 2)
 
   // A pulse later in the beat keeps its distance from a cue before it that grows longer.
-  await motion(page, 'Title', 'Draws the eye', 'Pulse')
+  await motion(page, 'Title', 'Emphasis', 'Pulse')
   await page.getByLabel('Delay').fill('6')
   await page.getByLabel('Delay').press('Enter')
   await lay(page, 'What comes later in a beat moves along')
@@ -62,7 +62,7 @@ test('a row opens into its parts, whose turns are dragged; what comes later move
 
 test('what is under the hand is told at once, wherever it stands, and given up it is as before', async ({ page }) => {
   await timed(page, 'Told', ['Boats at six', '\tThey wait', 'And leave'], 'Film')
-  await motion(page, 'Title', 'Comes in', 'Rise')
+  await motion(page, 'Title', 'Entrance', 'Rise')
   const [runs, total] = [page.getByTestId('slide-runs'), page.getByTestId('total')]
   const seconds = async () => Number.parseFloat((await runs.textContent())!)
   const before = { runs: await seconds(), total: await total.textContent(), takes: await number(page, 'Duration') }
@@ -116,7 +116,7 @@ test('what is under the hand is told at once, wherever it stands, and given up i
 test('a text says something else from a moment on, and ghosts of ways can be taken hold of', async ({ page }) => {
   await timed(page, 'Said', ['Boats at six', '\tThey wait'])
   const stage = timeStage(page)
-  await motion(page, 'Title', 'Moves', 'Say something else')
+  await motion(page, 'Title', 'Motion', 'Say something else')
   await page.getByLabel('Then it says').fill('Boats at seven')
   await page.getByLabel('Then it says').blur()
   const seen = () =>
@@ -126,7 +126,7 @@ test('a text says something else from a moment on, and ghosts of ways can be tak
   await playheadAt(page, /^Say something else of Title/, 1.3)
   await expect.poll(seen).toEqual([0, 1])
   await expect(stage.getByText('Boats at seven').first()).toBeAttached()
-  await motion(page, 'Title', 'Moves', 'Move along a line')
+  await motion(page, 'Title', 'Motion', 'Move along a line')
   await expect(page.getByRole('button', { name: 'Where it goes' })).toBeVisible()
   // Another cue is chosen: the way stays as a ghost, and a press on it chooses it again.
   await bar(page, /^Say something else of Title/).click()

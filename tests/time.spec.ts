@@ -5,7 +5,7 @@ import { choose } from './support/choose'
 
 test('a word is ringed on the stage, stays ringed when it is asked to, and the pace is drawn by hand', async ({ page }) => {
   await timed(page, 'Ringed', ['Night boat', '\tIt sails at ten'])
-  await motion(page, 'Title', 'Draws the eye', 'Ring round')
+  await motion(page, 'Title', 'Emphasis', 'Ring round')
   await scrubTo(page, 120)
   const ring = stage(page).locator('.stage-strokes path')
   await expect(ring).toHaveCount(1)
@@ -27,7 +27,7 @@ test('a word is ringed on the stage, stays ringed when it is asked to, and the p
   await page.mouse.down()
   await page.mouse.move(at.x + at.width / 2 - 30, at.y - 20, { steps: 4 })
   await page.mouse.up()
-  await expect(page.getByLabel('Pace', { exact: true })).toHaveText('my own')
+  await expect(page.getByLabel('Easing', { exact: true })).toHaveText('my own')
   await handle.focus()
   const before = await handle.getAttribute('aria-valuetext')
   await page.keyboard.press('ArrowUp')
@@ -38,7 +38,7 @@ test('a word is ringed on the stage, stays ringed when it is asked to, and the p
 
 test('a part goes along an arc that is bent on the stage, and along a way that is drawn there', async ({ page }) => {
   await timed(page, 'Bent', ['Ferry', '\tIt goes round the mole'])
-  await motion(page, 'Title', 'Moves', 'Move along an arc')
+  await motion(page, 'Title', 'Motion', 'Move along an arc')
   const pull = async (name: string, x: number, y: number) => {
     const grip = stage(page).getByRole('button', { name })
     const at = (await grip.boundingBox())!
@@ -99,8 +99,8 @@ test('what two slides share is carried from the one to the other, and a transiti
 
 test('several cues are moved, carried to another slide and squeezed; a beat is parted and joined', async ({ page }) => {
   await timed(page, 'Score at work', ['First', '\tOne line', 'Second', '\tAnother line'])
-  await motion(page, 'Title', 'Comes in', 'Fade')
-  await motion(page, 'Title', 'Draws the eye', 'Pulse')
+  await motion(page, 'Title', 'Entrance', 'Fade')
+  await motion(page, 'Title', 'Emphasis', 'Pulse')
   const bar = (name: RegExp) => page.getByRole('button', { name })
   const [fade, pulse] = [bar(/^Fade of Title/), bar(/^Pulse of Title/)]
   await fade.click()

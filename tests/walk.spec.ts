@@ -174,7 +174,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
   test('times it: title in, list line by line, bars one after the other, photograph out', async () => {
     await goPhase(page, 'Time')
     await slide(page, 2).click()
-    await motion('Title', 'Comes in', 'Rise')
+    await motion('Title', 'Entrance', 'Rise')
     await expect(page.getByRole('button', { name: /^Rise of Title, beat 1/ })).toBeVisible()
     await motion('List', 'Line by line, on advance')
     await expect(page.getByRole('button', { name: /line 2 of List, beat 3/ })).toBeVisible()
@@ -183,7 +183,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await expect(page.getByRole('button', { name: /^Grow, bar by bar of Chart/ })).toBeVisible()
     await slide(page, 5).click()
     await page.getByRole('button', { name: 'New beat' }).click()
-    await motion('boat', 'Goes out', 'Fade')
+    await motion('boat', 'Exit', 'Fade')
     await expect(page.getByRole('button', { name: /^Fade of boat, beat 2/ })).toBeVisible()
   })
 
@@ -294,10 +294,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
   test('takes the deck away as a file and brings it in again, identical', async () => {
     await goPhase(page, 'Deliver')
     const take = async () => {
-      const [download] = await Promise.all([
-        page.waitForEvent('download'),
-        page.getByRole('button', { name: 'Take away as a file' }).click(),
-      ])
+      const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export as a file' }).click()])
       return { path: await download.path(), bytes: await readFile(await download.path()) }
     }
     const first = await take()
@@ -349,7 +346,7 @@ test('Check says nothing of charts before their tables are here', async ({ page 
     await route.continue()
   })
   await page.goto('/decks/demo-briefing?phase=check')
-  await expect(page.getByRole('heading', { name: 'Nothing to say' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'No findings' })).toBeVisible()
   const said: string[] = []
   for (let look = 0; look < 12; look++) {
     said.push(...(await page.locator('.finding').allInnerTexts()))
@@ -385,7 +382,7 @@ test('plays a film to its end without a touch', async ({ page }) => {
 test('takes the deck away as one page that plays by itself, without a server', async ({ page, browser }) => {
   await enter(page)
   await page.goto('/decks/demo-briefing?phase=deliver')
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Take away as a page' }).click()])
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export as a page' }).click()])
   const context = await browser.newContext({ offline: true })
   const alone = await context.newPage()
   const asked: string[] = []

@@ -30,7 +30,7 @@ describe('parts that are arranged', () => {
     const before = places()
     arranging.align('left', 'each other')
     expect(places().map(({ x }) => x)).toEqual([100, 100, 100])
-    expect(store.undoLabel).toBe('line up 3 parts')
+    expect(store.undoLabel).toBe('line up 3 elements')
     store.undo()
     expect(places()).toEqual(before)
     arranging.align('right', 'slide')

@@ -47,7 +47,8 @@ export function useArranging() {
   const selected = useSelected()
   const stage = useStage()
   const context = { id: freshId }
-  const nameOf = (ids: readonly Id[]) => (ids.length === 1 ? (store.current.elements[ids[0]!]?.name ?? 'a part') : `${ids.length} parts`)
+  const nameOf = (ids: readonly Id[]) =>
+    ids.length === 1 ? (store.current.elements[ids[0]!]?.name ?? 'an element') : `${ids.length} elements`
   const ids = () => stage.movable
   const label = (what: string) => `${what} ${nameOf(ids())}`
 

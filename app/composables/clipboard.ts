@@ -60,7 +60,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
       { clipping, owner: here, offset: { x: 40 * times, y: 40 * times }, ...(stage.opened ? { parent: stage.opened } : {}) },
       store.context,
     )
-    store.edit(`paste ${clipping.elements.length === 1 ? clipping.elements[0]!.name : `${clipping.elements.length} parts`}`, changes)
+    store.edit(`paste ${clipping.elements.length === 1 ? clipping.elements[0]!.name : `${clipping.elements.length} elements`}`, changes)
     selected.select(...pastedTops(store.current, changes))
   }
 

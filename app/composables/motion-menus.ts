@@ -155,11 +155,11 @@ export function useMotionMenus(beatHere: () => Beat) {
     [
       builds(element),
       [
-        offer(element, 'enter', 'Comes in'),
-        offer(element, 'emphasis', 'Draws the eye'),
-        offer(element, 'move', 'Moves'),
-        offer(element, 'exit', 'Goes out'),
-        ...(element.kind === 'film' || element.kind === 'sound' ? [offer(element, 'media', 'Plays')] : []),
+        offer(element, 'enter', 'Entrance'),
+        offer(element, 'emphasis', 'Emphasis'),
+        offer(element, 'move', 'Motion'),
+        offer(element, 'exit', 'Exit'),
+        ...(element.kind === 'film' || element.kind === 'sound' ? [offer(element, 'media', 'Playback')] : []),
         ...(element.kind === 'figure' ? [acts(element)] : []),
       ],
       carried(element),

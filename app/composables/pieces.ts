@@ -31,7 +31,7 @@ export function usePieces() {
     const kept = await asking(() =>
       $fetch<Piece>('/api/pieces', { method: 'POST', body: { name, tags, content, ...(replaces ? { replaces } : {}) } }),
     )
-    if (kept) tell(replaces ? `“${kept.name}” is changed: version ${kept.version}` : `“${kept.name}” is on the shelf`)
+    if (kept) tell(replaces ? `“${kept.name}” is changed: version ${kept.version}` : `“${kept.name}” is in the library`)
     return kept
   }
   function put(piece: Piece, bound: boolean) {
@@ -40,7 +40,7 @@ export function usePieces() {
     if (!read.success)
       return void useToast().add({ title: `“${piece.name}” was kept by another version and cannot be read.`, color: 'error' })
     const changes = putPiece(store.deck, { piece: { ...piece, content: read.data }, owner: where.stageId, bound }, store.context)
-    store.edit(`put the piece ${piece.name}`, changes)
+    store.edit(`put the block ${piece.name}`, changes)
     selected.select(...pastedTops(store.deck, changes))
   }
   const boundGroups = () =>
@@ -56,7 +56,7 @@ export function usePieces() {
     if (!newer.length || !store.deck) return
     const changes = newer.flatMap((piece): Change[] => renewPiece(store.current, { piece }, store.context))
     store.edit(`follow ${newer.map(piece => piece.name).join(', ')}`, changes)
-    tell(`${newer.map(piece => `“${piece.name}”`).join(', ')} was changed on the shelf; this deck follows. Undo takes it back.`)
+    tell(`${newer.map(piece => `“${piece.name}”`).join(', ')} was changed in the library; this deck follows. Undo takes it back.`)
   }
   /** What was changed in a bound group becomes the piece, everywhere. */
   async function keepChanges(group: GroupElement) {

@@ -159,10 +159,10 @@ describe('what can be brought to a part', () => {
     const items = () =>
       menu(element()).flat() as { label: string; onSelect?: () => void; children?: { label: string; onSelect: () => void }[][] }[]
     expect(items().map(({ label }) => label)).toEqual(
-      expect.arrayContaining(['Line by line, on advance', 'Line by line, in this beat', 'Comes in', 'Goes out', 'Copy its motion']),
+      expect.arrayContaining(['Line by line, on advance', 'Line by line, in this beat', 'Entrance', 'Exit', 'Copy its motion']),
     )
     items()
-      .find(({ label }) => label === 'Goes out')!
+      .find(({ label }) => label === 'Exit')!
       .children!.flat()
       .find(({ label }) => label === 'Fade')!
       .onSelect()

@@ -75,7 +75,7 @@ async function remove(deck: Shelf) {
   if (!(await asking(() => $fetch(`/api/decks/${deck.id}`, { method: 'DELETE' })))) return
   await refresh()
   useToast().add({
-    title: `“${deck.title}” is off the shelf`,
+    title: `“${deck.title}” is removed`,
     duration: 12_000,
     actions: [
       {
@@ -138,13 +138,7 @@ async function remove(deck: Shelf) {
             <span class="quiet">{{ wordOf[deck.purpose] }}, {{ deck.slides }} {{ deck.slides === 1 ? 'slide' : 'slides' }}</span>
             <span class="quiet">Changed {{ changed(deck) }}</span>
           </div>
-          <button
-            v-if="canEdit"
-            class="press plain off"
-            :aria-label="`Take ${deck.title} off the shelf`"
-            title="Take off the shelf"
-            @click="remove(deck)"
-          >
+          <button v-if="canEdit" class="press plain off" :aria-label="`Remove ${deck.title}`" title="Remove" @click="remove(deck)">
             <UIcon name="i-lucide-trash-2" />
           </button>
         </li>

@@ -85,7 +85,7 @@ const shown = computed(() =>
 
 <template>
   <div class="page">
-    <SiteBar><button v-if="canEdit" class="press acts" @click="picker?.click()">Bring files</button></SiteBar>
+    <SiteBar><button v-if="canEdit" class="press acts" @click="picker?.click()">Upload</button></SiteBar>
     <main class="media" @dragover.prevent="over = true" @dragleave.self="over = false" @drop="drop">
       <aside class="left" aria-label="What is looked for">
         <h1 class="hidden-words">Media</h1>

@@ -123,7 +123,7 @@ const whatLeavingDoes =
         </dl>
       </section>
       <UForm v-if="isAdmin" :schema="schema" :validate-on="[]" :state="person" class="new" @submit="add">
-        <h2>Somebody new</h2>
+        <h2>Add a person</h2>
         <UFormField label="Name" name="name"><UInput v-model="person.name" class="w-full" maxlength="120" /></UFormField>
         <UFormField label="E-mail" name="email"><UInput v-model="person.email" class="w-full" maxlength="320" /></UFormField>
         <UFormField label="Role" name="role"><USelect v-model="person.role" :items="roles" value-key="value" class="w-full" /></UFormField>

@@ -79,7 +79,7 @@ describe('motion that is copied', () => {
     const { score, store } = scored()
     score.giveToKind('t0', 'deck')
     for (const id of ['t1', 't2']) expect(cuesOfElement(store.current, id)).toHaveLength(3)
-    expect(told.at(-1)!.title).toMatch(/^\d+ parts move as this one does/)
+    expect(told.at(-1)!.title).toMatch(/^\d+ elements move as this one does/)
   })
 })
 

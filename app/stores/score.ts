@@ -64,7 +64,7 @@ export const useScore = defineStore('score', () => {
   function paste(elements: readonly Id[], how: 'add' | 'replace', from = clipping.value) {
     if (!from || !elements.length) return
     store.edit(
-      elements.length > 1 ? `put motion on ${elements.length} parts` : 'put motion on a part',
+      elements.length > 1 ? `put motion on ${elements.length} elements` : 'put motion on an element',
       pasteCues(store.current, { clipping: from, elements, how }, context),
     )
   }
@@ -86,7 +86,7 @@ export const useScore = defineStore('score', () => {
       'replace',
       from,
     )
-    tell(others.length > 1 ? `${others.length} parts move as this one does.` : 'One part moves as this one does.')
+    tell(others.length > 1 ? `${others.length} elements move as this one does.` : 'One element moves as this one does.')
   }
 
   const beatAt = computed(() => where.score?.beats[Math.min(where.moment?.beat ?? 0, where.score.beats.length - 1)])

@@ -371,7 +371,7 @@ describe('motion that is not the deck’s usual one', () => {
     const usual = applyChanges(deck, setUsual(deck, { like: 'one' }))
     const [finding, ...more] = found(usual, 'odd-motion')
     expect(more).toEqual([])
-    expect(finding!.message).toBe('“Remark” comes in by wipe. A text of this deck usually comes in by rise.')
+    expect(finding!.message).toBe('“Remark” enters by wipe. A text of this deck usually enters by rise.')
     expect(found(mended(usual, finding!), 'odd-motion')).toEqual([])
   })
 })

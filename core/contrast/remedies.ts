@@ -128,7 +128,7 @@ const shaded: Way = search => {
   const { picture, wish } = search
   if (!picture) return null
   const shade = shadeFor(wordsBounds(wish), picture.box)
-  return strengthened(search, 'shade', `A shade from the ${shade.side}`, 0.3, (strength, role) => ({
+  return strengthened(search, 'shade', `An overlay from the ${shade.side}`, 0.3, (strength, role) => ({
     says: `${role}, over ${percent(shade.share)} of it`,
     fields: treated(picture, { shade: { ...shade, color: { role, alpha: strength } } }),
   }))

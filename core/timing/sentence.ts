@@ -4,9 +4,9 @@ import { partName } from './part-words'
 import type { ScoreCue } from './score'
 
 const whats: Readonly<Record<Cue['what'], string>> = {
-  enter: 'Comes in',
-  exit: 'Goes out',
-  emphasis: 'Draws the eye',
+  enter: 'Entrance',
+  exit: 'Exit',
+  emphasis: 'Emphasis',
   move: 'Moves',
   data: 'Changes its data',
   media: 'Plays',
@@ -23,7 +23,7 @@ function way({ effect, what, options }: Cue, viewName: string): string {
 }
 
 /**
- * A cue in a sentence: what it does, how it starts, how long it takes, as “Comes in by “rise”, with the beat, after 0.4 s, for
+ * A cue in a sentence: what it does, how it starts, how long it takes, as “Entrance by “rise”, with the beat, after 0.4 s, for
  * 0.6 s.” `nameOf` tells what another cue is called that it follows; `viewName` of a camera cue what it leads to.
  */
 export function cueSentence(deck: Deck, { cue, round, span }: ScoreCue, nameOf: (other: Cue) => string, viewName = 'a view'): string {

@@ -23,7 +23,7 @@ export async function referencesTo(hash: string): Promise<string[]> {
     ...kept.map(row => `in “${row.title}”, which was removed and can be restored`),
     ...versions.map(row => `in the published version ${row.number} of “${row.title}”`),
     ...themes.map(row => `in the theme “${row.name}”`),
-    ...pieces.map(row => `in the piece “${row.name}”`),
+    ...pieces.map(row => `in the saved block “${row.name}”`),
     ...fonts.map(row => `as the font ${row.family}`),
   ]
 }

@@ -117,7 +117,7 @@ const look = (box: Box) => stage.zoomOn(box)
         <button
           class="press small"
           :disabled="!chosen.length"
-          title="A view around the parts that are chosen"
+          title="A view around the elements that are chosen"
           @click="board.around(chosen)"
         >
           Frame what is chosen

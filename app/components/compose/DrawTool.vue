@@ -26,8 +26,8 @@ const words: Readonly<Record<string, string>> = {
   elbow: 'Press the corners, then Enter',
   freehand: 'Draw; let go to end the stroke',
   area: 'Draw round what shall move; let go to close it',
-  connector: 'Drag from one part to another',
-  angle: 'Press two points along the edge that the part shall follow',
+  connector: 'Drag from one element to another',
+  angle: 'Press two points along the edge that the element shall follow',
 }
 const byHand = computed(() => stage.tool === 'freehand' || stage.tool === 'area')
 const way = computed(() =>

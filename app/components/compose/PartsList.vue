@@ -149,7 +149,7 @@ const menu = (element: ShownElement) => [
         ]
       : []),
     {
-      label: 'Take away',
+      label: 'Delete',
       icon: 'i-lucide-trash-2',
       onSelect: () => store.edit(`take away ${element.name}`, removeElements(store.current, { elements: [element.id] })),
     },

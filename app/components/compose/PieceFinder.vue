@@ -29,11 +29,11 @@ async function drop(piece: Piece) {
 
 <template>
   <UPopover v-model:open="opened">
-    <button class="press small">Piece</button>
+    <button class="press small">Saved block</button>
     <template #content="{ close }">
       <div class="finder">
         <div class="line">
-          <input v-model="asked" class="field" placeholder="A name or tag" aria-label="Find a piece" autofocus @keydown.stop />
+          <input v-model="asked" class="field" placeholder="A name or tag" aria-label="Find a saved block" autofocus @keydown.stop />
           <ViewSwitch
             label="How it is put"
             :views="[
@@ -45,7 +45,9 @@ async function drop(piece: Piece) {
           />
         </div>
         <p class="quiet small">
-          {{ bound ? 'Bound: when the piece is changed, it changes here too.' : 'Free: parts of their own, which follow nothing.' }}
+          {{
+            bound ? 'Bound: when the saved block is changed, it changes here too.' : 'Free: elements of their own, which follow nothing.'
+          }}
         </p>
         <div ref="list" class="pieces">
           <div v-for="piece in pieces" :key="piece.id" class="piece">
@@ -63,11 +65,15 @@ async function drop(piece: Piece) {
               <SlideThumb :deck="pieceDeck(store.current, piece)" slide="piece" :width="150" :label="piece.name" />
               <span class="name">{{ piece.name }}</span>
             </button>
-            <button class="drop" :aria-label="`Take ${piece.name} off the shelf`" @click="drop(piece)"><UIcon name="i-lucide-x" /></button>
+            <button class="drop" :aria-label="`Remove ${piece.name} from the library`" @click="drop(piece)">
+              <UIcon name="i-lucide-x" />
+            </button>
           </div>
         </div>
         <p v-if="!pieces.length" class="quiet small">
-          {{ asked.trim() ? 'No piece is called so.' : 'The shelf is empty. Select parts, then keep them as a piece under Place.' }}
+          {{
+            asked.trim() ? 'No saved block is called so.' : 'The library is empty. Select elements, then save them as a block under Place.'
+          }}
         </p>
       </div>
     </template>

@@ -79,7 +79,7 @@ const notes = (event: Event) =>
 <template>
   <div v-if="slide" class="settings">
     <div class="row">
-      <span class="label">Comes by</span>
+      <span class="label">Transition</span>
       <ChoiceField
         :model-value="kind.name"
         :items="transitions.map(item => ({ value: item.name, label: item.label }))"
@@ -89,7 +89,7 @@ const notes = (event: Event) =>
     </div>
     <template v-if="slide.transition">
       <div class="row">
-        <span class="label">Takes</span>
+        <span class="label">Duration</span>
         <NumberField
           :model-value="slide.transition.duration"
           label="Length of the transition"
@@ -114,7 +114,7 @@ const notes = (event: Event) =>
     </div>
     <UsualBox v-if="store.canEdit && store.slides[0]?.id !== slide.id" :slide="slide.id" what="transition" />
     <div v-if="cover" class="row" data-test="ground-cover">
-      <span class="label">Ground</span>
+      <span class="label">Background</span>
       <span class="cover">
         <i :style="cover.look" />
         {{ cover.words }}
@@ -122,11 +122,11 @@ const notes = (event: Event) =>
       </span>
     </div>
     <div class="row">
-      <span class="label">{{ cover ? 'Plain instead' : 'Ground' }}</span>
+      <span class="label">{{ cover ? 'Plain instead' : 'Background' }}</span>
       <ColorField
         :model-value="groundOf(store.current, slide)"
         :theme="theme"
-        label="Ground"
+        label="Background"
         @update:model-value="ground => set('change the ground', { ground: ground ?? undefined })"
       />
     </div>

@@ -32,13 +32,13 @@ const others = computed(() => (cue.value ? cuesOf(store.current, cue.value.beat)
 const set = (fields: Partial<Cue>) =>
   cue.value && store.edit(`change the motion of ${nameHere()}`, setFields(store.current, { table: 'cues', id: cue.value.id, fields }))
 const whatWords: Record<Cue['what'], string> = {
-  enter: 'comes in',
-  emphasis: 'draws the eye',
+  enter: 'entrance',
+  emphasis: 'emphasis',
   move: 'moves',
   data: 'changes data',
   media: 'plays',
   pose: 'poses',
-  exit: 'goes out',
+  exit: 'exit',
   camera: 'goes to a view',
 }
 const anchorValue = computed(() => (cue.value?.anchor.to === 'beat' ? 'beat' : `${cue.value?.anchor.to}:${cue.value?.anchor.cue}`))
@@ -49,8 +49,8 @@ function setAnchor(text: string) {
 const nameOf = (other: Cue) =>
   other.what === 'camera'
     ? `the camera goes to ${board.nameOf(other.options.view)}`
-    : `${store.current.elements[other.element!]?.name ?? 'a part'} ${whatWords[other.what]}`
-const nameHere = () => (isCamera.value ? 'the camera' : (element.value?.name ?? 'a part'))
+    : `${store.current.elements[other.element!]?.name ?? 'an element'} ${whatWords[other.what]}`
+const nameHere = () => (isCamera.value ? 'the camera' : (element.value?.name ?? 'an element'))
 /** The leg of the camera that this cue is. */
 const leg = computed(() => where.score?.board?.camera.legs.find(one => one.cue.cue.id === cue.value?.id) ?? null)
 /** How fast the picture goes where it is fastest, of what nobody should have to bear. */
@@ -199,7 +199,7 @@ const setParts = (by: Parts['by'] | 'whole') =>
       />
     </div>
     <div v-if="cue.what !== 'media'" class="row">
-      <span class="label">Takes</span>
+      <span class="label">Duration</span>
       <NumberField
         :model-value="follows && item ? item.round : cue.duration"
         label="Duration"

@@ -91,7 +91,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
       maxlength="2000"
       :aria-label="option.label"
       spellcheck="false"
-      title="SVG path data, from where the part stands"
+      title="SVG path data, from where the element stands"
       @change="setPath(option.name, text($event))"
     />
   </div>

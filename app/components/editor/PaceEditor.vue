@@ -97,16 +97,16 @@ function nudge(event: KeyboardEvent, key: 1 | 2) {
 <template>
   <div class="pace">
     <div class="row">
-      <span class="label">Pace</span>
+      <span class="label">Easing</span>
       <ChoiceField
         :model-value="name"
         :items="[...asTheyAre(easingNames), ...(name === 'own' ? [{ value: 'own', label: 'my own', disabled: true }] : [])]"
-        label="Pace"
+        label="Easing"
         :disabled="disabled"
         @update:model-value="takeNamed"
       />
     </div>
-    <div class="kinds" role="group" aria-label="Kind of pace">
+    <div class="kinds" role="group" aria-label="Kind of easing">
       <button
         v-for="[kind, words] in kinds"
         :key="kind"

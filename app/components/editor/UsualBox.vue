@@ -29,7 +29,7 @@ const whose = computed(() =>
     ? 'Slides'
     : `${({ text: 'Texts', picture: 'Pictures', shape: 'Shapes', icon: 'Icons', chart: 'Charts', diagram: 'Diagrams', table: 'Tables', figure: 'Figures', group: 'Groups' } as Record<string, string>)[props.kind!] ?? 'Such parts'}`,
 )
-const does = computed(() => (props.what === 'enter' ? 'come in by' : props.what === 'exit' ? 'go out by' : 'come by'))
+const does = computed(() => (props.what === 'enter' ? 'enter by' : props.what === 'exit' ? 'exit by' : 'come by'))
 const name = computed(
   () =>
     usual.value &&

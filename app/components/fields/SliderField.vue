@@ -1,4 +1,7 @@
 <script setup lang="ts">
+// The parts that Nuxt UI makes its slider of: its own cannot be named for who hears it.
+import { SliderRange, SliderRoot, SliderThumb, SliderTrack } from 'reka-ui'
+
 /** A slider with what it stands at beside it, told while it is dragged; what is chosen is given when the hand lets go, as one edit. */
 const props = defineProps<{
   modelValue: number
@@ -14,16 +17,7 @@ const props = defineProps<{
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 const dragged = ref<number | null>(null)
 const now = computed(() => dragged.value ?? props.modelValue)
-const root = ref<HTMLElement>()
-/** What is turned carries the name and the words itself: that is what has the focus, and is read out. */
-function nameIt() {
-  const thumb = root.value?.querySelector('[role=slider]')
-  thumb?.setAttribute('aria-label', props.label)
-  thumb?.setAttribute('aria-valuetext', words.value)
-}
 const words = computed(() => `${now.value}${props.unit ? ` ${props.unit}` : ''}`)
-onMounted(nameIt)
-onUpdated(nameIt)
 function keep() {
   if (dragged.value !== null && dragged.value !== props.modelValue) emit('update:modelValue', dragged.value)
   dragged.value = null
@@ -31,18 +25,20 @@ function keep() {
 </script>
 
 <template>
-  <span ref="root" class="slider">
-    <USlider
-      :model-value="now"
+  <span class="slider">
+    <SliderRoot
+      :model-value="[now]"
       :min="least ?? 0"
       :max="most"
       :step="step ?? 1"
-      size="sm"
       class="track"
       :disabled="disabled"
-      @update:model-value="value => (dragged = value ?? null)"
-      @change="keep"
-    />
+      @update:model-value="values => (dragged = values?.[0] ?? null)"
+      @value-commit="keep"
+    >
+      <SliderTrack class="rail"><SliderRange class="range" /></SliderTrack>
+      <SliderThumb class="thumb" :aria-label="label" :aria-valuetext="words" />
+    </SliderRoot>
     <span v-if="!bare" class="amount">{{ words }}</span>
   </span>
 </template>
@@ -55,9 +51,38 @@ function keep() {
   min-width: 0;
 }
 .track {
+  position: relative;
+  display: flex;
+  align-items: center;
   flex: 1;
   width: 108px;
   min-width: 0;
+  height: 20px;
+  touch-action: none;
+}
+.track[data-disabled] {
+  opacity: 0.5;
+}
+.rail {
+  position: relative;
+  flex: 1;
+  height: 6px;
+  border-radius: 3px;
+  background: var(--well);
+  overflow: hidden;
+}
+.range {
+  position: absolute;
+  height: 100%;
+  background: var(--act);
+}
+.thumb {
+  width: 15px;
+  height: 15px;
+  border-radius: 50%;
+  background: var(--panel);
+  border: 2px solid var(--act);
+  cursor: pointer;
 }
 .amount {
   width: 50px;

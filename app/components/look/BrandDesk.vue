@@ -66,7 +66,7 @@ async function take(file: File | undefined) {
     })
   }
   const logo: Logo = { clear: 0.3, least: 40, ...theme.value.logo, [form.value]: { media: media.hash, natural } }
-  set(form.value === 'onLight' ? 'set the logo for light grounds' : 'set the logo for dark grounds', { logo }, newLogoPart())
+  set(form.value === 'onLight' ? 'set the logo for light backgrounds' : 'set the logo for dark backgrounds', { logo }, newLogoPart())
 }
 function choose(which: 'onLight' | 'onDark') {
   form.value = which
@@ -78,8 +78,8 @@ const without = (which: 'onLight' | 'onDark') => {
   set('take a form of the logo away', { logo: rest.onLight || rest.onDark ? rest : undefined })
 }
 const forms = [
-  ['onLight', 'On light grounds'],
-  ['onDark', 'On dark grounds'],
+  ['onLight', 'On light backgrounds'],
+  ['onDark', 'On dark backgrounds'],
 ] as const
 const corners = computed(() => {
   const { width, height } = info.value.size
@@ -165,7 +165,9 @@ function showOn(layout: string, shown: boolean) {
         data-test="logo-file"
         @change="take(($event.target as HTMLInputElement).files?.[0])"
       />
-      <p class="quiet">Each slide shows the form that stands out from its ground. One form serves for both where the other is missing.</p>
+      <p class="quiet">
+        Each slide shows the form that stands out from its background. One form serves for both where the other is missing.
+      </p>
       <template v-if="theme.logo && logoPart">
         <div class="row">
           <span class="label">Stands</span>

@@ -12,7 +12,7 @@ const to = ref<Color>({ role: 'accent1' })
 const key = (use: ColorUse) => use.role ?? use.hex
 const from = (use: ColorUse) => (use.role ? { role: use.role } : { hex: use.hex })
 const names: Readonly<Record<string, string>> = {
-  ground: 'Ground',
+  ground: 'Background',
   ink: 'Ink',
   accent1: 'Accent 1',
   accent2: 'Accent 2',

@@ -27,7 +27,7 @@ const own = computed<Backdrop>(() => owner.value?.backdrop ?? {})
 const shown = computed<Backdrop>(() => (slide.value ? { ...backdropOf(store.current, slide.value), ...own.value } : own.value))
 const set = (label: string, fields: { ground?: Color; backdrop?: Backdrop }) =>
   owner.value && store.edit(label, setFields(store.current, { table: table.value, id: owner.value.id, fields }))
-const put = (part: Partial<Backdrop>) => set('change the ground', { backdrop: { ...own.value, ...part } })
+const put = (part: Partial<Backdrop>) => set('change the background', { backdrop: { ...own.value, ...part } })
 const fills = [
   { kind: 'plain', label: 'Plain' },
   { kind: 'linear', label: 'Gradient' },
@@ -106,7 +106,7 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
   <div class="desk own">
     <label class="level">
       For
-      <ChoiceField v-model="level" :items="levels.map(one => ({ value: one.value, label: one.label }))" label="Ground of" />
+      <ChoiceField v-model="level" :items="levels.map(one => ({ value: one.value, label: one.label }))" label="Background of" />
     </label>
     <template v-if="owner">
       <div class="row">
@@ -114,11 +114,11 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
         <ColorField
           :model-value="owner.ground ?? theme.ground"
           :theme="theme"
-          label="Colour of the ground"
-          @update:model-value="color => color && set('change the ground', { ground: color })"
+          label="Colour of the background"
+          @update:model-value="color => color && set('change the background', { ground: color })"
         />
       </div>
-      <div class="kinds" role="radiogroup" aria-label="Fill of the ground">
+      <div class="kinds" role="radiogroup" aria-label="Fill of the background">
         <button
           v-for="one in fills"
           :key="one.kind"
@@ -210,19 +210,19 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
       </template>
       <template v-if="fill?.kind === 'picture'">
         <div class="row">
-          <span class="label">Veil over it</span>
+          <span class="label">Overlay</span>
           <span class="pair">
             <ColorField
               none
               :model-value="fill.veil ?? null"
               :theme="theme"
-              label="Veil"
+              label="Overlay"
               @update:model-value="veil => put({ fill: { ...fill!, veil: veil ? { ...veil, alpha: 0.55 } : undefined } as GroundFill })"
             />
             <NumberField
               v-if="fill.veil"
               :model-value="(fill.veil.alpha ?? 1) * 100"
-              label="Strength of the veil"
+              label="Opacity of the overlay"
               unit="%"
               :least="0"
               :most="100"

@@ -10,7 +10,7 @@ const where = useWhere()
 const parts = [
   { name: 'palette', label: 'Palette', icon: 'i-lucide-palette' },
   { name: 'colors', label: 'Colours in use', icon: 'i-lucide-paint-bucket' },
-  { name: 'ground', label: 'Ground', icon: 'i-lucide-square' },
+  { name: 'ground', label: 'Background', icon: 'i-lucide-square' },
   { name: 'fonts', label: 'Fonts', icon: 'i-lucide-type' },
   { name: 'styles', label: 'Text styles', icon: 'i-lucide-baseline' },
   { name: 'layouts', label: 'Masters, layouts', icon: 'i-lucide-layout-template' },

@@ -21,7 +21,7 @@ const role = ref<Role>('accent1')
 const put = (label: string, next: Palette) =>
   store.edit(label, setFields(store.current, { table: 'theme', id: 'theme', fields: { palette: next } }))
 const names: Readonly<Record<Role, string>> = {
-  ground: 'Ground',
+  ground: 'Background',
   ink: 'Ink',
   accent1: 'Accent 1',
   accent2: 'Accent 2',
@@ -35,7 +35,7 @@ const carrying = computed(() => carryingText(palette.value[role.value], palette.
 const saying = computed(() => {
   const { carries, ratio } = carrying.value
   if (role.value === 'ground') return ''
-  const words = `${ratio.toFixed(1)} to 1 on the ground`
+  const words = `${ratio.toFixed(1)} to 1 on the background`
   return carries ? `Carries text: ${words}.` : `Too faint for text: ${words}, and 4.5 are needed. As a fill it stays as it is.`
 })
 
@@ -114,14 +114,14 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
         <ChoiceField v-model="harmony" :items="harmonies.map(one => ({ value: one.name, label: one.label }))" label="Harmony" />
       </div>
       <div class="row">
-        <span class="label">On a ground that is</span>
+        <span class="label">On a background that is</span>
         <ChoiceField
           v-model="ground"
           :items="[
             { value: 'light', label: 'light' },
             { value: 'dark', label: 'dark' },
           ]"
-          label="Ground of the palette"
+          label="Background of the palette"
         />
       </div>
       <button class="scheme wide" :disabled="!store.canEdit" @click="put('take a palette from a brand colour', made)">
@@ -152,7 +152,7 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
           @click="put('take a palette from a picture', paletteFromColors(pictured, tone))"
         >
           <PaletteStrip :palette="paletteFromColors(pictured, tone)" />
-          <span>On a {{ tone }} ground</span>
+          <span>On a {{ tone }} background</span>
         </button>
       </template>
     </section>
@@ -163,8 +163,8 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
           v-model="wanted"
           :items="[
             { value: 'all', label: `all ${schemes.length}` },
-            { value: 'light', label: 'light grounds' },
-            { value: 'dark', label: 'dark grounds' },
+            { value: 'light', label: 'light backgrounds' },
+            { value: 'dark', label: 'dark backgrounds' },
           ]"
           label="Which schemes"
         />

@@ -41,7 +41,7 @@ async function keep(replaces?: string) {
     }),
   )
   if (!kept) return
-  tell(replaces ? 'The theme on the shelf is now this deck’s' : `“${called}” stands on the shelf for the whole team`)
+  tell(replaces ? 'The theme in the library is now this deck’s' : `“${called}” is in the library for the whole team`)
   name.value = ''
   await refresh()
 }
@@ -67,7 +67,7 @@ async function bring(file: File | undefined) {
   )
   if (picker.value) picker.value.value = ''
   if (!brought) return
-  tell(`“${brought.name}” stands on the shelf`)
+  tell(`“${brought.name}” is in the library`)
   await refresh()
 }
 </script>
@@ -75,7 +75,7 @@ async function bring(file: File | undefined) {
 <template>
   <div class="desk">
     <section>
-      <h3>On the team’s shelf</h3>
+      <h3>The team’s library</h3>
       <p v-if="themes && !themes.length" class="quiet">Nothing yet. Keep this deck’s look below, and any deck can wear it.</p>
       <div v-for="theme in themes" :key="theme.id" class="theme" :class="{ on: trying === theme.id }">
         <button class="look" :aria-pressed="trying === theme.id" @click="trying = trying === theme.id ? null : theme.id">
@@ -85,8 +85,8 @@ async function bring(file: File | undefined) {
         <div v-if="trying === theme.id" class="acts">
           <button class="press small acts" :disabled="!store.canEdit" @click="putOn">Put it on this deck</button>
           <button v-if="store.canEdit" class="press small" @click="keep(theme.id)">Replace it by this deck’s look</button>
-          <a class="press small" :href="`/api/themes/${theme.id}/file`" download>Take away as a file</a>
-          <button v-if="store.canEdit" class="press small" @click="remove(theme)">Off the shelf</button>
+          <a class="press small" :href="`/api/themes/${theme.id}/file`" download>Export as a file</a>
+          <button v-if="store.canEdit" class="press small" @click="remove(theme)">Remove</button>
         </div>
       </div>
     </section>
@@ -94,7 +94,7 @@ async function bring(file: File | undefined) {
       <h3>Keep this deck’s look</h3>
       <form class="keep" @submit.prevent="keep()">
         <input v-model="name" class="field" maxlength="120" :placeholder="deckTheme(store.current).name" aria-label="Name of the theme" />
-        <button class="press small">Keep it on the shelf</button>
+        <button class="press small">Save to the library</button>
       </form>
       <p class="quiet">Colours, fonts, text styles, ground, logo, footer, masters and layouts.</p>
       <input

@@ -66,7 +66,7 @@ function choose(chosen: LayoutFamily) {
 }
 function setBuild(how: Build) {
   if (!slide.value || how === build.value) return
-  store.edit('change how it comes in', buildSlide(store.current, { slide: slide.value.id, how }, context))
+  store.edit('change the entrance', buildSlide(store.current, { slide: slide.value.id, how }, context))
 }
 const area = ref<HTMLElement>()
 const width = ref(212)
@@ -117,8 +117,8 @@ onMounted(() => {
       />
     </div>
     <div class="build">
-      <span class="label">What stands on it comes in</span>
-      <div class="kinds" role="radiogroup" aria-label="How it comes in">
+      <span class="label">Entrance</span>
+      <div class="kinds" role="radiogroup" aria-label="Entrance">
         <button
           v-for="way in builds"
           :key="way.value"

@@ -72,10 +72,10 @@ const mendAll = () =>
       <h2>
         {{
           check.findings.length
-            ? `${check.findings.length} ${check.findings.length === 1 ? 'thing' : 'things'} a careful colleague would say`
+            ? `${check.findings.length} ${check.findings.length === 1 ? 'finding' : 'findings'}`
             : check.looking
               ? 'Looking'
-              : 'Nothing to say'
+              : 'No findings'
         }}
       </h2>
       <button v-if="remediable.length > 1 && store.canEdit" class="press" @click="mendAll">

@@ -266,7 +266,7 @@ async function takeGround(file: File) {
   busy.value = ''
   if (media)
     store.edit(
-      `make ${file.name} the ground`,
+      `make ${file.name} the background`,
       setFields(store.current, {
         table: 'slides',
         id: slide.id,
@@ -304,7 +304,7 @@ onKeys(onKey)
 <template>
   <LookDesk v-if="looking" />
   <div v-else class="compose">
-    <aside class="left" aria-label="Parts of the slide"><PartsList /></aside>
+    <aside class="left" aria-label="Elements of the slide"><PartsList /></aside>
     <section class="middle" aria-label="Stage">
       <div ref="addLine" class="add" role="toolbar" aria-label="Add">
         <ComposeViews />

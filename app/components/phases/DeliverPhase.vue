@@ -85,17 +85,17 @@ async function hang() {
       </section>
       <FilmDesk />
       <section>
-        <h3>Take away as a file</h3>
+        <h3>Export as a file</h3>
         <p>
           One open file: the deck as JSON by its published schema, its tables and pictures, zipped. Bring it in again anywhere, identical.
         </p>
-        <div class="foot"><button class="press" @click="takeAway('file')">Take away as a file</button></div>
+        <div class="foot"><button class="press" @click="takeAway('file')">Export as a file</button></div>
       </section>
       <section>
         <h3>One page that plays anywhere</h3>
         <p>One HTML file with the player, the pictures and the fonts inside. It opens in any current browser, without a network.</p>
         <div class="foot">
-          <button class="press" :disabled="!store.plan?.slides.length" @click="takeAway('offline')">Take away as a page</button>
+          <button class="press" :disabled="!store.plan?.slides.length" @click="takeAway('offline')">Export as a page</button>
         </div>
       </section>
       <section>

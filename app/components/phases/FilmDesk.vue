@@ -124,7 +124,7 @@ const stateWords = (film: Film) => {
 
 <template>
   <section class="film" aria-label="Film">
-    <h3>Take away as a film</h3>
+    <h3>Export as a film</h3>
     <div class="halves">
       <div class="wishes">
         <div class="row">

@@ -85,11 +85,11 @@ function onKey(event: KeyboardEvent) {
 // While beats are tapped, Space does nothing else.
 onKeys(onKey, { first: true })
 const marks = [
-  ['comes', 'comes in'],
-  ['eye', 'draws the eye'],
+  ['comes', 'entrance'],
+  ['eye', 'emphasis'],
   ['moves', 'moves'],
   ['data', 'changes data'],
-  ['goes', 'goes out'],
+  ['goes', 'exit'],
 ] as const
 </script>
 

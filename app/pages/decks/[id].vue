@@ -75,7 +75,7 @@ const keys = [
   [', and .', 'one frame back, on; with Shift one beat'],
   ['Alt 1 to Alt 5', 'the five phases'],
   ['Arrows', 'nudge by 8; with Alt by 1, with Shift by 40'],
-  ['Tab', 'walk the parts of the slide'],
+  ['Tab', 'walk the elements of the slide'],
   ['Enter', 'edit the text that is selected'],
   ['A', 'what to add to the slide'],
   ['B', 'a new beat at the playhead'],
@@ -107,7 +107,7 @@ const keys = [
     </template>
     <div v-else class="waiting">
       <p v-if="store.status.closed">
-        There is no such deck, or it is off the shelf.
+        There is no such deck, or it was removed.
         <NuxtLink to="/" class="link">All decks</NuxtLink>
       </p>
       <p v-else class="quiet">Fetching the deck</p>

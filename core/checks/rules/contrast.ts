@@ -49,7 +49,7 @@ export const contrastRule: Rule = ({ deck, slide, context }) => {
       label: remedy.says ? `${remedy.label} (${remedy.says})` : remedy.label,
       changes: changesOf(remedy, slide.slide),
     }))
-    const where = found.onPicture ? 'the picture beneath it' : 'its ground'
+    const where = found.onPicture ? 'the picture beneath it' : 'its background'
     const of = found.words.length > 0 && found.words.length <= 40 ? `“${found.words}” in “${element.name}”` : `“${element.name}”`
     return [
       {

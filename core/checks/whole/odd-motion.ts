@@ -14,8 +14,8 @@ import type { Finding } from '../finding'
 import type { WholeRule } from './rule'
 
 const words = {
-  enter: ['comes in by', 'usually comes in by', 'Let it come in as usual'],
-  exit: ['goes out by', 'usually goes out by', 'Let it go out as usual'],
+  enter: ['enters by', 'usually enters by', 'Let it enter as usual'],
+  exit: ['exits by', 'usually exits by', 'Let it exit as usual'],
 } as const
 
 /** What comes, goes or follows in another way than the deck usually has it. */

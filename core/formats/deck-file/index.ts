@@ -97,7 +97,7 @@ export function unpackDeck(bytes: Uint8Array): Outcome<DeckPackage & { notes: st
   }
   if (refused) return failed(refused)
   if (!files['deck.json'])
-    return failed('This is not a deck file: it holds no deck.json. A deck file is made under Deliver, “Take away as a file”.')
+    return failed('This is not a deck file: it holds no deck.json. A deck file is made under Deliver, “Export as a file”.')
   const json = (name: string): unknown => parseJson(strFromU8(files[name]!))
   const raw = json('deck.json')
   if (raw === undefined) {

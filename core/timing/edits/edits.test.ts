@@ -448,9 +448,9 @@ describe('what comes later', () => {
         entry.cues.find(one => one.cue.id === id)!,
         other => `the ${other.effect} of words`,
       )
-    expect(say('first')).toBe('Comes in by “rise”, with the beat, line by line every 0.5 s, for 1 s.')
-    expect(say('second')).toBe('Draws the eye by “pulse”, with the beat, after 2 s, for 1 s, 3 times.')
-    expect(say('third')).toBe('Draws the eye by “tint”, once the pulse of words is over, for 1 s.')
+    expect(say('first')).toBe('Entrance by “rise”, with the beat, line by line every 0.5 s, for 1 s.')
+    expect(say('second')).toBe('Emphasis by “pulse”, with the beat, after 2 s, for 1 s, 3 times.')
+    expect(say('third')).toBe('Emphasis by “tint”, once the pulse of words is over, for 1 s.')
   })
 
   it('tells what each part says that takes its turn', () => {

@@ -34,7 +34,7 @@ export const draw: Effect = {
     {
       kind: 'choice',
       name: 'takes',
-      label: 'Takes',
+      label: 'Timing',
       values: [
         { value: 'speed', label: 'as long as its lines' },
         { value: 'fixed', label: 'the seconds below' },

@@ -64,7 +64,7 @@ const stride = 0.62
 /** A figure walks in from beyond a side, or out past it. */
 export const walkIn: Effect = {
   name: 'walk-in',
-  label: 'On foot',
+  label: 'Walk in',
   whats: ['enter', 'exit'],
   kinds: ['figure'],
   whole: true,

@@ -25,7 +25,7 @@ export const goToView: Effect = {
     {
       kind: 'choice',
       name: 'takes',
-      label: 'Takes',
+      label: 'Timing',
       values: [
         { value: 'way', label: 'as long as the way asks' },
         { value: 'fixed', label: 'the seconds below' },

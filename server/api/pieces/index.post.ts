@@ -17,6 +17,6 @@ export default defineEventHandler(async event => {
   const person = await requireEditor(event)
   const { name, tags, content, replaces } = readAs(wish, await readBody(event))
   if (replaces && !(await piecesById([replaces])).length)
-    return refuse(404, 'This piece is not on the shelf any more. Keep it as a new one.')
+    return refuse(404, 'This block is not in the library any more. Save it as a new one.')
   return await keepPiece({ id: replaces ?? newId(), name, tags, content }, person.id)
 })

@@ -78,7 +78,11 @@ const role = computed(() => props.element.options?.role ?? 'accent1')
       />
     </div>
     <p v-if="!drawing.fits" class="wrong small">More words than there is room for. Make it larger, or the words fewer.</p>
-    <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => arranging.set('shade', { shadow })" />
+    <ShadowField
+      :model-value="element.shadow"
+      :theme="theme"
+      @update:model-value="shadow => arranging.set('set the shadow of', { shadow })"
+    />
     <button
       v-if="store.canEdit && !where.isForm"
       class="press small start"

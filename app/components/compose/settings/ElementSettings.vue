@@ -150,7 +150,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
   </div>
   <div v-else-if="where.lookOwner" class="settings">
     <h3>{{ store.current.layouts[where.lookOwner]?.name ?? store.current.masters[where.lookOwner]?.name }}</h3>
-    <p class="quiet">Press a part to place it exactly, change its style or what it asks for.</p>
+    <p class="quiet">Press an element to place it exactly, change its style or what it asks for.</p>
   </div>
   <div v-else class="settings">
     <h3>This slide</h3>

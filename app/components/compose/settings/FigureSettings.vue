@@ -179,7 +179,11 @@ const colored = (color: Color | null, take: (color: Color) => void) => {
         @update:model-value="color => colored(color, shoes => dress({ shoes }))"
       />
     </div>
-    <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => arranging.set('shade', { shadow })" />
+    <ShadowField
+      :model-value="element.shadow"
+      :theme="theme"
+      @update:model-value="shadow => arranging.set('set the shadow of', { shadow })"
+    />
   </section>
 </template>
 

@@ -37,7 +37,7 @@ const drawn = computed(() => props.element.icon.paths.some(path => path.width))
         @update:model-value="weight => set('set the weight of', { weight: weight / 100 })"
       />
     </div>
-    <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => set('shade', { shadow })" />
+    <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => set('set the shadow of', { shadow })" />
   </section>
 </template>
 

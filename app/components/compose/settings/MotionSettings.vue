@@ -11,9 +11,9 @@ const selected = useSelected()
 const route = useRoute()
 const router = useRouter()
 const words: Readonly<Record<string, string>> = {
-  enter: 'comes in',
-  exit: 'goes out',
-  emphasis: 'draws the eye',
+  enter: 'entrance',
+  exit: 'exit',
+  emphasis: 'emphasis',
   move: 'moves',
   data: 'changes its data',
   media: 'plays',

@@ -64,7 +64,7 @@ function giveToAll() {
         label="Border"
         @update:model-value="border => set('put a border on', { border })"
       />
-      <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => set('shade', { shadow })" />
+      <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => set('set the shadow of', { shadow })" />
     </template>
   </section>
 </template>

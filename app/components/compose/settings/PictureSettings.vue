@@ -33,7 +33,7 @@ const label = (name: string) => (name === 'circle' ? 'Circle' : shapeNamed(name)
 function asGround() {
   const slide = store.current.slides[props.element.owner]
   if (!slide || !props.element.media || !props.element.natural) return
-  store.edit(`make ${props.element.name} the ground`, [
+  store.edit(`make ${props.element.name} the background`, [
     ...setFields(store.current, {
       table: 'slides',
       id: slide.id,
@@ -184,7 +184,7 @@ function asGround() {
         class="press small start"
         @click="asGround"
       >
-        Make it the slide’s ground
+        Make it the slide’s background
       </button>
     </template>
   </section>

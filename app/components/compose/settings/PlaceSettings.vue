@@ -199,17 +199,17 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
         <button class="press small" @click="arranging.stack('front')">To the front</button>
         <button class="press small" @click="arranging.stack('behind')">To the back</button>
       </div>
-      <b class="sub">Shelf</b>
+      <b class="sub">Library</b>
       <template v-if="boundTo">
-        <p class="quiet small">Bound to a piece of the shelf.</p>
+        <p class="quiet small">Bound to a saved block of the library.</p>
         <div class="pairs">
           <button class="press small" data-test="keep-changes" @click="pieces.keepChanges(boundTo)">Keep its changes for all</button>
           <button class="press small" @click="pieces.letGo(boundTo)">Let it be free</button>
         </div>
       </template>
       <form v-else class="pairs" @submit.prevent="keepPiece">
-        <input v-model="pieceName" class="field piece" placeholder="Name, tag, tag" aria-label="Name of the piece" maxlength="200" />
-        <button class="press small" :disabled="!pieceName.trim()">Keep as a piece</button>
+        <input v-model="pieceName" class="field piece" placeholder="Name, tag, tag" aria-label="Name of the block" maxlength="200" />
+        <button class="press small" :disabled="!pieceName.trim()">Save as a block</button>
       </form>
       <div class="pairs">
         <button v-if="several" class="press small" title="G" @click="arranging.group">Group them</button>

@@ -24,7 +24,7 @@ function take(remedy: ContrastRemedy) {
 onBeforeUnmount(leave)
 /** Cut, never rounded up: what falls short must not read as if it did not. */
 const ratio = (value: number) => (Math.floor(value * 10) / 10).toFixed(1)
-const where = computed(() => (found.value?.contrast.onPicture ? 'on the picture' : 'on its ground'))
+const where = computed(() => (found.value?.contrast.onPicture ? 'on the picture' : 'on its background'))
 const need = computed(() => {
   const { needed, isPlain, below } = found.value!.contrast
   return `needs ${needed} : 1${isPlain ? '' : `; too faint on ${Math.max(1, Math.round(below * 100))} %`}`

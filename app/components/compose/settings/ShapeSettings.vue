@@ -38,7 +38,7 @@ const holds = [
   ['from', 'Begins at'],
   ['to', 'Ends at'],
 ] as const
-const nameOf = (id: string) => store.current.elements[id]?.name ?? 'a part'
+const nameOf = (id: string) => store.current.elements[id]?.name ?? 'an element'
 const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: { element: props.element[end]!.element, side } })
 </script>
 
@@ -158,7 +158,7 @@ const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: {
         @update:model-value="percent => set('roughen', { rough: percent / 100 || undefined })"
       />
     </div>
-    <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => set('shade', { shadow })" />
+    <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => set('set the shadow of', { shadow })" />
   </section>
 </template>
 

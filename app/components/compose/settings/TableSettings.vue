@@ -179,7 +179,11 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         </template>
       </template>
     </div>
-    <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => arranging.set('shade', { shadow })" />
+    <ShadowField
+      :model-value="element.shadow"
+      :theme="theme"
+      @update:model-value="shadow => arranging.set('set the shadow of', { shadow })"
+    />
   </section>
 </template>
 

@@ -58,7 +58,11 @@ const along = (path: string) =>
         />
       </div>
     </template>
-    <ShadowField :model-value="element.shadow" :theme="theme" @update:model-value="shadow => arranging.set('shade', { shadow })" />
+    <ShadowField
+      :model-value="element.shadow"
+      :theme="theme"
+      @update:model-value="shadow => arranging.set('set the shadow of', { shadow })"
+    />
     <hr />
     <PaintField
       none

@@ -100,12 +100,12 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
       </span>
     </div>
     <div class="row">
-      <span class="label">Shade from</span>
+      <span class="label">Overlay from</span>
       <span class="pair">
         <ChoiceField
           :model-value="now.shade?.side ?? ''"
           :items="[{ value: '', label: 'none' }, ...asTheyAre(sides)]"
-          label="Shade from"
+          label="Overlay from"
           @update:model-value="
             next =>
               set({
@@ -118,7 +118,7 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
         <NumberField
           v-if="now.shade"
           :model-value="now.shade.share * 100"
-          label="Reach of the shade"
+          label="Reach of the overlay"
           unit="%"
           :least="5"
           :most="100"
@@ -132,7 +132,7 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
       <ColorField
         :model-value="now.shade.color"
         :theme="theme"
-        label="Colour of the shade"
+        label="Colour of the overlay"
         @update:model-value="color => color && set({ shade: { ...now.shade!, color } })"
       />
     </div>
