@@ -153,7 +153,7 @@ async function remove(deck: Shelf) {
         <form class="new" @submit.prevent="make">
           <label>
             Title
-            <input v-model="title" class="field" v-bind="fieldLimits('info', 'title')" autofocus placeholder="What it is about" />
+            <input v-model="title" v-cursor class="field" v-bind="fieldLimits('info', 'title')" placeholder="What it is about" />
           </label>
           <URadioGroup
             v-model="purpose"

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { OutlineLine, OutlineSlide } from './outline'
-import { outlineKey, type OutlineCaret, type OutlineStep } from './outline-keys'
+import { outlineKey, type OutlineCaret, type OutlineKey, type OutlineStep } from './outline-keys'
 
 const slide = (title: string, ...lines: (string | [string, number])[]): OutlineSlide => ({
   title,
@@ -24,8 +24,7 @@ function at(outline: OutlineSlide, line: number, marked: string, more: Partial<O
     ...more,
   }
 }
-const press = (caret: OutlineCaret, key: string, held: { shift?: boolean; alt?: boolean } = {}) =>
-  outlineKey(caret, { key, shift: false, alt: false, ...held })
+const press = (caret: OutlineCaret, key: string, held: Omit<OutlineKey, 'key'> = {}) => outlineKey(caret, { key, ...held })
 const written = (step: OutlineStep | null) =>
   step?.do === 'write' ? [step.outline.title, ...step.outline.lines.map(({ text, level }) => '  '.repeat(level) + text)] : step?.do
 const two = slide('Routes', 'Astrel at seven', ['by tide', 2])
@@ -55,20 +54,29 @@ describe('Enter in an outline', () => {
   })
 })
 
-describe('Tab in an outline', () => {
-  it('takes a line under the one before and back, nine levels at most', () => {
-    expect(written(press(at(two, 0, '|Astrel'), 'Tab'))).toEqual(['Routes', '    Astrel at seven', '    by tide'])
-    expect(written(press(at(two, 1, '|by tide'), 'Tab', { shift: true }))).toEqual(['Routes', '  Astrel at seven', '  by tide'])
+describe('Alt with the arrows in an outline', () => {
+  const further = { alt: true }
+  it('takes a line under the one before and back, nine levels at most; Control with the brackets does too', () => {
+    const under = ['Routes', '    Astrel at seven', '    by tide']
+    expect(written(press(at(two, 0, '|Astrel'), 'ArrowRight', further))).toEqual(under)
+    expect(written(press(at(two, 0, '|Astrel'), ']', { control: true }))).toEqual(under)
+    const out = ['Routes', '  Astrel at seven', '  by tide']
+    expect(written(press(at(two, 1, '|by tide'), 'ArrowLeft', further))).toEqual(out)
+    expect(written(press(at(two, 1, '|by tide'), '[', { control: true }))).toEqual(out)
     const deep = slide('Routes', ['deep', 9])
-    expect(written(press(at(deep, 0, '|deep'), 'Tab'))).toEqual(['Routes', `${'  '.repeat(9)}deep`])
+    expect(written(press(at(deep, 0, '|deep'), 'ArrowRight', further))).toEqual(['Routes', `${'  '.repeat(9)}deep`])
   })
   it('makes a line of the first level a slide, and a slide a line of the one above', () => {
-    expect(press(at(two, 0, '|Astrel'), 'Tab', { shift: true })).toEqual({ do: 'split', line: 0 })
-    expect(press(at(two, -1, '|Routes'), 'Tab')).toEqual({ do: 'join' })
-    expect(press(at(two, -1, '|Routes'), 'Tab', { shift: true })).toEqual({ do: 'nothing' })
+    expect(press(at(two, 0, '|Astrel'), 'ArrowLeft', further)).toEqual({ do: 'split', line: 0 })
+    expect(press(at(two, -1, '|Routes'), 'ArrowRight', further)).toEqual({ do: 'join' })
+    expect(press(at(two, -1, '|Routes'), 'ArrowLeft', further)).toEqual({ do: 'nothing' })
   })
-  it('never leaves the outline while lines follow from elsewhere', () => {
-    expect(press(at(two, 0, '|', { fixed: true }), 'Tab')).toEqual({ do: 'nothing' })
+  it('writes nothing while lines follow from elsewhere', () => {
+    expect(press(at(two, 0, '|', { fixed: true }), 'ArrowRight', further)).toEqual({ do: 'nothing' })
+  })
+  it('is a key of the field without them, as Tab is, which goes on to what follows', () => {
+    for (const key of ['ArrowRight', 'ArrowLeft', '[', ']', 'Tab']) expect(press(at(two, 0, '|Astrel'), key)).toBeNull()
+    expect(press(at(two, -1, '|Routes'), 'Tab', { shift: true })).toBeNull()
   })
 })
 
@@ -117,14 +125,15 @@ describe('any key in an outline', () => {
         fc.array(line, { maxLength: 5 }),
         fc.nat(),
         fc.nat(),
-        fc.constantFrom('Enter', 'Tab', 'Backspace', 'ArrowUp', 'ArrowDown'),
+        fc.constantFrom('Enter', 'Tab', 'Backspace', 'ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight'),
         fc.boolean(),
-        (title, entries, pick, place, key, shift) => {
+        fc.boolean(),
+        (title, entries, pick, place, key, shift, alt) => {
           const outline: OutlineSlide = { title, lines: entries }
           const index = (pick % (entries.length + 1)) - 1
           const text = index < 0 ? title : entries[index]!.text
           const caret = place % (text.length + 1)
-          const step = press(at(outline, index, `${text.slice(0, caret)}|${text.slice(caret)}`), key, { shift })
+          const step = press(at(outline, index, `${text.slice(0, caret)}|${text.slice(caret)}`), key, { shift, alt })
           const next = step && 'outline' in step ? step.outline : null
           if (!next) return
           expect(letters(next)).toBe(letters(outline))

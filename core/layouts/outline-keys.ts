@@ -71,8 +71,8 @@ function enter({ outline, line, text, from, to, fixed }: OutlineCaret): OutlineS
   return { do: 'write', outline: parted, focus: { line: line + 1, atEnd: false } }
 }
 
-/** Tab takes a line under the one before, or a slide into the one above; with Shift it brings it out, at last as a slide. */
-function tab({ outline, line, fixed }: OutlineCaret, back: boolean): OutlineStep {
+/** A line is taken under the one before, or a slide into the one above; `back` brings it out, at last as a slide. */
+function indent({ outline, line, fixed }: OutlineCaret, back: boolean): OutlineStep {
   if (line < 0) return back ? nothing : { do: 'join' }
   if (fixed) return nothing
   const { level } = outline.lines[line]!
@@ -100,18 +100,35 @@ function arrow({ outline, line, above, below }: OutlineCaret, by: 1 | -1): Outli
   return { do: 'go', slides: 0, line: to }
 }
 
+/** A key, and what is held with it; `control` is Control or Command. */
+export interface OutlineKey {
+  key: string
+  shift?: boolean
+  alt?: boolean
+  control?: boolean
+}
+
+/** Whether a key takes a line further in (1) or out (−1): Alt with the arrows, Control with the brackets. Tab goes on to the next field. */
+function indentOf({ key, alt, control }: OutlineKey): 1 | -1 | 0 {
+  if (alt) return key === 'ArrowRight' ? 1 : key === 'ArrowLeft' ? -1 : 0
+  if (control) return key === ']' ? 1 : key === '[' ? -1 : 0
+  return 0
+}
+
 /**
  * What a key does where the caret stands; null where it does what it does in any field.
  *
  * @example
- * outlineKey(caret, { key: 'Enter', shift: false, alt: false }) // { do: 'write', … }: the line is parted
+ * outlineKey(caret, { key: 'Enter' }) // { do: 'write', … }: the line is parted
  */
-export function outlineKey(caret: OutlineCaret, { key, shift, alt }: { key: string; shift: boolean; alt: boolean }): OutlineStep | null {
+export function outlineKey(caret: OutlineCaret, pressed: OutlineKey): OutlineStep | null {
+  const { key, shift, alt } = pressed
+  const by = indentOf(pressed)
+  if (by) return indent(caret, by < 0)
   if (key === 'Enter') return shift ? null : enter(caret)
-  if (key === 'Tab') return tab(caret, shift)
   if (key === 'Backspace') return caret.from === 0 && caret.to === 0 ? backspace(caret) : null
   if (key !== 'ArrowUp' && key !== 'ArrowDown') return null
-  const by = key === 'ArrowUp' ? -1 : 1
-  if (alt) return { do: 'move', by }
-  return (by < 0 ? caret.from === 0 : caret.to === caret.text.length) ? arrow(caret, by) : null
+  const way = key === 'ArrowUp' ? -1 : 1
+  if (alt) return { do: 'move', by: way }
+  return (way < 0 ? caret.from === 0 : caret.to === caret.text.length) ? arrow(caret, way) : null
 }

@@ -115,10 +115,10 @@ function replaceOne(id: Id) {
         <div class="line">
           <input
             v-model="words"
+            v-cursor
             class="field wide"
             placeholder="Words, a name, a kind of part, a slide’s number"
             aria-label="Find"
-            autofocus
             @keydown.enter="rows[0]?.go()"
           />
           <button class="press small" :class="{ on: replacing }" :disabled="!store.canEdit" @click="replacing = !replacing">Replace</button>

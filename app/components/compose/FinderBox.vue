@@ -10,7 +10,7 @@ const asked = defineModel<string>('asked', { default: '' })
     <slot />
     <template #content="{ close }">
       <div class="finder" :style="{ width: `${props.width ?? 300}px` }">
-        <input v-model="asked" class="field" :placeholder="props.hint" :aria-label="props.label" autofocus @keydown.stop />
+        <input v-model="asked" v-cursor class="field" :placeholder="props.hint" :aria-label="props.label" @keydown.stop />
         <slot name="found" :close="close" />
       </div>
     </template>

@@ -120,9 +120,10 @@ const menu = (element: ShownElement) => [
     {
       label: 'Rename',
       icon: 'i-lucide-pencil',
-      onSelect: () => {
-        naming.value = element.id
-      },
+      onSelect: () =>
+        afterMenu(() => {
+          naming.value = element.id
+        }),
     },
     { label: 'Forward', icon: 'i-lucide-arrow-up', onSelect: () => step(element, 'forward') },
     { label: 'Back', icon: 'i-lucide-arrow-down', onSelect: () => step(element, 'back') },
@@ -186,10 +187,10 @@ const menu = (element: ShownElement) => [
         <input
           v-if="naming === element.id"
           v-written="element.name"
+          v-cursor
           class="field"
           v-bind="fieldLimits('elements', 'name')"
           :aria-label="`Name of ${element.name}`"
-          autofocus
           @change="rename(element, ($event.target as HTMLInputElement).value)"
           @blur="naming = null"
           @keydown.esc="naming = null"

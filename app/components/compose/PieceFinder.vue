@@ -33,7 +33,7 @@ async function drop(piece: Piece) {
     <template #content="{ close }">
       <div class="finder">
         <div class="line">
-          <input v-model="asked" class="field" placeholder="A name or tag" aria-label="Find a saved block" autofocus @keydown.stop />
+          <input v-model="asked" v-cursor class="field" placeholder="A name or tag" aria-label="Find a saved block" @keydown.stop />
           <ViewSwitch
             label="How it is put"
             :views="[

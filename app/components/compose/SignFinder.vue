@@ -45,14 +45,7 @@ useInfiniteScroll(
     <template #content="{ close }">
       <div class="finder">
         <div class="top">
-          <input
-            v-model="asked"
-            class="field"
-            placeholder="What it is called"
-            aria-label="Find a symbol or emoji"
-            autofocus
-            @keydown.stop
-          />
+          <input v-model="asked" v-cursor class="field" placeholder="What it is called" aria-label="Find a symbol or emoji" @keydown.stop />
           <ViewSwitch
             label="What is looked for"
             :views="[

@@ -69,10 +69,10 @@ const items = computed(() => [
     <form v-if="naming" class="naming" @submit.prevent="keep">
       <input
         v-model="name"
+        v-cursor
         class="field"
         placeholder="summer, without captions"
         aria-label="Name of the variant"
-        autofocus
         maxlength="120"
         @keydown.esc="naming = null"
       />

@@ -64,10 +64,10 @@ const empty = computed(() => {
       <input
         v-if="naming"
         v-model="draft"
+        v-cursor
         class="field"
         v-bind="fieldLimits('info', 'title')"
         aria-label="Title of the deck"
-        autofocus
         @blur="rename"
         @keydown.enter="rename"
         @keydown.esc="naming = false"

@@ -61,9 +61,10 @@ const menu = (kind: 'layout' | 'master', id: string) => [
     {
       label: 'Rename',
       icon: 'i-lucide-pencil',
-      onSelect: () => {
-        naming.value = id
-      },
+      onSelect: () =>
+        afterMenu(() => {
+          naming.value = id
+        }),
     },
     {
       label: 'Duplicate',
@@ -106,9 +107,9 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
         <input
           v-if="naming === master.id"
           v-written="master.name"
+          v-cursor
           class="field"
           v-bind="fieldLimits('masters', 'name')"
-          autofocus
           aria-label="Name of the master"
           @change="rename('masters', master.id, ($event.target as HTMLInputElement).value)"
           @blur="naming = null"
@@ -130,9 +131,9 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
             <input
               v-if="naming === layout.id"
               v-written="layout.name"
+              v-cursor
               class="field"
               v-bind="fieldLimits('layouts', 'name')"
-              autofocus
               aria-label="Name of the layout"
               @change="rename('layouts', layout.id, ($event.target as HTMLInputElement).value)"
               @blur="naming = null"

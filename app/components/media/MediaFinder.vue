@@ -30,10 +30,10 @@ useInfiniteScroll(list, more, { distance: 200, canLoadMore })
         <div class="line">
           <input
             v-model="wish.find"
+            v-cursor
             class="field wide"
             placeholder="A word of its name, tag or folder"
             aria-label="Find in Media"
-            autofocus
           />
           <ChoiceField
             v-model="wish.folder"

@@ -129,7 +129,7 @@ function onKey(event: KeyboardEvent, row: Row, line: number) {
       below: row.index + 1 < rows.value.length,
       mayGo: rows.value.length > 1 && isOnlyWords(store.current, row.slide.id),
     },
-    { key: event.key, shift: event.shiftKey, alt: event.altKey },
+    { key: event.key, shift: event.shiftKey, alt: event.altKey, control: event.ctrlKey || event.metaKey },
   )
   if (!step) return
   event.preventDefault()
@@ -243,6 +243,11 @@ const setSlide = (row: Row, label: string, fields: object) =>
   store.edit(label, setFields(store.current, { table: 'slides', id: row.slide.id, fields }))
 /** Slides whose notes are open for writing although they have none yet. */
 const openNotes = ref(new Set<string>())
+async function openNotesOf(slide: string) {
+  openNotes.value = new Set([...openNotes.value, slide])
+  await nextTick()
+  list.value?.querySelector<HTMLTextAreaElement>(`[data-notes="${slide}"]`)?.focus()
+}
 const writeNotes = (row: Row, notes: string) =>
   store.editText('typing notes', setOutlineSlide(store.current, { slide: row.slide.id, outline: { ...row.outline, notes } }, context))
 const writeChapter = (row: Row, chapter: string) =>
@@ -254,7 +259,7 @@ function beginChapter(row: Row) {
 
 const slideMenu = (row: Row) => [
   [
-    { label: 'New slide after it', icon: 'i-lucide-plus', onSelect: () => newSlideAfter(row.slide.id) },
+    { label: 'New slide after it', icon: 'i-lucide-plus', onSelect: () => afterMenu(() => newSlideAfter(row.slide.id)) },
     {
       label: 'Duplicate',
       icon: 'i-lucide-copy',
@@ -266,13 +271,11 @@ const slideMenu = (row: Row) => [
           {
             label: 'Write notes',
             icon: 'i-lucide-sticky-note',
-            onSelect: () => {
-              openNotes.value = new Set([...openNotes.value, row.slide.id])
-            },
+            onSelect: () => afterMenu(() => openNotesOf(row.slide.id)),
           },
         ]),
     row.slide.chapter === undefined
-      ? { label: 'Begin a chapter here', icon: 'i-lucide-bookmark', onSelect: () => beginChapter(row) }
+      ? { label: 'Begin a chapter here', icon: 'i-lucide-bookmark', onSelect: () => afterMenu(() => beginChapter(row)) }
       : {
           label: 'Take the chapter line away',
           icon: 'i-lucide-bookmark-minus',
@@ -467,6 +470,7 @@ defineExpose({ takeOutline })
                 <textarea
                   rows="1"
                   class="line note"
+                  :data-notes="row.slide.id"
                   v-bind="fieldLimits('slides', 'notes')"
                   dir="auto"
                   :value="row.slide.notes"
