@@ -152,7 +152,7 @@ test('one effect is put on forty slides at once, and each of them has it', async
   await motion(page, 'Title', 'Entrance', 'Unfold')
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Motion for Title' }).click()
   await page.getByRole('menuitem', { name: 'Give its motion to its kind in the deck' }).click()
-  await expect(page.getByText(/\d\d parts move as this one does/).first()).toBeVisible()
+  await expect(page.getByText(/\d\d elements move as this one does/).first()).toBeVisible()
   for (const number of [2, 21, 40]) {
     await slide(page, number).scrollIntoViewIfNeeded()
     await slide(page, number).click()

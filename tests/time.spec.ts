@@ -82,7 +82,7 @@ test('what two slides share is carried from the one to the other, and a transiti
   await expect(page.getByLabel('Transition', { exact: true })).toHaveText('Carry')
   await expect(page.getByLabel('Length of the transition')).toHaveValue('4.0')
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByLabel('Transition', { exact: true })).toHaveValue('cut')
+  await expect(page.getByLabel('Transition', { exact: true })).toHaveText('Cut')
   await page.getByRole('button', { name: 'Redo' }).click()
   await saved(page)
   const id = /decks\/([^?]+)/.exec(page.url())![1]
@@ -145,7 +145,7 @@ test('several cues are moved, carried to another slide and squeezed; a beat is p
 
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Motion for Title' }).click()
   await page.getByRole('menuitem', { name: 'Give its motion to its kind in the deck' }).click()
-  await expect(page.getByText(/parts move as this one does/).first()).toBeVisible()
+  await expect(page.getByText(/elements move as this one does/).first()).toBeVisible()
   await slide(page, 2).click()
   await expect(bar(/^Fade of Title/)).toBeVisible()
   await expect(bar(/^Pulse of Title/)).toBeVisible()

@@ -18,16 +18,26 @@ const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 const dragged = ref<number | null>(null)
 const now = computed(() => dragged.value ?? props.modelValue)
 const words = computed(() => `${now.value}${props.unit ? ` ${props.unit}` : ''}`)
-function keep() {
-  if (dragged.value !== null && dragged.value !== props.modelValue) emit('update:modelValue', dragged.value)
+/** What the slider is told to stand at. It is left alone while it is dragged: told in between, it would lose where the hand is. */
+const given = shallowRef([props.modelValue])
+const tell = () => {
+  given.value = [props.modelValue]
+}
+watch(() => props.modelValue, tell)
+async function keep(values: number[]) {
   dragged.value = null
+  const [value] = values
+  if (value !== undefined && value !== props.modelValue) emit('update:modelValue', value)
+  // What was not taken is shown as it is.
+  await nextTick()
+  tell()
 }
 </script>
 
 <template>
   <span class="slider">
     <SliderRoot
-      :model-value="[now]"
+      :model-value="given"
       :min="least ?? 0"
       :max="most"
       :step="step ?? 1"
