@@ -25,11 +25,11 @@ const tell = () => {
 }
 watch(() => props.modelValue, tell)
 async function keep(values: number[]) {
-  dragged.value = null
   const [value] = values
   if (value !== undefined && value !== props.modelValue) emit('update:modelValue', value)
-  // What was not taken is shown as it is.
+  // By keys the slider tells of the step once more after it is kept. What was not taken is shown as it is.
   await nextTick()
+  dragged.value = null
   tell()
 }
 </script>
