@@ -76,6 +76,20 @@ export default withNuxt(
     },
   },
   {
+    // What one chooses from, ticks or slides is Nuxt UI's, or made of its parts, in one look.
+    files: ['app/**/*.vue'],
+    rules: {
+      'vue/no-restricted-html-elements': ['error', { element: 'select', message: 'Take ChoiceField.' }],
+      'vue/no-restricted-static-attribute': [
+        'error',
+        { key: 'type', value: 'checkbox', element: 'input', message: 'Take UCheckbox.' },
+        { key: 'type', value: 'radio', element: 'input', message: 'Take URadioGroup.' },
+        { key: 'type', value: 'range', element: 'input', message: 'Take SliderField.' },
+        { key: 'type', value: 'number', element: 'input', message: 'Take NumberField.' },
+      ],
+    },
+  },
+  {
     // What is longer is steps without names.
     files: ['{app,attack,core,demo,player,scripts,server,stage}/**/*.{ts,vue,mjs}'],
     ignores: ['**/*.test.ts'],
