@@ -115,6 +115,8 @@ test('Check names boxes, hidden words and what it could not measure; a remedy is
   await page.getByRole('button', { name: 'ink', exact: true }).click()
   await page.getByRole('button', { name: /^Colour of the text: / }).click()
   const slider = page.getByRole('slider', { name: 'How solid colour of the text is' })
+  // Once the pop-over has come to rest.
+  await slider.hover()
   const [thumb, track] = [(await slider.boundingBox())!, (await page.locator('.alpha .track').boundingBox())!]
   await page.mouse.move(thumb.x + thumb.width / 2, thumb.y + thumb.height / 2)
   await page.mouse.down()
