@@ -153,7 +153,7 @@ test('several cues are moved, carried to another slide and squeezed; a beat is p
   // What is usual is said once, and what differs is counted and follows.
   await bar(/^Fade of Title/).click()
   await page.getByRole('button', { name: 'Make this usual' }).click()
-  await expect(page.getByText('Texts of this deck usually come in by fade.')).toBeVisible()
+  await expect(page.getByText('Texts of this deck usually enter by fade.')).toBeVisible()
   await choose(page.getByLabel('Effect'), 'Wipe')
   await expect(page.getByText('here it is otherwise')).toBeVisible()
   await slide(page, 1).click()
