@@ -111,11 +111,21 @@ test('Check names boxes, hidden words and what it could not measure; a remedy is
       .map(Number)
       .reduce((sum, channel) => sum + channel),
   ).toBeGreaterThan(600)
-  // A slider goes by its steps, and tells what it stands at.
+  // A slider tells what it stands at while it is dragged, and is one edit when it is let go; it goes by its steps by keys.
   await page.getByRole('button', { name: 'ink', exact: true }).click()
   await page.getByRole('button', { name: /^Colour of the text: / }).click()
   const slider = page.getByRole('slider', { name: 'How solid colour of the text is' })
+  await slider.hover()
+  const [thumb, track] = [(await slider.boundingBox())!, (await page.locator('.alpha .track').boundingBox())!]
+  await page.mouse.move(thumb.x + thumb.width / 2, thumb.y + thumb.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(track.x + track.width / 2, track.y + track.height / 2, { steps: 3 })
+  await expect(page.locator('.alpha .amount')).toHaveText('50 %')
+  await page.mouse.up()
   await slider.press('ArrowLeft')
-  await expect(page.locator('.alpha .amount')).toHaveText('95 %')
-  await expect(slider).toHaveAttribute('aria-valuetext', '95 %')
+  await expect(slider).toHaveAttribute('aria-valuetext', '45 %')
+  await page.keyboard.press('Control+z')
+  await expect(slider).toHaveAttribute('aria-valuetext', '50 %')
+  await page.keyboard.press('Control+z')
+  await expect(slider).toHaveAttribute('aria-valuetext', '100 %')
 })

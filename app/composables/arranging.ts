@@ -193,7 +193,7 @@ export function useArranging() {
     },
     remove() {
       if (!ids().length) return
-      store.edit(label('take away'), removeElements(store.current, { elements: ids() }))
+      store.edit(label('delete'), removeElements(store.current, { elements: ids() }))
       selected.select()
     },
     pickLook() {

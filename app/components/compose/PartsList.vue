@@ -152,7 +152,7 @@ const menu = (element: ShownElement) => [
     {
       label: 'Delete',
       icon: 'i-lucide-trash-2',
-      onSelect: () => store.edit(`take away ${element.name}`, removeElements(store.current, { elements: [element.id] })),
+      onSelect: () => store.edit(`delete ${element.name}`, removeElements(store.current, { elements: [element.id] })),
     },
   ],
 ]

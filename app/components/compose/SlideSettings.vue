@@ -127,13 +127,13 @@ const notes = (event: Event) =>
         :model-value="groundOf(store.current, slide)"
         :theme="theme"
         label="Background"
-        @update:model-value="ground => set('change the ground', { ground: ground ?? undefined })"
+        @update:model-value="ground => set('change the background', { ground: ground ?? undefined })"
       />
     </div>
     <button v-if="cover && store.canEdit" class="press small back" @click="router.replace({ query: { ...route.query, look: 'ground' } })">
       Change it in Look
     </button>
-    <button v-if="slide.ground && store.canEdit" class="press small back" @click="set('change the ground', { ground: undefined })">
+    <button v-if="slide.ground && store.canEdit" class="press small back" @click="set('change the background', { ground: undefined })">
       Back to the layout’s ground
     </button>
     <button v-if="store.canEdit && !where.isForm" class="press small back" @click="putCredits">Put the credit lines here</button>

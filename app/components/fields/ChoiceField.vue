@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="T extends string | number | boolean | null | undefined">
+import { USelect as Select, USelectMenu as SelectMenu } from '#components'
 import type { Choice } from '~/composables/choices'
 
 /** One of several, chosen from a list; long lists are searched by words. What stands on none of them shows the placeholder. */
@@ -14,6 +15,7 @@ const emit = defineEmits<{ 'update:modelValue': [value: T] }>()
 defineOptions({ inheritAttrs: false })
 
 const searchedFrom = 15
+const isLong = computed(() => props.items.length >= searchedFrom)
 /** The list takes no empty values, so it is told places. */
 const rows = computed(() => props.items.map(({ label, disabled }, value) => ({ label: String(label), disabled, value })))
 const place = computed(() => {
@@ -27,22 +29,9 @@ const choose = (at: unknown) => {
 </script>
 
 <template>
-  <USelectMenu
-    v-if="items.length >= searchedFrom"
-    v-bind="$attrs"
-    :items="rows"
-    value-key="value"
-    :model-value="place"
-    :placeholder="placeholder"
-    :disabled="disabled"
-    :aria-label="label"
-    :search-input="{ placeholder: 'Find', autofocus: true }"
-    class="choice-field"
-    @update:model-value="choose"
-  />
-  <USelect
-    v-else
-    v-bind="$attrs"
+  <component
+    :is="isLong ? SelectMenu : Select"
+    v-bind="{ ...$attrs, ...(isLong ? { searchInput: { placeholder: 'Find', autofocus: true } } : {}) }"
     :items="rows"
     value-key="value"
     :model-value="place"

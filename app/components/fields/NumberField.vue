@@ -22,21 +22,26 @@ const draft = ref<string | null>(null)
 const shown = computed(() => draft.value ?? written(props.modelValue))
 const held = (value: number) => Math.min(props.most ?? Infinity, Math.max(props.least ?? -Infinity, value))
 
-function take() {
+/** The number that is written, within its range; null where none is. What is none, or out of its range, is said. */
+function writtenNow(): number | null {
   const text = draft.value?.trim() ?? ''
   draft.value = null
-  if (!text) return
+  if (!text) return null
   const value = readSum(text)
-  if (value === null) return warn(`${props.label} takes a number or a sum, as 120, 1.5 or 100+50; “${text.slice(0, 40)}” is none.`)
+  if (value === null) {
+    warn(`${props.label} takes a number or a sum, as 120, 1.5 or 100+50; “${text.slice(0, 40)}” is none.`)
+    return null
+  }
   if (held(value) !== value)
     warn(`${props.label} can be ${held(value)} at ${held(value) < value ? 'most' : 'least'}, so it is that, not ${written(value)}.`)
-  if (held(value) !== props.modelValue) emit('update:modelValue', held(value))
+  return held(value)
 }
+const give = (value: number | null) => value !== null && value !== props.modelValue && emit('update:modelValue', value)
+const take = () => give(writtenNow())
+/** Steps from what is written, where something is, as one edit. */
 function stepBy(direction: number, by: { shiftKey: boolean; altKey: boolean }) {
-  take()
   const size = (props.step ?? 1) * (by.shiftKey ? 10 : by.altKey ? 0.1 : 1)
-  const next = held(Math.round(((props.modelValue ?? 0) + direction * size) * 1000) / 1000)
-  if (next !== props.modelValue) emit('update:modelValue', next)
+  give(held(Math.round(((writtenNow() ?? props.modelValue ?? 0) + direction * size) * 1000) / 1000))
 }
 /** The wheel turns the number that is worked on, and scrolls past all others. */
 function turn(event: WheelEvent) {

@@ -42,6 +42,7 @@ async function keep(values: number[]) {
       :max="most"
       :step="step ?? 1"
       class="track"
+      thumb-alignment="overflow"
       :disabled="disabled"
       @update:model-value="values => (dragged = values?.[0] ?? null)"
       @value-commit="keep"
@@ -65,8 +66,10 @@ async function keep(values: number[]) {
   display: flex;
   align-items: center;
   flex: 1;
-  width: 108px;
+  width: 92px;
   min-width: 0;
+  /* The middle of what is turned stands at the value, at the ends too. */
+  margin: 0 8px;
   height: 20px;
   touch-action: none;
 }

@@ -155,14 +155,10 @@ const weights = [300, 400, 500, 600, 700, 800]
       <div class="row">
         <span class="label">Letters</span>
         <ChoiceField
-          :model-value="style.case ?? ''"
-          :items="[
-            { value: '', label: 'as typed' },
-            { value: 'upper', label: 'all capitals' },
-            { value: 'lower', label: 'all small' },
-          ]"
-          label="Case"
-          @update:model-value="next => set({ case: next || undefined })"
+          :model-value="style.case ?? 'none'"
+          :items="letterCases"
+          label="Letters"
+          @update:model-value="next => set({ case: next === 'none' ? undefined : next })"
         />
       </div>
       <div class="row">

@@ -195,11 +195,7 @@ const columns = computed(() => props.element.columns?.count ?? 1)
       <span class="label">Letters</span>
       <ChoiceField
         :model-value="style.case ?? 'none'"
-        :items="[
-          { value: 'none', label: 'as written' },
-          { value: 'upper', label: 'all capitals' },
-          { value: 'lower', label: 'all small' },
-        ]"
+        :items="letterCases"
         label="Letters"
         @update:model-value="next => set('set the letters of', { case: next })"
       />
