@@ -18,19 +18,13 @@ const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 const dragged = ref<number | null>(null)
 const now = computed(() => dragged.value ?? props.modelValue)
 const words = computed(() => `${now.value}${props.unit ? ` ${props.unit}` : ''}`)
-/** What the slider is told to stand at. It is left alone while it is dragged: told in between, it would lose where the hand is. */
-const given = shallowRef([props.modelValue])
-const tell = () => {
-  given.value = [props.modelValue]
-}
-watch(() => props.modelValue, tell)
+const given = computed(() => [now.value])
 async function keep(values: number[]) {
   const [value] = values
   if (value !== undefined && value !== props.modelValue) emit('update:modelValue', value)
-  // By keys the slider tells of the step once more after it is kept. What was not taken is shown as it is.
+  // By keys the slider tells of a step once more after it is kept.
   await nextTick()
   dragged.value = null
-  tell()
 }
 </script>
 
