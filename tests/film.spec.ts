@@ -19,7 +19,7 @@ const films = (page: Page) => page.getByRole('region', { name: 'Film', exact: tr
 const wish = (page: Page, label: string, words: string) => choose(films(page).getByLabel(label, { exact: true }), words)
 async function take(page: Page): Promise<string> {
   const download = page.waitForEvent('download')
-  await films(page).getByRole('link', { name: 'Take it' }).first().click()
+  await films(page).getByRole('link', { name: 'Download' }).first().click()
   const file = path.join(place(), (await download).suggestedFilename())
   await (await download).saveAs(file)
   return file

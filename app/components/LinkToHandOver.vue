@@ -28,7 +28,9 @@ async function copy() {
           autofocus
           @focus="($event.target as HTMLInputElement).select()"
         />
-        <UButton :icon="copied ? 'i-lucide-check' : 'i-lucide-copy'" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</UButton>
+        <UButton color="primary" variant="solid" :icon="copied ? 'i-lucide-check' : 'i-lucide-copy'" @click="copy">
+          {{ copied ? 'Copied' : 'Copy' }}
+        </UButton>
       </div>
     </template>
   </UModal>

@@ -51,7 +51,7 @@ const menu = computed(() => [
     <div class="right">
       <slot />
       <UDropdownMenu :items="menu">
-        <button class="who" :aria-label="`You: ${person?.name}`">{{ initials }}</button>
+        <UButton variant="bare" class="who" :aria-label="`You: ${person?.name}`">{{ initials }}</UButton>
       </UDropdownMenu>
     </div>
   </header>

@@ -6,17 +6,17 @@ const emit = defineEmits<{ show: [value: string] }>()
 
 <template>
   <div class="views" role="radiogroup" :aria-label="label">
-    <button
+    <UButton
       v-for="view in views"
       :key="view.value"
-      class="press small"
+      size="sm"
+      :active="value === view.value"
       role="radio"
       :aria-checked="value === view.value"
-      :class="{ on: value === view.value }"
       @click="emit('show', view.value)"
     >
       {{ view.label }}
-    </button>
+    </UButton>
   </div>
 </template>
 

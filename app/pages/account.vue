@@ -86,7 +86,7 @@ async function end(session: Session) {
         <UFormField label="New password again" name="again">
           <UInput v-model="state.again" type="password" autocomplete="new-password" class="w-full" />
         </UFormField>
-        <UButton type="submit" :loading="busy" block>Change it</UButton>
+        <UButton color="primary" variant="solid" type="submit" :loading="busy" block>Change it</UButton>
       </UForm>
     </main>
   </div>

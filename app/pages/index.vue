@@ -56,16 +56,14 @@ async function make() {
   if (made) await navigateTo(`/decks/${made.id}`)
 }
 
-const picker = ref<HTMLInputElement>()
+const picker = useTemplateRef('picker')
 const bringing = ref(false)
-async function bring(file: File | undefined) {
-  if (!file) return
+async function bring(file: File) {
   bringing.value = true
   const brought = await asking(() =>
     $fetch('/api/decks/file', { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } }),
   )
   bringing.value = false
-  if (picker.value) picker.value.value = ''
   if (!brought) return
   await refresh()
   tell(brought.notes.length ? `Brought in, with ${brought.notes.join(', ')}` : 'Brought in')
@@ -97,24 +95,11 @@ async function remove(deck: Shelf) {
       <div class="head">
         <h1>Decks</h1>
         <div v-if="canEdit" class="acts-row">
-          <input
-            ref="picker"
-            type="file"
-            accept=".zip"
-            class="hidden-words"
-            tabindex="-1"
-            aria-hidden="true"
-            data-test="deck-file"
-            @change="bring(($event.target as HTMLInputElement).files?.[0])"
-          />
-          <button class="press" :disabled="bringing" @click="picker?.click()">
-            <UIcon name="i-lucide-folder-input" />
+          <FilePicker ref="picker" accept=".zip" data-test="deck-file" @file="bring" />
+          <UButton icon="i-lucide-folder-input" :disabled="bringing" @click="picker?.open()">
             {{ bringing ? 'Reading the file' : 'Bring in a deck file' }}
-          </button>
-          <button class="press acts" @click="making = true">
-            <UIcon name="i-lucide-plus" />
-            New deck
-          </button>
+          </UButton>
+          <UButton color="primary" variant="solid" icon="i-lucide-plus" @click="making = true">New deck</UButton>
         </div>
       </div>
       <p v-if="status === 'pending' && !decks" class="quiet">Fetching the decks</p>
@@ -138,9 +123,15 @@ async function remove(deck: Shelf) {
             <span class="quiet">{{ wordOf[deck.purpose] }}, {{ deck.slides }} {{ deck.slides === 1 ? 'slide' : 'slides' }}</span>
             <span class="quiet">Changed {{ changed(deck) }}</span>
           </div>
-          <button v-if="canEdit" class="press plain off" :aria-label="`Remove ${deck.title}`" title="Remove" @click="remove(deck)">
-            <UIcon name="i-lucide-trash-2" />
-          </button>
+          <UButton
+            v-if="canEdit"
+            variant="ghost"
+            class="off"
+            icon="i-lucide-trash-2"
+            :aria-label="`Remove ${deck.title}`"
+            title="Remove"
+            @click="remove(deck)"
+          />
         </li>
       </ul>
     </main>
@@ -153,7 +144,7 @@ async function remove(deck: Shelf) {
         <form class="new" @submit.prevent="make">
           <label>
             Title
-            <input v-model="title" v-cursor class="field" v-bind="fieldLimits('info', 'title')" placeholder="What it is about" />
+            <UInput v-model="title" v-cursor v-bind="fieldLimits('info', 'title')" placeholder="What it is about" />
           </label>
           <URadioGroup
             v-model="purpose"
@@ -174,8 +165,8 @@ async function remove(deck: Shelf) {
             />
           </label>
           <div class="acts-row">
-            <button class="press acts">Make the deck</button>
-            <button type="button" class="press" @click="making = false">Not now</button>
+            <UButton color="primary" variant="solid" type="submit">Make the deck</UButton>
+            <UButton @click="making = false">Not now</UButton>
           </div>
         </form>
       </template>

@@ -9,7 +9,7 @@ const { wish, items, groups, total, folders, tags, loading, load, more, canLoadM
 const chosen = ref<string | null>(null)
 const entry = computed(() => items.value.find(item => item.hash === chosen.value))
 const list = ref<HTMLElement>()
-const picker = ref<HTMLInputElement>()
+const picker = useTemplateRef('picker')
 const busy = ref('')
 const over = ref(false)
 const color = ref('')
@@ -53,7 +53,6 @@ async function take(files: readonly File[]) {
         : (await uploadMedia(file, wish.folder))?.hash) ?? last
   }
   busy.value = ''
-  if (picker.value) picker.value.value = ''
   if (!last) return
   await load()
   chosen.value = last
@@ -85,58 +84,60 @@ const shown = computed(() =>
 
 <template>
   <div class="page">
-    <SiteBar><button v-if="canEdit" class="press acts" @click="picker?.click()">Upload</button></SiteBar>
+    <SiteBar><UButton v-if="canEdit" color="primary" variant="solid" @click="picker?.open()">Upload</UButton></SiteBar>
     <main class="media" @dragover.prevent="over = true" @dragleave.self="over = false" @drop="drop">
       <aside class="left" aria-label="What is looked for">
         <h1 class="hidden-words">Media</h1>
-        <input v-model="wish.find" class="field" type="search" placeholder="A word" aria-label="Find in Media" />
+        <UInput v-model="wish.find" type="search" placeholder="A word" aria-label="Find in Media" />
         <div class="kinds" role="radiogroup" aria-label="Kind">
-          <button
+          <UButton
             v-for="[kind, label] in kinds"
             :key="kind"
-            class="press small"
+            size="sm"
+            :active="wish.kind === kind"
             role="radio"
             :aria-checked="wish.kind === kind"
-            :class="{ on: wish.kind === kind }"
             @click="wish.kind = kind"
           >
             {{ label }}
-          </button>
+          </UButton>
         </div>
         <b class="sub">Folders</b>
         <div class="list">
-          <button class="row-press" :class="{ here: !wish.folder }" @click="wish.folder = ''"><span>All</span></button>
-          <button
+          <UButton variant="bare" class="row-press" :class="{ here: !wish.folder }" @click="wish.folder = ''"><span>All</span></UButton>
+          <UButton
             v-for="folder in folders"
             :key="folder.name"
+            variant="bare"
             class="row-press"
             :class="{ here: wish.folder === folder.name }"
             @click="wish.folder = folder.name"
           >
             <span class="name">{{ folder.name }}</span>
             <span class="quiet amount">{{ folder.count }}</span>
-          </button>
+          </UButton>
         </div>
         <template v-if="tags.length">
           <b class="sub">Tags</b>
           <div class="tags">
-            <button
+            <UButton
               v-for="tag in tags"
               :key="tag.name"
-              class="press small"
-              :class="{ on: wish.tag === tag.name }"
+              size="sm"
+              :active="wish.tag === tag.name"
               :aria-pressed="wish.tag === tag.name"
               @click="wish.tag = wish.tag === tag.name ? '' : tag.name"
             >
               {{ tag.name }}
-            </button>
+            </UButton>
           </div>
         </template>
         <b class="sub">Colour</b>
         <div class="swatches">
-          <button
+          <UButton
             v-for="swatch in swatches"
             :key="swatch"
+            variant="bare"
             class="swatch"
             :class="{ on: wish.color === swatch }"
             :style="{ background: swatch }"
@@ -150,10 +151,8 @@ const shown = computed(() =>
             "
           />
         </div>
-        <input v-model="color" class="field amount" placeholder="#12615c" aria-label="Colour by its value" @change="byColor(color)" />
-        <button class="press small" :class="{ on: wish.alike }" :aria-pressed="wish.alike" @click="wish.alike = !wish.alike">
-          Those that look alike
-        </button>
+        <UInput v-model="color" class="amount" placeholder="#12615c" aria-label="Colour by its value" @change="byColor(color)" />
+        <UButton size="sm" :active="wish.alike" :aria-pressed="wish.alike" @click="wish.alike = !wish.alike">Those that look alike</UButton>
       </aside>
       <section ref="list" class="middle" aria-label="Files">
         <p class="count quiet" role="status">
@@ -165,7 +164,7 @@ const shown = computed(() =>
                 : 'No two pictures look alike.'
               : `${total === 1 ? 'One file' : `${total.toLocaleString('en')} files`}, used last first`)
           }}
-          <button v-if="isAsked" class="press small plain" @click="all">Show all</button>
+          <UButton v-if="isAsked" variant="ghost" size="sm" @click="all">Show all</UButton>
         </p>
         <div v-for="(group, index) in shown" :key="index" class="tiles" :class="{ group: wish.alike }">
           <MediaTile v-for="item in group" :key="item.hash" :entry="item" :chosen="chosen === item.hash" @choose="chosen = item.hash" />
@@ -187,17 +186,7 @@ const shown = computed(() =>
         <p v-else class="quiet">Press a file to see what it is, who has its rights, and where it is shown.</p>
       </aside>
       <div v-if="over && canEdit" class="over">Let go: the files go into {{ wish.folder || 'Media' }}</div>
-      <input
-        ref="picker"
-        type="file"
-        multiple
-        accept="image/*,video/mp4,video/webm,audio/*"
-        class="hidden-words"
-        tabindex="-1"
-        aria-hidden="true"
-        data-test="media-files"
-        @change="take([...(($event.target as HTMLInputElement).files ?? [])])"
-      />
+      <FilePicker ref="picker" multiple accept="image/*,video/mp4,video/webm,audio/*" data-test="media-files" @files="take" />
     </main>
   </div>
 </template>

@@ -38,7 +38,7 @@ async function take(event: FormSubmitEvent<z.output<typeof schema>>) {
         <UFormField label="Password again" name="again">
           <UInput v-model="state.again" type="password" autocomplete="new-password" class="w-full" />
         </UFormField>
-        <UButton type="submit" :loading="busy" block>Set it and sign in</UButton>
+        <UButton color="primary" variant="solid" type="submit" :loading="busy" block>Set it and sign in</UButton>
       </UForm>
     </div>
   </main>

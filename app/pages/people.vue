@@ -127,7 +127,7 @@ const whatLeavingDoes =
         <UFormField label="Name" name="name"><UInput v-model="person.name" class="w-full" maxlength="120" /></UFormField>
         <UFormField label="E-mail" name="email"><UInput v-model="person.email" class="w-full" maxlength="320" /></UFormField>
         <UFormField label="Role" name="role"><USelect v-model="person.role" :items="roles" value-key="value" class="w-full" /></UFormField>
-        <UButton type="submit" :loading="adding" block>Add to the team</UButton>
+        <UButton color="primary" variant="solid" type="submit" :loading="adding" block>Add to the team</UButton>
       </UForm>
     </main>
     <LinkToHandOver v-if="handed" v-bind="handed" @close="handed = null" />
@@ -139,7 +139,7 @@ const whatLeavingDoes =
       @update:open="leaving = null"
     >
       <template #footer>
-        <UButton color="error" @click="remove(leaving)">Take {{ leaving.name }} off the team</UButton>
+        <UButton color="error" variant="solid" @click="remove(leaving)">Take {{ leaving.name }} off the team</UButton>
         <UButton color="neutral" variant="ghost" @click="leaving = null">Keep them</UButton>
       </template>
     </UModal>

@@ -165,9 +165,9 @@ async function newLoop() {
                 :disabled="!canEdit"
                 @update:model-value="next => setLoop(screen, next)"
               />
-              <a v-if="screen.token" class="press small" :href="`/show/${screen.id}#${screen.token}`" target="_blank" rel="noopener">
+              <UButton v-if="screen.token" size="sm" :to="`/show/${screen.id}#${screen.token}`" external target="_blank">
                 Open its page
-              </a>
+              </UButton>
               <span v-else-if="canEdit" class="quiet">no address</span>
               <UDropdownMenu v-if="canEdit" :items="menuOf(screen)" :content="{ align: 'end' }">
                 <UButton icon="i-lucide-ellipsis" color="neutral" variant="ghost" :aria-label="`More for ${screen.name}`" />
@@ -201,24 +201,26 @@ async function newLoop() {
               </span>
               <span v-else class="quiet">not published</span>
               <span v-if="canEdit" class="tools">
-                <button class="press plain" :disabled="index === 0" :aria-label="`${item.title} earlier`" @click="move(index, -1)">
-                  <UIcon name="i-lucide-arrow-up" />
-                </button>
-                <button
-                  class="press plain"
+                <UButton
+                  variant="ghost"
+                  icon="i-lucide-arrow-up"
+                  :disabled="index === 0"
+                  :aria-label="`${item.title} earlier`"
+                  @click="move(index, -1)"
+                />
+                <UButton
+                  variant="ghost"
+                  icon="i-lucide-arrow-down"
                   :disabled="index === loop.items.length - 1"
                   :aria-label="`${item.title} later`"
                   @click="move(index, 1)"
-                >
-                  <UIcon name="i-lucide-arrow-down" />
-                </button>
-                <button
-                  class="press plain"
+                />
+                <UButton
+                  variant="ghost"
+                  icon="i-lucide-x"
                   :aria-label="`Take ${item.title} out`"
                   @click="setItems(kept().filter((_, at) => at !== index))"
-                >
-                  <UIcon name="i-lucide-x" />
-                </button>
+                />
               </span>
             </li>
           </ol>
@@ -230,12 +232,12 @@ async function newLoop() {
               :items="[...(decks ?? []).map(deck => ({ value: deck.id, label: `${deck.title}${deck.version ? '' : ' (not published)'}` }))]"
               label="Deck to add"
             />
-            <button class="press" :disabled="!adding">Add</button>
+            <UButton type="submit" :disabled="!adding">Add</UButton>
           </form>
         </template>
         <form v-if="canEdit" class="add new" @submit.prevent="newLoop">
-          <input v-model="naming" class="field" maxlength="120" placeholder="Name of a new loop" aria-label="Name of a new loop" />
-          <button class="press" :disabled="!naming.trim()">Make it</button>
+          <UInput v-model="naming" maxlength="120" placeholder="Name of a new loop" aria-label="Name of a new loop" />
+          <UButton type="submit" :disabled="!naming.trim()">Make it</UButton>
         </form>
       </section>
     </main>
@@ -251,7 +253,9 @@ async function newLoop() {
           </UFormField>
         </form>
       </template>
-      <template #footer><UButton type="submit" form="new-screen" :disabled="!fresh.name.trim()">Add it</UButton></template>
+      <template #footer>
+        <UButton color="primary" variant="solid" type="submit" form="new-screen" :disabled="!fresh.name.trim()">Add it</UButton>
+      </template>
     </UModal>
     <UModal
       v-if="leaving"
@@ -261,7 +265,7 @@ async function newLoop() {
       @update:open="leaving = null"
     >
       <template #footer>
-        <UButton color="error" @click="removeScreen(leaving)">Remove {{ leaving.name }}</UButton>
+        <UButton color="error" variant="solid" @click="removeScreen(leaving)">Remove {{ leaving.name }}</UButton>
         <UButton color="neutral" variant="ghost" @click="leaving = null">Keep it</UButton>
       </template>
     </UModal>
@@ -392,7 +396,7 @@ li.now .title {
 .tools {
   display: flex;
 }
-.tools .press {
+.tools [data-slot='base'] {
   padding: 3px;
 }
 .add {
@@ -400,7 +404,7 @@ li.now .title {
   gap: 8px;
   margin-top: 12px;
 }
-.add .field {
+.add [data-slot='root'] {
   flex: 1;
 }
 .new {

@@ -66,6 +66,31 @@ async function enter(body: object) {
 </template>
 
 <style scoped>
+/* The first page that is loaded, and the lightest: plain controls that look as the library's do. */
+.press {
+  border: 1px solid var(--line);
+  background: var(--panel);
+  border-radius: 8px;
+  padding: 6px 11px;
+  font-weight: 500;
+  cursor: pointer;
+}
+.press:hover:not(:disabled) {
+  border-color: var(--act);
+}
+.press:disabled {
+  opacity: 0.45;
+  cursor: not-allowed;
+}
+.press.acts {
+  background: var(--act);
+  border-color: var(--act);
+  color: var(--on-act);
+  font-weight: 600;
+}
+.press.acts:hover:not(:disabled) {
+  background: var(--act-deep);
+}
 .door {
   min-height: 100%;
   display: grid;
@@ -107,7 +132,19 @@ async function enter(body: object) {
 }
 .demo .press {
   flex: 1;
-  justify-content: center;
+}
+.field {
+  border: 1px solid var(--line);
+  background: var(--panel);
+  color: var(--ink);
+  border-radius: 7px;
+  padding: 5px 8px;
+  font: inherit;
+  min-width: 0;
+}
+.field:focus {
+  border-color: var(--act);
+  outline: 1px solid var(--act);
 }
 label {
   display: flex;
@@ -120,7 +157,6 @@ label {
   margin: 0 !important;
 }
 .card > .press {
-  justify-content: center;
   padding: 9px;
 }
 </style>

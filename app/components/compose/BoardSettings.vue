@@ -6,7 +6,6 @@ const store = useDeck()
 const where = useWhere()
 const stage = useStage()
 const board = useBoard()
-const value = (event: Event) => (event.target as HTMLInputElement).value
 const reach = computed(() => board.slide?.board)
 const setReach = (fields: Partial<{ width: number; height: number }>) =>
   board.set('change how far the board reaches', { board: { ...reach.value!, ...fields } })
@@ -63,50 +62,50 @@ const look = (box: Box) => stage.zoomOn(box)
       </div>
       <ol class="views" aria-label="Views">
         <li v-for="(view, index) in board.views" :key="view.id" :class="{ here: board.view === view.id }">
-          <button
+          <UButton
+            variant="bare"
             class="index amount"
             :aria-label="`Look at ${view.name}`"
             title="Look at it"
             @click="((board.view = view.id), look(view.box))"
           >
             {{ index + 1 }}
-          </button>
-          <input
-            v-written="view.name"
-            class="field"
+          </UButton>
+          <WordsField
+            :model-value="view.name"
             maxlength="120"
             :aria-label="`Name of view ${index + 1}`"
             :readonly="!store.canEdit"
             @focus="board.view = view.id"
-            @change="board.change(view.id, 'name a view', { name: value($event).trim().slice(0, 120) || `View ${index + 1}` })"
+            @update:model-value="words => board.change(view.id, 'name a view', { name: words.trim().slice(0, 120) || `View ${index + 1}` })"
           />
           <template v-if="store.canEdit">
-            <button
-              class="press plain small"
+            <UButton
+              variant="ghost"
+              size="sm"
+              icon="i-lucide-arrow-up"
               :disabled="index === 0"
               :aria-label="`Tell ${view.name} earlier`"
               title="Earlier"
               @click="board.move(view.id, -1)"
-            >
-              <UIcon name="i-lucide-arrow-up" />
-            </button>
-            <button
-              class="press plain small"
+            />
+            <UButton
+              variant="ghost"
+              size="sm"
+              icon="i-lucide-arrow-down"
               :disabled="index === board.views.length - 1"
               :aria-label="`Tell ${view.name} later`"
               title="Later"
               @click="board.move(view.id, 1)"
-            >
-              <UIcon name="i-lucide-arrow-down" />
-            </button>
-            <button
-              class="press plain small"
+            />
+            <UButton
+              variant="ghost"
+              size="sm"
+              icon="i-lucide-x"
               :aria-label="`Remove the view ${view.name}`"
               title="Remove the view; what stands in it stays"
               @click="board.remove(view.id)"
-            >
-              <UIcon name="i-lucide-x" />
-            </button>
+            />
           </template>
         </li>
       </ol>
@@ -114,27 +113,23 @@ const look = (box: Box) => stage.zoomOn(box)
         No views yet. A view is what the picture shows of the board; the camera goes from one to the next.
       </p>
       <div v-if="store.canEdit" class="presses">
-        <button
-          class="press small"
-          :disabled="!chosen.length"
-          title="A view around the elements that are chosen"
-          @click="board.around(chosen)"
-        >
+        <UButton size="sm" :disabled="!chosen.length" title="A view around the elements that are chosen" @click="board.around(chosen)">
           Frame what is chosen
-        </button>
-        <button class="press small" @click="frameSight">Frame what is in sight</button>
-        <button class="press small" :disabled="!board.views.length" @click="board.part()">Views into slides</button>
-        <button class="press small" @click="board.unmake()">No board any more</button>
+        </UButton>
+        <UButton size="sm" @click="frameSight">Frame what is in sight</UButton>
+        <UButton size="sm" :disabled="!board.views.length" @click="board.part()">Views into slides</UButton>
+        <UButton size="sm" @click="board.unmake()">No board any more</UButton>
       </div>
     </template>
-    <button
+    <UButton
       v-else-if="store.canEdit && !where.isForm"
-      class="press small make"
+      size="sm"
+      class="make"
       title="A slide larger than the picture, which the camera goes over"
       @click="board.make()"
     >
       Make it a board
-    </button>
+    </UButton>
   </section>
 </template>
 
@@ -152,9 +147,6 @@ h3 {
 .pair {
   display: inline-flex;
   gap: 4px;
-}
-.row > .field {
-  max-width: 170px;
 }
 .views {
   list-style: none;
@@ -176,11 +168,11 @@ li {
 li.here {
   background: var(--act-wash);
 }
-li .field {
+li [data-slot='root'] {
   flex: 1;
   padding: 3px 6px;
 }
-li .press {
+li [data-slot='base'] {
   padding: 3px 5px;
 }
 .index {

@@ -28,13 +28,14 @@ const found = computed(() => {
 <template>
   <FinderBox v-model:asked="asked" label="Find a family of diagrams" hint="What it shall say" :width="376">
     <slot>
-      <button class="press small">{{ props.words ?? 'Diagram' }}</button>
+      <UButton size="sm">{{ props.words ?? 'Diagram' }}</UButton>
     </slot>
     <template #found="{ close }">
       <div class="families">
-        <button
+        <UButton
           v-for="{ family, drawing } in found"
           :key="family.name"
+          variant="bare"
           class="family"
           :title="family.says"
           :data-family="family.name"
@@ -55,7 +56,7 @@ const found = computed(() => {
             </template>
           </svg>
           <span>{{ family.label }}</span>
-        </button>
+        </UButton>
         <p v-if="!found.length" class="quiet small">None says that. Try another word.</p>
       </div>
     </template>

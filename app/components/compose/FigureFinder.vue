@@ -18,13 +18,14 @@ const found = computed(() => {
 <template>
   <FinderBox v-model:asked="asked" label="Find a pose" hint="What it does" :width="372">
     <slot>
-      <button class="press small">{{ props.words ?? 'Figure' }}</button>
+      <UButton size="sm">{{ props.words ?? 'Figure' }}</UButton>
     </slot>
     <template #found="{ close }">
       <div class="poses">
-        <button
+        <UButton
           v-for="{ pose, drawing } in found"
           :key="pose.name"
+          variant="bare"
           class="pose"
           :title="pose.label"
           :data-pose="pose.name"
@@ -46,7 +47,7 @@ const found = computed(() => {
             />
           </svg>
           <span>{{ pose.label }}</span>
-        </button>
+        </UButton>
       </div>
       <p v-if="!found.length" class="quiet small">None does that. Try another word.</p>
     </template>

@@ -113,21 +113,21 @@ function replaceOne(id: Id) {
     <template #body>
       <div class="find">
         <div class="line">
-          <input
+          <UInput
             v-model="words"
             v-cursor
-            class="field wide"
+            class="wide"
             placeholder="Words, a name, a kind of part, a slide’s number"
             aria-label="Find"
             @keydown.enter="rows[0]?.go()"
           />
-          <button class="press small" :class="{ on: replacing }" :disabled="!store.canEdit" @click="replacing = !replacing">Replace</button>
+          <UButton size="sm" :active="replacing" :disabled="!store.canEdit" @click="replacing = !replacing">Replace</UButton>
         </div>
         <div v-if="replacing" class="line">
-          <input v-model="by" class="field wide" placeholder="with" aria-label="Replace with" />
-          <button class="press small acts" :disabled="!count" @click="replaceAll">
+          <UInput v-model="by" class="wide" placeholder="with" aria-label="Replace with" />
+          <UButton color="primary" variant="solid" size="sm" :disabled="!count" @click="replaceAll">
             {{ count ? `Replace all ${count}` : 'Replace all' }}
-          </button>
+          </UButton>
         </div>
         <div class="line checks">
           <label>
@@ -146,17 +146,17 @@ function replaceOne(id: Id) {
         </div>
         <ul v-if="rows.length" class="rows">
           <li v-for="row in rows.slice(0, shown)" :key="row.key">
-            <button class="found" @click="row.go">
+            <UButton variant="bare" class="found" @click="row.go">
               <span class="text">{{ row.text }}</span>
               <span class="quiet kind">{{ row.kind }}</span>
               <span class="amount quiet">{{ row.where }}</span>
-            </button>
-            <button v-if="replacing && matches.some(match => match.element === row.key)" class="press small" @click="replaceOne(row.key)">
+            </UButton>
+            <UButton v-if="replacing && matches.some(match => match.element === row.key)" size="sm" @click="replaceOne(row.key)">
               Replace here
-            </button>
+            </UButton>
           </li>
         </ul>
-        <button v-if="rows.length > shown" class="press small" @click="shown += 120">{{ rows.length - shown }} more</button>
+        <UButton v-if="rows.length > shown" size="sm" @click="shown += 120">{{ rows.length - shown }} more</UButton>
         <p v-if="words && !rows.length" class="quiet">Nothing in this deck is called so or says so.</p>
       </div>
     </template>
@@ -188,9 +188,6 @@ function replaceOne(id: Id) {
 }
 .checks .quiet {
   margin-left: auto;
-}
-.checks input {
-  accent-color: var(--act);
 }
 .rows {
   list-style: none;

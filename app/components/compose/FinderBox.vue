@@ -10,7 +10,7 @@ const asked = defineModel<string>('asked', { default: '' })
     <slot />
     <template #content="{ close }">
       <div class="finder" :style="{ width: `${props.width ?? 300}px` }">
-        <input v-model="asked" v-cursor class="field" :placeholder="props.hint" :aria-label="props.label" @keydown.stop />
+        <UInput v-model="asked" v-cursor :placeholder="props.hint" :aria-label="props.label" />
         <slot name="found" :close="close" />
       </div>
     </template>

@@ -125,7 +125,7 @@ const ring = computed(() => ({
     />
     <p class="told" :style="{ transform: `translate(-50%, 0) scale(${1 / stage.scale})` }" @pointerdown.stop>
       Drag to move the picture, turn the wheel to enlarge it
-      <button class="press small" @click="stage.framing = null">Done</button>
+      <UButton size="sm" @click="stage.framing = null">Done</UButton>
     </p>
   </div>
 </template>

@@ -10,7 +10,7 @@ const asked = ref('')
 const icons = shallowRef<DrawnIcon[]>([])
 const total = ref(0)
 const list = ref<HTMLElement>()
-const picker = ref<HTMLInputElement>()
+const picker = useTemplateRef('picker')
 let turn = 0
 
 async function load(from: number) {
@@ -36,11 +36,7 @@ function choose(icon: DrawnIcon, close: () => void) {
   emit('choose', icon)
   close()
 }
-async function takeOwn(event: Event, close: () => void) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
+async function takeOwn(file: File, close: () => void) {
   const icon = await asking(() =>
     $fetch<DrawnIcon>('/api/icons', {
       method: 'POST',
@@ -56,39 +52,28 @@ async function takeOwn(event: Event, close: () => void) {
 <template>
   <FinderBox v-model:asked="asked" v-model:open="opened" label="Find an icon" hint="What it shows or means" :width="300">
     <slot>
-      <button class="press small" :aria-label="props.label" :title="props.label">
-        <UIcon name="i-lucide-anchor" />
-        {{ props.words }}
-      </button>
+      <UButton size="sm" icon="i-lucide-anchor" :aria-label="props.label" :title="props.label">{{ props.words }}</UButton>
     </slot>
     <template #found="{ close }">
       <p class="quiet small" role="status">
         {{ asked.trim() ? `${total.toLocaleString('en')} found` : `${total.toLocaleString('en')} to choose from` }}
       </p>
       <div ref="list" class="icons">
-        <button
+        <UButton
           v-for="(icon, index) in icons"
           :key="`${icon.name}${index}`"
+          variant="bare"
           class="icon"
           :title="icon.name"
           :aria-label="icon.name"
           @click="choose(icon, close)"
         >
           <IconDrawing :icon="icon" />
-        </button>
+        </UButton>
       </div>
       <p v-if="!total && asked.trim()" class="quiet small">None is called so. Try another word for it.</p>
-      <button class="press small" @click="picker?.click()">An SVG of your own</button>
-      <input
-        ref="picker"
-        type="file"
-        accept=".svg,image/svg+xml"
-        class="hidden-words"
-        tabindex="-1"
-        aria-hidden="true"
-        data-test="own-icon"
-        @change="takeOwn($event, close)"
-      />
+      <UButton size="sm" @click="picker?.open()">An SVG of your own</UButton>
+      <FilePicker ref="picker" accept=".svg,image/svg+xml" data-test="own-icon" @file="file => takeOwn(file, close)" />
     </template>
   </FinderBox>
 </template>

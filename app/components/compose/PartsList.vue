@@ -184,28 +184,29 @@ const menu = (element: ShownElement) => [
         @dragstart="dragStart($event, element)"
         @dragover="dragOver($event, element)"
       >
-        <input
+        <WordsField
           v-if="naming === element.id"
-          v-written="element.name"
           v-cursor
-          class="field"
+          :model-value="element.name"
           v-bind="fieldLimits('elements', 'name')"
           :aria-label="`Name of ${element.name}`"
-          @change="rename(element, ($event.target as HTMLInputElement).value)"
+          @update:model-value="words => rename(element, words)"
           @blur="naming = null"
           @keydown.esc="naming = null"
         />
         <template v-else>
-          <button
+          <UButton
             v-if="element.kind === 'group'"
+            variant="bare"
             class="fold"
             :aria-label="folded.has(element.id) ? `Show what is in ${element.name}` : `Fold ${element.name}`"
             :aria-expanded="!folded.has(element.id)"
             @click="fold(element.id)"
           >
             <UIcon :name="folded.has(element.id) ? 'i-lucide-chevron-right' : 'i-lucide-chevron-down'" />
-          </button>
-          <button
+          </UButton>
+          <UButton
+            variant="bare"
             class="part"
             :aria-pressed="selected.elements.includes(element.id)"
             @click="select($event, element)"
@@ -219,9 +220,10 @@ const menu = (element: ShownElement) => [
               aria-label="differs from its style"
             />
             <span class="quiet">{{ element.kind }}</span>
-          </button>
-          <button
+          </UButton>
+          <UButton
             v-if="isLocked(element)"
+            variant="bare"
             class="state"
             :aria-label="`Unlock ${element.name}`"
             title="Locked"
@@ -229,9 +231,10 @@ const menu = (element: ShownElement) => [
             @click="lock(element)"
           >
             <UIcon name="i-lucide-lock" />
-          </button>
-          <button
+          </UButton>
+          <UButton
             v-if="isHidden(element) || selected.elements.includes(element.id)"
+            variant="bare"
             class="state"
             :aria-label="`${isHidden(element) ? 'Show' : 'Hide'} ${element.name}`"
             :title="isHidden(element) ? 'Hidden' : 'Shown'"
@@ -239,9 +242,15 @@ const menu = (element: ShownElement) => [
             @click="hide(element)"
           >
             <UIcon :name="isHidden(element) ? 'i-lucide-eye-off' : 'i-lucide-eye'" />
-          </button>
+          </UButton>
           <UDropdownMenu v-if="store.canEdit" :items="menu(element)">
-            <button class="more" :aria-label="`What to do with ${element.name}`"><UIcon name="i-lucide-ellipsis-vertical" /></button>
+            <UButton
+              variant="ghost"
+              size="sm"
+              class="more"
+              icon="i-lucide-ellipsis-vertical"
+              :aria-label="`What to do with ${element.name}`"
+            />
           </UDropdownMenu>
         </template>
       </li>
@@ -352,15 +361,6 @@ li.behind::before {
 }
 .fold,
 .state,
-.more {
-  border: 0;
-  background: none;
-  color: var(--third);
-  cursor: pointer;
-  padding: 4px 2px;
-  display: grid;
-  place-items: center;
-}
 .pinned {
   justify-content: space-between;
   padding: 4px 9px;

@@ -19,10 +19,10 @@ function take(answer: PasteQuestion['answers'][number]) {
   <UModal v-model:open="open" title="What shall it become?" :description="question?.words ?? ''">
     <template #body>
       <div class="answers">
-        <button v-for="answer in question?.answers ?? []" :key="answer.label" class="press answer" @click="take(answer)">
+        <UButton v-for="answer in question?.answers ?? []" :key="answer.label" class="answer" @click="take(answer)">
           <b>{{ answer.label }}</b>
           <span class="quiet">{{ answer.says }}</span>
-        </button>
+        </UButton>
       </div>
     </template>
   </UModal>

@@ -29,11 +29,11 @@ async function drop(piece: Piece) {
 
 <template>
   <UPopover v-model:open="opened">
-    <button class="press small">Saved block</button>
+    <UButton size="sm">Saved block</UButton>
     <template #content="{ close }">
       <div class="finder">
         <div class="line">
-          <input v-model="asked" v-cursor class="field" placeholder="A name or tag" aria-label="Find a saved block" @keydown.stop />
+          <UInput v-model="asked" v-cursor placeholder="A name or tag" aria-label="Find a saved block" />
           <ViewSwitch
             label="How it is put"
             :views="[
@@ -51,7 +51,8 @@ async function drop(piece: Piece) {
         </p>
         <div ref="list" class="pieces">
           <div v-for="piece in pieces" :key="piece.id" class="piece">
-            <button
+            <UButton
+              variant="bare"
               class="show"
               :aria-label="`Put ${piece.name}`"
               :data-piece="piece.name"
@@ -64,10 +65,10 @@ async function drop(piece: Piece) {
             >
               <SlideThumb :deck="pieceDeck(store.current, piece)" slide="piece" :width="150" :label="piece.name" />
               <span class="name">{{ piece.name }}</span>
-            </button>
-            <button class="drop" :aria-label="`Remove ${piece.name} from the library`" @click="drop(piece)">
+            </UButton>
+            <UButton variant="bare" class="drop" :aria-label="`Remove ${piece.name} from the library`" @click="drop(piece)">
               <UIcon name="i-lucide-x" />
-            </button>
+            </UButton>
           </div>
         </div>
         <p v-if="!pieces.length" class="quiet small">
@@ -92,7 +93,7 @@ async function drop(piece: Piece) {
   display: flex;
   gap: 8px;
 }
-.line .field {
+.line [data-slot='root'] {
   flex: 1;
   width: 0;
 }

@@ -32,7 +32,7 @@ watch(seen, (_, before) => before && URL.revokeObjectURL(before))
           @end="end"
           @again="again"
         >
-          <button v-if="taken" class="press acts" @click="emit('kept', taken)">Put it on the slide</button>
+          <UButton v-if="taken" color="primary" variant="solid" @click="emit('kept', taken)">Put it on the slide</UButton>
         </RecorderBar>
       </div>
     </template>

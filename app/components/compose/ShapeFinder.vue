@@ -33,16 +33,17 @@ const size = { width: 36, height: 28 }
 <template>
   <FinderBox v-model:asked="asked" label="Find a shape" hint="What it is called or for" :width="304">
     <slot>
-      <button class="press small" :aria-label="props.label">{{ props.words ?? 'Shape' }}</button>
+      <UButton size="sm" :aria-label="props.label">{{ props.words ?? 'Shape' }}</UButton>
     </slot>
     <template #found="{ close }">
       <div class="all">
         <template v-if="props.lines && !asked.trim()">
           <b class="sub">Lines</b>
           <div class="shapes">
-            <button
+            <UButton
               v-for="[tool, name, d] in tools"
               :key="tool"
+              variant="bare"
               class="shape"
               :aria-label="name"
               :title="name"
@@ -57,15 +58,16 @@ const size = { width: 36, height: 28 }
               <svg viewBox="0 0 36 34">
                 <path :d="d" fill="none" stroke="currentColor" stroke-width="2.5" stroke-linecap="round" stroke-linejoin="round" />
               </svg>
-            </button>
+            </UButton>
           </div>
         </template>
         <template v-for="group in found" :key="group.label">
           <b class="sub">{{ group.label }}</b>
           <div class="shapes">
-            <button
+            <UButton
               v-for="shape in group.shapes"
               :key="shape.name"
+              variant="bare"
               class="shape"
               :aria-label="shape.label"
               :title="shape.label"
@@ -80,7 +82,7 @@ const size = { width: 36, height: 28 }
               <svg viewBox="-2 -4 40 36">
                 <path :d="outlineOf({ shape: shape.name, radius: 7 }, size)" fill-rule="evenodd" fill="currentColor" />
               </svg>
-            </button>
+            </UButton>
           </div>
         </template>
         <p v-if="!found.length" class="quiet small">None is called so. Try another word for it.</p>

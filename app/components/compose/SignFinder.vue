@@ -40,12 +40,12 @@ useInfiniteScroll(
 <template>
   <UPopover v-model:open="opened">
     <slot>
-      <button class="press small" :aria-label="props.label" title="Symbols and emoji"><UIcon name="i-lucide-omega" /></button>
+      <UButton size="sm" icon="i-lucide-omega" :aria-label="props.label" title="Symbols and emoji" />
     </slot>
     <template #content="{ close }">
       <div class="finder">
         <div class="top">
-          <input v-model="asked" v-cursor class="field" placeholder="What it is called" aria-label="Find a symbol or emoji" @keydown.stop />
+          <UInput v-model="asked" v-cursor placeholder="What it is called" aria-label="Find a symbol or emoji" />
           <ViewSwitch
             label="What is looked for"
             :views="[
@@ -57,9 +57,10 @@ useInfiniteScroll(
           />
         </div>
         <div ref="list" class="signs">
-          <button
+          <UButton
             v-for="(sign, index) in found.slice(0, shown)"
             :key="`${sign.sign}${index}`"
+            variant="bare"
             class="sign"
             :title="sign.words"
             :aria-label="sign.words"
@@ -71,7 +72,7 @@ useInfiniteScroll(
             "
           >
             {{ sign.sign }}
-          </button>
+          </UButton>
         </div>
         <p v-if="!found.length" class="quiet small">
           {{ kind === 'emoji' && !emoji.length ? 'Fetching the emoji' : 'None is called so. Try another word, or look among the others.' }}

@@ -48,7 +48,6 @@ async function putCredits() {
     box: boxAt(1200, Math.min(800, 60 + lines.length * 44)),
   })
 }
-const value = (event: Event) => (event.target as HTMLInputElement).value
 function choose(effect: string) {
   const { atOnce, duration } = transitionNamed(effect)
   set('change the transition', { transition: atOnce ? undefined : { effect, duration, easing: namedEasings['ease both ways'] } })
@@ -72,8 +71,8 @@ function spread(reach: TransitionReach) {
   store.edit('put a transition on slides', found.changes)
   tell(`${found.changes.length === 1 ? 'One slide comes' : `${found.changes.length} slides come`} as this one does.`)
 }
-const notes = (event: Event) =>
-  store.editText('write notes', setFields(store.current, { table: 'slides', id: where.slideId!, fields: { notes: value(event) } }))
+const write = (notes: string) =>
+  store.editText('write notes', setFields(store.current, { table: 'slides', id: where.slideId!, fields: { notes } }))
 </script>
 
 <template>
@@ -110,7 +109,7 @@ const notes = (event: Event) =>
     </template>
     <div v-if="reaches.length && store.canEdit" class="spread">
       <span class="quiet">The same for</span>
-      <button v-for="one in reaches" :key="one.reach" class="press small" @click="spread(one.reach)">{{ one.words }}</button>
+      <UButton v-for="one in reaches" :key="one.reach" size="sm" @click="spread(one.reach)">{{ one.words }}</UButton>
     </div>
     <UsualBox v-if="store.canEdit && store.slides[0]?.id !== slide.id" :slide="slide.id" what="transition" />
     <div v-if="cover" class="row" data-test="ground-cover">
@@ -130,23 +129,22 @@ const notes = (event: Event) =>
         @update:model-value="ground => set('change the background', { ground: ground ?? undefined })"
       />
     </div>
-    <button v-if="cover && store.canEdit" class="press small back" @click="router.replace({ query: { ...route.query, look: 'ground' } })">
+    <UButton v-if="cover && store.canEdit" size="sm" class="back" @click="router.replace({ query: { ...route.query, look: 'ground' } })">
       Change it in Look
-    </button>
-    <button v-if="slide.ground && store.canEdit" class="press small back" @click="set('change the background', { ground: undefined })">
+    </UButton>
+    <UButton v-if="slide.ground && store.canEdit" size="sm" class="back" @click="set('change the background', { ground: undefined })">
       Back to the layout’s ground
-    </button>
-    <button v-if="store.canEdit && !where.isForm" class="press small back" @click="putCredits">Put the credit lines here</button>
+    </UButton>
+    <UButton v-if="store.canEdit && !where.isForm" size="sm" class="back" @click="putCredits">Put the credit lines here</UButton>
     <BoardSettings />
     <label class="notes">
       Notes for the speaker
-      <textarea
-        class="field"
+      <UTextarea
         v-bind="fieldLimits('slides', 'notes')"
-        rows="5"
-        :value="slide.notes"
+        :rows="5"
+        :model-value="slide.notes"
         :readonly="!store.canEdit"
-        @input="notes"
+        @update:model-value="write"
       />
     </label>
   </div>

@@ -138,11 +138,11 @@ const box = computed(() => ({
       @paste.stop="paste($event, cell.at, cell.column)"
     />
     <div class="bar" :style="{ transform: `scale(${1 / stage.scale})` }" role="toolbar" aria-label="Cells">
-      <button class="press small" @click="addRow(here.row)">Row below</button>
-      <button class="press small" @click="addColumn(here.column)">Column after</button>
-      <button class="press small" :disabled="cells.length < 3" @click="dropRow(here.row)">Without this row</button>
-      <button class="press small" :disabled="width < 2" @click="dropColumn(here.column)">Without this column</button>
-      <button class="press small" @click="emit('done')">Done</button>
+      <UButton size="sm" @click="addRow(here.row)">Row below</UButton>
+      <UButton size="sm" @click="addColumn(here.column)">Column after</UButton>
+      <UButton size="sm" :disabled="cells.length < 3" @click="dropRow(here.row)">Without this row</UButton>
+      <UButton size="sm" :disabled="width < 2" @click="dropColumn(here.column)">Without this column</UButton>
+      <UButton size="sm" @click="emit('done')">Done</UButton>
     </div>
   </div>
 </template>

@@ -90,18 +90,18 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
       }
     "
   >
-    <button
+    <UButton
       v-for="tool in plain"
       :key="tool.name"
-      class="tool"
-      :class="{ on: is(tool.name) }"
+      variant="ghost"
+      size="sm"
+      :active="is(tool.name)"
+      :icon="tool.icon"
       :aria-label="tool.label"
       :aria-pressed="is(tool.name)"
       :title="tool.label"
       @click="editor.toggle(tool.name)"
-    >
-      <UIcon :name="tool.icon" />
-    </button>
+    />
     <template v-if="!outline">
       <ColorField
         none
@@ -120,14 +120,24 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
         @update:model-value="next => editor.setMark('highlight', next && { color: next })"
       />
       <UDropdownMenu :items="accentMenu">
-        <button class="tool" :class="{ on: is('accent') }" aria-label="Words that matter" title="Words that matter">
-          <UIcon name="i-lucide-sparkle" />
-        </button>
+        <UButton
+          variant="ghost"
+          size="sm"
+          :active="is('accent')"
+          icon="i-lucide-sparkle"
+          aria-label="Words that matter"
+          title="Words that matter"
+        />
       </UDropdownMenu>
-      <button class="tool" aria-label="Smaller" title="Smaller" @click="editor.scale(1 / 1.15)">
-        <UIcon name="i-lucide-a-arrow-down" />
-      </button>
-      <button class="tool" aria-label="Larger" title="Larger" @click="editor.scale(1.15)"><UIcon name="i-lucide-a-arrow-up" /></button>
+      <UButton
+        variant="ghost"
+        size="sm"
+        icon="i-lucide-a-arrow-down"
+        aria-label="Smaller"
+        title="Smaller"
+        @click="editor.scale(1 / 1.15)"
+      />
+      <UButton variant="ghost" size="sm" icon="i-lucide-a-arrow-up" aria-label="Larger" title="Larger" @click="editor.scale(1.15)" />
       <ChoiceField
         class="font"
         :model-value="String(attr('font', 'family') ?? '')"
@@ -137,14 +147,20 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
       />
     </template>
     <UPopover>
-      <button class="tool" :class="{ on: is('link') }" aria-label="Link" title="Link" @click="href = String(attr('link', 'href') ?? '')">
-        <UIcon name="i-lucide-link" />
-      </button>
+      <UButton
+        variant="ghost"
+        size="sm"
+        :active="is('link')"
+        icon="i-lucide-link"
+        aria-label="Link"
+        title="Link"
+        @click="href = String(attr('link', 'href') ?? '')"
+      />
       <template #content="{ close }">
         <form class="link" @submit.prevent="link(href, close)">
           <label>
             To an address
-            <input v-model="href" class="field" placeholder="velmoor.example/tides" @keydown.stop />
+            <UInput v-model="href" placeholder="velmoor.example/tides" />
           </label>
           <p v-if="wrong" class="wrong">{{ wrong }}</p>
           <label>
@@ -157,55 +173,70 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
             />
           </label>
           <span class="pair">
-            <button class="press small acts">Link</button>
-            <button v-if="is('link')" type="button" class="press small" @click="link('', close)">No link</button>
+            <UButton type="submit" color="primary" variant="solid" size="sm">Link</UButton>
+            <UButton v-if="is('link')" size="sm" @click="link('', close)">No link</UButton>
           </span>
         </form>
       </template>
     </UPopover>
     <SignFinder label="Symbol or emoji" @choose="editor.insert">
-      <button class="tool" aria-label="Symbol or emoji" title="Symbol or emoji"><UIcon name="i-lucide-omega" /></button>
+      <UButton variant="ghost" size="sm" icon="i-lucide-omega" aria-label="Symbol or emoji" title="Symbol or emoji" />
     </SignFinder>
     <span class="gap" />
-    <button
+    <UButton
       v-if="!outline"
-      class="tool"
-      :class="{ on: level > 0 }"
+      variant="ghost"
+      size="sm"
+      :active="level > 0"
+      icon="i-lucide-list"
       aria-label="List"
       :aria-pressed="level > 0"
       title="List"
       @click="editor.toggleList"
-    >
-      <UIcon name="i-lucide-list" />
-    </button>
-    <button class="tool" aria-label="Step out" title="Step out: Shift Tab" :disabled="level < (outline ? 2 : 1)" @click="editor.step(-1)">
-      <UIcon name="i-lucide-indent-decrease" />
-    </button>
-    <button class="tool" aria-label="Step in" title="Step in: Tab" @click="editor.step(1)">
-      <UIcon name="i-lucide-indent-increase" />
-    </button>
+    />
+    <UButton
+      variant="ghost"
+      size="sm"
+      icon="i-lucide-indent-decrease"
+      aria-label="Step out"
+      title="Step out: Shift Tab"
+      :disabled="level < (outline ? 2 : 1)"
+      @click="editor.step(-1)"
+    />
+    <UButton variant="ghost" size="sm" icon="i-lucide-indent-increase" aria-label="Step in" title="Step in: Tab" @click="editor.step(1)" />
     <template v-if="outline">
       <IconFinder label="Icon of this item" @choose="icon => editor.setParagraph({ icon })">
-        <button class="tool" :class="{ on: state.paragraph.icon }" aria-label="Icon of this item" title="Icon of this item">
-          <UIcon name="i-lucide-anchor" />
-        </button>
+        <UButton
+          variant="ghost"
+          size="sm"
+          :active="!!state.paragraph.icon"
+          icon="i-lucide-anchor"
+          aria-label="Icon of this item"
+          title="Icon of this item"
+        />
       </IconFinder>
-      <button v-if="state.paragraph.icon" class="tool" aria-label="No icon" title="No icon" @click="editor.setParagraph({ icon: null })">
-        <UIcon name="i-lucide-x" />
-      </button>
-      <button
-        class="tool"
-        :class="{ on: state.paragraph.lit }"
+      <UButton
+        v-if="state.paragraph.icon"
+        variant="ghost"
+        size="sm"
+        icon="i-lucide-x"
+        aria-label="No icon"
+        title="No icon"
+        @click="editor.setParagraph({ icon: null })"
+      />
+      <UButton
+        variant="ghost"
+        size="sm"
+        :active="!!state.paragraph.lit"
+        icon="i-lucide-sun"
         :aria-pressed="!!state.paragraph.lit"
         aria-label="Emphasise this item"
         title="Emphasise this item"
         @click="editor.setParagraph({ lit: state.paragraph.lit ? null : true })"
-      >
-        <UIcon name="i-lucide-sun" />
-      </button>
+      />
     </template>
     <UPopover v-else-if="level > 0 && bullet">
-      <button class="press small" title="The bullet of this line">This bullet</button>
+      <UButton size="sm" title="The bullet of this line">This bullet</UButton>
       <template #content>
         <div class="own">
           <BulletField :bullet="bullet" :own="ownBullet" :theme="theme" label="This line" @change="editor.setBullet" />
@@ -218,12 +249,12 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
               :most="100000"
               @update:model-value="start => editor.setParagraph({ start })"
             />
-            <button v-if="state.paragraph.start != null" class="press small" @click="editor.setParagraph({ start: null })">Go on</button>
+            <UButton v-if="state.paragraph.start != null" size="sm" @click="editor.setParagraph({ start: null })">Go on</UButton>
           </div>
         </div>
       </template>
     </UPopover>
-    <button v-if="!outline" class="press small done" @click="emit('done')">Done</button>
+    <UButton v-if="!outline" size="sm" class="done" @click="emit('done')">Done</UButton>
   </div>
 </template>
 
@@ -233,26 +264,6 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
   flex-wrap: wrap;
   gap: 2px;
   align-items: center;
-}
-.tool {
-  min-width: 28px;
-  height: 28px;
-  border: 0;
-  background: none;
-  border-radius: 6px;
-  color: inherit;
-  font: 500 13px 'Hanken Grotesk';
-  cursor: pointer;
-  display: grid;
-  place-items: center;
-}
-.tool:hover:not(:disabled),
-.tool.on {
-  background: var(--act-wash);
-  color: var(--act);
-}
-.tool:disabled {
-  opacity: 0.35;
 }
 .font {
   max-width: 128px;

@@ -67,22 +67,20 @@ const items = computed(() => [
 <template>
   <div class="variants">
     <form v-if="naming" class="naming" @submit.prevent="keep">
-      <input
+      <UInput
         v-model="name"
         v-cursor
-        class="field"
         placeholder="summer, without captions"
         aria-label="Name of the variant"
         maxlength="120"
         @keydown.esc="naming = null"
       />
-      <button class="press small">{{ naming === 'new' ? 'Add' : 'Keep' }}</button>
+      <UButton type="submit" size="sm">{{ naming === 'new' ? 'Add' : 'Keep' }}</UButton>
     </form>
     <UDropdownMenu v-else :items="items">
-      <button class="press small now" :class="{ on: current }" data-test="variant">
-        <UIcon name="i-lucide-layers-2" />
+      <UButton size="sm" class="now" :active="!!current" icon="i-lucide-layers-2" data-test="variant">
         <span class="name">{{ current ? current.name : variants.length ? 'In general' : 'Variants' }}</span>
-      </button>
+      </UButton>
     </UDropdownMenu>
     <p v-if="current" class="quiet small">What is hidden or shown here counts for this variant only.</p>
   </div>
@@ -96,7 +94,7 @@ const items = computed(() => [
   display: flex;
   gap: 4px;
 }
-.naming .field {
+.naming [data-slot='root'] {
   flex: 1;
   width: 0;
 }

@@ -79,21 +79,21 @@ const letters = computed(() => extent.value.width / 15)
     </div>
     <div v-if="store.canEdit" class="going">
       <span class="quiet">In beat {{ (beat?.index ?? 0) + 1 }}, go to</span>
-      <button
+      <UButton
         v-for="(view, index) in board.views"
         :key="view.id"
-        class="press small"
+        size="sm"
         :title="view.name"
         :aria-label="`Go to ${view.name}`"
         @click="go(view.id)"
       >
         {{ index + 1 }}
-      </button>
-      <button class="press small" @click="go('all')">all of it</button>
+      </UButton>
+      <UButton size="sm" @click="go('all')">all of it</UButton>
     </div>
     <div v-if="store.canEdit && board.views.length > 1" class="going">
-      <button class="press small" @click="board.tour(false)">Tour the views</button>
-      <button class="press small" @click="board.tour(true)">and back to all</button>
+      <UButton size="sm" @click="board.tour(false)">Tour the views</UButton>
+      <UButton size="sm" @click="board.tour(true)">and back to all</UButton>
     </div>
     <p v-if="!board.views.length" class="quiet">No views yet. Compose frames them.</p>
   </div>

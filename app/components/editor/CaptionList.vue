@@ -10,7 +10,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ 'update:modelValue': [captions: Caption[]] }>()
 const store = useDeck()
-const picker = ref<HTMLInputElement>()
+const picker = useTemplateRef('picker')
 const set = (index: number, fields: Partial<Caption>) =>
   emit(
     'update:modelValue',
@@ -25,11 +25,7 @@ function add() {
   const from = props.modelValue.at(-1)?.until ?? 0
   emit('update:modelValue', [...props.modelValue, { from, until: from + 2, text: 'Words' }])
 }
-async function take(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
+async function take(file: File) {
   const read = await readSubtitles(await file.text(), file.name)
   if (!read.ok) return void useToast().add({ title: read.message, color: 'error', duration: 9000 })
   emit('update:modelValue', read.value)
@@ -66,44 +62,35 @@ function save(ending: 'vtt' | 'srt') {
             :most="86400"
             @update:model-value="until => set(index, { until: Math.max(until, caption.from + 0.1) })"
           />
-          <button v-if="store.canEdit" class="press plain small" :aria-label="`Remove caption ${index + 1}`" @click="remove(index)">
-            <UIcon name="i-lucide-x" />
-          </button>
+          <UButton
+            v-if="store.canEdit"
+            variant="ghost"
+            size="sm"
+            icon="i-lucide-x"
+            :aria-label="`Remove caption ${index + 1}`"
+            @click="remove(index)"
+          />
         </span>
-        <textarea
-          v-written="caption.text"
-          class="field"
+        <WordsField
+          :model-value="caption.text"
           rows="2"
           maxlength="1000"
           :aria-label="`Caption ${index + 1}`"
-          @change="
-            ($event.target as HTMLTextAreaElement).value.trim()
-              ? set(index, { text: ($event.target as HTMLTextAreaElement).value.trim() })
-              : remove(index)
-          "
+          @update:model-value="words => (words.trim() ? set(index, { text: words.trim() }) : remove(index))"
         />
       </li>
     </ol>
     <div v-if="store.canEdit" class="presses">
-      <button v-if="fromNotes" class="press small" @click="emit('update:modelValue', fromNotes())">
+      <UButton v-if="fromNotes" size="sm" @click="emit('update:modelValue', fromNotes())">
         {{ modelValue.length ? 'Anew from the notes' : 'From the notes' }}
-      </button>
-      <button class="press small" @click="add">Add one</button>
-      <button class="press small" @click="picker?.click()">Bring a file</button>
+      </UButton>
+      <UButton size="sm" @click="add">Add one</UButton>
+      <UButton size="sm" @click="picker?.open()">Bring a file</UButton>
       <template v-if="modelValue.length">
-        <button class="press small" @click="save('vtt')">Save as .vtt</button>
-        <button class="press small" @click="save('srt')">Save as .srt</button>
+        <UButton size="sm" @click="save('vtt')">Save as .vtt</UButton>
+        <UButton size="sm" @click="save('srt')">Save as .srt</UButton>
       </template>
-      <input
-        ref="picker"
-        type="file"
-        accept=".vtt,.srt,text/vtt"
-        class="hidden-words"
-        tabindex="-1"
-        aria-hidden="true"
-        data-test="captions-file"
-        @change="take"
-      />
+      <FilePicker ref="picker" accept=".vtt,.srt,text/vtt" data-test="captions-file" @file="take" />
     </div>
   </div>
 </template>
@@ -139,7 +126,7 @@ li {
   flex-direction: column;
   gap: 3px;
 }
-li textarea {
+li [data-slot='root'] {
   resize: vertical;
   font-size: 13.5px;
 }
@@ -151,7 +138,7 @@ li textarea {
 .times {
   --number-width: 70px;
 }
-.times .press {
+.times [data-slot='base'] {
   margin-left: auto;
 }
 .presses {

@@ -41,20 +41,19 @@ const orders = { data: 'as in the data', rising: 'rising', falling: 'falling', n
 const scales = { auto: 'by size', none: 'in full', thousands: 'in k', millions: 'in M', percent: 'as %' }
 const kind = computed(() => chartKindNamed(spec.value.kind))
 const labels = computed(() => ({ all: `on every ${kind.value.part}`, lit: `on lit ${kind.value.part}s`, none: 'none, an axis instead' }))
-const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
   <div class="settings">
     <p v-if="!table" class="quiet">
       No table yet. Drop a CSV file on the chart.
-      <button class="link" @click="emit('choose')">Choose one</button>
+      <UButton variant="bare" class="link" @click="emit('choose')">Choose one</UButton>
     </p>
     <template v-else>
       <p class="quiet">
         Reads {{ rowCount(table) }} rows of
         <b class="file">{{ table.name }}</b>
-        <button class="link" @click="emit('choose')">Take another</button>
+        <UButton variant="bare" class="link" @click="emit('choose')">Take another</UButton>
       </p>
       <div class="row">
         <span class="label">Kind</span>
@@ -125,19 +124,19 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       <div class="row">
         <span class="label">Before, after</span>
         <span class="pair">
-          <input
-            v-written="spec.format.prefix"
-            class="field short"
+          <WordsField
+            :model-value="spec.format.prefix"
+            class="short"
             aria-label="Before the number"
             maxlength="20"
-            @change="setFormat({ prefix: value($event) })"
+            @update:model-value="words => setFormat({ prefix: words })"
           />
-          <input
-            v-written="spec.format.suffix"
-            class="field short"
+          <WordsField
+            :model-value="spec.format.suffix"
+            class="short"
             aria-label="After the number"
             maxlength="40"
-            @change="setFormat({ suffix: value($event) })"
+            @update:model-value="words => setFormat({ suffix: words })"
           />
         </span>
       </div>
@@ -152,9 +151,9 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       </div>
       <div class="row">
         <span class="label">Total {{ total }}</span>
-        <button class="press small" :class="{ on: spec.total }" :aria-pressed="spec.total" @click="set({ total: !spec.total })">
+        <UButton size="sm" :active="spec.total" :aria-pressed="spec.total" @click="set({ total: !spec.total })">
           {{ spec.total ? 'shown' : 'not shown' }}
-        </button>
+        </UButton>
       </div>
       <div class="row">
         <span class="label">Bars</span>
@@ -177,16 +176,16 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       <details>
         <summary>Which are lit: {{ spec.lit.length || 'none' }}</summary>
         <div class="keys">
-          <button
+          <UButton
             v-for="row in made!.rows"
             :key="row.key"
-            class="press small"
-            :class="{ on: spec.lit.includes(row.key) }"
+            size="sm"
+            :active="spec.lit.includes(row.key)"
             :aria-pressed="spec.lit.includes(row.key)"
             @click="toggleLit(row.key)"
           >
             {{ row.key }}
-          </button>
+          </UButton>
         </div>
       </details>
     </template>
@@ -219,9 +218,6 @@ p {
   gap: 5px;
   min-width: 0;
   justify-content: flex-end;
-}
-.row > .field {
-  max-width: 170px;
 }
 .short {
   width: 62px;

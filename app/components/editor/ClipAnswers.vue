@@ -20,15 +20,16 @@ const open = computed(() =>
       {{ fit.beyond > 0 ? 'longer' : 'shorter' }} than there is time.
     </p>
     <template v-if="store.canEdit">
-      <button
+      <UButton
         v-for="answer in answers"
         :key="answer.kind"
-        class="press small answer"
+        size="sm"
+        class="answer"
         @click="store.edit(answer.label.toLowerCase(), answer.changes)"
       >
         <b>{{ answer.label }}</b>
         <span>{{ answer.result }}</span>
-      </button>
+      </UButton>
     </template>
   </div>
 </template>

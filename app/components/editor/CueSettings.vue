@@ -112,9 +112,15 @@ const setParts = (by: Parts['by'] | 'whole') =>
   <div v-if="cue && (element || isCamera)" class="settings">
     <div class="head">
       <h3>{{ name }} {{ whatWords[cue.what] }}</h3>
-      <button v-if="store.canEdit" class="press plain small" aria-label="Remove this cue" title="Remove this cue" @click="many.remove()">
-        <UIcon name="i-lucide-trash-2" />
-      </button>
+      <UButton
+        v-if="store.canEdit"
+        variant="ghost"
+        size="sm"
+        icon="i-lucide-trash-2"
+        aria-label="Remove this cue"
+        title="Remove this cue"
+        @click="many.remove()"
+      />
     </div>
     <p v-if="sentence" class="quiet sentence">{{ sentence }}</p>
     <p v-if="many.chosen.length > 1" class="quiet">
@@ -216,7 +222,7 @@ const setParts = (by: Parts['by'] | 'whole') =>
     </p>
     <div v-if="least" class="least">
       <p>It needs {{ secondsWords(least.seconds) }} {{ least.why }}.</p>
-      <button v-if="store.canEdit" class="press small" @click="take(least.seconds)">Give it those</button>
+      <UButton v-if="store.canEdit" size="sm" @click="take(least.seconds)">Give it those</UButton>
     </div>
     <p v-if="held" class="quiet">It takes {{ secondsWords(held) }}, so that it flashes no more than three times a second.</p>
     <div v-if="partChoices.length && !effect.whole && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row">
@@ -252,14 +258,14 @@ const setParts = (by: Parts['by'] | 'whole') =>
           :most="10000"
           @update:model-value="repeat => set({ repeat: Math.round(repeat) })"
         />
-        <button
-          class="press small"
-          :class="{ on: cue.repeat === 'forever' }"
+        <UButton
+          size="sm"
+          :active="cue.repeat === 'forever'"
           :aria-pressed="cue.repeat === 'forever'"
           @click="set({ repeat: cue.repeat === 'forever' ? 1 : 'forever' })"
         >
           until the slide ends
-        </button>
+        </UButton>
       </span>
     </div>
     <div v-if="goesBack && cue.repeat !== 1" class="row">
@@ -304,9 +310,6 @@ h3 {
 .times {
   display: flex;
   gap: 6px;
-}
-.row > .field {
-  max-width: 190px;
 }
 .least {
   display: flex;

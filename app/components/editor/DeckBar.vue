@@ -61,18 +61,17 @@ const empty = computed(() => {
   <header class="bar">
     <NuxtLink to="/" class="mark" aria-label="All decks" title="All decks"><img src="/mark.svg" alt="" width="22" height="22" /></NuxtLink>
     <div class="deck">
-      <input
+      <UInput
         v-if="naming"
         v-model="draft"
         v-cursor
-        class="field"
         v-bind="fieldLimits('info', 'title')"
         aria-label="Title of the deck"
         @blur="rename"
         @keydown.enter="rename"
         @keydown.esc="naming = false"
       />
-      <button v-else class="title" :title="title" :disabled="!store.canEdit" @click="beginNaming">{{ title }}</button>
+      <UButton v-else variant="bare" class="title" :title="title" :disabled="!store.canEdit" @click="beginNaming">{{ title }}</UButton>
       <DeckSettings />
       <span v-if="store.deck?.info.info?.form" class="form-note" title="Only what fills places can be changed on slides">
         {{ empty ? `Form, ${empty} ${empty === 1 ? 'place' : 'places'} empty` : 'Form, all places filled' }}
@@ -90,7 +89,8 @@ const empty = computed(() => {
     <nav class="phases" aria-label="Phases">
       <template v-for="(item, index) in phases" :key="item.name">
         <span v-if="index" class="dash" aria-hidden="true" />
-        <button
+        <UButton
+          variant="bare"
           class="phase"
           :class="{ here: item.name === props.phase }"
           :aria-current="item.name === props.phase ? 'step' : undefined"
@@ -106,7 +106,7 @@ const empty = computed(() => {
           >
             {{ check.findings.length }}
           </span>
-        </button>
+        </UButton>
       </template>
     </nav>
     <div class="right">
@@ -119,25 +119,23 @@ const empty = computed(() => {
       >
         {{ initials(peer.name ?? '?') }}
       </span>
-      <button
-        class="press plain"
+      <UButton
+        variant="ghost"
+        icon="i-lucide-undo-2"
         :disabled="!store.undoLabel"
         :title="store.undoLabel ? `Undo: ${store.undoLabel}` : 'Nothing to undo'"
         aria-label="Undo"
         @click="store.undo()"
-      >
-        <UIcon name="i-lucide-undo-2" />
-      </button>
-      <button
-        class="press plain"
+      />
+      <UButton
+        variant="ghost"
+        icon="i-lucide-redo-2"
         :disabled="!store.redoLabel"
         :title="store.redoLabel ? `Redo: ${store.redoLabel}` : 'Nothing to redo'"
         aria-label="Redo"
         @click="store.redo()"
-      >
-        <UIcon name="i-lucide-redo-2" />
-      </button>
-      <button class="press acts" @click="emit('play')">Play from here</button>
+      />
+      <UButton color="primary" variant="solid" @click="emit('play')">Play from here</UButton>
     </div>
   </header>
 </template>

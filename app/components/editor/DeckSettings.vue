@@ -18,24 +18,22 @@ const distances = [
 const names = new Intl.DisplayNames(['en'], { type: 'language' })
 /** Offered for a start; any language tag is taken. */
 const offered = ['en', 'de', 'fr', 'es', 'it', 'nl', 'pt', 'pl', 'sv', 'fi', 'sl', 'tr', 'ru', 'ar', 'he', 'ja', 'zh']
-function setLanguage(event: Event) {
-  const input = event.target as HTMLInputElement
-  const read = languageSchema.safeParse(input.value.trim())
+function setLanguage(words: string) {
+  const read = languageSchema.safeParse(words.trim())
   if (read.success) set('change the language', { language: read.data })
   else
     useToast().add({
-      title: `“${input.value}” is no language tag, such as en or pt-BR. The language stays ${names.of(info.value.language)}.`,
+      title: `“${words}” is no language tag, such as en or pt-BR. The language stays ${names.of(info.value.language)}.`,
       color: 'error',
     })
-  input.value = info.value.language
 }
 </script>
 
 <template>
   <UPopover>
-    <button class="press small" title="What the deck is for, who reads it">
+    <UButton size="sm" title="What the deck is for, who reads it">
       {{ { talk: 'Talk', film: 'Film', loop: 'Loop' }[info.purpose] }}
-    </button>
+    </UButton>
     <template #content>
       <div class="settings">
         <label>
@@ -67,7 +65,7 @@ function setLanguage(event: Event) {
         </label>
         <label>
           Language, {{ names.of(info.language) }}
-          <input v-written="info.language" class="field" list="languages" :disabled="!store.canEdit" @change="setLanguage" />
+          <WordsField :model-value="info.language" list="languages" :disabled="!store.canEdit" @update:model-value="setLanguage" />
         </label>
         <datalist id="languages">
           <option v-for="code in offered" :key="code" :value="code">{{ names.of(code) }}</option>

@@ -174,16 +174,17 @@ function draw(event: PointerEvent) {
       </template>
     </g>
   </svg>
-  <button
+  <UButton
     v-if="!ghost && path !== null && shape === 'drawn' && store.canEdit"
-    class="press small pen"
-    :class="{ on: drawing }"
+    size="sm"
+    class="pen"
+    :active="drawing"
+    icon="i-lucide-pencil-line"
     :aria-pressed="drawing"
     @click="drawing = !drawing"
   >
-    <UIcon name="i-lucide-pencil-line" />
     {{ drawing ? 'Draw the way on the stage' : 'Draw the way' }}
-  </button>
+  </UButton>
 </template>
 
 <style scoped>

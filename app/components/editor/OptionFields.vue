@@ -28,7 +28,6 @@ const mostPath = 2000
 const shown = computed(() =>
   props.of.options.filter(option => !option.when || optionOf<string>(props.of, props.options, option.when.name) === option.when.is),
 )
-const text = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
@@ -75,32 +74,29 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
       :label="option.label"
       @update:model-value="next => set(option.name, next)"
     />
-    <textarea
+    <WordsField
       v-else-if="option.kind === 'words'"
-      v-written="optionOf<string>(of, options, option.name)"
-      class="field words"
+      :model-value="optionOf<string>(of, options, option.name)"
+      class="words"
       rows="2"
       :aria-label="option.label"
       :maxlength="mostWords"
-      @change="set(option.name, text($event))"
+      @update:model-value="words => set(option.name, words)"
     />
-    <input
+    <WordsField
       v-else
-      v-written="optionOf<string>(of, options, option.name)"
-      class="field amount"
+      :model-value="optionOf<string>(of, options, option.name)"
+      class="amount"
       maxlength="2000"
       :aria-label="option.label"
       spellcheck="false"
       title="SVG path data, from where the element stands"
-      @change="setPath(option.name, text($event))"
+      @update:model-value="words => setPath(option.name, words)"
     />
   </div>
 </template>
 
 <style scoped>
-.row > .field {
-  max-width: 190px;
-}
 .yes {
   display: inline-flex;
   gap: 7px;

@@ -107,17 +107,17 @@ function nudge(event: KeyboardEvent, key: 1 | 2) {
       />
     </div>
     <div class="kinds" role="group" aria-label="Kind of easing">
-      <button
+      <UButton
         v-for="[kind, words] in kinds"
         :key="kind"
-        class="press small"
-        :class="{ on: easing.kind === kind }"
+        size="sm"
+        :active="easing.kind === kind"
         :aria-pressed="easing.kind === kind"
         :disabled="disabled"
         @click="easing.kind !== kind && emit('update:modelValue', firstOf[kind])"
       >
         {{ words }}
-      </button>
+      </UButton>
     </div>
     <svg
       class="drawing"

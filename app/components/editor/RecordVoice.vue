@@ -67,7 +67,7 @@ async function keep() {
             take the silence at its ends away
           </label>
           <div class="foot">
-            <button class="press acts" :disabled="busy" @click="keep">{{ busy ? 'Making it ready' : 'Keep it' }}</button>
+            <UButton color="primary" variant="solid" :disabled="busy" @click="keep">{{ busy ? 'Making it ready' : 'Keep it' }}</UButton>
           </div>
         </template>
       </div>

@@ -6,15 +6,9 @@ const emit = defineEmits<{ begin: []; end: []; again: [] }>()
 
 <template>
   <div class="line">
-    <button v-if="state === 'ready'" class="press acts" @click="emit('begin')">
-      <UIcon :name="icon" />
-      Record
-    </button>
-    <button v-else-if="state === 'recording'" class="press acts" @click="emit('end')">
-      <UIcon name="i-lucide-square" />
-      Stop
-    </button>
-    <button v-else class="press" :disabled="busy" @click="emit('again')">Once more</button>
+    <UButton v-if="state === 'ready'" color="primary" variant="solid" :icon="icon" @click="emit('begin')">Record</UButton>
+    <UButton v-else-if="state === 'recording'" color="primary" variant="solid" icon="i-lucide-square" @click="emit('end')">Stop</UButton>
+    <UButton v-else :disabled="busy" @click="emit('again')">Once more</UButton>
     <span class="meter" role="meter" aria-label="How loud" aria-valuemin="0" aria-valuemax="100" :aria-valuenow="Math.round(level * 100)">
       <i :style="{ width: `${level * 100}%` }" />
     </span>

@@ -87,9 +87,14 @@ defineExpose({ newBeat })
           <b>Score</b>
           <span class="quiet">beats across, parts down</span>
           <UDropdownMenu :items="ways">
-            <button class="press plain small ways" aria-label="How the score is laid out" title="How the score is laid out">
-              <UIcon name="i-lucide-sliders-horizontal" />
-            </button>
+            <UButton
+              variant="ghost"
+              size="sm"
+              class="ways"
+              icon="i-lucide-sliders-horizontal"
+              aria-label="How the score is laid out"
+              title="How the score is laid out"
+            />
           </UDropdownMenu>
         </div>
         <div class="columns" :style="{ width: `${total}px` }" @pointerdown.self="scrub">
@@ -173,16 +178,17 @@ defineExpose({ newBeat })
               <span>{{ element.name }}</span>
               <span class="quiet">{{ element.kind }}</span>
             </button>
-            <button
+            <UButton
               v-if="opening(element.id)"
-              class="press plain small opens"
+              variant="ghost"
+              size="sm"
+              class="opens"
+              :icon="opened.has(element.id) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
               :aria-expanded="opened.has(element.id)"
               :aria-label="`Parts of ${element.name}`"
               title="Its parts, each with its turn"
               @click="toggle(element.id)"
-            >
-              <UIcon :name="opened.has(element.id) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'" />
-            </button>
+            />
           </span>
           <div class="bars" :style="{ width: `${total}px` }">
             <ScoreBars :bars="bars.get(element.id)!" :name="element.name" @press="pressCue" />

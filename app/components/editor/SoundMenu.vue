@@ -5,7 +5,7 @@ import type { MediaEntry } from '~/composables/media-shelf'
 const emit = defineEmits<{ record: [] }>()
 const store = useDeck()
 const sounds = useSounds()
-const picker = ref<HTMLInputElement>()
+const picker = useTemplateRef('picker')
 const choosing = ref(false)
 const use = ref<'bed' | 'effect' | 'narration'>('bed')
 const busy = ref('')
@@ -32,32 +32,18 @@ function take(entry: { hash: string; name: string }) {
   else sounds.add(use.value, entry)
   void asking(() => $fetch(`/api/media/${entry.hash}/used`, { method: 'POST' }))
 }
-async function bring(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  const hash =
-    file &&
-    (await bringClip(file, file.name, words => {
-      busy.value = words
-    }))
-  if (file && hash) take({ hash, name: file.name })
+async function bring(file: File) {
+  const hash = await bringClip(file, file.name, words => {
+    busy.value = words
+  })
+  if (hash) take({ hash, name: file.name })
 }
 const taken = (entry: MediaEntry) => take(entry)
 </script>
 
 <template>
-  <UDropdownMenu v-if="store.canEdit" :items="items"><button class="press plain">Add sound</button></UDropdownMenu>
+  <UDropdownMenu v-if="store.canEdit" :items="items"><UButton variant="ghost">Add sound</UButton></UDropdownMenu>
   <span v-if="busy" class="quiet" role="status">{{ busy }}</span>
-  <input
-    ref="picker"
-    type="file"
-    accept="audio/*,video/*"
-    class="hidden-words"
-    tabindex="-1"
-    aria-hidden="true"
-    data-test="sound-file"
-    @change="bring"
-  />
-  <MediaFinder v-model="choosing" kind="sound" @choose="taken" @file="picker?.click()" />
+  <FilePicker ref="picker" accept="audio/*,video/*" data-test="sound-file" @file="bring" />
+  <MediaFinder v-model="choosing" kind="sound" @choose="taken" @file="picker?.open()" />
 </template>

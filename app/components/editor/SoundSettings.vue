@@ -18,7 +18,6 @@ const notes = computed(() => store.current.slides[sound.value.fromSlide]?.notes.
 const language = computed(() => infoOf(store.current).language)
 const slideChoices = computed(() => store.slides.map((slide, index) => ({ id: slide.id, label: `Slide ${index + 1}` })))
 const at = (id: string) => store.slides.findIndex(slide => slide.id === id)
-const value = (event: Event) => (event.target as HTMLInputElement).value
 function setFrom(id: string) {
   sounds.set({ fromSlide: id, ...(at(sound.value.untilSlide) < at(id) ? { untilSlide: id } : {}) })
 }
@@ -43,24 +42,23 @@ function propose() {
   <div class="settings">
     <div class="head">
       <h3>{{ use[sound.use] }}</h3>
-      <button
+      <UButton
         v-if="store.canEdit"
-        class="press plain small"
+        variant="ghost"
+        size="sm"
+        icon="i-lucide-trash-2"
         aria-label="Remove this sound"
         title="Remove this sound"
         @click="sounds.remove()"
-      >
-        <UIcon name="i-lucide-trash-2" />
-      </button>
+      />
     </div>
     <div class="row">
       <span class="label">Name</span>
-      <input
-        v-written="sound.name"
-        class="field"
+      <WordsField
+        :model-value="sound.name"
         maxlength="200"
         aria-label="Name of the sound"
-        @change="value($event).trim() && sounds.set({ name: value($event).trim() })"
+        @update:model-value="words => words.trim() && sounds.set({ name: words.trim() })"
       />
     </div>
     <audio :key="sound.media" :src="`/api/media/${sound.media}`" controls preload="metadata" />
@@ -171,9 +169,9 @@ function propose() {
     </label>
     <template v-if="sound.use === 'narration' && store.canEdit">
       <div class="presses">
-        <button class="press small" @click="emit('record', null)">Record anew</button>
+        <UButton size="sm" @click="emit('record', null)">Record anew</UButton>
         <span class="retake">
-          <button class="press small" :disabled="retake <= 0" @click="emit('record', retake)">Take again from</button>
+          <UButton size="sm" :disabled="retake <= 0" @click="emit('record', retake)">Take again from</UButton>
           <NumberField
             :model-value="retake"
             label="Take again from"
@@ -189,7 +187,7 @@ function propose() {
             "
           />
         </span>
-        <button v-if="notes && peaks" class="press small" @click="propose">Beats from the voice</button>
+        <UButton v-if="notes && peaks" size="sm" @click="propose">Beats from the voice</UButton>
       </div>
       <p v-if="!notes" class="quiet">With words in the notes, the voice can set the beats and the captions.</p>
     </template>

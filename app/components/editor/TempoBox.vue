@@ -59,15 +59,15 @@ function run(seconds: number) {
       label="What is squeezed or stretched"
     />
     <div class="factors">
-      <button
+      <UButton
         v-for="[factor, words] in factors"
         :key="factor"
-        class="press small"
+        size="sm"
         :aria-label="`${words} times as long`"
         @click="score.setTempo(reach, factor)"
       >
         × {{ words }}
-      </button>
+      </UButton>
     </div>
     <div v-if="span" class="row">
       <span class="label">Runs</span>
@@ -85,8 +85,8 @@ function run(seconds: number) {
     <template v-if="reach === 'slide' || reach === 'deck'">
       <span class="quiet">Its beats go on</span>
       <div class="factors">
-        <button class="press small" @click="score.setStarts(reach, 'advance')">on advance</button>
-        <button class="press small" @click="score.setStarts(reach, 'self')">by themselves</button>
+        <UButton size="sm" @click="score.setStarts(reach, 'advance')">on advance</UButton>
+        <UButton size="sm" @click="score.setStarts(reach, 'self')">by themselves</UButton>
       </div>
     </template>
   </fieldset>

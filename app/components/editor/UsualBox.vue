@@ -55,11 +55,11 @@ const follow = (ids: readonly string[]) => {
   <div class="usual">
     <p v-if="usual" class="quiet">{{ whose }} of this deck usually {{ does }} {{ name }}{{ differs ? '; here it is otherwise' : '' }}.</p>
     <div v-if="store.canEdit" class="presses">
-      <button v-if="differs" class="press small" @click="follow([own])">As usual</button>
-      <button v-if="!usual || differs" class="press small" @click="make">Make this usual</button>
-      <button v-if="others.length" class="press small" @click="follow(others)">
+      <UButton v-if="differs" size="sm" @click="follow([own])">As usual</UButton>
+      <UButton v-if="!usual || differs" size="sm" @click="make">Make this usual</UButton>
+      <UButton v-if="others.length" size="sm" @click="follow(others)">
         {{ others.length === 1 ? 'Let the other one follow' : `Let ${others.length} others follow` }}
-      </button>
+      </UButton>
     </div>
   </div>
 </template>

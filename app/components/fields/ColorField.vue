@@ -52,20 +52,21 @@ const setAlpha = (percent: number) => {
 
 <template>
   <UPopover>
-    <button v-if="icon" class="mark" :aria-label="label" :title="label">
+    <UButton v-if="icon" variant="bare" class="mark" :aria-label="label" :title="label">
       <UIcon :name="icon" />
       <i :style="{ background: modelValue ? css : 'var(--line)' }" />
-    </button>
-    <button v-else class="field choice" :aria-label="`${label}: ${words}`">
+    </UButton>
+    <UButton v-else class="choice" :aria-label="`${label}: ${words}`">
       <i :style="{ background: css }" />
       {{ words }}
-    </button>
+    </UButton>
     <template #content="{ close }">
       <div class="colors">
         <div class="swatches">
-          <button
+          <UButton
             v-for="name in roleNames"
             :key="name"
+            variant="bare"
             :class="{ on: role?.role === name }"
             :style="{ background: theme.palette[name] }"
             :title="names[name]"
@@ -79,9 +80,10 @@ const setAlpha = (percent: number) => {
           />
         </div>
         <div v-if="role" class="swatches tints" role="group" aria-label="Tint of the role">
-          <button
+          <UButton
             v-for="tint in tints"
             :key="tint"
+            variant="bare"
             :class="{ on: (role.tint ?? 0) === tint }"
             :style="{ background: cssColor({ role: role.role, tint }, theme.palette) }"
             :aria-label="tint ? `${Math.abs(tint) * 100} % ${tint < 0 ? 'darker' : 'lighter'}` : 'as it is'"
@@ -100,13 +102,13 @@ const setAlpha = (percent: number) => {
           />
         </div>
         <form class="exact" @submit.prevent="take(close)">
-          <input v-model="text" class="field amount" placeholder="#12615c" aria-label="Value as hex" title="Hex, rgb(), hsl() or oklch()" />
-          <button class="press small">Take</button>
+          <UInput v-model="text" class="amount" placeholder="#12615c" aria-label="Value as hex" title="Hex, rgb(), hsl() or oklch()" />
+          <UButton type="submit" size="sm">Use it</UButton>
         </form>
         <p v-if="wrong" class="wrong">{{ wrong }}</p>
-        <button
+        <UButton
           v-if="none"
-          class="press small"
+          size="sm"
           @click="
             () => {
               emit('update:modelValue', null)
@@ -115,7 +117,7 @@ const setAlpha = (percent: number) => {
           "
         >
           None
-        </button>
+        </UButton>
       </div>
     </template>
   </UPopover>
@@ -201,7 +203,7 @@ const setAlpha = (percent: number) => {
   display: flex;
   gap: 6px;
 }
-.exact .field {
+.exact [data-slot='root'] {
   width: 118px;
 }
 .wrong {

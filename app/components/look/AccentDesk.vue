@@ -42,7 +42,6 @@ const uses = computed(() => {
         counts.set(name!, (counts.get(name!) ?? 0) + 1)
   return counts
 })
-const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
@@ -51,12 +50,11 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
     <p class="quiet small">A named way to mark them. Changed here, it changes in the whole deck.</p>
     <div v-for="(accent, name) in accents" :key="name" class="accent">
       <div class="row">
-        <input
-          v-written="accent.name"
-          class="field"
+        <WordsField
+          :model-value="accent.name"
           maxlength="60"
           :aria-label="`Name of ${accent.name}`"
-          @change="value($event).trim() && set(String(name), { name: value($event).trim() })"
+          @update:model-value="words => words.trim() && set(String(name), { name: words.trim() })"
         />
         <span class="quiet small">{{ uses.get(String(name)) ? `${uses.get(String(name))} times` : 'not used yet' }}</span>
       </div>
@@ -115,7 +113,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         </label>
       </div>
     </div>
-    <button v-if="store.canEdit" class="press small" @click="add">A new way to mark words</button>
+    <UButton v-if="store.canEdit" size="sm" @click="add">A new way to mark words</UButton>
   </section>
 </template>
 
@@ -128,7 +126,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
   padding-top: 10px;
   align-items: stretch;
 }
-.accents > .press {
+.accents > [data-slot='base'] {
   align-self: flex-start;
 }
 .accent {

@@ -28,7 +28,7 @@ const part = (field: string) =>
   master.value ? elementsOf(store.current, master.value.id).find(element => element.kind === 'text' && element.field === field) : undefined
 const set = (label: string, fields: Partial<Theme>, more: readonly Change[] = []) =>
   store.edit(label, [...setFields(store.current, { table: 'theme', id: 'theme', fields }), ...more])
-const picker = ref<HTMLInputElement>()
+const picker = useTemplateRef('picker')
 const form = ref<'onLight' | 'onDark'>('onLight')
 const leastSide = 24
 
@@ -50,10 +50,8 @@ function newLogoPart(): Change[] {
   }
   return [putRecord('elements', record)]
 }
-async function take(file: File | undefined) {
-  if (!file) return
+async function take(file: File) {
   const media = await uploadPicture(file)
-  if (picker.value) picker.value.value = ''
   if (!media) return
   const natural = { width: media.width ?? 400, height: media.height ?? 200 }
   if (Math.min(natural.width, natural.height) < leastSide && !file.name.toLowerCase().endsWith('.svg')) {
@@ -70,7 +68,7 @@ async function take(file: File | undefined) {
 }
 function choose(which: 'onLight' | 'onDark') {
   form.value = which
-  picker.value?.click()
+  picker.value?.open()
 }
 const without = (which: 'onLight' | 'onDark') => {
   const rest: Logo = { ...theme.value.logo! }
@@ -124,7 +122,6 @@ function toggle(field: 'footer' | 'slide-number' | 'date', name: string, across:
   store.edit(`put the ${name.toLowerCase()} on every slide`, [putRecord('elements', record)])
 }
 const setInfo = (label: string, fields: Partial<Info>) => store.edit(label, setFields(store.current, { table: 'info', id: 'info', fields }))
-const value = (event: Event) => (event.target as HTMLInputElement).value
 const shownOn = computed(() =>
   layoutsOf(store.current).map(layout => ({ layout, shown: !logoPart.value || !layout.without?.includes(logoPart.value.id) })),
 )
@@ -148,23 +145,14 @@ function showOn(layout: string, shown: boolean) {
         <span class="words">
           <b>{{ words }}</b>
           <span class="pair">
-            <button class="press small" :disabled="!store.canEdit" @click="choose(which)">
+            <UButton size="sm" :disabled="!store.canEdit" @click="choose(which)">
               {{ theme.logo?.[which] ? 'Swap it' : 'Choose one' }}
-            </button>
-            <button v-if="theme.logo?.[which] && store.canEdit" class="press small" @click="without(which)">Without</button>
+            </UButton>
+            <UButton v-if="theme.logo?.[which] && store.canEdit" size="sm" @click="without(which)">Without</UButton>
           </span>
         </span>
       </div>
-      <input
-        ref="picker"
-        type="file"
-        accept="image/*"
-        class="hidden-words"
-        tabindex="-1"
-        aria-hidden="true"
-        data-test="logo-file"
-        @change="take(($event.target as HTMLInputElement).files?.[0])"
-      />
+      <FilePicker ref="picker" accept="image/*" data-test="logo-file" @file="take" />
       <p class="quiet">
         Each slide shows the form that stands out from its background. One form serves for both where the other is missing.
       </p>
@@ -172,15 +160,15 @@ function showOn(layout: string, shown: boolean) {
         <div class="row">
           <span class="label">Stands</span>
           <span class="pair">
-            <button
+            <UButton
               v-for="corner in corners"
               :key="corner.label"
-              class="press small"
-              :class="{ on: logoPart.box?.x === corner.box.x && logoPart.box?.y === corner.box.y }"
+              size="sm"
+              :active="logoPart.box?.x === corner.box.x && logoPart.box?.y === corner.box.y"
               @click="place(corner.box)"
             >
               {{ corner.label }}
-            </button>
+            </UButton>
           </span>
         </div>
         <div class="row">
@@ -220,23 +208,21 @@ function showOn(layout: string, shown: boolean) {
       <h3>At the foot of every slide</h3>
       <label class="field-label">
         Footer
-        <input
-          v-written="theme.footer ?? ''"
-          class="field"
+        <WordsField
+          :model-value="theme.footer ?? ''"
           maxlength="300"
           placeholder="Velmoor Harbour office"
           :disabled="!store.canEdit"
-          @change="set('change the footer', { footer: value($event) || undefined })"
+          @update:model-value="words => set('change the footer', { footer: words || undefined })"
         />
       </label>
       <label class="field-label">
         Date
-        <input
-          class="field"
-          type="date"
-          :value="info.date ?? ''"
+        <DateField
+          :model-value="info.date ?? null"
+          label="Date of the deck"
           :disabled="!store.canEdit"
-          @change="setInfo('set the date', { date: value($event) || undefined })"
+          @update:model-value="date => setInfo('set the date', { date: date ?? undefined })"
         />
       </label>
       <label class="check">

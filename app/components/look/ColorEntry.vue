@@ -17,6 +17,12 @@ function take(text: string) {
   wrong.value = read.ok ? '' : read.message
   if (read.ok && read.value !== props.modelValue) emit('update:modelValue', read.value)
 }
+/** What is chosen by eye, until the picker closes. */
+const eyed = ref<string | null>(null)
+function takeEyed() {
+  if (eyed.value) take(eyed.value)
+  eyed.value = null
+}
 interface Dropper {
   open(): Promise<{ sRGBHex: string }>
 }
@@ -30,40 +36,43 @@ async function pick() {
 <template>
   <div class="entry">
     <div class="first">
-      <input
-        type="color"
-        :value="modelValue"
-        :aria-label="`${label}, by eye`"
-        :disabled="disabled"
-        @change="take(($event.target as HTMLInputElement).value)"
-      />
-      <input
-        v-written="ways.hex"
-        class="field amount"
+      <UPopover @update:open="open => open || takeEyed()">
+        <UButton
+          variant="bare"
+          class="eye"
+          :style="{ background: eyed ?? modelValue }"
+          :aria-label="`${label}, by eye`"
+          :disabled="disabled"
+        />
+        <template #content>
+          <UColorPicker class="picker" :model-value="eyed ?? modelValue" @update:model-value="hex => (eyed = hex ?? null)" />
+        </template>
+      </UPopover>
+      <WordsField
+        :model-value="ways.hex"
+        class="amount"
         :aria-label="`${label} as hex`"
         :disabled="disabled"
-        @change="take(($event.target as HTMLInputElement).value)"
+        @update:model-value="words => take(words)"
       />
-      <button
+      <UButton
         v-if="dropper"
-        type="button"
-        class="press plain"
+        variant="ghost"
+        icon="i-lucide-pipette"
         title="Pick a colour from the screen"
         aria-label="Pick a colour from the screen"
         :disabled="disabled"
         @click="pick"
-      >
-        <UIcon name="i-lucide-pipette" />
-      </button>
+      />
     </div>
-    <input
+    <WordsField
       v-for="way in compact ? [] : (['rgb', 'hsl', 'oklch'] as const)"
       :key="way"
-      v-written="ways[way]"
-      class="field amount"
+      :model-value="ways[way]"
+      class="amount"
       :aria-label="`${label} as ${way}`"
       :disabled="disabled"
-      @change="take(($event.target as HTMLInputElement).value)"
+      @update:model-value="words => take(words)"
     />
     <p v-if="wrong" class="wrong">{{ wrong }}</p>
   </div>
@@ -80,20 +89,18 @@ async function pick() {
   gap: 6px;
   align-items: center;
 }
-.first .field {
+.first [data-slot='root'] {
   flex: 1;
 }
-input[type='color'] {
+.eye {
   width: 36px;
   height: 32px;
-  padding: 0;
+  flex: none;
   border: 1px solid var(--line);
   border-radius: 7px;
-  background: none;
-  cursor: pointer;
 }
-.field.amount {
-  font-size: 12.5px;
+.picker {
+  padding: 10px;
 }
 .wrong {
   color: var(--wrong);

@@ -65,9 +65,9 @@ function makeRole(use: ColorUse, role: Role) {
         <i :style="{ background: use.hex }" />
         <b>{{ use.role ? names[use.role] : use.hex }}</b>
         <span class="quiet amount">{{ use.count ? `${use.count} ${use.count === 1 ? 'place' : 'places'}` : 'on no slide' }}</span>
-        <button v-if="store.canEdit" class="press small" @click="open === key(use) ? (open = null) : begin(use)">
+        <UButton v-if="store.canEdit" size="sm" @click="open === key(use) ? (open = null) : begin(use)">
           {{ open === key(use) ? 'Leave it' : 'Replace' }}
-        </button>
+        </UButton>
       </div>
       <div v-if="open === key(use)" class="more">
         <div class="row">
@@ -80,9 +80,9 @@ function makeRole(use: ColorUse, role: Role) {
             <span class="amount quiet">{{ count }}</span>
           </li>
         </ul>
-        <button class="press small acts" @click="replace(use)">
+        <UButton color="primary" variant="solid" size="sm" @click="replace(use)">
           {{ use.count ? `Replace in ${use.count - staying} ${use.count - staying === 1 ? 'place' : 'places'}` : 'Replace' }}
-        </button>
+        </UButton>
         <p v-if="staying" class="quiet">
           {{ staying }} {{ staying === 1 ? 'diagram is' : 'diagrams are' }} drawn in accents of the palette alone and
           {{ staying === 1 ? 'stays' : 'stay' }}.

@@ -76,9 +76,9 @@ const missing = computed(() => {
   return [...made]
 })
 
-const picker = ref<HTMLInputElement>()
-async function upload(files: FileList | null) {
-  for (const file of files ?? []) {
+const picker = useTemplateRef('picker')
+async function upload(files: readonly File[]) {
+  for (const file of files) {
     const kept = await asking(() =>
       $fetch<TeamFont & { letters: number }>('/api/fonts', {
         method: 'POST',
@@ -89,7 +89,6 @@ async function upload(files: FileList | null) {
     )
     if (kept) tell(`${kept.family}, weight ${kept.weight}${kept.italic ? ', italic' : ''}, is here for the whole team`)
   }
-  if (picker.value) picker.value.value = ''
   await refresh()
 }
 </script>
@@ -99,9 +98,10 @@ async function upload(files: FileList | null) {
     <section>
       <h3>In this theme</h3>
       <div role="radiogroup" aria-label="What to set" class="places">
-        <button
+        <UButton
           v-for="(words, name) in places"
           :key="name"
+          variant="bare"
           class="place"
           role="radio"
           :aria-checked="place === name"
@@ -110,7 +110,7 @@ async function upload(files: FileList | null) {
         >
           <span class="quiet">{{ words }}</span>
           <b :style="{ fontFamily: `'${theme.fonts[name]}'` }">{{ theme.fonts[name] }}</b>
-        </button>
+        </UButton>
       </div>
       <p v-for="[family, letters] in missing" :key="family" class="wrong">
         {{ family }} has no {{ [...letters].slice(0, 8).join(' ') }}. Check names where, and a family that has them.
@@ -119,9 +119,10 @@ async function upload(files: FileList | null) {
     <section>
       <h3>Pairs that go together</h3>
       <div class="pairs">
-        <button
+        <UButton
           v-for="pair in fontPairs"
           :key="pair.label"
+          variant="bare"
           class="pair"
           :disabled="!store.canEdit"
           @click="setFonts(`take the fonts ${pair.label.toLowerCase()}`, { display: pair.display, body: pair.body, mono: pair.mono })"
@@ -129,7 +130,7 @@ async function upload(files: FileList | null) {
           <b :style="{ fontFamily: `'${pair.display}'` }">Boats at six</b>
           <span :style="{ fontFamily: `'${pair.body}'` }">Every hour until late</span>
           <small class="quiet">{{ pair.label }}</small>
-        </button>
+        </UButton>
       </div>
     </section>
     <section>
@@ -147,9 +148,10 @@ async function upload(files: FileList | null) {
       </div>
       <div class="families">
         <template v-if="kind !== 'team'">
-          <button
+          <UButton
             v-for="family in families"
             :key="family.family"
+            variant="bare"
             class="family"
             :class="{ on: theme.fonts[place] === family.family }"
             :disabled="!store.canEdit"
@@ -157,11 +159,12 @@ async function upload(files: FileList | null) {
           >
             <span class="sample" :style="{ fontFamily: `'${family.family}'` }">{{ family.family }}</span>
             <small class="quiet">{{ scriptsOf(family).join(', ') }}</small>
-          </button>
+          </UButton>
         </template>
-        <button
+        <UButton
           v-for="family in kind === 'all' || kind === 'team' ? own : []"
           :key="family"
+          variant="bare"
           class="family"
           :class="{ on: theme.fonts[place] === family }"
           :disabled="!store.canEdit"
@@ -169,21 +172,11 @@ async function upload(files: FileList | null) {
         >
           <span class="sample" :style="{ fontFamily: `'${family}'` }">{{ family }}</span>
           <small class="quiet">the team’s own</small>
-        </button>
+        </UButton>
         <p v-if="kind === 'team' && !own.length" class="quiet">The team has brought no font yet.</p>
       </div>
-      <input
-        ref="picker"
-        type="file"
-        multiple
-        accept=".woff2,.ttf,.otf"
-        class="hidden-words"
-        tabindex="-1"
-        aria-hidden="true"
-        data-test="font-file"
-        @change="upload(($event.target as HTMLInputElement).files)"
-      />
-      <button v-if="store.canEdit" class="press small bring" @click="picker?.click()">Bring a font file (WOFF2, TTF, OTF)</button>
+      <FilePicker ref="picker" multiple accept=".woff2,.ttf,.otf" data-test="font-file" @files="upload" />
+      <UButton v-if="store.canEdit" size="sm" class="bring" @click="picker?.open()">Bring a font file (WOFF2, TTF, OTF)</UButton>
     </section>
     <section>
       <h3>Replace a font throughout</h3>
@@ -195,12 +188,12 @@ async function upload(files: FileList | null) {
         <span v-if="replacing?.from === use.family" class="by">
           by
           <ChoiceField v-model="replacing.to" :items="asTheyAre([...own, ...fontFamilies.map(one => one.family)])" label="Replace by" />
-          <button class="press small acts" @click="replace">Replace in {{ use.count }}</button>
-          <button class="press small" @click="replacing = null">Leave it</button>
+          <UButton color="primary" variant="solid" size="sm" @click="replace">Replace in {{ use.count }}</UButton>
+          <UButton size="sm" @click="replacing = null">Leave it</UButton>
         </span>
-        <button
+        <UButton
           v-else-if="store.canEdit"
-          class="press small"
+          size="sm"
           @click="
             replacing = {
               from: use.family,
@@ -209,7 +202,7 @@ async function upload(files: FileList | null) {
           "
         >
           Replace
-        </button>
+        </UButton>
       </div>
     </section>
   </div>

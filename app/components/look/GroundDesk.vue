@@ -36,9 +36,9 @@ const fills = [
   { kind: 'picture', label: 'Picture' },
 ] as const
 const fill = computed(() => own.value.fill ?? null)
-const picker = ref<HTMLInputElement>()
+const picker = useTemplateRef('picker')
 function choose(kind: (typeof fills)[number]['kind']) {
-  if (kind === 'picture') return picker.value?.click()
+  if (kind === 'picture') return picker.value?.open()
   const base: Color = { role: 'ground' }
   const made: Readonly<Record<'linear' | 'radial' | 'corners', GroundFill>> = {
     linear: {
@@ -65,10 +65,8 @@ function choose(kind: (typeof fills)[number]['kind']) {
   }
   put({ fill: kind === 'plain' ? null : made[kind] })
 }
-async function takePicture(file: File | undefined) {
-  if (!file) return
+async function takePicture(file: File) {
   const media = await uploadPicture(file)
-  if (picker.value) picker.value.value = ''
   if (media)
     put({
       fill: {
@@ -119,28 +117,20 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
         />
       </div>
       <div class="kinds" role="radiogroup" aria-label="Fill of the background">
-        <button
+        <UButton
           v-for="one in fills"
           :key="one.kind"
-          class="press small"
+          size="sm"
+          :active="(fill?.kind ?? 'plain') === one.kind"
           role="radio"
           :aria-checked="(fill?.kind ?? 'plain') === one.kind"
-          :class="{ on: (fill?.kind ?? 'plain') === one.kind }"
           :disabled="!store.canEdit"
           @click="choose(one.kind)"
         >
           {{ one.label }}
-        </button>
+        </UButton>
       </div>
-      <input
-        ref="picker"
-        type="file"
-        accept="image/*"
-        class="hidden-words"
-        tabindex="-1"
-        aria-hidden="true"
-        @change="takePicture(($event.target as HTMLInputElement).files?.[0])"
-      />
+      <FilePicker ref="picker" accept="image/*" @file="takePicture" />
       <template v-if="fill?.kind === 'linear' || fill?.kind === 'radial'">
         <div v-for="(stop, index) in fill.stops" :key="index" class="row">
           <span class="label">{{ index === 0 ? 'From' : index === fill.stops.length - 1 ? 'To' : 'Over' }}</span>
@@ -152,8 +142,8 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
           />
         </div>
         <div class="row">
-          <button
-            class="press small"
+          <UButton
+            size="sm"
             @click="
               put({
                 fill: {
@@ -164,7 +154,7 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
             "
           >
             One more colour
-          </button>
+          </UButton>
         </div>
       </template>
       <div v-if="fill?.kind === 'linear'" class="row">
@@ -343,13 +333,14 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
           />
         </span>
       </div>
-      <button
+      <UButton
         v-if="level !== 'theme' && says && store.canEdit"
-        class="press small back"
+        size="sm"
+        class="back"
         @click="set('let the ground be inherited', { ground: undefined, backdrop: undefined })"
       >
         Take it from {{ level === 'slide' ? 'the layout' : level === 'layout' ? 'the master' : 'the theme' }} again
-      </button>
+      </UButton>
     </template>
     <p v-else class="quiet">There is no slide yet whose {{ level }} this could be.</p>
   </div>

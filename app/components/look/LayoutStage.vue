@@ -81,11 +81,9 @@ const addShape = (shape: 'rectangle' | 'ellipse') =>
     fill: { role: 'accent2' },
     box: middle(300, shape === 'ellipse' ? 300 : 12),
   })
-const picker = ref<HTMLInputElement>()
-async function addPicture(file: File | undefined) {
-  if (!file) return
+const picker = useTemplateRef('picker')
+async function addPicture(file: File) {
   const media = await uploadPicture(file)
-  if (picker.value) picker.value.value = ''
   if (!media) return
   const natural = { width: media.width ?? 800, height: media.height ?? 600 }
   const scale = Math.min(1, 500 / natural.width, 400 / natural.height)
@@ -123,31 +121,23 @@ const fieldMenu = computed(() => [fields.map(([field, name]) => ({ label: name, 
       <div id="text-tools" />
       <template v-if="onLayout && !stage.editing">
         <span class="quiet">A place for</span>
-        <button class="press small" @click="addPlace.text">Text</button>
-        <button class="press small" @click="addPlace.picture">Picture</button>
-        <button class="press small" @click="addPlace.chart">Chart</button>
-        <button class="press small" @click="addPlace.any">Anything</button>
+        <UButton size="sm" @click="addPlace.text">Text</UButton>
+        <UButton size="sm" @click="addPlace.picture">Picture</UButton>
+        <UButton size="sm" @click="addPlace.chart">Chart</UButton>
+        <UButton size="sm" @click="addPlace.any">Anything</UButton>
         <UDropdownMenu :items="diagrams" :ui="{ content: 'max-h-80 overflow-y-auto' }">
-          <button class="press small">{{ arranging ? `Diagram: ${arranging.label}` : 'Diagram' }}</button>
+          <UButton size="sm">{{ arranging ? `Diagram: ${arranging.label}` : 'Diagram' }}</UButton>
         </UDropdownMenu>
       </template>
       <template v-if="!stage.editing">
         <span class="quiet">On every slide</span>
-        <button class="press small" @click="addText">Text</button>
-        <UDropdownMenu :items="fieldMenu"><button class="press small">Number, date, names</button></UDropdownMenu>
-        <button class="press small" @click="picker?.click()">Picture</button>
-        <button class="press small" @click="addShape('rectangle')">Rule</button>
-        <button class="press small" @click="addShape('ellipse')">Ellipse</button>
+        <UButton size="sm" @click="addText">Text</UButton>
+        <UDropdownMenu :items="fieldMenu"><UButton size="sm">Number, date, names</UButton></UDropdownMenu>
+        <UButton size="sm" @click="picker?.open()">Picture</UButton>
+        <UButton size="sm" @click="addShape('rectangle')">Rule</UButton>
+        <UButton size="sm" @click="addShape('ellipse')">Ellipse</UButton>
       </template>
-      <input
-        ref="picker"
-        type="file"
-        accept="image/*"
-        class="hidden-words"
-        tabindex="-1"
-        aria-hidden="true"
-        @change="addPicture(($event.target as HTMLInputElement).files?.[0])"
-      />
+      <FilePicker ref="picker" accept="image/*" @file="addPicture" />
     </div>
     <div class="canvas"><StageCanvas /></div>
     <div class="parts"><PartsList /></div>

@@ -104,38 +104,36 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
   <div class="desk own">
     <div v-for="{ master, layouts } in masters" :key="master.id" class="master">
       <div class="line">
-        <input
+        <WordsField
           v-if="naming === master.id"
-          v-written="master.name"
           v-cursor
-          class="field"
+          :model-value="master.name"
           v-bind="fieldLimits('masters', 'name')"
           aria-label="Name of the master"
-          @change="rename('masters', master.id, ($event.target as HTMLInputElement).value)"
+          @update:model-value="words => rename('masters', master.id, words)"
           @blur="naming = null"
         />
-        <button v-else class="name" :class="{ on: where.lookOwner === master.id }" @click="open(master.id)">
+        <UButton v-else variant="bare" class="name" :class="{ on: where.lookOwner === master.id }" @click="open(master.id)">
           <b>{{ master.name }}</b>
           <span class="quiet">on every slide of {{ layouts.length }} {{ layouts.length === 1 ? 'layout' : 'layouts' }}</span>
-        </button>
+        </UButton>
         <UDropdownMenu v-if="store.canEdit" :items="menu('master', master.id)">
-          <button class="more" :aria-label="`What to do with master ${master.name}`"><UIcon name="i-lucide-ellipsis" /></button>
+          <UButton variant="ghost" size="sm" class="more" icon="i-lucide-ellipsis" :aria-label="`What to do with master ${master.name}`" />
         </UDropdownMenu>
       </div>
       <div class="layouts">
         <div v-for="{ layout, slides } in layouts" :key="layout.id" class="layout" :class="{ on: where.lookOwner === layout.id }">
-          <button class="shot" :aria-label="`Edit layout ${layout.name}`" @click="open(layout.id)">
+          <UButton variant="bare" class="shot" :aria-label="`Edit layout ${layout.name}`" @click="open(layout.id)">
             <NearThumb :deck="store.deck" :slide="layout.id" :width="118" :ratio="ratio" prompts />
-          </button>
+          </UButton>
           <div class="line small">
-            <input
+            <WordsField
               v-if="naming === layout.id"
-              v-written="layout.name"
               v-cursor
-              class="field"
+              :model-value="layout.name"
               v-bind="fieldLimits('layouts', 'name')"
               aria-label="Name of the layout"
-              @change="rename('layouts', layout.id, ($event.target as HTMLInputElement).value)"
+              @update:model-value="words => rename('layouts', layout.id, words)"
               @blur="naming = null"
             />
             <span v-else class="words">
@@ -143,7 +141,13 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
               <span class="quiet">{{ slides.length ? `${slides.length} ${slides.length === 1 ? 'slide' : 'slides'}` : 'unused' }}</span>
             </span>
             <UDropdownMenu v-if="store.canEdit" :items="menu('layout', layout.id)">
-              <button class="more" :aria-label="`What to do with layout ${layout.name}`"><UIcon name="i-lucide-ellipsis" /></button>
+              <UButton
+                variant="ghost"
+                size="sm"
+                class="more"
+                icon="i-lucide-ellipsis"
+                :aria-label="`What to do with layout ${layout.name}`"
+              />
             </UDropdownMenu>
           </div>
         </div>
@@ -178,8 +182,8 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
         </template>
       </template>
       <template #footer>
-        <button class="press" @click="removing = null">Leave it</button>
-        <button class="press acts" :disabled="!others.length" @click="remove">Take it away</button>
+        <UButton @click="removing = null">Leave it</UButton>
+        <UButton color="primary" variant="solid" :disabled="!others.length" @click="remove">Take it away</UButton>
       </template>
     </UModal>
   </div>
@@ -249,19 +253,8 @@ div.desk.own {
   line-height: 1.25;
   overflow-wrap: anywhere;
 }
-.small .field {
+.small [data-slot='root'] {
   width: 96px;
-}
-.more {
-  border: 0;
-  background: none;
-  color: var(--third);
-  cursor: pointer;
-  padding: 4px;
-  border-radius: 6px;
-}
-.more:hover {
-  background: var(--act-wash);
 }
 .heir {
   display: flex;

@@ -60,9 +60,10 @@ const width = computed(() => (preview.value ? 170 : 226))
   <div class="look-desk" :class="{ editing: part === 'layouts' }">
     <nav class="nav" aria-label="Look">
       <ComposeViews class="views" />
-      <button
+      <UButton
         v-for="one in parts"
         :key="one.name"
+        variant="bare"
         class="item"
         :class="{ on: part === one.name }"
         :aria-current="part === one.name || undefined"
@@ -70,7 +71,7 @@ const width = computed(() => (preview.value ? 170 : 226))
       >
         <UIcon :name="one.icon" />
         {{ one.label }}
-      </button>
+      </UButton>
     </nav>
     <aside class="panel" aria-label="Settings of the look">
       <PaletteDesk v-if="part === 'palette'" />
@@ -93,10 +94,10 @@ const width = computed(() => (preview.value ? 170 : 226))
       <p v-if="preview" class="quiet">Before and after, slide by slide. Nothing is changed until it is put on.</p>
       <div class="slides" :style="{ gridTemplateColumns: `repeat(auto-fill, ${preview ? width * 2 + 14 : width + 4}px)` }">
         <div v-for="(slide, index) in store.slides" :key="slide.id" class="slide" :class="{ here: slide.id === where.slideId }">
-          <button class="pair" :aria-label="`Slide ${index + 1}`" @click="where.goToSlide(slide.id)">
+          <UButton variant="bare" class="pair" :aria-label="`Slide ${index + 1}`" @click="where.goToSlide(slide.id)">
             <span class="frame"><NearThumb :deck="drawnDeck(index)" :slide="slide.id" :width="width" :ratio="ratio" /></span>
             <span v-if="preview" class="frame"><NearThumb :deck="preview" :slide="slide.id" :width="width" :ratio="ratio" /></span>
-          </button>
+          </UButton>
           <span class="name">
             <span class="amount">{{ index + 1 }}</span>
             <span class="words">{{ titleOf(store.current, slide.id) || 'Untitled' }}</span>
@@ -177,7 +178,7 @@ const width = computed(() => (preview.value ? 170 : 226))
 .panel :deep(h3) {
   font-size: 15px;
 }
-.panel :deep(section > .press.small) {
+.panel :deep(section > [data-slot='base']) {
   align-self: flex-start;
 }
 .wall {

@@ -46,11 +46,10 @@ const made = computed(() => paletteFrom(brand.value, harmony.value, ground.value
 const wanted = ref<'all' | 'light' | 'dark'>('all')
 const shown = computed(() => schemes.filter(scheme => wanted.value === 'all' || scheme.ground === wanted.value))
 
-const picker = ref<HTMLInputElement>()
+const picker = useTemplateRef('picker')
 const pictured = ref<string[]>([])
 const busy = ref('')
-async function read(file: File | undefined) {
-  if (!file) return
+async function read(file: File) {
   busy.value = `Looking at ${file.name}`
   try {
     const picture = await createImageBitmap(file)
@@ -67,7 +66,6 @@ async function read(file: File | undefined) {
     useToast().add({ title: `“${file.name}” is no picture that can be read here. JPEG, PNG, WebP and SVG can.`, color: 'error' })
   }
   busy.value = ''
-  if (picker.value) picker.value.value = ''
 }
 const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[name])
 </script>
@@ -77,9 +75,10 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
     <section>
       <h3>Roles</h3>
       <div class="roles" role="radiogroup" aria-label="Role">
-        <button
+        <UButton
           v-for="name in roleNames"
           :key="name"
+          variant="bare"
           class="role"
           role="radio"
           :aria-checked="role === name"
@@ -88,7 +87,7 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
         >
           <i :style="{ background: palette[name] }" />
           <span>{{ names[name] }}</span>
-        </button>
+        </UButton>
       </div>
       <ColorEntry
         :model-value="palette[role]"
@@ -97,14 +96,15 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
         @update:model-value="(hex: string) => put(`change ${names[role].toLowerCase()}`, { ...palette, [role]: hex })"
       />
       <p v-if="saying" class="saying" :class="{ wrong: !carrying.carries }">{{ saying }}</p>
-      <button
+      <UButton
         v-if="role !== 'ground' && !carrying.carries && store.canEdit"
-        class="press small nearest"
+        size="sm"
+        class="nearest"
         @click="put(`change ${names[role].toLowerCase()}`, { ...palette, [role]: carrying.nearest })"
       >
         <i :style="{ background: carrying.nearest }" />
         Take the nearest that can, {{ carrying.nearest }}
-      </button>
+      </UButton>
     </section>
     <section>
       <h3>From a brand colour</h3>
@@ -124,36 +124,28 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
           label="Background of the palette"
         />
       </div>
-      <button class="scheme wide" :disabled="!store.canEdit" @click="put('take a palette from a brand colour', made)">
+      <UButton variant="bare" class="scheme wide" :disabled="!store.canEdit" @click="put('take a palette from a brand colour', made)">
         <PaletteStrip :palette="made" />
         <span>Take this palette</span>
-      </button>
+      </UButton>
     </section>
     <section>
       <h3>From a logo or picture</h3>
-      <input
-        ref="picker"
-        type="file"
-        accept="image/*"
-        class="hidden-words"
-        tabindex="-1"
-        aria-hidden="true"
-        data-test="palette-picture"
-        @change="read(($event.target as HTMLInputElement).files?.[0])"
-      />
-      <button class="press small" @click="picker?.click()">Choose a picture</button>
+      <FilePicker ref="picker" accept="image/*" data-test="palette-picture" @file="read" />
+      <UButton size="sm" @click="picker?.open()">Choose a picture</UButton>
       <span class="quiet" role="status">{{ busy }}</span>
       <template v-if="pictured.length">
-        <button
+        <UButton
           v-for="tone in ['light', 'dark'] as const"
           :key="tone"
+          variant="bare"
           class="scheme wide"
           :disabled="!store.canEdit"
           @click="put('take a palette from a picture', paletteFromColors(pictured, tone))"
         >
           <PaletteStrip :palette="paletteFromColors(pictured, tone)" />
           <span>On a {{ tone }} background</span>
-        </button>
+        </UButton>
       </template>
     </section>
     <section>
@@ -170,9 +162,10 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
         />
       </div>
       <div class="schemes">
-        <button
+        <UButton
           v-for="scheme in shown"
           :key="scheme.name"
+          variant="bare"
           class="scheme"
           :class="{ on: same(scheme.palette, palette) }"
           :aria-pressed="same(scheme.palette, palette)"
@@ -181,7 +174,7 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
         >
           <PaletteStrip :palette="scheme.palette" />
           <span>{{ scheme.label }}</span>
-        </button>
+        </UButton>
       </div>
     </section>
   </div>

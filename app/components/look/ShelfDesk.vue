@@ -55,9 +55,8 @@ async function remove(theme: Kept) {
   if (trying.value === theme.id) trying.value = null
   await refresh()
 }
-const picker = ref<HTMLInputElement>()
-async function bring(file: File | undefined) {
-  if (!file) return
+const picker = useTemplateRef('picker')
+async function bring(file: File) {
   const brought = await asking(() =>
     $fetch<{ id: string; name: string }>('/api/themes/file', {
       method: 'POST',
@@ -65,7 +64,6 @@ async function bring(file: File | undefined) {
       headers: { 'content-type': 'application/octet-stream' },
     }),
   )
-  if (picker.value) picker.value.value = ''
   if (!brought) return
   tell(`“${brought.name}” is in the library`)
   await refresh()
@@ -78,36 +76,27 @@ async function bring(file: File | undefined) {
       <h3>The team’s library</h3>
       <p v-if="themes && !themes.length" class="quiet">Nothing yet. Keep this deck’s look below, and any deck can wear it.</p>
       <div v-for="theme in themes" :key="theme.id" class="theme" :class="{ on: trying === theme.id }">
-        <button class="look" :aria-pressed="trying === theme.id" @click="trying = trying === theme.id ? null : theme.id">
+        <UButton variant="bare" class="look" :aria-pressed="trying === theme.id" @click="trying = trying === theme.id ? null : theme.id">
           <PaletteStrip :palette="deckTheme(theme.content).palette" />
           <span>{{ theme.name }}</span>
-        </button>
+        </UButton>
         <div v-if="trying === theme.id" class="acts">
-          <button class="press small acts" :disabled="!store.canEdit" @click="putOn">Put it on this deck</button>
-          <button v-if="store.canEdit" class="press small" @click="keep(theme.id)">Replace it by this deck’s look</button>
-          <a class="press small" :href="`/api/themes/${theme.id}/file`" download>Export as a file</a>
-          <button v-if="store.canEdit" class="press small" @click="remove(theme)">Remove</button>
+          <UButton color="primary" variant="solid" size="sm" :disabled="!store.canEdit" @click="putOn">Put it on this deck</UButton>
+          <UButton v-if="store.canEdit" size="sm" @click="keep(theme.id)">Replace it by this deck’s look</UButton>
+          <UButton size="sm" :to="`/api/themes/${theme.id}/file`" external download>Export as a file</UButton>
+          <UButton v-if="store.canEdit" size="sm" @click="remove(theme)">Remove</UButton>
         </div>
       </div>
     </section>
     <section v-if="store.canEdit">
       <h3>Keep this deck’s look</h3>
       <form class="keep" @submit.prevent="keep()">
-        <input v-model="name" class="field" maxlength="120" :placeholder="deckTheme(store.current).name" aria-label="Name of the theme" />
-        <button class="press small">Save to the library</button>
+        <UInput v-model="name" maxlength="120" :placeholder="deckTheme(store.current).name" aria-label="Name of the theme" />
+        <UButton type="submit" size="sm">Save to the library</UButton>
       </form>
       <p class="quiet">Colours, fonts, text styles, ground, logo, footer, masters and layouts.</p>
-      <input
-        ref="picker"
-        type="file"
-        accept=".zip"
-        class="hidden-words"
-        tabindex="-1"
-        aria-hidden="true"
-        data-test="theme-file"
-        @change="bring(($event.target as HTMLInputElement).files?.[0])"
-      />
-      <button class="press small bring" @click="picker?.click()">Bring a theme or deck file</button>
+      <FilePicker ref="picker" accept=".zip" data-test="theme-file" @file="bring" />
+      <UButton size="sm" class="bring" @click="picker?.open()">Bring a theme or deck file</UButton>
     </section>
   </div>
 </template>
@@ -145,7 +134,7 @@ async function bring(file: File | undefined) {
   display: flex;
   gap: 6px;
 }
-.keep .field {
+.keep [data-slot='root'] {
   flex: 1;
 }
 .bring {

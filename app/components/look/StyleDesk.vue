@@ -20,7 +20,6 @@ function clean(next: TextStyle): TextStyle {
     if (made[key] === undefined || made[key] === false) delete made[key]
   return made
 }
-const value = (event: Event) => (event.target as HTMLInputElement).value
 const departing = computed(() => departuresOf(store.current))
 const here = computed(() => departing.value.filter(one => one.style === chosen.value))
 const departingWords = computed(() => {
@@ -52,9 +51,10 @@ const weights = [300, 400, 500, 600, 700, 800]
 <template>
   <div class="desk own">
     <div class="list" role="listbox" aria-label="Text styles">
-      <button
+      <UButton
         v-for="(one, name) in styles"
         :key="name"
+        variant="bare"
         class="style"
         role="option"
         :aria-selected="chosen === name"
@@ -72,18 +72,17 @@ const weights = [300, 400, 500, 600, 700, 800]
           {{ one.name }}
         </span>
         <span class="quiet amount">{{ one.size }}</span>
-      </button>
+      </UButton>
     </div>
-    <button v-if="store.canEdit" class="press small own-style" @click="add">A style of your own</button>
+    <UButton v-if="store.canEdit" size="sm" class="own-style" @click="add">A style of your own</UButton>
     <section>
       <label class="name">
         Name
-        <input
-          v-written="style.name"
-          class="field"
+        <WordsField
+          :model-value="style.name"
           maxlength="60"
           :disabled="!store.canEdit"
-          @change="value($event).trim() && set({ name: value($event).trim() })"
+          @update:model-value="words => words.trim() && set({ name: words.trim() })"
         />
       </label>
       <div class="row">
@@ -101,7 +100,7 @@ const weights = [300, 400, 500, 600, 700, 800]
       </div>
       <p v-if="style.family" class="quiet">
         In a family of its own, {{ style.family }}.
-        <button class="link" @click="set({ family: undefined })">Follow the theme</button>
+        <UButton variant="bare" class="link" @click="set({ family: undefined })">Follow the theme</UButton>
       </p>
       <div class="row">
         <span class="label">Size, at least</span>
@@ -133,14 +132,9 @@ const weights = [300, 400, 500, 600, 700, 800]
             label="Weight"
             @update:model-value="next => set({ weight: Number(next) })"
           />
-          <button
-            class="press small"
-            :class="{ on: style.italic }"
-            :aria-pressed="!!style.italic"
-            @click="set({ italic: !style.italic || undefined })"
-          >
+          <UButton size="sm" :active="style.italic" :aria-pressed="!!style.italic" @click="set({ italic: !style.italic || undefined })">
             Italic
-          </button>
+          </UButton>
         </span>
       </div>
       <div class="row">
@@ -214,12 +208,12 @@ const weights = [300, 400, 500, 600, 700, 800]
       <div v-for="(bullet, level) in bullets" :key="level" class="row">
         <span class="label">Bullet, level {{ level + 1 }}</span>
         <span class="pair">
-          <input
-            v-written="bullet.symbol"
-            class="field symbol"
+          <WordsField
+            :model-value="bullet.symbol"
+            class="symbol"
             maxlength="8"
             :aria-label="`Bullet of level ${level + 1}`"
-            @change="setBullet(level, { symbol: value($event) })"
+            @update:model-value="words => setBullet(level, { symbol: words })"
           />
           <ColorField
             :model-value="bullet.color"
@@ -229,26 +223,27 @@ const weights = [300, 400, 500, 600, 700, 800]
           />
         </span>
       </div>
-      <button
+      <UButton
         v-if="store.canEdit && bullets.length < 9"
-        class="press small back"
+        size="sm"
+        class="back"
         @click="set({ deeperBullets: [...(style.deeperBullets ?? []), { symbol: '–', color: { role: 'ink', alpha: 0.6 } }] })"
       >
         A bullet for level {{ bullets.length + 1 }}
-      </button>
-      <button v-if="!shipped.has(chosen) && store.canEdit" class="press small back" @click="remove">
+      </UButton>
+      <UButton v-if="!shipped.has(chosen) && store.canEdit" size="sm" class="back" @click="remove">
         Take this style away{{
           usesOfStyle(store.current, chosen).length ? `; ${usesOfStyle(store.current, chosen).length} texts become Body` : ''
         }}
-      </button>
+      </UButton>
     </section>
     <section class="departs">
       <p>
         {{ departingWords }}
       </p>
       <div v-if="store.canEdit" class="pair">
-        <button v-if="here.length" class="press small" @click="returnAll(here)">Return {{ here.length }} to {{ style.name }}</button>
-        <button v-if="departing.length" class="press small" @click="returnAll(departing)">Return all {{ departing.length }}</button>
+        <UButton v-if="here.length" size="sm" @click="returnAll(here)">Return {{ here.length }} to {{ style.name }}</UButton>
+        <UButton v-if="departing.length" size="sm" @click="returnAll(departing)">Return all {{ departing.length }}</UButton>
       </div>
     </section>
     <AccentDesk />

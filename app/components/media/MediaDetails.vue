@@ -29,7 +29,6 @@ watch(
 async function set(fields: Partial<MediaEntry>) {
   if (await asking(() => $fetch(`/api/media/${props.entry.hash}`, { method: 'PATCH', body: fields }))) emit('changed')
 }
-const value = (event: Event) => (event.target as HTMLInputElement).value
 const newTag = ref('')
 function addTag() {
   const tag = newTag.value.trim()
@@ -90,13 +89,13 @@ const slidesWords = (use: Use) =>
       />
       <audio v-else :key="`s${entry.hash}`" :src="`/api/media/${entry.hash}`" controls preload="metadata" />
     </div>
-    <input
-      v-written="entry.name"
-      class="field title"
+    <WordsField
+      :model-value="entry.name"
+      class="title"
       aria-label="Name"
       maxlength="200"
       :readonly="!canEdit"
-      @change="value($event).trim() && set({ name: value($event) })"
+      @update:model-value="words => words.trim() && set({ name: words })"
     />
     <p class="quiet small">
       {{ entry.by ? `${size}, from ${entry.by}` : size }}
@@ -111,14 +110,13 @@ const slidesWords = (use: Use) =>
     </div>
     <label class="line">
       Folder
-      <input
-        v-written="entry.folder"
-        class="field"
+      <WordsField
+        :model-value="entry.folder"
         list="folders"
         placeholder="none"
         maxlength="120"
         :readonly="!canEdit"
-        @change="set({ folder: value($event) })"
+        @update:model-value="words => set({ folder: words })"
       />
     </label>
     <datalist id="folders"><option v-for="folder in folders" :key="folder" :value="folder" /></datalist>
@@ -127,36 +125,39 @@ const slidesWords = (use: Use) =>
       <span class="tags">
         <span v-for="tag in entry.tags" :key="tag" class="tag">
           {{ tag }}
-          <button v-if="canEdit" :aria-label="`Without ${tag}`" @click="set({ tags: entry.tags.filter(known => known !== tag) })">
+          <UButton
+            v-if="canEdit"
+            variant="bare"
+            :aria-label="`Without ${tag}`"
+            @click="set({ tags: entry.tags.filter(known => known !== tag) })"
+          >
             <UIcon name="i-lucide-x" />
-          </button>
+          </UButton>
         </span>
         <form v-if="canEdit" @submit.prevent="addTag">
-          <input v-model="newTag" class="field short" placeholder="another" aria-label="Another tag" maxlength="60" @blur="addTag" />
+          <UInput v-model="newTag" class="short" placeholder="another" aria-label="Another tag" maxlength="60" @blur="addTag" />
         </form>
       </span>
     </div>
     <label class="line">
       Credit line
-      <input
-        v-written="entry.credit"
-        class="field"
+      <WordsField
+        :model-value="entry.credit"
         placeholder="Photograph: Ines Rahm"
         maxlength="300"
         :readonly="!canEdit"
-        @change="set({ credit: value($event) })"
+        @update:model-value="words => set({ credit: words })"
       />
     </label>
     <label class="stack">
       Rights
-      <textarea
-        v-written="entry.rights"
-        class="field"
+      <WordsField
+        :model-value="entry.rights"
         rows="2"
         placeholder="Who has them, and what they allow"
         maxlength="1000"
         :readonly="!canEdit"
-        @change="set({ rights: value($event) })"
+        @update:model-value="words => set({ rights: words })"
       />
     </label>
     <section>
@@ -171,10 +172,10 @@ const slidesWords = (use: Use) =>
       </ul>
     </section>
     <div v-if="canEdit" class="foot">
-      <button class="press small" :disabled="!uses?.length" data-test="replace-media" @click="choosing = true">Another in its place</button>
-      <button class="press small" :disabled="!uses || !!uses.length" :title="uses?.length ? 'Decks show it' : undefined" @click="drop">
+      <UButton size="sm" :disabled="!uses?.length" data-test="replace-media" @click="choosing = true">Another in its place</UButton>
+      <UButton size="sm" :disabled="!uses || !!uses.length" :title="uses?.length ? 'Decks show it' : undefined" @click="drop">
         Take it out
-      </button>
+      </UButton>
     </div>
     <MediaFinder
       v-if="kind === 'picture'"
@@ -205,9 +206,15 @@ const slidesWords = (use: Use) =>
             <span class="quiet">{{ use.places === 1 ? 'one place' : `${use.places} places` }}, {{ slidesWords(use) }}</span>
           </label>
           <p class="quiet small">Frames, looks and places stay. What is published already is not touched.</p>
-          <button class="press acts" :disabled="!chosen.length || by.hash === entry.hash" data-test="replace-now" @click="replace">
+          <UButton
+            color="primary"
+            variant="solid"
+            :disabled="!chosen.length || by.hash === entry.hash"
+            data-test="replace-now"
+            @click="replace"
+          >
             Put it in {{ chosen.length === 1 ? 'this deck' : `${chosen.length} decks` }}
-          </button>
+          </UButton>
         </div>
       </template>
     </UModal>
@@ -346,8 +353,5 @@ figure img {
   grid-template-columns: auto 1fr auto;
   gap: 8px;
   align-items: center;
-}
-.deck input {
-  accent-color: var(--act);
 }
 </style>

@@ -28,20 +28,15 @@ useInfiniteScroll(list, more, { distance: 200, canLoadMore })
     <template #body>
       <div class="picker">
         <div class="line">
-          <input
-            v-model="wish.find"
-            v-cursor
-            class="field wide"
-            placeholder="A word of its name, tag or folder"
-            aria-label="Find in Media"
-          />
+          <UInput v-model="wish.find" v-cursor class="wide" placeholder="A word of its name, tag or folder" aria-label="Find in Media" />
           <ChoiceField
             v-model="wish.folder"
             :items="[{ value: '', label: 'all folders' }, ...folders.map(folder => ({ value: folder.name, label: folder.name }))]"
             label="Folder"
           />
-          <button
-            class="press acts"
+          <UButton
+            color="primary"
+            variant="solid"
             data-test="own-picture"
             @click="
               () => {
@@ -51,7 +46,7 @@ useInfiniteScroll(list, more, { distance: 200, canLoadMore })
             "
           >
             A file of your own
-          </button>
+          </UButton>
         </div>
         <div ref="list" class="tiles">
           <MediaTile

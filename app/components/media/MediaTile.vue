@@ -7,7 +7,8 @@ const emit = defineEmits<{ choose: [] }>()
 </script>
 
 <template>
-  <button
+  <UButton
+    variant="bare"
     class="tile"
     :class="{ chosen }"
     :aria-pressed="chosen"
@@ -21,7 +22,7 @@ const emit = defineEmits<{ choose: [] }>()
       <span v-if="entry.seconds" class="amount length">{{ clockWords(entry.seconds) }}</span>
     </span>
     <span class="name">{{ entry.name }}</span>
-  </button>
+  </UButton>
 </template>
 
 <style scoped>

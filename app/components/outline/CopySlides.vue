@@ -54,8 +54,8 @@ async function copy() {
       </div>
     </template>
     <template #footer>
-      <button class="press" @click="emit('close')">Leave it</button>
-      <button class="press acts" :disabled="!to || busy" @click="copy">Copy</button>
+      <UButton @click="emit('close')">Leave it</UButton>
+      <UButton color="primary" variant="solid" :disabled="!to || busy" @click="copy">Copy</UButton>
     </template>
   </UModal>
 </template>

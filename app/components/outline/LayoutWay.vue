@@ -35,7 +35,8 @@ const ratio = computed(() => infoOf(props.deck).size.height / infoOf(props.deck)
 </script>
 
 <template>
-  <button
+  <UButton
+    variant="bare"
     class="way"
     :class="{ chosen }"
     :aria-label="family.label"
@@ -51,7 +52,7 @@ const ratio = computed(() => infoOf(props.deck).size.height / infoOf(props.deck)
       <b>{{ family.label }}</b>
       <span v-if="room !== null" class="quiet">{{ room ? `room for ${room}` : 'too small for these words' }}</span>
     </span>
-  </button>
+  </UButton>
 </template>
 
 <style scoped>

@@ -88,15 +88,14 @@ onMounted(() => {
     <h2>Ways to lay out slide {{ current + 1 }}</h2>
     <p class="reason">{{ ranked[0]?.reason }} The likeliest comes first; every layout below takes the words as they are.</p>
     <div class="asking">
-      <input
+      <UInput
         v-model="purpose"
-        class="field"
         type="search"
         placeholder="Name what the slide is for, such as compare two routes"
         aria-label="What the slide is for"
       />
-      <button class="press" @click="emit('other')">From another deck</button>
-      <button class="press" @click="emit('starter')">Starters</button>
+      <UButton @click="emit('other')">From another deck</UButton>
+      <UButton @click="emit('starter')">Starters</UButton>
     </div>
     <p v-if="purpose.trim() && !found.length" class="quiet none">
       No layout goes by “{{ purpose.trim() }}”. Try a plainer word, such as steps, team or numbers.
@@ -119,19 +118,19 @@ onMounted(() => {
     <div class="build">
       <span class="label">Entrance</span>
       <div class="kinds" role="radiogroup" aria-label="Entrance">
-        <button
+        <UButton
           v-for="way in builds"
           :key="way.value"
-          class="press small"
+          size="sm"
+          :active="build === way.value"
           role="radio"
           :aria-checked="build === way.value"
-          :class="{ on: build === way.value }"
           :title="way.title"
           :disabled="!store.canEdit"
           @click="setBuild(way.value)"
         >
           {{ way.label }}
-        </button>
+        </UButton>
       </div>
     </div>
   </section>
@@ -158,7 +157,7 @@ h2 {
   gap: 8px;
   margin-bottom: 14px;
 }
-.asking .field {
+.asking [data-slot='root'] {
   flex: 1;
   padding: 7px 10px;
 }

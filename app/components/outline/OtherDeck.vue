@@ -124,17 +124,12 @@ function take() {
     <template #body>
       <div class="other">
         <div class="side">
-          <input
-            v-model="words"
-            class="field"
-            type="search"
-            placeholder="Find slides by their words"
-            aria-label="Find slides by their words"
-          />
+          <UInput v-model="words" type="search" placeholder="Find slides by their words" aria-label="Find slides by their words" />
           <div v-if="!searching" class="decks" role="listbox" aria-label="Decks">
-            <button
+            <UButton
               v-for="deck in others"
               :key="deck.id"
+              variant="bare"
               class="deck"
               role="option"
               :aria-selected="from === deck.id"
@@ -143,15 +138,16 @@ function take() {
             >
               <span>{{ deck.title }}</span>
               <span class="quiet amount">{{ deck.slides }}</span>
-            </button>
+            </UButton>
             <p v-if="shelf && !others.length" class="quiet">There is no other deck yet.</p>
           </div>
           <p v-else class="quiet">{{ looking ? 'Looking' : `${shown.length} slide${shown.length === 1 ? '' : 's'} with these words` }}</p>
         </div>
         <div class="slides">
-          <button
+          <UButton
             v-for="one in shown"
             :key="one.slide"
+            variant="bare"
             class="one"
             :class="{ on: chosen.has(one.slide) }"
             :aria-pressed="chosen.has(one.slide)"
@@ -162,7 +158,7 @@ function take() {
             </span>
             <span class="name">{{ one.name }}</span>
             <span class="quiet where">{{ one.where }}</span>
-          </button>
+          </UButton>
           <p v-if="!shown.length && !looking" class="quiet none">
             {{ searching ? 'No slide of another deck has these words.' : 'Choose a deck on the left.' }}
           </p>
@@ -181,10 +177,10 @@ function take() {
           { value: 'theirs', label: 'In their own' },
         ]"
       />
-      <button class="press" @click="emit('close')">Leave it</button>
-      <button class="press acts" :disabled="!chosen.size || !store.canEdit" @click="take">
+      <UButton @click="emit('close')">Leave it</UButton>
+      <UButton color="primary" variant="solid" :disabled="!chosen.size || !store.canEdit" @click="take">
         {{ chosen.size > 1 ? `Take ${chosen.size} slides over` : 'Take the slide over' }}
-      </button>
+      </UButton>
     </template>
   </UModal>
 </template>

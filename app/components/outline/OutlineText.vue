@@ -230,13 +230,11 @@ async function takeOutline(text: string, row: Row | undefined, name = '') {
   for (const note of notes) useToast().add({ title: note, color: 'warning', duration: 9000 })
 }
 
-const picker = ref<HTMLInputElement>()
-async function readFile(file: File | undefined) {
-  if (!file) return
+const picker = useTemplateRef('picker')
+async function readFile(file: File) {
   if (file.size > 5_000_000)
     useToast().add({ title: `“${file.name}” has more than 5 MB. An outline is plain text; paste the part that you need.`, color: 'error' })
   else await takeOutline(await file.text(), rows.value.at(-1), file.name)
-  if (picker.value) picker.value.value = ''
 }
 
 const setSlide = (row: Row, label: string, fields: object) =>
@@ -363,17 +361,13 @@ defineExpose({ takeOutline })
     <div class="head">
       <slot name="head" />
       <span class="quiet hint">{{ busy || 'one line a slide' }}</span>
-      <input
+      <FilePicker
         ref="picker"
-        type="file"
         accept=".txt,.md,.markdown,.opml,.csv,.tsv,text/plain,text/markdown,text/csv"
-        class="hidden-words"
-        tabindex="-1"
-        aria-hidden="true"
         data-test="outline-file"
-        @change="readFile(($event.target as HTMLInputElement).files?.[0])"
+        @file="readFile"
       />
-      <button v-if="store.canEdit" class="press small" title="Text, Markdown, OPML or CSV" @click="picker?.click()">Read a file</button>
+      <UButton v-if="store.canEdit" size="sm" title="Text, Markdown, OPML or CSV" @click="picker?.open()">Read a file</UButton>
     </div>
     <div ref="list" class="list">
       <div class="rows" :style="{ height: `${virtual.getTotalSize()}px` }">
@@ -495,12 +489,11 @@ defineExpose({ takeOutline })
       </div>
       <div v-if="!rows.length" class="none">
         <p>Nothing here yet. Write what you will say, a line a slide.</p>
-        <button class="press acts" @click="firstSlide">Begin</button>
+        <UButton color="primary" variant="solid" @click="firstSlide">Begin</UButton>
       </div>
-      <button v-else-if="store.canEdit" class="press plain new" @click="newSlideAfter(rows.at(-1)!.slide.id)">
-        <UIcon name="i-lucide-plus" />
+      <UButton v-else-if="store.canEdit" variant="ghost" class="new" icon="i-lucide-plus" @click="newSlideAfter(rows.at(-1)!.slide.id)">
         New slide at the end
-      </button>
+      </UButton>
     </div>
   </section>
 </template>

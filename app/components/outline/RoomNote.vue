@@ -59,10 +59,10 @@ const percent = (share: number) => `${Math.round(share * 100)} %`
       }}
     </p>
     <div v-if="full && store.canEdit" class="ways-out">
-      <button v-for="family in roomier" :key="family.name" class="press small" @click="take(family)">
+      <UButton v-for="family in roomier" :key="family.name" size="sm" @click="take(family)">
         Lay out as {{ family.label.toLowerCase() }}
-      </button>
-      <button v-if="left.items > 1" class="press small" @click="part">Make two slides</button>
+      </UButton>
+      <UButton v-if="left.items > 1" size="sm" @click="part">Make two slides</UButton>
     </div>
   </div>
 </template>

@@ -160,19 +160,19 @@ onKeys(onKey)
         }}
       </span>
       <template v-if="store.canEdit && ids.length">
-        <button class="press small" @click="duplicate">Duplicate</button>
-        <button class="press small" @click="skip">{{ skipped ? 'Show in play again' : 'Skip in play' }}</button>
-        <button class="press small" @click="gather">Gather in a chapter</button>
-        <button
+        <UButton size="sm" @click="duplicate">Duplicate</UButton>
+        <UButton size="sm" @click="skip">{{ skipped ? 'Show in play again' : 'Skip in play' }}</UButton>
+        <UButton size="sm" @click="gather">Gather in a chapter</UButton>
+        <UButton
           v-if="ids.length > 1"
-          class="press small"
+          size="sm"
           title="One slide larger than the picture, with a view for each, and a camera that goes from one to the next"
           @click="board.gather(ids)"
         >
           Make a board of them
-        </button>
-        <button class="press small" @click="emit('copy', ids)">Copy to another deck</button>
-        <button class="press small" @click="remove">Remove</button>
+        </UButton>
+        <UButton size="sm" @click="emit('copy', ids)">Copy to another deck</UButton>
+        <UButton size="sm" @click="remove">Remove</UButton>
       </template>
       <label class="size quiet">
         Size
@@ -181,15 +181,15 @@ onKeys(onKey)
     </div>
     <div ref="area" class="area" @pointerdown.self="chosen = new Set()">
       <div v-for="group in groups" :key="group.first" class="group">
-        <input
+        <WordsField
           v-if="group.chapter !== null"
-          v-written="group.chapter"
+          :model-value="group.chapter"
           class="chapter"
           v-bind="fieldLimits('slides', 'chapter')"
           :data-chapter="group.first"
           aria-label="Chapter"
           :readonly="!store.canEdit"
-          @change="rename(group.first, ($event.target as HTMLInputElement).value)"
+          @update:model-value="words => rename(group.first, words)"
         />
         <div class="cards" :style="{ gridTemplateColumns: `repeat(auto-fill, ${size + 8}px)` }">
           <div
@@ -252,10 +252,6 @@ onKeys(onKey)
   align-items: center;
   gap: 8px;
   font-size: 13px;
-}
-.size input {
-  width: 90px;
-  accent-color: var(--act);
 }
 .area {
   flex: 1;

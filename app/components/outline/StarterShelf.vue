@@ -51,9 +51,10 @@ function fill() {
     <template #body>
       <div class="shelf">
         <div class="list" role="listbox" aria-label="Starters">
-          <button
+          <UButton
             v-for="starter in starters"
             :key="starter.name"
+            variant="bare"
             class="starter"
             role="option"
             :aria-selected="chosen === starter"
@@ -62,7 +63,7 @@ function fill() {
           >
             <b>{{ starter.label }}</b>
             <span class="quiet">{{ kinds[starter.purpose] }}, {{ starter.slides.length }} slides</span>
-          </button>
+          </UButton>
         </div>
         <div class="shown">
           <p>{{ chosen.when }}</p>
@@ -76,8 +77,8 @@ function fill() {
     </template>
     <template #footer>
       <span class="quiet note">Both can be undone in one step.</span>
-      <button class="press" @click="append">Add its slides at the end</button>
-      <button class="press acts" :disabled="!words.length" @click="fill">Fill it with my outline</button>
+      <UButton @click="append">Add its slides at the end</UButton>
+      <UButton color="primary" variant="solid" :disabled="!words.length" @click="fill">Fill it with my outline</UButton>
     </template>
   </UModal>
 </template>

@@ -78,9 +78,9 @@ const mendAll = () =>
               : 'No findings'
         }}
       </h2>
-      <button v-if="remediable.length > 1 && store.canEdit" class="press" @click="mendAll">
+      <UButton v-if="remediable.length > 1 && store.canEdit" @click="mendAll">
         Put all {{ remediable.length }} right that have a remedy
-      </button>
+      </UButton>
     </div>
     <p v-if="check.looking" class="quiet" role="status">
       Still looking:
@@ -95,39 +95,41 @@ const mendAll = () =>
       on its slide, every chart and picture is there.
     </p>
     <section v-for="group in bySlide" :key="group.slide" class="group">
-      <button class="where" @click="where.goToSlide(group.slide)">
+      <UButton variant="bare" class="where" @click="where.goToSlide(group.slide)">
         <SlideThumb :deck="pointed?.slide === group.slide ? shownDeck! : store.current" :slide="group.slide" :width="220" />
         <span>
           <b>Slide {{ group.number }}</b>
           {{ group.title || 'Without a title' }}
         </span>
-      </button>
+      </UButton>
       <ul>
         <li v-for="(finding, index) in group.findings" :key="index" class="finding">
           <p>{{ finding.message }}</p>
-          <button class="press small" @click="show(finding)">Go there</button>
-          <button
+          <UButton size="sm" @click="show(finding)">Go there</UButton>
+          <UButton
             v-if="finding.remedy && store.canEdit"
-            class="press small acts"
+            color="primary"
+            variant="solid"
+            size="sm"
             v-bind="point(finding, finding.remedy)"
             @click="mend(finding)"
           >
             {{ finding.remedy.label }}
-          </button>
+          </UButton>
           <template v-if="store.canEdit">
-            <button
+            <UButton
               v-for="other in finding.others ?? []"
               :key="other.label"
-              class="press small"
+              size="sm"
               v-bind="point(finding, other)"
               @click="make(other.label.toLowerCase(), other.changes(store.current, { id: freshId }))"
             >
               {{ other.label }}
-            </button>
+            </UButton>
           </template>
-          <button v-if="finding.remedy && store.canEdit && alike(finding).length > 1" class="press small" @click="mendAlike(finding)">
+          <UButton v-if="finding.remedy && store.canEdit && alike(finding).length > 1" size="sm" @click="mendAlike(finding)">
             All {{ alike(finding).length }} alike
-          </button>
+          </UButton>
         </li>
       </ul>
     </section>
@@ -136,7 +138,7 @@ const mendAll = () =>
       <ul>
         <li v-for="finding in check.unmeasured" :key="`${finding.slide}${finding.element}`">
           <span>Slide {{ slideNumber(finding.slide) }}. {{ finding.message }}</span>
-          <button class="press small" @click="show(finding)">Go there</button>
+          <UButton size="sm" @click="show(finding)">Go there</UButton>
         </li>
       </ul>
     </section>

@@ -18,8 +18,8 @@ const tables = useTables()
 const canvas = ref<{ startEditing(id: string): void }>()
 const stage = useStage()
 const addLine = ref<HTMLElement>()
-const tablePicker = ref<HTMLInputElement>()
-const picturePicker = ref<HTMLInputElement>()
+const tablePicker = useTemplateRef('tablePicker')
+const picturePicker = useTemplateRef('picturePicker')
 /** The element that the next chosen file goes to; null makes a new one. */
 const target = ref<string | null>(null)
 const busy = ref('')
@@ -158,7 +158,7 @@ function showPicture(
   })
 }
 
-const clipPicker = ref<HTMLInputElement>()
+const clipPicker = useTemplateRef('clipPicker')
 const clipKind = ref<'film' | 'sound'>('film')
 const choosingClip = ref(false)
 const filming = ref(false)
@@ -248,15 +248,10 @@ async function takeFiles(files: File[], at: { x: number; y: number }, element: s
     else await takePicture(file, kind === 'picture' && index === 0 ? element : null, shifted)
   }
 }
-function chosen(event: Event, take: (file: File, element: string | null) => Promise<void>) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (file) void take(file, target.value)
-  input.value = ''
-}
-function pick(picker: HTMLInputElement | undefined, element: string | null) {
+/** Asks for a table, for the element that shows it or for a new one. */
+function pickTable(element: string | null) {
   target.value = element
-  picker?.click()
+  tablePicker.value?.open()
 }
 async function takeGround(file: File) {
   const slide = where.stageId ? store.current.slides[where.stageId] : undefined
@@ -313,21 +308,23 @@ onKeys(onKey)
         <template v-if="stage.editing" />
         <span v-else-if="where.isForm" class="quiet">is closed: this deck is a form, fill its places</span>
         <template v-else-if="store.canEdit">
-          <button class="press small" @click="addText">Text</button>
-          <button class="press small" @click="choosePicture(null)">Picture</button>
-          <UDropdownMenu :items="clipMenu"><button class="press small">Clip</button></UDropdownMenu>
+          <UButton size="sm" @click="addText">Text</UButton>
+          <UButton size="sm" @click="choosePicture(null)">Picture</UButton>
+          <UDropdownMenu :items="clipMenu"><UButton size="sm">Clip</UButton></UDropdownMenu>
           <ShapeFinder label="Add a shape or line" lines @choose="addShape" @tool="tool => (stage.tool = tool)" />
-          <IconFinder label="Add an icon" @choose="addIcon"><button class="press small">Icon</button></IconFinder>
-          <button class="press small" @click="addChart">Chart</button>
+          <IconFinder label="Add an icon" @choose="addIcon"><UButton size="sm">Icon</UButton></IconFinder>
+          <UButton size="sm" @click="addChart">Chart</UButton>
           <FamilyFinder @choose="addDiagram" />
-          <button class="press small" @click="addTable">Table</button>
+          <UButton size="sm" @click="addTable">Table</UButton>
           <FigureFinder @choose="addFigure" />
           <PieceFinder />
         </template>
         <span v-else class="quiet">is for editors; your role is viewer</span>
         <span class="quiet busy" role="status">{{ busy }}</span>
         <UDropdownMenu :items="zooms">
-          <button class="amount quiet zoom" aria-label="How large the slide is shown">{{ Math.round(stage.scale * 100) }}%</button>
+          <UButton variant="bare" class="amount quiet zoom" aria-label="How large the slide is shown">
+            {{ Math.round(stage.scale * 100) }}%
+          </UButton>
         </UDropdownMenu>
       </div>
       <div class="stage-place"><StageCanvas ref="canvas" @files="takeFiles" @ground="takeGround" /></div>
@@ -343,51 +340,29 @@ onKeys(onKey)
         </span>
         <span>Press again to reach what lies under</span>
       </div>
-      <input
-        ref="tablePicker"
-        type="file"
-        accept=".csv,.tsv,.txt,text/csv"
-        class="hidden-words"
-        tabindex="-1"
-        aria-hidden="true"
-        data-test="table-file"
-        @change="chosen($event, takeTable)"
-      />
-      <input
-        ref="picturePicker"
-        type="file"
-        accept="image/*"
-        class="hidden-words"
-        tabindex="-1"
-        aria-hidden="true"
-        data-test="picture-file"
-        @change="chosen($event, takePicture)"
-      />
-      <input
+      <FilePicker ref="tablePicker" accept=".csv,.tsv,.txt,text/csv" data-test="table-file" @file="file => takeTable(file, target)" />
+      <FilePicker ref="picturePicker" accept="image/*" data-test="picture-file" @file="file => takePicture(file, target)" />
+      <FilePicker
         ref="clipPicker"
-        type="file"
         accept="video/*,audio/*,.mkv,.avi,.mov,.flac,.ogg"
-        class="hidden-words"
-        tabindex="-1"
-        aria-hidden="true"
         data-test="clip-file"
-        @change="chosen($event, (file, element) => takeClip(file, file.name, element))"
+        @file="file => takeClip(file, file.name, target)"
       />
     </section>
-    <MediaFinder v-model="choosing" @choose="takeMedia" @file="picturePicker?.click()" />
+    <MediaFinder v-model="choosing" @choose="takeMedia" @file="picturePicker?.open()" />
     <MediaFinder
       v-if="choosingClip"
       :key="clipKind"
       v-model="choosingClip"
       :kind="clipKind"
       @choose="takeClipEntry"
-      @file="clipPicker?.click()"
+      @file="clipPicker?.open()"
     />
     <RecordCamera v-if="filming" @kept="keepFilming" @close="filming = false" />
     <PasteAsk v-model="question" />
     <aside class="right" aria-label="Settings">
       <ElementSettings
-        @table="pick(tablePicker, single)"
+        @table="pickTable(single)"
         @picture="choosePicture(single)"
         @clip="kind => chooseClip(kind, single)"
         @edit="id => canvas?.startEditing(id)"
@@ -429,7 +404,7 @@ onKeys(onKey)
   padding: 8px 14px 4px;
   flex-wrap: wrap;
 }
-.add :deep(.press.small) {
+.add :deep([data-slot='base']) {
   padding-inline: 7px;
 }
 #text-tools:not(:empty) {

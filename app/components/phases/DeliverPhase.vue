@@ -72,7 +72,7 @@ async function hang() {
         <h3>Present</h3>
         <p>Full screen, at your pace. Space, arrows or a press go on; Escape leaves.</p>
         <div class="foot">
-          <button class="press acts" :disabled="!store.plan?.slides.length" @click="begin">Present from the start</button>
+          <UButton color="primary" variant="solid" :disabled="!store.plan?.slides.length" @click="begin">Present from the start</UButton>
         </div>
       </section>
       <section>
@@ -81,7 +81,7 @@ async function hang() {
           By itself from beginning to end, with nothing to touch:
           <b class="amount">{{ length }}</b>
         </p>
-        <div class="foot"><button class="press" :disabled="!store.plan?.slides.length" @click="film">Play as a film</button></div>
+        <div class="foot"><UButton :disabled="!store.plan?.slides.length" @click="film">Play as a film</UButton></div>
       </section>
       <FilmDesk />
       <section>
@@ -89,13 +89,13 @@ async function hang() {
         <p>
           One open file: the deck as JSON by its published schema, its tables and pictures, zipped. Bring it in again anywhere, identical.
         </p>
-        <div class="foot"><button class="press" @click="takeAway('file')">Export as a file</button></div>
+        <div class="foot"><UButton @click="takeAway('file')">Export as a file</UButton></div>
       </section>
       <section>
         <h3>One page that plays anywhere</h3>
         <p>One HTML file with the player, the pictures and the fonts inside. It opens in any current browser, without a network.</p>
         <div class="foot">
-          <button class="press" :disabled="!store.plan?.slides.length" @click="takeAway('offline')">Export as a page</button>
+          <UButton :disabled="!store.plan?.slides.length" @click="takeAway('offline')">Export as a page</UButton>
         </div>
       </section>
       <section>
@@ -103,7 +103,7 @@ async function hang() {
         <p>Publishes the deck as it is now. The screens of the loop show this version until you publish another.</p>
         <div v-if="store.canEdit" class="foot">
           <ChoiceField v-model="loop" :items="loops.map(item => ({ value: item.id, label: item.name }))" label="Loop" />
-          <button class="press" :disabled="!loop || !!busy" @click="hang">Publish to this loop</button>
+          <UButton :disabled="!loop || !!busy" @click="hang">Publish to this loop</UButton>
         </div>
         <p v-if="!loops.length" class="quiet">
           There is no loop yet.

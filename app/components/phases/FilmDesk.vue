@@ -201,7 +201,7 @@ const stateWords = (film: Film) => {
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div v-if="store.canEdit" class="foot">
-      <button class="press acts" :disabled="busy || !!problem" @click="make">Make the film</button>
+      <UButton color="primary" variant="solid" :disabled="busy || !!problem" @click="make">Make the film</UButton>
     </div>
     <p v-if="silence && running" class="problem" role="status">{{ silence }}</p>
     <ul v-if="films.length" class="films">
@@ -222,14 +222,22 @@ const stateWords = (film: Film) => {
           <i :style="{ width: `${share(film) * 100}%` }" />
         </div>
         <div class="acts">
-          <a v-if="film.state === 'done'" class="press small acts" :href="`/api/jobs/${film.id}/file`" download>Take it</a>
+          <UButton
+            v-if="film.state === 'done'"
+            color="primary"
+            variant="solid"
+            size="sm"
+            :to="`/api/jobs/${film.id}/file`"
+            external
+            download
+          >
+            Download
+          </UButton>
           <template v-if="store.canEdit">
-            <button v-if="film.state === 'working' || film.state === 'waiting'" class="press small" @click="act(film, 'cancel')">
-              Cancel
-            </button>
+            <UButton v-if="film.state === 'working' || film.state === 'waiting'" size="sm" @click="act(film, 'cancel')">Cancel</UButton>
             <template v-else>
-              <button v-if="film.state !== 'done'" class="press small" @click="act(film, 'again')">Try again</button>
-              <button class="press small plain" :aria-label="`Off the list: ${film.name}`" @click="drop(film)">Off the list</button>
+              <UButton v-if="film.state !== 'done'" size="sm" @click="act(film, 'again')">Try again</UButton>
+              <UButton variant="ghost" size="sm" :aria-label="`Off the list: ${film.name}`" @click="drop(film)">Off the list</UButton>
             </template>
           </template>
         </div>

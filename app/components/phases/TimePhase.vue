@@ -111,13 +111,13 @@ const marks = [
       </dl>
       <div v-for="finding in findings" :key="`${finding.rule}${finding.beat}`" class="notice">
         <p>{{ finding.message }}</p>
-        <button
+        <UButton
           v-if="finding.remedy && store.canEdit"
-          class="press small"
+          size="sm"
           @click="store.edit(finding.remedy!.label.toLowerCase(), finding.remedy!.changes(store.current, { id: freshId }))"
         >
           {{ finding.remedy.label }}
-        </button>
+        </UButton>
       </div>
       <ClipAnswers />
       <TempoBox />
@@ -145,20 +145,20 @@ const marks = [
     </aside>
     <section class="score-place" aria-label="Score"><ScoreView ref="scoreView" :proposed="proposed" /></section>
     <div class="transport">
-      <button class="press acts" @click="toggle">{{ where.playing ? 'Stop' : 'Play' }}</button>
-      <button class="press" @click="playBeat(beat)">Play beat {{ beat + 1 }}</button>
-      <button
-        class="press plain"
+      <UButton color="primary" variant="solid" @click="toggle">{{ where.playing ? 'Stop' : 'Play' }}</UButton>
+      <UButton @click="playBeat(beat)">Play beat {{ beat + 1 }}</UButton>
+      <UButton
+        variant="ghost"
+        :active="where.loopBeat"
         aria-label="Loop this beat"
-        :class="{ on: where.loopBeat }"
         :aria-pressed="where.loopBeat"
         @click="where.loopBeat = !where.loopBeat"
       >
         Loop it
-      </button>
-      <button v-if="store.canEdit" class="press plain" @click="scoreView?.newBeat()">New beat</button>
+      </UButton>
+      <UButton v-if="store.canEdit" variant="ghost" @click="scoreView?.newBeat()">New beat</UButton>
       <SoundMenu @record="record(null)" />
-      <button v-if="store.canEdit" class="press plain" :disabled="tapping.on.value" @click="tapping.begin()">Tap the beats</button>
+      <UButton v-if="store.canEdit" variant="ghost" :disabled="tapping.on.value" @click="tapping.begin()">Tap the beats</UButton>
       <ChoiceField
         v-model="speed"
         class="pace"
@@ -172,12 +172,8 @@ const marks = [
         title="How fast it plays here; the deck stays as it is"
       />
       <span class="steps">
-        <button class="press plain" aria-label="One frame back" title="One frame back" @click="step(-1)">
-          <UIcon name="i-lucide-step-back" />
-        </button>
-        <button class="press plain" aria-label="One frame on" title="One frame on" @click="step(1)">
-          <UIcon name="i-lucide-step-forward" />
-        </button>
+        <UButton variant="ghost" icon="i-lucide-step-back" aria-label="One frame back" title="One frame back" @click="step(-1)" />
+        <UButton variant="ghost" icon="i-lucide-step-forward" aria-label="One frame on" title="One frame on" @click="step(1)" />
       </span>
       <span class="amount quiet at">beat {{ beat + 1 }}, {{ secondsWords(Math.max(0, where.moment?.seconds ?? 0)) }}</span>
       <span class="marks">
@@ -198,9 +194,9 @@ const marks = [
         <span class="quiet">{{ tapping.taps.value.length === 1 ? 'one beat tapped' : `${tapping.taps.value.length} beats tapped` }}</span>
       </p>
       <span class="presses">
-        <button class="press acts" @click="tapping.tap()">Next beat</button>
-        <button class="press" @click="tapping.finish()">Done</button>
-        <button class="press plain" @click="tapping.stop()">Leave it as it was</button>
+        <UButton color="primary" variant="solid" @click="tapping.tap()">Next beat</UButton>
+        <UButton @click="tapping.finish()">Done</UButton>
+        <UButton variant="ghost" @click="tapping.stop()">Leave it as it was</UButton>
       </span>
     </div>
     <div v-else-if="proposed.length" class="over" role="status">
@@ -210,8 +206,8 @@ const marks = [
         <span class="amount">{{ proposed.map(second => second.toFixed(1)).join(', ') }} s</span>
       </p>
       <span class="presses">
-        <button class="press acts" @click="takeProposed">Let them begin there</button>
-        <button class="press plain" @click="proposed = []">No</button>
+        <UButton color="primary" variant="solid" @click="takeProposed">Let them begin there</UButton>
+        <UButton variant="ghost" @click="proposed = []">No</UButton>
       </span>
     </div>
     <RecordVoice v-if="recording" :slide="where.slideId" :onto="recording.onto" @kept="kept" @close="recording = null" />
@@ -294,7 +290,7 @@ dd.wrong {
   border-top: 1px solid var(--line);
   background: var(--panel);
 }
-.transport .press {
+.transport [data-slot='base'] {
   padding: 4px 11px;
 }
 .at {
@@ -323,7 +319,7 @@ dd.wrong {
 .steps {
   display: inline-flex;
 }
-.steps .press {
+.steps [data-slot='base'] {
   padding: 4px 6px;
 }
 .pace {

@@ -100,7 +100,7 @@ const keys = [
       <main class="phase-area" :data-phase="shown?.name">
         <div v-if="lacking" class="waiting lacking" role="alert">
           <p>{{ lacking }} could not be fetched from the server. If that stays so, load the page again.</p>
-          <UButton @click="again">Try again</UButton>
+          <UButton color="primary" variant="solid" @click="again">Try again</UButton>
         </div>
         <component :is="shown.component" v-else-if="shown" v-on="asks[shown.name] ?? {}" />
       </main>

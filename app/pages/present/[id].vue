@@ -114,12 +114,12 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
     <p v-else class="quiet">{{ store.status.closed ? 'There is no such deck.' : 'Fetching the deck' }}</p>
     <span class="hidden-words" data-test="beat">{{ beat }}</span>
     <div class="controls" @click.stop>
-      <button class="press" @click="player?.back()">Back</button>
-      <button class="press" @click="player?.forward()">On</button>
-      <button class="press" @click="player?.pause()">{{ player?.paused ? 'Go on playing' : 'Pause' }}</button>
-      <button class="press" :aria-pressed="captions" @click="captions = !captions">Captions</button>
-      <button class="press" @click="fullScreen">Full screen</button>
-      <button class="press" @click="leave">Leave</button>
+      <UButton @click="player?.back()">Back</UButton>
+      <UButton @click="player?.forward()">On</UButton>
+      <UButton @click="player?.pause()">{{ player?.paused ? 'Go on playing' : 'Pause' }}</UButton>
+      <UButton :aria-pressed="captions" @click="captions = !captions">Captions</UButton>
+      <UButton @click="fullScreen">Full screen</UButton>
+      <UButton @click="leave">Leave</UButton>
     </div>
   </div>
 </template>

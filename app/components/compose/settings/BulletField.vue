@@ -5,7 +5,7 @@ import { usualDistance } from '#core/text'
 /** A bullet as a thing of its own: a symbol, number, icon or picture, with colour, size and distance. `own` is what differs here. */
 const props = defineProps<{ bullet: Bullet; own: Partial<Bullet> | undefined; theme: Theme; label: string }>()
 const emit = defineEmits<{ change: [own: Partial<Bullet> | undefined] }>()
-const picker = ref<HTMLInputElement>()
+const picker = useTemplateRef('picker')
 const kind = computed(() => (props.bullet.number ? 'number' : props.bullet.icon ? 'icon' : props.bullet.picture ? 'picture' : 'symbol'))
 const set = (fields: Partial<Bullet>) => emit('change', { ...props.own, ...fields })
 const setSymbol = (symbol: string) => set({ symbol: [...symbol].slice(0, 3).join('').slice(0, 8), number: null, icon: null, picture: null })
@@ -20,11 +20,8 @@ const systems = {
   circled: '① ② ③',
   greek: 'α β γ',
 }
-async function takePicture(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  const media = file && (await uploadPicture(file))
+async function takePicture(file: File) {
+  const media = await uploadPicture(file)
   if (media) set({ picture: media.hash, number: null, icon: null })
 }
 </script>
@@ -41,9 +38,7 @@ async function takePicture(event: Event) {
         </span>
         <SignFinder :label="`${label}: symbol`" @choose="setSymbol" />
         <IconFinder :label="`${label}: icon`" @choose="setIcon" />
-        <button class="press small" :aria-label="`${label}: picture`" title="A picture" @click="picker?.click()">
-          <UIcon name="i-lucide-image" />
-        </button>
+        <UButton size="sm" icon="i-lucide-image" :aria-label="`${label}: picture`" title="A picture" @click="picker?.open()" />
       </span>
     </div>
     <div class="row">
@@ -103,10 +98,10 @@ async function takePicture(event: Event) {
         />
       </span>
     </div>
-    <button v-if="own && Object.keys(own).length" class="press small plain start" @click="emit('change', undefined)">
+    <UButton v-if="own && Object.keys(own).length" variant="ghost" size="sm" class="start" @click="emit('change', undefined)">
       As in the style
-    </button>
-    <input ref="picker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" @change="takePicture" />
+    </UButton>
+    <FilePicker ref="picker" accept="image/*" @file="takePicture" />
   </div>
 </template>
 

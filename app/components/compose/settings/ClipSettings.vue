@@ -24,7 +24,7 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
     <div class="row">
       <span class="label">{{ film ? 'Film' : 'Sound' }}</span>
       <span>
-        <button class="press small" @click="emit('choose')">{{ element.media ? 'Swap it' : 'Choose one' }}</button>
+        <UButton size="sm" @click="emit('choose')">{{ element.media ? 'Swap it' : 'Choose one' }}</UButton>
       </span>
     </div>
     <video
@@ -130,9 +130,10 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
     <template v-if="film">
       <b class="sub">Frame</b>
       <div class="frames">
-        <button
+        <UButton
           v-for="name in frames"
           :key="name"
+          variant="bare"
           class="frame"
           :class="{ on: (film.frame?.shape ?? 'rectangle') === name }"
           :aria-label="name"
@@ -141,7 +142,7 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
           "
         >
           <svg viewBox="-1 -1 34 26"><path :d="outlineOf({ shape: name, radius: 6 }, { width: 32, height: 24 })" /></svg>
-        </button>
+        </UButton>
       </div>
       <div class="row">
         <span class="label">In its frame</span>
@@ -173,10 +174,10 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
       <div class="row">
         <span class="label">Moves</span>
         <span class="pair">
-          <button class="press small" :class="{ on: work.tool === 'area' }" @click="work.tool = work.tool === 'area' ? null : 'area'">
+          <UButton size="sm" :active="work.tool === 'area'" @click="work.tool = work.tool === 'area' ? null : 'area'">
             {{ film.moving ? 'in another area' : 'only in an area' }}
-          </button>
-          <button v-if="film.moving" class="press small plain" @click="set('let all move of', { moving: undefined })">everywhere</button>
+          </UButton>
+          <UButton v-if="film.moving" variant="ghost" size="sm" @click="set('let all move of', { moving: undefined })">everywhere</UButton>
         </span>
       </div>
       <div v-if="film.moving" class="row">

@@ -45,11 +45,12 @@ const role = computed(() => props.element.options?.role ?? 'accent1')
     <div class="row">
       <span class="label">Colour</span>
       <span class="roles" role="radiogroup" aria-label="Colour">
-        <button
+        <UButton
           v-for="one in roles"
           :key="one"
-          role="radio"
+          variant="bare"
           class="swatch"
+          role="radio"
           :class="{ on: !element.options?.each && role === one }"
           :aria-checked="!element.options?.each && role === one"
           :aria-label="one.replace('accent', 'accent ')"
@@ -83,13 +84,14 @@ const role = computed(() => props.element.options?.role ?? 'accent1')
       :theme="theme"
       @update:model-value="shadow => arranging.set('set the shadow of', { shadow })"
     />
-    <button
+    <UButton
       v-if="store.canEdit && !where.isForm"
-      class="press small start"
+      size="sm"
+      class="start"
       @click="store.edit(`turn ${element.name} into a list`, diagramToText(store.current, { element: element.id }))"
     >
       Turn it into a list
-    </button>
+    </UButton>
   </section>
 </template>
 

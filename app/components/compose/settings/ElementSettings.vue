@@ -53,7 +53,6 @@ const onLook = computed(() => !!first.value && !store.current.slides[first.value
 const title = computed(() =>
   chosen.value.length > 1 ? `${chosen.value.length} ${kind.value ? `${kind.value}s` : 'parts'}` : (first.value?.name ?? ''),
 )
-const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
@@ -61,39 +60,39 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
     <header>
       <h3>{{ title }}</h3>
       <span v-if="store.canEdit" class="looks">
-        <button
-          class="press small plain"
+        <UButton
+          variant="ghost"
+          size="sm"
+          icon="i-lucide-pipette"
           title="Pick this look up"
           aria-label="Pick this look up"
           data-test="pick-look"
           @click="arranging.pickLook"
-        >
-          <UIcon name="i-lucide-pipette" />
-        </button>
-        <button
+        />
+        <UButton
           v-if="stage.picked"
-          class="press small plain"
+          variant="ghost"
+          size="sm"
+          icon="i-lucide-paint-roller"
           title="Put the picked look on what is selected"
           aria-label="Put the picked look on"
           data-test="put-look"
           @click="arranging.putLook"
-        >
-          <UIcon name="i-lucide-paint-roller" />
-        </button>
+        />
       </span>
     </header>
     <div class="tabs" role="tablist" aria-label="Settings">
-      <button
+      <UButton
         v-for="item in tabs"
         :key="item.value"
-        class="press small"
+        size="sm"
         role="tab"
         :aria-selected="tab === item.value"
         :class="{ open: tab === item.value }"
         @click="wanted = item.value"
       >
         {{ item.label }}
-      </button>
+      </UButton>
     </div>
     <PlaceSettings v-if="tab === 'place'" />
     <MotionSettings v-else-if="tab === 'motion'" :element="first" />
@@ -129,21 +128,19 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
     <section v-if="onLook && chosen.length === 1 && tab === 'own' && (first.placeholder || first.kind === 'text')" class="asks">
       <div v-if="first.placeholder" class="row">
         <span class="label">Fills the place</span>
-        <input
-          v-written="first.placeholder"
-          class="field"
+        <WordsField
+          :model-value="first.placeholder"
           aria-label="Name of the place"
           maxlength="60"
-          @change="/^[a-z][a-z0-9-]*$/.test(value($event)) && arranging.set('name the place of', { placeholder: value($event) })"
+          @update:model-value="words => /^[a-z][a-z0-9-]*$/.test(words) && arranging.set('name the place of', { placeholder: words })"
         />
       </div>
       <label class="prompt">
         What it asks for while it is empty
-        <input
-          v-written="'prompt' in first ? (first.prompt ?? '') : ''"
-          class="field"
+        <WordsField
+          :model-value="'prompt' in first ? (first.prompt ?? '') : ''"
           maxlength="200"
-          @change="arranging.set('change the prompt of', { prompt: value($event) || undefined })"
+          @update:model-value="words => arranging.set('change the prompt of', { prompt: words || undefined })"
         />
       </label>
     </section>
@@ -183,7 +180,7 @@ h3 {
   display: flex;
   flex: none;
 }
-.tabs .press {
+.tabs [data-slot='base'] {
   padding: 3px 8px;
 }
 .tabs {

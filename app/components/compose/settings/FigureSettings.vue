@@ -88,9 +88,10 @@ const colored = (color: Color | null, take: (color: Color) => void) => {
     <div class="row">
       <span class="label">Skin</span>
       <span class="pair">
-        <button
+        <UButton
           v-for="skin in skins"
           :key="skin"
+          variant="bare"
           class="swatch"
           :class="{ on: 'hex' in look.skin && look.skin.hex === skin }"
           :style="{ background: skin }"

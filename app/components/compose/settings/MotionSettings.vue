@@ -37,17 +37,17 @@ function open(cue: string | null) {
   <section class="motion">
     <ul v-if="cues.length">
       <li v-for="{ cue, beat } in cues" :key="cue.id">
-        <button class="cue" @click="open(cue.id)">
+        <UButton variant="bare" class="cue" @click="open(cue.id)">
           <span>
             <b class="amount">beat {{ beat }}</b>
             {{ words[cue.what] ?? cue.what }}
           </span>
           <span class="quiet">{{ effectNamed(cue.effect, cue.what).label }}</span>
-        </button>
+        </UButton>
       </li>
     </ul>
     <p v-else class="quiet small">It is there from the first beat to the last.</p>
-    <button v-if="store.current.slides[element.owner]" class="press small" @click="open(null)">Say in Time when it comes</button>
+    <UButton v-if="store.current.slides[element.owner]" size="sm" @click="open(null)">Say in Time when it comes</UButton>
   </section>
 </template>
 

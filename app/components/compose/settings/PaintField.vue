@@ -11,7 +11,7 @@ const kind = computed<keyof typeof kinds>(() => (!props.modelValue || isPlain(pr
 const first = computed<Color>(() =>
   props.modelValue ? (plainColor(props.modelValue, props.theme.palette) ?? { role: 'accent1' }) : { role: 'accent1' },
 )
-const picker = ref<HTMLInputElement>()
+const picker = useTemplateRef('picker')
 
 function change(next: string) {
   const colors = props.modelValue ? colorsOf(props.modelValue) : []
@@ -22,13 +22,10 @@ function change(next: string) {
   if (next === 'plain') emit('update:modelValue', colors[0] ?? first.value)
   else if (next === 'linear') emit('update:modelValue', { kind: 'linear', angle: 90, stops })
   else if (next === 'radial') emit('update:modelValue', { kind: 'radial', x: 0.5, y: 0.5, stops })
-  else picker.value?.click()
+  else picker.value?.open()
 }
-async function takePicture(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  const media = file && (await uploadPicture(file))
+async function takePicture(file: File) {
+  const media = await uploadPicture(file)
   if (media)
     emit('update:modelValue', { kind: 'picture', media: media.hash, natural: { width: media.width ?? 800, height: media.height ?? 600 } })
 }
@@ -96,18 +93,18 @@ const dropStop = (index: number) =>
             :step="5"
             @update:model-value="at => setStop(index, { at: at / 100 })"
           />
-          <button
+          <UButton
             v-if="gradient.stops.length > 2"
-            class="press small plain"
+            variant="ghost"
+            size="sm"
+            icon="i-lucide-x"
             :aria-label="`Take colour ${index + 1} away`"
             @click="dropStop(index)"
-          >
-            <UIcon name="i-lucide-x" />
-          </button>
+          />
         </span>
       </div>
       <div class="row">
-        <button class="press small" @click="addStop">Another colour</button>
+        <UButton size="sm" @click="addStop">Another colour</UButton>
         <NumberField
           v-if="gradient.kind === 'linear'"
           :model-value="gradient.angle"
@@ -121,10 +118,10 @@ const dropStop = (index: number) =>
       </div>
     </template>
     <div v-if="modelValue && kind === 'picture'" class="row">
-      <button class="press small" @click="picker?.click()">Another picture</button>
-      <button v-if="none" class="press small" @click="emit('update:modelValue', null)">None</button>
+      <UButton size="sm" @click="picker?.open()">Another picture</UButton>
+      <UButton v-if="none" size="sm" @click="emit('update:modelValue', null)">None</UButton>
     </div>
-    <input ref="picker" type="file" accept="image/*" class="hidden-words" tabindex="-1" aria-hidden="true" @change="takePicture" />
+    <FilePicker ref="picker" accept="image/*" @file="takePicture" />
   </div>
 </template>
 

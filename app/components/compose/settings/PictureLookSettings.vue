@@ -55,8 +55,8 @@ function giveToAll() {
         @update:model-value="treatment => set('change the look of', { treatment })"
       />
       <div v-if="element.treatment" class="pair">
-        <button class="press small" @click="set('take the look from', { treatment: undefined })">As it was</button>
-        <button class="press small" @click="giveToAll">Give this look to all</button>
+        <UButton size="sm" @click="set('take the look from', { treatment: undefined })">As it was</UButton>
+        <UButton size="sm" @click="giveToAll">Give this look to all</UButton>
       </div>
       <StrokeField
         :model-value="element.border ?? null"

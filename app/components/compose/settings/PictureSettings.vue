@@ -61,14 +61,15 @@ function asGround() {
     <div class="row">
       <span class="label">Picture</span>
       <span class="pair">
-        <button class="press small" @click="emit('picture')">{{ element.media ? 'Swap it' : 'Choose one' }}</button>
+        <UButton size="sm" @click="emit('picture')">{{ element.media ? 'Swap it' : 'Choose one' }}</UButton>
       </span>
     </div>
     <b class="sub">Frame</b>
     <div class="frames">
-      <button
+      <UButton
         v-for="name in usual"
         :key="name"
+        variant="bare"
         class="frame"
         :class="{ on: shape === name }"
         :aria-label="label(name)"
@@ -87,7 +88,7 @@ function asGround() {
             :transform="name === 'circle' || name === 'hexagon' ? 'translate(4 0)' : undefined"
           />
         </svg>
-      </button>
+      </UButton>
       <ShapeFinder label="Any shape as the frame" words="Any" @choose="frame" />
     </div>
     <div v-if="element.frame?.shape === 'rounded' && !element.frame.words" class="row">
@@ -120,25 +121,24 @@ function asGround() {
     </template>
     <div class="row">
       <span class="label">Seen through words</span>
-      <input
-        v-written="element.frame?.words ?? ''"
-        class="field words"
+      <WordsField
+        :model-value="element.frame?.words ?? ''"
+        class="words"
         maxlength="60"
         placeholder="none"
         aria-label="Seen through words"
-        @change="
-          set('frame', {
-            frame: ($event.target as HTMLInputElement).value.trim()
-              ? { shape: element.frame?.shape ?? 'rectangle', words: ($event.target as HTMLInputElement).value.trim() }
-              : undefined,
-          })
+        @update:model-value="
+          words =>
+            set('frame', {
+              frame: words.trim() ? { shape: element.frame?.shape ?? 'rectangle', words: words.trim() } : undefined,
+            })
         "
       />
     </div>
     <template v-if="element.media">
-      <button v-if="store.canEdit && !element.logo && stage.chosen.length === 1" class="press start" @click="stage.framing = element.id">
+      <UButton v-if="store.canEdit && !element.logo && stage.chosen.length === 1" class="start" @click="stage.framing = element.id">
         Place it in its frame
-      </button>
+      </UButton>
       <div class="row">
         <span class="label">Enlarged</span>
         <NumberField
@@ -175,17 +175,18 @@ function asGround() {
         </span>
       </div>
       <div v-if="element.view" class="row">
-        <button class="press small" @click="set('place', { view: undefined })">
+        <UButton size="sm" @click="set('place', { view: undefined })">
           {{ element.focus ? 'Back to what matters in it' : 'Back to its middle' }}
-        </button>
+        </UButton>
       </div>
-      <button
+      <UButton
         v-if="store.current.slides[element.owner] && stage.chosen.length === 1 && !where.isForm"
-        class="press small start"
+        size="sm"
+        class="start"
         @click="asGround"
       >
         Make it the slide’s background
-      </button>
+      </UButton>
     </template>
   </section>
 </template>

@@ -109,27 +109,26 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
       </label>
     </div>
     <p v-if="inherits" class="quiet small">Its place comes from the layout.</p>
-    <button v-else-if="onSlide && !several" class="press small start" @click="putBack">Back to its place in the layout</button>
+    <UButton v-else-if="onSlide && !several" size="sm" class="start" @click="putBack">Back to its place in the layout</UButton>
     <template v-if="movable.length">
       <div class="row tools">
-        <button class="press small" title="Mirror from left to right" @click="arranging.flip('across')">
-          <UIcon name="i-lucide-flip-horizontal" />
+        <UButton size="sm" icon="i-lucide-flip-horizontal" title="Mirror from left to right" @click="arranging.flip('across')">
           Flip
-        </button>
-        <button class="press small" title="Mirror from top to bottom" @click="arranging.flip('down')">
-          <UIcon name="i-lucide-flip-vertical" />
+        </UButton>
+        <UButton size="sm" icon="i-lucide-flip-vertical" title="Mirror from top to bottom" @click="arranging.flip('down')">
           Flip down
-        </button>
+        </UButton>
       </div>
-      <button
-        class="press small start"
+      <UButton
+        size="sm"
+        class="start"
+        icon="i-lucide-drafting-compass"
         title="Turn it along an edge of the picture: press two points"
         data-test="pick-angle"
         @click="stage.tool = 'angle'"
       >
-        <UIcon name="i-lucide-drafting-compass" />
         Angle from two points
-      </button>
+      </UButton>
 
       <b class="sub">Line up</b>
       <div class="row">
@@ -145,23 +144,22 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
         />
       </div>
       <div class="six">
-        <button
+        <UButton
           v-for="[edge, words, icon] in edges"
           :key="edge"
-          class="press small"
+          size="sm"
+          :icon="icon"
           :aria-label="words"
           :title="words"
           :data-test="`align-${edge}`"
           @click="arranging.align(edge, against)"
-        >
-          <UIcon :name="icon" />
-        </button>
+        />
       </div>
       <template v-if="several">
         <b class="sub">Gaps</b>
         <div class="pairs">
-          <button class="press small" data-test="space-across" @click="arranging.distribute('across')">Equal across</button>
-          <button class="press small" data-test="space-down" @click="arranging.distribute('down')">Equal down</button>
+          <UButton size="sm" data-test="space-across" @click="arranging.distribute('across')">Equal across</UButton>
+          <UButton size="sm" data-test="space-down" @click="arranging.distribute('down')">Equal down</UButton>
         </div>
         <div class="grid">
           <label title="The gap between neighbours from left to right">
@@ -182,38 +180,38 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
           </label>
         </div>
         <div class="pairs">
-          <button class="press small" @click="arranging.tidy('rows')">Tidy in rows</button>
-          <button class="press small" @click="arranging.tidy('grid')">Tidy in a grid</button>
+          <UButton size="sm" @click="arranging.tidy('rows')">Tidy in rows</UButton>
+          <UButton size="sm" @click="arranging.tidy('grid')">Tidy in a grid</UButton>
         </div>
         <div class="pairs">
-          <button class="press small" title="As wide as the first one selected" @click="arranging.sameSize('width')">Same width</button>
-          <button class="press small" title="As high as the first one selected" @click="arranging.sameSize('height')">Same height</button>
-          <button class="press small" @click="arranging.sameSize('both')">Same size</button>
+          <UButton size="sm" title="As wide as the first one selected" @click="arranging.sameSize('width')">Same width</UButton>
+          <UButton size="sm" title="As high as the first one selected" @click="arranging.sameSize('height')">Same height</UButton>
+          <UButton size="sm" @click="arranging.sameSize('both')">Same size</UButton>
         </div>
       </template>
 
       <b class="sub">Stack</b>
       <div class="pairs">
-        <button class="press small" title="Page Up" @click="arranging.stack('forward')">Forward</button>
-        <button class="press small" title="Page Down" @click="arranging.stack('back')">Back</button>
-        <button class="press small" @click="arranging.stack('front')">To the front</button>
-        <button class="press small" @click="arranging.stack('behind')">To the back</button>
+        <UButton size="sm" title="Page Up" @click="arranging.stack('forward')">Forward</UButton>
+        <UButton size="sm" title="Page Down" @click="arranging.stack('back')">Back</UButton>
+        <UButton size="sm" @click="arranging.stack('front')">To the front</UButton>
+        <UButton size="sm" @click="arranging.stack('behind')">To the back</UButton>
       </div>
       <b class="sub">Library</b>
       <template v-if="boundTo">
         <p class="quiet small">Bound to a saved block of the library.</p>
         <div class="pairs">
-          <button class="press small" data-test="keep-changes" @click="pieces.keepChanges(boundTo)">Keep its changes for all</button>
-          <button class="press small" @click="pieces.letGo(boundTo)">Let it be free</button>
+          <UButton size="sm" data-test="keep-changes" @click="pieces.keepChanges(boundTo)">Keep its changes for all</UButton>
+          <UButton size="sm" @click="pieces.letGo(boundTo)">Let it be free</UButton>
         </div>
       </template>
       <form v-else class="pairs" @submit.prevent="keepPiece">
-        <input v-model="pieceName" class="field piece" placeholder="Name, tag, tag" aria-label="Name of the block" maxlength="200" />
-        <button class="press small" :disabled="!pieceName.trim()">Save as a block</button>
+        <UInput v-model="pieceName" class="piece" placeholder="Name, tag, tag" aria-label="Name of the block" maxlength="200" />
+        <UButton type="submit" size="sm" :disabled="!pieceName.trim()">Save as a block</UButton>
       </form>
       <div class="pairs">
-        <button v-if="several" class="press small" title="G" @click="arranging.group">Group them</button>
-        <button v-if="isGroup" class="press small" title="Shift G" @click="arranging.ungroup">Open the group</button>
+        <UButton v-if="several" size="sm" title="G" @click="arranging.group">Group them</UButton>
+        <UButton v-if="isGroup" size="sm" title="Shift G" @click="arranging.ungroup">Open the group</UButton>
       </div>
     </template>
     <p v-else class="quiet small">
@@ -227,14 +225,14 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
     </p>
     <template v-if="!several && first">
       <b class="sub">In words, for those who do not see it</b>
-      <textarea
-        v-written="first.alt ?? ''"
-        class="field alt"
+      <WordsField
+        :model-value="first.alt ?? ''"
+        class="alt"
         v-bind="fieldLimits('elements', 'alt')"
         rows="2"
         aria-label="In words"
         :placeholder="first.kind === 'text' ? 'Its own words are read' : 'What can be seen'"
-        @change="arranging.set('describe', { alt: ($event.target as HTMLTextAreaElement).value || undefined })"
+        @update:model-value="words => arranging.set('describe', { alt: words || undefined })"
       />
     </template>
   </section>
@@ -268,7 +266,7 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
   grid-template-columns: repeat(6, 1fr);
   gap: 4px;
 }
-.six .press {
+.six [data-slot='base'] {
   justify-content: center;
   padding: 5px 0;
 }

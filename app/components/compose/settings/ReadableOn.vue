@@ -44,10 +44,10 @@ const need = computed(() => {
     </p>
     <p v-if="found.contrast.unseen.length" class="quiet">Not looked at: {{ found.contrast.unseen.join(', ') }}</p>
     <div v-if="store.canEdit" class="remedies">
-      <button
+      <UButton
         v-for="remedy in found.remedies"
         :key="remedy.name"
-        class="press remedy"
+        class="remedy"
         :data-remedy="remedy.name"
         @pointerenter="look(remedy)"
         @pointerleave="leave"
@@ -57,7 +57,7 @@ const need = computed(() => {
       >
         <span>{{ remedy.label }}</span>
         <span class="quiet">{{ remedy.says }}, then {{ ratio(remedy.after.ratio) }} : 1</span>
-      </button>
+      </UButton>
     </div>
   </div>
 </template>

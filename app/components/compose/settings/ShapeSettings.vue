@@ -85,14 +85,14 @@ const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: {
               :label="`${label} the side`"
               @update:model-value="next => setSide(end, next)"
             />
-            <button
-              class="press small plain"
+            <UButton
+              variant="ghost"
+              size="sm"
+              icon="i-lucide-unlink"
               title="Let go"
               :aria-label="`Let go of ${nameOf(element[end]!.element)}`"
               @click="set('let go of', { [end]: null })"
-            >
-              <UIcon name="i-lucide-unlink" />
-            </button>
+            />
           </span>
         </div>
       </template>

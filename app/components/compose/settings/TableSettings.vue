@@ -32,7 +32,6 @@ const show = (name: string, on: boolean) => {
       : now.filter(known => known !== name),
   })
 }
-const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
@@ -40,8 +39,8 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
     <div class="row">
       <span class="label">Its rows</span>
       <span class="pair">
-        <button v-if="!element.table && store.canEdit" class="press small" @click="emit('edit')">Write in its cells</button>
-        <button class="press small" @click="emit('table')">{{ element.table ? 'Other data' : 'From data' }}</button>
+        <UButton v-if="!element.table && store.canEdit" size="sm" @click="emit('edit')">Write in its cells</UButton>
+        <UButton size="sm" @click="emit('table')">{{ element.table ? 'Other data' : 'From data' }}</UButton>
       </span>
     </div>
     <label class="row">
@@ -107,10 +106,10 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       </label>
     </template>
     <div v-for="(column, index) in columns" :key="index" class="column">
-      <button class="press small plain wide" :aria-expanded="open === index" @click="open = open === index ? -1 : index">
+      <UButton variant="ghost" size="sm" class="wide" :aria-expanded="open === index" @click="open = open === index ? -1 : index">
         <span class="name">{{ column.name }}</span>
         <span class="quiet">{{ column.type === 'number' ? 'numbers' : column.type === 'date' ? 'days' : 'words' }}</span>
-      </button>
+      </UButton>
       <template v-if="open === index">
         <div class="row">
           <span class="label">Stands</span>
@@ -160,19 +159,19 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
           <div class="row">
             <span class="label">Before, after</span>
             <span class="pair">
-              <input
-                v-written="formatOf(index)?.prefix ?? ''"
-                class="field short"
+              <WordsField
+                :model-value="formatOf(index)?.prefix ?? ''"
+                class="short"
                 maxlength="20"
                 :aria-label="`Before ${column.name}`"
-                @change="format(index, { prefix: value($event) })"
+                @update:model-value="words => format(index, { prefix: words })"
               />
-              <input
-                v-written="formatOf(index)?.suffix ?? ''"
-                class="field short"
+              <WordsField
+                :model-value="formatOf(index)?.suffix ?? ''"
+                class="short"
                 maxlength="40"
                 :aria-label="`After ${column.name}`"
-                @change="format(index, { suffix: value($event) })"
+                @update:model-value="words => format(index, { suffix: words })"
               />
             </span>
           </div>

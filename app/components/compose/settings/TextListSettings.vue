@@ -53,8 +53,8 @@ const leveled = (text: TextDoc, on: boolean): TextDoc => ({
     <div class="row">
       <span class="label">Its lines</span>
       <span class="pair">
-        <button class="press small" :class="{ on: levels === 0 }" @click="list(false)">are plain</button>
-        <button class="press small" :class="{ on: levels > 0 }" @click="list(true)">make a list</button>
+        <UButton size="sm" :active="levels === 0" @click="list(false)">are plain</UButton>
+        <UButton size="sm" :active="levels > 0" @click="list(true)">make a list</UButton>
       </span>
     </div>
     <div v-if="stage.chosen.length === 1 && store.canEdit && !where.isForm && !element.field" class="row">

@@ -70,14 +70,14 @@ const columns = computed(() => props.element.columns?.count ?? 1)
     <div v-if="departure" class="departs">
       Differs from {{ departing }} in {{ differs }}.
       <span class="pair">
-        <button
-          class="press small"
+        <UButton
+          size="sm"
           @click="store.edit(`take ${element.name} into ${departing}`, takeIntoStyle(store.current, { element: element.id }))"
         >
           Take this into the style
-        </button>
-        <button
-          class="press small"
+        </UButton>
+        <UButton
+          size="sm"
           @click="
             store.edit(
               `let ${element.name} follow its style`,
@@ -86,7 +86,7 @@ const columns = computed(() => props.element.columns?.count ?? 1)
           "
         >
           Return to the style
-        </button>
+        </UButton>
       </span>
     </div>
     <p v-if="fitted.scale < 1" class="quiet small">Set at {{ Math.round(style.size * fitted.scale) }} px, so that it fits its box.</p>
@@ -112,17 +112,16 @@ const columns = computed(() => props.element.columns?.count ?? 1)
     <div class="row">
       <span class="label">Aligned</span>
       <span class="pair">
-        <button
+        <UButton
           v-for="[name, words, icon] in aligns"
           :key="name"
-          class="press small"
-          :class="{ on: (element.align ?? style.align) === name }"
+          size="sm"
+          :active="(element.align ?? style.align) === name"
+          :icon="icon"
           :aria-label="words"
           :title="words"
           @click="set('align', { align: name })"
-        >
-          <UIcon :name="icon" />
-        </button>
+        />
       </span>
     </div>
     <div class="row">
@@ -213,7 +212,7 @@ const columns = computed(() => props.element.columns?.count ?? 1)
         @update:model-value="next => set('set the direction of', { direction: next === 'auto' ? undefined : next })"
       />
     </div>
-    <button v-if="store.canEdit && !element.field" class="press start" @click="emit('edit')">Edit the words</button>
+    <UButton v-if="store.canEdit && !element.field" class="start" @click="emit('edit')">Edit the words</UButton>
   </section>
 </template>
 

@@ -90,13 +90,9 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
             label="Light tone"
             @update:model-value="light => light && set({ twoTone: { dark: now.twoTone!.dark, light } })"
           />
-          <button class="press small plain" aria-label="No two tones" @click="set({ twoTone: undefined })">
-            <UIcon name="i-lucide-x" />
-          </button>
+          <UButton variant="ghost" size="sm" icon="i-lucide-x" aria-label="No two tones" @click="set({ twoTone: undefined })" />
         </template>
-        <button v-else class="press small" @click="set({ twoTone: { dark: { role: 'ink' }, light: { role: 'ground' } } })">
-          Ink to ground
-        </button>
+        <UButton v-else size="sm" @click="set({ twoTone: { dark: { role: 'ink' }, light: { role: 'ground' } } })">Ink to ground</UButton>
       </span>
     </div>
     <div class="row">
