@@ -16,7 +16,7 @@ const signIn = async (page: Page, email: string, password: string) => {
   await page.getByRole('button', { name: 'Sign in' }).click()
 }
 
-test('an admin adds somebody by a link, changes their role, makes a new link and takes them off the team', async ({ page, browser }) => {
+test('an admin adds somebody by a link, changes their role, makes a new link and removes them from the team', async ({ page, browser }) => {
   await enter(page)
   await page.goto('/people')
   await page.getByLabel('Name').fill('Nele Okonjo')
@@ -61,8 +61,8 @@ test('an admin adds somebody by a link, changes their role, makes a new link and
   await more(page, 'Nele Okonjo', 'Make a link for a new password')
   expect(await page.getByLabel('Link').inputValue()).not.toBe(link)
   await page.keyboard.press('Escape')
-  await more(page, 'Nele Okonjo', 'Take off the team')
-  await page.getByRole('button', { name: 'Take Nele Okonjo off the team' }).click()
+  await more(page, 'Nele Okonjo', 'Remove from the team')
+  await page.getByRole('button', { name: 'Remove Nele Okonjo' }).click()
   await expect(row(page, 'nele@velmoor.example')).toHaveCount(0)
   await nele.reload()
   await expect(nele).toHaveURL(/sign-in/)
@@ -76,8 +76,8 @@ test('the last admin can be neither removed nor made less', async ({ page }) => 
   await page.getByRole('option', { name: 'Editor' }).click()
   await expect(page.getByText('This is the only admin of the team').first()).toBeVisible()
   await expect(page.getByLabel('Role of Ines Rahm')).toContainText('Admin')
-  await more(page, 'Ines Rahm', 'Take off the team')
-  await page.getByRole('button', { name: 'Take Ines Rahm off the team' }).click()
+  await more(page, 'Ines Rahm', 'Remove from the team')
+  await page.getByRole('button', { name: 'Remove Ines Rahm' }).click()
   await expect(page.getByText('This is the only admin of the team').first()).toBeVisible()
   await expect(row(page, 'ines@velmoor.example')).toBeVisible()
 })
@@ -156,7 +156,7 @@ test('a screen is added with an address, gets another, and loses it', async ({ p
   await page.keyboard.press('Escape')
   expect((await page.request.get('/api/screen', { headers: tokenOf(first) })).status()).toBe(401)
   expect((await page.request.get('/api/screen', { headers: tokenOf(second) })).status()).toBe(200)
-  await more(page, 'Pilot house', 'Take its address back')
+  await more(page, 'Pilot house', 'Withdraw its address')
   await expect(page.getByText('no address', { exact: true })).toBeVisible()
   expect((await page.request.get('/api/screen', { headers: tokenOf(second) })).status()).toBe(401)
   await more(page, 'Pilot house', 'Remove the screen')

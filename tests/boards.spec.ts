@@ -151,7 +151,7 @@ test('one effect is put on forty slides at once, and each of them has it', async
   await slide(page, 1).click()
   await motion(page, 'Title', 'Entrance', 'Unfold')
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Motion for Title' }).click()
-  await page.getByRole('menuitem', { name: 'Give its motion to its kind in the deck' }).click()
+  await page.getByRole('menuitem', { name: 'Apply its motion to its kind in the deck' }).click()
   await expect(page.getByText(/\d\d elements move as this one does/).first()).toBeVisible()
   for (const number of [2, 21, 40]) {
     await slide(page, number).scrollIntoViewIfNeeded()

@@ -136,7 +136,7 @@ test('several cues are moved, carried to another slide and squeezed; a beat is p
   const columns = (await page.locator('.columns').boundingBox())!
   await page.mouse.click(columns.x + 60, columns.y + 40)
   await page.getByRole('button', { name: 'Beat 1', exact: true }).click()
-  await page.getByRole('menuitem', { name: 'Part it at the playhead' }).click()
+  await page.getByRole('menuitem', { name: 'Split it at the playhead' }).click()
   await expect(page.getByRole('button', { name: 'Beat 2', exact: true })).toBeVisible()
   await expect(bar(/^Fade of Title, beat 2/)).toBeVisible()
   await page.getByRole('button', { name: 'Beat 1', exact: true }).click()
@@ -144,7 +144,7 @@ test('several cues are moved, carried to another slide and squeezed; a beat is p
   await expect(page.getByRole('button', { name: 'Beat 2', exact: true })).toHaveCount(0)
 
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Motion for Title' }).click()
-  await page.getByRole('menuitem', { name: 'Give its motion to its kind in the deck' }).click()
+  await page.getByRole('menuitem', { name: 'Apply its motion to its kind in the deck' }).click()
   await expect(page.getByText(/elements move as this one does/).first()).toBeVisible()
   await slide(page, 2).click()
   await expect(bar(/^Fade of Title/)).toBeVisible()

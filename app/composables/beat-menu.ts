@@ -51,7 +51,7 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
         },
       ],
       [
-        { label: 'Part it at the playhead', disabled: !canPart(column), onSelect: () => part(column) },
+        { label: 'Split it at the playhead', disabled: !canPart(column), onSelect: () => part(column) },
         {
           label: 'Join it with the next',
           disabled: column.index + 1 >= columns().length,

@@ -138,8 +138,8 @@ export function useMotionMenus(beatHere: () => Beat) {
     const own = cuesOfElement(store.current, element.id)
     const copied: MenuItem[] = [
       { label: 'Copy its motion', icon: 'i-lucide-copy', onSelect: () => many.copy(own.map(cue => cue.id)) },
-      { label: 'Give its motion to its kind on this slide', onSelect: () => many.giveToKind(element.id, 'slide') },
-      { label: 'Give its motion to its kind in the deck', onSelect: () => many.giveToKind(element.id, 'deck') },
+      { label: 'Apply its motion to its kind on this slide', onSelect: () => many.giveToKind(element.id, 'slide') },
+      { label: 'Apply its motion to its kind in the deck', onSelect: () => many.giveToKind(element.id, 'deck') },
     ]
     const pasted: MenuItem[] = [
       { label: 'Add the copied motion', icon: 'i-lucide-clipboard-plus', onSelect: () => many.paste([element.id], 'add') },

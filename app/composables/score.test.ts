@@ -141,9 +141,9 @@ describe('what is done to beats', () => {
 
   it('parts it at the playhead, and begins a new one after it', () => {
     const { choose, menu, beats, where, slide } = menued()
-    expect(choose(0, 'Part it at the playhead').disabled).toBe(true)
+    expect(choose(0, 'Split it at the playhead').disabled).toBe(true)
     where.goTo({ slide, beat: 0, seconds: 0.3 })
-    choose(0, 'Part it at the playhead')
+    choose(0, 'Split it at the playhead')
     expect([beats().length, where.moment!.beat]).toEqual([4, 1])
     where.goTo({ slide, beat: 3, seconds: 99 })
     menu.newBeat()

@@ -97,7 +97,7 @@ async function remove(deck: Shelf) {
         <div v-if="canEdit" class="acts-row">
           <FilePicker ref="picker" accept=".zip" data-test="deck-file" @file="bring" />
           <UButton icon="i-lucide-folder-input" :disabled="bringing" @click="picker?.open()">
-            {{ bringing ? 'Reading the file' : 'Bring in a deck file' }}
+            {{ bringing ? 'Reading the file' : 'Import a deck file' }}
           </UButton>
           <UButton color="primary" variant="solid" icon="i-lucide-plus" @click="making = true">New deck</UButton>
         </div>
@@ -166,7 +166,7 @@ async function remove(deck: Shelf) {
           </label>
           <div class="acts-row">
             <UButton color="primary" variant="solid" type="submit">Make the deck</UButton>
-            <UButton @click="making = false">Not now</UButton>
+            <UButton @click="making = false">Cancel</UButton>
           </div>
         </form>
       </template>

@@ -71,7 +71,7 @@ async function remove(row: Row) {
 const menuOf = (row: Row): DropdownMenuItem[] => [
   { label: 'Make a link for a new password', icon: 'i-lucide-link', onSelect: () => void link(row) },
   {
-    label: 'Take off the team',
+    label: 'Remove from the team',
     icon: 'i-lucide-user-minus',
     color: 'error',
     onSelect: () => {
@@ -134,13 +134,13 @@ const whatLeavingDoes =
     <UModal
       v-if="leaving"
       :open="true"
-      :title="`Take ${leaving.name} off the team?`"
+      :title="`Remove ${leaving.name} from the team?`"
       :description="whatLeavingDoes"
       @update:open="leaving = null"
     >
       <template #footer>
-        <UButton color="error" variant="solid" @click="remove(leaving)">Take {{ leaving.name }} off the team</UButton>
-        <UButton color="neutral" variant="ghost" @click="leaving = null">Keep them</UButton>
+        <UButton color="error" variant="solid" @click="remove(leaving)">Remove {{ leaving.name }}</UButton>
+        <UButton color="neutral" variant="ghost" @click="leaving = null">Cancel</UButton>
       </template>
     </UModal>
   </div>

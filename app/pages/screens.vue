@@ -93,7 +93,7 @@ async function removeScreen(screen: Screen) {
 }
 const menuOf = (screen: Screen): DropdownMenuItem[] => [
   { label: 'Give it a new address', icon: 'i-lucide-key-round', onSelect: () => void renew(screen) },
-  { label: 'Take its address back', icon: 'i-lucide-ban', disabled: !screen.token, onSelect: () => void revoke(screen) },
+  { label: 'Withdraw its address', icon: 'i-lucide-ban', disabled: !screen.token, onSelect: () => void revoke(screen) },
   {
     label: 'Remove the screen',
     icon: 'i-lucide-trash-2',
@@ -249,7 +249,7 @@ async function newLoop() {
             <UInput v-model="fresh.name" maxlength="120" placeholder="Hall, above the desk" autofocus class="w-full" />
           </UFormField>
           <UFormField label="Place" hint="as you like">
-            <UInput v-model="fresh.place" maxlength="120" placeholder="Ferry hall, ground floor" class="w-full" />
+            <UInput v-model="fresh.place" maxlength="120" placeholder="Entrance hall, ground floor" class="w-full" />
           </UFormField>
         </form>
       </template>
@@ -266,7 +266,7 @@ async function newLoop() {
     >
       <template #footer>
         <UButton color="error" variant="solid" @click="removeScreen(leaving)">Remove {{ leaving.name }}</UButton>
-        <UButton color="neutral" variant="ghost" @click="leaving = null">Keep it</UButton>
+        <UButton color="neutral" variant="ghost" @click="leaving = null">Cancel</UButton>
       </template>
     </UModal>
   </div>

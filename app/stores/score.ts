@@ -58,7 +58,9 @@ export const useScore = defineStore('score', () => {
     if (!made) return
     clipping.value = made
     tell(
-      made.cues.length > 1 ? `${made.cues.length} cues are ready to be put on other parts.` : 'The cue is ready to be put on other parts.',
+      made.cues.length > 1
+        ? `${made.cues.length} cues are ready to be put on other elements.`
+        : 'The cue is ready to be put on other elements.',
     )
   }
   function paste(elements: readonly Id[], how: 'add' | 'replace', from = clipping.value) {
@@ -80,7 +82,7 @@ export const useScore = defineStore('score', () => {
     if (!from) return
     const slides = reach === 'slide' ? [where.slideId!] : store.slides.map(slide => slide.id)
     const others = slides.flatMap(slide => elementsOf(store.current, slide)).filter(one => one.kind === source.kind && one.id !== element)
-    if (!others.length) return warn('There is no other part of its kind.')
+    if (!others.length) return warn('There is no other element of its kind.')
     paste(
       others.map(one => one.id),
       'replace',

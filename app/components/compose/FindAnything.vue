@@ -109,7 +109,7 @@ function replaceOne(id: Id) {
 </script>
 
 <template>
-  <UModal v-model:open="open" title="Find" description="Words, parts and slides, anywhere in the deck" :ui="{ content: 'max-w-xl' }">
+  <UModal v-model:open="open" title="Find" description="Words, elements and slides, anywhere in the deck" :ui="{ content: 'max-w-xl' }">
     <template #body>
       <div class="find">
         <div class="line">
@@ -117,7 +117,7 @@ function replaceOne(id: Id) {
             v-model="words"
             v-cursor
             class="wide"
-            placeholder="Words, a name, a kind of part, a slide’s number"
+            placeholder="Words, a name, a kind of element, a slide’s number"
             aria-label="Find"
             @keydown.enter="rows[0]?.go()"
           />

@@ -177,7 +177,7 @@ defineExpose({ startEditing })
       </div>
       <StageRulers @guide="(event, axis) => guides?.press(event, axis)" />
       <div v-if="isOver && store.canEdit && !where.isForm" class="ground-drop" :class="{ on: overGround }" data-test="ground-drop">
-        Let go here: the picture becomes the ground of the slide
+        Let go here: the picture becomes the background of the slide
       </div>
     </template>
     <p v-else class="quiet none">No slide yet. The outline makes the first one.</p>

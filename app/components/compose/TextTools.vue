@@ -43,7 +43,7 @@ function link(address: string, close: () => void) {
         : words
           ? `https://${words}`
           : ''
-  wrong.value = known && !known.startsWith('#') && !URL.canParse(known) ? 'This is no address. Write it as velmoor.example/tides.' : ''
+  wrong.value = known && !known.startsWith('#') && !URL.canParse(known) ? 'This is no address. Write it as example.org/page.' : ''
   if (wrong.value) return
   props.editor.setMark('link', known ? { href: known } : null)
   close()
@@ -160,7 +160,7 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
         <form class="link" @submit.prevent="link(href, close)">
           <label>
             To an address
-            <UInput v-model="href" placeholder="velmoor.example/tides" />
+            <UInput v-model="href" placeholder="example.org/page" />
           </label>
           <p v-if="wrong" class="wrong">{{ wrong }}</p>
           <label>

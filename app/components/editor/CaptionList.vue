@@ -85,7 +85,7 @@ function save(ending: 'vtt' | 'srt') {
         {{ modelValue.length ? 'Anew from the notes' : 'From the notes' }}
       </UButton>
       <UButton size="sm" @click="add">Add one</UButton>
-      <UButton size="sm" @click="picker?.open()">Bring a file</UButton>
+      <UButton size="sm" @click="picker?.open()">Upload a file</UButton>
       <template v-if="modelValue.length">
         <UButton size="sm" @click="save('vtt')">Save as .vtt</UButton>
         <UButton size="sm" @click="save('srt')">Save as .srt</UButton>

@@ -53,7 +53,7 @@ const labels = computed(() => ({ all: `on every ${kind.value.part}`, lit: `on li
       <p class="quiet">
         Reads {{ rowCount(table) }} rows of
         <b class="file">{{ table.name }}</b>
-        <UButton variant="bare" class="link" @click="emit('choose')">Take another</UButton>
+        <UButton variant="bare" class="link" @click="emit('choose')">Another table</UButton>
       </p>
       <div class="row">
         <span class="label">Kind</span>

@@ -123,7 +123,7 @@ function nudge(event: KeyboardEvent, key: 1 | 2) {
       class="drawing"
       :viewBox="`0 0 ${size.width} ${size.height}`"
       role="group"
-      :aria-label="`The pace, ${name === 'own' ? 'my own' : name}`"
+      :aria-label="`The easing, ${name === 'own' ? 'my own' : name}`"
     >
       <line v-for="level in [edge.foot, edge.head]" :key="level" :x1="edge.left" :x2="edge.right" :y1="level" :y2="level" class="level" />
       <text :x="edge.left" :y="edge.foot + 13" class="word">starts</text>

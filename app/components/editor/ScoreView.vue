@@ -85,7 +85,7 @@ defineExpose({ newBeat })
       <div class="head">
         <div class="corner">
           <b>Score</b>
-          <span class="quiet">beats across, parts down</span>
+          <span class="quiet">beats across, elements down</span>
           <UDropdownMenu :items="ways">
             <UButton
               variant="ghost"
@@ -207,7 +207,9 @@ defineExpose({ newBeat })
           </div>
         </div>
         <SoundLanes v-if="sounds.here.length" ref="soundLanes" :columns="columns" :total="total" :proposed="props.proposed ?? []" />
-        <p v-if="!rows.length" class="quiet none">Nothing stands on this slide yet. Compose puts parts on it; here they get their time.</p>
+        <p v-if="!rows.length" class="quiet none">
+          Nothing stands on this slide yet. Compose puts elements on it; here they get their time.
+        </p>
         <div v-if="now !== null" class="playhead" :style="{ transform: `translateX(${names + now}px)` }" />
       </div>
     </div>

@@ -171,10 +171,10 @@ function propose() {
       <div class="presses">
         <UButton size="sm" @click="emit('record', null)">Record anew</UButton>
         <span class="retake">
-          <UButton size="sm" :disabled="retake <= 0" @click="emit('record', retake)">Take again from</UButton>
+          <UButton size="sm" :disabled="retake <= 0" @click="emit('record', retake)">Record again from</UButton>
           <NumberField
             :model-value="retake"
-            label="Take again from"
+            label="Record again from"
             unit="s"
             :decimals="1"
             :step="0.5"

@@ -27,7 +27,7 @@ const others = computed(() => apart.value.filter(id => id !== own.value))
 const whose = computed(() =>
   props.what === 'transition'
     ? 'Slides'
-    : `${({ text: 'Texts', picture: 'Pictures', shape: 'Shapes', icon: 'Icons', chart: 'Charts', diagram: 'Diagrams', table: 'Tables', figure: 'Figures', group: 'Groups' } as Record<string, string>)[props.kind!] ?? 'Such parts'}`,
+    : `${({ text: 'Texts', picture: 'Pictures', shape: 'Shapes', icon: 'Icons', chart: 'Charts', diagram: 'Diagrams', table: 'Tables', figure: 'Figures', group: 'Groups' } as Record<string, string>)[props.kind!] ?? 'Such elements'}`,
 )
 const does = computed(() => (props.what === 'enter' ? 'enter by' : props.what === 'exit' ? 'exit by' : 'come by'))
 const name = computed(

@@ -211,7 +211,7 @@ function showOn(layout: string, shown: boolean) {
         <WordsField
           :model-value="theme.footer ?? ''"
           maxlength="300"
-          placeholder="Velmoor Harbour office"
+          placeholder="Who it is from, or what for"
           :disabled="!store.canEdit"
           @update:model-value="words => set('change the footer', { footer: words || undefined })"
         />

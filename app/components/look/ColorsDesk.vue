@@ -66,7 +66,7 @@ function makeRole(use: ColorUse, role: Role) {
         <b>{{ use.role ? names[use.role] : use.hex }}</b>
         <span class="quiet amount">{{ use.count ? `${use.count} ${use.count === 1 ? 'place' : 'places'}` : 'on no slide' }}</span>
         <UButton v-if="store.canEdit" size="sm" @click="open === key(use) ? (open = null) : begin(use)">
-          {{ open === key(use) ? 'Leave it' : 'Replace' }}
+          {{ open === key(use) ? 'Close' : 'Replace' }}
         </UButton>
       </div>
       <div v-if="open === key(use)" class="more">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { deckTheme, type FontFaceFile, type Theme } from '#core/model'
+import { deckTheme, infoOf, type FontFaceFile, type Theme } from '#core/model'
 import { fontFamilies, fontKinds, fontPairs, scriptsOf, familyOfFont, type FontFamily } from '#core/fonts'
 import { setFields } from '#core/edits'
 import { fontsInUse, missingGlyphs, replaceFont } from '#core/themes'
@@ -127,8 +127,8 @@ async function upload(files: readonly File[]) {
           :disabled="!store.canEdit"
           @click="setFonts(`take the fonts ${pair.label.toLowerCase()}`, { display: pair.display, body: pair.body, mono: pair.mono })"
         >
-          <b :style="{ fontFamily: `'${pair.display}'` }">Boats at six</b>
-          <span :style="{ fontFamily: `'${pair.body}'` }">Every hour until late</span>
+          <b :style="{ fontFamily: `'${pair.display}'` }">{{ infoOf(store.current).title }}</b>
+          <span :style="{ fontFamily: `'${pair.body}'` }">The text that it reads, 24,680</span>
           <small class="quiet">{{ pair.label }}</small>
         </UButton>
       </div>
@@ -176,7 +176,7 @@ async function upload(files: readonly File[]) {
         <p v-if="kind === 'team' && !own.length" class="quiet">The team has brought no font yet.</p>
       </div>
       <FilePicker ref="picker" multiple accept=".woff2,.ttf,.otf" data-test="font-file" @files="upload" />
-      <UButton v-if="store.canEdit" size="sm" class="bring" @click="picker?.open()">Bring a font file (WOFF2, TTF, OTF)</UButton>
+      <UButton v-if="store.canEdit" size="sm" class="bring" @click="picker?.open()">Upload a font file (WOFF2, TTF, OTF)</UButton>
     </section>
     <section>
       <h3>Replace a font throughout</h3>
@@ -189,7 +189,7 @@ async function upload(files: readonly File[]) {
           by
           <ChoiceField v-model="replacing.to" :items="asTheyAre([...own, ...fontFamilies.map(one => one.family)])" label="Replace by" />
           <UButton color="primary" variant="solid" size="sm" @click="replace">Replace in {{ use.count }}</UButton>
-          <UButton size="sm" @click="replacing = null">Leave it</UButton>
+          <UButton size="sm" @click="replacing = null">Cancel</UButton>
         </span>
         <UButton
           v-else-if="store.canEdit"

@@ -337,9 +337,9 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
         v-if="level !== 'theme' && says && store.canEdit"
         size="sm"
         class="back"
-        @click="set('let the ground be inherited', { ground: undefined, backdrop: undefined })"
+        @click="set('inherit the background', { ground: undefined, backdrop: undefined })"
       >
-        Take it from {{ level === 'slide' ? 'the layout' : level === 'layout' ? 'the master' : 'the theme' }} again
+        Inherit it from {{ level === 'slide' ? 'the layout' : level === 'layout' ? 'the master' : 'the theme' }}
       </UButton>
     </template>
     <p v-else class="quiet">There is no slide yet whose {{ level }} this could be.</p>

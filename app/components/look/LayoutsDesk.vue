@@ -182,8 +182,8 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
         </template>
       </template>
       <template #footer>
-        <UButton @click="removing = null">Leave it</UButton>
-        <UButton color="primary" variant="solid" :disabled="!others.length" @click="remove">Take it away</UButton>
+        <UButton @click="removing = null">Cancel</UButton>
+        <UButton color="primary" variant="solid" :disabled="!others.length" @click="remove">Remove it</UButton>
       </template>
     </UModal>
   </div>

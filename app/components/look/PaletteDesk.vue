@@ -126,7 +126,7 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
       </div>
       <UButton variant="bare" class="scheme wide" :disabled="!store.canEdit" @click="put('take a palette from a brand colour', made)">
         <PaletteStrip :palette="made" />
-        <span>Take this palette</span>
+        <span>Use this palette</span>
       </UButton>
     </section>
     <section>

@@ -81,7 +81,7 @@ async function bring(file: File) {
           <span>{{ theme.name }}</span>
         </UButton>
         <div v-if="trying === theme.id" class="acts">
-          <UButton color="primary" variant="solid" size="sm" :disabled="!store.canEdit" @click="putOn">Put it on this deck</UButton>
+          <UButton color="primary" variant="solid" size="sm" :disabled="!store.canEdit" @click="putOn">Use it in this deck</UButton>
           <UButton v-if="store.canEdit" size="sm" @click="keep(theme.id)">Replace it by this deck’s look</UButton>
           <UButton size="sm" :to="`/api/themes/${theme.id}/file`" external download>Export as a file</UButton>
           <UButton v-if="store.canEdit" size="sm" @click="remove(theme)">Remove</UButton>
@@ -94,9 +94,9 @@ async function bring(file: File) {
         <UInput v-model="name" maxlength="120" :placeholder="deckTheme(store.current).name" aria-label="Name of the theme" />
         <UButton type="submit" size="sm">Save to the library</UButton>
       </form>
-      <p class="quiet">Colours, fonts, text styles, ground, logo, footer, masters and layouts.</p>
+      <p class="quiet">Colours, fonts, text styles, background, logo, footer, masters and layouts.</p>
       <FilePicker ref="picker" accept=".zip" data-test="theme-file" @file="bring" />
-      <UButton size="sm" class="bring" @click="picker?.open()">Bring a theme or deck file</UButton>
+      <UButton size="sm" class="bring" @click="picker?.open()">Import a theme or deck file</UButton>
     </section>
   </div>
 </template>

@@ -143,7 +143,7 @@ const slidesWords = (use: Use) =>
       Credit line
       <WordsField
         :model-value="entry.credit"
-        placeholder="Photograph: Ines Rahm"
+        placeholder="Photograph: name"
         maxlength="300"
         :readonly="!canEdit"
         @update:model-value="words => set({ credit: words })"

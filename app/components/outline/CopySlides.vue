@@ -54,7 +54,7 @@ async function copy() {
       </div>
     </template>
     <template #footer>
-      <UButton @click="emit('close')">Leave it</UButton>
+      <UButton @click="emit('close')">Cancel</UButton>
       <UButton color="primary" variant="solid" :disabled="!to || busy" @click="copy">Copy</UButton>
     </template>
   </UModal>

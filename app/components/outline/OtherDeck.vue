@@ -177,7 +177,7 @@ function take() {
           { value: 'theirs', label: 'In their own' },
         ]"
       />
-      <UButton @click="emit('close')">Leave it</UButton>
+      <UButton @click="emit('close')">Cancel</UButton>
       <UButton color="primary" variant="solid" :disabled="!chosen.size || !store.canEdit" @click="take">
         {{ chosen.size > 1 ? `Take ${chosen.size} slides over` : 'Take the slide over' }}
       </UButton>

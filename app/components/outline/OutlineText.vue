@@ -275,7 +275,7 @@ const slideMenu = (row: Row) => [
     row.slide.chapter === undefined
       ? { label: 'Begin a chapter here', icon: 'i-lucide-bookmark', onSelect: () => afterMenu(() => beginChapter(row)) }
       : {
-          label: 'Take the chapter line away',
+          label: 'Remove the chapter',
           icon: 'i-lucide-bookmark-minus',
           onSelect: () => setSlide(row, 'take a chapter line away', { chapter: undefined }),
         },
@@ -438,8 +438,8 @@ defineExpose({ takeOutline })
               <p v-if="row.slide.agenda" class="quiet made-note">
                 {{
                   row.slide.agenda === 'chapters'
-                    ? 'Made from the chapters, and kept current'
-                    : 'Made from the slide names, and kept current'
+                    ? 'Made from the chapters, and always current'
+                    : 'Made from the slide names, and always current'
                 }}
               </p>
               <div v-if="offered === row.slide.id" class="under">

@@ -78,9 +78,7 @@ const mendAll = () =>
               : 'No findings'
         }}
       </h2>
-      <UButton v-if="remediable.length > 1 && store.canEdit" @click="mendAll">
-        Put all {{ remediable.length }} right that have a remedy
-      </UButton>
+      <UButton v-if="remediable.length > 1 && store.canEdit" @click="mendAll">Fix all {{ remediable.length }} that have a remedy</UButton>
     </div>
     <p v-if="check.looking" class="quiet" role="status">
       Still looking:

@@ -196,7 +196,7 @@ const marks = [
       <span class="presses">
         <UButton color="primary" variant="solid" @click="tapping.tap()">Next beat</UButton>
         <UButton @click="tapping.finish()">Done</UButton>
-        <UButton variant="ghost" @click="tapping.stop()">Leave it as it was</UButton>
+        <UButton variant="ghost" @click="tapping.stop()">Cancel</UButton>
       </span>
     </div>
     <div v-else-if="proposed.length" class="over" role="status">
@@ -206,7 +206,7 @@ const marks = [
         <span class="amount">{{ proposed.map(second => second.toFixed(1)).join(', ') }} s</span>
       </p>
       <span class="presses">
-        <UButton color="primary" variant="solid" @click="takeProposed">Let them begin there</UButton>
+        <UButton color="primary" variant="solid" @click="takeProposed">Start them there</UButton>
         <UButton variant="ghost" @click="proposed = []">No</UButton>
       </span>
     </div>

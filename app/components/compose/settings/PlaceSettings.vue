@@ -202,7 +202,7 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
         <p class="quiet small">Bound to a saved block of the library.</p>
         <div class="pairs">
           <UButton size="sm" data-test="keep-changes" @click="pieces.keepChanges(boundTo)">Keep its changes for all</UButton>
-          <UButton size="sm" @click="pieces.letGo(boundTo)">Let it be free</UButton>
+          <UButton size="sm" @click="pieces.letGo(boundTo)">Detach it</UButton>
         </div>
       </template>
       <form v-else class="pairs" @submit.prevent="keepPiece">
@@ -220,7 +220,7 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
           ? 'On a form its place is fixed.'
           : first?.pinned
             ? 'It stands on the master.'
-            : 'It is locked: unlock it in the list of parts to move it.'
+            : 'It is locked: unlock it in the list of elements to move it.'
       }}
     </p>
     <template v-if="!several && first">

@@ -92,7 +92,9 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
           />
           <UButton variant="ghost" size="sm" icon="i-lucide-x" aria-label="No two tones" @click="set({ twoTone: undefined })" />
         </template>
-        <UButton v-else size="sm" @click="set({ twoTone: { dark: { role: 'ink' }, light: { role: 'ground' } } })">Ink to ground</UButton>
+        <UButton v-else size="sm" @click="set({ twoTone: { dark: { role: 'ink' }, light: { role: 'ground' } } })">
+          Ink to background
+        </UButton>
       </span>
     </div>
     <div class="row">
