@@ -18,7 +18,7 @@ import { inkOf } from '../core/drawing'
 import { tablesOf } from '../core/formats/deck-file'
 import { frameAt, momentAt, rundown, type TimingContext } from '../core/timing'
 import { closeDatabase } from '../server/database/connection'
-import { listDecks, snapshotOf } from '../server/database/decks'
+import { nameDecks, snapshotOf } from '../server/database/decks'
 import { mediaLengths } from '../server/database/media'
 import { tablesById } from '../server/database/tables'
 import { inkBookOf } from '../server/decks/ink'
@@ -95,7 +95,7 @@ async function look(withPictures: boolean): Promise<Kept[]> {
   try {
     await prepareDatabase(cluster.url, () => {})
     const kept: Kept[] = []
-    const decks = (await listDecks()).map(({ id }) => id).sort()
+    const decks = (await nameDecks()).map(({ id }) => id).sort()
     for (const id of decks) {
       const deck = (await snapshotOf(id))!
       kept.push({

@@ -1,5 +1,3 @@
-import { watchDebounced } from '@vueuse/core'
-
 /** A file of Media, as the server tells of it. */
 export interface MediaEntry {
   hash: string
@@ -34,38 +32,30 @@ export const bytesWords = (bytes: number) =>
 /** The team's media as they are asked for: by word, kind, folder, tag and colour, fetched some at a time. */
 export function useMediaShelf(only?: 'picture' | 'film' | 'sound') {
   const wish = reactive({ find: '', kind: only ?? ('' as '' | 'picture' | 'film' | 'sound'), folder: '', tag: '', color: '', alike: false })
-  const items = shallowRef<MediaEntry[]>([])
-  const groups = shallowRef<string[][]>([])
-  const total = ref(0)
-  const folders = shallowRef<{ name: string; count: number }[]>([])
-  const tags = shallowRef<{ name: string; count: number }[]>([])
-  const loading = ref(false)
-  let turn = 0
-  async function load(from = 0) {
-    const mine = ++turn
-    loading.value = true
-    const query = {
-      find: wish.find,
-      from,
-      count: 60,
-      ...(wish.kind ? { kind: wish.kind } : {}),
-      ...(wish.folder ? { folder: wish.folder } : {}),
-      ...(wish.tag ? { tag: wish.tag } : {}),
-      ...(wish.color ? { color: wish.color } : {}),
-      ...(wish.alike ? { alike: '' } : {}),
-    }
-    const answer = await asking(() => $fetch<Answer>('/api/media', { query }))
-    if (mine !== turn) return
-    loading.value = false
-    if (!answer) return
-    items.value = from ? [...items.value, ...answer.items] : answer.items
-    total.value = answer.total
-    groups.value = answer.groups
-    folders.value = answer.folders
-    tags.value = answer.tags
+  const { items, answer, total, loading, load, more, canLoadMore } = useListed<MediaEntry, Answer>(wish, from =>
+    $fetch<Answer>('/api/media', {
+      query: {
+        find: wish.find,
+        from,
+        count: 60,
+        ...(wish.kind ? { kind: wish.kind } : {}),
+        ...(wish.folder ? { folder: wish.folder } : {}),
+        ...(wish.tag ? { tag: wish.tag } : {}),
+        ...(wish.color ? { color: wish.color } : {}),
+        ...(wish.alike ? { alike: '' } : {}),
+      },
+    }),
+  )
+  return {
+    wish,
+    items,
+    groups: computed(() => answer.value?.groups ?? []),
+    total,
+    folders: computed(() => answer.value?.folders ?? []),
+    tags: computed(() => answer.value?.tags ?? []),
+    loading,
+    load,
+    more,
+    canLoadMore: () => !wish.alike && canLoadMore(),
   }
-  watchDebounced(wish, () => void load(), { debounce: 160, deep: true })
-  const more = () => load(items.value.length)
-  const canLoadMore = () => !loading.value && !wish.alike && items.value.length < total.value
-  return { wish, items, groups, total, folders, tags, loading, load, more, canLoadMore }
 }

@@ -1,61 +1,30 @@
 <script setup lang="ts">
-import { fieldLimits, slidesOf, type Deck } from '#core/model'
-import { starterNamed, starters } from '#core/layouts'
-
-interface Shelf {
-  id: string
-  title: string
-  purpose: 'talk' | 'film' | 'loop'
-  changed_at: string
-  version: number | null
-  slides: number
-  cover: Deck
-}
+import type { DropdownMenuItem } from '@nuxt/ui'
+import { useInfiniteScroll } from '@vueuse/core'
 
 useHead({ title: 'Decks · Hailbank' })
 const { canEdit } = useUserSession()
-const { data: decks, refresh, status } = await useFetch<Shelf[]>('/api/decks', { deep: false, lazy: true })
+const { wish, items, counts, total, loading, load, more, canLoadMore } = useDeckShelf()
 const stage = useStageHost()
-await stage.ready
+await Promise.all([stage.ready, load()])
+const page = useTemplateRef('page')
+useInfiniteScroll(page, more, { distance: 400, canLoadMore })
 watch(
-  decks,
+  items,
   list => {
-    for (const deck of list ?? []) void stage.need(deck.cover)
+    for (const deck of list) void stage.need(deck.cover)
   },
   { immediate: true },
 )
+const refresh = () => load()
+const deeds = useDeckDeeds(refresh)
+
+const whose = computed({ get: () => (wish.mine ? 'mine' : 'all'), set: next => (wish.mine = next === 'mine') })
+const go = (to: { folder?: string; purpose?: DeckEntry['purpose'] | ''; removed?: boolean }) =>
+  Object.assign(wish, { folder: '', purpose: '', removed: false, ...to })
+const isAsked = computed(() => Boolean(wish.find.trim() || wish.folder || wish.purpose || wish.mine))
 
 const making = ref(false)
-const title = ref('')
-const purpose = ref<'talk' | 'film' | 'loop'>('talk')
-const starter = ref('')
-const takePurpose = () => {
-  purpose.value = starterNamed(starter.value)?.purpose ?? purpose.value
-}
-const purposes = [
-  { value: 'talk', label: 'Talk', words: 'waits for its speaker' },
-  { value: 'film', label: 'Film', words: 'runs by itself, to an exact length' },
-  { value: 'loop', label: 'Loop', words: 'repeats on screens' },
-] as const
-const wordOf = { talk: 'Talk', film: 'Film', loop: 'Loop' }
-const changed = (deck: Shelf) =>
-  new Date(deck.changed_at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
-
-async function make() {
-  const made = await asking(() =>
-    $fetch('/api/decks', {
-      method: 'POST',
-      body: {
-        title: title.value.trim() || 'Untitled deck',
-        purpose: purpose.value,
-        language: navigator.language || 'en',
-        ...(starter.value ? { starter: starter.value } : {}),
-      },
-    }),
-  )
-  if (made) await navigateTo(`/decks/${made.id}`)
-}
-
 const picker = useTemplateRef('picker')
 const bringing = ref(false)
 async function bring(file: File) {
@@ -66,109 +35,183 @@ async function bring(file: File) {
   bringing.value = false
   if (!brought) return
   await refresh()
-  tell(brought.notes.length ? `Brought in, with ${brought.notes.join(', ')}` : 'Brought in')
+  tell(brought.notes.length ? `Imported, with ${brought.notes.join(', ')}` : 'Imported')
 }
 
-async function remove(deck: Shelf) {
-  if (!(await asking(() => $fetch(`/api/decks/${deck.id}`, { method: 'DELETE' })))) return
-  await refresh()
-  useToast().add({
-    title: `“${deck.title}” is removed`,
-    duration: 12_000,
-    actions: [
-      {
-        label: 'Put it back',
-        onClick: async () => {
-          await asking(() => $fetch(`/api/decks/${deck.id}/restore`, { method: 'POST' }))
-          await refresh()
-        },
-      },
-    ],
-  })
+const naming = ref<string | null>(null)
+/** The deck that goes to a folder that has no name yet. */
+const foldering = ref<DeckEntry | null>(null)
+const folder = ref('')
+async function toNewFolder() {
+  const deck = foldering.value
+  if (!deck || !folder.value.trim()) return
+  foldering.value = null
+  await deeds.move(deck, folder.value.trim())
+  folder.value = ''
 }
+const deleting = ref<DeckEntry | null>(null)
+
+const foldersFor = (deck: DeckEntry): DropdownMenuItem[] => [
+  ...(counts.value?.folders ?? [])
+    .filter(one => one.name !== deck.folder)
+    .map(one => ({ label: one.name, icon: 'i-lucide-folder', onSelect: () => void deeds.move(deck, one.name) })),
+  ...(deck.folder ? [{ label: 'No folder', icon: 'i-lucide-folder-minus', onSelect: () => void deeds.move(deck, '') }] : []),
+  {
+    label: 'New folder',
+    icon: 'i-lucide-folder-plus',
+    onSelect: () =>
+      afterMenu(() => {
+        foldering.value = deck
+      }),
+  },
+]
+function menuOf(deck: DeckEntry): DropdownMenuItem[][] {
+  if (deck.removed_at)
+    return canEdit.value
+      ? [
+          [
+            { label: 'Restore', icon: 'i-lucide-undo-2', onSelect: () => void deeds.restore(deck) },
+            {
+              label: 'Delete for good',
+              icon: 'i-lucide-trash-2',
+              onSelect: () =>
+                afterMenu(() => {
+                  deleting.value = deck
+                }),
+            },
+          ],
+        ]
+      : []
+  const open = [{ label: 'Open', icon: 'i-lucide-square-arrow-out-up-right', to: `/decks/${deck.id}` }]
+  const file = [{ label: 'Export as a file', icon: 'i-lucide-download', to: `/api/decks/${deck.id}/file`, external: true, download: '' }]
+  if (!canEdit.value) return [open, file]
+  return [
+    open,
+    [
+      {
+        label: 'Rename',
+        icon: 'i-lucide-pencil',
+        kbds: ['F2'],
+        onSelect: () =>
+          afterMenu(() => {
+            naming.value = deck.id
+          }),
+      },
+      { label: 'Move to folder', icon: 'i-lucide-folder-input', children: [foldersFor(deck)] },
+      { label: 'Duplicate', icon: 'i-lucide-copy', kbds: ['Ctrl', 'D'], onSelect: () => void deeds.duplicate(deck) },
+      ...file,
+    ],
+    [{ label: 'Move to trash', icon: 'i-lucide-trash-2', kbds: ['Delete'], onSelect: () => void deeds.remove(deck) }],
+  ]
+}
+function dropOn(id: string, into: string) {
+  const deck = items.value.find(one => one.id === id)
+  if (deck && deck.folder !== into) void deeds.move(deck, into)
+}
+
+onKeys(event => {
+  if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key === '/') document.querySelector<HTMLInputElement>('#find-deck')?.focus()
+  else if (event.key === 'n' && canEdit.value) making.value = true
+  else return
+  event.preventDefault()
+})
 </script>
 
 <template>
-  <div class="page">
-    <SiteBar />
+  <div ref="page" class="page">
+    <SiteBar>
+      <UInput
+        id="find-deck"
+        v-model="wish.find"
+        class="find"
+        type="search"
+        icon="i-lucide-search"
+        placeholder="Find a deck, or words on any slide"
+        aria-label="Find a deck, or words on any slide"
+      >
+        <template #trailing><UKbd>/</UKbd></template>
+      </UInput>
+    </SiteBar>
+    <div v-if="!isAsked && !wish.removed" class="top">
+      <LastPlace class="last" />
+      <NewDeck v-if="canEdit" v-model:making="making" class="begin">
+        <UButton icon="i-lucide-plus" title="N" @click="making = true">New deck</UButton>
+        <FilePicker ref="picker" accept=".zip" data-test="deck-file" @file="bring" />
+        <UButton icon="i-lucide-upload" :disabled="bringing" @click="picker?.open()">
+          {{ bringing ? 'Reading the file' : 'Import a deck file' }}
+        </UButton>
+      </NewDeck>
+    </div>
     <main>
-      <div class="head">
+      <aside>
         <h1>Decks</h1>
-        <div v-if="canEdit" class="acts-row">
-          <FilePicker ref="picker" accept=".zip" data-test="deck-file" @file="bring" />
-          <UButton icon="i-lucide-folder-input" :disabled="bringing" @click="picker?.open()">
-            {{ bringing ? 'Reading the file' : 'Import a deck file' }}
-          </UButton>
-          <UButton color="primary" variant="solid" icon="i-lucide-plus" @click="making = true">New deck</UButton>
-        </div>
-      </div>
-      <p v-if="status === 'pending' && !decks" class="quiet">Fetching the decks</p>
-      <p v-else-if="!decks?.length" class="empty">
-        No decks yet. {{ canEdit ? 'A new deck starts with what you want to say.' : 'An editor of your team can make one.' }}
-      </p>
-      <ul v-else class="shelf">
-        <li v-for="deck in decks" :key="deck.id" class="deck">
-          <NuxtLink :to="`/decks/${deck.id}`" class="open" :aria-label="`Open ${deck.title}`">
-            <SlideThumb
-              v-if="slidesOf(deck.cover)[0]"
-              :deck="deck.cover"
-              :slide="slidesOf(deck.cover)[0]!.id"
-              :width="268"
-              :label="`First slide of ${deck.title}`"
-            />
-            <span v-else class="blank quiet">No slides yet</span>
-          </NuxtLink>
-          <div class="words">
-            <NuxtLink :to="`/decks/${deck.id}`" class="title">{{ deck.title }}</NuxtLink>
-            <span class="quiet">{{ wordOf[deck.purpose] }}, {{ deck.slides }} {{ deck.slides === 1 ? 'slide' : 'slides' }}</span>
-            <span class="quiet">Changed {{ changed(deck) }}</span>
-          </div>
-          <UButton
-            v-if="canEdit"
-            variant="ghost"
-            class="off"
-            icon="i-lucide-trash-2"
-            :aria-label="`Remove ${deck.title}`"
-            title="Remove"
-            @click="remove(deck)"
+        <DecksSide v-if="counts" :counts="counts" :wish="wish" :can-edit="canEdit" @go="go" @drop="dropOn" />
+      </aside>
+      <section class="list" aria-label="Decks">
+        <div class="head">
+          <ChoiceField v-model="whose" :items="choicesOf({ all: 'everyone’s', mine: 'mine' })" label="Whose decks" />
+          <ChoiceField
+            v-model="wish.by"
+            :items="choicesOf({ changed: 'changed last', title: 'by name', slides: 'most slides' })"
+            label="Order of decks"
           />
-        </li>
-      </ul>
+          <span class="quiet" role="status">{{ total === 1 ? 'One deck' : `${total.toLocaleString()} decks` }}</span>
+        </div>
+        <p v-if="!items.length && !loading" class="empty">
+          {{
+            wish.removed
+              ? 'The trash is empty.'
+              : isAsked
+                ? wish.find.trim()
+                  ? `No deck says “${wish.find.trim()}” here.`
+                  : 'No deck is here.'
+                : canEdit
+                  ? 'No decks yet. A new deck starts with what you want to say.'
+                  : 'No decks yet. An editor of your team can make one.'
+          }}
+        </p>
+        <ul v-else class="shelf">
+          <li v-for="deck in items" :key="deck.id">
+            <DeckCard
+              :deck="deck"
+              :menu="menuOf(deck)"
+              :can-edit="canEdit"
+              :naming="naming === deck.id"
+              @update:naming="on => (naming = on ? deck.id : null)"
+              @rename="title => deeds.rename(deck, title)"
+              @remove="deeds.remove(deck)"
+              @duplicate="deeds.duplicate(deck)"
+            />
+          </li>
+        </ul>
+        <p v-if="loading && items.length" class="quiet" role="status">Fetching more</p>
+      </section>
     </main>
     <UModal
-      v-model:open="making"
-      title="New deck"
-      description="What is it for? Its purpose decides how its time runs, and can be changed later."
+      :open="foldering !== null"
+      title="New folder"
+      :description="`“${foldering?.title}” is the first deck in it.`"
+      @update:open="open => open || (foldering = null)"
     >
       <template #body>
-        <form class="new" @submit.prevent="make">
-          <label>
-            Title
-            <UInput v-model="title" v-cursor v-bind="fieldLimits('info', 'title')" placeholder="What it is about" />
-          </label>
-          <URadioGroup
-            v-model="purpose"
-            legend="Purpose"
-            variant="card"
-            :ui="{ legend: 'sr-only' }"
-            :items="purposes.map(choice => ({ value: choice.value, label: choice.label, description: choice.words }))"
-          />
-          <label>
-            Start from
-            <ChoiceField
-              v-model="starter"
-              :items="[
-                { value: '', label: 'My own points, on an empty deck' },
-                ...starters.map(one => ({ value: one.name, label: `${one.label}: ${one.when}` })),
-              ]"
-              @update:model-value="takePurpose"
-            />
-          </label>
-          <div class="acts-row">
-            <UButton color="primary" variant="solid" type="submit">Make the deck</UButton>
-            <UButton @click="making = false">Cancel</UButton>
-          </div>
+        <form class="foldering" @submit.prevent="toNewFolder">
+          <UInput v-model="folder" v-cursor maxlength="120" placeholder="What belongs together" aria-label="Name of the folder" />
+          <UButton type="submit" color="primary" variant="solid" :disabled="!folder.trim()">Make it</UButton>
         </form>
+      </template>
+    </UModal>
+    <UModal
+      :open="deleting !== null"
+      :title="`Delete “${deleting?.title}” for good?`"
+      description="Its slides and all that was ever written in it are gone then. Nobody can bring them back."
+      @update:open="open => open || (deleting = null)"
+    >
+      <template #footer>
+        <UButton color="error" variant="solid" @click="deleting && deeds.deleteForGood(deleting).then(() => (deleting = null))">
+          Delete it for good
+        </UButton>
+        <UButton variant="ghost" @click="deleting = null">Cancel</UButton>
       </template>
     </UModal>
   </div>
@@ -176,25 +219,39 @@ async function remove(deck: Shelf) {
 
 <style scoped>
 .page {
-  min-height: 100%;
+  height: 100%;
+  overflow-y: auto;
+}
+.find {
+  width: min(380px, 34vw);
+}
+.top {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(280px, 380px);
+  gap: 40px;
+  padding: 20px 28px 24px;
+  background: var(--panel);
+  border-bottom: 1px solid var(--line);
+}
+.begin:only-child {
+  grid-column: 1 / -1;
 }
 main {
-  padding: 24px 28px 60px;
-  max-width: 1280px;
-  margin: 0 auto;
+  display: grid;
+  grid-template-columns: 190px minmax(0, 1fr);
+  gap: 28px;
+  padding: 22px 28px 60px 18px;
+}
+h1 {
+  font-size: 20px;
+  padding: 4px 10px 10px;
 }
 .head {
   display: flex;
   align-items: center;
-  justify-content: space-between;
-  margin-bottom: 20px;
-}
-.head h1 {
-  font-size: 26px;
-}
-.acts-row {
-  display: flex;
   gap: 10px;
+  min-height: 34px;
+  margin-bottom: 14px;
 }
 .empty {
   background: var(--panel);
@@ -209,56 +266,14 @@ main {
   margin: 0;
   padding: 0;
   display: grid;
-  grid-template-columns: repeat(auto-fill, 270px);
-  gap: 28px 24px;
+  grid-template-columns: repeat(auto-fill, 232px);
+  gap: 24px 22px;
 }
-.deck {
-  position: relative;
-}
-.open {
-  display: block;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  overflow: hidden;
-  background: var(--panel);
-}
-.open:hover {
-  border-color: var(--act);
-}
-.blank {
-  display: grid;
-  place-items: center;
-  height: 151px;
-}
-.words {
+.foldering {
   display: flex;
-  flex-direction: column;
-  padding: 8px 34px 0 2px;
+  gap: 10px;
 }
-.title {
-  font-weight: 600;
-  color: var(--ink);
-  font-size: 15px;
-  overflow-wrap: anywhere;
-}
-.words .quiet {
-  font-size: 13px;
-}
-.off {
-  position: absolute;
-  right: -4px;
-  bottom: 10px;
-  padding: 6px;
-  color: var(--third);
-}
-.new {
-  display: flex;
-  flex-direction: column;
-  gap: 16px;
-}
-.new > label {
-  display: flex;
-  flex-direction: column;
-  gap: 4px;
+.foldering > :first-child {
+  flex: 1;
 }
 </style>

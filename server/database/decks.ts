@@ -1,50 +1,148 @@
-import { infoOf, cleanText, slidesOf, type Deck } from '../../core/model'
+import { outlineOf } from '../../core/layouts'
+import { infoOf, cleanText, purposeSchema, slidesOf, type Deck } from '../../core/model'
 import { tablesOf } from '../../core/formats/deck-file'
 import { coverOf } from '../decks/cover'
 import { Refusal } from '../refusal'
 import { database, jsonOf, type Sql } from './connection'
 
+const purposes = purposeSchema.options
+type Purpose = (typeof purposes)[number]
+
+/** A deck as its card in the list shows it. */
 export interface DeckRow {
   id: string
   title: string
-  purpose: string
+  purpose: Purpose
+  folder: string
+  /** Who made it; null where they are gone. */
+  owner: { id: string; name: string } | null
   changed_at: Date
+  removed_at: Date | null
   version: number | null
   slides: number
   cover: Deck
   tables: string[]
 }
 
-/** What lists show of a deck, from its snapshot. */
-function shownInLists(sql: Sql, snapshot: Deck) {
-  const cover = coverOf(snapshot)
-  return { slides: slidesOf(snapshot).length, cover: jsonOf(cover), tables: tablesOf(cover) }
+/** What is asked of the list of decks: what all of it must fit, how it is ordered, and which part of it. */
+export interface DeckWish {
+  /** Words that all stand in the title, on slides or in notes. */
+  find: string
+  folder?: string
+  purpose?: Purpose
+  /** Made by this person. */
+  owner?: string
+  /** Those that were removed, in place of those that were not. */
+  removed: boolean
+  by: 'changed' | 'title' | 'slides'
+  from: number
+  count: number
 }
 
-/** Decks that an older program kept get what lists show of them, once. */
+const wordsOf = (deck: Deck) =>
+  slidesOf(deck)
+    .flatMap(slide => {
+      const { title, lines } = outlineOf(deck, slide)
+      return [title, ...lines.map(line => line.text), slide.notes]
+    })
+    .filter(Boolean)
+    .join('\n')
+
+/** What lists show of a deck and find it by, from its snapshot. */
+function shownInLists(sql: Sql, snapshot: Deck) {
+  const cover = coverOf(snapshot)
+  return { slides: slidesOf(snapshot).length, cover: jsonOf(cover), tables: tablesOf(cover), words: cleanText(wordsOf(snapshot)) }
+}
+
+/** Decks that are new, or that an older program kept, get what lists show of them, once. */
 async function completeLists() {
   const sql = database()
-  for (const { id, snapshot } of await sql<
-    { id: string; snapshot: Deck }[]
-  >`select id, snapshot from decks where cover is null and removed_at is null`) {
-    const { slides, cover, tables } = shownInLists(sql, snapshot)
-    await sql`update decks set slides = ${slides}, cover = ${cover}, cover_tables = ${tables} where id = ${id} and cover is null`
+  for (const { id } of await sql<{ id: string }[]>`select id from decks where cover is null or words is null`) {
+    const snapshot = await snapshotOf(id)
+    if (!snapshot) continue
+    const { slides, cover, tables, words } = shownInLists(sql, snapshot)
+    await sql`update decks set slides = ${slides}, cover = ${cover}, cover_tables = ${tables}, words = ${words}
+      where id = ${id} and (cover is null or words is null)`
   }
 }
 
-export async function listDecks() {
-  await completeLists()
-  return await database()<DeckRow[]>`
-    select decks.id, title, purpose, changed_at, slides, cover, cover_tables as tables, (select max(number) from deck_versions
-      where deck = decks.id) as version
-    from decks where removed_at is null order by changed_at desc`
+const likeWord = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
+const orders = {
+  changed: (sql: Sql) => sql`changed_at desc, decks.id`,
+  title: (sql: Sql) => sql`lower(title), decks.id`,
+  slides: (sql: Sql) => sql`slides desc, decks.id`,
 }
 
-/** Decks in whose snapshot every word stands somewhere, the newest first. */
-export const decksWithWords = (words: readonly string[]) => database()<{ id: string; title: string; snapshot: Deck }[]>`
-  select id, title, snapshot from decks
-  where removed_at is null and snapshot::text ilike all (${words.map(word => `%${word.replace(/[\\%_]/g, '\\$&')}%`)})
-  order by changed_at desc`
+/** The decks that fit what is asked, as many as are asked for, and how many there are. */
+export async function findDecks(wish: DeckWish): Promise<{ total: number; decks: DeckRow[] }> {
+  await completeLists()
+  const sql = database()
+  const words = wish.find.split(/\s+/).filter(Boolean).map(likeWord)
+  const rows = await sql<(DeckRow & { total: number })[]>`
+    select decks.id, title, purpose, folder, changed_at, removed_at, slides, cover, cover_tables as tables,
+      (select max(number) from deck_versions where deck = decks.id) as version,
+      case when people.id is null then null else json_build_object('id', people.id, 'name', people.name) end as owner,
+      count(*) over ()::int as total
+    from decks left join people on people.id = decks.created_by
+    where (removed_at is not null) = ${wish.removed}
+      ${wish.folder === undefined ? sql`` : sql`and folder = ${wish.folder}`}
+      ${wish.purpose === undefined ? sql`` : sql`and purpose = ${wish.purpose}`}
+      ${wish.owner === undefined ? sql`` : sql`and created_by = ${wish.owner}`}
+      ${words.length ? sql`and title || chr(10) || words ilike all (${words})` : sql``}
+    order by ${orders[wish.by](sql)} limit ${wish.count} offset ${wish.from}`
+  return { total: rows[0]?.total ?? 0, decks: rows.map(({ total: _, ...row }) => row) }
+}
+
+/** How many decks there are in each folder and for each purpose, and how many were removed. */
+export async function countDecks() {
+  const rows = await database()<{ folder: string; purpose: Purpose; removed: boolean; count: number }[]>`
+    select folder, purpose, removed_at is not null as removed, count(*)::int as count from decks group by 1, 2, 3`
+  const here = rows.filter(row => !row.removed)
+  const sum = (some: readonly { count: number }[]) => some.reduce((total, row) => total + row.count, 0)
+  const folders = [...new Set(here.map(row => row.folder))].filter(Boolean).sort((a, b) => a.localeCompare(b))
+  return {
+    all: sum(here),
+    folders: folders.map(name => ({ name, count: sum(here.filter(row => row.folder === name)) })),
+    purposes: Object.fromEntries(purposes.map(purpose => [purpose, sum(here.filter(row => row.purpose === purpose))])),
+    removed: sum(rows.filter(row => row.removed)),
+  }
+}
+
+/** All decks by name, changed last first, for those who choose one. */
+export const nameDecks = () => database()<{ id: string; title: string; purpose: Purpose; slides: number; version: number | null }[]>`
+  select id, title, purpose, slides, (select max(number) from deck_versions where deck = decks.id) as version
+  from decks where removed_at is null order by changed_at desc`
+
+/** Decks on whose slides, in whose notes or title every word stands, the newest first. */
+export async function decksWithWords(words: readonly string[]) {
+  await completeLists()
+  return await database()<{ id: string; title: string; snapshot: Deck }[]>`
+    select id, title, snapshot from decks
+    where removed_at is null and title || chr(10) || words ilike all (${words.map(likeWord)})
+    order by changed_at desc`
+}
+
+export async function folderOf(id: string): Promise<string> {
+  const [row] = await database()<{ folder: string }[]>`select folder from decks where id = ${id}`
+  return row?.folder ?? ''
+}
+
+export async function moveToFolder(id: string, folder: string) {
+  await database()`update decks set folder = ${folder} where id = ${id}`
+}
+
+/** Where somebody is in a deck from now on. */
+export async function keepPlace(person: string, deck: string, place: { slide: string | null; phase: string }) {
+  await database()`insert into places (person, deck, slide, phase) values (${person}, ${deck}, ${place.slide}, ${place.phase})
+    on conflict (person, deck) do update set slide = excluded.slide, phase = excluded.phase, at = now()`
+}
+
+/** Where somebody was last, in decks that are still here, the newest first. */
+export const placesOf = (person: string, count: number) => database()<
+  { deck: string; title: string; purpose: Purpose; slide: string | null; phase: string; at: Date; changed_at: Date }[]
+>`
+  select deck, title, purpose, slide, phase, at, changed_at from places join decks on decks.id = places.deck
+  where person = ${person} and removed_at is null order by at desc limit ${count}`
 
 export async function deckExists(id: string) {
   const [row] = await database()`select 1 from decks where id = ${id} and removed_at is null`
@@ -85,6 +183,11 @@ export async function insertDeck(deck: StoredDeck, sql: Sql = database()) {
   await sql`insert into deck_updates (deck, content, person) values (${deck.id}, ${Buffer.from(deck.update)}, ${deck.person})`
 }
 
+/** Deletes a deck that was removed, for good. */
+export async function deleteRemoved(id: string): Promise<boolean> {
+  return (await database()`delete from decks where id = ${id} and removed_at is not null returning id`).length > 0
+}
+
 export async function removeDeck(id: string) {
   await database()`update decks set removed_at = now() where id = ${id}`
 }
@@ -97,9 +200,9 @@ export async function restoreDeck(id: string) {
 export async function keepSnapshot(id: string, snapshot: Deck) {
   const info = infoOf(snapshot)
   const sql = database()
-  const { slides, cover, tables } = shownInLists(sql, snapshot)
+  const { slides, cover, tables, words } = shownInLists(sql, snapshot)
   await sql`update decks
-    set snapshot = ${jsonOf(snapshot)}, slides = ${slides}, cover = ${cover}, cover_tables = ${tables},
+    set snapshot = ${jsonOf(snapshot)}, slides = ${slides}, cover = ${cover}, cover_tables = ${tables}, words = ${words},
       title = ${info.title}, purpose = ${info.purpose}, changed_at = now()
     where id = ${id}`
 }

@@ -3,7 +3,11 @@
 const props = defineProps<{ slides: string[] }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useDeck()
-const { data: shelf } = useFetch<{ id: string; title: string; slides: number }[]>('/api/decks', { deep: false, lazy: true, server: false })
+const { data: shelf } = useFetch<{ id: string; title: string; slides: number }[]>('/api/decks/names', {
+  deep: false,
+  lazy: true,
+  server: false,
+})
 const others = computed(() => (shelf.value ?? []).filter(deck => deck.id !== store.id))
 const to = ref<string | null>(null)
 const look = ref<'ours' | 'theirs'>('ours')

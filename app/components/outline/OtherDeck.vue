@@ -24,7 +24,7 @@ interface Found {
   name: string
   words: string
 }
-const { data: shelf } = useFetch<Shelf[]>('/api/decks', { deep: false, lazy: true, server: false })
+const { data: shelf } = useFetch<Shelf[]>('/api/decks/names', { deep: false, lazy: true, server: false })
 const words = ref('')
 const asked = refDebounced(words, 250)
 const found = shallowRef<Found[]>([])

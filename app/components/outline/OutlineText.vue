@@ -202,6 +202,13 @@ async function paste(event: ClipboardEvent, row: Row, line: number) {
 }
 
 const busy = ref('')
+/** Words that the deck was begun with become its slides. */
+const begun = useBegun()
+onMounted(() => {
+  const words = begun.value
+  begun.value = null
+  if (words?.trim()) void takeOutline(words, rows.value[0])
+})
 async function takeOutline(text: string, row: Row | undefined, name = '') {
   const read = await readOutline(text, name)
   if (!read.ok) return void useToast().add({ title: read.message, color: 'error', duration: 9000 })

@@ -44,6 +44,24 @@ watchDebounced(
   },
   { debounce: 700 },
 )
+watch(
+  () => !!store.deck,
+  arrived => {
+    const asked = String(route.query.slide ?? '')
+    if (arrived && asked && store.current.slides[asked]) where.goToSlide(asked)
+  },
+)
+/** Where one is, so that one can go on there. What is not heard of it is no loss. */
+watchDebounced(
+  () => (store.deck && where.slideId ? `${where.slideId} ${phase.value}` : null),
+  at => {
+    if (at && navigator.onLine)
+      void $fetch(`/api/decks/${store.id}/place`, { method: 'PUT', body: { slide: where.slideId, phase: phase.value } }).catch(
+        (error: unknown) => console.warn('Where you are was not kept', error),
+      )
+  },
+  { debounce: 1500, immediate: true },
+)
 onBeforeUnmount(() => store.close())
 useHead({ title: computed(() => `${store.deck?.info.info?.title ?? 'Deck'} · Hailbank`) })
 const colors = computed(() =>

@@ -1,8 +1,23 @@
-import { requireViewer } from '../../access'
-import { listDecks } from '../../database/decks'
+import { z } from 'zod'
+import { purposeSchema } from '../../../core/model'
+import { readAs, requireViewer } from '../../access'
+import { countDecks, findDecks } from '../../database/decks'
 
-/** The decks of the team, changed last first, each with what its card shows. */
+const wish = z.object({
+  find: z.string().max(200).default(''),
+  folder: z.string().max(120).optional(),
+  purpose: purposeSchema.optional(),
+  mine: z.stringbool().default(false),
+  removed: z.stringbool().default(false),
+  by: z.enum(['changed', 'title', 'slides']).default('changed'),
+  from: z.coerce.number().int().min(0).max(1_000_000).default(0),
+  count: z.coerce.number().int().min(1).max(100).default(24),
+})
+
+/** The decks of the team by words, folder, purpose and whose they are, some at a time, with what cards show; and how many are where. */
 export default defineEventHandler(async event => {
-  await requireViewer(event)
-  return await listDecks()
+  const person = await requireViewer(event)
+  const { mine, ...asked } = readAs(wish, getQuery(event))
+  const [{ total, decks: items }, counts] = await Promise.all([findDecks({ ...asked, owner: mine ? person.id : undefined }), countDecks()])
+  return { total, items, counts }
 })

@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import type { DropdownMenuItem } from '@nuxt/ui'
+import { fieldLimits, slidesOf } from '#core/model'
+
+/** A deck in the list: its first slide, its name, how long and whose it is, and what can be done with it. */
+const props = defineProps<{ deck: DeckEntry; menu: DropdownMenuItem[][]; canEdit: boolean }>()
+const emit = defineEmits<{ rename: [title: string]; remove: []; duplicate: [] }>()
+const naming = defineModel<boolean>('naming', { default: false })
+const cover = computed(() => slidesOf(props.deck.cover)[0]?.id)
+const size = computed(() => props.deck.cover.info.info?.size ?? { width: 16, height: 9 })
+/** As wide as the column, or as high as all others. */
+const width = computed(() => Math.min(232, Math.round((131 * size.value.width) / size.value.height)))
+const changed = computed(() =>
+  new Date(props.deck.changed_at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }),
+)
+function rename(title: string) {
+  naming.value = false
+  if (title.trim() && title.trim() !== props.deck.title) emit('rename', title.trim())
+}
+/** Keys on the card itself. */
+function key(event: KeyboardEvent) {
+  if (!props.canEdit || props.deck.removed_at || naming.value) return
+  const does =
+    event.key === 'F2'
+      ? () => (naming.value = true)
+      : event.key === 'Delete'
+        ? () => emit('remove')
+        : (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd'
+          ? () => emit('duplicate')
+          : null
+  if (!does) return
+  event.preventDefault()
+  does()
+}
+const place = useTemplateRef('place')
+const drag = (event: DragEvent) => event.dataTransfer?.setData('application/x-hailbank-deck', props.deck.id)
+defineExpose({ focus: () => place.value?.querySelector<HTMLElement>('.open')?.focus() })
+</script>
+
+<template>
+  <UContextMenu :items="menu">
+    <article ref="place" class="deck" :draggable="canEdit && !deck.removed_at" :aria-label="deck.title" @dragstart="drag" @keydown="key">
+      <component
+        :is="deck.removed_at ? 'div' : resolveComponent('NuxtLink')"
+        :to="deck.removed_at ? undefined : `/decks/${deck.id}`"
+        class="open"
+        :aria-label="deck.removed_at ? undefined : `Open ${deck.title}`"
+        draggable="false"
+      >
+        <NearThumb
+          v-if="cover"
+          :deck="deck.cover"
+          :slide="cover"
+          :width="width"
+          :ratio="size.height / size.width"
+          :label="`First slide of ${deck.title}`"
+        />
+        <span v-else class="quiet">No slides yet</span>
+      </component>
+      <div class="line">
+        <WordsField
+          v-if="naming"
+          v-cursor
+          :model-value="deck.title"
+          class="name"
+          v-bind="fieldLimits('info', 'title')"
+          :aria-label="`Name of ${deck.title}`"
+          @update:model-value="rename"
+          @blur="naming = false"
+          @keydown.enter="naming = false"
+          @keydown.esc="naming = false"
+        />
+        <b v-else class="name" :title="deck.title">{{ deck.title }}</b>
+        <UDropdownMenu v-if="menu.length" :items="menu" :content="{ align: 'end' }">
+          <UButton variant="ghost" size="sm" icon="i-lucide-ellipsis" :aria-label="`What to do with ${deck.title}`" />
+        </UDropdownMenu>
+      </div>
+      <p class="quiet facts">
+        <span>{{ purposeWords[deck.purpose] }}, {{ deck.slides }} {{ deck.slides === 1 ? 'slide' : 'slides' }}</span>
+        <span>{{ deck.owner?.name ?? 'nobody’s' }}, {{ changed }}</span>
+      </p>
+    </article>
+  </UContextMenu>
+</template>
+
+<style scoped>
+.deck {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+.open {
+  display: grid;
+  place-items: center;
+  height: 133px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  overflow: hidden;
+  background: var(--well);
+}
+a.open:hover {
+  border-color: var(--act);
+}
+.line {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding-top: 6px;
+  min-height: 34px;
+}
+.name {
+  flex: 1;
+  min-width: 0;
+  font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.facts {
+  margin: 0;
+  font-size: 13px;
+  display: flex;
+  flex-direction: column;
+}
+.facts span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,80 @@
+import type { Deck } from '#core/model'
+
+/** A deck as its card in the list shows it. */
+export interface DeckEntry {
+  id: string
+  title: string
+  purpose: 'talk' | 'film' | 'loop'
+  folder: string
+  owner: { id: string; name: string } | null
+  changed_at: string
+  removed_at: string | null
+  version: number | null
+  slides: number
+  cover: Deck
+}
+interface Answer {
+  total: number
+  items: DeckEntry[]
+  counts: { all: number; folders: { name: string; count: number }[]; purposes: Record<DeckEntry['purpose'], number>; removed: number }
+}
+
+export const purposeWords = { talk: 'Talk', film: 'Film', loop: 'Loop' } as const
+
+/** The team's decks as they are asked for: by words, folder, purpose and whose they are, or those in the trash. */
+export function useDeckShelf() {
+  const wish = reactive({
+    find: '',
+    folder: '',
+    purpose: '' as '' | DeckEntry['purpose'],
+    mine: false,
+    removed: false,
+    by: 'changed' as 'changed' | 'title' | 'slides',
+  })
+  const list = useListed<DeckEntry, Answer>(wish, from =>
+    $fetch<Answer>('/api/decks', {
+      query: {
+        find: wish.find.trim(),
+        from,
+        by: wish.by,
+        mine: wish.mine,
+        removed: wish.removed,
+        ...(wish.folder ? { folder: wish.folder } : {}),
+        ...(wish.purpose ? { purpose: wish.purpose } : {}),
+      },
+    }),
+  )
+  return { ...list, wish, counts: computed(() => list.answer.value?.counts ?? null) }
+}
+
+/** What is done with decks of the list; each says what it did, and `done` fetches the list anew. */
+export function useDeckDeeds(done: () => Promise<unknown>) {
+  const at = (deck: { id: string }, rest = '') => `/api/decks/${deck.id}${rest}`
+  async function act(request: () => Promise<unknown>, said?: string) {
+    if ((await asking(request)) === undefined) return false
+    await done()
+    if (said) tell(said)
+    return true
+  }
+  const restore = (deck: DeckEntry) => act(() => $fetch(at(deck, '/restore'), { method: 'POST' }), `“${deck.title}” is back`)
+  async function remove(deck: DeckEntry) {
+    if (!(await act(() => $fetch(at(deck), { method: 'DELETE' })))) return
+    useToast().add({
+      title: `“${deck.title}” is in the trash`,
+      duration: 12_000,
+      actions: [{ label: 'Restore', onClick: () => void restore(deck) }],
+    })
+  }
+  return {
+    restore,
+    remove,
+    rename: (deck: DeckEntry, title: string) => act(() => $fetch(at(deck), { method: 'PATCH', body: { title } })),
+    move: (deck: DeckEntry, folder: string) =>
+      act(
+        () => $fetch(at(deck), { method: 'PATCH', body: { folder } }),
+        folder ? `“${deck.title}” is in ${folder}` : `“${deck.title}” is in no folder`,
+      ),
+    duplicate: (deck: DeckEntry) => act(() => $fetch(at(deck, '/copy'), { method: 'POST' }), `“${deck.title}, copy” is here`),
+    deleteForGood: (deck: DeckEntry) => act(() => $fetch(at(deck, '/removed'), { method: 'DELETE' }), `“${deck.title}” is gone for good`),
+  }
+}
