@@ -2,18 +2,12 @@ import { setRecord } from '../core/model'
 import { expect, test, type Page } from '@playwright/test'
 import { applyToDocument } from '../core/live'
 import { editDeck } from './support/live'
-import { enter } from './support/people'
+import { enter, signIn } from './support/people'
 
 const row = (page: Page, email: string) => page.locator(`[data-person="${email}"]`)
 const more = async (page: Page, name: string, what: string) => {
   await page.getByRole('button', { name: `More for ${name}` }).click()
   await page.getByRole('menuitem', { name: what }).click()
-}
-const signIn = async (page: Page, email: string, password: string) => {
-  await page.goto('/sign-in')
-  await page.getByLabel('E-mail').fill(email)
-  await page.getByLabel('Password').fill(password)
-  await page.getByRole('button', { name: 'Sign in' }).click()
 }
 
 test('an admin adds somebody by a link, changes their role, makes a new link and removes them from the team', async ({ page, browser }) => {

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { enter, goPhase, saved, slide, toast } from './support/people'
+import { enter, goPhase, saved, signIn, slide, toast } from './support/people'
 
 const card = (page: Page, title: string) => page.getByRole('article', { name: title, exact: true })
 const places = (page: Page) => page.getByRole('navigation', { name: 'Where decks lie' })
@@ -21,8 +21,8 @@ test.describe.serial('the room of decks', () => {
       .getByLabel('Paste your words, a line a slide')
       .fill('# Tides this week\n## Low water at noon\n## Walk to the sands\n## Back by four')
     await page.getByRole('button', { name: 'Make slides of it' }).click()
-    await expect(page.locator('.say textarea.title')).toHaveCount(3)
-    await expect(page.getByLabel('Slide 3', { exact: true })).toHaveValue('Back by four')
+    await expect(page.locator('.say textarea.title')).toHaveCount(4)
+    await expect(page.getByLabel('Slide 4', { exact: true })).toHaveValue('Back by four')
     await saved(page)
   })
 
@@ -36,7 +36,7 @@ test.describe.serial('the room of decks', () => {
     await page.goto('/')
     const last = page.getByRole('region', { name: 'You were at' })
     await expect(last).toContainText('Tides this week')
-    await expect(last).toContainText('Slide 2 of 3, in Time')
+    await expect(last).toContainText('Slide 2 of 4, in Time')
     await last.getByRole('link', { name: 'Continue' }).click()
     await expect(slide(page, 2)).toHaveAttribute('aria-pressed', 'true')
     await expect(page.getByRole('navigation', { name: 'Phases' }).getByRole('button', { name: 'Time' })).toHaveAttribute(
@@ -54,7 +54,7 @@ test.describe.serial('the room of decks', () => {
     await expect(card(page, 'Tides of June')).toBeVisible()
     await page.getByRole('link', { name: 'Open Tides of June', exact: true }).focus()
     await page.keyboard.press('Control+d')
-    await expect(card(page, 'Tides of June, copy')).toContainText('Talk, 3 slides')
+    await expect(card(page, 'Tides of June, copy')).toContainText('Talk, 4 slides')
   })
 
   test('it lies in a folder, which is counted and shows it alone', async () => {
@@ -100,7 +100,8 @@ test.describe.serial('the room of decks', () => {
 })
 
 test('a viewer looks and takes files, and changes no deck of the list', async ({ page }) => {
-  await enter(page, 'Vera Holm')
+  await signIn(page, 'vera@velmoor.example')
+  await expect(page.getByRole('heading', { name: 'Decks' })).toBeVisible()
   await page.getByRole('button', { name: 'What to do with Season review 2031' }).click()
   await expect(page.getByRole('menuitem')).toHaveText(['Open', 'Export as a file'])
   for (const [method, url] of [

@@ -170,3 +170,100 @@ test('a film moves only in an area that is drawn, goes round without a seam, and
   const masked = await videos.evaluateAll(nodes => nodes.map(node => getComputedStyle(node).maskImage !== 'none'))
   expect(masked.filter(Boolean)).toHaveLength(2)
 })
+
+test('bars and the ends of beats are moved by keys, which say what changed; a bar is trimmed at its start, and belongs to the beat where it is let go', async ({
+  page,
+}) => {
+  await timed(page, 'By keys', ['Tides turn twice', '\tOnce at noon'])
+  await motion(page, 'Title', 'Entrance', 'Rise')
+  const said = page.locator('.score').getByRole('status')
+  await bar(page, /^Rise of Title/).focus()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowRight')
+  await expect(said).toHaveText(/^Title starts at 0\.2 s/)
+  const whole = await number(page, 'Duration')
+  await page.keyboard.press('Alt+ArrowRight')
+  await expect.poll(() => number(page, 'Duration')).toBeCloseTo(whole + 0.1, 2)
+  // Its start comes later, its end stays.
+  await page.keyboard.press('Control+ArrowRight')
+  await expect.poll(() => number(page, 'Duration')).toBeCloseTo(whole, 2)
+  await expect.poll(() => number(page, 'Delay')).toBeCloseTo(0.3, 2)
+  const left = (await bar(page, /^Rise of Title/).boundingBox())!
+  await page.mouse.move(left.x + 1, left.y + 10)
+  await page.keyboard.down('Alt')
+  await page.mouse.down()
+  await page.mouse.move(left.x + 15, left.y + 10, { steps: 4 })
+  await page.mouse.up()
+  await page.keyboard.up('Alt')
+  await expect.poll(() => number(page, 'Delay')).toBeGreaterThan(0.35)
+  expect((await number(page, 'Delay')) + (await number(page, 'Duration'))).toBeCloseTo(whole + 0.3, 1)
+
+  const end = page.getByRole('separator', { name: 'End of beat 1' })
+  const before = Number(await end.getAttribute('aria-valuenow'))
+  await end.focus()
+  await page.keyboard.press('Shift+ArrowRight')
+  await expect(said).toHaveText(/^Beat 1 holds/)
+  await expect.poll(async () => Number(await end.getAttribute('aria-valuenow'))).toBeCloseTo(before + 1, 1)
+
+  await page.keyboard.press('.')
+  await page.getByRole('button', { name: 'New beat' }).click()
+  await expect(page.locator('.columns .column')).toHaveCount(2)
+  const moved = (await bar(page, /^Rise of Title, beat 1/).boundingBox())!
+  const second = (await page.locator('.columns .column').nth(1).boundingBox())!
+  await page.mouse.move(moved.x + moved.width / 2, moved.y + 10)
+  await page.mouse.down()
+  await page.mouse.move(second.x + 30 + moved.width / 2, moved.y + 10, { steps: 6 })
+  await page.mouse.up()
+  await expect(bar(page, /^Rise of Title, beat 2/)).toBeVisible()
+})
+
+test('a slide that holds for reading runs as long as it is told to; a beat holds the seconds that are written', async ({ page }) => {
+  await timed(page, 'Ten seconds', ['Tides turn twice', '\tOnce at noon, and once when the last boat is in'])
+  await page.getByLabel('Let it run').fill('10')
+  await page.getByLabel('Let it run').press('Enter')
+  await expect(page.getByTestId('slide-runs')).toHaveText('10.0 s')
+  await page.getByLabel('Let it run').fill('1.5')
+  await page.getByLabel('Let it run').press('Enter')
+  await expect(page.getByTestId('slide-runs')).toHaveText('1.5 s')
+  await choose(page.getByLabel('What is squeezed or stretched'), 'beat 1')
+  await page.getByLabel('Hold of the beat').fill('2+1')
+  await page.getByLabel('Hold of the beat').press('Enter')
+  await expect(page.getByRole('separator', { name: 'End of beat 1' })).toHaveAttribute('aria-valuetext', 'holds 3.0 s')
+})
+
+test('all of a slide’s beats are in sight; one looks nearer and back, and rows stand as they are wanted', async ({ page }) => {
+  await timed(page, 'Ten beats', ['Ten things', ...Array.from({ length: 9 }, (_, index) => `\tThing ${index + 1} of nine`)])
+  await page.getByRole('button', { name: 'Motion for Body' }).click()
+  await page.getByRole('menuitem', { name: /^Line by line, on advance/ }).click()
+  const columns = page.locator('.columns .column')
+  const shares = () =>
+    page.locator('.score').evaluate(score => ({
+      sight: score.clientWidth,
+      all: score.scrollWidth,
+      count: score.querySelectorAll('.columns .column').length,
+    }))
+  expect((await shares()).count).toBeGreaterThan(8)
+  expect((await shares()).all).toBeLessThanOrEqual((await shares()).sight)
+  await page.locator('.columns').click({ position: { x: 5, y: 45 } })
+  await page.keyboard.press('+')
+  await expect.poll(async () => (await shares()).all).toBeGreaterThan((await shares()).sight * 1.2)
+  await page.keyboard.press('f')
+  await expect.poll(async () => (await shares()).all).toBeLessThanOrEqual((await shares()).sight)
+  await expect(columns.first()).toBeInViewport()
+  const rows = page.locator('.score .part .choose > :first-child')
+  const stacking = await rows.allTextContents()
+  await motion(page, 'Title', 'Entrance', 'Rise')
+  await lay(page, 'Rows in the order in which things happen')
+  await expect(rows.first()).toHaveText('Title')
+  await lay(page, 'Only rows of what moves')
+  expect(await rows.count()).toBeLessThanOrEqual(stacking.length)
+  await lay(page, 'Rows in the order in which things happen')
+  await lay(page, 'Only rows of what moves')
+  const divider = page.getByRole('separator', { name: 'Height of the score' })
+  const height = async () => (await page.locator('.score').boundingBox())!.height
+  const first = await height()
+  await divider.focus()
+  await page.keyboard.press('ArrowUp')
+  await page.keyboard.press('ArrowUp')
+  await expect.poll(height).toBeGreaterThan(first + 20)
+})

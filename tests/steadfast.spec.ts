@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import postgres from 'postgres'
-import { enter, goPhase, saved, newDeck } from './support/people'
+import { enter, goPhase, saved, newDeck, signIn } from './support/people'
 import { answers, cutDatabase, databaseUrl, kill, restoreDatabase, startAgain } from './support/server'
 
 // Whatever a test here breaks off in the midst of, the next one finds the database and the server up.
@@ -99,10 +99,7 @@ test('a screen goes on playing while the server is down, and reports again when 
 })
 
 test('a viewer can look and present, but change nothing', async ({ page }) => {
-  await page.goto('/sign-in')
-  await page.getByLabel('E-mail').fill('vera@velmoor.example')
-  await page.getByLabel('Password').fill('harbour-demo')
-  await page.getByRole('button', { name: 'Sign in' }).click()
+  await signIn(page, 'vera@velmoor.example')
   await expect(page.getByRole('heading', { name: 'Decks' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'New deck' })).toHaveCount(0)
   await page.goto('/decks/demo-briefing')

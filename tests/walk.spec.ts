@@ -42,6 +42,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
   test('signs in by one press and sees the decks with thumbnails that the stage drew', async () => {
     await enter(page)
     await expect(page.getByRole('link', { name: 'Open Spring timetable briefing' })).toBeVisible()
+    await page.getByRole('article', { name: 'Hall loop' }).scrollIntoViewIfNeeded()
     await expect(
       page.getByRole('img', { name: 'First slide of Hall loop' }).locator('.stage-run', { hasText: 'Velmoor' }).first(),
     ).toBeAttached()

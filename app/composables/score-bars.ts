@@ -1,3 +1,4 @@
+import { useLocalStorage } from '@vueuse/core'
 import { setFields } from '#core/edits'
 import { lanesOf, partName, partWords, type ScoreCue } from '#core/timing'
 import type { ScoreColumn } from './score-columns'
@@ -27,7 +28,22 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
   const stage = useStageHost()
   const board = useBoard()
   const score = computed(() => where.score!)
-  const rows = computed(() => [...score.value.elements].filter(element => !element.pinned).reverse())
+  /** Whether rows stand by what happens first, or by what lies in front. */
+  const byTime = useLocalStorage('score-by-time', false)
+  /** Whether what never moves has no row. */
+  const onlyMoving = useLocalStorage('score-only-moving', false)
+  const firstOf = (element: string) => Math.min(Infinity, ...cuesOfRow(element).map(item => score.value.beats[item.beat]!.at + item.start))
+  const rows = computed(() => {
+    const all = [...score.value.elements].filter(element => !element.pinned).reverse()
+    const shown = onlyMoving.value ? all.filter(element => cuesOfRow(element.id).length) : all
+    return byTime.value
+      ? shown
+          .map(element => ({ element, first: firstOf(element.id) }))
+          .sort((a, b) => (a.first === b.first ? 0 : a.first - b.first))
+          .map(({ element }) => element)
+      : shown
+  })
+  const still = computed(() => score.value.elements.filter(element => !element.pinned && !cuesOfRow(element.id).length).length)
   const opened = ref(new Set<string>())
 
   /** How wide the words beside a bar that is too narrow for them are, px, about. */
@@ -110,5 +126,5 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
     if (!cue.parts.range) return `, ${word} by ${word}`
     return to === from || span?.count === 1 ? `, ${word} ${from + 1}` : `, from ${word} ${from + 1}`
   }
-  return { rows, bars, heightOf, turnsOf, opening, opened, toggle, staggered }
+  return { rows, still, byTime, onlyMoving, bars, heightOf, turnsOf, opening, opened, toggle, staggered }
 }

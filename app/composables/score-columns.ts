@@ -18,16 +18,31 @@ export function useScoreColumns(room: () => number) {
   const where = useWhere()
   const score = computed(() => where.score!)
   const evenly = useLocalStorage('score-evenly', false)
-  const least = 150
-  /** px a second: the whole slide in sight where beats stay wide enough to be read. */
+  /** How many times as wide as the room for it the score is. */
+  const zoom = useLocalStorage('score-zoom', 1)
+  const most = 24
+  const zoomTo = (next: number) => (zoom.value = Math.min(most, Math.max(1, Math.round(next * 100) / 100)))
+  const space = computed(() => Math.max(300, room()))
+  /** px: a beat that lasts a moment can still be pressed. */
+  const least = computed(() => Math.min(150, space.value / score.value.beats.length) * Math.min(zoom.value, 2))
+  /** px a second: the whole slide is in sight, unless one looks nearer. */
   const unit = computed(() => {
-    return Math.max(8, Math.min(90, Math.max(300, room()) / Math.max(1, where.keptScore!.length)))
+    const free = score.value.beats.map(item => item.moves + item.hold)
+    const length = Math.max(1, where.keptScore!.length)
+    // What short beats take more than their share of, long ones have less of.
+    const even = Math.min(90, space.value / length)
+    const short = free.filter(seconds => seconds * even < least.value)
+    const long = length - short.reduce((sum, seconds) => sum + seconds, 0)
+    const left = space.value - (short.length * least.value) / Math.min(zoom.value, 2)
+    return Math.max(4, Math.min(even, long > 0.1 ? Math.max(1, left) / long : even)) * zoom.value
   })
   const columns = computed<ScoreColumn[]>(() => {
     let x = 0
     return score.value.beats.map(item => {
       const { hold } = item
-      const wide = evenly.value ? Math.max(least, room() / score.value.beats.length) : Math.max(least, (item.moves + hold) * unit.value)
+      const wide = evenly.value
+        ? Math.max(least.value, (space.value * zoom.value) / score.value.beats.length)
+        : Math.max(least.value, (item.moves + hold) * unit.value)
       const made = {
         unit: evenly.value ? wide / Math.max(0.5, item.moves + hold) : unit.value,
         index: item.index,
@@ -63,5 +78,5 @@ export function useScoreColumns(room: () => number) {
     at(event.clientX)
     followPointer(event, next => at(next.clientX))
   }
-  return { evenly, columns, total, now, scrub }
+  return { evenly, zoom, zoomTo, columns, total, now, scrub }
 }

@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { setFields } from '#core/edits'
-import { laterWaits, nearestMoment, setLength, type ScoreCue } from '#core/timing'
+import { laterWaits, moveToBeat, nearestMoment, setLength, type ScoreCue } from '#core/timing'
 import type { ScoreColumn } from './score-columns'
 
 /**
@@ -54,7 +54,32 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
   }
   const hundredth = (value: number) => Math.max(0, Math.round(value * 100) / 100)
 
-  function pressCue(event: PointerEvent, item: ScoreCue, part: 'body' | 'edge') {
+  const rounds = ({ cue }: ScoreCue) => (cue.repeat === 'forever' ? 1 : Math.max(1, cue.repeat))
+  /** Ends a cue later by some seconds, or earlier; what comes after keeps its distance where it is asked to. */
+  function endLater(item: ScoreCue, by: number) {
+    const duration = Math.max(0.05, hundredth(item.round + by / rounds(item)))
+    if (duration === item.round) return null
+    const later = ripples.value
+      ? laterWaits(score.value.beats[item.beat]!, new Set([item.cue.id]), item.end, (duration - item.round) * rounds(item))
+      : new Map<string, number>()
+    return [...setLength(store.current, item.cue.id, duration), ...many.waiting(later)]
+  }
+  /** Starts a cue later by some seconds, or earlier; its end stays where it is. */
+  function startLater(item: ScoreCue, wanted: number) {
+    const by = Math.max(-item.cue.delay, Math.min(wanted, item.round * rounds(item) - 0.05))
+    const duration = hundredth(item.round - by / rounds(item))
+    if (duration === item.round) return null
+    return [...setLength(store.current, item.cue.id, duration), ...many.waiting(new Map([[item.cue.id, hundredth(item.cue.delay + by)]]))]
+  }
+  /** The beat in whose column a bar would begin, and when in it; null while that is its own. */
+  function otherBeat(item: ScoreCue, by: number) {
+    const here = columns()[item.beat]!
+    const x = here.x + item.start * here.unit + by
+    const there = columns().findLast(column => column.x <= x)
+    return there && there.index !== item.beat ? { beat: there.beat.id, at: (x - there.x) / there.unit } : null
+  }
+
+  function pressCue(event: PointerEvent, item: ScoreCue, part: 'start' | 'body' | 'edge') {
     if (event.button !== 0) return
     const { cue } = item
     const more = event.shiftKey || event.ctrlKey || event.metaKey
@@ -69,19 +94,20 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
     const { unit } = columns()[item.beat]!
     const entry = score.value.beats[item.beat]!
     const moments = momentsOf(item.beat, ids)
-    const rounds = cue.repeat === 'forever' ? 1 : Math.max(1, cue.repeat)
     const name = store.current.elements[cue.element ?? '']?.name ?? 'the camera'
     tryWhileDragged(
       event,
-      () => (part === 'edge' ? `retime ${name}` : moving.length > 1 ? `retime ${moving.length} cues` : 'retime a cue'),
+      () => (part !== 'body' ? `retime ${name}` : moving.length > 1 ? `retime ${moving.length} cues` : 'retime a cue'),
       next => {
         far ||= Math.abs(next.clientX - event.clientX) > 3
         if (!far) return null
         const free = (next.clientX - event.clientX) / unit
-        if (part === 'edge') {
-          const duration = Math.max(0.05, hundredth(item.round + snapped(next, moments, [item.end], free, unit) / rounds))
-          const later = ripples.value ? laterWaits(entry, ids, item.end, (duration - item.round) * rounds) : new Map<string, number>()
-          return duration === item.round ? null : [...setLength(store.current, cue.id, duration), ...many.waiting(later)]
+        if (part === 'edge') return endLater(item, snapped(next, moments, [item.end], free, unit))
+        if (part === 'start') return startLater(item, snapped(next, moments, [item.start], free, unit))
+        const other = otherBeat(item, next.clientX - event.clientX)
+        if (other) {
+          const starts = new Map(moving.map(one => [one.id, other.at + startOf(item.beat, one.id) - item.start] as const))
+          return moveToBeat(store.current, score.value, { beat: other.beat, starts })
         }
         const by = Math.max(snapped(next, moments, [item.start, item.end], free, unit), -Math.min(...leading.map(one => one.delay)))
         const later = ripples.value
@@ -110,5 +136,38 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
       }),
     )
   }
-  return { ripples, pressCue, pressLine }
+  /** Seconds that one press of an arrow means. */
+  const stepOf = (event: KeyboardEvent) =>
+    (event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0) * (event.shiftKey ? 1 : 0.1)
+  /** What was changed by keys, to be read out. */
+  const said = ref('')
+
+  /** Arrows move a bar; with Alt its end, with Ctrl its start; by a tenth of a second, with Shift by a whole one. */
+  function keyCue(event: KeyboardEvent, item: ScoreCue) {
+    const by = stepOf(event)
+    if (!by || !store.canEdit) return
+    event.preventDefault()
+    const changes = event.altKey
+      ? endLater(item, by)
+      : event.ctrlKey || event.metaKey
+        ? startLater(item, by)
+        : many.waiting(new Map([[item.cue.id, hundredth(item.cue.delay + by)]]))
+    if (!changes?.length) return
+    const name = store.current.elements[item.cue.element ?? '']?.name ?? 'The camera'
+    store.edit(`retime ${name}`, changes)
+    const now = score.value.beats.flatMap(beat => beat.cues).find(one => one.cue.id === item.cue.id)
+    if (now) said.value = `${name} starts at ${secondsWords(now.start)} and takes ${secondsWords(now.end - now.start)}`
+  }
+  function keyLine(event: KeyboardEvent, column: ScoreColumn) {
+    const by = stepOf(event)
+    if (!by || !store.canEdit) return
+    event.preventDefault()
+    const seconds = hundredth(column.hold + by)
+    store.edit(
+      `hold beat ${column.index + 1}`,
+      setFields(store.current, { table: 'beats', id: column.beat.id, fields: { hold: { kind: 'seconds', seconds } } }),
+    )
+    said.value = `Beat ${column.index + 1} holds ${secondsWords(seconds)}`
+  }
+  return { ripples, said, pressCue, pressLine, keyCue, keyLine }
 }

@@ -1,7 +1,7 @@
 import { removeCues, setFields } from '#core/edits'
 import { cuesOfElement, elementsOf } from '#core/model'
 import type { Id } from '#core/values'
-import { clipCues, pasteCues, startBeats, stretch, type CueClipping, type StretchWish } from '#core/timing'
+import { clipCues, lastFor, pasteCues, startBeats, stretch, type CueClipping, type ScoreBeat, type StretchWish } from '#core/timing'
 
 /** What a change of tempo is about. */
 export type Reach = 'cues' | 'beat' | 'slide' | 'deck'
@@ -105,6 +105,19 @@ export const useScore = defineStore('score', () => {
     if (changes.length) store.edit(`${factor < 1 ? 'squeeze' : 'stretch'} ${words[reach]}`, changes)
     else warn('Nothing here has a length of its own: what holds for reading or for a clip is as long as it has to be.')
   }
+  /** Lets what is meant last some seconds; says where it cannot. */
+  function setLasting(reach: Exclude<Reach, 'cues'>, span: { beats: readonly ScoreBeat[]; length: number; wanted: number }) {
+    const changes = lastFor(store.current, wishOf(reach), span)
+    if (changes) store.edit(`let ${words[reach]} run ${secondsWords(span.wanted)}`, changes)
+    else warn('It cannot run so short: its clips and voices are as long as they are. Trim them, or let the beat hold for seconds.')
+  }
+  /** Lets the beat at the playhead hold for some seconds. */
+  function setHold(seconds: number) {
+    const at = beatAt.value
+    if (!at) return
+    const hold = { kind: 'seconds' as const, seconds }
+    store.edit(`hold beat ${at.index + 1}`, setFields(store.current, { table: 'beats', id: at.beat.id, fields: { hold } }))
+  }
   function setStarts(reach: 'slide' | 'deck', start: 'advance' | 'self') {
     const changes = startBeats(store.current, { slides: reach === 'slide' ? [where.slideId!] : store.slides.map(slide => slide.id), start })
     if (changes.length) store.edit(start === 'self' ? 'let beats go on by themselves' : 'let beats wait for the speaker', changes)
@@ -115,5 +128,5 @@ export const useScore = defineStore('score', () => {
     [...waits].flatMap(([id, delay]) =>
       store.current.cues[id]?.delay === delay ? [] : setFields(store.current, { table: 'cues', id, fields: { delay } }),
     )
-  return { chosen, clipping, beatAt, choose, only, remove, copy, paste, giveToKind, setTempo, setStarts, waiting }
+  return { chosen, clipping, beatAt, choose, only, remove, copy, paste, giveToKind, setTempo, setLasting, setHold, setStarts, waiting }
 })

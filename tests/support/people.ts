@@ -7,6 +7,14 @@ export async function enter(page: Page, name = 'Ines Rahm') {
   await expect(page.getByRole('heading', { name: 'Decks' })).toBeVisible()
 }
 
+/** Signs in by e-mail and password; those of the demo have one in common. */
+export async function signIn(page: Page, email: string, password = 'harbour-demo') {
+  await page.goto('/sign-in')
+  await page.getByLabel('E-mail').fill(email)
+  await page.getByLabel('Password').fill(password)
+  await page.getByRole('button', { name: 'Sign in' }).click()
+}
+
 /** Makes a new deck and stands in its outline. */
 export async function newDeck(page: Page, title: string, purpose: 'Talk' | 'Film' | 'Loop') {
   await page.getByRole('button', { name: 'New deck' }).click()

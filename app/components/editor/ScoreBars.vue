@@ -3,7 +3,10 @@ import type { ScoreCue } from '#core/timing'
 
 /** The cues of one row of the score as bars: their shape tells what they do, their words by what. */
 defineProps<{ bars: readonly { item: ScoreCue; x: number; width: number; label: string; lane: number }[]; name: string }>()
-const emit = defineEmits<{ press: [event: PointerEvent, item: ScoreCue, part: 'body' | 'edge'] }>()
+const emit = defineEmits<{
+  press: [event: PointerEvent, item: ScoreCue, part: 'start' | 'body' | 'edge']
+  key: [event: KeyboardEvent, item: ScoreCue]
+}>()
 const store = useDeck()
 const many = useScore()
 </script>
@@ -17,12 +20,17 @@ const many = useScore()
     :style="{ left: `${bar.x}px`, top: `${7 + bar.lane * 28}px`, width: `${bar.width}px` }"
     :aria-label="`${bar.label} of ${name}, beat ${bar.item.beat + 1}`"
     :data-cue="bar.item.cue.id"
+    title="Drag to move. Arrows move, with Alt its end, with Ctrl its start; Shift: by a second"
     @pointerdown="emit('press', $event, bar.item, 'body')"
+    @keydown="emit('key', $event, bar.item)"
     @click="$event.detail === 0 && many.choose(bar.item.cue.id, $event.shiftKey)"
   >
     <span class="shape" />
     <span class="words">{{ bar.label }}</span>
-    <span v-if="store.canEdit && bar.item.cue.what !== 'media'" class="edge" @pointerdown.stop="emit('press', $event, bar.item, 'edge')" />
+    <template v-if="store.canEdit && bar.item.cue.what !== 'media'">
+      <span v-if="bar.width >= 24" class="edge start" @pointerdown.stop="emit('press', $event, bar.item, 'start')" />
+      <span class="edge" @pointerdown.stop="emit('press', $event, bar.item, 'edge')" />
+    </template>
   </button>
 </template>
 
@@ -102,5 +110,9 @@ const many = useScore()
   bottom: -2px;
   width: 10px;
   cursor: ew-resize;
+}
+.edge.start {
+  right: auto;
+  left: -4px;
 }
 </style>

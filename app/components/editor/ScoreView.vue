@@ -14,9 +14,9 @@ const { width } = useElementSize(area)
 const names = 172
 
 const score = computed(() => where.score!)
-const { evenly, columns, total, now, scrub } = useScoreColumns(() => width.value - names - 24)
-const { rows, bars, heightOf, turnsOf, opening, opened, toggle, staggered } = useScoreBars(columns)
-const { ripples, pressCue, pressLine } = useScoreDrag(
+const { evenly, zoom, zoomTo, columns, total, now, scrub } = useScoreColumns(() => width.value - names - 24)
+const { rows, still, byTime, onlyMoving, bars, heightOf, turnsOf, opening, opened, toggle, staggered } = useScoreBars(columns)
+const { ripples, said, pressCue, pressLine, keyCue, keyLine } = useScoreDrag(
   () => columns.value,
   () => soundLanes.value?.speech ?? [],
 )
@@ -36,6 +36,24 @@ const ways = computed(() => [
       checked: evenly.value,
       onUpdateChecked: () => {
         evenly.value = true
+      },
+    },
+  ],
+  [
+    {
+      label: 'Rows in the order in which things happen',
+      type: 'checkbox' as const,
+      checked: byTime.value,
+      onUpdateChecked: (on: boolean) => {
+        byTime.value = on
+      },
+    },
+    {
+      label: 'Only rows of what moves',
+      type: 'checkbox' as const,
+      checked: onlyMoving.value,
+      onUpdateChecked: (on: boolean) => {
+        onlyMoving.value = on
       },
     },
   ],
@@ -68,24 +86,68 @@ function onKey(event: KeyboardEvent) {
         : null
     : key === 'b'
       ? newBeat
-      : (key === 'delete' || key === 'backspace') && many.chosen.length
-        ? () => many.remove()
-        : null
+      : key === 'f'
+        ? () => look(1)
+        : key === '+' || key === '-'
+          ? () => look(zoom.value * (key === '+' ? 1.5 : 1 / 1.5))
+          : (key === 'delete' || key === 'backspace') && many.chosen.length
+            ? () => many.remove()
+            : null
   if (!doing) return
   event.preventDefault()
   doing()
 }
 onKeys(onKey)
+
+/** Looks nearer or from afar; a place of the score, px from its left edge in sight, stays where it is: the playhead, or the pointer. */
+function look(next: number, at?: number) {
+  const view = area.value
+  if (!view) return
+  const before = total.value
+  const held = at ?? Math.min(view.clientWidth - 40, Math.max(names, names + (now.value ?? 0) - view.scrollLeft))
+  const along = view.scrollLeft + held - names
+  zoomTo(next)
+  void nextTick(() => {
+    view.scrollLeft = (along * total.value) / Math.max(1, before) - held + names
+  })
+}
+function wheel(event: WheelEvent) {
+  if (!event.ctrlKey && !event.metaKey) return
+  event.preventDefault()
+  look(zoom.value * Math.exp(-event.deltaY / 400), event.clientX - area.value!.getBoundingClientRect().left)
+}
 defineExpose({ newBeat })
 </script>
 
 <template>
-  <div ref="area" class="score">
+  <div ref="area" class="score" @wheel="wheel">
+    <span class="hidden-words" role="status">{{ said }}</span>
     <div class="inner" :style="{ width: `${names + total + 24}px` }">
       <div class="head">
         <div class="corner">
           <b>Score</b>
-          <span class="quiet">beats across, elements down</span>
+          <span class="zooms">
+            <UButton
+              variant="ghost"
+              size="sm"
+              icon="i-lucide-minus"
+              aria-label="From further off"
+              title="From further off: −"
+              :disabled="zoom <= 1"
+              @click="look(zoom / 1.5)"
+            />
+            <UButton variant="ghost" size="sm" aria-label="All in sight" title="All in sight: F" :disabled="zoom === 1" @click="look(1)">
+              {{ zoom === 1 ? 'all' : `× ${zoom.toFixed(1)}` }}
+            </UButton>
+            <UButton
+              variant="ghost"
+              size="sm"
+              icon="i-lucide-plus"
+              aria-label="Nearer"
+              title="Nearer: +, or Ctrl and the wheel"
+              @click="look(zoom * 1.5)"
+            />
+          </span>
           <UDropdownMenu :items="ways">
             <UButton
               variant="ghost"
@@ -138,8 +200,12 @@ defineExpose({ newBeat })
               :class="columns[column.index + 1]?.start ?? 'end'"
               title="Drag to change how long the beat holds"
               role="separator"
+              tabindex="0"
               :aria-label="`End of beat ${column.index + 1}`"
+              :aria-valuenow="Math.round(column.hold * 10) / 10"
+              :aria-valuetext="`holds ${secondsWords(column.hold)}`"
               :style="{ left: `${Math.max(column.width, 0)}px` }"
+              @keydown="keyLine($event, column)"
               @pointerdown="pressLine($event, column)"
             />
           </div>
@@ -152,7 +218,7 @@ defineExpose({ newBeat })
             </span>
           </span>
           <div class="bars" :style="{ width: `${total}px` }">
-            <ScoreBars :bars="bars.get(cameraRow)!" name="the camera" @press="pressCue" />
+            <ScoreBars :bars="bars.get(cameraRow)!" name="the camera" @press="pressCue" @key="keyCue" />
             <UDropdownMenu
               v-if="store.canEdit"
               :items="cameraMenu"
@@ -191,7 +257,7 @@ defineExpose({ newBeat })
             />
           </span>
           <div class="bars" :style="{ width: `${total}px` }">
-            <ScoreBars :bars="bars.get(element.id)!" :name="element.name" @press="pressCue" />
+            <ScoreBars :bars="bars.get(element.id)!" :name="element.name" @press="pressCue" @key="keyCue" />
             <ScorePart v-for="turn in turnsOf(element.id)" :key="`${turn.cue}-${turn.index}`" :turn="turn" :staggered="staggered" />
             <UDropdownMenu
               v-if="store.canEdit"
@@ -207,7 +273,11 @@ defineExpose({ newBeat })
           </div>
         </div>
         <SoundLanes v-if="sounds.here.length" ref="soundLanes" :columns="columns" :total="total" :proposed="props.proposed ?? []" />
-        <p v-if="!rows.length" class="quiet none">
+        <p v-if="onlyMoving && still" class="quiet folded">
+          {{ still === 1 ? 'One element never moves.' : `${still} elements never move.` }}
+          <UButton variant="ghost" size="sm" @click="onlyMoving = false">Show all rows</UButton>
+        </p>
+        <p v-if="!rows.length && !still" class="quiet none">
           Nothing stands on this slide yet. Compose puts elements on it; here they get their time.
         </p>
         <div v-if="now !== null" class="playhead" :style="{ transform: `translateX(${names + now}px)` }" />
@@ -249,9 +319,13 @@ defineExpose({ newBeat })
   display: flex;
   flex-direction: column;
 }
-.corner .quiet {
-  font-size: 12.5px;
-  white-space: nowrap;
+.zooms {
+  display: flex;
+  align-items: center;
+  margin-left: -6px;
+}
+.zooms [data-slot='base'] {
+  padding: 2px 6px;
 }
 .columns {
   position: relative;
@@ -286,6 +360,12 @@ defineExpose({ newBeat })
 }
 .beat:hover {
   background: var(--act-wash);
+}
+.folded {
+  margin: 4px 14px;
+  position: sticky;
+  left: 14px;
+  width: fit-content;
 }
 .how {
   font-size: 12.5px;

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { factorFor, fixedIn } from '#core/timing'
 import type { Reach } from '../../stores/score'
 
 /** Squeezes and stretches what is shown, in proportion, and says who turns the beats on. */
@@ -23,7 +22,7 @@ const factors = [
   [2, '2'],
 ] as const
 
-/** How long what is meant lasts, and how much of that is held for reading or for a clip; null where that is not asked. */
+/** The beats of what is meant, and how long it lasts; null where that is not asked. */
 const span = computed(() => {
   if (!where.score || reach.value === 'cues') return null
   const planned = store.plan?.slides ?? []
@@ -41,12 +40,10 @@ const span = computed(() => {
       : reach.value === 'slide'
         ? (planned.find(slide => slide.slide === where.slideId)?.transition ?? 0)
         : 0
-  return { length: transition + beats.reduce((sum, beat) => sum + beat.length, 0), fixed: fixedIn(beats) }
+  return { beats, length: transition + beats.reduce((sum, beat) => sum + beat.length, 0) }
 })
 function run(seconds: number) {
-  const factor = span.value && factorFor(seconds, span.value.length, span.value.fixed)
-  if (factor) score.setTempo(reach.value, factor)
-  else warn(`It cannot run so short: ${secondsWords(span.value?.fixed ?? 0)} of it are held for reading.`)
+  if (span.value && reach.value !== 'cues') score.setLasting(reach.value, { ...span.value, wanted: seconds })
 }
 </script>
 
@@ -80,6 +77,19 @@ function run(seconds: number) {
         :least="0.1"
         :most="36000"
         @update:model-value="run"
+      />
+    </div>
+    <div v-if="reach === 'beat' && score.beatAt" class="row">
+      <span class="label">Holds</span>
+      <NumberField
+        :model-value="score.beatAt.hold"
+        label="Hold of the beat"
+        unit="s"
+        :decimals="1"
+        :step="0.5"
+        :least="0"
+        :most="3600"
+        @update:model-value="score.setHold"
       />
     </div>
     <template v-if="reach === 'slide' || reach === 'deck'">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { infoOf, type Cue } from '#core/model'
-import { useElementSize } from '@vueuse/core'
+import { useElementSize, useLocalStorage } from '@vueuse/core'
 import { voiceAt } from '#core/sound'
 import { effectNamed, type Moment } from '#core/timing'
 import { StageView, stageHostKey } from '#stage'
@@ -84,6 +84,16 @@ function onKey(event: KeyboardEvent) {
 }
 // While beats are tapped, Space does nothing else.
 onKeys(onKey, { first: true })
+/** How much of the height the score has, %. */
+const scoreHeight = useLocalStorage('score-height', 48)
+const all = useTemplateRef('all')
+function divide(event: PointerEvent) {
+  event.preventDefault()
+  const box = all.value!.getBoundingClientRect()
+  followPointer(event, move => {
+    scoreHeight.value = Math.round(Math.min(75, Math.max(20, (100 * (box.bottom - move.clientY)) / box.height)))
+  })
+}
 const marks = [
   ['comes', 'entrance'],
   ['eye', 'emphasis'],
@@ -94,7 +104,7 @@ const marks = [
 </script>
 
 <template>
-  <div v-if="where.slideId && score" class="time">
+  <div v-if="where.slideId && score" ref="all" class="time" :style="{ '--score-height': `${scoreHeight}%` }">
     <section class="facts" aria-label="Times of this slide">
       <h2>Slide {{ index + 1 }}</h2>
       <BoardMap />
@@ -143,7 +153,23 @@ const marks = [
       />
       <CueSettings v-else />
     </aside>
-    <section class="score-place" aria-label="Score"><ScoreView ref="scoreView" :proposed="proposed" /></section>
+    <section class="score-place" aria-label="Score">
+      <div
+        class="divider"
+        role="separator"
+        tabindex="0"
+        aria-orientation="horizontal"
+        aria-label="Height of the score"
+        title="Drag for a higher score"
+        :aria-valuenow="scoreHeight"
+        aria-valuemin="20"
+        aria-valuemax="75"
+        @pointerdown="divide"
+        @keydown.up.prevent="scoreHeight = Math.min(75, scoreHeight + 5)"
+        @keydown.down.prevent="scoreHeight = Math.max(20, scoreHeight - 5)"
+      />
+      <ScoreView ref="scoreView" :proposed="proposed" />
+    </section>
     <div class="transport">
       <UButton color="primary" variant="solid" @click="toggle">{{ where.playing ? 'Stop' : 'Play' }}</UButton>
       <UButton @click="playBeat(beat)">Play beat {{ beat + 1 }}</UButton>
@@ -220,7 +246,7 @@ const marks = [
   position: relative;
   display: grid;
   grid-template-columns: 250px 1fr 300px;
-  grid-template-rows: minmax(200px, 48%) 1fr auto;
+  grid-template-rows: minmax(120px, 1fr) minmax(120px, var(--score-height, 48%)) auto;
   height: 100%;
 }
 .facts {
@@ -280,6 +306,20 @@ dd.wrong {
   grid-column: 1 / -1;
   min-height: 0;
   border-top: 1px solid var(--line);
+  position: relative;
+}
+.divider {
+  position: absolute;
+  top: -4px;
+  left: 0;
+  right: 0;
+  height: 8px;
+  cursor: row-resize;
+  z-index: 8;
+}
+.divider:hover,
+.divider:focus-visible {
+  background: color-mix(in srgb, var(--act) 25%, transparent);
 }
 .transport {
   grid-column: 1 / -1;

@@ -1,12 +1,13 @@
 import { dropRecord, putRecord, setRecord, beatsOf, cuesOf, type Beat, type Change, type Deck, type EditContext } from '../../model'
 import { orderAt, ordersAt, type Id } from '../../values'
-import type { Score } from '../score'
+import type { Score, ScoreCue } from '../score'
 
 const round = (seconds: number) => Math.round(seconds * 1000) / 1000
 
 /**
  * Parts a beat at some seconds into it: what starts there or later goes into a new beat that follows, at the same times as
- * before where it goes on by itself. The new beat's id is the first one asked for. Nothing where the beat is not of the score.
+ * before where it goes on by itself; together they last as long as it did. The new beat's id is the first one asked for. Nothing where the
+ * beat is not of the score.
  */
 export function splitBeat(deck: Deck, score: Score, wish: { beat: Id; at: number; start: Beat['start'] }, context: EditContext): Change[] {
   const entry = score.beats.find(item => item.beat.id === wish.beat)
@@ -16,25 +17,24 @@ export function splitBeat(deck: Deck, score: Score, wish: { beat: Id; at: number
   const id = context.id()
   const moving = entry.cues.filter(item => item.start >= wish.at - 1e-6)
   const gone = new Set(moving.map(item => item.cue.id))
-  const stays = entry.cues.filter(item => !gone.has(item.cue.id) && item.cue.repeat !== 'forever' && item.cue.what !== 'media')
-  const moves = stays.reduce((most, item) => Math.max(most, item.end), 0)
-  const movesLater = entry.moves > wish.at && moving.length ? entry.moves - wish.at : 0
-  // Parted within its hold, the second part holds for what is left of it.
-  const hold: Beat['hold'] =
-    wish.start === 'self' && entry.beat.hold.kind === 'seconds'
-      ? { kind: 'seconds', seconds: round(Math.max(0, entry.length - wish.at - movesLater)) }
-      : entry.beat.hold
+  const endOf = (items: readonly ScoreCue[]) =>
+    items.reduce((most, { cue, end }) => (cue.repeat === 'forever' || cue.what === 'media' ? most : Math.max(most, end)), 0)
+  const moves = endOf(entry.cues.filter(item => !gone.has(item.cue.id)))
+  /** When the second begins: what moves across the cut comes to its end first. */
+  const begins = Math.max(wish.at, moves)
+  const movesLater = Math.max(0, endOf(moving) - begins)
+  // The two last as long together as the one did, whatever it held for; a clip that comes in the second is still waited for.
+  const waits = entry.beat.hold.kind === 'media' && moving.some(item => item.cue.what === 'media')
+  const hold: Beat['hold'] = waits ? entry.beat.hold : { kind: 'seconds', seconds: round(Math.max(0, entry.length - begins - movesLater)) }
   return [
     putRecord('beats', { id, slide: entry.beat.slide, order: order!, start: wish.start, hold }),
-    ...(wish.start === 'self'
-      ? [setRecord('beats', wish.beat, { hold: { kind: 'seconds' as const, seconds: round(Math.max(0, wish.at - moves)) } })]
-      : []),
+    setRecord('beats', wish.beat, { hold: { kind: 'seconds' as const, seconds: round(Math.max(0, wish.at - moves)) } }),
     ...moving.map(({ cue, start }): Change =>
       setRecord('cues', cue.id, {
         beat: id,
         ...(cue.anchor.to !== 'beat' && gone.has(cue.anchor.cue)
           ? {}
-          : { anchor: { to: 'beat' as const }, delay: Math.max(0, round(start - wish.at)) }),
+          : { anchor: { to: 'beat' as const }, delay: Math.max(0, round(start - begins)) }),
       }),
     ),
   ]

@@ -25,6 +25,8 @@ import {
   slidesApart,
   splitBeat,
   startBeats,
+  lastFor,
+  moveToBeat,
   stretch,
   type Score,
 } from '../index'
@@ -96,6 +98,71 @@ describe('stretching', () => {
   })
 })
 
+describe('a cue that is put into another beat', () => {
+  it('belongs to it from the moment at which it was put there; all others keep their time', () => {
+    fc.assert(
+      fc.property(timed, fc.nat(), fc.nat(), fc.double({ min: 0, max: 3, noNaN: true }), (deck, which, to, at) => {
+        const before = scoreOf(deck)
+        const cues = before.beats.flatMap(item => item.cues)
+        fc.pre(cues.length > 0 && before.beats.length > 1)
+        const own = cues[which % cues.length]!.cue
+        const beat = before.beats[to % before.beats.length]!.beat.id
+        fc.pre(own.beat !== beat)
+        const next = after(deck, moveToBeat(deck, before, { beat, starts: new Map([[own.id, at]]) }))
+        expect(isWhole(next)).toBe(true)
+        const now = scoreOf(next).beats.flatMap(item =>
+          item.cues.map(one => [one.cue.id, { beat: item.beat.id, start: one.start }] as const),
+        )
+        const found = new Map(now)
+        expect(found.get(own.id)!.beat).toBe(beat)
+        expect(found.get(own.id)!.start).toBeCloseTo(at, 1)
+        for (const item of before.beats)
+          for (const one of item.cues) if (one.cue.id !== own.id) expect(found.get(one.cue.id)!.start).toBeCloseTo(one.start, 1)
+      }),
+      { numRuns: 60 },
+    )
+  })
+})
+
+describe('letting a slide last so long', () => {
+  it('is done to the second, also where it holds for reading: the holds give way', () => {
+    fc.assert(
+      fc.property(anyDeck, fc.double({ min: 0.5, max: 40, noNaN: true }), (made, wanted) => {
+        const deck = after(
+          made,
+          beatsOf(made, 's0').map(one => setRecord('beats', one.id, { hold: { kind: 'reading' } })),
+        )
+        const before = scoreOf(deck)
+        // What is held so that it does not flash, and motion that is as long as it has to be, takes its time.
+        fc.pre(before.beats.every(item => item.cues.every(({ cue: own, round }) => round === own.duration && own.what !== 'media')))
+        const changes = lastFor(
+          deck,
+          { beats: before.beats.map(item => item.beat.id) },
+          { beats: before.beats, length: before.length, wanted },
+        )
+        fc.pre(changes !== null)
+        const now = scoreOf(after(deck, changes!))
+        fc.pre(now.beats.every(item => item.cues.every(({ cue: own, round }) => round === own.duration)))
+        expect(now.length).toBeCloseTo(wanted, 0)
+      }),
+      { numRuns: 60 },
+    )
+  })
+
+  it('lets a slide of nothing but words run ten seconds, and twenty, where reading took another time', () => {
+    const base = freshDeck()
+    const slide = slidesOf(base)[0]!.id
+    const deck = after(base, [
+      putRecord('elements', textElement('a', slide, ['So many words that reading them takes some seconds of its own'])),
+    ])
+    const before = scoreOf(deck, slide)
+    for (const wanted of [0.8, 10, 20]) {
+      const changes = lastFor(deck, { slides: [slide] }, { beats: before.beats, length: before.length, wanted })
+      expect(scoreOf(after(deck, changes!), slide).length).toBeCloseTo(wanted, 2)
+    }
+  })
+})
+
 describe('splitting a beat', () => {
   it('keeps the time of every cue and shows the same at every moment after, where nothing runs across the cut', () => {
     fc.assert(
@@ -127,7 +194,34 @@ describe('splitting a beat', () => {
     )
   })
 
-  it('waits for the speaker where it is asked to, and leaves the first part its hold', () => {
+  it('changes no length, whatever the beat holds for and however the second starts', () => {
+    fc.assert(
+      fc.property(
+        anyDeck,
+        fc.constantFrom('reading' as const, 'seconds' as const),
+        fc.constantFrom('self' as const, 'advance' as const),
+        share,
+        (made, kind, start, share) => {
+          const hold = kind === 'seconds' ? { kind, seconds: 1.5 } : { kind }
+          const deck = after(
+            made,
+            beatsOf(made, 's0').map(one => setRecord('beats', one.id, { hold })),
+          )
+          const before = scoreOf(deck)
+          const entry = before.beats[0]!
+          // Where nothing moves across the cut: what does would come to its end before the second begins.
+          let at = share * entry.length
+          for (const item of [...entry.cues].sort((a, b) => a.start - b.start)) if (item.start < at && item.end > at) at = item.end
+          fc.pre(at > 0.01 && at < entry.length - 0.01)
+          const now = scoreOf(after(deck, splitBeat(deck, before, { beat: entry.beat.id, at, start }, countingContext('n'))))
+          expect(now.beats[0]!.length + now.beats[1]!.length).toBeCloseTo(entry.length, 1)
+        },
+      ),
+      { numRuns: 80 },
+    )
+  })
+
+  it('waits for the speaker where it is asked to', () => {
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id
     const [only] = beatsOf(base, slide)
@@ -140,9 +234,9 @@ describe('splitting a beat', () => {
       ),
     ])
     const next = after(deck, splitBeat(deck, scoreOf(deck, slide), { beat: only!.id, at: 2.5, start: 'advance' }, countingContext('n')))
-    expect(beatsOf(next, slide).map(one => [one.id, one.hold.kind])).toEqual([
-      [only!.id, 'reading'],
-      ['n-1', 'reading'],
+    expect(beatsOf(next, slide).map(one => [one.id, one.start])).toEqual([
+      [only!.id, only!.start],
+      ['n-1', 'advance'],
     ])
     expect(next.cues.two).toMatchObject({ beat: 'n-1', anchor: { to: 'beat' }, delay: 0.5 })
   })

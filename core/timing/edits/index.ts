@@ -7,7 +7,8 @@ export { boardToSlides, goInBeat, makeBoard, removeView, slidesToBoard, tourView
 export { clipCues, pasteCues, type CueClipping } from './paste-cues'
 export { putClip, putNarration, putSound, startClip } from './put-clip'
 export { nearestMoment } from './snap-time'
-export { factorFor, fixedIn, setLength, stretch, type StretchWish } from './stretch'
+export { moveToBeat } from './move-to-beat'
+export { factorFor, fixedIn, lastFor, setLength, stretch, type StretchWish } from './stretch'
 export {
   cuesApart,
   followUsual,

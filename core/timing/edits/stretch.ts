@@ -64,6 +64,34 @@ export function factorFor(wanted: number, length: number, fixed: number): number
   return left > 0.005 && now > 0.005 ? left / now : null
 }
 
+/**
+ * The changes that let beats last `wanted` seconds, who last `length` now with how their slides come: in proportion, as long as what is
+ * held for reading leaves room; else those holds become seconds that share what is left. Null where that cannot be: clips are as long as
+ * they are.
+ */
+export function lastFor(
+  deck: Deck,
+  wish: StretchWish,
+  { beats, length, wanted }: { beats: readonly ScoreBeat[]; length: number; wanted: number },
+): Change[] | null {
+  const factor = factorFor(wanted, length, fixedIn(beats))
+  if (factor) return stretch(deck, wish, factor)
+  const reading = beats.filter(({ beat }) => beat.hold.kind === 'reading')
+  const held = reading.reduce((sum, { hold }) => sum + hold, 0)
+  const rest = length - held
+  const left = Math.max(0, wanted - rest)
+  const shorter = wanted < rest - 0.005 ? factorFor(wanted, rest, fixedIn(beats) - held) : 1
+  if (!reading.length || !shorter) return null
+  return [
+    ...stretch(deck, wish, shorter),
+    ...reading.map(({ beat, hold }) =>
+      setRecord('beats', beat.id, {
+        hold: { kind: 'seconds' as const, seconds: Math.min(longest, round(held ? (left * hold) / held : left / reading.length)) },
+      }),
+    ),
+  ]
+}
+
 /** The change that gives one part of a cue a length, seconds, whatever it followed from before. */
 export function setLength(deck: Deck, id: Id, seconds: number): Change[] {
   const cue = deck.cues[id]
