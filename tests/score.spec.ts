@@ -232,17 +232,17 @@ test('a slide that holds for reading runs as long as it is told to; a beat holds
 })
 
 test('all of a slide’s beats are in sight; one looks nearer and back, and rows stand as they are wanted', async ({ page }) => {
-  await timed(page, 'Ten beats', ['Ten things', ...Array.from({ length: 9 }, (_, index) => `\tThing ${index + 1} of nine`)])
-  await page.getByRole('button', { name: 'Motion for Body' }).click()
-  await page.getByRole('menuitem', { name: /^Line by line, on advance/ }).click()
+  await timed(page, 'Ten beats', ['Ten things', '\tOne after the other'])
   const columns = page.locator('.columns .column')
+  for (let count = 1; count < 10; count++) {
+    await page.keyboard.press('b')
+    await expect(columns).toHaveCount(count + 1)
+  }
   const shares = () =>
     page.locator('.score').evaluate(score => ({
       sight: score.clientWidth,
       all: score.scrollWidth,
-      count: score.querySelectorAll('.columns .column').length,
     }))
-  expect((await shares()).count).toBeGreaterThan(8)
   expect((await shares()).all).toBeLessThanOrEqual((await shares()).sight)
   await page.locator('.columns').click({ position: { x: 5, y: 45 } })
   await page.keyboard.press('+')

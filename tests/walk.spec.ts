@@ -41,6 +41,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
 
   test('signs in by one press and sees the decks with thumbnails that the stage drew', async () => {
     await enter(page)
+    await page.getByLabel('Find a deck, or words on any slide').fill('Velmoor')
     await expect(page.getByRole('link', { name: 'Open Spring timetable briefing' })).toBeVisible()
     await page.getByRole('article', { name: 'Hall loop' }).scrollIntoViewIfNeeded()
     await expect(
@@ -49,6 +50,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
   })
 
   test('pastes eleven lines, and six slides stand there', async () => {
+    await page.getByLabel('Find a deck, or words on any slide').fill('')
     await newDeck(page, 'Quay works in summer', 'Talk')
     deckUrl = page.url().split('?')[0]!
     await paste(page, 'textarea.title', outline)

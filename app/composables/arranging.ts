@@ -83,7 +83,7 @@ export function useArranging() {
       const gaps = gapsOf(placed(), axis)
       return gaps.length && gaps.every(gap => Math.abs(gap - gaps[0]!) < 1) ? gaps[0]! : null
     },
-    tidy: (way: 'rows' | 'grid') => keep('tidy', way === 'rows' ? tidyRows(placed()) : tidyGrid(placed())),
+    tidy: (way: 'rows' | 'grid') => keep('tidy', way === 'rows' ? tidyRows(placed()) : tidyGrid(placed(), { within: frame('slide', []) })),
     sameSize(which: 'width' | 'height' | 'both') {
       const parts = placed().filter(part => Object.keys(part.boxes).length === 1)
       const made = sameSize(

@@ -1,4 +1,5 @@
 import { addElement } from '#core/edits'
+import { freeSpot } from '#core/place'
 import type { ElementWithout } from '#core/model'
 import type { Box } from '#core/values'
 
@@ -30,7 +31,15 @@ export function usePutting() {
   function put(label: string, element: NewElement): string | undefined {
     if (!where.stageId) return
     const id = freshId()
-    store.edit(label, addElement(store.current, { element: { ...element, id, owner: where.stageId } }))
+    // What hides another that begins at the same place is soon taken for it.
+    const free = element.box && {
+      box: freeSpot(
+        element.box,
+        stage.elements.map(one => one.box),
+        stage.size,
+      ),
+    }
+    store.edit(label, addElement(store.current, { element: { ...element, ...free, id, owner: where.stageId } }))
     selected.select(id)
     return id
   }

@@ -71,11 +71,14 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
     if (duration === item.round) return null
     return [...setLength(store.current, item.cue.id, duration), ...many.waiting(new Map([[item.cue.id, hundredth(item.cue.delay + by)]]))]
   }
-  /** The beat in whose column a bar would begin, and when in it; null while that is its own. */
-  function otherBeat(item: ScoreCue, by: number) {
-    const here = columns()[item.beat]!
+  /**
+   * The beat in whose column a bar would begin, and when in it; null while that is its own. `laid`: the columns as they were when it was
+   * pressed, since a beat grows with what is dragged in it.
+   */
+  function otherBeat(laid: readonly ScoreColumn[], item: ScoreCue, by: number) {
+    const here = laid[item.beat]!
     const x = here.x + item.start * here.unit + by
-    const there = columns().findLast(column => column.x <= x)
+    const there = laid.findLast(column => column.x <= x)
     return there && there.index !== item.beat ? { beat: there.beat.id, at: (x - there.x) / there.unit } : null
   }
 
@@ -91,7 +94,8 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
     // What follows another of them comes along with it.
     const leading = moving.filter(one => one.anchor.to === 'beat' || !ids.has(one.anchor.cue))
     let far = false
-    const { unit } = columns()[item.beat]!
+    const laid = columns()
+    const { unit } = laid[item.beat]!
     const entry = score.value.beats[item.beat]!
     const moments = momentsOf(item.beat, ids)
     const name = store.current.elements[cue.element ?? '']?.name ?? 'the camera'
@@ -104,7 +108,7 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
         const free = (next.clientX - event.clientX) / unit
         if (part === 'edge') return endLater(item, snapped(next, moments, [item.end], free, unit))
         if (part === 'start') return startLater(item, snapped(next, moments, [item.start], free, unit))
-        const other = otherBeat(item, next.clientX - event.clientX)
+        const other = otherBeat(laid, item, next.clientX - event.clientX)
         if (other) {
           const starts = new Map(moving.map(one => [one.id, other.at + startOf(item.beat, one.id) - item.start] as const))
           return moveToBeat(store.current, score.value, { beat: other.beat, starts })

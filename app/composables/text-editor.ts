@@ -2,7 +2,7 @@ import { infoOf, cleanText, type Bullet, type Paragraph } from '#core/model'
 import { baseKeymap, splitBlockAs, toggleMark } from 'prosemirror-commands'
 import { keymap } from 'prosemirror-keymap'
 import type { MarkType, Node } from 'prosemirror-model'
-import { EditorState, Plugin, type Command } from 'prosemirror-state'
+import { EditorState, Plugin, TextSelection, type Command } from 'prosemirror-state'
 import { Decoration, DecorationSet, EditorView } from 'prosemirror-view'
 import { initProseMirrorDoc, ySyncPlugin } from 'y-prosemirror'
 import type { XmlFragment } from 'yjs'
@@ -112,7 +112,8 @@ export function useTextEditor(options: {
   label: () => string
   lists?: boolean
   onDone?: () => void
-  selectAll?: boolean
+  /** Begins to write at once: with all selected, or with the cursor at a place of the window, px. */
+  begin?: 'all' | { x: number; y: number }
   setting?: () => TextSetting | null
   colorOf?: (color: Bullet['color']) => string
 }) {
@@ -203,10 +204,15 @@ export function useTextEditor(options: {
     })
     ready.value = true
     refresh(view.state)
-    if (options.selectAll) {
+    const { begin } = options
+    if (begin) {
       view.focus()
-      // All is selected at first: typing replaces, a press places the caret.
-      void nextTick(() => document.getSelection()?.selectAllChildren(view!.dom))
+      void nextTick(() => {
+        // The cursor stands where was pressed; asked for in another way, all is selected, so that typing replaces it.
+        const at = begin === 'all' ? null : view!.posAtCoords({ left: begin.x, top: begin.y })
+        if (!at || !view!.state.doc.textContent) document.getSelection()?.selectAllChildren(view!.dom)
+        else view!.dispatch(view!.state.tr.setSelection(TextSelection.near(view!.state.doc.resolve(at.pos))))
+      })
     }
   })
   onBeforeUnmount(() => {

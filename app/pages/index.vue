@@ -134,7 +134,7 @@ onKeys(event => {
       </UInput>
     </SiteBar>
     <div v-if="!isAsked && !wish.removed" class="top">
-      <LastPlace class="last" />
+      <LastPlace class="last" :deck="items[0]?.id" />
       <NewDeck v-if="canEdit" v-model:making="making" class="begin">
         <UButton icon="i-lucide-plus" title="N" @click="making = true">New deck</UButton>
         <FilePicker ref="picker" accept=".zip" data-test="deck-file" @file="bring" />

@@ -26,6 +26,8 @@ export const useStage = defineStore('stage', () => {
   const tool = ref<Tool | null>(null)
   /** The text that is written in, the picture that is placed in its frame, the group that is worked in. */
   const editing = ref<Id | null>(null)
+  /** Where the press was that one began to write with, px of the window: the cursor stands there. */
+  const pressedAt = shallowRef<Point | null>(null)
   const framing = ref<Id | null>(null)
   const opened = ref<Id | null>(null)
   /** Fields tried out before they are kept. */
@@ -130,6 +132,7 @@ export const useStage = defineStore('stage', () => {
     board,
     tool,
     editing,
+    pressedAt,
     framing,
     opened,
     tries,

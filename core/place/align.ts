@@ -1,4 +1,4 @@
-import type { Box } from '../values'
+import type { Box, Size } from '../values'
 import { boundsOf, movedBy, type Bounds, type Point } from './bounds'
 
 export type Edge = 'left' | 'center' | 'right' | 'top' | 'middle' | 'bottom'
@@ -129,25 +129,63 @@ function columnsFor(parts: readonly Placed[]): number {
   return widest > 1 && widest < parts.length ? widest : Math.ceil(Math.sqrt(parts.length))
 }
 
+/** Columns and gap of a grid of `count` cells that stays within a frame: near to those wanted, tighter where it must be. */
+function gridWithin(count: number, cell: Size, wanted: { columns: number; gap: number }, frame: Bounds) {
+  const extentOf = (columns: number, gap: number) => ({
+    width: columns * (cell.width + gap) - gap,
+    height: Math.ceil(count / columns) * (cell.height + gap) - gap,
+  })
+  const room = { width: extent(frame, 'across'), height: extent(frame, 'down') }
+  const all = Array.from({ length: count }, (_, index) => index + 1)
+  const ways = all
+    .sort((a, b) => Math.abs(a - wanted.columns) - Math.abs(b - wanted.columns))
+    .flatMap(columns => [wanted.gap, wanted.gap / 2, 0].map(gap => ({ columns, gap })))
+  const fits = ways.find(({ columns, gap }) => {
+    const size = extentOf(columns, gap)
+    return size.width <= room.width && size.height <= room.height
+  })
+  if (fits) return { columns: fits.columns, across: fits.gap, down: fits.gap }
+  // There is no room for all beside each other: they lie on each other as little as can be.
+  const over = (columns: number) => {
+    const size = extentOf(columns, 0)
+    return Math.max(size.width / room.width, size.height / room.height)
+  }
+  const columns = all.reduce((best, one) => (over(one) < over(best) ? one : best), 1)
+  const squeezed = (cells: number, side: number, space: number) =>
+    cells < 2 ? 0 : Math.min(wanted.gap, (space - side * cells) / (cells - 1))
+  return {
+    columns,
+    across: squeezed(columns, cell.width, room.width),
+    down: squeezed(Math.ceil(count / columns), cell.height, room.height),
+  }
+}
+
 /**
  * Sets parts in a grid of equal cells, in reading order, each in the middle of its cell. Cells are as large as the largest
- * part, `gap` px apart.
+ * part, `gap` px apart. With `within` the grid stays in that frame, as far as its parts do.
  */
-export function tidyGrid(parts: readonly Placed[], options: { columns?: number; gap?: number } = {}): Placed[] {
+export function tidyGrid(parts: readonly Placed[], options: { columns?: number; gap?: number; within?: Bounds } = {}): Placed[] {
   if (parts.length < 2) return [...parts]
   const ordered = rowsOf(parts).flatMap(row => row.parts)
-  const columns = Math.max(1, options.columns ?? columnsFor(parts))
   const cell = {
     width: Math.max(...ordered.map(({ bounds }) => extent(bounds, 'across'))),
     height: Math.max(...ordered.map(({ bounds }) => extent(bounds, 'down'))),
   }
-  const gap = options.gap ?? 24
-  const left = Math.min(...ordered.map(({ bounds }) => bounds.left))
-  const top = Math.min(...ordered.map(({ bounds }) => bounds.top))
+  const wanted = { columns: Math.max(1, options.columns ?? columnsFor(parts)), gap: options.gap ?? 24 }
+  const { within } = options
+  const { columns, across, down } = within
+    ? gridWithin(ordered.length, cell, wanted, within)
+    : { columns: wanted.columns, across: wanted.gap, down: wanted.gap }
+  const begin = (axis: Axis, cells: number, side: number, gap: number) => {
+    const at = Math.min(...ordered.map(({ bounds }) => near(bounds, axis)))
+    return within ? Math.max(near(within, axis), Math.min(at, far(within, axis) - cells * (side + gap) + gap)) : at
+  }
+  const left = begin('across', columns, cell.width, across)
+  const top = begin('down', Math.ceil(ordered.length / columns), cell.height, down)
   const made = new Map<string, Placed>()
   ordered.forEach(({ part, bounds }, index) => {
-    const x = left + (index % columns) * (cell.width + gap) + (cell.width - extent(bounds, 'across')) / 2
-    const y = top + Math.floor(index / columns) * (cell.height + gap) + (cell.height - extent(bounds, 'down')) / 2
+    const x = left + (index % columns) * (cell.width + across) + (cell.width - extent(bounds, 'across')) / 2
+    const y = top + Math.floor(index / columns) * (cell.height + down) + (cell.height - extent(bounds, 'down')) / 2
     made.set(part.id, moved(part, { x: x - bounds.left, y: y - bounds.top }))
   })
   return parts.map(part => made.get(part.id)!)

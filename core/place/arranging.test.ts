@@ -51,6 +51,35 @@ const edgeOf = (bounds: Bounds, edge: Edge) =>
     middle: (bounds.top + bounds.bottom) / 2,
   })[edge]
 
+describe('a grid within the slide', () => {
+  it('stays on the slide, whatever stands where and however many', () => {
+    const slide = { left: 0, top: 0, right: 1920, bottom: 1080 }
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            x: fc.integer({ min: 0, max: 1900 }),
+            y: fc.integer({ min: 0, max: 1060 }),
+            width: fc.integer({ min: 20, max: 900 }),
+            height: fc.integer({ min: 20, max: 600 }),
+          }),
+          { minLength: 2, maxLength: 30 },
+        ),
+        boxes => {
+          const parts = boxes.map((box, index) => ({ id: `p${index}`, boxes: { [`p${index}`]: { ...box, angle: 0 } } }))
+          for (const part of tidyGrid(parts, { within: slide })) {
+            const [box] = Object.values(part.boxes)
+            expect(box!.x).toBeGreaterThanOrEqual(-0.001)
+            expect(box!.y).toBeGreaterThanOrEqual(-0.001)
+            expect(box!.x + box!.width).toBeLessThanOrEqual(slide.right + 0.001)
+            expect(box!.y + box!.height).toBeLessThanOrEqual(slide.bottom + 0.001)
+          }
+        },
+      ),
+    )
+  })
+})
+
 describe('lining up', () => {
   it('brings the chosen edge of every part onto that of the frame and moves nothing along the other axis', () => {
     fc.assert(

@@ -5,8 +5,9 @@ import { groupsAround } from '#core/resolved'
 import type { Id } from '#core/values'
 import { titleOf } from '#core/layouts'
 
-/** Finds words and parts anywhere in the deck, and puts other words in their place. */
+/** Finds what can be asked for: commands, settings, slides, elements and words; and puts other words in their place. */
 const open = defineModel<boolean>({ required: true })
+const props = defineProps<{ commands: readonly Command[] }>()
 const store = useDeck()
 const where = useWhere()
 const selected = useSelected()
@@ -44,17 +45,34 @@ const shownSlides = computed(() => {
         .filter(slide => String(slide.number) === asked || slide.title.toLowerCase().includes(asked))
 })
 const shown = ref(60)
-watch(words, () => {
+/** The row that Enter takes. */
+const at = ref(0)
+const list = useTemplateRef('list')
+watch([words, replacing], () => {
   shown.value = 60
+  at.value = 0
 })
+watch(at, index => void nextTick(() => list.value?.children[index]?.scrollIntoView({ block: 'nearest' })))
 interface Row {
   key: string
   where: string
   text: string
   kind: string
+  icon?: string
   go: () => void
 }
 const rows = computed<Row[]>(() => [
+  ...(replacing.value ? [] : findCommands(props.commands, words.value)).map(command => ({
+    key: `c${command.label}`,
+    where: command.keys ?? '',
+    text: command.label,
+    kind: '',
+    icon: command.icon,
+    go: () => {
+      open.value = false
+      afterMenu(command.run)
+    },
+  })),
   ...shownSlides.value.map(slide => ({
     key: `s${slide.id}`,
     where: `slide ${slide.number}`,
@@ -109,7 +127,12 @@ function replaceOne(id: Id) {
 </script>
 
 <template>
-  <UModal v-model:open="open" title="Find" description="Words, elements and slides, anywhere in the deck" :ui="{ content: 'max-w-xl' }">
+  <UModal
+    v-model:open="open"
+    title="Find"
+    description="What can be done, settings, slides, elements and words"
+    :ui="{ content: 'max-w-xl' }"
+  >
     <template #body>
       <div class="find">
         <div class="line">
@@ -117,9 +140,15 @@ function replaceOne(id: Id) {
             v-model="words"
             v-cursor
             class="wide"
-            placeholder="Words, a name, a kind of element, a slide’s number"
+            placeholder="What you look for: a command, a setting, a slide’s number, words"
             aria-label="Find"
-            @keydown.enter="rows[0]?.go()"
+            role="combobox"
+            aria-expanded="true"
+            aria-controls="found-rows"
+            :aria-activedescendant="rows[at] ? `found-${at}` : undefined"
+            @keydown.enter="rows[at]?.go()"
+            @keydown.down.prevent="at = Math.min(at + 1, Math.min(rows.length, shown) - 1)"
+            @keydown.up.prevent="at = Math.max(0, at - 1)"
           />
           <UButton size="sm" :active="replacing" :disabled="!store.canEdit" @click="replacing = !replacing">Replace</UButton>
         </div>
@@ -144,10 +173,13 @@ function replaceOne(id: Id) {
             }}
           </span>
         </div>
-        <ul v-if="rows.length" class="rows">
-          <li v-for="row in rows.slice(0, shown)" :key="row.key">
+        <ul id="found-rows" ref="list" class="rows">
+          <li v-for="(row, index) in rows.slice(0, shown)" :id="`found-${index}`" :key="row.key" :class="{ at: index === at }">
             <UButton variant="bare" class="found" @click="row.go">
-              <span class="text">{{ row.text }}</span>
+              <span class="text">
+                <UIcon v-if="row.icon" :name="row.icon" class="icon" />
+                {{ row.text }}
+              </span>
               <span class="quiet kind">{{ row.kind }}</span>
               <span class="amount quiet">{{ row.where }}</span>
             </UButton>
@@ -155,9 +187,9 @@ function replaceOne(id: Id) {
               Replace here
             </UButton>
           </li>
+          <li v-if="words && !rows.length" class="quiet none">Nothing here is called so or says so.</li>
         </ul>
         <UButton v-if="rows.length > shown" size="sm" @click="shown += 120">{{ rows.length - shown }} more</UButton>
-        <p v-if="words && !rows.length" class="quiet">Nothing in this deck is called so or says so.</p>
       </div>
     </template>
   </UModal>
@@ -193,8 +225,12 @@ function replaceOne(id: Id) {
   list-style: none;
   margin: 0;
   padding: 0;
-  max-height: 46vh;
+  height: 46vh;
   overflow-y: auto;
+}
+.rows .none {
+  border: 0;
+  padding: 8px 6px;
 }
 .rows li {
   display: flex;
@@ -215,6 +251,14 @@ function replaceOne(id: Id) {
   text-align: left;
   padding: 7px 6px;
   cursor: pointer;
+}
+.at .found {
+  background: var(--act-wash);
+}
+.icon {
+  margin-right: 8px;
+  color: var(--second);
+  vertical-align: -2px;
 }
 .found:hover {
   background: var(--act-wash);

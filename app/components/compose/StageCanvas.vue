@@ -54,7 +54,7 @@ const framed = computed(() => {
 })
 
 /** Goes into a part: a group is opened, a text written in, a picture placed in its frame. */
-function open(element: ShownElement, top: Id = element.id) {
+function open(element: ShownElement, top: Id = element.id, at: { x: number; y: number } | null = null) {
   if (top !== element.id) {
     stage.opened = top
     return selected.select(nextIn(element, top))
@@ -67,6 +67,7 @@ function open(element: ShownElement, top: Id = element.id) {
   }
   if (element.pinned || element.locked || (where.isForm && !element.placeholder) || !store.canEdit) return
   selected.select(element.id)
+  stage.pressedAt = at
   if (element.kind === 'text' && !element.field) stage.editing = element.id
   else if (element.kind === 'table' && !element.table) stage.editing = element.id
   else if (element.kind === 'picture' && element.media && !element.logo) stage.framing = element.id

@@ -6,7 +6,7 @@ import { boundsOf, movedBy, overlap, snapMove } from '#core/place'
 import { touches } from '#core/shapes'
 
 /** What is pressed on the stage: parts are selected, moved and reached under others. It stays as it is while parts move. */
-const emit = defineEmits<{ open: [element: ShownElement, top: Id] }>()
+const emit = defineEmits<{ open: [element: ShownElement, top: Id, at: { x: number; y: number }] }>()
 const props = defineProps<{ dropAt: Id | null }>()
 const store = useDeck()
 const selected = useSelected()
@@ -134,7 +134,7 @@ function pressGround(event: PointerEvent) {
 function pressTwice(event: MouseEvent) {
   const stack = stackAt(stage.point(event))
   const target = stack.find(entry => selected.elements.includes(entry.top)) ?? stack[0]
-  if (target) emit('open', target.leaf, target.top)
+  if (target) emit('open', target.leaf, target.top, { x: event.clientX, y: event.clientY })
   else stage.opened = null
 }
 

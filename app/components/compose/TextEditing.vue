@@ -9,6 +9,7 @@ import { fontStack } from '#stage'
 const props = defineProps<{ deck: Deck; element: TextElement & ShownElement; scale: number }>()
 const emit = defineEmits<{ done: [] }>()
 const host = useStageHost()
+const stage = useStage()
 const place = ref<HTMLElement>()
 
 const style = computed(() => styleOf(props.deck, props.element))
@@ -20,7 +21,7 @@ const editor = useTextEditor({
   place,
   label: () => props.element.name,
   onDone: () => emit('done'),
-  selectAll: true,
+  begin: stage.pressedAt ?? 'all',
   setting: () => style.value,
   colorOf: color => cssColor(color, palette.value),
 })
@@ -64,7 +65,6 @@ const panel = computed(() =>
 )
 
 /** Indents by drag: the marks above the text set how far words stand from their bullet. */
-const stage = useStage()
 const arranging = useArranging()
 const listLevel = computed(() => editor.state.value.paragraph.level ?? 0)
 const drag = ref<number | null>(null)

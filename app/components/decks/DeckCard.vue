@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { DropdownMenuItem } from '@nuxt/ui'
+import { NuxtLink } from '#components'
 import { fieldLimits, slidesOf } from '#core/model'
 
 /** A deck in the list: its first slide, its name, how long and whose it is, and what can be done with it. */
@@ -41,7 +42,7 @@ defineExpose({ focus: () => place.value?.querySelector<HTMLElement>('.open')?.fo
   <UContextMenu :items="menu">
     <article ref="place" class="deck" :draggable="canEdit && !deck.removed_at" :aria-label="deck.title" @dragstart="drag" @keydown="key">
       <component
-        :is="deck.removed_at ? 'div' : resolveComponent('NuxtLink')"
+        :is="deck.removed_at ? 'div' : NuxtLink"
         :to="deck.removed_at ? undefined : `/decks/${deck.id}`"
         class="open"
         :aria-label="deck.removed_at ? undefined : `Open ${deck.title}`"

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { slidesOf, type Deck } from '#core/model'
 
-/** Where one was last: the very slide, and one press goes on there. */
+/** Where one was last: the very slide, and one press goes on there. Whoever was nowhere yet is offered a tour through a deck. */
+defineProps<{ deck?: string }>()
+
 interface Place {
   deck: string
   title: string
@@ -62,9 +64,19 @@ const saved = computed(() =>
       </div>
     </div>
   </section>
+  <section v-else-if="data && deck" class="last" aria-label="New here?">
+    <h2>New here?</h2>
+    <p>
+      A deck is written, made, timed, checked and delivered, from left to right. One minute shows you round, and can be left at any time.
+    </p>
+    <UButton class="tour" icon="i-lucide-footprints" :to="`/decks/${deck}?tour`">Take the tour</UButton>
+  </section>
 </template>
 
 <style scoped>
+.tour {
+  margin-top: 12px;
+}
 h2 {
   font-size: 18px;
   margin-bottom: 10px;

@@ -125,6 +125,14 @@ function press(event: PointerEvent, item: Placed) {
   )
 }
 
+/** The slide whose menu was asked for, by the right button or the key for it. */
+const asked = ref<string | null>(null)
+const { menuOf } = useSlideMenu()
+const ask = (event: MouseEvent) => {
+  asked.value = (event.target as Element).closest<HTMLElement>('[data-slide]')?.dataset.slide ?? null
+  if (asked.value) where.goToSlide(asked.value)
+}
+
 function onKey(event: KeyboardEvent, index: number) {
   const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0
   const target = placed.value[index + step]
@@ -163,60 +171,64 @@ watch(
       </div>
     </div>
     <div ref="track" class="track" @scroll="scrolled = track!.scrollLeft">
-      <div class="inner" :style="{ width: `${total}px` }">
-        <div class="ruler" @pointerdown="scrub">
-          <span v-for="mark in marks" :key="mark.x" class="mark amount" :style="{ left: `${mark.x}px` }">{{ mark.words }}</span>
+      <UContextMenu :items="menuOf(asked)">
+        <div class="inner" :style="{ width: `${total}px` }" @contextmenu="ask">
+          <div class="ruler" @pointerdown="scrub">
+            <span v-for="mark in marks" :key="mark.x" class="mark amount" :style="{ left: `${mark.x}px` }">{{ mark.words }}</span>
+          </div>
+          <div
+            v-for="item in inSight"
+            :key="item.slide.slide"
+            class="slide"
+            :class="{ here: item.slide.slide === where.slideId, moving: moving?.slide === item.slide.slide }"
+            role="button"
+            tabindex="0"
+            :data-slide="item.slide.slide"
+            :aria-label="`Slide ${item.slide.index + 1}, ${item.title || 'without a title'}, ${secondsWords(item.slide.length)}`"
+            :aria-pressed="item.slide.slide === where.slideId"
+            :style="{
+              left: `${item.x}px`,
+              width: `${item.width}px`,
+              transform: moving?.slide === item.slide.slide ? `translateX(${moving.by}px)` : undefined,
+            }"
+            @pointerdown="press($event, item)"
+            @keydown="onKey($event, item.slide.index)"
+            @keydown.enter="where.goToSlide(item.slide.slide)"
+          >
+            <span
+              v-if="item.slide.transition > 0"
+              class="waist"
+              :title="`Becomes this slide in ${secondsWords(item.slide.transition)}`"
+              aria-hidden="true"
+            />
+            <SlideThumb
+              v-if="store.deck && item.width > 64"
+              class="picture"
+              :deck="store.deck"
+              :slide="item.slide.slide"
+              :width="Math.min(84, item.width - 14)"
+            />
+            <span v-if="item.width > 150" class="title">
+              {{ item.title || 'Without a title' }}
+              <small class="quiet amount">{{ item.slide.beats.length }} {{ item.slide.beats.length === 1 ? 'beat' : 'beats' }}</small>
+            </span>
+            <span class="foot amount">
+              <b>{{ item.slide.index + 1 }}</b>
+              <template v-if="item.width > 58">{{ ` · ${item.slide.length.toFixed(item.width > 90 ? 1 : 0)}s` }}</template>
+            </span>
+            <span class="beats" aria-hidden="true">
+              <i v-for="beat in item.slide.beats" :key="beat.index" :style="{ flexGrow: Math.max(0.2, beat.length) }" />
+            </span>
+            <span v-if="store.canEdit" class="edge" title="Drag to change how long it holds" @pointerdown.stop="dragEdge($event, item)" />
+          </div>
+          <div v-if="now !== null" class="playhead" :style="{ transform: `translateX(${xOf(now)}px)` }" aria-hidden="true">
+            <span class="flag amount" :style="{ '--aside': `${asideOf(xOf(now))}px` }" @pointerdown="scrub">
+              {{ clockWords(now, true) }}
+            </span>
+          </div>
+          <p v-if="!placed.length" class="quiet none">Slides appear here, as wide as they last.</p>
         </div>
-        <div
-          v-for="item in inSight"
-          :key="item.slide.slide"
-          class="slide"
-          :class="{ here: item.slide.slide === where.slideId, moving: moving?.slide === item.slide.slide }"
-          role="button"
-          tabindex="0"
-          :data-slide="item.slide.slide"
-          :aria-label="`Slide ${item.slide.index + 1}, ${item.title || 'without a title'}, ${secondsWords(item.slide.length)}`"
-          :aria-pressed="item.slide.slide === where.slideId"
-          :style="{
-            left: `${item.x}px`,
-            width: `${item.width}px`,
-            transform: moving?.slide === item.slide.slide ? `translateX(${moving.by}px)` : undefined,
-          }"
-          @pointerdown="press($event, item)"
-          @keydown="onKey($event, item.slide.index)"
-          @keydown.enter="where.goToSlide(item.slide.slide)"
-        >
-          <span
-            v-if="item.slide.transition > 0"
-            class="waist"
-            :title="`Becomes this slide in ${secondsWords(item.slide.transition)}`"
-            aria-hidden="true"
-          />
-          <SlideThumb
-            v-if="store.deck && item.width > 64"
-            class="picture"
-            :deck="store.deck"
-            :slide="item.slide.slide"
-            :width="Math.min(84, item.width - 14)"
-          />
-          <span v-if="item.width > 150" class="title">
-            {{ item.title || 'Without a title' }}
-            <small class="quiet amount">{{ item.slide.beats.length }} {{ item.slide.beats.length === 1 ? 'beat' : 'beats' }}</small>
-          </span>
-          <span class="foot amount">
-            <b>{{ item.slide.index + 1 }}</b>
-            <template v-if="item.width > 58">{{ ` · ${item.slide.length.toFixed(item.width > 90 ? 1 : 0)}s` }}</template>
-          </span>
-          <span class="beats" aria-hidden="true">
-            <i v-for="beat in item.slide.beats" :key="beat.index" :style="{ flexGrow: Math.max(0.2, beat.length) }" />
-          </span>
-          <span v-if="store.canEdit" class="edge" title="Drag to change how long it holds" @pointerdown.stop="dragEdge($event, item)" />
-        </div>
-        <div v-if="now !== null" class="playhead" :style="{ transform: `translateX(${xOf(now)}px)` }" aria-hidden="true">
-          <span class="flag amount" :style="{ '--aside': `${asideOf(xOf(now))}px` }" @pointerdown="scrub">{{ clockWords(now, true) }}</span>
-        </div>
-        <p v-if="!placed.length" class="quiet none">Slides appear here, as wide as they last.</p>
-      </div>
+      </UContextMenu>
     </div>
   </section>
 </template>

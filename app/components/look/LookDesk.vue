@@ -7,16 +7,7 @@ const route = useRoute()
 const router = useRouter()
 const store = useDeck()
 const where = useWhere()
-const parts = [
-  { name: 'palette', label: 'Palette', icon: 'i-lucide-palette' },
-  { name: 'colors', label: 'Colours in use', icon: 'i-lucide-paint-bucket' },
-  { name: 'ground', label: 'Background', icon: 'i-lucide-square' },
-  { name: 'fonts', label: 'Fonts', icon: 'i-lucide-type' },
-  { name: 'styles', label: 'Text styles', icon: 'i-lucide-baseline' },
-  { name: 'layouts', label: 'Masters, layouts', icon: 'i-lucide-layout-template' },
-  { name: 'brand', label: 'Logo and footer', icon: 'i-lucide-stamp' },
-  { name: 'shelf', label: 'Themes', icon: 'i-lucide-library' },
-] as const
+const parts = lookDesks
 const part = computed(() => parts.find(one => one.name === route.query.look)?.name ?? 'palette')
 const go = (name: string) => void router.replace({ query: { ...route.query, look: name } })
 const preview = shallowRef<Deck | null>(null)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { infoOf, applyChanges, fieldLimits, slidesOf, type Change, type Deck } from '#core/model'
 import { useVirtualizer } from '@tanstack/vue-virtual'
-import { addSlide, duplicateSlide, moveSlide, removeSlides, setFields } from '#core/edits'
+import { addSlide, moveSlide, removeSlides, setFields } from '#core/edits'
 import {
   agendaSource,
   insertOutline,
@@ -262,14 +262,11 @@ function beginChapter(row: Row) {
   void nextTick(() => nextTick(() => list.value?.querySelector<HTMLInputElement>(`[data-chapter="${row.slide.id}"]`)?.select()))
 }
 
+const slides = useSlideMenu()
 const slideMenu = (row: Row) => [
   [
     { label: 'New slide after it', icon: 'i-lucide-plus', onSelect: () => afterMenu(() => newSlideAfter(row.slide.id)) },
-    {
-      label: 'Duplicate',
-      icon: 'i-lucide-copy',
-      onSelect: () => store.edit('duplicate a slide', duplicateSlide(store.current, { slide: row.slide.id }, context)),
-    },
+    slides.duplicate(row.slide.id),
     ...(row.slide.notes
       ? []
       : [
@@ -302,16 +299,8 @@ const slideMenu = (row: Row) => [
               store.edit('make an agenda', setAgenda(store.current, { slide: row.slide.id, from: agendaSource(store.current) }, context)),
           },
         ]),
-    {
-      label: row.slide.skipped ? 'Show in play again' : 'Skip in play',
-      icon: 'i-lucide-eye-off',
-      onSelect: () => setSlide(row, 'skip a slide', { skipped: row.slide.skipped ? undefined : true }),
-    },
-    {
-      label: 'Remove',
-      icon: 'i-lucide-trash-2',
-      onSelect: () => store.edit('remove a slide', removeSlides(store.current, { slides: [row.slide.id] })),
-    },
+    slides.skip(row.slide.id),
+    slides.remove(row.slide.id),
   ],
 ]
 function firstSlide() {

@@ -85,6 +85,22 @@ useDeckKeys({
     keysShown.value = true
   },
 })
+/** Whoever asks for it is shown round, from the list of decks too. */
+const touring = ref(route.query.tour !== undefined)
+function leaveTour() {
+  touring.value = false
+  void router.replace({ query: { ...route.query, tour: undefined } })
+}
+const commands = useCommands({
+  go,
+  play,
+  tellKeys: () => {
+    keysShown.value = true
+  },
+  tour: () => {
+    touring.value = true
+  },
+})
 /** What phases ask of the page. */
 const asks: Readonly<Record<string, object>> = { check: { go }, deliver: { play } }
 
@@ -104,8 +120,10 @@ const keys = [
   ['Ctrl C, X, V', 'copy, cut, paste'],
   ['G, Shift G', 'group, open the group'],
   ['Page Up, Page Down', 'forward, back'],
-  ['+ - 0', 'nearer, farther, fit'],
-  ['/', 'find words and elements, and replace'],
+  ['+ - 0', 'on the stage: nearer, farther, fit'],
+  ['+ - F', 'in the score: nearer, farther, all in sight'],
+  ['Left, Right', 'on a bar of the score: earlier, later; with Alt its end, with Ctrl its start'],
+  ['/', 'find anything: commands, settings, slides, elements, words'],
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
   ['?', 'this page'],
 ] as const
@@ -132,7 +150,8 @@ const keys = [
       </p>
       <p v-else class="quiet">Fetching the deck</p>
     </div>
-    <FindAnything v-if="store.deck" v-model="finding" />
+    <FindAnything v-if="store.deck" v-model="finding" :commands="commands" />
+    <TheTour v-if="touring && store.deck" @go="go" @done="leaveTour" />
     <UModal v-model:open="keysShown" title="Keys" description="What the keyboard does here">
       <template #body>
         <dl class="keys">

@@ -45,7 +45,10 @@ const beat = ref('')
 
 const leave = () => {
   if (document.fullscreenElement) void document.exitFullscreen()
-  void router.push({ path: `/decks/${route.params.id}`, query: { phase: 'deliver' } })
+  // One comes back to where one was.
+  const before = String(history.state?.back ?? '')
+  if (before.startsWith(`/decks/${String(route.params.id)}`)) router.back()
+  else void router.push({ path: `/decks/${route.params.id}`, query: { phase: 'deliver' } })
 }
 const fullScreen = () =>
   void (document.fullscreenElement

@@ -47,6 +47,16 @@ const putBack = () =>
     `put back ${first.value.name}`,
     setFields(store.current, { table: 'elements', id: first.value.id, fields: { box: undefined } as Partial<Element> }),
   )
+/** Whether width and height keep their proportions when one of them is written: of what would look wrong otherwise, unless said. */
+const proportioned: readonly string[] = ['picture', 'clip', 'icon', 'figure', 'group']
+const locks = useState('proportions', () => new Map<string, boolean>())
+const locked = computed(() => locks.value.get(first.value?.id ?? '') ?? stage.chosen.some(element => proportioned.includes(element.kind)))
+function size(fields: { width: number } | { height: number }) {
+  const now = box.value
+  if (!now || !locked.value) return arranging.setBox(fields)
+  const factor = 'width' in fields ? fields.width / now.width : fields.height / now.height
+  arranging.setBox({ width: Math.max(1, Math.round(now.width * factor)), height: Math.max(1, Math.round(now.height * factor)) })
+}
 const isGroup = computed(() => stage.chosen.some(element => element.kind === 'group'))
 const pieces = usePieces()
 const boundTo = computed(() => {
@@ -77,12 +87,23 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
       </label>
       <label>
         Width
-        <NumberField :model-value="box.width" label="Width" :least="1" @update:model-value="width => arranging.setBox({ width })" />
+        <NumberField :model-value="box.width" label="Width" :least="1" @update:model-value="width => size({ width })" />
       </label>
       <label>
         Height
-        <NumberField :model-value="box.height" label="Height" :least="1" @update:model-value="height => arranging.setBox({ height })" />
+        <NumberField :model-value="box.height" label="Height" :least="1" @update:model-value="height => size({ height })" />
       </label>
+      <UButton
+        class="lock"
+        variant="ghost"
+        size="sm"
+        :icon="locked ? 'i-lucide-link-2' : 'i-lucide-unlink-2'"
+        :active="locked"
+        :aria-pressed="locked"
+        aria-label="Width and height in proportion"
+        title="Width and height in proportion"
+        @click="locks = new Map(locks).set(first!.id, !locked)"
+      />
       <label v-if="!several && !isGroup">
         Angle
         <NumberField
@@ -246,8 +267,21 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
 }
 .grid {
   display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 6px 12px;
+  grid-template-columns: 1fr 12px 1fr;
+  gap: 6px 0;
+}
+.grid label:nth-of-type(odd) {
+  grid-column: 1;
+}
+.grid label:nth-of-type(even) {
+  grid-column: 3;
+}
+.lock {
+  grid-area: 2 / 2;
+  justify-self: center;
+  z-index: 1;
+  padding: 3px;
+  margin: 0 -8px;
 }
 .grid label {
   display: flex;
