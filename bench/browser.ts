@@ -1,5 +1,6 @@
 import { createRequire } from 'node:module'
 import type { Page } from '@playwright/test'
+import postgres from 'postgres'
 import { packDeck } from '../core/formats/deck-file'
 import type { Deck } from '../core/model'
 import { buildIfChanged } from '../scripts/build.mjs'
@@ -149,6 +150,24 @@ try {
   const small = await opening(page, await bring(deckOf(3, 30, 4, 2)))
   const large = await opening(page, await bring(deckOf(300, 30, 4, 2)))
   report('opening 300 slides × 30 elements, against 3 slides', large / small, 3, 'times')
+
+  const listing = async () => {
+    const took: number[] = []
+    for (let round = 0; round < 5; round++) {
+      const start = performance.now()
+      await page.goto('/')
+      await page.waitForSelector('article .stage-slide')
+      took.push(performance.now() - start)
+    }
+    return took.sort((a, b) => a - b)[2]!
+  }
+  const few = await listing()
+  const sql = postgres(database.url, { onnotice: () => {} })
+  await sql`insert into decks (id, title, purpose, snapshot, slides, cover, cover_tables, words)
+    select 'many-' || n, 'Deck ' || n, purpose, snapshot, slides, cover, cover_tables, words
+    from decks, generate_series(1, 1000) n where id = 'demo-briefing'`
+  await sql.end()
+  report('the list of 1,000 decks to its first cover, against a dozen', (await listing()) / few, 1.5, 'times')
 
   const cookies = await page.context().cookies()
   const screen = (await (await page.request.post('/api/screens', { data: { name: 'Weighed' } })).json()) as { id: string; token: string }
