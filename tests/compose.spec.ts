@@ -175,7 +175,7 @@ test('parts are copied to another slide, words and cells pasted from outside; a 
   // Found and replaced in the whole deck.
   await page.mouse.click(...(await at(page, 1800, 1040)))
   await page.keyboard.press('/')
-  await page.getByRole('textbox', { name: 'Find', exact: true }).fill('words')
+  await page.getByRole('combobox', { name: 'Find', exact: true }).fill('words')
   await page.getByRole('button', { name: 'Replace', exact: true }).click()
   await page.getByLabel('Replace with').fill('letters')
   await page.getByRole('button', { name: /^Replace all 2/ }).click()

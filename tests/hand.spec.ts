@@ -38,7 +38,7 @@ test('what opens a field puts the cursor in it: a new deck, a name, notes, what 
   await expect(page.getByRole('button', { name: /^Headline/ }).first()).toBeVisible()
   await page.keyboard.press('Escape')
   await page.keyboard.press('/')
-  await expect(page.getByRole('textbox', { name: 'Find' })).toBeFocused()
+  await expect(page.getByRole('combobox', { name: 'Find' })).toBeFocused()
 })
 
 test('a menu or a list that is open has the keys to itself, and gives them back', async ({ page }) => {
@@ -133,7 +133,7 @@ test('one palette finds commands, settings, slides and words; the arrows choose,
 test('the tour shows the five phases, one after the other, and can be left', async ({ page }) => {
   await enter(page)
   await page.goto('/decks/demo-briefing?tour')
-  const tour = page.getByRole('dialog', { name: 'The tour' })
+  const tour = page.getByRole('region', { name: 'The tour' })
   await expect(tour).toBeFocused()
   for (const phase of ['Compose', 'Time', 'Check', 'Deliver']) {
     await tour.getByRole('button', { name: 'Next' }).click()
@@ -174,7 +174,7 @@ test('two presses put the cursor where they were; Enter selects all; what is put
   await add.getByRole('button', { name: 'Text', exact: true }).click()
   await page.keyboard.type('Low water at noon')
   await page.keyboard.press('Escape')
-  const words = page.getByTestId('stage').locator('.stage-run', { hasText: 'Low water' }).first()
+  const words = page.getByTestId('stage').locator('.stage-line', { hasText: 'Low water' }).first()
   const box = (await words.boundingBox())!
   await page.mouse.dblclick(box.x + 2, box.y + box.height / 2)
   await page.keyboard.type('Very ')
@@ -197,11 +197,7 @@ test('a width that is written takes the height along where the proportions are k
   await enter(page)
   await page.goto('/decks/demo-seasons?phase=compose')
   await slide(page, 5).click()
-  await page
-    .getByRole('button', { name: 'Picture', exact: true })
-    .or(page.locator('.part', { hasText: 'Picture' }))
-    .last()
-    .click()
+  await page.locator('.hit[aria-label^="Picture"]').first().click()
   await page.getByRole('tab', { name: 'Place' }).click()
   const value = (label: string) => page.getByLabel(label, { exact: true }).inputValue().then(Number)
   const [width, height] = [await value('Width'), await value('Height')]

@@ -244,7 +244,6 @@ test('all of a slide’s beats are in sight; one looks nearer and back, and rows
       all: score.scrollWidth,
     }))
   expect((await shares()).all).toBeLessThanOrEqual((await shares()).sight)
-  await page.locator('.columns').click({ position: { x: 5, y: 45 } })
   await page.keyboard.press('+')
   await expect.poll(async () => (await shares()).all).toBeGreaterThan((await shares()).sight * 1.2)
   await page.keyboard.press('f')

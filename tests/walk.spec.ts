@@ -195,7 +195,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     const bar = page.getByRole('button', { name: /^Rise of Title/ })
     await bar.click()
     const before = Number(await page.getByLabel('Duration').inputValue())
-    const edge = (await bar.locator('.edge').boundingBox())!
+    const edge = (await bar.locator('.edge').last().boundingBox())!
     await page.mouse.move(edge.x + 5, edge.y + 12)
     await page.mouse.down()
     await page.mouse.move(edge.x + 45, edge.y + 12, { steps: 4 })

@@ -1,5 +1,5 @@
 import { removeCues, setFields } from '#core/edits'
-import { cuesOfElement, elementsOf } from '#core/model'
+import { cuesOfElement, elementsOf, type Element } from '#core/model'
 import type { Id } from '#core/values'
 import { clipCues, lastFor, pasteCues, startBeats, stretch, type CueClipping, type ScoreBeat, type StretchWish } from '#core/timing'
 
@@ -70,7 +70,7 @@ export const useScore = defineStore('score', () => {
       pasteCues(store.current, { clipping: from, elements, how }, context),
     )
   }
-  /** Gives the motion of an element to all others of its kind, on its slide or on all. */
+  /** Gives the motion of an element to all others of its kind and style, on its slide or on all. */
   function giveToKind(element: Id, reach: 'slide' | 'deck') {
     const source = store.current.elements[element]
     const from =
@@ -81,7 +81,10 @@ export const useScore = defineStore('score', () => {
       )
     if (!from) return
     const slides = reach === 'slide' ? [where.slideId!] : store.slides.map(slide => slide.id)
-    const others = slides.flatMap(slide => elementsOf(store.current, slide)).filter(one => one.kind === source.kind && one.id !== element)
+    // A title moves as titles do, a list as lists: texts are alike where their style is.
+    const alike = (one: Element) =>
+      one.kind === source.kind && (one.kind !== 'text' || source.kind !== 'text' || one.style === source.style)
+    const others = slides.flatMap(slide => elementsOf(store.current, slide)).filter(one => alike(one) && one.id !== element)
     if (!others.length) return warn('There is no other element of its kind.')
     paste(
       others.map(one => one.id),

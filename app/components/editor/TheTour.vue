@@ -34,10 +34,11 @@ watch(step, now => emit('go', now.phase), { immediate: true })
 const next = () => (at.value + 1 < steps.length ? at.value++ : emit('done'))
 const box = useTemplateRef('box')
 onMounted(() => box.value?.focus())
+onKeys(event => event.key === 'Escape' && emit('done'))
 </script>
 
 <template>
-  <section ref="box" class="tour" role="dialog" aria-label="The tour" tabindex="-1" @keydown.esc="emit('done')">
+  <section ref="box" class="tour" aria-label="The tour" tabindex="-1">
     <p class="amount quiet">{{ at + 1 }} of {{ steps.length }}</p>
     <h2>{{ step.title }}</h2>
     <p>{{ step.says }}</p>

@@ -1,4 +1,5 @@
 import {
+  applyChanges,
   putRecord,
   beatsOf,
   cuesOf,
@@ -9,7 +10,7 @@ import {
   type EditContext,
   type ElementKind,
 } from '../../model'
-import { dropCues } from '../../edits'
+import { dropCues, removeBeat } from '../../edits'
 import { orderLast, type Id } from '../../values'
 import { effectNamed } from '../effects'
 
@@ -61,7 +62,7 @@ function suited(cue: Cue, kind: ElementKind): Cue {
 /**
  * Puts cues on other elements, each into the beat of the same place on its slide (the last where there are fewer). What
  * follows a cue that is carried along follows its copy; all else starts with its beat. `replace` takes away what the
- * elements had of the same uses before.
+ * elements had of the same uses before, and the beats that are empty then.
  */
 export function pasteCues(
   deck: Deck,
@@ -70,7 +71,7 @@ export function pasteCues(
 ): Change[] {
   const { clipping } = wish
   const last = new Map<Id, { order: string }>()
-  return wish.elements.flatMap((id): Change[] => {
+  const changes = wish.elements.flatMap((id): Change[] => {
     const element = deck.elements[id]
     const beats = element ? beatsOf(deck, element.owner) : []
     if (!element || !beats.length) return []
@@ -100,4 +101,19 @@ export function pasteCues(
       }),
     ]
   })
+  return wish.how === 'replace' ? [...changes, ...dropEmptied(deck, changes, wish.elements)] : changes
+}
+
+/** Removes the beats in which something happened before some changes, and nothing does after them; of a slide's beats one stays. */
+function dropEmptied(deck: Deck, changes: readonly Change[], elements: readonly Id[]): Change[] {
+  let next = applyChanges(deck, changes)
+  const dropped: Change[] = []
+  for (const slide of new Set(elements.flatMap(id => deck.elements[id]?.owner ?? [])))
+    for (const { id } of beatsOf(deck, slide))
+      if (cuesOf(deck, id).length && !cuesOf(next, id).length) {
+        const gone = removeBeat(next, { beat: id })
+        next = applyChanges(next, gone)
+        dropped.push(...gone)
+      }
+  return dropped
 }
