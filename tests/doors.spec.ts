@@ -13,7 +13,12 @@ import { databaseUrl, home, kill, port, startAgain } from './support/server'
 /** These ask nobody, each for the reason its file gives. */
 const open = ['GET /api/welcome', 'POST /api/session', 'DELETE /api/session', 'GET /api/health', 'POST /api/password-link']
 /** These change nothing, or what is the viewer's own. */
-const asking = ['POST /api/fonts/outlines', 'POST /api/account/password', 'DELETE /api/account/sessions/demo-hall']
+const asking = [
+  'POST /api/fonts/outlines',
+  'POST /api/account/password',
+  'DELETE /api/account/sessions/demo-hall',
+  'PUT /api/decks/demo-hall/place',
+]
 const all = routes().map(({ method, url }) => {
   const named = url.replace(/\[(\w+)\]/g, 'demo-hall')
   return { method, url: named, name: `${method} ${named}` }
