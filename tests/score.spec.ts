@@ -171,7 +171,7 @@ test('a film moves only in an area that is drawn, goes round without a seam, and
   expect(masked.filter(Boolean)).toHaveLength(2)
 })
 
-test('bars and the ends of beats are moved by keys, which say what changed; a bar is trimmed at its start, and belongs to the beat where it is let go', async ({
+test('bars and ends of beats are moved by keys, and read out; a bar is trimmed at its start, and goes into another beat', async ({
   page,
 }) => {
   await timed(page, 'By keys', ['Tides turn twice', '\tOnce at noon'])

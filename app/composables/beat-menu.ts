@@ -79,7 +79,7 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
     ].filter(list => list.length)
   function part(column: ScoreColumn) {
     store.edit(
-      'part a beat',
+      'split a beat',
       splitBeat(
         store.current,
         score.value,

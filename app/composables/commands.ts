@@ -83,7 +83,7 @@ export function useCommands(does: { go(phase: string): void; play(): void; tellK
     if (!here || !store.deck || !store.canEdit) return []
     const title = titleOf(store.deck, here) || 'without a title'
     return [
-      { label: 'New slide after this one', keywords: 'add insert', icon: 'i-lucide-plus', run: () => slides.newAfter(here) },
+      { label: 'New slide after this one', keywords: 'add insert', icon: 'i-lucide-plus', run: () => void slides.newAfter(here) },
       ...[slides.duplicate(here), slides.skip(here), slides.remove(here)].map(item => ({
         label: `${item.label}: ${title}`,
         keywords: 'slide copy delete hide',

@@ -17,6 +17,18 @@ describe('a long list', () => {
     expect([list.items.value, list.canLoadMore()]).toEqual([all, false])
   })
 
+  it('is read again as far as one had come, also where it has become shorter', async () => {
+    let all = [1, 2, 3, 4, 5]
+    const list = inPage(() => useListed(reactive({ find: '' }), from => Promise.resolve(part(all.slice(from, from + 2), all.length))))
+    await list.load()
+    await list.more()
+    await list.again()
+    expect(list.items.value).toEqual([1, 2, 3, 4])
+    all = [1, 5]
+    await list.again()
+    expect([list.items.value, list.total.value]).toEqual([[1, 5], 2])
+  })
+
   it('shows what was wished last, whichever answer comes last', async () => {
     const answers: ((items: number[]) => void)[] = []
     const fetch = () => new Promise<{ items: number[]; total: number }>(resolve => answers.push(items => resolve(part(items, 1))))

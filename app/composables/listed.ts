@@ -15,15 +15,24 @@ export function useListed<Item, Answer extends Part<Item>>(wish: object, fetch: 
   const answer = shallowRef<Answer | null>(null)
   const loading = ref(false)
   let turn = 0
-  async function load(from = 0) {
+  /** Fetches from an item on, at least so many in all as there are of `least`. */
+  async function load(from = 0, least = 1) {
     const mine = ++turn
     loading.value = true
-    const came = await asking(() => fetch(from))
-    if (mine !== turn) return
+    let shown = items.value.slice(0, from)
+    let last: Answer | undefined
+    let came: Answer | undefined
+    do {
+      came = await asking(() => fetch(shown.length))
+      if (mine !== turn) return
+      if (!came) break
+      last = came
+      shown = [...shown, ...came.items]
+    } while (came.items.length && shown.length < Math.min(least, came.total))
     loading.value = false
-    if (!came) return
-    items.value = from ? [...items.value, ...came.items] : came.items
-    answer.value = came
+    if (!last) return
+    items.value = shown
+    answer.value = last
   }
   watchDebounced(
     () => ({ ...wish }),
@@ -37,6 +46,8 @@ export function useListed<Item, Answer extends Part<Item>>(wish: object, fetch: 
     total,
     loading,
     load,
+    /** What is here, as it is now: one who has come far down stays there. */
+    again: () => load(0, items.value.length),
     more: () => load(items.value.length),
     canLoadMore: () => !loading.value && items.value.length < total.value,
   }

@@ -151,13 +151,17 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
     const by = stepOf(event)
     if (!by || !store.canEdit) return
     event.preventDefault()
+    if (item.cue.what === 'media' && (event.altKey || event.ctrlKey || event.metaKey)) return
     const changes = event.altKey
       ? endLater(item, by)
       : event.ctrlKey || event.metaKey
         ? startLater(item, by)
         : many.waiting(new Map([[item.cue.id, hundredth(item.cue.delay + by)]]))
-    if (!changes?.length) return
     const name = store.current.elements[item.cue.element ?? '']?.name ?? 'The camera'
+    if (!changes?.length) {
+      said.value = `${name} stays as it is: it cannot go further`
+      return
+    }
     store.edit(`retime ${name}`, changes)
     const now = score.value.beats.flatMap(beat => beat.cues).find(one => one.cue.id === item.cue.id)
     if (now) said.value = `${name} starts at ${secondsWords(now.start)} and takes ${secondsWords(now.end - now.start)}`

@@ -1,6 +1,11 @@
 import type { DropdownMenuItem } from '@nuxt/ui'
 import { duplicateSlide, moveSlide, removeSlides, setFields } from '#core/edits'
-import { insertOutline } from '#core/layouts'
+import { insertOutline, type OutlineSlide } from '#core/layouts'
+import type { Change } from '#core/model'
+
+/** The first slide that changes put into a deck. */
+export const putSlide = (changes: readonly Change[]) =>
+  changes.find((change): change is Change & { do: 'put'; table: 'slides' } => change.do === 'put' && change.table === 'slides')?.record.id
 
 /** What is done with one slide, wherever it is met: in the outline, in the rundown. */
 export function useSlideMenu() {
@@ -10,11 +15,13 @@ export function useSlideMenu() {
   const indexOf = (slide: string) => store.slides.findIndex(one => one.id === slide)
   const move = (slide: string, by: 1 | -1) => store.edit('move a slide', moveSlide(store.current, { slide, index: indexOf(slide) + by }))
 
-  function newAfter(slide: string) {
-    const changes = insertOutline(store.current, { after: slide, slides: [{ title: '', lines: [] }] }, context)
+  /** A slide after another, or the first one, where one goes at once; answers with its id. */
+  function newAfter(slide: string | null, outline: OutlineSlide = { title: '', lines: [] }) {
+    const changes = insertOutline(store.current, { after: slide, slides: [outline] }, context)
     store.edit('new slide', changes)
-    const put = changes.find(change => change.do === 'put' && change.table === 'slides')
-    if (put?.do === 'put') where.goToSlide(put.record.id)
+    const put = putSlide(changes)
+    if (put) where.goToSlide(put)
+    return put
   }
   const duplicate = (slide: string): DropdownMenuItem => ({
     label: 'Duplicate',
@@ -44,7 +51,7 @@ export function useSlideMenu() {
     !slide || !store.canEdit || !store.current.slides[slide]
       ? []
       : [
-          [{ label: 'New slide after it', icon: 'i-lucide-plus', onSelect: () => newAfter(slide) }, duplicate(slide), skip(slide)],
+          [{ label: 'New slide after it', icon: 'i-lucide-plus', onSelect: () => void newAfter(slide) }, duplicate(slide), skip(slide)],
           [
             {
               label: 'Earlier',

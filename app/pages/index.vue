@@ -4,7 +4,7 @@ import { useInfiniteScroll } from '@vueuse/core'
 
 useHead({ title: 'Decks · Hailbank' })
 const { canEdit } = useUserSession()
-const { wish, items, counts, total, loading, load, more, canLoadMore } = useDeckShelf()
+const { wish, items, counts, total, loading, load, again, more, canLoadMore } = useDeckShelf()
 const stage = useStageHost()
 await Promise.all([stage.ready, load()])
 const page = useTemplateRef('page')
@@ -16,8 +16,7 @@ watch(
   },
   { immediate: true },
 )
-const refresh = () => load()
-const deeds = useDeckDeeds(refresh)
+const deeds = useDeckDeeds(again)
 
 const whose = computed({ get: () => (wish.mine ? 'mine' : 'all'), set: next => (wish.mine = next === 'mine') })
 const go = (to: { folder?: string; purpose?: DeckEntry['purpose'] | ''; removed?: boolean }) =>
@@ -34,7 +33,7 @@ async function bring(file: File) {
   )
   bringing.value = false
   if (!brought) return
-  await refresh()
+  await again()
   tell(brought.notes.length ? `Imported, with ${brought.notes.join(', ')}` : 'Imported')
 }
 
@@ -126,6 +125,7 @@ onKeys(event => {
         v-model="wish.find"
         class="find"
         type="search"
+        maxlength="200"
         icon="i-lucide-search"
         placeholder="Find a deck, or words on any slide"
         aria-label="Find a deck, or words on any slide"
@@ -135,13 +135,7 @@ onKeys(event => {
     </SiteBar>
     <div v-if="!isAsked && !wish.removed" class="top">
       <LastPlace class="last" :deck="items[0]?.id" />
-      <NewDeck v-if="canEdit" v-model:making="making" class="begin">
-        <UButton icon="i-lucide-plus" title="N" @click="making = true">New deck</UButton>
-        <FilePicker ref="picker" accept=".zip" data-test="deck-file" @file="bring" />
-        <UButton icon="i-lucide-upload" :disabled="bringing" @click="picker?.open()">
-          {{ bringing ? 'Reading the file' : 'Import a deck file' }}
-        </UButton>
-      </NewDeck>
+      <BeginDeck v-if="canEdit" class="begin" />
     </div>
     <main>
       <aside>
@@ -156,7 +150,14 @@ onKeys(event => {
             :items="choicesOf({ changed: 'changed last', title: 'by name', slides: 'most slides' })"
             label="Order of decks"
           />
-          <span class="quiet" role="status">{{ total === 1 ? 'One deck' : `${total.toLocaleString()} decks` }}</span>
+          <span class="quiet count" role="status">{{ total === 1 ? 'One deck' : `${total.toLocaleString()} decks` }}</span>
+          <template v-if="canEdit">
+            <FilePicker ref="picker" accept=".zip" data-test="deck-file" @file="bring" />
+            <UButton icon="i-lucide-upload" :disabled="bringing" @click="picker?.open()">
+              {{ bringing ? 'Reading the file' : 'Import a deck file' }}
+            </UButton>
+            <UButton color="primary" variant="solid" icon="i-lucide-plus" title="N" @click="making = true">New deck</UButton>
+          </template>
         </div>
         <p v-if="!items.length && !loading" class="empty">
           {{
@@ -188,6 +189,7 @@ onKeys(event => {
         <p v-if="loading && items.length" class="quiet" role="status">Fetching more</p>
       </section>
     </main>
+    <NewDeck v-model="making" />
     <UModal
       :open="foldering !== null"
       title="New folder"
@@ -252,6 +254,9 @@ h1 {
   gap: 10px;
   min-height: 34px;
   margin-bottom: 14px;
+}
+.count {
+  flex: 1;
 }
 .empty {
   background: var(--panel);

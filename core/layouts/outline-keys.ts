@@ -108,7 +108,7 @@ export interface OutlineKey {
   control?: boolean
 }
 
-/** Whether a key takes a line further in (1) or out (−1): Alt with the arrows, Control with the brackets. Tab goes on to the next field. */
+/** Whether a key takes a line further in (1) or out (−1): Alt with the arrows, Control with the brackets. Tab goes on to what follows. */
 function indentOf({ key, alt, control }: OutlineKey): 1 | -1 | 0 {
   if (alt) return key === 'ArrowRight' ? 1 : key === 'ArrowLeft' ? -1 : 0
   if (control) return key === ']' ? 1 : key === '[' ? -1 : 0

@@ -138,7 +138,7 @@ function gridWithin(count: number, cell: Size, wanted: { columns: number; gap: n
   const room = { width: extent(frame, 'across'), height: extent(frame, 'down') }
   const all = Array.from({ length: count }, (_, index) => index + 1)
   const ways = all
-    .sort((a, b) => Math.abs(a - wanted.columns) - Math.abs(b - wanted.columns))
+    .toSorted((a, b) => Math.abs(a - wanted.columns) - Math.abs(b - wanted.columns))
     .flatMap(columns => [wanted.gap, wanted.gap / 2, 0].map(gap => ({ columns, gap })))
   const fits = ways.find(({ columns, gap }) => {
     const size = extentOf(columns, gap)

@@ -131,6 +131,10 @@ export async function moveToFolder(id: string, folder: string) {
   await database()`update decks set folder = ${folder} where id = ${id}`
 }
 
+export async function renameInLists(id: string, title: string) {
+  await database()`update decks set title = ${title} where id = ${id}`
+}
+
 /** Where somebody is in a deck from now on. */
 export async function keepPlace(person: string, deck: string, place: { slide: string | null; phase: string }) {
   await database()`insert into places (person, deck, slide, phase) values (${person}, ${deck}, ${place.slide}, ${place.phase})

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { UButton } from '#components'
 import { findText, replaceText } from '#core/edits'
 import { plainText, slidesOf } from '#core/model'
 import { groupsAround } from '#core/resolved'
@@ -48,6 +49,12 @@ const shown = ref(60)
 /** The row that Enter takes. */
 const at = ref(0)
 const list = useTemplateRef('list')
+const combobox = computed(() => ({
+  role: 'combobox',
+  'aria-expanded': rows.value.length > 0,
+  'aria-controls': 'found-rows',
+  'aria-activedescendant': rows.value[at.value] ? `found-${at.value}` : undefined,
+}))
 watch([words, replacing], () => {
   shown.value = 60
   at.value = 0
@@ -142,10 +149,7 @@ function replaceOne(id: Id) {
             class="wide"
             placeholder="What you look for: a command, a setting, a slide’s number, words"
             aria-label="Find"
-            role="combobox"
-            aria-expanded="true"
-            aria-controls="found-rows"
-            :aria-activedescendant="rows[at] ? `found-${at}` : undefined"
+            v-bind="replacing ? {} : combobox"
             @keydown.enter="rows[at]?.go()"
             @keydown.down.prevent="at = Math.min(at + 1, Math.min(rows.length, shown) - 1)"
             @keydown.up.prevent="at = Math.max(0, at - 1)"
@@ -173,22 +177,30 @@ function replaceOne(id: Id) {
             }}
           </span>
         </div>
-        <ul id="found-rows" ref="list" class="rows">
-          <li v-for="(row, index) in rows.slice(0, shown)" :id="`found-${index}`" :key="row.key" :class="{ at: index === at }">
-            <UButton variant="bare" class="found" @click="row.go">
-              <span class="text">
-                <UIcon v-if="row.icon" :name="row.icon" class="icon" />
-                {{ row.text }}
-              </span>
-              <span class="quiet kind">{{ row.kind }}</span>
-              <span class="amount quiet">{{ row.where }}</span>
-            </UButton>
-            <UButton v-if="replacing && matches.some(match => match.element === row.key)" size="sm" @click="replaceOne(row.key)">
-              Replace here
-            </UButton>
-          </li>
-          <li v-if="words && !rows.length" class="quiet none">Nothing here is called so or says so.</li>
-        </ul>
+        <div class="rows">
+          <ul v-if="rows.length" id="found-rows" ref="list" :role="replacing ? undefined : 'listbox'" aria-label="Found">
+            <li
+              v-for="(row, index) in rows.slice(0, shown)"
+              :id="`found-${index}`"
+              :key="row.key"
+              :class="{ at: index === at }"
+              v-bind="replacing ? {} : { role: 'option', 'aria-selected': index === at, onClick: row.go }"
+            >
+              <component :is="replacing ? UButton : 'span'" v-bind="replacing ? { variant: 'bare', onClick: row.go } : {}" class="found">
+                <span class="text">
+                  <UIcon v-if="row.icon" :name="row.icon" class="icon" />
+                  {{ row.text }}
+                </span>
+                <span class="quiet kind">{{ row.kind }}</span>
+                <span class="amount quiet">{{ row.where }}</span>
+              </component>
+              <UButton v-if="replacing && matches.some(match => match.element === row.key)" size="sm" @click="replaceOne(row.key)">
+                Replace here
+              </UButton>
+            </li>
+          </ul>
+          <p v-else-if="words" class="quiet">Nothing here is called so or says so.</p>
+        </div>
         <UButton v-if="rows.length > shown" size="sm" @click="shown += 120">{{ rows.length - shown }} more</UButton>
       </div>
     </template>
@@ -221,16 +233,14 @@ function replaceOne(id: Id) {
 .checks .quiet {
   margin-left: auto;
 }
-.rows {
+.rows ul {
   list-style: none;
   margin: 0;
   padding: 0;
+}
+.rows {
   height: 46vh;
   overflow-y: auto;
-}
-.rows .none {
-  border: 0;
-  padding: 8px 6px;
 }
 .rows li {
   display: flex;

@@ -32,7 +32,7 @@ function keep() {
   if (put?.do === 'put') stage.variant = put.record.id
 }
 const take = () =>
-  current.value && store.edit(`take the variant ${current.value.name} away`, removeVariant(store.current, { variant: current.value.id }))
+  current.value && store.edit(`remove the variant ${current.value.name}`, removeVariant(store.current, { variant: current.value.id }))
 const items = computed(() => [
   [
     {

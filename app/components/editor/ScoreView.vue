@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 
-/** Beats across to true time, parts down, cues as bars whose shape tells what they do. */
+/** Beats across to true time, elements down, cues as bars whose shape tells what they do. */
 const props = defineProps<{ proposed?: readonly number[] }>()
 const store = useDeck()
 const where = useWhere()
@@ -20,82 +20,31 @@ const { ripples, said, pressCue, pressLine, keyCue, keyLine } = useScoreDrag(
   () => columns.value,
   () => soundLanes.value?.speech ?? [],
 )
-const ways = computed(() => [
-  [
-    {
-      label: 'Beats as wide as they last',
-      type: 'checkbox' as const,
-      checked: !evenly.value,
-      onUpdateChecked: () => {
-        evenly.value = false
-      },
-    },
-    {
-      label: 'All beats equally wide',
-      type: 'checkbox' as const,
-      checked: evenly.value,
-      onUpdateChecked: () => {
-        evenly.value = true
-      },
-    },
-  ],
-  [
-    {
-      label: 'Rows in the order in which things happen',
-      type: 'checkbox' as const,
-      checked: byTime.value,
-      onUpdateChecked: (on: boolean) => {
-        byTime.value = on
-      },
-    },
-    {
-      label: 'Only rows of what moves',
-      type: 'checkbox' as const,
-      checked: onlyMoving.value,
-      onUpdateChecked: (on: boolean) => {
-        onlyMoving.value = on
-      },
-    },
-  ],
-  [
-    {
-      label: 'What comes later in a beat moves along',
-      type: 'checkbox' as const,
-      checked: ripples.value,
-      onUpdateChecked: (on: boolean) => {
-        ripples.value = on
-      },
-    },
-  ],
-])
 const beatIndex = computed(() => (where.moment?.slide === where.slideId ? Math.min(where.moment!.beat, columns.value.length - 1) : 0))
 const { newBeat, beatMenu, startWords, holdWords } = useBeatMenu(
   () => columns.value,
   () => beatIndex.value,
 )
 const { menu, cameraMenu } = useMotionMenus(() => score.value.beats[beatIndex.value]!.beat)
-function onKey(event: KeyboardEvent) {
-  if (isTyping(event.target) || event.altKey || !store.canEdit) return
+/** What a key does in the score; null for nothing. Who may only look, looks nearer and back as well. */
+function doing(event: KeyboardEvent) {
   const key = event.key.toLowerCase()
-  const held = event.ctrlKey || event.metaKey
-  const doing = held
-    ? key === 'c' && many.chosen.length
-      ? () => many.copy()
-      : key === 'v' && many.clipping && selected.elements.length
-        ? () => many.paste(selected.elements, 'add')
-        : null
-    : key === 'b'
-      ? newBeat
-      : key === 'f'
-        ? () => look(1)
-        : key === '+' || key === '-'
-          ? () => look(zoom.value * (key === '+' ? 1.5 : 1 / 1.5))
-          : (key === 'delete' || key === 'backspace') && many.chosen.length
-            ? () => many.remove()
-            : null
-  if (!doing) return
+  if (event.ctrlKey || event.metaKey) {
+    if (!store.canEdit) return null
+    if (key === 'c' && many.chosen.length) return () => many.copy()
+    return key === 'v' && many.clipping && selected.elements.length ? () => many.paste(selected.elements, 'add') : null
+  }
+  if (key === 'f') return () => look(1)
+  if (key === '+' || key === '-') return () => look(zoom.value * (key === '+' ? 1.5 : 1 / 1.5))
+  if (!store.canEdit) return null
+  if (key === 'b') return newBeat
+  return (key === 'delete' || key === 'backspace') && many.chosen.length ? () => many.remove() : null
+}
+function onKey(event: KeyboardEvent) {
+  const does = isTyping(event.target) || event.altKey ? null : doing(event)
+  if (!does) return
   event.preventDefault()
-  doing()
+  does()
 }
 onKeys(onKey)
 
@@ -124,41 +73,14 @@ defineExpose({ newBeat })
     <span class="hidden-words" role="status">{{ said }}</span>
     <div class="inner" :style="{ width: `${names + total + 24}px` }">
       <div class="head">
-        <div class="corner">
-          <b>Score</b>
-          <span class="zooms">
-            <UButton
-              variant="ghost"
-              size="sm"
-              icon="i-lucide-minus"
-              aria-label="From further off"
-              title="From further off: −"
-              :disabled="zoom <= 1"
-              @click="look(zoom / 1.5)"
-            />
-            <UButton variant="ghost" size="sm" aria-label="All in sight" title="All in sight: F" :disabled="zoom === 1" @click="look(1)">
-              {{ zoom === 1 ? 'all' : `× ${zoom.toFixed(1)}` }}
-            </UButton>
-            <UButton
-              variant="ghost"
-              size="sm"
-              icon="i-lucide-plus"
-              aria-label="Nearer"
-              title="Nearer: +, or Ctrl and the wheel"
-              @click="look(zoom * 1.5)"
-            />
-          </span>
-          <UDropdownMenu :items="ways">
-            <UButton
-              variant="ghost"
-              size="sm"
-              class="ways"
-              icon="i-lucide-sliders-horizontal"
-              aria-label="How the score is laid out"
-              title="How the score is laid out"
-            />
-          </UDropdownMenu>
-        </div>
+        <ScoreCorner
+          v-model:evenly="evenly"
+          v-model:by-time="byTime"
+          v-model:only-moving="onlyMoving"
+          v-model:ripples="ripples"
+          :zoom="zoom"
+          @look="look"
+        />
         <div class="columns" :style="{ width: `${total}px` }" @pointerdown.self="scrub">
           <div
             v-for="column in columns"
@@ -307,26 +229,6 @@ defineExpose({ newBeat })
   height: 54px;
   border-bottom: 1px solid var(--line);
 }
-.corner {
-  width: 172px;
-  flex: none;
-  padding: 8px 14px;
-  position: sticky;
-  left: 0;
-  background: var(--panel);
-  z-index: 2;
-  border-right: 1px solid var(--line);
-  display: flex;
-  flex-direction: column;
-}
-.zooms {
-  display: flex;
-  align-items: center;
-  margin-left: -6px;
-}
-.zooms [data-slot='base'] {
-  padding: 2px 6px;
-}
 .columns {
   position: relative;
   cursor: col-resize;
@@ -471,12 +373,6 @@ defineExpose({ newBeat })
   padding: 2px;
   margin: 7px -8px 0 0;
   line-height: 1;
-}
-.ways {
-  position: absolute;
-  right: 4px;
-  top: 6px;
-  padding: 4px 6px;
 }
 .name span:first-child {
   overflow: hidden;

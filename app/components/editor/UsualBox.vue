@@ -24,11 +24,18 @@ const apart = computed(() =>
 const own = computed(() => props.cue ?? props.slide!)
 const differs = computed(() => apart.value.includes(own.value))
 const others = computed(() => apart.value.filter(id => id !== own.value))
-const whose = computed(() =>
-  props.what === 'transition'
-    ? 'Slides'
-    : `${({ text: 'Texts', picture: 'Pictures', shape: 'Shapes', icon: 'Icons', chart: 'Charts', diagram: 'Diagrams', table: 'Tables', figure: 'Figures', group: 'Groups' } as Record<string, string>)[props.kind!] ?? 'Such elements'}`,
-)
+const kinds: Partial<Record<ElementKind, string>> = {
+  text: 'Texts',
+  picture: 'Pictures',
+  shape: 'Shapes',
+  icon: 'Icons',
+  chart: 'Charts',
+  diagram: 'Diagrams',
+  table: 'Tables',
+  figure: 'Figures',
+  group: 'Groups',
+}
+const whose = computed(() => (props.what === 'transition' ? 'Slides' : ((props.kind && kinds[props.kind]) ?? 'Such elements')))
 const does = computed(() => (props.what === 'enter' ? 'enter by' : props.what === 'exit' ? 'exit by' : 'come by'))
 const name = computed(
   () =>

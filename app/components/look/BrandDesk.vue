@@ -95,7 +95,7 @@ const place = (box: Element['box']) =>
 /** Puts a line of the foot on the master, or takes it away. */
 function toggle(field: 'footer' | 'slide-number' | 'date', name: string, across: number) {
   const there = part(field)
-  if (there) return store.edit(`take the ${name.toLowerCase()} away`, [dropRecord('elements', there.id)])
+  if (there) return store.edit(`remove the ${name.toLowerCase()}`, [dropRecord('elements', there.id)])
   if (!master.value) return
   const { width, height } = info.value.size
   const margin = theme.value.margin

@@ -52,8 +52,8 @@ function beginRemoving(kind: 'layout' | 'master', id: string) {
 function remove() {
   const one = removing.value
   if (!one) return
-  if (one.kind === 'layout') store.edit('take a layout away', removeLayout(store.current, { layout: one.id, heir: one.heir }, context))
-  else store.edit('take a master away', removeMaster(store.current, { master: one.id, heir: one.heir }))
+  if (one.kind === 'layout') store.edit('remove a layout', removeLayout(store.current, { layout: one.id, heir: one.heir }, context))
+  else store.edit('remove a master', removeMaster(store.current, { master: one.id, heir: one.heir }))
   removing.value = null
 }
 const menu = (kind: 'layout' | 'master', id: string) => [

@@ -38,7 +38,7 @@ function add() {
 function remove() {
   const changes = removeStyle(store.current, { style: chosen.value, heir: 'body' })
   chosen.value = 'body'
-  store.edit('take a text style away', changes)
+  store.edit('remove a text style', changes)
 }
 const bullets = computed<Bullet[]>(() => [style.value.bullet, ...(style.value.deeperBullets ?? [])])
 function setBullet(level: number, fields: Partial<Bullet>) {

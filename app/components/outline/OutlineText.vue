@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { infoOf, applyChanges, fieldLimits, slidesOf, type Change, type Deck } from '#core/model'
+import { infoOf, applyChanges, fieldLimits, slidesOf, type Deck } from '#core/model'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { addSlide, moveSlide, removeSlides, setFields } from '#core/edits'
 import {
@@ -19,6 +19,7 @@ import {
 /** The whole deck as text: a line is a slide, indented lines stand on it. */
 const store = useDeck()
 const where = useWhere()
+const slides = useSlideMenu()
 const check = useCheck()
 const drawNamed = useNamedTables()
 const list = ref<HTMLElement>()
@@ -99,16 +100,9 @@ function offerLine(slide: string) {
   void nextTick(() => list.value?.querySelector<HTMLTextAreaElement>('[data-offered]')?.focus())
 }
 
-const putSlide = (changes: readonly Change[]) =>
-  changes.find((change): change is Change & { do: 'put'; table: 'slides' } => change.do === 'put' && change.table === 'slides')?.record.id
-function newSlideAfter(slide: string | null, outline: OutlineSlide = { title: '', lines: [] }) {
-  const changes = insertOutline(store.current, { after: slide, slides: [outline] }, context)
-  store.edit('new slide', changes)
-  const put = putSlide(changes)
-  if (put) {
-    where.goToSlide(put)
-    focusLine(put, -1)
-  }
+function newSlideAfter(slide: string | null, outline?: OutlineSlide) {
+  const put = slides.newAfter(slide, outline)
+  if (put) focusLine(put, -1)
 }
 
 const moveRow = (row: Row, index: number) =>
@@ -205,9 +199,9 @@ const busy = ref('')
 /** Words that the deck was begun with become its slides. */
 const begun = useBegun()
 onMounted(() => {
-  const words = begun.value
+  const own = begun.value?.deck === store.id ? begun.value : null
   begun.value = null
-  if (words?.trim()) void takeOutline(words, rows.value[0])
+  if (own) void takeOutline(own.words, rows.value[0])
 })
 async function takeOutline(text: string, row: Row | undefined, name = '') {
   const read = await readOutline(text, name)
@@ -262,7 +256,6 @@ function beginChapter(row: Row) {
   void nextTick(() => nextTick(() => list.value?.querySelector<HTMLInputElement>(`[data-chapter="${row.slide.id}"]`)?.select()))
 }
 
-const slides = useSlideMenu()
 const slideMenu = (row: Row) => [
   [
     { label: 'New slide after it', icon: 'i-lucide-plus', onSelect: () => afterMenu(() => newSlideAfter(row.slide.id)) },
@@ -281,7 +274,7 @@ const slideMenu = (row: Row) => [
       : {
           label: 'Remove the chapter',
           icon: 'i-lucide-bookmark-minus',
-          onSelect: () => setSlide(row, 'take a chapter line away', { chapter: undefined }),
+          onSelect: () => setSlide(row, 'remove a chapter', { chapter: undefined }),
         },
     ...(row.slide.agenda
       ? [

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { expected } from '#core/values'
 import { watchDebounced } from '@vueuse/core'
 
 const route = useRoute()
@@ -51,13 +52,13 @@ watch(
     if (arrived && asked && store.current.slides[asked]) where.goToSlide(asked)
   },
 )
-/** Where one is, so that one can go on there. What is not heard of it is no loss. */
+/** Where one is, so that one can go on there; while the server is away that is no loss. */
 watchDebounced(
   () => (store.deck && where.slideId ? `${where.slideId} ${phase.value}` : null),
   at => {
-    if (at && navigator.onLine)
+    if (at)
       void $fetch(`/api/decks/${store.id}/place`, { method: 'PUT', body: { slide: where.slideId, phase: phase.value } }).catch(
-        (error: unknown) => console.warn('Where you are was not kept', error),
+        expected('FetchError'),
       )
   },
   { debounce: 1500, immediate: true },

@@ -149,6 +149,18 @@ describe('letting a slide last so long', () => {
     )
   })
 
+  it('lets a slide on which nothing happens and that holds for no time run as long as is wanted', () => {
+    const base = freshDeck()
+    const slide = slidesOf(base)[0]!.id
+    const deck = after(
+      base,
+      beatsOf(base, slide).map(one => setRecord('beats', one.id, { hold: { kind: 'seconds', seconds: 0 } })),
+    )
+    const before = scoreOf(deck, slide)
+    const changes = lastFor(deck, { slides: [slide] }, { beats: before.beats, length: before.length, wanted: 4 })
+    expect(scoreOf(after(deck, changes!), slide).length).toBeCloseTo(4, 2)
+  })
+
   it('lets a slide of nothing but words run ten seconds, and twenty, where reading took another time', () => {
     const base = freshDeck()
     const slide = slidesOf(base)[0]!.id

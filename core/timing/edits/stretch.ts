@@ -76,17 +76,19 @@ export function lastFor(
 ): Change[] | null {
   const factor = factorFor(wanted, length, fixedIn(beats))
   if (factor) return stretch(deck, wish, factor)
+  // Where nothing is read, beats that hold for no time at all get what is wanted.
   const reading = beats.filter(({ beat }) => beat.hold.kind === 'reading')
-  const held = reading.reduce((sum, { hold }) => sum + hold, 0)
+  const giving = reading.length ? reading : beats.filter(({ beat }) => beat.hold.kind === 'seconds')
+  const held = giving.reduce((sum, { hold }) => sum + hold, 0)
   const rest = length - held
   const left = Math.max(0, wanted - rest)
-  const shorter = wanted < rest - 0.005 ? factorFor(wanted, rest, fixedIn(beats) - held) : 1
-  if (!reading.length || !shorter) return null
+  const shorter = wanted < rest - 0.005 ? factorFor(wanted, rest, fixedIn(beats) - (reading.length ? held : 0)) : 1
+  if (!giving.length || !shorter) return null
   return [
     ...stretch(deck, wish, shorter),
-    ...reading.map(({ beat, hold }) =>
+    ...giving.map(({ beat, hold }) =>
       setRecord('beats', beat.id, {
-        hold: { kind: 'seconds' as const, seconds: Math.min(longest, round(held ? (left * hold) / held : left / reading.length)) },
+        hold: { kind: 'seconds' as const, seconds: Math.min(longest, round(held ? (left * hold) / held : left / giving.length)) },
       }),
     ),
   ]

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { cleanText } from '../../../../core/model'
 import { setFields } from '../../../../core/edits'
 import { readAs, refuse, requireEditor } from '../../../access'
-import { deckExists, moveToFolder } from '../../../database/decks'
+import { deckExists, moveToFolder, renameInLists } from '../../../database/decks'
 import { roomOf } from '../../../live/rooms'
 
 const wish = z.object({
@@ -21,6 +21,8 @@ export default defineEventHandler(async event => {
   if (title !== undefined) {
     const room = await roomOf(id)
     await room.apply(setFields(room.deck(), { table: 'info', id: 'info', fields: { title: cleanText(title) } }), person)
+    // Lists read the snapshot, which follows a moment later; who renamed it looks at once.
+    await renameInLists(id, cleanText(title))
   }
   return { ok: true }
 })
