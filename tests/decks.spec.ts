@@ -86,6 +86,10 @@ test.describe.serial('the room of decks', () => {
     await places(page).getByRole('button', { name: 'Trash' }).click()
     await choose(page, 'Tides of June, copy', 'Restore')
     await expect(page.getByText('The trash is empty.')).toBeVisible()
+    // A new deck begins from wherever one looks.
+    await page.keyboard.press('n')
+    await expect(page.getByRole('dialog', { name: 'New deck' }).getByLabel('Title')).toBeFocused()
+    await page.keyboard.press('Escape')
     await places(page).getByRole('button', { name: 'All decks' }).click()
     await page.getByRole('link', { name: 'Open Tides of June, copy', exact: true }).focus()
     await page.keyboard.press('Delete')

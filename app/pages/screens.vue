@@ -165,9 +165,16 @@ async function newLoop() {
                 :disabled="!canEdit"
                 @update:model-value="next => setLoop(screen, next)"
               />
-              <UButton v-if="screen.token" size="sm" :to="`/show/${screen.id}#${screen.token}`" external target="_blank">
-                Open its page
-              </UButton>
+              <UButton
+                v-if="screen.token"
+                size="sm"
+                icon="i-lucide-square-arrow-out-up-right"
+                :to="`/show/${screen.id}#${screen.token}`"
+                external
+                target="_blank"
+                :aria-label="`Open the page of ${screen.name}`"
+                title="Open its page"
+              />
               <span v-else-if="canEdit" class="quiet">no address</span>
               <UDropdownMenu v-if="canEdit" :items="menuOf(screen)" :content="{ align: 'end' }">
                 <UButton icon="i-lucide-ellipsis" color="neutral" variant="ghost" :aria-label="`More for ${screen.name}`" />

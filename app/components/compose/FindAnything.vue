@@ -173,7 +173,9 @@ function replaceOne(id: Id) {
           </label>
           <span class="quiet" role="status">
             {{
-              words ? `${count === 1 ? 'once' : `${count} times`} in ${matches.length === 1 ? 'one text' : `${matches.length} texts`}` : ''
+              count || (words && replacing)
+                ? `${count === 1 ? 'once' : `${count} times`} in ${matches.length === 1 ? 'one text' : `${matches.length} texts`}`
+                : ''
             }}
           </span>
         </div>

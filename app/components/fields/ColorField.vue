@@ -16,7 +16,7 @@ const text = ref('')
 const wrong = ref('')
 const css = computed(() => (props.modelValue ? cssColor(props.modelValue, props.theme.palette) : 'transparent'))
 const names: Readonly<Record<Role, string>> = {
-  ground: 'ground',
+  ground: 'background',
   ink: 'ink',
   accent1: 'accent 1',
   accent2: 'accent 2',

@@ -363,8 +363,7 @@ dd.wrong {
   padding: 4px 6px;
 }
 .pace {
-  padding: 3px 4px;
-  font-size: 13px;
+  flex: none;
 }
 .over {
   position: absolute;

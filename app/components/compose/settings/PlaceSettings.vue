@@ -267,7 +267,7 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
 }
 .grid {
   display: grid;
-  grid-template-columns: 1fr 12px 1fr;
+  grid-template-columns: 1fr 24px 1fr;
   gap: 6px 0;
 }
 .grid label:nth-of-type(odd) {
@@ -278,10 +278,8 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
 }
 .lock {
   grid-area: 2 / 2;
-  justify-self: center;
-  z-index: 1;
+  place-self: center;
   padding: 3px;
-  margin: 0 -8px;
 }
 .grid label {
   display: flex;
