@@ -3,7 +3,7 @@ const field = 'rounded-[7px] px-2 py-[5.5px] text-[14px] leading-5 not-disabled:
 /** Lists of choices are fields too; the list is as wide as its words. */
 const choices = { base: `min-w-0 max-w-full ${field}`, placeholder: 'text-(--third)' }
 const list = {
-  content: 'data-[state=closed]:animate-none w-auto min-w-(--reka-popper-anchor-width) max-w-88',
+  content: 'w-auto min-w-(--reka-popper-anchor-width) max-w-88',
   item: 'data-highlighted:not-data-disabled:before:bg-(--act-wash)',
 }
 
@@ -57,10 +57,8 @@ export default defineAppConfig({
       secondary: 'harbour',
       info: 'harbour',
     },
-    // What closes is gone at once: while it faded it would still take the keys that follow.
-    dropdownMenu: { slots: { item: list.item, content: 'data-[state=closed]:animate-none' } },
-    contextMenu: { slots: { item: list.item, content: 'data-[state=closed]:animate-none' } },
-    popover: { slots: { content: 'data-[state=closed]:animate-none' } },
+    dropdownMenu: { slots: { item: list.item } },
+    contextMenu: { slots: { item: list.item } },
     button,
     input: { slots: { base: field } },
     textarea: { slots: { base: field } },

@@ -100,13 +100,16 @@ function hold(layer: Layer, nib: Drawn['nib']) {
   if (!nib) return
   if (layer.nibName !== nib.name) {
     layer.nibName = nib.name
+    const { parts } = nibNamed(nib.name)
+    const outline = (d: string, look: Record<string, string>) => {
+      const path = document.createElementNS(space, 'path')
+      for (const [name, value] of Object.entries({ d, ...look })) path.setAttribute(name, value)
+      return path
+    }
     layer.nib.replaceChildren(
-      ...nibNamed(nib.name).parts.map(part => {
-        const path = document.createElementNS(space, 'path')
-        path.setAttribute('d', part.d)
-        path.setAttribute('fill', part.fill)
-        return path
-      }),
+      // A light edge, by which dark pens are seen on deep grounds.
+      outline(parts.map(part => part.d).join(''), { fill: 'none', stroke: '#fff', 'stroke-opacity': '0.55', 'stroke-width': '4' }),
+      ...parts.map(part => outline(part.d, { fill: part.fill })),
     )
   }
   layer.nib.setAttribute(

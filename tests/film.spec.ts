@@ -26,6 +26,8 @@ async function take(page: Page): Promise<string> {
 }
 
 test('a film is exact in its frames, its sound and its pictures; stills come by beat, other shapes are fitted anew', async ({ page }) => {
+  // A stage that is larger than the film, so that its pixels are finer than those it is compared with.
+  await page.setViewportSize({ width: 1600, height: 1200 })
   await enter(page)
   await newDeck(page, 'Exact film', 'Film')
   await paste(page, 'textarea.title', 'Ferry to the island\n\tIt leaves at ten\nThe way back\n\tIt leaves at noon')

@@ -28,6 +28,7 @@ test('outlines that are too long, in other scripts or damaged: all there, or one
   await expect(toast(page, /first 5,000 lines were taken; 200 more/)).toBeVisible({ timeout: 60_000 })
   await expect(rundown(page)).toContainText('252 slides', { timeout: 60_000 })
   await page.getByLabel('Slide 3', { exact: true }).click()
+  await expect(page.getByLabel('Slide 3', { exact: true })).toBeFocused()
   await page.keyboard.press('End')
   await page.keyboard.type(' still fluent')
   await expect(page.getByLabel('Slide 3', { exact: true })).toHaveValue(/still fluent$/)

@@ -75,7 +75,7 @@ test('a slide is narrated in place, its beats are tapped to the voice, then take
     await settings.getByRole('button', { name: 'Beats from the voice' }).click()
     await expect(page.getByText(/2 beats would begin at/)).toBeVisible()
     await expect(page.locator('.proposed')).toHaveCount(2)
-    await page.getByRole('button', { name: 'Let them begin there' }).click()
+    await page.getByRole('button', { name: 'Start them there' }).click()
     await expect(page.locator('.proposed')).toHaveCount(0)
     await settings.getByRole('button', { name: 'From the notes' }).click()
     await expect(settings.getByLabel('Caption 2', { exact: true })).toHaveValue('Two more boats run on Saturdays.')

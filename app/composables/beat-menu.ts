@@ -7,6 +7,7 @@ import type { ScoreColumn } from './score-columns'
 export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: () => number) {
   const store = useDeck()
   const where = useWhere()
+  const sounds = useSounds()
   const score = computed(() => where.score!)
   const context = { id: freshId }
 
@@ -25,6 +26,20 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
   }
   const setBeat = (beat: Beat, label: string, fields: Partial<Beat>) =>
     store.edit(label, setFields(store.current, { table: 'beats', id: beat.id, fields }))
+  /** Lets a beat end where the slide's voice is at its end now, whatever comes to move in it. */
+  function withVoice(column: ScoreColumn) {
+    const { voice } = sounds
+    const beat = score.value.beats[column.index]!
+    const at = voice ? beat.at + beat.length - voice.delay + (voice.from ?? 0) : -1
+    if (!voice || at < 0) return []
+    const hold: Beat['hold'] = { kind: 'voice', sound: voice.id, at: Math.round(at * 100) / 100, seconds: column.hold }
+    return [
+      {
+        label: `Hold until the voice is at ${secondsWords(at)}`,
+        onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold }),
+      },
+    ]
+  }
   const beatMenu = (column: ScoreColumn) =>
     [
       [
@@ -49,6 +64,7 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
           label: `Hold ${secondsWords(column.hold)}, fixed`,
           onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'seconds', seconds: column.hold } }),
         },
+        ...withVoice(column),
       ],
       [
         { label: 'Split it at the playhead', disabled: !canPart(column), onSelect: () => part(column) },
@@ -100,6 +116,8 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
       ? 'as long as reading takes'
       : column.beat.hold.kind === 'media'
         ? 'until its clip or voice ends'
-        : `holds ${secondsWords(column.hold)}`
+        : column.beat.hold.kind === 'voice' && store.current.sounds[column.beat.hold.sound]
+          ? `until ${secondsWords(column.beat.hold.at)} of “${store.current.sounds[column.beat.hold.sound]!.name}”`
+          : `holds ${secondsWords(column.hold)}`
   return { newBeat, beatMenu, startWords, holdWords }
 }

@@ -6,7 +6,6 @@ import { parseJson, type Id } from '#core/values'
 import { newChart } from '#core/charts'
 import type { DataTable } from '#core/data'
 import { textSchema } from '#core/text'
-import { mostHtml, tooMuchHtml } from './text-editor'
 
 const mime = 'application/x-hailbank-clipping+json'
 /** What was pasted could become one thing or another: the person is asked once. */
@@ -142,30 +141,25 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     }
   }
 
-  /** The cells of the first table of a page, parted by tabs. */
-  function cellsIn(page: Document): string | null {
-    const table = page.querySelector('table')
-    if (!table || table.rows.length < 2) return null
-    return Array.from(table.rows, row =>
-      Array.from(row.cells, cell => (cell.textContent ?? '').replace(/\s+/g, ' ').trim()).join('\t'),
-    ).join('\n')
-  }
-
   function pasteHtml(html: string, plain: string): boolean {
+    const page = readPage(html)
     if (html.length > mostHtml) {
       tooMuchHtml(html)
-      takePasted(readPasted(plain || new DOMParser().parseFromString(html, 'text/html').body.textContent || ''))
+      takePasted(readPasted(plain || page.body.textContent || ''))
       return true
     }
-    // A document of its own: nothing in it runs, and nothing it names is fetched.
-    const page = new DOMParser().parseFromString(html, 'text/html')
     const cells = cellsIn(page)
     if (cells) {
+      // What stands around the table is put as words: nothing is lost.
+      page.querySelector('table')!.remove()
+      const around = readPastedText(textIn(page))
+      if ('text' in around) putText(around.text)
       askRange(cells)
       return true
     }
-    return takePasted(readPastedText(RichParser.fromSchema(textSchema).parse(page.body).toJSON() as TextDoc))
+    return takePasted(readPastedText(textIn(page)))
   }
+  const textIn = (page: Document) => RichParser.fromSchema(textSchema).parse(rowsAsLines(page).body).toJSON() as TextDoc
 
   /** Puts what was pasted on the slide, or asks what it shall be; false where there is nothing in it. Nothing is cut off in silence. */
   function takePasted(pasted: Pasted): boolean {

@@ -19,6 +19,7 @@ export function useMotionMenus(beatHere: () => Beat) {
   const selected = useSelected()
   const stage = useStageHost()
   const many = useScore()
+  const motions = useMotions()
   const board = useBoard()
   const context = { id: freshId }
 
@@ -136,11 +137,7 @@ export function useMotionMenus(beatHere: () => Beat) {
   /** Motion that is taken from one element to others. */
   function carried(element: Element): MenuItem[] {
     const own = cuesOfElement(store.current, element.id)
-    const copied: MenuItem[] = [
-      { label: 'Copy its motion', icon: 'i-lucide-copy', onSelect: () => many.copy(own.map(cue => cue.id)) },
-      { label: 'Apply its motion to its kind on this slide', onSelect: () => many.giveToKind(element.id, 'slide') },
-      { label: 'Apply its motion to its kind in the deck', onSelect: () => many.giveToKind(element.id, 'deck') },
-    ]
+    const copied: MenuItem[] = [{ label: 'Copy its motion', icon: 'i-lucide-copy', onSelect: () => many.copy(own.map(cue => cue.id)) }]
     const pasted: MenuItem[] = [
       { label: 'Add the copied motion', icon: 'i-lucide-clipboard-plus', onSelect: () => many.paste([element.id], 'add') },
       {
@@ -149,7 +146,8 @@ export function useMotionMenus(beatHere: () => Beat) {
         onSelect: () => many.paste([element.id], 'replace'),
       },
     ]
-    return [...(own.length ? copied : []), ...(many.clipping ? pasted : [])]
+    const applied: MenuItem = { label: 'Apply motion…', icon: 'i-lucide-copy-check', onSelect: () => motions.ask(element.id) }
+    return [...(own.length ? copied : []), ...(many.clipping ? pasted : []), applied]
   }
   const menu = (element: ShownElement): MenuItem[][] =>
     [

@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { setFields } from '#core/edits'
-import { laterWaits, moveToBeat, nearestMoment, setLength, type ScoreCue } from '#core/timing'
+import { holdFor, laterWaits, moveToBeat, nearestMoment, setLength, type ScoreCue } from '#core/timing'
 import type { ScoreColumn } from './score-columns'
 
 /**
@@ -136,7 +136,7 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
       setFields(store.current, {
         table: 'beats',
         id: column.beat.id,
-        fields: { hold: { kind: 'seconds', seconds: tenth(hold + (next.clientX - event.clientX) / unit) } },
+        fields: { hold: holdFor(column, tenth(hold + (next.clientX - event.clientX) / unit)) },
       }),
     )
   }
@@ -173,7 +173,7 @@ export function useScoreDrag(columns: () => readonly ScoreColumn[], speech: () =
     const seconds = hundredth(column.hold + by)
     store.edit(
       `hold beat ${column.index + 1}`,
-      setFields(store.current, { table: 'beats', id: column.beat.id, fields: { hold: { kind: 'seconds', seconds } } }),
+      setFields(store.current, { table: 'beats', id: column.beat.id, fields: { hold: holdFor(column, seconds) } }),
     )
     said.value = `Beat ${column.index + 1} holds ${secondsWords(seconds)}`
   }

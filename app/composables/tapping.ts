@@ -67,7 +67,12 @@ export function useTapping() {
     const changes = setBeatTimes(
       store.current,
       where.score,
-      { slide: where.slideId!, times, ...(until !== undefined ? { until } : {}) },
+      {
+        slide: where.slideId!,
+        times,
+        ...(until !== undefined ? { until } : {}),
+        ...(sounds.voice ? { voice: sounds.voice } : {}),
+      },
       { id: freshId },
     )
     if (!changes.length) return warn('No beat was tapped, so nothing has changed.')

@@ -1,7 +1,8 @@
-import { infoOf, cleanText, type Bullet, type Paragraph } from '#core/model'
+import { readPasted, withLevels } from '#core/formats/pasted'
+import { infoOf, cleanText, textOf, type Bullet, type Paragraph } from '#core/model'
 import { baseKeymap, splitBlockAs, toggleMark } from 'prosemirror-commands'
 import { keymap } from 'prosemirror-keymap'
-import type { MarkType, Node } from 'prosemirror-model'
+import { Slice, type MarkType, type Node } from 'prosemirror-model'
 import { EditorState, Plugin, TextSelection, type Command } from 'prosemirror-state'
 import { Decoration, DecorationSet, EditorView } from 'prosemirror-view'
 import { initProseMirrorDoc, ySyncPlugin } from 'y-prosemirror'
@@ -87,19 +88,22 @@ const iconSvg = (icon: NonNullable<Bullet['icon']>, color: string) =>
   '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ' +
   `${icon.view.join(' ')}">${icon.paths.map(path => `<path d="${path.d}" fill="${path.width ? 'none' : color}" stroke="${path.width ? color : 'none'}" stroke-width="${path.width ?? 0}" stroke-linecap="round" stroke-linejoin="round"/>`).join('')}</svg>`
 
-/** More formatting than this is not read, letters: only the words of it are taken. */
-export const mostHtml = 2_000_000
-export const tooMuchHtml = (html: string) =>
-  warn(`What was pasted has ${(html.length / 1_000_000).toFixed(1)} MB of formatting, more than is read here: only its words were taken.`)
-/** Plain words out of a paste that is too much to read as rich text. */
+/** What is read of a page that is pasted: rows of tables as lines, or plain words where it is too much to read as rich text. */
 const readPaste = (html: string) => {
-  if (html.length <= mostHtml) return html
+  const page = readPage(html)
+  if (html.length <= mostHtml) return rowsAsLines(page).body.innerHTML
   tooMuchHtml(html)
-  const words = new DOMParser().parseFromString(html, 'text/html').body.textContent ?? ''
-  return words
+  return (page.body.textContent ?? '')
     .split(/\n+/)
     .map(line => `<p>${line.replace(/[&<>]/g, letter => `&#${letter.charCodeAt(0)};`)}</p>`)
     .join('')
+}
+/** Plain text that is pasted, with the levels that its tabs and signs mean; `least` is the level of lines that have none. */
+function readPlain(words: string, least: number): Slice {
+  const read = readPasted(words)
+  const lines = read.is === 'list' || read.is === 'words' ? read.text : textOf(words.split(/\r\n?|\n/))
+  const doc = textSchema.nodeFromJSON(least ? withLevels(lines) : lines)
+  return new Slice(doc.content, 1, 1)
 }
 
 /**
@@ -195,6 +199,7 @@ export function useTextEditor(options: {
       },
       transformPastedHTML: html => readPaste(cleanText(html)),
       transformPastedText: cleanText,
+      clipboardTextParser: words => readPlain(words, least),
       editable: () => store.canEdit,
       dispatchTransaction(this: EditorView, transaction) {
         const next = this.state.apply(transaction)

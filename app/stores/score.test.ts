@@ -74,13 +74,6 @@ describe('motion that is copied', () => {
         .sort(),
     ).toEqual(['fade', 'pulse'])
   })
-
-  it('is given to all of its kind in the deck', () => {
-    const { score, store } = scored()
-    score.giveToKind('t0', 'deck')
-    for (const id of ['t1', 't2']) expect(cuesOfElement(store.current, id)).toHaveLength(3)
-    expect(told.at(-1)!.title).toMatch(/^\d+ elements move as this one does/)
-  })
 })
 
 describe('tempo', () => {

@@ -1,7 +1,16 @@
 import { removeCues, setFields } from '#core/edits'
-import { cuesOfElement, elementsOf, type Element } from '#core/model'
 import type { Id } from '#core/values'
-import { clipCues, lastFor, pasteCues, startBeats, stretch, type CueClipping, type ScoreBeat, type StretchWish } from '#core/timing'
+import {
+  clipCues,
+  holdFor,
+  lastFor,
+  pasteCues,
+  startBeats,
+  stretch,
+  type CueClipping,
+  type ScoreBeat,
+  type StretchWish,
+} from '#core/timing'
 
 /** What a change of tempo is about. */
 export type Reach = 'cues' | 'beat' | 'slide' | 'deck'
@@ -63,35 +72,13 @@ export const useScore = defineStore('score', () => {
         : 'The cue is ready to be put on other elements.',
     )
   }
-  function paste(elements: readonly Id[], how: 'add' | 'replace', from = clipping.value) {
+  function paste(elements: readonly Id[], how: 'add' | 'replace') {
+    const from = clipping.value
     if (!from || !elements.length) return
     store.edit(
       elements.length > 1 ? `put motion on ${elements.length} elements` : 'put motion on an element',
       pasteCues(store.current, { clipping: from, elements, how }, context),
     )
-  }
-  /** Gives the motion of an element to all others of its kind and style, on its slide or on all. */
-  function giveToKind(element: Id, reach: 'slide' | 'deck') {
-    const source = store.current.elements[element]
-    const from =
-      source &&
-      clipCues(
-        store.current,
-        cuesOfElement(store.current, element).map(cue => cue.id),
-      )
-    if (!from) return
-    const slides = reach === 'slide' ? [where.slideId!] : store.slides.map(slide => slide.id)
-    // A title moves as titles do, a list as lists: texts are alike where their style is.
-    const alike = (one: Element) =>
-      one.kind === source.kind && (one.kind !== 'text' || source.kind !== 'text' || one.style === source.style)
-    const others = slides.flatMap(slide => elementsOf(store.current, slide)).filter(one => alike(one) && one.id !== element)
-    if (!others.length) return warn('There is no other element of its kind.')
-    paste(
-      others.map(one => one.id),
-      'replace',
-      from,
-    )
-    tell(others.length > 1 ? `${others.length} elements move as this one does.` : 'One element moves as this one does.')
   }
 
   const beatAt = computed(() => where.score?.beats[Math.min(where.moment?.beat ?? 0, where.score.beats.length - 1)])
@@ -118,8 +105,8 @@ export const useScore = defineStore('score', () => {
   function setHold(seconds: number) {
     const at = beatAt.value
     if (!at) return
-    const hold = { kind: 'seconds' as const, seconds }
-    store.edit(`hold beat ${at.index + 1}`, setFields(store.current, { table: 'beats', id: at.beat.id, fields: { hold } }))
+    const fields = { hold: holdFor(at, seconds) }
+    store.edit(`hold beat ${at.index + 1}`, setFields(store.current, { table: 'beats', id: at.beat.id, fields }))
   }
   function setStarts(reach: 'slide' | 'deck', start: 'advance' | 'self') {
     const changes = startBeats(store.current, { slides: reach === 'slide' ? [where.slideId!] : store.slides.map(slide => slide.id), start })
@@ -131,5 +118,5 @@ export const useScore = defineStore('score', () => {
     [...waits].flatMap(([id, delay]) =>
       store.current.cues[id]?.delay === delay ? [] : setFields(store.current, { table: 'cues', id, fields: { delay } }),
     )
-  return { chosen, clipping, beatAt, choose, only, remove, copy, paste, giveToKind, setTempo, setLasting, setHold, setStarts, waiting }
+  return { chosen, clipping, beatAt, choose, only, remove, copy, paste, setTempo, setLasting, setHold, setStarts, waiting }
 })

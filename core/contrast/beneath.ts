@@ -3,7 +3,7 @@ import type { Deck, FilmElement, PictureElement, ShapeElement, Slide, TextElemen
 import { backdropOf, groundOf, themeOf, type ShownElement } from '../resolved'
 import type { Box, Color, Paint } from '../values'
 import { boundsOf, cropOf, overlap, viewOf, type Crop } from '../place'
-import { coversBox, outlineOf, pointsAlong } from '../shapes'
+import { coversBox, outlineOf, panelOutline, pointsAlong } from '../shapes'
 
 export interface Size {
   width: number
@@ -157,8 +157,8 @@ function layersOfElement(element: ShownElement, palette: Palette, pictures: Pict
   if (element.kind === 'shape') return layersOfShape(element, palette)
   if (element.kind === 'group' || element.kind === 'sound') return []
   if (element.kind !== 'text') return null
-  const { box, panel, opacity = 1 } = element
-  return panel?.fill ? [{ box, opacity, filling: fillingOf(panel.fill, palette, box), within: null }] : []
+  const layer = panelOf(element, palette)
+  return layer ? [{ ...layer, opacity: element.opacity ?? 1 }] : []
 }
 
 /** Everything that is seen beneath an element of a slide, back to front; `elements` is what the slide shows in its stacking. */
@@ -197,8 +197,11 @@ export function above(
 }
 
 /** The panel of a text, as a layer; null where it has none. Its opacity is that of the text, which is laid on with it. */
-export const panelOf = (element: TextElement & ShownElement, palette: Palette): Layer | null =>
-  element.panel?.fill ? { box: element.box, filling: fillingOf(element.panel.fill, palette, element.box), opacity: 1, within: null } : null
+export function panelOf({ box, panel }: TextElement & ShownElement, palette: Palette): Layer | null {
+  if (!panel?.fill) return null
+  const outline = panelOutline(panel, box)
+  return { box, filling: fillingOf(panel.fill, palette, box), opacity: 1, within: outline === null ? null : outlinePoints(outline) }
+}
 
 /** The media whose pixels some layers need. */
 export const mediaOfLayers = (layers: readonly Layer[]) =>

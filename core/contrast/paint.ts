@@ -1,4 +1,5 @@
 import { gradientLine, throughMatrix, type Raster } from '../color'
+import { isWithin } from '../place'
 import type { Filling, Layer, Rgba } from './beneath'
 
 /** Pixels of a layer's picture at a moment; null where there are none to be had. */
@@ -73,17 +74,6 @@ function colorAt(filling: Filling, size: { width: number; height: number }, x: n
     color = { ...over(shade.color, color, strength), a: color.a }
   }
   return color
-}
-
-/** Whether a place lies within closed outlines, by the even-odd rule. */
-function isWithin(points: readonly (readonly [number, number])[], x: number, y: number): boolean {
-  let inside = false
-  for (let index = 0, last = points.length - 1; index < points.length; last = index++) {
-    const [ax, ay] = points[index]!
-    const [bx, by] = points[last]!
-    if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) inside = !inside
-  }
-  return inside
 }
 
 /**

@@ -1,6 +1,6 @@
 import { group } from 'd3-array'
 import svgpath from 'svgpath'
-import { hexOf, plainColor, type Palette } from '../color'
+import { contrast, hexOf, plainColor, type Palette } from '../color'
 import { drawingOfElement, shapeOf, type ChartMark } from '../charts'
 import type { ChartElement, Deck, DiagramElement, DrawnIcon, FigureElement, PictureElement, ShapeElement, TableElement } from '../model'
 import { groundHex, slideOrStandIn, styleNamed, themeSeen, type ShownElement } from '../resolved'
@@ -224,10 +224,21 @@ export const handDrawingOf = memoByRecords(
   (deck, element, context): HandDrawing | null => drawn(deck, element, context),
 )
 
+/** Lines that differ less than this from what they are drawn on, as a ratio of luminances, are not seen while they are drawn. */
+const leastSeen = 1.7
+
+/** Strokes that can be seen on the ground of their slide: what is set on something of its own that comes later is drawn in ink. */
+function seenOn(ground: string | null, palette: Palette, strokes: HandStroke[]): HandStroke[] {
+  if (!ground) return strokes
+  const ink = hexOf({ role: 'ink' }, palette)
+  return strokes.map(stroke => (contrast(stroke.covers ?? ground, stroke.color) < leastSeen ? { ...stroke, color: ink } : stroke))
+}
+
 function drawn(deck: Deck, element: ShownElement, context: DrawingContext): HandDrawing | null {
   const { palette } = themeSeen(deck, element.owner)
   if (element.kind === 'picture') return ofPicture(element, hexOf({ role: 'ink' }, palette), context.ink)
-  const strokes = strokesOfElement(deck, element, context, palette)
+  const slide = slideOrStandIn(deck, element.owner)
+  const strokes = seenOn(slide ? groundHex(deck, slide) : null, palette, strokesOfElement(deck, element, context, palette))
   return strokes.length ? handDrawing(strokes) : null
 }
 

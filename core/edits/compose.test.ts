@@ -14,8 +14,9 @@ import {
 } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { contrast, hexOf } from '../color'
 import { countingContext, freshDeck } from '../testing'
-import { groupsAround, inVariant, leavesOf, membersOf, onlyVariant, shownElement, shownElements } from '../resolved'
+import { groupsAround, inVariant, leavesOf, membersOf, onlyVariant, shownElement, shownElements, themeSeen } from '../resolved'
 import { addElement } from './add-element'
 import { clip, pasteClipping, pastedTops } from './clipping'
 import { groupElements, ungroupElements } from './group-elements'
@@ -27,6 +28,7 @@ import { replaceMedia } from './replace-media'
 import { findText, replaceText } from './replace-text'
 import { restackTo, stackElements } from './restack'
 import { addVariant, setShows } from './variants'
+import { wordsInShape } from './words-in-shape'
 
 const slideOf = (deck: Deck) => Object.keys(deck.slides)[0]!
 const box = (x: number, y: number, width = 100, height = 80) => ({ x, y, width, height, angle: 0 })
@@ -294,5 +296,32 @@ describe('pieces', () => {
     expect(renewPiece(renewed, { piece: newer }, countingContext('r'))).toEqual([])
     const free = after(deck, putPiece(deck, { piece, owner: slideOf(deck), bound: false }, countingContext('f')))
     expect(renewPiece(free, { piece: newer }, countingContext('n'))).toEqual([])
+  })
+})
+
+describe('words in a shape', () => {
+  it('are those of a text with its outline, fill and line, under the same id, and stand out on its fill', () => {
+    const { deck } = squares(2)
+    const shaped = after(deck, [
+      setRecord('elements', 's0', { shape: 'ellipse', fill: { hex: '#0a1c20' }, stroke: { color: { role: 'ink' }, width: 4 } }),
+    ])
+    const made = after(shaped, wordsInShape(shaped, { shape: 's0' }))
+    expect(mend(made).notes).toEqual([])
+    const { kind, panel, box: place, order } = made.elements.s0 as TextElement
+    const seen = (of: Deck, id: string) => hexOf((of.elements[id] as TextElement).color!, themeSeen(of, slideOf(of)).palette)
+    expect([kind, place, order]).toEqual(['text', shaped.elements.s0!.box, shaped.elements.s0!.order])
+    expect(panel).toMatchObject({ shape: 'ellipse', fill: { hex: '#0a1c20' }, border: { width: 4 } })
+    expect(contrast(seen(made, 's0'), '#0a1c20')).toBeGreaterThan(10)
+    const light = after(deck, [setRecord('elements', 's1', { fill: { hex: '#f4f4f0' } })])
+    expect(contrast(seen(after(light, wordsInShape(light, { shape: 's1' })), 's1'), '#f4f4f0')).toBeGreaterThan(10)
+  })
+
+  it('are none in a line, a slice of a ring, or what is no shape', () => {
+    const { deck } = squares(1)
+    for (const shape of ['line', 'sector']) {
+      const lined = after(deck, [setRecord('elements', 's0', { shape })])
+      expect(wordsInShape(lined, { shape: 's0' })).toEqual([])
+    }
+    expect(wordsInShape(deck, { shape: 'gone' })).toEqual([])
   })
 })

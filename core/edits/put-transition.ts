@@ -4,20 +4,24 @@ import type { Id } from '../values'
 /** Which slides a transition is put on: those of a slide's chapter, or all. */
 export type TransitionReach = 'chapter' | 'all'
 
-/** The slides of the chapter that a slide stands in, or of the whole deck, without the first, which follows none. */
-export function slidesWithin(deck: Deck, slide: Id, reach: TransitionReach): Id[] {
+/** The slides of the chapter that a slide stands in, in order; all where the deck has no chapters, none where it has no such slide. */
+export function chapterAround(deck: Deck, slide: Id): Id[] {
   const slides = slidesOf(deck)
   const at = slides.findIndex(one => one.id === slide)
   if (at < 0) return []
   const opens = (index: number) => slides[index]!.chapter !== undefined
   let from = at
   let until = at + 1
-  if (reach === 'all') [from, until] = [0, slides.length]
-  else {
-    while (from > 0 && !opens(from)) from--
-    while (until < slides.length && !opens(until)) until++
-  }
-  return slides.slice(Math.max(1, from), until).map(one => one.id)
+  while (from > 0 && !opens(from)) from--
+  while (until < slides.length && !opens(until)) until++
+  return slides.slice(from, until).map(one => one.id)
+}
+
+/** The slides of the chapter that a slide stands in, or of the whole deck, without the first, which follows none. */
+function slidesWithin(deck: Deck, slide: Id, reach: TransitionReach): Id[] {
+  if (!deck.slides[slide]) return []
+  const [first, ...others] = slidesOf(deck).map(one => one.id)
+  return reach === 'all' ? others : chapterAround(deck, slide).filter(id => id !== first)
 }
 
 /** Lets slides come as one of them comes. */

@@ -9,11 +9,13 @@ import {
   outlineOf,
   placedPoints,
   placeLine,
+  roomInset,
   shapeNamed,
   shapes,
   thinned,
   touches,
 } from './index'
+import { isWithin } from '../place'
 import { pointsAlong } from './shape'
 
 const size = fc.record({ width: fc.integer({ min: 10, max: 1200 }), height: fc.integer({ min: 10, max: 1200 }) })
@@ -143,5 +145,31 @@ describe('lines', () => {
           [160, 90],
         ]),
       ).toMatch(/^M0 0/)
+  })
+})
+
+describe('words in a shape', () => {
+  it.each(shapes.map(shape => [shape.name]))('%s has room for them whose corners lie within it, or as much as may be', name => {
+    fc.assert(
+      fc.property(size, ({ width, height }) => {
+        const panel = { fill: null, padding: 0, radius: 20, shape: name }
+        const inset = roomInset(panel, width, height)
+        expect(inset).toBeGreaterThanOrEqual(0)
+        expect(inset).toBeLessThanOrEqual(0.3 * Math.min(width, height) + 1e-9)
+        const outline = pointsAlong(outlineOf({ shape: name, radius: 20 }, { width, height }))
+        const corners = [inset + 0.01, width - inset - 0.01].flatMap(x => [inset + 0.01, height - inset - 0.01].map(y => [x, y] as const))
+        const holds = corners.every(([x, y]) => isWithin(outline, x, y))
+        expect(holds || inset > 0.29 * Math.min(width, height)).toBe(true)
+      }),
+      { numRuns: 20 },
+    )
+  })
+
+  it('is all of a rectangle, and little less of a wide ellipse', () => {
+    const panel = { fill: null, padding: 0, radius: 0 }
+    expect(roomInset({ ...panel, shape: 'rectangle' }, 400, 200)).toBe(0)
+    const ellipse = roomInset({ ...panel, shape: 'ellipse' }, 400, 200)
+    expect(ellipse).toBeGreaterThan(20)
+    expect(ellipse).toBeLessThan(60)
   })
 })

@@ -2,6 +2,7 @@ import { setRecord, elementsOf, type Change, type Deck, type TextDoc, type TextE
 import { shownElement, shownElements, styleOf, themeUnder, type ShownElement, type TextSetting } from '../resolved'
 import { memoByRecords, type Id } from '../values'
 import { tidyBox } from '../place'
+import { roomInset } from '../shapes'
 import { fitText, setText, type Fitted, type TextRoom } from './fit'
 import type { Line } from './layout'
 import type { Measurer } from './measure'
@@ -30,8 +31,12 @@ export function textRoom(element: TextElement & ShownElement): TextRoom {
   }
 }
 
-/** How far words stand in from the edge of their box, px of deck space. */
-export const insetOf = (element: TextElement) => (element.panel ? element.panel.padding + (element.panel.border?.width ?? 0) : 0)
+/** How far words stand in from the edge of their box, px of deck space: within the shape of their panel, its padding and border. */
+export function insetOf({ panel, box }: TextElement): number {
+  if (!panel) return 0
+  const within = panel.shape && box ? roomInset(panel, box.width, box.height) : 0
+  return within + panel.padding + (panel.border?.width ?? 0)
+}
 
 /** Texts of a slide that are matched side by side. */
 const keptMatches = 40

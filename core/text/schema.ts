@@ -4,6 +4,20 @@ import type { Color } from '../values'
 const css = (style: string) => ['span', { style }, 0] as const
 const colorOf = (color: Color) => ('hex' in color ? color.hex : `var(--role-${color.role})`)
 
+/** An element of a page, of which only attributes are asked. */
+interface ElementWithAttributes {
+  getAttribute(name: string): string | null
+}
+
+/** Where a link of a page leads that a text may keep: to pages, mail, telephones, and slides of a deck; false where elsewhere. */
+function linkIn(node: ElementWithAttributes): { href: string } | false {
+  const own = node.getAttribute('data-href')
+  const href = (own ?? node.getAttribute('href') ?? '').trim()
+  // What a page calls a place of its own is no slide.
+  const leads = /^(?:https?:\/\/|mailto:|tel:)/i.test(href) || (own !== null && href.startsWith('#'))
+  return leads && href.length <= 2000 ? { href } : false
+}
+
 /** The schema of every text in a deck: paragraphs with a list level, bullet and alignment; inline marks. */
 export const textSchema = new Schema({
   nodes: {
@@ -48,7 +62,12 @@ export const textSchema = new Schema({
     size: { attrs: { factor: {} }, toDOM: mark => css(`font-size:${Number(mark.attrs.factor)}em`) },
     font: { attrs: { family: {} }, toDOM: mark => css(`font-family:${JSON.stringify(mark.attrs.family)}`) },
     accent: { attrs: { name: {} }, toDOM: mark => ['span', { class: 'accent', 'data-accent': String(mark.attrs.name) }, 0] },
-    link: { attrs: { href: {} }, inclusive: false, toDOM: () => ['u', { class: 'link' }, 0] },
+    link: {
+      attrs: { href: {} },
+      inclusive: false,
+      parseDOM: [{ tag: 'a[href], u[data-href]', priority: 60, getAttrs: node => linkIn(node as unknown as ElementWithAttributes) }],
+      toDOM: mark => ['u', { class: 'link', 'data-href': String(mark.attrs.href) }, 0],
+    },
   },
 })
 

@@ -12,10 +12,10 @@ import {
 } from '../model'
 import { apartBy, hexOf } from '../color'
 import { backdropOf, groundOf, shownElements, styleOf, themeUnder, type ShownElement } from '../resolved'
-import { memoByRecords, roleNames, type Color, type Id, type Role } from '../values'
+import { eachObject, exchanged, memoByRecords, roleNames, type Color, type Id, type Role } from '../values'
 import { readItems } from '../diagrams'
 import { bulletOfParagraph } from '../text'
-import { eachLookRecord, eachObject, exchanged, exchangeEverywhere, whereIs } from './walk'
+import { eachLookRecord, exchangeEverywhere, whereIs } from './walk'
 
 /** A thing on which a colour is seen: an element of a slide, its ground; or a record that no slide shows. */
 export interface ColorPlace {

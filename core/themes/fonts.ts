@@ -1,7 +1,7 @@
 import { setRecord, slidesOf, type AnyRecord, type Change, type Deck } from '../model'
 import { themeUnder } from '../resolved'
-import { memoByRecords, type Id } from '../values'
-import { eachLookRecord, eachObject, whereIs, type LookTable } from './walk'
+import { eachObject, memoByRecords, type Id } from '../values'
+import { eachLookRecord, whereIs, type LookTable } from './walk'
 
 /** A family of fonts in use, with all places where it is named. */
 export interface FontUse {

@@ -1,5 +1,5 @@
 import { setRecord, slidesOf, type AnyRecord, type Change, type Deck, type TableName } from '../model'
-import { memoByRecords, type Id } from '../values'
+import { exchanged, memoByRecords, type Id } from '../values'
 
 /** The tables that say how a deck looks. */
 export const lookTables = ['theme', 'masters', 'layouts', 'slides', 'elements', 'states'] as const satisfies readonly TableName[]
@@ -8,37 +8,6 @@ export type LookTable = (typeof lookTables)[number]
 /** Calls for every record that says how a deck looks. */
 export function eachLookRecord(deck: Deck, visit: (table: LookTable, record: AnyRecord) => void) {
   for (const table of lookTables) for (const record of Object.values(deck[table])) visit(table, record)
-}
-
-/** Calls for every object within a value, the value itself first. */
-export function eachObject(value: unknown, visit: (value: Record<string, unknown>) => void) {
-  if (typeof value !== 'object' || value === null) return
-  if (Array.isArray(value)) {
-    for (const item of value) eachObject(item, visit)
-    return
-  }
-  visit(value as Record<string, unknown>)
-  for (const key in value) eachObject((value as Record<string, unknown>)[key], visit)
-}
-
-/**
- * A value rebuilt with some of the values within it exchanged; the very same one where none was. `exchange` answers undefined for what
- * stays.
- */
-export function exchanged(value: unknown, exchange: (value: Record<string, unknown>) => unknown): unknown {
-  if (Array.isArray(value)) {
-    const next = value.map(item => exchanged(item, exchange))
-    return next.every((item, index) => item === value[index]) ? value : next
-  }
-  if (typeof value !== 'object' || value === null) return value
-  const own = exchange(value as Record<string, unknown>)
-  if (own !== undefined) return own
-  let next: Record<string, unknown> | null = null
-  for (const [key, item] of Object.entries(value)) {
-    const made = exchanged(item, exchange)
-    if (made !== item) (next ??= { ...(value as Record<string, unknown>) })[key] = made
-  }
-  return next ?? value
 }
 
 /** The changes that exchange values in all records that say how a deck looks; fields in `except` are left alone. */

@@ -13,6 +13,8 @@ import {
 } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { hexOf } from '../color'
+import { shownElements, styleOf, themeSeen } from '../resolved'
 import type { Easing } from '../values'
 import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../testing'
 import {
@@ -207,7 +209,7 @@ describe('slides and boards', () => {
         const [one] = slidesOf(made)
         expect(slidesOf(made)).toHaveLength(1)
         expect(one!.views).toHaveLength(slides.length)
-        expect(elementsOf(made, one!.id).filter(element => !element.name.startsWith('Ground of '))).toHaveLength(
+        expect(elementsOf(made, one!.id).filter(element => !element.name.startsWith('Background of '))).toHaveLength(
           slides.reduce((sum, slide) => sum + elementsOf(deck, slide).length, 0),
         )
         expect(beatsOf(made, one!.id)).toHaveLength(slides.reduce((sum, slide) => sum + beatsOf(deck, slide).length, 0))
@@ -308,7 +310,35 @@ describe('slides and boards', () => {
     ])
     const made = applyChanges(deck, slidesToBoard(deck, { slides: [first.id, 'second'] }, context))
     expect(slidesOf(made)[0]!.backdrop).toBeUndefined()
-    expect(Object.values(made.elements).filter(element => element.name.startsWith('Ground of '))).toHaveLength(1)
+    expect(Object.values(made.elements).filter(element => element.name.startsWith('Background of '))).toHaveLength(1)
+  })
+
+  it('keeps what a slide is set on, and the colours in which its words were seen there', () => {
+    const base = freshDeck()
+    const first = slidesOf(base)[0]!
+    const picture = {
+      kind: 'picture' as const,
+      media: 'a'.repeat(64),
+      natural: { width: 1600, height: 900 },
+      veil: { hex: '#0a1c20', alpha: 0.6 },
+    }
+    const deck = applyChanges(base, [
+      putRecord('slides', { ...first, id: 'deep', order: 'y', ground: { hex: '#08201f' } }),
+      putRecord('beats', beat({ id: 'b', slide: 'deep' })),
+      putRecord('elements', textElement('words', 'deep', ['Night boat'])),
+      putRecord('slides', { ...first, id: 'photo', order: 'z', backdrop: { fill: picture } }),
+      putRecord('beats', beat({ id: 'c', slide: 'photo' })),
+    ])
+    const seen = (of: Deck, owner: string, name: string) => {
+      const found = shownElements(of, owner).find(element => element.name === name)!
+      return found.kind === 'text' ? hexOf(styleOf(of, found).color, themeSeen(of, owner).palette) : null
+    }
+    const made = applyChanges(deck, slidesToBoard(deck, { slides: [first.id, 'deep', 'photo'] }, context))
+    const [board] = slidesOf(made)
+    expect(seen(made, board!.id, 'words')).toBe(seen(deck, 'deep', 'words'))
+    const { veil, ...paint } = picture
+    const grounds = elementsOf(made, board!.id).filter(element => / of /.test(element.name) && element.kind === 'shape')
+    expect(grounds.map(element => element.kind === 'shape' && element.fill)).toEqual([{ hex: '#08201f' }, paint, veil])
   })
 
   it('does nothing with one slide, a board among them, or a board without views', () => {

@@ -76,8 +76,21 @@ function paired(sources: readonly ShownElement[], targets: readonly ShownElement
   return made
 }
 
+type Shape = ShownElement & { kind: 'shape' }
+/** How a shape lives on in another: with its colour where that changes; null where the one cannot go over into the other. */
+function shapeAs(from: Shape, to: Shape): Carried['as'] {
+  const both = (from.shape === 'line') === (to.shape === 'line') && !from.rough && !to.rough
+  if (!both || !from.fill || !to.fill || !isPlain(from.fill) || !isPlain(to.fill)) return null
+  const recolored = JSON.stringify(from.fill) !== JSON.stringify(to.fill)
+  // A line around it keeps its own colour; a tint would lie over that too.
+  return recolored && to.stroke ? null : { color: recolored ? from.fill : null }
+}
+
 /** How the one of the slide before lives on in the next, where they are one thing in two colours, or one chart of two sets of data. */
 function carriedAs(from: ShownElement, to: ShownElement): Carried['as'] {
+  // The same words are one thing however each slide sets them.
+  if (from.kind === 'text' && to.kind === 'text')
+    return contentOf(from) !== null && contentOf(from) === contentOf(to) ? { color: null } : null
   if (from.kind === 'chart' && to.kind === 'chart') return from.chart && to.chart && from.chart.kind === to.chart.kind ? 'data' : null
   if (
     from.kind !== to.kind ||
@@ -85,22 +98,8 @@ function carriedAs(from: ShownElement, to: ShownElement): Carried['as'] {
     !looksAlike(from, to, ['color', 'fill', 'shape', 'amounts', 'radius', 'sector'])
   )
     return null
-  if (from.kind === 'shape' && to.kind === 'shape') {
-    if (
-      (from.shape === 'line') !== (to.shape === 'line') ||
-      from.rough ||
-      to.rough ||
-      !from.fill ||
-      !to.fill ||
-      !isPlain(from.fill) ||
-      !isPlain(to.fill)
-    )
-      return null
-    const recolored = JSON.stringify(from.fill) !== JSON.stringify(to.fill)
-    // A line around it keeps its own colour; a tint would lie over that too.
-    return recolored && to.stroke ? null : { color: recolored ? from.fill : null }
-  }
-  if (from.kind === 'text' || from.kind === 'icon') return from.color ? { color: from.color } : null
+  if (from.kind === 'shape' && to.kind === 'shape') return shapeAs(from, to)
+  if (from.kind === 'icon') return from.color ? { color: from.color } : null
   return null
 }
 
@@ -145,9 +144,25 @@ function placed(part: PartFrame, deck: Deck, element: ShownElement, other: Shown
   }
 }
 
+/** The colour that one thing has at first, where it has another in the end; null where it has not. */
+function colorBefore(deck: Deck, { from, to, as }: Carried): Color | null {
+  if (!as || as === 'data') return null
+  if (from.kind !== 'text' || to.kind !== 'text') return as.color
+  const [before, after] = [styleOf(deck, from).color, styleOf(deck, to).color]
+  return JSON.stringify(before) === JSON.stringify(after) ? null : before
+}
+
+/** What fills its box hides what lies beneath it; all else is seen through, so that two would be seen at once. */
+const fills = (element: ShownElement) => element.kind === 'picture' || element.kind === 'film' || element.kind === 'shape'
+
+/** How much is seen of the two of a pair that show different things: what fills its box appears over the other, words make way first. */
+const crossing = ({ from, to }: Carried, progress: number) =>
+  fills(from) && fills(to) ? { from: 1, to: progress } : { from: clamp(1 - progress * 2), to: clamp(progress * 2 - 1) }
+
 /**
  * The frames of both slides on the way from one to the next, at `progress` 0 to 1: the next lies over the one before, its
- * ground appearing. What both share travels; what shows the same is drawn once, by the next; all else of the one before
+ * ground appearing. What both share travels; what shows the same, and words that are the same, are drawn once, by the next; what shows
+ * something else gives way to it; all else of the one before
  * fades first, and all else of the next comes last.
  */
 export function carriedFrames(deck: Deck, from: SlideAt, to: SlideAt, progress: number, measurer: Measurer): { from: Frame; to: Frame } {
@@ -168,7 +183,11 @@ export function carriedFrames(deck: Deck, from: SlideAt, to: SlideAt, progress: 
       ...from.frame,
       elements: made(from, (part, element) => {
         const pair = ofFrom.get(element.id)
-        if (pair) return pair.same || pair.as ? hiddenPart() : placed(part, deck, element, pair.to, 1 - progress, measurer)
+        if (pair?.same || pair?.as) return hiddenPart()
+        if (pair) {
+          const there = placed(part, deck, element, pair.to, 1 - progress, measurer)
+          return { ...there, opacity: part.opacity * crossing(pair, progress).from }
+        }
         return element.pinned ? part : { ...part, opacity: part.opacity * clamp(1 - progress / gone) }
       }),
     },
@@ -180,11 +199,10 @@ export function carriedFrames(deck: Deck, from: SlideAt, to: SlideAt, progress: 
         if (pair) {
           const there = {
             ...placed(part, deck, element, pair.from, progress, measurer),
-            opacity: part.opacity * (pair.same || pair.as ? 1 : progress),
+            opacity: part.opacity * (pair.same || pair.as ? 1 : crossing(pair, progress).to),
           }
-          return pair.as && pair.as !== 'data' && pair.as.color && progress < 1
-            ? { ...there, tint: { color: pair.as.color, amount: 1 - progress } }
-            : there
+          const color = progress < 1 ? colorBefore(deck, pair) : null
+          return color ? { ...there, tint: { color, amount: 1 - progress } } : there
         }
         return { ...part, opacity: part.opacity * (element.pinned ? progress : clamp((progress - arriving) / (1 - arriving))) }
       }),

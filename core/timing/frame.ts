@@ -105,13 +105,41 @@ const roomOf = (track: Track, score: Score): EffectRoom => ({
   drawing: track.drawing,
 })
 
+/** The same for what moves an element as a whole: its box is what is seen of it. */
+function wholeRoom(track: Track, score: Score): EffectRoom {
+  const { seen, element } = track
+  const { x, y, angle } = element.box
+  return { ...roomOf(track, score), box: { x: x + seen.x, y: y + seen.y, width: seen.width, height: seen.height, angle } }
+}
+
+/** Lets cuts, masks and pivots, which are shares of what is seen of an element, be shares of its box. */
+function intoBox(part: PartFrame, { seen, element: { box } }: Track): PartFrame {
+  if (!seen.x && !seen.y && seen.width === box.width && seen.height === box.height) return part
+  const across = (share: number) => (seen.x + share * seen.width) / box.width
+  const down = (share: number) => (seen.y + share * seen.height) / box.height
+  part.originX = across(part.originX)
+  part.originY = down(part.originY)
+  if (part.mask) part.mask = part.mask.map(([x, y]) => [across(x), down(y)] as const)
+  // An edge that takes nothing away stays where the box ends.
+  if (part.cut) {
+    const { top, right, bottom, left } = part.cut
+    part.cut = {
+      top: top && down(top),
+      right: right && 1 - across(1 - right),
+      bottom: bottom && 1 - down(1 - bottom),
+      left: left && across(left),
+    }
+  }
+  return part
+}
+
 /** Plays a presence cue on a frame; false where it leaves nothing to be seen. */
-function applyPresence(frame: PartFrame, cue: ScoreCue, seconds: number, track: Track, score: Score): boolean {
+function applyPresence(frame: PartFrame, cue: ScoreCue, seconds: number, room: EffectRoom): boolean {
   const share = progressOf(cue, seconds)
   const eased = share >= 1 ? 1 : cue.ease(share)
   if (cue.cue.what === 'exit' && share >= 1) return false
   const presence = cue.cue.what === 'enter' ? eased : 1 - eased
-  if (presence !== 1) cue.effect.apply(frame, presence, cue.cue.options, roomOf(track, score))
+  if (presence !== 1) cue.effect.apply(frame, presence, cue.cue.options, room)
   return true
 }
 
@@ -123,9 +151,9 @@ function tracedBy(cue: ScoreCue, seconds: number): number | null {
   return share >= 1 ? 1 : cue.ease(share)
 }
 
-function applyOther(frame: PartFrame, cue: ScoreCue, seconds: number, track: Track, score: Score) {
+function applyOther(frame: PartFrame, cue: ScoreCue, seconds: number, room: EffectRoom) {
   const progress = tracedBy(cue, seconds)
-  if (progress !== null) cue.effect.apply(frame, progress, cue.cue.options, roomOf(track, score))
+  if (progress !== null) cue.effect.apply(frame, progress, cue.cue.options, room)
 }
 
 function wholeOf(track: Track, score: Score, moment: SlideMoment): PartFrame {
@@ -150,13 +178,14 @@ function wholeOf(track: Track, score: Score, moment: SlideMoment): PartFrame {
     return hiddenPart()
   }
   const frame = restingPart()
-  if (last && !last.span && !applyPresence(frame, last, seconds, track, score)) return hiddenPart()
+  const room = wholeRoom(track, score)
+  if (last && !last.span && !applyPresence(frame, last, seconds, room)) return hiddenPart()
   for (const cue of track.cues) {
     if (cue.span || cue.cue.what === 'enter' || cue.cue.what === 'exit') continue
     const since = elapsed(score, cue, moment)
-    if (since >= 0) applyOther(frame, cue, since, track, score)
+    if (since >= 0) applyOther(frame, cue, since, room)
   }
-  return frame
+  return intoBox(frame, track)
 }
 
 function partOf(track: Track, part: number, score: Score, moment: SlideMoment, sinces: readonly number[]): PartFrame {
@@ -175,9 +204,10 @@ function partOf(track: Track, part: number, score: Score, moment: SlideMoment, s
   })
   if (!last && first && (first as ScoreCue).cue.what === 'enter' && (first as ScoreCue).span) return hiddenPart()
   const frame = restingPart()
+  const room = roomOf(track, score)
   const now = last as ScoreCue | null
   if (now?.span) {
-    if (!applyPresence(frame, now, seconds, track, score)) return hiddenPart()
+    if (!applyPresence(frame, now, seconds, room)) return hiddenPart()
     if (frame.typed < 1) {
       const size = now.span.sizes[now.span.place[part]!]!
       frame.visible = now.span.rank[part]! < Math.floor(frame.typed * size + 1e-9)
@@ -187,7 +217,7 @@ function partOf(track: Track, part: number, score: Score, moment: SlideMoment, s
   track.cues.forEach((cue, index) => {
     if (!touches(cue, part) || cue.cue.what === 'enter' || cue.cue.what === 'exit') return
     const since = elapsedOfPart(cue, part, sinces[index]!)
-    if (since >= 0) applyOther(frame, cue, since, track, score)
+    if (since >= 0) applyOther(frame, cue, since, room)
   })
   return frame
 }

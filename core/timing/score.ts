@@ -56,6 +56,8 @@ export interface Track {
   element: ShownElement
   /** Where what it shows lies within its box. */
   lines: readonly Place[]
+  /** What of its box is seen: where its words stand, if nothing else of it shows; px of deck space from the box's corner. */
+  seen: Place
   cues: readonly ScoreCue[]
   /** Those that make it come or go. */
   presence: readonly ScoreCue[]

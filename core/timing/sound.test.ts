@@ -1,7 +1,7 @@
 import { putRecord, setRecord, applyChanges, beatsOf, slidesOf, type Change, type Deck, type FilmElement, type Sound } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { beat, cue, freshDeck, timingContext } from '../testing'
+import { beat, countingContext, cue, freshDeck, textElement, timingContext } from '../testing'
 import {
   advance,
   answersOf,
@@ -12,6 +12,7 @@ import {
   frameCount,
   frameIn,
   gainAt,
+  holdFor,
   heardAt,
   isStillAfter,
   lastMoment,
@@ -274,6 +275,38 @@ describe('beats by hand', () => {
     expect(slide!.beats.map(one => one.start)).toEqual([0, 1.5, 3.2, 7])
     expect(slide!.length).toBeCloseTo(9, 9)
     expect(slide!.beats.every(one => !one.openEnded)).toBe(true)
+  })
+  const told = (deck: Deck, times: readonly number[], voice: Sound) =>
+    applyChanges(
+      deck,
+      setBeatTimes(deck, compileSlide(deck, first, lasting(30)), { slide: first, times, until: 9, voice }, countingContext('n')),
+    )
+  const movingFor = (duration: number): Change[] => [
+    putRecord('elements', { ...textElement('words', first, ['Two boats']), order: 'x1' }),
+    putRecord('cues', cue({ id: 'in', beat: beatsOf(three, first)[0]!.id, element: 'words', duration })),
+  ]
+  it('stay with the voice when entrances are added, and move with it when it begins later or is cut at its start', () => {
+    const deck = withSound({ use: 'narration', untilSlide: first })
+    const set = told(deck, [2.5, 4], deck.sounds.sound!)
+    const starts = (of: Deck) => rundown(of, 'film', lasting(30)).slides[0]!.beats.map(one => one.start)
+    expect(starts(set)).toEqual([0, 2.5, 4])
+    expect(starts(applyChanges(set, movingFor(1.7)))).toEqual([0, 2.5, 4])
+    expect(starts(applyChanges(set, [setRecord('sounds', 'sound', { delay: 1 })]))).toEqual([0, 3.5, 5])
+    expect(starts(applyChanges(set, [setRecord('sounds', 'sound', { from: 1 })]))).toEqual([0, 1.5, 3])
+    // What moves longer than the voice leaves time for is not cut: the beat after it waits.
+    expect(starts(applyChanges(set, movingFor(3)))).toEqual([0, 3, 4])
+    // Where the voice is gone they hold as long as they did.
+    expect(starts(applyChanges(set, [{ do: 'drop', table: 'sounds', id: 'sound' }]))).toEqual([0, 2.5, 4])
+  })
+  it('that stay with a voice are held for another moment of it where another hold is asked for', () => {
+    const deck = withSound({ use: 'narration', untilSlide: first })
+    const set = told(deck, [2.5, 4], deck.sounds.sound!)
+    const [entry] = compileSlide(set, first, lasting(30)).beats
+    expect(holdFor(entry!, 3)).toEqual({ kind: 'voice', sound: 'sound', at: 3, seconds: 3 })
+    expect(holdFor({ beat: beat({ id: 'b', slide: first, hold: { kind: 'reading' } }), hold: 2 }, 3)).toEqual({
+      kind: 'seconds',
+      seconds: 3,
+    })
   })
   it('squeeze what moves for longer than there is time', () => {
     const deck = applyChanges(three, [

@@ -1,4 +1,4 @@
-import { putRecord, setRecord, applyChanges, cuesOf, plainText, slidesOf, type Deck, type Element } from '../model'
+import { beatsOf, putRecord, setRecord, applyChanges, cuesOf, plainText, slidesOf, type Deck, type Element } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { poseNamed } from '../figures'
@@ -15,6 +15,7 @@ import {
   isStillAfter,
   lastMoment,
   momentAt,
+  repeatedFrames,
   rundown,
   secondsAt,
   stillFrame,
@@ -91,6 +92,25 @@ describe('a slide’s score', () => {
           if (id !== edited.element && !(endless && moment.beat > 0)) expect(after!.get(id)).toEqual(before!.get(id))
       }),
     )
+  })
+
+  it('counts what goes on until the slide ends with its first round, and shows it from frame to frame of a film', () => {
+    const base = freshDeck()
+    const slide = slidesOf(base)[0]!.id
+    const [first] = beatsOf(base, slide)
+    const deck = applyChanges(base, [
+      putRecord('elements', textElement('word', slide, ['Now'])),
+      setRecord('beats', first!.id, { hold: { kind: 'seconds', seconds: 0 } }),
+      putRecord(
+        'cues',
+        cue({ id: 'c', beat: first!.id, element: 'word', what: 'emphasis', effect: 'pulse', delay: 0.5, duration: 2, repeat: 'forever' }),
+      ),
+    ])
+    const plan = rundown(deck, 'film', timingContext)
+    expect(plan.slides[0]!.beats[0]!.length).toBe(2.5)
+    const repeated = repeatedFrames(plan, 10)
+    expect(repeated).toHaveLength(25)
+    expect(repeated.slice(6).every(same => !same)).toBe(true)
   })
 
   it('brings paragraphs one by one over beats, and lines added later with the last', () => {

@@ -8,6 +8,7 @@ const uploads = /^\/api\/(?:decks\/file|themes\/file|media(?:\/clip|\/voice|\/[^
 /** Calls whose answer is asked for with more words than others. */
 const larger: readonly [RegExp, number][] = [
   [/^\/api\/pieces$/, 8 * megabyte],
+  [/^\/api\/motions$/, megabyte],
   [/^\/api\/screen\/report$/, megabyte],
   [/^\/api\/fonts\/outlines$/, megabyte],
   [/^\/api\/(?:decks|loops)\//, megabyte],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { cssColor } from '#core/color'
-import type { Deck, TextElement, Theme } from '#core/model'
+import type { Deck, ShapeElement, TextElement, Theme } from '#core/model'
 import { styleOf, type ShownElement } from '#core/resolved'
 import {
   fontOf,
@@ -17,11 +17,13 @@ import {
   type PlacedLetter,
   type Run,
 } from '#core/text'
+import { panelShape } from '#core/shapes'
 import type { Track } from '#core/timing'
 import type { StageHost } from '../host'
 import { fontStack } from '../measurer'
 import { backgroundOf } from '../paint'
 import IconView from './IconView.vue'
+import ShapeView from './ShapeView.vue'
 
 const props = defineProps<{
   deck: Deck
@@ -142,13 +144,13 @@ const letterPart = (letter: PlacedLetter) =>
 const outer = computed(() => {
   const { panel, outline } = props.element
   return {
-    ...(panel
+    ...(panel && !panel.shape
       ? {
           ...(panel.fill ? backgroundOf(panel.fill, palette.value, props.element.box, props.host, props.scale) : {}),
           borderRadius: `${panel.radius}px`,
         }
       : {}),
-    ...(panel?.border
+    ...(panel?.border && !panel.shape
       ? {
           border:
             `${panel.border.width}px ${panel.border.dash?.length ? 'dashed' : 'solid'} ` + `${cssColor(panel.border.color, palette.value)}`,
@@ -157,6 +159,13 @@ const outer = computed(() => {
     ...(outline ? { WebkitTextStroke: `${outline.width}px ${cssColor(outline.color, palette.value)}`, paintOrder: 'stroke fill' } : {}),
     color: cssColor(style.value.color, palette.value),
   }
+})
+/** The shape that stands behind the words. */
+const shaped = computed(() => panelShape(props.element) as (ShapeElement & ShownElement) | null)
+/** Where the words begin within their panel's padding; a border of the box stands outside of that. */
+const padded = computed(() => {
+  const { panel } = props.element
+  return `${panel?.shape ? inset.value : (panel?.padding ?? 0)}px`
 })
 const family = computed(() => fontStack(style.value.family ?? props.theme.fonts[style.value.font]))
 const bulletStyle = (line: Line) => {
@@ -178,6 +187,7 @@ const bulletSource = (line: Line) =>
 
 <template>
   <div class="stage-text" :style="outer">
+    <ShapeView v-if="shaped" :palette="palette" :element="shaped" :host="host" :scale="scale" />
     <p
       v-if="isEmpty && prompts && element.prompt"
       class="stage-prompt"
@@ -185,11 +195,7 @@ const bulletSource = (line: Line) =>
     >
       {{ element.prompt }}
     </p>
-    <div
-      v-if="along"
-      class="stage-lines stage-said"
-      :style="{ left: `${element.panel?.padding ?? 0}px`, top: `${element.panel?.padding ?? 0}px` }"
-    >
+    <div v-if="along" class="stage-lines stage-said" :style="{ left: padded, top: padded }">
       <span
         v-for="(letter, index) in along"
         :key="index"
@@ -201,11 +207,7 @@ const bulletSource = (line: Line) =>
         </span>
       </span>
     </div>
-    <div
-      v-else
-      class="stage-lines stage-said"
-      :style="{ left: `${element.panel?.padding ?? 0}px`, top: `${element.panel?.padding ?? 0}px` }"
-    >
+    <div v-else class="stage-lines stage-said" :style="{ left: padded, top: padded }">
       <div
         v-for="line in layout.lines"
         :key="line.index"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
+import { wordsInShape } from '#core/edits'
 import type { ShownElement } from '#core/resolved'
 import type { Id } from '#core/values'
 import { SlideView, stageHostKey } from '#stage'
@@ -68,7 +69,13 @@ function open(element: ShownElement, top: Id = element.id, at: { x: number; y: n
   if (element.pinned || element.locked || (where.isForm && !element.placeholder) || !store.canEdit) return
   selected.select(element.id)
   stage.pressedAt = at
-  if (element.kind === 'text' && !element.field) stage.editing = element.id
+  if (element.kind === 'shape') {
+    const changes = wordsInShape(store.current, { shape: element.id })
+    if (!changes.length) return
+    store.edit(`write in ${element.name}`, changes)
+    selected.select(element.id)
+    stage.editing = element.id
+  } else if (element.kind === 'text' && !element.field) stage.editing = element.id
   else if (element.kind === 'table' && !element.table) stage.editing = element.id
   else if (element.kind === 'picture' && element.media && !element.logo) stage.framing = element.id
 }

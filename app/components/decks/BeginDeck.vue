@@ -17,6 +17,15 @@ async function begin() {
   begun.value = { deck: id, words: words.value }
   await navigateTo(`/decks/${id}`)
 }
+/** The levels of a page that is pasted stand here as an outline writes them. */
+function paste(event: ClipboardEvent) {
+  const text = outlineIn(event.clipboardData)
+  if (text === event.clipboardData?.getData('text/plain')) return
+  event.preventDefault()
+  const field = event.target as HTMLTextAreaElement
+  field.setRangeText(text, field.selectionStart, field.selectionEnd, 'end')
+  words.value = field.value
+}
 </script>
 
 <template>
@@ -28,6 +37,7 @@ async function begin() {
         :rows="4"
         aria-label="Paste your words, a line a slide"
         placeholder="Paste your words, a line a slide, or just start writing"
+        @paste="paste"
         @keydown.ctrl.enter="begin"
         @keydown.meta.enter="begin"
       />

@@ -8,6 +8,7 @@ import {
   effectsFor,
   fastestOf,
   leastLength,
+  moveToBeat,
   paceFor,
   partName,
   partWays,
@@ -89,14 +90,9 @@ const held = computed(() => {
   const round = item.value?.round ?? 0
   return cue.value && !isCamera.value && !follows.value && round > cue.value.duration + 0.001 ? round : null
 })
-function moveToBeat(beat: string) {
+function putInBeat(beat: string) {
   if (!cue.value) return
-  // What followed it in its old beat starts with that beat now.
-  const followers = others.value.filter(other => other.anchor.to !== 'beat' && other.anchor.cue === cue.value!.id)
-  store.edit('move a cue to another beat', [
-    ...setFields(store.current, { table: 'cues', id: cue.value.id, fields: { beat, anchor: { to: 'beat' } } }),
-    ...followers.flatMap(other => setFields(store.current, { table: 'cues', id: other.id, fields: { anchor: { to: 'beat' } } })),
-  ])
+  store.edit('move a cue to another beat', moveToBeat(store.current, where.keptScore!, { beat, starts: new Map([[cue.value.id, 0]]) }))
 }
 const byWords = (by: Parts['by']) => {
   if (by === 'paragraph') return 'by line of the list'
@@ -173,7 +169,7 @@ const setParts = (by: Parts['by'] | 'whole') =>
         :model-value="cue.beat"
         :items="beats.map((beat, index) => ({ value: beat.id, label: index + 1 }))"
         label="Beat"
-        @update:model-value="moveToBeat"
+        @update:model-value="putInBeat"
       />
     </div>
     <div class="row">

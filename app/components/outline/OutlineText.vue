@@ -179,7 +179,7 @@ const readOutline = async (text: string, name?: string) => (await import('#core/
 
 /** Several lines at once become slides with their lines; a slide that is still empty gives way to them. */
 async function paste(event: ClipboardEvent, row: Row, line: number) {
-  const text = event.clipboardData?.getData('text/plain') ?? ''
+  const text = outlineIn(event.clipboardData)
   if (!/\n/.test(text.trim())) return
   event.preventDefault()
   if (line < 0) return takeOutline(text, row)

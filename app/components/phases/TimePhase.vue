@@ -19,6 +19,7 @@ const host = computed(() => ({
 provide(stageHostKey, () => host.value)
 const { toggle, playBeat, step, speed } = usePlayback()
 const tapping = useTapping()
+const motions = useMotions()
 const recording = ref<{ onto: { media: string; at: number } | null } | null>(null)
 /** Where a voice proposes that beats begin, seconds after the slide’s opening. */
 const proposed = ref<number[]>([])
@@ -233,8 +234,11 @@ const marks = [
       </p>
       <span class="presses">
         <UButton color="primary" variant="solid" @click="takeProposed">Start them there</UButton>
-        <UButton variant="ghost" @click="proposed = []">No</UButton>
+        <UButton variant="ghost" @click="proposed = []">Cancel</UButton>
       </span>
+    </div>
+    <div v-else-if="motions.asked" class="over">
+      <ApplyMotion />
     </div>
     <RecordVoice v-if="recording" :slide="where.slideId" :onto="recording.onto" @kept="kept" @close="recording = null" />
   </div>

@@ -1,4 +1,5 @@
 import { setFields } from '../../edits'
+import { holdFor } from '../../timing'
 import type { Finding, Rule } from '../finding'
 
 /** What is less than this, seconds, nobody notices. */
@@ -10,7 +11,8 @@ const seconds = (value: number) => `${value.toFixed(1)} s`
 export const hold: Rule = ({ slide }) =>
   slide.score.beats.flatMap((beat): Finding[] => {
     const missing = beat.reading.seconds - beat.hold
-    if (slide.beats[beat.index]!.openEnded || beat.beat.hold.kind !== 'seconds' || missing <= slack) return []
+    const { kind } = beat.beat.hold
+    if (slide.beats[beat.index]!.openEnded || (kind !== 'seconds' && kind !== 'voice') || missing <= slack) return []
     const words = beat.reading.words + beat.reading.numbers
     const what =
       words && beat.reading.marks
@@ -31,7 +33,7 @@ export const hold: Rule = ({ slide }) =>
         message: `Beat ${beat.index + 1} holds for ${seconds(beat.hold)}. Its ${what} ${seconds(needed)}.`,
         remedy: {
           label: `Hold ${seconds(needed - beat.hold)} longer`,
-          changes: deck => setFields(deck, { table: 'beats', id: beat.beat.id, fields: { hold: { kind: 'seconds', seconds: needed } } }),
+          changes: deck => setFields(deck, { table: 'beats', id: beat.beat.id, fields: { hold: holdFor(beat, needed) } }),
         },
       },
     ]

@@ -43,9 +43,27 @@ function isRange(lines: readonly string[]): boolean {
   return lines.length > 1 && cells[0]! > 1 && cells.every(count => count === cells[0]) && !/^[\t ]/.test(lines[0]!)
 }
 
-/** A list: the first line has a sign or a number, and each other one too or an indent. */
-const isList = (lines: readonly string[]) =>
-  lines.length > 1 && listed.test(lines[0]!) && lines.every(line => listed.test(line) || /^[\t ]+/.test(line))
+/** Two lines with a sign or number, or one that stands further in than another, make a list: what was meant has levels. */
+const hasLevels = (lines: readonly string[]) =>
+  lines.filter(line => listed.test(line)).length > 1 ||
+  (lines.length > 1 && lines.some(line => depthOf(line) >= 4 && depthOf(line) > depthOf(lines[0]!)))
+
+/** Lines with their levels: how far each stands in, one deeper at a time; those without a sign at the very left are no items. */
+function levelled(lines: readonly string[]): { text: string; level: number }[] {
+  const least = Math.min(...lines.map(depthOf))
+  let depths: number[] = []
+  return lines.map(line => {
+    const [depth, isItem] = [depthOf(line) - least, listed.test(line)]
+    const text = line.trimStart().replace(listed, '').trim()
+    if (!isItem && depth === 0) {
+      depths = []
+      return { text, level: 0 }
+    }
+    while (depths.length && depths.at(-1)! >= depth) depths.pop()
+    depths.push(depth)
+    return { text, level: Math.min(9, depths.length) }
+  })
+}
 
 /**
  * What plain text is that was pasted: the source of a drawing, a range of cells, a list, or words.
@@ -62,12 +80,9 @@ export function readPasted(plain: string): Pasted {
   if (!lines.length) return { is: 'nothing' }
   if (isRange(lines)) return { is: 'range', rows: lines.join('\n') }
   if (lines.length > mostPastedLines) return { is: 'too long', lines: lines.length }
-  if (!isList(lines)) return { is: 'words', text: textOf(lines) }
-  const items = lines.map(line => ({
-    text: line.replace(/^\s+/, '').replace(listed, ''),
-    level: Math.min(9, 1 + Math.round(depthOf(line) / 2)),
-  }))
-  return { is: 'list', text: textOf(items) }
+  if (!hasLevels(lines)) return { is: 'words', text: textOf(lines.map(line => line.trim())) }
+  const items = levelled(lines)
+  return { is: items.every(item => item.level > 0) ? 'list' : 'words', text: textOf(items) }
 }
 
 /** What text with its marks is, as a page or a word processor gave it: lines without words are left out. */

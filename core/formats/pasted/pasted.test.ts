@@ -18,6 +18,8 @@ describe('what was pasted', () => {
     ['list', '1. Astrel\n2) Quill\n  with the tide'],
     ['list', '• Astrel\r\n• Quill\r\n'],
     ['words', '- Astrel\nand words that follow'],
+    ['words', 'Routes:\n- Astrel\n- Quill'],
+    ['words', 'Routes\n\tAstrel\n\tQuill'],
     ['words', '2026 was a good year\n2025 was not'],
     ['range', 'quay\tboats\nAstrel\t12'],
     ['words', 'quay\tboats'],
@@ -33,10 +35,35 @@ describe('what was pasted', () => {
     expect(readPasted(plain).is).toBe(is)
   })
 
-  it('keeps how deep the lines of a list stood, two spaces or half a tab a level, nine at most', () => {
+  it('keeps how deep the lines of a list stood, by spaces or tabs, nine levels at most', () => {
     expect(levels('- a\n  - b\n    - c\n- d')).toEqual([1, 2, 3, 1])
-    expect(levels('- a\n\t- b')).toEqual([1, 3])
-    expect(levels(`- a\n${' '.repeat(60)}- b`)).toEqual([1, 9])
+    expect(levels('- a\n\t- b\n\t\t- c\n\t- d')).toEqual([1, 2, 3, 2])
+    expect(levels(Array.from({ length: 12 }, (_, depth) => `${' '.repeat(depth)}- a`).join('\n'))).toEqual([
+      1, 2, 3, 4, 5, 6, 7, 8, 9, 9, 9, 9,
+    ])
+  })
+
+  it('makes levels of tabs and dashes under lines that have none', () => {
+    const lines = (plain: string) => {
+      const read = readPasted(plain)
+      return read.is === 'words' && read.text.content.map(one => [one.attrs?.level ?? 0, plainText({ type: 'doc', content: [one] })])
+    }
+    expect(lines('Routes\n\tAstrel\n\t\tevery hour\n\tQuill\nFares')).toEqual([
+      [0, 'Routes'],
+      [1, 'Astrel'],
+      [2, 'every hour'],
+      [1, 'Quill'],
+      [0, 'Fares'],
+    ])
+    expect(lines('Routes:\n- Astrel\n- Quill')).toEqual([
+      [0, 'Routes:'],
+      [1, 'Astrel'],
+      [1, 'Quill'],
+    ])
+    expect(lines('\tindented\n\twords')).toEqual([
+      [0, 'indented'],
+      [0, 'words'],
+    ])
   })
 
   it('takes the signs and numbers of a list away, and nothing else of its words', () => {

@@ -93,6 +93,10 @@ const textElement = z.object({
       padding: z.number().min(0).max(400),
       radius: z.number().min(0).max(400),
       border: strokeSchema.nullable().optional(),
+      /** A shape of core/shapes that the panel has, with what varies in it and how far its lines are off; absent is a rectangle. */
+      shape: z.string().min(1).max(60).optional(),
+      amounts: amountsSchema.optional(),
+      rough: fractionSchema.optional(),
     })
     .nullable()
     .optional(),
@@ -335,6 +339,8 @@ export type Element = z.infer<typeof elementSchema>
 /** An element of any kind without some of the fields that all kinds have. */
 export type ElementWithout<K extends 'id' | 'owner' | 'order'> = Element extends infer E ? (E extends Element ? Omit<E, K> : never) : never
 export type ElementKind = Element['kind']
+/** All kinds of elements. */
+export const elementKinds = elementSchema.options.map(option => option.shape.kind.value)
 export type TextElement = z.infer<typeof textElement>
 export type PictureElement = z.infer<typeof pictureElement>
 export type ShapeElement = z.infer<typeof shapeElement>

@@ -91,6 +91,11 @@ export const holdSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('seconds'), seconds: secondsSchema }),
   z.object({ kind: z.literal('reading') }),
   z.object({ kind: z.literal('media') }),
+  /**
+   * Until a moment of a voice that begins on the slide has come: `at` seconds into its file. `seconds` is how long it holds where that
+   * voice is not there.
+   */
+  z.object({ kind: z.literal('voice'), sound: idSchema, at: secondsSchema, seconds: secondsSchema }),
 ])
 
 export const beatSchema = z.object({

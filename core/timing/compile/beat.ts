@@ -109,27 +109,44 @@ function playedFrom(work: Work, { cue, effect }: ScoreCue): number | undefined {
   return spanOfClip(element, work.context)?.seconds
 }
 
-/** Seconds that a beat holds where no speaker decides. `spoken`: until the voices of the slide have ended. */
-function holdOf(work: Work, hold: Hold, moves: number, reading: number, cues: readonly ScoreCue[], spoken: number): number {
+/** What a beat's hold is reckoned from: where the beat begins after the slide's opening, what happens in it, and when the voices end. */
+interface Holding {
+  at: number
+  moves: number
+  reading: number
+  cues: readonly ScoreCue[]
+  /** Until the voices of the slide have ended, seconds from the beat's start. */
+  spoken: number
+}
+
+/** Seconds that a beat holds where no speaker decides. */
+function holdOf(work: Work, hold: Hold, { at, moves, reading, cues, spoken }: Holding): number {
   if (hold.kind === 'seconds') return hold.seconds
   if (hold.kind === 'reading') return Math.max(leastReadingHold, reading)
+  if (hold.kind === 'voice') {
+    const voice = work.voices.find(({ sound }) => sound.id === hold.sound)
+    return voice ? Math.max(0, voice.start + hold.at - (voice.sound.from ?? 0) - at - moves) : hold.seconds
+  }
   const ends = cues.filter(({ cue }) => cue.what === 'media').map(cue => cue.start + (playedFrom(work, cue) ?? 0))
   return Math.max(0, Math.max(spoken, ...ends) - moves)
 }
+
+/** Seconds into a beat until what moves has moved: what goes on until the slide ends counts with its first round, clips not at all. */
+export const movesUntil = (cues: readonly ScoreCue[]): number =>
+  cues.reduce((most, { cue, end }) => (cue.what === 'media' ? most : Math.max(most, end)), 0)
 
 /** One beat of a slide, which begins `at` seconds after the slide's opening, with what cannot be as it is written. */
 export function beatOf(work: Work, index: number, at: number): { beat: ScoreBeat; problems: TimingProblem[] } {
   const { deck } = work
   const { cues, circles } = scoredCues(work, index)
   const record = work.beats[index]!
-  const finite = cues.filter(({ cue }) => cue.repeat !== 'forever' && cue.what !== 'media')
-  const moves = finite.reduce((most, cue) => Math.max(most, cue.end), 0)
+  const moves = movesUntil(cues)
   const read = readingIn(work, index, cues)
   const { language, audience } = infoOf(deck)
   const reading = { ...read, seconds: readingSeconds(read, language, audience) }
   const isLast = index === work.beats.length - 1
   const spoken = isLast ? Math.max(0, ...work.voices.map(voice => voice.start + voice.seconds - at)) : 0
-  const hold = holdOf(work, record.hold, moves, reading.seconds, cues, spoken)
+  const hold = holdOf(work, record.hold, { at, moves, reading: reading.seconds, cues, spoken })
   const start = index === 0 ? 'open' : record.start
   return {
     beat: { beat: record, index, start, cues, moves, hold, length: moves + hold, at, reading },

@@ -10,7 +10,7 @@ import { beatOf } from './beat'
 import { trackOf } from './track'
 import { byHand, isCamera, workOn, type Work } from './work'
 
-export { leastReadingHold } from './beat'
+export { leastReadingHold, movesUntil } from './beat'
 
 /** The beats of a slide one after the other, with what in them cannot be as it is written. */
 function beatsIn(work: Work): { beats: ScoreBeat[]; problems: TimingProblem[]; length: number } {

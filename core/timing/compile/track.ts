@@ -16,6 +16,27 @@ function linesOf(work: Work, element: ShownElement): readonly Place[] {
   return lines.length ? lines : whole
 }
 
+/** Letters reach over the line that they are set on by so much of its height. */
+const overhang = 0.15
+
+/** What of an element's box is seen: of plain words where they stand, of all else the whole box. */
+function seenOf(element: ShownElement, lines: readonly Place[], said: Track['said']): Place {
+  const { width, height, angle } = element.box
+  const whole = { x: 0, y: 0, width, height }
+  const [first] = lines
+  if (element.kind !== 'text' || !first || said.length || element.panel || element.along || angle) return whole
+  const pad = first.height * overhang
+  // What marks the items of a list stands before its lines.
+  const isList = element.text.content.some(paragraph => paragraph.attrs?.level)
+  const left = isList ? 0 : Math.min(...lines.map(line => line.x)) - pad
+  const [top, right, bottom] = [
+    Math.min(...lines.map(line => line.y)),
+    Math.max(...lines.map(line => line.x + line.width)) + pad,
+    Math.max(...lines.map(line => line.y + line.height)),
+  ]
+  return { x: left, y: top - pad, width: right - left, height: bottom - top + 2 * pad }
+}
+
 /** Whether it is unseen until its first presence cue begins: it comes in, with all that there is of it. */
 function isHiddenBefore(presence: readonly ScoreCue[], partCount: number): boolean {
   const [first] = presence
@@ -43,16 +64,19 @@ export function trackOf(work: Work, element: ShownElement, cues: readonly ScoreC
   const partCount = cues.find(({ span }) => span)?.span?.place.length ?? 0
   const soonest = cues.reduce((best, cue) => (cue.beat < best.beat || (cue.beat === best.beat && cue.start < best.start) ? cue : best))
   const holdsUp = element.kind === 'figure' && cues.some(({ effect }) => effect.figure?.holds)
+  const lines = linesOf(work, element)
+  const said = isText(element) ? cues.flatMap(({ cue, effect }) => (effect.says ? [saidBy(cue, element)] : [])) : []
   return {
     element,
-    lines: linesOf(work, element),
+    lines,
+    seen: seenOf(element, lines, said),
     cues,
     presence,
     partsBy: work.fine.get(element.id) ?? null,
     partCount,
     clip: element.kind === 'film' || element.kind === 'sound' ? spanOfClip(element, work.context) : null,
     looping: (element.kind === 'film' || element.kind === 'sound') && element.loop === true,
-    said: isText(element) ? cues.flatMap(({ cue, effect }) => (effect.says ? [saidBy(cue, element)] : [])) : [],
+    said,
     drawing: work.drawings.get(element.id) ?? null,
     hands: holdsUp ? handsOf(work.deck, element) : null,
     hiddenBefore: isHiddenBefore(presence, partCount),

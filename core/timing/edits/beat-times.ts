@@ -1,4 +1,4 @@
-import { putRecord, setRecord, beatsOf, type Beat, type Change, type Deck, type EditContext } from '../../model'
+import { putRecord, setRecord, beatsOf, type Beat, type Change, type Deck, type EditContext, type Sound } from '../../model'
 import { ordersAt, type Id } from '../../values'
 import type { Score } from '../score'
 import { stretch } from './stretch'
@@ -14,12 +14,13 @@ export const tidyTimes = (times: readonly number[]): number[] =>
 /**
  * Lets the beats of a slide after its first begin at given seconds after it opened, by themselves: each beat before holds
  * until then, and what moves for longer than there is time for is squeezed. Times beyond the last beat make new beats; the
- * beats beyond the last time stay as they are. `until` is how long the slide lasts from its opening, where that is known.
+ * beats beyond the last time stay as they are. `until` is how long the slide lasts from its opening, where that is known. With
+ * `voice` the beats hold until those moments of it: they stay with it, whatever else comes to move.
  */
 export function setBeatTimes(
   deck: Deck,
   score: Score,
-  wish: { slide: Id; times: readonly number[]; until?: number },
+  wish: { slide: Id; times: readonly number[]; until?: number; voice?: Sound },
   context: EditContext,
 ): Change[] {
   const times = tidyTimes(wish.times)
@@ -30,6 +31,11 @@ export function setBeatTimes(
   const more = Math.max(0, starts.length - beats.length)
   const orders = ordersAt(beats, Infinity, more)
   const endOf = (index: number) => starts[index + 1] ?? (wish.until !== undefined && wish.until > starts[index]! ? wish.until : undefined)
+  const { voice } = wish
+  const holding = (end: number, seconds: number): Beat['hold'] =>
+    voice
+      ? { kind: 'voice', sound: voice.id, at: round(Math.max(0, end - voice.delay + (voice.from ?? 0))), seconds: round(seconds) }
+      : { kind: 'seconds', seconds: round(seconds) }
   for (const [index, start] of starts.entries()) {
     const until = endOf(index)
     const beat = beats[index]
@@ -39,7 +45,7 @@ export function setBeatTimes(
         slide: wish.slide,
         order: orders[index - beats.length]!,
         start: 'self',
-        hold: until === undefined ? { kind: 'reading' } : { kind: 'seconds', seconds: round(until - start) },
+        hold: until === undefined ? { kind: 'reading' } : holding(until, until - start),
       }
       changes.push(putRecord('beats', record))
       continue
@@ -49,7 +55,7 @@ export function setBeatTimes(
       const moves = score.beats[index]?.moves ?? 0
       const length = until - start
       if (moves > length) changes.push(...stretch(deck, { beats: [beat.id] }, length / moves).filter(change => change.table === 'cues'))
-      fields.hold = { kind: 'seconds', seconds: round(Math.max(0, length - moves)) }
+      fields.hold = holding(until, Math.max(0, length - moves))
     }
     if (Object.keys(fields).length) changes.push(setRecord('beats', beat.id, fields))
   }

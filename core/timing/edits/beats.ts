@@ -1,8 +1,17 @@
 import { dropRecord, putRecord, setRecord, beatsOf, cuesOf, type Beat, type Change, type Deck, type EditContext } from '../../model'
 import { orderAt, ordersAt, type Id } from '../../values'
-import type { Score, ScoreCue } from '../score'
+import { movesUntil } from '../compile'
+import type { Score, ScoreBeat } from '../score'
 
 const round = (seconds: number) => Math.round(seconds * 1000) / 1000
+
+/** The hold that lets a beat hold for some seconds: one that waits for a moment of a voice waits for another moment of it. */
+export function holdFor({ beat, hold }: Pick<ScoreBeat, 'beat' | 'hold'>, seconds: number): Beat['hold'] {
+  const wanted = round(Math.max(0, seconds))
+  return beat.hold.kind === 'voice'
+    ? { ...beat.hold, at: round(Math.max(0, beat.hold.at + wanted - hold)), seconds: wanted }
+    : { kind: 'seconds', seconds: wanted }
+}
 
 /**
  * Parts a beat at some seconds into it: what starts there or later goes into a new beat that follows, at the same times as
@@ -17,14 +26,13 @@ export function splitBeat(deck: Deck, score: Score, wish: { beat: Id; at: number
   const id = context.id()
   const moving = entry.cues.filter(item => item.start >= wish.at - 1e-6)
   const gone = new Set(moving.map(item => item.cue.id))
-  const endOf = (items: readonly ScoreCue[]) =>
-    items.reduce((most, { cue, end }) => (cue.repeat === 'forever' || cue.what === 'media' ? most : Math.max(most, end)), 0)
-  const moves = endOf(entry.cues.filter(item => !gone.has(item.cue.id)))
+  const moves = movesUntil(entry.cues.filter(item => !gone.has(item.cue.id)))
   /** When the second begins: what moves across the cut comes to its end first. */
   const begins = Math.max(wish.at, moves)
-  const movesLater = Math.max(0, endOf(moving) - begins)
-  // The two last as long together as the one did, whatever it held for; a clip that comes in the second is still waited for.
-  const waits = entry.beat.hold.kind === 'media' && moving.some(item => item.cue.what === 'media')
+  const movesLater = Math.max(0, movesUntil(moving) - begins)
+  // The two last as long together as the one did, whatever it held for; a voice, and a clip that comes in the second, are still waited for.
+  const { kind } = entry.beat.hold
+  const waits = kind === 'voice' || (kind === 'media' && moving.some(item => item.cue.what === 'media'))
   const hold: Beat['hold'] = waits ? entry.beat.hold : { kind: 'seconds', seconds: round(Math.max(0, entry.length - begins - movesLater)) }
   return [
     putRecord('beats', { id, slide: entry.beat.slide, order: order!, start: wish.start, hold }),

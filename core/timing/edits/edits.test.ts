@@ -19,6 +19,7 @@ import {
   nearestMoment,
   partWords,
   pasteCues,
+  reverseMotion,
   rundown,
   setUsual,
   setUsualTransition,
@@ -457,6 +458,44 @@ describe('carrying cues to other elements', () => {
       ['pulse', undefined],
     ])
     expect(clipCues(deck, ['gone'])).toBeNull()
+  })
+})
+
+describe('motion turned the other way round', () => {
+  it('lets what began last begin first, and is itself again when turned twice', () => {
+    fc.assert(
+      fc.property(anyDeck, fc.nat(), (deck, pick) => {
+        const moved = Object.values(deck.elements).filter(element => cuesOfElement(deck, element.id).length)
+        fc.pre(moved.length > 0)
+        const own = cuesOfElement(deck, moved[pick % moved.length]!.id).map(one => one.id)
+        const once = reverseMotion(clipCues(deck, own)!)
+        const again = reverseMotion(reverseMotion(once))
+        expect(again.beats).toEqual(once.beats)
+        expect(again.cues.map(one => [one.id, one.what])).toEqual(once.cues.map(one => [one.id, one.what]))
+        // One of each beat begins at once, whatever it waited for before.
+        const soonest = new Map<string, number>()
+        for (const one of again.cues) soonest.set(one.beat, Math.min(soonest.get(one.beat) ?? Infinity, one.delay))
+        expect([...soonest.values()].every(delay => delay === 0)).toBe(true)
+      }),
+    )
+  })
+
+  it('makes an exit of an entrance, from the last beat back, with parts from the other end', () => {
+    const beat = 'b'
+    const clipping = {
+      kind: 'text' as const,
+      cues: [
+        cue({ id: 'in', beat, element: 'line', what: 'enter', duration: 1, parts: { by: 'word', stagger: 0.1 } }),
+        cue({ id: 'eye', beat, element: 'line', what: 'emphasis', duration: 2, anchor: { to: 'end', cue: 'in' }, delay: 0.5 }),
+      ],
+      beats: { [beat]: 0 },
+    }
+    const turned = reverseMotion(clipping)
+    expect(turned.beats).toEqual({ [beat]: -1 })
+    expect(turned.cues.map(one => [one.what, one.delay, one.anchor.to, one.parts?.backwards])).toEqual([
+      ['exit', 2.5, 'beat', true],
+      ['emphasis', 0, 'beat', undefined],
+    ])
   })
 })
 

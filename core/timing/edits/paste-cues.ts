@@ -18,7 +18,7 @@ import { effectNamed } from '../effects'
 export interface CueClipping {
   kind: ElementKind
   cues: readonly Cue[]
-  /** The index of each cue's beat, by beat. */
+  /** The place of each cue's beat, by beat: from 0 from the slide's first on, from −1 from its last back. */
   beats: Readonly<Record<Id, number>>
 }
 
@@ -41,6 +41,13 @@ export function clipCues(deck: Deck, cues: readonly Id[]): CueClipping | null {
       ]),
     ),
   }
+}
+
+/** The beat of a slide at a place: from 0 from its first on, from −1 from its last back; the nearest where there are fewer. */
+function beatAtPlace(deck: Deck, slide: Id, place: number) {
+  const beats = beatsOf(deck, slide)
+  const index = place < 0 ? beats.length + place : place
+  return beats[Math.min(beats.length - 1, Math.max(0, index))]
 }
 
 /** The ways of telling parts apart that a kind of element knows. */
@@ -86,8 +93,14 @@ export function pasteCues(
     return [
       ...dropCues(deck, before),
       ...clipping.cues.map((cue): Change => {
-        const beat = beats[Math.min(clipping.beats[cue.beat] ?? 0, beats.length - 1)]!
+        const beat = beatAtPlace(deck, element.owner, clipping.beats[cue.beat] ?? 0)!
+        const { to } = cue.anchor
         const follows = cue.anchor.to === 'beat' ? undefined : clipping.cues.find(other => other.id === (cue.anchor as { cue: Id }).cue)
+        // What goes out in the beat in which it came in goes once it is there.
+        const entrance =
+          cue.what === 'exit' && to === 'beat'
+            ? cuesOfElement(deck, id).findLast(other => other.what === 'enter' && other.beat === beat.id && !before.includes(other.id))
+            : undefined
         const order = orderLast(last.has(beat.id) ? [last.get(beat.id)!] : cuesOf(deck, beat.id))
         last.set(beat.id, { order })
         return putRecord('cues', {
@@ -96,7 +109,8 @@ export function pasteCues(
           beat: beat.id,
           element: id,
           order,
-          anchor: follows && cue.anchor.to !== 'beat' ? { to: cue.anchor.to, cue: ids.get(follows.id)! } : { to: 'beat' },
+          anchor:
+            follows && to !== 'beat' ? { to, cue: ids.get(follows.id)! } : entrance ? { to: 'end', cue: entrance.id } : { to: 'beat' },
         })
       }),
     ]

@@ -19,7 +19,7 @@ import type { PartFrame } from '../part-frame'
 
 /** What an effect may know of what it moves. */
 export interface EffectRoom {
-  /** The element's box, px of deck space. */
+  /** The box of what is moved, px of deck space: of plain words where they stand, of all else the element's. */
   box: Box
   /** Deck space, px. */
   size: { width: number; height: number }

@@ -293,6 +293,24 @@ describe('an emphasis in its beat', () => {
     expect(Math.max(...xs)).toBeLessThan(lines[0]!.x + lines[0]!.width + 20)
   })
 
+  it('opens and turns about the words, not the box they stand in', () => {
+    const about = (effect: string, options: Record<string, string>, share: number) => {
+      const { frame, score } = played([{ ...emphasis, what: 'enter', effect, options, duration: 2 }])
+      const { seen, element } = score.tracks.get('words')!
+      return { part: frame(2 * share).elements.get('words')!.whole, seen, box: element.box }
+    }
+    const { part: cut, seen, box } = about('wipe', { from: 'left' }, 0.5)
+    expect(seen.width).toBeLessThan(box.width / 2)
+    const edge = (1 - cut.cut!.right) * box.width
+    expect(edge).toBeGreaterThan(seen.x)
+    expect(edge).toBeLessThan(seen.x + seen.width)
+    expect(cut.cut).toMatchObject({ top: 0, bottom: 0, left: 0 })
+    const xs = about('aperture', {}, 0.3).part.mask!.map(([x]) => x * box.width)
+    expect((Math.min(...xs) + Math.max(...xs)) / 2).toBeCloseTo(seen.x + seen.width / 2, 3)
+    const { part: grown } = about('grow', { from: 'middle' }, 0.4)
+    expect(grown.originX * box.width).toBeCloseTo(seen.x + seen.width / 2, 6)
+  })
+
   it('dims all others and not itself, and gives their light back', () => {
     const { frame } = played([{ ...emphasis, effect: 'dim-rest' }])
     expect(frame(1).elements.get('beside')!.whole.opacity).toBeCloseTo(0.25, 6)

@@ -169,6 +169,36 @@ describe('carrying over', () => {
     expect(to.elements.get('b')!.whole.opacity).toBe(1)
   })
 
+  it('draws the same words once, however each slide sets them, in their old colour at first', () => {
+    const words = (id: string, at: object, fields: object) => (owner: string) => [
+      { ...textElement(id, owner, ['Night boat to the island']), name: id, box: at, ...fields } as Element,
+    ]
+    const { carried } = two(
+      words('a', box(100, 100, 300, 400), { style: 'title', align: 'middle', color: { role: 'accent1' } }),
+      words('b', box(700, 800, 1000, 100), { style: 'body', color: { role: 'ink' } }),
+    )
+    for (const progress of [0.2, 0.5, 0.8]) {
+      const { from, to } = carried(progress)
+      expect(from.elements.get('a')!.whole.visible).toBe(false)
+      expect(to.elements.get('b')!.whole).toMatchObject({ opacity: 1, tint: { color: { role: 'accent1' } } })
+      expect(to.elements.get('b')!.whole.tint!.amount).toBeCloseTo(1 - progress, 9)
+    }
+  })
+
+  it('never shows two texts at once where one takes the place of the other', () => {
+    const words = (id: string, line: string) => (owner: string) => [{ ...textElement(id, owner, [line]), name: 'Title' } as Element]
+    const { carried } = two(words('a', 'Every hour'), words('b', 'Every two hours'))
+    const seen = (progress: number) => {
+      const { from, to } = carried(progress)
+      return [from.elements.get('a')!.whole.opacity, to.elements.get('b')!.whole.opacity]
+    }
+    expect([seen(0), seen(1)]).toEqual([
+      [1, 0],
+      [0, 1],
+    ])
+    for (const progress of [0.1, 0.3, 0.5, 0.7, 0.9]) expect(Math.min(...seen(progress))).toBe(0)
+  })
+
   it('turns one thing from its old colour to its new, drawn once', () => {
     const { carried } = two(ferry('a', { fill: { role: 'accent1' } }), ferry('b', { fill: { role: 'accent2' } }))
     const { from, to } = carried(0.25)

@@ -1,11 +1,15 @@
 <script setup lang="ts">
+import { canHoldWords } from '#core/edits'
 import type { TextElement, Theme } from '#core/model'
 import type { ShownElement } from '#core/resolved'
+import { shapes } from '#core/shapes'
 
 /** What stands behind words, what fills their letters, and the line that they run along. */
 const props = defineProps<{ element: TextElement & ShownElement; theme: Theme }>()
 const arranging = useArranging()
 const set = (label: string, fields: Partial<TextElement>) => arranging.set(label, fields)
+/** Shapes that words can stand in. */
+const holding = shapes.filter(({ name }) => canHoldWords({ shape: name }))
 type Panel = NonNullable<TextElement['panel']>
 const panel = (fields: Partial<Panel>) => {
   const next: Panel = { fill: null, padding: 24, radius: 12, ...props.element.panel, ...fields }
@@ -33,6 +37,15 @@ const along = (path: string) =>
       @update:model-value="border => panel({ border })"
     />
     <template v-if="element.panel">
+      <div class="row">
+        <span class="label">Shape</span>
+        <ChoiceField
+          :model-value="element.panel.shape ?? null"
+          :items="[{ value: null, label: 'plain' }, ...holding.map(({ name, label }) => ({ value: name, label }))]"
+          label="Shape of the panel"
+          @update:model-value="shape => panel({ shape: shape ?? undefined, amounts: undefined })"
+        />
+      </div>
       <div class="row">
         <span class="label">Room inside</span>
         <NumberField

@@ -13,9 +13,10 @@ import {
   type Element,
   type Slide,
 } from '../../../model'
-import { addCue, pasteClipping } from '../../../edits'
-import { groundHex, groundOf } from '../../../resolved'
-import { orderAt, orderLast, ordersAt, type Id } from '../../../values'
+import { hexOf, type Palette } from '../../../color'
+import { addCue, pasteClipping, type Clipping } from '../../../edits'
+import { fillOfGround, groundHex, groundOf, styleOf, themeOf, themeUnder } from '../../../resolved'
+import { exchanged, orderAt, orderLast, ordersAt, roleNames, type Color, type Id, type Paint } from '../../../values'
 import { compileSlide } from '../../compile'
 import type { TimingContext } from '../../context'
 import { dropSlides, inBeats, relinked, wholeClip, working, type Working } from './between'
@@ -86,20 +87,70 @@ function takeBeats(work: Working, board: Slide, slide: Slide, context: EditConte
   )
 }
 
-/** A slide's own ground, where it is another than the board's: a rectangle behind its view. */
-function takeGround(work: Working, board: Slide, slide: Slide, view: BoardView, context: EditContext) {
-  if (groundHex(work.now, slide) === groundHex(work.now, board)) return
-  const backdrop: Element = {
-    id: context.id(),
-    owner: board.id,
-    order: orderLast(elementsOf(work.now, board.id)),
-    kind: 'shape',
-    shape: 'rectangle',
-    name: `Ground of ${view.name}`.slice(0, 200),
-    fill: groundOf(work.now, slide),
-    box: view.box,
+/** What a rectangle is filled with that stands for a slide's ground. Four colours become a gradient across them. */
+function paintOfGround(deck: Deck, slide: Slide): Paint {
+  const fill = fillOfGround(deck, slide)?.fill
+  if (!fill) return groundOf(deck, slide)
+  if (fill.kind === 'picture') {
+    const { kind, media, natural, view } = fill
+    return { kind, media, natural, ...(view ? { view } : {}) }
   }
-  work.do([putRecord('elements', backdrop)])
+  if (fill.kind !== 'corners') return fill
+  const [topLeft, topRight, bottomRight] = fill.colors
+  const stops = [topLeft!, topRight!, bottomRight!].map((color, index) => ({ color, at: index / 2 }))
+  return { kind: 'linear', angle: 135, stops }
+}
+
+/** A slide's own ground, where it is another than the board's: a rectangle behind its view, with what lies over a picture on it. */
+function takeGround(work: Working, board: Slide, slide: Slide, view: BoardView, context: EditContext) {
+  const fill = fillOfGround(work.now, slide)?.fill
+  if (!fill && groundHex(work.now, slide) === groundHex(work.now, board)) return
+  const put = (name: string, paint: Paint) => {
+    const element: Element = {
+      id: context.id(),
+      owner: board.id,
+      order: orderLast(elementsOf(work.now, board.id)),
+      kind: 'shape',
+      shape: 'rectangle',
+      name: `${name} of ${view.name}`.slice(0, 200),
+      // A ground is not read on itself: its roles are those of the theme, wherever it stands.
+      fill: asSeenOn(themeUnder(work.now, slide.id).palette, themeOf(work.now, board).palette, paint),
+      box: view.box,
+    }
+    work.do([putRecord('elements', element)])
+  }
+  put('Background', paintOfGround(work.now, slide))
+  if (fill?.kind === 'picture' && fill.veil) put('Overlay', fill.veil)
+}
+
+/**
+ * A value with its colours as they were seen by one palette, for where another is seen by: a role whose colour differs there becomes one
+ * that has it there, else that colour.
+ */
+function asSeenOn<T>(before: Palette, after: Palette, value: T): T {
+  if (before === after) return value
+  const exchange = (color: Record<string, unknown>) => {
+    const role = roleNames.find(name => name === color.role)
+    if (!role || before[role] === after[role]) return undefined
+    const found = roleNames.find(name => after[name] === before[role])
+    const { role: _, ...rest } = color
+    // A tint is of a role; a colour has it mixed in.
+    return found
+      ? { ...rest, role: found }
+      : { hex: hexOf(color as Color, before), ...(rest.alpha === undefined ? {} : { alpha: rest.alpha }) }
+  }
+  return exchanged(value, exchange) as T
+}
+
+/** Elements as they were seen on their slide, for a board on whose ground roles look otherwise. */
+function elementsSeen(deck: Deck, slide: Slide, board: Slide, clipping: Clipping): Clipping {
+  const [before, after] = [themeOf(deck, slide).palette, themeOf(deck, board).palette]
+  if (before === after) return clipping
+  const saying = (element: Element): Element => {
+    if (element.kind === 'text' && element.color === undefined) return { ...element, color: styleOf(deck, element).color }
+    return element.kind === 'icon' && !element.color ? { ...element, color: { role: 'ink' } } : element
+  }
+  return { ...clipping, elements: clipping.elements.map(element => asSeenOn(before, after, saying(element))) }
 }
 
 /** Lets the camera go to a view as a beat opens; what happened there from the start happens once it has arrived. */
@@ -134,8 +185,8 @@ function takeSounds(work: Working, board: Slide, slides: readonly Slide[], start
 /**
  * Turns a run of slides into one board: each becomes a view of it, row by row, and the camera goes from one to the next
  * where one slide followed the other. Beats, motion and sounds come along; what slides had of grounds of their own lies
- * behind their views. The picture opens on the first view and stays on the last. No
- * changes for fewer than two slides, or boards among them.
+ * behind their views, and what is set on them keeps the colours in which it was seen. The picture opens on the first view and stays on
+ * the last. No changes for fewer than two slides, or boards among them.
  */
 export function slidesToBoard(deck: Deck, wish: { slides: readonly Id[] }, context: EditContext & TimingContext): Change[] {
   const slides = slidesOf(deck).filter(slide => wish.slides.includes(slide.id))
@@ -152,7 +203,8 @@ export function slidesToBoard(deck: Deck, wish: { slides: readonly Id[] }, conte
     const clipping = wholeClip(deck, slide.id)
     if (clipping) {
       const { x, y } = view.box
-      work.do(pasteClipping(work.now, { clipping: inBeats(clipping, beat => base + beat), owner: board.id, offset: { x, y } }, context))
+      const seen = elementsSeen(work.now, slide, board, clipping)
+      work.do(pasteClipping(work.now, { clipping: inBeats(seen, beat => base + beat), owner: board.id, offset: { x, y } }, context))
     }
     if (index > 0) arriveAt(work, beatsOf(work.now, board.id)[base]!.id, view, context)
     return base

@@ -1,0 +1,58 @@
+import { describe, expect, it } from 'vitest'
+import { DOMParser as RichParser } from 'prosemirror-model'
+import { readOutline } from '#core/formats/outline'
+import { textSchema } from '#core/text'
+import { cellsIn, outlineOfPage, readPage, rowsAsLines } from './pasted-page'
+
+const outline = (html: string) => outlineOfPage(readPage(html))
+
+describe('a page that is pasted', () => {
+  it('is an outline by its headings, lists and tables', () => {
+    expect(outline('<h1>Ferries</h1><p>All year</p><ul><li>Astrel<ol><li>every <b>hour</b></li></ol></li><li><p>Quill</p></li></ul>')).toBe(
+      '# Ferries\nAll year\n- Astrel\n  - every hour\n- Quill',
+    )
+    expect(outline('<p>Fares</p><table><tr><th>Route</th><th>Fare</th></tr><tr><td>Astrel</td><td>12</td></tr></table>')).toBe(
+      'Fares\n- Route · Fare\n- Astrel · 12',
+    )
+    expect(outline('<table><tr><td>Route</td><td>Fare</td></tr><tr><td>Astrel</td><td>12</td></tr></table>')).toBe(
+      'Route\tFare\nAstrel\t12',
+    )
+    expect(outline('<p>One</p><p>Two</p>')).toBeNull()
+  })
+
+  it('becomes slides with their lines, whose levels are those of the page', () => {
+    const read = readOutline(outline('<ul><li>Ferries<ul><li>Astrel<ul><li>every hour</li></ul></li></ul></li><li>Fares</li></ul>')!)
+    expect(read.ok && read.value.slides.map(({ title, lines }) => [title, lines.map(line => [line.level, line.text])])).toEqual([
+      [
+        'Ferries',
+        [
+          [1, 'Astrel'],
+          [2, 'every hour'],
+        ],
+      ],
+      ['Fares', []],
+    ])
+  })
+
+  it('runs nothing, and is a table only where it has two rows', () => {
+    expect(cellsIn(readPage('<table><tr><td>one row</td></tr></table>'))).toBeNull()
+    expect(outline('<ul><li>a<script>document.title = "run"</script></li></ul>')).not.toBeNull()
+    expect(document.title).not.toBe('run')
+  })
+
+  it('lets no cell run into the next where a table can only be words', () => {
+    const page = rowsAsLines(readPage('<p>Fares</p><table><tr><td>Astrel</td><td>12</td></tr><tr><td>Quill</td><td></td></tr></table>'))
+    expect([...page.body.querySelectorAll('p')].map(line => line.textContent)).toEqual(['Fares', 'Astrel · 12', 'Quill'])
+  })
+
+  it('keeps where its links lead, but for places within the page and what would run', () => {
+    const links = (html: string) =>
+      JSON.stringify(RichParser.fromSchema(textSchema).parse(readPage(html).body).toJSON()).match(/"href":"[^"]*"/g) ?? []
+    expect(
+      links('<p>See <a href="https://velmoor.example/ferry">the ferry</a> or <a href="mailto:quay@velmoor.example">write</a></p>'),
+    ).toEqual(['"href":"https://velmoor.example/ferry"', '"href":"mailto:quay@velmoor.example"'])
+    expect(links('<p><a href="#top">up</a> <a href="javascript:alert(1)">x</a> <a href="file:///etc">y</a></p>')).toEqual([])
+    // Links of a text of a deck lead where they led, also to slides.
+    expect(links('<p><u class="link" data-href="#s2">slide</u></p>')).toEqual(['"href":"#s2"'])
+  })
+})
