@@ -237,12 +237,12 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await page.mouse.click(ruler.x + 30, ruler.y + 8)
     await expect.poll(at).toBeLessThan(start)
     await slide(page, 1).click()
-    await page.getByRole('button', { name: 'Loop this beat' }).click()
+    await page.getByRole('button', { name: /^Loop beat/ }).click()
     await page.getByRole('button', { name: 'Play beat 1' }).click()
     await page.waitForTimeout(2500)
     await expect(slide(page, 1)).toHaveAttribute('aria-pressed', 'true')
     await page.getByRole('button', { name: 'Stop' }).click()
-    await page.getByRole('button', { name: 'Loop this beat' }).click()
+    await page.getByRole('button', { name: /^Loop beat/ }).click()
   })
 
   test('is told that a beat holds for less than its words need, goes there, and one press sets the hold', async () => {

@@ -26,6 +26,19 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
   }
   const setBeat = (beat: Beat, label: string, fields: Partial<Beat>) =>
     store.edit(label, setFields(store.current, { table: 'beats', id: beat.id, fields }))
+  /** The beat that is being named. */
+  const naming = ref<string | null>(null)
+  function name(beat: Beat, words: string) {
+    setBeat(beat, 'name a beat', { name: words.trim().slice(0, 120) || undefined })
+    naming.value = null
+  }
+  const loopOver = (from: number, to: number) => (where.loop = { from, to })
+  /** The beats from what is looped, or from the playhead, to another one; null where that is the same. */
+  function others(column: ScoreColumn) {
+    const { from, to } = where.loop ?? { from: beatIndex(), to: beatIndex() }
+    const span = { from: Math.min(from, column.index), to: Math.max(to, column.index) }
+    return span.from === span.to || (span.from === from && span.to === to && where.loop) ? null : span
+  }
   /** Lets a beat end where the slide's voice is at its end now, whatever comes to move in it. */
   function withVoice(column: ScoreColumn) {
     const { voice } = sounds
@@ -65,6 +78,19 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
           onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'seconds', seconds: column.hold } }),
         },
         ...withVoice(column),
+      ],
+      [
+        { label: 'Loop it', icon: 'i-lucide-repeat', onSelect: () => loopOver(column.index, column.index) },
+        ...(others(column)
+          ? [
+              {
+                label: `Loop beats ${others(column)!.from + 1} to ${others(column)!.to + 1}`,
+                onSelect: () => loopOver(others(column)!.from, others(column)!.to),
+              },
+            ]
+          : []),
+        ...(where.loop ? [{ label: 'Loop nothing', onSelect: () => (where.loop = null) }] : []),
+        { label: column.beat.name ? 'Rename it' : 'Name it', icon: 'i-lucide-pencil', onSelect: () => (naming.value = column.beat.id) },
       ],
       [
         { label: 'Split it at the playhead', disabled: !canPart(column), onSelect: () => part(column) },
@@ -119,5 +145,5 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
         : column.beat.hold.kind === 'voice' && store.current.sounds[column.beat.hold.sound]
           ? `until ${secondsWords(column.beat.hold.at)} of “${store.current.sounds[column.beat.hold.sound]!.name}”`
           : `holds ${secondsWords(column.hold)}`
-  return { newBeat, beatMenu, startWords, holdWords }
+  return { newBeat, naming, name, beatMenu, startWords, holdWords }
 }

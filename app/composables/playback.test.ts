@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { addBeat } from '#core/edits'
 import { secondsAt } from '#core/timing'
 import { inPage, openDeck, someDeck } from '../testing/open-deck'
 import { usePlayback } from './playback'
@@ -62,13 +63,37 @@ describe('playing in place', () => {
 
   it('goes round in one beat where that is wished', () => {
     const { playback, where, store } = playing()
-    where.loopBeat = true
+    where.goToSlide(store.slides[0]!.id)
+    where.loop = { from: 0, to: 0 }
     playback.playBeat(0)
     const length = store.plan!.slides[0]!.beats[0]!.length
     pass(length * 2.5)
     expect(where.moment).toMatchObject({ beat: 0 })
     expect(where.moment!.seconds).toBeCloseTo(length * 0.5, 0)
     expect(where.playing).toBe(true)
+  })
+
+  it('goes round in several beats where that is wished, from wherever it begins, until another slide is worked on', () => {
+    const { playback, where, store, ids } = playing()
+    store.edit('beats', [
+      ...addBeat(store.current, { slide: ids[0]!, after: null, start: 'self' }, { id: () => 'second' }),
+      ...addBeat(store.current, { slide: ids[0]!, after: null, start: 'self' }, { id: () => 'third' }),
+    ])
+    where.goToSlide(ids[0]!)
+    const { beats } = store.plan!.slides[0]!
+    where.loop = { from: 0, to: 1 }
+    where.goTo({ slide: ids[0]!, beat: 2, seconds: 0.1 })
+    playback.play()
+    pass(0.1)
+    expect(where.moment!.beat).toBeLessThan(2)
+    const seen = new Set<number>()
+    for (let step = 0; step < 40; step++) {
+      pass((beats[0]!.length + beats[1]!.length) / 15)
+      seen.add(where.moment!.beat)
+    }
+    expect([...seen].sort()).toEqual([0, 1])
+    where.goToSlide(ids[1]!)
+    expect(where.loop).toBeNull()
   })
 
   it('runs slower or faster, and by single frames', () => {

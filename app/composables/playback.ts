@@ -1,7 +1,7 @@
 import { heardAt, momentAt, secondsAt } from '#core/timing'
 import { openClock, openSound, type SoundEngine } from '#player'
 
-/** Plays the open deck's planned time on the stage at work, with its sound, from the playhead, once or round and round in one beat. */
+/** Plays the open deck's planned time on the stage at work, with its sound, from the playhead, once or round and round in some beats. */
 export function usePlayback() {
   const store = useDeck()
   const where = useWhere()
@@ -28,16 +28,23 @@ export function usePlayback() {
     },
   )
 
+  /** The stretch of the plan that is played round and round, seconds; null where it is played on, or the stretch lasts no time. */
+  function looped() {
+    const beats = where.loop && store.plan?.slides.find(slide => slide.slide === where.slideId)?.beats
+    const [first, last] = beats ? [beats[where.loop!.from], beats[Math.min(where.loop!.to, beats.length - 1)]] : []
+    return first && last && last.start + last.length > first.start ? { start: first.start, end: last.start + last.length } : null
+  }
+
   function tick() {
     if (!where.playing) return
     const plan = store.plan
     const at = plan && where.moment ? secondsAt(plan, where.moment) : null
     if (!plan || at === null) return where.stop()
     let next = at + passed() * speed.value
-    if (where.loopBeat) {
-      const slide = plan.slides.find(candidate => candidate.slide === where.moment!.slide)
-      const beat = slide?.beats[where.moment!.beat]
-      if (beat && beat.length > 0 && next >= beat.start + beat.length) next = beat.start + ((next - beat.start) % beat.length)
+    const loop = looped()
+    if (loop) {
+      if (next >= loop.end || next < loop.start) next = loop.start + ((next - loop.start) % Math.max(0.05, loop.end - loop.start))
+      if (next < loop.start) next = loop.start
     } else if (plan.purpose !== 'loop' && next >= plan.length) {
       where.goTo(momentAt(plan, plan.length)!)
       return where.stop()
@@ -53,7 +60,7 @@ export function usePlayback() {
     if (!plan?.slides.length) return
     const shown = where.moment && plan.slides.some(slide => slide.slide === where.moment!.slide)
     const at = shown ? secondsAt(plan, where.moment!)! : null
-    if (at === null || (plan.purpose !== 'loop' && at >= plan.length - 0.05 && !where.loopBeat)) where.goTo(momentAt(plan, 0)!)
+    if (at === null || (plan.purpose !== 'loop' && at >= plan.length - 0.05 && !where.loop)) where.goTo(momentAt(plan, 0)!)
     where.playing = true
     passed()
     request = requestAnimationFrame(tick)

@@ -1,5 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { setFields } from '#core/edits'
+import type { ShownElement } from '#core/resolved'
 import { lanesOf, partName, partWords, type ScoreCue } from '#core/timing'
 import type { ScoreColumn } from './score-columns'
 
@@ -32,10 +33,29 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
   const byTime = useLocalStorage('score-by-time', false)
   /** Whether what never moves has no row. */
   const onlyMoving = useLocalStorage('score-only-moving', false)
+  const byId = computed(() => new Map(score.value.elements.map(element => [element.id, element])))
+  /** The groups that an element stands in, the innermost first. */
+  function above(element: ShownElement): string[] {
+    const parent = element.parent === undefined ? undefined : byId.value.get(element.parent)
+    return parent ? [parent.id, ...above(parent)] : []
+  }
+  /** Groups whose rows are folded away, and how many rows each has in it. */
+  const folded = ref(new Set<string>())
+  const fold = (group: string) => {
+    folded.value = new Set(folded.value.has(group) ? [...folded.value].filter(one => one !== group) : [...folded.value, group])
+  }
+  const folds = computed(() => {
+    const counts = new Map<string, number>()
+    for (const element of score.value.elements) for (const group of above(element)) counts.set(group, (counts.get(group) ?? 0) + 1)
+    return counts
+  })
+  const depthOf = (element: ShownElement) => above(element).length
   const firstOf = (element: string) => Math.min(Infinity, ...cuesOfRow(element).map(item => score.value.beats[item.beat]!.at + item.start))
   const rows = computed(() => {
     const all = [...score.value.elements].filter(element => !element.pinned).reverse()
-    const shown = onlyMoving.value ? all.filter(element => cuesOfRow(element.id).length) : all
+    const shown = all.filter(
+      element => (!onlyMoving.value || cuesOfRow(element.id).length) && !above(element).some(holder => folded.value.has(holder)),
+    )
     return byTime.value
       ? shown
           .map(element => ({ element, first: firstOf(element.id) }))
@@ -126,5 +146,5 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
     if (!cue.parts.range) return `, ${word} by ${word}`
     return to === from || span?.count === 1 ? `, ${word} ${from + 1}` : `, from ${word} ${from + 1}`
   }
-  return { rows, still, byTime, onlyMoving, bars, heightOf, turnsOf, opening, opened, toggle, staggered }
+  return { rows, folds, folded, fold, depthOf, still, byTime, onlyMoving, bars, heightOf, turnsOf, opening, opened, toggle, staggered }
 }

@@ -11,7 +11,8 @@ export const useWhere = defineStore('where', () => {
   const lookOwner = ref<string | null>(null)
   const moment = shallowRef<Moment | null>(null)
   const playing = ref(false)
-  const loopBeat = ref(false)
+  /** The beats of the slide that are played round and round, by index; null where it is played on. */
+  const loop = ref<{ from: number; to: number } | null>(null)
   /** How many slides stand before the slide, so that one that goes leaves its neighbour in hand. */
   let before = 0
 
@@ -72,7 +73,14 @@ export const useWhere = defineStore('where', () => {
     },
     { flush: 'sync' },
   )
-  watch(slideId, slide => store.share({ slide }), { immediate: true, flush: 'sync' })
+  watch(
+    slideId,
+    slide => {
+      loop.value = null
+      store.share({ slide })
+    },
+    { immediate: true, flush: 'sync' },
+  )
 
-  return { slideId, lookOwner, stageId, isForm, moment, playing, loopBeat, score, keptScore, goToSlide, goTo, stop }
+  return { slideId, lookOwner, stageId, isForm, moment, playing, loop, score, keptScore, goToSlide, goTo, stop }
 })

@@ -15,13 +15,14 @@ const names = 172
 
 const score = computed(() => where.score!)
 const { evenly, zoom, zoomTo, columns, total, now, scrub } = useScoreColumns(() => width.value - names - 24)
-const { rows, still, byTime, onlyMoving, bars, heightOf, turnsOf, opening, opened, toggle, staggered } = useScoreBars(columns)
+const { rows, still, byTime, onlyMoving, folds, folded, fold, depthOf, bars, heightOf, turnsOf, opening, opened, toggle, staggered } =
+  useScoreBars(columns)
 const { ripples, said, pressCue, pressLine, keyCue, keyLine } = useScoreDrag(
   () => columns.value,
   () => soundLanes.value?.speech ?? [],
 )
 const beatIndex = computed(() => (where.moment?.slide === where.slideId ? Math.min(where.moment!.beat, columns.value.length - 1) : 0))
-const { newBeat, beatMenu, startWords, holdWords } = useBeatMenu(
+const { newBeat, naming, name, beatMenu, startWords, holdWords } = useBeatMenu(
   () => columns.value,
   () => beatIndex.value,
 )
@@ -86,19 +87,36 @@ defineExpose({ newBeat })
             v-for="column in columns"
             :key="column.beat.id"
             class="column"
-            :class="{ even: column.index % 2 }"
+            :class="{ even: column.index % 2, looped: where.loop && column.index >= where.loop.from && column.index <= where.loop.to }"
             :style="{ left: `${column.x}px`, width: `${column.width}px` }"
             @pointerdown="scrub"
           >
-            <UDropdownMenu v-if="store.canEdit" :items="beatMenu(column)">
-              <button class="beat" :aria-label="`Beat ${column.index + 1}`" @pointerdown.stop>
-                <b>Beat {{ column.index + 1 }}</b>
+            <WordsField
+              v-if="naming === column.beat.id"
+              v-cursor
+              :model-value="column.beat.name"
+              :aria-label="`Name of beat ${column.index + 1}`"
+              maxlength="120"
+              @pointerdown.stop
+              @update:model-value="words => name(column.beat, words)"
+              @blur="naming = null"
+              @keydown.enter="naming = null"
+              @keydown.esc="naming = null"
+            />
+            <UDropdownMenu v-else-if="store.canEdit" :items="beatMenu(column)">
+              <button
+                class="beat"
+                :aria-label="`Beat ${column.index + 1}${column.beat.name ? `, ${column.beat.name}` : ''}`"
+                :title="column.beat.name && `Beat ${column.index + 1}: ${column.beat.name}`"
+                @pointerdown.stop
+              >
+                <b>{{ column.beat.name ?? `Beat ${column.index + 1}` }}</b>
                 <span class="amount quiet">{{ secondsWords(column.moves + column.hold) }}</span>
                 <UIcon name="i-lucide-chevron-down" />
               </button>
             </UDropdownMenu>
             <span v-else class="beat">
-              <b>Beat {{ column.index + 1 }}</b>
+              <b>{{ column.beat.name ?? `Beat ${column.index + 1}` }}</b>
             </span>
             <span class="how" :class="column.start" :title="`${startWords[column.start]}, ${holdWords(column)}`">
               {{ startWords[column.start] }},
@@ -162,10 +180,21 @@ defineExpose({ newBeat })
           :class="{ here: selected.elements.includes(element.id) }"
         >
           <span class="name">
-            <button class="choose" @click="selected.select(element.id)">
+            <button class="choose" :style="{ paddingLeft: `${depthOf(element) * 10}px` }" @click="selected.select(element.id)">
               <span>{{ element.name }}</span>
               <span class="quiet">{{ element.kind }}</span>
             </button>
+            <UButton
+              v-if="folds.has(element.id)"
+              variant="ghost"
+              size="sm"
+              class="opens"
+              :icon="folded.has(element.id) ? 'i-lucide-chevron-right' : 'i-lucide-chevron-down'"
+              :aria-expanded="!folded.has(element.id)"
+              :aria-label="`Rows in ${element.name}`"
+              :title="folded.has(element.id) ? `${folds.get(element.id)} rows in it` : 'Fold the rows in it away'"
+              @click="fold(element.id)"
+            />
             <UButton
               v-if="opening(element.id)"
               variant="ghost"
@@ -242,6 +271,9 @@ defineExpose({ newBeat })
   flex-direction: column;
   overflow: hidden;
   touch-action: none;
+}
+.looped {
+  box-shadow: inset 0 3px 0 var(--now);
 }
 .even {
   background: color-mix(in srgb, var(--act) 5%, transparent);

@@ -95,6 +95,10 @@ function divide(event: PointerEvent) {
     scoreHeight.value = Math.round(Math.min(75, Math.max(20, (100 * (box.bottom - move.clientY)) / box.height)))
   })
 }
+const loopWords = computed(() => {
+  const { from, to } = where.loop ?? { from: beat.value, to: beat.value }
+  return from === to ? `Loop beat ${from + 1}` : `Loop beats ${from + 1} to ${to + 1}`
+})
 const marks = [
   ['comes', 'entrance'],
   ['eye', 'emphasis'],
@@ -176,12 +180,12 @@ const marks = [
       <UButton @click="playBeat(beat)">Play beat {{ beat + 1 }}</UButton>
       <UButton
         variant="ghost"
-        :active="where.loopBeat"
-        aria-label="Loop this beat"
-        :aria-pressed="where.loopBeat"
-        @click="where.loopBeat = !where.loopBeat"
+        :active="!!where.loop"
+        :aria-pressed="!!where.loop"
+        title="Several beats go round by the menu of a beat"
+        @click="where.loop = where.loop ? null : { from: beat, to: beat }"
       >
-        Loop it
+        {{ loopWords }}
       </UButton>
       <UButton v-if="store.canEdit" variant="ghost" @click="scoreView?.newBeat()">New beat</UButton>
       <SoundMenu @record="record(null)" />
