@@ -53,45 +53,44 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
       },
     ]
   }
+  /** How a beat starts and what it holds for. */
+  const starts = (column: ScoreColumn) => [
+    ...(column.index > 0
+      ? [
+          {
+            label: column.start === 'advance' ? 'Start by itself' : 'Start on advance',
+            onSelect: () => setBeat(column.beat, 'change how a beat starts', { start: column.start === 'advance' ? 'self' : 'advance' }),
+          },
+        ]
+      : []),
+    {
+      label: 'Hold as long as reading takes',
+      onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'reading' } }),
+    },
+    {
+      label: 'Hold until its clip or voice ends',
+      onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'media' } }),
+    },
+    {
+      label: `Hold ${secondsWords(column.hold)}, fixed`,
+      onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'seconds', seconds: column.hold } }),
+    },
+    ...withVoice(column),
+  ]
+  /** What goes round, and what the beat is called. */
+  function loops(column: ScoreColumn) {
+    const span = others(column)
+    return [
+      { label: 'Loop it', icon: 'i-lucide-repeat', onSelect: () => loopOver(column.index, column.index) },
+      ...(span ? [{ label: `Loop beats ${span.from + 1} to ${span.to + 1}`, onSelect: () => loopOver(span.from, span.to) }] : []),
+      ...(where.loop ? [{ label: 'Loop nothing', onSelect: () => (where.loop = null) }] : []),
+      { label: column.beat.name ? 'Rename it' : 'Name it', icon: 'i-lucide-pencil', onSelect: () => (naming.value = column.beat.id) },
+    ]
+  }
   const beatMenu = (column: ScoreColumn) =>
     [
-      [
-        ...(column.index > 0
-          ? [
-              {
-                label: column.start === 'advance' ? 'Start by itself' : 'Start on advance',
-                onSelect: () =>
-                  setBeat(column.beat, 'change how a beat starts', { start: column.start === 'advance' ? 'self' : 'advance' }),
-              },
-            ]
-          : []),
-        {
-          label: 'Hold as long as reading takes',
-          onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'reading' } }),
-        },
-        {
-          label: 'Hold until its clip or voice ends',
-          onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'media' } }),
-        },
-        {
-          label: `Hold ${secondsWords(column.hold)}, fixed`,
-          onSelect: () => setBeat(column.beat, `hold beat ${column.index + 1}`, { hold: { kind: 'seconds', seconds: column.hold } }),
-        },
-        ...withVoice(column),
-      ],
-      [
-        { label: 'Loop it', icon: 'i-lucide-repeat', onSelect: () => loopOver(column.index, column.index) },
-        ...(others(column)
-          ? [
-              {
-                label: `Loop beats ${others(column)!.from + 1} to ${others(column)!.to + 1}`,
-                onSelect: () => loopOver(others(column)!.from, others(column)!.to),
-              },
-            ]
-          : []),
-        ...(where.loop ? [{ label: 'Loop nothing', onSelect: () => (where.loop = null) }] : []),
-        { label: column.beat.name ? 'Rename it' : 'Name it', icon: 'i-lucide-pencil', onSelect: () => (naming.value = column.beat.id) },
-      ],
+      starts(column),
+      loops(column),
       [
         { label: 'Split it at the playhead', disabled: !canPart(column), onSelect: () => part(column) },
         {
