@@ -79,6 +79,10 @@ const menuOf = (row: Row): DropdownMenuItem[] => [
     },
   },
 ]
+const menuById = (id: string) => {
+  const row = people.value?.find(one => one.id === id)
+  return row && isAdmin.value ? [menuOf(row)] : []
+}
 const whatLeavingDoes =
   'They are signed out everywhere at once and cannot sign in again. Decks and media that they made stay. ' +
   'This cannot be undone, but they can be added anew.'
@@ -90,31 +94,33 @@ const whatLeavingDoes =
     <main :class="{ alone: !isAdmin }">
       <section>
         <h1>People</h1>
-        <ul>
-          <li v-for="row in people" :key="row.id" :data-person="row.email">
-            <div class="who">
-              <b>
-                {{ row.name }}
-                <span v-if="row.id === user?.id" class="quiet">(you)</span>
-              </b>
-              <span class="quiet">{{ row.email }}</span>
-            </div>
-            <span v-if="isAdmin" class="quiet seen">{{ seen(row) }}</span>
-            <USelect
-              v-if="isAdmin"
-              :model-value="row.role"
-              :items="roles"
-              value-key="value"
-              class="w-32"
-              :aria-label="`Role of ${row.name}`"
-              @update:model-value="role => change(row, role)"
-            />
-            <span v-else>{{ labelOf(row.role) }}</span>
-            <UDropdownMenu v-if="isAdmin" :items="menuOf(row)" :content="{ align: 'end' }">
-              <UButton icon="i-lucide-ellipsis" color="neutral" variant="ghost" :aria-label="`More for ${row.name}`" />
-            </UDropdownMenu>
-          </li>
-        </ul>
+        <RightMenu :menu-of="menuById">
+          <ul>
+            <li v-for="row in people" :key="row.id" :data-person="row.email" :data-menu="row.id">
+              <div class="who">
+                <b>
+                  {{ row.name }}
+                  <span v-if="row.id === user?.id" class="quiet">(you)</span>
+                </b>
+                <span class="quiet">{{ row.email }}</span>
+              </div>
+              <span v-if="isAdmin" class="quiet seen">{{ seen(row) }}</span>
+              <USelect
+                v-if="isAdmin"
+                :model-value="row.role"
+                :items="roles"
+                value-key="value"
+                class="w-32"
+                :aria-label="`Role of ${row.name}`"
+                @update:model-value="role => change(row, role)"
+              />
+              <span v-else>{{ labelOf(row.role) }}</span>
+              <UDropdownMenu v-if="isAdmin" :items="menuOf(row)" :content="{ align: 'end' }">
+                <UButton icon="i-lucide-ellipsis" color="neutral" variant="ghost" :aria-label="`More for ${row.name}`" />
+              </UDropdownMenu>
+            </li>
+          </ul>
+        </RightMenu>
         <dl class="quiet">
           <template v-for="role in roles" :key="role.value">
             <dt>{{ role.label }}</dt>

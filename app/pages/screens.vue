@@ -104,6 +104,11 @@ const menuOf = (screen: Screen): DropdownMenuItem[] => [
   },
 ]
 
+const menuById = (id: string) => {
+  const screen = answer.value?.screens.find(one => one.id === id)
+  return screen && canEdit.value ? [menuOf(screen)] : []
+}
+
 async function setLoop(screen: Screen, id: string) {
   if (await asking(() => $fetch(`/api/screens/${screen.id}/loop`, { method: 'PUT', body: { loop: id || null } })))
     tell(`${screen.name}: ${loopName(id || null)}`)
@@ -148,40 +153,42 @@ async function newLoop() {
         <p v-if="!answer?.screens.length" class="quiet">
           No screens yet. A screen is any browser that opens the address which you get here.
         </p>
-        <ul class="screens">
-          <li v-for="screen in answer?.screens" :key="screen.id" class="screen" :data-screen="screen.id">
-            <span class="glass" :class="{ off: since(screen) > 60 }">
-              <span>{{ screen.playing && since(screen) < 60 ? screen.playing.title : heard(screen) }}</span>
-            </span>
-            <div class="words">
-              <b>{{ screen.name }}</b>
-              <span class="quiet">{{ heard(screen) }}</span>
-            </div>
-            <div class="line">
-              <ChoiceField
-                :model-value="screen.loop ?? ''"
-                :items="[{ value: '', label: 'no loop' }, ...(loops ?? []).map(item => ({ value: item.id, label: item.name }))]"
-                :label="`Loop of ${screen.name}`"
-                :disabled="!canEdit"
-                @update:model-value="next => setLoop(screen, next)"
-              />
-              <UButton
-                v-if="screen.token"
-                size="sm"
-                icon="i-lucide-square-arrow-out-up-right"
-                :to="`/show/${screen.id}#${screen.token}`"
-                external
-                target="_blank"
-                :aria-label="`Open the page of ${screen.name}`"
-                title="Open its page"
-              />
-              <span v-else-if="canEdit" class="quiet">no address</span>
-              <UDropdownMenu v-if="canEdit" :items="menuOf(screen)" :content="{ align: 'end' }">
-                <UButton icon="i-lucide-ellipsis" color="neutral" variant="ghost" :aria-label="`More for ${screen.name}`" />
-              </UDropdownMenu>
-            </div>
-          </li>
-        </ul>
+        <RightMenu :menu-of="menuById">
+          <ul class="screens">
+            <li v-for="screen in answer?.screens" :key="screen.id" class="screen" :data-screen="screen.id" :data-menu="screen.id">
+              <span class="glass" :class="{ off: since(screen) > 60 }">
+                <span>{{ screen.playing && since(screen) < 60 ? screen.playing.title : heard(screen) }}</span>
+              </span>
+              <div class="words">
+                <b>{{ screen.name }}</b>
+                <span class="quiet">{{ heard(screen) }}</span>
+              </div>
+              <div class="line">
+                <ChoiceField
+                  :model-value="screen.loop ?? ''"
+                  :items="[{ value: '', label: 'no loop' }, ...(loops ?? []).map(item => ({ value: item.id, label: item.name }))]"
+                  :label="`Loop of ${screen.name}`"
+                  :disabled="!canEdit"
+                  @update:model-value="next => setLoop(screen, next)"
+                />
+                <UButton
+                  v-if="screen.token"
+                  size="sm"
+                  icon="i-lucide-square-arrow-out-up-right"
+                  :to="`/show/${screen.id}#${screen.token}`"
+                  external
+                  target="_blank"
+                  :aria-label="`Open the page of ${screen.name}`"
+                  title="Open its page"
+                />
+                <span v-else-if="canEdit" class="quiet">no address</span>
+                <UDropdownMenu v-if="canEdit" :items="menuOf(screen)" :content="{ align: 'end' }">
+                  <UButton icon="i-lucide-ellipsis" color="neutral" variant="ghost" :aria-label="`More for ${screen.name}`" />
+                </UDropdownMenu>
+              </div>
+            </li>
+          </ul>
+        </RightMenu>
       </section>
       <section class="loops" aria-label="Loops">
         <div class="head">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { removeElements, restackTo, setFields, setShows, topsOf } from '#core/edits'
+import { restackTo, setFields, topsOf } from '#core/edits'
 import { fieldLimits } from '#core/model'
 import { groupsAround, type ShownElement, shownElements } from '#core/resolved'
 import type { Id } from '#core/values'
@@ -61,29 +61,12 @@ function rename(element: ShownElement, name: string) {
       setFields(store.current, { table: 'elements', id: element.id, fields: { name: name.trim().slice(0, 200) } }),
     )
 }
-const among = (element: ShownElement) => (selected.elements.includes(element.id) ? [...selected.elements] : [element.id])
-const isHidden = (element: ShownElement) => !!stage.deck!.elements[element.id]?.hidden
-function hide(element: ShownElement) {
-  const shows = isHidden(element)
-  const where = stage.variant ? ` in ${store.current.variants[stage.variant]!.name}` : ''
-  store.edit(
-    `${shows ? 'show' : 'hide'} ${arranging.nameOf(among(element))}${where}`,
-    setShows(store.current, { elements: among(element), variant: stage.variant, shows }),
-  )
-}
-const isLocked = (element: ShownElement) => !!store.current.elements[element.id]?.locked
-const lock = (element: ShownElement) =>
-  store.edit(
-    isLocked(element) ? `unlock ${element.name}` : `lock ${element.name}`,
-    among(element).flatMap(id =>
-      setFields(store.current, { table: 'elements', id, fields: { locked: isLocked(element) ? undefined : true } }),
-    ),
-  )
+const { menuOf, among, isHidden, isLocked, hide, lock } = useElementMenu()
 
 const dragged = ref<readonly Id[]>([])
 const over = ref<{ id: Id; where: 'front' | 'behind' | 'into' } | null>(null)
 function dragStart(event: DragEvent, element: ShownElement) {
-  dragged.value = topsOf(store.current, among(element))
+  dragged.value = topsOf(store.current, among(element.id))
   event.dataTransfer!.effectAllowed = 'move'
   event.dataTransfer!.setData('application/x-hailbank-parts', dragged.value.join())
 }
@@ -111,51 +94,14 @@ function drop() {
   dragged.value = []
   over.value = null
 }
-function step(element: ShownElement, way: 'forward' | 'back') {
-  selected.select(element.id)
-  arranging.stack(way)
+const menu = (element: ShownElement) =>
+  menuOf(element, [
+    { label: 'Rename', icon: 'i-lucide-pencil', kbds: ['F2'], onSelect: () => afterMenu(() => void (naming.value = element.id)) },
+  ])
+const menuById = (id: Id) => {
+  const element = parts.value.find(one => one.id === id)
+  return element ? menu(element) : []
 }
-const menu = (element: ShownElement) => [
-  [
-    {
-      label: 'Rename',
-      icon: 'i-lucide-pencil',
-      onSelect: () =>
-        afterMenu(() => {
-          naming.value = element.id
-        }),
-    },
-    { label: 'Forward', icon: 'i-lucide-arrow-up', onSelect: () => step(element, 'forward') },
-    { label: 'Back', icon: 'i-lucide-arrow-down', onSelect: () => step(element, 'back') },
-    {
-      label: isHidden(element) ? 'Show' : 'Hide',
-      icon: isHidden(element) ? 'i-lucide-eye' : 'i-lucide-eye-off',
-      onSelect: () => hide(element),
-    },
-    {
-      label: isLocked(element) ? 'Unlock' : 'Lock',
-      icon: isLocked(element) ? 'i-lucide-lock-open' : 'i-lucide-lock',
-      onSelect: () => lock(element),
-    },
-    ...(element.kind === 'group'
-      ? [
-          {
-            label: 'Open the group',
-            icon: 'i-lucide-ungroup',
-            onSelect: () => {
-              selected.select(element.id)
-              arranging.ungroup()
-            },
-          },
-        ]
-      : []),
-    {
-      label: 'Delete',
-      icon: 'i-lucide-trash-2',
-      onSelect: () => store.edit(`delete ${element.name}`, removeElements(store.current, { elements: [element.id] })),
-    },
-  ],
-]
 </script>
 
 <template>
@@ -165,96 +111,100 @@ const menu = (element: ShownElement) => [
       <span class="quiet">front at top</span>
     </div>
     <VariantBar v-if="!where.lookOwner" />
-    <ul
-      @drop.prevent="drop"
-      @dragend="
-        () => {
-          dragged = []
-          over = null
-        }
-      "
-    >
-      <li
-        v-for="{ element, depth } in rows"
-        :key="element.id"
-        :class="[{ here: selected.elements.includes(element.id), faint: isHidden(element) }, over?.id === element.id && over.where]"
-        :style="{ paddingLeft: `${depth * 14}px` }"
-        :draggable="store.canEdit && !where.isForm && naming !== element.id"
-        :data-row="element.name"
-        @dragstart="dragStart($event, element)"
-        @dragover="dragOver($event, element)"
+    <RightMenu :menu-of="menuById" @ask="id => selected.elements.includes(id) || selected.select(id)">
+      <ul
+        @drop.prevent="drop"
+        @dragend="
+          () => {
+            dragged = []
+            over = null
+          }
+        "
       >
-        <WordsField
-          v-if="naming === element.id"
-          v-cursor
-          :model-value="element.name"
-          v-bind="fieldLimits('elements', 'name')"
-          :aria-label="`Name of ${element.name}`"
-          @update:model-value="words => rename(element, words)"
-          @blur="naming = null"
-          @keydown.esc="naming = null"
-        />
-        <template v-else>
-          <UButton
-            v-if="element.kind === 'group'"
-            variant="bare"
-            class="fold"
-            :aria-label="folded.has(element.id) ? `Show what is in ${element.name}` : `Fold ${element.name}`"
-            :aria-expanded="!folded.has(element.id)"
-            @click="fold(element.id)"
-          >
-            <UIcon :name="folded.has(element.id) ? 'i-lucide-chevron-right' : 'i-lucide-chevron-down'" />
-          </UButton>
-          <UButton
-            variant="bare"
-            class="part"
-            :aria-pressed="selected.elements.includes(element.id)"
-            @click="select($event, element)"
-            @dblclick="store.canEdit && (naming = element.id)"
-          >
-            <span class="name">{{ element.name }}</span>
-            <span
-              v-if="departureOf(store.current, element.id)"
-              class="differs"
-              title="Differs from its text style"
-              aria-label="differs from its style"
-            />
-            <span class="quiet">{{ element.kind }}</span>
-          </UButton>
-          <UButton
-            v-if="isLocked(element)"
-            variant="bare"
-            class="state"
-            :aria-label="`Unlock ${element.name}`"
-            title="Locked"
-            :disabled="!store.canEdit"
-            @click="lock(element)"
-          >
-            <UIcon name="i-lucide-lock" />
-          </UButton>
-          <UButton
-            v-if="isHidden(element) || selected.elements.includes(element.id)"
-            variant="bare"
-            class="state"
-            :aria-label="`${isHidden(element) ? 'Show' : 'Hide'} ${element.name}`"
-            :title="isHidden(element) ? 'Hidden' : 'Shown'"
-            :disabled="!store.canEdit"
-            @click="hide(element)"
-          >
-            <UIcon :name="isHidden(element) ? 'i-lucide-eye-off' : 'i-lucide-eye'" />
-          </UButton>
-          <UDropdownMenu v-if="store.canEdit" :items="menu(element)">
+        <li
+          v-for="{ element, depth } in rows"
+          :key="element.id"
+          :class="[{ here: selected.elements.includes(element.id), faint: isHidden(element.id) }, over?.id === element.id && over.where]"
+          :style="{ paddingLeft: `${depth * 14}px` }"
+          :draggable="store.canEdit && !where.isForm && naming !== element.id"
+          :data-row="element.name"
+          :data-menu="element.id"
+          @dragstart="dragStart($event, element)"
+          @dragover="dragOver($event, element)"
+        >
+          <WordsField
+            v-if="naming === element.id"
+            v-cursor
+            :model-value="element.name"
+            v-bind="fieldLimits('elements', 'name')"
+            :aria-label="`Name of ${element.name}`"
+            @update:model-value="words => rename(element, words)"
+            @blur="naming = null"
+            @keydown.esc="naming = null"
+          />
+          <template v-else>
             <UButton
-              variant="ghost"
-              size="sm"
-              class="more"
-              icon="i-lucide-ellipsis-vertical"
-              :aria-label="`What to do with ${element.name}`"
-            />
-          </UDropdownMenu>
-        </template>
-      </li>
-    </ul>
+              v-if="element.kind === 'group'"
+              variant="bare"
+              class="fold"
+              :aria-label="folded.has(element.id) ? `Show what is in ${element.name}` : `Fold ${element.name}`"
+              :aria-expanded="!folded.has(element.id)"
+              @click="fold(element.id)"
+            >
+              <UIcon :name="folded.has(element.id) ? 'i-lucide-chevron-right' : 'i-lucide-chevron-down'" />
+            </UButton>
+            <UButton
+              variant="bare"
+              class="part"
+              :aria-pressed="selected.elements.includes(element.id)"
+              @click="select($event, element)"
+              @dblclick="store.canEdit && (naming = element.id)"
+              @keydown.f2.prevent="store.canEdit && (naming = element.id)"
+            >
+              <span class="name">{{ element.name }}</span>
+              <span
+                v-if="departureOf(store.current, element.id)"
+                class="differs"
+                title="Differs from its text style"
+                aria-label="differs from its style"
+              />
+              <span class="quiet">{{ element.kind }}</span>
+            </UButton>
+            <UButton
+              v-if="isLocked(element.id)"
+              variant="bare"
+              class="state"
+              :aria-label="`Unlock ${element.name}`"
+              title="Locked"
+              :disabled="!store.canEdit"
+              @click="lock(element.id)"
+            >
+              <UIcon name="i-lucide-lock" />
+            </UButton>
+            <UButton
+              v-if="isHidden(element.id) || selected.elements.includes(element.id)"
+              variant="bare"
+              class="state"
+              :aria-label="`${isHidden(element.id) ? 'Show' : 'Hide'} ${element.name}`"
+              :title="isHidden(element.id) ? 'Hidden' : 'Shown'"
+              :disabled="!store.canEdit"
+              @click="hide(element.id)"
+            >
+              <UIcon :name="isHidden(element.id) ? 'i-lucide-eye-off' : 'i-lucide-eye'" />
+            </UButton>
+            <UDropdownMenu v-if="store.canEdit" :items="menu(element)">
+              <UButton
+                variant="ghost"
+                size="sm"
+                class="more"
+                icon="i-lucide-ellipsis-vertical"
+                :aria-label="`What to do with ${element.name}`"
+              />
+            </UDropdownMenu>
+          </template>
+        </li>
+      </ul>
+    </RightMenu>
     <p v-if="!rows.length" class="quiet">Nothing yet. Add something above the stage, or drop a file on it.</p>
     <template v-if="pinned.length">
       <b class="sub">From the master</b>

@@ -106,6 +106,30 @@ function drag(event: PointerEvent) {
   })
 }
 
+const { menuOf } = useElementMenu()
+/** What is done with the selected element, or with what lies under the pointer, whose menu is asked for. */
+function menuById(id: Id) {
+  const element = stage.byId.get(id)
+  if (!element || stage.editing) return []
+  const inside =
+    element.kind === 'text' || element.kind === 'shape' || (element.kind === 'table' && !element.table)
+      ? 'Write in it'
+      : element.kind === 'picture' && element.media
+        ? 'Place it in its frame'
+        : element.kind === 'group'
+          ? 'Go into the group'
+          : null
+  return menuOf(
+    element,
+    inside ? [{ label: inside, icon: 'i-lucide-square-pen', kbds: ['Enter'], onSelect: () => afterMenu(() => open(element)) }] : [],
+  )
+}
+/** What is selected or in front at a place; by the key for it, what has the focus. */
+function underMenu(event: MouseEvent) {
+  const under = hits.value?.stackAt(stage.point(event)).map(entry => entry.top) ?? []
+  return under.find(one => selected.elements.includes(one)) ?? under[0]
+}
+
 const dropAt = ref<string | null>(null)
 const isOver = ref(false)
 const overGround = ref(false)
@@ -151,38 +175,40 @@ defineExpose({ startEditing })
     @drop="drop"
   >
     <template v-if="where.stageId && stage.deck">
-      <div ref="board" class="board" :class="{ over: isOver }" :style="place" data-test="stage">
-        <div
-          class="scaled"
-          :style="{ width: `${stage.size.width}px`, height: `${stage.size.height}px`, transform: `scale(${stage.scale})` }"
-        >
-          <SlideView
-            :deck="stage.shownDeck!"
-            :slide="where.stageId"
-            :frame="null"
-            :editing="tabled ? null : stage.editing"
-            :scale="stage.scale"
-            :tries="stage.tries"
-            prompts
-            whole
-          />
-          <StageHits ref="hits" :drop-at="dropAt" @open="open" />
-          <BoardViews />
-          <StageGuides ref="guides" />
-          <StageChosen />
-          <FrameEditing v-if="framed" :key="framed.id" :element="framed" />
-          <TextEditing
-            v-if="edited"
-            :key="edited.id"
-            :deck="stage.deck"
-            :element="edited"
-            :scale="stage.scale"
-            @done="stage.editing = null"
-          />
-          <TableEditing v-if="tabled" :key="tabled.id" :element="tabled" @done="stage.editing = null" />
-          <DrawTool v-if="stage.tool && store.canEdit" :key="stage.tool" />
+      <RightMenu :menu-of="menuById" :under="underMenu" @ask="id => selected.elements.includes(id) || selected.select(id)">
+        <div ref="board" class="board" :class="{ over: isOver }" :style="place" data-test="stage">
+          <div
+            class="scaled"
+            :style="{ width: `${stage.size.width}px`, height: `${stage.size.height}px`, transform: `scale(${stage.scale})` }"
+          >
+            <SlideView
+              :deck="stage.shownDeck!"
+              :slide="where.stageId"
+              :frame="null"
+              :editing="tabled ? null : stage.editing"
+              :scale="stage.scale"
+              :tries="stage.tries"
+              prompts
+              whole
+            />
+            <StageHits ref="hits" :drop-at="dropAt" @open="open" />
+            <BoardViews />
+            <StageGuides ref="guides" />
+            <StageChosen />
+            <FrameEditing v-if="framed" :key="framed.id" :element="framed" />
+            <TextEditing
+              v-if="edited"
+              :key="edited.id"
+              :deck="stage.deck"
+              :element="edited"
+              :scale="stage.scale"
+              @done="stage.editing = null"
+            />
+            <TableEditing v-if="tabled" :key="tabled.id" :element="tabled" @done="stage.editing = null" />
+            <DrawTool v-if="stage.tool && store.canEdit" :key="stage.tool" />
+          </div>
         </div>
-      </div>
+      </RightMenu>
       <StageRulers @guide="(event, axis) => guides?.press(event, axis)" />
       <div v-if="isOver && store.canEdit && !where.isForm" class="ground-drop" :class="{ on: overGround }" data-test="ground-drop">
         Let go here: the picture becomes the background of the slide

@@ -48,7 +48,7 @@ function press(event: PointerEvent, axis: 'x' | 'y', index = -1) {
       if (next.join() === all.join()) return
       const guides = { ...own.value, [axis]: next }
       store.edit(
-        gone ? 'take a guide away' : index >= 0 ? 'move a guide' : 'set a guide',
+        gone ? 'remove a guide' : index >= 0 ? 'move a guide' : 'set a guide',
         setFields(store.current, {
           table: owner.value!.table,
           id: where.stageId!,

@@ -159,6 +159,7 @@ defineExpose({ stackAt, pressGround })
       :aria-label="`${element.name}, ${element.kind}`"
       :aria-pressed="selected.elements.includes(element.id)"
       :data-hit="element.id"
+      :data-menu="element.id"
       @focus="reached($event, element.id)"
     />
     <div

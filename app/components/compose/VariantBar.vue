@@ -56,7 +56,7 @@ const items = computed(() => [
         ...(current.value
           ? [
               { label: `Rename “${current.value.name}”`, icon: 'i-lucide-pencil', onSelect: () => begin('rename') },
-              { label: `Take “${current.value.name}” away`, icon: 'i-lucide-trash-2', onSelect: take },
+              { label: `Remove “${current.value.name}”`, icon: 'i-lucide-trash-2', onSelect: take },
             ]
           : []),
       ]

@@ -125,13 +125,7 @@ function press(event: PointerEvent, item: Placed) {
   )
 }
 
-/** The slide whose menu was asked for, by the right button or the key for it. */
-const asked = ref<string | null>(null)
 const { menuOf } = useSlideMenu()
-const ask = (event: MouseEvent) => {
-  asked.value = (event.target as Element).closest<HTMLElement>('[data-slide]')?.dataset.slide ?? null
-  if (asked.value) where.goToSlide(asked.value)
-}
 
 function onKey(event: KeyboardEvent, index: number) {
   const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0
@@ -171,8 +165,8 @@ watch(
       </div>
     </div>
     <div ref="track" class="track" @scroll="scrolled = track!.scrollLeft">
-      <UContextMenu :items="menuOf(asked)">
-        <div class="inner" :style="{ width: `${total}px` }" @contextmenu="ask">
+      <RightMenu :menu-of="menuOf" @ask="where.goToSlide">
+        <div class="inner" :style="{ width: `${total}px` }">
           <div class="ruler" @pointerdown="scrub">
             <span v-for="mark in marks" :key="mark.x" class="mark amount" :style="{ left: `${mark.x}px` }">{{ mark.words }}</span>
           </div>
@@ -184,6 +178,7 @@ watch(
             role="button"
             tabindex="0"
             :data-slide="item.slide.slide"
+            :data-menu="item.slide.slide"
             :aria-label="`Slide ${item.slide.index + 1}, ${item.title || 'without a title'}, ${secondsWords(item.slide.length)}`"
             :aria-pressed="item.slide.slide === where.slideId"
             :style="{
@@ -228,7 +223,7 @@ watch(
           </div>
           <p v-if="!placed.length" class="quiet none">Slides appear here, as wide as they last.</p>
         </div>
-      </UContextMenu>
+      </RightMenu>
     </div>
   </section>
 </template>

@@ -73,7 +73,7 @@ function choose(which: 'onLight' | 'onDark') {
 const without = (which: 'onLight' | 'onDark') => {
   const rest: Logo = { ...theme.value.logo! }
   delete rest[which]
-  set('take a form of the logo away', { logo: rest.onLight || rest.onDark ? rest : undefined })
+  set('remove a form of the logo', { logo: rest.onLight || rest.onDark ? rest : undefined })
 }
 const forms = [
   ['onLight', 'On light backgrounds'],

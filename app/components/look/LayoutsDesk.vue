@@ -89,6 +89,10 @@ const menu = (kind: 'layout' | 'master', id: string) => [
     { label: 'Remove', icon: 'i-lucide-trash-2', onSelect: () => beginRemoving(kind, id) },
   ],
 ]
+function menuById(id: string) {
+  const [kind, record] = id.split(' ') as ['layout' | 'master', string]
+  return store.canEdit ? menu(kind, record) : []
+}
 const ratio = computed(() => infoOf(store.current).size.height / infoOf(store.current).size.width)
 onMounted(() => {
   if (!where.lookOwner) open(masters.value[0]?.master.id ?? '')
@@ -102,60 +106,74 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
 
 <template>
   <div class="desk own">
-    <div v-for="{ master, layouts } in masters" :key="master.id" class="master">
-      <div class="line">
-        <WordsField
-          v-if="naming === master.id"
-          v-cursor
-          :model-value="master.name"
-          v-bind="fieldLimits('masters', 'name')"
-          aria-label="Name of the master"
-          @update:model-value="words => rename('masters', master.id, words)"
-          @blur="naming = null"
-        />
-        <UButton v-else variant="bare" class="name" :class="{ on: where.lookOwner === master.id }" @click="open(master.id)">
-          <b>{{ master.name }}</b>
-          <span class="quiet">on every slide of {{ layouts.length }} {{ layouts.length === 1 ? 'layout' : 'layouts' }}</span>
-        </UButton>
-        <UDropdownMenu v-if="store.canEdit" :items="menu('master', master.id)">
-          <UButton variant="ghost" size="sm" class="more" icon="i-lucide-ellipsis" :aria-label="`What to do with master ${master.name}`" />
-        </UDropdownMenu>
-      </div>
-      <div class="layouts">
-        <div v-for="{ layout, slides } in layouts" :key="layout.id" class="layout" :class="{ on: where.lookOwner === layout.id }">
-          <UButton variant="bare" class="shot" :aria-label="`Edit layout ${layout.name}`" @click="open(layout.id)">
-            <NearThumb :deck="store.deck" :slide="layout.id" :width="118" :ratio="ratio" prompts />
+    <RightMenu :menu-of="menuById">
+      <div v-for="{ master, layouts } in masters" :key="master.id" class="master">
+        <div class="line" :data-menu="`master ${master.id}`">
+          <WordsField
+            v-if="naming === master.id"
+            v-cursor
+            :model-value="master.name"
+            v-bind="fieldLimits('masters', 'name')"
+            aria-label="Name of the master"
+            @update:model-value="words => rename('masters', master.id, words)"
+            @blur="naming = null"
+          />
+          <UButton v-else variant="bare" class="name" :class="{ on: where.lookOwner === master.id }" @click="open(master.id)">
+            <b>{{ master.name }}</b>
+            <span class="quiet">on every slide of {{ layouts.length }} {{ layouts.length === 1 ? 'layout' : 'layouts' }}</span>
           </UButton>
-          <div class="line small">
-            <WordsField
-              v-if="naming === layout.id"
-              v-cursor
-              :model-value="layout.name"
-              v-bind="fieldLimits('layouts', 'name')"
-              aria-label="Name of the layout"
-              @update:model-value="words => rename('layouts', layout.id, words)"
-              @blur="naming = null"
+          <UDropdownMenu v-if="store.canEdit" :items="menu('master', master.id)">
+            <UButton
+              variant="ghost"
+              size="sm"
+              class="more"
+              icon="i-lucide-ellipsis"
+              :aria-label="`What to do with master ${master.name}`"
             />
-            <span v-else class="words">
-              <b>{{ layout.name }}</b>
-              <span class="quiet">{{ slides.length ? `${slides.length} ${slides.length === 1 ? 'slide' : 'slides'}` : 'unused' }}</span>
-            </span>
-            <UDropdownMenu v-if="store.canEdit" :items="menu('layout', layout.id)">
-              <UButton
-                variant="ghost"
-                size="sm"
-                class="more"
-                icon="i-lucide-ellipsis"
-                :aria-label="`What to do with layout ${layout.name}`"
+          </UDropdownMenu>
+        </div>
+        <div class="layouts">
+          <div
+            v-for="{ layout, slides } in layouts"
+            :key="layout.id"
+            class="layout"
+            :class="{ on: where.lookOwner === layout.id }"
+            :data-menu="`layout ${layout.id}`"
+          >
+            <UButton variant="bare" class="shot" :aria-label="`Edit layout ${layout.name}`" @click="open(layout.id)">
+              <NearThumb :deck="store.deck" :slide="layout.id" :width="118" :ratio="ratio" prompts />
+            </UButton>
+            <div class="line small">
+              <WordsField
+                v-if="naming === layout.id"
+                v-cursor
+                :model-value="layout.name"
+                v-bind="fieldLimits('layouts', 'name')"
+                aria-label="Name of the layout"
+                @update:model-value="words => rename('layouts', layout.id, words)"
+                @blur="naming = null"
               />
-            </UDropdownMenu>
+              <span v-else class="words">
+                <b>{{ layout.name }}</b>
+                <span class="quiet">{{ slides.length ? `${slides.length} ${slides.length === 1 ? 'slide' : 'slides'}` : 'unused' }}</span>
+              </span>
+              <UDropdownMenu v-if="store.canEdit" :items="menu('layout', layout.id)">
+                <UButton
+                  variant="ghost"
+                  size="sm"
+                  class="more"
+                  icon="i-lucide-ellipsis"
+                  :aria-label="`What to do with layout ${layout.name}`"
+                />
+              </UDropdownMenu>
+            </div>
           </div>
         </div>
       </div>
-    </div>
+    </RightMenu>
     <UModal
       :open="!!removing"
-      :title="removing?.kind === 'master' ? 'Take this master away' : 'Take this layout away'"
+      :title="removing?.kind === 'master' ? 'Remove this master' : 'Remove this layout'"
       description="It can be undone"
       @update:open="value => !value && (removing = null)"
     >

@@ -296,6 +296,10 @@ const slideMenu = (row: Row) => [
     slides.remove(row.slide.id),
   ],
 ]
+const menuById = (id: string) => {
+  const row = rows.value.find(one => one.slide.id === id)
+  return row && store.canEdit ? slideMenu(row) : []
+}
 function firstSlide() {
   const changes = addSlide(
     store.current,
@@ -359,123 +363,126 @@ defineExpose({ takeOutline })
       <UButton v-if="store.canEdit" size="sm" title="Text, Markdown, OPML or CSV" @click="picker?.open()">Read a file</UButton>
     </div>
     <div ref="list" class="list">
-      <div class="rows" :style="{ height: `${virtual.getTotalSize()}px` }">
-        <div
-          v-for="{ item, row } in inSight"
-          :key="row.slide.id"
-          :ref="measure"
-          :data-index="row.index"
-          class="row-place"
-          :style="{ transform: `translateY(${item.start}px)` }"
-        >
-          <div v-if="dropBefore === row.index" class="drop-line" />
-          <div v-if="row.slide.chapter !== undefined" class="chapter">
-            <UIcon name="i-lucide-bookmark" />
-            <input
-              class="chapter-name"
-              v-bind="fieldLimits('slides', 'chapter')"
-              :value="row.slide.chapter"
-              :aria-label="`Chapter that begins with slide ${row.index + 1}`"
-              :data-chapter="row.slide.id"
-              :readonly="!store.canEdit"
-              @input="writeChapter(row, ($event.target as HTMLInputElement).value)"
-            />
-          </div>
+      <RightMenu :menu-of="menuById">
+        <div class="rows" :style="{ height: `${virtual.getTotalSize()}px` }">
           <div
-            class="slide"
-            :class="{ here: row.slide.id === where.slideId, skipped: row.slide.skipped, dragged: dragged === row.slide.id }"
-            @focusin="where.slideId !== row.slide.id && where.goToSlide(row.slide.id)"
+            v-for="{ item, row } in inSight"
+            :key="row.slide.id"
+            :ref="measure"
+            :data-index="row.index"
+            class="row-place"
+            :style="{ transform: `translateY(${item.start}px)` }"
           >
-            <span class="number amount" title="Drag to move the slide; Alt and arrows do too" @pointerdown="drag($event, row)">
-              {{ row.index + 1 }}
-            </span>
-            <div class="lines">
-              <textarea
-                rows="1"
-                class="line title"
-                dir="auto"
-                :value="row.outline.title"
-                :data-at="`${row.slide.id}:-1`"
-                :aria-label="`Slide ${row.index + 1}`"
-                placeholder="A line a slide. Paste several at once."
+            <div v-if="dropBefore === row.index" class="drop-line" />
+            <div v-if="row.slide.chapter !== undefined" class="chapter">
+              <UIcon name="i-lucide-bookmark" />
+              <input
+                class="chapter-name"
+                v-bind="fieldLimits('slides', 'chapter')"
+                :value="row.slide.chapter"
+                :aria-label="`Chapter that begins with slide ${row.index + 1}`"
+                :data-chapter="row.slide.id"
                 :readonly="!store.canEdit"
-                @input="type(row, -1, ($event.target as HTMLTextAreaElement).value)"
-                @keydown="onKey($event, row, -1)"
-                @paste="paste($event, row, -1)"
+                @input="writeChapter(row, ($event.target as HTMLInputElement).value)"
               />
-              <div
-                v-for="(line, index) in row.outline.lines"
-                :key="index"
-                class="under"
-                :style="{ paddingLeft: `${(line.level - 1) * 20}px` }"
-              >
-                <span class="bullet" aria-hidden="true" />
-                <textarea
-                  rows="1"
-                  class="line"
-                  dir="auto"
-                  :class="{ made: row.slide.agenda }"
-                  :value="line.text"
-                  :data-at="`${row.slide.id}:${index}`"
-                  :aria-label="`Slide ${row.index + 1}, line ${index + 1}`"
-                  :readonly="!canWrite(row)"
-                  @input="type(row, index, ($event.target as HTMLTextAreaElement).value)"
-                  @keydown="onKey($event, row, index)"
-                  @paste="paste($event, row, index)"
-                />
-              </div>
-              <p v-if="row.slide.agenda" class="quiet made-note">
-                {{
-                  row.slide.agenda === 'chapters'
-                    ? 'Made from the chapters, and always current'
-                    : 'Made from the slide names, and always current'
-                }}
-              </p>
-              <div v-if="offered === row.slide.id" class="under">
-                <span class="bullet" aria-hidden="true" />
-                <textarea
-                  rows="1"
-                  class="line"
-                  value=""
-                  data-offered
-                  :aria-label="`Slide ${row.index + 1}, new line`"
-                  @blur="offered = null"
-                  @keydown.esc="offered = null"
-                  @keydown.enter.prevent
-                  @input="addTyped(row, ($event.target as HTMLTextAreaElement).value)"
-                />
-              </div>
-              <button v-else-if="canWrite(row) && row.slide.id === where.slideId" class="add quiet" @click="offerLine(row.slide.id)">
-                Add a line
-              </button>
-              <div v-if="row.slide.notes || openNotes.has(row.slide.id)" class="notes">
-                <span class="quiet">Notes</span>
-                <textarea
-                  rows="1"
-                  class="line note"
-                  :data-notes="row.slide.id"
-                  v-bind="fieldLimits('slides', 'notes')"
-                  dir="auto"
-                  :value="row.slide.notes"
-                  :aria-label="`Notes of slide ${row.index + 1}`"
-                  placeholder="What to say with it"
-                  :readonly="!store.canEdit"
-                  @input="writeNotes(row, ($event.target as HTMLTextAreaElement).value)"
-                />
-              </div>
-              <RoomNote v-if="row.slide.id === where.slideId" />
             </div>
-            <span class="kind quiet">
-              <UIcon v-if="overfull.has(row.slide.id)" name="i-lucide-triangle-alert" class="warn" title="More than fits" />
-              {{ row.slide.skipped ? 'skipped' : row.family.toLowerCase() }}
-            </span>
-            <UDropdownMenu v-if="store.canEdit" :items="slideMenu(row)">
-              <button class="more" :aria-label="`What to do with slide ${row.index + 1}`"><UIcon name="i-lucide-ellipsis" /></button>
-            </UDropdownMenu>
+            <div
+              class="slide"
+              :data-menu="row.slide.id"
+              :class="{ here: row.slide.id === where.slideId, skipped: row.slide.skipped, dragged: dragged === row.slide.id }"
+              @focusin="where.slideId !== row.slide.id && where.goToSlide(row.slide.id)"
+            >
+              <span class="number amount" title="Drag to move the slide; Alt and arrows do too" @pointerdown="drag($event, row)">
+                {{ row.index + 1 }}
+              </span>
+              <div class="lines">
+                <textarea
+                  rows="1"
+                  class="line title"
+                  dir="auto"
+                  :value="row.outline.title"
+                  :data-at="`${row.slide.id}:-1`"
+                  :aria-label="`Slide ${row.index + 1}`"
+                  placeholder="A line a slide. Paste several at once."
+                  :readonly="!store.canEdit"
+                  @input="type(row, -1, ($event.target as HTMLTextAreaElement).value)"
+                  @keydown="onKey($event, row, -1)"
+                  @paste="paste($event, row, -1)"
+                />
+                <div
+                  v-for="(line, index) in row.outline.lines"
+                  :key="index"
+                  class="under"
+                  :style="{ paddingLeft: `${(line.level - 1) * 20}px` }"
+                >
+                  <span class="bullet" aria-hidden="true" />
+                  <textarea
+                    rows="1"
+                    class="line"
+                    dir="auto"
+                    :class="{ made: row.slide.agenda }"
+                    :value="line.text"
+                    :data-at="`${row.slide.id}:${index}`"
+                    :aria-label="`Slide ${row.index + 1}, line ${index + 1}`"
+                    :readonly="!canWrite(row)"
+                    @input="type(row, index, ($event.target as HTMLTextAreaElement).value)"
+                    @keydown="onKey($event, row, index)"
+                    @paste="paste($event, row, index)"
+                  />
+                </div>
+                <p v-if="row.slide.agenda" class="quiet made-note">
+                  {{
+                    row.slide.agenda === 'chapters'
+                      ? 'Made from the chapters, and always current'
+                      : 'Made from the slide names, and always current'
+                  }}
+                </p>
+                <div v-if="offered === row.slide.id" class="under">
+                  <span class="bullet" aria-hidden="true" />
+                  <textarea
+                    rows="1"
+                    class="line"
+                    value=""
+                    data-offered
+                    :aria-label="`Slide ${row.index + 1}, new line`"
+                    @blur="offered = null"
+                    @keydown.esc="offered = null"
+                    @keydown.enter.prevent
+                    @input="addTyped(row, ($event.target as HTMLTextAreaElement).value)"
+                  />
+                </div>
+                <button v-else-if="canWrite(row) && row.slide.id === where.slideId" class="add quiet" @click="offerLine(row.slide.id)">
+                  Add a line
+                </button>
+                <div v-if="row.slide.notes || openNotes.has(row.slide.id)" class="notes">
+                  <span class="quiet">Notes</span>
+                  <textarea
+                    rows="1"
+                    class="line note"
+                    :data-notes="row.slide.id"
+                    v-bind="fieldLimits('slides', 'notes')"
+                    dir="auto"
+                    :value="row.slide.notes"
+                    :aria-label="`Notes of slide ${row.index + 1}`"
+                    placeholder="What to say with it"
+                    :readonly="!store.canEdit"
+                    @input="writeNotes(row, ($event.target as HTMLTextAreaElement).value)"
+                  />
+                </div>
+                <RoomNote v-if="row.slide.id === where.slideId" />
+              </div>
+              <span class="kind quiet">
+                <UIcon v-if="overfull.has(row.slide.id)" name="i-lucide-triangle-alert" class="warn" title="More than fits" />
+                {{ row.slide.skipped ? 'skipped' : row.family.toLowerCase() }}
+              </span>
+              <UDropdownMenu v-if="store.canEdit" :items="slideMenu(row)">
+                <button class="more" :aria-label="`What to do with slide ${row.index + 1}`"><UIcon name="i-lucide-ellipsis" /></button>
+              </UDropdownMenu>
+            </div>
+            <div v-if="dropBefore === rows.length && row.index === rows.length - 1" class="drop-line" />
           </div>
-          <div v-if="dropBefore === rows.length && row.index === rows.length - 1" class="drop-line" />
         </div>
-      </div>
+      </RightMenu>
       <div v-if="!rows.length" class="none">
         <p>Nothing here yet. Write what you will say, a line a slide.</p>
         <UButton color="primary" variant="solid" @click="firstSlide">Begin</UButton>

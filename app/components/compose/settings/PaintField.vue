@@ -98,7 +98,7 @@ const dropStop = (index: number) =>
             variant="ghost"
             size="sm"
             icon="i-lucide-x"
-            :aria-label="`Take colour ${index + 1} away`"
+            :aria-label="`Remove colour ${index + 1}`"
             @click="dropStop(index)"
           />
         </span>
