@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { goPhase, saved, slide } from './support/people'
-import { motion, outlined as talk, playheadAt, scrubTo, timed, timeStage } from './support/score'
+import { applyToAll, motion, outlined as talk, playheadAt, scrubTo, timed, timeStage } from './support/score'
 import { choose } from './support/choose'
 
 const titles = ['Astrel at dawn', 'Quill by noon', 'Low Sands at dusk', 'Port Harrow by night']
@@ -150,9 +150,7 @@ test('one effect is put on forty slides at once, and each of them has it', async
   )
   await slide(page, 1).click()
   await motion(page, 'Title', 'Entrance', 'Unfold')
-  await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Motion for Title' }).click()
-  await page.getByRole('menuitem', { name: 'Apply its motion to its kind in the deck' }).click()
-  await expect(page.getByText(/\d\d elements move as this one does/).first()).toBeVisible()
+  await applyToAll(page, 'Title')
   for (const number of [2, 21, 40]) {
     await slide(page, number).scrollIntoViewIfNeeded()
     await slide(page, number).click()

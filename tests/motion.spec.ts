@@ -70,7 +70,7 @@ test('a shape holds words: two presses, and one writes in it; tabs and dashes th
 })
 
 test('the levels of a page are those of the outline it is pasted into', async ({ page }) => {
-  await timed(page, 'From a page', ['First'])
+  await timed(page, 'From a page', ['First', 'Last'])
   await goPhase(page, 'Outline')
   await page.locator('textarea.title').first().focus()
   await page.evaluate(() => {

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { saved, slide } from './support/people'
-import { motion, scrubTo, timed, timeStage as stage } from './support/score'
+import { applyToAll, motion, scrubTo, timed, timeStage as stage } from './support/score'
 import { choose } from './support/choose'
 
 test('a word is ringed on the stage, stays ringed when it is asked to, and the pace is drawn by hand', async ({ page }) => {
@@ -143,9 +143,7 @@ test('several cues are moved, carried to another slide and squeezed; a beat is p
   await page.getByRole('menuitem', { name: 'Join it with the next' }).click()
   await expect(page.getByRole('button', { name: 'Beat 2', exact: true })).toHaveCount(0)
 
-  await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Motion for Title' }).click()
-  await page.getByRole('menuitem', { name: 'Apply its motion to its kind in the deck' }).click()
-  await expect(page.getByText(/elements move as this one does/).first()).toBeVisible()
+  await applyToAll(page, 'Title')
   await slide(page, 2).click()
   await expect(bar(/^Fade of Title/)).toBeVisible()
   await expect(bar(/^Pulse of Title/)).toBeVisible()

@@ -11,7 +11,7 @@ async function copy() {
   } catch (error) {
     // Some browsers allow it over TLS alone.
     if (!(error instanceof Error)) throw error
-    warn('This browser does not let pages copy. Mark the link and copy it by hand.')
+    notifyProblem('This browser does not let pages copy. Mark the link and copy it by hand.')
   }
 }
 </script>

@@ -15,10 +15,10 @@ export async function asking<T>(request: () => Promise<T>): Promise<T | undefine
 }
 
 /** Tells the person what has happened. */
-export const tell = (title: string) => useToast().add({ title, color: 'success', icon: 'i-lucide-check' })
+export const notify = (title: string) => useToast().add({ title, color: 'success', icon: 'i-lucide-check' })
 
 /** Tells the person what was not done, and why. */
-export const warn = (title: string) => useToast().add({ title, color: 'warning', icon: 'i-lucide-circle-alert', duration: 9000 })
+export const notifyProblem = (title: string) => useToast().add({ title, color: 'warning', icon: 'i-lucide-circle-alert', duration: 9000 })
 
 /** A fresh record id: 14 letters and digits. */
 export function freshId(): string {

@@ -83,7 +83,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
   function askRange(rows: string) {
     const { cells, columns, canBeWritten: written, data: read } = readPastedRange(rows)
     const size = `${cells.length.toLocaleString('en')} rows of ${columns}`
-    if (!written && !read.ok) return void warn(read.message)
+    if (!written && !read.ok) return void notifyProblem(read.message)
     question.value = {
       words: `What was pasted is a range of cells, ${size}.`,
       answers: [
@@ -169,7 +169,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     else if (pasted.is === 'list') askList(pasted.text)
     else if (pasted.is === 'words') putText(pasted.text)
     else
-      warn(
+      notifyProblem(
         `What was pasted has ${pasted.lines.toLocaleString('en')} lines; a text on a slide may have ` +
           `${mostPastedLines.toLocaleString('en')}. Paste it in the outline, where lines become slides, or in parts.`,
       )
@@ -180,7 +180,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     if (!applies(event) || !store.deck || !where.stageId || !event.clipboardData) return
     event.preventDefault()
     if (!store.canEdit || where.isForm) {
-      warn(where.isForm ? 'This deck is a form: fill its places.' : 'Your role is viewer: you can look, but not change.')
+      notifyProblem(where.isForm ? 'This deck is a form: fill its places.' : 'Your role is viewer: you can look, but not change.')
       return
     }
     const own = event.clipboardData.getData(mime)

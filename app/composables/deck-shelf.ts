@@ -53,7 +53,7 @@ export function useDeckDeeds(done: () => Promise<unknown>) {
   async function act(request: () => Promise<unknown>, said?: string) {
     if ((await asking(request)) === undefined) return false
     await done()
-    if (said) tell(said)
+    if (said) notify(said)
     return true
   }
   const restore = (deck: DeckEntry) => act(() => $fetch(at(deck, '/restore'), { method: 'POST' }), `“${deck.title}” is back`)

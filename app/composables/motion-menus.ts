@@ -98,9 +98,9 @@ export function useMotionMenus(beatHere: () => Beat) {
   })
   function goOn(figure: Element) {
     const changes = figureGoesOn(store.current, { figure: figure.id }, { ...stage.host, ...context })
-    if (!changes.length) return warn(`${figure.name} cannot go on: no slide follows, or it has gone out before its slide ends.`)
+    if (!changes.length) return notifyProblem(`${figure.name} cannot go on: no slide follows, or it has gone out before its slide ends.`)
     store.edit(`let ${figure.name} go on`, changes)
-    tell(`${figure.name} stands on the next slide where this one leaves it.`)
+    notify(`${figure.name} stands on the next slide where this one leaves it.`)
   }
   const acts = (figure: Element): MenuItem => ({
     label: 'Acts',

@@ -1,7 +1,9 @@
 /** More formatting than this is not read, letters: only the words of it are taken. */
 export const mostHtml = 2_000_000
 export const tooMuchHtml = (html: string) =>
-  warn(`What was pasted has ${(html.length / 1_000_000).toFixed(1)} MB of formatting, more than is read here: only its words were taken.`)
+  notifyProblem(
+    `What was pasted has ${(html.length / 1_000_000).toFixed(1)} MB of formatting, more than is read here: only its words were taken.`,
+  )
 
 /** A page as a document of its own: nothing in it runs, and nothing it names is fetched. */
 export function readPage(html: string): Document {

@@ -31,7 +31,7 @@ export function usePieces() {
     const kept = await asking(() =>
       $fetch<Piece>('/api/pieces', { method: 'POST', body: { name, tags, content, ...(replaces ? { replaces } : {}) } }),
     )
-    if (kept) tell(replaces ? `“${kept.name}” is changed: version ${kept.version}` : `“${kept.name}” is in the library`)
+    if (kept) notify(replaces ? `“${kept.name}” is changed: version ${kept.version}` : `“${kept.name}” is in the library`)
     return kept
   }
   function put(piece: Piece, bound: boolean) {
@@ -56,7 +56,7 @@ export function usePieces() {
     if (!newer.length || !store.deck) return
     const changes = newer.flatMap((piece): Change[] => renewPiece(store.current, { piece }, store.context))
     store.edit(`follow ${newer.map(piece => piece.name).join(', ')}`, changes)
-    tell(`${newer.map(piece => `“${piece.name}”`).join(', ')} was changed in the library; this deck follows. Undo takes it back.`)
+    notify(`${newer.map(piece => `“${piece.name}”`).join(', ')} was changed in the library; this deck follows. Undo takes it back.`)
   }
   /** What was changed in a bound group becomes the piece, everywhere. */
   async function keepChanges(group: GroupElement) {

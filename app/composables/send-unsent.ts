@@ -23,7 +23,7 @@ export function useSendUnsent() {
       const { isOpen, sendUnsent } = await import('../live/send-unsent')
       for (const { deck, title, since } of waiting) {
         if (isOpen(deck)) continue
-        if (await sendUnsent(person, deck)) tell(`What you wrote in “${title}” while the server was away is saved.`)
+        if (await sendUnsent(person, deck)) notify(`What you wrote in “${title}” while the server was away is saved.`)
         else if (Date.now() - since.getTime() > week && !told.has(deck)) {
           told.add(deck)
           tellOfUnsent(deck, title, since)

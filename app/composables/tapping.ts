@@ -63,7 +63,7 @@ export function useTapping() {
   }
   /** Lets the beats of the slide at work begin at moments after its opening, seconds. */
   function apply(times: readonly number[], until?: number) {
-    if (!where.score || !times.length) return warn('No beat was tapped, so nothing has changed.')
+    if (!where.score || !times.length) return notifyProblem('No beat was tapped, so nothing has changed.')
     const changes = setBeatTimes(
       store.current,
       where.score,
@@ -75,9 +75,9 @@ export function useTapping() {
       },
       { id: freshId },
     )
-    if (!changes.length) return warn('No beat was tapped, so nothing has changed.')
+    if (!changes.length) return notifyProblem('No beat was tapped, so nothing has changed.')
     store.edit('set beats by hand', changes)
-    tell(`The slide’s beats begin at ${times.map(time => time.toFixed(1)).join(', ')} s.`)
+    notify(`The slide’s beats begin at ${times.map(time => time.toFixed(1)).join(', ')} s.`)
   }
   onScopeDispose(() => {
     stop()

@@ -29,7 +29,7 @@ export function sendUnsent(person: string, deck: string): Promise<boolean> {
         else if (status.keptAt && status.kept) end(true)
       },
       refused: message => {
-        warn(message)
+        notifyProblem(message)
         end(false)
       },
       noted: () => {},

@@ -29,7 +29,7 @@ async function change(event: FormSubmitEvent<z.output<typeof schema>>) {
   busy.value = true
   const { current, next } = event.data
   if (await asking(() => $fetch('/api/account/password', { method: 'POST', body: { current, next } }))) {
-    tell('Your password is another one now. You are signed out everywhere else.')
+    notify('Your password is another one now. You are signed out everywhere else.')
     Object.assign(state, blank())
     await refresh()
   }
@@ -46,7 +46,7 @@ function browserWords(agent: string): string {
 const when = (date: string) =>
   new Date(date).toLocaleString(undefined, { day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit' })
 async function end(session: Session) {
-  if (await asking(() => $fetch(`/api/account/sessions/${session.id}`, { method: 'DELETE' }))) tell('Signed out there')
+  if (await asking(() => $fetch(`/api/account/sessions/${session.id}`, { method: 'DELETE' }))) notify('Signed out there')
   await refresh()
 }
 </script>

@@ -34,7 +34,7 @@ async function bring(file: File) {
   bringing.value = false
   if (!brought) return
   await again()
-  tell(brought.notes.length ? `Imported, with ${brought.notes.join(', ')}` : 'Imported')
+  notify(brought.notes.length ? `Imported, with ${brought.notes.join(', ')}` : 'Imported')
 }
 
 const naming = ref<string | null>(null)

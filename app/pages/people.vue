@@ -46,7 +46,7 @@ async function add(event: FormSubmitEvent<z.output<typeof schema>>) {
 }
 async function change(row: Row, role: User['role']) {
   if (await asking(() => $fetch(`/api/people/${row.id}`, { method: 'PATCH', body: { role } })))
-    tell(`${row.name} is ${labelOf(role).toLowerCase()} now`)
+    notify(`${row.name} is ${labelOf(role).toLowerCase()} now`)
   await refresh()
   if (row.id === user.value?.id) await useUserSession().fetch()
 }
@@ -65,7 +65,7 @@ const leaving = ref<Row | null>(null)
 async function remove(row: Row) {
   leaving.value = null
   if (await asking(() => $fetch(`/api/people/${row.id}`, { method: 'DELETE' })))
-    tell(`${row.name} is not of the team any more. What they made stays.`)
+    notify(`${row.name} is not of the team any more. What they made stays.`)
   await refresh()
 }
 const menuOf = (row: Row): DropdownMenuItem[] => [

@@ -82,13 +82,13 @@ async function renew(screen: Screen) {
 }
 async function revoke(screen: Screen) {
   if (await asking(() => $fetch(`/api/screens/${screen.id}/token`, { method: 'DELETE' })))
-    tell(`${screen.name} has no address any more: it plays on from its own copy until it is opened anew.`)
+    notify(`${screen.name} has no address any more: it plays on from its own copy until it is opened anew.`)
   await refreshScreens()
 }
 const leaving = ref<Screen | null>(null)
 async function removeScreen(screen: Screen) {
   leaving.value = null
-  if (await asking(() => $fetch(`/api/screens/${screen.id}`, { method: 'DELETE' }))) tell(`${screen.name} is off the list`)
+  if (await asking(() => $fetch(`/api/screens/${screen.id}`, { method: 'DELETE' }))) notify(`${screen.name} is off the list`)
   await refreshScreens()
 }
 const menuOf = (screen: Screen): DropdownMenuItem[] => [
@@ -111,7 +111,7 @@ const menuById = (id: string) => {
 
 async function setLoop(screen: Screen, id: string) {
   if (await asking(() => $fetch(`/api/screens/${screen.id}/loop`, { method: 'PUT', body: { loop: id || null } })))
-    tell(`${screen.name}: ${loopName(id || null)}`)
+    notify(`${screen.name}: ${loopName(id || null)}`)
   await refreshScreens()
 }
 async function setItems(items: { id?: string; deck: string }[]) {

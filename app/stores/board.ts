@@ -52,7 +52,7 @@ export const useBoard = defineStore('board', () => {
     const changes = removeView(store.current, { slide: slide.value.id, view: id })
     const moves = changes.filter(change => change.do === 'drop').length
     store.edit('remove a view', changes)
-    if (moves) tell(moves === 1 ? 'The camera’s way to it went with it.' : `${moves} ways of the camera to it went with it.`)
+    if (moves) notify(moves === 1 ? 'The camera’s way to it went with it.' : `${moves} ways of the camera to it went with it.`)
   }
   function move(id: string, by: number) {
     const from = views.value.findIndex(one => one.id === id)
@@ -65,7 +65,7 @@ export const useBoard = defineStore('board', () => {
   const both = computed(() => ({ ...host.host, id: freshId }) as TimingContext & typeof context)
   function gather(slides: readonly string[]) {
     if (slides.some(id => store.current.slides[id]?.board))
-      return warn('A board is among them. Turn its views into slides first, then gather all of them.')
+      return notifyProblem('A board is among them. Turn its views into slides first, then gather all of them.')
     const changes = slidesToBoard(store.current, { slides }, both.value)
     const made = changes[0]
     if (made?.do !== 'put') return
@@ -74,7 +74,7 @@ export const useBoard = defineStore('board', () => {
   }
   function part() {
     if (!slide.value) return
-    if (!views.value.length) return warn('This board has no views yet. Frame one, then turn the views into slides.')
+    if (!views.value.length) return notifyProblem('This board has no views yet. Frame one, then turn the views into slides.')
     const changes = boardToSlides(store.current, { slide: slide.value.id }, both.value)
     const first = changes[0]
     store.edit('turn views into slides', changes)

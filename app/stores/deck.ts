@@ -121,7 +121,7 @@ export const useDeck = defineStore('deck', () => {
         }
       },
       refused: beginAnew,
-      noted: warn,
+      noted: notifyProblem,
       bounded(form) {
         heldToPlaces.value = form
       },
@@ -170,7 +170,7 @@ export const useDeck = defineStore('deck', () => {
   function edit(name: string, changes: readonly Change[]) {
     if (!document || !changes.length) return
     if (!canEdit.value) {
-      warn('Your role is viewer: you can look, but not change.')
+      notifyProblem('Your role is viewer: you can look, but not change.')
       return
     }
     const fitted = withinLimits(changes)
@@ -187,15 +187,15 @@ export const useDeck = defineStore('deck', () => {
     if (!deck.value) return changes
     const fault = deck.value.info.info?.form && heldToPlaces.value ? changesOnForm(deck.value, changes) : null
     if (fault) {
-      warn(fault)
+      notifyProblem(fault)
       return null
     }
     const fit = fitChanges(deck.value, changes)
     if (!fit.ok) {
-      warn(fit.message)
+      notifyProblem(fit.message)
       return null
     }
-    if (fit.value.notes.length) warn(fit.value.notes.join(' '))
+    if (fit.value.notes.length) notifyProblem(fit.value.notes.join(' '))
     return fit.value.changes
   }
 

@@ -79,7 +79,7 @@ export const useMotions = defineStore('motions', () => {
     const read = (found ?? []).map(one => ({ ...one, read: cueClippingSchema.safeParse(one.motion) }))
     named.value = read.flatMap(({ id, name, read }) => (read.success ? [{ id, name, motion: read.data }] : []))
     const lost = read.filter(one => !one.read.success)
-    if (lost.length) warn(`${lost.map(one => `“${one.name}”`).join(', ')} cannot be read by this version and is not offered.`)
+    if (lost.length) notifyProblem(`${lost.map(one => `“${one.name}”`).join(', ')} cannot be read by this version and is not offered.`)
   }
   /** Asks what the motion of an element, or of the team, should be put on. */
   function ask(id: Id) {
@@ -102,7 +102,7 @@ export const useMotions = defineStore('motions', () => {
     stop()
     if (!made.length) return
     store.edit(count > 1 ? `put motion on ${count} elements` : 'put motion on an element', made)
-    tell(count > 1 ? `${count} elements move so.` : 'One element moves so.')
+    notify(count > 1 ? `${count} elements move so.` : 'One element moves so.')
   }
   /** Keeps the element's own motion under a name, for the team. */
   async function keep(name: string) {
@@ -110,7 +110,7 @@ export const useMotions = defineStore('motions', () => {
     const kept = await asking(() => $fetch<NamedMotion>('/api/motions', { method: 'POST', body: { name, motion: own.value } }))
     if (!kept) return
     await load()
-    tell(`“${kept.name}” is kept for the team.`)
+    notify(`“${kept.name}” is kept for the team.`)
   }
   async function drop(id: Id) {
     if (!(await asking(() => $fetch(`/api/motions/${id}`, { method: 'DELETE' })))) return

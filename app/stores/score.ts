@@ -66,7 +66,7 @@ export const useScore = defineStore('score', () => {
     const made = clipCues(store.current, cues)
     if (!made) return
     clipping.value = made
-    tell(
+    notify(
       made.cues.length > 1
         ? `${made.cues.length} cues are ready to be put on other elements.`
         : 'The cue is ready to be put on other elements.',
@@ -93,13 +93,13 @@ export const useScore = defineStore('score', () => {
   function setTempo(reach: Reach, factor: number) {
     const changes = stretch(store.current, wishOf(reach), factor)
     if (changes.length) store.edit(`${factor < 1 ? 'squeeze' : 'stretch'} ${words[reach]}`, changes)
-    else warn('Nothing here has a length of its own: what holds for reading or for a clip is as long as it has to be.')
+    else notifyProblem('Nothing here has a length of its own: what holds for reading or for a clip is as long as it has to be.')
   }
   /** Lets what is meant last some seconds; says where it cannot. */
   function setLasting(reach: Exclude<Reach, 'cues'>, span: { beats: readonly ScoreBeat[]; length: number; wanted: number }) {
     const changes = lastFor(store.current, wishOf(reach), span)
     if (changes) store.edit(`let ${words[reach]} run ${secondsWords(span.wanted)}`, changes)
-    else warn('It cannot run so short: its clips and voices are as long as they are. Trim them, or let the beat hold for seconds.')
+    else notifyProblem('It cannot run so short: its clips and voices are as long as they are. Trim them, or let the beat hold for seconds.')
   }
   /** Lets the beat at the playhead hold for some seconds. */
   function setHold(seconds: number) {
@@ -111,8 +111,8 @@ export const useScore = defineStore('score', () => {
   function setStarts(reach: 'slide' | 'deck', start: 'advance' | 'self') {
     const changes = startBeats(store.current, { slides: reach === 'slide' ? [where.slideId!] : store.slides.map(slide => slide.id), start })
     if (changes.length) store.edit(start === 'self' ? 'let beats go on by themselves' : 'let beats wait for the speaker', changes)
-    if (changes.length) tell(changes.length === 1 ? 'One beat changed.' : `${changes.length} beats changed.`)
-    else warn('All beats do so already.')
+    if (changes.length) notify(changes.length === 1 ? 'One beat changed.' : `${changes.length} beats changed.`)
+    else notifyProblem('All beats do so already.')
   }
   const waiting = (waits: ReadonlyMap<Id, number>) =>
     [...waits].flatMap(([id, delay]) =>

@@ -66,9 +66,9 @@ export interface DiagramFamily {
   name: string
   label: string
   /** What it says about its items. */
-  says: string
+  description: string
   /** Other words that it is found by. */
-  words: string
+  keywords: string
   /** How many levels are parts of their own; deeper ones are words in them. */
   depth: number
   /** The first line stands apart from the others: in the middle, at the top. */

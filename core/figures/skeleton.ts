@@ -13,7 +13,7 @@ export interface Pose {
   name: string
   label: string
   /** Other words that it is found by. */
-  words: string
+  keywords: string
   /** The back bends forwards by so many degrees. */
   lean?: number
   /** The head bends forwards by so many degrees. */

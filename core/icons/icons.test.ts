@@ -47,6 +47,6 @@ describe('symbols', () => {
     expect(findSigns(symbols, '★').map(sign => sign.sign)).toContain('★')
     expect(findSigns(symbols, 'star').map(sign => sign.sign)).toContain('★')
     expect(findSigns(symbols, 'qqq')).toEqual([])
-    expect(symbols.every(sign => sign.sign && sign.words)).toBe(true)
+    expect(symbols.every(sign => sign.sign && sign.label)).toBe(true)
   })
 })

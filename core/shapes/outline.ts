@@ -32,7 +32,7 @@ const holds = (words: string, wanted: string) => words.toLowerCase().includes(wa
 export function findShapes(words: string): readonly Shape[] {
   const wanted = words.trim().toLowerCase().split(/\s+/).filter(Boolean)
   return wanted.length
-    ? shapes.filter(shape => wanted.every(word => holds(`${shape.label} ${shape.words ?? ''} ${shape.name}`, word)))
+    ? shapes.filter(shape => wanted.every(word => holds(`${shape.label} ${shape.keywords ?? ''} ${shape.name}`, word)))
     : shapes
 }
 
@@ -42,7 +42,7 @@ export function amountsIn(element: { shape: string; amounts?: Amounts; radius?: 
   const made: Record<string, number> = {}
   for (const amount of shape.amounts ?? []) {
     const chosen = element.amounts?.[amount.name]
-    if (chosen !== undefined) made[amount.name] = Math.min(amount.most, Math.max(amount.least, amount.whole ? Math.round(chosen) : chosen))
+    if (chosen !== undefined) made[amount.name] = Math.min(amount.max, Math.max(amount.min, amount.whole ? Math.round(chosen) : chosen))
     else if (shape.name !== 'chevron') made[amount.name] = amount.initial
   }
   if (shape.name === 'rounded' && element.amounts?.corner === undefined)

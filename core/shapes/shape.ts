@@ -5,8 +5,8 @@ export interface Amount {
   name: string
   label: string
   initial: number
-  least: number
-  most: number
+  min: number
+  max: number
   /** Whole numbers only, such as how many points a star has. */
   whole?: boolean
   /** Where its handle stands, as fractions of the box; absent, it has only its number. */
@@ -31,7 +31,7 @@ export interface Shape {
   name: string
   label: string
   /** Other words that it is found by. */
-  words?: string
+  keywords?: string
   group: 'plain' | 'many-sided' | 'arrows' | 'callouts' | 'round' | 'signs' | 'marks'
   amounts?: readonly Amount[]
   /** Its outline as an SVG path (even-odd) in a box of that size, px. */
@@ -100,8 +100,8 @@ export const alongTop = (name: string, label: string, initial: number, most = 1,
   name,
   label,
   initial,
-  least,
-  most,
+  min: least,
+  max: most,
   at: value => ({ x: value, y: 0 }),
   read: spot => spot.x,
 })
@@ -110,8 +110,8 @@ export const downLeft = (name: string, label: string, initial: number, most = 1,
   name,
   label,
   initial,
-  least,
-  most,
+  min: least,
+  max: most,
   at: value => ({ x: 0, y: value }),
   read: spot => spot.y,
 })
@@ -120,8 +120,8 @@ export const fromRight = (name: string, label: string, initial: number, most = 1
   name,
   label,
   initial,
-  least: 0,
-  most,
+  min: 0,
+  max: most,
   at: value => ({ x: 1 - value, y: 0 }),
   read: spot => 1 - spot.x,
 })
@@ -130,8 +130,8 @@ export const corner = (name = 'corner', label = 'Corner', initial = 0.2, most = 
   name,
   label,
   initial,
-  least: 0,
-  most,
+  min: 0,
+  max: most,
   at: (value, size) => ({ x: (value * Math.min(size.width, size.height)) / size.width, y: 0 }),
   read: (spot, size) => (spot.x * size.width) / Math.min(size.width, size.height),
 })

@@ -33,7 +33,7 @@ describe('the catalogue of shapes', () => {
       fc.assert(
         fc.property(size, fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 4, maxLength: 4 }), (box, shares) => {
           const amounts = Object.fromEntries(
-            (shape.amounts ?? []).map((amount, index) => [amount.name, amount.least + (amount.most - amount.least) * shares[index]!]),
+            (shape.amounts ?? []).map((amount, index) => [amount.name, amount.min + (amount.max - amount.min) * shares[index]!]),
           )
           const points = pointsAlong(outlineOf({ shape: name, amounts }, box))
           expect(points.length).toBeGreaterThan(2)

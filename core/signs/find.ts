@@ -9,7 +9,10 @@ export function findSigns(among: readonly Sign[], asked: string): readonly Sign[
   if (!words.length) return among
   const rank = (sign: Sign) => {
     if (sign.sign === asked.trim()) return 100
-    const parts = sign.words.toLowerCase().split(/[\s,_-]+/)
+    const parts = `${sign.label} ${sign.keywords ?? ''}`
+      .trim()
+      .toLowerCase()
+      .split(/[\s,_-]+/)
     if (!words.every(word => parts.some(part => part.startsWith(word)))) return 0
     return 1 + words.filter(word => parts.includes(word)).length * 2 + (parts[0]!.startsWith(words[0]!) ? 1 : 0) - parts.length * 0.01
   }

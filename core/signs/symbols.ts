@@ -55,7 +55,9 @@ const groups: Readonly<Record<string, string>> = {
 export interface Sign {
   sign: string
   /** What it is called. */
-  words: string
+  label: string
+  /** Other words that it is found by. */
+  keywords?: string
   group: string
 }
 
@@ -63,6 +65,6 @@ export interface Sign {
 export const symbols: readonly Sign[] = Object.entries(groups).flatMap(([group, list]) =>
   list.split('|').map(entry => {
     const space = entry.indexOf(' ')
-    return { sign: entry.slice(0, space), words: entry.slice(space + 1), group }
+    return { sign: entry.slice(0, space), label: entry.slice(space + 1), group }
   }),
 )

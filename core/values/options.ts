@@ -14,8 +14,8 @@ export type OptionField = {
   when?: { name: string; is: string }
 } & (
   | { kind: 'choice'; name: string; label: string; values: readonly { value: string; label: string }[]; initial: string }
-  | { kind: 'number'; name: string; label: string; least: number; most: number; step: number; unit: string; initial: number }
-  | { kind: 'yes'; name: string; label: string; initial: boolean }
+  | { kind: 'number'; name: string; label: string; min: number; max: number; step: number; unit: string; initial: number }
+  | { kind: 'boolean'; name: string; label: string; initial: boolean }
   | { kind: 'color'; name: string; label: string; initial: string }
   | { kind: 'element'; name: string; label: string; initial: string }
   | { kind: 'words'; name: string; label: string; initial: string }
@@ -31,8 +31,7 @@ export function optionOf<T extends string | number | boolean>(
   const option = of.options.find(candidate => candidate.name === name)
   if (!option) throw new Error(`There is no option “${name}”.`)
   const value = options[name]
-  if (option.kind === 'number')
-    return (typeof value === 'number' ? Math.min(option.most, Math.max(option.least, value)) : option.initial) as T
+  if (option.kind === 'number') return (typeof value === 'number' ? Math.min(option.max, Math.max(option.min, value)) : option.initial) as T
   if (option.kind === 'choice') return (option.values.some(known => known.value === value) ? value : option.initial) as T
   return (typeof value === typeof option.initial ? value : option.initial) as T
 }

@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test'
+import { choose } from './choose'
 import { enter, goPhase, saved, newDeck, paste, slide } from './people'
 
 /** A deck of an outline, in its outline. Of many slides the outline draws those near what is in sight; the rundown has them all. */
@@ -23,6 +24,15 @@ export async function motion(page: Page, name: string, ...items: string[]) {
     .getByRole('button', { name: `Motion for ${name}` })
     .click()
   for (const item of items) await page.getByRole('menuitem', { name: item, exact: true }).click()
+}
+
+/** Puts the motion of a part on all others of its kind and style in the deck. */
+export async function applyToAll(page: Page, name: string) {
+  await motion(page, name, 'Apply motion…')
+  const asked = page.getByRole('group', { name: 'Apply motion' })
+  await choose(asked.getByLabel('Onto', { exact: true }), 'others in the deck')
+  await asked.getByRole('button', { name: 'Apply', exact: true }).click()
+  await expect(page.getByText(/elements? moves? so\./).first()).toBeVisible()
 }
 
 export const timeStage = (page: Page) => page.getByTestId('time-stage')

@@ -47,7 +47,7 @@ function press(event: PointerEvent, together: readonly Amount[]) {
       const made: Record<string, number> = { ...shaped.value?.amounts }
       for (const amount of together) {
         const read = amount.read!({ x: (local.x - box.x) / box.width, y: (local.y - box.y) / box.height }, size.value, amounts.value)
-        made[amount.name] = Math.min(amount.most, Math.max(amount.least, amount.whole ? Math.round(read) : Math.round(read * 1000) / 1000))
+        made[amount.name] = Math.min(amount.max, Math.max(amount.min, amount.whole ? Math.round(read) : Math.round(read * 1000) / 1000))
       }
       stage.tries = {
         [props.element.id]: props.element.kind === 'picture' ? { frame: { ...props.element.frame!, amounts: made } } : { amounts: made },

@@ -31,8 +31,8 @@ const look = (box: Box) => stage.zoomOn(box)
             :model-value="reach.width"
             label="Width of the board"
             unit="px"
-            :least="16"
-            :most="100000"
+            :min="16"
+            :max="100000"
             :step="80"
             @update:model-value="width => setReach({ width })"
           />
@@ -40,8 +40,8 @@ const look = (box: Box) => stage.zoomOn(box)
             :model-value="reach.height"
             label="Height of the board"
             unit="px"
-            :least="16"
-            :most="100000"
+            :min="16"
+            :max="100000"
             :step="80"
             @update:model-value="height => setReach({ height })"
           />

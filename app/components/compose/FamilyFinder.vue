@@ -20,7 +20,7 @@ const items = computed(() => {
 const found = computed(() => {
   const words = asked.value.trim().toLowerCase().split(/\s+/).filter(Boolean)
   return diagramFamilies
-    .filter(family => words.every(word => `${family.label} ${family.says} ${family.words}`.toLowerCase().includes(word)))
+    .filter(family => words.every(word => `${family.label} ${family.description} ${family.keywords}`.toLowerCase().includes(word)))
     .map(family => ({ family, drawing: family.draw(items.value, size, {}) }))
 })
 </script>
@@ -37,7 +37,7 @@ const found = computed(() => {
           :key="family.name"
           variant="bare"
           class="family"
-          :title="family.says"
+          :title="family.description"
           :data-family="family.name"
           @click="
             () => {

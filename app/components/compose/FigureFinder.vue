@@ -10,7 +10,7 @@ const asked = ref('')
 const found = computed(() => {
   const words = asked.value.trim().toLowerCase().split(/\s+/).filter(Boolean)
   return poses
-    .filter(pose => words.every(word => `${pose.label} ${pose.words}`.toLowerCase().includes(word)))
+    .filter(pose => words.every(word => `${pose.label} ${pose.keywords}`.toLowerCase().includes(word)))
     .map(pose => ({ pose, drawing: drawFigure({ look: props.look ?? usualLook, pose: pose.name }, deckTheme(store.current).palette) }))
 })
 </script>

@@ -124,7 +124,7 @@ function go(owner: Id, element: Id | null) {
 function replaceAll() {
   const times = count.value
   store.edit(`replace “${words.value}” by “${by.value}”`, replaceText(store.current, { ...search.value, by: by.value }).changes)
-  tell(`Replaced in ${times === 1 ? 'one place' : `${times} places`}. Undo takes it back.`)
+  notify(`Replaced in ${times === 1 ? 'one place' : `${times} places`}. Undo takes it back.`)
 }
 function replaceOne(id: Id) {
   const element = store.current.elements[id]

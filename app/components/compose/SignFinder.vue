@@ -18,7 +18,7 @@ async function fetchEmoji() {
   // As the build trims them: those alone that have a place in the order.
   emoji.value = (all as { unicode: string; label: string; tags?: string[]; order: number }[])
     .sort((a, b) => a.order - b.order)
-    .map(entry => ({ sign: entry.unicode, words: [entry.label, ...(entry.tags ?? [])].join(' '), group: 'emoji' }))
+    .map(entry => ({ sign: entry.unicode, label: entry.label, keywords: entry.tags?.join(' '), group: 'emoji' }))
 }
 watch([kind, opened], () => {
   if (kind.value === 'emoji' && opened.value) void fetchEmoji()
@@ -62,8 +62,8 @@ useInfiniteScroll(
             :key="`${sign.sign}${index}`"
             variant="bare"
             class="sign"
-            :title="sign.words"
-            :aria-label="sign.words"
+            :title="sign.label"
+            :aria-label="sign.label"
             @click="
               () => {
                 emit('choose', sign.sign)

@@ -38,7 +38,7 @@ const { boxAt, put } = usePutting()
 async function putCredits() {
   const lines = await asking(() => $fetch<string[]>(`/api/decks/${store.id}/credits`))
   if (!lines) return
-  if (!lines.length) return tell('Nothing in this deck has a credit line. They are written in Media.')
+  if (!lines.length) return notify('Nothing in this deck has a credit line. They are written in Media.')
   put('list the credits', {
     kind: 'text',
     name: 'Credits',
@@ -69,7 +69,7 @@ function spread(reach: TransitionReach) {
   const found = reaches.value.find(one => one.reach === reach)
   if (!found) return
   store.edit('put a transition on slides', found.changes)
-  tell(`${found.changes.length === 1 ? 'One slide comes' : `${found.changes.length} slides come`} as this one does.`)
+  notify(`${found.changes.length === 1 ? 'One slide comes' : `${found.changes.length} slides come`} as this one does.`)
 }
 const write = (notes: string) =>
   store.editText('write notes', setFields(store.current, { table: 'slides', id: where.slideId!, fields: { notes } }))
@@ -95,8 +95,8 @@ const write = (notes: string) =>
           unit="s"
           :decimals="1"
           :step="0.1"
-          :least="0"
-          :most="20"
+          :min="0"
+          :max="20"
           @update:model-value="duration => setTransition({ duration })"
         />
       </div>

@@ -245,8 +245,8 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
             <NumberField
               :model-value="state.paragraph.start ?? null"
               label="Counts from"
-              :least="0"
-              :most="100000"
+              :min="0"
+              :max="100000"
               @update:model-value="start => editor.setParagraph({ start })"
             />
             <UButton v-if="state.paragraph.start != null" size="sm" @click="editor.setParagraph({ start: null })">Go on</UButton>

@@ -10,7 +10,7 @@ async function begin() {
   if (!first || busy.value) return
   busy.value = true
   const read = await (await import('#core/formats/outline')).readOutline(words.value)
-  if (!read.ok) warn(read.message)
+  if (!read.ok) notifyProblem(read.message)
   const id = read.ok && (await makeDeck({ title: first.replace(/^[#\s*-]+/, '').slice(0, 300), purpose: 'talk' }))
   busy.value = false
   if (!id) return

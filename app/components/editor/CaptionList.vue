@@ -29,7 +29,7 @@ async function take(file: File) {
   const read = await readSubtitles(await file.text(), file.name)
   if (!read.ok) return void useToast().add({ title: read.message, color: 'error', duration: 9000 })
   emit('update:modelValue', read.value)
-  tell(read.value.length === 1 ? 'One caption is here.' : `${read.value.length} captions are here.`)
+  notify(read.value.length === 1 ? 'One caption is here.' : `${read.value.length} captions are here.`)
 }
 function save(ending: 'vtt' | 'srt') {
   saveFile(ending === 'vtt' ? writeVtt(props.modelValue) : writeSrt(props.modelValue), `${props.name}.${ending}`)
@@ -48,8 +48,8 @@ function save(ending: 'vtt' | 'srt') {
             :label="`Caption ${index + 1} from`"
             :decimals="2"
             :step="0.1"
-            :least="0"
-            :most="86400"
+            :min="0"
+            :max="86400"
             @update:model-value="from => set(index, { from, until: Math.max(caption.until, from + 0.1) })"
           />
           <NumberField
@@ -58,8 +58,8 @@ function save(ending: 'vtt' | 'srt') {
             unit="s"
             :decimals="2"
             :step="0.1"
-            :least="0"
-            :most="86400"
+            :min="0"
+            :max="86400"
             @update:model-value="until => set(index, { until: Math.max(until, caption.from + 0.1) })"
           />
           <UButton

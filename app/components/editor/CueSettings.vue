@@ -195,8 +195,8 @@ const setParts = (by: Parts['by'] | 'whole') =>
         unit="s"
         :decimals="2"
         :step="0.1"
-        :least="0"
-        :most="3600"
+        :min="0"
+        :max="3600"
         @update:model-value="delay => set({ delay })"
       />
     </div>
@@ -208,8 +208,8 @@ const setParts = (by: Parts['by'] | 'whole') =>
         unit="s"
         :decimals="2"
         :step="0.1"
-        :least="0"
-        :most="3600"
+        :min="0"
+        :max="3600"
         @update:model-value="take"
       />
     </div>
@@ -238,8 +238,8 @@ const setParts = (by: Parts['by'] | 'whole') =>
         unit="s"
         :decimals="2"
         :step="0.05"
-        :least="0"
-        :most="60"
+        :min="0"
+        :max="60"
         @update:model-value="stagger => set({ parts: { ...cue!.parts!, stagger } })"
       />
     </div>
@@ -250,8 +250,8 @@ const setParts = (by: Parts['by'] | 'whole') =>
           v-if="cue.repeat !== 'forever'"
           :model-value="cue.repeat"
           label="Times"
-          :least="1"
-          :most="10000"
+          :min="1"
+          :max="10000"
           @update:model-value="repeat => set({ repeat: Math.round(repeat) })"
         />
         <UButton

@@ -15,12 +15,12 @@ const set = (name: string, value: string | number | boolean) => emit('set', { ..
 /** Keeps a way that was written, where it is one. */
 function setPath(name: string, path: string) {
   if (path.length > mostPath)
-    warn(
+    notifyProblem(
       `The path has ${path.length.toLocaleString('en')} letters; it may have ${mostPath.toLocaleString('en')}. Leave corners ` +
         'out, or draw it on the stage.',
     )
   else if (measurePath(path).length < 1)
-    warn('That is no path that leads anywhere. Write SVG path data, as M0 0 L300 100, or draw the way on the stage.')
+    notifyProblem('That is no path that leads anywhere. Write SVG path data, as M0 0 L300 100, or draw the way on the stage.')
   else set(name, path)
 }
 const mostPath = 2000
@@ -32,7 +32,7 @@ const shown = computed(() =>
 
 <template>
   <div v-for="option in shown" :key="option.name" class="row">
-    <span class="label">{{ option.kind === 'yes' ? '' : option.label }}</span>
+    <span class="label">{{ option.kind === 'boolean' ? '' : option.label }}</span>
     <ChoiceField
       v-if="option.kind === 'choice'"
       :model-value="optionOf<string>(of, options, option.name)"
@@ -45,13 +45,13 @@ const shown = computed(() =>
       :model-value="optionOf<number>(of, options, option.name)"
       :label="option.label"
       :unit="option.unit"
-      :least="option.least"
-      :most="option.most"
+      :min="option.min"
+      :max="option.max"
       :step="option.step"
       :decimals="option.step < 1 ? 2 : 0"
       @update:model-value="amount => set(option.name, amount)"
     />
-    <label v-else-if="option.kind === 'yes'" class="yes">
+    <label v-else-if="option.kind === 'boolean'" class="yes">
       <UCheckbox :model-value="optionOf<boolean>(of, options, option.name)" @update:model-value="on => set(option.name, on === true)" />
       {{ option.label }}
     </label>

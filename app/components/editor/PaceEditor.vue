@@ -162,8 +162,8 @@ function nudge(event: KeyboardEvent, key: 1 | 2) {
         <NumberField
           :model-value="easing.stiffness"
           label="Stiffness"
-          :least="1"
-          :most="2000"
+          :min="1"
+          :max="2000"
           :step="10"
           @update:model-value="stiffness => emit('update:modelValue', { ...(easing as typeof easing & { kind: 'spring' }), stiffness })"
         />
@@ -173,8 +173,8 @@ function nudge(event: KeyboardEvent, key: 1 | 2) {
         <NumberField
           :model-value="easing.damping"
           label="Damping"
-          :least="0.1"
-          :most="200"
+          :min="0.1"
+          :max="200"
           :step="1"
           :decimals="1"
           @update:model-value="damping => emit('update:modelValue', { ...(easing as typeof easing & { kind: 'spring' }), damping })"
@@ -185,8 +185,8 @@ function nudge(event: KeyboardEvent, key: 1 | 2) {
         <NumberField
           :model-value="easing.mass"
           label="Mass"
-          :least="0.05"
-          :most="50"
+          :min="0.05"
+          :max="50"
           :step="0.1"
           :decimals="2"
           @update:model-value="mass => emit('update:modelValue', { ...(easing as typeof easing & { kind: 'spring' }), mass })"
@@ -199,8 +199,8 @@ function nudge(event: KeyboardEvent, key: 1 | 2) {
         <NumberField
           :model-value="easing.count"
           label="Steps"
-          :least="1"
-          :most="1000"
+          :min="1"
+          :max="1000"
           @update:model-value="
             count => emit('update:modelValue', { ...(easing as typeof easing & { kind: 'steps' }), count: Math.round(count) })
           "

@@ -34,7 +34,7 @@ function propose() {
     second => Math.round((second - (span.value?.from ?? 0) + sound.value.delay) * 100) / 100,
   )
   if (starts.length) emit('propose', starts)
-  else warn('The notes hold one sentence only, or nothing is heard: there is nothing to tell beats by.')
+  else notifyProblem('The notes hold one sentence only, or nothing is heard: there is nothing to tell beats by.')
 }
 </script>
 
@@ -88,8 +88,8 @@ function propose() {
         unit="s"
         :decimals="2"
         :step="0.1"
-        :least="0"
-        :most="3600"
+        :min="0"
+        :max="3600"
         @update:model-value="delay => sounds.set({ delay })"
       />
     </div>
@@ -98,7 +98,7 @@ function propose() {
       <SliderField
         :model-value="Math.round(sound.volume * 100)"
         label="Volume"
-        :most="100"
+        :max="100"
         unit="%"
         :disabled="!store.canEdit"
         @update:model-value="percent => sounds.set({ volume: percent / 100 })"
@@ -109,7 +109,7 @@ function propose() {
       <SliderField
         :model-value="Math.round((sound.duck ?? usualDuck) * 100)"
         label="Under a voice"
-        :most="100"
+        :max="100"
         unit="%"
         :disabled="!store.canEdit"
         @update:model-value="percent => sounds.set({ duck: percent / 100 })"
@@ -123,8 +123,8 @@ function propose() {
           label="Fades in"
           :decimals="1"
           :step="0.1"
-          :least="0"
-          :most="60"
+          :min="0"
+          :max="60"
           @update:model-value="fadeIn => sounds.set({ fadeIn })"
         />
         <NumberField
@@ -133,8 +133,8 @@ function propose() {
           unit="s"
           :decimals="1"
           :step="0.1"
-          :least="0"
-          :most="60"
+          :min="0"
+          :max="60"
           @update:model-value="fadeOut => sounds.set({ fadeOut })"
         />
       </span>
@@ -147,8 +147,8 @@ function propose() {
           label="Plays from"
           :decimals="2"
           :step="0.1"
-          :least="0"
-          :most="whole"
+          :min="0"
+          :max="whole"
           @update:model-value="from => sounds.set({ from: from || undefined })"
         />
         <NumberField
@@ -157,8 +157,8 @@ function propose() {
           unit="s"
           :decimals="2"
           :step="0.1"
-          :least="0"
-          :most="whole"
+          :min="0"
+          :max="whole"
           @update:model-value="until => sounds.set({ until: until >= whole ? undefined : until })"
         />
       </span>
@@ -178,8 +178,8 @@ function propose() {
             unit="s"
             :decimals="1"
             :step="0.5"
-            :least="0"
-            :most="whole"
+            :min="0"
+            :max="whole"
             @update:model-value="
               second => {
                 retake = second

@@ -74,8 +74,8 @@ function run(seconds: number) {
         unit="s"
         :decimals="1"
         :step="0.5"
-        :least="0.1"
-        :most="36000"
+        :min="0.1"
+        :max="36000"
         @update:model-value="run"
       />
     </div>
@@ -87,8 +87,8 @@ function run(seconds: number) {
         unit="s"
         :decimals="1"
         :step="0.5"
-        :least="0"
-        :most="3600"
+        :min="0"
+        :max="3600"
         @update:model-value="score.setHold"
       />
     </div>

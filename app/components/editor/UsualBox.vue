@@ -54,7 +54,7 @@ const follow = (ids: readonly string[]) => {
       ? followUsualTransition(deck.value, { slides: ids })
       : followUsual(deck.value, { what: props.what, kind: props.kind!, cues: ids })
   store.edit('follow what is usual', changes)
-  if (changes.length > 1) tell(`${changes.length} follow what is usual now.`)
+  if (changes.length > 1) notify(`${changes.length} follow what is usual now.`)
 }
 </script>
 

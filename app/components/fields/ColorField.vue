@@ -95,7 +95,7 @@ const setAlpha = (percent: number) => {
           <SliderField
             :model-value="Math.round((modelValue.alpha ?? 1) * 100)"
             :label="`How solid ${label.toLowerCase()} is`"
-            :most="100"
+            :max="100"
             :step="5"
             unit="%"
             @update:model-value="setAlpha"

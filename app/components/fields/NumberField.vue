@@ -9,8 +9,8 @@ const props = defineProps<{
   modelValue: number | null
   label: string
   unit?: string
-  least?: number
-  most?: number
+  min?: number
+  max?: number
   step?: number
   decimals?: number
   disabled?: boolean
@@ -20,7 +20,7 @@ const written = (value: number | null) => value?.toFixed(props.decimals ?? 0) ??
 /** What is being written, before it is taken. */
 const draft = ref<string | null>(null)
 const shown = computed(() => draft.value ?? written(props.modelValue))
-const held = (value: number) => Math.min(props.most ?? Infinity, Math.max(props.least ?? -Infinity, value))
+const held = (value: number) => Math.min(props.max ?? Infinity, Math.max(props.min ?? -Infinity, value))
 
 /** The number that is written, within its range; null where none is. What is none, or out of its range, is said. */
 function writtenNow(): number | null {
@@ -29,11 +29,13 @@ function writtenNow(): number | null {
   if (!text) return null
   const value = readSum(text)
   if (value === null) {
-    warn(`${props.label} takes a number or a sum, as 120, 1.5 or 100+50; “${text.slice(0, 40)}” is none.`)
+    notifyProblem(`${props.label} takes a number or a sum, as 120, 1.5 or 100+50; “${text.slice(0, 40)}” is none.`)
     return null
   }
   if (held(value) !== value)
-    warn(`${props.label} can be ${held(value)} at ${held(value) < value ? 'most' : 'least'}, so it is that, not ${written(value)}.`)
+    notifyProblem(
+      `${props.label} can be ${held(value)} at ${held(value) < value ? 'most' : 'least'}, so it is that, not ${written(value)}.`,
+    )
   return held(value)
 }
 const give = (value: number | null) => value !== null && value !== props.modelValue && emit('update:modelValue', value)

@@ -6,8 +6,8 @@ import { SliderRange, SliderRoot, SliderThumb, SliderTrack } from 'reka-ui'
 const props = defineProps<{
   modelValue: number
   label: string
-  least?: number
-  most: number
+  min?: number
+  max: number
   step?: number
   unit?: string
   disabled?: boolean
@@ -32,8 +32,8 @@ async function keep(values: number[]) {
   <span class="slider">
     <SliderRoot
       :model-value="given"
-      :min="least ?? 0"
-      :max="most"
+      :min="min ?? 0"
+      :max="max"
       :step="step ?? 1"
       class="track"
       thumb-alignment="overflow"

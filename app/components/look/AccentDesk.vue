@@ -105,8 +105,8 @@ const uses = computed(() => {
             :model-value="(accent.size ?? 1) * 100"
             :label="`Size of ${accent.name}`"
             unit="%"
-            :least="50"
-            :most="300"
+            :min="50"
+            :max="300"
             :step="5"
             @update:model-value="size => set(String(name), { size: size === 100 ? undefined : size / 100 })"
           />

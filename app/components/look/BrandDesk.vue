@@ -177,8 +177,8 @@ function showOn(layout: string, shown: boolean) {
             :model-value="theme.logo.clear * 100"
             label="Clear space"
             unit="%"
-            :least="0"
-            :most="200"
+            :min="0"
+            :max="200"
             :step="5"
             @update:model-value="clear => set('change the clear space', { logo: { ...theme.logo!, clear: clear / 100 } })"
           />
@@ -189,8 +189,8 @@ function showOn(layout: string, shown: boolean) {
             :model-value="theme.logo.least"
             label="Least height"
             unit="px"
-            :least="0"
-            :most="400"
+            :min="0"
+            :max="400"
             :step="4"
             @update:model-value="least => set('change the least size of the logo', { logo: { ...theme.logo!, least } })"
           />

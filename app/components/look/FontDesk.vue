@@ -87,7 +87,7 @@ async function upload(files: readonly File[]) {
         headers: { 'content-type': 'application/octet-stream' },
       }),
     )
-    if (kept) tell(`${kept.family}, weight ${kept.weight}${kept.italic ? ', italic' : ''}, is here for the whole team`)
+    if (kept) notify(`${kept.family}, weight ${kept.weight}${kept.italic ? ', italic' : ''}, is here for the whole team`)
   }
   await refresh()
 }

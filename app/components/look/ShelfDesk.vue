@@ -41,7 +41,7 @@ async function keep(replaces?: string) {
     }),
   )
   if (!kept) return
-  tell(replaces ? 'The theme in the library is now this deck’s' : `“${called}” is in the library for the whole team`)
+  notify(replaces ? 'The theme in the library is now this deck’s' : `“${called}” is in the library for the whole team`)
   name.value = ''
   await refresh()
 }
@@ -65,7 +65,7 @@ async function bring(file: File) {
     }),
   )
   if (!brought) return
-  tell(`“${brought.name}” is in the library`)
+  notify(`“${brought.name}” is in the library`)
   await refresh()
 }
 </script>

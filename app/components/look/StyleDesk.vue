@@ -109,16 +109,16 @@ const weights = [300, 400, 500, 600, 700, 800]
             :model-value="style.size"
             label="Size of the style"
             unit="px"
-            :least="8"
-            :most="600"
+            :min="8"
+            :max="600"
             @update:model-value="size => set({ size })"
           />
           <NumberField
             :model-value="style.leastSize"
             label="Least size of the style"
             unit="px"
-            :least="8"
-            :most="600"
+            :min="8"
+            :max="600"
             @update:model-value="leastSize => set({ leastSize })"
           />
         </span>
@@ -175,8 +175,8 @@ const weights = [300, 400, 500, 600, 700, 800]
           label="Line height"
           :decimals="2"
           :step="0.05"
-          :least="0.5"
-          :most="4"
+          :min="0.5"
+          :max="4"
           @update:model-value="lineHeight => set({ lineHeight })"
         />
       </div>
@@ -188,8 +188,8 @@ const weights = [300, 400, 500, 600, 700, 800]
           unit="%"
           :decimals="1"
           :step="0.5"
-          :least="-50"
-          :most="200"
+          :min="-50"
+          :max="200"
           @update:model-value="spacing => set({ letterSpacing: spacing / 100 })"
         />
       </div>
@@ -200,8 +200,8 @@ const weights = [300, 400, 500, 600, 700, 800]
           label="Between paragraphs"
           unit="%"
           :step="5"
-          :least="0"
-          :most="400"
+          :min="0"
+          :max="400"
           @update:model-value="spacing => set({ paragraphSpacing: spacing / 100 })"
         />
       </div>

@@ -37,7 +37,7 @@ function addTag() {
 }
 async function drop() {
   if (await asking(() => $fetch(`/api/media/${props.entry.hash}`, { method: 'DELETE' }))) {
-    tell(`“${props.entry.name}” is out of Media`)
+    notify(`“${props.entry.name}” is out of Media`)
     emit('gone')
   }
 }
@@ -53,8 +53,8 @@ async function replace() {
   if (!made) return
   const done = made.filter(use => !use.refused)
   if (done.length)
-    tell(`Put in its place in ${done.length === 1 ? `“${done[0]!.title}”` : `${done.length} decks`}. Undo in each deck takes it back.`)
-  for (const use of made) if (use.refused) warn(`Not in “${use.title}”: ${use.refused}`)
+    notify(`Put in its place in ${done.length === 1 ? `“${done[0]!.title}”` : `${done.length} decks`}. Undo in each deck takes it back.`)
+  for (const use of made) if (use.refused) notifyProblem(`Not in “${use.title}”: ${use.refused}`)
   replacing.value = false
   uses.value = (await asking(() => $fetch<Use[]>(`/api/media/${props.entry.hash}/uses`))) ?? []
 }
@@ -181,7 +181,7 @@ const slidesWords = (use: Use) =>
       v-if="kind === 'picture'"
       v-model="choosing"
       @choose="begin"
-      @file="tell('Bring the file into Media first, then choose it here.')"
+      @file="notify('Bring the file into Media first, then choose it here.')"
     />
     <UModal v-model:open="replacing" title="Another in its place" description="What will change, deck by deck">
       <template #body>

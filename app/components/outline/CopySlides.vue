@@ -24,7 +24,7 @@ async function copy() {
   )
   busy.value = false
   if (!done) return
-  tell(
+  notify(
     `${props.slides.length === 1 ? 'The slide stands' : `${props.slides.length} slides stand`} at the end of ` +
       `“${others.value.find(deck => deck.id === to.value)?.title}”`,
   )

@@ -176,7 +176,7 @@ onKeys(onKey)
       </template>
       <label class="size quiet">
         Size
-        <SliderField v-model="size" :least="120" :most="360" :step="10" bare label="Size of the slides" />
+        <SliderField v-model="size" :min="120" :max="360" :step="10" bare label="Size of the slides" />
       </label>
     </div>
     <div ref="area" class="area" @pointerdown.self="chosen = new Set()">

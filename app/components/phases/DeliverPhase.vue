@@ -46,7 +46,7 @@ async function hang() {
     const there = target.items.some(item => item.deck === store.id)
     const items = [...target.items.map(({ id, deck }) => ({ id, deck })), ...(there ? [] : [{ deck: store.id! }])]
     if (await asking(() => $fetch(`/api/loops/${target.id}/items`, { method: 'PUT', body: { items } })))
-      tell(`Version ${published.number} plays in “${target.name}”`)
+      notify(`Version ${published.number} plays in “${target.name}”`)
     await loadLoops()
   }
   busy.value = ''

@@ -70,9 +70,9 @@ export const line: ChartKind = {
   label: 'Line',
   part: 'point',
   options: [
-    { kind: 'yes', name: 'smooth', label: 'Smooth', initial: false },
-    { kind: 'yes', name: 'dots', label: 'With dots', initial: true },
-    { kind: 'number', name: 'thick', label: 'Line as thick as', least: 1, most: 40, step: 1, unit: 'px', initial: 6 },
+    { kind: 'boolean', name: 'smooth', label: 'Smooth', initial: false },
+    { kind: 'boolean', name: 'dots', label: 'With dots', initial: true },
+    { kind: 'number', name: 'thick', label: 'Line as thick as', min: 1, max: 40, step: 1, unit: 'px', initial: 6 },
   ],
   draw(spec, table, room) {
     const chosen = spec.options ?? {}

@@ -133,8 +133,8 @@ function stepOf(item: DiagramItem, place: Place, links: ItemDrawing['links'], sc
 export const flow: DiagramFamily = {
   name: 'flow',
   label: 'Flow with decisions',
-  says: 'What follows from which answer',
-  words: 'flowchart decision process algorithm yes no',
+  description: 'What follows from which answer',
+  keywords: 'flowchart decision process algorithm yes no',
   depth: Infinity,
   options: [
     {

@@ -63,8 +63,8 @@ const within = (center: Spot, r: number) => around(center, r * 1.5, r * 1.3)
 export const ring: DiagramFamily = {
   name: 'ring',
   label: 'Ring',
-  says: 'Round and round again',
-  words: 'cycle circle loop repeat return',
+  description: 'Round and round again',
+  keywords: 'cycle circle loop repeat return',
   depth: 1,
   draw(items, size) {
     const { centers, r } = circlesAround(items.length, size, 1.3)
@@ -109,8 +109,8 @@ export const ring: DiagramFamily = {
 export const hub: DiagramFamily = {
   name: 'hub',
   label: 'Hub',
-  says: 'All belong to one in the middle',
-  words: 'centre star network spokes around',
+  description: 'All belong to one in the middle',
+  keywords: 'centre star network spokes around',
   depth: 2,
   root: true,
   draw(items, size) {
@@ -180,8 +180,8 @@ export const hub: DiagramFamily = {
 export const overlap: DiagramFamily = {
   name: 'overlap',
   label: 'Overlap',
-  says: 'What they have in common',
-  words: 'venn circles intersection shared common',
+  description: 'What they have in common',
+  keywords: 'venn circles intersection shared common',
   depth: 1,
   overlaps: true,
   draw(items, size) {
@@ -216,8 +216,8 @@ export const overlap: DiagramFamily = {
 export const rings: DiagramFamily = {
   name: 'within',
   label: 'One within another',
-  says: 'Each is a part of the next',
-  words: 'target nested concentric circles scope onion',
+  description: 'Each is a part of the next',
+  keywords: 'target nested concentric circles scope onion',
   depth: 1,
   overlaps: true,
   draw(items, size) {
@@ -319,8 +319,8 @@ function beam(size: Size, y: number, tilt: number): DiagramDrawing['back'] {
 export const balance: DiagramFamily = {
   name: 'balance',
   label: 'Balance',
-  says: 'For and against, weighed',
-  words: 'scales pros cons weigh compare against',
+  description: 'For and against, weighed',
+  keywords: 'scales pros cons weigh compare against',
   depth: 2,
   draw(items, size) {
     const { sides, named } = sidesOf(items)

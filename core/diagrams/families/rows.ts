@@ -20,8 +20,8 @@ import { rooted, type DiagramItem } from '../items'
 export const steps: DiagramFamily = {
   name: 'steps',
   label: 'Steps',
-  says: 'One after another',
-  words: 'process sequence order chevron stages',
+  description: 'One after another',
+  keywords: 'process sequence order chevron stages',
   depth: 1,
   draw(items, size) {
     const gap = gapOf(size) * 0.6
@@ -88,8 +88,8 @@ export const steps: DiagramFamily = {
 export const cards: DiagramFamily = {
   name: 'cards',
   label: 'Cards',
-  says: 'Side by side, of equal weight',
-  words: 'grid list parallel boxes points',
+  description: 'Side by side, of equal weight',
+  keywords: 'grid list parallel boxes points',
   depth: 1,
   draw(items, size) {
     const gap = gapOf(size)
@@ -123,8 +123,8 @@ export const cards: DiagramFamily = {
 export const fields: DiagramFamily = {
   name: 'fields',
   label: 'Fields',
-  says: 'Sorted by two questions',
-  words: 'matrix quadrant grid two by two table',
+  description: 'Sorted by two questions',
+  keywords: 'matrix quadrant grid two by two table',
   depth: 1,
   draw(items, size) {
     const gap = gapOf(size) * 0.5
@@ -151,8 +151,8 @@ export const fields: DiagramFamily = {
 export const layers: DiagramFamily = {
   name: 'layers',
   label: 'Layers',
-  says: 'Each rests on the one below',
-  words: 'stack bands levels foundation',
+  description: 'Each rests on the one below',
+  keywords: 'stack bands levels foundation',
   depth: 1,
   draw(items, size) {
     const gap = gapOf(size) * 0.4
@@ -182,8 +182,8 @@ export const layers: DiagramFamily = {
 export const ladder: DiagramFamily = {
   name: 'ladder',
   label: 'Ladder',
-  says: 'Each stands higher than the last',
-  words: 'stairs growth maturity rising progress',
+  description: 'Each stands higher than the last',
+  keywords: 'stairs growth maturity rising progress',
   depth: 1,
   draw(items, size) {
     const gap = gapOf(size) * 0.35
@@ -258,8 +258,8 @@ function gable(item: DiagramItem, { width }: Size, height: number): ItemDrawing 
 export const pillars: DiagramFamily = {
   name: 'pillars',
   label: 'Pillars',
-  says: 'What holds the whole up',
-  words: 'temple columns supports foundation roof',
+  description: 'What holds the whole up',
+  keywords: 'temple columns supports foundation roof',
   depth: 2,
   draw(items, size) {
     // A first line with lines under it is the roof; further lines stand beneath it too.
@@ -285,8 +285,8 @@ export const pillars: DiagramFamily = {
 export const lanes: DiagramFamily = {
   name: 'lanes',
   label: 'Lanes',
-  says: 'Who does what, in order',
-  words: 'rows responsibilities departments process',
+  description: 'Who does what, in order',
+  keywords: 'rows responsibilities departments process',
   depth: 2,
   draw(items, size) {
     const gap = gapOf(size) * 0.5
@@ -339,8 +339,8 @@ function timeOf(words: string): number | null {
 export const line: DiagramFamily = {
   name: 'line',
   label: 'Line through time',
-  says: 'What happened when',
-  words: 'timeline history events dates years schedule',
+  description: 'What happened when',
+  keywords: 'timeline history events dates years schedule',
   depth: 1,
   options: [
     {

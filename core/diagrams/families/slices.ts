@@ -5,8 +5,8 @@ function slices(name: string, label: string, says: string, words: string, from: 
   return {
     name,
     label,
-    says,
-    words,
+    description: says,
+    keywords: words,
     depth: 1,
     draw(items, size) {
       const count = items.length

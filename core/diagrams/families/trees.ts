@@ -37,8 +37,8 @@ function tidy(items: readonly DiagramItem[]): {
 export const tree: DiagramFamily = {
   name: 'tree',
   label: 'Tree',
-  says: 'Who or what belongs under which',
-  words: 'hierarchy organisation chart reports structure',
+  description: 'Who or what belongs under which',
+  keywords: 'hierarchy organisation chart reports structure',
   depth: Infinity,
   options: [
     {
@@ -98,8 +98,8 @@ export const tree: DiagramFamily = {
 export const branches: DiagramFamily = {
   name: 'branches',
   label: 'Branches',
-  says: 'What one thought leads to',
-  words: 'mind map ideas topics spread brainstorm',
+  description: 'What one thought leads to',
+  keywords: 'mind map ideas topics spread brainstorm',
   depth: Infinity,
   root: true,
   draw(items, size) {

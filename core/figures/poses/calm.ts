@@ -4,11 +4,11 @@ const stance = { back: [-5, -4], front: [5, 4] } as const
 
 /** Poses of someone who stands or sits. */
 export const calm: readonly Pose[] = [
-  { name: 'stand', label: 'Stands', words: 'plain idle wait', arms: { back: [-12, -6], front: [12, 8] }, legs: stance, face: 'smile' },
+  { name: 'stand', label: 'Stands', keywords: 'plain idle wait', arms: { back: [-12, -6], front: [12, 8] }, legs: stance, face: 'smile' },
   {
     name: 'hands-on-hips',
     label: 'Hands on hips',
-    words: 'sure confident ready',
+    keywords: 'sure confident ready',
     arms: { back: [-52, 38], front: [52, -38] },
     legs: { back: [-10, -8], front: [10, 8] },
     face: 'smile',
@@ -16,7 +16,7 @@ export const calm: readonly Pose[] = [
   {
     name: 'arms-folded',
     label: 'Arms folded',
-    words: 'crossed listens doubts',
+    keywords: 'crossed listens doubts',
     arms: { back: [-16, 88], front: [16, -86] },
     legs: stance,
     face: 'flat',
@@ -24,7 +24,7 @@ export const calm: readonly Pose[] = [
   {
     name: 'think',
     label: 'Thinks',
-    words: 'wonders considers chin idea',
+    keywords: 'wonders considers chin idea',
     nod: 6,
     arms: { back: [-14, 84], front: [30, 196] },
     legs: { back: [-4, -4], front: [8, 2] },
@@ -33,7 +33,7 @@ export const calm: readonly Pose[] = [
   {
     name: 'read',
     label: 'Reads',
-    words: 'book learns studies',
+    keywords: 'book learns studies',
     nod: 16,
     arms: { back: [4, 96], front: [18, 74] },
     legs: stance,
@@ -43,7 +43,7 @@ export const calm: readonly Pose[] = [
   {
     name: 'phone',
     label: 'On the phone',
-    words: 'calls telephone talks',
+    keywords: 'calls telephone talks',
     nod: 4,
     arms: { back: [-14, -4], front: [54, 204] },
     legs: { back: [-4, -2], front: [10, 2] },
@@ -53,7 +53,7 @@ export const calm: readonly Pose[] = [
   {
     name: 'cup',
     label: 'With a cup',
-    words: 'coffee tea pause break',
+    keywords: 'coffee tea pause break',
     arms: { back: [-12, -4], front: [24, 112] },
     legs: stance,
     face: 'smile',
@@ -62,7 +62,7 @@ export const calm: readonly Pose[] = [
   {
     name: 'sit',
     label: 'Sits',
-    words: 'chair seat listens audience',
+    keywords: 'chair seat listens audience',
     arms: { back: [2, 66], front: [20, 62] },
     legs: { back: [84, -2], front: [92, 4] },
     face: 'smile',

@@ -7,7 +7,7 @@ export const lively: readonly Pose[] = [
   {
     name: 'wave',
     label: 'Waves',
-    words: 'hello greets goodbye',
+    keywords: 'hello greets goodbye',
     arms: { back: [-14, -6], front: [128, 170] },
     legs: stance,
     face: 'smile',
@@ -15,7 +15,7 @@ export const lively: readonly Pose[] = [
   {
     name: 'point',
     label: 'Points',
-    words: 'shows there direction',
+    keywords: 'shows there direction',
     lean: 2,
     arms: { back: [-20, 10], front: [92, 96] },
     legs: { back: [-10, -8], front: [8, 6] },
@@ -24,7 +24,7 @@ export const lively: readonly Pose[] = [
   {
     name: 'point-up',
     label: 'Points up',
-    words: 'one thing important idea',
+    keywords: 'one thing important idea',
     arms: { back: [-46, 40], front: [96, 178] },
     legs: stance,
     face: 'open',
@@ -32,7 +32,7 @@ export const lively: readonly Pose[] = [
   {
     name: 'present',
     label: 'Presents',
-    words: 'explains shows open hand',
+    keywords: 'explains shows open hand',
     arms: { back: [-22, 40], front: [62, 108] },
     legs: { back: [-8, -6], front: [6, 4] },
     face: 'open',
@@ -40,7 +40,7 @@ export const lively: readonly Pose[] = [
   {
     name: 'shrug',
     label: 'Shrugs',
-    words: 'does not know unsure',
+    keywords: 'does not know unsure',
     nod: -3,
     arms: { back: [-34, -122], front: [34, 122] },
     legs: stance,
@@ -49,7 +49,7 @@ export const lively: readonly Pose[] = [
   {
     name: 'cheer',
     label: 'Cheers',
-    words: 'joy success hooray both arms',
+    keywords: 'joy success hooray both arms',
     arms: { back: [-150, -166], front: [150, 166] },
     legs: { back: [-12, -10], front: [12, 10] },
     face: 'open',
@@ -57,7 +57,7 @@ export const lively: readonly Pose[] = [
   {
     name: 'applaud',
     label: 'Applauds',
-    words: 'claps thanks bravo',
+    keywords: 'claps thanks bravo',
     arms: { back: [18, 122], front: [38, 104] },
     legs: stance,
     face: 'smile',
@@ -65,7 +65,7 @@ export const lively: readonly Pose[] = [
   {
     name: 'sign',
     label: 'Holds a sign',
-    words: 'board placard message',
+    keywords: 'board placard message',
     arms: { back: [-28, 162], front: [28, -162] },
     legs: stance,
     face: 'smile',

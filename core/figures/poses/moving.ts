@@ -5,7 +5,7 @@ export const moving: readonly Pose[] = [
   {
     name: 'walk',
     label: 'Walks',
-    words: 'goes step',
+    keywords: 'goes step',
     lean: 3,
     arms: { back: [32, 50], front: [-30, -12] },
     legs: { back: [-24, -34], front: [26, 14] },
@@ -14,7 +14,7 @@ export const moving: readonly Pose[] = [
   {
     name: 'run',
     label: 'Runs',
-    words: 'hurries late fast',
+    keywords: 'hurries late fast',
     lean: 14,
     arms: { back: [58, 138], front: [-52, 34] },
     legs: { back: [-34, -92], front: [56, 8] },
@@ -23,7 +23,7 @@ export const moving: readonly Pose[] = [
   {
     name: 'carry',
     label: 'Carries a box',
-    words: 'brings parcel delivers goods',
+    keywords: 'brings parcel delivers goods',
     lean: -4,
     arms: { back: [10, 82], front: [24, 80] },
     legs: { back: [-14, -20], front: [16, 8] },
@@ -33,7 +33,7 @@ export const moving: readonly Pose[] = [
   {
     name: 'lean',
     label: 'Leans over',
-    words: 'bends looks closely searches',
+    keywords: 'bends looks closely searches',
     lean: 34,
     nod: 8,
     arms: { back: [40, 66], front: [50, 84] },
@@ -43,7 +43,7 @@ export const moving: readonly Pose[] = [
   {
     name: 'kneel',
     label: 'Kneels',
-    words: 'crouches mends floor',
+    keywords: 'crouches mends floor',
     lean: 8,
     arms: { back: [24, 58], front: [34, 72] },
     legs: { back: [-4, -92], front: [84, -4] },
@@ -52,7 +52,7 @@ export const moving: readonly Pose[] = [
   {
     name: 'climb',
     label: 'Climbs',
-    words: 'step up higher rises',
+    keywords: 'step up higher rises',
     lean: 10,
     arms: { back: [-24, 20], front: [118, 150] },
     legs: { back: [-10, -14], front: [74, -8] },

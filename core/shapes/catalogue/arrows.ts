@@ -5,8 +5,8 @@ const shaft = (initial = 0.5): Amount => ({
   name: 'shaft',
   label: 'Shaft',
   initial,
-  least: 0.05,
-  most: 1,
+  min: 0.05,
+  max: 1,
   at: value => ({ x: 0, y: 0.5 - value / 2 }),
   read: spot => (0.5 - spot.y) * 2,
 })
@@ -16,7 +16,7 @@ export const arrowShapes: readonly Shape[] = [
   {
     name: 'arrow',
     label: 'Arrow',
-    words: 'right forward next',
+    keywords: 'right forward next',
     group: 'arrows',
     amounts: [head(), shaft()],
     path: (size, { head: h = 0.4, shaft: s = 0.5 }) =>
@@ -33,10 +33,10 @@ export const arrowShapes: readonly Shape[] = [
   {
     name: 'arrow-both',
     label: 'Arrow both ways',
-    words: 'exchange between',
+    keywords: 'exchange between',
     group: 'arrows',
     amounts: [
-      { ...head(0.3), most: 0.5 },
+      { ...head(0.3), max: 0.5 },
       { ...shaft(), at: value => ({ x: 0.5, y: 0.5 - value / 2 }) },
     ],
     path: (size, { head: h = 0.3, shaft: s = 0.5 }) =>
@@ -56,7 +56,7 @@ export const arrowShapes: readonly Shape[] = [
   {
     name: 'arrow-notched',
     label: 'Notched arrow',
-    words: 'flight feather',
+    keywords: 'flight feather',
     group: 'arrows',
     amounts: [head(), shaft()],
     path: (size, { head: h = 0.4, shaft: s = 0.5 }) =>
@@ -74,9 +74,9 @@ export const arrowShapes: readonly Shape[] = [
   {
     name: 'arrow-rising',
     label: 'Rising arrow',
-    words: 'up growth increase',
+    keywords: 'up growth increase',
     group: 'arrows',
-    amounts: [{ name: 'shaft', label: 'Shaft', initial: 0.18, least: 0.04, most: 0.5 }],
+    amounts: [{ name: 'shaft', label: 'Shaft', initial: 0.18, min: 0.04, max: 0.5 }],
     path: ({ width, height }, { shaft: s = 0.18 }) => {
       const t = s * Math.min(width, height)
       return polygon([
@@ -97,9 +97,9 @@ export const arrowShapes: readonly Shape[] = [
   {
     name: 'arrow-bent',
     label: 'Bent arrow',
-    words: 'turn corner detour',
+    keywords: 'turn corner detour',
     group: 'arrows',
-    amounts: [head(0.35), { ...shaft(0.3), most: 0.6, at: value => ({ x: value, y: 1 }), read: spot => spot.x }],
+    amounts: [head(0.35), { ...shaft(0.3), max: 0.6, at: value => ({ x: value, y: 1 }), read: spot => spot.x }],
     path: ({ width, height }, { head: h = 0.35, shaft: s = 0.3 }) => {
       const t = s * Math.min(width, height)
       const wing = Math.max(t, Math.min(height * 0.6, t * 2))
@@ -116,9 +116,9 @@ export const arrowShapes: readonly Shape[] = [
   {
     name: 'arrow-return',
     label: 'Return arrow',
-    words: 'back u-turn again',
+    keywords: 'back u-turn again',
     group: 'arrows',
-    amounts: [{ name: 'shaft', label: 'Shaft', initial: 0.22, least: 0.05, most: 0.4 }],
+    amounts: [{ name: 'shaft', label: 'Shaft', initial: 0.22, min: 0.05, max: 0.4 }],
     path: ({ width, height }, { shaft: s = 0.22 }) => {
       const t = s * Math.min(width, height)
       const right = width - t * 0.5
@@ -136,11 +136,11 @@ export const arrowShapes: readonly Shape[] = [
   {
     name: 'arrow-round',
     label: 'Round arrow',
-    words: 'circular again cycle refresh',
+    keywords: 'circular again cycle refresh',
     group: 'arrows',
     amounts: [
-      { name: 'sweep', label: 'Sweep', initial: 0.75, least: 0.1, most: 0.92 },
-      { name: 'thick', label: 'Thickness', initial: 0.18, least: 0.04, most: 0.4 },
+      { name: 'sweep', label: 'Sweep', initial: 0.75, min: 0.1, max: 0.92 },
+      { name: 'thick', label: 'Thickness', initial: 0.18, min: 0.04, max: 0.4 },
     ],
     path: ({ width, height }, { sweep = 0.75, thick = 0.18 }) => {
       const at = (turn: number, radius: number): string => {
@@ -162,7 +162,7 @@ export const arrowShapes: readonly Shape[] = [
   {
     name: 'chevron',
     label: 'Pointing band',
-    words: 'chevron step process',
+    keywords: 'chevron step process',
     group: 'arrows',
     covers: true,
     amounts: [
@@ -170,8 +170,8 @@ export const arrowShapes: readonly Shape[] = [
         name: 'point',
         label: 'Point',
         initial: 0.16,
-        least: 0,
-        most: 0.6,
+        min: 0,
+        max: 0.6,
         at: value => ({ x: 1 - value, y: 0 }),
         read: spot => 1 - spot.x,
       },
@@ -192,11 +192,11 @@ export const arrowShapes: readonly Shape[] = [
   {
     name: 'signpost',
     label: 'Signpost',
-    words: 'pointing label direction pentagon',
+    keywords: 'pointing label direction pentagon',
     group: 'arrows',
     covers: true,
     amounts: [
-      { name: 'point', label: 'Point', initial: 0.2, least: 0, most: 0.6, at: value => ({ x: 1 - value, y: 0 }), read: spot => 1 - spot.x },
+      { name: 'point', label: 'Point', initial: 0.2, min: 0, max: 0.6, at: value => ({ x: 1 - value, y: 0 }), read: spot => 1 - spot.x },
     ],
     path: ({ width, height }, { point = 0.2 }) =>
       polygon([

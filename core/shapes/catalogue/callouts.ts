@@ -6,8 +6,8 @@ const tail = (x: number, y: number): readonly Amount[] => [
     name: 'tailX',
     label: 'Tail across',
     initial: x,
-    least: -2,
-    most: 3,
+    min: -2,
+    max: 3,
     at: (value, _, amounts) => ({ x: value, y: amounts.tailY ?? y }),
     read: spot => spot.x,
   },
@@ -15,8 +15,8 @@ const tail = (x: number, y: number): readonly Amount[] => [
     name: 'tailY',
     label: 'Tail down',
     initial: y,
-    least: -2,
-    most: 3,
+    min: -2,
+    max: 3,
     at: (value, _, amounts) => ({ x: amounts.tailX ?? x, y: value }),
     read: spot => spot.y,
   },
@@ -70,7 +70,7 @@ export const calloutShapes: readonly Shape[] = [
   {
     name: 'speech',
     label: 'Speech',
-    words: 'bubble says quote balloon',
+    keywords: 'bubble says quote balloon',
     group: 'callouts',
     covers: true,
     amounts: tail(0.2, 1.3),
@@ -79,7 +79,7 @@ export const calloutShapes: readonly Shape[] = [
   {
     name: 'note-tail',
     label: 'Note with a tail',
-    words: 'callout label remark',
+    keywords: 'callout label remark',
     group: 'callouts',
     covers: true,
     amounts: tail(0.2, 1.3),
@@ -88,7 +88,7 @@ export const calloutShapes: readonly Shape[] = [
   {
     name: 'thought',
     label: 'Thought',
-    words: 'bubble cloud thinks',
+    keywords: 'bubble cloud thinks',
     group: 'callouts',
     amounts: tail(0.1, 1.3),
     path: ({ width, height }, { tailX = 0.1, tailY = 1.3 }) => {
@@ -99,11 +99,11 @@ export const calloutShapes: readonly Shape[] = [
       return cloudPath({ width, height }) + dots.slice(tailY > 1 || tailY < 0 || tailX < 0 || tailX > 1 ? 0 : 3).join('')
     },
   },
-  { name: 'cloud', label: 'Cloud', words: 'weather internet service', group: 'callouts', path: size => cloudPath(size) },
+  { name: 'cloud', label: 'Cloud', keywords: 'weather internet service', group: 'callouts', path: size => cloudPath(size) },
   {
     name: 'pin',
     label: 'Place pin',
-    words: 'map location here',
+    keywords: 'map location here',
     group: 'callouts',
     path: ({ width, height }) => {
       const r = width / 2

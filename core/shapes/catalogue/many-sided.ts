@@ -1,13 +1,13 @@
 import { around, ellipse, polygonIn, short, stretched, type Amount, type Shape } from '../shape'
 
-const count = (label: string, initial: number, least = 3): Amount => ({ name: 'count', label, initial, least, most: 60, whole: true })
+const count = (label: string, initial: number, least = 3): Amount => ({ name: 'count', label, initial, min: least, max: 60, whole: true })
 /** How deep a star is cut: the radius of its inner corners, with a handle below the top point. */
 const depth = (initial: number): Amount => ({
   name: 'depth',
   label: 'Inner radius',
   initial,
-  least: 0.05,
-  most: 0.98,
+  min: 0.05,
+  max: 0.98,
   at: value => ({ x: 0.5, y: 0.5 - value / 2 }),
   read: spot => (0.5 - spot.y) * 2,
 })
@@ -19,15 +19,13 @@ const star = (points: number, inner: number) => {
 
 /** Shapes with many equal sides. */
 export const manySidedShapes: readonly Shape[] = [
-  { name: 'pentagon', label: 'Pentagon', words: 'five sides', group: 'many-sided', path: size => polygonIn(size, stretched(around(5))) },
+  { name: 'pentagon', label: 'Pentagon', keywords: 'five sides', group: 'many-sided', path: size => polygonIn(size, stretched(around(5))) },
   {
     name: 'hexagon',
     label: 'Hexagon',
-    words: 'six sides honeycomb',
+    keywords: 'six sides honeycomb',
     group: 'many-sided',
-    amounts: [
-      { name: 'point', label: 'Point', initial: 0.25, least: 0, most: 0.5, at: value => ({ x: value, y: 0 }), read: spot => spot.x },
-    ],
+    amounts: [{ name: 'point', label: 'Point', initial: 0.25, min: 0, max: 0.5, at: value => ({ x: value, y: 0 }), read: spot => spot.x }],
     path: (size, { point = 0.25 }) =>
       polygonIn(size, [
         [point, 0],
@@ -41,7 +39,7 @@ export const manySidedShapes: readonly Shape[] = [
   {
     name: 'polygon',
     label: 'Polygon',
-    words: 'sides heptagon octagon',
+    keywords: 'sides heptagon octagon',
     group: 'many-sided',
     amounts: [count('Sides', 8)],
     path: (size, { count: sides = 8 }) => polygonIn(size, stretched(around(Math.round(sides), 0.5, sides % 2 ? 0 : 180 / sides))),
@@ -49,7 +47,7 @@ export const manySidedShapes: readonly Shape[] = [
   {
     name: 'star',
     label: 'Star',
-    words: 'favourite rating best',
+    keywords: 'favourite rating best',
     group: 'many-sided',
     amounts: [depth(0.45), count('Points', 5)],
     path: (size, { depth: inner = 0.45, count: points = 5 }) => polygonIn(size, stretched(star(Math.round(points), inner))),
@@ -57,7 +55,7 @@ export const manySidedShapes: readonly Shape[] = [
   {
     name: 'burst',
     label: 'Burst',
-    words: 'bang offer new explosion',
+    keywords: 'bang offer new explosion',
     group: 'many-sided',
     amounts: [depth(0.75), count('Points', 16)],
     path: (size, { depth: inner = 0.75, count: points = 16 }) => polygonIn(size, stretched(star(Math.round(points), inner))),
@@ -65,7 +63,7 @@ export const manySidedShapes: readonly Shape[] = [
   {
     name: 'seal',
     label: 'Seal',
-    words: 'badge scalloped stamp',
+    keywords: 'badge scalloped stamp',
     group: 'many-sided',
     amounts: [count('Waves', 14)],
     path: ({ width, height }, { count: waves = 14 }) => {
@@ -81,9 +79,9 @@ export const manySidedShapes: readonly Shape[] = [
   {
     name: 'gear',
     label: 'Gear',
-    words: 'cog settings machine',
+    keywords: 'cog settings machine',
     group: 'many-sided',
-    amounts: [count('Teeth', 9, 4), { name: 'hole', label: 'Hole', initial: 0.35, least: 0, most: 0.7 }],
+    amounts: [count('Teeth', 9, 4), { name: 'hole', label: 'Hole', initial: 0.35, min: 0, max: 0.7 }],
     path: ({ width, height }, { count: teeth = 9, hole = 0.35 }) => {
       const n = Math.round(teeth)
       const points = Array.from({ length: n }, (_, tooth): [number, number][] => {
@@ -103,15 +101,15 @@ export const manySidedShapes: readonly Shape[] = [
   {
     name: 'cross',
     label: 'Cross',
-    words: 'plus add aid',
+    keywords: 'plus add aid',
     group: 'many-sided',
     amounts: [
       {
         name: 'arm',
         label: 'Arm',
         initial: 0.33,
-        least: 0.05,
-        most: 0.9,
+        min: 0.05,
+        max: 0.9,
         at: value => ({ x: 0.5 - value / 2, y: 0 }),
         read: spot => (0.5 - spot.x) * 2,
       },
@@ -137,7 +135,7 @@ export const manySidedShapes: readonly Shape[] = [
   {
     name: 'sun',
     label: 'Sun',
-    words: 'day weather summer',
+    keywords: 'day weather summer',
     group: 'many-sided',
     amounts: [count('Rays', 10, 4)],
     path: ({ width, height }, { count: rays = 10 }) => {

@@ -7,9 +7,9 @@ export const markShapes: readonly Shape[] = [
   {
     name: 'bracket',
     label: 'Bracket',
-    words: 'square group left',
+    keywords: 'square group left',
     group: 'marks',
-    amounts: [{ name: 'thick', label: 'Thickness', initial: 0.2, least: 0.02, most: 0.9 }],
+    amounts: [{ name: 'thick', label: 'Thickness', initial: 0.2, min: 0.02, max: 0.9 }],
     path: ({ width: w, height: h }, { thick = 0.2 }) => {
       const t = thick * w
       const s = Math.min(t, h * 0.2)
@@ -19,11 +19,11 @@ export const markShapes: readonly Shape[] = [
   {
     name: 'brace',
     label: 'Brace',
-    words: 'curly group sum',
+    keywords: 'curly group sum',
     group: 'marks',
     amounts: [
-      { name: 'at', label: 'Point', initial: 0.5, least: 0.15, most: 0.85, at: value => ({ x: 0, y: value }), read: spot => spot.y },
-      { name: 'thick', label: 'Thickness', initial: 0.16, least: 0.04, most: 0.5 },
+      { name: 'at', label: 'Point', initial: 0.5, min: 0.15, max: 0.85, at: value => ({ x: 0, y: value }), read: spot => spot.y },
+      { name: 'thick', label: 'Thickness', initial: 0.16, min: 0.04, max: 0.5 },
     ],
     path: ({ width: w, height: h }, { at = 0.5, thick = 0.16 }) => {
       const t = thick * w
@@ -41,9 +41,9 @@ export const markShapes: readonly Shape[] = [
   {
     name: 'wave',
     label: 'Wave band',
-    words: 'water sea underline',
+    keywords: 'water sea underline',
     group: 'marks',
-    amounts: [{ name: 'count', label: 'Waves', initial: 2, least: 1, most: 12, whole: true }],
+    amounts: [{ name: 'count', label: 'Waves', initial: 2, min: 1, max: 12, whole: true }],
     path: ({ width: w, height: h }, { count = 2 }) => {
       const n = Math.round(count) * 2
       const step = w / n
@@ -60,7 +60,7 @@ export const markShapes: readonly Shape[] = [
   {
     name: 'swash',
     label: 'Marker swash',
-    words: 'highlight underline brush',
+    keywords: 'highlight underline brush',
     group: 'marks',
     covers: true,
     path: ({ width: w, height: h }) =>
@@ -80,7 +80,7 @@ export const markShapes: readonly Shape[] = [
   {
     name: 'quote',
     label: 'Quotation mark',
-    words: 'says speech citation',
+    keywords: 'says speech citation',
     group: 'marks',
     path: ({ width: w, height: h }) =>
       [0, 0.54]

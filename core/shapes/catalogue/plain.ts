@@ -5,7 +5,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'rectangle',
     label: 'Rectangle',
-    words: 'box square panel',
+    keywords: 'box square panel',
     group: 'plain',
     covers: true,
     path: size =>
@@ -19,7 +19,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'rounded',
     label: 'Rounded',
-    words: 'box panel soft corners button',
+    keywords: 'box panel soft corners button',
     group: 'plain',
     covers: true,
     amounts: [corner()],
@@ -31,7 +31,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'one-round',
     label: 'One round corner',
-    words: 'leaf panel',
+    keywords: 'leaf panel',
     group: 'plain',
     covers: true,
     amounts: [corner('corner', 'Corner', 0.35)],
@@ -40,7 +40,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'two-round',
     label: 'Two round corners',
-    words: 'leaf opposite',
+    keywords: 'leaf opposite',
     group: 'plain',
     covers: true,
     amounts: [corner('corner', 'Corner', 0.35)],
@@ -52,7 +52,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'cut-corner',
     label: 'Cut corner',
-    words: 'snipped ticket label',
+    keywords: 'snipped ticket label',
     group: 'plain',
     covers: true,
     amounts: [corner('corner', 'Corner', 0.25)],
@@ -70,7 +70,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'cut-corners',
     label: 'Cut corners',
-    words: 'octagon plaque snipped',
+    keywords: 'octagon plaque snipped',
     group: 'plain',
     covers: true,
     amounts: [corner()],
@@ -91,7 +91,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'hollow-corners',
     label: 'Plaque',
-    words: 'label museum ticket',
+    keywords: 'label museum ticket',
     group: 'plain',
     covers: true,
     amounts: [corner()],
@@ -107,7 +107,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'triangle',
     label: 'Triangle',
-    words: 'pyramid delta',
+    keywords: 'pyramid delta',
     group: 'plain',
     amounts: [alongTop('tip', 'Tip', 0.5)],
     path: (size, { tip = 0.5 }) =>
@@ -120,7 +120,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'right-triangle',
     label: 'Right triangle',
-    words: 'slope ramp corner',
+    keywords: 'slope ramp corner',
     group: 'plain',
     path: size =>
       polygonIn(size, [
@@ -132,7 +132,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'diamond',
     label: 'Diamond',
-    words: 'rhombus decision',
+    keywords: 'rhombus decision',
     group: 'plain',
     path: size =>
       polygonIn(size, [
@@ -145,7 +145,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'slanted',
     label: 'Slanted',
-    words: 'parallelogram leaning',
+    keywords: 'parallelogram leaning',
     group: 'plain',
     amounts: [alongTop('lean', 'Lean', 0.25, 0.9)],
     path: (size, { lean = 0.25 }) =>
@@ -159,7 +159,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'trapezoid',
     label: 'Trapezoid',
-    words: 'funnel bucket plinth',
+    keywords: 'funnel bucket plinth',
     group: 'plain',
     amounts: [alongTop('narrow', 'Narrowing', 0.2, 0.5)],
     path: (size, { narrow = 0.2 }) =>
@@ -173,7 +173,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'frame',
     label: 'Frame',
-    words: 'hollow border window',
+    keywords: 'hollow border window',
     group: 'plain',
     amounts: [corner('thick', 'Thickness', 0.12, 0.48)],
     path: ({ width, height }, { thick = 0.12 }) => {
@@ -194,7 +194,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'corner',
     label: 'Corner piece',
-    words: 'angle L bracket',
+    keywords: 'angle L bracket',
     group: 'plain',
     amounts: [alongTop('across', 'Upright', 0.3), { ...downLeft('down', 'Foot', 0.7), at: value => ({ x: 1, y: value }) }],
     path: (size, { across = 0.3, down = 0.7 }) =>
@@ -210,9 +210,9 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'stairs',
     label: 'Stairs',
-    words: 'steps growth',
+    keywords: 'steps growth',
     group: 'plain',
-    amounts: [{ name: 'count', label: 'Steps', initial: 4, least: 2, most: 20, whole: true }],
+    amounts: [{ name: 'count', label: 'Steps', initial: 4, min: 2, max: 20, whole: true }],
     path: (size, { count = 4 }) =>
       polygonIn(size, [
         [0, 1],
@@ -226,7 +226,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'arch',
     label: 'Arch',
-    words: 'door window gate',
+    keywords: 'door window gate',
     group: 'plain',
     covers: true,
     amounts: [downLeft('spring', 'Spring', 0.5)],
@@ -237,7 +237,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'capsule',
     label: 'Capsule',
-    words: 'pill button stadium',
+    keywords: 'pill button stadium',
     group: 'plain',
     covers: true,
     path: size => {
@@ -248,10 +248,10 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'torn',
     label: 'Torn edge',
-    words: 'paper ragged',
+    keywords: 'paper ragged',
     group: 'plain',
     covers: true,
-    amounts: [{ name: 'depth', label: 'Raggedness', initial: 0.05, least: 0.01, most: 0.2 }],
+    amounts: [{ name: 'depth', label: 'Raggedness', initial: 0.05, min: 0.01, max: 0.2 }],
     path: ({ width, height }, { depth = 0.05 }) => {
       const jag = (index: number) => (((Math.sin(index * 12.9898) * 43758.5453) % 1) + 1) % 1
       const steps = Math.max(8, Math.round(width / 24))
@@ -263,9 +263,9 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'blob',
     label: 'Blob',
-    words: 'organic soft drop stain',
+    keywords: 'organic soft drop stain',
     group: 'plain',
-    amounts: [{ name: 'form', label: 'Form', initial: 1, least: 1, most: 40, whole: true }],
+    amounts: [{ name: 'form', label: 'Form', initial: 1, min: 1, max: 40, whole: true }],
     path: ({ width, height }, { form = 1 }) => {
       const noise = (index: number) => (((Math.sin(form * 78.233 + index * 37.719) * 43758.5453) % 1) + 1) % 1
       return smoothClosed(
@@ -280,7 +280,7 @@ export const plainShapes: readonly Shape[] = [
   {
     name: 'ellipse',
     label: 'Ellipse',
-    words: 'circle oval round dot',
+    keywords: 'circle oval round dot',
     group: 'round',
     path: ({ width, height }) => ellipse(0, 0, width, height),
   },

@@ -7,15 +7,15 @@ export const roundShapes: readonly Shape[] = [
   {
     name: 'ring',
     label: 'Ring',
-    words: 'donut circle hollow',
+    keywords: 'donut circle hollow',
     group: 'round',
     amounts: [
       {
         name: 'hole',
         label: 'Hole',
         initial: 0.6,
-        least: 0,
-        most: 0.98,
+        min: 0,
+        max: 0.98,
         at: value => ({ x: 0.5 - value / 2, y: 0.5 }),
         read: spot => (0.5 - spot.x) * 2,
       },
@@ -27,21 +27,21 @@ export const roundShapes: readonly Shape[] = [
   {
     name: 'half',
     label: 'Half circle',
-    words: 'dome semicircle',
+    keywords: 'dome semicircle',
     group: 'round',
     path: ({ width, height }) => `M0 ${short(height)}A${short(width / 2)} ${short(height)} 0 0 1 ${p(width, height)}Z`,
   },
   {
     name: 'quarter',
     label: 'Quarter circle',
-    words: 'fan corner',
+    keywords: 'fan corner',
     group: 'round',
     path: ({ width, height }) => `M0 0A${short(width)} ${short(height)} 0 0 1 ${p(width, height)}L0 ${short(height)}Z`,
   },
   {
     name: 'drop',
     label: 'Drop',
-    words: 'water rain tear',
+    keywords: 'water rain tear',
     group: 'round',
     path: ({ width: w, height: h }) =>
       `M${p(w / 2, 0)}C${p(w * 0.62, h * 0.22)} ${p(w, h * 0.4)} ${p(w, h * 0.64)}A${short(w / 2)} ${short(h * 0.36)} 0 1 1 0 ` +
@@ -50,10 +50,10 @@ export const roundShapes: readonly Shape[] = [
   {
     name: 'moon',
     label: 'Moon',
-    words: 'night crescent',
+    keywords: 'night crescent',
     group: 'round',
     amounts: [
-      { name: 'full', label: 'Fullness', initial: 0.4, least: 0.02, most: 0.9, at: value => ({ x: value, y: 0.5 }), read: spot => spot.x },
+      { name: 'full', label: 'Fullness', initial: 0.4, min: 0.02, max: 0.9, at: value => ({ x: value, y: 0.5 }), read: spot => spot.x },
     ],
     path: ({ width: w, height: h }, { full = 0.4 }) =>
       `M${p(w, 0)}A${short(w)} ${short(h / 2)} 0 0 0 ${p(w, h)}A${short(w * (1 - full))} ${short(h / 2)} 0 0 1 ${p(w, 0)}Z`,
@@ -61,7 +61,7 @@ export const roundShapes: readonly Shape[] = [
   {
     name: 'leaf',
     label: 'Leaf',
-    words: 'plant green nature',
+    keywords: 'plant green nature',
     group: 'round',
     path: ({ width: w, height: h }) =>
       `M${p(0, h)}C${p(-w * 0.05, h * 0.35)} ${p(w * 0.35, 0)} ${p(w, 0)}C${p(w, h * 0.65)} ${p(w * 0.65, h * 1.05)} ${p(0, h)}Z`,
@@ -69,7 +69,7 @@ export const roundShapes: readonly Shape[] = [
   {
     name: 'heart',
     label: 'Heart',
-    words: 'love like health',
+    keywords: 'love like health',
     group: 'round',
     path: ({ width: w, height: h }) =>
       `M${p(w / 2, h)}C${p(w * 0.12, h * 0.68)} ${p(0, h * 0.48)} ${p(0, h * 0.3)}C${p(0, h * 0.1)} ${p(w * 0.14, 0)} ` +
@@ -80,7 +80,7 @@ export const roundShapes: readonly Shape[] = [
   {
     name: 'lens',
     label: 'Lens',
-    words: 'eye overlap almond',
+    keywords: 'eye overlap almond',
     group: 'round',
     path: ({ width: w, height: h }) => {
       const r = short(((w * w) / 4 + (h * h) / 4) / h)
@@ -90,12 +90,10 @@ export const roundShapes: readonly Shape[] = [
   {
     name: 'cylinder',
     label: 'Cylinder',
-    words: 'database store tin barrel',
+    keywords: 'database store tin barrel',
     group: 'round',
     covers: true,
-    amounts: [
-      { name: 'lid', label: 'Lid', initial: 0.12, least: 0.02, most: 0.4, at: value => ({ x: 0, y: value }), read: spot => spot.y },
-    ],
+    amounts: [{ name: 'lid', label: 'Lid', initial: 0.12, min: 0.02, max: 0.4, at: value => ({ x: 0, y: value }), read: spot => spot.y }],
     path: ({ width: w, height: h }, { lid = 0.12 }) => {
       const [rx, ry] = [short(w / 2), short(h * lid)]
       return `M0 ${ry}A${rx} ${ry} 0 0 1 ${p(w, h * lid)}L${p(w, h - h * lid)}A${rx} ${ry} 0 0 1 ${p(0, h - h * lid)}Z`

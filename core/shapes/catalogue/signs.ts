@@ -7,10 +7,10 @@ export const signShapes: readonly Shape[] = [
   {
     name: 'house',
     label: 'House',
-    words: 'home building roof',
+    keywords: 'home building roof',
     group: 'signs',
     covers: true,
-    amounts: [{ name: 'roof', label: 'Roof', initial: 0.4, least: 0, most: 0.9, at: value => ({ x: 0, y: value }), read: spot => spot.y }],
+    amounts: [{ name: 'roof', label: 'Roof', initial: 0.4, min: 0, max: 0.9, at: value => ({ x: 0, y: value }), read: spot => spot.y }],
     path: (size, { roof = 0.4 }) =>
       polygonIn(size, [
         [0.5, 0],
@@ -23,7 +23,7 @@ export const signShapes: readonly Shape[] = [
   {
     name: 'shield',
     label: 'Shield',
-    words: 'safe protect security',
+    keywords: 'safe protect security',
     group: 'signs',
     covers: true,
     path: ({ width: w, height: h }) =>
@@ -34,7 +34,7 @@ export const signShapes: readonly Shape[] = [
   {
     name: 'bolt',
     label: 'Bolt',
-    words: 'lightning power electric energy',
+    keywords: 'lightning power electric energy',
     group: 'signs',
     path: size =>
       polygonIn(size, [
@@ -50,10 +50,10 @@ export const signShapes: readonly Shape[] = [
   {
     name: 'flag',
     label: 'Waving flag',
-    words: 'banner pennant wave',
+    keywords: 'banner pennant wave',
     group: 'signs',
     covers: true,
-    amounts: [{ name: 'wave', label: 'Wave', initial: 0.14, least: 0, most: 0.3, at: value => ({ x: 0, y: value }), read: spot => spot.y }],
+    amounts: [{ name: 'wave', label: 'Wave', initial: 0.14, min: 0, max: 0.3, at: value => ({ x: 0, y: value }), read: spot => spot.y }],
     path: ({ width: w, height: h }, { wave = 0.14 }) => {
       const a = wave * h
       return (
@@ -65,7 +65,7 @@ export const signShapes: readonly Shape[] = [
   {
     name: 'ribbon',
     label: 'Ribbon',
-    words: 'banner award title',
+    keywords: 'banner award title',
     group: 'signs',
     covers: true,
     amounts: [alongTop('tail', 'Tail', 0.12, 0.35)],
@@ -84,7 +84,7 @@ export const signShapes: readonly Shape[] = [
   {
     name: 'bookmark',
     label: 'Bookmark',
-    words: 'ribbon mark save',
+    keywords: 'ribbon mark save',
     group: 'signs',
     covers: true,
     amounts: [
@@ -92,8 +92,8 @@ export const signShapes: readonly Shape[] = [
         name: 'notch',
         label: 'Notch',
         initial: 0.2,
-        least: 0,
-        most: 0.6,
+        min: 0,
+        max: 0.6,
         at: value => ({ x: 0.5, y: 1 - value }),
         read: spot => 1 - spot.y,
       },
@@ -110,7 +110,7 @@ export const signShapes: readonly Shape[] = [
   {
     name: 'tag',
     label: 'Price tag',
-    words: 'label offer price',
+    keywords: 'label offer price',
     group: 'signs',
     amounts: [alongTop('point', 'Point', 0.25, 0.6)],
     path: ({ width: w, height: h }, { point = 0.25 }) => {
@@ -128,7 +128,7 @@ export const signShapes: readonly Shape[] = [
   {
     name: 'ticket',
     label: 'Ticket',
-    words: 'boarding pass entry',
+    keywords: 'boarding pass entry',
     group: 'signs',
     covers: true,
     amounts: [
@@ -136,8 +136,8 @@ export const signShapes: readonly Shape[] = [
         name: 'bite',
         label: 'Bite',
         initial: 0.16,
-        least: 0.04,
-        most: 0.4,
+        min: 0.04,
+        max: 0.4,
         at: value => ({ x: 0, y: 0.5 - value / 2 }),
         read: spot => (0.5 - spot.y) * 2,
       },
@@ -154,7 +154,7 @@ export const signShapes: readonly Shape[] = [
   {
     name: 'page',
     label: 'Page with a fold',
-    words: 'document paper note file',
+    keywords: 'document paper note file',
     group: 'signs',
     covers: true,
     amounts: [
@@ -162,8 +162,8 @@ export const signShapes: readonly Shape[] = [
         name: 'fold',
         label: 'Fold',
         initial: 0.22,
-        least: 0.02,
-        most: 0.6,
+        min: 0.02,
+        max: 0.6,
         at: (value, size) => ({ x: 1 - (value * Math.min(size.width, size.height)) / size.width, y: 0 }),
         read: (spot, size) => ((1 - spot.x) * size.width) / Math.min(size.width, size.height),
       },
@@ -180,7 +180,7 @@ export const signShapes: readonly Shape[] = [
   {
     name: 'tick',
     label: 'Tick',
-    words: 'check done yes right',
+    keywords: 'check done yes right',
     group: 'signs',
     path: size =>
       polygonIn(size, [
@@ -195,7 +195,7 @@ export const signShapes: readonly Shape[] = [
   {
     name: 'no',
     label: 'Times',
-    words: 'wrong delete close x',
+    keywords: 'wrong delete close x',
     group: 'signs',
     path: size =>
       polygonIn(size, [
@@ -216,7 +216,7 @@ export const signShapes: readonly Shape[] = [
   {
     name: 'boat',
     label: 'Boat',
-    words: 'ship ferry harbour sail',
+    keywords: 'ship ferry harbour sail',
     group: 'signs',
     path: size =>
       `${polygonIn(size, [

@@ -1,6 +1,7 @@
 import { group } from 'd3-array'
 import { z } from 'zod'
-import { cueSchema, cuesOfElement, elementKinds, elementsOf, type Cue, type Deck, type Element } from '../../model'
+import { cueSchema, cuesOfElement, elementKinds, type Cue, type Deck, type Element } from '../../model'
+import { shownElement, shownElements } from '../../resolved'
 import { idSchema, type Id } from '../../values'
 import { startsOf } from '../starts'
 import type { CueClipping } from './paste-cues'
@@ -28,11 +29,12 @@ const isAlike = (one: Element, like: Element, by: AlikeBy) =>
 
 /** The elements on some slides that are like one, without it: a title moves as titles do, a list as lists, where `by` is `style`. */
 export const alikeOn = (deck: Deck, wish: { like: Id; slides: readonly Id[]; by: AlikeBy }): Id[] => {
-  const like = deck.elements[wish.like]
+  // As they are shown: what fills a place of the layout has its style from there.
+  const like = shownElement(deck, wish.like)
   if (!like) return []
   return wish.slides
-    .flatMap(slide => elementsOf(deck, slide))
-    .filter(one => one.id !== like.id && one.kind !== 'group' && isAlike(one, like, wish.by))
+    .flatMap(slide => shownElements(deck, slide))
+    .filter(one => !one.pinned && one.id !== like.id && one.kind !== 'group' && isAlike(one, like, wish.by))
     .map(one => one.id)
 }
 

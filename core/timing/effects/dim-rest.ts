@@ -9,7 +9,7 @@ export const dimRest: Effect = {
   whats: ['emphasis'],
   whole: true,
   duration: 3,
-  options: [{ kind: 'number', name: 'amount', label: 'By', least: 10, most: 95, step: 5, unit: '%', initial: 75 }, staysOption],
+  options: [{ kind: 'number', name: 'amount', label: 'By', min: 10, max: 95, step: 5, unit: '%', initial: 75 }, staysOption],
   stays: options => optionOf<boolean>(dimRest, options, 'stays'),
   apply: () => {},
   applyToOthers(part, progress, options) {

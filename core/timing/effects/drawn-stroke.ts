@@ -39,7 +39,7 @@ export function drawnStroke(
     least: { seconds: 0.8, why: 'to be seen being drawn' },
     options: [
       colorOptionOf(wish.color),
-      { kind: 'number', name: 'width', label: 'As thick as', least: 1, most: 400, step: 1, unit: 'px', initial: wish.width },
+      { kind: 'number', name: 'width', label: 'As thick as', min: 1, max: 400, step: 1, unit: 'px', initial: wish.width },
       staysOption,
     ],
     stays: options => optionOf<boolean>(effect, options, 'stays'),

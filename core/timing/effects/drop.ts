@@ -28,8 +28,8 @@ export const drop: Effect = {
   duration: 0.9,
   pace: 'linear',
   options: [
-    { kind: 'number', name: 'height', label: 'From a height of', least: 0, most: 4000, step: 10, unit: 'px', initial: 500 },
-    { kind: 'number', name: 'bounces', label: 'Bounces', least: 0, most: 6, step: 1, unit: '', initial: 2 },
+    { kind: 'number', name: 'height', label: 'From a height of', min: 0, max: 4000, step: 10, unit: 'px', initial: 500 },
+    { kind: 'number', name: 'bounces', label: 'Bounces', min: 0, max: 6, step: 1, unit: '', initial: 2 },
   ],
   apply(part, progress, options) {
     part.y -= optionOf<number>(drop, options, 'height') * fallen(clamp(progress), Math.round(optionOf<number>(drop, options, 'bounces')))

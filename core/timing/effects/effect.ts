@@ -144,7 +144,7 @@ export const sides = [
 
 export const fromSideOption = (initial: string): OptionField => ({ kind: 'choice', name: 'from', label: 'From', values: sides, initial })
 export const colorOptionOf = (initial: string): OptionField => ({ kind: 'color', name: 'color', label: 'Colour', initial })
-export const staysOption: OptionField = { kind: 'yes', name: 'stays', label: 'Stays until the slide ends', initial: false }
+export const staysOption: OptionField = { kind: 'boolean', name: 'stays', label: 'Stays until the slide ends', initial: false }
 
 /** Comes, stands and goes within 0 to 1: 1 between `rise` and 1 − `fall`. */
 export const envelope = (progress: number, rise: number, fall: number) => clamp(Math.min(progress / rise, (1 - progress) / fall))

@@ -46,14 +46,14 @@ const share = fc.double({ min: 0, max: 1, noNaN: true })
 const anyValue = (option: OptionField): fc.Arbitrary<string | number | boolean | null> =>
   fc.oneof(
     option.kind === 'number'
-      ? fc.double({ min: option.least, max: option.most, noNaN: true })
+      ? fc.double({ min: option.min, max: option.max, noNaN: true })
       : option.kind === 'choice'
         ? fc.constantFrom(...option.values.map(known => known.value))
         : option.kind === 'element'
           ? fc.constantFrom('', 'beside')
           : option.kind === 'words'
             ? fc.constantFrom('', 'Quay\nBoat')
-            : option.kind === 'yes'
+            : option.kind === 'boolean'
               ? fc.boolean()
               : option.kind === 'color'
                 ? fc.constantFrom('accent1', '#12615c', 'ink')

@@ -6,7 +6,7 @@ export const focus: Effect = {
   label: 'Come into focus',
   whats: ['enter', 'exit'],
   duration: 0.9,
-  options: [{ kind: 'number', name: 'amount', label: 'Blur', least: 1, most: 200, step: 1, unit: 'px', initial: 30 }],
+  options: [{ kind: 'number', name: 'amount', label: 'Blur', min: 1, max: 200, step: 1, unit: 'px', initial: 30 }],
   apply(part, progress, options) {
     const left = 1 - clamp(progress)
     part.opacity *= 1 - left

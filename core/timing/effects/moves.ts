@@ -3,13 +3,13 @@ import type { Options } from '../../values'
 import type { PartFrame } from '../part-frame'
 import { clamp, colorOption, colorOptionOf, optionOf, type Effect, type OptionField } from './effect'
 
-const turning: OptionField = { kind: 'yes', name: 'turn', label: 'Turns along', initial: false }
+const turning: OptionField = { kind: 'boolean', name: 'turn', label: 'Turns along', initial: false }
 const way = (name: 'x' | 'y', initial: number): OptionField => ({
   kind: 'number',
   name,
   label: name === 'x' ? 'Across' : 'Down',
-  least: -10_000,
-  most: 10_000,
+  min: -10_000,
+  max: 10_000,
   step: 8,
   unit: 'px',
   initial,
@@ -64,7 +64,7 @@ export const moveArc: Effect = {
   options: [
     way('x', 400),
     way('y', 0),
-    { kind: 'number', name: 'bend', label: 'Bends by', least: -200, most: 200, step: 5, unit: '%', initial: 50 },
+    { kind: 'number', name: 'bend', label: 'Bends by', min: -200, max: 200, step: 5, unit: '%', initial: 50 },
     turning,
   ],
   apply(part, progress, options) {
@@ -91,7 +91,7 @@ export const spin: Effect = {
   label: 'Turn',
   whats: ['move'],
   duration: 1,
-  options: [{ kind: 'number', name: 'angle', label: 'By', least: -3600, most: 3600, step: 15, unit: '°', initial: 360 }],
+  options: [{ kind: 'number', name: 'angle', label: 'By', min: -3600, max: 3600, step: 15, unit: '°', initial: 360 }],
   apply(part, progress, options) {
     part.rotate += optionOf<number>(spin, options, 'angle') * progress
   },
@@ -104,8 +104,8 @@ export const resize: Effect = {
   whats: ['move'],
   duration: 0.8,
   options: [
-    { kind: 'number', name: 'width', label: 'Width to', least: 1, most: 1000, step: 5, unit: '%', initial: 150 },
-    { kind: 'number', name: 'height', label: 'Height to', least: 1, most: 1000, step: 5, unit: '%', initial: 150 },
+    { kind: 'number', name: 'width', label: 'Width to', min: 1, max: 1000, step: 5, unit: '%', initial: 150 },
+    { kind: 'number', name: 'height', label: 'Height to', min: 1, max: 1000, step: 5, unit: '%', initial: 150 },
   ],
   apply(part, progress, options) {
     part.scaleX *= Math.max(0, 1 + (optionOf<number>(resize, options, 'width') / 100 - 1) * progress)
@@ -121,7 +121,7 @@ export const recolor: Effect = {
   duration: 0.8,
   options: [
     colorOptionOf('accent1'),
-    { kind: 'number', name: 'amount', label: 'Strength', least: 5, most: 100, step: 5, unit: '%', initial: 100 },
+    { kind: 'number', name: 'amount', label: 'Strength', min: 5, max: 100, step: 5, unit: '%', initial: 100 },
   ],
   apply(part, progress, options) {
     const amount = clamp(progress) * (optionOf<number>(recolor, options, 'amount') / 100)
@@ -135,7 +135,7 @@ export const soften: Effect = {
   label: 'Step back',
   whats: ['move'],
   duration: 0.6,
-  options: [{ kind: 'number', name: 'opacity', label: 'Opacity to', least: 0, most: 100, step: 5, unit: '%', initial: 30 }],
+  options: [{ kind: 'number', name: 'opacity', label: 'Opacity to', min: 0, max: 100, step: 5, unit: '%', initial: 30 }],
   apply(part, progress, options) {
     part.opacity *= 1 - clamp(progress) * (1 - optionOf<number>(soften, options, 'opacity') / 100)
   },

@@ -9,7 +9,7 @@ export const rise: Effect = {
   forAllParts: true,
   options: [
     { kind: 'choice', name: 'from', label: 'From', values: sides, initial: 'bottom' },
-    { kind: 'number', name: 'way', label: 'Way', least: 0, most: 2000, step: 5, unit: 'px', initial: 60 },
+    { kind: 'number', name: 'way', label: 'Way', min: 0, max: 2000, step: 5, unit: 'px', initial: 60 },
   ],
   apply(part, progress, options) {
     const from = optionOf<string>(rise, options, 'from')

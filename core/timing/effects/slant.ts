@@ -9,7 +9,7 @@ export const slant: Effect = {
   duration: 0.8,
   options: [
     fromSideOption('left'),
-    { kind: 'number', name: 'lean', label: 'Leans by', least: -100, most: 100, step: 5, unit: '%', initial: 30 },
+    { kind: 'number', name: 'lean', label: 'Leans by', min: -100, max: 100, step: 5, unit: '%', initial: 30 },
   ],
   apply(part, progress, options) {
     const share = clamp(progress)

@@ -8,7 +8,7 @@ export const slats: Effect = {
   whats: ['enter', 'exit'],
   duration: 0.8,
   options: [
-    { kind: 'number', name: 'count', label: 'Slats', least: 2, most: 40, step: 1, unit: '', initial: 7 },
+    { kind: 'number', name: 'count', label: 'Slats', min: 2, max: 40, step: 1, unit: '', initial: 7 },
     {
       kind: 'choice',
       name: 'way',

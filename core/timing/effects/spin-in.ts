@@ -6,7 +6,7 @@ export const spinIn: Effect = {
   label: 'Spin in',
   whats: ['enter', 'exit'],
   duration: 0.8,
-  options: [{ kind: 'number', name: 'turns', label: 'Turns', least: -5, most: 5, step: 0.25, unit: '', initial: -0.5 }],
+  options: [{ kind: 'number', name: 'turns', label: 'Turns', min: -5, max: 5, step: 0.25, unit: '', initial: -0.5 }],
   apply(part, progress, options) {
     const size = Math.max(0, progress)
     part.rotate += 360 * optionOf<number>(spinIn, options, 'turns') * (1 - progress)

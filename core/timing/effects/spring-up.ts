@@ -7,7 +7,7 @@ export const springUp: Effect = {
   whats: ['enter', 'exit'],
   duration: 0.9,
   pace: 'spring',
-  options: [{ kind: 'number', name: 'from', label: 'From', least: 0, most: 95, step: 5, unit: '%', initial: 20 }],
+  options: [{ kind: 'number', name: 'from', label: 'From', min: 0, max: 95, step: 5, unit: '%', initial: 20 }],
   apply(part, progress, options) {
     const from = optionOf<number>(springUp, options, 'from') / 100
     const size = Math.max(0, from + (1 - from) * progress)

@@ -5,8 +5,8 @@ const times = (initial: number): OptionField => ({
   kind: 'number',
   name: 'times',
   label: 'Times',
-  least: 1,
-  most: 12,
+  min: 1,
+  max: 12,
   step: 1,
   unit: '',
   initial,
@@ -43,8 +43,8 @@ const angle = (initial: number) => ({
   kind: 'number' as const,
   name: 'angle',
   label: 'By',
-  least: 1,
-  most: 90,
+  min: 1,
+  max: 90,
   step: 1,
   unit: '°',
   initial,
@@ -63,7 +63,7 @@ export const wobble = swinging('wobble', 'Wobble', {
 /** Shakes its head. */
 export const shake = swinging('shake', 'Shake', {
   duration: 0.7,
-  amount: { kind: 'number', name: 'way', label: 'By', least: 2, most: 400, step: 2, unit: 'px', initial: 24 },
+  amount: { kind: 'number', name: 'way', label: 'By', min: 2, max: 400, step: 2, unit: 'px', initial: 24 },
   times: 4,
   move(part, by, amount) {
     part.x += by * amount
@@ -99,7 +99,7 @@ export const hop: Effect = {
   whats: ['emphasis'],
   duration: 0.9,
   pace: 'linear',
-  options: [{ kind: 'number', name: 'height', label: 'As high as', least: 2, most: 1000, step: 2, unit: 'px', initial: 40 }, times(2)],
+  options: [{ kind: 'number', name: 'height', label: 'As high as', min: 2, max: 1000, step: 2, unit: 'px', initial: 40 }, times(2)],
   apply(part, progress, options) {
     if (progress <= 0 || progress >= 1) return
     const hops = Math.round(optionOf<number>(hop, options, 'times'))
@@ -115,7 +115,7 @@ export const blink: Effect = {
   whats: ['emphasis'],
   duration: 1.2,
   pace: 'linear',
-  options: [{ kind: 'number', name: 'amount', label: 'Down by', least: 10, most: 100, step: 5, unit: '%', initial: 70 }, times(2)],
+  options: [{ kind: 'number', name: 'amount', label: 'Down by', min: 10, max: 100, step: 5, unit: '%', initial: 70 }, times(2)],
   flashes: options => Math.round(optionOf<number>(blink, options, 'times')),
   apply(part, progress, options) {
     const dip = Math.sin(clamp(progress) * Math.round(optionOf<number>(blink, options, 'times')) * Math.PI) ** 2

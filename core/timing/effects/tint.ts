@@ -8,7 +8,7 @@ export const tint: Effect = {
   duration: 1.2,
   options: [
     colorOptionOf('accent2'),
-    { kind: 'number', name: 'amount', label: 'Strength', least: 5, most: 100, step: 5, unit: '%', initial: 80 },
+    { kind: 'number', name: 'amount', label: 'Strength', min: 5, max: 100, step: 5, unit: '%', initial: 80 },
     staysOption,
   ],
   stays: options => optionOf<boolean>(tint, options, 'stays'),

@@ -17,7 +17,7 @@ export const turnIn: Effect = {
         { value: 'level', label: 'its level middle' },
       ],
     },
-    { kind: 'number', name: 'angle', label: 'By', least: -90, most: 90, step: 5, unit: '°', initial: 90 },
+    { kind: 'number', name: 'angle', label: 'By', min: -90, max: 90, step: 5, unit: '°', initial: 90 },
   ],
   apply(part, progress, options) {
     const left = optionOf<number>(turnIn, options, 'angle') * (1 - progress)

@@ -10,7 +10,7 @@ export const zoomTo: Effect = {
   whole: true,
   duration: 3,
   pace: 'linear',
-  options: [{ kind: 'number', name: 'share', label: 'Until it fills', least: 10, most: 100, step: 5, unit: '%', initial: 70 }, staysOption],
+  options: [{ kind: 'number', name: 'share', label: 'Until it fills', min: 10, max: 100, step: 5, unit: '%', initial: 70 }, staysOption],
   stays: options => optionOf<boolean>(zoomTo, options, 'stays'),
   apply: () => {},
   applyToCamera(camera, progress, options, { box, size, extent = size }) {

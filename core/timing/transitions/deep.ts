@@ -78,7 +78,7 @@ export const refocus: TransitionKind = {
   name: 'refocus',
   label: 'Out of focus',
   duration: 0.9,
-  options: [{ kind: 'number', name: 'amount', label: 'Blur', least: 2, most: 120, step: 2, unit: 'px', initial: 36 }],
+  options: [{ kind: 'number', name: 'amount', label: 'Blur', min: 2, max: 120, step: 2, unit: 'px', initial: 36 }],
   apply: between((progress, options) => {
     const amount = optionOf<number>(refocus, options, 'amount')
     const blur = amount * Math.sin(Math.PI * Math.min(1, Math.max(0, progress)))

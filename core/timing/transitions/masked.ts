@@ -42,7 +42,7 @@ export const slant: TransitionKind = masked({
   name: 'slant',
   label: 'Slanted edge',
   duration: 0.8,
-  options: [directions, { kind: 'number', name: 'lean', label: 'Leans by', least: -100, most: 100, step: 5, unit: '%', initial: 25 }],
+  options: [directions, { kind: 'number', name: 'lean', label: 'Leans by', min: -100, max: 100, step: 5, unit: '%', initial: 25 }],
   mask: (progress, options) => fromSide(slanted(progress, optionOf<number>(slant, options, 'lean') / 100), sideBehind(options)),
 })
 
@@ -70,7 +70,7 @@ export const slats: TransitionKind = masked({
   label: 'Slats',
   duration: 0.8,
   options: [
-    { kind: 'number', name: 'count', label: 'Slats', least: 2, most: 40, step: 1, unit: '', initial: 9 },
+    { kind: 'number', name: 'count', label: 'Slats', min: 2, max: 40, step: 1, unit: '', initial: 9 },
     {
       kind: 'choice',
       name: 'way',

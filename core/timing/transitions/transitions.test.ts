@@ -27,7 +27,7 @@ const anyOptions = (kind: TransitionKind): fc.Arbitrary<Options> =>
         option.name,
         fc.oneof(
           option.kind === 'number'
-            ? fc.double({ min: option.least, max: option.most, noNaN: true })
+            ? fc.double({ min: option.min, max: option.max, noNaN: true })
             : option.kind === 'choice'
               ? fc.constantFrom(...option.values.map(known => known.value))
               : fc.constantFrom('accent1', '#203040'),

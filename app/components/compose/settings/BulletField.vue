@@ -81,8 +81,8 @@ async function takePicture(file: File) {
         <NumberField
           :model-value="(bullet.size ?? 1) * 100"
           :label="`${label}: size`"
-          :least="20"
-          :most="400"
+          :min="20"
+          :max="400"
           :step="10"
           @update:model-value="size => set({ size: size / 100 })"
         />
@@ -90,8 +90,8 @@ async function takePicture(file: File) {
           :model-value="bullet.distance ?? usualDistance"
           :label="`${label}: distance`"
           unit="em"
-          :least="0.2"
-          :most="8"
+          :min="0.2"
+          :max="8"
           :step="0.1"
           :decimals="1"
           @update:model-value="distance => set({ distance })"

@@ -53,8 +53,8 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
             label="Plays from"
             :decimals="2"
             :step="0.1"
-            :least="0"
-            :most="whole"
+            :min="0"
+            :max="whole"
             @update:model-value="from => set('trim', { from: from || undefined })"
           />
           <NumberField
@@ -63,8 +63,8 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
             unit="s"
             :decimals="2"
             :step="0.1"
-            :least="0"
-            :most="whole"
+            :min="0"
+            :max="whole"
             @update:model-value="until => set('trim', { until: until >= whole ? undefined : until })"
           />
         </span>
@@ -77,8 +77,8 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
           unit="×"
           :decimals="2"
           :step="0.05"
-          :least="0.25"
-          :most="4"
+          :min="0.25"
+          :max="4"
           @update:model-value="speed => set('change the speed of', { speed: speed === 1 ? undefined : speed })"
         />
       </div>
@@ -89,8 +89,8 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
           :model-value="(element.volume ?? 1) * 100"
           label="Volume"
           unit="%"
-          :least="0"
-          :most="100"
+          :min="0"
+          :max="100"
           :step="5"
           @update:model-value="volume => set('change the volume of', { volume: volume / 100 })"
         />
@@ -107,8 +107,8 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
           unit="s"
           :decimals="1"
           :step="0.1"
-          :least="0"
-          :most="Math.max(0, (span?.seconds ?? 0) / 2)"
+          :min="0"
+          :max="Math.max(0, (span?.seconds ?? 0) / 2)"
           @update:model-value="blend => set('blend the end of', { blend: blend || undefined })"
         />
       </div>
@@ -121,8 +121,8 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
         <NumberField
           :model-value="element.over"
           label="Over how many slides"
-          :least="1"
-          :most="1000"
+          :min="1"
+          :max="1000"
           @update:model-value="over => set('let run on', { over: Math.round(over) })"
         />
       </div>
@@ -164,8 +164,8 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
           unit="s"
           :decimals="2"
           :step="0.5"
-          :least="0"
-          :most="whole"
+          :min="0"
+          :max="whole"
           @update:model-value="poster => set('change the still of', { poster })"
         />
       </div>
@@ -186,8 +186,8 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
           :model-value="film.moving.soft"
           label="Its edge fades over"
           unit="px"
-          :least="0"
-          :most="400"
+          :min="0"
+          :max="400"
           :step="4"
           @update:model-value="soft => set('soften the area of', { moving: { ...film!.moving!, soft } })"
         />

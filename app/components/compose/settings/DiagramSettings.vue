@@ -32,7 +32,7 @@ const role = computed(() => props.element.options?.role ?? 'accent1')
         @choose="(name: string) => arranging.set(`turn into ${name}:`, { family: name })"
       />
     </div>
-    <p class="quiet small">{{ family.says }}. Words stay, whatever the family.</p>
+    <p class="quiet small">{{ family.description }}. Words stay, whatever the family.</p>
     <div v-for="item in family.options ?? []" :key="item.name" class="row">
       <span class="label">{{ item.label }}</span>
       <ChoiceField
@@ -73,8 +73,8 @@ const role = computed(() => props.element.options?.role ?? 'accent1')
         :model-value="typeof element.options?.size === 'number' ? element.options.size : (theme.textStyles.body?.size ?? 32)"
         label="Words at most"
         unit="px"
-        :least="10"
-        :most="200"
+        :min="10"
+        :max="200"
         @update:model-value="size => setOption('size', size)"
       />
     </div>

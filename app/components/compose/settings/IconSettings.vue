@@ -31,8 +31,8 @@ const drawn = computed(() => props.element.icon.paths.some(path => path.width))
         :model-value="(element.weight ?? 1) * 100"
         label="Weight of its lines"
         unit="%"
-        :least="10"
-        :most="600"
+        :min="10"
+        :max="600"
         :step="10"
         @update:model-value="weight => set('set the weight of', { weight: weight / 100 })"
       />

@@ -88,8 +88,8 @@ const dropStop = (index: number) =>
             :model-value="stop.at * 100"
             :label="`${label}, place of colour ${index + 1}`"
             unit="%"
-            :least="0"
-            :most="100"
+            :min="0"
+            :max="100"
             :step="5"
             @update:model-value="at => setStop(index, { at: at / 100 })"
           />
@@ -110,8 +110,8 @@ const dropStop = (index: number) =>
           :model-value="gradient.angle"
           :label="`${label}, direction`"
           unit="°"
-          :least="0"
-          :most="360"
+          :min="0"
+          :max="360"
           :step="15"
           @update:model-value="angle => gradient?.kind === 'linear' && emit('update:modelValue', { ...gradient, angle })"
         />

@@ -87,11 +87,11 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
       </label>
       <label>
         Width
-        <NumberField :model-value="box.width" label="Width" :least="1" @update:model-value="width => size({ width })" />
+        <NumberField :model-value="box.width" label="Width" :min="1" @update:model-value="width => size({ width })" />
       </label>
       <label>
         Height
-        <NumberField :model-value="box.height" label="Height" :least="1" @update:model-value="height => size({ height })" />
+        <NumberField :model-value="box.height" label="Height" :min="1" @update:model-value="height => size({ height })" />
       </label>
       <UButton
         class="lock"
@@ -123,8 +123,8 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
         <NumberField
           :model-value="opacity"
           label="Opacity"
-          :least="0"
-          :most="100"
+          :min="0"
+          :max="100"
           @update:model-value="value => arranging.set('fade', { opacity: value / 100 })"
         />
       </label>
@@ -232,7 +232,7 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
       </form>
       <div class="pairs">
         <UButton v-if="several" size="sm" title="G" @click="arranging.group">Group them</UButton>
-        <UButton v-if="isGroup" size="sm" title="Shift G" @click="arranging.ungroup">Open the group</UButton>
+        <UButton v-if="isGroup" size="sm" title="Shift G" @click="arranging.ungroup">Ungroup</UButton>
       </div>
     </template>
     <p v-else class="quiet small">

@@ -25,19 +25,19 @@ const set = (fields: Partial<Shadow>) => emit('update:modelValue', { ...initial,
   <div v-if="modelValue" class="three">
     <label>
       Aside
-      <NumberField :model-value="modelValue.x" label="Shadow aside" :least="-500" :most="500" @update:model-value="x => set({ x })" />
+      <NumberField :model-value="modelValue.x" label="Shadow aside" :min="-500" :max="500" @update:model-value="x => set({ x })" />
     </label>
     <label>
       Below
-      <NumberField :model-value="modelValue.y" label="Shadow below" :least="-500" :most="500" @update:model-value="y => set({ y })" />
+      <NumberField :model-value="modelValue.y" label="Shadow below" :min="-500" :max="500" @update:model-value="y => set({ y })" />
     </label>
     <label>
       Soft
       <NumberField
         :model-value="modelValue.blur"
         label="Softness of the shadow"
-        :least="0"
-        :most="500"
+        :min="0"
+        :max="500"
         @update:model-value="blur => set({ blur })"
       />
     </label>

@@ -112,8 +112,8 @@ const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: {
           :model-value="Math.round((amounts.corner ?? 0) * Math.min(element.box.width, element.box.height))"
           label="Corner"
           unit="px"
-          :least="0"
-          :most="1000"
+          :min="0"
+          :max="1000"
           :step="4"
           @update:model-value="radius => set('shape', { radius, amounts: undefined })"
         />
@@ -124,8 +124,8 @@ const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: {
           <NumberField
             :model-value="amounts[amount.name] ?? amount.initial"
             :label="amount.label"
-            :least="amount.least"
-            :most="amount.most"
+            :min="amount.min"
+            :max="amount.max"
             :step="amount.whole ? 1 : 0.05"
             :decimals="amount.whole ? 0 : 2"
             @update:model-value="next => set('shape', { amounts: { ...element.amounts, [amount.name]: next } })"
@@ -152,8 +152,8 @@ const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: {
         :model-value="Math.round((element.rough ?? 0) * 100)"
         label="Without a ruler"
         unit="%"
-        :least="0"
-        :most="100"
+        :min="0"
+        :max="100"
         :step="10"
         @update:model-value="percent => set('roughen', { rough: percent / 100 || undefined })"
       />

@@ -44,8 +44,8 @@ const made = (fields: Partial<Stroke>, name = way.value): Stroke => {
         v-if="modelValue"
         :model-value="modelValue.width"
         :label="`Weight of the ${label.toLowerCase()}`"
-        :least="0.5"
-        :most="300"
+        :min="0.5"
+        :max="300"
         @update:model-value="width => emit('update:modelValue', made({ width }))"
       />
     </span>

@@ -89,8 +89,8 @@ const show = (name: string, on: boolean) => {
         :model-value="element.size ?? theme.textStyles.body?.size ?? 32"
         label="Words at most"
         unit="px"
-        :least="8"
-        :most="200"
+        :min="8"
+        :max="200"
         @update:model-value="size => set('resize the text of', { size })"
       />
     </div>
@@ -126,8 +126,8 @@ const show = (name: string, on: boolean) => {
             :model-value="(element.looks?.[index]?.wide ?? 1) * 100"
             :label="`Width of ${column.name}`"
             unit="%"
-            :least="20"
-            :most="500"
+            :min="20"
+            :max="500"
             :step="10"
             @update:model-value="wide => look(index, { wide: wide === 100 ? undefined : wide / 100 })"
           />

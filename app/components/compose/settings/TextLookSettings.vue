@@ -52,8 +52,8 @@ const along = (path: string) =>
           :model-value="element.panel.padding"
           label="Room inside"
           unit="px"
-          :least="0"
-          :most="400"
+          :min="0"
+          :max="400"
           :step="4"
           @update:model-value="padding => panel({ padding })"
         />
@@ -64,8 +64,8 @@ const along = (path: string) =>
           :model-value="element.panel.radius"
           label="Corners"
           unit="px"
-          :least="0"
-          :most="400"
+          :min="0"
+          :max="400"
           :step="4"
           @update:model-value="radius => panel({ radius })"
         />
@@ -102,8 +102,8 @@ const along = (path: string) =>
         :model-value="element.along.bend * 100"
         label="Bent by"
         unit="%"
-        :least="-100"
-        :most="100"
+        :min="-100"
+        :max="100"
         :step="10"
         @update:model-value="bend => set('bend', { along: { ...element.along!, bend: bend / 100 } })"
       />

@@ -62,8 +62,8 @@ const columns = computed(() => props.element.columns?.count ?? 1)
         :model-value="style.size"
         label="Size"
         unit="px"
-        :least="8"
-        :most="600"
+        :min="8"
+        :max="600"
         @update:model-value="size => set('resize the text of', { size })"
       />
     </div>
@@ -147,8 +147,8 @@ const columns = computed(() => props.element.columns?.count ?? 1)
       <NumberField
         :model-value="style.lineHeight"
         label="Between lines"
-        :least="0.5"
-        :most="4"
+        :min="0.5"
+        :max="4"
         :step="0.05"
         :decimals="2"
         @update:model-value="lineHeight => set('space the lines of', { lineHeight })"
@@ -160,8 +160,8 @@ const columns = computed(() => props.element.columns?.count ?? 1)
         :model-value="style.letterSpacing"
         label="Between letters"
         unit="em"
-        :least="-0.5"
-        :most="2"
+        :min="-0.5"
+        :max="2"
         :step="0.01"
         :decimals="2"
         @update:model-value="letterSpacing => set('space the letters of', { letterSpacing })"
@@ -173,8 +173,8 @@ const columns = computed(() => props.element.columns?.count ?? 1)
         <NumberField
           :model-value="columns"
           label="Columns"
-          :least="1"
-          :most="12"
+          :min="1"
+          :max="12"
           @update:model-value="
             count =>
               set('set the columns of', { columns: count > 1 ? { count: Math.round(count), gap: element.columns?.gap ?? 48 } : null })
@@ -184,8 +184,8 @@ const columns = computed(() => props.element.columns?.count ?? 1)
           v-if="element.columns && columns > 1"
           :model-value="element.columns.gap"
           label="Gap between columns"
-          :least="0"
-          :most="1000"
+          :min="0"
+          :max="1000"
           @update:model-value="gap => set('set the columns of', { columns: { count: columns, gap } })"
         />
       </span>

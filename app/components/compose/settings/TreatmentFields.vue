@@ -26,7 +26,7 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
       <SliderField
         :model-value="Math.round((now[field] ?? 1) * 100)"
         :label="label"
-        :most="200"
+        :max="200"
         :step="5"
         unit="%"
         @update:model-value="percent => set({ [field]: multiple(percent) })"
@@ -37,8 +37,8 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
       <SliderField
         :model-value="Math.round((now.warmth ?? 0) * 100)"
         label="Warmth"
-        :least="-100"
-        :most="100"
+        :min="-100"
+        :max="100"
         :step="10"
         @update:model-value="warmth => set({ warmth: warmth / 100 || undefined })"
       />
@@ -48,7 +48,7 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
       <SliderField
         :model-value="now.blur ?? 0"
         label="Blur"
-        :most="60"
+        :max="60"
         unit="px"
         @update:model-value="blur => set({ blur: blur || undefined })"
       />
@@ -68,7 +68,7 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
       <SliderField
         :model-value="Math.round(now.tint.strength * 100)"
         label="Strength of the tint"
-        :most="100"
+        :max="100"
         :step="5"
         unit="%"
         @update:model-value="strength => set({ tint: { color: now.tint!.color, strength: strength / 100 } })"
@@ -118,8 +118,8 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
           :model-value="now.shade.share * 100"
           label="Reach of the overlay"
           unit="%"
-          :least="5"
-          :most="100"
+          :min="5"
+          :max="100"
           :step="5"
           @update:model-value="share => set({ shade: { ...now.shade!, share: share / 100 } })"
         />
@@ -148,8 +148,8 @@ const multiple = (percent: number) => (percent === 100 ? undefined : percent / 1
           :model-value="now.fade.share * 100"
           label="Reach of the fade"
           unit="%"
-          :least="5"
-          :most="100"
+          :min="5"
+          :max="100"
           :step="5"
           @update:model-value="share => set({ fade: { ...now.fade!, share: share / 100 } })"
         />
