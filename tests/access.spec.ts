@@ -2,17 +2,9 @@ import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { expect, test } from '@playwright/test'
 import { enter } from './support/people'
+import { views } from './support/views'
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
-const views = [
-  '/',
-  '/media',
-  '/screens',
-  '/people',
-  '/account',
-  ...['outline', 'compose', 'time', 'check', 'deliver'].map(phase => `/decks/demo-seasons?phase=${phase}`),
-  ...['palette', 'fonts', 'styles', 'ground', 'brand', 'layouts'].map(desk => `/decks/demo-briefing?phase=compose&look=${desk}`),
-]
 interface Violation {
   id: string
   impact: string | null

@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { choose } from './support/choose'
 import { enter, goPhase, newDeck, paste, saved, slide } from './support/people'
+import { addShape, at, blank, hit } from './support/stage'
 
 const written = (page: Page) => page.locator('.say textarea.title')
 const left = (page: Page) => page.getByLabel('Left', { exact: true })
@@ -228,4 +229,72 @@ test('a width that is written takes the height along where the proportions are k
   await page.keyboard.press('Escape')
   await expect(page).toHaveURL(/phase=compose/)
   await expect(slide(page, 5)).toHaveAttribute('aria-pressed', 'true')
+})
+
+test('forms say beside the field what is wrong with it, and put the cursor there', async ({ page }) => {
+  await page.goto('/sign-in')
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expect(page.getByText('Write the e-mail address that you have here.')).toBeVisible()
+  await expect(page.getByText('Write your password.')).toBeVisible()
+  await expect(page.locator('#email')).toBeFocused()
+  await page.keyboard.type('nobody at all')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('This is no e-mail address.')).toBeVisible()
+  await enter(page)
+  await page.goto('/screens')
+  await page.getByRole('button', { name: 'Make it' }).click()
+  await expect(page.getByText('A name is missing')).toBeVisible()
+  await page.getByRole('button', { name: 'Add a screen' }).click()
+  await page.getByRole('button', { name: 'Add it' }).click()
+  await expect(page.getByRole('dialog').getByText('A name is missing')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.goto('/people')
+  await page.getByLabel('E-mail').fill('no address')
+  await page.getByRole('button', { name: 'Add a person' }).click()
+  await expect(page.getByText('That is no e-mail address')).toBeVisible()
+})
+
+test('every control says what it does when it is pointed at, with its keys; each desk has help, which the palette finds too', async ({
+  page,
+}) => {
+  await enter(page)
+  await page.goto('/decks/demo-seasons?phase=time')
+  const time = page.getByRole('navigation', { name: 'Phases' }).getByRole('button', { name: 'Time' })
+  await time.hover()
+  const tip = page.getByRole('tooltip')
+  await expect(tip).toContainText('When it happens')
+  await expect(tip.locator('kbd')).toHaveText(['Alt', '3'])
+  await page.keyboard.press('Escape')
+  await expect(tip).toHaveCount(0)
+  await page.getByRole('button', { name: 'Help: Time' }).click()
+  await expect(page.getByRole('dialog', { name: 'Time' })).toContainText('A slide happens in beats')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('/')
+  await page.keyboard.type('clear space logo')
+  await page.getByRole('option', { name: /Help: Logo and footer/ }).click()
+  await expect(page.getByRole('dialog', { name: 'Logo and footer' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.goto('/media')
+  await page.getByRole('button', { name: 'Help: Media' }).click()
+  await expect(page.getByRole('dialog', { name: 'Media' })).toBeVisible()
+})
+
+test('the right button opens the menu of an element on the stage, and leaves fields to the browser', async ({ page }) => {
+  await blank(page, 'Right on the stage')
+  await addShape(page, 'rectangle', { left: 300, top: 200, width: 400, height: 300 })
+  await addShape(page, 'ellipse', { left: 900, top: 200, width: 400, height: 300 })
+  await page.mouse.click(...(await at(page, 500, 350)), { button: 'right' })
+  await expect(page.getByRole('menuitem', { name: 'Write in it' })).toBeVisible()
+  await page.getByRole('menuitem', { name: /^Duplicate/ }).click()
+  await expect(hit(page, 'Rectangle')).toHaveCount(2)
+  await page.mouse.click(...(await at(page, 1100, 350)), { button: 'right' })
+  await page.getByRole('menuitem', { name: 'Write in it' }).click()
+  await expect(page.locator('.editing [contenteditable=true]')).toBeFocused()
+  await page.keyboard.type('Here')
+  await page.mouse.click(...(await at(page, 1100, 350)), { button: 'right' })
+  await expect(page.getByRole('menu')).toHaveCount(0)
+  await page.keyboard.press('Escape')
+  // Where there is nothing, no menu opens.
+  await page.mouse.click(...(await at(page, 1700, 1000)), { button: 'right' })
+  await expect(page.getByRole('menu')).toHaveCount(0)
 })

@@ -13,6 +13,12 @@ const rooms = [
   { to: '/screens', label: 'Screens' },
   { to: '/people', label: 'People' },
 ]
+const route = useRoute()
+const about = computed<HelpName>(() =>
+  route.path === '/'
+    ? 'decks'
+    : ((['media', 'screens', 'people', 'account'] as const).find(name => route.path.startsWith(`/${name}`)) ?? 'decks'),
+)
 const color = useColorMode()
 const menu = computed(() => [
   [{ label: `${person.value?.name}, ${person.value?.role}`, type: 'label' as const }],
@@ -50,6 +56,7 @@ const menu = computed(() => [
     </nav>
     <div class="right">
       <slot />
+      <HelpButton :about="about" />
       <UDropdownMenu :items="menu">
         <UButton variant="bare" class="who" :aria-label="`You: ${person?.name}`">{{ initials }}</UButton>
       </UDropdownMenu>

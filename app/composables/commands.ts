@@ -52,6 +52,7 @@ export function useCommands(does: { go(phase: string): void; play(): void; tellK
   const router = useRouter()
   const color = useColorMode()
   const slides = useSlideMenu()
+  const help = useHelp()
   const toDesk = (look: string) => void router.replace({ query: { ...route.query, phase: 'compose', look } })
   const toOutline = (view?: string) => void router.replace({ query: { ...route.query, phase: 'outline', view } })
 
@@ -116,6 +117,14 @@ export function useCommands(does: { go(phase: string): void; play(): void; tellK
       icon: 'i-lucide-footprints',
       run: does.tour,
     },
+    ...(Object.keys(helpTopics) as HelpName[]).map(name => ({
+      label: `Help: ${helpTopics[name].label}`,
+      keywords: helpTopics[name].lines.join(' '),
+      icon: 'i-lucide-circle-help',
+      run: () => {
+        help.value = name
+      },
+    })),
     { label: 'All decks', keywords: 'home leave list', icon: 'i-lucide-presentation', run: () => void navigateTo('/') },
     { label: 'Media', keywords: 'pictures films sounds files upload', icon: 'i-lucide-images', run: () => void navigateTo('/media') },
     { label: 'Screens', keywords: 'loops signage displays wall', icon: 'i-lucide-monitor', run: () => void navigateTo('/screens') },

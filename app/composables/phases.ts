@@ -2,11 +2,11 @@ import type { Component } from 'vue'
 
 /** The phases of the work on a deck, in their order. */
 export const phases = [
-  { name: 'outline', label: 'Outline' },
-  { name: 'compose', label: 'Compose' },
-  { name: 'time', label: 'Time' },
-  { name: 'check', label: 'Check' },
-  { name: 'deliver', label: 'Deliver' },
+  { name: 'outline', label: 'Outline', description: 'What you will say' },
+  { name: 'compose', label: 'Compose', description: 'How it looks' },
+  { name: 'time', label: 'Time', description: 'When it happens' },
+  { name: 'check', label: 'Check', description: 'What could go wrong' },
+  { name: 'deliver', label: 'Deliver', description: 'How it reaches people' },
 ] as const
 export type PhaseName = (typeof phases)[number]['name']
 

@@ -6,6 +6,7 @@ import { en_gb } from '@nuxt/ui/locale'
 // Icons that the build did not find by name are asked for at our own server, never elsewhere.
 addAPIProvider('', { resources: ['/api/_nuxt_icon'] })
 useSendUnsent()
+const help = useHelp()
 /** English words; days and numbers in the way of who looks. */
 const locale = { ...en_gb, code: navigator.language }
 </script>
@@ -13,5 +14,7 @@ const locale = { ...en_gb, code: navigator.language }
 <template>
   <UApp :locale="locale">
     <slot />
+    <LazyTheTips />
+    <LazyTheHelp v-if="help" />
   </UApp>
 </template>

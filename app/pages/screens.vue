@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { DropdownMenuItem } from '@nuxt/ui'
+import { z } from 'zod'
+import type { DropdownMenuItem, FormSubmitEvent } from '@nuxt/ui'
 import { loopLength, loopPosition, shares } from '#core/signage'
 
 interface Screen {
@@ -58,9 +59,10 @@ const alive = computed(() => answer.value?.screens.filter(screen => since(screen
 const loopName = (id: string | null) => loops.value?.find(item => item.id === id)?.name ?? 'no loop'
 
 const fresh = reactive({ name: '', place: '' })
+const screenSchema = z.object({ name: z.string().trim().min(1, 'A name is missing').max(120), place: z.string().trim().max(120) })
 const adds = ref(false)
-async function addScreen() {
-  const made = await asking(() => $fetch('/api/screens', { method: 'POST', body: { name: fresh.name, place: fresh.place } }))
+async function addScreen(event: FormSubmitEvent<z.output<typeof screenSchema>>) {
+  const made = await asking(() => $fetch('/api/screens', { method: 'POST', body: event.data }))
   if (!made) return
   Object.assign(fresh, { name: '', place: '' })
   adds.value = false
@@ -88,7 +90,7 @@ async function revoke(screen: Screen) {
 const leaving = ref<Screen | null>(null)
 async function removeScreen(screen: Screen) {
   leaving.value = null
-  if (await asking(() => $fetch(`/api/screens/${screen.id}`, { method: 'DELETE' }))) notify(`${screen.name} is off the list`)
+  if (await asking(() => $fetch(`/api/screens/${screen.id}`, { method: 'DELETE' }))) notify(`${screen.name} is removed.`)
   await refreshScreens()
 }
 const menuOf = (screen: Screen): DropdownMenuItem[] => [
@@ -130,12 +132,21 @@ const add = () => {
   if (adding.value) void setItems([...kept(), { deck: adding.value }])
   adding.value = ''
 }
-const naming = ref('')
-async function newLoop() {
-  const made = naming.value.trim() && (await asking(() => $fetch('/api/loops', { method: 'POST', body: { name: naming.value } })))
-  naming.value = ''
+const newLoop = reactive({ name: '' })
+const loopSchema = z.object({
+  name: z
+    .string()
+    .trim()
+    .min(1, 'A name is missing')
+    .max(120)
+    .refine(name => !loops.value?.some(item => item.name.toLowerCase() === name.toLowerCase()), 'There is a loop of this name'),
+})
+async function makeLoop(event: FormSubmitEvent<z.output<typeof loopSchema>>) {
+  const made = await asking(() => $fetch('/api/loops', { method: 'POST', body: event.data }))
+  if (!made) return
+  newLoop.name = ''
   await refreshLoops()
-  if (made) chosen.value = made.id
+  chosen.value = made.id
 }
 </script>
 
@@ -249,26 +260,28 @@ async function newLoop() {
             <UButton type="submit" :disabled="!adding">Add</UButton>
           </form>
         </template>
-        <form v-if="canEdit" class="add new" @submit.prevent="newLoop">
-          <UInput v-model="naming" maxlength="120" placeholder="Name of a new loop" aria-label="Name of a new loop" />
-          <UButton type="submit" :disabled="!naming.trim()">Make it</UButton>
-        </form>
+        <UForm v-if="canEdit" :schema="loopSchema" :validate-on="[]" :state="newLoop" class="add new" @submit="makeLoop">
+          <UFormField name="name">
+            <UInput v-model="newLoop.name" maxlength="120" placeholder="Name of a new loop" aria-label="Name of a new loop" />
+          </UFormField>
+          <UButton type="submit">Make it</UButton>
+        </UForm>
       </section>
     </main>
     <LinkToHandOver v-if="address" v-bind="address" @close="address = null" />
     <UModal v-model:open="adds" title="Add a screen" description="A display in the building, whatever browser it has.">
       <template #body>
-        <form id="new-screen" class="fields" @submit.prevent="addScreen">
-          <UFormField label="Name">
+        <UForm id="new-screen" :schema="screenSchema" :validate-on="[]" :state="fresh" class="fields" @submit="addScreen">
+          <UFormField label="Name" name="name">
             <UInput v-model="fresh.name" maxlength="120" placeholder="Hall, above the desk" autofocus class="w-full" />
           </UFormField>
-          <UFormField label="Place" hint="as you like">
+          <UFormField label="Place" name="place" hint="as you like">
             <UInput v-model="fresh.place" maxlength="120" placeholder="Entrance hall, ground floor" class="w-full" />
           </UFormField>
-        </form>
+        </UForm>
       </template>
       <template #footer>
-        <UButton color="primary" variant="solid" type="submit" form="new-screen" :disabled="!fresh.name.trim()">Add it</UButton>
+        <UButton color="primary" variant="solid" type="submit" form="new-screen">Add it</UButton>
       </template>
     </UModal>
     <UModal

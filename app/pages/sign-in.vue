@@ -13,6 +13,16 @@ onMounted(() => {
 })
 const { data: welcome } = await useFetch('/api/welcome')
 
+/** What is wrong with a field, by its name. */
+const wrongFields = ref<Partial<Record<'email' | 'password', string>>>({})
+async function signIn() {
+  const { signInSchema } = await import('~/schemas/sign-in')
+  const read = signInSchema.safeParse({ email: email.value, password: password.value })
+  wrongFields.value = {}
+  if (read.success) return enter(read.data)
+  for (const { path, message } of read.error.issues) wrongFields.value[path[0] as 'email' | 'password'] ??= message
+  document.querySelector<HTMLElement>(wrongFields.value.email ? '#email' : '#password')?.focus()
+}
 async function enter(body: object) {
   busy.value = true
   wrong.value = ''
@@ -31,7 +41,7 @@ async function enter(body: object) {
 
 <template>
   <main class="door">
-    <form class="card" @submit.prevent="enter({ email, password })">
+    <form class="card" novalidate @submit.prevent="signIn">
       <div class="head">
         <img src="/mark.svg" alt="" width="34" height="34" />
         <h1>Hailbank</h1>
@@ -53,11 +63,29 @@ async function enter(body: object) {
       </div>
       <label>
         E-mail
-        <input v-model="email" class="field" type="email" autocomplete="username" required />
+        <input
+          id="email"
+          v-model="email"
+          class="field"
+          type="email"
+          autocomplete="username"
+          :aria-invalid="!!wrongFields.email"
+          aria-describedby="email-wrong"
+        />
+        <span v-if="wrongFields.email" id="email-wrong" class="wrong">{{ wrongFields.email }}</span>
       </label>
       <label>
         Password
-        <input v-model="password" class="field" type="password" autocomplete="current-password" required />
+        <input
+          id="password"
+          v-model="password"
+          class="field"
+          type="password"
+          autocomplete="current-password"
+          :aria-invalid="!!wrongFields.password"
+          aria-describedby="password-wrong"
+        />
+        <span v-if="wrongFields.password" id="password-wrong" class="wrong">{{ wrongFields.password }}</span>
       </label>
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
       <button class="press" :class="{ acts: !welcome?.demo.length }" :disabled="busy || !ready">Sign in</button>

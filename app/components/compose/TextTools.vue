@@ -199,11 +199,20 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
       size="sm"
       icon="i-lucide-indent-decrease"
       aria-label="Step out"
-      title="Step out: Shift Tab"
+      title="Step out"
+      data-keys="Shift Tab"
       :disabled="level < (outline ? 2 : 1)"
       @click="editor.step(-1)"
     />
-    <UButton variant="ghost" size="sm" icon="i-lucide-indent-increase" aria-label="Step in" title="Step in: Tab" @click="editor.step(1)" />
+    <UButton
+      variant="ghost"
+      size="sm"
+      icon="i-lucide-indent-increase"
+      aria-label="Step in"
+      title="Step in"
+      data-keys="Tab"
+      @click="editor.step(1)"
+    />
     <template v-if="outline">
       <IconFinder label="Icon of this item" @choose="icon => editor.setParagraph({ icon })">
         <UButton

@@ -15,8 +15,9 @@ const ontoWords: Readonly<Record<MotionOnto, string>> = {
   deck: 'others in the deck',
 }
 const isText = computed(() => motions.element?.kind === 'text')
+const isTitle = computed(() => isText.value && motions.element?.placeholder === 'title')
 const alike = computed((): { value: AlikeBy; label: string }[] => [
-  { value: 'style', label: isText.value ? 'texts of its style' : 'elements of its kind' },
+  { value: 'style', label: isTitle.value ? 'titles' : isText.value ? 'texts of its style' : 'elements of its kind' },
   ...(isText.value ? [{ value: 'kind' as const, label: 'all texts' }] : []),
   { value: 'any', label: 'elements of all kinds' },
 ])

@@ -2,9 +2,15 @@
 import { setFields } from '#core/edits'
 import { fieldLimits, isEmptyText } from '#core/model'
 
-const props = defineProps<{ phase: string; phases: readonly { name: string; label: string }[] }>()
+const props = defineProps<{ phase: string; phases: readonly { name: string; label: string; description: string }[] }>()
 const emit = defineEmits<{ go: [phase: string]; play: [] }>()
 const store = useDeck()
+const route = useRoute()
+/** The desk that is in hand: a phase, or in Compose a desk of the look. */
+const about = computed<HelpName>(() => {
+  const desk = props.phase === 'compose' ? lookDesks.find(({ name }) => name === route.query.look)?.name : undefined
+  return desk ?? phases.find(({ name }) => name === props.phase)?.name ?? 'outline'
+})
 const check = useCheck()
 
 const title = computed(() => store.deck?.info.info?.title ?? '')
@@ -94,7 +100,8 @@ const empty = computed(() => {
           class="phase"
           :class="{ here: item.name === props.phase }"
           :aria-current="item.name === props.phase ? 'step' : undefined"
-          :title="`Alt ${index + 1}`"
+          :title="item.description"
+          :data-keys="`Alt ${index + 1}`"
           @click="emit('go', item.name)"
         >
           <span class="amount">{{ index + 1 }}</span>
@@ -124,6 +131,7 @@ const empty = computed(() => {
         icon="i-lucide-undo-2"
         :disabled="!store.undoLabel"
         :title="store.undoLabel ? `Undo: ${store.undoLabel}` : 'Nothing to undo'"
+        data-keys="Ctrl Z"
         aria-label="Undo"
         @click="store.undo()"
       />
@@ -132,9 +140,11 @@ const empty = computed(() => {
         icon="i-lucide-redo-2"
         :disabled="!store.redoLabel"
         :title="store.redoLabel ? `Redo: ${store.redoLabel}` : 'Nothing to redo'"
+        data-keys="Ctrl Shift Z"
         aria-label="Redo"
         @click="store.redo()"
       />
+      <HelpButton :about="about" />
       <UButton color="primary" variant="solid" @click="emit('play')">Play from here</UButton>
     </div>
   </header>

@@ -34,7 +34,8 @@ const ways = computed(() => [
         size="sm"
         icon="i-lucide-minus"
         aria-label="From further off"
-        title="From further off: −"
+        title="From further off"
+        data-keys="-"
         :disabled="props.zoom <= 1"
         @click="emit('look', props.zoom / 1.5)"
       />
@@ -42,7 +43,8 @@ const ways = computed(() => [
         variant="ghost"
         size="sm"
         aria-label="All in sight"
-        title="All in sight: F"
+        title="All in sight"
+        data-keys="F"
         :disabled="props.zoom === 1"
         @click="emit('look', 1)"
       >
@@ -53,7 +55,8 @@ const ways = computed(() => [
         size="sm"
         icon="i-lucide-plus"
         aria-label="Nearer"
-        title="Nearer: +, or Ctrl and the wheel"
+        title="Nearer, also by Ctrl and the wheel"
+        data-keys="+"
         @click="emit('look', props.zoom * 1.5)"
       />
     </span>

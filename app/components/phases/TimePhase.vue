@@ -176,7 +176,9 @@ const marks = [
       <ScoreView ref="scoreView" :proposed="proposed" />
     </section>
     <div class="transport">
-      <UButton color="primary" variant="solid" @click="toggle">{{ where.playing ? 'Stop' : 'Play' }}</UButton>
+      <UButton color="primary" variant="solid" title="From the playhead" data-keys="Space" @click="toggle">
+        {{ where.playing ? 'Stop' : 'Play' }}
+      </UButton>
       <UButton @click="playBeat(beat)">Play beat {{ beat + 1 }}</UButton>
       <UButton
         variant="ghost"
@@ -187,7 +189,7 @@ const marks = [
       >
         {{ loopWords }}
       </UButton>
-      <UButton v-if="store.canEdit" variant="ghost" @click="scoreView?.newBeat()">New beat</UButton>
+      <UButton v-if="store.canEdit" variant="ghost" title="At the playhead" data-keys="B" @click="scoreView?.newBeat()">New beat</UButton>
       <SoundMenu @record="record(null)" />
       <UButton v-if="store.canEdit" variant="ghost" :disabled="tapping.on.value" @click="tapping.begin()">Tap the beats</UButton>
       <ChoiceField
@@ -203,8 +205,22 @@ const marks = [
         title="How fast it plays here; the deck stays as it is"
       />
       <span class="steps">
-        <UButton variant="ghost" icon="i-lucide-step-back" aria-label="One frame back" title="One frame back" @click="step(-1)" />
-        <UButton variant="ghost" icon="i-lucide-step-forward" aria-label="One frame on" title="One frame on" @click="step(1)" />
+        <UButton
+          variant="ghost"
+          icon="i-lucide-step-back"
+          aria-label="One frame back"
+          title="One frame back"
+          data-keys=","
+          @click="step(-1)"
+        />
+        <UButton
+          variant="ghost"
+          icon="i-lucide-step-forward"
+          aria-label="One frame on"
+          title="One frame on"
+          data-keys="."
+          @click="step(1)"
+        />
       </span>
       <span class="amount quiet at">beat {{ beat + 1 }}, {{ secondsWords(Math.max(0, where.moment?.seconds ?? 0)) }}</span>
       <span class="marks">

@@ -1,4 +1,16 @@
-import { putRecord, setRecord, applyChanges, beatsOf, cuesOf, cuesOfElement, mend, slidesOf, type Change, type Deck } from '../../model'
+import {
+  putRecord,
+  setRecord,
+  applyChanges,
+  beatsOf,
+  cuesOf,
+  cuesOfElement,
+  mend,
+  slidesOf,
+  type Change,
+  type Deck,
+  type Element,
+} from '../../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { addSlide, putTransition } from '../../edits'
@@ -18,6 +30,7 @@ import {
   moveBeat,
   nearestMoment,
   partWords,
+  alikeOn,
   pasteCues,
   reverseMotion,
   rundown,
@@ -478,6 +491,25 @@ describe('motion turned the other way round', () => {
         expect([...soonest.values()].every(delay => delay === 0)).toBe(true)
       }),
     )
+  })
+
+  it('goes to titles where it is a title’s, whatever their layouts set them in, and to texts of its style where it is another’s', () => {
+    const base = freshDeck()
+    const [slide] = slidesOf(base)
+    const text = (id: string, more: object) => putRecord('elements', { ...textElement(id, slide!.id, [id]), ...more } as Element)
+    const deck = after(base, [
+      text('title', { placeholder: 'title', style: 'display' }),
+      text('other title', { placeholder: 'title', style: 'title' }),
+      text('line', { style: 'title' }),
+      text('note', { style: 'small' }),
+      text('second note', { style: 'small' }),
+    ])
+    const alike = (like: string, by: 'style' | 'kind' | 'any') =>
+      alikeOn(deck, { like, slides: [slide!.id], by }).filter(id => ['title', 'other title', 'line', 'note', 'second note'].includes(id))
+    expect(alike('title', 'style')).toEqual(['other title'])
+    expect(alike('note', 'style')).toEqual(['second note'])
+    expect(alike('note', 'kind')).toHaveLength(4)
+    expect(alikeOn(deck, { like: 'gone', slides: [slide!.id], by: 'any' })).toEqual([])
   })
 
   it('makes an exit of an entrance, from the last beat back, with parts from the other end', () => {

@@ -23,9 +23,13 @@ export interface NamedMotion {
 /** Whom motion goes to: those of the same kind, texts of the same style alone, or of whichever kind. */
 export type AlikeBy = 'style' | 'kind' | 'any'
 
-const isAlike = (one: Element, like: Element, by: AlikeBy) =>
-  by === 'any' ||
-  (one.kind === like.kind && (by === 'kind' || one.kind !== 'text' || like.kind !== 'text' || (one.style ?? '') === (like.style ?? '')))
+/** Titles are alike, whatever their layouts set them in; other texts are where they are set in the same style. */
+function isAlike(one: Element, like: Element, by: AlikeBy): boolean {
+  if (by === 'any' || one.kind !== like.kind) return by === 'any'
+  if (by === 'kind' || one.kind !== 'text' || like.kind !== 'text') return true
+  const titles = [one, like].filter(text => text.placeholder === 'title').length
+  return titles === 2 || (titles === 0 && (one.style ?? 'body') === (like.style ?? 'body'))
+}
 
 /** The elements on some slides that are like one, without it: a title moves as titles do, a list as lists, where `by` is `style`. */
 export const alikeOn = (deck: Deck, wish: { like: Id; slides: readonly Id[]; by: AlikeBy }): Id[] => {

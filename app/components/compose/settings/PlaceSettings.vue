@@ -231,8 +231,10 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
         <UButton type="submit" size="sm" :disabled="!pieceName.trim()">Save as a block</UButton>
       </form>
       <div class="pairs">
-        <UButton v-if="several" size="sm" title="G" @click="arranging.group">Group them</UButton>
-        <UButton v-if="isGroup" size="sm" title="Shift G" @click="arranging.ungroup">Ungroup</UButton>
+        <UButton v-if="several" size="sm" title="Move and size them as one" data-keys="G" @click="arranging.group">Group them</UButton>
+        <UButton v-if="isGroup" size="sm" title="Let its elements stand alone" data-keys="Shift G" @click="arranging.ungroup">
+          Ungroup
+        </UButton>
       </div>
     </template>
     <p v-else class="quiet small">

@@ -1,0 +1,13 @@
+/** Every view of the application that somebody works in, by its address. */
+export const views = [
+  '/',
+  '/media',
+  '/screens',
+  '/people',
+  '/account',
+  ...['outline', 'compose', 'time', 'check', 'deliver'].map(phase => `/decks/demo-seasons?phase=${phase}`),
+  '/decks/demo-seasons?phase=outline&view=overview',
+  ...['palette', 'colors', 'fonts', 'styles', 'ground', 'brand', 'layouts', 'shelf'].map(
+    desk => `/decks/demo-briefing?phase=compose&look=${desk}`,
+  ),
+]
