@@ -18,7 +18,10 @@ const mark = (page: Page) =>
     const seen = (node: Element) => {
       const box = node.getBoundingClientRect()
       return (
-        box.width > 0 && box.height > 0 && getComputedStyle(node).visibility !== 'hidden' && !node.closest('[inert], [aria-hidden=true]')
+        box.width > 0 &&
+        box.height > 0 &&
+        node.checkVisibility({ visibilityProperty: true }) &&
+        !node.closest('[inert], [aria-hidden=true]')
       )
     }
     const all = [...document.querySelectorAll<HTMLElement>('a[href], button, input, select, textarea, [tabindex]')].filter(
@@ -41,10 +44,14 @@ async function walked(page: Page): Promise<Walked> {
       ;(node as HTMLElement).dataset.reached = ''
       // The mark may be drawn by what stands around a field.
       const around = [node, node.parentElement, node.parentElement?.parentElement].filter(one => one !== null && one !== undefined)
-      const isMarked = around.some(one => {
-        const { outlineStyle, outlineWidth, boxShadow } = getComputedStyle(one)
-        return (outlineStyle !== 'none' && outlineWidth !== '0px') || boxShadow !== 'none'
-      })
+      // What is reached on the stage is selected, with a frame around it.
+      const isSelected = node.matches('[data-hit][aria-pressed=true]')
+      const isMarked =
+        isSelected ||
+        around.some(one => {
+          const { outlineStyle, outlineWidth, boxShadow } = getComputedStyle(one)
+          return (outlineStyle !== 'none' && outlineWidth !== '0px') || boxShadow !== 'none'
+        })
       return { isMarked, html: node.outerHTML.slice(0, 140) }
     })
     if (at && !at.isMarked) unmarked.add(at.html)

@@ -62,7 +62,7 @@ test('a slide is narrated in place, its beats are tapped to the voice, then take
     await expect.poll(heard, { intervals: [50] }).toBeLessThan(0.6)
     await expect.poll(heard, { intervals: [50] }).toBeGreaterThan(0.8)
     await page.keyboard.press('Space')
-    const told = toast(page, /The slide’s beats begin at [\d.]+, [\d.]+ s/)
+    const told = toast(page, /The slide’s beats begin at [\d.]+ and [\d.]+ s/)
     await expect(told).toBeVisible()
     const [first, second] = Array.from((await told.innerText()).matchAll(/\d+\.\d+/g), ([number]) => Number(number)) as [number, number]
     expect(first).toBeGreaterThanOrEqual(1.3)

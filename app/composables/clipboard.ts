@@ -82,7 +82,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
   /** A range of a spreadsheet, as text parted by tabs. */
   function askRange(rows: string) {
     const { cells, columns, canBeWritten: written, data: read } = readPastedRange(rows)
-    const size = `${cells.length.toLocaleString('en')} rows of ${columns}`
+    const size = `${numberWords(cells.length)} rows of ${columns}`
     if (!written && !read.ok) return void notifyProblem(read.message)
     question.value = {
       words: `What was pasted is a range of cells, ${size}.`,
@@ -170,8 +170,8 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     else if (pasted.is === 'words') putText(pasted.text)
     else
       notifyProblem(
-        `What was pasted has ${pasted.lines.toLocaleString('en')} lines; a text on a slide may have ` +
-          `${mostPastedLines.toLocaleString('en')}. Paste it in the outline, where lines become slides, or in parts.`,
+        `What was pasted has ${numberWords(pasted.lines)} lines; a text on a slide may have ` +
+          `${numberWords(mostPastedLines)}. Paste it in the outline, where lines become slides, or in parts.`,
       )
     return true
   }

@@ -1,3 +1,5 @@
+export { listWords, numberWords, secondsWords } from '#core/values'
+
 /** Seconds as m:ss, or m:ss.t with a tenth. */
 export function clockWords(seconds: number, tenths = false): string {
   const rounded = tenths ? Math.round(seconds * 10) / 10 : Math.round(seconds)
@@ -5,6 +7,3 @@ export function clockWords(seconds: number, tenths = false): string {
   const rest = rounded - minutes * 60
   return `${minutes}:${(tenths ? rest.toFixed(1) : String(rest)).padStart(tenths ? 4 : 2, '0')}`
 }
-
-/** Seconds as an amount with its unit. */
-export const secondsWords = (seconds: number) => `${seconds.toFixed(1)} s`

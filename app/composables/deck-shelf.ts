@@ -16,7 +16,13 @@ export interface DeckEntry {
 interface Answer {
   total: number
   items: DeckEntry[]
-  counts: { all: number; folders: { name: string; count: number }[]; purposes: Record<DeckEntry['purpose'], number>; removed: number }
+  counts: {
+    all: number
+    folders: { name: string; count: number }[]
+    purposes: Record<DeckEntry['purpose'], number>
+    removed: number
+    trashDays: number
+  }
 }
 
 export const purposeWords = { talk: 'Talk', film: 'Film', loop: 'Loop' } as const

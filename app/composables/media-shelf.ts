@@ -27,7 +27,7 @@ interface Answer {
 export const mediaKind = (entry: { type: string }) =>
   entry.type.startsWith('video/') ? ('film' as const) : entry.type.startsWith('audio/') ? ('sound' as const) : ('picture' as const)
 export const bytesWords = (bytes: number) =>
-  bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`
+  bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${numberWords(bytes / 1_000_000, 1)} MB`
 
 /** The team's media as they are asked for: by word, kind, folder, tag and colour, fetched some at a time. */
 export function useMediaShelf(only?: 'picture' | 'film' | 'sound') {

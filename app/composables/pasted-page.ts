@@ -2,7 +2,7 @@
 export const mostHtml = 2_000_000
 export const tooMuchHtml = (html: string) =>
   notifyProblem(
-    `What was pasted has ${(html.length / 1_000_000).toFixed(1)} MB of formatting, more than is read here: only its words were taken.`,
+    `What was pasted has ${numberWords(html.length / 1_000_000, 1)} MB of formatting, more than is read here: only its words were taken.`,
   )
 
 /** A page as a document of its own: nothing in it runs, and nothing it names is fetched. */

@@ -55,8 +55,8 @@ export function usePieces() {
     )
     if (!newer.length || !store.deck) return
     const changes = newer.flatMap((piece): Change[] => renewPiece(store.current, { piece }, store.context))
-    store.edit(`follow ${newer.map(piece => piece.name).join(', ')}`, changes)
-    notify(`${newer.map(piece => `“${piece.name}”`).join(', ')} was changed in the library; this deck follows. Undo takes it back.`)
+    store.edit(`follow ${listWords(newer.map(piece => piece.name))}`, changes)
+    notify(`${listWords(newer.map(piece => `“${piece.name}”`))} was changed in the library; this deck follows. Undo takes it back.`)
   }
   /** What was changed in a bound group becomes the piece, everywhere. */
   async function keepChanges(group: GroupElement) {

@@ -77,7 +77,7 @@ export function useTapping() {
     )
     if (!changes.length) return notifyProblem('No beat was tapped, so nothing has changed.')
     store.edit('set beats by hand', changes)
-    notify(`The slide’s beats begin at ${times.map(time => time.toFixed(1)).join(', ')} s.`)
+    notify(`The slide’s beats begin at ${listWords(times.map(time => numberWords(time, 1)))} s.`)
   }
   onScopeDispose(() => {
     stop()

@@ -34,7 +34,7 @@ async function bring(file: File) {
   bringing.value = false
   if (!brought) return
   await again()
-  notify(brought.notes.length ? `Imported, with ${brought.notes.join(', ')}` : 'Imported')
+  notify(brought.notes.length ? `Imported, with ${listWords(brought.notes)}` : 'Imported')
 }
 
 const naming = ref<string | null>(null)
@@ -150,15 +150,27 @@ onKeys(event => {
             :items="choicesOf({ changed: 'changed last', title: 'by name', slides: 'most slides' })"
             label="Order of decks"
           />
-          <span class="quiet count" role="status">{{ total === 1 ? 'One deck' : `${total.toLocaleString()} decks` }}</span>
+          <span class="quiet count" role="status">{{ total === 1 ? 'One deck' : `${numberWords(total)} decks` }}</span>
           <template v-if="canEdit">
             <FilePicker ref="picker" accept=".zip" data-test="deck-file" @file="bring" />
             <UButton icon="i-lucide-upload" :disabled="bringing" @click="picker?.open()">
               {{ bringing ? 'Reading the file' : 'Import a deck file' }}
             </UButton>
-            <UButton color="primary" variant="solid" icon="i-lucide-plus" title="N" @click="making = true">New deck</UButton>
+            <UButton
+              color="primary"
+              variant="solid"
+              icon="i-lucide-plus"
+              title="Begin with a title, or a starter"
+              data-keys="N"
+              @click="making = true"
+            >
+              New deck
+            </UButton>
           </template>
         </div>
+        <p v-if="wish.removed && counts?.trashDays && items.length" class="quiet">
+          What lies here is deleted for good {{ counts.trashDays }} days after it was removed.
+        </p>
         <p v-if="!items.length && !loading" class="empty">
           {{
             wish.removed
@@ -172,7 +184,7 @@ onKeys(event => {
                   : 'No decks yet. An editor of your team can make one.'
           }}
         </p>
-        <ul v-else class="shelf">
+        <ul v-else class="shelf" @keydown="walkGrid($event, 'a.open')">
           <li v-for="deck in items" :key="deck.id">
             <DeckCard
               :deck="deck"

@@ -162,7 +162,7 @@ const shown = computed(() =>
               ? groups.length
                 ? `${groups.length === 1 ? 'One group' : `${groups.length} groups`} of pictures that look alike`
                 : 'No two pictures look alike.'
-              : `${total === 1 ? 'One file' : `${total.toLocaleString('en')} files`}, used last first`)
+              : `${total === 1 ? 'One file' : `${numberWords(total)} files`}, used last first`)
           }}
           <UButton v-if="isAsked" variant="ghost" size="sm" @click="all">Show all</UButton>
         </p>

@@ -79,7 +79,7 @@ export const useMotions = defineStore('motions', () => {
     const read = (found ?? []).map(one => ({ ...one, read: cueClippingSchema.safeParse(one.motion) }))
     named.value = read.flatMap(({ id, name, read }) => (read.success ? [{ id, name, motion: read.data }] : []))
     const lost = read.filter(one => !one.read.success)
-    if (lost.length) notifyProblem(`${lost.map(one => `“${one.name}”`).join(', ')} cannot be read by this version and is not offered.`)
+    if (lost.length) notifyProblem(`${listWords(lost.map(one => `“${one.name}”`))} cannot be read by this version and is not offered.`)
   }
   /** Asks what the motion of an element, or of the team, should be put on. */
   function ask(id: Id) {

@@ -8,6 +8,7 @@ import {
   countDecks,
   deckExists,
   deleteRemoved,
+  emptyTrash,
   decksWithWords,
   findDecks,
   foldUpdates,
@@ -140,6 +141,19 @@ describe('the list of decks', () => {
     expect(await deleteRemoved(id)).toBe(true)
     await restoreDeck(id)
     expect(await deckExists(id)).toBe(false)
+  })
+
+  it('empties the trash of what lies there longer than it is kept, and of nothing else', async () => {
+    const [old, fresh, here] = [await deckOf('Long gone'), await deckOf('Just gone'), await deckOf('Still here')]
+    await removeDeck(old.id)
+    await removeDeck(fresh.id)
+    await database()`update decks set removed_at = now() - interval '31 days' where id = ${old.id}`
+    process.env.HAILBANK_TRASH_DAYS = '0'
+    expect(await emptyTrash()).toBe(0)
+    delete process.env.HAILBANK_TRASH_DAYS
+    expect(await emptyTrash()).toBe(1)
+    const left = await database()<{ id: string }[]>`select id from decks where id in ${database()([old.id, fresh.id, here.id])}`
+    expect(left.map(row => row.id).sort()).toEqual([fresh.id, here.id].sort())
   })
 
   it('knows where somebody was last, the newest first, in decks that are still here', async () => {

@@ -4,6 +4,7 @@ import { tablesOf } from '../../core/formats/deck-file'
 import { coverOf } from '../decks/cover'
 import { Refusal } from '../refusal'
 import { database, jsonOf, type Sql } from './connection'
+import { numberWords } from '../../core/values'
 
 const purposes = purposeSchema.options
 type Purpose = (typeof purposes)[number]
@@ -105,6 +106,7 @@ export async function countDecks() {
     folders: folders.map(name => ({ name, count: sum(here.filter(row => row.folder === name)) })),
     purposes: Object.fromEntries(purposes.map(purpose => [purpose, sum(here.filter(row => row.purpose === purpose))])),
     removed: sum(rows.filter(row => row.removed)),
+    trashDays: trashDays(),
   }
 }
 
@@ -178,7 +180,7 @@ export async function insertDeck(deck: StoredDeck, sql: Sql = database()) {
     if (made!.count >= mostDecks)
       throw new Refusal(
         429,
-        `You have made ${mostDecks.toLocaleString('en')} decks, as many as one person may keep here. Remove some of them first.`,
+        `You have made ${numberWords(mostDecks)} decks, as many as one person may keep here. Remove some of them first.`,
       )
   }
   await sql`insert into decks (id, title, purpose, created_by, snapshot, slides, cover, cover_tables)
@@ -190,6 +192,17 @@ export async function insertDeck(deck: StoredDeck, sql: Sql = database()) {
 /** Deletes a deck that was removed, for good. */
 export async function deleteRemoved(id: string): Promise<boolean> {
   return (await database()`delete from decks where id = ${id} and removed_at is not null returning id`).length > 0
+}
+
+/** How many days a removed deck is kept before it is deleted for good; 0 is for ever. */
+export const trashDays = () => Math.max(0, Math.round(Number(process.env.HAILBANK_TRASH_DAYS ?? 30) || 0))
+
+/** Deletes for good what was removed longer ago than it is kept, and answers with how many decks that were. */
+export async function emptyTrash(): Promise<number> {
+  const days = trashDays()
+  if (!days) return 0
+  const gone = await database()`delete from decks where removed_at < now() - make_interval(days => ${days}) returning id`
+  return gone.length
 }
 
 export async function removeDeck(id: string) {

@@ -1,6 +1,6 @@
 import { JSDOM } from 'jsdom'
 import type { DrawnIcon } from '../../core/model'
-import { failed, type Outcome } from '../../core/values'
+import { failed, type Outcome, numberWords } from '../../core/values'
 import { drawnIconOf, type Painted } from '../../core/icons'
 import { harmlessSvg } from '../media/svg'
 
@@ -50,7 +50,7 @@ export function ownIcon(text: string, name: string): Outcome<DrawnIcon> {
   if (!svg) return failed(`${called} holds no drawing. Save it as plain SVG.`)
   const all = svg.querySelectorAll([...shapes].join(','))
   if (all.length > mostShapes)
-    return failed(`${called} has ${all.length.toLocaleString('en')} shapes; an icon may have ${mostShapes}. Add it as a picture.`)
+    return failed(`${called} has ${numberWords(all.length)} shapes; an icon may have ${mostShapes}. Add it as a picture.`)
   const painted = Array.from(all).flatMap(node => paintedOf(node, svg) ?? [])
   const icon = drawnIconOf(name.replace(/\.svg$/i, ''), viewOf(svg), painted)
   return icon ? { ok: true, value: icon } : failed(`${called} has no shape that can be drawn in one colour. Add it as a picture.`)

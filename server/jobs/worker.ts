@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import os from 'node:os'
 import { closeDatabase, isPassing } from '../database/connection'
+import { emptyTrash } from '../database/decks'
 import { forgetWorker, hearWorker, lapsedJobs, workerBeat } from '../database/jobs'
 import { log, logError } from '../log'
 import { closeQueue, offerJob, takeJobs } from './queue'
@@ -57,3 +58,5 @@ setInterval(() => again(() => hearWorker(name), 'could not say that it is there'
 await begin()
 again(lookAfter, 'jobs of others were not looked after')
 setInterval(() => again(lookAfter, 'jobs of others were not looked after'), looksAfter)
+again(emptyTrash, 'the trash was not emptied')
+setInterval(() => again(emptyTrash, 'the trash was not emptied'), 3_600_000)

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { fileTypeFromBuffer } from 'file-type'
 import sharp from 'sharp'
-import { failed, type Outcome } from '../../core/values'
+import { failed, type Outcome, numberWords } from '../../core/values'
 import { shapeOfXml } from '../../core/formats/xml'
 import { apart, TooHeavy } from '../apart'
 import type { MediaRow } from '../database/media'
@@ -53,12 +53,11 @@ export async function checkPicture(bytes: Uint8Array, name: string): Promise<Out
     const { elements, depth } = shapeOfXml(text)
     if (elements > nodeLimit)
       return failed(
-        `${called} has ${elements.toLocaleString('en')} elements; a drawing may have ${nodeLimit.toLocaleString('en')}. Save ` +
-          'it simpler, or as PNG.',
+        `${called} has ${numberWords(elements)} elements; a drawing may have ${numberWords(nodeLimit)}. Save ` + 'it simpler, or as PNG.',
       )
     if (depth > depthLimit)
       return failed(
-        `${called} nests ${depth.toLocaleString('en')} levels deep; a drawing may ${depthLimit}. Save it with its groups taken ` +
+        `${called} nests ${numberWords(depth)} levels deep; a drawing may ${depthLimit}. Save it with its groups taken ` +
           'apart, or as PNG.',
       )
     const clean = await apart('svg', text, { seconds: 15, what: called })
@@ -80,7 +79,7 @@ export async function checkPicture(bytes: Uint8Array, name: string): Promise<Out
     if (damage !== null) throw new Error(damage)
     if ((meta.pages ?? 1) > frameLimit)
       return failed(
-        `${called} has ${meta.pages!.toLocaleString('en')} frames; an animation may have ${frameLimit.toLocaleString('en')}. ` +
+        `${called} has ${numberWords(meta.pages!)} frames; an animation may have ${numberWords(frameLimit)}. ` +
           'Save it shorter, or as a film.',
       )
     const turned = (meta.orientation ?? 1) >= 5

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import path from 'node:path'
-import { failed, type Outcome } from '../../core/values'
+import { failed, type Outcome, secondsWords } from '../../core/values'
 import type { MediaRow } from '../database/media'
 import { DecoderError, given, runDecoder } from './ffmpeg'
 import { inFile } from './in-file'
@@ -88,7 +88,7 @@ export async function probe(file: string): Promise<Probe> {
 
 /** The sentence on a file that was cut off. */
 export const brokenOff = (called: string, at: number, seconds: number) =>
-  `${called} breaks off at ${at.toFixed(1)} of the ${seconds.toFixed(1)} s that it promises: it was not copied whole. Take it ` +
+  `${called} breaks off at ${at.toFixed(1)} of the ${secondsWords(seconds)} that it promises: it was not copied whole. Take it ` +
   'once more from where it comes.'
 
 /** Looks into a film or sound: its length and size as ffprobe reads them, or a sentence. */

@@ -56,7 +56,7 @@ async function takeOwn(file: File, close: () => void) {
     </slot>
     <template #found="{ close }">
       <p class="quiet small" role="status">
-        {{ asked.trim() ? `${total.toLocaleString('en')} found` : `${total.toLocaleString('en')} to choose from` }}
+        {{ asked.trim() ? `${numberWords(total)} found` : `${numberWords(total)} to choose from` }}
       </p>
       <div ref="list" class="icons">
         <UButton

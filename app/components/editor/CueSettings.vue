@@ -214,7 +214,7 @@ const setParts = (by: Parts['by'] | 'whole') =>
       />
     </div>
     <p v-if="follows && drawing" class="quiet">
-      As long as its lines, {{ Math.round(drawing.length).toLocaleString() }} px of them. Another number makes it that long.
+      As long as its lines, {{ numberWords(drawing.length) }} px of them. Another number makes it that long.
     </p>
     <div v-if="least" class="least">
       <p>It needs {{ secondsWords(least.seconds) }} {{ least.why }}.</p>

@@ -16,7 +16,7 @@ const set = (name: string, value: string | number | boolean) => emit('set', { ..
 function setPath(name: string, path: string) {
   if (path.length > mostPath)
     notifyProblem(
-      `The path has ${path.length.toLocaleString('en')} letters; it may have ${mostPath.toLocaleString('en')}. Leave corners ` +
+      `The path has ${numberWords(path.length)} letters; it may have ${numberWords(mostPath)}. Leave corners ` +
         'out, or draw it on the stage.',
     )
   else if (measurePath(path).length < 1)

@@ -48,7 +48,7 @@ const ways = computed(() => [
         :disabled="props.zoom === 1"
         @click="emit('look', 1)"
       >
-        {{ props.zoom === 1 ? 'all' : `× ${props.zoom.toFixed(1)}` }}
+        {{ props.zoom === 1 ? 'all' : `× ${numberWords(props.zoom, 1)}` }}
       </UButton>
       <UButton
         variant="ghost"

@@ -158,7 +158,7 @@ async function upload(files: readonly File[]) {
             @click="choose(family.family)"
           >
             <span class="sample" :style="{ fontFamily: `'${family.family}'` }">{{ family.family }}</span>
-            <small class="quiet">{{ scriptsOf(family).join(', ') }}</small>
+            <small class="quiet">{{ listWords(scriptsOf(family)) }}</small>
           </UButton>
         </template>
         <UButton

@@ -184,7 +184,7 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
             <p v-if="removing.kind === 'layout'">
               {{
                 bodyOf.length
-                  ? `${bodyOf.length === 1 ? 'Slide' : 'Slides'} ${bodyOf.join(', ')} ${bodyOf.length === 1 ? 'uses' : 'use'} it.`
+                  ? `${bodyOf.length === 1 ? 'Slide' : 'Slides'} ${listWords(bodyOf)} ${bodyOf.length === 1 ? 'uses' : 'use'} it.`
                   : 'No slide uses it.'
               }}
             </p>

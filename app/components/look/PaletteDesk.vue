@@ -35,7 +35,7 @@ const carrying = computed(() => carryingText(palette.value[role.value], palette.
 const saying = computed(() => {
   const { carries, ratio } = carrying.value
   if (role.value === 'ground') return ''
-  const words = `${ratio.toFixed(1)} to 1 on the background`
+  const words = `${numberWords(ratio, 1)} to 1 on the background`
   return carries ? `Carries text: ${words}.` : `Too faint for text: ${words}, and 4.5 are needed. As a fill it stays as it is.`
 })
 

@@ -62,7 +62,7 @@ const kind = computed(() => mediaKind(props.entry))
 const size = computed(() =>
   [
     props.entry.width && props.entry.height ? `${props.entry.width} × ${props.entry.height} px` : '',
-    props.entry.seconds ? `${props.entry.seconds.toFixed(1)} s` : '',
+    props.entry.seconds ? `${secondsWords(props.entry.seconds)}` : '',
     bytesWords(props.entry.bytes),
     props.entry.type.split('/')[1]!.replace('svg+xml', 'SVG').replace('jpeg', 'JPEG'),
   ]

@@ -208,7 +208,7 @@ async function takeOutline(text: string, row: Row | undefined, name = '') {
   if (!read.ok) return void useToast().add({ title: read.message, color: 'error', duration: 9000 })
   const { slides, notes } = read.value
   if (slides.length > 300) {
-    busy.value = `Laying out ${slides.length.toLocaleString('en')} slides`
+    busy.value = `Laying out ${numberWords(slides.length)} slides`
     await new Promise(resolve => setTimeout(resolve, 60))
   }
   // The slide that a new deck begins with gives way, unless something was made of it.

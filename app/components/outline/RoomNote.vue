@@ -54,7 +54,7 @@ const percent = (share: number) => `${Math.round(share * 100)} %`
     <p v-if="full" class="wrong">
       {{
         left.overflowing.length
-          ? `${left.overflowing.join(', ')}: more than fits, even at the smallest readable size.`
+          ? `${listWords(left.overflowing)}: more than fits, even at the smallest readable size.`
           : 'More items than this layout has room for.'
       }}
     </p>

@@ -61,7 +61,7 @@ const beats = computed(() => plan.value.slides.reduce((sum, slide) => sum + slid
 const facts = computed(() => {
   const picture = `${size.value.width} × ${size.value.height}`
   if (order.format === 'stills') return `${picture}, ${beats.value === 1 ? 'one picture' : `${beats.value} pictures`}`
-  return `${picture}, ${clockWords(plan.value.length, true)}, ${Math.round(plan.value.length * order.rate).toLocaleString('en')} frames`
+  return `${picture}, ${clockWords(plan.value.length, true)}, ${numberWords(Math.round(plan.value.length * order.rate))} frames`
 })
 const problem = computed(() =>
   !seen.value.length
@@ -115,9 +115,7 @@ const share = (film: Film) => (film.total ? Math.min(1, film.done / film.total) 
 const stateWords = (film: Film) => {
   if (film.state === 'waiting') return 'waits for its turn'
   if (film.state === 'working')
-    return film.total
-      ? `${film.message || 'Drawing'}, ${film.done.toLocaleString('en')} of ${film.total.toLocaleString('en')}`
-      : film.message || 'begins'
+    return film.total ? `${film.message || 'Drawing'}, ${numberWords(film.done)} of ${numberWords(film.total)}` : film.message || 'begins'
   return film.state === 'done' ? (film.bytes ? bytesWords(film.bytes) : 'done') : film.state === 'failed' ? film.message : 'cancelled'
 }
 </script>

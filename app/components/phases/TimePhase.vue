@@ -250,7 +250,7 @@ const marks = [
       <p>
         By the pauses of the voice, a sentence each,
         {{ proposed.length === 1 ? 'a beat would begin' : `${proposed.length} beats would begin` }} at
-        <span class="amount">{{ proposed.map(second => second.toFixed(1)).join(', ') }} s</span>
+        <span class="amount">{{ listWords(proposed.map(second => numberWords(second, 1))) }} s</span>
       </p>
       <span class="presses">
         <UButton color="primary" variant="solid" @click="takeProposed">Start them there</UButton>

@@ -1,5 +1,6 @@
 import { answersOf, fits } from '../../timing'
 import type { Finding, Rule } from '../finding'
+import { secondsWords } from '../../values'
 
 /** A clip or a voice that its slide breaks off. Where a speaker decides how long the slide stands, nothing is. */
 export const clipFit: Rule = ({ deck, slide }) => {
@@ -18,7 +19,7 @@ export const clipFit: Rule = ({ deck, slide }) => {
         slide: slide.slide,
         beat: fit.beat,
         element: fit.element,
-        message: `“${fit.name}” plays ${fit.seconds.toFixed(1)} s; the slide is over ${fit.beyond.toFixed(1)} s before its end.`,
+        message: `“${fit.name}” plays ${secondsWords(fit.seconds)}; the slide is over ${secondsWords(fit.beyond)} before its end.`,
         remedy: first ?? null,
         ...(others.length ? { others } : {}),
       }

@@ -1,11 +1,10 @@
 import { setFields } from '../../edits'
 import { holdFor } from '../../timing'
 import type { Finding, Rule } from '../finding'
+import { secondsWords } from '../../values'
 
 /** What is less than this, seconds, nobody notices. */
 const slack = 0.25
-
-const seconds = (value: number) => `${value.toFixed(1)} s`
 
 /** A beat that goes on by itself holds for less than its words need. In a talk the speaker decides. */
 export const hold: Rule = ({ slide }) =>
@@ -30,9 +29,9 @@ export const hold: Rule = ({ slide }) =>
         slide: slide.slide,
         beat: beat.index,
         element: null,
-        message: `Beat ${beat.index + 1} holds for ${seconds(beat.hold)}. Its ${what} ${seconds(needed)}.`,
+        message: `Beat ${beat.index + 1} holds for ${secondsWords(beat.hold)}. Its ${what} ${secondsWords(needed)}.`,
         remedy: {
-          label: `Hold ${seconds(needed - beat.hold)} longer`,
+          label: `Hold ${secondsWords(needed - beat.hold)} longer`,
           changes: deck => setFields(deck, { table: 'beats', id: beat.beat.id, fields: { hold: holdFor(beat, needed) } }),
         },
       },

@@ -1,6 +1,7 @@
 import { setFields } from '../../edits'
 import { leastLength } from '../../timing'
 import type { Finding, Rule } from '../finding'
+import { secondsWords } from '../../values'
 
 const slack = 0.02
 
@@ -20,10 +21,10 @@ export const tooQuick: Rule = ({ deck, slide }) =>
           beat: beat.index,
           element: element.id,
           message:
-            `The motion of “${element.name}” in beat ${beat.index + 1} takes ${round.toFixed(2)} s. It needs ` +
-            `${needed.toFixed(1)} s ${least.why}.`,
+            `The motion of “${element.name}” in beat ${beat.index + 1} takes ${secondsWords(round, 2)}. It needs ` +
+            `${secondsWords(needed)} ${least.why}.`,
           remedy: {
-            label: `Let it take ${needed.toFixed(1)} s`,
+            label: `Let it take ${secondsWords(needed)}`,
             changes: now => setFields(now, { table: 'cues', id: cue.id, fields: { duration: needed } }),
           },
         },

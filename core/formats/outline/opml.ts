@@ -1,5 +1,5 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser'
-import { failed, type Outcome } from '../../values'
+import { failed, type Outcome, numberWords } from '../../values'
 import { shapeOfXml } from '../xml'
 import { drafting, type ReadOutline } from './written'
 
@@ -38,7 +38,7 @@ export function readOpml(text: string): Outcome<ReadOutline> {
   if (elements > mostElements || depth > mostDepth)
     return failed(
       elements > mostElements
-        ? `This OPML file has more than ${mostElements.toLocaleString('en')} lines. Bring it in parts.`
+        ? `This OPML file has more than ${numberWords(mostElements)} lines. Bring it in parts.`
         : `This OPML file has lines that nest more than ${mostDepth} levels deep. Bring it in parts.`,
     )
   if (declares) return failed('This OPML file defines entities of its own, which are not read. Save it without them, then read it again.')

@@ -1,4 +1,5 @@
 import type { OutlineSlide } from '../../layouts'
+import { numberWords } from '../../values'
 
 /** The most lines that are taken at once, and the most letters of one. */
 export const outlineLineLimit = 5000
@@ -42,11 +43,8 @@ export function drafting() {
     count: () => slides.length,
     read(): ReadOutline {
       const notes: string[] = []
-      if (left)
-        notes.push(
-          `Only the first ${outlineLineLimit.toLocaleString('en')} lines were taken; ${left.toLocaleString('en')} more were left out.`,
-        )
-      if (cut) notes.push(`${cut === 1 ? 'One line was' : `${cut} lines were`} cut at ${outlineLetterLimit.toLocaleString('en')} letters.`)
+      if (left) notes.push(`Only the first ${numberWords(outlineLineLimit)} lines were taken; ${numberWords(left)} more were left out.`)
+      if (cut) notes.push(`${cut === 1 ? 'One line was' : `${cut} lines were`} cut at ${numberWords(outlineLetterLimit)} letters.`)
       return { slides, notes }
     },
   }

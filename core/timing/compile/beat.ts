@@ -9,6 +9,7 @@ import { metIn, readingOf } from '../reading'
 import type { PartSpan, ScoreBeat, ScoreCue, TimingProblem } from '../score'
 import { startsOf } from '../starts'
 import { effectOf, elementOf, isCamera, type Work } from './work'
+import { listWords } from '../../values'
 
 /** A beat that waits for reading holds at least this long, seconds, so that it is seen as a beat. */
 export const leastReadingHold = 1
@@ -76,7 +77,7 @@ function problemOf(work: Work, index: number, circle: readonly string[]): Timing
   return {
     cue: circle[0] ?? '',
     message:
-      `In beat ${index + 1} the cues of ${names.join(', ')} wait for each other in a circle. They start with the beat until one ` +
+      `In beat ${index + 1} the cues of ${listWords(names)} wait for each other in a circle. They start with the beat until one ` +
       'of them starts with it.',
   }
 }

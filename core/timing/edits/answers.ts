@@ -2,6 +2,7 @@ import { setFields } from '../../edits'
 import type { Change, Deck, FieldsOf } from '../../model'
 import type { ClipFit } from '../score'
 import type { Rundown, RundownSlide } from '../rundown'
+import { secondsWords } from '../../values'
 
 /** One way of making a clip and its slide agree, with what comes of it in seconds. */
 export interface ClipAnswer {
@@ -20,7 +21,6 @@ const slack = 0.1
 export const fits = (fit: ClipFit) => (fit.sound !== null && fit.beyond < 0) || Math.abs(fit.beyond) <= slack
 
 const hundredth = (seconds: number) => Math.round(seconds * 100) / 100
-const words = (seconds: number) => `${seconds.toFixed(1)} s`
 
 /** What the answers to one clip or voice are made from. */
 interface Question {
@@ -45,7 +45,7 @@ function holding({ deck, slide, fit }: Question): ClipAnswer | null {
   return {
     kind: 'hold',
     label: 'Hold the slide for it',
-    result: `the slide runs ${words(wanted + slide.transition)}`,
+    result: `the slide runs ${secondsWords(wanted + slide.transition)}`,
     seconds: wanted,
     changes: setFields(deck, { table: 'beats', id: last.beat.id, fields }),
   }
@@ -57,7 +57,7 @@ function trimming({ slide: { score }, fit, clip, put }: Question): ClipAnswer | 
   return {
     kind: 'trim',
     label: 'Trim it',
-    result: `it plays ${words(room)} of ${words(fit.seconds)}`,
+    result: `it plays ${secondsWords(room)} of ${secondsWords(fit.seconds)}`,
     seconds: score.length,
     changes: put({ until: hundredth((clip.from ?? 0) + room * (clip.speed ?? 1)) }),
   }
@@ -74,8 +74,8 @@ function runningOn({ plan, slide, fit, put }: Question): ClipAnswer | null {
     label: `Let it run on over ${over === 1 ? 'the next slide' : `the next ${over} slides`}`,
     result:
       left > 0.05
-        ? `it is cut ${words(left)} before its end, with the last slide`
-        : `it ends ${words(rest)} into slide ${slide.index + over + 1}`,
+        ? `it is cut ${secondsWords(left)} before its end, with the last slide`
+        : `it ends ${secondsWords(rest)} into slide ${slide.index + over + 1}`,
     seconds: slide.score.length,
     changes: put({ over }),
   }
@@ -88,7 +88,8 @@ function looping({ slide: { score }, fit, put }: Question): ClipAnswer | null {
   return {
     kind: 'loop',
     label: 'Let it begin again',
-    result: times >= 1 ? `it plays ${times.toFixed(1)} times in ${words(room)}` : `it stops with the slide, after ${words(room)}`,
+    result:
+      times >= 1 ? `it plays ${times.toFixed(1)} times in ${secondsWords(room)}` : `it stops with the slide, after ${secondsWords(room)}`,
     seconds: score.length,
     changes: put({ loop: true }),
   }

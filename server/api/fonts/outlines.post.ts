@@ -3,6 +3,7 @@ import { readAs, refuse, requireViewer } from '../../access'
 import { apart, type FaceWithBytes } from '../../apart'
 import { listFonts } from '../../database/fonts'
 import { mediaIfThere } from '../../database/media'
+import { numberWords } from '../../../core/values'
 
 const fontSchema = z.object({ family: z.string().min(1).max(100), weight: z.number().min(1).max(1000), italic: z.boolean() })
 const wishSchema = z.object({
@@ -16,7 +17,7 @@ export default defineEventHandler(async event => {
   await requireViewer(event)
   const { words } = readAs(wishSchema, await readBody(event))
   if (words.reduce((sum, { text }) => sum + text.length, 0) > mostLetters)
-    return refuse(413, `The words have more than ${mostLetters.toLocaleString('en')} letters in all. Ask for fewer at once.`)
+    return refuse(413, `The words have more than ${numberWords(mostLetters)} letters in all. Ask for fewer at once.`)
   const wanted = new Set(words.map(({ font }) => font.family))
   const faces: FaceWithBytes[] = []
   for (const { hash, family, weight, italic } of (await listFonts()).filter(font => wanted.has(font.family))) {

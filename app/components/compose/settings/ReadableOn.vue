@@ -23,7 +23,7 @@ function take(remedy: ContrastRemedy) {
 }
 onBeforeUnmount(leave)
 /** Cut, never rounded up: what falls short must not read as if it did not. */
-const ratio = (value: number) => (Math.floor(value * 10) / 10).toFixed(1)
+const ratio = (value: number) => numberWords(Math.floor(value * 10) / 10, 1)
 const where = computed(() => (found.value?.contrast.onPicture ? 'on the picture' : 'on its background'))
 const need = computed(() => {
   const { needed, isPlain, below } = found.value!.contrast
@@ -42,7 +42,7 @@ const need = computed(() => {
         {{ need }}
       </span>
     </p>
-    <p v-if="found.contrast.unseen.length" class="quiet">Not looked at: {{ found.contrast.unseen.join(', ') }}</p>
+    <p v-if="found.contrast.unseen.length" class="quiet">Not looked at: {{ listWords(found.contrast.unseen) }}</p>
     <div v-if="store.canEdit" class="remedies">
       <UButton
         v-for="remedy in found.remedies"
