@@ -60,6 +60,13 @@ export default defineAppConfig({
     dropdownMenu: { slots: { item: list.item } },
     contextMenu: { slots: { item: list.item } },
     button,
+    tabs: {
+      slots: {
+        root: 'gap-0',
+        list: 'w-full bg-(--well)',
+        trigger: 'grow cursor-pointer text-[13px] px-1.5 data-[state=inactive]:text-(--second)',
+      },
+    },
     input: { slots: { base: field } },
     textarea: { slots: { base: field } },
     select: { slots: { ...choices, ...list } },

@@ -44,8 +44,8 @@ async function walked(page: Page): Promise<Walked> {
       ;(node as HTMLElement).dataset.reached = ''
       // The mark may be drawn by what stands around a field.
       const around = [node, node.parentElement, node.parentElement?.parentElement].filter(one => one !== null && one !== undefined)
-      // What is reached on the stage is selected, with a frame around it.
-      const isSelected = node.matches('[data-hit][aria-pressed=true]')
+      // What is reached on the stage is selected, with a frame around it; in words that are written the cursor stands.
+      const isSelected = node.matches('[data-hit][aria-pressed=true], textarea')
       const isMarked =
         isSelected ||
         around.some(one => {

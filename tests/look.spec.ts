@@ -341,7 +341,7 @@ test('a layout is edited on the stage, and its slides follow; a deck handed out 
   await look(page, 'Masters, layouts')
   await page.getByLabel('What to do with layout One statement').click()
   await page.getByRole('menuitem', { name: 'Remove' }).click()
-  await expect(page.getByText('Slides 2, 3 use it.')).toBeVisible()
+  await expect(page.getByText('Slides 2 and 3 use it.')).toBeVisible()
   await choose(page.getByRole('dialog').getByLabel('They go to'), 'List')
   await page.getByRole('button', { name: 'Remove it' }).click()
   await expect(page.getByRole('button', { name: 'Edit layout One statement' })).toHaveCount(0)

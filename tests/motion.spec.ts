@@ -7,7 +7,7 @@ import { addShape, at, blank, hit } from './support/stage'
 test('motion goes to others after one is asked: seen before it is taken, kept for the team under a name, and the other way round', async ({
   page,
 }) => {
-  await timed(page, 'For all titles', ['First', '\tOne line', 'Second', '\tAnother line', 'Third', '\tA last line'])
+  await timed(page, 'Motion at work', ['First', '\tOne line', 'Second', '\tAnother line', 'Third', '\tA last line'])
   await motion(page, 'Title', 'Entrance', 'Rise')
   await motion(page, 'Title', 'Apply motion…')
   const asked = page.getByRole('group', { name: 'Apply motion' })

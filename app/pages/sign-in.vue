@@ -2,8 +2,11 @@
 const { fetch: refresh, loggedIn } = useUserSession()
 definePageMeta({ layout: false })
 const route = useRoute()
-const email = ref('')
-const password = ref('')
+const asked = reactive({ email: '', password: '' })
+const fields = [
+  ['email', 'E-mail', 'username'],
+  ['password', 'Password', 'current-password'],
+] as const
 const wrong = ref('')
 const busy = ref(false)
 /** Before the page works a press would be lost. */
@@ -17,7 +20,7 @@ const { data: welcome } = await useFetch('/api/welcome')
 const wrongFields = ref<Partial<Record<'email' | 'password', string>>>({})
 async function signIn() {
   const { signInSchema } = await import('~/schemas/sign-in')
-  const read = signInSchema.safeParse({ email: email.value, password: password.value })
+  const read = signInSchema.safeParse(asked)
   wrongFields.value = {}
   if (read.success) return enter(read.data)
   for (const { path, message } of read.error.issues) wrongFields.value[path[0] as 'email' | 'password'] ??= message
@@ -61,31 +64,19 @@ async function enter(body: object) {
         </button>
         <p class="quiet">The demo’s people, of the invented Velmoor Harbour.</p>
       </div>
-      <label>
-        E-mail
+      <label v-for="[name, label, known] in fields" :key="name">
+        {{ label }}
         <input
-          id="email"
-          v-model="email"
+          :id="name"
+          :value="asked[name]"
           class="field"
-          type="email"
-          autocomplete="username"
-          :aria-invalid="!!wrongFields.email"
-          aria-describedby="email-wrong"
+          :type="name"
+          :autocomplete="known"
+          :aria-invalid="!!wrongFields[name]"
+          :aria-describedby="`${name}-wrong`"
+          @input="asked[name] = ($event.target as HTMLInputElement).value"
         />
-        <span v-if="wrongFields.email" id="email-wrong" class="wrong">{{ wrongFields.email }}</span>
-      </label>
-      <label>
-        Password
-        <input
-          id="password"
-          v-model="password"
-          class="field"
-          type="password"
-          autocomplete="current-password"
-          :aria-invalid="!!wrongFields.password"
-          aria-describedby="password-wrong"
-        />
-        <span v-if="wrongFields.password" id="password-wrong" class="wrong">{{ wrongFields.password }}</span>
+        <span v-if="wrongFields[name]" :id="`${name}-wrong`" class="wrong">{{ wrongFields[name] }}</span>
       </label>
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
       <button class="press" :class="{ acts: !welcome?.demo.length }" :disabled="busy || !ready">Sign in</button>

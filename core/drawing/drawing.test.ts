@@ -164,6 +164,30 @@ describe('drawing an element', () => {
     expect(colorOn('#ffffff')).not.toEqual(colorOn('#0c1416'))
   })
 
+  it('draws in ink what would not be seen on the ground, as words that stand on a panel of their own later', () => {
+    const colorsOf = (fields: object, ground: string) => {
+      const { deck, slide } = drawnSlide({ ...words, ...fields } as TextElement)
+      const seen = applyChanges(deck, [setRecord('slides', slide, { ground: { hex: ground } })])
+      const element = shownElements(seen, slide).find(one => one.id === 'words')!
+      return {
+        used: new Set(handDrawingOf(seen, element, context)!.strokes.map(stroke => stroke.color)),
+        ink: themeSeen(seen, slide).palette.ink,
+      }
+    }
+    const dark = colorsOf({ color: { hex: '#10201f' } }, '#0c1416')
+    expect([...dark.used]).toEqual([dark.ink])
+    const plain = colorsOf({ color: { hex: '#c34d3b' } }, '#0c1416')
+    expect([...plain.used]).toEqual(['#c34d3b'])
+  })
+
+  it('draws the shape that words stand in before the words', () => {
+    const strokesOf = (panel?: object) =>
+      drawnSlide({ ...words, ...(panel ? { panel } : {}) } as TextElement).score.tracks.get('words')!.drawing!.strokes
+    const shaped = strokesOf({ fill: { hex: '#c34d3b' }, padding: 0, radius: 0, shape: 'ellipse' })
+    expect(shaped.length).toBeGreaterThan(strokesOf().length)
+    expect(shaped[0]!.color).toBe('#c34d3b')
+  })
+
   it('draws shapes, charts and traced pictures, within their frame', () => {
     const strokes = (element: Element) => drawnSlide(element).score.tracks.get(element.id)?.drawing
     const box = { x: 0, y: 0, width: 400, height: 200, angle: 0 }

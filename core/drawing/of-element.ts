@@ -2,14 +2,24 @@ import { group } from 'd3-array'
 import svgpath from 'svgpath'
 import { contrast, hexOf, plainColor, type Palette } from '../color'
 import { drawingOfElement, shapeOf, type ChartMark } from '../charts'
-import type { ChartElement, Deck, DiagramElement, DrawnIcon, FigureElement, PictureElement, ShapeElement, TableElement } from '../model'
+import type {
+  ChartElement,
+  Deck,
+  DiagramElement,
+  DrawnIcon,
+  FigureElement,
+  PictureElement,
+  ShapeElement,
+  TextElement,
+  TableElement,
+} from '../model'
 import { groundHex, slideOrStandIn, styleNamed, themeSeen, type ShownElement } from '../resolved'
 import { memoByRecords, type Id } from '../values'
 import { drawDiagram, textOfDiagram, type PaintedShape, type Place } from '../diagrams'
 import { drawFigure, figureLook } from '../figures'
 import type { DataTable } from '../data'
 import { cropOf, viewOf } from '../place'
-import { drawnLine, outlineOf } from '../shapes'
+import { drawnLine, outlineOf, panelShape } from '../shapes'
 import { layoutOfTable } from '../tables'
 import type { Measurer } from '../text'
 import type { Ink } from './ink'
@@ -59,6 +69,12 @@ function ofShape(element: ShapeElement & ShownElement, palette: Palette): HandSt
   const width = element.stroke?.width ?? usualLine
   const { outline, marks } = shapePath(element)
   return [...strokesOf(outline, color, width), ...marks.flatMap(mark => strokesOf(mark.path, color, width))]
+}
+
+/** The shape that words stand in, where their panel has one. */
+function ofPanel(element: TextElement & ShownElement, palette: Palette): HandStroke[] {
+  const shape = panelShape(element)
+  return shape ? ofShape({ ...shape, box: element.box, pinned: element.pinned }, palette) : []
 }
 
 function ofIcon(icon: DrawnIcon, color: string, place: Place, weight = 1): HandStroke[] {
@@ -243,7 +259,7 @@ function drawn(deck: Deck, element: ShownElement, context: DrawingContext): Hand
 }
 
 function strokesOfElement(deck: Deck, element: ShownElement, context: DrawingContext, palette: Palette): HandStroke[] {
-  if (element.kind === 'text') return strokesOfText(deck, element, context.ink, context.measurer)
+  if (element.kind === 'text') return [...ofPanel(element, palette), ...strokesOfText(deck, element, context.ink, context.measurer)]
   if (element.kind === 'shape') return ofShape(element, palette)
   if (element.kind === 'icon')
     return ofIcon(

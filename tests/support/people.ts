@@ -18,7 +18,7 @@ export async function signIn(page: Page, email: string, password = 'harbour-demo
 /** Makes a new deck and stands in its outline. */
 export async function newDeck(page: Page, title: string, purpose: 'Talk' | 'Film' | 'Loop') {
   await page.getByRole('button', { name: 'New deck' }).click()
-  await page.getByLabel('Title').fill(title)
+  await page.getByRole('dialog', { name: 'New deck' }).getByLabel('Title').fill(title)
   await page.getByRole('radio', { name: new RegExp(purpose) }).check()
   await page.getByRole('button', { name: 'Make the deck' }).click()
   await expect(page.getByRole('heading', { name: 'What you will say' })).toBeVisible()

@@ -6,6 +6,8 @@ import type { MotionOnto } from '~/stores/motions'
 const motions = useMotions()
 const name = ref('')
 const root = useTemplateRef('root')
+// What is tried out is nowhere any more when this is left in another way.
+onBeforeUnmount(() => motions.stop())
 onMounted(() => root.value!.querySelector('button')?.focus())
 const ontoWords: Readonly<Record<MotionOnto, string>> = {
   it: 'this element',

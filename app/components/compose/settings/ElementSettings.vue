@@ -81,19 +81,15 @@ const title = computed(() =>
         />
       </span>
     </header>
-    <div class="tabs" role="tablist" aria-label="Settings">
-      <UButton
-        v-for="item in tabs"
-        :key="item.value"
-        size="sm"
-        role="tab"
-        :aria-selected="tab === item.value"
-        :class="{ open: tab === item.value }"
-        @click="wanted = item.value"
-      >
-        {{ item.label }}
-      </UButton>
-    </div>
+    <UTabs
+      :model-value="tab"
+      :items="tabs"
+      :content="false"
+      size="xs"
+      color="neutral"
+      aria-label="Settings"
+      @update:model-value="next => (wanted = String(next))"
+    />
     <PlaceSettings v-if="tab === 'place'" />
     <MotionSettings v-else-if="tab === 'motion'" :element="first" />
     <template v-else-if="kind === 'text' && first.kind === 'text'">
@@ -179,22 +175,6 @@ h3 {
 .looks {
   display: flex;
   flex: none;
-}
-.tabs [data-slot='base'] {
-  padding: 3px 8px;
-}
-.tabs {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-  padding-bottom: 8px;
-  border-bottom: 1px solid var(--line);
-}
-.open,
-.open:hover {
-  background: var(--ink);
-  border-color: var(--ink);
-  color: var(--panel);
 }
 .asks {
   border-top: 1px solid var(--line);
