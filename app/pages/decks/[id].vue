@@ -14,6 +14,9 @@ const keysShown = ref(false)
 const finding = ref(false)
 /** The slide in hand comes first; the rundown, which reckons every slide of the deck, follows a frame later. */
 const settled = ref(false)
+/** What is not seen at once is brought once the page rests. */
+const rested = ref(false)
+onNuxtReady(() => (rested.value = true))
 watch(
   () => !!store.deck,
   arrived => {
@@ -104,30 +107,6 @@ const commands = useCommands({
 })
 /** What phases ask of the page. */
 const asks: Readonly<Record<string, object>> = { check: { go }, deliver: { play } }
-
-const keys = [
-  ['Space', 'play and stop'],
-  [', and .', 'one frame back, on; with Shift one beat'],
-  ['Alt 1 to Alt 5', 'the five phases'],
-  ['Arrows', 'nudge by 8; with Alt by 1, with Shift by 40'],
-  ['Tab', 'walk the elements of the slide'],
-  ['Alt Left, Alt Right', 'in the outline: a line further out, further in'],
-  ['Alt Up, Alt Down', 'in the outline: a slide earlier, later'],
-  ['Enter', 'edit the text that is selected'],
-  ['A', 'what to add to the slide'],
-  ['B', 'a new beat at the playhead'],
-  ['Delete', 'delete what is selected'],
-  ['Ctrl D', 'duplicate, with the same offset again'],
-  ['Ctrl C, X, V', 'copy, cut, paste'],
-  ['G, Shift G', 'group, open the group'],
-  ['Page Up, Page Down', 'forward, back'],
-  ['+ - 0', 'on the stage: nearer, farther, fit'],
-  ['+ - F', 'in the score: nearer, farther, all in sight'],
-  ['Left, Right', 'on a bar of the score: earlier, later; with Alt its end, with Ctrl its start'],
-  ['/', 'find anything: commands, settings, slides, elements, words'],
-  ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
-  ['?', 'this page'],
-] as const
 </script>
 
 <template>
@@ -151,18 +130,9 @@ const keys = [
       </p>
       <p v-else class="quiet">Fetching the deck</p>
     </div>
-    <FindAnything v-if="store.deck" v-model="finding" :commands="commands" />
-    <TheTour v-if="touring && store.deck" @go="go" @done="leaveTour" />
-    <UModal v-model:open="keysShown" title="Keys" description="What the keyboard does here">
-      <template #body>
-        <dl class="keys">
-          <template v-for="[key, words] in keys" :key="key">
-            <dt class="amount">{{ key }}</dt>
-            <dd>{{ words }}</dd>
-          </template>
-        </dl>
-      </template>
-    </UModal>
+    <LazyFindAnything v-if="store.deck && (rested || finding)" v-model="finding" :commands="commands" />
+    <LazyTheTour v-if="touring && store.deck" @go="go" @done="leaveTour" />
+    <LazyTheKeys v-if="keysShown" v-model="keysShown" />
   </div>
 </template>
 
@@ -196,15 +166,5 @@ const keys = [
 .link {
   color: var(--act);
   text-decoration: underline;
-}
-.keys {
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 8px 18px;
-  margin: 0;
-}
-.keys dd {
-  margin: 0;
-  color: var(--second);
 }
 </style>
