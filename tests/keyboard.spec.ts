@@ -77,7 +77,18 @@ for (const half of [0, 1])
     for (const view of views.filter((_, index) => index % 2 === half)) {
       await page.goto(view)
       await page.waitForLoadState('networkidle')
-      await page.waitForTimeout(600)
+      // All of it is there once no more controls come.
+      let before = -1
+      await expect
+        .poll(
+          async () => {
+            const [last, now] = [before, await mark(page)]
+            before = now
+            return now > 8 && now === last
+          },
+          { intervals: [500] },
+        )
+        .toBe(true)
       const { missed, unmarked, reached, left } = await walked(page)
       if (missed.length || unmarked.length || !left || reached < 5)
         found[view] = { missed: missed.slice(0, 6), unmarked: unmarked.slice(0, 6), reached, left }
