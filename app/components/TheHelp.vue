@@ -1,8 +1,7 @@
 <script setup lang="ts">
 /** Help on the place that was asked about. */
 const help = useHelp()
-/** What was asked last, so that the words stay while the dialog closes. */
-const topic = computed<HelpTopic | null>(last => (help.value ? helpTopics[help.value] : (last ?? null)))
+const topic = computed<HelpTopic | null>(() => help.value && helpTopics[help.value])
 </script>
 
 <template>

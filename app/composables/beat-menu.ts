@@ -28,10 +28,7 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
     store.edit(label, setFields(store.current, { table: 'beats', id: beat.id, fields }))
   /** The beat that is being named. */
   const naming = ref<string | null>(null)
-  function name(beat: Beat, words: string) {
-    setBeat(beat, 'name a beat', { name: words.trim().slice(0, 120) || undefined })
-    naming.value = null
-  }
+  const name = (beat: Beat, words: string) => setBeat(beat, 'name a beat', { name: words || undefined })
   const loopOver = (from: number, to: number) => (where.loop = { from, to })
   /** The beats from what is looped, or from the playhead, to another one; null where that is the same. */
   function others(column: ScoreColumn) {
@@ -84,7 +81,11 @@ export function useBeatMenu(columns: () => readonly ScoreColumn[], beatIndex: ()
       { label: 'Loop it', icon: 'i-lucide-repeat', onSelect: () => loopOver(column.index, column.index) },
       ...(span ? [{ label: `Loop beats ${span.from + 1} to ${span.to + 1}`, onSelect: () => loopOver(span.from, span.to) }] : []),
       ...(where.loop ? [{ label: 'Loop nothing', onSelect: () => (where.loop = null) }] : []),
-      { label: column.beat.name ? 'Rename it' : 'Name it', icon: 'i-lucide-pencil', onSelect: () => (naming.value = column.beat.id) },
+      {
+        label: column.beat.name ? 'Rename it' : 'Name it',
+        icon: 'i-lucide-pencil',
+        onSelect: () => afterMenu(() => void (naming.value = column.beat.id)),
+      },
     ]
   }
   const beatMenu = (column: ScoreColumn) =>

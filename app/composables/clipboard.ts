@@ -154,6 +154,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
       page.querySelector('table')!.remove()
       const around = readPastedText(textIn(page))
       if ('text' in around) putText(around.text)
+      else takePasted(around)
       askRange(cells)
       return true
     }

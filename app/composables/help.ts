@@ -9,7 +9,8 @@ export const helpTopics = {
   outline: {
     label: 'Outline',
     lines: [
-      'Write what you will say: a line is a slide, an indented line stands on it. Pasted text, Markdown, OPML, CSV and the lists of a page become slides.',
+      'Write what you will say: a line is a slide, an indented line stands on it.',
+      'Pasted text, Markdown, OPML, CSV and the lists of a page become slides.',
       'Beside it are ways to lay the slide out; the words stay whichever you take. Overview shows all slides, to sort and to pick several.',
       'Notes are for the speaker and decide how long a slide is planned. A chapter begins by the menu of a slide.',
     ],
@@ -17,7 +18,8 @@ export const helpTopics = {
   compose: {
     label: 'Compose',
     lines: [
-      'Add elements above the stage, drag them, and set what is selected on the right. Two presses go into an element: its words, its frame, its group; in a shape one writes.',
+      'Add elements above the stage, drag them, and set what is selected on the right.',
+      'Two presses go into an element: its words, its frame, its group; in a shape one writes.',
       'Drag a file onto the stage to put it there; onto a picture or chart to put it in its place.',
       'Arrows nudge, Alt makes the step fine, Shift makes it wide. The right button on an element shows all that can be done with it.',
     ],
@@ -25,9 +27,11 @@ export const helpTopics = {
   time: {
     label: 'Time',
     lines: [
-      'A slide happens in beats; each holds until the next begins, by a press or by itself. A row of the score is an element, a bar is a cue: what it does and when.',
-      'Give motion with the plus at the end of a row; drag a bar, its ends, or the line at the end of a beat. A cue can go into another beat.',
-      'Apply motion puts what one element does on others, keeps it for the team, or turns it round. The menu of a beat loops, splits, joins and names it.',
+      'A slide happens in beats; each holds until the next begins, by a press or by itself.',
+      'A row of the score is an element, a bar is a cue: what it does and when.',
+      'Give motion with the plus at the end of a row; drag a bar, its ends, or the line at the end of a beat.',
+      'Apply motion puts what one element does on others, saves it for the team, or turns it round.',
+      'The menu of a beat loops, splits, joins and names it.',
     ],
   },
   check: {
@@ -63,8 +67,8 @@ export const helpTopics = {
   ground: {
     label: 'Background',
     lines: [
-      'What lies behind slides: a colour, a gradient, four colours or a picture with an overlay, for the theme, a master, a layout or one slide.',
-      'The nearest that says something decides: slide, layout, master, theme.',
+      'What lies behind slides: a colour, a gradient, four colours or a picture with an overlay.',
+      'The theme, a master, a layout or one slide may say so; the nearest that does decides.',
     ],
   },
   fonts: {
@@ -84,7 +88,8 @@ export const helpTopics = {
   layouts: {
     label: 'Masters, layouts',
     lines: [
-      'A layout keeps places for words and pictures; a master stands behind several layouts. What you move here moves on every slide of it.',
+      'A layout keeps places for words and pictures; a master stands behind several layouts.',
+      'What you move here moves on every slide of it.',
       'The right button on one duplicates, renames and removes it; slides of a removed layout go to another that you choose.',
     ],
   },

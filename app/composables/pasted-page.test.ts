@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { DOMParser as RichParser } from 'prosemirror-model'
 import { readOutline } from '#core/formats/outline'
@@ -18,6 +19,42 @@ describe('a page that is pasted', () => {
       'Route\tFare\nAstrel\t12',
     )
     expect(outline('<p>One</p><p>Two</p>')).toBeNull()
+  })
+
+  it('loses no word: those between blocks, in divisions, after a list, in a second table', () => {
+    expect(outline('Before<div>In a <b>division</b></div><ul><li>Astrel</li></ul>and after<br>the break')).toBe(
+      'Before\nIn a division\n- Astrel\nand after\nthe break',
+    )
+    const table = (word: string) => `<table><tr><td>${word}</td><td>1</td></tr><tr><td>b</td><td>2</td></tr></table>`
+    expect(outline(table('a') + table('c'))).toBe('- a · 1\n- b · 2\n- c · 1\n- b · 2')
+    expect(outline(`<ul><li><div>Quill</div><div>twice</div>${table('x')}</li></ul>`)).toBe('- Quill twice\n  - x · 1\n  - b · 2')
+    const words = fc.stringMatching(/^[a-z]{1,6}$/)
+    const tree: fc.Arbitrary<string> = fc.letrec<{ node: string }>(tie => ({
+      node: fc.oneof(
+        { depthSize: 'small', withCrossShrink: true },
+        words,
+        fc
+          .tuple(fc.constantFrom('div', 'p', 'h2', 'b', 'section', 'blockquote'), fc.array(tie('node'), { minLength: 1, maxLength: 3 }))
+          .map(([tag, inner]) =>
+            tag === 'p' || tag === 'h2'
+              ? `<${tag}>${inner.join(' ').replace(/<[^>]*>/g, ' ')}</${tag}>`
+              : `<${tag}>${inner.join(' ')}</${tag}>`,
+          ),
+        fc.array(tie('node'), { minLength: 1, maxLength: 3 }).map(items => `<ul>${items.map(one => `<li>${one}</li>`).join('')}</ul>`),
+      ),
+    })).node
+    fc.assert(
+      fc.property(tree, html => {
+        const page = `<ul><li>first</li></ul> ${html}`
+        const letters = (text: string) =>
+          text
+            .replace(/[^a-z]/g, '')
+            .split('')
+            .sort()
+            .join('')
+        expect(letters(outline(page)!)).toBe(letters(readPage(page).body.textContent!))
+      }),
+    )
   })
 
   it('becomes slides with their lines, whose levels are those of the page', () => {

@@ -34,13 +34,58 @@ export function rowsAsLines(page: Document): Document {
   return page
 }
 
-const blocks = 'h1,h2,h3,h4,h5,h6,li,p,tr,blockquote,pre,dt,dd'
+/** What begins a line of its own; whatever else holds words stands in a line with what is around it. */
+const blocks =
+  'h1,h2,h3,h4,h5,h6,p,div,ul,ol,li,table,tr,blockquote,pre,dl,dt,dd,hr,br,section,article,header,footer,main,aside,nav,figure,figcaption'
+/** What is told apart from its item of a list and stands beneath it. */
+const within = 'ul,ol,table'
 
-/** What stands in an item of a list or a cell before further blocks begin in it. */
-function ownWords(node: Element): string {
-  const copy = node.cloneNode(true) as Element
-  for (const inner of copy.querySelectorAll('ul,ol,table')) inner.remove()
-  return wordsIn(copy)
+/** How many lists a node stands in. */
+function depthIn(node: Element): number {
+  let depth = 0
+  for (let at: Element | null = node; at; at = at.parentElement) if (/^[UO]L$/.test(at.tagName)) depth++
+  return depth
+}
+const item = (words: string, depth: number) => `${'  '.repeat(Math.max(0, depth - 1))}- ${words}`
+
+/** The lines of what stands in a node, in order; no word of it is left out. */
+function linesIn(node: Element): string[] {
+  const lines: string[] = []
+  let run = ''
+  const flush = () => {
+    const words = run.replace(/\s+/g, ' ').trim()
+    if (words) lines.push(words)
+    run = ''
+  }
+  for (const child of node.childNodes) {
+    const element = child.nodeType === Node.ELEMENT_NODE ? (child as Element) : null
+    if (element && (element.matches(blocks) || element.querySelector(blocks))) {
+      flush()
+      lines.push(...linesOf(element))
+    } else run += child.textContent ?? ''
+  }
+  flush()
+  return lines
+}
+
+/** The lines that an element makes: a heading one with `#`, an item of a list one with its indent, and what is listed in it beneath. */
+function linesOf(element: Element): string[] {
+  if (/^H[1-6]$/.test(element.tagName)) {
+    const words = wordsIn(element)
+    return words ? [`${'#'.repeat(Number(element.tagName[1]))} ${words}`] : []
+  }
+  if (element.tagName === 'LI') {
+    const own = element.cloneNode(true) as Element
+    for (const inner of own.querySelectorAll(within)) inner.remove()
+    const words = linesIn(own).join(' ')
+    const inner = [...element.querySelectorAll(within)].filter(node => node.parentElement?.closest(`li, ${within}`) === element)
+    return [...(words ? [item(words, depthIn(element))] : []), ...inner.flatMap(linesOf)]
+  }
+  if (element instanceof HTMLTableElement)
+    return Array.from(element.rows, row => cellsOf(row).filter(Boolean).join(' · ')).flatMap(words =>
+      words ? [item(words, depthIn(element) + 1)] : [],
+    )
+  return linesIn(element)
 }
 
 /**
@@ -48,29 +93,12 @@ function ownWords(node: Element): string {
  * tabs where there is nothing else, else as items. Null where it has none of these: plain text says as much.
  */
 export function outlineOfPage(page: Document): string | null {
-  const found = [...page.body.querySelectorAll(blocks)]
-  if (!found.some(node => /^(?:H\d|LI|TR)$/.test(node.tagName))) return null
-  const onlyTable = found.every(node => node.tagName === 'TR' || node.closest('tr'))
-  if (onlyTable) return cellsIn(page) ?? null
-  const lines = found.flatMap(node => {
-    const outer = node.parentElement?.closest('li,tr')
-    // A paragraph within an item or a cell is said with it.
-    if (outer && node.tagName !== 'LI' && node.tagName !== 'TR') return []
-    const words =
-      node.tagName === 'TR'
-        ? cellsOf(node as HTMLTableRowElement)
-            .filter(Boolean)
-            .join(' · ')
-        : ownWords(node)
-    if (!words) return []
-    if (/^H\d$/.test(node.tagName)) return [`${'#'.repeat(Number(node.tagName[1]))} ${words}`]
-    if (node.tagName === 'TR') return [`- ${words}`]
-    if (node.tagName !== 'LI') return [words]
-    let depth = -1
-    for (let at: Element | null = node; at; at = at.parentElement) if (/^(?:UL|OL)$/.test(at.tagName)) depth++
-    return [`${'  '.repeat(Math.max(0, depth))}- ${words}`]
-  })
-  return lines.join('\n')
+  const { body } = page
+  if (!body.querySelector('h1,h2,h3,h4,h5,h6,li,tr')) return null
+  const tables = body.querySelectorAll('table')
+  const [table] = tables
+  if (table && tables.length === 1 && wordsIn(body) === wordsIn(table)) return cellsIn(page)
+  return linesIn(body).join('\n')
 }
 
 /** What an outline takes of the clipboard: the levels of a page where it has some, else its plain text. */

@@ -43,8 +43,9 @@ export function usePlayback() {
     let next = at + passed() * speed.value
     const loop = looped()
     if (loop) {
-      if (next >= loop.end || next < loop.start) next = loop.start + ((next - loop.start) % Math.max(0.05, loop.end - loop.start))
-      if (next < loop.start) next = loop.start
+      // From outside it goes to its beginning; at its end it begins again, with what has passed beyond.
+      if (at < loop.start || at >= loop.end) next = loop.start
+      else if (next >= loop.end) next = loop.start + ((next - loop.start) % (loop.end - loop.start))
     } else if (plan.purpose !== 'loop' && next >= plan.length) {
       where.goTo(momentAt(plan, plan.length)!)
       return where.stop()

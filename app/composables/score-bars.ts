@@ -50,11 +50,15 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
     return counts
   })
   const depthOf = (element: ShownElement) => above(element).length
+  /** Whether an element moves, or something in it does: then it has a row also where only what moves is shown. */
+  const movers = computed(
+    () => new Set(score.value.elements.flatMap(element => (cuesOfRow(element.id).length ? [element.id, ...above(element)] : []))),
+  )
   const firstOf = (element: string) => Math.min(Infinity, ...cuesOfRow(element).map(item => score.value.beats[item.beat]!.at + item.start))
   const rows = computed(() => {
     const all = [...score.value.elements].filter(element => !element.pinned).reverse()
     const shown = all.filter(
-      element => (!onlyMoving.value || cuesOfRow(element.id).length) && !above(element).some(holder => folded.value.has(holder)),
+      element => (!onlyMoving.value || movers.value.has(element.id)) && !above(element).some(holder => folded.value.has(holder)),
     )
     return byTime.value
       ? shown
@@ -63,7 +67,7 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
           .map(({ element }) => element)
       : shown
   })
-  const still = computed(() => score.value.elements.filter(element => !element.pinned && !cuesOfRow(element.id).length).length)
+  const still = computed(() => score.value.elements.filter(element => !element.pinned && !movers.value.has(element.id)).length)
   const opened = ref(new Set<string>())
 
   /** How wide the words beside a bar that is too narrow for them are, px, about. */

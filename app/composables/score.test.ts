@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { addBeat } from '#core/edits'
 import { beatsOf, cuesOfElement, putRecord, setRecord, textOf } from '#core/model'
 import { cue } from '#core/testing'
@@ -84,6 +84,26 @@ describe('the score’s bars', () => {
     expect(page.heightOf('t0')).toBe(closed)
   })
 
+  it('of what a group holds fold away and come again, also where only what moves has a row', () => {
+    const { page, store } = scored()
+    store.edit('group', [
+      putRecord('elements', { id: 'pair', owner: store.current.elements.t0!.owner, kind: 'group', name: 'Pair', order: 'z1' }),
+      setRecord('elements', 't0', { parent: 'pair' }),
+    ])
+    const rows = () => page.rows.value.map(({ id }) => id).filter(id => id === 'pair' || id === 't0')
+    expect([rows(), page.folds.value.get('pair'), page.depthOf(page.rows.value.find(({ id }) => id === 't0')!)]).toEqual([
+      ['pair', 't0'],
+      1,
+      1,
+    ])
+    page.fold('pair')
+    expect(rows()).toEqual(['pair'])
+    page.onlyMoving.value = true
+    expect(rows()).toEqual(['pair'])
+    page.fold('pair')
+    expect(rows()).toEqual(['pair', 't0'])
+  })
+
   it('take another stagger', () => {
     const { page, store } = scored()
     store.edit('stagger', page.staggered('c0', 1.2))
@@ -121,6 +141,23 @@ describe('what is done to beats', () => {
     choose(1, 'Hold until its clip or voice ends')
     expect(beats()[1]!.hold).toEqual({ kind: 'media' })
     expect(choose(0, 'Earlier by one').disabled).toBe(true)
+  })
+
+  it('names it, and lets it go round, alone or with those up to it', async () => {
+    const { choose, beats, menu, where } = menued()
+    choose(0, 'Name it')
+    await vi.waitFor(() => expect(menu.naming.value).toBe(beats()[0]!.id))
+    menu.name(beats()[0]!, 'Fares')
+    expect(beats()[0]!.name).toBe('Fares')
+    expect(choose(0, 'Rename it')).toBeDefined()
+    menu.name(beats()[0]!, '')
+    expect(beats()[0]!.name).toBeUndefined()
+    choose(1, 'Loop it')
+    expect(where.loop).toEqual({ from: 1, to: 1 })
+    choose(2, 'Loop beats 2 to 3')
+    expect(where.loop).toEqual({ from: 1, to: 2 })
+    choose(0, 'Loop nothing')
+    expect(where.loop).toBeNull()
   })
 
   it('moves, joins and takes it away, its cues kept', () => {

@@ -98,10 +98,13 @@ const readPaste = (html: string) => {
     .map(line => `<p>${line.replace(/[&<>]/g, letter => `&#${letter.charCodeAt(0)};`)}</p>`)
     .join('')
 }
-/** Plain text that is pasted, with the levels that its tabs and signs mean; `least` is the level of lines that have none. */
+/**
+ * Plain text that is pasted, with the levels that its tabs and signs mean; `least` is the level of lines that have none. What is no more
+ * than a line goes into the words as it is, blanks at its ends too.
+ */
 function readPlain(words: string, least: number): Slice {
-  const read = readPasted(words)
-  const lines = read.is === 'list' || read.is === 'words' ? read.text : textOf(words.split(/\r\n?|\n/))
+  const read = /[\r\n]/.test(words) ? readPasted(words) : null
+  const lines = read?.is === 'list' || read?.is === 'words' ? read.text : textOf(words.split(/\r\n?|\n/))
   const doc = textSchema.nodeFromJSON(least ? withLevels(lines) : lines)
   return new Slice(doc.content, 1, 1)
 }

@@ -42,7 +42,7 @@ export function useTips() {
     }
     tip.value = { words, keys: of.dataset.keys?.split(' ') ?? [], of }
   }
-  const controlOf = (event: Event) => (event.target instanceof Element ? event.target.closest<HTMLElement>('[title], [data-keys]') : null)
+  const controlOf = (event: Event) => (event.target instanceof Element ? event.target.closest<HTMLElement>('[title]') : null)
   function point(event: Event, wait: number) {
     const of = controlOf(event)
     if (of === tip.value?.of) return

@@ -7,9 +7,6 @@ import { en_gb } from '@nuxt/ui/locale'
 addAPIProvider('', { resources: ['/api/_nuxt_icon'] })
 useSendUnsent()
 const help = useHelp()
-/** What is not seen at once is brought once the page rests. */
-const rested = ref(false)
-onNuxtReady(() => (rested.value = true))
 /** English words; days and numbers in the way of who looks. */
 const locale = { ...en_gb, code: navigator.language }
 </script>
@@ -17,7 +14,7 @@ const locale = { ...en_gb, code: navigator.language }
 <template>
   <UApp :locale="locale">
     <slot />
-    <LazyTheTips v-if="rested" />
+    <TheTips />
     <LazyTheHelp v-if="help" />
   </UApp>
 </template>

@@ -103,6 +103,10 @@ function menuOf(deck: DeckEntry): DropdownMenuItem[][] {
     [{ label: 'Move to trash', icon: 'i-lucide-trash-2', kbds: ['Delete'], onSelect: () => void deeds.remove(deck) }],
   ]
 }
+const menuById = (id: string) => {
+  const deck = items.value.find(one => one.id === id)
+  return deck ? menuOf(deck) : []
+}
 function dropOn(id: string, into: string) {
   const deck = items.value.find(one => one.id === id)
   if (deck && deck.folder !== into) void deeds.move(deck, into)
@@ -184,20 +188,22 @@ onKeys(event => {
                   : 'No decks yet. An editor of your team can make one.'
           }}
         </p>
-        <ul v-else class="shelf" @keydown="walkGrid($event, 'a.open')">
-          <li v-for="deck in items" :key="deck.id">
-            <DeckCard
-              :deck="deck"
-              :menu="menuOf(deck)"
-              :can-edit="canEdit"
-              :naming="naming === deck.id"
-              @update:naming="on => (naming = on ? deck.id : null)"
-              @rename="title => deeds.rename(deck, title)"
-              @remove="deeds.remove(deck)"
-              @duplicate="deeds.duplicate(deck)"
-            />
-          </li>
-        </ul>
+        <RightMenu v-else :menu-of="menuById">
+          <ul class="shelf" @keydown="walkGrid($event, 'a.open')">
+            <li v-for="deck in items" :key="deck.id" :data-menu="deck.id">
+              <DeckCard
+                :deck="deck"
+                :menu="menuOf(deck)"
+                :can-edit="canEdit"
+                :naming="naming === deck.id"
+                @update:naming="on => (naming = on ? deck.id : null)"
+                @rename="title => deeds.rename(deck, title)"
+                @remove="deeds.remove(deck)"
+                @duplicate="deeds.duplicate(deck)"
+              />
+            </li>
+          </ul>
+        </RightMenu>
         <p v-if="loading && items.length" class="quiet" role="status">Fetching more</p>
       </section>
     </main>

@@ -73,7 +73,7 @@ async function enter(body: object) {
           :type="name"
           :autocomplete="known"
           :aria-invalid="!!wrongFields[name]"
-          :aria-describedby="`${name}-wrong`"
+          :aria-describedby="wrongFields[name] ? `${name}-wrong` : undefined"
           @input="asked[name] = ($event.target as HTMLInputElement).value"
         />
         <span v-if="wrongFields[name]" :id="`${name}-wrong`" class="wrong">{{ wrongFields[name] }}</span>

@@ -94,5 +94,7 @@ describe('motion that is put on others', () => {
     expect(cuesOfElement(store.current, 't1').map(({ what }) => what)).toEqual(['enter', 'emphasis'])
     await motions.drop('m0')
     expect([kept, motions.named, motions.chosen]).toEqual([[], [], null])
+    told.at(-1)!.actions![0]!.onClick()
+    await vi.waitFor(() => expect(motions.named.map(one => one.name)).toEqual(['Rise and beat']))
   })
 })

@@ -110,12 +110,20 @@ export const useMotions = defineStore('motions', () => {
     const kept = await asking(() => $fetch<NamedMotion>('/api/motions', { method: 'POST', body: { name, motion: own.value } }))
     if (!kept) return
     await load()
-    notify(`“${kept.name}” is kept for the team.`)
+    notify(`“${kept.name}” is saved for the team.`)
   }
   async function drop(id: Id) {
-    if (!(await asking(() => $fetch(`/api/motions/${id}`, { method: 'DELETE' })))) return
+    const gone = named.value.find(one => one.id === id)
+    if (!gone || !(await asking(() => $fetch(`/api/motions/${id}`, { method: 'DELETE' })))) return
     if (chosen.value === id) chosen.value = null
     await load()
+    const restore = async () => {
+      if (await asking(() => $fetch('/api/motions', { method: 'POST', body: { name: gone.name, motion: gone.motion } }))) await load()
+    }
+    useToast().add({
+      title: `“${gone.name}” is removed from the team’s motion.`,
+      actions: [{ label: 'Restore it', onClick: () => void restore() }],
+    })
   }
   return {
     named,

@@ -25,6 +25,7 @@ import { logoClear } from './rules/logo-clear'
 import { outside } from './rules/outside'
 import { textSize } from './rules/text-size'
 import { tooQuick } from './rules/too-quick'
+import { voiceLate } from './rules/voice-late'
 
 export type { CheckContext, CheckRoom, Finding, Remedy, Rule } from './finding'
 export { checkConsistency } from './whole'
@@ -34,6 +35,7 @@ const rules: readonly Rule[] = [
   hold,
   clipFit,
   tooQuick,
+  voiceLate,
   textSize,
   brokenWord,
   contrastRule,

@@ -299,6 +299,39 @@ describe('timing', () => {
     )
   })
 
+  it('of what moves longer than a voice leaves time for is found, and squeezed into it', () => {
+    const base = freshDeck('film')
+    const slide = first(base)
+    const heard = { ...timingContext, mediaLength: () => 30 }
+    const withHold = (seconds: number) =>
+      applyChanges(base, [
+        putRecord('sounds', {
+          id: 'voice',
+          order: 'a1',
+          name: 'Voice',
+          media: 'f'.repeat(64),
+          use: 'narration',
+          fromSlide: slide,
+          untilSlide: slide,
+          delay: 1,
+          volume: 1,
+          fadeIn: 0,
+          fadeOut: 0,
+          loop: false,
+        }),
+        put(textElement('words', slide, ['Quay'])),
+        setRecord('beats', beatsOf(base, slide)[0]!.id, { hold: { kind: 'voice', sound: 'voice', at: seconds, seconds: 1 } }),
+        putRecord('beats', beat({ id: 'next', slide, order: 'z', start: 'self' })),
+        putRecord('cues', cue({ id: 'slow', beat: beatsOf(base, slide)[0]!.id, element: 'words', duration: 4 })),
+      ])
+    const late = (deck: Deck) => checkDeck(deck, heard).filter(finding => finding.rule === 'voice-late')
+    const [finding, ...others] = late(withHold(1))
+    expect(others).toEqual([])
+    expect(finding!.message).toBe('What moves in beat 1 ends 2.0 s after “Voice” has come to where beat 2 begins.')
+    expect(late(mended(withHold(1), finding!))).toEqual([])
+    expect(late(withHold(3))).toEqual([])
+  })
+
   it('of a beat held for as long as reading takes is never found too short', () => {
     const base = freshDeck('film')
     const slide = first(base)

@@ -53,14 +53,8 @@ function select(event: MouseEvent, element: ShownElement) {
   if (event.ctrlKey || event.metaKey) return selected.toggle(element.id)
   selected.select(element.id)
 }
-function rename(element: ShownElement, name: string) {
-  naming.value = null
-  if (name.trim() && name !== element.name)
-    store.edit(
-      `rename ${element.name}`,
-      setFields(store.current, { table: 'elements', id: element.id, fields: { name: name.trim().slice(0, 200) } }),
-    )
-}
+const rename = (element: ShownElement, name: string) =>
+  store.edit(`rename ${element.name}`, setFields(store.current, { table: 'elements', id: element.id, fields: { name } }))
 const { menuOf, among, isHidden, isLocked, hide, lock } = useElementMenu()
 
 const dragged = ref<readonly Id[]>([])
@@ -132,15 +126,13 @@ const menuById = (id: Id) => {
           @dragstart="dragStart($event, element)"
           @dragover="dragOver($event, element)"
         >
-          <WordsField
+          <RenameField
             v-if="naming === element.id"
-            v-cursor
             :model-value="element.name"
             v-bind="fieldLimits('elements', 'name')"
             :aria-label="`Name of ${element.name}`"
-            @update:model-value="words => rename(element, words)"
-            @blur="naming = null"
-            @keydown.esc="naming = null"
+            @rename="name => rename(element, name)"
+            @done="naming = null"
           />
           <template v-else>
             <UButton

@@ -75,7 +75,7 @@ const items = computed(() => [
         maxlength="120"
         @keydown.esc="naming = null"
       />
-      <UButton type="submit" size="sm">{{ naming === 'new' ? 'Add' : 'Keep' }}</UButton>
+      <UButton type="submit" size="sm">{{ naming === 'new' ? 'Add' : 'Rename' }}</UButton>
     </form>
     <UDropdownMenu v-else :items="items">
       <UButton size="sm" class="now" :active="!!current" icon="i-lucide-layers-2" data-test="variant">

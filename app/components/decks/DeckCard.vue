@@ -14,10 +14,6 @@ const width = computed(() => Math.min(232, Math.round((131 * size.value.width) /
 const changed = computed(() =>
   new Date(props.deck.changed_at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }),
 )
-function rename(title: string) {
-  naming.value = false
-  if (title.trim() && title.trim() !== props.deck.title) emit('rename', title.trim())
-}
 /** Keys on the card itself. */
 function key(event: KeyboardEvent) {
   if (!props.canEdit || props.deck.removed_at || naming.value) return
@@ -39,49 +35,44 @@ defineExpose({ focus: () => place.value?.querySelector<HTMLElement>('.open')?.fo
 </script>
 
 <template>
-  <UContextMenu :items="menu">
-    <article ref="place" class="deck" :draggable="canEdit && !deck.removed_at" :aria-label="deck.title" @dragstart="drag" @keydown="key">
-      <component
-        :is="deck.removed_at ? 'div' : NuxtLink"
-        :to="deck.removed_at ? undefined : `/decks/${deck.id}`"
-        class="open"
-        :aria-label="deck.removed_at ? undefined : `Open ${deck.title}`"
-        draggable="false"
-      >
-        <NearThumb
-          v-if="cover"
-          :deck="deck.cover"
-          :slide="cover"
-          :width="width"
-          :ratio="size.height / size.width"
-          :label="`First slide of ${deck.title}`"
-        />
-        <span v-else class="quiet">No slides yet</span>
-      </component>
-      <div class="line">
-        <WordsField
-          v-if="naming"
-          v-cursor
-          :model-value="deck.title"
-          class="name"
-          v-bind="fieldLimits('info', 'title')"
-          :aria-label="`Name of ${deck.title}`"
-          @update:model-value="rename"
-          @blur="naming = false"
-          @keydown.enter="naming = false"
-          @keydown.esc="naming = false"
-        />
-        <b v-else class="name" :title="deck.title">{{ deck.title }}</b>
-        <UDropdownMenu v-if="menu.length" :items="menu" :content="{ align: 'end' }">
-          <UButton variant="ghost" size="sm" icon="i-lucide-ellipsis" :aria-label="`What to do with ${deck.title}`" />
-        </UDropdownMenu>
-      </div>
-      <p class="quiet facts">
-        <span>{{ purposeWords[deck.purpose] }}, {{ deck.slides }} {{ deck.slides === 1 ? 'slide' : 'slides' }}</span>
-        <span>{{ deck.owner?.name ?? 'nobody’s' }}, {{ changed }}</span>
-      </p>
-    </article>
-  </UContextMenu>
+  <article ref="place" class="deck" :draggable="canEdit && !deck.removed_at" :aria-label="deck.title" @dragstart="drag" @keydown="key">
+    <component
+      :is="deck.removed_at ? 'div' : NuxtLink"
+      :to="deck.removed_at ? undefined : `/decks/${deck.id}`"
+      class="open"
+      :aria-label="deck.removed_at ? undefined : `Open ${deck.title}`"
+      draggable="false"
+    >
+      <NearThumb
+        v-if="cover"
+        :deck="deck.cover"
+        :slide="cover"
+        :width="width"
+        :ratio="size.height / size.width"
+        :label="`First slide of ${deck.title}`"
+      />
+      <span v-else class="quiet">No slides yet</span>
+    </component>
+    <div class="line">
+      <RenameField
+        v-if="naming"
+        :model-value="deck.title"
+        class="name"
+        v-bind="fieldLimits('info', 'title')"
+        :aria-label="`Name of ${deck.title}`"
+        @rename="title => emit('rename', title)"
+        @done="naming = false"
+      />
+      <b v-else class="name" :title="deck.title">{{ deck.title }}</b>
+      <UDropdownMenu v-if="menu.length" :items="menu" :content="{ align: 'end' }">
+        <UButton variant="ghost" size="sm" icon="i-lucide-ellipsis" :aria-label="`What to do with ${deck.title}`" />
+      </UDropdownMenu>
+    </div>
+    <p class="quiet facts">
+      <span>{{ purposeWords[deck.purpose] }}, {{ deck.slides }} {{ deck.slides === 1 ? 'slide' : 'slides' }}</span>
+      <span>{{ deck.owner?.name ?? 'nobody’s' }}, {{ changed }}</span>
+    </p>
+  </article>
 </template>
 
 <style scoped>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
+import { fieldLimits } from '#core/model'
 
 /** Beats across to true time, elements down, cues as bars whose shape tells what they do. */
 const props = defineProps<{ proposed?: readonly number[] }>()
@@ -91,17 +92,15 @@ defineExpose({ newBeat })
             :style="{ left: `${column.x}px`, width: `${column.width}px` }"
             @pointerdown="scrub"
           >
-            <WordsField
+            <RenameField
               v-if="naming === column.beat.id"
-              v-cursor
+              optional
               :model-value="column.beat.name"
               :aria-label="`Name of beat ${column.index + 1}`"
-              maxlength="120"
+              v-bind="fieldLimits('beats', 'name')"
               @pointerdown.stop
-              @update:model-value="words => name(column.beat, words)"
-              @blur="naming = null"
-              @keydown.enter="naming = null"
-              @keydown.esc="naming = null"
+              @rename="words => name(column.beat, words)"
+              @done="naming = null"
             />
             <UDropdownMenu v-else-if="store.canEdit" :items="beatMenu(column)">
               <button

@@ -29,14 +29,8 @@ function open(id: string) {
   selected.select()
   where.lookOwner = id
 }
-const rename = (table: 'layouts' | 'masters', id: string, name: string) => {
-  naming.value = null
-  if (name.trim())
-    store.edit(
-      `rename a ${table === 'layouts' ? 'layout' : 'master'}`,
-      setFields(store.current, { table, id, fields: { name: name.trim() } }),
-    )
-}
+const rename = (table: 'layouts' | 'masters', id: string, name: string) =>
+  store.edit(`rename a ${table === 'layouts' ? 'layout' : 'master'}`, setFields(store.current, { table, id, fields: { name } }))
 const others = computed(() => {
   const one = removing.value
   if (!one) return []
@@ -109,14 +103,13 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
     <RightMenu :menu-of="menuById">
       <div v-for="{ master, layouts } in masters" :key="master.id" class="master">
         <div class="line" :data-menu="`master ${master.id}`">
-          <WordsField
+          <RenameField
             v-if="naming === master.id"
-            v-cursor
             :model-value="master.name"
             v-bind="fieldLimits('masters', 'name')"
             aria-label="Name of the master"
-            @update:model-value="words => rename('masters', master.id, words)"
-            @blur="naming = null"
+            @rename="name => rename('masters', master.id, name)"
+            @done="naming = null"
           />
           <UButton v-else variant="bare" class="name" :class="{ on: where.lookOwner === master.id }" @click="open(master.id)">
             <b>{{ master.name }}</b>
@@ -144,14 +137,13 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
               <NearThumb :deck="store.deck" :slide="layout.id" :width="118" :ratio="ratio" prompts />
             </UButton>
             <div class="line small">
-              <WordsField
+              <RenameField
                 v-if="naming === layout.id"
-                v-cursor
                 :model-value="layout.name"
                 v-bind="fieldLimits('layouts', 'name')"
                 aria-label="Name of the layout"
-                @update:model-value="words => rename('layouts', layout.id, words)"
-                @blur="naming = null"
+                @rename="name => rename('layouts', layout.id, name)"
+                @done="naming = null"
               />
               <span v-else class="words">
                 <b>{{ layout.name }}</b>

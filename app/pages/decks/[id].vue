@@ -14,9 +14,6 @@ const keysShown = ref(false)
 const finding = ref(false)
 /** The slide in hand comes first; the rundown, which reckons every slide of the deck, follows a frame later. */
 const settled = ref(false)
-/** What is not seen at once is brought once the page rests. */
-const rested = ref(false)
-onNuxtReady(() => (rested.value = true))
 watch(
   () => !!store.deck,
   arrived => {
@@ -130,7 +127,7 @@ const asks: Readonly<Record<string, object>> = { check: { go }, deliver: { play 
       </p>
       <p v-else class="quiet">Fetching the deck</p>
     </div>
-    <LazyFindAnything v-if="store.deck && (rested || finding)" v-model="finding" :commands="commands" />
+    <FindAnything v-if="store.deck" v-model="finding" :commands="commands" />
     <LazyTheTour v-if="touring && store.deck" @go="go" @done="leaveTour" />
     <LazyTheKeys v-if="keysShown" v-model="keysShown" />
   </div>
