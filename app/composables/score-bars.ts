@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { setFields } from '#core/edits'
-import type { ShownElement } from '#core/resolved'
+import { listedByGroup, type ShownElement } from '#core/resolved'
 import { lanesOf, partName, partWords, type ScoreCue } from '#core/timing'
 import type { ScoreColumn } from './score-columns'
 
@@ -56,10 +56,10 @@ export function useScoreBars(columns: Ref<readonly ScoreColumn[]>) {
   )
   const firstOf = (element: string) => Math.min(Infinity, ...cuesOfRow(element).map(item => score.value.beats[item.beat]!.at + item.start))
   const rows = computed(() => {
-    const all = [...score.value.elements].filter(element => !element.pinned).reverse()
-    const shown = all.filter(
-      element => (!onlyMoving.value || movers.value.has(element.id)) && !above(element).some(holder => folded.value.has(holder)),
-    )
+    const shown = listedByGroup(
+      score.value.elements.filter(element => !element.pinned && (!onlyMoving.value || movers.value.has(element.id))),
+      folded.value,
+    ).map(({ element }) => element)
     return byTime.value
       ? shown
           .map(element => ({ element, first: firstOf(element.id) }))

@@ -87,7 +87,7 @@ describe('the score’s bars', () => {
   it('of what a group holds fold away and come again, also where only what moves has a row', () => {
     const { page, store } = scored()
     store.edit('group', [
-      putRecord('elements', { id: 'pair', owner: store.current.elements.t0!.owner, kind: 'group', name: 'Pair', order: 'z1' }),
+      putRecord('elements', { id: 'pair', owner: store.current.elements.t0!.owner, kind: 'group', name: 'Pair', order: 'a9' }),
       setRecord('elements', 't0', { parent: 'pair' }),
     ])
     const rows = () => page.rows.value.map(({ id }) => id).filter(id => id === 'pair' || id === 't0')

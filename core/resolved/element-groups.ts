@@ -1,3 +1,4 @@
+import { group } from 'd3-array'
 import { boundsOf, boxOf } from '../place'
 import { byOrder, elementsOf, type Deck, type Element } from '../model'
 import { memoByRecords, type Box, type Id } from '../values'
@@ -89,4 +90,18 @@ export function arrangeGroups<E extends Boxed>(own: readonly Element[], elements
     return boxed.length ? [withBox(own, boxed), ...members] : []
   }
   return (inside.get(undefined) ?? []).flatMap(element => put(element, {}))
+}
+
+/** Elements as a list tells them: what lies in front first, each group above what is in it, but for groups that are folded. */
+export function listedByGroup<E extends Pick<Boxed, 'id' | 'parent'>>(
+  elements: readonly E[],
+  folded: ReadonlySet<Id> = new Set(),
+): { element: E; depth: number }[] {
+  const ids = new Set(elements.map(element => element.id))
+  const inside = group(elements, element => (element.parent !== undefined && ids.has(element.parent) ? element.parent : null))
+  const list = (parent: Id | null, depth: number): { element: E; depth: number }[] =>
+    [...(inside.get(parent) ?? [])]
+      .reverse()
+      .flatMap(element => [{ element, depth }, ...(folded.has(element.id) ? [] : list(element.id, depth + 1))])
+  return list(null, 0)
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { restackTo, setFields, topsOf } from '#core/edits'
 import { fieldLimits } from '#core/model'
-import { groupsAround, type ShownElement, shownElements } from '#core/resolved'
+import { groupsAround, listedByGroup, type ShownElement, shownElements } from '#core/resolved'
 import type { Id } from '#core/values'
 import { departureOf } from '#core/themes'
 
@@ -14,28 +14,13 @@ const arranging = useArranging()
 const parts = computed(() => (stage.deck && where.stageId ? shownElements(stage.deck, where.stageId, true) : []))
 const pinned = computed(() => parts.value.filter(element => element.pinned).reverse())
 const folded = ref(new Set<Id>())
-interface Row {
-  element: ShownElement
-  depth: number
-}
 /** The rows, front first, each group above what is in it. */
-const rows = computed<Row[]>(() => {
-  const own = parts.value.filter(element => !element.pinned)
-  const ids = new Set(own.map(element => element.id))
-  const inside = new Map<Id, ShownElement[]>()
-  for (const element of own) {
-    const parent = element.parent && ids.has(element.parent) ? element.parent : ''
-    inside.set(parent, [...(inside.get(parent) ?? []), element])
-  }
-  const list = (parent: Id, depth: number): Row[] =>
-    [...(inside.get(parent) ?? [])]
-      .reverse()
-      .flatMap(element => [
-        { element, depth },
-        ...(element.kind === 'group' && !folded.value.has(element.id) ? list(element.id, depth + 1) : []),
-      ])
-  return list('', 0)
-})
+const rows = computed(() =>
+  listedByGroup(
+    parts.value.filter(element => !element.pinned),
+    folded.value,
+  ),
+)
 const naming = ref<string | null>(null)
 function fold(id: Id) {
   const next = new Set(folded.value)
