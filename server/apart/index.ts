@@ -1,4 +1,5 @@
 import path from 'node:path'
+import { MessageChannel } from 'node:worker_threads'
 import { Piscina } from 'piscina'
 import { Refusal } from '../refusal'
 import type * as tasks from './tasks'
@@ -26,28 +27,41 @@ const threads = () =>
     resourceLimits: { maxOldGenerationSizeMb: 1024, stackSizeMb: 8 },
   }))
 
+const busy = () => new Refusal(503, 'The server has too much to read at the moment. Try again in a minute.')
+/** How long a task waits for its turn, and for its thread to be there, s. */
+const longestWait = 300
+
 /**
  * Does a task in a thread of its own; one that takes longer than `seconds` from its beginning, or more than a gigabyte, is ended and
- * throws `TooHeavy`. `what` names what was to be read, for the sentence.
+ * throws `TooHeavy`. The time that it waits for its turn, or for a thread to start, does not count: what was given is not the cause of
+ * that; after five minutes of it a `Refusal` says that the server is busy. `what` names what was to be read, for the sentence.
  */
 export async function apart<T extends keyof Tasks>(
   task: T,
   input: Parameters<Tasks[T]>[0],
   { seconds = 10, what }: { seconds?: number; what: string },
 ): Promise<Awaited<ReturnType<Tasks[T]>>> {
-  if (threads().queueSize >= mostWaiting) throw new Refusal(503, 'The server has too much to read at the moment. Try again in a minute.')
-  // The time that it waits for its turn does not count: others may be the cause of that.
+  if (threads().queueSize >= mostWaiting) throw busy()
   const abort = new AbortController()
-  const waited = threads().queueSize * seconds * 1000
-  const timer = setTimeout(() => abort.abort(), seconds * 1000 + waited)
+  const { port1: begun, port2: says } = new MessageChannel()
+  let began = false
+  let timer = setTimeout(() => abort.abort(), longestWait * 1000)
+  begun.once('message', () => {
+    began = true
+    clearTimeout(timer)
+    timer = setTimeout(() => abort.abort(), seconds * 1000)
+  })
   try {
-    return (await threads().run({ task, input }, { signal: abort.signal })) as Awaited<ReturnType<Tasks[T]>>
+    const done = threads().run({ task, input, says }, { signal: abort.signal, transferList: [says] })
+    return (await done) as Awaited<ReturnType<Tasks[T]>>
   } catch (error) {
     const { name, code } = error as { name?: string; code?: string }
+    if (name === 'AbortError' && !began) throw busy()
     if (name === 'AbortError' || code === 'ERR_WORKER_OUT_OF_MEMORY' || error instanceof RangeError) throw new TooHeavy(what)
     throw error
   } finally {
     clearTimeout(timer)
+    begun.close()
   }
 }
 

@@ -1,6 +1,10 @@
 import { createJiti } from 'jiti'
 
-/** The program of a thread: it does one of the tasks and answers. */
+/** The program of a thread: it says that it begins, does one of the tasks and answers. */
 const tasks = await createJiti(import.meta.url).import('./tasks.ts')
 
-export default ({ task, input }) => tasks[task](input)
+export default ({ task, input, says }) => {
+  says.postMessage('begun')
+  says.close()
+  return tasks[task](input)
+}

@@ -102,7 +102,7 @@ export function isConfined(): boolean {
   if (confined === undefined) {
     confined =
       existsSync(bubblewrap) &&
-      spawnSync(bubblewrap, [...walls([]), '/usr/bin/ffprobe', '-version'], { stdio: 'ignore', timeout: 10_000 }).status === 0
+      spawnSync(bubblewrap, [...walls([]), '/usr/bin/ffprobe', '-version'], { stdio: 'ignore', timeout: 60_000 }).status === 0
     if (!confined) log.warn('bubblewrap is missing or not allowed here: films are read without walls around the decoder')
   }
   return confined
