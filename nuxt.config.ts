@@ -1,5 +1,5 @@
 import { fileURLToPath } from 'node:url'
-import { emojiTrimmed, writeIcons } from './scripts/trim.mjs'
+import { emojiTrimmed, namespacesApart, writeIcons } from './scripts/trim.mjs'
 import { answerHeaders } from './server/policy'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
@@ -57,7 +57,7 @@ export default defineNuxtConfig({
     serverAssets: [{ baseName: 'icons', dir: icons }],
   },
   vite: {
-    plugins: [emojiTrimmed()],
+    plugins: [emojiTrimmed(), namespacesApart()],
     resolve: { alias: { 'tailwindcss/colors': here('./app/assets/no-colors.ts') } },
     define: { __VUE_OPTIONS_API__: false },
     build: { rollupOptions: { treeshake: { moduleSideEffects: (id: string) => !still.test(id) } } },

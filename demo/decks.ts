@@ -37,7 +37,7 @@ One promise: nobody waits in the rain
   work.brand(logo)
   work.layout(1, 'lead-rows')
   work.layout(2, 'chart')
-  work.chart(2, 'demo-crossings', { across: 'month', height: 'passengers', lit: ['Aug'], total: true })
+  work.chart(2, 'demo-crossings', { across: 'month', height: 'passengers', highlighted: ['Aug'], total: true })
   work.layout(3, 'picture')
   work.picture(3, pictures[0]!, 'A ferry leaves the harbour in the morning light')
   work.layout(4, 'chart')
@@ -94,7 +94,7 @@ Thank you for crossing with us`,
   })
   work.brand(logo)
   work.layout(1, 'chart')
-  work.chart(1, 'demo-crossings', { across: 'season', height: 'passengers', lit: ['2031'] })
+  work.chart(1, 'demo-crossings', { across: 'season', height: 'passengers', highlighted: ['2031'] })
   work.layout(3, 'chart')
   work.chart(3, 'demo-crossings', { across: 'route', height: 'passengers', order: 'falling', color: { role: 'accent3' } })
   work.layout(4, 'picture-full')
@@ -172,7 +172,7 @@ export function seasonReview(): Deck {
         setFields(deck, {
           table: 'elements',
           id: chart.id,
-          fields: { chart: { ...newChart('demo-crossings'), across: 'month', height: 'passengers', lit: ['Aug'] } },
+          fields: { chart: { ...newChart('demo-crossings'), across: 'month', height: 'passengers', highlighted: ['Aug'] } },
         }),
       )
     : deck

@@ -1,5 +1,5 @@
 import { themeDeckOf } from '../core/themes'
-import { closeDatabase, database } from '../server/database/connection'
+import { database } from '../server/database/connection'
 import { changeMedia, soundOf } from '../server/database/media'
 import { addPerson } from '../server/database/people'
 import { addLoop, setLoopItems } from '../server/database/screens'
@@ -118,7 +118,7 @@ async function loadScreens() {
 }
 
 /** Puts the harbour into a database in which nobody is yet. */
-async function load() {
+export async function loadDemo() {
   if (!(await begin())) return
   console.log('  loading the demo: Velmoor Harbour')
   const passwordHash = await hashOf('harbour-demo')
@@ -128,5 +128,3 @@ async function load() {
   await loadScreens()
   await database()`insert into migrations (name) values ('demo loaded') on conflict do nothing`
 }
-
-await load().finally(closeDatabase)

@@ -68,9 +68,9 @@ export class Workbench {
   #deck: Deck
   readonly context: EditContext
 
-  constructor(readonly wish: { title: string; purpose: Purpose; prefix: string; outline: string }) {
-    this.context = { id: () => `${wish.prefix}-${++this.#count}` }
-    this.#deck = newDeck(wish, this.context)
+  constructor(readonly input: { title: string; purpose: Purpose; prefix: string; outline: string }) {
+    this.context = { id: () => `${input.prefix}-${++this.#count}` }
+    this.#deck = newDeck(input, this.context)
     this.edit(
       slidesOf(this.#deck).flatMap(slide => [
         dropRecord('slides', slide.id),
@@ -78,7 +78,7 @@ export class Workbench {
         ...beatsOf(this.#deck, slide.id).map(beat => dropRecord('beats', beat.id)),
       ]),
     )
-    const read = readOutline(wish.outline)
+    const read = readOutline(input.outline)
     if (!read.ok) throw new Error(read.message)
     this.edit(insertOutline(this.#deck, { after: null, slides: read.value.slides }, this.context))
   }
@@ -134,7 +134,7 @@ export class Workbench {
     this.edit([
       setRecord('theme', 'theme', { name: 'Velmoor Harbour', logo, footer: 'Velmoor Harbour office' }),
       ...parts.map(([name, element], index) =>
-        putRecord('elements', { id: `${this.wish.prefix}-${name}`, owner: 'master', order: orders[index]!, ...element }),
+        putRecord('elements', { id: `${this.input.prefix}-${name}`, owner: 'master', order: orders[index]!, ...element }),
       ),
     ])
   }
@@ -148,8 +148,8 @@ export class Workbench {
   /** A slide’s voice that says its notes, with captions by its pauses. */
   voice(index: number, { hash, peaks }: { hash: string; peaks: Uint8Array }) {
     const slide = this.slide(index)
-    const wish = { use: 'narration', media: hash, name: 'Voice', fromSlide: slide.id, untilSlide: slide.id, delay: 0.6 } as const
-    this.edit(putSound(this.#deck, wish, this.context))
+    const input = { use: 'narration', media: hash, name: 'Voice', fromSlide: slide.id, untilSlide: slide.id, delay: 0.6 } as const
+    this.edit(putSound(this.#deck, input, this.context))
     const sound = Object.values(this.#deck.sounds).find(one => one.use === 'narration' && one.fromSlide === slide.id)!
     this.#set('sounds', sound.id, { captions: captionsFor(slide.notes, peaks) })
   }
@@ -168,4 +168,4 @@ export class Workbench {
   }
 }
 
-export const workbench = (wish: ConstructorParameters<typeof Workbench>[0]) => new Workbench(wish)
+export const workbench = (input: ConstructorParameters<typeof Workbench>[0]) => new Workbench(input)

@@ -11,12 +11,12 @@ const succeeds = (args, env) =>
     )
   })
 
-/** Brings the database up to date and loads the demo where nobody is in it yet. */
+/** Brings the database and what is kept of decks up to date, and loads the demo where nobody is in it yet. */
 export async function prepareDatabase(url, say) {
   say('Bringing the database up to date')
   if (!(await succeeds(['scripts/migrate.mjs'], { DATABASE_URL: url }))) throw new Error('The database could not be brought up to date.')
-  if (!(await succeeds(['--import', 'jiti/register', 'demo/load.ts'], { DATABASE_URL: url })))
-    throw new Error('The demo could not be loaded.')
+  if (!(await succeeds(['--import', 'jiti/register', 'scripts/fill.ts'], { DATABASE_URL: url })))
+    throw new Error('What the database holds could not be brought up to date, or the demo not be loaded.')
 }
 
 /**

@@ -19,6 +19,47 @@ export const emojiTrimmed = () => ({
   },
 })
 
+const namespaces = () => {
+  const code = fs.readFileSync(path.join('node_modules/reka-ui/dist/namespaced/index.mjs'), 'utf8')
+  return new Map([...code.matchAll(/const (\w+) = \{([^}]*)\};/g)].map(([, name, members]) => [name, members]))
+}
+
+/**
+ * A plugin for Vite that takes each family of primitives from a module of its own. The package has all families in one module, so that a
+ * page with a menu would load the calendars that another page has.
+ *
+ * @returns {import('vite').Plugin}
+ */
+export const namespacesApart = () => {
+  const mark = 'hailbank-namespace:'
+  let known
+  return {
+    name: 'hailbank-namespaces',
+    enforce: 'pre',
+    resolveId(id) {
+      if (id.startsWith(mark)) return `\0${id}`
+    },
+    load(id) {
+      if (!id.startsWith(`\0${mark}`)) return
+      const name = id.slice(mark.length + 1)
+      const members = (known ??= namespaces()).get(name)
+      if (!members) throw new Error(`reka-ui/namespaced has no ${name} any more: scripts/trim.mjs has to follow`)
+      const parts = [...members.matchAll(/: (\w+)/g)].map(([, part]) => part)
+      return { code: `import { ${parts.join(', ')} } from 'reka-ui'\nexport const ${name} = {${members}}`, moduleSideEffects: false }
+    },
+    transform(code) {
+      if (!code.includes('reka-ui/namespaced')) return
+      const apart = code.replace(/import \{([^}]+)\} from ["']reka-ui\/namespaced["'];?/g, (_, names) =>
+        names
+          .split(',')
+          .map(entry => `import { ${entry.trim()} } from '${mark}${entry.trim().split(' as ')[0]}';`)
+          .join(' '),
+      )
+      return { code: apart, map: null }
+    },
+  }
+}
+
 /**
  * The icons that ship: words to find them by, and the paths of each as an outline and, where it has one, filled in. Signs of companies are
  * left out: they are nobody's to give.

@@ -3,7 +3,7 @@ import { send, setResponseHeaders, setResponseStatus } from 'h3'
 import { isPassing } from './database/connection'
 import { log, logError } from './log'
 import { answerHeaders } from './policy'
-import { Refusal } from './refusal'
+import { UserError } from './user-error'
 
 interface Answered {
   status: number
@@ -18,7 +18,7 @@ function answerTo(
   event: H3Event,
 ): Answered {
   const cause = error.cause ?? error
-  if (cause instanceof Refusal) return { status: cause.status, message: cause.message }
+  if (cause instanceof UserError) return { status: cause.status, message: cause.message }
   if (!error.unhandled && (error.statusCode ?? 500) < 500) return { status: error.statusCode ?? 400, message: error.message }
   const place = { method: event.method, path: event.path.split('?')[0] }
   if (

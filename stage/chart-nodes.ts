@@ -55,7 +55,7 @@ function writeMark(node: SVGElement, mark: ChartMark, spec: ChartSpec, theme: Th
   const shape = shapeOf(mark)
   const { attributes, paint, opacity, text } = shape.node(mark)
   for (const [name, value] of Object.entries(attributes)) set(node, name, value)
-  set(node, paint, cssColor(mark.color ?? (mark.lit ? spec.litColor : spec.color), theme.palette))
+  set(node, paint, cssColor(mark.color ?? (mark.highlighted ? spec.highlightColor : spec.color), theme.palette))
   if (opacity !== undefined) set(node, `${paint}-opacity`, opacity)
   if (text !== undefined) {
     set(node, 'font-family', fontStack(theme.fonts.body))

@@ -16,7 +16,7 @@ async function apart(a: Buffer, b: Buffer): Promise<number> {
   return first.reduce((sum, value, index) => sum + Math.abs(value - second[index]!), 0) / first.length
 }
 const films = (page: Page) => page.getByRole('region', { name: 'Film', exact: true })
-const wish = (page: Page, label: string, words: string) => choose(films(page).getByLabel(label, { exact: true }), words)
+const input = (page: Page, label: string, words: string) => choose(films(page).getByLabel(label, { exact: true }), words)
 async function take(page: Page): Promise<string> {
   const download = page.waitForEvent('download')
   await films(page).getByRole('link', { name: 'Download' }).first().click()
@@ -56,7 +56,7 @@ test('a film is exact in its frames, its sound and its pictures; stills come by 
   await saved(page)
 
   await goPhase(page, 'Deliver')
-  await wish(page, 'Shorter side', '360 px')
+  await input(page, 'Shorter side', '360 px')
   await films(page).getByRole('button', { name: 'Make the film' }).click()
   await expect(films(page).locator('[data-film=done]')).toHaveCount(1, { timeout: 200_000 })
   const film = await take(page)
@@ -75,8 +75,8 @@ test('a film is exact in its frames, its sound and its pictures; stills come by 
   // Another moment is another picture.
   expect(await apart(frameOf(film, 8), staged)).toBeGreaterThan(1)
 
-  await wish(page, 'Format', 'Still pictures by beat')
-  await wish(page, 'Shape', 'tall, 9 : 16')
+  await input(page, 'Format', 'Still pictures by beat')
+  await input(page, 'Shape', 'tall, 9 : 16')
   await films(page).getByRole('button', { name: 'Make the film' }).click()
   await expect(films(page).locator('[data-film=done]')).toHaveCount(2, { timeout: 200_000 })
   const stills = await take(page)
@@ -90,8 +90,8 @@ test('a film whose maker is killed in the midst is made all the same; one that i
 }) => {
   await enter(page)
   await page.goto('/decks/demo-seasons?phase=deliver')
-  await wish(page, 'Format', 'WebM film')
-  await wish(page, 'Shorter side', '360 px')
+  await input(page, 'Format', 'WebM film')
+  await input(page, 'Shorter side', '360 px')
   await films(page).getByRole('button', { name: 'Make the film' }).click()
   const bar = films(page).getByRole('progressbar').first()
   await expect.poll(async () => Number(await bar.getAttribute('aria-valuenow')), { timeout: 60_000 }).toBeGreaterThan(30)
@@ -120,8 +120,8 @@ test('a clip in a film stands at its very moment in each frame, and an animation
   await expect(page.locator('.stage-film')).toBeVisible()
   await saved(page)
   await goPhase(page, 'Deliver')
-  await wish(page, 'Shorter side', '360 px')
-  await wish(page, 'Frames a second', '25')
+  await input(page, 'Shorter side', '360 px')
+  await input(page, 'Frames a second', '25')
   await films(page).getByRole('button', { name: 'Make the film' }).click()
   await expect(films(page).locator('[data-film=done]')).toHaveCount(1, { timeout: 200_000 })
   const film = await take(page)
@@ -135,7 +135,7 @@ test('a clip in a film stands at its very moment in each frame, and an animation
   const greys = await Promise.all([4, 9, 14, 19].map(greyAt))
   greys.slice(1).forEach((grey, index) => expect(Math.abs(grey - greys[index]! - 10)).toBeLessThan(4))
 
-  await wish(page, 'Format', 'GIF animation')
+  await input(page, 'Format', 'GIF animation')
   await films(page).getByRole('button', { name: 'Make the film' }).click()
   await expect(films(page).locator('[data-film=done]')).toHaveCount(2, { timeout: 200_000 })
   const { format } = counted(await take(page))

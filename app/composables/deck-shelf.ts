@@ -29,7 +29,7 @@ export const purposeWords = { talk: 'Talk', film: 'Film', loop: 'Loop' } as cons
 
 /** The team's decks as they are asked for: by words, folder, purpose and whose they are, or those in the trash. */
 export function useDeckShelf() {
-  const wish = reactive({
+  const filter = reactive({
     find: '',
     folder: '',
     purpose: '' as '' | DeckEntry['purpose'],
@@ -37,20 +37,20 @@ export function useDeckShelf() {
     removed: false,
     by: 'changed' as 'changed' | 'title' | 'slides',
   })
-  const list = useListed<DeckEntry, Answer>(wish, from =>
+  const list = useListed<DeckEntry, Answer>(filter, from =>
     $fetch<Answer>('/api/decks', {
       query: {
-        find: wish.find.trim(),
+        find: filter.find.trim(),
         from,
-        by: wish.by,
-        mine: wish.mine,
-        removed: wish.removed,
-        ...(wish.folder ? { folder: wish.folder } : {}),
-        ...(wish.purpose ? { purpose: wish.purpose } : {}),
+        by: filter.by,
+        mine: filter.mine,
+        removed: filter.removed,
+        ...(filter.folder ? { folder: filter.folder } : {}),
+        ...(filter.purpose ? { purpose: filter.purpose } : {}),
       },
     }),
   )
-  return { ...list, wish, counts: computed(() => list.answer.value?.counts ?? null) }
+  return { ...list, filter, counts: computed(() => list.answer.value?.counts ?? null) }
 }
 
 /** What is done with decks of the list; each says what it did, and `done` fetches the list anew. */

@@ -42,10 +42,10 @@ describe('a long list', () => {
 
   it('is fetched anew, from its beginning, when something else is wished', async () => {
     vi.useFakeTimers()
-    const wish = reactive({ find: 'a' })
+    const filter = reactive({ find: 'a' })
     const fetch = vi.fn((from: number) => Promise.resolve(part([from], 1)))
-    inPage(() => useListed(wish, fetch))
-    wish.find = 'b'
+    inPage(() => useListed(filter, fetch))
+    filter.find = 'b'
     await vi.advanceTimersByTimeAsync(400)
     expect(fetch.mock.calls).toEqual([[0]])
     vi.useRealTimers()

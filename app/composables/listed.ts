@@ -8,9 +8,9 @@ interface Part<Item> {
 
 /**
  * A list that is long and fetched some at a time: anew whenever what is wished of it changes, on where one has come to its end. An answer
- * that another wish has overtaken is dropped; one that failed leaves what was there.
+ * that another filter has overtaken is dropped; one that failed leaves what was there.
  */
-export function useListed<Item, Answer extends Part<Item>>(wish: object, fetch: (from: number) => Promise<Answer>) {
+export function useListed<Item, Answer extends Part<Item>>(filter: object, fetch: (from: number) => Promise<Answer>) {
   const items = shallowRef<Item[]>([])
   const answer = shallowRef<Answer | null>(null)
   const loading = ref(false)
@@ -35,7 +35,7 @@ export function useListed<Item, Answer extends Part<Item>>(wish: object, fetch: 
     answer.value = last
   }
   watchDebounced(
-    () => ({ ...wish }),
+    () => ({ ...filter }),
     () => void load(),
     { debounce: 160 },
   )

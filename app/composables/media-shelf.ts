@@ -31,23 +31,30 @@ export const bytesWords = (bytes: number) =>
 
 /** The team's media as they are asked for: by word, kind, folder, tag and colour, fetched some at a time. */
 export function useMediaShelf(only?: 'picture' | 'film' | 'sound') {
-  const wish = reactive({ find: '', kind: only ?? ('' as '' | 'picture' | 'film' | 'sound'), folder: '', tag: '', color: '', alike: false })
-  const { items, answer, total, loading, load, more, canLoadMore } = useListed<MediaEntry, Answer>(wish, from =>
+  const filter = reactive({
+    find: '',
+    kind: only ?? ('' as '' | 'picture' | 'film' | 'sound'),
+    folder: '',
+    tag: '',
+    color: '',
+    alike: false,
+  })
+  const { items, answer, total, loading, load, more, canLoadMore } = useListed<MediaEntry, Answer>(filter, from =>
     $fetch<Answer>('/api/media', {
       query: {
-        find: wish.find,
+        find: filter.find,
         from,
         count: 60,
-        ...(wish.kind ? { kind: wish.kind } : {}),
-        ...(wish.folder ? { folder: wish.folder } : {}),
-        ...(wish.tag ? { tag: wish.tag } : {}),
-        ...(wish.color ? { color: wish.color } : {}),
-        ...(wish.alike ? { alike: '' } : {}),
+        ...(filter.kind ? { kind: filter.kind } : {}),
+        ...(filter.folder ? { folder: filter.folder } : {}),
+        ...(filter.tag ? { tag: filter.tag } : {}),
+        ...(filter.color ? { color: filter.color } : {}),
+        ...(filter.alike ? { alike: '' } : {}),
       },
     }),
   )
   return {
-    wish,
+    filter,
     items,
     groups: computed(() => answer.value?.groups ?? []),
     total,
@@ -56,6 +63,6 @@ export function useMediaShelf(only?: 'picture' | 'film' | 'sound') {
     loading,
     load,
     more,
-    canLoadMore: () => !wish.alike && canLoadMore(),
+    canLoadMore: () => !filter.alike && canLoadMore(),
   }
 }

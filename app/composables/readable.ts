@@ -1,5 +1,5 @@
 import { watchDebounced } from '@vueuse/core'
-import { contrastOf, contrastRemedies, type Contrast, type ContrastRemedy, type ContrastWish } from '#core/contrast'
+import { contrastOf, contrastRemedies, type Contrast, type ContrastRemedy, type ContrastInput } from '#core/contrast'
 import { setFields } from '#core/edits'
 import type { Change, TextElement } from '#core/model'
 import { slideOrStandIn, type ShownElement } from '#core/resolved'
@@ -20,7 +20,7 @@ export function useReadable(text: () => (TextElement & ShownElement) | null) {
       found.value = null
       return
     }
-    const wish: ContrastWish = {
+    const input: ContrastInput = {
       deck,
       slide,
       elements: stage.elements,
@@ -29,12 +29,12 @@ export function useReadable(text: () => (TextElement & ShownElement) | null) {
       measurer: host.host.measurer,
       pixels: pixels.pixels,
     }
-    const contrast = contrastOf(wish)
+    const contrast = contrastOf(input)
     // While pixels are on their way, what was said before stays.
     if (contrast === undefined) return
     found.value =
       contrast && (contrast.onPicture || contrast.ratio < contrast.needed)
-        ? { contrast, remedies: where.isForm ? [] : contrastRemedies(wish) }
+        ? { contrast, remedies: where.isForm ? [] : contrastRemedies(input) }
         : null
   }
   watchDebounced([text, () => stage.deck, () => where.stageId, () => host.host, () => pixels.version], measure, {

@@ -39,7 +39,7 @@ const insertBreak: Command = (state, dispatch) => {
   return true
 }
 /** The next line stands in the list that this one does, with its level and bullet; what was this line's alone stays with it. */
-const nextLine = splitBlockAs(node => ({ type: node.type, attrs: { ...node.attrs, lit: null, icon: null, start: null } }))
+const nextLine = splitBlockAs(node => ({ type: node.type, attrs: { ...node.attrs, highlighted: null, icon: null, start: null } }))
 /** Puts a mark with attributes on the selection, in place of one of its kind; null takes it off. */
 const setMark =
   (type: MarkType, attrs: Record<string, unknown> | null): Command =>

@@ -4,7 +4,7 @@ import { useInfiniteScroll } from '@vueuse/core'
 
 useHead({ title: 'Decks · Hailbank' })
 const { canEdit } = useUserSession()
-const { wish, items, counts, total, loading, load, again, more, canLoadMore } = useDeckShelf()
+const { filter, items, counts, total, loading, load, again, more, canLoadMore } = useDeckShelf()
 const stage = useStageHost()
 await Promise.all([stage.ready, load()])
 const page = useTemplateRef('page')
@@ -18,10 +18,10 @@ watch(
 )
 const deeds = useDeckDeeds(again)
 
-const whose = computed({ get: () => (wish.mine ? 'mine' : 'all'), set: next => (wish.mine = next === 'mine') })
+const whose = computed({ get: () => (filter.mine ? 'mine' : 'all'), set: next => (filter.mine = next === 'mine') })
 const go = (to: { folder?: string; purpose?: DeckEntry['purpose'] | ''; removed?: boolean }) =>
-  Object.assign(wish, { folder: '', purpose: '', removed: false, ...to })
-const isAsked = computed(() => Boolean(wish.find.trim() || wish.folder || wish.purpose || wish.mine))
+  Object.assign(filter, { folder: '', purpose: '', removed: false, ...to })
+const isAsked = computed(() => Boolean(filter.find.trim() || filter.folder || filter.purpose || filter.mine))
 
 const making = ref(false)
 const picker = useTemplateRef('picker')
@@ -126,7 +126,7 @@ onKeys(event => {
     <SiteBar>
       <UInput
         id="find-deck"
-        v-model="wish.find"
+        v-model="filter.find"
         class="find"
         type="search"
         maxlength="200"
@@ -137,20 +137,20 @@ onKeys(event => {
         <template #trailing><UKbd>/</UKbd></template>
       </UInput>
     </SiteBar>
-    <div v-if="!isAsked && !wish.removed" class="top">
+    <div v-if="!isAsked && !filter.removed" class="top">
       <LastPlace class="last" :deck="items[0]?.id" />
       <BeginDeck v-if="canEdit" class="begin" />
     </div>
     <main>
       <aside>
         <h1>Decks</h1>
-        <DecksSide v-if="counts" :counts="counts" :wish="wish" :can-edit="canEdit" @go="go" @drop="dropOn" />
+        <DecksSide v-if="counts" :counts="counts" :filter="filter" :can-edit="canEdit" @go="go" @drop="dropOn" />
       </aside>
       <section class="list" aria-label="Decks">
         <div class="head">
           <ChoiceField v-model="whose" :items="choicesOf({ all: 'everyone’s', mine: 'mine' })" label="Whose decks" />
           <ChoiceField
-            v-model="wish.by"
+            v-model="filter.by"
             :items="choicesOf({ changed: 'changed last', title: 'by name', slides: 'most slides' })"
             label="Order of decks"
           />
@@ -172,16 +172,16 @@ onKeys(event => {
             </UButton>
           </template>
         </div>
-        <p v-if="wish.removed && counts?.trashDays && items.length" class="quiet">
+        <p v-if="filter.removed && counts?.trashDays && items.length" class="quiet">
           What lies here is deleted for good {{ counts.trashDays }} days after it was removed.
         </p>
         <p v-if="!items.length && !loading" class="empty">
           {{
-            wish.removed
+            filter.removed
               ? 'The trash is empty.'
               : isAsked
-                ? wish.find.trim()
-                  ? `No deck says “${wish.find.trim()}” here.`
+                ? filter.find.trim()
+                  ? `No deck says “${filter.find.trim()}” here.`
                   : 'No deck is here.'
                 : canEdit
                   ? 'No decks yet. A new deck starts with what you want to say.'

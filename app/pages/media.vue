@@ -5,7 +5,7 @@ import { readColor } from '#core/color'
 /** The team's pictures, films and sounds: found by word, folder, tag and colour, with their rights and where they are shown. */
 useHead({ title: 'Media · Hailbank' })
 const { canEdit } = useUserSession()
-const { wish, items, groups, total, folders, tags, loading, load, more, canLoadMore } = useMediaShelf()
+const { filter, items, groups, total, folders, tags, loading, load, more, canLoadMore } = useMediaShelf()
 const chosen = ref<string | null>(null)
 const entry = computed(() => items.value.find(item => item.hash === chosen.value))
 const list = ref<HTMLElement>()
@@ -48,9 +48,9 @@ async function take(files: readonly File[]) {
             words => {
               busy.value = words
             },
-            wish.folder,
+            filter.folder,
           )
-        : (await uploadMedia(file, wish.folder))?.hash) ?? last
+        : (await uploadMedia(file, filter.folder))?.hash) ?? last
   }
   busy.value = ''
   if (!last) return
@@ -66,19 +66,21 @@ function drop(event: DragEvent) {
 }
 function byColor(words: string) {
   const read = readColor(words)
-  wish.color = !words.trim() ? '' : read.ok ? read.value : wish.color
+  filter.color = !words.trim() ? '' : read.ok ? read.value : filter.color
 }
 const gone = async () => {
   chosen.value = null
   await load()
 }
-const isAsked = computed(() => !!(wish.find || wish.kind || wish.folder || wish.tag || wish.color || wish.alike))
+const isAsked = computed(() => !!(filter.find || filter.kind || filter.folder || filter.tag || filter.color || filter.alike))
 function all() {
-  Object.assign(wish, { find: '', kind: '', folder: '', tag: '', color: '', alike: false })
+  Object.assign(filter, { find: '', kind: '', folder: '', tag: '', color: '', alike: false })
   color.value = ''
 }
 const shown = computed(() =>
-  wish.alike ? groups.value.map(group => group.map(hash => items.value.find(item => item.hash === hash)!).filter(Boolean)) : [items.value],
+  filter.alike
+    ? groups.value.map(group => group.map(hash => items.value.find(item => item.hash === hash)!).filter(Boolean))
+    : [items.value],
 )
 </script>
 
@@ -88,30 +90,30 @@ const shown = computed(() =>
     <main class="media" @dragover.prevent="over = true" @dragleave.self="over = false" @drop="drop">
       <aside class="left" aria-label="What is looked for">
         <h1 class="hidden-words">Media</h1>
-        <UInput v-model="wish.find" type="search" placeholder="A word" aria-label="Find in Media" />
+        <UInput v-model="filter.find" type="search" placeholder="A word" aria-label="Find in Media" />
         <div class="kinds" role="radiogroup" aria-label="Kind">
           <UButton
             v-for="[kind, label] in kinds"
             :key="kind"
             size="sm"
-            :active="wish.kind === kind"
+            :active="filter.kind === kind"
             role="radio"
-            :aria-checked="wish.kind === kind"
-            @click="wish.kind = kind"
+            :aria-checked="filter.kind === kind"
+            @click="filter.kind = kind"
           >
             {{ label }}
           </UButton>
         </div>
         <b class="sub">Folders</b>
         <div class="list">
-          <UButton variant="bare" class="row-press" :class="{ here: !wish.folder }" @click="wish.folder = ''"><span>All</span></UButton>
+          <UButton variant="bare" class="row-press" :class="{ here: !filter.folder }" @click="filter.folder = ''"><span>All</span></UButton>
           <UButton
             v-for="folder in folders"
             :key="folder.name"
             variant="bare"
             class="row-press"
-            :class="{ here: wish.folder === folder.name }"
-            @click="wish.folder = folder.name"
+            :class="{ here: filter.folder === folder.name }"
+            @click="filter.folder = folder.name"
           >
             <span class="name">{{ folder.name }}</span>
             <span class="quiet amount">{{ folder.count }}</span>
@@ -124,9 +126,9 @@ const shown = computed(() =>
               v-for="tag in tags"
               :key="tag.name"
               size="sm"
-              :active="wish.tag === tag.name"
-              :aria-pressed="wish.tag === tag.name"
-              @click="wish.tag = wish.tag === tag.name ? '' : tag.name"
+              :active="filter.tag === tag.name"
+              :aria-pressed="filter.tag === tag.name"
+              @click="filter.tag = filter.tag === tag.name ? '' : tag.name"
             >
               {{ tag.name }}
             </UButton>
@@ -139,26 +141,28 @@ const shown = computed(() =>
             :key="swatch"
             variant="bare"
             class="swatch"
-            :class="{ on: wish.color === swatch }"
+            :class="{ on: filter.color === swatch }"
             :style="{ background: swatch }"
             :aria-label="`Colour ${swatch}`"
-            :aria-pressed="wish.color === swatch"
+            :aria-pressed="filter.color === swatch"
             @click="
               () => {
-                wish.color = wish.color === swatch ? '' : swatch
+                filter.color = filter.color === swatch ? '' : swatch
                 color = ''
               }
             "
           />
         </div>
         <UInput v-model="color" class="amount" placeholder="#12615c" aria-label="Colour by its value" @change="byColor(color)" />
-        <UButton size="sm" :active="wish.alike" :aria-pressed="wish.alike" @click="wish.alike = !wish.alike">Those that look alike</UButton>
+        <UButton size="sm" :active="filter.alike" :aria-pressed="filter.alike" @click="filter.alike = !filter.alike">
+          Those that look alike
+        </UButton>
       </aside>
       <section ref="list" class="middle" aria-label="Files">
         <p class="count quiet" role="status">
           {{
             busy ||
-            (wish.alike
+            (filter.alike
               ? groups.length
                 ? `${groups.length === 1 ? 'One group' : `${groups.length} groups`} of pictures that look alike`
                 : 'No two pictures look alike.'
@@ -166,7 +170,7 @@ const shown = computed(() =>
           }}
           <UButton v-if="isAsked" variant="ghost" size="sm" @click="all">Show all</UButton>
         </p>
-        <div v-for="(group, index) in shown" :key="index" class="tiles" :class="{ group: wish.alike }">
+        <div v-for="(group, index) in shown" :key="index" class="tiles" :class="{ group: filter.alike }">
           <MediaTile v-for="item in group" :key="item.hash" :entry="item" :chosen="chosen === item.hash" @choose="chosen = item.hash" />
         </div>
         <p v-if="!items.length && !loading" class="empty">
@@ -185,7 +189,7 @@ const shown = computed(() =>
         />
         <p v-else class="quiet">Press a file to see what it is, who has its rights, and where it is shown.</p>
       </aside>
-      <div v-if="over && canEdit" class="over">Let go: the files go into {{ wish.folder || 'Media' }}</div>
+      <div v-if="over && canEdit" class="over">Let go: the files go into {{ filter.folder || 'Media' }}</div>
       <FilePicker ref="picker" multiple accept="image/*,video/mp4,video/webm,audio/*" data-test="media-files" @files="take" />
     </main>
   </div>

@@ -1,5 +1,5 @@
 import { watchDebounced } from '@vueuse/core'
-import { checkConsistency, checkSlide, inOrder, type CheckContext, type Finding } from '#core/checks'
+import type { CheckContext, Finding } from '#core/checks'
 
 /** What Check found in the deck that is open. It looks again whenever the deck, or what it is made from, has changed. */
 export const useCheck = defineStore('check', () => {
@@ -25,6 +25,7 @@ export const useCheck = defineStore('check', () => {
     const [checked, planned] = [store.deck, store.keptPlan]
     if (!checked || !planned) return
     looking.value = true
+    const { checkConsistency, checkSlide, inOrder } = await import('#core/checks')
     const made: Finding[] = []
     for (const [index, slide] of planned.slides.entries()) {
       if (index % 8 === 7) await new Promise(resolve => setTimeout(resolve))

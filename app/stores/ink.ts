@@ -1,12 +1,12 @@
 import { inkKey, inkOf, type InkBook, type Traced, type WordOutlines } from '#core/drawing'
 
-type Wish = { font: { family: string; weight: number; italic: boolean }; text: string }
+type Input = { font: { family: string; weight: number; italic: boolean }; text: string }
 
 /** How words are written and what lines pictures have, fetched when something first asks for them. Neither ever changes. */
 export const useInk = defineStore('ink', () => {
   const book = shallowRef<InkBook>({ words: {}, traced: {} })
   const asked = new Set<string>()
-  const waiting: Wish[] = []
+  const waiting: Input[] = []
 
   /** Asks for what was missed meanwhile, all at once. */
   async function ask() {
@@ -22,7 +22,7 @@ export const useInk = defineStore('ink', () => {
     for (const [font, more] of Object.entries(found)) known[font] = { ...known[font], ...more }
     book.value = { ...book.value, words: known }
   }
-  function missWord(text: string, font: Wish['font']) {
+  function missWord(text: string, font: Input['font']) {
     const key = `${inkKey(font)}|${text}`
     if (asked.has(key) || text.length > 200) return
     asked.add(key)
@@ -43,7 +43,7 @@ export const useInk = defineStore('ink', () => {
   const ink = computed(() => {
     const known = inkOf(book.value)
     return {
-      word(text: string, font: Wish['font']) {
+      word(text: string, font: Input['font']) {
         const found = known.word(text, font)
         if (!found) missWord(text, font)
         return found

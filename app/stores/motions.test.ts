@@ -18,14 +18,14 @@ function moving() {
   const kept: NamedMotion[] = []
   vi.stubGlobal(
     '$fetch',
-    vi.fn((url: string, wish?: { method: string; body: Omit<NamedMotion, 'id'> }) => {
-      if (wish?.method === 'POST') kept.push({ id: `m${kept.length}`, ...wish.body })
-      if (wish?.method === 'DELETE')
+    vi.fn((url: string, input?: { method: string; body: Omit<NamedMotion, 'id'> }) => {
+      if (input?.method === 'POST') kept.push({ id: `m${kept.length}`, ...input.body })
+      if (input?.method === 'DELETE')
         kept.splice(
           kept.findIndex(one => url.endsWith(one.id)),
           1,
         )
-      return Promise.resolve(wish?.method === 'POST' ? kept.at(-1) : [...kept])
+      return Promise.resolve(input?.method === 'POST' ? kept.at(-1) : [...kept])
     }),
   )
   return { ...opened, motions: useMotions(), kept }

@@ -9,7 +9,7 @@ import {
   stretch,
   type CueClipping,
   type ScoreBeat,
-  type StretchWish,
+  type StretchInput,
 } from '#core/timing'
 
 /** What a change of tempo is about. */
@@ -82,7 +82,7 @@ export const useScore = defineStore('score', () => {
   }
 
   const beatAt = computed(() => where.score?.beats[Math.min(where.moment?.beat ?? 0, where.score.beats.length - 1)])
-  const wishOf = (reach: Reach): StretchWish =>
+  const inputOf = (reach: Reach): StretchInput =>
     reach === 'cues'
       ? { cues: chosen.value }
       : reach === 'beat'
@@ -91,13 +91,13 @@ export const useScore = defineStore('score', () => {
   const words: Readonly<Record<Reach, string>> = { cues: 'the chosen cues', beat: 'the beat', slide: 'the slide', deck: 'the deck' }
 
   function setTempo(reach: Reach, factor: number) {
-    const changes = stretch(store.current, wishOf(reach), factor)
+    const changes = stretch(store.current, inputOf(reach), factor)
     if (changes.length) store.edit(`${factor < 1 ? 'squeeze' : 'stretch'} ${words[reach]}`, changes)
     else notifyProblem('Nothing here has a length of its own: what holds for reading or for a clip is as long as it has to be.')
   }
   /** Lets what is meant last some seconds; says where it cannot. */
   function setLasting(reach: Exclude<Reach, 'cues'>, span: { beats: readonly ScoreBeat[]; length: number; wanted: number }) {
-    const changes = lastFor(store.current, wishOf(reach), span)
+    const changes = lastFor(store.current, inputOf(reach), span)
     if (changes) store.edit(`let ${words[reach]} run ${secondsWords(span.wanted)}`, changes)
     else notifyProblem('It cannot run so short: its clips and voices are as long as they are. Trim them, or let the beat hold for seconds.')
   }

@@ -96,9 +96,9 @@ describe('a bar chart', () => {
     ).toBe('20.4k')
   })
 
-  it('prefers the lit and the extreme where not every amount has room, and says how many are left out', () => {
+  it('prefers the highlighted and the extreme where not every amount has room, and says how many are left out', () => {
     const many = Array.from({ length: 60 }, (_, index) => ({ key: `row ${index}`, value: 1000 + index }))
-    const drawing = draw(many, { lit: ['row 30'] })
+    const drawing = draw(many, { highlighted: ['row 30'] })
     const shown = drawing.labels.filter(label => label.kind === 'value').map(label => label.part)
     expect(shown).toContain(30)
     expect(shown).toContain(59)

@@ -19,7 +19,7 @@ import { setFields } from '../edits'
 import { shownElements, type ShownElement } from '../resolved'
 import { freshDeck, textElement, timingContext } from '../testing'
 import { rundown } from '../timing'
-import { contrastOf, contrastRemedies, type ContrastWish, type Pixels } from './index'
+import { contrastOf, contrastRemedies, type ContrastInput, type Pixels } from './index'
 
 const photo = 'a'.repeat(64)
 const film = 'b'.repeat(64)
@@ -41,7 +41,7 @@ function slideWith(
   text: Partial<TextElement>,
   under: readonly Partial<Element>[] = [],
   slideFields: object = {},
-): { deck: Deck; wish: (pixels?: Pixels) => ContrastWish } {
+): { deck: Deck; input: (pixels?: Pixels) => ContrastInput } {
   const base = freshDeck()
   const slide = slidesOf(base)[0]!.id
   const put = (record: object): Change => putRecord('elements', record as Element)
@@ -56,7 +56,7 @@ function slideWith(
   ])
   return {
     deck,
-    wish: (pixels = () => null) => {
+    input: (pixels = () => null) => {
       const elements = shownElements(deck, slide)
       return {
         deck,
@@ -71,7 +71,7 @@ function slideWith(
   }
 }
 const ratioOf = (text: Partial<TextElement>, under: readonly Partial<Element>[] = [], pixels?: Pixels, slideFields = {}) =>
-  contrastOf(slideWith(text, under, slideFields).wish(pixels))!
+  contrastOf(slideWith(text, under, slideFields).input(pixels))!
 const picture: Partial<Element> = { kind: 'picture', media: photo, natural: { width: 640, height: 360 } } as Partial<Element>
 const shape = (fill: object, more: object = {}): Partial<Element> =>
   ({ kind: 'shape', shape: 'rectangle', fill, ...more }) as Partial<Element>
@@ -152,7 +152,7 @@ describe('the contrast of words', () => {
   it('is that of the worst moment of a film, and unknown while its pixels are on their way', () => {
     const clip = { kind: 'film', media: film, natural: { width: 640, height: 360 } } as Partial<Element>
     expect(ratioOf({ color: { hex: '#ffffff' } as never }, [clip], () => [plain(0), plain(250), plain(10)]).ratio).toBeLessThan(1.2)
-    expect(contrastOf(slideWith({}, [clip]).wish(() => undefined))).toBeUndefined()
+    expect(contrastOf(slideWith({}, [clip]).input(() => undefined))).toBeUndefined()
     // What has no pixels is said to be not looked at.
     expect(ratioOf({}, [clip], () => null).unseen).toEqual(['a picture that is not at hand'])
   })
@@ -190,9 +190,9 @@ describe('a remedy', () => {
     ['words that are nearly transparent', { color: { hex: '#000000' } as never, opacity: 0.15 }, [shape({ hex: '#ffffff' })], plain(0)],
   ]
   it.each(cases)('makes them readable as it says, measured as it will be seen: %s', (_, text, under, raster) => {
-    const { deck, wish } = slideWith(text, under)
+    const { deck, input } = slideWith(text, under)
     const pixels: Pixels = () => [raster]
-    const remedies = contrastRemedies(wish(pixels))
+    const remedies = contrastRemedies(input(pixels))
     expect(remedies.length).toBeGreaterThan(0)
     const slide = slidesOf(deck)[0]!.id
     for (const remedy of remedies) {
@@ -202,7 +202,7 @@ describe('a remedy', () => {
       const done = applyChanges(deck, changes)
       const elements = shownElements(done, slide)
       const after = contrastOf({
-        ...wish(pixels),
+        ...input(pixels),
         deck: done,
         elements,
         element: elements.find(element => element.id === 'words') as TextElement & ShownElement,
@@ -213,9 +213,9 @@ describe('a remedy', () => {
   })
 
   it('puts a panel behind words without making them smaller or moving them', () => {
-    const { wish } = slideWith({ color: { hex: '#ffffff' } as never }, [picture])
-    const panel = contrastRemedies(wish(() => [plain(255)])).find(remedy => remedy.name === 'panel')!
-    const { box } = wish().element
+    const { input } = slideWith({ color: { hex: '#ffffff' } as never }, [picture])
+    const panel = contrastRemedies(input(() => [plain(255)])).find(remedy => remedy.name === 'panel')!
+    const { box } = input().element
     expect((panel.fields.words as TextElement).box).toEqual({
       ...box,
       x: box.x - 20,
@@ -228,28 +228,28 @@ describe('a remedy', () => {
   it('measures what is seen of words that reach over the edge, and nothing beyond it', () => {
     const dark = { fill: undefined, ground: { hex: '#101418' } }
     const half = contrastOf(
-      slideWith({ color: { hex: '#ffffff' } as never, box: { x: -150, y: 400, width: 900, height: 100, angle: 0 } }, [], dark).wish(),
+      slideWith({ color: { hex: '#ffffff' } as never, box: { x: -150, y: 400, width: 900, height: 100, angle: 0 } }, [], dark).input(),
     )!
     expect(half.ratio).toBeGreaterThan(15)
     expect(
       contrastOf(
-        slideWith({ color: { hex: '#ffffff' } as never, box: { x: -2000, y: 400, width: 900, height: 100, angle: 0 } }, [], dark).wish(),
+        slideWith({ color: { hex: '#ffffff' } as never, box: { x: -2000, y: 400, width: 900, height: 100, angle: 0 } }, [], dark).input(),
       ),
     ).toBeNull()
   })
 
   it('is not offered where nothing is wrong', () => {
-    expect(contrastRemedies(slideWith({ color: { hex: '#000000' } as never }, [shape({ hex: '#ffffff' })]).wish())).toEqual([])
+    expect(contrastRemedies(slideWith({ color: { hex: '#000000' } as never }, [shape({ hex: '#ffffff' })]).input())).toEqual([])
   })
 })
 
 describe('Check', () => {
   it('says the very same ratio of words on a picture, and its remedy ends the finding', () => {
-    const { deck, wish } = slideWith({ color: { hex: '#ffffff' } as never }, [picture])
+    const { deck, input } = slideWith({ color: { hex: '#ffffff' } as never }, [picture])
     const pixels: Pixels = () => [plain(215)]
     const context = { ...timingContext, pixels }
     const [finding] = checkDeck(deck, context).filter(one => one.rule === 'contrast')
-    const measured = contrastOf(wish(pixels))!
+    const measured = contrastOf(input(pixels))!
     expect(finding!.message).toContain(`by ${(Math.floor(measured.ratio * 10) / 10).toFixed(1)} to 1`)
     expect(finding!.message).toContain('the picture beneath it')
     const mended = applyChanges(deck, finding!.remedy!.changes(deck, { id: () => 'x' }))

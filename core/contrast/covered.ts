@@ -1,7 +1,7 @@
 import type { ShownElement } from '../resolved'
 import type { Id } from '../values'
 import { above, mediaOfLayers, type Rgba } from './beneath'
-import type { ContrastWish } from './measure'
+import type { ContrastInput } from './measure'
 import { painter } from './paint'
 import { onSlide, wordsOf } from './words'
 
@@ -22,26 +22,26 @@ const [columns, rows] = [24, 4]
  * How far elements above a text hide its words, on the pixels (a picture may be transparent in places), of those that `counts`.
  * Undefined while pixels are on their way; null where nothing is hidden.
  */
-export function coveredBy(wish: Omit<ContrastWish, 'size'>, counts: (id: Id) => boolean = () => true): Covered | null | undefined {
-  const over = above(wish.deck, wish.slide, wish.elements, wish.element).filter(({ by }) => counts(by.id))
+export function coveredBy(input: Omit<ContrastInput, 'size'>, counts: (id: Id) => boolean = () => true): Covered | null | undefined {
+  const over = above(input.deck, input.slide, input.elements, input.element).filter(({ by }) => counts(by.id))
   if (!over.length) return null
-  const raster = new Map<string, ReturnType<typeof wish.pixels>>()
+  const raster = new Map<string, ReturnType<typeof input.pixels>>()
   for (const { media, film } of mediaOfLayers(over.flatMap(({ layers }) => layers))) {
-    const found = wish.pixels(media, film)
+    const found = input.pixels(media, film)
     if (found === undefined) return undefined
     raster.set(media, found)
   }
   // Where a picture is not at hand it shows a plate, which hides what lies beneath.
   const whole = { width: 1, height: 1, data: new Uint8ClampedArray([128, 128, 128, 255]) }
   let worst: Covered | null = null
-  for (const stretch of wordsOf(wish.deck, wish.slide, wish.element, wish.measurer)) {
+  for (const stretch of wordsOf(input.deck, input.slide, input.element, input.measurer)) {
     for (const { by, layers } of over) {
       const seen = painter(layers, media => raster.get(media)?.[0] ?? whole)
       let hidden = 0
       for (let row = 0; row < rows; row++) {
         for (let column = 0; column < columns; column++) {
           const { x, y } = onSlide(
-            wish.element,
+            input.element,
             stretch.place.x + ((column + 0.5) / columns) * stretch.place.width,
             stretch.place.y + ((row + 0.5) / rows) * stretch.place.height,
           )

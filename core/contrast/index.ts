@@ -9,7 +9,7 @@
  */
 export { beneath, mediaOfLayers, type Layer } from './beneath'
 export { coveredBy, type Covered } from './covered'
-export { contrastOf, neededFor, type Contrast, type ContrastWish, type Pixels } from './measure'
+export { contrastOf, neededFor, type Contrast, type ContrastInput, type Pixels } from './measure'
 export { painter } from './paint'
 export { contrastRemedies, type ContrastRemedy } from './remedies'
 export { boundsOfWords, wordsOf, type Words } from './words'

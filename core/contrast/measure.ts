@@ -32,7 +32,7 @@ export interface Contrast {
   unseen: readonly string[]
 }
 
-export interface ContrastWish {
+export interface ContrastInput {
   deck: Deck
   slide: Slide
   /** What the slide shows, in its stacking. */
@@ -73,15 +73,15 @@ const rows = 10
  * How a text stands out, on the pixels that are seen: through its own opacity, on its panel and markings, over all layers beneath.
  * Undefined while pixels of a picture are on their way; null where no words are to be seen, on the slide or at all.
  */
-export function contrastOf(wish: ContrastWish): Contrast | null | undefined {
-  const { deck, slide, element, pixels } = wish
-  const words = wordsOf(deck, slide, element, wish.measurer)
+export function contrastOf(input: ContrastInput): Contrast | null | undefined {
+  const { deck, slide, element, pixels } = input
+  const words = wordsOf(deck, slide, element, input.measurer)
   if (!words.length) return null
   const extent = extentOf(deck, slide.id)
-  const { layers, unseen } = beneath(deck, slide, wish.elements, element, extent)
+  const { layers, unseen } = beneath(deck, slide, input.elements, element, extent)
   const panel = panelOf(element, themeOf(deck, slide).palette)
   // Of what is drawn from marks, what the words themselves lie over.
-  const place = boundsOfWords(deck, slide, element, wish.measurer)
+  const place = boundsOfWords(deck, slide, element, input.measurer)
   const unmeasured = unseen.filter(other => place && overlap(boundsOf(other.box), place))
   const needed = mediaOfLayers(panel ? [...layers, panel] : layers)
   const rasters = new Map<string, readonly Raster[]>()
@@ -99,7 +99,7 @@ export function contrastOf(wish: ContrastWish): Contrast | null | undefined {
       return list ? list[Math.min(moment, list.length - 1)]! : null
     }
     for (const stretch of words) {
-      const found = stretchContrast(stretch, element, layers, panel, at, extent, wish.size.height)
+      const found = stretchContrast(stretch, element, layers, panel, at, extent, input.size.height)
       if (!found) continue
       if (!worst || found.ratio / found.needed < worst.ratio / worst.needed)
         worst = {

@@ -4,7 +4,7 @@ import { backdropOf, themeOf, type ShownElement } from '../resolved'
 import type { Id, Role } from '../values'
 import { boundsOf, boxOf, overlap } from '../place'
 import { beneath } from './beneath'
-import { contrastOf, type Contrast, type ContrastWish } from './measure'
+import { contrastOf, type Contrast, type ContrastInput } from './measure'
 import { painter } from './paint'
 import { wordsOf } from './words'
 
@@ -25,25 +25,25 @@ const percent = (share: number) => `${Math.round(share * 100)} %`
 const strengths = (from: number) => Array.from({ length: 20 }, (_, index) => (index + 1) / 20).filter(strength => strength >= from)
 const enough = (contrast: Contrast) => contrast.ratio >= contrast.needed
 
-/** A wish in which a remedy is done, so that it is measured as it will be seen. */
-function withDone(wish: ContrastWish, fields: Readonly<Record<Id, Partial<Element>>>, slide: Partial<Slide> | null): ContrastWish {
+/** An input in which a remedy is done, so that it is measured as it will be seen. */
+function withDone(input: ContrastInput, fields: Readonly<Record<Id, Partial<Element>>>, slide: Partial<Slide> | null): ContrastInput {
   const give = <E extends ShownElement>(element: E) => (fields[element.id] ? ({ ...element, ...fields[element.id] } as E) : element)
-  const next = slide ? { ...wish.slide, ...slide } : wish.slide
+  const next = slide ? { ...input.slide, ...slide } : input.slide
   // Styles are read from the deck's own record of an element; the one that is tried stands in its place.
   const records = Object.fromEntries(
-    Object.entries(fields).flatMap(([id, own]) => (wish.deck.elements[id] ? [[id, { ...wish.deck.elements[id], ...own }]] : [])),
+    Object.entries(fields).flatMap(([id, own]) => (input.deck.elements[id] ? [[id, { ...input.deck.elements[id], ...own }]] : [])),
   )
   const deck = {
-    ...wish.deck,
-    elements: { ...wish.deck.elements, ...records },
-    slides: slide ? { ...wish.deck.slides, [next.id]: next } : wish.deck.slides,
-  } as ContrastWish['deck']
-  return { ...wish, deck, slide: next, element: give(wish.element), elements: wish.elements.map(give) }
+    ...input.deck,
+    elements: { ...input.deck.elements, ...records },
+    slides: slide ? { ...input.deck.slides, [next.id]: next } : input.deck.slides,
+  } as ContrastInput['deck']
+  return { ...input, deck, slide: next, element: give(input.element), elements: input.elements.map(give) }
 }
 
 /** What the remedies of a text are looked for with. */
 interface Search {
-  wish: ContrastWish
+  input: ContrastInput
   now: Contrast
   /** The picture that it stands on, topmost; undefined where it stands on none. */
   picture: (PictureElement & ShownElement) | undefined
@@ -55,12 +55,12 @@ type Way = (search: Search) => ContrastRemedy | null
 
 /** A remedy, where the words can be read once it is done. */
 function offered(
-  { wish }: Search,
+  { input }: Search,
   name: ContrastRemedy['name'],
   label: string,
   { says, fields, slide = null }: Done,
 ): ContrastRemedy | null {
-  const after = contrastOf(withDone(wish, fields, slide))
+  const after = contrastOf(withDone(input, fields, slide))
   return after && enough(after) ? { name, label, says, fields, slide, after } : null
 }
 
@@ -84,14 +84,14 @@ function strengthened(
 const isFaded = (element: ShownElement) => (element.opacity ?? 1) < 1
 
 const opaque: Way = search => {
-  const { element } = search.wish
+  const { element } = search.input
   if (!isFaded(element)) return null
   const fields = { [element.id]: { opacity: 1 } }
   return offered(search, 'opacity', 'Make it fully opaque', { says: 'its words as strong as their colour', fields })
 }
 
 const recolored: Way = search => {
-  const { element, deck, slide } = search.wish
+  const { element, deck, slide } = search.input
   if (element.paint && 'kind' in element.paint) return null
   const role = readableOn(search.now.ground, themeOf(deck, slide).palette)
   const fields = { [element.id]: { color: { role }, ...(isFaded(element) ? { opacity: 1 } : {}) } as Partial<Element> }
@@ -100,7 +100,7 @@ const recolored: Way = search => {
 
 /** A panel keeps the words where and as large as they are: the box grows by what the panel stands out. */
 const panelled: Way = search => {
-  const { element } = search.wish
+  const { element } = search.input
   const { box, panel } = element
   const padding = panel?.padding ?? 20
   const grown = { ...box, x: box.x - padding, y: box.y - padding, width: box.width + 2 * padding, height: box.height + 2 * padding }
@@ -125,9 +125,9 @@ const tinted: Way = search => {
 }
 
 const shaded: Way = search => {
-  const { picture, wish } = search
+  const { picture, input } = search
   if (!picture) return null
-  const shade = shadeFor(wordsBounds(wish), picture.box)
+  const shade = shadeFor(wordsBounds(input), picture.box)
   return strengthened(search, 'shade', `An overlay from the ${shade.side}`, 0.3, (strength, role) => ({
     says: `${role}, over ${percent(shade.share)} of it`,
     fields: treated(picture, { shade: { ...shade, color: { role, alpha: strength } } }),
@@ -135,7 +135,7 @@ const shaded: Way = search => {
 }
 
 const overlaid: Way = search => {
-  const { deck, slide } = search.wish
+  const { deck, slide } = search.input
   const { fill } = backdropOf(deck, slide)
   if (search.picture || fill?.kind !== 'picture' || !deck.slides[slide.id]) return null
   return strengthened(search, 'overlay', 'An overlay on the background', 0.15, (strength, role) => ({
@@ -149,12 +149,12 @@ const overlaid: Way = search => {
 const sameSpot = 12
 
 const calmed: Way = search => {
-  const { wish, now, picture } = search
-  const { element, deck, slide, size } = wish
+  const { input, now, picture } = search
+  const { element, deck, slide, size } = input
   if (!now.onPicture || element.locked) return null
-  const lines = wordsBounds(wish)
+  const lines = wordsBounds(input)
   const around = picture ? boxOf(boundsOf(picture.box)) : { x: 0, y: 0, ...size, angle: 0 }
-  const place = calmPlace(wish, lines, around, themeOf(deck, slide).margin)
+  const place = calmPlace(input, lines, around, themeOf(deck, slide).margin)
   if (!place || Math.hypot(place.x - lines.x, place.y - lines.y) <= sameSpot) return null
   const { box } = element
   const moved = { ...box, x: Math.round(box.x + place.x - lines.x), y: Math.round(box.y + place.y - lines.y) }
@@ -164,7 +164,7 @@ const calmed: Way = search => {
 /** In the order in which they are offered: the least change first. */
 const ways: readonly Way[] = [opaque, recolored, panelled, tinted, shaded, overlaid, calmed]
 
-function pictureBeneath({ elements, element }: ContrastWish): Search['picture'] {
+function pictureBeneath({ elements, element }: ContrastInput): Search['picture'] {
   const under = elements.slice(
     0,
     elements.findIndex(other => other.id === element.id),
@@ -179,15 +179,15 @@ function pictureBeneath({ elements, element }: ContrastWish): Search['picture'] 
  * What would make the words of a text readable, the least change first. Each is measured again as it will be seen, and goes as far as it
  * takes; one that would not be enough at its strongest is left out.
  */
-export function contrastRemedies(wish: ContrastWish): ContrastRemedy[] {
-  const now = contrastOf(wish)
+export function contrastRemedies(input: ContrastInput): ContrastRemedy[] {
+  const now = contrastOf(input)
   if (!now || enough(now)) return []
-  const search: Search = { wish, now, picture: pictureBeneath(wish) }
+  const search: Search = { input, now, picture: pictureBeneath(input) }
   return ways.flatMap(way => way(search) ?? [])
 }
 
 /** The rectangle around all words of a text, px of deck space. */
-function wordsBounds({ deck, slide, element, measurer }: ContrastWish): RasterPlace {
+function wordsBounds({ deck, slide, element, measurer }: ContrastInput): RasterPlace {
   const places = wordsOf(deck, slide, element, measurer).map(({ place }) => place)
   const [left, top] = [Math.min(...places.map(place => place.x)), Math.min(...places.map(place => place.y))]
   return {
@@ -201,8 +201,8 @@ function wordsBounds({ deck, slide, element, measurer }: ContrastWish): RasterPl
 /** Pixels of the picture in which a calm place is sought, by px of deck space. */
 const grain = 0.1
 
-function calmPlace(wish: ContrastWish, lines: RasterPlace, around: RasterPlace, margin: number): RasterPlace | null {
-  const { deck, slide, element, elements, size, pixels } = wish
+function calmPlace(input: ContrastInput, lines: RasterPlace, around: RasterPlace, margin: number): RasterPlace | null {
+  const { deck, slide, element, elements, size, pixels } = input
   // Everything but the text itself and what lies above it.
   const { layers } = beneath(deck, slide, elements, { ...element, box: { x: 0, y: 0, ...size, angle: 0 } }, size)
   const seen = painter(layers, (media, film) => pixels(media, film)?.[0] ?? null)
@@ -221,7 +221,7 @@ function calmPlace(wish: ContrastWish, lines: RasterPlace, around: RasterPlace, 
     height: place.height * grain,
   })
   const inset = Math.min(margin, around.width / 8)
-  const color = wordsOf(deck, slide, element, wish.measurer)[0]!.color
+  const color = wordsOf(deck, slide, element, input.measurer)[0]!.color
   const hex = `#${[color.r, color.g, color.b]
     .map(value =>
       Math.round(value * 255)

@@ -19,24 +19,24 @@ const aggregates: Readonly<Record<ChartSpec['aggregate'], (values: number[]) => 
 /** Gathers a table's rows by a column and makes one number of each group, in the order asked for. */
 export function summarise(
   table: DataTable,
-  wish: { by: string | null; value: string | null; aggregate: ChartSpec['aggregate']; order: ChartSpec['order'] },
+  input: { by: string | null; value: string | null; aggregate: ChartSpec['aggregate']; order: ChartSpec['order'] },
 ): { rows: Row[]; category: string; amount: string | null } {
-  const category = columnNamed(table, wish.by) ?? firstCategory(table)
-  const amount = columnNamed(table, wish.value) ?? firstAmount(table)
-  const counting = wish.aggregate === 'count' || !amount
+  const category = columnNamed(table, input.by) ?? firstCategory(table)
+  const amount = columnNamed(table, input.value) ?? firstAmount(table)
+  const counting = input.aggregate === 'count' || !amount
   const indices = Array.from({ length: rowCount(table) }, (_, index) => index)
   const groups = rollup(
     indices,
     group => {
       const values = counting ? group.map(() => 1) : group.map(index => amount.values[index]).filter(value => typeof value === 'number')
-      return aggregates[counting ? 'count' : wish.aggregate](values) ?? null
+      return aggregates[counting ? 'count' : input.aggregate](values) ?? null
     },
     index => String(category.values[index] ?? ''),
   )
   const rows = Array.from(groups, ([key, value]): Row => ({ key: key.replace(/\s+/g, ' ').trim() || 'not given', value }))
   const amountOf = (row: Row) => row.value ?? Number.NEGATIVE_INFINITY
-  if (wish.order === 'rising') rows.sort((a, b) => ascending(amountOf(a), amountOf(b)))
-  if (wish.order === 'falling') rows.sort((a, b) => descending(amountOf(a), amountOf(b)))
-  if (wish.order === 'name') rows.sort((a, b) => a.key.localeCompare(b.key))
+  if (input.order === 'rising') rows.sort((a, b) => ascending(amountOf(a), amountOf(b)))
+  if (input.order === 'falling') rows.sort((a, b) => descending(amountOf(a), amountOf(b)))
+  if (input.order === 'name') rows.sort((a, b) => a.key.localeCompare(b.key))
   return { rows, category: category.name, amount: counting ? null : amount.name }
 }

@@ -15,16 +15,18 @@ const tableOf = (list: { key: string; value: number | null }[]): DataTable => ({
     { name: 'riders', type: 'number', values: list.map(item => item.value) },
   ],
 })
-const wish = { by: 'route', value: 'riders', aggregate: 'sum' as const, order: 'data' as const }
+const input = { by: 'route', value: 'riders', aggregate: 'sum' as const, order: 'data' as const }
 
 describe('groups of a table', () => {
   it('add up to the whole, whatever stands in it, and lose no group', () => {
     fc.assert(
       fc.property(rows, list => {
-        const made = summarise(tableOf(list), wish).rows
+        const made = summarise(tableOf(list), input).rows
         expect(made.reduce((sum, item) => sum + (item.value ?? 0), 0)).toBe(list.reduce((sum, item) => sum + (item.value ?? 0), 0))
         expect(new Set(made.map(item => item.key)).size).toBe(new Set(list.map(item => item.key)).size)
-        expect(summarise(tableOf(list), { ...wish, aggregate: 'count' }).rows.reduce((sum, item) => sum + item.value!, 0)).toBe(list.length)
+        expect(summarise(tableOf(list), { ...input, aggregate: 'count' }).rows.reduce((sum, item) => sum + item.value!, 0)).toBe(
+          list.length,
+        )
       }),
     )
   })
@@ -33,7 +35,7 @@ describe('groups of a table', () => {
     fc.assert(
       fc.property(rows, list => {
         const of = (aggregate: 'mean' | 'least' | 'most') =>
-          new Map(summarise(tableOf(list), { ...wish, aggregate }).rows.map(item => [item.key, item.value]))
+          new Map(summarise(tableOf(list), { ...input, aggregate }).rows.map(item => [item.key, item.value]))
         const [mean, least, most] = [of('mean'), of('least'), of('most')]
         for (const [key, value] of mean) {
           if (value === null) expect([least.get(key), most.get(key)]).toEqual([null, null])
@@ -50,7 +52,7 @@ describe('groups of a table', () => {
     fc.assert(
       fc.property(rows, list => {
         const valuesIn = (order: 'rising' | 'falling') =>
-          summarise(tableOf(list), { ...wish, order }).rows.map(item => item.value ?? Number.NEGATIVE_INFINITY)
+          summarise(tableOf(list), { ...input, order }).rows.map(item => item.value ?? Number.NEGATIVE_INFINITY)
         expect(valuesIn('rising')).toEqual([...valuesIn('rising')].sort((a, b) => a - b))
         expect(valuesIn('falling')).toEqual([...valuesIn('falling')].sort((a, b) => b - a))
       }),

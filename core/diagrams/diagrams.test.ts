@@ -108,7 +108,7 @@ describe('a diagram on a slide', () => {
       type: 'doc',
       content: ['Low Sands', 'Quill', 'A much longer name of a route that needs room'].map((line, index) => ({
         type: 'paragraph' as const,
-        attrs: { level: 1, ...(index === 1 ? { lit: true } : {}) },
+        attrs: { level: 1, ...(index === 1 ? { highlighted: true } : {}) },
         content: [{ type: 'text' as const, text: line }],
       })),
     }

@@ -219,12 +219,12 @@ function paint(element: DiagramElement & ShownElement, theme: Theme, ground: str
     return scaleFor(texts, settings[what], fonts, measurer, 9 / base)
   }
   const scales = { head: scaleOf('head'), below: scaleOf('below'), label: scaleOf('label') }
-  const anyLit = parts.some(paragraph => paragraph.attrs?.lit)
+  const anyHighlighted = parts.some(paragraph => paragraph.attrs?.highlighted)
   const bases = baseColors(items, options, palette)
   const width = Math.max(2, Math.min(size.width, size.height) * 0.005)
   const linkColor = hexOver({ hex: palette.ink, alpha: 0.55 }, ground, palette)
   const drawn = (entry: ItemDrawing): DrawnItem => {
-    const colors = colorsOf(bases.of(entry.item.paragraph), anyLit && !entry.item.lit, ground, palette)
+    const colors = colorsOf(bases.of(entry.item.paragraph), anyHighlighted && !entry.item.highlighted, ground, palette)
     return {
       part: parts.indexOf(entry.item.paragraph),
       place: entry.place,
@@ -244,7 +244,7 @@ function paint(element: DiagramElement & ShownElement, theme: Theme, ground: str
       icon: iconOf(entry, colors),
     }
   }
-  const plain = colorsOf(bases.all, anyLit, ground, palette)
+  const plain = colorsOf(bases.all, anyHighlighted, ground, palette)
   return {
     back: drawing.back.map(shape => painted(shape, plain, width)),
     items: drawing.items.map(drawn),

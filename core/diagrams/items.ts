@@ -7,7 +7,7 @@ export interface DiagramItem {
   words: string
   icon: DrawnIcon | null
   /** The one that is emphasised. */
-  lit: boolean
+  highlighted: boolean
   children: DiagramItem[]
 }
 
@@ -24,7 +24,13 @@ function itemsOf(text: TextDoc): readonly DiagramItem[] {
     const words = inlineText(paragraph.content).trim()
     if (!words) continue
     const level = Math.max(1, paragraph.attrs?.level ?? 0)
-    const item: DiagramItem = { paragraph, words, icon: paragraph.attrs?.icon ?? null, lit: !!paragraph.attrs?.lit, children: [] }
+    const item: DiagramItem = {
+      paragraph,
+      words,
+      icon: paragraph.attrs?.icon ?? null,
+      highlighted: !!paragraph.attrs?.highlighted,
+      children: [],
+    }
     while (open.length && open.at(-1)!.level >= level) open.pop()
     ;(open.at(-1)?.item.children ?? roots).push(item)
     open.push({ level, item })

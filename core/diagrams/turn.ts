@@ -48,8 +48,8 @@ const shared = ({
   )
 
 /** Turns a text into a diagram of a family: the same words, the same place, its motion kept. */
-export function textToDiagram(deck: Deck, wish: { element: Id; family: string }): Change[] {
-  const element = deck.elements[wish.element]
+export function textToDiagram(deck: Deck, input: { element: Id; family: string }): Change[] {
+  const element = deck.elements[input.element]
   if (element?.kind !== 'text') return []
   const least = shownElement(deck, element.id)?.box
   // A diagram needs more room than a line of text; a box of its own grows to it.
@@ -62,7 +62,7 @@ export function textToDiagram(deck: Deck, wish: { element: Id; family: string })
       ...shared(element),
       ...box,
       kind: 'diagram',
-      family: wish.family,
+      family: input.family,
       text: asOutline(element.text),
     } as DiagramElement),
     ...turnCues(deck, element.id, 'paragraph', 'item'),
@@ -70,8 +70,8 @@ export function textToDiagram(deck: Deck, wish: { element: Id; family: string })
 }
 
 /** Turns a diagram back into a list, no word lost. */
-export function diagramToText(deck: Deck, wish: { element: Id }): Change[] {
-  const element = deck.elements[wish.element]
+export function diagramToText(deck: Deck, input: { element: Id }): Change[] {
+  const element = deck.elements[input.element]
   if (element?.kind !== 'diagram') return []
   return [
     putRecord('elements', { ...shared(element), kind: 'text', style: 'body', text: element.text } as TextElement),

@@ -200,22 +200,22 @@ describe('drawing an element', () => {
       height: null,
       aggregate: 'sum',
       order: 'data',
-      lit: [],
+      highlighted: [],
       color: { role: 'accent1' },
-      litColor: { role: 'accent2' },
+      highlightColor: { role: 'accent2' },
       format: { decimals: 0, scale: 'none', prefix: '', suffix: '' },
       labels: 'all',
       total: false,
     } as const
     const drawn = drawingOfElement(
       freshDeck(),
-      { ...base, id: 'c', kind: 'chart', pinned: false, chart: { ...chart, lit: [] } },
+      { ...base, id: 'c', kind: 'chart', pinned: false, chart: { ...chart, highlighted: [] } },
       null,
       timingContext.table,
       timingContext.measurer,
     )!
     expect(drawn.marks.length).toBeGreaterThan(1)
-    expect(strokes({ ...base, id: 'c', kind: 'chart', chart: { ...chart, lit: [] } })!.strokes.length).toBeGreaterThanOrEqual(
+    expect(strokes({ ...base, id: 'c', kind: 'chart', chart: { ...chart, highlighted: [] } })!.strokes.length).toBeGreaterThanOrEqual(
       drawn.rules.length + drawn.marks.length + drawn.labels.length,
     )
     const picture = strokes({

@@ -137,7 +137,7 @@ function ofChart(deck: Deck, element: ChartElement & ShownElement, { ink, measur
   const labels = group(drawing.labels, one => one.part)
   const stroke = (mark: ChartMark): HandStroke => ({
     d: shapeOf(mark).outline(mark),
-    color: hexOf(mark.color ?? (mark.lit ? spec.litColor : spec.color), theme.palette),
+    color: hexOf(mark.color ?? (mark.highlighted ? spec.highlightColor : spec.color), theme.palette),
     width: usualLine,
   })
   return [

@@ -13,21 +13,21 @@ export function fillPlaceholder(place: Element, owner: Id, id: Id): Element {
 }
 
 /** Puts a new slide of a layout after another slide, or first where `after` is null. Its id is the first one asked for. */
-export function addSlide(deck: Deck, wish: { after: Id | null; layout: Id }, context: EditContext): Change[] {
+export function addSlide(deck: Deck, input: { after: Id | null; layout: Id }, context: EditContext): Change[] {
   const slides = slidesOf(deck)
-  const index = wish.after === null ? 0 : slides.findIndex(slide => slide.id === wish.after) + 1
+  const index = input.after === null ? 0 : slides.findIndex(slide => slide.id === input.after) + 1
   const id = context.id()
   const before = slides[Math.max(0, index - 1)]
   return [
     putRecord('slides', {
       id,
       order: orderAt(slides, index),
-      layout: wish.layout,
+      layout: input.layout,
       notes: '',
       ...(before?.transition ? { transition: before.transition } : {}),
     }),
     putRecord('beats', { id: context.id(), slide: id, order: 'a0', start: 'advance', hold: { kind: 'reading' } }),
-    ...elementsOf(deck, wish.layout)
+    ...elementsOf(deck, input.layout)
       .filter(element => element.placeholder && element.kind !== 'group')
       .map(place => putRecord('elements', fillPlaceholder(place, id, context.id()))),
   ]

@@ -74,15 +74,15 @@ function heldOnly(element: Element, renamed: ReadonlyMap<Id, Id>): Element {
  */
 export function pasteClipping(
   deck: Deck,
-  wish: { clipping: Clipping; owner: Id; offset?: { x: number; y: number }; parent?: Id; withMotion?: boolean },
+  input: { clipping: Clipping; owner: Id; offset?: { x: number; y: number }; parent?: Id; withMotion?: boolean },
   context: EditContext,
 ): Change[] {
-  const { clipping, owner, offset = { x: 0, y: 0 } } = wish
+  const { clipping, owner, offset = { x: 0, y: 0 } } = input
   const renamed = new Map(clipping.elements.map(element => [element.id, context.id()]))
   const orders = ordersAt(elementsOf(deck, owner), Infinity, clipping.elements.length)
   const changes: Change[] = clipping.elements.map((element, index): Change => {
     const { parent, ...rest } = heldOnly(element, renamed)
-    const inGroup = parent && renamed.get(parent) ? { parent: renamed.get(parent)! } : wish.parent ? { parent: wish.parent } : {}
+    const inGroup = parent && renamed.get(parent) ? { parent: renamed.get(parent)! } : input.parent ? { parent: input.parent } : {}
     return putRecord('elements', {
       ...rest,
       ...inGroup,
@@ -97,7 +97,7 @@ export function pasteClipping(
     const element = renamed.get(state.element)
     if (element) changes.push(putRecord('states', { ...state, id: states.get(state.id)!, element }))
   }
-  if (!deck.slides[owner] || wish.withMotion === false) return changes
+  if (!deck.slides[owner] || input.withMotion === false) return changes
   return [...changes, ...pasteCues(deck, clipping.cues, { owner, renamed, states }, context)]
 }
 

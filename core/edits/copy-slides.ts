@@ -67,11 +67,11 @@ function copyLayout(from: Deck, layout: Id, master: Id, order: string, id: Id, c
  * theme, and the layouts that it has of the same family; 'theirs': their master comes along with their theme, so that they
  * look as they did.
  */
-export function takeSlides(deck: Deck, wish: { from: Deck; after: Id | null; look: 'ours' | 'theirs' }, context: EditContext): Change[] {
-  const { from } = wish
+export function takeSlides(deck: Deck, input: { from: Deck; after: Id | null; look: 'ours' | 'theirs' }, context: EditContext): Change[] {
+  const { from } = input
   const siblings = slidesOf(deck)
   const coming = slidesOf(from)
-  const orders = ordersAt(siblings, wish.after === null ? 0 : siblings.findIndex(slide => slide.id === wish.after) + 1, coming.length)
+  const orders = ordersAt(siblings, input.after === null ? 0 : siblings.findIndex(slide => slide.id === input.after) + 1, coming.length)
   const changes: Change[] = []
   const layouts = new Map<Id, Id>()
   let order = orderLast(layoutsOf(deck))
@@ -83,7 +83,7 @@ export function takeSlides(deck: Deck, wish: { from: Deck; after: Id | null; loo
   const masterOrders = ordersAt(mastersOf(deck), Infinity, mastersOf(from).length)
   const masters = new Map<Id, Id>()
   mastersOf(from).forEach((master, index) => {
-    if (wish.look === 'ours') return
+    if (input.look === 'ours') return
     const id = context.id()
     masters.set(master.id, id)
     const theme = master.theme ?? deckTheme(from)
@@ -102,7 +102,7 @@ export function takeSlides(deck: Deck, wish: { from: Deck; after: Id | null; loo
   const own = layoutsOf(deck)
   const firstMaster = mastersOf(deck)[0]?.id ?? ''
   for (const layout of layoutsOf(from)) {
-    const same = wish.look === 'ours' ? own.find(other => other.family === layout.family && other.family !== '') : undefined
+    const same = input.look === 'ours' ? own.find(other => other.family === layout.family && other.family !== '') : undefined
     const id = same?.id ?? context.id()
     layouts.set(layout.id, id)
     if (!same) changes.push(...copyLayout(from, layout.id, masters.get(layout.master) ?? firstMaster, nextOrder(), id, context))

@@ -212,7 +212,7 @@ describe('edits', () => {
       putRecord('elements', textElement('a', slide!.id, ['1', '2', '3'])),
       putRecord('beats', beat({ id: 'b2', slide: slide!.id, order: 'b00' })),
     ])
-    const wish = {
+    const input = {
       element: 'a',
       after: first!.id,
       count: 3,
@@ -220,7 +220,7 @@ describe('edits', () => {
       start: 'advance' as const,
       cue: { effect: 'fade', options: {}, duration: 0.5, easing: { kind: 'linear' as const } },
     }
-    const next = applyChanges(deck, buildOnAdvance(deck, wish, countingContext('x')))
+    const next = applyChanges(deck, buildOnAdvance(deck, input, countingContext('x')))
     expect(beatsOf(next, slide!.id)).toHaveLength(4)
     expect(
       beatsOf(next, slide!.id)
@@ -231,7 +231,7 @@ describe('edits', () => {
       { from: 1, to: 1 },
       { from: 2, to: null },
     ])
-    const again = applyChanges(next, buildOnAdvance(next, wish, countingContext('y')))
+    const again = applyChanges(next, buildOnAdvance(next, input, countingContext('y')))
     expect(Object.keys(again.cues)).toHaveLength(3)
     expect(beatsOf(again, slide!.id)).toHaveLength(4)
   })

@@ -8,16 +8,16 @@ import { clip, pasteClipping } from './clipping'
  */
 export function duplicateElements(
   deck: Deck,
-  wish: { elements: readonly Id[]; slide: Id; offset: { x: number; y: number } },
+  input: { elements: readonly Id[]; slide: Id; offset: { x: number; y: number } },
   context: EditContext,
 ): Change[] {
-  const clipping = clip(deck, wish.elements)
+  const clipping = clip(deck, input.elements)
   if (!clipping) return []
-  const parents = new Set(wish.elements.map(id => deck.elements[id]?.parent))
+  const parents = new Set(input.elements.map(id => deck.elements[id]?.parent))
   const parent = parents.size === 1 ? [...parents][0] : undefined
   return pasteClipping(
     deck,
-    { clipping, owner: wish.slide, offset: wish.offset, ...(parent && deck.elements[parent]?.owner === wish.slide ? { parent } : {}) },
+    { clipping, owner: input.slide, offset: input.offset, ...(parent && deck.elements[parent]?.owner === input.slide ? { parent } : {}) },
     context,
   )
 }

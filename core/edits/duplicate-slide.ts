@@ -6,14 +6,14 @@ import { copySlideRecords } from './copy-slides'
  * Puts copies of slides, with their elements and whole scores, right after the last of them. The first copy's id is the first one asked
  * for.
  */
-export function duplicateSlides(deck: Deck, wish: { slides: readonly Id[] }, context: EditContext): Change[] {
+export function duplicateSlides(deck: Deck, input: { slides: readonly Id[] }, context: EditContext): Change[] {
   const slides = slidesOf(deck)
-  const wanted = slides.filter(slide => wish.slides.includes(slide.id))
+  const wanted = slides.filter(slide => input.slides.includes(slide.id))
   if (!wanted.length) return []
   const orders = ordersAt(slides, slides.indexOf(wanted.at(-1)!) + 1, wanted.length)
-  return copySlideRecords(onlySlides(deck, wish.slides), orders, layout => layout, context)
+  return copySlideRecords(onlySlides(deck, input.slides), orders, layout => layout, context)
 }
 
 /** Puts a copy of a slide right after it. The copy's id is the first one asked for. */
-export const duplicateSlide = (deck: Deck, wish: { slide: Id }, context: EditContext) =>
-  duplicateSlides(deck, { slides: [wish.slide] }, context)
+export const duplicateSlide = (deck: Deck, input: { slide: Id }, context: EditContext) =>
+  duplicateSlides(deck, { slides: [input.slide] }, context)

@@ -50,15 +50,15 @@ function mainColor({ kind, fields }: PickedLook): unknown {
 }
 
 /** Puts a look on elements: all of it on those of its kind, on others what they share with it, and its colour. */
-export function putLook(deck: Deck, wish: { look: PickedLook; elements: readonly Id[] }): Change[] {
-  return wish.elements.flatMap((id): Change[] => {
+export function putLook(deck: Deck, input: { look: PickedLook; elements: readonly Id[] }): Change[] {
+  return input.elements.flatMap((id): Change[] => {
     const element = deck.elements[id]
     if (!element) return []
-    const same = element.kind === wish.look.kind
+    const same = element.kind === input.look.kind
     const fields: Record<string, unknown> = same
-      ? { ...wish.look.fields }
-      : Object.fromEntries(general.map(field => [field, wish.look.fields[field]]))
-    const color = mainColor(wish.look)
+      ? { ...input.look.fields }
+      : Object.fromEntries(general.map(field => [field, input.look.fields[field]]))
+    const color = mainColor(input.look)
     if (!same && color) {
       if (element.kind === 'shape')
         Object.assign(fields, element.shape === 'line' ? { stroke: { ...(element.stroke ?? { width: 6 }), color } } : { fill: color })

@@ -42,34 +42,34 @@ export function pieceOf(deck: Deck, ids: readonly Id[]): Clipping | null {
  * Puts a piece onto a slide, in front: free, as parts of its own; or bound, as a group that follows the piece. The changes' elements that
  * stand in no other are what was put.
  */
-export function putPiece(deck: Deck, wish: { piece: Piece; owner: Id; bound: boolean }, context: EditContext): Change[] {
-  if (!wish.bound) return pasteClipping(deck, { clipping: wish.piece.content, owner: wish.owner }, context)
+export function putPiece(deck: Deck, input: { piece: Piece; owner: Id; bound: boolean }, context: EditContext): Change[] {
+  if (!input.bound) return pasteClipping(deck, { clipping: input.piece.content, owner: input.owner }, context)
   const id = context.id()
   const group: GroupElement = {
     id,
-    owner: wish.owner,
+    owner: input.owner,
     kind: 'group',
-    name: wish.piece.name,
-    order: orderLast(elementsOf(deck, wish.owner)),
-    piece: { id: wish.piece.id, version: wish.piece.version },
+    name: input.piece.name,
+    order: orderLast(elementsOf(deck, input.owner)),
+    piece: { id: input.piece.id, version: input.piece.version },
   }
   const put: Change = putRecord('elements', group)
-  return [put, ...pasteClipping(applyChanges(deck, [put]), { clipping: wish.piece.content, owner: wish.owner, parent: id }, context)]
+  return [put, ...pasteClipping(applyChanges(deck, [put]), { clipping: input.piece.content, owner: input.owner, parent: id }, context)]
 }
 
 /**
  * Lets bound groups show the newest version of their piece: what was in them goes, the new parts stand where the group began. Their own
  * place, order and motion stay.
  */
-export function renewPiece(deck: Deck, wish: { piece: Piece; groups?: readonly Id[] }, context: EditContext): Change[] {
+export function renewPiece(deck: Deck, input: { piece: Piece; groups?: readonly Id[] }, context: EditContext): Change[] {
   const bound = Object.values(deck.elements).filter(
     (element): element is GroupElement =>
       element.kind === 'group' &&
-      element.piece?.id === wish.piece.id &&
-      element.piece.version !== wish.piece.version &&
-      (!wish.groups || wish.groups.includes(element.id)),
+      element.piece?.id === input.piece.id &&
+      element.piece.version !== input.piece.version &&
+      (!input.groups || input.groups.includes(element.id)),
   )
-  const corner = cornerOf(wish.piece.content)
+  const corner = cornerOf(input.piece.content)
   let at = deck
   const made: Change[] = []
   const take = (changes: readonly Change[]) => {
@@ -85,7 +85,7 @@ export function renewPiece(deck: Deck, wish: { piece: Piece; groups?: readonly I
       pasteClipping(
         at,
         {
-          clipping: wish.piece.content,
+          clipping: input.piece.content,
           owner: group.owner,
           parent: group.id,
           offset: { x: before.left - corner.x, y: before.top - corner.y },
@@ -94,7 +94,7 @@ export function renewPiece(deck: Deck, wish: { piece: Piece; groups?: readonly I
       ),
     )
     take(dropElements(at, old))
-    take([setRecord('elements', group.id, { piece: { id: wish.piece.id, version: wish.piece.version } })])
+    take([setRecord('elements', group.id, { piece: { id: input.piece.id, version: input.piece.version } })])
   }
   return made
 }

@@ -8,12 +8,12 @@ import type { Box, Id } from '../values'
  */
 export function placeElements(
   deck: Deck,
-  wish: { boxes: Readonly<Record<Id, Box>>; flips?: Readonly<Record<Id, { across: boolean; down: boolean }>> },
+  input: { boxes: Readonly<Record<Id, Box>>; flips?: Readonly<Record<Id, { across: boolean; down: boolean }>> },
 ): Change[] {
-  return Object.entries(wish.boxes).flatMap(([id, box]): Change[] => {
+  return Object.entries(input.boxes).flatMap(([id, box]): Change[] => {
     const element = deck.elements[id]
     if (!element || element.locked || element.kind === 'group') return []
-    const flip = wish.flips?.[id]
+    const flip = input.flips?.[id]
     return [setRecord('elements', id, { box: tidyBox(box), ...(flip ? { flip: flip.across || flip.down ? flip : undefined } : {}) })]
   })
 }

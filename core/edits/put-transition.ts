@@ -25,9 +25,9 @@ function slidesWithin(deck: Deck, slide: Id, reach: TransitionReach): Id[] {
 }
 
 /** Lets slides come as one of them comes. */
-export function putTransition(deck: Deck, wish: { like: Id; reach: TransitionReach }): Change[] {
-  const { transition } = deck.slides[wish.like] ?? {}
-  return slidesWithin(deck, wish.like, wish.reach)
+export function putTransition(deck: Deck, input: { like: Id; reach: TransitionReach }): Change[] {
+  const { transition } = deck.slides[input.like] ?? {}
+  return slidesWithin(deck, input.like, input.reach)
     .filter(id => JSON.stringify(deck.slides[id]!.transition) !== JSON.stringify(transition))
     .map(id => setRecord('slides', id, { transition }))
 }

@@ -2,8 +2,8 @@ import { dropRecord, setRecord, beatsOf, cuesOf, type Change, type Deck } from '
 import { ordersAt, type Id } from '../values'
 
 /** Takes a beat away; its cues go to the beat before (or after, for the first). A slide keeps at least one beat. */
-export function removeBeat(deck: Deck, wish: { beat: Id }): Change[] {
-  const beat = deck.beats[wish.beat]
+export function removeBeat(deck: Deck, input: { beat: Id }): Change[] {
+  const beat = deck.beats[input.beat]
   if (!beat) return []
   const beats = beatsOf(deck, beat.slide)
   if (beats.length < 2) return []

@@ -17,4 +17,4 @@ export function dropCues(deck: Deck, cues: readonly Id[]): Change[] {
   return [...changes, ...[...gone].filter(id => deck.cues[id]).map(id => dropRecord('cues', id))]
 }
 
-export const removeCues = (deck: Deck, wish: { cues: readonly Id[] }) => dropCues(deck, wish.cues)
+export const removeCues = (deck: Deck, input: { cues: readonly Id[] }) => dropCues(deck, input.cues)

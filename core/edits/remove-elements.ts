@@ -38,4 +38,4 @@ export function dropElements(deck: Deck, elements: readonly Id[]): Change[] {
 }
 
 /** Takes elements away, with the cues that move them and the states they keep. */
-export const removeElements = (deck: Deck, wish: { elements: readonly Id[] }) => dropElements(deck, wish.elements)
+export const removeElements = (deck: Deck, input: { elements: readonly Id[] }) => dropElements(deck, input.elements)

@@ -4,8 +4,8 @@ import type { Id } from '../values'
 const drop = (table: 'slides' | 'beats' | 'cues' | 'elements' | 'states' | 'sounds', id: Id): Change => dropRecord(table, id)
 
 /** Takes slides away with everything on them; sounds that ran over them end where the neighbours stand. */
-export function removeSlides(deck: Deck, wish: { slides: readonly Id[] }): Change[] {
-  const gone = new Set(wish.slides.filter(id => deck.slides[id]))
+export function removeSlides(deck: Deck, input: { slides: readonly Id[] }): Change[] {
+  const gone = new Set(input.slides.filter(id => deck.slides[id]))
   const order = slidesOf(deck).map(slide => slide.id)
   const changes: Change[] = []
   for (const sound of Object.values(deck.sounds)) {

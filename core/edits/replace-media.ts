@@ -22,10 +22,10 @@ function swapped(value: unknown, from: string, to: string, natural: Natural | nu
 }
 
 /** Puts one media file in the place of another wherever the deck shows it; all else stays. `natural` is the new one's own size. */
-export function replaceMedia(deck: Deck, wish: { from: string; to: string; natural: Natural | null }): Change[] {
+export function replaceMedia(deck: Deck, input: { from: string; to: string; natural: Natural | null }): Change[] {
   return tableNames.flatMap(table =>
     Object.values(deck[table]).flatMap((record): Change[] => {
-      const made = swapped(record, wish.from, wish.to, wish.natural) as typeof record
+      const made = swapped(record, input.from, input.to, input.natural) as typeof record
       if (made === record) return []
       const fields = Object.fromEntries(Object.entries(made).filter(([key, value]) => (record as Record<string, unknown>)[key] !== value))
       return [setRecord(table, record.id as Id, fields)]

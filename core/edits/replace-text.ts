@@ -82,14 +82,17 @@ function replaced(paragraph: Paragraph, pattern: RegExp, by: string): Paragraph 
 }
 
 /** Replaces words in all texts, or in some; the texts' marks stay. Answers with the changes and how many places they touch. */
-export function replaceText(deck: Deck, wish: TextSearch & { by: string; elements?: readonly Id[] }): { changes: Change[]; count: number } {
-  const pattern = patternOf(wish)
-  const matches = findText(deck, wish).filter(match => !wish.elements || wish.elements.includes(match.element))
+export function replaceText(
+  deck: Deck,
+  input: TextSearch & { by: string; elements?: readonly Id[] },
+): { changes: Change[]; count: number } {
+  const pattern = patternOf(input)
+  const matches = findText(deck, input).filter(match => !input.elements || input.elements.includes(match.element))
   if (!pattern) return { changes: [], count: 0 }
   const changes = matches.map((match): Change => {
     const element = deck.elements[match.element] as Element & { text: TextDoc }
     return setRecord('elements', element.id, {
-      text: { type: 'doc', content: element.text.content.map(paragraph => replaced(paragraph, pattern, wish.by)) },
+      text: { type: 'doc', content: element.text.content.map(paragraph => replaced(paragraph, pattern, input.by)) },
     })
   })
   return { changes, count: matches.reduce((sum, match) => sum + match.count, 0) }

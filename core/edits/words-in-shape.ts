@@ -18,8 +18,8 @@ function colorOn(deck: Deck, owner: Id, fill: Paint | null | undefined): Color {
  * Lets a shape hold words: it becomes a text whose panel has its outline, fill and line, under the same id, so that its motion and what is
  * tied to it stay. Nothing where there is no such shape, or none that can hold words.
  */
-export function wordsInShape(deck: Deck, wish: { shape: Id }): Change[] {
-  const [record, shown] = [deck.elements[wish.shape], shownElement(deck, wish.shape)]
+export function wordsInShape(deck: Deck, input: { shape: Id }): Change[] {
+  const [record, shown] = [deck.elements[input.shape], shownElement(deck, input.shape)]
   if (record?.kind !== 'shape' || shown?.kind !== 'shape' || !canHoldWords(record)) return []
   const {
     kind: _,

@@ -47,11 +47,11 @@ const reach = { left: -49, top: -119, width: 98, height: 122 }
 
 /** A drawn person as parts in a view of their own, facing right; all poses of all bodies stand in the same view, on the same ground. */
 export function drawFigure(
-  wish: { look: FigureLook; /** By name, or on its way. */ pose: string | Pose; face?: Face },
+  input: { look: FigureLook; /** By name, or on its way. */ pose: string | Pose; face?: Face },
   palette: Palette,
 ): FigureDrawing {
   return {
-    parts: partsOf(wish.look, typeof wish.pose === 'string' ? poseNamed(wish.pose) : wish.pose, wish.face ?? restingFace, palette),
+    parts: partsOf(input.look, typeof input.pose === 'string' ? poseNamed(input.pose) : input.pose, input.face ?? restingFace, palette),
     view: [reach.left, reach.top, reach.width, reach.height],
   }
 }

@@ -36,7 +36,7 @@ export function settleAgendas(deck: Deck, context: EditContext): Change[] {
 }
 
 /** Lets a slide's items be the deck's chapters or slides; null leaves the words as they are, to be written by hand. */
-export function setAgenda(deck: Deck, wish: { slide: Id; from: Slide['agenda'] | null }, context: EditContext): Change[] {
-  const set = setFields(deck, { table: 'slides', id: wish.slide, fields: { agenda: wish.from ?? undefined } })
+export function setAgenda(deck: Deck, input: { slide: Id; from: Slide['agenda'] | null }, context: EditContext): Change[] {
+  const set = setFields(deck, { table: 'slides', id: input.slide, fields: { agenda: input.from ?? undefined } })
   return [...set, ...settleAgendas(applyChanges(deck, set), context)]
 }

@@ -213,20 +213,20 @@ function enterLines(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
 /** Lets what has no entrance yet come in as the rest does; nothing where nothing comes in. */
 export function extendBuild(
   deck: Deck,
-  wish: { slide: Id; how: Build; entries?: readonly (Entry | null)[] },
+  input: { slide: Id; how: Build; entries?: readonly (Entry | null)[] },
   context: EditContext,
 ): Change[] {
-  if (wish.how === 'none' || !beatsOf(deck, wish.slide).length) return []
-  if (groupsOf(deck, wish.slide).length) return enterItems(deck, wish.slide, wish.entries ?? [], wish.how, context)
-  const body = textFilling(deck, wish.slide, 'body')
-  return body && !entranceOf(deck, body.id).length ? enterLines(deck, wish.slide, wish.entries ?? [], wish.how, context) : []
+  if (input.how === 'none' || !beatsOf(deck, input.slide).length) return []
+  if (groupsOf(deck, input.slide).length) return enterItems(deck, input.slide, input.entries ?? [], input.how, context)
+  const body = textFilling(deck, input.slide, 'body')
+  return body && !entranceOf(deck, body.id).length ? enterLines(deck, input.slide, input.entries ?? [], input.how, context) : []
 }
 
 /** Lets the lines or items of a slide come in another way; beats that only their entrances stood in go. */
-export function buildSlide(deck: Deck, wish: { slide: Id; how: Build }, context: EditContext): Change[] {
-  const parts = [...groupsOf(deck, wish.slide).flat(), ...[textFilling(deck, wish.slide, 'body')].filter(body => body !== undefined)]
+export function buildSlide(deck: Deck, input: { slide: Id; how: Build }, context: EditContext): Change[] {
+  const parts = [...groupsOf(deck, input.slide).flat(), ...[textFilling(deck, input.slide, 'body')].filter(body => body !== undefined)]
   const cues = parts.flatMap(element => entranceOf(deck, element.id))
   const gone = cues.map(cue => cue.id)
-  const cleared = [...dropCues(deck, gone), ...dropEmptied(deck, wish.slide, gone)]
-  return [...cleared, ...extendBuild(applyChanges(deck, cleared), wish, context)]
+  const cleared = [...dropCues(deck, gone), ...dropEmptied(deck, input.slide, gone)]
+  return [...cleared, ...extendBuild(applyChanges(deck, cleared), input, context)]
 }

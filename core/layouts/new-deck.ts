@@ -21,20 +21,20 @@ const opening = ['title', 'list', 'chart', 'picture', 'statement']
 
 /** A new deck: a theme, a master with a rule at its foot, a few layouts, and one title slide. */
 export function newDeck(
-  wish: { title: string; purpose: Purpose; language?: string; audience?: Info['audience']; size?: Info['size']; theme?: Theme },
+  input: { title: string; purpose: Purpose; language?: string; audience?: Info['audience']; size?: Info['size']; theme?: Theme },
   context: EditContext,
 ): Deck {
-  const size = wish.size ?? { width: 1920, height: 1080 }
-  const theme = wish.theme ?? houseTheme
+  const size = input.size ?? { width: 1920, height: 1080 }
+  const theme = input.theme ?? houseTheme
   const empty: Deck = {
     info: {
       info: {
         id: 'info',
         format: formatVersion,
-        title: wish.title,
-        purpose: wish.purpose,
-        language: wish.language ?? 'en',
-        audience: wish.audience ?? 'public',
+        title: input.title,
+        purpose: input.purpose,
+        language: input.language ?? 'en',
+        audience: input.audience ?? 'public',
         size,
       },
     },
@@ -66,5 +66,5 @@ export function newDeck(
   )
   const opened = applyChanges(furnished, addSlide(furnished, { after: null, layout: layoutIdOf('title') }, context))
   const title = Object.values(opened.elements).find(element => element.placeholder === 'title' && opened.slides[element.owner])!
-  return applyChanges(opened, [setRecord('elements', title.id, { text: textOf([wish.title]) })])
+  return applyChanges(opened, [setRecord('elements', title.id, { text: textOf([input.title]) })])
 }

@@ -66,10 +66,10 @@ function restyled(old: readonly RichLine[], lines: readonly OutlineLine[]): Rich
 }
 
 /** Gives a slide the words of an outline; places that it lacks are made. */
-export function setOutlineSlide(deck: Deck, wish: { slide: Id; outline: OutlineSlide }, context: EditContext): Change[] {
-  const slide = deck.slides[wish.slide]
+export function setOutlineSlide(deck: Deck, input: { slide: Id; outline: OutlineSlide }, context: EditContext): Change[] {
+  const slide = deck.slides[input.slide]
   if (!slide) return []
-  const { title, lines, notes, chapter } = wish.outline
+  const { title, lines, notes, chapter } = input.outline
   const changes: Change[] = []
   const element = textFilling(deck, slide.id, 'title')
   if (element) {
@@ -119,15 +119,15 @@ export function setOutlineSlide(deck: Deck, wish: { slide: Id; outline: OutlineS
 /** Puts a slide with these words after another (first where null) in a family's layout. The slide's id is the first one asked for. */
 export function insertSlide(
   deck: Deck,
-  wish: { after: Id | null; family: LayoutFamily; outline: OutlineSlide },
+  input: { after: Id | null; family: LayoutFamily; outline: OutlineSlide },
   context: EditContext,
 ): { slide: Id; changes: Change[]; deck: Deck } {
-  const { layout, changes, deck: furnished } = withLayout(deck, wish.family)
-  const added = addSlide(furnished, { after: wish.after, layout }, context)
+  const { layout, changes, deck: furnished } = withLayout(deck, input.family)
+  const added = addSlide(furnished, { after: input.after, layout }, context)
   const put = added[0]
   const slide = put?.do === 'put' ? put.record.id : ''
   const standing = applyChanges(furnished, added)
-  const written = setOutlineSlide(standing, { slide, outline: wish.outline }, context)
+  const written = setOutlineSlide(standing, { slide, outline: input.outline }, context)
   return { slide, changes: [...changes, ...added, ...written], deck: applyChanges(standing, written) }
 }
 
@@ -135,20 +135,20 @@ export function insertSlide(
  * Puts slides with these words after a slide (first where null), each in the layout that suits its words best. Each is made
  * on a deck of its own with nothing but theme, master and layouts, so that the thousandth costs what the first does.
  */
-export function insertOutline(deck: Deck, wish: { after: Id | null; slides: readonly OutlineSlide[] }, context: EditContext): Change[] {
+export function insertOutline(deck: Deck, input: { after: Id | null; slides: readonly OutlineSlide[] }, context: EditContext): Change[] {
   const siblings = slidesOf(deck)
-  const at = wish.after === null ? 0 : siblings.findIndex(slide => slide.id === wish.after) + 1
-  const orders = ordersAt(siblings, at, wish.slides.length)
+  const at = input.after === null ? 0 : siblings.findIndex(slide => slide.id === input.after) + 1
+  const orders = ordersAt(siblings, at, input.slides.length)
   const transition = siblings[Math.max(0, at - 1)]?.transition
-  const chapters = wish.slides.filter(slide => slide.chapter).length > 1
+  const chapters = input.slides.filter(slide => slide.chapter).length > 1
   const changes: Change[] = []
   const shared = Object.fromEntries(Object.entries(deck.elements).filter(([, element]) => !deck.slides[element.owner]))
   let bare: Deck = { ...deck, slides: {}, elements: shared, beats: {}, cues: {}, states: {}, sounds: {} }
-  wish.slides.forEach((outline, index) => {
+  input.slides.forEach((outline, index) => {
     const words = {
       ...outline,
       first: at === 0 && index === 0,
-      last: index > 0 && index === wish.slides.length - 1,
+      last: index > 0 && index === input.slides.length - 1,
       language: infoOf(deck).language,
     }
     const { family } = propose(words)[0]!
@@ -173,16 +173,16 @@ export function insertOutline(deck: Deck, wish: { after: Id | null; slides: read
 }
 
 /** Makes a line of a slide the title of a slide of its own, which takes the lines that follow. */
-export function splitOutline(deck: Deck, wish: { slide: Id; line: number }, context: EditContext): Change[] {
-  const slide = deck.slides[wish.slide]
+export function splitOutline(deck: Deck, input: { slide: Id; line: number }, context: EditContext): Change[] {
+  const slide = deck.slides[input.slide]
   if (!slide) return []
   const { title, lines } = outlineOf(deck, slide)
-  const line = lines[wish.line]
+  const line = lines[input.line]
   if (!line) return []
-  const kept = setOutlineSlide(deck, { slide: slide.id, outline: { title, lines: lines.slice(0, wish.line) } }, context)
+  const kept = setOutlineSlide(deck, { slide: slide.id, outline: { title, lines: lines.slice(0, input.line) } }, context)
   const inserted = insertOutline(
     applyChanges(deck, kept),
-    { after: slide.id, slides: [{ title: line.text, lines: lines.slice(wish.line + 1) }] },
+    { after: slide.id, slides: [{ title: line.text, lines: lines.slice(input.line + 1) }] },
     context,
   )
   return [...kept, ...inserted]
@@ -204,16 +204,16 @@ export const isOnlyWords = (deck: Deck, slide: Id) =>
  * Makes a slide a line of the slide before it, followed by its own lines one level deeper. Nothing where it is the first or holds more than
  * words.
  */
-export function joinOutline(deck: Deck, wish: { slide: Id }, context: EditContext): Change[] {
+export function joinOutline(deck: Deck, input: { slide: Id }, context: EditContext): Change[] {
   const slides = slidesOf(deck)
-  const index = slides.findIndex(slide => slide.id === wish.slide)
+  const index = slides.findIndex(slide => slide.id === input.slide)
   const before = slides[index - 1]
-  if (!before || !isOnlyWords(deck, wish.slide)) return []
+  if (!before || !isOnlyWords(deck, input.slide)) return []
   const own = outlineOf(deck, slides[index]!)
   const above = outlineOf(deck, before)
   const lines = [...above.lines, { text: own.title, level: 1 }, ...own.lines.map(line => ({ ...line, level: Math.min(9, line.level + 1) }))]
   return [
     ...setOutlineSlide(deck, { slide: before.id, outline: { title: above.title, lines } }, context),
-    ...removeSlides(deck, { slides: [wish.slide] }),
+    ...removeSlides(deck, { slides: [input.slide] }),
   ]
 }

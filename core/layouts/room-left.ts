@@ -74,8 +74,8 @@ export function roomierLayouts(deck: Deck, slide: Id, context: TimingContext, mo
 }
 
 /** Parts a slide's lines over two slides of one layout and title, as evenly as lines at the top allow. */
-export function partSlide(deck: Deck, wish: { slide: Id }, context: EditContext): Change[] {
-  const record = deck.slides[wish.slide]
+export function partSlide(deck: Deck, input: { slide: Id }, context: EditContext): Change[] {
+  const record = deck.slides[input.slide]
   const family = record && familyOf(deck, record)
   if (!record || !family) return []
   const { title, lines } = outlineOf(deck, record)

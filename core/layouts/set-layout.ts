@@ -74,9 +74,9 @@ function movedInto(deck: Deck, slide: Slide, places: ReadonlyMap<string, Element
  * beats they had; what fills a placeholder that both layouts have goes on filling it, a picture or chart takes the first
  * free place of its kind; what has no place stays on the slide where it stood, unless it is empty.
  */
-export function setLayout(deck: Deck, wish: { slide: Id; layout: Id }, context: EditContext): Change[] {
-  const slide = deck.slides[wish.slide]
-  const layout = deck.layouts[wish.layout]
+export function setLayout(deck: Deck, input: { slide: Id; layout: Id }, context: EditContext): Change[] {
+  const slide = deck.slides[input.slide]
+  const layout = deck.layouts[input.layout]
   if (!slide || !layout) return []
   const lines = richLines(deck, slide.id)
   const [entries, how] = [entriesOf(deck, slide.id), buildOf(deck, slide.id)]
@@ -98,7 +98,7 @@ export function setLayout(deck: Deck, wish: { slide: Id; layout: Id }, context: 
 }
 
 /** Gives a slide the layout of a family, which comes into the deck where it is not there yet. */
-export function layOut(deck: Deck, wish: { slide: Id; family: LayoutFamily }, context: EditContext): Change[] {
-  const { layout, changes, deck: furnished } = withLayout(deck, wish.family)
-  return [...changes, ...setLayout(furnished, { slide: wish.slide, layout }, context)]
+export function layOut(deck: Deck, input: { slide: Id; family: LayoutFamily }, context: EditContext): Change[] {
+  const { layout, changes, deck: furnished } = withLayout(deck, input.family)
+  return [...changes, ...setLayout(furnished, { slide: input.slide, layout }, context)]
 }

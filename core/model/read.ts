@@ -4,7 +4,7 @@ import { mostRecords, tooMany } from './limits'
 import { failed, type Outcome } from '../values'
 import { deckSchema, tableNames, type Deck } from './records'
 import { mend } from './mend'
-import { formatVersion, upgrades } from './upgrades'
+import { formatOf, formatVersion, upgraded } from './upgrades'
 
 const placeOf = (issue: z.core.$ZodIssue) => issue.path.map(String).join(' › ') || 'the file as a whole'
 
@@ -19,16 +19,15 @@ export function readDeck(json: unknown): Outcome<{ deck: Deck; notes: string[] }
   for (const table of tableNames)
     if (Object.keys(raw[table] ?? {}).length > mostRecords[table]) return failed(`${tooMany(table)} Nothing was read.`)
   raw = cleanValue(raw)
-  const version = () => Number(((raw.info as Record<string, unknown> | undefined)?.info as Record<string, unknown> | undefined)?.format)
-  if (!Number.isInteger(version()) || version() < 1) return failed('This is not a deck: it does not say its format version.')
-  if (version() > formatVersion) {
+  const version = formatOf(raw)
+  if (!Number.isInteger(version) || version < 1) return failed('This is not a deck: it does not say its format version.')
+  if (version > formatVersion) {
     return failed(
-      `This deck was made by a newer Hailbank (format ${version()}, this one reads up to ${formatVersion}). Update this one, ` +
+      `This deck was made by a newer Hailbank (format ${version}, this one reads up to ${formatVersion}). Update this one, ` +
         'then read it again.',
     )
   }
-  while (version() < formatVersion) raw = upgrades[version()]!(raw)
-  const parsed = deckSchema.safeParse(raw)
+  const parsed = deckSchema.safeParse(upgraded(raw))
   if (!parsed.success) {
     const issue = parsed.error.issues[0]!
     return failed(`The deck is damaged at ${placeOf(issue)}: ${issue.message}. Nothing was changed.`)

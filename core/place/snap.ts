@@ -103,10 +103,10 @@ function equalGaps(axis: AxisName, moving: Span, others: readonly Span[], reach:
   const before = beside.filter(other => other.far <= moving.near + reach).sort((a, b) => b.far - a.far)
   const after = beside.filter(other => other.near >= moving.far - reach).sort((a, b) => a.near - b.near)
   const size = moving.far - moving.near
-  const wishes: Pull[] = []
+  const pulls: Pull[] = []
   const put = (near: number, measures: Measure[]) => {
     const shift = near - moving.near
-    if (Math.abs(shift) <= reach && measures.every(measure => measure.to > measure.from)) wishes.push({ shift, target: null, measures })
+    if (Math.abs(shift) <= reach && measures.every(measure => measure.to > measure.from)) pulls.push({ shift, target: null, measures })
   }
   const [left, right] = [before[0], after[0]]
   if (left && right) {
@@ -128,7 +128,7 @@ function equalGaps(axis: AxisName, moving: Span, others: readonly Span[], reach:
   }
   chain(left, before, false)
   chain(right, after, true)
-  return wishes.reduce<Pull | null>((best, wish) => (!best || Math.abs(wish.shift) < Math.abs(best.shift) ? wish : best), null)
+  return pulls.reduce<Pull | null>((best, pull) => (!best || Math.abs(pull.shift) < Math.abs(best.shift) ? pull : best), null)
 }
 
 const guideOf = (axis: AxisName, target: Target, bounds: Bounds): Guide => {

@@ -30,7 +30,7 @@ export const textSchema = new Schema({
         align: { default: null },
         start: { default: null },
         icon: { default: null },
-        lit: { default: null },
+        highlighted: { default: null },
       },
       parseDOM: [
         { tag: 'li', getAttrs: node => ({ level: Math.min(9, depthOf(node as unknown as ListItem)) }) },
@@ -40,7 +40,7 @@ export const textSchema = new Schema({
         'p',
         {
           'data-level': node.attrs.level,
-          ...(node.attrs.lit ? { 'data-lit': '' } : {}),
+          ...(node.attrs.highlighted ? { 'data-highlighted': '' } : {}),
           style: node.attrs.align ? `text-align:${node.attrs.align}` : '',
         },
         0,

@@ -88,9 +88,11 @@ function rolesOfDiagram(element: ShownElement & { kind: 'diagram' }): Role[] {
 const keysSaid = memoByRecords(
   (element: ShownElement) => [element],
   (element): ReadonlySet<string> => {
-    const { chart, ...rest } = element as ShownElement & { chart?: { litColor: Color; lit: readonly string[]; color: Color } }
-    // A diagram's options are read by `rolesOfDiagram`; a chart's lit colour is seen where something is lit.
-    const drawn = chart ? { ...rest, chart: { color: chart.color, ...(chart.lit.length ? { litColor: chart.litColor } : {}) } } : rest
+    const { chart, ...rest } = element as ShownElement & { chart?: { highlightColor: Color; highlighted: readonly string[]; color: Color } }
+    // A diagram's options are read by `rolesOfDiagram`; a chart's highlighted colour is seen where something is highlighted.
+    const drawn = chart
+      ? { ...rest, chart: { color: chart.color, ...(chart.highlighted.length ? { highlightColor: chart.highlightColor } : {}) } }
+      : rest
     return keysIn(drawn, element.kind === 'diagram' ? [...notPlaces, 'options'] : notPlaces)
   },
 )
@@ -174,13 +176,13 @@ const matches = (from: From) => (value: Record<string, unknown>) =>
  * which then says so itself. Its transparency stays; a tint stays where one role takes another's place, and goes where a value does.
  * A diagram is drawn in accents alone: where `to` is none, its own stay.
  */
-export function replaceColor(deck: Deck, wish: { from: From; to: Color }): Change[] {
-  const match = matches(wish.from)
+export function replaceColor(deck: Deck, input: { from: From; to: Color }): Change[] {
+  const match = matches(input.from)
   const exchange = (value: Record<string, unknown>) => {
     if (!match(value)) return undefined
     const alpha = value.alpha === undefined ? {} : { alpha: value.alpha }
-    const tint = value.tint !== undefined && 'role' in wish.to ? { tint: value.tint } : {}
-    return { ...wish.to, ...tint, ...alpha }
+    const tint = value.tint !== undefined && 'role' in input.to ? { tint: value.tint } : {}
+    return { ...input.to, ...tint, ...alpha }
   }
   const written = exchangeEverywhere(deck, exchange, notPlaces)
   const next = applyChanges(deck, written)
@@ -188,7 +190,7 @@ export function replaceColor(deck: Deck, wish: { from: From; to: Color }): Chang
     const own = new Map(elementsOf(next, slide.id).map(element => [element.id, element]))
     return shownElements(next, slide.id, true).flatMap((element): Change[] => {
       const record = own.get(element.id)
-      const fields = record ? fieldsGiven(next, element, record, wish, exchange) : {}
+      const fields = record ? fieldsGiven(next, element, record, input, exchange) : {}
       return Object.keys(fields).length ? [setRecord('elements', element.id, fields)] : []
     })
   })
@@ -200,7 +202,7 @@ function fieldsGiven(
   deck: Deck,
   element: ShownElement,
   record: Element,
-  wish: { from: From; to: Color },
+  input: { from: From; to: Color },
   exchange: (value: Record<string, unknown>) => unknown,
 ): Record<string, unknown> {
   const fields: Record<string, unknown> = {}
@@ -212,19 +214,19 @@ function fieldsGiven(
   if (
     element.kind === 'diagram' &&
     !element.options?.each &&
-    'role' in wish.from &&
-    'role' in wish.to &&
-    accents.includes(wish.to.role) &&
-    rolesOfDiagram(element).includes(wish.from.role)
+    'role' in input.from &&
+    'role' in input.to &&
+    accents.includes(input.to.role) &&
+    rolesOfDiagram(element).includes(input.from.role)
   )
-    fields.options = { ...element.options, role: wish.to.role }
+    fields.options = { ...element.options, role: input.to.role }
   return fields
 }
 
 /** How many of the places where a colour is seen cannot take another: diagrams that are drawn in accents alone, or in each in turn. */
-export const placesThatStay = (deck: Deck, wish: { from: From; to: Color }): number => {
-  const key = 'hex' in wish.from ? wish.from.hex.toLowerCase() : wish.from.role
-  return colorsInUse(applyChanges(deck, replaceColor(deck, wish))).find(use => (use.role ?? use.hex) === key)?.count ?? 0
+export const placesThatStay = (deck: Deck, input: { from: From; to: Color }): number => {
+  const key = 'hex' in input.from ? input.from.hex.toLowerCase() : input.from.role
+  return colorsInUse(applyChanges(deck, replaceColor(deck, input))).find(use => (use.role ?? use.hex) === key)?.count ?? 0
 }
 
 /** The role whose colour is nearest to a value (#rrggbb), and how far it is away (OKLab). */
@@ -234,10 +236,10 @@ export function nearestRole(hex: string, deck: Deck): { role: Role; distance: nu
 }
 
 /** Makes a value (#rrggbb) the colour of a role and lets all places of it name the role. */
-export function turnIntoRole(deck: Deck, wish: { hex: string; role: Role }): Change[] {
+export function turnIntoRole(deck: Deck, input: { hex: string; role: Role }): Change[] {
   const theme = deckTheme(deck)
   return [
-    ...replaceColor(deck, { from: { hex: wish.hex }, to: { role: wish.role } }),
-    setRecord('theme', 'theme', { palette: { ...theme.palette, [wish.role]: wish.hex.toLowerCase() } }),
+    ...replaceColor(deck, { from: { hex: input.hex }, to: { role: input.role } }),
+    setRecord('theme', 'theme', { palette: { ...theme.palette, [input.role]: input.hex.toLowerCase() } }),
   ]
 }

@@ -46,25 +46,25 @@ export function fontsInUse(deck: Deck): FontUse[] {
 const familyFields = new Set(['family', 'display', 'body', 'mono'])
 
 /** A value with a family's name exchanged wherever it names a font; faces of one's own keep theirs. */
-function renamed(value: unknown, wish: { from: string; to: string }): unknown {
+function renamed(value: unknown, input: { from: string; to: string }): unknown {
   if (Array.isArray(value)) {
-    const next = value.map(item => renamed(item, wish))
+    const next = value.map(item => renamed(item, input))
     return next.every((item, index) => item === value[index]) ? value : next
   }
   if (typeof value !== 'object' || value === null) return value
   const entries = Object.entries(value).map(([key, item]): [string, unknown] => [
     key,
-    key === 'faces' ? item : item === wish.from && familyFields.has(key) ? wish.to : renamed(item, wish),
+    key === 'faces' ? item : item === input.from && familyFields.has(key) ? input.to : renamed(item, input),
   ])
   return entries.every(([key, item]) => item === (value as Record<string, unknown>)[key]) ? value : Object.fromEntries(entries)
 }
 
 /** Replaces a family of fonts in all places. */
-export function replaceFont(deck: Deck, wish: { from: string; to: string }): Change[] {
+export function replaceFont(deck: Deck, input: { from: string; to: string }): Change[] {
   const changes: Change[] = []
   eachLookRecord(deck, (table, record) => {
     if (table === 'layouts') return
-    const next = renamed(record, wish) as Record<string, unknown>
+    const next = renamed(record, input) as Record<string, unknown>
     const fields = Object.fromEntries(
       Object.entries(next).filter(([field, value]) => value !== (record as unknown as Record<string, unknown>)[field]),
     )

@@ -22,8 +22,8 @@ import type { LayoutFamily } from '../layouts/catalogue'
 export const slidesOfLayout = (deck: Deck, layout: Id) => slidesOf(deck).filter(slide => slide.layout === layout)
 
 /** Copies a layout with its parts right after it. The copy's id is the first one asked for. */
-export function duplicateLayout(deck: Deck, wish: { layout: Id }, context: EditContext): Change[] {
-  const layout = deck.layouts[wish.layout]
+export function duplicateLayout(deck: Deck, input: { layout: Id }, context: EditContext): Change[] {
+  const layout = deck.layouts[input.layout]
   if (!layout) return []
   const layouts = layoutsOf(deck)
   const id = context.id()
@@ -34,13 +34,13 @@ export function duplicateLayout(deck: Deck, wish: { layout: Id }, context: EditC
 }
 
 /** Puts a new layout at the end: a title and nothing else. Its id is the first one asked for. */
-export function addLayout(deck: Deck, wish: { master: Id; name: string }, context: EditContext): Change[] {
+export function addLayout(deck: Deck, input: { master: Id; name: string }, context: EditContext): Change[] {
   const layouts = layoutsOf(deck)
   const id = context.id()
   const { margin } = deckTheme(deck)
   const { width, height } = infoOf(deck).size
   return [
-    putRecord('layouts', { id, master: wish.master, name: wish.name.slice(0, 120), family: '', order: orderAt(layouts, layouts.length) }),
+    putRecord('layouts', { id, master: input.master, name: input.name.slice(0, 120), family: '', order: orderAt(layouts, layouts.length) }),
     putRecord('elements', {
       id: context.id(),
       owner: id,
@@ -58,25 +58,25 @@ export function addLayout(deck: Deck, wish: { master: Id; name: string }, contex
 }
 
 /** Takes a layout away; its slides go to another one, with their words. Nothing where it is the last. */
-export function removeLayout(deck: Deck, wish: { layout: Id; heir: Id }, context: EditContext): Change[] {
-  if (!deck.layouts[wish.layout] || !deck.layouts[wish.heir] || wish.layout === wish.heir) return []
+export function removeLayout(deck: Deck, input: { layout: Id; heir: Id }, context: EditContext): Change[] {
+  if (!deck.layouts[input.layout] || !deck.layouts[input.heir] || input.layout === input.heir) return []
   const changes: Change[] = []
   let now = deck
-  for (const slide of slidesOfLayout(deck, wish.layout)) {
-    const moved = setLayout(now, { slide: slide.id, layout: wish.heir }, context)
+  for (const slide of slidesOfLayout(deck, input.layout)) {
+    const moved = setLayout(now, { slide: slide.id, layout: input.heir }, context)
     changes.push(...moved)
     now = applyChanges(now, moved)
   }
   return [
     ...changes,
-    ...elementsOf(deck, wish.layout).map((element): Change => dropRecord('elements', element.id)),
-    dropRecord('layouts', wish.layout),
+    ...elementsOf(deck, input.layout).map((element): Change => dropRecord('elements', element.id)),
+    dropRecord('layouts', input.layout),
   ]
 }
 
 /** Copies a master with its parts; its layouts stay with the one they have. The copy's id is the first one asked for. */
-export function duplicateMaster(deck: Deck, wish: { master: Id }, context: EditContext): Change[] {
-  const master = deck.masters[wish.master]
+export function duplicateMaster(deck: Deck, input: { master: Id }, context: EditContext): Change[] {
+  const master = deck.masters[input.master]
   if (!master) return []
   const masters = mastersOf(deck)
   const id = context.id()
@@ -87,14 +87,14 @@ export function duplicateMaster(deck: Deck, wish: { master: Id }, context: EditC
 }
 
 /** Takes a master away; its layouts go to another one. Nothing where it is the last. */
-export function removeMaster(deck: Deck, wish: { master: Id; heir: Id }): Change[] {
-  if (!deck.masters[wish.master] || !deck.masters[wish.heir] || wish.master === wish.heir) return []
+export function removeMaster(deck: Deck, input: { master: Id; heir: Id }): Change[] {
+  if (!deck.masters[input.master] || !deck.masters[input.heir] || input.master === input.heir) return []
   return [
     ...layoutsOf(deck)
-      .filter(layout => layout.master === wish.master)
-      .map((layout): Change => setRecord('layouts', layout.id, { master: wish.heir })),
-    ...elementsOf(deck, wish.master).map((element): Change => dropRecord('elements', element.id)),
-    dropRecord('masters', wish.master),
+      .filter(layout => layout.master === input.master)
+      .map((layout): Change => setRecord('layouts', layout.id, { master: input.heir })),
+    ...elementsOf(deck, input.master).map((element): Change => dropRecord('elements', element.id)),
+    dropRecord('masters', input.master),
   ]
 }
 
@@ -102,9 +102,9 @@ export function removeMaster(deck: Deck, wish: { master: Id; heir: Id }): Change
  * Lets a layout arrange its slides' lines as the items of a family, within a place for them that is added where it has
  * none; its slides' words go into the new places.
  */
-export function arrangeLayout(deck: Deck, wish: { layout: Id; family: LayoutFamily }, context: EditContext): Change[] {
-  const layout = deck.layouts[wish.layout]
-  if (!layout || !wish.family.arrange) return []
+export function arrangeLayout(deck: Deck, input: { layout: Id; family: LayoutFamily }, context: EditContext): Change[] {
+  const layout = deck.layouts[input.layout]
+  if (!layout || !input.family.arrange) return []
   const { margin } = deckTheme(deck)
   const { width, height } = infoOf(deck).size
   const own = elementsOf(deck, layout.id)
@@ -119,7 +119,7 @@ export function arrangeLayout(deck: Deck, wish: { layout: Id; family: LayoutFami
     box: { x: margin, y, width: width - 2 * margin, height: height - margin - y, angle: 0 },
   }
   const changes: Change[] = [
-    setRecord('layouts', layout.id, { family: wish.family.name }),
+    setRecord('layouts', layout.id, { family: input.family.name }),
     ...(own.some(element => element.placeholder === 'items') ? [] : [putRecord('elements', place)]),
     ...own.filter(element => element.placeholder === 'body').map((element): Change => dropRecord('elements', element.id)),
   ]

@@ -47,8 +47,8 @@ function replaceParts(deck: Deck, owner: Id, parts: readonly Element[], context:
  * the theme has of the same family or name. Layouts that it has not are placed anew by their family, in the new theme.
  * Slides keep their words, their layouts and their own departures.
  */
-export function putTheme(deck: Deck, wish: { from: Deck }, context: EditContext): Change[] {
-  const { from } = wish
+export function putTheme(deck: Deck, input: { from: Deck }, context: EditContext): Change[] {
+  const { from } = input
   const theme = deckTheme(from)
   const changes: Change[] = [putRecord('theme', theme)]
   const [master] = mastersOf(deck)

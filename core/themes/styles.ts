@@ -29,8 +29,8 @@ export function styleOfPlace(deck: Deck, element: TextElement): string {
 export const departuresOf = (deck: Deck): Departure[] => Object.keys(deck.elements).flatMap(id => departureOf(deck, id) ?? [])
 
 /** Lets texts follow their styles again. */
-export const returnToStyle = (deck: Deck, wish: { elements: readonly Id[] }): Change[] =>
-  wish.elements.flatMap(id => {
+export const returnToStyle = (deck: Deck, input: { elements: readonly Id[] }): Change[] =>
+  input.elements.flatMap(id => {
     const departure = departureOf(deck, id)
     return departure
       ? [
@@ -44,8 +44,8 @@ export const returnToStyle = (deck: Deck, wish: { elements: readonly Id[] }): Ch
   })
 
 /** Takes what a text has of its own into its style, so that all texts of the style follow. */
-export function takeIntoStyle(deck: Deck, wish: { element: Id }): Change[] {
-  const departure = departureOf(deck, wish.element)
+export function takeIntoStyle(deck: Deck, input: { element: Id }): Change[] {
+  const departure = departureOf(deck, input.element)
   if (!departure) return []
   const name = departure.style
   const { element } = departure
@@ -70,12 +70,12 @@ export const usesOfStyle = (deck: Deck, name: string): Id[] =>
   Object.values(deck.elements).flatMap(element => (element.kind === 'text' && element.style === name ? [element.id] : []))
 
 /** Takes a style away; texts of it are set in another. */
-export function removeStyle(deck: Deck, wish: { style: string; heir: string }): Change[] {
+export function removeStyle(deck: Deck, input: { style: string; heir: string }): Change[] {
   const theme = deckTheme(deck)
-  const { [wish.style]: gone, ...styles } = theme.textStyles
-  if (!gone || !styles[wish.heir]) return []
+  const { [input.style]: gone, ...styles } = theme.textStyles
+  if (!gone || !styles[input.heir]) return []
   return [
     setRecord('theme', 'theme', { textStyles: styles }),
-    ...usesOfStyle(deck, wish.style).map((id): Change => setRecord('elements', id, { style: wish.heir })),
+    ...usesOfStyle(deck, input.style).map((id): Change => setRecord('elements', id, { style: input.heir })),
   ]
 }

@@ -145,9 +145,9 @@ describe('colours in use', () => {
           height: null,
           aggregate: 'sum',
           order: 'data',
-          lit: [],
+          highlighted: [],
           color: { role: 'accent1' },
-          litColor: { role: 'accent3' },
+          highlightColor: { role: 'accent3' },
           format: { decimals: 0, scale: 'none', prefix: '', suffix: '' },
           labels: 'all',
           total: false,
@@ -183,7 +183,7 @@ describe('colours in use', () => {
     const { role } = deckTheme(base).textStyles.body!.bullet.color as { role: 'accent1' }
     expect(use(listed, role)!.places.map(place => place.name)).toContain('points')
     expect(use(applyChanges(listed, replaceColor(listed, { from: { role }, to: { role: 'accent5' } })), role)?.count ?? 0).toBe(0)
-    // A lit colour of a chart in which nothing is lit is not seen.
+    // A highlighted colour of a chart in which nothing is highlighted is not seen.
     expect(use(seen, 'accent3')?.places.some(place => place.name === 'Bars') ?? false).toBe(false)
   })
 

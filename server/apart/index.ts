@@ -1,14 +1,14 @@
 import path from 'node:path'
 import { MessageChannel } from 'node:worker_threads'
 import { Piscina } from 'piscina'
-import { Refusal } from '../refusal'
+import { UserError } from '../user-error'
 import type * as tasks from './tasks'
 
 export type Tasks = typeof tasks
 export type { FaceWithBytes } from './tasks'
 
 /** What took longer, or more memory, than it may; the message is for the person who asked for it. */
-export class TooHeavy extends Refusal {
+export class TooHeavy extends UserError {
   constructor(what: string) {
     super(422, `${what} is too intricate to be read here. Save it simpler, then try again.`)
   }
@@ -27,14 +27,14 @@ const threads = () =>
     resourceLimits: { maxOldGenerationSizeMb: 1024, stackSizeMb: 8 },
   }))
 
-const busy = () => new Refusal(503, 'The server has too much to read at the moment. Try again in a minute.')
+const busy = () => new UserError(503, 'The server has too much to read at the moment. Try again in a minute.')
 /** How long a task waits for its turn, and for its thread to be there, s. */
 const longestWait = 300
 
 /**
  * Does a task in a thread of its own; one that takes longer than `seconds` from its beginning, or more than a gigabyte, is ended and
  * throws `TooHeavy`. The time that it waits for its turn, or for a thread to start, does not count: what was given is not the cause of
- * that; after five minutes of it a `Refusal` says that the server is busy. `what` names what was to be read, for the sentence.
+ * that; after five minutes of it a `UserError` says that the server is busy. `what` names what was to be read, for the sentence.
  */
 export async function apart<T extends keyof Tasks>(
   task: T,

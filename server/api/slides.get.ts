@@ -4,12 +4,12 @@ import { outlineOf } from '../../core/layouts'
 import { readAs, requireViewer } from '../access'
 import { decksWithWords } from '../database/decks'
 
-const wish = z.object({ words: z.string().trim().min(2).max(200) })
+const input = z.object({ words: z.string().trim().min(2).max(200) })
 
 /** Slides of all decks in which every word asked for stands, in title, lines or notes. */
 export default defineEventHandler(async event => {
   await requireViewer(event)
-  const words = readAs(wish, getQuery(event)).words.toLocaleLowerCase().split(/\s+/)
+  const words = readAs(input, getQuery(event)).words.toLocaleLowerCase().split(/\s+/)
   const found = []
   for (const { id, title, snapshot } of await decksWithWords(words)) {
     for (const slide of slidesOf(snapshot)) {

@@ -25,7 +25,7 @@ import {
   restoreDeck,
   snapshotOf,
   updatesOf,
-  type DeckWish,
+  type DeckFilter,
 } from './decks'
 import { addPerson } from './people'
 
@@ -40,7 +40,7 @@ async function deckOf(title = 'Spring timetable', person: string | null = null) 
 const bytes = async (id: string, after = 0) => (await updatesOf(id, after)).map(({ content }) => [...content!])
 
 const all = { find: '', removed: false, by: 'changed', from: 0, count: 100 } as const
-const found = async (wish: Partial<DeckWish>) => (await findDecks({ ...all, ...wish })).decks
+const found = async (input: Partial<DeckFilter>) => (await findDecks({ ...all, ...input })).decks
 
 describe('a deck in the database', () => {
   it('is in the list until it is removed, and again when it is restored', async () => {

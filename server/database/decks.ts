@@ -2,7 +2,7 @@ import { outlineOf } from '../../core/layouts'
 import { infoOf, cleanText, purposeSchema, slidesOf, type Deck } from '../../core/model'
 import { tablesOf } from '../../core/formats/deck-file'
 import { coverOf } from '../decks/cover'
-import { Refusal } from '../refusal'
+import { UserError } from '../user-error'
 import { database, jsonOf, type Sql } from './connection'
 import { numberWords } from '../../core/values'
 
@@ -26,7 +26,7 @@ export interface DeckRow {
 }
 
 /** What is asked of the list of decks: what all of it must fit, how it is ordered, and which part of it. */
-export interface DeckWish {
+export interface DeckFilter {
   /** Words that all stand in the title, on slides or in notes. */
   find: string
   folder?: string
@@ -75,22 +75,22 @@ const orders = {
 }
 
 /** The decks that fit what is asked, as many as are asked for, and how many there are. */
-export async function findDecks(wish: DeckWish): Promise<{ total: number; decks: DeckRow[] }> {
+export async function findDecks(filter: DeckFilter): Promise<{ total: number; decks: DeckRow[] }> {
   await completeLists()
   const sql = database()
-  const words = wish.find.split(/\s+/).filter(Boolean).map(likeWord)
+  const words = filter.find.split(/\s+/).filter(Boolean).map(likeWord)
   const rows = await sql<(DeckRow & { total: number })[]>`
     select decks.id, title, purpose, folder, changed_at, removed_at, slides, cover, cover_tables as tables,
       (select max(number) from deck_versions where deck = decks.id) as version,
       case when people.id is null then null else json_build_object('id', people.id, 'name', people.name) end as owner,
       count(*) over ()::int as total
     from decks left join people on people.id = decks.created_by
-    where (removed_at is not null) = ${wish.removed}
-      ${wish.folder === undefined ? sql`` : sql`and folder = ${wish.folder}`}
-      ${wish.purpose === undefined ? sql`` : sql`and purpose = ${wish.purpose}`}
-      ${wish.owner === undefined ? sql`` : sql`and created_by = ${wish.owner}`}
+    where (removed_at is not null) = ${filter.removed}
+      ${filter.folder === undefined ? sql`` : sql`and folder = ${filter.folder}`}
+      ${filter.purpose === undefined ? sql`` : sql`and purpose = ${filter.purpose}`}
+      ${filter.owner === undefined ? sql`` : sql`and created_by = ${filter.owner}`}
       ${words.length ? sql`and title || chr(10) || words ilike all (${words})` : sql``}
-    order by ${orders[wish.by](sql)} limit ${wish.count} offset ${wish.from}`
+    order by ${orders[filter.by](sql)} limit ${filter.count} offset ${filter.from}`
   return { total: rows[0]?.total ?? 0, decks: rows.map(({ total: _, ...row }) => row) }
 }
 
@@ -178,7 +178,7 @@ export async function insertDeck(deck: StoredDeck, sql: Sql = database()) {
       { count: number }[]
     >`select count(*)::int as count from decks where created_by = ${deck.person} and removed_at is null`
     if (made!.count >= mostDecks)
-      throw new Refusal(
+      throw new UserError(
         429,
         `You have made ${numberWords(mostDecks)} decks, as many as one person may keep here. Remove some of them first.`,
       )

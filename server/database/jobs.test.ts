@@ -28,7 +28,7 @@ beforeEach(async () => {
   person ||= (await addPerson({ name: 'Ines', email: 'ines@velmoor.example', role: 'editor', passwordHash: null }))!.id
   await database()`delete from jobs`
 })
-const film = () => addJob({ kind: 'film', deck: null, name: 'A film', wish: { side: 720 }, person })
+const film = () => addJob({ kind: 'film', deck: null, name: 'A film', input: { side: 720 }, person })
 const state = async (id: string) => (await jobById(id))!.state
 /** As if so much time had gone by since anything happened to it. */
 const later = (id: string, seconds: number) =>
@@ -41,7 +41,7 @@ describe('a job', () => {
   it('is taken up by one worker, however many ask at once', async () => {
     const id = await film()
     const taken = await Promise.all(Array.from({ length: 6 }, () => takeJob(id)))
-    expect(taken.filter(Boolean)).toEqual([expect.objectContaining({ id, kind: 'film', wish: { side: 720 }, attempts: 1 })])
+    expect(taken.filter(Boolean)).toEqual([expect.objectContaining({ id, kind: 'film', input: { side: 720 }, attempts: 1 })])
     expect(await state(id)).toBe('working')
   })
 

@@ -31,12 +31,12 @@ export async function addJob(job: {
   kind: Job['kind']
   deck: string | null
   name: string
-  wish: unknown
+  input: unknown
   person: string
 }): Promise<string> {
   const sql = database()
-  const [row] = await sql<{ id: string }[]>`insert into jobs (kind, deck, name, wish, person)
-    values (${job.kind}, ${job.deck}, ${job.name}, ${jsonOf(job.wish)}, ${job.person}) returning id`
+  const [row] = await sql<{ id: string }[]>`insert into jobs (kind, deck, name, input, person)
+    values (${job.kind}, ${job.deck}, ${job.name}, ${jsonOf(job.input)}, ${job.person}) returning id`
   return row!.id
 }
 
@@ -52,11 +52,13 @@ export async function jobById(id: string): Promise<Job | undefined> {
 /** Takes up a job that waits; nothing where somebody else has it or it is over. */
 export async function takeJob(
   id: string,
-): Promise<{ id: string; kind: Job['kind']; wish: unknown; name: string; person: string | null; attempts: number } | undefined> {
-  const [row] = await database()<{ id: string; kind: Job['kind']; wish: unknown; name: string; person: string | null; attempts: number }[]>`
+): Promise<{ id: string; kind: Job['kind']; input: unknown; name: string; person: string | null; attempts: number } | undefined> {
+  const [row] = await database()<
+    { id: string; kind: Job['kind']; input: unknown; name: string; person: string | null; attempts: number }[]
+  >`
     update jobs
       set state = 'working', attempts = attempts + 1, done = 0, message = '', held_until = now() + ${`${heldFor} seconds`}::interval
-    where id = ${id} and state = 'waiting' returning id, kind, wish, name, person, attempts`
+    where id = ${id} and state = 'waiting' returning id, kind, input, name, person, attempts`
   return row
 }
 

@@ -2,7 +2,7 @@ import { open } from 'node:fs/promises'
 import type { Dominant } from '../../core/color'
 import { voicesOf, type Deck } from '../../core/model'
 import type { Traced } from '../../core/drawing'
-import { Refusal } from '../refusal'
+import { UserError } from '../user-error'
 import { database, jsonOf, type Sql } from './connection'
 
 export interface MediaRow {
@@ -46,7 +46,7 @@ async function withinRoom(sql: Sql, person: string) {
   const [kept] = await sql<{ bytes: number }[]>`select coalesce(sum(bytes), 0)::bigint as bytes from media where created_by = ${person}`
   const room = roomOfPerson()
   if (kept!.bytes > room)
-    throw new Refusal(
+    throw new UserError(
       413,
       `Your files have more than the ${Math.round(room / 1024 ** 3)} GB that one person may keep here, so this one was not ` +
         'taken. Delete some in Media or of the films you made, or ask who runs the server for more room.',

@@ -71,7 +71,7 @@ export interface Encoder {
   kill(): void
 }
 
-export interface EncoderWish {
+export interface EncoderInput {
   format: Encoded
   rate: number
   size: { width: number; height: number }
@@ -87,10 +87,10 @@ export interface EncoderWish {
  * Encodes a film of exactly so many frames. Of a long hold one second is encoded, and then stands in the film as often as it
  * lasts; animations of pictures, which need all of theirs at once, are encoded in one go.
  */
-export const startEncoder = (wish: EncoderWish): Encoder => new PartwiseEncoder(wish)
+export const startEncoder = (input: EncoderInput): Encoder => new PartwiseEncoder(input)
 
 class PartwiseEncoder implements Encoder {
-  readonly #wish: EncoderWish
+  readonly #input: EncoderInput
   readonly #film: boolean
   readonly #parts: readonly FilmPart[]
   /** What the film is joined of, in order. */
@@ -100,10 +100,10 @@ class PartwiseEncoder implements Encoder {
   #running: { part: FilmPart; encoder: Running; writer: ReturnType<typeof pictureWriter> } | null = null
   #last: Buffer | null = null
 
-  constructor(wish: EncoderWish) {
-    this.#wish = wish
-    this.#film = wish.format === 'mp4' || wish.format === 'webm'
-    this.#parts = this.#film ? filmParts(wish.repeats, wish.rate) : [{ kind: 'drawn', from: 0, until: wish.repeats.length }]
+  constructor(input: EncoderInput) {
+    this.#input = input
+    this.#film = input.format === 'mp4' || input.format === 'webm'
+    this.#parts = this.#film ? filmParts(input.repeats, input.rate) : [{ kind: 'drawn', from: 0, until: input.repeats.length }]
   }
 
   async picture(frame: number, jpeg: Buffer) {
@@ -115,7 +115,7 @@ class PartwiseEncoder implements Encoder {
   }
 
   async end() {
-    const { repeats, rate, folder, format, sound, into } = this.#wish
+    const { repeats, rate, folder, format, sound, into } = this.#input
     await this.#goTo(repeats.length)
     if (!this.#film) return
     const names = path.join(folder, 'parts.txt')
@@ -130,12 +130,12 @@ class PartwiseEncoder implements Encoder {
   }
 
   #fileOf(index: number) {
-    return this.#film ? path.join(this.#wish.folder, `part-${index}.${this.#wish.format}`) : this.#wish.into
+    return this.#film ? path.join(this.#input.folder, `part-${index}.${this.#input.format}`) : this.#input.into
   }
 
   /** Begins the part that is next; `first`: the picture that it opens with. */
   async #begin(part: FilmPart, first: Buffer | null) {
-    const { format, rate, size } = this.#wish
+    const { format, rate, size } = this.#input
     const frames = framesOf(part, rate)
     const encoder = run([
       ...words('-f matroska -i -'),
@@ -153,7 +153,7 @@ class PartwiseEncoder implements Encoder {
   async #close() {
     if (!this.#running) return
     const { part, encoder, writer } = this.#running
-    await writer.end(framesOf(part, this.#wish.rate))
+    await writer.end(framesOf(part, this.#input.rate))
     await encoder.end()
     this.#running = null
   }
@@ -164,7 +164,7 @@ class PartwiseEncoder implements Encoder {
       // A part that shows nothing new of its own is a hold, or what was left of one.
       if (part.kind === 'held' || !this.#running) await this.#begin(part, this.#last)
       await this.#close()
-      const entry = { file: this.#fileOf(this.#at), frames: framesOf(part, this.#wish.rate) }
+      const entry = { file: this.#fileOf(this.#at), frames: framesOf(part, this.#input.rate) }
       for (let time = 0; time < (part.kind === 'held' ? part.times : 1); time++) this.#list.push(entry)
       this.#at++
     }

@@ -8,7 +8,7 @@ import { Refused, type Progress } from './progress'
 import { Stuck, unlessStuck } from './stuck'
 import { convertClip } from '../media/convert'
 import { log, logError } from '../log'
-import { Refusal } from '../refusal'
+import { UserError } from '../user-error'
 import { hashOfFile } from '../media/hash-file'
 import { inFolder } from '../media/in-file'
 
@@ -36,7 +36,7 @@ function progressOf(id: string): { progress: Progress; alive: () => void } {
 
 /** What went wrong, in one sentence for a person. */
 export function sentence(error: unknown): string {
-  if (error instanceof Refused || error instanceof Refusal) return error.message
+  if (error instanceof Refused || error instanceof UserError) return error.message
   const said = error instanceof Error ? `${(error as NodeJS.ErrnoException).code ?? ''} ${error.message}` : String(error)
   if (/ENOSPC|no space left|disk full|53100/i.test(said))
     return 'The server’s disk is full. Make room on it, then try again; nothing that you made is lost.'
@@ -63,7 +63,7 @@ export async function runJob(id: string) {
           further()
           await progress(...now)
         }
-        const made = job.kind === 'film' ? await film(job.wish, folder, told) : await convertClip(job, folder, told)
+        const made = job.kind === 'film' ? await film(job.input, folder, told) : await convertClip(job, folder, told)
         further()
         await keepMediaFile(made.row, made.file, job.person, job.kind === 'film')
         await made.kept?.()
@@ -83,11 +83,11 @@ export async function runJob(id: string) {
 }
 
 async function film(
-  wish: unknown,
+  input: unknown,
   folder: string,
   progress: Progress,
 ): Promise<{ row: MediaRow; file: string; kept?: () => Promise<void> }> {
-  const { order: ordered, deck, title } = wish as { order: unknown; deck: unknown; title: string }
+  const { order: ordered, deck, title } = input as { order: unknown; deck: unknown; title: string }
   const order = filmOrderSchema.parse(ordered)
   const read = readDeck(deck)
   if (!read.ok) throw new Refused(read.message)

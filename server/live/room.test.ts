@@ -8,7 +8,7 @@ import { freshDeck, textElement } from '../../core/testing'
 import { database } from '../database/connection'
 import { insertDeck, snapshotOf, updatesOf } from '../database/decks'
 import { addPerson, type PersonRole } from '../database/people'
-import { Refusal } from '../refusal'
+import { UserError } from '../user-error'
 import { openRoom, type Peer, type Room } from './room'
 
 let ids = 0
@@ -250,7 +250,7 @@ describe('an edit of the server’s own', () => {
   it('is refused on a form as a person’s would be', async () => {
     const room = await open(await deckInDatabase([setRecord('info', 'info', { form: true })]))
     const moved = [setRecord('elements', 'words', { box: { x: 5, y: 5, width: 900, height: 400, angle: 0 } })]
-    await expect(room.apply(moved, { id: editor, role: 'editor' })).rejects.toBeInstanceOf(Refusal)
+    await expect(room.apply(moved, { id: editor, role: 'editor' })).rejects.toBeInstanceOf(UserError)
     await room.apply(moved, { id: maker, role: 'editor' })
     expect(room.deck().elements.words!.box!.x).toBe(5)
   })

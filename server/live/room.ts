@@ -6,7 +6,7 @@ import type { Change, Deck } from '../../core/model'
 import { changesOnForm } from '../../core/resolved'
 import { makerOf } from '../database/decks'
 import { mayEdit, type PersonRole } from '../database/people'
-import { Refusal } from '../refusal'
+import { UserError } from '../user-error'
 import { clientsIn } from './awareness'
 import { inSteps } from './in-steps'
 import { Journal } from './journal'
@@ -156,11 +156,11 @@ export class Room {
       this.#tell({ kind: 'update', number: 0, update: content })
     })
 
-  /** Makes an edit of the server's own, as a person: on disk before anyone hears of it. Throws a `Refusal` where it may or can not be. */
+  /** Makes an edit of the server's own, as a person: on disk before anyone hears of it. Throws a `UserError` where it may or can not be. */
   async apply(changes: readonly Change[], person: Actor): Promise<void> {
     const form = this.#formFor(person)
     const fault = form && changesOnForm(form, changes)
-    if (fault) throw new Refusal(403, fault)
+    if (fault) throw new UserError(403, fault)
     const content = this.#trial.make(changes)
     if (!content) return
     await new Promise<void>((resolve, reject) =>
@@ -172,7 +172,7 @@ export class Room {
           this.#tell({ kind: 'update', number: 0, update: content })
           void this.snapshot.keepLater().then(() => resolve())
         },
-        refuse: message => reject(new Refusal(503, message)),
+        refuse: message => reject(new UserError(503, message)),
       }),
     )
   }

@@ -72,11 +72,11 @@ export const probeIfReadable = (file: string): Promise<Probe | null> =>
  * alone. What is broken halfway is kept up to there.
  */
 export async function convertClip(
-  job: { id: string; wish: unknown; name: string },
+  job: { id: string; input: unknown; name: string },
   folder: string,
   progress: Progress,
 ): Promise<{ row: MediaRow; file: string; kept: () => Promise<void> }> {
-  const { folder: shelf } = job.wish as { folder: string }
+  const { folder: shelf } = job.input as { folder: string }
   const source = path.join(folder, 'source')
   if (!(await writeJobFile(job.id, source))) throw new Refused(`“${job.name}” is not at hand any more. Choose the file once more.`)
   const before = await probeIfReadable(source)

@@ -5,7 +5,7 @@ export type MediaKind = 'picture' | 'film' | 'sound'
 export const kindOfMedia = (item: { type: string }): MediaKind =>
   item.type.startsWith('video/') ? 'film' : item.type.startsWith('audio/') ? 'sound' : 'picture'
 
-export interface MediaWish {
+export interface MediaFilter {
   find: string
   kind?: MediaKind
   folder?: string
@@ -17,18 +17,18 @@ export interface MediaWish {
 const plain = (words: string) => words.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '')
 
 /** Media that fit every asked word (by name, tags, folder, credit), kind, folder and tag; by colour, those that have it most first. */
-export function findMedia(items: readonly MediaItem[], wish: MediaWish): MediaItem[] {
-  const words = plain(wish.find).split(/\s+/).filter(Boolean)
+export function findMedia(items: readonly MediaItem[], filter: MediaFilter): MediaItem[] {
+  const words = plain(filter.find).split(/\s+/).filter(Boolean)
   const fitting = items.filter(item => {
-    if (wish.kind && kindOfMedia(item) !== wish.kind) return false
-    if (wish.folder !== undefined && item.folder !== wish.folder && !item.folder.startsWith(`${wish.folder}/`)) return false
-    if (wish.tag && !item.tags.includes(wish.tag)) return false
+    if (filter.kind && kindOfMedia(item) !== filter.kind) return false
+    if (filter.folder !== undefined && item.folder !== filter.folder && !item.folder.startsWith(`${filter.folder}/`)) return false
+    if (filter.tag && !item.tags.includes(filter.tag)) return false
     const said = plain(`${item.name} ${item.tags.join(' ')} ${item.folder} ${item.credit}`)
     return words.every(word => said.includes(word))
   })
-  if (!wish.color) return fitting
+  if (!filter.color) return fitting
   return fitting
-    .map(item => ({ item, away: colorDistance(wish.color!, item.colors) }))
+    .map(item => ({ item, away: colorDistance(filter.color!, item.colors) }))
     .filter(entry => entry.away < 0.17)
     .sort((a, b) => a.away - b.away)
     .map(entry => entry.item)

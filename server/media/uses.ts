@@ -2,7 +2,7 @@ import { replaceMedia } from '../../core/edits'
 import { slidesOf, type Deck } from '../../core/model'
 import { decksWithMedia, mediaByHash } from '../database/media'
 import type { PersonRole } from '../database/people'
-import { Refusal } from '../refusal'
+import { UserError } from '../user-error'
 import { currentDeck, keepAllRooms, roomOf } from '../live/rooms'
 
 export interface MediaUse {
@@ -63,7 +63,7 @@ export async function replaceIn(
       made.push({ ...use, places: changes.length })
     } catch (error) {
       // What one deck does not take holds up no other.
-      if (!(error instanceof Refusal)) throw error
+      if (!(error instanceof UserError)) throw error
       made.push({ ...use, places: 0, refused: error.message })
     }
   }

@@ -13,7 +13,7 @@ const levelled = 'loudnorm=I=-16:TP=-1.5:LRA=11'
 const tidied =
   'silenceremove=start_periods=1:start_threshold=-45dB:start_silence=0.15,areverse,silenceremove=start_periods=1:start_threshold=-45dB:start_silence=0.25,areverse'
 
-export interface VoiceWish {
+export interface VoiceInput {
   name: string
   level: boolean
   tidy: boolean
@@ -25,23 +25,23 @@ export interface VoiceWish {
  * Makes a recording of a voice ready: its ends tidied, its level evened, joined to what it is a new take of. FLAC, mono, so that no
  * millisecond is lost.
  */
-export const makeVoice = (content: Uint8Array, wish: VoiceWish): Promise<Outcome<{ row: MediaRow; content: Uint8Array }>> =>
+export const makeVoice = (content: Uint8Array, input: VoiceInput): Promise<Outcome<{ row: MediaRow; content: Uint8Array }>> =>
   inFolder(async folder => {
     const take = path.join(folder, 'take')
     await writeFile(take, content)
     const facts = await probeIfReadable(take)
     if (!facts?.sound) return failed('Nothing was recorded that can be heard. Check the microphone, then record again.')
-    const before = wish.onto ? await mediaByHash(wish.onto.hash) : undefined
-    if (wish.onto && !before) return failed('The recording that this take belongs to is not there any more. Record the whole anew.')
+    const before = input.onto ? await mediaByHash(input.onto.hash) : undefined
+    if (input.onto && !before) return failed('The recording that this take belongs to is not there any more. Record the whole anew.')
     const first = path.join(folder, 'before')
     if (before) await writeFile(first, await wholeMedia(before.hash, before.bytes))
     const ready = [
       'aformat=sample_rates=48000:channel_layouts=mono',
-      ...(wish.tidy ? [tidied] : []),
-      ...(wish.level ? [levelled, 'aformat=sample_rates=48000:channel_layouts=mono'] : []),
+      ...(input.tidy ? [tidied] : []),
+      ...(input.level ? [levelled, 'aformat=sample_rates=48000:channel_layouts=mono'] : []),
     ].join(',')
     const graph = before
-      ? `[1:a]atrim=0:${wish.onto!.at},asetpts=N/SR/TB,aformat=sample_rates=48000:channel_layouts=mono[a];[0:a]${ready}[b];[a][b]concat=n=2:v=0:a=1[out]`
+      ? `[1:a]atrim=0:${input.onto!.at},asetpts=N/SR/TB,aformat=sample_rates=48000:channel_layouts=mono[a];[0:a]${ready}[b];[a][b]concat=n=2:v=0:a=1[out]`
       : `[0:a]${ready}[out]`
     const made = path.join(folder, 'voice.flac')
     try {
@@ -73,6 +73,6 @@ export const makeVoice = (content: Uint8Array, wish: VoiceWish): Promise<Outcome
           : 'The recording could not be read. Record it again.',
       )
     }
-    const checked = await checkClip(await readFile(made), `${wish.name}.flac`, 'audio/flac')
-    return checked.ok || wish.tidy === false ? checked : failed('Only silence was recorded. Check the microphone, then record again.')
+    const checked = await checkClip(await readFile(made), `${input.name}.flac`, 'audio/flac')
+    return checked.ok || input.tidy === false ? checked : failed('Only silence was recorded. Check the microphone, then record again.')
   })

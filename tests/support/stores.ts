@@ -8,11 +8,11 @@ interface Stores {
   where: { slideId: string; goTo(moment: Moment): void }
 }
 
-/** Runs a function in the page with its stores; it is carried there as text, and so knows nothing of what stands around it but `wish`. */
-export const inStores = <T, W = undefined>(page: Page, work: (stores: Stores, wish: W) => T, wish?: W): Promise<T> =>
+/** Runs a function in the page with its stores; it is carried there as text, and so knows nothing of what stands around it but `input`. */
+export const inStores = <T, W = undefined>(page: Page, work: (stores: Stores, input: W) => T, input?: W): Promise<T> =>
   page.evaluate(
     `(() => {
       const stores = document.querySelector('#__nuxt').__vue_app__.config.globalProperties.$pinia._s
-      return (${work.toString()})({ deck: stores.get('deck'), where: stores.get('where') }, ${JSON.stringify(wish)})
+      return (${work.toString()})({ deck: stores.get('deck'), where: stores.get('where') }, ${JSON.stringify(input)})
     })()`,
   )

@@ -63,7 +63,7 @@ const editor = useTextEditor({ element: () => props.element, place, label: () =>
 .lines :deep(p[data-level]:not([data-level='0'], [data-level='1'], [data-level='2'], [data-level='3'], [data-level='4'])) {
   margin-left: 60px;
 }
-.lines :deep(p[data-lit])::before {
+.lines :deep(p[data-highlighted])::before {
   background: var(--now);
   box-shadow: 0 0 0 3px var(--now-wash);
 }

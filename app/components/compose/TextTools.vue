@@ -236,12 +236,12 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
       <UButton
         variant="ghost"
         size="sm"
-        :active="!!state.paragraph.lit"
+        :active="!!state.paragraph.highlighted"
         icon="i-lucide-sun"
-        :aria-pressed="!!state.paragraph.lit"
+        :aria-pressed="!!state.paragraph.highlighted"
         aria-label="Emphasise this item"
         title="Emphasise this item"
-        @click="editor.setParagraph({ lit: state.paragraph.lit ? null : true })"
+        @click="editor.setParagraph({ highlighted: state.paragraph.highlighted ? null : true })"
       />
     </template>
     <UPopover v-else-if="level > 0 && bullet">

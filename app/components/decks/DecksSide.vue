@@ -2,11 +2,11 @@
 /** Where decks lie: all, by folder, by purpose, in the trash; a deck is dropped on a folder to lie there. */
 const props = defineProps<{
   counts: NonNullable<ReturnType<typeof useDeckShelf>['counts']['value']>
-  wish: ReturnType<typeof useDeckShelf>['wish']
+  filter: ReturnType<typeof useDeckShelf>['filter']
   canEdit: boolean
 }>()
 const emit = defineEmits<{
-  go: [wish: { folder?: string; purpose?: DeckEntry['purpose'] | ''; removed?: boolean }]
+  go: [filter: { folder?: string; purpose?: DeckEntry['purpose'] | ''; removed?: boolean }]
   drop: [deck: string, folder: string]
 }>()
 const over = ref<string | null>(null)
@@ -15,7 +15,7 @@ const rows = computed(() => [
     key: 'all',
     label: 'All decks',
     count: props.counts.all,
-    here: !props.wish.folder && !props.wish.purpose && !props.wish.removed,
+    here: !props.filter.folder && !props.filter.purpose && !props.filter.removed,
     go: {},
     folder: '',
   },
@@ -23,7 +23,7 @@ const rows = computed(() => [
     key: `folder ${folder.name}`,
     label: folder.name,
     count: folder.count,
-    here: props.wish.folder === folder.name,
+    here: props.filter.folder === folder.name,
     go: { folder: folder.name },
     folder: folder.name,
   })),
@@ -33,10 +33,10 @@ const others = computed(() => [
     key: purpose as string,
     label: `${purposeWords[purpose]}s`,
     count: props.counts.purposes[purpose],
-    here: props.wish.purpose === purpose,
+    here: props.filter.purpose === purpose,
     go: { purpose } as { purpose?: DeckEntry['purpose']; removed?: boolean },
   })),
-  { key: 'trash', label: 'Trash', count: props.counts.removed, here: props.wish.removed, go: { removed: true } },
+  { key: 'trash', label: 'Trash', count: props.counts.removed, here: props.filter.removed, go: { removed: true } },
 ])
 function drop(event: DragEvent, folder: string) {
   over.value = null

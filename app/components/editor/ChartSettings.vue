@@ -34,13 +34,21 @@ function set(fields: Partial<ChartSpec>) {
   store.edit(`change ${props.element.name}`, setFields(store.current, { table: 'elements', id: props.element.id, fields: { chart } }))
 }
 const setFormat = (fields: Partial<ChartSpec['format']>) => set({ format: { ...spec.value.format, ...fields } })
-const toggleLit = (key: string) =>
-  set({ lit: spec.value.lit.includes(key) ? spec.value.lit.filter(other => other !== key) : [...spec.value.lit, key] })
+const toggleHighlighted = (key: string) =>
+  set({
+    highlighted: spec.value.highlighted.includes(key)
+      ? spec.value.highlighted.filter(other => other !== key)
+      : [...spec.value.highlighted, key],
+  })
 const aggregates = { sum: 'sum of', mean: 'mean of', least: 'least of', most: 'most of', count: 'count of rows' }
 const orders = { data: 'as in the data', rising: 'rising', falling: 'falling', name: 'by name' }
 const scales = { auto: 'by size', none: 'in full', thousands: 'in k', millions: 'in M', percent: 'as %' }
 const kind = computed(() => chartKindNamed(spec.value.kind))
-const labels = computed(() => ({ all: `on every ${kind.value.part}`, lit: `on lit ${kind.value.part}s`, none: 'none, an axis instead' }))
+const labels = computed(() => ({
+  all: `on every ${kind.value.part}`,
+  highlighted: `on highlighted ${kind.value.part}s`,
+  none: 'none, an axis instead',
+}))
 </script>
 
 <template>
@@ -165,24 +173,24 @@ const labels = computed(() => ({ all: `on every ${kind.value.part}`, lit: `on li
         />
       </div>
       <div class="row">
-        <span class="label">Lit {{ kind.part }}s</span>
+        <span class="label">Highlighted {{ kind.part }}s</span>
         <ColorField
-          :model-value="spec.litColor"
+          :model-value="spec.highlightColor"
           :theme="theme"
-          :label="`Colour of lit ${kind.part}s`"
-          @update:model-value="color => color && set({ litColor: color })"
+          :label="`Colour of highlighted ${kind.part}s`"
+          @update:model-value="color => color && set({ highlightColor: color })"
         />
       </div>
       <details>
-        <summary>Which are lit: {{ spec.lit.length || 'none' }}</summary>
+        <summary>Which are highlighted: {{ spec.highlighted.length || 'none' }}</summary>
         <div class="keys">
           <UButton
             v-for="row in made!.rows"
             :key="row.key"
             size="sm"
-            :active="spec.lit.includes(row.key)"
-            :aria-pressed="spec.lit.includes(row.key)"
-            @click="toggleLit(row.key)"
+            :active="spec.highlighted.includes(row.key)"
+            :aria-pressed="spec.highlighted.includes(row.key)"
+            @click="toggleHighlighted(row.key)"
           >
             {{ row.key }}
           </UButton>

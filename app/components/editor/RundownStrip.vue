@@ -113,14 +113,14 @@ function press(event: PointerEvent, item: Placed) {
       moving.value = { slide: item.slide.slide, by, to }
     },
     given => {
-      const wish = moving.value
+      const input = moving.value
       moving.value = null
-      if (!given || !wish || !store.deck || !store.plan) return
+      if (!given || !input || !store.deck || !store.plan) return
       // Skipped slides are not in the rundown: the place is counted among all.
-      const others = store.slides.filter(slide => slide.id !== wish.slide)
-      const before = store.plan.slides.filter(slide => slide.slide !== wish.slide)[wish.to]?.slide
+      const others = store.slides.filter(slide => slide.id !== input.slide)
+      const before = store.plan.slides.filter(slide => slide.slide !== input.slide)[input.to]?.slide
       const index = before ? others.findIndex(slide => slide.id === before) : others.length
-      store.edit('move a slide', moveSlide(store.deck, { slide: wish.slide, index }))
+      store.edit('move a slide', moveSlide(store.deck, { slide: input.slide, index }))
     },
   )
 }

@@ -6,7 +6,7 @@ import type { MediaEntry } from '~/composables/media-shelf'
 const props = withDefaults(defineProps<{ kind?: 'picture' | 'film' | 'sound' }>(), { kind: 'picture' })
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ choose: [entry: MediaEntry]; file: [] }>()
-const { wish, items, total, folders, load, more, canLoadMore } = useMediaShelf(props.kind)
+const { filter, items, total, folders, load, more, canLoadMore } = useMediaShelf(props.kind)
 const list = ref<HTMLElement>()
 watch(
   open,
@@ -28,9 +28,9 @@ useInfiniteScroll(list, more, { distance: 200, canLoadMore })
     <template #body>
       <div class="picker">
         <div class="line">
-          <UInput v-model="wish.find" v-cursor class="wide" placeholder="A word of its name, tag or folder" aria-label="Find in Media" />
+          <UInput v-model="filter.find" v-cursor class="wide" placeholder="A word of its name, tag or folder" aria-label="Find in Media" />
           <ChoiceField
-            v-model="wish.folder"
+            v-model="filter.folder"
             :items="[{ value: '', label: 'all folders' }, ...folders.map(folder => ({ value: folder.name, label: folder.name }))]"
             label="Folder"
           />
@@ -62,7 +62,7 @@ useInfiniteScroll(list, more, { distance: 200, canLoadMore })
           />
         </div>
         <p v-if="!items.length" class="quiet">
-          {{ wish.find || wish.folder ? 'Nothing in Media is called so.' : `Media holds no ${kind} yet. Bring the first one.` }}
+          {{ filter.find || filter.folder ? 'Nothing in Media is called so.' : `Media holds no ${kind} yet. Bring the first one.` }}
         </p>
         <p v-else class="quiet small">{{ total === 1 ? `One ${kind}` : `${total} ${kind}s` }}</p>
       </div>

@@ -110,7 +110,7 @@ async function takeTable(file: File, element: string | null, at?: { x: number; y
       setFields(store.deck, {
         table: 'elements',
         id: chart.id,
-        fields: { chart: { ...newChart(table.id), ...chart.chart, table: table.id, across: null, height: null, lit: [] } },
+        fields: { chart: { ...newChart(table.id), ...chart.chart, table: table.id, across: null, height: null, highlighted: [] } },
       }),
     )
   else if (chart?.kind === 'table')

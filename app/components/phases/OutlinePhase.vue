@@ -11,18 +11,18 @@ const starting = ref(false)
 
 <template>
   <div class="outline-phase" :class="{ wide: overview }">
-    <SlideOverview v-if="overview" @copy="copying = $event">
-      <template #head><OutlineViews :overview="overview" @show="show" /></template>
-    </SlideOverview>
-    <template v-else>
-      <OutlineText>
+    <Suspense>
+      <LazySlideOverview v-if="overview" @copy="copying = $event">
+        <template #head><OutlineViews :overview="overview" @show="show" /></template>
+      </LazySlideOverview>
+      <OutlineText v-else>
         <template #head><OutlineViews :overview="overview" @show="show" /></template>
       </OutlineText>
-      <LayoutWays @other="taking = true" @starter="starting = true" />
-    </template>
-    <OtherDeck v-if="taking" @close="taking = false" />
-    <CopySlides v-if="copying" :slides="copying" @close="copying = null" />
-    <StarterShelf v-if="starting" @close="starting = false" />
+    </Suspense>
+    <LazyLayoutWays v-if="!overview" @other="taking = true" @starter="starting = true" />
+    <LazyOtherDeck v-if="taking" @close="taking = false" />
+    <LazyCopySlides v-if="copying" :slides="copying" @close="copying = null" />
+    <LazyStarterShelf v-if="starting" @close="starting = false" />
   </div>
 </template>
 

@@ -117,7 +117,10 @@ const asks: Readonly<Record<string, object>> = { check: { go }, deliver: { play 
         </div>
         <component :is="shown.component" v-else-if="shown" v-on="asks[shown.name] ?? {}" />
       </main>
-      <RundownStrip v-if="settled" />
+      <Suspense v-if="settled">
+        <LazyRundownStrip />
+        <template #fallback><div class="rundown-place" /></template>
+      </Suspense>
       <div v-else class="rundown-place" />
     </template>
     <div v-else class="waiting">

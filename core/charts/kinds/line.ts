@@ -37,8 +37,8 @@ function stretches(points: readonly Point[], smooth: boolean): Point[][] {
   return made
 }
 
-/** How much larger a lit dot is. */
-const litLarger = 1.3
+/** How much larger a highlighted dot is. */
+const highlightedLarger = 1.3
 
 /** Dots of rows that follow each other without one between that has no number. */
 function runsOf(dots: readonly PointMark[]): PointMark[][] {
@@ -79,19 +79,21 @@ export const line: ChartKind = {
     const width = optionOf<number>(line, chosen, 'thick')
     const smooth = optionOf<boolean>(line, chosen, 'smooth')
     const radius = optionOf<boolean>(line, chosen, 'dots') ? width * 1.4 : width / 2
-    const kind = { of: 'Line chart', parts: 'points', beyond: radius * litLarger }
-    return drawOnPlane(spec, table, room, kind, ({ rows }, plane, isLit) => {
+    const kind = { of: 'Line chart', parts: 'points', beyond: radius * highlightedLarger }
+    return drawOnPlane(spec, table, room, kind, ({ rows }, plane, isHighlighted) => {
       const foot = plane.baseline
       const dots = rows.flatMap(({ key, value }, part): PointMark[] => {
         if (value === null) return []
         const place = { x: plane.across(part) + plane.band / 2, y: plane.up(value) }
-        const lit = isLit(key)
-        return [{ shape: 'point', key, part, value, lit, ...place, radius: lit ? radius * litLarger : radius, foot }]
+        const highlighted = isHighlighted(key)
+        return [
+          { shape: 'point', key, part, value, highlighted, ...place, radius: highlighted ? radius * highlightedLarger : radius, foot },
+        ]
       })
       const lines = runsOf(dots).flatMap(run =>
         stretches(run, smooth).flatMap((points, index): LineMark[] => {
           const to = run[index + 1]
-          return to ? [{ shape: 'line', key: to.key, part: to.part, value: to.value, lit: false, points, width, foot }] : []
+          return to ? [{ shape: 'line', key: to.key, part: to.part, value: to.value, highlighted: false, points, width, foot }] : []
         }),
       )
       const ends = dots.map((dot, index) => amountBeside(dot, dots[index - 1], dots[index + 1]))

@@ -12,8 +12,8 @@ interface Drawn {
   /** The part of the chart that it belongs to, from 0: all marks and labels of a part come and go together. */
   part: number
   value: number | null
-  lit: boolean
-  /** Its own colour; absent, the chart's, lit or not. */
+  highlighted: boolean
+  /** Its own colour; absent, the chart's, highlighted or not. */
   color?: Color
 }
 

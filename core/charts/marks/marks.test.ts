@@ -6,7 +6,7 @@ const px = fc.double({ min: -2000, max: 2000, noNaN: true, noDefaultInfinity: tr
 const length = fc.double({ min: 0, max: 2000, noNaN: true, noDefaultInfinity: true })
 const point = fc.record({ x: px, y: px })
 const points = fc.array(point, { minLength: 2, maxLength: 12 })
-const drawn = { key: fc.constant('Astrel'), part: fc.nat(20), value: fc.option(px), lit: fc.boolean() }
+const drawn = { key: fc.constant('Astrel'), part: fc.nat(20), value: fc.option(px), highlighted: fc.boolean() }
 
 const any: { [S in MarkShapeName]: fc.Arbitrary<Extract<ChartMark, { shape: S }>> } = {
   bar: fc.record({ ...drawn, shape: fc.constant('bar'), x: px, y: px, width: length, height: length, negative: fc.boolean() }),

@@ -17,7 +17,7 @@ export interface AmountAt {
   part: number
   key: string
   value: number | null
-  lit: boolean
+  highlighted: boolean
   /** The middle of its end, px; `below` where its amount stands beneath that. */
   x: number
   y: number
@@ -27,8 +27,8 @@ export interface AmountAt {
 }
 
 /**
- * The amounts at the ends of marks, none on another, on `taken` or outside the plane; the lit and the extreme come first. `leftOut`: how
- * many found no place.
+ * The amounts at the ends of marks, none on another, on `taken` or outside the plane; the highlighted and the extreme come first.
+ * `leftOut`: how many found no place.
  */
 export function amountLabels(
   spec: ChartSpec,
@@ -42,7 +42,7 @@ export function amountLabels(
   const { line, left, totalHeight, measureAmount } = plane
   const candidates = ends.flatMap((end): Candidate<ChartLabel>[] => {
     const { value } = end
-    if (value === null || spec.labels === 'none' || (spec.labels === 'lit' && !end.lit)) return []
+    if (value === null || spec.labels === 'none' || (spec.labels === 'highlighted' && !end.highlighted)) return []
     const lines = [words(value)]
     const width = measureAmount(words(value))
     const centred = {
@@ -54,7 +54,7 @@ export function amountLabels(
     // At the chart's edges an amount may stand a little beside its mark's middle.
     const inward = { ...centred, x: Math.min(Math.max(centred.x, left), room.width - width) }
     const extreme = value === most || value === least
-    const priority = (end.lit ? 4 : 0) + (extreme ? 2 : 0) + Math.abs(value) / (Math.max(most, -least) || 1)
+    const priority = (end.highlighted ? 4 : 0) + (extreme ? 2 : 0) + Math.abs(value) / (Math.max(most, -least) || 1)
     const label: ChartLabel = {
       kind: 'value',
       lines,

@@ -33,13 +33,13 @@ export function drawOnPlane(
   table: DataTable,
   room: ChartRoom,
   kind: PlaneKind,
-  draw: (rows: ChartRows, plane: Plane, isLit: (key: string) => boolean) => OnPlane,
+  draw: (rows: ChartRows, plane: Plane, isHighlighted: (key: string) => boolean) => OnPlane,
 ): ChartDrawing {
   const rows = rowsOf(spec, table)
   const words = numberWords(spec, rows.values, room.language)
   const plane = planeOf(spec, rows, room, words, kind.beyond)
-  const lit = new Set(spec.lit)
-  const { marks, ends, taken } = draw(rows, plane, key => lit.has(key))
+  const highlighted = new Set(spec.highlighted)
+  const { marks, ends, taken } = draw(rows, plane, key => highlighted.has(key))
   const names = nameLabels(rows, plane, room)
   const amounts = amountLabels(spec, ends, [...taken, ...names.placed.map(({ place }) => place)], rows, plane, room, words)
   const total = words(sum(rows.values))
@@ -62,6 +62,6 @@ export function drawOnPlane(
 
 /** The end of a mark where its amount stands. */
 export function endOf(mark: ChartMark, below: boolean): AmountAt {
-  const { key, part, value, lit } = mark
-  return { key, part, value, lit, ...shapeOf(mark).anchor(mark), below, aside: 0 }
+  const { key, part, value, highlighted } = mark
+  return { key, part, value, highlighted, ...shapeOf(mark).anchor(mark), below, aside: 0 }
 }

@@ -1,4 +1,4 @@
-import { contrastOf, contrastRemedies, type ContrastRemedy, type ContrastWish } from '../../contrast'
+import { contrastOf, contrastRemedies, type ContrastRemedy, type ContrastInput } from '../../contrast'
 import { setFields } from '../../edits'
 import { isEmptyText, type Change, type Deck } from '../../model'
 import type { Finding, Remedy, Rule } from '../finding'
@@ -19,7 +19,7 @@ export const contrastRule: Rule = ({ deck, slide, context }) => {
   const { elements, size } = slide.score
   return elements.flatMap((element): Finding[] => {
     if (element.kind !== 'text' || element.hidden) return []
-    const wish: ContrastWish = {
+    const input: ContrastInput = {
       deck,
       slide: record,
       elements,
@@ -28,7 +28,7 @@ export const contrastRule: Rule = ({ deck, slide, context }) => {
       measurer: context.measurer,
       pixels: context.pixels ?? (() => null),
     }
-    const found = contrastOf(wish)
+    const found = contrastOf(input)
     const unmeasured = (why: string): Finding => ({
       rule: 'contrast',
       slide: slide.slide,
@@ -45,7 +45,7 @@ export const contrastRule: Rule = ({ deck, slide, context }) => {
       return found.unseen.length
         ? [unmeasured(`it lies over ${[...new Set(found.unseen)].slice(0, 3).join(' and ')}, and was measured on what is beneath`)]
         : []
-    const remedies = contrastRemedies(wish).map((remedy): Remedy => ({
+    const remedies = contrastRemedies(input).map((remedy): Remedy => ({
       label: remedy.says ? `${remedy.label} (${remedy.says})` : remedy.label,
       changes: changesOf(remedy, slide.slide),
     }))

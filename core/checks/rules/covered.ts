@@ -22,7 +22,7 @@ export const covered: Rule = ({ deck, slide, context }) => {
   return elements.flatMap((element): Finding[] => {
     // A picture that fills the slide is meant to cover the page's furniture: its number, its footer.
     if (element.kind !== 'text' || element.hidden || element.pinned) return []
-    const wish = {
+    const input = {
       deck,
       slide: deck.slides[slide.slide]!,
       elements,
@@ -34,7 +34,7 @@ export const covered: Rule = ({ deck, slide, context }) => {
     if (!standing.length) return []
     let least: NonNullable<ReturnType<typeof coveredBy>> | undefined
     for (const index of standing) {
-      const found = coveredBy(wish, id => restsAt(id, index))
+      const found = coveredBy(input, id => restsAt(id, index))
       if (!found || found.share <= most) return []
       if (!least || found.share < least.share) least = found
     }

@@ -67,8 +67,8 @@ describe('a deck at another shape', () => {
 
 describe('a range of slides', () => {
   it('leaves the others out of play, whichever end is named first', () => {
-    const played = (wish: Partial<FilmOrder>) =>
-      slidesOf(filmDeck(deck, { ...order, ...wish }))
+    const played = (input: Partial<FilmOrder>) =>
+      slidesOf(filmDeck(deck, { ...order, ...input }))
         .filter(slide => !slide.skipped)
         .map(slide => slide.id)
     expect(played({ from: 's2', until: 's3' })).toEqual(['s2', 's3'])

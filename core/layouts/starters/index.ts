@@ -44,15 +44,15 @@ export const starters: readonly Starter[] = [
 export const starterNamed = (name: string) => starters.find(starter => starter.name === name)
 
 /** Puts a starter's slides after a slide (first where null), with their beats. */
-export function insertStarter(deck: Deck, wish: { starter: Starter; after: Id | null }, context: EditContext): Change[] {
+export function insertStarter(deck: Deck, input: { starter: Starter; after: Id | null }, context: EditContext): Change[] {
   const changes: Change[] = []
   let now = deck
   const add = (more: readonly Change[]) => {
     changes.push(...more)
     now = applyChanges(now, more)
   }
-  let after = wish.after
-  for (const plan of wish.starter.slides) {
+  let after = input.after
+  for (const plan of input.starter.slides) {
     const outline: OutlineSlide = {
       title: plan.title,
       lines: starterLines(plan.lines),
@@ -86,11 +86,11 @@ export function insertStarter(deck: Deck, wish: { starter: Starter; after: Id | 
 /** A new deck with a starter's slides, purpose and colours. */
 export function deckOfStarter(
   starter: Starter,
-  wish: Omit<Parameters<typeof newDeck>[0], 'theme' | 'purpose'> & { purpose?: Purpose },
+  input: Omit<Parameters<typeof newDeck>[0], 'theme' | 'purpose'> & { purpose?: Purpose },
   context: EditContext,
 ): Deck {
   const palette = schemeNamed(starter.scheme)?.palette ?? houseTheme.palette
-  const base = newDeck({ ...wish, purpose: wish.purpose ?? starter.purpose, theme: { ...houseTheme, palette } }, context)
+  const base = newDeck({ ...input, purpose: input.purpose ?? starter.purpose, theme: { ...houseTheme, palette } }, context)
   const empty = applyChanges(base, removeSlides(base, { slides: slidesOf(base).map(slide => slide.id) }))
   return applyChanges(empty, insertStarter(empty, { starter, after: null }, context))
 }
@@ -102,12 +102,12 @@ export function deckOfStarter(
  */
 export function fillStarter(
   deck: Deck,
-  wish: { starter: Starter; outline: readonly OutlineSlide[] },
+  input: { starter: Starter; outline: readonly OutlineSlide[] },
   context: EditContext,
   ruler: Pick<Ruler, 'measurer'>,
 ): Change[] {
   const old = slidesOf(deck).map(slide => slide.id)
-  const put = insertStarter(deck, { starter: wish.starter, after: old.at(-1) ?? null }, context)
+  const put = insertStarter(deck, { starter: input.starter, after: old.at(-1) ?? null }, context)
   const changes: Change[] = [...put]
   let now = applyChanges(deck, put)
   const add = (more: readonly Change[]) => {
@@ -115,7 +115,7 @@ export function fillStarter(
     now = applyChanges(now, more)
   }
   const places = slidesOf(now).filter(slide => !old.includes(slide.id))
-  const words = wish.outline.filter(slide => slide.title.trim() || slide.lines.length)
+  const words = input.outline.filter(slide => slide.title.trim() || slide.lines.length)
   let used = 0
   let last: Id | null = places.at(-1)?.id ?? null
   const kept = new Set<Id>()
@@ -124,7 +124,7 @@ export function fillStarter(
       place.agenda &&
       used > 0 &&
       used < words.length &&
-      !wish.outline.some(slide => slide.lines.length === 0 && propose({ ...slide, first: false })[0]!.family.senses[0] === 'agenda')
+      !input.outline.some(slide => slide.lines.length === 0 && propose({ ...slide, first: false })[0]!.family.senses[0] === 'agenda')
     ) {
       kept.add(place.id)
       continue
@@ -151,7 +151,7 @@ export function fillStarter(
     now = inserted.deck
     last = inserted.slide
     kept.add(last)
-    const how = wish.starter.slides.find(slide => slide.build && slide.build !== 'opening')?.build ?? 'none'
+    const how = input.starter.slides.find(slide => slide.build && slide.build !== 'opening')?.build ?? 'none'
     add(buildSlide(now, { slide: last, how }, context))
   }
   add(removeSlides(now, { slides: [...old, ...places.filter(place => !kept.has(place.id)).map(place => place.id)] }))

@@ -202,12 +202,12 @@ export const chartSpecSchema = z.object({
   height: z.string().max(200).nullable(),
   aggregate: z.enum(['sum', 'mean', 'least', 'most', 'count']),
   order: z.enum(['data', 'rising', 'falling', 'name']),
-  /** Keys of the category column whose marks are lit. */
-  lit: z.array(z.string().max(200)).max(10_000),
+  /** Keys of the category column whose marks are highlighted. */
+  highlighted: z.array(z.string().max(200)).max(10_000),
   color: colorSchema,
-  litColor: colorSchema,
+  highlightColor: colorSchema,
   format: numberFormatSchema,
-  labels: z.enum(['all', 'lit', 'none']),
+  labels: z.enum(['all', 'highlighted', 'none']),
   total: z.boolean(),
   /** What its kind offers beside; see the kind's own file. */
   options: optionsSchema.optional(),

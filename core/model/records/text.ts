@@ -38,7 +38,7 @@ const paragraph = z.object({
       start: z.int().min(0).max(100_000).nullable().optional(),
       /** Of a line of a diagram: its icon, and whether it is the one that is emphasised. */
       icon: drawnIconSchema.nullable().optional(),
-      lit: z.boolean().nullable().optional(),
+      highlighted: z.boolean().nullable().optional(),
     })
     .optional(),
   content: z.array(inline).max(20_000).optional(),

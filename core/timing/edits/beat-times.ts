@@ -20,18 +20,19 @@ export const tidyTimes = (times: readonly number[]): number[] =>
 export function setBeatTimes(
   deck: Deck,
   score: Score,
-  wish: { slide: Id; times: readonly number[]; until?: number; voice?: Sound },
+  input: { slide: Id; times: readonly number[]; until?: number; voice?: Sound },
   context: EditContext,
 ): Change[] {
-  const times = tidyTimes(wish.times)
-  const beats = beatsOf(deck, wish.slide)
+  const times = tidyTimes(input.times)
+  const beats = beatsOf(deck, input.slide)
   if (!beats.length || !times.length) return []
   const changes: Change[] = []
   const starts = [0, ...times]
   const more = Math.max(0, starts.length - beats.length)
   const orders = ordersAt(beats, Infinity, more)
-  const endOf = (index: number) => starts[index + 1] ?? (wish.until !== undefined && wish.until > starts[index]! ? wish.until : undefined)
-  const { voice } = wish
+  const endOf = (index: number) =>
+    starts[index + 1] ?? (input.until !== undefined && input.until > starts[index]! ? input.until : undefined)
+  const { voice } = input
   const holding = (end: number, seconds: number): Beat['hold'] =>
     voice
       ? { kind: 'voice', sound: voice.id, at: round(Math.max(0, end - voice.delay + (voice.from ?? 0))), seconds: round(seconds) }
@@ -42,7 +43,7 @@ export function setBeatTimes(
     if (!beat) {
       const record: Beat = {
         id: context.id(),
-        slide: wish.slide,
+        slide: input.slide,
         order: orders[index - beats.length]!,
         start: 'self',
         hold: until === undefined ? { kind: 'reading' } : holding(until, until - start),

@@ -18,25 +18,25 @@ export function holdFor({ beat, hold }: Pick<ScoreBeat, 'beat' | 'hold'>, second
  * before where it goes on by itself; together they last as long as it did. The new beat's id is the first one asked for. Nothing where the
  * beat is not of the score.
  */
-export function splitBeat(deck: Deck, score: Score, wish: { beat: Id; at: number; start: Beat['start'] }, context: EditContext): Change[] {
-  const entry = score.beats.find(item => item.beat.id === wish.beat)
+export function splitBeat(deck: Deck, score: Score, input: { beat: Id; at: number; start: Beat['start'] }, context: EditContext): Change[] {
+  const entry = score.beats.find(item => item.beat.id === input.beat)
   if (!entry) return []
   const beats = beatsOf(deck, entry.beat.slide)
   const [order] = ordersAt(beats, entry.index + 1, 1)
   const id = context.id()
-  const moving = entry.cues.filter(item => item.start >= wish.at - 1e-6)
+  const moving = entry.cues.filter(item => item.start >= input.at - 1e-6)
   const gone = new Set(moving.map(item => item.cue.id))
   const moves = movesUntil(entry.cues.filter(item => !gone.has(item.cue.id)))
   /** When the second begins: what moves across the cut comes to its end first. */
-  const begins = Math.max(wish.at, moves)
+  const begins = Math.max(input.at, moves)
   const movesLater = Math.max(0, movesUntil(moving) - begins)
   // The two last as long together as the one did, whatever it held for; a voice, and a clip that comes in the second, are still waited for.
   const { kind } = entry.beat.hold
   const waits = kind === 'voice' || (kind === 'media' && moving.some(item => item.cue.what === 'media'))
   const hold: Beat['hold'] = waits ? entry.beat.hold : { kind: 'seconds', seconds: round(Math.max(0, entry.length - begins - movesLater)) }
   return [
-    putRecord('beats', { id, slide: entry.beat.slide, order: order!, start: wish.start, hold }),
-    setRecord('beats', wish.beat, { hold: { kind: 'seconds' as const, seconds: round(Math.max(0, wish.at - moves)) } }),
+    putRecord('beats', { id, slide: entry.beat.slide, order: order!, start: input.start, hold }),
+    setRecord('beats', input.beat, { hold: { kind: 'seconds' as const, seconds: round(Math.max(0, input.at - moves)) } }),
     ...moving.map(({ cue, start }): Change =>
       setRecord('cues', cue.id, {
         beat: id,
@@ -52,8 +52,8 @@ export function splitBeat(deck: Deck, score: Score, wish: { beat: Id; at: number
  * Joins a beat with the one that follows: its cues come when they would have, where that one went on by itself; else right after what
  * moves.
  */
-export function mergeBeats(deck: Deck, score: Score, wish: { beat: Id }): Change[] {
-  const index = score.beats.findIndex(item => item.beat.id === wish.beat)
+export function mergeBeats(deck: Deck, score: Score, input: { beat: Id }): Change[] {
+  const index = score.beats.findIndex(item => item.beat.id === input.beat)
   const [entry, next] = [score.beats[index], score.beats[index + 1]]
   if (!entry || !next) return []
   const wait = next.start === 'self' ? entry.length : entry.moves
@@ -62,22 +62,22 @@ export function mergeBeats(deck: Deck, score: Score, wish: { beat: Id }): Change
   return [
     ...joining.map((cue, place): Change =>
       setRecord('cues', cue.id, {
-        beat: wish.beat,
+        beat: input.beat,
         order: orders[place]!,
         ...(cue.anchor.to === 'beat' ? { delay: round(cue.delay + wait) } : {}),
       }),
     ),
-    setRecord('beats', wish.beat, { hold: next.beat.hold }),
+    setRecord('beats', input.beat, { hold: next.beat.hold }),
     dropRecord('beats', next.beat.id),
   ]
 }
 
 /** Puts a beat one place earlier or later among its slide's. */
-export function moveBeat(deck: Deck, wish: { beat: Id; by: 1 | -1 }): Change[] {
-  const beat = deck.beats[wish.beat]
+export function moveBeat(deck: Deck, input: { beat: Id; by: 1 | -1 }): Change[] {
+  const beat = deck.beats[input.beat]
   if (!beat) return []
   const beats = beatsOf(deck, beat.slide)
-  const to = beats.indexOf(beat) + wish.by
+  const to = beats.indexOf(beat) + input.by
   if (to < 0 || to >= beats.length) return []
   return [
     setRecord('beats', beat.id, {
@@ -90,8 +90,8 @@ export function moveBeat(deck: Deck, wish: { beat: Id; by: 1 | -1 }): Change[] {
 }
 
 /** Lets all beats of slides but their first start on advance, or by themselves. */
-export const startBeats = (deck: Deck, wish: { slides: readonly Id[]; start: Beat['start'] }): Change[] =>
-  wish.slides
+export const startBeats = (deck: Deck, input: { slides: readonly Id[]; start: Beat['start'] }): Change[] =>
+  input.slides
     .flatMap(slide => beatsOf(deck, slide).slice(1))
-    .filter(beat => beat.start !== wish.start)
-    .map(beat => setRecord('beats', beat.id, { start: wish.start }))
+    .filter(beat => beat.start !== input.start)
+    .map(beat => setRecord('beats', beat.id, { start: input.start }))

@@ -12,8 +12,8 @@ const round = (value: number) => Math.round(value * 10) / 10
  * Puts a figure on the slide that follows, at the place and in the pose in which its own slide leaves it; it is there as that
  * slide opens. Nothing where no slide follows, or where it has gone out before. The figure's id is the first one asked for.
  */
-export function figureGoesOn(deck: Deck, wish: { figure: Id }, context: EditContext & TimingContext): Change[] {
-  const figure = shownElement(deck, wish.figure)
+export function figureGoesOn(deck: Deck, input: { figure: Id }, context: EditContext & TimingContext): Change[] {
+  const figure = shownElement(deck, input.figure)
   const slides = slidesOf(deck).filter(slide => !slide.skipped)
   const next = figure && slides[slides.findIndex(slide => slide.id === figure.owner) + 1]
   if (figure?.kind !== 'figure' || !deck.slides[figure.owner] || !next) return []

@@ -32,13 +32,13 @@ function isAlike(one: Element, like: Element, by: AlikeBy): boolean {
 }
 
 /** The elements on some slides that are like one, without it: a title moves as titles do, a list as lists, where `by` is `style`. */
-export const alikeOn = (deck: Deck, wish: { like: Id; slides: readonly Id[]; by: AlikeBy }): Id[] => {
+export const alikeOn = (deck: Deck, input: { like: Id; slides: readonly Id[]; by: AlikeBy }): Id[] => {
   // As they are shown: what fills a place of the layout has its style from there.
-  const like = shownElement(deck, wish.like)
+  const like = shownElement(deck, input.like)
   if (!like) return []
-  return wish.slides
+  return input.slides
     .flatMap(slide => shownElements(deck, slide))
-    .filter(one => !one.pinned && one.id !== like.id && one.kind !== 'group' && isAlike(one, like, wish.by))
+    .filter(one => !one.pinned && one.id !== like.id && one.kind !== 'group' && isAlike(one, like, input.by))
     .map(one => one.id)
 }
 

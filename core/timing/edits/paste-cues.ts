@@ -73,18 +73,18 @@ function suited(cue: Cue, kind: ElementKind): Cue {
  */
 export function pasteCues(
   deck: Deck,
-  wish: { clipping: CueClipping; elements: readonly Id[]; how: 'add' | 'replace' },
+  input: { clipping: CueClipping; elements: readonly Id[]; how: 'add' | 'replace' },
   context: EditContext,
 ): Change[] {
-  const { clipping } = wish
+  const { clipping } = input
   const last = new Map<Id, { order: string }>()
-  const changes = wish.elements.flatMap((id): Change[] => {
+  const changes = input.elements.flatMap((id): Change[] => {
     const element = deck.elements[id]
     const beats = element ? beatsOf(deck, element.owner) : []
     if (!element || !beats.length) return []
     const whats = new Set(clipping.cues.map(cue => cue.what))
     const before =
-      wish.how === 'replace'
+      input.how === 'replace'
         ? cuesOfElement(deck, id)
             .filter(cue => whats.has(cue.what))
             .map(cue => cue.id)
@@ -115,7 +115,7 @@ export function pasteCues(
       }),
     ]
   })
-  return wish.how === 'replace' ? [...changes, ...dropEmptied(deck, changes, wish.elements)] : changes
+  return input.how === 'replace' ? [...changes, ...dropEmptied(deck, changes, input.elements)] : changes
 }
 
 /** Removes the beats in which something happened before some changes, and nothing does after them; of a slide's beats one stays. */

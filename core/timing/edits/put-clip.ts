@@ -6,24 +6,24 @@ import { clipPlay } from '../effects'
 type NewClip = ClipElement extends infer E ? (E extends ClipElement ? Omit<E, 'order'> : never) : never
 
 /** Puts a film or sound on its slide; it begins to play as the slide opens, or with another of its beats. */
-export function putClip(deck: Deck, wish: { clip: NewClip; beat?: Id }, context: EditContext): Change[] {
-  const beat = wish.beat ?? beatsOf(deck, wish.clip.owner)[0]?.id
-  return [...addElement(deck, { element: wish.clip }), ...(beat ? startClip(deck, { element: wish.clip.id, beat }, context) : [])]
+export function putClip(deck: Deck, input: { clip: NewClip; beat?: Id }, context: EditContext): Change[] {
+  const beat = input.beat ?? beatsOf(deck, input.clip.owner)[0]?.id
+  return [...addElement(deck, { element: input.clip }), ...(beat ? startClip(deck, { element: input.clip.id, beat }, context) : [])]
 }
 
 /** A cue that lets a clip play. */
-export const startClip = (deck: Deck, wish: { element: Id; beat: Id; delay?: number }, context: EditContext): Change[] =>
+export const startClip = (deck: Deck, input: { element: Id; beat: Id; delay?: number }, context: EditContext): Change[] =>
   addCue(
     deck,
     {
       cue: {
-        beat: wish.beat,
-        element: wish.element,
+        beat: input.beat,
+        element: input.element,
         what: 'media',
         effect: clipPlay.name,
         options: {},
         anchor: { to: 'beat' },
-        delay: wish.delay ?? 0,
+        delay: input.delay ?? 0,
         duration: 0,
         easing: { kind: 'linear' },
         repeat: 1,
@@ -35,10 +35,10 @@ export const startClip = (deck: Deck, wish: { element: Id; beat: Id; delay?: num
 /** Puts a sound over slides of the deck. Its id is the first one asked for. */
 export function putSound(
   deck: Deck,
-  wish: { use: 'bed' | 'narration' | 'effect'; media: string; name: string; fromSlide: Id; untilSlide: Id; delay?: number },
+  input: { use: 'bed' | 'narration' | 'effect'; media: string; name: string; fromSlide: Id; untilSlide: Id; delay?: number },
   context: EditContext,
 ): Change[] {
-  const { use, media, name, fromSlide, untilSlide } = wish
+  const { use, media, name, fromSlide, untilSlide } = input
   const bed = use === 'bed'
   return [
     putRecord('sounds', {
@@ -49,7 +49,7 @@ export function putSound(
       use,
       fromSlide,
       untilSlide,
-      delay: wish.delay ?? 0,
+      delay: input.delay ?? 0,
       volume: bed ? 0.5 : 1,
       fadeIn: bed ? 1 : 0,
       fadeOut: bed ? 2 : 0,
@@ -59,11 +59,11 @@ export function putSound(
 }
 
 /** Gives a slide a voice: what it had is taken away, and where its last beat held as long as reading takes, it holds for the voice. */
-export function putNarration(deck: Deck, wish: { slide: Id; media: string; name: string }, context: EditContext): Change[] {
+export function putNarration(deck: Deck, input: { slide: Id; media: string; name: string }, context: EditContext): Change[] {
   const had = Object.values(deck.sounds).filter(
-    sound => sound.use === 'narration' && sound.fromSlide === wish.slide && sound.untilSlide === wish.slide,
+    sound => sound.use === 'narration' && sound.fromSlide === input.slide && sound.untilSlide === input.slide,
   )
-  const last = beatsOf(deck, wish.slide).at(-1)
+  const last = beatsOf(deck, input.slide).at(-1)
   const voice = had[0]
   return [
     ...had.slice(1).map((sound): Change => dropRecord('sounds', sound.id)),
@@ -71,9 +71,13 @@ export function putNarration(deck: Deck, wish: { slide: Id; media: string; name:
       ? setFields(deck, {
           table: 'sounds',
           id: voice.id,
-          fields: { media: wish.media, from: undefined, until: undefined, captions: undefined },
+          fields: { media: input.media, from: undefined, until: undefined, captions: undefined },
         })
-      : putSound(deck, { use: 'narration', media: wish.media, name: wish.name, fromSlide: wish.slide, untilSlide: wish.slide }, context)),
+      : putSound(
+          deck,
+          { use: 'narration', media: input.media, name: input.name, fromSlide: input.slide, untilSlide: input.slide },
+          context,
+        )),
     ...(last?.hold.kind === 'reading' ? setFields(deck, { table: 'beats', id: last.id, fields: { hold: { kind: 'media' } } }) : []),
   ]
 }

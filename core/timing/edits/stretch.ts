@@ -4,7 +4,7 @@ import { effectNamed } from '../effects'
 import type { ScoreBeat } from '../score'
 
 /** What is stretched: some cues, or all that happens in some beats, or on some slides with how they come. */
-export type StretchWish = { cues: readonly Id[] } | { beats: readonly Id[] } | { slides: readonly Id[] }
+export type StretchInput = { cues: readonly Id[] } | { beats: readonly Id[] } | { slides: readonly Id[] }
 
 /** Times are kept to a hundredth of a second: what is less nobody sees. */
 const round = (seconds: number) => Math.round(seconds * 100) / 100
@@ -25,12 +25,12 @@ function ofCue(cue: Cue, factor: number, withDelay: boolean): Change {
  * Stretches or squeezes in proportion: lengths, waits and turns of cues, holds that are given in seconds, and how slides
  * come. Holds for reading and for clips stay: they are as long as they have to be. `factor` is above 0; 0.5 is half as long.
  */
-export function stretch(deck: Deck, wish: StretchWish, factor: number): Change[] {
+export function stretch(deck: Deck, input: StretchInput, factor: number): Change[] {
   if (!(factor > 0) || factor === 1) return []
-  if ('cues' in wish) return wish.cues.flatMap(id => (deck.cues[id] ? [ofCue(deck.cues[id], factor, false)] : []))
-  const slides = 'slides' in wish ? wish.slides : []
+  if ('cues' in input) return input.cues.flatMap(id => (deck.cues[id] ? [ofCue(deck.cues[id], factor, false)] : []))
+  const slides = 'slides' in input ? input.slides : []
   const beats =
-    'beats' in wish ? wish.beats.flatMap(id => (deck.beats[id] ? [deck.beats[id]] : [])) : slides.flatMap(slide => beatsOf(deck, slide))
+    'beats' in input ? input.beats.flatMap(id => (deck.beats[id] ? [deck.beats[id]] : [])) : slides.flatMap(slide => beatsOf(deck, slide))
   return [
     ...beats.flatMap(beat => [
       ...cuesOf(deck, beat.id).map(cue => ofCue(cue, factor, true)),
@@ -71,11 +71,11 @@ export function factorFor(wanted: number, length: number, fixed: number): number
  */
 export function lastFor(
   deck: Deck,
-  wish: StretchWish,
+  input: StretchInput,
   { beats, length, wanted }: { beats: readonly ScoreBeat[]; length: number; wanted: number },
 ): Change[] | null {
   const factor = factorFor(wanted, length, fixedIn(beats))
-  if (factor) return stretch(deck, wish, factor)
+  if (factor) return stretch(deck, input, factor)
   // Where nothing is read, beats that hold for no time at all get what is wanted.
   const reading = beats.filter(({ beat }) => beat.hold.kind === 'reading')
   const giving = reading.length ? reading : beats.filter(({ beat }) => beat.hold.kind === 'seconds')
@@ -85,7 +85,7 @@ export function lastFor(
   const shorter = wanted < rest - 0.005 ? factorFor(wanted, rest, fixedIn(beats) - (reading.length ? held : 0)) : 1
   if (!giving.length || !shorter) return null
   return [
-    ...stretch(deck, wish, shorter),
+    ...stretch(deck, input, shorter),
     ...giving.map(({ beat, hold }) =>
       setRecord('beats', beat.id, {
         hold: { kind: 'seconds' as const, seconds: Math.min(longest, round(held ? (left * hold) / held : left / giving.length)) },

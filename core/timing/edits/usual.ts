@@ -54,30 +54,30 @@ const setInfo = (deck: Deck, usual: NonNullable<NonNullable<Deck['info']['info']
 ]
 
 /** Makes the way of one cue the usual one for its use and its element's kind; nothing else changes yet. */
-export function setUsual(deck: Deck, wish: { like: Id }): Change[] {
-  const cue = deck.cues[wish.like]
+export function setUsual(deck: Deck, input: { like: Id }): Change[] {
+  const cue = deck.cues[input.like]
   const kind = cue?.element ? deck.elements[cue.element]?.kind : undefined
   if (!cue || !kind || (cue.what !== 'enter' && cue.what !== 'exit')) return []
   return setInfo(deck, { [cue.what]: { ...deck.info.info?.usual?.[cue.what], [kind]: motionOf(cue) } })
 }
 /** Lets cues that differ from the usual way follow it: those named, or all. They keep when they come and their parts. */
-export function followUsual(deck: Deck, wish: { what: Use; kind: ElementKind; cues?: readonly Id[] }): Change[] {
-  const usual = usualMotion(deck, wish.what, wish.kind)
+export function followUsual(deck: Deck, input: { what: Use; kind: ElementKind; cues?: readonly Id[] }): Change[] {
+  const usual = usualMotion(deck, input.what, input.kind)
   if (!usual) return []
-  return cuesApart(deck, wish.what, wish.kind)
-    .filter(cue => !wish.cues || wish.cues.includes(cue.id))
+  return cuesApart(deck, input.what, input.kind)
+    .filter(cue => !input.cues || input.cues.includes(cue.id))
     .map(cue =>
       setRecord('cues', cue.id, { effect: usual.effect, options: usual.options ?? {}, duration: usual.duration, easing: usual.easing }),
     )
 }
 
 /** Makes the way one slide comes the usual one. */
-export const setUsualTransition = (deck: Deck, wish: { like: Id }): Change[] => setInfo(deck, { transition: comes(deck, wish.like) })
+export const setUsualTransition = (deck: Deck, input: { like: Id }): Change[] => setInfo(deck, { transition: comes(deck, input.like) })
 /** Lets slides that come otherwise come in the usual way: those named, or all. */
-export function followUsualTransition(deck: Deck, wish: { slides?: readonly Id[] } = {}): Change[] {
+export function followUsualTransition(deck: Deck, input: { slides?: readonly Id[] } = {}): Change[] {
   const usual = usualTransition(deck)
   if (!usual) return []
   return slidesApart(deck)
-    .filter(id => !wish.slides || wish.slides.includes(id))
+    .filter(id => !input.slides || input.slides.includes(id))
     .map(id => setRecord('slides', id, { transition: transitionNamed(usual.effect).atOnce ? undefined : usual }))
 }

@@ -20,7 +20,7 @@ function boundsOfAll(lines: readonly Place[]): Place {
 export function drawnStroke(
   name: string,
   label: string,
-  wish: {
+  input: {
     color: string
     width: number
     beneath?: boolean
@@ -38,8 +38,8 @@ export function drawnStroke(
     pace: 'linear',
     least: { seconds: 0.8, why: 'to be seen being drawn' },
     options: [
-      colorOptionOf(wish.color),
-      { kind: 'number', name: 'width', label: 'As thick as', min: 1, max: 400, step: 1, unit: 'px', initial: wish.width },
+      colorOptionOf(input.color),
+      { kind: 'number', name: 'width', label: 'As thick as', min: 1, max: 400, step: 1, unit: 'px', initial: input.width },
       staysOption,
     ],
     stays: options => optionOf<boolean>(effect, options, 'stays'),
@@ -47,18 +47,18 @@ export function drawnStroke(
       if (progress <= 0) return
       const stays = optionOf<boolean>(effect, options, 'stays')
       const width = optionOf<number>(effect, options, 'width')
-      const opacity = (stays ? 1 : clamp((1 - progress) / fading)) * (wish.alpha ?? 1)
+      const opacity = (stays ? 1 : clamp((1 - progress) / fading)) * (input.alpha ?? 1)
       if (opacity <= 0) return
       const share = clamp(progress / (stays ? 1 : drawing))
       // As a hand draws: off quickly, slower towards the end.
       const drawn = stays || share < 1 ? 1 - (1 - share) ** 2 : 1
       const stroke: Stroke = {
-        path: (wish.around ? [boundsOfAll(lines)] : lines).map(line => wish.path(line, width)).join(''),
+        path: (input.around ? [boundsOfAll(lines)] : lines).map(line => input.path(line, width)).join(''),
         color: colorOption(effect, options, 'color'),
         width,
         drawn,
         opacity,
-        beneath: wish.beneath ?? false,
+        beneath: input.beneath ?? false,
       }
       part.strokes = [...(part.strokes ?? []), stroke]
     },

@@ -16,7 +16,7 @@ const times = (initial: number): OptionField => ({
 function swinging(
   name: string,
   label: string,
-  wish: {
+  input: {
     duration: number
     amount: OptionField & { kind: 'number' }
     times: number
@@ -27,13 +27,13 @@ function swinging(
     name,
     label,
     whats: ['emphasis'],
-    duration: wish.duration,
+    duration: input.duration,
     pace: 'linear',
-    options: [wish.amount, times(wish.times)],
+    options: [input.amount, times(input.times)],
     apply(part, progress, options) {
       if (progress <= 0 || progress >= 1) return
       const swing = Math.sin(progress * Math.round(optionOf<number>(effect, options, 'times')) * 2 * Math.PI) * (1 - progress)
-      wish.move(part, swing, optionOf<number>(effect, options, wish.amount.name))
+      input.move(part, swing, optionOf<number>(effect, options, input.amount.name))
     },
   }
   return effect

@@ -4,14 +4,14 @@ import { apertures, fromSide, slanted, slats as slatsOf, swept, type Aperture, t
 import { between, directions, sideBehind, still, type TransitionKind } from './transition'
 
 /** A transition in which the next slide is seen through a mask that opens over the one before. */
-function masked(wish: {
+function masked(input: {
   name: string
   label: string
   duration: number
   options: readonly OptionField[]
   mask(progress: number, options: Options): Polygon
 }): TransitionKind {
-  const { mask, ...kind } = wish
+  const { mask, ...kind } = input
   return {
     ...kind,
     apply: between((progress, options) => ({ from: still(), to: { ...still(), mask: mask(Math.min(1, Math.max(0, progress)), options) } })),

@@ -5,12 +5,12 @@ import { passwordHashOf, setPassword } from '../../database/people'
 import { hashOf, isPassword, passwordSchema } from '../../passwords'
 import { addressOf } from '../../session'
 
-const wish = z.object({ current: z.string().max(1000), next: passwordSchema })
+const input = z.object({ current: z.string().max(1000), next: passwordSchema })
 
 /** Gives oneself another password; all other sessions end. Viewers may: it is theirs. */
 export default defineEventHandler(async event => {
   const person = await requireViewer(event)
-  const { current, next } = readAs(wish, await readBody(event))
+  const { current, next } = readAs(input, await readBody(event))
   if (!(await takeTurn(person.email, addressOf(event))))
     return refuse(429, 'Too many attempts from this address are waiting. Wait a moment, then try again.')
   if (!(await isPassword(current, (await passwordHashOf(person.id)) ?? ''))) {

@@ -3,7 +3,7 @@ import { purposeSchema } from '../../../core/model'
 import { readAs, requireViewer } from '../../access'
 import { countDecks, findDecks } from '../../database/decks'
 
-const wish = z.object({
+const query = z.object({
   find: z.string().max(200).default(''),
   folder: z.string().max(120).optional(),
   purpose: purposeSchema.optional(),
@@ -17,7 +17,7 @@ const wish = z.object({
 /** The decks of the team by words, folder, purpose and whose they are, some at a time, with what cards show; and how many are where. */
 export default defineEventHandler(async event => {
   const person = await requireViewer(event)
-  const { mine, ...asked } = readAs(wish, getQuery(event))
+  const { mine, ...asked } = readAs(query, getQuery(event))
   const [{ total, decks: items }, counts] = await Promise.all([findDecks({ ...asked, owner: mine ? person.id : undefined }), countDecks()])
   return { total, items, counts }
 })

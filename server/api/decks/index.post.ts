@@ -5,7 +5,7 @@ import { readAs, refuse, requireEditor } from '../../access'
 import { makeDeck } from '../../decks/make'
 import { newId } from '../../new-id'
 
-const wish = z.object({
+const input = z.object({
   title: z.string().trim().min(1).max(300),
   purpose: purposeSchema,
   language: languageSchema.default('en'),
@@ -15,7 +15,7 @@ const wish = z.object({
 /** Makes a deck: empty, or from a starter. Answers with its id. */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
-  const asked = readAs(wish, await readBody(event))
+  const asked = readAs(input, await readBody(event))
   const id = newId()
   const starter = asked.starter ? (starterNamed(asked.starter) ?? refuse(404, 'There is no such starter.')) : null
   const deck = starter ? deckOfStarter(starter, asked, { id: newId }) : newDeck(asked, { id: newId })

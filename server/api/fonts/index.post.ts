@@ -6,12 +6,12 @@ import { keepFont } from '../../database/fonts'
 import { keepMedia } from '../../database/media'
 import { fontByteLimit } from '../../fonts/check'
 
-const wish = z.object({ name: nameOfFile('font') })
+const input = z.object({ name: nameOfFile('font') })
 
 /** Keeps a font file for the team. */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
-  const { name } = readAs(wish, getQuery(event))
+  const { name } = readAs(input, getQuery(event))
   const content = await readBytes(event, fontByteLimit, 'A font file')
   const checked = await apart('font', { bytes: content, name }, { seconds: 15, what: 'This font' })
   if (!checked.ok) return refuse(422, checked.message)

@@ -5,7 +5,7 @@ import { mediaByHash, mediaBytes } from '../../database/media'
 import { scaledMedia } from '../../media/steps'
 
 /** `width` in px of the picture asked for; `at` in seconds of a film. */
-const wish = z.object({ width: z.coerce.number().positive().optional(), at: z.coerce.number().min(0).optional() })
+const input = z.object({ width: z.coerce.number().positive().optional(), at: z.coerce.number().min(0).optional() })
 
 /** A media file, whole or a range of it; with `width`, a picture made smaller. Its content never changes, so it may be kept for good. */
 export default defineEventHandler(async event => {
@@ -24,7 +24,7 @@ export default defineEventHandler(async event => {
     setResponseStatus(event, 304)
     return null
   }
-  const { width, at } = readAs(wish, getQuery(event))
+  const { width, at } = readAs(input, getQuery(event))
   const scaled = width ? await scaledMedia(row, width, at ?? null) : null
   if (scaled) {
     setHeaders(event, { 'content-type': scaled.type, etag: `"${row.hash}-${width}-${at ?? ''}"` })

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { readAs, refuse, requireEditor } from '../../access'
 import { changeMedia, mediaItem } from '../../database/media'
 
-const wish = z.object({
+const input = z.object({
   name: z.string().trim().min(1).max(200).optional(),
   folder: z
     .string()
@@ -20,7 +20,7 @@ export default defineEventHandler(async event => {
   await requireEditor(event)
   const hash = getRouterParam(event, 'hash')!
   if (!(await mediaItem(hash))) return refuse(404, 'There is no such file in Media.')
-  const asked = readAs(wish, await readBody(event))
+  const asked = readAs(input, await readBody(event))
   await changeMedia(hash, { ...asked, ...(asked.tags ? { tags: [...new Set(asked.tags)] } : {}) })
   return await mediaItem(hash)
 })

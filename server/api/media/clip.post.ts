@@ -25,7 +25,7 @@ const atOnce = 64 * 1024 ** 2
 /** A film with longer stretches between its key frames, seconds, is made anew: each seek in it would decode so much. */
 const mostKeyGap = 12
 
-const wish = z.object({ name: nameOfFile('clip'), folder: folderOfFile })
+const input = z.object({ name: nameOfFile('clip'), folder: folderOfFile })
 
 /**
  * Takes a film or sound of any kind that ffmpeg reads. What browsers play is kept as it is; all else becomes a job that
@@ -33,7 +33,7 @@ const wish = z.object({ name: nameOfFile('clip'), folder: folderOfFile })
  */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
-  const { name, folder: shelf } = readAs(wish, getQuery(event))
+  const { name, folder: shelf } = readAs(input, getQuery(event))
   const called = `“${name.slice(0, 120)}”`
   return await inFolder(async place => {
     const file = path.join(place, 'clip')
@@ -68,7 +68,13 @@ export default defineEventHandler(async event => {
       if (shelf) await changeMedia(row.hash, { folder: shelf })
       return { hash: row.hash, job: null }
     }
-    const job = await addJob({ kind: 'clip', deck: null, name, person: person.id, wish: { folder: shelf, bytes: (await stat(file)).size } })
+    const job = await addJob({
+      kind: 'clip',
+      deck: null,
+      name,
+      person: person.id,
+      input: { folder: shelf, bytes: (await stat(file)).size },
+    })
     await keepJobFile(job, file)
     await offerJob(job)
     return { hash: null, job }

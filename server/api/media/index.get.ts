@@ -3,7 +3,7 @@ import { readAs, requireViewer } from '../../access'
 import { allMedia } from '../../database/media'
 import { alikeMedia, findMedia } from '../../media/find'
 
-const wish = z.object({
+const query = z.object({
   find: z.string().max(200).default(''),
   kind: z.enum(['picture', 'film', 'sound']).optional(),
   folder: z.string().max(120).optional(),
@@ -20,7 +20,7 @@ const wish = z.object({
 /** The team's media by word, kind, folder, tag and colour, some at a time; with `alike`, groups of pictures that look alike. */
 export default defineEventHandler(async event => {
   await requireViewer(event)
-  const asked = readAs(wish, getQuery(event))
+  const asked = readAs(query, getQuery(event))
   const all = await allMedia()
   const counted = (names: readonly string[]) =>
     [...names.reduce((map, name) => map.set(name, (map.get(name) ?? 0) + 1), new Map<string, number>())]

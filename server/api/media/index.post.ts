@@ -5,12 +5,12 @@ import { changeMedia } from '../../database/media'
 import { checkPicture, checkUpload, pictureByteLimit } from '../../media/check'
 import { keepChecked } from '../../media/keep'
 
-const wish = z.object({ name: nameOfFile('picture'), any: z.string().optional(), folder: folderOfFile })
+const input = z.object({ name: nameOfFile('picture'), any: z.string().optional(), folder: folderOfFile })
 
 /** Keeps a picture; with `any`, a film or sound too. Its bytes stay as they came, apart from an SVG, which is made harmless. */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
-  const { name, any, folder } = readAs(wish, getQuery(event))
+  const { name, any, folder } = readAs(input, getQuery(event))
   const check = any === undefined ? checkPicture : checkUpload
   const checked = await check(await readBytes(event, pictureByteLimit, 'A file of media'), name)
   if (!checked.ok) return refuse(422, checked.message)

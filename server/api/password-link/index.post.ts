@@ -6,11 +6,11 @@ import { personOfLink } from '../../database/sessions'
 import { hashOf, passwordSchema } from '../../passwords'
 import { addressOf, signIn } from '../../session'
 
-const wish = z.object({ token: z.string().max(100), password: passwordSchema.optional() })
+const input = z.object({ token: z.string().max(100), password: passwordSchema.optional() })
 
 /** Open to whoever bears a link: says whom it is for; with a password, sets that, ends the link and all sessions, and signs in. */
 export default defineEventHandler(async event => {
-  const { token, password } = readAs(wish, await readBody(event))
+  const { token, password } = readAs(input, await readBody(event))
   const address = addressOf(event)
   if (!(await takeTurn('by link', address)))
     return refuse(429, 'Too many attempts from this address are waiting. Wait a moment, then try again.')

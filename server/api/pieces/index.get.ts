@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { readAs, requireViewer } from '../../access'
 import { findPieces, piecesById } from '../../database/pieces'
 
-const wish = z.object({
+const query = z.object({
   find: z.string().max(200).default(''),
   from: z.coerce.number().int().min(0).max(1_000_000).default(0),
   count: z.coerce.number().int().min(1).max(100).default(24),
@@ -12,7 +12,7 @@ const wish = z.object({
 /** Pieces of the team's shelf by word, some at a time; with `ids`, those very ones. */
 export default defineEventHandler(async event => {
   await requireViewer(event)
-  const { find, from, count, ids } = readAs(wish, getQuery(event))
+  const { find, from, count, ids } = readAs(query, getQuery(event))
   if (ids !== undefined) {
     const pieces = await piecesById(
       ids

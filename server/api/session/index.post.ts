@@ -5,13 +5,13 @@ import { normalEmail, personByEmail } from '../../database/people'
 import { hashOf, isPassword } from '../../passwords'
 import { addressOf, signIn } from '../../session'
 
-const wish = z.union([z.object({ email: z.string().max(320), password: z.string().max(1000) }), z.object({ demo: z.string().max(320) })])
+const input = z.union([z.object({ email: z.string().max(320), password: z.string().max(1000) }), z.object({ demo: z.string().max(320) })])
 /** Verified against when the address is unknown or has no password yet, so that the answer takes as long. */
 const nobody = hashOf('nobody’s')
 
 /** Signs in. Open to all; failed attempts slow down what follows them, for the account and for the address that they come from. */
 export default defineEventHandler(async event => {
-  const asked = readAs(wish, await readBody(event))
+  const asked = readAs(input, await readBody(event))
   const email = normalEmail('demo' in asked ? asked.demo : asked.email)
   const person = await personByEmail(email)
   if ('demo' in asked) {

@@ -188,8 +188,8 @@ function takeSounds(work: Working, board: Slide, slides: readonly Slide[], start
  * behind their views, and what is set on them keeps the colours in which it was seen. The picture opens on the first view and stays on
  * the last. No changes for fewer than two slides, or boards among them.
  */
-export function slidesToBoard(deck: Deck, wish: { slides: readonly Id[] }, context: EditContext & TimingContext): Change[] {
-  const slides = slidesOf(deck).filter(slide => wish.slides.includes(slide.id))
+export function slidesToBoard(deck: Deck, input: { slides: readonly Id[] }, context: EditContext & TimingContext): Change[] {
+  const slides = slidesOf(deck).filter(slide => input.slides.includes(slide.id))
   const [first, ...others] = slides
   if (!first || !others.length || slides.some(slide => slide.board)) return []
   const { board, views } = boardFor(deck, [first, ...others], context)

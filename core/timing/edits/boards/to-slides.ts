@@ -116,8 +116,8 @@ function soundsBetween(deck: Deck, board: Id, first: Id, last: Id): Change[] {
  * the view showed it; what stands in none goes to the nearest. A beat comes along with what happens in it; the camera has
  * no more to do. No changes where the slide is no board, or has no view.
  */
-export function boardToSlides(deck: Deck, wish: { slide: Id }, context: EditContext & TimingContext): Change[] {
-  const board = deck.slides[wish.slide]
+export function boardToSlides(deck: Deck, input: { slide: Id }, context: EditContext & TimingContext): Change[] {
+  const board = deck.slides[input.slide]
   const views = viewsOf(board)
   const beats = board ? beatsOf(deck, board.id) : []
   const [opening] = beats

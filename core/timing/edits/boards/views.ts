@@ -19,11 +19,11 @@ import { namedEasings } from '../../easing'
 import { working } from './between'
 
 /** Makes a board of a slide, a few times as far across and down, with what stood on the slide in its first view. */
-export function makeBoard(deck: Deck, wish: { slide: Id; across: number; down: number }, context: EditContext): Change[] {
+export function makeBoard(deck: Deck, input: { slide: Id; across: number; down: number }, context: EditContext): Change[] {
   const { width, height } = infoOf(deck).size
-  const [across, down] = [Math.max(1, wish.across), Math.max(1, wish.down)]
+  const [across, down] = [Math.max(1, input.across), Math.max(1, input.down)]
   return [
-    setRecord('slides', wish.slide, {
+    setRecord('slides', input.slide, {
       board: { width: Math.round(width * across), height: Math.round(height * down) },
       views: [{ id: context.id(), name: 'Start', box: { x: 0, y: 0, width, height, angle: 0 } }],
     }),
@@ -31,24 +31,24 @@ export function makeBoard(deck: Deck, wish: { slide: Id; across: number; down: n
 }
 
 /** Makes a board a slide again: its views go, and what its camera did; what lies beyond the picture stays where it is. */
-export const unmakeBoard = (deck: Deck, wish: { slide: Id }): Change[] => [
-  ...removeCues(deck, { cues: cameraCues(deck, wish.slide).map(cue => cue.id) }),
-  setRecord('slides', wish.slide, { board: undefined, views: undefined, opens: undefined }),
+export const unmakeBoard = (deck: Deck, input: { slide: Id }): Change[] => [
+  ...removeCues(deck, { cues: cameraCues(deck, input.slide).map(cue => cue.id) }),
+  setRecord('slides', input.slide, { board: undefined, views: undefined, opens: undefined }),
 ]
 
 /** Takes a view of a board away, and the moves of the camera that led to it; what stands in it stays. */
-export function removeView(deck: Deck, wish: { slide: Id; view: Id }): Change[] {
-  const slide = deck.slides[wish.slide]
-  if (!slide?.views?.some(view => view.id === wish.view)) return []
+export function removeView(deck: Deck, input: { slide: Id; view: Id }): Change[] {
+  const slide = deck.slides[input.slide]
+  if (!slide?.views?.some(view => view.id === input.view)) return []
   return [
     ...removeCues(deck, {
       cues: cameraCues(deck, slide.id)
-        .filter(cue => cue.options.view === wish.view)
+        .filter(cue => cue.options.view === input.view)
         .map(cue => cue.id),
     }),
     setRecord('slides', slide.id, {
-      views: slide.views.filter(view => view.id !== wish.view),
-      ...(slide.opens === wish.view ? { opens: undefined } : {}),
+      views: slide.views.filter(view => view.id !== input.view),
+      ...(slide.opens === input.view ? { opens: undefined } : {}),
     }),
   ]
 }
@@ -57,11 +57,11 @@ const cameraCues = (deck: Deck, slide: Id) =>
   beatsOf(deck, slide).flatMap(beat => cuesOf(deck, beat.id).filter(cue => cue.what === 'camera'))
 
 /** Lets the camera of a board go to a view, or to all of it (`all`), in a beat: after what it does there already. */
-export function goInBeat(deck: Deck, wish: { beat: Id; view: string }, context: EditContext): Change[] {
-  const last = cuesOf(deck, wish.beat).findLast(cue => cue.what === 'camera')
+export function goInBeat(deck: Deck, input: { beat: Id; view: string }, context: EditContext): Change[] {
+  const last = cuesOf(deck, input.beat).findLast(cue => cue.what === 'camera')
   return addCue(
     deck,
-    { cue: { ...cameraCue(wish.beat, wish.view), ...(last ? { anchor: { to: 'end' as const, cue: last.id } } : {}) } },
+    { cue: { ...cameraCue(input.beat, input.view), ...(last ? { anchor: { to: 'end' as const, cue: last.id } } : {}) } },
     context,
   )
 }
@@ -97,21 +97,21 @@ export const cameraCue = (beat: Id, view: string): Omit<Cue, 'id' | 'order'> => 
  * Lets the camera of a board go through its views in their order, a beat each: the board opens with the first; beats that
  * are there are used before new ones are made. Moves that it made before are replaced. `back`: it ends with all of the board.
  */
-export function tourViews(deck: Deck, wish: { slide: Id; back: boolean }, context: EditContext): Change[] {
-  const [first, ...others] = viewsOf(deck.slides[wish.slide])
+export function tourViews(deck: Deck, input: { slide: Id; back: boolean }, context: EditContext): Change[] {
+  const [first, ...others] = viewsOf(deck.slides[input.slide])
   if (!first) return []
-  const stops = [...others.map(view => view.id), ...(wish.back ? ['all'] : [])]
-  const beats = beatsOf(deck, wish.slide)
+  const stops = [...others.map(view => view.id), ...(input.back ? ['all'] : [])]
+  const beats = beatsOf(deck, input.slide)
   const orders = ordersAt(beats, Infinity, Math.max(0, stops.length - (beats.length - 1)))
   const start = infoOf(deck).purpose === 'talk' ? ('advance' as const) : ('self' as const)
-  const fresh = orders.map((order): Beat => ({ id: context.id(), slide: wish.slide, order, start, hold: { kind: 'reading' } }))
+  const fresh = orders.map((order): Beat => ({ id: context.id(), slide: input.slide, order, start, hold: { kind: 'reading' } }))
   const work = working(deck)
   work.do([
-    ...removeCues(deck, { cues: cameraCues(deck, wish.slide).map(cue => cue.id) }),
+    ...removeCues(deck, { cues: cameraCues(deck, input.slide).map(cue => cue.id) }),
     ...fresh.map((record): Change => putRecord('beats', record)),
   ])
   const all = [...beats, ...fresh].slice(1)
   stops.forEach((stop, index) => work.do(addCue(work.now, { cue: cameraCue(all[index]!.id, stop) }, context)))
-  work.do([setRecord('slides', wish.slide, { opens: first.id })])
+  work.do([setRecord('slides', input.slide, { opens: first.id })])
   return work.changes
 }

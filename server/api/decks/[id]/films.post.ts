@@ -21,7 +21,7 @@ export default defineEventHandler(async event => {
     deck: id,
     person: person.id,
     name: `${title} ${size.width} × ${size.height}, ${formatWords[order.format].label}`,
-    wish: { order, deck, title },
+    input: { order, deck, title },
   })
   await offerJob(job)
   return { id: job }

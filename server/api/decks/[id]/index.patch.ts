@@ -5,7 +5,7 @@ import { readAs, refuse, requireEditor } from '../../../access'
 import { deckExists, moveToFolder, renameInLists } from '../../../database/decks'
 import { roomOf } from '../../../live/rooms'
 
-const wish = z.object({
+const input = z.object({
   title: z.string().trim().min(1).max(300).optional(),
   /** Empty: in none. */
   folder: z.string().trim().max(120).optional(),
@@ -16,7 +16,7 @@ export default defineEventHandler(async event => {
   const person = await requireEditor(event)
   const id = getRouterParam(event, 'id')!
   if (!(await deckExists(id))) refuse(404, 'There is no such deck.')
-  const { title, folder } = readAs(wish, await readBody(event))
+  const { title, folder } = readAs(input, await readBody(event))
   if (folder !== undefined) await moveToFolder(id, cleanText(folder))
   if (title !== undefined) {
     const room = await roomOf(id)

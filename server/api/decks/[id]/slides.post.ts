@@ -7,13 +7,13 @@ import { deckExists } from '../../../database/decks'
 import { currentDeck, roomOf } from '../../../live/rooms'
 import { newId } from '../../../new-id'
 
-const wish = z.object({ from: idSchema, slides: z.array(idSchema).min(1).max(5000), look: z.enum(['ours', 'theirs']) })
+const input = z.object({ from: idSchema, slides: z.array(idSchema).min(1).max(5000), look: z.enum(['ours', 'theirs']) })
 
 /** Copies slides of one deck to the end of another. */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
   const id = getRouterParam(event, 'id')!
-  const asked = readAs(wish, await readBody(event))
+  const asked = readAs(input, await readBody(event))
   if (!(await deckExists(id)) || !(await deckExists(asked.from))) return refuse(404, 'There is no such deck.')
   const from = onlySlides(await currentDeck(asked.from), asked.slides)
   if (!slidesOf(from).length) return refuse(404, 'These slides are gone from their deck.')

@@ -4,13 +4,13 @@ import { readAs, refuse, requireEditor } from '../../../access'
 import { mediaByHash, touchMedia } from '../../../database/media'
 import { replaceIn } from '../../../media/uses'
 
-const wish = z.object({ by: hashSchema, decks: z.array(idSchema).min(1).max(5000) })
+const input = z.object({ by: hashSchema, decks: z.array(idSchema).min(1).max(5000) })
 
 /** Puts another file in the place of this one in some decks, each in one step that can be undone there. */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
   const hash = getRouterParam(event, 'hash')!
-  const { by, decks } = readAs(wish, await readBody(event))
+  const { by, decks } = readAs(input, await readBody(event))
   const [from, to] = [await mediaByHash(hash), await mediaByHash(by)]
   if (!from || !to) return refuse(404, 'There is no such file in Media.')
   if (from.type.split('/')[0] !== to.type.split('/')[0])
