@@ -1,16 +1,72 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
-import { expect, test } from '@playwright/test'
+import { expect, test, type Locator, type Page } from '@playwright/test'
 import { enter } from './support/people'
 import { views } from './support/views'
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+const deck = '/decks/demo-briefing'
 interface Violation {
   id: string
   impact: string | null
   help: string
   nodes: { html: string }[]
 }
+
+/** What would seriously keep somebody out of the page as it stands, in sentences. */
+async function barriers(page: Page, where: string): Promise<string[]> {
+  await page.evaluate(axe)
+  // Slides are the work of whoever made them, and are judged in Check. The rule that is left out takes words in pictures of slides for
+  // labels.
+  const violations = await page.evaluate(
+    async () =>
+      (
+        await (window as unknown as { axe: { run(context: object, options: object): Promise<{ violations: Violation[] }> } }).axe.run(
+          { exclude: [['.stage-slide']] },
+          { resultTypes: ['violations'], rules: { 'label-content-name-mismatch': { enabled: false } } },
+        )
+      ).violations,
+  )
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, help, nodes }) => {
+      const shown = nodes.slice(0, 3).map(node => node.html.slice(0, 160))
+      return `${where}: ${id}: ${help}: ${shown.join(' | ')}`
+    })
+}
+
+/** What opens over a view, how it is opened, and what is there then. */
+const openings: readonly [view: string, name: string, open: (page: Page) => Promise<void>, seen: (page: Page) => Locator][] = [
+  ['/', 'menu of a deck', page => page.locator('article').getByRole('button').first().click(), page => page.getByRole('menu')],
+  ['/', 'list of choices', page => page.getByLabel('Order of decks').click(), page => page.getByRole('listbox')],
+  ['/', 'a new deck', page => page.keyboard.press('n'), page => page.getByRole('dialog')],
+  [
+    '/people',
+    'menu of a person',
+    page =>
+      page
+        .getByRole('button', { name: /^What to do with/ })
+        .first()
+        .click(),
+    page => page.getByRole('menu'),
+  ],
+  [
+    `${deck}?phase=outline`,
+    'settings of the deck',
+    page => page.getByRole('button', { name: 'Talk' }).click(),
+    page => page.getByRole('dialog'),
+  ],
+  [`${deck}?phase=compose`, 'palette', page => page.keyboard.press('/'), page => page.getByRole('listbox', { name: 'Found' })],
+  [`${deck}?phase=compose`, 'keys', page => page.keyboard.press('?'), page => page.getByRole('dialog')],
+  [`${deck}?phase=compose`, 'what to add', page => page.keyboard.press('a'), page => page.getByRole('menu').or(page.getByRole('dialog'))],
+  [
+    `${deck}?phase=compose`,
+    'menu of an element',
+    page => page.locator('[data-hit]').first().click({ button: 'right' }),
+    page => page.getByRole('menu'),
+  ],
+  [`${deck}?phase=time`, 'help', page => page.getByRole('button', { name: /^Help/ }).click(), page => page.getByRole('dialog')],
+]
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`nothing serious keeps anybody out of any view, in the ${scheme}`, async ({ page }) => {
@@ -22,26 +78,22 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.goto(view)
       await page.waitForLoadState('networkidle')
       if (view.includes('compose') && !view.includes('look')) await page.locator('[data-hit]').first().click()
-      await page.evaluate(axe)
-      // Slides are the work of whoever made them, and are judged in Check. The rule that is left out takes words in pictures of slides for
-      // labels.
-      const violations = await page.evaluate(
-        async () =>
-          (
-            await (window as unknown as { axe: { run(context: object, options: object): Promise<{ violations: Violation[] }> } }).axe.run(
-              { exclude: [['.stage-slide']] },
-              { resultTypes: ['violations'], rules: { 'label-content-name-mismatch': { enabled: false } } },
-            )
-          ).violations,
-      )
-      for (const violation of violations)
-        if (violation.impact === 'serious' || violation.impact === 'critical')
-          found.push(
-            `${view}: ${violation.id}: ${violation.help}: ${violation.nodes
-              .slice(0, 3)
-              .map(node => node.html.slice(0, 160))
-              .join(' | ')}`,
-          )
+      found.push(...(await barriers(page, view)))
+    }
+    expect(found).toEqual([])
+  })
+
+  test(`nor out of what opens over them: menus, lists, dialogs, the palette, in the ${scheme}`, async ({ page }) => {
+    test.setTimeout(180_000)
+    await page.emulateMedia({ colorScheme: scheme })
+    await enter(page)
+    const found: string[] = []
+    for (const [view, name, open, seen] of openings) {
+      await page.goto(view)
+      await page.waitForLoadState('networkidle')
+      await open(page)
+      await expect(seen(page), name).toBeVisible()
+      found.push(...(await barriers(page, `${view}, ${name}`)))
     }
     expect(found).toEqual([])
   })

@@ -54,7 +54,27 @@ test.describe.serial('the room of decks', () => {
     await expect(card(page, 'Tides of June')).toBeVisible()
     await page.getByRole('link', { name: 'Open Tides of June', exact: true }).focus()
     await page.keyboard.press('Control+d')
-    await expect(card(page, 'Tides of June, copy')).toContainText('Talk, 4 slides')
+    await expect(card(page, 'Tides of June, copy')).toContainText('4 slides')
+  })
+
+  test('the list says how long a deck is, as its own page does, and who changed it', async () => {
+    await page.getByRole('link', { name: 'Open Tides of June', exact: true }).click()
+    await expect(page.getByTestId('total')).not.toHaveText('0:00.0')
+    const said = await page.getByTestId('total').innerText()
+    const [minutes, seconds] = said.split(':').map(Number) as [number, number]
+    const clock = (whole: number) => `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
+    const words = clock(Math.round(minutes * 60 + seconds))
+    await expect
+      .poll(
+        async () => {
+          await page.goto('/')
+          return await card(page, 'Tides of June').innerText()
+        },
+        { intervals: [1500] },
+      )
+      .toContain(`Talk ${words}`)
+    await expect(card(page, 'Tides of June')).toContainText('Ines Rahm')
+    await expect(card(page, 'Tides of June').getByRole('img', { name: `Talk of ${words}` })).toBeVisible()
   })
 
   test('it lies in a folder, which is counted and shows it alone', async () => {

@@ -298,3 +298,32 @@ test('the right button opens the menu of an element on the stage, and leaves fie
   await page.mouse.click(...(await at(page, 1700, 1000)), { button: 'right' })
   await expect(page.getByRole('menu')).toHaveCount(0)
 })
+
+test('arrows walk what stands in rows: decks, files, layouts, slides of the overview', async ({ page }) => {
+  await titleSelected(page, 'Rows to walk')
+  const { pathname } = new URL(page.url())
+  const rows = {
+    '/': 'a.open',
+    '/media': '.tiles .tile',
+    [`${pathname}?phase=outline`]: '.ways .way',
+    [`${pathname}?phase=outline&view=overview`]: '.overview .card',
+  }
+  for (const [view, selector] of Object.entries(rows)) {
+    await page.goto(view)
+    const row = page.locator(selector)
+    await expect(row.nth(2)).toBeVisible()
+    await row.first().focus()
+    for (const [key, to] of [
+      ['ArrowRight', row.nth(1)],
+      ['ArrowLeft', row.first()],
+      ['End', row.last()],
+      ['Home', row.first()],
+    ] as const) {
+      await page.keyboard.press(key)
+      await expect(to, `${key} in ${view}`).toBeFocused()
+    }
+  }
+  // A slide of the overview is chosen by Space, which plays elsewhere.
+  await page.keyboard.press('Space')
+  await expect(page.locator('.overview .card').first()).toHaveAttribute('aria-pressed', 'true')
+})

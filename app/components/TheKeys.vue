@@ -6,6 +6,7 @@ const keys = [
   [', and .', 'one frame back, on; with Shift one beat'],
   ['Alt 1 to Alt 5', 'the five phases'],
   ['Arrows', 'nudge by 8; with Alt by 1, with Shift by 40'],
+  ['Arrows in rows', 'of decks, slides, files, layouts: the next one; Home and End, the first and the last'],
   ['Tab', 'walk the elements of the slide'],
   ['Alt Left, Alt Right', 'in the outline: a line further out, further in'],
   ['Alt Up, Alt Down', 'in the outline: a slide earlier, later'],

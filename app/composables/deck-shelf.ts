@@ -8,9 +8,13 @@ export interface DeckEntry {
   folder: string
   owner: { id: string; name: string } | null
   changed_at: string
+  /** Who changed it last, by name. */
+  changer: string | null
   removed_at: string | null
   version: number | null
   slides: number
+  /** Seconds that each slide lasts, as the server last reckoned; null where it did not yet. */
+  seconds: number[] | null
   cover: Deck
 }
 interface Answer {
@@ -35,7 +39,7 @@ export function useDeckShelf() {
     purpose: '' as '' | DeckEntry['purpose'],
     mine: false,
     removed: false,
-    by: 'changed' as 'changed' | 'title' | 'slides',
+    by: 'changed' as 'changed' | 'title' | 'slides' | 'length',
   })
   const list = useListed<DeckEntry, Answer>(filter, from =>
     $fetch<Answer>('/api/decks', {

@@ -109,6 +109,7 @@ export const helpTopics = {
     lines: [
       'All decks of the team. Begin with pasted words, a new deck, a starter, or an imported file.',
       'Folders are made by dragging a deck or by its menu; what is removed lies in the trash until it is deleted for good.',
+      'The bar under a deck is as wide as it lasts; all of the width is 20 minutes. It is reckoned a few seconds after a change.',
       'The field finds titles and the words on slides. F2 renames, Ctrl D duplicates, Delete removes the deck that has the focus.',
     ],
   },

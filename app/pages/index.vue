@@ -151,7 +151,7 @@ onKeys(event => {
           <ChoiceField v-model="whose" :items="choicesOf({ all: 'everyone’s', mine: 'mine' })" label="Whose decks" />
           <ChoiceField
             v-model="filter.by"
-            :items="choicesOf({ changed: 'changed last', title: 'by name', slides: 'most slides' })"
+            :items="choicesOf({ changed: 'changed last', title: 'by name', slides: 'most slides', length: 'longest' })"
             label="Order of decks"
           />
           <span class="quiet count" role="status">{{ total === 1 ? 'One deck' : `${numberWords(total)} decks` }}</span>

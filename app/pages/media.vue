@@ -170,7 +170,13 @@ const shown = computed(() =>
           }}
           <UButton v-if="isAsked" variant="ghost" size="sm" @click="all">Show all</UButton>
         </p>
-        <div v-for="(group, index) in shown" :key="index" class="tiles" :class="{ group: filter.alike }">
+        <div
+          v-for="(group, index) in shown"
+          :key="index"
+          class="tiles"
+          :class="{ group: filter.alike }"
+          @keydown="walkGrid($event, '.tile')"
+        >
           <MediaTile v-for="item in group" :key="item.hash" :entry="item" :chosen="chosen === item.hash" @choose="chosen = item.hash" />
         </div>
         <p v-if="!items.length && !loading" class="empty">

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import * as Y from 'yjs'
 import { dataTableSchema, type DataTable } from '../../core/data'
-import { cleanValue, isTooDeep, slidesOf, type Deck, type FontFaceFile } from '../../core/model'
+import { cleanValue, infoOf, isTooDeep, slidesOf, type Deck, type FontFaceFile, type Purpose } from '../../core/model'
 import { failed, type Outcome } from '../../core/values'
 import { inkKey, type InkBook, type Traced, type WordOutlines } from '../../core/drawing'
 import { tablesOf, unpackDeck } from '../../core/formats/deck-file'
@@ -85,15 +85,16 @@ interface Played {
   traced: Readonly<Record<string, Traced>>
 }
 
-/** How long a deck is as a loop, seconds. */
-export async function loopSeconds({ deck, tables, lengths, faces, traced }: Played): Promise<number> {
+/** How long each slide of a deck lasts with its transition, by the deck's purpose or another one, seconds. */
+export async function slideSeconds({ deck, purpose, tables, lengths, faces, traced }: Played & { purpose?: Purpose }): Promise<number[]> {
   await bring(faces)
-  return rundown(deck, 'loop', {
+  const host = {
     measurer: serverMeasurer(),
-    table: wanted => tables.find(table => table.id === wanted),
-    mediaLength: hash => lengths[hash],
+    table: (wanted: string) => tables.find(table => table.id === wanted),
+    mediaLength: (hash: string) => lengths[hash],
     ink: inkFrom(traced),
-  }).length
+  }
+  return rundown(deck, purpose ?? infoOf(deck).purpose, host).slides.map(slide => slide.length)
 }
 
 /** What the hands of a deck ask for, as data. */

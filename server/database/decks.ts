@@ -18,12 +18,20 @@ export interface DeckRow {
   /** Who made it; null where they are gone. */
   owner: { id: string; name: string } | null
   changed_at: Date
+  /** Who changed it last, by name; null where they are gone. */
+  changer: string | null
   removed_at: Date | null
   version: number | null
   slides: number
+  /** Seconds that each slide lasts by the deck's purpose, as last reckoned; null where it never was. */
+  seconds: number[] | null
   cover: Deck
   tables: string[]
 }
+
+/** What a list of decks can be ordered by. */
+export const deckOrders = ['changed', 'title', 'slides', 'length'] as const
+type DeckOrder = (typeof deckOrders)[number]
 
 /** What is asked of the list of decks: what all of it must fit, how it is ordered, and which part of it. */
 export interface DeckFilter {
@@ -35,7 +43,7 @@ export interface DeckFilter {
   owner?: string
   /** Those that were removed, in place of those that were not. */
   removed: boolean
-  by: 'changed' | 'title' | 'slides'
+  by: DeckOrder
   from: number
   count: number
 }
@@ -69,6 +77,7 @@ async function completeLists() {
 
 const likeWord = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
 const orders = {
+  length: (sql: Sql) => sql`(select sum(part) from unnest(seconds) part) desc nulls last, decks.id`,
   changed: (sql: Sql) => sql`changed_at desc, decks.id`,
   title: (sql: Sql) => sql`lower(title), decks.id`,
   slides: (sql: Sql) => sql`slides desc, decks.id`,
@@ -80,11 +89,12 @@ export async function findDecks(filter: DeckFilter): Promise<{ total: number; de
   const sql = database()
   const words = filter.find.split(/\s+/).filter(Boolean).map(likeWord)
   const rows = await sql<(DeckRow & { total: number })[]>`
-    select decks.id, title, purpose, folder, changed_at, removed_at, slides, cover, cover_tables as tables,
+    select decks.id, title, purpose, folder, changed_at, removed_at, slides, seconds, cover, cover_tables as tables,
+      changers.name as changer,
       (select max(number) from deck_versions where deck = decks.id) as version,
       case when people.id is null then null else json_build_object('id', people.id, 'name', people.name) end as owner,
       count(*) over ()::int as total
-    from decks left join people on people.id = decks.created_by
+    from decks left join people on people.id = decks.created_by left join people changers on changers.id = decks.changed_by
     where (removed_at is not null) = ${filter.removed}
       ${filter.folder === undefined ? sql`` : sql`and folder = ${filter.folder}`}
       ${filter.purpose === undefined ? sql`` : sql`and purpose = ${filter.purpose}`}
@@ -145,9 +155,18 @@ export async function keepPlace(person: string, deck: string, place: { slide: st
 
 /** Where somebody was last, in decks that are still here, the newest first. */
 export const placesOf = (person: string, count: number) => database()<
-  { deck: string; title: string; purpose: Purpose; slide: string | null; phase: string; at: Date; changed_at: Date }[]
+  {
+    deck: string
+    title: string
+    purpose: Purpose
+    slide: string | null
+    phase: string
+    at: Date
+    changed_at: Date
+    seconds: number[] | null
+  }[]
 >`
-  select deck, title, purpose, slide, phase, at, changed_at from places join decks on decks.id = places.deck
+  select deck, title, purpose, slide, phase, at, changed_at, seconds from places join decks on decks.id = places.deck
   where person = ${person} and removed_at is null order by at desc limit ${count}`
 
 export async function deckExists(id: string) {
@@ -183,8 +202,8 @@ export async function insertDeck(deck: StoredDeck, sql: Sql = database()) {
         `You have made ${numberWords(mostDecks)} decks, as many as one person may keep here. Remove some of them first.`,
       )
   }
-  await sql`insert into decks (id, title, purpose, created_by, snapshot, slides, cover, cover_tables)
-    values (${deck.id}, ${deck.title}, ${deck.purpose}, ${deck.person}, ${deck.snapshot}::text::jsonb, ${deck.slides},
+  await sql`insert into decks (id, title, purpose, created_by, changed_by, snapshot, slides, cover, cover_tables)
+    values (${deck.id}, ${deck.title}, ${deck.purpose}, ${deck.person}, ${deck.person}, ${deck.snapshot}::text::jsonb, ${deck.slides},
       ${deck.cover}::text::jsonb, ${deck.tables})`
   await sql`insert into deck_updates (deck, content, person) values (${deck.id}, ${Buffer.from(deck.update)}, ${deck.person})`
 }
@@ -220,7 +239,9 @@ export async function keepSnapshot(id: string, snapshot: Deck) {
   const { slides, cover, tables, words } = shownInLists(sql, snapshot)
   await sql`update decks
     set snapshot = ${jsonOf(snapshot)}, slides = ${slides}, cover = ${cover}, cover_tables = ${tables}, words = ${words},
-      title = ${info.title}, purpose = ${info.purpose}, changed_at = now()
+      title = ${info.title}, purpose = ${info.purpose}, changed_at = now(),
+      changed_by = coalesce((select person from deck_updates where deck = ${id} and person is not null order by deck_updates.id desc limit 1),
+        changed_by)
     where id = ${id}`
 }
 
@@ -258,9 +279,12 @@ export async function foldUpdates(id: string, ids: readonly number[], sum: Uint8
   await database()
     .begin(async sql => {
       await sql`select pg_advisory_xact_lock(hashtextextended(${id}, 0))`
-      const gone = await sql`delete from deck_updates where deck = ${id} and id = any(${ids as number[]}) returning id`
+      const gone = await sql<{ id: number; person: string | null }[]>`
+        delete from deck_updates where deck = ${id} and id = any(${ids as number[]}) returning id, person`
       if (gone.length !== ids.length) throw new FoldedElsewhere()
-      await sql`insert into deck_updates (id, deck, content) overriding system value values (${ids.at(-1)!}, ${id}, ${Buffer.from(sum)})`
+      const last = gone.filter(row => row.person).sort((a, b) => Number(b.id) - Number(a.id))[0]
+      await sql`insert into deck_updates (id, deck, content, person) overriding system value
+        values (${ids.at(-1)!}, ${id}, ${Buffer.from(sum)}, ${last?.person ?? null})`
     })
     .catch((error: unknown) => {
       if (!(error instanceof FoldedElsewhere)) throw error
@@ -292,4 +316,16 @@ export async function makerOf(id: string): Promise<string | null> {
 export async function snapshotOf(id: string): Promise<Deck | undefined> {
   const [row] = await database()<{ snapshot: Deck }[]>`select snapshot from decks where id = ${id}`
   return row?.snapshot
+}
+
+/** Decks whose slides' lengths were not reckoned since their last change, that came to rest or have waited long; the newest first. */
+export const unmeasuredDecks = (count: number) => database()<{ id: string; snapshot: Deck; at: string }[]>`
+  select id, snapshot, changed_at::text as at from decks
+  where removed_at is null and (measured_at is null or measured_at < changed_at)
+    and (measured_at is null or changed_at < now() - interval '2 seconds' or measured_at < now() - interval '30 seconds')
+  order by changed_at desc limit ${count}`
+
+/** Keeps how long a deck's slides last, seconds, for the change that they were reckoned at; null where that cannot be said. */
+export async function keepLengths(id: string, seconds: readonly number[] | null, at: string) {
+  await database()`update decks set seconds = ${seconds as number[] | null}::real[], measured_at = ${at}::text::timestamptz where id = ${id}`
 }

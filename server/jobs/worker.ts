@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import os from 'node:os'
 import { closeDatabase, isPassing } from '../database/connection'
 import { emptyTrash } from '../database/decks'
+import { measureDecks } from '../decks/lengths'
 import { forgetWorker, hearWorker, lapsedJobs, workerBeat } from '../database/jobs'
 import { log, logError } from '../log'
 import { closeQueue, offerJob, takeJobs } from './queue'
@@ -15,6 +16,8 @@ os.setPriority(10)
 
 /** Looks for jobs whose worker is gone, every so many milliseconds. */
 const looksAfter = 10_000
+/** Looks for decks that changed, to say in lists how long they are, every so many milliseconds. */
+const measuresEvery = 3000
 /** How many jobs this process does at once: more than one browser pair a core gains nothing. */
 const atOnce = Math.max(1, Math.floor(os.cpus().length / 2))
 
@@ -60,3 +63,7 @@ again(lookAfter, 'jobs of others were not looked after')
 setInterval(() => again(lookAfter, 'jobs of others were not looked after'), looksAfter)
 again(emptyTrash, 'the trash was not emptied')
 setInterval(() => again(emptyTrash, 'the trash was not emptied'), 3_600_000)
+// One round after the other: a large deck may take longer than the time between two.
+const measuring = () =>
+  again(() => measureDecks().finally(() => setTimeout(measuring, measuresEvery)), 'lengths of decks were not reckoned')
+measuring()

@@ -14,6 +14,7 @@ const width = computed(() => Math.min(232, Math.round((131 * size.value.width) /
 const changed = computed(() =>
   new Date(props.deck.changed_at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }),
 )
+const length = computed(() => (props.deck.seconds ?? []).reduce((sum, part) => sum + part, 0))
 /** Keys on the card itself. */
 function key(event: KeyboardEvent) {
   if (!props.canEdit || props.deck.removed_at || naming.value) return
@@ -53,6 +54,7 @@ defineExpose({ focus: () => place.value?.querySelector<HTMLElement>('.open')?.fo
       />
       <span v-else class="quiet">No slides yet</span>
     </component>
+    <DeckStrip v-if="deck.seconds" class="lasts" :seconds="deck.seconds" :purpose="deck.purpose" />
     <div class="line">
       <RenameField
         v-if="naming"
@@ -69,8 +71,14 @@ defineExpose({ focus: () => place.value?.querySelector<HTMLElement>('.open')?.fo
       </UDropdownMenu>
     </div>
     <p class="quiet facts">
-      <span>{{ purposeWords[deck.purpose] }}, {{ deck.slides }} {{ deck.slides === 1 ? 'slide' : 'slides' }}</span>
-      <span>{{ deck.owner?.name ?? 'nobody’s' }}, {{ changed }}</span>
+      <span>
+        {{ purposeWords[deck.purpose] }}
+        <template v-if="deck.seconds">{{ clockWords(length) }}</template>
+        · {{ deck.slides }} {{ deck.slides === 1 ? 'slide' : 'slides' }}
+      </span>
+      <span :title="deck.owner ? `Made by ${deck.owner.name}` : 'Whoever made it is gone'">
+        {{ deck.changer ?? deck.owner?.name ?? 'nobody’s' }}, {{ changed }}
+      </span>
     </p>
   </article>
 </template>
@@ -93,11 +101,14 @@ defineExpose({ focus: () => place.value?.querySelector<HTMLElement>('.open')?.fo
 a.open:hover {
   border-color: var(--act);
 }
+.lasts {
+  margin-top: 6px;
+}
 .line {
   display: flex;
   align-items: center;
   gap: 6px;
-  padding-top: 6px;
+  padding-top: 2px;
   min-height: 34px;
 }
 .name {

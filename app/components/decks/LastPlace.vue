@@ -12,6 +12,7 @@ interface Place {
   phase: PhaseName
   at: string
   changed_at: string
+  seconds: number[] | null
 }
 const { data } = await useFetch<{ places: Place[]; at: { index: number; of: number; cover: Deck } | null }>('/api/places', { deep: false })
 const stage = useStageHost()
@@ -53,6 +54,7 @@ const saved = computed(() =>
           {{ data.at.of ? `Slide ${data.at.index + 1} of ${data.at.of}, in ${phaseWords}.` : `In ${phaseWords}, without slides yet.` }}
           Saved {{ saved }}.
         </p>
+        <DeckStrip v-if="place.seconds" class="lasts" :seconds="place.seconds" :purpose="place.purpose" :at="data.at.index" />
         <UButton color="primary" variant="solid" :to="to(place)">Continue</UButton>
         <p v-if="data.places.length > 1" class="quiet">
           before that
@@ -110,6 +112,10 @@ h3 {
   -webkit-line-clamp: 2;
   -webkit-box-orient: vertical;
   overflow: hidden;
+}
+.lasts {
+  width: 232px;
+  max-width: 100%;
 }
 p {
   margin: 0;

@@ -125,7 +125,7 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
             />
           </UDropdownMenu>
         </div>
-        <div class="layouts">
+        <div class="layouts" @keydown="walkGrid($event, '.shot')">
           <div
             v-for="{ layout, slides } in layouts"
             :key="layout.id"

@@ -50,7 +50,7 @@ const weights = [300, 400, 500, 600, 700, 800]
 
 <template>
   <div class="desk own">
-    <div class="list" role="listbox" aria-label="Text styles">
+    <div class="list" role="listbox" aria-label="Text styles" @keydown="walkGrid($event, '.style')">
       <UButton
         v-for="(one, name) in styles"
         :key="name"

@@ -48,7 +48,7 @@ useInfiniteScroll(list, more, { distance: 200, canLoadMore })
             A file of your own
           </UButton>
         </div>
-        <div ref="list" class="tiles">
+        <div ref="list" class="tiles" @keydown="walkGrid($event, '.tile')">
           <MediaTile
             v-for="entry in items"
             :key="entry.hash"

@@ -100,7 +100,7 @@ onMounted(() => {
     <p v-if="purpose.trim() && !found.length" class="quiet none">
       No layout goes by “{{ purpose.trim() }}”. Try a plainer word, such as steps, team or numbers.
     </p>
-    <div class="grid" :style="{ gridTemplateColumns: `repeat(auto-fill, ${width + 4}px)` }">
+    <div class="grid" :style="{ gridTemplateColumns: `repeat(auto-fill, ${width + 4}px)` }" @keydown="walkGrid($event, '.way')">
       <LayoutWay
         v-for="way in found"
         :key="way.family.name"

@@ -125,7 +125,7 @@ function take() {
       <div class="other">
         <div class="side">
           <UInput v-model="words" type="search" placeholder="Find slides by their words" aria-label="Find slides by their words" />
-          <div v-if="!searching" class="decks" role="listbox" aria-label="Decks">
+          <div v-if="!searching" class="decks" role="listbox" aria-label="Decks" @keydown="walkGrid($event, '.deck')">
             <UButton
               v-for="deck in others"
               :key="deck.id"

@@ -179,7 +179,7 @@ onKeys(onKey)
         <SliderField v-model="size" :min="120" :max="360" :step="10" bare label="Size of the slides" />
       </label>
     </div>
-    <div ref="area" class="area" @pointerdown.self="chosen = new Set()">
+    <div ref="area" class="area" @pointerdown.self="chosen = new Set()" @keydown="walkGrid($event, '.card')">
       <div v-for="group in groups" :key="group.first" class="group">
         <WordsField
           v-if="group.chapter !== null"
@@ -210,6 +210,7 @@ onKeys(onKey)
             @pointerdown="press($event, slide.id)"
             @click="pick($event, slide.id)"
             @keydown.enter="pick($event, slide.id)"
+            @keydown.space.prevent="pick($event, slide.id)"
           >
             <span class="frame"><NearThumb :deck="store.deck" :slide="slide.id" :width="size" :ratio="ratio" /></span>
             <span class="name">

@@ -50,7 +50,7 @@ function fill() {
   >
     <template #body>
       <div class="shelf">
-        <div class="list" role="listbox" aria-label="Starters">
+        <div class="list" role="listbox" aria-label="Starters" @keydown="walkGrid($event, '.starter')">
           <UButton
             v-for="starter in starters"
             :key="starter.name"

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { purposeSchema } from '../../../core/model'
 import { readAs, requireViewer } from '../../access'
-import { countDecks, findDecks } from '../../database/decks'
+import { countDecks, deckOrders, findDecks } from '../../database/decks'
 
 const query = z.object({
   find: z.string().max(200).default(''),
@@ -9,7 +9,7 @@ const query = z.object({
   purpose: purposeSchema.optional(),
   mine: z.stringbool().default(false),
   removed: z.stringbool().default(false),
-  by: z.enum(['changed', 'title', 'slides']).default('changed'),
+  by: z.enum(deckOrders).default('changed'),
   from: z.coerce.number().int().min(0).max(1_000_000).default(0),
   count: z.coerce.number().int().min(1).max(100).default(24),
 })
