@@ -6,7 +6,7 @@ import { enter, signIn } from './support/people'
 
 const row = (page: Page, email: string) => page.locator(`[data-person="${email}"]`)
 const more = async (page: Page, name: string, what: string) => {
-  await page.getByRole('button', { name: `More for ${name}` }).click()
+  await page.getByRole('button', { name: `What to do with ${name}` }).click()
   await page.getByRole('menuitem', { name: what }).click()
 }
 

@@ -116,7 +116,7 @@ const whatLeavingDoes =
               />
               <span v-else>{{ labelOf(row.role) }}</span>
               <UDropdownMenu v-if="isAdmin" :items="menuOf(row)" :content="{ align: 'end' }">
-                <UButton icon="i-lucide-ellipsis" color="neutral" variant="ghost" :aria-label="`More for ${row.name}`" />
+                <UButton icon="i-lucide-ellipsis" color="neutral" variant="ghost" :aria-label="`What to do with ${row.name}`" />
               </UDropdownMenu>
             </li>
           </ul>

@@ -194,7 +194,7 @@ async function makeLoop(event: FormSubmitEvent<z.output<typeof loopSchema>>) {
                 />
                 <span v-else-if="canEdit" class="quiet">no address</span>
                 <UDropdownMenu v-if="canEdit" :items="menuOf(screen)" :content="{ align: 'end' }">
-                  <UButton icon="i-lucide-ellipsis" color="neutral" variant="ghost" :aria-label="`More for ${screen.name}`" />
+                  <UButton icon="i-lucide-ellipsis" color="neutral" variant="ghost" :aria-label="`What to do with ${screen.name}`" />
                 </UDropdownMenu>
               </div>
             </li>
