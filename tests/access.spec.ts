@@ -58,7 +58,12 @@ const openings: readonly [view: string, name: string, open: (page: Page) => Prom
   ],
   [`${deck}?phase=compose`, 'palette', page => page.keyboard.press('/'), page => page.getByRole('listbox', { name: 'Found' })],
   [`${deck}?phase=compose`, 'keys', page => page.keyboard.press('?'), page => page.getByRole('dialog')],
-  [`${deck}?phase=compose`, 'what to add', page => page.keyboard.press('a'), page => page.getByRole('menu').or(page.getByRole('dialog'))],
+  [
+    `${deck}?phase=compose`,
+    'shapes',
+    page => page.getByRole('button', { name: 'Add a shape or line' }).click(),
+    page => page.locator('[data-shape="rectangle"]'),
+  ],
   [
     `${deck}?phase=compose`,
     'menu of an element',

@@ -10,7 +10,7 @@ const naming = defineModel<boolean>('naming', { default: false })
 const cover = computed(() => slidesOf(props.deck.cover)[0]?.id)
 const size = computed(() => props.deck.cover.info.info?.size ?? { width: 16, height: 9 })
 /** As wide as the column, or as high as all others. */
-const width = computed(() => Math.min(232, Math.round((131 * size.value.width) / size.value.height)))
+const width = computed(() => Math.min(230, Math.round((131 * size.value.width) / size.value.height)))
 const changed = computed(() =>
   new Date(props.deck.changed_at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }),
 )
