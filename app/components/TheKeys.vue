@@ -30,7 +30,8 @@ const keys = [
 <template>
   <UModal v-model:open="open" title="Keys" description="What the keyboard does here">
     <template #body>
-      <dl class="keys">
+      <!-- Longer than a small window: the arrows scroll it. -->
+      <dl class="keys" tabindex="0">
         <template v-for="[key, words] in keys" :key="key">
           <dt class="amount">{{ key }}</dt>
           <dd>{{ words }}</dd>

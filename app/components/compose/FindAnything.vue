@@ -235,13 +235,14 @@ function replaceOne(id: Id) {
 .checks .quiet {
   margin-left: auto;
 }
+.rows {
+  height: 46vh;
+}
 .rows ul {
   list-style: none;
   margin: 0;
   padding: 0;
-}
-.rows {
-  height: 46vh;
+  max-height: 100%;
   overflow-y: auto;
 }
 .rows li {
