@@ -31,7 +31,7 @@ const mark = (page: Page) =>
     return all.length
   })
 
-/** Walks a view by Tab alone until it leaves the page. */
+/** Walks a view by Tab alone until it leaves the page, or is where it began: a browser without a frame of its own has nothing between. */
 async function walked(page: Page): Promise<Walked> {
   const count = await mark(page)
   const unmarked = new Set<string>()
@@ -41,6 +41,9 @@ async function walked(page: Page): Promise<Walked> {
     const at = await page.evaluate(() => {
       const node = document.activeElement
       if (!node || node === document.body) return null
+      const first = document.querySelector('[data-first]')
+      if (first === node) return null
+      if (!first) (node as HTMLElement).dataset.first = ''
       ;(node as HTMLElement).dataset.reached = ''
       // The mark may be drawn by what stands around a field.
       const around = [node, node.parentElement, node.parentElement?.parentElement].filter(one => one !== null && one !== undefined)
