@@ -64,7 +64,7 @@ export default defineAppConfig({
       slots: {
         root: 'gap-0',
         list: 'w-full bg-(--well)',
-        trigger: 'grow cursor-pointer text-[13px] px-1.5 data-[state=inactive]:text-(--second)',
+        trigger: 'grow cursor-pointer text-[13px] px-0.5 data-[state=inactive]:text-(--second)',
       },
     },
     input: { slots: { base: field } },

@@ -37,7 +37,9 @@ const cut = (page: Page) =>
       return how ? [`${how}: ${said(node)}`] : []
     })
     // Words that do not fit are only cut where dots say so, and where all of them can be had.
-    for (const node of document.querySelectorAll<HTMLElement>('button, a[href], h1, h2, h3, label, [role=tab]')) {
+    for (const node of document.querySelectorAll<HTMLElement>(
+      'button, a[href], h1, h2, h3, label, [role=tab], [role=tab] *, button > span',
+    )) {
       if (!seen(node) || node.closest('.stage-slide, [aria-hidden=true]') || node.scrollWidth <= node.clientWidth + 1) continue
       if (style(node).overflowX === 'visible' || (style(node).textOverflow === 'ellipsis' && (node.title || node.ariaLabel))) continue
       found.push(`words cut: ${said(node)}`)

@@ -64,7 +64,7 @@ test('a file is brought into Media, described, found by word and colour, and rep
   await page.getByLabel('Find in Media').fill('buoy')
   await tile(page, 'buoy.jpg').click()
   await expect(page.getByRole('link', { name: 'With a buoy' })).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Take it out' })).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'Remove from Media' })).toBeDisabled()
   await page.getByTestId('replace-media').click()
   await page.getByRole('dialog').getByLabel('Find in Media').fill('other buoy')
   await page

@@ -158,7 +158,7 @@ function showOn(layout: string, shown: boolean) {
       </p>
       <template v-if="theme.logo && logoPart">
         <div class="row">
-          <span class="label">Stands</span>
+          <span class="label">Position</span>
           <span class="pair">
             <UButton
               v-for="corner in corners"

@@ -147,16 +147,16 @@ const weights = [300, 400, 500, 600, 700, 800]
         />
       </div>
       <div class="row">
-        <span class="label">Letters</span>
+        <span class="label">Capitals</span>
         <ChoiceField
           :model-value="style.case ?? 'none'"
           :items="letterCases"
-          label="Letters"
+          label="Capitals"
           @update:model-value="next => set({ case: next === 'none' ? undefined : next })"
         />
       </div>
       <div class="row">
-        <span class="label">Aligned</span>
+        <span class="label">Alignment</span>
         <ChoiceField
           :model-value="style.align"
           :items="[
@@ -164,7 +164,7 @@ const weights = [300, 400, 500, 600, 700, 800]
             { value: 'center', label: 'centred' },
             { value: 'right', label: 'right' },
           ]"
-          label="Aligned"
+          label="Alignment"
           @update:model-value="next => set({ align: next })"
         />
       </div>
@@ -181,10 +181,10 @@ const weights = [300, 400, 500, 600, 700, 800]
         />
       </div>
       <div class="row">
-        <span class="label">Between letters</span>
+        <span class="label">Letter spacing</span>
         <NumberField
           :model-value="style.letterSpacing * 100"
-          label="Between letters"
+          label="Letter spacing"
           unit="%"
           :decimals="1"
           :step="0.5"

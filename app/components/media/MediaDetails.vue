@@ -172,9 +172,9 @@ const slidesWords = (use: Use) =>
       </ul>
     </section>
     <div v-if="canEdit" class="foot">
-      <UButton size="sm" :disabled="!uses?.length" data-test="replace-media" @click="choosing = true">Another in its place</UButton>
+      <UButton size="sm" :disabled="!uses?.length" data-test="replace-media" @click="choosing = true">Replace</UButton>
       <UButton size="sm" :disabled="!uses || !!uses.length" :title="uses?.length ? 'Decks show it' : undefined" @click="drop">
-        Take it out
+        Remove from Media
       </UButton>
     </div>
     <MediaFinder
@@ -183,7 +183,7 @@ const slidesWords = (use: Use) =>
       @choose="begin"
       @file="notify('Bring the file into Media first, then choose it here.')"
     />
-    <UModal v-model:open="replacing" title="Another in its place" description="What will change, deck by deck">
+    <UModal v-model:open="replacing" title="Replace" description="What will change, deck by deck">
       <template #body>
         <div v-if="by" class="swap">
           <div class="pair">

@@ -559,7 +559,7 @@ defineExpose({ takeOutline })
 .slide {
   display: grid;
   grid-template-columns: 34px 1fr auto 26px;
-  gap: 4px;
+  gap: 0 4px;
   padding: 8px 8px 8px 10px;
   border: 1.5px solid transparent;
   border-radius: 9px;
@@ -575,14 +575,26 @@ defineExpose({ takeOutline })
   opacity: 0.5;
 }
 .number {
+  grid-area: 1 / 1;
   color: var(--third);
   padding-top: 3px;
   cursor: grab;
   touch-action: none;
   user-select: none;
 }
+/* The title has what the slide is called beside it; the lines have all of the width. */
 .lines {
+  display: contents;
+}
+.lines > * {
+  grid-column: 2 / -1;
   min-width: 0;
+}
+.lines > .add {
+  justify-self: start;
+}
+.lines > .title {
+  grid-area: 1 / 2;
 }
 .line {
   display: block;
@@ -652,6 +664,7 @@ defineExpose({ takeOutline })
   color: var(--act);
 }
 .kind {
+  grid-area: 1 / 3;
   font-size: 13px;
   padding-top: 4px;
   text-align: right;
@@ -666,6 +679,7 @@ defineExpose({ takeOutline })
   vertical-align: -2px;
 }
 .more {
+  grid-area: 1 / 4;
   border: 0;
   background: none;
   color: var(--third);

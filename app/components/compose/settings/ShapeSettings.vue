@@ -46,8 +46,8 @@ const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: {
   <section>
     <template v-if="isLine">
       <div class="row">
-        <span class="label">Runs</span>
-        <ChoiceField :model-value="element.line?.way ?? 'straight'" :items="choicesOf(ways)" label="Runs" @update:model-value="setWay" />
+        <span class="label">Path</span>
+        <ChoiceField :model-value="element.line?.way ?? 'straight'" :items="choicesOf(ways)" label="Path" @update:model-value="setWay" />
       </div>
       <StrokeField :model-value="element.stroke" :theme="theme" label="Line" @update:model-value="stroke => set('draw', { stroke })" />
       <div class="row">

@@ -112,7 +112,7 @@ const show = (name: string, on: boolean) => {
       </UButton>
       <template v-if="open === index">
         <div class="row">
-          <span class="label">Stands</span>
+          <span class="label">Vertical</span>
           <ChoiceField
             :model-value="element.looks?.[index]?.align ?? ''"
             :items="choicesOf(aligns)"

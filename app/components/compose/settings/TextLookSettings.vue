@@ -47,10 +47,10 @@ const along = (path: string) =>
         />
       </div>
       <div class="row">
-        <span class="label">Room inside</span>
+        <span class="label">Padding</span>
         <NumberField
           :model-value="element.panel.padding"
-          label="Room inside"
+          label="Padding"
           unit="px"
           :min="0"
           :max="400"
@@ -93,8 +93,8 @@ const along = (path: string) =>
       @update:model-value="outline => set('outline the letters of', { outline: outline && { color: outline.color, width: outline.width } })"
     />
     <div class="row">
-      <span class="label">Runs along</span>
-      <ChoiceField :model-value="element.along?.path ?? 'none'" :items="choicesOf(ways)" label="Runs along" @update:model-value="along" />
+      <span class="label">Along a path</span>
+      <ChoiceField :model-value="element.along?.path ?? 'none'" :items="choicesOf(ways)" label="Along a path" @update:model-value="along" />
     </div>
     <div v-if="element.along && element.along.path !== 'circle'" class="row">
       <span class="label">Bent by</span>

@@ -110,7 +110,7 @@ const columns = computed(() => props.element.columns?.count ?? 1)
       />
     </div>
     <div class="row">
-      <span class="label">Aligned</span>
+      <span class="label">Alignment</span>
       <span class="pair">
         <UButton
           v-for="[name, words, icon] in aligns"
@@ -125,28 +125,28 @@ const columns = computed(() => props.element.columns?.count ?? 1)
       </span>
     </div>
     <div class="row">
-      <span class="label">Stands</span>
+      <span class="label">Vertical</span>
       <ChoiceField
         :model-value="element.vertical ?? 'top'"
         :items="choicesOf(verticals)"
-        label="Stands"
+        label="Vertical alignment"
         @update:model-value="next => set('align', { vertical: next })"
       />
     </div>
     <div class="row">
-      <span class="label">Room</span>
+      <span class="label">Fit</span>
       <ChoiceField
         :model-value="element.fit ?? 'shrink'"
         :items="choicesOf(fits)"
-        label="Room"
+        label="Fit"
         @update:model-value="next => set('fit', { fit: next })"
       />
     </div>
     <div class="row">
-      <span class="label">Between lines</span>
+      <span class="label">Line spacing</span>
       <NumberField
         :model-value="style.lineHeight"
-        label="Between lines"
+        label="Line spacing"
         :min="0.5"
         :max="4"
         :step="0.05"
@@ -155,10 +155,10 @@ const columns = computed(() => props.element.columns?.count ?? 1)
       />
     </div>
     <div class="row">
-      <span class="label">Between letters</span>
+      <span class="label">Letter spacing</span>
       <NumberField
         :model-value="style.letterSpacing"
-        label="Between letters"
+        label="Letter spacing"
         unit="em"
         :min="-0.5"
         :max="2"
@@ -191,16 +191,16 @@ const columns = computed(() => props.element.columns?.count ?? 1)
       </span>
     </div>
     <div class="row">
-      <span class="label">Letters</span>
+      <span class="label">Capitals</span>
       <ChoiceField
         :model-value="style.case ?? 'none'"
         :items="letterCases"
-        label="Letters"
+        label="Capitals"
         @update:model-value="next => set('set the letters of', { case: next })"
       />
     </div>
     <div class="row">
-      <span class="label">Runs</span>
+      <span class="label">Direction</span>
       <ChoiceField
         :model-value="element.direction ?? 'auto'"
         :items="[
