@@ -64,8 +64,10 @@ export default defineAppConfig({
       slots: {
         root: 'gap-0',
         list: 'w-full bg-(--well)',
-        trigger: 'grow cursor-pointer text-[13px] px-0.5 data-[state=inactive]:text-(--second)',
+        trigger: 'grow cursor-pointer data-[state=inactive]:text-(--second)',
       },
+      // As many as an element has settings stand whole in the narrowest window.
+      variants: { size: { md: { trigger: 'px-0.5 py-1.5 text-[13px]' } } },
     },
     input: { slots: { base: field } },
     textarea: { slots: { base: field } },

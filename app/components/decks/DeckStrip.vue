@@ -12,6 +12,8 @@ const label = computed(
     `${purposeWords[props.purpose]} of ${clockWords(total.value)}` +
     (total.value > full ? ', longer than the bar: all of its width is 20 minutes' : ', all of the width is 20 minutes'),
 )
+/** Whether slides can be told apart in it, as it is drawn about 230 px wide. */
+const isBroken = computed(() => props.purpose !== 'film' && (share.value * 230) / Math.max(1, props.seconds.length) >= 4)
 /** Where one was, as a share of the bar. */
 const mark = computed(() =>
   props.at === undefined || !total.value ? null : props.seconds.slice(0, props.at).reduce((sum, part) => sum + part, 0) / total.value,
@@ -20,7 +22,7 @@ const mark = computed(() =>
 
 <template>
   <div class="strip" role="img" :aria-label="label" :title="label">
-    <div class="bar" :class="[purpose, { over: total > full }]" :style="{ width: `${share * 100}%` }">
+    <div class="bar" :class="{ broken: isBroken, over: total > full }" :style="{ width: `${share * 100}%` }">
       <i v-for="(part, index) in seconds" :key="index" :style="{ flexGrow: part }" />
       <b v-if="mark !== null" :style="{ left: `${mark * 100}%` }" />
     </div>
@@ -37,15 +39,14 @@ const mark = computed(() =>
 .bar {
   position: relative;
   display: flex;
-  gap: 2px;
   height: 6px;
   min-width: 6px;
   border-radius: 3px;
   overflow: clip;
   overflow-clip-margin: 3px;
 }
-.bar.film {
-  gap: 0;
+.bar.broken {
+  gap: 2px;
 }
 .bar i {
   flex: 1 0 0;
