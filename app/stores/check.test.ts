@@ -1,9 +1,11 @@
-import { describe, expect, it, vi } from 'vitest'
+import { beforeAll, describe, expect, it, vi } from 'vitest'
 import { setRecord, textOf } from '#core/model'
 import { deliver, openDeck, someDeck } from '../testing/open-deck'
 
 /** So long it waits after the last change before it looks, ms, and some more. */
 const waits = 500
+// The rules are fetched when they are first needed, which takes real time.
+beforeAll(() => import('#core/checks'))
 
 describe('Check', () => {
   it('says nothing before it has looked, then what it found, and looks again after a change', async () => {
