@@ -5,6 +5,7 @@ import { freshDeck, seasons } from '../../core/testing'
 import { database } from './connection'
 import { keepFont, listFonts } from './fonts'
 import { keepMedia } from './media'
+import { dropMotion, keepMotion, listMotions, mostMotions } from './motions'
 import { addPerson } from './people'
 import { dropPiece, findPieces, keepPiece, piecesById } from './pieces'
 import { keepTable, keepTableText, tableById, tableNamed, tablesById } from './tables'
@@ -79,5 +80,18 @@ describe('fonts', () => {
       [400, '20-7e'],
       [700, '20-ff'],
     ])
+  })
+})
+
+describe('motions of the team', () => {
+  const motion = { cues: [] } as never
+  it('are kept by name up to a bound, at which one can still be saved over', async () => {
+    await database()`insert into motions (id, name, motion) select 'm' || n, 'Motion ' || n, '{}' from generate_series(1, ${mostMotions - 1}) n`
+    await keepMotion({ id: 'last', name: 'The last', motion }, null)
+    await expect(keepMotion({ id: 'more', name: 'One more', motion }, null)).rejects.toThrow('The team has saved 500 motions')
+    expect((await keepMotion({ id: 'last', name: 'Another name', motion }, null)).name).toBe('Another name')
+    await dropMotion('m1')
+    await keepMotion({ id: 'more', name: 'One more', motion }, null)
+    expect(await listMotions()).toHaveLength(mostMotions)
   })
 })
