@@ -144,8 +144,8 @@ test('a film moves only in an area that is drawn, goes round without a seam, and
   const film = page.locator('[data-test="stage"]').getByRole('button', { name: /^Harbour/ })
   await expect(film).toBeVisible({ timeout: 90_000 })
   await page.getByLabel('begins again until the slide ends').check()
-  await page.getByLabel('Its end goes over in').fill('1')
-  await page.getByLabel('Its end goes over in').press('Enter')
+  await page.getByLabel('Crossfade at its end').fill('1')
+  await page.getByLabel('Crossfade at its end').press('Enter')
   await page.getByRole('button', { name: 'only in an area' }).click()
   const box = (await film.boundingBox())!
   const corners = [

@@ -133,7 +133,7 @@ const write = (notes: string) =>
       Change it in Look
     </UButton>
     <UButton v-if="slide.ground && store.canEdit" size="sm" class="back" @click="set('change the background', { ground: undefined })">
-      Back to the layout’s ground
+      Back to the layout’s background
     </UButton>
     <UButton v-if="store.canEdit && !where.isForm" size="sm" class="back" @click="putCredits">Put the credit lines here</UButton>
     <BoardSettings />

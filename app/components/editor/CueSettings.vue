@@ -218,11 +218,11 @@ const setParts = (by: Parts['by'] | 'whole') =>
     </p>
     <div v-if="least" class="least">
       <p>It needs {{ secondsWords(least.seconds) }} {{ least.why }}.</p>
-      <UButton v-if="store.canEdit" size="sm" @click="take(least.seconds)">Give it those</UButton>
+      <UButton v-if="store.canEdit" size="sm" @click="take(least.seconds)">Give it that time</UButton>
     </div>
     <p v-if="held" class="quiet">It takes {{ secondsWords(held) }}, so that it flashes no more than three times a second.</p>
     <div v-if="partChoices.length && !effect.whole && (cue.what === 'enter' || cue.what === 'exit' || cue.what === 'emphasis')" class="row">
-      <span class="label">Told apart</span>
+      <span class="label">Parts</span>
       <ChoiceField
         :model-value="cue.parts?.by ?? 'whole'"
         :items="[{ value: 'whole', label: 'as a whole' }, ...partChoices.map(by => ({ value: by, label: byWords(by) }))]"

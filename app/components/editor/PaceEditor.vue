@@ -158,7 +158,7 @@ function nudge(event: KeyboardEvent, key: 1 | 2) {
     </svg>
     <template v-if="easing.kind === 'spring'">
       <div class="row">
-        <span class="label">Stiff</span>
+        <span class="label">Stiffness</span>
         <NumberField
           :model-value="easing.stiffness"
           label="Stiffness"
@@ -169,7 +169,7 @@ function nudge(event: KeyboardEvent, key: 1 | 2) {
         />
       </div>
       <div class="row">
-        <span class="label">Damped by</span>
+        <span class="label">Damping</span>
         <NumberField
           :model-value="easing.damping"
           label="Damping"
@@ -181,7 +181,7 @@ function nudge(event: KeyboardEvent, key: 1 | 2) {
         />
       </div>
       <div class="row">
-        <span class="label">Heavy</span>
+        <span class="label">Mass</span>
         <NumberField
           :model-value="easing.mass"
           label="Mass"

@@ -169,7 +169,7 @@ function propose() {
     </label>
     <template v-if="sound.use === 'narration' && store.canEdit">
       <div class="presses">
-        <UButton size="sm" @click="emit('record', null)">Record anew</UButton>
+        <UButton size="sm" @click="emit('record', null)">Record again</UButton>
         <span class="retake">
           <UButton size="sm" :disabled="retake <= 0" @click="emit('record', retake)">Record again from</UButton>
           <NumberField

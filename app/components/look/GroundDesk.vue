@@ -271,10 +271,10 @@ const says = computed(() => owner.value?.ground !== undefined || owner.value?.ba
         </span>
       </div>
       <div class="row">
-        <span class="label">Edges darkened</span>
+        <span class="label">Vignette</span>
         <NumberField
           :model-value="(shown.vignette ?? 0) * 100"
-          label="Edges darkened"
+          label="Vignette"
           unit="%"
           :min="0"
           :max="100"

@@ -74,7 +74,7 @@ async function bring(file: File) {
   <div class="desk">
     <section>
       <h3>The team’s library</h3>
-      <p v-if="themes && !themes.length" class="quiet">Nothing yet. Keep this deck’s look below, and any deck can wear it.</p>
+      <p v-if="themes && !themes.length" class="quiet">Nothing yet. Save this deck’s look below, and any deck can use it.</p>
       <div v-for="theme in themes" :key="theme.id" class="theme" :class="{ on: trying === theme.id }">
         <UButton variant="bare" class="look" :aria-pressed="trying === theme.id" @click="trying = trying === theme.id ? null : theme.id">
           <PaletteStrip :palette="deckTheme(theme.content).palette" />
@@ -89,7 +89,7 @@ async function bring(file: File) {
       </div>
     </section>
     <section v-if="store.canEdit">
-      <h3>Keep this deck’s look</h3>
+      <h3>Save this deck’s look</h3>
       <form class="keep" @submit.prevent="keep()">
         <UInput v-model="name" maxlength="120" :placeholder="deckTheme(store.current).name" aria-label="Name of the theme" />
         <UButton type="submit" size="sm">Save to the library</UButton>

@@ -86,7 +86,7 @@ const weights = [300, 400, 500, 600, 700, 800]
         />
       </label>
       <div class="row">
-        <span class="label">Set in</span>
+        <span class="label">Font</span>
         <ChoiceField
           :model-value="style.font"
           :items="[

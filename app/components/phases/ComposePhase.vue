@@ -278,8 +278,8 @@ const { question } = useStageClipboard(files => void takeFiles(files, { x: size.
 const zooms = computed(() => [
   [
     { label: 'Fit the slide', kbds: ['0'], onSelect: stage.fit },
-    { label: 'Nearer', kbds: ['+'], onSelect: () => stage.zoomTo(stage.zoom * 1.25) },
-    { label: 'Farther', kbds: ['-'], onSelect: () => stage.zoomTo(stage.zoom / 1.25) },
+    { label: 'Zoom in', kbds: ['+'], onSelect: () => stage.zoomTo(stage.zoom * 1.25) },
+    { label: 'Zoom out', kbds: ['-'], onSelect: () => stage.zoomTo(stage.zoom / 1.25) },
     { label: 'True size, 100 %', onSelect: () => stage.zoomTo(stage.zoom / stage.scale) },
     ...(stage.single
       ? [{ label: `On ${stage.single.name}`, onSelect: () => stage.single && stage.zoomOn(stage.outlineOf(stage.single)) }]

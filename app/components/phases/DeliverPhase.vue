@@ -87,7 +87,7 @@ async function hang() {
       <section>
         <h3>Export as a file</h3>
         <p>
-          One open file: the deck as JSON by its published schema, its tables and pictures, zipped. Bring it in again anywhere, identical.
+          One open file: the deck as JSON by its published schema, its tables and pictures, zipped. Import it again anywhere, identical.
         </p>
         <div class="foot"><UButton @click="takeAway('file')">Export as a file</UButton></div>
       </section>

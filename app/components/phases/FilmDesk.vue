@@ -235,7 +235,7 @@ const stateWords = (film: Film) => {
             <UButton v-if="film.state === 'working' || film.state === 'waiting'" size="sm" @click="act(film, 'cancel')">Cancel</UButton>
             <template v-else>
               <UButton v-if="film.state !== 'done'" size="sm" @click="act(film, 'again')">Try again</UButton>
-              <UButton variant="ghost" size="sm" :aria-label="`Off the list: ${film.name}`" @click="drop(film)">Off the list</UButton>
+              <UButton variant="ghost" size="sm" :aria-label="`Remove ${film.name}`" @click="drop(film)">Remove</UButton>
             </template>
           </template>
         </div>

@@ -100,10 +100,10 @@ const peaks = computed(() => (props.element.media ? clips.peaks(props.element.me
         begins again until the slide ends
       </label>
       <div v-if="film && element.loop" class="row">
-        <span class="label">Its end goes over in</span>
+        <span class="label">Crossfade at its end</span>
         <NumberField
           :model-value="element.blend ?? 0"
-          label="Its end goes over in"
+          label="Crossfade at its end"
           unit="s"
           :decimals="1"
           :step="0.1"

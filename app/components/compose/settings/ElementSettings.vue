@@ -64,8 +64,8 @@ const title = computed(() =>
           variant="ghost"
           size="sm"
           icon="i-lucide-pipette"
-          title="Pick this look up"
-          aria-label="Pick this look up"
+          title="Copy its look"
+          aria-label="Copy its look"
           data-test="pick-look"
           @click="arranging.pickLook"
         />
@@ -74,8 +74,8 @@ const title = computed(() =>
           variant="ghost"
           size="sm"
           icon="i-lucide-paint-roller"
-          title="Put the picked look on what is selected"
-          aria-label="Put the picked look on"
+          title="Put the copied look on what is selected"
+          aria-label="Put the copied look on it"
           data-test="put-look"
           @click="arranging.putLook"
         />

@@ -56,7 +56,7 @@ function giveToAll() {
       />
       <div v-if="element.treatment" class="pair">
         <UButton size="sm" @click="set('take the look from', { treatment: undefined })">As it was</UButton>
-        <UButton size="sm" @click="giveToAll">Give this look to all</UButton>
+        <UButton size="sm" @click="giveToAll">Apply to all pictures</UButton>
       </div>
       <StrokeField
         :model-value="element.border ?? null"

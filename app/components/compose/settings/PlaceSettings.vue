@@ -222,7 +222,7 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
       <template v-if="boundTo">
         <p class="quiet small">Bound to a saved block of the library.</p>
         <div class="pairs">
-          <UButton size="sm" data-test="keep-changes" @click="pieces.keepChanges(boundTo)">Keep its changes for all</UButton>
+          <UButton size="sm" data-test="keep-changes" @click="pieces.keepChanges(boundTo)">Save its changes for all</UButton>
           <UButton size="sm" @click="pieces.letGo(boundTo)">Detach it</UButton>
         </div>
       </template>

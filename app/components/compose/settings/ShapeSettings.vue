@@ -89,8 +89,8 @@ const setSide = (end: 'from' | 'to', side: string) => set('reattach', { [end]: {
               variant="ghost"
               size="sm"
               icon="i-lucide-unlink"
-              title="Let go"
-              :aria-label="`Let go of ${nameOf(element[end]!.element)}`"
+              title="Detach"
+              :aria-label="`Detach from ${nameOf(element[end]!.element)}`"
               @click="set('let go of', { [end]: null })"
             />
           </span>
