@@ -1,30 +1,11 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { addBeat } from '#core/edits'
 import { secondsAt } from '#core/timing'
+import { handClock } from '../testing/clock'
 import { inPage, openDeck, someDeck } from '../testing/open-deck'
 import { usePlayback } from './playback'
 
-/** A clock in the hands of the test: `pass` lets so many seconds go by, thirty frames each. */
-let frames: (() => void)[] = []
-let now = 0
-beforeEach(() => {
-  frames = []
-  now = 0
-  vi.spyOn(performance, 'now').mockImplementation(() => now)
-  vi.stubGlobal('requestAnimationFrame', (run: () => void) => frames.push(run))
-  vi.stubGlobal('cancelAnimationFrame', () => {
-    frames = []
-  })
-})
-afterEach(() => {
-  vi.restoreAllMocks()
-})
-function pass(seconds: number) {
-  for (let frame = 0; frame < Math.round(seconds * 30); frame++) {
-    now += 1000 / 30
-    for (const run of frames.splice(0)) run()
-  }
-}
+const pass = handClock()
 
 function playing(count = 2) {
   const opened = openDeck(someDeck(count))

@@ -13,6 +13,9 @@ HTMLCanvasElement.prototype.getContext = (() => ({
     return { width: text.length * size * 0.5, fontBoundingBoxAscent: size * 0.8, fontBoundingBoxDescent: size * 0.2 }
   },
 })) as unknown as typeof HTMLCanvasElement.prototype.getContext
+// Nothing is laid out, so that what is selected has no place.
+Range.prototype.getClientRects = () => [] as unknown as DOMRectList
+Range.prototype.getBoundingClientRect = () => new DOMRect()
 Object.defineProperty(document, 'fonts', { value: { load: () => Promise.resolve([]), add: () => {}, ready: Promise.resolve() } })
 vi.stubGlobal(
   'FontFace',
