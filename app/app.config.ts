@@ -67,7 +67,7 @@ export default defineAppConfig({
         trigger: 'grow cursor-pointer data-[state=inactive]:text-(--second)',
       },
       // As many as an element has settings stand whole in the narrowest window.
-      variants: { size: { md: { trigger: 'px-0.5 py-1.5 text-[13px]' } } },
+      variants: { size: { xs: { trigger: 'px-0.5 py-1 text-[13px]' } } },
     },
     input: { slots: { base: field } },
     textarea: { slots: { base: field } },

@@ -41,7 +41,11 @@ const cut = (page: Page) =>
       'button, a[href], h1, h2, h3, label, [role=tab], [role=tab] *, button > span',
     )) {
       if (!seen(node) || node.closest('.stage-slide, [aria-hidden=true]') || node.scrollWidth <= node.clientWidth + 1) continue
-      if (style(node).overflowX === 'visible' || (style(node).textOverflow === 'ellipsis' && (node.title || node.ariaLabel))) continue
+      if (
+        style(node).overflowX === 'visible' ||
+        (style(node).textOverflow === 'ellipsis' && node.closest('[title], [aria-label]:not(section)'))
+      )
+        continue
       found.push(`words cut: ${said(node)}`)
     }
     if (document.documentElement.scrollWidth > innerWidth) found.push(`the page is ${document.documentElement.scrollWidth} px wide`)

@@ -13,6 +13,7 @@ const emit = defineEmits<{ choose: [] }>()
     :class="{ chosen }"
     :aria-pressed="chosen"
     :aria-label="`${entry.name}, ${mediaKind(entry)}`"
+    :title="entry.name"
     :data-media="entry.hash"
     @click="emit('choose')"
   >

@@ -388,6 +388,7 @@ dd.wrong {
 }
 .pace {
   flex: none;
+  min-width: 76px;
 }
 .over {
   position: absolute;
