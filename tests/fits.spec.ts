@@ -32,6 +32,11 @@ const cut = (page: Page) =>
     const all = [...document.querySelectorAll('button, a[href], input, select, textarea, h1, h2, h3, [role=tab], [role=slider]')].filter(
       node => seen(node) && !node.closest('.stage-slide, [aria-hidden=true], [inert]') && !node.matches('[type=file]'),
     )
+    /** Whether what is cut short can be had whole: from the control that it stands in. */
+    const whole = (node: HTMLElement) => {
+      const control = node.closest<HTMLElement>('button, a[href], label') ?? node
+      return control.title || control.ariaLabel
+    }
     const found = all.flatMap(node => {
       const how = lost(node)
       return how ? [`${how}: ${said(node)}`] : []
@@ -41,11 +46,7 @@ const cut = (page: Page) =>
       'button, a[href], h1, h2, h3, label, [role=tab], [role=tab] *, button > span',
     )) {
       if (!seen(node) || node.closest('.stage-slide, [aria-hidden=true]') || node.scrollWidth <= node.clientWidth + 1) continue
-      if (
-        style(node).overflowX === 'visible' ||
-        (style(node).textOverflow === 'ellipsis' && node.closest('[title], [aria-label]:not(section)'))
-      )
-        continue
+      if (style(node).overflowX === 'visible' || (style(node).textOverflow === 'ellipsis' && whole(node))) continue
       found.push(`words cut: ${said(node)}`)
     }
     if (document.documentElement.scrollWidth > innerWidth) found.push(`the page is ${document.documentElement.scrollWidth} px wide`)
