@@ -14,7 +14,17 @@ const { chromium } = createRequire(import.meta.url)('@playwright/test') as typeo
 
 /** What a page goes through before its picture is taken, by the picture's name. */
 const views: Readonly<Record<string, { url: string; dark?: boolean; before?: (page: Page) => Promise<void> }>> = {
-  decks: { url: '/' },
+  decks: {
+    url: '/',
+    async before(page) {
+      // How long they last is reckoned by the worker, soon after they are there.
+      while ((await page.locator('article .strip').count()) < 5) {
+        await page.waitForTimeout(1500)
+        await page.reload()
+        await page.locator('article').first().waitFor()
+      }
+    },
+  },
   outline: { url: '/decks/demo-briefing' },
   overview: {
     url: '/decks/demo-briefing?view=overview',
