@@ -18,8 +18,8 @@ function field() {
   return made
 }
 
-function onStage() {
-  const opened = openDeck()
+function onStage(role: 'editor' | 'viewer' = 'editor') {
+  const opened = openDeck(undefined, role)
   const { store, ids } = opened
   store.edit(
     'add',
@@ -134,6 +134,18 @@ describe('keys on the stage', () => {
     press('ArrowRight', {}, handle)
     handle.remove()
     expect(boxOf('p0').x).toBe(100)
+  })
+
+  it('change nothing for whoever may only look, who goes nearer and farther all the same', () => {
+    const { selected, store, stage } = onStage('viewer')
+    selected.select('t0')
+    const [before, zoom] = [store.current, stage.zoom]
+    for (const key of ['ArrowRight', 'Delete', 'g']) press(key)
+    expect(store.current).toBe(before)
+    press('+')
+    expect(stage.zoom).toBeCloseTo(zoom * 1.25)
+    press('-')
+    expect(stage.zoom).toBeCloseTo(zoom)
   })
 
   it('are not heard once the page is left', () => {

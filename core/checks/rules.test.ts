@@ -16,7 +16,7 @@ import {
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { addSlide, setFields } from '../edits'
-import { anyDeck, beat, countingContext, cue, freshDeck, textElement, timingContext } from '../testing'
+import { anyDeck, beat, countingContext, cue, freshDeck, narration, textElement, timingContext } from '../testing'
 import { setUsual } from '../timing'
 import { checkDeck, type Finding } from './index'
 
@@ -305,20 +305,7 @@ describe('timing', () => {
     const heard = { ...timingContext, mediaLength: () => 30 }
     const withHold = (seconds: number) =>
       applyChanges(base, [
-        putRecord('sounds', {
-          id: 'voice',
-          order: 'a1',
-          name: 'Voice',
-          media: 'f'.repeat(64),
-          use: 'narration',
-          fromSlide: slide,
-          untilSlide: slide,
-          delay: 1,
-          volume: 1,
-          fadeIn: 0,
-          fadeOut: 0,
-          loop: false,
-        }),
+        putRecord('sounds', narration(slide)),
         put(textElement('words', slide, ['Quay'])),
         setRecord('beats', beatsOf(base, slide)[0]!.id, { hold: { kind: 'voice', sound: 'voice', at: seconds, seconds: 1 } }),
         putRecord('beats', beat({ id: 'next', slide, order: 'z', start: 'self' })),

@@ -1,7 +1,7 @@
 import { putRecord, setRecord, applyChanges, slidesOf, type Deck } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { freshDeck, timingContext } from '../testing'
+import { freshDeck, narration, timingContext } from '../testing'
 import { putNarration, rundown, soundPlan } from '../timing'
 import {
   captionAt,
@@ -137,20 +137,7 @@ describe('the voice that moves faces', () => {
     const base = freshDeck('film')
     const slide = slidesOf(base)[0]!.id
     return applyChanges(base, [
-      putRecord('sounds', {
-        id: 'voice',
-        order: 'a0',
-        name: 'Voice',
-        media,
-        use: 'narration',
-        fromSlide: slide,
-        untilSlide: slide,
-        delay: 1,
-        volume: 1,
-        fadeIn: 0,
-        fadeOut: 0,
-        loop: false,
-      }),
+      putRecord('sounds', narration(slide, { media })),
       ...Object.values(base.beats).map(beat => setRecord('beats', beat.id, { hold: { kind: 'seconds' as const, seconds: 10 } })),
     ])
   })()

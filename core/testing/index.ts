@@ -1,4 +1,15 @@
-import { putRecord, applyChanges, textOf, type Beat, type Cue, type Deck, type EditContext, type Element, type Slide } from '../model'
+import {
+  putRecord,
+  applyChanges,
+  textOf,
+  type Beat,
+  type Cue,
+  type Deck,
+  type EditContext,
+  type Element,
+  type Slide,
+  type Sound,
+} from '../model'
 import fc from 'fast-check'
 import type { DataTable } from '../data'
 import { namedFields } from './parts'
@@ -52,6 +63,23 @@ export const beat = (fields: Partial<Beat> & Pick<Beat, 'id' | 'slide'>): Beat =
   order: 'a0',
   start: 'advance',
   hold: { kind: 'seconds', seconds: 2 },
+  ...fields,
+})
+
+/** A voice that begins a second after its slide opens, as loud as it is, to the end of the slide. */
+export const narration = (slide: string, fields: Partial<Sound> = {}): Sound => ({
+  id: 'voice',
+  order: 'a0',
+  name: 'Voice',
+  media: 'f'.repeat(64),
+  use: 'narration',
+  fromSlide: slide,
+  untilSlide: slide,
+  delay: 1,
+  volume: 1,
+  fadeIn: 0,
+  fadeOut: 0,
+  loop: false,
   ...fields,
 })
 

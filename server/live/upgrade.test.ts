@@ -102,6 +102,22 @@ describe('what is kept of decks', () => {
     expect(upgradingOf(await opened('older'))).toEqual([])
   })
 
+  it('is brought along though one deck cannot be read, which stays as it is until it can', async () => {
+    await database()`delete from migrations where name like 'decks in format %'`
+    const deck = present()
+    await kept('damaged', old(deck))
+    await kept('sound', old(deck))
+    const [update] = await database()<{ id: string; content: Buffer }[]>`select id, content from deck_updates where deck = 'damaged'`
+    await database()`update deck_updates set content = ${Buffer.from([9, 9, 9])} where deck = 'damaged'`
+    await upgradeDecks()
+    const formatOf = async (id: string) => (await snapshotOf(id))!.info.info!.format
+    expect([await formatOf('damaged'), await formatOf('sound')]).toEqual([2, formatVersion])
+    await database()`update deck_updates set content = ${update!.content} where id = ${update!.id}`
+    await upgradeDecks()
+    expect(await formatOf('damaged')).toBe(formatVersion)
+    expect(upgradingOf(await opened('damaged'))).toEqual([])
+  })
+
   it('is left alone where it is of a newer program', async () => {
     const deck = present()
     await database()`delete from migrations where name like 'decks in format %'`
