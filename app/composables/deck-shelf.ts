@@ -29,6 +29,9 @@ interface Answer {
   }
 }
 
+/** How long a deck lasts in all, by what its slides do, seconds. */
+export const lengthOf = (seconds: readonly number[]) => seconds.reduce((sum, part) => sum + part, 0)
+
 export const purposeWords = { talk: 'Talk', film: 'Film', loop: 'Loop' } as const
 
 /** The team's decks as they are asked for: by words, folder, purpose and whose they are, or those in the trash. */

@@ -18,15 +18,23 @@ const loaders: Readonly<Record<PhaseName, () => Promise<{ default: Component }>>
   deliver: () => import('~/components/phases/DeliverPhase.vue'),
 }
 
-/** A phase's component; null where it could not be fetched: the server is away, or has been renewed since. */
-async function load(name: PhaseName): Promise<Component | null> {
-  try {
-    return (await loaders[name]()).default
-  } catch (error) {
-    if (error instanceof TypeError) return null
-    throw error
-  }
-}
+/** What opens within phases and over them. */
+const within: readonly (() => Promise<unknown>)[] = [
+  () => import('~/components/outline/SlideOverview.vue'),
+  () => import('~/components/outline/LayoutWays.vue'),
+  () => import('~/components/outline/OtherDeck.vue'),
+  () => import('~/components/outline/CopySlides.vue'),
+  () => import('~/components/outline/StarterShelf.vue'),
+  () => import('~/components/editor/DeckSettingsForm.vue'),
+  () => import('~/components/editor/RundownStrip.vue'),
+  () => import('~/components/editor/TheTour.vue'),
+  () => import('~/components/TheKeys.vue'),
+  () => import('~/components/TheHelp.vue'),
+  () => import('#core/checks'),
+]
+
+/** A phase's component; null where it could not be fetched. */
+const load = async (name: PhaseName): Promise<Component | null> => (await fetched(loaders[name]))?.default ?? null
 
 /** The phase that the address names, and what is shown of it: the one before stays until it is here. */
 export function usePhases() {
@@ -53,7 +61,7 @@ export function usePhases() {
     lacking,
     go: (name: string) => void router.replace({ query: { ...route.query, phase: name } }),
     again: () => void show(),
-    /** Brings all phases here, so that each opens at once, and while the server is away too. */
-    bringAll: () => void Promise.all(phases.map(({ name }) => load(name))),
+    /** Brings all phases here and what opens in them, so that each opens at once, and while the server is away too. */
+    bringAll: () => void Promise.all([...phases.map(({ name }) => load(name)), ...within.map(fetched)]),
   }
 }

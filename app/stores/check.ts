@@ -1,6 +1,9 @@
 import { watchDebounced } from '@vueuse/core'
 import type { CheckContext, Finding } from '#core/checks'
 
+/** When the rules could not be fetched, they are asked for again after so long, ms. */
+const askAgainAfter = 5000
+
 /** What Check found in the deck that is open. It looks again whenever the deck, or what it is made from, has changed. */
 export const useCheck = defineStore('check', () => {
   const store = useDeck()
@@ -25,7 +28,11 @@ export const useCheck = defineStore('check', () => {
     const [checked, planned] = [store.deck, store.keptPlan]
     if (!checked || !planned) return
     looking.value = true
-    const { checkConsistency, checkSlide, inOrder } = await import('#core/checks')
+    const rules = await fetched(() => import('#core/checks'))
+    // Nothing was looked at: it goes on being said so, and is tried again.
+    if (!rules) return void setTimeout(() => void look(), askAgainAfter)
+    if (store.deck !== checked) return
+    const { checkConsistency, checkSlide, inOrder } = rules
     const made: Finding[] = []
     for (const [index, slide] of planned.slides.entries()) {
       if (index % 8 === 7) await new Promise(resolve => setTimeout(resolve))

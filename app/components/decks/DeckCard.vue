@@ -14,7 +14,6 @@ const width = computed(() => Math.min(230, Math.round((131 * size.value.width) /
 const changed = computed(() =>
   new Date(props.deck.changed_at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }),
 )
-const length = computed(() => (props.deck.seconds ?? []).reduce((sum, part) => sum + part, 0))
 /** Keys on the card itself. */
 function key(event: KeyboardEvent) {
   if (!props.canEdit || props.deck.removed_at || naming.value) return
@@ -73,7 +72,7 @@ defineExpose({ focus: () => place.value?.querySelector<HTMLElement>('.open')?.fo
     <p class="quiet facts">
       <span>
         {{ purposeWords[deck.purpose] }}
-        <template v-if="deck.seconds">{{ clockWords(length) }}</template>
+        <template v-if="deck.seconds">{{ clockWords(lengthOf(deck.seconds)) }}</template>
         · {{ deck.slides }} {{ deck.slides === 1 ? 'slide' : 'slides' }}
       </span>
       <span :title="deck.owner ? `Made by ${deck.owner.name}` : 'Whoever made it is gone'">

@@ -5,7 +5,7 @@
  */
 const props = defineProps<{ seconds: readonly number[]; purpose: DeckEntry['purpose']; at?: number }>()
 const full = 20 * 60
-const total = computed(() => props.seconds.reduce((sum, part) => sum + part, 0))
+const total = computed(() => lengthOf(props.seconds))
 const share = computed(() => Math.min(1, total.value / full))
 const label = computed(
   () =>
@@ -15,9 +15,7 @@ const label = computed(
 /** Whether slides can be told apart in it, as it is drawn about 230 px wide. */
 const isBroken = computed(() => props.purpose !== 'film' && (share.value * 230) / Math.max(1, props.seconds.length) >= 4)
 /** Where one was, as a share of the bar. */
-const mark = computed(() =>
-  props.at === undefined || !total.value ? null : props.seconds.slice(0, props.at).reduce((sum, part) => sum + part, 0) / total.value,
-)
+const mark = computed(() => (props.at === undefined || !total.value ? null : lengthOf(props.seconds.slice(0, props.at)) / total.value))
 </script>
 
 <template>

@@ -8,7 +8,7 @@ const purpose = computed(() => infoOf(store.current).purpose)
 
 <template>
   <UPopover>
-    <UButton size="sm" title="What the deck is for, who reads it">{{ { talk: 'Talk', film: 'Film', loop: 'Loop' }[purpose] }}</UButton>
+    <UButton size="sm" title="What the deck is for, who reads it">{{ purposeWords[purpose] }}</UButton>
     <template #content><LazyDeckSettingsForm /></template>
   </UPopover>
 </template>

@@ -7,6 +7,11 @@ const show = (view: 'text' | 'overview') => void router.replace({ query: { ...ro
 const copying = ref<string[] | null>(null)
 const taking = ref(false)
 const starting = ref(false)
+useUnfetched(() => {
+  taking.value = starting.value = false
+  copying.value = null
+  if (overview.value) show('text')
+})
 </script>
 
 <template>

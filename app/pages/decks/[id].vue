@@ -92,6 +92,9 @@ function leaveTour() {
   touring.value = false
   void router.replace({ query: { ...route.query, tour: undefined } })
 }
+useUnfetched(() => {
+  keysShown.value = touring.value = false
+})
 const commands = useCommands({
   go,
   play,
