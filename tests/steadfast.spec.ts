@@ -150,3 +150,33 @@ test('a phase that cannot be fetched is said so, and comes when it is asked for 
   await page.route(/\/_nuxt\//, route => route.abort())
   for (const name of ['Outline', 'Check', 'Deliver', 'Time']) await goPhase(page, name)
 })
+
+test('what opens within a phase and cannot be fetched is said so, comes with the next press, and once all is here opens without the server', async ({
+  page,
+}) => {
+  let away = true
+  // The file of the starters, by words that stand in no other.
+  await page.route(/\/_nuxt\/.*\.js$/, async route => {
+    const response = await route.fetch()
+    if (away && (await response.text()).includes('Whole decks for what an office needs')) await route.abort()
+    else await route.fulfill({ response })
+  })
+  await enter(page)
+  await newDeck(page, 'Opened late', 'Talk')
+  const starters = page.getByRole('button', { name: 'Starters' })
+  await starters.click()
+  await expect(page.getByText('This could not be fetched from the server.').first()).toBeVisible()
+  away = false
+  await starters.click()
+  await expect(page.getByRole('dialog', { name: 'Starters' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.waitForLoadState('networkidle')
+  await page.route(/\/_nuxt\//, route => route.abort())
+  await page.getByRole('button', { name: 'Overview' }).click()
+  await expect(page.getByRole('region', { name: 'Overview' })).toBeVisible()
+  await page.getByRole('button', { name: 'Talk', exact: true }).click()
+  await expect(page.getByText('Who reads')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+})

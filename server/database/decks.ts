@@ -240,8 +240,8 @@ export async function keepSnapshot(id: string, snapshot: Deck) {
   await sql`update decks
     set snapshot = ${jsonOf(snapshot)}, slides = ${slides}, cover = ${cover}, cover_tables = ${tables}, words = ${words},
       title = ${info.title}, purpose = ${info.purpose}, changed_at = now(),
-      changed_by = coalesce((select person from deck_updates where deck = ${id} and person is not null order by deck_updates.id desc limit 1),
-        changed_by)
+      changed_by = coalesce(
+        (select person from deck_updates where deck = ${id} and person is not null order by deck_updates.id desc limit 1), changed_by)
     where id = ${id}`
 }
 
@@ -327,5 +327,6 @@ export const unmeasuredDecks = (count: number) => database()<{ id: string; snaps
 
 /** Keeps how long a deck's slides last, seconds, for the change that they were reckoned at; null where that cannot be said. */
 export async function keepLengths(id: string, seconds: readonly number[] | null, at: string) {
-  await database()`update decks set seconds = ${seconds as number[] | null}::real[], measured_at = ${at}::text::timestamptz where id = ${id}`
+  await database()`update decks set seconds = ${seconds as number[] | null}::real[], measured_at = ${at}::text::timestamptz
+    where id = ${id}`
 }

@@ -86,7 +86,8 @@ describe('fonts', () => {
 describe('motions of the team', () => {
   const motion = { cues: [] } as never
   it('are kept by name up to a bound, at which one can still be saved over', async () => {
-    await database()`insert into motions (id, name, motion) select 'm' || n, 'Motion ' || n, '{}' from generate_series(1, ${mostMotions - 1}) n`
+    await database()`insert into motions (id, name, motion)
+      select 'm' || n, 'Motion ' || n, '{}' from generate_series(1, ${mostMotions - 1}) n`
     await keepMotion({ id: 'last', name: 'The last', motion }, null)
     await expect(keepMotion({ id: 'more', name: 'One more', motion }, null)).rejects.toThrow('The team has saved 500 motions')
     expect((await keepMotion({ id: 'last', name: 'Another name', motion }, null)).name).toBe('Another name')

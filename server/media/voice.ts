@@ -41,7 +41,8 @@ export const makeVoice = (content: Uint8Array, input: VoiceInput): Promise<Outco
       ...(input.level ? [levelled, 'aformat=sample_rates=48000:channel_layouts=mono'] : []),
     ].join(',')
     const graph = before
-      ? `[1:a]atrim=0:${input.onto!.at},asetpts=N/SR/TB,aformat=sample_rates=48000:channel_layouts=mono[a];[0:a]${ready}[b];[a][b]concat=n=2:v=0:a=1[out]`
+      ? `[1:a]atrim=0:${input.onto!.at},asetpts=N/SR/TB,aformat=sample_rates=48000:channel_layouts=mono[a];` +
+        `[0:a]${ready}[b];[a][b]concat=n=2:v=0:a=1[out]`
       : `[0:a]${ready}[out]`
     const made = path.join(folder, 'voice.flac')
     try {
