@@ -11,6 +11,16 @@ export async function fetched<T>(load: () => Promise<T>): Promise<T | null> {
   }
 }
 
+/** What is said of it. */
+export const unfetched = 'This could not be fetched from the server. Try again when it answers.'
+
+/** The same for what a person has asked for: where it could not be fetched, they are told. */
+export async function needed<T>(load: () => Promise<T>): Promise<T | null> {
+  const piece = await fetched(load)
+  if (piece === null) notifyProblem(unfetched)
+  return piece
+}
+
 /**
  * Hears that something which is shown once it is asked for could not be fetched: the person is told, and `undo` takes back that it was
  * asked for, so that the next press asks again.
@@ -19,7 +29,7 @@ export function useUnfetched(undo: () => void) {
   onErrorCaptured(error => {
     if (!(error instanceof TypeError) || !/import/i.test(error.message)) return
     undo()
-    notifyProblem('This could not be fetched from the server. Try again when it answers.')
+    notifyProblem(unfetched)
     return false
   })
 }

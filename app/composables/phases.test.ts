@@ -28,7 +28,10 @@ describe('the phases of a deck', () => {
 
   it('are brought here all, for when the server is away', async () => {
     const { bringAll } = inPage(() => usePhases())
-    bringAll()
-    await vi.waitFor(() => expect(new Set(loaded)).toEqual(new Set(phases.map(({ name }) => name))))
+    const brought = await bringAll()
+    expect(new Set(loaded)).toEqual(new Set(phases.map(({ name }) => name)))
+    // What opens within them too.
+    expect(brought.length).toBeGreaterThan(phases.length)
+    expect(brought.every(Boolean)).toBe(true)
   })
 })

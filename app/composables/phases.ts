@@ -18,7 +18,7 @@ const loaders: Readonly<Record<PhaseName, () => Promise<{ default: Component }>>
   deliver: () => import('~/components/phases/DeliverPhase.vue'),
 }
 
-/** What opens within phases and over them. */
+/** What opens within phases and over them, and what reads and writes what is brought or saved. */
 const within: readonly (() => Promise<unknown>)[] = [
   () => import('~/components/outline/SlideOverview.vue'),
   () => import('~/components/outline/LayoutWays.vue'),
@@ -31,6 +31,8 @@ const within: readonly (() => Promise<unknown>)[] = [
   () => import('~/components/TheKeys.vue'),
   () => import('~/components/TheHelp.vue'),
   () => import('#core/checks'),
+  () => import('#core/formats/outline'),
+  () => import('#core/formats/deck-file'),
 ]
 
 /** A phase's component; null where it could not be fetched. */
@@ -62,6 +64,6 @@ export function usePhases() {
     go: (name: string) => void router.replace({ query: { ...route.query, phase: name } }),
     again: () => void show(),
     /** Brings all phases here and what opens in them, so that each opens at once, and while the server is away too. */
-    bringAll: () => void Promise.all([...phases.map(({ name }) => load(name)), ...within.map(fetched)]),
+    bringAll: () => Promise.all([...phases.map(({ name }) => load(name)), ...within.map(fetched)]),
   }
 }

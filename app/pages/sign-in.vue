@@ -19,8 +19,9 @@ const { data: welcome } = await useFetch('/api/welcome')
 /** What is wrong with a field, by its name. */
 const wrongFields = ref<Partial<Record<'email' | 'password', string>>>({})
 async function signIn() {
-  const { signInSchema } = await import('~/schemas/sign-in')
-  const read = signInSchema.safeParse(asked)
+  const schemas = await fetched(() => import('~/schemas/sign-in'))
+  if (!schemas) return void (wrong.value = unfetched)
+  const read = schemas.signInSchema.safeParse(asked)
   wrongFields.value = {}
   if (read.success) return enter(read.data)
   for (const { path, message } of read.error.issues) wrongFields.value[path[0] as 'email' | 'password'] ??= message

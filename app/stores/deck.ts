@@ -135,15 +135,19 @@ export const useDeck = defineStore('deck', () => {
     end()
     begin(deckId)
     const take = async () => {
-      const { packDeck } = await import('#core/formats/deck-file')
-      saveFile(packDeck({ deck: had!, tables: [], media: [] }), `${infoOf(had!).title}, as it stood here.zip`)
+      const pack = await needed(() => import('#core/formats/deck-file'))
+      if (pack) saveFile(pack.packDeck({ deck: had!, tables: [], media: [] }), `${infoOf(had!).title}, as it stood here.zip`)
+      else offer()
     }
-    useToast().add({
-      title: message,
-      color: 'error',
-      duration: 0,
-      ...(had?.info.info && canEdit.value ? { actions: [{ label: 'Save what stood here as a file', onClick: take }] } : {}),
-    })
+    /** Stays until it is taken: pressed while it could not be done, it is offered again. */
+    const offer = () =>
+      useToast().add({
+        title: message,
+        color: 'error',
+        duration: 0,
+        ...(had?.info.info && canEdit.value ? { actions: [{ label: 'Save what stood here as a file', onClick: () => void take() }] } : {}),
+      })
+    offer()
   }
 
   /** Closes it for one page, and altogether once no page has it open. */

@@ -14,9 +14,10 @@ const list = ref<HTMLElement>()
 /** Emoji are many: they are fetched when they are first looked for. */
 async function fetchEmoji() {
   if (emoji.value.length) return
-  const { default: all } = await import('emojibase-data/en/compact.json')
+  const all = await needed(() => import('emojibase-data/en/compact.json'))
+  if (!all) return
   // As the build trims them: those alone that have a place in the order.
-  emoji.value = (all as { unicode: string; label: string; tags?: string[]; order: number }[])
+  emoji.value = (all.default as { unicode: string; label: string; tags?: string[]; order: number }[])
     .sort((a, b) => a.order - b.order)
     .map(entry => ({ sign: entry.unicode, label: entry.label, keywords: entry.tags?.join(' '), group: 'emoji' }))
 }

@@ -9,9 +9,8 @@ async function begin() {
   const first = words.value.split('\n').find(line => line.trim())
   if (!first || busy.value) return
   busy.value = true
-  const read = await (await import('#core/formats/outline')).readOutline(words.value)
-  if (!read.ok) notifyProblem(read.message)
-  const id = read.ok && (await makeDeck({ title: first.replace(/^[#\s*-]+/, '').slice(0, 300), purpose: 'talk' }))
+  const read = await readOutline(words.value)
+  const id = read && (await makeDeck({ title: first.replace(/^[#\s*-]+/, '').slice(0, 300), purpose: 'talk' }))
   busy.value = false
   if (!id) return
   begun.value = { deck: id, words: words.value }

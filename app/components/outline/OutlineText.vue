@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { infoOf, applyChanges, fieldLimits, slidesOf, type Deck } from '#core/model'
+import { fieldLimits, slidesOf } from '#core/model'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { addSlide, moveSlide, removeSlides, setFields } from '#core/edits'
 import {
   agendaSource,
-  insertOutline,
   isOnlyWords,
   joinOutline,
   outlineKey,
@@ -21,7 +20,7 @@ const store = useDeck()
 const where = useWhere()
 const slides = useSlideMenu()
 const check = useCheck()
-const drawNamed = useNamedTables()
+const { busy, take: takeOutline, takeFile } = useOutlineIntake()
 const list = ref<HTMLElement>()
 const context = { id: freshId }
 
@@ -174,19 +173,16 @@ function split(row: Row, line: number) {
   }
 }
 
-/** What reads outlines is loaded with the first that comes. */
-const readOutline = async (text: string, name?: string) => (await import('#core/formats/outline')).readOutline(text, name)
-
 /** Several lines at once become slides with their lines; a slide that is still empty gives way to them. */
 async function paste(event: ClipboardEvent, row: Row, line: number) {
   const text = outlineIn(event.clipboardData)
   if (!/\n/.test(text.trim())) return
   event.preventDefault()
-  if (line < 0) return takeOutline(text, row)
+  if (line < 0) return takeOutline(text, row.slide.id)
   if (!canWrite(row)) return
   const read = await readOutline(text)
-  if (!read.ok) return void useToast().add({ title: read.message, color: 'error' })
-  const lines = read.value.slides.flatMap(slide => [
+  if (!read) return
+  const lines = read.slides.flatMap(slide => [
     { text: slide.title, level: 1 },
     ...slide.lines.map(entry => ({ ...entry, level: Math.min(9, entry.level + 1) })),
   ])
@@ -195,49 +191,7 @@ async function paste(event: ClipboardEvent, row: Row, line: number) {
   write(row.slide.id, { ...row.outline, lines: [...kept.slice(0, at), ...lines, ...kept.slice(kept[line]!.text ? at : at + 1)] })
 }
 
-const busy = ref('')
-/** Words that the deck was begun with become its slides. */
-const begun = useBegun()
-onMounted(() => {
-  const own = begun.value?.deck === store.id ? begun.value : null
-  begun.value = null
-  if (own) void takeOutline(own.words, rows.value[0])
-})
-async function takeOutline(text: string, row: Row | undefined, name = '') {
-  const read = await readOutline(text, name)
-  if (!read.ok) return void useToast().add({ title: read.message, color: 'error', duration: 9000 })
-  const { slides, notes } = read.value
-  if (slides.length > 300) {
-    busy.value = `Laying out ${numberWords(slides.length)} slides`
-    await new Promise(resolve => setTimeout(resolve, 60))
-  }
-  // The slide that a new deck begins with gives way, unless something was made of it.
-  const title = infoOf(store.current).title
-  const replaces =
-    row &&
-    isOnlyWords(store.current, row.slide.id) &&
-    !row.outline.lines.length &&
-    (!row.outline.title || (row.outline.title === title && rows.value.length === 1))
-  const after = replaces ? (rows.value[row.index - 1]?.slide.id ?? null) : (row?.slide.id ?? rows.value.at(-1)?.slide.id ?? null)
-  let deck: Deck = store.current
-  const removed = replaces ? removeSlides(deck, { slides: [row.slide.id] }) : []
-  deck = applyChanges(deck, removed)
-  const changes = insertOutline(deck, { after, slides }, context)
-  store.edit(`paste ${slides.length} slides`, [...removed, ...changes])
-  busy.value = ''
-  const put = putSlide(changes)
-  if (put) where.goToSlide(put)
-  void drawNamed(changes.flatMap(change => (change.do === 'put' && change.table === 'slides' ? [change.record.id] : [])))
-  for (const note of notes) useToast().add({ title: note, color: 'warning', duration: 9000 })
-}
-
 const picker = useTemplateRef('picker')
-async function readFile(file: File) {
-  if (file.size > 5_000_000)
-    useToast().add({ title: `“${file.name}” has more than 5 MB. An outline is plain text; paste the part that you need.`, color: 'error' })
-  else await takeOutline(await file.text(), rows.value.at(-1), file.name)
-}
-
 const setSlide = (row: Row, label: string, fields: object) =>
   store.edit(label, setFields(store.current, { table: 'slides', id: row.slide.id, fields }))
 /** Slides whose notes are open for writing although they have none yet. */
@@ -346,7 +300,6 @@ watch(
     if (at >= 0 && !inSight.value.some(({ row }) => row.slide.id === id)) virtual.value.scrollToIndex(at)
   },
 )
-defineExpose({ takeOutline })
 </script>
 
 <template>
@@ -358,7 +311,7 @@ defineExpose({ takeOutline })
         ref="picker"
         accept=".txt,.md,.markdown,.opml,.csv,.tsv,text/plain,text/markdown,text/csv"
         data-test="outline-file"
-        @file="readFile"
+        @file="takeFile"
       />
       <UButton v-if="store.canEdit" size="sm" title="Text, Markdown, OPML or CSV" @click="picker?.open()">Read a file</UButton>
     </div>

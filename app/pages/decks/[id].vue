@@ -21,7 +21,7 @@ watch(
       requestAnimationFrame(() =>
         requestAnimationFrame(() => {
           settled.value = true
-          requestIdleCallback(bringAll, { timeout: 3000 })
+          requestIdleCallback(() => void bringAll(), { timeout: 3000 })
         }),
       )
   },

@@ -1,0 +1,65 @@
+import { removeSlides } from '#core/edits'
+import { insertOutline, isOnlyWords, outlineOf } from '#core/layouts'
+import { applyChanges, infoOf } from '#core/model'
+
+/** Words read as an outline; null where they cannot be, which is told. What reads them is loaded with the first that come. */
+export async function readOutline(text: string, name = '') {
+  const reader = await needed(() => import('#core/formats/outline'))
+  const read = await reader?.readOutline(text, name)
+  if (read && !read.ok) useToast().add({ title: read.message, color: 'error', duration: 9000 })
+  return read?.ok ? read.value : null
+}
+
+/** Lets words that were pasted, brought as a file, or that the deck was begun with, become slides. */
+export function useOutlineIntake() {
+  const store = useDeck()
+  const where = useWhere()
+  const drawNamed = useNamedTables()
+  /** What goes on, where that takes a while; empty otherwise. */
+  const busy = ref('')
+
+  /** The slide that a new deck begins with gives way, unless something was made of it. */
+  function givesWay(slide: string) {
+    const { title, lines } = outlineOf(store.current, store.current.slides[slide]!)
+    const isFirst = title === infoOf(store.current).title && store.slides.length === 1
+    return isOnlyWords(store.current, slide) && !lines.length && (!title || isFirst)
+  }
+
+  /** Puts them after a slide, or in its place where nothing was made of it; without one, at the end. */
+  async function take(text: string, slide: string | undefined, name = '') {
+    const read = await readOutline(text, name)
+    if (!read) return
+    const { slides, notes } = read
+    if (slides.length > 300) {
+      busy.value = `Laying out ${numberWords(slides.length)} slides`
+      await new Promise(resolve => setTimeout(resolve, 60))
+    }
+    const ids = store.slides.map(({ id }) => id)
+    const gone = slide !== undefined && ids.includes(slide) && givesWay(slide) ? slide : null
+    const after = (gone ? ids[ids.indexOf(gone) - 1] : (slide ?? ids.at(-1))) ?? null
+    const removed = gone ? removeSlides(store.current, { slides: [gone] }) : []
+    const changes = insertOutline(applyChanges(store.current, removed), { after, slides }, store.context)
+    store.edit(`paste ${slides.length} slides`, [...removed, ...changes])
+    busy.value = ''
+    const put = putSlide(changes)
+    if (put) where.goToSlide(put)
+    void drawNamed(changes.flatMap(change => (change.do === 'put' && change.table === 'slides' ? [change.record.id] : [])))
+    for (const note of notes) useToast().add({ title: note, color: 'warning', duration: 9000 })
+  }
+  async function takeFile(file: File) {
+    if (file.size > 5_000_000)
+      useToast().add({
+        title: `“${file.name}” has more than 5 MB. An outline is plain text; paste the part that you need.`,
+        color: 'error',
+      })
+    else await take(await file.text(), store.slides.at(-1)?.id, file.name)
+  }
+
+  const begun = useBegun()
+  onMounted(() => {
+    const own = begun.value?.deck === store.id ? begun.value : null
+    begun.value = null
+    if (own) void take(own.words, store.slides[0]?.id)
+  })
+  return { busy, take, takeFile }
+}
