@@ -172,7 +172,7 @@ test('what opens within a phase and cannot be fetched is said so, comes with the
   await page.keyboard.press('Escape')
   await page.waitForLoadState('networkidle')
   await page.route(/\/_nuxt\//, route => route.abort())
-  await page.getByRole('button', { name: 'Overview' }).click()
+  await page.getByRole('radio', { name: 'Overview' }).click()
   await expect(page.getByRole('region', { name: 'Overview' })).toBeVisible()
   await page.getByRole('button', { name: 'Talk', exact: true }).click()
   await expect(page.getByText('Who reads')).toBeVisible()
