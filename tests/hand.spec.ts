@@ -175,6 +175,30 @@ test('the right button on a slide of the rundown says what can be done with it',
   await expect(slide(page, 3)).toHaveCount(0)
 })
 
+test('what opens while a menu closes keeps the cursor, and every letter that follows', async ({ page }) => {
+  await enter(page)
+  await page.goto('/decks/demo-briefing?phase=time')
+  await slide(page, 2).click()
+  await expect(slide(page, 2)).toBeFocused()
+  await slide(page, 2).click({ button: 'right' })
+  await expect(page.getByRole('menuitem', { name: 'Skip in play' })).toBeVisible()
+  // All within one task: the menu gives the focus back a task after it closed, when letters have been written already.
+  await page.evaluate(async () => {
+    const press = (key: string) =>
+      (document.activeElement ?? document.body).dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
+    const until = async (holds: () => boolean) => {
+      for (let turn = 0; turn < 1000 && !holds(); turn++) await Promise.resolve()
+    }
+    press('Escape')
+    await until(() => !document.querySelector('[role=menu]'))
+    press('/')
+    await until(() => !!document.querySelector('input[aria-label=Find]'))
+    document.execCommand('insertText', false, 't')
+  })
+  await page.keyboard.type('our')
+  await expect(page.getByRole('combobox', { name: 'Find' })).toHaveValue('tour')
+})
+
 test('two presses put the cursor where they were; Enter selects all; what is put twice stands beside itself', async ({ page }) => {
   await enter(page)
   await newDeck(page, 'Cursor', 'Talk')
