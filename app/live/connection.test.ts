@@ -112,6 +112,23 @@ describe('a line to the server', () => {
     expect([...kept.keys()]).toEqual([])
   })
 
+  it('says that it is kept in the browser only once it is there', async () => {
+    const { unsent } = memory()
+    const written: (() => void)[] = []
+    unsent.put = () => new Promise(resolve => written.push(() => resolve(true)))
+    const { words, seen, socket } = open(unsent)
+    arrive(socket())
+    words.set('second', 'boats')
+    words.set('third', 'tides')
+    expect(seen.status.local).toBe(false)
+    written[0]!()
+    await vi.advanceTimersByTimeAsync(1)
+    expect(seen.status.local).toBe(false)
+    written[1]!()
+    await vi.advanceTimersByTimeAsync(1)
+    expect(seen.status).toMatchObject({ local: true, kept: false })
+  })
+
   it('sends nothing back that came from the server', () => {
     const { words, socket, seen } = open()
     const there = server()

@@ -66,6 +66,8 @@ class Connection {
   /** The number of the last local change, and of the last that is on disk at the server. */
   #counted = 0
   #kept = 0
+  /** How many local changes are on their way into this browser's database. */
+  #putting = 0
   /** How long is waited before the next attempt, ms. */
   #wait = 250
   #failures = 0
@@ -216,8 +218,16 @@ class Connection {
     if (origin === fromServer) return
     const number = ++this.#counted
     this.#publish({ kept: false })
-    if (origin !== fromBefore) void this.unsent.put(number, update).then(local => local === this.#status.local || this.#publish({ local }))
+    if (origin !== fromBefore) void this.#put(number, update)
     this.#send({ kind: 'update', number, update })
+  }
+
+  /** Keeps a change in this browser; until it is there, it is not said to be. */
+  async #put(number: number, update: Uint8Array) {
+    this.#putting++
+    this.#publish({ local: false })
+    const local = await this.unsent.put(number, update)
+    if (--this.#putting === 0 && !this.#ended) this.#publish({ local })
   }
 
   #onAwareness = ({ added, updated, removed }: AwarenessChange, origin: unknown) => {
