@@ -4,6 +4,7 @@ import { unpackDeck } from '../core/formats/deck-file'
 import { makePictures } from '../demo/pictures'
 import { enter, goPhase, saved, newDeck, paste, rundown, slide, drop } from './support/people'
 import { choose } from './support/choose'
+import { outlined } from './support/score'
 
 const outline = `Quay works in summer
 Why we build
@@ -360,10 +361,7 @@ test('Check says nothing of charts before their tables are here', async ({ page 
 })
 
 test('the same deck is longer for children than for colleagues, and becomes a loop at a choice', async ({ page }) => {
-  await enter(page)
-  await newDeck(page, 'For whom', 'Film')
-  await paste(page, 'textarea.title', 'For whom\n  Every reader takes a time of his own to read a line like this one')
-  await saved(page)
+  await outlined(page, 'For whom', ['Whoever reads', '\tEvery reader takes a time of his own to read a line like this one'], 'Film')
   await page.getByRole('button', { name: 'Film', exact: true }).click()
   await choose(page.getByLabel('Who reads'), 'Children')
   const long = await total(page)

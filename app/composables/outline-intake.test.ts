@@ -1,5 +1,6 @@
 import { describe, expect, it, vi } from 'vitest'
-import { outlineOf } from '#core/layouts'
+import { addBeat } from '#core/edits'
+import { outlineOf, setOutlineSlide } from '#core/layouts'
 import { told } from '../testing/nuxt'
 import { inPage, openDeck, someDeck } from '../testing/open-deck'
 import { useBegun } from './begun'
@@ -39,6 +40,42 @@ describe('words that become slides', () => {
     const [only] = store.slides
     await intake.take('Tides\nThe ramp', only!.id)
     expect([titles(), where.slideId]).toEqual([['Tides', 'The ramp'], store.slides[0]!.id])
+  })
+
+  it('take the place of no slide that has got a beat more while they were read', async () => {
+    const { intake, titles, store } = opened(1)
+    store.edit('clear', [{ do: 'drop', table: 'elements', id: 't0' }])
+    const { id } = store.slides[0]!
+    const taken = intake.take('Tides\nThe ramp', id)
+    store.edit('new beat', addBeat(store.current, { slide: id, after: null, start: 'self' }, store.context))
+    await taken
+    expect([store.slides[0]!.id, titles().slice(1)]).toEqual([id, ['Tides', 'The ramp']])
+  })
+
+  it('become lines after one, beside what is written while they are read', async () => {
+    const { intake, store, ids } = opened()
+    const lines = (slide: string) => outlineOf(store.current, store.current.slides[slide]!).lines.map(({ text }) => text)
+    const write = (...texts: string[]) => {
+      const outline = outlineOf(store.current, store.current.slides[ids[0]!]!)
+      const changed = { ...outline, lines: texts.map(text => ({ text, level: 1 })) }
+      store.edit('write', setOutlineSlide(store.current, { slide: ids[0]!, outline: changed }, store.context))
+    }
+    write('First', 'Second')
+    const taken = intake.takeLines('Low water\n  at noon', ids[0]!, 0)
+    write('First', 'Second', 'Third')
+    await taken
+    expect(lines(ids[0]!)).toEqual(['First', 'Low water', 'at noon', 'Second', 'Third'])
+    write('First', '')
+    await intake.takeLines('Fares\nFerries', ids[0]!, 1)
+    expect(lines(ids[0]!)).toEqual(['First', 'Fares', 'Ferries'])
+  })
+
+  it('come nowhere where their deck was left while they were read', async () => {
+    const { intake, store, ids } = opened()
+    const taken = Promise.all([intake.take('Tides\nThe ramp', ids[0]), intake.takeLines('Fares\nFerries', ids[0]!, 0)])
+    store.close()
+    await expect(taken).resolves.toBeDefined()
+    expect(store.deck).toBeNull()
   })
 
   it('that a deck was begun with are taken once', async () => {

@@ -1,6 +1,6 @@
 import { removeSlides } from '#core/edits'
-import { insertOutline, isOnlyWords, outlineOf } from '#core/layouts'
-import { applyChanges, infoOf } from '#core/model'
+import { insertOutline, isOnlyWords, outlineOf, setOutlineSlide } from '#core/layouts'
+import { applyChanges, beatsOf, infoOf } from '#core/model'
 
 /** Words read as an outline; null where they cannot be, which is told. What reads them is loaded with the first that come. */
 export async function readOutline(text: string, name = '') {
@@ -22,14 +22,22 @@ export function useOutlineIntake() {
   function givesWay(slide: string) {
     const { title, lines } = outlineOf(store.current, store.current.slides[slide]!)
     const isFirst = title === infoOf(store.current).title && store.slides.length === 1
-    return isOnlyWords(store.current, slide) && !lines.length && (!title || isFirst)
+    const isPlain = isOnlyWords(store.current, slide) && beatsOf(store.current, slide).length < 2
+    return isPlain && !lines.length && (!title || isFirst)
+  }
+
+  /** Words read as an outline; null too where the deck that they were meant for was left meanwhile. */
+  async function read(text: string, name?: string) {
+    const { id } = store
+    const made = await readOutline(text, name)
+    return store.deck && store.id === id ? made : null
   }
 
   /** Puts them after a slide, or in its place where nothing was made of it; without one, at the end. */
   async function take(text: string, slide: string | undefined, name = '') {
-    const read = await readOutline(text, name)
-    if (!read) return
-    const { slides, notes } = read
+    const made = await read(text, name)
+    if (!made) return
+    const { slides, notes } = made
     if (slides.length > 300) {
       busy.value = `Laying out ${numberWords(slides.length)} slides`
       await new Promise(resolve => setTimeout(resolve, 60))
@@ -46,6 +54,21 @@ export function useOutlineIntake() {
     void drawNamed(changes.flatMap(change => (change.do === 'put' && change.table === 'slides' ? [change.record.id] : [])))
     for (const note of notes) useToast().add({ title: note, color: 'warning', duration: 9000 })
   }
+  /** Puts them as lines after one of a slide's, or in its place where it is empty. */
+  async function takeLines(text: string, slide: string, line: number) {
+    const made = await read(text)
+    const record = store.deck?.slides[slide]
+    if (!made || !record) return
+    const outline = outlineOf(store.current, record)
+    const lines = made.slides.flatMap(({ title, lines }) => [
+      { text: title, level: 1 },
+      ...lines.map(entry => ({ ...entry, level: Math.min(9, entry.level + 1) })),
+    ])
+    const at = Math.min(line, outline.lines.length)
+    const isEmpty = outline.lines[at]?.text === ''
+    const changed = outline.lines.toSpliced(isEmpty ? at : at + 1, isEmpty ? 1 : 0, ...lines)
+    store.edit('change the outline', setOutlineSlide(store.current, { slide, outline: { ...outline, lines: changed } }, store.context))
+  }
   async function takeFile(file: File) {
     if (file.size > 5_000_000)
       useToast().add({
@@ -61,5 +84,5 @@ export function useOutlineIntake() {
     begun.value = null
     if (own) void take(own.words, store.slides[0]?.id)
   })
-  return { busy, take, takeFile }
+  return { busy, take, takeLines, takeFile }
 }

@@ -7,7 +7,11 @@ export async function outlined(page: Page, title: string, lines: readonly string
   await enter(page)
   await newDeck(page, title, purpose)
   await paste(page, 'textarea.title', lines.join('\n'))
-  await expect(slide(page, lines.filter(line => !line.startsWith('\t')).length)).toBeAttached()
+  // They are read before they are put there: the last of them is in its place then.
+  const titles = lines.filter(line => !line.startsWith('\t'))
+  await expect(slide(page, titles.length)).toHaveAccessibleName(
+    new RegExp(`^Slide ${titles.length}, ${titles.at(-1)!.slice(0, 12).replace(/\W/g, '.')}`),
+  )
   await saved(page)
 }
 

@@ -20,7 +20,7 @@ const store = useDeck()
 const where = useWhere()
 const slides = useSlideMenu()
 const check = useCheck()
-const { busy, take: takeOutline, takeFile } = useOutlineIntake()
+const { busy, take: takeOutline, takeLines, takeFile } = useOutlineIntake()
 const list = ref<HTMLElement>()
 const context = { id: freshId }
 
@@ -174,21 +174,12 @@ function split(row: Row, line: number) {
 }
 
 /** Several lines at once become slides with their lines; a slide that is still empty gives way to them. */
-async function paste(event: ClipboardEvent, row: Row, line: number) {
+function paste(event: ClipboardEvent, row: Row, line: number) {
   const text = outlineIn(event.clipboardData)
   if (!/\n/.test(text.trim())) return
   event.preventDefault()
-  if (line < 0) return takeOutline(text, row.slide.id)
-  if (!canWrite(row)) return
-  const read = await readOutline(text)
-  if (!read) return
-  const lines = read.slides.flatMap(slide => [
-    { text: slide.title, level: 1 },
-    ...slide.lines.map(entry => ({ ...entry, level: Math.min(9, entry.level + 1) })),
-  ])
-  const kept = row.outline.lines
-  const at = kept[line]!.text ? line + 1 : line
-  write(row.slide.id, { ...row.outline, lines: [...kept.slice(0, at), ...lines, ...kept.slice(kept[line]!.text ? at : at + 1)] })
+  if (line < 0) void takeOutline(text, row.slide.id)
+  else if (canWrite(row)) void takeLines(text, row.slide.id, line)
 }
 
 const picker = useTemplateRef('picker')
