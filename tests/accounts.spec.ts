@@ -2,7 +2,7 @@ import { setRecord } from '../core/model'
 import { expect, test, type Page } from '@playwright/test'
 import { applyToDocument } from '../core/live'
 import { editDeck } from './support/live'
-import { enter, signIn } from './support/people'
+import { signedIn, enter, signIn } from './support/people'
 
 const row = (page: Page, email: string) => page.locator(`[data-person="${email}"]`)
 const more = async (page: Page, name: string, what: string) => {
@@ -11,7 +11,7 @@ const more = async (page: Page, name: string, what: string) => {
 }
 
 test('an admin adds somebody by a link, changes their role, makes a new link and removes them from the team', async ({ page, browser }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/people')
   await page.getByLabel('Name').fill('Nele Okonjo')
   await page.getByRole('textbox', { name: 'E-mail' }).fill('not an address')
@@ -64,7 +64,7 @@ test('an admin adds somebody by a link, changes their role, makes a new link and
 })
 
 test('the last admin can be neither removed nor made less', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/people')
   await page.getByLabel('Role of Ines Rahm').click()
   await page.getByRole('option', { name: 'Editor' }).click()
@@ -136,7 +136,7 @@ test('one’s own password is changed with the current one, and all other sessio
 })
 
 test('a screen is added with an address, gets another, and loses it', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/screens')
   await page.getByRole('button', { name: 'Add a screen' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Pilot house')

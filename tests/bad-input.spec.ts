@@ -2,7 +2,7 @@ import { deflateSync } from 'node:zlib'
 import { expect, test } from '@playwright/test'
 import { strToU8, zipSync } from 'fflate'
 import { makePictures } from '../demo/pictures'
-import { drop, enter, goPhase, newDeck } from './support/people'
+import { signedIn, drop, enter, goPhase, newDeck } from './support/people'
 
 /** A PNG whose head claims a size that nobody has the memory for. */
 function hugePng(): Buffer {
@@ -38,7 +38,7 @@ function hugePng(): Buffer {
 }
 
 test('a file that is not what it is called, or broken, gets one sentence, and nothing changes', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Bad input', 'Talk')
   await goPhase(page, 'Compose')
   const [picture] = await makePictures(1)

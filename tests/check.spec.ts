@@ -2,7 +2,7 @@ import { dropRecord, putRecord, setRecord, applyChanges, slidesOf, textOf, type 
 import { expect, test } from '@playwright/test'
 import { packDeck } from '../core/formats/deck-file'
 import { newDeck } from '../core/layouts'
-import { enter, saved } from './support/people'
+import { signedIn, saved } from './support/people'
 import { hit, tab } from './support/stage'
 
 /** A deck of one slide on a gradient, with what a careful colleague would speak of. */
@@ -71,7 +71,7 @@ test('Check names boxes, hidden words and what it could not measure; a remedy is
       headers: { 'content-type': 'application/octet-stream' },
     })
   ).json()
-  await enter(page)
+  await signedIn(page)
   await page.goto(`/decks/${id}?phase=check`)
   await expect(page.locator('.finding', { hasText: 'No font here has 渡 し 場, as “Welcome” needs' })).toBeVisible()
   const covered = page.locator('.finding', { hasText: '“Plate” lies over' })

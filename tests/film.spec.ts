@@ -5,7 +5,7 @@ import sharp from 'sharp'
 import { unzipSync } from 'fflate'
 import { choose } from './support/choose'
 import { click, counted, frameOf, greyFilm, onsetOf, place } from './support/clips'
-import { enter, goPhase, saved, newDeck, paste } from './support/people'
+import { signedIn, goPhase, saved, newDeck, paste } from './support/people'
 import { inStores } from './support/stores'
 import { killWorker, startWorkerAgain } from './support/server'
 
@@ -28,7 +28,7 @@ async function take(page: Page): Promise<string> {
 test('a film is exact in its frames, its sound and its pictures; stills come by beat, other shapes are fitted anew', async ({ page }) => {
   // A stage that is larger than the film, so that its pixels are finer than those it is compared with.
   await page.setViewportSize({ width: 1600, height: 1200 })
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Exact film', 'Film')
   await paste(page, 'textarea.title', 'Ferry to the island\n\tIt leaves at ten\nThe way back\n\tIt leaves at noon')
   await saved(page)
@@ -88,7 +88,7 @@ test('a film is exact in its frames, its sound and its pictures; stills come by 
 test('a film whose maker is killed in the midst is made all the same; one that is cancelled stops, and begins again when asked', async ({
   page,
 }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/decks/demo-seasons?phase=deliver')
   await input(page, 'Format', 'WebM film')
   await input(page, 'Shorter side', '360 px')
@@ -111,7 +111,7 @@ test('a film whose maker is killed in the midst is made all the same; one that i
 })
 
 test('a clip in a film stands at its very moment in each frame, and an animation of pictures is as long', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Clip within', 'Film')
   await paste(page, 'textarea.title', 'Grey')
   await saved(page)

@@ -1,13 +1,13 @@
 import { expect, test, type Page } from '@playwright/test'
 import { choose } from './support/choose'
-import { enter, goPhase, newDeck, paste, saved, slide } from './support/people'
+import { signedIn, enter, goPhase, newDeck, paste, saved, slide } from './support/people'
 import { addShape, at, blank, hit } from './support/stage'
 
 const written = (page: Page) => page.locator('.say textarea.title')
 const left = (page: Page) => page.getByLabel('Left', { exact: true })
 /** A deck of three slides, in Compose, with the title of the first selected and its place in sight. */
 async function titleSelected(page: Page, name: string) {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, name, 'Talk')
   await paste(page, '.say textarea.title', 'One\nTwo\nThree')
   await expect(written(page)).toHaveCount(3)
@@ -86,7 +86,7 @@ test('a number is a sum, stepped by arrows, kept within its range, and what is n
 })
 
 test('Tab leaves a line of the outline, and Alt with the arrows takes it in and out', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Lines', 'Talk')
   await paste(page, '.say textarea.title', 'One\n  first\n  second\nTwo')
   await expect(written(page)).toHaveCount(2)
@@ -103,7 +103,7 @@ test('Tab leaves a line of the outline, and Alt with the arrows takes it in and 
 })
 
 test('one palette finds commands, settings, slides and words; the arrows choose, Enter goes there', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/decks/demo-briefing?phase=time')
   await expect(page.getByRole('region', { name: 'Score' })).toBeVisible()
   await page.keyboard.press('/')
@@ -132,7 +132,7 @@ test('one palette finds commands, settings, slides and words; the arrows choose,
 })
 
 test('the tour shows the five phases, one after the other, and can be left', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/decks/demo-briefing?tour')
   const tour = page.getByRole('region', { name: 'The tour' })
   await expect(tour).toBeFocused()
@@ -155,7 +155,7 @@ test('the tour shows the five phases, one after the other, and can be left', asy
 })
 
 test('the right button on a slide of the rundown says what can be done with it', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Right button', 'Talk')
   await paste(page, 'textarea.title', 'One\nTwo\nThree')
   await expect(slide(page, 3)).toBeVisible()
@@ -176,7 +176,7 @@ test('the right button on a slide of the rundown says what can be done with it',
 })
 
 test('what opens while a menu closes keeps the cursor, and every letter that follows', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/decks/demo-briefing?phase=time')
   await slide(page, 2).click()
   await expect(slide(page, 2)).toBeFocused()
@@ -200,7 +200,7 @@ test('what opens while a menu closes keeps the cursor, and every letter that fol
 })
 
 test('two presses put the cursor where they were; Enter selects all; what is put twice stands beside itself', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Cursor', 'Talk')
   await goPhase(page, 'Compose')
   const add = page.getByRole('toolbar', { name: 'Add' })
@@ -227,7 +227,7 @@ test('two presses put the cursor where they were; Enter selects all; what is put
 })
 
 test('a width that is written takes the height along where the proportions are kept; play leaves to where one was', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/decks/demo-seasons?phase=compose')
   await slide(page, 5).click()
   await page.locator('.hit[aria-label^="Picture"]').first().click()
@@ -264,7 +264,7 @@ test('forms say beside the field what is wrong with it, and put the cursor there
   await page.keyboard.type('nobody at all')
   await page.keyboard.press('Enter')
   await expect(page.getByText('This is no e-mail address.')).toBeVisible()
-  await enter(page)
+  await signedIn(page)
   await page.goto('/screens')
   await page.getByRole('button', { name: 'Make it' }).click()
   await expect(page.getByText('A name is missing')).toBeVisible()
@@ -281,7 +281,7 @@ test('forms say beside the field what is wrong with it, and put the cursor there
 test('every control says what it does when it is pointed at, with its keys; each desk has help, which the palette finds too', async ({
   page,
 }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/decks/demo-seasons?phase=time')
   const time = page.getByRole('navigation', { name: 'Phases' }).getByRole('button', { name: 'Time' })
   await time.hover()

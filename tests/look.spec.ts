@@ -4,7 +4,7 @@ import sharp from 'sharp'
 import { packDeck } from '../core/formats/deck-file'
 import { insertOutline, newDeck as freshDeck } from '../core/layouts'
 import { makeLogo } from '../demo/logo'
-import { enter, goPhase, saved, look, newDeck, paste, rundown, slide, toast } from './support/people'
+import { signedIn, goPhase, saved, look, newDeck, paste, rundown, slide, toast } from './support/people'
 import { choose } from './support/choose'
 
 const outline = `# Lantern night
@@ -36,7 +36,7 @@ test.describe.serial('an outline in the house’s clothes', () => {
   let page: Page
   test.beforeAll(async ({ browser }) => {
     page = await browser.newPage()
-    await enter(page)
+    await signedIn(page)
     await newDeck(page, 'Lantern night', 'Talk')
   })
   test.afterAll(() => page.close())
@@ -227,7 +227,7 @@ test('one colour is replaced in a deck of forty slides, with a count before and 
       headers: { 'content-type': 'application/octet-stream' },
     })
   ).json()
-  await enter(page)
+  await signedIn(page)
   await page.goto(`/decks/${id}?phase=compose&look=colors`)
   const use = page.locator('.use', { hasText: '#b5179e' })
   await expect(use).toContainText('40 places')
@@ -241,7 +241,7 @@ test('one colour is replaced in a deck of forty slides, with a count before and 
 })
 
 test('slides are gathered, moved and copied in the overview, and taken from another deck in either look', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Gathered', 'Talk')
   await paste(page, 'textarea.title', 'One thing\nAnother thing\nA third thing\nThe last thing')
   await page.getByRole('radio', { name: 'Overview' }).click()
@@ -273,7 +273,7 @@ test('slides are gathered, moved and copied in the overview, and taken from anot
 })
 
 test('a table that a line names is drawn at once, by the column that it names', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Named', 'Talk')
   await paste(page, 'textarea.title', 'Crossings\nAugust carries the year\n\tcrossings.csv by month')
   await expect(page.locator('.slide').nth(1).locator('.kind')).toHaveText('chart with a caption')
@@ -283,7 +283,7 @@ test('a table that a line names is drawn at once, by the column that it names', 
 })
 
 test('a starter is filled with one’s own outline and keeps its beats', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Own words', 'Talk')
   await paste(
     page,
@@ -304,7 +304,7 @@ test('a starter is filled with one’s own outline and keeps its beats', async (
 test('a layout is edited on the stage, and its slides follow; a deck handed out as a form takes only what fills places', async ({
   page,
 }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Formed', 'Talk')
   await paste(page, 'textarea.title', 'First\nA statement that stands alone.\nAnother one that stands alone.')
   await look(page, 'Masters, layouts')

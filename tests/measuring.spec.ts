@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { serverMeasurer } from '../server/measure/measurer'
-import { enter } from './support/people'
+import { signedIn, enter } from './support/people'
 
 /** In the words of several languages, with kerning pairs, figures and signs. */
 const samples = [
@@ -41,7 +41,7 @@ test('the browser and the server measure text alike, within one per cent', async
 })
 
 test('a line on the stage is as wide as it was reckoned to be', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/decks/demo-briefing?phase=compose')
   const board = page.getByTestId('stage')
   await expect(board.locator('.stage-line').first()).toBeVisible()

@@ -5,7 +5,7 @@ import sharp from 'sharp'
 import { applyToDocument, liveTable } from '../core/live'
 import { makePictures } from '../demo/pictures'
 import { editDeck } from './support/live'
-import { enter, goPhase, newDeck } from './support/people'
+import { signedIn, enter, goPhase, newDeck } from './support/people'
 import { databaseUrl } from './support/server'
 
 const picture = (color: string) =>
@@ -79,7 +79,7 @@ test('a file is brought into Media, described, found by word and colour, and rep
 })
 
 test('films and sounds are kept with their lengths; what is none of them, or too much, gets one sentence', async ({ page, request }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/media')
   await page.getByRole('radio', { name: 'Films' }).click()
   await expect(page.locator('[data-media]', { hasText: 'Waves rolling in' })).toHaveCount(1)

@@ -4,10 +4,10 @@ import path from 'node:path'
 import { expect, test } from '@playwright/test'
 import sharp from 'sharp'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
-import { enter, look, newDeck, rundown, toast } from './support/people'
+import { signedIn, look, newDeck, rundown, toast } from './support/people'
 
 test('outlines that are too long, in other scripts or damaged: all there, or one sentence', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Much', 'Talk')
   const file = page.getByTestId('outline-file')
   await file.setInputFiles({ name: 'broken.opml', mimeType: 'text/xml', buffer: Buffer.from('<opml><body><outline text="a"></body>') })
@@ -35,7 +35,7 @@ test('outlines that are too long, in other scripts or damaged: all there, or one
 })
 
 test('fonts, logos and themes that are not: one sentence, nothing lost', async ({ page, request }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Brought', 'Talk')
   await look(page, 'Fonts')
   await page.getByTestId('font-file').setInputFiles({ name: 'letter.woff2', mimeType: 'font/woff2', buffer: Buffer.from('no font at all') })

@@ -6,7 +6,7 @@ import { applyToDocument, liveTable, readDocument } from '../core/live'
 import { startServer } from '../scripts/serve.mjs'
 import { freePort } from '../scripts/postgres.mjs'
 import { cookieOf, editDeck } from './support/live'
-import { enter, newDeck, saved } from './support/people'
+import { signedIn, newDeck, saved } from './support/people'
 import { addShape, blank } from './support/stage'
 import { answers, databaseUrl, home, kill, port, restoreDatabase, startAgain } from './support/server'
 
@@ -109,7 +109,7 @@ test('a form holds others to its places on the server too; who made it and admin
   maker.leave()
 
   // In the interface it is said before anything is sent.
-  await enter(page, 'Tomas Marr')
+  await signedIn(page, 'Tomas Marr')
   await page.goto(`/decks/${deck}?phase=compose&look=palette`)
   await page.getByRole('button', { name: 'Background', exact: true }).click()
   await page.getByRole('radio', { name: 'Gradient', exact: true }).click()
@@ -120,7 +120,7 @@ test('a form holds others to its places on the server too; who made it and admin
 test('words written while the server is away are still there when the page was closed meanwhile, and are sent by themselves', async ({
   page,
 }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Unsent', 'Talk')
   await saved(page)
   const address = page.url()
@@ -165,7 +165,7 @@ test('a network that has gone silent is noticed within ten seconds, told apart, 
       }
     } as typeof WebSocket
   })
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Silence', 'Talk')
   await saved(page)
   await page.evaluate(() => (window as unknown as { goSilent(silent: boolean): void }).goSilent(true))
@@ -250,7 +250,7 @@ test('a deck that an older program left with broken records is mended on opening
   // The room may be open from making it; it hears of the rows as from another node, and mends when it is next opened.
   await kill('SIGTERM')
   await startAgain()
-  await enter(page)
+  await signedIn(page)
   await page.goto(`/decks/${deck}`)
   await expect(page.getByText(/went beyond its limits and was put within them.*kept aside on the server/).first()).toBeVisible()
   await expect(page.getByRole('button', { name: /^long long/ })).toBeVisible()

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { choose } from './support/choose'
 import { greyFilm } from './support/clips'
-import { drop, enter, goPhase, saved, newDeck } from './support/people'
+import { signedIn, drop, goPhase, saved, newDeck } from './support/people'
 import { motion, playheadAt, timed, timeStage } from './support/score'
 
 const bar = (page: Page, name: RegExp) => page.getByRole('button', { name })
@@ -137,7 +137,7 @@ test('a text says something else from a moment on, and ghosts of ways can be tak
 })
 
 test('a film moves only in an area that is drawn, goes round without a seam, and its sound is trimmed by its ends', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Stirring', 'Film')
   await goPhase(page, 'Compose')
   await drop(page, '.area', { name: 'Harbour.mp4', type: 'video/mp4', bytes: greyFilm(4, 'Harbour.mp4') })

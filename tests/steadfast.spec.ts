@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import postgres from 'postgres'
-import { enter, goPhase, saved, newDeck, signIn } from './support/people'
+import { signedIn, enter, goPhase, saved, newDeck, signIn } from './support/people'
 import { answers, cutDatabase, databaseUrl, kill, restoreDatabase, startAgain } from './support/server'
 
 // Whatever a test here breaks off in the midst of, the next one finds the database and the server up.
@@ -18,7 +18,7 @@ test('two people in two browsers edit the same deck, and each sees the other wit
   const [ines, tomas] = await Promise.all([mine.newPage(), theirs.newPage()])
   await enter(ines)
   await newDeck(ines, 'Written by two', 'Talk')
-  await enter(tomas, 'Tomas Marr')
+  await signedIn(tomas, 'Tomas Marr')
   await tomas.goto(ines.url())
   await expect(title(tomas, 1)).toHaveValue('Written by two')
   await expect(ines.getByTitle('Tomas Marr is here too')).toBeVisible()
@@ -40,7 +40,7 @@ test('two people in two browsers edit the same deck, and each sees the other wit
 })
 
 test('killing the server in the midst of typing loses no acknowledged letter, and the browser catches up by itself', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Power cut', 'Talk')
   await page.getByLabel('Slide 1', { exact: true }).fill('before')
   await saved(page)
@@ -57,7 +57,7 @@ test('killing the server in the midst of typing loses no acknowledged letter, an
 })
 
 test('cutting the database for ten seconds loses nothing, and nothing is said to be kept meanwhile', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Database away', 'Talk')
   await saved(page)
   cutDatabase()
@@ -75,7 +75,7 @@ test('cutting the database for ten seconds loses nothing, and nothing is said to
 })
 
 test('a screen goes on playing while the server is down, and reports again when it is back', async ({ page, browser }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/screens')
   const address = (await page.locator('[data-screen=screen-ticket] a').getAttribute('href'))!
   const screen = await browser.newPage()
@@ -135,7 +135,7 @@ test('a phase that cannot be fetched is said so, and comes when it is asked for 
     if (away && (await response.text()).includes('Tap the beats')) await route.abort()
     else await route.fulfill({ response })
   })
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Half there', 'Talk')
   await page.getByRole('navigation', { name: 'Phases' }).getByRole('button', { name: 'Time' }).click()
   await expect(page.getByRole('alert')).toHaveText(/Time could not be fetched from the server/)
@@ -161,7 +161,7 @@ test('what opens within a phase and cannot be fetched is said so, comes with the
     if (away && (await response.text()).includes('Whole decks for what an office needs')) await route.abort()
     else await route.fulfill({ response })
   })
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, 'Opened late', 'Talk')
   const starters = page.getByRole('button', { name: 'Starters' })
   await starters.click()

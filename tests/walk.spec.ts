@@ -2,7 +2,7 @@ import { copyFile, readFile } from 'node:fs/promises'
 import { expect, test, type Page } from '@playwright/test'
 import { unpackDeck } from '../core/formats/deck-file'
 import { makePictures } from '../demo/pictures'
-import { enter, goPhase, saved, newDeck, paste, rundown, slide, drop } from './support/people'
+import { signedIn, enter, goPhase, saved, paste, rundown, slide, drop } from './support/people'
 import { choose } from './support/choose'
 import { outlined } from './support/score'
 
@@ -41,7 +41,9 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
   test.afterAll(() => page.close())
 
   test('signs in by one press and sees the decks with thumbnails that the stage drew', async () => {
-    await enter(page)
+    await page.goto('/sign-in')
+    await page.getByRole('button', { name: 'Enter as Ines Rahm' }).click()
+    await expect(page.getByRole('heading', { name: 'Decks' })).toBeVisible()
     await page.getByLabel('Find a deck, or words on any slide').fill('Spring timetable briefing')
     await expect(page.getByRole('link', { name: 'Open Spring timetable briefing' })).toBeVisible()
     await page.getByLabel('Find a deck, or words on any slide').fill('Hall loop')
@@ -53,7 +55,11 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
 
   test('pastes eleven lines, and six slides stand there', async () => {
     await page.getByLabel('Find a deck, or words on any slide').fill('')
-    await newDeck(page, 'Quay works in summer', 'Talk')
+    await page.getByRole('button', { name: 'New deck' }).click()
+    await page.getByRole('dialog', { name: 'New deck' }).getByLabel('Title').fill('Quay works in summer')
+    await page.getByRole('radio', { name: /Talk/ }).check()
+    await page.getByRole('button', { name: 'Make the deck' }).click()
+    await expect(page.getByRole('heading', { name: 'What you will say' })).toBeVisible()
     deckUrl = page.url().split('?')[0]!
     await paste(page, 'textarea.title', outline)
     await expect(page.locator('.say textarea.title')).toHaveCount(6)
@@ -372,7 +378,7 @@ test('the same deck is longer for children than for colleagues, and becomes a lo
 })
 
 test('plays a film to its end without a touch', async ({ page }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/present/demo-seasons?as=film')
   const beat = page.getByTestId('beat')
   await expect(beat).not.toBeEmpty()
@@ -382,7 +388,7 @@ test('plays a film to its end without a touch', async ({ page }) => {
 })
 
 test('takes the deck away as one page that plays by itself, without a server', async ({ page, browser }) => {
-  await enter(page)
+  await signedIn(page)
   await page.goto('/decks/demo-briefing?phase=deliver')
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export as a page' }).click()])
   const context = await browser.newContext({ offline: true })

@@ -1,10 +1,10 @@
 import { expect, type Page } from '@playwright/test'
 import { choose } from './choose'
-import { enter, goPhase, saved, newDeck, paste, slide } from './people'
+import { signedIn, goPhase, saved, newDeck, paste, slide } from './people'
 
 /** A deck of an outline, in its outline. Of many slides the outline draws those near what is in sight; the rundown has them all. */
 export async function outlined(page: Page, title: string, lines: readonly string[], purpose: 'Talk' | 'Film' = 'Talk') {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, title, purpose)
   await paste(page, 'textarea.title', lines.join('\n'))
   // They are read before they are put there: the last of them is in its place then.

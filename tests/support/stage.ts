@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import sharp from 'sharp'
-import { enter, goPhase, newDeck } from './people'
+import { signedIn, goPhase, newDeck } from './people'
 
 export const stage = (page: Page) => page.getByTestId('stage')
 export const hit = (page: Page, name: string | RegExp) =>
@@ -35,7 +35,7 @@ export async function addShape(page: Page, shape: string, place: { left: number;
     if (number !== undefined) await set(page, label, String(number))
 }
 export async function blank(page: Page, title: string) {
-  await enter(page)
+  await signedIn(page)
   await newDeck(page, title, 'Talk')
   await goPhase(page, 'Compose')
   await page.keyboard.press('Control+a')
