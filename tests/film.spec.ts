@@ -113,7 +113,6 @@ test('a film whose maker is killed in the midst is made all the same; one that i
 test('a clip in a film stands at its very moment in each frame, and an animation of pictures is as long', async ({ page }) => {
   await signedIn(page)
   await newDeck(page, 'Clip within', 'Film')
-  await paste(page, 'textarea.title', 'Grey')
   await saved(page)
   await goPhase(page, 'Compose')
   await page.getByTestId('clip-file').setInputFiles({ name: 'grey.mp4', mimeType: 'video/mp4', buffer: greyFilm(4, 'grey.mp4') })
