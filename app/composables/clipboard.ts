@@ -91,7 +91,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
           label: 'A table',
           says: written ? 'its cells can be written in' : 'kept as data: it is more than a table to write in may hold',
           take: async () => {
-            const table = written ? null : read.ok ? await keepTable(read.value) : undefined
+            const table = written ? null : read.ok ? await keepTable(read.value.table) : undefined
             if (table !== undefined)
               put('paste a table', {
                 kind: 'table',
@@ -103,13 +103,13 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
               })
           },
         },
-        ...(read.ok && read.value.columns.some(column => column.type === 'number')
+        ...(read.ok && read.value.table.columns.some(column => column.type === 'number')
           ? [
               {
                 label: 'A chart',
                 says: 'drawn from its numbers',
                 take: async () => {
-                  const id = await keepTable(read.value)
+                  const id = await keepTable(read.value.table)
                   if (id) put('paste a chart', { kind: 'chart', name: 'Chart', chart: newChart(id), box: boxAt(1200, 640) })
                 },
               },

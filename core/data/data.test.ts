@@ -7,14 +7,19 @@ const read = (text: string | Uint8Array, name = 'table.csv') => readCsv(typeof t
 const table = (text: string | Uint8Array): DataTable => {
   const outcome = read(text)
   if (!outcome.ok) throw new Error(outcome.message)
-  return outcome.value
+  return outcome.value.table
 }
 const column = (made: DataTable, name: string) => made.columns.find(candidate => candidate.name === name)!
 
 describe('reading a table', () => {
   it('takes semicolons, decimal commas, a byte-order mark and line breaks inside quotation marks', () => {
     const made = table('\ufeffmonth;riders;note\r\nJan;"1.234,5";calm\r\nFeb;987,25;"storm,\r\nsecond week"\r\n')
-    expect(column(made, 'riders')).toEqual({ name: 'riders', type: 'number', values: [1234.5, 987.25] })
+    expect(column(made, 'riders')).toEqual({
+      name: 'riders',
+      type: 'number',
+      kind: 'number',
+      values: [1234.5, 987.25],
+    })
     expect(column(made, 'note').values[1]).toBe('storm,\r\nsecond week')
   })
 
@@ -37,7 +42,7 @@ describe('reading a table', () => {
 
   it.each([
     ['one line only', 'a,b,c', /holds no rows/],
-    ['nothing', '', /holds no rows/],
+    ['nothing', '', /holds nothing/],
     ['an open quotation mark', 'a,b\n"x,1\ny,2', /never closed/],
     ['no text', 'a\0b,c\n1,2', /not text/],
   ])('says what is wrong with %s', (_, text, words) => {
@@ -76,22 +81,22 @@ describe('summing up', () => {
 
   it('gathers by a column and keeps the order of the data', () => {
     expect(summarise(made, { by: 'month', value: 'riders', aggregate: 'sum', order: 'data' }).rows).toEqual([
-      { key: 'Jan', value: 15 },
-      { key: 'Feb', value: 20 },
-      { key: 'Mar', value: null },
+      { key: '--01', label: 'Jan', value: 15 },
+      { key: '--02', label: 'Feb', value: 20 },
+      { key: '--03', label: 'Mar', value: null },
     ])
   })
 
   it('orders by amount or by name, counts rows, and finds columns that were not named', () => {
     expect(summarise(made, { by: 'month', value: 'riders', aggregate: 'mean', order: 'falling' }).rows.map(row => row.key)).toEqual([
-      'Feb',
-      'Jan',
-      'Mar',
+      '--02',
+      '--01',
+      '--03',
     ])
     expect(summarise(made, { by: null, value: null, aggregate: 'count', order: 'name' }).rows).toEqual([
-      { key: 'Feb', value: 1 },
-      { key: 'Jan', value: 2 },
-      { key: 'Mar', value: 1 },
+      { key: '--01', label: 'Jan', value: 2 },
+      { key: '--02', label: 'Feb', value: 1 },
+      { key: '--03', label: 'Mar', value: 1 },
     ])
     expect(summarise(made, { by: 'gone', value: 'gone', aggregate: 'sum', order: 'data' })).toMatchObject({
       category: 'month',

@@ -1,10 +1,12 @@
 import { ascending, descending, max, mean, min, rollup, sum } from 'd3-array'
 import type { ChartSpec } from '../model'
+import { keyWords } from './moments'
 import { columnNamed, firstAmount, firstCategory, rowCount, type DataTable } from './table'
 
-/** One group of rows: its key as written, and the number made of it (null where no row holds one). */
+/** One group of rows: its key as it is kept, the same as a reader sees it, and the number made of it (null where no row holds one). */
 export interface Row {
   key: string
+  label: string
   value: number | null
 }
 
@@ -16,10 +18,11 @@ const aggregates: Readonly<Record<ChartSpec['aggregate'], (values: number[]) => 
   count: values => values.length,
 }
 
-/** Gathers a table's rows by a column and makes one number of each group, in the order asked for. */
+/** Gathers a table's rows by a column and makes one number of each group, in the order asked for; labels are in a language (BCP 47). */
 export function summarise(
   table: DataTable,
   input: { by: string | null; value: string | null; aggregate: ChartSpec['aggregate']; order: ChartSpec['order'] },
+  language = 'en',
 ): { rows: Row[]; category: string; amount: string | null } {
   const category = columnNamed(table, input.by) ?? firstCategory(table)
   const amount = columnNamed(table, input.value) ?? firstAmount(table)
@@ -33,7 +36,10 @@ export function summarise(
     },
     index => String(category.values[index] ?? ''),
   )
-  const rows = Array.from(groups, ([key, value]): Row => ({ key: key.replace(/\s+/g, ' ').trim() || 'not given', value }))
+  const rows = Array.from(groups, ([written, value]): Row => {
+    const key = written.replace(/\s+/g, ' ').trim() || 'not given'
+    return { key, label: keyWords(category, key, language), value }
+  })
   const amountOf = (row: Row) => row.value ?? Number.NEGATIVE_INFINITY
   if (input.order === 'rising') rows.sort((a, b) => ascending(amountOf(a), amountOf(b)))
   if (input.order === 'falling') rows.sort((a, b) => descending(amountOf(a), amountOf(b)))

@@ -1,11 +1,37 @@
 import { z } from 'zod'
+import { grains } from './reading/written-date'
 
 const cell = z.union([z.string().max(100_000), z.number(), z.null()])
 
-/** A column: `number` holds numbers, `date` ISO 8601 days, `text` words; null where nothing stands. */
+/** What a column is about, beyond how its values are kept. */
+export const columnKinds = [
+  'number',
+  'money',
+  'percent',
+  'date',
+  'time',
+  'duration',
+  'yes-no',
+  'place',
+  'category',
+  'code',
+  'text',
+] as const
+export type ColumnKind = (typeof columnKinds)[number]
+
+/**
+ * A column: `number` holds numbers (shares as 0.96, durations in seconds), `date` moments in the form of ISO 8601 at their grain (2031,
+ * 2031-Q2, 2031-04, 06:15), `text` words; null where nothing stands.
+ */
 export const columnSchema = z.object({
   name: z.string().min(1).max(200),
   type: z.enum(['number', 'date', 'text']),
+  kind: z.enum(columnKinds).optional(),
+  /** A currency as it is written, or a unit’s symbol. */
+  unit: z.string().min(1).max(40).optional(),
+  grain: z.enum(grains).optional(),
+  /** A question that has to be answered before anything draws the column: which of two days is meant. */
+  open: z.string().min(1).max(300).optional(),
   values: z.array(cell),
 })
 

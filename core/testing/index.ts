@@ -211,3 +211,5 @@ export const anyDeck: fc.Arbitrary<Deck> = fc
     })
     return applyChanges(base, changes)
   })
+
+export * from './tables'

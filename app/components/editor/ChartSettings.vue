@@ -15,7 +15,11 @@ const table = computed<DataTable | undefined>(() => (spec.value.table ? tables.t
 const theme = computed(() => (where.stageId ? themeSeen(store.current, where.stageId) : deckTheme(store.current)))
 const made = computed(() =>
   table.value
-    ? summarise(table.value, { by: spec.value.across, value: spec.value.height, aggregate: spec.value.aggregate, order: spec.value.order })
+    ? summarise(
+        table.value,
+        { by: spec.value.across, value: spec.value.height, aggregate: spec.value.aggregate, order: spec.value.order },
+        infoOf(store.current).language,
+      )
     : null,
 )
 const values = computed(() => made.value?.rows.map(row => row.value).filter(value => value !== null) ?? [])
@@ -192,7 +196,7 @@ const labels = computed(() => ({
             :aria-pressed="spec.highlighted.includes(row.key)"
             @click="toggleHighlighted(row.key)"
           >
-            {{ row.key }}
+            {{ row.label }}
           </UButton>
         </div>
       </details>

@@ -35,7 +35,7 @@ export function drawOnPlane(
   kind: PlaneKind,
   draw: (rows: ChartRows, plane: Plane, isHighlighted: (key: string) => boolean) => OnPlane,
 ): ChartDrawing {
-  const rows = rowsOf(spec, table)
+  const rows = rowsOf(spec, table, room.language)
   const words = numberWords(spec, rows.values, room.language)
   const plane = planeOf(spec, rows, room, words, kind.beyond)
   const highlighted = new Set(spec.highlighted)
@@ -53,7 +53,7 @@ export function drawOnPlane(
     ],
     rules: rulesOf(plane, room),
     parts: rows.rows.length,
-    names: rows.rows.map(row => row.key),
+    names: rows.rows.map(row => row.label),
     total,
     leftOut: amounts.leftOut,
     description: describe(rows, kind.of, kind.parts, words),

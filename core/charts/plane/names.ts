@@ -13,7 +13,7 @@ export function nameLabels({ rows }: ChartRows, plane: Plane, room: ChartRoom): 
   const candidates: Candidate<ChartLabel>[] = []
   rows.forEach((row, index) => {
     if (index % names.every) return
-    const lines = names.lines(row.key)
+    const lines = names.lines(row.label)
     const width = lines.reduce((wide, words) => Math.max(wide, measure(words)), 0)
     const height = lines.length * line
     const middle = plane.across(index) + plane.band / 2

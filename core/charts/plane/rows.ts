@@ -17,8 +17,8 @@ export interface ChartRows {
 }
 
 /** Gathers the rows of a chart from its table. */
-export function rowsOf(spec: ChartSpec, table: DataTable): ChartRows {
-  const made = summarise(table, { by: spec.across, value: spec.height, aggregate: spec.aggregate, order: spec.order })
+export function rowsOf(spec: ChartSpec, table: DataTable, language: string): ChartRows {
+  const made = summarise(table, { by: spec.across, value: spec.height, aggregate: spec.aggregate, order: spec.order }, language)
   const rows = made.rows.map(row => (row.value !== null && Math.abs(row.value) < nothing ? { ...row, value: 0 } : row))
   const values = rows.map(row => row.value).filter(value => value !== null)
   return { rows, values, category: made.category, amount: made.amount, most: Math.max(0, ...values), least: Math.min(0, ...values) }
@@ -39,6 +39,6 @@ export function describe(
 ): string {
   const highest = rows.reduce((best, row) => ((row.value ?? -Infinity) > (best?.value ?? -Infinity) ? row : best), rows[0])
   return highest
-    ? `${of} of ${amount ?? 'rows'} by ${category}, ${rows.length} ${parts}. Highest: ${highest.key}, ${words(highest.value)}.`
+    ? `${of} of ${amount ?? 'rows'} by ${category}, ${rows.length} ${parts}. Highest: ${highest.label}, ${words(highest.value)}.`
     : `${of} of ${amount ?? 'rows'} by ${category}, without rows.`
 }

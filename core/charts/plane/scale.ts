@@ -57,8 +57,12 @@ export function planeOf(
   const indices = rows.map((_, index) => index)
   const bands = (left: number) => scaleBand<number>(indices, [left, room.width]).paddingInner(0.28).paddingOuter(0.1)
   const step = bands(axisWidth).step()
-  const keys = rows.map(row => row.key)
-  const names = settleCategories(keys, step, room, font)
+  const names = settleCategories(
+    rows.map(row => row.label),
+    step,
+    room,
+    font,
+  )
   // A slanted name reaches to the left of its mark: the first must not leave the chart.
   const left = names.angle === 0 ? axisWidth : Math.max(axisWidth, names.height - step / 2)
   const across = bands(left)

@@ -8,7 +8,7 @@
  * readPasted('route\tcars\nAstrel\t120').is // → 'range'
  */
 
-import { readCsv, type DataTable } from '../../data'
+import { readCsv, type TableReading } from '../../data'
 import { textOf, type TextDoc } from '../../model'
 import type { Outcome } from '../../values'
 
@@ -111,7 +111,7 @@ export interface PastedRange {
   /** Whether it is small enough to be written in cell by cell. */
   canBeWritten: boolean
   /** The same as data, with typed columns; a sentence where it is none. */
-  data: Outcome<DataTable>
+  data: Outcome<TableReading>
 }
 
 /** @param rows cells parted by tabs, a row a line; lines without a word are left out of what is written */

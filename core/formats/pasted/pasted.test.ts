@@ -111,7 +111,7 @@ describe('a range of cells', () => {
       ['Astrel', '12'],
       ['Quill', '7'],
     ])
-    expect(range.data.ok && range.data.value.columns.map(column => column.type)).toEqual(['text', 'number'])
+    expect(range.data.ok && range.data.value.table.columns.map(column => column.type)).toEqual(['text', 'number'])
   })
 
   it('is too large to be written in beyond 500 rows or 60 columns', () => {

@@ -1,0 +1,9 @@
+/**
+ * How written rows become a table: every guess in words, and a person's decisions against it.
+ */
+export * from './choices'
+export type { ColumnReading, Offer } from './column'
+export type { WrittenRows } from './frame'
+export * from './read'
+export type { TotalRow } from './totals'
+export type { Grain } from './written-date'
