@@ -3,7 +3,10 @@ import { database } from '../server/database/connection'
 import { changeMedia, soundOf } from '../server/database/media'
 import { addPerson } from '../server/database/people'
 import { addLoop, setLoopItems } from '../server/database/screens'
+import { sourceById } from '../server/database/sources'
 import { keepTable } from '../server/database/tables'
+import { addVersion, makeSource } from '../server/tables/sources'
+import { boardingsWithoutStops, officeTables } from './office-tables'
 import { keepTheme } from '../server/database/themes'
 import { makeDeck } from '../server/decks/make'
 import { publishDeck } from '../server/decks/publish'
@@ -117,6 +120,13 @@ async function loadScreens() {
     await database()`insert into screens (id, name, token, loop) values (${id}, ${name}, ${newToken()}, ${loop})`
 }
 
+async function loadOfficeTables(person: string) {
+  const bytes = (text: string) => new TextEncoder().encode(text)
+  for (const { id, fileName, text } of officeTables()) await makeSource(bytes(text), fileName, person, id)
+  const next = boardingsWithoutStops()
+  await addVersion((await sourceById(next.id))!, bytes(next.text), next.fileName, person)
+}
+
 /** Puts the harbour into a database in which nobody is yet. */
 export async function loadDemo() {
   if (!(await begin())) return
@@ -124,6 +134,7 @@ export async function loadDemo() {
   const passwordHash = await hashOf('harbour-demo')
   const [ines] = await Promise.all(people.map(person => addPerson({ ...person, passwordHash })))
   for (const table of [crossings(), punctuality(), sailings()]) await keepTable(table, ines!.id)
+  await loadOfficeTables(ines!.id)
   await loadDecks(ines!.id)
   await loadScreens()
   await database()`insert into migrations (name) values ('demo loaded') on conflict do nothing`

@@ -10,6 +10,7 @@ const initials = computed(() =>
 const rooms = [
   { to: '/', label: 'Decks' },
   { to: '/media', label: 'Media' },
+  { to: '/data', label: 'Data' },
   { to: '/screens', label: 'Screens' },
   { to: '/people', label: 'People' },
 ]
@@ -17,7 +18,7 @@ const route = useRoute()
 const about = computed<HelpName>(() =>
   route.path === '/'
     ? 'decks'
-    : ((['media', 'screens', 'people', 'account'] as const).find(name => route.path.startsWith(`/${name}`)) ?? 'decks'),
+    : ((['media', 'data', 'screens', 'people', 'account'] as const).find(name => route.path.startsWith(`/${name}`)) ?? 'decks'),
 )
 const color = useColorMode()
 const menu = computed(() => [

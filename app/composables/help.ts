@@ -120,6 +120,15 @@ export const helpTopics = {
       'Give it words for those who do not see it, rights and a credit line; Check and the credits slide read them from here.',
     ],
   },
+  data: {
+    label: 'Data',
+    lines: [
+      'Tables that charts draw, read as people leave them: title lines, joined headers, totals, dates, money and codes.',
+      'What was done to the whole table stands above the grid, how each column was read above the column; underlined words change it.',
+      'A question that is open waits for its answer: nothing draws the column until then. Q goes to the next one.',
+      'Another file of the same table is its next version, read as you have decided. One that would break a chart is held and says why.',
+    ],
+  },
   screens: {
     label: 'Screens',
     lines: [

@@ -1,31 +1,41 @@
 import type { DataTable } from '#core/data'
-import type { Outcome } from '#core/values'
-
-/** Reads a file of data in a worker. */
-function readInWorker(file: File): Promise<Outcome<DataTable>> {
-  return new Promise(resolve => {
-    const worker = new Worker(new URL('../workers/csv.ts', import.meta.url), { type: 'module' })
-    const done = (outcome: Outcome<DataTable>) => {
-      worker.terminate()
-      resolve(outcome)
-    }
-    worker.onmessage = event => done(event.data)
-    worker.onerror = () => done({ ok: false, message: `“${file.name}” could not be read. Save it as CSV, then drop it again.` })
-    void file.arrayBuffer().then(bytes => worker.postMessage({ bytes, name: file.name }, [bytes]))
-  })
-}
 
 const failedWith = (message: string) => {
   useToast().add({ title: message, color: 'error', icon: 'i-lucide-circle-alert', duration: 9000 })
   return undefined
 }
 
-/** Reads a CSV file and keeps it as a table; tells what is wrong with it otherwise. */
+const asBytes = { 'content-type': 'application/octet-stream' }
+const mostMegabytes = 100
+
+/** Sends a file of data: a new table, or the next version of one that is there. Tells what is wrong with it otherwise. */
+export async function sendTable<T>(file: File, url: string): Promise<T | undefined> {
+  if (file.size > mostMegabytes * 1024 * 1024)
+    return failedWith(
+      `“${file.name}” has ${numberWords(file.size / 1048576)} MB; at most ${mostMegabytes} can be read. Leave out rows or columns that are not needed.`,
+    )
+  return await asking(
+    async () => (await $fetch<unknown>(url, { method: 'POST', query: { name: file.name }, body: file, headers: asBytes })) as T,
+  )
+}
+
+/** Keeps a file of data as a table of the team; what was done to it is told, with the way to where that can be changed. */
 export async function uploadTable(file: File): Promise<DataTable | undefined> {
-  const read = await readInWorker(file)
-  if (!read.ok) return failedWith(read.message)
-  const kept = await asking(() => $fetch('/api/tables', { method: 'POST', body: read.value }))
-  return kept && { ...read.value, id: kept.id }
+  const kept = await sendTable<{ id: string; said: string[]; open: number }>(file, '/api/data')
+  const table = kept && (await asking(() => $fetch<DataTable>(`/api/tables/${kept.id}`)))
+  if (kept && table && (kept.open || kept.said.length)) tellReading(kept)
+  return table
+}
+
+function tellReading({ id, said, open }: { id: string; said: string[]; open: number }) {
+  const question = open === 1 ? 'One column of it can be read in two ways.' : `${numberWords(open)} columns of it can be read in two ways.`
+  useToast().add({
+    title: open ? question : said[0]!.replaceAll('*', ''),
+    ...(said.length > 1 && !open ? { description: `and ${numberWords(said.length - 1)} more` } : {}),
+    color: open ? 'warning' : 'neutral',
+    duration: 9000,
+    actions: [{ label: open ? 'Say which' : 'How it was read', onClick: () => void navigateTo({ path: '/data', query: { table: id } }) }],
+  })
 }
 
 /** Keeps a picture; tells what is wrong with it otherwise. */

@@ -1,6 +1,6 @@
 import type { DataTable } from '#core/data'
 
-/** Tables by id, fetched when something first asks for them. A table never changes. */
+/** Tables by id, fetched when something first asks for them. One changes only where it is read otherwise in Data. */
 export const useTables = defineStore('tables', () => {
   const known = shallowReactive(new Map<string, DataTable>())
   const asked = new Set<string>()
@@ -19,5 +19,10 @@ export const useTables = defineStore('tables', () => {
     return undefined
   }
   const keep = (kept: DataTable) => known.set(kept.id, kept)
-  return { table, keep, coming }
+  /** A table that is read otherwise, or has another version on air, is asked for again. */
+  function forget(id: string) {
+    known.delete(id)
+    asked.delete(id)
+  }
+  return { table, keep, forget, coming }
 })

@@ -1,5 +1,5 @@
 import type { Column } from './table'
-import type { Grain } from './reading'
+import type { Grain } from './reading/written-date'
 
 const formatters = new Map<string, Intl.DateTimeFormat>()
 function formatter(language: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
@@ -62,6 +62,30 @@ export function durationWords(seconds: number, language: string): string {
     ...(rest || !whole ? [`${number(rest)} s`] : []),
   ]
   return sign + parts.join(' ')
+}
+
+/** A value in a grid with the unit above: shares in hundredths, moments and durations in words, numbers with all of their decimals. */
+export function gridWords(
+  column: Pick<Column, 'type' | 'grain' | 'kind'>,
+  value: string | number | null,
+  language: string,
+  decimals = decimalsOf(column, [value]),
+): string {
+  if (typeof value !== 'number' || column.kind === 'duration') return keyWords(column, value, language)
+  const shown = column.kind === 'percent' ? value * 100 : value
+  const format = new Intl.NumberFormat(language, { minimumFractionDigits: decimals, maximumFractionDigits: decimals })
+  return format.format(shown).replace('-', '−')
+}
+
+/** With how many decimals numbers of a column are shown under each other, at most 6; money that has any with two. */
+export function decimalsOf(column: Pick<Column, 'kind'>, values: readonly (string | number | null)[]): number {
+  let most = 0
+  for (const value of values) {
+    if (typeof value !== 'number') continue
+    const shown = column.kind === 'percent' ? value * 100 : value
+    most = Math.max(most, Math.min(6, /\.(\d+)$/.exec(String(Number(shown.toFixed(6))))?.[1]?.length ?? 0))
+  }
+  return column.kind === 'money' && most > 0 ? Math.max(2, most) : most
 }
 
 /** A value of a column that is no amount, as a reader sees it. */

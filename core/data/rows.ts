@@ -23,7 +23,7 @@ export function tableOfRows(
       { name: column, written: written[index]!, index, count: rows.length, at, zero: false },
       { decimal, order: null },
     )
-    const isWhole = reading.unread.count === 0 && [...reading.missing.keys()].every(mark => mark === '')
+    const isWhole = reading.unread.count === 0 && reading.missing.every(([mark]) => mark === '')
     return isWhole ? made : { name: column, type: 'text', kind: 'text', values: rows.map((_, row) => at(row) || null) }
   })
   return { id, name, columns }

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import * as Y from 'yjs'
-import { dataTableSchema, type DataTable } from '../../core/data'
+import { dataTableSchema, readCsv, type DataTable, type ReadingChoices, type ReadingReport } from '../../core/data'
 import { cleanValue, infoOf, isTooDeep, slidesOf, type Deck, type FontFaceFile, type Purpose } from '../../core/model'
 import { failed, type Outcome } from '../../core/values'
 import { inkKey, type InkBook, type Traced, type WordOutlines } from '../../core/drawing'
@@ -75,6 +75,24 @@ export function table({ bytes, id }: { bytes: Uint8Array; id: string }): Outcome
     return failed(`${issue!.path.join(' › ') || 'The table'}: ${issue!.message}.`)
   }
   return { ok: true, value: { name: parsed.data.name, text: JSON.stringify({ ...parsed.data, id }) } }
+}
+
+/** Reads a file of data; answers with the table as text, and how it was read. */
+export function reading(input: {
+  bytes: Uint8Array
+  name: string
+  id: string
+  choices: ReadingChoices
+}): Outcome<{ name: string; text: string; reading: ReadingReport }> {
+  const read = readCsv(input.bytes, input.name, input.id, input.choices)
+  if (!read.ok) return read
+  const { table, ...report } = read.value
+  const parsed = dataTableSchema.safeParse(cleanValue(table))
+  if (!parsed.success) {
+    const [issue] = parsed.error.issues
+    return failed(`“${input.name}” cannot be kept: ${issue!.path.join(' › ') || 'the table'}: ${issue!.message}.`)
+  }
+  return { ok: true, value: { name: parsed.data.name, text: JSON.stringify(parsed.data), reading: cleanValue(report) as ReadingReport } }
 }
 
 interface Played {

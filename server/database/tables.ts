@@ -1,15 +1,25 @@
 import type { DataTable } from '../../core/data'
 import { database, jsonOf, type Sql } from './connection'
 
+/** The version on air of tables that are named by the id of what the team keeps. */
+const airedIn = (ids: readonly string[], sql: Sql) => sql`
+  select jsonb_set(t.content, '{id}', to_jsonb(s.id)) as content
+  from data_sources s join data_versions v on v.source = s.id and v.number = s.on_air join data_tables t on t.id = v.table_id
+  where s.id = any(${[...ids]})`
+
+/** A table by its id, or the version on air of the one that the team keeps under this id. */
 export async function tableById(id: string, sql: Sql = database()) {
-  const [row] = await sql<{ content: DataTable }[]>`select content from data_tables where id = ${id}`
+  const [row] = await sql<
+    { content: DataTable }[]
+  >`select content from data_tables where id = ${id} union all ${airedIn([id], sql)} limit 1`
   return row?.content
 }
 
 export async function tablesById(ids: readonly string[]) {
   if (!ids.length) return []
   const sql = database()
-  const rows = await sql<{ content: DataTable }[]>`select content from data_tables where id in ${sql(ids as string[])}`
+  const rows = await sql<{ content: DataTable }[]>`
+    select content from data_tables where id = any(${[...ids]}) union all ${airedIn(ids, sql)}`
   return rows.map(row => row.content)
 }
 
@@ -19,16 +29,21 @@ export async function keepTable(table: DataTable, person: string | null, sql: Sq
     values (${table.id}, ${table.name}, ${jsonOf(table)}, ${person}) on conflict (id) do nothing`
 }
 
-/** The newest table of a name, whatever the case of its letters. */
+/** The table that is called so, or whose file on air is, whatever the case of its letters; the one that came last of several. */
 export async function tableNamed(name: string) {
-  const [row] = await database()<
+  const sql = database()
+  const [kept] = await sql<{ id: string }[]>`
+    select s.id from data_sources s join data_versions v on v.source = s.id and v.number = s.on_air
+    where lower(s.name) = lower(${name}) or lower(v.file_name) = lower(${name}) order by v.created_at desc limit 1`
+  if (kept) return await tableById(kept.id)
+  const [row] = await sql<
     { content: DataTable }[]
   >`select content from data_tables where lower(name) = lower(${name}) order by created_at desc limit 1`
   return row?.content
 }
 
 /** The same with the table as JSON text, as a thread has checked it. */
-export async function keepTableText(table: { id: string; name: string; text: string }, person: string | null) {
-  await database()`insert into data_tables (id, name, content, created_by)
+export async function keepTableText(table: { id: string; name: string; text: string }, person: string | null, sql: Sql = database()) {
+  await sql`insert into data_tables (id, name, content, created_by)
     values (${table.id}, ${table.name}, ${table.text}::text::jsonb, ${person}) on conflict (id) do nothing`
 }

@@ -1,4 +1,5 @@
 import type { Column } from '../table'
+import { gridWords } from '../moments'
 import { kindsOfColumns, type Reading, type TableHints } from './kinds'
 import type { ColumnChoice } from './choices'
 import { isBlank, isMissing, isMissingText } from './languages'
@@ -15,7 +16,7 @@ export interface Offer {
   reads: number
   of: number
   /** A cell as it was written, and its value; null where none is read so. */
-  example: { cell: string; value: string | number } | null
+  example: { cell: string; value: string | number; shown: string } | null
 }
 
 /** How a column was read. */
@@ -35,7 +36,7 @@ export interface ColumnReading {
   /** One of the column’s own cells, as it was written. */
   sample: string
   /** Cells that stand for nothing, as they are written, with how often. */
-  missing: ReadonlyMap<string, number>
+  missing: readonly (readonly [mark: string, count: number])[]
   /** Cells that could not be read so and count as missing: the first few, and how many in all. */
   unread: { count: number; cells: readonly { row: number; cell: string }[] }
 }
@@ -68,6 +69,12 @@ export function readingsOf(sample: ColumnSample, hints: TableHints, choice?: Col
   return chosen ? [chosen, ...all.filter(reading => reading !== chosen)] : all
 }
 
+/** A value as an answer names it: with what its column would have above it. */
+function shownBy({ type, grain, choice, unit }: Reading, value: string | number): string {
+  const words = gridWords({ type, kind: choice.kind, ...(grain ? { grain } : {}) }, value, 'en')
+  return unit && choice.kind !== 'duration' ? `${words} ${unit}` : words
+}
+
 /** Those worth offering: that read something, one of those that come to the same. */
 function offersOf(readings: readonly Reading[], sample: ColumnSample): Offer[] {
   const offers: Offer[] = []
@@ -80,7 +87,8 @@ function offersOf(readings: readonly Reading[], sample: ColumnSample): Offer[] {
       const value = reading.read(cell)
       if (value === undefined) continue
       reads++
-      if (!example || (String(example.value) === example.cell && String(value) !== cell.trim())) example = { cell: cell.trim(), value }
+      if (!example || (String(example.value) === example.cell && String(value) !== cell.trim()))
+        example = { cell: cell.trim(), value, shown: shownBy(reading, value) }
     }
     const key = reading.label
     if (!reads || seen.has(key)) continue
@@ -120,7 +128,7 @@ function valuesBy(reading: Reading, count: number, at: Cells, zero: boolean) {
     values[row] = null
     if (unreadCount++ < 5) unread.push({ row, cell: cell.trim() })
   }
-  return { values, missing, unread: { count: unreadCount, cells: unread } }
+  return { values, missing: [...missing], unread: { count: unreadCount, cells: unread } }
 }
 
 /**

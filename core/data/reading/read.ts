@@ -14,6 +14,8 @@ export interface ReadingNote {
   about: 'above' | 'header' | 'totals' | 'missing' | 'gathered' | 'unread' | 'names' | 'below' | 'rows'
   /** Between asterisks what was done. */
   words: string
+  /** The lines of the file that it is about, as they were written. */
+  lines?: readonly string[]
   back?: { label: string; choices: ReadingChoices }
 }
 
@@ -26,6 +28,9 @@ export interface TableReading {
   columns: readonly ColumnReading[]
   totals: readonly TotalRow[]
 }
+
+/** The same without the table: what is said of how it was read. */
+export type ReadingReport = Omit<TableReading, 'table'>
 
 const joinNames = (upper: string, lower: string) => (upper && lower && upper !== lower ? `${upper} ${lower}` : lower || upper)
 const clean = (cell: string) => cell.replace(/\s+/g, ' ').trim()
@@ -49,7 +54,8 @@ const quoted = (words: readonly string[], most = 3) => {
   const shown = words.slice(0, most).map(word => `“${word.length > 40 ? `${word.slice(0, 39)}…` : word}”`)
   return listWords(words.length > most ? [...shown, `${numberWords(words.length - most)} more`] : shown)
 }
-const counted = (count: number, one: string, many: string) => (count === 1 ? `One ${one}` : `${numberWords(count)} ${many}`)
+const small = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve']
+const counted = (count: number, one: string, many: string) => (count === 1 ? `One ${one}` : `${small[count] ?? numberWords(count)} ${many}`)
 
 /**
  * Reads written rows as a table, as people leave them: finds its header under title lines, what its columns are, rows that add up
@@ -195,7 +201,9 @@ function totalNotes(totals: readonly TotalRow[], asData: boolean): ReadingNote[]
   const wrong = totals.filter(({ sums }) => sums.some(({ agrees }) => !agrees))
   const back = { label: totals.length === 1 ? 'It is data' : 'They are data', choices: { totals: 'data' as const } }
   if (totals.length > 1 && !wrong.length)
-    return [{ about: 'totals', words: `${numberWords(totals.length)} rows of totals *agree with their sums* and are never drawn.`, back }]
+    return [
+      { about: 'totals', words: `${counted(totals.length, 'row', 'rows')} of totals *agree with their sums* and are never drawn.`, back },
+    ]
   const [total] = wrong.length ? wrong : totals
   const name = total!.label ? `“${total!.label}” in row ${total!.row}` : `Row ${total!.row}, without a name,`
   const off = total!.sums.find(({ agrees }) => !agrees)
@@ -223,7 +231,7 @@ function gatheredNote(timelines: ReturnType<typeof timelinesIn>, gathered: { int
   return [
     {
       about: 'gathered',
-      words: `${numberWords(across)} columns were *gathered into rows*: “${gathered.into}” and ${quoted(gathered.amounts)}.`,
+      words: `${counted(across, 'column', 'columns')} were *gathered into rows*: “${gathered.into}” and ${quoted(gathered.amounts)}.`,
       back: { label: 'Leave them across', choices: { gather: false } },
     },
   ]
@@ -274,7 +282,8 @@ function frameNotes(frame: Frame, rows: WrittenRows, choices: ReadingChoices): R
   if (frame.above.length)
     notes.push({
       about: 'above',
-      words: `${counted(frame.above.length, 'line', 'lines')} above the header ${frame.above.length === 1 ? 'is' : 'are'} *title and source*: ${quoted(frame.above, 2)}.`,
+      words: `${counted(frame.above.length, 'line', 'lines')} above the header ${frame.above.length === 1 ? 'is a *title*' : 'are *title and source*'}.`,
+      lines: frame.above,
       back: {
         label: frame.above.length === 1 ? 'It is the header' : 'The first is the header',
         choices: {
@@ -317,7 +326,8 @@ function frameNotes(frame: Frame, rows: WrittenRows, choices: ReadingChoices): R
   if (frame.below.length)
     notes.push({
       about: 'below',
-      words: `${counted(frame.below.length, 'line', 'lines')} below the rows ${frame.below.length === 1 ? 'is a *note*' : 'are *notes*'}: ${quoted(frame.below, 2)}.`,
+      words: `${counted(frame.below.length, 'line', 'lines')} below the rows ${frame.below.length === 1 ? 'is a *note*' : 'are *notes*'}.`,
+      lines: frame.below,
     })
   return notes
 }

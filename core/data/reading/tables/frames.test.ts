@@ -10,7 +10,7 @@ Harrow,7,8
 => stop | place | Quill, Harrow
 => east | number | 12, 7
 => west | number | 9, 8
-!! One line above the header is *title and source*: “Boardings by stop”.
+!! One line above the header is a *title*.
 
 # a title, a source and an empty line
 Boardings by stop
@@ -22,7 +22,7 @@ Harrow,7,8
 => stop | place | Quill, Harrow
 => east | number | 12, 7
 => west | number | 9, 8
-!! 2 lines above the header are *title and source*
+!! Two lines above the header are *title and source*
 
 # a source below
 stop,east,west
@@ -33,7 +33,7 @@ Source: quay desk
 => stop | place | Quill, Harrow
 => east | number | 12, 7
 => west | number | 9, 8
-!! One line below the rows is a *note*: “Source: quay desk”.
+!! One line below the rows is a *note*.
 
 # a note below, without an empty line
 stop,east,west

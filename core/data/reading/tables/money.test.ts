@@ -130,7 +130,7 @@ Paint;n/a
 Ropes;20,00 €
 => item | text | Fuel, Crew, Paint, Ropes
 => cost | money € | 1240.5, ∅, ∅, 20
-!! 2 cells, “–” or “n/a”, are *missing, not zero*
+!! Two cells, “–” or “n/a”, are *missing, not zero*
 
 # nothing but noughts
 item,cost

@@ -80,7 +80,7 @@ Subtotal,11
 Grand total,30
 => stop | place | Quill, Harrow, Sandgate, Low Sands
 => riders | number | 12, 7, 5, 6
-!! 3 rows of totals *agree with their sums*
+!! Three rows of totals *agree with their sums*
 
 # a total above its rows
 stop,riders
@@ -194,7 +194,7 @@ Harrow,7,8,9
 => stop | place | Quill, Quill, Quill, Harrow, Harrow, Harrow
 => year | date year | 2029, 2030, 2031, 2029, 2030, 2031
 => amount | number | 12, 13, 14, 7, 8, 9
-!! 3 columns were *gathered into rows*: “year” and “amount”
+!! Three columns were *gathered into rows*: “year” and “amount”
 
 # years across, with a total row and a total column
 stop,2029,2030,2031,Total

@@ -305,7 +305,7 @@ Sandgate,NULL
 Low Sands,
 => stop | place | Quill, Harrow, Saltworks, Lantern, Sandgate, Low Sands
 => boats | number | 12, ∅, ∅, ∅, ∅, ∅
-!! 5 cells, “n/a”, “-”, “..” and others, are *missing, not zero*
+!! Five cells, “n/a”, “-”, “..” and others, are *missing, not zero*
 
 # marks for nothing in other languages
 Halt;Boote

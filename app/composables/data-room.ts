@@ -1,0 +1,175 @@
+import type { Column, ColumnChoice, ReadingChoices, ReadingReport } from '#core/data'
+
+/** A table in the list of the team's. */
+export interface SourceEntry {
+  id: string
+  name: string
+  fileName: string
+  versions: number
+  held: number
+  open: number
+  cameAt: string
+}
+export interface SourceVersion {
+  number: number
+  fileName: string
+  held: string | null
+  createdAt: string
+}
+/** A table with one of its versions as it was read; the cells come some rows at a time. */
+export interface SourceDetail {
+  id: string
+  name: string
+  choices: ReadingChoices
+  onAir: number | null
+  versions: SourceVersion[]
+  shown: { number: number; reading: ReadingReport; rows: number; columns: Omit<Column, 'values'>[] }
+}
+
+const pageSize = 200
+
+/** The team's tables: which is looked at, how it was read, and what somebody decides of that. */
+export function useDataRoom() {
+  const route = useRoute()
+  const router = useRouter()
+  const tables = useTables()
+  const list = ref<SourceEntry[]>([])
+  const detail = shallowRef<SourceDetail | null>(null)
+  const busy = ref('')
+  /** Cells by page of rows, each page by column. */
+  const pages = shallowReactive(new Map<number, (string | number | null)[][]>())
+  const asked = new Set<number>()
+  /** What was decided here, for taking it back: how it was called, and the choices before. */
+  const done = ref<{ label: string; choices: ReadingChoices }[]>([])
+
+  const id = computed(() => (typeof route.query.table === 'string' ? route.query.table : (list.value[0]?.id ?? null)))
+  const version = computed(() => Number(route.query.version) || null)
+
+  async function load() {
+    const found = await asking(() => $fetch<SourceEntry[]>('/api/data'))
+    if (found) list.value = found
+  }
+  /** Brings the table that is looked at; what came of it before stays until it is here. */
+  async function look() {
+    const wanted = id.value
+    if (!wanted) return void (detail.value = null)
+    const query = version.value ? { version: version.value } : {}
+    const found = await asking(() => $fetch<SourceDetail>(`/api/data/${wanted}`, { query }))
+    // Another one may have been asked for meanwhile.
+    if (id.value !== wanted) return
+    pages.clear()
+    asked.clear()
+    detail.value = found ?? null
+  }
+  watch([id, version], ([now], [before]) => {
+    if (now !== before) done.value = []
+    void look()
+  })
+
+  const open = (table: string, number?: number) =>
+    router.replace({ query: { table, ...(number === undefined ? {} : { version: String(number) }) } })
+
+  /** The cells of a row, column by column; undefined while they are on their way. */
+  function cellsOf(row: number): (string | number | null)[] | undefined {
+    const page = Math.floor(row / pageSize)
+    const columns = pages.get(page)
+    if (columns) return columns.map(values => values[row % pageSize] ?? null)
+    void bring(page)
+    return undefined
+  }
+  async function bring(page: number) {
+    const of = detail.value
+    if (!of || asked.has(page)) return
+    asked.add(page)
+    const query = { version: of.shown.number, from: page * pageSize, count: pageSize }
+    const found = await asking(() => $fetch<{ columns: (string | number | null)[][] }>(`/api/data/${of.id}/rows`, { query }))
+    if (detail.value !== of) return
+    if (found) pages.set(page, found.columns)
+    else asked.delete(page)
+  }
+
+  async function change(body: { name?: string; choices?: ReadingChoices; onAir?: number }, words: string): Promise<boolean> {
+    const of = detail.value
+    if (!of) return false
+    busy.value = words
+    const made = await asking(() => $fetch(`/api/data/${of.id}`, { method: 'PATCH', body }))
+    busy.value = ''
+    if (!made) return false
+    tables.forget(of.id)
+    await Promise.all([load(), look()])
+    return true
+  }
+  /** Decides something of how the table is read; it holds for the versions that follow. */
+  async function decide(label: string, choices: ReadingChoices) {
+    const before = detail.value?.choices
+    if (before && (await change({ choices: { ...before, ...choices } }, 'Reading it anew'))) done.value.push({ label, choices: before })
+  }
+  const decideColumn = (name: string, label: string, choice: ColumnChoice | undefined) => {
+    const { [name]: _, ...others } = detail.value?.choices.columns ?? {}
+    return decide(label, { columns: choice ? { ...others, [name]: choice } : others })
+  }
+  async function undo() {
+    const last = done.value.at(-1)
+    if (last && (await change({ choices: last.choices }, 'Reading it anew'))) done.value.pop()
+  }
+  const rename = (name: string) => change({ name }, 'Renaming it')
+  const putOnAir = (number: number) => change({ onAir: number }, `Putting version ${number} on air`)
+
+  async function take(files: readonly File[]) {
+    let last: string | undefined
+    for (const file of files) {
+      busy.value = `Reading ${file.name}`
+      last = (await sendTable<{ id: string }>(file, '/api/data'))?.id ?? last
+    }
+    busy.value = ''
+    if (!last) return
+    await load()
+    await open(last)
+  }
+  /** A file becomes the next version of the table that is looked at. */
+  async function takeVersion(file: File) {
+    const of = detail.value
+    if (!of) return
+    busy.value = `Reading ${file.name}`
+    const made = await sendTable<{ number: number; held: string | null }>(file, `/api/data/${of.id}/versions`)
+    busy.value = ''
+    if (!made) return
+    tables.forget(of.id)
+    if (made.held) notifyProblem(`Version ${made.number} is held: ${made.held} Version ${of.onAir} stays on air.`)
+    else notify(`Version ${made.number} is on air.`)
+    await load()
+    if (version.value) await open(of.id)
+    else await look()
+  }
+  async function remove() {
+    const of = detail.value
+    if (!of || !(await asking(() => $fetch(`/api/data/${of.id}`, { method: 'DELETE' })))) return
+    tables.forget(of.id)
+    await load()
+    detail.value = null
+    await router.replace({ query: list.value[0] ? { table: list.value[0].id } : {} })
+  }
+
+  return {
+    list,
+    detail,
+    id,
+    busy,
+    done,
+    load,
+    look,
+    open,
+    cellsOf,
+    decide,
+    decideColumn,
+    undo,
+    rename,
+    putOnAir,
+    take,
+    takeVersion,
+    remove,
+  }
+}
+
+/** A sentence told into its parts: those between asterisks can be changed. */
+export const partsOf = (words: string) => words.split('*').flatMap((text, index) => (text ? [{ text, changeable: index % 2 === 1 }] : []))

@@ -1,0 +1,311 @@
+<script setup lang="ts">
+/** The team's tables: where each comes from, how it is read with every guess in words, and its versions. */
+useHead({ title: 'Data · Hailbank' })
+const { canEdit } = useUserSession()
+const { list, detail, id, busy, done, load, look, open, cellsOf, decide, decideColumn, undo, rename, putOnAir, take, takeVersion, remove } =
+  useDataRoom()
+const picker = useTemplateRef('picker')
+const next = useTemplateRef('next')
+const over = ref(false)
+const naming = ref(false)
+const removing = ref(false)
+const all = ref(false)
+await load()
+await look()
+
+const notes = computed(() => detail.value?.shown.reading.notes ?? [])
+const shownNotes = computed(() => (all.value ? notes.value : notes.value.slice(0, 4)))
+watch(id, () => {
+  all.value = naming.value = removing.value = false
+})
+const came = (at: string) => new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long' })
+function drop(event: DragEvent) {
+  over.value = false
+  const files = [...(event.dataTransfer?.files ?? [])]
+  if (!files.length || !canEdit.value) return
+  event.preventDefault()
+  void take(files)
+}
+/** Goes to the next question that is open. */
+function onKey(event: KeyboardEvent) {
+  if (event.key.toLowerCase() !== 'q' || isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
+  const questions = [...document.querySelectorAll<HTMLElement>('[data-question]')]
+  if (!questions.length) return
+  event.preventDefault()
+  const at = questions.indexOf(document.activeElement as HTMLElement)
+  questions[(at + 1) % questions.length]!.focus()
+}
+onKeys(onKey)
+const menu = computed(() => [
+  [
+    {
+      label: 'Rename',
+      icon: 'i-lucide-pencil',
+      onSelect: () =>
+        afterMenu(() => {
+          naming.value = true
+        }),
+    },
+    {
+      label: 'Remove',
+      icon: 'i-lucide-trash-2',
+      color: 'error' as const,
+      onSelect: () => {
+        removing.value = true
+      },
+    },
+  ],
+])
+</script>
+
+<template>
+  <div class="page">
+    <SiteBar>
+      <UButton v-if="done.length" variant="ghost" @click="undo">Undo “{{ done.at(-1)!.label }}”</UButton>
+      <UButton v-if="canEdit" color="primary" variant="solid" @click="picker?.open()">Upload a table</UButton>
+    </SiteBar>
+    <main class="data" @dragover.prevent="over = true" @dragleave.self="over = false" @drop="drop">
+      <aside class="rail" aria-label="Tables">
+        <h1>Tables</h1>
+        <ul>
+          <li v-for="entry in list" :key="entry.id">
+            <UButton
+              variant="bare"
+              class="entry"
+              :class="{ here: entry.id === id }"
+              :aria-current="entry.id === id || undefined"
+              @click="open(entry.id)"
+            >
+              <b :title="entry.name">{{ entry.name }}</b>
+              <span v-if="entry.open || entry.held" class="waits">
+                {{ entry.open ? (entry.open === 1 ? 'a question' : `${entry.open} questions`) : `${entry.held} held` }}
+              </span>
+              <span class="quiet where">{{ came(entry.cameAt) }}{{ entry.versions > 1 ? `, ${entry.versions} versions` : '' }}</span>
+            </UButton>
+          </li>
+        </ul>
+        <p v-if="!list.length" class="quiet">None yet.</p>
+      </aside>
+      <section v-if="detail" class="table" :aria-label="detail.name">
+        <header>
+          <RenameField v-if="naming" :model-value="detail.name" aria-label="Name of the table" @rename="rename" @done="naming = false" />
+          <h2 v-else :title="detail.name">{{ detail.name }}</h2>
+          <span class="quiet file" :title="detail.versions.find(one => one.number === detail!.shown.number)?.fileName">
+            {{ detail.versions.find(one => one.number === detail!.shown.number)?.fileName }},
+            {{ detail.shown.rows === 1 ? 'one row' : `${numberWords(detail.shown.rows)} rows` }}
+          </span>
+          <span v-if="busy" role="status" class="quiet">{{ busy }}</span>
+          <UDropdownMenu v-if="canEdit" :items="menu">
+            <UButton variant="ghost" icon="i-lucide-ellipsis" :aria-label="`More for ${detail.name}`" />
+          </UDropdownMenu>
+        </header>
+        <div v-if="removing" class="ask" role="alert">
+          Removed, its charts have nothing to draw any more, and its versions are gone.
+          <UButton color="error" variant="solid" @click="remove">Remove it</UButton>
+          <UButton @click="removing = false">Cancel</UButton>
+        </div>
+        <ul v-if="notes.length" class="notes" aria-label="What was done to the whole table">
+          <li v-for="note in shownNotes" :key="note.words" :title="note.lines?.join('\n')">
+            <template v-for="part in partsOf(note.words)" :key="part.text">
+              <b v-if="part.changeable">{{ part.text }}</b>
+              <template v-else>{{ part.text }}</template>
+            </template>
+            <UButton v-if="note.back && canEdit" variant="bare" class="back" @click="decide(note.back.label, note.back.choices)">
+              {{ note.back.label }}
+            </UButton>
+          </li>
+          <li v-if="notes.length > 4 && !all" class="more">
+            <UButton variant="bare" class="back" @click="all = true">{{ notes.length - 4 }} more</UButton>
+          </li>
+        </ul>
+        <DataGrid :detail="detail" :cells-of="cellsOf" :can-edit="canEdit" @decide="decideColumn" />
+      </section>
+      <section v-else class="none">
+        <template v-if="list.length">
+          <p>There is no such table any more. Choose another one on the left.</p>
+        </template>
+        <template v-else>
+          <h2>No tables yet</h2>
+          <p class="quiet">
+            A file of rows and columns, as CSV or TSV: title lines, totals, dates and money are read as they stand, and every guess is
+            shown.
+          </p>
+          <UButton v-if="canEdit" color="primary" variant="solid" @click="picker?.open()">Upload a table</UButton>
+        </template>
+        <p v-if="busy" role="status" class="quiet">{{ busy }}</p>
+      </section>
+      <p v-if="over && canEdit" class="over">Drop files here: each becomes a table</p>
+    </main>
+    <DataVersions
+      v-if="detail"
+      :detail="detail"
+      :can-edit="canEdit"
+      @look="number => open(detail!.id, number)"
+      @air="putOnAir"
+      @bring="next?.open()"
+    />
+    <FilePicker ref="picker" multiple accept=".csv,.tsv,.txt,text/csv" data-test="data-files" @files="take" />
+    <FilePicker ref="next" accept=".csv,.tsv,.txt,text/csv" data-test="data-version" @files="files => files[0] && takeVersion(files[0])" />
+  </div>
+</template>
+
+<style scoped>
+.page {
+  height: 100vh;
+  display: flex;
+  flex-direction: column;
+  overflow: hidden;
+}
+.data {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 208px minmax(0, 1fr);
+  position: relative;
+}
+.rail {
+  background: var(--panel);
+  border-right: 1px solid var(--line);
+  padding: 14px 10px;
+  overflow-y: auto;
+  min-height: 0;
+}
+h1 {
+  font-size: 17px;
+  margin: 0 6px 10px;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.entry {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 1px 8px;
+  width: 100%;
+  padding: 7px 9px;
+  border: 0;
+  border-left: 3px solid transparent;
+  border-radius: 8px;
+  background: none;
+  color: inherit;
+  font: inherit;
+  font-size: 14px;
+  text-align: left;
+  cursor: pointer;
+}
+.entry b {
+  font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.entry:hover,
+.entry.here {
+  background: var(--act-wash);
+}
+.entry.here {
+  border-left-color: var(--act);
+}
+.waits {
+  color: var(--wrong);
+  font-size: 12.5px;
+  font-weight: 600;
+  white-space: nowrap;
+}
+.where {
+  grid-column: 1 / -1;
+  font-size: 12.5px;
+}
+.table {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  padding: 14px 18px 16px;
+  min-height: 0;
+  min-width: 0;
+}
+header {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-width: 0;
+}
+.table h2 {
+  font-size: 22px;
+  margin: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.file {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  min-width: 60px;
+}
+header > :last-child {
+  margin-left: auto;
+}
+.notes {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
+  border: 1px solid var(--line);
+  border-width: 1px 0;
+  flex: none;
+  max-height: 190px;
+  overflow-y: auto;
+}
+.notes li {
+  padding: 9px 14px;
+  font-size: 13.5px;
+  line-height: 1.4;
+  border-left: 1px solid var(--line);
+  overflow-wrap: anywhere;
+}
+.notes li:first-child {
+  border-left: 0;
+  padding-left: 0;
+}
+.back {
+  display: inline;
+  color: var(--act);
+  font-weight: 600;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  margin-left: 5px;
+}
+.ask {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 8px 12px;
+  border-radius: 10px;
+  border: 1px solid var(--wrong);
+}
+.none {
+  display: grid;
+  place-content: center;
+  justify-items: center;
+  gap: 8px;
+  text-align: center;
+  max-width: 460px;
+  margin: 0 auto;
+}
+.none p {
+  margin: 0;
+}
+.over {
+  position: absolute;
+  inset: 10px;
+  margin: 0;
+  display: grid;
+  place-items: center;
+  border: 2px dashed var(--act);
+  border-radius: 12px;
+  background: color-mix(in srgb, var(--act-wash) 85%, transparent);
+  font-size: 17px;
+  pointer-events: none;
+}
+</style>

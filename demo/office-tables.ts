@@ -1,0 +1,100 @@
+import { seeded } from './seeded'
+
+/** A table as an office leaves it: a file with all that stands around and between its rows. */
+export interface OfficeTable {
+  id: string
+  fileName: string
+  text: string
+}
+
+const stops = [
+  ['Quill Quay', '0041', '03/04/2031', '(1.240,50 €)', '96 %', '1:05', 'ja', '2 010'],
+  ['Astrel North', '0042', '05/04/2031', '8.910,00 €', '94 %', '0:50', 'ja', '1 655'],
+  ['Harrow Town', '0107', '05/04/2031', '12.402,25 €', '91 %', '1:40', 'ja', '1 790'],
+  ['Saltworks', '0043', '11/04/2031', '6.180,00 €', '97 %', '0:35', 'nein', '1 405'],
+  ['Lantern Pier', '0061', '05/04/2031', '7.344,50 €', '89 %', '1:25', 'nein', '1 290'],
+  ['Cordmarket', '0044', '12/04/2031', '21.015,00 €', '93 %', '0:30', 'nein', '1 020'],
+  ['Old Slip', '0062', '03/04/2031', '3.402,75 €', '..', '0:25', 'nein', '812'],
+  ['Fairhaven Steps', '0045', '09/04/2031', '5.670,00 €', '92 %', '0:55', 'nein', '764'],
+  ['Bellhouse', '0046', '10/04/2031', '4.112,50 €', '95 %', '0:45', 'nein', '690'],
+  ['Sandgate', '0112', '05/04/2031', '(980,00 €)', '88 %', '1:10', 'nein', '455'],
+  ['Marsh Landing', '0108', '08/04/2031', '2.316,00 €', '', '1:25', 'nein', '388'],
+  ['Low Sands', '0113', '11/04/2031', '', '79 %', '1:15', 'nein', '361'],
+] as const
+
+const boardings = (without = -1) =>
+  [
+    'Boardings by stop, spring 2031;;;;;;;',
+    'Source: quay desks, counted by hand;;;;;;;',
+    ';;;;;;;Spring',
+    'stop;code;first sailing;takings;on time;crossing;night boat;boardings',
+    ...stops.map(cells => cells.join(';')),
+    'Total;;;69.132,50 €;;;;12 640',
+  ]
+    .map(line => (without < 0 ? line : line.split(';').toSpliced(without, 1).join(';')))
+    .join('\n')
+
+/** Years across, with their sums both ways. */
+function crossingsByYear(): string {
+  const random = seeded(77)
+  const years = [2026, 2027, 2028, 2029, 2030, 2031]
+  const rows = ['Astrel', 'Quill', 'Low Sands', 'Port Harrow'].map((route, index) => {
+    const amounts = years.map((_, year) => Math.round((4200 - index * 700) * (1 + 0.05 * year) * (0.96 + random() * 0.08)))
+    return [route, ...amounts, amounts.reduce((sum, amount) => sum + amount, 0)]
+  })
+  const sums = ['Total', ...Array.from({ length: years.length + 1 }, (_, at) => rows.reduce((sum, row) => sum + Number(row[at + 1]), 0))]
+  return [['route', ...years, 'Total'], ...rows, sums]
+    .map(row => row.map(cell => (Number(cell) > 2100 ? `"${Number(cell).toLocaleString('en')}"` : cell)).join(','))
+    .join('\n')
+}
+
+const fares = `Fares from 2 April 2031
+
+ticket;zone;fare;valid from
+Single;1;€2,40;02.04.2031
+Single;2;€3,80;02.04.2031
+Day ticket;1;€6,00;02.04.2031
+Day ticket;2;€9,50;02.04.2031
+Ten crossings;1;€19,00;15.04.2031
+Ten crossings;2;€31,00;15.04.2031
+Bicycle;1;€1,20;02.04.2031
+Bicycle;2;€1,20;02.04.2031
+
+* children under six travel free`
+
+const punctuality = `month,sailings,on time (%),longest delay (min)
+October 2030,"1,204",94.1,35
+November 2030,"1,112",91.6,52
+December 2030,"1,048",88.9,74
+January 2031,"1,020",87.4,n/a
+February 2031,996,90.2,41
+March 2031,"1,150",93.8,38`
+
+const sailings = `departure\tto\tpier\tvessel\tbicycles
+06:15\tAstrel\tA\tSandpiper\tyes
+06:40\tQuill\tB\tKittiwake\tyes
+07:05\tLow Sands\tC\tTern\tno
+07:30\tAstrel\tA\tGannet\tyes
+08:10\tPort Harrow\tD\tCormorant\tyes
+08:45\tQuill\tB\tKittiwake\tyes
+17:40\tLow Sands\tC\tTern\tno`
+
+const tides = `day,high water,height (m),low water,height (m)
+2031-04-01,04:12,4.31,10:25,0.82
+2031-04-02,04:58,4.46,11:10,0.71
+2031-04-03,05:41,4.52,11:53,0.66
+2031-04-04,06:22,4.49,12:34,0.69
+2031-04-05,07:03,4.37,13:14,0.80`
+
+/** The tables that the harbour's office keeps. */
+export const officeTables = (): readonly OfficeTable[] => [
+  { id: 'demo-boardings', fileName: 'boardings-2031.csv', text: boardings() },
+  { id: 'demo-by-year', fileName: 'crossings-by-year.csv', text: crossingsByYear() },
+  { id: 'demo-fares', fileName: 'fares.csv', text: fares },
+  { id: 'demo-on-time', fileName: 'punctuality-by-month.csv', text: punctuality },
+  { id: 'demo-departures', fileName: 'sailings-today.tsv', text: sailings },
+  { id: 'demo-tides', fileName: 'tides.csv', text: tides },
+]
+
+/** The next version of the boardings, in which somebody left a column out. */
+export const boardingsWithoutStops = (): OfficeTable => ({ id: 'demo-boardings', fileName: 'boardings-2031-april.csv', text: boardings(0) })

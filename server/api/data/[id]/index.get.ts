@@ -1,0 +1,28 @@
+import { z } from 'zod'
+import { rowCount } from '../../../../core/data'
+import { readAs, refuse, requireViewer } from '../../../access'
+import { versionOf, versionsOf } from '../../../database/sources'
+import { tableById } from '../../../database/tables'
+import { sourceAsked } from '../../../tables/sources'
+
+const query = z.object({ version: z.coerce.number().int().min(1).optional() })
+
+/** A table of the team: its versions, and how one of them was read; without `version` the one on air. */
+export default defineEventHandler(async event => {
+  await requireViewer(event)
+  const source = await sourceAsked(getRouterParam(event, 'id')!)
+  const number = readAs(query, getQuery(event)).version ?? source.onAir ?? 1
+  const version = (await versionOf(source.id, number)) ?? refuse(404, 'There is no such version of this table.')
+  const table = (await tableById(version.tableId))!
+  const versions = await versionsOf(source.id)
+  return {
+    ...source,
+    versions: versions.map(({ tableId: _, ...one }) => one),
+    shown: {
+      number,
+      reading: version.reading,
+      rows: rowCount(table),
+      columns: table.columns.map(({ values: _, ...column }) => column),
+    },
+  }
+})

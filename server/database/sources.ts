@@ -1,0 +1,86 @@
+import type { ReadingChoices, ReadingReport } from '../../core/data'
+import { database, jsonOf, type Sql } from './connection'
+
+/** A table as the team keeps it: where it comes from, how it is read, and which of its versions is on air. */
+export interface SourceRow {
+  id: string
+  name: string
+  choices: ReadingChoices
+  onAir: number | null
+}
+/** One version of a table: the file as it came, and what it was read as. */
+export interface VersionRow {
+  number: number
+  fileName: string
+  tableId: string
+  held: string | null
+  createdAt: Date
+}
+export interface NewVersion {
+  fileName: string
+  bytes: Uint8Array
+  tableId: string
+  reading: ReadingReport
+  held: string | null
+}
+
+/** All of them by name, with what waits for an answer. */
+export const listSources = () =>
+  database()<{ id: string; name: string; fileName: string; versions: number; held: number; open: number; cameAt: Date }[]>`
+    select s.id, s.name, newest.file_name as "fileName", newest.created_at as "cameAt", counted.versions, counted.held,
+      (select count(*)::int from jsonb_array_elements(aired.reading -> 'columns') one where one ? 'open') as open
+    from data_sources s
+    join lateral (select file_name, created_at from data_versions where source = s.id order by number desc limit 1) newest on true
+    join lateral (select count(*)::int as versions,
+      (count(*) filter (where held is not null and number > coalesce(s.on_air, 0)))::int as held from data_versions where source = s.id) counted on true
+    left join data_versions aired on aired.source = s.id and aired.number = s.on_air
+    order by lower(s.name), s.id`
+
+export async function sourceById(id: string, sql: Sql = database()): Promise<SourceRow | undefined> {
+  const [row] = await sql<SourceRow[]>`select id, name, choices, on_air as "onAir" from data_sources where id = ${id}`
+  return row
+}
+
+/** The versions of a table, the oldest first. */
+export const versionsOf = (source: string, sql: Sql = database()) =>
+  sql<VersionRow[]>`select number, file_name as "fileName", table_id as "tableId", held, created_at as "createdAt"
+    from data_versions where source = ${source} order by number`
+
+export async function versionOf(source: string, number: number) {
+  const [row] = await database()<(VersionRow & { reading: ReadingReport })[]>`
+    select number, file_name as "fileName", table_id as "tableId", held, created_at as "createdAt", reading
+    from data_versions where source = ${source} and number = ${number}`
+  return row
+}
+
+/** The file of a version, as it came. */
+export async function bytesOf(source: string, number: number): Promise<Uint8Array | undefined> {
+  const [row] = await database()<{ bytes: Uint8Array }[]>`select bytes from data_versions where source = ${source} and number = ${number}`
+  return row?.bytes
+}
+
+export const keepSource = (source: { id: string; name: string }, person: string | null, sql: Sql = database()) =>
+  sql`insert into data_sources (id, name, created_by) values (${source.id}, ${source.name}, ${person})`
+
+/** Keeps a version behind all that are there, and puts it on air unless it is held; answers with its number. */
+export async function keepVersion(source: string, version: NewVersion, person: string | null, sql: Sql): Promise<number> {
+  await sql`select 1 from data_sources where id = ${source} for update`
+  const [row] = await sql<{ number: number }[]>`
+    insert into data_versions (source, number, file_name, bytes, table_id, reading, held, created_by)
+    select ${source}, coalesce(max(number), 0) + 1, ${version.fileName}, ${version.bytes}, ${version.tableId},
+      ${jsonOf(version.reading)}, ${version.held}, ${person} from data_versions where source = ${source}
+    returning number`
+  await sql`update data_sources set changed_at = now(), on_air = ${version.held === null ? row!.number : sql`on_air`} where id = ${source}`
+  return row!.number
+}
+
+/** A version is read anew: as another table, by other choices. */
+export const rereadVersion = (source: string, number: number, read: Pick<NewVersion, 'tableId' | 'reading' | 'held'>, sql: Sql) =>
+  sql`update data_versions set table_id = ${read.tableId}, reading = ${jsonOf(read.reading)}, held = ${read.held}
+    where source = ${source} and number = ${number}`
+
+export const changeSource = (id: string, { name, choices, onAir }: Partial<Omit<SourceRow, 'id'>>, sql: Sql = database()) =>
+  sql`update data_sources set changed_at = now(),
+    name = ${name ?? sql`name`}, choices = ${choices ? jsonOf(choices) : sql`choices`}, on_air = ${onAir ?? sql`on_air`} where id = ${id}`
+
+export const dropSource = (id: string) => database()`delete from data_sources where id = ${id}`
