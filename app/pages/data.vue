@@ -145,7 +145,7 @@ const menu = computed(() => [
       @bring="next?.open()"
     />
     <FilePicker ref="picker" multiple accept=".csv,.tsv,.txt,text/csv" data-test="data-files" @files="take" />
-    <FilePicker ref="next" accept=".csv,.tsv,.txt,text/csv" data-test="data-version" @files="files => files[0] && takeVersion(files[0])" />
+    <FilePicker ref="next" accept=".csv,.tsv,.txt,text/csv" data-test="data-version" @file="takeVersion" />
   </div>
 </template>
 

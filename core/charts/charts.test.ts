@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { DataTable } from '../data'
 import { houseTheme } from '../layouts'
 import { roughMeasurer } from '../text'
-import { drawChart, inBetween, newChart, placeLabels, touch, type BarMark, type ChartLabel, type ChartRoom } from './index'
+import { drawChart, inBetween, newChart, placeLabels, questionOf, touch, type BarMark, type ChartLabel, type ChartRoom } from './index'
 
 const room: ChartRoom = { width: 1200, height: 600, textSize: 28, fonts: houseTheme.fonts, measurer: roughMeasurer, language: 'en' }
 const tableOf = (rows: { key: string; value: number }[]): DataTable => ({
@@ -148,5 +148,17 @@ describe('placing labels', () => {
       ['moved', 30],
     ])
     expect(leftOut).toEqual(['outside', 'low'])
+  })
+})
+
+describe('a table with an open question', () => {
+  const [day, riders] = tableOf([{ key: '03/04/2031', value: 12 }]).columns as [DataTable['columns'][number], DataTable['columns'][number]]
+  const open: DataTable = { id: 't', name: 't', columns: [{ ...day, open: 'Which is it? No day is above 12.' }, riders] }
+
+  it('is not drawn by the column that is open, and says what to answer where', () => {
+    expect(questionOf(newChart('t'), open)).toBe('“key” can be read in two ways. Which is it? No day is above 12. Answer it under Data.')
+    expect(questionOf({ ...newChart('t'), across: 'value' }, open)).toBeNull()
+    expect(questionOf({ ...newChart('t'), height: 'key', across: 'value' }, open)).toContain('“key”')
+    expect(questionOf(newChart('t'), tableOf([{ key: 'a', value: 1 }]))).toBeNull()
   })
 })

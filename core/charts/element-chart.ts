@@ -1,5 +1,5 @@
 import { infoOf, type ChartElement, type ChartSpec, type Deck } from '../model'
-import type { DataTable } from '../data'
+import { columnNamed, firstCategory, type DataTable } from '../data'
 import { themeUnder, type ShownElement } from '../resolved'
 import { memoByRecords, type Id } from '../values'
 import type { Measurer } from '../text'
@@ -33,7 +33,16 @@ const drawing = memoByRecords(
   { keep: 3 },
 )
 
-/** The drawing of a chart element in a state (null: as composed); null where it has no table. Kept until what it is made from changes. */
+/** Why a chart cannot be drawn from its table: a column of it has a question open. Null where it can. */
+export function questionOf(spec: ChartSpec, table: DataTable): string | null {
+  const open = [columnNamed(table, spec.across) ?? firstCategory(table), columnNamed(table, spec.height)].find(column => column?.open)
+  return open ? `“${open.name}” can be read in two ways. ${open.open} Answer it under Data.` : null
+}
+
+/**
+ * The drawing of a chart element in a state (null: as composed); null where it has no table, or a question of it is open. Kept until what
+ * it is made from changes.
+ */
 export function drawingOfElement(
   deck: Deck,
   element: ChartElement & ShownElement,
@@ -44,7 +53,7 @@ export function drawingOfElement(
   if (!element.chart) return null
   const spec = specInState(deck, element.chart, state)
   const table = spec.table ? tableOf(spec.table) : undefined
-  if (!table) return null
+  if (!table || questionOf(spec, table)) return null
   const theme = themeUnder(deck, element.owner)
   const { width, height } = element.box
   const room = {

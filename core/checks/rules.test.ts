@@ -15,8 +15,10 @@ import {
 } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { newChart } from '../charts'
+import type { DataTable } from '../data'
 import { addSlide, setFields } from '../edits'
-import { anyDeck, beat, countingContext, cue, freshDeck, narration, textElement, timingContext } from '../testing'
+import { anyDeck, beat, countingContext, cue, freshDeck, narration, seasons, textElement, timingContext } from '../testing'
 import { setUsual } from '../timing'
 import { checkDeck, type Finding } from './index'
 
@@ -91,6 +93,18 @@ describe('what a slide lacks', () => {
     const [ofPicture, ofChart] = found(deck, 'empty').map(finding => finding.message)
     expect(ofPicture).toBe('“Quay at dawn” has no picture. Drop one on it, or take another layout.')
     expect(ofChart).toBe('“Crossings” reads a table that is gone. Drop its file on it again.')
+  })
+
+  it('is said of a chart whose table leaves open how it is read', () => {
+    const base = freshDeck()
+    const chart = { id: 'c', owner: first(base), kind: 'chart', name: 'Crossings', order: 'a2', chart: newChart(seasons.id) }
+    const deck = applyChanges(base, [put({ ...chart, box: { x: 100, y: 300, width: 900, height: 500, angle: 0 } } as Element)])
+    const [season, ...others] = seasons.columns
+    const open = { ...seasons, columns: [{ ...season!, open: 'Which is it?' }, ...others] }
+    const said = (table: DataTable) =>
+      checkDeck(deck, { ...timingContext, table: () => table }).filter(({ rule, element }) => rule === 'empty' && element === 'c')
+    expect(said(open)[0]!.message).toBe('“Crossings” is not drawn: “season” can be read in two ways. Which is it? Answer it under Data.')
+    expect(said(seasons)).toEqual([])
   })
 
   it('is said of a title without words, and no longer once it has some', () => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { drawingBetween, drawingOfElement } from '#core/charts'
+import { drawingBetween, drawingOfElement, questionOf } from '#core/charts'
 import type { ChartElement, Deck, Theme } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 import type { ElementFrame } from '#core/timing'
@@ -14,6 +14,13 @@ const svg = ref<SVGSVGElement>()
 const stateDrawing = (state: string | null) => drawingOfElement(props.deck, props.element, state, props.host.table, props.host.measurer)
 const drawing = computed(() => stateDrawing(null))
 let shown: unknown = null
+/** Why nothing is drawn. */
+const lack = computed(() => {
+  const { chart, prompt } = props.element
+  if (!chart?.table) return prompt ?? 'Drop a CSV file here'
+  const table = props.host.table(chart.table)
+  return table ? questionOf(chart, table) : 'The table of this chart is not at hand'
+})
 
 /** Draws the chart on its way between two states, or as composed. */
 function redraw(frame: ElementFrame | null) {
@@ -50,8 +57,6 @@ useRedraw(() => props.element.id, redraw)
       role="img"
       :aria-label="element.alt || drawing.description"
     />
-    <p v-else-if="prompts" class="stage-empty">
-      {{ element.chart?.table ? 'The table of this chart is not at hand' : (element.prompt ?? 'Drop a CSV file here') }}
-    </p>
+    <p v-else-if="prompts" class="stage-empty">{{ lack }}</p>
   </div>
 </template>

@@ -2,6 +2,7 @@
 export const views = [
   '/',
   '/media',
+  '/data?table=demo-boardings',
   '/screens',
   '/people',
   '/account',

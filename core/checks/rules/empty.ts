@@ -1,3 +1,4 @@
+import { questionOf } from '../../charts'
 import { isEmptyText } from '../../model'
 import type { Finding, Rule } from '../finding'
 
@@ -9,8 +10,12 @@ export const empty: Rule = ({ slide, context }) =>
     ]
     if (element.kind === 'chart' && !element.chart?.table)
       return finding(`“${element.name}” has no table to draw. Drop a CSV file on it, or take another layout.`)
-    if (element.kind === 'chart' && !context.table(element.chart!.table!))
-      return finding(`“${element.name}” reads a table that is gone. Drop its file on it again.`)
+    if (element.kind === 'chart') {
+      const table = context.table(element.chart!.table!)
+      if (!table) return finding(`“${element.name}” reads a table that is gone. Drop its file on it again.`)
+      const question = questionOf(element.chart!, table)
+      if (question) return finding(`“${element.name}” is not drawn: ${question}`)
+    }
     if (element.kind === 'picture' && !element.media)
       return finding(`“${element.name}” has no picture. Drop one on it, or take another layout.`)
     if (element.kind === 'text' && element.placeholder === 'title' && isEmptyText(element.text))

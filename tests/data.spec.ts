@@ -1,0 +1,125 @@
+import { expect, test, type Page } from '@playwright/test'
+import { drop, enter, goPhase, newDeck, saved, signedIn } from './support/people'
+import { stage } from './support/stage'
+
+const messy = [
+  'Boardings by stop;;;',
+  'stop;first sailing;takings;boardings',
+  'Quill Quay;03/04/2031;1.240,50 €;2 010',
+  'Harrow Town;05/06/2031;(560,00 €);1 655',
+  'Low Sands;11/04/2031;..;812',
+  'Total;;680,50 €;4 477',
+].join('\n')
+const file = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
+const column = (page: Page, name: string) => page.getByRole('columnheader').filter({ hasText: name })
+const cells = (page: Page, row: number) => page.locator(`tr[aria-rowindex="${row + 1}"] td`)
+const bring = async (page: Page, name: string, text: string) => {
+  await page.getByTestId('data-files').setInputFiles(file(name, text))
+  await expect(page.getByRole('heading', { name: name.replace(/\.csv$/, ''), exact: true })).toBeVisible()
+}
+
+test('a messy table is read as it stands, and every guess is changed in one press', async ({ page }) => {
+  await enter(page)
+  await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link', { name: 'Data' }).click()
+  await expect(page.getByRole('button', { name: /boardings-2031/ })).toBeVisible()
+  await bring(page, 'messy.csv', messy)
+  const notes = page.getByRole('list', { name: 'What was done to the whole table' })
+  await expect(notes).toContainText('“Total” in row 6 agrees with the sum and is never drawn.')
+  await expect(notes).toContainText('One line above the header is a title.')
+  await expect(cells(page, 1)).toHaveText(['Quill Quay', '03/04/2031', '1,240.50', '2,010'])
+  await expect(cells(page, 2).nth(2)).toHaveText('−560.00')
+  await expect(cells(page, 3).nth(2)).toHaveText('missing')
+  await expect(page.locator('tfoot')).toContainText('680.50 agrees')
+
+  // What was done to all of it, and back.
+  await notes.getByRole('button', { name: 'It is zero' }).click()
+  await expect(cells(page, 3).nth(2)).toHaveText('0.00')
+  await page.getByRole('button', { name: 'Undo “It is zero”' }).click()
+  await expect(cells(page, 3).nth(2)).toHaveText('missing')
+
+  // A column, by its words and a figure.
+  await page.getByRole('button', { name: /How takings is read: Money in euros/ }).click()
+  await expect(page.getByRole('radio', { name: /Money, comma is the decimal/ })).toContainText('2 of 2')
+  await page.getByRole('radio', { name: /Money, comma is the decimal/ }).press('3')
+  await expect(column(page, 'takings')).toContainText('Text')
+  await expect(cells(page, 1).nth(2)).toHaveText('1.240,50 €')
+  await page.getByRole('button', { name: /How takings is read: Text/ }).click()
+  await page.getByRole('button', { name: 'Back to the guess' }).click()
+  await expect(cells(page, 1).nth(2)).toHaveText('1,240.50')
+})
+
+test('a question that is open is answered by one press; the next version is read so, and one that would break it is held', async ({
+  page,
+}) => {
+  await signedIn(page)
+  await page.goto('/data')
+  await bring(page, 'sailings by day.csv', messy)
+  const entry = page.getByRole('complementary', { name: 'Tables' }).getByRole('button', { name: /sailings by day/ })
+  await expect(entry).toContainText('a question')
+  await page.keyboard.press('q')
+  const answer = column(page, 'first sailing').getByRole('button', { name: '3 April' })
+  await expect(answer).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(cells(page, 1).nth(1)).toHaveText('3 Apr 2031')
+  await expect(entry).not.toContainText('a question')
+
+  const versions = page.getByRole('region', { name: 'Versions' })
+  await page.getByTestId('data-version').setInputFiles(file('next.csv', messy.replaceAll('03/04/2031', '07/08/2031')))
+  await expect(versions).toContainText('2 is on air')
+  await expect(cells(page, 1).nth(1)).toHaveText('7 Aug 2031')
+
+  await page.getByTestId('data-version').setInputFiles(file('broken.csv', messy.replace('takings', 'income')))
+  await expect(page.getByText('Version 3 is held: The column “takings” is gone. Version 2 stays on air.').first()).toBeVisible()
+  await expect(versions).toContainText('2 is on air')
+  await versions.getByRole('button', { name: /Version 3.*held/ }).click()
+  await expect(column(page, 'income')).toBeVisible()
+  await versions.getByRole('button', { name: 'Put version 3 on air' }).click()
+  await expect(versions).toContainText('3 is on air')
+  await versions.getByRole('button', { name: /Version 1/ }).click()
+  await expect(page).toHaveURL(/version=1/)
+  await expect(column(page, 'takings')).toBeVisible()
+})
+
+test('a chart draws a dropped table as Data has it, says what is open, and follows once it is answered', async ({ page }) => {
+  await signedIn(page)
+  await newDeck(page, 'Drawn of data', 'Talk')
+  await goPhase(page, 'Compose')
+  await page.getByRole('toolbar', { name: 'Add' }).getByRole('button', { name: 'Chart', exact: true }).click()
+  const table = 'day,riders\n03/04/2031,12\n05/06/2031,9\n11/04/2031,7'
+  await drop(page, '[data-hit][aria-label^="Chart"]', { name: 'by day.csv', type: 'text/csv', bytes: Buffer.from(table) })
+  await expect(page.getByText('One column of it can be read in two ways.').first()).toBeVisible()
+  await expect(stage(page)).toContainText('“day” can be read in two ways.')
+  await saved(page)
+  const deck = page.url()
+  await page.getByRole('button', { name: 'Say which' }).first().click()
+  await column(page, 'day').getByRole('button', { name: '4 March' }).click()
+  await expect(cells(page, 1).nth(0)).toHaveText('4 Mar 2031')
+  await page.goto(deck)
+  await expect(stage(page).locator('.chart-bar')).toHaveCount(3)
+  await expect(stage(page)).toContainText('4 Mar 2031')
+})
+
+test('bad files get one sentence, and a viewer changes nothing', async ({ page, browser }) => {
+  await signedIn(page)
+  await page.goto('/data')
+  for (const [name, text, words] of [
+    ['empty.csv', '', /“empty\.csv” holds nothing/],
+    ['header.csv', 'stop,riders\n', /“header\.csv” holds no rows under its header/],
+    ['wide.csv', Array.from({ length: 3000 }, (_, index) => `c${index}`).join(','), /has 3000 columns; at most 500/],
+    ['quote.csv', 'a,b\n"x,1\ny,2', /quotation mark that is never closed/],
+  ] as const) {
+    await page.getByTestId('data-files').setInputFiles(file(name, text))
+    await expect(page.getByText(words).first()).toBeVisible()
+  }
+  const elsewhere = await browser.newContext()
+  const viewer = await elsewhere.newPage()
+  await signedIn(viewer, 'Vera Holm')
+  await viewer.goto('/data?table=demo-boardings')
+  await expect(column(viewer, 'takings')).toContainText('Money in euros')
+  await expect(viewer.getByRole('button', { name: 'Upload a table' })).toHaveCount(0)
+  await expect(viewer.getByRole('button', { name: /How takings is read/ })).toHaveCount(0)
+  expect((await viewer.request.patch('/api/data/demo-boardings', { data: { name: 'Mine' } })).status()).toBe(403)
+  expect((await viewer.request.delete('/api/data/demo-boardings')).status()).toBe(403)
+  expect((await viewer.request.get('/api/data/none')).status()).toBe(404)
+  await elsewhere.close()
+})
