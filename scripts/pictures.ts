@@ -43,7 +43,6 @@ const views: Readonly<Record<string, { url: string; dark?: boolean; before?: (pa
   },
   compose: { url: '/decks/demo-review?phase=compose', before: page => pick(page, 3, 'Chart') },
   text: { url: '/decks/demo-seasons?phase=compose', before: page => pick(page, 5, 'Statement') },
-  picture: { url: '/decks/demo-seasons?phase=compose', before: page => pick(page, 5, 'Picture') },
   diagram: {
     url: '/decks/demo-hall?phase=compose',
     async before(page) {
@@ -87,6 +86,13 @@ const views: Readonly<Record<string, { url: string; dark?: boolean; before?: (pa
     url: '/media',
     async before(page) {
       await page.locator('.tiles button').first().click()
+    },
+  },
+  data: {
+    url: '/data?table=demo-boardings',
+    async before(page) {
+      await page.getByRole('button', { name: /How takings is read/ }).click()
+      await page.getByRole('radiogroup', { name: 'Read takings as' }).waitFor()
     },
   },
   screens: {

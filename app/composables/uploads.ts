@@ -60,4 +60,6 @@ export const uploadMedia = (file: File, folder = '') =>
     }),
   )
 
-export const isTableFile = (file: File) => /\.(csv|tsv|txt)$/i.test(file.name) || file.type === 'text/csv'
+/** What a browser's window for choosing files of data offers. */
+export const tableFiles = '.csv,.tsv,.txt,.json,.ndjson,.jsonl,.geojson,text/csv,application/json'
+export const isTableFile = (file: File) => /\.(csv|tsv|txt|(geo|nd)?jsonl?)$/i.test(file.name) || file.type === 'text/csv'

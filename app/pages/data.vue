@@ -127,7 +127,7 @@ const menu = computed(() => [
         <template v-else>
           <h2>No tables yet</h2>
           <p class="quiet">
-            A file of rows and columns, as CSV or TSV: title lines, totals, dates and money are read as they stand, and every guess is
+            A file of rows and columns, as CSV, TSV or JSON: title lines, totals, dates and money are read as they stand, and every guess is
             shown.
           </p>
           <UButton v-if="canEdit" color="primary" variant="solid" @click="picker?.open()">Upload a table</UButton>
@@ -144,8 +144,8 @@ const menu = computed(() => [
       @air="putOnAir"
       @bring="next?.open()"
     />
-    <FilePicker ref="picker" multiple accept=".csv,.tsv,.txt,text/csv" data-test="data-files" @files="take" />
-    <FilePicker ref="next" accept=".csv,.tsv,.txt,text/csv" data-test="data-version" @file="takeVersion" />
+    <FilePicker ref="picker" multiple :accept="tableFiles" data-test="data-files" @files="take" />
+    <FilePicker ref="next" :accept="tableFiles" data-test="data-version" @file="takeVersion" />
   </div>
 </template>
 

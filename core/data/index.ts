@@ -10,6 +10,7 @@
  * read.ok && read.value.table.columns.map(column => column.values) // → [['Astrel', 'Quill'], [120, 80]]
  */
 export * from './csv'
+export * from './file'
 export * from './format'
 export * from './moments'
 export * from './numbers'

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import * as Y from 'yjs'
-import { dataTableSchema, readCsv, type DataTable, type ReadingChoices, type ReadingReport } from '../../core/data'
+import { dataTableSchema, readDataFile, type DataTable, type ReadingChoices, type ReadingReport } from '../../core/data'
 import { cleanValue, infoOf, isTooDeep, slidesOf, type Deck, type FontFaceFile, type Purpose } from '../../core/model'
 import { failed, type Outcome } from '../../core/values'
 import { inkKey, type InkBook, type Traced, type WordOutlines } from '../../core/drawing'
@@ -84,7 +84,7 @@ export function reading(input: {
   id: string
   choices: ReadingChoices
 }): Outcome<{ name: string; text: string; reading: ReadingReport }> {
-  const read = readCsv(input.bytes, input.name, input.id, input.choices)
+  const read = readDataFile(input.bytes, input.name, input.id, input.choices)
   if (!read.ok) return read
   const { table, ...report } = read.value
   const parsed = dataTableSchema.safeParse(cleanValue(table))

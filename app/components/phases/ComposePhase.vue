@@ -340,7 +340,7 @@ onKeys(onKey)
         </span>
         <span>Press again to reach what lies under</span>
       </div>
-      <FilePicker ref="tablePicker" accept=".csv,.tsv,.txt,text/csv" data-test="table-file" @file="file => takeTable(file, target)" />
+      <FilePicker ref="tablePicker" :accept="tableFiles" data-test="table-file" @file="file => takeTable(file, target)" />
       <FilePicker ref="picturePicker" accept="image/*" data-test="picture-file" @file="file => takePicture(file, target)" />
       <FilePicker
         ref="clipPicker"

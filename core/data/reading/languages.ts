@@ -59,7 +59,7 @@ const listed = (words: string) => {
 /** Whether one of a name’s words is in a list. */
 const named = (words: string) => {
   const isListed = listed(words)
-  return (name: string) => name.split(/[^\p{L}\p{N}.]+/u).some(word => word !== '' && isListed(word))
+  return (name: string) => name.split(/[^\p{L}\p{N}.]+|\.(?=\p{L})/u).some(word => word !== '' && isListed(word))
 }
 
 export const isYearWord = named(

@@ -1,0 +1,66 @@
+import { describe, expect, it } from 'vitest'
+import { sketchOf } from '../testing'
+import { readDataFile } from './file'
+
+const read = (text: string, name = 'boats.json') => readDataFile(new TextEncoder().encode(text), name, 't')
+const sketch = (text: string, name?: string) => {
+  const made = read(text, name)
+  return made.ok ? sketchOf(made.value) : made.message
+}
+
+describe('JSON as a table', () => {
+  it.each([
+    [
+      'a list of records',
+      '[{"stop":"Quill","riders":12},{"stop":"Harrow","riders":7}]',
+      ['stop | place | Quill, Harrow', 'riders | number | 12, 7'],
+    ],
+    ['a list in a record', '{"of":"2031","rows":[{"stop":"Quill","riders":12.5}]}', ['stop | place | Quill', 'riders | number | 12.5']],
+    ['a list of lists', '[["stop","riders"],["Quill",12]]', ['stop | place | Quill', 'riders | number | 12']],
+    [
+      'lines',
+      '{"stop":"Quill","open":true}\n{"stop":"Harrow","open":false}\n',
+      ['stop | place | Quill, Harrow', 'open | yes-no | yes, no'],
+    ],
+    [
+      'fields that some records lack, and null',
+      '[{"stop":"Quill","riders":null},{"stop":"Harrow","riders":7,"day":"2031-04-03"}]',
+      ['stop | place | Quill, Harrow', 'riders | number | ∅, 7', 'day | date day | ∅, 2031-04-03'],
+    ],
+    [
+      'what stands within a record',
+      '[{"stop":{"name":"Quill","at":{"x":1}},"riders":2}]',
+      ['stop.name | place | Quill', 'stop.at.x | number | 1', 'riders | number | 2'],
+    ],
+    [
+      'features',
+      '{"type":"FeatureCollection","features":[{"type":"Feature","id":4,"properties":{"stop":"Quill","riders":12},"geometry":null}]}',
+      ['id | code | 4', 'stop | place | Quill', 'riders | number | 12'],
+    ],
+    [
+      'years as names',
+      '[{"stop":"Quill","2029":1,"2030":2,"2031":3}]',
+      ['stop | place | Quill, Quill, Quill', 'year | date year | 2029, 2030, 2031', 'amount | number | 1, 2, 3'],
+    ],
+    ['plain values', '[3,4]', ['value | number | 3, 4']],
+  ])('has columns from %s', (_, text, columns) => {
+    // Years that are names stand first in a record, whatever its order was.
+    expect([...(sketch(text) as string[])].sort()).toEqual([...columns].sort())
+  })
+
+  it('is known by how it begins, and separated text by not beginning so', () => {
+    expect(sketch('[{"stop":"Quill"}]', 'boats.txt')).toEqual(['stop | place | Quill'])
+    expect(sketch('[km],riders\n12,3\n13,4', 'boats.csv')).toHaveLength(2)
+  })
+
+  it.each([
+    ['a record that ends too early', '[{"stop":"Quill"', /“boats\.json” is no JSON that can be read: line 1/],
+    ['a line that is none', '{"stop":"Quill"}\nHarrow', /line 2/],
+    ['no record', '[]', /holds nothing/],
+    ['a word', '"Quill"', /holds no list of records/],
+  ])('is one sentence for %s', (_, text, words) => expect(sketch(text)).toMatch(words))
+
+  it('is not sought in a workbook, of which it is said what to do', () => {
+    expect(sketch('PK\u0003\u0004…', 'boats.xlsx')).toMatch(/“boats\.xlsx” is a workbook or an archive\. Save the sheet/)
+  })
+})
