@@ -29,7 +29,13 @@ describe('a table of the team', () => {
     const made = await makeSource(bytes(plain), 'Boardings by stop.csv', await someone())
     expect(made.said).toEqual(['“Total” in row 4 *agrees with the sum* and is never drawn.'])
     const table = await tableById(made.id)
-    expect([table!.id, table!.columns.map(column => column.values)]).toEqual([made.id, [['Quill', 'Harrow'], [12, 7]]])
+    expect([table!.id, table!.columns.map(column => column.values)]).toEqual([
+      made.id,
+      [
+        ['Quill', 'Harrow'],
+        [12, 7],
+      ],
+    ])
     expect((await tablesById([made.id]))[0]).toEqual(table)
     expect([(await tableNamed('boardings BY stop'))!.id, (await tableNamed('boardings by stop.csv'))!.id]).toEqual([made.id, made.id])
     expect((await listSources()).find(({ id }) => id === made.id)).toMatchObject({
@@ -73,7 +79,9 @@ describe('a table of the team', () => {
 
   it('stays as it is where choices make no table of it, or a file is none', async () => {
     const id = await make(plain)
-    expect(await refusal(chooseReading(await sourceAsked(id), { above: 3, header: 1 }, await someone()))).toMatch(/Read so, version 1 is no table any more/)
+    expect(await refusal(chooseReading(await sourceAsked(id), { above: 3, header: 1 }, await someone()))).toMatch(
+      /Read so, version 1 is no table any more/,
+    )
     expect(await refusal(next(id, ''))).toMatch(/holds nothing/)
     expect((await sourceById(id))!.choices).toEqual({})
     expect((await columnOf(id, 'riders'))!.values).toEqual([12, 7])
