@@ -74,6 +74,7 @@ test('a question that is open is answered by one press; the next version is read
   await expect(versions).toContainText('2 is on air')
   await versions.getByRole('button', { name: /Version 3.*held/ }).click()
   await expect(column(page, 'income')).toBeVisible()
+  await expect(versions).toContainText('3 rows as before')
   await versions.getByRole('button', { name: 'Put version 3 on air' }).click()
   await expect(versions).toContainText('3 is on air')
   await versions.getByRole('button', { name: /Version 1/ }).click()

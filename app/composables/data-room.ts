@@ -1,4 +1,4 @@
-import type { Column, ColumnChoice, ReadingChoices, ReadingReport } from '#core/data'
+import type { Column, ColumnChoice, ReadingChoices, ReadingReport, VersionChange } from '#core/data'
 
 /** A table in the list of the team's. */
 export interface SourceEntry {
@@ -23,7 +23,7 @@ export interface SourceDetail {
   choices: ReadingChoices
   onAir: number | null
   versions: SourceVersion[]
-  shown: { number: number; reading: ReadingReport; rows: number; columns: Omit<Column, 'values'>[] }
+  shown: { number: number; reading: ReadingReport; rows: number; columns: Omit<Column, 'values'>[]; change: VersionChange | null }
 }
 
 const pageSize = 200
@@ -169,6 +169,18 @@ export function useDataRoom() {
     takeVersion,
     remove,
   }
+}
+
+/** What a version changes against the one on air, in a few words. */
+export function changeWords({ rows, sums, added }: VersionChange): string {
+  const shown = (value: number) => numberWords(value, Number.isInteger(value) ? 0 : 2)
+  const parts = [
+    rows.before === rows.after ? `${shown(rows.after)} rows as before` : `${shown(rows.after)} rows for ${shown(rows.before)}`,
+    ...sums.slice(0, 2).map(({ column, before, after }) => `“${column}” comes to ${shown(after)} for ${shown(before)}`),
+    ...(sums.length > 2 ? [sums.length === 3 ? 'one sum more' : `${sums.length - 2} sums more`] : []),
+    ...(added.length ? [`new: ${listWords(added.slice(0, 3).map(name => `“${name}”`))}`] : []),
+  ]
+  return parts.join('; ')
 }
 
 /** A sentence told into its parts: those between asterisks can be changed. */

@@ -65,6 +65,9 @@ export async function apart<T extends keyof Tasks>(
   }
 }
 
+/** Starts a thread ahead of the first task, which would wait until its program is read. */
+export const readyThreads = () => void threads()
+
 /** Ends the threads; for an orderly end. */
 export async function endThreads() {
   await pool?.destroy()

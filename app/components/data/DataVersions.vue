@@ -44,6 +44,9 @@ const chosen = computed(() => props.detail.versions.find(({ number }) => number 
     </ul>
     <p v-if="chosen && chosen.number !== detail.onAir" class="says">
       <span v-if="chosen.held" class="wrong">{{ chosen.held }}</span>
+      <span v-if="detail.shown.change" class="change" :title="`Against version ${detail.onAir}`">
+        {{ changeWords(detail.shown.change) }}
+      </span>
       <UButton v-if="canEdit" size="sm" @click="emit('air', chosen.number)">Put version {{ chosen.number }} on air</UButton>
     </p>
   </section>
@@ -135,5 +138,13 @@ li {
 }
 .wrong {
   color: var(--wrong);
+}
+.change {
+  font-size: 12.5px;
+  color: var(--second);
+  display: -webkit-box;
+  -webkit-line-clamp: 2;
+  -webkit-box-orient: vertical;
+  overflow: hidden;
 }
 </style>

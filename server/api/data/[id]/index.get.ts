@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { rowCount } from '../../../../core/data'
+import { changeBetween, rowCount } from '../../../../core/data'
 import { readAs, refuse, requireViewer } from '../../../access'
 import { versionOf, versionsOf } from '../../../database/sources'
 import { tableById } from '../../../database/tables'
@@ -7,7 +7,7 @@ import { sourceAsked } from '../../../tables/sources'
 
 const query = z.object({ version: z.coerce.number().int().min(1).optional() })
 
-/** A table of the team: its versions, and how one of them was read; without `version` the one on air. */
+/** A table of the team: its versions, how one of them was read, and what it changes against the one on air; without `version` that. */
 export default defineEventHandler(async event => {
   await requireViewer(event)
   const source = await sourceAsked(getRouterParam(event, 'id')!)
@@ -15,6 +15,8 @@ export default defineEventHandler(async event => {
   const version = (await versionOf(source.id, number)) ?? refuse(404, 'There is no such version of this table.')
   const table = (await tableById(version.tableId))!
   const versions = await versionsOf(source.id)
+  const aired = versions.find(one => one.number === source.onAir && one.number !== number)
+  const before = aired && (await tableById(aired.tableId))
   return {
     ...source,
     versions: versions.map(({ tableId: _, ...one }) => one),
@@ -23,6 +25,7 @@ export default defineEventHandler(async event => {
       reading: version.reading,
       rows: rowCount(table),
       columns: table.columns.map(({ values: _, ...column }) => column),
+      change: before ? changeBetween(before, table) : null,
     },
   }
 })
