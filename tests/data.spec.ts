@@ -101,6 +101,16 @@ test('a chart draws a dropped table as Data has it, says what is open, and follo
   await expect(stage(page)).toContainText('Mar 4, 2031')
 })
 
+test('a file of thousands of rows is read, and its rows come as one scrolls to them', async ({ page }) => {
+  await signedIn(page)
+  await page.goto('/data')
+  const rows = Array.from({ length: 20_000 }, (_, row) => `Stop ${row};${row},5`)
+  await bring(page, 'many rows.csv', ['stop;riders', ...rows].join('\n'))
+  await expect(cells(page, 1)).toHaveText(['Stop 0', '0.5'])
+  await page.getByLabel('Rows of many rows').evaluate(place => place.scrollTo({ top: place.scrollHeight }))
+  await expect(cells(page, 20_000)).toHaveText(['Stop 19999', '19,999.5'])
+})
+
 test('bad files get one sentence, and a viewer changes nothing', async ({ page, browser }) => {
   await signedIn(page)
   await page.goto('/data')

@@ -1,23 +1,23 @@
 import { refuse } from '../access'
+import { readsItsBytes } from '../uploads'
 
 const kilobyte = 1024
 const megabyte = 1024 * kilobyte
 
-/** Calls that read their bytes themselves, each up to a limit of its own (server/body.ts). */
-const uploads = /^\/api\/(?:decks\/file|themes\/file|media(?:\/clip|\/voice|\/[^/]+\/replace)?|fonts|icons|tables)$/
 /** Calls whose answer is asked for with more words than others. */
 const larger: readonly [RegExp, number][] = [
   [/^\/api\/pieces$/, 8 * megabyte],
   [/^\/api\/motions$/, megabyte],
   [/^\/api\/screen\/report$/, megabyte],
   [/^\/api\/fonts\/outlines$/, megabyte],
-  [/^\/api\/(?:decks|loops)\//, megabyte],
+  [/^\/api\/media\/[^/]+\/replace$/, megabyte],
+  [/^\/api\/(?:decks|loops|data)\//, megabyte],
 ]
 const usual = 64 * kilobyte
 
 /** Bounds what a request may bring before a byte of it is read: one that does not say how much it brings is not read at all. */
 export default defineEventHandler(event => {
-  if (['GET', 'HEAD', 'OPTIONS'].includes(event.method) || uploads.test(event.path.split('?')[0]!)) return
+  if (['GET', 'HEAD', 'OPTIONS'].includes(event.method) || readsItsBytes(event.path)) return
   const { 'content-length': length, 'transfer-encoding': encoding } = event.node.req.headers
   if (encoding) refuse(411, 'Say with Content-Length how much the request brings.')
   const most = larger.find(([path]) => path.test(event.path))?.[1] ?? usual
