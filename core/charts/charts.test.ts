@@ -153,10 +153,12 @@ describe('placing labels', () => {
 
 describe('a table with an open question', () => {
   const [day, riders] = tableOf([{ key: '03/04/2031', value: 12 }]).columns as [DataTable['columns'][number], DataTable['columns'][number]]
-  const open: DataTable = { id: 't', name: 't', columns: [{ ...day, open: 'Which is it? No day is above 12.' }, riders] }
+  const open: DataTable = { id: 't', name: 't', columns: [{ ...day, open: 'No day is above 12.' }, riders] }
 
   it('is not drawn by the column that is open, and says what to answer where', () => {
-    expect(questionOf(newChart('t'), open)).toBe('“key” can be read in two ways. Which is it? No day is above 12. Answer it under Data.')
+    expect(questionOf(newChart('t'), open)).toBe(
+      '“key” can be read in two ways. No day is above 12. Say which under Data, or drop its file on the chart again.',
+    )
     expect(questionOf({ ...newChart('t'), across: 'value' }, open)).toBeNull()
     expect(questionOf({ ...newChart('t'), height: 'key', across: 'value' }, open)).toContain('“key”')
     expect(questionOf(newChart('t'), tableOf([{ key: 'a', value: 1 }]))).toBeNull()

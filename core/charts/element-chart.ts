@@ -36,7 +36,7 @@ const drawing = memoByRecords(
 /** Why a chart cannot be drawn from its table: a column of it has a question open. Null where it can. */
 export function questionOf(spec: ChartSpec, table: DataTable): string | null {
   const open = [columnNamed(table, spec.across) ?? firstCategory(table), columnNamed(table, spec.height)].find(column => column?.open)
-  return open ? `“${open.name}” can be read in two ways. ${open.open} Answer it under Data.` : null
+  return open ? `“${open.name}” can be read in two ways. ${open.open} Say which under Data, or drop its file on the chart again.` : null
 }
 
 /**

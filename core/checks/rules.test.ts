@@ -100,10 +100,12 @@ describe('what a slide lacks', () => {
     const chart = { id: 'c', owner: first(base), kind: 'chart', name: 'Crossings', order: 'a2', chart: newChart(seasons.id) }
     const deck = applyChanges(base, [put({ ...chart, box: { x: 100, y: 300, width: 900, height: 500, angle: 0 } } as Element)])
     const [season, ...others] = seasons.columns
-    const open = { ...seasons, columns: [{ ...season!, open: 'Which is it?' }, ...others] }
+    const open = { ...seasons, columns: [{ ...season!, open: 'No day is above 12.' }, ...others] }
     const said = (table: DataTable) =>
       checkDeck(deck, { ...timingContext, table: () => table }).filter(({ rule, element }) => rule === 'empty' && element === 'c')
-    expect(said(open)[0]!.message).toBe('“Crossings” is not drawn: “season” can be read in two ways. Which is it? Answer it under Data.')
+    expect(said(open)[0]!.message).toBe(
+      '“Crossings” is not drawn: “season” can be read in two ways. No day is above 12. Say which under Data, or drop its file on the chart again.',
+    )
     expect(said(seasons)).toEqual([])
   })
 

@@ -31,17 +31,12 @@ function delimiterOf(text: string): string {
   return rated.reduce((best, one) => (one.rate > best.rate ? one : best)).delimiter
 }
 
-const signs = /(\d)([.,])(\d{1,2}|\d{4,})(?=\D|$)/g
-/** The decimal sign that most figures of a text’s beginning have; undefined where none has one that tells. */
-function signIn(text: string, delimiter: string): '.' | ',' | undefined {
-  const counts = { '.': 0, ',': 0 }
-  for (const [, , sign] of text.slice(0, 20_000).matchAll(signs)) if (sign !== delimiter) counts[sign as '.' | ',']++
-  return counts['.'] === counts[','] ? undefined : counts['.'] > counts[','] ? '.' : ','
-}
+/** The decimal sign that goes with what parts cells: where it is a semicolon, commas are free for decimals. */
+const decimals: Readonly<Record<string, '.' | ','>> = { ';': ',', ',': '.' }
 
 /**
- * Reads separated text (comma, semicolon, tab, bar) as people leave it. Where the delimiter is a semicolon or a tab a decimal comma is the
- * likelier. What cannot be read comes back as one sentence.
+ * Reads separated text (comma, semicolon, tab, bar) as people leave it. Where a semicolon parts cells a decimal comma is the likelier.
+ * What cannot be read comes back as one sentence.
  */
 export function readCsv(bytes: Uint8Array, name: string, id: string, choices: ReadingChoices = {}): Outcome<TableReading> {
   if (bytes.length > csvByteLimit)
@@ -56,21 +51,19 @@ export function readCsv(bytes: Uint8Array, name: string, id: string, choices: Re
     return failed(
       `“${name}” has a quotation mark that is never closed, near row ${(quotes.row ?? 0) + 1}. Close it, then drop the file again.`,
     )
-  const { delimiter } = parsed.meta
-  const decimal = signIn(text, delimiter) ?? (delimiter === ';' || delimiter === '\t' ? ',' : '.')
-  return readTable(parsed.data, { name, id, decimal, choices })
+  return readTable(parsed.data, { name, id, decimal: decimals[parsed.meta.delimiter] ?? null, choices })
 }
 
 /** Reads rows as a table of data; one sentence where there is none in them. */
 export function readTable(
   rows: readonly (readonly string[])[],
-  { name, id, decimal, choices }: { name: string; id: string; decimal?: '.' | ','; choices?: ReadingChoices },
+  { name, id, decimal, choices = {} }: { name: string; id: string; decimal: '.' | ',' | null; choices?: ReadingChoices },
 ): Outcome<TableReading> {
   const width = rows.reduce((most, row) => Math.max(most, row.length), 0)
   if (width > columnLimit) return failed(`“${name}” has ${width} columns; at most ${columnLimit} can be read.`)
   if (!rows.some(row => row.some(cell => cell.trim() !== '')))
     return failed(`“${name}” holds nothing. Rows of a table, under a line that names its columns, can be read.`)
-  const read = readRows(rows, { name: name.slice(0, 200) || 'Table', id, ...(decimal ? { decimal } : {}), ...(choices ? { choices } : {}) })
+  const read = readRows(rows, { name: name.slice(0, 200) || 'Table', id, decimal, choices })
   if (!read.table.columns.length || !read.table.columns[0]!.values.length)
     return failed(`“${name}” holds no rows under its header. The header names the columns; data follow below it.`)
   return { ok: true, value: read }

@@ -6,7 +6,7 @@ export interface WrittenTable {
   text: string
   /** A line for each column: name, what it is, and its values. */
   columns: string[]
-  /** What is said of the whole table: each has to stand in one of the notes. */
+  /** What has to be said of the whole table, in one of the notes. */
   notes: string[]
 }
 
@@ -32,6 +32,13 @@ export function sketchOf({ table }: TableReading): string[] {
     const kind = [column.kind, column.grain, column.unit, column.open && 'open'].filter(Boolean).join(' ')
     return `${column.name} | ${kind} | ${column.values.map(value => (value === null ? '∅' : String(value))).join(', ')}`
   })
+}
+
+/** The same table with what it was read as: its columns, and which of the expected words are said. */
+export function asRead(table: WrittenTable): WrittenTable {
+  const read = readWritten(table.text)
+  const said = read.notes.map(({ words }) => words).join('\n')
+  return { ...table, columns: sketchOf(read), notes: table.notes.filter(words => said.includes(words)) }
 }
 
 /** Reads a table as a file of data is. */

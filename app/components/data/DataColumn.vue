@@ -29,7 +29,7 @@ const cellWords = computed(() => (props.reading.sample ? `“${props.reading.sam
     <template v-if="reading.open">
       <p>
         <b>Which is it?</b>
-        {{ reading.open.question.replace(/^Which is it\?\s*/, '') }}
+        {{ reading.open.question }}
       </p>
       <p v-if="canEdit" class="answers">
         <UButton

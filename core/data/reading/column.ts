@@ -37,7 +37,7 @@ export interface ColumnReading {
   sample: string
   /** Cells that stand for nothing, as they are written, with how often. */
   missing: readonly (readonly [mark: string, count: number])[]
-  /** Cells that could not be read so and count as missing: the first few, and how many in all. */
+  /** Cells that could not be read so and count as missing: the first few, each with its row, and how many in all. */
   unread: { count: number; cells: readonly { row: number; cell: string }[] }
 }
 

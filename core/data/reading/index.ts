@@ -4,6 +4,7 @@
 export * from './choices'
 export type { ColumnReading, Offer } from './column'
 export type { WrittenRows } from './frame'
+export type { ReadingNote } from './notes'
 export * from './read'
 export type { TotalRow } from './totals'
 export type { Grain } from './written-date'

@@ -51,56 +51,75 @@ export function isWeekday(word: string): boolean {
   return weekdayMap.has(plainWord(word))
 }
 
-const wordsOf = (words: string) => new Set(words.split(/\s*,\s*/))
+/** Words parted by commas, over as many lines as they need. */
+const wordsOf = (words: string) =>
+  new Set(
+    words
+      .trim()
+      .split(/\s*,\s*/)
+      .filter(Boolean),
+  )
 const listed = (words: string) => {
   const all = wordsOf(words)
   return (word: string) => all.has(plainWord(word)) || all.has(withoutAccents(plainWord(word)))
 }
+const wordsIn = (name: string) => name.split(/[^\p{L}\p{N}.]+|\.(?=\p{L})/u).filter(Boolean)
 /** Whether one of a name’s words is in a list. */
 const named = (words: string) => {
   const isListed = listed(words)
-  return (name: string) => name.split(/[^\p{L}\p{N}.]+|\.(?=\p{L})/u).some(word => word !== '' && isListed(word))
+  return (name: string) => wordsIn(name).some(isListed)
 }
 
 export const isYearWord = named(
-  'year, years, fy, jahr, jahre, année, an, années, exercice, año, años, anno, anni, ano, anos, jaar, år, rok, roku, lata, vuosi, roky',
+  `year, years, fy, jahr, jahre, année, an, années, exercice, año, años, anno, anni, ano, anos, jaar, år, rok, roku, lata, vuosi, roky`,
 )
-export const isTimeOfDayWord = named(
-  'time, departure, departs, arrival, arrives, clock, uhrzeit, abfahrt, ankunft, zeit, heure, départ, arrivée, hora, salida, llegada, ora, partenza, ' +
-    'arrivo, partida, chegada, tijd, vertrek, aankomst, tid, avgång, ankomst, afgang, avgang, godzina, odjazd, przyjazd, aika, lähtö, čas, odjezd',
-)
-export const isDurationWord = named(
-  'duration, lasts, length, crossing, delay, wait, dauer, fahrzeit, verspätung, durée, retard, trajet, duración, retraso, durata, ritardo, duração, atraso, ' +
-    'duur, vertraging, varaktighet, försening, varighed, forsinkelse, varighet, czas trwania, opóźnienie, kesto, doba, trvání',
-)
-export const isDateWord = named(
-  'date, day, datum, tag, jour, fecha, día, data, giorno, dia, dag, dato, dzień, päivä, pvm, den, first, last, from, to, until, von, bis, since',
-)
-export const isPlaceWord = named(
-  'place, city, town, village, country, nation, region, district, state, county, province, port, harbour, harbor, stop, station, pier, quay, island, location, ' +
-    'ort, stadt, land, bezirk, kreis, hafen, haltestelle, bahnhof, insel, gemeinde, ville, pays, commune, région, département, gare, arrêt, île, ciudad, ' +
-    'país, provincia, región, puerto, parada, isla, città, paese, regione, porto, fermata, isola, cidade, região, paragem, ilha, plaats, stad, gemeente, ' +
-    'haven, halte, eiland, kommun, ort, hamn, hållplats, by, kommune, havn, miasto, kraj, powiat, gmina, przystanek, kaupunki, kunta, maa, satama, město, obec, kraj, stát',
-)
-export const isCodeWord = named(
-  'id, ids, code, codes, no, nr, num, key, zip, plz, postcode, postal, phone, tel, telephone, telefon, mobile, fax, isbn, iban, sku, kennung, kürzel, ' +
-    'nummer, numéro, número, código, codice, codigo, kod, kode, koodi, kód, telefoon, téléphone, teléfono, telefono, telefone, puhelin',
-)
-export const isTotalWord = listed(
-  'total, totals, grand total, grand totals, overall total, overall, sum, sum total, in total, subtotal, sub-total, sub total, all, gesamt, gesamtsumme, ' +
-    'summe, insgesamt, zusammen, zwischensumme, total général, ensemble, sous-total, totaux, suma, total general, totale, totale generale, somma, subtotale, ' +
-    'total geral, soma, totaal, eindtotaal, som, subtotaal, totalt, summa, delsumma, i alt, sum i alt, subtotal i alt, sammenlagt, razem, ogółem, łącznie, ' +
-    'suma całkowita, yhteensä, summa yhteensä, välisumma, celkem, součet, mezisoučet',
-)
-const totalStart =
-  /^(?:grand |overall |sub-?)?totals?\b|^(?:gesamt|insgesamt|zwischensumme|summe|totaux|totale|totaal|totalt|razem|ogółem|łącznie|suma|summa|yhteensä|celkem|součet)(?![\p{L}])/iu
-const totalEnd = /\b(?:totals?|gesamt|insgesamt|totale|totaal|totalt|razem|ogółem|yhteensä|celkem)[:.]?$/iu
-/** Whether a label says that a row or column adds up others: “Total”, “Total 2031”, “North, total”. */
-export const isTotalLabel = (label: string) =>
-  isTotalWord(label.replace(/:$/, '')) || totalStart.test(label.trim()) || totalEnd.test(label.trim())
+const clockWords = `
+  departure, departs, arrival, arrives, clock, uhrzeit, abfahrt, ankunft, départ, arrivée, salida, llegada, partenza, arrivo, partida, chegada,
+  vertrek, aankomst, avgång, ankomst, afgang, avgang, klokken, godzina, odjazd, przyjazd, lähtö, odjezd`
+/** Whether a column can only be of times of day: then points part hours and minutes too. */
+export const isClockWord = named(clockWords)
+export const isTimeOfDayWord = named(`${clockWords}, time, zeit, heure, hora, ora, tijd, tid, aika, čas`)
+export const isDurationWord = named(`
+  duration, lasts, length, crossing, delay, wait, dauer, fahrzeit, verspätung, durée, retard, trajet, duración, retraso, durata, ritardo,
+  duração, atraso, duur, vertraging, varaktighet, försening, varighed, forsinkelse, varighet, opóźnienie, kesto, doba, trvání`)
+export const isDateWord = named(`
+  date, day, datum, tag, jour, fecha, día, data, giorno, dia, dag, dato, dzień, päivä, pvm, den, first, last, from, to, until, von, bis, since`)
+const isPlaceListed = named(`
+  place, city, town, village, country, nation, region, district, state, county, province, port, harbour, harbor, stop, station, pier, quay,
+  island, location, ort, stadt, land, bezirk, kreis, hafen, haltestelle, bahnhof, insel, gemeinde, ville, pays, commune, région,
+  département, gare, arrêt, île, ciudad, país, provincia, región, puerto, parada, isla, città, paese, regione, porto, fermata, isola,
+  cidade, região, paragem, ilha, plaats, stad, gemeente, haven, halte, eiland, kommun, ort, hamn, hållplats, kommune, havn, miasto, kraj,
+  powiat, gmina, przystanek, kaupunki, kunta, maa, satama, město, obec, stát`)
+/** Danish and Norwegian for a town, which in English stands before a name. */
+export const isPlaceWord = (name: string) => isPlaceListed(name) || plainWord(name) === 'by'
+const isCodeAnywhere = named(`
+  zip, plz, postcode, postal, phone, tel, telephone, telefon, mobile, fax, isbn, iban, sku, telefoon, téléphone, teléfono, telefono,
+  telefone, puhelin`)
+const isCodeAtEnd = listed(`
+  id, ids, code, codes, no, nr, num, key, kennung, kürzel, nummer, numéro, número, código, codice, codigo, kod, kode, koodi, kód`)
+/** Whether a column is of codes by its name: “stop id”, “phone (desk)”; “No. of passengers” counts them. */
+export const isCodeWord = (name: string) => isCodeAnywhere(name) || isCodeAtEnd(wordsIn(name).at(-1) ?? '')
 
-const sourceStart =
-  /^(?:sources?|notes?|quellen?|anmerkung(?:en)?|hinweis|stand|remarques?|fuentes?|notas?|fonte|fonti|bron(?:nen)?|opmerking|källa|källor|kilder?|anm|bemærk|źródło|uwaga|lähde|huom|zdroj|pozn|updated|as of|\*+|\d\))(?![\p{L}])/iu
+/** Labels that say by themselves that a row adds up others, whether it does or not. */
+const isTotalWord = listed(`
+  total, totals, grand total, grand totals, overall total, sum, sum total, in total, subtotal, sub-total, sub total, gesamt, gesamtsumme,
+  summe, insgesamt, zwischensumme, total général, sous-total, totaux, suma, total general, totale, totale generale, somma, subtotale,
+  total geral, soma, totaal, eindtotaal, subtotaal, totalt, summa, delsumma, i alt, sum i alt, subtotal i alt, sammenlagt, razem, ogółem,
+  łącznie, suma całkowita, yhteensä, summa yhteensä, välisumma, celkem, součet, mezisoučet`)
+const isAllWord = listed(`all, overall, zusammen, ensemble, som`)
+const totals = `gesamt|insgesamt|zwischensumme|summe|totaux|totale|totaal|totalt|razem|ogółem|łącznie|suma|summa|yhteensä|celkem|součet`
+const totalStart = new RegExp(`^(?:(?:grand |overall |sub-?)?totals?\\b|(?:${totals})(?!\\p{L}))`, 'iu')
+const totalEnd = new RegExp(`(?<!\\p{L})(?:totals?|${totals})[:.]?$`, 'iu')
+/** Whether a label is nothing but the word for a total. */
+export const isPlainTotal = (label: string) => isTotalWord(label.trim().replace(/:$/, ''))
+/** Whether a label can be that of a row or column that adds up others: “Total 2031”, “North, total”, “All”. What it adds up has to tell. */
+export const isTotalLabel = (label: string) =>
+  isPlainTotal(label) || isAllWord(label.trim()) || totalStart.test(label.trim()) || totalEnd.test(label.trim())
+
+const sources = `
+  sources?|notes?|quellen?|anmerkung(?:en)?|hinweis|stand|remarques?|fuentes?|notas?|fonte|fonti|bron(?:nen)?|opmerking|källa|källor|kilder?|
+  anm|bemærk|źródło|uwaga|lähde|huom|zdroj|pozn|updated|as of`.replace(/\n\s*/g, '')
+const sourceStart = new RegExp(`^(?:(?:${sources})(?!\\p{L})|\\*+|\\d\\))`, 'iu')
 /** Whether a line tells where a table comes from, or notes something on it. */
 export const isSourceLine = (line: string) => sourceStart.test(line.trim())
 
@@ -128,12 +147,13 @@ export function yesNoOf(cells: ReadonlySet<string>): ((cell: string) => 'yes' | 
 }
 
 /** What stands in cells of numbers and days that nobody filled. */
-const missingMarks = wordsOf(
-  '-, –, —, −, --, ---, ., .., ..., …, n/a, na, n.a, #n/a, nan, null, nil, none, nd, n.d, n/d, k.a, k. a, s.o, s/o, n.c, b.d, i/t, ej, ?, *, :, x, /, missing, ' +
-    'unknown, not available, no data, keine angabe, unbekannt, non disponible, inconnu, sin datos, non disponibile, sem dados, onbekend, saknas, uppgift saknas, ' +
-    'ukendt, ukjent, brak, brak danych, ei tietoa, neuvedeno, (blank), (leer), (empty), #value!, #ref!, #div/0!, #null!, #num!, #name?, 不明',
-)
-const missingInText = wordsOf('-, –, —, --, .., ..., …, n/a, #n/a, null, (blank), (leer), (empty), #value!, #ref!, #div/0!, #null!, #name?')
+const missingMarks = wordsOf(`
+  -, –, —, −, --, ---, ., .., ..., …, n/a, na, n.a, #n/a, nan, null, nil, none, nd, n.d, n/d, k.a, k. a, s.o, s/o, n.c, b.d, i/t, ej, ?, *,
+  :, x, /, missing, unknown, not available, no data, keine angabe, unbekannt, non disponible, inconnu, sin datos, non disponibile,
+  sem dados, onbekend, saknas, uppgift saknas, ukendt, ukjent, brak, brak danych, ei tietoa, neuvedeno, (blank), (leer), (empty), #value!,
+  #ref!, #div/0!, #null!, #num!, #name?`)
+const missingInText = wordsOf(`
+  -, –, —, --, .., ..., …, n/a, #n/a, null, (blank), (leer), (empty), #value!, #ref!, #div/0!, #null!, #name?`)
 /** No mark for nothing begins with a figure. */
 const mayBeNumber = (cell: string) => {
   const code = cell.charCodeAt(0)

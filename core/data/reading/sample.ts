@@ -9,8 +9,10 @@ export interface HeaderUnit {
   times: number
 }
 
-const knownUnits =
-  /^(?:%|‰|km|m|cm|mm|mi|ft|kg|t|g|lb|l|m²|m2|m³|km²|km2|ha|°c|°f|h|min|s|d|kwh|mwh|gwh|w|kw|mw|km\/h|mph|kn|nm|pax|people|persons?|personen|personer|points?|pts|pp)$/i
+const units = `
+  %|‰|km|m|cm|mm|mi|ft|kg|t|g|lb|l|m²|m2|m³|km²|km2|ha|°c|°f|h|min|s|d|kwh|mwh|gwh|w|kw|mw|km/h|mph|kn|nm|pax|people|persons?|personen|
+  personer|points?|pts|pp`.replace(/\s/g, '')
+const knownUnits = new RegExp(`^(?:${units})$`, 'i')
 const inBrackets = /^(.*?)\s*[([]\s*(?:in\s+)?([^()[\]]{1,24})\s*[)\]]$/
 const behindWord = /^(.+?)(?:,\s+|\s+)(?:in|en|i|w)\s+([^\s]{1,12}(?:\s[^\s]{1,4})?)$/
 const behind = /^(.+?)[,\s]\s*([%‰€$£]|'?000s?)$/

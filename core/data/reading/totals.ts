@@ -1,5 +1,6 @@
 import type { Column } from '../table'
 import { isTotalLabel } from './languages'
+import { takeApart } from './written-number'
 
 /** A row that adds up others: it stands apart as a check, and is never drawn. */
 export interface TotalRow {
@@ -10,20 +11,35 @@ export interface TotalRow {
   sums: readonly { column: string; written: number; sum: number; agrees: boolean }[]
 }
 
-/** Whether two sums are the same but for the decimals that the written one was rounded to. */
-export function agrees(written: number, sum: number, count: number): boolean {
-  const decimals = /\.(\d+)$/.exec(String(written))?.[1]?.length ?? 0
-  // Each of the addends may have been rounded as the sum was.
-  const room =
-    Math.max(0.5 * 10 ** -decimals, Math.abs(sum) * 1e-9) +
-    (decimals === 0 && Number.isInteger(sum) ? 0 : count * 0.5 * 10 ** -Math.max(decimals, 6))
-  return Math.abs(written - sum) <= room
+/** An amount as a total row has it: its value, and half of its last place, which it may have been rounded by. */
+export interface WrittenAmount {
+  value: number
+  room: number
+}
+
+/** Whether an amount is the sum, but for what it was rounded by. */
+const agrees = ({ value, room }: WrittenAmount, sum: number) => Math.abs(value - sum) <= room * (1 + 1e-9) + Math.abs(sum) * 1e-12
+
+/** An amount of a column whose cells are not at hand, rounded as finely as any of its values is. */
+function amongst(value: number, values: Column['values']): WrittenAmount {
+  const decimals = values.reduce<number>((most, one) => Math.max(most, /\.(\d+)$/.exec(String(one))?.[1]?.length ?? 0), 0)
+  return { value, room: 0.5 * 10 ** -decimals }
+}
+
+/** How finely a cell is written: half of its last place. `times`: what the header multiplies by. */
+export function roomOf(cell: string, sign: '.' | ',' | 'each', times: number): number {
+  const written = takeApart(cell)
+  if (!written) return 0.5
+  const { figures } = written
+  const at = sign === 'each' ? Math.max(figures.lastIndexOf('.'), figures.lastIndexOf(',')) : figures.lastIndexOf(sign)
+  const decimals = at < 0 ? 0 : figures.length - at - 1
+  return 0.5 * 10 ** -decimals * (written.times === 1 ? times : written.times)
 }
 
 /** Columns whose amounts can be added. */
 export const addable = (column: Column) => column.type === 'number' && column.kind !== 'percent' && column.kind !== 'code' && !column.open
 
-/** The rows that name themselves totals by one of their first words; `labels` are the cells of columns of words. */
+/** The rows that may be totals by their first words; `labels` are the cells of columns of words. */
 export function labelledTotals(count: number, labels: readonly ((row: number) => string)[]): number[] {
   const known = new Map<string, boolean>()
   const found: number[] = []
@@ -49,15 +65,15 @@ export function labelledTotals(count: number, labels: readonly ((row: number) =>
  */
 export function checkTotals(
   totals: readonly number[],
-  columns: readonly { name: string; values: Column['values'] }[],
+  columns: readonly { name: string; values: Column['values']; written: ReadonlyMap<number, WrittenAmount> }[],
   facts: (row: number) => { row: number; label: string },
 ): TotalRow[] {
   const isTotal = new Set(totals)
   let since = 0
   return totals.map((at, index) => {
-    const sums = columns.flatMap(({ name, values }) => {
-      const written = values[at]
-      if (typeof written !== 'number') return []
+    const sums = columns.flatMap(({ name, values, written }) => {
+      const amount = written.get(at)
+      if (!amount) return []
       const add = (from: number, to: number) => {
         let sum = 0
         let count = 0
@@ -71,14 +87,16 @@ export function checkTotals(
       // A total above its rows adds up those below.
       const choices =
         at === 0 ? [add(1, values.length)] : [add(since, at), ...(index === totals.length - 1 ? [add(0, values.length)] : [add(0, at)])]
-      const fitting = choices.find(({ sum, count }) => count > 0 && agrees(written, sum, count))
+      const fitting = choices.find(({ sum, count }) => count > 0 && agrees(amount, sum))
       const { sum } = fitting ?? choices.at(-1)!
-      return [{ column: name, written, sum: Number(sum.toPrecision(15)), agrees: fitting !== undefined }]
+      return [{ column: name, written: amount.value, sum: Number(sum.toPrecision(15)), agrees: fitting !== undefined }]
     })
     since = at + 1
     return { ...facts(at), sums }
   })
 }
+
+const sumOf = (values: Column['values']) => values.reduce<number>((sum, value) => (typeof value === 'number' ? sum + value : sum), 0)
 
 /** Whether a last row without a label adds up all above it, in each column of amounts. */
 export function isUnnamedTotal(values: readonly Column['values'][]): boolean {
@@ -87,15 +105,7 @@ export function isUnnamedTotal(values: readonly Column['values'][]): boolean {
     columns.length > 0 &&
     columns.every(column => {
       const above = column.slice(0, -1).filter(value => typeof value === 'number')
-      return (
-        above.length > 2 &&
-        above.some(value => value !== 0) &&
-        agrees(
-          column.at(-1) as number,
-          above.reduce((sum, value) => sum + value, 0),
-          above.length,
-        )
-      )
+      return above.length > 2 && above.some(value => value !== 0) && agrees(amongst(column.at(-1) as number, column), sumOf(above))
     })
   )
 }
@@ -107,14 +117,12 @@ export function totalColumns(columns: readonly Column[]): Column[] {
     const others = amounts.filter(other => other !== column && other.kind === column.kind && !isTotalLabel(other.name))
     if (!isTotalLabel(column.name) || others.length < 2) return false
     const rows = column.values.flatMap((value, row) => (typeof value === 'number' ? [{ value, row }] : []))
-    const fitting = rows.filter(({ value, row }) => {
-      const addends = others.map(other => other.values[row]).filter(other => typeof other === 'number')
-      return agrees(
-        value,
-        addends.reduce((sum, other) => sum + other, 0),
-        addends.length,
-      )
-    })
+    const fitting = rows.filter(({ value, row }) =>
+      agrees(
+        amongst(value, column.values),
+        others.reduce((sum, { values }) => sum + Number(values[row] ?? 0), 0),
+      ),
+    )
     return rows.length > 0 && fitting.length / rows.length >= 0.5
   })
 }

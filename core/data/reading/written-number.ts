@@ -17,10 +17,11 @@ export interface WrittenNumber {
 }
 
 const currencySigns = '€$£¥₹₽₩₺₪₫฿₴₦'
-const currencyCodes =
-  'EUR USD GBP CHF SEK NOK DKK PLN CZK HUF RON BGN ISK TRY RUB UAH JPY CNY INR KRW AUD CAD NZD MXN BRL ARS CLP COP ZAR EGP NGN KES AED SAR ILS SGD HKD THB IDR MYR PHP VND'.split(
-    ' ',
-  )
+const currencyCodes = `
+  EUR USD GBP CHF SEK NOK DKK PLN CZK HUF RON BGN ISK TRY RUB UAH JPY CNY INR KRW AUD CAD NZD MXN BRL ARS CLP COP ZAR EGP NGN KES AED SAR
+  ILS SGD HKD THB IDR MYR PHP VND`
+  .trim()
+  .split(/\s+/)
 const currencyWords = new Set([
   ...currencyCodes,
   ...currencyCodes.map(code => code.toLowerCase()),

@@ -9,8 +9,12 @@ function hourOf(hours: number, half: string | undefined): number | undefined {
   return hours >= 1 && hours <= 12 ? (hours % 12) + (/^p/i.test(half) ? 12 : 0) : undefined
 }
 
-/** A time of day, as 06:15 or 06:15:30 (ISO 8601); undefined where it is none. Points and h part hours only where `loose`. */
-export function readClock(cell: string, loose = false): string | undefined {
+/**
+ * A time of day, as 06:15 or 06:15:30 (ISO 8601); undefined where it is none.
+ *
+ * @param marks what may part hours and minutes where no word tells: a colon, a point, an h
+ */
+export function readClock(cell: string, marks = ':'): string | undefined {
   const text = cell.trim()
   const alone = hourAlone.exec(text)
   if (alone) {
@@ -20,7 +24,7 @@ export function readClock(cell: string, loose = false): string | undefined {
   const match = clock.exec(text)
   if (!match) return undefined
   const [, hours, mark, minutes = '00', seconds, half, word] = match
-  if ((mark !== ':' && !loose && !word && !half) || (match[3] === undefined && mark !== 'h')) return undefined
+  if ((!marks.includes(mark!.toLowerCase()) && !word && !half) || (match[3] === undefined && mark !== 'h')) return undefined
   const hour = hourOf(Number(hours), half)
   if (hour === undefined || Number(minutes) > 59 || Number(seconds ?? 0) > 59 || (hour === 24 && Number(minutes) > 0)) return undefined
   return `${two(hour)}:${minutes}${seconds === undefined ? '' : `:${seconds}`}`

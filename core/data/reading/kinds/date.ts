@@ -47,7 +47,7 @@ function decideOrder({ dates }: ColumnSample, hints: TableHints): { order: DateO
 function question({ dates }: ColumnSample, choice: ColumnChoice): Reading['open'] {
   const cell = dates.open!
   return {
-    question: 'Which is it? No day is above 12.',
+    question: 'No day is above 12.',
     answers: (['dmy', 'mdy'] as const).map(order => ({ label: dayWords(readDate(cell, order)!), choice: { ...choice, order } })),
   }
 }

@@ -6,8 +6,8 @@ import type { DateOrder, Grain } from '../written-date'
 
 /** What is known of a table before one of its columns is read. */
 export interface TableHints {
-  /** The decimal sign that is likelier where a column does not tell. */
-  decimal: DecimalSign
+  /** The decimal sign that is likelier where a column does not tell; null where nothing is known. */
+  decimal: DecimalSign | null
   /** Whether the day or the month stands first, as another column of days tells. */
   order: DateOrder | null
 }

@@ -11,8 +11,10 @@ export function decimalOf({ numbers }: ColumnSample, hints: TableHints): { sign:
   const { only, open } = numbers
   if (only['.'] && only[',']) return { sign: 'each', isOpen: false }
   if (only['.'] || only[',']) return { sign: only['.'] ? '.' : ',', isOpen: false }
-  // “1.234” beside “1,234”: one of them has decimals, and nothing tells which.
-  return { sign: hints.decimal, isOpen: open['.'] !== undefined && open[','] !== undefined }
+  // “1.234” beside “1,234”: one of them has decimals, and nothing tells which. “1.234” alone can be either where nothing else is known;
+  // “1,234” is then one of thousands, since nobody writes amounts with three decimals behind a comma in a table of whole ones.
+  const isOpen = open['.'] !== undefined && (open[','] !== undefined || hints.decimal === null)
+  return { sign: hints.decimal ?? '.', isOpen }
 }
 
 const signWord: Readonly<Record<DecimalSign, string>> = { '.': 'point', ',': 'comma' }
@@ -36,11 +38,10 @@ export function writtenWords({ numbers }: ColumnSample, sign: Decimal): string[]
 
 /** How a cell is read as a number by a sign; `times` is what the header multiplies by. */
 export function numberReader(sign: Decimal, times: number, takes: (written: NonNullable<ReturnType<typeof takeApart>>) => boolean) {
-  const [from, to] = times === 1 && sign !== 'each' ? [sign, '.'] : ['', '']
-  const plain = sign === ',' ? /^-?\d{1,15}(?:,\d{1,10})?$/ : /^-?\d{1,15}(?:\.\d{1,10})?$/
+  const plain = times !== 1 || sign === 'each' ? /^$/ : sign === ',' ? /^-?\d{1,15}(?:,\d{1,10})?$/ : /^-?\d{1,15}(?:\.\d{1,10})?$/
   return (cell: string): number | undefined => {
     // Most cells are plain; they need none of what follows.
-    if (from && plain.test(cell)) return Number(from === '.' ? cell : cell.replace(from, to)) + 0
+    if (plain.test(cell) && cell) return Number(cell.replace(',', '.')) + 0
     const written = takeApart(cell)
     if (!written || !takes(written)) return undefined
     const one = sign === 'each' ? (signsOf(written.figures)['.'] ? '.' : ',') : sign
@@ -64,7 +65,7 @@ export function decimalQuestion({ numbers }: ColumnSample, choice: ColumnChoice)
   const cell = numbers.open['.']!
   const figures = takeApart(cell)!.figures
   return {
-    question: `Which is it? “${cell}” and “${numbers.open[',']}” stand in one column.`,
+    question: numbers.open[','] === undefined ? `Decimals, or thousands?` : `“${cell}” and “${numbers.open[',']}” stand in one column.`,
     answers: (['.', ','] as const).map(decimal => ({
       label: `“${cell}” is ${shown(valueWith(figures, decimal))}`,
       choice: { ...choice, decimal },

@@ -1,19 +1,21 @@
-import { isDurationWord, isTimeOfDayWord } from '../languages'
+import { isClockWord, isDurationWord, isTimeOfDayWord } from '../languages'
 import { readClock, readDuration } from '../written-time'
 import { mostOf, type KindOfColumn } from './kind'
 
 /** A time of day. */
 export const time: KindOfColumn = {
   name: 'time',
-  readings({ cells, name }) {
-    const loose = isTimeOfDayWord(name) && !isDurationWord(name)
-    const read = (cell: string) => readClock(cell, loose)
+  readings({ cells, name, header }) {
+    const isNamed = isTimeOfDayWord(name) && !isDurationWord(name)
+    // 12.45 is a time of day only where nothing else can be meant.
+    const marks = `:${isNamed ? 'h' : ''}${isClockWord(name) && !header.unit ? '.' : ''}`
+    const read = (cell: string) => readClock(cell, marks)
     const values = cells.flatMap(cell => read(cell) ?? [])
-    if (!values.length || (loose && !cells.some(cell => /[:h]|\.\d\d$/i.test(cell)))) return []
+    if (!values.length) return []
     // From 0:20 to 4:10 they are rather how long something takes; what has its words is certain.
     const isShort = values.every(value => Number(value.slice(0, 2)) < 5)
     const isWritten = cells.some(cell => /[ap]\.?m|uhr/i.test(cell) || /^0\d:/.test(cell.trim()))
-    const likely = isDurationWord(name) ? 0.3 : loose || isWritten ? 0.95 : isShort ? 0.4 : 0.8
+    const likely = isDurationWord(name) ? 0.3 : isNamed || isWritten ? 0.95 : isShort ? 0.4 : 0.8
     return [
       {
         choice: { kind: 'time' },
