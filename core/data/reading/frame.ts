@@ -143,7 +143,7 @@ function bodyOf(rows: WrittenRows, from: number, columns: readonly number[], hea
   const below: string[] = []
   let repeated = 0
   const heads = new Set(header.map(at => lineOf(rows[at]!)))
-  const firsts = new Set(header.map(at => (rows[at]![columns[0]!] ?? '').trim()))
+  const firsts = new Set(header.map(at => rows[at]![columns[0]!]))
   const end = endOf(rows, from, columns, least)
   for (const row of rows.slice(end)) if (lineOf(row)) below.push(lineOf(row))
   let other = 0
@@ -157,7 +157,7 @@ function bodyOf(rows: WrittenRows, from: number, columns: readonly number[], hea
       }
       continue
     }
-    if (heads.size && firsts.has((row[columns[0]!] ?? '').trim()) && heads.has(lineOf(row))) {
+    if (heads.size && firsts.has(row[columns[0]!]) && heads.has(lineOf(row))) {
       repeated++
       continue
     }

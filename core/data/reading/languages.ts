@@ -159,7 +159,11 @@ const mayBeNumber = (cell: string) => {
   const code = cell.charCodeAt(0)
   return code >= 48 && code <= 57
 }
-export const isBlank = (cell: string) => cell === '' || cell.trim() === ''
+export const isBlank = (cell: string) => {
+  const code = cell.charCodeAt(0)
+  // Most cells begin with what is seen; NaN is the code of none.
+  return !(code > 32 && code < 127) && cell.trim() === ''
+}
 /** Whether a cell among numbers, days or answers stands for one that is missing. */
 export const isMissing = (cell: string) =>
   !mayBeNumber(cell) &&
