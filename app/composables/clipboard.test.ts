@@ -121,7 +121,7 @@ describe('what comes from outside', () => {
 
   it('is asked about where it is a range: a table, or a chart of its numbers', async () => {
     const { clipboard, last } = pasting()
-    answers.set('/api/tables', () => ({ id: 'kept' }))
+    answers.set('/api/data', () => ({ id: 'kept' }))
     happens('paste', { 'text/plain': 'quay\tboats\nAstrel\t12\nQuill\t7' })
     const choices = clipboard.question.value!.answers
     await choices[0]!.take()

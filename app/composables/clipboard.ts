@@ -4,7 +4,6 @@ import { mostPastedLines, readPasted, readPastedRange, readPastedText, withLevel
 import { plainText, type TextDoc } from '#core/model'
 import { parseJson, type Id } from '#core/values'
 import { newChart } from '#core/charts'
-import type { DataTable } from '#core/data'
 import { textSchema } from '#core/text'
 
 const mime = 'application/x-hailbank-clipping+json'
@@ -20,7 +19,6 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
   const where = useWhere()
   const selected = useSelected()
   const stage = useStage()
-  const tables = useTables()
   const arranging = useArranging()
   const { boxAt, put } = usePutting()
   const question = shallowRef<PasteQuestion | null>(null)
@@ -73,11 +71,9 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
       text: withLevels(text),
       box: boxAt(1200, 640),
     })
-  async function keepTable(read: DataTable): Promise<string | undefined> {
-    const kept = await asking(() => $fetch('/api/tables', { method: 'POST', body: read }))
-    if (kept) tables.keep({ ...read, id: kept.id })
-    return kept?.id
-  }
+  /** A range becomes a table of the team, where it can be seen how it was read. */
+  const keepTable = async (rows: string) =>
+    (await sendTable<{ id: string }>(new File([rows], 'Pasted.tsv', { type: 'text/tab-separated-values' }), '/api/data'))?.id
 
   /** A range of a spreadsheet, as text parted by tabs. */
   function askRange(rows: string) {
@@ -91,7 +87,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
           label: 'A table',
           says: written ? 'its cells can be written in' : 'kept as data: it is more than a table to write in may hold',
           take: async () => {
-            const table = written ? null : read.ok ? await keepTable(read.value.table) : undefined
+            const table = written ? null : await keepTable(rows)
             if (table !== undefined)
               put('paste a table', {
                 kind: 'table',
@@ -109,7 +105,7 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
                 label: 'A chart',
                 says: 'drawn from its numbers',
                 take: async () => {
-                  const id = await keepTable(read.value.table)
+                  const id = await keepTable(rows)
                   if (id) put('paste a chart', { kind: 'chart', name: 'Chart', chart: newChart(id), box: boxAt(1200, 640) })
                 },
               },

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import * as Y from 'yjs'
 import { dataTableSchema, readDataFile, type DataTable, type ReadingChoices, type ReadingReport } from '../../core/data'
-import { cleanValue, infoOf, isTooDeep, slidesOf, type Deck, type FontFaceFile, type Purpose } from '../../core/model'
+import { cleanValue, infoOf, slidesOf, type Deck, type FontFaceFile, type Purpose } from '../../core/model'
 import { failed, type Outcome } from '../../core/values'
 import { inkKey, type InkBook, type Traced, type WordOutlines } from '../../core/drawing'
 import { tablesOf, unpackDeck } from '../../core/formats/deck-file'
@@ -57,24 +57,6 @@ export function stored(deck: Deck) {
   document.destroy()
   const cover = coverOf(deck)
   return { update, snapshot: JSON.stringify(deck), cover: JSON.stringify(cover), slides: slidesOf(deck).length, tables: tablesOf(cover) }
-}
-
-/** Checks a table of data that came as JSON; answers with it as text again, cleaned and under an id of ours. */
-export function table({ bytes, id }: { bytes: Uint8Array; id: string }): Outcome<{ name: string; text: string }> {
-  let raw: unknown
-  try {
-    raw = JSON.parse(Buffer.from(bytes).toString('utf8'))
-  } catch (error) {
-    if (!(error instanceof SyntaxError)) throw error
-    return failed('The table is no JSON. Nothing was kept.')
-  }
-  if (isTooDeep(raw)) return failed('The table nests deeper than tables do. Nothing was kept.')
-  const parsed = dataTableSchema.safeParse(cleanValue(raw))
-  if (!parsed.success) {
-    const [issue] = parsed.error.issues
-    return failed(`${issue!.path.join(' › ') || 'The table'}: ${issue!.message}.`)
-  }
-  return { ok: true, value: { name: parsed.data.name, text: JSON.stringify({ ...parsed.data, id }) } }
 }
 
 /** Reads a file of data; answers with the table as text, and how it was read. */

@@ -42,7 +42,7 @@ export async function tableNamed(name: string) {
   return row?.content
 }
 
-/** The same with the table as JSON text, as a thread has checked it. */
+/** Keeps a table as JSON text, as a thread has checked it. */
 export async function keepTableText(table: { id: string; name: string; text: string }, person: string | null, sql: Sql = database()) {
   await sql`insert into data_tables (id, name, content, created_by)
     values (${table.id}, ${table.name}, ${table.text}::text::jsonb, ${person}) on conflict (id) do nothing`
