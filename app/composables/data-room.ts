@@ -45,18 +45,34 @@ export function useDataRoom() {
   const id = computed(() => (typeof route.query.table === 'string' ? route.query.table : (list.value[0]?.id ?? null)))
   const version = computed(() => Number(route.query.version) || null)
 
+  /** Why what was asked for is not here, where it is not that there is none. */
+  const lacking = ref('')
+  /** Asks for something; what fails is said where it would stand, and a table that is gone is null. */
+  async function ask<T>(request: () => Promise<T>): Promise<T | null | undefined> {
+    try {
+      const answer = await request()
+      lacking.value = ''
+      return answer
+    } catch (error) {
+      if ((error as { statusCode?: number }).statusCode === 404) return null
+      lacking.value = messageOf(error)
+      return undefined
+    }
+  }
+
   async function load() {
-    const found = await asking(() => $fetch<SourceEntry[]>('/api/data'))
-    if (found) list.value = found
+    list.value = (await ask(() => $fetch<SourceEntry[]>('/api/data'))) ?? list.value
   }
   /** Brings the table that is looked at; what came of it before stays until it is here. */
   async function look() {
     const wanted = id.value
     if (!wanted) return void (detail.value = null)
     const query = version.value ? { version: version.value } : {}
-    const found = await asking(() => $fetch<SourceDetail>(`/api/data/${wanted}`, { query }))
+    const found = await ask(() => $fetch<SourceDetail>(`/api/data/${wanted}`, { query }))
     // Another one may have been asked for meanwhile.
     if (id.value !== wanted) return
+    // Where this one cannot be had, what is here of it stays; another one is not shown in its stead.
+    if (found === undefined && detail.value?.id === wanted) return
     pages.clear()
     asked.clear()
     detail.value = found ?? null
@@ -155,6 +171,7 @@ export function useDataRoom() {
     detail,
     id,
     busy,
+    lacking,
     done,
     load,
     look,

@@ -2,16 +2,36 @@
 /** The team's tables: where each comes from, how it is read with every guess in words, and its versions. */
 useHead({ title: 'Data · Hailbank' })
 const { canEdit } = useUserSession()
-const { list, detail, id, busy, done, load, look, open, cellsOf, decide, decideColumn, undo, rename, putOnAir, take, takeVersion, remove } =
-  useDataRoom()
+const {
+  list,
+  detail,
+  id,
+  busy,
+  lacking,
+  done,
+  load,
+  look,
+  open,
+  cellsOf,
+  decide,
+  decideColumn,
+  undo,
+  rename,
+  putOnAir,
+  take,
+  takeVersion,
+  remove,
+} = useDataRoom()
 const picker = useTemplateRef('picker')
 const next = useTemplateRef('next')
-const over = ref(false)
 const naming = ref(false)
 const removing = ref(false)
 const all = ref(false)
-await load()
-await look()
+async function again() {
+  await load()
+  await look()
+}
+await again()
 
 const notes = computed(() => detail.value?.shown.reading.notes ?? [])
 const shownNotes = computed(() => (all.value ? notes.value : notes.value.slice(0, 4)))
@@ -19,13 +39,10 @@ watch(id, () => {
   all.value = naming.value = removing.value = false
 })
 const came = (at: string) => new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long' })
-function drop(event: DragEvent) {
-  over.value = false
-  const files = [...(event.dataTransfer?.files ?? [])]
-  if (!files.length || !canEdit.value) return
-  event.preventDefault()
-  void take(files)
-}
+const { over, on } = useFileDrop(
+  files => void take(files),
+  () => canEdit.value,
+)
 /** Goes to the next question that is open. */
 function onKey(event: KeyboardEvent) {
   if (event.key.toLowerCase() !== 'q' || isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
@@ -64,7 +81,7 @@ const menu = computed(() => [
       <UButton v-if="done.length" variant="ghost" @click="undo">Undo “{{ done.at(-1)!.label }}”</UButton>
       <UButton v-if="canEdit" color="primary" variant="solid" @click="picker?.open()">Upload a table</UButton>
     </SiteBar>
-    <main class="data" @dragover.prevent="over = true" @dragleave.self="over = false" @drop="drop">
+    <main class="data" v-on="on">
       <aside class="rail" aria-label="Tables">
         <h1>Tables</h1>
         <ul>
@@ -84,7 +101,7 @@ const menu = computed(() => [
             </UButton>
           </li>
         </ul>
-        <p v-if="!list.length" class="quiet">None yet.</p>
+        <p v-if="!list.length && !lacking" class="quiet">None yet.</p>
       </aside>
       <section v-if="detail" class="table" :aria-label="detail.name">
         <header>
@@ -95,6 +112,7 @@ const menu = computed(() => [
             {{ detail.shown.rows === 1 ? 'one row' : `${numberWords(detail.shown.rows)} rows` }}
           </span>
           <span v-if="busy" role="status" class="quiet">{{ busy }}</span>
+          <span v-else-if="lacking" role="alert" class="wrong">{{ lacking }}</span>
           <UDropdownMenu v-if="canEdit" :items="menu">
             <UButton variant="ghost" icon="i-lucide-ellipsis" :aria-label="`More for ${detail.name}`" />
           </UDropdownMenu>
@@ -106,7 +124,7 @@ const menu = computed(() => [
         </div>
         <ul v-if="notes.length" class="notes" aria-label="What was done to the whole table">
           <li v-for="note in shownNotes" :key="note.words" :title="note.lines?.join('\n')">
-            <template v-for="part in partsOf(note.words)" :key="part.text">
+            <template v-for="(part, at) in partsOf(note.words)" :key="at">
               <b v-if="part.changeable">{{ part.text }}</b>
               <template v-else>{{ part.text }}</template>
             </template>
@@ -121,7 +139,11 @@ const menu = computed(() => [
         <DataGrid :detail="detail" :cells-of="cellsOf" :can-edit="canEdit" @decide="decideColumn" />
       </section>
       <section v-else class="none">
-        <template v-if="list.length">
+        <template v-if="lacking">
+          <p role="alert">{{ lacking }}</p>
+          <UButton color="primary" variant="solid" @click="again">Try again</UButton>
+        </template>
+        <template v-else-if="list.length">
           <p>There is no such table any more. Choose another one on the left.</p>
         </template>
         <template v-else>
@@ -134,7 +156,7 @@ const menu = computed(() => [
         </template>
         <p v-if="busy" role="status" class="quiet">{{ busy }}</p>
       </section>
-      <p v-if="over && canEdit" class="over">Drop files here: each becomes a table</p>
+      <p v-if="over" class="over">Drop files here: each becomes a table</p>
     </main>
     <DataVersions
       v-if="detail"
@@ -142,7 +164,7 @@ const menu = computed(() => [
       :can-edit="canEdit"
       @look="number => open(detail!.id, number)"
       @air="putOnAir"
-      @bring="next?.open()"
+      @upload="next?.open()"
     />
     <FilePicker ref="picker" multiple :accept="tableFiles" data-test="data-files" @files="take" />
     <FilePicker ref="next" :accept="tableFiles" data-test="data-version" @file="takeVersion" />
@@ -292,6 +314,9 @@ header > :last-child {
   text-align: center;
   max-width: 460px;
   margin: 0 auto;
+}
+.wrong {
+  color: var(--wrong);
 }
 .none p {
   margin: 0;

@@ -11,7 +11,6 @@ const entry = computed(() => items.value.find(item => item.hash === chosen.value
 const list = ref<HTMLElement>()
 const picker = useTemplateRef('picker')
 const busy = ref('')
-const over = ref(false)
 const color = ref('')
 await load()
 useInfiniteScroll(list, more, { distance: 300, canLoadMore })
@@ -57,13 +56,10 @@ async function take(files: readonly File[]) {
   await load()
   chosen.value = last
 }
-function drop(event: DragEvent) {
-  over.value = false
-  const files = [...(event.dataTransfer?.files ?? [])]
-  if (!files.length || !canEdit.value) return
-  event.preventDefault()
-  void take(files)
-}
+const { over, on } = useFileDrop(
+  files => void take(files),
+  () => canEdit.value,
+)
 function byColor(words: string) {
   const read = readColor(words)
   filter.color = !words.trim() ? '' : read.ok ? read.value : filter.color
@@ -87,7 +83,7 @@ const shown = computed(() =>
 <template>
   <div class="page">
     <SiteBar><UButton v-if="canEdit" color="primary" variant="solid" @click="picker?.open()">Upload</UButton></SiteBar>
-    <main class="media" @dragover.prevent="over = true" @dragleave.self="over = false" @drop="drop">
+    <main class="media" v-on="on">
       <aside class="left" aria-label="What is looked for">
         <h1 class="hidden-words">Media</h1>
         <UInput v-model="filter.find" type="search" placeholder="A word" aria-label="Find in Media" />
@@ -195,7 +191,7 @@ const shown = computed(() =>
         />
         <p v-else class="quiet">Press a file to see what it is, who has its rights, and where it is shown.</p>
       </aside>
-      <div v-if="over && canEdit" class="over">Let go: the files go into {{ filter.folder || 'Media' }}</div>
+      <div v-if="over" class="over">Let go: the files go into {{ filter.folder || 'Media' }}</div>
       <FilePicker ref="picker" multiple accept="image/*,video/mp4,video/webm,audio/*" data-test="media-files" @files="take" />
     </main>
   </div>

@@ -46,7 +46,7 @@ const cellWords = computed(() => (props.reading.sample ? `“${props.reading.sam
     <UPopover v-else-if="canEdit" v-model:open="shown">
       <UButton variant="bare" class="sentence" :aria-label="`How ${reading.name} is read: ${reading.words.replaceAll('*', '')}`">
         <span v-if="reading.isChosen" class="chosen" title="Decided by hand" />
-        <template v-for="part in partsOf(reading.words)" :key="part.text">
+        <template v-for="(part, at) in partsOf(reading.words)" :key="at">
           <u v-if="part.changeable">{{ part.text }}</u>
           <template v-else>{{ part.text }}</template>
         </template>
@@ -69,7 +69,9 @@ const cellWords = computed(() => (props.reading.sample ? `“${props.reading.sam
               @click="decide(offer.label, offer.choice)"
             >
               <span class="label">{{ offer.label }}</span>
-              <span class="amount quiet">{{ numberWords(offer.reads) }} of {{ numberWords(offer.of) }}</span>
+              <span class="amount quiet">
+                {{ numberWords(offer.reads) }} of {{ numberWords(offer.of) }}{{ reading.sampled ? ' looked at' : '' }}
+              </span>
               <span v-if="offer.example && offer.example.shown !== offer.example.cell" class="example">
                 “{{ offer.example.cell }}” is {{ offer.example.shown }}
               </span>

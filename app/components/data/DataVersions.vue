@@ -3,7 +3,7 @@ import type { SourceDetail, SourceVersion } from '~/composables/data-room'
 
 /** The versions of a table, one block each; which is on air, and which are held and why. */
 const props = defineProps<{ detail: SourceDetail; canEdit: boolean }>()
-const emit = defineEmits<{ look: [number: number]; air: [number: number]; bring: [] }>()
+const emit = defineEmits<{ look: [number: number]; air: [number: number]; upload: [] }>()
 const day = (version: SourceVersion) => new Date(version.createdAt).toLocaleDateString(undefined, { day: 'numeric', month: 'short' })
 const list = useTemplateRef('list')
 const isHeld = (version: SourceVersion) => version.held !== null && version.number !== props.detail.onAir
@@ -39,7 +39,7 @@ const chosen = computed(() => props.detail.versions.find(({ number }) => number 
         </UButton>
       </li>
       <li v-if="canEdit">
-        <UButton variant="bare" class="version next" @click="emit('bring')">Bring the next one</UButton>
+        <UButton variant="bare" class="version next" @click="emit('upload')">Upload the next version</UButton>
       </li>
     </ul>
     <p v-if="chosen && chosen.number !== detail.onAir" class="says">

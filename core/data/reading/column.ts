@@ -33,6 +33,8 @@ export interface ColumnReading {
   told?: Reading['told']
   open?: Reading['open']
   offers: readonly Offer[]
+  /** Whether not all cells were looked at for them, but some of a large table. */
+  sampled: boolean
   /** One of the column’s own cells, as it was written. */
   sample: string
   /** Cells that stand for nothing, as they are written, with how often. */
@@ -46,7 +48,7 @@ export type Cells = (row: number) => string
 
 const isGone = (marks: Reading['marks'], cell: string) => (marks === 'numbers' ? isMissing(cell) : isMissingText(cell))
 
-export function sampleOf(name: string, index: number, header: HeaderUnit, count: number, at: Cells, size = sampleSize): ColumnSample {
+export function sampleOf(name: string, index: number, header: HeaderUnit, count: number, at: Cells, size: number): ColumnSample {
   const step = Math.max(1, count / size)
   const written: string[] = []
   for (let row = 0; Math.floor(row) < count; row += step) {
@@ -141,11 +143,13 @@ export function readColumn(
 ): { column: Column; reading: ColumnReading } {
   const { name, written, index, count, at, choice } = input
   const header = headerUnit(written)
-  let sample = sampleOf(header.name, index, header, count, at)
+  let size = sampleSize
+  let sample = sampleOf(header.name, index, header, count, at, size)
   let readings = readingsOf(sample, hints, choice)
   let made = valuesBy(readings[0]!, count, at, input.zero)
   if (count > sampleSize && !choice && (made.unread.count > 0 || readings[0]!.open)) {
-    sample = sampleOf(header.name, index, header, count, at, count)
+    size = count
+    sample = sampleOf(header.name, index, header, count, at, size)
     readings = readingsOf(sample, hints)
     made = valuesBy(readings[0]!, count, at, input.zero)
   }
@@ -170,6 +174,7 @@ export function readColumn(
       ...(reading.told ? { told: reading.told } : {}),
       ...(open ? { open } : {}),
       offers: offersOf(readings, sample),
+      sampled: count > size,
       sample: sample.cells[0]?.trim() ?? '',
       missing: made.missing,
       unread: made.unread,
