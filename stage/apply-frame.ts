@@ -83,11 +83,20 @@ function applyPart(node: HTMLElement | SVGElement, part: PartFrame, palette: Pal
 function applyMark(group: HTMLElement | SVGElement, part: PartFrame) {
   group.style.transform = `${part.x || part.y ? `translate(${round(part.x)}px,${round(part.y)}px)` : ''}${part.rotate ? `rotate(${round(part.rotate)}deg)` : ''}`
   const marks = group.querySelectorAll<SVGElement>(':scope > [data-reach-x]')
-  const scale = part.scaleX !== 1 || part.scaleY !== 1 ? `scale(${round(part.scaleX)},${round(part.scaleY)})` : ''
-  for (const mark of marks) mark.style.transform = scale
+  // What grows upwards by itself is told so by the frame; what grows otherwise does by as much in its own way.
+  const scaleOf = (mark: SVGElement): [number, number] => {
+    const { grows } = mark.dataset
+    if (!grows || part.scaleX !== 1 || part.scaleY === 1) return [part.scaleX, part.scaleY]
+    return grows === 'x' ? [part.scaleY, 1] : [part.scaleY, part.scaleY]
+  }
+  for (const mark of marks) {
+    const [x, y] = scaleOf(mark)
+    mark.style.transform = x !== 1 || y !== 1 ? `scale(${round(x)},${round(y)})` : ''
+  }
   const last = marks[marks.length - 1]
-  const x = last ? (part.scaleX - 1) * Number(last.dataset.reachX) : 0
-  const y = last ? (part.scaleY - 1) * Number(last.dataset.reachY) : 0
+  const [across, up] = last ? scaleOf(last) : [1, 1]
+  const x = last ? (across - 1) * Number(last.dataset.reachX) : 0
+  const y = last ? (up - 1) * Number(last.dataset.reachY) : 0
   for (const label of group.querySelectorAll<SVGTextElement>('.chart-label[data-kind=value]')) {
     label.style.transform = x || y ? `translate(${round(x)}px,${round(y)}px)` : ''
     label.style.opacity = part.scaleY < 0.15 ? '0' : ''

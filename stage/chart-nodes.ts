@@ -1,6 +1,16 @@
 import { group } from 'd3-array'
-import { shapeOf, type ChartDrawing, type ChartLabel, type ChartMark, type ChartRule, type MarkShapeName } from '#core/charts'
-import { cssColor } from '#core/color'
+import {
+  shapeOf,
+  swatchRoom,
+  toneOf,
+  tonesOf,
+  type ChartDrawing,
+  type ChartLabel,
+  type ChartMark,
+  type ChartRule,
+  type MarkShapeName,
+  type Tones,
+} from '#core/charts'
 import type { ChartSpec, Theme } from '#core/model'
 import { fontStack } from './measurer'
 
@@ -34,34 +44,48 @@ function nodes<K extends keyof SVGElementTagNameMap>(
   return found
 }
 
-function writeLabel(node: SVGTextElement, label: ChartLabel, theme: Theme) {
+const labelColor = ({ tone, kind }: ChartLabel, tones: Tones) => {
+  if (tone) return 'on' in tone ? tones.on(tone.on) : tones.words(tone)
+  return tones.of({ name: kind === 'axis' ? 'second-ink' : 'ink' })
+}
+
+function writeLabel(node: SVGTextElement, label: ChartLabel, theme: Theme, tones: Tones) {
   set(node, 'font-size', label.size)
   set(node, 'font-weight', label.weight)
-  set(node, 'font-family', fontStack(theme.fonts.body))
+  set(node, 'font-family', fontStack(label.display ? theme.fonts.display : theme.fonts.body))
   set(node, 'text-anchor', 'middle')
-  set(node, 'fill', cssColor({ role: 'ink', alpha: label.kind === 'axis' ? 0.7 : 1 }, theme.palette))
+  set(node, 'fill', labelColor(label, tones))
+  set(node, 'opacity', label.opacity ?? 1)
   set(node, 'transform', label.angle ? `rotate(${label.angle} ${label.x} ${label.y})` : '')
   const lines = nodes(node, 'tspan', 'chart-words', label.lines.length)
   label.lines.forEach((words, index) => {
     const line = lines[index]!
-    set(line, 'x', label.x)
+    set(line, 'x', label.x + (label.swatch ? (label.size * swatchRoom) / 2 : 0))
     set(line, 'y', label.y + (index - (label.lines.length - 1) / 2) * label.size * 1.25 + label.size * 0.35)
     if (line.textContent !== words) line.textContent = words
   })
 }
 
 /** Draws a mark into its node; where it grows from, and what rides on its end, is noted there for the frames. */
-function writeMark(node: SVGElement, mark: ChartMark, spec: ChartSpec, theme: Theme) {
+function writeMark(node: SVGElement, mark: ChartMark, theme: Theme, tones: Tones) {
   const shape = shapeOf(mark)
-  const { attributes, paint, opacity, text } = shape.node(mark)
+  const { attributes, paint, opacity, text, display, clip } = shape.node(mark)
   for (const [name, value] of Object.entries(attributes)) set(node, name, value)
-  set(node, paint, cssColor(mark.color ?? (mark.highlighted ? spec.highlightColor : spec.color), theme.palette))
-  if (opacity !== undefined) set(node, `${paint}-opacity`, opacity)
+  set(node, paint, tones.of(toneOf(mark)))
+  set(node, `${paint}-opacity`, (opacity ?? 1) * (mark.opacity ?? 1))
+  if (paint === 'fill') {
+    set(node, 'stroke', mark.edge ? theme.palette.ground : 'none')
+    set(node, 'stroke-width', mark.edge ?? 0)
+  }
+  if (node.style.clipPath !== (clip ?? '')) node.style.clipPath = clip ?? ''
   if (text !== undefined) {
-    set(node, 'font-family', fontStack(theme.fonts.body))
+    set(node, 'font-family', fontStack(display ? theme.fonts.display : theme.fonts.body))
     if (node.textContent !== text) node.textContent = text
   }
   const { box, at } = shape.origin(mark)
+  const grows = shape.grows?.(mark)
+  if (grows) node.dataset.grows = grows
+  else delete node.dataset.grows
   node.style.transformBox = box
   node.style.transformOrigin = at
   const reach = shape.reach(mark)
@@ -73,35 +97,66 @@ function writeMark(node: SVGElement, mark: ChartMark, spec: ChartSpec, theme: Th
 const drawnShapes = new WeakMap<SVGElement, ReadonlySet<MarkShapeName>>()
 
 /** Draws the marks of one part into its group, one node a mark, each shape with those of its own. */
-function writeMarks(holder: SVGElement, marks: readonly ChartMark[], shapes: ReadonlySet<MarkShapeName>, spec: ChartSpec, theme: Theme) {
+function writeMarks(holder: SVGElement, marks: readonly ChartMark[], shapes: ReadonlySet<MarkShapeName>, theme: Theme, tones: Tones) {
   for (const name of shapes) {
     const own = marks.filter(mark => mark.shape === name)
     const tag = own[0] ? shapeOf(own[0]).node(own[0]).tag : 'path'
     const made = nodes(holder, tag, `chart-${name}`, own.length)
     own.forEach((mark, index) => {
       const node = made[index]
-      if (node) writeMark(node, mark, spec, theme)
+      if (node) writeMark(node, mark, theme, tones)
     })
   }
 }
 
-function drawRules(layer: SVGElement, rules: readonly ChartRule[], theme: Theme) {
+/** Colour and width of the lines that are no marks, px. */
+const ruleLooks = {
+  grid: { color: { name: 'track' }, width: 2 },
+  base: { color: { name: 'line' }, width: 2 },
+  divider: { color: { name: 'track' }, width: 2 },
+  reference: { color: { name: 'second' }, width: 3 },
+} as const
+
+function drawRules(layer: SVGElement, rules: readonly ChartRule[], tones: Tones) {
   const made = nodes(layer, 'line', 'chart-rule', rules.length)
   rules.forEach((rule, index) => {
     const node = made[index]!
-    set(node, 'x1', rule.from)
-    set(node, 'x2', rule.to)
-    set(node, 'y1', rule.y)
-    set(node, 'y2', rule.y)
-    set(node, 'stroke', cssColor({ role: 'ink', alpha: rule.baseline ? 0.45 : 0.14 }, theme.palette))
-    set(node, 'stroke-width', 2)
+    set(node, 'x1', rule.from.x)
+    set(node, 'x2', rule.to.x)
+    set(node, 'y1', rule.from.y)
+    set(node, 'y2', rule.to.y)
+    const { color, width } = ruleLooks[rule.kind]
+    set(node, 'stroke', tones.of(color))
+    set(node, 'stroke-width', width)
   })
 }
 
-function drawLabels(holder: SVGElement, labels: readonly ChartLabel[], theme: Theme) {
+function drawLabels(holder: SVGElement, labels: readonly ChartLabel[], theme: Theme, tones: Tones) {
+  const led = labels.filter(label => label.leader)
+  const leaders = nodes(holder, 'polyline', 'chart-leader', led.length)
+  led.forEach((label, at) => {
+    const node = leaders[at]!
+    set(node, 'points', label.leader!.map(({ x, y }) => `${Math.round(x * 100) / 100},${Math.round(y * 100) / 100}`).join(' '))
+    set(node, 'fill', 'none')
+    set(node, 'stroke', tones.of({ name: 'line' }))
+    set(node, 'stroke-width', 2)
+    set(node, 'opacity', label.opacity ?? 1)
+  })
+  const swatched = labels.filter(label => label.swatch)
+  const swatches = nodes(holder, 'rect', 'chart-swatch', swatched.length)
+  swatched.forEach((label, at) => {
+    const node = swatches[at]!
+    const side = label.size * 0.8
+    set(node, 'x', label.x - label.width / 2)
+    set(node, 'y', label.y - side / 2)
+    set(node, 'width', side)
+    set(node, 'height', side)
+    set(node, 'rx', side * 0.2)
+    set(node, 'fill', tones.of(label.swatch!))
+  })
   const texts = nodes(holder, 'text', 'chart-label', labels.length)
   labels.forEach((label, at) => {
-    writeLabel(texts[at]!, label, theme)
+    writeLabel(texts[at]!, label, theme, tones)
     set(texts[at]!, 'data-kind', label.kind)
   })
 }
@@ -114,6 +169,7 @@ function drawLabels(holder: SVGElement, labels: readonly ChartLabel[], theme: Th
  */
 export function drawChartInto(svg: SVGSVGElement, drawing: ChartDrawing, spec: ChartSpec, theme: Theme) {
   const [rules, beneath, above, free] = ['rules', 'beneath', 'above', 'free'].map(name => nodes(svg, 'g', `chart-${name}`, 1)[0]!)
+  const tones = tonesOf(spec, theme.palette)
   const shapes = new Set(drawing.marks.map(mark => mark.shape))
   // Shapes that it has no more are asked for once, so that their nodes go.
   const toWrite = new Set([...shapes, ...(drawnShapes.get(svg) ?? [])])
@@ -122,7 +178,7 @@ export function drawChartInto(svg: SVGSVGElement, drawing: ChartDrawing, spec: C
   const marks = group(drawing.marks, isBeneath, mark => mark.part)
   const labels = group(drawing.labels, label => label.part)
 
-  drawRules(rules!, drawing.rules, theme)
+  drawRules(rules!, drawing.rules, tones)
   for (const [layer, own] of [
     [beneath!, marks.get(true)],
     [above!, marks.get(false)],
@@ -130,9 +186,9 @@ export function drawChartInto(svg: SVGSVGElement, drawing: ChartDrawing, spec: C
     const parts = nodes(layer, 'g', 'chart-mark', layer === beneath && !own ? 0 : drawing.parts)
     parts.forEach((holder, part) => {
       set(holder, 'data-part', part)
-      writeMarks(holder, own?.get(part) ?? [], toWrite, spec, theme)
-      if (layer === above) drawLabels(holder, labels.get(part) ?? [], theme)
+      writeMarks(holder, own?.get(part) ?? [], toWrite, theme, tones)
+      if (layer === above) drawLabels(holder, labels.get(part) ?? [], theme, tones)
     })
   }
-  drawLabels(free!, labels.get(null) ?? [], theme)
+  drawLabels(free!, labels.get(null) ?? [], theme, tones)
 }

@@ -107,7 +107,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
   test('makes the bars a line and the line smooth, and undoes it', async () => {
     const chart = page.getByTestId('stage')
     await hit(page, 'Chart').click()
-    await choose(page.getByLabel('Kind of chart'), 'Line')
+    await choose(page.getByLabel('Kind of chart'), 'Lines')
     await expect(chart.locator('.chart-point')).toHaveCount(4)
     await expect(chart.locator('path.chart-line')).toHaveCount(3)
     await expect(chart.locator('.chart-bar')).toHaveCount(0)

@@ -1,13 +1,55 @@
 import type { DataTable } from '../data'
 import type { ChartSpec } from '../model'
 import type { ChartDrawing, ChartRoom } from './drawing'
+import { settled } from './settle'
 import { inBetween } from './in-between'
+import { area } from './kinds/area'
 import { bar } from './kinds/bar'
+import { bigNumber } from './kinds/big-number'
+import { box } from './kinds/box'
+import { calendar } from './kinds/calendar'
+import { dots } from './kinds/dots'
+import { flows } from './kinds/flows'
+import { halfRing } from './kinds/half-ring'
+import { heat } from './kinds/heat'
+import { histogram } from './kinds/histogram'
 import type { ChartKind } from './kinds/kind'
 import { line } from './kinds/line'
+import { lyingBar } from './kinds/lying-bar'
+import { multiples } from './kinds/multiples'
+import { ranks } from './kinds/ranks'
+import { ring } from './kinds/ring'
+import { scatter } from './kinds/scatter'
+import { slope } from './kinds/slope'
+import { stack } from './kinds/stack'
+import { treemap } from './kinds/treemap'
+import { waffle } from './kinds/waffle'
+import { waterfall } from './kinds/waterfall'
 
 /** The catalogue: adding a kind is adding a file and a line. */
-export const chartKinds: readonly ChartKind[] = [bar, line]
+export const chartKinds: readonly ChartKind[] = [
+  bar,
+  lyingBar,
+  stack,
+  line,
+  area,
+  ring,
+  halfRing,
+  dots,
+  scatter,
+  slope,
+  ranks,
+  multiples,
+  heat,
+  calendar,
+  waterfall,
+  treemap,
+  flows,
+  waffle,
+  histogram,
+  box,
+  bigNumber,
+]
 
 const byName = new Map(chartKinds.map(kind => [kind.name, kind]))
 
@@ -16,7 +58,7 @@ export const chartKindNamed = (name: string): ChartKind => byName.get(name) ?? b
 
 /** Draws a chart of its table. */
 export const drawChart = (spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDrawing =>
-  chartKindNamed(spec.kind).draw(spec, table, room)
+  settled(chartKindNamed(spec.kind).draw(spec, table, room), room)
 
 /** The drawing at `progress` (0 to 1) from one drawing of a chart to another. */
 export const drawingBetween = (spec: ChartSpec, from: ChartDrawing, to: ChartDrawing, progress: number): ChartDrawing =>
@@ -31,8 +73,6 @@ export const newChart = (table: string | null): ChartSpec => ({
   aggregate: 'sum',
   order: 'data',
   highlighted: [],
-  color: { role: 'accent1' },
-  highlightColor: { role: 'accent2' },
   format: { decimals: null, scale: 'auto', prefix: '', suffix: '' },
   labels: 'all',
   total: false,

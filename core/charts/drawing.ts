@@ -1,10 +1,11 @@
 import type { Theme } from '../model'
 import type { Measurer } from '../text'
-import type { ChartMark } from './marks'
+import type { ChartMark, Point } from './marks'
+import type { Tone } from './tones'
 
 /** A label about its middle, in px from the chart's top left. */
 export interface ChartLabel {
-  kind: 'value' | 'category' | 'axis' | 'total'
+  kind: 'value' | 'category' | 'axis' | 'total' | 'note'
   /** Lines of words, top to bottom. */
   lines: readonly string[]
   x: number
@@ -17,13 +18,25 @@ export interface ChartLabel {
   angle: number
   /** The part that it belongs to, which it comes and goes with; null for what stands by itself. */
   part: number | null
+  /** What it says the same of in another drawing of the chart, where it glides from its place there; absent, it rides on its part. */
+  key?: string
+  /** What it is written in; absent is ink. `on`: in what is read on a mark of that tone. */
+  tone?: Tone | { on: Tone }
+  /** In the font of headlines. */
+  display?: true
+  /** A line from its mark to it, where it does not stand beside it. */
+  leader?: readonly Point[]
+  /** A field in the colour that it explains, before its words, which begin that much further in; its side is that of the size. */
+  swatch?: Tone
+  /** 0 to 1; absent is all. */
+  opacity?: number
 }
 
+/** A straight line that is no mark: of the axis, its base, a divider, or a level that amounts are compared with. */
 export interface ChartRule {
-  y: number
-  from: number
-  to: number
-  baseline: boolean
+  from: Point
+  to: Point
+  kind: 'grid' | 'base' | 'divider' | 'reference'
 }
 
 export interface ChartDrawing {

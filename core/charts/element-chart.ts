@@ -1,10 +1,11 @@
 import { infoOf, type ChartElement, type ChartSpec, type Deck } from '../model'
-import { columnNamed, firstCategory, type DataTable } from '../data'
+import type { DataTable } from '../data'
 import { themeUnder, type ShownElement } from '../resolved'
 import { memoByRecords, type Id } from '../values'
 import type { Measurer } from '../text'
 import type { ChartDrawing, ChartRoom } from './drawing'
-import { drawChart } from './catalogue'
+import { chartKindNamed, drawChart } from './catalogue'
+import { chosenColumns } from './columns'
 
 const combined = memoByRecords(
   (spec: ChartSpec, change: Partial<ChartSpec>) => [spec, change],
@@ -35,7 +36,9 @@ const drawing = memoByRecords(
 
 /** Why a chart cannot be drawn from its table: a column of it has a question open. Null where it can. */
 export function questionOf(spec: ChartSpec, table: DataTable): string | null {
-  const open = [columnNamed(table, spec.across) ?? firstCategory(table), columnNamed(table, spec.height)].find(column => column?.open)
+  const { takes } = chartKindNamed(spec.kind)
+  const chosen = chosenColumns(spec, table)
+  const open = [...takes.map(role => chosen[role]), ...chosen.beside].find(column => column?.open)
   return open ? `“${open.name}” can be read in two ways. ${open.open} Say which under Data, or drop its file on the chart again.` : null
 }
 

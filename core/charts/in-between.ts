@@ -1,12 +1,20 @@
 import type { ChartDrawing, ChartLabel } from './drawing'
-import { shapeOf, type ChartMark } from './marks'
+import { mix, mixPoints, shapeOf, toneOf, type ChartMark } from './marks'
+import type { Tone } from './tones'
 
 /** The same thing of the same shape in another drawing; marks of one key and several shapes are told apart. */
 const nameOf = (mark: ChartMark) => `${mark.shape} ${mark.key}`
 
-/** Between two marks of one thing, and of one shape. */
+const isSameTone = (a: Tone, b: Tone) => a.name === b.name && a.at === b.at && a.color === b.color
+
+/** Between two marks of one thing, and of one shape: its place, its form and its colour. */
 function between(a: ChartMark, b: ChartMark, progress: number): ChartMark {
-  return a.shape === b.shape ? shapeOf(b).between(a, b, progress) : b
+  if (a.shape !== b.shape) return b
+  const made = shapeOf(b).between(a, b, progress)
+  const [from, to] = [toneOf(a), toneOf(b)]
+  const tone = isSameTone(from, to) ? {} : { tone: { ...to, from, progress } }
+  const opacity = a.opacity === b.opacity ? {} : { opacity: mix(a.opacity ?? 1, b.opacity ?? 1, progress) }
+  return { ...made, ...tone, ...opacity }
 }
 
 /** Where the marks of a part have their labels hang: by its number, of those that come first in it. */
@@ -34,12 +42,25 @@ export function inBetween(from: ChartDrawing, to: ChartDrawing, progress: number
   const near = progress < 0.5 ? from : to
   const moved = new Map([...staying, ...leaving].map(mark => [nameOf(mark), mark]))
   const anchors = anchorsOf(near.marks)
+  const keyed = (labels: readonly ChartLabel[]) =>
+    new Map(labels.flatMap(label => (label.key === undefined ? [] : [[label.key, label] as const])))
+  const [was, is] = [keyed(from.labels), keyed(to.labels)]
   const labels = near.labels.map((label): ChartLabel => {
+    const [start, end] = label.key === undefined ? [] : [was.get(label.key), is.get(label.key)]
+    // What is said in both glides from its place to its place.
+    if (start && end)
+      return {
+        ...label,
+        x: mix(start.x, end.x, progress),
+        y: mix(start.y, end.y, progress),
+        size: mix(start.size, end.size, progress),
+        ...(start.leader && end.leader ? { leader: mixPoints(start.leader, end.leader, progress) } : {}),
+      }
     const origin = label.part === null ? undefined : anchors.get(label.part)
     const now = origin && moved.get(nameOf(origin))
     if (!origin || !now) return label
-    const [was, is] = [shapeOf(origin).anchor(origin), shapeOf(now).anchor(now)]
-    return { ...label, x: label.x + (is.x - was.x), y: label.kind === 'value' ? label.y + (is.y - was.y) : label.y }
+    const [stood, stands] = [shapeOf(origin).anchor(origin), shapeOf(now).anchor(now)]
+    return { ...label, x: label.x + (stands.x - stood.x), y: label.kind === 'value' ? label.y + (stands.y - stood.y) : label.y }
   })
   const parts = Math.max(near.parts, ...leaving.map(mark => mark.part + 1))
   return { ...near, parts, marks: [...staying, ...leaving], labels }

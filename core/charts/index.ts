@@ -13,9 +13,13 @@
  */
 
 export * from './catalogue'
+export * from './columns'
 export * from './drawing'
 export * from './element-chart'
 export * from './in-between'
-export type { ChartKind } from './kinds/kind'
+export type { ChartColumn, ChartKind } from './kinds/kind'
 export { placeLabels, touch } from './labels'
 export * from './marks'
+export { swatchRoom } from './setting'
+export * from './shape-of-data'
+export * from './tones'

@@ -95,3 +95,29 @@ export function keyWords(column: Pick<Column, 'type' | 'grain' | 'kind'>, value:
   if (column.type === 'date' && column.kind !== 'time') return momentWords(String(value), column.grain ?? 'day', language)
   return String(value).replace(/\s+/g, ' ').trim()
 }
+
+const day = 86_400_000
+const daysTo = (year: number, month = 1, date = 1) => Date.UTC(year, month - 1, date) / day
+/** The Monday of an ISO week: that which holds the year's first Thursday is the first (ISO 8601). */
+const mondayOf = (year: number, week: number) => {
+  const fourth = daysTo(year, 1, 4)
+  return fourth - ((new Date(fourth * day).getUTCDay() + 6) % 7) + (week - 1) * 7
+}
+const numbers = (iso: string) => iso.match(/\d+/g)!.map(Number) as [number, number, number]
+
+const places: Partial<Readonly<Record<Grain, (iso: string) => number>>> = {
+  year: iso => daysTo(Number(iso)),
+  season: iso => daysTo(Number(iso.slice(0, 4)), 7),
+  quarter: iso => daysTo(Number(iso.slice(0, 4)), (Number(iso.at(-1)) - 1) * 3 + 1),
+  month: iso => daysTo(...(numbers(iso).slice(0, 2) as [number, number])),
+  week: iso => mondayOf(...(numbers(iso).slice(0, 2) as [number, number])),
+  day: iso => daysTo(...numbers(iso)),
+  minute: iso => Date.parse(`${iso}:00Z`) / day,
+  second: iso => Date.parse(`${iso.length === 16 ? `${iso}:00` : iso}Z`) / day,
+}
+
+/** Where a moment stands in time: days since 1 January 1970 at which it begins; null of a moment of any year, and of what is none. */
+export function momentPlace(value: string, grain: Grain): number | null {
+  const place = places[grain]
+  return place && forms[grain].test(value) ? place(value) : null
+}

@@ -1,7 +1,7 @@
 import { group } from 'd3-array'
 import svgpath from 'svgpath'
 import { contrast, hexOf, plainColor, type Palette } from '../color'
-import { drawingOfElement, shapeOf, type ChartMark } from '../charts'
+import { drawingOfElement, shapeOf, toneOf, tonesOf, type ChartMark } from '../charts'
 import type {
   ChartElement,
   Deck,
@@ -122,11 +122,11 @@ function ofChart(deck: Deck, element: ChartElement & ShownElement, { ink, measur
   const drawing = drawingOfElement(deck, element, null, table, measurer)
   if (!drawing) return []
   const theme = themeSeen(deck, element.owner)
-  const spec = element.chart!
   const color = hexOf({ role: 'ink' }, theme.palette)
+  const tones = tonesOf(element.chart!, theme.palette)
   const label = (one: (typeof drawing.labels)[number]) =>
     one.lines.flatMap((words, index) => {
-      const font = { family: theme.fonts.body, size: one.size, weight: one.weight, italic: false }
+      const font = { family: one.display ? theme.fonts.display : theme.fonts.body, size: one.size, weight: one.weight, italic: false }
       const baseline = one.y + (index - (one.lines.length - 1) / 2) * one.size * 1.25 + one.size * 0.35
       const strokes = strokesOfWords(words, one.x - measurer.width(words, font) / 2, baseline, { ink, font, color, measurer })
       return one.angle
@@ -137,11 +137,11 @@ function ofChart(deck: Deck, element: ChartElement & ShownElement, { ink, measur
   const labels = group(drawing.labels, one => one.part)
   const stroke = (mark: ChartMark): HandStroke => ({
     d: shapeOf(mark).outline(mark),
-    color: hexOf(mark.color ?? (mark.highlighted ? spec.highlightColor : spec.color), theme.palette),
+    color: tones.of(toneOf(mark)),
     width: usualLine,
   })
   return [
-    ...drawing.rules.map(rule => ({ d: `M${rule.from} ${rule.y}L${rule.to} ${rule.y}`, color, width: 2 })),
+    ...drawing.rules.map(rule => ({ d: `M${rule.from.x} ${rule.from.y}L${rule.to.x} ${rule.to.y}`, color, width: 2 })),
     ...Array.from({ length: drawing.parts }, (_, part) => [
       ...(marks.get(part) ?? []).map(stroke).filter(({ d }) => d !== ''),
       ...(labels.get(part) ?? []).flatMap(label),

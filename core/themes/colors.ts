@@ -88,7 +88,9 @@ function rolesOfDiagram(element: ShownElement & { kind: 'diagram' }): Role[] {
 const keysSaid = memoByRecords(
   (element: ShownElement) => [element],
   (element): ReadonlySet<string> => {
-    const { chart, ...rest } = element as ShownElement & { chart?: { highlightColor: Color; highlighted: readonly string[]; color: Color } }
+    const { chart, ...rest } = element as ShownElement & {
+      chart?: { highlightColor?: Color; highlighted: readonly string[]; color?: Color }
+    }
     // A diagram's options are read by `rolesOfDiagram`; a chart's highlighted colour is seen where something is highlighted.
     const drawn = chart
       ? { ...rest, chart: { color: chart.color, ...(chart.highlighted.length ? { highlightColor: chart.highlightColor } : {}) } }

@@ -17,7 +17,8 @@ import { upgradeDecks } from './upgrade'
 function present(): Deck {
   const deck = freshDeck()
   const slide = Object.values(deck.slides)[0]!
-  const chart = { ...newChart('sailings'), highlighted: ['Aug'], labels: 'highlighted' as const }
+  const colors = { color: { role: 'accent1' as const }, highlightColor: { role: 'accent2' as const } }
+  const chart = { ...newChart('sailings'), ...colors, highlighted: ['Aug'], labels: 'highlighted' as const }
   const line = { type: 'paragraph' as const, attrs: { highlighted: true }, content: [{ type: 'text' as const, text: 'Quay' }] }
   const text: TextDoc = { type: 'doc', content: [line] }
   return applyChanges(deck, [

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { infoOf, deckTheme, type ChartElement, type ChartSpec } from '#core/model'
-import { chartKindNamed, chartKinds, newChart } from '#core/charts'
-import { formatNumber, rowCount, summarise, type DataTable } from '#core/data'
+import { deckTheme, type ChartElement, type ChartSpec } from '#core/model'
+import { chartKindNamed, chartKinds, chosenColumns, columnsFor, drawingOfElement, newChart, type ChartColumn } from '#core/charts'
+import { gathered, rowCount, type DataTable } from '#core/data'
 import { setFields } from '#core/edits'
 import { themeSeen, type ShownElement } from '#core/resolved'
 
@@ -9,50 +9,63 @@ const props = defineProps<{ element: ChartElement & ShownElement }>()
 const emit = defineEmits<{ choose: [] }>()
 const store = useDeck()
 const where = useWhere()
+const host = useStageHost()
 const tables = useTables()
 const spec = computed<ChartSpec>(() => props.element.chart ?? newChart(null))
 const table = computed<DataTable | undefined>(() => (spec.value.table ? tables.table(spec.value.table) : undefined))
 const theme = computed(() => (where.stageId ? themeSeen(store.current, where.stageId) : deckTheme(store.current)))
-const made = computed(() =>
-  table.value
-    ? summarise(
-        table.value,
-        { by: spec.value.across, value: spec.value.height, aggregate: spec.value.aggregate, order: spec.value.order },
-        infoOf(store.current).language,
-      )
-    : null,
-)
-const values = computed(() => made.value?.rows.map(row => row.value).filter(value => value !== null) ?? [])
-const total = computed(() =>
-  formatNumber(
-    values.value.reduce((sum, value) => sum + value, 0),
-    spec.value.format,
-    infoOf(store.current).language,
-    values.value,
-  ),
-)
+const kind = computed(() => chartKindNamed(spec.value.kind))
+const columns = computed(() => (table.value ? chosenColumns(spec.value, table.value) : null))
+const drawing = computed(() => drawingOfElement(store.current, props.element, null, host.host.table, host.host.measurer))
+/** What can be highlighted: each series where there are several, else each category. */
+const entries = computed(() => {
+  if (!table.value) return []
+  const { across, height, aggregate, order, series, beside } = spec.value
+  const made = gathered(table.value, { by: across, value: height, aggregate, order, series: series ?? null, beside: beside ?? [] })
+  return made.series.length > 1 ? made.series : made.categories
+})
 
-function set(fields: Partial<ChartSpec>) {
-  const { options, ...rest } = { ...spec.value, ...fields }
-  const chart = options ? { ...rest, options } : rest
+/** Sets fields; what is undefined is taken away. */
+function set(fields: { [K in keyof ChartSpec]?: ChartSpec[K] | undefined }) {
+  const chart = Object.fromEntries(Object.entries({ ...spec.value, ...fields }).filter(([, value]) => value !== undefined)) as ChartSpec
   store.edit(`change ${props.element.name}`, setFields(store.current, { table: 'elements', id: props.element.id, fields: { chart } }))
 }
 const setFormat = (fields: Partial<ChartSpec['format']>) => set({ format: { ...spec.value.format, ...fields } })
-const toggleHighlighted = (key: string) =>
-  set({
-    highlighted: spec.value.highlighted.includes(key)
-      ? spec.value.highlighted.filter(other => other !== key)
-      : [...spec.value.highlighted, key],
-  })
+const toggled = (list: readonly string[], key: string) => (list.includes(key) ? list.filter(other => other !== key) : [...list, key])
+const roles: Readonly<Record<Exclude<ChartColumn, 'height'>, string>> = {
+  across: 'Across',
+  series: 'For each',
+  along: 'Against',
+  size: 'Sized by',
+}
+const shownRoles = computed(() => kind.value.takes.filter(role => role !== 'height'))
+const choicesFor = (role: ChartColumn) => {
+  const own = columnsFor(role, table.value!, columns.value!).map(({ name }) => ({ value: name as string | null, label: name }))
+  return role === 'series' || role === 'size' ? [{ value: null, label: 'none' }, ...own] : own
+}
+/** More columns of amounts, each a series. */
+const besides = computed(() => {
+  if (!table.value || !columns.value || columns.value.series || !kind.value.takes.includes('series') || spec.value.aggregate === 'count')
+    return []
+  return columnsFor('along', table.value, columns.value)
+})
 const aggregates = { sum: 'sum of', mean: 'mean of', least: 'least of', most: 'most of', count: 'count of rows' }
 const orders = { data: 'as in the data', rising: 'rising', falling: 'falling', name: 'by name' }
 const scales = { auto: 'by size', none: 'in full', thousands: 'in k', millions: 'in M', percent: 'as %' }
-const kind = computed(() => chartKindNamed(spec.value.kind))
-const labels = computed(() => ({
-  all: `on every ${kind.value.part}`,
-  highlighted: `on highlighted ${kind.value.part}s`,
+const rules = {
+  none: 'nothing by itself',
+  most: 'the greatest',
+  least: 'the least',
+  first: 'the first',
+  last: 'the last',
+  rise: 'what rose most',
+  fall: 'what fell most',
+}
+const labels = {
+  all: 'wherever there is room',
+  highlighted: 'on what is highlighted',
   none: 'none, an axis instead',
-}))
+}
 </script>
 
 <template>
@@ -77,17 +90,8 @@ const labels = computed(() => ({
         />
       </div>
       <OptionFields :of="kind" :options="spec.options ?? {}" @set="options => set({ options })" />
-      <div class="row">
-        <span class="label">Across</span>
-        <ChoiceField
-          :model-value="made!.category"
-          :items="table.columns.map(column => ({ value: column.name, label: column.name }))"
-          label="Across"
-          @update:model-value="next => set({ across: next })"
-        />
-      </div>
-      <div class="row">
-        <span class="label">Height</span>
+      <div v-if="kind.takes.includes('height')" class="row">
+        <span class="label">Amount</span>
         <ChoiceField
           :model-value="spec.aggregate"
           :items="choicesOf(aggregates)"
@@ -95,17 +99,41 @@ const labels = computed(() => ({
           @update:model-value="next => set({ aggregate: next })"
         />
       </div>
-      <div v-if="spec.aggregate !== 'count'" class="row">
+      <div v-if="kind.takes.includes('height') && spec.aggregate !== 'count'" class="row">
         <span class="label">Column</span>
         <ChoiceField
-          :model-value="made!.amount ?? ''"
-          :items="
-            table.columns.filter(candidate => candidate.type === 'number').map(column => ({ value: column.name, label: column.name }))
-          "
-          label="Height"
+          :model-value="columns!.height?.name ?? null"
+          :items="choicesFor('height')"
+          label="Column of amounts"
+          placeholder="no column of numbers"
           @update:model-value="next => set({ height: next })"
         />
       </div>
+      <div v-for="role in shownRoles" :key="role" class="row">
+        <span class="label">{{ roles[role] }}</span>
+        <ChoiceField
+          :model-value="columns![role]?.name ?? null"
+          :items="choicesFor(role)"
+          :label="roles[role]"
+          placeholder="no such column"
+          @update:model-value="next => set({ [role]: next })"
+        />
+      </div>
+      <details v-if="besides.length">
+        <summary>Columns beside it: {{ spec.beside?.length || 'none' }}</summary>
+        <div class="keys">
+          <UButton
+            v-for="column in besides"
+            :key="column.name"
+            size="sm"
+            :active="spec.beside?.includes(column.name)"
+            :aria-pressed="spec.beside?.includes(column.name) ?? false"
+            @click="set({ beside: toggled(spec.beside ?? [], column.name) })"
+          >
+            {{ column.name }}
+          </UButton>
+        </div>
+      </details>
       <div class="row">
         <span class="label">Order</span>
         <ChoiceField
@@ -153,7 +181,7 @@ const labels = computed(() => ({
         </span>
       </div>
       <div class="row">
-        <span class="label">Amounts</span>
+        <span class="label">Amounts said</span>
         <ChoiceField
           :model-value="spec.labels"
           :items="choicesOf(labels)"
@@ -161,45 +189,73 @@ const labels = computed(() => ({
           @update:model-value="next => set({ labels: next })"
         />
       </div>
-      <div class="row">
-        <span class="label">Total {{ total }}</span>
+      <p v-if="drawing?.leftOut" class="quiet">
+        {{ drawing.leftOut === 1 ? 'One label has' : `${numberWords(drawing.leftOut)} labels have` }} no room and
+        {{ drawing.leftOut === 1 ? 'is' : 'are' }} left out.
+      </p>
+      <div v-if="drawing?.total" class="row">
+        <span class="label">Total {{ drawing.total }}</span>
         <UButton size="sm" :active="spec.total" :aria-pressed="spec.total" @click="set({ total: !spec.total })">
           {{ spec.total ? 'shown' : 'not shown' }}
         </UButton>
       </div>
       <div class="row">
-        <span class="label">Bars</span>
-        <ColorField
-          :model-value="spec.color"
-          :theme="theme"
-          :label="`Colour of the ${kind.part}s`"
-          @update:model-value="color => color && set({ color })"
-        />
-      </div>
-      <div class="row">
-        <span class="label">Highlighted {{ kind.part }}s</span>
-        <ColorField
-          :model-value="spec.highlightColor"
-          :theme="theme"
-          :label="`Colour of highlighted ${kind.part}s`"
-          @update:model-value="color => color && set({ highlightColor: color })"
+        <span class="label">Highlighted</span>
+        <ChoiceField
+          :model-value="spec.rule ?? 'none'"
+          :items="choicesOf(rules)"
+          label="Highlighted by itself"
+          @update:model-value="next => set({ rule: next === 'none' ? undefined : next })"
         />
       </div>
       <details>
-        <summary>Which are highlighted: {{ spec.highlighted.length || 'none' }}</summary>
+        <summary>Highlighted beside: {{ spec.highlighted.length || 'none' }}</summary>
         <div class="keys">
           <UButton
-            v-for="row in made!.rows"
-            :key="row.key"
+            v-for="entry in entries"
+            :key="entry.key"
             size="sm"
-            :active="spec.highlighted.includes(row.key)"
-            :aria-pressed="spec.highlighted.includes(row.key)"
-            @click="toggleHighlighted(row.key)"
+            :active="spec.highlighted.includes(entry.key)"
+            :aria-pressed="spec.highlighted.includes(entry.key)"
+            @click="set({ highlighted: toggled(spec.highlighted, entry.key) })"
           >
-            {{ row.label }}
+            {{ entry.label }}
           </UButton>
         </div>
       </details>
+      <div class="row">
+        <span class="label">Colour</span>
+        <span class="pair">
+          <ColorField
+            :model-value="spec.color ?? { role: 'accent1' }"
+            :theme="theme"
+            label="Colour of the chart"
+            @update:model-value="color => color && set({ color })"
+          />
+          <UButton v-if="spec.color" size="sm" aria-label="The chart’s colour by the theme" @click="set({ color: undefined })">
+            By theme
+          </UButton>
+        </span>
+      </div>
+      <div class="row">
+        <span class="label">Highlighted in</span>
+        <span class="pair">
+          <ColorField
+            :model-value="spec.highlightColor ?? { role: 'accent1' }"
+            :theme="theme"
+            label="Colour of what is highlighted"
+            @update:model-value="color => color && set({ highlightColor: color })"
+          />
+          <UButton
+            v-if="spec.highlightColor"
+            size="sm"
+            aria-label="What is highlighted by the theme"
+            @click="set({ highlightColor: undefined })"
+          >
+            By theme
+          </UButton>
+        </span>
+      </div>
     </template>
   </div>
 </template>

@@ -2,6 +2,10 @@ import type { DataTable } from '../../data'
 import type { ChartSpec } from '../../model'
 import type { OptionField } from '../../values'
 import type { ChartDrawing, ChartRoom } from '../drawing'
+import type { Suit, TableShape } from '../shape-of-data'
+
+/** The columns that a chart takes from its table, by what they do in it. */
+export type ChartColumn = 'across' | 'height' | 'series' | 'along' | 'size'
 
 /** A kind of charts, one file each. */
 export interface ChartKind {
@@ -9,11 +13,15 @@ export interface ChartKind {
   label: string
   /** What one of its parts is called, as in “bar by bar”. */
   part: string
+  /** The columns that it draws. */
+  takes: readonly ChartColumn[]
   /**
    * What of it can be chosen beside what all charts have; kept in `options` of a chart, and read by `optionOf`, which holds it to its
    * ranges.
    */
   options: readonly OptionField[]
+  /** How well it suits what a table holds, and why; absent, it is drawn where it is chosen, and never offered. */
+  suits?(shape: TableShape): Suit
   draw(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDrawing
   /** Its own way from one of its drawings to another; absent, each mark goes its own. */
   between?(from: ChartDrawing, to: ChartDrawing, progress: number): ChartDrawing

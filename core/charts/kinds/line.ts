@@ -1,8 +1,15 @@
 import { curveLinear, curveMonotoneX, line as lineThrough } from 'd3-shape'
 import { onCurve } from '../../place'
+import type { DataTable } from '../../data'
+import type { ChartSpec } from '../../model'
 import { optionOf } from '../../values'
-import type { LineMark, Point, PointMark } from '../marks'
-import { drawOnPlane, endOf, type AmountAt } from '../plane'
+import type { ChartDrawing, ChartRoom } from '../drawing'
+import type { ChartMark, LineMark, Point, PointMark } from '../marks'
+import { drawOnPlane, endOf, type AmountAt, type Plane } from '../plane'
+import { seriesTones } from '../series-tones'
+import { settingOf, type Setting } from '../setting'
+import { besideLabels, besideWidth, nameBeside, type BesideWish } from '../side-labels'
+import type { Tone } from '../tones'
 import type { ChartKind } from './kind'
 
 /** Pieces that a smooth stretch between two points is drawn in. */
@@ -64,20 +71,104 @@ function amountBeside(dot: PointMark, before: PointMark | undefined, after: Poin
   return { ...endOf(dot, below), y: below ? dot.y + dot.radius : dot.y - dot.radius, aside }
 }
 
-/** A line from row to row, with a dot at each. Where a row has no number the line is broken. */
+/** Widths of a line beside others, and of one that is highlighted, px at the usual size; its dot at the end, as a radius. */
+const quietWidth = 5
+const highlightedWidth = 9
+/** The most of the chart’s width that names of lines take. */
+const mostBeside = 0.32
+const usualThick = 6
+const dotOf = (width: number) => width * 1.2
+
+/** What stands at the end of a line of several: its last amount and its name. */
+const endWords = (setting: Setting, index: number) => {
+  const last = setting.data.values[index]!.findLast(value => value !== null)
+  return { words: `${setting.words(last ?? null)}  ${setting.data.series[index]!.label}`, last: last ?? null }
+}
+
+/** One line of several: its marks, and what is said at its end. */
+function lineOf(
+  setting: Setting,
+  plane: Plane,
+  part: number,
+  look: { smooth: boolean; thick: number },
+): { marks: ChartMark[]; wish: BesideWish | null } {
+  const { data, isHighlighted, ratio, room, size } = setting
+  const { key } = data.series[part]!
+  const highlighted = isHighlighted(key)
+  const width = ((highlighted ? highlightedWidth : quietWidth) * ratio * look.thick) / usualThick
+  const own = seriesTones(setting, 'voices')[part]!
+  const tone: Tone = own.name === 'quiet' ? { name: 'line' } : own
+  const points = data.values[part]!.map((value, at) => (value === null ? null : { x: plane.across(at), y: plane.up(value) }))
+  const common = { part, value: null, highlighted, tone, foot: plane.baseline }
+  const through = (run: Point[]) => stretches(run, look.smooth).flatMap((stretch, at) => (at ? stretch.slice(1) : stretch))
+  const marks = runsOfPoints(points)
+    .filter(run => run.length > 1)
+    .map((run, at): ChartMark => ({ ...common, shape: 'line', key: at ? `${key} ${at}` : key, points: through(run), width }))
+  const end = points.findLast(point => point !== null)
+  if (!end) return { marks, wish: null }
+  const { words, last } = endWords(setting, part)
+  marks.push({ ...common, shape: 'point', key, value: last, ...end, radius: dotOf(width), edge: 2 })
+  const wide = room.width * mostBeside - size('name') * 1.6
+  const ink: Tone = tone.name === 'line' ? { name: 'ink' } : tone
+  return { marks, wish: nameBeside(setting, { key, part, y: end.y, words, room: wide, weighs: -part, highlighted, tone: ink }) }
+}
+
+/** Several lines in one plane, each named at its end. */
+function drawSeveral(spec: ChartSpec, table: DataTable, room: ChartRoom, smooth: boolean, thick: number): ChartDrawing {
+  const kind = (setting: Setting) => ({
+    of: 'Line chart',
+    parts: 'points',
+    beyond: thick * 2,
+    points: true,
+    axis: true,
+    right: besideWidth(setting, index => endWords(setting, index).words, mostBeside),
+  })
+  return drawOnPlane(spec, table, room, kind, (_, plane, __, setting) => {
+    const lines = setting.data.series.map((___, part) => lineOf(setting, plane, part, { smooth, thick }))
+    // Lines that are highlighted lie on the others.
+    const marks = lines.flatMap(one => one.marks).sort((a, b) => Number(a.highlighted) - Number(b.highlighted))
+    const wishes = lines.flatMap(({ wish }) => wish ?? [])
+    const from = plane.right - setting.size('axis') * 0.9
+    const place = { x: plane.right + setting.size('name') * 1.2, from, at: 'start' as const, top: 0, bottom: plane.namesTop }
+    return { marks, ends: [], taken: [], names: setting.data.series.map(({ label }) => label), ...besideLabels(setting, wishes, place) }
+  })
+}
+
+/** Points that follow each other without a gap. */
+function runsOfPoints(points: readonly (Point | null)[]): Point[][] {
+  const runs: Point[][] = [[]]
+  for (const point of points) {
+    if (point) runs.at(-1)!.push(point)
+    else if (runs.at(-1)!.length) runs.push([])
+  }
+  return runs.filter(run => run.length)
+}
+
+/** A line from row to row, with a dot at each; of several series, one line each. Where a row has no number the line is broken. */
 export const line: ChartKind = {
   name: 'line',
-  label: 'Line',
+  label: 'Lines',
   part: 'point',
+  takes: ['across', 'height', 'series'],
   options: [
     { kind: 'boolean', name: 'smooth', label: 'Smooth', initial: false },
     { kind: 'boolean', name: 'dots', label: 'With dots', initial: true },
-    { kind: 'number', name: 'thick', label: 'Line as thick as', min: 1, max: 40, step: 1, unit: 'px', initial: 6 },
+    { kind: 'number', name: 'thick', label: 'Line as thick as', min: 1, max: 40, step: 1, unit: 'px', initial: usualThick },
   ],
+  suits: ({ series, categories, time, inOrder, missing }) => {
+    if (categories < 3) return { score: 0.1, why: 'Too few moments for a line.' }
+    if (!time) return { score: 0.15, why: 'A line from row to row.', warning: 'These rows have no order that a line could follow.' }
+    if (!inOrder) return { score: 0.2, why: 'A line from row to row.', warning: 'Time does not run in order. Put the rows in its order.' }
+    const gaps = missing ? ' Lines are broken where a number is missing.' : ''
+    if (series > 1)
+      return { score: series > 12 ? 0.5 : 0.92, why: `${categories} moments in order, ${series} lines named at their ends.${gaps}` }
+    return { score: categories > 12 ? 0.88 : 0.74, why: `${categories} moments in order: the eye follows one line.${gaps}` }
+  },
   draw(spec, table, room) {
     const chosen = spec.options ?? {}
     const width = optionOf<number>(line, chosen, 'thick')
     const smooth = optionOf<boolean>(line, chosen, 'smooth')
+    if (settingOf(spec, table, room).data.series.length > 1) return drawSeveral(spec, table, room, smooth, width)
     const radius = optionOf<boolean>(line, chosen, 'dots') ? width * 1.4 : width / 2
     const kind = { of: 'Line chart', parts: 'points', beyond: radius * highlightedLarger }
     return drawOnPlane(spec, table, room, kind, ({ rows }, plane, isHighlighted) => {

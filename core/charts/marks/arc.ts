@@ -7,6 +7,7 @@ const outline = ({ x, y, from, until, inner, outer }: ArcMark) =>
 export const arcShape: MarkShape<ArcMark> = {
   node: mark => ({ tag: 'path', attributes: { d: outline(mark) }, paint: 'fill' }),
   origin: ({ x, y }) => ({ box: 'view-box', at: `${x}px ${y}px` }),
+  grows: () => 'both',
   reach: () => ({ x: 0, y: 0 }),
   anchor({ x, y, from, until, inner, outer }) {
     const angle = (((from + until) / 2 - 90) * Math.PI) / 180

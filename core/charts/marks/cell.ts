@@ -8,6 +8,7 @@ export const cellShape: MarkShape<CellMark> = {
     opacity: 0.08 + 0.92 * Math.min(1, Math.max(0, share)),
   }),
   origin: () => ({ box: 'fill-box', at: '50% 50%' }),
+  grows: () => 'both',
   reach: () => ({ x: 0, y: 0 }),
   anchor: ({ x, y, width, height }) => ({ x: x + width / 2, y: y + height / 2 }),
   collapsed: mark => ({ ...mark, x: mark.x + mark.width / 2, y: mark.y + mark.height / 2, width: 0, height: 0 }),

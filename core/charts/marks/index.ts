@@ -4,12 +4,14 @@ import { barShape } from './bar'
 import { cellShape } from './cell'
 import { lineShape } from './line'
 import { linkShape } from './link'
+import type { Tone } from '../tones'
 import type { ChartMark, MarkShape, MarkShapeName } from './mark'
 import { pathShape } from './path'
 import { pointShape } from './point'
 import { textShape } from './text'
 
 export type * from './mark'
+export { mix, mixPoints } from './mark'
 
 type Shapes = { readonly [S in MarkShapeName]: MarkShape<Extract<ChartMark, { shape: S }>> }
 
@@ -31,3 +33,6 @@ export const markShapes: Shapes = {
  * it.
  */
 export const shapeOf = <M extends ChartMark>(mark: M) => markShapes[mark.shape] as unknown as MarkShape<M>
+
+/** What the colour of a mark is for. */
+export const toneOf = (mark: ChartMark): Tone => mark.tone ?? { name: mark.highlighted ? 'highlighted' : 'plain' }

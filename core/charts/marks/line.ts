@@ -15,6 +15,7 @@ export const lineShape: MarkShape<LineMark> = {
       'stroke-width': mark.width,
       'stroke-linecap': 'round',
       'stroke-linejoin': 'round',
+      ...(mark.dash ? { 'stroke-dasharray': mark.dash.join(' ') } : {}),
     },
     paint: 'stroke',
   }),

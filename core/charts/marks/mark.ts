@@ -1,4 +1,4 @@
-import type { Color } from '../../values'
+import type { Tone } from '../tones'
 
 /** A place in px from the chart's top left. */
 export interface Point {
@@ -13,19 +13,26 @@ interface Drawn {
   part: number
   value: number | null
   highlighted: boolean
-  /** Its own colour; absent, the chart's, highlighted or not. */
-  color?: Color
+  /** What its colour is for; absent, it is one that is highlighted, or plain. */
+  tone?: Tone
+  /** How much of its colour is seen, 0 to 1; absent is all. */
+  opacity?: number
+  /** The ground shows round it, px, so that it is told from what it lies on. */
+  edge?: number
 }
 
-/** A rectangle whose length is an amount; it grows from its foot. */
+/** A rectangle whose length is an amount; it grows from its foot: upwards, or where it lies to the right. */
 export interface BarMark extends Drawn {
   shape: 'bar'
   x: number
   y: number
   width: number
   height: number
-  /** Whether it grows downwards from the baseline. */
+  /** Whether it grows the other way, downwards or to the left. */
   negative: boolean
+  lying?: true
+  /** How far the corners of its free end are rounded, px; absent as suits its width. */
+  corner?: number
 }
 
 /** A line through points; it rises from the level `foot`, px. */
@@ -34,6 +41,8 @@ export interface LineMark extends Drawn {
   points: readonly Point[]
   width: number
   foot: number
+  /** Lengths of its dashes and gaps, px; absent, it is drawn through. */
+  dash?: readonly number[]
 }
 
 /** What lies between two lines, from left to right; it rises from the level `foot`, px. */
@@ -82,6 +91,8 @@ export interface TextMark extends Drawn {
   text: string
   size: number
   weight: number
+  /** In the font of headlines. */
+  display?: true
 }
 
 /** A band from one place to another, `width` px wide. */
@@ -97,6 +108,8 @@ export interface PathMark extends Drawn {
   shape: 'path'
   d: string
   middle: Point
+  /** The share of its width that is seen, from its left; absent is all. */
+  share?: number
 }
 
 /** What a chart is drawn of. */
@@ -108,10 +121,13 @@ export interface MarkNode {
   tag: 'rect' | 'path' | 'circle' | 'text'
   attributes: Readonly<Record<string, string | number>>
   paint: 'fill' | 'stroke'
-  /** Words in it. */
+  /** Words in it, in the font of headlines or of text. */
   text?: string
+  display?: true
   /** How much of its colour is seen, 0 to 1; absent is all. */
   opacity?: number
+  /** CSS `clip-path`. */
+  clip?: string
 }
 
 /** What is known of a shape of marks, one file a shape. */
@@ -121,6 +137,8 @@ export interface MarkShape<M extends ChartMark> {
   node(mark: M): MarkNode
   /** What scaling it is done about: CSS `transform-origin`, in its own box or in the chart's. */
   origin(mark: M): { box: 'fill-box' | 'view-box'; at: string }
+  /** Along which way it grows, where that is not upwards: to the side, or both. */
+  grows?(mark: M): 'x' | 'both' | undefined
   /** From its foot to its end, px: labels at its end ride along as it grows. */
   reach(mark: M): Point
   /** The place that its labels hang on. */

@@ -1,13 +1,15 @@
 import { mix, type MarkShape, type TextMark } from './mark'
 
 export const textShape: MarkShape<TextMark> = {
-  node: ({ x, y, text, size, weight }) => ({
+  node: ({ x, y, text, size, weight, display }) => ({
     tag: 'text',
     attributes: { x, y: y + size * 0.35, 'font-size': size, 'font-weight': weight, 'text-anchor': 'middle' },
     paint: 'fill',
     text,
+    ...(display ? { display } : {}),
   }),
   origin: ({ x, y }) => ({ box: 'view-box', at: `${x}px ${y}px` }),
+  grows: () => 'both',
   reach: () => ({ x: 0, y: 0 }),
   anchor: ({ x, y }) => ({ x, y }),
   collapsed: mark => ({ ...mark, size: 0 }),

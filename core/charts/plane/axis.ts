@@ -1,21 +1,27 @@
-import type { ChartLabel, ChartRoom, ChartRule } from '../drawing'
+import type { ChartLabel, ChartRule } from '../drawing'
+import { labelAt, type Setting } from '../setting'
 import type { Plane } from './scale'
 
+const level = (y: number, from: number, to: number, kind: ChartRule['kind']): ChartRule => ({
+  from: { x: from, y },
+  to: { x: to, y },
+  kind,
+})
+
 /** The lines of the axis across the plane, and its baseline. */
-export const rulesOf = ({ ticks, up, left, baseline }: Plane, { width }: ChartRoom): ChartRule[] => [
-  ...ticks.map(tick => ({ y: up(tick), from: left, to: width, baseline: false })),
-  { y: baseline, from: left, to: width, baseline: true },
+export const rulesOf = ({ ticks, up, left, right, baseline }: Plane): ChartRule[] => [
+  ...ticks.filter(tick => tick !== 0).map(tick => level(up(tick), left, right, 'grid')),
+  level(baseline, left, right, 'base'),
 ]
 
 /** The numbers of the axis, left of the plane. */
-export function axisLabels(
-  { ticks, up, left, line, measure }: Plane,
-  { textSize }: ChartRoom,
-  words: (value: number) => string,
-): ChartLabel[] {
-  return ticks.map(tick => {
-    const width = measure(words(tick))
-    const place = { x: left - textSize * 0.6 - width / 2, y: up(tick), width, height: line }
-    return { kind: 'axis', lines: [words(tick)], ...place, size: textSize, weight: 500, angle: 0, part: null }
-  })
-}
+export const axisLabels = ({ ticks, up, left }: Plane, setting: Setting, words: (value: number) => string): ChartLabel[] =>
+  ticks.map(tick =>
+    labelAt(
+      setting,
+      'axis',
+      words(tick),
+      { x: left - setting.size('axis') * 0.6, y: up(tick), at: 'end' },
+      { kind: 'axis', key: `axis ${tick}` },
+    ),
+  )

@@ -1,30 +1,45 @@
 import { sum } from 'd3-array'
 import type { DataTable } from '../../data'
 import type { ChartSpec } from '../../model'
-import type { ChartDrawing, ChartRoom } from '../drawing'
+import { describe } from '../describe'
+import type { ChartDrawing, ChartLabel, ChartRoom, ChartRule } from '../drawing'
+import type { Rectangle } from '../labels'
 import { shapeOf, type ChartMark } from '../marks'
-import { amountLabels, totalLabel, type AmountAt } from './amounts'
+import { quietly, settingOf, type Setting } from '../setting'
+import { amountLabels, totalLabels, type AmountAt } from './amounts'
 import { axisLabels, rulesOf } from './axis'
 import { nameLabels } from './names'
-import { describe, numberWords, rowsOf, type ChartRows } from './rows'
-import { planeOf, type Plane } from './scale'
+import { rowsOf, type ChartRows, type Standing } from './rows'
+import { planeOf, type Plane, type PlaneWish } from './scale'
 
 export type { AmountAt } from './amounts'
-export type { ChartRows } from './rows'
-export type { Plane } from './scale'
+export { rowsOf, type ChartRows } from './rows'
+export { totalLabels } from './amounts'
+export { nearOf, ticksOf, type Plane } from './scale'
 
 /** What a kind adds to a plane: its marks, where their amounts stand, and what keeps amounts away beside those that end there. */
 export interface OnPlane {
   marks: readonly ChartMark[]
   ends: readonly AmountAt[]
-  taken: readonly { x: number; y: number; width: number; height: number }[]
+  taken: readonly Rectangle[]
+  /** Words and lines of its own. */
+  labels?: readonly ChartLabel[]
+  rules?: readonly ChartRule[]
+  /** Its parts by name, where they are not the rows. */
+  names?: readonly string[]
+  /** Labels of its own that found no place. */
+  leftOut?: number
 }
 
-/** How a kind that is drawn in a plane is told of, as “Bar chart” of “bars”, and by how many px its marks reach past their amounts. */
-export interface PlaneKind {
+/** How a kind that is drawn in a plane is told of, as “Bar chart” of “bars”, and what it asks of the plane. */
+export interface PlaneKind extends PlaneWish {
   of: string
   parts: string
-  beyond: number
+  standing?: Standing
+  /** Names of rows of its own after those of the table, each with what they come to. */
+  more?: readonly string[]
+  /** The amount at which marks are cut, from which the plane begins; 0 for none. */
+  cut?: (rows: ChartRows) => number
 }
 
 /** Draws a chart with rows across and amounts upwards: `draw` makes the marks of it, and all else is as for any such chart. */
@@ -32,31 +47,37 @@ export function drawOnPlane(
   spec: ChartSpec,
   table: DataTable,
   room: ChartRoom,
-  kind: PlaneKind,
-  draw: (rows: ChartRows, plane: Plane, isHighlighted: (key: string) => boolean) => OnPlane,
+  kind: PlaneKind | ((setting: Setting) => PlaneKind),
+  draw: (rows: ChartRows, plane: Plane, isHighlighted: (key: string) => boolean, setting: Setting) => OnPlane,
 ): ChartDrawing {
-  const rows = rowsOf(spec, table, room.language)
-  const words = numberWords(spec, rows.values, room.language)
-  const plane = planeOf(spec, rows, room, words, kind.beyond)
-  const highlighted = new Set(spec.highlighted)
-  const { marks, ends, taken } = draw(rows, plane, key => highlighted.has(key))
-  const names = nameLabels(rows, plane, room)
-  const amounts = amountLabels(spec, ends, [...taken, ...names.placed.map(({ place }) => place)], rows, plane, room, words)
-  const total = words(sum(rows.values))
+  const setting = settingOf(spec, table, room)
+  const wish = typeof kind === 'function' ? kind(setting) : kind
+  const whole = rowsOf(setting, wish.standing ?? 'beside', wish.more)
+  const cut = wish.cut?.(whole) ?? 0
+  const rows = cut > 0 ? { ...whole, least: cut } : whole
+  const plane = planeOf(setting, rows, wish)
+  const { marks: drawn, ends, taken, ...own } = draw(rows, plane, setting.isHighlighted, setting)
+  const marks = quietly(drawn, setting)
+  const names = nameLabels(rows, plane, setting)
+  const amounts = amountLabels(setting, ends, [...taken, ...names.placed.map(({ place }) => place)], rows, plane)
+  const total = setting.words(sum(rows.values))
+  // Names belong to the rows: where parts are series, they stand by themselves.
+  const nameOf = (label: ChartLabel): ChartLabel => (own.names ? { ...label, part: null } : label)
   return {
     marks,
     labels: [
-      ...names.labels,
+      ...names.labels.map(nameOf),
       ...amounts.labels,
-      ...axisLabels(plane, room, words),
-      ...(spec.total ? [totalLabel(total, plane, room)] : []),
+      ...axisLabels(plane, setting, wish.words ?? setting.among(plane.ticks)),
+      ...(spec.total ? totalLabels(total, setting) : []),
+      ...(own.labels ?? []),
     ],
-    rules: rulesOf(plane, room),
-    parts: rows.rows.length,
-    names: rows.rows.map(row => row.label),
+    rules: [...rulesOf(plane), ...(own.rules ?? [])],
+    parts: (own.names ?? rows.rows).length,
+    names: own.names ?? rows.rows.map(row => row.label),
     total,
-    leftOut: amounts.leftOut,
-    description: describe(rows, kind.of, kind.parts, words),
+    leftOut: amounts.leftOut + (own.leftOut ?? 0),
+    description: describe(setting, wish.of, wish.parts),
   }
 }
 

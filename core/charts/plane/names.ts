@@ -1,32 +1,65 @@
-import type { ChartLabel, ChartRoom } from '../drawing'
+import type { ChartLabel } from '../drawing'
 import { placeLabels, type Candidate, type Placed } from '../labels'
+import { labelAt, type Setting } from '../setting'
 import type { ChartRows } from './rows'
 import type { Plane } from './scale'
 
 const slant = Math.PI / 4
 
 /** The names of the rows below the plane: `labels` to be drawn, and where the upright ones of them stand. */
-export function nameLabels({ rows }: ChartRows, plane: Plane, room: ChartRoom): { labels: ChartLabel[]; placed: Placed<ChartLabel>[] } {
-  const { names, line, left, namesTop, measure } = plane
-  const plain = { kind: 'category' as const, size: room.textSize, weight: 500 }
+export function nameLabels({ rows }: ChartRows, plane: Plane, setting: Setting): { labels: ChartLabel[]; placed: Placed<ChartLabel>[] } {
+  const { names, left, namesTop } = plane
+  const { room, line: lineOf } = setting
+  const line = lineOf('axis')
+  if (plane.time) {
+    const { time } = plane
+    const made = time.names.map(({ at, label }) =>
+      labelAt(
+        setting,
+        'axis',
+        label,
+        { x: time.across(at), y: namesTop + line * 0.7 },
+        { key: `name ${at}`, tone: { name: 'second-ink' } },
+      ),
+    )
+    // The first and the last stand within the chart; none stands on the one before.
+    const held = made.map(label => ({ ...label, x: Math.min(Math.max(label.x, label.width / 2), room.width - label.width / 2) }))
+    const { placed } = placeLabels(
+      held.map((label, index) => ({
+        label,
+        priority: -index,
+        places: [{ x: label.x - label.width / 2, y: label.y - label.height / 2, width: label.width + line * 0.4, height: label.height }],
+      })),
+      { x: 0, y: 0, width: room.width + line, height: room.height + line },
+    )
+    return { labels: placed.map(({ label }) => label), placed }
+  }
   const slanted: ChartLabel[] = []
   const candidates: Candidate<ChartLabel>[] = []
   rows.forEach((row, index) => {
-    if (index % names.every) return
+    // The last of them is told as the first is, where there is room.
+    if (index % names.every && index !== rows.length - 1) return
     const lines = names.lines(row.label)
-    const width = lines.reduce((wide, words) => Math.max(wide, measure(words)), 0)
-    const height = lines.length * line
     const middle = plane.across(index) + plane.band / 2
+    const part = index
+    const more = {
+      part,
+      key: `name ${row.key}`,
+      weight: setting.isHighlighted(row.key) ? 700 : 500,
+      tone: { name: setting.isHighlighted(row.key) ? ('ink' as const) : ('second-ink' as const) },
+    }
+    const label = labelAt(setting, 'axis', lines, { x: middle, y: 0 }, more)
+    const { width, height } = label
     if (names.angle !== 0) {
       const x = middle - (width / 2) * Math.cos(slant)
       const y = namesTop + 4 + (line / 2 + width / 2) * Math.sin(slant)
-      slanted.push({ ...plain, lines, angle: -45, x, y, width, height, part: index })
+      slanted.push({ ...label, angle: -45, x, y })
       return
     }
     const x = Math.min(Math.max(middle, left + width / 2), Math.max(width / 2, room.width - width / 2))
     const y = namesTop + line * 0.2 + height / 2
-    const label: ChartLabel = { ...plain, lines, angle: 0, x, y, width, height, part: index }
-    candidates.push({ label, priority: -index, places: [{ x: x - width / 2, y: y - height / 2, width, height }] })
+    const priority = index === 0 ? rows.length + 1 : index === rows.length - 1 ? rows.length : -index
+    candidates.push({ label: { ...label, x, y }, priority, places: [{ x: x - width / 2, y: y - height / 2, width, height }] })
   })
   const { placed } = placeLabels(candidates, { x: 0, y: 0, width: room.width, height: room.height + line })
   return { labels: [...slanted, ...placed.map(({ label }) => label)], placed }

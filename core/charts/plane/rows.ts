@@ -1,44 +1,48 @@
-import { formatNumber, summarise, type DataTable, type Row } from '../../data'
-import type { ChartSpec } from '../../model'
+import type { Row } from '../../data'
+import type { Setting } from '../setting'
 
-/** What is smaller than this has no length: scales cannot part it from rounding. */
-const nothing = 1e-9
+/**
+ * How amounts stand: each from the base; those of one category on each other, or as shares of their sum; or each where that of the category
+ * before it ended.
+ */
+export type Standing = 'beside' | 'stacked' | 'share' | 'steps'
 
 /** The rows that a chart shows, with what its numbers lie between. */
 export interface ChartRows {
+  /** The categories; of several series, each with what they come to together. */
   rows: readonly Row[]
   values: readonly number[]
-  /** The names of the columns; the amount's is null where rows are counted. */
-  category: string
-  amount: string | null
-  /** At least 0, and at most 0. */
+  /** At least 0, and at most 0, of what is drawn. */
   most: number
   least: number
 }
 
-/** Gathers the rows of a chart from its table. */
-export function rowsOf(spec: ChartSpec, table: DataTable, language: string): ChartRows {
-  const made = summarise(table, { by: spec.across, value: spec.height, aggregate: spec.aggregate, order: spec.order }, language)
-  const rows = made.rows.map(row => (row.value !== null && Math.abs(row.value) < nothing ? { ...row, value: 0 } : row))
-  const values = rows.map(row => row.value).filter(value => value !== null)
-  return { rows, values, category: made.category, amount: made.amount, most: Math.max(0, ...values), least: Math.min(0, ...values) }
-}
+const isNumber = (value: number | null): value is number => value !== null
 
-/** A number as this chart writes it. */
-export const numberWords =
-  (spec: ChartSpec, values: readonly number[], language: string) =>
-  (value: number | null): string =>
-    formatNumber(value, spec.format, language, values)
-
-/** The chart in a sentence, for those who do not see it. `of` and `parts`: as “Bar chart” and “bars”. */
-export function describe(
-  { rows, amount, category }: ChartRows,
-  of: string,
-  parts: string,
-  words: (value: number | null) => string,
-): string {
-  const highest = rows.reduce((best, row) => ((row.value ?? -Infinity) > (best?.value ?? -Infinity) ? row : best), rows[0])
-  return highest
-    ? `${of} of ${amount ?? 'rows'} by ${category}, ${rows.length} ${parts}. Highest: ${highest.label}, ${words(highest.value)}.`
-    : `${of} of ${amount ?? 'rows'} by ${category}, without rows.`
+/** What the rows of a chart come to; `more` are names of rows of its own after them, each with their sum. */
+export function rowsOf({ data }: Setting, standing: Standing, more: readonly string[] = []): ChartRows {
+  const columns = data.categories.map((_, at) => data.values.map(list => list[at]!))
+  const rows = data.categories.map((entry, at): Row => {
+    const own = columns[at]!.filter(isNumber)
+    return { ...entry, value: own.length ? own.reduce((sum, value) => sum + value, 0) : null }
+  })
+  const whole = rows.reduce((sum, { value }) => sum + (value ?? 0), 0)
+  if (rows.length) for (const label of more) rows.push({ key: `sum ${label}`, label, value: whole })
+  const values = data.values.flat().filter(isNumber)
+  const side = (list: readonly (number | null)[], way: 1 | -1) =>
+    list.reduce<number>((sum, value) => (value !== null && value * way > 0 ? sum + value : sum), 0)
+  if (standing === 'share') return { rows, values, most: 1, least: 0 }
+  let level = 0
+  const ends =
+    standing === 'steps'
+      ? rows.map(({ value }, at) => (level = at < data.categories.length ? level + (value ?? 0) : level))
+      : standing === 'stacked'
+        ? columns.flatMap(list => [side(list, 1), side(list, -1)])
+        : values
+  let [most, least] = [0, 0]
+  for (const end of ends) {
+    if (end > most) most = end
+    if (end < least) least = end
+  }
+  return { rows, values, most, least }
 }

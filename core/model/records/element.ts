@@ -200,12 +200,22 @@ export const chartSpecSchema = z.object({
   /** Names of columns; null chooses the first that suits. */
   across: z.string().max(200).nullable(),
   height: z.string().max(200).nullable(),
+  /** The column whose values part each mark into one for each of them; absent or null for none. */
+  series: z.string().max(200).nullable().optional(),
+  /** More columns of amounts beside `height`: each is a series of its own. */
+  beside: z.array(z.string().max(200)).max(60).optional(),
+  /** A second amount that places a mark across, and one that sizes it, where a kind takes them. */
+  along: z.string().max(200).nullable().optional(),
+  size: z.string().max(200).nullable().optional(),
   aggregate: z.enum(['sum', 'mean', 'least', 'most', 'count']),
   order: z.enum(['data', 'rising', 'falling', 'name']),
-  /** Keys of the category column whose marks are highlighted. */
+  /** Keys of the category column, or of the series, whose marks are highlighted. */
   highlighted: z.array(z.string().max(200)).max(10_000),
-  color: colorSchema,
-  highlightColor: colorSchema,
+  /** What is highlighted beside those, found anew in whatever rows there are; absent is nothing. */
+  rule: z.enum(['most', 'least', 'first', 'last', 'rise', 'fall']).optional(),
+  /** Absent: by the theme, all others quiet where some are highlighted. */
+  color: colorSchema.optional(),
+  highlightColor: colorSchema.optional(),
   format: numberFormatSchema,
   labels: z.enum(['all', 'highlighted', 'none']),
   total: z.boolean(),

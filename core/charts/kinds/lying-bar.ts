@@ -1,0 +1,104 @@
+import type { ChartLabel } from '../drawing'
+import { finished } from '../finish'
+import { seriesKey } from '../key'
+import type { BarMark } from '../marks'
+import { rowsOf, totalLabels } from '../plane'
+import { lyingPlane, type LyingPlane } from '../plane/lying'
+import { seriesTones } from '../series-tones'
+import { labelAt, quietly, settingOf, type Setting } from '../setting'
+import type { Tone } from '../tones'
+import type { ChartKind } from './kind'
+
+/** One bar: of a row, or of one series in it. */
+function barOf(setting: Setting, plane: LyingPlane, part: number, index: number): BarMark {
+  const { data, isHighlighted } = setting
+  const several = data.series.length > 1
+  const [row, one] = [data.categories[part]!, data.series[index]!]
+  const thick = plane.band / data.series.length
+  const value = data.values[index]![part]!
+  const end = value === null ? plane.base : plane.along(value)
+  const negative = (value ?? 0) < 0
+  const highlighted = isHighlighted(row.key) || (several && isHighlighted(one.key))
+  const gap = several ? Math.min(6, thick * 0.14) : 0
+  const tone = several ? seriesTones(setting, 'voices')[index] : negative && !highlighted ? ({ name: 'loss' } as const) : undefined
+  return {
+    shape: 'bar',
+    key: several ? `${row.key} ${one.key}` : row.key,
+    part,
+    value,
+    highlighted,
+    lying: true,
+    negative,
+    x: Math.min(end, plane.base),
+    width: Math.abs(end - plane.base),
+    y: plane.down(part) + index * thick + gap / 2,
+    height: thick - gap,
+    ...(tone ? { tone } : {}),
+  }
+}
+
+/** What a bar says at its end; null where it says nothing, undefined where it has no room to. */
+function saidAt(setting: Setting, mark: BarMark): ChartLabel | null | undefined {
+  const { spec, size, words, data } = setting
+  const { value, highlighted, negative, part } = mark
+  if (value === null || spec.labels === 'none' || (spec.labels === 'highlighted' && !highlighted)) return null
+  if (mark.height < size('value') * 0.8 && !(highlighted && data.series.length === 1)) return undefined
+  const tone: Tone | undefined = mark.tone?.name === 'loss' ? mark.tone : highlighted ? { name: 'highlighted' } : undefined
+  const x = (negative ? mark.x : mark.x + mark.width) + (negative ? -1 : 1) * size('value') * 0.35
+  const place = { x, y: mark.y + mark.height / 2, at: negative ? ('end' as const) : ('start' as const) }
+  const look = { weight: highlighted ? 700 : 600, ...(tone ? { tone } : {}) }
+  return labelAt(setting, 'value', words(value), place, { kind: 'value', part, key: `value ${mark.key}`, ...look })
+}
+
+/** Bars under each other, names at the left; what falls short goes the other way, in the colour of losses. */
+export const lyingBar: ChartKind = {
+  name: 'lying-bar',
+  label: 'Bars',
+  part: 'bar',
+  takes: ['across', 'height', 'series'],
+  options: [],
+  suits: ({ categories, series, time, negative }) => {
+    if (time && categories > 2) return { score: 0.25, why: 'Bars under each other; time is read better from left to right.' }
+    if (categories > 40)
+      return { score: 0.4, why: `${categories} bars.`, warning: `${categories} bars cannot all be named. Show the largest and the rest.` }
+    const base = series > 3 ? 0.35 : series > 1 ? 0.6 : 0.8
+    return {
+      score: base + (categories > 6 ? 0.12 : 0),
+      why: negative
+        ? 'What grew and what shrank lie on two sides of one line.'
+        : `${categories} names in full, amounts beside each other from one base.`,
+    }
+  },
+  draw(spec, table, room) {
+    const setting = settingOf(spec, table, room)
+    const { data, words, size } = setting
+    const rows = rowsOf(setting, 'beside')
+    const top = spec.total ? setting.line('lead') * 1.1 : 0
+    const key = seriesKey(setting, top)
+    const reach = (of: (value: number) => boolean) =>
+      spec.labels === 'none'
+        ? 4
+        : rows.values.reduce(
+            (most, value) => (of(value) ? Math.max(most, setting.width(words(value), 'value') + size('value') * 0.6) : most),
+            4,
+          )
+    const plane = lyingPlane(setting, rows, {
+      ahead: reach(value => value >= 0),
+      behind: reach(value => value < 0),
+      head: top + key.height,
+      thickest: 60 * (1 + (data.series.length - 1) * 0.8),
+    })
+    const marks = rows.rows.flatMap((_, part) => data.series.map((__, index) => barOf(setting, plane, part, index)))
+    const said = marks.map(mark => saidAt(setting, mark))
+    const total = spec.total ? totalLabels(words(rows.values.reduce((sum, value) => sum + value, 0)), setting) : []
+    return finished(setting, {
+      of: 'Bar chart',
+      each: 'bars',
+      marks: quietly(marks, setting),
+      labels: [...plane.names, ...said.filter(label => !!label), ...key.labels, ...total],
+      rules: [{ from: { x: plane.base, y: plane.top }, to: { x: plane.base, y: plane.bottom }, kind: 'base' }],
+      names: rows.rows.map(({ label }) => label),
+      leftOut: plane.leftOut + said.filter(label => label === undefined).length,
+    })
+  },
+}

@@ -1,0 +1,182 @@
+import { formatNumber, gathered, scaleFor, type DataTable, type Gathered } from '../data'
+import type { ChartSpec } from '../model'
+import { measureWith } from './category-labels'
+import type { ChartLabel, ChartRoom } from './drawing'
+import type { ChartMark } from './marks'
+
+/** What is smaller than this has no length: scales cannot part it from rounding. */
+const nothing = 1e-9
+
+/** Roles of words in a chart: px at a shorter side of 700, the least, and the weight. */
+const roles = {
+  /** The highlighted value, one a chart. */
+  lead: { size: 56, least: 34, weight: 700 },
+  /** A total, or a number that is the chart. */
+  total: { size: 88, least: 44, weight: 700 },
+  value: { size: 32, least: 24, weight: 600 },
+  name: { size: 30, least: 24, weight: 500 },
+  axis: { size: 28, least: 24, weight: 500 },
+  note: { size: 28, least: 24, weight: 400 },
+} as const
+export type WordRole = keyof typeof roles
+
+/** The shorter side of a chart at which words have their usual size, px, and how far they follow it. */
+const usualSide = 700
+const ratios = { least: 0.55, most: 1.3 }
+/** The theme's small text at which the sizes hold. */
+const usualText = 28
+
+/** How much of a label's size a swatch before its words takes. */
+export const swatchRoom = 1.3
+
+/** A chart's rows with all that is asked of them and of its room by every kind. */
+export interface Setting {
+  spec: ChartSpec
+  table: DataTable
+  data: Gathered
+  room: ChartRoom
+  /** px per px of the usual size. */
+  ratio: number
+  size(role: WordRole): number
+  weight(role: WordRole): number
+  /** px of a line of words. */
+  line(role: WordRole): number
+  width(words: string, role: WordRole): number
+  /** A number as this chart writes it; of a share of `of`, in hundredths. */
+  words(value: number | null): string
+  share(value: number, of: number): string
+  /** The same with no more decimals than some numbers of an axis need. */
+  among(numbers: readonly number[]): (value: number) => string
+  isHighlighted(key: string): boolean
+  /** Whether anything is highlighted, so that the rest is quiet. */
+  anyHighlighted: boolean
+  /** Whether just one category is: its amount is written large. */
+  leads: boolean
+}
+
+/** The number that stands for an entry where one has to be chosen: its last that is one, else none. */
+const lastOf = (values: readonly (number | null)[]) => values.findLast(value => value !== null) ?? null
+const firstOf = (values: readonly (number | null)[]) => values.find(value => value !== null) ?? null
+
+/** What is highlighted: what was named, and what the rule finds among the series where there are several, else among the categories. */
+function highlightedOf({ rule, highlighted }: ChartSpec, { series, categories, values }: Gathered): ReadonlySet<string> {
+  const found = new Set(highlighted)
+  const several = series.length > 1
+  const entries = several ? series : categories
+  if (!rule || !entries.length) return found
+  if (rule === 'first' || rule === 'last') return found.add(entries.at(rule === 'first' ? 0 : -1)!.key)
+  const amountOf = (index: number) => {
+    if (!several) return values[0]![index] ?? null
+    const [first, last] = [firstOf(values[index]!), lastOf(values[index]!)]
+    return rule === 'rise' || rule === 'fall' ? (first === null || last === null ? null : last - first) : last
+  }
+  // Along categories, what rose most is the one that is furthest above the one before.
+  const amounts = entries.map((_, index) => {
+    const amount = amountOf(index)
+    if (several || (rule !== 'rise' && rule !== 'fall') || amount === null) return amount
+    const before = index ? amountOf(index - 1) : null
+    return before === null ? null : amount - before
+  })
+  const way = rule === 'least' || rule === 'fall' ? -1 : 1
+  let best = -1
+  amounts.forEach((amount, index) => {
+    if (amount !== null && (best < 0 || way * amount > way * amounts[best]!)) best = index
+  })
+  return best < 0 ? found : found.add(entries[best]!.key)
+}
+
+const small = (value: number | null) => (value !== null && Math.abs(value) < nothing ? 0 : value)
+
+/** Reads what a chart shows from its table, for a room. */
+export function settingOf(spec: ChartSpec, table: DataTable, room: ChartRoom): Setting {
+  const raw = gathered(
+    table,
+    {
+      by: spec.across,
+      value: spec.height,
+      aggregate: spec.aggregate,
+      order: spec.order,
+      series: spec.series ?? null,
+      beside: spec.beside ?? [],
+    },
+    room.language,
+  )
+  const data = { ...raw, values: raw.values.map(list => list.map(small)) }
+  const among = data.values.flat().filter(value => value !== null)
+  const format = formatOf(spec, data)
+  const ratio = (Math.min(ratios.most, Math.max(ratios.least, Math.min(room.width, room.height) / usualSide)) * room.textSize) / usualText
+  const size = (role: WordRole) => Math.max((roles[role].least * room.textSize) / usualText, roles[role].size * ratio)
+  const highlighted = highlightedOf(spec, data)
+  const known = [...data.series, ...data.categories].some(({ key }) => highlighted.has(key))
+  return {
+    spec,
+    table,
+    data,
+    room,
+    ratio,
+    size,
+    weight: role => roles[role].weight,
+    line: role => size(role) * 1.25,
+    width: (words, role) =>
+      measureWith(room.measurer, role === 'lead' || role === 'total' ? room.fonts.display : room.fonts.body, {
+        size: size(role),
+        weight: roles[role].weight,
+      })(words),
+    words: value => formatNumber(value, format, room.language, among).replace(/^-/, '−'),
+    share: (value, of) =>
+      of
+        ? `${new Intl.NumberFormat(room.language, { maximumFractionDigits: Math.abs(value / of) < 0.0995 && value ? 1 : 0 }).format((100 * value) / of)} %`
+        : '–',
+    among: numbers => value => {
+      const own = format.scale === 'auto' ? scaleFor(among) : format.scale
+      // Nothing is nothing in any scale.
+      const scale = value === 0 && own !== 'percent' ? 'none' : own
+      return formatNumber(value, { ...format, scale }, room.language, value === 0 ? [0] : numbers).replace(/^-/, '−')
+    },
+    isHighlighted: key => highlighted.has(key),
+    anyHighlighted: known,
+    leads: data.categories.filter(({ key }) => highlighted.has(key)).length === 1,
+  }
+}
+
+/** How the chart writes its numbers: shares in hundredths, and money with its sign, where nobody chose otherwise. */
+function formatOf({ format, aggregate }: ChartSpec, { amount }: Gathered): ChartSpec['format'] {
+  if (!amount || aggregate === 'count') return format
+  if (amount.kind === 'percent' && format.scale === 'auto') return { ...format, scale: 'percent' }
+  if (amount.kind === 'money' && amount.unit && !format.prefix && !format.suffix)
+    return amount.unit.length === 1 ? { ...format, prefix: amount.unit } : { ...format, suffix: amount.unit }
+  return format
+}
+
+/** A label of a chart, its width measured, about a middle or from an edge of its words; its role’s size unless another is given. */
+export function labelAt(
+  setting: Setting,
+  role: WordRole,
+  lines: string | readonly string[],
+  place: { x: number; y: number; at?: 'middle' | 'start' | 'end' },
+  more: Partial<ChartLabel> = {},
+): ChartLabel {
+  const list = typeof lines === 'string' ? [lines] : lines
+  const size = more.size ?? setting.size(role)
+  const bare = (list.reduce((wide, words) => Math.max(wide, setting.width(words, role)), 0) * size) / setting.size(role)
+  const width = bare + (more.swatch ? size * swatchRoom : 0)
+  const shift = place.at === 'start' ? width / 2 : place.at === 'end' ? -width / 2 : 0
+  return {
+    kind: 'category',
+    lines: list,
+    x: place.x + shift,
+    y: place.y,
+    width,
+    height: list.length * size * 1.25,
+    size,
+    weight: setting.weight(role),
+    angle: 0,
+    part: null,
+    ...(role === 'lead' || role === 'total' ? { display: true as const } : {}),
+    ...more,
+  }
+}
+
+/** Marks whose colour is left to their being highlighted: where any is, the others are quiet. */
+export const quietly = (marks: readonly ChartMark[], { anyHighlighted }: Setting): readonly ChartMark[] =>
+  anyHighlighted ? marks.map(mark => (mark.tone || mark.highlighted ? mark : { ...mark, tone: { name: 'quiet' as const } })) : marks
