@@ -106,7 +106,8 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
                 says: 'drawn from its numbers',
                 take: async () => {
                   const id = await keepTable(rows)
-                  if (id) put('paste a chart', { kind: 'chart', name: 'Chart', chart: newChart(id), box: boxAt(1200, 640) })
+                  if (id)
+                    put('paste a chart', { kind: 'chart', name: 'Chart', chart: { ...newChart(id), rule: 'most' }, box: boxAt(1200, 640) })
                 },
               },
             ]

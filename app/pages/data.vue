@@ -43,6 +43,22 @@ const { over, on } = useFileDrop(
   files => void take(files),
   () => canEdit.value,
 )
+/** What is looked at of the table: how it was read, or how it can be drawn. */
+const views = [
+  { value: 'read', label: 'How it is read' },
+  { value: 'draw', label: 'Draw it' },
+] as const
+const route = useRoute()
+const router = useRouter()
+const view = computed(() => (route.query.view === 'draw' ? 'draw' : 'read'))
+const showView = (next: string) => void router.replace({ query: { ...route.query, view: next === 'draw' ? 'draw' : undefined } })
+function onViewKey(event: KeyboardEvent) {
+  const next = { KeyR: 'read', KeyD: 'draw' }[event.code]
+  if (!event.altKey || event.ctrlKey || event.metaKey || !next || !detail.value) return
+  event.preventDefault()
+  showView(next)
+}
+onKeys(onViewKey)
 /** Goes to the next question that is open. */
 function onKey(event: KeyboardEvent) {
   if (event.key.toLowerCase() !== 'q' || isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
@@ -113,6 +129,7 @@ const menu = computed(() => [
           </span>
           <span v-if="busy" role="status" class="quiet">{{ busy }}</span>
           <span v-else-if="lacking" role="alert" class="wrong">{{ lacking }}</span>
+          <ViewSwitch class="views" label="What is looked at" :views="views" :value="view" @show="showView" />
           <UDropdownMenu v-if="canEdit" :items="menu">
             <UButton variant="ghost" icon="i-lucide-ellipsis" :aria-label="`More for ${detail.name}`" />
           </UDropdownMenu>
@@ -122,7 +139,8 @@ const menu = computed(() => [
           <UButton color="error" variant="solid" @click="remove">Remove it</UButton>
           <UButton @click="removing = false">Cancel</UButton>
         </div>
-        <ul v-if="notes.length" class="notes" aria-label="What was done to the whole table">
+        <DrawIt v-if="view === 'draw'" :table="detail.id" :can-edit="canEdit" />
+        <ul v-if="view === 'read' && notes.length" class="notes" aria-label="What was done to the whole table">
           <li v-for="note in shownNotes" :key="note.words" :title="note.lines?.join('\n')">
             <template v-for="(part, at) in partsOf(note.words)" :key="at">
               <b v-if="part.changeable">{{ part.text }}</b>
@@ -136,7 +154,7 @@ const menu = computed(() => [
             <UButton variant="bare" class="back" @click="all = true">{{ notes.length - 4 }} more</UButton>
           </li>
         </ul>
-        <DataGrid :detail="detail" :cells-of="cellsOf" :can-edit="canEdit" @decide="decideColumn" />
+        <DataGrid v-if="view === 'read'" :detail="detail" :cells-of="cellsOf" :can-edit="canEdit" @decide="decideColumn" />
       </section>
       <section v-else class="none">
         <template v-if="lacking">
@@ -159,7 +177,7 @@ const menu = computed(() => [
       <p v-if="over" class="over">Drop files here: each becomes a table</p>
     </main>
     <DataVersions
-      v-if="detail"
+      v-if="detail && view === 'read'"
       :detail="detail"
       :can-edit="canEdit"
       @look="number => open(detail!.id, number)"

@@ -11,6 +11,7 @@
 export * from './agenda'
 export * from './builds'
 export * from './catalogue'
+export * from './chart-slide'
 export * from './house-theme'
 export * from './layout-record'
 export * from './named-table'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { infoOf, putRecord, textOf, type DrawnIcon } from '#core/model'
-import { newChart } from '#core/charts'
+import { bestChart, newChart, redrawn } from '#core/charts'
 import { setFields } from '#core/edits'
 import { shownElement } from '#core/resolved'
 import { diagramFamily } from '#core/diagrams'
@@ -99,7 +99,7 @@ async function takeTable(file: File, element: string | null, at?: { x: number; y
         name,
         order,
         kind: 'chart',
-        chart: newChart(table.id),
+        chart: bestChart(table),
         ...(placeholder ? { placeholder } : {}),
         ...(box ? { box } : {}),
       }),
@@ -110,7 +110,7 @@ async function takeTable(file: File, element: string | null, at?: { x: number; y
       setFields(store.deck, {
         table: 'elements',
         id: chart.id,
-        fields: { chart: { ...newChart(table.id), ...chart.chart, table: table.id, across: null, height: null, highlighted: [] } },
+        fields: { chart: redrawn(chart.chart, table) },
       }),
     )
   else if (chart?.kind === 'table')

@@ -63,6 +63,7 @@ watchDebounced(
   },
   { debounce: 1500, immediate: true },
 )
+useChartIntake()
 onBeforeUnmount(() => store.close())
 useHead({ title: computed(() => `${store.deck?.info.info?.title ?? 'Deck'} · Hailbank`) })
 const colors = computed(() =>

@@ -58,6 +58,7 @@ export const area: ChartKind = {
   name: 'area',
   label: 'Areas',
   part: 'area',
+  shows: ['change', 'share'],
   takes: ['across', 'height', 'series'],
   options: [{ kind: 'boolean', name: 'share', label: 'As shares of 100 %', initial: false }],
   suits: ({ series, time, categories, adds, negative, inOrder }) => {

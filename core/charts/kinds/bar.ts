@@ -12,6 +12,7 @@ export const bar: ChartKind = {
   name: 'bar',
   label: 'Columns',
   part: 'column',
+  shows: ['order', 'change'],
   takes: ['across', 'height', 'series'],
   options: [],
   suits: ({ series, categories, time, inOrder }) => {

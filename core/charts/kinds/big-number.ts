@@ -93,6 +93,7 @@ export const bigNumber: ChartKind = {
   name: 'big-number',
   label: 'Big number',
   part: 'point',
+  shows: ['change'],
   takes: ['across', 'height'],
   options: [
     {

@@ -137,6 +137,7 @@ export const box: ChartKind = {
   name: 'box',
   label: 'Boxes and strips',
   part: 'row',
+  shows: ['spread'],
   takes: ['across', 'height'],
   options: [
     {

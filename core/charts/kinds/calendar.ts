@@ -83,6 +83,7 @@ export const calendar: ChartKind = {
   name: 'calendar',
   label: 'Calendar',
   part: 'month',
+  shows: ['spread', 'change'],
   takes: ['across', 'height'],
   options: [{ kind: 'number', name: 'lines', label: 'Lines (0: as suits)', min: 0, max: 12, step: 1, unit: '', initial: 0 }],
   suits: ({ data, categories }) => {

@@ -97,6 +97,7 @@ export const dots: ChartKind = {
   name: 'dots',
   label: 'Dots',
   part: 'row',
+  shows: ['order', 'spread'],
   takes: ['across', 'height', 'series'],
   options: [],
   suits: ({ series, categories, time }) => {

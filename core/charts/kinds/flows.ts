@@ -136,6 +136,7 @@ export const flows: ChartKind = {
   name: 'flows',
   label: 'Flows between two sides',
   part: 'ribbon',
+  shows: ['link', 'share'],
   takes: ['across', 'height', 'series'],
   options: [],
   suits: ({ series, categories, adds, negative, time }) => {

@@ -98,6 +98,7 @@ export const halfRing: ChartKind = {
   name: 'half-ring',
   label: 'Half ring',
   part: 'part',
+  shows: ['share'],
   takes: ['across', 'height'],
   options: [
     { kind: 'number', name: 'whole', label: 'The whole is (0: the sum of all)', min: 0, max: 1e12, step: 1, unit: '', initial: 0 },

@@ -75,6 +75,7 @@ export const heat: ChartKind = {
   name: 'heat',
   label: 'Heat grid',
   part: 'row',
+  shows: ['spread', 'change'],
   takes: ['across', 'height', 'series'],
   options: [],
   suits: ({ series, categories }) => {

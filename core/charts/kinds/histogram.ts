@@ -61,6 +61,7 @@ export const histogram: ChartKind = {
   name: 'histogram',
   label: 'Histogram',
   part: 'step',
+  shows: ['spread'],
   takes: ['height'],
   options: [
     { kind: 'number', name: 'steps', label: 'About so many steps (0: by the rows)', min: 0, max: 100, step: 1, unit: '', initial: 0 },

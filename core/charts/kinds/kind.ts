@@ -7,12 +7,18 @@ import type { Suit, TableShape } from '../shape-of-data'
 /** The columns that a chart takes from its table, by what they do in it. */
 export type ChartColumn = 'across' | 'height' | 'series' | 'along' | 'size'
 
+/** What a chart can be to show: that is asked for by it where a kind is chosen. */
+export const chartPurposes = ['change', 'order', 'share', 'spread', 'link'] as const
+export type ChartPurpose = (typeof chartPurposes)[number]
+
 /** A kind of charts, one file each. */
 export interface ChartKind {
   name: string
   label: string
   /** What one of its parts is called, as in “bar by bar”. */
   part: string
+  /** What it shows well, the best first. */
+  shows: readonly ChartPurpose[]
   /** The columns that it draws. */
   takes: readonly ChartColumn[]
   /**

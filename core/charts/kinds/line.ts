@@ -149,6 +149,7 @@ export const line: ChartKind = {
   name: 'line',
   label: 'Lines',
   part: 'point',
+  shows: ['change'],
   takes: ['across', 'height', 'series'],
   options: [
     { kind: 'boolean', name: 'smooth', label: 'Smooth', initial: false },

@@ -55,13 +55,14 @@ export const lyingBar: ChartKind = {
   name: 'lying-bar',
   label: 'Bars',
   part: 'bar',
+  shows: ['order'],
   takes: ['across', 'height', 'series'],
   options: [],
   suits: ({ categories, series, time, negative }) => {
     if (time && categories > 2) return { score: 0.25, why: 'Bars under each other; time is read better from left to right.' }
     if (categories > 40)
       return { score: 0.4, why: `${categories} bars.`, warning: `${categories} bars cannot all be named. Show the largest and the rest.` }
-    const base = series > 3 ? 0.35 : series > 1 ? 0.6 : 0.8
+    const base = series > 3 ? 0.35 : series > 1 ? 0.6 : 0.76
     return {
       score: base + (categories > 6 ? 0.12 : 0),
       why: negative

@@ -143,6 +143,7 @@ export const multiples: ChartKind = {
   name: 'multiples',
   label: 'Small multiples',
   part: 'panel',
+  shows: ['change'],
   takes: ['across', 'height', 'series'],
   options: [
     {

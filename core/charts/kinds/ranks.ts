@@ -135,6 +135,7 @@ export const ranks: ChartKind = {
   name: 'ranks',
   label: 'Ranks over time',
   part: 'line',
+  shows: ['order', 'change'],
   takes: ['across', 'height', 'series'],
   options: [{ kind: 'number', name: 'top', label: 'At most this many', min: 2, max: 60, step: 1, unit: '', initial: 12 }],
   suits: ({ series, categories, time, crossings }) => {

@@ -133,6 +133,7 @@ export const ring: ChartKind = {
   name: 'ring',
   label: 'Ring',
   part: 'part',
+  shows: ['share'],
   takes: ['across', 'height'],
   options: [
     { kind: 'number', name: 'hole', label: 'Open in the middle', min: 0, max: 0.9, step: 0.01, unit: '', initial: 0.64 },

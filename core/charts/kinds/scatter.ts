@@ -208,6 +208,7 @@ export const scatter: ChartKind = {
   name: 'scatter',
   label: 'Scatter',
   part: 'dot',
+  shows: ['link', 'spread'],
   takes: ['across', 'height', 'along', 'size', 'series'],
   options: [
     { kind: 'boolean', name: 'trend', label: 'With the line nearest to all', initial: true },

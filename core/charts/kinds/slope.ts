@@ -83,6 +83,7 @@ export const slope: ChartKind = {
   name: 'slope',
   label: 'First against last',
   part: 'line',
+  shows: ['change', 'order'],
   takes: ['across', 'height', 'series'],
   options: [],
   suits: ({ series, categories, time }) => {

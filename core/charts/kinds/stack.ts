@@ -108,6 +108,7 @@ export const stack: ChartKind = {
   name: 'stack',
   label: 'Stacked columns',
   part: 'column',
+  shows: ['share', 'change'],
   takes: ['across', 'height', 'series'],
   options: [{ kind: 'boolean', name: 'share', label: 'As shares of 100 %', initial: false }],
   suits: ({ series, categories, adds, negative }) => {

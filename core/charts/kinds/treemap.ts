@@ -85,6 +85,7 @@ export const treemap: ChartKind = {
   name: 'treemap',
   label: 'Treemap',
   part: 'field',
+  shows: ['share'],
   takes: ['across', 'height', 'series'],
   options: [],
   suits: ({ categories, series, adds, negative, time }) => {

@@ -55,6 +55,7 @@ export const waffle: ChartKind = {
   name: 'waffle',
   label: 'A hundred fields',
   part: 'part',
+  shows: ['share'],
   takes: ['across', 'height'],
   options: [],
   suits: ({ categories, series, adds, negative, time }) => {

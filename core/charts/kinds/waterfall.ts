@@ -80,6 +80,7 @@ export const waterfall: ChartKind = {
   name: 'waterfall',
   label: 'Waterfall',
   part: 'step',
+  shows: ['change', 'share'],
   takes: ['across', 'height'],
   options: [
     { kind: 'boolean', name: 'begins', label: 'The first is a total', initial: false },

@@ -1,0 +1,373 @@
+<script setup lang="ts">
+import { chartPurposes, type ChartPurpose } from '#core/charts'
+import { rowCount } from '#core/data'
+
+/** How a table can be drawn: every kind with the table's own rows, best first, and why; what is chosen goes onto a slide. */
+const props = defineProps<{ table: string; canEdit: boolean }>()
+const tables = useTables()
+const data = computed(() => tables.table(props.table))
+const {
+  spec,
+  show,
+  chosen,
+  taken,
+  question,
+  offers,
+  lacking,
+  current,
+  facts,
+  columns,
+  choicesFor,
+  leftOut,
+  headline,
+  draw,
+  bringIn,
+  swap,
+  take,
+} = useChartChoice(() => data.value)
+
+/** Drawings are laid out for a room in which their words can be read once they are small. */
+const tile = { width: 588, height: 330 }
+const large = { width: 860, height: 480 }
+const purposes: Readonly<Record<ChartPurpose, string>> = {
+  change: 'change',
+  order: 'order',
+  share: 'share',
+  spread: 'spread',
+  link: 'link between two',
+}
+const aggregates = { sum: 'sum of', mean: 'mean of', least: 'least of', most: 'most of', count: 'count of rows' }
+const words = ref('')
+const grid = useTemplateRef('grid')
+/** The arrows walk the drawings. */
+function walk(event: KeyboardEvent) {
+  const tiles = [...(grid.value?.querySelectorAll<HTMLElement>('.tile') ?? [])]
+  const at = tiles.indexOf(document.activeElement as HTMLElement)
+  if (at < 0) return
+  const across = getComputedStyle(grid.value!).gridTemplateColumns.split(' ').length
+  const by = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: across, ArrowUp: -across }[event.key]
+  if (!by) return
+  event.preventDefault()
+  tiles[Math.max(0, Math.min(tiles.length - 1, at + by))]?.focus()
+}
+
+const decks = ref<{ value: string | null; label: string }[]>([])
+const deck = ref<string | null>(null)
+onMounted(async () => {
+  if (!props.canEdit) return
+  const found = await asking(() => $fetch<{ items: { id: string; title: string }[] }>('/api/decks', { query: { count: 50 } }))
+  decks.value = [
+    { value: null, label: 'a new deck' },
+    ...(found?.items ?? []).map(({ id, title }) => ({ value: id as string | null, label: title })),
+  ]
+})
+const busy = ref(false)
+const toPut = useChartToPut()
+async function put() {
+  if (!current.value || busy.value) return
+  busy.value = true
+  const id = deck.value ?? (await makeDeck({ title: headline.value, purpose: 'talk' }))
+  busy.value = false
+  if (!id) return
+  toPut.value = { deck: id, title: headline.value, chart: current.value.spec }
+  await navigateTo(`/decks/${id}?phase=compose`)
+}
+</script>
+
+<template>
+  <div class="draw">
+    <p v-if="!data" class="quiet wait" role="status">Bringing the table…</p>
+    <p v-else-if="!rowCount(data)" class="wait">The table has no rows to draw.</p>
+    <template v-else-if="spec && columns">
+      <div class="choice">
+        <div class="sentence" role="group" aria-label="What is drawn">
+          <span>Draw</span>
+          <ChoiceField
+            :model-value="spec.aggregate"
+            :items="choicesOf(aggregates)"
+            label="Made by"
+            @update:model-value="next => draw({ aggregate: next })"
+          />
+          <ChoiceField
+            v-if="spec.aggregate !== 'count'"
+            :model-value="columns.height?.name ?? null"
+            :items="choicesFor('height')"
+            label="Amount"
+            placeholder="no numbers"
+            @update:model-value="next => draw({ height: next, beside: [] })"
+          />
+          <span>by</span>
+          <ChoiceField
+            :model-value="columns.across.name"
+            :items="choicesFor('across')"
+            label="Across"
+            @update:model-value="next => draw({ across: next, ...(next === spec!.series ? { series: null } : {}) })"
+          />
+          <span>for each</span>
+          <ChoiceField
+            :model-value="spec.series ?? null"
+            :items="[{ value: null, label: spec.beside?.length ? `${spec.beside.length + 1} columns` : 'none' }, ...choicesFor('series')]"
+            label="For each"
+            @update:model-value="next => draw({ series: next, beside: [] })"
+          />
+          <UButton v-if="spec.series" size="sm" variant="ghost" icon="i-lucide-arrow-left-right" aria-label="Swap them" @click="swap" />
+          <span v-if="leftOut.length" class="out">
+            left out:
+            <UButton v-for="column in leftOut.slice(0, 8)" :key="column.name" variant="bare" class="word" @click="bringIn(column.name)">
+              {{ column.name }}
+            </UButton>
+          </span>
+        </div>
+        <div class="purposes" role="radiogroup" aria-label="To show">
+          <span class="quiet">To show</span>
+          <UButton
+            v-for="purpose in chartPurposes"
+            :key="purpose"
+            variant="bare"
+            class="word"
+            :class="{ here: show === purpose }"
+            role="radio"
+            :aria-checked="show === purpose"
+            @click="show = show === purpose ? null : purpose"
+          >
+            {{ purposes[purpose] }}
+          </UButton>
+        </div>
+        <p v-if="question" class="question" role="alert">{{ question }}</p>
+        <div v-else ref="grid" class="tiles" @keydown="walk">
+          <UButton
+            v-for="offer in offers"
+            :key="offer.kind.name"
+            variant="bare"
+            class="tile"
+            :class="{ here: offer === current, warns: offer.suit.warning }"
+            :aria-pressed="offer === current"
+            @click="chosen = offer.kind.name"
+          >
+            <span class="picture"><ChartDrawing :spec="offer.spec" :table="data" v-bind="tile" /></span>
+            <b>{{ offer.kind.label }}</b>
+            <span :class="offer.suit.warning ? 'warning' : 'why'">{{ offer.suit.warning ?? offer.suit.why }}</span>
+          </UButton>
+          <div v-if="lacking.length" class="lacking">
+            <b>{{ lacking.length === 1 ? 'One more kind' : `${numberWords(lacking.length)} more kinds` }}</b>
+            <span v-for="offer in lacking" :key="offer.kind.name">{{ offer.kind.label }}: needs {{ offer.suit.lacks }}.</span>
+          </div>
+        </div>
+      </div>
+      <aside v-if="current" class="panel" aria-label="The drawing that is chosen">
+        <h3>{{ current.kind.label }}</h3>
+        <div class="picture large">
+          <ChartDrawing :spec="current.spec" :table="data" v-bind="large" @drawn="({ description }) => (words = description)" />
+        </div>
+        <p>
+          <b>Why this one.</b>
+          {{ current.suit.why }}
+        </p>
+        <p v-if="current.suit.warning" class="warning">{{ current.suit.warning }}</p>
+        <p class="quiet">In words: {{ words }}</p>
+        <template v-if="facts.length">
+          <h4>
+            What the table holds
+            <span class="quiet">computed from its rows</span>
+          </h4>
+          <ul class="facts">
+            <li v-for="fact in facts" :key="fact.words" :class="{ taken: taken?.words === fact.words }">
+              <span>{{ fact.words }}</span>
+              <UButton size="sm" :aria-pressed="taken?.words === fact.words" :aria-label="`Take: ${fact.words}`" @click="take(fact)">
+                {{ taken?.words === fact.words ? 'Taken' : 'Take' }}
+              </UButton>
+            </li>
+          </ul>
+        </template>
+        <div v-if="canEdit" class="foot">
+          <p class="quiet">Its headline: “{{ headline }}”</p>
+          <label>
+            On a new slide of
+            <ChoiceField v-model="deck" :items="decks" label="Deck" />
+          </label>
+          <UButton color="primary" variant="solid" :disabled="busy" @click="put">Put it there</UButton>
+        </div>
+      </aside>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.draw {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 330px;
+  gap: 18px;
+  flex: 1;
+  min-height: 0;
+}
+.wait {
+  grid-column: 1 / -1;
+  margin: auto;
+}
+.choice {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  min-height: 0;
+}
+.sentence {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 8px;
+  font-size: 15px;
+}
+.out {
+  display: inline-flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  font-size: 13px;
+  color: var(--second);
+}
+.purposes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px;
+  font-size: 13px;
+}
+.word {
+  padding: 2px 0;
+  color: var(--act);
+  font-size: 13px;
+  border-bottom: 1px solid color-mix(in srgb, var(--act) 35%, transparent);
+  border-radius: 0;
+}
+.word.here {
+  color: var(--ink);
+  font-weight: 700;
+  border-bottom: 2px solid var(--act);
+}
+.tiles {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(208px, 1fr));
+  gap: 16px 14px;
+  align-content: start;
+  overflow-y: auto;
+  min-height: 0;
+  padding: 3px 4px 20px 3px;
+}
+.tile {
+  display: flex;
+  flex-direction: column;
+  align-items: stretch;
+  justify-content: flex-start;
+  gap: 2px;
+  text-align: left;
+  font-size: 13px;
+  white-space: normal;
+  border-radius: 10px;
+}
+.picture {
+  display: block;
+  padding: 6px;
+  margin-bottom: 4px;
+  background: var(--panel);
+  border: 1px solid var(--line);
+  border-radius: 8px;
+}
+.tile.here .picture {
+  outline: 2px solid var(--act);
+  outline-offset: 1px;
+}
+.tile.warns .picture {
+  border-color: var(--wrong);
+}
+.why {
+  color: var(--second);
+}
+.warning {
+  color: var(--wrong);
+}
+.lacking {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  padding: 12px 14px;
+  font-size: 12px;
+  color: var(--second);
+  border: 1px dashed var(--line);
+  border-radius: 8px;
+}
+.lacking b {
+  font-size: 13px;
+  color: var(--ink);
+}
+.panel {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  overflow-y: auto;
+  min-height: 0;
+  padding: 2px 4px 0;
+}
+.panel p,
+.panel h3,
+.panel h4 {
+  margin: 0;
+}
+.panel h3 {
+  font-size: 17px;
+}
+.panel h4 {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  font-size: 14px;
+}
+.panel h4 span {
+  font-weight: 400;
+  font-size: 12px;
+}
+.large {
+  margin: 0;
+}
+.facts {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.facts li {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 10px;
+  padding: 6px 8px;
+  border-top: 1px solid var(--line);
+  font-size: 13px;
+}
+.facts li.taken {
+  background: var(--act-wash);
+}
+.foot {
+  position: sticky;
+  bottom: 0;
+  margin-top: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding: 10px 0 12px;
+  background: var(--ground);
+}
+.foot label {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-size: 13px;
+  white-space: nowrap;
+}
+.question {
+  padding: 12px 14px;
+  background: var(--now-wash);
+  border-radius: 8px;
+}
+@media (max-width: 1150px) {
+  .draw {
+    grid-template-columns: minmax(0, 1fr) 280px;
+  }
+}
+</style>

@@ -1,0 +1,106 @@
+import { columnNamed, type Column, type DataTable } from '../data'
+import type { ChartSpec } from '../model'
+import { chartKinds, newChart } from './catalogue'
+import type { ChartKind, ChartPurpose } from './kinds/kind'
+import { shapeOfData, type Suit } from './shape-of-data'
+
+/** A kind offered for a table: how it would be drawn, how well it suits, and why. */
+export interface Offer {
+  kind: ChartKind
+  spec: ChartSpec
+  suit: Suit
+}
+
+/** So many series are told apart at most, where nobody chose them. */
+const mostSeries = 24
+/** How much what a kind shows weighs against how well it suits. */
+const asked = 0.5
+
+const distinct = (column: Column) => new Set(column.values).size
+
+/** Whether a column of numbers counts years, so that it is what others are drawn along. */
+const isYears = (column: Column) =>
+  column.type === 'number' &&
+  column.values.length > 0 &&
+  column.values.every(value => typeof value === 'number' && Number.isInteger(value) && value > 1500 && value < 2200)
+
+/**
+ * The chart of a table that begins a choice: along its time, else its first category; of its first amount; for each of another category
+ * where that is what makes its rows differ. What rose most, or is the most, is highlighted.
+ */
+export function proposedChart(table: DataTable): ChartSpec {
+  const plain = newChart(table.id)
+  const open = table.columns.filter(column => !column.open)
+  const isCode = ({ kind }: Column) => kind === 'code' || kind === 'text'
+  const groups = open.filter(column => column.type !== 'number')
+  const time = groups.find(column => column.type === 'date') ?? open.find(isYears)
+  const words = groups.filter(column => column.type === 'text').sort((a, b) => Number(isCode(a)) - Number(isCode(b)))
+  // A time that is another one in each row beside names says when, not along what.
+  const isAlong = time && (distinct(time) > 1 || !words.length) && !(words[0] && distinct(words[0]) === words[0].values.length)
+  const across = isAlong ? time : (words[0] ?? time ?? table.columns[0]!)
+  const height = open.find(column => column.type === 'number' && column !== across && column.kind !== 'code') ?? null
+  const repeats = distinct(across) < across.values.length
+  const series = repeats ? words.find(column => column !== across && distinct(column) > 1 && distinct(column) <= mostSeries) : undefined
+  return {
+    ...plain,
+    across: across.name,
+    height: height?.name ?? null,
+    aggregate: !height ? 'count' : height.kind === 'percent' || height.kind === 'duration' ? 'mean' : 'sum',
+    series: series?.name ?? null,
+    ...(series ? (across === time ? { rule: 'rise' as const } : {}) : { rule: 'most' as const }),
+  }
+}
+
+/**
+ * The kinds that can draw a chart's columns, best first: those that show what is asked for, then by how well they suit; what would mislead
+ * last, and what lacks a column apart.
+ */
+export function offersFor(
+  spec: ChartSpec,
+  table: DataTable,
+  show: ChartPurpose | null,
+  language = 'en',
+): { offers: Offer[]; lacking: Offer[] } {
+  const shape = shapeOfData(spec, table, language)
+  const all = chartKinds.flatMap((kind): Offer[] => {
+    const suit = kind.suits?.(shape)
+    const { options: _, ...rest } = spec
+    return suit ? [{ kind, suit, spec: { ...rest, kind: kind.name } }] : []
+  })
+  const weight = ({ kind, suit }: Offer) => {
+    const at = show === null ? -1 : kind.shows.indexOf(show)
+    return suit.score + (at < 0 ? 0 : asked / (1 + at * 0.4)) - (suit.warning ? 10 : 0)
+  }
+  return {
+    offers: all.filter(({ suit }) => !suit.lacks).sort((a, b) => weight(b) - weight(a)),
+    lacking: all.filter(({ suit }) => suit.lacks),
+  }
+}
+
+/** A chart whose categories and series have changed places. */
+export function swapped(spec: ChartSpec, table: DataTable): ChartSpec {
+  const { series, across } = spec
+  return series && columnNamed(table, series) ? { ...spec, across: series, series: across } : spec
+}
+
+/** The chart that suits a table best, of those that do not mislead. */
+export function bestChart(table: DataTable, language = 'en'): ChartSpec {
+  const spec = proposedChart(table)
+  return offersFor(spec, table, null, language).offers[0]?.spec ?? spec
+}
+
+/** A chart that is given another table: its look stays, and its columns are chosen anew; where it had none, the kind is too. */
+export function redrawn(before: ChartSpec | undefined, table: DataTable, language = 'en'): ChartSpec {
+  if (!before?.table) return bestChart(table, language)
+  const { kind, format, labels, total, color, highlightColor, options } = before
+  const look = {
+    kind,
+    format,
+    labels,
+    total,
+    ...(color ? { color } : {}),
+    ...(highlightColor ? { highlightColor } : {}),
+    ...(options ? { options } : {}),
+  }
+  return { ...proposedChart(table), ...look }
+}
