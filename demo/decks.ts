@@ -44,9 +44,10 @@ One promise: nobody waits in the rain
   work.chart(4, 'demo-punctuality', {
     across: 'route',
     height: 'on time',
+    kind: 'lying-bar',
     order: 'falling',
     format: { decimals: 1, scale: 'percent', prefix: '', suffix: '' },
-    color: { role: 'accent3' },
+    rule: 'most',
   })
   work.layout(5, 'statement')
   work.cue(0, 0, 'title', 'enter', 'rise', { duration: 0.8 })
@@ -94,9 +95,9 @@ Thank you for crossing with us`,
   })
   work.brand(logo)
   work.layout(1, 'chart')
-  work.chart(1, 'demo-crossings', { across: 'season', height: 'passengers', highlighted: ['2031'] })
+  work.chart(1, 'demo-crossings', { across: 'season', height: 'passengers', rule: 'most' })
   work.layout(3, 'chart')
-  work.chart(3, 'demo-crossings', { across: 'route', height: 'passengers', order: 'falling', color: { role: 'accent3' } })
+  work.chart(3, 'demo-crossings', { kind: 'line', across: 'season', series: 'route', height: 'passengers', rule: 'rise' })
   work.layout(4, 'picture-full')
   work.picture(4, pictures[1]!, 'The light at the end of the quay, at dusk')
   work.cue(0, 0, 'title', 'enter', 'fade', { duration: 0.9, parts: { by: 'letter', stagger: 0.03 } })
@@ -138,8 +139,10 @@ Take your umbrella: the covered hall opens in May`,
   work.chart(1, 'demo-sailings', {
     across: 'route',
     height: 'sailings',
-    color: { role: 'accent1' },
+    kind: 'ring',
+    rule: 'most',
     format: { decimals: 0, scale: 'none', prefix: '', suffix: '' },
+    options: { says: 'both' },
   })
   work.layout(2, 'picture')
   work.picture(2, pictures[2]!, 'The shore of Low Sands at noon')

@@ -30,7 +30,7 @@ export function crossings(): DataTable {
     id: 'demo-crossings',
     name: 'crossings.csv',
     columns: [
-      { name: 'season', type: 'text', values: rows.map(row => row.season) },
+      { name: 'season', type: 'date', grain: 'year', values: rows.map(row => row.season) },
       { name: 'month', type: 'text', values: rows.map(row => row.month) },
       { name: 'route', type: 'text', values: rows.map(row => row.route) },
       { name: 'passengers', type: 'number', values: rows.map(row => row.passengers) },

@@ -60,7 +60,7 @@ export function ticksOf([low, high]: readonly [number, number], most = mostSteps
   for (const size of [...stepSizes, ...stepSizes.map(step => step * 10)]) {
     const step = size * power
     const [from, to] = [Math.floor(low / step + 1e-9), Math.ceil(high / step - 1e-9)]
-    if (to - from <= most) return Array.from({ length: to - from + 1 }, (_, index) => Number(((from + index) * step).toPrecision(12)))
+    if (to - from <= most) return Array.from({ length: to - from + 1 }, (_, index) => Number(((from + index) * step).toPrecision(15)))
   }
   return [low, high]
 }
