@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { drop, enter, goPhase, newDeck, saved, signedIn } from './support/people'
+import { choose } from './support/choose'
 import { stage } from './support/stage'
 
 const messy = [
@@ -134,4 +135,61 @@ test('bad files get one sentence, and a viewer changes nothing', async ({ page, 
   expect((await viewer.request.delete('/api/data/demo-boardings')).status()).toBe(403)
   expect((await viewer.request.get('/api/data/none')).status()).toBe(404)
   await elsewhere.close()
+})
+
+test('a table is drawn in every kind that suits it, a fact becomes a headline, and what is chosen goes onto a slide', async ({ page }) => {
+  await signedIn(page)
+  await page.goto('/data')
+  const years = [2028, 2029, 2030, 2031].flatMap((year, at) => [`${year};Quill;${60 + at * 12}`, `${year};Astrel;${70 - at * 2}`])
+  await bring(page, 'crossings drawn.csv', ['season;route;passengers', ...years].join('\n'))
+  await page.getByRole('radio', { name: 'Draw it' }).click()
+  const tiles = page.locator('.tile')
+  await expect(tiles.first()).toContainText('Lines')
+  await expect(tiles.first().locator('.chart-line')).toHaveCount(2)
+
+  // Another question orders them anew; a column that is taken out leaves one line.
+  await page.getByRole('group', { name: 'To show' }).getByRole('button', { name: 'share' }).click()
+  await expect(tiles.first()).toContainText(/Stacked columns|Areas/)
+  await page.getByRole('group', { name: 'To show' }).getByRole('button', { name: 'share' }).click()
+  await choose(page.getByLabel('For each'), 'none')
+  await expect(page.locator('.tile', { hasText: 'Lines' }).locator('.chart-point')).toHaveCount(4)
+  await page.getByRole('button', { name: 'route', exact: true }).click()
+  await expect(tiles.first().locator('.chart-line')).toHaveCount(2)
+
+  const panel = page.getByRole('complementary', { name: 'The drawing that is chosen' })
+  await panel.getByRole('button', { name: 'Take: Quill passed Astrel in 2029.' }).click()
+  await expect(panel).toContainText('Its headline: “Quill passed Astrel in 2029”')
+  await tiles.first().press('ArrowRight')
+  await expect(tiles.nth(1)).toBeFocused()
+  await page.locator('.tile', { hasText: 'First against last' }).click()
+  await panel.getByRole('button', { name: 'Put it there' }).click()
+  await expect(stage(page)).toContainText('Quill passed Astrel in 2029')
+  await expect(stage(page).locator('.chart-line')).toHaveCount(2)
+  await saved(page)
+  await page.reload()
+  await expect(stage(page).locator('.chart-line')).toHaveCount(2)
+})
+
+test('a chart of several series is changed in Compose: kind, columns and what is highlighted', async ({ page }) => {
+  await signedIn(page)
+  await newDeck(page, 'Several lines', 'Talk')
+  await goPhase(page, 'Compose')
+  await page.getByRole('toolbar', { name: 'Add' }).getByRole('button', { name: 'Chart', exact: true }).click()
+  const rows = [2030, 2031].flatMap((year, at) => [
+    `${year},Quill,${10 + at * 9}`,
+    `${year},Astrel,${14 + at}`,
+    `${year},Low Sands,${5 - at}`,
+  ])
+  const table = ['season,route,boats', ...rows].join('\n')
+  await drop(page, '[data-hit][aria-label^="Chart"]', { name: 'boats.csv', type: 'text/csv', bytes: Buffer.from(table) })
+  await choose(page.getByLabel('Kind of chart'), 'Stacked columns')
+  await expect(stage(page).locator('.chart-bar')).toHaveCount(6)
+  await choose(page.getByLabel('Kind of chart'), 'First against last')
+  await expect(stage(page).locator('.chart-line')).toHaveCount(3)
+  await choose(page.getByLabel('Highlighted by itself'), 'what fell most')
+  await expect(stage(page).locator('.chart-label', { hasText: /^Low Sands\s+5$/ })).toHaveAttribute('font-weight', '700')
+  await choose(page.getByLabel('For each'), 'none')
+  await choose(page.getByLabel('Kind of chart'), 'Ring')
+  await expect(stage(page).locator('.chart-arc')).toHaveCount(2)
+  await expect(stage(page).locator('.chart-label[data-kind=total]')).toHaveText('67')
 })

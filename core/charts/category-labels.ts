@@ -36,12 +36,13 @@ function wrapped(name: string, width: number, measure: (text: string) => number)
   return lines.length <= 2 && lines.every(line => measure(line) <= width) ? lines : null
 }
 
-/** Chooses between one line, two lines, a slant, and showing every n-th name, for names `step` px apart. */
+/** Chooses between one line, two lines, a slant where that is wanted, and showing every n-th name, for names `step` px apart. */
 export function settleCategories(
   names: readonly string[],
   step: number,
   room: ChartRoom,
   font: { size: number; weight: number },
+  slant = true,
 ): CategorySetting {
   const measure = measureWith(room.measurer, room.fonts.body, font)
   const gap = font.size * 0.5
@@ -55,7 +56,7 @@ export function settleCategories(
   const longest = names.reduce((wide, name) => Math.max(wide, measure(name)), 0)
   // Slanted lines clear each other when their distance across the slant is a line's height.
   const every = Math.max(1, Math.ceil((line * Math.SQRT2) / step))
-  if (every === 1) {
+  if (every === 1 && slant) {
     const width = Math.min(longest, most * Math.SQRT2 - line)
     return { angle: -45, height: (width + line) / Math.SQRT2 + 4, every, lines: name => [shorten(name, width, measure)] }
   }

@@ -216,8 +216,11 @@ const outliers: Maker = setting => {
 
 const makers: readonly Maker[] = [growth, crossings, streaks, records, extremes, shares, outliers]
 
-/** What the rows of a chart hold, most surprising first; computed, and never more than is true. */
+/** What the rows of a chart hold, most surprising first, and of each sort one before all others; computed, and never more than is true. */
 export function factsOf(spec: ChartSpec, table: DataTable, room: Pick<ChartRoom, 'language' | 'fonts' | 'measurer'>): Fact[] {
   const setting = settingOf(spec, table, { ...room, width: 1600, height: 800, textSize: 28 })
-  return makers.flatMap(make => make(setting)).sort((a, b) => b.weight - a.weight)
+  const all = makers.flatMap(make => make(setting)).sort((a, b) => b.weight - a.weight)
+  // One of each kind comes first, then what else there is of them.
+  const isFirst = (fact: Fact, at: number) => all.findIndex(({ name }) => name === fact.name) === at
+  return [...all.filter(isFirst), ...all.filter((fact, at) => !isFirst(fact, at))]
 }

@@ -103,7 +103,7 @@ export function settingOf(spec: ChartSpec, table: DataTable, room: ChartRoom): S
   )
   const data = { ...raw, values: raw.values.map(list => list.map(small)) }
   const among = data.values.flat().filter(value => value !== null)
-  const format = formatOf(spec, data)
+  const format = formatOf(spec, data, among)
   const ratio = (Math.min(ratios.most, Math.max(ratios.least, Math.min(room.width, room.height) / usualSide)) * room.textSize) / usualText
   const size = (role: WordRole) => Math.max((roles[role].least * room.textSize) / usualText, roles[role].size * ratio)
   const highlighted = highlightedOf(spec, data)
@@ -139,8 +139,16 @@ export function settingOf(spec: ChartSpec, table: DataTable, room: ChartRoom): S
   }
 }
 
+/** Money has its cents where all of it is small, and none where what matters stands before them. */
+function centsOf({ scale }: ChartSpec['format'], among: readonly number[]): number | null {
+  if ((scale === 'auto' ? scaleFor(among) : scale) !== 'none') return null
+  return among.some(value => Math.abs(value) >= 1000) || among.every(value => Number.isInteger(value)) ? 0 : 2
+}
+
 /** How the chart writes its numbers: shares in hundredths, and money with its sign, where nobody chose otherwise. */
-function formatOf({ format, aggregate }: ChartSpec, { amount }: Gathered): ChartSpec['format'] {
+function formatOf({ format: asked, aggregate }: ChartSpec, { amount }: Gathered, among: readonly number[]): ChartSpec['format'] {
+  const format =
+    amount?.kind === 'money' && aggregate !== 'count' && asked.decimals === null ? { ...asked, decimals: centsOf(asked, among) } : asked
   if (!amount || aggregate === 'count') return format
   if (amount.kind === 'percent' && format.scale === 'auto') return { ...format, scale: 'percent' }
   if (amount.kind === 'money' && amount.unit && !format.prefix && !format.suffix)

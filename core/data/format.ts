@@ -12,10 +12,12 @@ export function scaleFor(values: readonly number[]): 'none' | 'thousands' | 'mil
   return middle >= 1e6 ? 'millions' : middle >= 1e4 ? 'thousands' : 'none'
 }
 
-/** Decimals that some scaled amounts need to be told apart: none where all are whole, or long enough without. */
+/** Decimals that some scaled amounts need to be told apart: none where all are whole, or long enough without; two of small ones at most. */
 function decimalsFor(scaled: readonly number[], isScaled: boolean): number {
   const whole = scaled.every(value => Math.abs(value - Math.round(value)) < 1e-9)
-  return whole || (isScaled && scaled.some(value => Math.abs(value) >= 100)) ? 0 : 1
+  if (whole || (isScaled && scaled.some(value => Math.abs(value) >= 100))) return 0
+  const small = scaled.every(value => Math.abs(value) < 10)
+  return small && new Set(scaled.map(value => value.toFixed(1))).size < new Set(scaled.map(value => value.toFixed(2))).size ? 2 : 1
 }
 
 const formatters = new Map<string, Intl.NumberFormat>()
@@ -48,5 +50,8 @@ export function formatNumber(
     )
   const gap = scale === 'percent' ? ' ' : ''
   const suffix = format.suffix && !/^[\s%°]/.test(format.suffix) ? ` ${format.suffix}` : format.suffix
-  return `${format.prefix}${formatter.format(value / divisor)}${gap}${mark}${suffix}`
+  const written = formatter.format(value / divisor)
+  // A sign stands before what stands before the number.
+  const sign = written.startsWith('-') ? '-' : ''
+  return `${sign}${format.prefix}${written.slice(sign.length)}${gap}${mark}${suffix}`
 }

@@ -3,6 +3,7 @@ export const views = [
   '/',
   '/media',
   '/data?table=demo-boardings',
+  '/data?table=demo-by-year&view=draw',
   '/screens',
   '/people',
   '/account',

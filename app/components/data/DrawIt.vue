@@ -96,29 +96,33 @@ async function put() {
             placeholder="no numbers"
             @update:model-value="next => draw({ height: next, beside: [] })"
           />
-          <span>by</span>
-          <ChoiceField
-            :model-value="columns.across.name"
-            :items="choicesFor('across')"
-            label="Across"
-            @update:model-value="next => draw({ across: next, ...(next === spec!.series ? { series: null } : {}) })"
-          />
-          <span>for each</span>
-          <ChoiceField
-            :model-value="spec.series ?? null"
-            :items="[{ value: null, label: spec.beside?.length ? `${spec.beside.length + 1} columns` : 'none' }, ...choicesFor('series')]"
-            label="For each"
-            @update:model-value="next => draw({ series: next, beside: [] })"
-          />
+          <span class="pair">
+            by
+            <ChoiceField
+              :model-value="columns.across.name"
+              :items="choicesFor('across')"
+              label="Across"
+              @update:model-value="next => draw({ across: next, ...(next === spec!.series ? { series: null } : {}) })"
+            />
+          </span>
+          <span class="pair">
+            for each
+            <ChoiceField
+              :model-value="spec.series ?? null"
+              :items="[{ value: null, label: spec.beside?.length ? `${spec.beside.length + 1} columns` : 'none' }, ...choicesFor('series')]"
+              label="For each"
+              @update:model-value="next => draw({ series: next, beside: [] })"
+            />
+          </span>
           <UButton v-if="spec.series" size="sm" variant="ghost" icon="i-lucide-arrow-left-right" aria-label="Swap them" @click="swap" />
           <span v-if="leftOut.length" class="out">
             left out:
-            <UButton v-for="column in leftOut.slice(0, 8)" :key="column.name" variant="bare" class="word" @click="bringIn(column.name)">
+            <UButton v-for="column in leftOut" :key="column.name" variant="bare" class="word" @click="bringIn(column.name)">
               {{ column.name }}
             </UButton>
           </span>
         </div>
-        <div class="purposes" role="radiogroup" aria-label="To show">
+        <div class="purposes" role="group" aria-label="To show">
           <span class="quiet">To show</span>
           <UButton
             v-for="purpose in chartPurposes"
@@ -126,8 +130,7 @@ async function put() {
             variant="bare"
             class="word"
             :class="{ here: show === purpose }"
-            role="radio"
-            :aria-checked="show === purpose"
+            :aria-pressed="show === purpose"
             @click="show = show === purpose ? null : purpose"
           >
             {{ purposes[purpose] }}
@@ -185,7 +188,7 @@ async function put() {
             On a new slide of
             <ChoiceField v-model="deck" :items="decks" label="Deck" />
           </label>
-          <UButton color="primary" variant="solid" :disabled="busy" @click="put">Put it there</UButton>
+          <UButton class="put" color="primary" variant="solid" :disabled="busy" @click="put">Put it there</UButton>
         </div>
       </aside>
     </template>
@@ -217,10 +220,18 @@ async function put() {
   gap: 6px 8px;
   font-size: 15px;
 }
+.pair {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  white-space: nowrap;
+}
 .out {
   display: inline-flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: 2px 8px;
+  max-height: 88px;
+  overflow-y: auto;
   font-size: 13px;
   color: var(--second);
 }
@@ -359,6 +370,9 @@ async function put() {
   gap: 8px;
   font-size: 13px;
   white-space: nowrap;
+}
+.put {
+  align-self: flex-start;
 }
 .question {
   padding: 12px 14px;

@@ -152,12 +152,13 @@ export const box: ChartKind = {
       ],
     },
   ],
-  suits: ({ rows, categories, data }) => {
+  suits: ({ rows, categories, data, series }) => {
     if (!data.amount) return { score: 0, why: '', lacks: 'a column of numbers' }
     const each = rows / Math.max(1, categories)
+    if (series > 1) return { score: 0.15, why: 'How the rows of each group spread, whatever parts them.' }
     if (each < 4) return { score: 0.05, why: 'Too few rows in each group to show how they spread.' }
     return {
-      score: categories > 20 ? 0.3 : 0.64,
+      score: categories > 20 || each < 8 ? 0.3 : 0.64,
       why: `How the ${Math.round(each)} or so rows of each of ${categories} spread; sums hide it.`,
     }
   },

@@ -66,10 +66,13 @@ export const histogram: ChartKind = {
   options: [
     { kind: 'number', name: 'steps', label: 'About so many steps (0: by the rows)', min: 0, max: 100, step: 1, unit: '', initial: 0 },
   ],
-  suits: ({ rows, categories, data }) => {
+  suits: ({ rows, categories, data, series }) => {
     if (!data.amount) return { score: 0, why: '', lacks: 'a column of numbers' }
     if (rows < 12) return { score: 0.08, why: `${rows} rows are too few to show how they spread.` }
-    return { score: rows >= 30 && categories > 20 ? 0.7 : 0.4, why: `Where the ${rows} rows gather, and how far they spread.` }
+    return {
+      score: series > 1 ? 0.2 : rows >= 30 && categories > 20 ? 0.7 : 0.35,
+      why: `Where the ${rows} rows gather, and how far they spread.`,
+    }
   },
   draw(spec, table, room) {
     const plain = { decimals: null, scale: 'none' as const, prefix: '', suffix: '' }

@@ -59,8 +59,12 @@ export function nameLabels({ rows }: ChartRows, plane: Plane, setting: Setting):
     const x = Math.min(Math.max(middle, left + width / 2), Math.max(width / 2, room.width - width / 2))
     const y = namesTop + line * 0.2 + height / 2
     const priority = index === 0 ? rows.length + 1 : index === rows.length - 1 ? rows.length : -index
-    candidates.push({ label: { ...label, x, y }, priority, places: [{ x: x - width / 2, y: y - height / 2, width, height }] })
+    candidates.push({
+      label: { ...label, x, y },
+      priority,
+      places: [{ x: x - width / 2, y: y - height / 2, width: width + line * 0.3, height }],
+    })
   })
-  const { placed } = placeLabels(candidates, { x: 0, y: 0, width: room.width, height: room.height + line })
+  const { placed } = placeLabels(candidates, { x: 0, y: 0, width: room.width + line, height: room.height + line })
   return { labels: [...slanted, ...placed.map(({ label }) => label)], placed }
 }

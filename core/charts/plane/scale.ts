@@ -109,6 +109,8 @@ export function planeOf(setting: Setting, { rows, values, most, least }: ChartRo
         step,
         room,
         font,
+        // What runs in time is read without each of its moments.
+        !wish.points,
       )
   // A slanted name reaches to the left of its mark: the first must not leave the chart.
   const left = names.angle === 0 ? axisWidth : Math.max(axisWidth, names.height - step / 2)
