@@ -144,6 +144,7 @@ test('a table is drawn in every kind that suits it, a fact becomes a headline, a
   await bring(page, 'crossings drawn.csv', ['season;route;passengers', ...years].join('\n'))
   await page.getByRole('radio', { name: 'Draw it' }).click()
   const tiles = page.locator('.tile')
+  const tile = (name: string) => tiles.filter({ has: page.getByText(name, { exact: true }) })
   await expect(tiles.first()).toContainText('Lines')
   await expect(tiles.first().locator('.chart-line')).toHaveCount(2)
 
@@ -152,7 +153,7 @@ test('a table is drawn in every kind that suits it, a fact becomes a headline, a
   await expect(tiles.first()).toContainText(/Stacked columns|Areas/)
   await page.getByRole('group', { name: 'To show' }).getByRole('button', { name: 'share' }).click()
   await choose(page.getByLabel('For each'), 'none')
-  await expect(page.locator('.tile', { hasText: 'Lines' }).locator('.chart-point')).toHaveCount(4)
+  await expect(tile('Lines').locator('.chart-point')).toHaveCount(4)
   await page.getByRole('button', { name: 'route', exact: true }).click()
   await expect(tiles.first().locator('.chart-line')).toHaveCount(2)
 
@@ -161,7 +162,7 @@ test('a table is drawn in every kind that suits it, a fact becomes a headline, a
   await expect(panel).toContainText('Its headline: “Quill passed Astrel in 2029”')
   await tiles.first().press('ArrowRight')
   await expect(tiles.nth(1)).toBeFocused()
-  await page.locator('.tile', { hasText: 'First against last' }).click()
+  await tile('First against last').click()
   await panel.getByRole('button', { name: 'Put it there' }).click()
   await expect(stage(page)).toContainText('Quill passed Astrel in 2029')
   await expect(stage(page).locator('.chart-line')).toHaveCount(2)

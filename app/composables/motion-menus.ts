@@ -1,4 +1,4 @@
-import { drawingOfElement } from '#core/charts'
+import { chartKindNamed, drawingOfElement } from '#core/charts'
 import { addCue, buildOnAdvance } from '#core/edits'
 import { cuesOfElement, paragraphTexts, type Beat, type Cue, type Element } from '#core/model'
 import type { ShownElement } from '#core/resolved'
@@ -78,6 +78,11 @@ export function useMotionMenus(beatHere: () => Beat) {
       { label: 'All of the board', onSelect: () => board.goTo('all', beatHere().id) },
     ],
   ])
+  /** What the parts of a chart are called, as a menu begins with it. */
+  const partsOf = (element: ShownElement) => {
+    const { part } = chartKindNamed((element.kind === 'chart' && element.chart?.kind) || '')
+    return `${part[0]!.toUpperCase()}${part.slice(1)}s`
+  }
   const markCount = (element: ShownElement) =>
     element.kind === 'chart' ? (drawingOfElement(store.current, element, null, stage.host.table, stage.host.measurer)?.parts ?? 0) : 0
   const itemCount = (element: Element) => (element.kind === 'diagram' ? diagramParts(element.text, element.family).length : 0)
@@ -131,7 +136,7 @@ export function useMotionMenus(beatHere: () => Beat) {
       ...inBeats('Line by line', 'paragraph', lineCount(element)),
       ...inBeats('Item by item', 'item', itemCount(element)),
       ...(element.kind === 'table' ? [inBeat('Row by row', 'rise', 'line', 0.3), inBeat('Column by column', 'rise', 'series', 0.3)] : []),
-      ...(markCount(element) > 1 ? [inBeat('Bars one after the other', 'grow', 'mark', 0.15)] : []),
+      ...(markCount(element) > 1 ? [inBeat(`${partsOf(element)} one after the other`, 'grow', 'mark', 0.15)] : []),
     ]
   }
   /** Motion that is taken from one element to others. */

@@ -61,5 +61,5 @@ export const uploadMedia = (file: File, folder = '') =>
   )
 
 /** What a browser's window for choosing files of data offers. */
-export const tableFiles = '.csv,.tsv,.txt,.json,.ndjson,.jsonl,.geojson,text/csv,application/json'
+export const tableFiles = '.csv,.tsv,.txt,.xlsx,.xlsm,.xls,.ods,.json,.ndjson,.jsonl,.geojson,text/csv,application/json'
 export const isTableFile = (file: File) => /\.(csv|tsv|txt|(geo|nd)?jsonl?)$/i.test(file.name) || file.type === 'text/csv'

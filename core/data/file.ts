@@ -1,12 +1,10 @@
-import { failed, type Outcome } from '../values'
+import type { Outcome } from '../values'
 import { csvByteLimit, decodeText, readCsv, readTable } from './csv'
 import { looksLikeJson, rowsOfJson } from './json'
 import type { ReadingChoices, TableReading } from './reading'
 
 /** Reads a file of data by what stands in it: separated text, JSON, lines of JSON, GeoJSON. What cannot be read is one sentence. */
 export function readDataFile(bytes: Uint8Array, name: string, id: string, choices: ReadingChoices = {}): Outcome<TableReading> {
-  if (bytes[0] === 0x50 && bytes[1] === 0x4b)
-    return failed(`“${name}” is a workbook or an archive. Save the sheet that you need as CSV, then upload that.`)
   if (!/\.(?:geo|nd)?jsonl?$/i.test(name) && !(bytes.length <= csvByteLimit && looksLikeJson(decodeText(bytes.subarray(0, 400)))))
     return readCsv(bytes, name, id, choices)
   if (bytes.length > csvByteLimit) return readCsv(bytes, name, id, choices)

@@ -59,8 +59,4 @@ describe('JSON as a table', () => {
     ['no record', '[]', /holds nothing/],
     ['a word', '"Quill"', /holds no list of records/],
   ])('is one sentence for %s', (_, text, words) => expect(sketch(text)).toMatch(words))
-
-  it('is not sought in a workbook, of which it is said what to do', () => {
-    expect(sketch('PK\u0003\u0004…', 'boats.xlsx')).toMatch(/“boats\.xlsx” is a workbook or an archive\. Save the sheet/)
-  })
 })

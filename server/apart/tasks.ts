@@ -5,6 +5,7 @@ import { cleanValue, infoOf, slidesOf, type Deck, type FontFaceFile, type Purpos
 import { failed, type Outcome } from '../../core/values'
 import { inkKey, type InkBook, type Traced, type WordOutlines } from '../../core/drawing'
 import { tablesOf, unpackDeck } from '../../core/formats/deck-file'
+import { isWorkbook, readWorkbook } from '../../core/formats/workbook'
 import { fillDocument } from '../../core/live'
 import { rundown } from '../../core/timing'
 import { coverOf } from '../decks/cover'
@@ -66,7 +67,8 @@ export function reading(input: {
   id: string
   choices: ReadingChoices
 }): Outcome<{ name: string; text: string; reading: ReadingReport }> {
-  const read = readDataFile(input.bytes, input.name, input.id, input.choices)
+  const how = isWorkbook(input.bytes) ? readWorkbook : readDataFile
+  const read = how(input.bytes, input.name, input.id, input.choices)
   if (!read.ok) return read
   const { table, ...report } = read.value
   const parsed = dataTableSchema.safeParse(cleanValue(table))

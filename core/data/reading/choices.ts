@@ -17,6 +17,12 @@ export type ColumnChoice = z.infer<typeof columnChoiceSchema>
 
 /** What a person has decided of how a table is read; what is not there is guessed. It is kept for the versions that follow. */
 export const readingChoicesSchema = z.object({
+  /** The sheet of a workbook, and the cells of it, as B3:F40. */
+  sheet: z.string().min(1).max(200).optional(),
+  range: z
+    .string()
+    .regex(/^[A-Z]{1,3}[1-9]\d{0,6}:[A-Z]{1,3}[1-9]\d{0,6}$/)
+    .optional(),
   /** How many lines stand above the header. */
   above: z.number().int().min(0).max(200).optional(),
   /** How many rows the header has; of two, `second` alone counts with `header: 'second'`. */
