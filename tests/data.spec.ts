@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs'
+import { utils, write } from '@e965/xlsx'
 import { expect, test, type Page } from '@playwright/test'
 import { drop, enter, goPhase, newDeck, saved, signedIn } from './support/people'
 import { choose } from './support/choose'
@@ -193,4 +195,39 @@ test('a chart of several series is changed in Compose: kind, columns and what is
   await choose(page.getByLabel('Kind of chart'), 'Ring')
   await expect(stage(page).locator('.chart-arc')).toHaveCount(2)
   await expect(stage(page).locator('.chart-label[data-kind=total]')).toHaveText('67')
+})
+
+test('a workbook is read by its sheets, and a table leaves as CSV and as a workbook', async ({ page }) => {
+  await signedIn(page)
+  await page.goto('/data')
+  const book = utils.book_new()
+  for (const [name, boats] of [
+    ['2031', 12],
+    ['2030', 9],
+  ] as const)
+    utils.book_append_sheet(
+      book,
+      utils.aoa_to_sheet([
+        ['stop', 'boats'],
+        ['Quill', boats],
+        ['Astrel', 7],
+      ]),
+      name,
+    )
+  const buffer = Buffer.from(write(book, { type: 'array', bookType: 'xlsx' }) as ArrayBuffer)
+  await page.getByTestId('data-files').setInputFiles({ name: 'boats by quay.xlsx', mimeType: 'application/octet-stream', buffer })
+  await expect(cells(page, 1)).toHaveText(['Quill', '12'])
+  await page.getByRole('list', { name: 'What was done to the whole table' }).getByRole('button', { name: 'Read “2030”' }).click()
+  await expect(cells(page, 1)).toHaveText(['Quill', '9'])
+  const saved = async (item: string) => {
+    await page.getByRole('button', { name: 'More for boats by quay' }).click()
+    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: item }).click()])
+    return { name: file.suggestedFilename(), bytes: readFileSync(await file.path()) }
+  }
+  const csv = await saved('Save as CSV')
+  expect([csv.name, csv.bytes.toString('utf8')]).toEqual(['boats by quay.csv', '\ufeffstop,boats\r\nQuill,9\r\nAstrel,7'])
+  const again = await saved('Save as a workbook')
+  await page.getByTestId('data-files').setInputFiles({ name: 'again.xlsx', mimeType: 'application/octet-stream', buffer: again.bytes })
+  await expect(page.getByRole('heading', { name: 'again', exact: true })).toBeVisible()
+  await expect(cells(page, 1)).toHaveText(['Quill', '9'])
 })

@@ -69,26 +69,33 @@ function onKey(event: KeyboardEvent) {
   questions[(at + 1) % questions.length]!.focus()
 }
 onKeys(onKey)
-const menu = computed(() => [
-  [
-    {
-      label: 'Rename',
-      icon: 'i-lucide-pencil',
-      onSelect: () =>
-        afterMenu(() => {
-          naming.value = true
-        }),
+/** A table leaves as it was read, in the version that is looked at. */
+const saveAs = (as: 'csv' | 'xlsx', label: string) => ({
+  label,
+  icon: 'i-lucide-download',
+  to: `/api/data/${id.value}/file?as=${as}&version=${detail.value?.shown.number ?? 1}`,
+  external: true,
+  download: '',
+})
+const menu = computed(() => [[saveAs('csv', 'Save as CSV'), saveAs('xlsx', 'Save as a workbook')], ...(canEdit.value ? [changes] : [])])
+const changes = [
+  {
+    label: 'Rename',
+    icon: 'i-lucide-pencil',
+    onSelect: () =>
+      afterMenu(() => {
+        naming.value = true
+      }),
+  },
+  {
+    label: 'Remove',
+    icon: 'i-lucide-trash-2',
+    color: 'error' as const,
+    onSelect: () => {
+      removing.value = true
     },
-    {
-      label: 'Remove',
-      icon: 'i-lucide-trash-2',
-      color: 'error' as const,
-      onSelect: () => {
-        removing.value = true
-      },
-    },
-  ],
-])
+  },
+]
 </script>
 
 <template>
@@ -130,7 +137,7 @@ const menu = computed(() => [
           <span v-if="busy" role="status" class="quiet">{{ busy }}</span>
           <span v-else-if="lacking" role="alert" class="wrong">{{ lacking }}</span>
           <ViewSwitch class="views" label="What is looked at" :views="views" :value="view" @show="showView" />
-          <UDropdownMenu v-if="canEdit" :items="menu">
+          <UDropdownMenu :items="menu">
             <UButton variant="ghost" icon="i-lucide-ellipsis" :aria-label="`More for ${detail.name}`" />
           </UDropdownMenu>
         </header>

@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto'
 import * as Y from 'yjs'
-import { dataTableSchema, readDataFile, type DataTable, type ReadingChoices, type ReadingReport } from '../../core/data'
+import { dataTableSchema, readDataFile, writeCsv, type DataTable, type ReadingChoices, type ReadingReport } from '../../core/data'
 import { cleanValue, infoOf, slidesOf, type Deck, type FontFaceFile, type Purpose } from '../../core/model'
 import { failed, type Outcome } from '../../core/values'
 import { inkKey, type InkBook, type Traced, type WordOutlines } from '../../core/drawing'
 import { tablesOf, unpackDeck } from '../../core/formats/deck-file'
-import { isWorkbook, readWorkbook } from '../../core/formats/workbook'
+import { isWorkbook, readWorkbook, writeWorkbook } from '../../core/formats/workbook'
 import { fillDocument } from '../../core/live'
 import { rundown } from '../../core/timing'
 import { coverOf } from '../decks/cover'
@@ -78,6 +78,10 @@ export function reading(input: {
   }
   return { ok: true, value: { name: parsed.data.name, text: JSON.stringify(parsed.data), reading: cleanValue(report) as ReadingReport } }
 }
+
+/** A table as a file that leaves the house. */
+export const written = ({ table, as }: { table: DataTable; as: 'csv' | 'xlsx' }): Uint8Array =>
+  as === 'xlsx' ? writeWorkbook(table) : new TextEncoder().encode(writeCsv(table))
 
 interface Played {
   deck: Deck

@@ -1,7 +1,19 @@
+/**
+ * Workbooks (Office Open XML, OpenDocument, older compound files): one sheet read as a table, and a table written as one.
+ *
+ * @example
+ * import { readWorkbook, writeWorkbook } from 'core/formats/workbook'
+ * import { seasons } from 'core/testing'
+ *
+ * const read = readWorkbook(writeWorkbook(seasons), 'seasons.xlsx', 'again')
+ * read.ok && read.value.table.columns.map(({ name }) => name) // → ['season', 'crossings']
+ */
 import { unzipSync } from 'fflate'
 import { read, SSF, utils, type CellObject, type WorkBook, type WorkSheet } from '@e965/xlsx'
 import { readTable, type ReadingChoices, type ReadingNote, type TableReading } from '../../data'
 import { failed, type Outcome } from '../../values'
+
+export { writeWorkbook } from './write'
 
 /** A workbook whose parts come to more than this unpacked is not read, bytes. */
 const unpackedLimit = 400 * 1024 * 1024
