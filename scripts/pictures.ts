@@ -34,13 +34,6 @@ const views: Readonly<Record<string, { url: string; dark?: boolean; before?: (pa
       await tiles.nth(3).click({ modifiers: ['Shift'] })
     },
   },
-  starters: {
-    url: '/decks/demo-briefing',
-    async before(page) {
-      await page.getByRole('button', { name: 'Starters' }).first().click()
-      await page.getByRole('dialog').getByText('Plan with milestones').click()
-    },
-  },
   compose: { url: '/decks/demo-review?phase=compose', before: page => pick(page, 3, 'Chart') },
   text: { url: '/decks/demo-seasons?phase=compose', before: page => pick(page, 5, 'Statement') },
   diagram: {
@@ -93,6 +86,16 @@ const views: Readonly<Record<string, { url: string; dark?: boolean; before?: (pa
     async before(page) {
       await page.getByRole('button', { name: /How takings is read/ }).click()
       await page.getByRole('radiogroup', { name: 'Read takings as' }).waitFor()
+    },
+  },
+  draw: {
+    url: '/data?table=demo-by-year&view=draw',
+    async before(page) {
+      await page.locator('.tile').first().waitFor()
+      await page
+        .getByRole('button', { name: /^Take: / })
+        .first()
+        .click()
     },
   },
   screens: {

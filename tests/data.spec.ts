@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { utils, write } from '@e965/xlsx'
 import { expect, test, type Page } from '@playwright/test'
-import { drop, enter, goPhase, newDeck, saved, signedIn } from './support/people'
+import { drop, enter, goPhase, newDeck, saved, signedIn, slide } from './support/people'
 import { choose } from './support/choose'
 import { stage } from './support/stage'
 
@@ -169,7 +169,9 @@ test('a table is drawn in every kind that suits it, a fact becomes a headline, a
   await expect(stage(page)).toContainText('Quill passed Astrel in 2029')
   await expect(stage(page).locator('.chart-line')).toHaveCount(2)
   await saved(page)
+  // A new deck opens with its title; the chart is on the slide after it.
   await page.reload()
+  await slide(page, 2).click()
   await expect(stage(page).locator('.chart-line')).toHaveCount(2)
 })
 

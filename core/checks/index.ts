@@ -22,6 +22,7 @@ import { empty } from './rules/empty'
 import { glyphs } from './rules/glyphs'
 import { hold } from './rules/hold'
 import { logoClear } from './rules/logo-clear'
+import { misleading } from './rules/misleading'
 import { outside } from './rules/outside'
 import { textSize } from './rules/text-size'
 import { tooQuick } from './rules/too-quick'
@@ -43,6 +44,7 @@ const rules: readonly Rule[] = [
   glyphs,
   logoClear,
   empty,
+  misleading,
   outside,
   circles,
 ]

@@ -95,6 +95,30 @@ describe('what a slide lacks', () => {
     expect(ofChart).toBe('“Crossings” reads a table that is gone. Drop its file on it again.')
   })
 
+  it('is said of a chart whose kind misleads about its rows, and of none that does not', () => {
+    const base = freshDeck()
+    const of = (kind: string) => {
+      const chart = { id: 'c', owner: first(base), kind: 'chart', name: 'Crossings', order: 'a2', chart: { ...newChart('long'), kind } }
+      return applyChanges(base, [put({ ...chart, box: { x: 100, y: 300, width: 900, height: 500, angle: 0 } } as Element)])
+    }
+    const quays = Array.from({ length: 20 }, (_, index) => `quay ${index}`)
+    const long: DataTable = {
+      id: 'long',
+      name: 'long',
+      columns: [
+        { name: 'quay', type: 'text', values: quays },
+        { name: 'boats', type: 'number', values: quays.map((_, index) => index + 3) },
+      ],
+    }
+    const said = (kind: string) =>
+      checkDeck(of(kind), { ...timingContext, table: () => long }).flatMap(({ rule, message }) => (rule === 'misleading' ? [message] : []))
+    expect(said('ring')).toEqual(['“Crossings”, drawn as ring: 20 parts: the small ones cannot be told apart. Show 7 and the rest.'])
+    expect(said('slope')).toEqual([
+      '“Crossings”, drawn as first against last: It needs a column that parts each amount, such as a route. Choose another kind, or that column.',
+    ])
+    expect(said('lying-bar')).toEqual([])
+  })
+
   it('is said of a chart whose table leaves open how it is read', () => {
     const base = freshDeck()
     const chart = { id: 'c', owner: first(base), kind: 'chart', name: 'Crossings', order: 'a2', chart: newChart(seasons.id) }

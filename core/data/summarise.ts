@@ -1,4 +1,5 @@
 import type { ChartSpec } from '../model'
+import { memoByRecords } from '../values'
 import { keyWords, momentPlace } from './moments'
 import { columnNamed, firstAmount, firstCategory, rowCount, type Column, type DataTable } from './table'
 
@@ -97,8 +98,20 @@ function ordered(
   return moments ? indices.sort((a, b) => moments[a]! - moments[b]! || a - b) : indices
 }
 
-/** Gathers a table's rows by a column, parted into series, and makes one number of each group; labels are in a language (BCP 47). */
-export function gathered(table: DataTable, input: Gathering, language = 'en'): Gathered {
+/**
+ * Gathers a table's rows by a column, parted into series, and makes one number of each group; labels are in a language (BCP 47). The same
+ * object for the same table and the same wishes, as long as some others are asked for only.
+ */
+export const gathered = (table: DataTable, input: Gathering, language = 'en'): Gathered =>
+  remembered(table, JSON.stringify(input), language)
+
+const remembered = memoByRecords(
+  (table: DataTable, input: string, language: string) => [table, `${language} ${input}`],
+  (table, input, language) => gather(table, JSON.parse(input) as Gathering, language),
+  { keep: 8 },
+)
+
+function gather(table: DataTable, input: Gathering, language: string): Gathered {
   const category = columnNamed(table, input.by) ?? firstCategory(table)
   const first = columnNamed(table, input.value) ?? firstAmount(table)
   const counting = input.aggregate === 'count' || !first

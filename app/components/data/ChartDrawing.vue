@@ -5,8 +5,8 @@ import { houseTheme } from '#core/layouts'
 import type { ChartSpec } from '#core/model'
 import { drawChartInto } from '#stage/chart-nodes'
 
-/** A chart of a table as it would be drawn, `width` by `height` px of deck space, in the colours of the page. */
-const props = defineProps<{ spec: ChartSpec; table: DataTable; width: number; height: number }>()
+/** A chart of a table as it would be drawn, `width` by `height` px of deck space, in the colours of the page; of at most so many marks. */
+const props = defineProps<{ spec: ChartSpec; table: DataTable; width: number; height: number; most?: number }>()
 const emit = defineEmits<{ drawn: [{ description: string; leftOut: number }] }>()
 const host = useStageHost()
 const color = useColorMode()
@@ -26,10 +26,12 @@ const drawing = computed(() =>
     language: navigator.language,
   }),
 )
+/** Nodes beyond a few thousand stop a page: where that many are not to be seen anyway, it is said how many there would be. */
+const isTooMuch = computed(() => drawing.value.marks.length > (props.most ?? 50_000))
 watch(
   [drawing, theme, svg],
   () => {
-    if (!svg.value) return
+    if (!svg.value || isTooMuch.value) return
     drawChartInto(svg.value, drawing.value, props.spec, theme.value)
     emit('drawn', { description: drawing.value.description, leftOut: drawing.value.leftOut })
   },
@@ -38,10 +40,17 @@ watch(
 </script>
 
 <template>
-  <svg ref="svg" class="drawing" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="drawing.description" />
+  <span v-if="isTooMuch" class="drawing much">{{ numberWords(drawing.marks.length) }} marks are too many to draw in this room.</span>
+  <svg v-else ref="svg" class="drawing" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="drawing.description" />
 </template>
 
 <style scoped>
+.much {
+  aspect-ratio: 16 / 9;
+  padding: 14px;
+  font-size: 13px;
+  color: var(--second);
+}
 .drawing {
   display: block;
   width: 100%;

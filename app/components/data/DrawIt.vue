@@ -147,7 +147,7 @@ async function put() {
             :aria-pressed="offer === current"
             @click="chosen = offer.kind.name"
           >
-            <span class="picture"><ChartDrawing :spec="offer.spec" :table="data" v-bind="tile" /></span>
+            <span class="picture"><ChartDrawing :spec="offer.spec" :table="data" v-bind="tile" :most="3000" /></span>
             <b>{{ offer.kind.label }}</b>
             <span :class="offer.suit.warning ? 'warning' : 'why'">{{ offer.suit.warning ?? offer.suit.why }}</span>
           </UButton>
@@ -160,7 +160,13 @@ async function put() {
       <aside v-if="current" class="panel" aria-label="The drawing that is chosen">
         <h3>{{ current.kind.label }}</h3>
         <div class="picture large">
-          <ChartDrawing :spec="current.spec" :table="data" v-bind="large" @drawn="({ description }) => (words = description)" />
+          <ChartDrawing
+            :spec="current.spec"
+            :table="data"
+            :most="12_000"
+            v-bind="large"
+            @drawn="({ description }) => (words = description)"
+          />
         </div>
         <p>
           <b>Why this one.</b>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { deckTheme, type ChartElement, type ChartSpec } from '#core/model'
-import { chartKindNamed, chartKinds, chosenColumns, columnsFor, drawingOfElement, newChart, type ChartColumn } from '#core/charts'
+import { chartKindNamed, chartKinds, chosenColumns, columnsFor, drawingOfElement, newChart, tonesOf, type ChartColumn } from '#core/charts'
 import { gathered, rowCount, type DataTable } from '#core/data'
 import { setFields } from '#core/edits'
 import { themeSeen, type ShownElement } from '#core/resolved'
@@ -14,6 +14,8 @@ const tables = useTables()
 const spec = computed<ChartSpec>(() => props.element.chart ?? newChart(null))
 const table = computed<DataTable | undefined>(() => (spec.value.table ? tables.table(spec.value.table) : undefined))
 const theme = computed(() => (where.stageId ? themeSeen(store.current, where.stageId) : deckTheme(store.current)))
+/** The colours that the chart has by the theme, where nobody chose others. */
+const tones = computed(() => tonesOf(spec.value, theme.value.palette))
 const kind = computed(() => chartKindNamed(spec.value.kind))
 const columns = computed(() => (table.value ? chosenColumns(spec.value, table.value) : null))
 const drawing = computed(() => drawingOfElement(store.current, props.element, null, host.host.table, host.host.measurer))
@@ -227,7 +229,7 @@ const labels = {
         <span class="label">Colour</span>
         <span class="pair">
           <ColorField
-            :model-value="spec.color ?? { role: 'accent1' }"
+            :model-value="spec.color ?? { hex: tones.of({ name: 'plain' }) }"
             :theme="theme"
             label="Colour of the chart"
             @update:model-value="color => color && set({ color })"
@@ -241,7 +243,7 @@ const labels = {
         <span class="label">Highlighted in</span>
         <span class="pair">
           <ColorField
-            :model-value="spec.highlightColor ?? { role: 'accent1' }"
+            :model-value="spec.highlightColor ?? { hex: tones.of({ name: 'highlighted' }) }"
             :theme="theme"
             label="Colour of what is highlighted"
             @update:model-value="color => color && set({ highlightColor: color })"

@@ -39,6 +39,9 @@ export function trendOf(points: readonly { x: number; y: number }[]): { at(x: nu
 
 const toneOfGroup = (at: number): Tone => ({ name: 'voice', at: Math.max(0, at) })
 
+/** Dots beyond this many say nothing more: of more rows as many are drawn, evenly taken, and it is said. */
+const mostDots = 50_000
+
 /** A row that has both amounts. */
 interface Spot {
   index: number
@@ -75,7 +78,8 @@ function spotsOf(setting: Setting) {
       },
     ]
   })
-  return { up, along, sized, groups, spots }
+  const every = Math.ceil(spots.length / mostDots)
+  return { up, along, sized, groups, all: spots.length, spots: every > 1 ? spots.filter((_, at) => at % every === 0) : spots }
 }
 type Spots = ReturnType<typeof spotsOf>
 
@@ -221,7 +225,7 @@ export const scatter: ChartKind = {
   draw(spec, table, room) {
     const setting = settingOf(spec, table, room)
     const found = spotsOf(setting)
-    const { spots, groups, up, along } = found
+    const { spots, groups, up, along, all } = found
     const key = keyRow(setting, groups.length > 1 ? groups.map((label, at) => ({ key: label, label, tone: toneOfGroup(at) })) : [])
     const plan = planOf(setting, found, key.height)
     const trend = optionOf<boolean>(scatter, spec.options ?? {}, 'trend') ? trendOf(spots) : null
@@ -246,10 +250,10 @@ export const scatter: ChartKind = {
       rules: axes.rules,
       names: [...spots.map(({ label }) => label), ...lines.map(() => 'trend')],
       total: '',
-      leftOut: names.leftOut,
+      leftOut: names.leftOut + all - spots.length,
       description:
         along && up
-          ? `Scatter chart of ${up.name} against ${along.name}, ${spots.length} dots.${says}`
+          ? `Scatter chart of ${up.name} against ${along.name}, ${spots.length} dots${all > spots.length ? ` for ${all} rows` : ''}.${says}`
           : 'Scatter chart without two columns of numbers.',
     })
   },
