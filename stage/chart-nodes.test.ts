@@ -1,7 +1,8 @@
 // @vitest-environment jsdom
 import { beforeEach, describe, expect, it } from 'vitest'
-import { drawChart, newChart, type ChartRoom } from '#core/charts'
+import { drawChart, newChart, tonesOf, type ChartRoom } from '#core/charts'
 import { houseTheme } from '#core/layouts'
+import type { DataTable } from '#core/data'
 import type { ChartSpec } from '#core/model'
 import { roughMeasurer } from '#core/text'
 import { restingPart } from '#core/timing'
@@ -23,9 +24,26 @@ const tableOf = (values: readonly number[]) => ({
     { name: 'boats', type: 'number' as const, values: [...values] },
   ],
 })
-function draw(values: readonly number[], more: Partial<ChartSpec> = {}) {
+function draw(values: readonly number[], more: Partial<ChartSpec> = {}, table: DataTable = tableOf(values)) {
   const spec = { ...newChart('t'), ...more }
-  drawChartInto(svg, drawChart(spec, tableOf(values), room), spec, houseTheme)
+  const drawing = drawChart(spec, table, room)
+  drawChartInto(svg, drawing, spec, houseTheme)
+  return drawing
+}
+/** Two routes over the same months. */
+const routes = (): DataTable => {
+  const { columns } = tableOf([10, 20, 30, 12, 18, 27])
+  const [month, boats] = columns
+  const months = month!.values.slice(0, 3)
+  return {
+    id: 't',
+    name: 't',
+    columns: [
+      { ...month!, values: [...months, ...months] },
+      { name: 'route', type: 'text', values: ['Northern', 'Northern', 'Northern', 'Southern', 'Southern', 'Southern'] },
+      boats!,
+    ] as DataTable['columns'],
+  }
 }
 const all = (selector: string) => [...svg.querySelectorAll<SVGElement>(selector)]
 /** Whether a node is drawn before, and so beneath, another. */
@@ -62,6 +80,26 @@ describe('a chart in nodes', () => {
     expect(all('.chart-line').map(line => line.parentElement!.getAttribute('data-part'))).toEqual(['1', '2'])
     draw([10, 20, 30])
     expect([all('.chart-line').length, all('.chart-point').length, all('.chart-bar').length]).toEqual([0, 0, 3])
+  })
+
+  it('explains its colours by fields in them, and leads names that stand off their marks back to them', () => {
+    const tones = tonesOf({ ...newChart('t'), kind: 'stacked', series: 'route' }, houseTheme.palette)
+    const explained = draw([], { kind: 'stacked', series: 'route' }, routes()).labels.filter(label => label.swatch)
+    expect(all('.chart-swatch').map(node => node.getAttribute('fill'))).toEqual(explained.map(({ swatch }) => tones.of(swatch!)))
+    expect(explained).toHaveLength(2)
+    const led = draw([480, 3, 2, 4, 3, 2, 1], { kind: 'ring' }).labels.filter(label => label.leader)
+    expect(led.length).toBeGreaterThan(0)
+    expect(all('.chart-leader')).toHaveLength(led.length)
+    draw([10, 20])
+    expect(all('.chart-leader, .chart-swatch')).toEqual([])
+  })
+
+  it.each([
+    ['bar', undefined],
+    ['lying-bar', 'x'],
+  ])('grows as its marks do: %s', (kind, grows) => {
+    draw([10, 20], { kind })
+    expect(all('.chart-bar').map(bar => bar.dataset.grows)).toEqual([grows, grows])
   })
 })
 

@@ -1,5 +1,6 @@
 import { group } from 'd3-array'
 import {
+  labelColor,
   shapeOf,
   swatchRoom,
   toneOf,
@@ -44,11 +45,6 @@ function nodes<K extends keyof SVGElementTagNameMap>(
   return found
 }
 
-const labelColor = ({ tone, kind }: ChartLabel, tones: Tones) => {
-  if (tone) return 'on' in tone ? tones.on(tone.on) : tones.words(tone)
-  return tones.of({ name: kind === 'axis' ? 'second-ink' : 'ink' })
-}
-
 function writeLabel(node: SVGTextElement, label: ChartLabel, theme: Theme, tones: Tones) {
   set(node, 'font-size', label.size)
   set(node, 'font-weight', label.weight)
@@ -69,10 +65,10 @@ function writeLabel(node: SVGTextElement, label: ChartLabel, theme: Theme, tones
 /** Draws a mark into its node; where it grows from, and what rides on its end, is noted there for the frames. */
 function writeMark(node: SVGElement, mark: ChartMark, theme: Theme, tones: Tones) {
   const shape = shapeOf(mark)
-  const { attributes, paint, opacity, text, display, clip } = shape.node(mark)
+  const { attributes, paint, text, display, clip } = shape.node(mark)
   for (const [name, value] of Object.entries(attributes)) set(node, name, value)
   set(node, paint, tones.of(toneOf(mark)))
-  set(node, `${paint}-opacity`, (opacity ?? 1) * (mark.opacity ?? 1))
+  set(node, `${paint}-opacity`, mark.opacity ?? 1)
   if (paint === 'fill') {
     set(node, 'stroke', mark.edge ? theme.palette.ground : 'none')
     set(node, 'stroke-width', mark.edge ?? 0)

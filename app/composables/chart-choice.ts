@@ -1,5 +1,4 @@
 import {
-  chartKindNamed,
   chosenColumns,
   columnsFor,
   factsOf,
@@ -8,6 +7,7 @@ import {
   proposedChart,
   questionOf,
   swapped,
+  withRule,
   type ChartPurpose,
   type Fact,
 } from '#core/charts'
@@ -15,8 +15,8 @@ import type { DataTable } from '#core/data'
 import { houseTheme } from '#core/layouts'
 import type { ChartSpec } from '#core/model'
 
-/** How many facts are shown. */
-const mostFacts = 5
+/** The columns that the sentence has places for. */
+const sentence = ['across', 'height', 'series'] as const
 
 /** Chooses how a table is drawn: its columns, what is to be shown, the kind, and the facts that it shows. */
 export function useChartChoice(table: () => DataTable | undefined) {
@@ -56,24 +56,23 @@ export function useChartChoice(table: () => DataTable | undefined) {
   })
   const columns = computed(() => (table() && spec.value ? chosenColumns(spec.value, table()!) : null))
 
-  function set(fields: Partial<ChartSpec>) {
-    if (!spec.value) return
-    spec.value = { ...spec.value, ...fields }
-    taken.value = null
-  }
   /** Other columns choose anew what is highlighted. */
   function draw(fields: Partial<ChartSpec>) {
-    const { rule: _, ...rest } = { ...spec.value!, ...fields }
-    const several = !!rest.series || !!rest.beside?.length
-    set({ ...rest, ...(several ? {} : { rule: 'most' as const }) })
-    spec.value = several ? rest : spec.value
+    if (!spec.value || !table()) return
+    spec.value = withRule({ ...spec.value, ...fields }, table()!)
+    taken.value = null
+  }
+  /** All categories again. */
+  function showAll() {
+    const { largest: _, ...rest } = spec.value!
+    spec.value = rest
   }
   const choicesFor = (role: 'across' | 'height' | 'series') =>
     table() && columns.value
       ? columnsFor(role, table()!, columns.value).map(({ name }) => ({ value: name as string | null, label: name }))
       : []
   /** Columns that are not drawn; one press brings them in. */
-  const leftOut = computed(() => (table() && current.value ? leftOutOf(chartKindNamed('line'), spec.value!, table()!) : []))
+  const leftOut = computed(() => (table() && current.value ? leftOutOf(sentence, spec.value!, table()!) : []))
   function bringIn(name: string) {
     const column = table()?.columns.find(one => one.name === name)
     if (!column || !spec.value) return
@@ -98,12 +97,13 @@ export function useChartChoice(table: () => DataTable | undefined) {
     offers,
     lacking: computed(() => made.value.lacking),
     current,
-    facts: computed(() => facts.value.slice(0, mostFacts)),
+    facts,
     columns,
     choicesFor,
     leftOut,
     headline,
     draw,
+    showAll,
     bringIn,
     swap,
     take,

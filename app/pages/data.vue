@@ -54,7 +54,7 @@ const view = computed(() => (route.query.view === 'draw' ? 'draw' : 'read'))
 const showView = (next: string) => void router.replace({ query: { ...route.query, view: next === 'draw' ? 'draw' : undefined } })
 function onViewKey(event: KeyboardEvent) {
   const next = { KeyR: 'read', KeyD: 'draw' }[event.code]
-  if (!event.altKey || event.ctrlKey || event.metaKey || !next || !detail.value) return
+  if (!event.altKey || event.ctrlKey || event.metaKey || !next || !detail.value || isTyping(event.target)) return
   event.preventDefault()
   showView(next)
 }
@@ -77,7 +77,6 @@ const saveAs = (as: 'csv' | 'xlsx', label: string) => ({
   external: true,
   download: '',
 })
-const menu = computed(() => [[saveAs('csv', 'Save as CSV'), saveAs('xlsx', 'Save as a workbook')], ...(canEdit.value ? [changes] : [])])
 const changes = [
   {
     label: 'Rename',
@@ -96,6 +95,7 @@ const changes = [
     },
   },
 ]
+const menu = computed(() => [[saveAs('csv', 'Save as CSV'), saveAs('xlsx', 'Save as a workbook')], ...(canEdit.value ? [changes] : [])])
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 import { columnNamed, firstAmount, firstCategory, type Column, type DataTable } from '../data'
 import type { ChartSpec } from '../model'
-import type { ChartColumn, ChartKind } from './kinds/kind'
+import type { ChartColumn } from './kinds/kind'
 
 /** What columns a chart draws, each by what it does in it; null where there is none. */
 export interface ChosenColumns {
@@ -38,12 +38,9 @@ export function columnsFor(role: ChartColumn, table: DataTable, chosen: ChosenCo
   return table.columns.filter(column => isNumber(column) && (role === 'height' || column !== chosen.height))
 }
 
-/** The columns of a table that a chart of a kind leaves out. */
-export function leftOutOf(kind: ChartKind, spec: ChartSpec, table: DataTable): Column[] {
+/** The columns of a table that a chart leaves out which draws those of some roles. */
+export function leftOutOf(takes: readonly ChartColumn[], spec: ChartSpec, table: DataTable): Column[] {
   const chosen = chosenColumns(spec, table)
-  const drawn = new Set([
-    ...kind.takes.map(role => chosen[role]),
-    ...(kind.takes.includes('series') && !chosen.series ? chosen.beside : []),
-  ])
+  const drawn = new Set([...takes.map(role => chosen[role]), ...(takes.includes('series') && !chosen.series ? chosen.beside : [])])
   return table.columns.filter(column => !drawn.has(column))
 }

@@ -1,5 +1,5 @@
 import { quantileSorted } from 'd3-array'
-import type { DataTable } from '../data'
+import { isTime, type DataTable } from '../data'
 import type { ChartSpec } from '../model'
 import type { ChartRoom } from './drawing'
 import { settingOf, type Setting } from './setting'
@@ -20,10 +20,13 @@ type Maker = (setting: Setting) => Fact[]
 /** Runs of so many and more in one way are told. */
 const leastStreak = 4
 const timesWords: readonly (readonly [number, string])[] = [
-  [3.85, 'quadrupled'],
-  [2.85, 'trebled'],
-  [1.9, 'doubled'],
+  [4, 'quadrupled'],
+  [3, 'trebled'],
+  [2, 'doubled'],
 ]
+/** From which share of a multiple on it is nearly come to, and how near it is it. */
+const nearly = 0.95
+const exactly = 0.005
 const countWords = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
 const count = (value: number) => countWords[value] ?? String(value)
 
@@ -35,13 +38,16 @@ const endsOf = (values: readonly (number | null)[]) => {
 /** How an amount changed, in words. */
 function changeWords({ share }: Setting, from: number, to: number): string {
   const times = from > 0 ? to / from : 0
-  const found = timesWords.find(([least]) => times >= least)
-  if (found) return `${times < Math.round(times) ? 'nearly ' : 'more than '}${found[1]}`
+  const found = timesWords.find(([least]) => times >= least * nearly)
+  if (found) {
+    const off = times / found[0] - 1
+    return `${Math.abs(off) < exactly ? '' : off < 0 ? 'nearly ' : 'more than '}${found[1]}`
+  }
   if (from > 0 && to >= 0) return `${to >= from ? 'rose' : 'fell'} by ${share(Math.abs(to - from), from)}`
   return to >= from ? 'rose' : 'fell'
 }
 
-const isOrdered = ({ data }: Setting) => data.category.type === 'date' || data.moments !== null
+const isOrdered = ({ data, spec }: Setting) => spec.order === 'data' && isTime(data.category)
 
 /** What changed most from the first to the last: of several series the one that grew most. */
 const growth: Maker = setting => {
@@ -54,7 +60,8 @@ const growth: Maker = setting => {
   const most = ends.sort((a, b) => Math.abs(b.by) - Math.abs(a.by))[0]
   if (!most || !most.by) return []
   const name = data.series.length > 1 ? most.entry.label : (data.amount?.name ?? 'The count')
-  const said = `${name} ${changeWords(setting, most.from, most.to)}, from ${words(most.from)} in ${data.categories[most.first]!.label} to ${words(most.to)} in ${data.categories[most.last]!.label}.`
+  const at = (index: number, amount: number) => `${words(amount)} in ${data.categories[index]!.label}`
+  const said = `${name} ${changeWords(setting, most.from, most.to)}, from ${at(most.first, most.from)} to ${at(most.last, most.to)}.`
   return [
     {
       name: 'growth',
@@ -95,10 +102,12 @@ const streaks: Maker = setting => {
   const { data } = setting
   if (!isOrdered(setting)) return []
   return data.series.flatMap((entry, index): Fact[] => {
-    const values = data.values[index]!.filter(value => value !== null)
+    const values = data.values[index]!
     let [length, way] = [0, 0]
     for (let at = values.length - 1; at > 0; at--) {
-      const step = Math.sign(values[at]! - values[at - 1]!)
+      const [now, before] = [values[at], values[at - 1]]
+      // A moment without a number ends it: nobody knows what it was then.
+      const step = typeof now === 'number' && typeof before === 'number' ? Math.sign(now - before) : 0
       if (!step || (way && step !== way)) break
       way = step
       length++
@@ -153,12 +162,11 @@ const extremes: Maker = setting => {
   if (data.series.length > 1 || data.categories.length < 2) return []
   const known = data.values[0]!.flatMap((value, at) => (value === null ? [] : [{ value, at }])).sort((a, b) => b.value - a.value)
   const [most, least] = [known[0], known.at(-1)]
-  if (!most || !least || most.value === least.value) return []
+  // Where two are the highest, none is.
+  if (!most || !least || most.value === known[1]!.value) return []
   const times = least.value > 0 ? most.value / least.value : 0
-  const more =
-    times >= 2
-      ? `, ${new Intl.NumberFormat(setting.room.language, { maximumFractionDigits: times < 10 ? 1 : 0 }).format(times)} times ${data.categories[least.at]!.label}`
-      : ''
+  const number = new Intl.NumberFormat(setting.room.language, { maximumFractionDigits: times < 10 ? 1 : 0 })
+  const more = times >= 2 ? `, ${number.format(times)} times ${data.categories[least.at]!.label}` : ''
   return [
     {
       name: 'highest',

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { readCsv, type DataTable } from '../data'
 import { houseTheme } from '../layouts'
 import { roughMeasurer } from '../text'
-import { bestChart, chartKinds, factsOf, leftOutOf, newChart, offersFor, proposedChart, redrawn, swapped } from './index'
+import { bestChart, chartKinds, factsOf, leftOutOf, newChart, offersFor, proposedChart, redrawn, shapeOfData, swapped } from './index'
 
 const table = (text: string): DataTable => {
   const read = readCsv(new TextEncoder().encode(text), 'table.csv', 't')
@@ -64,7 +64,13 @@ describe('kinds that are offered', () => {
     const parts = table(`part;boats\n${Array.from({ length: 20 }, (_, index) => `quay ${index};${index + 5}`).join('\n')}`)
     const { offers, lacking } = offersFor(proposedChart(parts), parts, null)
     const ring = offers.find(({ kind }) => kind.name === 'ring')!
-    expect(ring.suit.warning).toBe('20 parts: the small ones cannot be told apart. Show 7 and the rest.')
+    expect(ring.suit.warning).toBe('20 parts: the small ones cannot be told apart.')
+    // The remedy does what it says.
+    expect(ring.suit.remedy!.label).toBe('Show 7 and the rest')
+    const mended = offersFor({ ...proposedChart(parts), ...ring.suit.remedy!.change }, parts, null).offers.find(
+      ({ kind }) => kind.name === 'ring',
+    )!
+    expect([mended.suit.warning, shapeOfData(mended.spec, parts).categories]).toEqual([undefined, 8])
     const first = offers.findIndex(({ suit }) => suit.warning)
     expect(offers.slice(first).every(({ suit }) => suit.warning)).toBe(true)
     expect(lacking.map(({ kind }) => kind.name)).toEqual(expect.arrayContaining(['slope', 'flows', 'calendar', 'scatter']))
@@ -90,9 +96,9 @@ describe('columns', () => {
   it('that are not drawn are named, and what runs across and what parts it change places', () => {
     const fares = table('season;route;passengers;cars\n2030;Quill;12;3\n2030;Astrel;9;2\n2031;Quill;14;4')
     const spec = proposedChart(fares)
-    const line = chartKinds.find(({ name }) => name === 'line')!
-    expect(leftOutOf(line, spec, fares).map(({ name }) => name)).toEqual(['cars'])
-    expect(leftOutOf(line, { ...spec, series: null, beside: ['cars'] }, fares).map(({ name }) => name)).toEqual(['route'])
+    const drawn = ['across', 'height', 'series'] as const
+    expect(leftOutOf(drawn, spec, fares).map(({ name }) => name)).toEqual(['cars'])
+    expect(leftOutOf(drawn, { ...spec, series: null, beside: ['cars'] }, fares).map(({ name }) => name)).toEqual(['route'])
     expect(swapped(spec, fares)).toMatchObject({ across: 'route', series: 'season' })
   })
 })
@@ -110,6 +116,20 @@ describe('facts', () => {
     const uneven = table(`quay;boats\nQuill;900\n${Array.from({ length: 9 }, (_, index) => `q${index};${40 + index}`).join('\n')}`)
     expect(factsIn(uneven)).toContain('Quill makes up 69 % of all ten.')
     expect(factsIn(uneven)).toContain('Quill lies far above the rest, at 900.')
+  })
+
+  it('say that it doubled only where it did, and that one is highest only where no other is as high', () => {
+    const grown = (to: number) => factsIn(table(`season;boats\n2030;100\n2031;${to}`)).find(words => words.includes('from 100'))
+    expect([grown(200), grown(195), grown(260), grown(180), grown(80)]).toEqual([
+      'boats doubled, from 100 in 2030 to 200 in 2031.',
+      'boats nearly doubled, from 100 in 2030 to 195 in 2031.',
+      'boats more than doubled, from 100 in 2030 to 260 in 2031.',
+      'boats rose by 80 %, from 100 in 2030 to 180 in 2031.',
+      'boats fell by 20 %, from 100 in 2030 to 80 in 2031.',
+    ])
+    expect(factsIn(table('stop;boats\nQuill;9\nAstrel;9\nLow Sands;3')).some(words => words.includes('highest'))).toBe(false)
+    const gap = table('season;boats\n2026;1\n2027;2\n2028;3\n2029;\n2030;4\n2031;5')
+    expect(factsIn(gap).some(words => words.includes('in a row'))).toBe(false)
   })
 
   it('say how often it rose in a row, and nothing of the kind where there is no order', () => {

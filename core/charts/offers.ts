@@ -1,6 +1,7 @@
-import { columnNamed, type Column, type DataTable } from '../data'
+import { columnNamed, isTime, type Column, type DataTable } from '../data'
 import type { ChartSpec } from '../model'
 import { chartKinds, newChart } from './catalogue'
+import { chosenColumns } from './columns'
 import type { ChartKind, ChartPurpose } from './kinds/kind'
 import { shapeOfData, type Suit } from './shape-of-data'
 
@@ -18,12 +19,6 @@ const asked = 0.5
 
 const distinct = (column: Column) => new Set(column.values).size
 
-/** Whether a column of numbers counts years, so that it is what others are drawn along. */
-const isYears = (column: Column) =>
-  column.type === 'number' &&
-  column.values.length > 0 &&
-  column.values.every(value => typeof value === 'number' && Number.isInteger(value) && value > 1500 && value < 2200)
-
 /**
  * The chart of a table that begins a choice: along its time, else its first category; of its first amount; for each of another category
  * where that is what makes its rows differ. What rose most, or is the most, is highlighted.
@@ -33,7 +28,7 @@ export function proposedChart(table: DataTable): ChartSpec {
   const open = table.columns.filter(column => !column.open)
   const isCode = ({ kind }: Column) => kind === 'code' || kind === 'text'
   const groups = open.filter(column => column.type !== 'number')
-  const time = groups.find(column => column.type === 'date') ?? open.find(isYears)
+  const time = groups.find(isTime) ?? open.find(isTime)
   const words = groups.filter(column => column.type === 'text').sort((a, b) => Number(isCode(a)) - Number(isCode(b)))
   // A time that is another one in each row beside names says when, not along what.
   const isAlong = time && (distinct(time) > 1 || !words.length) && !(words[0] && distinct(words[0]) === words[0].values.length)
@@ -41,14 +36,22 @@ export function proposedChart(table: DataTable): ChartSpec {
   const height = open.find(column => column.type === 'number' && column !== across && column.kind !== 'code') ?? null
   const repeats = distinct(across) < across.values.length
   const series = repeats ? words.find(column => column !== across && distinct(column) > 1 && distinct(column) <= mostSeries) : undefined
-  return {
+  const spec: ChartSpec = {
     ...plain,
     across: across.name,
     height: height?.name ?? null,
     aggregate: !height ? 'count' : height.kind === 'percent' || height.kind === 'duration' ? 'mean' : 'sum',
     series: series?.name ?? null,
-    ...(series ? (across === time ? { rule: 'rise' as const } : {}) : { rule: 'most' as const }),
   }
+  return withRule(spec, table)
+}
+
+/** A chart with what its columns have highlighted by themselves: of several series through time what rose most, else what is the most. */
+export function withRule(spec: ChartSpec, table: DataTable): ChartSpec {
+  const { rule: _, ...plain } = spec
+  const { across, series, beside } = chosenColumns(spec, table)
+  if (!series && !beside.length) return { ...plain, rule: 'most' }
+  return isTime(across) ? { ...plain, rule: 'rise' } : plain
 }
 
 /**

@@ -23,7 +23,7 @@ export function scaleKey(
     value: null,
     highlighted: false,
     tone: { name: 'scale', at: index / (steps - 1) },
-    share: 1,
+
     x: from + index * (side + 3),
     y: y - side / 2,
     width: side,

@@ -1,4 +1,4 @@
-import { formatNumber, gathered, scaleFor, type DataTable, type Gathered } from '../data'
+import { formatNumber, gatheredFor, scaleFor, type DataTable, type Gathered } from '../data'
 import type { ChartSpec } from '../model'
 import { measureWith } from './category-labels'
 import type { ChartLabel, ChartRoom } from './drawing'
@@ -87,20 +87,15 @@ function highlightedOf({ rule, highlighted }: ChartSpec, { series, categories, v
 
 const small = (value: number | null) => (value !== null && Math.abs(value) < nothing ? 0 : value)
 
+/** A share in hundredths, of small ones with a decimal. */
+function shareWords(share: number, language: string): string {
+  const isSmall = share !== 0 && Math.abs(share) < 0.0995
+  return `${new Intl.NumberFormat(language, { maximumFractionDigits: isSmall ? 1 : 0 }).format(share * 100)} %`
+}
+
 /** Reads what a chart shows from its table, for a room. */
 export function settingOf(spec: ChartSpec, table: DataTable, room: ChartRoom): Setting {
-  const raw = gathered(
-    table,
-    {
-      by: spec.across,
-      value: spec.height,
-      aggregate: spec.aggregate,
-      order: spec.order,
-      series: spec.series ?? null,
-      beside: spec.beside ?? [],
-    },
-    room.language,
-  )
+  const raw = gatheredFor(spec, table, room.language)
   const data = { ...raw, values: raw.values.map(list => list.map(small)) }
   const among = data.values.flat().filter(value => value !== null)
   const format = formatOf(spec, data, among)
@@ -122,16 +117,13 @@ export function settingOf(spec: ChartSpec, table: DataTable, room: ChartRoom): S
         size: size(role),
         weight: roles[role].weight,
       })(words),
-    words: value => formatNumber(value, format, room.language, among).replace(/^-/, '−'),
-    share: (value, of) =>
-      of
-        ? `${new Intl.NumberFormat(room.language, { maximumFractionDigits: Math.abs(value / of) < 0.0995 && value ? 1 : 0 }).format((100 * value) / of)} %`
-        : '–',
+    words: value => formatNumber(value, format, room.language, among),
+    share: (value, of) => (of ? shareWords(value / of, room.language) : '–'),
     among: numbers => value => {
       const own = format.scale === 'auto' ? scaleFor(among) : format.scale
       // Nothing is nothing in any scale.
       const scale = value === 0 && own !== 'percent' ? 'none' : own
-      return formatNumber(value, { ...format, scale }, room.language, value === 0 ? [0] : numbers).replace(/^-/, '−')
+      return formatNumber(value, { ...format, scale }, room.language, value === 0 ? [0] : numbers)
     },
     isHighlighted: key => highlighted.has(key),
     anyHighlighted: known,

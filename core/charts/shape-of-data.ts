@@ -1,4 +1,4 @@
-import { firstCategory, gathered, type DataTable, type Gathered } from '../data'
+import { gatheredFor, isTime, type DataTable, type Gathered } from '../data'
 import type { ChartSpec } from '../model'
 
 /** What the columns that a chart draws hold: what the choice of a kind goes by. */
@@ -30,6 +30,8 @@ export interface Suit {
   why: string
   /** Where it would mislead: what, and what to do. */
   warning?: string
+  /** What to do, where a press can do it. */
+  remedy?: { label: string; change: Partial<ChartSpec> }
   /** The column that it would need and that is not there; it cannot be drawn. */
   lacks?: string
 }
@@ -49,28 +51,16 @@ function crossingsOf({ values, categories }: Gathered): number {
 
 /** What a chart's columns hold. */
 export function shapeOfData(spec: ChartSpec, table: DataTable, language = 'en'): TableShape {
-  const data = gathered(
-    table,
-    {
-      by: spec.across,
-      value: spec.height,
-      aggregate: spec.aggregate,
-      order: spec.order,
-      series: spec.series ?? null,
-      beside: spec.beside ?? [],
-    },
-    language,
-  )
+  const data = gatheredFor(spec, table, language)
   const all = data.values.flat()
-  const category = data.category ?? firstCategory(table)
-  const amount = data.amount
+  const { category, amount } = data
   return {
     data,
     categories: data.categories.length,
     series: data.series.length,
     rows: table.columns[0]?.values.length ?? 0,
-    time: category.type === 'date' || (category.type === 'number' && isYears(category.values)),
-    inOrder: !data.moments || data.moments.every((moment, at) => at === 0 || moment >= data.moments![at - 1]!),
+    time: isTime(category),
+    inOrder: spec.order === 'data' || !isTime(category),
     negative: all.some(value => value !== null && value < 0),
     adds: spec.aggregate !== 'mean' && amount?.kind !== 'percent' && amount?.kind !== 'duration',
     otherAmounts: table.columns
@@ -81,5 +71,11 @@ export function shapeOfData(spec: ChartSpec, table: DataTable, language = 'en'):
   }
 }
 
-const isYears = (values: readonly (string | number | null)[]) =>
-  values.every(value => typeof value === 'number' && Number.isInteger(value) && value > 1500 && value < 2200)
+/** The remedy of too many: the largest few, and all others as one. */
+export const showLargest = (largest: number) => ({ label: `Show ${largest} and the rest`, change: { largest } })
+
+/** What is to be said where time runs in another order than its own. */
+export const outOfOrder = {
+  warning: 'Time does not run in order.',
+  remedy: { label: 'Put it in its order', change: { order: 'data' as const } },
+}

@@ -51,7 +51,7 @@ export function formatNumber(
   const gap = scale === 'percent' ? ' ' : ''
   const suffix = format.suffix && !/^[\s%°]/.test(format.suffix) ? ` ${format.suffix}` : format.suffix
   const written = formatter.format(value / divisor)
-  // A sign stands before what stands before the number.
-  const sign = written.startsWith('-') ? '-' : ''
-  return `${sign}${format.prefix}${written.slice(sign.length)}${gap}${mark}${suffix}`
+  // A sign, a true minus, stands before what stands before the number.
+  const sign = /^[-−]/.test(written) ? written[0]! : ''
+  return `${sign && '−'}${format.prefix}${written.slice(sign.length)}${gap}${mark}${suffix}`
 }

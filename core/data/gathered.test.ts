@@ -42,6 +42,26 @@ describe('rows that are gathered', () => {
     expect([made.categories[0]!.key, made.moments]).toEqual(['2031', null])
   })
 
+  it('are the largest and the rest where so many are asked for; the rest stands last and holds all others', () => {
+    const parts: DataTable = {
+      id: 't',
+      name: 't',
+      columns: [
+        { name: 'quay', type: 'text', values: ['a', 'b', 'c', 'd', 'e'] },
+        { name: 'boats', type: 'number', values: [1, 9, 2, 7, 3] },
+      ],
+    }
+    const ask = (largest: number, more = {}) => {
+      const { categories, values } = gathered(parts, { by: 'quay', value: 'boats', aggregate: 'sum', order: 'data', ...more, largest })
+      return categories.map(({ label }, at) => `${label} ${values[0]![at]}`)
+    }
+    expect(ask(2)).toEqual(['b 9', 'd 7', 'The rest (3) 6'])
+    expect(ask(2, { order: 'rising' })).toEqual(['d 7', 'b 9', 'The rest (3) 6'])
+    expect(ask(2, { aggregate: 'mean' })[2]).toBe('The rest (3) 2')
+    // One more than is asked for is no rest.
+    expect(ask(4)).toHaveLength(5)
+  })
+
   it('come to the same as their rows, however they are parted', () => {
     const rows = fc.array(
       fc.record({ a: fc.constantFrom('x', 'y', null), b: fc.constantFrom('p', 'q', 'r'), n: fc.option(fc.integer({ min: -99, max: 99 })) }),

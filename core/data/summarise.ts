@@ -1,7 +1,7 @@
 import type { ChartSpec } from '../model'
 import { memoByRecords } from '../values'
 import { keyWords, momentPlace } from './moments'
-import { columnNamed, firstAmount, firstCategory, rowCount, type Column, type DataTable } from './table'
+import { columnNamed, firstAmount, firstCategory, isTime, rowCount, type Column, type DataTable } from './table'
 
 /** A category or a series: its key as it is kept, and the same as a reader sees it. */
 export interface Entry {
@@ -24,7 +24,12 @@ export interface Gathering {
   series?: string | null
   /** More columns of amounts, each a series. */
   beside?: readonly string[]
+  /** How many categories stay by themselves, the largest; all others become one. */
+  largest?: number
 }
+
+/** What all categories that are not among the largest are gathered under. */
+const restKey = 'the rest'
 
 /** A table's rows gathered by one column, and by another into series. */
 export interface Gathered {
@@ -57,8 +62,19 @@ const made: Readonly<Record<ChartSpec['aggregate'], (pile: Pile) => number | nul
   count: pile => pile.count,
 }
 
+/** What a value is gathered under. */
+export const keyOf = (value: string | number | null | undefined) =>
+  String(value ?? '')
+    .replace(/\s+/g, ' ')
+    .trim() || 'not given'
+
+interface Entries {
+  entries: Entry[]
+  of: (row: number) => number
+}
+
 /** The values of a column in the order of the rows, each as the number of one of the entries that it has. */
-function entriesOf(column: Column, language: string): { entries: Entry[]; of: (row: number) => number } {
+function entriesOf(column: Column, language: string): Entries {
   const entries: Entry[] = []
   const known = new Map<string | number | null, number>()
   const byKey = new Map<string, number>()
@@ -68,10 +84,7 @@ function entriesOf(column: Column, language: string): { entries: Entry[]; of: (r
       const value = column.values[row] ?? null
       const at = known.get(value)
       if (at !== undefined) return at
-      const key =
-        String(value ?? '')
-          .replace(/\s+/g, ' ')
-          .trim() || 'not given'
+      const key = keyOf(value)
       let index = byKey.get(key)
       if (index === undefined) {
         byKey.set(key, (index = entries.length))
@@ -111,16 +124,8 @@ const remembered = memoByRecords(
   { keep: 8 },
 )
 
-function gather(table: DataTable, input: Gathering, language: string): Gathered {
-  const category = columnNamed(table, input.by) ?? firstCategory(table)
-  const first = columnNamed(table, input.value) ?? firstAmount(table)
-  const counting = input.aggregate === 'count' || !first
-  const parting = columnNamed(table, input.series ?? null)
-  const beside =
-    counting || parting ? [] : (input.beside ?? []).map(name => columnNamed(table, name)).filter(column => column?.type === 'number')
-  const amounts = counting ? [null] : [first, ...beside.filter(column => column !== first)]
-  const across = entriesOf(category, language)
-  const apart = parting && entriesOf(parting, language)
+/** The numbers of each series in each category, gathered. */
+function pilesOf(table: DataTable, amounts: readonly (Column | null)[], across: Entries, apart: Entries | undefined): Pile[][] {
   const piles: Pile[][] = []
   const count = rowCount(table)
   for (let row = 0; row < count; row++) {
@@ -128,27 +133,82 @@ function gather(table: DataTable, input: Gathering, language: string): Gathered 
     amounts.forEach((column, index) => {
       const value = column ? column.values[row] : 1
       const pile = ((piles[apart ? apart.of(row) : index] ??= [])[at] ??= { count: 0, sum: 0, least: Infinity, most: -Infinity })
-      if (typeof value !== 'number') return
-      pile.count++
-      pile.sum += value
-      if (value < pile.least) pile.least = value
-      if (value > pile.most) pile.most = value
+      if (typeof value === 'number') put(pile, { count: 1, sum: value, least: value, most: value })
     })
   }
+  return piles
+}
+
+function put(pile: Pile, more: Pile) {
+  pile.count += more.count
+  pile.sum += more.sum
+  if (more.least < pile.least) pile.least = more.least
+  if (more.most > pile.most) pile.most = more.most
+}
+
+/** What all series come to in each category; null where none holds a number. */
+const allOf = (values: readonly (readonly (number | null)[])[], count: number) =>
+  Array.from({ length: count }, (_, at) =>
+    values.reduce<number | null>((sum, list) => (typeof list[at] === 'number' ? (sum ?? 0) + list[at] : sum), null),
+  )
+
+/** The largest categories in their order, and all others as one at the end. */
+function withRest(entries: readonly Entry[], piles: readonly Pile[][], all: readonly (number | null)[], largest: number) {
+  const byAmount = entries.map((_, at) => at).sort((a, b) => (all[b] ?? -Infinity) - (all[a] ?? -Infinity) || a - b)
+  const kept = byAmount.slice(0, largest).sort((a, b) => a - b)
+  const rest = byAmount.slice(largest)
+  return {
+    entries: [...kept.map(at => entries[at]!), { key: restKey, label: `The rest (${rest.length})` }],
+    piles: piles.map(list => {
+      const made: Pile = { count: 0, sum: 0, least: Infinity, most: -Infinity }
+      for (const at of rest) if (list[at]) put(made, list[at])
+      return [...kept.map(at => list[at]!), made]
+    }),
+  }
+}
+
+/** Where categories stand in time, days; null where one of them does not. */
+function momentsOf(category: Column, entries: readonly Entry[]): number[] | null {
+  if (!isTime(category)) return null
+  const grain = category.type === 'number' ? 'year' : (category.grain ?? 'day')
+  const places = entries.map(({ key }) => momentPlace(key, grain))
+  return places.every(place => place !== null) ? places : null
+}
+
+/** Columns of amounts that stand beside the first. */
+const besideOf = (table: DataTable, names: readonly string[], first: Column) =>
+  table.columns.filter(column => column.type === 'number' && column !== first && names.includes(column.name))
+
+function gather(table: DataTable, input: Gathering, language: string): Gathered {
+  const category = columnNamed(table, input.by) ?? firstCategory(table)
+  const first = columnNamed(table, input.value) ?? firstAmount(table)
+  const counting = input.aggregate === 'count' || !first
+  const parting = columnNamed(table, input.series ?? null)
+  const amounts = counting ? [null] : [first, ...(parting ? [] : besideOf(table, input.beside ?? [], first))]
+  const across = entriesOf(category, language)
+  const apart = parting && entriesOf(parting, language)
+  const number = made[counting ? 'count' : input.aggregate]
+  let piles = pilesOf(table, amounts, across, apart)
   const series = apart?.entries.length
     ? apart.entries
     : amounts.map(column => ({ key: column?.name ?? category.name, label: column?.name ?? category.name }))
-  const number = made[counting ? 'count' : input.aggregate]
-  const values = series.map((_, index) => across.entries.map((__, at) => (piles[index]?.[at] ? number(piles[index][at]) : null)))
-  const all = across.entries.map((_, at) =>
-    values.reduce<number | null>((sum, list) => (list[at] === null ? sum : (sum ?? 0) + list[at]!), null),
-  )
-  const places = category.type === 'date' ? across.entries.map(({ key }) => momentPlace(key, category.grain ?? 'day')) : null
+  const valuesOf = (count: number) =>
+    series.map((_, index) => Array.from({ length: count }, (__, at) => (piles[index]?.[at] ? number(piles[index][at]) : null)))
+  let entries: readonly Entry[] = across.entries
+  let values = valuesOf(entries.length)
+  const cut = input.largest !== undefined && entries.length > input.largest + 1
+  if (cut) {
+    ;({ entries, piles } = withRest(entries, piles, allOf(values, entries.length), input.largest!))
+    values = valuesOf(entries.length)
+  }
   // What is put in another order than that of time does not stand in time.
-  const moments = input.order === 'data' && places?.every(place => place !== null) ? places : null
-  const order = ordered(input.order, across.entries, all, moments)
+  const moments = input.order === 'data' && !cut ? momentsOf(category, entries) : null
+  const ranked = cut ? entries.slice(0, -1) : entries
+  const order = ordered(input.order, ranked, allOf(values, ranked.length), moments)
+  // The rest is what is left, however large: it stands last.
+  if (cut) order.push(entries.length - 1)
   return {
-    categories: order.map(index => across.entries[index]!),
+    categories: order.map(index => entries[index]!),
     series,
     values: values.map(list => order.map(index => list[index]!)),
     category,
@@ -156,6 +216,16 @@ function gather(table: DataTable, input: Gathering, language: string): Gathered 
     seriesName: parting?.name ?? null,
     moments: moments && order.map(index => moments[index]!),
   }
+}
+
+/** A table's rows as a chart gathers them; labels are in a language (BCP 47). */
+export function gatheredFor(
+  { across, height, aggregate, order, series, beside, largest }: ChartSpec,
+  table: DataTable,
+  language = 'en',
+): Gathered {
+  const wish = { by: across, value: height, aggregate, order, series: series ?? null, beside: beside ?? [] }
+  return gathered(table, largest === undefined ? wish : { ...wish, largest }, language)
 }
 
 /** Gathers a table's rows by a column and makes one number of each group, in the order asked for; labels are in a language (BCP 47). */

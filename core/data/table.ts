@@ -50,6 +50,13 @@ export const rowCount = (table: DataTable) => table.columns[0]?.values.length ??
 export const columnNamed = (table: DataTable, name: string | null) =>
   name === null ? undefined : table.columns.find(column => column.name === name)
 
+/** Whether a column runs in time: moments, or whole numbers that are years. */
+export const isTime = ({ type, values }: Column) =>
+  type === 'date' ||
+  (type === 'number' &&
+    values.length > 0 &&
+    values.every(value => typeof value === 'number' && Number.isInteger(value) && value > 1500 && value < 2200))
+
 /** The column that categories come from when none is named: the first of words or days, else the first. */
 export const firstCategory = (table: DataTable) => table.columns.find(column => column.type !== 'number') ?? table.columns[0]!
 

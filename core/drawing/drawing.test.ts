@@ -1,8 +1,9 @@
-import { putRecord, setRecord, applyChanges, slidesOf, type Element, type TextElement } from '../model'
+import { putRecord, setRecord, applyChanges, slidesOf, type ChartElement, type Element, type TextElement } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { drawingOfElement } from '../charts'
-import { shownElements, themeSeen } from '../resolved'
+import { drawingOfElement, newChart, tonesOf } from '../charts'
+import type { DataTable } from '../data'
+import { shownElements, themeSeen, type ShownElement } from '../resolved'
 import { beat, cue, freshDeck, seasons, textElement, timingContext } from '../testing'
 import { compileSlide, frameAt, leastLength, setLength, stretch, type Score } from '../timing'
 import {
@@ -234,6 +235,34 @@ describe('drawing an element', () => {
     const { score } = drawnSlide({ id: 'p', owner: 'none', name: 'Quay', order: 'a0', kind: 'picture', media: 'b'.repeat(64), box })
     expect(score.tracks.get('p')!.drawing).toBeNull()
     expect(drawnAt(score, 1.5).get('p')!.whole.opacity).toBeCloseTo(0.5, 6)
+  })
+
+  it.each([
+    ['stacked', { series: 'route' }, [10, 20, 30, 12, 18, 27]],
+    ['ring', {}, [480, 3, 2, 4, 3, 2]],
+  ])('draws by hand what explains a chart as well: %s', (kind, more, values) => {
+    const table: DataTable = {
+      ...seasons,
+      columns: [
+        { name: 'month', type: 'text', values: kind === 'ring' ? ['1', '2', '3', '4', '5', '6'] : ['1', '2', '3', '1', '2', '3'] },
+        { name: 'route', type: 'text', values: ['North', 'North', 'North', 'South', 'South', 'South'] },
+        { name: 'boats', type: 'number', values },
+      ],
+    }
+    const box = { x: 0, y: 0, width: 700, height: 420, angle: 0 }
+    const chart = { ...newChart(table.id), kind, ...more }
+    const { deck, slide } = drawnSlide({ id: 'c', owner: 'none', name: 'Quay', order: 'a0', box, kind: 'chart', chart })
+    const own = { ...context, table: () => table }
+    const element = shownElements(deck, slide).find(one => one.id === 'c')!
+    const drawn = drawingOfElement(deck, element as ChartElement & ShownElement, null, own.table, own.measurer)!
+    const tones = tonesOf(chart, themeSeen(deck, element.owner).palette)
+    const { strokes } = handDrawingOf(deck, element, own)!
+    const fields = strokes.filter(({ d }) => /^M[-\d.]+ [-\d.]+h([\d.]+)v\1h-\1Z$/.test(d))
+    expect(fields.map(({ color }) => color)).toEqual(drawn.labels.flatMap(({ swatch }) => (swatch ? [tones.of(swatch)] : [])))
+    const leaders = strokes.filter(({ width, color }) => width === 2 && color === tones.of({ name: 'line' }))
+    const led = drawn.labels.filter(({ leader }) => leader)
+    expect(leaders).toHaveLength(led.length)
+    expect(fields.length + leaders.length).toBeGreaterThan(1)
   })
 
   it('keeps a length that is chosen, goes slower when stretched, and says when a hand would be too fast', () => {

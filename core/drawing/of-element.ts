@@ -1,7 +1,7 @@
 import { group } from 'd3-array'
 import svgpath from 'svgpath'
 import { contrast, hexOf, plainColor, type Palette } from '../color'
-import { drawingOfElement, shapeOf, toneOf, tonesOf, type ChartMark } from '../charts'
+import { drawingOfElement, labelColor, shapeOf, swatchRoom, toneOf, tonesOf, type ChartMark } from '../charts'
 import type {
   ChartElement,
   Deck,
@@ -124,15 +124,26 @@ function ofChart(deck: Deck, element: ChartElement & ShownElement, { ink, measur
   const theme = themeSeen(deck, element.owner)
   const color = hexOf({ role: 'ink' }, theme.palette)
   const tones = tonesOf(element.chart!, theme.palette)
-  const label = (one: (typeof drawing.labels)[number]) =>
-    one.lines.flatMap((words, index) => {
-      const font = { family: one.display ? theme.fonts.display : theme.fonts.body, size: one.size, weight: one.weight, italic: false }
+  const ends = (points: readonly { x: number; y: number }[]) => points.map(({ x, y }, at) => `${at ? 'L' : 'M'}${x} ${y}`).join('')
+  const label = (one: (typeof drawing.labels)[number]): HandStroke[] => {
+    const font = { family: one.display ? theme.fonts.display : theme.fonts.body, size: one.size, weight: one.weight, italic: false }
+    const written = labelColor(one, tones)
+    const side = one.size * 0.8
+    const words = one.lines.flatMap((line, index) => {
       const baseline = one.y + (index - (one.lines.length - 1) / 2) * one.size * 1.25 + one.size * 0.35
-      const strokes = strokesOfWords(words, one.x - measurer.width(words, font) / 2, baseline, { ink, font, color, measurer })
+      const middle = one.x + (one.swatch ? (one.size * swatchRoom) / 2 : 0)
+      const strokes = strokesOfWords(line, middle - measurer.width(line, font) / 2, baseline, { ink, font, color: written, measurer })
       return one.angle
         ? strokes.map(stroke => ({ ...stroke, d: svgpath(stroke.d).rotate(one.angle, one.x, one.y).round(2).toString() }))
         : strokes
     })
+    const swatch = `M${one.x - one.width / 2} ${one.y - side / 2}h${side}v${side}h${-side}Z`
+    return [
+      ...(one.swatch ? [{ d: swatch, color: tones.of(one.swatch), width: usualLine }] : []),
+      ...(one.leader ? [{ d: ends(one.leader), color: tones.of({ name: 'line' }), width: 2 }] : []),
+      ...words,
+    ]
+  }
   const marks = group(drawing.marks, mark => mark.part)
   const labels = group(drawing.labels, one => one.part)
   const stroke = (mark: ChartMark): HandStroke => ({

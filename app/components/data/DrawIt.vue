@@ -6,6 +6,7 @@ import { rowCount } from '#core/data'
 const props = defineProps<{ table: string; canEdit: boolean }>()
 const tables = useTables()
 const data = computed(() => tables.table(props.table))
+const lack = computed(() => (data.value ? '' : tables.lacking(props.table)))
 const {
   spec,
   show,
@@ -21,6 +22,7 @@ const {
   leftOut,
   headline,
   draw,
+  showAll,
   bringIn,
   swap,
   take,
@@ -38,28 +40,22 @@ const purposes: Readonly<Record<ChartPurpose, string>> = {
 }
 const aggregates = { sum: 'sum of', mean: 'mean of', least: 'least of', most: 'most of', count: 'count of rows' }
 const words = ref('')
-const grid = useTemplateRef('grid')
-/** The arrows walk the drawings. */
-function walk(event: KeyboardEvent) {
-  const tiles = [...(grid.value?.querySelectorAll<HTMLElement>('.tile') ?? [])]
-  const at = tiles.indexOf(document.activeElement as HTMLElement)
-  if (at < 0) return
-  const across = getComputedStyle(grid.value!).gridTemplateColumns.split(' ').length
-  const by = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: across, ArrowUp: -across }[event.key]
-  if (!by) return
-  event.preventDefault()
-  tiles[Math.max(0, Math.min(tiles.length - 1, at + by))]?.focus()
-}
-
-const decks = ref<{ value: string | null; label: string }[]>([])
+/** At most so many facts are shown until more are asked for. */
+const fewFacts = 5
+const allFacts = ref(false)
+const shownFacts = computed(() => (allFacts.value ? facts.value : facts.value.slice(0, fewFacts)))
+const decks = ref<{ value: string | null; label: string }[]>([{ value: null, label: 'a new deck' }])
 const deck = ref<string | null>(null)
 onMounted(async () => {
   if (!props.canEdit) return
-  const found = await asking(() => $fetch<{ items: { id: string; title: string }[] }>('/api/decks', { query: { count: 50 } }))
-  decks.value = [
-    { value: null, label: 'a new deck' },
-    ...(found?.items ?? []).map(({ id, title }) => ({ value: id as string | null, label: title })),
-  ]
+  type Page = { total: number; items: { id: string; title: string }[] }
+  const count = 100
+  for (let from = 0, total = 1; from < total; from += count) {
+    const found = await asking(() => $fetch<Page>('/api/decks', { query: { from, count } }))
+    if (!found) return
+    total = found.total
+    decks.value.push(...found.items.map(({ id, title }) => ({ value: id as string | null, label: title })))
+  }
 })
 const busy = ref(false)
 const toPut = useChartToPut()
@@ -76,7 +72,8 @@ async function put() {
 
 <template>
   <div class="draw">
-    <p v-if="!data" class="quiet wait" role="status">Bringing the table…</p>
+    <p v-if="lack" class="wait" role="alert">{{ lack }} It is asked for again by itself.</p>
+    <p v-else-if="!data" class="quiet wait" role="status">Bringing the table…</p>
     <p v-else-if="!rowCount(data)" class="wait">The table has no rows to draw.</p>
     <template v-else-if="spec && columns">
       <div class="choice">
@@ -137,7 +134,7 @@ async function put() {
           </UButton>
         </div>
         <p v-if="question" class="question" role="alert">{{ question }}</p>
-        <div v-else ref="grid" class="tiles" @keydown="walk">
+        <div v-else class="tiles" @keydown="walkGrid($event, '.tile')">
           <UButton
             v-for="offer in offers"
             :key="offer.kind.name"
@@ -172,7 +169,14 @@ async function put() {
           <b>Why this one.</b>
           {{ current.suit.why }}
         </p>
-        <p v-if="current.suit.warning" class="warning">{{ current.suit.warning }}</p>
+        <p v-if="current.suit.warning" class="warning">
+          {{ current.suit.warning }}
+          <UButton v-if="current.suit.remedy" size="sm" @click="draw(current.suit.remedy.change)">{{ current.suit.remedy.label }}</UButton>
+        </p>
+        <p v-if="spec.largest" class="quiet">
+          The {{ spec.largest }} largest and the rest.
+          <UButton size="sm" @click="showAll">Show all</UButton>
+        </p>
         <p class="quiet">In words: {{ words }}</p>
         <template v-if="facts.length">
           <h4>
@@ -180,13 +184,16 @@ async function put() {
             <span class="quiet">computed from its rows</span>
           </h4>
           <ul class="facts">
-            <li v-for="fact in facts" :key="fact.words" :class="{ taken: taken?.words === fact.words }">
+            <li v-for="fact in shownFacts" :key="fact.words" :class="{ taken: taken?.words === fact.words }">
               <span>{{ fact.words }}</span>
               <UButton size="sm" :aria-pressed="taken?.words === fact.words" :aria-label="`Take: ${fact.words}`" @click="take(fact)">
                 {{ taken?.words === fact.words ? 'Taken' : 'Take' }}
               </UButton>
             </li>
           </ul>
+          <UButton v-if="facts.length > fewFacts" variant="bare" class="word" @click="allFacts = !allFacts">
+            {{ allFacts ? 'Fewer' : `${facts.length - fewFacts} more` }}
+          </UButton>
         </template>
         <div v-if="canEdit" class="foot">
           <p class="quiet">Its headline: “{{ headline }}”</p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { deckTheme, type ChartElement, type ChartSpec } from '#core/model'
 import { chartKindNamed, chartKinds, chosenColumns, columnsFor, drawingOfElement, newChart, tonesOf, type ChartColumn } from '#core/charts'
-import { gathered, rowCount, type DataTable } from '#core/data'
+import { gatheredFor, rowCount, type DataTable } from '#core/data'
 import { setFields } from '#core/edits'
 import { themeSeen, type ShownElement } from '#core/resolved'
 
@@ -22,8 +22,7 @@ const drawing = computed(() => drawingOfElement(store.current, props.element, nu
 /** What can be highlighted: each series where there are several, else each category. */
 const entries = computed(() => {
   if (!table.value) return []
-  const { across, height, aggregate, order, series, beside } = spec.value
-  const made = gathered(table.value, { by: across, value: height, aggregate, order, series: series ?? null, beside: beside ?? [] })
+  const made = gatheredFor(spec.value, table.value)
   return made.series.length > 1 ? made.series : made.categories
 })
 
@@ -143,6 +142,17 @@ const labels = {
           :items="choicesOf(orders)"
           label="Order"
           @update:model-value="next => set({ order: next })"
+        />
+      </div>
+      <div v-if="kind.takes.includes('across')" class="row">
+        <span class="label">Only the largest</span>
+        <NumberField
+          :model-value="spec.largest ?? 0"
+          label="Only the largest, and the rest as one; 0 for all"
+          :min="0"
+          :max="1000"
+          :step="1"
+          @update:model-value="next => set({ largest: next || undefined })"
         />
       </div>
       <div class="row">

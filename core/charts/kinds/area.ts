@@ -4,6 +4,7 @@ import { orderedParts, seriesTones } from '../series-tones'
 import { besideLabels, besideWidth, nameBeside, type BesideWish } from '../side-labels'
 import { optionOf } from '../../values'
 import type { Setting } from '../setting'
+import { outOfOrder } from '../shape-of-data'
 import type { ChartKind } from './kind'
 
 /** At most so much of the chart’s width is left for the names of the areas. */
@@ -64,7 +65,7 @@ export const area: ChartKind = {
   suits: ({ series, time, categories, adds, negative, inOrder }) => {
     if (categories < 3) return { score: 0.05, why: 'Too few moments for an area.' }
     if (!time) return { score: 0.15, why: 'The room beneath a line.', warning: 'These rows have no order that an area could follow.' }
-    if (!inOrder) return { score: 0.15, why: 'The room beneath a line.', warning: 'Time does not run in order. Put the rows in its order.' }
+    if (!inOrder) return { score: 0.15, why: 'The room beneath a line.', ...outOfOrder }
     if (series > 1 && (negative || !adds))
       return { score: 0.15, why: 'Areas on each other.', warning: 'These amounts do not add up to a whole.' }
     return {

@@ -3,6 +3,7 @@ import type { BarMark } from '../marks'
 import { drawOnPlane, endOf } from '../plane'
 import { seriesTones } from '../series-tones'
 import type { Setting } from '../setting'
+import { outOfOrder, showLargest } from '../shape-of-data'
 import type { ChartKind } from './kind'
 
 const keyOf = (setting: Setting) => seriesKey(setting, setting.spec.total ? setting.line('lead') * 1.1 : 0)
@@ -20,10 +21,10 @@ export const bar: ChartKind = {
       return {
         score: 0.25,
         why: `${categories * series} columns.`,
-        warning: `${categories * series} columns cannot be named. Draw lines, or show the largest.`,
+        warning: `${categories * series} columns cannot all be named.`,
+        ...(time ? {} : { remedy: showLargest(20) }),
       }
-    if (time && !inOrder)
-      return { score: 0.3, why: 'Columns in the order of the table.', warning: 'Time does not run in order. Put the rows in its order.' }
+    if (time && !inOrder) return { score: 0.3, why: 'Columns in the order of the table.', ...outOfOrder }
     if (series > 1) return { score: series > 3 ? 0.3 : 0.6, why: `${series} columns side by side in each of ${categories} groups.` }
     return {
       score: categories > 12 && !time ? 0.55 : time ? 0.8 : 0.78,

@@ -1,5 +1,5 @@
 import { extent, quantileSorted } from 'd3-array'
-import { columnNamed, firstAmount, keyWords, type DataTable, type Entry } from '../../data'
+import { columnNamed, firstAmount, keyOf, keyWords, type DataTable, type Entry } from '../../data'
 import type { ChartSpec } from '../../model'
 import type { ChartLabel } from '../drawing'
 import { amountsAlong, finished, linesAlong } from '../finish'
@@ -41,8 +41,11 @@ export function spreadOf(values: readonly number[]): Spread | null {
   }
 }
 
-/** Rows of one group beyond which their dots say nothing more. */
+/** Rows of one group beyond which their dots say nothing more: of more as many are drawn, evenly taken, and it is said. */
 const mostDots = 2000
+
+/** How many of some rows are not drawn. */
+const thinned = (count: number) => count - Math.ceil(count / Math.max(1, Math.ceil(count / mostDots)))
 
 type Group = Entry & { value: null; list: readonly number[]; spread: Spread | null }
 
@@ -52,14 +55,7 @@ function groupsOf(spec: ChartSpec, table: DataTable, { data }: Setting): Group[]
   const lists = new Map<string, number[]>(data.categories.map(({ key }) => [key, []]))
   data.category.values.forEach((value, index) => {
     const number = amount?.values[index]
-    if (typeof number === 'number')
-      lists
-        .get(
-          String(value ?? '')
-            .replace(/\s+/g, ' ')
-            .trim() || 'not given',
-        )
-        ?.push(number)
+    if (typeof number === 'number') lists.get(keyOf(value))?.push(number)
   })
   return data.categories.map(entry => ({ ...entry, value: null, list: lists.get(entry.key)!, spread: spreadOf(lists.get(entry.key)!) }))
 }
@@ -92,7 +88,7 @@ function boxOf({ ratio }: Setting, { key }: Group, spread: Spread, place: Place)
     ...(ink ? { tone: ink } : {}),
     shape: 'cell',
     key: own,
-    share: 1,
+
     x: from,
     width,
     y: y - thick / 2 - more,
@@ -110,7 +106,8 @@ function boxOf({ ratio }: Setting, { key }: Group, spread: Spread, place: Place)
 /** Every row as a dot, those far out of a box alone. Where they lie up and down says nothing: a fixed sequence spreads them evenly. */
 function dotsOf({ ratio }: Setting, { key, list }: Group, spread: Spread, place: Place): ChartMark[] {
   const { plane, part, tone, highlighted, look } = place
-  const shown = look === 'box' ? spread.outside : list.slice(0, mostDots)
+  const every = Math.ceil(list.length / mostDots)
+  const shown = look === 'box' ? spread.outside : list.filter((_, at) => at % every === 0)
   const radius = Math.max(2, Math.min(7 * ratio, 60 / Math.sqrt(shown.length)))
   const [top, height] = look === 'strip' ? [plane.down(part), plane.band] : [plane.down(part) + plane.band * 0.48, plane.band * 0.5]
   const golden = 0.618034
@@ -163,7 +160,8 @@ export const box: ChartKind = {
     }
   },
   draw(spec, table, room) {
-    const setting = settingOf({ ...spec, series: null, beside: [] }, table, room)
+    const { largest: _, ...all } = spec
+    const setting = settingOf({ ...all, series: null, beside: [] }, table, room)
     const { isHighlighted, anyHighlighted, size, words, data } = setting
     const look = optionOf<Look>(box, spec.options ?? {}, 'as')
     const groups = groupsOf(spec, table, setting)
@@ -203,7 +201,7 @@ export const box: ChartKind = {
       rules: linesAlong(ticks, plane.along, plane.top, plane.bottom).map(rule => ({ ...rule, kind: 'grid' })),
       names: groups.map(({ label }) => label),
       total: '',
-      leftOut: plane.leftOut,
+      leftOut: plane.leftOut + (look === 'box' ? 0 : groups.reduce((sum, { list }) => sum + thinned(list.length), 0)),
       description: `Box chart of ${of}, ${said}`,
     })
   },

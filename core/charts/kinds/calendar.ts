@@ -92,7 +92,8 @@ export const calendar: ChartKind = {
     return { score: 0.82, why: `${categories} days by weekday and week: what comes back is seen.` }
   },
   draw(spec, table, room) {
-    const setting = settingOf({ ...spec, order: 'data' }, table, room)
+    const { largest: _, ...all } = spec
+    const setting = settingOf({ ...all, order: 'data' }, table, room)
     const { data, words, isHighlighted } = setting
     const { rows, values } = rowsOf(setting, 'beside')
     const naming = { of: 'Calendar', each: 'days' }
@@ -114,18 +115,19 @@ export const calendar: ChartKind = {
       const highlighted = isHighlighted(key)
       const share = value !== null && most > least ? (value - least) / (most - least) : 1
       const tone: Tone = value === null ? { name: 'track' } : highlighted ? { name: 'second' } : { name: 'scale', at: share }
-      return { shape: 'cell', key, part: partOf(days[index]!), value, highlighted, tone, share: 1, ...fieldOf(plan, days[index]!) }
+      return { shape: 'cell', key, part: partOf(days[index]!), value, highlighted, tone, ...fieldOf(plan, days[index]!) }
     })
     const key = values.length
       ? scaleKey(setting, [least, most], plan.from, room.height - setting.line('axis') * 0.5, 0)
       : { marks: [], labels: [] }
     const best = rows.find(({ value }) => value === most)
+    const said = best ? ` Most: ${best.label}, ${words(best.value)}.` : ''
     return finished(setting, {
       ...naming,
       marks: [...marks, ...key.marks],
       labels: [...Array.from({ length: plan.lines }, (_, line) => wordsOf(setting, plan, line)).flat(), ...key.labels],
       names: [...months.values()].map(({ name }) => name),
-      description: `Calendar of ${data.amount?.name ?? 'rows'}, ${rows.length} days.${best ? ` Most: ${best.label}, ${words(best.value)}.` : ''}`,
+      description: `Calendar of ${data.amount?.name ?? 'rows'}, ${rows.length} days.${said}`,
     })
   },
 }

@@ -5,6 +5,7 @@ import type { ChartMark } from '../marks'
 import { labelAt, settingOf, type Setting } from '../setting'
 import { besideLabels, nameBeside } from '../side-labels'
 import type { Tone } from '../tones'
+import { showLargest } from '../shape-of-data'
 import type { ChartKind } from './kind'
 
 /** Width of the sides, px at the usual size, and what of the height the gaps between their parts take. */
@@ -87,7 +88,7 @@ function ribbonsOf({ isHighlighted, anyHighlighted }: Setting, { amounts, scale,
       used.from[a]! += width
       used.to[b]! += width
       const common = { key: `${start.key} → ${end.key}`, part: a, value, highlighted, tone, width }
-      return [{ ...common, ...ends, shape: 'link', opacity: highlighted ? 1.5 : anyHighlighted ? 0.7 : 0.6 }]
+      return [{ ...common, ...ends, shape: 'link', opacity: highlighted ? 0.75 : anyHighlighted ? 0.35 : 0.3 }]
     }),
   )
 }
@@ -98,7 +99,7 @@ function blocksOf({ isHighlighted, anyHighlighted }: Setting, { of, entries, sum
     const highlighted = isHighlighted(key)
     const tone: Tone = { name: highlighted ? 'highlighted' : anyHighlighted ? 'quiet' : 'plain' }
     const place = { x: of === 'from' ? edge : edge - wide, y: tops[at]!, width: wide, height: sums[at]! * scale }
-    return { shape: 'cell', key: `${of} ${key}`, part: of === 'from' ? at : 0, value: sums[at]!, highlighted, tone, share: 1, ...place }
+    return { shape: 'cell', key: `${of} ${key}`, part: of === 'from' ? at : 0, value: sums[at]!, highlighted, tone, ...place }
   })
 }
 
@@ -147,7 +148,7 @@ export const flows: ChartKind = {
     return {
       score: many > 60 ? 0.3 : 0.58,
       why: `What goes from ${categories} to ${series}, with the sums of both sides.`,
-      ...(many > 120 ? { warning: `${many} ribbons cannot be followed. Show the largest.` } : {}),
+      ...(many > 120 ? { warning: `${many} ribbons cannot be followed.`, remedy: showLargest(6) } : {}),
     }
   },
   draw(spec, table, room) {

@@ -37,7 +37,7 @@ function lineOf(setting: Setting, { left, step, gap }: Grid, part: number, [leas
     const own = `${key} ${category.key}`
     const [x, y] = [left + at * step.x, part * step.y]
     const common = { key: own, part, value, highlighted: false, tone, ...(value === null ? { opacity: 0.4 } : {}) }
-    marks.push({ ...common, shape: 'cell', share: 1, x: x + gap.x / 2, y: y + gap.y / 2, width: step.x - gap.x, height: step.y - gap.y })
+    marks.push({ ...common, shape: 'cell', x: x + gap.x / 2, y: y + gap.y / 2, width: step.x - gap.x, height: step.y - gap.y })
     const isEnd = value === most || value === least
     if (value === null || spec.labels === 'none' || (spec.labels === 'highlighted' && !isEnd)) return
     const text = words(value)

@@ -33,7 +33,7 @@ function counted(spec: ChartSpec, table: DataTable, language: string): DataTable
     .filter(one => one.x0 !== undefined)
   const format = column?.kind === 'percent' ? { ...spec.format, scale: 'percent' as const } : spec.format
   const edges = bins.flatMap(({ x0, x1 }) => [x0!, x1!])
-  const edge = (value: number) => formatNumber(value, format, language, edges).replace(/^-/, '−')
+  const edge = (value: number) => formatNumber(value, format, language, edges)
   return {
     id: table.id,
     name: table.name,

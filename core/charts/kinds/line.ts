@@ -10,6 +10,7 @@ import { seriesTones } from '../series-tones'
 import { settingOf, type Setting } from '../setting'
 import { besideLabels, besideWidth, nameBeside, type BesideWish } from '../side-labels'
 import type { Tone } from '../tones'
+import { outOfOrder } from '../shape-of-data'
 import type { ChartKind } from './kind'
 
 /** Pieces that a smooth stretch between two points is drawn in. */
@@ -159,7 +160,7 @@ export const line: ChartKind = {
   suits: ({ series, categories, time, inOrder, missing }) => {
     if (categories < 3) return { score: 0.1, why: 'Too few moments for a line.' }
     if (!time) return { score: 0.15, why: 'A line from row to row.', warning: 'These rows have no order that a line could follow.' }
-    if (!inOrder) return { score: 0.2, why: 'A line from row to row.', warning: 'Time does not run in order. Put the rows in its order.' }
+    if (!inOrder) return { score: 0.2, why: 'A line from row to row.', ...outOfOrder }
     const gaps = missing ? ' Lines are broken where a number is missing.' : ''
     if (series > 1)
       return { score: series > 12 ? 0.5 : 0.92, why: `${categories} moments in order, ${series} lines named at their ends.${gaps}` }

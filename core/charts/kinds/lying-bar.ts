@@ -7,6 +7,7 @@ import { lyingPlane, type LyingPlane } from '../plane/lying'
 import { seriesTones } from '../series-tones'
 import { labelAt, quietly, settingOf, type Setting } from '../setting'
 import type { Tone } from '../tones'
+import { showLargest } from '../shape-of-data'
 import type { ChartKind } from './kind'
 
 /** One bar: of a row, or of one series in it. */
@@ -61,7 +62,7 @@ export const lyingBar: ChartKind = {
   suits: ({ categories, series, time, negative }) => {
     if (time && categories > 2) return { score: 0.25, why: 'Bars under each other; time is read better from left to right.' }
     if (categories > 40)
-      return { score: 0.4, why: `${categories} bars.`, warning: `${categories} bars cannot all be named. Show the largest and the rest.` }
+      return { score: 0.4, why: `${categories} bars.`, warning: `${categories} bars cannot all be named.`, remedy: showLargest(20) }
     const base = series > 3 ? 0.35 : series > 1 ? 0.6 : 0.76
     return {
       score: base + (categories > 6 ? 0.12 : 0),

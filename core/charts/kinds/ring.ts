@@ -8,6 +8,7 @@ import { labelAt, settingOf, type Setting } from '../setting'
 import { besideLabels, nameBeside, type BesideWish } from '../side-labels'
 import type { Tone } from '../tones'
 import { optionOf } from '../../values'
+import { showLargest } from '../shape-of-data'
 import type { ChartKind } from './kind'
 
 /** Parts beyond this many cannot be told apart. */
@@ -158,7 +159,8 @@ export const ring: ChartKind = {
       return {
         score: 0.12,
         why: 'Parts of a whole.',
-        warning: `${categories} parts: the small ones cannot be told apart. Show ${mostParts - 1} and the rest.`,
+        warning: `${categories} parts: the small ones cannot be told apart.`,
+        remedy: showLargest(mostParts - 1),
       }
     if (categories < 2) return { score: 0.05, why: 'One part is the whole.' }
     return { score: time ? 0.2 : 0.62, why: `${categories} parts of one whole, with its total.` }

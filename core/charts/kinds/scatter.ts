@@ -1,11 +1,13 @@
 import { extent } from 'd3-array'
 import { scaleLinear, scaleSqrt } from 'd3-scale'
-import { columnNamed, formatNumber, keyWords, scaleFor, type Column } from '../../data'
+import { formatNumber, keyOf, keyWords, scaleFor, type Column } from '../../data'
+import { chosenColumns } from '../columns'
 import type { ChartLabel, ChartRule } from '../drawing'
-import { keyRow } from '../key'
+import { seriesKey } from '../key'
 import { placeLabels, type Candidate } from '../labels'
 import type { LineMark, PointMark } from '../marks'
 import { nearOf, ticksOf } from '../plane'
+import { seriesTones } from '../series-tones'
 import { labelAt, settingOf, type Setting } from '../setting'
 import type { Tone } from '../tones'
 import { optionOf } from '../../values'
@@ -37,8 +39,6 @@ export function trendOf(points: readonly { x: number; y: number }[]): { at(x: nu
   return { at: x => my + slope * (x - mx), slope, explains: yy > 0 ? (xy * xy) / (xx * yy) : 0 }
 }
 
-const toneOfGroup = (at: number): Tone => ({ name: 'voice', at: Math.max(0, at) })
-
 /** Dots beyond this many say nothing more: of more rows as many are drawn, evenly taken, and it is said. */
 const mostDots = 50_000
 
@@ -47,22 +47,18 @@ interface Spot {
   index: number
   x: number
   y: number
+  key: string
   label: string
+  /** The number of its series. */
   group: number
   /** What sizes it; null where nothing does. */
   third: number | null
 }
 
 /** The columns that are drawn, and the rows that have both amounts. */
-function spotsOf(setting: Setting) {
-  const { spec, table, data, room } = setting
-  const numeric = (name: string | null | undefined) => table.columns.find(column => column.name === name && column.type === 'number')
-  const up = data.amount ?? undefined
-  const along = numeric(spec.along) ?? table.columns.find(column => column.type === 'number' && column !== up && column !== data.category)
-  const sized = numeric(spec.size)
-  const parting = columnNamed(table, spec.series ?? null)
-  const groupOf = (index: number) => keyWords(parting!, parting!.values[index] ?? null, room.language) || 'not given'
-  const groups = parting ? [...new Set(parting.values.map((_, index) => groupOf(index)))] : []
+function spotsOf({ spec, table, data, room }: Setting) {
+  const { height: up, along, size: sized, series: parting } = chosenColumns(spec, table)
+  const groups = new Map(data.series.map(({ key }, at) => [key, at]))
   const spots = (up && along ? up.values : []).flatMap((y, index): Spot[] => {
     const x = along!.values[index]
     if (typeof y !== 'number' || typeof x !== 'number') return []
@@ -72,23 +68,24 @@ function spotsOf(setting: Setting) {
         index,
         x,
         y,
+        key: keyOf(data.category.values[index]),
         label: keyWords(data.category, data.category.values[index] ?? null, room.language),
-        group: parting ? groups.indexOf(groupOf(index)) : -1,
+        group: parting ? (groups.get(keyOf(parting.values[index])) ?? 0) : 0,
         third: typeof third === 'number' ? Math.max(0, third) : null,
       },
     ]
   })
   const every = Math.ceil(spots.length / mostDots)
-  return { up, along, sized, groups, all: spots.length, spots: every > 1 ? spots.filter((_, at) => at % every === 0) : spots }
+  return { up, along, sized, all: spots.length, spots: every > 1 ? spots.filter((_, at) => at % every === 0) : spots }
 }
 type Spots = ReturnType<typeof spotsOf>
 
 /** How the numbers of an axis are written: as its own column asks for. */
-function writer({ spec, room, data }: Setting, column: Column | undefined, ticks: readonly number[]) {
+function writer({ spec, room, data }: Setting, column: Column | null, ticks: readonly number[]) {
   const among = (column?.values ?? []).filter(value => typeof value === 'number')
-  const own = column === (data.amount ?? undefined) ? spec.format : { ...spec.format, prefix: '', suffix: '' }
+  const own = column === data.amount ? spec.format : { ...spec.format, prefix: '', suffix: '' }
   const scale = column?.kind === 'percent' ? ('percent' as const) : own.scale === 'auto' ? scaleFor(among) : own.scale
-  return (value: number) => formatNumber(value, { ...own, scale }, room.language, ticks).replace(/^-/, '−')
+  return (value: number) => formatNumber(value, { ...own, scale }, room.language, ticks)
 }
 
 /** Where amounts stand, both ways. The dots end where the rows do, and the axis with them. */
@@ -124,14 +121,17 @@ function planOf(setting: Setting, { up, along, sized, spots }: Spots, head: numb
 }
 type Plan = ReturnType<typeof planOf>
 
-function dotsOf({ isHighlighted, anyHighlighted, ratio }: Setting, { spots, groups }: Spots, plan: Plan): PointMark[] {
+function dotsOf(setting: Setting, { spots }: Spots, plan: Plan): PointMark[] {
+  const { data, isHighlighted, anyHighlighted, ratio } = setting
+  const several = data.series.length > 1
+  const tones = seriesTones(setting, 'voices')
   const loose = plan.radius ? { opacity: 0.75, edge: 2 } : spots.length > 40 ? { opacity: 0.8 } : {}
   return spots.map((spot, part): PointMark => {
-    const highlighted = isHighlighted(spot.label)
-    const own: Tone = groups.length > 1 ? toneOfGroup(spot.group) : { name: anyHighlighted ? 'quiet' : 'plain' }
+    const highlighted = isHighlighted(spot.key) || (several && isHighlighted(data.series[spot.group]!.key))
+    const own: Tone = several ? tones[spot.group]! : { name: anyHighlighted ? 'quiet' : 'plain' }
     const radius = plan.radius ? plan.radius(spot.third ?? 0) : (highlighted ? lit : dot * plan.crowd) * ratio
     const common = {
-      key: `${spot.label} ${spot.index}`,
+      key: `${spot.key} ${spot.index}`,
       part,
       value: spot.y,
       highlighted,
@@ -225,8 +225,8 @@ export const scatter: ChartKind = {
   draw(spec, table, room) {
     const setting = settingOf(spec, table, room)
     const found = spotsOf(setting)
-    const { spots, groups, up, along, all } = found
-    const key = keyRow(setting, groups.length > 1 ? groups.map((label, at) => ({ key: label, label, tone: toneOfGroup(at) })) : [])
+    const { spots, up, along, all } = found
+    const key = seriesKey(setting)
     const plan = planOf(setting, found, key.height)
     const trend = optionOf<boolean>(scatter, spec.options ?? {}, 'trend') ? trendOf(spots) : null
     const dots = dotsOf(setting, found, plan)
@@ -239,9 +239,8 @@ export const scatter: ChartKind = {
     }
     const names = namesOf(setting, found, plan, dots, trend)
     const axes = axesOf(setting, found, plan)
-    const says = trend
-      ? ` The straight line nearest to all ${trend.slope >= 0 ? 'rises' : 'falls'} and explains ${setting.share(trend.explains, 1)} of the spread.`
-      : ''
+    const way = trend && (trend.slope >= 0 ? 'rises' : 'falls')
+    const says = trend ? ` The straight line nearest to all ${way} and explains ${setting.share(trend.explains, 1)} of the spread.` : ''
     return finished(setting, {
       of: 'Scatter chart',
       each: 'dots',

@@ -95,7 +95,7 @@ export const slope: ChartKind = {
       why: middle
         ? `Only the ends matter: ${series} lines from first to last, the ${middle} between left out.`
         : `${series} lines show who rose and who fell.`,
-      ...(series > 20 ? { warning: `${series} lines cannot all be named. Show the largest.` } : {}),
+      ...(series > 20 ? { warning: `${series} lines cannot all be named: those that changed least go without.` } : {}),
     }
   },
   draw(spec, table, room) {

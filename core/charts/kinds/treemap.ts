@@ -14,6 +14,8 @@ const between = 4
 
 interface Leaf {
   key: string
+  /** The key of its category. */
+  row: string
   label: string
   value: number
   group: number
@@ -26,11 +28,11 @@ function packed({ data, room }: Setting, rows: readonly Row[]): HierarchyRectang
   const groups = data.series.map((one, group): Leaf => {
     const children = rows.map((row, at) => {
       const key = several ? `${row.key} ${one.key}` : row.key
-      return { key, label: row.label, value: Math.max(0, data.values[group]![at] ?? 0), group }
+      return { key, row: row.key, label: row.label, value: Math.max(0, data.values[group]![at] ?? 0), group }
     })
-    return { key: one.key, label: one.label, value: 0, group, children }
+    return { key: one.key, row: '', label: one.label, value: 0, group, children }
   })
-  const root = hierarchy<Leaf>({ key: '', label: '', value: 0, group: 0, children: several ? groups : groups[0]!.children! })
+  const root = hierarchy<Leaf>({ key: '', row: '', label: '', value: 0, group: 0, children: several ? groups : groups[0]!.children! })
     .sum(node => (node.children ? 0 : node.value))
     .sort((a, b) => (b.value ?? 0) - (a.value ?? 0))
   const layout = layoutOf<Leaf>()
@@ -45,16 +47,16 @@ function packed({ data, room }: Setting, rows: readonly Row[]): HierarchyRectang
 
 function fieldOf(setting: Setting, leaf: HierarchyRectangularNode<Leaf>, part: number, count: number): CellMark {
   const { data, isHighlighted, anyHighlighted, room } = setting
-  const { key, label, group } = leaf.data
+  const { key, row, group } = leaf.data
   const several = data.series.length > 1
-  const highlighted = isHighlighted(label) || isHighlighted(key) || (several && isHighlighted(data.series[group]!.key))
+  const highlighted = isHighlighted(row) || (several && isHighlighted(data.series[group]!.key))
   const rank = part / Math.max(1, count - 1)
   const step: Tone = { name: 'step', at: (anyHighlighted ? 0.45 : 0.05) + rank * 0.45 }
   const tone: Tone = highlighted ? { name: 'highlighted' } : several && !anyHighlighted ? { name: 'voice', at: group } : step
   // Gaps between very many may push the last beyond the edge.
   const [x, y] = [Math.max(0, Math.min(leaf.x0, room.width)), Math.max(0, Math.min(leaf.y0, room.height))]
   const [width, height] = [Math.max(0, Math.min(leaf.x1, room.width) - x), Math.max(0, Math.min(leaf.y1, room.height) - y)]
-  return { shape: 'cell', key, part, value: leaf.value ?? 0, highlighted, tone, share: 1, x, y, width, height }
+  return { shape: 'cell', key, part, value: leaf.value ?? 0, highlighted, tone, x, y, width, height }
 }
 
 /** The name of a field and, where there is room for more, its amount and share; none where not even its name fits. */

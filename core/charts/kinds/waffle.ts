@@ -5,6 +5,7 @@ import { rowsOf } from '../plane'
 import { settingOf, type Setting } from '../setting'
 import { besideLabels, nameBeside } from '../side-labels'
 import type { Tone } from '../tones'
+import { showLargest } from '../shape-of-data'
 import type { ChartKind } from './kind'
 
 const across = 10
@@ -46,7 +47,7 @@ function fieldsOf(
   return Array.from({ length: count }, (_, index): CellMark => {
     const [column, line] = [(first + index) % across, Math.floor((first + index) / across)]
     const [x, y] = [place.left + column * step + gap / 2, place.top + place.side - (line + 1) * step + gap / 2]
-    return { shape: 'cell', key: `${key} ${index}`, part, value, highlighted, tone, share: 1, x, y, width: step - gap, height: step - gap }
+    return { shape: 'cell', key: `${key} ${index}`, part, value, highlighted, tone, x, y, width: step - gap, height: step - gap }
   })
 }
 
@@ -64,7 +65,7 @@ export const waffle: ChartKind = {
     return {
       score: categories < 2 ? 0.05 : categories <= 5 ? 0.56 : 0.22,
       why: `Shares that can be counted: one field is one hundredth.`,
-      ...(categories > 8 ? { warning: `${categories} parts: small ones may get no field. Show 5 and the rest.` } : {}),
+      ...(categories > 8 ? { warning: `${categories} parts: small ones may get no field.`, remedy: showLargest(5) } : {}),
     }
   },
   draw(spec, table, room) {

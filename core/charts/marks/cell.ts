@@ -1,11 +1,10 @@
 import { mix, type CellMark, type MarkShape } from './mark'
 
 export const cellShape: MarkShape<CellMark> = {
-  node: ({ x, y, width, height, share }) => ({
+  node: ({ x, y, width, height }) => ({
     tag: 'rect',
     attributes: { x, y, width: Math.max(0, width), height: Math.max(0, height) },
     paint: 'fill',
-    opacity: 0.08 + 0.92 * Math.min(1, Math.max(0, share)),
   }),
   origin: () => ({ box: 'fill-box', at: '50% 50%' }),
   grows: () => 'both',
@@ -18,7 +17,6 @@ export const cellShape: MarkShape<CellMark> = {
     y: mix(a.y, b.y, progress),
     width: mix(a.width, b.width, progress),
     height: mix(a.height, b.height, progress),
-    share: mix(a.share, b.share, progress),
   }),
   outline: ({ x, y, width, height }) => `M${x} ${y}h${width}v${height}h${-width}Z`,
 }

@@ -13,7 +13,6 @@ export const linkShape: MarkShape<LinkMark> = {
     tag: 'path',
     attributes: { d: way(mark), fill: 'none', 'stroke-width': Math.max(0, mark.width) },
     paint: 'stroke',
-    opacity: 0.5,
   }),
   origin: ({ from }) => ({ box: 'view-box', at: `${from.x}px ${from.y}px` }),
   reach: () => ({ x: 0, y: 0 }),

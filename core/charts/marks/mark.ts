@@ -73,14 +73,13 @@ export interface ArcMark extends Drawn {
   outer: number
 }
 
-/** A field of a grid, as strongly coloured as `share` (0 to 1). */
+/** A field of a grid. */
 export interface CellMark extends Drawn {
   shape: 'cell'
   x: number
   y: number
   width: number
   height: number
-  share: number
 }
 
 /** Words that are themselves what is drawn, about their middle. */
@@ -124,8 +123,6 @@ export interface MarkNode {
   /** Words in it, in the font of headlines or of text. */
   text?: string
   display?: true
-  /** How much of its colour is seen, 0 to 1; absent is all. */
-  opacity?: number
   /** CSS `clip-path`. */
   clip?: string
 }

@@ -32,7 +32,6 @@ const any: { [S in MarkShapeName]: fc.Arbitrary<Extract<ChartMark, { shape: S }>
     y: px,
     width: length,
     height: length,
-    share: fc.double({ min: 0, max: 1, noNaN: true }),
   }),
   text: fc.record({ ...drawn, shape: fc.constant('text'), x: px, y: px, text: fc.string(), size: length, weight: fc.constant(600) }),
   link: fc.record({ ...drawn, shape: fc.constant('link'), from: point, to: point, width: length }),

@@ -17,8 +17,8 @@ export { writeWorkbook } from './write'
 
 /** A workbook whose parts come to more than this unpacked is not read, bytes. */
 const unpackedLimit = 400 * 1024 * 1024
-/** Rows of a sheet beyond this are not read. */
-const rowLimit = 1_000_000
+/** As many rows as a sheet can have. */
+const rowLimit = 1_048_576
 
 const zip = [0x50, 0x4b]
 const compound = [0xd0, 0xcf, 0x11, 0xe0]
@@ -111,7 +111,7 @@ function gridOf(sheet: WorkSheet, date1904: boolean, range: ReturnType<typeof ut
     const text = grid[s.r - (range?.s.r ?? 0)]?.[column]
     if (!text) continue
     merged++
-    for (let row = s.r + 1; row <= e.r; row++) {
+    for (let row = s.r + 1; row <= e.r && row - (range?.s.r ?? 0) < grid.length; row++) {
       const line = grid[row - (range?.s.r ?? 0)]
       if (!line) continue
       while (line.length <= column) line.push('')

@@ -208,6 +208,8 @@ export const chartSpecSchema = z.object({
   along: z.string().max(200).nullable().optional(),
   size: z.string().max(200).nullable().optional(),
   aggregate: z.enum(['sum', 'mean', 'least', 'most', 'count']),
+  /** How many categories are drawn, the largest; all others become one, “the rest”. Absent is all. */
+  largest: z.int().min(1).max(1000).optional(),
   order: z.enum(['data', 'rising', 'falling', 'name']),
   /** Keys of the category column, or of the series, whose marks are highlighted. */
   highlighted: z.array(z.string().max(200)).max(10_000),
