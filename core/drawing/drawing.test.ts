@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { drawingOfElement, newChart, tonesOf } from '../charts'
 import type { DataTable } from '../data'
+import { measurePath, stretchesOf } from '../shapes'
 import { shownElements, themeSeen, type ShownElement } from '../resolved'
 import { beat, cue, freshDeck, seasons, textElement, timingContext } from '../testing'
 import { compileSlide, frameAt, leastLength, setLength, stretch, type Score } from '../timing'
@@ -15,13 +16,11 @@ import {
   nibs,
   recordedInk,
   roughPath,
-  stretchesOf,
   thinned,
   tracePicture,
   type Ink,
   type Pixels,
 } from './index'
-import { measurePath } from './path'
 
 /** Every letter is a square of half an em that is drawn in one go. */
 const ink: Ink = {

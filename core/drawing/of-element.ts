@@ -19,12 +19,12 @@ import { drawDiagram, textOfDiagram, type PaintedShape, type Place } from '../di
 import { drawFigure, figureLook } from '../figures'
 import type { DataTable } from '../data'
 import { cropOf, viewOf } from '../place'
-import { drawnLine, outlineOf, panelShape } from '../shapes'
+import { drawnLine, outlineOf, panelShape, stretchesOf } from '../shapes'
 import { layoutOfTable } from '../tables'
 import type { Measurer } from '../text'
 import type { Ink } from './ink'
 import { roughPath } from './rough'
-import { handDrawing, stretchesOf, type HandDrawing, type HandStroke } from './stroke'
+import { handDrawing, type HandDrawing, type HandStroke } from './stroke'
 import { strokesOfText, strokesOfWords } from './words'
 
 /** What a drawing is made from beside its deck. */

@@ -1,5 +1,4 @@
-import svgpath from 'svgpath'
-import { measurePath } from './path'
+import { measurePath } from '../shapes'
 
 /** A line that a hand draws in one go. */
 export interface HandStroke {
@@ -27,28 +26,6 @@ export interface HandDrawing {
 
 /** A hand above the paper moves so many times as fast, and never longer than so many px of drawing. */
 const lifted = { faster: 4, most: 200 }
-
-/** SVG path data as its stretches without a gap; what cannot be read has none. */
-export function stretchesOf(d: string): string[] {
-  const path = svgpath(d).abs()
-  const made: string[] = []
-  let open = ''
-  path.iterate((segment, index, x, y) => {
-    const words = segment.join(' ')
-    if (segment[0] === 'M') {
-      if (open) made.push(open)
-      open = words
-    } else {
-      open += `${open ? '' : `M${x} ${y}`}${words}`
-      if (segment[0] === 'Z') {
-        made.push(open)
-        open = ''
-      }
-    }
-  })
-  if (open) made.push(open)
-  return made.filter(one => /[^M\d\s.-]/.test(one))
-}
 
 /** Strokes in the order in which a hand draws them. */
 export function handDrawing(strokes: readonly HandStroke[], within?: string): HandDrawing {

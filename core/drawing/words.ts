@@ -15,7 +15,8 @@ import {
   type Measurer,
 } from '../text'
 import type { Ink } from './ink'
-import { stretchesOf, type HandStroke } from './stroke'
+import { stretchesOf } from '../shapes'
+import type { HandStroke } from './stroke'
 
 /** Lines of letters are so thick, as a share of their size, and at least so many px. */
 const thickness = { share: 0.028, least: 1.5 }

@@ -9,8 +9,10 @@
  */
 
 export * from './lines'
+export { outlineBetween } from './morph'
 export * from './outline'
 export { panelOutline, panelShape, roomInset } from './panel'
+export { measurePath, stretchesOf, type PathMeasure } from './path'
 export * from './touch'
 export { sectorPath } from './sector'
 export { pointsAlong } from './shape'

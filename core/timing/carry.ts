@@ -1,5 +1,6 @@
 import { isPlain } from '../color'
-import { outlineBetween, shapePath } from '../drawing'
+import { shapePath } from '../drawing'
+import { outlineBetween } from '../shapes'
 import { plainText, type Deck } from '../model'
 import { styleOf, type ShownElement } from '../resolved'
 import { memoByRecords, type Color, type Id } from '../values'

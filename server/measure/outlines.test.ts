@@ -1,7 +1,8 @@
 import { spawnSync } from 'node:child_process'
 import sharp from 'sharp'
 import { describe, expect, it } from 'vitest'
-import { measurePath, stretchesOf, type Traced } from '../../core/drawing'
+import type { Traced } from '../../core/drawing'
+import { measurePath, stretchesOf } from '../../core/shapes'
 import { outlinesOf, serverMeasurer } from './measurer'
 
 const font = { family: 'Hanken Grotesk', weight: 600, italic: false }

@@ -2,9 +2,8 @@
 import { infoOf, type Cue } from '#core/model'
 import { setFields } from '#core/edits'
 import type { Options } from '#core/values'
-import { linePath, thinned } from '#core/shapes'
+import { linePath, thinned, measurePath } from '#core/shapes'
 import { effectNamed, optionOf } from '#core/timing'
-import { measurePath } from '#core/drawing'
 
 /** The way of a chosen move as a ghost over the stage, with handles to bend it and a pen to draw it anew. Lengths in px of deck space. */
 const props = defineProps<{ cue: Cue; scale: number; /** Only shown: a press chooses its cue. */ ghost?: boolean }>()

@@ -3,7 +3,7 @@ import { deckTheme } from '#core/model'
 import { themeSeen } from '#core/resolved'
 import { optionOf, type OptionField, type Options } from '#core/values'
 import { colorOption, colorValue, mostWords } from '#core/timing'
-import { measurePath } from '#core/drawing'
+import { measurePath } from '#core/shapes'
 
 /** What an effect, a transition or a kind of charts lets one choose. */
 const props = defineProps<{ of: { readonly options: readonly OptionField[] }; options: Options }>()

@@ -2,7 +2,8 @@ import { putRecord, applyChanges, slidesOf } from '../../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Color, Options } from '../../values'
-import { handDrawing, measurePath } from '../../drawing'
+import { handDrawing } from '../../drawing'
+import { measurePath } from '../../shapes'
 import { beat, cue, freshDeck, textElement, timingContext } from '../../testing'
 import {
   colorOption,

@@ -1,4 +1,4 @@
-import { measurePath } from '../../drawing'
+import { measurePath } from '../../shapes'
 import type { Options } from '../../values'
 import type { PartFrame } from '../part-frame'
 import { clamp, colorOption, colorOptionOf, optionOf, type Effect, type OptionField } from './effect'

@@ -1,4 +1,5 @@
-import { pointsAlong } from '../shapes'
+import svgpath from 'svgpath'
+import { pointsAlong } from './shape'
 
 /** A path in deck space: its length, px, and where it is after a share of that, with its direction, degrees clockwise from rightwards. */
 export interface PathMeasure {
@@ -46,4 +47,26 @@ export function measurePath(data: string): PathMeasure {
   if (known.size >= remembered) known.clear()
   known.set(data, made)
   return made
+}
+
+/** SVG path data as its stretches without a gap; what cannot be read has none. */
+export function stretchesOf(d: string): string[] {
+  const path = svgpath(d).abs()
+  const made: string[] = []
+  let open = ''
+  path.iterate((segment, index, x, y) => {
+    const words = segment.join(' ')
+    if (segment[0] === 'M') {
+      if (open) made.push(open)
+      open = words
+    } else {
+      open += `${open ? '' : `M${x} ${y}`}${words}`
+      if (segment[0] === 'Z') {
+        made.push(open)
+        open = ''
+      }
+    }
+  })
+  if (open) made.push(open)
+  return made.filter(one => /[^M\d\s.-]/.test(one))
 }

@@ -1,5 +1,4 @@
-import { measurePath } from './path'
-import { stretchesOf } from './stroke'
+import { measurePath, stretchesOf } from './path'
 
 type Point = readonly [number, number]
 
