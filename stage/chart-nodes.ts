@@ -124,6 +124,7 @@ function drawRules(layer: SVGElement, rules: readonly ChartRule[], tones: Tones)
     const { color, width } = ruleLooks[rule.kind]
     set(node, 'stroke', tones.of(color))
     set(node, 'stroke-width', width)
+    set(node, 'opacity', rule.opacity ?? 1)
   })
 }
 

@@ -2,7 +2,6 @@ import type { DataTable } from '../data'
 import type { ChartSpec } from '../model'
 import type { ChartDrawing, ChartRoom } from './drawing'
 import { settled } from './settle'
-import { inBetween } from './in-between'
 import { area } from './kinds/area'
 import { bar } from './kinds/bar'
 import { bigNumber } from './kinds/big-number'
@@ -14,6 +13,8 @@ import { halfRing } from './kinds/half-ring'
 import { heat } from './kinds/heat'
 import { histogram } from './kinds/histogram'
 import type { ChartKind } from './kinds/kind'
+import { drawMoment } from './motion/moment'
+import { shownRows } from './motion/shown-rows'
 import { line } from './kinds/line'
 import { lyingBar } from './kinds/lying-bar'
 import { multiples } from './kinds/multiples'
@@ -56,13 +57,15 @@ const byName = new Map(chartKinds.map(kind => [kind.name, kind]))
 /** A kind of charts by its name; one that this version does not know is drawn as bars. */
 export const chartKindNamed = (name: string): ChartKind => byName.get(name) ?? bar
 
-/** Draws a chart of its table. */
-export const drawChart = (spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDrawing =>
+/** Draws rows as they are. */
+const drawRows = (spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDrawing =>
   settled(chartKindNamed(spec.kind).draw(spec, table, room), room)
 
-/** The drawing at `progress` (0 to 1) from one drawing of a chart to another. */
-export const drawingBetween = (spec: ChartSpec, from: ChartDrawing, to: ChartDrawing, progress: number): ChartDrawing =>
-  (chartKindNamed(spec.kind).between ?? inBetween)(from, to, progress)
+/** Draws a chart of its table; `time` is the number of a moment, or lies between two, where it is shown on its way through time. */
+export function drawChart(spec: ChartSpec, table: DataTable, room: ChartRoom, time?: number): ChartDrawing {
+  const shown = shownRows(spec, table, room.language, time)
+  return shown.run ? drawMoment(spec, table, { ...shown, run: shown.run }, room, drawRows) : drawRows(shown.spec, shown.table, room)
+}
 
 /** What a new chart of a table shows until someone chooses otherwise. */
 export const newChart = (table: string | null): ChartSpec => ({

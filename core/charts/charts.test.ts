@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { DataTable } from '../data'
 import { houseTheme } from '../layouts'
 import { roughMeasurer } from '../text'
-import { drawChart, inBetween, newChart, placeLabels, questionOf, touch, type BarMark, type ChartLabel, type ChartRoom } from './index'
+import { drawChart, newChart, passageBetween, placeLabels, questionOf, touch, type BarMark, type ChartLabel, type ChartRoom } from './index'
 
 const room: ChartRoom = { width: 1200, height: 600, textSize: 28, fonts: houseTheme.fonts, measurer: roughMeasurer, language: 'en' }
 const tableOf = (rows: { key: string; value: number }[]): DataTable => ({
@@ -116,18 +116,24 @@ describe('between two drawings', () => {
     { key: 'c', value: 30 },
   ])
 
+  const passage = passageBetween(from, to, room.width, room.height)
+
   it('is each of them at its end', () => {
-    expect(inBetween(from, to, 0)).toBe(from)
-    expect(inBetween(from, to, 1)).toBe(to)
+    expect(passage.at(0)).toBe(from)
+    expect(passage.at(1)).toBe(to)
   })
 
   it('moves a bar of the same name, and lets others grow and shrink in their place', () => {
-    const half = inBetween(from, to, 0.5)
-    const named = (key: string) => half.marks.find((mark): mark is BarMark => mark.key === key)!
+    const named = (share: number, key: string) => passage.at(share).marks.find((mark): mark is BarMark => mark.key === key)!
     const [was, is] = [from, to].map(drawing => drawing.marks as BarMark[])
-    expect(named('b').x).toBeCloseTo((was![1]!.x + is![0]!.x) / 2, 6)
-    expect(named('c').height).toBeCloseTo(is![1]!.height / 2, 6)
-    expect(named('a').height).toBeCloseTo(was![0]!.height / 2, 6)
+    for (const share of [0.3, 0.5, 0.8]) {
+      const moved = (named(share, 'b').x - was![1]!.x) / (is![0]!.x - was![1]!.x)
+      expect(moved).toBeGreaterThanOrEqual(0)
+      expect(named(share, 'b').height).toBeCloseTo(was![1]!.height + (is![0]!.height - was![1]!.height) * moved, 6)
+      // What comes stands on its foot, what goes sinks into it.
+      expect(named(share, 'c').y + named(share, 'c').height).toBeCloseTo(is![1]!.y + is![1]!.height, 6)
+      expect(named(share, 'a').height).toBeLessThanOrEqual(was![0]!.height)
+    }
   })
 })
 

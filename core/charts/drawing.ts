@@ -1,6 +1,7 @@
 import type { Theme } from '../model'
 import type { Measurer } from '../text'
 import type { ChartMark, Point } from './marks'
+import type { RunMoment } from './run-moment'
 import type { Tone } from './tones'
 
 /** A label about its middle, in px from the chart's top left. */
@@ -24,6 +25,8 @@ export interface ChartLabel {
   tone?: Tone | { on: Tone }
   /** In the font of headlines. */
   display?: true
+  /** The amount that it says, which is counted on the way to another. */
+  amount?: number
   /** A line from its mark to it, where it does not stand beside it. */
   leader?: readonly Point[]
   /** A field in the colour that it explains, before its words, which begin that much further in; its side is that of the size. */
@@ -37,6 +40,10 @@ export interface ChartRule {
   from: Point
   to: Point
   kind: 'grid' | 'base' | 'divider' | 'reference'
+  /** What it stands for: one of the same key in another drawing of the chart is the same line. */
+  key?: string
+  /** 0 to 1; absent is all. */
+  opacity?: number
 }
 
 export interface ChartDrawing {
@@ -53,6 +60,8 @@ export interface ChartDrawing {
   leftOut: number
   /** Words for those who do not see it. */
   description: string
+  /** How it writes an amount. */
+  write?: (amount: number) => string
 }
 
 /** What a chart is drawn in. */
@@ -64,4 +73,6 @@ export interface ChartRoom {
   fonts: Theme['fonts']
   measurer: Measurer
   language: string
+  /** Where the chart’s rows are those of one moment of many. */
+  run?: RunMoment
 }

@@ -20,6 +20,7 @@ export function finished(setting: Setting, { of, each, ...drawn }: Drawn): Chart
     total: setting.words(all.reduce((sum, value) => sum + value, 0)),
     leftOut: 0,
     description: describe(setting, of, each),
+    write: setting.words,
     ...drawn,
   }
 }

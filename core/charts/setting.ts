@@ -2,7 +2,9 @@ import { formatNumber, gatheredFor, scaleFor, type DataTable, type Gathered } fr
 import type { ChartSpec } from '../model'
 import { measureWith } from './category-labels'
 import type { ChartLabel, ChartRoom } from './drawing'
+import { highlightedIn } from './found'
 import type { ChartMark } from './marks'
+import type { RunMoment } from './run-moment'
 
 /** What is smaller than this has no length: scales cannot part it from rounding. */
 const nothing = 1e-9
@@ -52,40 +54,12 @@ export interface Setting {
   anyHighlighted: boolean
   /** Whether just one category is: its amount is written large. */
   leads: boolean
+  /** Where the rows are those of one moment of many. */
+  run: RunMoment | null
 }
 
-/** The number that stands for an entry where one has to be chosen: its last that is one, else none. */
-const lastOf = (values: readonly (number | null)[]) => values.findLast(value => value !== null) ?? null
-const firstOf = (values: readonly (number | null)[]) => values.find(value => value !== null) ?? null
-
-/** What is highlighted: what was named, and what the rule finds among the series where there are several, else among the categories. */
-function highlightedOf({ rule, highlighted }: ChartSpec, { series, categories, values }: Gathered): ReadonlySet<string> {
-  const found = new Set(highlighted)
-  const several = series.length > 1
-  const entries = several ? series : categories
-  if (!rule || !entries.length) return found
-  if (rule === 'first' || rule === 'last') return found.add(entries.at(rule === 'first' ? 0 : -1)!.key)
-  const amountOf = (index: number) => {
-    if (!several) return values[0]![index] ?? null
-    const [first, last] = [firstOf(values[index]!), lastOf(values[index]!)]
-    return rule === 'rise' || rule === 'fall' ? (first === null || last === null ? null : last - first) : last
-  }
-  // Along categories, what rose most is the one that is furthest above the one before.
-  const amounts = entries.map((_, index) => {
-    const amount = amountOf(index)
-    if (several || (rule !== 'rise' && rule !== 'fall') || amount === null) return amount
-    const before = index ? amountOf(index - 1) : null
-    return before === null ? null : amount - before
-  })
-  const way = rule === 'least' || rule === 'fall' ? -1 : 1
-  let best = -1
-  amounts.forEach((amount, index) => {
-    if (amount !== null && (best < 0 || way * amount > way * amounts[best]!)) best = index
-  })
-  return best < 0 ? found : found.add(entries[best]!.key)
-}
-
-const small = (value: number | null) => (value !== null && Math.abs(value) < nothing ? 0 : value)
+/** An amount as it is drawn: what is too small to have a length is nothing. */
+export const small = (value: number | null) => (value !== null && Math.abs(value) < nothing ? 0 : value)
 
 /** A share in hundredths, of small ones with a decimal. */
 function shareWords(share: number, language: string): string {
@@ -97,11 +71,12 @@ function shareWords(share: number, language: string): string {
 export function settingOf(spec: ChartSpec, table: DataTable, room: ChartRoom): Setting {
   const raw = gatheredFor(spec, table, room.language)
   const data = { ...raw, values: raw.values.map(list => list.map(small)) }
-  const among = data.values.flat().filter(value => value !== null)
+  // One count of decimals all the way through.
+  const among = (room.run?.knots ?? [data]).flatMap(({ values }) => values.flat()).filter(value => value !== null)
   const format = formatOf(spec, data, among)
   const ratio = (Math.min(ratios.most, Math.max(ratios.least, Math.min(room.width, room.height) / usualSide)) * room.textSize) / usualText
   const size = (role: WordRole) => Math.max((roles[role].least * room.textSize) / usualText, roles[role].size * ratio)
-  const highlighted = highlightedOf(spec, data)
+  const highlighted = new Set(highlightedIn(spec, data))
   const known = [...data.series, ...data.categories].some(({ key }) => highlighted.has(key))
   return {
     spec,
@@ -128,6 +103,7 @@ export function settingOf(spec: ChartSpec, table: DataTable, room: ChartRoom): S
     isHighlighted: key => highlighted.has(key),
     anyHighlighted: known,
     leads: data.categories.filter(({ key }) => highlighted.has(key)).length === 1,
+    run: room.run ?? null,
   }
 }
 

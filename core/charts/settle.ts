@@ -8,6 +8,9 @@ const letters = 0.78
 
 const isHighlighted = ({ tone }: ChartLabel) => !!tone && 'name' in tone && tone.name === 'highlighted'
 
+/** How much a label matters beside others: what is highlighted before all. */
+export const importanceOf = (label: ChartLabel) => importance[label.kind] + (isHighlighted(label) ? 5 : 0)
+
 /**
  * The same drawing with its upright words within its room and none on another: what stands a little outside moves in, and what touches
  * something more important is left out and counted. So holds for every kind what its own way of placing words has not seen to.
@@ -24,7 +27,7 @@ export function settled(drawing: ChartDrawing, room: ChartRoom): ChartDrawing {
       x: Math.max(0, Math.min(own.x, room.width - width)),
       y: Math.max(0, Math.min(own.y, room.height - height)),
     }
-    return { label, priority: importance[label.kind] + (isHighlighted(label) ? 5 : 0) - index / (labels.length + 1), places: [own, within] }
+    return { label, priority: importanceOf(label) - index / (labels.length + 1), places: [own, within] }
   })
   const { placed, leftOut } = placeLabels(candidates, { x: -0.01, y: -0.01, width: room.width + 0.02, height: room.height + 0.02 })
   const at = new Map(placed.map(({ label, place }) => [label, place]))

@@ -168,7 +168,7 @@ function withRest(entries: readonly Entry[], piles: readonly Pile[][], all: read
 }
 
 /** Where categories stand in time, days; null where one of them does not. */
-function momentsOf(category: Column, entries: readonly Entry[]): number[] | null {
+export function momentsOf(category: Column, entries: readonly Entry[]): number[] | null {
   if (!isTime(category)) return null
   const grain = category.type === 'number' ? 'year' : (category.grain ?? 'day')
   const places = entries.map(({ key }) => momentPlace(key, grain))

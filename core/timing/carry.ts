@@ -210,20 +210,19 @@ export function carriedFrames(deck: Deck, from: SlideAt, to: SlideAt, progress: 
     },
   }
   // Shapes go over from outline to outline, charts from data to data.
-  for (const { from: source, to: target, as } of pairs) {
-    const frame = carried.to.elements.get(target.id)!
-    if (as && as !== 'data' && source.kind === 'shape' && target.kind === 'shape' && target.shape !== 'line' && progress < 1) {
-      carried.to.elements.set(target.id, {
-        ...frame,
-        outline: outlineBetween(shapePath({ ...source, box: target.box }).fill, shapePath(target).fill, progress),
-      })
-      continue
-    }
-    if (as !== 'data' || source.kind !== 'chart') continue
-    carried.to.elements.set(target.id, {
-      ...frame,
-      chart: { from: from.frame.elements.get(source.id)?.chart?.to ?? null, to: frame.chart?.to ?? null, progress, of: source },
-    })
+  for (const pair of pairs) {
+    const id = pair.to.id
+    const frame = carried.to.elements.get(id)!
+    carried.to.elements.set(id, { ...frame, ...becoming(pair, from, frame, progress) })
   }
   return carried
+}
+
+/** What a thing is drawn as on its way into the other: a shape of an outline between both, a chart between its data. */
+function becoming({ from: source, to: target, as }: Carried, from: SlideAt, frame: ElementFrame, progress: number): Partial<ElementFrame> {
+  if (as && as !== 'data' && source.kind === 'shape' && target.kind === 'shape' && target.shape !== 'line' && progress < 1)
+    return { outline: outlineBetween(shapePath({ ...source, box: target.box }).fill, shapePath(target).fill, progress) }
+  if (as !== 'data' || source.kind !== 'chart') return {}
+  const state = from.frame.elements.get(source.id)?.chart?.to ?? null
+  return { chart: { from: state, to: frame.chart?.to ?? null, progress, ease: share => share, of: source } }
 }

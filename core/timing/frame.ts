@@ -1,11 +1,12 @@
-import type { ChartElement, Parts } from '../model'
+import type { ChartWay } from '../charts'
+import type { Parts } from '../model'
 import type { ShownElement } from '../resolved'
 import type { Id } from '../values'
 import { clipAfter, type ClipMoment } from './clips'
 import { playsOf } from './plays'
 import { isCameraAtRest, restingCamera, type Camera } from './camera'
 import { cameraIn } from './camera-plan'
-import type { EffectRoom } from './effects'
+import { stateIn, type EffectRoom } from './effects'
 import { figureAt, gestureAt, type FigureMoment } from './figure-moment'
 import { hiddenPart, isAtRest, restingPart, type PartFrame } from './part-frame'
 import type { Score, ScoreCue, Track } from './score'
@@ -24,12 +25,7 @@ export interface ElementFrame {
   parts: readonly PartFrame[] | null
   partsBy: Parts['by'] | null
   /** A chart on its way from one state to another; null is as composed. */
-  chart: {
-    from: Id | null
-    to: Id | null
-    progress: number
-    /** The chart of the slide before that it comes from, where it is carried on. */ of?: ChartElement & ShownElement
-  } | null
+  chart: ChartWay | null
   /**
    * Of a text that says something else: from which of its words to which (−1 its own, else an index of `said` of its track), and how far.
    */
@@ -294,6 +290,7 @@ function chartOf(track: Track, score: Score, moment: SlideMoment): ElementFrame[
   let from: Id | null = null
   let to: Id | null = null
   let progress = 1
+  let ease: ChartWay['ease']
   let any = false
   for (const cue of track.cues) {
     if (cue.cue.what !== 'data') continue
@@ -301,11 +298,11 @@ function chartOf(track: Track, score: Score, moment: SlideMoment): ElementFrame[
     if (since < 0) continue
     any = true
     from = to
-    to = typeof cue.cue.options.state === 'string' ? cue.cue.options.state : null
-    const share = progressOf(cue, since)
-    progress = share >= 1 ? 1 : cue.ease(share)
+    to = stateIn(cue.cue.options)
+    progress = progressOf(cue, since)
+    ease = cue.ease
   }
-  return any ? { from, to, progress } : null
+  return any ? { from, to, progress: Math.min(1, progress), ease } : null
 }
 
 function wordsOf(track: Track, score: Score, moment: SlideMoment): WordsMoment | null {

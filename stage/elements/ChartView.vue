@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { drawingBetween, drawingOfElement, questionOf } from '#core/charts'
+import { drawingOfElement, drawingOnItsWay, questionOf, specInState } from '#core/charts'
 import type { ChartElement, Deck, Theme } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 import type { ElementFrame } from '#core/timing'
@@ -11,8 +11,7 @@ import { useRedraw } from '../redraw'
 const props = defineProps<{ deck: Deck; theme: Theme; element: ChartElement & ShownElement; host: StageHost; prompts: boolean }>()
 const svg = ref<SVGSVGElement>()
 
-const stateDrawing = (state: string | null) => drawingOfElement(props.deck, props.element, state, props.host.table, props.host.measurer)
-const drawing = computed(() => stateDrawing(null))
+const drawing = computed(() => drawingOfElement(props.deck, props.element, null, props.host.table, props.host.measurer))
 let shown: unknown = null
 /** Why nothing is drawn. */
 const lack = computed(() => {
@@ -26,16 +25,10 @@ const lack = computed(() => {
 function redraw(frame: ElementFrame | null) {
   const chart = frame?.chart ?? null
   if (!svg.value || !props.element.chart) return
-  // A chart that is carried on begins as that of the slide before, in its own box.
-  const from = chart?.of
-    ? drawingOfElement(props.deck, { ...chart.of, box: props.element.box }, chart.from, props.host.table, props.host.measurer)
-    : stateDrawing(chart?.from ?? null)
-  const to = stateDrawing(chart?.to ?? null)
-  if (!from || !to) return
-  const next = chart ? drawingBetween(props.element.chart, from, to, chart.progress) : to
-  if (next === shown) return
+  const next = chart ? drawingOnItsWay(props.deck, props.element, chart, props.host.table, props.host.measurer) : drawing.value
+  if (!next || next === shown) return
   shown = next
-  drawChartInto(svg.value, next, props.element.chart, props.theme)
+  drawChartInto(svg.value, next, specInState(props.deck, props.element.chart, chart?.to ?? null), props.theme)
 }
 watch(
   () => [drawing.value, props.element.chart, props.theme],

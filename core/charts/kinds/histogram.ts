@@ -8,12 +8,14 @@ import type { ChartKind } from './kind'
 
 /** What is smaller than this is nothing: steps of an amount cannot be told from rounding. */
 const nothing = 1e-9
+/** Numbers that differ beyond so many digits differ by rounding: no steps lie between them. */
+const digits = 12
 const mostSteps = 60
 
 function amountsOf(spec: ChartSpec, table: DataTable) {
   const column = columnNamed(table, spec.height) ?? firstAmount(table) ?? table.columns.find(({ type }) => type === 'number')
   const values = (column?.type === 'number' ? column.values : []).filter(value => typeof value === 'number')
-  return { column, values: values.map(value => (Math.abs(value) < nothing ? 0 : value)) }
+  return { column, values: values.map(value => (Math.abs(value) < nothing ? 0 : Number(value.toPrecision(digits)))) }
 }
 
 /** Into about how many steps numbers are parted; where most are alike the rule gives no width, and that of Sturges stands in. */
@@ -86,6 +88,8 @@ export const histogram: ChartKind = {
       order: 'data' as const,
       format: plain,
     }
-    return drawOnPlane(whole, counted(spec, table, room.language), room, { of: 'Histogram', parts: 'steps', beyond: 0 }, barsOf)
+    // Its rows are steps of an amount, which nothing runs through.
+    const { run: _run, ...still } = room
+    return drawOnPlane(whole, counted(spec, table, room.language), still, { of: 'Histogram', parts: 'steps', beyond: 0 }, barsOf)
   },
 }

@@ -29,6 +29,4 @@ export interface ChartKind {
   /** How well it suits what a table holds, and why; absent, it is drawn where it is chosen, and never offered. */
   suits?(shape: TableShape): Suit
   draw(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDrawing
-  /** Its own way from one of its drawings to another; absent, each mark goes its own. */
-  between?(from: ChartDrawing, to: ChartDrawing, progress: number): ChartDrawing
 }

@@ -7,8 +7,8 @@ import { roughMeasurer } from '../../text'
 import {
   chartKinds,
   drawChart,
-  drawingBetween,
   newChart,
+  passageBetween,
   shapeOf,
   shapeOfData,
   touch,
@@ -127,9 +127,40 @@ describe.each(chartKinds.map(({ name: kind }) => kind))('a chart that is a %s', 
     fc.assert(
       fc.property(rows, rows, spec(kind), fc.double({ min: 0, max: 1, noNaN: true }), (before, after, chosen, progress) => {
         const [from, to] = [drawChart(chosen, tableOf(before), room), drawChart(chosen, tableOf(after), room)]
-        expect(isFinite(drawingBetween(chosen, from, to, progress))).toBe(true)
-        expect(drawingBetween(chosen, from, to, 1)).toBe(to)
-        expect(drawingBetween(chosen, from, to, 0)).toBe(from)
+        const passage = passageBetween(from, to, room.width, room.height)
+        expect(isFinite(passage.at(progress))).toBe(true)
+        expect([passage.at(0), passage.at(1)]).toEqual([from, to])
+        expect(passage.seconds >= 0.25 && passage.seconds < 4).toBe(true)
+      }),
+      { numRuns: 20 },
+    )
+  })
+
+  it('turns into every other kind, mark by mark, by steps that are all finite', () => {
+    const kinds = fc.constantFrom(...chartKinds.map(({ name }) => name))
+    fc.assert(
+      fc.property(rows, spec(kind), kinds, fc.double({ min: 0, max: 1, noNaN: true }), (list, chosen, other, progress) => {
+        const [from, to] = [kind, other].map(name => drawChart({ ...chosen, kind: name }, tableOf(list), room))
+        const between = passageBetween(from!, to!, room.width, room.height).at(progress)
+        expect(isFinite(between)).toBe(true)
+        expect(between.marks.every(mark => mark.shape !== 'path' || !mark.d.includes('NaN'))).toBe(true)
+      }),
+      { numRuns: 20 },
+    )
+  })
+
+  it('is drawn at any time of a table that it runs through, within its room, and all in its named parts', () => {
+    fc.assert(
+      fc.property(rows, spec(kind), fc.double({ min: 0, max: 6, noNaN: true }), (list, chosen, time) => {
+        const run = { ...chosen, across: 'place', moment: { column: 'day', at: 'last' as const } }
+        const drawing = drawChart(run, tableOf(list), room, time)
+        expect(isFinite(drawing)).toBe(true)
+        for (const mark of drawing.marks) {
+          const { x, y } = shapeOf(mark).anchor(mark)
+          expect([x >= -1, x <= room.width + 1, y >= -1, y <= room.height + 1]).toEqual([true, true, true, true])
+        }
+        for (const { part } of [...drawing.marks, ...drawing.labels])
+          expect(part === null || (part >= 0 && part < drawing.parts)).toBe(true)
       }),
       { numRuns: 20 },
     )

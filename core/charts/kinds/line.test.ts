@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { houseTheme } from '../../layouts'
 import { roughMeasurer } from '../../text'
-import { drawChart, drawingBetween, newChart, touch, type ChartRoom, type LineMark, type PointMark } from '../index'
+import { drawChart, passageBetween, newChart, touch, type ChartRoom, type LineMark, type PointMark } from '../index'
 
 const room: ChartRoom = { width: 1200, height: 600, textSize: 28, fonts: houseTheme.fonts, measurer: roughMeasurer, language: 'en' }
 const draw = (values: (number | null)[], more = {}) =>
@@ -78,7 +78,9 @@ describe('a line chart', () => {
 
   it('moves to other figures point by point, and holds options to what they may be', () => {
     const [from, to] = [draw([10, 20]), draw([30, 20])]
-    const half = drawingBetween({ ...newChart('t'), kind: 'line' }, from, to, 0.5)
+    const passage = passageBetween(from, to, room.width, room.height)
+    const { begins, ends } = passage.marks!
+    const half = passage.at((begins + ends) / 2 / passage.seconds)
     expect(dotsIn(half)[0]!.y).toBeCloseTo((dotsIn(from)[0]!.y + dotsIn(to)[0]!.y) / 2, 6)
     expect(linesIn(draw([1, 2], { options: { thick: 4000 } }))[0]!.width).toBe(40)
   })

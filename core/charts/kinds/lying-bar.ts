@@ -1,8 +1,9 @@
-import type { ChartLabel } from '../drawing'
+import type { ChartLabel, ChartRule } from '../drawing'
 import { finished } from '../finish'
 import { seriesKey } from '../key'
 import type { BarMark } from '../marks'
-import { rowsOf, totalLabels } from '../plane'
+import { rowsOf, totalLabels, type ChartRows } from '../plane'
+import { opacityOf } from '../plane/axis'
 import { lyingPlane, type LyingPlane } from '../plane/lying'
 import { seriesTones } from '../series-tones'
 import { labelAt, quietly, settingOf, type Setting } from '../setting'
@@ -48,7 +49,27 @@ function saidAt(setting: Setting, mark: BarMark): ChartLabel | null | undefined 
   const x = (negative ? mark.x : mark.x + mark.width) + (negative ? -1 : 1) * size('value') * 0.35
   const place = { x, y: mark.y + mark.height / 2, at: negative ? ('end' as const) : ('start' as const) }
   const look = { weight: highlighted ? 700 : 600, ...(tone ? { tone } : {}) }
-  return labelAt(setting, 'value', words(value), place, { kind: 'value', part, key: `value ${mark.key}`, ...look })
+  return labelAt(setting, 'value', words(value), place, { kind: 'value', part, key: `value ${mark.key}`, amount: value, ...look })
+}
+
+/** Amounts along the top with their lines down the bars: how far they reach changes as a table is run through, and has to be seen. */
+function axisOf(setting: Setting, { ticks }: ChartRows, plane: LyingPlane): { rules: ChartRule[]; labels: ChartLabel[] } {
+  if (!ticks || setting.spec.labels === 'none') return { rules: [], labels: [] }
+  const words = setting.among(ticks.map(({ value }) => value))
+  const shown = ticks.filter(({ value }) => value !== 0).map(({ value, seen }) => ({ value, x: plane.along(value), ...opacityOf(seen) }))
+  return {
+    rules: shown.map(({ value, x, ...seen }) => ({
+      from: { x, y: plane.top },
+      to: { x, y: plane.bottom },
+      kind: 'grid',
+      key: `axis ${value}`,
+      ...seen,
+    })),
+    labels: shown.map(({ value, x, ...seen }) => {
+      const place = { x, y: plane.top - setting.line('axis') * 0.5 }
+      return labelAt(setting, 'axis', words(value), place, { kind: 'axis', key: `axis ${value}`, ...seen })
+    }),
+  }
 }
 
 /** Bars under each other, names at the left; what falls short goes the other way, in the colour of losses. */
@@ -87,9 +108,11 @@ export const lyingBar: ChartKind = {
     const plane = lyingPlane(setting, rows, {
       ahead: reach(value => value >= 0),
       behind: reach(value => value < 0),
-      head: top + key.height,
-      thickest: 60 * (1 + (data.series.length - 1) * 0.8),
+      head: top + key.height + (rows.ticks ? setting.line('axis') : 0),
+      domain: rows.ticks ? [rows.least, rows.most] : undefined,
+      thickest: (rows.ticks ? 120 : 60) * (1 + (data.series.length - 1) * 0.8),
     })
+    const axis = axisOf(setting, rows, plane)
     const marks = rows.rows.flatMap((_, part) => data.series.map((__, index) => barOf(setting, plane, part, index)))
     const said = marks.map(mark => saidAt(setting, mark))
     const total = spec.total ? totalLabels(words(rows.values.reduce((sum, value) => sum + value, 0)), setting) : []
@@ -97,8 +120,8 @@ export const lyingBar: ChartKind = {
       of: 'Bar chart',
       each: 'bars',
       marks: quietly(marks, setting),
-      labels: [...plane.names, ...said.filter(label => !!label), ...key.labels, ...total],
-      rules: [{ from: { x: plane.base, y: plane.top }, to: { x: plane.base, y: plane.bottom }, kind: 'base' }],
+      labels: [...plane.names, ...said.filter(label => !!label), ...key.labels, ...axis.labels, ...total],
+      rules: [...axis.rules, { from: { x: plane.base, y: plane.top }, to: { x: plane.base, y: plane.bottom }, kind: 'base', key: 'base' }],
       names: rows.rows.map(({ label }) => label),
       leftOut: plane.leftOut + said.filter(label => label === undefined).length,
     })

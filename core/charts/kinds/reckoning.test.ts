@@ -1,5 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { houseTheme } from '../../layouts'
+import { roughMeasurer } from '../../text'
+import { drawChart, newChart, type ChartRoom } from '../index'
 import { ticksOf } from '../plane'
 import { timeNames } from '../plane/time-names'
 import { apartLevels } from '../side-labels'
@@ -10,9 +13,17 @@ import { ranksOf } from './ranks'
 import { trendOf } from './scatter'
 import { wholeFields } from './waffle'
 
+const room: ChartRoom = { width: 1200, height: 640, textSize: 28, fonts: houseTheme.fonts, measurer: roughMeasurer, language: 'en' }
 const amounts = fc.array(fc.double({ min: 0, max: 1e6, noNaN: true }), { minLength: 1, maxLength: 12 })
 
 describe('what charts reckon', () => {
+  it('steps of an amount, also where rows differ by rounding only', () => {
+    const values = Array.from({ length: 20 }, (_, row) => 512_345.678 + (row % 3) * 1e-10)
+    const table = { id: 't', name: 't', columns: [{ name: 'pounds', type: 'number' as const, values }] }
+    const { marks } = drawChart({ ...newChart('t'), kind: 'histogram' }, table, room)
+    expect(marks.map(({ value }) => value)).toEqual([20])
+  })
+
   it('a box: quartiles between neighbours, and what lies beyond one and a half of their distance outside', () => {
     // By hand: of 1 to 8 and 40 the quartiles are the 3rd, 5th and 7th; 7 + 1.5 × 4 = 13.
     expect(spreadOf([40, 1, 2, 3, 4, 5, 6, 7, 8])).toEqual({ count: 9, low: 1, first: 3, middle: 5, third: 7, high: 8, outside: [40] })

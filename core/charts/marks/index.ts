@@ -11,7 +11,7 @@ import { pointShape } from './point'
 import { textShape } from './text'
 
 export type * from './mark'
-export { mix, mixPoints } from './mark'
+export { mix, mixPoint, mixPoints } from './mark'
 
 type Shapes = { readonly [S in MarkShapeName]: MarkShape<Extract<ChartMark, { shape: S }>> }
 

@@ -39,7 +39,13 @@ export function amountLabels(
     if (value === null || spec.labels === 'none' || (spec.labels === 'highlighted' && !end.highlighted)) return []
     const written = (role: 'lead' | 'value') => {
       const tone = end.highlighted ? { tone: { name: 'highlighted' as const } } : {}
-      const label = labelAt(setting, role, said, { x: 0, y: 0 }, { kind: 'value', part: end.part, key: `value ${end.key}`, ...tone })
+      const label = labelAt(
+        setting,
+        role,
+        said,
+        { x: 0, y: 0 },
+        { kind: 'value', part: end.part, key: `value ${end.key}`, amount: value, ...tone },
+      )
       const { width, height: line } = label
       const centred = {
         x: end.x - width / 2 + end.aside * width * 0.5,

@@ -15,7 +15,8 @@ import { planeOf, type Plane, type PlaneWish } from './scale'
 export type { AmountAt } from './amounts'
 export { rowsOf, type ChartRows } from './rows'
 export { totalLabels } from './amounts'
-export { nearOf, ticksOf, type Plane } from './scale'
+export { nearOf, type Plane } from './scale'
+export { ticksOf } from './ticks'
 
 /** What a kind adds to a plane: its marks, where their amounts stand, and what keeps amounts away beside those that end there. */
 export interface OnPlane {
@@ -78,6 +79,7 @@ export function drawOnPlane(
     total,
     leftOut: amounts.leftOut + (own.leftOut ?? 0),
     description: describe(setting, wish.of, wish.parts),
+    write: setting.words,
   }
 }
 

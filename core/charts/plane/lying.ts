@@ -3,6 +3,7 @@ import type { Row } from '../../data'
 import { shorten } from '../category-labels'
 import type { ChartLabel } from '../drawing'
 import { labelAt, type Setting } from '../setting'
+import { placedIn, placesIn } from './placed'
 import type { ChartRows } from './rows'
 
 /** A plane whose rows lie under each other, with their names at the left and amounts to the right. */
@@ -31,7 +32,7 @@ export interface LyingWish {
   /** The thickest that a band gets, px at the usual size. */
   thickest?: number
   /** What the amounts lie between, where that is not what the rows say. */
-  domain?: readonly [number, number]
+  domain?: readonly [number, number] | undefined
 }
 
 /** The thickest that a bar gets, px at the usual size; how much of its step it takes; the most that names take of the width. */
@@ -40,10 +41,9 @@ const ofStep = 0.7
 const mostNames = 0.34
 
 /** The bands of rows under each other. */
-function bandsOf(setting: Setting, count: number, top: number, bottom: number, most: number) {
-  const indices = Array.from({ length: count }, (_, index) => index)
-  const scale = scaleBand<number>(indices, [top, Math.max(top + 1, bottom)])
-    .paddingInner(count > 40 ? 0.12 : 1 - ofStep)
+function bandsOf(setting: Setting, places: readonly number[], top: number, bottom: number, most: number) {
+  const scale = scaleBand<number>(places, [top, Math.max(top + 1, bottom)])
+    .paddingInner(places.length > 40 ? 0.12 : 1 - ofStep)
     .paddingOuter(0.12)
   const band = Math.min(scale.bandwidth(), Math.max(most * setting.ratio, (bottom - top) * 0.09))
   const inset = (scale.bandwidth() - band) / 2
@@ -84,7 +84,9 @@ export function lyingPlane(
   const start = from < 0 && wish.behind !== undefined ? Math.min(left + wish.behind, (left + right) / 2) : left
   const along = scaleLinear([from, to], [start, right])
   const [top, bottom] = [wish.head ?? 0, room.height - (wish.foot ?? 0)]
-  const { band, step, down } = bandsOf(setting, rows.length, top, bottom, wish.thickest ?? thickest)
+  const bands = bandsOf(setting, placesIn(setting, rows), top, bottom, wish.thickest ?? thickest)
+  const { band, step } = bands
+  const down = placedIn(setting, rows, bands.down)
   const names = namesOf(setting, rows, { right: left - gap, room: longest, middle: row => down(row) + band / 2, step })
   const base = along(Math.max(from, Math.min(to, 0)))
   return { base, left, right, top, bottom, along, down, band, names, leftOut: rows.length - names.length }

@@ -1,7 +1,9 @@
 import { scaleBand, scaleLinear } from 'd3-scale'
 import { settleCategories, type CategorySetting } from '../category-labels'
 import type { Setting } from '../setting'
-import type { ChartRows } from './rows'
+import { placedIn, placesIn } from './placed'
+import type { ChartRows, Tick } from './rows'
+import { ticksOf } from './ticks'
 import { timeNames, type TimeName } from './time-names'
 
 /**
@@ -25,6 +27,8 @@ export interface Plane {
   band: number
   /** The numbers of the axis; none where every mark says its own. */
   ticks: readonly number[]
+  /** How much of one of them is seen, 0 to 1. */
+  seen(tick: number): number
   names: CategorySetting
   /** Of a long run of days: beginnings of months and years in the names' stead, and where a day stands. */
   time: { names: readonly TimeName[]; across(day: number): number } | null
@@ -48,23 +52,6 @@ export interface PlaneWish {
   leads?: boolean
 }
 
-/** At most so many steps are laid across the plane, of one of these sizes times a power of ten. */
-const mostSteps = 4
-const stepSizes = [1, 2, 2.5, 5, 10]
-
-/** The numbers of an axis that holds an extent: round steps, at most four unless more are asked for. */
-export function ticksOf([low, high]: readonly [number, number], most = mostSteps): number[] {
-  const span = high - low
-  if (!(span > 0) || !Number.isFinite(span)) return [low]
-  const power = 10 ** Math.floor(Math.log10(span / most))
-  for (const size of [...stepSizes, ...stepSizes.map(step => step * 10)]) {
-    const step = size * power
-    const [from, to] = [Math.floor(low / step + 1e-9), Math.ceil(high / step - 1e-9)]
-    if (to - from <= most) return Array.from({ length: to - from + 1 }, (_, index) => Number(((from + index) * step).toPrecision(15)))
-  }
-  return [low, high]
-}
-
 /** What an axis that need not begin at nothing holds: the amounts themselves, from nothing on where they come near to it. */
 export function nearOf(values: readonly number[]): [number, number] {
   let [low, high] = [Infinity, -Infinity]
@@ -77,8 +64,27 @@ export function nearOf(values: readonly number[]): [number, number] {
   return low === high ? [low - 1, high + 1] : [low, high]
 }
 
+const timeAlong = (days: readonly [number, number], language: string, fits: number, ends: readonly [number, number]) => ({
+  names: timeNames(days[0], days[1], language, fits),
+  across: scaleLinear(days, ends),
+})
+
+/** The numbers of an axis with the room that they take, px. */
+function ticksFor(setting: Setting, asked: readonly (Tick | number)[], words: PlaneWish['words']) {
+  const list = asked.map(tick => (typeof tick === 'number' ? { value: tick, seen: 1 } : tick))
+  const ticks = list.map(({ value }) => value)
+  const written = words ?? setting.among(ticks)
+  const faint = new Map(list.map(tick => [tick.value, tick.seen]))
+  const gap = setting.size('axis') * 0.6
+  return {
+    ticks,
+    seen: (tick: number) => faint.get(tick) ?? 1,
+    width: ticks.reduce((most, tick) => Math.max(most, setting.width(written(tick), 'axis') + gap), 0),
+  }
+}
+
 /** Lays out the plane of a chart. */
-export function planeOf(setting: Setting, { rows, values, most, least }: ChartRows, wish: PlaneWish): Plane {
+export function planeOf(setting: Setting, { rows, values, most, least, ticks: through }: ChartRows, wish: PlaneWish): Plane {
   const { room, spec, size, line, width: wide } = setting
   const write = wish.words ?? setting.words
   const leads = spec.labels !== 'none' && (wish.leads ?? true) && setting.leads
@@ -87,46 +93,50 @@ export function planeOf(setting: Setting, { rows, values, most, least }: ChartRo
   const head = (wish.head ?? 0) + (spec.total ? line('lead') * 1.1 : 0)
 
   // Amounts at every mark make an axis of numbers superfluous; where they cannot all stand, the axis comes back.
-  const axisNeeded =
-    wish.axis ||
-    spec.labels !== 'all' ||
-    crowded(values, rows.length, room.width, words => wide(write(words), 'value') + size('value') * 0.3)
+  const widthOf = (amount: number) => wide(write(amount), 'value') + size('value') * 0.3
+  const axisNeeded = wish.axis || spec.labels !== 'all' || crowded(values, rows.length, room.width, widthOf)
   const headroom = (axisNeeded && spec.labels === 'none' ? 4 : (leads ? line('lead') : value) * 1.2) + wish.beyond
-  const ticks = axisNeeded ? ticksOf(extent) : []
-  const tickWords = wish.words ?? setting.among(ticks)
-  const axisWidth = ticks.reduce((most, tick) => Math.max(most, wide(tickWords(tick), 'axis') + size('axis') * 0.6), 0)
+  const { ticks, seen, width: axisWidth } = ticksFor(setting, axisNeeded ? (through ?? ticksOf(extent)) : [], wish.words)
 
   const right = Math.max(axisWidth + 1, room.width - (wish.right ?? 0))
-  const indices = rows.map((_, index) => index)
+  const indices = placesIn(setting, rows)
   const place = (from: number) => (wish.points ? pointsOf(setting, from, right) : bandsOf(indices, from, right))
   const font = { size: size('axis'), weight: setting.weight('axis') }
   const { step } = place(axisWidth)
   const days = wish.points ? longRun(setting) : null
+  const labels = rows.map(row => row.label)
   const names = days
     ? { angle: 0 as const, height: line('axis') * 1.3, every: 1, lines: (name: string) => [name] }
-    : settleCategories(
-        rows.map(row => row.label),
-        step,
-        room,
-        font,
-        // What runs in time is read without each of its moments.
-        !wish.points,
-      )
+    : // What runs in time is read without each of its moments.
+      settleCategories(labels, step, room, font, !wish.points)
   // A slanted name reaches to the left of its mark: the first must not leave the chart.
   const left = names.angle === 0 ? axisWidth : Math.max(axisWidth, names.height - step / 2)
-  const { across, band } = place(left)
+  const { across: acrossAt, band } = place(left)
+  const across = wish.points ? acrossAt : placedIn(setting, rows, acrossAt)
   const fits = Math.floor((right - left) / (wide('Sept', 'axis') + size('axis')))
-  const time = days && {
-    names: timeNames(days[0], days[1], room.language, fits),
-    across: scaleLinear(days, [across(0), across(rows.length - 1)]),
-  }
+  const time = days && timeAlong(days, room.language, fits, [across(0), across(rows.length - 1)])
   const top = head + headroom
   const below = least < 0 ? headroom : 0
   const bottom = Math.max(top + 1, room.height - names.height - below)
-  const domain = ticks.length ? ([Math.min(extent[0], ticks[0]!), Math.max(extent[1], ticks.at(-1)!)] as const) : extent
+  const domain = ticks.length && !through ? ([Math.min(extent[0], ticks[0]!), Math.max(extent[1], ticks.at(-1)!)] as const) : extent
   const up = scaleLinear(domain, [bottom, top])
   const baseline = up(Math.max(0, least))
-  return { left, right, top, bottom, namesTop: Math.max(bottom, baseline) + below, head, baseline, up, across, band, ticks, names, time }
+  return {
+    left,
+    right,
+    top,
+    bottom,
+    namesTop: Math.max(bottom, baseline) + below,
+    head,
+    baseline,
+    up,
+    across,
+    band,
+    ticks,
+    seen,
+    names,
+    time,
+  }
 }
 
 /** The first and last day of a run of days, weeks or months that is too long to name each of them; null of what is none. */

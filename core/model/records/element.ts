@@ -192,6 +192,20 @@ const shapeElement = z.object({
   stroke: strokeSchema.nullable().optional(),
 })
 
+/** How one of many is found anew in whatever rows there are. */
+const findingSchema = z.enum(['most', 'least', 'first', 'last', 'rise', 'fall'])
+
+/**
+ * Which rows of a table with several moments a chart shows: the column that says when, and the first moment, the last, or one by its key.
+ */
+const momentSchema = z.object({
+  column: z.string().max(200),
+  at: z.enum(['first', 'last', 'named']),
+  key: z.string().max(200).optional(),
+  /** Whether the moment is written large in the chart; absent is yes. */
+  told: z.boolean().optional(),
+})
+
 /** What a chart draws from its table. */
 export const chartSpecSchema = z.object({
   /** A kind of core/charts by name; one that is not known is drawn as bars. */
@@ -208,13 +222,20 @@ export const chartSpecSchema = z.object({
   along: z.string().max(200).nullable().optional(),
   size: z.string().max(200).nullable().optional(),
   aggregate: z.enum(['sum', 'mean', 'least', 'most', 'count']),
-  /** How many categories are drawn, the largest; all others become one, “the rest”. Absent is all. */
+  /**
+   * How many categories are drawn, the largest; all others become one, “the rest”, and are not drawn where the chart shows a moment. Absent
+   * is all.
+   */
   largest: z.int().min(1).max(1000).optional(),
+  /** The only categories that are drawn, by key and by what is found anew; absent is all. */
+  only: z.object({ keys: z.array(z.string().max(200)).max(1000), found: z.array(findingSchema).max(6) }).optional(),
+  /** The only rows that are drawn are those of a moment; absent is all. */
+  moment: momentSchema.optional(),
   order: z.enum(['data', 'rising', 'falling', 'name']),
   /** Keys of the category column, or of the series, whose marks are highlighted. */
   highlighted: z.array(z.string().max(200)).max(10_000),
   /** What is highlighted beside those, found anew in whatever rows there are; absent is nothing. */
-  rule: z.enum(['most', 'least', 'first', 'last', 'rise', 'fall']).optional(),
+  rule: findingSchema.optional(),
   /** Absent: by the theme, all others quiet where some are highlighted. */
   color: colorSchema.optional(),
   highlightColor: colorSchema.optional(),
@@ -343,8 +364,12 @@ export const stateSchema = z.object({
   id: idSchema,
   element: idSchema,
   order: orderSchema,
+  /** What it is called; empty, it is called by what it shows. */
   name: z.string().max(120),
+  /** Where it differs from the chart as composed. */
   chart: chartSpecSchema.partial(),
+  /** What the chart as composed has and it has not, by the names of the fields. */
+  without: z.array(z.string().max(40)).max(40).optional(),
 })
 
 export type Element = z.infer<typeof elementSchema>
@@ -358,6 +383,7 @@ export type PictureElement = z.infer<typeof pictureElement>
 export type ShapeElement = z.infer<typeof shapeElement>
 export type ChartElement = z.infer<typeof chartElement>
 export type ChartSpec = z.infer<typeof chartSpecSchema>
+export type Finding = z.infer<typeof findingSchema>
 export type IconElement = z.infer<typeof iconElement>
 export type DiagramElement = z.infer<typeof diagramElement>
 export type GroupElement = z.infer<typeof groupElement>

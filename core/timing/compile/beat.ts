@@ -25,7 +25,7 @@ const drawingFor = (work: Work, cue: Cue): HandDrawing | null =>
 function roundOf(work: Work, cue: Cue): number {
   const way = work.ways?.get(cue.id)
   if (way) return cameraSeconds(way, cue)
-  const lasts = effectOf(cue).lasts?.(cue.options, drawingFor(work, cue))
+  const lasts = effectOf(cue).lasts?.(cue.options, drawingFor(work, cue), work.passages.get(cue.id))
   if (lasts !== undefined && lasts !== null) return lasts
   const flashes = effectOf(cue).flashes?.(cue.options) ?? (cue.repeat === 1 ? 0 : 1)
   return cue.duration === 0 ? 0 : Math.max(cue.duration, flashes / flashesInSecond)

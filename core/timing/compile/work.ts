@@ -1,4 +1,5 @@
 import { group } from 'd3-array'
+import { passageOfStates } from '../../charts'
 import { handDrawingOf, type HandDrawing } from '../../drawing'
 import { beatsOf, cuesOf, soundsFrom, type Beat, type Cue, type Deck, type Parts, type Sound } from '../../model'
 import type { ShownElement } from '../../resolved'
@@ -7,7 +8,7 @@ import type { CameraWay } from '../camera'
 import { waysOf } from '../camera-plan'
 import { spanOfClip } from '../clips'
 import type { TimingContext } from '../context'
-import { effectNamed } from '../effects'
+import { effectNamed, stateIn } from '../effects'
 import { finestOf } from '../parts'
 
 /** What the steps of compiling one slide work on. */
@@ -25,6 +26,8 @@ export interface Work {
   fine: ReadonlyMap<Id, Parts['by'] | null>
   /** By element: what a hand draws of it, where a cue asks for that. */
   drawings: ReadonlyMap<Id, HandDrawing | null>
+  /** By cue: how long the way takes by itself that a chart goes by it, seconds. */
+  passages: ReadonlyMap<Id, number>
   /** Elements that a cue brings in. */
   entered: ReadonlySet<Id>
   /** Of a board: the way of each camera cue. */
@@ -56,6 +59,21 @@ function voicesOf(deck: Deck, slide: Id, context: TimingContext): Voice[] {
       const span = spanOfClip(sound, context)
       return span ? [{ sound, start: sound.delay, seconds: span.seconds }] : []
     })
+}
+
+/** How long the ways take that charts go from state to state, by the cue that leads there; cues in the order in which they come. */
+function passagesOf(deck: Deck, byId: ReadonlyMap<Id, ShownElement>, cues: readonly Cue[], context: TimingContext): Map<Id, number> {
+  const made = new Map<Id, number>()
+  const states = new Map<Id, Id | null>()
+  for (const cue of cues) {
+    const element = cue.what === 'data' && cue.element !== null ? byId.get(cue.element) : undefined
+    if (element?.kind !== 'chart') continue
+    const way = { from: states.get(element.id) ?? null, to: stateIn(cue.options) }
+    states.set(element.id, way.to)
+    const passage = passageOfStates(deck, element, way, context.table, context.measurer)
+    if (passage) made.set(cue.id, passage.seconds)
+  }
+  return made
 }
 
 /** Gathers what a slide's score is made from. */
@@ -92,6 +110,7 @@ export function workOn(deck: Deck, slide: Id, elements: readonly ShownElement[],
     cuesByElement,
     fine,
     drawings,
+    passages: passagesOf(deck, byId, cues.flat(), context),
     entered,
     ways,
     voices: voicesOf(deck, slide, context),

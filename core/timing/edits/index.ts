@@ -9,6 +9,7 @@ export { putClip, putNarration, putSound, startClip } from './put-clip'
 export { nearestMoment } from './snap-time'
 export { alikeOn, cueClippingSchema, movingAlready, reverseMotion, type AlikeBy, type NamedMotion } from './motion'
 export { moveToBeat } from './move-to-beat'
+export { addState, moveState, removeState, setState, statesTold, type ToldState } from './states'
 export { factorFor, fixedIn, lastFor, setLength, stretch, type StretchInput } from './stretch'
 export {
   cuesApart,

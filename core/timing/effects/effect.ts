@@ -72,8 +72,11 @@ export interface Effect {
   least?: { seconds: number; why: string }
   /** Whether it needs to know how a hand draws the element. */
   byHand?: true
-  /** Seconds that one part takes, where they follow from what it does; null as chosen. */
-  lasts?(options: Options, drawing: HandDrawing | null): number | null
+  /**
+   * Seconds that one part takes, where they follow from what it does; null as chosen. `passage`: the seconds of the way that a chart goes
+   * by it, null where it goes none.
+   */
+  lasts?(options: Options, drawing: HandDrawing | null, passage?: number | null): number | null
   /** Whether its length follows from what it does, and not from what is chosen. */
   follows?(options: Options): boolean
   /** Its options where its length is chosen after all, and where it takes `factor` times as long as it does. */

@@ -19,6 +19,7 @@ import { land } from './land'
 import { moveArc, moveLine, movePath, recolor, resize, soften, spin } from './moves'
 import { pulse } from './pulse'
 import { rise } from './rise'
+import { showState } from './show-state'
 import { slant } from './slant'
 import { slats } from './slats'
 import { spinIn } from './spin-in'
@@ -36,6 +37,7 @@ import { wipe } from './wipe'
 import { zoomTo } from './zoom-to'
 
 export { colorOption, colorValue, optionOf } from './effect'
+export { showState, stateIn } from './show-state'
 export type { Effect, OptionField, EffectRoom, Place } from './effect'
 export { mostWords } from './change-text'
 export { clipPlay } from './clip-cues'
@@ -89,6 +91,7 @@ export const effects: readonly Effect[] = [
   recolor,
   soften,
   changeText,
+  showState,
   clipPlay,
   clipPause,
   clipGoOn,
