@@ -1,5 +1,5 @@
 import { setFields } from '../core/edits'
-import { applyChanges, elementsOf, slidesOf, type Deck, type Logo } from '../core/model'
+import { applyChanges, elementsOf, slidesOf, type ChartSpec, type Deck, type Logo } from '../core/model'
 import { newChart } from '../core/charts'
 import { deckOfStarter, starterNamed } from '../core/layouts'
 import { workbench } from './workbench'
@@ -116,6 +116,42 @@ Thank you for crossing with us`,
     work.bed(sound.bed, 'Quiet bed')
     work.voice(1, sound.voice)
   }
+  return work.deck()
+}
+
+/** The data story of the routes: a race through ten seasons, two of them alone, and what each has of the whole. */
+export function routeRace(logo: Logo): Deck {
+  const work = workbench({
+    title: 'The race of the routes',
+    purpose: 'talk',
+    prefix: 'race',
+    outline: `The race of the routes
+  Ten seasons of Velmoor Harbour
+Quill overtakes them all
+  Passengers a season, by route
+What we do about it
+  A second boat for Quill from April
+  The night boat stays`,
+  })
+  work.brand(logo)
+  work.layout(1, 'chart')
+  const race: Partial<ChartSpec> = {
+    kind: 'lying-bar',
+    across: 'route',
+    height: 'passengers',
+    order: 'falling',
+    rule: 'rise',
+    moment: { column: 'season', at: 'first' },
+  }
+  const now: Partial<ChartSpec> = { ...race, moment: { column: 'season', at: 'last' } }
+  work.chart(1, 'demo-routes-by-season', race)
+  work.cue(1, 0, 'chart', 'enter', 'grow', { duration: 0.6, parts: { by: 'mark', stagger: 0.06 } })
+  work.state(1, 'demo-routes-by-season', now)
+  work.state(1, 'demo-routes-by-season', { ...now, only: { keys: ['Astrel'], found: ['rise'] } })
+  work.state(1, 'demo-routes-by-season', { ...now, kind: 'ring' })
+  work.build(2, 'advance')
+  for (const index of [1, 2]) work.transition(index, 'crossfade')
+  work.notes(1, 'Let the ten seasons run. Then say that in 2027 Quill passed Astrel.')
   return work.deck()
 }
 

@@ -15,7 +15,7 @@ import { keepChecked } from '../server/media/keep'
 import { newId, newToken } from '../server/new-id'
 import { hashOf } from '../server/passwords'
 import { fourRoutes } from './routes'
-import { briefing, hallLoop, seasonReview, seasonsVoice, tenSeasons, type DemoPicture } from './decks'
+import { briefing, hallLoop, routeRace, seasonReview, seasonsVoice, tenSeasons, type DemoPicture } from './decks'
 import { makeClips } from './clips'
 import { makeIllustrations } from './illustrations'
 import { makeLogo } from './logo'
@@ -100,6 +100,7 @@ async function loadDecks(author: string) {
   const talk = briefing(pictures, logo)
   await makeDeck('demo-routes', fourRoutes(pictures, logo), author)
   await makeDeck('demo-review', seasonReview(), author)
+  await makeDeck('demo-race', routeRace(logo), author)
   await makeDeck('demo-hall', hall, author)
   await makeDeck('demo-seasons', film, author)
   await makeDeck('demo-briefing', talk, author)

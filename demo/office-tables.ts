@@ -48,6 +48,20 @@ function crossingsByYear(): string {
     .join('\n')
 }
 
+/** Passengers of each route by season; the night boat begins in 2025. */
+const byRoute: Readonly<Record<string, readonly number[]>> = {
+  Astrel: [34_210, 57_480, 64_120, 66_340, 65_870, 66_020, 65_110, 64_050, 62_930, 61_940],
+  Quill: [24_060, 39_750, 47_310, 56_180, 62_490, 68_020, 72_260, 80_410, 89_130, 98_220],
+  'Port Harrow': [21_330, 33_870, 38_920, 40_310, 42_760, 44_050, 45_180, 46_020, 46_840, 47_290],
+  'Low Sands': [12_040, 18_660, 22_310, 29_740, 37_080, 40_120, 43_390, 50_260, 55_410, 60_170],
+  'Night boat': [10_450, 18_930, 22_140, 25_320, 35_060, 44_280, 50_790],
+}
+const routesBySeason = [
+  'Passengers by route and season,,',
+  'season,route,passengers',
+  ...Object.entries(byRoute).flatMap(([route, amounts]) => amounts.map((amount, at) => `${2032 - amounts.length + at},${route},${amount}`)),
+].join('\n')
+
 const fares = `Fares from 2 April 2031
 
 ticket;zone;fare;valid from
@@ -90,6 +104,7 @@ const tides = `day,high water,height (m),low water,height (m)
 export const officeTables = (): readonly OfficeTable[] => [
   { id: 'demo-boardings', fileName: 'boardings-2031.csv', text: boardings() },
   { id: 'demo-by-year', fileName: 'crossings-by-year.csv', text: crossingsByYear() },
+  { id: 'demo-routes-by-season', fileName: 'routes-by-season.csv', text: routesBySeason },
   { id: 'demo-fares', fileName: 'fares.csv', text: fares },
   { id: 'demo-on-time', fileName: 'punctuality-by-month.csv', text: punctuality },
   { id: 'demo-departures', fileName: 'sailings-today.tsv', text: sailings },

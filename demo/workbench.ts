@@ -27,7 +27,7 @@ import { readOutline } from '../core/formats/outline'
 import { buildSlide, insertOutline, layOut, newDeck, type Build } from '../core/layouts'
 import { familyNamed } from '../core/layouts/catalogue'
 import { captionsFor } from '../core/sound'
-import { effectNamed, namedEasings, putSound, transitionNamed } from '../core/timing'
+import { addState, effectNamed, namedEasings, putSound, transitionNamed } from '../core/timing'
 
 type Placed = ElementWithout<'id' | 'owner' | 'order'>
 
@@ -114,6 +114,11 @@ export class Workbench {
 
   chart(index: number, table: string, fields: Partial<ChartSpec>) {
     this.#set('elements', this.part(index, 'chart').id, { chart: { ...newChart(table), ...fields } })
+  }
+
+  /** Another state of the chart of a slide, told after all others. */
+  state(index: number, table: string, fields: Partial<ChartSpec>) {
+    this.edit(addState(this.#deck, { element: this.part(index, 'chart').id, spec: { ...newChart(table), ...fields } }, this.context))
   }
 
   picture(index: number, media: { hash: string; width: number; height: number }, alt: string) {

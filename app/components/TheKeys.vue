@@ -17,6 +17,7 @@ const keys = [
   ['Ctrl D', 'duplicate, with the same offset again'],
   ['Ctrl C, X, V', 'copy, cut, paste'],
   ['G, Shift G', 'group, ungroup'],
+  ['[ and ]', 'on a chart: its state before, after; K keeps what it shows, P plays the way'],
   ['Page Up, Page Down', 'forward, back'],
   ['+ - 0', 'on the stage: zoom in, zoom out, fit'],
   ['+ - F', 'in the score: zoom in, zoom out, all in sight'],

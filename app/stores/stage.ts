@@ -1,7 +1,9 @@
+import { specInState } from '#core/charts'
 import { topsOf, type PickedLook } from '#core/edits'
 import { extentOf, type Deck, type Slide } from '#core/model'
 import { inVariant, leavesOf, shownElements, type ShownElement, type Tries } from '#core/resolved'
 import type { Box, Id } from '#core/values'
+import type { Frame } from '#core/timing'
 import { boundsOf, boxOf, fittingScale, lookAt, wholeLook, zoomedAbout, type Guide, type Look, type Measure, type Point } from '#core/place'
 
 /** What the pointer does on the stage when it does not select: draw a line, hold two elements together, pick an angle. */
@@ -12,6 +14,26 @@ function withSlide(deck: Deck, id: Id | null, fields: Partial<Slide> | null): De
   const slide = deck.slides[id ?? '']
   return slide && fields ? { ...deck, slides: { ...deck.slides, [slide.id]: { ...slide, ...fields } } } : deck
 }
+
+/** A deck with a chart in one of its states. */
+function withState(deck: Deck, shown: { element: Id; state: Id } | null): Deck {
+  const element = deck.elements[shown?.element ?? '']
+  if (!shown || element?.kind !== 'chart' || !element.chart) return deck
+  const chart = specInState(deck, element.chart, shown.state)
+  return { ...deck, elements: { ...deck.elements, [element.id]: { ...element, chart } } }
+}
+
+/** What the stage shows beside what is kept. */
+const whatIsTried = () => ({
+  /** Fields tried out before they are kept. */
+  tries: shallowRef<Tries>({}),
+  /** Fields of the slide itself likewise. */
+  triedSlide: shallowRef<Partial<Slide> | null>(null),
+  /** The state that a chart is shown in while one works on it. */
+  chartState: shallowRef<{ element: Id; state: Id } | null>(null),
+  /** A way that is shown; null is at rest. */
+  passing: shallowRef<Frame | null>(null),
+})
 
 /** The stage at work: how it is looked at, what the pointer does there, and places that are tried out before they are kept. */
 export const useStage = defineStore('stage', () => {
@@ -30,10 +52,7 @@ export const useStage = defineStore('stage', () => {
   const pressedAt = shallowRef<Point | null>(null)
   const framing = ref<Id | null>(null)
   const opened = ref<Id | null>(null)
-  /** Fields tried out before they are kept. */
-  const tries = shallowRef<Tries>({})
-  /** Fields of the slide itself likewise. */
-  const triedSlide = shallowRef<Partial<Slide> | null>(null)
+  const { tries, triedSlide, chartState, passing } = whatIsTried()
   const guides = shallowRef<readonly Guide[]>([])
   const measures = shallowRef<readonly Measure[]>([])
   const picked = shallowRef<PickedLook | null>(null)
@@ -46,7 +65,8 @@ export const useStage = defineStore('stage', () => {
   const scale = computed(() => fitting.value * zoom.value)
   const deck = computed(() => (store.deck ? inVariant(store.deck, variant.value) : null))
   /** The same with what is tried out of the slide. */
-  const shownDeck = computed(() => deck.value && withSlide(deck.value, where.stageId, triedSlide.value))
+  const stateShown = computed(() => (passing.value ? null : chartState.value))
+  const shownDeck = computed(() => deck.value && withState(withSlide(deck.value, where.stageId, triedSlide.value), stateShown.value))
   /** What the stage shows, back to front, as it is kept. */
   const elements = computed<readonly ShownElement[]>(() =>
     deck.value && where.stageId
@@ -97,6 +117,7 @@ export const useStage = defineStore('stage', () => {
   function forgetTried() {
     tries.value = {}
     triedSlide.value = null
+    passing.value = null
     guides.value = []
     measures.value = []
   }
@@ -140,6 +161,8 @@ export const useStage = defineStore('stage', () => {
     guides,
     measures,
     picked,
+    chartState,
+    passing,
     variant,
     size,
     scale,

@@ -184,7 +184,7 @@ defineExpose({ startEditing })
             <SlideView
               :deck="stage.shownDeck!"
               :slide="where.stageId"
-              :frame="null"
+              :frame="stage.passing"
               :editing="tabled ? null : stage.editing"
               :scale="stage.scale"
               :tries="stage.tries"

@@ -2,17 +2,21 @@
 import { drawChart } from '#core/charts'
 import type { DataTable } from '#core/data'
 import { houseTheme } from '#core/layouts'
-import type { ChartSpec } from '#core/model'
+import type { ChartSpec, Theme } from '#core/model'
 import { drawChartInto } from '#stage/chart-nodes'
 
-/** A chart of a table as it would be drawn, `width` by `height` px of deck space, in the colours of the page; of at most so many marks. */
-const props = defineProps<{ spec: ChartSpec; table: DataTable; width: number; height: number; most?: number }>()
+/**
+ * A chart of a table as it would be drawn, `width` by `height` px of deck space, in a theme or else in the colours of the page; of at most
+ * so many marks.
+ */
+const props = defineProps<{ spec: ChartSpec; table: DataTable; width: number; height: number; most?: number; theme?: Theme }>()
 const emit = defineEmits<{ drawn: [{ description: string; leftOut: number }] }>()
 const host = useStageHost()
 const color = useColorMode()
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const usualText = 28
-const theme = computed(() => {
+const colors = computed(() => {
+  if (props.theme) return props.theme
   const { palette } = houseTheme
   return color.value === 'dark' ? { ...houseTheme, palette: { ...palette, ground: palette.ink, ink: palette.ground } } : houseTheme
 })
@@ -21,7 +25,7 @@ const drawing = computed(() =>
     width: props.width,
     height: props.height,
     textSize: usualText,
-    fonts: houseTheme.fonts,
+    fonts: colors.value.fonts,
     measurer: host.host.measurer,
     language: navigator.language,
   }),
@@ -29,10 +33,10 @@ const drawing = computed(() =>
 /** Nodes beyond a few thousand stop a page: where that many are not to be seen anyway, it is said how many there would be. */
 const isTooMuch = computed(() => drawing.value.marks.length > (props.most ?? 50_000))
 watch(
-  [drawing, theme, svg],
+  [drawing, colors, svg],
   () => {
     if (!svg.value || isTooMuch.value) return
-    drawChartInto(svg.value, drawing.value, props.spec, theme.value)
+    drawChartInto(svg.value, drawing.value, props.spec, colors.value)
     emit('drawn', { description: drawing.value.description, leftOut: drawing.value.leftOut })
   },
   { flush: 'post', immediate: true },

@@ -1,7 +1,17 @@
 <script setup lang="ts">
-import { deckTheme, type ChartElement, type ChartSpec } from '#core/model'
-import { chartKindNamed, chartKinds, chosenColumns, columnsFor, drawingOfElement, newChart, tonesOf, type ChartColumn } from '#core/charts'
-import { gatheredFor, rowCount, type DataTable } from '#core/data'
+import { deckTheme, infoOf, type ChartElement, type ChartSpec, type Finding } from '#core/model'
+import {
+  chartKindNamed,
+  chartKinds,
+  chosenColumns,
+  columnsFor,
+  drawingOfElement,
+  newChart,
+  timesOf,
+  tonesOf,
+  type ChartColumn,
+} from '#core/charts'
+import { columnNamed, gatheredFor, isTime, rowCount, type DataTable } from '#core/data'
 import { setFields } from '#core/edits'
 import { themeSeen, type ShownElement } from '#core/resolved'
 
@@ -11,14 +21,19 @@ const store = useDeck()
 const where = useWhere()
 const host = useStageHost()
 const tables = useTables()
-const spec = computed<ChartSpec>(() => props.element.chart ?? newChart(null))
+const states = useStates()
+/** The states of a chart that is told in some are worked on one by one. */
+const isTold = computed(() => states.chart?.id === props.element.id)
+const spec = computed<ChartSpec>(() => (isTold.value && states.current ? states.current.spec : (props.element.chart ?? newChart(null))))
 const table = computed<DataTable | undefined>(() => (spec.value.table ? tables.table(spec.value.table) : undefined))
 const theme = computed(() => (where.stageId ? themeSeen(store.current, where.stageId) : deckTheme(store.current)))
 /** The colours that the chart has by the theme, where nobody chose others. */
 const tones = computed(() => tonesOf(spec.value, theme.value.palette))
 const kind = computed(() => chartKindNamed(spec.value.kind))
 const columns = computed(() => (table.value ? chosenColumns(spec.value, table.value) : null))
-const drawing = computed(() => drawingOfElement(store.current, props.element, null, host.host.table, host.host.measurer))
+const drawing = computed(() =>
+  drawingOfElement(store.current, props.element, isTold.value ? states.chosen : null, host.host.table, host.host.measurer),
+)
 /** What can be highlighted: each series where there are several, else each category. */
 const entries = computed(() => {
   if (!table.value) return []
@@ -26,13 +41,49 @@ const entries = computed(() => {
   return made.series.length > 1 ? made.series : made.categories
 })
 
+/** Columns that the chart can run through: those of time first, and others that are no amounts. */
+const throughs = computed(() => {
+  if (!table.value || !columns.value) return []
+  const used = new Set([columns.value.across, columns.value.series])
+  const free = table.value.columns.filter(
+    column => (column.type !== 'number' || isTime(column)) && (column === through.value || !used.has(column)),
+  )
+  return [...free].sort((a, b) => Number(isTime(b)) - Number(isTime(a)))
+})
+const through = computed(() => columnNamed(table.value!, spec.value.moment?.column ?? null))
+const moments = computed(() =>
+  table.value && spec.value.moment ? timesOf(spec.value, table.value, spec.value.moment.column, infoOf(store.current).language) : [],
+)
+const momentValue = computed(() => (spec.value.moment?.at === 'named' ? `key ${spec.value.moment.key}` : (spec.value.moment?.at ?? 'last')))
+const runAlong = (column: string | null) => set({ moment: column === null ? undefined : { column, at: 'last' } })
+function showMoment(value: string) {
+  const { column, told } = spec.value.moment!
+  const kept = told === undefined ? { column } : { column, told }
+  set({ moment: value.startsWith('key ') ? { ...kept, at: 'named', key: value.slice(4) } : { ...kept, at: value as 'first' | 'last' } })
+}
+/** What can be drawn alone: every category, whatever is drawn now. */
+const categories = computed(() => {
+  if (!table.value || !columns.value) return []
+  const { only: _only, largest: _largest, moment: _moment, ...whole } = spec.value
+  const made = gatheredFor({ ...whole, across: columns.value.across.name }, table.value)
+  return spec.value.moment || made.series.length < 2 || !made.seriesName ? made.categories : made.series
+})
+const finds: readonly Finding[] = ['most', 'least', 'rise', 'fall']
+function setOnly(only: NonNullable<ChartSpec['only']>) {
+  set({ only: only.keys.length || only.found.length ? only : undefined })
+}
+const only = computed(() => spec.value.only ?? { keys: [], found: [] })
+
 /** Sets fields; what is undefined is taken away. */
 function set(fields: { [K in keyof ChartSpec]?: ChartSpec[K] | undefined }) {
   const chart = Object.fromEntries(Object.entries({ ...spec.value, ...fields }).filter(([, value]) => value !== undefined)) as ChartSpec
-  store.edit(`change ${props.element.name}`, setFields(store.current, { table: 'elements', id: props.element.id, fields: { chart } }))
+  const label = `change ${props.element.name}`
+  if (isTold.value) states.set(label, chart)
+  else store.edit(label, setFields(store.current, { table: 'elements', id: props.element.id, fields: { chart } }))
 }
 const setFormat = (fields: Partial<ChartSpec['format']>) => set({ format: { ...spec.value.format, ...fields } })
-const toggled = (list: readonly string[], key: string) => (list.includes(key) ? list.filter(other => other !== key) : [...list, key])
+const toggled = <T extends string>(list: readonly T[], key: T): T[] =>
+  list.includes(key) ? list.filter(other => other !== key) : [...list, key]
 const roles: Readonly<Record<Exclude<ChartColumn, 'height'>, string>> = {
   across: 'Across',
   series: 'For each',
@@ -76,6 +127,15 @@ const labels = {
       <UButton variant="bare" class="link" @click="emit('choose')">Choose one</UButton>
     </p>
     <template v-else>
+      <p v-if="isTold && states.isOpen" class="state">
+        State {{ states.at + 1 }} of {{ states.list.length }}, {{ states.current?.name }}
+        <span class="quiet">
+          {{ states.chosen ? 'What is changed here changes this state.' : 'As composed: later states begin from it.' }}
+        </span>
+      </p>
+      <p v-else-if="isTold && store.canEdit" class="quiet">
+        <UButton size="sm" data-test="tell-in-states" @click="states.opened = element.id">Tell it in states</UButton>
+      </p>
       <p class="quiet">
         Reads {{ rowCount(table) }} rows of
         <b class="file">{{ table.name }}</b>
@@ -132,6 +192,64 @@ const labels = {
             @click="set({ beside: toggled(spec.beside ?? [], column.name) })"
           >
             {{ column.name }}
+          </UButton>
+        </div>
+      </details>
+      <div v-if="throughs.length" class="row">
+        <span class="label">Runs through</span>
+        <ChoiceField
+          :model-value="through?.name ?? null"
+          :items="[{ value: null, label: 'nothing' }, ...throughs.map(({ name }) => ({ value: name, label: name }))]"
+          label="Runs through"
+          @update:model-value="runAlong"
+        />
+      </div>
+      <div v-if="spec.moment && moments.length" class="row">
+        <span class="label">Shows</span>
+        <ChoiceField
+          :model-value="momentValue"
+          :items="[
+            { value: 'first', label: `the first, ${moments[0]!.label}` },
+            { value: 'last', label: `the last, ${moments.at(-1)!.label}` },
+            ...moments.map(({ key, label }) => ({ value: `key ${key}`, label })),
+          ]"
+          label="The moment that it shows"
+          @update:model-value="showMoment"
+        />
+      </div>
+      <div v-if="spec.moment" class="row">
+        <span class="label">Moment</span>
+        <UButton
+          size="sm"
+          :active="spec.moment.told !== false"
+          :aria-pressed="spec.moment.told !== false"
+          @click="set({ moment: { ...spec.moment, told: spec.moment.told === false ? undefined : false } })"
+        >
+          {{ spec.moment.told === false ? 'not said' : 'said in the chart' }}
+        </UButton>
+      </div>
+      <details v-if="kind.takes.includes('across')">
+        <summary>Drawn alone: {{ only.keys.length + only.found.length || 'no, all are' }}</summary>
+        <div class="keys">
+          <UButton
+            v-for="find in finds"
+            :key="find"
+            size="sm"
+            :active="only.found.includes(find)"
+            :aria-pressed="only.found.includes(find)"
+            @click="setOnly({ ...only, found: toggled(only.found, find) })"
+          >
+            {{ rules[find] }}
+          </UButton>
+          <UButton
+            v-for="entry in categories"
+            :key="entry.key"
+            size="sm"
+            :active="only.keys.includes(entry.key)"
+            :aria-pressed="only.keys.includes(entry.key)"
+            @click="setOnly({ ...only, keys: toggled(only.keys, entry.key) })"
+          >
+            {{ entry.label }}
           </UButton>
         </div>
       </details>
@@ -268,6 +386,7 @@ const labels = {
           </UButton>
         </span>
       </div>
+      <PassageSettings v-if="isTold && states.chosen" />
     </template>
   </div>
 </template>
@@ -283,6 +402,13 @@ p {
 }
 .file {
   color: var(--act);
+}
+.state {
+  font-weight: 500;
+}
+.state .quiet {
+  display: block;
+  font-weight: 400;
 }
 .link {
   border: 0;

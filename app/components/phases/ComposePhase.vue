@@ -17,6 +17,7 @@ const looking = computed(() => typeof route.query.look === 'string')
 const tables = useTables()
 const canvas = ref<{ startEditing(id: string): void }>()
 const stage = useStage()
+const states = useStates()
 const addLine = ref<HTMLElement>()
 const tablePicker = useTemplateRef('tablePicker')
 const picturePicker = useTemplateRef('picturePicker')
@@ -122,7 +123,7 @@ async function takeTable(file: File, element: string | null, at?: { x: number; y
     put(`draw ${table.name}`, {
       kind: 'chart',
       name: table.name.replace(/\.\w+$/, ''),
-      chart: newChart(table.id),
+      chart: bestChart(table),
       box: middle(1200, 640, at),
     })
 }
@@ -328,7 +329,8 @@ onKeys(onKey)
         </UDropdownMenu>
       </div>
       <div class="stage-place"><StageCanvas ref="canvas" @files="takeFiles" @ground="takeGround" /></div>
-      <div class="foot quiet">
+      <StatesDesk v-if="states.isOpen" />
+      <div v-else class="foot quiet">
         <span>
           Nudge with arrows, fine with
           <span class="amount">Alt</span>

@@ -31,7 +31,8 @@ export function bendsOf(pairs: readonly Pair[]): { bends: readonly Bend[]; backw
       if (bar?.shape === 'bar' && arc?.shape === 'arc') bends.push({ bar, arc })
       else others.push(pair)
     }
-    if (bends.length > 1 && bends.length >= others.length) return { bends, backwards, others }
+    // Beside them parts may come and go, but none turns into anything else.
+    if (bends.length > 1 && others.every(({ from, to }) => !from || !to)) return { bends, backwards, others }
   }
   return null
 }

@@ -126,11 +126,13 @@ export function shownRows(spec: ChartSpec, table: DataTable, language: string, t
   if (run) return atTime(spec, run, time ?? timeOf(spec, run))
   if (!spec.only) return { spec, table, run: null }
   const { only: _only, ...rest } = spec
-  const whole = gatheredFor({ ...rest, largest: undefined }, table, language)
-  const only = onlyOf(spec, whole, null)!
+  const { largest: _largest, ...all } = rest
+  const whole = gatheredFor(all, table, language)
+  // Where a column parts the series, it is they that are drawn alone.
+  const parted = whole.series.length > 1 && whole.seriesName !== null
+  const only = onlyOf(spec, parted ? whole : together(whole), null)!
   const highlighted = highlightedIn(spec, whole)
   const { rule: _rule, ...bare } = rest
-  // Where a finding is among the series, it is they that are drawn alone.
-  const column = whole.series.length > 1 && whole.seriesName ? whole.seriesName : whole.category.name
+  const column = parted ? whole.seriesName! : whole.category.name
   return { spec: { ...bare, highlighted }, table: rowsOnly(table, column, only), run: null }
 }

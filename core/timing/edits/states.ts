@@ -13,7 +13,7 @@ import {
   type EditContext,
   type State,
 } from '../../model'
-import { stateFields } from '../../charts'
+import { specInState, stateFields } from '../../charts'
 import { addBeat, dropCues } from '../../edits'
 import { orderAt, orderLast, type Id } from '../../values'
 import { namedEasings } from '../easing'
@@ -53,18 +53,21 @@ function beatBefore(deck: Deck, element: Id, owner: Id): Id | null {
   return last?.beat ?? beatsOf(deck, owner)[0]?.id ?? null
 }
 
+/** Whether a chart goes from one specification to another by running through time, which goes evenly. */
+const runsTo = (from: ChartSpec, to: ChartSpec) =>
+  from.kind === to.kind &&
+  from.moment?.column !== undefined &&
+  from.moment.column === to.moment?.column &&
+  (from.moment.at !== to.moment.at || from.moment.key !== to.moment.key)
+
 /**
- * Keeps a specification as a new state of a chart, told after all others: in a beat of its own, with a cue that leads to it. `runs`:
- * whether it is reached by running through time, which goes evenly. Its id is the first one asked for. Nothing where the chart has no
- * specification.
+ * Keeps a specification as a new state of a chart, told after all others: in a beat of its own, with a cue that leads to it. Its
+ * id is the first one asked for. Nothing where the chart has no specification.
  */
-export function addState(
-  deck: Deck,
-  input: { element: Id; spec: ChartSpec; name?: string; runs?: boolean },
-  context: EditContext,
-): Change[] {
+export function addState(deck: Deck, input: { element: Id; spec: ChartSpec; name?: string }, context: EditContext): Change[] {
   const chart = deck.elements[input.element]
   if (chart?.kind !== 'chart' || !chart.chart) return []
+  const last = statesOf(deck, chart.id).at(-1)?.id ?? null
   const id = context.id()
   const state: State = {
     id,
@@ -88,7 +91,7 @@ export function addState(
     anchor: { to: 'beat' },
     delay: 0,
     duration: showState.duration,
-    easing: input.runs ? namedEasings.linear : namedEasings['ease both ways'],
+    easing: runsTo(specInState(deck, chart.chart, last), input.spec) ? namedEasings.linear : namedEasings['ease both ways'],
     repeat: 1,
   }
   const added = addBeat(deck, { slide: chart.owner, after: before, start: 'advance' }, { ...context, id: () => beat })
