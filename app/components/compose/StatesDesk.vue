@@ -96,10 +96,8 @@ onBeforeUnmount(states.stop)
       <template v-for="(state, index) in states.list" :key="state.id ?? 'composed'">
         <div v-if="index" class="way" :class="{ here: index === states.at }">
           <svg viewBox="0 0 26 70" aria-hidden="true"><path d="M0 0C13 22 13 22 26 0V70C13 48 13 48 0 70Z" /></svg>
-          <span>
-            {{ state.word }}
-            <span class="amount">{{ secondsWords(state.seconds) }}</span>
-          </span>
+          <span class="verb">{{ state.word }}</span>
+          <span class="amount">{{ secondsWords(state.seconds) }}</span>
         </div>
         <div class="one">
           <UContextMenu :items="menuOf(state, index)" :disabled="!store.canEdit">
@@ -216,7 +214,7 @@ h3 {
 }
 .way {
   flex: none;
-  width: 66px;
+  width: 60px;
   text-align: center;
   font-size: 12px;
   color: var(--second);
@@ -227,6 +225,10 @@ h3 {
   height: 70px;
   margin: 1px auto 4px;
   fill: color-mix(in srgb, var(--act) 28%, var(--panel));
+}
+.way > span {
+  display: block;
+  line-height: 20px;
 }
 .way.here {
   color: var(--act);

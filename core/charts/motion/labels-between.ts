@@ -69,7 +69,8 @@ export interface LabelShares {
 export function labelsBetween(from: ChartDrawing, to: ChartDrawing, shares: LabelShares): ChartLabel[] {
   const [before, after] = [keyed(from.labels), keyed(to.labels)]
   const stays = (label: ChartLabel, others: ReadonlyMap<string, ChartLabel>) =>
-    shares.glides && label.key !== undefined ? others.get(keyOf(label)) : undefined
+    // What is said of the whole stands, whatever its parts turn into.
+    label.key !== undefined && (shares.glides || label.kind === 'total') ? others.get(keyOf(label)) : undefined
   const made = to.labels.flatMap(label => {
     const was = stays(label, before)
     const share = isAxis(label) ? shares.axes : shares.marks(label.part)

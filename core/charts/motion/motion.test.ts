@@ -173,18 +173,33 @@ describe('the way from one state to another', () => {
   })
 
   it('moves axes first, then marks, then new labels, and takes longer for a longer way', () => {
-    const few = drawChart(newChart('t'), tableOf({ a: [1], b: [2] }), room)
-    const values = { labels: 'none' as const, across: 'route', height: 'seats' }
-    const small = drawChart({ ...newChart('t'), ...values }, table, room)
-    const large = drawChart({ ...newChart('t'), ...values }, tableOf({ Astrel: [400], Quill: [5], Mail: [90] }), room)
-    const { axes, marks, labels } = passageBetween(small, large, room.width, room.height)
+    const { axes, marks, labels } = passageBetween(columns, ring, room.width, room.height)
     expect(axes!.begins).toBe(0)
     expect(marks!.begins).toBeGreaterThan(0)
     expect(marks!.begins).toBeLessThan(axes!.ends)
-    expect(labels!.ends).toBeLessThanOrEqual(marks!.ends + 0.2)
-    const still = passageBetween(few, { ...few }, room.width, room.height)
-    expect([still.seconds, still.marks, still.counts.moved]).toEqual([0.25, null, 0])
-    expect(passageBetween(small, large, room.width, room.height).seconds).toBeGreaterThan(still.seconds)
+    expect(labels!.ends).toBeGreaterThan(marks!.ends)
+    const still = passageBetween(columns, { ...columns }, room.width, room.height)
+    expect([still.seconds, still.axes, still.marks, still.counts.moved]).toEqual([0.25, null, null, 0])
+    const values = { across: 'route', height: 'seats' }
+    const [near, far] = [44, 200].map(seats => {
+      const other = drawChart({ ...newChart('t'), ...values }, tableOf({ Astrel: [seats], Quill: [10], 'Night boat': [20] }), room)
+      return passageBetween(columns, other, room.width, room.height).seconds
+    })
+    expect(far!).toBeGreaterThan(near!)
+  })
+
+  it('moves an axis that stays with its marks: what is read on it is true at every moment', () => {
+    const drawn = (seats: number) =>
+      drawChart({ ...newChart('t'), across: 'route', height: 'seats', labels: 'none' }, tableOf({ Astrel: [seats], Quill: [50] }), room)
+    const passage = passageBetween(drawn(90), drawn(190), room.width, room.height)
+    for (const share of [0.2, 0.5, 0.8]) {
+      const { marks, rules } = passage.at(share)
+      const base = rules.find(({ kind }) => kind === 'base')!.from.y
+      const fifty = rules.find(({ key }) => key === 'axis 50')!.from.y
+      const quill = marks.find(({ key }) => key === 'Quill') as BarMark
+      expect(quill.y + quill.height).toBeCloseTo(base, 0)
+      expect(quill.y).toBeCloseTo(fifty, 0)
+    }
   })
 
   it('counts amounts on their way, and says them as the chart does at its end', () => {

@@ -1,5 +1,5 @@
 import { memoByRecords } from '../../values'
-import type { ChartDrawing, ChartLabel } from '../drawing'
+import type { ChartDrawing, ChartLabel, ChartRule } from '../drawing'
 import { shapeOf, toneOf, type ChartMark } from '../marks'
 import { bendsOf, bentAt } from './bend'
 import { isAxis, keyed, keyOf, labelsBetween, ruleKeys, rulesBetween } from './labels-between'
@@ -22,7 +22,7 @@ export interface PassageCounts {
   dimmed: number
 }
 
-/** The way of a chart from one drawing to another: its axes first, then its marks, then its labels. */
+/** The way of a chart from one drawing to another: an axis that comes or goes first, then its marks, then its new labels. */
 export interface Passage {
   /** How long it takes, seconds, by how far the marks travel. */
   seconds: number
@@ -84,19 +84,17 @@ function countsOf(pairs: readonly Pair[], ways: readonly number[]): PassageCount
   }
 }
 
-/** How far the axes travel, px; null where they stand. */
-function axesWay(from: ChartDrawing, to: ChartDrawing): number | null {
+/**
+ * What becomes of the axis: one that only one drawing has comes or goes before the marks move; one that both have moves with the marks, so
+ * that what is read on it is true at every moment.
+ */
+function axisChange(from: ChartDrawing, to: ChartDrawing): 'stands' | 'moves' | 'comes or goes' {
   const [before, after] = [ruleKeys(from.rules), ruleKeys(to.rules)]
-  let way: number | null = null
-  for (const [key, rule] of after) {
-    const was = before.get(key)
-    const own = was
-      ? Math.max(Math.hypot(was.from.x - rule.from.x, was.from.y - rule.from.y), Math.hypot(was.to.x - rule.to.x, was.to.y - rule.to.y))
-      : 0
-    if (!was || own > still) way = Math.max(way ?? 0, own)
-  }
-  if ([...before.keys()].some(key => !after.has(key))) way = Math.max(way ?? 0, 0)
-  return way
+  if (!before.size !== !after.size) return 'comes or goes'
+  const apart = (was: ChartRule, is: ChartRule) =>
+    Math.max(Math.hypot(was.from.x - is.from.x, was.from.y - is.from.y), Math.hypot(was.to.x - is.to.x, was.to.y - is.to.y))
+  const same = before.size === after.size && [...after].every(([key, rule]) => before.has(key) && apart(before.get(key)!, rule) <= still)
+  return same ? 'stands' : 'moves'
 }
 
 /** Which lag each mark has, seconds: one part after the other where that can be followed. */
@@ -128,16 +126,16 @@ function planOf(from: ChartDrawing, to: ChartDrawing, width: number, height: num
   const diagonal = Math.hypot(width, height)
   const bent = bendsOf(pairs)
   const way = ways.reduce((most, own) => Math.max(most, own), 0)
-  const axesGo = axesWay(from, to)
-  const axesTake = axesGo === null ? 0 : axesGo > still ? secondsFor(axesGo / diagonal) : fade
+  const axis = axisChange(from, to)
+  const axesTake = axis === 'comes or goes' ? fade : 0
   const marksTake = bent ? bending : way > still ? secondsFor(way / diagonal) : pairs.some(isRecolored) ? recolor : 0
-  const { lags, most: lag } = bent || way <= still ? { lags: pairs.map(() => 0), most: 0 } : lagsOf(pairs, ways)
+  const { lags, most: lag } = bent || way <= still || axis === 'moves' ? { lags: pairs.map(() => 0), most: 0 } : lagsOf(pairs, ways)
   return {
     pairs,
     bent,
     bends: !!bent || pairs.some(pair => pair.from && pair.to && pair.from.shape !== pair.to.shape),
     counts: countsOf(pairs, ways),
-    axesGo: axesGo !== null,
+    axis,
     axesTake,
     marksTake,
     lags,
@@ -168,9 +166,9 @@ function drawnAt(
   const { from, to, width } = ends
   const within = (begins: number, takes: number) => (takes <= 0 ? 1 : ease(clamp((now - begins) / takes)))
   const marksShare = within(starts, marksTake + lag)
-  const axesShare = axesTake ? within(0, axesTake) : marksShare
   const part = ([begins, until]: readonly [number, number], late: number) =>
     within(starts + late + begins * marksTake, (until - begins) * marksTake)
+  const axesShare = axesTake ? within(0, axesTake) : part(stays(counts), 0)
   const marks = bent
     ? [
         ...bent.others.map(pair => markBetween(pair, part(partOf(pair, counts), 0), true)),
@@ -195,14 +193,14 @@ function drawnAt(
 
 function made(from: ChartDrawing, to: ChartDrawing, width: number, height: number): Passage {
   const plan = planOf(from, to, width, height)
-  const { axesGo, axesTake, marksTake, lag, starts, bends, counts } = plan
+  const { axis, axesTake, marksTake, lag, starts, bends, counts } = plan
   const words = wordsOf(from, to, bends)
   const marksEnd = starts + marksTake + lag
   const comes = starts + (marksTake + lag) * (bends ? labelsIntoBend : labelsInto)
   const seconds = Math.max(axesTake, marksEnd, words.come ? comes + fade : 0, words.leave ? fade : 0, byDistance.least)
   return {
     seconds,
-    axes: axesGo ? { begins: 0, ends: axesTake } : null,
+    axes: axis === 'stands' ? null : { begins: axesTake ? 0 : starts, ends: axesTake || marksEnd },
     marks: marksTake ? { begins: starts, ends: marksEnd } : null,
     labels: words.come || words.leave ? { begins: words.leave ? 0 : comes, ends: words.come ? comes + fade : fade } : null,
     counts,

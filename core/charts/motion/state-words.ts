@@ -36,7 +36,7 @@ export function stateWords(before: ChartSpec | null, spec: ChartSpec, table: Dat
   const { lit, drawn } = namesIn(spec, table, language)
   const words = [
     ...(run && (!before || differs('moment')) ? [run.moments[timeOf(spec, run)]!.label] : []),
-    ...(!before || differs('kind') ? [kind] : []),
+    ...(!before || differs('kind') ? [kind.charAt(0).toLowerCase() + kind.slice(1)] : []),
     ...(spec.only && differs('only') ? [`${few(drawn, 'of them')} alone`] : []),
     ...(before?.only && !spec.only ? ['all again'] : []),
     ...(spec.largest !== undefined && differs('largest') ? [`the ${spec.largest} largest`] : []),
