@@ -2,6 +2,7 @@ import { gatheredFor, type DataTable } from '../../data'
 import type { ChartSpec } from '../../model'
 import { listWords } from '../../values'
 import { chartKindNamed } from '../catalogue'
+import { highlightedIn } from '../found'
 import type { Passage } from './passage'
 import { runOf, shownRows, timeOf } from './shown-rows'
 
@@ -19,10 +20,10 @@ const few = (names: readonly string[], many: string) => (names.length > mostName
 /** Names of what a chart highlights, and of what it draws alone. */
 function namesIn(spec: ChartSpec, table: DataTable, language: string) {
   const shown = shownRows(spec, table, language)
-  const { categories, series } = gatheredFor(shown.spec, shown.table, language)
+  const data = gatheredFor(shown.spec, shown.table, language)
+  const { categories, series } = data
   const labels = new Map([...categories, ...series].map(({ key, label }) => [key, label]))
-  const finds = shown.run || !spec.rule ? shown.spec.highlighted : []
-  return { lit: finds.flatMap(key => labels.get(key) ?? []), drawn: categories.map(({ label }) => label) }
+  return { lit: highlightedIn(shown.spec, data).flatMap(key => labels.get(key) ?? []), drawn: categories.map(({ label }) => label) }
 }
 
 /**

@@ -1,0 +1,101 @@
+import { expect, test, type Page } from '@playwright/test'
+import { choose } from './support/choose'
+import { drop, goPhase, newDeck, saved, signedIn } from './support/people'
+import { add, stage } from './support/stage'
+
+const years = Array.from({ length: 10 }, (_, at) => 2022 + at)
+/** Quill passes Astrel in 2027; the night boat begins in 2025. */
+const race = [
+  'season,route,passengers',
+  ...years.flatMap((year, at) => [
+    `${year},Astrel,${34_000 + Math.min(at, 3) * 11_000}`,
+    `${year},Quill,${24_000 + at * 8_200}`,
+    ...(year < 2025 ? [] : [`${year},Night boat,${10_000 + (at - 3) * 6_000}`]),
+  ]),
+].join('\n')
+
+const names = (page: Page) => stage(page).locator('.chart-label[data-kind=category]')
+const moment = (page: Page) => stage(page).locator('.chart-label[data-kind=total]')
+const state = (page: Page, number: number) => page.getByRole('button', { name: new RegExp(`^State ${number},`) })
+
+async function chartOf(page: Page, title: string, table: string) {
+  await signedIn(page)
+  await newDeck(page, title, 'Talk')
+  await goPhase(page, 'Compose')
+  await add(page).getByRole('button', { name: 'Chart', exact: true }).click()
+  await drop(page, '[data-hit][aria-label^="Chart"]', { name: 'routes.csv', type: 'text/csv', bytes: Buffer.from(table) })
+}
+
+test('a race through ten years: kept as two states, run on stage with ranks that pass, told in beats', async ({ page }) => {
+  await chartOf(page, 'A race of routes', race)
+  await choose(page.getByLabel('Kind of chart'), 'Bars')
+  await choose(page.getByLabel('For each'), 'none')
+  await choose(page.getByLabel('Across'), 'route')
+  await choose(page.getByLabel('Runs through'), 'season')
+  await choose(page.getByLabel('Order'), 'falling')
+  await choose(page.getByLabel('Highlighted by itself'), 'what rose most')
+  await expect(moment(page)).toHaveText('2031')
+  await choose(page.getByLabel('The moment that it shows'), 'the first, 2022')
+  await expect(moment(page)).toHaveText('2022')
+  await expect(names(page)).toHaveText(['Astrel', 'Quill'])
+
+  await page.getByTestId('tell-in-states').click()
+  await page.getByTestId('keep-state').click()
+  await expect(state(page, 2)).toHaveAttribute('aria-pressed', 'true')
+  await choose(page.getByLabel('The moment that it shows'), 'the last, 2031')
+  await expect(names(page)).toHaveText(['Quill', 'Astrel', 'Night boat'])
+  await expect(page.locator('.states')).toContainText('runs')
+  await expect(page.getByRole('complementary', { name: 'Settings' })).toContainText('2022 to 2031, 9 steps')
+
+  // The first is as it was; by keys one goes on, and plays the way.
+  await page.keyboard.press('[')
+  await expect(names(page)).toHaveText(['Astrel', 'Quill'])
+  await page.keyboard.press(']')
+  await page.getByTestId('play-states').click()
+  await expect(moment(page)).toHaveText('2024')
+  await page.getByTestId('play-states').click()
+  await expect(moment(page)).toHaveText('2031')
+  await saved(page)
+
+  // On stage it stands in 2022, and one press lets it run.
+  await page.keyboard.press('[')
+  await page.reload()
+  await page
+    .getByRole('button', { name: /^Slide 1,/ })
+    .first()
+    .click()
+  await page.keyboard.press('Home')
+  const deck = page.url().match(/decks\/([^?]+)/)![1]!
+  await page.goto(`/present/${deck}`)
+  const shown = page.locator('.chart-label[data-kind=total]').first()
+  await expect(shown).toHaveText('2022')
+  await page.keyboard.press('ArrowRight')
+  await expect(shown).toHaveText('2026')
+  await expect(shown).toHaveText('2031', { timeout: 15_000 })
+  await expect(page.locator('.chart-label[data-kind=category]').first()).toHaveText('Quill')
+})
+
+test('columns become a ring with its total and shares, and new rows tell the same story', async ({ page }) => {
+  const journeys = (work: number) => ['why,journeys', `Work,${work}`, 'School,60500', 'Visits,54100', 'Leisure,44600'].join('\n')
+  await chartOf(page, 'Why people cross', journeys(130_500))
+  await choose(page.getByLabel('Kind of chart'), 'Columns')
+  await choose(page.getByLabel('Highlighted by itself'), 'the greatest')
+  await page.getByTestId('tell-in-states').click()
+  await page.getByTestId('keep-state').click()
+  await choose(page.getByLabel('Kind of chart'), 'Ring')
+  await expect(stage(page).locator('.chart-label[data-kind=total]')).toHaveText('289.7k')
+  await expect(stage(page).locator('.chart-label', { hasText: 'Work' })).toHaveText('45 %  Work')
+  await expect(page.locator('.states')).toContainText('turns')
+
+  // In the next month school is the greatest: both states find it by themselves.
+  await drop(page, '[data-hit][aria-label^="Chart"]', { name: 'next.csv', type: 'text/csv', bytes: Buffer.from(journeys(20_000)) })
+  await expect(stage(page).locator('.chart-label', { hasText: 'School' })).toHaveText('34 %  School')
+  await state(page, 1).click()
+  await expect(stage(page).locator('.chart-label', { hasText: 'School' })).toHaveAttribute('font-weight', '700')
+  await page.getByRole('button', { name: 'What is done with state 2' }).click()
+  await page.getByRole('menuitem', { name: 'Remove it' }).click()
+  await expect(state(page, 2)).toHaveCount(0)
+  await page.keyboard.press('Control+z')
+  await expect(state(page, 2)).toHaveCount(1)
+  await saved(page)
+})
