@@ -107,6 +107,7 @@ onBeforeUnmount(states.stop)
               :class="{ here: index === states.at }"
               :aria-label="numbered(state, index)"
               :aria-pressed="index === states.at"
+              :style="{ background: theme.palette.ground }"
               @click="states.choose(state.id)"
             >
               <ChartDrawing v-if="states.table" :spec="state.spec" :table="states.table" v-bind="room" :theme="theme" :most="2000" />
@@ -179,7 +180,6 @@ h3 {
   width: 126px;
   height: 72px;
   padding: 5px;
-  background: var(--panel);
   border: 1px solid var(--line);
   border-radius: 6px;
   cursor: pointer;
