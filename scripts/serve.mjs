@@ -80,6 +80,7 @@ export async function startServer({ home, url, port, ...how }) {
       PORT: String(port),
       NITRO_PORT: String(port),
       HAILBANK_DEMO: process.env.HAILBANK_DEMO ?? '1',
+      HAILBANK_TABLES: process.env.HAILBANK_TABLES ?? path.resolve(home, 'tables'),
     },
   })
   const { child, log } = started

@@ -19,6 +19,11 @@ interface Violation {
  */
 async function barriers(page: Page, where: string, behind = false): Promise<string[]> {
   await page.evaluate(axe)
+  // What is still coming in is fainter than it will be. What goes on for ever is left out; what is taken away meanwhile is over too.
+  await page.evaluate(async () => {
+    const running = document.getAnimations().filter(one => one.effect?.getComputedTiming().iterations !== Infinity)
+    await Promise.allSettled(running.map(one => one.finished))
+  })
   // Slides are the work of whoever made them, and are judged in Check. The rule that is left out takes words in pictures of slides for
   // labels.
   const violations = await page.evaluate(

@@ -1,6 +1,9 @@
-import { expect, test, type Page } from '@playwright/test'
+import { mkdirSync, writeFileSync } from 'node:fs'
+import path from 'node:path'
+import { expect, test, type Locator, type Page } from '@playwright/test'
 import { choose } from './support/choose'
 import { drop, goPhase, newDeck, saved, signedIn } from './support/people'
+import { home } from './support/server'
 import { add, stage } from './support/stage'
 
 const years = Array.from({ length: 10 }, (_, at) => 2022 + at)
@@ -98,4 +101,48 @@ test('columns become a ring with its total and shares, and new rows tell the sam
   await page.keyboard.press('Control+z')
   await expect(state(page, 2)).toHaveCount(1)
   await saved(page)
+})
+
+test('a monthly file saved anew in the watched folder moves the chart on the stage and on a screen', async ({ page, browser }) => {
+  const folder = path.join(home, 'tables')
+  mkdirSync(folder, { recursive: true })
+  const save = (june: number, head = 'month') =>
+    writeFileSync(path.join(folder, 'Riders by month.csv'), [`${head},riders`, 'April,120', 'May,180', `June,${june}`].join('\n'))
+  save(150)
+  await signedIn(page)
+  await page.goto('/data')
+  await page.getByRole('button', { name: /^Riders by month/ }).click()
+  const table = page.getByRole('region', { name: 'Riders by month' })
+  await expect(table).toContainText('follows its file')
+  await table.getByRole('radio', { name: 'Draw it' }).click()
+  await page.locator('.tile', { has: page.getByText('Columns', { exact: true }) }).click()
+  await page.getByRole('complementary', { name: 'The drawing that is chosen' }).getByRole('button', { name: 'Put it there' }).click()
+  const amounts = (of: Page | Locator) => of.locator('.chart-label[data-kind=value]')
+  await expect(amounts(stage(page))).toHaveText(['120', '180', '150'])
+  await saved(page)
+
+  await goPhase(page, 'Deliver')
+  await choose(page.getByLabel('Loop'), 'Sea and slow loop')
+  await page.getByRole('button', { name: 'Publish to this loop' }).click()
+  await expect(page.getByText('plays in “Sea and slow loop”').first()).toBeVisible()
+  const deck = page.url().match(/decks\/([^?]+)/)![1]!
+  expect((await page.request.put('/api/loops/loop-quiet/items', { data: { items: [{ deck }] } })).ok()).toBe(true)
+  await goPhase(page, 'Compose')
+  const list = await page.context().newPage()
+  await list.goto('/screens')
+  const address = (await list.locator('[data-screen=screen-cafe] a').getAttribute('href'))!
+  const wall = await browser.newPage()
+  await wall.goto(address)
+  await expect(amounts(wall).filter({ hasText: /^150$/ }).first()).toBeAttached({ timeout: 60_000 })
+
+  save(300)
+  await expect(amounts(stage(page))).toHaveText(['120', '180', '300'])
+  await expect(amounts(wall).filter({ hasText: /^300$/ }).first()).toBeAttached({ timeout: 60_000 })
+
+  // A file that breaks the chart leaves it as it is; Data says what is held, and why.
+  save(900, 'when')
+  await list.goto('/data')
+  await expect(list.getByRole('button', { name: /^Riders by month/ })).toContainText('1 held')
+  await expect(amounts(stage(page))).toHaveText(['120', '180', '300'])
+  await wall.close()
 })

@@ -9,6 +9,9 @@ export interface SourceEntry {
   held: number
   open: number
   cameAt: string
+  /** The file of the watched folder that it follows, and whether that could not be read. */
+  file: string | null
+  fault: boolean
 }
 export interface SourceVersion {
   number: number
@@ -22,6 +25,8 @@ export interface SourceDetail {
   name: string
   choices: ReadingChoices
   onAir: number | null
+  file: string | null
+  fileFault: string | null
   versions: SourceVersion[]
   shown: { number: number; reading: ReadingReport; rows: number; columns: Omit<Column, 'values'>[]; change: VersionChange | null }
 }
@@ -62,6 +67,14 @@ export function useDataRoom() {
 
   async function load() {
     list.value = (await ask(() => $fetch<SourceEntry[]>('/api/data'))) ?? list.value
+  }
+  /** Looks whether tables have come, or have got another version; what is looked at is brought anew where it has. */
+  async function follow() {
+    if (busy.value || document.hidden) return
+    const one = () => JSON.stringify(list.value.find(entry => entry.id === id.value))
+    const before = one()
+    await load()
+    if (one() !== before) await look()
   }
   /** Brings the table that is looked at; what came of it before stays until it is here. */
   async function look() {
@@ -167,6 +180,7 @@ export function useDataRoom() {
   }
 
   return {
+    follow,
     list,
     detail,
     id,

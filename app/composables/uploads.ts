@@ -1,4 +1,4 @@
-import type { DataTable } from '#core/data'
+import { isTableFileName, tableEndings, type DataTable } from '#core/data'
 
 const failedWith = (message: string) => {
   useToast().add({ title: message, color: 'error', icon: 'i-lucide-circle-alert', duration: 9000 })
@@ -61,5 +61,5 @@ export const uploadMedia = (file: File, folder = '') =>
   )
 
 /** What a browser's window for choosing files of data offers. */
-export const tableFiles = '.csv,.tsv,.txt,.xlsx,.xlsm,.xls,.ods,.json,.ndjson,.jsonl,.geojson,text/csv,application/json'
-export const isTableFile = (file: File) => /\.(csv|tsv|txt|(geo|nd)?jsonl?)$/i.test(file.name) || file.type === 'text/csv'
+export const tableFiles = [...tableEndings.map(ending => `.${ending}`), 'text/csv', 'application/json'].join()
+export const isTableFile = (file: File) => isTableFileName(file.name) || file.type === 'text/csv'

@@ -1,8 +1,12 @@
 <script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
+import type { SourceEntry } from '~/composables/data-room'
+
 /** The team's tables: where each comes from, how it is read with every guess in words, and its versions. */
 useHead({ title: 'Data · Hailbank' })
 const { canEdit } = useUserSession()
 const {
+  follow,
   list,
   detail,
   id,
@@ -32,12 +36,16 @@ async function again() {
   await look()
 }
 await again()
+/** Tables that follow a file change by themselves. */
+useIntervalFn(() => void follow(), 4000)
 
 const notes = computed(() => detail.value?.shown.reading.notes ?? [])
 const shownNotes = computed(() => (all.value ? notes.value : notes.value.slice(0, 4)))
 watch(id, () => {
   all.value = naming.value = removing.value = false
 })
+const waitsOf = ({ open, held, fault }: SourceEntry) =>
+  fault ? 'file lacking' : open ? (open === 1 ? 'a question' : `${open} questions`) : `${held} held`
 const came = (at: string) => new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long' })
 const { over, on } = useFileDrop(
   files => void take(files),
@@ -117,9 +125,7 @@ const menu = computed(() => [[saveAs('csv', 'Save as CSV'), saveAs('xlsx', 'Save
               @click="open(entry.id)"
             >
               <b :title="entry.name">{{ entry.name }}</b>
-              <span v-if="entry.open || entry.held" class="waits">
-                {{ entry.open ? (entry.open === 1 ? 'a question' : `${entry.open} questions`) : `${entry.held} held` }}
-              </span>
+              <span v-if="entry.open || entry.held || entry.fault" class="waits">{{ waitsOf(entry) }}</span>
               <span class="quiet where">{{ came(entry.cameAt) }}{{ entry.versions > 1 ? `, ${entry.versions} versions` : '' }}</span>
             </UButton>
           </li>
@@ -136,6 +142,15 @@ const menu = computed(() => [[saveAs('csv', 'Save as CSV'), saveAs('xlsx', 'Save
           </span>
           <span v-if="busy" role="status" class="quiet">{{ busy }}</span>
           <span v-else-if="lacking" role="alert" class="wrong">{{ lacking }}</span>
+          <span v-else-if="detail.fileFault" role="alert" class="wrong fault" :title="detail.fileFault">{{ detail.fileFault }}</span>
+          <span
+            v-else-if="detail.file"
+            class="linked"
+            :title="`Saved anew, ${detail.file} in the watched folder is read as the next version.`"
+          >
+            <UIcon name="i-lucide-link" aria-hidden="true" />
+            follows its file
+          </span>
           <ViewSwitch class="views" label="What is looked at" :views="views" :value="view" @show="showView" />
           <UDropdownMenu :items="menu">
             <UButton variant="ghost" icon="i-lucide-ellipsis" :aria-label="`More for ${detail.name}`" />
@@ -174,8 +189,8 @@ const menu = computed(() => [[saveAs('csv', 'Save as CSV'), saveAs('xlsx', 'Save
         <template v-else>
           <h2>No tables yet</h2>
           <p class="quiet">
-            A file of rows and columns, as CSV, TSV or JSON: title lines, totals, dates and money are read as they stand, and every guess is
-            shown.
+            A file of rows and columns, as CSV, TSV, JSON or a workbook: title lines, totals, dates and money are read as they stand, and
+            every guess is shown.
           </p>
           <UButton v-if="canEdit" color="primary" variant="solid" @click="picker?.open()">Upload a table</UButton>
         </template>
@@ -197,6 +212,20 @@ const menu = computed(() => [[saveAs('csv', 'Save as CSV'), saveAs('xlsx', 'Save
 </template>
 
 <style scoped>
+.linked {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
+  font-size: 13px;
+  color: var(--act);
+  white-space: nowrap;
+}
+.fault {
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
 .page {
   height: 100vh;
   display: flex;

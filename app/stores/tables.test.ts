@@ -44,4 +44,45 @@ describe('a table that something shows', () => {
     tables.table('gone')
     expect([asked(), tables.lacking('gone')]).toEqual([1, 'There is no such table.'])
   })
+
+  it('is brought anew where another version is on air, its rows staying until then; what never changes is not asked about', async () => {
+    const rows = (version: string) => ({ ...seasons, id: 'team', name: version, version })
+    answering(
+      'team',
+      () => rows('v1'),
+      () => rows('v2'),
+    )
+    answering('seasons', () => seasons)
+    const asked: unknown[] = []
+    let aired = 'v1'
+    answers.set('/api/tables/on-air', ({ query }) => {
+      asked.push((query as { ids: string }).ids)
+      return { team: aired }
+    })
+    const tables = useTables()
+    tables.table('team')
+    tables.table('seasons')
+    await vi.advanceTimersByTimeAsync(100)
+    const stop = tables.followOnAir()
+    await vi.advanceTimersByTimeAsync(3100)
+    expect([tables.table('team')!.name, asked]).toEqual(['v1', ['team']])
+    aired = 'v2'
+    await vi.advanceTimersByTimeAsync(3100)
+    expect(tables.table('team')!.name).toBe('v2')
+    stop()
+    await vi.advanceTimersByTimeAsync(9000)
+    expect(asked).toHaveLength(2)
+  })
+
+  it('stays as it is while nobody can say what is on air', async () => {
+    answering('team', () => ({ ...seasons, id: 'team', version: 'v1' }))
+    answers.set('/api/tables/on-air', fails(failure(503, 'The server is busy.')))
+    const tables = useTables()
+    tables.table('team')
+    await vi.advanceTimersByTimeAsync(100)
+    const stop = tables.followOnAir()
+    await vi.advanceTimersByTimeAsync(9000)
+    expect(tables.table('team')!.version).toBe('v1')
+    stop()
+  })
 })

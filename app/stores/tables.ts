@@ -1,6 +1,14 @@
 import type { DataTable } from '#core/data'
+import { expected } from '#core/values'
 
-/** Tables by id, fetched when something first asks for them. One changes only where it is read otherwise in Data. */
+/** How often one asks which versions of tables are on air, ms, and of how many tables at once. */
+const everyAsk = 3000
+const mostAsked = 200
+
+/**
+ * Tables by id, fetched when something first asks for them. Those that the team keeps change where another version goes on air: that is
+ * asked for every few seconds while the page is seen, and the rows that were there stay until the others are.
+ */
 export const useTables = defineStore('tables', () => {
   const known = shallowReactive(new Map<string, DataTable>())
   const asked = new Set<string>()
@@ -31,5 +39,30 @@ export const useTables = defineStore('tables', () => {
     asked.delete(id)
     lacking.delete(id)
   }
-  return { table, keep, forget, coming, lacking: (id: string) => lacking.get(id) ?? '' }
+  /** Asks which versions are on air, and brings those that are others than the ones that are here. */
+  async function follow() {
+    const ids = [...known.values()].filter(({ version }) => version !== undefined).map(({ id }) => id)
+    if (!ids.length || document.hidden) return
+    for (let from = 0; from < ids.length; from += mostAsked) {
+      const query = { ids: ids.slice(from, from + mostAsked).join() }
+      const aired = await $fetch<Record<string, string>>('/api/tables/on-air', { query })
+      for (const [id, version] of Object.entries(aired))
+        if (known.get(id)?.version !== version) known.set(id, await $fetch<DataTable>(`/api/tables/${id}`))
+    }
+  }
+  /** Follows what is on air until it is told to stop; while the server does not answer, all stays as it is. */
+  function followOnAir(): () => void {
+    let asking = false
+    const timer = setInterval(() => {
+      if (asking) return
+      asking = true
+      void follow()
+        .catch(expected('FetchError'))
+        .finally(() => {
+          asking = false
+        })
+    }, everyAsk)
+    return () => clearInterval(timer)
+  }
+  return { table, keep, forget, coming, lacking: (id: string) => lacking.get(id) ?? '', follow, followOnAir }
 })

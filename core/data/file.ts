@@ -3,6 +3,13 @@ import { csvByteLimit, decodeText, readCsv, readTable } from './csv'
 import { looksLikeJson, rowsOfJson } from './json'
 import type { ReadingChoices, TableReading } from './reading'
 
+/** Endings of files that tables come in. */
+export const tableEndings = ['csv', 'tsv', 'txt', 'json', 'geojson', 'ndjson', 'jsonl', 'xlsx', 'xlsm', 'xls', 'ods'] as const
+
+const endings = new RegExp(`[^/]\\.(${tableEndings.join('|')})$`, 'i')
+/** Whether a file is a table by its name. */
+export const isTableFileName = (name: string): boolean => endings.test(name)
+
 /** Reads a file of data by what stands in it: separated text, JSON, lines of JSON, GeoJSON. What cannot be read is one sentence. */
 export function readDataFile(bytes: Uint8Array, name: string, id: string, choices: ReadingChoices = {}): Outcome<TableReading> {
   if (!/\.(?:geo|nd)?jsonl?$/i.test(name) && !(bytes.length <= csvByteLimit && looksLikeJson(decodeText(bytes.subarray(0, 400)))))

@@ -39,6 +39,8 @@ export const dataTableSchema = z
   .object({
     id: z.string().regex(/^[A-Za-z0-9_-]{1,64}$/),
     name: z.string().min(1).max(200),
+    /** Of a table that the team keeps: which of its versions these are the rows of. */
+    version: z.string().max(64).optional(),
     columns: z.array(columnSchema).min(1).max(500),
   })
   .refine(table => table.columns.every(column => column.values.length === table.columns[0]!.values.length), 'the columns differ in length')

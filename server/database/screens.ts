@@ -44,16 +44,19 @@ export interface LoopItemRow {
   /** The newest published version, null where there is none. */
   version: number | null
   seconds: number | null
+  /** The tables that it draws, by id. */
+  tables: string[]
 }
 
 export const listLoops = () => database()<{ id: string; name: string }[]>`select id, name from loops order by created_at, name`
 
 /** The items of a loop in order, each with the newest published version of its deck. */
 export const loopItems = (loop: string) => database()<LoopItemRow[]>`
-  select loop_items.id, loop_items.deck, decks.title, position, newest.number as version, newest.length_seconds as seconds
+  select loop_items.id, loop_items.deck, decks.title, position, newest.number as version, newest.length_seconds as seconds,
+    coalesce(newest.table_ids, '{}') as tables
   from loop_items
   join decks on decks.id = loop_items.deck and decks.removed_at is null
-  left join lateral (select number, length_seconds from deck_versions where deck = loop_items.deck order by number desc
+  left join lateral (select number, length_seconds, table_ids from deck_versions where deck = loop_items.deck order by number desc
     limit 1) newest on true
   where loop = ${loop} order by position, loop_items.id`
 
@@ -132,9 +135,9 @@ export async function keepPlays(screen: string, plays: readonly Play[]): Promise
 export async function publish(version: { deck: string; snapshot: Deck; tables: DataTable[]; seconds: number; person: string | null }) {
   const sql = database()
   const [row] = await sql<{ number: number }[]>`
-    insert into deck_versions (deck, number, snapshot, tables, length_seconds, published_by)
+    insert into deck_versions (deck, number, snapshot, tables, table_ids, length_seconds, published_by)
     select ${version.deck}, coalesce(max(number), 0) + 1, ${jsonOf(version.snapshot)}, ${jsonOf(version.tables)},
-      ${version.seconds}, ${version.person}
+      ${version.tables.map(({ id }) => id)}, ${version.seconds}, ${version.person}
     from deck_versions where deck = ${version.deck} returning number`
   return row!.number
 }
@@ -145,3 +148,11 @@ export async function versionOf(deck: string, number: number) {
   >`select snapshot, tables from deck_versions where deck = ${deck} and number = ${number}`
   return row
 }
+
+/** The newest published versions that draw a table of the team: their length follows what it holds. */
+export const publishedWith = (table: string) => database()<{ deck: string; number: number; snapshot: Deck; tables: DataTable[] }[]>`
+  select deck, number, snapshot, tables from deck_versions v where ${table} = any(table_ids)
+    and number = (select max(number) from deck_versions where deck = v.deck)`
+
+export const keepPublishedLength = (deck: string, number: number, seconds: number) =>
+  database()`update deck_versions set length_seconds = ${seconds} where deck = ${deck} and number = ${number}`

@@ -7,6 +7,9 @@ export interface SourceRow {
   name: string
   choices: ReadingChoices
   onAir: number | null
+  /** The file of the watched folder that it follows, and why that could not be read. */
+  file: string | null
+  fileFault: string | null
 }
 /** One version of a table: the file as it came, and what it was read as. */
 export interface VersionRow {
@@ -26,8 +29,20 @@ export interface NewVersion {
 
 /** All of them by name, with what waits for an answer. */
 export const listSources = () =>
-  database()<{ id: string; name: string; fileName: string; versions: number; held: number; open: number; cameAt: Date }[]>`
-    select s.id, s.name, newest.file_name as "fileName", newest.created_at as "cameAt", counted.versions, counted.held,
+  database()<
+    {
+      id: string
+      name: string
+      fileName: string
+      versions: number
+      held: number
+      open: number
+      cameAt: Date
+      file: string | null
+      fault: boolean
+    }[]
+  >`
+    select s.id, s.name, s.file, s.file_fault is not null as fault, newest.file_name as "fileName", newest.created_at as "cameAt", counted.versions, counted.held,
       (select count(*)::int from jsonb_array_elements(aired.reading -> 'columns') one where one ? 'open') as open
     from data_sources s
     join lateral (select file_name, created_at from data_versions where source = s.id order by number desc limit 1) newest on true
@@ -37,9 +52,19 @@ export const listSources = () =>
     order by lower(s.name), s.id`
 
 export async function sourceById(id: string, sql: Sql = database()): Promise<SourceRow | undefined> {
-  const [row] = await sql<SourceRow[]>`select id, name, choices, on_air as "onAir" from data_sources where id = ${id}`
+  const [row] = await sql<SourceRow[]>`select id, name, choices, on_air as "onAir", file, file_fault as "fileFault"
+    from data_sources where id = ${id}`
   return row
 }
+
+/** All tables that follow a file of the watched folder, with the stamp at which it was last read. */
+export const linkedSources = () =>
+  database()<(SourceRow & { file: string; stamp: string | null })[]>`
+    select id, name, choices, on_air as "onAir", file, file_fault as "fileFault", file_stamp as stamp from data_sources where file is not null`
+
+/** Notes which file a table follows, the stamp at which it was read, and what was wrong with it then. */
+export const noteFile = (id: string, { file, stamp, fault }: { file: string | null; stamp: string | null; fault: string | null }) =>
+  database()`update data_sources set file = ${file}, file_stamp = ${stamp}, file_fault = ${fault} where id = ${id}`
 
 /** The versions of a table, the oldest first. */
 export const versionsOf = (source: string, sql: Sql = database()) =>
@@ -79,7 +104,11 @@ export const rereadVersion = (source: string, number: number, read: Pick<NewVers
   sql`update data_versions set table_id = ${read.tableId}, reading = ${jsonOf(read.reading)}, held = ${read.held}
     where source = ${source} and number = ${number}`
 
-export const changeSource = (id: string, { name, choices, onAir }: Partial<Omit<SourceRow, 'id'>>, sql: Sql = database()) =>
+export const changeSource = (
+  id: string,
+  { name, choices, onAir }: Partial<Pick<SourceRow, 'name' | 'choices' | 'onAir'>>,
+  sql: Sql = database(),
+) =>
   sql`update data_sources set changed_at = now(),
     name = ${name ?? sql`name`}, choices = ${choices ? jsonOf(choices) : sql`choices`}, on_air = ${onAir ?? sql`on_air`} where id = ${id}`
 

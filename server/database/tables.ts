@@ -3,7 +3,7 @@ import { database, jsonOf, type Sql } from './connection'
 
 /** The version on air of tables that are named by the id of what the team keeps. */
 const airedIn = (ids: readonly string[], sql: Sql) => sql`
-  select jsonb_set(t.content, '{id}', to_jsonb(s.id)) as content
+  select t.content || jsonb_build_object('id', s.id, 'version', t.id) as content
   from data_sources s join data_versions v on v.source = s.id and v.number = s.on_air join data_tables t on t.id = v.table_id
   where s.id = any(${[...ids]})`
 
@@ -21,6 +21,15 @@ export async function tablesById(ids: readonly string[]) {
   const rows = await sql<{ content: DataTable }[]>`
     select content from data_tables where id = any(${[...ids]}) union all ${airedIn(ids, sql)}`
   return rows.map(row => row.content)
+}
+
+/** The versions on air of those ids that are tables of the team. */
+export async function airedVersions(ids: readonly string[]): Promise<Record<string, string>> {
+  if (!ids.length) return {}
+  const rows = await database()<{ id: string; version: string }[]>`
+    select s.id, v.table_id as version from data_sources s join data_versions v on v.source = s.id and v.number = s.on_air
+    where s.id = any(${[...ids]})`
+  return Object.fromEntries(rows.map(({ id, version }) => [id, version]))
 }
 
 /** Keeps a table under its id; a table never changes, new figures are a new table. */

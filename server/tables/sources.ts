@@ -17,6 +17,7 @@ import {
 } from '../database/sources'
 import { keepTableText, tableById } from '../database/tables'
 import { newId } from '../new-id'
+import { followOnAir } from './on-air'
 
 /** The most bytes that a file of data may have. */
 export const dataByteLimit = 100 * 1024 * 1024
@@ -44,7 +45,7 @@ async function heldAgainst(tableId: string | undefined, read: Read): Promise<str
 export async function makeSource(
   bytes: Uint8Array,
   fileName: string,
-  person: string,
+  person: string | null,
   id = newId(),
 ): Promise<{ id: string; said: string[]; open: number }> {
   const read = await readFile(bytes, fileName, {})
@@ -70,7 +71,7 @@ export async function addVersion(
   source: SourceRow,
   bytes: Uint8Array,
   fileName: string,
-  person: string,
+  person: string | null,
 ): Promise<{ number: number; held: string | null }> {
   const read = await readFile(bytes, fileName, source.choices)
   if (!read.ok) return refuse(400, read.message)
@@ -79,6 +80,7 @@ export async function addVersion(
     await keepRead(read.value, person, sql)
     return await keepVersion(source.id, versionFrom(read.value, bytes, fileName, held), person, sql)
   })
+  if (held === null) await followOnAir(source.id)
   return { number, held }
 }
 
@@ -106,6 +108,7 @@ export async function chooseReading(source: SourceRow, choices: ReadingChoices, 
     }
     await changeSource(source.id, { choices, ...(onAir === undefined ? {} : { onAir }) }, sql)
   })
+  await followOnAir(source.id)
 }
 
 /** The table that a request names, or a refusal. */

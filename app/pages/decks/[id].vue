@@ -64,6 +64,8 @@ watchDebounced(
   { debounce: 1500, immediate: true },
 )
 useChartIntake()
+const stopFollowing = useTables().followOnAir()
+onBeforeUnmount(stopFollowing)
 onBeforeUnmount(() => store.close())
 useHead({ title: computed(() => `${store.deck?.info.info?.title ?? 'Deck'} · Hailbank`) })
 const colors = computed(() =>

@@ -22,6 +22,8 @@ let hide: ReturnType<typeof setTimeout>
 
 store.open(String(route.params.id))
 onBeforeUnmount(() => store.close())
+const stopFollowing = tables.followOnAir()
+onBeforeUnmount(stopFollowing)
 // The bundle holds what is known. As the rundown is reckoned, what is not is asked for: how words are written, lines of pictures, lengths.
 watchEffect(() => void store.keptPlan)
 const bundle = computed<PlayerBundle | null>(() => {

@@ -15,6 +15,8 @@ interface Item {
   title: string
   version: number
   seconds: number
+  /** Which versions of the team's tables it draws. */
+  tables: string
 }
 interface Play {
   deck: string
@@ -36,20 +38,31 @@ let offset = 0
 let plays: Play[] = []
 let playing: { item: Item; startedAt: number } | null = null
 let slide = ''
-const bundles = new Map<string, PlayerBundle>()
+const bundles = new Map<string, { bundle: PlayerBundle; drawn: string }>()
+const keyOf = ({ deck, version }: Item) => `${deck}:${version}`
+/** What is played, and how long each of it lasts: where only its rows differ, it is played on. */
+const playOf = (list: readonly { item: Item }[]) => list.map(({ item }) => `${keyOf(item)}:${item.seconds}`).join()
 const now = () => Date.now() + offset
 
 async function bundleOf(item: Item): Promise<PlayerBundle> {
-  const key = `${item.deck}:${item.version}`
+  const key = keyOf(item)
   const known = bundles.get(key)
-  if (known) return known
+  if (known?.drawn === item.tables) return known.bundle
+  const query = { deck: item.deck, number: item.version }
+  if (known) {
+    // Only rows have changed: what draws them moves to the new ones.
+    const tables = await $fetch<DataTable[]>('/api/screen/tables', { query, headers: headers.value })
+    const bundle = { ...known.bundle, tables }
+    bundles.set(key, { bundle, drawn: item.tables })
+    return bundle
+  }
   const version = await $fetch<{
     snapshot: Deck
     tables: DataTable[]
     lengths: Record<string, number>
     ink: InkBook
     peaks: Record<string, string>
-  }>('/api/screen/version', { query: { deck: item.deck, number: item.version }, headers: headers.value })
+  }>('/api/screen/version', { query, headers: headers.value })
   const media: Record<string, string> = {}
   for (const hash of mediaOf(version.snapshot)) {
     try {
@@ -60,7 +73,7 @@ async function bundleOf(item: Item): Promise<PlayerBundle> {
     }
   }
   const bundle = { deck: version.snapshot, tables: version.tables, media, lengths: version.lengths, ink: version.ink, peaks: version.peaks }
-  bundles.set(key, bundle)
+  bundles.set(key, { bundle, drawn: item.tables })
   return bundle
 }
 
@@ -91,11 +104,12 @@ async function ask() {
         await report()
         return
       }
+      const goesOn = playOf(items.value) === playOf(next)
       items.value = next
       tag = lacking ? '' : manifest.tag
-      index.value = -1
-      for (const [key, bundle] of bundles) {
-        if (next.some(({ item }) => `${item.deck}:${item.version}` === key)) continue
+      if (!goesOn) index.value = -1
+      for (const [key, { bundle }] of bundles) {
+        if (next.some(({ item }) => keyOf(item) === key)) continue
         Object.values(bundle.media).forEach(url => URL.revokeObjectURL(url))
         bundles.delete(key)
       }

@@ -6,6 +6,7 @@ import { readAs, refuse, requireScreen } from '../../access'
 import { inkBookOf } from '../../decks/ink'
 import { versionOf } from '../../database/screens'
 import { manifestOf } from '../../screens/manifest'
+import { asAired } from '../../tables/on-air'
 
 /** For the screen itself: one published version, only of what stands on its own loop. */
 export default defineEventHandler(async event => {
@@ -14,6 +15,7 @@ export default defineEventHandler(async event => {
   const manifest = await manifestOf(screen)
   if (!manifest.items.some(item => item.deck === deck && item.version === number)) refuse(404, 'This is not on the loop of this screen.')
   const version = (await versionOf(deck, number)) ?? refuse(404, 'There is no such version.')
+  const tables = await asAired(version.tables)
   const lengths = await mediaLengths(mediaOf(version.snapshot))
-  return { ...version, lengths, ink: await inkBookOf(version.snapshot, version.tables, lengths), peaks: await voicePeaks(version.snapshot) }
+  return { ...version, tables, lengths, ink: await inkBookOf(version.snapshot, tables, lengths), peaks: await voicePeaks(version.snapshot) }
 })

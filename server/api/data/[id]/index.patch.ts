@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { readingChoicesSchema } from '../../../../core/data'
 import { readAs, refuse, requireEditor } from '../../../access'
 import { changeSource, versionOf } from '../../../database/sources'
+import { followOnAir } from '../../../tables/on-air'
 import { chooseReading, sourceAsked } from '../../../tables/sources'
 
 const input = z.object({
@@ -20,5 +21,6 @@ export default defineEventHandler(async event => {
   if (onAir !== undefined && !(await versionOf(source.id, onAir))) return refuse(404, 'There is no such version of this table.')
   if (choices) await chooseReading(source, choices, person.id)
   await changeSource(source.id, { ...(name === undefined ? {} : { name }), ...(onAir === undefined ? {} : { onAir }) })
+  if (onAir !== undefined) await followOnAir(source.id)
   return { ok: true }
 })
