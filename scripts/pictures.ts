@@ -26,15 +26,14 @@ const views: Readonly<Record<string, { url: string; dark?: boolean; before?: (pa
     },
   },
   outline: { url: '/decks/demo-briefing' },
-  overview: {
-    url: '/decks/demo-briefing?view=overview',
+  compose: { url: '/decks/demo-review?phase=compose', before: page => pick(page, 3, 'Chart') },
+  states: {
+    url: '/decks/demo-race?phase=compose',
     async before(page) {
-      const tiles = page.getByRole('region', { name: 'Overview' }).locator('.card')
-      await tiles.nth(1).click()
-      await tiles.nth(3).click({ modifiers: ['Shift'] })
+      await pick(page, 2, 'Chart')
+      await page.getByRole('button', { name: /^State 2,/ }).click()
     },
   },
-  compose: { url: '/decks/demo-review?phase=compose', before: page => pick(page, 3, 'Chart') },
   text: { url: '/decks/demo-seasons?phase=compose', before: page => pick(page, 5, 'Statement') },
   diagram: {
     url: '/decks/demo-hall?phase=compose',

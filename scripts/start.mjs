@@ -1,3 +1,4 @@
+import path from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
 import { buildIfChanged } from './build.mjs'
 import { claim, noteAddress, release } from './instance.mjs'
@@ -87,6 +88,8 @@ try {
   say(`Hailbank is at ${server.address}`)
   if ((process.env.HAILBANK_DEMO ?? '1') !== '0')
     say('Demo sign-in: ines@velmoor.example, password harbour-demo (or one press on the page)')
+  const tables = process.env.HAILBANK_TABLES ?? path.resolve(home, 'tables')
+  if (tables) say(`Files of data in ${tables} become tables under Data, and those follow them`)
   say('Ctrl-C stops it')
 } catch (error) {
   if (error.started)
