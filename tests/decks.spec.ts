@@ -126,6 +126,8 @@ test.describe.serial('the room of decks', () => {
 test('a viewer looks and takes files, and changes no deck of the list', async ({ page }) => {
   await signIn(page, 'vera@velmoor.example')
   await expect(page.getByRole('heading', { name: 'Decks' })).toBeVisible()
+  // However many came before it, it is found.
+  await page.getByLabel('Find a deck, or words on any slide').fill('Season review 2031')
   await page.getByRole('button', { name: 'What to do with Season review 2031' }).click()
   await expect(page.getByRole('menuitem')).toHaveText(['Open', 'Export as a file'])
   for (const [method, url] of [
