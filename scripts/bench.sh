@@ -4,6 +4,7 @@ export HAILBANK_NEEDS_BROWSER=1
 source "$(dirname "$0")/prepare.sh"
 status=0
 node --import jiti/register bench/core.ts || status=1
+node --import jiti/register bench/charts.ts || status=1
 node --import jiti/register bench/film.ts || status=1
 node --import jiti/register bench/browser.ts || status=1
 exit $status

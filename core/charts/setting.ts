@@ -1,4 +1,4 @@
-import { formatNumber, gatheredFor, scaleFor, type DataTable, type Gathered } from '../data'
+import { formatNumber, gatheredFor, scaleFor, settledFormat, type DataTable, type Gathered } from '../data'
 import type { ChartSpec } from '../model'
 import { measureWith } from './category-labels'
 import type { ChartLabel, ChartRoom } from './drawing'
@@ -74,6 +74,7 @@ export function settingOf(spec: ChartSpec, table: DataTable, room: ChartRoom): S
   // One count of decimals all the way through.
   const among = (room.run?.knots ?? [data]).flatMap(({ values }) => values.flat()).filter(value => value !== null)
   const format = formatOf(spec, data, among)
+  const settled = settledFormat(format, among)
   const ratio = (Math.min(ratios.most, Math.max(ratios.least, Math.min(room.width, room.height) / usualSide)) * room.textSize) / usualText
   const size = (role: WordRole) => Math.max((roles[role].least * room.textSize) / usualText, roles[role].size * ratio)
   const highlighted = new Set(highlightedIn(spec, data))
@@ -92,13 +93,14 @@ export function settingOf(spec: ChartSpec, table: DataTable, room: ChartRoom): S
         size: size(role),
         weight: roles[role].weight,
       })(words),
-    words: value => formatNumber(value, format, room.language, among),
+    words: value => formatNumber(value, settled, room.language),
     share: (value, of) => (of ? shareWords(value / of, room.language) : '–'),
-    among: numbers => value => {
-      const own = format.scale === 'auto' ? scaleFor(among) : format.scale
+    among: numbers => {
+      const own = { ...format, scale: settled.scale }
+      const shared = settledFormat(own, numbers)
       // Nothing is nothing in any scale.
-      const scale = value === 0 && own !== 'percent' ? 'none' : own
-      return formatNumber(value, { ...format, scale }, room.language, value === 0 ? [0] : numbers)
+      const none = { ...own, scale: own.scale === 'percent' ? own.scale : ('none' as const) }
+      return value => (value === 0 ? formatNumber(0, none, room.language, [0]) : formatNumber(value, shared, room.language))
     },
     isHighlighted: key => highlighted.has(key),
     anyHighlighted: known,

@@ -20,6 +20,17 @@ function decimalsFor(scaled: readonly number[], isScaled: boolean): number {
   return small && new Set(scaled.map(value => value.toFixed(1))).size < new Set(scaled.map(value => value.toFixed(2))).size ? 2 : 1
 }
 
+/**
+ * A format with its scale and its decimals decided by the numbers that are written in it: to be asked once where there are many of them.
+ */
+export function settledFormat(format: NumberFormat, among: readonly number[]): NumberFormat & { decimals: number } {
+  const scale = format.scale === 'auto' ? scaleFor(among) : format.scale
+  if (format.decimals !== null) return { ...format, scale, decimals: format.decimals }
+  const [divisor] = scales[scale]
+  const scaled = among.map(other => other / divisor)
+  return { ...format, scale, decimals: decimalsFor(scaled, scale === 'thousands' || scale === 'millions') }
+}
+
 const formatters = new Map<string, Intl.NumberFormat>()
 
 /**
@@ -33,10 +44,8 @@ export function formatNumber(
   among: readonly number[] = value === null ? [] : [value],
 ): string {
   if (value === null || !Number.isFinite(value)) return '–'
-  const scale = format.scale === 'auto' ? scaleFor(among) : format.scale
-  const [divisor, mark] = scales[scale]
-  const scaled = among.map(other => other / divisor)
-  const decimals = format.decimals ?? decimalsFor(scaled, scale === 'thousands' || scale === 'millions')
+  const { scale, decimals } = settledFormat(format, among)
+  const [divisor, mark] = scales[scale === 'auto' ? 'none' : scale]
   const key = `${language}|${decimals}`
   let formatter = formatters.get(key)
   if (!formatter)

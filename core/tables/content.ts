@@ -1,5 +1,5 @@
 import { memoByRecords } from '../values'
-import { columnNamed, formatNumber, tableOfRows, type Column, type DataTable } from '../data'
+import { columnNamed, formatNumber, settledFormat, tableOfRows, type Column, type DataTable } from '../data'
 import type { NumberFormat, TableElement } from '../model'
 
 const tableOfCells = memoByRecords(
@@ -39,7 +39,8 @@ export function cellWords(column: Column, format: NumberFormat | undefined, lang
     const numbers = column.values as (number | null)[]
     const shown = format ?? { decimals: decimalsOf(numbers), scale: 'none' as const, prefix: '', suffix: '' }
     const among = numbers.filter(value => value !== null)
-    return numbers.map(value => (value === null ? '' : formatNumber(value, shown, language, among)))
+    const settled = settledFormat(shown, among)
+    return numbers.map(value => (value === null ? '' : formatNumber(value, settled, language)))
   }
   if (column.type === 'date') {
     const days = new Intl.DateTimeFormat(language, { dateStyle: 'medium', timeZone: 'UTC' })
