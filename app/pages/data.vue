@@ -51,17 +51,18 @@ const { over, on } = useFileDrop(
   files => void take(files),
   () => canEdit.value,
 )
-/** What is looked at of the table: how it was read, or how it can be drawn. */
+/** What is looked at of the table: how it was read, how it can be drawn, and what it can tell. */
 const views = [
   { value: 'read', label: 'How it is read' },
   { value: 'draw', label: 'Draw it' },
+  { value: 'tell', label: 'Tell it' },
 ] as const
 const route = useRoute()
 const router = useRouter()
-const view = computed(() => (route.query.view === 'draw' ? 'draw' : 'read'))
-const showView = (next: string) => void router.replace({ query: { ...route.query, view: next === 'draw' ? 'draw' : undefined } })
+const view = computed(() => views.find(({ value }) => value === route.query.view)?.value ?? 'read')
+const showView = (next: string) => void router.replace({ query: { ...route.query, view: next === 'read' ? undefined : next } })
 function onViewKey(event: KeyboardEvent) {
-  const next = { KeyR: 'read', KeyD: 'draw' }[event.code]
+  const next = { KeyR: 'read', KeyD: 'draw', KeyT: 'tell' }[event.code]
   if (!event.altKey || event.ctrlKey || event.metaKey || !next || !detail.value || isTyping(event.target)) return
   event.preventDefault()
   showView(next)
@@ -162,6 +163,7 @@ const menu = computed(() => [[saveAs('csv', 'Save as CSV'), saveAs('xlsx', 'Save
           <UButton @click="removing = false">Cancel</UButton>
         </div>
         <DrawIt v-if="view === 'draw'" :table="detail.id" :can-edit="canEdit" />
+        <TellIt v-else-if="view === 'tell'" :table="detail.id" :can-edit="canEdit" />
         <ul v-if="view === 'read' && notes.length" class="notes" aria-label="What was done to the whole table">
           <li v-for="note in shownNotes" :key="note.words" :title="note.lines?.join('\n')">
             <template v-for="(part, at) in partsOf(note.words)" :key="at">

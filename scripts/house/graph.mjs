@@ -41,6 +41,7 @@ export const orderOfCore = [
   'timing',
   'sound',
   'layouts',
+  'stories',
   'themes',
   'checks',
   'formats',

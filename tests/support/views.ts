@@ -4,6 +4,7 @@ export const views = [
   '/media',
   '/data?table=demo-boardings',
   '/data?table=demo-by-year&view=draw',
+  '/data?table=demo-routes-by-season&view=tell',
   '/screens',
   '/people',
   '/account',

@@ -44,30 +44,7 @@ const words = ref('')
 const fewFacts = 5
 const allFacts = ref(false)
 const shownFacts = computed(() => (allFacts.value ? facts.value : facts.value.slice(0, fewFacts)))
-const decks = ref<{ value: string | null; label: string }[]>([{ value: null, label: 'a new deck' }])
-const deck = ref<string | null>(null)
-onMounted(async () => {
-  if (!props.canEdit) return
-  type Page = { total: number; items: { id: string; title: string }[] }
-  const count = 100
-  for (let from = 0, total = 1; from < total; from += count) {
-    const found = await asking(() => $fetch<Page>('/api/decks', { query: { from, count } }))
-    if (!found) return
-    total = found.total
-    decks.value.push(...found.items.map(({ id, title }) => ({ value: id as string | null, label: title })))
-  }
-})
-const busy = ref(false)
-const toPut = useChartToPut()
-async function put() {
-  if (!current.value || busy.value) return
-  busy.value = true
-  const id = deck.value ?? (await makeDeck({ title: headline.value, purpose: 'talk' }))
-  busy.value = false
-  if (!id) return
-  toPut.value = { deck: id, title: headline.value, chart: current.value.spec }
-  await navigateTo(`/decks/${id}?phase=compose`)
-}
+const slides = computed(() => (current.value ? [{ title: headline.value, chart: current.value.spec }] : []))
 </script>
 
 <template>
@@ -195,14 +172,7 @@ async function put() {
             {{ allFacts ? 'Fewer' : `${facts.length - fewFacts} more` }}
           </UButton>
         </template>
-        <div v-if="canEdit" class="foot">
-          <p class="quiet">Its headline: “{{ headline }}”</p>
-          <label>
-            On a new slide of
-            <ChoiceField v-model="deck" :items="decks" label="Deck" />
-          </label>
-          <UButton class="put" color="primary" variant="solid" :disabled="busy" @click="put">Put it there</UButton>
-        </div>
+        <PutThere v-if="canEdit" :slides="slides" label="On a new slide of" :title="headline">Its headline: “{{ headline }}”</PutThere>
       </aside>
     </template>
   </div>
@@ -366,26 +336,6 @@ async function put() {
 }
 .facts li.taken {
   background: var(--act-wash);
-}
-.foot {
-  position: sticky;
-  bottom: 0;
-  margin-top: auto;
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-  padding: 10px 0 12px;
-  background: var(--ground);
-}
-.foot label {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  font-size: 13px;
-  white-space: nowrap;
-}
-.put {
-  align-self: flex-start;
 }
 .question {
   padding: 12px 14px;

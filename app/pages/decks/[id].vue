@@ -63,7 +63,7 @@ watchDebounced(
   },
   { debounce: 1500, immediate: true },
 )
-useChartIntake()
+useStoryIntake()
 const stopFollowing = useTables().followOnAir()
 onBeforeUnmount(stopFollowing)
 onBeforeUnmount(() => store.close())
