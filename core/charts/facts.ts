@@ -2,6 +2,7 @@ import { quantileSorted } from 'd3-array'
 import { isTime, type DataTable } from '../data'
 import type { ChartSpec } from '../model'
 import type { ChartRoom } from './drawing'
+import { shownRows } from './motion/shown-rows'
 import { settingOf, type Setting } from './setting'
 
 /** Something that is true of the rows of a chart, computed from them. */
@@ -11,6 +12,8 @@ export interface Fact {
   words: string
   /** What it is about: keys of categories or series. */
   about: readonly string[]
+  /** What it is told against. */
+  beside?: readonly string[]
   /** How surprising it is, 0 to 1. */
   weight: number
 }
@@ -77,6 +80,8 @@ const crossings: Maker = setting => {
   const { data } = setting
   if (!isOrdered(setting) || data.series.length < 2 || data.series.length > 40) return []
   const found: Fact[] = []
+  const lastOf = (index: number) => data.values[index]!.at(-1) ?? -Infinity
+  const leads = (index: number) => data.series.every((_, other) => lastOf(other) <= lastOf(index))
   data.series.forEach((a, first) =>
     data.series.forEach((b, second) => {
       if (first === second) return
@@ -90,7 +95,9 @@ const crossings: Maker = setting => {
         name: 'crossing',
         words: `${a.label} passed ${b.label} in ${data.categories[at]!.label}.`,
         about: [a.key],
-        weight: 0.62 + 0.2 * (at / data.categories.length),
+        beside: [b.key],
+        // To pass all others counts for more than to pass somebody.
+        weight: 0.62 + 0.2 * (at / data.categories.length) + (leads(first) ? 0.12 : 0),
       })
     }),
   )
@@ -226,8 +233,12 @@ const makers: readonly Maker[] = [growth, crossings, streaks, records, extremes,
 
 /** What the rows of a chart hold, most surprising first, and of each sort one before all others; computed, and never more than is true. */
 export function factsOf(spec: ChartSpec, table: DataTable, room: Pick<ChartRoom, 'language' | 'fonts' | 'measurer'>): Fact[] {
-  const setting = settingOf(spec, table, { ...room, width: 1600, height: 800, textSize: 28 })
-  const all = makers.flatMap(make => make(setting)).sort((a, b) => b.weight - a.weight)
+  const { spec: own, table: rows, run } = shownRows(spec, table, room.language)
+  const setting = settingOf(own, rows, { ...room, width: 1600, height: 800, textSize: 28, ...(run ? { run } : {}) })
+  // What holds at one moment says at which.
+  const moment = run?.moments[Math.round(run.time)]?.label
+  const told = (fact: Fact): Fact => (moment ? { ...fact, words: fact.words.replace(/\.$/, ` in ${moment}.`) } : fact)
+  const all = makers.flatMap(make => make(setting).map(told)).sort((a, b) => b.weight - a.weight)
   // One of each kind comes first, then what else there is of them.
   const isFirst = (fact: Fact, at: number) => all.findIndex(({ name }) => name === fact.name) === at
   return [...all.filter(isFirst), ...all.filter((fact, at) => !isFirst(fact, at))]

@@ -49,11 +49,11 @@ export function foundIn(finding: Finding, data: Gathered, through: readonly Gath
           return before === null ? null : amount - before
         })
   const way = finding === 'least' || finding === 'fall' ? -1 : 1
-  let best = -1
-  amounts.forEach((amount, index) => {
-    if (amount !== null && (best < 0 || way * amount > way * amounts[best]!)) best = index
-  })
-  return best < 0 ? null : entries[best]!.key
+  const known = amounts.flatMap((amount, index) => (amount === null ? [] : [{ amount: way * amount, index }]))
+  // Of equal ones the first.
+  const ranked = known.sort((a, b) => b.amount - a.amount || a.index - b.index)
+  const found = ranked[finding === 'next' ? 1 : 0]
+  return found ? entries[found.index]!.key : null
 }
 
 /** What is highlighted: what was named, and what the rule finds. */

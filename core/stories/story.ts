@@ -48,6 +48,9 @@ export function headline(facts: readonly Fact[], kinds: readonly string[], usual
   return found ? sentence(found.words) : usual
 }
 
+/** The last moment of a table that runs in time: amounts of several moments are not added up. */
+export const now = ({ time }: StoryRoom): Partial<ChartSpec> => (time ? { moment: { column: time.name, at: 'last' } } : {})
+
 /** The columns of a chart, and nothing chosen beside. */
 export function bare({ base }: StoryRoom, fields: Partial<ChartSpec>): ChartSpec {
   const { rule: _rule, series: _series, beside: _beside, largest: _largest, ...rest } = base

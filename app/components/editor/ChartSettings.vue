@@ -68,7 +68,7 @@ const categories = computed(() => {
   const made = gatheredFor({ ...whole, across: columns.value.across.name }, table.value)
   return spec.value.moment || made.series.length < 2 || !made.seriesName ? made.categories : made.series
 })
-const finds: readonly Finding[] = ['most', 'least', 'rise', 'fall']
+const finds: readonly Finding[] = ['most', 'next', 'least', 'rise', 'fall']
 function setOnly(only: NonNullable<ChartSpec['only']>) {
   set({ only: only.keys.length || only.found.length ? only : undefined })
 }
@@ -107,6 +107,7 @@ const scales = { auto: 'by size', none: 'in full', thousands: 'in k', millions: 
 const rules = {
   none: 'nothing by itself',
   most: 'the greatest',
+  next: 'the second',
   least: 'the least',
   first: 'the first',
   last: 'the last',

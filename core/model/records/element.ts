@@ -192,8 +192,8 @@ const shapeElement = z.object({
   stroke: strokeSchema.nullable().optional(),
 })
 
-/** How one of many is found anew in whatever rows there are. */
-const findingSchema = z.enum(['most', 'least', 'first', 'last', 'rise', 'fall'])
+/** How one of many is found anew in whatever rows there are; `next` is the second greatest. */
+const findingSchema = z.enum(['most', 'next', 'least', 'first', 'last', 'rise', 'fall'])
 
 /**
  * Which rows of a table with several moments a chart shows: the column that says when, and the first moment, the last, or one by its key.
@@ -228,7 +228,7 @@ export const chartSpecSchema = z.object({
    */
   largest: z.int().min(1).max(1000).optional(),
   /** The only categories that are drawn, by key and by what is found anew; absent is all. */
-  only: z.object({ keys: z.array(z.string().max(200)).max(1000), found: z.array(findingSchema).max(6) }).optional(),
+  only: z.object({ keys: z.array(z.string().max(200)).max(1000), found: z.array(findingSchema).max(7) }).optional(),
   /** The only rows that are drawn are those of a moment; absent is all. */
   moment: momentSchema.optional(),
   order: z.enum(['data', 'rising', 'falling', 'name']),

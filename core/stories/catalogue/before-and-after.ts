@@ -10,7 +10,7 @@ export const beforeAndAfter: StoryOutline = {
     const { categories, series } = room.shape(bare(room, { across: room.time!.name, series: room.groups[0]!.name }))
     return {
       score: series > 12 ? 0.35 : categories <= 3 ? 0.85 : 0.65,
-      why: `${series} of ${room.groups[0]!.name}, at the first and the last of ${categories} moments.`,
+      why: `${series} lines between the first and the last of ${categories} moments.`,
     }
   },
   tell(room) {

@@ -8,8 +8,7 @@ export const places: StoryOutline = {
   lacks: ({ time, groups }) => (!time ? 'a column of time' : groups.length ? null : 'a column of categories'),
   suits(room) {
     const { crossings, series, categories } = room.shape(bare(room, { across: room.time!.name, series: room.groups[0]!.name }))
-    if (series < 3 || series > 15 || categories < 3)
-      return { score: 0.2, why: `${series} of ${room.groups[0]!.name} through ${categories} moments.` }
+    if (series < 3 || series > 15 || categories < 3) return { score: 0.2, why: `${series} places through ${categories} moments.` }
     return { score: crossings > 2 ? 0.8 : 0.35, why: `The order changes ${crossings === 1 ? 'once' : `${crossings} times`}.` }
   },
   tell(room) {

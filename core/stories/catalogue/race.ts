@@ -38,7 +38,7 @@ export const race: StoryOutline = {
         chart: first,
         states: [
           last,
-          ...(count > 2 ? [{ ...all, only: { keys: [], found: ['rise' as const, 'most' as const] } }] : []),
+          ...(count > 2 ? [{ ...all, only: { keys: [], found: ['most' as const, 'next' as const] } }] : []),
           ...(adds ? [{ ...all, kind: 'ring' }] : []),
         ],
         notes: 'Let it run. Say what happened where one passes another.',

@@ -19,14 +19,14 @@ export const twoThatPass: StoryOutline = {
   suits: room => ({ score: 0.88, why: crossingOf(room)!.words }),
   tell(room) {
     const lines = linesOf(room)
-    const about = [...crossingOf(room)!.about]
+    const { about, beside = [] } = crossingOf(room)!
     return [
       {
         title: headline(room.facts(lines), ['crossing'], 'One passed the other'),
         chart: lines,
         states: [
-          { ...lines, highlighted: about.slice(0, 1) },
-          ...(about.length > 1 ? [{ ...lines, highlighted: about.slice(0, 1), only: { keys: about, found: [] } }] : []),
+          { ...lines, highlighted: [...about] },
+          { ...lines, highlighted: [...about], only: { keys: [...about, ...beside], found: [] } },
         ],
       },
     ]

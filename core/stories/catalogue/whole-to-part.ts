@@ -1,4 +1,4 @@
-import { bare, headline, type StoryOutline } from '../story'
+import { bare, headline, now, type StoryOutline } from '../story'
 
 /** Parts that can still be told apart in a ring. */
 const mostParts = 8
@@ -18,10 +18,11 @@ export const wholeToPart: StoryOutline = {
   tell(room) {
     const across = room.groups[0]!.name
     const { categories } = room.shape(bare(room, { across }))
-    const columns = bare(room, { kind: 'bar', across, order: 'falling', ...(categories > mostParts ? { largest: mostParts - 1 } : {}) })
+    const most = categories > mostParts ? { largest: mostParts - 1 } : {}
+    const columns = bare(room, { kind: 'bar', across, order: 'falling', ...most, ...now(room) })
     return [
       {
-        title: headline(room.facts(bare(room, { across })), ['share', 'highest'], `${room.amount?.name ?? 'Rows'} by ${across}`),
+        title: headline(room.facts(columns), ['share', 'highest'], `${room.amount?.name ?? 'Rows'} by ${across}`),
         chart: columns,
         states: [
           { ...columns, kind: 'ring' },
