@@ -10,6 +10,7 @@ import {
   slidesOf,
   textOf,
   type Change,
+  type ChartSpec,
   type Deck,
   type Element,
 } from '../model'
@@ -19,7 +20,7 @@ import { newChart } from '../charts'
 import type { DataTable } from '../data'
 import { addSlide, setFields } from '../edits'
 import { anyDeck, beat, countingContext, cue, freshDeck, narration, seasons, textElement, timingContext } from '../testing'
-import { setUsual } from '../timing'
+import { addState, setUsual } from '../timing'
 import { checkDeck, type Finding } from './index'
 
 const put = (record: Element): Change => putRecord('elements', record)
@@ -117,6 +118,17 @@ describe('what a slide lacks', () => {
       '“Crossings”, drawn as first against last: It needs a column that parts each amount, such as a route. Choose another kind, or that column.',
     ])
     expect(said('lying-bar')).toEqual([])
+    // So are its states, each by what it draws.
+    const bars = of('lying-bar')
+    const spec = (bars.elements.c as { chart: ChartSpec }).chart
+    const told = applyChanges(bars, addState(bars, { element: 'c', spec: { ...spec, kind: 'ring' } }, countingContext('s')))
+    const [finding] = checkDeck(told, { ...timingContext, table: () => long }).filter(({ rule }) => rule === 'misleading')
+    expect([finding!.message, finding!.beat]).toEqual([
+      '“Crossings”, state 2, drawn as ring: 20 parts: the small ones cannot be told apart.',
+      1,
+    ])
+    const better = mended(told, finding!)
+    expect(checkDeck(better, { ...timingContext, table: () => long }).filter(({ rule }) => rule === 'misleading')).toEqual([])
   })
 
   it('is said of a chart whose table leaves open how it is read', () => {

@@ -92,7 +92,7 @@ function carriedAs(from: ShownElement, to: ShownElement): Carried['as'] {
   // The same words are one thing however each slide sets them.
   if (from.kind === 'text' && to.kind === 'text')
     return contentOf(from) !== null && contentOf(from) === contentOf(to) ? { color: null } : null
-  if (from.kind === 'chart' && to.kind === 'chart') return from.chart && to.chart && from.chart.kind === to.chart.kind ? 'data' : null
+  if (from.kind === 'chart' && to.kind === 'chart') return from.chart && to.chart ? 'data' : null
   if (
     from.kind !== to.kind ||
     (contentOf(from) !== contentOf(to) && from.kind !== 'shape') ||

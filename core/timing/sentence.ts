@@ -8,7 +8,7 @@ const whats: Readonly<Record<Cue['what'], string>> = {
   exit: 'Exit',
   emphasis: 'Emphasis',
   move: 'Moves',
-  data: 'Changes its data',
+  data: 'Goes',
   media: 'Plays',
   pose: 'Acts',
   camera: 'The picture goes',

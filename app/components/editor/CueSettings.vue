@@ -13,6 +13,7 @@ import {
   partName,
   partWays,
   setLength,
+  statesTold,
 } from '#core/timing'
 
 /** How one cue happens, in words that can be edited. */
@@ -36,7 +37,7 @@ const whatWords: Record<Cue['what'], string> = {
   enter: 'entrance',
   emphasis: 'emphasis',
   move: 'moves',
-  data: 'changes data',
+  data: 'goes to a state',
   media: 'plays',
   pose: 'poses',
   exit: 'exit',
@@ -59,10 +60,25 @@ const rush = computed(() => (leg.value ? fastestOf(leg.value.way, leg.value.cue.
 const rushWords = computed(() => (rush.value < 0.55 ? 'calm' : rush.value < 0.85 ? 'brisk' : 'as fast as is pleasant'))
 /** All of it in a sentence; what stands below changes its words. */
 const sentence = computed(() =>
-  item.value ? cueSentence(store.shown!, item.value, nameOf, board.nameOf(item.value.cue.options.view)) : '',
+  item.value
+    ? cueSentence(
+        store.shown!,
+        item.value,
+        nameOf,
+        cue.value!.what === 'data' ? stateName.value : board.nameOf(item.value.cue.options.view),
+      )
+    : '',
 )
+/** The states that a chart can go to, as they are counted where it is composed. */
+const states = computed(() => (cue.value?.what === 'data' && cue.value.element ? statesTold(store.current, cue.value.element) : []))
+const stateItems = computed(() => [
+  { value: '', label: '1, as composed' },
+  ...states.value.map(({ state }, at) => ({ value: state.id, label: state.name ? `${at + 2}, ${state.name}` : `state ${at + 2}` })),
+])
+const stateName = computed(() => stateItems.value.find(({ value }) => value === (cue.value?.options.state ?? ''))?.label ?? 'a state')
 const goesBack = computed(() => cue.value?.what === 'emphasis' || cue.value?.what === 'move')
 const repeats = computed(() => goesBack.value || effect.value.figure?.keeps === false)
+const withoutState = ({ state: _state, ...options }: Cue['options']) => options
 const choose = (name: string) =>
   set({
     effect: name,
@@ -160,6 +176,15 @@ const setParts = (by: Parts['by'] | 'whole') =>
         :items="choices.map(choice => ({ value: choice.name, label: choice.label }))"
         label="Effect"
         @update:model-value="choose"
+      />
+    </div>
+    <div v-if="cue.what === 'data'" class="row">
+      <span class="label">To</span>
+      <ChoiceField
+        :model-value="typeof cue.options.state === 'string' ? cue.options.state : ''"
+        :items="stateItems"
+        label="State"
+        @update:model-value="next => set({ options: next ? { ...cue!.options, state: next } : withoutState(cue!.options) })"
       />
     </div>
     <OptionFields :of="effect" :options="cue.options" @set="options => set({ options })" />

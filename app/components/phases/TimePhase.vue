@@ -103,7 +103,7 @@ const marks = [
   ['comes', 'entrance'],
   ['eye', 'emphasis'],
   ['moves', 'moves'],
-  ['data', 'changes data'],
+  ['data', 'goes to a state'],
   ['goes', 'exit'],
 ] as const
 </script>

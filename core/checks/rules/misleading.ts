@@ -1,29 +1,40 @@
-import { chartKindNamed, questionOf, shapeOfData } from '../../charts'
+import { chartKindNamed, questionOf, shapeOfData, shownRows, specInState } from '../../charts'
 import { setFields } from '../../edits'
-import { infoOf } from '../../model'
+import { infoOf, type ChartSpec, type Deck } from '../../model'
+import { setState, statesTold } from '../../timing'
+import type { Id } from '../../values'
 import type { Finding, Remedy, Rule } from '../finding'
 
-/** Charts whose kind would mislead about what their table holds, as its own file says: a ring of twenty parts, lines without order. */
+/** Lets a chart, or one of its states, draw something otherwise. */
+const remedyFor = (element: Id, state: Id | null, { label, change }: { label: string; change: Partial<ChartSpec> }): Remedy => ({
+  label,
+  changes(now: Deck) {
+    const found = now.elements[element]
+    if (found?.kind !== 'chart' || !found.chart) return []
+    const chart = { ...specInState(now, found.chart, state), ...change }
+    return state ? setState(now, { state, spec: chart }) : setFields(now, { table: 'elements', id: found.id, fields: { chart } })
+  },
+})
+
+/** Charts whose kind would mislead about what their table holds, as its own file says, in any state: a ring of twenty parts. */
 export const misleading: Rule = ({ deck, slide, context }) =>
   slide.score.elements.flatMap((element): Finding[] => {
-    if (element.kind !== 'chart' || !element.chart?.table) return []
-    const table = context.table(element.chart.table)
-    if (!table || questionOf(element.chart, table)) return []
-    const kind = chartKindNamed(element.chart.kind)
-    const suit = kind.suits?.(shapeOfData(element.chart, table, infoOf(deck).language))
-    const says = suit?.warning ?? (suit?.lacks ? `It needs ${suit.lacks}. Choose another kind, or that column.` : undefined)
-    if (!says) return []
-    const message = `“${element.name}”, drawn as ${kind.label.toLowerCase()}: ${says}`
-    const mends = suit?.remedy
-    const remedy: Remedy | null = mends
-      ? {
-          label: mends.label,
-          changes(now) {
-            const found = now.elements[element.id]
-            if (found?.kind !== 'chart' || !found.chart) return []
-            return setFields(now, { table: 'elements', id: found.id, fields: { chart: { ...found.chart, ...mends.change } } })
-          },
-        }
-      : null
-    return [{ rule: 'misleading', slide: slide.slide, beat: null, element: element.id, message, remedy }]
+    if (element.kind !== 'chart' || !element.chart) return []
+    const told = statesTold(deck, element.id)
+    return [null, ...told.map(({ state }) => state.id)].flatMap((state, at): Finding[] => {
+      const spec = specInState(deck, element.chart!, state)
+      const table = spec.table ? context.table(spec.table) : undefined
+      if (!table || questionOf(spec, table)) return []
+      const kind = chartKindNamed(spec.kind)
+      const { language } = infoOf(deck)
+      const shown = shownRows(spec, table, language)
+      const suit = kind.suits?.(shapeOfData(shown.spec, shown.table, language))
+      const says = suit?.warning ?? (suit?.lacks ? `It needs ${suit.lacks}. Choose another kind, or that column.` : undefined)
+      if (!says) return []
+      const where = state ? `, state ${at + 1}` : ''
+      const message = `“${element.name}”${where}, drawn as ${kind.label.toLowerCase()}: ${says}`
+      const beat = told.find(one => one.state.id === state)?.beat ?? null
+      const remedy = suit?.remedy ? remedyFor(element.id, state, suit.remedy) : null
+      return [{ rule: 'misleading', slide: slide.slide, beat, element: element.id, message, remedy }]
+    })
   })

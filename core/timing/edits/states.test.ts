@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { newChart, specInState } from '../../charts'
 import { applyChanges, beatsOf, cuesOf, putRecord, slidesOf, statesOf, type ChartElement, type ChartSpec, type Deck } from '../../model'
 import { countingContext, freshDeck, seasons, timingContext } from '../../testing'
-import { addState, compileSlide, frameAt, moveState, removeState, setState, statesTold } from '../index'
+import { addState, compileSlide, cueSentence, frameAt, moveState, removeState, setState, statesTold } from '../index'
 
 const slideOf = (deck: Deck) => slidesOf(deck)[0]!.id
 const spec: ChartSpec = { ...newChart(seasons.id), kind: 'bar' }
@@ -57,6 +57,7 @@ describe('the states of a chart', () => {
       cueOf(applyChanges(deck, [putRecord('cues', { ...cueOf(deck).cue, duration: 4, options: { state: state!.id, ...options } })])).round
     expect(tempo({ tempo: 50 })).toBeCloseTo(turns * 2, 6)
     expect(tempo({ takes: 'fixed' })).toBe(4)
+    expect(cueSentence(deck, cueOf(deck), () => '', 'state 2')).toMatch(/^Goes to state 2, with the beat, for 1\.\d+ s\.$/)
   })
 
   it('change places with their neighbours, in their order and in the beats alike', () => {

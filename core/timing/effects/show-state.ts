@@ -44,6 +44,6 @@ export const showState: Effect = {
   fixed: options => ({ ...options, takes: 'fixed' }),
   slower: (options, factor) =>
     !follows(options) ? options : { ...options, tempo: Math.min(400, Math.max(10, Math.round(tempoOf(options) / factor))) },
-  told: () => '',
+  told: (_options, state) => ` to ${state}`,
   apply: () => {},
 }
