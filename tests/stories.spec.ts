@@ -7,7 +7,7 @@ import { home } from './support/server'
 import { add, stage } from './support/stage'
 
 const years = Array.from({ length: 10 }, (_, at) => 2022 + at)
-/** Quill passes Astrel in 2027; the night boat begins in 2025. */
+/** Quill passes Astrel in 2028; the night boat begins in 2025. */
 const race = [
   'season,route,passengers',
   ...years.flatMap((year, at) => [
@@ -157,7 +157,7 @@ test('a table drops into an outline: slides, states and headlines of its own row
   const tiles = page.locator('.tile')
   await expect(tiles.first()).toContainText('A race through time')
   const panel = page.getByRole('complementary', { name: 'The story that is chosen' })
-  await expect(panel).toContainText('Quill passed Astrel in 2027')
+  await expect(panel).toContainText('Quill passed Astrel in 2028')
   await expect(panel).toContainText('runs, 9.9 s')
   await expect(page.locator('.lacking')).toContainText('A year in months: needs a column of months.')
   await tiles.filter({ hasText: 'From the whole to one part' }).click()
@@ -165,7 +165,7 @@ test('a table drops into an outline: slides, states and headlines of its own row
   await tiles.first().click()
   await panel.getByRole('button', { name: 'Put it there' }).click()
 
-  await expect(stage(page)).toContainText('Quill passed Astrel in 2027')
+  await expect(stage(page)).toContainText('Quill passed Astrel in 2028')
   await page.locator('[data-hit][aria-label^="Chart"]').first().click()
   await expect(page.getByRole('button', { name: /^State \d+,/ })).toHaveCount(4)
   await expect(page.getByRole('region', { name: 'Rundown' }).getByRole('button', { name: /What the figures say/ })).toHaveCount(1)
