@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { chartPurposes, type ChartPurpose } from '#core/charts'
-import { rowCount } from '#core/data'
 
 /** How a table can be drawn: every kind with the table's own rows, best first, and why; what is chosen goes onto a slide. */
 const props = defineProps<{ table: string; canEdit: boolean }>()
@@ -28,8 +27,7 @@ const {
   take,
 } = useChartChoice(() => data.value)
 
-/** Drawings are laid out for a room in which their words can be read once they are small. */
-const tile = { width: 588, height: 330 }
+/** The one that is chosen is laid out for a larger room. */
 const large = { width: 860, height: 480 }
 const purposes: Readonly<Record<ChartPurpose, string>> = {
   change: 'change',
@@ -39,6 +37,15 @@ const purposes: Readonly<Record<ChartPurpose, string>> = {
   link: 'link between two',
 }
 const aggregates = { sum: 'sum of', mean: 'mean of', least: 'least of', most: 'most of', count: 'count of rows' }
+const tiles = computed(() =>
+  offers.value.map(({ kind, spec: own, suit }) => ({
+    name: kind.name,
+    label: kind.label,
+    spec: own,
+    words: suit.warning ?? suit.why,
+    warns: !!suit.warning,
+  })),
+)
 const words = ref('')
 /** At most so many facts are shown until more are asked for. */
 const fewFacts = 5
@@ -48,12 +55,20 @@ const slides = computed(() => (current.value ? [{ title: headline.value, chart: 
 </script>
 
 <template>
-  <div class="draw">
-    <p v-if="lack" class="wait" role="alert">{{ lack }} It is asked for again by itself.</p>
-    <p v-else-if="!data" class="quiet wait" role="status">Bringing the table…</p>
-    <p v-else-if="!rowCount(data)" class="wait">The table has no rows to draw.</p>
-    <template v-else-if="spec && columns">
-      <div class="choice">
+  <TileChoice
+    :table="data"
+    :lack="lack"
+    empty="The table has no rows to draw."
+    :tiles="tiles"
+    :chosen="current?.kind.name ?? null"
+    :lacking="lacking.map(({ kind, suit }) => ({ name: kind.name, label: kind.label, lacks: suit.lacks! }))"
+    one="kind"
+    many="kinds"
+    panel-label="The drawing that is chosen"
+    @choose="name => (chosen = name)"
+  >
+    <template #above>
+      <template v-if="spec && columns">
         <div class="sentence" role="group" aria-label="What is drawn">
           <span>Draw</span>
           <ChoiceField
@@ -111,32 +126,15 @@ const slides = computed(() => (current.value ? [{ title: headline.value, chart: 
           </UButton>
         </div>
         <p v-if="question" class="question" role="alert">{{ question }}</p>
-        <div v-else class="tiles" @keydown="walkGrid($event, '.tile')">
-          <UButton
-            v-for="offer in offers"
-            :key="offer.kind.name"
-            variant="bare"
-            class="tile"
-            :class="{ here: offer === current, warns: offer.suit.warning }"
-            :aria-pressed="offer === current"
-            @click="chosen = offer.kind.name"
-          >
-            <span class="picture"><ChartDrawing :spec="offer.spec" :table="data" v-bind="tile" :most="3000" /></span>
-            <b>{{ offer.kind.label }}</b>
-            <span :class="offer.suit.warning ? 'warning' : 'why'">{{ offer.suit.warning ?? offer.suit.why }}</span>
-          </UButton>
-          <div v-if="lacking.length" class="lacking">
-            <b>{{ lacking.length === 1 ? 'One more kind' : `${numberWords(lacking.length)} more kinds` }}</b>
-            <span v-for="offer in lacking" :key="offer.kind.name">{{ offer.kind.label }}: needs {{ offer.suit.lacks }}.</span>
-          </div>
-        </div>
-      </div>
-      <aside v-if="current" class="panel" aria-label="The drawing that is chosen">
+      </template>
+    </template>
+    <template #panel="{ table: rows }">
+      <template v-if="current && spec">
         <h3>{{ current.kind.label }}</h3>
         <div class="picture large">
           <ChartDrawing
             :spec="current.spec"
-            :table="data"
+            :table="rows"
             :most="12_000"
             v-bind="large"
             @drawn="({ description }) => (words = description)"
@@ -173,29 +171,12 @@ const slides = computed(() => (current.value ? [{ title: headline.value, chart: 
           </UButton>
         </template>
         <PutThere v-if="canEdit" :slides="slides" label="On a new slide of" :title="headline">Its headline: “{{ headline }}”</PutThere>
-      </aside>
+      </template>
     </template>
-  </div>
+  </TileChoice>
 </template>
 
 <style scoped>
-.draw {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 330px;
-  gap: 18px;
-  flex: 1;
-  min-height: 0;
-}
-.wait {
-  grid-column: 1 / -1;
-  margin: auto;
-}
-.choice {
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  min-height: 0;
-}
 .sentence {
   display: flex;
   flex-wrap: wrap;
@@ -236,90 +217,26 @@ const slides = computed(() => (current.value ? [{ title: headline.value, chart: 
   font-weight: 700;
   border-bottom: 2px solid var(--act);
 }
-.tiles {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(208px, 1fr));
-  gap: 16px 14px;
-  align-content: start;
-  overflow-y: auto;
-  min-height: 0;
-  padding: 3px 4px 20px 3px;
-}
-.tile {
-  display: flex;
-  flex-direction: column;
-  align-items: stretch;
-  justify-content: flex-start;
-  gap: 2px;
-  text-align: left;
-  font-size: 13px;
-  white-space: normal;
-  border-radius: 10px;
-}
 .picture {
-  display: block;
   padding: 6px;
-  margin-bottom: 4px;
   background: var(--panel);
   border: 1px solid var(--line);
   border-radius: 8px;
 }
-.tile.here .picture {
-  outline: 2px solid var(--act);
-  outline-offset: 1px;
-}
-.tile.warns .picture {
-  border-color: var(--wrong);
-}
-.why {
-  color: var(--second);
-}
 .warning {
   color: var(--wrong);
 }
-.lacking {
-  display: flex;
-  flex-direction: column;
-  gap: 4px;
-  padding: 12px 14px;
-  font-size: 12px;
-  color: var(--second);
-  border: 1px dashed var(--line);
-  border-radius: 8px;
-}
-.lacking b {
-  font-size: 13px;
-  color: var(--ink);
-}
-.panel {
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  overflow-y: auto;
-  min-height: 0;
-  padding: 2px 4px 0;
-}
-.panel p,
-.panel h3,
-.panel h4 {
-  margin: 0;
-}
-.panel h3 {
-  font-size: 17px;
-}
-.panel h4 {
+h4 {
   display: flex;
   justify-content: space-between;
   align-items: baseline;
   font-size: 14px;
 }
-.panel h4 span {
+h4 span {
   font-weight: 400;
   font-size: 12px;
 }
-.large {
-  margin: 0;
-}
+
 .facts {
   list-style: none;
   margin: 0;
@@ -341,10 +258,5 @@ const slides = computed(() => (current.value ? [{ title: headline.value, chart: 
   padding: 12px 14px;
   background: var(--now-wash);
   border-radius: 8px;
-}
-@media (max-width: 1150px) {
-  .draw {
-    grid-template-columns: minmax(0, 1fr) 280px;
-  }
 }
 </style>

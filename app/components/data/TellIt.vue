@@ -22,8 +22,6 @@ watch(
 )
 const current = computed(() => stories.value.offers.find(({ outline }) => outline.name === chosen.value) ?? stories.value.offers[0] ?? null)
 
-/** Drawings are laid out for a room in which their words can be read once they are small. */
-const tile = { width: 588, height: 330 }
 const small = { width: 860, height: 480 }
 const first = ({ slides }: StoryOffer) => slides.find(({ chart }) => chart)?.chart
 /** What a story is seen by: where its first chart ends. */
@@ -31,6 +29,15 @@ const lastOf = ({ slides }: StoryOffer): ChartSpec | undefined => {
   const slide = slides.find(({ chart }) => chart)
   return slide?.states?.at(-1) ?? slide?.chart
 }
+const tiles = computed(() =>
+  stories.value.offers.map(offer => ({
+    name: offer.outline.name,
+    label: offer.outline.label,
+    spec: lastOf(offer)!,
+    words: offer.why,
+    warns: false,
+  })),
+)
 const question = computed(() => {
   const spec = current.value && first(current.value)
   return spec && data.value ? questionOf(spec, data.value) : null
@@ -55,31 +62,20 @@ const countWords = ({ slides }: StoryOffer) => {
 </script>
 
 <template>
-  <div class="tell">
-    <p v-if="lack" class="wait" role="alert">{{ lack }} It is asked for again by itself.</p>
-    <p v-else-if="!data" class="quiet wait" role="status">Bringing the table…</p>
-    <p v-else-if="!rowCount(data)" class="wait">The table has no rows to tell of.</p>
-    <template v-else>
-      <div class="tiles" @keydown="walkGrid($event, '.tile')">
-        <UButton
-          v-for="offer in stories.offers"
-          :key="offer.outline.name"
-          variant="bare"
-          class="tile"
-          :class="{ here: offer === current }"
-          :aria-pressed="offer === current"
-          @click="chosen = offer.outline.name"
-        >
-          <span class="picture"><ChartDrawing :spec="lastOf(offer)!" :table="data" v-bind="tile" :most="3000" /></span>
-          <b>{{ offer.outline.label }}</b>
-          <span class="why">{{ offer.why }}</span>
-        </UButton>
-        <div v-if="stories.lacking.length" class="lacking">
-          <b>{{ stories.lacking.length === 1 ? 'One more story' : `${numberWords(stories.lacking.length)} more stories` }}</b>
-          <span v-for="{ outline, lacks } in stories.lacking" :key="outline.name">{{ outline.label }}: needs {{ lacks }}.</span>
-        </div>
-      </div>
-      <aside v-if="current" class="panel" aria-label="The story that is chosen">
+  <TileChoice
+    :table="data"
+    :lack="lack"
+    empty="The table has no rows to tell of."
+    :tiles="tiles"
+    :chosen="current?.outline.name ?? null"
+    :lacking="stories.lacking.map(({ outline, lacks }) => ({ name: outline.name, label: outline.label, lacks }))"
+    one="story"
+    many="stories"
+    panel-label="The story that is chosen"
+    @choose="name => (chosen = name)"
+  >
+    <template #panel="{ table: rows }">
+      <template v-if="current">
         <h3>{{ current.outline.label }}</h3>
         <p class="quiet">{{ current.outline.about }}</p>
         <p v-if="question" class="question" role="alert">{{ question }}</p>
@@ -88,7 +84,7 @@ const countWords = ({ slides }: StoryOffer) => {
             <h4>{{ slide.title }}</h4>
             <ol v-if="slide.chart" class="states">
               <li v-for="(state, index) in toldIn(slide)" :key="index">
-                <span class="state"><ChartDrawing :spec="state.spec" :table="data" v-bind="small" :most="3000" /></span>
+                <span class="state"><ChartDrawing :spec="state.spec" :table="rows" v-bind="small" :most="3000" /></span>
                 <span>
                   {{ state.name }}
                   <span class="quiet way">{{ state.way }}</span>
@@ -103,94 +99,21 @@ const countWords = ({ slides }: StoryOffer) => {
             {{ countWords(current) }}. All of it is computed from the rows: other rows tell it anew.
           </PutThere>
         </template>
-      </aside>
+      </template>
     </template>
-  </div>
+  </TileChoice>
 </template>
 
 <style scoped>
-.tell {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 330px;
-  gap: 18px;
-  flex: 1;
-  min-height: 0;
-}
-.wait {
-  grid-column: 1 / -1;
-  margin: auto;
-}
-.tiles {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(208px, 1fr));
-  gap: 16px 14px;
-  align-content: start;
-  overflow-y: auto;
-  min-height: 0;
-  padding: 3px 4px 20px 3px;
-}
-.tile {
-  display: flex;
-  flex-direction: column;
-  align-items: stretch;
-  justify-content: flex-start;
-  gap: 2px;
-  text-align: left;
-  font-size: 13px;
-  white-space: normal;
-  border-radius: 10px;
-}
-.picture,
-.state {
-  display: block;
-  padding: 6px;
-  background: var(--panel);
-  border: 1px solid var(--line);
-  border-radius: 8px;
-}
-.picture {
-  margin-bottom: 4px;
-}
-.tile.here .picture {
-  outline: 2px solid var(--act);
-  outline-offset: 1px;
-}
-.why {
-  color: var(--second);
-}
-.lacking {
-  display: flex;
-  flex-direction: column;
-  gap: 4px;
-  padding: 12px 14px;
-  font-size: 12px;
-  color: var(--second);
-  border: 1px dashed var(--line);
-  border-radius: 8px;
-}
-.lacking b {
-  font-size: 13px;
-  color: var(--ink);
-}
-.panel {
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  overflow-y: auto;
-  min-height: 0;
-  padding: 2px 4px 0;
-}
-h3,
-h4,
-p {
-  margin: 0;
-}
 h4 {
   font-size: 14px;
 }
 .slide {
   padding-top: 10px;
   border-top: 1px solid var(--line);
+}
+.slide h4 {
+  margin: 0;
 }
 .states,
 .lines {
@@ -206,6 +129,13 @@ h4 {
   align-items: center;
   margin-bottom: 8px;
 }
+.state {
+  display: block;
+  padding: 6px;
+  background: var(--panel);
+  border: 1px solid var(--line);
+  border-radius: 8px;
+}
 .way {
   display: block;
 }
@@ -220,10 +150,7 @@ h4 {
 .question {
   color: var(--now-ink);
 }
-@media (max-width: 1152px) {
-  .tell {
-    grid-template-columns: minmax(0, 1fr) 280px;
-  }
+@media (max-width: 1150px) {
   .states li {
     grid-template-columns: 104px 1fr;
   }
