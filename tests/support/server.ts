@@ -36,6 +36,8 @@ export async function startAll(place = here) {
   await kill('SIGKILL', place)
   killWorker(place)
   await buildIfChanged(console.log)
+  // What an earlier run put into the watched folder is not of this one.
+  rmSync(path.join(homeOf(place), 'tables'), { recursive: true, force: true })
   // A port range of each place's own: while its database is away, no other one takes its port.
   const database = await startPostgres(homeOf(place), { fresh: true, port: 54500 + 50 * place })
   process.env[databaseName(place)] = database.url
