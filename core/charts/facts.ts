@@ -237,7 +237,10 @@ export function factsOf(spec: ChartSpec, table: DataTable, room: Pick<ChartRoom,
   const setting = settingOf(own, rows, { ...room, width: 1600, height: 800, textSize: 28, ...(run ? { run } : {}) })
   // What holds at one moment says at which.
   const moment = run?.moments[Math.round(run.time)]?.label
-  const told = (fact: Fact): Fact => (moment ? { ...fact, words: fact.words.replace(/\.$/, ` in ${moment}.`) } : fact)
+  const told = (fact: Fact): Fact => {
+    const words = fact.words.charAt(0).toLocaleUpperCase(room.language) + fact.words.slice(1)
+    return { ...fact, words: moment ? words.replace(/\.$/, ` in ${moment}.`) : words }
+  }
   const all = makers.flatMap(make => make(setting).map(told)).sort((a, b) => b.weight - a.weight)
   // One of each kind comes first, then what else there is of them.
   const isFirst = (fact: Fact, at: number) => all.findIndex(({ name }) => name === fact.name) === at

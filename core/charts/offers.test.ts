@@ -121,11 +121,11 @@ describe('facts', () => {
   it('say that it doubled only where it did, and that one is highest only where no other is as high', () => {
     const grown = (to: number) => factsIn(table(`season;boats\n2030;100\n2031;${to}`)).find(words => words.includes('from 100'))
     expect([grown(200), grown(195), grown(260), grown(180), grown(80)]).toEqual([
-      'boats doubled, from 100 in 2030 to 200 in 2031.',
-      'boats nearly doubled, from 100 in 2030 to 195 in 2031.',
-      'boats more than doubled, from 100 in 2030 to 260 in 2031.',
-      'boats rose by 80 %, from 100 in 2030 to 180 in 2031.',
-      'boats fell by 20 %, from 100 in 2030 to 80 in 2031.',
+      'Boats doubled, from 100 in 2030 to 200 in 2031.',
+      'Boats nearly doubled, from 100 in 2030 to 195 in 2031.',
+      'Boats more than doubled, from 100 in 2030 to 260 in 2031.',
+      'Boats rose by 80 %, from 100 in 2030 to 180 in 2031.',
+      'Boats fell by 20 %, from 100 in 2030 to 80 in 2031.',
     ])
     expect(factsIn(table('stop;boats\nQuill;9\nAstrel;9\nLow Sands;3')).some(words => words.includes('highest'))).toBe(false)
     const gap = table('season;boats\n2026;1\n2027;2\n2028;3\n2029;\n2030;4\n2031;5')
@@ -134,7 +134,7 @@ describe('facts', () => {
 
   it('say how often it rose in a row, and nothing of the kind where there is no order', () => {
     const rising = table('season;passengers\n2026;241\n2027;252\n2028;263\n2029;279\n2030;291\n2031;318')
-    expect(factsIn(rising)).toContain('passengers has risen five times in a row.')
+    expect(factsIn(rising)).toContain('Passengers has risen five times in a row.')
     expect(factsIn(rising)).toContain('2031 is the highest so far, with 318.')
     expect(factsIn(stops).some(words => /in a row|so far|passed/.test(words))).toBe(false)
   })

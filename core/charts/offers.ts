@@ -19,6 +19,20 @@ const asked = 0.5
 
 const distinct = (column: Column) => new Set(column.values).size
 
+/** Whole numbers so few of which come again and again are rather groups, as zones or classes are. */
+const mostZones = 4
+const isZone = (column: Column) =>
+  column.kind !== 'money' &&
+  distinct(column) <= mostZones &&
+  column.values.length >= 2 * distinct(column) &&
+  column.values.every(value => value === null || Number.isInteger(value))
+
+/** The columns of amounts of a table, those that are rather groups last; `across` is none. */
+export function amountsIn(table: DataTable, across: Column | null): Column[] {
+  const all = table.columns.filter(column => column.type === 'number' && !column.open && column !== across && column.kind !== 'code')
+  return [...all.filter(column => !isZone(column)), ...all.filter(isZone)]
+}
+
 /**
  * The chart of a table that begins a choice: along its time, else its first category; of its first amount; for each of another category
  * where that is what makes its rows differ. What rose most, or is the most, is highlighted.
@@ -33,7 +47,7 @@ export function proposedChart(table: DataTable): ChartSpec {
   // A time that is another one in each row beside names says when, not along what.
   const isAlong = time && (distinct(time) > 1 || !words.length) && !(words[0] && distinct(words[0]) === words[0].values.length)
   const across = isAlong ? time : (words[0] ?? time ?? table.columns[0]!)
-  const height = open.find(column => column.type === 'number' && column !== across && column.kind !== 'code') ?? null
+  const height = amountsIn(table, across)[0] ?? null
   const repeats = distinct(across) < across.values.length
   const series = repeats ? words.find(column => column !== across && distinct(column) > 1 && distinct(column) <= mostSeries) : undefined
   const spec: ChartSpec = {

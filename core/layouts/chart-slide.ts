@@ -4,8 +4,16 @@ import type { Id } from '../values'
 import { familyNamed } from './catalogue'
 import { withLayout } from './layout-record'
 
-/** Puts a slide after another one, or first where `after` is null, with a chart and a headline. Its id is the first one asked for. */
-export function addChartSlide(deck: Deck, input: { after: Id | null; title: string; chart: ChartSpec }, context: EditContext): Change[] {
+/** A slide with a chart: its headline, and the line under it; after which slide it comes, null for first. */
+export interface ChartSlide {
+  after: Id | null
+  title: string
+  caption?: string
+  chart: ChartSpec
+}
+
+/** Puts a slide with a chart and a headline. Its id is the first one asked for. */
+export function addChartSlide(deck: Deck, input: ChartSlide, context: EditContext): Change[] {
   const { layout, changes, deck: laid } = withLayout(deck, familyNamed('chart')!)
   const added = addSlide(laid, { after: input.after, layout }, context)
   const next = applyChanges(laid, added)
@@ -14,6 +22,8 @@ export function addChartSlide(deck: Deck, input: { after: Id | null; title: stri
     if (element.kind === 'chart') return setFields(next, { table: 'elements', id: element.id, fields: { chart: input.chart } })
     if (element.placeholder === 'title')
       return setFields(next, { table: 'elements', id: element.id, fields: { text: textOf([input.title]) } })
+    if (element.placeholder === 'caption' && input.caption)
+      return setFields(next, { table: 'elements', id: element.id, fields: { text: textOf([input.caption]) } })
     return []
   })
   return [...changes, ...added, ...filled]

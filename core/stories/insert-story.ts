@@ -25,9 +25,9 @@ export function insertStory(deck: Deck, input: StoryInput, context: EditContext)
     now = applyChanges(now, some)
     return some
   }
-  for (const { title, chart, states = [], lines = [], notes } of input.slides) {
+  for (const { title, caption, chart, states = [], lines = [], notes } of input.slides) {
     const added = chart
-      ? make(addChartSlide(now, { after, title, chart }, context))
+      ? make(addChartSlide(now, { after, title, chart, ...(caption ? { caption } : {}) }, context))
       : make(insertOutline(now, { after, slides: [{ title, lines: lines.map(text => ({ text, level: 1 })) }] }, context))
     after = putSlides(added)[0] ?? after
     if (!after || !now.slides[after]) continue

@@ -1,4 +1,4 @@
-import { factsOf, proposedChart, shapeOfData, type ChartRoom } from '../charts'
+import { amountsIn, chosenColumns, factsOf, proposedChart, shapeOfData, type ChartRoom } from '../charts'
 import { isTime, type DataTable } from '../data'
 import { memoByRecords } from '../values'
 import { storyOutlines } from './catalogue'
@@ -28,7 +28,7 @@ export function storyRoom(table: DataTable, room: Pick<ChartRoom, 'language' | '
   )
   const named = open.filter(({ type, values }) => type === 'text' && distinct(values) > 1 && distinct(values) <= mostGroups)
   const time = open.find(column => isTime(column) && distinct(column.values) > 1) ?? null
-  const amounts = open.filter(column => column.type === 'number' && column !== time && column.kind !== 'code')
+  const amounts = amountsIn(table, time)
   return {
     table,
     base: { ...base, height: amounts[0]?.name ?? null },
@@ -45,6 +45,13 @@ export function storyRoom(table: DataTable, room: Pick<ChartRoom, 'language' | '
       spec => factsOf(spec, table, room),
     ),
   }
+}
+
+/** What a chart shows, and where it is from, as the line under it. */
+function captionOf({ chart }: StorySlide, table: DataTable): string {
+  const { height, across } = chosenColumns(chart ?? proposedChart(table), table)
+  const words = `${height?.name ?? 'rows'} by ${across.name}`
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}. From ${table.name}.`
 }
 
 /** The slide that ends a story: what else its rows hold, as sentences. */
@@ -72,7 +79,7 @@ export function storiesFor(
       lacking.push({ outline, lacks })
       continue
     }
-    const slides = outline.tell(room)
+    const slides = outline.tell(room).map(slide => ({ caption: captionOf(slide, table), ...slide }))
     offers.push({ outline, ...outline.suits(room), slides: [...slides, ...ending(room, slides)] })
   }
   return { offers: offers.sort((a, b) => b.score - a.score), lacking }

@@ -74,6 +74,21 @@ describe('stories of a table', () => {
     )
   })
 
+  it('are of what is an amount rather than of what groups: fares, and not their zones', () => {
+    const fares = table([
+      {
+        name: 'ticket',
+        type: 'text',
+        kind: 'category',
+        values: ['Single', 'Day', 'Week', 'Single to town', 'Day to town', 'Week to town'],
+      },
+      { name: 'zone', type: 'number', values: [1, 1, 1, 2, 2, 2] },
+      { name: 'fare', type: 'number', values: [2.4, 6, 19, 3.8, 9.5, 31] },
+    ])
+    const [slide] = named(fares, 'against-the-rest').slides
+    expect([slide!.chart!.height, slide!.caption]).toEqual(['fare', 'Fare by ticket. From t.'])
+  })
+
   it('find anew in other rows what they tell: the same outline, another hero', () => {
     const other = table([
       race.columns[0]!,

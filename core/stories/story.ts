@@ -5,6 +5,8 @@ import type { ChartSpec } from '../model'
 /** A slide of a story: a chart that is told in states, or lines of words. */
 export interface StorySlide {
   title: string
+  /** The line under the chart. */
+  caption?: string
   chart?: ChartSpec
   /** What the chart goes to, one beat each. */
   states?: readonly ChartSpec[]
