@@ -77,6 +77,8 @@ test('a race through ten years: kept as two states, run on stage with ranks that
   await expect(shown).toHaveText('2026')
   await expect(shown).toHaveText('2031', { timeout: 15_000 })
   await expect(page.locator('.chart-label[data-kind=category]').first()).toHaveText('Quill')
+  // So it is told to those who do not see it.
+  await expect(page.locator('.stage-chart svg').first()).toHaveAttribute('aria-label', /^2031: Bar chart of passengers by route, 3 bars/)
 })
 
 test('columns become a ring with its total and shares, and new rows tell the same story', async ({ page }) => {

@@ -23,6 +23,8 @@ const lack = computed(() => {
 /** What stands in the nodes, what frame that was of, and the way to other rows that is being shown. */
 let shown: ChartDrawing | null = null
 let last: ElementFrame | null = null
+/** The chart in words as it stands; on its way it keeps those of where it came from. */
+const told = ref('')
 let toRows: { to: ChartDrawing; request: number } | null = null
 
 /** The drawing of a frame: on its way between two states, or as composed. */
@@ -33,6 +35,7 @@ function drawingOf(frame: ElementFrame | null): ChartDrawing | null {
 function draw(next: ChartDrawing) {
   if (!svg.value || !props.element.chart || next === shown) return
   shown = next
+  if ((last?.chart?.progress ?? 1) >= 1 && told.value !== next.description) told.value = next.description
   drawChartInto(svg.value, next, specInState(props.deck, props.element.chart, last?.chart?.to ?? null), props.theme)
 }
 function stopMoving() {
@@ -87,7 +90,7 @@ useRedraw(() => props.element.id, redraw)
       ref="svg"
       :viewBox="`0 0 ${element.box.width} ${element.box.height}`"
       role="img"
-      :aria-label="element.alt || drawing.description"
+      :aria-label="element.alt || told || drawing.description"
     />
     <p v-else-if="prompts" class="stage-empty">{{ lack }}</p>
   </div>
