@@ -64,7 +64,9 @@ const drawRows = (spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDraw
 /** Draws a chart of its table; `time` is the number of a moment, or lies between two, where it is shown on its way through time. */
 export function drawChart(spec: ChartSpec, table: DataTable, room: ChartRoom, time?: number): ChartDrawing {
   const shown = shownRows(spec, table, room.language, time)
-  return shown.run ? drawMoment(spec, table, { ...shown, run: shown.run }, room, drawRows) : drawRows(shown.spec, shown.table, room)
+  if (!shown.run) return drawRows(shown.spec, shown.table, room)
+  const { followsPlaces, draw } = chartKindNamed(spec.kind)
+  return drawMoment(spec, table, { ...shown, run: shown.run }, room, { settled: drawRows, passing: followsPlaces ? draw : null })
 }
 
 /** What a new chart of a table shows until someone chooses otherwise. */

@@ -7,6 +7,8 @@ export interface RunMoment {
   moments: readonly Entry[]
   /** The rows of each moment: what holds all along, such as a scale, follows from all of them. */
   knots: readonly Gathered[]
+  /** What each amount that is drawn lies between all the way through, by the name of its column. */
+  extents: ReadonlyMap<string, readonly [number, number]>
   /** How many categories stand in their places. */
   rows: number
   /** Where a category stands, from 0; null of what is none. */

@@ -13,6 +13,8 @@ export interface Run {
   moments: readonly Entry[]
   /** The rows of each moment, gathered. */
   knots: readonly Gathered[]
+  /** What each amount lies between all the way through, by the name of its column; of none that holds no number. */
+  extents: ReadonlyMap<string, readonly [number, number]>
   /** What columns the table between moments has: as the wish names them, or the first that suit. */
   chosen: { across: string; height: string; series: string | null; beside: readonly string[]; along: string | null; size: string | null }
   /**
@@ -136,6 +138,19 @@ function tableAt(
   }
 }
 
+/** What amounts lie between at all moments, by the names of their columns. */
+function extentsOf(drawn: readonly RunAmount[], moments: readonly (readonly Amounts[])[]): Map<string, readonly [number, number]> {
+  const made = new Map<string, readonly [number, number]>()
+  drawn.forEach(({ name }, index) => {
+    let [low, high] = [Infinity, -Infinity]
+    for (const amounts of moments)
+      for (const list of amounts[index]!.values())
+        for (const value of list.values()) if (value !== null) [low, high] = [Math.min(low, value), Math.max(high, value)]
+    if (low <= high) made.set(name, [low, high])
+  })
+  return made
+}
+
 function made(table: DataTable, words: string, language: string): Run | null {
   const wish = JSON.parse(words) as RunWish
   const through = columnNamed(table, wish.through)
@@ -160,6 +175,7 @@ function made(table: DataTable, words: string, language: string): Run | null {
   return {
     moments: order.map(at => entries[at]!),
     knots: tables.map(of => gathered(of, { ...common, value: amount?.name ?? null, aggregate, beside }, language)),
+    extents: extentsOf(drawn.amounts, amounts),
     chosen: {
       across: across.name,
       height: drawn.amounts[0]!.name,

@@ -26,6 +26,11 @@ export interface ChartKind {
    * ranges.
    */
   options: readonly OptionField[]
+  /**
+   * Whether its marks go as smoothly as amounts do, and stand in the places that categories go through: it is then drawn anew at every time
+   * between two moments. Absent, it goes from the drawing of the one to that of the other.
+   */
+  followsPlaces?: true
   /** How well it suits what a table holds, and why; absent, it is drawn where it is chosen, and never offered. */
   suits?(shape: TableShape): Suit
   draw(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDrawing

@@ -166,6 +166,37 @@ describe.each(chartKinds.map(({ name: kind }) => kind))('a chart that is a %s', 
     )
   })
 
+  it('goes through time without a leap: a hundredth of a step later each mark and word is near where it was', () => {
+    // Fields of a grid that become more or fewer come and go where they are.
+    if (kind === 'waffle') return
+    const seats = fc.array(fc.integer({ min: 5, max: 100 }), { minLength: 15, maxLength: 15 })
+    fc.assert(
+      fc.property(seats, fc.integer({ min: 0, max: 198 }), fc.constantFrom('falling' as const, 'data' as const), (list, at, order) => {
+        const run = list.map((first, row) => ({
+          place: `Stop ${row % 5}`,
+          day: `2030-01-0${1 + Math.floor(row / 5)}`,
+          route: 'Quill',
+          first,
+          second: list[(row * 7) % 15]!,
+        }))
+        const moment = { column: 'day', at: 'last' as const }
+        const chosen = { ...newChart('t'), kind, across: 'place', height: 'first', along: 'second', order, moment }
+        const [now, next] = [at / 100, at / 100 + 0.01].map(time => drawChart(chosen, tableOf(run), room, time))
+        const places = (drawing: ChartDrawing) =>
+          new Map<string, { x: number; y: number }>([
+            ...drawing.marks.map(mark => [`${mark.shape} ${mark.key}`, shapeOf(mark).anchor(mark)] as const),
+            ...drawing.labels.filter(label => label.opacity !== 0).map(label => [`label ${label.key}`, label] as const),
+          ])
+        const later = places(next!)
+        for (const [name, place] of places(now!)) {
+          const other = later.get(name)
+          if (other) expect([name, Math.hypot(other.x - place.x, other.y - place.y) < 60]).toEqual([name, true])
+        }
+      }),
+      { numRuns: 25 },
+    )
+  })
+
   it('says how well it suits any rows, and why, or what it lacks', () => {
     fc.assert(
       fc.property(rows, spec(kind), (list, chosen) => {

@@ -76,6 +76,7 @@ function axisOf(setting: Setting, { ticks }: ChartRows, plane: LyingPlane): { ru
 export const lyingBar: ChartKind = {
   name: 'lying-bar',
   label: 'Bars',
+  followsPlaces: true,
   part: 'bar',
   shows: ['order'],
   takes: ['across', 'height', 'series'],

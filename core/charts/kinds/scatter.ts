@@ -91,9 +91,23 @@ function writer({ spec, room, data }: Setting, column: Column | null, ticks: rea
 /** Where amounts stand, both ways. The dots end where the rows do, and the axis with them. */
 function planOf(setting: Setting, { up, along, sized, spots }: Spots, head: number) {
   const { room, size, ratio, line, width } = setting
-  const alongEnds = nearOf(spots.map(({ x }) => x))
+  // As a table is run through, the axes stand: they hold all of its moments.
+  const through = (column: Column | null, now: readonly number[]) => setting.run?.extents.get(column?.name ?? '') ?? now
+  const alongEnds = nearOf(
+    through(
+      along,
+      spots.map(({ x }) => x),
+    ),
+  )
   const ticks = {
-    up: ticksOf(nearOf(spots.map(({ y }) => y))),
+    up: ticksOf(
+      nearOf(
+        through(
+          up,
+          spots.map(({ y }) => y),
+        ),
+      ),
+    ),
     along: ticksOf(alongEnds, 6).filter(tick => tick >= alongEnds[0] && tick <= alongEnds[1]),
   }
   const words = { up: writer(setting, up, ticks.up), along: writer(setting, along, ticks.along) }
@@ -102,8 +116,12 @@ function planOf(setting: Setting, { up, along, sized, spots }: Spots, head: numb
   const bottom = Math.max(top + 1, room.height - line('axis') * 2.5)
   const right = room.width - size('axis')
   const pad = largest * ratio * 0.3
-  const most = spots.reduce((max, { third }) => Math.max(max, third ?? 0), 1e-9)
-  const bubble = Math.max(4, Math.min(largest * ratio, Math.sqrt(((bottom - top) * (right - left) * covered) / Math.max(1, spots.length))))
+  const most = through(
+    sized,
+    spots.map(({ third }) => third ?? 0),
+  ).reduce((max, third) => Math.max(max, third), 1e-9)
+  const count = Math.max(1, setting.run?.rows ?? spots.length)
+  const bubble = Math.max(4, Math.min(largest * ratio, Math.sqrt(((bottom - top) * (right - left) * covered) / count)))
   return {
     ticks,
     words,
@@ -116,7 +134,7 @@ function planOf(setting: Setting, { up, along, sized, spots }: Spots, head: numb
     y: scaleLinear([ticks.up[0]!, ticks.up.at(-1)!], [bottom - 4, top + 4]),
     radius: sized ? scaleSqrt([0, most], [2, bubble]) : null,
     /** Dots are smaller where there are many. */
-    crowd: Math.max(0.3, Math.min(1, 9 / Math.sqrt(Math.max(1, spots.length)))),
+    crowd: Math.max(0.3, Math.min(1, 9 / Math.sqrt(count))),
   }
 }
 type Plan = ReturnType<typeof planOf>

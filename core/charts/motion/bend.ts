@@ -1,4 +1,5 @@
 import { mix, toneOf, type ArcMark, type BarMark, type ChartMark } from '../marks'
+import { slowEnds } from './ease'
 import type { Pair } from './pairs'
 
 /** A bar that becomes a part of a ring. */
@@ -15,11 +16,6 @@ const bending = 0.82
 const straight = 0.02
 /** How much of the chart’s width the one bar may take. */
 const ofWidth = 0.92
-
-const smooth = (share: number) => {
-  const held = Math.min(1, Math.max(0, share))
-  return held * held * (3 - 2 * held)
-}
 
 /** The pairs of which each is a bar and a part of a ring; null where that is not what the chart does. */
 export function bendsOf(pairs: readonly Pair[]): { bends: readonly Bend[]; backwards: boolean; others: readonly Pair[] } | null {
@@ -47,9 +43,9 @@ export function bentAt(bends: readonly Bend[], share: number, width: number): Ch
   const { x, y, inner, outer } = (bends.find(({ arc }) => !arc.highlighted) ?? bends[0]!).arc
   const [thick, radius] = [outer - inner, (inner + outer) / 2]
   const whole = 2 * Math.PI * radius
-  const length = mix(Math.min(whole, width * ofWidth), whole, smooth((share - lying) / (bending - lying)))
+  const length = mix(Math.min(whole, width * ofWidth), whole, slowEnds((share - lying) / (bending - lying)))
   const left = Math.min(Math.max(x, length / 2), Math.max(length / 2, width - length / 2)) - length / 2
-  const down = smooth(share / lying)
+  const down = slowEnds(share / lying)
   return bends.map(({ bar, arc }): ChartMark => {
     const [from, to] = [toneOf(bar), toneOf(arc)]
     const looks = { tone: { ...to, from, progress: share }, key: arc.key, part: arc.part, value: arc.value, highlighted: arc.highlighted }
@@ -65,14 +61,14 @@ export function bentAt(bends: readonly Bend[], share: number, width: number): Ch
         corner,
       }
     }
-    const bent = smooth((share - lying) / (bending - lying))
+    const bent = slowEnds((share - lying) / (bending - lying))
     const sweep = Math.max(straight, 2 * Math.PI * bent)
     const curve = length / sweep
     // It stays about the ring's middle: its ends meet at the foot, and half a turn brings them up.
     const ends = Math.cos(sweep / 2)
     const [rises, falls] = [curve + thick / 2, -(ends > 0 ? curve - thick / 2 : curve + thick / 2) * ends]
     const centre = { x: mix(left + length / 2, x, bent), y: y + (rises - falls) / 2 }
-    const turn = 180 * smooth((share - bending) / (1 - bending))
+    const turn = 180 * slowEnds((share - bending) / (1 - bending))
     const angle = (at: number) => ((sweep * 180) / Math.PI) * (at / 360 - 0.5) + turn
     const ring: ArcMark = {
       ...arc,

@@ -1,8 +1,7 @@
 import type { ChartDrawing, ChartLabel, ChartRule } from '../drawing'
 import { mix, mixPoint, mixPoints } from '../marks'
+import { clamp } from './ease'
 import { uncovered } from './uncovered'
-
-const clamp = (share: number) => Math.min(1, Math.max(0, share))
 
 /** Lines of an axis by what they stand for; those that say nothing of it by their number. */
 export const ruleKeys = (rules: readonly ChartRule[]) => new Map(rules.map((rule, at) => [rule.key ?? `${rule.kind} ${at}`, rule]))

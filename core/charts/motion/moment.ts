@@ -7,6 +7,8 @@ import { touch, type Rectangle } from '../labels'
 import { shapeOf, type ChartMark } from '../marks'
 import type { RunMoment } from '../run-moment'
 import { labelAt, settingOf } from '../setting'
+import { evenlyBetween } from './passage'
+import { uncovered } from './uncovered'
 import { shownRows, type ShownRows } from './shown-rows'
 
 type Draw = (spec: ChartSpec, table: DataTable, room: ChartRoom) => ChartDrawing
@@ -67,11 +69,43 @@ const hasFreeCorner = memoByRecords(
   },
 )
 
-/** Draws a chart at a moment of the table that it runs through: the moment told large, what comes or goes seen as far as it is there. */
-export function drawMoment(spec: ChartSpec, table: DataTable, shown: Shown, room: ChartRoom, draw: Draw): ChartDrawing {
+/** How rows are drawn at a moment, and between two: null where the kind goes from the one drawing to the other. */
+export interface MomentDrawing {
+  settled: Draw
+  passing: Draw | null
+}
+
+/** Draws a chart at a time of the table that it runs through. */
+export function drawMoment(spec: ChartSpec, table: DataTable, shown: Shown, room: ChartRoom, how: MomentDrawing): ChartDrawing {
+  const from = Math.floor(shown.run.time)
+  const share = shown.run.time - from
+  if (!share) return drawNow(spec, table, shown, room, how.settled)
+  if (how.passing) {
+    // Words that pass each other are not left out all at once: the one gives way to the other, and comes back.
+    const drawing = drawNow(spec, table, shown, room, how.passing, how.settled)
+    return { ...drawing, labels: uncovered(drawing.labels) }
+  }
+  const at = (time: number) => drawnKnot(spec, table, room, time, how.settled)
+  return evenlyBetween(at(from), at(from + 1), share, room)
+}
+
+const drawnKnot = memoByRecords(
+  (spec: ChartSpec, table: DataTable, room: ChartRoom, time: number, _draw: Draw) => [
+    spec,
+    `${time} ${room.width} ${room.height} ${room.textSize} ${room.language}`,
+    table,
+    room.measurer,
+    room.fonts,
+  ],
+  (spec, table, room, time, draw) => drawNow(spec, table, shownRows(spec, table, room.language, time) as Shown, room, draw),
+  { keep: 4 },
+)
+
+/** Draws the rows of a time: the moment told large, what comes or goes seen as far as it is there. */
+function drawNow(spec: ChartSpec, table: DataTable, shown: Shown, room: ChartRoom, draw: Draw, settled = draw): ChartDrawing {
   const { run } = shown
   const told = spec.moment?.told === false ? null : toldAt(shown, room)
-  const beneath = told && !hasFreeCorner(spec, table, room, draw)
+  const beneath = told && !hasFreeCorner(spec, table, room, settled)
   const drawing = draw(shown.spec, shown.table, { ...room, height: Math.max(1, room.height - (beneath ? told.height : 0)), run })
   const { categories } = gatheredFor(shown.spec, shown.table, room.language)
   const seen =

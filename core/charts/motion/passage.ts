@@ -2,6 +2,7 @@ import { memoByRecords } from '../../values'
 import type { ChartDrawing, ChartLabel, ChartRule } from '../drawing'
 import { shapeOf, toneOf, type ChartMark } from '../marks'
 import { bendsOf, bentAt } from './bend'
+import { clamp, evenly, slowEnds } from './ease'
 import { isAxis, keyed, keyOf, labelsBetween, ruleKeys, rulesBetween } from './labels-between'
 import { markBetween } from './marks-between'
 import { pairsOf, type Pair } from './pairs'
@@ -40,6 +41,7 @@ export interface Passage {
 }
 
 type Ease = (share: number) => number
+type Size = { width: number; height: number }
 
 /** Seconds by distance: so long at least and at most, and `far` more with the root of the way as a share of the chart's diagonal. */
 const byDistance = { least: 0.25, far: 0.9, most: 1.2 }
@@ -55,8 +57,6 @@ const labelsIntoBend = 0.9
 const stagger = { each: 0.06, most: 0.6 }
 
 const secondsFor = (way: number) => Math.min(byDistance.most, byDistance.least + byDistance.far * Math.sqrt(Math.max(0, way)))
-const slowEnds = (share: number) => share * share * (3 - 2 * share)
-const clamp = (share: number) => Math.min(1, Math.max(0, share))
 
 /** How far a mark travels, px: its end or its foot, whichever goes further. */
 function wayOf({ from, to }: Pair): number {
@@ -175,18 +175,19 @@ function drawnAt(
         ...bentAt(bent.bends, bent.backwards ? 1 - marksShare : marksShare, width),
       ]
     : pairs.map((pair, at) => markBetween(pair, part(partOf(pair, counts), lags[at]!), bends))
+  const labels = labelsBetween(from, to, {
+    axes: axesShare,
+    marks: own => part(stays(counts), own === null ? 0 : (lagOf.get(own) ?? 0)),
+    leaves: within(0, fade),
+    comes: within(comes, fade),
+    glides: !bends,
+  })
   return {
     ...to,
-    parts: marks.reduce((parts, mark) => Math.max(parts, mark.part + 1), to.parts),
+    parts: [...marks, ...labels].reduce((parts, thing) => Math.max(parts, (thing.part ?? -1) + 1), to.parts),
     // Those that leave are drawn beneath.
     marks: [...marks].sort((a, b) => a.part - b.part),
-    labels: labelsBetween(from, to, {
-      axes: axesShare,
-      marks: own => part(stays(counts), own === null ? 0 : (lagOf.get(own) ?? 0)),
-      leaves: within(0, fade),
-      comes: within(comes, fade),
-      glides: !bends,
-    }),
+    labels,
     rules: rulesBetween(from, to, axesShare),
   }
 }
@@ -210,6 +211,19 @@ function made(from: ChartDrawing, to: ChartDrawing, width: number, height: numbe
       share <= 0 ? from : share >= 1 ? to : drawnAt(plan, { from, to, width }, share * seconds, comes, ease),
   }
 }
+
+const evenPlan = memoByRecords(
+  (from: ChartDrawing, to: ChartDrawing, width: number, height: number) => [from, to, width, height],
+  (from, to, width, height): Plan => {
+    const plan = planOf(from, to, width, height)
+    return { ...plan, axesTake: 0, starts: 0, marksTake: 1, lags: plan.pairs.map(() => 0), lag: 0, lagOf: new Map() }
+  },
+  { keep: 3 },
+)
+
+/** The drawing at a share of an even way from one drawing to another, everything of it at once: between two moments of a run. */
+export const evenlyBetween = (from: ChartDrawing, to: ChartDrawing, share: number, { width, height }: Size): ChartDrawing =>
+  share <= 0 ? from : share >= 1 ? to : drawnAt(evenPlan(from, to, width, height), { from, to, width }, share, labelsInto, evenly)
 
 /** The way from one drawing of a chart to another, in a chart of a size, px. */
 export const passageBetween = memoByRecords(

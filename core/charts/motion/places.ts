@@ -2,6 +2,7 @@ import { ascending, descending } from 'd3-array'
 import type { Run } from '../../data'
 import type { ChartSpec } from '../../model'
 import { memoByRecords } from '../../values'
+import { slowEnds } from './ease'
 
 /** One category passes another within a step from one moment to the next: when, as a share of the step. */
 interface Pass {
@@ -36,11 +37,6 @@ const passing = 0.55
 const coming = 0.3
 /** With more categories than this, each goes evenly from place to place. */
 const mostFollowed = 200
-
-const smooth = (share: number) => {
-  const held = Math.min(1, Math.max(0, share))
-  return held * held * (3 - 2 * held)
-}
 
 /** What each category comes to at each moment, by key. */
 function amountsOf({ knots }: Run): { keys: string[]; amounts: Map<string, number | null>[] } {
@@ -106,17 +102,17 @@ function placesIn(run: Run, order: ChartSpec['order']): Places {
       const { rank, passes } = steps[from]!
       const start = rank.get(key) ?? keys.length
       if (!share) return start
-      if (!passes) return start + (steps[from + 1]!.rank.get(key)! - start) * smooth(share)
+      if (!passes) return start + (steps[from + 1]!.rank.get(key)! - start) * slowEnds(share)
       return passes.reduce((place, { rises, falls, at }) => {
         if (rises !== key && falls !== key) return place
-        return place + (falls === key ? 1 : -1) * smooth((share - at) / passing + 0.5)
+        return place + (falls === key ? 1 : -1) * slowEnds((share - at) / passing + 0.5)
       }, start)
     },
     there(key, time) {
       const { from, share } = split(time)
       const [now, next] = [known(from, key), share ? known(from + 1, key) : known(from, key)]
       if (now && next) return 1
-      return now ? 1 - smooth((share - 1 + coming) / coming) : next ? smooth(share / coming) : 0
+      return now ? 1 - slowEnds((share - 1 + coming) / coming) : next ? slowEnds(share / coming) : 0
     },
   }
 }

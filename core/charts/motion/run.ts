@@ -4,9 +4,9 @@ import { memoByRecords } from '../../values'
 import { drawChart } from '../catalogue'
 import type { ChartRoom } from '../drawing'
 import { mix } from '../marks'
+import { evenly } from './ease'
 import { passageBetween, type Passage } from './passage'
 import { runOf, timeOf } from './shown-rows'
-import { uncovered } from './uncovered'
 
 /** Seconds from one moment to the next, and the longest that a run takes by itself. */
 const pace = { step: 1.1, most: 24 }
@@ -64,14 +64,13 @@ function made(from: ChartSpec, to: ChartSpec, table: DataTable, room: ChartRoom)
     labels: { begins: 0, ends: seconds },
     bends: false,
     runs: { from: moments[starts]!.label, to: moments[ends]!.label, steps },
-    at(share, ease = one => one) {
+    at(share, ease = evenly) {
       if (share <= 0) return before
       if (share >= 1) return after
       const time = mix(starts, ends, ease(share))
       const now = drawChart(to, table, room, time)
       const changed = differs ? share / settles : 1
-      const shown = changed < 1 ? passageBetween(drawChart(from, table, room, time), now, room.width, room.height).at(changed) : now
-      return { ...shown, labels: uncovered(shown.labels) }
+      return changed < 1 ? passageBetween(drawChart(from, table, room, time), now, room.width, room.height).at(changed) : now
     },
   }
 }

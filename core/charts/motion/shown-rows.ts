@@ -113,6 +113,7 @@ function atTime(spec: ChartSpec, run: Run, time: number): ShownRows {
       time,
       moments: run.moments,
       knots: run.knots,
+      extents: run.extents,
       rows,
       place: key => (known.has(key) ? place(key) : null),
       seen: key => Math.min(1, Math.max(0, rows - place(key))) * places.there(key, time),

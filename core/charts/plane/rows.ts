@@ -1,5 +1,6 @@
 import type { Gathered, Row } from '../../data'
 import { mix } from '../marks'
+import { clamp, slowEnds } from '../motion/ease'
 import type { RunMoment } from '../run-moment'
 import { small, type Setting } from '../setting'
 import { ticksOf } from './ticks'
@@ -67,6 +68,9 @@ function extentOf(data: Gathered, rows: readonly Row[], standing: Standing): { m
   return { most, least }
 }
 
+/** So near to the plane’s end, as a share of it, a number of the axis is seen to come. */
+const edge = 0.06
+
 /**
  * What amounts lie between as a table is run through: round ends that hold this moment and the next, and on the way to it those of the next
  * and the one after it. So each end stands before any amount needs it, and none leaps.
@@ -85,12 +89,21 @@ function extentThrough({ knots, time }: RunMoment, standing: Standing): Pick<Cha
   }
   const [before, after] = [ticksAt(from), ticksAt(Math.min(from + 1, knots.length - 1))]
   const share = time - from
-  const eased = share * share * (3 - 2 * share)
+  const eased = slowEnds(share)
+  const [least, most] = [mix(before[0]!, after[0]!, eased), mix(before.at(-1)!, after.at(-1)!, eased)]
+  const near = edge * (most - least)
+  const seenOf = (value: number) => {
+    const stays = mix(before.includes(value) ? 1 : 0, after.includes(value) ? 1 : 0, eased)
+    // What lies beyond the plane comes as the plane comes to it.
+    const beyond = Math.max(0, value - most, least - value)
+    return stays * clamp(1 - beyond / near)
+  }
   return {
-    least: mix(before[0]!, after[0]!, eased),
-    most: mix(before.at(-1)!, after.at(-1)!, eased),
+    least,
+    most,
     ticks: [...new Set([...before, ...after])]
       .sort((a, b) => a - b)
-      .map(value => ({ value, seen: mix(before.includes(value) ? 1 : 0, after.includes(value) ? 1 : 0, eased) })),
+      .map(value => ({ value, seen: seenOf(value) }))
+      .filter(({ seen }) => seen > 0),
   }
 }
