@@ -1,5 +1,5 @@
 import { chartSpecSchema, infoOf, type ChartElement, type ChartSpec, type Deck, type State } from '../model'
-import type { DataTable } from '../data'
+import { columnNamed, type DataTable } from '../data'
 import { themeUnder, type ShownElement } from '../resolved'
 import { memoByRecords, type Id } from '../values'
 import type { Measurer } from '../text'
@@ -52,7 +52,8 @@ const drawing = memoByRecords(
 export function questionOf(spec: ChartSpec, table: DataTable): string | null {
   const { takes } = chartKindNamed(spec.kind)
   const chosen = chosenColumns(spec, table)
-  const open = [...takes.map(role => chosen[role]), ...chosen.beside].find(column => column?.open)
+  const through = columnNamed(table, spec.moment?.column ?? null)
+  const open = [...takes.map(role => chosen[role]), ...chosen.beside, through].find(column => column?.open)
   return open ? `“${open.name}” can be read in two ways. ${open.open} Say which under Data, or drop its file on the chart again.` : null
 }
 

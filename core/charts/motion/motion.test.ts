@@ -10,8 +10,10 @@ import {
   newChart,
   passageBetween,
   passageOf,
+  questionOf,
   specInState,
   stateFields,
+  stateWords,
   timesOf,
   type ArcMark,
   type BarMark,
@@ -137,6 +139,29 @@ describe('a table that is run through', () => {
       ['Astrel', 2],
       ['Quill', 1],
     ])
+  })
+})
+
+describe('what a state is called', () => {
+  const words = (before: ChartSpec | null, spec: ChartSpec) => stateWords(before, spec, table)
+  const last = race()
+
+  it('says how it differs from the one before, of the first what it shows, and nothing that is not so', () => {
+    expect(words(null, race({ rule: 'rise', moment: { column: 'year', at: 'first' } }))).toBe('2028, bars, Quill lit')
+    expect(words(race({ moment: { column: 'year', at: 'first' } }), last)).toBe('2030')
+    expect(words(last, race({ only: { keys: ['Quill'], found: ['least'] } }))).toBe('Quill and Night boat alone')
+    expect(words(race({ only: { keys: ['Quill'], found: [] } }), last)).toBe('All again')
+    expect(words(last, race({ kind: 'ring', largest: 2, order: 'name' }))).toBe('Ring, the 2 largest, by name')
+    expect([words(last, race()), words(last, race({ total: true }))]).toEqual(['As before', 'Changed'])
+  })
+})
+
+describe('a chart whose moments leave a question open', () => {
+  it('is not drawn until that is answered', () => {
+    const [year, ...others] = table.columns
+    const open = { ...table, columns: [{ ...year!, open: 'No day is above 12.' }, ...others] }
+    expect(questionOf(race(), open)).toContain('“year” can be read in two ways.')
+    expect(questionOf(race(), table)).toBeNull()
   })
 })
 

@@ -45,7 +45,8 @@ export function stateWords(before: ChartSpec | null, spec: ChartSpec, table: Dat
     ...(lit.length && (differs('highlighted') || differs('rule')) ? [`${few(lit, 'marks')} lit`] : []),
   ]
   const first = words.join(', ')
-  return first ? first.charAt(0).toUpperCase() + first.slice(1) : before ? 'Changed' : kind
+  if (first) return first.charAt(0).toUpperCase() + first.slice(1)
+  return JSON.stringify(before) === JSON.stringify(spec) ? 'As before' : 'Changed'
 }
 
 /** What happens on the way to a state, in a word. */

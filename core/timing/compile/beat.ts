@@ -1,9 +1,11 @@
+import { specInState } from '../../charts'
 import type { HandDrawing } from '../../drawing'
 import { infoOf, type Cue, type Hold } from '../../model'
 import { addReading, countReading, nothingToRead, readingSeconds, type Reading } from '../../text'
 import { cameraEase, cameraSeconds } from '../camera-plan'
 import { spanOfClip } from '../clips'
 import { easingOf } from '../easing'
+import { stateIn } from '../effects'
 import { partIndices, spanOf } from '../parts'
 import { metIn, readingOf } from '../reading'
 import type { PartSpan, ScoreBeat, ScoreCue, TimingProblem } from '../score'
@@ -88,6 +90,10 @@ function readingBrought(work: Work, { cue, effect, span }: ScoreCue): Reading {
   if (!element) return nothingToRead
   const info = infoOf(work.deck)
   if (effect.says) return countReading(effect.says.words(cue.options), info.language)
+  if (cue.what === 'data' && element.kind === 'chart' && element.chart) {
+    const chart = specInState(work.deck, element.chart, stateIn(cue.options))
+    return readingOf({ ...element, chart }, work.deck, work.context, null, null)
+  }
   if (cue.what !== 'enter') return nothingToRead
   const { from, to } = { from: cue.parts?.range?.from ?? 0, to: cue.parts?.range?.to ?? Infinity }
   const covered = span && cue.parts ? (part: number) => part >= from && part <= to : null

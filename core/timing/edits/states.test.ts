@@ -52,6 +52,9 @@ describe('the states of a chart', () => {
     expect(turns).toBeGreaterThan(1.4)
     const changed = applyChanges(deck, setState(deck, { state: state!.id, spec: lit }))
     expect(cueOf(changed).round).toBeLessThan(turns)
+    // What it comes to is read in its beat.
+    const beats = compileSlide(deck, slideOf(deck), timingContext).beats
+    expect([beats[1]!.reading.marks, beats[1]!.hold > 1]).toEqual([5, true])
     // Stretched, it keeps following; given a length, it has that one.
     const tempo = (options: object) =>
       cueOf(applyChanges(deck, [putRecord('cues', { ...cueOf(deck).cue, duration: 4, options: { state: state!.id, ...options } })])).round
