@@ -161,7 +161,7 @@ test('a table drops into an outline: slides, states and headlines of its own row
   const panel = page.getByRole('complementary', { name: 'The story that is chosen' })
   await expect(panel).toContainText('Quill passed Astrel in 2028')
   await expect(panel).toContainText('runs, 9.9 s')
-  await expect(page.locator('.lacking')).toContainText('A year in months: needs a column of months.')
+  await expect(page.locator('.lacking')).toContainText('A year in months: needs a column of months or quarters.')
   await tiles.filter({ hasText: 'From the whole to one part' }).click()
   await expect(panel).toContainText('turns')
   await tiles.first().click()

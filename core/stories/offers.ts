@@ -2,7 +2,7 @@ import { amountsIn, chosenColumns, factsOf, proposedChart, shapeOfData, type Cha
 import { isTime, type DataTable } from '../data'
 import { memoByRecords } from '../values'
 import { storyOutlines } from './catalogue'
-import type { StoryOutline, StoryRoom, StorySlide } from './story'
+import { lackedBy, mostGroups, type StoryOutline, type StoryRoom, type StorySlide } from './story'
 
 /** A story offered for a table: how well its outline suits, why, and its slides. */
 export interface StoryOffer {
@@ -12,8 +12,6 @@ export interface StoryOffer {
   slides: readonly StorySlide[]
 }
 
-/** So many categories can be told apart in a story. */
-const mostGroups = 60
 /** So many facts end a story. */
 const mostFacts = 4
 
@@ -22,11 +20,8 @@ export function storyRoom(table: DataTable, room: Pick<ChartRoom, 'language' | '
   const base = proposedChart(table)
   const open = table.columns.filter(column => !column.open)
   const distinct = (values: readonly unknown[]) => new Set(values).size
-  const groups = open.filter(
-    ({ type, kind, values }) =>
-      type === 'text' && kind !== 'code' && kind !== 'text' && distinct(values) > 1 && distinct(values) <= mostGroups,
-  )
   const named = open.filter(({ type, values }) => type === 'text' && distinct(values) > 1 && distinct(values) <= mostGroups)
+  const groups = named.filter(({ kind }) => kind !== 'code' && kind !== 'text')
   const time = open.find(column => isTime(column) && distinct(column.values) > 1) ?? null
   const amounts = amountsIn(table, time)
   return {
@@ -74,7 +69,7 @@ export function storiesFor(
   const offers: StoryOffer[] = []
   const lacking: { outline: StoryOutline; lacks: string }[] = []
   for (const outline of storyOutlines) {
-    const lacks = outline.lacks(room)
+    const lacks = lackedBy(outline, room)
     if (lacks !== null) {
       lacking.push({ outline, lacks })
       continue

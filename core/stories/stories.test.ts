@@ -58,7 +58,13 @@ describe('stories of a table', () => {
 
   it('say what a table lacks for the others', () => {
     const lacking = Object.fromEntries(offersOf(parts).lacking.map(({ outline, lacks }) => [outline.name, lacks]))
-    expect(lacking).toMatchObject({ race: 'a column of time', 'year-in-months': 'a column of months' })
+    expect(lacking).toMatchObject({ race: 'a column of time', 'year-in-months': 'a column of months or quarters' })
+    const many = table([
+      { name: 'stop', type: 'text', kind: 'category', values: Array.from({ length: 70 }, (_, at) => `Stop ${at}`) },
+      { name: 'riders', type: 'number', values: Array.from({ length: 70 }, (_, at) => at + 0.5) },
+    ])
+    const { lacks } = offersOf(many).lacking.find(({ outline }) => outline.name === 'whole-to-part')!
+    expect(lacks).toBe('a column of 2 to 60 categories')
     expect(offersOf(months).lacking.find(({ outline }) => outline.name === 'together')!.lacks).toBe('a second column of amounts')
   })
 

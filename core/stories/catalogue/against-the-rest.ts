@@ -5,7 +5,7 @@ export const againstTheRest: StoryOutline = {
   name: 'against-the-rest',
   label: 'One against the rest',
   about: 'All side by side, the greatest of them lit, then it against all others together, or against the second.',
-  lacks: ({ groups }) => (groups.length ? null : 'a column of categories'),
+  needs: ['groups'],
   suits(room) {
     const { categories, adds, negative } = room.shape(bare(room, { across: room.groups[0]!.name }))
     if (categories < 3) return { score: 0.2, why: `${categories} categories are few to stand against.` }

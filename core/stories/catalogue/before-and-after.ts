@@ -5,7 +5,7 @@ export const beforeAndAfter: StoryOutline = {
   name: 'before-and-after',
   label: 'Before and after',
   about: 'The first moment against the last: who rose most, and who fell.',
-  lacks: ({ time, groups }) => (!time ? 'a column of time' : groups.length ? null : 'a column of categories'),
+  needs: ['time', 'groups'],
   suits(room) {
     const { categories, series } = room.shape(bare(room, { across: room.time!.name, series: room.groups[0]!.name }))
     return {

@@ -5,7 +5,7 @@ export const oneByOne: StoryOutline = {
   name: 'one-by-one',
   label: 'Each on its own',
   about: 'All lines in one picture, then each in a picture of its own, all by one scale.',
-  lacks: ({ time, groups }) => (!time ? 'a column of time' : groups.length ? null : 'a column of categories'),
+  needs: ['time', 'groups'],
   suits(room) {
     const { series, categories } = room.shape(bare(room, { across: room.time!.name, series: room.groups[0]!.name }))
     return { score: series > 4 && series < 26 && categories > 3 ? 0.7 : 0.3, why: `${series} lines of ${categories} moments.` }

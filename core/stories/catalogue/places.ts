@@ -5,7 +5,7 @@ export const places: StoryOutline = {
   name: 'places',
   label: 'Who stands where',
   about: 'The order through time: who climbed furthest, and who fell.',
-  lacks: ({ time, groups }) => (!time ? 'a column of time' : groups.length ? null : 'a column of categories'),
+  needs: ['time', 'groups'],
   suits(room) {
     const { crossings, series, categories } = room.shape(bare(room, { across: room.time!.name, series: room.groups[0]!.name }))
     if (series < 3 || series > 15 || categories < 3) return { score: 0.2, why: `${series} places through ${categories} moments.` }

@@ -8,7 +8,7 @@ export const race: StoryOutline = {
   name: 'race',
   label: 'A race through time',
   about: 'Who passes whom, moment by moment, and how it stands in the end.',
-  lacks: ({ time, groups }) => (!time ? 'a column of time' : groups.length ? null : 'a column of categories'),
+  needs: ['time', 'groups'],
   suits(room) {
     const { crossings, categories } = room.shape(bare(room, { across: room.time!.name, series: room.groups[0]!.name }))
     const passings = crossings === 1 ? 'one passes another once' : `they pass each other ${crossings} times`

@@ -5,7 +5,7 @@ export const riseAndFall: StoryOutline = {
   name: 'rise-and-fall',
   label: 'Rise and fall',
   about: 'One amount through time: its way, its highest point, where it stands now.',
-  lacks: ({ time, amount }) => (!time ? 'a column of time' : amount ? null : 'a column of amounts'),
+  needs: ['time', 'amount'],
   suits(room) {
     const { categories } = room.shape(bare(room, { across: room.time!.name }))
     return { score: categories < 4 ? 0.25 : room.groups.length ? 0.6 : 0.9, why: `${categories} moments of ${room.amount!.name}.` }

@@ -8,7 +8,7 @@ export const spread: StoryOutline = {
   name: 'spread',
   label: 'Where most of them lie',
   about: 'How all rows spread, then group by group.',
-  lacks: ({ amount }) => (amount ? null : 'a column of amounts'),
+  needs: ['amount'],
   suits(room) {
     const { rows } = room.shape(room.base)
     if (rows < leastRows) return { score: 0.1, why: `${rows} rows are too few to spread.` }

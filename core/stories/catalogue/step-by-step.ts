@@ -5,7 +5,7 @@ export const stepByStep: StoryOutline = {
   name: 'step-by-step',
   label: 'Gained and lost',
   about: 'What came and what went, step by step, to what is left.',
-  lacks: ({ amount, groups, time }) => (!amount ? 'a column of amounts' : groups.length || time ? null : 'a column of categories'),
+  needs: ['amount', 'along'],
   suits(room) {
     const { negative, categories, adds } = room.shape(bare(room, { across: (room.time ?? room.groups[0]!).name }))
     if (!adds) return { score: 0.05, why: 'These amounts do not add up.' }

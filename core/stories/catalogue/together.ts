@@ -1,11 +1,11 @@
-import { bare, type StoryOutline } from '../story'
+import { bare, headline, type StoryOutline } from '../story'
 
 /** Two amounts of each thing, and whether one goes with the other. */
 export const together: StoryOutline = {
   name: 'together',
   label: 'What goes with what',
   about: 'Two amounts of each thing: whether one goes with the other, and who stands out.',
-  lacks: ({ second, groups }) => (!second ? 'a second column of amounts' : groups.length ? null : 'a column of categories'),
+  needs: ['second', 'groups'],
   suits(room) {
     const { rows } = room.shape(room.base)
     return { score: rows < 6 ? 0.2 : 0.7, why: `${room.amount!.name} and ${room.second!.name} of ${rows} rows.` }
@@ -14,7 +14,7 @@ export const together: StoryOutline = {
     const dots = bare(room, { kind: 'scatter', across: room.groups[0]!.name, height: room.amount!.name, along: room.second!.name })
     return [
       {
-        title: `${room.amount!.name} against ${room.second!.name}`,
+        title: headline([], [], `${room.amount!.name} against ${room.second!.name}`),
         chart: { ...dots, labels: 'none' },
         states: [{ ...dots, rule: 'most' }],
       },

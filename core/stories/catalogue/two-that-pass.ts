@@ -8,14 +8,8 @@ export const twoThatPass: StoryOutline = {
   name: 'two-that-pass',
   label: 'The one that passed the other',
   about: 'All of them through time, then the two of which one passed the other, alone.',
-  lacks: room =>
-    !room.time
-      ? 'a column of time'
-      : !room.groups.length
-        ? 'a column of categories'
-        : crossingOf(room)
-          ? null
-          : 'one that passes another for good',
+  needs: ['time', 'groups'],
+  lacks: room => (crossingOf(room) ? null : 'one that passes another for good'),
   suits: room => ({ score: 0.88, why: crossingOf(room)!.words }),
   tell(room) {
     const lines = linesOf(room)

@@ -8,7 +8,7 @@ export const wholeToPart: StoryOutline = {
   name: 'whole-to-part',
   label: 'From the whole to one part',
   about: 'Amounts side by side become one whole, and its largest part stands out.',
-  lacks: ({ groups }) => (groups.length ? null : 'a column of categories'),
+  needs: ['groups'],
   suits(room) {
     const { categories, adds, negative } = room.shape(bare(room, { across: room.groups[0]!.name }))
     if (negative) return { score: 0.05, why: 'A part cannot be less than nothing.' }

@@ -5,8 +5,7 @@ export const yearInMonths: StoryOutline = {
   name: 'year-in-months',
   label: 'A year in months',
   about: 'Months as columns, the strongest and the weakest of them lit in turn, then their way as a line.',
-  lacks: ({ time, amount }) =>
-    time?.grain === 'month' || time?.grain === 'quarter' ? (amount ? null : 'a column of amounts') : 'a column of months',
+  needs: ['months', 'amount'],
   suits(room) {
     const { categories } = room.shape(bare(room, { across: room.time!.name }))
     return { score: categories <= 14 ? 0.93 : 0.4, why: `${categories} moments of ${room.amount!.name}.` }
