@@ -10,7 +10,6 @@ import {
   slidesOf,
   textOf,
   type Change,
-  type ChartSpec,
   type Deck,
   type Element,
 } from '../model'
@@ -20,7 +19,7 @@ import { newChart } from '../charts'
 import type { DataTable } from '../data'
 import { addSlide, setFields } from '../edits'
 import { anyDeck, beat, countingContext, cue, freshDeck, narration, seasons, textElement, timingContext } from '../testing'
-import { addState, setUsual } from '../timing'
+import { setUsual } from '../timing'
 import { checkDeck, type Finding } from './index'
 
 const put = (record: Element): Change => putRecord('elements', record)
@@ -94,41 +93,6 @@ describe('what a slide lacks', () => {
     const [ofPicture, ofChart] = found(deck, 'empty').map(finding => finding.message)
     expect(ofPicture).toBe('“Quay at dawn” has no picture. Drop one on it, or take another layout.')
     expect(ofChart).toBe('“Crossings” reads a table that is gone. Drop its file on it again.')
-  })
-
-  it('is said of a chart whose kind misleads about its rows, and of none that does not', () => {
-    const base = freshDeck()
-    const of = (kind: string) => {
-      const chart = { id: 'c', owner: first(base), kind: 'chart', name: 'Crossings', order: 'a2', chart: { ...newChart('long'), kind } }
-      return applyChanges(base, [put({ ...chart, box: { x: 100, y: 300, width: 900, height: 500, angle: 0 } } as Element)])
-    }
-    const quays = Array.from({ length: 20 }, (_, index) => `quay ${index}`)
-    const long: DataTable = {
-      id: 'long',
-      name: 'long',
-      columns: [
-        { name: 'quay', type: 'text', values: quays },
-        { name: 'boats', type: 'number', values: quays.map((_, index) => index + 3) },
-      ],
-    }
-    const said = (kind: string) =>
-      checkDeck(of(kind), { ...timingContext, table: () => long }).flatMap(({ rule, message }) => (rule === 'misleading' ? [message] : []))
-    expect(said('ring')).toEqual(['“Crossings”, drawn as ring: 20 parts: the small ones cannot be told apart.'])
-    expect(said('slope')).toEqual([
-      '“Crossings”, drawn as first against last: It needs a column that parts each amount, such as a route. Choose another kind, or that column.',
-    ])
-    expect(said('lying-bar')).toEqual([])
-    // So are its states, each by what it draws.
-    const bars = of('lying-bar')
-    const spec = (bars.elements.c as { chart: ChartSpec }).chart
-    const told = applyChanges(bars, addState(bars, { element: 'c', spec: { ...spec, kind: 'ring' } }, countingContext('s')))
-    const [finding] = checkDeck(told, { ...timingContext, table: () => long }).filter(({ rule }) => rule === 'misleading')
-    expect([finding!.message, finding!.beat]).toEqual([
-      '“Crossings”, state 2, drawn as ring: 20 parts: the small ones cannot be told apart.',
-      1,
-    ])
-    const better = mended(told, finding!)
-    expect(checkDeck(better, { ...timingContext, table: () => long }).filter(({ rule }) => rule === 'misleading')).toEqual([])
   })
 
   it('is said of a chart whose table leaves open how it is read', () => {

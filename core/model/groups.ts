@@ -1,6 +1,7 @@
 import type { Deck } from './records'
 import type { Id } from '../values'
-import type { Element, State } from './records/element'
+import type { State } from './records/chart'
+import type { Element } from './records/element'
 import type { Beat, Cue, Slide, Sound, Variant } from './records/slide'
 import type { Layout, Master } from './records/theme'
 
