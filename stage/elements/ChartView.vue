@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import { drawingOfElement, drawingOnItsWay, passageBetween, questionOf, specInState, type ChartDrawing } from '#core/charts'
+import { drawingOfElement, drawingOnItsWay, questionOf, specInState, type ChartDrawing } from '#core/charts'
 import type { ChartElement, Deck, Theme } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 import type { ElementFrame } from '#core/timing'
 import { drawChartInto } from '../chart-nodes'
+import { chartShowing } from '../chart-showing'
 import type { StageHost } from '../host'
 import { useRedraw } from '../redraw'
 
@@ -20,66 +21,39 @@ const lack = computed(() => {
   return table ? questionOf(chart, table) : 'The table of this chart is not at hand'
 })
 
-/** What stands in the nodes, what frame that was of, and the way to other rows that is being shown. */
-let shown: ChartDrawing | null = null
+/** The frame that is shown, and the chart in words as it stands: on its way it keeps those of where it came from. */
 let last: ElementFrame | null = null
-/** The chart in words as it stands; on its way it keeps those of where it came from. */
 const told = ref('')
-let toRows: { to: ChartDrawing; request: number } | null = null
-
 /** The drawing of a frame: on its way between two states, or as composed. */
 function drawingOf(frame: ElementFrame | null): ChartDrawing | null {
   const chart = frame?.chart
   return chart ? drawingOnItsWay(props.deck, props.element, chart, props.host.table, props.host.measurer) : drawing.value
 }
-function draw(next: ChartDrawing) {
-  if (!svg.value || !props.element.chart || next === shown) return
-  shown = next
-  if ((last?.chart?.progress ?? 1) >= 1 && told.value !== next.description) told.value = next.description
-  drawChartInto(svg.value, next, specInState(props.deck, props.element.chart, last?.chart?.to ?? null), props.theme)
-}
-function stopMoving() {
-  if (toRows) cancelAnimationFrame(toRows.request)
-  toRows = null
-}
+const showing = chartShowing(
+  next => {
+    if (!svg.value || !props.element.chart) return
+    drawChartInto(svg.value, next, specInState(props.deck, props.element.chart, last?.chart?.to ?? null), props.theme)
+  },
+  () => props.element.box,
+  // Not in pictures of a slide, nor where somebody wants no motion.
+  () => !props.host.stillsOnly && !matchMedia('(prefers-reduced-motion: reduce)').matches,
+)
+const rows = computed(() => (props.element.chart?.table ? props.host.table(props.element.chart.table) : undefined))
 function redraw(frame: ElementFrame | null) {
   last = frame
   const next = drawingOf(frame)
-  if (!next || next === toRows?.to) return
-  stopMoving()
-  draw(next)
+  if (!next || !svg.value) return
+  const rests = (frame?.chart?.progress ?? 1) >= 1
+  const { width, height } = props.element.box
+  showing.show({ drawing: next, rows: rows.value, look: [svg.value, props.element.chart, props.theme, width, height], rests })
+  if (rests) told.value = next.description
 }
-/** Whether new rows are moved to: not in pictures of a slide, nor where somebody wants no motion. */
-const moves = () => !props.host.stillsOnly && !matchMedia('(prefers-reduced-motion: reduce)').matches
-/** Lets the marks go from the rows that are drawn to those that came. */
-function moveTo(to: ChartDrawing) {
-  stopMoving()
-  if (!shown || !moves()) return draw(to)
-  const passage = passageBetween(shown, to, props.element.box.width, props.element.box.height)
-  const begun = performance.now()
-  const step = () => {
-    const share = (performance.now() - begun) / 1000 / passage.seconds
-    draw(passage.at(share))
-    if (share >= 1) toRows = null
-    else toRows = { to, request: requestAnimationFrame(step) }
-  }
-  toRows = { to, request: 0 }
-  step()
-}
-const rows = computed(() => (props.element.chart?.table ? props.host.table(props.element.chart.table) : undefined))
 watch(
-  () => [drawing.value, rows.value, props.element.chart, props.theme] as const,
-  ([, table, chart, theme], [before, tableBefore, chartBefore, themeBefore]) => {
-    const isRested = (last?.chart?.progress ?? 1) >= 1
-    const next = drawingOf(last)
-    if (next && before && table !== tableBefore && chart === chartBefore && theme === themeBefore && isRested) return moveTo(next)
-    stopMoving()
-    shown = null
-    redraw(null)
-  },
+  () => [drawing.value, props.element.chart, props.theme, svg.value],
+  () => redraw(last),
   { flush: 'post' },
 )
-onBeforeUnmount(stopMoving)
+onBeforeUnmount(showing.stop)
 useRedraw(() => props.element.id, redraw)
 </script>
 

@@ -48,23 +48,16 @@ async function bundleOf(item: Item): Promise<PlayerBundle> {
   const key = keyOf(item)
   const known = bundles.get(key)
   if (known?.drawn === item.tables) return known.bundle
-  const query = { deck: item.deck, number: item.version }
-  if (known) {
-    // Only rows have changed: what draws them moves to the new ones.
-    const tables = await $fetch<DataTable[]>('/api/screen/tables', { query, headers: headers.value })
-    const bundle = { ...known.bundle, tables }
-    bundles.set(key, { bundle, drawn: item.tables })
-    return bundle
-  }
   const version = await $fetch<{
     snapshot: Deck
     tables: DataTable[]
     lengths: Record<string, number>
     ink: InkBook
     peaks: Record<string, string>
-  }>('/api/screen/version', { query, headers: headers.value })
-  const media: Record<string, string> = {}
+  }>('/api/screen/version', { query: { deck: item.deck, number: item.version }, headers: headers.value })
+  const media: Record<string, string> = { ...known?.bundle.media }
   for (const hash of mediaOf(version.snapshot)) {
+    if (media[hash]) continue
     try {
       media[hash] = URL.createObjectURL(await $fetch<Blob>(`/api/media/${hash}`, { headers: headers.value, responseType: 'blob' }))
     } catch (error) {
@@ -72,7 +65,17 @@ async function bundleOf(item: Item): Promise<PlayerBundle> {
       if ((error as { statusCode?: number }).statusCode !== 404) throw error
     }
   }
-  const bundle = { deck: version.snapshot, tables: version.tables, media, lengths: version.lengths, ink: version.ink, peaks: version.peaks }
+  // Where only rows have changed, all else stays the very same: what draws them moves to the new ones, and nothing else stirs.
+  const same = ({ id, version: number }: DataTable) => known?.bundle.tables.find(one => one.id === id && one.version === number)
+  const tables = version.tables.map(table => same(table) ?? table)
+  const bundle: PlayerBundle = {
+    deck: known?.bundle.deck ?? version.snapshot,
+    tables,
+    media,
+    lengths: version.lengths,
+    ink: version.ink,
+    peaks: version.peaks,
+  }
   bundles.set(key, { bundle, drawn: item.tables })
   return bundle
 }
