@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { changeWords, partsOf } from './data-room'
+import { route } from '../testing/nuxt'
+import { inPage } from '../testing/open-deck'
+import { answers } from '../testing/setup'
+import { changeWords, partsOf, useDataRoom } from './data-room'
 
 describe('what a version changes', () => {
   it('is told by its rows, its sums and its new columns', () => {
@@ -25,5 +28,67 @@ describe('a sentence of how something was read', () => {
     ])
     expect(partsOf('Nothing of it')).toEqual([{ text: 'Nothing of it', changeable: false }])
     expect(partsOf('')).toEqual([])
+  })
+})
+
+describe('the room of tables', () => {
+  const entry = (id: string, versions: number, more: object = {}) => ({
+    id,
+    name: id,
+    fileName: `${id}.csv`,
+    versions,
+    held: 0,
+    open: 0,
+    ...more,
+  })
+  /** A server with tables, which counts how often each is asked for. */
+  function served(first: ReturnType<typeof entry>[]) {
+    let list = first
+    const asked: string[] = []
+    answers.set('/api/data', () => list)
+    answers.set('/api/tables/watched', () => ({
+      folder: '/srv/tables',
+      faults: list.length > 1 ? [{ file: 'notes.csv', fault: 'It holds nothing.' }] : [],
+    }))
+    for (const id of ['riders', 'fares'])
+      answers.set(`/api/data/${id}`, () => {
+        asked.push(id)
+        return { id, name: id, versions: list.find(one => one.id === id)!.versions }
+      })
+    return { asked, now: (next: typeof list) => void (list = next) }
+  }
+
+  it('hears of tables that come and of files that are none, and brings what is looked at anew only where it has changed', async () => {
+    route.query = { table: 'riders' }
+    const server = served([entry('riders', 1)])
+    const room = inPage(() => useDataRoom())
+    await room.load()
+    await room.look()
+    expect(room.folder.value).toEqual({ folder: '/srv/tables', faults: [] })
+    await room.follow()
+    expect(server.asked).toEqual(['riders'])
+    server.now([entry('riders', 1), entry('fares', 1)])
+    await room.follow()
+    expect([room.list.value.map(({ id }) => id), room.folder.value!.faults.length, server.asked]).toEqual([
+      ['riders', 'fares'],
+      1,
+      ['riders'],
+    ])
+    server.now([entry('riders', 2), entry('fares', 1)])
+    await room.follow()
+    expect([server.asked, room.detail.value!.versions]).toEqual([['riders', 'riders'], 2])
+  })
+
+  it('says that the server could not be asked, and keeps what it has', async () => {
+    route.query = { table: 'riders' }
+    served([entry('riders', 1)])
+    const room = inPage(() => useDataRoom())
+    await room.load()
+    await room.look()
+    answers.set('/api/data', () => {
+      throw Object.assign(new Error('The server is busy.'), { name: 'FetchError', status: 503, data: { message: 'The server is busy.' } })
+    })
+    await room.follow()
+    expect([room.list.value.length, room.detail.value!.id, room.lacking.value]).toEqual([1, 'riders', 'The server is busy.'])
   })
 })

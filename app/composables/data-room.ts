@@ -19,6 +19,11 @@ export interface SourceVersion {
   held: string | null
   createdAt: string
 }
+/** The folder whose files are tables (its path for editors only), and what is wrong with files in it. */
+export interface WatchedFolder {
+  folder: string | null
+  faults: { file: string; fault: string }[]
+}
 /** A table with one of its versions as it was read; the cells come some rows at a time. */
 export interface SourceDetail {
   id: string
@@ -39,6 +44,7 @@ export function useDataRoom() {
   const router = useRouter()
   const tables = useTables()
   const list = ref<SourceEntry[]>([])
+  const folder = shallowRef<WatchedFolder | null>(null)
   const detail = shallowRef<SourceDetail | null>(null)
   const busy = ref('')
   /** Cells by page of rows, each page by column. */
@@ -66,7 +72,8 @@ export function useDataRoom() {
   }
 
   async function load() {
-    list.value = (await ask(() => $fetch<SourceEntry[]>('/api/data'))) ?? list.value
+    const found = await ask(() => Promise.all([$fetch<SourceEntry[]>('/api/data'), $fetch<WatchedFolder>('/api/tables/watched')]))
+    if (found) [list.value, folder.value] = found
   }
   /** Looks whether tables have come, or have got another version; what is looked at is brought anew where it has. */
   async function follow() {
@@ -181,6 +188,7 @@ export function useDataRoom() {
 
   return {
     follow,
+    folder,
     list,
     detail,
     id,

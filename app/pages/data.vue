@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
-import type { SourceEntry } from '~/composables/data-room'
 
 /** The team's tables: where each comes from, how it is read with every guess in words, and its versions. */
 useHead({ title: 'Data · Hailbank' })
 const { canEdit } = useUserSession()
 const {
   follow,
+  folder,
   list,
   detail,
   id,
@@ -44,9 +44,6 @@ const shownNotes = computed(() => (all.value ? notes.value : notes.value.slice(0
 watch(id, () => {
   all.value = naming.value = removing.value = false
 })
-const waitsOf = ({ open, held, fault }: SourceEntry) =>
-  fault ? 'file lacking' : open ? (open === 1 ? 'a question' : `${open} questions`) : `${held} held`
-const came = (at: string) => new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long' })
 const { over, on } = useFileDrop(
   files => void take(files),
   () => canEdit.value,
@@ -114,25 +111,7 @@ const menu = computed(() => [[saveAs('csv', 'Save as CSV'), saveAs('xlsx', 'Save
       <UButton v-if="canEdit" color="primary" variant="solid" @click="picker?.open()">Upload a table</UButton>
     </SiteBar>
     <main class="data" v-on="on">
-      <aside class="rail" aria-label="Tables">
-        <h1>Tables</h1>
-        <ul>
-          <li v-for="entry in list" :key="entry.id">
-            <UButton
-              variant="bare"
-              class="entry"
-              :class="{ here: entry.id === id }"
-              :aria-current="entry.id === id || undefined"
-              @click="open(entry.id)"
-            >
-              <b :title="entry.name">{{ entry.name }}</b>
-              <span v-if="entry.open || entry.held || entry.fault" class="waits">{{ waitsOf(entry) }}</span>
-              <span class="quiet where">{{ came(entry.cameAt) }}{{ entry.versions > 1 ? `, ${entry.versions} versions` : '' }}</span>
-            </UButton>
-          </li>
-        </ul>
-        <p v-if="!list.length && !lacking" class="quiet">None yet.</p>
-      </aside>
+      <DataRail :list="list" :chosen="id" :folder="folder" :lacking="!!lacking" @open="open" />
       <section v-if="detail" class="table" :aria-label="detail.name">
         <header>
           <RenameField v-if="naming" :model-value="detail.name" aria-label="Name of the table" @rename="rename" @done="naming = false" />
@@ -241,60 +220,10 @@ const menu = computed(() => [[saveAs('csv', 'Save as CSV'), saveAs('xlsx', 'Save
   grid-template-columns: 208px minmax(0, 1fr);
   position: relative;
 }
-.rail {
-  background: var(--panel);
-  border-right: 1px solid var(--line);
-  padding: 14px 10px;
-  overflow-y: auto;
-  min-height: 0;
-}
-h1 {
-  font-size: 17px;
-  margin: 0 6px 10px;
-}
 ul {
   list-style: none;
   margin: 0;
   padding: 0;
-}
-.entry {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 1px 8px;
-  width: 100%;
-  padding: 7px 9px;
-  border: 0;
-  border-left: 3px solid transparent;
-  border-radius: 8px;
-  background: none;
-  color: inherit;
-  font: inherit;
-  font-size: 14px;
-  text-align: left;
-  cursor: pointer;
-}
-.entry b {
-  font-weight: 600;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.entry:hover,
-.entry.here {
-  background: var(--act-wash);
-}
-.entry.here {
-  border-left-color: var(--act);
-}
-.waits {
-  color: var(--wrong);
-  font-size: 12.5px;
-  font-weight: 600;
-  white-space: nowrap;
-}
-.where {
-  grid-column: 1 / -1;
-  font-size: 12.5px;
 }
 .table {
   display: flex;

@@ -27,22 +27,24 @@ export interface NewVersion {
   held: string | null
 }
 
+/** A table in the list of all. */
+export interface SourceEntry {
+  id: string
+  name: string
+  fileName: string
+  versions: number
+  held: number
+  open: number
+  cameAt: Date
+  /** The file of the watched folder that it follows, and whether that could not be read. */
+  file: string | null
+  fault: boolean
+}
+
 /** All of them by name, with what waits for an answer. */
-export const listSources = () =>
-  database()<
-    {
-      id: string
-      name: string
-      fileName: string
-      versions: number
-      held: number
-      open: number
-      cameAt: Date
-      file: string | null
-      fault: boolean
-    }[]
-  >`
-    select s.id, s.name, s.file, s.file_fault is not null as fault, newest.file_name as "fileName", newest.created_at as "cameAt", counted.versions, counted.held,
+export const listSources = () => database()<SourceEntry[]>`
+    select s.id, s.name, s.file, s.file_fault is not null as fault, counted.versions, counted.held,
+      newest.file_name as "fileName", newest.created_at as "cameAt",
       (select count(*)::int from jsonb_array_elements(aired.reading -> 'columns') one where one ? 'open') as open
     from data_sources s
     join lateral (select file_name, created_at from data_versions where source = s.id order by number desc limit 1) newest on true
@@ -58,13 +60,23 @@ export async function sourceById(id: string, sql: Sql = database()): Promise<Sou
 }
 
 /** All tables that follow a file of the watched folder, with the stamp at which it was last read. */
-export const linkedSources = () =>
-  database()<(SourceRow & { file: string; stamp: string | null })[]>`
-    select id, name, choices, on_air as "onAir", file, file_fault as "fileFault", file_stamp as stamp from data_sources where file is not null`
+export const linkedSources = () => database()<(SourceRow & { file: string; stamp: string | null })[]>`
+  select id, name, choices, on_air as "onAir", file, file_fault as "fileFault", file_stamp as stamp
+  from data_sources where file is not null`
 
 /** Notes which file a table follows, the stamp at which it was read, and what was wrong with it then. */
 export const noteFile = (id: string, { file, stamp, fault }: { file: string | null; stamp: string | null; fault: string | null }) =>
   database()`update data_sources set file = ${file}, file_stamp = ${stamp}, file_fault = ${fault} where id = ${id}`
+
+/** What is wrong with files of the watched folder that are no tables, at the stamp at which they were looked at. */
+export const watchedFaults = () => database()<{ file: string; stamp: string; fault: string }[]>`
+  select file, stamp, fault from watched_faults order by lower(file), file`
+
+export const noteFault = ({ file, stamp, fault }: { file: string; stamp: string; fault: string }, sql: Sql = database()) =>
+  sql`insert into watched_faults (file, stamp, fault) values (${file}, ${stamp}, ${fault})
+    on conflict (file) do update set stamp = excluded.stamp, fault = excluded.fault`
+
+export const forgetFaults = (files: readonly string[]) => database()`delete from watched_faults where file = any(${[...files]})`
 
 /** The versions of a table, the oldest first. */
 export const versionsOf = (source: string, sql: Sql = database()) =>
@@ -112,4 +124,11 @@ export const changeSource = (
   sql`update data_sources set changed_at = now(),
     name = ${name ?? sql`name`}, choices = ${choices ? jsonOf(choices) : sql`choices`}, on_air = ${onAir ?? sql`on_air`} where id = ${id}`
 
-export const dropSource = (id: string) => database()`delete from data_sources where id = ${id}`
+/** Removes a table. One that follows a file does not come back by itself: only once that is saved anew. */
+export const dropSource = (id: string) =>
+  database().begin(async sql => {
+    const [gone] = await sql<{ file: string | null; stamp: string | null }[]>`
+      delete from data_sources where id = ${id} returning file, file_stamp as stamp`
+    if (gone?.file && gone.stamp)
+      await noteFault({ file: gone.file, stamp: gone.stamp, fault: 'Its table was removed here. Saved anew, it comes back.' }, sql)
+  })

@@ -1,8 +1,8 @@
-import { watchFolder } from '../tables/watched'
+import { watchedFolder, watchFolder } from '../tables/watched'
 
 /** Tables follow the files of a folder, where one is set. */
 export default defineNitroPlugin(nitro => {
-  const folder = process.env.HAILBANK_TABLES
+  const folder = watchedFolder()
   if (!folder) return
   const stop = watchFolder(folder)
   nitro.hooks.hook('close', stop)

@@ -1,11 +1,11 @@
-import { mkdtemp, rm, symlink, utimes, writeFile } from 'node:fs/promises'
+import { mkdtemp, rm, symlink, truncate, utimes, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { afterAll, afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { endThreads } from '../apart'
-import { dropSource, linkedSources, listSources, versionsOf } from '../database/sources'
+import { dropSource, forgetFaults, linkedSources, listSources, versionsOf, watchedFaults } from '../database/sources'
 import { tableById } from '../database/tables'
-import { lookThrough, nothingSeen, watchFolder, type Seen } from './watched'
+import { lookThrough, watchFolder, type Seen } from './watched'
 
 afterAll(endThreads)
 let folder = ''
@@ -13,10 +13,11 @@ let seen: Seen
 let clock = 1_900_000_000
 beforeEach(async () => {
   folder = await mkdtemp(path.join(tmpdir(), 'watched-'))
-  seen = nothingSeen()
+  seen = new Map()
 })
 afterEach(async () => {
   for (const { id } of await linkedSources()) await dropSource(id)
+  await forgetFaults((await watchedFaults()).map(({ file }) => file))
   await rm(folder, { recursive: true })
 })
 /** Saves a file, each time a second later than the last. */
@@ -82,20 +83,42 @@ describe('a watched folder', () => {
     expect(await valuesOf(id)).toEqual([12])
     await rm(path.join(folder, 'riders.csv'))
     await look()
-    expect((await follows('riders.csv'))!.fileFault).toBe('riders.csv is not in the folder any more.')
+    expect((await follows('riders.csv'))!.fileFault).toBe('It is not in the folder any more.')
     await save('riders.csv', 'stop;riders\nQuill;20')
     await look()
     expect([(await follows('riders.csv'))!.fileFault, await valuesOf(id)]).toEqual([null, [20]])
   })
 
-  it('is asked about a file that is no table once, until that changes', async () => {
+  it('says of a file that is no table why, until it is one, and takes all others', async () => {
     await save('empty.csv', '')
+    await save('huge.csv', 'a;b')
+    await truncate(path.join(folder, 'huge.csv'), 101 * 1024 * 1024)
+    await save(`${'a very long name '.repeat(13)}.csv`, 'stop;riders\nQuill;12')
+    await look()
+    const faults = Object.fromEntries((await watchedFaults()).map(({ file, fault }) => [file, fault]))
+    expect(faults['empty.csv']).toMatch(/holds nothing/)
+    expect(faults['huge.csv']).toBe('It has 101 MB; at most 100 can be read.')
+    expect((await linkedSources()).map(({ file }) => file)).toEqual([`${'a very long name '.repeat(13)}.csv`])
+    await save('empty.csv', 'a;b\nx;1')
+    await rm(path.join(folder, 'huge.csv'))
+    await look()
+    expect(await watchedFaults()).toEqual([])
+    expect(await follows('empty.csv')).toBeDefined()
+  })
+
+  it('does not bring back a table that was removed, but once its file is saved anew', async () => {
     await save('riders.csv', 'stop;riders\nQuill;12')
     await look()
-    expect((await linkedSources()).map(({ file }) => file)).toEqual(['riders.csv'])
-    await save('empty.csv', 'a;b\nx;1')
+    await dropSource((await follows('riders.csv'))!.id)
     await look()
-    expect((await linkedSources()).map(({ file }) => file).sort()).toEqual(['empty.csv', 'riders.csv'])
+    await look()
+    expect([await follows('riders.csv'), (await watchedFaults())[0]?.fault]).toEqual([
+      undefined,
+      'Its table was removed here. Saved anew, it comes back.',
+    ])
+    await save('riders.csv', 'stop;riders\nQuill;15')
+    await look()
+    expect([await valuesOf((await follows('riders.csv'))!.id), await watchedFaults()]).toEqual([[15], []])
   })
 
   it('is followed until it is told to stop, and is made where there is none', async () => {

@@ -1,108 +1,124 @@
-import { createHash } from 'node:crypto'
-import { lstat, mkdir, readdir, readFile } from 'node:fs/promises'
+import { constants } from 'node:fs'
+import { lstat, mkdir, open, readdir } from 'node:fs/promises'
 import path from 'node:path'
 import { isTableFileName } from '../../core/data'
-import { bytesOf, linkedSources, noteFile, versionsOf } from '../database/sources'
 import { database } from '../database/connection'
-import { log, logError } from '../log'
+import { bytesOf, forgetFaults, linkedSources, noteFault, noteFile, versionsOf, watchedFaults } from '../database/sources'
+import { logError } from '../log'
 import { addVersion, dataByteLimit, makeSource } from './sources'
 
-/** More files than this are not followed: the first of them by name are. */
-export const mostFiles = 500
+/** The folder whose files are tables; null where none is watched. */
+export const watchedFolder = () => process.env.HAILBANK_TABLES || null
 
 interface Found {
   file: string
+  /** Its size and time: another one is another file. */
   stamp: string
-  size: number
 }
 
-/** The tables in a folder, with what tells whether one has changed. Links and folders in it are left alone. */
+/** What the system says of a file that may not be read, or is gone; null of any other error. */
+function lackOf(error: unknown): string | null {
+  const { code } = error as NodeJS.ErrnoException
+  if (code === 'EACCES' || code === 'EPERM') return 'The server may not read it.'
+  return code === 'ENOENT' || code === 'ELOOP' ? 'It is not there any more.' : null
+}
+
+/** The tables in a folder. Links and folders in it are left alone. */
 async function filesIn(folder: string): Promise<Found[]> {
-  const names = (await readdir(folder)).filter(isTableFileName).sort()
-  const found = await Promise.all(
-    names.slice(0, mostFiles).map(async file => {
+  const found: Found[] = []
+  for (const file of (await readdir(folder)).filter(isTableFileName).sort()) {
+    try {
+      const stat = await lstat(path.join(folder, file))
+      if (stat.isFile()) found.push({ file, stamp: `${stat.size} ${Math.round(stat.mtimeMs)}` })
+    } catch (error) {
       // A file may go while one looks.
-      const stat = await lstat(path.join(folder, file)).catch((error: NodeJS.ErrnoException) => {
-        if (error.code === 'ENOENT') return null
-        throw error
-      })
-      return stat?.isFile() ? [{ file, stamp: `${stat.size} ${Math.round(stat.mtimeMs)}`, size: stat.size }] : []
-    }),
-  )
-  return found.flat()
+      if (!lackOf(error)) throw error
+    }
+  }
+  return found
 }
 
-/** The sentence of a file that cannot be read, where that is the file's own fault; all else is thrown on. */
-function faultOf(error: unknown): string {
+/** The bytes of a file that is no link, or why it has too many. */
+async function bytesIn(place: string): Promise<Uint8Array | string> {
+  const file = await open(place, constants.O_RDONLY | constants.O_NOFOLLOW)
+  try {
+    const { size } = await file.stat()
+    if (size > dataByteLimit) return `It has ${Math.round(size / 1024 / 1024)} MB; at most ${dataByteLimit / 1024 / 1024} can be read.`
+    return new Uint8Array(await file.readFile())
+  } finally {
+    await file.close()
+  }
+}
+
+/** The sentence of what a file itself is to blame for; null where it is not. */
+function faultOf(error: unknown): string | null {
   const {
     statusCode,
     status = statusCode,
     message,
     data,
-  } = error as { statusCode?: number; status?: number; message: string; data?: { message?: string } }
-  if (status !== undefined && status >= 400 && status < 500) return data?.message ?? message
-  throw error
+  } = error as {
+    statusCode?: number
+    status?: number
+    message: string
+    data?: { message?: string }
+  }
+  return status !== undefined && status >= 400 && status < 500 ? (data?.message ?? message) : lackOf(error)
 }
-
-const sameBytes = (a: Uint8Array, b: Uint8Array) =>
-  a.byteLength === b.byteLength && createHash('sha256').update(a).digest('hex') === createHash('sha256').update(b).digest('hex')
 
 type Linked = Awaited<ReturnType<typeof linkedSources>>[number]
 
-/** Takes a file as it is now: as the next version of the table that follows it, or as a new table. */
-async function takeFile(folder: string, { file, stamp, size }: Found, linked: Linked | undefined): Promise<void> {
-  if (size > dataByteLimit) {
-    const fault = `${file} has ${Math.round(size / 1024 / 1024)} MB; at most ${dataByteLimit / 1024 / 1024} can be read.`
-    if (linked) await noteFile(linked.id, { file, stamp, fault })
-    else log.warn({ file }, fault)
-    return
+/** Takes a file as it is now: as the next version of the table that follows it, or as a new table. Answers with why it cannot be taken. */
+async function takeFile(folder: string, { file, stamp }: Found, linked: Linked | undefined): Promise<string | null> {
+  try {
+    const bytes = await bytesIn(path.join(folder, file))
+    if (typeof bytes === 'string') return bytes
+    if (!linked) await noteFile((await makeSource(bytes, file, null)).id, { file, stamp, fault: null })
+    else {
+      const last = (await versionsOf(linked.id)).at(-1)
+      const before = last && (await bytesOf(linked.id, last.number))
+      if (!before || Buffer.compare(before, bytes)) await addVersion(linked, bytes, file, null)
+      await noteFile(linked.id, { file, stamp, fault: null })
+    }
+    return null
+  } catch (error) {
+    const fault = faultOf(error)
+    if (fault === null) throw error
+    return fault
   }
-  const bytes = new Uint8Array(await readFile(path.join(folder, file)))
-  if (!linked) {
-    const { id } = await makeSource(bytes, file, null)
-    await noteFile(id, { file, stamp, fault: null })
-    return
-  }
-  const last = (await versionsOf(linked.id)).at(-1)
-  const before = last && (await bytesOf(linked.id, last.number))
-  if (!before || !sameBytes(before, bytes)) await addVersion(linked, bytes, file, null)
-  await noteFile(linked.id, { file, stamp, fault: null })
 }
 
-/** What was seen of each file when one last looked, and files that are no tables, at the stamp at which they were none. */
-export interface Seen {
-  stamps: Map<string, string>
-  refused: Map<string, string>
-}
-export const nothingSeen = (): Seen => ({ stamps: new Map(), refused: new Map() })
+/** What was seen of each file when one last looked. */
+export type Seen = Map<string, string>
 
 /**
  * Looks through a folder once: what has changed, and has not changed further since one last looked, is taken. A file that cannot be read
- * leaves its table as it is, with the reason; so does one that is gone.
+ * leaves its table as it is, with the reason; so does one that is gone. What goes wrong with one of them keeps no other from being taken.
  */
 export async function lookThrough(folder: string, seen: Seen): Promise<void> {
   const found = await filesIn(folder)
   const linked = new Map((await linkedSources()).map(source => [source.file, source]))
+  const refused = new Map((await watchedFaults()).map(({ file, stamp }) => [file, stamp]))
   for (const one of found) {
     const source = linked.get(one.file)
     // One that is still being written is taken once it is whole.
-    const isSettled = seen.stamps.get(one.file) === one.stamp
-    seen.stamps.set(one.file, one.stamp)
-    if (!isSettled || source?.stamp === one.stamp || seen.refused.get(one.file) === one.stamp) continue
+    const isSettled = seen.get(one.file) === one.stamp
+    seen.set(one.file, one.stamp)
+    if (!isSettled || (source ? source.stamp : refused.get(one.file)) === one.stamp) continue
     try {
-      await takeFile(folder, one, source)
+      const fault = await takeFile(folder, one, source)
+      if (fault === null) await forgetFaults([one.file])
+      else if (source) await noteFile(source.id, { ...one, fault })
+      else await noteFault({ ...one, fault })
     } catch (error) {
-      const fault = faultOf(error)
-      if (source) await noteFile(source.id, { file: one.file, stamp: one.stamp, fault })
-      else {
-        seen.refused.set(one.file, one.stamp)
-        log.warn({ file: one.file }, `A file of the watched folder is no table: ${fault}`)
-      }
+      // Nothing that the file is to blame for: it is tried again.
+      logError(error, 'a file of the watched folder could not be taken', { file: one.file })
     }
   }
   const names = new Set(found.map(({ file }) => file))
   for (const { id, file, stamp } of linked.values())
-    if (!names.has(file) && stamp !== null) await noteFile(id, { file, stamp: null, fault: `${file} is not in the folder any more.` })
+    if (!names.has(file) && stamp !== null) await noteFile(id, { file, stamp: null, fault: 'It is not in the folder any more.' })
+  await forgetFaults([...refused.keys()].filter(file => !names.has(file)))
 }
 
 /** How often one looks, ms. */
@@ -110,35 +126,41 @@ const every = 2000
 /** Of several servers one looks at a time. */
 const lockKey = 4_016_016
 
+/** Looks once, unless another server does. */
+async function lookOnce(folder: string, seen: Seen) {
+  const sql = await database().reserve()
+  try {
+    const [row] = await sql<{ mine: boolean }[]>`select pg_try_advisory_lock(${lockKey}) as mine`
+    if (!row!.mine) return
+    try {
+      await mkdir(folder, { recursive: true })
+      await lookThrough(folder, seen)
+    } catch (error) {
+      const fault = lackOf(error)
+      if (!fault) throw error
+      await noteFault({ file: '', stamp: '', fault: 'The server may not read the folder.' })
+    } finally {
+      await sql`select pg_advisory_unlock(${lockKey})`
+    }
+  } finally {
+    sql.release()
+  }
+}
+
 /** Follows a folder until it is told to stop; what goes wrong is logged once, and one goes on looking. */
 export function watchFolder(folder: string): () => Promise<void> {
-  const seen = nothingSeen()
+  const seen: Seen = new Map()
   let over = false
   let last = ''
   let waits: ReturnType<typeof setTimeout> | undefined
   let wake = () => {}
-  const look = async () => {
-    await mkdir(folder, { recursive: true })
-    const sql = await database().reserve()
-    try {
-      const [row] = await sql<{ mine: boolean }[]>`select pg_try_advisory_lock(${lockKey}) as mine`
-      if (!row!.mine) return
-      try {
-        await lookThrough(folder, seen)
-      } finally {
-        await sql`select pg_advisory_unlock(${lockKey})`
-      }
-    } finally {
-      sql.release()
-    }
-  }
   const run = async () => {
     while (!over) {
       try {
-        await look()
+        await lookOnce(folder, seen)
         last = ''
       } catch (error) {
-        // Whatever it was (a folder that may not be read, a database that is away), it is tried again; said once.
+        // Whatever it was, as a database that is away, it is tried again; said once.
         const words = (error as Error).message
         if (words !== last) logError(error, 'the watched folder could not be looked through', { folder })
         last = words

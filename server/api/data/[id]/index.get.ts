@@ -4,6 +4,7 @@ import { readAs, refuse, requireViewer } from '../../../access'
 import { versionOf, versionsOf } from '../../../database/sources'
 import { tableById } from '../../../database/tables'
 import { sourceAsked } from '../../../tables/sources'
+import { watchedFolder } from '../../../tables/watched'
 
 const query = z.object({ version: z.coerce.number().int().min(1).optional() })
 
@@ -19,6 +20,9 @@ export default defineEventHandler(async event => {
   const before = aired && (await tableById(aired.tableId))
   return {
     ...source,
+    // A folder that is watched no more is followed by none.
+    file: watchedFolder() ? source.file : null,
+    fileFault: watchedFolder() ? source.fileFault : null,
     versions: versions.map(({ tableId: _, ...one }) => one),
     shown: {
       number,
