@@ -1,17 +1,7 @@
 <script setup lang="ts">
-import { deckTheme, infoOf, type ChartElement, type ChartSpec, type Finding } from '#core/model'
-import {
-  chartKindNamed,
-  chartKinds,
-  chosenColumns,
-  columnsFor,
-  drawingOfElement,
-  newChart,
-  timesOf,
-  tonesOf,
-  type ChartColumn,
-} from '#core/charts'
-import { columnNamed, gatheredFor, isTime, rowCount, type DataTable } from '#core/data'
+import { deckTheme, type ChartElement, type ChartSpec } from '#core/model'
+import { chartKindNamed, chartKinds, chosenColumns, columnsFor, drawingOfElement, newChart, tonesOf, type ChartColumn } from '#core/charts'
+import { gatheredFor, rowCount, type DataTable } from '#core/data'
 import { setFields } from '#core/edits'
 import { themeSeen, type ShownElement } from '#core/resolved'
 
@@ -41,39 +31,6 @@ const entries = computed(() => {
   return made.series.length > 1 ? made.series : made.categories
 })
 
-/** Columns that the chart can run through: those of time first, and others that are no amounts. */
-const throughs = computed(() => {
-  if (!table.value || !columns.value) return []
-  const used = new Set([columns.value.across, columns.value.series])
-  const free = table.value.columns.filter(
-    column => (column.type !== 'number' || isTime(column)) && (column === through.value || !used.has(column)),
-  )
-  return [...free].sort((a, b) => Number(isTime(b)) - Number(isTime(a)))
-})
-const through = computed(() => columnNamed(table.value!, spec.value.moment?.column ?? null))
-const moments = computed(() =>
-  table.value && spec.value.moment ? timesOf(spec.value, table.value, spec.value.moment.column, infoOf(store.current).language) : [],
-)
-const momentValue = computed(() => (spec.value.moment?.at === 'named' ? `key ${spec.value.moment.key}` : (spec.value.moment?.at ?? 'last')))
-const runAlong = (column: string | null) => set({ moment: column === null ? undefined : { column, at: 'last' } })
-function showMoment(value: string) {
-  const { column, told } = spec.value.moment!
-  const kept = told === undefined ? { column } : { column, told }
-  set({ moment: value.startsWith('key ') ? { ...kept, at: 'named', key: value.slice(4) } : { ...kept, at: value as 'first' | 'last' } })
-}
-/** What can be drawn alone: every category, whatever is drawn now. */
-const categories = computed(() => {
-  if (!table.value || !columns.value) return []
-  const { only: _only, largest: _largest, moment: _moment, ...whole } = spec.value
-  const made = gatheredFor({ ...whole, across: columns.value.across.name }, table.value)
-  return spec.value.moment || made.series.length < 2 || !made.seriesName ? made.categories : made.series
-})
-const finds: readonly Finding[] = ['most', 'next', 'least', 'rise', 'fall']
-function setOnly(only: NonNullable<ChartSpec['only']>) {
-  set({ only: only.keys.length || only.found.length ? only : undefined })
-}
-const only = computed(() => spec.value.only ?? { keys: [], found: [] })
-
 /** Sets fields; what is undefined is taken away. */
 function set(fields: { [K in keyof ChartSpec]?: ChartSpec[K] | undefined }) {
   const chart = Object.fromEntries(Object.entries({ ...spec.value, ...fields }).filter(([, value]) => value !== undefined)) as ChartSpec
@@ -82,8 +39,6 @@ function set(fields: { [K in keyof ChartSpec]?: ChartSpec[K] | undefined }) {
   else store.edit(label, setFields(store.current, { table: 'elements', id: props.element.id, fields: { chart } }))
 }
 const setFormat = (fields: Partial<ChartSpec['format']>) => set({ format: { ...spec.value.format, ...fields } })
-const toggled = <T extends string>(list: readonly T[], key: T): T[] =>
-  list.includes(key) ? list.filter(other => other !== key) : [...list, key]
 const roles: Readonly<Record<Exclude<ChartColumn, 'height'>, string>> = {
   across: 'Across',
   series: 'For each',
@@ -102,18 +57,7 @@ const besides = computed(() => {
   return columnsFor('along', table.value, columns.value)
 })
 const aggregates = { sum: 'sum of', mean: 'mean of', least: 'least of', most: 'most of', count: 'count of rows' }
-const orders = { data: 'as in the data', rising: 'rising', falling: 'falling', name: 'by name' }
 const scales = { auto: 'by size', none: 'in full', thousands: 'in k', millions: 'in M', percent: 'as %' }
-const rules = {
-  none: 'nothing by itself',
-  most: 'the greatest',
-  next: 'the second',
-  least: 'the least',
-  first: 'the first',
-  last: 'the last',
-  rise: 'what rose most',
-  fall: 'what fell most',
-}
 const labels = {
   all: 'wherever there is room',
   highlighted: 'on what is highlighted',
@@ -178,102 +122,19 @@ const labels = {
           :items="choicesFor(role)"
           :label="roles[role]"
           placeholder="no such column"
-          @update:model-value="next => set({ [role]: next })"
+          @update:model-value="
+            next => set({ [role]: next, ...(next !== null && next === spec.moment?.column ? { moment: undefined } : {}) })
+          "
         />
       </div>
-      <details v-if="besides.length">
-        <summary>Columns beside it: {{ spec.beside?.length || 'none' }}</summary>
-        <div class="keys">
-          <UButton
-            v-for="column in besides"
-            :key="column.name"
-            size="sm"
-            :active="spec.beside?.includes(column.name)"
-            :aria-pressed="spec.beside?.includes(column.name) ?? false"
-            @click="set({ beside: toggled(spec.beside ?? [], column.name) })"
-          >
-            {{ column.name }}
-          </UButton>
-        </div>
-      </details>
-      <div v-if="throughs.length" class="row">
-        <span class="label">Runs through</span>
-        <ChoiceField
-          :model-value="through?.name ?? null"
-          :items="[{ value: null, label: 'nothing' }, ...throughs.map(({ name }) => ({ value: name, label: name }))]"
-          label="Runs through"
-          @update:model-value="runAlong"
-        />
-      </div>
-      <div v-if="spec.moment && moments.length" class="row">
-        <span class="label">Shows</span>
-        <ChoiceField
-          :model-value="momentValue"
-          :items="[
-            { value: 'first', label: `the first, ${moments[0]!.label}` },
-            { value: 'last', label: `the last, ${moments.at(-1)!.label}` },
-            ...moments.map(({ key, label }) => ({ value: `key ${key}`, label })),
-          ]"
-          label="The moment that it shows"
-          @update:model-value="showMoment"
-        />
-      </div>
-      <div v-if="spec.moment" class="row">
-        <span class="label">Moment</span>
-        <UButton
-          size="sm"
-          :active="spec.moment.told !== false"
-          :aria-pressed="spec.moment.told !== false"
-          @click="set({ moment: { ...spec.moment, told: spec.moment.told === false ? undefined : false } })"
-        >
-          {{ spec.moment.told === false ? 'not said' : 'said in the chart' }}
-        </UButton>
-      </div>
-      <details v-if="kind.takes.includes('across')">
-        <summary>Drawn alone: {{ only.keys.length + only.found.length || 'no, all are' }}</summary>
-        <div class="keys">
-          <UButton
-            v-for="find in finds"
-            :key="find"
-            size="sm"
-            :active="only.found.includes(find)"
-            :aria-pressed="only.found.includes(find)"
-            @click="setOnly({ ...only, found: toggled(only.found, find) })"
-          >
-            {{ rules[find] }}
-          </UButton>
-          <UButton
-            v-for="entry in categories"
-            :key="entry.key"
-            size="sm"
-            :active="only.keys.includes(entry.key)"
-            :aria-pressed="only.keys.includes(entry.key)"
-            @click="setOnly({ ...only, keys: toggled(only.keys, entry.key) })"
-          >
-            {{ entry.label }}
-          </UButton>
-        </div>
-      </details>
-      <div class="row">
-        <span class="label">Order</span>
-        <ChoiceField
-          :model-value="spec.order"
-          :items="choicesOf(orders)"
-          label="Order"
-          @update:model-value="next => set({ order: next })"
-        />
-      </div>
-      <div v-if="kind.takes.includes('across')" class="row">
-        <span class="label">Only the largest</span>
-        <NumberField
-          :model-value="spec.largest ?? 0"
-          label="Only the largest, and the rest as one; 0 for all"
-          :min="0"
-          :max="1000"
-          :step="1"
-          @update:model-value="next => set({ largest: next || undefined })"
-        />
-      </div>
+      <ToggleList
+        v-if="besides.length"
+        label="Columns beside it"
+        :items="besides.map(({ name }) => ({ key: name, label: name }))"
+        :chosen="spec.beside ?? []"
+        @choose="beside => set({ beside })"
+      />
+      <ChartRows :spec="spec" :table="table" :takes="kind.takes" @set="set" />
       <div class="row">
         <span class="label">Numbers read</span>
         <ChoiceField
@@ -334,26 +195,12 @@ const labels = {
         <span class="label">Highlighted</span>
         <ChoiceField
           :model-value="spec.rule ?? 'none'"
-          :items="choicesOf(rules)"
+          :items="choicesOf({ none: 'nothing by itself', ...findingWords })"
           label="Highlighted by itself"
           @update:model-value="next => set({ rule: next === 'none' ? undefined : next })"
         />
       </div>
-      <details>
-        <summary>Highlighted beside: {{ spec.highlighted.length || 'none' }}</summary>
-        <div class="keys">
-          <UButton
-            v-for="entry in entries"
-            :key="entry.key"
-            size="sm"
-            :active="spec.highlighted.includes(entry.key)"
-            :aria-pressed="spec.highlighted.includes(entry.key)"
-            @click="set({ highlighted: toggled(spec.highlighted, entry.key) })"
-          >
-            {{ entry.label }}
-          </UButton>
-        </div>
-      </details>
+      <ToggleList label="Highlighted beside" :items="entries" :chosen="spec.highlighted" @choose="highlighted => set({ highlighted })" />
       <div class="row">
         <span class="label">Colour</span>
         <span class="pair">
@@ -428,20 +275,5 @@ p {
 }
 .short {
   width: 62px;
-}
-details {
-  margin-top: 6px;
-  color: var(--second);
-}
-summary {
-  cursor: pointer;
-}
-.keys {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 5px;
-  padding: 8px 0;
-  max-height: 160px;
-  overflow-y: auto;
 }
 </style>
