@@ -50,5 +50,6 @@ export function outlineBetween(from: string, to: string, share: number): string 
     known.set(key, pair)
   }
   const { from: a, to: b } = pair
-  return `M${a.map(([x, y], index) => `${Math.round((x + (b[index]![0] - x) * share) * 100) / 100} ${Math.round((y + (b[index]![1] - y) * share) * 100) / 100}`).join('L')}Z`
+  const between = (one: number, other: number) => Math.round((one + (other - one) * share) * 100) / 100
+  return `M${a.map(([x, y], index) => `${between(x, b[index]![0])} ${between(y, b[index]![1])}`).join('L')}Z`
 }

@@ -48,8 +48,10 @@ export const listSources = () => database()<SourceEntry[]>`
       (select count(*)::int from jsonb_array_elements(aired.reading -> 'columns') one where one ? 'open') as open
     from data_sources s
     join lateral (select file_name, created_at from data_versions where source = s.id order by number desc limit 1) newest on true
-    join lateral (select count(*)::int as versions,
-      (count(*) filter (where held is not null and number > coalesce(s.on_air, 0)))::int as held from data_versions where source = s.id) counted on true
+    join lateral (
+      select count(*)::int as versions, (count(*) filter (where held is not null and number > coalesce(s.on_air, 0)))::int as held
+      from data_versions where source = s.id
+    ) counted on true
     left join data_versions aired on aired.source = s.id and aired.number = s.on_air
     order by lower(s.name), s.id`
 
