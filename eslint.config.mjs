@@ -48,6 +48,11 @@ export default withNuxt(
           selector: 'CallExpression[callee.property.name="catch"] > ArrowFunctionExpression[params.length=0]',
           message: 'Name what is caught: expected(…), or a function that looks at the error.',
         },
+        {
+          selector:
+            'CallExpression[callee.property.name=/^(begin|reserve)$/]:matches([callee.object.name="sql"], [callee.object.callee.name="database"])',
+          message: 'Use transaction(…): it knows what to do when the connection is cut.',
+        },
         { selector: 'TSAsExpression > TSNeverKeyword', message: 'That silences the compiler. Give it the type that it has.' },
       ],
     },

@@ -1,6 +1,6 @@
 import postgres from 'postgres'
-import { describe, expect, it } from 'vitest'
-import { database, isPassing } from './connection'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { database, isPassing, transaction } from './connection'
 
 /** What the database says to a statement. */
 const faultOf = (statement: string) =>
@@ -47,5 +47,86 @@ describe('an error of the database', () => {
       expect(fault, wrong.href).not.toBeNull()
       expect(isPassing(fault), wrong.href).toBe(true)
     }
+  })
+})
+
+describe('a transaction', () => {
+  let cut: postgres.Sql
+  const cutAll = () => cut`select pg_terminate_backend(pid) from pg_stat_activity
+    where datname = current_database() and pid <> pg_backend_pid() and query ~ 'held|begin|rollback|commit|select 1'`
+  const uncaught: unknown[] = []
+  const note = (error: unknown) => void uncaught.push(error)
+  beforeAll(async () => {
+    cut = postgres(process.env.DATABASE_URL!, { max: 1, onnotice: () => {} })
+    await database()`create table held (id int primary key)`
+    process.on('uncaughtException', note)
+  })
+  afterAll(async () => {
+    process.off('uncaughtException', note)
+    await cut.end()
+  })
+  const held = async () => (await database()<{ id: number }[]>`select id from held order by id`).map(({ id }) => id)
+
+  it('counts as a whole, or not at all where its work throws', async () => {
+    expect(await transaction(async sql => (await sql`insert into held values (1), (2) returning id`).length)).toBe(2)
+    const thrown = new Error('no more of it')
+    await expect(
+      transaction(async sql => {
+        await sql`insert into held values (3)`
+        throw thrown
+      }),
+    ).rejects.toBe(thrown)
+    await expect(transaction(sql => sql`insert into held values (1)`)).rejects.toMatchObject({ code: '23505' })
+    expect(await held()).toEqual([1, 2])
+  })
+
+  it('that is cut between two statements runs none after that, whoever has the connection by then', async () => {
+    let later: unknown = null
+    const broken = transaction(async sql => {
+      await sql`delete from held`
+      await cutAll()
+      // Others come, and get a connection in place of the one that is gone.
+      for (let tries = 0; tries < 20; tries++) await database()`select 1`.catch((error: unknown) => expect(isPassing(error)).toBe(true))
+      try {
+        await sql`insert into held values (9)`
+      } catch (error) {
+        later = error
+        throw error
+      }
+    })
+    await expect(broken).rejects.toSatisfy(isPassing)
+    await expect.poll(() => isPassing(later) && later !== null).toBe(true)
+    expect(await held()).toEqual([1, 2])
+  })
+
+  it('that is cut again and again leaves connections that answer', async () => {
+    let over = false
+    const [done, failed] = [[] as unknown[], [] as unknown[]]
+    const on = async (work: () => Promise<unknown>) => {
+      while (!over)
+        await work().then(
+          value => done.push(value),
+          (error: unknown) => failed.push(error),
+        )
+    }
+    const change = () =>
+      transaction(async sql => {
+        await sql`insert into held values (${Math.floor(Math.random() * 1e9)})`
+        await new Promise(resolve => setTimeout(resolve, 5))
+        return await sql`delete from held where id > 2`
+      })
+    const ask = () => database()`select count(*) from held`
+    const works = [...Array.from({ length: 4 }, () => on(change)), ...Array.from({ length: 4 }, () => on(ask))]
+    for (let round = 0; round < 12; round++) {
+      await new Promise(resolve => setTimeout(resolve, 100))
+      await cutAll()
+    }
+    over = true
+    await Promise.all(works)
+    expect(failed.filter(error => !isPassing(error))).toEqual([])
+    expect(failed.filter(error => (error as { code?: string }).code === 'CONNECT_TIMEOUT')).toEqual([])
+    expect(done.length).toBeGreaterThan(failed.length)
+    expect(await held()).toEqual([1, 2])
+    expect(uncaught).toEqual([])
   })
 })

@@ -3,7 +3,7 @@ import { infoOf, cleanText, purposeSchema, slidesOf, type Deck } from '../../cor
 import { tablesOf } from '../../core/formats/deck-file'
 import { coverOf } from '../decks/cover'
 import { UserError } from '../user-error'
-import { database, jsonOf, type Sql } from './connection'
+import { database, jsonOf, transaction, type Sql } from './connection'
 import { numberWords } from '../../core/values'
 
 const purposes = purposeSchema.options
@@ -276,19 +276,17 @@ export const newestUpdates = (ids: readonly string[]) => database()<{ deck: stri
 
 /** Replaces updates by their sum, if none of them was folded by another node meanwhile. */
 export async function foldUpdates(id: string, ids: readonly number[], sum: Uint8Array) {
-  await database()
-    .begin(async sql => {
-      await sql`select pg_advisory_xact_lock(hashtextextended(${id}, 0))`
-      const gone = await sql<{ id: number; person: string | null }[]>`
+  await transaction(async sql => {
+    await sql`select pg_advisory_xact_lock(hashtextextended(${id}, 0))`
+    const gone = await sql<{ id: number; person: string | null }[]>`
         delete from deck_updates where deck = ${id} and id = any(${ids as number[]}) returning id, person`
-      if (gone.length !== ids.length) throw new FoldedElsewhere()
-      const last = gone.filter(row => row.person).sort((a, b) => Number(b.id) - Number(a.id))[0]
-      await sql`insert into deck_updates (id, deck, content, person) overriding system value
+    if (gone.length !== ids.length) throw new FoldedElsewhere()
+    const last = gone.filter(row => row.person).sort((a, b) => Number(b.id) - Number(a.id))[0]
+    await sql`insert into deck_updates (id, deck, content, person) overriding system value
         values (${ids.at(-1)!}, ${id}, ${Buffer.from(sum)}, ${last?.person ?? null})`
-    })
-    .catch((error: unknown) => {
-      if (!(error instanceof FoldedElsewhere)) throw error
-    })
+  }).catch((error: unknown) => {
+    if (!(error instanceof FoldedElsewhere)) throw error
+  })
 }
 
 class FoldedElsewhere extends Error {}

@@ -1,4 +1,4 @@
-import { database, jsonOf } from './connection'
+import { database, jsonOf, transaction } from './connection'
 
 export type JobState = 'waiting' | 'working' | 'done' | 'failed' | 'cancelled'
 
@@ -100,7 +100,7 @@ export async function renewJob(id: string): Promise<boolean> {
 
 /** Takes a job that is over away, and what it made where nothing else has it. */
 export async function dropJob(id: string) {
-  await database().begin(async sql => {
+  await transaction(async sql => {
     const [gone] = await sql<
       { result: string | null }[]
     >`delete from jobs where id = ${id} and state not in ('waiting', 'working') returning result`

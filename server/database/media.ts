@@ -3,7 +3,7 @@ import type { Dominant } from '../../core/color'
 import { voicesOf, type Deck } from '../../core/model'
 import type { Traced } from '../../core/drawing'
 import { UserError } from '../user-error'
-import { database, jsonOf, type Sql } from './connection'
+import { database, jsonOf, transaction, type Sql } from './connection'
 
 export interface MediaRow {
   hash: string
@@ -78,7 +78,7 @@ export async function keepMedia(row: MediaRow, content: Uint8Array, person: stri
     }
   }
   if (outer) await put(outer)
-  else await database().begin(put)
+  else await transaction(put)
 }
 
 /** The bytes from `from` to `to` (inclusive), chunk by chunk. */
@@ -94,7 +94,7 @@ export async function* mediaBytes(hash: string, from: number, to: number): Async
 
 /** Keeps a file that lies on this machine, chunk by chunk, all or nothing; one that was `made` to be taken away stays out of Media. */
 export async function keepMediaFile(row: MediaRow, file: string, person: string | null, made: boolean) {
-  await database().begin(async sql => {
+  await transaction(async sql => {
     if (!(await addRow(sql, row, person, made))) return
     const handle = await open(file)
     try {

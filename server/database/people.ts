@@ -1,4 +1,4 @@
-import { database } from './connection'
+import { database, transaction } from './connection'
 
 export const roles = ['admin', 'editor', 'viewer'] as const
 export type PersonRole = (typeof roles)[number]
@@ -47,7 +47,7 @@ export async function passwordHashOf(id: string) {
 
 /** Gives somebody another password and ends their sessions, but for one. */
 export async function setPassword(id: string, hash: string, exceptSession: string | null) {
-  await database().begin(async sql => {
+  await transaction(async sql => {
     await sql`update people set password_hash = ${hash} where id = ${id}`
     await sql`delete from sessions where person = ${id} and id is distinct from ${exceptSession}`
     await sql`delete from password_links where person = ${id}`
@@ -59,7 +59,7 @@ export async function setPassword(id: string, hash: string, exceptSession: strin
  * nobody such.
  */
 async function keepingAnAdmin(id: string, change: 'remove' | PersonRole): Promise<'done' | 'last admin' | 'gone'> {
-  return await database().begin(async sql => {
+  return await transaction(async sql => {
     // Two such changes at once would each count the other's admin.
     const admins = await sql<{ id: string }[]>`select id from people where role = 'admin' order by id for update`
     if (change !== 'admin' && admins.length === 1 && admins[0]!.id === id) return 'last admin'

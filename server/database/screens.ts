@@ -1,6 +1,6 @@
 import type { DataTable } from '../../core/data'
 import type { Deck } from '../../core/model'
-import { database, jsonOf } from './connection'
+import { database, jsonOf, transaction } from './connection'
 
 export interface ScreenRow {
   id: string
@@ -61,7 +61,7 @@ export const loopItems = (loop: string) => database()<LoopItemRow[]>`
   where loop = ${loop} order by position, loop_items.id`
 
 export async function setLoopItems(loop: string, items: readonly { id: string; deck: string }[]) {
-  await database().begin(async sql => {
+  await transaction(async sql => {
     await sql`delete from loop_items where loop = ${loop}`
     for (const [position, item] of items.entries())
       await sql`insert into loop_items (id, loop, deck, position) values (${item.id}, ${loop}, ${item.deck}, ${position})`

@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto'
-import { database } from './connection'
+import { database, transaction } from './connection'
 import type { Person } from './people'
 
 /** A session ends when it was not used for so many days. */
@@ -59,7 +59,7 @@ export async function standingSessions(ids: readonly string[]): Promise<Set<stri
 /** Makes a link by which somebody sets a password; answers with its token. One that was made before ends. */
 export async function makePasswordLink(person: string, by: string): Promise<string> {
   const token = newToken()
-  await database().begin(async sql => {
+  await transaction(async sql => {
     await sql`delete from password_links where person = ${person} or expires_at < now()`
     await sql`insert into password_links (token_hash, person, made_by, expires_at)
       values (${hashed(token)}, ${person}, ${by}, now() + ${`${linkHours} hours`}::interval)`

@@ -1,5 +1,5 @@
 import type { ReadingChoices, ReadingReport } from '../../core/data'
-import { database, jsonOf, type Sql } from './connection'
+import { database, jsonOf, transaction, type Sql } from './connection'
 
 /** A table as the team keeps it: where it comes from, how it is read, and which of its versions is on air. */
 export interface SourceRow {
@@ -78,6 +78,19 @@ export const noteFault = ({ file, stamp, fault }: { file: string; stamp: string;
   sql`insert into watched_faults (file, stamp, fault) values (${file}, ${stamp}, ${fault})
     on conflict (file) do update set stamp = excluded.stamp, fault = excluded.fault`
 
+/**
+ * Whether this server is the one that looks through the watched folder: it is where no other one has said so within so many seconds. It
+ * says so itself by asking.
+ */
+export async function isWatching(node: string, seconds: number): Promise<boolean> {
+  const rows = await database()`
+    insert into watching (node, until) values (${node}, now() + ${`${seconds} seconds`}::interval)
+    on conflict (one) do update set node = excluded.node, until = excluded.until
+    where watching.node = excluded.node or watching.until < now() returning 1`
+  return rows.length > 0
+}
+export const endWatching = (node: string) => database()`delete from watching where node = ${node}`
+
 export const forgetFaults = (files: readonly string[]) => database()`delete from watched_faults where file = any(${[...files]})`
 
 /** The versions of a table, the oldest first. */
@@ -128,7 +141,7 @@ export const changeSource = (
 
 /** Removes a table. One that follows a file does not come back by itself: only once that is saved anew. */
 export const dropSource = (id: string) =>
-  database().begin(async sql => {
+  transaction(async sql => {
     const [gone] = await sql<{ file: string | null; stamp: string | null }[]>`
       delete from data_sources where id = ${id} returning file, file_stamp as stamp`
     if (gone?.file && gone.stamp)

@@ -5,7 +5,7 @@ import { failed, type Outcome } from '../../core/values'
 import { themeDeckOf } from '../../core/themes'
 import { packDeck, tablesOf } from '../../core/formats/deck-file'
 import { apart } from '../apart'
-import { database } from '../database/connection'
+import { transaction } from '../database/connection'
 import { keepMedia, keepPeaks, mediaByHash, wholeMedia, type MediaRow } from '../database/media'
 import { keepTable, tableById, tablesById } from '../database/tables'
 import { keepTheme } from '../database/themes'
@@ -71,7 +71,7 @@ export async function bringDeckFile(bytes: Uint8Array, person: string): Promise<
   if (!arrived.ok) return arrived
   let { deck } = arrived.value
   const id = newId()
-  await database().begin(async sql => {
+  await transaction(async sql => {
     for (const table of arrived.value.tables) {
       const known = await tableById(table.id, sql)
       if (known && !isDeepStrictEqual(known, table)) {
@@ -97,7 +97,7 @@ export async function bringThemeFile(bytes: Uint8Array, person: string): Promise
   const content = themeDeckOf(deck, name)
   const wanted = new Set(mediaOf(content))
   const id = newId()
-  await database().begin(async sql => {
+  await transaction(async sql => {
     for (const item of media) if (wanted.has(item.row.hash)) await keepMedia(item.row, item.content, person, sql)
     await keepTheme({ id, name, content, person }, sql)
   })

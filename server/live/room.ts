@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto'
 import { applyAwarenessUpdate, Awareness, encodeAwarenessUpdate, removeAwarenessStates } from 'y-protocols/awareness'
 import * as Y from 'yjs'
 import { encodeMessage, liveLimits, mirrorOf, readInSteps, type LiveMessage } from '../../core/live'
@@ -6,6 +5,7 @@ import type { Change, Deck } from '../../core/model'
 import { changesOnForm } from '../../core/resolved'
 import { makerOf } from '../database/decks'
 import { mayEdit, type PersonRole } from '../database/people'
+import { nodeName } from '../node-name'
 import { UserError } from '../user-error'
 import { clientsIn } from './awareness'
 import { inSteps } from './in-steps'
@@ -32,9 +32,6 @@ export interface Peer {
   /** Something of it was refused: what builds on that is of no use until it has begun anew. */
   refused: boolean
 }
-
-/** This process, among those that serve the same database. */
-export const nodeName = randomUUID()
 
 /** What a room is opened with. */
 interface Opened {

@@ -4,7 +4,8 @@ import { newestUpdates } from '../database/decks'
 import { personById } from '../database/people'
 import { standingSessions } from '../database/sessions'
 import { log, logError } from '../log'
-import { nodeName, openRoom, type Room } from './room'
+import { nodeName } from '../node-name'
+import { openRoom, type Room } from './room'
 
 const rooms = new Map<string, Promise<Room>>()
 const closing = new Map<string, ReturnType<typeof setTimeout>>()

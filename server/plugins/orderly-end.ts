@@ -1,9 +1,11 @@
 import { closeDatabase } from '../database/connection'
 import { closeAllRooms } from '../live/rooms'
+import { endFollowing } from '../tables/watched'
 
 /** An orderly end: who is connected is told, what was sent is put on disk, then the database is let go. */
 export default defineNitroPlugin(nitro => {
   nitro.hooks.hook('close', async () => {
+    await endFollowing()
     await closeAllRooms()
     await closeDatabase()
   })

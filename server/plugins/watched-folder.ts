@@ -1,9 +1,4 @@
-import { watchedFolder, watchFolder } from '../tables/watched'
+import { followFolder } from '../tables/watched'
 
 /** Tables follow the files of a folder, where one is set. */
-export default defineNitroPlugin(nitro => {
-  const folder = watchedFolder()
-  if (!folder) return
-  const stop = watchFolder(folder)
-  nitro.hooks.hook('close', stop)
-})
+export default defineNitroPlugin(followFolder)

@@ -2,7 +2,7 @@ import { heldBecause, type ReadingChoices, type ReadingReport } from '../../core
 import type { Outcome } from '../../core/values'
 import { refuse } from '../access'
 import { apart } from '../apart'
-import { database, type Sql } from '../database/connection'
+import { transaction, type Sql } from '../database/connection'
 import {
   bytesOf,
   changeSource,
@@ -50,7 +50,7 @@ export async function makeSource(
 ): Promise<{ id: string; said: string[]; open: number }> {
   const read = await readFile(bytes, fileName, {})
   if (!read.ok) return refuse(400, read.message)
-  await database().begin(async sql => {
+  await transaction(async sql => {
     await keepRead(read.value, person, sql)
     await keepSource({ id, name: fileName.replace(/\.[A-Za-z0-9]{1,5}$/, '').trim() || fileName }, person, sql)
     await keepVersion(id, versionFrom(read.value, bytes, fileName, null), person, sql)
@@ -76,7 +76,7 @@ export async function addVersion(
   const read = await readFile(bytes, fileName, source.choices)
   if (!read.ok) return refuse(400, read.message)
   const held = await heldAgainst(aired(source, await versionsOf(source.id))?.tableId, read.value)
-  const number = await database().begin(async sql => {
+  const number = await transaction(async sql => {
     await keepRead(read.value, person, sql)
     return await keepVersion(source.id, versionFrom(read.value, bytes, fileName, held), person, sql)
   })
@@ -101,7 +101,7 @@ export async function chooseReading(source: SourceRow, choices: ReadingChoices, 
     anew.push({ number: version.number, read: read.value, held })
   }
   const onAir = anew.findLast(({ held }) => held === null)?.number
-  await database().begin(async sql => {
+  await transaction(async sql => {
     for (const { number, read, held } of anew) {
       await keepRead(read, person, sql)
       await rereadVersion(source.id, number, { tableId: read.tableId, reading: read.reading, held }, sql)

@@ -3,7 +3,17 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { afterAll, afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { endThreads } from '../apart'
-import { dropSource, forgetFaults, linkedSources, listSources, versionsOf, watchedFaults } from '../database/sources'
+import { database } from '../database/connection'
+import {
+  dropSource,
+  endWatching,
+  forgetFaults,
+  isWatching,
+  linkedSources,
+  listSources,
+  versionsOf,
+  watchedFaults,
+} from '../database/sources'
 import { tableById } from '../database/tables'
 import { lookThrough, watchFolder, type Seen } from './watched'
 
@@ -135,5 +145,25 @@ describe('a watched folder', () => {
       .toBe(true)
     await expect.poll(async () => (await linkedSources()).length, { timeout: 20_000 }).toBe(1)
     await stop()
+  })
+
+  it('is looked through by one of several servers, and by another once that has ended or is not heard of any more', async () => {
+    expect([await isWatching('one', 30), await isWatching('two', 30), await isWatching('one', 30)]).toEqual([true, false, true])
+    await endWatching('two')
+    expect(await isWatching('two', 30)).toBe(false)
+    await endWatching('one')
+    expect([await isWatching('two', 30), await isWatching('one', 30)]).toEqual([true, false])
+    await database()`update watching set until = now() - interval '1 second'`
+    expect([await isWatching('one', 30), await isWatching('two', 30)]).toEqual([true, false])
+    await endWatching('one')
+  })
+
+  it('takes no further file where another server looks by now', async () => {
+    await save('first.csv', 'stop;riders\nQuill;12')
+    await save('second.csv', 'stop;riders\nQuill;13')
+    await lookThrough(folder, seen)
+    let asked = 0
+    await lookThrough(folder, seen, async () => ++asked < 2)
+    expect((await linkedSources()).map(({ file }) => file)).toEqual(['first.csv'])
   })
 })

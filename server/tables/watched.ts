@@ -2,9 +2,20 @@ import { constants } from 'node:fs'
 import { lstat, mkdir, open, readdir } from 'node:fs/promises'
 import path from 'node:path'
 import { isTableFileName } from '../../core/data'
-import { database } from '../database/connection'
-import { bytesOf, forgetFaults, linkedSources, noteFault, noteFile, versionsOf, watchedFaults } from '../database/sources'
+import { isPassing } from '../database/connection'
+import {
+  bytesOf,
+  endWatching,
+  forgetFaults,
+  isWatching,
+  linkedSources,
+  noteFault,
+  noteFile,
+  versionsOf,
+  watchedFaults,
+} from '../database/sources'
 import { logError } from '../log'
+import { nodeName } from '../node-name'
 import { addVersion, dataByteLimit, makeSource } from './sources'
 
 /** The folder whose files are tables; null where none is watched. */
@@ -94,12 +105,14 @@ export type Seen = Map<string, string>
 /**
  * Looks through a folder once: what has changed, and has not changed further since one last looked, is taken. A file that cannot be read
  * leaves its table as it is, with the reason; so does one that is gone. What goes wrong with one of them keeps no other from being taken.
+ * Before each file is asked whether one goes on.
  */
-export async function lookThrough(folder: string, seen: Seen): Promise<void> {
+export async function lookThrough(folder: string, seen: Seen, goesOn: () => Promise<boolean> = async () => true): Promise<void> {
   const found = await filesIn(folder)
   const linked = new Map((await linkedSources()).map(source => [source.file, source]))
   const refused = new Map((await watchedFaults()).map(({ file, stamp }) => [file, stamp]))
   for (const one of found) {
+    if (!(await goesOn())) return
     const source = linked.get(one.file)
     // One that is still being written is taken once it is whole.
     const isSettled = seen.get(one.file) === one.stamp
@@ -123,27 +136,20 @@ export async function lookThrough(folder: string, seen: Seen): Promise<void> {
 
 /** How often one looks, ms. */
 const every = 2000
-/** Of several servers one looks at a time. */
-const lockKey = 4_016_016
+/** Of several servers one looks; how long, s, another one waits when nothing is heard of it. */
+const patience = 30
+const goesOn = () => isWatching(nodeName, patience)
 
 /** Looks once, unless another server does. */
 async function lookOnce(folder: string, seen: Seen) {
-  const sql = await database().reserve()
+  if (!(await goesOn())) return
   try {
-    const [row] = await sql<{ mine: boolean }[]>`select pg_try_advisory_lock(${lockKey}) as mine`
-    if (!row!.mine) return
-    try {
-      await mkdir(folder, { recursive: true })
-      await lookThrough(folder, seen)
-    } catch (error) {
-      const fault = lackOf(error)
-      if (!fault) throw error
-      await noteFault({ file: '', stamp: '', fault: 'The server may not read the folder.' })
-    } finally {
-      await sql`select pg_advisory_unlock(${lockKey})`
-    }
-  } finally {
-    sql.release()
+    await mkdir(folder, { recursive: true })
+    await lookThrough(folder, seen, goesOn)
+  } catch (error) {
+    const fault = lackOf(error)
+    if (!fault) throw error
+    await noteFault({ file: '', stamp: '', fault: 'The server may not read the folder.' })
   }
 }
 
@@ -177,5 +183,15 @@ export function watchFolder(folder: string): () => Promise<void> {
     clearTimeout(waits)
     wake()
     await running
+    // Where the database is away the others wait.
+    await endWatching(nodeName).catch(error => isPassing(error) || logError(error, 'the watched folder was not handed on'))
   }
 }
+
+let stop = async () => {}
+/** Follows the folder that is set, as long as this server runs. */
+export function followFolder() {
+  const folder = watchedFolder()
+  if (folder) stop = watchFolder(folder)
+}
+export const endFollowing = () => stop()

@@ -1,0 +1,5 @@
+import { keepFocusGoneOn } from '../composables/focus-given-back'
+
+export default defineNuxtPlugin(() => {
+  keepFocusGoneOn(document)
+})
