@@ -82,6 +82,8 @@ test('a list becomes a ring of seven, one is added, one emphasised, and it is a 
   await expect(items).toHaveCount(7)
   const outline = page.getByRole('textbox', { name: /^Outline of/ })
   await outline.getByText('Cross', { exact: true }).click()
+  // The editor hears a task later where the cursor is: nobody presses keys as fast as that.
+  await expect.poll(() => page.evaluate(() => getSelection()?.anchorNode?.textContent)).toBe('Cross')
   await page.keyboard.press('End')
   await page.keyboard.press('Enter')
   await page.keyboard.type('Begin again')
