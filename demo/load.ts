@@ -5,8 +5,9 @@ import { addPerson } from '../server/database/people'
 import { addLoop, setLoopItems } from '../server/database/screens'
 import { sourceById } from '../server/database/sources'
 import { keepTable } from '../server/database/tables'
+import { makeBySteps } from '../server/tables/made'
 import { addVersion, makeSource } from '../server/tables/sources'
-import { boardingsWithoutStops, officeTables } from './office-tables'
+import { boardingsByShore, boardingsWithoutStops, officeTables } from './office-tables'
 import { keepTheme } from '../server/database/themes'
 import { makeDeck } from '../server/decks/make'
 import { publishDeck } from '../server/decks/publish'
@@ -126,6 +127,7 @@ async function loadOfficeTables(person: string) {
   for (const { id, fileName, text } of officeTables()) await makeSource(bytes(text), fileName, person, id)
   const next = boardingsWithoutStops()
   await addVersion((await sourceById(next.id))!, bytes(next.text), next.fileName, person)
+  await makeBySteps((await sourceById('demo-by-day'))!, 'Boardings by shore', boardingsByShore, person)
 }
 
 /** Puts the harbour into a database in which nobody is yet. */

@@ -1,3 +1,4 @@
+import type { Step } from '../core/steps'
 import { seeded } from './seeded'
 
 /** A table as an office leaves it: a file with all that stands around and between its rows. */
@@ -100,6 +101,56 @@ const tides = `day,high water,height (m),low water,height (m)
 2031-04-04,06:22,4.49,12:34,0.69
 2031-04-05,07:03,4.37,13:14,0.80`
 
+const shores = ['west', 'west', 'north', 'west', 'east', 'west', 'east', 'west', 'west', 'north', 'north', 'north']
+const stopsAndShores = ['stop,shore,piers', ...stops.map(([stop], at) => `${stop},${shores[at]} shore,${1 + ((at * 7) % 3)}`)].join('\n')
+
+/** What the counters at the stops say of each day of two springs; one of them was broken for a while. */
+function boardingsByDay(): string {
+  const random = seeded(31)
+  const lines = ['day;stop;boardings;waiting (min)']
+  for (const year of [2030, 2031])
+    for (let day = 0; day < 92; day++) {
+      const at = new Date(Date.UTC(year, 2, 1 + day))
+      const weekend = [0, 6].includes(at.getUTCDay()) ? 1.35 : 1
+      for (const [index, [stop]] of stops.entries()) {
+        const isBroken = stop === 'Old Slip' && year === 2031 && day > 40 && day < 47
+        const riders = Math.round((190 - index * 13) * weekend * (1 + day / 260) * (year === 2031 ? 1.09 : 1) * (0.85 + random() * 0.3))
+        lines.push(`${at.toISOString().slice(0, 10)};${stop};${isBroken ? 'n/a' : riders};${(2 + random() * 6).toFixed(1)}`)
+      }
+    }
+  return lines.join('\n')
+}
+
+const survey = `Passenger survey, April 2031,,,,,
+"How content are you with …",,,,,
+,very,rather,neither,rather not,not at all
+the crew,61%,29%,6%,3%,1%
+punctuality,38%,34%,14%,10%,4%
+the piers,27%,41%,18%,10%,4%
+fares,14%,33%,26%,18%,9%
+room for bicycles,19%,27%,21%,22%,11%`
+
+const budget = `Budget 2031 (thousand €);;;;
+;2030;;2031;
+item;planned;spent;planned;spent
+Vessels and fuel;4,210;4,388;4,450;1,702
+Crew;3,905;3,871;4,120;1,398
+Piers;1,260;1,144;1,980;612
+Tickets and fares;415;402;430;131
+Night boat;0;36;610;204
+Total;9,790;9,841;11,590;4,047`
+
+const crewHours = `week,crew,hours,sick days
+2031-W10,Sandpiper,162:30,2
+2031-W10,Kittiwake,158:00,0
+2031-W10,Tern,141:15,1
+2031-W11,Sandpiper,159:45,0
+2031-W11,Kittiwake,163:30,1
+2031-W11,Tern,147:00,0
+2031-W12,Sandpiper,166:00,0
+2031-W12,Kittiwake,151:30,3
+2031-W12,Tern,149:15,0`
+
 /** The tables that the harbour's office keeps. */
 export const officeTables = (): readonly OfficeTable[] => [
   { id: 'demo-boardings', fileName: 'boardings-2031.csv', text: boardings() },
@@ -109,7 +160,21 @@ export const officeTables = (): readonly OfficeTable[] => [
   { id: 'demo-on-time', fileName: 'punctuality-by-month.csv', text: punctuality },
   { id: 'demo-departures', fileName: 'sailings-today.tsv', text: sailings },
   { id: 'demo-tides', fileName: 'tides.csv', text: tides },
+  { id: 'demo-stops', fileName: 'stops-and-shores.csv', text: stopsAndShores },
+  { id: 'demo-by-day', fileName: 'boardings-by-day.csv', text: boardingsByDay() },
+  { id: 'demo-survey', fileName: 'survey-april.csv', text: survey },
+  { id: 'demo-budget', fileName: 'budget-2031.csv', text: budget },
+  { id: 'demo-crew', fileName: 'crew-hours.csv', text: crewHours },
 ]
 
 /** The next version of the boardings, in which somebody left a column out. */
 export const boardingsWithoutStops = (): OfficeTable => ({ id: 'demo-boardings', fileName: 'boardings-2031-april.csv', text: boardings(0) })
+
+/** How the boardings of each day become those of each shore and month. */
+export const boardingsByShore: readonly Step[] = [
+  { kind: 'keep', column: 'day', test: 'at-least', values: ['2031'] },
+  { kind: 'join', table: 'demo-stops', by: 'stop', to: 'stop', add: ['shore'] },
+  { kind: 'coarser', of: 'day', name: 'month', to: 'month' },
+  { kind: 'group', by: ['shore', 'month'], measure: 'sum', of: ['boardings'] },
+  { kind: 'share', of: 'boardings', name: 'share', each: ['month'] },
+]

@@ -1,3 +1,4 @@
+import type { Step } from '#core/steps'
 import type { Column, ColumnChoice, ReadingChoices, ReadingReport, VersionChange } from '#core/data'
 
 /** A table in the list of the team's. */
@@ -12,6 +13,8 @@ export interface SourceEntry {
   /** The file of the watched folder that it follows, and whether that could not be read. */
   file: string | null
   fault: boolean
+  /** The table that it is made of by steps. */
+  madeOf: string | null
 }
 export interface SourceVersion {
   number: number
@@ -32,6 +35,9 @@ export interface SourceDetail {
   onAir: number | null
   file: string | null
   fileFault: string | null
+  /** The table that it is made of, and by which steps; null of one that is read from files. */
+  madeOf: string | null
+  steps: Step[] | null
   versions: SourceVersion[]
   shown: { number: number; reading: ReadingReport; rows: number; columns: Omit<Column, 'values'>[]; change: VersionChange | null }
 }
@@ -177,6 +183,22 @@ export function useDataRoom() {
     if (version.value) await open(of.id)
     else await look()
   }
+  /** Makes a table of this one by steps, or one with steps of its own on the same table, and goes to it. */
+  async function makeBySteps(name: string, steps: readonly Step[]) {
+    const of = detail.value
+    if (!of) return
+    busy.value = 'Making a table by steps'
+    const made = await asking(() => $fetch<{ id: string }>(`/api/data/${of.id}/steps`, { method: 'POST', body: { name, steps } }))
+    busy.value = ''
+    if (!made) return
+    await load()
+    await router.replace({ query: { table: made.id, view: 'steps' } })
+  }
+  /** The steps of the table that is looked at were changed: what draws it gets its rows anew. */
+  async function stepsChanged() {
+    if (detail.value) tables.forget(detail.value.id)
+    await Promise.all([load(), look()])
+  }
   async function remove() {
     const of = detail.value
     if (!of || !(await asking(() => $fetch(`/api/data/${of.id}`, { method: 'DELETE' })))) return
@@ -206,6 +228,8 @@ export function useDataRoom() {
     putOnAir,
     take,
     takeVersion,
+    makeBySteps,
+    stepsChanged,
     remove,
   }
 }

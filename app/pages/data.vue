@@ -24,6 +24,8 @@ const {
   putOnAir,
   take,
   takeVersion,
+  makeBySteps,
+  stepsChanged,
   remove,
 } = useDataRoom()
 const picker = useTemplateRef('picker')
@@ -51,15 +53,23 @@ const { over, on } = useFileDrop(
 /** What is looked at of the table: how it was read, how it can be drawn, and what it can tell. */
 const views = [
   { value: 'read', label: 'How it is read' },
+  { value: 'steps', label: 'Steps' },
   { value: 'draw', label: 'Draw it' },
   { value: 'tell', label: 'Tell it' },
 ] as const
 const route = useRoute()
 const router = useRouter()
 const view = computed(() => views.find(({ value }) => value === route.query.view)?.value ?? 'read')
+const desk = useTemplateRef<{ done: readonly { label: string }[]; undo: () => Promise<void> }>('desk')
+/** What was done last in the view that is looked at. */
+const undoable = computed(() => {
+  const of = view.value === 'steps' ? desk.value : { done: done.value, undo }
+  const last = of?.done.at(-1)
+  return last ? { label: last.label, undo: () => void of!.undo() } : null
+})
 const showView = (next: string) => void router.replace({ query: { ...route.query, view: next === 'read' ? undefined : next } })
 function onViewKey(event: KeyboardEvent) {
-  const next = { KeyR: 'read', KeyD: 'draw', KeyT: 'tell' }[event.code]
+  const next = { KeyR: 'read', KeyS: 'steps', KeyD: 'draw', KeyT: 'tell' }[event.code]
   if (!event.altKey || event.ctrlKey || event.metaKey || !next || !detail.value || isTyping(event.target)) return
   event.preventDefault()
   showView(next)
@@ -83,7 +93,16 @@ const saveAs = (as: 'csv' | 'xlsx', label: string) => ({
   external: true,
   download: '',
 })
-const changes = [
+const changes = computed(() => [
+  ...(detail.value?.steps
+    ? [
+        {
+          label: 'Try it on a copy',
+          icon: 'i-lucide-copy',
+          onSelect: () => void makeBySteps(`${detail.value!.name}, a copy`.slice(0, 200), []),
+        },
+      ]
+    : []),
   {
     label: 'Rename',
     icon: 'i-lucide-pencil',
@@ -100,14 +119,17 @@ const changes = [
       removing.value = true
     },
   },
-]
-const menu = computed(() => [[saveAs('csv', 'Save as CSV'), saveAs('xlsx', 'Save as a workbook')], ...(canEdit.value ? [changes] : [])])
+])
+const menu = computed(() => [
+  [saveAs('csv', 'Save as CSV'), saveAs('xlsx', 'Save as a workbook')],
+  ...(canEdit.value ? [changes.value] : []),
+])
 </script>
 
 <template>
   <div class="page">
     <SiteBar>
-      <UButton v-if="done.length" variant="ghost" @click="undo">Undo “{{ done.at(-1)!.label }}”</UButton>
+      <UButton v-if="undoable" variant="ghost" @click="undoable.undo">Undo “{{ undoable.label }}”</UButton>
       <UButton v-if="canEdit" color="primary" variant="solid" @click="picker?.open()">Upload a table</UButton>
     </SiteBar>
     <main class="data" v-on="on">
@@ -141,7 +163,18 @@ const menu = computed(() => [[saveAs('csv', 'Save as CSV'), saveAs('xlsx', 'Save
           <UButton color="error" variant="solid" @click="remove">Remove it</UButton>
           <UButton @click="removing = false">Cancel</UButton>
         </div>
-        <DrawIt v-if="view === 'draw'" :table="detail.id" :can-edit="canEdit" />
+        <StepsView
+          v-if="view === 'steps'"
+          ref="desk"
+          :table="detail"
+          :list="list"
+          :can-edit="canEdit"
+          @open="id => router.replace({ query: { table: id, view: 'steps' } })"
+          @draw="showView('draw')"
+          @changed="stepsChanged"
+          @begin="steps => makeBySteps(`${detail!.name}, in steps`.slice(0, 200), steps)"
+        />
+        <DrawIt v-else-if="view === 'draw'" :table="detail.id" :can-edit="canEdit" />
         <TellIt v-else-if="view === 'tell'" :table="detail.id" :can-edit="canEdit" />
         <ul v-if="view === 'read' && notes.length" class="notes" aria-label="What was done to the whole table">
           <li v-for="note in shownNotes" :key="note.words" :title="note.lines?.join('\n')">

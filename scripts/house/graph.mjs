@@ -22,6 +22,7 @@ export const orderOfCore = [
   'values',
   'model',
   'data',
+  'steps',
   'place',
   'color',
   'fonts',

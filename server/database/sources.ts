@@ -1,4 +1,5 @@
-import type { ReadingChoices, ReadingReport } from '../../core/data'
+import type { DataTable, ReadingChoices, ReadingReport } from '../../core/data'
+import type { Step } from '../../core/steps'
 import { database, jsonOf, transaction, type Sql } from './connection'
 
 /** A table as the team keeps it: where it comes from, how it is read, and which of its versions is on air. */
@@ -10,6 +11,9 @@ export interface SourceRow {
   /** The file of the watched folder that it follows, and why that could not be read. */
   file: string | null
   fileFault: string | null
+  /** The table that it is made of, and by which steps; null of one that is read from files. One whose table is gone has steps alone. */
+  madeOf: string | null
+  steps: Step[] | null
 }
 /** One version of a table: the file as it came, and what it was read as. */
 export interface VersionRow {
@@ -39,11 +43,13 @@ export interface SourceEntry {
   /** The file of the watched folder that it follows, and whether that could not be read. */
   file: string | null
   fault: boolean
+  /** The table that it is made of by steps. */
+  madeOf: string | null
 }
 
 /** All of them by name, with what waits for an answer. */
 export const listSources = () => database()<SourceEntry[]>`
-    select s.id, s.name, s.file, s.file_fault is not null as fault, counted.versions, counted.held,
+    select s.id, s.name, s.file, s.made_of as "madeOf", s.file_fault is not null as fault, counted.versions, counted.held,
       newest.file_name as "fileName", newest.created_at as "cameAt",
       (select count(*)::int from jsonb_array_elements(aired.reading -> 'columns') one where one ? 'open') as open
     from data_sources s
@@ -55,15 +61,28 @@ export const listSources = () => database()<SourceEntry[]>`
     left join data_versions aired on aired.source = s.id and aired.number = s.on_air
     order by lower(s.name), s.id`
 
+const sourceColumns = () => database()`id, name, choices, on_air as "onAir", file, file_fault as "fileFault", made_of as "madeOf", steps`
+
 export async function sourceById(id: string, sql: Sql = database()): Promise<SourceRow | undefined> {
-  const [row] = await sql<SourceRow[]>`select id, name, choices, on_air as "onAir", file, file_fault as "fileFault"
-    from data_sources where id = ${id}`
+  const [row] = await sql<SourceRow[]>`select ${sourceColumns()} from data_sources where id = ${id}`
   return row
 }
 
+/** The tables that are made of another one by steps, or bring its columns. */
+export const madeOf = (id: string) => database()<SourceRow[]>`
+  select ${sourceColumns()} from data_sources where made_of = ${id}
+    or jsonb_path_exists(steps, '$[*] ? (@.kind == "join" && @.table == $id)', jsonb_build_object('id', ${id}::text))`
+
+/** Tables of the team with the columns of their versions on air, without their rows. */
+export const columnsOnAir = () => database()<{ id: string; name: string; version: string; columns: DataTable['columns'] }[]>`
+  select s.id, s.name, v.table_id as version,
+    (select jsonb_agg(c - 'values' order by n) from jsonb_array_elements(t.content -> 'columns') with ordinality as one (c, n)) as columns
+  from data_sources s join data_versions v on v.source = s.id and v.number = s.on_air join data_tables t on t.id = v.table_id
+  order by lower(s.name), s.id`
+
 /** All tables that follow a file of the watched folder, with the stamp at which it was last read. */
 export const linkedSources = () => database()<(SourceRow & { file: string; stamp: string | null })[]>`
-  select id, name, choices, on_air as "onAir", file, file_fault as "fileFault", file_stamp as stamp
+  select ${sourceColumns()}, file_stamp as stamp
   from data_sources where file is not null`
 
 /** Notes which file a table follows, the stamp at which it was read, and what was wrong with it then. */
@@ -111,8 +130,13 @@ export async function bytesOf(source: string, number: number): Promise<Uint8Arra
   return row?.bytes
 }
 
-export const keepSource = (source: { id: string; name: string }, person: string | null, sql: Sql = database()) =>
-  sql`insert into data_sources (id, name, created_by) values (${source.id}, ${source.name}, ${person})`
+export const keepSource = (
+  { id, name, madeOf = null, steps = null }: { id: string; name: string } & Partial<Pick<SourceRow, 'madeOf' | 'steps'>>,
+  person: string | null,
+  sql: Sql = database(),
+) =>
+  sql`insert into data_sources (id, name, made_of, steps, created_by)
+    values (${id}, ${name}, ${madeOf}, ${steps && jsonOf(steps)}, ${person})`
 
 /** Keeps a version behind all that are there, and puts it on air unless it is held; answers with its number. */
 export async function keepVersion(source: string, version: NewVersion, person: string | null, sql: Sql): Promise<number> {
@@ -133,11 +157,12 @@ export const rereadVersion = (source: string, number: number, read: Pick<NewVers
 
 export const changeSource = (
   id: string,
-  { name, choices, onAir }: Partial<Pick<SourceRow, 'name' | 'choices' | 'onAir'>>,
+  { name, choices, onAir, steps }: Partial<Pick<SourceRow, 'name' | 'choices' | 'onAir' | 'steps'>>,
   sql: Sql = database(),
 ) =>
   sql`update data_sources set changed_at = now(),
-    name = ${name ?? sql`name`}, choices = ${choices ? jsonOf(choices) : sql`choices`}, on_air = ${onAir ?? sql`on_air`} where id = ${id}`
+    name = ${name ?? sql`name`}, choices = ${choices ? jsonOf(choices) : sql`choices`}, on_air = ${onAir ?? sql`on_air`},
+    steps = ${steps ? jsonOf(steps) : sql`steps`} where id = ${id}`
 
 /** Removes a table. One that follows a file does not come back by itself: only once that is saved anew. */
 export const dropSource = (id: string) =>

@@ -56,3 +56,9 @@ export async function keepTableText(table: { id: string; name: string; text: str
   await sql`insert into data_tables (id, name, content, created_by)
     values (${table.id}, ${table.name}, ${table.text}::text::jsonb, ${person}) on conflict (id) do nothing`
 }
+
+/** A table as JSON text; undefined where there is none. */
+export async function tableText(id: string): Promise<string | undefined> {
+  const [row] = await database()<{ text: string }[]>`select content::text as text from data_tables where id = ${id}`
+  return row?.text
+}

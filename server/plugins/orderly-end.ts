@@ -1,5 +1,6 @@
 import { closeDatabase } from '../database/connection'
 import { closeAllRooms } from '../live/rooms'
+import { endSteps } from '../steps'
 import { endFollowing } from '../tables/watched'
 
 /** An orderly end: who is connected is told, what was sent is put on disk, then the database is let go. */
@@ -7,6 +8,7 @@ export default defineNitroPlugin(nitro => {
   nitro.hooks.hook('close', async () => {
     await endFollowing()
     await closeAllRooms()
+    await endSteps()
     await closeDatabase()
   })
 })

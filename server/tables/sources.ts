@@ -17,7 +17,7 @@ import {
 } from '../database/sources'
 import { keepTableText, tableById } from '../database/tables'
 import { newId } from '../new-id'
-import { followOnAir } from './on-air'
+import { onAirChanged } from './made'
 
 /** The most bytes that a file of data may have. */
 export const dataByteLimit = 100 * 1024 * 1024
@@ -73,6 +73,7 @@ export async function addVersion(
   fileName: string,
   person: string | null,
 ): Promise<{ number: number; held: string | null }> {
+  if (source.steps) return refuse(409, 'This table is made by steps: a new version comes to the table that they work on.')
   const read = await readFile(bytes, fileName, source.choices)
   if (!read.ok) return refuse(400, read.message)
   const held = await heldAgainst(aired(source, await versionsOf(source.id))?.tableId, read.value)
@@ -80,7 +81,7 @@ export async function addVersion(
     await keepRead(read.value, person, sql)
     return await keepVersion(source.id, versionFrom(read.value, bytes, fileName, held), person, sql)
   })
-  if (held === null) await followOnAir(source.id)
+  if (held === null) await onAirChanged(source.id)
   return { number, held }
 }
 
@@ -108,7 +109,7 @@ export async function chooseReading(source: SourceRow, choices: ReadingChoices, 
     }
     await changeSource(source.id, { choices, ...(onAir === undefined ? {} : { onAir }) }, sql)
   })
-  await followOnAir(source.id)
+  await onAirChanged(source.id)
 }
 
 /** The table that a request names, or a refusal. */

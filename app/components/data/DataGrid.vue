@@ -72,7 +72,7 @@ watch(
               :can-edit="canEdit"
               @decide="(label, choice) => emit('decide', column.name, label, choice)"
             />
-            <p v-else class="gathered">Gathered from columns that stood across</p>
+            <p v-else-if="!detail.steps" class="gathered">Gathered from columns that stood across</p>
             <div class="name">
               <span :title="column.name">{{ column.name }}</span>
               <span class="unit">{{ unitOf(column) }}</span>

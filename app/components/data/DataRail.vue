@@ -2,23 +2,32 @@
 import type { SourceEntry, WatchedFolder } from '~/composables/data-room'
 
 /** The team’s tables by name, with what waits for somebody; below them what is wrong in the watched folder. */
-defineProps<{
+const props = defineProps<{
   list: readonly SourceEntry[]
   chosen: string | null
   folder: WatchedFolder | null
   /** They could not be asked for. */ lacking: boolean
 }>()
 const emit = defineEmits<{ open: [id: string] }>()
+/** Those that are made of another one by steps stand below it. */
+const entries = computed(() => {
+  const known = new Set(props.list.map(({ id }) => id))
+  const below = (of: string | null, depth: number): { entry: SourceEntry; depth: number }[] =>
+    props.list
+      .filter(({ madeOf }) => (madeOf !== null && known.has(madeOf) ? madeOf : null) === of)
+      .flatMap(entry => [{ entry, depth }, ...below(entry.id, depth + 1)])
+  return below(null, 0)
+})
 const came = (at: string) => new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long' })
-const waitsOf = ({ open, held, fault }: SourceEntry) =>
-  fault ? 'file lacking' : open ? (open === 1 ? 'a question' : `${open} questions`) : `${held} held`
+const waitsOf = ({ open, held, fault, madeOf }: SourceEntry) =>
+  fault ? (madeOf ? 'not current' : 'file lacking') : open ? (open === 1 ? 'a question' : `${open} questions`) : `${held} held`
 </script>
 
 <template>
   <aside class="rail" aria-label="Tables">
     <h1>Tables</h1>
     <ul>
-      <li v-for="entry in list" :key="entry.id">
+      <li v-for="{ entry, depth } in entries" :key="entry.id" :style="{ paddingLeft: `${Math.min(depth, 4) * 12}px` }">
         <UButton
           variant="bare"
           class="entry"
@@ -28,7 +37,9 @@ const waitsOf = ({ open, held, fault }: SourceEntry) =>
         >
           <b :title="entry.name">{{ entry.name }}</b>
           <span v-if="entry.open || entry.held || entry.fault" class="waits">{{ waitsOf(entry) }}</span>
-          <span class="quiet where">{{ came(entry.cameAt) }}{{ entry.versions > 1 ? `, ${entry.versions} versions` : '' }}</span>
+          <span class="quiet where">
+            {{ entry.madeOf ? 'in steps, ' : '' }}{{ came(entry.cameAt) }}{{ entry.versions > 1 ? `, ${entry.versions} versions` : '' }}
+          </span>
         </UButton>
       </li>
     </ul>

@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import type { StepFault, StepField, StepPart } from '#core/steps'
+
+/** A step as a sentence whose fields can be changed; what is wrong is marked where it is, with a remedy. */
+const props = defineProps<{
+  parts: readonly StepPart[]
+  fault: StepFault | null
+  canEdit: boolean
+  /** Values of a column that can be chosen. */
+  values: (column: string) => readonly string[]
+}>()
+const emit = defineEmits<{ change: [fields: Readonly<Record<string, unknown>>]; ask: [column: string] }>()
+const give = (field: string, value: unknown) => emit('change', { [field]: value })
+const columnChoices = (of: readonly { name: string }[]) => of.map(({ name }) => ({ value: name, label: name }))
+const valueChoices = (field: StepField & { as: 'values' }) => props.values(field.of.name).map(value => ({ value, label: value }))
+const isWrong = (field: StepField) => props.fault?.field === field.field
+/** What stands in the formula before, at and after what is wrong with it. */
+const formulaParts = computed(() => {
+  const field = props.parts.find(part => typeof part !== 'string' && part.as === 'formula') as (StepField & { as: 'formula' }) | undefined
+  if (!field || !props.fault?.at) return null
+  const [from, to] = props.fault.at
+  return { before: field.value.slice(0, from), wrong: field.value.slice(from, to) || ' ', after: field.value.slice(to) }
+})
+</script>
+
+<template>
+  <span class="sentence">
+    <template v-for="(part, at) in parts" :key="at">
+      <span v-if="typeof part === 'string'" :class="{ close: /^[,:]/.test(part) }">{{ part }}</span>
+      <span v-else class="field" :class="{ wrong: isWrong(part) }">
+        <ChoiceField
+          v-if="part.as === 'column'"
+          :model-value="part.value"
+          :items="columnChoices(part.of)"
+          :label="part.label"
+          :placeholder="part.value"
+          :disabled="!canEdit"
+          @update:model-value="value => give(part.field, value)"
+        />
+        <ManyField
+          v-else-if="part.as === 'columns'"
+          :model-value="part.value"
+          :items="columnChoices(part.of)"
+          :label="part.label"
+          :none="part.none"
+          :disabled="!canEdit"
+          @update:model-value="value => give(part.field, value)"
+        />
+        <ChoiceField
+          v-else-if="part.as === 'choice'"
+          :model-value="part.value"
+          :items="part.of"
+          :label="part.label"
+          :placeholder="part.value"
+          :disabled="!canEdit"
+          @update:model-value="value => give(part.field, value)"
+        />
+        <ChoiceField
+          v-else-if="part.as === 'table'"
+          :model-value="part.value"
+          :items="part.of.map(({ id, name }) => ({ value: id, label: name }))"
+          :label="part.label"
+          placeholder="a table that is gone"
+          :disabled="!canEdit"
+          @update:model-value="value => give(part.field, value)"
+        />
+        <NumberField
+          v-else-if="part.as === 'number'"
+          :model-value="part.value"
+          :label="part.label"
+          :min="part.min"
+          :max="part.max"
+          :disabled="!canEdit"
+          @update:model-value="value => give(part.field, value)"
+        />
+        <ManyField
+          v-else-if="part.as === 'values' && part.most > 2"
+          :model-value="part.value"
+          :items="valueChoices(part)"
+          :label="part.label"
+          none="which?"
+          creates
+          :disabled="!canEdit"
+          @click.capture="emit('ask', part.of.name)"
+          @focusin="emit('ask', part.of.name)"
+          @update:model-value="value => give(part.field, value)"
+        />
+        <template v-else-if="part.as === 'values'">
+          <template v-for="place in part.most" :key="place">
+            <span v-if="place > 1" class="and">and</span>
+            <WordsField
+              :model-value="part.value[place - 1] ?? ''"
+              class="value"
+              :aria-label="part.most > 1 ? `${part.label}, ${place}` : part.label"
+              :disabled="!canEdit"
+              @update:model-value="
+                words =>
+                  give(
+                    part.field,
+                    Array.from({ length: part.most }, (_, index) =>
+                      index === place - 1 ? words.trim() : (part.value[index] ?? ''),
+                    ).filter(Boolean),
+                  )
+              "
+            />
+          </template>
+        </template>
+        <WordsField
+          v-else
+          :model-value="part.value"
+          :class="part.as === 'formula' ? 'formula' : 'value'"
+          :aria-label="part.label"
+          :aria-invalid="isWrong(part) || undefined"
+          :disabled="!canEdit"
+          @update:model-value="words => words.trim() && give(part.field, words.trim())"
+        />
+      </span>
+    </template>
+  </span>
+  <p v-if="fault" class="fault" role="alert">
+    <code v-if="formulaParts" aria-hidden="true">
+      {{ formulaParts.before }}
+      <u>{{ formulaParts.wrong }}</u>
+      {{ formulaParts.after }}
+    </code>
+    {{ fault.message }}
+    <UButton v-if="fault.remedy && canEdit" variant="bare" class="remedy" @click="emit('change', fault.remedy.change)">
+      {{ fault.remedy.label }}
+    </UButton>
+  </p>
+</template>
+
+<style scoped>
+.sentence {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 7px;
+  font-size: 15px;
+  line-height: 1.5;
+  --number-width: 72px;
+}
+.close {
+  margin-left: -5px;
+}
+.field {
+  display: inline-flex;
+  align-items: center;
+  gap: 7px;
+  min-width: 0;
+  max-width: 100%;
+  border-radius: 8px;
+  font-weight: 600;
+  color: var(--act);
+}
+.field :deep(button),
+.field :deep(input) {
+  color: var(--act);
+  font-weight: 600;
+}
+.and {
+  color: var(--ink);
+  font-weight: 400;
+}
+.value {
+  width: 150px;
+}
+.formula {
+  width: 260px;
+  max-width: 100%;
+}
+.formula :deep(input) {
+  font-family: var(--font-mono);
+  font-size: 13px;
+}
+.wrong :deep(button),
+.wrong :deep(input) {
+  box-shadow: 0 0 0 2px var(--wrong);
+}
+.fault {
+  margin: 6px 0 0;
+  font-size: 14px;
+  color: var(--wrong);
+}
+code {
+  display: block;
+  font-family: var(--font-mono);
+  font-size: 13px;
+  white-space: pre-wrap;
+}
+u {
+  text-decoration: underline wavy var(--wrong);
+  text-underline-offset: 3px;
+}
+.remedy {
+  display: inline;
+  color: var(--act);
+  font-weight: 600;
+  text-decoration: underline;
+}
+</style>

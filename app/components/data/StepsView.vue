@@ -1,0 +1,527 @@
+<script setup lang="ts">
+import { gridWords, decimalsOf } from '#core/data'
+import { stepsSaid, type Step, type StepColumn } from '#core/steps'
+import type { SourceDetail, SourceEntry } from '~/composables/data-room'
+
+/** The steps that a table is made by, told as sentences: how many rows come to each, and the rows before and after one. */
+const props = defineProps<{ table: SourceDetail; list: readonly SourceEntry[]; canEdit: boolean }>()
+const emit = defineEmits<{ open: [id: string]; draw: []; changed: []; begin: [steps: Step[]] }>()
+const desk = useStepsDesk(
+  () => props.table.id,
+  () => emit('changed'),
+)
+const { detail, lacking, isBusy, chosen, steps, runs, sentences, counts } = desk
+const isMade = computed(() => props.table.steps !== null)
+/** Tables that are made of this one already. */
+const made = computed(() => props.list.filter(({ madeOf }) => madeOf === props.table.id))
+const from = computed(() => props.list.find(({ id }) => id === detail.value?.from)?.name ?? 'the table')
+
+const sides = [
+  { value: 'before', label: 'Before' },
+  { value: 'after', label: 'After' },
+] as const
+const side = ref<'before' | 'after'>('after')
+/** The step whose rows are shown; the first where none is chosen. */
+const at = computed(() => Math.max(0, chosen.value))
+const shown = computed(() => {
+  const look = detail.value?.look
+  if (!look) return null
+  const isBefore = side.value === 'before' || chosen.value < 0
+  const columns = isBefore ? desk.sightOf(at.value).columns : (runs.value[at.value]?.columns ?? [])
+  const cells = isBefore ? look.before : look.after
+  const rows = isBefore ? (counts.value[at.value]?.before ?? detail.value!.rows) : (counts.value[at.value]?.after ?? 0)
+  return { columns, cells, rows, names: new Set(isBefore ? [] : desk.sightOf(at.value).columns.map(({ name }) => name)) }
+})
+const language = navigator.language
+const decimals = computed(() => shown.value?.columns.map((column, index) => decimalsOf(column, shown.value!.cells[index] ?? [])) ?? [])
+const words = (column: StepColumn, index: number, value: string | number | null) =>
+  gridWords(column, value, language, decimals.value[index])
+const rowsShown = computed(() => shown.value?.cells[0]?.length ?? 0)
+/** Sums that a step leaves as they were, and those that it does not. */
+const sums = computed(() => (chosen.value < 0 ? [] : (detail.value?.look?.sums ?? [])))
+const amount = (value: number) => numberWords(value, Number.isInteger(value) ? 0 : 2)
+const same = (one: { before: number; after: number }) =>
+  Math.abs(one.before - one.after) <= 1e-9 * Math.max(Math.abs(one.before), Math.abs(one.after))
+const seconds = computed(() => runs.value[at.value]?.seconds ?? 0)
+
+/** How wide the stream is at so many rows, px. */
+const most = computed(() => Math.max(1, detail.value?.rows ?? 0, ...runs.value.map(({ rows }) => rows)))
+const widest = 96
+const wide = (rows: number | null) => (rows === null ? 7 : 7 + (widest - 7) * Math.sqrt(rows / most.value))
+/** The stream beside a step, from its rows before to those after, in a room of 100 by 100. */
+function stream(index: number) {
+  const { before = 0, after = 0 } = counts.value[index] ?? {}
+  const [a, b] = [wide(before), wide(after ?? before)]
+  const x = (width: number, way: number) => 50 + (way * width) / 2
+  return `M${x(a, -1)} 0 C${x(a, -1)} 50 ${x(b, -1)} 50 ${x(b, -1)} 100 L${x(b, 1)} 100 C${x(b, 1)} 50 ${x(a, 1)} 50 ${x(a, 1)} 0 Z`
+}
+
+const values = shallowReactive(new Map<string, readonly string[]>())
+async function bringValues(column: string) {
+  const of = detail.value?.from
+  if (!of || values.has(column)) return
+  values.set(column, [])
+  const found = await asking(() => $fetch<string[]>(`/api/data/${of}/values`, { query: { column } }))
+  if (found) values.set(column, found)
+  else values.delete(column)
+}
+watch(
+  () => detail.value?.from,
+  () => values.clear(),
+)
+
+const isAdding = ref(false)
+const said = ref('')
+const found = computed(() => stepsSaid(said.value, desk.sightOf(chosen.value < 0 ? 0 : chosen.value + 1)))
+function add(step: Step | null) {
+  if (!step) return
+  isAdding.value = false
+  said.value = ''
+  if (isMade.value) void desk.add(step)
+  else emit('begin', [step])
+}
+const addFirst = () => add(found.value.find(({ step }) => step)?.step ?? null)
+
+const rowsOfList = useTemplateRef<HTMLElement[]>('rows')
+async function walk(by: number) {
+  desk.choose(Math.min(steps.value.length - 1, Math.max(-1, chosen.value + by)))
+  await nextTick()
+  rowsOfList.value?.find(row => row.dataset.step === String(chosen.value))?.scrollIntoView({ block: 'nearest' })
+}
+function onKey(event: KeyboardEvent) {
+  if (isTyping(event.target) || event.ctrlKey || event.metaKey || !detail.value) return
+  const isIn = (event.target as HTMLElement).closest?.('button, a, [role=listbox], [role=dialog]')
+  const up = event.key === 'ArrowUp'
+  const edits = props.canEdit && isMade.value && chosen.value >= 0
+  if (up || event.key === 'ArrowDown') {
+    if (isIn) return
+    if (event.altKey && edits) desk.move(chosen.value, up ? -1 : 1)
+    else if (!event.altKey) void walk(up ? -1 : 1)
+    else return
+  } else if (event.altKey) return
+  else if (event.key.toLowerCase() === 'a' && props.canEdit) isAdding.value = true
+  else if (event.key === 'Delete' && edits) void desk.remove(chosen.value)
+  else if (event.key.toLowerCase() === 'x' && edits) void desk.skip(chosen.value)
+  else return
+  event.preventDefault()
+}
+onKeys(onKey)
+defineExpose({ done: desk.done, undo: desk.undo })
+</script>
+
+<template>
+  <p v-if="lacking" class="wait" role="alert">
+    {{ lacking }}
+    <UButton size="sm" @click="desk.load">Try again</UButton>
+  </p>
+  <p v-else-if="!detail" class="quiet wait" role="status">Bringing the steps…</p>
+  <div v-else class="steps">
+    <section class="list" aria-label="Steps">
+      <div ref="rows" class="row" data-step="-1">
+        <span class="flow" aria-hidden="true">
+          <b>{{ numberWords(detail.rows) }}</b>
+        </span>
+        <span />
+        <div class="first">
+          <UButton variant="bare" class="start" :aria-pressed="chosen < 0" @click="desk.choose(-1)">
+            {{ isMade ? `“${from}” as it is read` : 'The table as it is read' }}
+          </UButton>
+          <UButton v-if="isMade && detail.from" variant="bare" class="word" @click="emit('open', detail.from)">Go to it</UButton>
+        </div>
+      </div>
+      <ol>
+        <li
+          v-for="(parts, index) in sentences"
+          :key="index"
+          ref="rows"
+          class="row"
+          :data-step="index"
+          :class="{ here: index === chosen, faulty: runs[index]?.fault, skipped: steps[index]!.skipped, later: !runs[index] }"
+          @focusin="desk.choose(index)"
+          @click="desk.choose(index)"
+        >
+          <span class="flow" aria-hidden="true">
+            <svg viewBox="0 0 100 100" preserveAspectRatio="none"><path :d="stream(index)" /></svg>
+            <b>{{ counts[index]?.after === null ? '…' : numberWords(counts[index]!.after!) }}</b>
+          </span>
+          <span class="number">{{ index + 1 }}</span>
+          <div class="card" role="group" :aria-label="`Step ${index + 1}: ${desk.wordsOf(index)}`">
+            <StepSentence
+              :parts="parts"
+              :fault="runs[index]?.fault ?? null"
+              :can-edit="canEdit"
+              :values="column => values.get(column) ?? []"
+              @change="fields => desk.change(index, fields)"
+              @ask="bringValues"
+            />
+            <p v-if="steps[index]!.skipped" class="note">Passed over: rows go by as they are.</p>
+            <p v-else-if="runs[index]?.note" class="note">{{ runs[index]!.note }}</p>
+            <p v-else-if="!runs[index]" class="note">Waits for the step above; what it made last stays.</p>
+            <div v-if="index === chosen && canEdit" class="acts">
+              <UButton size="sm" @click.stop="desk.duplicate(index)">Duplicate</UButton>
+              <UButton size="sm" @click.stop="desk.skip(index)">{{ steps[index]!.skipped ? 'Do it again' : 'Skip' }}</UButton>
+              <UButton size="sm" @click.stop="desk.remove(index)">Remove</UButton>
+            </div>
+          </div>
+        </li>
+      </ol>
+      <div class="row add">
+        <span class="flow" aria-hidden="true" />
+        <span />
+        <div class="adding">
+          <UPopover v-if="canEdit" v-model:open="isAdding">
+            <UButton :color="steps.length ? 'neutral' : 'primary'" :variant="steps.length ? 'outline' : 'solid'" icon="i-lucide-plus">
+              {{ isMade ? 'Add a step' : 'Begin a list of steps' }}
+            </UButton>
+            <template #content>
+              <div class="finder" role="dialog" aria-label="Add a step" @keydown="walkGrid($event, '.offer')">
+                <UInput
+                  v-model="said"
+                  v-cursor
+                  class="w-full"
+                  placeholder="Say it: “share of riders by month”"
+                  aria-label="Say which step"
+                  @keydown.enter="addFirst"
+                />
+                <ul>
+                  <li v-for="offer in found" :key="offer.kind">
+                    <UButton variant="bare" class="offer" :disabled="!offer.step" @click="add(offer.step)">
+                      <b>{{ offer.title }}</b>
+                      <span>{{ offer.needs ? `Needs ${offer.needs}.` : offer.explains }}</span>
+                    </UButton>
+                  </li>
+                </ul>
+                <p v-if="!found.length" class="quiet">No step is called so. Name what it does, as sum, share, top 10, join.</p>
+              </div>
+            </template>
+          </UPopover>
+          <span v-if="canEdit && steps.length" class="quiet">behind the one that is chosen</span>
+          <UKbd v-if="canEdit" value="A" />
+          <p v-if="!isMade" class="quiet explain">
+            Steps keep rows, group, join and reckon. They make a table of their own, which follows this one: charts that draw this one stay
+            as they are.
+          </p>
+          <p v-if="!isMade && made.length" class="explain">
+            Made of it already:
+            <UButton v-for="one in made" :key="one.id" variant="bare" class="word" @click="emit('open', one.id)">{{ one.name }}</UButton>
+          </p>
+        </div>
+      </div>
+    </section>
+    <section class="look" aria-label="Rows at the step that is chosen">
+      <header>
+        <h3>{{ chosen < 0 ? 'As it is read' : `${side === 'after' ? 'After' : 'Before'} step ${chosen + 1}` }}</h3>
+        <span v-if="isBusy" class="quiet" role="status">working…</span>
+        <ViewSwitch
+          v-if="chosen >= 0"
+          label="Which rows"
+          :views="sides"
+          :value="side"
+          @show="next => (side = next === 'before' ? 'before' : 'after')"
+        />
+      </header>
+      <p v-if="chosen >= 0 && counts[chosen]?.after !== null" class="large">
+        <b>{{ numberWords(counts[chosen]?.before ?? 0) }} → {{ numberWords(counts[chosen]?.after ?? 0) }}</b>
+        <span class="quiet">rows{{ seconds >= 0.05 ? `, answered in ${secondsWords(seconds)}` : '' }}</span>
+      </p>
+      <p v-else class="large">
+        <b>{{ numberWords(shown?.rows ?? 0) }}</b>
+        <span class="quiet">{{ shown?.rows === 1 ? 'row' : 'rows' }}</span>
+      </p>
+      <div v-if="shown" class="grid" tabindex="0" role="region" aria-label="Rows">
+        <table>
+          <thead>
+            <tr>
+              <th
+                v-for="column in shown.columns"
+                :key="column.name"
+                scope="col"
+                :class="{ amount: column.type === 'number', fresh: shown.names.size && !shown.names.has(column.name) }"
+              >
+                {{ column.name }}
+                <span v-if="column.unit" class="quiet">{{ column.unit }}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in rowsShown" :key="row">
+              <td
+                v-for="(column, index) in shown.columns"
+                :key="column.name"
+                :class="{
+                  amount: column.type === 'number',
+                  fresh: shown.names.size && !shown.names.has(column.name),
+                  missing: shown.cells[index]?.[row - 1] === null,
+                }"
+              >
+                {{ shown.cells[index]?.[row - 1] === null ? 'missing' : words(column, index, shown.cells[index]![row - 1]!) }}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="shown.rows > rowsShown" class="quiet more">{{ numberWords(shown.rows - rowsShown) }} more rows</p>
+        <p v-if="!shown.rows" class="quiet more">No row is left here.</p>
+      </div>
+      <p v-if="sums.length" class="sums">
+        <b>Sums.</b>
+        <template v-for="one in sums.slice(0, 3)" :key="one.column">
+          {{ one.column }}: {{ amount(one.after) }}, {{ same(one) ? 'the same before and after' : `${amount(one.before)} before` }}.
+        </template>
+      </p>
+      <footer>
+        <span class="quiet">
+          <UKbd value="↑" />
+          <UKbd value="↓" />
+          walk the steps
+        </span>
+        <UButton v-if="isMade" color="primary" variant="solid" @click="emit('draw')">Draw it</UButton>
+      </footer>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.wait {
+  padding: 20px 0;
+}
+.steps {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(320px, 42%);
+  gap: 14px;
+}
+.list {
+  overflow-y: auto;
+  padding: 4px 6px 16px 0;
+}
+ol,
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.row {
+  display: grid;
+  grid-template-columns: 100px 26px minmax(0, 1fr);
+  align-items: stretch;
+}
+.flow {
+  position: relative;
+  min-height: 38px;
+}
+.flow svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+.flow path {
+  fill: color-mix(in srgb, var(--act) 18%, var(--ground));
+}
+.here .flow path {
+  fill: color-mix(in srgb, var(--act) 72%, var(--ground));
+}
+.later .flow path {
+  fill: var(--well);
+}
+.flow b {
+  position: absolute;
+  left: 50%;
+  bottom: 0;
+  transform: translate(-50%, 50%);
+  z-index: 1;
+  padding: 0 6px;
+  border-radius: 6px;
+  background: var(--panel);
+  font: 600 12.5px var(--font-mono);
+  white-space: nowrap;
+}
+.number {
+  align-self: center;
+  text-align: right;
+  padding-right: 8px;
+  font: 600 13px var(--font-mono);
+  color: var(--act);
+}
+.first {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 6px 12px;
+}
+.start {
+  font-weight: 650;
+}
+.card {
+  margin: 7px 0;
+  padding: 10px 12px;
+  border: 1px solid transparent;
+  border-radius: 10px;
+}
+.here .card {
+  background: var(--panel);
+  border-color: var(--act);
+}
+.faulty .card {
+  background: color-mix(in srgb, var(--wrong) 8%, var(--panel));
+  border-color: color-mix(in srgb, var(--wrong) 45%, var(--panel));
+}
+.skipped :deep(.sentence),
+.later :deep(.sentence) {
+  opacity: 0.6;
+}
+.note {
+  margin: 6px 0 0;
+  font-size: 13.5px;
+  color: var(--second);
+}
+.acts {
+  display: flex;
+  justify-content: flex-end;
+  gap: 6px;
+  margin-top: 8px;
+}
+.adding {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 10px;
+  padding: 16px 12px 0;
+}
+.explain {
+  flex-basis: 100%;
+  margin: 0;
+  max-width: 56ch;
+}
+.word {
+  display: inline;
+  color: var(--act);
+  font-weight: 600;
+  text-decoration: underline;
+  margin-right: 8px;
+}
+.finder {
+  width: 380px;
+  padding: 10px;
+}
+.finder ul {
+  max-height: 320px;
+  overflow-y: auto;
+  margin-top: 8px;
+}
+.offer {
+  display: grid;
+  width: 100%;
+  padding: 6px 8px;
+  border-radius: 8px;
+  text-align: left;
+  font-size: 14px;
+}
+.offer span {
+  font-size: 13px;
+  color: var(--second);
+}
+.offer:hover:not(:disabled),
+.offer:focus-visible {
+  background: var(--act-wash);
+}
+.look {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  min-width: 0;
+  min-height: 0;
+  padding: 14px 16px;
+  border: 1px solid var(--line);
+  border-radius: 12px;
+  background: var(--panel);
+}
+.look header {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 34px;
+}
+.look header > :last-child:not(h3) {
+  margin-left: auto;
+}
+h3 {
+  margin: 0;
+  font-size: 17px;
+}
+.large {
+  display: flex;
+  align-items: baseline;
+  gap: 10px;
+  margin: 0;
+}
+.large b {
+  font: 700 24px var(--font-display, inherit);
+}
+.grid {
+  flex: 1;
+  min-height: 80px;
+  overflow: auto;
+}
+table {
+  border-collapse: collapse;
+  min-width: 100%;
+  font-size: 13.5px;
+}
+th,
+td {
+  padding: 4px 10px;
+  text-align: left;
+  white-space: nowrap;
+  max-width: 240px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+th {
+  position: sticky;
+  top: 0;
+  background: var(--panel);
+  border-bottom: 1.5px solid var(--ink);
+  font-weight: 650;
+}
+td {
+  border-bottom: 1px solid var(--line);
+}
+.amount {
+  text-align: right;
+  font-family: var(--font-mono);
+  font-variant-numeric: tabular-nums;
+}
+th.amount {
+  font-family: inherit;
+}
+th.fresh,
+td.fresh {
+  background: var(--act-wash);
+}
+.missing {
+  color: var(--third);
+  font-style: italic;
+}
+.more {
+  margin: 8px 10px;
+}
+.sums {
+  margin: 0;
+  padding-top: 8px;
+  border-top: 1px solid var(--line);
+  font-size: 13.5px;
+}
+footer {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 10px;
+}
+@media (max-width: 1151px) {
+  .row {
+    grid-template-columns: 64px 22px minmax(0, 1fr);
+  }
+}
+</style>
