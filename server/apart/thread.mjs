@@ -1,8 +1,7 @@
 import { createJiti } from 'jiti'
-import { workerData } from 'piscina'
 
-/** The program of a thread: it says that it begins, does one of the tasks of its module and answers. */
-const tasks = await createJiti(import.meta.url).import(workerData.tasks)
+/** The program of a thread: it says that it begins, does one of the tasks of the module that it is called with, and answers. */
+const tasks = await createJiti(import.meta.url).import(process.argv.at(-1))
 
 export default ({ task, input, says }) => {
   says.postMessage('begun')

@@ -31,7 +31,7 @@ export class Threads<T extends Tasks> {
     const { least, most, idleSeconds } = this.limits
     return (this.#pool ??= new Piscina({
       filename: path.resolve('server/apart/thread.mjs'),
-      workerData: { tasks: path.resolve(this.tasks) },
+      argv: [path.resolve(this.tasks)],
       minThreads: least,
       maxThreads: most,
       idleTimeout: idleSeconds * 1000,
