@@ -109,7 +109,13 @@ export function useDataRoom() {
   })
 
   const open = (table: string, number?: number) =>
-    router.replace({ query: { table, ...(number === undefined ? {} : { version: String(number) }) } })
+    router.replace({
+      query: {
+        table,
+        ...(number === undefined ? {} : { version: String(number) }),
+        ...(route.query.view ? { view: route.query.view } : {}),
+      },
+    })
 
   /** The cells of a row, column by column; undefined while they are on their way. */
   function cellsOf(row: number): (string | number | null)[] | undefined {

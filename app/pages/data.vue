@@ -51,15 +51,15 @@ const { over, on } = useFileDrop(
   () => canEdit.value,
 )
 /** What is looked at of the table: how it was read, how it can be drawn, and what it can tell. */
-const views = [
-  { value: 'read', label: 'How it is read' },
+const views = computed(() => [
+  { value: 'read', label: detail.value?.steps ? 'Its rows' : 'How it is read' },
   { value: 'steps', label: 'Steps' },
   { value: 'draw', label: 'Draw it' },
   { value: 'tell', label: 'Tell it' },
-] as const
+])
 const route = useRoute()
 const router = useRouter()
-const view = computed(() => views.find(({ value }) => value === route.query.view)?.value ?? 'read')
+const view = computed(() => views.value.find(({ value }) => value === route.query.view)?.value ?? 'read')
 const desk = useTemplateRef<{ done: readonly { label: string }[]; undo: () => Promise<void> }>('desk')
 /** What was done last in the view that is looked at. */
 const undoable = computed(() => {

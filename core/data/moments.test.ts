@@ -56,6 +56,8 @@ describe('values in a grid', () => {
     expect(decimalsOf({ kind: 'money' }, [8910, 20])).toBe(0)
     expect(decimalsOf({ kind: 'number' }, [0.1 + 0.2, 1])).toBe(1)
     expect(decimalsOf({ kind: 'percent' }, [0.07, 0.965])).toBe(1)
+    // What is reckoned has no end.
+    expect(decimalsOf({ kind: 'percent' }, [1 / 3, 0.5])).toBe(2)
   })
 })
 

@@ -77,12 +77,16 @@ export function gridWords(
   return format.format(shown).replace('-', '−')
 }
 
-/** With how many decimals numbers of a column are shown under each other, at most 6; money that has any with two. */
+/**
+ * With how many decimals numbers of a column are shown under each other, at most 6; two where one has more than that, as what is reckoned
+ * has, and money that has any.
+ */
 export function decimalsOf(column: Pick<Column, 'kind'>, values: readonly (string | number | null)[]): number {
   let most = 0
   for (const value of values) {
     if (typeof value !== 'number') continue
     const shown = column.kind === 'percent' ? value * 100 : value
+    if (Math.abs(shown - Number(shown.toFixed(6))) > Math.abs(shown) * 1e-12 + 1e-12) return 2
     most = Math.max(most, Math.min(6, /\.(\d+)$/.exec(String(Number(shown.toFixed(6))))?.[1]?.length ?? 0))
   }
   return column.kind === 'money' && most > 0 ? Math.max(2, most) : most

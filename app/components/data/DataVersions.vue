@@ -20,7 +20,9 @@ const chosen = computed(() => props.detail.versions.find(({ number }) => number 
   <section class="versions" aria-label="Versions">
     <div class="what">
       <h2>Versions</h2>
-      <p class="quiet">Another file of the same table becomes the next one.</p>
+      <p class="quiet">
+        {{ detail.steps ? 'Each version of what it is made of makes one here.' : 'Another file of the same table becomes the next one.' }}
+      </p>
     </div>
     <ul ref="list">
       <li v-for="version in detail.versions" :key="version.number">
@@ -38,7 +40,7 @@ const chosen = computed(() => props.detail.versions.find(({ number }) => number 
           <span class="amount quiet">{{ day(version) }}</span>
         </UButton>
       </li>
-      <li v-if="canEdit">
+      <li v-if="canEdit && !detail.steps">
         <UButton variant="bare" class="version next" @click="emit('upload')">Upload the next version</UButton>
       </li>
     </ul>
