@@ -162,11 +162,14 @@ const formulaParts = computed(() => {
   color: var(--ink);
   font-weight: 400;
 }
-.value {
-  width: 150px;
-}
+.value,
 .formula {
-  width: 260px;
+  max-width: 100%;
+}
+.value :deep(input),
+.formula :deep(input) {
+  field-sizing: content;
+  min-width: 64px;
   max-width: 100%;
 }
 .formula :deep(input) {

@@ -228,7 +228,7 @@ defineExpose({ done: desk.done, undo: desk.undo })
         <b>{{ numberWords(shown?.rows ?? 0) }}</b>
         <span class="quiet">{{ shown?.rows === 1 ? 'row' : 'rows' }}</span>
       </p>
-      <div v-if="shown" class="grid" tabindex="0" role="region" aria-label="Rows">
+      <div v-if="shown" class="place" tabindex="0" role="region" aria-label="Rows">
         <table>
           <thead>
             <tr>
@@ -457,9 +457,10 @@ h3 {
   margin: 0;
 }
 .large b {
-  font: 700 24px var(--font-display, inherit);
+  font-size: 24px;
+  font-weight: 700;
 }
-.grid {
+.place {
   flex: 1;
   min-height: 80px;
   overflow: auto;
@@ -506,6 +507,9 @@ td.fresh {
 }
 .more {
   margin: 8px 10px;
+}
+.sums b {
+  margin-right: 6px;
 }
 .sums {
   margin: 0;
