@@ -119,9 +119,9 @@ const formulaParts = computed(() => {
   </span>
   <p v-if="fault" class="fault" role="alert">
     <code v-if="formulaParts" aria-hidden="true">
-      {{ formulaParts.before }}
-      <u>{{ formulaParts.wrong }}</u>
-      {{ formulaParts.after }}
+      <span v-text="formulaParts.before" />
+      <u v-text="formulaParts.wrong" />
+      <span v-text="formulaParts.after" />
     </code>
     {{ fault.message }}
     <UButton v-if="fault.remedy && canEdit" variant="bare" class="remedy" @click="emit('change', fault.remedy.change)">

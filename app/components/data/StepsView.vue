@@ -23,10 +23,12 @@ const sides = [
 const side = ref<'before' | 'after'>('after')
 /** The step whose rows are shown; the first where none is chosen. */
 const at = computed(() => Math.max(0, chosen.value))
+/** The step that is chosen cannot be done: there are rows before it alone. */
+const isUndone = computed(() => chosen.value >= 0 && counts.value[chosen.value]?.after === null)
 const shown = computed(() => {
   const look = detail.value?.look
   if (!look) return null
-  const isBefore = side.value === 'before' || chosen.value < 0
+  const isBefore = side.value === 'before' || chosen.value < 0 || isUndone.value
   const columns = isBefore ? desk.sightOf(at.value).columns : (runs.value[at.value]?.columns ?? [])
   const cells = isBefore ? look.before : look.after
   const rows = isBefore ? (counts.value[at.value]?.before ?? detail.value!.rows) : (counts.value[at.value]?.after ?? 0)
@@ -38,7 +40,7 @@ const words = (column: StepColumn, index: number, value: string | number | null)
   gridWords(column, value, language, decimals.value[index])
 const rowsShown = computed(() => shown.value?.cells[0]?.length ?? 0)
 /** Sums that a step leaves as they were, and those that it does not. */
-const sums = computed(() => (chosen.value < 0 ? [] : (detail.value?.look?.sums ?? [])))
+const sums = computed(() => (chosen.value < 0 || isUndone.value ? [] : (detail.value?.look?.sums ?? [])))
 const amount = (value: number) => numberWords(value, Number.isInteger(value) ? 0 : 2)
 const same = (one: { before: number; after: number }) =>
   Math.abs(one.before - one.after) <= 1e-9 * Math.max(Math.abs(one.before), Math.abs(one.after))
@@ -210,17 +212,17 @@ defineExpose({ done: desk.done, undo: desk.undo })
     </section>
     <section class="look" aria-label="Rows at the step that is chosen">
       <header>
-        <h3>{{ chosen < 0 ? 'As it is read' : `${side === 'after' ? 'After' : 'Before'} step ${chosen + 1}` }}</h3>
+        <h3>{{ chosen < 0 ? 'As it is read' : `${side === 'after' && !isUndone ? 'After' : 'Before'} step ${chosen + 1}` }}</h3>
         <span v-if="isBusy" class="quiet" role="status">working…</span>
         <ViewSwitch
-          v-if="chosen >= 0"
+          v-if="chosen >= 0 && !isUndone"
           label="Which rows"
           :views="sides"
           :value="side"
           @show="next => (side = next === 'before' ? 'before' : 'after')"
         />
       </header>
-      <p v-if="chosen >= 0 && counts[chosen]?.after !== null" class="large">
+      <p v-if="chosen >= 0 && !isUndone" class="large">
         <b>{{ numberWords(counts[chosen]?.before ?? 0) }} → {{ numberWords(counts[chosen]?.after ?? 0) }}</b>
         <span class="quiet">rows{{ seconds >= 0.05 ? `, answered in ${secondsWords(seconds)}` : '' }}</span>
       </p>

@@ -29,7 +29,7 @@ export const formula = stepKind(
     { field: 'name', label: 'Name of the new column', as: 'name', value: step.name },
     'as',
     { field: 'formula', label: 'Formula', as: 'formula', value: step.formula, of: sight.columns },
-    ', shown as',
+    'shown as',
     choiceField('shows', 'Shown as', step.shows, [
       { value: 'number', label: 'a number' },
       { value: 'percent', label: 'a percentage' },

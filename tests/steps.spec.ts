@@ -1,0 +1,103 @@
+import { expect, test, type Page } from '@playwright/test'
+import { choose } from './support/choose'
+import { signedIn } from './support/people'
+
+const bring = async (page: Page, name: string, text: string) => {
+  await page.getByTestId('data-files').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await expect(page.getByRole('heading', { name: name.replace(/\.csv$/, ''), exact: true })).toBeVisible({ timeout: 120_000 })
+}
+const add = async (page: Page, words: string) => {
+  await page.getByRole('button', { name: /^(Add a step|Begin a list of steps)$/ }).click()
+  await page.getByLabel('Say which step').fill(words)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('dialog', { name: 'Add a step' })).toBeHidden()
+}
+const step = (page: Page, number: number) => page.getByRole('group', { name: new RegExp(`^Step ${number}:`) })
+const look = (page: Page) => page.getByRole('region', { name: 'Rows at the step that is chosen' })
+const tables = (page: Page) => page.getByRole('complementary', { name: 'Tables' })
+
+test('steps are said, changed in their sentences and mended; the table that they make follows its own, and is drawn', async ({ page }) => {
+  await signedIn(page)
+  await page.goto('/data')
+  await bring(page, 'quays.csv', 'stop;month;riders\nQuill;2031-03;120\nQuill;2031-04;140\nMarsh;2031-03;40\nMarsh;2031-04;60')
+  await page.keyboard.press('Alt+s')
+  await expect(page.getByText('they make a table of their own', { exact: false })).toBeHidden()
+  await add(page, 'sum of riders by stop')
+  await expect(page.getByRole('heading', { name: 'quays, in steps' })).toBeVisible()
+  await expect(step(page, 1)).toHaveAccessibleName('Step 1: Group by stop to the sum of riders')
+
+  // A field of its sentence, then a formula with a slip of the pen.
+  await step(page, 1).click({ position: { x: 4, y: 4 } })
+  await choose(step(page, 1).getByLabel('Measure'), 'mean')
+  await expect(look(page).getByRole('columnheader', { name: 'riders, mean' })).toBeVisible()
+  await expect(look(page).getByRole('row', { name: 'Quill 130' })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo “step 1”' }).click()
+  await expect(look(page).getByRole('row', { name: 'Quill 260' })).toBeVisible()
+  await add(page, 'formula')
+  await page.getByLabel('Name of the new column').fill('part')
+  await page.getByLabel('Name of the new column').press('Enter')
+  await expect(step(page, 2)).toHaveAccessibleName(/^Step 2: Add part/)
+  await page.getByLabel('Formula').fill('riders / totl(riders)')
+  await page.getByLabel('Formula').press('Enter')
+  await expect(step(page, 2).getByRole('alert')).toContainText('“totl” is not a function.')
+  await expect(look(page).getByRole('heading')).toHaveText('Before step 2')
+  await step(page, 2).getByRole('button', { name: 'Use total' }).click()
+  await choose(step(page, 2).getByLabel('Shown as'), 'a percentage')
+  await expect(look(page).getByRole('row', { name: 'Quill 260 72.22' })).toBeVisible()
+  await expect(look(page)).toContainText('riders: 360, the same before and after')
+
+  // By keys: the step is passed over, goes up, and is taken away.
+  await look(page).click()
+  await page.keyboard.press('x')
+  await expect(step(page, 2)).toContainText('Passed over')
+  await page.keyboard.press('x')
+  await expect(step(page, 2)).not.toContainText('Passed over')
+  await add(page, 'order by part')
+  await expect(step(page, 3)).toBeVisible()
+  await page.keyboard.press('Delete')
+  await expect(step(page, 3)).toBeHidden()
+
+  // What it is made of gets another version: it is made anew.
+  await page.getByRole('button', { name: 'Go to it' }).click()
+  await page.keyboard.press('Alt+r')
+  await page.getByTestId('data-version').setInputFiles({
+    name: 'quays-may.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('stop;month;riders\nQuill;2031-03;120\nMarsh;2031-03;240'),
+  })
+  await expect(page.getByText('Version 2 is on air.').first()).toBeVisible()
+  await tables(page)
+    .getByRole('button', { name: /^quays, in steps/ })
+    .click()
+  await expect(page.getByRole('row', { name: '2 Marsh 240 66.67' })).toBeVisible()
+  await page.keyboard.press('Alt+d')
+  await expect(page.getByRole('button', { name: /^Columns/ }).first()).toBeVisible()
+})
+
+test('a table of a million rows is summed up by a step, and looked through', async ({ page }) => {
+  test.setTimeout(300_000)
+  const lines = Array.from({ length: 1_000_000 }, (_, row) => `stop ${row % 40};${2020 + (row % 12)};${row % 97}`)
+  await signedIn(page)
+  await page.goto('/data')
+  await bring(page, 'million.csv', `stop;year;riders\n${lines.join('\n')}`)
+  await page.keyboard.press('Alt+s')
+  await expect(page.getByText('1,000,000').first()).toBeVisible({ timeout: 60_000 })
+  await add(page, 'sum of riders by year')
+  await expect(page.getByRole('heading', { name: 'million, in steps' })).toBeVisible({ timeout: 60_000 })
+  await step(page, 1).click({ position: { x: 4, y: 4 } })
+  await expect(look(page)).toContainText('1,000,000 → 12', { timeout: 60_000 })
+  const total = lines.reduce((sum, line) => sum + Number(line.split(';')[2]), 0)
+  await expect(look(page)).toContainText(`riders: ${total.toLocaleString('en')}, the same before and after`)
+})
+
+test('a viewer sees steps and changes none', async ({ page }) => {
+  await signedIn(page, 'Vera Holm')
+  await page.goto('/data')
+  await tables(page)
+    .getByRole('button', { name: /^Boardings by shore/ })
+    .click()
+  await page.keyboard.press('Alt+s')
+  await expect(step(page, 1)).toHaveAccessibleName(/^Step 1: Keep rows where day/)
+  await expect(step(page, 1).getByLabel('Test')).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'Add a step' })).toBeHidden()
+})
