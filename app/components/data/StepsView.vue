@@ -176,7 +176,7 @@ defineExpose({ done: desk.done, undo: desk.undo })
               {{ isMade ? 'Add a step' : 'Begin a list of steps' }}
             </UButton>
             <template #content>
-              <div class="finder" role="dialog" aria-label="Add a step" @keydown="walkGrid($event, '.offer')">
+              <div class="finder" @keydown="walkGrid($event, '.offer')">
                 <UInput
                   v-model="said"
                   v-cursor
