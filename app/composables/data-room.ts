@@ -190,9 +190,13 @@ export function useDataRoom() {
     else await look()
   }
   /** Makes a table of this one by steps, or one with steps of its own on the same table, and goes to it. */
-  async function makeBySteps(name: string, steps: readonly Step[]) {
+  async function makeBySteps(ending: string, steps: readonly Step[]) {
     const of = detail.value
     if (!of) return
+    const taken = new Set(list.value.map(({ name }) => name))
+    const called = `${of.name.slice(0, 180)}, ${ending}`
+    let name = called
+    for (let count = 2; taken.has(name); count++) name = `${called} ${count}`
     busy.value = 'Making a table by steps'
     const made = await asking(() => $fetch<{ id: string }>(`/api/data/${of.id}/steps`, { method: 'POST', body: { name, steps } }))
     busy.value = ''

@@ -99,7 +99,7 @@ const changes = computed(() => [
         {
           label: 'Try it on a copy',
           icon: 'i-lucide-copy',
-          onSelect: () => void makeBySteps(`${detail.value!.name}, a copy`.slice(0, 200), []),
+          onSelect: () => void makeBySteps('a copy', []),
         },
       ]
     : []),
@@ -172,7 +172,7 @@ const menu = computed(() => [
           @open="id => router.replace({ query: { table: id, view: 'steps' } })"
           @draw="showView('draw')"
           @changed="stepsChanged"
-          @begin="steps => makeBySteps(`${detail!.name}, in steps`.slice(0, 200), steps)"
+          @begin="steps => makeBySteps('in steps', steps)"
         />
         <DrawIt v-else-if="view === 'draw'" :table="detail.id" :can-edit="canEdit" />
         <TellIt v-else-if="view === 'tell'" :table="detail.id" :can-edit="canEdit" />

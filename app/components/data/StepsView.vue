@@ -183,7 +183,7 @@ defineExpose({ done: desk.done, undo: desk.undo })
                   class="w-full"
                   placeholder="Say it: “share of riders by month”"
                   aria-label="Say which step"
-                  @keydown.enter="addFirst"
+                  @keydown.enter.prevent="addFirst"
                 />
                 <ul>
                   <li v-for="offer in found" :key="offer.kind">
