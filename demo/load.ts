@@ -127,7 +127,7 @@ async function loadOfficeTables(person: string) {
   for (const { id, fileName, text } of officeTables()) await makeSource(bytes(text), fileName, person, id)
   const next = boardingsWithoutStops()
   await addVersion((await sourceById(next.id))!, bytes(next.text), next.fileName, person)
-  await makeBySteps((await sourceById('demo-by-day'))!, 'Boardings by shore', boardingsByShore, person)
+  await makeBySteps((await sourceById('demo-by-day'))!, 'Boardings by shore', boardingsByShore, person, 'demo-by-shore')
 }
 
 /** Puts the harbour into a database in which nobody is yet. */

@@ -59,7 +59,11 @@ const views: Readonly<Record<string, { url: string; dark?: boolean; before?: (pa
     },
   },
   time: { url: '/decks/demo-briefing?phase=time', before: page => slide(page, 2) },
-  dark: { url: '/decks/demo-seasons?phase=time', dark: true, before: page => slide(page, 3) },
+  dark: {
+    url: '/data?table=demo-by-shore&view=steps',
+    dark: true,
+    before: page => page.locator('[data-step="3"]').click({ position: { x: 160, y: 12 } }),
+  },
   board: { url: '/decks/demo-routes?phase=time' },
   check: { url: '/decks/demo-seasons?phase=check' },
   deliver: { url: '/decks/demo-briefing?phase=deliver' },

@@ -11,4 +11,14 @@
 export { columnInFormula, formulaFunctions, readFormula, type FormulaFault } from './formula'
 export * from './plan'
 export * from './said'
-export { isFault, type OtherTable, type Sight, type StepColumn, type StepFault, type StepField, type StepPart, type StepWork } from './step'
+export {
+  isFault,
+  type StepKind,
+  type OtherTable,
+  type Sight,
+  type StepColumn,
+  type StepFault,
+  type StepField,
+  type StepPart,
+  type StepWork,
+} from './step'

@@ -6,6 +6,7 @@ import { newChart, type ChartKind } from '../../core/charts'
 import type { CheckRoom, Rule } from '../../core/checks'
 import { houseTheme } from '../../core/layouts'
 import { applyChanges, elementsOf, setRecord, slidesOf, textOf, plainText } from '../../core/model'
+import { isFault, sentenceWords, type StepKind } from '../../core/steps'
 import { countingContext, freshDeck, seasons, timingContext } from '../../core/testing'
 import { roughMeasurer } from '../../core/text'
 import { restingPart, rundown, type Effect } from '../../core/timing'
@@ -50,7 +51,7 @@ describe('the worked examples of docs/extending.md', () => {
     const said = ts
       .getPreEmitDiagnostics(program)
       .map(({ file, messageText }) => `${file?.fileName}: ${ts.flattenDiagnosticMessageText(messageText, ' ')}`)
-    expect(files.size).toBe(3)
+    expect(files.size).toBe(4)
     expect(said).toEqual([])
   })
 
@@ -73,6 +74,24 @@ describe('the worked examples of docs/extending.md', () => {
     const crossings = seasons.columns[1]!.values as number[]
     heights.forEach((height, index) => expect(height / heights[0]!).toBeCloseTo(crossings[index]! / crossings[0]!, 6))
     expect(drawing.description).toBe('Dot chart of crossings by season, 5 dots. Highest: 2026, 5,230.')
+  })
+
+  it('show a step that keeps the first of rows that are alike', async () => {
+    const { distinct } = (await exampleIn('core/steps/catalogue/distinct.ts')) as { distinct: StepKind }
+    const sight = {
+      columns: [
+        { name: 'route', type: 'text' as const },
+        { name: 'riders', type: 'number' as const },
+      ],
+      tables: [],
+    }
+    const begun = distinct.begins(sight)
+    expect(distinct.schema.parse(begun)).toEqual({ kind: 'distinct', of: ['route'] })
+    expect(sentenceWords(distinct.sentence(begun as never, sight))).toBe('Keep one row of each route')
+    const work = distinct.work(begun as never, sight)
+    expect(isFault(work) || work.sql('t1', String)).toBe(
+      'select r as r, c0 as c0, c1 as c1 from t1 qualify row_number() over (partition by c0 order by r) = 1',
+    )
   })
 
   it('show a check that finds a title in capitals, and puts it right', async () => {

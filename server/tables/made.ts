@@ -43,8 +43,14 @@ export async function beginningOf(source: Pick<SourceRow, 'id' | 'madeOf'>): Pro
 const nameOf = async (id: string) => (await sourceById(id))?.name ?? 'the table'
 
 /** Makes a table of another one by steps, its first version on air. A list that cannot be done is kept, beside the table as it is read. */
-export async function makeBySteps(of: SourceRow, name: string, steps: readonly Step[], person: string): Promise<{ id: string }> {
-  const [id, tableId] = [newId(), newId()]
+export async function makeBySteps(
+  of: SourceRow,
+  name: string,
+  steps: readonly Step[],
+  person: string,
+  id = newId(),
+): Promise<{ id: string }> {
+  const tableId = newId()
   const whole = { id: tableId, name }
   const from = await beginningOf({ id, madeOf: of.id })
   const made = await runSteps(from, steps, { whole })
