@@ -102,6 +102,23 @@ describe('the desk of steps', () => {
     expect([steps.value, changed.value, done.value]).toEqual([[group], 0, []])
   })
 
+  it('shows what somebody else has made of them, where that came first', async () => {
+    const { kept, steps, add } = await desk([group])
+    const theirs: Step[] = [{ kind: 'order', column: 'riders', way: 'up' }]
+    const answer = answers.get('/api/data/made/steps')!
+    answers.set('/api/data/made/steps', options => {
+      if (options.method === 'PUT') {
+        expect((options.body as { before: Step[] }).before).toEqual([group])
+        kept.steps = theirs
+        throw Object.assign(new Error('no'), { statusCode: 409, data: { message: 'Somebody else has changed these steps meanwhile.' } })
+      }
+      return answer(options)
+    })
+    await add(wrong)
+    await settle()
+    expect(steps.value).toEqual(theirs)
+  })
+
   it('says why steps cannot be had', async () => {
     answers.set('/api/data/made/steps', () => {
       throw Object.assign(new Error('no'), { statusCode: 409, data: { message: 'The table that these steps work on is gone.' } })

@@ -82,9 +82,11 @@ export function useStepsDesk(table: () => string, changed: () => void) {
     const turn = ++asked
     isBusy.value = true
     chosen.value = Math.min(chosen.value, next.length - 1)
-    const body = { steps: next, at: Math.max(0, chosen.value) }
+    const body = { steps: next, before: of.steps, at: Math.max(0, chosen.value) }
     const answer = await asking(() => $fetch<StepsAnswer>(`/api/data/${table()}/steps`, { method: 'PUT', body }))
     if (turn === asked) isBusy.value = false
+    // Refused, what is kept is shown, by whomever it was changed.
+    if (!answer) void load()
     if (!answer || turn !== asked || detail.value?.from !== of.from) return false
     detail.value = { ...of, ...answer, steps: next }
     if (label) done.value.push({ label, steps: of.steps })

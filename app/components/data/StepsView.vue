@@ -92,7 +92,10 @@ async function walk(by: number) {
 }
 function onKey(event: KeyboardEvent) {
   if (isTyping(event.target) || event.ctrlKey || event.metaKey || !detail.value) return
-  const isIn = (event.target as HTMLElement).closest?.('button, a, [role=listbox], [role=dialog]')
+  const on = event.target as HTMLElement
+  // Fields and their lists own their keys.
+  if (on.closest?.('[role=combobox], [role=listbox], [role=dialog]')) return
+  const isIn = on.closest?.('button, a')
   const up = event.key === 'ArrowUp'
   const edits = props.canEdit && isMade.value && chosen.value >= 0
   if (up || event.key === 'ArrowDown') {

@@ -1,17 +1,21 @@
+import { isDeepStrictEqual } from 'node:util'
 import { z } from 'zod'
 import { stepsSchema } from '../../../../core/steps'
 import { readAs, refuse, requireEditor } from '../../../access'
 import { changeSteps } from '../../../tables/made'
 import { sourceAsked } from '../../../tables/sources'
 
-const input = z.object({ steps: stepsSchema, at: z.number().int().min(0).optional() })
+/** `before` are the steps that were changed. */
+const input = z.object({ steps: stepsSchema, before: stepsSchema, at: z.number().int().min(0).optional() })
 
 /** Gives a table that is made by steps other ones; answers with rows and columns after each, and rows before and after the one `at`. */
 export default defineEventHandler(async event => {
   const person = await requireEditor(event)
   const source = await sourceAsked(getRouterParam(event, 'id')!)
   if (!source.steps) return refuse(409, 'This table is read from files. Make another one of it by steps.')
-  const { steps, at } = readAs(input, await readBody(event))
+  const { steps, before, at } = readAs(input, await readBody(event))
+  if (!isDeepStrictEqual(before, source.steps))
+    return refuse(409, 'Somebody else has changed these steps meanwhile. They are shown as they are now; change them once more.')
   const { rows, runs, look } = await changeSteps(source, steps, at, person.id)
   return { rows, runs, look }
 })
