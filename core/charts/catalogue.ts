@@ -6,6 +6,7 @@ import { area } from './kinds/area'
 import { bar } from './kinds/bar'
 import { bigNumber } from './kinds/big-number'
 import { box } from './kinds/box'
+import { bullet } from './kinds/bullet'
 import { calendar } from './kinds/calendar'
 import { dots } from './kinds/dots'
 import { flows } from './kinds/flows'
@@ -36,6 +37,7 @@ export const chartKinds: readonly ChartKind[] = [
   area,
   ring,
   halfRing,
+  bullet,
   dots,
   scatter,
   slope,

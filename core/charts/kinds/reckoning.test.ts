@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import type { DataTable } from '../../data'
 import { houseTheme } from '../../layouts'
+import type { ChartSpec } from '../../model'
 import { roughMeasurer } from '../../text'
 import { drawChart, newChart, type ChartRoom } from '../index'
 import { ticksOf } from '../plane'
@@ -158,5 +160,37 @@ describe('words beside marks', () => {
         })
       }),
     )
+  })
+})
+
+describe('bars to a target', () => {
+  const plans: DataTable = {
+    id: 'budget',
+    name: 'budget',
+    columns: [
+      { name: 'item', type: 'text', values: ['Crew', 'Piers', 'Fuel'] },
+      { name: 'spent', type: 'number', values: [50, 30, null] },
+      { name: 'planned', type: 'number', values: [100, 20, 40] },
+    ],
+  }
+  const drawn = (more: Partial<ChartSpec>) =>
+    drawChart({ ...newChart('budget'), kind: 'bullet', across: 'item', height: 'spent', ...more }, plans, room)
+
+  it('reach as far on their tracks as amounts are of targets, and say that share', () => {
+    const { marks, labels, description } = drawn({ beside: ['planned'] })
+    const width = (key: string) => {
+      const mark = marks.find(one => one.key === key)
+      return mark?.shape === 'bar' ? mark.width : null
+    }
+    expect(width('Crew')! / width('Crew way')!).toBeCloseTo(0.5, 9)
+    expect(width('Piers')! / width('Piers way')!).toBeCloseTo(1.5, 9)
+    expect([width('Fuel'), width('Fuel way')! / width('Crew way')!]).toEqual([null, expect.closeTo(0.4, 9)])
+    expect(labels.filter(({ kind }) => kind === 'value').map(({ lines }) => lines.join(' '))).toEqual(['50 · 50%', '30 · 150%'])
+    expect(description).toContain('1 of 3 have come to their target.')
+  })
+
+  it('have one target for all where one is chosen, and none where none is', () => {
+    expect(drawn({ options: { target: 60 } }).description).toContain('The target is 60. 0 of 3 have come to their target.')
+    expect(drawn({}).marks.some(({ key }) => key.endsWith('target'))).toBe(false)
   })
 })
