@@ -185,7 +185,10 @@ describe('bars to a target', () => {
     expect(width('Crew')! / width('Crew way')!).toBeCloseTo(0.5, 9)
     expect(width('Piers')! / width('Piers way')!).toBeCloseTo(1.5, 9)
     expect([width('Fuel'), width('Fuel way')! / width('Crew way')!]).toEqual([null, expect.closeTo(0.4, 9)])
-    expect(labels.filter(({ kind }) => kind === 'value').map(({ lines }) => lines.join(' '))).toEqual(['50 · 50%', '30 · 150%'])
+    expect(labels.filter(({ kind }) => kind === 'value').map(({ lines }) => lines.join(' ').replace(/\s/g, ' '))).toEqual([
+      '50 · 50 %',
+      '30 · 150 %',
+    ])
     expect(description).toContain('1 of 3 have come to their target.')
   })
 
