@@ -10,7 +10,7 @@ import { optionOf } from '../../values'
 import type { ChartKind } from './kind'
 
 /** How thick the bar of an amount is in its band, and how far a target stands out of that. */
-const thick = 0.5
+const thick = 0.6
 const stands = 0.84
 
 /** What a row has, and what it is to come to. */
@@ -142,6 +142,7 @@ export const bullet: ChartKind = {
       ahead: wide(false) + size('value') * 0.8,
       behind: least < 0 ? wide(true) + size('value') * 0.8 : 4,
       foot: setting.line('axis') * 1.3,
+      thickest: 96,
       domain: [Math.min(least, ticks[0]!), Math.max(most, ticks.at(-1)!)],
     })
     const labels = aims.map((aim, part) => labelOf(setting, plane, part, aim))

@@ -4,7 +4,7 @@ import type { DataTable } from '../../data'
 import { houseTheme } from '../../layouts'
 import type { ChartSpec } from '../../model'
 import { roughMeasurer } from '../../text'
-import { drawChart, newChart, type ChartRoom } from '../index'
+import { drawChart, newChart, passageOf, type ChartRoom } from '../index'
 import { ticksOf } from '../plane'
 import { timeNames } from '../plane/time-names'
 import { apartLevels } from '../side-labels'
@@ -195,5 +195,13 @@ describe('bars to a target', () => {
   it('have one target for all where one is chosen, and none where none is', () => {
     expect(drawn({ options: { target: 60 } }).description).toContain('The target is 60. 0 of 3 have come to their target.')
     expect(drawn({}).marks.some(({ key }) => key.endsWith('target'))).toBe(false)
+  })
+
+  it('come beneath the bars that are there already, and their targets over them', () => {
+    const bars = { ...newChart('budget'), kind: 'lying-bar', across: 'item', height: 'spent' }
+    const passage = passageOf(bars, { ...bars, kind: 'bullet', beside: ['planned'] }, plans, room)
+    const keys = passage.at(0.85).marks.map(({ key }) => key)
+    expect(keys.indexOf('Crew way')).toBeLessThan(keys.indexOf('Crew'))
+    expect(keys.indexOf('Crew')).toBeLessThan(keys.indexOf('Crew target'))
   })
 })

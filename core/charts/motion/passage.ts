@@ -169,12 +169,16 @@ function drawnAt(
   const part = ([begins, until]: readonly [number, number], late: number) =>
     within(starts + late + begins * marksTake, (until - begins) * marksTake)
   const axesShare = axesTake ? within(0, axesTake) : part(stays(counts), 0)
-  const marks = bent
+  // What is drawn over what in the end is so on the way; those that leave are beneath.
+  const places = new Map(to.marks.map((mark, at) => [mark, at]))
+  const placed = (pair: Pair, mark: ChartMark) => ({ mark, place: pair.to ? places.get(pair.to)! : -1 })
+  const made = bent
     ? [
-        ...bent.others.map(pair => markBetween(pair, part(partOf(pair, counts), 0), true)),
-        ...bentAt(bent.bends, bent.backwards ? 1 - marksShare : marksShare, width),
+        ...bent.others.map(pair => placed(pair, markBetween(pair, part(partOf(pair, counts), 0), true))),
+        ...bentAt(bent.bends, bent.backwards ? 1 - marksShare : marksShare, width).map(mark => ({ mark, place: Infinity })),
       ]
-    : pairs.map((pair, at) => markBetween(pair, part(partOf(pair, counts), lags[at]!), bends))
+    : pairs.map((pair, at) => placed(pair, markBetween(pair, part(partOf(pair, counts), lags[at]!), bends)))
+  const marks = made.sort((a, b) => a.mark.part - b.mark.part || a.place - b.place).map(({ mark }) => mark)
   const labels = labelsBetween(from, to, {
     axes: axesShare,
     marks: own => part(stays(counts), own === null ? 0 : (lagOf.get(own) ?? 0)),
@@ -185,8 +189,7 @@ function drawnAt(
   return {
     ...to,
     parts: [...marks, ...labels].reduce((parts, thing) => Math.max(parts, (thing.part ?? -1) + 1), to.parts),
-    // Those that leave are drawn beneath.
-    marks: [...marks].sort((a, b) => a.part - b.part),
+    marks,
     labels,
     rules: rulesBetween(from, to, axesShare),
   }
