@@ -101,3 +101,14 @@ test('a viewer sees steps and changes none', async ({ page }) => {
   await expect(step(page, 1).getByLabel('Test')).toBeDisabled()
   await expect(page.getByRole('button', { name: 'Add a step' })).toBeHidden()
 })
+
+test('a table tells where it is used, and a slide that draws it is a press away', async ({ page }) => {
+  await signedIn(page)
+  await page.goto('/data?table=demo-routes-by-season')
+  await expect(page.getByRole('heading', { name: 'routes-by-season' })).toBeVisible()
+  await page.keyboard.press('Alt+u')
+  const slides = page.getByRole('region', { name: 'Slides that draw it' })
+  await expect(slides.getByRole('link', { name: 'The race of the routes' })).toBeVisible()
+  await slides.getByRole('link', { name: '2 Quill overtakes them all' }).click()
+  await expect(page.getByTestId('stage')).toContainText('Quill overtakes them all')
+})

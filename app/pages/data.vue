@@ -56,6 +56,7 @@ const views = computed(() => [
   { value: 'steps', label: 'Steps' },
   { value: 'draw', label: 'Draw it' },
   { value: 'tell', label: 'Tell it' },
+  { value: 'used', label: 'Used in' },
 ])
 const route = useRoute()
 const router = useRouter()
@@ -69,7 +70,7 @@ const undoable = computed(() => {
 })
 const showView = (next: string) => void router.replace({ query: { ...route.query, view: next === 'read' ? undefined : next } })
 function onViewKey(event: KeyboardEvent) {
-  const next = { KeyR: 'read', KeyS: 'steps', KeyD: 'draw', KeyT: 'tell' }[event.code]
+  const next = { KeyR: 'read', KeyS: 'steps', KeyD: 'draw', KeyT: 'tell', KeyU: 'used' }[event.code]
   if (!event.altKey || event.ctrlKey || event.metaKey || !next || !detail.value || isTyping(event.target)) return
   event.preventDefault()
   showView(next)
@@ -176,6 +177,7 @@ const menu = computed(() => [
         />
         <DrawIt v-else-if="view === 'draw'" :table="detail.id" :can-edit="canEdit" />
         <TellIt v-else-if="view === 'tell'" :table="detail.id" :can-edit="canEdit" />
+        <UsedIn v-else-if="view === 'used'" :table="detail.id" @open="id => router.replace({ query: { table: id, view: 'used' } })" />
         <ul v-if="view === 'read' && notes.length" class="notes" aria-label="What was done to the whole table">
           <li v-for="note in shownNotes" :key="note.words" :title="note.lines?.join('\n')">
             <template v-for="(part, at) in partsOf(note.words)" :key="at">

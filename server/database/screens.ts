@@ -154,5 +154,13 @@ export const publishedWith = (table: string) => database()<{ deck: string; numbe
   select deck, number, snapshot, tables from deck_versions v where ${table} = any(table_ids)
     and number = (select max(number) from deck_versions where deck = v.deck)`
 
+/** The screens in whose loops a deck is that draws a table in its newest published version. */
+export const screensWithTable = (table: string) => database()<{ id: string; name: string }[]>`
+  select distinct screens.id, screens.name from screens
+  join loop_items on loop_items.loop = screens.loop
+  join decks on decks.id = loop_items.deck and decks.removed_at is null
+  join lateral (select table_ids from deck_versions where deck = loop_items.deck order by number desc limit 1) newest on true
+  where ${table} = any(newest.table_ids) order by screens.name`
+
 export const keepPublishedLength = (deck: string, number: number, seconds: number) =>
   database()`update deck_versions set length_seconds = ${seconds} where deck = ${deck} and number = ${number}`

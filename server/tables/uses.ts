@@ -1,0 +1,40 @@
+import { outlineOf } from '../../core/layouts'
+import { elementsOf, slidesOf, statesOf, type Deck } from '../../core/model'
+import { decksWithTable } from '../database/decks'
+import { screensWithTable } from '../database/screens'
+import { madeOf } from '../database/sources'
+
+/** A slide that draws a table: its place in the deck from 1, and its title. */
+interface UsedOn {
+  slide: string
+  number: number
+  title: string
+}
+/** Where a table is used. */
+export interface TableUses {
+  decks: { id: string; title: string; slides: UsedOn[] }[]
+  screens: { id: string; name: string }[]
+  made: { id: string; name: string }[]
+}
+
+/** Slides of a deck whose charts, in any of their states, or tables draw a table. */
+function slidesWith(deck: Deck, table: string): UsedOn[] {
+  const draws = (slide: string) =>
+    elementsOf(deck, slide).some(element => {
+      if (element.kind === 'table') return element.table === table
+      if (element.kind !== 'chart') return false
+      return element.chart?.table === table || statesOf(deck, element.id).some(state => state.chart.table === table)
+    })
+  return slidesOf(deck).flatMap((slide, index) =>
+    draws(slide.id) ? [{ slide: slide.id, number: index + 1, title: outlineOf(deck, slide).title || 'Untitled' }] : [],
+  )
+}
+
+export async function usesOf(id: string): Promise<TableUses> {
+  const [decks, screens, made] = await Promise.all([decksWithTable(id), screensWithTable(id), madeOf(id)])
+  return {
+    decks: decks.map(deck => ({ id: deck.id, title: deck.title, slides: slidesWith(deck.snapshot, id) })),
+    screens: [...screens],
+    made: made.map(one => ({ id: one.id, name: one.name })),
+  }
+}
