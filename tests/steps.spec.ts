@@ -112,3 +112,26 @@ test('a table tells where it is used, and a slide that draws it is a press away'
   await slides.getByRole('link', { name: '2 Quill overtakes them all' }).click()
   await expect(page.getByTestId('stage')).toContainText('Quill overtakes them all')
 })
+
+test('a table of a page that is pasted is read as a file would be; words are told to be none', async ({ page }) => {
+  await signedIn(page)
+  await page.goto('/data')
+  const paste = (type: string, words: string) =>
+    page.evaluate(
+      ([of, given]) => {
+        const clipboardData = new DataTransfer()
+        clipboardData.setData(of!, given!)
+        document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true }))
+      },
+      [type, words],
+    )
+  await expect(tables(page).getByRole('button', { name: /^tides/ })).toBeVisible()
+  await paste('text/plain', 'Only a sentence.')
+  await expect(page.getByText('What was pasted is no table').first()).toBeVisible()
+  const spanning = '<tr><th rowspan="2">item</th><th colspan="2">2031</th></tr><tr><th>planned</th><th>spent</th></tr>'
+  const rows = '<tr><td>Crew</td><td>4,120</td><td>1,398</td></tr><tr><td>Piers</td><td>1,980</td><td>612</td></tr>'
+  await paste('text/html', `<table><caption>Budget pasted</caption>${spanning}${rows}</table>`)
+  await expect(page.getByRole('heading', { name: 'Budget pasted' })).toBeVisible()
+  await expect(page.getByRole('columnheader').filter({ hasText: '2031 spent' })).toBeVisible()
+  await expect(page.getByRole('row', { name: '2 Piers 1,980 612' })).toBeVisible()
+})

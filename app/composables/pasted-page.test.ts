@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { DOMParser as RichParser } from 'prosemirror-model'
 import { readOutline } from '#core/formats/outline'
 import { textSchema } from '#core/text'
-import { cellsIn, outlineOfPage, readPage, rowsAsLines } from './pasted-page'
+import { cellsIn, tablesPasted, outlineOfPage, readPage, rowsAsLines } from './pasted-page'
 
 const outline = (html: string) => outlineOfPage(readPage(html))
 
@@ -77,6 +77,13 @@ describe('a page that is pasted', () => {
     expect(document.title).not.toBe('run')
   })
 
+  it('fills what its cells span, so that columns stay columns', () => {
+    const table =
+      '<table><tr><th rowspan="2">item</th><th colspan="2">2031</th></tr><tr><th>planned</th><th>spent</th></tr>' +
+      '<tr><td>Crew</td><td>10</td><td>8</td></tr></table>'
+    expect(cellsIn(readPage(table))).toBe('item\t2031\t\nitem\tplanned\tspent\nCrew\t10\t8')
+  })
+
   it('lets no cell run into the next where a table can only be words', () => {
     const page = rowsAsLines(readPage('<p>Fares</p><table><tr><td>Astrel</td><td>12</td></tr><tr><td>Quill</td><td></td></tr></table>'))
     expect([...page.body.querySelectorAll('p')].map(line => line.textContent)).toEqual(['Fares', 'Astrel · 12', 'Quill'])
@@ -91,5 +98,27 @@ describe('a page that is pasted', () => {
     expect(links('<p><a href="#top">up</a> <a href="javascript:alert(1)">x</a> <a href="file:///etc">y</a></p>')).toEqual([])
     // Links of a text of a deck lead where they led, also to slides.
     expect(links('<p><u class="link" data-href="#s2">slide</u></p>')).toEqual(['"href":"#s2"'])
+  })
+})
+
+describe('tables that are pasted into Data', () => {
+  const pasted = (given: Record<string, string>) =>
+    tablesPasted({ files: [], getData: (type: string) => given[type] ?? '' } as unknown as DataTransfer)
+  const told = async (given: Record<string, string>) => await Promise.all(pasted(given).map(async file => [file.name, await file.text()]))
+
+  it('are every table of a page, by its caption; one that lays out others is none', async () => {
+    const inner = '<table><caption>Fares: 2031/32</caption><tr><td>a "day"</td><td>1</td></tr><tr><td>b</td><td>2</td></tr></table>'
+    const html = `<table><tr><td>${inner}</td></tr><tr><td><table><tr><td>c</td></tr><tr><td>d</td></tr></table></td></tr></table>`
+    expect(await told({ 'text/html': html, 'text/plain': 'a day 1' })).toEqual([
+      ['Fares  2031 32.tsv', '"a ""day"""\t1\nb\t2'],
+      ['Pasted table.tsv', 'c\nd'],
+    ])
+  })
+
+  it('are rows of text that are parted, and JSON; words are none', async () => {
+    expect(await told({ 'text/plain': 'stop;riders\nQuill;12' })).toEqual([['Pasted table.csv', 'stop;riders\nQuill;12']])
+    expect(await told({ 'text/plain': ' [{"stop":"Quill"}]' })).toEqual([['Pasted table.json', ' [{"stop":"Quill"}]']])
+    expect(pasted({ 'text/plain': 'A line of words.\nAnother one, with a comma.\nAnd a third' })).toEqual([])
+    expect(pasted({ 'text/html': '<p>no table</p>', 'text/plain': 'no table' })).toEqual([])
   })
 })

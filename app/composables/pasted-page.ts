@@ -14,11 +14,71 @@ export function readPage(html: string): Document {
 
 const wordsIn = (node: Node) => (node.textContent ?? '').replace(/\s+/g, ' ').trim()
 const cellsOf = (row: HTMLTableRowElement) => Array.from(row.cells, wordsIn)
+/** The most columns and rows that one cell is taken to span, and the most cells that spans fill. */
+const mostSpan = 200
+const mostSpanned = 200_000
+
+/**
+ * The rows of a table, as many cells as there are columns: one that spans rows stands in all of them, one that spans columns in the first.
+ */
+function gridOf(table: HTMLTableElement): string[][] {
+  const grid: string[][] = Array.from(table.rows, () => [])
+  let spanned = 0
+  const spanOf = (span: number) => (spanned > mostSpanned ? 1 : Math.min(span || 1, mostSpan))
+  Array.from(table.rows).forEach((row, at) => {
+    let column = 0
+    for (const cell of row.cells) {
+      while (grid[at]![column] !== undefined) column++
+      const [rows, columns, words] = [spanOf(cell.rowSpan), spanOf(cell.colSpan), wordsIn(cell)]
+      spanned += rows * columns - 1
+      for (let down = 0; down < rows && grid[at + down]; down++)
+        for (let along = 0; along < columns; along++) grid[at + down]![column + along] = along ? '' : words
+      column += columns
+    }
+  })
+  const columns = grid.reduce((most, row) => Math.max(most, row.length), 0)
+  return grid.map(row => Array.from({ length: columns }, (_, column) => row[column] ?? ''))
+}
 
 /** The cells of the first table of a page, parted by tabs; null where it has none of two rows. */
 export function cellsIn(page: Document): string | null {
   const table = page.querySelector('table')
-  return table && table.rows.length > 1 ? Array.from(table.rows, row => cellsOf(row).join('\t')).join('\n') : null
+  return table && table.rows.length > 1
+    ? gridOf(table)
+        .map(row => row.join('\t'))
+        .join('\n')
+    : null
+}
+
+/** Names of files have no such letters, and are not endless. */
+const fileName = (words: string) =>
+  words
+    .replace(/[\\/:*?"<>|]+/g, ' ')
+    .trim()
+    .slice(0, 80) || 'Pasted table'
+/**
+ * Tables of data that are pasted, as the files that they would be: files themselves, every table of a page by its caption, rows of text
+ * that are parted, JSON. None where nothing of it is a table.
+ */
+export function tablesPasted(data: DataTransfer): File[] {
+  if (data.files.length) return [...data.files]
+  const html = data.getData('text/html')
+  const tables = html && html.length <= mostHtml ? [...readPage(html).querySelectorAll('table')] : []
+  // A table that lays out others is none itself.
+  const own = tables.filter(table => table.rows.length > 1 && !table.querySelector('table'))
+  if (own.length)
+    return own.map(table => {
+      const rows = gridOf(table).map(row => row.map(cell => (cell.includes('"') ? `"${cell.replaceAll('"', '""')}"` : cell)).join('\t'))
+      return new File([rows.join('\n')], `${fileName(table.caption ? wordsIn(table.caption) : '')}.tsv`, {
+        type: 'text/tab-separated-values',
+      })
+    })
+  const text = data.getData('text/plain')
+  if (/^\s*[[{]/.test(text)) return [new File([text], 'Pasted table.json', { type: 'application/json' })]
+  const lines = text.split(/\r\n?|\n/).filter(line => line.trim())
+  return lines.length > 1 && lines.filter(line => /[\t;,|]/.test(line)).length > lines.length / 2
+    ? [new File([text], 'Pasted table.csv', { type: 'text/csv' })]
+    : []
 }
 
 /** Lets the rows of tables be lines of words, for where nothing but words can be: no cell runs into the next. */

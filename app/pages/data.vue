@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useIntervalFn } from '@vueuse/core'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
 
 /** The team's tables: where each comes from, how it is read with every guess in words, and its versions. */
 useHead({ title: 'Data · Hailbank' })
@@ -50,6 +50,13 @@ const { over, on } = useFileDrop(
   files => void take(files),
   () => canEdit.value,
 )
+/** What is pasted becomes tables, as if it were brought as files. */
+useEventListener('paste', (event: ClipboardEvent) => {
+  if (!event.clipboardData || !canEdit.value || isTyping(event.target) || document.querySelector('[role=dialog]')) return
+  const files = tablesPasted(event.clipboardData)
+  if (files.length) void take(files)
+  else notifyProblem('What was pasted is no table: copy rows of a spreadsheet, a table of a page, or lines parted by tabs or commas.')
+})
 /** What is looked at of the table: how it was read, how it can be drawn, and what it can tell. */
 const views = computed(() => [
   { value: 'read', label: detail.value?.steps ? 'Its rows' : 'How it is read' },
@@ -206,7 +213,7 @@ const menu = computed(() => [
           <h2>No tables yet</h2>
           <p class="quiet">
             A file of rows and columns, as CSV, TSV, JSON or a workbook: title lines, totals, dates and money are read as they stand, and
-            every guess is shown.
+            every guess is shown. Files can be dropped here, and rows of a spreadsheet or of a page pasted.
           </p>
           <UButton v-if="canEdit" color="primary" variant="solid" @click="picker?.open()">Upload a table</UButton>
         </template>
