@@ -62,3 +62,34 @@ export async function tableText(id: string): Promise<string | undefined> {
   const [row] = await database()<{ text: string }[]>`select content::text as text from data_tables where id = ${id}`
   return row?.text
 }
+
+/** How many rows a table has, and its columns without their values: a large one stays where it is. */
+export async function tableHead(
+  id: string,
+): Promise<{ rows: number; columns: Omit<DataTable['columns'][number], 'values'>[] } | undefined> {
+  const [row] = await database()<{ rows: number; columns: DataTable['columns'] }[]>`
+    select jsonb_array_length(content -> 'columns' -> 0 -> 'values') as rows,
+      (select jsonb_agg(c - 'values' order by n) from jsonb_array_elements(content -> 'columns') with ordinality as one (c, n)) as columns
+    from data_tables where id = ${id}`
+  return row
+}
+
+/** Some rows of a table, column by column. */
+export async function tableRows(id: string, from: number, count: number): Promise<(string | number | null)[][]> {
+  const part = `$[${Math.floor(from)} to ${Math.floor(from + count - 1)}]`
+  const [row] = await database()<{ columns: (string | number | null)[][] }[]>`
+    select (select jsonb_agg(jsonb_path_query_array(c -> 'values', ${part}::jsonpath) order by n)
+      from jsonb_array_elements(content -> 'columns') with ordinality as one (c, n)) as columns
+    from data_tables where id = ${id}`
+  return row?.columns ?? []
+}
+
+/** The values of a column, each once, as they come; at most so many. */
+export async function columnValues(id: string, column: string, most: number): Promise<string[]> {
+  const rows = await database()<{ value: string }[]>`
+    select one.value from data_tables, jsonb_array_elements(content -> 'columns') c,
+      jsonb_array_elements_text(c -> 'values') with ordinality as one (value, n)
+    where id = ${id} and c ->> 'name' = ${column} and one.value is not null
+    group by one.value order by min(one.n) limit ${most}`
+  return rows.map(({ value }) => value)
+}

@@ -1,8 +1,8 @@
 import { z } from 'zod'
-import { changeBetween, rowCount } from '../../../../core/data'
+import { changeBetween } from '../../../../core/data'
 import { readAs, refuse, requireViewer } from '../../../access'
 import { versionOf, versionsOf } from '../../../database/sources'
-import { tableById } from '../../../database/tables'
+import { tableById, tableHead } from '../../../database/tables'
 import { sourceAsked } from '../../../tables/sources'
 import { watchedFolder } from '../../../tables/watched'
 
@@ -14,10 +14,10 @@ export default defineEventHandler(async event => {
   const source = await sourceAsked(getRouterParam(event, 'id')!)
   const number = readAs(query, getQuery(event)).version ?? source.onAir ?? 1
   const version = (await versionOf(source.id, number)) ?? refuse(404, 'There is no such version of this table.')
-  const table = (await tableById(version.tableId))!
   const versions = await versionsOf(source.id)
   const aired = versions.find(one => one.number === source.onAir && one.number !== number)
-  const before = aired && (await tableById(aired.tableId))
+  // Two versions are read whole where they are compared alone.
+  const [before, now] = aired ? [await tableById(aired.tableId), await tableById(version.tableId)] : []
   return {
     ...source,
     // A folder that is watched no more is followed by none.
@@ -27,9 +27,8 @@ export default defineEventHandler(async event => {
     shown: {
       number,
       reading: version.reading,
-      rows: rowCount(table),
-      columns: table.columns.map(({ values: _, ...column }) => column),
-      change: before ? changeBetween(before, table) : null,
+      ...(await tableHead(version.tableId))!,
+      change: before && now ? changeBetween(before, now) : null,
     },
   }
 })

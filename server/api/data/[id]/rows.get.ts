@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { readAs, refuse, requireViewer } from '../../../access'
 import { versionOf } from '../../../database/sources'
-import { tableById } from '../../../database/tables'
+import { tableRows } from '../../../database/tables'
 import { sourceAsked } from '../../../tables/sources'
 
 const query = z.object({
@@ -16,6 +16,5 @@ export default defineEventHandler(async event => {
   const source = await sourceAsked(getRouterParam(event, 'id')!)
   const { version, from, count } = readAs(query, getQuery(event))
   const { tableId } = (await versionOf(source.id, version)) ?? refuse(404, 'There is no such version of this table.')
-  const table = (await tableById(tableId))!
-  return { from, columns: table.columns.map(({ values }) => values.slice(from, from + count)) }
+  return { from, columns: await tableRows(tableId, from, count) }
 })
