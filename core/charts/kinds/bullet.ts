@@ -115,14 +115,14 @@ export const bullet: ChartKind = {
   takes: ['across', 'height', 'series'],
   options: [{ kind: 'number', name: 'target', label: 'Target of all (0: none)', min: 0, max: 1e12, step: 1, unit: '', initial: 0 }],
   suits: ({ data, categories, series, time, negative }) => {
-    if (series !== 2)
-      return { score: 0.12, why: series > 2 ? 'The first column, with the second as its target.' : 'Bars with one target for all of them.' }
+    if (series < 2) return { score: 0.12, why: 'Bars with one target for all of them.' }
+    // Two columns may be an amount and its target; two of a kind are none of each other.
+    if (series > 2 || data.seriesName) return { score: 0.04, why: 'Of the first, with the second as its target.' }
     const [first, second] = data.series
     const why = `“${first!.label}” on the way to “${second!.label}”, ${categories} times.`
     if (negative) return { score: 0.1, why, warning: 'What is below nothing is on no way to a target.' }
     const aims = /\b(target|goal|plan|planned|budget|aim|quota|limit)\b/i
-    if (aims.test(second!.label)) return { score: 0.93, why }
-    return { score: time && categories > 4 ? 0.2 : 0.4, why }
+    return { score: aims.test(second!.label) ? 0.93 : time && categories > 4 ? 0.2 : 0.4, why }
   },
   draw(spec, table, room) {
     const setting = settingOf(spec, table, room)
