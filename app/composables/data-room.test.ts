@@ -91,4 +91,15 @@ describe('the room of tables', () => {
     await room.follow()
     expect([room.list.value.length, room.detail.value!.id, room.lacking.value]).toEqual([1, 'riders', 'The server is busy.'])
   })
+
+  it('goes to a table and a view one after the other, however fast they are asked for', async () => {
+    route.query = { table: 'riders' }
+    served([entry('riders', 1), entry('fares', 1)])
+    const room = inPage(() => useDataRoom())
+    void room.open('fares', 3)
+    await room.goTo({ view: 'steps' })
+    expect(route.query).toEqual({ table: 'fares', version: '3', view: 'steps' })
+    await room.open('riders')
+    expect(route.query).toEqual({ table: 'riders', version: undefined, view: 'steps' })
+  })
 })

@@ -108,14 +108,11 @@ export function useDataRoom() {
     void look()
   })
 
-  const open = (table: string, number?: number) =>
-    router.replace({
-      query: {
-        table,
-        ...(number === undefined ? {} : { version: String(number) }),
-        ...(route.query.view ? { view: route.query.view } : {}),
-      },
-    })
+  let going: Promise<unknown> = Promise.resolve()
+  /** Goes to another table, version or view; one after the other, so that none goes back to where one was before. */
+  const goTo = (change: { table?: string | undefined; version?: string | undefined; view?: string | undefined }) =>
+    (going = going.then(() => router.replace({ query: { ...router.currentRoute.value.query, ...change } })))
+  const open = (table: string, number?: number) => goTo({ table, version: number === undefined ? undefined : String(number) })
 
   /** The cells of a row, column by column; undefined while they are on their way. */
   function cellsOf(row: number): (string | number | null)[] | undefined {
@@ -202,7 +199,7 @@ export function useDataRoom() {
     busy.value = ''
     if (!made) return
     await load()
-    await router.replace({ query: { table: made.id, view: 'steps' } })
+    await goTo({ table: made.id, version: undefined, view: 'steps' })
   }
   /** The steps of the table that is looked at were changed: what draws it gets its rows anew. */
   async function stepsChanged() {
@@ -215,7 +212,7 @@ export function useDataRoom() {
     tables.forget(of.id)
     await load()
     detail.value = null
-    await router.replace({ query: list.value[0] ? { table: list.value[0].id } : {} })
+    await goTo({ table: list.value[0]?.id, version: undefined })
   }
 
   return {
@@ -229,6 +226,7 @@ export function useDataRoom() {
     done,
     load,
     look,
+    goTo,
     open,
     cellsOf,
     decide,

@@ -15,6 +15,7 @@ const {
   done,
   load,
   look,
+  goTo,
   open,
   cellsOf,
   decide,
@@ -66,7 +67,6 @@ const views = computed(() => [
   { value: 'used', label: 'Used in' },
 ])
 const route = useRoute()
-const router = useRouter()
 const view = computed(() => views.value.find(({ value }) => value === route.query.view)?.value ?? 'read')
 const desk = useTemplateRef<{ done: readonly { label: string }[]; undo: () => Promise<void> }>('desk')
 /** What was done last in the view that is looked at. */
@@ -75,7 +75,7 @@ const undoable = computed(() => {
   const last = of?.done.at(-1)
   return last ? { label: last.label, undo: () => void of!.undo() } : null
 })
-const showView = (next: string) => void router.replace({ query: { ...route.query, view: next === 'read' ? undefined : next } })
+const showView = (next: string) => void goTo({ view: next === 'read' ? undefined : next })
 function onViewKey(event: KeyboardEvent) {
   const next = { KeyR: 'read', KeyS: 'steps', KeyD: 'draw', KeyT: 'tell', KeyU: 'used' }[event.code]
   if (!event.altKey || event.ctrlKey || event.metaKey || !next || !detail.value || isTyping(event.target)) return
@@ -177,14 +177,14 @@ const menu = computed(() => [
           :table="detail"
           :list="list"
           :can-edit="canEdit"
-          @open="id => router.replace({ query: { table: id, view: 'steps' } })"
+          @open="id => open(id)"
           @draw="showView('draw')"
           @changed="stepsChanged"
           @begin="steps => makeBySteps('in steps', steps)"
         />
         <DrawIt v-else-if="view === 'draw'" :table="detail.id" :can-edit="canEdit" />
         <TellIt v-else-if="view === 'tell'" :table="detail.id" :can-edit="canEdit" />
-        <UsedIn v-else-if="view === 'used'" :table="detail.id" @open="id => router.replace({ query: { table: id, view: 'used' } })" />
+        <UsedIn v-else-if="view === 'used'" :table="detail.id" @open="id => open(id)" />
         <ul v-if="view === 'read' && notes.length" class="notes" aria-label="What was done to the whole table">
           <li v-for="note in shownNotes" :key="note.words" :title="note.lines?.join('\n')">
             <template v-for="(part, at) in partsOf(note.words)" :key="at">

@@ -26,6 +26,7 @@ export const navigateTo = (to: unknown) => {
 export const route = reactive({ fullPath: '/', query: {} as Record<string, string> })
 export const useRoute = () => route
 export const useRouter = () => ({
+  currentRoute: { value: route },
   replace: ({ query }: { query: Record<string, string> }) => {
     route.query = query
     return Promise.resolve()
