@@ -59,6 +59,7 @@ test('steps are said, changed in their sentences and mended; the table that they
 
   // What it is made of gets another version: it is made anew.
   await page.getByRole('button', { name: 'Go to it' }).click()
+  await expect(page.getByRole('heading', { name: 'quays', exact: true })).toBeVisible()
   await page.keyboard.press('Alt+r')
   await page.getByTestId('data-version').setInputFiles({
     name: 'quays-may.csv',
