@@ -130,15 +130,15 @@ the piers,27%,41%,18%,10%,4%
 fares,14%,33%,26%,18%,9%
 room for bicycles,19%,27%,21%,22%,11%`
 
-const budget = `Budget 2031 (thousand €);;;;
-;2030;;2031;
-item;planned;spent;planned;spent
-Vessels and fuel;4,210;4,388;4,450;1,702
-Crew;3,905;3,871;4,120;1,398
-Piers;1,260;1,144;1,980;612
-Tickets and fares;415;402;430;131
-Night boat;0;36;610;204
-Total;9,790;9,841;11,590;4,047`
+const budget = `Budget 2031 (thousand €),,,,
+,2030,,2031,
+item,planned,spent,planned,spent
+Vessels and fuel,"4,210","4,388","4,450","1,702"
+Crew,"3,905","3,871","4,120","1,398"
+Piers,"1,260","1,144","1,980",612
+Tickets and fares,415,402,430,131
+Night boat,0,36,610,204
+Total,"9,790","9,841","11,590","4,047"`
 
 const crewHours = `week,crew,hours,sick days
 2031-W10,Sandpiper,162:30,2

@@ -72,7 +72,7 @@ const isUnused = computed(() => !!uses.value && !uses.value.decks.length && !use
         </li>
       </ul>
     </section>
-    <p class="quiet">All of them follow the version on air within seconds; what somebody removes here they lose.</p>
+    <p class="quiet">All of them follow the version on air within seconds. If the table is removed, they have nothing to draw.</p>
   </div>
 </template>
 
