@@ -69,7 +69,7 @@ export function readRows(
   const frame = frameOf(rows, choices)
   const headers = headersOf(rows, frame)
   const { names, twice, unnamed } = namesOf(headers)
-  const { made, totals } = readBody({ rows, frame, names, headers, decimal, choices })
+  const { made, totals } = readByTotals({ rows, frame, names, headers, decimal, choices })
   const apart = choices.totals === 'data' ? [] : totalColumns(made.columns)
   const columns = made.columns.filter(column => !apart.includes(column))
   const timelines = choices.gather === false ? [] : timelinesIn(columns)
@@ -84,6 +84,21 @@ export function readRows(
     ...nameNotes(twice, unnamed, frame),
   ]
   return { table: { id, name, columns: gathered?.columns ?? columns }, notes, columns: made.readings, totals }
+}
+
+/** In how many columns total rows come to what the rows do. */
+const agreeing = ({ totals }: { totals: readonly TotalRow[] }) => totals.flatMap(({ sums }) => sums).filter(({ agrees }) => agrees).length
+
+/** Reads the columns; where none of them tells its decimal sign, that by which the total rows come to what the rows do. */
+function readByTotals(body: Body): { made: Made; totals: TotalRow[] } {
+  const first = readBody(body)
+  const sums = first.totals.flatMap(total => total.sums)
+  const isTold = first.made.readings.some(({ told }) => told?.decimal)
+  if (isTold || !first.totals.length || (sums.length > 0 && agreeing(first) === sums.length)) return first
+  const others = ([',', '.'] as const).filter(sign => sign !== body.decimal).map(decimal => readBody({ ...body, decimal }))
+  const most = Math.max(...others.map(agreeing))
+  const best = others.filter(other => agreeing(other) === most)
+  return most > agreeing(first) && best.length === 1 ? best[0]! : first
 }
 
 /** Reads the columns, and tells apart the rows that add up others: by their words, and where those leave doubt by what they add up. */

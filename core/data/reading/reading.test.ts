@@ -65,6 +65,25 @@ describe('a question that is open', () => {
   })
 })
 
+describe('a decimal sign that no cell tells', () => {
+  const rows = (crew: string, piers: string, total: string) => `item;planned\nCrew;${crew}\nPiers;${piers}\nFares;415\nTotal;${total}`
+  const planned = (text: string) => {
+    const { table, totals } = readWritten(text)
+    return { values: table.columns[1]!.values, agrees: totals.map(({ sums }) => sums[0]?.agrees) }
+  }
+
+  it('is the one by which the total comes to what the rows do', () => {
+    expect(planned(rows('4,210', '1,260', '5,885'))).toEqual({ values: [4210, 1260, 415], agrees: [true] })
+    expect(planned(rows('4,210', '1,260', '420,470'))).toEqual({ values: [4.21, 1.26, 415], agrees: [true] })
+    expect(planned(rows('4.210', '1.260', '5.885'))).toEqual({ values: [4210, 1260, 415], agrees: [true] })
+  })
+
+  it('stays what is likelier where the total agrees by none', () => {
+    const likelier = planned('item;planned\nCrew;4,210\nPiers;1,260\nFares;415').values
+    expect(planned(rows('4,210', '1,260', '9,999'))).toEqual({ values: likelier, agrees: [false] })
+  })
+})
+
 describe('the ways of reading a column', () => {
   it('are offered with how many cells each reads, and what becomes of one', () => {
     const { offers } = columnOf(readWritten('item;cost\nFuel;1.240,50 €\nCrew;20,00 €\nPaint;1.015 €'), 'cost')
