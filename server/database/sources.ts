@@ -75,8 +75,7 @@ export const madeOf = (id: string) => database()<SourceRow[]>`
 
 /** Tables of the team with the columns of their versions on air, without their rows. */
 export const columnsOnAir = () => database()<{ id: string; name: string; version: string; columns: DataTable['columns'] }[]>`
-  select s.id, s.name, v.table_id as version,
-    (select jsonb_agg(c - 'values' order by n) from jsonb_array_elements(t.content -> 'columns') with ordinality as one (c, n)) as columns
+  select s.id, s.name, v.table_id as version, t.head -> 'columns' as columns
   from data_sources s join data_versions v on v.source = s.id and v.number = s.on_air join data_tables t on t.id = v.table_id
   order by lower(s.name), s.id`
 
@@ -148,6 +147,16 @@ export async function keepVersion(source: string, version: NewVersion, person: s
     returning number`
   await sql`update data_sources set changed_at = now(), on_air = ${version.held === null ? row!.number : sql`on_air`} where id = ${source}`
   return row!.number
+}
+
+/** Takes away the rows that a version had before, where no other one has them. */
+export const dropRows = (tableId: string, sql: Sql) =>
+  sql`delete from data_tables where id = ${tableId} and not exists (select from data_versions where table_id = ${tableId})`
+
+/** The steps of a table as they stand, which nobody else changes until the transaction ends. */
+export async function stepsHeld(id: string, sql: Sql): Promise<Step[] | null> {
+  const [row] = await sql<{ steps: Step[] | null }[]>`select steps from data_sources where id = ${id} for update`
+  return row?.steps ?? null
 }
 
 /** A version is read anew: as another table, by other choices. */

@@ -67,11 +67,8 @@ export async function tableText(id: string): Promise<string | undefined> {
 export async function tableHead(
   id: string,
 ): Promise<{ rows: number; columns: Omit<DataTable['columns'][number], 'values'>[] } | undefined> {
-  const [row] = await database()<{ rows: number; columns: DataTable['columns'] }[]>`
-    select jsonb_array_length(content -> 'columns' -> 0 -> 'values') as rows,
-      (select jsonb_agg(c - 'values' order by n) from jsonb_array_elements(content -> 'columns') with ordinality as one (c, n)) as columns
-    from data_tables where id = ${id}`
-  return row
+  const [row] = await database()<{ head: { rows: number; columns: DataTable['columns'] } }[]>`select head from data_tables where id = ${id}`
+  return row?.head
 }
 
 /** Some rows of a table, column by column. */

@@ -2,6 +2,7 @@ import type { OtherTable, Step, StepColumn } from '../../core/steps'
 import { Threads } from '../apart/threads'
 import { columnsOnAir } from '../database/sources'
 import { tableText } from '../database/tables'
+import { UserError } from '../user-error'
 import type * as tasks from './tasks'
 import type { StepsAnswer } from './tasks'
 
@@ -47,7 +48,8 @@ export async function runSteps(
     if (answer) return answer
     for (const one of needed) {
       const text = await tableText(one)
-      if (text !== undefined) await threads.do('keepTable', { version: one, text }, { seconds, what })
+      const lack = text === undefined ? null : await threads.do('keepTable', { version: one, text }, { seconds, what })
+      if (lack) throw new UserError(422, lack)
     }
   }
   throw new Error(`the tables of these steps did not stay: ${needed.join(', ')}`)

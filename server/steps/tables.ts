@@ -23,6 +23,9 @@ interface Kept {
 }
 /** What is kept, by what it is; the one that was asked for last stands last. */
 const kept = new Map<string, Kept>()
+/** What the question that is being answered needs: it stays until that is done. */
+const needed = new Set<string>()
+export const forgetNeeded = () => needed.clear()
 let counted = 0
 
 /** A relation that is kept under this key; undefined where none is. */
@@ -31,6 +34,7 @@ export function keptAs(key: string): Kept | undefined {
   if (!found) return undefined
   kept.delete(key)
   kept.set(key, found)
+  needed.add(key)
   return found
 }
 
@@ -39,6 +43,7 @@ async function room(rows: number, connection: DuckDBConnection) {
   let all = [...kept.values()].reduce((sum, one) => sum + one.rows, rows)
   for (const [key, one] of kept) {
     if (all <= mostRows && kept.size < 200) return
+    if (needed.has(key)) continue
     kept.delete(key)
     all -= one.rows
     await connection.run(`drop table if exists ${one.name}`)
@@ -53,6 +58,7 @@ export async function keepAs(key: string, statement: string): Promise<Kept> {
   const [[rows]] = (await connection.runAndReadAll(`select cast(count(*) as double) from ${name}`)).getRowsJS() as [[number]]
   await room(rows, connection)
   kept.set(key, { name, rows })
+  needed.add(key)
   return { name, rows }
 }
 

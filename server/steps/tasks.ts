@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import type { DataTable } from '../../core/data'
 import { isFault, questionBefore, workOf, type OtherTable, type Step, type StepColumn, type StepFault } from '../../core/steps'
-import { engine, keepAs, keptAs, load, rowsOf, sumsOf } from './tables'
+import { engine, forgetNeeded, keepAs, keptAs, load, rowsOf, sumsOf } from './tables'
 
 /** What became of one step. */
 export interface StepRun {
@@ -42,9 +42,11 @@ const mostRows = 3_000_000
 const longest = 20
 const lookedAt = 60
 
-/** Keeps a table for steps; answers with nothing. */
-export async function keepTable({ version, text }: { version: string; text: string }): Promise<void> {
-  if (!keptAs(version)) await load(version, JSON.parse(text) as DataTable)
+/** Keeps a table for steps; answers with a sentence where it has no room, else null. */
+export async function keepTable({ version, text }: { version: string; text: string }): Promise<string | null> {
+  if (keptAs(version)) return null
+  const loaded = await inTime(() => load(version, JSON.parse(text) as DataTable))
+  return typeof loaded === 'string' ? 'This table is too large for steps: they work within the memory that the server gives them.' : null
 }
 
 /** Runs a statement, and ends it where it takes too long; a sentence where it cannot be done. */
@@ -88,12 +90,14 @@ async function doStep(step: Step, at: At, input: StepsInput): Promise<{ at: At; 
   const versions = input.others.map(({ id, version }) => [id, version])
   const key = keyOf(at.key, step, step.kind === 'join' ? versions : null)
   const other = (table: string) => keptAs(input.others.find(({ id }) => id === table)!.version)!.name
-  const made = keptAs(key) ?? (await inTime(() => keepAs(key, `${limited(work.sql(at.name, other))}`)))
+  const known = keptAs(key)
+  const made = known ?? (await inTime(() => keepAs(key, limited(work.sql(at.name, other)))))
   if (typeof made === 'string') return failed({ message: made })
   if (made.rows > mostRows) return failed({ message: `This step makes over ${mostRows / 1_000_000} million rows: keep fewer before it.` })
   const note = work.note ? await inTime(() => noteOf(work.note!.sql(at.name, other), work.note!.words)) : null
   const next = { name: made.name, rows: made.rows, columns: work.columns, key }
-  return { at: next, run: { rows: made.rows, columns: work.columns, fault: null, note, seconds: (performance.now() - began) / 1000 } }
+  const seconds = known ? 0 : (performance.now() - began) / 1000
+  return { at: next, run: { rows: made.rows, columns: work.columns, fault: null, note, seconds } }
 }
 const limited = (statement: string) => `select * from (${statement}) limit ${mostRows + 1}`
 async function noteOf(statement: string, words: (count: number, first: string) => string): Promise<string> {
@@ -116,6 +120,14 @@ async function lookAt(before: At, after: At): Promise<StepLook> {
 
 /** Does the steps one after the other, as far as they can be done; null where a table is not here yet: `keepTable` brings it. */
 export async function run(input: StepsInput): Promise<StepsAnswer | null> {
+  try {
+    return await answered(input)
+  } finally {
+    forgetNeeded()
+  }
+}
+
+async function answered(input: StepsInput): Promise<StepsAnswer | null> {
   const begun = keptAs(input.from.version)
   const joined = new Set(input.steps.flatMap(step => (step.kind === 'join' ? [step.table] : [])))
   if (!begun || input.others.some(({ id, version }) => joined.has(id) && !keptAs(version))) return null

@@ -1,13 +1,16 @@
+import { isDeepStrictEqual } from 'node:util'
 import { heldBecause, type ReadingReport } from '../../core/data'
 import type { Step } from '../../core/steps'
 import { transaction } from '../database/connection'
 import {
   changeSource,
+  dropRows,
   keepSource,
   keepVersion,
   madeOf,
   noteFile,
   rereadVersion,
+  stepsHeld,
   sourceById,
   versionsOf,
   type SourceRow,
@@ -64,20 +67,30 @@ export async function makeBySteps(
   return { id }
 }
 
+const othersChanged = 'Somebody else has changed these steps meanwhile. They are shown as they are now; change them once more.'
+
 /**
- * Gives a table other steps. Where all of them can be done its version on air is what they make from now on; where one cannot, it stays
+ * Gives a table other steps in place of those that were `before`; refused where they are others by now. Where all of them can be done its version on air is what they make from now on; where one cannot, it stays
  * what it was until that is mended. Answers with what became of them.
  */
-export async function changeSteps(source: SourceRow, steps: readonly Step[], at: number | undefined, person: string): Promise<StepsAnswer> {
+export async function changeSteps(
+  source: SourceRow,
+  { steps, before, at }: { steps: readonly Step[]; before: readonly Step[]; at?: number | undefined },
+  person: string,
+): Promise<StepsAnswer> {
+  if (!isDeepStrictEqual(source.steps, before)) throw new UserError(409, othersChanged)
   const tableId = newId()
   const from = await beginningOf(source)
   const made = await runSteps(from, steps, { whole: { id: tableId, name: source.name }, ...(at === undefined ? {} : { at }) })
   const number = source.onAir ?? 1
+  const last = (await versionsOf(source.id)).find(version => version.number === number)
   await transaction(async sql => {
+    if (!isDeepStrictEqual(await stepsHeld(source.id, sql), before)) throw new UserError(409, othersChanged)
     await changeSource(source.id, { steps: [...steps] }, sql)
     if (made.text === null) return
     await keepTableText({ id: tableId, name: source.name, text: made.text }, person, sql)
     await rereadVersion(source.id, number, { tableId, reading, held: null }, sql)
+    if (last) await dropRows(last.tableId, sql)
   })
   if (made.text !== null) {
     await noteFile(source.id, { file: null, stamp: null, fault: null })
@@ -118,10 +131,10 @@ export async function onAirChanged(id: string, seen: Set<string> = new Set()): P
     try {
       if (await makeAnew(source)) await onAirChanged(source.id, seen)
     } catch (error) {
-      // Too heavy, or what they work on is gone: it keeps what it had, and says so.
-      if (!(error instanceof UserError)) throw error
-      logError(error, 'a table could not be made anew by its steps', { source: source.id })
-      await noteFile(source.id, { file: null, stamp: null, fault: error.message })
+      // Whatever it is: the version that came stays, and this table keeps what it had, and says so.
+      const code = logError(error, 'a table could not be made anew by its steps', { source: source.id })
+      const fault = error instanceof UserError ? error.message : `Its steps could not be done on the server (error ${code}).`
+      await noteFile(source.id, { file: null, stamp: null, fault })
     }
   }
 }

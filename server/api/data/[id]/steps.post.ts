@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { stepsSchema } from '../../../../core/steps'
-import { readAs, requireEditor } from '../../../access'
+import { readAs, refuse, requireEditor } from '../../../access'
 import { makeBySteps } from '../../../tables/made'
 import { sourceAsked } from '../../../tables/sources'
 
@@ -11,6 +11,8 @@ export default defineEventHandler(async event => {
   const person = await requireEditor(event)
   const source = await sourceAsked(getRouterParam(event, 'id')!)
   const { name, steps } = readAs(input, await readBody(event))
-  const of = source.steps && source.madeOf !== null ? await sourceAsked(source.madeOf) : source
+  const parent = source.steps ? source.madeOf : source.id
+  if (parent === null) return refuse(409, 'The table that these steps work on is gone: they cannot be done again.')
+  const of = await sourceAsked(parent)
   return await makeBySteps(of, name, source.steps && !steps.length ? source.steps : steps, person.id)
 })
