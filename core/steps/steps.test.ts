@@ -66,7 +66,7 @@ describe('a kind of steps', () => {
       'Group by route, month to the median of riders',
     )
     expect(told({ kind: 'keep', column: 'month', test: 'at-least', values: ['2031-04'] })).toBe(
-      'Keep rows where month is from … on 2031-04',
+      'Keep rows where month is in or after 2031-04',
     )
     expect(told({ kind: 'share', of: 'riders', name: 'part', each: [] })).toBe('Add part: the share of riders in the whole table')
   })
@@ -96,6 +96,11 @@ describe('a kind of steps', () => {
       field: 'values',
       message: '“many” is no number.',
     })
+    expect(faultOf({ kind: 'keep', column: 'riders', test: 'is', values: ['1,5'] })?.message).toBe('“1,5” is no number.')
+    for (const words of ['spring', '2031-Q2', '03/04/2031'])
+      expect(faultOf({ kind: 'keep', column: 'month', test: 'is', values: [words] })?.message, words).toContain(
+        'is no moment that this column',
+      )
     expect(faultOf({ kind: 'keep', column: 'riders', test: 'between', values: [] })?.message).toBe('Say between which two.')
     expect(faultOf({ kind: 'join', table: 'gone', by: 'route', to: 'route', add: ['x'] })?.message).toBe('There is no such table any more.')
     expect(faultOf({ kind: 'fill', column: 'season', each: [], way: 'zero' })?.message).toContain('holds no years, quarters')

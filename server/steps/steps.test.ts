@@ -70,6 +70,22 @@ describe('steps on a table', () => {
     expect(await kept('is', '2031-04')).toEqual(['2031-04-01', '2031-04-30'])
     expect(await kept('at-most', '2031-04')).toEqual(['2031-03-31', '2031-04-01', '2031-04-30'])
     expect(await kept('between', '2031-04', '2031-05')).toEqual(['2031-04-01', '2031-04-30', '2031-05-01'])
+    expect(await kept('is', 'April 2031')).toEqual(['2031-04-01', '2031-04-30'])
+    expect(await kept('at-least', '30 April 2031')).toEqual(['2031-04-30', '2031-05-01'])
+  })
+
+  it('keep shares and lengths of time as people write them', async () => {
+    const table: DataTable = {
+      ...harbour,
+      columns: [
+        { name: 'on time', type: 'number', kind: 'percent', values: [0.94, 0.29, null] },
+        { name: 'crossing', type: 'number', kind: 'duration', unit: 's', values: [3900, 3000, 2100] },
+      ],
+    }
+    const kept = async (column: string, test: string, ...values: string[]) =>
+      (await tableOf([{ kind: 'keep', column, test, values } as Step], table)).crossing
+    expect([await kept('on time', 'at-least', '90'), await kept('on time', 'is', '29%')]).toEqual([[3900], [3000]])
+    expect(await kept('crossing', 'at-most', '0:50')).toEqual([3000, 2100])
   })
 
   it('group to sums, means, medians and counts; missing amounts are left out, not taken for zero', async () => {
@@ -142,6 +158,27 @@ describe('steps on a table', () => {
     expect((await filled('before')).riders).toEqual([10, 10, 30, 40])
     // 30 of the 61 days between the first of November and the first of January.
     expect((await filled('straight')).riders![1]).toBeCloseTo(10 + (20 * 30) / 61, 9)
+  })
+
+  it('lose no row that has no name or moment, or say that they do', async () => {
+    const table: DataTable = {
+      ...harbour,
+      columns: [
+        { name: 'month', type: 'date', grain: 'month', values: ['2031-01', null, '2031-03'] },
+        { name: 'riders', type: 'number', values: [1, 2, 3] },
+      ],
+    }
+    const filled = await tableOf([{ kind: 'fill', column: 'month', each: [], way: 'zero' }], table)
+    expect(filled).toEqual({ month: ['2031-01', '2031-02', '2031-03', null], riders: [1, 0, 3, 2] })
+    const { runs } = await done([{ kind: 'spread', names: 'month', amount: 'riders' }], table)
+    expect(runs[0]!.note).toBe('One row has no “month”, and stands in no column.')
+  })
+
+  it('join by numbers as they are written', async () => {
+    const piers: DataTable = { ...shores, columns: [{ name: 'pier', type: 'text', values: ['10', '20'] }, shores.columns[1]!] }
+    piers.columns[1] = { ...piers.columns[1]!, values: ['east', 'west'] }
+    const { table } = await done([{ kind: 'join', table: 'shores', by: 'riders', to: 'pier', add: ['shore'] }], harbour, [piers])
+    expect(table!.shore).toEqual(['east', null, 'west', null, null])
   })
 
   it.each([
@@ -223,6 +260,19 @@ describe('steps on a table', () => {
       ],
       sums: [{ column: 'riders', before: 100, after: 100 }],
     })
+  })
+
+  it('keep what they need until they are answered, however little room there is', async () => {
+    const { keeping } = await import('./tables')
+    const { rows } = keeping
+    keeping.rows = 1
+    const join: Step = { kind: 'join', table: 'shores', by: 'route', to: 'route', add: ['shore'] }
+    const { table, runs } = await done([{ kind: 'order', column: 'riders', way: 'up' }, { kind: 'leave', columns: ['year'] }, join])
+    keeping.rows = rows
+    expect([runs.map(({ fault }) => fault), table!.shore]).toEqual([
+      [null, null, null],
+      ['east', 'west', 'east', null, 'west'],
+    ])
   })
 
   it('begin for every kind with a step that can be done, on a table that has what it needs', async () => {

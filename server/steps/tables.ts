@@ -3,8 +3,8 @@ import { rowCount, type Column, type DataTable } from '../../core/data'
 
 /** The most memory, and processors, that the engine takes. */
 const limits = { memory_limit: '768MB', threads: '2', temp_directory: '' }
-/** So many rows of tables and of answers are kept for the next question. */
-const mostRows = 6_000_000
+/** So many rows, in so many tables and answers, are kept for the next question. */
+export const keeping = { rows: 6_000_000, tables: 200 }
 const chunkRows = 2048
 
 let opened: Promise<DuckDBConnection> | undefined
@@ -42,7 +42,7 @@ export function keptAs(key: string): Kept | undefined {
 async function room(rows: number, connection: DuckDBConnection) {
   let all = [...kept.values()].reduce((sum, one) => sum + one.rows, rows)
   for (const [key, one] of kept) {
-    if (all <= mostRows && kept.size < 200) return
+    if (all <= keeping.rows && kept.size < keeping.tables) return
     if (needed.has(key)) continue
     kept.delete(key)
     all -= one.rows
@@ -88,6 +88,7 @@ export async function load(key: string, table: DataTable): Promise<Kept> {
   appender.flushSync()
   appender.closeSync()
   kept.set(key, { name, rows })
+  needed.add(key)
   return { name, rows }
 }
 

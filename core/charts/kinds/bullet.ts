@@ -149,6 +149,7 @@ export const bullet: ChartKind = {
     const come = aims.filter(({ value, target }) => value !== null && target !== null && value >= target)
     const aimed = aims.filter(({ target }) => target !== null)
     const one = setting.data.series.length > 1 || !aimed.length ? '' : ` The target is ${words(aimed[0]!.target!)}.`
+    const met = aimed.length ? ` ${come.length} of ${aimed.length} have come to their target.` : ''
     return finished(setting, {
       of: 'Bars to a target',
       each: 'rows',
@@ -157,7 +158,7 @@ export const bullet: ChartKind = {
       rules: linesAlong(ticks, plane.along, plane.top, plane.bottom),
       names: rows.rows.map(({ label }) => label),
       leftOut: plane.leftOut + labels.filter(label => label === undefined).length,
-      description: `${describe(setting, 'Bars to a target', 'rows')}${one}${aimed.length ? ` ${come.length} of ${aimed.length} have come to their target.` : ''}`,
+      description: `${describe(setting, 'Bars to a target', 'rows')}${one}${met}`,
     })
   },
 }

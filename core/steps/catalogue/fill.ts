@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { numberWords } from '../../values'
 import { choiceField, columnField, columnName, columnNames, common, eachField, lackOf, likelyName, unless } from '../fields'
-import { columnOf, ref, selected, stepsOfTime } from '../sql'
+import { columnOf, everything, ref, selected, stepsOfTime } from '../sql'
 import { stepKind } from '../step'
 
 const ways = [
@@ -78,17 +78,20 @@ export const fill = stepKind(
                 ? filled(`t.c${index}`)
                 : `t.c${index}`,
         )
+        const days = `generate_series(least_at, most_at, interval '${apart}')`
         const grid = (from: string) => `
           (select *, ${iso('day_of')} as moment, datediff('day', date '1970-01-01', day_of) as place from
-            (select ${[...keys, 'first'].join(', ')}, cast(unnest(generate_series(least_at, most_at, interval '${apart}')) as date) as day_of from
+            (select ${[...keys, 'first'].join(', ')}, cast(unnest(${days}) as date) as day_of from
               (select ${[...keys, 'min(r) as first'].join(', ')}, min(${date(moment)}) as least_at, max(${date(moment)}) as most_at
                from ${from} where ${moment} is not null${by})))`
         const same = ['t.moment = g.moment', ...keys.map(c => `t.${c} is not distinct from g.${c}`)].join(' and ')
         return {
           columns: sight.columns,
+          // Rows without a moment stay, behind all others.
           sql: from =>
             `${selected(columns, 'row_number() over (order by g.first, g.place, t.r)')} from ${grid(from)} g
-             left join (select *, ${moment} as moment from ${from}) t on ${same}`,
+             left join (select *, ${moment} as moment from ${from}) t on ${same}
+             union all ${selected(everything(sight), '1e12 + r')} from ${from} where ${moment} is null`,
           note: {
             sql: from => `select cast(count(*) as double) as count, min(g.moment) as first from ${grid(from)} g
               where not exists (select 1 from (select *, ${moment} as moment from ${from}) t where ${same})`,

@@ -2,11 +2,11 @@ import { z } from 'zod'
 import { numberWords } from '../../values'
 import { columnField, columnName, columnNames, columnsField, common, freshName, lackOf, likelyName, unless } from '../fields'
 import { columnOf, everything, ref, selected } from '../sql'
-import { stepKind, type OtherTable, type Sight } from '../step'
+import { stepKind, type OtherTable, type Sight, type StepColumn } from '../step'
 
 const otherOf = (sight: Sight, id: string): OtherTable | undefined => sight.tables.find(table => table.id === id)
-/** How words are compared: whatever the case of their letters and the blanks around them. */
-const plain = (c: string) => `lower(trim(cast(${c} as varchar)))`
+/** How values are compared: as words, whatever the case of their letters and the blanks around them; numbers as they are written. */
+const plain = (c: string, { type }: StepColumn) => (type === 'number' ? `printf('%.15g', ${c})` : `lower(trim(${c}))`)
 
 export const join = stepKind(
   z.object({ ...common, kind: z.literal('join'), table: z.string().max(64), by: columnName, to: columnName, add: columnNames }),
@@ -74,19 +74,22 @@ export const join = stepKind(
       () => {
         const columns = [...sight.columns]
         for (const name of step.add) columns.push({ ...columnOf(theirs, name)!, name: freshName({ columns }, name) })
-        const [by, to] = [plain(ref(sight, step.by)), plain(ref(theirs, step.to))]
+        const own = columnOf(sight, step.by)!
+        const [mine, its] = [ref(sight, step.by), ref(theirs, step.to)]
+        const key = (c: string) => plain(c, columnOf(theirs, step.to)!)
         // Of several rows with the same name the first counts: no row of the table becomes two.
-        const one = (name: string) =>
-          `(select * from ${name} where ${to} is not null qualify row_number() over (partition by ${to} order by r) = 1)`
+        const first = `qualify row_number() over (partition by ${key(its)} order by r) = 1`
+        const kept = [...everything(sight).map(c => `a.${c}`), ...step.add.map(added => `b.${ref(theirs, added)}`)]
+        const named = (name: string) => `select ${key(its)} from ${name} where ${its} is not null`
         return {
           columns,
           sql: (from, name) =>
-            `${selected([...everything(sight).map(c => `a.${c}`), ...step.add.map(added => `b.${ref(theirs, added)}`)], 'a.r')}
-             from ${from} a left join ${one(name(other.id))} b on ${by.replaceAll(/\bc(\d+)\b/g, 'a.c$1')} = ${to.replaceAll(/\bc(\d+)\b/g, 'b.c$1')}`,
+            `${selected(kept, 'a.r')} from ${from} a left join (select * from ${name(other.id)} where ${its} is not null ${first}) b
+             on ${plain(`a.${mine}`, own)} = ${key(`b.${its}`)}`,
           note: {
             sql: (from, name) =>
-              `select cast(count(distinct ${ref(sight, step.by)}) as double) as count, min(cast(${ref(sight, step.by)} as varchar)) as first
-               from ${from} where ${ref(sight, step.by)} is not null and ${by} not in (select ${to} from ${name(other.id)} where ${to} is not null)`,
+              `select cast(count(distinct ${mine}) as double) as count, min(cast(${mine} as varchar)) as first from ${from}
+               where ${mine} is not null and ${plain(mine, own)} not in (${named(name(other.id))})`,
             words: (count, first) =>
               count === 1
                 ? `One name fits nothing there: “${first}”.`

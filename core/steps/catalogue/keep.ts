@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ordersOf, readClock, readDate, readDuration, readNumber, type Grain } from '../../data'
 import { choiceField, columnField, columnName, common, lackOf, likelyTime, unless } from '../fields'
 import { columnOf, everything, literal, numeral, ref, selected } from '../sql'
 import { stepKind, type StepColumn } from '../step'
@@ -16,7 +17,7 @@ const tests = {
 } as const
 type Test = keyof typeof tests
 
-const later: Partial<Record<Test, string>> = { 'at-least': 'is from … on', 'at-most': 'is until' }
+const later: Partial<Record<Test, string>> = { 'at-least': 'is in or after', 'at-most': 'is in or before' }
 /** Which tests a column can be put to. */
 function testsOf(column: StepColumn | undefined): { value: Test; label: string }[] {
   const ordered: Test[] = ['is', 'is-not', 'at-least', 'at-most', 'between', 'missing', 'there']
@@ -29,13 +30,41 @@ function testsOf(column: StepColumn | undefined): { value: Test; label: string }
 const needs = (test: Test) => (test === 'missing' || test === 'there' ? 0 : test === 'between' ? 2 : 1)
 const takesMany = (test: Test) => test === 'is' || test === 'is-not'
 
+/** Grains whose moments the writing of a finer one begins with. */
+const coarser: Partial<Readonly<Record<Grain, readonly Grain[]>>> = {
+  second: ['year', 'month', 'day', 'minute'],
+  minute: ['year', 'month', 'day'],
+  day: ['year', 'month'],
+  month: ['year'],
+  quarter: ['year'],
+  week: ['year'],
+}
+
+/** A moment that somebody wrote, as a column of moments has it, or coarser; null where the two cannot be compared. */
+function moment({ kind, grain = 'day' }: StepColumn, value: string): string | null {
+  if (kind === 'time') return readClock(value) ?? null
+  if (value.startsWith('--')) return grain.endsWith('-of-year') ? value : null
+  // Which of two days is meant is not guessed.
+  const orders = ordersOf(value)
+  if (orders?.dmy && orders.mdy && !/^\d{4}/.test(value.trim())) return null
+  const read = readDate(value, orders?.dmy === false ? 'mdy' : 'dmy')
+  return read && (read.grain === grain || coarser[grain]?.includes(read.grain)) ? read.iso : null
+}
+
 /** A value that somebody wrote, as it stands in a statement; null where the column holds no such values. */
 function written(column: StepColumn, value: string): string | null {
-  if (column.type !== 'number') return literal(value)
-  const number = Number(value.replaceAll(',', '').replace('−', '-').replace('%', ''))
-  if (value.trim() === '' || !Number.isFinite(number)) return null
-  return numeral(column.kind === 'percent' ? number / 100 : number)
+  if (column.type === 'text') return literal(value)
+  if (column.type === 'date') {
+    const iso = moment(column, value.trim())
+    return iso === null ? null : literal(iso)
+  }
+  const number = (column.kind === 'duration' ? readDuration(value) : undefined) ?? readNumber(value, '.')
+  if (number === null) return null
+  return numeral(column.kind === 'percent' && !value.includes('%') ? number / 100 : number)
 }
+/** What such values are called. */
+const calledIn = ({ type, kind }: StepColumn) =>
+  type === 'number' ? 'number' : kind === 'time' ? 'time as 06:15' : 'moment that this column could hold, as 2031 or 2031-04'
 
 const schema = z.object({
   ...common,
@@ -115,7 +144,7 @@ export const keep = stepKind(schema)({
       if (lacking > 0) return { field: 'values', message: lacking === 2 ? 'Say between which two.' : 'Say which.' }
       const given = step.values.map(value => written(column, value))
       const wrong = given.indexOf(null)
-      if (wrong >= 0) return { field: 'values', message: `“${step.values[wrong]}” is no number.` }
+      if (wrong >= 0) return { field: 'values', message: `“${step.values[wrong]}” is no ${calledIn(column)}.` }
       const test = condition(step.test, column, ref(sight, step.column), given as string[])
       return { columns: sight.columns, sql: from => `${selected(everything(sight))} from ${from} where ${test}` }
     }),

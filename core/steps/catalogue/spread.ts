@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { numberWords } from '../../values'
 import { alike, columnField, columnName, common, freshName, isNumber, lackOf, likelyAmount, numbersOf, othersOf, unless } from '../fields'
 import { columnOf, literal, ref, selected } from '../sql'
 import { stepKind, type StepColumn } from '../step'
@@ -49,6 +50,13 @@ export const spread = stepKind(z.object({ ...common, kind: z.literal('spread'), 
         return {
           columns,
           sql: from => `${selected([...keys, ...sums], 'min(r)')} from ${from}${keys.length ? ` group by ${keys.join(', ')}` : ''}`,
+          note: {
+            sql: from => `select cast(count(*) as double) as count, null as first from ${from} where ${names} is null`,
+            words: count =>
+              count === 1
+                ? `One row has no “${step.names}”, and stands in no column.`
+                : `${numberWords(count)} rows have no “${step.names}”, and stand in no column.`,
+          },
         }
       },
     ),

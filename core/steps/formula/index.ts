@@ -197,14 +197,12 @@ class Reader {
     }
     const at = [name.at[0], this.tokens[this.#next - 1]!.at[1]] as const
     const { takes, least = takes.length, repeats, gives } = made
+    const wanted = `${least === takes.length ? least : `${least} to ${takes.length}`}${repeats ? ' or more' : ''}`
     if (args.length < least || (args.length > takes.length && !repeats))
-      fail(
-        `${name.text} takes ${least === takes.length ? least : `${least} to ${takes.length}`}${repeats ? ' or more' : ''}, and here ${args.length === 1 ? 'is one' : `are ${args.length}`}.`,
-        at,
-      )
+      fail(`${name.text} takes ${wanted}, and here ${args.length === 1 ? 'is one' : `are ${args.length}`}.`, at)
     args.forEach((arg, index) => {
-      const wanted = takes[Math.min(index, takes.length - 1)]!
-      if (wanted !== 'any' && !(wanted === 'text' && arg.type === 'date')) this.#must(arg, wanted)
+      const type = takes[Math.min(index, takes.length - 1)]!
+      if (type !== 'any' && !(type === 'text' && arg.type === 'date')) this.#must(arg, type)
     })
     const last = args.at(-1)
     // Both ways of a choice give the same.
