@@ -2,6 +2,9 @@ import withNuxt from './.nuxt/eslint.config.mjs'
 import { lengthRule } from './scripts/lint/length.mjs'
 import { roomsRule } from './scripts/lint/rooms.mjs'
 
+/** The database itself, or a variable that is called as it is everywhere. */
+const databaseAsked = ':matches([callee.object.name="sql"], [callee.object.callee.name="database"])'
+
 export default withNuxt(
   { ignores: ['docs/**', 'dist/**'] },
   {
@@ -49,8 +52,7 @@ export default withNuxt(
           message: 'Name what is caught: expected(…), or a function that looks at the error.',
         },
         {
-          selector:
-            'CallExpression[callee.property.name=/^(begin|reserve)$/]:matches([callee.object.name="sql"], [callee.object.callee.name="database"])',
+          selector: `CallExpression[callee.property.name=/^(begin|reserve)$/]${databaseAsked}`,
           message: 'Use transaction(…): it knows what to do when the connection is cut.',
         },
         { selector: 'TSAsExpression > TSNeverKeyword', message: 'That silences the compiler. Give it the type that it has.' },

@@ -4,7 +4,7 @@ import { columnOf, everything, selected } from './sql'
 
 /** The name of a column in a record. */
 export const columnName = z.string().min(1).max(200)
-export const columnNames = z.array(columnName).max(50)
+export const columnNames = z.array(columnName).max(500)
 /** What every record has: whether it is passed over. */
 export const common = { skipped: z.boolean().optional() }
 

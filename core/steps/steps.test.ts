@@ -53,6 +53,11 @@ describe('a kind of steps', () => {
     }
   })
 
+  it('begins on a table of hundreds of columns too', () => {
+    const wide: Sight = { columns: Array.from({ length: 300 }, (_, at) => ({ name: `day ${at}`, type: 'number' as const })), tables: [] }
+    for (const { kind, step } of stepOffers(wide)) if (step) expect(stepSchema.safeParse(step).success, kind).toBe(true)
+  })
+
   it('says what it needs where a table has nothing for it, and comes last then', () => {
     const words: Sight = { columns: [{ name: 'route', type: 'text' }], tables: [] }
     const lacking = stepOffers(words).filter(({ needs }) => needs)

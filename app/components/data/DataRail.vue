@@ -44,7 +44,7 @@ const waitsOf = ({ open, held, fault, madeOf }: SourceEntry) =>
       </li>
     </ul>
     <p v-if="!list.length && !lacking" class="quiet">None yet.</p>
-    <section v-if="folder?.folder || folder?.faults.length" class="folder" aria-label="Watched folder">
+    <section v-if="folder?.folder || folder?.faults.length" class="folder" :class="{ faulty: folder.faults.length }" aria-label="Watched folder">
       <template v-if="folder.faults.length">
         <h2>Not read</h2>
         <dl>
@@ -120,6 +120,12 @@ ul {
 .where {
   grid-column: 1 / -1;
   font-size: 12.5px;
+}
+.folder.faulty {
+  position: sticky;
+  bottom: -14px;
+  background: var(--panel);
+  border-top: 1px solid var(--line);
 }
 .folder {
   margin-top: auto;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { gridWords } from '#core/data'
 import type { StepFault, StepField, StepPart } from '#core/steps'
 
 /** A step as a sentence whose fields can be changed; what is wrong is marked where it is, with a remedy. */
@@ -12,7 +13,24 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [fields: Readonly<Record<string, unknown>>]; ask: [column: string] }>()
 const give = (field: string, value: unknown) => emit('change', { [field]: value })
 const columnChoices = (of: readonly { name: string }[]) => of.map(({ name }) => ({ value: name, label: name }))
-const valueChoices = (field: StepField & { as: 'values' }) => props.values(field.of.name).map(value => ({ value, label: value }))
+/** What can be chosen in a field of one of several. */
+function choicesIn(field: StepField) {
+  if (field.as === 'column') return columnChoices(field.of)
+  if (field.as === 'table') return field.of.map(({ id, name }) => ({ value: id, label: name }))
+  return field.as === 'choice' ? field.of : null
+}
+/** Values as they are written in the field, told as a reader sees them. */
+function valueChoices({ of }: StepField & { as: 'values' }) {
+  const language = navigator.language
+  return props.values(of.name).map(value => {
+    const kept = of.type === 'number' ? Number(value) : value
+    const label = `${gridWords(of, kept, language)}${of.kind === 'percent' ? ' %' : ''}`
+    return { value: of.kind === 'percent' ? `${Number((Number(value) * 100).toPrecision(12))}%` : value, label }
+  })
+}
+/** The values of a field with one of them written anew; none of those that are empty. */
+const withValue = (field: StepField & { as: 'values' }, place: number, words: string) =>
+  Array.from({ length: field.most }, (_, index) => (index === place ? words.trim() : (field.value[index] ?? ''))).filter(Boolean)
 const isWrong = (field: StepField) => props.fault?.field === field.field
 /** What stands in the formula before, at and after what is wrong with it. */
 const formulaParts = computed(() => {
@@ -29,11 +47,11 @@ const formulaParts = computed(() => {
       <span v-if="typeof part === 'string'" :class="{ close: /^[,:]/.test(part) }">{{ part }}</span>
       <span v-else class="field" :class="{ wrong: isWrong(part) }">
         <ChoiceField
-          v-if="part.as === 'column'"
-          :model-value="part.value"
-          :items="columnChoices(part.of)"
+          v-if="choicesIn(part)"
+          :model-value="String(part.value)"
+          :items="choicesIn(part)!"
           :label="part.label"
-          :placeholder="part.value"
+          :placeholder="part.as === 'table' ? 'a table that is gone' : String(part.value)"
           :disabled="!canEdit"
           @update:model-value="value => give(part.field, value)"
         />
@@ -43,24 +61,6 @@ const formulaParts = computed(() => {
           :items="columnChoices(part.of)"
           :label="part.label"
           :none="part.none"
-          :disabled="!canEdit"
-          @update:model-value="value => give(part.field, value)"
-        />
-        <ChoiceField
-          v-else-if="part.as === 'choice'"
-          :model-value="part.value"
-          :items="part.of"
-          :label="part.label"
-          :placeholder="part.value"
-          :disabled="!canEdit"
-          @update:model-value="value => give(part.field, value)"
-        />
-        <ChoiceField
-          v-else-if="part.as === 'table'"
-          :model-value="part.value"
-          :items="part.of.map(({ id, name }) => ({ value: id, label: name }))"
-          :label="part.label"
-          placeholder="a table that is gone"
           :disabled="!canEdit"
           @update:model-value="value => give(part.field, value)"
         />
@@ -91,17 +91,10 @@ const formulaParts = computed(() => {
             <WordsField
               :model-value="part.value[place - 1] ?? ''"
               class="value"
+              maxlength="300"
               :aria-label="part.most > 1 ? `${part.label}, ${place}` : part.label"
               :disabled="!canEdit"
-              @update:model-value="
-                words =>
-                  give(
-                    part.field,
-                    Array.from({ length: part.most }, (_, index) =>
-                      index === place - 1 ? words.trim() : (part.value[index] ?? ''),
-                    ).filter(Boolean),
-                  )
-              "
+              @update:model-value="words => give(part.field, withValue(part, place - 1, words))"
             />
           </template>
         </template>
@@ -109,6 +102,7 @@ const formulaParts = computed(() => {
           v-else
           :model-value="part.value"
           :class="part.as === 'formula' ? 'formula' : 'value'"
+          :maxlength="part.as === 'formula' ? 2000 : 200"
           :aria-label="part.label"
           :aria-invalid="isWrong(part) || undefined"
           :disabled="!canEdit"

@@ -4,7 +4,7 @@ import { columnOf, literal, numeral, ref, selected } from '../sql'
 import { stepKind, type StepColumn } from '../step'
 
 export const gather = stepKind(
-  z.object({ ...common, kind: z.literal('gather'), columns: columnNames.max(500), into: columnName, amount: columnName }),
+  z.object({ ...common, kind: z.literal('gather'), columns: columnNames, into: columnName, amount: columnName }),
 )({
   title: 'Gather columns into rows',
   explains: 'Columns that hold the same kind of amount become rows: one column says which it was, one holds the amount.',

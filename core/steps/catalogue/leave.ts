@@ -3,7 +3,7 @@ import { columnNames, columnsField, common, lackOf, unless } from '../fields'
 import { ref, selected } from '../sql'
 import { stepKind } from '../step'
 
-export const leave = stepKind(z.object({ ...common, kind: z.literal('leave'), columns: columnNames.max(500) }))({
+export const leave = stepKind(z.object({ ...common, kind: z.literal('leave'), columns: columnNames }))({
   title: 'Leave out columns',
   explains: 'Columns that nothing needs go.',
   words: ['leave', 'drop', 'remove', 'columns', 'without'],
