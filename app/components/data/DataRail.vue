@@ -44,7 +44,12 @@ const waitsOf = ({ open, held, fault, madeOf }: SourceEntry) =>
       </li>
     </ul>
     <p v-if="!list.length && !lacking" class="quiet">None yet.</p>
-    <section v-if="folder?.folder || folder?.faults.length" class="folder" :class="{ faulty: folder.faults.length }" aria-label="Watched folder">
+    <section
+      v-if="folder?.folder || folder?.faults.length"
+      class="folder"
+      :class="{ faulty: folder.faults.length }"
+      aria-label="Watched folder"
+    >
       <template v-if="folder.faults.length">
         <h2>Not read</h2>
         <dl>
