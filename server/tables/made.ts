@@ -70,8 +70,9 @@ export async function makeBySteps(
 const othersChanged = 'Somebody else has changed these steps meanwhile. They are shown as they are now; change them once more.'
 
 /**
- * Gives a table other steps in place of those that were `before`; refused where they are others by now. Where all of them can be done its version on air is what they make from now on; where one cannot, it stays
- * what it was until that is mended. Answers with what became of them.
+ * Gives a table other steps in place of those that were `before`; refused where they are others by now. Where all of them
+ * can be done its version on air is what they make from now on; where one cannot, it stays what it was until that is
+ * mended. Answers with what became of them.
  */
 export async function changeSteps(
   source: SourceRow,
