@@ -1,4 +1,5 @@
 import type { Step } from '../core/steps'
+import { cargo, harbourMap, seasonCards, stopPlaces } from './harbour-map'
 import { seeded } from './seeded'
 
 /** A table as an office leaves it: a file with all that stands around and between its rows. */
@@ -165,6 +166,10 @@ export const officeTables = (): readonly OfficeTable[] => [
   { id: 'demo-survey', fileName: 'survey-april.csv', text: survey },
   { id: 'demo-budget', fileName: 'budget-2031.csv', text: budget },
   { id: 'demo-crew', fileName: 'crew-hours.csv', text: crewHours },
+  { id: 'demo-parishes', fileName: 'harbour-parishes.geojson', text: harbourMap() },
+  { id: 'demo-cards', fileName: 'season-cards.csv', text: seasonCards },
+  { id: 'demo-stop-places', fileName: 'stops-on-the-map.csv', text: stopPlaces },
+  { id: 'demo-cargo', fileName: 'cargo-by-country.csv', text: cargo },
 ]
 
 /** The next version of the boardings, in which somebody left a column out. */

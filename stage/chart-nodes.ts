@@ -65,8 +65,12 @@ function writeLabel(node: SVGTextElement, label: ChartLabel, theme: Theme, tones
 /** Draws a mark into its node; where it grows from, and what rides on its end, is noted there for the frames. */
 function writeMark(node: SVGElement, mark: ChartMark, theme: Theme, tones: Tones) {
   const shape = shapeOf(mark)
-  const { attributes, paint, text, display, clip } = shape.node(mark)
+  const { attributes, paint, text, display, clip, within } = shape.node(mark)
   for (const [name, value] of Object.entries(attributes)) set(node, name, value)
+  if (within) {
+    const [inner] = nodes(node, within.tag, 'chart-inner', 1)
+    for (const [name, value] of Object.entries(within.attributes)) set(inner!, name, value)
+  }
   set(node, paint, tones.of(toneOf(mark)))
   set(node, `${paint}-opacity`, mark.opacity ?? 1)
   if (paint === 'fill') {
@@ -175,6 +179,8 @@ export function drawChartInto(svg: SVGSVGElement, drawing: ChartDrawing, spec: C
   const marks = group(drawing.marks, isBeneath, mark => mark.part)
   const labels = group(drawing.labels, label => label.part)
 
+  // What is on a map goes on beyond it.
+  for (const layer of [beneath!, above!]) layer.style.clipPath = drawing.camera ? 'inset(0) view-box' : ''
   drawRules(rules!, drawing.rules, tones)
   for (const [layer, own] of [
     [beneath!, marks.get(true)],

@@ -21,6 +21,7 @@ const sentence = ['across', 'height', 'series'] as const
 /** Chooses how a table is drawn: its columns, what is to be shown, the kind, and the facts that it shows. */
 export function useChartChoice(table: () => DataTable | undefined) {
   const host = useStageHost()
+  const maps = useMaps()
   const spec = shallowRef<ChartSpec | null>(null)
   const show = ref<ChartPurpose | null>(null)
   const chosen = ref<string | null>(null)
@@ -39,7 +40,7 @@ export function useChartChoice(table: () => DataTable | undefined) {
   const question = computed(() => (table() && spec.value ? (questionOf(spec.value, table()!) ?? '') : ''))
   const made = computed(() =>
     table() && spec.value && !question.value
-      ? offersFor(spec.value, table()!, show.value, navigator.language)
+      ? offersFor(spec.value, table()!, show.value, navigator.language, maps.own.value)
       : { offers: [], lacking: [] },
   )
   const lit = (one: ChartSpec): ChartSpec => {

@@ -18,6 +18,9 @@ import { drawMoment } from './motion/moment'
 import { shownRows } from './motion/shown-rows'
 import { line } from './kinds/line'
 import { lyingBar } from './kinds/lying-bar'
+import { mapAreas } from './kinds/map-areas'
+import { mapPoints } from './kinds/map-points'
+import { mapRoutes } from './kinds/map-routes'
 import { multiples } from './kinds/multiples'
 import { ranks } from './kinds/ranks'
 import { ring } from './kinds/ring'
@@ -51,6 +54,9 @@ export const chartKinds: readonly ChartKind[] = [
   waffle,
   histogram,
   box,
+  mapAreas,
+  mapPoints,
+  mapRoutes,
   bigNumber,
 ]
 

@@ -1,4 +1,4 @@
-import { columnNamed, firstAmount, firstCategory, type Column, type DataTable } from '../data'
+import { columnNamed, firstAmount, firstCategory, isWhere, type Column, type DataTable } from '../data'
 import type { ChartSpec } from '../model'
 import type { ChartColumn } from './kinds/kind'
 
@@ -12,7 +12,7 @@ export interface ChosenColumns {
   beside: readonly Column[]
 }
 
-const isNumber = (column: Column | undefined): column is Column => column?.type === 'number'
+const isNumber = (column: Column | undefined): column is Column => column?.type === 'number' && !isWhere(column)
 
 /** The columns that a chart draws: those that its specification names, and where it names none or one that is gone, the first that suit. */
 export function chosenColumns(spec: ChartSpec, table: DataTable): ChosenColumns {
@@ -33,8 +33,8 @@ export function chosenColumns(spec: ChartSpec, table: DataTable): ChosenColumns 
 
 /** The columns that may do something in a chart of a kind. */
 export function columnsFor(role: ChartColumn, table: DataTable, chosen: ChosenColumns): Column[] {
-  if (role === 'across') return [...table.columns]
-  if (role === 'series') return table.columns.filter(column => column !== chosen.across && !isNumber(column))
+  if (role === 'across') return table.columns.filter(column => !isWhere(column))
+  if (role === 'series') return table.columns.filter(column => column !== chosen.across && !isNumber(column) && !isWhere(column))
   return table.columns.filter(column => isNumber(column) && (role === 'height' || column !== chosen.height))
 }
 
@@ -42,5 +42,5 @@ export function columnsFor(role: ChartColumn, table: DataTable, chosen: ChosenCo
 export function leftOutOf(takes: readonly ChartColumn[], spec: ChartSpec, table: DataTable): Column[] {
   const chosen = chosenColumns(spec, table)
   const drawn = new Set([...takes.map(role => chosen[role]), ...(takes.includes('series') && !chosen.series ? chosen.beside : [])])
-  return table.columns.filter(column => !drawn.has(column))
+  return table.columns.filter(column => !drawn.has(column) && !isWhere(column))
 }

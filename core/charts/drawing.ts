@@ -1,3 +1,4 @@
+import type { DataTable } from '../data'
 import type { Theme } from '../model'
 import type { Measurer } from '../text'
 import type { ChartMark, Point } from './marks'
@@ -60,6 +61,10 @@ export interface ChartDrawing {
   leftOut: number
   /** Words for those who do not see it. */
   description: string
+  /** Of a map: the plane that it is drawn on, and how near it is seen. Its marks end where the chart does. */
+  camera?: { plane: string; scale: number }
+  /** What is to be known about what it does not show, a sentence each. */
+  notes?: readonly string[]
   /** How it writes an amount. */
   write?: (amount: number) => string
 }
@@ -73,6 +78,8 @@ export interface ChartRoom {
   fonts: Theme['fonts']
   measurer: Measurer
   language: string
+  /** The outlines that it is drawn on, where its specification names any. */
+  map?: DataTable
   /** Where the chart’s rows are those of one moment of many. */
   run?: RunMoment
 }

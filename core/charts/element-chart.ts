@@ -43,6 +43,7 @@ const drawing = memoByRecords(
     room.fonts,
     room.measurer,
     room.language,
+    room.map,
   ],
   (spec, table, room): ChartDrawing => drawChart(spec, table, room),
   { keep: 3 },
@@ -58,7 +59,7 @@ export function questionOf(spec: ChartSpec, table: DataTable): string | null {
 }
 
 /** The room that a chart element is drawn in. */
-function roomOf(deck: Deck, element: ChartElement & ShownElement, measurer: Measurer): ChartRoom {
+function roomOf(deck: Deck, element: ChartElement & ShownElement, measurer: Measurer, map: DataTable | undefined): ChartRoom {
   const theme = themeUnder(deck, element.owner)
   const { width, height } = element.box
   return {
@@ -68,6 +69,7 @@ function roomOf(deck: Deck, element: ChartElement & ShownElement, measurer: Meas
     fonts: theme.fonts,
     measurer,
     language: infoOf(deck).language,
+    ...(map ? { map } : {}),
   }
 }
 
@@ -76,7 +78,10 @@ function drawnIn(deck: Deck, element: ChartElement, state: Id | null, tableOf: (
   if (!element.chart) return null
   const spec = specInState(deck, element.chart, state)
   const table = spec.table ? tableOf(spec.table) : undefined
-  return !table || questionOf(spec, table) ? null : { spec, table }
+  const map = spec.map && chartKindNamed(spec.kind).isMap ? tableOf(spec.map) : undefined
+  // Outlines that are not here yet are waited for.
+  if (spec.map && chartKindNamed(spec.kind).isMap && !map) return null
+  return !table || questionOf(spec, table) ? null : { spec, table, map }
 }
 
 /**
@@ -91,7 +96,7 @@ export function drawingOfElement(
   measurer: Measurer,
 ): ChartDrawing | null {
   const drawn = drawnIn(deck, element, state, tableOf)
-  return drawn && drawing(drawn.spec, drawn.table, roomOf(deck, element, measurer))
+  return drawn && drawing(drawn.spec, drawn.table, roomOf(deck, element, measurer, drawn.map))
 }
 
 /** The way of a chart element from one state to another (null: as composed); null where it cannot be drawn in one of them. */
@@ -104,9 +109,10 @@ export function passageOfStates(
 ): Passage | null {
   const [from, to] = [drawnIn(deck, element, states.from, tableOf), drawnIn(deck, element, states.to, tableOf)]
   if (!from || !to) return null
-  const room = roomOf(deck, element, measurer)
-  if (from.table === to.table) return passageOf(from.spec, to.spec, to.table, room)
-  return passageBetween(drawing(from.spec, from.table, room), drawing(to.spec, to.table, room), room.width, room.height)
+  const room = roomOf(deck, element, measurer, to.map)
+  if (from.table === to.table && from.map === to.map) return passageOf(from.spec, to.spec, to.table, room)
+  const before = roomOf(deck, element, measurer, from.map)
+  return passageBetween(drawing(from.spec, from.table, before), drawing(to.spec, to.table, room), room.width, room.height)
 }
 
 /** A chart on its way from one state to another. */

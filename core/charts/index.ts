@@ -21,6 +21,7 @@ export { chartPurposes, type ChartColumn, type ChartKind, type ChartPurpose } fr
 export * from './offers'
 export * from './label-color'
 export { placeLabels, touch } from './labels'
+export { isPlaced, outlineColumn } from './maps/outlines'
 export * from './marks'
 export { passageBetween, type Passage, type Stretch } from './motion/passage'
 export { timesOf, passageOf } from './motion/run'

@@ -1,8 +1,10 @@
-import { columnNamed, isTime, type Column, type DataTable } from '../data'
+import { columnNamed, isTime, isWhere, type Column, type DataTable } from '../data'
 import type { ChartSpec } from '../model'
 import { chartKinds, newChart } from './catalogue'
 import { chosenColumns } from './columns'
+import { usualMap } from '../maps'
 import type { ChartKind, ChartPurpose } from './kinds/kind'
+import { isPlaced } from './maps/outlines'
 import { shapeOfData, type Suit } from './shape-of-data'
 
 /** A kind offered for a table: how it would be drawn, how well it suits, and why. */
@@ -29,7 +31,9 @@ const isZone = (column: Column) =>
 
 /** The columns of amounts of a table, those that are rather groups last; `across` is none. */
 export function amountsIn(table: DataTable, across: Column | null): Column[] {
-  const all = table.columns.filter(column => column.type === 'number' && !column.open && column !== across && column.kind !== 'code')
+  const all = table.columns.filter(
+    column => column.type === 'number' && !column.open && column !== across && column.kind !== 'code' && !isWhere(column),
+  )
   return [...all.filter(column => !isZone(column)), ...all.filter(isZone)]
 }
 
@@ -41,7 +45,7 @@ export function proposedChart(table: DataTable): ChartSpec {
   const plain = newChart(table.id)
   const open = table.columns.filter(column => !column.open)
   const isCode = ({ kind }: Column) => kind === 'code' || kind === 'text'
-  const groups = open.filter(column => column.type !== 'number')
+  const groups = open.filter(column => column.type !== 'number' && !isWhere(column))
   const time = groups.find(isTime) ?? open.find(isTime)
   const words = groups.filter(column => column.type === 'text').sort((a, b) => Number(isCode(a)) - Number(isCode(b)))
   // A time that is another one in each row beside names says when, not along what.
@@ -70,19 +74,20 @@ export function withRule(spec: ChartSpec, table: DataTable): ChartSpec {
 
 /**
  * The kinds that can draw a chart's columns, best first: those that show what is asked for, then by how well they suit; what would mislead
- * last, and what lacks a column apart.
+ * last, and what lacks a column apart. `maps` are those of the team that names are looked for on.
  */
 export function offersFor(
   spec: ChartSpec,
   table: DataTable,
   show: ChartPurpose | null,
   language = 'en',
+  maps: readonly DataTable[] = [],
 ): { offers: Offer[]; lacking: Offer[] } {
-  const shape = shapeOfData(spec, table, language)
+  const shape = shapeOfData(spec, table, language, maps)
   const all = chartKinds.flatMap((kind): Offer[] => {
     const suit = kind.suits?.(shape)
     const { options: _, ...rest } = spec
-    return suit ? [{ kind, suit, spec: { ...rest, kind: kind.name } }] : []
+    return suit ? [{ kind, suit, spec: withMap({ ...rest, kind: kind.name }, kind, table, shape.named?.map) }] : []
   })
   const weight = ({ kind, suit }: Offer) => {
     const at = show === null ? -1 : kind.shows.indexOf(show)
@@ -92,6 +97,13 @@ export function offersFor(
     offers: all.filter(({ suit }) => !suit.lacks).sort((a, b) => weight(b) - weight(a)),
     lacking: all.filter(({ suit }) => suit.lacks),
   }
+}
+
+/** A chart of a kind with the map that it is drawn on: the one chosen; where its table does not say where its rows lie, `map`. */
+export function withMap(spec: ChartSpec, { isMap }: ChartKind, table: DataTable, map: string = usualMap): ChartSpec {
+  const { map: chosen, ...rest } = spec
+  if (!isMap) return rest
+  return chosen || isPlaced(table) ? spec : { ...rest, map }
 }
 
 /** A chart whose categories and series have changed places. */
@@ -109,7 +121,7 @@ export function bestChart(table: DataTable, language = 'en'): ChartSpec {
 /** A chart that is given another table: its look stays, and its columns are chosen anew; where it had none, the kind is too. */
 export function redrawn(before: ChartSpec | undefined, table: DataTable, language = 'en'): ChartSpec {
   if (!before?.table) return bestChart(table, language)
-  const { kind, format, labels, total, color, highlightColor, options } = before
+  const { kind, format, labels, total, color, highlightColor, options, map } = before
   const look = {
     kind,
     format,
@@ -118,6 +130,7 @@ export function redrawn(before: ChartSpec | undefined, table: DataTable, languag
     ...(color ? { color } : {}),
     ...(highlightColor ? { highlightColor } : {}),
     ...(options ? { options } : {}),
+    ...(map ? { map } : {}),
   }
   return { ...proposedChart(table), ...look }
 }

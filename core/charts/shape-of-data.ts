@@ -1,4 +1,6 @@
-import { gatheredFor, isTime, type DataTable, type Gathered } from '../data'
+import { gatheredFor, isTime, type DataTable, type Entry, type Gathered } from '../data'
+import { countryOf, usualMap } from '../maps'
+import { degreeColumns, outlineColumn, outlinesOf } from './maps/outlines'
 import type { ChartSpec } from '../model'
 
 /** What the columns that a chart draws hold: what the choice of a kind goes by. */
@@ -20,6 +22,10 @@ export interface TableShape {
   crossings: number
   /** Numbers that are missing. */
   missing: number
+  /** What its rows say of where they lie: outlines of areas, or points; null where they say nothing. */
+  placed: 'areas' | 'points' | null
+  /** The map that most of the categories, or of the series, are found on by name; null where none finds any. */
+  named: NamedMap | null
 }
 
 /** How well a kind suits what a table holds. */
@@ -49,8 +55,51 @@ function crossingsOf({ values, categories }: Gathered): number {
   return count
 }
 
-/** What a chart's columns hold. */
-export function shapeOfData(spec: ChartSpec, table: DataTable, language = 'en'): TableShape {
+/** A map that names of a chart are found on. */
+export interface NamedMap {
+  map: string
+  /** What its places are called: “countries”, or the map. */
+  called: string
+  /** How many categories, and how many series, are found. */
+  categories: number
+  series: number
+}
+
+/** So many names are looked for at most. */
+const mostNames = 300
+
+/** The map that finds most names: one of the team's before the world where both find as many. */
+function namedMap(data: Gathered, maps: readonly DataTable[]): NamedMap | null {
+  const names = (entries: readonly Entry[]) => (entries.length > mostNames ? [] : entries)
+  const across = names(data.category.type === 'text' ? data.categories : [])
+  const series = names(data.seriesName === null ? [] : data.series)
+  if (!across.length && !series.length) return null
+  const found = (map: string, called: string, isThere: (key: string) => boolean): NamedMap => ({
+    map,
+    called,
+    categories: across.filter(({ key }) => isThere(key)).length,
+    series: series.filter(({ key }) => isThere(key)).length,
+  })
+  const all = [
+    ...maps.flatMap(map => {
+      const finder = outlinesOf(map)?.finder
+      return finder ? [found(map.id, `places of “${map.name}”`, key => finder.find(key) !== undefined)] : []
+    }),
+    found(usualMap, 'countries', key => countryOf(key) !== undefined),
+  ]
+  const weight = ({ categories, series: own }: NamedMap) => categories + own
+  const best = all.reduce((most, one) => (weight(one) > weight(most) ? one : most))
+  return weight(best) ? best : null
+}
+
+function placedBy(table: DataTable): TableShape['placed'] {
+  const outlines = outlineColumn(table)
+  if (outlines) return outlines.values.some(value => typeof value === 'string' && /POLYGON/i.test(value.slice(0, 40))) ? 'areas' : 'points'
+  return degreeColumns(table) ? 'points' : null
+}
+
+/** What a chart's columns hold; `maps` are those of the team that its names are looked for on, beside the world. */
+export function shapeOfData(spec: ChartSpec, table: DataTable, language = 'en', maps: readonly DataTable[] = []): TableShape {
   const data = gatheredFor(spec, table, language)
   const all = data.values.flat()
   const { category, amount } = data
@@ -68,6 +117,8 @@ export function shapeOfData(spec: ChartSpec, table: DataTable, language = 'en'):
       .map(({ name }) => name),
     crossings: crossingsOf(data),
     missing: all.filter(value => value === null).length,
+    placed: placedBy(table),
+    named: namedMap(data, maps),
   }
 }
 

@@ -3,8 +3,9 @@ import type { ChartSpec } from '../model'
 import { memoByRecords, type Color } from '../values'
 
 /**
- * What a colour in a chart is for; which one that is follows from the theme. `step`, `scale` and `voice` are many: `at` says which (a share
- * from 0, the strongest, to 1; a share from 0, the faintest, to 1; a number from 0).
+ * What a colour in a chart is for; which one that is follows from the theme. `step`, `scale`, `loss-scale` (of amounts below nothing)
+ * and `voice` are many: `at` says which (a share from 0, the strongest, to 1; a share from 0, the faintest, to 1; the same; a number from
+ * 0).
  */
 export type ToneName =
   | 'plain'
@@ -20,6 +21,7 @@ export type ToneName =
   | 'ground'
   | 'step'
   | 'scale'
+  | 'loss-scale'
   | 'voice'
 
 /** A colour by what it is for; or on its way from another one, `progress` from 0 to 1. */
@@ -82,6 +84,7 @@ function made(spec: ChartSpec, palette: Palette): Tones {
   const lit = spec.highlightColor ? hexOf(spec.highlightColor, palette) : strongest
   const share = (of: typeof quiet) => (isDeep ? of.deep : of.light)
   let voices: string[] | null = null
+  const strength = (color: string, at: number) => (at <= 0.8 ? mixBy(ground, color, 0.1 + 1.125 * at) : mixBy(color, ink, (at - 0.8) * 2))
   const named = ({ name, at = 0 }: Tone): string => {
     switch (name) {
       case 'highlighted':
@@ -108,7 +111,9 @@ function made(spec: ChartSpec, palette: Palette): Tones {
       case 'step':
         return mixBy(plain, ground, at * 0.8)
       case 'scale':
-        return at <= 0.8 ? mixBy(ground, plain, 0.1 + 1.125 * at) : mixBy(plain, ink, (at - 0.8) * 2)
+        return strength(plain, at)
+      case 'loss-scale':
+        return strength(seen(palette.accent6), at)
       case 'voice':
         voices ??= voicesOf(palette)
         return voices[Math.round(at) % voices.length]!

@@ -23,6 +23,7 @@ import { glyphs } from './rules/glyphs'
 import { hold } from './rules/hold'
 import { logoClear } from './rules/logo-clear'
 import { misleading } from './rules/misleading'
+import { offMap } from './rules/off-map'
 import { outside } from './rules/outside'
 import { textSize } from './rules/text-size'
 import { tooQuick } from './rules/too-quick'
@@ -45,6 +46,7 @@ const rules: readonly Rule[] = [
   logoClear,
   empty,
   misleading,
+  offMap,
   outside,
   circles,
 ]

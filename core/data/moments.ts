@@ -1,3 +1,4 @@
+import { outlineWords } from '../maps'
 import type { Column } from './table'
 import type { Grain } from './reading/written-date'
 
@@ -97,6 +98,7 @@ export function keyWords(column: Pick<Column, 'type' | 'grain' | 'kind'>, value:
   if (value === null) return ''
   if (column.type === 'number') return column.kind === 'duration' ? durationWords(Number(value), language) : String(value)
   if (column.type === 'date' && column.kind !== 'time') return momentWords(String(value), column.grain ?? 'day', language)
+  if (column.kind === 'outline') return outlineWords(String(value))
   return String(value).replace(/\s+/g, ' ').trim()
 }
 

@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { grains } from './reading/written-date'
 
-const cell = z.union([z.string().max(100_000), z.number(), z.null()])
+/** An outline of many islands is the longest that a cell holds, characters. */
+const cell = z.union([z.string().max(2_000_000), z.number(), z.null()])
 
 /** What a column is about, beyond how its values are kept. */
 export const columnKinds = [
@@ -13,6 +14,9 @@ export const columnKinds = [
   'duration',
   'yes-no',
   'place',
+  'outline',
+  'latitude',
+  'longitude',
   'category',
   'code',
   'text',
@@ -21,7 +25,7 @@ export type ColumnKind = (typeof columnKinds)[number]
 
 /**
  * A column: `number` holds numbers (shares as 0.96, durations in seconds), `date` moments in the form of ISO 8601 at their grain (2031,
- * 2031-Q2, 2031-04, 06:15), `text` words; null where nothing stands.
+ * 2031-Q2, 2031-04, 06:15), `text` words, outlines as well-known text; null where nothing stands.
  */
 export const columnSchema = z.object({
   name: z.string().min(1).max(200),
@@ -59,8 +63,13 @@ export const isTime = ({ type, values }: Column) =>
     values.length > 0 &&
     values.every(value => typeof value === 'number' && Number.isInteger(value) && value > 1500 && value < 2200))
 
+/** Whether a column says where something lies: an outline, or half of a pair of degrees. It is drawn on a map, and by nothing else. */
+export const isWhere = ({ kind }: Pick<Column, 'kind'>) => kind === 'outline' || kind === 'latitude' || kind === 'longitude'
+
 /** The column that categories come from when none is named: the first of words or days, else the first. */
-export const firstCategory = (table: DataTable) => table.columns.find(column => column.type !== 'number') ?? table.columns[0]!
+export const firstCategory = (table: DataTable) =>
+  table.columns.find(column => column.type !== 'number' && !isWhere(column)) ?? table.columns[0]!
 
 /** The column that amounts come from when none is named: the first of numbers that is not the category. */
-export const firstAmount = (table: DataTable) => table.columns.find(column => column.type === 'number' && column !== firstCategory(table))
+export const firstAmount = (table: DataTable) =>
+  table.columns.find(column => column.type === 'number' && !isWhere(column) && column !== firstCategory(table))

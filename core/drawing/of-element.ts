@@ -2,16 +2,17 @@ import { group } from 'd3-array'
 import svgpath from 'svgpath'
 import { contrast, hexOf, plainColor, type Palette } from '../color'
 import { drawingOfElement, labelColor, shapeOf, swatchRoom, toneOf, tonesOf, type ChartMark } from '../charts'
-import type {
-  ChartElement,
-  Deck,
-  DiagramElement,
-  DrawnIcon,
-  FigureElement,
-  PictureElement,
-  ShapeElement,
-  TextElement,
-  TableElement,
+import {
+  tablesDrawn,
+  type ChartElement,
+  type Deck,
+  type DiagramElement,
+  type DrawnIcon,
+  type FigureElement,
+  type PictureElement,
+  type ShapeElement,
+  type TextElement,
+  type TableElement,
 } from '../model'
 import { groundHex, slideOrStandIn, styleNamed, themeSeen, type ShownElement } from '../resolved'
 import { memoByRecords, type Id } from '../values'
@@ -244,9 +245,10 @@ function ofPicture(element: PictureElement & ShownElement, color: string, ink: I
 export const handDrawingOf = memoByRecords(
   (deck: Deck, element: ShownElement, context: DrawingContext) => {
     const slide = slideOrStandIn(deck, element.owner)
-    const table = (element.kind === 'chart' ? element.chart?.table : element.kind === 'table' ? element.table : null) ?? null
+    const read = element.kind === 'chart' ? tablesDrawn(element.chart) : element.kind === 'table' && element.table ? [element.table] : []
+    const [table, map] = read.map(context.table)
     const ground = slide && groundHex(deck, slide)
-    return [element, context.ink, context.measurer, themeSeen(deck, element.owner), ground, table === null ? null : context.table(table)]
+    return [element, context.ink, context.measurer, themeSeen(deck, element.owner), ground, table, map]
   },
   (deck, element, context): HandDrawing | null => drawn(deck, element, context),
 )

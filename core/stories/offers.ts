@@ -16,7 +16,11 @@ export interface StoryOffer {
 const mostFacts = 4
 
 /** What is known of a table that a story is told of. */
-export function storyRoom(table: DataTable, room: Pick<ChartRoom, 'language' | 'fonts' | 'measurer'>): StoryRoom {
+export function storyRoom(
+  table: DataTable,
+  room: Pick<ChartRoom, 'language' | 'fonts' | 'measurer'>,
+  maps: readonly DataTable[] = [],
+): StoryRoom {
   const base = proposedChart(table)
   const open = table.columns.filter(column => !column.open)
   const distinct = (values: readonly unknown[]) => new Set(values).size
@@ -33,7 +37,7 @@ export function storyRoom(table: DataTable, room: Pick<ChartRoom, 'language' | '
     groups: groups.length ? groups : named,
     shape: memoByRecords(
       spec => [spec],
-      spec => shapeOfData(spec, table, room.language),
+      spec => shapeOfData(spec, table, room.language, maps),
     ),
     facts: memoByRecords(
       spec => [spec],
@@ -59,13 +63,14 @@ function ending(room: StoryRoom, told: readonly StorySlide[]): StorySlide[] {
 
 /**
  * The stories that a table can be told in, best first, and those that lack something, with what. Every headline and line is computed from
- * the rows.
+ * the rows. `maps` are those of the team that names are looked for on.
  */
 export function storiesFor(
   table: DataTable,
   chart: Pick<ChartRoom, 'language' | 'fonts' | 'measurer'>,
+  maps: readonly DataTable[] = [],
 ): { offers: StoryOffer[]; lacking: { outline: StoryOutline; lacks: string }[] } {
-  const room = storyRoom(table, chart)
+  const room = storyRoom(table, chart, maps)
   const offers: StoryOffer[] = []
   const lacking: { outline: StoryOutline; lacks: string }[] = []
   for (const outline of storyOutlines) {

@@ -21,6 +21,7 @@ export const rooms = {
 export const orderOfCore = [
   'values',
   'model',
+  'maps',
   'data',
   'steps',
   'place',

@@ -1,4 +1,5 @@
 import type { DataTable } from '../../core/data'
+import { shippedTable } from '../maps/shipped'
 import { database, jsonOf, type Sql } from './connection'
 
 /** The version on air of tables that are named by the id of what the team keeps. */
@@ -7,20 +8,23 @@ const airedIn = (ids: readonly string[], sql: Sql) => sql`
   from data_sources s join data_versions v on v.source = s.id and v.number = s.on_air join data_tables t on t.id = v.table_id
   where s.id = any(${[...ids]})`
 
-/** A table by its id, or the version on air of the one that the team keeps under this id. */
-export async function tableById(id: string, sql: Sql = database()) {
+/** A table by its id, a map that ships with the application, or the version on air of the one that the team keeps under this id. */
+export async function tableById(id: string, sql: Sql = database()): Promise<DataTable | undefined> {
+  const shipped = await shippedTable(id)
+  if (shipped) return shipped
   const [row] = await sql<
     { content: DataTable }[]
   >`select content from data_tables where id = ${id} union all ${airedIn([id], sql)} limit 1`
   return row?.content
 }
 
-export async function tablesById(ids: readonly string[]) {
+export async function tablesById(ids: readonly string[]): Promise<DataTable[]> {
   if (!ids.length) return []
+  const shipped = (await Promise.all(ids.map(shippedTable))).filter(table => table !== undefined)
   const sql = database()
   const rows = await sql<{ content: DataTable }[]>`
     select content from data_tables where id = any(${[...ids]}) union all ${airedIn(ids, sql)}`
-  return rows.map(row => row.content)
+  return [...rows.map(row => row.content), ...shipped]
 }
 
 /** The versions on air of those ids that are tables of the team. */

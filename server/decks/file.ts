@@ -1,6 +1,7 @@
 import { infoOf, deckTheme, mediaOf, type Deck } from '../../core/model'
 import { isDeepStrictEqual } from 'node:util'
 import type { DataTable } from '../../core/data'
+import { shippedMapOf } from '../../core/maps'
 import { failed, type Outcome } from '../../core/values'
 import { themeDeckOf } from '../../core/themes'
 import { packDeck, tablesOf } from '../../core/formats/deck-file'
@@ -17,7 +18,8 @@ import { makeDeck } from './make'
 
 /** A deck with its tables and media as one file. */
 export async function deckFile(deck: Deck): Promise<Uint8Array> {
-  const tables = await tablesById(tablesOf(deck))
+  // Maps that ship with the application are there wherever the file goes.
+  const tables = await tablesById(tablesOf(deck).filter(id => !shippedMapOf(id)))
   const media = []
   for (const hash of mediaOf(deck)) {
     const row = await mediaByHash(hash)

@@ -1,5 +1,5 @@
 import { outlineOf } from '../../core/layouts'
-import { elementsOf, slidesOf, statesOf, type Deck } from '../../core/model'
+import { elementsOf, slidesOf, statesOf, tablesDrawn, type Deck } from '../../core/model'
 import { decksWithTable } from '../database/decks'
 import { screensWithTable } from '../database/screens'
 import { madeOf } from '../database/sources'
@@ -23,7 +23,7 @@ function slidesWith(deck: Deck, table: string): UsedOn[] {
     elementsOf(deck, slide).some(element => {
       if (element.kind === 'table') return element.table === table
       if (element.kind !== 'chart') return false
-      return element.chart?.table === table || statesOf(deck, element.id).some(state => state.chart.table === table)
+      return [element.chart, ...statesOf(deck, element.id).map(state => state.chart)].some(chart => tablesDrawn(chart).includes(table))
     })
   return slidesOf(deck).flatMap((slide, index) =>
     draws(slide.id) ? [{ slide: slide.id, number: index + 1, title: outlineOf(deck, slide).title || 'Untitled' }] : [],

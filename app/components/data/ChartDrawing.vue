@@ -10,7 +10,7 @@ import { drawChartInto } from '#stage/chart-nodes'
  * so many marks.
  */
 const props = defineProps<{ spec: ChartSpec; table: DataTable; width: number; height: number; most?: number; theme?: Theme }>()
-const emit = defineEmits<{ drawn: [{ description: string; leftOut: number }] }>()
+const emit = defineEmits<{ drawn: [{ description: string; leftOut: number; notes: readonly string[] }] }>()
 const host = useStageHost()
 const color = useColorMode()
 const svg = useTemplateRef<SVGSVGElement>('svg')
@@ -20,6 +20,9 @@ const colors = computed(() => {
   const { palette } = houseTheme
   return color.value === 'dark' ? { ...houseTheme, palette: { ...palette, ground: palette.ink, ink: palette.ground } } : houseTheme
 })
+const tables = useTables()
+/** The outlines that it is drawn on; undefined until they are here. */
+const map = computed(() => (props.spec.map ? tables.table(props.spec.map) : undefined))
 const drawing = computed(() =>
   drawChart(props.spec, props.table, {
     width: props.width,
@@ -28,16 +31,19 @@ const drawing = computed(() =>
     fonts: colors.value.fonts,
     measurer: host.host.measurer,
     language: navigator.language,
+    ...(map.value ? { map: map.value } : {}),
   }),
 )
 /** Nodes beyond a few thousand stop a page: where that many are not to be seen anyway, it is said how many there would be. */
+/** A map whose outlines are on their way shows nothing yet. */
+const isComing = computed(() => !!props.spec.map && !map.value)
 const isTooMuch = computed(() => drawing.value.marks.length > (props.most ?? 50_000))
 watch(
-  [drawing, colors, svg],
+  [drawing, colors, svg, isComing],
   () => {
-    if (!svg.value || isTooMuch.value) return
+    if (!svg.value || isTooMuch.value || isComing.value) return
     drawChartInto(svg.value, drawing.value, props.spec, colors.value)
-    emit('drawn', { description: drawing.value.description, leftOut: drawing.value.leftOut })
+    emit('drawn', { description: drawing.value.description, leftOut: drawing.value.leftOut, notes: drawing.value.notes ?? [] })
   },
   { flush: 'post', immediate: true },
 )

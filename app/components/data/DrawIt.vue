@@ -35,6 +35,7 @@ const purposes: Readonly<Record<ChartPurpose, string>> = {
   share: 'share',
   spread: 'spread',
   link: 'link between two',
+  place: 'place',
 }
 const aggregates = { sum: 'sum of', mean: 'mean of', least: 'least of', most: 'most of', count: 'count of rows' }
 const tiles = computed(() =>
@@ -47,6 +48,8 @@ const tiles = computed(() =>
   })),
 )
 const words = ref('')
+/** What the chosen one says about what it does not show. */
+const notes = ref<readonly string[]>([])
 /** At most so many facts are shown until more are asked for. */
 const fewFacts = 5
 const allFacts = ref(false)
@@ -137,7 +140,12 @@ const slides = computed(() => (current.value ? [{ title: headline.value, chart: 
             :table="rows"
             :most="12_000"
             v-bind="large"
-            @drawn="({ description }) => (words = description)"
+            @drawn="
+              drawn => {
+                words = drawn.description
+                notes = drawn.notes
+              }
+            "
           />
         </div>
         <p>
@@ -152,6 +160,7 @@ const slides = computed(() => (current.value ? [{ title: headline.value, chart: 
           The {{ spec.largest }} largest and the rest.
           <UButton size="sm" @click="showAll">Show all</UButton>
         </p>
+        <p v-for="note in notes" :key="note" class="warning">{{ note }}</p>
         <p class="quiet">In words: {{ words }}</p>
         <template v-if="facts.length">
           <h4>

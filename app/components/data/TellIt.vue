@@ -8,11 +8,15 @@ import type { ChartSpec } from '#core/model'
 /** What a table can tell: outlines that its rows drop into, best first, each as the slides that it gives. */
 const props = defineProps<{ table: string; canEdit: boolean }>()
 const tables = useTables()
+const maps = useMaps()
 const host = useStageHost()
 const data = computed(() => tables.table(props.table))
 const lack = computed(() => (data.value ? '' : tables.lacking(props.table)))
 const look = { language: navigator.language, fonts: houseTheme.fonts, measurer: host.host.measurer }
-const stories = computed(() => (data.value && rowCount(data.value) ? storiesFor(data.value, look) : { offers: [], lacking: [] }))
+const stories = computed(() => {
+  const none = { offers: [], lacking: [] }
+  return data.value && rowCount(data.value) ? storiesFor(data.value, look, maps.own.value) : none
+})
 const chosen = ref<string | null>(null)
 watch(
   () => props.table,
@@ -47,7 +51,8 @@ const room = { ...small, textSize: 28, ...look }
 function toldIn({ chart, states = [] }: StorySlide) {
   const all = chart ? [chart, ...states] : []
   return all.map((spec, at) => {
-    const passage = at ? passageOf(all[at - 1]!, spec, data.value!, room) : null
+    const map = spec.map ? tables.table(spec.map) : undefined
+    const passage = at ? passageOf(all[at - 1]!, spec, data.value!, map ? { ...room, map } : room) : null
     return {
       spec,
       name: stateWords(at ? all[at - 1]! : null, spec, data.value, look.language),

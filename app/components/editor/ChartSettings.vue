@@ -1,6 +1,17 @@
 <script setup lang="ts">
 import { deckTheme, type ChartElement, type ChartSpec } from '#core/model'
-import { chartKindNamed, chartKinds, chosenColumns, columnsFor, drawingOfElement, newChart, tonesOf, type ChartColumn } from '#core/charts'
+import {
+  chartKindNamed,
+  chartKinds,
+  chosenColumns,
+  columnsFor,
+  drawingOfElement,
+  isPlaced,
+  newChart,
+  tonesOf,
+  withMap,
+  type ChartColumn,
+} from '#core/charts'
 import { gatheredFor, rowCount, type DataTable } from '#core/data'
 import { setFields } from '#core/edits'
 import { themeSeen, type ShownElement } from '#core/resolved'
@@ -38,6 +49,14 @@ function set(fields: { [K in keyof ChartSpec]?: ChartSpec[K] | undefined }) {
   if (isTold.value) states.set(label, chart)
   else store.edit(label, setFields(store.current, { table: 'elements', id: props.element.id, fields: { chart } }))
 }
+/** Another kind, with the map that it needs, and without what only the one before could be asked for. */
+const choose = (name: string) =>
+  set({ map: undefined, ...withMap({ ...spec.value, kind: name }, chartKindNamed(name), table.value!), options: undefined })
+const maps = useMaps()
+const mapChoices = computed(() => [
+  ...(table.value && isPlaced(table.value) ? [{ value: null as string | null, label: 'its own outlines' }] : []),
+  ...maps.list.value.map(({ id, label }) => ({ value: id as string | null, label })),
+])
 const setFormat = (fields: Partial<ChartSpec['format']>) => set({ format: { ...spec.value.format, ...fields } })
 const roles: Readonly<Record<Exclude<ChartColumn, 'height'>, string>> = {
   across: 'Across',
@@ -92,7 +111,16 @@ const labels = {
           :model-value="kind.name"
           :items="chartKinds.map(one => ({ value: one.name, label: one.label }))"
           label="Kind of chart"
-          @update:model-value="next => set({ kind: next, options: undefined })"
+          @update:model-value="choose"
+        />
+      </div>
+      <div v-if="kind.isMap" class="row">
+        <span class="label">Map</span>
+        <ChoiceField
+          :model-value="spec.map ?? null"
+          :items="mapChoices"
+          label="Map"
+          @update:model-value="next => set({ map: next ?? undefined })"
         />
       </div>
       <OptionFields :of="kind" :options="spec.options ?? {}" @set="options => set({ options })" />
@@ -181,6 +209,7 @@ const labels = {
           @update:model-value="next => set({ labels: next })"
         />
       </div>
+      <p v-for="note in drawing?.notes ?? []" :key="note" class="warning" role="status">{{ note }}</p>
       <p v-if="drawing?.leftOut" class="quiet">
         {{ drawing.leftOut === 1 ? 'One label has' : `${numberWords(drawing.leftOut)} labels have` }} no room and
         {{ drawing.leftOut === 1 ? 'is' : 'are' }} left out.
@@ -247,6 +276,9 @@ const labels = {
 }
 p {
   margin: 0 0 8px;
+}
+p.warning {
+  color: var(--warn-ink, var(--ink));
 }
 .file {
   color: var(--act);

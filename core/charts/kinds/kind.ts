@@ -8,7 +8,7 @@ import type { Suit, TableShape } from '../shape-of-data'
 export type ChartColumn = 'across' | 'height' | 'series' | 'along' | 'size'
 
 /** What a chart can be to show: that is asked for by it where a kind is chosen. */
-export const chartPurposes = ['change', 'order', 'share', 'spread', 'link'] as const
+export const chartPurposes = ['change', 'order', 'share', 'spread', 'link', 'place'] as const
 export type ChartPurpose = (typeof chartPurposes)[number]
 
 /** A kind of charts, one file each. */
@@ -31,6 +31,8 @@ export interface ChartKind {
    * between two moments. Absent, it goes from the drawing of the one to that of the other.
    */
   followsPlaces?: true
+  /** Whether it is drawn on outlines: those of its table, or of another one that its specification names as `map`. */
+  isMap?: true
   /** How well it suits what a table holds, and why; absent, it is drawn where it is chosen, and never offered. */
   suits?(shape: TableShape): Suit
   draw(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDrawing

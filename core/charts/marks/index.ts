@@ -8,6 +8,7 @@ import type { Tone } from '../tones'
 import type { ChartMark, MarkShape, MarkShapeName } from './mark'
 import { pathShape } from './path'
 import { pointShape } from './point'
+import { regionShape } from './region'
 import { textShape } from './text'
 
 export type * from './mark'
@@ -26,6 +27,7 @@ export const markShapes: Shapes = {
   text: textShape,
   link: linkShape,
   path: pathShape,
+  region: regionShape,
 }
 
 /**

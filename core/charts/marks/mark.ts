@@ -111,13 +111,23 @@ export interface PathMark extends Drawn {
   share?: number
 }
 
+/** An outline on the plane of a map, as SVG path data; a camera draws it at `x + scale · it`, px. `middle` is a place on the plane. */
+export interface RegionMark extends Drawn {
+  shape: 'region'
+  d: string
+  /** The name of the plane: marks on another one cannot be moved to. */
+  plane: string
+  view: { scale: number; x: number; y: number }
+  middle: Point
+}
+
 /** What a chart is drawn of. */
-export type ChartMark = BarMark | LineMark | AreaMark | PointMark | ArcMark | CellMark | TextMark | LinkMark | PathMark
+export type ChartMark = BarMark | LineMark | AreaMark | PointMark | ArcMark | CellMark | TextMark | LinkMark | PathMark | RegionMark
 export type MarkShapeName = ChartMark['shape']
 
 /** How a mark is drawn in SVG: an element with attributes, and which of them its colour goes to. */
 export interface MarkNode {
-  tag: 'rect' | 'path' | 'circle' | 'text'
+  tag: 'rect' | 'path' | 'circle' | 'text' | 'g'
   attributes: Readonly<Record<string, string | number>>
   paint: 'fill' | 'stroke'
   /** Words in it, in the font of headlines or of text. */
@@ -125,6 +135,8 @@ export interface MarkNode {
   display?: true
   /** CSS `clip-path`. */
   clip?: string
+  /** Of a group: what stands in it, and has its colours. */
+  within?: { tag: 'path'; attributes: Readonly<Record<string, string | number>> }
 }
 
 /** What is known of a shape of marks, one file a shape. */

@@ -35,6 +35,14 @@ const any: { [S in MarkShapeName]: fc.Arbitrary<Extract<ChartMark, { shape: S }>
   }),
   text: fc.record({ ...drawn, shape: fc.constant('text'), x: px, y: px, text: fc.string(), size: length, weight: fc.constant(600) }),
   link: fc.record({ ...drawn, shape: fc.constant('link'), from: point, to: point, width: length }),
+  region: fc.record({
+    ...drawn,
+    shape: fc.constant('region'),
+    d: fc.constant('M0 0L10 0L5 8Z'),
+    plane: fc.constant('the world'),
+    view: fc.record({ scale: fc.double({ min: 0.01, max: 20, noNaN: true }), x: px, y: px }),
+    middle: fc.constant({ x: 5, y: 4 }),
+  }),
   path: fc.record({ ...drawn, shape: fc.constant('path'), d: fc.constant('M0 0L10 0L5 8Z'), middle: point }),
 }
 const shapes = Object.keys(markShapes) as MarkShapeName[]
@@ -81,7 +89,7 @@ describe.each(shapes)('a mark that is a %s', name => {
     )
   })
 
-  it('takes no room once it has gone', () => {
+  it('is seen nowhere once it has gone', () => {
     const room = (mark: ChartMark) => {
       if (mark.shape === 'bar') return mark.height
       if (mark.shape === 'cell') return mark.width * mark.height
@@ -91,6 +99,7 @@ describe.each(shapes)('a mark that is a %s', name => {
       if (mark.shape === 'arc') return mark.until - mark.from
       if (mark.shape === 'line') return Math.max(...mark.points.map(({ y }) => Math.abs(y - mark.foot)))
       if (mark.shape === 'area') return mark.top === mark.bottom ? 0 : 1
+      if (mark.shape === 'region') return mark.opacity ?? 1
       return mark.d.includes('L') ? 1 : 0
     }
     fc.assert(

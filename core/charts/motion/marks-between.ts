@@ -33,7 +33,8 @@ function filledOutline(mark: ChartMark): string | null {
   if (mark.shape === 'text') return null
   if (mark.shape === 'line') return mark.points.length > 1 ? bandOf(mark.points, mark.width) : null
   if (mark.shape === 'link') return bandOf([mark.from, mixPoint(mark.from, mark.to, 0.5), mark.to], mark.width)
-  return shapeOf(mark).outline(mark)
+  // What is too long to be drawn again at every moment fades.
+  return shapeOf(mark).outline(mark) || null
 }
 
 /** Two marks that are one thing in two shapes, on the way from one to the other. */

@@ -96,6 +96,7 @@ const drawnKnot = memoByRecords(
     table,
     room.measurer,
     room.fonts,
+    room.map,
   ],
   (spec, table, room, time, draw) => drawNow(spec, table, shownRows(spec, table, room.language, time) as Shown, room, draw),
   { keep: 4 },

@@ -119,6 +119,15 @@ function partOf({ from, to }: Pair, { come, gone }: PassageCounts): readonly [nu
   return stays({ come, gone })
 }
 
+/**
+ * How the way of a camera is shared out over its time, so that what is seen grows, or shrinks, by the same ratio at all times: the scale at
+ * a share t is a · r^t, and all that it sees goes along.
+ */
+function zoomOf({ camera: from }: ChartDrawing, { camera: to }: ChartDrawing): Ease {
+  const ratio = from && to && from.plane === to.plane ? to.scale / from.scale : 1
+  return Math.abs(Math.log(ratio)) < 0.05 ? share => share : share => (ratio ** share - 1) / (ratio - 1)
+}
+
 /** When everything of a passage goes, and which mark becomes which. */
 function planOf(from: ChartDrawing, to: ChartDrawing, width: number, height: number) {
   const pairs = pairsOf(from, to)
@@ -140,6 +149,7 @@ function planOf(from: ChartDrawing, to: ChartDrawing, width: number, height: num
     marksTake,
     lags,
     lag,
+    zoom: zoomOf(from, to),
     lagOf: new Map(pairs.map(({ from: was, to: is }, at) => [(is ?? was)!.part, lags[at]!])),
     starts: axesTake * marksInto,
   }
@@ -162,12 +172,12 @@ function drawnAt(
   comes: number,
   ease: Ease,
 ): ChartDrawing {
-  const { pairs, bent, bends, counts, axesTake, marksTake, lags, lag, lagOf, starts } = plan
+  const { pairs, bent, bends, counts, axesTake, marksTake, lags, lag, lagOf, starts, zoom } = plan
   const { from, to, width } = ends
   const within = (begins: number, takes: number) => (takes <= 0 ? 1 : ease(clamp((now - begins) / takes)))
   const marksShare = within(starts, marksTake + lag)
   const part = ([begins, until]: readonly [number, number], late: number) =>
-    within(starts + late + begins * marksTake, (until - begins) * marksTake)
+    zoom(within(starts + late + begins * marksTake, (until - begins) * marksTake))
   const axesShare = axesTake ? within(0, axesTake) : part(stays(counts), 0)
   // What is drawn over what in the end is so on the way; those that leave are beneath.
   const places = new Map(to.marks.map((mark, at) => [mark, at]))

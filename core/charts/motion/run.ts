@@ -87,6 +87,7 @@ export const passageOf = memoByRecords(
     room.fonts,
     room.measurer,
     room.language,
+    room.map,
   ],
   made,
   { keep: 4 },

@@ -26,9 +26,12 @@ export const misleading: Rule = ({ deck, slide, context }) =>
       const table = spec.table ? context.table(spec.table) : undefined
       if (!table || questionOf(spec, table)) return []
       const kind = chartKindNamed(spec.kind)
+      const map = kind.isMap && spec.map ? context.table(spec.map) : undefined
+      // Outlines that are not here yet say nothing.
+      if (kind.isMap && spec.map && !map) return []
       const { language } = infoOf(deck)
       const shown = shownRows(spec, table, language)
-      const suit = kind.suits?.(shapeOfData(shown.spec, shown.table, language))
+      const suit = kind.suits?.(shapeOfData(shown.spec, shown.table, language, map ? [map] : []))
       const says = suit?.warning ?? (suit?.lacks ? `It needs ${suit.lacks}. Choose another kind, or that column.` : undefined)
       if (!says) return []
       const where = state ? `, state ${at + 1}` : ''

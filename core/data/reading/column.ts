@@ -63,9 +63,17 @@ export function sampleOf(name: string, index: number, header: HeaderUnit, count:
 const isSame = (a: ColumnChoice, b: ColumnChoice) =>
   a.kind === b.kind && (a.decimal ?? '.') === (b.decimal ?? '.') && (a.order ?? 'dmy') === (b.order ?? 'dmy') && !!a.minutes === !!b.minutes
 
+/** Characters that a cell has at most which may be anything, and the kinds that longer ones can be. */
+const longest = 2000
+const readsLong: ReadonlySet<string> = new Set(['outline', 'text'])
+/** So much of a cell is enough to be known again, characters. */
+const shownOf = 300
+
 /** All ways in which a column can be read, the likeliest first; what a person has decided before them all. */
 export function readingsOf(sample: ColumnSample, hints: TableHints, choice?: ColumnChoice): Reading[] {
-  const all = kindsOfColumns.flatMap(kind => [...kind.readings(sample, hints)])
+  // Cells as long as no words are but outlines: nothing else is looked for in them.
+  const kinds = sample.cells.some(cell => cell.length > longest) ? kindsOfColumns.filter(({ name }) => readsLong.has(name)) : kindsOfColumns
+  const all = kinds.flatMap(kind => [...kind.readings(sample, hints)])
   const chosen = choice && (all.find(reading => isSame(reading.choice, choice)) ?? all.find(reading => reading.choice.kind === choice.kind))
   all.sort((a, b) => b.likely - a.likely)
   return chosen ? [chosen, ...all.filter(reading => reading !== chosen)] : all
@@ -95,7 +103,12 @@ function offersOf(readings: readonly Reading[], sample: ColumnSample): Offer[] {
     const key = reading.label
     if (!reads || seen.has(key)) continue
     seen.add(key)
-    offers.push({ choice: reading.choice, label: reading.label, reads, of: cells.length, example })
+    const short = example && {
+      ...example,
+      cell: example.cell.slice(0, shownOf),
+      value: typeof example.value === 'string' ? example.value.slice(0, shownOf) : example.value,
+    }
+    offers.push({ choice: reading.choice, label: reading.label, reads, of: cells.length, example: short })
   }
   return offers
 }
@@ -128,7 +141,7 @@ function valuesBy(reading: Reading, count: number, at: Cells, zero: boolean) {
       continue
     }
     values[row] = null
-    if (unreadCount++ < 5) unread.push({ row, cell: cell.trim() })
+    if (unreadCount++ < 5) unread.push({ row, cell: cell.trim().slice(0, shownOf) })
   }
   return { values, missing: [...missing], unread: { count: unreadCount, cells: unread } }
 }
@@ -175,7 +188,7 @@ export function readColumn(
       ...(open ? { open } : {}),
       offers: offersOf(readings, sample),
       sampled: count > size,
-      sample: sample.cells[0]?.trim() ?? '',
+      sample: sample.cells[0]?.trim().slice(0, shownOf) ?? '',
       missing: made.missing,
       unread: made.unread,
     },

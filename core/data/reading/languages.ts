@@ -92,6 +92,10 @@ const isPlaceListed = named(`
   powiat, gmina, przystanek, kaupunki, kunta, maa, satama, město, obec, stát`)
 /** Danish and Norwegian for a town, which in English stands before a name. */
 export const isPlaceWord = (name: string) => isPlaceListed(name) || plainWord(name) === 'by'
+/** Halves of a pair of degrees, by name. */
+export const isLatitudeWord = named(`lat, latitude, breite, breitengrad, latitud, latitudine, breedtegraad, latitud, breddegrad`)
+export const isLongitudeWord = named(`
+  lon, lng, long, longitude, länge, längengrad, longitud, longitudine, lengtegraad, längdgrad, længdegrad, lengdegrad`)
 const isCodeAnywhere = named(`
   zip, plz, postcode, postal, phone, tel, telephone, telefon, mobile, fax, isbn, iban, sku, telefoon, téléphone, teléfono, telefono,
   telefone, puhelin`)

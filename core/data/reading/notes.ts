@@ -7,7 +7,7 @@ import type { TotalRow } from './totals'
 
 /** Something that was done to the whole table, as a sentence, with its way back. */
 export interface ReadingNote {
-  about: 'above' | 'header' | 'totals' | 'missing' | 'gathered' | 'unread' | 'names' | 'below' | 'rows'
+  about: 'outlines' | 'above' | 'header' | 'totals' | 'missing' | 'gathered' | 'unread' | 'names' | 'below' | 'rows'
   /** Between asterisks what was done. */
   words: string
   /** The lines of the file that it is about, as they were written. */

@@ -11,7 +11,7 @@
  */
 import { strFromU8, strToU8, unzipSync, zipSync, type UnzipFileInfo, type Zippable } from 'fflate'
 import { dataTableSchema, type DataTable } from '../../data'
-import { readDeck, type Deck } from '../../model'
+import { readDeck, tablesDrawn, type Deck } from '../../model'
 import { parseJson, failed, type Outcome } from '../../values'
 
 /** A deck with all that it draws on. Media by SHA-256 of their bytes. */
@@ -38,14 +38,14 @@ const settled = (_: string, value: unknown) =>
     ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
     : value
 
-/** The ids of all tables that a deck draws. */
+/** The ids of all tables that a deck draws, with those whose outlines its maps are drawn on. */
 export function tablesOf(deck: Deck): string[] {
-  const found = new Set<string>()
-  const add = (table: string | null | undefined) => table && found.add(table)
-  for (const element of Object.values(deck.elements))
-    add(element.kind === 'chart' ? element.chart?.table : element.kind === 'table' ? element.table : null)
-  for (const state of Object.values(deck.states)) add(state.chart.table)
-  return [...found].sort()
+  const found = Object.values(deck.elements).flatMap(element => {
+    if (element.kind === 'chart') return tablesDrawn(element.chart)
+    return element.kind === 'table' && element.table ? [element.table] : []
+  })
+  const told = Object.values(deck.states).flatMap(state => tablesDrawn(state.chart))
+  return [...new Set([...found, ...told])].sort()
 }
 
 /** Packs a deck into one file: `deck.json`, `tables/<id>.json`, `media/<hash>.<extension>`. Media are stored as they are. */

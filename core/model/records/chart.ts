@@ -38,6 +38,8 @@ export const chartSpecSchema = z.object({
   /** A second amount that places a mark across, and one that sizes it, where a kind takes them. */
   along: z.string().max(200).nullable().optional(),
   size: z.string().max(200).nullable().optional(),
+  /** The table whose outlines it is drawn on, where its kind is a map; absent, it has outlines or degrees of its own. */
+  map: idSchema.nullable().optional(),
   aggregate: z.enum(['sum', 'mean', 'least', 'most', 'count']),
   /**
    * How many categories are drawn, the largest; all others become one, “the rest”, and are not drawn where the chart shows a moment. Absent
@@ -80,3 +82,6 @@ export type ChartSpec = z.infer<typeof chartSpecSchema>
 export type Finding = z.infer<typeof findingSchema>
 export type NumberFormat = z.infer<typeof numberFormatSchema>
 export type State = z.infer<typeof stateSchema>
+
+/** The ids of the tables that a chart, or a state of one, is drawn from: its rows, and the outlines of its map. */
+export const tablesDrawn = ({ table, map }: Partial<ChartSpec> = {}): string[] => [table, map].flatMap(id => id ?? [])

@@ -2,6 +2,7 @@ import type { StoryOutline } from '../story'
 import { againstTheRest } from './against-the-rest'
 import { beforeAndAfter } from './before-and-after'
 import { oneByOne } from './one-by-one'
+import { onTheMap } from './on-the-map'
 import { places } from './places'
 import { race } from './race'
 import { riseAndFall } from './rise-and-fall'
@@ -21,6 +22,7 @@ export const storyOutlines: readonly StoryOutline[] = [
   wholeToPart,
   beforeAndAfter,
   places,
+  onTheMap,
   yearInMonths,
   oneByOne,
   stepByStep,

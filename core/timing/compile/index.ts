@@ -1,5 +1,5 @@
 import { group } from 'd3-array'
-import { beatsOf, cuesOf, extentOf, infoOf, soundsFrom, statesOf, type Deck, type Slide } from '../../model'
+import { beatsOf, cuesOf, extentOf, infoOf, soundsFrom, statesOf, tablesDrawn, type Deck, type Slide } from '../../model'
 import { shownElements, themeUnder, type ShownElement } from '../../resolved'
 import { memoByRecords, type Id } from '../../values'
 import { planCamera } from '../camera-plan'
@@ -66,7 +66,7 @@ function compile(deck: Deck, slide: Id, elements: readonly ShownElement[], conte
 
 /** The states of a chart with the tables that they draw, where they draw others. */
 const statesShown = (deck: Deck, element: Id, context: TimingContext): unknown[] =>
-  statesOf(deck, element).flatMap(state => (state.chart.table ? [state, context.table(state.chart.table)] : [state]))
+  statesOf(deck, element).flatMap(state => [state, ...tablesDrawn(state.chart).map(context.table)])
 
 /**
  * All that a slide's score is made from: its elements with what they inherit, beats, cues, the theme, and what is at hand of tables and
@@ -84,7 +84,7 @@ function keysOf(slide: Slide, deck: Deck, context: TimingContext): [object, ...u
   for (const sound of soundsFrom(deck, slide.id)) if (sound.use === 'narration') keys.push(sound, context.mediaLength(sound.media))
   for (const element of elements) {
     if (element.kind === 'chart' && element.chart?.table)
-      keys.push(context.table(element.chart.table), ...statesShown(deck, element.id, context))
+      keys.push(...tablesDrawn(element.chart).map(context.table), ...statesShown(deck, element.id, context))
     else if (element.kind === 'table' && element.table) keys.push(context.table(element.table))
     else if ((element.kind === 'film' || element.kind === 'sound') && element.media) keys.push(context.mediaLength(element.media))
   }
