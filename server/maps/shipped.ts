@@ -1,18 +1,16 @@
+import { readFile } from 'node:fs/promises'
+import { createRequire } from 'node:module'
 import type { FeatureCollection } from 'geojson'
 import { feature } from 'topojson-client'
 import type { Topology } from 'topojson-specification'
 import type { DataTable } from '../../core/data'
 import { countryNumbered, shippedMapOf, writeWkt, type Outline, type ShippedMap } from '../../core/maps'
 
-/** The files of the package, each read when something first asks for it. */
-const files: Readonly<Record<string, () => Promise<{ default: unknown }>>> = {
-  'countries-110m': () => import('world-atlas/countries-110m.json'),
-  'countries-50m': () => import('world-atlas/countries-50m.json'),
-  'countries-10m': () => import('world-atlas/countries-10m.json'),
-  'land-110m': () => import('world-atlas/land-110m.json'),
-  'land-50m': () => import('world-atlas/land-50m.json'),
-  'land-10m': () => import('world-atlas/land-10m.json'),
-}
+const require = createRequire(import.meta.url)
+
+/** The topology of a shipped map, from the package that brings it. */
+const topologyOf = async ({ of, grain }: ShippedMap) =>
+  JSON.parse(await readFile(require.resolve(`world-atlas/${of}-${grain}.json`), 'utf8')) as Topology
 
 const english = new Intl.DisplayNames('en', { type: 'region', fallback: 'none' })
 /** What a country is called in full; files shorten it. */
@@ -23,8 +21,9 @@ const partsOf = (outline: Outline, of: ShippedMap['of']): Outline[] =>
   of === 'land' && outline.type === 'MultiPolygon' ? outline.coordinates.map(coordinates => ({ type: 'Polygon', coordinates })) : [outline]
 
 /** The places of a shipped map as a table: what they are called, their codes (ISO 3166-1), their outlines. */
-async function tableOf({ id, label, of, grain, decimals }: ShippedMap): Promise<DataTable> {
-  const topology = (await files[`${of}-${grain}`]!()).default as Topology
+async function tableOf(map: ShippedMap): Promise<DataTable> {
+  const { id, label, of, decimals } = map
+  const topology = await topologyOf(map)
   const { features } = feature(topology, topology.objects[of]!) as FeatureCollection<Outline | null, { name?: string } | null>
   const places = features.flatMap(one => (one.geometry ? partsOf(one.geometry, of).map(geometry => ({ ...one, geometry })) : []))
   const taken = new Set<string>()
