@@ -6,11 +6,9 @@ import type { Topology } from 'topojson-specification'
 import type { DataTable } from '../../core/data'
 import { countryNumbered, shippedMapOf, writeWkt, type Outline, type ShippedMap } from '../../core/maps'
 
-const require = createRequire(import.meta.url)
-
-/** The topology of a shipped map, from the package that brings it. */
+/** The topology of a shipped map, from the package that brings it. Where that stands is known once the server has begun. */
 const topologyOf = async ({ of, grain }: ShippedMap) =>
-  JSON.parse(await readFile(require.resolve(`world-atlas/${of}-${grain}.json`), 'utf8')) as Topology
+  JSON.parse(await readFile(createRequire(import.meta.url).resolve(`world-atlas/${of}-${grain}.json`), 'utf8')) as Topology
 
 const english = new Intl.DisplayNames('en', { type: 'region', fallback: 'none' })
 /** What a country is called in full; files shorten it. */
