@@ -19,5 +19,13 @@ export function readDataFile(bytes: Uint8Array, name: string, id: string, choice
   if (!written.ok) return written
   // Records name their fields: nothing stands above them.
   const read = readTable(written.value.rows, { name, id, decimal: '.', choices: { above: 0, header: 1, ...choices } })
-  return read.ok ? { ok: true, value: { ...read.value, notes: [...written.value.notes, ...read.value.notes] } } : read
+  return read.ok
+    ? {
+        ok: true,
+        value: {
+          ...read.value,
+          notes: [...written.value.notes, ...read.value.notes.filter(({ about }) => about !== 'header' || choices.header !== undefined)],
+        },
+      }
+    : read
 }

@@ -53,6 +53,9 @@ function besides(at: { x: number; y: number }, width: number, height: number, ga
 
 const boxOf = ({ x, y, width, height }: ChartLabel): Rectangle => ({ x: x - width / 2, y: y - height / 2, width, height })
 
+const isWithin = (box: Rectangle, { width, height }: { width: number; height: number }) =>
+  box.x >= 0 && box.y >= 0 && box.x + box.width <= width && box.y + box.height <= height
+
 /** Words within an area, as large as they fit, without the amount where that does not; undefined where not even the name does. */
 function withinArea(setting: Setting, ground: Ground, one: Lit, mark: RegionMark): ChartLabel | undefined {
   const middle = ground.seen({ place: one.place })!
@@ -95,20 +98,21 @@ function labelsOf(setting: Setting, ground: Ground, lit: readonly Lit[], marks: 
   const { spec, anyHighlighted } = setting
   if (spec.labels === 'none') return { labels: [], leftOut: 0 }
   const weight = (at: number) => (lit[at]!.highlighted ? 1e15 : 0) + Math.abs(lit[at]!.value ?? 0)
-  const order = lit.map((_, at) => at).sort((a, b) => weight(b) - weight(a))
+  const seen = lit.map((_, at) => at).filter(at => ground.isInSight(ground.seen({ place: lit[at]!.place })!))
+  const order = seen.sort((a, b) => weight(b) - weight(a))
   const labels: ChartLabel[] = []
   const taken: Rectangle[] = [key]
   for (const at of order) {
     const one = lit[at]!
     const inside = withinArea(setting, ground, one, marks[at]!)
-    const isFree = inside && !taken.some(box => touch(box, boxOf(inside)))
+    const isFree = inside && isWithin(boxOf(inside), setting.room) && !taken.some(box => touch(box, boxOf(inside)))
     const isWanted = one.highlighted || (!anyHighlighted && (at === order[0] || lit.length <= fewAreas))
     const label = isFree ? inside : isWanted ? besideArea(setting, ground, { one, part: at, others: lit }, taken) : undefined
     if (!label) continue
     labels.push(label)
     taken.push(boxOf(label))
   }
-  return { labels, leftOut: lit.length - labels.length }
+  return { labels, leftOut: order.length - labels.length }
 }
 
 /** Whether an area lies under a rectangle: where its words would stand on another one’s colour. */

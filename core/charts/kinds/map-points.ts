@@ -3,7 +3,7 @@ import { optionOf } from '../../values'
 import type { ChartLabel } from '../drawing'
 import { finished } from '../finish'
 import { placeLabels, type Candidate } from '../labels'
-import { groundOf, mapOptions } from '../maps/ground'
+import { groundOf, mapOptions, type Ground } from '../maps/ground'
 import { noGround } from '../maps/no-ground'
 import type { PointMark } from '../marks'
 import { labelAt, settingOf, type Setting } from '../setting'
@@ -23,7 +23,12 @@ interface Spot {
 }
 
 /** Names beside the dots, with what they come to; within the larger ones their amount. */
-function labelsOf(setting: Setting, spots: readonly Spot[], marks: readonly PointMark[]): { labels: ChartLabel[]; leftOut: number } {
+function labelsOf(
+  setting: Setting,
+  ground: Ground,
+  spots: readonly Spot[],
+  marks: readonly PointMark[],
+): { labels: ChartLabel[]; leftOut: number } {
   const { spec, room, words, line, width } = setting
   if (spec.labels === 'none') return { labels: [], leftOut: 0 }
   const says = (at: number) => spots[at]!.value !== null && (spec.labels === 'all' || marks[at]!.highlighted)
@@ -40,7 +45,8 @@ function labelsOf(setting: Setting, spots: readonly Spot[], marks: readonly Poin
         ]
       : [],
   )
-  const candidates = spots.map((spot, at): Candidate<ChartLabel> => {
+  const candidates = spots.flatMap((spot, at): Candidate<ChartLabel>[] => {
+    if (!ground.isInSight(spot)) return []
     const text = says(at) && !within[at] ? `${spot.label} ${words(spot.value)}` : spot.label
     const look = {
       part: at,
@@ -52,16 +58,18 @@ function labelsOf(setting: Setting, spots: readonly Spot[], marks: readonly Poin
     const [wide, tall] = [label.width, line('note')]
     const away = spot.radius + 7
     const place = (x: number, y: number) => ({ x, y, width: wide, height: tall })
-    return {
-      label,
-      priority: (marks[at]!.highlighted ? 1e15 : 0) + Math.abs(spot.value ?? 0),
-      places: [
-        place(spot.x + away, spot.y - tall / 2),
-        place(spot.x - away - wide, spot.y - tall / 2),
-        place(spot.x - wide / 2, spot.y - away - tall),
-        place(spot.x - wide / 2, spot.y + away),
-      ],
-    }
+    return [
+      {
+        label,
+        priority: (marks[at]!.highlighted ? 1e15 : 0) + Math.abs(spot.value ?? 0),
+        places: [
+          place(spot.x + away, spot.y - tall / 2),
+          place(spot.x - away - wide, spot.y - tall / 2),
+          place(spot.x - wide / 2, spot.y - away - tall),
+          place(spot.x - wide / 2, spot.y + away),
+        ],
+      },
+    ]
   })
   const taken = spots.map(({ x, y, radius: r }) => ({ x: x - r, y: y - r, width: 2 * r, height: 2 * r }))
   const { placed, leftOut } = placeLabels(candidates, { x: 0, y: 0, width: room.width, height: room.height }, taken)
@@ -123,7 +131,7 @@ export const mapPoints: ChartKind = {
       return { shape: 'point', key, part, value, highlighted, tone, x, y, radius, foot: y, opacity: 0.88, edge: 2 * ratio }
     })
     const land = ground.around(new Set(), 0)
-    const names = labelsOf(setting, spots, marks)
+    const names = labelsOf(setting, ground, spots, marks)
     return finished(setting, {
       of: 'Map with dots',
       each: 'dots',

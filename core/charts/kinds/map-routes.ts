@@ -110,7 +110,7 @@ export const mapRoutes: ChartKind = {
         edge: 2 * ratio,
       }
     })
-    const names = spec.labels === 'none' ? { labels: [], leftOut: 0 } : namesOf(setting, stops)
+    const names = spec.labels === 'none' ? { labels: [], leftOut: 0 } : namesOf(setting, stops.filter(ground.isInSight))
     const land = ground.around(new Set(), 0)
     return finished(setting, {
       of: 'Map with routes',

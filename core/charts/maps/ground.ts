@@ -58,7 +58,7 @@ const option = <T extends string | boolean>(options: Options, name: string) => o
 /** What lies wholly beyond this, degrees north, is left out where nothing is said of it: ice takes a fifth of a map of the world. */
 const iceFrom = -60
 /** Room around what a camera is on, as a share of the room’s shorter side. */
-const marginAround = { areas: 0.03, points: 0.13 }
+const marginAround = { areas: 0.03, points: 0.13, near: 0.12 }
 /** px below which two points of an outline are one. */
 const pointsApart = 0.4
 /** Outlines further off than so many rooms are not drawn. */
@@ -80,6 +80,8 @@ export interface Ground {
   seen(where: Where): { x: number; y: number } | undefined
   /** The middle of an outline, in degrees or what its coordinates are in. */
   middle(place: number): readonly [number, number] | null
+  /** Whether a spot of the chart, px, lies within what the camera sees. */
+  isInSight(spot: { x: number; y: number }): boolean
   /** The mark of an outline. */
   region(place: number, mark: Pick<RegionMark, 'key' | 'part' | 'value' | 'highlighted'> & Partial<RegionMark>): RegionMark | null
   /** All land that is not among some places, as one mark of a part; null where there is none. */
@@ -216,8 +218,8 @@ function cameraFor(
   const all = () => [...places.flatMap(where => boundsOn(flat, where) ?? []), ...(isWhole ? land.flatMap(at => flat.bounds(at) ?? []) : [])]
   const shown = boundsAround(targets.length ? targets.flatMap(where => boundsOn(flat, where) ?? []) : all())
   const isOfPoints = places.every(where => !('place' in where) || !outlines[where.place]?.type.endsWith('Polygon'))
-  const margin = Math.min(room.width, room.height) * (isOfPoints ? marginAround.points : marginAround.areas)
-  return cameraOn(shown ?? { left: 0, top: 0, right: planeSide, bottom: planeSide }, room, margin)
+  const margin = targets.length ? marginAround.near : isOfPoints ? marginAround.points : marginAround.areas
+  return cameraOn(shown ?? { left: 0, top: 0, right: planeSide, bottom: planeSide }, room, margin * Math.min(room.width, room.height))
 }
 
 /** What is to be said of names that are not on a map. */
@@ -289,6 +291,7 @@ export function groundOf(setting: Setting, room: MapRoom): Ground | null {
       const at = 'place' in where ? flat.spot(where.place) : flat.at(where.east, where.north)
       return at && seenBy(camera, at)
     },
+    isInSight: ({ x, y }) => x >= 0 && y >= 0 && x <= setting.room.width && y <= setting.room.height,
     region(place, mark) {
       const d = flat.path(place, least)
       const spot = flat.spot(place)

@@ -85,7 +85,7 @@ export const isDurationWord = named(`
 export const isDateWord = named(`
   date, day, datum, tag, jour, fecha, día, data, giorno, dia, dag, dato, dzień, päivä, pvm, den, first, last, from, to, until, von, bis, since`)
 const isPlaceListed = named(`
-  place, city, town, village, country, nation, region, district, state, county, province, port, harbour, harbor, stop, station, pier, quay,
+  place, city, town, village, parish, ward, borough, municipality, country, nation, region, district, state, county, province, port, harbour, harbor, stop, station, pier, quay,
   island, location, ort, stadt, land, bezirk, kreis, hafen, haltestelle, bahnhof, insel, gemeinde, ville, pays, commune, région,
   département, gare, arrêt, île, ciudad, país, provincia, región, puerto, parada, isla, città, paese, regione, porto, fermata, isola,
   cidade, região, paragem, ilha, plaats, stad, gemeente, haven, halte, eiland, kommun, ort, hamn, hållplats, kommune, havn, miasto, kraj,
