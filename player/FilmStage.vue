@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, provide, ref, shallowRef } from 'vue'
 import { captionAt, captionTrack, voiceAt } from '#core/sound'
+import { asPlayed } from '#core/amounts'
 import { inkOf } from '#core/drawing'
 import { speaks } from '#core/model'
 import { faceAt } from '#core/figures'
@@ -36,13 +37,15 @@ const host = computed<StageHost>(() => ({
   voice: moment => voiceOf(moment),
 }))
 provide(stageHostKey, () => host.value)
-const plan = computed(() => rundown(props.bundle.deck, 'film', host.value as TimingContext))
-const sounds = computed(() => soundPlan(props.bundle.deck, plan.value, host.value as TimingContext))
+/** A slide for each row of those that ask for it, and numbers as the tables have them. */
+const deck = computed(() => asPlayed(props.bundle.deck, host.value.table))
+const plan = computed(() => rundown(deck.value, 'film', host.value as TimingContext))
+const sounds = computed(() => soundPlan(deck.value, plan.value, host.value as TimingContext))
 const voiceOf = (moment: Moment): ReturnType<typeof voiceAt> =>
   voiceAt(plan.value, sounds.value, hash => peaksIn(props.bundle, hash), moment)
 /** Slides on which a face moves with the voice. */
 const faces = computed(() => new Set(plan.value.slides.filter(slide => slide.score.elements.some(speaks)).map(slide => slide.slide)))
-const track = computed(() => captionTrack(props.bundle.deck, sounds.value))
+const track = computed(() => captionTrack(deck.value, sounds.value))
 const stage = ref<InstanceType<typeof StageView>>()
 const root = ref<HTMLElement>()
 const words = ref('')
@@ -106,7 +109,7 @@ function outline() {
 }
 
 onMounted(async () => {
-  const { families, faces, letters } = fontNeeds(props.bundle.deck, props.bundle.tables)
+  const { families, faces, letters } = fontNeeds(deck.value, props.bundle.tables)
   declareFaces(faces, hash => props.bundle.media[hash])
   await loadFonts(families, letters)
   measurer.value = browserMeasurer()
@@ -117,7 +120,7 @@ onMounted(async () => {
 
 <template>
   <div ref="root" class="film-stage">
-    <StageView ref="stage" :deck="bundle.deck" :plan="plan" :width="width" />
+    <StageView ref="stage" :deck="deck" :plan="plan" :width="width" />
     <CaptionLine :text="words" :width="width" />
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { asPlayed, playedSlide } from '#core/amounts'
 import { infoOf, type Purpose } from '#core/model'
 import { computed, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch, type ComputedRef } from 'vue'
 import { captionAt, captionTrack, voiceAt } from '#core/sound'
@@ -24,7 +25,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ over: []; moment: [moment: Moment] }>()
 
-const purpose = computed(() => props.as ?? infoOf(props.bundle.deck).purpose)
+const purpose = computed(() => props.as ?? infoOf(deck.value).purpose)
 const tables = computed(() => new Map(props.bundle.tables.map(table => [table.id, table])))
 const measurer = shallowRef(browserMeasurer())
 const ink = computed(() => inkOf(props.bundle.ink ?? { words: {}, traced: {} }))
@@ -38,9 +39,11 @@ const host = computed<StageHost>(() => ({
   voice: moment => voiceAt(plan.value, sounds.value, hash => peaksIn(props.bundle, hash), moment),
 }))
 provide(stageHostKey, () => host.value)
-const plan: ComputedRef<Rundown> = computed(() => rundown(props.bundle.deck, purpose.value, host.value as TimingContext))
-const sounds: ComputedRef<SoundPlan> = computed(() => soundPlan(props.bundle.deck, plan.value, host.value as TimingContext))
-const track = computed(() => captionTrack(props.bundle.deck, sounds.value))
+/** A slide for each row of those that ask for it, and numbers as the tables have them. */
+const deck = computed(() => asPlayed(props.bundle.deck, host.value.table))
+const plan: ComputedRef<Rundown> = computed(() => rundown(deck.value, purpose.value, host.value as TimingContext))
+const sounds: ComputedRef<SoundPlan> = computed(() => soundPlan(deck.value, plan.value, host.value as TimingContext))
+const track = computed(() => captionTrack(deck.value, sounds.value))
 
 const frame = ref<HTMLElement>()
 const stage = ref<InstanceType<typeof StageView>>()
@@ -55,7 +58,7 @@ const words = ref('')
 
 function fit() {
   const box = frame.value?.getBoundingClientRect()
-  const { width: w, height: h } = infoOf(props.bundle.deck).size
+  const { width: w, height: h } = infoOf(deck.value).size
   if (box) width.value = Math.max(1, Math.min(box.width, (box.height * w) / h))
 }
 
@@ -112,15 +115,21 @@ function follow(event: MouseEvent) {
   event.stopPropagation()
   if (!link.startsWith('#')) {
     if (/^(https?|mailto):/i.test(link)) window.open(link, '_blank', 'noopener,noreferrer')
-  } else if (props.bundle.deck.slides[link.slice(1)]) goTo({ slide: link.slice(1), beat: 0, seconds: 0 })
+  } else {
+    const slide = playedSlide(deck.value, link.slice(1))
+    if (deck.value.slides[slide]) goTo({ slide, beat: 0, seconds: 0 })
+  }
 }
 defineExpose({ forward, back, goTo, pause, paused, over })
 
+/** Where it is to begin: a slide that is there for rows begins with the first of them. */
+const begins = () => props.from && { ...props.from, slide: playedSlide(deck.value, props.from.slide) }
 const start = () => {
-  course = purpose.value === 'talk' ? talkCourse(plan.value, props.from ?? null) : filmCourse(plan.value, 0)
+  course = purpose.value === 'talk' ? talkCourse(plan.value, begins() ?? null) : filmCourse(plan.value, 0)
 }
 start()
-if (props.from) course!.goTo(props.from)
+const beginning = begins()
+if (beginning) course!.goTo(beginning)
 watch(plan, next => course.replan(next))
 
 let observer: ResizeObserver
@@ -128,7 +137,7 @@ onMounted(async () => {
   observer = new ResizeObserver(fit)
   observer.observe(frame.value!)
   fit()
-  const { families, faces, letters } = fontNeeds(props.bundle.deck, props.bundle.tables)
+  const { families, faces, letters } = fontNeeds(deck.value, props.bundle.tables)
   if (!props.bundle.alone) declareFamilies(families)
   declareFaces(faces, hash => props.bundle.media[hash])
   await loadFonts(families, letters)
@@ -145,7 +154,7 @@ onBeforeUnmount(() => {
 
 <template>
   <div ref="frame" class="player-view" :data-over="over || undefined" @click.capture="follow">
-    <StageView v-if="width" ref="stage" :deck="bundle.deck" :plan="plan" :width="width" />
+    <StageView v-if="width" ref="stage" :deck="deck" :plan="plan" :width="width" />
     <CaptionLine :text="words" :width="width" />
     <div v-if="over && purpose === 'talk'" class="player-end">The end. Back shows the last slide again, Escape leaves.</div>
   </div>

@@ -1,7 +1,8 @@
-import { describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { nextTick, shallowRef } from 'vue'
 import type { DataTable } from '#core/data'
 import { inPage } from '../testing/open-deck'
+import { answers } from '../testing/setup'
 import { useChartChoice } from './chart-choice'
 
 const years = [2028, 2029, 2030, 2031]
@@ -20,6 +21,9 @@ function choosing(first: DataTable = seasons('t')) {
   return { table, choice: inPage(() => useChartChoice(() => table.value)) }
 }
 const kinds = (choice: ReturnType<typeof choosing>['choice']) => choice.offers.value.map(({ kind }) => kind.name)
+
+// The team has no maps of its own.
+beforeEach(() => void answers.set('/api/maps', () => []))
 
 describe('the choice of a chart', () => {
   it('begins with what suits the table best, and goes to another by a press or by what is to be shown', () => {

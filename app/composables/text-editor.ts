@@ -1,5 +1,6 @@
 import { readPasted, withLevels } from '#core/formats/pasted'
-import { infoOf, cleanText, textOf, type Bullet, type Paragraph } from '#core/model'
+import { amountIn, shownRow } from '#core/amounts'
+import { infoOf, cleanText, textOf, type Amount, type Bullet, type Paragraph } from '#core/model'
 import { baseKeymap, splitBlockAs, toggleMark } from 'prosemirror-commands'
 import { keymap } from 'prosemirror-keymap'
 import { Slice, type MarkType, type Node } from 'prosemirror-model'
@@ -12,7 +13,7 @@ import { bulletOfParagraph, bulletWords, indentOf, lineCounter, textSchema, usua
 
 const marks = textSchema.marks
 type ParagraphAttrs = NonNullable<Paragraph['attrs']>
-export type MarkName = 'bold' | 'italic' | 'underline' | 'strike' | 'color' | 'highlight' | 'size' | 'font' | 'link' | 'accent'
+export type MarkName = 'bold' | 'italic' | 'underline' | 'strike' | 'color' | 'highlight' | 'size' | 'font' | 'link' | 'accent' | 'amount'
 
 /** What is true of the words that are selected. */
 export interface TextState {
@@ -53,6 +54,18 @@ const setMark =
     }
     return true
   }
+
+/** What is selected, or where that is nothing, the number of a table that the cursor is in. */
+function amountRange({ selection, doc }: EditorState): { from: number; to: number } {
+  let { from, to } = selection
+  const holds = (node: Node) => node.marks.some(mark => mark.type === marks.amount)
+  doc.nodesBetween(from, to, (node, at) => {
+    if (!node.isText || !holds(node)) return
+    from = Math.min(from, at)
+    to = Math.max(to, at + node.nodeSize)
+  })
+  return { from, to }
+}
 
 /** What stands before each line of a list, as the stage would set it, told to the page by custom properties. */
 const signs = (setting: () => TextSetting | null, colorOf: (color: Bullet['color']) => string) =>
@@ -125,6 +138,7 @@ export function useTextEditor(options: {
   colorOf?: (color: Bullet['color']) => string
 }) {
   const store = useDeck()
+  const stage = useStageHost()
   let view: EditorView | undefined
   const state = shallowRef<TextState>({ marks: {}, paragraph: {} })
   const ready = ref(false)
@@ -187,6 +201,22 @@ export function useTextEditor(options: {
     return EditorState.create({ doc, plugins: [ySyncPlugin(shared, { mapping }), keymap(ownKeys()), keymap(baseKeymap), ...drawn] })
   }
 
+  /** Writes what the numbers of tables in it are now. */
+  function writeAmounts(editor: EditorView) {
+    const owner = store.current.elements[options.element()]?.owner ?? ''
+    const row = shownRow(store.current, owner, stage.host.table)
+    const { language } = infoOf(store.current)
+    let { tr } = editor.state
+    editor.state.doc.descendants((node, at) => {
+      const of = node.marks.find(mark => mark.type === marks.amount)?.attrs.of as Amount | undefined
+      const table = of && stage.host.table(of.table)
+      const words = table && amountIn(of, table, language, row?.table === of.table ? row.row : null)?.words
+      if (!words || words === node.text) return
+      tr = tr.replaceWith(tr.mapping.map(at), tr.mapping.map(at + node.nodeSize), textSchema.text(words, node.marks))
+    })
+    if (tr.docChanged) editor.dispatch(tr)
+  }
+
   onMounted(() => {
     const shared = store.sharedText(options.element())
     if (!shared || !options.place.value) return options.onDone?.()
@@ -210,6 +240,7 @@ export function useTextEditor(options: {
         refresh(next)
       },
     })
+    if (store.canEdit) writeAmounts(view)
     ready.value = true
     refresh(view.state)
     const { begin } = options
@@ -247,6 +278,23 @@ export function useTextEditor(options: {
     /** One line's own bullet, over that of its list; undefined lets it follow again. */
     setBullet: (own: Partial<Bullet> | undefined) =>
       run(setParagraphs(attrs => ({ bullet: own ?? null, level: Math.max(1, attrs.level ?? 0) }))),
+    /** Puts a number of a table in the place of what is selected, or of the one that the cursor is in. */
+    insertAmount: (words: string, of: Amount) =>
+      run((editor, dispatch) => {
+        const { from, to } = amountRange(editor)
+        const looks = editor.selection.$from.marks().filter(mark => mark.type !== marks.amount)
+        const made = textSchema.text(words, [...looks, marks.amount!.create({ of })])
+        const transaction = editor.tr.replaceWith(from, to, made)
+        dispatch?.(transaction.setSelection(TextSelection.create(transaction.doc, from + made.nodeSize)))
+        return true
+      }),
+    /** Lets the words of the number that the cursor is in be words alone. */
+    freeAmount: () =>
+      run((editor, dispatch) => {
+        const { from, to } = amountRange(editor)
+        dispatch?.(editor.tr.removeMark(from, to, marks.amount))
+        return true
+      }),
     insert: (words: string) =>
       run((editor, dispatch) => {
         dispatch?.(editor.tr.insertText(words))

@@ -1,3 +1,4 @@
+import { withAmounts } from '#core/amounts'
 import { infoOf, applyChanges, fitChanges, slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/model'
 import { ySyncPluginKey } from 'y-prosemirror'
 import { Awareness } from 'y-protocols/awareness'
@@ -27,7 +28,10 @@ export const useDeck = defineStore('deck', () => {
   const stage = useStageHost()
 
   const id = ref<string | null>(null)
-  const deck = shallowRef<Deck | null>(null)
+  /** As it is kept. */
+  const kept = shallowRef<Deck | null>(null)
+  /** The same with the numbers in its texts as their tables have them now. */
+  const deck = computed(() => kept.value && withAmounts(kept.value, stage.host.table))
   const status = shallowRef<ConnectionStatus>(noStatus)
   const peers = shallowRef<Peer[]>([])
   const undoLabel = ref<string | null>(null)
@@ -66,7 +70,7 @@ export const useDeck = defineStore('deck', () => {
   })
 
   function settle(next: Deck) {
-    if (next.info.info && next.theme.theme) deck.value = next
+    if (next.info.info && next.theme.theme) kept.value = next
   }
 
   /** What others in the deck see of this person. */
@@ -166,7 +170,7 @@ export const useDeck = defineStore('deck', () => {
     undoManager?.destroy()
     document?.destroy()
     connection = mirror = undoManager = document = awareness = null
-    deck.value = tried.value = null
+    kept.value = tried.value = null
     status.value = noStatus
   }
 

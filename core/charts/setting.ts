@@ -1,4 +1,4 @@
-import { formatNumber, gatheredFor, scaleFor, settledFormat, type DataTable, type Gathered } from '../data'
+import { formatNumber, formatOfColumn, gatheredFor, settledFormat, type DataTable, type Gathered } from '../data'
 import type { ChartSpec } from '../model'
 import { measureWith } from './category-labels'
 import type { ChartLabel, ChartRoom } from './drawing'
@@ -73,7 +73,7 @@ export function settingOf(spec: ChartSpec, table: DataTable, room: ChartRoom): S
   const data = { ...raw, values: raw.values.map(list => list.map(small)) }
   // One count of decimals all the way through.
   const among = (room.run?.knots ?? [data]).flatMap(({ values }) => values.flat()).filter(value => value !== null)
-  const format = formatOf(spec, data, among)
+  const format = spec.aggregate === 'count' ? spec.format : formatOfColumn(spec.format, data.amount, among)
   const settled = settledFormat(format, among)
   const ratio = (Math.min(ratios.most, Math.max(ratios.least, Math.min(room.width, room.height) / usualSide)) * room.textSize) / usualText
   const size = (role: WordRole) => Math.max((roles[role].least * room.textSize) / usualText, roles[role].size * ratio)
@@ -107,23 +107,6 @@ export function settingOf(spec: ChartSpec, table: DataTable, room: ChartRoom): S
     leads: data.categories.filter(({ key }) => highlighted.has(key)).length === 1,
     run: room.run ?? null,
   }
-}
-
-/** Money has its cents where all of it is small, and none where what matters stands before them. */
-function centsOf({ scale }: ChartSpec['format'], among: readonly number[]): number | null {
-  if ((scale === 'auto' ? scaleFor(among) : scale) !== 'none') return null
-  return among.some(value => Math.abs(value) >= 1000) || among.every(value => Number.isInteger(value)) ? 0 : 2
-}
-
-/** How the chart writes its numbers: shares in hundredths, and money with its sign, where nobody chose otherwise. */
-function formatOf({ format: asked, aggregate }: ChartSpec, { amount }: Gathered, among: readonly number[]): ChartSpec['format'] {
-  const format =
-    amount?.kind === 'money' && aggregate !== 'count' && asked.decimals === null ? { ...asked, decimals: centsOf(asked, among) } : asked
-  if (!amount || aggregate === 'count') return format
-  if (amount.kind === 'percent' && format.scale === 'auto') return { ...format, scale: 'percent' }
-  if (amount.kind === 'money' && amount.unit && !format.prefix && !format.suffix)
-    return amount.unit.length === 1 ? { ...format, prefix: amount.unit } : { ...format, suffix: amount.unit }
-  return format
 }
 
 /** A label of a chart, its width measured, about a middle or from an edge of its words; its role’s size unless another is given. */

@@ -1,4 +1,4 @@
-import { gatheredFor, isTime, type DataTable, type Entry, type Gathered } from '../data'
+import { gatheredFor, isTime, nameWithoutEnding, type DataTable, type Entry, type Gathered } from '../data'
 import { countryOf, usualMap } from '../maps'
 import { degreeColumns, outlineColumn, outlinesOf } from './maps/outlines'
 import type { ChartSpec } from '../model'
@@ -83,7 +83,7 @@ function namedMap(data: Gathered, maps: readonly DataTable[]): NamedMap | null {
   const all = [
     ...maps.flatMap(map => {
       const finder = outlinesOf(map)?.finder
-      return finder ? [found(map.id, `places of “${map.name}”`, key => finder.find(key) !== undefined)] : []
+      return finder ? [found(map.id, `places of “${nameWithoutEnding(map.name)}”`, key => finder.find(key) !== undefined)] : []
     }),
     found(usualMap, 'countries', key => countryOf(key) !== undefined),
   ]

@@ -13,6 +13,7 @@ import { infoOf, slidesOf, type Deck } from '../model'
 import { rundown, type RundownSlide } from '../timing'
 import type { CheckContext, Finding, Rule } from './finding'
 import { checkConsistency } from './whole'
+import { amountGone } from './rules/amount-gone'
 import { brokenWord } from './rules/broken-word'
 import { circles } from './rules/circles'
 import { clipFit } from './rules/clip-fit'
@@ -47,6 +48,7 @@ const rules: readonly Rule[] = [
   empty,
   misleading,
   offMap,
+  amountGone,
   outside,
   circles,
 ]

@@ -10,6 +10,10 @@ const endings = new RegExp(`[^/]\\.(${tableEndings.join('|')})$`, 'i')
 /** Whether a file is a table by its name. */
 export const isTableFileName = (name: string): boolean => endings.test(name)
 
+/** What a file of a table is called without its ending. */
+export const nameWithoutEnding = (name: string): string =>
+  name.replace(/\.(?:[A-Za-z0-9]{1,5}|geojson|topojson|ndjson)$/i, '').trim() || name
+
 /** Reads a file of data by what stands in it: separated text, JSON, lines of JSON, GeoJSON. What cannot be read is one sentence. */
 export function readDataFile(bytes: Uint8Array, name: string, id: string, choices: ReadingChoices = {}): Outcome<TableReading> {
   if (!/\.(?:geo|topo|nd)?jsonl?$/i.test(name) && !(bytes.length <= csvByteLimit && looksLikeJson(decodeText(bytes.subarray(0, 400)))))

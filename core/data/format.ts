@@ -1,4 +1,5 @@
 import type { NumberFormat } from '../model'
+import type { Column } from './table'
 
 const scales = { none: [1, ''], thousands: [1e3, 'k'], millions: [1e6, 'M'], percent: [0.01, '%'] } as const
 
@@ -63,4 +64,23 @@ export function formatNumber(
   // A sign, a true minus, stands before what stands before the number.
   const sign = /^[-−]/.test(written) ? written[0]! : ''
   return `${sign && '−'}${format.prefix}${written.slice(sign.length)}${gap}${mark}${suffix}`
+}
+
+/** Money has its cents where all of it is small, and none where what matters stands before them. */
+function centsOf({ scale }: NumberFormat, among: readonly number[]): number | null {
+  if ((scale === 'auto' ? scaleFor(among) : scale) !== 'none') return null
+  return among.some(value => Math.abs(value) >= 1000) || among.every(value => Number.isInteger(value)) ? 0 : 2
+}
+
+/** How numbers of a column are written: shares in hundredths, and money with its sign, where nobody chose otherwise. */
+export function formatOfColumn(
+  asked: NumberFormat,
+  column: Pick<Column, 'kind' | 'unit'> | null | undefined,
+  among: readonly number[],
+): NumberFormat {
+  const format = column?.kind === 'money' && asked.decimals === null ? { ...asked, decimals: centsOf(asked, among) } : asked
+  if (column?.kind === 'percent' && format.scale === 'auto') return { ...format, scale: 'percent' }
+  if (column?.kind === 'money' && column.unit && !format.prefix && !format.suffix)
+    return column.unit.length === 1 ? { ...format, prefix: column.unit } : { ...format, suffix: column.unit }
+  return format
 }

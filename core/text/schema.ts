@@ -1,5 +1,6 @@
 import { Schema } from 'prosemirror-model'
-import type { Color } from '../values'
+import { amountSchema, type Amount } from '../model'
+import { parseJson, type Color } from '../values'
 
 const css = (style: string) => ['span', { style }, 0] as const
 const colorOf = (color: Color) => ('hex' in color ? color.hex : `var(--role-${color.role})`)
@@ -16,6 +17,12 @@ function linkIn(node: ElementWithAttributes): { href: string } | false {
   // What a page calls a place of its own is no slide.
   const leads = /^(?:https?:\/\/|mailto:|tel:)/i.test(href) || (own !== null && href.startsWith('#'))
   return leads && href.length <= 2000 ? { href } : false
+}
+
+/** The number of a table that words of a page stand for; false where they say no such thing. */
+function amountIn(node: ElementWithAttributes): { of: Amount } | false {
+  const read = amountSchema.safeParse(parseJson(node.getAttribute('data-amount') ?? ''))
+  return read.success ? { of: read.data } : false
 }
 
 /** The schema of every text in a deck: paragraphs with a list level, bullet and alignment; inline marks. */
@@ -62,6 +69,12 @@ export const textSchema = new Schema({
     size: { attrs: { factor: {} }, toDOM: mark => css(`font-size:${Number(mark.attrs.factor)}em`) },
     font: { attrs: { family: {} }, toDOM: mark => css(`font-family:${JSON.stringify(mark.attrs.family)}`) },
     accent: { attrs: { name: {} }, toDOM: mark => ['span', { class: 'accent', 'data-accent': String(mark.attrs.name) }, 0] },
+    amount: {
+      attrs: { of: {} },
+      inclusive: false,
+      parseDOM: [{ tag: 'span[data-amount]', getAttrs: node => amountIn(node as unknown as ElementWithAttributes) }],
+      toDOM: mark => ['span', { class: 'amount', 'data-amount': JSON.stringify(mark.attrs.of) }, 0],
+    },
     link: {
       attrs: { href: {} },
       inclusive: false,

@@ -33,6 +33,7 @@ export const orderOfCore = [
   'layouts/catalogue',
   'resolved',
   'edits',
+  'amounts',
   'text',
   'tables',
   'charts',

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import * as Y from 'yjs'
+import { asPlayed } from '../../core/amounts'
 import { dataTableSchema, readDataFile, writeCsv, type DataTable, type ReadingChoices, type ReadingReport } from '../../core/data'
 import { cleanValue, infoOf, slidesOf, type Deck, type FontFaceFile, type Purpose } from '../../core/model'
 import { failed, type Outcome } from '../../core/values'
@@ -100,7 +101,7 @@ export async function slideSeconds({ deck, purpose, tables, lengths, faces, trac
     mediaLength: (hash: string) => lengths[hash],
     ink: inkFrom(traced),
   }
-  return rundown(deck, purpose ?? infoOf(deck).purpose, host).slides.map(slide => slide.length)
+  return rundown(asPlayed(deck, host.table), purpose ?? infoOf(deck).purpose, host).slides.map(slide => slide.length)
 }
 
 /** What the hands of a deck ask for, as data. */

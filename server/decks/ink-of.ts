@@ -1,3 +1,4 @@
+import { asPlayed } from '../../core/amounts'
 import type { DataTable } from '../../core/data'
 import { slidesOf, type Deck } from '../../core/model'
 import { recordedInk, type Ink, type InkBook, type Traced } from '../../core/drawing'
@@ -27,6 +28,7 @@ export function inkBookFrom(
     mediaLength: hash => lengths[hash],
     ink,
   }
-  for (const slide of slidesOf(deck)) compileSlide(deck, slide.id, context)
+  const played = asPlayed(deck, context.table)
+  for (const slide of slidesOf(played)) compileSlide(played, slide.id, context)
   return book
 }

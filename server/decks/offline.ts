@@ -4,6 +4,7 @@ import { createRequire } from 'node:module'
 import path from 'node:path'
 import type { DataTable } from '../../core/data'
 import { expected } from '../../core/values'
+import { asPlayed } from '../../core/amounts'
 import { tablesOf } from '../../core/formats/deck-file'
 import { mediaByHash, mediaLengths, voicePeaks, wholeMedia } from '../database/media'
 import { inkBookOf } from './ink'
@@ -30,7 +31,8 @@ const touches = (range: string, points: readonly number[]) =>
 
 /** The faces that a deck's families need, each with its file inside; of every family only the parts that its letters touch. */
 async function fontFaces(deck: Deck, tables: readonly DataTable[]): Promise<string> {
-  const { families, letters } = fontNeeds(deck, tables)
+  const played = asPlayed(deck, id => tables.find(table => table.id === id))
+  const { families, letters } = fontNeeds(played, tables)
   const points = Array.from(letters, letter => letter.codePointAt(0)!)
   const faces: string[] = []
   for (const name of new Set([...families, 'Hanken Grotesk'])) {

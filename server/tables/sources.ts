@@ -1,4 +1,4 @@
-import { heldBecause, type ReadingChoices, type ReadingReport } from '../../core/data'
+import { heldBecause, nameWithoutEnding, type ReadingChoices, type ReadingReport } from '../../core/data'
 import type { Outcome } from '../../core/values'
 import { refuse } from '../access'
 import { apart } from '../apart'
@@ -52,7 +52,7 @@ export async function makeSource(
   if (!read.ok) return refuse(400, read.message)
   await transaction(async sql => {
     await keepRead(read.value, person, sql)
-    await keepSource({ id, name: fileName.replace(/\.(?:[A-Za-z0-9]{1,5}|geojson|topojson|ndjson)$/, '').trim() || fileName }, person, sql)
+    await keepSource({ id, name: nameWithoutEnding(fileName) }, person, sql)
     await keepVersion(id, versionFrom(read.value, bytes, fileName, null), person, sql)
   })
   const { notes, columns } = read.value.reading

@@ -1,4 +1,5 @@
 import { outlineOf } from '../../core/layouts'
+import { amountsOf } from '../../core/amounts'
 import { elementsOf, slidesOf, statesOf, tablesDrawn, type Deck } from '../../core/model'
 import { decksWithTable } from '../database/decks'
 import { screensWithTable } from '../database/screens'
@@ -17,16 +18,22 @@ export interface TableUses {
   made: { id: string; name: string }[]
 }
 
-/** Slides of a deck whose charts, in any of their states, or tables draw a table. */
+/**
+ * Slides of a deck whose charts, in any of their states, or tables draw a table, whose texts have numbers of it, or that are there for its
+ * rows.
+ */
 function slidesWith(deck: Deck, table: string): UsedOn[] {
   const draws = (slide: string) =>
     elementsOf(deck, slide).some(element => {
+      if (amountsOf(element).some(amount => amount.table === table)) return true
       if (element.kind === 'table') return element.table === table
       if (element.kind !== 'chart') return false
       return [element.chart, ...statesOf(deck, element.id).map(state => state.chart)].some(chart => tablesDrawn(chart).includes(table))
     })
   return slidesOf(deck).flatMap((slide, index) =>
-    draws(slide.id) ? [{ slide: slide.id, number: index + 1, title: outlineOf(deck, slide).title || 'Untitled' }] : [],
+    draws(slide.id) || slide.rows?.table === table
+      ? [{ slide: slide.id, number: index + 1, title: outlineOf(deck, slide).title || 'Untitled' }]
+      : [],
   )
 }
 

@@ -136,6 +136,7 @@ const write = (notes: string) =>
       Back to the layout’s background
     </UButton>
     <UButton v-if="store.canEdit && !where.isForm" size="sm" class="back" @click="putCredits">Put the credit lines here</UButton>
+    <SlideRows v-if="store.canEdit && !where.isForm" />
     <BoardSettings />
     <label class="notes">
       Notes for the speaker

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { deckTheme, slidesOf, type Accent, type Theme } from '#core/model'
+import { deckTheme, slidesOf, type Accent, type Amount, type Theme } from '#core/model'
 import { bulletOf } from '#core/text'
 import { setFields } from '#core/edits'
 import type { TextSetting } from '#core/resolved'
@@ -19,7 +19,7 @@ const plain = [
   { name: 'underline', label: 'Underline', icon: 'i-lucide-underline' },
   { name: 'strike', label: 'Struck through', icon: 'i-lucide-strikethrough' },
 ] as const
-const attr = (mark: 'color' | 'highlight' | 'size' | 'font' | 'link' | 'accent', name: string): unknown => {
+const attr = (mark: 'color' | 'highlight' | 'size' | 'font' | 'link' | 'accent' | 'amount', name: string): unknown => {
   const found = state.value.marks[mark]
   return typeof found === 'object' ? found[name] : undefined
 }
@@ -177,6 +177,33 @@ const color = (mark: 'color' | 'highlight') => (attr(mark, 'color') ?? null) as 
             <UButton v-if="is('link')" size="sm" @click="link('', close)">No link</UButton>
           </span>
         </form>
+      </template>
+    </UPopover>
+    <UPopover>
+      <UButton
+        variant="ghost"
+        size="sm"
+        :active="is('amount')"
+        icon="i-lucide-sigma"
+        aria-label="Number of a table"
+        title="Number of a table"
+      />
+      <template #content="{ close }">
+        <AmountForm
+          :of="(attr('amount', 'of') as Amount | undefined) ?? null"
+          @put="
+            (words, of) => {
+              editor.insertAmount(words, of)
+              close()
+            }
+          "
+          @free="
+            () => {
+              editor.freeAmount()
+              close()
+            }
+          "
+        />
       </template>
     </UPopover>
     <SignFinder label="Symbol or emoji" @choose="editor.insert">

@@ -11,6 +11,7 @@
  */
 import { strFromU8, strToU8, unzipSync, zipSync, type UnzipFileInfo, type Zippable } from 'fflate'
 import { dataTableSchema, type DataTable } from '../../data'
+import { tablesTold } from '../../amounts'
 import { readDeck, tablesDrawn, type Deck } from '../../model'
 import { parseJson, failed, type Outcome } from '../../values'
 
@@ -45,7 +46,7 @@ export function tablesOf(deck: Deck): string[] {
     return element.kind === 'table' && element.table ? [element.table] : []
   })
   const told = Object.values(deck.states).flatMap(state => tablesDrawn(state.chart))
-  return [...new Set([...found, ...told])].sort()
+  return [...new Set([...found, ...told, ...tablesTold(deck)])].sort()
 }
 
 /** Packs a deck into one file: `deck.json`, `tables/<id>.json`, `media/<hash>.<extension>`. Media are stored as they are. */

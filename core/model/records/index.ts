@@ -5,6 +5,7 @@ import { beatSchema, cueSchema, infoSchema, slideSchema, soundSchema, variantSch
 import { layoutSchema, masterSchema, themeSchema } from './theme'
 import { idSchema } from '../../values'
 
+export * from './amount'
 export * from './backdrop'
 export * from './bullet'
 export * from './chart'

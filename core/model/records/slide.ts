@@ -64,6 +64,15 @@ export const infoSchema = z.object({
 /** A named rectangle on a board. */
 export const viewOfBoardSchema = z.object({ id: idSchema, name: z.string().max(120), box: boxSchema })
 
+/** The rows that a slide is there for: of a table, all, or those where a column has one of some values; in an order. */
+export const slideRowsSchema = z.object({
+  table: idSchema,
+  where: z.object({ column: z.string().max(200), keys: z.array(z.string().max(200)).max(1000) }).optional(),
+  order: z.object({ column: z.string().max(200), way: z.enum(['rising', 'falling']) }).optional(),
+  /** How many at most, the first of them; absent is all. */
+  most: z.int().min(1).max(1000).optional(),
+})
+
 export const slideSchema = z.object({
   id: idSchema,
   order: orderSchema,
@@ -77,6 +86,8 @@ export const slideSchema = z.object({
   guides: guidesSchema.optional(),
   /** Its items are the names of the deck's chapters or slides, kept current. */
   agenda: z.enum(['chapters', 'slides']).optional(),
+  /** It is there once for each of some rows of a table, filled from it. */
+  rows: slideRowsSchema.optional(),
   /** How the slide before becomes this one. Absent is a cut. */
   transition: transitionSchema.optional(),
   /** It is a board: how far it reaches from its top left, px of deck space. The picture shows a part of it, or all of it from afar. */
@@ -174,6 +185,7 @@ export type Purpose = z.infer<typeof purposeSchema>
 export type Transition = z.infer<typeof transitionSchema>
 export type BoardView = z.infer<typeof viewOfBoardSchema>
 export type Slide = z.infer<typeof slideSchema>
+export type SlideRows = z.infer<typeof slideRowsSchema>
 export type Hold = z.infer<typeof holdSchema>
 export type Beat = z.infer<typeof beatSchema>
 export type Parts = z.infer<typeof partsSchema>

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { amountSchema } from './amount'
 import { bulletSchema, drawnIconSchema } from './bullet'
 import { colorSchema } from '../../values'
 
@@ -13,6 +14,8 @@ const mark = z.discriminatedUnion('type', [
   z.object({ type: z.literal('font'), attrs: z.object({ family: z.string().max(100) }) }),
   /** To an address, or to a slide of this deck as `#` and its id. */
   z.object({ type: z.literal('link'), attrs: z.object({ href: z.string().max(2000) }) }),
+  /** A number of a table; its words are what it was when they were written, and what it is now stands in their place. */
+  z.object({ type: z.literal('amount'), attrs: z.object({ of: amountSchema }) }),
   /** Words that matter, in the look that the theme has under this name. */
   z.object({ type: z.literal('accent'), attrs: z.object({ name: z.string().max(60) }) }),
 ])

@@ -1,0 +1,98 @@
+import type { DataTable } from '../data'
+import { infoOf, type Amount, type Deck, type Element, type Inline, type TextDoc } from '../model'
+import { memoByRecords } from '../values'
+import { amountIn } from './amount'
+import { shownRow, tablesOfRows, withRows } from './rows'
+
+/** The text of an element, where it has one that words are written in. */
+const textIn = (element: Element): TextDoc | null =>
+  'text' in element && typeof element.text === 'object' ? (element.text as TextDoc) : null
+
+const amountOf = (node: Inline): Amount | undefined => {
+  const mark = node.marks?.find(one => one.type === 'amount')
+  return mark?.type === 'amount' ? mark.attrs.of : undefined
+}
+
+/** Every amount that a text has. */
+export const amountsIn = (text: TextDoc): Amount[] =>
+  text.content.flatMap(paragraph => (paragraph.content ?? []).flatMap(node => amountOf(node) ?? []))
+
+/** The amounts of an element; the same list as long as the element is the same. */
+export const amountsOf: (element: Element) => readonly Amount[] = memoByRecords(
+  (element: Element) => [element],
+  element => {
+    const text = textIn(element)
+    return text ? amountsIn(text) : []
+  },
+)
+
+type TableOf = (id: string) => DataTable | undefined
+/** The row of a table that a slide is there for. */
+type RowOf = (slide: string) => { table: string; row: number } | null | undefined
+
+/** A text with what its amounts are now; the same object where none of them has other words. */
+export function textNow(text: TextDoc, tableOf: TableOf, language: string, of: { table: string; row: number } | null = null): TextDoc {
+  let changed = false
+  const content = text.content.map(paragraph => {
+    if (!paragraph.content?.some(amountOf)) return paragraph
+    const inline = paragraph.content.map(node => {
+      const amount = amountOf(node)
+      if (!amount || node.type !== 'text') return node
+      const table = tableOf(amount.table)
+      const words = table && amountIn(amount, table, language, of?.table === amount.table ? of.row : null)?.words
+      if (!words || words === node.text) return node
+      changed = true
+      return { ...node, text: words }
+    })
+    return { ...paragraph, content: inline }
+  })
+  return changed ? { ...text, content } : text
+}
+
+const elementNow = memoByRecords(
+  (element: Element, language: string, tableOf: TableOf, row: ReturnType<RowOf>) => [
+    element,
+    language,
+    row?.table,
+    row?.row,
+    ...amountsOf(element).map(({ table }) => tableOf(table)),
+  ],
+  (element, language, tableOf, row): Element => {
+    const text = textIn(element)!
+    const now = textNow(text, tableOf, language, row)
+    return now === text ? element : ({ ...element, text: now } as Element)
+  },
+  { keep: 2 },
+)
+
+const elementsWithAmounts = memoByRecords(
+  (elements: Deck['elements']) => [elements],
+  elements => Object.values(elements).filter(element => amountsOf(element).length > 0),
+)
+
+/** The ids of the tables that the texts of a deck have numbers of, and whose rows its slides are there for. */
+export const tablesTold = (deck: Deck): string[] => [
+  ...new Set([
+    ...elementsWithAmounts(deck.elements).flatMap(element => amountsOf(element).map(({ table }) => table)),
+    ...tablesOfRows(deck),
+  ]),
+]
+
+/**
+ * A deck whose numbers in texts are what their tables say now; where a table is not at hand, or says nothing, the words stay that were
+ * written. The same object where nothing is another. A slide that is there for rows shows the first of them.
+ */
+export function withAmounts(deck: Deck, tableOf: TableOf, rowOf: RowOf = owner => shownRow(deck, owner, tableOf)): Deck {
+  const { language } = infoOf(deck)
+  const changed = elementsWithAmounts(deck.elements).flatMap(element => {
+    const now = elementNow(element, language, tableOf, rowOf(element.owner))
+    return now === element ? [] : [[element.id, now] as const]
+  })
+  return changed.length ? { ...deck, elements: { ...deck.elements, ...Object.fromEntries(changed) } } : deck
+}
+
+/** A deck as it is played: a slide for each row of those that ask for it, and numbers as their tables have them now. */
+export function asPlayed(deck: Deck, tableOf: TableOf): Deck {
+  const { deck: made, rows } = withRows(deck, tableOf)
+  return withAmounts(made, tableOf, slide => rows.get(slide) ?? null)
+}

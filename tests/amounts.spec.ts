@@ -1,0 +1,82 @@
+import { expect, test, type Page } from '@playwright/test'
+import { choose } from './support/choose'
+import { goPhase, newDeck, saved, signedIn } from './support/people'
+import { stage } from './support/stage'
+
+const file = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
+const routes = (quill: number) => `route,year,riders\nAstrel,2030,900\nAstrel,2031,1000\nQuill,2030,400\nQuill,2031,${quill}\n`
+
+/** Uploads a table under Data, and opens a new deck in Compose. */
+async function begin(page: Page, name: string, text: string) {
+  await signedIn(page)
+  await page.goto('/data')
+  await page.getByTestId('data-files').setInputFiles(file(`${name}.csv`, text))
+  await expect(page.getByRole('heading', { name, exact: true })).toBeVisible()
+  await newDeck(page, `Told of ${name}`, 'Talk')
+  await goPhase(page, 'Compose')
+}
+/** Writes into the title of the slide. */
+async function write(page: Page, words: string) {
+  await stage(page).getByText('Told of', { exact: false }).first().dblclick()
+  await page.keyboard.press('ControlOrMeta+a')
+  await page.keyboard.type(words)
+}
+const form = (page: Page) => page.locator('form.amount')
+
+test('a number in a headline is the table’s, its sentence turns with it, and the next version is said at once', async ({ page }) => {
+  await begin(page, 'Riders of two routes', routes(700))
+  await write(page, 'Riders ')
+  await page.getByRole('button', { name: 'Number of a table' }).click()
+  await choose(form(page).getByLabel('Table', { exact: true }), 'Riders of two routes')
+  await choose(form(page).getByLabel('What it says'), 'the change since the one before of')
+  await choose(form(page).getByLabel('Written'), 'in words')
+  await expect(form(page)).toContainText('Now: rose')
+  await form(page).getByRole('button', { name: 'Put it in' }).click()
+  await page.keyboard.type(' by ')
+  await page.getByRole('button', { name: 'Number of a table' }).click()
+  await choose(form(page).getByLabel('Table', { exact: true }), 'Riders of two routes')
+  await choose(form(page).getByLabel('What it says'), 'the change since the one before, in %, of')
+  await choose(form(page).getByLabel('Written'), 'without a sign')
+  await form(page).getByRole('button', { name: 'Put it in' }).click()
+  await page.keyboard.press('Escape')
+  await expect(stage(page)).toContainText('Riders rose by 30.8 %')
+  await saved(page)
+
+  // The next version of the file: the same sentence, told anew.
+  const { url } = { url: page.url() }
+  await page.goto('/data')
+  await page
+    .getByRole('complementary', { name: 'Tables' })
+    .getByRole('button', { name: /Riders of two routes/ })
+    .click()
+  await page.getByTestId('data-version').setInputFiles(file('next.csv', routes(170)))
+  await expect(page.getByRole('region', { name: 'Versions' })).toContainText('2 is on air')
+  await page.goto(url)
+  await expect(stage(page)).toContainText('Riders fell by 10 %')
+})
+
+test('a slide for each row: filled from it, ordered, played one after the other', async ({ page }) => {
+  await begin(page, 'Quays by year', 'quay,opened,berths\nQuill,1998,6\nAstrel,2004,4\nHarrow,1987,9\n')
+  await page.keyboard.press('Escape')
+  const settings = page.getByRole('complementary', { name: 'Settings' })
+  await choose(settings.getByLabel('For each row of'), 'Quays by year')
+  await expect(settings).toContainText('3 slides when it plays: Quill, Astrel, Harrow.')
+  await choose(settings.getByLabel('In the order of'), 'berths')
+  await expect(settings).toContainText('3 slides when it plays: Harrow, Quill, Astrel.')
+  await write(page, 'Quay of ')
+  await page.getByRole('button', { name: 'Number of a table' }).click()
+  await expect(form(page).getByLabel('What it says')).toContainText('as its row has it:')
+  await expect(form(page)).toContainText('Now: Harrow')
+  await form(page).getByRole('button', { name: 'Put it in' }).click()
+  await page.keyboard.press('Escape')
+  await expect(stage(page)).toContainText('Quay of Harrow')
+  await saved(page)
+
+  const id = /decks\/([^/?]+)/.exec(page.url())![1]!
+  await page.goto(`/present/${id}`)
+  await expect(page.getByText('Quay of Harrow')).toBeVisible()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByText('Quay of Quill')).toBeVisible()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByText('Quay of Astrel')).toBeVisible()
+})
