@@ -17,7 +17,7 @@ async function begin(page: Page, name: string, text: string) {
 }
 /** Writes into the title of the slide. */
 async function write(page: Page, words: string) {
-  await stage(page).getByText('Told of', { exact: false }).first().dblclick()
+  await page.locator('[data-hit][aria-label^="Title"]').dblclick()
   await page.keyboard.press('ControlOrMeta+a')
   await page.keyboard.type(words)
 }

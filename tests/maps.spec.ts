@@ -55,7 +55,7 @@ test('a map of one’s own lights up by value, says what is not on it, and the c
   await expect(areas(page)).toHaveCount(4)
   const colours = await fills(page)
   expect(new Set(colours).size).toBe(4)
-  await stage(page).locator('[data-hit][aria-label^="Chart"], .chart-region').first().click()
+  await page.locator('[data-hit][aria-label^="Chart"]').click()
   const settings = page.getByRole('complementary', { name: 'Settings' })
   await expect(settings).toContainText('“Saltmor” (is it Saltmoor?) is not on this map.')
   const before = await width(page, 1)

@@ -38,6 +38,8 @@ export interface SourceDetail {
   /** The table that it is made of, and by which steps; null of one that is read from files. */
   madeOf: string | null
   steps: Step[] | null
+  /** Whether it is typed here, cell by cell. */
+  typed: boolean
   versions: SourceVersion[]
   shown: { number: number; reading: ReadingReport; rows: number; columns: Omit<Column, 'values'>[]; change: VersionChange | null }
 }
@@ -201,8 +203,8 @@ export function useDataRoom() {
     await load()
     await goTo({ table: made.id, version: undefined, view: 'steps' })
   }
-  /** The steps of the table that is looked at were changed: what draws it gets its rows anew. */
-  async function stepsChanged() {
+  /** The table that is looked at was changed here, by its steps or cell by cell: what draws it gets its rows anew. */
+  async function changedHere() {
     if (detail.value) tables.forget(detail.value.id)
     await Promise.all([load(), look()])
   }
@@ -237,7 +239,7 @@ export function useDataRoom() {
     take,
     takeVersion,
     makeBySteps,
-    stepsChanged,
+    changedHere,
     remove,
   }
 }

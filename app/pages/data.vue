@@ -26,7 +26,7 @@ const {
   take,
   takeVersion,
   makeBySteps,
-  stepsChanged,
+  changedHere,
   remove,
 } = useDataRoom()
 const picker = useTemplateRef('picker')
@@ -34,6 +34,21 @@ const next = useTemplateRef('next')
 const naming = ref(false)
 const removing = ref(false)
 const all = ref(false)
+/** A table is begun by typing it; its name until it has another. */
+const typing = ref('')
+function typeOne() {
+  const taken = new Set(list.value.map(({ name }) => name))
+  let name = 'Typed table'
+  for (let count = 2; taken.has(name); count++) name = `Typed table ${count}`
+  typing.value = name
+}
+async function typedOne(made: string) {
+  typing.value = ''
+  await load()
+  await open(made)
+}
+/** Whether the table that is looked at is typed here, and stands as it was typed last. */
+const isTyped = computed(() => !!detail.value?.typed && canEdit.value && detail.value.shown.number === detail.value.versions.at(-1)?.number)
 async function again() {
   await load()
   await look()
@@ -46,6 +61,7 @@ const notes = computed(() => detail.value?.shown.reading.notes ?? [])
 const shownNotes = computed(() => (all.value ? notes.value : notes.value.slice(0, 4)))
 watch(id, () => {
   all.value = naming.value = removing.value = false
+  typing.value = ''
 })
 const { over, on } = useFileDrop(
   files => void take(files),
@@ -138,11 +154,19 @@ const menu = computed(() => [
   <div class="page">
     <SiteBar>
       <UButton v-if="undoable" variant="ghost" @click="undoable.undo">Undo “{{ undoable.label }}”</UButton>
+      <UButton v-if="canEdit" @click="typeOne">Type a table</UButton>
       <UButton v-if="canEdit" color="primary" variant="solid" @click="picker?.open()">Upload a table</UButton>
     </SiteBar>
     <main class="data" v-on="on">
       <DataRail :list="list" :chosen="id" :folder="folder" :lacking="!!lacking" @open="open" />
-      <section v-if="detail" class="table" :aria-label="detail.name">
+      <section v-if="typing" class="table" :aria-label="typing">
+        <header>
+          <WordsField v-model="typing" class="title" aria-label="Name of the table" maxlength="200" />
+          <UButton class="close" @click="typing = ''">Close</UButton>
+        </header>
+        <TypedGrid :detail="null" :name="typing" @made="typedOne" />
+      </section>
+      <section v-else-if="detail" class="table" :aria-label="detail.name">
         <header>
           <RenameField v-if="naming" :model-value="detail.name" aria-label="Name of the table" @rename="rename" @done="naming = false" />
           <h2 v-else :title="detail.name">{{ detail.name }}</h2>
@@ -179,7 +203,7 @@ const menu = computed(() => [
           :can-edit="canEdit"
           @open="id => open(id)"
           @draw="showView('draw')"
-          @changed="stepsChanged"
+          @changed="changedHere"
           @begin="steps => makeBySteps('in steps', steps)"
         />
         <DrawIt v-else-if="view === 'draw'" :table="detail.id" :can-edit="canEdit" />
@@ -199,7 +223,15 @@ const menu = computed(() => [
             <UButton variant="bare" class="back" @click="all = true">{{ notes.length - 4 }} more</UButton>
           </li>
         </ul>
-        <DataGrid v-if="view === 'read'" :detail="detail" :cells-of="cellsOf" :can-edit="canEdit" @decide="decideColumn" />
+        <TypedGrid
+          v-if="view === 'read' && isTyped"
+          :key="detail.id"
+          :detail="detail"
+          :name="detail.name"
+          @kept="changedHere"
+          @decide="decideColumn"
+        />
+        <DataGrid v-else-if="view === 'read'" :detail="detail" :cells-of="cellsOf" :can-edit="canEdit" @decide="decideColumn" />
       </section>
       <section v-else class="none">
         <template v-if="lacking">
@@ -215,7 +247,10 @@ const menu = computed(() => [
             A file of rows and columns, as CSV, TSV, JSON or a workbook: title lines, totals, dates and money are read as they stand, and
             every guess is shown. Files can be dropped here, and rows of a spreadsheet or of a page pasted.
           </p>
-          <UButton v-if="canEdit" color="primary" variant="solid" @click="picker?.open()">Upload a table</UButton>
+          <p v-if="canEdit" class="pair">
+            <UButton color="primary" variant="solid" @click="picker?.open()">Upload a table</UButton>
+            <UButton @click="typeOne">Type a table</UButton>
+          </p>
         </template>
         <p v-if="busy" role="status" class="quiet">{{ busy }}</p>
       </section>

@@ -14,6 +14,8 @@ export interface SourceRow {
   /** The table that it is made of, and by which steps; null of one that is read from files. One whose table is gone has steps alone. */
   madeOf: string | null
   steps: Step[] | null
+  /** Whether it is typed here, cell by cell. */
+  typed: boolean
 }
 /** One version of a table: the file as it came, and what it was read as. */
 export interface VersionRow {
@@ -61,7 +63,8 @@ export const listSources = () => database()<SourceEntry[]>`
     left join data_versions aired on aired.source = s.id and aired.number = s.on_air
     order by lower(s.name), s.id`
 
-const sourceColumns = () => database()`id, name, choices, on_air as "onAir", file, file_fault as "fileFault", made_of as "madeOf", steps`
+const sourceColumns = () =>
+  database()`id, name, choices, on_air as "onAir", file, file_fault as "fileFault", made_of as "madeOf", steps, typed`
 
 export async function sourceById(id: string, sql: Sql = database()): Promise<SourceRow | undefined> {
   const [row] = await sql<SourceRow[]>`select ${sourceColumns()} from data_sources where id = ${id}`
@@ -130,12 +133,19 @@ export async function bytesOf(source: string, number: number): Promise<Uint8Arra
 }
 
 export const keepSource = (
-  { id, name, madeOf = null, steps = null }: { id: string; name: string } & Partial<Pick<SourceRow, 'madeOf' | 'steps'>>,
+  {
+    id,
+    name,
+    madeOf = null,
+    steps = null,
+    typed = false,
+    choices = {},
+  }: { id: string; name: string } & Partial<Pick<SourceRow, 'madeOf' | 'steps' | 'typed' | 'choices'>>,
   person: string | null,
   sql: Sql = database(),
 ) =>
-  sql`insert into data_sources (id, name, made_of, steps, created_by)
-    values (${id}, ${name}, ${madeOf}, ${steps && jsonOf(steps)}, ${person})`
+  sql`insert into data_sources (id, name, made_of, steps, typed, choices, created_by)
+    values (${id}, ${name}, ${madeOf}, ${steps && jsonOf(steps)}, ${typed}, ${jsonOf(choices)}, ${person})`
 
 /** Keeps a version behind all that are there, and puts it on air unless it is held; answers with its number. */
 export async function keepVersion(source: string, version: NewVersion, person: string | null, sql: Sql): Promise<number> {
@@ -181,3 +191,24 @@ export const dropSource = (id: string) =>
     if (gone?.file && gone.stamp)
       await noteFault({ file: gone.file, stamp: gone.stamp, fault: 'Its table was removed here. Saved anew, it comes back.' }, sql)
   })
+
+/** Notes that somebody types into a version: what is typed within a while goes on into it. */
+export const noteTyping = (source: string, number: number, sql: Sql) =>
+  sql`update data_versions set typed_at = now() where source = ${source} and number = ${number}`
+
+/** The newest version of a table, which nobody else changes until the transaction ends, and whether a person’s typing goes on into it. */
+export async function newestHeld(source: string, person: string, minutes: number, sql: Sql) {
+  await sql`select 1 from data_sources where id = ${source} for update`
+  const [row] = await sql<{ number: number; tableId: string; goesOn: boolean }[]>`
+    select number, table_id as "tableId",
+      created_by = ${person} and coalesce(typed_at > now() - ${`${minutes} minutes`}::interval, false) as "goesOn"
+    from data_versions where source = ${source} order by number desc limit 1`
+  return row
+}
+
+/** What is typed goes on into a version: its file, and what it was read as; it is on air unless it is held. */
+export async function retypeVersion(source: string, number: number, version: NewVersion, sql: Sql) {
+  await sql`update data_versions set bytes = ${version.bytes}, table_id = ${version.tableId}, reading = ${jsonOf(version.reading)},
+    held = ${version.held}, typed_at = now() where source = ${source} and number = ${number}`
+  if (version.held === null) await sql`update data_sources set on_air = ${number}, changed_at = now() where id = ${source}`
+}

@@ -25,18 +25,19 @@ export const dataByteLimit = 100 * 1024 * 1024
 type Read = { tableId: string; name: string; text: string; reading: ReadingReport }
 
 /** Reads a file of data in a thread of its own. */
-async function readFile(bytes: Uint8Array, fileName: string, choices: ReadingChoices): Promise<Outcome<Read>> {
+export async function readFile(bytes: Uint8Array, fileName: string, choices: ReadingChoices): Promise<Outcome<Read>> {
   const tableId = newId()
   const read = await apart('reading', { bytes, name: fileName, id: tableId, choices }, { seconds: 120, what: 'This table' })
   return read.ok ? { ok: true, value: { tableId, ...read.value } } : read
 }
-const keepRead = ({ tableId, name, text }: Read, person: string | null, sql: Sql) => keepTableText({ id: tableId, name, text }, person, sql)
+export const keepRead = ({ tableId, name, text }: Read, person: string | null, sql: Sql) =>
+  keepTableText({ id: tableId, name, text }, person, sql)
 
 /** The version that is on air. */
-const aired = (source: SourceRow, versions: readonly VersionRow[]) => versions.find(({ number }) => number === source.onAir)
+export const aired = (source: SourceRow, versions: readonly VersionRow[]) => versions.find(({ number }) => number === source.onAir)
 
 /** Why a version that was just read cannot take the place of the one on air; null where it can, or where none is. */
-async function heldAgainst(tableId: string | undefined, read: Read): Promise<string | null> {
+export async function heldAgainst(tableId: string | undefined, read: Read): Promise<string | null> {
   const before = tableId === undefined ? undefined : await tableById(tableId)
   return before ? heldBecause(before, JSON.parse(read.text)) : null
 }
@@ -58,7 +59,7 @@ export async function makeSource(
   const { notes, columns } = read.value.reading
   return { id, said: notes.map(({ words }) => words), open: columns.filter(({ open }) => open).length }
 }
-const versionFrom = ({ tableId, reading }: Read, bytes: Uint8Array, fileName: string, held: string | null): NewVersion => ({
+export const versionFrom = ({ tableId, reading }: Read, bytes: Uint8Array, fileName: string, held: string | null): NewVersion => ({
   fileName,
   bytes,
   tableId,
@@ -74,6 +75,7 @@ export async function addVersion(
   person: string | null,
 ): Promise<{ number: number; held: string | null }> {
   if (source.steps) return refuse(409, 'This table is made by steps: a new version comes to the table that they work on.')
+  if (source.typed) return refuse(409, 'This table is typed here: change its cells, or upload the file as a table of its own.')
   const read = await readFile(bytes, fileName, source.choices)
   if (!read.ok) return refuse(400, read.message)
   const held = await heldAgainst(aired(source, await versionsOf(source.id))?.tableId, read.value)

@@ -8,6 +8,7 @@ import {
   drawingOfElement,
   isPlaced,
   newChart,
+  redrawn,
   tonesOf,
   withMap,
   type ChartColumn,
@@ -53,6 +54,20 @@ function set(fields: { [K in keyof ChartSpec]?: ChartSpec[K] | undefined }) {
 const choose = (name: string) =>
   set({ map: undefined, ...withMap({ ...spec.value, kind: name }, chartKindNamed(name), table.value!), options: undefined })
 const maps = useMaps()
+const list = useTeamTables()
+const tableChoices = computed(() => {
+  const known = (list.value ?? []).map(({ id, name }) => ({ value: id as string | null, label: name }))
+  const own = spec.value.table
+  return own && !known.some(({ value }) => value === own) ? [{ value: own, label: table.value?.name ?? own }, ...known] : known
+})
+/** Another table is drawn in the same look; which of its columns, is found anew. */
+async function drawOther(id: string) {
+  const found = await asking(() => $fetch<DataTable>(`/api/tables/${id}`))
+  if (!found) return
+  tables.keep(found)
+  const chart = redrawn(props.element.chart, found, navigator.language)
+  store.edit(`draw ${found.name}`, setFields(store.current, { table: 'elements', id: props.element.id, fields: { chart } }))
+}
 const mapChoices = computed(() => [
   ...(table.value && isPlaced(table.value) ? [{ value: null as string | null, label: 'its own outlines' }] : []),
   ...maps.list.value.map(({ id, label }) => ({ value: id as string | null, label })),
@@ -87,10 +102,20 @@ const labels = {
 <template>
   <div class="settings">
     <p v-if="!table" class="quiet">
-      No table yet. Drop a CSV file on the chart.
-      <UButton variant="bare" class="link" @click="emit('choose')">Choose one</UButton>
+      No table yet. Choose one, or drop a file on the chart.
+      <UButton variant="bare" class="link" @click="emit('choose')">Upload a file</UButton>
     </p>
-    <template v-else>
+    <div v-if="list?.length || spec.table" class="row">
+      <span class="label">Table</span>
+      <ChoiceField
+        :model-value="spec.table"
+        :items="tableChoices"
+        label="Table"
+        placeholder="choose one"
+        @update:model-value="next => next && next !== spec.table && drawOther(next)"
+      />
+    </div>
+    <template v-if="table">
       <p v-if="isTold && states.isOpen" class="state">
         State {{ states.at + 1 }} of {{ states.list.length }}, {{ states.current?.name }}
         <span class="quiet">
@@ -101,9 +126,10 @@ const labels = {
         <UButton size="sm" data-test="tell-in-states" @click="states.opened = element.id">Tell it in states</UButton>
       </p>
       <p class="quiet">
-        Reads {{ rowCount(table) }} rows of
+        {{ rowCount(table) === 1 ? 'One row' : `${numberWords(rowCount(table))} rows` }} of
         <b class="file">{{ table.name }}</b>
-        <UButton variant="bare" class="link" @click="emit('choose')">Another table</UButton>
+        <UButton variant="bare" class="link" @click="emit('choose')">Upload another</UButton>
+        <ULink v-if="list?.some(({ id }) => id === spec.table)" class="link" :to="`/data?table=${spec.table}`">Its rows</ULink>
       </p>
       <div class="row">
         <span class="label">Kind</span>
