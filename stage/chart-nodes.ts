@@ -181,7 +181,13 @@ export function drawChartInto(svg: SVGSVGElement, drawing: ChartDrawing, spec: C
 
   // What is on a map goes on beyond it.
   for (const layer of [beneath!, above!]) layer.style.clipPath = drawing.camera ? 'inset(0) view-box' : ''
-  drawRules(rules!, drawing.rules, tones)
+  // Levels that amounts are compared with lie over the marks.
+  const isLevel = ({ kind }: ChartRule) => kind === 'reference'
+  drawRules(
+    rules!,
+    drawing.rules.filter(rule => !isLevel(rule)),
+    tones,
+  )
   for (const [layer, own] of [
     [beneath!, marks.get(true)],
     [above!, marks.get(false)],
@@ -193,5 +199,6 @@ export function drawChartInto(svg: SVGSVGElement, drawing: ChartDrawing, spec: C
       if (layer === above) drawLabels(holder, labels.get(part) ?? [], theme, tones)
     })
   }
+  drawRules(free!, drawing.rules.filter(isLevel), tones)
   drawLabels(free!, labels.get(null) ?? [], theme, tones)
 }

@@ -17,7 +17,7 @@ const map = JSON.stringify({
   features: parishes.map((parish, at) => ({
     type: 'Feature',
     properties: { parish },
-    geometry: { type: 'Polygon', coordinates: [at % 2 ? square(at, 44).reverse() : square(at, 44)] },
+    geometry: { type: 'Polygon', coordinates: [at % 2 ? square(at, 44 + at).reverse() : square(at, 44 + at)] },
   })),
 })
 const cards = ['parish,cards', 'quillside,412', 'Fairholm,268', 'Bellwater,91', 'Saltmor,44'].join('\n')

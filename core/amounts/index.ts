@@ -6,7 +6,7 @@
  * import { seasons } from 'core/testing'
  *
  * const format = { decimals: null, scale: 'none', prefix: '', suffix: '' } as const
- * amountIn({ table: 'seasons', column: 'passengers', find: 'sum', format }, seasons, 'en')?.words // → '23,000'
+ * amountIn({ table: 'seasons', column: 'crossings', find: 'sum', format }, seasons, 'en')?.words // → '23,000'
  */
 export * from './amount'
 export { findings, findingNamed, type Finding } from './findings'

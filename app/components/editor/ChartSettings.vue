@@ -235,6 +235,7 @@ const labels = {
           @update:model-value="next => set({ labels: next })"
         />
       </div>
+      <ChartMarkings v-if="kind.isMarked" :spec="spec" :table="table" @set="set" />
       <p v-for="note in drawing?.notes ?? []" :key="note" class="warning" role="status">{{ note }}</p>
       <p v-if="drawing?.leftOut" class="quiet">
         {{ drawing.leftOut === 1 ? 'One label has' : `${numberWords(drawing.leftOut)} labels have` }} no room and

@@ -57,6 +57,7 @@ function areasOf(setting: Setting, plane: Plane): OnPlane {
 /** The room beneath a line; of several series, one on the other, each named at its end. */
 export const area: ChartKind = {
   name: 'area',
+  isMarked: true,
   label: 'Areas',
   part: 'area',
   shows: ['change', 'share'],

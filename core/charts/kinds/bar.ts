@@ -11,6 +11,7 @@ const keyOf = (setting: Setting) => seriesKey(setting, setting.spec.total ? sett
 /** Columns from a common base, one for each group of rows, or side by side one for each series of it. */
 export const bar: ChartKind = {
   name: 'bar',
+  isMarked: true,
   label: 'Columns',
   part: 'column',
   shows: ['order', 'change'],

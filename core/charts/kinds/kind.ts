@@ -33,6 +33,8 @@ export interface ChartKind {
   followsPlaces?: true
   /** Whether it is drawn on outlines: those of its table, or of another one that its specification names as `map`. */
   isMap?: true
+  /** Whether levels can be drawn across it, and words said about its amounts. */
+  isMarked?: true
   /** How well it suits what a table holds, and why; absent, it is drawn where it is chosen, and never offered. */
   suits?(shape: TableShape): Suit
   draw(spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDrawing

@@ -148,6 +148,7 @@ function runsOfPoints(points: readonly (Point | null)[]): Point[][] {
 /** A line from row to row, with a dot at each; of several series, one line each. Where a row has no number the line is broken. */
 export const line: ChartKind = {
   name: 'line',
+  isMarked: true,
   label: 'Lines',
   part: 'point',
   shows: ['change'],

@@ -6,6 +6,8 @@ import { rowsOf, totalLabels, type ChartRows } from '../plane'
 import { opacityOf } from '../plane/axis'
 import { lyingPlane, type LyingPlane } from '../plane/lying'
 import { seriesTones } from '../series-tones'
+import { describe } from '../describe'
+import { levelsOf, levelsOn, markedInWords, notesOn, spotsOf, withLevels } from '../markings'
 import { labelAt, quietly, settingOf, type Setting } from '../setting'
 import type { Tone } from '../tones'
 import { showLargest } from '../shape-of-data'
@@ -75,6 +77,7 @@ function axisOf(setting: Setting, { ticks }: ChartRows, plane: LyingPlane): { ru
 /** Bars under each other, names at the left; what falls short goes the other way, in the colour of losses. */
 export const lyingBar: ChartKind = {
   name: 'lying-bar',
+  isMarked: true,
   label: 'Bars',
   followsPlaces: true,
   part: 'bar',
@@ -96,7 +99,7 @@ export const lyingBar: ChartKind = {
   draw(spec, table, room) {
     const setting = settingOf(spec, table, room)
     const { data, words, size } = setting
-    const rows = rowsOf(setting, 'beside')
+    const rows = withLevels(rowsOf(setting, 'beside'), levelsOf(setting))
     const top = spec.total ? setting.line('lead') * 1.1 : 0
     const key = seriesKey(setting, top)
     const reach = (of: (value: number) => boolean) =>
@@ -117,14 +120,25 @@ export const lyingBar: ChartKind = {
     const marks = rows.rows.flatMap((_, part) => data.series.map((__, index) => barOf(setting, plane, part, index)))
     const said = marks.map(mark => saidAt(setting, mark))
     const total = spec.total ? totalLabels(words(rows.values.reduce((sum, value) => sum + value, 0)), setting) : []
+    const levels = levelsOn(setting, { top: plane.top, bottom: plane.bottom, along: plane.along })
+    const named = [...plane.names, ...said.filter(label => !!label), ...key.labels]
+    const spots = spotsOf(setting, (value, at) => ({ x: plane.along(value), y: plane.down(at) + plane.band / 2 }), 'beside')
+    const notes = notesOn(setting, spots, [...named, ...levels.labels], true)
     return finished(setting, {
       of: 'Bar chart',
       each: 'bars',
-      marks: quietly(marks, setting),
-      labels: [...plane.names, ...said.filter(label => !!label), ...key.labels, ...axis.labels, ...total],
-      rules: [...axis.rules, { from: { x: plane.base, y: plane.top }, to: { x: plane.base, y: plane.bottom }, kind: 'base', key: 'base' }],
+      marks: [...levels.marks, ...quietly(marks, setting)],
+      labels: [...named, ...axis.labels, ...total, ...levels.labels, ...notes.labels],
+      rules: [
+        ...axis.rules,
+        ...levels.rules,
+        { from: { x: plane.base, y: plane.top }, to: { x: plane.base, y: plane.bottom }, kind: 'base', key: 'base' },
+      ],
       names: rows.rows.map(({ label }) => label),
-      leftOut: plane.leftOut + said.filter(label => label === undefined).length,
+      leftOut: plane.leftOut + said.filter(label => label === undefined).length + notes.leftOut,
+      ...(spec.references?.length || spec.notes?.length
+        ? { description: [describe(setting, 'Bar chart', 'bars'), ...markedInWords(setting)].join(' ') }
+        : {}),
     })
   },
 }

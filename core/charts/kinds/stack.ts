@@ -106,6 +106,7 @@ function columnsOf(setting: Setting, { rows }: ChartRows, plane: Plane): OnPlane
 /** Columns of parts that stand on each other; as shares, all of one height. */
 export const stack: ChartKind = {
   name: 'stack',
+  isMarked: true,
   label: 'Stacked columns',
   part: 'column',
   shows: ['share', 'change'],

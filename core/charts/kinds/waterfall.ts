@@ -78,6 +78,7 @@ function torn(setting: Setting, rows: ChartRows, { across, band, baseline }: Pla
 /** Steps from one total to the next, each beginning where the one before ended; the last column is what they come to. */
 export const waterfall: ChartKind = {
   name: 'waterfall',
+  isMarked: true,
   label: 'Waterfall',
   part: 'step',
   shows: ['change', 'share'],

@@ -4,6 +4,7 @@ import type { ChartSpec } from '../../model'
 import { describe } from '../describe'
 import type { ChartDrawing, ChartLabel, ChartRoom, ChartRule } from '../drawing'
 import type { Rectangle } from '../labels'
+import { levelsOf, levelsOn, markedInWords, noLevels, notesOn, spotsOf, withLevels } from '../markings'
 import { shapeOf, type ChartMark } from '../marks'
 import { quietly, settingOf, type Setting } from '../setting'
 import { amountLabels, totalLabels, type AmountAt } from './amounts'
@@ -55,30 +56,39 @@ export function drawOnPlane(
   const wish = typeof kind === 'function' ? kind(setting) : kind
   const whole = rowsOf(setting, wish.standing ?? 'beside', wish.more)
   const cut = wish.cut?.(whole) ?? 0
-  const rows = cut > 0 ? { ...whole, least: cut } : whole
+  const rows = withLevels(cut > 0 ? { ...whole, least: cut } : whole, levelsOf(setting))
   const plane = planeOf(setting, rows, wish)
   const { marks: drawn, ends, taken, ...own } = draw(rows, plane, setting.isHighlighted, setting)
   const marks = quietly(drawn, setting)
   const names = nameLabels(rows, plane, setting)
   const amounts = amountLabels(setting, ends, [...taken, ...names.placed.map(({ place }) => place)], rows, plane)
   const total = setting.words(sum(rows.values))
+  const isShare = wish.standing === 'share'
+  const levels = isShare ? noLevels : levelsOn(setting, { left: plane.left, right: plane.right, along: plane.up })
+  const spots = isShare
+    ? []
+    : spotsOf(setting, (value, at) => ({ x: plane.across(at) + plane.band / 2, y: plane.up(value) }), wish.standing)
   // Names belong to the rows: where parts are series, they stand by themselves.
   const nameOf = (label: ChartLabel): ChartLabel => (own.names ? { ...label, part: null } : label)
+  const before = [...names.labels.map(nameOf), ...amounts.labels, ...levels.labels, ...(own.labels ?? [])]
+  const notes = notesOn(setting, spots, before, !own.names)
   return {
-    marks,
+    marks: [...levels.marks, ...marks],
     labels: [
       ...names.labels.map(nameOf),
       ...amounts.labels,
       ...axisLabels(plane, setting, wish.words ?? setting.among(plane.ticks)),
       ...(spec.total ? totalLabels(total, setting) : []),
       ...(own.labels ?? []),
+      ...levels.labels,
+      ...notes.labels,
     ],
-    rules: [...rulesOf(plane), ...(own.rules ?? [])],
+    rules: [...rulesOf(plane), ...(own.rules ?? []), ...levels.rules],
     parts: (own.names ?? rows.rows).length,
     names: own.names ?? rows.rows.map(row => row.label),
     total,
-    leftOut: amounts.leftOut + (own.leftOut ?? 0),
-    description: describe(setting, wish.of, wish.parts),
+    leftOut: amounts.leftOut + (own.leftOut ?? 0) + notes.leftOut,
+    description: [describe(setting, wish.of, wish.parts), ...markedInWords(setting)].join(' '),
     write: setting.words,
   }
 }

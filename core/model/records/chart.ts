@@ -23,6 +23,22 @@ const momentSchema = z.object({
   told: z.boolean().optional(),
 })
 
+/** A level that amounts are compared with: a number, or what the amounts of the chart come to; `until` makes it a band. */
+const referenceSchema = z.object({
+  at: z.union([z.number(), z.enum(['mean', 'median', 'most', 'least'])]),
+  until: z.number().optional(),
+  /** What is written at its end; empty, what it is and its amount. */
+  words: z.string().max(120),
+})
+
+/** Words about one amount of a chart: they stand where it does, and come and go with it. */
+const chartNoteSchema = z.object({
+  /** The category, and where there are several series, the series; by their keys. */
+  key: z.string().max(200),
+  series: z.string().max(200).optional(),
+  words: z.string().max(300),
+})
+
 /** What a chart draws from its table. */
 export const chartSpecSchema = z.object({
   /** A kind of core/charts by name; one that is not known is drawn as bars. */
@@ -60,6 +76,8 @@ export const chartSpecSchema = z.object({
   highlightColor: colorSchema.optional(),
   format: numberFormatSchema,
   labels: z.enum(['all', 'highlighted', 'none']),
+  references: z.array(referenceSchema).max(12).optional(),
+  notes: z.array(chartNoteSchema).max(40).optional(),
   total: z.boolean(),
   /** What its kind offers beside; see the kind's own file. */
   options: optionsSchema.optional(),
@@ -79,6 +97,8 @@ export const stateSchema = z.object({
 })
 
 export type ChartSpec = z.infer<typeof chartSpecSchema>
+export type Reference = z.infer<typeof referenceSchema>
+export type ChartNote = z.infer<typeof chartNoteSchema>
 export type Finding = z.infer<typeof findingSchema>
 export type NumberFormat = z.infer<typeof numberFormatSchema>
 export type State = z.infer<typeof stateSchema>
