@@ -1,3 +1,5 @@
+import { useEventListener } from '@vueuse/core'
+
 /** The names of columns and the rows below them, cell by cell as they are written. */
 export interface TypedCells {
   header: readonly string[]
@@ -13,6 +15,8 @@ const mostRows = 2000
 const mostColumns = 100
 const mostLetters = 2000
 const mostSteps = 200
+/** Bytes of a request that goes on once its page is gone, as browsers have it. */
+const mostKeepalive = 60_000
 /** How long after the last change it is kept, ms. */
 const keepsAfter = 700
 
@@ -69,7 +73,8 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
   const future = shallowRef<readonly TypedCells[]>([])
   let waiting: ReturnType<typeof setTimeout> | undefined
   /** What is kept. */
-  let kept = ''
+  const kept = ref('')
+  const isKept = computed(() => JSON.stringify(trimmed(cells.value)) === kept.value)
 
   async function load() {
     const id = on.id()
@@ -79,7 +84,7 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
     const { stamp: known, ...grid } = found
     stamp.value = known
     cells.value = grid
-    kept = JSON.stringify(trimmed(grid))
+    kept.value = JSON.stringify(trimmed(grid))
     past.value = future.value = []
     fault.value = ''
     ready.value = true
@@ -93,7 +98,7 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
   async function save() {
     clearTimeout(waiting)
     const grid = trimmed(cells.value)
-    if (saving.value || JSON.stringify(grid) === kept) return
+    if (saving.value || isKept.value) return
     if (!grid.rows.length) return void (fault.value = 'Not kept: there is no row yet.')
     saving.value = true
     const id = on.id()
@@ -102,6 +107,8 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
         const answer = await $fetch<{ stamp: string; held: string | null }>(`/api/data/${id}/grid`, {
           method: 'PUT',
           body: { grid, stamp: stamp.value },
+          // It goes on where the page is left meanwhile.
+          keepalive: JSON.stringify(grid).length < mostKeepalive,
         })
         stamp.value = answer.stamp
         fault.value = answer.held ? `Kept, and held: ${answer.held} What was on air stays there.` : ''
@@ -110,7 +117,7 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
         fault.value = ''
         on.made(made.id)
       }
-      kept = JSON.stringify(grid)
+      kept.value = JSON.stringify(grid)
       on.kept()
     } catch (error) {
       if (!(error instanceof Error) || !('statusCode' in error)) throw error
@@ -119,7 +126,7 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
       if (error.statusCode === 409) await load()
     } finally {
       saving.value = false
-      if (JSON.stringify(trimmed(cells.value)) !== kept && !fault.value) later()
+      if (!isKept.value && !fault.value) later()
     }
   }
   function change(next: TypedCells) {
@@ -148,11 +155,13 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
   const without = (list: readonly string[], at: number) => list.filter((_, index) => index !== at)
   // What was typed last is kept, wherever one goes.
   onBeforeUnmount(() => void save())
+  useEventListener('pagehide', () => void save())
   return {
     cells,
     ready,
     fault,
     saving,
+    isKept,
     past,
     future,
     load,

@@ -14,7 +14,7 @@ const grid = useTypedGrid({
   made: id => emit('made', id),
   kept: () => emit('kept'),
 })
-const { cells, ready, fault, saving, past, future } = grid
+const { cells, ready, fault, isKept, past, future } = grid
 await grid.load()
 
 const place = useTemplateRef('place')
@@ -125,7 +125,10 @@ useEventListener(place, 'copy', (event: ClipboardEvent) => {
   event.clipboardData?.setData('text/plain', cellOf(at.value))
   event.preventDefault()
 })
-const state = computed(() => fault.value || (saving.value ? 'Keeping it…' : props.detail ? 'Kept.' : 'Kept as soon as there is a row.'))
+const state = computed(
+  () =>
+    fault.value || (!props.detail && !cells.value.rows.length ? 'Kept as soon as there is a row.' : isKept.value ? 'Kept.' : 'Keeping it…'),
+)
 onMounted(() => place.value?.focus())
 </script>
 
