@@ -80,6 +80,8 @@ export interface ChartRoom {
   language: string
   /** The outlines that it is drawn on, where its specification names any. */
   map?: DataTable
+  /** Which voice each series has in the charts of its deck, as JSON of numbers by key; absent, by their order. */
+  voices?: string
   /** Where the chart’s rows are those of one moment of many. */
   run?: RunMoment
 }

@@ -4,6 +4,7 @@ import { themeUnder, type ShownElement } from '../resolved'
 import { memoByRecords, type Id } from '../values'
 import type { Measurer } from '../text'
 import type { ChartDrawing, ChartRoom } from './drawing'
+import { chartVoices } from './voices'
 import { chartKindNamed, drawChart } from './catalogue'
 import { chosenColumns } from './columns'
 import { passageBetween, type Passage } from './motion/passage'
@@ -44,6 +45,7 @@ const drawing = memoByRecords(
     room.measurer,
     room.language,
     room.map,
+    room.voices,
   ],
   (spec, table, room): ChartDrawing => drawChart(spec, table, room),
   { keep: 3 },
@@ -59,7 +61,12 @@ export function questionOf(spec: ChartSpec, table: DataTable): string | null {
 }
 
 /** The room that a chart element is drawn in. */
-function roomOf(deck: Deck, element: ChartElement & ShownElement, measurer: Measurer, map: DataTable | undefined): ChartRoom {
+function roomOf(
+  deck: Deck,
+  element: ChartElement & ShownElement,
+  measurer: Measurer,
+  { map, voices }: { map: DataTable | undefined; voices: string | undefined },
+): ChartRoom {
   const theme = themeUnder(deck, element.owner)
   const { width, height } = element.box
   return {
@@ -70,6 +77,7 @@ function roomOf(deck: Deck, element: ChartElement & ShownElement, measurer: Meas
     measurer,
     language: infoOf(deck).language,
     ...(map ? { map } : {}),
+    ...(voices ? { voices } : {}),
   }
 }
 
@@ -81,7 +89,7 @@ function drawnIn(deck: Deck, element: ChartElement, state: Id | null, tableOf: (
   const map = spec.map && chartKindNamed(spec.kind).isMap ? tableOf(spec.map) : undefined
   // Outlines that are not here yet are waited for.
   if (spec.map && chartKindNamed(spec.kind).isMap && !map) return null
-  return !table || questionOf(spec, table) ? null : { spec, table, map }
+  return !table || questionOf(spec, table) ? null : { spec, table, map, voices: chartVoices(deck, spec, table, tableOf) }
 }
 
 /**
@@ -96,7 +104,7 @@ export function drawingOfElement(
   measurer: Measurer,
 ): ChartDrawing | null {
   const drawn = drawnIn(deck, element, state, tableOf)
-  return drawn && drawing(drawn.spec, drawn.table, roomOf(deck, element, measurer, drawn.map))
+  return drawn && drawing(drawn.spec, drawn.table, roomOf(deck, element, measurer, drawn))
 }
 
 /** The way of a chart element from one state to another (null: as composed); null where it cannot be drawn in one of them. */
@@ -109,9 +117,9 @@ export function passageOfStates(
 ): Passage | null {
   const [from, to] = [drawnIn(deck, element, states.from, tableOf), drawnIn(deck, element, states.to, tableOf)]
   if (!from || !to) return null
-  const room = roomOf(deck, element, measurer, to.map)
+  const room = roomOf(deck, element, measurer, to)
   if (from.table === to.table && from.map === to.map) return passageOf(from.spec, to.spec, to.table, room)
-  const before = roomOf(deck, element, measurer, from.map)
+  const before = roomOf(deck, element, measurer, from)
   return passageBetween(drawing(from.spec, from.table, before), drawing(to.spec, to.table, room), room.width, room.height)
 }
 

@@ -1,5 +1,6 @@
 import type { Setting } from './setting'
 import type { Tone } from './tones'
+import { voicesOfSeries } from './voices'
 
 /**
  * The colour of each series: where one is highlighted, that one, and all others quiet; else each in a voice of its own, or, as `parts` of a
@@ -12,6 +13,7 @@ export function seriesTones(setting: Setting, as: 'voices' | 'parts'): Tone[] {
   const lit = data.series.map(({ key }) => isHighlighted(key))
   const anyLit = lit.some(Boolean)
   let quiets = 0
+  const voices = as === 'voices' && !anyLit ? voicesOfSeries(setting) : []
   const others = lit.filter(one => !one).length
   return data.series.map((_, index): Tone => {
     if (lit[index]) return { name: 'highlighted' }
@@ -19,7 +21,7 @@ export function seriesTones(setting: Setting, as: 'voices' | 'parts'): Tone[] {
       const at = quiets++ / Math.max(1, others - (anyLit ? 0 : 1))
       return { name: 'step', at: anyLit ? 0.5 + at * 0.45 : at }
     }
-    return anyLit ? { name: 'quiet' } : { name: 'voice', at: index }
+    return anyLit ? { name: 'quiet' } : { name: 'voice', at: voices[index]! }
   })
 }
 

@@ -7,6 +7,7 @@ import type { CellMark } from '../marks'
 import { rowsOf } from '../plane'
 import { labelAt, settingOf, type Setting } from '../setting'
 import type { Tone } from '../tones'
+import { voicesOfSeries } from '../voices'
 import type { ChartKind } from './kind'
 
 /** px between fields. */
@@ -52,7 +53,11 @@ function fieldOf(setting: Setting, leaf: HierarchyRectangularNode<Leaf>, part: n
   const highlighted = isHighlighted(row) || (several && isHighlighted(data.series[group]!.key))
   const rank = part / Math.max(1, count - 1)
   const step: Tone = { name: 'step', at: (anyHighlighted ? 0.45 : 0.05) + rank * 0.45 }
-  const tone: Tone = highlighted ? { name: 'highlighted' } : several && !anyHighlighted ? { name: 'voice', at: group } : step
+  const tone: Tone = highlighted
+    ? { name: 'highlighted' }
+    : several && !anyHighlighted
+      ? { name: 'voice', at: voicesOfSeries(setting)[group]! }
+      : step
   // Gaps between very many may push the last beyond the edge.
   const [x, y] = [Math.max(0, Math.min(leaf.x0, room.width)), Math.max(0, Math.min(leaf.y0, room.height))]
   const [width, height] = [Math.max(0, Math.min(leaf.x1, room.width) - x), Math.max(0, Math.min(leaf.y1, room.height) - y)]

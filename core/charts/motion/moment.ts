@@ -97,6 +97,7 @@ const drawnKnot = memoByRecords(
     room.measurer,
     room.fonts,
     room.map,
+    room.voices,
   ],
   (spec, table, room, time, draw) => drawNow(spec, table, shownRows(spec, table, room.language, time) as Shown, room, draw),
   { keep: 4 },

@@ -88,6 +88,7 @@ export const passageOf = memoByRecords(
     room.measurer,
     room.language,
     room.map,
+    room.voices,
   ],
   made,
   { keep: 4 },
