@@ -22,7 +22,9 @@ import { mapAreas } from './kinds/map-areas'
 import { mapPoints } from './kinds/map-points'
 import { mapRoutes } from './kinds/map-routes'
 import { multiples } from './kinds/multiples'
+import { pictogram } from './kinds/pictogram'
 import { ranks } from './kinds/ranks'
+import { ridges } from './kinds/ridges'
 import { ring } from './kinds/ring'
 import { scatter } from './kinds/scatter'
 import { slope } from './kinds/slope'
@@ -52,7 +54,9 @@ export const chartKinds: readonly ChartKind[] = [
   treemap,
   flows,
   waffle,
+  pictogram,
   histogram,
+  ridges,
   box,
   mapAreas,
   mapPoints,

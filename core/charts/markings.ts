@@ -1,8 +1,8 @@
 import { max, mean, median, min } from 'd3-array'
 import type { ChartNote, Reference } from '../model'
 import type { ChartLabel, ChartRule } from './drawing'
-import { placeLabels, type Rectangle } from './labels'
-import type { AreaMark, Point } from './marks'
+import { placeLabels, type Candidate, type Rectangle } from './labels'
+import { mixPoint, type AreaMark, type ChartMark, type Point } from './marks'
 import { labelAt, type Setting } from './setting'
 
 /** A level with what it is now. */
@@ -46,15 +46,74 @@ const bandSeen = 0.16
 
 export const noLevels: { marks: AreaMark[]; rules: ChartRule[]; labels: ChartLabel[] } = { marks: [], rules: [], labels: [] }
 
-/** Levels across a plane, or down one where bars lie: a line each, or a band, with words at its end. */
+const boxOf = ({ x, y, width, height }: ChartLabel): Rectangle => ({
+  x: x - width / 2,
+  y: y - (height * 0.8) / 2,
+  width,
+  height: height * 0.8,
+})
+
+/** Boxes along a line, so that words keep off it. */
+function alongLine(points: readonly Point[]): Rectangle[] {
+  const every = 24
+  return points.slice(1).flatMap((to, at) => {
+    const from = points[at]!
+    const count = Math.min(60, Math.max(1, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / every)))
+    return Array.from({ length: count + 1 }, (_, step) => {
+      const { x, y } = mixPoint(from, to, step / count)
+      return { x: x - 5, y: y - 5, width: 10, height: 10 }
+    })
+  })
+}
+
+/** What words about a chart keep off, of its marks. */
+const takenBy = (marks: readonly ChartMark[]): Rectangle[] =>
+  marks.flatMap(mark => {
+    if (mark.shape === 'bar' || mark.shape === 'cell') return [mark]
+    if (mark.shape === 'point')
+      return [{ x: mark.x - mark.radius, y: mark.y - mark.radius, width: 2 * mark.radius, height: 2 * mark.radius }]
+    return mark.shape === 'line' ? alongLine(mark.points) : mark.shape === 'area' ? alongLine(mark.top) : []
+  })
+
+/** A line in pieces, without where words stand on it. */
+export function clearOf(rule: ChartRule, labels: readonly ChartLabel[]): ChartRule[] {
+  const isDown = rule.from.x === rule.to.x
+  const level = isDown ? rule.from.x : rule.from.y
+  const gaps = labels
+    .map(boxOf)
+    .filter(box => (isDown ? level > box.x - 3 && level < box.x + box.width + 3 : level > box.y - 3 && level < box.y + box.height + 3))
+    .map(box => (isDown ? [box.y - 4, box.y + box.height + 4] : [box.x - 6, box.x + box.width + 6]) as [number, number])
+    .sort((one, other) => one[0] - other[0])
+  const [begin, end] = isDown ? [rule.from.y, rule.to.y] : [rule.from.x, rule.to.x]
+  const pieces: [number, number][] = []
+  let at = begin
+  for (const [from, until] of gaps) {
+    if (from > at) pieces.push([at, Math.min(from, end)])
+    at = Math.max(at, until)
+  }
+  if (at < end) pieces.push([at, end])
+  const place = (value: number): Point => (isDown ? { x: level, y: value } : { x: value, y: level })
+  return pieces.map(([from, to], piece) => ({ ...rule, key: piece ? `${rule.key} ${piece}` : rule.key!, from: place(from), to: place(to) }))
+}
+
+/** A plane that levels go across, or down where bars lie. */
+export type LevelPlane = { along: (value: number) => number } & ({ left: number; right: number } | { top: number; bottom: number })
+
+/**
+ * Levels across a plane: a line each, or a band, its words along it where they are on no mark and no other words. A line is left out where
+ * words stand on it.
+ */
 export function levelsOn(
   setting: Setting,
-  plane: { along: (value: number) => number } & ({ left: number; right: number } | { top: number; bottom: number }),
+  plane: LevelPlane,
+  drawn: { marks: readonly ChartMark[]; labels: readonly ChartLabel[] },
 ): typeof noLevels {
   const made: typeof noLevels = { marks: [], rules: [], labels: [] }
   const isDown = 'top' in plane
   const end = (value: number, from: boolean): Point =>
     isDown ? { x: plane.along(value), y: from ? plane.top : plane.bottom } : { x: from ? plane.left : plane.right, y: plane.along(value) }
+  const wishes: Candidate<ChartLabel>[] = []
+  const lines: ChartRule[] = []
   levelsOf(setting).forEach(({ at, until, words }, index) => {
     const key = `level ${index}`
     if (until !== null) {
@@ -64,7 +123,7 @@ export function levelsOn(
         : { top: [end(high, true), end(high, false)], bottom: [end(low, true), end(low, false)] }
       const look = { value: null, highlighted: false, tone: { name: 'second' as const }, opacity: bandSeen }
       made.marks.push({ shape: 'area', key, part: 0, ...corners, foot: corners.bottom[0]!.y, ...look })
-    } else made.rules.push({ from: end(at, true), to: end(at, false), kind: 'reference', key })
+    } else lines.push({ from: end(at, true), to: end(at, false), kind: 'reference', key })
     const upper = until === null ? at : Math.max(at, until)
     const label = labelAt(
       setting,
@@ -73,12 +132,27 @@ export function levelsOn(
       { x: 0, y: 0 },
       { kind: 'note', key: `${key} words`, tone: { name: 'second' }, weight: 600 },
     )
-    const place = isDown
-      ? { x: end(upper, false).x + label.width / 2 + 8, y: plane.bottom - label.height * 0.5 }
-      : { x: plane.right - label.width / 2, y: end(upper, false).y - label.height * 0.55 }
-    made.labels.push({ ...label, ...place })
+    wishes.push({ label, priority: -index, places: placesAlong(plane, end(upper, true), label) })
   })
+  const { width, height } = setting.room
+  const taken = [...takenBy(drawn.marks), ...drawn.labels.map(boxOf)]
+  const { placed, leftOut } = placeLabels(wishes, { x: 0, y: 0, width, height }, taken)
+  // Words that find no free place stand at the end all the same: a line without them says nothing.
+  const ends = leftOut.map(label => ({ label, place: wishes.find(wish => wish.label === label)!.places[0]! }))
+  made.labels = [...placed, ...ends].map(({ label, place }) => ({ ...label, x: place.x + place.width / 2, y: place.y + place.height / 2 }))
+  made.rules = lines.flatMap(line => clearOf(line, [...drawn.labels, ...made.labels]))
   return made
+}
+
+/** Places of words along a level: from its end to its beginning, above it before below. */
+function placesAlong(plane: LevelPlane, at: Point, { width, height }: ChartLabel): Rectangle[] {
+  const steps = [0, 0.12, 0.25, 0.4, 0.55, 0.7, 0.85, 1]
+  if ('top' in plane) {
+    const [first, last] = [plane.bottom - height, plane.top]
+    return steps.flatMap(step => [at.x + 6, at.x - 6 - width].map(x => ({ x, y: first + (last - first) * step, width, height })))
+  }
+  const [first, last] = [plane.right - width, plane.left]
+  return steps.flatMap(step => [at.y - height - 1, at.y + 3].map(y => ({ x: first + (last - first) * step, y, width, height })))
 }
 
 /** Where an amount that a note is about stands. */
@@ -122,18 +196,11 @@ export function linesOf(words: string): string[] {
   return lines.length > mostLines ? [...kept.slice(0, -1), `${kept.at(-1)!} …`] : kept
 }
 
-const boxOf = ({ x, y, width, height }: ChartLabel): Rectangle => ({
-  x: x - width / 2,
-  y: y - (height * 0.8) / 2,
-  width,
-  height: height * 0.8,
-})
-
 /** Notes beside what they are about, led to it, on no other words. `own`: whether the parts of the chart are its categories. */
 export function notesOn(
   setting: Setting,
   spots: readonly NoteSpot[],
-  others: readonly ChartLabel[],
+  drawn: { marks: readonly ChartMark[]; labels: readonly ChartLabel[] },
   own: boolean,
 ): { labels: ChartLabel[]; leftOut: number } {
   if (!spots.length) return { labels: [], leftOut: 0 }
@@ -157,7 +224,8 @@ export function notesOn(
   })
   const around = spots.map(({ x, y }) => ({ x: x - 4, y: y - 4, width: 8, height: 8 }))
   const { placed, leftOut } = placeLabels(candidates, { x: 0, y: 0, width: room.width, height: room.height }, [
-    ...others.map(boxOf),
+    ...drawn.labels.map(boxOf),
+    ...takenBy(drawn.marks),
     ...around,
   ])
   return {

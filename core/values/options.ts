@@ -7,7 +7,7 @@ export type Options = z.infer<typeof optionsSchema>
 
 /**
  * One choice that what is catalogued (an effect, a transition, a kind of charts) offers. A colour is the name of a role, #rrggbb or a
- * whole colour as JSON, a path SVG path data, an element its id.
+ * whole colour as JSON, an icon one as JSON, a path SVG path data, an element its id.
  */
 export type OptionField = {
   /** It applies only where another option is so. */
@@ -20,6 +20,7 @@ export type OptionField = {
   | { kind: 'element'; name: string; label: string; initial: string }
   | { kind: 'words'; name: string; label: string; initial: string }
   | { kind: 'path'; name: string; label: string; initial: string }
+  | { kind: 'icon'; name: string; label: string; initial: string }
 )
 
 /** The value of an option, held to what it may be; what it is at first where none was chosen. Throws where there is no such option. */

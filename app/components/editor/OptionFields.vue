@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { deckTheme } from '#core/model'
+import { deckTheme, drawnIconSchema, type DrawnIcon } from '#core/model'
 import { themeSeen } from '#core/resolved'
-import { optionOf, type OptionField, type Options } from '#core/values'
+import { optionOf, parseJson, type OptionField, type Options } from '#core/values'
 import { colorOption, colorValue, mostWords } from '#core/timing'
 import { measurePath } from '#core/shapes'
 
@@ -23,6 +23,14 @@ function setPath(name: string, path: string) {
     notifyProblem('That is no path that leads anywhere. Write SVG path data, as M0 0 L300 100, or draw the way on the stage.')
   else set(name, path)
 }
+/** Keeps an icon that was chosen, where it is one that can be filled, and not too large. */
+function setIcon(name: string, icon: DrawnIcon) {
+  const kept = JSON.stringify({ ...icon, paths: icon.paths.filter(({ width }) => !width) })
+  if (icon.paths.every(({ width }) => width)) notifyProblem(`“${icon.name}” is of lines alone. Choose one that is filled.`)
+  else if (kept.length > mostPath) notifyProblem(`“${icon.name}” has too many points to stand here many times. Choose a plainer one.`)
+  else set(name, kept)
+}
+const iconName = (kept: string) => drawnIconSchema.safeParse(parseJson(kept)).data?.name ?? 'a person'
 const mostPath = 2000
 /** What applies as things are chosen. */
 const shown = computed(() =>
@@ -83,6 +91,9 @@ const shown = computed(() =>
       :maxlength="mostWords"
       @update:model-value="words => set(option.name, words)"
     />
+    <IconFinder v-else-if="option.kind === 'icon'" :label="option.label" @choose="icon => setIcon(option.name, icon)">
+      <UButton size="sm">{{ iconName(optionOf<string>(of, options, option.name)) }}</UButton>
+    </IconFinder>
     <WordsField
       v-else
       :model-value="optionOf<string>(of, options, option.name)"

@@ -120,10 +120,10 @@ export const lyingBar: ChartKind = {
     const marks = rows.rows.flatMap((_, part) => data.series.map((__, index) => barOf(setting, plane, part, index)))
     const said = marks.map(mark => saidAt(setting, mark))
     const total = spec.total ? totalLabels(words(rows.values.reduce((sum, value) => sum + value, 0)), setting) : []
-    const levels = levelsOn(setting, { top: plane.top, bottom: plane.bottom, along: plane.along })
     const named = [...plane.names, ...said.filter(label => !!label), ...key.labels]
+    const levels = levelsOn(setting, { top: plane.top, bottom: plane.bottom, along: plane.along }, { marks, labels: named })
     const spots = spotsOf(setting, (value, at) => ({ x: plane.along(value), y: plane.down(at) + plane.band / 2 }), 'beside')
-    const notes = notesOn(setting, spots, [...named, ...levels.labels], true)
+    const notes = notesOn(setting, spots, { marks, labels: [...named, ...levels.labels] }, true)
     return finished(setting, {
       of: 'Bar chart',
       each: 'bars',

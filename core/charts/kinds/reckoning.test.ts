@@ -11,7 +11,9 @@ import { apartLevels } from '../side-labels'
 import { spreadOf } from './box'
 import { leastCrossing } from './flows'
 import { panelGrid } from './multiples'
+import { amountOfOne } from './pictogram'
 import { ranksOf } from './ranks'
+import { bandwidthOf, densityAt } from './ridges'
 import { trendOf } from './scatter'
 import { wholeFields } from './waffle'
 
@@ -203,5 +205,45 @@ describe('bars to a target', () => {
     const keys = passage.at(0.85).marks.map(({ key }) => key)
     expect(keys.indexOf('Crew way')).toBeLessThan(keys.indexOf('Crew'))
     expect(keys.indexOf('Crew')).toBeLessThan(keys.indexOf('Crew target'))
+  })
+})
+
+describe('icons that are counted', () => {
+  it.each([
+    [7.5, 1],
+    [98, 10],
+    [412, 50],
+    [1000, 100],
+    [1001, 200],
+    [0.3, 0.05],
+    [0, 1],
+  ])('of at most %d stand for %d each', (greatest, one) => expect(amountOfOne(greatest)).toBeCloseTo(one, 9))
+
+  it('are as many as the amount, the last as far as it goes', () => {
+    const table: DataTable = {
+      id: 't',
+      name: 't',
+      columns: [
+        { name: 'year', type: 'text', values: ['2022', '2031'] },
+        { name: 'of ten', type: 'number', values: [1.2, 7.5] },
+      ],
+    }
+    const { marks } = drawChart({ ...newChart('t'), kind: 'pictogram' }, table, room)
+    const filled = (part: number) =>
+      marks.flatMap(mark => (mark.shape === 'path' && mark.part === part && mark.tone?.name === 'plain' ? [mark.share ?? 1] : []))
+    expect(filled(0).map(share => Math.round(share * 100))).toEqual([100, 20])
+    expect(filled(1).map(share => Math.round(share * 100))).toEqual([100, 100, 100, 100, 100, 100, 100, 50])
+  })
+})
+
+describe('ridges', () => {
+  // Of 1 to 9: a standard deviation of 2.7386, quartiles 3 and 7 apart by 4, and 4 / 1.34 = 2.9851; 0.9 · 2.7386 · 9^-0.2 = 1.5883.
+  const values = [1, 2, 3, 4, 5, 6, 7, 8, 9]
+  it('are as wide as Silverman’s rule says', () => expect(bandwidthOf(values)).toBeCloseTo(1.5883, 3))
+  it('have densities that come to one', () => {
+    const width = bandwidthOf(values)
+    let sum = 0
+    for (let at = -10; at <= 20; at += 0.05) sum += densityAt(values, width, at) * 0.05
+    expect(sum).toBeCloseTo(1, 3)
   })
 })

@@ -4,7 +4,7 @@ import type { ChartSpec } from '../../model'
 import { describe } from '../describe'
 import type { ChartDrawing, ChartLabel, ChartRoom, ChartRule } from '../drawing'
 import type { Rectangle } from '../labels'
-import { levelsOf, levelsOn, markedInWords, noLevels, notesOn, spotsOf, withLevels } from '../markings'
+import { clearOf, levelsOf, levelsOn, markedInWords, noLevels, notesOn, spotsOf, withLevels } from '../markings'
 import { shapeOf, type ChartMark } from '../marks'
 import { quietly, settingOf, type Setting } from '../setting'
 import { amountLabels, totalLabels, type AmountAt } from './amounts'
@@ -64,26 +64,24 @@ export function drawOnPlane(
   const amounts = amountLabels(setting, ends, [...taken, ...names.placed.map(({ place }) => place)], rows, plane)
   const total = setting.words(sum(rows.values))
   const isShare = wish.standing === 'share'
-  const levels = isShare ? noLevels : levelsOn(setting, { left: plane.left, right: plane.right, along: plane.up })
+  // Names belong to the rows: where parts are series, they stand by themselves.
+  const nameOf = (label: ChartLabel): ChartLabel => (own.names ? { ...label, part: null } : label)
+  const said = [...names.labels.map(nameOf), ...amounts.labels, ...(own.labels ?? [])]
+  const levels = isShare ? noLevels : levelsOn(setting, { left: plane.left, right: plane.right, along: plane.up }, { marks, labels: said })
   const spots = isShare
     ? []
     : spotsOf(setting, (value, at) => ({ x: plane.across(at) + plane.band / 2, y: plane.up(value) }), wish.standing)
-  // Names belong to the rows: where parts are series, they stand by themselves.
-  const nameOf = (label: ChartLabel): ChartLabel => (own.names ? { ...label, part: null } : label)
-  const before = [...names.labels.map(nameOf), ...amounts.labels, ...levels.labels, ...(own.labels ?? [])]
-  const notes = notesOn(setting, spots, before, !own.names)
+  const notes = notesOn(setting, spots, { marks, labels: [...said, ...levels.labels] }, !own.names)
   return {
     marks: [...levels.marks, ...marks],
     labels: [
-      ...names.labels.map(nameOf),
-      ...amounts.labels,
+      ...said,
       ...axisLabels(plane, setting, wish.words ?? setting.among(plane.ticks)),
       ...(spec.total ? totalLabels(total, setting) : []),
-      ...(own.labels ?? []),
       ...levels.labels,
       ...notes.labels,
     ],
-    rules: [...rulesOf(plane), ...(own.rules ?? []), ...levels.rules],
+    rules: [...rulesOf(plane), ...(own.rules ?? []), ...levels.rules.flatMap(rule => clearOf(rule, notes.labels))],
     parts: (own.names ?? rows.rows).length,
     names: own.names ?? rows.rows.map(row => row.label),
     total,
