@@ -7,7 +7,7 @@ import { opacityOf } from '../plane/axis'
 import { lyingPlane, type LyingPlane } from '../plane/lying'
 import { seriesTones } from '../series-tones'
 import { describe } from '../describe'
-import { levelsOf, levelsOn, markedInWords, notesOn, spotsOf, withLevels } from '../markings'
+import { clearOf, levelsOf, levelsOn, markedInWords, notesOn, spotsOf, withLevels } from '../markings'
 import { labelAt, quietly, settingOf, type Setting } from '../setting'
 import type { Tone } from '../tones'
 import { showLargest } from '../shape-of-data'
@@ -131,7 +131,7 @@ export const lyingBar: ChartKind = {
       labels: [...named, ...axis.labels, ...total, ...levels.labels, ...notes.labels],
       rules: [
         ...axis.rules,
-        ...levels.rules,
+        ...levels.rules.flatMap(rule => clearOf(rule, notes.labels)),
         { from: { x: plane.base, y: plane.top }, to: { x: plane.base, y: plane.bottom }, kind: 'base', key: 'base' },
       ],
       names: rows.rows.map(({ label }) => label),
