@@ -21,7 +21,7 @@ async function write(page: Page, words: string) {
   await page.keyboard.press('ControlOrMeta+a')
   await page.keyboard.type(words)
 }
-const form = (page: Page) => page.locator('form.amount')
+const form = (page: Page) => page.locator('form.amount-form')
 
 test('a number in a headline is the table’s, its sentence turns with it, and the next version is said at once', async ({ page }) => {
   await begin(page, 'Riders of two routes', routes(700))

@@ -86,7 +86,12 @@ describe('a table that is typed', () => {
     expect(grid.cells.value.rows).toEqual([['Quill', '13']])
   })
   it('is made once there is a row, and until then it is said that it is not kept', async () => {
-    answers.set('/api/data/typed', ({ body }) => ({ id: (body as { name: string }).name }))
+    answers.set('/api/data/typed', ({ body }) => ({ id: (body as { name: string }).name, stamp: 'first' }))
+    const puts: unknown[] = []
+    answers.set('/api/data/By hand/grid', ({ body }) => {
+      puts.push((body as { stamp: string }).stamp)
+      return { stamp: 'second', held: null }
+    })
     const { grid, made } = await open(null)
     grid.write({ row: -1, column: 0 }, [['stop']])
     await later()
@@ -94,6 +99,10 @@ describe('a table that is typed', () => {
     grid.write({ row: 0, column: 0 }, [['Quill']])
     await later()
     expect([made, grid.fault.value]).toEqual([['By hand'], ''])
+    // One goes on typing into what it has become.
+    grid.write({ row: 1, column: 0 }, [['Harrow']])
+    await later()
+    expect(puts).toEqual(['first'])
   })
   it('says why it is not kept, and shows what somebody else typed meanwhile', async () => {
     let now = cells

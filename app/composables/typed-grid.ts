@@ -64,6 +64,8 @@ export function written({ header, rows }: TypedCells, { row, column }: CellPlace
  */
 export function useTypedGrid(on: { id: () => string | null; name: () => string; made: (id: string) => void; kept: () => void }) {
   const cells = shallowRef<TypedCells>({ header: ['', ''], rows: [] })
+  /** The table that it is by now; null until it is first kept. */
+  let own = on.id()
   const stamp = ref('')
   const ready = ref(false)
   /** Why it is not kept as it stands; empty where it is. */
@@ -77,10 +79,10 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
   const isKept = computed(() => JSON.stringify(trimmed(cells.value)) === kept.value)
 
   async function load() {
-    const id = on.id()
+    const id = own
     if (!id) return void (ready.value = true)
     const found = await asking(() => $fetch<TypedCells & { stamp: string }>(`/api/data/${id}/grid`))
-    if (!found || on.id() !== id) return
+    if (!found) return
     const { stamp: known, ...grid } = found
     stamp.value = known
     cells.value = grid
@@ -101,7 +103,7 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
     if (saving.value || isKept.value) return
     if (!grid.rows.length) return void (fault.value = 'Not kept: there is no row yet.')
     saving.value = true
-    const id = on.id()
+    const id = own
     try {
       if (id) {
         const answer = await $fetch<{ stamp: string; held: string | null }>(`/api/data/${id}/grid`, {
@@ -113,8 +115,10 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
         stamp.value = answer.stamp
         fault.value = answer.held ? `Kept, and held: ${answer.held} What was on air stays there.` : ''
       } else {
-        const made = await $fetch<{ id: string }>('/api/data/typed', { method: 'POST', body: { name: on.name(), grid } })
+        const made = await $fetch<{ id: string; stamp: string }>('/api/data/typed', { method: 'POST', body: { name: on.name(), grid } })
         fault.value = ''
+        own = made.id
+        stamp.value = made.stamp
         on.made(made.id)
       }
       kept.value = JSON.stringify(grid)

@@ -34,21 +34,28 @@ const next = useTemplateRef('next')
 const naming = ref(false)
 const removing = ref(false)
 const all = ref(false)
-/** A table is begun by typing it; its name until it has another. */
+/** A table is begun by typing it; its name until it is kept, and the table that came of it. */
 const typing = ref('')
+const typed = ref('')
 function typeOne() {
   const taken = new Set(list.value.map(({ name }) => name))
   let name = 'Typed table'
   for (let count = 2; taken.has(name); count++) name = `Typed table ${count}`
   typing.value = name
+  typed.value = ''
+  void goTo({ view: undefined })
 }
 async function typedOne(made: string) {
-  typing.value = ''
+  typed.value = made
   await load()
   await open(made)
 }
+/** Whether the table that is typed is not here yet as others are. */
+const drafts = computed(() => typing.value !== '' && detail.value?.id !== (typed.value || null))
 /** Whether the table that is looked at is typed here, and stands as it was typed last. */
 const isTyped = computed(() => !!detail.value?.typed && canEdit.value && detail.value.shown.number === detail.value.versions.at(-1)?.number)
+/** One goes on typing where a table that is begun becomes one of the team’s. */
+const gridKey = computed(() => (drafts.value || detail.value?.id === typed.value ? `begun ${typing.value}` : detail.value!.id))
 async function again() {
   await load()
   await look()
@@ -61,7 +68,7 @@ const notes = computed(() => detail.value?.shown.reading.notes ?? [])
 const shownNotes = computed(() => (all.value ? notes.value : notes.value.slice(0, 4)))
 watch(id, () => {
   all.value = naming.value = removing.value = false
-  typing.value = ''
+  if (id.value !== typed.value) typing.value = typed.value = ''
 })
 const { over, on } = useFileDrop(
   files => void take(files),
@@ -159,15 +166,12 @@ const menu = computed(() => [
     </SiteBar>
     <main class="data" v-on="on">
       <DataRail :list="list" :chosen="id" :folder="folder" :lacking="!!lacking" @open="open" />
-      <section v-if="typing" class="table" :aria-label="typing">
-        <header>
+      <section v-if="drafts || detail" class="table" :aria-label="drafts ? typing : detail!.name">
+        <header v-if="drafts">
           <WordsField v-model="typing" class="title" aria-label="Name of the table" maxlength="200" />
-          <UButton class="close" @click="typing = ''">Close</UButton>
+          <UButton class="close" @click="typing = typed = ''">Close</UButton>
         </header>
-        <TypedGrid :detail="null" :name="typing" @made="typedOne" />
-      </section>
-      <section v-else-if="detail" class="table" :aria-label="detail.name">
-        <header>
+        <header v-else-if="detail">
           <RenameField v-if="naming" :model-value="detail.name" aria-label="Name of the table" @rename="rename" @done="naming = false" />
           <h2 v-else :title="detail.name">{{ detail.name }}</h2>
           <span class="quiet file" :title="detail.versions.find(one => one.number === detail!.shown.number)?.fileName">
@@ -196,7 +200,7 @@ const menu = computed(() => [
           <UButton @click="removing = false">Cancel</UButton>
         </div>
         <StepsView
-          v-if="view === 'steps'"
+          v-if="!drafts && detail && view === 'steps'"
           ref="desk"
           :table="detail"
           :list="list"
@@ -206,10 +210,10 @@ const menu = computed(() => [
           @changed="changedHere"
           @begin="steps => makeBySteps('in steps', steps)"
         />
-        <DrawIt v-else-if="view === 'draw'" :table="detail.id" :can-edit="canEdit" />
-        <TellIt v-else-if="view === 'tell'" :table="detail.id" :can-edit="canEdit" />
-        <UsedIn v-else-if="view === 'used'" :table="detail.id" @open="id => open(id)" />
-        <ul v-if="view === 'read' && notes.length" class="notes" aria-label="What was done to the whole table">
+        <DrawIt v-else-if="!drafts && detail && view === 'draw'" :table="detail.id" :can-edit="canEdit" />
+        <TellIt v-else-if="!drafts && detail && view === 'tell'" :table="detail.id" :can-edit="canEdit" />
+        <UsedIn v-else-if="!drafts && detail && view === 'used'" :table="detail.id" @open="id => open(id)" />
+        <ul v-if="!drafts && view === 'read' && notes.length && !isTyped" class="notes" aria-label="What was done to the whole table">
           <li v-for="note in shownNotes" :key="note.words" :title="note.lines?.join('\n')">
             <template v-for="(part, at) in partsOf(note.words)" :key="at">
               <b v-if="part.changeable">{{ part.text }}</b>
@@ -224,14 +228,15 @@ const menu = computed(() => [
           </li>
         </ul>
         <TypedGrid
-          v-if="view === 'read' && isTyped"
-          :key="detail.id"
-          :detail="detail"
-          :name="detail.name"
+          v-if="drafts || (detail && view === 'read' && isTyped)"
+          :key="gridKey"
+          :detail="drafts ? null : detail"
+          :name="drafts ? typing : detail!.name"
+          @made="typedOne"
           @kept="changedHere"
           @decide="decideColumn"
         />
-        <DataGrid v-else-if="view === 'read'" :detail="detail" :cells-of="cellsOf" :can-edit="canEdit" @decide="decideColumn" />
+        <DataGrid v-else-if="detail && view === 'read'" :detail="detail" :cells-of="cellsOf" :can-edit="canEdit" @decide="decideColumn" />
       </section>
       <section v-else class="none">
         <template v-if="lacking">
@@ -257,7 +262,7 @@ const menu = computed(() => [
       <p v-if="over" class="over">Drop files here: each becomes a table</p>
     </main>
     <DataVersions
-      v-if="detail && view === 'read'"
+      v-if="!drafts && detail && view === 'read'"
       :detail="detail"
       :can-edit="canEdit"
       @look="number => open(detail!.id, number)"

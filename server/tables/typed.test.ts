@@ -3,6 +3,7 @@ import { endThreads } from '../apart'
 import { addPerson } from '../database/people'
 import { versionsOf } from '../database/sources'
 import { tableById } from '../database/tables'
+import { makeBySteps } from './made'
 import { addVersion, makeSource, sourceAsked } from './sources'
 import { gridOf, gridSchema, makeTyped, writeTyped } from './typed'
 
@@ -56,6 +57,7 @@ describe('a table that is typed here', () => {
   it('is held where what is typed would break its charts, and goes on air once it does not', async () => {
     const id = await make()
     const source = await sourceAsked(id)
+    await makeBySteps(source, 'Those of the quay', [], await someone())
     const broken = await writeTyped(source, { header: ['stop', 'guests'], rows: [['Quill', '12']] }, await stampOf(id), await someone())
     expect(broken.held).toMatch(/“riders” is gone/)
     expect((await tableById(id))!.columns.map(({ name }) => name)).toEqual(['stop', 'riders'])
@@ -63,6 +65,16 @@ describe('a table that is typed here', () => {
     const mended = await writeTyped(await sourceAsked(id), grid(['Quill', '40']), broken.stamp, await someone())
     expect(mended.held).toBeNull()
     expect((await tableById(id))!.columns[1]!.values).toEqual([40])
+  })
+
+  it('that nothing draws yet may become anything', async () => {
+    const id = await make()
+    const other = { header: ['quay', 'opened'], rows: [['Quill', '3 April 2031']] }
+    expect((await writeTyped(await sourceAsked(id), other, await stampOf(id), await someone())).held).toBeNull()
+    expect((await tableById(id))!.columns.map(({ name, type }) => [name, type])).toEqual([
+      ['quay', 'text'],
+      ['opened', 'date'],
+    ])
   })
 
   it('keeps commas, quotes and blanks as they are', async () => {

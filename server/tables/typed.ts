@@ -17,6 +17,7 @@ import {
 import { newId } from '../new-id'
 import { UserError } from '../user-error'
 import { onAirChanged } from './made'
+import { usesOf } from './uses'
 import { aired, heldAgainst, keepRead, readFile, versionFrom } from './sources'
 
 /** What is typed: the names of the columns, and the rows below them, cell by cell as they were written. */
@@ -33,11 +34,16 @@ const asTyped: ReadingChoices = { above: 0, header: 1, totals: 'data', gather: f
 /** What one person types within so long goes into one version. */
 const typingMinutes = 10
 
+async function isUsed(id: string): Promise<boolean> {
+  const { decks, screens, made } = await usesOf(id)
+  return decks.length + screens.length + made.length > 0
+}
+
 const bytesFrom = ({ header, rows }: Grid) => new TextEncoder().encode(Papa.unparse([header, ...rows], { newline: '\r\n' }))
 const fileNameOf = (name: string) => `${name.slice(0, 190)}.csv`
 
-/** Keeps what was typed as a table of the team; answers with its id. */
-export async function makeTyped(name: string, grid: Grid, person: string): Promise<{ id: string }> {
+/** Keeps what was typed as a table of the team; answers with its id, and the stamp that it is known again by. */
+export async function makeTyped(name: string, grid: Grid, person: string): Promise<{ id: string; stamp: string }> {
   const bytes = bytesFrom(grid)
   const read = await readFile(bytes, fileNameOf(name), asTyped)
   if (!read.ok) return refuse(400, read.message)
@@ -48,7 +54,7 @@ export async function makeTyped(name: string, grid: Grid, person: string): Promi
     const number = await keepVersion(id, versionFrom(read.value, bytes, fileNameOf(name), null), person, sql)
     await noteTyping(id, number, sql)
   })
-  return { id }
+  return { id, stamp: read.value.tableId }
 }
 
 /** What was typed last, and by what it is known again. */
@@ -76,7 +82,9 @@ export async function writeTyped(
   const bytes = bytesFrom(grid)
   const read = await readFile(bytes, fileNameOf(source.name), source.choices)
   if (!read.ok) return refuse(400, read.message)
-  const held = await heldAgainst(aired(source, await versionsOf(source.id))?.tableId, read.value)
+  const broken = await heldAgainst(aired(source, await versionsOf(source.id))?.tableId, read.value)
+  // A table that nothing draws yet breaks nothing.
+  const held = broken !== null && (await isUsed(source.id)) ? broken : null
   const version = versionFrom(read.value, bytes, fileNameOf(source.name), held)
   await transaction(async sql => {
     const newest = await newestHeld(source.id, person, typingMinutes, sql)

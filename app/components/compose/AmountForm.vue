@@ -63,7 +63,7 @@ const scales = { none: 'in full', auto: 'by size', thousands: 'in k', millions: 
 </script>
 
 <template>
-  <form class="amount" @submit.prevent="amount && now && emit('put', now.words, amount)">
+  <form class="amount-form" @submit.prevent="amount && now && emit('put', now.words, amount)">
     <p v-if="list && !choices.length" class="quiet">There are no tables yet. Upload one under Data.</p>
     <label class="row">
       <span class="label">Of the table</span>
@@ -179,7 +179,7 @@ const scales = { none: 'in full', auto: 'by size', thousands: 'in k', millions: 
 </template>
 
 <style scoped>
-.amount {
+.amount-form {
   display: flex;
   flex-direction: column;
   gap: 4px;

@@ -138,6 +138,7 @@ function addNote() {
         />
       </div>
       <WordsField
+        class="words"
         :model-value="note.words"
         rows="2"
         :aria-label="`Note ${at + 1}, words`"
@@ -158,6 +159,9 @@ function addNote() {
 .one {
   padding: 4px 0 6px;
   border-bottom: 1px solid var(--line);
+}
+.words {
+  width: 100%;
 }
 .pair {
   display: flex;
