@@ -24,7 +24,7 @@ test('a table is typed by keys, drawn, and changed where it stands: the chart ha
     await page.keyboard.press('ArrowLeft')
   }
   await expect(page.getByRole('heading', { name: 'Riders by hand' })).toBeVisible()
-  await expect(page.getByRole('status').filter({ hasText: 'Kept.' })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'Saved.' })).toBeVisible()
   await expect(page.getByRole('gridcell', { name: '120' })).toBeVisible()
   await expect(page.locator('thead')).toContainText('A number')
 
@@ -51,7 +51,7 @@ test('a table is typed by keys, drawn, and changed where it stands: the chart ha
   await page.keyboard.press('ControlOrMeta+z')
   await expect(page.getByRole('gridcell', { name: '120' })).toBeVisible()
   await page.keyboard.press('ControlOrMeta+y')
-  await expect(page.getByRole('status').filter({ hasText: 'Kept.' })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'Saved.' })).toBeVisible()
   await page.goto(deck)
   await expect(stage(page).locator('.chart-label[data-kind=value]').filter({ hasText: '260' })).toBeVisible()
 })

@@ -95,7 +95,7 @@ describe('a table that is typed', () => {
     const { grid, made } = await open(null)
     grid.write({ row: -1, column: 0 }, [['stop']])
     await later()
-    expect([made, grid.fault.value]).toEqual([[], 'Not kept: there is no row yet.'])
+    expect([made, grid.fault.value]).toEqual([[], 'Not saved: there is no row yet.'])
     grid.write({ row: 0, column: 0 }, [['Quill']])
     await later()
     expect([made, grid.fault.value]).toEqual([['By hand'], ''])

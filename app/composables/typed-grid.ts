@@ -101,7 +101,7 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
     clearTimeout(waiting)
     const grid = trimmed(cells.value)
     if (saving.value || isKept.value) return
-    if (!grid.rows.length) return void (fault.value = 'Not kept: there is no row yet.')
+    if (!grid.rows.length) return void (fault.value = 'Not saved: there is no row yet.')
     saving.value = true
     const id = own
     try {
@@ -113,7 +113,7 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
           keepalive: JSON.stringify(grid).length < mostKeepalive,
         })
         stamp.value = answer.stamp
-        fault.value = answer.held ? `Kept, and held: ${answer.held} What was on air stays there.` : ''
+        fault.value = answer.held ? `Saved, and held: ${answer.held} What was on air stays there.` : ''
       } else {
         const made = await $fetch<{ id: string; stamp: string }>('/api/data/typed', { method: 'POST', body: { name: on.name(), grid } })
         fault.value = ''
@@ -125,7 +125,7 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
       on.kept()
     } catch (error) {
       if (!(error instanceof Error) || !('statusCode' in error)) throw error
-      fault.value = `Not kept: ${messageOf(error)}`
+      fault.value = `Not saved: ${messageOf(error)}`
       // Somebody else’s table is shown as it is now.
       if (error.statusCode === 409) await load()
     } finally {

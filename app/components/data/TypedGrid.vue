@@ -127,7 +127,7 @@ useEventListener(place, 'copy', (event: ClipboardEvent) => {
 })
 const state = computed(
   () =>
-    fault.value || (!props.detail && !cells.value.rows.length ? 'Kept as soon as there is a row.' : isKept.value ? 'Kept.' : 'Keeping it…'),
+    fault.value || (!props.detail && !cells.value.rows.length ? 'Saved as soon as there is a row.' : isKept.value ? 'Saved.' : 'Saving…'),
 )
 onMounted(() => place.value?.focus())
 </script>

@@ -41,7 +41,7 @@ function addNote() {
 </script>
 
 <template>
-  <section aria-label="Lines and notes">
+  <section aria-label="Reference lines and notes">
     <div v-for="(level, at) in levels" :key="at" class="one">
       <div class="row">
         <span class="label">{{ level.until === undefined ? 'Line' : 'Band' }}</span>
