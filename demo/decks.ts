@@ -131,10 +131,15 @@ Quill overtakes them all
   Passengers a season, by route
 What we do about it
   A second boat for Quill from April
-  The night boat stays`,
+  The night boat stays
+Where the season cards are
+  Season cards per 1,000 people, by parish
+A stop
+  Boardings`,
   })
   work.brand(logo)
   work.layout(1, 'chart')
+  work.layout(3, 'chart')
   const race: Partial<ChartSpec> = {
     kind: 'lying-bar',
     across: 'route',
@@ -150,7 +155,22 @@ What we do about it
   work.state(1, 'demo-routes-by-season', { ...now, only: { keys: ['Astrel'], found: ['rise'] } })
   work.state(1, 'demo-routes-by-season', { ...now, kind: 'ring' })
   work.build(2, 'advance')
-  for (const index of [1, 2]) work.transition(index, 'crossfade')
+  const cards: Partial<ChartSpec> = { kind: 'map-areas', map: 'demo-parishes', across: 'parish', height: 'season cards' }
+  work.chart(3, 'demo-cards', cards)
+  work.cue(3, 0, 'chart', 'enter', 'fade', { duration: 0.6 })
+  work.state(3, 'demo-cards', { ...cards, rule: 'most' })
+  work.state(3, 'demo-cards', { ...cards, rule: 'most', options: { camera: 'highlighted' } })
+  const format = { decimals: null, scale: 'none', prefix: '', suffix: '' } as const
+  const ofStop = (column: string) => ({ table: 'demo-stop-places', column, find: 'row' as const, format })
+  work.rows(4, { table: 'demo-stop-places', order: { column: 'boardings a day', way: 'falling' }, most: 3 })
+  work.words(4, 'title', [ofStop('stop')])
+  work.words(4, 'body', [
+    ofStop('boardings a day'),
+    ' boardings a day, of ',
+    { table: 'demo-stop-places', column: 'boardings a day', find: 'sum', format },
+    ' at all stops',
+  ])
+  for (const index of [1, 2, 3, 4]) work.transition(index, 'crossfade')
   work.notes(1, 'Let the ten seasons run. Then say that in 2027 Quill passed Astrel.')
   return work.deck()
 }

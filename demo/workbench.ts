@@ -1,4 +1,7 @@
 import {
+  type Amount,
+  type Inline,
+  type SlideRows,
   infoOf,
   deckTheme,
   dropRecord,
@@ -119,6 +122,19 @@ export class Workbench {
   /** Another state of the chart of a slide, told after all others. */
   state(index: number, table: string, fields: Partial<ChartSpec>) {
     this.edit(addState(this.#deck, { element: this.part(index, 'chart').id, spec: { ...newChart(table), ...fields } }, this.context))
+  }
+
+  /** Words of an element in the order given; a record in the place of words is the number of a table. */
+  words(index: number, placeholder: string, words: readonly (string | Amount)[]) {
+    const content = words.map((one): Inline =>
+      typeof one === 'string' ? { type: 'text', text: one } : { type: 'text', text: '–', marks: [{ type: 'amount', attrs: { of: one } }] },
+    )
+    this.#set('elements', this.part(index, placeholder).id, { text: { type: 'doc', content: [{ type: 'paragraph', content }] } })
+  }
+
+  /** A slide is there once for each of some rows of a table. */
+  rows(index: number, rows: SlideRows) {
+    this.#set('slides', this.slide(index).id, { rows })
   }
 
   picture(index: number, media: { hash: string; width: number; height: number }, alt: string) {

@@ -34,7 +34,13 @@ const views: Readonly<Record<string, { url: string; dark?: boolean; before?: (pa
       await page.getByRole('button', { name: /^State 2,/ }).click()
     },
   },
-  text: { url: '/decks/demo-seasons?phase=compose', before: page => pick(page, 5, 'Statement') },
+  map: {
+    url: '/decks/demo-race?phase=compose',
+    async before(page) {
+      await pick(page, 4, 'Chart')
+      await page.getByRole('button', { name: /^State 2,/ }).click()
+    },
+  },
   diagram: {
     url: '/decks/demo-hall?phase=compose',
     async before(page) {
