@@ -43,12 +43,13 @@ test('a number in a headline is the table’s, its sentence turns with it, and t
   await saved(page)
 
   // The next version of the file: the same sentence, told anew.
-  const { url } = { url: page.url() }
+  const url = page.url()
   await page.goto('/data')
   await page
     .getByRole('complementary', { name: 'Tables' })
     .getByRole('button', { name: /Riders of two routes/ })
     .click()
+  await expect(page.getByRole('heading', { name: 'Riders of two routes', exact: true })).toBeVisible()
   await page.getByTestId('data-version').setInputFiles(file('next.csv', routes(170)))
   await expect(page.getByRole('region', { name: 'Versions' })).toContainText('2 is on air')
   await page.goto(url)
