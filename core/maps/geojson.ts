@@ -41,13 +41,17 @@ function closed(ring: Position[]): Position[] {
   return first[0] === last[0] && first[1] === last[1] ? ring : [...ring, first]
 }
 
+/** Collections within collections beyond this are no map. */
+const deepestCollection = 4
+
 /**
  * The outline of a geometry; null where nothing of it can be drawn. A collection is what its areas are together, else its lines, else
  * points.
  */
-export function outlineOf(geometry: unknown): Outline | null {
-  if (!isRecord(geometry)) return null
-  if (geometry.type === 'GeometryCollection') return joined((Array.isArray(geometry.geometries) ? geometry.geometries : []).map(outlineOf))
+export function outlineOf(geometry: unknown, depth = 0): Outline | null {
+  if (!isRecord(geometry) || depth > deepestCollection) return null
+  if (geometry.type === 'GeometryCollection')
+    return joined((Array.isArray(geometry.geometries) ? geometry.geometries : []).map(one => outlineOf(one, depth + 1)))
   if (!isOutlineType(geometry.type)) return null
   const type = geometry.type as Outline['type']
   const isArea = type === 'Polygon' || type === 'MultiPolygon'

@@ -162,6 +162,12 @@ describe('a file of a map', () => {
     })
   })
 
+  it('of collections within collections without end has no outline, and is no trouble', () => {
+    let geometry: unknown = area(0, 0, 1)
+    for (let depth = 0; depth < 20_000; depth++) geometry = { type: 'GeometryCollection', geometries: [geometry] }
+    expect(outlineOf(geometry)).toBeNull()
+  })
+
   it('may be a topology; one whose lines are not there is told in a sentence', () => {
     const arcs = [
       [

@@ -61,8 +61,8 @@ const nearWithin = 0.35
 /** The rings that tell where a place of many parts lies: small ones and those far off, as lands overseas are, do not. */
 export function largerRings<R extends readonly (readonly number[])[]>(rings: readonly R[]): R[] {
   const areas = rings.map(ringArea)
-  const largest = areas.indexOf(Math.max(...areas))
-  const main = largest < 0 ? undefined : boundsOf(rings[largest]!)
+  const largest = areas.reduce((best, area, at) => (area > areas[best]! ? at : best), 0)
+  const main = rings[largest] && boundsOf(rings[largest])
   if (!main) return [...rings]
   const far = Math.max(main.right - main.left, main.bottom - main.top) * nearWithin
   return rings.filter((ring, at) => {
