@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
+import { rowsFor } from '#core/amounts'
 import { moveSlide, setFields } from '#core/edits'
 import { titleOf } from '#core/layouts'
 import { momentAt, secondsAt, type RundownSlide } from '#core/timing'
@@ -7,6 +8,7 @@ import { momentAt, secondsAt, type RundownSlide } from '#core/timing'
 /** The deck's slides along time: as wide as they last, or evenly. Edges change time, slides can be moved, the playhead dragged. */
 const store = useDeck()
 const where = useWhere()
+const tables = useTables()
 const byTime = ref(true)
 const track = ref<HTMLElement>()
 const { width: visible } = useElementSize(track)
@@ -21,6 +23,12 @@ interface Placed {
   title: string
 }
 
+/** How often a slide is there when the deck plays, where it is there for rows. */
+function timesOf(slide: string): string {
+  const rows = store.current.slides[slide]?.rows
+  const table = rows && tables.table(rows.table)
+  return table ? `, for each of ${numberWords(rowsFor(rows, table).length)} rows` : ''
+}
 const unit = computed(() => {
   const plan = store.keptPlan
   if (!plan?.length) return 10
@@ -205,7 +213,9 @@ watch(
             />
             <span v-if="item.width > 150" class="title">
               {{ item.title || 'Without a title' }}
-              <small class="quiet amount">{{ item.slide.beats.length }} {{ item.slide.beats.length === 1 ? 'beat' : 'beats' }}</small>
+              <small class="quiet amount">
+                {{ item.slide.beats.length }} {{ item.slide.beats.length === 1 ? 'beat' : 'beats' }}{{ timesOf(item.slide.slide) }}
+              </small>
             </span>
             <span class="foot amount">
               <b>{{ item.slide.index + 1 }}</b>
