@@ -1,4 +1,4 @@
-import codes from 'i18n-iso-countries/codes.json'
+import { countryCodes as codes } from './country-codes'
 import { plainName } from './plain-name'
 
 /** Languages that the names of countries are known in. */

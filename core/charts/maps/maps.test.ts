@@ -9,6 +9,7 @@ import type { ChartRoom } from '../drawing'
 import { touch } from '../labels'
 import type { RegionMark } from '../marks'
 import { passageOf } from '../motion/run'
+import { stateWords } from '../motion/state-words'
 import { offersFor, withMap } from '../offers'
 import { classesOf } from './classes'
 
@@ -223,6 +224,19 @@ describe('a camera on its way', () => {
     const { write: _, ...ends } = passage.at(1)
     const { write: __, ...jumped } = drawChart(to, cards, room)
     expect(ends).toEqual(jumped)
+  })
+})
+
+describe('a state of a map', () => {
+  it('is called by where its camera has gone', () => {
+    const all = spec({})
+    const near = spec({ options: { camera: 'highlighted' } })
+    const one = spec({ options: { camera: 'place', on: 'Harrow' } })
+    expect([stateWords(all, near, cards), stateWords(near, one, cards), stateWords(one, all, cards)]).toEqual([
+      'From near',
+      'Harrow from near',
+      'From afar',
+    ])
   })
 })
 

@@ -7,11 +7,14 @@ const tooLong = 40_000
 /** What is on a map, as a camera sees it: between two of them the camera goes from one place to the other. */
 export const regionShape: MarkShape<RegionMark> = {
   beneath: true,
-  node: ({ d, view: { scale, x, y } }) => ({
+  node: ({ d, edge = 0, view: { scale, x, y } }) => ({
     tag: 'g',
     attributes: {},
     paint: 'fill',
-    within: { tag: 'path', attributes: { d, transform: `translate(${x} ${y}) scale(${scale})`, 'vector-effect': 'non-scaling-stroke' } },
+    within: {
+      tag: 'path',
+      attributes: { d, transform: `translate(${x} ${y}) scale(${scale})`, 'stroke-width': (edge / scale).toFixed(4) },
+    },
   }),
   origin: mark => {
     const { x, y } = regionShape.anchor(mark)

@@ -26,6 +26,15 @@ function namesIn(spec: ChartSpec, table: DataTable, language: string) {
   return { lit: highlightedIn(shown.spec, data).flatMap(key => labels.get(key) ?? []), drawn: categories.map(({ label }) => label) }
 }
 
+/** Where the camera of a map has gone. */
+function cameraWords(before: ChartSpec, spec: ChartSpec): string[] {
+  if (!chartKindNamed(spec.kind).isMap) return []
+  const at = ({ options = {} }: ChartSpec) => (options.camera === 'place' ? `${options.on || 'one place'} from near` : options.camera)
+  const [was, is] = [at(before), at(spec)]
+  if (was === is) return []
+  return [is === 'highlighted' ? 'from near' : is && is !== 'all' ? String(is) : 'from afar']
+}
+
 /**
  * What a state is called where nobody named it: how it differs from the one before, as “2031, Quill lit”; of the first, what it shows.
  */
@@ -42,6 +51,7 @@ export function stateWords(before: ChartSpec | null, spec: ChartSpec, table: Dat
     ...(before?.only && !spec.only ? ['all again'] : []),
     ...(spec.largest !== undefined && differs('largest') ? [`the ${spec.largest} largest`] : []),
     ...(before && differs('order') ? [orders[spec.order]] : []),
+    ...(before && differs('options') ? cameraWords(before, spec) : []),
     ...(lit.length && (differs('highlighted') || differs('rule')) ? [`${few(lit, 'marks')} lit`] : []),
   ]
   const first = words.join(', ')
