@@ -30,7 +30,8 @@ function setIcon(name: string, icon: DrawnIcon) {
   else if (kept.length > mostPath) notifyProblem(`“${icon.name}” has too many points to stand here many times. Choose a plainer one.`)
   else set(name, kept)
 }
-const iconName = (kept: string) => drawnIconSchema.safeParse(parseJson(kept)).data?.name ?? 'a person'
+const iconName = (name: string) =>
+  drawnIconSchema.safeParse(parseJson(optionOf<string>(props.of, props.options, name))).data?.name ?? 'a person'
 const mostPath = 2000
 /** What applies as things are chosen. */
 const shown = computed(() =>
@@ -92,7 +93,7 @@ const shown = computed(() =>
       @update:model-value="words => set(option.name, words)"
     />
     <IconFinder v-else-if="option.kind === 'icon'" :label="option.label" @choose="icon => setIcon(option.name, icon)">
-      <UButton size="sm">{{ iconName(optionOf<string>(of, options, option.name)) }}</UButton>
+      <UButton size="sm">{{ iconName(option.name) }}</UButton>
     </IconFinder>
     <WordsField
       v-else
