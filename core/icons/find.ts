@@ -1,10 +1,12 @@
+import { withoutAccents } from '../values'
+
 /** An icon that can be found: its name, and words that say what it shows or stands for. */
 export interface IconEntry {
   name: string
   words: readonly string[]
 }
 
-const plain = (words: string) => words.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '')
+const plain = (words: string) => withoutAccents(words.toLowerCase())
 
 /** How well one asked word fits one word of an icon: the very word, its beginning, or within it. */
 const fit = (asked: string, word: string) =>

@@ -1,3 +1,4 @@
+import { lettersApart } from '../values'
 import { countryOf } from './countries'
 import { bareName, plainName } from './plain-name'
 
@@ -7,23 +8,6 @@ export interface PlaceFinder {
   find(name: string): number | undefined
   /** The name of a place that may have been meant by one that fits none: at most two letters, or a third of them, apart. */
   near(name: string): string | undefined
-}
-
-/** How many changes of a letter part two words (Levenshtein 1966), or more than `most`. */
-export function lettersApart(a: string, b: string, most: number): number {
-  if (Math.abs(a.length - b.length) > most) return most + 1
-  let last = Array.from({ length: b.length + 1 }, (_, at) => at)
-  for (let i = 1; i <= a.length; i++) {
-    const row = [i]
-    let least = i
-    for (let j = 1; j <= b.length; j++) {
-      row[j] = Math.min(last[j]! + 1, row[j - 1]! + 1, last[j - 1]! + (a[i - 1] === b[j - 1] ? 0 : 1))
-      least = Math.min(least, row[j]!)
-    }
-    if (least > most) return most + 1
-    last = row
-  }
-  return last[b.length]!
 }
 
 /**

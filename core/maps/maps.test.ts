@@ -8,7 +8,6 @@ import {
   decimalsFor,
   featuresOf,
   isWithin,
-  lettersApart,
   looksLikeMap,
   outlineOf,
   outlineWords,
@@ -278,9 +277,6 @@ describe('places by name', () => {
       undefined,
       undefined,
     ])
-  })
-  it('counts the letters that two words are apart (kitten and sitting are three)', () => {
-    expect([lettersApart('kitten', 'sitting', 5), lettersApart('kitten', 'sitting', 2), lettersApart('', 'abc', 3)]).toEqual([3, 3, 3])
   })
   it('knows every country in ten languages as the same one', () => {
     const names = [

@@ -1,11 +1,11 @@
+import { withoutAccents } from '../values'
+
 /** Words that say what a place is, or join others, and are written or left out. */
 const filler = /\b(?:the|of|and|republic|rep|is|isl|islands?|st|saint)\b/g
 
 /** A name as it is compared: no accents, no case, no marks, one blank between words. */
 export const plainName = (name: string): string =>
-  name
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
+  withoutAccents(name)
     .toLowerCase()
     .replaceAll('ß', 'ss')
     .replaceAll('ø', 'o')

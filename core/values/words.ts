@@ -17,3 +17,23 @@ export const secondsWords = (seconds: number, decimals = 1) => `${numberWords(se
 
 /** Things one after the other as a sentence names them: “a, b, and c”. */
 export const listWords = (items: readonly (string | number)[]) => conjunction.format(items.map(String))
+
+/** Words without accents and other marks: “Côte” is “Cote”. */
+export const withoutAccents = (words: string) => words.normalize('NFD').replace(/\p{M}/gu, '')
+
+/** How many letters are to be changed, put in or taken out to make one word of another (Levenshtein 1965), or more than `most`. */
+export function lettersApart(a: string, b: string, most = Infinity): number {
+  if (Math.abs(a.length - b.length) > most) return most + 1
+  let last = Array.from({ length: b.length + 1 }, (_, at) => at)
+  for (let i = 1; i <= a.length; i++) {
+    const row = [i]
+    let least = i
+    for (let j = 1; j <= b.length; j++) {
+      row[j] = Math.min(last[j]! + 1, row[j - 1]! + 1, last[j - 1]! + (a[i - 1] === b[j - 1] ? 0 : 1))
+      least = Math.min(least, row[j]!)
+    }
+    if (least > most) return most + 1
+    last = row
+  }
+  return last[b.length]!
+}

@@ -1,4 +1,5 @@
 import { colorDistance, likenessApart } from '../../core/color'
+import { withoutAccents } from '../../core/values'
 import type { MediaItem } from '../database/media'
 
 export type MediaKind = 'picture' | 'film' | 'sound'
@@ -14,7 +15,7 @@ export interface MediaFilter {
   color?: string
 }
 
-const plain = (words: string) => words.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '')
+const plain = (words: string) => withoutAccents(words.toLowerCase())
 
 /** Media that fit every asked word (by name, tags, folder, credit), kind, folder and tag; by colour, those that have it most first. */
 export function findMedia(items: readonly MediaItem[], filter: MediaFilter): MediaItem[] {

@@ -1,9 +1,10 @@
+import { withoutAccents } from '../../values'
+
 /** The languages in which tables are read: European ones that write dates and words in Latin letters (BCP 47). */
 const languages = ['en', 'de', 'fr', 'es', 'it', 'pt', 'nl', 'sv', 'da', 'nb', 'pl', 'fi', 'cs'] as const
 
 /** Words as they are compared: small letters, without full stops and blanks at their ends. */
 export const plainWord = (word: string) => word.normalize('NFC').toLowerCase().replace(/\.+$/, '').trim()
-const withoutAccents = (word: string) => word.normalize('NFD').replace(/\p{M}/gu, '')
 
 /** Names as a map to their number; a name that stands for two of them in two languages stands for none. */
 function numbered(count: number, namesOf: (language: string, index: number) => string[]): Map<string, number> {
@@ -85,7 +86,8 @@ export const isDurationWord = named(`
 export const isDateWord = named(`
   date, day, datum, tag, jour, fecha, día, data, giorno, dia, dag, dato, dzień, päivä, pvm, den, first, last, from, to, until, von, bis, since`)
 const isPlaceListed = named(`
-  place, city, town, village, parish, ward, borough, municipality, country, nation, region, district, state, county, province, port, harbour, harbor, stop, station, pier, quay,
+  place, city, town, village, parish, ward, borough, municipality, country, nation, region, district, state, county, province, port,
+  harbour, harbor, stop, station, pier, quay,
   island, location, ort, stadt, land, bezirk, kreis, hafen, haltestelle, bahnhof, insel, gemeinde, ville, pays, commune, région,
   département, gare, arrêt, île, ciudad, país, provincia, región, puerto, parada, isla, città, paese, regione, porto, fermata, isola,
   cidade, região, paragem, ilha, plaats, stad, gemeente, haven, halte, eiland, kommun, ort, hamn, hållplats, kommune, havn, miasto, kraj,

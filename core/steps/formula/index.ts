@@ -1,3 +1,4 @@
+import { lettersApart } from '../../values'
 import { literal, numeral, ref, finite } from '../sql'
 import type { Sight } from '../step'
 import { functions, synonyms, type FormulaFunction, type FormulaType } from './functions'
@@ -26,20 +27,10 @@ const fail = (message: string, at: readonly [number, number], instead?: string):
   throw new Faulty({ message, at, ...(instead === undefined ? {} : { instead }) })
 }
 
-/** How many letters are to be changed, put in or taken out to make one word of another (Levenshtein 1965). */
-function editsBetween(a: string, b: string): number {
-  let row = Array.from({ length: b.length + 1 }, (_, index) => index)
-  for (let i = 1; i <= a.length; i++) {
-    const next = [i]
-    for (let j = 1; j <= b.length; j++) next[j] = Math.min(row[j]! + 1, next[j - 1]! + 1, row[j - 1]! + (a[i - 1] === b[j - 1] ? 0 : 1))
-    row = next
-  }
-  return row[b.length]!
-}
 /** The name that somebody likely meant; undefined where none is near. */
 function nearest(word: string, names: readonly string[]): string | undefined {
   const ranked = names
-    .map(name => ({ name, edits: editsBetween(word.toLowerCase(), name.toLowerCase()) }))
+    .map(name => ({ name, edits: lettersApart(word.toLowerCase(), name.toLowerCase()) }))
     .sort((a, b) => a.edits - b.edits)
   const [best] = ranked
   return best && best.edits <= Math.max(1, Math.floor(word.length / 3)) ? best.name : undefined
