@@ -1,4 +1,5 @@
 import { useEventListener } from '@vueuse/core'
+import { expected } from '#core/values'
 
 /** The names of columns and the rows below them, cell by cell as they are written. */
 export interface TypedCells {
@@ -14,11 +15,13 @@ export interface CellPlace {
 const mostRows = 2000
 const mostColumns = 100
 const mostLetters = 2000
+const mostName = 200
 const mostSteps = 200
 /** Bytes of a request that goes on once its page is gone, as browsers have it. */
 const mostKeepalive = 60_000
-/** How long after the last change it is kept, ms. */
+/** How long after the last change it is kept, and after how long it is tried again where the server does not answer, ms. */
 const keepsAfter = 700
+const triesAfter = 5000
 
 const isBlank = (cell: string | undefined) => !cell?.trim()
 
@@ -35,17 +38,29 @@ export function trimmed({ header, rows }: TypedCells): TypedCells {
   return { header: wide(header), rows: kept.map(wide) }
 }
 
-/** Cells with a block of others written from a place on; the grid grows as far as it may. */
-export function written({ header, rows }: TypedCells, { row, column }: CellPlace, block: readonly (readonly string[])[]): TypedCells {
+/** Why a block of cells cannot be written at a place: the grid holds no more, or a cell is too long. Empty where it can. */
+export function beyond({ row, column }: CellPlace, block: readonly (readonly string[])[]): string {
+  const wide = block.reduce((most, line) => Math.max(most, line.length), 0)
+  if (row + block.length > mostRows)
+    return `A table that is typed holds ${numberWords(mostRows)} rows; this would be ${numberWords(row + block.length)}. Upload it as a file.`
+  if (column + wide > mostColumns)
+    return `A table that is typed holds ${mostColumns} columns; this would be ${numberWords(column + wide)}. Upload it as a file.`
+  const isLong = block.some((line, down) => line.some(cell => cell.length > (row + down < 0 ? mostName : mostLetters)))
+  return isLong
+    ? `A name may have ${mostName} letters and a cell ${numberWords(mostLetters)}; one of these has more. Nothing was written.`
+    : ''
+}
+
+/** Cells with a block of others written from a place on; the grid grows with it. Throws of one that is beyond what it holds. */
+export function written({ header, rows }: TypedCells, place: CellPlace, block: readonly (readonly string[])[]): TypedCells {
+  if (beyond(place, block)) throw new RangeError('a typed table does not hold that')
   const names = [...header]
   const cells = rows.map(one => [...one])
   block.forEach((line, down) => {
-    const at = row + down
-    if (at >= mostRows) return
+    const at = place.row + down
     line.forEach((words, across) => {
-      const to = column + across
-      if (to >= mostColumns) return
-      const cell = words.replace(/\s*[\r\n]+\s*/g, ' ').slice(0, at < 0 ? 200 : mostLetters)
+      const to = place.column + across
+      const cell = words.replace(/\s*[\r\n]+\s*/g, ' ')
       while (names.length <= to) names.push('')
       if (at < 0) names[to] = cell
       else {
@@ -70,6 +85,8 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
   const ready = ref(false)
   /** Why it is not kept as it stands; empty where it is. */
   const fault = ref('')
+  /** Why what is kept does not go on air; empty where it does. */
+  const held = ref('')
   const saving = ref(false)
   const past = shallowRef<readonly TypedCells[]>([])
   const future = shallowRef<readonly TypedCells[]>([])
@@ -78,23 +95,48 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
   const kept = ref('')
   const isKept = computed(() => JSON.stringify(trimmed(cells.value)) === kept.value)
 
-  async function load() {
-    const id = own
-    if (!id) return void (ready.value = true)
-    const found = await asking(() => $fetch<TypedCells & { stamp: string }>(`/api/data/${id}/grid`))
-    if (!found) return
-    const { stamp: known, ...grid } = found
+  const ask = (id: string) => $fetch<TypedCells & { stamp: string }>(`/api/data/${id}/grid`)
+  function take({ stamp: known, header, rows }: TypedCells & { stamp: string }) {
     stamp.value = known
-    cells.value = grid
-    kept.value = JSON.stringify(trimmed(grid))
-    past.value = future.value = []
-    fault.value = ''
+    cells.value = { header, rows }
+    kept.value = JSON.stringify(trimmed(cells.value))
+  }
+  async function load() {
+    const found = own ? await asking(() => ask(own!)) : null
+    if (own && !found) return
+    if (found) take(found)
     ready.value = true
   }
+  /** Brings what somebody else has typed meanwhile, where nothing of one's own waits. */
+  async function follow() {
+    if (!own || !ready.value || saving.value || !isKept.value) return
+    const found = await ask(own).catch(expected('FetchError'))
+    if (!found || found.stamp === stamp.value || saving.value || !isKept.value) return
+    take(found)
+    past.value = future.value = []
+  }
 
-  function later() {
+  function later(wait = keepsAfter) {
     clearTimeout(waiting)
-    waiting = setTimeout(() => void save(), keepsAfter)
+    waiting = setTimeout(() => void save(), wait)
+  }
+  /** Keeps a grid; answers with its stamp. */
+  async function put(grid: TypedCells): Promise<void> {
+    if (!own) {
+      const made = await $fetch<{ id: string; stamp: string }>('/api/data/typed', { method: 'POST', body: { name: on.name(), grid } })
+      own = made.id
+      stamp.value = made.stamp
+      held.value = ''
+      return on.made(made.id)
+    }
+    const answer = await $fetch<{ stamp: string; held: string | null }>(`/api/data/${own}/grid`, {
+      method: 'PUT',
+      body: { grid, stamp: stamp.value },
+      // It goes on where the page is left meanwhile.
+      keepalive: JSON.stringify(grid).length < mostKeepalive,
+    })
+    stamp.value = answer.stamp
+    held.value = answer.held ?? ''
   }
   /** Keeps what stands there now; what is typed while it is being kept is kept after it. */
   async function save() {
@@ -103,38 +145,33 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
     if (saving.value || isKept.value) return
     if (!grid.rows.length) return void (fault.value = 'Not saved: there is no row yet.')
     saving.value = true
-    const id = own
     try {
-      if (id) {
-        const answer = await $fetch<{ stamp: string; held: string | null }>(`/api/data/${id}/grid`, {
-          method: 'PUT',
-          body: { grid, stamp: stamp.value },
-          // It goes on where the page is left meanwhile.
-          keepalive: JSON.stringify(grid).length < mostKeepalive,
-        })
-        stamp.value = answer.stamp
-        fault.value = answer.held ? `Saved, and held: ${answer.held} What was on air stays there.` : ''
-      } else {
-        const made = await $fetch<{ id: string; stamp: string }>('/api/data/typed', { method: 'POST', body: { name: on.name(), grid } })
-        fault.value = ''
-        own = made.id
-        stamp.value = made.stamp
-        on.made(made.id)
-      }
+      await put(grid)
+      fault.value = ''
       kept.value = JSON.stringify(grid)
       on.kept()
     } catch (error) {
       if (!(error instanceof Error) || !('statusCode' in error)) throw error
       fault.value = `Not saved: ${messageOf(error)}`
-      // Somebody else’s table is shown as it is now.
-      if (error.statusCode === 409) await load()
+      if (error.statusCode === 409) await yieldTo()
+      // While the server is away it is tried again by itself.
+      else if (error.statusCode === undefined || Number(error.statusCode) >= 500) later(triesAfter)
     } finally {
       saving.value = false
       if (!isKept.value && !fault.value) later()
     }
   }
+  /** Somebody else's table is shown as it is now; what was typed here comes back by taking back. */
+  async function yieldTo() {
+    const mine = cells.value
+    await load()
+    past.value = [...past.value, mine].slice(-mostSteps)
+    future.value = []
+  }
   function change(next: TypedCells) {
     if (JSON.stringify(next) === JSON.stringify(cells.value)) return
+    const over = beyond({ row: -1, column: 0 }, [next.header, ...next.rows])
+    if (over) return notifyProblem(over)
     past.value = [...past.value, cells.value].slice(-mostSteps)
     future.value = []
     cells.value = next
@@ -170,7 +207,13 @@ export function useTypedGrid(on: { id: () => string | null; name: () => string; 
     future,
     load,
     save,
-    write: (place: CellPlace, block: readonly (readonly string[])[]) => change(written(cells.value, place, block)),
+    held,
+    follow,
+    write(place: CellPlace, block: readonly (readonly string[])[]) {
+      const over = beyond(place, block)
+      if (over) notifyProblem(over)
+      else change(written(cells.value, place, block))
+    },
     insertRow: (at: number) =>
       change({ ...cells.value, rows: [...cells.value.rows.slice(0, at), cells.value.header.map(() => ''), ...cells.value.rows.slice(at)] }),
     removeRow: (at: number) => change({ ...cells.value, rows: cells.value.rows.filter((_, row) => row !== at) }),

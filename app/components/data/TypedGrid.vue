@@ -14,8 +14,13 @@ const grid = useTypedGrid({
   made: id => emit('made', id),
   kept: () => emit('kept'),
 })
-const { cells, ready, fault, isKept, past, future } = grid
+const { cells, ready, fault, held, isKept, past, future } = grid
 await grid.load()
+// The table may have been typed into by somebody else.
+watch(
+  () => props.detail,
+  () => writing.value === null && void grid.follow(),
+)
 
 const place = useTemplateRef('place')
 const at = ref<CellPlace>({ row: cells.value.rows.length ? 0 : -1, column: 0 })
@@ -127,7 +132,14 @@ useEventListener(place, 'copy', (event: ClipboardEvent) => {
 })
 const state = computed(
   () =>
-    fault.value || (!props.detail && !cells.value.rows.length ? 'Saved as soon as there is a row.' : isKept.value ? 'Saved.' : 'Saving…'),
+    fault.value ||
+    (!props.detail && !cells.value.rows.length
+      ? 'Saved as soon as there is a row.'
+      : !isKept.value
+        ? 'Saving…'
+        : held.value
+          ? `Saved, and held: ${held.value} What was on air stays there.`
+          : 'Saved.'),
 )
 onMounted(() => place.value?.focus())
 </script>
@@ -143,7 +155,7 @@ onMounted(() => place.value?.focus())
       <UButton size="sm" :disabled="at.column >= cells.header.length || cells.header.length < 2" @click="grid.removeColumn(at.column)">
         Remove the column
       </UButton>
-      <span role="status" :class="fault ? 'wrong' : 'quiet'">{{ state }}</span>
+      <span role="status" :class="fault || held ? 'wrong' : 'quiet'">{{ state }}</span>
     </div>
     <div
       ref="place"
