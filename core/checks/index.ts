@@ -8,6 +8,7 @@
  * checkDeck(freshDeck(), timingContext).map(finding => finding.rule) // → []
  */
 
+import { amountsOf } from '../amounts'
 import { memoByRecords } from '../values'
 import { infoOf, slidesOf, type Deck } from '../model'
 import { rundown, type RundownSlide } from '../timing'
@@ -24,7 +25,7 @@ import { glyphs } from './rules/glyphs'
 import { hold } from './rules/hold'
 import { logoClear } from './rules/logo-clear'
 import { misleading } from './rules/misleading'
-import { offMap } from './rules/off-map'
+import { chartNotes } from './rules/chart-notes'
 import { outside } from './rules/outside'
 import { textSize } from './rules/text-size'
 import { tooQuick } from './rules/too-quick'
@@ -47,7 +48,7 @@ const rules: readonly Rule[] = [
   logoClear,
   empty,
   misleading,
-  offMap,
+  chartNotes,
   amountGone,
   outside,
   circles,
@@ -60,7 +61,9 @@ export const checkSlide = memoByRecords(
     const layout = record && deck.layouts[record.layout]
     const master = layout && deck.masters[layout.master]
     const ends = slide.beats.map(beat => beat.openEnded).join()
-    return [slide.score, record, layout, master, deck.theme.theme, deck.info.info, ends, context.pixels]
+    // Tables that words have numbers of, or that the slide is there for the rows of, say nothing to its score.
+    const told = [...slide.score.elements.flatMap(amountsOf).map(({ table }) => table), ...(record?.rows ? [record.rows.table] : [])]
+    return [slide.score, record, layout, master, deck.theme.theme, deck.info.info, ends, context.pixels, ...told.map(context.table)]
   },
   (deck, slide, context): Finding[] =>
     rules.flatMap(rule => rule({ deck, slide, context })).sort((a, b) => (a.beat ?? -1) - (b.beat ?? -1)),

@@ -1,4 +1,4 @@
-import { questionOf } from '../../charts'
+import { chartKindNamed, questionOf } from '../../charts'
 import { isEmptyText } from '../../model'
 import type { Finding, Rule } from '../finding'
 
@@ -13,6 +13,9 @@ export const empty: Rule = ({ slide, context }) =>
     if (element.kind === 'chart') {
       const table = context.table(element.chart!.table!)
       if (!table) return finding(`“${element.name}” reads a table that is gone. Drop its file on it again.`)
+      const { kind, map } = element.chart!
+      if (chartKindNamed(kind).isMap && map && !context.table(map))
+        return finding(`“${element.name}” is drawn on a map that is gone. Choose another one under Map.`)
       const question = questionOf(element.chart!, table)
       if (question) return finding(`“${element.name}” is not drawn: ${question}`)
     }
