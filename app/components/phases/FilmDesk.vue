@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { asPlayed } from '#core/amounts'
 import { slidesOf } from '#core/model'
 import { filmDeck, filmFormats, filmRates, filmSize, formatWords, longestAnimation, type FilmOrder } from '#core/formats/film'
 import { rundown } from '#core/timing'
@@ -53,7 +54,7 @@ const shapeWords = {
 const sides = [360, 480, 720, 1080, 1440, 2160]
 const shown = computed(() => filmDeck(store.current, { ...order }))
 const size = computed(() => filmSize(store.current, order))
-const plan = computed(() => rundown(shown.value, 'film', stage.host))
+const plan = computed(() => rundown(asPlayed(shown.value, stage.host.table), 'film', stage.host))
 const seen = computed(() => slidesOf(shown.value).filter(slide => !slide.skipped))
 const animated = computed(() => order.format === 'gif' || order.format === 'webp')
 const beats = computed(() => plan.value.slides.reduce((sum, slide) => sum + slide.beats.length, 0))

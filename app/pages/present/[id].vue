@@ -1,15 +1,17 @@
 <script setup lang="ts">
+import { asPlayed } from '#core/amounts'
 import { mediaOf, voicesOf, type Purpose } from '#core/model'
 import { expected } from '#core/values'
 import { inVariant, variantNamed } from '#core/resolved'
 import { tablesOf } from '#core/formats/deck-file'
-import type { Moment } from '#core/timing'
+import { rundown, type Moment } from '#core/timing'
 import { PlayerView, type PlayerBundle } from '#player'
 
 /** The room’s window: the deck full screen, with keys, press and mouse. Follows edits that are made meanwhile. */
 const route = useRoute()
 const router = useRouter()
 const store = useDeck()
+const stage = useStageHost()
 const tables = useTables()
 const clips = useClips()
 const inkStore = useInk()
@@ -25,7 +27,7 @@ onBeforeUnmount(() => store.close())
 const stopFollowing = tables.followOnAir()
 onBeforeUnmount(stopFollowing)
 // The bundle holds what is known. As the rundown is reckoned, what is not is asked for: how words are written, lines of pictures, lengths.
-watchEffect(() => void store.keptPlan)
+watchEffect(() => store.deck && void rundown(asPlayed(store.deck, stage.host.table), store.purpose, stage.host))
 const bundle = computed<PlayerBundle | null>(() => {
   if (!store.deck) return null
   const wanted = tablesOf(store.deck).map(id => tables.table(id))

@@ -26,6 +26,20 @@ describe('a table that is written', () => {
     expect(made.ok && made.value.table.columns.map(({ kind }) => kind)).toEqual(table.columns.map(({ kind }) => kind))
   })
 
+  it('as a workbook says of an outline that no cell of it holds what it is, and where it is whole', () => {
+    const long = `LINESTRING(${Array.from({ length: 5000 }, (_, at) => `${at} 44.5`).join(',')})`
+    const outlines: DataTable = {
+      id: 'm',
+      name: 'm',
+      columns: [{ name: 'outline', type: 'text', kind: 'outline', values: ['POINT(1 2)', long] }],
+    }
+    const made = readWorkbook(writeWorkbook(outlines), 'again.xlsx', 'again')
+    const [first, second] = made.ok ? made.value.table.columns[0]!.values : []
+    expect(first).toBe('POINT(1 2)')
+    expect(writeCsv(outlines)).toContain(long)
+    expect(second === null || String(second).startsWith('line, 5000 points')).toBe(true)
+  })
+
   it('as CSV reads back with the same values', () => {
     const shares = { ...table, columns: table.columns.filter(({ name }) => name !== 'on time') }
     const { 'on time': _, ...rest } = own

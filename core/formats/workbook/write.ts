@@ -1,8 +1,11 @@
 import { utils, write, type CellObject, type WorkSheet } from '@e965/xlsx'
-import { momentPlace, type Column, type DataTable } from '../../data'
+import { keyWords, momentPlace, type Column, type DataTable } from '../../data'
 
 /** Days from 30 December 1899, from which workbooks count, to 1 January 1970. */
 const epoch = 25_569
+
+/** Letters that a cell of a workbook holds (Office Open XML as spreadsheets have it). */
+const longestCell = 32_767
 
 /** How a number of a column is shown: shares in hundredths, money with its sign. */
 function formatOf({ kind, unit }: Column): string | undefined {
@@ -18,6 +21,8 @@ function cellOf(column: Column, value: string | number | null): CellObject | nul
     const z = formatOf(column)
     return { t: 'n', v: value, ...(z ? { z } : {}) }
   }
+  if (value.length > longestCell)
+    return { t: 's', v: `${keyWords(column, value, 'en').slice(0, 200)}: too long for a workbook, a CSV has it whole` }
   const place = column.type === 'date' && column.grain === 'day' ? momentPlace(value, 'day') : null
   return place === null ? { t: 's', v: value } : { t: 'n', v: place + epoch, z: 'yyyy-mm-dd' }
 }
