@@ -6,9 +6,6 @@ interface KnownMap {
   own: boolean
 }
 
-/** Of so many maps of the team the names are looked for. */
-const mostLooked = 8
-
 const list = shallowRef<readonly KnownMap[]>([])
 let asked = 0
 
@@ -25,7 +22,6 @@ export function useMaps() {
   const own = computed(() =>
     list.value
       .filter(map => map.own)
-      .slice(0, mostLooked)
       .flatMap((map): DataTable[] => {
         const table = tables.table(map.id)
         return table ? [table] : []

@@ -2,7 +2,8 @@
 export function useTeamTables() {
   const list = shallowRef<readonly { id: string; name: string }[] | null>(null)
   onMounted(async () => {
-    list.value = (await asking(() => $fetch<{ id: string; name: string }[]>('/api/data'))) ?? []
+    // Where they cannot be asked for, nothing is known of them: that is no list without tables.
+    list.value = (await asking(() => $fetch<{ id: string; name: string }[]>('/api/data'))) ?? null
   })
   return list
 }

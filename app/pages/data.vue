@@ -33,7 +33,6 @@ const picker = useTemplateRef('picker')
 const next = useTemplateRef('next')
 const naming = ref(false)
 const removing = ref(false)
-const all = ref(false)
 /** A table is begun by typing it; its name until it is kept, and the table that came of it. */
 const typing = ref('')
 const typed = ref('')
@@ -64,10 +63,8 @@ await again()
 /** Tables that follow a file change by themselves. */
 useIntervalFn(() => void follow(), 4000)
 
-const notes = computed(() => detail.value?.shown.reading.notes ?? [])
-const shownNotes = computed(() => (all.value ? notes.value : notes.value.slice(0, 4)))
 watch(id, () => {
-  all.value = naming.value = removing.value = false
+  naming.value = removing.value = false
   if (id.value !== typed.value) typing.value = typed.value = ''
 })
 const { over, on } = useFileDrop(
@@ -213,20 +210,13 @@ const menu = computed(() => [
         <DrawIt v-else-if="!drafts && detail && view === 'draw'" :table="detail.id" :can-edit="canEdit" />
         <TellIt v-else-if="!drafts && detail && view === 'tell'" :table="detail.id" :can-edit="canEdit" />
         <UsedIn v-else-if="!drafts && detail && view === 'used'" :table="detail.id" @open="id => open(id)" />
-        <ul v-if="!drafts && view === 'read' && notes.length && !isTyped" class="notes" aria-label="What was done to the whole table">
-          <li v-for="note in shownNotes" :key="note.words" :title="note.lines?.join('\n')">
-            <template v-for="(part, at) in partsOf(note.words)" :key="at">
-              <b v-if="part.changeable">{{ part.text }}</b>
-              <template v-else>{{ part.text }}</template>
-            </template>
-            <UButton v-if="note.back && canEdit" variant="bare" class="back" @click="decide(note.back.label, note.back.choices)">
-              {{ note.back.label }}
-            </UButton>
-          </li>
-          <li v-if="notes.length > 4 && !all" class="more">
-            <UButton variant="bare" class="back" @click="all = true">{{ notes.length - 4 }} more</UButton>
-          </li>
-        </ul>
+        <ReadingNotes
+          v-if="!drafts && detail && view === 'read' && !isTyped"
+          :key="detail.id"
+          :notes="detail.shown.reading.notes"
+          :can-edit="canEdit"
+          @decide="decide"
+        />
         <TypedGrid
           v-if="drafts || (detail && view === 'read' && isTyped)"
           :key="gridKey"
@@ -336,34 +326,6 @@ header {
 }
 header > :last-child {
   margin-left: auto;
-}
-.notes {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-  border: 1px solid var(--line);
-  border-width: 1px 0;
-  flex: none;
-  max-height: 190px;
-  overflow-y: auto;
-}
-.notes li {
-  padding: 9px 14px;
-  font-size: 13.5px;
-  line-height: 1.4;
-  border-left: 1px solid var(--line);
-  overflow-wrap: anywhere;
-}
-.notes li:first-child {
-  border-left: 0;
-  padding-left: 0;
-}
-.back {
-  display: inline;
-  color: var(--act);
-  font-weight: 600;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  margin-left: 5px;
 }
 .ask {
   display: flex;

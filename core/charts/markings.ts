@@ -180,16 +180,16 @@ export function spotsOf(
   })
 }
 
-/** Letters of a line of a note, and how many lines it has at most. */
-const lettersOfLine = 24
+/** How wide a line of a note is at most, in sizes of its letters, and how many lines it has. */
+const widestLine = 12
 const mostLines = 4
 
-/** Words in lines, broken at blanks. */
-export function linesOf(words: string): string[] {
+/** Words in lines that fit, broken at blanks; what is beyond the last line is cut. */
+export function linesOf(words: string, fits: (line: string) => boolean): string[] {
   const lines: string[] = []
   for (const word of words.trim().split(/\s+/)) {
-    const last = lines.at(-1)
-    if (last !== undefined && last.length + 1 + word.length <= lettersOfLine) lines[lines.length - 1] = `${last} ${word}`
+    const longer = lines.length ? `${lines.at(-1)!} ${word}` : ''
+    if (longer && fits(longer)) lines[lines.length - 1] = longer
     else lines.push(word)
   }
   const kept = lines.slice(0, mostLines)
@@ -206,9 +206,10 @@ export function notesOn(
   if (!spots.length) return { labels: [], leftOut: 0 }
   const { room, size } = setting
   const step = size('note')
+  const fits = (line: string) => setting.width(line, 'note') <= step * widestLine
   const candidates = spots.map(({ note, part, x, y }, index) => {
     const key = `note ${note.key} ${note.series ?? ''}`
-    const label = labelAt(setting, 'note', linesOf(note.words), { x, y }, { kind: 'note', part: own ? part : null, key, weight: 600 })
+    const label = labelAt(setting, 'note', linesOf(note.words, fits), { x, y }, { kind: 'note', part: own ? part : null, key, weight: 600 })
     const { width, height } = label
     const places = [1.4, 2.6, 4, 5.6].flatMap(far =>
       [

@@ -65,8 +65,8 @@ export interface NamedMap {
   series: number
 }
 
-/** So many names are looked for at most. */
-const mostNames = 300
+/** More names than that no map is asked for: it could not be read. */
+const mostNames = 5000
 
 /** The map that finds most names: one of the team's before the world where both find as many. */
 function namedMap(data: Gathered, maps: readonly DataTable[]): NamedMap | null {

@@ -39,7 +39,13 @@ describe('JSON as a table', () => {
     ],
     [
       'features with outlines',
-      '{"type":"FeatureCollection","features":[{"type":"Feature","properties":{"stop":"Quill"},"geometry":{"type":"Point","coordinates":[-31.2,47.05,3]}},{"type":"Feature","properties":{"stop":"Harrow"},"geometry":null}]}',
+      JSON.stringify({
+        type: 'FeatureCollection',
+        features: [
+          { type: 'Feature', properties: { stop: 'Quill' }, geometry: { type: 'Point', coordinates: [-31.2, 47.05, 3] } },
+          { type: 'Feature', properties: { stop: 'Harrow' }, geometry: null },
+        ],
+      }),
       ['stop | place | Quill, Harrow', 'outline | outline | POINT(-31.2 47.05), ∅'],
     ],
     [

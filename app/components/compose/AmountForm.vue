@@ -9,6 +9,7 @@ const emit = defineEmits<{ put: [words: string, of: Amount]; free: [] }>()
 const store = useDeck()
 const where = useWhere()
 const tables = useTables()
+const language = computed(() => infoOf(store.current).language)
 const list = useTeamTables()
 
 const plain: Amount['format'] = { decimals: null, scale: 'none', prefix: '', suffix: '' }
@@ -24,6 +25,8 @@ const choices = computed(() => {
   return own && !known.some(({ id }) => id === own) ? [{ id: own, name: table.value?.name ?? own }, ...known] : known
 })
 const finding = computed(() => findingNamed(wish.value.find))
+/** So many values a list offers; where there are more it is said. */
+const mostValues = 2000
 /** Columns that it can be of: those of numbers, and of a row any. */
 const columns = computed(() =>
   (table.value?.columns ?? []).filter(
@@ -32,11 +35,11 @@ const columns = computed(() =>
 )
 const column = computed(() => columns.value.find(({ name }) => name === wish.value.column) ?? columns.value[0] ?? null)
 const filters = computed(() => (table.value?.columns ?? []).filter(({ type, kind }) => type !== 'number' && kind !== 'outline'))
-const mostValues = 500
 const values = computed(() => {
   const by = filters.value.find(({ name }) => name === wish.value.where?.column)
-  return by ? [...new Set(by.values)].flatMap(value => (value === null ? [] : [String(value)])).slice(0, mostValues) : []
+  return by ? [...new Set(by.values)].flatMap(value => (value === null ? [] : [String(value)])) : []
 })
+const offered = computed(() => values.value.slice(0, mostValues))
 const amount = computed<Amount | null>(() => {
   const { table: id, column: _, where: rule, ...rest } = wish.value
   if (!id || (!column.value && rest.find !== 'count')) return null
@@ -45,7 +48,7 @@ const amount = computed<Amount | null>(() => {
 const now = computed(() => {
   if (!amount.value || !table.value) return null
   const row = where.slideId ? shownRow(store.current, where.slideId, id => tables.table(id)) : null
-  return amountIn(amount.value, table.value, infoOf(store.current).language, row?.table === amount.value.table ? row.row : null)
+  return amountIn(amount.value, table.value, language.value, row?.table === amount.value.table ? row.row : null)
 })
 const set = (fields: Partial<Amount>) => {
   wish.value = Object.fromEntries(
@@ -114,7 +117,7 @@ const scales = { none: 'in full', auto: 'by size', thousands: 'in k', millions: 
         <ChoiceField
           :model-value="wish.where.key || null"
           :items="
-            values.map(value => ({
+            offered.map(value => ({
               value: value as string | null,
               label: keyWords(
                 filters.find(({ name }) => name === wish.where?.column)!,
@@ -128,6 +131,9 @@ const scales = { none: 'in full', auto: 'by size', thousands: 'in k', millions: 
           @update:model-value="next => set({ where: { column: wish.where!.column, key: next ?? '' } })"
         />
       </label>
+      <p v-if="wish.where && values.length > offered.length" class="quiet">
+        {{ numberWords(values.length) }} values; the first {{ numberWords(offered.length) }} are offered.
+      </p>
       <template v-if="now?.value != null">
         <label v-if="finding.isChange" class="row">
           <span class="label">Written</span>

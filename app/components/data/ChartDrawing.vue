@@ -51,6 +51,7 @@ watch(
 
 <template>
   <span v-if="isTooMuch" class="drawing much">{{ numberWords(drawing.marks.length) }} marks are too many to draw in this room.</span>
+  <span v-else-if="isComing && tables.lacking(spec.map!)" class="drawing much">The map is not here: {{ tables.lacking(spec.map!) }}</span>
   <svg v-else ref="svg" class="drawing" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="drawing.description" />
 </template>
 

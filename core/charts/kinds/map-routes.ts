@@ -55,6 +55,13 @@ function stopsOf(setting: Setting, ground: Ground, ways: readonly Way[]) {
   return [...stops.values()]
 }
 
+/** Routes in a sentence or two: how many there are, and along which most goes. */
+function inWords({ data, words }: Setting, [first, ...rest]: readonly Way[]): string {
+  if (!first) return 'Map without routes.'
+  const most = `${first.from.label} to ${first.to.label}, ${words(first.value)}`
+  return `Map with ${rest.length + 1} routes by ${data.category.name}. Most: ${most}.`
+}
+
 /** Ways between places, as thick as what goes along them. */
 export const mapRoutes: ChartKind = {
   name: 'map-routes',
@@ -71,7 +78,7 @@ export const mapRoutes: ChartKind = {
   },
   draw(spec, table, room) {
     const setting = settingOf(spec, table, room)
-    const { data, isHighlighted, anyHighlighted, ratio, words } = setting
+    const { data, isHighlighted, anyHighlighted, ratio } = setting
     const ground = groundOf(setting, { x: 0, y: 0, width: room.width, height: room.height })
     if (!ground) return noGround(setting, 'Map with routes')
     const ways = waysOf(setting, ground).sort((a, b) => b.value - a.value)
@@ -120,9 +127,7 @@ export const mapRoutes: ChartKind = {
       names: ways.map(({ from, to }) => `${from.label} to ${to.label}`),
       leftOut: names.leftOut,
       notes: ground.notes([...new Set([...data.categories, ...(data.seriesName === null ? [] : data.series)].map(({ key }) => key))]),
-      description: ways[0]
-        ? `Map with ${ways.length} routes by ${data.category.name}. Most: ${ways[0].from.label} to ${ways[0].to.label}, ${words(ways[0].value)}.`
-        : 'Map without routes.',
+      description: inWords(setting, ways),
       ...ground.drawn,
     })
   },

@@ -1,6 +1,6 @@
 import svgpath from 'svgpath'
 import { drawnIconSchema, type DrawnIcon } from '../../model'
-import { optionOf, parseJson } from '../../values'
+import { numberWords, optionOf, parseJson } from '../../values'
 import { shorten } from '../category-labels'
 import type { ChartLabel } from '../drawing'
 import { finished } from '../finish'
@@ -46,7 +46,8 @@ function shapeOf({ spec }: Setting): string {
 function planOf(setting: Setting, count: number, greatest: number) {
   const { room, size, line, width, data, words, spec } = setting
   const own = optionOf<number>(pictogram, spec.options ?? {}, 'each')
-  const one = own > 0 && greatest / own <= mostInRow ? own : amountOfOne(greatest)
+  const fits = own > 0 && greatest / own <= mostInRow
+  const one = fits ? own : amountOfOne(greatest)
   const across = Math.max(inRow, Math.ceil(greatest / one - 1e-9))
   const names = Math.min(
     room.width * 0.28,
@@ -62,7 +63,7 @@ function planOf(setting: Setting, count: number, greatest: number) {
   )
   const row = Math.min((room.height - foot) / Math.max(1, count), step * 1.5)
   const top = Math.max(0, (room.height - foot - row * count) / 2)
-  return { one, across, names, left, step, row, top, foot }
+  return { one, across, names, left, step, row, top, foot, tooMany: own > 0 && !fits ? Math.ceil(greatest / own) : 0, own }
 }
 type Plan = ReturnType<typeof planOf>
 
@@ -141,6 +142,12 @@ export const pictogram: ChartKind = {
       marks: rows.flatMap(({ key, value }, part) => iconsOf(setting, plan, shape, part, key, value)),
       labels: [...labels, ...(rows.length ? [foot] : [])],
       names: rows.map(({ label }) => label),
+      notes: plan.tooMany
+        ? [
+            `One for ${among([plan.own])(plan.own)} would be ${numberWords(plan.tooMany)} icons in a row, ${mostInRow} at most are drawn: ` +
+              `one stands for ${among([plan.one])(plan.one)}.`,
+          ]
+        : [],
     })
   },
 }

@@ -219,6 +219,20 @@ describe('icons that are counted', () => {
     [0, 1],
   ])('of at most %d stand for %d each', (greatest, one) => expect(amountOfOne(greatest)).toBeCloseTo(one, 9))
 
+  it('that would be too many are drawn as others, and it is said', () => {
+    const many: DataTable = {
+      id: 't',
+      name: 't',
+      columns: [
+        { name: 'year', type: 'text', values: ['2031'] },
+        { name: 'riders', type: 'number', values: [900] },
+      ],
+    }
+    const notes = (each: number) => drawChart({ ...newChart('t'), kind: 'pictogram', options: { each } }, many, room).notes
+    expect([notes(0), notes(60)]).toEqual([[], []])
+    expect(notes(10)).toEqual(['One for 10 would be 90 icons in a row, 20 at most are drawn: one stands for 100.'])
+  })
+
   it('are as many as the amount, the last as far as it goes', () => {
     const table: DataTable = {
       id: 't',

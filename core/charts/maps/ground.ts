@@ -302,7 +302,8 @@ export function groundOf(setting: Setting, room: MapRoom): Ground | null {
       const places = aim.land.filter(at => !without.has(at) && !outlines[at]!.type.endsWith('Point') && isNear(at))
       const d = places.map(at => flat.path(at, least)).join('')
       const mark = { key: 'land', part, value: null, highlighted: false, tone: { name: 'track' as const }, edge: 1 }
-      return d ? { ...common, d, middle: { x: 0, y: 0 }, ...mark } : null
+      // It has no middle of its own: that of the plane stays where it is as other places are chosen.
+      return d ? { ...common, d, middle: { x: planeSide / 2, y: planeSide / 2 }, ...mark } : null
     },
     holds: (place, { x, y }, width, height) =>
       holdsOn(

@@ -24,12 +24,15 @@ const change = (fields: { [K in keyof SlideRows]?: SlideRows[K] | undefined }) =
   )
 const columns = computed(() => (table.value?.columns ?? []).filter(column => !isWhere(column)))
 const groups = computed(() => columns.value.filter(({ type }) => type !== 'number'))
-const mostKeys = 300
+/** As many values as a slide can name. */
+const mostKeys = 1000
 const keys = computed(() => {
   const by = groups.value.find(({ name }) => name === rows.value?.where?.column)
   if (!by) return []
-  const all = [...new Map(by.values.map(value => [keyOf(value), value])).entries()].slice(0, mostKeys)
-  return all.map(([key, value]) => ({ key, label: keyWords(by, value, infoOf(store.current).language) || key }))
+  return [...new Map(by.values.map(value => [keyOf(value), value])).entries()].map(([key, value]) => ({
+    key,
+    label: keyWords(by, value, infoOf(store.current).language) || key,
+  }))
 })
 const said = computed(() => {
   if (!table.value) return tables.lacking(rows.value!.table) || 'Bringing the table…'
@@ -70,8 +73,12 @@ const said = computed(() => {
           @update:model-value="next => change({ where: next === null ? undefined : { column: next, keys: [] } })"
         />
       </div>
+      <p v-if="rows.where && keys.length > mostKeys" class="quiet">
+        “{{ rows.where.column }}” has {{ numberWords(keys.length) }} values; a slide can be there for {{ numberWords(mostKeys) }} of them.
+        Choose a column with fewer, or only the first rows.
+      </p>
       <ToggleList
-        v-if="rows.where"
+        v-else-if="rows.where"
         :label="`Where ${rows.where.column} is`"
         :items="keys"
         :chosen="rows.where.keys"
