@@ -73,7 +73,7 @@ export const textSchema = new Schema({
       attrs: { of: {} },
       inclusive: false,
       parseDOM: [{ tag: 'span[data-amount]', getAttrs: node => amountIn(node as unknown as ElementWithAttributes) }],
-      toDOM: mark => ['span', { class: 'amount', 'data-amount': JSON.stringify(mark.attrs.of) }, 0],
+      toDOM: mark => ['span', { class: 'of-table', 'data-amount': JSON.stringify(mark.attrs.of) }, 0],
     },
     link: {
       attrs: { href: {} },

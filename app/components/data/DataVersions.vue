@@ -3,6 +3,11 @@ import type { SourceDetail, SourceVersion } from '~/composables/data-room'
 
 /** The versions of a table, one block each; which is on air, and which are held and why. */
 const props = defineProps<{ detail: SourceDetail; canEdit: boolean }>()
+/** How the next version comes. */
+const cameBy = computed(() => {
+  if (props.detail.steps) return 'Each version of what it is made of makes one here.'
+  return props.detail.typed ? 'What one person types within ten minutes is one.' : 'Another file of the same table becomes the next one.'
+})
 const emit = defineEmits<{ look: [number: number]; air: [number: number]; upload: [] }>()
 const day = (version: SourceVersion) => new Date(version.createdAt).toLocaleDateString(undefined, { day: 'numeric', month: 'short' })
 const list = useTemplateRef('list')
@@ -21,7 +26,7 @@ const chosen = computed(() => props.detail.versions.find(({ number }) => number 
     <div class="what">
       <h2>Versions</h2>
       <p class="quiet">
-        {{ detail.steps ? 'Each version of what it is made of makes one here.' : 'Another file of the same table becomes the next one.' }}
+        {{ cameBy }}
       </p>
     </div>
     <ul ref="list">
@@ -40,7 +45,7 @@ const chosen = computed(() => props.detail.versions.find(({ number }) => number 
           <span class="amount quiet">{{ day(version) }}</span>
         </UButton>
       </li>
-      <li v-if="canEdit && !detail.steps">
+      <li v-if="canEdit && !detail.steps && !detail.typed">
         <UButton variant="bare" class="version next" @click="emit('upload')">Upload the next version</UButton>
       </li>
     </ul>

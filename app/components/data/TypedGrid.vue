@@ -91,7 +91,10 @@ function onKey(event: KeyboardEvent) {
     Home: () => walk(0, -mostAcross),
     End: () => walk(0, mostAcross),
   }
-  const way = ways[event.key]
+  // By Tab one leaves the grid where its line ends.
+  const isEnd = event.shiftKey ? at.value.column === 0 : at.value.column === columns.value - 1
+  if (event.key === 'Tab' && isEnd) return
+  const way = event.key === 'Tab' ? ([0, event.shiftKey ? -1 : 1] as const) : ways[event.key]
   if (isCommand && /^[zy]$/i.test(event.key)) (event.key.toLowerCase() === 'y' || event.shiftKey ? grid.again : grid.back)()
   else if (way && !isCommand && !event.altKey) walk(...way)
   else if (acts[event.key] && !isCommand) acts[event.key]!()
@@ -181,6 +184,7 @@ onMounted(() => place.value?.focus())
               />
               <div
                 :id="idOf(-1, column - 1)"
+                :title="cells.header[column - 1] || undefined"
                 class="cell name"
                 role="columnheader"
                 :class="{ here: isAt(-1, column - 1) }"
@@ -295,8 +299,7 @@ thead th {
   cursor: cell;
 }
 .name {
-  display: flex;
-  align-items: center;
+  line-height: 29px;
   font-weight: 600;
   border-top: 1px solid var(--line);
 }
