@@ -3,6 +3,7 @@ import type { ChartSpec } from '../model'
 import type { ChartDrawing, ChartRoom } from './drawing'
 import { settled } from './settle'
 import { area } from './kinds/area'
+import { bands } from './kinds/bands'
 import { bar } from './kinds/bar'
 import { bigNumber } from './kinds/big-number'
 import { box } from './kinds/box'
@@ -17,6 +18,7 @@ import type { ChartKind } from './kinds/kind'
 import { drawMoment } from './motion/moment'
 import { shownRows } from './motion/shown-rows'
 import { line } from './kinds/line'
+import { lollipop } from './kinds/lollipop'
 import { lyingBar } from './kinds/lying-bar'
 import { mapAreas } from './kinds/map-areas'
 import { mapPoints } from './kinds/map-points'
@@ -25,10 +27,12 @@ import { multiples } from './kinds/multiples'
 import { pictogram } from './kinds/pictogram'
 import { ranks } from './kinds/ranks'
 import { ridges } from './kinds/ridges'
+import { ribbons } from './kinds/ribbons'
 import { ring } from './kinds/ring'
 import { scatter } from './kinds/scatter'
 import { slope } from './kinds/slope'
 import { stack } from './kinds/stack'
+import { tableBars } from './kinds/table-bars'
 import { treemap } from './kinds/treemap'
 import { waffle } from './kinds/waffle'
 import { waterfall } from './kinds/waterfall'
@@ -40,14 +44,18 @@ export const chartKinds: readonly ChartKind[] = [
   stack,
   line,
   area,
+  bands,
   ring,
   halfRing,
   bullet,
+  lollipop,
   dots,
   scatter,
   slope,
   ranks,
+  ribbons,
   multiples,
+  tableBars,
   heat,
   calendar,
   waterfall,

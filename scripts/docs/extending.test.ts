@@ -65,15 +65,17 @@ describe('the worked examples of docs/extending.md', () => {
     expect([there.opacity, there.rotate]).toEqual([1, 0])
   })
 
-  it('show a kind of charts whose dots stand where bars would end', async () => {
-    const { lollipop } = (await exampleIn('core/charts/kinds/lollipop.ts')) as { lollipop: ChartKind }
+  it('show a kind of charts whose dashes lie where bars would end', async () => {
+    const { levels } = (await exampleIn('core/charts/kinds/levels.ts')) as { levels: ChartKind }
     const room = { width: 1200, height: 600, textSize: 28, fonts: houseTheme.fonts, measurer: roughMeasurer, language: 'en' }
-    const drawing = lollipop.draw({ ...newChart(seasons.id), labels: 'none' }, seasons, room)
+    const drawing = levels.draw({ ...newChart(seasons.id), labels: 'none' }, seasons, room)
     expect(drawing.parts).toBe(5)
-    const heights = drawing.marks.filter(mark => mark.shape === 'point').map(dot => dot.foot - dot.y)
+    const base = drawing.rules.find(({ kind }) => kind === 'base')!.from.y
+    const heights = drawing.marks.flatMap(mark => (mark.shape === 'cell' ? [base - (mark.y + mark.height / 2)] : []))
+    expect(heights).toHaveLength(5)
     const crossings = seasons.columns[1]!.values as number[]
     heights.forEach((height, index) => expect(height / heights[0]!).toBeCloseTo(crossings[index]! / crossings[0]!, 6))
-    expect(drawing.description).toBe('Dot chart of crossings by season, 5 dots. Highest: 2026, 5,230.')
+    expect(drawing.description).toBe('Level chart of crossings by season, 5 dashes. Highest: 2026, 5,230.')
   })
 
   it('show a step that keeps the first of rows that are alike', async () => {

@@ -4,6 +4,9 @@ import { labelAt, type Setting } from '../setting'
 import type { ChartRows } from './rows'
 import type { Plane } from './scale'
 
+/** How far amounts keep from each other to the sides, as a share of their size. */
+const apart = 0.25
+
 /** A mark that says its amount at its end. */
 export interface AmountAt {
   part: number
@@ -46,7 +49,8 @@ export function amountLabels(
         { x: 0, y: 0 },
         { kind: 'value', part: end.part, key: `value ${end.key}`, amount: value, ...tone },
       )
-      const { width, height: line } = label
+      const { height: line } = label
+      const width = label.width + apart * label.size
       const centred = {
         x: end.x - width / 2 + end.aside * width * 0.5,
         y: end.below ? end.y + line * 0.1 : end.y - line * 1.1,
