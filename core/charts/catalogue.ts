@@ -1,6 +1,7 @@
 import type { DataTable } from '../data'
 import type { ChartSpec } from '../model'
 import type { ChartDrawing, ChartRoom } from './drawing'
+import { withMoved } from './moved'
 import { settled } from './settle'
 import { area } from './kinds/area'
 import { bands } from './kinds/bands'
@@ -78,15 +79,19 @@ const byName = new Map(chartKinds.map(kind => [kind.name, kind]))
 export const chartKindNamed = (name: string): ChartKind => byName.get(name) ?? bar
 
 /** Draws rows as they are. */
-const drawRows = (spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDrawing =>
-  settled(chartKindNamed(spec.kind).draw(spec, table, room), room)
+const drawPlain = (spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDrawing =>
+  withMoved(chartKindNamed(spec.kind).draw(spec, table, room), spec, room)
+/** The same with no word on another. */
+const drawRows = (spec: ChartSpec, table: DataTable, room: ChartRoom): ChartDrawing => settled(drawPlain(spec, table, room), room)
 
 /** Draws a chart of its table; `time` is the number of a moment, or lies between two, where it is shown on its way through time. */
 export function drawChart(spec: ChartSpec, table: DataTable, room: ChartRoom, time?: number): ChartDrawing {
   const shown = shownRows(spec, table, room.language, time)
   if (!shown.run) return drawRows(shown.spec, shown.table, room)
-  const { followsPlaces, draw } = chartKindNamed(spec.kind)
-  return drawMoment(spec, table, { ...shown, run: shown.run }, room, { settled: drawRows, passing: followsPlaces ? draw : null })
+  return drawMoment(spec, table, { ...shown, run: shown.run }, room, {
+    settled: drawRows,
+    passing: chartKindNamed(spec.kind).followsPlaces ? drawPlain : null,
+  })
 }
 
 /** What a new chart of a table shows until someone chooses otherwise. */

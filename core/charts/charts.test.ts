@@ -96,13 +96,18 @@ describe('a bar chart', () => {
     ).toBe('20.4k')
   })
 
-  it('prefers the highlighted and the extreme where not every amount has room, and says how many are left out', () => {
+  it('prefers the highlighted and the extreme where not every amount has room, and lists what is left out', () => {
     const many = Array.from({ length: 60 }, (_, index) => ({ key: `row ${index}`, value: 1000 + index }))
     const drawing = draw(many, { highlighted: ['row 30'] })
     const shown = drawing.labels.filter(label => label.kind === 'value').map(label => label.part)
     expect(shown).toContain(30)
     expect(shown).toContain(59)
-    expect(drawing.leftOut).toBe(60 - shown.length)
+    const amounts = drawing.leftOut.filter(words => !words.startsWith('row'))
+    expect(amounts).toHaveLength(60 - shown.length)
+    expect(amounts).not.toContain('1,030')
+    // The names that found no room too.
+    const names = drawing.labels.filter(({ key }) => key?.startsWith('name')).flatMap(({ lines }) => lines)
+    expect(drawing.leftOut.filter(words => words.startsWith('row')).some(words => names.includes(words))).toBe(false)
   })
 })
 

@@ -34,6 +34,8 @@ export interface ChartLabel {
   swatch?: Tone
   /** 0 to 1; absent is all. */
   opacity?: number
+  /** Whether somebody has put it there: others give way to it. */
+  byHand?: true
 }
 
 /** A straight line that is no mark: of the axis, its base, a divider, or a level that amounts are compared with. */
@@ -57,8 +59,8 @@ export interface ChartDrawing {
   names: readonly string[]
   /** In the chart's own number format, computed from the rows shown. */
   total: string
-  /** Labels that found no clear place and are left out. */
-  leftOut: number
+  /** What labels that found no clear place would say, the more important first. */
+  leftOut: readonly string[]
   /** Words for those who do not see it. */
   description: string
   /** Of a map: the plane that it is drawn on, and how near it is seen. Its marks end where the chart does. */

@@ -18,7 +18,7 @@ export function finished(setting: Setting, { of, each, ...drawn }: Drawn): Chart
     rules: [],
     parts: drawn.names.length,
     total: setting.words(all.reduce((sum, value) => sum + value, 0)),
-    leftOut: 0,
+    leftOut: [],
     description: describe(setting, of, each),
     write: setting.words,
     ...drawn,

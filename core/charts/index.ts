@@ -13,6 +13,7 @@
  */
 
 export * from './catalogue'
+export * from './cells'
 export * from './columns'
 export * from './drawing'
 export * from './element-chart'
@@ -23,8 +24,10 @@ export * from './label-color'
 export { placeLabels, touch } from './labels'
 export { isPlaced, outlineColumn } from './maps/outlines'
 export * from './marks'
+export { boundsOfMark } from './marks/bounds'
 export { passageBetween, type Passage, type Stretch } from './motion/passage'
 export { timesOf, passageOf } from './motion/run'
+export { shiftOf } from './moved'
 export { shownRows } from './motion/shown-rows'
 export { passageSentence, passageWord, stateWords } from './motion/state-words'
 export { swatchRoom } from './setting'

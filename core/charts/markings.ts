@@ -3,7 +3,7 @@ import type { ChartNote, Reference } from '../model'
 import type { ChartLabel, ChartRule } from './drawing'
 import { placeLabels, type Candidate, type Rectangle } from './labels'
 import { mixPoint, type AreaMark, type ChartMark, type Point } from './marks'
-import { labelAt, type Setting } from './setting'
+import { labelAt, saidBy, type Setting } from './setting'
 
 /** A level with what it is now. */
 export interface Level {
@@ -202,8 +202,8 @@ export function notesOn(
   spots: readonly NoteSpot[],
   drawn: { marks: readonly ChartMark[]; labels: readonly ChartLabel[] },
   own: boolean,
-): { labels: ChartLabel[]; leftOut: number } {
-  if (!spots.length) return { labels: [], leftOut: 0 }
+): { labels: ChartLabel[]; leftOut: string[] } {
+  if (!spots.length) return { labels: [], leftOut: [] }
   const { room, size } = setting
   const step = size('note')
   const fits = (line: string) => setting.width(line, 'note') <= step * widestLine
@@ -230,7 +230,7 @@ export function notesOn(
     ...around,
   ])
   return {
-    leftOut: leftOut.length,
+    leftOut: leftOut.map(({ label }) => saidBy(label)),
     labels: placed.map(({ label: { label, x, y }, place }) => {
       const middle = { x: place.x + place.width / 2, y: place.y + place.height / 2 }
       const held = (value: number, from: number, until: number) => Math.max(from, Math.min(until, value))

@@ -52,6 +52,8 @@ export interface Setting {
   isHighlighted(key: string): boolean
   /** Whether anything is highlighted, so that the rest is quiet. */
   anyHighlighted: boolean
+  /** Whether a label was moved by hand, by its key: it is said whatever the room. */
+  isMoved(key: string): boolean
   /** Whether just one category is: its amount is written large. */
   leads: boolean
   /** Where the rows are those of one moment of many. */
@@ -103,6 +105,7 @@ export function settingOf(spec: ChartSpec, table: DataTable, room: ChartRoom): S
       return value => (value === 0 ? formatNumber(0, none, room.language, [0]) : formatNumber(value, shared, room.language))
     },
     isHighlighted: key => highlighted.has(key),
+    isMoved: key => !!spec.moved && Object.hasOwn(spec.moved, key),
     anyHighlighted: known,
     leads: data.categories.filter(({ key }) => highlighted.has(key)).length === 1,
     run: room.run ?? null,
@@ -137,6 +140,9 @@ export function labelAt(
     ...more,
   }
 }
+
+/** The words of a label in one line. */
+export const saidBy = ({ lines }: Pick<ChartLabel, 'lines'>) => lines.join(' ')
 
 /** Marks whose colour is left to their being highlighted: where any is, the others are quiet. */
 export const quietly = (marks: readonly ChartMark[], { anyHighlighted }: Setting): readonly ChartMark[] =>

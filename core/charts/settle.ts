@@ -1,5 +1,6 @@
 import type { ChartDrawing, ChartLabel, ChartRoom } from './drawing'
 import { placeLabels, type Candidate } from './labels'
+import { saidBy } from './setting'
 
 /** What gives way to what where two words want one place: later kinds give way to earlier ones. */
 const importance: Readonly<Record<ChartLabel['kind'], number>> = { total: 4, category: 3, note: 2, value: 1, axis: 0 }
@@ -9,7 +10,7 @@ const letters = 0.78
 const isHighlighted = ({ tone }: ChartLabel) => !!tone && 'name' in tone && tone.name === 'highlighted'
 
 /** How much a label matters beside others: what is highlighted before all. */
-export const importanceOf = (label: ChartLabel) => importance[label.kind] + (isHighlighted(label) ? 5 : 0)
+export const importanceOf = (label: ChartLabel) => importance[label.kind] + (isHighlighted(label) ? 5 : 0) + (label.byHand ? 10 : 0)
 
 /**
  * The same drawing with its upright words within its room and none on another: what stands a little outside moves in, and what touches
@@ -38,5 +39,5 @@ export function settled(drawing: ChartDrawing, room: ChartRoom): ChartDrawing {
     const [x, y] = [place.x + place.width / 2, place.y + place.height / 2]
     return [Math.abs(x - label.x) < 1e-6 && Math.abs(y - label.y) < 1e-6 ? label : { ...label, x, y }]
   })
-  return { ...drawing, marks: drawing.parts ? drawing.marks : [], labels: kept, leftOut: drawing.leftOut + leftOut.length }
+  return { ...drawing, marks: drawing.parts ? drawing.marks : [], labels: kept, leftOut: [...drawing.leftOut, ...leftOut.map(saidBy)] }
 }

@@ -81,26 +81,31 @@ export function besideLabels(
   setting: Setting,
   wishes: readonly BesideWish[],
   place: BesidePlace,
-): { labels: ChartLabel[]; leftOut: number } {
+): { labels: ChartLabel[]; leftOut: string[] } {
   const role = (wish: BesideWish) => wish.role ?? 'name'
   const height = (wish: BesideWish) => setting.line(role(wish))
   const room = place.bottom - place.top
   const kept: BesideWish[] = []
   let taken = 0
-  for (const wish of [...wishes].sort((a, b) => b.priority - a.priority)) {
+  const isMoved = ({ key }: BesideWish) => setting.isMoved(`name ${key}`)
+  // Those that were moved by hand take no room here.
+  const own = wishes.filter(wish => !isMoved(wish))
+  for (const wish of own.sort((a, b) => b.priority - a.priority)) {
     if (taken + height(wish) > room) continue
     taken += height(wish)
     kept.push(wish)
   }
   kept.sort((a, b) => a.y - b.y)
-  const levels = apartLevels(
+  const apart = apartLevels(
     kept.map(wish => wish.y),
     kept.map(height),
     place.top,
     place.bottom,
   )
+  const byHand = wishes.filter(isMoved)
+  const levels = [...apart, ...byHand.map(({ y }) => y)]
   const way = place.at === 'start' ? 1 : -1
-  const labels = kept.map((wish, index): ChartLabel => {
+  const labels = [...kept, ...byHand].map((wish, index): ChartLabel => {
     const y = levels[index]!
     const moved = Math.abs(y - wish.y) > leastLed
     const gap = Math.abs(place.x - place.from)
@@ -127,7 +132,7 @@ export function besideLabels(
       },
     )
   })
-  return { labels, leftOut: wishes.length - kept.length }
+  return { labels, leftOut: own.filter(wish => !kept.includes(wish)).map(({ words }) => words) }
 }
 
 /** px that the words of the series take beside a chart, at most a share of its width. */

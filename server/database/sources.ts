@@ -45,13 +45,15 @@ export interface SourceEntry {
   /** The file of the watched folder that it follows, and whether that could not be read. */
   file: string | null
   fault: boolean
+  /** Whether it is typed here, cell by cell. */
+  typed: boolean
   /** The table that it is made of by steps. */
   madeOf: string | null
 }
 
 /** All of them by name, with what waits for an answer. */
 export const listSources = () => database()<SourceEntry[]>`
-    select s.id, s.name, s.file, s.made_of as "madeOf", s.file_fault is not null as fault, counted.versions, counted.held,
+    select s.id, s.name, s.file, s.typed, s.made_of as "madeOf", s.file_fault is not null as fault, counted.versions, counted.held,
       newest.file_name as "fileName", newest.created_at as "cameAt",
       (select count(*)::int from jsonb_array_elements(aired.reading -> 'columns') one where one ? 'open') as open
     from data_sources s

@@ -30,7 +30,7 @@ export const gridSchema = z
 export type Grid = z.infer<typeof gridSchema>
 
 /** A header names the columns, and every row is data, whatever it looks like. */
-const asTyped: ReadingChoices = { above: 0, header: 1, totals: 'data', gather: false }
+const asTyped: ReadingChoices = { above: 0, header: 1, rows: 'all', totals: 'data', gather: false }
 /** What one person types within so long goes into one version. */
 const typingMinutes = 10
 
@@ -39,8 +39,8 @@ async function isUsed(id: string): Promise<boolean> {
   return decks.length + screens.length + made.length > 0
 }
 
-const bytesFrom = ({ header, rows }: Grid) => new TextEncoder().encode(Papa.unparse([header, ...rows], { newline: '\r\n' }))
-const fileNameOf = (name: string) => `${name.slice(0, 190)}.csv`
+export const bytesFrom = ({ header, rows }: Grid) => new TextEncoder().encode(Papa.unparse([header, ...rows], { newline: '\r\n' }))
+export const fileNameOf = (name: string) => `${name.slice(0, 190)}.csv`
 
 /** Keeps what was typed as a table of the team; answers with its id, and the stamp that it is known again by. */
 export async function makeTyped(name: string, grid: Grid, person: string): Promise<{ id: string; stamp: string }> {

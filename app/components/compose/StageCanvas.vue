@@ -49,12 +49,16 @@ const tabled = computed(() => {
   const element = stage.editing ? stage.byId.get(stage.editing) : undefined
   return element?.kind === 'table' ? element : null
 })
+const charted = computed(() => {
+  const element = stage.editing ? stage.byId.get(stage.editing) : undefined
+  return element?.kind === 'chart' && element.chart?.table && store.canEdit ? element : null
+})
 const framed = computed(() => {
   const element = stage.framing ? stage.byId.get(stage.framing) : undefined
   return element?.kind === 'picture' ? element : null
 })
 
-/** Goes into a part: a group is opened, a text written in, a picture placed in its frame. */
+/** Goes into a part: a group is opened, a text written in, a picture placed in its frame, a chart worked inside. */
 function open(element: ShownElement, top: Id = element.id, at: { x: number; y: number } | null = null) {
   if (top !== element.id) {
     stage.opened = top
@@ -77,6 +81,7 @@ function open(element: ShownElement, top: Id = element.id, at: { x: number; y: n
     stage.editing = element.id
   } else if (element.kind === 'text' && !element.field) stage.editing = element.id
   else if (element.kind === 'table' && !element.table) stage.editing = element.id
+  else if (element.kind === 'chart' && element.chart?.table) stage.editing = element.id
   else if (element.kind === 'picture' && element.media && !element.logo) stage.framing = element.id
 }
 /** The part of a group that something in it belongs to. */
@@ -118,7 +123,9 @@ function menuById(id: Id) {
         ? 'Place it in its frame'
         : element.kind === 'group'
           ? 'Go into the group'
-          : null
+          : element.kind === 'chart' && element.chart?.table
+            ? 'Work inside it'
+            : null
   return menuOf(
     element,
     inside ? [{ label: inside, icon: 'i-lucide-square-pen', kbds: ['Enter'], onSelect: () => afterMenu(() => open(element)) }] : [],
@@ -185,7 +192,7 @@ defineExpose({ startEditing })
               :deck="stage.shownDeck!"
               :slide="where.stageId"
               :frame="stage.passing"
-              :editing="tabled ? null : stage.editing"
+              :editing="tabled || charted ? null : stage.editing"
               :scale="stage.scale"
               :tries="stage.tries"
               prompts
@@ -205,6 +212,7 @@ defineExpose({ startEditing })
               @done="stage.editing = null"
             />
             <TableEditing v-if="tabled" :key="tabled.id" :element="tabled" @done="stage.editing = null" />
+            <ChartEditing v-if="charted" :key="charted.id" :element="charted" @done="stage.editing = null" />
             <DrawTool v-if="stage.tool && store.canEdit" :key="stage.tool" />
           </div>
         </div>

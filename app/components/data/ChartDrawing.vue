@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { drawChart } from '#core/charts'
+import { drawChart, type ChartDrawing } from '#core/charts'
 import type { DataTable } from '#core/data'
 import { houseTheme } from '#core/layouts'
 import type { ChartSpec, Theme } from '#core/model'
@@ -10,7 +10,7 @@ import { drawChartInto } from '#stage/chart-nodes'
  * so many marks.
  */
 const props = defineProps<{ spec: ChartSpec; table: DataTable; width: number; height: number; most?: number; theme?: Theme }>()
-const emit = defineEmits<{ drawn: [{ description: string; leftOut: number; notes: readonly string[] }] }>()
+const emit = defineEmits<{ drawn: [Pick<ChartDrawing, 'description' | 'leftOut'> & { notes: readonly string[] }] }>()
 const host = useStageHost()
 const color = useColorMode()
 const svg = useTemplateRef<SVGSVGElement>('svg')

@@ -50,6 +50,8 @@ const tiles = computed(() =>
 const words = ref('')
 /** What the chosen one says about what it does not show. */
 const notes = ref<readonly string[]>([])
+/** What labels say that have no room in it. */
+const unsaid = ref<readonly string[]>([])
 /** At most so many facts are shown until more are asked for. */
 const fewFacts = 5
 const allFacts = ref(false)
@@ -144,6 +146,7 @@ const slides = computed(() => (current.value ? [{ title: headline.value, chart: 
               drawn => {
                 words = drawn.description
                 notes = drawn.notes
+                unsaid = drawn.leftOut
               }
             "
           />
@@ -160,6 +163,7 @@ const slides = computed(() => (current.value ? [{ title: headline.value, chart: 
           The {{ spec.largest }} largest and the rest.
           <UButton size="sm" @click="showAll">Show all</UButton>
         </p>
+        <LeftOutWords :words="unsaid" />
         <p v-for="note in notes" :key="note" class="warning">{{ note }}</p>
         <p class="quiet">In words: {{ words }}</p>
         <template v-if="facts.length">

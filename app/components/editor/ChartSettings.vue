@@ -1,18 +1,6 @@
 <script setup lang="ts">
 import { deckTheme, type ChartElement, type ChartSpec } from '#core/model'
-import {
-  chartKindNamed,
-  chartKinds,
-  chosenColumns,
-  columnsFor,
-  drawingOfElement,
-  isPlaced,
-  newChart,
-  redrawn,
-  tonesOf,
-  withMap,
-  type ChartColumn,
-} from '#core/charts'
+import { chartKindNamed, chartKinds, chosenColumns, columnsFor, isPlaced, redrawn, tonesOf, withMap, type ChartColumn } from '#core/charts'
 import { gatheredFor, rowCount, type DataTable } from '#core/data'
 import { setFields } from '#core/edits'
 import { themeSeen, type ShownElement } from '#core/resolved'
@@ -20,22 +8,16 @@ import { themeSeen, type ShownElement } from '#core/resolved'
 const props = defineProps<{ element: ChartElement & ShownElement }>()
 const emit = defineEmits<{ choose: [] }>()
 const store = useDeck()
+const stage = useStage()
 const where = useWhere()
-const host = useStageHost()
 const tables = useTables()
 const states = useStates()
-/** The states of a chart that is told in some are worked on one by one. */
-const isTold = computed(() => states.chart?.id === props.element.id)
-const spec = computed<ChartSpec>(() => (isTold.value && states.current ? states.current.spec : (props.element.chart ?? newChart(null))))
-const table = computed<DataTable | undefined>(() => (spec.value.table ? tables.table(spec.value.table) : undefined))
+const { spec, table, drawing, isTold, set } = useChartInHand(() => props.element)
 const theme = computed(() => (where.stageId ? themeSeen(store.current, where.stageId) : deckTheme(store.current)))
 /** The colours that the chart has by the theme, where nobody chose others. */
 const tones = computed(() => tonesOf(spec.value, theme.value.palette))
 const kind = computed(() => chartKindNamed(spec.value.kind))
 const columns = computed(() => (table.value ? chosenColumns(spec.value, table.value) : null))
-const drawing = computed(() =>
-  drawingOfElement(store.current, props.element, isTold.value ? states.chosen : null, host.host.table, host.host.measurer),
-)
 /** What can be highlighted: each series where there are several, else each category. */
 const entries = computed(() => {
   if (!table.value) return []
@@ -43,18 +25,15 @@ const entries = computed(() => {
   return made.series.length > 1 ? made.series : made.categories
 })
 
-/** Sets fields; what is undefined is taken away. */
-function set(fields: { [K in keyof ChartSpec]?: ChartSpec[K] | undefined }) {
-  const chart = Object.fromEntries(Object.entries({ ...spec.value, ...fields }).filter(([, value]) => value !== undefined)) as ChartSpec
-  const label = `change ${props.element.name}`
-  if (isTold.value) states.set(label, chart)
-  else store.edit(label, setFields(store.current, { table: 'elements', id: props.element.id, fields: { chart } }))
-}
 /** Another kind, with the map that it needs, and without what only the one before could be asked for. */
 const choose = (name: string) =>
   set({ map: undefined, ...withMap({ ...spec.value, kind: name }, chartKindNamed(name), table.value!), options: undefined })
+/** Goes into the chart on the stage, or leaves it. */
+const isInside = computed(() => stage.editing === props.element.id)
+const goIn = () => (stage.editing = isInside.value ? null : props.element.id)
 const maps = useMaps()
 const list = useTeamTables()
+const isTyped = computed(() => list.value?.some(({ id, typed }) => typed && id === spec.value.table) ?? false)
 const tableChoices = computed(() => {
   const known = (list.value ?? []).map(({ id, name }) => ({ value: id as string | null, label: name }))
   const own = spec.value.table
@@ -130,6 +109,15 @@ const labels = {
         <b class="file">{{ table.name }}</b>
         <UButton variant="bare" class="link" @click="emit('choose')">Upload another</UButton>
         <ULink v-if="list?.some(({ id }) => id === spec.table)" class="link" :to="`/data?table=${spec.table}`">Its rows</ULink>
+      </p>
+      <p v-if="store.canEdit && !where.isForm" class="quiet">
+        <UButton size="sm" icon="i-lucide-hand" :active="isInside" :aria-pressed="isInside" data-test="in-chart" @click="goIn">
+          {{ isInside ? 'Leave it' : 'Work inside it' }}
+        </UButton>
+        <span v-if="isInside" class="inside">
+          Drag a word to move it, press a mark to highlight it, press a word twice to write it.
+          {{ isTyped ? 'Pull the end of a mark to change its amount.' : '' }}
+        </span>
       </p>
       <div class="row">
         <span class="label">Kind</span>
@@ -237,9 +225,10 @@ const labels = {
       </div>
       <ChartMarkings v-if="kind.isMarked" :spec="spec" :table="table" @set="set" />
       <p v-for="note in drawing?.notes ?? []" :key="note" class="warning" role="status">{{ note }}</p>
-      <p v-if="drawing?.leftOut" class="quiet">
-        {{ drawing.leftOut === 1 ? 'One label has' : `${numberWords(drawing.leftOut)} labels have` }} no room and
-        {{ drawing.leftOut === 1 ? 'is' : 'are' }} left out.
+      <LeftOutWords :words="drawing?.leftOut ?? []" />
+      <p v-if="spec.moved && Object.keys(spec.moved).length" class="quiet">
+        {{ Object.keys(spec.moved).length === 1 ? 'One label was' : `${Object.keys(spec.moved).length} labels were` }} moved by hand.
+        <UButton size="sm" @click="set({ moved: undefined }, 'put back the labels of')">Put them back</UButton>
       </p>
       <div v-if="drawing?.total" class="row">
         <span class="label">Total {{ drawing.total }}</span>
@@ -306,6 +295,10 @@ p {
 }
 p.warning {
   color: var(--warn-ink, var(--ink));
+}
+.inside {
+  display: block;
+  margin-top: 6px;
 }
 .file {
   color: var(--act);

@@ -193,6 +193,7 @@ export const box: ChartKind = {
     const said = high
       ? `${groups.length} rows. Highest middle: ${keyWords(data.category, high.group.key, room.language)}, ${words(high.spread.middle)}.`
       : 'without numbers.'
+    const notDrawn = look === 'box' ? 0 : groups.reduce((sum, { list }) => sum + thinned(list.length), 0)
     return finished(setting, {
       of: 'Box chart',
       each: 'rows',
@@ -201,7 +202,14 @@ export const box: ChartKind = {
       rules: linesAlong(ticks, plane.along, plane.top, plane.bottom).map(rule => ({ ...rule, kind: 'grid' })),
       names: groups.map(({ label }) => label),
       total: '',
-      leftOut: plane.leftOut + (look === 'box' ? 0 : groups.reduce((sum, { list }) => sum + thinned(list.length), 0)),
+      leftOut: plane.leftOut,
+      ...(notDrawn
+        ? {
+            notes: [
+              `${notDrawn === 1 ? 'One dot' : `${notDrawn} dots`} would lie on others and ${notDrawn === 1 ? 'is' : 'are'} not drawn.`,
+            ],
+          }
+        : {}),
       description: `Box chart of ${of}, ${said}`,
     })
   },

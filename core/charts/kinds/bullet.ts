@@ -97,7 +97,7 @@ function labelOf(setting: Setting, plane: LyingPlane, part: number, aim: Aim): C
   const highlighted = isHighlighted(key)
   const text = saidOf(setting, aim)
   if (!text || spec.labels === 'none' || (spec.labels === 'highlighted' && !highlighted)) return null
-  if (plane.band < size('value') * 0.8 && !highlighted) return undefined
+  if (plane.band < size('value') * 0.8 && !highlighted && !setting.isMoved(`value ${key}`)) return undefined
   const ends = [aim.value, aim.target].map(amount => plane.along(amount ?? 0))
   const falls = (aim.value ?? 0) < 0
   const x = falls ? Math.min(...ends, plane.base) - size('value') * 0.5 : Math.max(...ends, plane.base) + size('value') * 0.5
@@ -157,7 +157,7 @@ export const bullet: ChartKind = {
       labels: [...plane.names, ...labels.filter(label => !!label), ...amountsAlong(setting, ticks, plane.along)],
       rules: linesAlong(ticks, plane.along, plane.top, plane.bottom),
       names: rows.rows.map(({ label }) => label),
-      leftOut: plane.leftOut + labels.filter(label => label === undefined).length,
+      leftOut: [...plane.leftOut, ...said.filter((_, part) => labels[part] === undefined)],
       description: `${describe(setting, 'Bars to a target', 'rows')}${one}${met}`,
     })
   },

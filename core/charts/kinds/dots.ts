@@ -137,7 +137,10 @@ export const dots: ChartKind = {
       labels: [...plane.names, ...said.flatMap(labels => labels ?? []), ...amountsAlong(setting, ticks, plane.along), ...key.labels],
       rules: linesAlong(ticks, plane.along, plane.top, plane.bottom),
       names: rows.rows.map(({ label }) => label),
-      leftOut: plane.leftOut + said.filter(labels => labels === undefined).length,
+      leftOut: [
+        ...plane.leftOut,
+        ...found.flatMap((dots, part) => (said[part] === undefined ? dots.map(({ value }) => words(value)) : [])),
+      ],
     })
   },
 }

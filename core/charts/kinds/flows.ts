@@ -173,7 +173,7 @@ export const flows: ChartKind = {
       marks: [...ribbonsOf(setting, plan), ...sides.flatMap(one => blocksOf(setting, one, plan))],
       labels: [...names.flatMap(({ labels }) => labels), ...total],
       names: plan.from.entries.map(({ label }) => label),
-      leftOut: sumOf(names.map(({ leftOut }) => leftOut)),
+      leftOut: names.flatMap(({ leftOut }) => leftOut),
     })
   },
 }

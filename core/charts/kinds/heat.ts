@@ -23,13 +23,13 @@ function gridOf({ data, room, size, line, width }: Setting) {
 }
 type Grid = ReturnType<typeof gridOf>
 
-/** The fields of one line, and what they say within themselves; `leftOut`: how many found no room. */
+/** The fields of one line, and what they say within themselves; `leftOut`: those that found no room. */
 function lineOf(setting: Setting, { left, step, gap }: Grid, part: number, [least, most]: readonly [number, number]) {
   const { data, words, spec } = setting
   const { key } = data.series[part]!
   const marks: CellMark[] = []
   const labels: ChartLabel[] = []
-  let leftOut = 0
+  const leftOut: string[] = []
   data.categories.forEach((category, at) => {
     const value = data.values[part]![at]!
     const share = value === null ? 0 : most > least ? (value - least) / (most - least) : 1
@@ -41,7 +41,7 @@ function lineOf(setting: Setting, { left, step, gap }: Grid, part: number, [leas
     const isEnd = value === most || value === least
     if (value === null || spec.labels === 'none' || (spec.labels === 'highlighted' && !isEnd)) return
     const text = words(value)
-    if (setting.width(text, 'value') >= step.x - gap.x - 6 || setting.line('value') >= step.y - gap.y) return void leftOut++
+    if (setting.width(text, 'value') >= step.x - gap.x - 6 || setting.line('value') >= step.y - gap.y) return void leftOut.push(text)
     const place = { x: x + step.x / 2, y: y + step.y / 2 }
     labels.push(
       labelAt(setting, 'value', text, place, { kind: 'value', part, key: `value ${own}`, tone: { on: tone }, weight: isEnd ? 700 : 500 }),
@@ -93,13 +93,14 @@ export const heat: ChartKind = {
     const [least = 0, most = 0] = extent(data.values.flat().filter(value => value !== null))
     const lines = data.series.map((_, part) => lineOf(setting, grid, part, [least, most]))
     const names = lineNames(setting, grid)
+    const named = new Set(names.map(({ part }) => part))
     return finished(setting, {
       of: 'Heat grid',
       each: 'fields',
       marks: lines.flatMap(({ marks }) => marks),
       labels: [...names, ...lines.flatMap(({ labels }) => labels), ...namesAlong(setting, at => grid.left + (at + 0.5) * grid.step.x)],
       names: data.series.map(({ label }) => label),
-      leftOut: lines.reduce((sum, { leftOut }) => sum + leftOut, 0) + data.series.length - names.length,
+      leftOut: [...data.series.flatMap(({ label }, part) => (named.has(part) ? [] : label)), ...lines.flatMap(({ leftOut }) => leftOut)],
     })
   },
 }

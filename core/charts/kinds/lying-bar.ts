@@ -46,7 +46,8 @@ function saidAt(setting: Setting, mark: BarMark): ChartLabel | null | undefined 
   const { spec, size, words, data } = setting
   const { value, highlighted, negative, part } = mark
   if (value === null || spec.labels === 'none' || (spec.labels === 'highlighted' && !highlighted)) return null
-  if (mark.height < size('value') * 0.8 && !(highlighted && data.series.length === 1)) return undefined
+  if (mark.height < size('value') * 0.8 && !setting.isMoved(`value ${mark.key}`) && !(highlighted && data.series.length === 1))
+    return undefined
   const tone: Tone | undefined = mark.tone?.name === 'loss' ? mark.tone : highlighted ? { name: 'highlighted' } : undefined
   const x = (negative ? mark.x : mark.x + mark.width) + (negative ? -1 : 1) * size('value') * 0.35
   const place = { x, y: mark.y + mark.height / 2, at: negative ? ('end' as const) : ('start' as const) }
@@ -135,7 +136,7 @@ export const lyingBar: ChartKind = {
         { from: { x: plane.base, y: plane.top }, to: { x: plane.base, y: plane.bottom }, kind: 'base', key: 'base' },
       ],
       names: rows.rows.map(({ label }) => label),
-      leftOut: plane.leftOut + said.filter(label => label === undefined).length + notes.leftOut,
+      leftOut: [...plane.leftOut, ...marks.flatMap((mark, at) => (said[at] === undefined ? words(mark.value) : [])), ...notes.leftOut],
       ...(spec.references?.length || spec.notes?.length
         ? { description: [describe(setting, 'Bar chart', 'bars'), ...markedInWords(setting)].join(' ') }
         : {}),

@@ -96,7 +96,7 @@ function besideArea(
 /** Names and amounts: within their areas where they fit; of those that are highlighted, else the greatest, or all few, beside them. */
 function labelsOf(setting: Setting, ground: Ground, lit: readonly Lit[], marks: readonly RegionMark[], key: Rectangle) {
   const { spec, anyHighlighted } = setting
-  if (spec.labels === 'none') return { labels: [], leftOut: 0 }
+  if (spec.labels === 'none') return { labels: [], leftOut: [] }
   const weight = (at: number) => (lit[at]!.highlighted ? 1e15 : 0) + Math.abs(lit[at]!.value ?? 0)
   const seen = lit.map((_, at) => at).filter(at => ground.isInSight(ground.seen({ place: lit[at]!.place })!))
   const order = seen.sort((a, b) => weight(b) - weight(a))
@@ -112,7 +112,8 @@ function labelsOf(setting: Setting, ground: Ground, lit: readonly Lit[], marks: 
     labels.push(label)
     taken.push(boxOf(label))
   }
-  return { labels, leftOut: order.length - labels.length }
+  const named = new Set(labels.map(({ part }) => part))
+  return { labels, leftOut: order.flatMap(at => (named.has(at) ? [] : lit[at]!.label)) }
 }
 
 /** Whether an area lies under a rectangle: where its words would stand on another one’s colour. */

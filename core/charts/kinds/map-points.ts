@@ -6,7 +6,7 @@ import { placeLabels, type Candidate } from '../labels'
 import { groundOf, mapOptions, type Ground } from '../maps/ground'
 import { noGround } from '../maps/no-ground'
 import type { PointMark } from '../marks'
-import { labelAt, settingOf, type Setting } from '../setting'
+import { labelAt, saidBy, settingOf, type Setting } from '../setting'
 import type { ChartKind } from './kind'
 
 /** px of a dot that has no amount, at the usual size. */
@@ -28,9 +28,9 @@ function labelsOf(
   ground: Ground,
   spots: readonly Spot[],
   marks: readonly PointMark[],
-): { labels: ChartLabel[]; leftOut: number } {
+): { labels: ChartLabel[]; leftOut: string[] } {
   const { spec, room, words, line, width } = setting
-  if (spec.labels === 'none') return { labels: [], leftOut: 0 }
+  if (spec.labels === 'none') return { labels: [], leftOut: [] }
   const says = (at: number) => spots[at]!.value !== null && (spec.labels === 'all' || marks[at]!.highlighted)
   const within = spots.map(({ value, radius }, at) => says(at) && width(words(value), 'value') < radius * 1.7)
   const inside = spots.flatMap((spot, at) =>
@@ -75,7 +75,7 @@ function labelsOf(
   const { placed, leftOut } = placeLabels(candidates, { x: 0, y: 0, width: room.width, height: room.height }, taken)
   return {
     labels: [...inside, ...placed.map(({ label, place }) => ({ ...label, x: place.x + place.width / 2, y: place.y + place.height / 2 }))],
-    leftOut: leftOut.length,
+    leftOut: leftOut.map(saidBy),
   }
 }
 

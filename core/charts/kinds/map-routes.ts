@@ -5,7 +5,7 @@ import { groundOf, mapOptions, type Ground } from '../maps/ground'
 import { noGround } from '../maps/no-ground'
 import { seenBy } from '../../maps'
 import type { LineMark, PointMark } from '../marks'
-import { labelAt, settingOf, type Setting } from '../setting'
+import { labelAt, saidBy, settingOf, type Setting } from '../setting'
 import type { Tone } from '../tones'
 import type { ChartKind } from './kind'
 
@@ -117,7 +117,7 @@ export const mapRoutes: ChartKind = {
         edge: 2 * ratio,
       }
     })
-    const names = spec.labels === 'none' ? { labels: [], leftOut: 0 } : namesOf(setting, stops.filter(ground.isInSight))
+    const names = spec.labels === 'none' ? { labels: [], leftOut: [] as string[] } : namesOf(setting, stops.filter(ground.isInSight))
     const land = ground.around(new Set(), 0)
     return finished(setting, {
       of: 'Map with routes',
@@ -134,7 +134,7 @@ export const mapRoutes: ChartKind = {
 }
 
 /** Names of the places, beside them. */
-function namesOf(setting: Setting, stops: ReturnType<typeof stopsOf>): { labels: ChartLabel[]; leftOut: number } {
+function namesOf(setting: Setting, stops: ReturnType<typeof stopsOf>): { labels: ChartLabel[]; leftOut: string[] } {
   const { room, line, ratio } = setting
   const candidates = stops.map(({ key, label: text, part, x, y, sum, highlighted }): Candidate<ChartLabel> => {
     const tone = { name: highlighted ? ('highlighted' as const) : ('ink' as const) }
@@ -152,6 +152,6 @@ function namesOf(setting: Setting, stops: ReturnType<typeof stopsOf>): { labels:
   const { placed, leftOut } = placeLabels(candidates, { x: 0, y: 0, width: room.width, height: room.height })
   return {
     labels: placed.map(({ label, place }) => ({ ...label, x: place.x + place.width / 2, y: place.y + place.height / 2 })),
-    leftOut: leftOut.length,
+    leftOut: leftOut.map(saidBy),
   }
 }

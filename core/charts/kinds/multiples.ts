@@ -182,7 +182,7 @@ export const multiples: ChartKind = {
       rules: panels.flatMap(panel => rulesOf(plan, panel)),
       names: data.series.slice(0, plan.count).map(({ label }) => label),
       total: '',
-      leftOut: data.series.length - plan.count + (named ? 0 : plan.count),
+      leftOut: data.series.slice(named ? plan.count : 0).map(({ label }) => label),
     })
   },
 }

@@ -168,7 +168,7 @@ export const ranks: ChartKind = {
       })),
       names: shown.map(index => data.series[index]!.label),
       total: '',
-      leftOut: data.series.length - shown.length,
+      leftOut: data.series.flatMap(({ label }, index) => (shown.includes(index) ? [] : label)),
     })
   },
 }

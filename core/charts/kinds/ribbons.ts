@@ -66,7 +66,7 @@ function seriesOn(setting: Setting, columnAt: Columns, stands: readonly (Stand |
   const wants = spec.labels === 'all' || (spec.labels === 'highlighted' && highlighted)
   const opacity = highlighted ? 0.55 : anyHighlighted ? 0.3 : 0.4
   const said: ChartLabel[] = []
-  let leftOut = 0
+  const leftOut: string[] = []
   const marks = stands.flatMap((stand, at): ChartMark[] => {
     if (!stand) return []
     const { value, top, bottom } = stand
@@ -77,9 +77,9 @@ function seriesOn(setting: Setting, columnAt: Columns, stands: readonly (Stand |
     const words = setting.words(value)
     const fits = bottom - top > line('axis') * 0.9 && setting.width(words, 'axis') < place.width - 6
     const middle = { x: place.x + place.width / 2, y: (top + bottom) / 2 }
-    if (wants && fits)
+    if (wants && (fits || setting.isMoved(`value ${own}`)))
       said.push(labelAt(setting, 'axis', words, middle, { kind: 'value', part, key: `value ${own}`, tone: { on: tone }, amount: value }))
-    else if (wants) leftOut++
+    else if (wants) leftOut.push(words)
     const next = stands[at + 1]
     if (!next) return [cell]
     const [from, to] = [place.x + place.width, columnAt(at + 1).x]
@@ -118,7 +118,7 @@ function ribbonsOf(setting: Setting, plane: Plane): OnPlane {
     taken: [],
     labels: [...drawn.flatMap(({ said }) => said), ...beside.labels],
     names: data.series.map(({ label }) => label),
-    leftOut: drawn.reduce((sum, one) => sum + one.leftOut, beside.leftOut),
+    leftOut: [...beside.leftOut, ...drawn.flatMap(one => one.leftOut)],
   }
 }
 

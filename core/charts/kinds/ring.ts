@@ -179,7 +179,7 @@ export const ring: ChartKind = {
       marks: arcs,
       labels: [...sides.flatMap(({ labels }) => labels), ...within(setting, total, place)],
       names: rows.map(({ label }) => label),
-      leftOut: sides.reduce((sum, { leftOut }) => sum + leftOut, 0),
+      leftOut: sides.flatMap(({ leftOut }) => leftOut),
     })
   },
 }

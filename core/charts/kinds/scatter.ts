@@ -8,7 +8,7 @@ import { placeLabels, type Candidate } from '../labels'
 import type { LineMark, PointMark } from '../marks'
 import { nearOf, ticksOf } from '../plane'
 import { seriesTones } from '../series-tones'
-import { labelAt, settingOf, type Setting } from '../setting'
+import { labelAt, saidBy, settingOf, type Setting } from '../setting'
 import type { Tone } from '../tones'
 import { optionOf } from '../../values'
 import { finished } from '../finish'
@@ -168,9 +168,9 @@ function namesOf(
   plan: Plan,
   marks: readonly PointMark[],
   trend: Trend,
-): { labels: ChartLabel[]; leftOut: number } {
+): { labels: ChartLabel[]; leftOut: string[] } {
   const { spec, line, room } = setting
-  if (spec.labels === 'none') return { labels: [], leftOut: 0 }
+  if (spec.labels === 'none') return { labels: [], leftOut: [] }
   const centre = { x: (plan.left + plan.right) / 2, y: (plan.top + plan.bottom) / 2 }
   const off = spots.map((spot, at) =>
     trend ? Math.abs(marks[at]!.y - plan.y(trend.at(spot.x))) : Math.hypot(marks[at]!.x - centre.x, marks[at]!.y - centre.y),
@@ -201,7 +201,7 @@ function namesOf(
   const { placed, leftOut } = placeLabels(candidates, area, taken)
   return {
     labels: placed.map(({ label, place }) => ({ ...label, x: place.x + place.width / 2, y: place.y + place.height / 2 })),
-    leftOut: leftOut.length,
+    leftOut: leftOut.map(saidBy),
   }
 }
 
@@ -267,7 +267,8 @@ export const scatter: ChartKind = {
       rules: axes.rules,
       names: [...spots.map(({ label }) => label), ...lines.map(() => 'trend')],
       total: '',
-      leftOut: names.leftOut + all - spots.length,
+      leftOut: names.leftOut,
+      ...(all > spots.length ? { notes: [`${all} rows are too many to draw: ${spots.length} of them are, evenly taken.`] } : {}),
       description:
         along && up
           ? `Scatter chart of ${up.name} against ${along.name}, ${spots.length} dots${all > spots.length ? ` for ${all} rows` : ''}.${says}`

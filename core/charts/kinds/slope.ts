@@ -136,7 +136,7 @@ export const slope: ChartKind = {
       labels: sides.flatMap(({ labels }) => labels),
       names: data.series.map(({ label }) => label),
       total: words(ends.reduce<number>((sum, [, value]) => sum + (value ?? 0), 0)),
-      leftOut: sides.reduce((sum, { leftOut }) => sum + leftOut, 0),
+      leftOut: sides.flatMap(({ leftOut }) => leftOut),
     })
   },
 }

@@ -53,18 +53,28 @@ function piecesOf(setting: Setting, { key: row }: { key: string }, part: number,
   })
 }
 
+const wordsOf = (setting: Setting, { mark, amount }: Pick<Piece, 'mark' | 'amount'>) =>
+  asShares(setting) ? setting.share(amount, 1) : setting.words(mark.value)
+
 /** What a part says within itself; null where it says nothing, undefined where it has no room to. */
 function saidWithin(setting: Setting, { mark, amount }: Piece): ChartLabel | null | undefined {
   const { labels } = setting.spec
   if (mark.value === null || amount === 0 || labels === 'none' || (labels === 'highlighted' && !mark.highlighted)) return null
-  const words = asShares(setting) ? setting.share(amount, 1) : setting.words(mark.value)
-  if (mark.height <= setting.line('value') * 0.95 || setting.width(words, 'value') + 8 >= mark.width) return undefined
+  const words = wordsOf(setting, { mark, amount })
+  const isFree = setting.isMoved(`value ${mark.key}`)
+  if (!isFree && (mark.height <= setting.line('value') * 0.95 || setting.width(words, 'value') + 8 >= mark.width)) return undefined
   return labelAt(
     setting,
     'value',
     words,
     { x: mark.x + mark.width / 2, y: mark.y + mark.height / 2 },
-    { kind: 'value', part: mark.part, key: `value ${mark.key}`, tone: { on: mark.tone! }, weight: mark.highlighted ? 700 : 500 },
+    {
+      kind: 'value',
+      part: mark.part,
+      key: `value ${mark.key}`,
+      tone: { on: mark.tone! },
+      weight: mark.highlighted ? 700 : 500,
+    },
   )
 }
 
@@ -99,7 +109,7 @@ function columnsOf(setting: Setting, { rows }: ChartRows, plane: Plane): OnPlane
     ends: [],
     taken: [],
     labels: [...said.filter(label => !!label), ...sums, ...beside.labels],
-    leftOut: said.filter(label => label === undefined).length + beside.leftOut,
+    leftOut: [...beside.leftOut, ...columns.flat().flatMap((piece, at) => (said[at] === undefined ? wordsOf(setting, piece) : []))],
   }
 }
 

@@ -6,7 +6,7 @@ import { finished } from '../finish'
 import type { BarMark, CellMark } from '../marks'
 import { rowsOf } from '../plane'
 import { lyingPlane, type LyingPlane } from '../plane/lying'
-import { labelAt, settingOf, type Setting } from '../setting'
+import { labelAt, saidBy, settingOf, type Setting } from '../setting'
 import { showLargest } from '../shape-of-data'
 import type { ChartKind } from './kind'
 
@@ -159,7 +159,6 @@ export const tableBars: ChartKind = {
     // Where lines are lower than their words, only those that have a name say their numbers.
     const named = new Set(plane.names.map(({ part }) => part))
     const said = cells.flatMap(({ label }) => (label && named.has(label.part) ? [label] : []))
-    const wished = cells.filter(({ label }) => label).length
     const step = data.categories.length > 1 ? plane.down(1) - plane.down(0) : plane.band
     const hasLines = step > size('value')
     const rules = data.categories.flatMap((_, part): ChartRule[] => {
@@ -177,7 +176,7 @@ export const tableBars: ChartKind = {
       rules: [{ from: { x: 0, y: head * 0.86 }, to: { x: room.width, y: head * 0.86 }, kind: 'base', key: 'head' }, ...rules],
       names: rows.rows.map(({ label }) => label),
       description: inWords(setting, columns),
-      leftOut: plane.leftOut + wished - said.length,
+      leftOut: [...plane.leftOut, ...cells.flatMap(({ label }) => (label && !said.includes(label) ? saidBy(label) : []))],
     })
   },
 }

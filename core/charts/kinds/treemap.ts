@@ -114,7 +114,7 @@ export const treemap: ChartKind = {
       marks,
       labels: labels.flat(),
       names: leaves.map(({ data: { label } }) => label),
-      leftOut: labels.filter(list => !list.length).length,
+      leftOut: leaves.flatMap(({ data: { label } }, part) => (labels[part]!.length ? [] : label)),
     })
   },
 }

@@ -1,10 +1,9 @@
 import { gatheredFor, type DataTable } from '../../data'
 import type { ChartSpec } from '../../model'
-import { pointsAlong } from '../../shapes'
 import { memoByRecords } from '../../values'
 import type { ChartDrawing, ChartLabel, ChartRoom } from '../drawing'
 import { touch, type Rectangle } from '../labels'
-import { shapeOf, type ChartMark } from '../marks'
+import { boundsOfMark } from '../marks/bounds'
 import type { RunMoment } from '../run-moment'
 import { labelAt, settingOf } from '../setting'
 import { evenlyBetween } from './passage'
@@ -16,19 +15,6 @@ type Shown = ShownRows & { run: RunMoment }
 
 /** px that the moment keeps free around it. */
 const clear = 16
-
-/** Where a mark lies. */
-function boundsOf(mark: ChartMark): Rectangle {
-  const points = pointsAlong(shapeOf(mark).outline(mark))
-  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity]
-  for (const [x, y] of points) {
-    left = Math.min(left, x)
-    right = Math.max(right, x)
-    top = Math.min(top, y)
-    bottom = Math.max(bottom, y)
-  }
-  return points.length ? { x: left, y: top, width: right - left, height: bottom - top } : { x: 0, y: 0, width: 0, height: 0 }
-}
 
 const boxOf = ({ x, y, width, height }: ChartLabel): Rectangle => ({ x: x - width / 2, y: y - height / 2, width, height })
 
@@ -64,7 +50,7 @@ const hasFreeCorner = memoByRecords(
       const drawing = draw(shown.spec, shown.table, { ...room, run: shown.run })
       const told = boxOf(toldAt(shown, room))
       const own = { x: told.x - clear, y: told.y + told.height * 0.15, width: told.width + clear, height: told.height * 0.85 }
-      return ![...drawing.marks.map(boundsOf), ...drawing.labels.map(boxOf)].some(other => touch(own, other))
+      return ![...drawing.marks.map(boundsOfMark), ...drawing.labels.map(boxOf)].some(other => touch(own, other))
     })
   },
 )

@@ -1,6 +1,6 @@
 import type { ChartLabel } from '../drawing'
 import { placeLabels, type Candidate, type Rectangle } from '../labels'
-import { labelAt, type Setting } from '../setting'
+import { labelAt, saidBy, type Setting } from '../setting'
 import type { ChartRows } from './rows'
 import type { Plane } from './scale'
 
@@ -25,7 +25,7 @@ export interface AmountAt {
 
 /**
  * The amounts at the ends of marks, none on another, on `taken` or outside the plane; the highlighted and the extreme come first. The only
- * one that is highlighted leads: it is larger. `leftOut`: how many found no place.
+ * one that is highlighted leads: it is larger. `leftOut`: those that found no place.
  */
 export function amountLabels(
   setting: Setting,
@@ -33,9 +33,10 @@ export function amountLabels(
   taken: readonly Rectangle[],
   { most, least }: Pick<ChartRows, 'most' | 'least'>,
   { left, head }: Plane,
-): { labels: ChartLabel[]; leftOut: number } {
+): { labels: ChartLabel[]; leftOut: string[] } {
   const { room, spec } = setting
   const leads = setting.leads && ends.reduce((count, { highlighted }) => count + (highlighted ? 1 : 0), 0) === 1
+  const byHand: ChartLabel[] = []
   const candidates = ends.flatMap((end): Candidate<ChartLabel>[] => {
     const { value } = end
     const said = (end.signed && (value ?? 0) > 0 ? '+' : '') + setting.words(value)
@@ -63,6 +64,11 @@ export function amountLabels(
     const extreme = value === most || value === least
     const priority = (end.highlighted ? 4 : 0) + (extreme ? 2 : 0) + Math.abs(value) / (Math.max(most, -least) || 1)
     const large = end.highlighted && leads && setting.width(said, 'lead') < room.width / 5
+    if (setting.isMoved(`value ${end.key}`)) {
+      const { label, places } = written(large ? 'lead' : 'value')
+      byHand.push({ ...label, x: places[0]!.x + label.width / 2, y: places[0]!.y + label.height / 2 })
+      return []
+    }
     // Where the large one has no room, the usual one may.
     const [one, other] = [written(large ? 'lead' : 'value'), large ? written('value') : null]
     return [{ ...one, priority }, ...(other ? [{ ...other, priority: priority - 0.5 }] : [])]
@@ -75,7 +81,8 @@ export function amountLabels(
     said.add(label.key)
     return [{ ...label, x: place.x + place.width / 2, y: place.y + place.height / 2 }]
   })
-  return { labels, leftOut: new Set(leftOut.map(({ key }) => key).filter(key => !said.has(key))).size }
+  const unsaid = new Map(leftOut.flatMap(label => (said.has(label.key) ? [] : [[label.key, saidBy(label)]])))
+  return { labels: [...labels, ...byHand], leftOut: [...unsaid.values()] }
 }
 
 /** The sum of all, large at the top right, and what it is before it. */

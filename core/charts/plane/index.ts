@@ -29,8 +29,8 @@ export interface OnPlane {
   rules?: readonly ChartRule[]
   /** Its parts by name, where they are not the rows. */
   names?: readonly string[]
-  /** Labels of its own that found no place. */
-  leftOut?: number
+  /** What labels of its own that found no place would say. */
+  leftOut?: readonly string[]
 }
 
 /** How a kind that is drawn in a plane is told of, as “Bar chart” of “bars”, and what it asks of the plane. */
@@ -85,7 +85,7 @@ export function drawOnPlane(
     parts: (own.names ?? rows.rows).length,
     names: own.names ?? rows.rows.map(row => row.label),
     total,
-    leftOut: amounts.leftOut + (own.leftOut ?? 0) + notes.leftOut,
+    leftOut: [...names.leftOut, ...amounts.leftOut, ...(own.leftOut ?? []), ...notes.leftOut],
     description: [describe(setting, wish.of, wish.parts), ...markedInWords(setting)].join(' '),
     write: setting.words,
   }

@@ -20,7 +20,7 @@ export interface LyingPlane {
   band: number
   names: ChartLabel[]
   /** Names that found no room. */
-  leftOut: number
+  leftOut: readonly string[]
 }
 
 /** What a kind asks of it, px; `ahead` and `behind`: what amounts take beyond the ends of the longest and of the most negative one. */
@@ -89,5 +89,7 @@ export function lyingPlane(
   const down = placedIn(setting, rows, bands.down)
   const names = namesOf(setting, rows, { right: left - gap, room: longest, middle: row => down(row) + band / 2, step })
   const base = along(Math.max(from, Math.min(to, 0)))
-  return { base, left, right, top, bottom, along, down, band, names, leftOut: rows.length - names.length }
+  const named = new Set(names.map(({ part }) => part))
+  const leftOut = rows.filter((_, part) => !named.has(part)).map(({ label }) => label)
+  return { base, left, right, top, bottom, along, down, band, names, leftOut }
 }

@@ -1,3 +1,4 @@
+import { isTime } from '../../data'
 import type { ChartLabel } from '../drawing'
 import { placeLabels, type Candidate, type Placed } from '../labels'
 import { labelAt, type Setting } from '../setting'
@@ -6,34 +7,41 @@ import type { Plane } from './scale'
 
 const slant = Math.PI / 4
 
+/** The beginnings of months and years of a long run of days; the first and the last stand within the chart. */
+function timeLabels({ namesTop }: Plane, time: NonNullable<Plane['time']>, setting: Setting) {
+  const { room } = setting
+  const line = setting.line('axis')
+  const made = time.names.map(({ at, label }) =>
+    labelAt(setting, 'axis', label, { x: time.across(at), y: namesTop + line * 0.7 }, { key: `name ${at}`, tone: { name: 'second-ink' } }),
+  )
+  // The first and the last stand within the chart; none stands on the one before.
+  const held = made.map(label => ({ ...label, x: Math.min(Math.max(label.x, label.width / 2), room.width - label.width / 2) }))
+  const { placed } = placeLabels(
+    held.map((label, index) => ({
+      label,
+      priority: -index,
+      places: [{ x: label.x - label.width / 2, y: label.y - label.height / 2, width: label.width + line * 0.4, height: label.height }],
+    })),
+    { x: 0, y: 0, width: room.width + line, height: room.height + line },
+  )
+  return { labels: placed.map(({ label }) => label), placed, leftOut: [] }
+}
+
 /** The names of the rows below the plane: `labels` to be drawn, and where the upright ones of them stand. */
-export function nameLabels({ rows }: ChartRows, plane: Plane, setting: Setting): { labels: ChartLabel[]; placed: Placed<ChartLabel>[] } {
+export function nameLabels(
+  { rows }: ChartRows,
+  plane: Plane,
+  setting: Setting,
+): {
+  labels: ChartLabel[]
+  placed: Placed<ChartLabel>[]
+  /** Names that found no room; moments of a time are read without each of them. */
+  leftOut: string[]
+} {
   const { names, left, namesTop } = plane
   const { room, line: lineOf } = setting
   const line = lineOf('axis')
-  if (plane.time) {
-    const { time } = plane
-    const made = time.names.map(({ at, label }) =>
-      labelAt(
-        setting,
-        'axis',
-        label,
-        { x: time.across(at), y: namesTop + line * 0.7 },
-        { key: `name ${at}`, tone: { name: 'second-ink' } },
-      ),
-    )
-    // The first and the last stand within the chart; none stands on the one before.
-    const held = made.map(label => ({ ...label, x: Math.min(Math.max(label.x, label.width / 2), room.width - label.width / 2) }))
-    const { placed } = placeLabels(
-      held.map((label, index) => ({
-        label,
-        priority: -index,
-        places: [{ x: label.x - label.width / 2, y: label.y - label.height / 2, width: label.width + line * 0.4, height: label.height }],
-      })),
-      { x: 0, y: 0, width: room.width + line, height: room.height + line },
-    )
-    return { labels: placed.map(({ label }) => label), placed }
-  }
+  if (plane.time) return timeLabels(plane, plane.time, setting)
   const slanted: ChartLabel[] = []
   const candidates: Candidate<ChartLabel>[] = []
   rows.forEach((row, index) => {
@@ -66,5 +74,8 @@ export function nameLabels({ rows }: ChartRows, plane: Plane, setting: Setting):
     })
   })
   const { placed } = placeLabels(candidates, { x: 0, y: 0, width: room.width + line, height: room.height + line })
-  return { labels: [...slanted, ...placed.map(({ label }) => label)], placed }
+  const labels = [...slanted, ...placed.map(({ label }) => label)]
+  const named = new Set(labels.map(({ part }) => part))
+  const leftOut = isTime(setting.data.category) ? [] : rows.flatMap(({ label }, part) => (named.has(part) ? [] : label))
+  return { labels, placed, leftOut }
 }

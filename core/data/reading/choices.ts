@@ -27,6 +27,8 @@ export const readingChoicesSchema = z.object({
   above: z.number().int().min(0).max(200).optional(),
   /** How many rows the header has; of two, `second` alone counts with `header: 'second'`. */
   header: z.union([z.literal(0), z.literal(1), z.literal(2), z.literal('second')]).optional(),
+  /** Whether every row below the header is data that holds anything: none is a source, a note or another table. */
+  rows: z.literal('all').optional(),
   /** Whether rows and columns that add up others are data as any other. */
   totals: z.enum(['apart', 'data']).optional(),
   /** What empty cells and marks for nothing are among numbers. */

@@ -1,4 +1,5 @@
 import { isBlank, isMissing, isSourceLine, isTotalLabel } from './languages'
+import type { ReadingChoices } from './choices'
 import { readDate } from './written-date'
 import { signsOf, takeApart } from './written-number'
 import { readClock } from './written-time'
@@ -100,8 +101,18 @@ function headerRows(rows: WrittenRows, first: number, columns: readonly number[]
 }
 const isNamesAbove = (head: readonly string[], columns: readonly number[]) => filled(head, columns).every(at => !isValue(head[at]!))
 
+type FrameChoices = Pick<ReadingChoices, 'above' | 'header' | 'rows'>
+
+/** Every row from one on that holds anything. */
+const allFrom = (rows: WrittenRows, from: number, columns: readonly number[]) => ({
+  rows: [...rows.keys()].filter(at => at >= from && filled(rows[at]!, columns).length > 0),
+  below: [],
+  repeated: 0,
+  other: 0,
+})
+
 /** Finds the table in written rows: what stands above it, its header, its rows, and what stands below. */
-export function frameOf(rows: WrittenRows, choices: { above?: number; header?: 0 | 1 | 2 | 'second' } = {}): Frame {
+export function frameOf(rows: WrittenRows, choices: FrameChoices = {}): Frame {
   const width = rows.reduce((most, row) => Math.max(most, row.length), 0)
   const held = new Array<boolean>(width).fill(false)
   for (const row of rows) for (let at = 0; at < row.length; at++) if (!held[at] && !isBlank(row[at]!)) held[at] = true
@@ -123,7 +134,8 @@ export function frameOf(rows: WrittenRows, choices: { above?: number; header?: 0
   if (choices.above !== undefined) first = Math.min(Math.max(0, rows.length - 1), choices.above)
   const count = choices.header === undefined ? headerRows(rows, first, columns) : choices.header === 'second' ? 2 : choices.header
   const header = Array.from({ length: count }, (_, index) => first + index).slice(choices.header === 'second' ? 1 : 0)
-  const body = bodyOf(rows, first + count, columns, header, least)
+  const from = first + count
+  const body = choices.rows === 'all' ? allFrom(rows, from, columns) : bodyOf(rows, from, columns, header, least)
   return { columns, above: rows.slice(0, first).map(lineOf).filter(Boolean), header, ...body }
 }
 

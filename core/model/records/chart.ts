@@ -78,6 +78,16 @@ export const chartSpecSchema = z.object({
   labels: z.enum(['all', 'highlighted', 'none']),
   references: z.array(referenceSchema).max(12).optional(),
   notes: z.array(chartNoteSchema).max(40).optional(),
+  /**
+   * Labels that were moved by hand, by their keys: how far each stands from its mark (one that belongs to none, from its usual place), in
+   * its own sizes.
+   */
+  moved: z
+    .record(z.string().max(500), z.object({ x: z.number().min(-200).max(200), y: z.number().min(-200).max(200) }))
+    .refine(moved => Object.keys(moved).length <= 500, 'more than 500 labels are moved')
+    .optional(),
+  /** Whether colours are told apart by patterns too; absent is no. */
+  patterns: z.boolean().optional(),
   total: z.boolean(),
   /** What its kind offers beside; see the kind's own file. */
   options: optionsSchema.optional(),
