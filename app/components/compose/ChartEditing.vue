@@ -162,6 +162,12 @@ function pulledTo({ mark, cell, x, y }: Grip) {
   const by = (pulling.value.value - cell.value!) * way.value!.scale
   return way.value!.along === 'x' ? { x: x + by, y } : { x, y: y + by }
 }
+/** On which side of its end a grip lies: within its bar, so that it covers no words; on a dot. */
+function sideOf({ mark }: Grip) {
+  if (mark.shape !== 'bar') return 'translate(-50%,-50%)'
+  const inwards = mark.negative ? '0' : '-100%'
+  return mark.lying ? `translate(${inwards},-50%)` : `translate(-50%,${mark.negative ? '-100%' : '0'})`
+}
 const pulledWords = computed(() => (pulling.value ? (drawing.value?.write ?? String)(pulling.value.value) : ''))
 
 /** Highlights what is pressed, or no more. */
@@ -277,6 +283,13 @@ const around = ({ x, y, width, height }: Pick<ChartLabel, 'x' | 'y' | 'width' | 
   width: `${width + 2 * by}px`,
   height: `${height}px`,
 })
+/** Words are written no smaller than they can be read. */
+const writingStyle = computed(() => {
+  const { label } = writing.value!
+  const size = Math.max(label.size, 16 / stage.scale)
+  const width = Math.max(label.width, size * 8)
+  return { ...around({ ...label, width, height: size * 1.7 }, size * 0.5), fontSize: `${size}px`, '--thick': `${2 / stage.scale}px` }
+})
 const still = (label: ChartLabel) => (moving.value?.key === label.key ? { ...label, ...moving.value } : label)
 </script>
 
@@ -295,20 +308,6 @@ const still = (label: ChartLabel) => (moving.value?.key === label.key ? { ...lab
   >
     <span class="edge" :style="{ outlineWidth: `${2 / stage.scale}px` }" />
     <span
-      v-for="label in words"
-      :key="label.key"
-      class="words"
-      :class="{ moved: spec.moved?.[label.key!], moving: moving?.key === label.key }"
-      :style="{ ...around(still(label)), outlineWidth: `${1.5 / stage.scale}px` }"
-      role="button"
-      tabindex="0"
-      :data-words="label.key"
-      :aria-label="`${saidBy(label)}: arrow keys move it, Enter writes it${spec.moved?.[label.key!] ? ', Delete puts it back' : ''}`"
-      @pointerdown.stop="pressWords($event, label)"
-      @dblclick.stop="begin(label)"
-      @keydown="keyOnWords($event, label)"
-    />
-    <span
       v-for="grip in grips"
       :key="grip.mark.key"
       class="grip"
@@ -316,7 +315,7 @@ const still = (label: ChartLabel) => (moving.value?.key === label.key ? { ...lab
       :style="{
         left: `${pulledTo(grip).x}px`,
         top: `${pulledTo(grip).y}px`,
-        transform: `translate(-50%,-50%) scale(${1 / stage.scale})`,
+        transform: `scale(${1 / stage.scale}) ${sideOf(grip)}`,
       }"
       role="slider"
       tabindex="0"
@@ -331,14 +330,20 @@ const still = (label: ChartLabel) => (moving.value?.key === label.key ? { ...lab
       <span v-if="pulling?.key === grip.mark.key" class="pulled-words">{{ pulledWords }}</span>
     </span>
     <span
-      v-if="writing"
-      class="writing"
-      :style="{
-        ...around({ ...writing.label, width: Math.max(140, writing.label.width), height: writing.label.size * 1.7 }, 12),
-        fontSize: `${writing.label.size}px`,
-      }"
-      @pointerdown.stop
-    >
+      v-for="label in words"
+      :key="label.key"
+      class="words"
+      :class="{ moved: spec.moved?.[label.key!], moving: moving?.key === label.key }"
+      :style="{ ...around(still(label)), outlineWidth: `${1.5 / stage.scale}px` }"
+      role="button"
+      tabindex="0"
+      :data-words="label.key"
+      :aria-label="`${saidBy(label)}: arrow keys move it, Enter writes it${spec.moved?.[label.key!] ? ', Delete puts it back' : ''}`"
+      @pointerdown.stop="pressWords($event, label)"
+      @dblclick.stop="begin(label)"
+      @keydown="keyOnWords($event, label)"
+    />
+    <span v-if="writing" class="writing" :style="writingStyle" @pointerdown.stop>
       <CellField v-model="writing.words" :label="writing.of" :most="200" @key="keyInField" @leave="end(true)" />
     </span>
   </div>
@@ -377,10 +382,11 @@ const still = (label: ChartLabel) => (moving.value?.key === label.key ? { ...lab
 }
 .grip {
   position: absolute;
-  width: 18px;
-  height: 10px;
+  width: 22px;
+  height: 8px;
   border: 1.5px solid #7a4f0d;
-  border-radius: 5px;
+  border-radius: 4px;
+  transform-origin: 0 0;
   background: #e6a037;
   cursor: ns-resize;
   touch-action: none;
@@ -388,11 +394,11 @@ const still = (label: ChartLabel) => (moving.value?.key === label.key ? { ...lab
 .grip::after {
   content: '';
   position: absolute;
-  inset: -7px;
+  inset: -5px;
 }
 .grip.along {
-  width: 10px;
-  height: 18px;
+  width: 8px;
+  height: 22px;
   cursor: ew-resize;
 }
 .grip:focus-visible {
@@ -421,5 +427,10 @@ const still = (label: ChartLabel) => (moving.value?.key === label.key ? { ...lab
 .writing {
   position: absolute;
   z-index: 3;
+}
+.writing :deep(input) {
+  outline-width: var(--thick);
+  outline-offset: 0;
+  padding: 0 0.4em;
 }
 </style>

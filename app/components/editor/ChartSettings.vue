@@ -116,7 +116,7 @@ const labels = {
         </UButton>
         <span v-if="isInside" class="inside">
           Drag a word to move it, press a mark to highlight it, press a word twice to write it.
-          {{ isTyped ? 'Pull the end of a mark to change its amount.' : '' }}
+          {{ isTyped && drawing && amountWay(drawing) ? 'Pull the end of a mark to change its amount.' : '' }}
         </span>
       </p>
       <div class="row">
