@@ -28,6 +28,8 @@ const entries = computed(() => {
 /** Another kind, with the map that it needs, and without what only the one before could be asked for. */
 const choose = (name: string) =>
   set({ map: undefined, ...withMap({ ...spec.value, kind: name }, chartKindNamed(name), table.value!), options: undefined })
+/** Whether its rows are typed in beside it. */
+const typing = ref(false)
 /** Goes into the chart on the stage, or leaves it. */
 const isInside = computed(() => stage.editing === props.element.id)
 const goIn = () => (stage.editing = isInside.value ? null : props.element.id)
@@ -108,6 +110,9 @@ const labels = {
         {{ rowCount(table) === 1 ? 'One row' : `${numberWords(rowCount(table))} rows` }} of
         <b class="file">{{ table.name }}</b>
         <UButton variant="bare" class="link" @click="emit('choose')">Upload another</UButton>
+        <UButton v-if="isTyped && store.canEdit" variant="bare" class="link" data-test="type-rows" @click="typing = true">
+          Type in them
+        </UButton>
         <ULink v-if="list?.some(({ id }) => id === spec.table)" class="link" :to="`/data?table=${spec.table}`">Its rows</ULink>
       </p>
       <p v-if="store.canEdit && !where.isForm" class="quiet">
@@ -119,6 +124,7 @@ const labels = {
           {{ isTyped && drawing && amountWay(drawing) ? 'Pull the end of a mark to change its amount.' : '' }}
         </span>
       </p>
+      <RowsBeside v-if="typing && isTyped" :key="spec.table!" :table="spec.table!" @close="typing = false" />
       <div class="row">
         <span class="label">Kind</span>
         <ChoiceField
