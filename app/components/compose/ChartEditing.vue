@@ -429,8 +429,7 @@ const still = (label: ChartLabel) => (moving.value?.key === label.key ? { ...lab
   z-index: 3;
 }
 .writing :deep(input) {
-  outline-width: var(--thick);
-  outline-offset: 0;
+  box-shadow: 0 0 0 var(--thick) var(--act);
   padding: 0 0.4em;
 }
 </style>

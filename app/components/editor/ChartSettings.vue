@@ -1,6 +1,17 @@
 <script setup lang="ts">
 import { deckTheme, type ChartElement, type ChartSpec } from '#core/model'
-import { chartKindNamed, chartKinds, chosenColumns, columnsFor, isPlaced, redrawn, tonesOf, withMap, type ChartColumn } from '#core/charts'
+import {
+  amountWay,
+  chartKindNamed,
+  chartKinds,
+  chosenColumns,
+  columnsFor,
+  isPlaced,
+  redrawn,
+  tonesOf,
+  withMap,
+  type ChartColumn,
+} from '#core/charts'
 import { gatheredFor, rowCount, type DataTable } from '#core/data'
 import { setFields } from '#core/edits'
 import { themeSeen, type ShownElement } from '#core/resolved'
