@@ -63,7 +63,15 @@ const style = computed(() => {
         :prompts="prompts"
         :scale="scale"
       />
-      <ChartView v-else-if="element.kind === 'chart'" :deck="deck" :theme="theme" :element="element" :host="host" :prompts="prompts" />
+      <ChartView
+        v-else-if="element.kind === 'chart'"
+        :deck="deck"
+        :theme="theme"
+        :element="element"
+        :parts-by="score.tracks.get(element.id)?.partsBy ?? null"
+        :host="host"
+        :prompts="prompts"
+      />
       <PictureView
         v-else-if="element.kind === 'picture'"
         :element="element"

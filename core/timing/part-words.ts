@@ -4,7 +4,11 @@ import { timedKind } from './kinds'
 import type { PartSpan, Track } from './score'
 
 /** Ways of telling the parts of an element apart, as they are offered; none of what moves as a whole. */
-export const partWays = (element: Element | null | undefined): readonly Parts['by'][] => (element && timedKind(element)?.ways) || []
+export const partWays = (element: Element | null | undefined): readonly Parts['by'][] =>
+  (element && timedKind(element)?.ways(element)) || []
+
+/** Whether the parts of an element can come by what they amount to. */
+export const partsHaveAmounts = (element: Element | null | undefined): boolean => !!element && !!timedKind(element)?.amounts
 
 /** What one of the parts of an element is called that are told apart in a way, as in “bar by bar”. */
 export const partName = (element: Element | null | undefined, by: Parts['by']): string =>

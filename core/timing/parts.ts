@@ -19,12 +19,34 @@ export function finestOf(element: ShownElement, cues: readonly Cue[]): Parts['by
 export const partIndices = (deck: Deck, element: ShownElement, by: Parts['by'], fine: Parts['by'], context: TimingContext): number[] =>
   timedKind(element)?.indices(deck, element, by, fine, context) ?? []
 
-/** How the finest parts take their turns in a cue: `indices` from `partIndices`, or all 0 for the whole as one part. */
-export function spanOf(indices: readonly number[], parts: Pick<Parts, 'stagger' | 'range' | 'backwards'>): PartSpan {
+/** What each part of an element amounts to, told apart a way; empty where its kind knows of none. */
+export const partAmounts = (deck: Deck, element: ShownElement, by: Parts['by'], context: TimingContext): readonly (number | null)[] =>
+  timedKind(element)?.amounts?.(deck, element, by, context) ?? []
+
+/** In which turn each of some parts comes, from 0: as they stand, or by what they amount to; those that amount to nothing come last. */
+function turnsOf(from: number, count: number, { order, backwards }: SpanParts, amounts: readonly (number | null)[]): number[] {
+  const parts = Array.from({ length: count }, (_, at) => from + at)
+  const way = order === 'falling' ? -1 : 1
+  const amount = (part: number) => (typeof amounts[part] === 'number' ? way * amounts[part] : Infinity)
+  if (order) parts.sort((a, b) => (amount(a) === amount(b) ? a - b : amount(a) - amount(b)))
+  if (backwards) parts.reverse()
+  const turns: number[] = []
+  parts.forEach((part, turn) => (turns[part - from] = turn))
+  return turns
+}
+
+type SpanParts = Pick<Parts, 'stagger' | 'range' | 'backwards' | 'order'>
+
+/**
+ * How the finest parts take their turns in a cue: `indices` from `partIndices`, or all 0 for the whole as one part; `amounts` from
+ * `partAmounts`.
+ */
+export function spanOf(indices: readonly number[], parts: SpanParts, amounts: readonly (number | null)[] = []): PartSpan {
   const count = indices.reduce((most, index) => Math.max(most, index + 1), 0)
   const from = parts.range?.from ?? 0
   const to = Math.min(parts.range?.to ?? count - 1, count - 1)
   const places = Math.max(0, to - from + 1)
+  const turns = turnsOf(from, places, parts, amounts)
   const sizes = new Array<number>(places).fill(0)
   const rank: number[] = []
   const place = indices.map((index, fine) => {
@@ -32,7 +54,7 @@ export function spanOf(indices: readonly number[], parts: Pick<Parts, 'stagger' 
       rank[fine] = 0
       return -1
     }
-    const turn = parts.backwards ? to - index : index - from
+    const turn = turns[index - from]!
     rank[fine] = sizes[turn]!++
     return turn
   })

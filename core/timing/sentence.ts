@@ -36,7 +36,9 @@ export function cueSentence(deck: Deck, { cue, round, span }: ScoreCue, nameOf: 
         : `once ${nameOf(other)} is over`
   const wait = cue.delay > 0 ? `, after ${seconds(cue.delay)}` : ''
   const name = partName(deck.elements[cue.element ?? ''], cue.parts?.by ?? 'mark')
-  const told = cue.parts && span && span.count > 1 ? `, ${name} by ${name} every ${seconds(cue.parts.stagger)}` : ''
+  const { order, backwards } = cue.parts ?? {}
+  const from = order ? `, the ${(order === 'falling') === !backwards ? 'greatest' : 'least'} first` : ''
+  const told = cue.parts && span && span.count > 1 ? `, ${name} by ${name} every ${seconds(cue.parts.stagger)}${from}` : ''
   const takes = cue.what === 'media' ? '' : round === 0 ? ', at once' : `, for ${seconds(round)}`
   const times =
     cue.what === 'media' || cue.repeat === 1

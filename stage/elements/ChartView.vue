@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import { drawingOfElement, drawingOnItsWay, questionOf, specInState, type ChartDrawing } from '#core/charts'
-import type { ChartElement, Deck, Theme } from '#core/model'
+import { drawingOfElement, drawingOnItsWay, partedBySeries, questionOf, specInState, type ChartDrawing } from '#core/charts'
+import { infoOf, type ChartElement, type Deck, type Parts, type Theme } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 import type { ElementFrame } from '#core/timing'
 import { drawChartInto } from '../chart-nodes'
@@ -9,10 +9,24 @@ import { chartShowing } from '../chart-showing'
 import type { StageHost } from '../host'
 import { useRedraw } from '../redraw'
 
-const props = defineProps<{ deck: Deck; theme: Theme; element: ChartElement & ShownElement; host: StageHost; prompts: boolean }>()
+const props = defineProps<{
+  deck: Deck
+  theme: Theme
+  element: ChartElement & ShownElement
+  /** The finest parts that its cues tell apart. */
+  partsBy: Parts['by'] | null
+  host: StageHost
+  prompts: boolean
+}>()
 const svg = ref<SVGSVGElement>()
 
-const drawing = computed(() => drawingOfElement(props.deck, props.element, null, props.host.table, props.host.measurer))
+const drawing = computed(() => {
+  const made = drawingOfElement(props.deck, props.element, null, props.host.table, props.host.measurer)
+  const { chart } = props.element
+  const table = chart?.table ? props.host.table(chart.table) : undefined
+  if (!made || props.partsBy !== 'series' || !chart || !table) return made
+  return partedBySeries(made, chart, table, infoOf(props.deck).language).drawing
+})
 /** Why nothing is drawn. */
 const lack = computed(() => {
   const { chart, prompt } = props.element

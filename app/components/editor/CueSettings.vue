@@ -11,6 +11,7 @@ import {
   moveToBeat,
   paceFor,
   partName,
+  partsHaveAmounts,
   partWays,
   setLength,
   statesTold,
@@ -114,6 +115,28 @@ const byWords = (by: Parts['by']) => {
   if (by === 'paragraph') return 'by line of the list'
   const name = partName(element.value, by)
   return element.value?.kind === 'text' ? `by ${name}` : `${name} by ${name}`
+}
+/** In which order its parts come. */
+const turns = computed(() => [
+  { value: 'stands', label: 'as they stand' },
+  { value: 'backwards', label: 'the last first' },
+  ...(partsHaveAmounts(element.value)
+    ? [
+        { value: 'rising', label: 'the least first' },
+        { value: 'falling', label: 'the greatest first' },
+      ]
+    : []),
+])
+const turn = computed(() => {
+  const { order, backwards } = cue.value?.parts ?? {}
+  if (!order) return backwards ? 'backwards' : 'stands'
+  return (order === 'falling') === !backwards ? 'falling' : 'rising'
+})
+function setTurn(next: string) {
+  const { order: _, backwards: __, ...parts } = cue.value!.parts!
+  const chosen =
+    next === 'backwards' ? { backwards: true } : next === 'rising' || next === 'falling' ? { order: next as 'rising' | 'falling' } : {}
+  set({ parts: { ...parts, ...chosen } })
 }
 const partChoices = computed(() => partWays(element.value))
 const setParts = (by: Parts['by'] | 'whole') =>
@@ -267,6 +290,10 @@ const setParts = (by: Parts['by'] | 'whole') =>
         :max="60"
         @update:model-value="stagger => set({ parts: { ...cue!.parts!, stagger } })"
       />
+    </div>
+    <div v-if="cue.parts" class="row">
+      <span class="label">In order</span>
+      <ChoiceField :model-value="turn" :items="turns" label="Order of its parts" @update:model-value="setTurn" />
     </div>
     <div v-if="repeats" class="row">
       <span class="label">Times</span>

@@ -44,6 +44,6 @@ async function decide(name: string, _label: string, choice: ColumnChoice | undef
 
 <style>
 .rows-beside {
-  max-width: min(560px, 46vw);
+  max-width: min(420px, 36vw);
 }
 </style>

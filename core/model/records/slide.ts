@@ -126,6 +126,8 @@ export const partsSchema = z.object({
   /** Only these parts, by index; `to` is the last one, null for all that follow. */
   range: z.object({ from: z.int().min(0), to: z.int().min(0).nullable() }).optional(),
   backwards: z.boolean().optional(),
+  /** By what they amount to, from the least or from the greatest on; absent as they stand. */
+  order: z.enum(['rising', 'falling']).optional(),
 })
 
 export const cueSchema = z.object({

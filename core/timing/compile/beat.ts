@@ -6,7 +6,7 @@ import { cameraEase, cameraSeconds } from '../camera-plan'
 import { spanOfClip } from '../clips'
 import { easingOf } from '../easing'
 import { stateIn } from '../effects'
-import { partIndices, spanOf } from '../parts'
+import { partAmounts, partIndices, spanOf } from '../parts'
 import { metIn, readingOf } from '../reading'
 import type { PartSpan, ScoreBeat, ScoreCue, TimingProblem } from '../score'
 import { startsOf } from '../starts'
@@ -46,7 +46,11 @@ function spanOfCue(work: Work, cue: Cue): PartSpan | null {
   const element = elementOf(work, cue)
   const fine = element && work.fine.get(element.id)
   if (!element || !fine || isCamera(cue) || effectOf(cue).whole) return null
-  if (cue.parts) return spanOf(partIndices(work.deck, element, cue.parts.by, fine, work.context), cue.parts)
+  if (cue.parts) {
+    const { by, order } = cue.parts
+    const amounts = order ? partAmounts(work.deck, element, by, work.context) : []
+    return spanOf(partIndices(work.deck, element, by, fine, work.context), cue.parts, amounts)
+  }
   if (!effectOf(cue).fine) return null
   const all = partIndices(work.deck, element, fine, fine, work.context).map(() => 0)
   return spanOf(all, { stagger: 0 })

@@ -4,7 +4,7 @@ import { addReading, countReading, nothingToRead } from '../../text'
 import type { ShownKind, TimedKind } from './kind'
 
 export const diagramKind: TimedKind<ShownKind<'diagram'>> = {
-  ways: ['item'],
+  ways: () => ['item'],
   finest: () => 'item',
   indices: (_deck, element) => diagramParts(element.text, element.family).map((_, index) => index),
   reading(deck, element, _context, covered) {

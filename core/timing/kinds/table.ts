@@ -9,7 +9,7 @@ const names: Readonly<Partial<Record<By, string>>> = { line: 'row', series: 'col
 const laid = (deck: Deck, element: ShownKind<'table'>, { table, measurer }: TimingContext) => layoutOfTable(deck, element, table, measurer)
 
 export const tableKind: TimedKind<ShownKind<'table'>> = {
-  ways: ['line', 'series', 'mark'],
+  ways: () => ['line', 'series', 'mark'],
   finest: () => 'mark',
   indices(deck, element, by, _fine, context) {
     const { rows, columns } = laid(deck, element, context) ?? { rows: 0, columns: 0 }

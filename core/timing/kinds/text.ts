@@ -16,7 +16,7 @@ function indexOf(by: By, line: Line, run: Run, step: number): number {
 const writtenParagraphs = (element: ShownKind<'text'>) => paragraphTexts(element.text).filter(text => text.trim() !== '')
 
 export const textKind: TimedKind<ShownKind<'text'>> = {
-  ways: fineness,
+  ways: () => fineness,
   finest: ways => ways.reduce((best, way) => (fineness.indexOf(way) > fineness.indexOf(best) ? way : best)),
   indices(deck, element, by, fine, context) {
     const layout = layoutOfElement(deck, element, context.measurer)
