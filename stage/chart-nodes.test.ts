@@ -126,3 +126,27 @@ describe.each(['bar', 'line'])('a part of a %s chart that grows', kind => {
     expect([labelOf('value').style.transform, mark.style.transform]).toEqual(['', ''])
   })
 })
+
+describe('patterns beside colours', () => {
+  const bars: Partial<ChartSpec> = { kind: 'bar', series: 'route', patterns: true }
+
+  it('are laid over all colours of series but the first, each its own, and over those of the key', () => {
+    draw([], bars, routes())
+    const fills = [...new Set(all('.chart-bar').map(node => node.getAttribute('fill')))]
+    expect(fills.map(fill => /^url\(#(.+)\)$/.exec(fill!)?.[1] ?? 'plain')).toEqual(['plain', svg.querySelector('pattern')!.id])
+    expect(all('.chart-swatch').map(node => node.getAttribute('fill'))).toEqual(fills)
+    // The colour lies beneath the pattern.
+    expect(svg.querySelector('.chart-pattern-ground')!.getAttribute('fill')).toBe(
+      tonesOf({ ...newChart('t'), ...bars }, houseTheme.palette).of({ name: 'voice', at: 1 }),
+    )
+  })
+
+  it('are dashes of lines, and go where they are not wanted any more', () => {
+    draw([], { ...bars, kind: 'line' }, routes())
+    const dashes = () => all('.chart-line').map(node => node.getAttribute('stroke-dasharray'))
+    expect(dashes().map(dash => dash !== null)).toEqual([false, true])
+    draw([], { ...bars, kind: 'line', patterns: false }, routes())
+    expect(dashes()).toEqual([null, null])
+    expect(all('pattern')).toEqual([])
+  })
+})

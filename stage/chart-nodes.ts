@@ -1,6 +1,9 @@
 import { group } from 'd3-array'
 import {
   labelColor,
+  patternOf,
+  patterns,
+  patternSide,
   shapeOf,
   swatchRoom,
   toneOf,
@@ -10,6 +13,7 @@ import {
   type ChartMark,
   type ChartRule,
   type MarkShapeName,
+  type Tone,
   type Tones,
 } from '#core/charts'
 import type { ChartSpec, Theme } from '#core/model'
@@ -45,12 +49,76 @@ function nodes<K extends keyof SVGElementTagNameMap>(
   return found
 }
 
-function writeLabel(node: SVGTextElement, label: ChartLabel, theme: Theme, tones: Tones) {
+/** What draws of a chart the colours of its marks: plain, or where it is told apart by patterns too, as one over each. */
+interface Paints {
+  tones: Tones
+  fill(tone: Tone): string
+  /** The dashes of a line of this tone; none where it is drawn through. */
+  dash(tone: Tone): string | null
+}
+
+let patterned = 0
+const patternNames = new WeakMap<SVGElement, string>()
+
+/** The paints of a chart; the patterns that its marks take are defined in its SVG as they are first asked for. */
+function paintsOf(svg: SVGElement, spec: ChartSpec, theme: Theme, tones: Tones): Paints {
+  const [defs] = nodes(svg, 'defs', 'chart-patterns', spec.patterns ? 1 : 0)
+  if (!defs) return { tones, fill: tones.of, dash: () => null }
+  const name = patternNames.get(svg) ?? `chart-pattern-${++patterned}`
+  patternNames.set(svg, name)
+  const used = new Map<string, string>()
+  const define = (color: string, number: number) => {
+    const key = `${color} ${number}`
+    if (used.has(key)) return used.get(key)!
+    const id = `${name}-${used.size}`
+    const node = nodes(defs, 'pattern', 'chart-pattern', used.size + 1)[used.size]!
+    const { d, angle, width } = patterns[number]!
+    set(node, 'id', id)
+    set(node, 'patternUnits', 'userSpaceOnUse')
+    set(node, 'width', patternSide)
+    set(node, 'height', patternSide)
+    set(node, 'patternTransform', `rotate(${angle})`)
+    const [ground] = nodes(node, 'rect', 'chart-pattern-ground', 1)
+    set(ground!, 'width', patternSide)
+    set(ground!, 'height', patternSide)
+    set(ground!, 'fill', color)
+    const [lines] = nodes(node, 'path', 'chart-pattern-lines', 1)
+    set(lines!, 'd', d)
+    set(lines!, 'fill', 'none')
+    set(lines!, 'stroke', theme.palette.ground)
+    set(lines!, 'stroke-width', width)
+    set(lines!, 'stroke-linecap', 'round')
+    set(lines!, 'stroke-opacity', 0.8)
+    used.set(key, `url(#${id})`)
+    return used.get(key)!
+  }
+  return {
+    tones,
+    fill(tone) {
+      const number = patternOf(tone)
+      return number === null ? tones.of(tone) : define(tones.of(tone), number)
+    },
+    dash(tone) {
+      const number = patternOf(tone)
+      return number === null ? null : patterns[number]!.dash.join(' ')
+    },
+  }
+}
+
+function writeLabel(node: SVGTextElement, label: ChartLabel, theme: Theme, paints: Paints) {
+  const { tones } = paints
   set(node, 'font-size', label.size)
   set(node, 'font-weight', label.weight)
   set(node, 'font-family', fontStack(label.display ? theme.fonts.display : theme.fonts.body))
   set(node, 'text-anchor', 'middle')
   set(node, 'fill', labelColor(label, tones))
+  // Words on a pattern stand clear of its lines.
+  const on = label.tone && 'on' in label.tone ? label.tone.on : null
+  const clear = on && paints.fill(on) !== tones.of(on) ? tones.of(on) : 'none'
+  set(node, 'stroke', clear)
+  set(node, 'stroke-width', clear === 'none' ? 0 : label.size * 0.4)
+  set(node, 'stroke-linejoin', 'round')
+  set(node, 'paint-order', 'stroke')
   set(node, 'opacity', label.opacity ?? 1)
   set(node, 'transform', label.angle ? `rotate(${label.angle} ${label.x} ${label.y})` : '')
   const lines = nodes(node, 'tspan', 'chart-words', label.lines.length)
@@ -63,7 +131,7 @@ function writeLabel(node: SVGTextElement, label: ChartLabel, theme: Theme, tones
 }
 
 /** Draws a mark into its node; where it grows from, and what rides on its end, is noted there for the frames. */
-function writeMark(node: SVGElement, mark: ChartMark, theme: Theme, tones: Tones) {
+function writeMark(node: SVGElement, mark: ChartMark, theme: Theme, paints: Paints) {
   const shape = shapeOf(mark)
   const { attributes, paint, text, display, clip, within } = shape.node(mark)
   for (const [name, value] of Object.entries(attributes)) set(node, name, value)
@@ -71,7 +139,11 @@ function writeMark(node: SVGElement, mark: ChartMark, theme: Theme, tones: Tones
     const [inner] = nodes(node, within.tag, 'chart-inner', 1)
     for (const [name, value] of Object.entries(within.attributes)) set(inner!, name, value)
   }
-  set(node, paint, tones.of(toneOf(mark)))
+  const tone = toneOf(mark)
+  set(node, paint, paint === 'fill' ? paints.fill(tone) : paints.tones.of(tone))
+  const dash = mark.shape === 'line' && !mark.dash ? paints.dash(tone) : undefined
+  if (dash) set(node, 'stroke-dasharray', dash)
+  else if (dash === null) node.removeAttribute('stroke-dasharray')
   set(node, `${paint}-opacity`, mark.opacity ?? 1)
   if (paint === 'fill') {
     set(node, 'stroke', mark.edge ? theme.palette.ground : 'none')
@@ -97,14 +169,14 @@ function writeMark(node: SVGElement, mark: ChartMark, theme: Theme, tones: Tones
 const drawnShapes = new WeakMap<SVGElement, ReadonlySet<MarkShapeName>>()
 
 /** Draws the marks of one part into its group, one node a mark, each shape with those of its own. */
-function writeMarks(holder: SVGElement, marks: readonly ChartMark[], shapes: ReadonlySet<MarkShapeName>, theme: Theme, tones: Tones) {
+function writeMarks(holder: SVGElement, marks: readonly ChartMark[], shapes: ReadonlySet<MarkShapeName>, theme: Theme, paints: Paints) {
   for (const name of shapes) {
     const own = marks.filter(mark => mark.shape === name)
     const tag = own[0] ? shapeOf(own[0]).node(own[0]).tag : 'path'
     const made = nodes(holder, tag, `chart-${name}`, own.length)
     own.forEach((mark, index) => {
       const node = made[index]
-      if (node) writeMark(node, mark, theme, tones)
+      if (node) writeMark(node, mark, theme, paints)
     })
   }
 }
@@ -132,7 +204,8 @@ function drawRules(layer: SVGElement, rules: readonly ChartRule[], tones: Tones)
   })
 }
 
-function drawLabels(holder: SVGElement, labels: readonly ChartLabel[], theme: Theme, tones: Tones) {
+function drawLabels(holder: SVGElement, labels: readonly ChartLabel[], theme: Theme, paints: Paints) {
+  const { tones } = paints
   const led = labels.filter(label => label.leader)
   const leaders = nodes(holder, 'polyline', 'chart-leader', led.length)
   led.forEach((label, at) => {
@@ -153,11 +226,11 @@ function drawLabels(holder: SVGElement, labels: readonly ChartLabel[], theme: Th
     set(node, 'width', side)
     set(node, 'height', side)
     set(node, 'rx', side * 0.2)
-    set(node, 'fill', tones.of(label.swatch!))
+    set(node, 'fill', paints.fill(label.swatch!))
   })
   const texts = nodes(holder, 'text', 'chart-label', labels.length)
   labels.forEach((label, at) => {
-    writeLabel(texts[at]!, label, theme, tones)
+    writeLabel(texts[at]!, label, theme, paints)
     set(texts[at]!, 'data-kind', label.kind)
   })
 }
@@ -171,6 +244,7 @@ function drawLabels(holder: SVGElement, labels: readonly ChartLabel[], theme: Th
 export function drawChartInto(svg: SVGSVGElement, drawing: ChartDrawing, spec: ChartSpec, theme: Theme) {
   const [rules, beneath, above, free] = ['rules', 'beneath', 'above', 'free'].map(name => nodes(svg, 'g', `chart-${name}`, 1)[0]!)
   const tones = tonesOf(spec, theme.palette)
+  const paints = paintsOf(svg, spec, theme, tones)
   const shapes = new Set(drawing.marks.map(mark => mark.shape))
   // Shapes that it has no more are asked for once, so that their nodes go.
   const toWrite = new Set([...shapes, ...(drawnShapes.get(svg) ?? [])])
@@ -195,10 +269,10 @@ export function drawChartInto(svg: SVGSVGElement, drawing: ChartDrawing, spec: C
     const parts = nodes(layer, 'g', 'chart-mark', layer === beneath && !own ? 0 : drawing.parts)
     parts.forEach((holder, part) => {
       set(holder, 'data-part', part)
-      writeMarks(holder, own?.get(part) ?? [], toWrite, theme, tones)
-      if (layer === above) drawLabels(holder, labels.get(part) ?? [], theme, tones)
+      writeMarks(holder, own?.get(part) ?? [], toWrite, theme, paints)
+      if (layer === above) drawLabels(holder, labels.get(part) ?? [], theme, paints)
     })
   }
   drawRules(free!, drawing.rules.filter(isLevel), tones)
-  drawLabels(free!, labels.get(null) ?? [], theme, tones)
+  drawLabels(free!, labels.get(null) ?? [], theme, paints)
 }

@@ -296,6 +296,13 @@ const labels = {
           </UButton>
         </span>
       </div>
+      <div class="row">
+        <UCheckbox
+          :model-value="spec.patterns ?? false"
+          label="Patterns beside colours"
+          @update:model-value="on => set({ patterns: on === true || undefined })"
+        />
+      </div>
       <PassageSettings v-if="isTold && states.chosen" />
     </template>
   </div>
