@@ -80,6 +80,8 @@ export async function startServer({ home, url, port, ...how }) {
       PORT: String(port),
       NITRO_PORT: String(port),
       HAILBANK_DEMO: process.env.HAILBANK_DEMO ?? '1',
+      // Beside the port of the server, where nobody else is likely to listen.
+      HAILBANK_STAND_IN: process.env.HAILBANK_STAND_IN ?? (process.env.HAILBANK_DEMO === '0' ? '' : String(port + 2000)),
       HAILBANK_TABLES: process.env.HAILBANK_TABLES ?? path.resolve(home, 'tables'),
     },
   })

@@ -13,6 +13,8 @@ export interface SourceEntry {
   /** The file of the watched folder that it follows, and whether that could not be read. */
   file: string | null
   fault: boolean
+  /** The address of a service that it follows. */
+  address: string | null
   /** The table that it is made of by steps. */
   madeOf: string | null
 }
@@ -26,6 +28,8 @@ export interface SourceVersion {
 export interface WatchedFolder {
   folder: string | null
   faults: { file: string; fault: string }[]
+  /** Where the addresses begin that tables may follow. */
+  services: string[]
 }
 /** A table with one of its versions as it was read; the cells come some rows at a time. */
 export interface SourceDetail {
@@ -34,6 +38,8 @@ export interface SourceDetail {
   choices: ReadingChoices
   onAir: number | null
   file: string | null
+  /** The address of a service that it follows, and why that, or its file, could not be read. */
+  address: string | null
   fileFault: string | null
   /** The table that it is made of, and by which steps; null of one that is read from files. */
   madeOf: string | null

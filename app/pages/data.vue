@@ -49,6 +49,13 @@ async function typedOne(made: string) {
   await load()
   await open(made)
 }
+/** Whether the address of a service is being asked for. */
+const following = ref(false)
+async function followed(made: string) {
+  following.value = false
+  await load()
+  await open(made)
+}
 /** Whether the table that is typed is not here yet as others are. */
 const drafts = computed(() => typing.value !== '' && detail.value?.id !== (typed.value || null))
 /** Whether the table that is looked at is typed here, and stands as it was typed last. */
@@ -158,9 +165,11 @@ const menu = computed(() => [
   <div class="page">
     <SiteBar>
       <UButton v-if="undoable" variant="ghost" @click="undoable.undo">Undo “{{ undoable.label }}”</UButton>
+      <UButton v-if="canEdit && folder?.services.length" data-test="follow-address" @click="following = true">Follow an address</UButton>
       <UButton v-if="canEdit" @click="typeOne">Type a table</UButton>
       <UButton v-if="canEdit" color="primary" variant="solid" @click="picker?.open()">Upload a table</UButton>
     </SiteBar>
+    <FollowAddress v-if="following" :services="folder?.services ?? []" @close="following = false" @made="followed" />
     <main class="data" v-on="on">
       <DataRail :list="list" :chosen="id" :folder="folder" :lacking="!!lacking" @open="open" />
       <section v-if="drafts || detail" class="table" :aria-label="drafts ? typing : detail!.name">
@@ -185,6 +194,14 @@ const menu = computed(() => [
           >
             <UIcon name="i-lucide-link" aria-hidden="true" />
             follows its file
+          </span>
+          <span
+            v-else-if="detail.address"
+            class="linked"
+            :title="`${detail.address} is asked every few seconds; what is new is the next version.`"
+          >
+            <UIcon name="i-lucide-link" aria-hidden="true" />
+            follows its address
           </span>
           <ViewSwitch class="views" label="What is looked at" :views="views" :value="view" @show="showView" />
           <UDropdownMenu :items="menu">

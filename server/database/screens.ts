@@ -160,7 +160,7 @@ export const screensWithTable = (table: string) => database()<{ id: string; name
   join loop_items on loop_items.loop = screens.loop
   join decks on decks.id = loop_items.deck and decks.removed_at is null
   join lateral (select table_ids from deck_versions where deck = loop_items.deck order by number desc limit 1) newest on true
-  where ${table} = any(newest.table_ids) order by screens.name`
+  where exists (select from unnest(newest.table_ids) one where one = ${table} or one ~ ${`^${table}_v[0-9]+$`}) order by screens.name`
 
 export const keepPublishedLength = (deck: string, number: number, seconds: number) =>
   database()`update deck_versions set length_seconds = ${seconds} where deck = ${deck} and number = ${number}`

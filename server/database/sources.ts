@@ -11,6 +11,8 @@ export interface SourceRow {
   /** The file of the watched folder that it follows, and why that could not be read. */
   file: string | null
   fileFault: string | null
+  /** The address of a service that it follows. */
+  address: string | null
   /** The table that it is made of, and by which steps; null of one that is read from files. One whose table is gone has steps alone. */
   madeOf: string | null
   steps: Step[] | null
@@ -47,13 +49,15 @@ export interface SourceEntry {
   fault: boolean
   /** Whether it is typed here, cell by cell. */
   typed: boolean
+  /** The address of a service that it follows. */
+  address: string | null
   /** The table that it is made of by steps. */
   madeOf: string | null
 }
 
 /** All of them by name, with what waits for an answer. */
 export const listSources = () => database()<SourceEntry[]>`
-    select s.id, s.name, s.file, s.typed, s.made_of as "madeOf", s.file_fault is not null as fault, counted.versions, counted.held,
+    select s.id, s.name, s.file, s.typed, s.address, s.made_of as "madeOf", s.file_fault is not null as fault, counted.versions, counted.held,
       newest.file_name as "fileName", newest.created_at as "cameAt",
       (select count(*)::int from jsonb_array_elements(aired.reading -> 'columns') one where one ? 'open') as open
     from data_sources s
@@ -66,7 +70,7 @@ export const listSources = () => database()<SourceEntry[]>`
     order by lower(s.name), s.id`
 
 const sourceColumns = () =>
-  database()`id, name, choices, on_air as "onAir", file, file_fault as "fileFault", made_of as "madeOf", steps, typed`
+  database()`id, name, choices, on_air as "onAir", file, file_fault as "fileFault", address, made_of as "madeOf", steps, typed`
 
 export async function sourceById(id: string, sql: Sql = database()): Promise<SourceRow | undefined> {
   const [row] = await sql<SourceRow[]>`select ${sourceColumns()} from data_sources where id = ${id}`
@@ -92,6 +96,19 @@ export const linkedSources = () => database()<(SourceRow & { file: string; stamp
 /** Notes which file a table follows, the stamp at which it was read, and what was wrong with it then. */
 export const noteFile = (id: string, { file, stamp, fault }: { file: string | null; stamp: string | null; fault: string | null }) =>
   database()`update data_sources set file = ${file}, file_stamp = ${stamp}, file_fault = ${fault} where id = ${id}`
+
+/** All tables that follow an address, with the stamp of what was last answered there. */
+export const addressedSources = () => database()<(SourceRow & { address: string; stamp: string | null })[]>`
+  select ${sourceColumns()}, file_stamp as stamp
+  from data_sources where address is not null`
+
+/** Has a table follow an address from the answer of a stamp on. */
+export const noteAddress = (id: string, { address, stamp }: { address: string; stamp: string }) =>
+  database()`update data_sources set address = ${address}, file_stamp = ${stamp}, file_fault = null where id = ${id}`
+
+/** Notes what was last answered at the address of a table, and what was wrong with it. */
+export const noteStamp = (id: string, { stamp, fault }: { stamp: string | null; fault: string | null }) =>
+  database()`update data_sources set file_stamp = ${stamp}, file_fault = ${fault} where id = ${id}`
 
 /** What is wrong with files of the watched folder that are no tables, at the stamp at which they were looked at. */
 export const watchedFaults = () => database()<{ file: string; stamp: string; fault: string }[]>`

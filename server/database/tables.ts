@@ -1,12 +1,21 @@
-import type { DataTable } from '../../core/data'
+import { pinOf, type DataTable } from '../../core/data'
 import { shippedTable } from '../maps/shipped'
 import { database, jsonOf, type Sql } from './connection'
 
-/** The version on air of tables that are named by the id of what the team keeps. */
+/** The versions that some ids ask for: of tables of the team the one on air, or the one that is stayed at. */
+function versionsIn(ids: readonly string[], sql: Sql) {
+  const pins = ids.flatMap(id => pinOf(id) ?? [])
+  return sql`
+    select s.id as id, v.table_id from data_sources s join data_versions v on v.source = s.id and v.number = s.on_air
+    where s.id = any(${[...ids]})
+    union all
+    select v.source || '_v' || v.number as id, v.table_id
+    from data_versions v join unnest(${pins.map(({ source }) => source)}::text[], ${pins.map(({ number }) => number)}::int[]) as pin (source, number)
+      on v.source = pin.source and v.number = pin.number`
+}
 const airedIn = (ids: readonly string[], sql: Sql) => sql`
-  select t.content || jsonb_build_object('id', s.id, 'version', t.id) as content
-  from data_sources s join data_versions v on v.source = s.id and v.number = s.on_air join data_tables t on t.id = v.table_id
-  where s.id = any(${[...ids]})`
+  select t.content || jsonb_build_object('id', asked.id, 'version', t.id) as content
+  from (${versionsIn(ids, sql)}) asked join data_tables t on t.id = asked.table_id`
 
 /** A table by its id, a map that ships with the application, or the version on air of the one that the team keeps under this id. */
 export async function tableById(id: string, sql: Sql = database()): Promise<DataTable | undefined> {
@@ -27,12 +36,12 @@ export async function tablesById(ids: readonly string[]): Promise<DataTable[]> {
   return [...rows.map(row => row.content), ...shipped]
 }
 
-/** The versions on air of those ids that are tables of the team. */
+/** The versions that those ids ask for that are tables of the team. */
 export async function airedVersions(ids: readonly string[]): Promise<Record<string, string>> {
   if (!ids.length) return {}
-  const rows = await database()<{ id: string; version: string }[]>`
-    select s.id, v.table_id as version from data_sources s join data_versions v on v.source = s.id and v.number = s.on_air
-    where s.id = any(${[...ids]})`
+  const sql = database()
+  const rows = await sql<{ id: string; version: string }[]>`
+    select asked.id, asked.table_id as version from (${versionsIn(ids, sql)}) asked`
   return Object.fromEntries(rows.map(({ id, version }) => [id, version]))
 }
 

@@ -1,17 +1,19 @@
 import { afterAll, describe, expect, it } from 'vitest'
 import { newChart } from '../../core/charts'
+import { pinnedId } from '../../core/data'
 import { applyChanges, putRecord, slidesOf, type ChartSpec, type Deck } from '../../core/model'
 import { countingContext, freshDeck } from '../../core/testing'
 import { addState } from '../../core/timing'
 import { endThreads } from '../apart'
 import { addPerson } from '../database/people'
 import { addLoop, loopItems, setLoopItems, versionOf } from '../database/screens'
-import { airedVersions } from '../database/tables'
+import { airedVersions, tableById } from '../database/tables'
 import { makeDeck } from '../decks/make'
 import { publishDeck } from '../decks/publish'
 import { manifestOf } from '../screens/manifest'
 import { asAired } from './on-air'
 import { addVersion, makeSource, sourceAsked } from './sources'
+import { usesOf } from './uses'
 
 afterAll(endThreads)
 
@@ -60,5 +62,21 @@ describe('what is played of a table that gets another version', () => {
     const broken = new TextEncoder().encode('when,route,riders\n2020,Quill,1')
     expect((await addVersion(await sourceAsked(id), broken, 'riders-3.csv', person)).held).toMatch(/“year” is gone/)
     expect((await manifestOf(screen)).tag).toBe(after.tag)
+  })
+
+  it('stays as it is where the deck stays at a version, and is found to use the table', async () => {
+    const person = (await addPerson({ name: 'Nele Okonjo', email: 'nele@velmoor.example', role: 'editor', passwordHash: null }))!.id
+    const { id } = await makeSource(bytes(4), 'pinned.csv', person)
+    const pin = pinnedId({ source: id, number: 1 })
+    await makeDeck('pinned', running(pin), person)
+    const { number } = await publishDeck('pinned', running(pin), person)
+    const kept = (await versionOf('pinned', number))!.tables
+    await addVersion(await sourceAsked(id), bytes(9), 'pinned-2.csv', person)
+    expect((await tableById(id))!.columns[0]!.values).toHaveLength(9)
+    const [table] = await asAired(kept)
+    expect([table!.id, table!.columns[0]!.values.length]).toEqual([pin, 4])
+    expect(await tableById(pinnedId({ source: id, number: 7 }))).toBeUndefined()
+    const { decks } = await usesOf(id)
+    expect(decks.map(deck => [deck.id, deck.slides.length, deck.stays])).toEqual([['pinned', 1, [1]]])
   })
 })

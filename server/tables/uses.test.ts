@@ -41,7 +41,12 @@ describe('where a table is used', () => {
     await setScreenLoop('uses-wall', 'uses-loop')
     const made = await makeBySteps(await sourceAsked(shown), 'In steps', [], person)
 
-    const deck = { id: 'uses', title: expect.any(String) as string, slides: [{ slide, number: 1, title: expect.any(String) as string }] }
+    const deck = {
+      id: 'uses',
+      title: expect.any(String) as string,
+      stays: [],
+      slides: [{ slide, number: 1, title: expect.any(String) as string }],
+    }
     expect(await usesOf(shown)).toEqual({
       decks: [deck],
       screens: [{ id: 'uses-wall', name: 'Wall' }],

@@ -16,6 +16,7 @@ import {
 } from '../database/sources'
 import { logError } from '../log'
 import { nodeName } from '../node-name'
+import { faultOf, keepGoing, lackOf } from './follow'
 import { addVersion, dataByteLimit, makeSource } from './sources'
 
 /** The folder whose files are tables; null where none is watched. */
@@ -25,13 +26,6 @@ interface Found {
   file: string
   /** Its size and time: another one is another file. */
   stamp: string
-}
-
-/** What the system says of a file that may not be read, or is gone; null of any other error. */
-function lackOf(error: unknown): string | null {
-  const { code } = error as NodeJS.ErrnoException
-  if (code === 'EACCES' || code === 'EPERM') return 'The server may not read it.'
-  return code === 'ENOENT' || code === 'ELOOP' ? 'It is not there any more.' : null
 }
 
 /** The tables in a folder. Links and folders in it are left alone. */
@@ -59,22 +53,6 @@ async function bytesIn(place: string): Promise<Uint8Array | string> {
   } finally {
     await file.close()
   }
-}
-
-/** The sentence of what a file itself is to blame for; null where it is not. */
-function faultOf(error: unknown): string | null {
-  const {
-    statusCode,
-    status = statusCode,
-    message,
-    data,
-  } = error as {
-    statusCode?: number
-    status?: number
-    message: string
-    data?: { message?: string }
-  }
-  return status !== undefined && status >= 400 && status < 500 ? (data?.message ?? message) : lackOf(error)
 }
 
 type Linked = Awaited<ReturnType<typeof linkedSources>>[number]
@@ -153,36 +131,12 @@ async function lookOnce(folder: string, seen: Seen) {
   }
 }
 
-/** Follows a folder until it is told to stop; what goes wrong is logged once, and one goes on looking. */
+/** Follows a folder until it is told to stop. */
 export function watchFolder(folder: string): () => Promise<void> {
   const seen: Seen = new Map()
-  let over = false
-  let last = ''
-  let waits: ReturnType<typeof setTimeout> | undefined
-  let wake = () => {}
-  const run = async () => {
-    while (!over) {
-      try {
-        await lookOnce(folder, seen)
-        last = ''
-      } catch (error) {
-        // Whatever it was, as a database that is away, it is tried again; said once.
-        const words = (error as Error).message
-        if (words !== last) logError(error, 'the watched folder could not be looked through', { folder })
-        last = words
-      }
-      await new Promise<void>(resolve => {
-        wake = resolve
-        waits = setTimeout(resolve, every)
-      })
-    }
-  }
-  const running = run()
+  const end = keepGoing(() => lookOnce(folder, seen), { every, what: 'the watched folder could not be looked through' })
   return async () => {
-    over = true
-    clearTimeout(waits)
-    wake()
-    await running
+    await end()
     // Where the database is away the others wait.
     await endWatching(nodeName).catch(error => isPassing(error) || logError(error, 'the watched folder was not handed on'))
   }

@@ -19,8 +19,18 @@ const entries = computed(() => {
   return below(null, 0)
 })
 const came = (at: string) => new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long' })
-const waitsOf = ({ open, held, fault, madeOf }: SourceEntry) =>
-  fault ? (madeOf ? 'not current' : 'file lacking') : open ? (open === 1 ? 'a question' : `${open} questions`) : `${held} held`
+const waitsOf = ({ open, held, fault, madeOf, address }: SourceEntry) =>
+  fault
+    ? madeOf
+      ? 'not current'
+      : address
+        ? 'no answer'
+        : 'file lacking'
+    : open
+      ? open === 1
+        ? 'a question'
+        : `${open} questions`
+      : `${held} held`
 </script>
 
 <template>

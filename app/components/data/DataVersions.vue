@@ -6,6 +6,7 @@ const props = defineProps<{ detail: SourceDetail; canEdit: boolean }>()
 /** How the next version comes. */
 const cameBy = computed(() => {
   if (props.detail.steps) return 'Each version of what it is made of makes one here.'
+  if (props.detail.address) return 'What the service answers with next becomes the next one.'
   return props.detail.typed ? 'What one person types within ten minutes is one.' : 'Another file of the same table becomes the next one.'
 })
 const emit = defineEmits<{ look: [number: number]; air: [number: number]; upload: [] }>()

@@ -3,7 +3,7 @@
 const props = defineProps<{ table: string }>()
 const emit = defineEmits<{ open: [id: string] }>()
 interface Uses {
-  decks: { id: string; title: string; slides: { slide: string; number: number; title: string }[] }[]
+  decks: { id: string; title: string; slides: { slide: string; number: number; title: string }[]; stays: number[] }[]
   screens: { id: string; name: string }[]
   made: { id: string; name: string }[]
 }
@@ -45,6 +45,7 @@ const isUnused = computed(() => !!uses.value && !uses.value.decks.length && !use
       <ul>
         <li v-for="deck in uses.decks" :key="deck.id">
           <NuxtLink :to="`/decks/${deck.id}`" class="deck">{{ deck.title }}</NuxtLink>
+          <span v-if="deck.stays.length" class="quiet">stays at version {{ listWords(deck.stays.map(String)) }}</span>
           <ol>
             <li v-for="one in deck.slides" :key="one.slide">
               <NuxtLink :to="slideLink(deck.id, one.slide)">

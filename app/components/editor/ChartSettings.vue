@@ -12,7 +12,7 @@ import {
   withMap,
   type ChartColumn,
 } from '#core/charts'
-import { gatheredFor, rowCount, type DataTable } from '#core/data'
+import { gatheredFor, rowCount, sourceIn, type DataTable } from '#core/data'
 import { setFields } from '#core/edits'
 import { themeSeen, type ShownElement } from '#core/resolved'
 
@@ -48,8 +48,12 @@ const maps = useMaps()
 const list = useTeamTables()
 const isTyped = computed(() => list.value?.some(({ id, typed }) => typed && id === spec.value.table) ?? false)
 const tableChoices = computed(() => {
-  const known = (list.value ?? []).map(({ id, name }) => ({ value: id as string | null, label: name }))
   const own = spec.value.table
+  // The table is the same, whichever of its versions the deck stays at.
+  const known = (list.value ?? []).map(({ id, name }) => ({
+    value: (own && sourceIn(own) === id ? own : id) as string | null,
+    label: name,
+  }))
   return own && !known.some(({ value }) => value === own) ? [{ value: own, label: table.value?.name ?? own }, ...known] : known
 })
 /** Another table is drawn in the same look; which of its columns, is found anew. */
@@ -107,6 +111,7 @@ const labels = {
         @update:model-value="next => next && next !== spec.table && drawOther(next)"
       />
     </div>
+    <TableVersion v-if="spec.table && list?.some(({ id }) => id === sourceIn(spec.table!))" :table="spec.table" />
     <template v-if="table">
       <p v-if="isTold && states.isOpen" class="state">
         State {{ states.at + 1 }} of {{ states.list.length }}, {{ states.current?.name }}
@@ -124,7 +129,9 @@ const labels = {
         <UButton v-if="isTyped && store.canEdit" variant="bare" class="link" data-test="type-rows" @click="typing = true">
           Type in them
         </UButton>
-        <ULink v-if="list?.some(({ id }) => id === spec.table)" class="link" :to="`/data?table=${spec.table}`">Its rows</ULink>
+        <ULink v-if="list?.some(({ id }) => id === sourceIn(spec.table!))" class="link" :to="`/data?table=${sourceIn(spec.table!)}`">
+          Its rows
+        </ULink>
       </p>
       <p v-if="store.canEdit && !where.isForm" class="quiet">
         <UButton size="sm" icon="i-lucide-hand" :active="isInside" :aria-pressed="isInside" data-test="in-chart" @click="goIn">

@@ -7,5 +7,5 @@ export default defineEventHandler(async event => {
   await requireViewer(event)
   const list = await listSources()
   // A folder that is watched no more is followed by none.
-  return watchedFolder() ? list : list.map(entry => ({ ...entry, file: null, fault: false }))
+  return watchedFolder() ? list : list.map(entry => ({ ...entry, file: null, fault: entry.address !== null && entry.fault }))
 })

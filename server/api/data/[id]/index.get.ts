@@ -22,7 +22,7 @@ export default defineEventHandler(async event => {
     ...source,
     // A folder that is watched no more is followed by none.
     file: watchedFolder() ? source.file : null,
-    fileFault: watchedFolder() ? source.fileFault : null,
+    fileFault: watchedFolder() || source.address ? source.fileFault : null,
     versions: versions.map(({ tableId: _, ...one }) => one),
     shown: {
       number,
