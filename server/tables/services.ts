@@ -77,7 +77,7 @@ function isAway(error: unknown): boolean {
 async function ask(url: URL, before: string | null): Promise<Outcome<Answered | typeof nothingNew>> {
   const fault = (message: string) => ({ ok: false as const, message })
   try {
-    const headers = before?.startsWith('etag ') ? { 'if-none-match': before.slice(5) } : {}
+    const headers: Record<string, string> = before?.startsWith('etag ') ? { 'if-none-match': before.slice(5) } : {}
     const answer = await fetch(url, { headers, redirect: 'error', signal: AbortSignal.timeout(patience) })
     if (answer.status === 304) return { ok: true, value: nothingNew }
     if (!answer.ok) return fault(`${url.host} answers with ${answer.status}.`)
