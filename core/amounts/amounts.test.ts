@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { DataTable } from '../data'
 import { readDeck, slidesOf, type Amount, type Deck, type TextDoc } from '../model'
 import { freshDeck } from '../testing'
-import { amountIn, amountsIn, asPlayed, findings, playedSlide, rowsFor, tablesTold, textNow, withAmounts, withRows } from './index'
+import { amountIn, amountsIn, asPlayed, eachRow, findings, playedSlide, rowsFor, tablesTold, textNow, withAmounts, withRows } from './index'
 
 const table: DataTable = {
   id: 'riders',
@@ -164,6 +164,15 @@ describe('a slide for each row', () => {
     const beats = (of: Deck, slide: string) => Object.values(of.beats).filter(beat => beat.slide === slide).length
     expect(beats(played, slidesOf(played)[2]!.id)).toBe(beats(deck, slidesOf(deck)[0]!.id))
     expect(playedSlide(played, slidesOf(deck)[0]!.id)).toBe(slidesOf(played)[0]!.id)
+  })
+  it('can be there for one row alone, each in a deck of its own; rows that are called alike are one', () => {
+    const deck = deckWith(row, { order: { column: 'riders', way: 'falling' } })
+    const slide = slidesOf(deck)[0]!.id
+    const each = eachRow(deck, slide, tableOf)
+    expect(each.map(({ name }) => name)).toEqual(['Astrel', 'Quill', 'Harrow'])
+    expect(titles(asPlayed(each[2]!.deck, tableOf))).toEqual(['In all Harrow riders'])
+    expect(eachRow(deck, slide, () => undefined)).toEqual([])
+    expect(eachRow(deck, slidesOf(deck)[1]?.id ?? 'none', tableOf)).toEqual([])
   })
   it('shows the first of them while it is worked on, and stays as it is where its table is not at hand', () => {
     const deck = deckWith(row, { order: { column: 'riders', way: 'rising' } })

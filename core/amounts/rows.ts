@@ -1,6 +1,6 @@
 import { columnNamed, firstCategory, keyOf, keyWords, rowCount, type DataTable } from '../data'
 import { copySlideRecords, removeSlides } from '../edits'
-import { applyChanges, onlySlides, setRecord, slidesOf, type Deck, type Slide, type SlideRows } from '../model'
+import { applyChanges, infoOf, onlySlides, setRecord, slidesOf, type Deck, type Slide, type SlideRows } from '../model'
 import { memoByRecords, ordersAt } from '../values'
 
 /** So many slides one slide becomes at most. */
@@ -33,6 +33,26 @@ export function rowsFor(rows: SlideRows, table: DataTable): number[] {
 export function rowName(table: DataTable, row: number, language: string): string {
   const column = firstCategory(table)
   return keyWords(column, column.values[row] ?? null, language) || `Row ${row + 1}`
+}
+
+/** A deck whose slide is there for one of its rows alone, by what that row is called. */
+export interface DeckOfRow {
+  name: string
+  deck: Deck
+}
+
+/** For each row of a slide, the deck in which the slide is there for that row alone; rows that are called alike are one. */
+export function eachRow(deck: Deck, slide: string, tableOf: TableOf): DeckOfRow[] {
+  const rows = deck.slides[slide]?.rows
+  const table = rows && tableOf(rows.table)
+  if (!table) return []
+  const column = firstCategory(table)
+  const { language } = infoOf(deck)
+  const keys = new Map(rowsFor(rows, table).map(row => [keyOf(column.values[row]), rowName(table, row, language)]))
+  return [...keys].map(([key, name]) => ({
+    name,
+    deck: applyChanges(deck, [setRecord('slides', slide, { rows: { ...rows, where: { column: column.name, keys: [key] } } })]),
+  }))
 }
 
 /** The row that a slide shows while it is worked on: the first of those it is there for; null where it is there for none. */

@@ -12,6 +12,7 @@
  * marks.map(mark => mark.value) // → [4100, 4350, 4720, 4600, 5230]
  */
 
+export { isAim } from './aims'
 export * from './catalogue'
 export * from './cells'
 export * from './columns'

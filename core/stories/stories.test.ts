@@ -37,7 +37,13 @@ const ledger = table([
   { name: 'item', type: 'text', kind: 'category', values: ['Fares', 'Fuel', 'Crew', 'Grants'] },
   { name: 'pounds', type: 'number', values: [900, -300, -420, 150] },
 ])
-const tables = { race, months, parts, ledger }
+const aims = table([
+  { name: 'year', type: 'date', grain: 'year', values: ['2030', '2030', '2031', '2031'] },
+  { name: 'berth', type: 'text', kind: 'category', values: ['Customs Quay', 'Old Slip', 'Customs Quay', 'Old Slip'] },
+  { name: 'boats', type: 'number', values: [40, 12, 55, 14] },
+  { name: 'target', type: 'number', values: [50, 20, 50, 20] },
+])
+const tables = { race, months, parts, ledger, aims }
 const offersOf = (of: DataTable) => storiesFor(of, look)
 const named = (of: DataTable, name: string) => offersOf(of).offers.find(({ outline }) => outline.name === name)!
 
@@ -52,6 +58,7 @@ describe('stories of a table', () => {
     ['months', 'year-in-months'],
     ['parts', 'whole-to-part'],
     ['ledger', 'step-by-step'],
+    ['aims', 'to-the-target'],
   ] as const)('begin, of %s, with the one that suits its rows best', (of, best) => {
     expect(offersOf(tables[of]).offers[0]!.outline.name).toBe(best)
   })
@@ -71,6 +78,9 @@ describe('stories of a table', () => {
   it('have headlines that are computed, and never more than is true', () => {
     expect(named(race, 'race').slides[0]!.title).toBe('Quill passed Astrel in 2030')
     expect(named(parts, 'whole-to-part').slides[0]!.title).toContain('Work')
+    // In 2031 alone: 55 of 50, and 14 of 20.
+    expect(named(aims, 'to-the-target').slides.map(({ title }) => title)).toEqual(['One of 2 has come to its target', 'The way to target'])
+    expect(named(aims, 'to-the-target').slides[1]!.states![0]!.references).toEqual([{ at: 70, words: 'target' }])
     const passing = {
       ...race,
       columns: race.columns.map(column => (column.name === 'seats' ? { ...column, values: column.values.map(() => 7) } : column)),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { asPlayed } from '#core/amounts'
+import { asPlayed, eachRow } from '#core/amounts'
 import { slidesOf } from '#core/model'
 import { filmDeck, filmFormats, filmRates, filmSize, formatWords, longestAnimation, type FilmOrder } from '#core/formats/film'
 import { rundown } from '#core/timing'
@@ -28,7 +28,17 @@ const order = reactive<FilmOrder>({
   from: null,
   until: null,
   variant: work.variant ?? null,
+  each: null,
 })
+/** Slides that are there for rows, each of which can become a film of its own. */
+const rowSlides = computed(() =>
+  store.slides.flatMap((slide, index) => (slide.rows && !slide.skipped ? [{ slide, number: index + 1 }] : [])),
+)
+watch(rowSlides, list => {
+  if (order.each && !list.some(({ slide }) => slide.id === order.each)) order.each = null
+})
+/** How many films it becomes. */
+const count = computed(() => (order.each ? eachRow(store.current, order.each, stage.host.table).length : 1))
 watch(
   () => work.variant,
   variant => {
@@ -52,7 +62,7 @@ const shapeWords = {
   tall: 'tall, 9 : 16',
 } as const
 const sides = [360, 480, 720, 1080, 1440, 2160]
-const shown = computed(() => filmDeck(store.current, { ...order }))
+const shown = computed(() => filmDeck(store.current, { ...order, ...(order.each ? { from: order.each, until: order.each } : {}) }))
 const size = computed(() => filmSize(store.current, order))
 const plan = computed(() => rundown(asPlayed(shown.value, stage.host.table), 'film', stage.host))
 const seen = computed(() => slidesOf(shown.value).filter(slide => !slide.skipped))
@@ -60,9 +70,10 @@ const animated = computed(() => order.format === 'gif' || order.format === 'webp
 const beats = computed(() => plan.value.slides.reduce((sum, slide) => sum + slide.beats.length, 0))
 /** Size, length and number of pictures, as they will be. */
 const facts = computed(() => {
+  const all = count.value > 1 ? `${numberWords(count.value)} films, together ` : ''
   const picture = `${size.value.width} × ${size.value.height}`
-  if (order.format === 'stills') return `${picture}, ${beats.value === 1 ? 'one picture' : `${beats.value} pictures`}`
-  return `${picture}, ${clockWords(plan.value.length, true)}, ${numberWords(Math.round(plan.value.length * order.rate))} frames`
+  if (order.format === 'stills') return `${all}${picture}, ${beats.value === 1 ? 'one picture' : `${beats.value} pictures`}`
+  return `${all}${picture}, ${clockWords(plan.value.length, true)}, ${numberWords(Math.round(plan.value.length * order.rate))} frames`
 })
 const problem = computed(() =>
   !seen.value.length
@@ -158,7 +169,18 @@ const stateWords = (film: Film) => {
             label="Captions"
           />
         </div>
-        <div class="row">
+        <div v-if="rowSlides.length" class="row">
+          <span class="label">Files</span>
+          <ChoiceField
+            v-model="order.each"
+            :items="[
+              { value: null, label: 'one' },
+              ...rowSlides.map(({ slide, number }) => ({ value: slide.id, label: `one for each row of slide ${number}` })),
+            ]"
+            label="Files"
+          />
+        </div>
+        <div v-if="!order.each" class="row">
           <span class="label">From</span>
           <ChoiceField
             v-model="order.from"
@@ -169,7 +191,7 @@ const stateWords = (film: Film) => {
             label="From slide"
           />
         </div>
-        <div class="row">
+        <div v-if="!order.each" class="row">
           <span class="label">until</span>
           <ChoiceField
             v-model="order.until"
@@ -200,7 +222,9 @@ const stateWords = (film: Film) => {
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div v-if="store.canEdit" class="foot">
-      <UButton color="primary" variant="solid" :disabled="busy || !!problem" @click="make">Make the film</UButton>
+      <UButton color="primary" variant="solid" :disabled="busy || !!problem" @click="make">
+        {{ count > 1 ? `Make ${numberWords(count)} films` : 'Make the film' }}
+      </UButton>
     </div>
     <p v-if="silence && running" class="problem" role="status">{{ silence }}</p>
     <ul v-if="films.length" class="films">

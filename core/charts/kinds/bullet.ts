@@ -1,3 +1,4 @@
+import { isAim } from '../aims'
 import { describe } from '../describe'
 import type { ChartLabel } from '../drawing'
 import { amountsAlong, finished, linesAlong } from '../finish'
@@ -121,8 +122,7 @@ export const bullet: ChartKind = {
     const [first, second] = data.series
     const why = `“${first!.label}” on the way to “${second!.label}”, ${categories} times.`
     if (negative) return { score: 0.1, why, warning: 'What is below nothing is on no way to a target.' }
-    const aims = /\b(target|goal|plan|planned|budget|aim|quota|limit)\b/i
-    return { score: aims.test(second!.label) ? 0.93 : time && categories > 4 ? 0.2 : 0.4, why }
+    return { score: isAim(second!.label) ? 0.93 : time && categories > 4 ? 0.2 : 0.4, why }
   },
   draw(spec, table, room) {
     const setting = settingOf(spec, table, room)

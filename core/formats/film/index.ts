@@ -30,6 +30,8 @@ export const filmOrderSchema = z.object({
   from: idSchema.nullable(),
   until: idSchema.nullable(),
   variant: idSchema.nullable(),
+  /** A slide that is there for rows: each of its rows becomes a film of its own, of that slide alone. Absent is one film. */
+  each: idSchema.nullable().optional(),
 })
 export type FilmOrder = z.infer<typeof filmOrderSchema>
 

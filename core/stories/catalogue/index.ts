@@ -8,6 +8,7 @@ import { race } from './race'
 import { riseAndFall } from './rise-and-fall'
 import { spread } from './spread'
 import { stepByStep } from './step-by-step'
+import { toTheTarget } from './to-the-target'
 import { together } from './together'
 import { twoThatPass } from './two-that-pass'
 import { wholeToPart } from './whole-to-part'
@@ -21,6 +22,7 @@ export const storyOutlines: readonly StoryOutline[] = [
   againstTheRest,
   wholeToPart,
   beforeAndAfter,
+  toTheTarget,
   places,
   onTheMap,
   yearInMonths,
