@@ -1,23 +1,12 @@
 <script setup lang="ts">
 import { deckTheme, type ChartElement, type ChartSpec } from '#core/model'
-import {
-  amountWay,
-  chartKindNamed,
-  chartKinds,
-  chosenColumns,
-  columnsFor,
-  isPlaced,
-  redrawn,
-  tonesOf,
-  withMap,
-  type ChartColumn,
-} from '#core/charts'
+import { amountWay, chartKindNamed, chartKinds, chosenColumns, columnsFor, redrawn, tonesOf, withMap, type ChartColumn } from '#core/charts'
 import { gatheredFor, rowCount, sourceIn, type DataTable } from '#core/data'
 import { setFields } from '#core/edits'
 import { themeSeen, type ShownElement } from '#core/resolved'
 
 const props = defineProps<{ element: ChartElement & ShownElement }>()
-const emit = defineEmits<{ choose: [] }>()
+const emit = defineEmits<{ choose: []; picture: [file: File] }>()
 const store = useDeck()
 const stage = useStage()
 const where = useWhere()
@@ -44,7 +33,6 @@ const typing = ref(false)
 /** Goes into the chart on the stage, or leaves it. */
 const isInside = computed(() => stage.editing === props.element.id)
 const goIn = () => (stage.editing = isInside.value ? null : props.element.id)
-const maps = useMaps()
 const list = useTeamTables()
 const isTyped = computed(() => list.value?.some(({ id, typed }) => typed && id === spec.value.table) ?? false)
 const tableChoices = computed(() => {
@@ -64,10 +52,6 @@ async function drawOther(id: string) {
   const chart = redrawn(props.element.chart, found, navigator.language)
   store.edit(`draw ${found.name}`, setFields(store.current, { table: 'elements', id: props.element.id, fields: { chart } }))
 }
-const mapChoices = computed(() => [
-  ...(table.value && isPlaced(table.value) ? [{ value: null as string | null, label: 'its own outlines' }] : []),
-  ...maps.list.value.map(({ id, label }) => ({ value: id as string | null, label })),
-])
 const setFormat = (fields: Partial<ChartSpec['format']>) => set({ format: { ...spec.value.format, ...fields } })
 const roles: Readonly<Record<Exclude<ChartColumn, 'height'>, string>> = {
   across: 'Across',
@@ -152,15 +136,16 @@ const labels = {
           @update:model-value="choose"
         />
       </div>
-      <div v-if="kind.isMap" class="row">
-        <span class="label">Map</span>
-        <ChoiceField
-          :model-value="spec.map ?? null"
-          :items="mapChoices"
-          label="Map"
-          @update:model-value="next => set({ map: next ?? undefined })"
-        />
-      </div>
+      <ChartMap
+        v-if="kind.isMap"
+        :spec="spec"
+        :table="table"
+        :drawing="drawing"
+        :theme="theme"
+        :can-lift="store.canEdit && !where.isForm"
+        @map="next => set({ map: next ?? undefined })"
+        @picture="file => emit('picture', file)"
+      />
       <OptionFields :of="kind" :options="spec.options ?? {}" @set="options => set({ options })" />
       <div v-if="kind.takes.includes('height')" class="row">
         <span class="label">Amount</span>

@@ -368,6 +368,7 @@ onKeys(onKey)
         @picture="choosePicture(single)"
         @clip="kind => chooseClip(kind, single)"
         @edit="id => canvas?.startEditing(id)"
+        @file="file => takeFiles([file], { x: size.width / 2, y: size.height / 2 }, null)"
       />
     </aside>
   </div>

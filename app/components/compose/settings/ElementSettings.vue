@@ -10,7 +10,7 @@ import { themeSeen } from '#core/resolved'
 const wanted = shared('own')
 
 /** All that can be set on the selected parts; what is set goes to every one of them. */
-const emit = defineEmits<{ table: []; picture: []; clip: [kind: 'film' | 'sound']; edit: [id: string] }>()
+const emit = defineEmits<{ table: []; picture: []; clip: [kind: 'film' | 'sound']; edit: [id: string]; file: [file: File] }>()
 const store = useDeck()
 const where = useWhere()
 const stage = useStage()
@@ -120,7 +120,9 @@ const title = computed(() =>
       <DiagramSettings v-if="tab === 'look' || chosen.length > 1" :element="first" :theme="theme" />
       <DiagramOutline v-else :key="first.id" :element="first.id" :name="first.name" :theme="theme" />
     </template>
-    <section v-else-if="first.kind === 'chart' && chosen.length === 1"><ChartSettings :element="first" @choose="emit('table')" /></section>
+    <section v-else-if="first.kind === 'chart' && chosen.length === 1">
+      <ChartSettings :element="first" @choose="emit('table')" @picture="file => emit('file', file)" />
+    </section>
     <section v-if="onLook && chosen.length === 1 && tab === 'own' && (first.placeholder || first.kind === 'text')" class="asks">
       <div v-if="first.placeholder" class="row">
         <span class="label">Fills the place</span>
