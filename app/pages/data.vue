@@ -49,6 +49,10 @@ async function typedOne(made: string) {
   await load()
   await open(made)
 }
+/** Whether what is looked at came as a workbook. */
+const isWorkbook = computed(() =>
+  /\.(xlsx|xlsm|xls|ods)$/i.test(detail.value?.versions.find(({ number }) => number === detail.value?.shown.number)?.fileName ?? ''),
+)
 /** Whether the address of a service is being asked for. */
 const following = ref(false)
 async function followed(made: string) {
@@ -231,6 +235,7 @@ const menu = computed(() => [
           v-if="!drafts && detail && view === 'read' && !isTyped"
           :key="detail.id"
           :notes="detail.shown.reading.notes"
+          :range="isWorkbook ? (detail.choices.range ?? '') : undefined"
           :can-edit="canEdit"
           @decide="decide"
         />

@@ -1,16 +1,28 @@
 <script setup lang="ts">
-import type { ReadingChoices, ReadingReport } from '#core/data'
+import { readingChoicesSchema, type ReadingChoices, type ReadingReport } from '#core/data'
 
 /** What was done to the whole table, a sentence each with its way back; four at first, all where that is asked for. */
-const props = defineProps<{ notes: ReadingReport['notes']; canEdit: boolean }>()
+const props = defineProps<{
+  notes: ReadingReport['notes']
+  canEdit: boolean
+  /** Of a workbook: the cells that are read of its sheet, “” for all; absent for other files. */
+  range?: string | undefined
+}>()
 const emit = defineEmits<{ decide: [label: string, choices: ReadingChoices] }>()
+const fault = ref('')
+/** Reads some cells of the sheet alone, or all of them. */
+function takeRange(words: string) {
+  const range = words.replace(/[\s$]/g, '').toUpperCase()
+  fault.value = range && !readingChoicesSchema.shape.range.safeParse(range).success ? `“${words}” are no cells. Write them as B3:F40.` : ''
+  if (!fault.value && range !== props.range) emit('decide', range ? `only the cells ${range}` : 'all cells', { range: range || undefined })
+}
 const few = 4
 const all = ref(false)
 const shown = computed(() => (all.value ? props.notes : props.notes.slice(0, few)))
 </script>
 
 <template>
-  <ul v-if="notes.length" class="notes" aria-label="What was done to the whole table">
+  <ul v-if="notes.length || range !== undefined" class="notes" aria-label="What was done to the whole table">
     <li v-for="note in shown" :key="note.words" :title="note.lines?.join('\n')">
       <template v-for="(part, at) in partsOf(note.words)" :key="at">
         <b v-if="part.changeable">{{ part.text }}</b>
@@ -19,6 +31,20 @@ const shown = computed(() => (all.value ? props.notes : props.notes.slice(0, few
       <UButton v-if="note.back && canEdit" variant="bare" class="back" @click="emit('decide', note.back.label, note.back.choices)">
         {{ note.back.label }}
       </UButton>
+    </li>
+    <li v-if="range !== undefined && canEdit" class="cells">
+      <label>
+        Only its cells
+        <WordsField
+          :model-value="range"
+          class="range"
+          aria-label="Cells of the sheet that are read"
+          placeholder="all, or B3:F40"
+          maxlength="21"
+          @update:model-value="takeRange"
+        />
+      </label>
+      <span v-if="fault" role="alert" class="fault">{{ fault }}</span>
     </li>
     <li v-if="notes.length > few && !all" class="more">
       <UButton variant="bare" class="back" @click="all = true">{{ notes.length - few }} more</UButton>
@@ -51,6 +77,17 @@ ul {
 .notes li:first-child {
   border-left: 0;
   padding-left: 0;
+}
+.cells label {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.range {
+  width: 120px;
+}
+.fault {
+  color: var(--warn-ink, var(--ink));
 }
 .back {
   display: inline;
