@@ -1,6 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import type { DataTable } from '../data'
-import { readDeck, slidesOf, type Amount, type Deck, type TextDoc } from '../model'
+import {
+  applyChanges,
+  elementsOf,
+  mediaOf,
+  putRecord,
+  readDeck,
+  slidesOf,
+  type Amount,
+  type Deck,
+  type Element,
+  type TextDoc,
+} from '../model'
 import { freshDeck } from '../testing'
 import { amountIn, amountsIn, asPlayed, eachRow, findings, playedSlide, rowsFor, tablesTold, textNow, withAmounts, withRows } from './index'
 
@@ -173,6 +184,28 @@ describe('a slide for each row', () => {
     expect(titles(asPlayed(each[2]!.deck, tableOf))).toEqual(['In all Harrow riders'])
     expect(eachRow(deck, slide, () => undefined)).toEqual([])
     expect(eachRow(deck, slidesOf(deck)[1]?.id ?? 'none', tableOf)).toEqual([])
+  })
+  it('has the picture of its row where that has one, else the usual one; all of them come along', () => {
+    const [usual, harrow] = ['a', 'b'].map(letter => letter.repeat(64)) as [string, string]
+    const base = deckWith(row, {})
+    const picture = {
+      id: 'p',
+      owner: slidesOf(base)[0]!.id,
+      name: 'Portrait',
+      order: 'a9',
+      kind: 'picture',
+      box: { x: 0, y: 0, width: 400, height: 300, angle: 0 },
+      media: usual,
+      view: { x: 0.2, y: 0.5, zoom: 2 },
+      ofRows: { Harrow: { media: harrow, natural: { width: 800, height: 600 } } },
+    } as Element
+    const deck = applyChanges(base, [putRecord('elements', picture)])
+    const shown = slidesOf(asPlayed(deck, tableOf)).flatMap(slide =>
+      elementsOf(asPlayed(deck, tableOf), slide.id).flatMap(element => (element.kind === 'picture' && element.media ? element : [])),
+    )
+    expect(shown.map(({ media }) => media)).toEqual([usual, usual, usual, usual, harrow])
+    expect([shown[0]!.view?.zoom, shown[4]!.view, shown[4]!.natural]).toEqual([2, undefined, { width: 800, height: 600 }])
+    expect(mediaOf(deck)).toEqual([usual, harrow])
   })
   it('shows the first of them while it is worked on, and stays as it is where its table is not at hand', () => {
     const deck = deckWith(row, { order: { column: 'riders', way: 'rising' } })

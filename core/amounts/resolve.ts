@@ -2,7 +2,7 @@ import type { DataTable } from '../data'
 import { infoOf, type Amount, type Deck, type Element, type Inline, type TextDoc } from '../model'
 import { memoByRecords } from '../values'
 import { amountIn } from './amount'
-import { shownRow, tablesOfRows, withRows } from './rows'
+import { rowKey, shownRow, tablesOfRows, withRows } from './rows'
 
 /** The text of an element, where it has one that words are written in. */
 const textIn = (element: Element): TextDoc | null =>
@@ -49,15 +49,27 @@ export function textNow(text: TextDoc, tableOf: TableOf, language: string, of: {
   return changed ? { ...text, content } : text
 }
 
+/** A picture as a row has it. */
+function pictureOf(element: Extract<Element, { kind: 'picture' }>, key: string): Element {
+  const own = element.ofRows && Object.hasOwn(element.ofRows, key) ? element.ofRows[key] : undefined
+  if (!own) return element
+  // Its place in the frame is that of another picture.
+  const { natural: _, view: __, focus: ___, ...rest } = element
+  return { ...rest, ...own }
+}
+
 const elementNow = memoByRecords(
   (element: Element, language: string, tableOf: TableOf, row: ReturnType<RowOf>) => [
     element,
     language,
     row?.table,
     row?.row,
+    row && tableOf(row.table),
     ...amountsOf(element).map(({ table }) => tableOf(table)),
   ],
   (element, language, tableOf, row): Element => {
+    const table = row && tableOf(row.table)
+    if (element.kind === 'picture') return table && row ? pictureOf(element, rowKey(table, row.row)) : element
     const text = textIn(element)!
     const now = textNow(text, tableOf, language, row)
     return now === text ? element : ({ ...element, text: now } as Element)
@@ -67,7 +79,10 @@ const elementNow = memoByRecords(
 
 const elementsWithAmounts = memoByRecords(
   (elements: Deck['elements']) => [elements],
-  elements => Object.values(elements).filter(element => amountsOf(element).length > 0),
+  elements =>
+    Object.values(elements).filter(
+      element => amountsOf(element).length > 0 || (element.kind === 'picture' && element.ofRows !== undefined),
+    ),
 )
 
 /** The ids of the tables that the texts of a deck have numbers of, and whose rows its slides are there for. */

@@ -29,6 +29,9 @@ export function rowsFor(rows: SlideRows, table: DataTable): number[] {
   return kept.slice(0, rows.most ?? mostRows)
 }
 
+/** By what a row is known: the key of what it is called. */
+export const rowKey = (table: DataTable, row: number) => keyOf(firstCategory(table).values[row])
+
 /** What a row is called. */
 export function rowName(table: DataTable, row: number, language: string): string {
   const column = firstCategory(table)

@@ -136,6 +136,8 @@ const pictureElement = z.object({
   media: hashSchema.optional(),
   /** The picture's own size in its pixels. */
   natural: sizeSchema.optional(),
+  /** On a slide that is there for rows: another picture for each, by the key of what the row is called; the others show `media`. */
+  ofRows: z.record(z.string().max(200), z.object({ media: hashSchema, natural: sizeSchema.optional() })).optional(),
   frame: frameSchema.optional(),
   /** Its own place in the frame. */
   view: viewSchema.optional(),

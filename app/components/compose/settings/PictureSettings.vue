@@ -58,6 +58,7 @@ function asGround() {
 
 <template>
   <section>
+    <PictureRows v-if="store.current.slides[element.owner]?.rows && !element.logo" :element="element" />
     <div class="row">
       <span class="label">Picture</span>
       <span class="pair">
