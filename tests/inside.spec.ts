@@ -21,13 +21,7 @@ async function drag(page: Page, of: ReturnType<Page['locator']>, by: { x: number
 }
 /** A table that is typed here, as the team has it. */
 const typed = (page: Page, name: string, rows: string[][]) =>
-  page.evaluate(
-    async ([called, cells]) => {
-      const body = JSON.stringify({ name: called, grid: { header: ['stop', 'riders'], rows: cells } })
-      await fetch('/api/data/typed', { method: 'POST', body, headers: { 'content-type': 'application/json' } })
-    },
-    [name, rows] as const,
-  )
+  page.request.post('/api/data/typed', { data: { name, grid: { header: ['stop', 'riders'], rows } } })
 /** A slide with columns of a table. */
 async function columnsOf(page: Page, table: string) {
   await newDeck(page, `Of ${table}`, 'Talk')
@@ -147,6 +141,9 @@ test('a table follows the address of a service, and a deck stays at one of its v
   await expect.poll(() => amounts(page).allTextContents()).not.toEqual(onAir)
   await saved(page)
   of.searchParams.set('view', 'used')
-  await page.goto(of.href)
-  await expect(page.getByText('stays at version 1')).toBeVisible()
+  // What was saved is put on disk a moment after.
+  await expect(async () => {
+    await page.goto(of.href)
+    await expect(page.getByText('stays at version 1')).toBeVisible({ timeout: 2000 })
+  }).toPass({ timeout: 30_000 })
 })

@@ -73,7 +73,10 @@ const isUnused = computed(() => !!uses.value && !uses.value.decks.length && !use
         </li>
       </ul>
     </section>
-    <p class="quiet">All of them follow the version on air within seconds. If the table is removed, they have nothing to draw.</p>
+    <p class="quiet">
+      {{ uses.decks.some(deck => deck.stays.length) ? 'All others follow' : 'All of them follow' }} the version on air within seconds. If
+      the table is removed, they have nothing to draw.
+    </p>
   </div>
 </template>
 
