@@ -27,10 +27,30 @@ const make = <K extends keyof SVGElementTagNameMap>(name: K, className: string) 
   return node
 }
 
-const set = (node: Element, name: string, value: string | number) => {
-  const text = typeof value === 'number' ? String(Math.round(value * 100) / 100) : value
-  if (node.getAttribute(name) !== text) node.setAttribute(name, text)
+/** What was last written into a node: the page is asked for nothing, and told only what is another. */
+const written = Symbol('written')
+type Written = Record<string, string | number | null>
+type OwnNode = Element & { [written]?: Written; [within]?: Map<string, SVGElement[]> }
+
+function isSame(node: OwnNode, name: string, value: string | number | null): boolean {
+  const own = (node[written] ??= {})
+  if (own[name] === value) return true
+  own[name] = value
+  return false
 }
+/** Sets an attribute, numbers to a hundredth; null takes it away. */
+function set(node: Element, name: string, value: string | number | null) {
+  const short = typeof value === 'number' ? Math.round(value * 100) / 100 : value
+  if (isSame(node, name, short)) return
+  if (short === null) node.removeAttribute(name)
+  else node.setAttribute(name, String(short))
+}
+function write(node: Element, words: string) {
+  if (!isSame(node, ' words', words)) node.textContent = words
+}
+
+/** The nodes of each class in a parent. */
+const within = Symbol('within')
 
 /** The first nodes of a parent with a class, made or taken away until there are `count`. */
 function nodes<K extends keyof SVGElementTagNameMap>(
@@ -39,7 +59,12 @@ function nodes<K extends keyof SVGElementTagNameMap>(
   className: string,
   count: number,
 ): SVGElementTagNameMap[K][] {
-  const found = Array.from(parent.children).filter(child => child.getAttribute('class') === className) as SVGElementTagNameMap[K][]
+  const own = ((parent as OwnNode)[within] ??= new Map<string, SVGElement[]>())
+  let found = own.get(className) as SVGElementTagNameMap[K][] | undefined
+  if (!found) {
+    if (!count) return []
+    own.set(className, (found = []))
+  }
   while (found.length > count) found.pop()!.remove()
   while (found.length < count) {
     const node = make(name, className)
@@ -126,7 +151,7 @@ function writeLabel(node: SVGTextElement, label: ChartLabel, theme: Theme, paint
     const line = lines[index]!
     set(line, 'x', label.x + (label.swatch ? (label.size * swatchRoom) / 2 : 0))
     set(line, 'y', label.y + (index - (label.lines.length - 1) / 2) * label.size * 1.25 + label.size * 0.35)
-    if (line.textContent !== words) line.textContent = words
+    write(line, words)
   })
 }
 
@@ -142,27 +167,25 @@ function writeMark(node: SVGElement, mark: ChartMark, theme: Theme, paints: Pain
   const tone = toneOf(mark)
   set(node, paint, paint === 'fill' ? paints.fill(tone) : paints.tones.of(tone))
   const dash = mark.shape === 'line' && !mark.dash ? paints.dash(tone) : undefined
-  if (dash) set(node, 'stroke-dasharray', dash)
-  else if (dash === null) node.removeAttribute('stroke-dasharray')
+  if (dash !== undefined) set(node, 'stroke-dasharray', dash)
   set(node, `${paint}-opacity`, mark.opacity ?? 1)
   if (paint === 'fill') {
     set(node, 'stroke', mark.edge ? theme.palette.ground : 'none')
     set(node, 'stroke-width', mark.edge ?? 0)
   }
-  if (node.style.clipPath !== (clip ?? '')) node.style.clipPath = clip ?? ''
+  if (!isSame(node, ' clip', clip ?? '')) node.style.clipPath = clip ?? ''
   if (text !== undefined) {
     set(node, 'font-family', fontStack(display ? theme.fonts.display : theme.fonts.body))
-    if (node.textContent !== text) node.textContent = text
+    write(node, text)
   }
   const { box, at } = shape.origin(mark)
   const grows = shape.grows?.(mark)
-  if (grows) node.dataset.grows = grows
-  else delete node.dataset.grows
-  node.style.transformBox = box
-  node.style.transformOrigin = at
+  set(node, 'data-grows', grows ?? null)
+  if (!isSame(node, ' box', box)) node.style.transformBox = box
+  if (!isSame(node, ' origin', at)) node.style.transformOrigin = at
   const reach = shape.reach(mark)
-  node.dataset.reachX = String(reach.x)
-  node.dataset.reachY = String(reach.y)
+  set(node, 'data-reach-x', reach.x)
+  set(node, 'data-reach-y', reach.y)
 }
 
 /** The shapes that a chart was last drawn of: nodes of one that it has no more are taken away. */
