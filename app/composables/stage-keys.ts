@@ -35,7 +35,8 @@ export function useStageKeys(open: (element: ShownElement) => void) {
     Enter: () => stage.single && open(stage.single),
   }
   onKeys(event => {
-    if (isTyping(event.target)) return
+    // What is worked inside of has the keys, wherever the focus is.
+    if (isTyping(event.target) || stage.editing) return
     const control = event.ctrlKey || event.metaKey
     const key = event.key.toLowerCase()
     const arrow = arrows[event.key]

@@ -54,6 +54,16 @@ describe('a number that a text has from a table', () => {
   it('is every finding that there is', () => {
     for (const { name } of findings) expect(words({ find: name })).not.toBeNull()
   })
+  it('draws its course in the words: one dot for the least, four for the most, however many amounts there are', () => {
+    const of = (values: (number | null)[]) => {
+      const rows: DataTable = { id: 'riders', name: 'r', columns: [{ name: 'riders', type: 'number', values }] }
+      return amountIn(amount({ find: 'course' }), rows, 'en')?.words ?? null
+    }
+    expect(of([10, 20, 30, 40])).toBe('\u28E0\u28FE')
+    expect(of([7, null, 7, 7])).toBe('\u28E4\u2844')
+    expect([...of(Array.from({ length: 400 }, (_, at) => at))!]).toHaveLength(12)
+    expect(of([3])).toBeNull()
+  })
   it('counts the rows that are asked for alone', () => {
     const where = { column: 'route', key: 'Quill' }
     expect([words({ where }), words({ where, find: 'count' }), words({ where, find: 'change' })]).toEqual(['1,100', '2', '300'])

@@ -133,6 +133,7 @@ const stepOf = (cell: TableCell) => dragStep(way.value!, columnNamed(table.value
 function pressGrip(event: PointerEvent, grip: Grip) {
   if (event.button !== 0) return
   event.preventDefault()
+  ;(event.currentTarget as HTMLElement).focus({ preventScroll: true })
   const { along, scale } = way.value!
   const step = stepOf(grip.cell)
   const from = inChart(event)[along]
@@ -174,6 +175,7 @@ const pulledWords = computed(() => (pulling.value ? (drawing.value?.write ?? Str
 function press(event: PointerEvent) {
   if (event.button !== 0 || writing.value) return
   event.preventDefault()
+  place.value?.focus({ preventScroll: true })
   const at = inChart(event)
   const under = [...(drawing.value?.marks ?? [])].reverse().filter(mark => {
     const box = boundsOfMark(mark)
@@ -266,12 +268,10 @@ function end(keep: boolean) {
   void nextTick(() => place.value?.focus({ preventScroll: true }))
 }
 
-/** Its keys are its own: what is pressed here does nothing to the slide. */
-function onKey(event: KeyboardEvent) {
-  if (event.ctrlKey || event.metaKey) return
-  event.stopPropagation()
-  if (event.key === 'Escape') emit('done')
-}
+/** It is left by Escape, wherever the focus is, unless that closes something else. */
+onKeys(event => {
+  if (event.key === 'Escape' && !isTyping(event.target) && !writing.value) emit('done')
+})
 onMounted(() => place.value?.focus({ preventScroll: true }))
 const box = computed(() => {
   const { x, y, width, height, angle } = props.element.box
@@ -304,7 +304,6 @@ const still = (label: ChartLabel) => (moving.value?.key === label.key ? { ...lab
     data-test="charting"
     @pointerdown.stop="press"
     @dblclick.stop
-    @keydown="onKey"
   >
     <span class="edge" :style="{ outlineWidth: `${2 / stage.scale}px` }" />
     <span

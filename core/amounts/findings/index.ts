@@ -1,5 +1,6 @@
 import type { AmountFinding } from '../../model'
 import { change, changeShare, changeShareSinceFirst, changeSinceFirst } from './change'
+import { course } from './course'
 import { first, last } from './ends'
 import type { Finding } from './finding'
 import { count, least, mean, median, most, sum } from './measures'
@@ -22,6 +23,7 @@ export const findings: readonly Finding[] = [
   changeShare,
   changeSinceFirst,
   changeShareSinceFirst,
+  course,
   whoMost,
   whoLeast,
   row,

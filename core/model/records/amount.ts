@@ -16,6 +16,7 @@ export const amountFindings = [
   'change-share',
   'change-since-first',
   'change-share-since-first',
+  'course',
   'who-most',
   'who-least',
   'row',
