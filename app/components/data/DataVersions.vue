@@ -46,7 +46,7 @@ const chosen = computed(() => props.detail.versions.find(({ number }) => number 
           <span class="amount quiet">{{ day(version) }}</span>
         </UButton>
       </li>
-      <li v-if="canEdit && !detail.steps && !detail.typed">
+      <li v-if="canEdit && !detail.steps && !detail.typed && !detail.address">
         <UButton variant="bare" class="version next" @click="emit('upload')">Upload the next version</UButton>
       </li>
     </ul>

@@ -70,10 +70,10 @@ const animated = computed(() => order.format === 'gif' || order.format === 'webp
 const beats = computed(() => plan.value.slides.reduce((sum, slide) => sum + slide.beats.length, 0))
 /** Size, length and number of pictures, as they will be. */
 const facts = computed(() => {
-  const all = count.value > 1 ? `${numberWords(count.value)} films, together ` : ''
+  const [films, together] = count.value > 1 ? [`${numberWords(count.value)} films of `, 'together '] : ['', '']
   const picture = `${size.value.width} × ${size.value.height}`
-  if (order.format === 'stills') return `${all}${picture}, ${beats.value === 1 ? 'one picture' : `${beats.value} pictures`}`
-  return `${all}${picture}, ${clockWords(plan.value.length, true)}, ${numberWords(Math.round(plan.value.length * order.rate))} frames`
+  if (order.format === 'stills') return `${films}${picture}, ${together}${beats.value === 1 ? 'one picture' : `${beats.value} pictures`}`
+  return `${films}${picture}, ${together}${clockWords(plan.value.length, true)}, ${numberWords(Math.round(plan.value.length * order.rate))} frames`
 })
 const problem = computed(() =>
   !seen.value.length
@@ -175,7 +175,7 @@ const stateWords = (film: Film) => {
             v-model="order.each"
             :items="[
               { value: null, label: 'one' },
-              ...rowSlides.map(({ slide, number }) => ({ value: slide.id, label: `one for each row of slide ${number}` })),
+              ...rowSlides.map(({ slide, number }) => ({ value: slide.id, label: `one a row of slide ${number}` })),
             ]"
             label="Files"
           />
