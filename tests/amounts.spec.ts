@@ -64,6 +64,8 @@ test('a slide for each row: filled from it, ordered, played one after the other'
   await expect(settings).toContainText('3 slides when it plays: Quill, Astrel, Harrow.')
   await choose(settings.getByLabel('In the order of'), 'berths')
   await expect(settings).toContainText('3 slides when it plays: Harrow, Quill, Astrel.')
+  // The length of the deck is that of all of them.
+  await expect(page.getByRole('region', { name: 'Rundown' })).toContainText('3 slides')
   await write(page, 'Quay of ')
   await page.getByRole('button', { name: 'Number of a table' }).click()
   await expect(form(page).getByLabel('What it says')).toContainText('as its row has it:')

@@ -1,4 +1,4 @@
-import { withAmounts } from '#core/amounts'
+import { asPlayed, tablesOfRows, withAmounts } from '#core/amounts'
 import { infoOf, applyChanges, fitChanges, slidesOf, tableNames, type Change, type Deck, type EditContext } from '#core/model'
 import { ySyncPluginKey } from 'y-prosemirror'
 import { Awareness } from 'y-protocols/awareness'
@@ -62,6 +62,10 @@ export const useDeck = defineStore('deck', () => {
   /** As the deck is, whatever is tried out: what is laid out to scale does not change it under the hand. */
   const keptPlan = computed(() => planOf(deck.value))
   const plan = computed(() => (shown.value === deck.value ? keptPlan.value : planOf(shown.value)))
+  /** The same as it is played: a slide that is there for rows is one for each of them. */
+  const played = computed(() =>
+    shown.value && tablesOfRows(shown.value).length ? planOf(asPlayed(shown.value, stage.host.table)) : plan.value,
+  )
 
   /** The deck that is open. Only what stands in the page of an open deck may ask for it; anywhere else that is a fault. */
   const current = computed(() => {
@@ -292,6 +296,7 @@ export const useDeck = defineStore('deck', () => {
     tried,
     shown,
     plan,
+    played,
     keptPlan,
     share,
     open,

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import type { DataTable } from '../data'
+import { newChart, highlightedIn } from '../charts'
+import { gathered, type DataTable } from '../data'
 import {
   applyChanges,
   elementsOf,
@@ -8,6 +9,7 @@ import {
   readDeck,
   slidesOf,
   type Amount,
+  type ChartSpec,
   type Deck,
   type Element,
   type TextDoc,
@@ -112,6 +114,7 @@ const textWith = (of: Amount, said = 'old'): TextDoc => ({
     },
   ],
 })
+const nothing = gathered(table, { by: 'route', value: 'riders', aggregate: 'sum', order: 'data' })
 const tableOf = (id: string) => (id === 'riders' ? table : undefined)
 
 /** A deck whose first slide’s title has an amount, and maybe rows. */
@@ -216,6 +219,30 @@ describe('a slide for each row', () => {
     expect(shown.map(({ media }) => media)).toEqual([usual, usual, usual, usual, harrow])
     expect([shown[0]!.view?.zoom, shown[4]!.view, shown[4]!.natural]).toEqual([2, undefined, { width: 800, height: 600 }])
     expect(mediaOf(deck)).toEqual([usual, harrow])
+  })
+  it('has the row of its slide highlighted in a chart that asks for it', () => {
+    const base = deckWith(row, { where: { column: 'route', keys: ['Quill', 'Harrow'] } })
+    const of = (id: string, more: Partial<ChartSpec>) =>
+      putRecord('elements', {
+        id,
+        owner: slidesOf(base)[0]!.id,
+        name: id,
+        order: id,
+        kind: 'chart',
+        box: { x: 0, y: 0, width: 400, height: 300, angle: 0 },
+        chart: { ...newChart('riders'), highlighted: ['Astrel'], ...more },
+      } as Element)
+    const played = asPlayed(applyChanges(base, [of('a8', { ofRow: '' }), of('a9', {})]), tableOf)
+    const lit = slidesOf(played)
+      .slice(0, 3)
+      .map(slide =>
+        elementsOf(played, slide.id).flatMap(one => (one.kind === 'chart' && one.chart ? [highlightedIn(one.chart, nothing)] : [])),
+      )
+    expect(lit).toEqual([
+      [['Astrel', 'Quill'], ['Astrel']],
+      [['Astrel', 'Quill'], ['Astrel']],
+      [['Astrel', 'Harrow'], ['Astrel']],
+    ])
   })
   it('shows the first of them while it is worked on, and stays as it is where its table is not at hand', () => {
     const deck = deckWith(row, { order: { column: 'riders', way: 'rising' } })

@@ -1,4 +1,4 @@
-import type { DataTable } from '../data'
+import { columnNamed, firstCategory, keyOf, type DataTable } from '../data'
 import { infoOf, type Amount, type Deck, type Element, type Inline, type TextDoc } from '../model'
 import { memoByRecords } from '../values'
 import { amountIn } from './amount'
@@ -49,6 +49,14 @@ export function textNow(text: TextDoc, tableOf: TableOf, language: string, of: {
   return changed ? { ...text, content } : text
 }
 
+/** A chart of the table whose row a slide is there for, with what that row is called highlighted. */
+function chartOf(element: Extract<Element, { kind: 'chart' }>, table: DataTable, row: number): Element {
+  const { chart } = element
+  if (chart?.ofRow === undefined || chart.table !== table.id) return element
+  const ofRow = keyOf((columnNamed(table, chart.across) ?? firstCategory(table)).values[row])
+  return ofRow === chart.ofRow ? element : { ...element, chart: { ...chart, ofRow } }
+}
+
 /** A picture as a row has it. */
 function pictureOf(element: Extract<Element, { kind: 'picture' }>, key: string): Element {
   const own = element.ofRows && Object.hasOwn(element.ofRows, key) ? element.ofRows[key] : undefined
@@ -69,6 +77,7 @@ const elementNow = memoByRecords(
   ],
   (element, language, tableOf, row): Element => {
     const table = row && tableOf(row.table)
+    if (element.kind === 'chart') return table && row ? chartOf(element, table, row.row) : element
     if (element.kind === 'picture') return table && row ? pictureOf(element, rowKey(table, row.row)) : element
     const text = textIn(element)!
     const now = textNow(text, tableOf, language, row)
@@ -77,12 +86,13 @@ const elementNow = memoByRecords(
   { keep: 2 },
 )
 
+/** Whether an element is another one for each row of its slide. */
+const hasRow = (element: Element) =>
+  (element.kind === 'picture' && element.ofRows !== undefined) || (element.kind === 'chart' && element.chart?.ofRow !== undefined)
+
 const elementsWithAmounts = memoByRecords(
   (elements: Deck['elements']) => [elements],
-  elements =>
-    Object.values(elements).filter(
-      element => amountsOf(element).length > 0 || (element.kind === 'picture' && element.ofRows !== undefined),
-    ),
+  elements => Object.values(elements).filter(element => amountsOf(element).length > 0 || hasRow(element)),
 )
 
 /** The ids of the tables that the texts of a deck have numbers of, and whose rows its slides are there for. */

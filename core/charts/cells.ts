@@ -1,5 +1,6 @@
 import { columnNamed, gatheredFor, keyOf, rowCount, type DataTable, type Entry, type Gathered } from '../data'
 import type { ChartSpec } from '../model'
+import { memoByRecords } from '../values'
 import { chosenColumns } from './columns'
 import type { ChartDrawing } from './drawing'
 import { shapeOf, type BarMark, type ChartMark } from './marks'
@@ -24,18 +25,27 @@ function shownIn(spec: ChartSpec, table: DataTable, language: string): Gathered 
   return gatheredFor(shown.spec, shown.table, language)
 }
 
+/** What marks stand for, by their keys: categories, series, and each of the one in the other. */
+const subjectsIn = memoByRecords(
+  (spec: ChartSpec, table: DataTable, language: string) => [spec, table, language],
+  (spec, table, language): ReadonlyMap<string, MarkSubject> => {
+    const { categories, series } = shownIn(spec, table, language)
+    const made = new Map<string, MarkSubject>(categories.map(category => [category.key, { category, series: null }]))
+    if (series.length < 2) return made
+    for (const one of series) {
+      for (const category of categories) {
+        made.set(`${category.key} ${one.key}`, { category, series: one })
+        made.set(`${one.key} ${category.key}`, { category, series: one })
+      }
+    }
+    for (const one of series) made.set(one.key, { category: null, series: one })
+    return made
+  },
+)
+
 /** What a mark stands for, by its key; null where it is none of the table’s, such as the line nearest to all. */
-export function subjectOf(spec: ChartSpec, table: DataTable, { key }: Pick<ChartMark, 'key'>, language = 'en'): MarkSubject | null {
-  const { categories, series } = shownIn(spec, table, language)
-  const category = categories.find(one => one.key === key)
-  if (series.length < 2) return category ? { category, series: null } : null
-  for (const one of series) {
-    if (one.key === key) return { category: null, series: one }
-    const both = categories.find(other => `${other.key} ${one.key}` === key || `${one.key} ${other.key}` === key)
-    if (both) return { category: both, series: one }
-  }
-  return category ? { category, series: null } : null
-}
+export const subjectOf = (spec: ChartSpec, table: DataTable, { key }: Pick<ChartMark, 'key'>, language = 'en'): MarkSubject | null =>
+  subjectsIn(spec, table, language).get(key) ?? null
 
 /**
  * The cell that the amount of a mark stands in; or, in words, why there is none: it is made of several rows, or of none.

@@ -57,7 +57,11 @@ export function foundIn(finding: Finding, data: Gathered, through: readonly Gath
 }
 
 /** What is highlighted: what was named, and what the rule finds. */
-export function highlightedIn({ rule, highlighted }: ChartSpec, data: Gathered, through: readonly Gathered[] | null = null): string[] {
+export function highlightedIn(
+  { rule, highlighted, ofRow }: ChartSpec,
+  data: Gathered,
+  through: readonly Gathered[] | null = null,
+): string[] {
   const found = rule ? foundIn(rule, data, through) : null
-  return found === null || highlighted.includes(found) ? [...highlighted] : [...highlighted, found]
+  return [...new Set([...highlighted, ...(found === null ? [] : [found]), ...(ofRow ? [ofRow] : [])])]
 }

@@ -150,9 +150,31 @@ function pressGrip(event: PointerEvent, grip: Grip) {
     },
   )
 }
+/** Keys pull step by step; what they have come to is written once they rest. */
+let resting: ReturnType<typeof setTimeout> | undefined
+let waiting: (() => void) | null = null
+function rest() {
+  clearTimeout(resting)
+  waiting?.()
+  waiting = null
+}
+function pullOn(grip: Grip, steps: number) {
+  if (pulling.value?.key !== grip.mark.key) rest()
+  const step = stepOf(grip.cell)
+  const from = pulling.value?.key === grip.mark.key ? pulling.value.value : grip.cell.value!
+  const value = atStep(from + steps * step, step)
+  pulling.value = { key: grip.mark.key, value }
+  clearTimeout(resting)
+  waiting = () => {
+    pulling.value = null
+    void change(grip, value)
+  }
+  resting = setTimeout(rest, 600)
+}
+onBeforeUnmount(rest)
 function keyOnGrip(event: KeyboardEvent, grip: Grip) {
   const more = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 10, PageDown: -10 }[event.key]
-  if (more) void change(grip, atStep(grip.cell.value! + more * stepOf(grip.cell), stepOf(grip.cell)))
+  if (more) pullOn(grip, more)
   else if (event.key === 'Enter') beginAmount(grip)
   else return
   event.preventDefault()

@@ -18,6 +18,8 @@ const theme = computed(() => (where.stageId ? themeSeen(store.current, where.sta
 const tones = computed(() => tonesOf(spec.value, theme.value.palette))
 const kind = computed(() => chartKindNamed(spec.value.kind))
 const columns = computed(() => (table.value ? chosenColumns(spec.value, table.value) : null))
+/** The rows that its slide is there for. */
+const rowsOfSlide = computed(() => store.current.slides[props.element.owner]?.rows)
 /** What can be highlighted: each series where there are several, else each category. */
 const entries = computed(() => {
   if (!table.value) return []
@@ -252,6 +254,13 @@ const labels = {
           :items="choicesOf({ none: 'nothing by itself', ...findingWords })"
           label="Highlighted by itself"
           @update:model-value="next => set({ rule: next === 'none' ? undefined : next })"
+        />
+      </div>
+      <div v-if="rowsOfSlide && rowsOfSlide.table === spec.table" class="row">
+        <UCheckbox
+          :model-value="spec.ofRow !== undefined"
+          label="Highlight the row of the slide"
+          @update:model-value="on => set({ ofRow: on === true ? '' : undefined })"
         />
       </div>
       <ToggleList label="Highlighted beside" :items="entries" :chosen="spec.highlighted" @choose="highlighted => set({ highlighted })" />

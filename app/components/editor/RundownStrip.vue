@@ -162,9 +162,9 @@ watch(
 <template>
   <section class="rundown" aria-label="Rundown">
     <div class="side">
-      <b class="amount length" data-test="total">{{ clockWords(store.plan?.length ?? 0, true) }}</b>
+      <b class="amount length" data-test="total">{{ clockWords(store.played?.length ?? 0, true) }}</b>
       <span class="quiet">
-        {{ store.plan?.slides.length === 1 ? 'one slide' : `${store.plan?.slides.length ?? 0} slides`
+        {{ store.played?.slides.length === 1 ? 'one slide' : `${store.played?.slides.length ?? 0} slides`
         }}{{ store.plan?.openEnded ? ', as planned' : '' }}
       </span>
       <div class="choice">

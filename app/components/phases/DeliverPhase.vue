@@ -18,7 +18,7 @@ const loadLoops = async () => {
 }
 onMounted(loadLoops)
 
-const length = computed(() => clockWords(store.plan?.length ?? 0, true))
+const length = computed(() => clockWords(store.played?.length ?? 0, true))
 const begin = () => {
   const first = store.plan && momentAt(store.plan, 0)
   if (first) where.goTo({ ...first, seconds: 0 })

@@ -71,6 +71,11 @@ export const chartSpecSchema = z.object({
   highlighted: z.array(z.string().max(200)).max(10_000),
   /** What is highlighted beside those, found anew in whatever rows there are; absent is nothing. */
   rule: findingSchema.optional(),
+  /**
+   * On a slide that is there for rows: what its row is called across, which is highlighted too; it is found anew for each row, so that any
+   * words ask for it. Absent is not.
+   */
+  ofRow: z.string().max(200).optional(),
   /** Absent: by the theme, all others quiet where some are highlighted. */
   color: colorSchema.optional(),
   highlightColor: colorSchema.optional(),
