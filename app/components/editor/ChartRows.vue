@@ -26,12 +26,16 @@ const momentValue = computed(() => {
 })
 const runAlong = (column: string | null) => emit('set', { moment: column === null ? undefined : { column, at: 'last' } })
 function showMoment(value: string) {
-  const { column, told } = props.spec.moment!
-  const kept = told === undefined ? { column } : { column, told }
+  const { key: _, ...kept } = props.spec.moment!
   const moment = value.startsWith('key ')
     ? { ...kept, at: 'named' as const, key: value.slice(4) }
     : { ...kept, at: value as 'first' | 'last' }
   emit('set', { moment })
+}
+const ways = { evenly: 'evenly', slower: 'slower where places change', steps: 'moment by moment' }
+function goes(next: string) {
+  const { goes: _, ...moment } = props.spec.moment!
+  emit('set', { moment: next === 'slower' || next === 'steps' ? { ...moment, goes: next } : moment })
 }
 const sayMoment = () => emit('set', { moment: { ...props.spec.moment!, told: props.spec.moment!.told === false ? undefined : false } })
 
@@ -80,6 +84,15 @@ const orders = { data: 'as in the data', rising: 'rising', falling: 'falling', n
         ]"
         label="The moment that it shows"
         @update:model-value="showMoment"
+      />
+    </div>
+    <div class="row">
+      <span class="label">Goes there</span>
+      <ChoiceField
+        :model-value="spec.moment.goes ?? 'evenly'"
+        :items="choicesOf(ways)"
+        label="How it goes to that moment"
+        @update:model-value="goes"
       />
     </div>
     <div class="row">

@@ -3,13 +3,13 @@ import type { ChartSpec } from '../../model'
 import { memoByRecords } from '../../values'
 import { drawChart } from '../catalogue'
 import type { ChartRoom } from '../drawing'
-import { mix } from '../marks'
 import { evenly } from './ease'
+import { paceOf } from './pace'
 import { passageBetween, type Passage } from './passage'
 import { runOf, timeOf } from './shown-rows'
 
 /** Seconds from one moment to the next, and the longest that a run takes by itself. */
-const pace = { step: 1.1, most: 24 }
+const tempo = { step: 1.1, most: 24 }
 /** The share of a run in which what else differs has changed. */
 const settles = 0.2
 
@@ -38,7 +38,7 @@ function spanOf(from: ChartSpec, to: ChartSpec, table: DataTable, language: stri
   const [run, other] = [runOf(from, table, language), runOf(to, table, language)]
   if (!run || !other) return null
   const [starts, ends] = [timeOf(from, run), timeOf(to, other)]
-  return starts === ends ? null : { starts, ends, moments: run.moments }
+  return starts === ends ? null : { starts, ends, moments: run.moments, pace: paceOf(run, starts, ends, b.goes) }
 }
 
 const besides = ({ moment: _moment, ...rest }: ChartSpec) => rest
@@ -52,9 +52,10 @@ function made(from: ChartSpec, to: ChartSpec, table: DataTable, room: ChartRoom)
   const plain = passageBetween(before, after, room.width, room.height)
   const span = spanOf(from, to, table, room.language)
   if (!span) return plain
-  const { starts, ends, moments } = span
+  const { starts, ends, moments, pace } = span
+  const way = ends < starts ? -1 : 1
   const steps = Math.abs(ends - starts)
-  const seconds = Math.min(pace.most, steps * pace.step)
+  const seconds = Math.min(tempo.most, pace.steps * tempo.step)
   const differs = !same(besides(from), besides(to))
   return {
     ...plain,
@@ -67,7 +68,7 @@ function made(from: ChartSpec, to: ChartSpec, table: DataTable, room: ChartRoom)
     at(share, ease = evenly) {
       if (share <= 0) return before
       if (share >= 1) return after
-      const time = mix(starts, ends, ease(share))
+      const time = starts + way * pace.at(ease(share))
       const now = drawChart(to, table, room, time)
       const changed = differs ? share / settles : 1
       return changed < 1 ? passageBetween(drawChart(from, table, room, time), now, room.width, room.height).at(changed) : now

@@ -21,6 +21,8 @@ const momentSchema = z.object({
   key: z.string().max(200).optional(),
   /** Whether the moment is written large in the chart; absent is yes. */
   told: z.boolean().optional(),
+  /** How the chart goes to it from another moment: from moment to moment, or slower where places are exchanged; absent is evenly. */
+  goes: z.enum(['steps', 'slower']).optional(),
 })
 
 /** A level that amounts are compared with: a number, or what the amounts of the chart come to; `until` makes it a band. */
