@@ -4,22 +4,10 @@ import { houseTheme } from '../core/layouts'
 import type { ChartSpec } from '../core/model'
 import { roughMeasurer } from '../core/text'
 import { finish, frame, median, report } from './report'
+import { boats, spread } from './rows'
 
 /** Charts of 50, 1,000 and 50,000 marks: what drawing one takes, and a frame of its way to other rows. */
 const room: ChartRoom = { width: 1600, height: 800, textSize: 28, fonts: houseTheme.fonts, measurer: roughMeasurer, language: 'en' }
-const spread = (at: number, seed: number) => ((at * 7919 + seed * 104_729) % 9973) + 10
-const tableOf = (count: number, seed: number): DataTable => {
-  const rows = Array.from({ length: count }, (_, at) => at)
-  return {
-    id: 't',
-    name: 't',
-    columns: [
-      { name: 'boat', type: 'text', values: rows.map(row => `Boat ${row}`) },
-      { name: 'riders', type: 'number', values: rows.map(row => spread(row, seed)) },
-      { name: 'knots', type: 'number', values: rows.map(row => spread(row, seed + 3) / 50) },
-    ],
-  }
-}
 const spec: ChartSpec = { ...newChart('t'), across: 'boat', height: 'riders', along: 'knots' }
 const budgets = [
   [50, 'bar', 120, 12],
@@ -27,7 +15,7 @@ const budgets = [
   [50_000, 'scatter', 5000, 1200],
 ] as const
 for (const [count, kind, drawBudget, wayBudget] of budgets) {
-  const [before, after] = [tableOf(count, 1), tableOf(count, 2)]
+  const [before, after] = [boats(count, 1), boats(count, 2)]
   const own = { ...spec, kind }
   const rounds = count > 10_000 ? 3 : 7
   // A table of its own each time, so that nothing that was kept answers.

@@ -1,26 +1,13 @@
 import { select, type Selection } from 'd3-selection'
 import 'd3-transition'
 import { drawChart, newChart, passageBetween, type ChartMark, type ChartRoom } from '#core/charts'
-import type { DataTable } from '#core/data'
 import { houseTheme } from '#core/layouts'
 import { roughMeasurer } from '#core/text'
 import { drawChartInto } from '#stage/chart-nodes'
+import { boats } from '../rows'
 
 /** What runs in the page: the way of a chart to other rows, drawn by this application and by D3’s transitions on the DOM. */
 const room: ChartRoom = { width: 1600, height: 800, textSize: 28, fonts: houseTheme.fonts, measurer: roughMeasurer, language: 'en' }
-const spread = (at: number, seed: number) => ((at * 7919 + seed * 104_729) % 9973) + 10
-const tableOf = (count: number, seed: number): DataTable => {
-  const rows = Array.from({ length: count }, (_, at) => at)
-  return {
-    id: 't',
-    name: 't',
-    columns: [
-      { name: 'boat', type: 'text', values: rows.map(row => `Boat ${row}`) },
-      { name: 'riders', type: 'number', values: rows.map(row => spread(row, seed)) },
-      { name: 'knots', type: 'number', values: rows.map(row => spread(row, seed + 3) / 50) },
-    ],
-  }
-}
 const seconds = 1.5
 
 /** Where the callbacks of frames note how long they took, ms, by the time of their frame; set before anything here was loaded. */
@@ -44,7 +31,7 @@ function svgOf() {
 
 async function ours(count: number, kind: string) {
   const spec = { ...newChart('t'), kind, across: 'boat', height: 'riders', along: 'knots', labels: 'none' as const }
-  const [from, to] = [1, 2].map(seed => drawChart(spec, tableOf(count, seed), room)) as [
+  const [from, to] = [1, 2].map(seed => drawChart(spec, boats(count, seed), room)) as [
     ReturnType<typeof drawChart>,
     ReturnType<typeof drawChart>,
   ]

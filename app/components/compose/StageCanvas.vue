@@ -212,7 +212,7 @@ defineExpose({ startEditing })
               @done="stage.editing = null"
             />
             <TableEditing v-if="tabled" :key="tabled.id" :element="tabled" @done="stage.editing = null" />
-            <ChartEditing v-if="charted" :key="charted.id" :element="charted" @done="stage.editing = null" />
+            <LazyChartEditing v-if="charted" :key="charted.id" :element="charted" @done="stage.editing = null" />
             <DrawTool v-if="stage.tool && store.canEdit" :key="stage.tool" />
           </div>
         </div>

@@ -128,7 +128,7 @@ const labels = {
           {{ isTyped && drawing && amountWay(drawing) ? 'Pull the end of a mark to change its amount.' : '' }}
         </span>
       </p>
-      <RowsBeside v-if="typing && isTyped" :key="spec.table!" :table="spec.table!" @close="typing = false" />
+      <LazyRowsBeside v-if="typing && isTyped" :key="spec.table!" :table="spec.table!" @close="typing = false" />
       <div class="row">
         <span class="label">Kind</span>
         <ChoiceField

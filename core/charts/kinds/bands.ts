@@ -1,4 +1,5 @@
 import { quantileSorted } from 'd3-array'
+import { gapless } from '../gapless'
 import type { Tone } from '../tones'
 import type { ChartMark, Point } from '../marks'
 import { drawOnPlane, type OnPlane, type Plane } from '../plane'
@@ -48,15 +49,8 @@ export function betweenShares({ values, categories }: Pick<Setting['data'], 'val
   })
 }
 
-/** Points that follow each other without a gap. */
-function runsOf<T>(list: readonly (T | null)[]): T[][] {
-  const runs: T[][] = [[]]
-  for (const one of list) {
-    if (one !== null) runs.at(-1)!.push(one)
-    else if (runs.at(-1)!.length) runs.push([])
-  }
-  return runs.filter(run => run.length > 1)
-}
+/** Of one alone there is no line. */
+const runsOf = <T>(list: readonly (T | null)[]) => gapless(list).filter(run => run.length > 1)
 
 interface Said {
   marks: ChartMark[]

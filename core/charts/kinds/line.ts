@@ -4,6 +4,7 @@ import type { DataTable } from '../../data'
 import type { ChartSpec } from '../../model'
 import { optionOf } from '../../values'
 import type { ChartDrawing, ChartRoom } from '../drawing'
+import { gapless } from '../gapless'
 import type { ChartMark, LineMark, Point, PointMark } from '../marks'
 import { drawOnPlane, endOf, type AmountAt, type Plane } from '../plane'
 import { seriesTones } from '../series-tones'
@@ -102,7 +103,7 @@ function lineOf(
   const points = data.values[part]!.map((value, at) => (value === null ? null : { x: plane.across(at), y: plane.up(value) }))
   const common = { part, value: null, highlighted, tone, foot: plane.baseline }
   const through = (run: Point[]) => stretches(run, look.smooth).flatMap((stretch, at) => (at ? stretch.slice(1) : stretch))
-  const marks = runsOfPoints(points)
+  const marks = gapless(points)
     .filter(run => run.length > 1)
     .map((run, at): ChartMark => ({ ...common, shape: 'line', key: at ? `${key} ${at}` : key, points: through(run), width }))
   const end = points.findLast(point => point !== null)
@@ -133,16 +134,6 @@ function drawSeveral(spec: ChartSpec, table: DataTable, room: ChartRoom, smooth:
     const place = { x: plane.right + setting.size('name') * 1.2, from, at: 'start' as const, top: 0, bottom: plane.namesTop }
     return { marks, ends: [], taken: [], names: setting.data.series.map(({ label }) => label), ...besideLabels(setting, wishes, place) }
   })
-}
-
-/** Points that follow each other without a gap. */
-function runsOfPoints(points: readonly (Point | null)[]): Point[][] {
-  const runs: Point[][] = [[]]
-  for (const point of points) {
-    if (point) runs.at(-1)!.push(point)
-    else if (runs.at(-1)!.length) runs.push([])
-  }
-  return runs.filter(run => run.length)
 }
 
 /** A line from row to row, with a dot at each; of several series, one line each. Where a row has no number the line is broken. */
