@@ -98,6 +98,14 @@ describe('the stage at work', () => {
     expect([stage.tool, stage.editing, stage.opened, stage.tries]).toEqual([null, null, null, {}])
   })
 
+  it('is not inside of what others took away: the keys are the slide’s again', async () => {
+    const { stage, others } = working()
+    stage.editing = 'left'
+    others([dropRecord('elements', 'left')])
+    await nextTick()
+    expect(stage.editing).toBeNull()
+  })
+
   it('forgets a variant and an opened group that others took away', async () => {
     const { stage, store, others } = working()
     store.edit('add a variant', addVariant(store.current, { name: 'For pupils' }, store.context))

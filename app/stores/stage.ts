@@ -141,6 +141,7 @@ export const useStage = defineStore('stage', () => {
     if (variant.value && !now?.variants[variant.value]) variant.value = null
     if (opened.value && !now?.elements[opened.value]) opened.value = null
     if (framing.value && !now?.elements[framing.value]) framing.value = null
+    if (editing.value && !now?.elements[editing.value]) editing.value = null
   }
   watch(() => where.stageId, onSlide)
   watch(() => store.id, onOtherDeck)

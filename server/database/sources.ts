@@ -182,6 +182,17 @@ export async function keepVersion(source: string, version: NewVersion, person: s
 export const dropRows = (tableId: string, sql: Sql) =>
   sql`delete from data_tables where id = ${tableId} and not exists (select from data_versions where table_id = ${tableId})`
 
+/** Drops the oldest versions of a table but for so many, the one on air, and those that something stays at. */
+export const dropVersions = (source: string, { keep, stays }: { keep: number; stays: readonly number[] }) =>
+  transaction(async sql => {
+    const gone = await sql<{ tableId: string }[]>`
+      delete from data_versions v using data_sources s
+      where s.id = ${source} and v.source = s.id and v.number is distinct from s.on_air and not v.number = any(${[...stays]}::int[])
+        and v.number <= (select max(number) from data_versions where source = ${source}) - ${keep}
+      returning v.table_id as "tableId"`
+    for (const { tableId } of gone) await dropRows(tableId, sql)
+  })
+
 /** The steps of a table as they stand, which nobody else changes until the transaction ends. */
 export async function stepsHeld(id: string, sql: Sql): Promise<Step[] | null> {
   const [row] = await sql<{ steps: Step[] | null }[]>`select steps from data_sources where id = ${id} for update`

@@ -1,8 +1,9 @@
 import { createServer, type RequestListener } from 'node:http'
 import { afterAll, afterEach, describe, expect, it } from 'vitest'
+import { pinnedId } from '../../core/data'
 import { endThreads } from '../apart'
 import { addPerson } from '../database/people'
-import { versionsOf } from '../database/sources'
+import { dropVersions, versionsOf } from '../database/sources'
 import { tableById } from '../database/tables'
 import { endStandIn, startStandIn } from '../stand-in/service'
 import { askServices, makeFollowing } from './services'
@@ -71,9 +72,32 @@ describe('a table that follows a service', () => {
     )
     expect(await faultAfter(request => request.destroy())).toMatch(/does not answer as it should/)
     expect(await faultAfter((_, response) => response.end(''))).toMatch(/\.$/)
+    // The same again is not read again, and is no better for it.
+    const known: (string | undefined)[] = []
+    const broken: RequestListener = (request, response) => {
+      known.push(request.headers['if-none-match'])
+      if (request.headers['if-none-match']) response.writeHead(304).end()
+      else response.writeHead(200, { etag: '"broken"' }).end('')
+    }
+    const why = await faultAfter(broken)
+    expect(await faultAfter(broken)).toBe(why)
+    expect(known).toEqual([undefined, '"broken"'])
     expect((await tableById(id))!.columns[1]!.values).toEqual([3, 7])
     expect(await faultAfter((_, response) => response.end(csv(4)))).toBeNull()
     expect((await tableById(id))!.columns[1]!.values).toEqual([4, 7])
+  })
+
+  it('holds as many versions as it needs: the newest hundred, the one on air, and what a deck stays at', async () => {
+    let riders = 1
+    const at = await service((_, response) => response.end(csv(riders)))
+    process.env.HAILBANK_SERVICES = at
+    const { id } = await makeFollowing(`${at}/riders.csv`, await someone())
+    for (riders = 2; riders < 8; riders++) await askServices()
+    await dropVersions(id, { keep: 3, stays: [2] })
+    expect((await versionsOf(id)).map(({ number }) => number)).toEqual([2, 5, 6, 7])
+    expect((await tableById(pinnedId({ source: id, number: 2 })))!.columns[1]!.values).toEqual([2, 7])
+    await dropVersions(id, { keep: 0, stays: [] })
+    expect((await versionsOf(id)).map(({ number }) => number)).toEqual([7])
   })
 
   it('is made only where whoever runs the server has named the service', async () => {

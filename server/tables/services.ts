@@ -2,12 +2,13 @@ import { createHash } from 'node:crypto'
 import { isTableFileName } from '../../core/data'
 import type { Outcome } from '../../core/values'
 import { refuse } from '../access'
-import { addressedSources, bytesOf, isWatching, noteAddress, noteStamp, versionsOf } from '../database/sources'
+import { addressedSources, dropVersions, isWatching, noteAddress, noteStamp } from '../database/sources'
 import { logError } from '../log'
 import { nodeName } from '../node-name'
 import { standInAddress } from '../stand-in/service'
 import { faultOf, keepGoing } from './follow'
 import { addVersion, dataByteLimit, makeSource } from './sources'
+import { usesOf } from './uses'
 
 /** How long a service may take to answer, ms. */
 const patience = 10_000
@@ -40,6 +41,11 @@ function allowed(address: string): URL | null {
   }
   return services().some(isIn) ? wanted : null
 }
+
+/** Before the stamp of an answer that could not be read: the same one is not read again. */
+const unread = 'unread '
+/** So many versions of a table that follows an address are held; decks that stay at one of those before have it as long as they do. */
+const mostVersions = 100
 
 interface Answered {
   bytes: Uint8Array
@@ -77,7 +83,8 @@ function isAway(error: unknown): boolean {
 async function ask(url: URL, before: string | null): Promise<Outcome<Answered | typeof nothingNew>> {
   const fault = (message: string) => ({ ok: false as const, message })
   try {
-    const headers: Record<string, string> = before?.startsWith('etag ') ? { 'if-none-match': before.slice(5) } : {}
+    const known = before?.replace(unread, '') ?? ''
+    const headers: Record<string, string> = known.startsWith('etag ') ? { 'if-none-match': known.slice(5) } : {}
     const answer = await fetch(url, { headers, redirect: 'error', signal: AbortSignal.timeout(patience) })
     if (answer.status === 304) return { ok: true, value: nothingNew }
     if (!answer.ok) return fault(`${url.host} answers with ${answer.status}.`)
@@ -85,7 +92,7 @@ async function ask(url: URL, before: string | null): Promise<Outcome<Answered | 
     if (!bytes) return fault(`It has more than ${dataByteLimit / 1024 / 1024} MB, which is the most that is read.`)
     const tag = answer.headers.get('etag')
     const stamp = tag ? `etag ${tag}` : `sha ${createHash('sha256').update(bytes).digest('hex')}`
-    return { ok: true, value: { bytes, stamp, fileName: fileNameOf(url, answer) } }
+    return { ok: true, value: stamp === known ? nothingNew : { bytes, stamp, fileName: fileNameOf(url, answer) } }
   } catch (error) {
     if (!isAway(error)) throw error
     return fault(`${url.host} does not answer as it should.`)
@@ -111,25 +118,42 @@ export async function makeFollowing(address: string, person: string): Promise<{ 
   return { id }
 }
 
+type Following = Awaited<ReturnType<typeof addressedSources>>[number]
+
+/** Takes an answer as the next version; one that cannot be read leaves the table as it is, with why, and is not read again. */
+async function takeAnswer(source: Following, { bytes, fileName, stamp }: Answered): Promise<void> {
+  try {
+    await addVersion(source, bytes, fileName, null)
+    await noteStamp(source.id, { stamp, fault: null })
+  } catch (error) {
+    const fault = faultOf(error)
+    if (fault === null) throw error
+    await noteStamp(source.id, { stamp: unread + stamp, fault })
+    return
+  }
+  const { decks } = await usesOf(source.id)
+  await dropVersions(source.id, { keep: mostVersions, stays: decks.flatMap(({ stays }) => stays) })
+}
+
+/** Asks the service of a table once. */
+async function askFor(source: Following): Promise<void> {
+  const url = allowed(source.address)
+  const answer = url ? await ask(url, source.stamp) : { ok: false as const, message: notAllowed() }
+  if (!answer.ok) await noteStamp(source.id, { stamp: source.stamp, fault: answer.message })
+  else if (answer.value !== nothingNew) await takeAnswer(source, answer.value)
+  // It answers again, with what is known; what could not be read is as it was.
+  else if (source.fileFault && !source.stamp?.startsWith(unread)) await noteStamp(source.id, { stamp: source.stamp, fault: null })
+}
+
 /** Asks all services whose tables follow them once; what is new becomes the next version. */
 export async function askServices(goesOn: () => Promise<boolean> = async () => true): Promise<void> {
   for (const source of await addressedSources()) {
     if (!(await goesOn())) return
     try {
-      const url = allowed(source.address)
-      const answer = url ? await ask(url, source.fileFault ? null : source.stamp) : { ok: false as const, message: notAllowed() }
-      if (!answer.ok) await noteStamp(source.id, { stamp: source.stamp, fault: answer.message })
-      else if (answer.value !== nothingNew) {
-        const { bytes, fileName, stamp } = answer.value
-        const last = (await versionsOf(source.id)).at(-1)
-        const before = last && (await bytesOf(source.id, last.number))
-        if (!before || Buffer.compare(before, bytes)) await addVersion(source, bytes, fileName, null)
-        await noteStamp(source.id, { stamp, fault: null })
-      }
+      await askFor(source)
     } catch (error) {
-      const fault = faultOf(error)
-      if (fault !== null) await noteStamp(source.id, { stamp: source.stamp, fault })
-      else logError(error, 'a service could not be asked', { address: source.address })
+      // Nothing that the service is to blame for: it is tried again.
+      logError(error, 'a service could not be asked', { address: source.address })
     }
   }
 }

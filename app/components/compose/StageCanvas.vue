@@ -53,6 +53,11 @@ const charted = computed(() => {
   const element = stage.editing ? stage.byId.get(stage.editing) : undefined
   return element?.kind === 'chart' && element.chart?.table && store.canEdit ? element : null
 })
+// One is inside a chart as long as that is in hand.
+watch(
+  () => charted.value && !selected.elements.includes(charted.value.id),
+  isLeft => isLeft && (stage.editing = null),
+)
 const framed = computed(() => {
   const element = stage.framing ? stage.byId.get(stage.framing) : undefined
   return element?.kind === 'picture' ? element : null

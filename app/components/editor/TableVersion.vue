@@ -10,13 +10,16 @@ const tables = useTables()
 const source = computed(() => sourceIn(props.table))
 const detail = shallowRef<SourceDetail | null>(null)
 const lacking = ref('')
+/** What comes on air meanwhile is another list of versions. */
+const onAir = computed(() => tables.table(props.table)?.version)
 watch(
-  source,
-  async id => {
-    detail.value = null
+  [source, onAir],
+  async ([id], [before]) => {
+    if (id !== before) detail.value = null
     try {
       const found = await $fetch<SourceDetail>(`/api/data/${id}`)
       if (source.value === id) detail.value = found
+      lacking.value = ''
     } catch (error) {
       lacking.value = messageOf(error)
     }
@@ -25,12 +28,12 @@ watch(
 )
 const day = (at: string) => new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'short' })
 const choices = computed(() => {
-  const { versions = [], onAir } = detail.value ?? {}
+  const { versions = [], onAir: now } = detail.value ?? {}
   const stays = versions.map(({ number, createdAt }) => ({
     value: pinnedId({ source: source.value, number }),
     label: `stays at ${number}, of ${day(createdAt)}`,
   }))
-  return [{ value: source.value, label: onAir ? `the one on air, ${onAir} now` : 'the one on air' }, ...stays.reverse()]
+  return [{ value: source.value, label: now ? `the one on air, ${now} now` : 'the one on air' }, ...stays.reverse()]
 })
 async function choose(next: string) {
   if (next === props.table) return

@@ -65,24 +65,31 @@ function drop({ key, name }: { key: string; name: string }) {
   set(`take the picture of ${name} away`, others)
 }
 
-const finding = ref('')
+const finding = ref(false)
+/** So many of Media are asked for at once. */
+const page = 300
 const plain = (words: string) =>
   withoutAccents(nameWithoutEnding(words).toLowerCase())
     .replace(/[\s_-]+/g, ' ')
     .trim()
 /** Looks in Media for pictures that are called as the rows are that have none. */
 async function find() {
+  finding.value = true
+  const wanted = new Map(lacking.value.map(({ key, name }) => [plain(name), key]))
   const found: Pictures = {}
-  for (const [at, { key, name }] of lacking.value.entries()) {
-    finding.value = `Looking for ${at + 1} of ${lacking.value.length}…`
+  for (let from = 0, total = 1; from < total; from += page) {
     const answer = await asking(() =>
-      $fetch<{ items: MediaEntry[] }>('/api/media', { query: { find: name.slice(0, 200), kind: 'picture', count: 60 } }),
+      $fetch<{ items: MediaEntry[]; total: number }>('/api/media', { query: { kind: 'picture', from, count: page } }),
     )
-    if (!answer) break
-    const entry = answer.items.find(one => plain(one.name) === plain(name))
-    if (entry) found[key] = taken(entry)
+    // What is not looked through is not said to hold nothing.
+    if (!answer) return void (finding.value = false)
+    total = answer.total
+    for (const entry of answer.items) {
+      const key = wanted.get(plain(entry.name))
+      if (key !== undefined) found[key] ??= taken(entry)
+    }
   }
-  finding.value = ''
+  finding.value = false
   const count = Object.keys(found).length
   if (count) set('find the pictures of the rows', { ...props.element.ofRows, ...found })
   if (count) notify(count === 1 ? 'One picture was found.' : `${numberWords(count)} pictures were found.`)
@@ -98,8 +105,8 @@ async function find() {
         {{ lacking.length ? `${numberWords(lacking.length)} of ${numberWords(list.length)} show the usual one` : 'each has its own' }}
       </span>
     </p>
-    <UButton v-if="store.canEdit && lacking.length" size="sm" :disabled="!!finding" @click="find">
-      {{ finding || 'Find them in Media by name' }}
+    <UButton v-if="store.canEdit && lacking.length" size="sm" :disabled="finding" @click="find">
+      {{ finding ? 'Looking…' : 'Find them in Media by name' }}
     </UButton>
     <ul>
       <li v-for="one in shown" :key="one.key">
