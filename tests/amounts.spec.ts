@@ -82,4 +82,15 @@ test('a slide for each row: filled from it, ordered, played one after the other'
   await expect(page.getByText('Quay of Quill')).toBeVisible()
   await page.keyboard.press('ArrowRight')
   await expect(page.getByText('Quay of Astrel')).toBeVisible()
+
+  // Each of them can be a file of its own.
+  await page.goto(`/decks/${id}?phase=deliver`)
+  const films = page.getByRole('region', { name: 'Film', exact: true })
+  await choose(films.getByLabel('Format', { exact: true }), 'Still pictures by beat')
+  await choose(films.getByLabel('Shorter side', { exact: true }), '360 px')
+  await choose(films.getByLabel('Files', { exact: true }), 'one a row of slide 1')
+  await films.getByRole('button', { name: 'Make 3 films' }).click()
+  await expect(films.locator('[data-film]')).toHaveCount(3)
+  for (const quay of ['Harrow', 'Quill', 'Astrel']) await expect(films.locator('[data-film]').filter({ hasText: quay })).toHaveCount(1)
+  await expect(films.locator('[data-film=done]')).toHaveCount(3, { timeout: 120_000 })
 })

@@ -46,7 +46,8 @@ export function liftedOut(
   const [width, height] = [short(box.width + 2 * margin), short(box.height + 2 * margin)]
   const view = `${short(box.left - margin)} ${short(box.top - margin)} ${width} ${height}`
   const { scale, x, y } = mark.view
-  const path = `<path d="${mark.d}" transform="translate(${short(x)} ${short(y)}) scale(${scale.toPrecision(8)})" fill="${fill}" fill-rule="evenodd"/>`
+  const shift = `translate(${short(x)} ${short(y)}) scale(${scale.toPrecision(8)})`
+  const path = `<path d="${mark.d}" transform="${shift}" fill="${fill}" fill-rule="evenodd"/>`
   return {
     svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${view}" width="${width}" height="${height}">${path}</svg>`,
     width,

@@ -136,7 +136,9 @@ export async function decksWithWords(words: readonly string[]) {
 
 /** The decks on the shelf that name a table, as their snapshots stand. */
 export const decksWithTable = (table: string) => database()<{ id: string; title: string; snapshot: Deck }[]>`
-  select id, title, snapshot from decks where removed_at is null and (snapshot::text like ${`%"${table}"%`} or snapshot::text ~ ${`"${table}_v[0-9]+"`}) order by lower(title), id`
+  select id, title, snapshot from decks
+  where removed_at is null and (snapshot::text like ${`%"${table}"%`} or snapshot::text ~ ${`"${table}_v[0-9]+"`})
+  order by lower(title), id`
 
 export async function folderOf(id: string): Promise<string> {
   const [row] = await database()<{ folder: string }[]>`select folder from decks where id = ${id}`

@@ -10,7 +10,8 @@ function versionsIn(ids: readonly string[], sql: Sql) {
     where s.id = any(${[...ids]})
     union all
     select v.source || '_v' || v.number as id, v.table_id
-    from data_versions v join unnest(${pins.map(({ source }) => source)}::text[], ${pins.map(({ number }) => number)}::int[]) as pin (source, number)
+    from data_versions v
+    join unnest(${pins.map(({ source }) => source)}::text[], ${pins.map(({ number }) => number)}::int[]) as pin (source, number)
       on v.source = pin.source and v.number = pin.number`
 }
 const airedIn = (ids: readonly string[], sql: Sql) => sql`

@@ -73,7 +73,8 @@ const facts = computed(() => {
   const [films, together] = count.value > 1 ? [`${numberWords(count.value)} films of `, 'together '] : ['', '']
   const picture = `${size.value.width} × ${size.value.height}`
   if (order.format === 'stills') return `${films}${picture}, ${together}${beats.value === 1 ? 'one picture' : `${beats.value} pictures`}`
-  return `${films}${picture}, ${together}${clockWords(plan.value.length, true)}, ${numberWords(Math.round(plan.value.length * order.rate))} frames`
+  const frames = numberWords(Math.round(plan.value.length * order.rate))
+  return `${films}${picture}, ${together}${clockWords(plan.value.length, true)}, ${frames} frames`
 })
 const problem = computed(() =>
   !seen.value.length

@@ -114,6 +114,8 @@ const headsOf = (setting: Setting, columns: readonly TableColumn[]): ChartLabel[
     )
   })
 
+const counted = (count: number, one: string) => `${count} ${count === 1 ? one : `${one}s`}`
+
 /** The table in words: what each of its columns holds most of. */
 function inWords({ data }: Setting, columns: readonly TableColumn[]): string {
   const rows = data.categories.length
@@ -124,10 +126,7 @@ function inWords({ data }: Setting, columns: readonly TableColumn[]): string {
       ? []
       : [`${label}: highest ${data.categories[most]!.label}, ${words(list[most])}.`]
   })
-  return [
-    `Table with bars by ${data.category.name}: ${rows} ${rows === 1 ? 'row' : 'rows'}, ${columns.length} ${columns.length === 1 ? 'column' : 'columns'}.`,
-    ...said,
-  ].join(' ')
+  return [`Table with bars by ${data.category.name}: ${counted(rows, 'row')}, ${counted(columns.length, 'column')}.`, ...said].join(' ')
 }
 
 /** A table with a line for each row, and in each of its columns the number and a bar. */
