@@ -4,7 +4,6 @@ import {
   atStep,
   boundsOfMark,
   cellOf,
-  dragStep,
   naming,
   shapeOf,
   shiftOf,
@@ -18,6 +17,7 @@ import { columnNamed, gatheredFor, oneAmount } from '#core/data'
 import { infoOf, type ChartElement } from '#core/model'
 import { centerOf, turn } from '#core/place'
 import type { ShownElement } from '#core/resolved'
+import type { Grip } from '~/composables/pulling'
 
 /**
  * Inside a chart on the stage: its words are moved and written, its marks highlighted by a press, and where its table is typed here, their
@@ -38,13 +38,6 @@ const isTyped = computed(() => sources.value?.some(({ id, typed }) => typed && i
 /** More handles than that cannot be told apart. */
 const most = 300
 
-interface Grip {
-  mark: ChartMark
-  cell: TableCell
-  x: number
-  y: number
-  label: string
-}
 const way = computed(() => (drawing.value ? amountWay(drawing.value) : null))
 const subjects = computed(() => {
   const made = new Map<string, MarkSubject>()
@@ -78,9 +71,8 @@ function inChart(event: PointerEvent | MouseEvent) {
   return { x: at.x - box.x, y: at.y - box.y }
 }
 
-/** A label on its way, and an amount on its. */
+/** A label on its way. */
 const moving = ref<{ key: string; x: number; y: number } | null>(null)
-const pulling = ref<{ key: string; value: number } | null>(null)
 
 function moveTo(label: ChartLabel, to: { x: number; y: number }) {
   const shift = shiftOf(label, drawing.value!, to)
@@ -124,54 +116,7 @@ function keyOnWords(event: KeyboardEvent, label: ChartLabel) {
   event.preventDefault()
 }
 
-async function change({ cell, label }: Pick<Grip, 'cell' | 'label'>, value: number) {
-  if (value === cell.value || !table.value) return
-  const shown = drawing.value?.write ?? String
-  await write(table.value, [{ row: cell.row, column: cell.column, value }], `${label}: ${shown(cell.value ?? 0)} is ${shown(value)} now.`)
-}
-const stepOf = (cell: TableCell) => dragStep(way.value!, columnNamed(table.value!, cell.column)!.values as (number | null)[])
-function pressGrip(event: PointerEvent, grip: Grip) {
-  if (event.button !== 0) return
-  event.preventDefault()
-  ;(event.currentTarget as HTMLElement).focus({ preventScroll: true })
-  const { along, scale } = way.value!
-  const step = stepOf(grip.cell)
-  const from = inChart(event)[along]
-  let value: number | null = null
-  followPointer(
-    event,
-    move => {
-      value = atStep(grip.cell.value! + (inChart(move)[along] - from) / scale, step)
-      pulling.value = { key: grip.mark.key, value }
-    },
-    given => {
-      pulling.value = null
-      if (given && value !== null) void change(grip, value)
-    },
-  )
-}
-/** Keys pull step by step; what they have come to is written once they rest. */
-let resting: ReturnType<typeof setTimeout> | undefined
-let waiting: (() => void) | null = null
-function rest() {
-  clearTimeout(resting)
-  waiting?.()
-  waiting = null
-}
-function pullOn(grip: Grip, steps: number) {
-  if (pulling.value?.key !== grip.mark.key) rest()
-  const step = stepOf(grip.cell)
-  const from = pulling.value?.key === grip.mark.key ? pulling.value.value : grip.cell.value!
-  const value = atStep(from + steps * step, step)
-  pulling.value = { key: grip.mark.key, value }
-  clearTimeout(resting)
-  waiting = () => {
-    pulling.value = null
-    void change(grip, value)
-  }
-  resting = setTimeout(rest, 600)
-}
-onBeforeUnmount(rest)
+const { pulling, pulledWords, change, pressGrip, pullOn, pulledTo } = usePulling({ table, drawing, way, inChart })
 function keyOnGrip(event: KeyboardEvent, grip: Grip) {
   const more = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 10, PageDown: -10 }[event.key]
   if (more) pullOn(grip, more)
@@ -179,19 +124,12 @@ function keyOnGrip(event: KeyboardEvent, grip: Grip) {
   else return
   event.preventDefault()
 }
-/** Where the end of a mark comes to with the amount that is being pulled. */
-function pulledTo({ mark, cell, x, y }: Grip) {
-  if (pulling.value?.key !== mark.key) return { x, y }
-  const by = (pulling.value.value - cell.value!) * way.value!.scale
-  return way.value!.along === 'x' ? { x: x + by, y } : { x, y: y + by }
-}
 /** On which side of its end a grip lies: within its bar, so that it covers no words; on a dot. */
 function sideOf({ mark }: Grip) {
   if (mark.shape !== 'bar') return 'translate(-50%,-50%)'
   const inwards = mark.negative ? '0' : '-100%'
   return mark.lying ? `translate(${inwards},-50%)` : `translate(-50%,${mark.negative ? '-100%' : '0'})`
 }
-const pulledWords = computed(() => (pulling.value ? (drawing.value?.write ?? String)(pulling.value.value) : ''))
 
 /** Highlights what is pressed, or no more. */
 function press(event: PointerEvent) {
