@@ -130,7 +130,7 @@ test('a table follows the address of a service, and a deck stays at one of its v
   await expect(page.getByRole('heading', { name: 'riders-today' })).toBeVisible()
   await expect(page.getByText('follows its address')).toBeVisible()
   // The stand-in counts anew every twenty seconds.
-  await expect(page.getByRole('button', { name: /^Version 2,/ })).toBeVisible({ timeout: 40_000 })
+  await expect(page.getByRole('button', { name: /^Version 2,/ })).toBeVisible({ timeout: 80_000 })
 
   const of = new URL(page.url())
   await columnsOf(page, 'riders-today')
