@@ -29,6 +29,9 @@ async function chartOf(page: Page, title: string, table: string) {
   await drop(page, '[data-hit][aria-label^="Chart"]', { name: 'routes.csv', type: 'text/csv', bytes: Buffer.from(table) })
 }
 
+/** Any year between the first and the last: a single one may pass between two looks. */
+const underWay = /^20(2[3-9]|30)$/
+
 test('a race through ten years: kept as two states, run on stage with ranks that pass, told in beats', async ({ page }) => {
   await chartOf(page, 'A race of routes', race)
   await choose(page.getByLabel('Kind of chart'), 'Bars')
@@ -56,7 +59,7 @@ test('a race through ten years: kept as two states, run on stage with ranks that
   await expect(names(page)).toHaveText(['Astrel', 'Quill'])
   await page.keyboard.press(']')
   await page.getByTestId('play-states').click()
-  await expect(moment(page)).toHaveText('2024')
+  await expect(moment(page)).toHaveText(underWay)
   await page.getByTestId('play-states').click()
   await expect(moment(page)).toHaveText('2031')
   await saved(page)
@@ -74,7 +77,7 @@ test('a race through ten years: kept as two states, run on stage with ranks that
   const shown = page.locator('.chart-label[data-kind=total]').first()
   await expect(shown).toHaveText('2022')
   await page.keyboard.press('ArrowRight')
-  await expect(shown).toHaveText('2026')
+  await expect(shown).toHaveText(underWay)
   await expect(shown).toHaveText('2031', { timeout: 15_000 })
   await expect(page.locator('.chart-label[data-kind=category]').first()).toHaveText('Quill')
   // So it is told to those who do not see it.
