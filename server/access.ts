@@ -38,6 +38,14 @@ export async function requireViewerOrScreen(event: H3Event): Promise<void> {
   else await requireViewer(event)
 }
 
+/** Aborted when whoever asked goes before the answer is there. */
+export function leftSignal(event: H3Event): AbortSignal {
+  const left = new AbortController()
+  const { res } = event.node
+  res.once('close', () => res.writableEnded || left.abort())
+  return left.signal
+}
+
 /** Reads what was asked; what does not fit is refused with the place where it does not. */
 export function readAs<S extends z.ZodType>(schema: S, value: unknown): z.infer<S> {
   const parsed = schema.safeParse(value)

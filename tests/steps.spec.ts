@@ -75,6 +75,45 @@ test('steps are said, changed in their sentences and mended; the table that they
   await expect(page.locator('.tile').first()).toBeVisible()
 })
 
+test('a step is pulled by its number to another place; rows are looked at in the order of a column, whose width is pulled', async ({
+  page,
+}) => {
+  await signedIn(page)
+  await page.goto('/data')
+  await bring(page, 'piers.csv', 'pier;boats\nQuill;3\nAstrel;12\nMarsh;7')
+  const rows = page.getByRole('region', { name: 'Rows of piers' })
+  await rows.getByRole('columnheader').filter({ hasText: 'boats' }).hover()
+  await rows.getByRole('button', { name: 'Order rows by boats' }).click()
+  await page.getByRole('menuitem', { name: 'Greatest first' }).click()
+  await expect(rows.locator('tbody tr')).toHaveText([/^2\s*Astrel\s*12$/, /^3\s*Marsh\s*7$/, /^1\s*Quill\s*3$/])
+  const head = rows.getByRole('columnheader').filter({ hasText: 'boats' })
+  await expect(head).toHaveAttribute('aria-sort', 'descending')
+  const before = (await head.boundingBox())!.width
+  const edge = rows.getByRole('separator', { name: 'Width of boats' })
+  await edge.focus()
+  for (let press = 0; press < 6; press++) await page.keyboard.press('ArrowRight')
+  await expect.poll(async () => (await head.boundingBox())!.width).toBeGreaterThanOrEqual(before + 90)
+  const wider = (await head.boundingBox())!.width
+  await page.reload()
+  await expect.poll(async () => (await head.boundingBox())!.width).toBeGreaterThanOrEqual(wider - 1)
+  await expect(rows.locator('tbody tr').first()).toHaveText(/^1\s*Quill\s*3$/)
+
+  await page.keyboard.press('Alt+s')
+  await add(page, 'order by boats')
+  await expect(step(page, 1)).toHaveAccessibleName(/^Step 1: Order rows by boats/)
+  await add(page, 'top 2 by boats')
+  await expect(step(page, 2)).toBeVisible()
+  const name = (await step(page, 2).getAttribute('aria-label'))!.replace('Step 2: ', '')
+  const numbers = page.locator('li .number')
+  const [from, to] = [(await numbers.nth(1).boundingBox())!, (await numbers.nth(0).boundingBox())!]
+  await page.mouse.move(from.x + 5, from.y + 5)
+  await page.mouse.down()
+  await page.mouse.move(to.x + 5, to.y + 5, { steps: 4 })
+  await page.mouse.up()
+  await expect(step(page, 1)).toHaveAccessibleName(`Step 1: ${name}`)
+  await expect(page.getByRole('button', { name: 'Undo “move a step”' })).toBeVisible()
+})
+
 test('a table of a million rows is summed up by a step, and looked through', async ({ page }) => {
   test.setTimeout(300_000)
   const lines = Array.from({ length: 1_000_000 }, (_, row) => `stop ${row % 40};${2020 + (row % 12)};${row % 97}`)

@@ -4,11 +4,12 @@ export function messageOf(error: unknown): string {
   return data?.data?.message ?? data?.message ?? 'The server does not answer. Check that it runs, then try again.'
 }
 
-/** Runs a request; what goes wrong is told to the person in a sentence. */
-export async function asking<T>(request: () => Promise<T>): Promise<T | undefined> {
+/** Runs a request; what goes wrong is told to the person in a sentence, unless it was given up. */
+export async function asking<T>(request: () => Promise<T>, given?: AbortSignal): Promise<T | undefined> {
   try {
     return await request()
   } catch (error) {
+    if (given?.aborted) return undefined
     useToast().add({ title: messageOf(error), color: 'error', icon: 'i-lucide-circle-alert', duration: 9000 })
     return undefined
   }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { nextTick } from 'vue'
 import { route } from '../testing/nuxt'
 import { inPage } from '../testing/open-deck'
 import { answers } from '../testing/setup'
@@ -53,7 +54,7 @@ describe('the room of tables', () => {
     for (const id of ['riders', 'fares'])
       answers.set(`/api/data/${id}`, () => {
         asked.push(id)
-        return { id, name: id, versions: list.find(one => one.id === id)!.versions }
+        return { id, name: id, versions: list.find(one => one.id === id)!.versions, shown: { columns: [] } }
       })
     return { asked, now: (next: typeof list) => void (list = next) }
   }
@@ -90,6 +91,35 @@ describe('the room of tables', () => {
     })
     await room.follow()
     expect([room.list.value.length, room.detail.value!.id, room.lacking.value]).toEqual([1, 'riders', 'The server is busy.'])
+  })
+
+  it('shows rows in the order of a column, says which of the table’s each is, and forgets the order with the table', async () => {
+    route.query = { table: 'riders' }
+    served([entry('riders', 1), entry('fares', 1)])
+    const shown = { number: 1, rows: 3, columns: [{ name: 'riders', type: 'number' }] }
+    for (const id of ['riders', 'fares']) answers.set(`/api/data/${id}`, () => ({ id, name: id, shown }))
+    const asked: unknown[] = []
+    answers.set('/api/data/riders/rows', ({ query }) => {
+      asked.push(query)
+      const by = (query as { by?: number }).by
+      return by === undefined ? { columns: [[5, 9, 7]] } : { rows: [1, 2, 0], columns: [[9, 7, 5]] }
+    })
+    const room = inPage(() => useDataRoom())
+    await room.look()
+    const rowOf = async (place: number) => {
+      room.rowAt(place)
+      await new Promise(setTimeout)
+      return room.rowAt(place)
+    }
+    expect(await rowOf(1)).toEqual({ number: 1, cells: [9] })
+    room.order.value = { column: 0, way: 'down' }
+    await nextTick()
+    expect(await rowOf(0)).toEqual({ number: 1, cells: [9] })
+    expect(await rowOf(2)).toEqual({ number: 0, cells: [5] })
+    expect(asked.at(-1)).toEqual({ version: 1, from: 0, count: 200, by: 0, way: 'down' })
+    await room.open('fares')
+    await new Promise(setTimeout)
+    expect([room.detail.value!.id, room.order.value]).toEqual(['fares', null])
   })
 
   it('goes to a table and a view one after the other, however fast they are asked for', async () => {

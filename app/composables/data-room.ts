@@ -50,6 +50,21 @@ export interface SourceDetail {
   shown: { number: number; reading: ReadingReport; rows: number; columns: Omit<Column, 'values'>[]; change: VersionChange | null }
 }
 
+/** A row as it is shown: which of the table's it is, from 0, and its cells column by column. */
+export interface ShownRow {
+  number: number
+  cells: (string | number | null)[]
+}
+/** The column, by its place, whose values order the rows that are shown. */
+export interface RowOrder {
+  column: number
+  way: 'up' | 'down'
+}
+interface RowsAnswer {
+  columns: (string | number | null)[][]
+  rows?: number[]
+}
+
 const pageSize = 200
 
 /** The team's tables: which is looked at, how it was read, and what somebody decides of that. */
@@ -61,8 +76,10 @@ export function useDataRoom() {
   const folder = shallowRef<WatchedFolder | null>(null)
   const detail = shallowRef<SourceDetail | null>(null)
   const busy = ref('')
-  /** Cells by page of rows, each page by column. */
-  const pages = shallowReactive(new Map<number, (string | number | null)[][]>())
+  /** Pages of rows, as they are shown. */
+  const pages = shallowReactive(new Map<number, RowsAnswer>())
+  /** The order that rows are looked at in; the table stays as it is. */
+  const order = shallowRef<RowOrder | null>(null)
   const asked = new Set<number>()
   /** What was decided here, for taking it back: how it was called, and the choices before. */
   const done = ref<{ label: string; choices: ReadingChoices }[]>([])
@@ -107,10 +124,15 @@ export function useDataRoom() {
     if (id.value !== wanted) return
     // Where this one cannot be had, what is here of it stays; another one is not shown in its stead.
     if (found === undefined && detail.value?.id === wanted) return
-    pages.clear()
-    asked.clear()
+    forgetRows()
+    if (found?.id !== detail.value?.id || found?.shown.columns.length !== detail.value?.shown.columns.length) order.value = null
     detail.value = found ?? null
   }
+  function forgetRows() {
+    pages.clear()
+    asked.clear()
+  }
+  watch(order, forgetRows)
   watch([id, version], ([now], [before]) => {
     if (now !== before) done.value = []
     void look()
@@ -122,11 +144,11 @@ export function useDataRoom() {
     (going = going.then(() => router.replace({ query: { ...router.currentRoute.value.query, ...change } })))
   const open = (table: string, number?: number) => goTo({ table, version: number === undefined ? undefined : String(number) })
 
-  /** The cells of a row, column by column; undefined while they are on their way. */
-  function cellsOf(row: number): (string | number | null)[] | undefined {
-    const page = Math.floor(row / pageSize)
-    const columns = pages.get(page)
-    if (columns) return columns.map(values => values[row % pageSize] ?? null)
+  /** The row that is shown in a place; undefined while it is on its way. */
+  function rowAt(place: number): ShownRow | undefined {
+    const [page, at] = [Math.floor(place / pageSize), place % pageSize]
+    const here = pages.get(page)
+    if (here) return { number: here.rows?.[at] ?? place, cells: here.columns.map(values => values[at] ?? null) }
     void bring(page)
     return undefined
   }
@@ -134,10 +156,16 @@ export function useDataRoom() {
     const of = detail.value
     if (!of || asked.has(page)) return
     asked.add(page)
-    const query = { version: of.shown.number, from: page * pageSize, count: pageSize }
-    const found = await asking(() => $fetch<{ columns: (string | number | null)[][] }>(`/api/data/${of.id}/rows`, { query }))
-    if (detail.value !== of) return
-    if (found) pages.set(page, found.columns)
+    const by = order.value
+    const query = {
+      version: of.shown.number,
+      from: page * pageSize,
+      count: pageSize,
+      ...(by && { by: by.column, way: by.way }),
+    }
+    const found = await asking(() => $fetch<RowsAnswer>(`/api/data/${of.id}/rows`, { query }))
+    if (detail.value !== of || order.value !== by) return
+    if (found) pages.set(page, found)
     else asked.delete(page)
   }
 
@@ -236,7 +264,8 @@ export function useDataRoom() {
     look,
     goTo,
     open,
-    cellsOf,
+    rowAt,
+    order,
     decide,
     decideColumn,
     undo,

@@ -1,6 +1,7 @@
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { nextTick, ref } from 'vue'
 import type { Step, StepColumn } from '#core/steps'
+import { told } from '../testing/nuxt'
 import { inPage } from '../testing/open-deck'
 import { answers } from '../testing/setup'
 import { useStepsDesk } from './steps-desk'
@@ -83,7 +84,7 @@ describe('the desk of steps', () => {
     await duplicate(0)
     expect([steps.value.length, chosen.value]).toEqual([2, 1])
     await change(1, { measure: 'median' })
-    move(1, -1)
+    move(1, 0)
     await settle()
     expect(steps.value.map(step => (step as { measure: string }).measure)).toEqual(['median', 'mean'])
     move(0, -1)
@@ -117,6 +118,38 @@ describe('the desk of steps', () => {
     await add(wrong)
     await settle()
     expect(steps.value).toEqual(theirs)
+  })
+
+  it('tells after a while how far a long change is; stopped, what was there stays, and nothing is said to be wrong', async () => {
+    vi.useFakeTimers()
+    const { steps, add, isLong, progress, stop, isBusy, changed } = await desk([group])
+    const answer = answers.get('/api/data/made/steps')!
+    answers.set('/api/data/made/steps-progress', () => ({ progress: { step: 1, done: 40, of: 90 } }))
+    answers.set('/api/data/made/steps', options =>
+      options.method === 'PUT'
+        ? new Promise((_, reject) => (options as { signal: AbortSignal }).signal.addEventListener('abort', () => reject(new Error('gone'))))
+        : answer(options),
+    )
+    const adding = add(wrong)
+    await vi.advanceTimersByTimeAsync(300)
+    expect([isBusy.value, isLong.value]).toEqual([true, false])
+    await vi.advanceTimersByTimeAsync(700)
+    expect([isLong.value, progress.value]).toEqual([true, { step: 1, done: 40, of: 90 }])
+    stop()
+    expect(await adding).toBe(false)
+    await vi.advanceTimersByTimeAsync(0)
+    expect([steps.value, isBusy.value, isLong.value, progress.value, changed.value]).toEqual([[group], false, false, null, 0])
+    expect(told).toEqual([])
+  })
+
+  it('begins a change with what the one before it left', async () => {
+    const { kept, add, skip, steps } = await desk([group])
+    await Promise.all([add({ kind: 'order', column: 'riders', way: 'up' }), skip(0)])
+    expect(kept.puts).toHaveLength(2)
+    expect(steps.value).toEqual([
+      { kind: 'order', column: 'riders', way: 'up' },
+      { ...group, skipped: true },
+    ])
   })
 
   it('says why steps cannot be had', async () => {

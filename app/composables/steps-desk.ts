@@ -1,3 +1,4 @@
+import { expected } from '#core/values'
 import { sentenceOf, sentenceWords, withField, type OtherTable, type Sight, type Step, type StepColumn, type StepFault } from '#core/steps'
 
 /** What became of one step, as the server tells it. */
@@ -22,6 +23,17 @@ interface StepsDetail extends StepsAnswer {
   steps: Step[]
 }
 
+/** How far a list of steps is that is being done: the step, and rows looked at of all that have to be. */
+interface StepsProgress {
+  step: number
+  done: number
+  of: number
+}
+
+/** What takes longer than this is told how far it is, and can be stopped, ms; asked anew so often, ms. */
+const longWait = 500
+const askedEvery = 400
+
 /** The steps of a table: what each does, which is looked at, and what somebody changes; every change is kept at once, and can be undone. */
 export function useStepsDesk(table: () => string, changed: () => void) {
   const detail = shallowRef<StepsDetail | null>(null)
@@ -35,16 +47,57 @@ export function useStepsDesk(table: () => string, changed: () => void) {
   /** Counts what is asked, so that an old answer does not take the place of a newer one. */
   let asked = 0
 
+  /** What takes long is told how far it is, until it is done or stopped. */
+  const isLong = ref(false)
+  const progress = ref<StepsProgress | null>(null)
+  let waiting: ReturnType<typeof setTimeout> | undefined
+  watch(isBusy, busy => {
+    clearTimeout(waiting)
+    isLong.value = false
+    progress.value = null
+    if (busy) waiting = setTimeout(askProgress, longWait)
+  })
+  onScopeDispose(() => {
+    clearTimeout(waiting)
+    stop()
+  })
+  async function askProgress() {
+    isLong.value = true
+    // Where nobody answers it is not known how far it is, and goes on all the same.
+    const found = await $fetch<{ progress: StepsProgress | null }>(`/api/data/${table()}/steps-progress`).catch(expected('FetchError'))
+    if (!isBusy.value) return
+    progress.value = found?.progress ?? progress.value
+    waiting = setTimeout(askProgress, askedEvery)
+  }
+  /** Changes follow each other: each begins with what the one before left. */
+  let last: Promise<boolean> = Promise.resolve(true)
+  /** What is asked for just now; given up, the server stops working on it. */
+  let request = new AbortController()
+  function stop() {
+    request.abort()
+  }
+  function begun(): AbortSignal {
+    request = new AbortController()
+    return request.signal
+  }
+
   async function load() {
+    // A change under way is not given up for it; what was looked for before this is.
+    await last
     const [of, turn] = [table(), ++asked]
+    stop()
+    const signal = begun()
     isBusy.value = true
     try {
-      const found = await $fetch<StepsDetail>(`/api/data/${of}/steps`, { query: { at: Math.max(0, chosen.value) } })
+      const found = await $fetch<StepsDetail>(`/api/data/${of}/steps`, { query: { at: Math.max(0, chosen.value) }, signal })
       if (turn !== asked) return
       detail.value = found
       lacking.value = ''
     } catch (error) {
-      if (turn === asked) lacking.value = messageOf(error)
+      if (turn !== asked) return
+      // Stopped, what was there stays.
+      if (!signal.aborted) lacking.value = messageOf(error)
+      else if (!detail.value) lacking.value = 'Stopped. Nothing is shown yet.'
     } finally {
       if (turn === asked) isBusy.value = false
     }
@@ -76,14 +129,20 @@ export function useStepsDesk(table: () => string, changed: () => void) {
   })
 
   /** Keeps other steps; answers with whether they were kept. */
-  async function keep(next: Step[], label: string): Promise<boolean> {
+  function keep(change: (steps: Step[]) => Step[], label: string): Promise<boolean> {
+    last = last.then(() => keepNow(change(steps.value), label))
+    return last
+  }
+  async function keepNow(next: Step[], label: string): Promise<boolean> {
     const of = detail.value
     if (!of) return false
     const turn = ++asked
     isBusy.value = true
     chosen.value = Math.min(chosen.value, next.length - 1)
     const body = { steps: next, before: of.steps, at: Math.max(0, chosen.value) }
-    const answer = await asking(() => $fetch<StepsAnswer>(`/api/data/${table()}/steps`, { method: 'PUT', body }))
+    stop()
+    const signal = begun()
+    const answer = await asking(() => $fetch<StepsAnswer>(`/api/data/${table()}/steps`, { method: 'PUT', body, signal }), signal)
     if (turn === asked) isBusy.value = false
     // Refused, what is kept is shown, by whomever it was changed.
     if (!answer) void load()
@@ -94,35 +153,38 @@ export function useStepsDesk(table: () => string, changed: () => void) {
     return true
   }
   const wordsOf = (index: number) => sentenceWords(sentences.value[index] ?? [])
-  const replaced = (index: number, ...by: Step[]) => steps.value.toSpliced(index, 1, ...by)
+
+  /** Puts others in the place of a step; where it is gone meanwhile, all stays. */
+  function put(index: number, others: (step: Step) => Step[], label: string) {
+    const step = steps.value[index]!
+    return keep(all => (all.includes(step) ? all.toSpliced(all.indexOf(step), 1, ...others(step)) : all), label)
+  }
 
   const change = (index: number, fields: Readonly<Record<string, unknown>>) =>
-    keep(replaced(index, withField(steps.value[index]!, sightOf(index), fields)), `step ${index + 1}`)
-  const remove = (index: number) => keep(replaced(index), `remove: ${wordsOf(index)}`)
+    put(index, step => [withField(step, sightOf(index), fields)], `step ${index + 1}`)
+  const remove = (index: number) => put(index, () => [], `remove: ${wordsOf(index)}`)
   const skip = (index: number) =>
-    keep(
-      replaced(index, { ...steps.value[index]!, skipped: !steps.value[index]!.skipped }),
-      steps.value[index]!.skipped ? 'do it again' : 'skip it',
-    )
+    put(index, step => [{ ...step, skipped: !step.skipped }], steps.value[index]!.skipped ? 'do it again' : 'skip it')
   function duplicate(index: number) {
     chosen.value = index + 1
-    return keep(replaced(index, steps.value[index]!, structuredClone(steps.value[index]!)), 'duplicate')
+    return put(index, step => [step, structuredClone(step)], 'duplicate')
   }
-  function move(index: number, by: number) {
-    const to = index + by
-    if (to < 0 || to >= steps.value.length) return
+  /** Brings a step to another place in the list. */
+  function move(index: number, to: number) {
+    if (to === index || to < 0 || to >= steps.value.length) return
+    const step = steps.value[index]!
     chosen.value = to
-    void keep(steps.value.toSpliced(index, 1).toSpliced(to, 0, steps.value[index]!), 'move a step')
+    void keep(all => (all.includes(step) ? all.toSpliced(all.indexOf(step), 1).toSpliced(to, 0, step) : all), 'move a step')
   }
   /** Adds a step behind the one that is chosen. */
   function add(step: Step) {
     const at = chosen.value + 1
     chosen.value = at
-    return keep(steps.value.toSpliced(at, 0, step), 'add a step')
+    return keep(all => all.toSpliced(at, 0, step), 'add a step')
   }
   async function undo() {
-    const last = done.value.at(-1)
-    if (last && (await keep(last.steps, ''))) done.value.pop()
+    const before = done.value.at(-1)
+    if (before && (await keep(() => before.steps, ''))) done.value.pop()
   }
   function choose(index: number) {
     if (index === chosen.value || index < -1 || index >= steps.value.length) return
@@ -134,6 +196,9 @@ export function useStepsDesk(table: () => string, changed: () => void) {
     detail,
     lacking,
     isBusy,
+    isLong,
+    progress,
+    stop,
     chosen,
     done,
     steps,

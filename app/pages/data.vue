@@ -17,7 +17,8 @@ const {
   look,
   goTo,
   open,
-  cellsOf,
+  rowAt,
+  order,
   decide,
   decideColumn,
   undo,
@@ -248,7 +249,14 @@ const menu = computed(() => [
           @kept="changedHere"
           @decide="decideColumn"
         />
-        <DataGrid v-else-if="detail && view === 'read'" :detail="detail" :cells-of="cellsOf" :can-edit="canEdit" @decide="decideColumn" />
+        <DataGrid
+          v-else-if="detail && view === 'read'"
+          v-model:order="order"
+          :detail="detail"
+          :row-at="rowAt"
+          :can-edit="canEdit"
+          @decide="decideColumn"
+        />
       </section>
       <section v-else class="none">
         <template v-if="lacking">

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { DataTable } from '../../core/data'
 import { stepOffers, type Step } from '../../core/steps'
-import { keepTable, run, type StepsAnswer } from './tasks'
+import { keepTable, orderedRows, run, type StepsAnswer, type StepsProgress } from './tasks'
 
 const harbour: DataTable = {
   id: 'harbour',
@@ -21,6 +21,7 @@ const shores: DataTable = {
   ],
 }
 const bare = ({ columns }: DataTable) => columns.map(({ values: _, ...column }) => column)
+const quiet = { say: () => {}, stopped: new AbortController().signal }
 let versions = 0
 async function done(steps: Step[], table = harbour, others = [shores]): Promise<StepsAnswer & { table: Record<string, unknown[]> | null }> {
   const version = `v${++versions}`
@@ -31,15 +32,11 @@ async function done(steps: Step[], table = harbour, others = [shores]): Promise<
     await keepTable({ version: theirs, text: JSON.stringify(other) })
     beside.push({ id: other.id, name: other.name, columns: bare(other), version: theirs })
   }
-  const answer = await run({
-    from: { version, columns: bare(table) },
-    others: beside,
-    steps,
-    at: steps.length - 1,
-    whole: { id: 'x', name: 'X' },
-  })
-  const made = answer!.text === null ? null : (JSON.parse(answer!.text) as DataTable)
-  return { ...answer!, table: made && Object.fromEntries(made.columns.map(({ name, values }) => [name, values])) }
+  const asked = { steps, at: steps.length - 1, whole: { id: 'x', name: 'X' } }
+  const answer = await run({ from: { version, columns: bare(table) }, others: beside, ...asked }, quiet)
+  if (!answer || answer === 'stopped') throw new Error('these steps were not done')
+  const made = answer.text === null ? null : (JSON.parse(answer.text) as DataTable)
+  return { ...answer, table: made && Object.fromEntries(made.columns.map(({ name, values }) => [name, values])) }
 }
 const tableOf = async (steps: Step[], table?: DataTable) => {
   const { table: made, runs } = await done(steps, table)
@@ -142,6 +139,12 @@ describe('steps on a table', () => {
     const { table, runs } = await done([{ kind: 'join', table: 'shores', by: 'route', to: 'route', add: ['shore'] }])
     expect(table!.shore).toEqual(['east', 'east', 'west', 'west', null])
     expect(runs[0]!.note).toBe('One name fits nothing there: “Marsh”.')
+    const many: DataTable = {
+      ...harbour,
+      columns: [{ name: 'route', type: 'text', values: ['Quill', ...'gfedcba', 'g'] }],
+    }
+    const { runs: told } = await done([{ kind: 'join', table: 'shores', by: 'route', to: 'route', add: ['shore'] }], many)
+    expect(told[0]!.note).toBe('7 names fit nothing there: “a”, “b”, “c”, “d”, “e” and 2 more.')
   })
 
   it('fill gaps in time: as missing, with zero, the one before, or in a straight line', async () => {
@@ -296,5 +299,54 @@ describe('steps on a table', () => {
       `install httpfs`,
     ])
       await expect(connection.run(statement), statement).rejects.toThrow()
+  })
+})
+
+describe('rows in the order of a column', () => {
+  const ordered = (by: number, way: 'up' | 'down', from = 0, count = 10) =>
+    orderedRows({ version: 'in order', columns: bare(harbour), by, way, from, count })
+
+  it('come with which row of the table each is, missing ones last; words whatever their letters', async () => {
+    expect(await ordered(2, 'up')).toBeNull()
+    await keepTable({ version: 'in order', text: JSON.stringify(harbour) })
+    expect(await ordered(2, 'down')).toEqual({
+      rows: [4, 1, 2, 0, 3],
+      columns: [
+        ['Marsh', 'Astrel', 'Quill', 'Astrel', 'Quill'],
+        ['2031', '2031', '2030', '2030', '2031'],
+        [40, 30, 20, 10, null],
+      ],
+    })
+    expect((await ordered(2, 'up'))!.rows).toEqual([0, 2, 1, 4, 3])
+    expect((await ordered(0, 'up', 1, 2))!.rows).toEqual([1, 4])
+    expect((await ordered(0, 'up', 7, 2))!.rows).toEqual([])
+  })
+})
+
+describe('a step that takes long', () => {
+  const rows = 400_000
+  const large: DataTable = {
+    id: 'large',
+    name: 'Large',
+    columns: [
+      { name: 'n', type: 'number', values: Array.from({ length: rows }, (_, index) => (index * 7919) % rows) },
+      { name: 'at', type: 'text', values: Array.from({ length: rows }, (_, index) => `place ${(index * 104_729) % rows}`) },
+    ],
+  }
+  const slow: Step[] = Array.from({ length: 6 }, (_, index) => ({ kind: 'order', column: index % 2 ? 'n' : 'at', way: 'up' }))
+  const asked = { from: { version: 'large', columns: bare(large) }, others: [], steps: slow }
+
+  it('says how far it is, and ends when it is stopped; asked once more it is done', async () => {
+    await keepTable({ version: 'large', text: JSON.stringify(large) })
+    const stop = new AbortController()
+    const told: StepsProgress[] = []
+    const say = (progress: unknown) => {
+      told.push(progress as StepsProgress)
+      stop.abort()
+    }
+    expect(await run(asked, { say, stopped: stop.signal })).toBe('stopped')
+    expect(told[0]!.of).toBeGreaterThanOrEqual(rows)
+    expect(told[0]!.done).toBeLessThanOrEqual(told[0]!.of)
+    expect(await run(asked, quiet)).toMatchObject({ runs: Array(6).fill({ rows, fault: null }) })
   })
 })

@@ -12,7 +12,15 @@ let opened: Promise<DuckDBConnection> | undefined
 export const engine = () =>
   (opened ??= (async () => {
     const connection = await (await DuckDBInstance.create(':memory:', limits)).connect()
-    for (const setting of ['enable_external_access = false', 'autoinstall_known_extensions = false', 'lock_configuration = true'])
+    for (const setting of [
+      'enable_external_access = false',
+      'autoinstall_known_extensions = false',
+      // How far a statement is can be asked for while it runs; nothing of it is written out.
+      'enable_progress_bar = true',
+      'enable_progress_bar_print = false',
+      'progress_bar_time = 0',
+      'lock_configuration = true',
+    ])
       await connection.run(`set ${setting}`)
     return connection
   })())

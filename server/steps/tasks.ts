@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import type { DataTable } from '../../core/data'
 import { isFault, questionBefore, workOf, type OtherTable, type Step, type StepColumn, type StepFault } from '../../core/steps'
+import type { Line } from '../apart/threads'
 import { engine, forgetNeeded, keepAs, keptAs, load, rowsOf, sumsOf } from './tables'
 
 /** What became of one step. */
@@ -36,11 +37,59 @@ export interface StepsAnswer {
   text: string | null
 }
 
+/** How far the step that is being done is: its place in the list, and rows looked at of all that have to be. */
+export interface StepsProgress {
+  step: number
+  done: number
+  of: number
+}
+
 const keyOf = (...parts: unknown[]) => createHash('sha256').update(JSON.stringify(parts)).digest('base64url')
 /** The most rows that a step may make, and the longest that it may take, s. */
 const mostRows = 3_000_000
 const longest = 20
 const lookedAt = 60
+
+/** Rows of a table in the order of one of its columns: which row of the table each is, from 0, and their cells column by column. */
+export interface OrderedRows {
+  rows: number[]
+  columns: (string | number | null)[][]
+}
+/**
+ * Some rows of a table in the order of the values of a column, missing ones last; null where the table is not here yet. The order is kept
+ * for the next rows that are asked for.
+ */
+export async function orderedRows({ version, columns, by, way, from, count }: OrderedRowsInput): Promise<OrderedRows | null> {
+  try {
+    const table = keptAs(version)
+    if (!table) return null
+    const cell = columns[by]!.type === 'number' ? `c${by}` : `lower(c${by})`
+    const order = `row_number() over (order by ${cell} ${way === 'down' ? 'desc' : 'asc'} nulls last, r)`
+    const key = keyOf('ordered', version, by, way)
+    const ordered = keptAs(key) ?? (await keepAs(key, `select ${order} - 1 as r, r as c0 from ${table.name}`))
+    const list = ['r', ...columns.map((_, index) => `c${index}`)].map(name => `t.${name}`).join(', ')
+    const read = await (
+      await engine()
+    ).runAndReadAll(`select ${list} from ${ordered.name} o join ${table.name} t on t.r = o.c0
+      where o.r >= ${from} and o.r < ${from + count} order by o.r`)
+    const [rows = [], ...cells] = read.getColumnsJS() as [number[], ...(string | number | null)[][]]
+    return { rows, columns: columns.map((_, index) => cells[index] ?? []) }
+  } finally {
+    forgetNeeded()
+  }
+}
+export interface OrderedRowsInput {
+  version: string
+  columns: readonly StepColumn[]
+  /** The place of the column whose values order the rows. */
+  by: number
+  way: 'up' | 'down'
+  from: number
+  count: number
+}
+
+/** How often a long step says how far it is, ms. */
+const saidEvery = 200
 
 /** Keeps a table for steps; answers with a sentence where it has no room, else null. */
 export async function keepTable({ version, text }: { version: string; text: string }): Promise<string | null> {
@@ -118,16 +167,42 @@ async function lookAt(before: At, after: At): Promise<StepLook> {
   }
 }
 
-/** Does the steps one after the other, as far as they can be done; null where a table is not here yet: `keepTable` brings it. */
-export async function run(input: StepsInput): Promise<StepsAnswer | null> {
+/**
+ * Does the steps one after the other, as far as they can be done; null where a table is not here yet: `keepTable` brings it. On its line
+ * it says how far it is; `stopped` where it was told not to go on.
+ */
+export async function run(input: StepsInput, line: Line): Promise<StepsAnswer | 'stopped' | null> {
+  const connection = await engine()
+  const interrupt = () => connection.interrupt()
+  line.stopped.addEventListener('abort', interrupt)
   try {
-    return await answered(input)
+    const answer = await answered(input, line)
+    return line.stopped.aborted ? 'stopped' : answer
+  } catch (error) {
+    // What is interrupted outside of a step throws.
+    if (line.stopped.aborted) return 'stopped'
+    throw error
   } finally {
+    line.stopped.removeEventListener('abort', interrupt)
     forgetNeeded()
   }
 }
 
-async function answered(input: StepsInput): Promise<StepsAnswer | null> {
+/** Does some work, and says meanwhile how far the statement is that it waits for. */
+async function saying<T>(line: Line, step: number, work: () => Promise<T>): Promise<T> {
+  const connection = await engine()
+  const timer = setInterval(() => {
+    const { rows_processed: done, total_rows_to_process: of } = connection.progress
+    if (of > 0) line.say({ step, done: Number(done), of: Number(of) } satisfies StepsProgress)
+  }, saidEvery)
+  try {
+    return await work()
+  } finally {
+    clearInterval(timer)
+  }
+}
+
+async function answered(input: StepsInput, line: Line): Promise<StepsAnswer | null> {
   const begun = keptAs(input.from.version)
   const joined = new Set(input.steps.flatMap(step => (step.kind === 'join' ? [step.table] : [])))
   if (!begun || input.others.some(({ id, version }) => joined.has(id) && !keptAs(version))) return null
@@ -136,7 +211,8 @@ async function answered(input: StepsInput): Promise<StepsAnswer | null> {
   let look: StepLook | null = null
   for (const [index, step] of input.steps.entries()) {
     const before = at
-    const done = await doStep(step, at, input)
+    const done = await saying(line, index, () => doStep(step, at, input))
+    if (line.stopped.aborted) return null
     at = done.at
     runs.push(done.run)
     if (index === input.at) look = await lookAt(before, at)

@@ -78,11 +78,13 @@ export async function changeSteps(
   source: SourceRow,
   { steps, before, at }: { steps: readonly Step[]; before: readonly Step[]; at?: number | undefined },
   person: string,
+  stop?: AbortSignal,
 ): Promise<StepsAnswer> {
   if (!isDeepStrictEqual(source.steps, before)) throw new UserError(409, othersChanged)
   const tableId = newId()
   const from = await beginningOf(source)
-  const made = await runSteps(from, steps, { whole: { id: tableId, name: source.name }, ...(at === undefined ? {} : { at }) })
+  const whole = { id: tableId, name: source.name }
+  const made = await runSteps(from, steps, { whole, for: source.id, stop, ...(at === undefined ? {} : { at }) })
   const number = source.onAir ?? 1
   const last = (await versionsOf(source.id)).find(version => version.number === number)
   await transaction(async sql => {

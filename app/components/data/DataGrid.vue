@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { decimalsOf, gridWords, type ColumnChoice, type TotalRow } from '#core/data'
-import type { SourceDetail } from '~/composables/data-room'
+import type { RowOrder, ShownRow, SourceDetail } from '~/composables/data-room'
 
 /** A table as it was read: how each column was, its name and unit, its rows, and total rows apart below them. */
 const props = defineProps<{
   detail: SourceDetail
-  cellsOf: (row: number) => (string | number | null)[] | undefined
+  rowAt: (place: number) => ShownRow | undefined
   canEdit: boolean
 }>()
 const emit = defineEmits<{ decide: [column: string, label: string, choice: ColumnChoice | undefined] }>()
+/** The order that rows are looked at in. */
+const order = defineModel<RowOrder | null>('order', { required: true })
 const place = useTemplateRef('place')
 const columns = computed(() => props.detail.shown.columns)
 const reading = computed(() => props.detail.shown.reading)
@@ -23,7 +25,12 @@ const virtual = useVirtualizer(
     overscan: 12,
   })),
 )
-const inSight = computed(() => virtual.value.getVirtualItems().map(({ index }) => ({ index, cells: props.cellsOf(index) })))
+const inSight = computed(() =>
+  virtual.value.getVirtualItems().map(({ index }) => {
+    const row = props.rowAt(index)
+    return { index, number: row?.number ?? index, cells: row?.cells }
+  }),
+)
 /** px that rows before those in sight take. */
 const before = computed(() => (inSight.value[0]?.index ?? 0) * rowHeight)
 const after = computed(() => Math.max(0, props.detail.shown.rows - inSight.value.length) * rowHeight - before.value)
@@ -42,6 +49,26 @@ const decimals = computed(() => {
 const words = (column: HeadColumn, at: number, value: string | number | null) => gridWords(column, value, language, decimals.value[at])
 const language = navigator.language
 const unitOf = (column: HeadColumn) => (column.kind === 'duration' ? '' : (column.unit ?? ''))
+const { widthOf, setWidth, pull, pullByKey } = useColumnWidths(() => props.detail.id)
+const widthStyle = (name: string) => {
+  const width = widthOf(name)
+  return width ? { minWidth: `${width}px`, maxWidth: `${width}px`, width: `${width}px` } : undefined
+}
+const signOf = (at: number) =>
+  ({ up: 'i-lucide-arrow-up-narrow-wide', down: 'i-lucide-arrow-down-wide-narrow', none: 'i-lucide-arrow-down-up' })[wayOf(at) ?? 'none']
+const wayOf = (at: number) => (order.value?.column === at ? order.value.way : null)
+/** The ways that rows can be looked at by a column. */
+const ordersOf = (column: HeadColumn, at: number) => [
+  [
+    { way: 'up' as const, label: isAmount(column) ? 'Least first' : column.type === 'date' ? 'Earliest first' : 'A to Z' },
+    { way: 'down' as const, label: isAmount(column) ? 'Greatest first' : column.type === 'date' ? 'Latest first' : 'Z to A' },
+  ].map(({ way, label }) => ({
+    label,
+    icon: way === 'up' ? 'i-lucide-arrow-up-narrow-wide' : 'i-lucide-arrow-down-wide-narrow',
+    onSelect: () => void (order.value = { column: at, way }),
+  })),
+  [{ label: 'As it is written', icon: 'i-lucide-list', disabled: !order.value, onSelect: () => void (order.value = null) }],
+]
 /** What total rows say of a column; where times were gathered into rows the totals stand for none of them. */
 function sumIn(total: TotalRow, name: string) {
   return total.sums.find(({ column }) => column === name)
@@ -60,12 +87,19 @@ watch(
 </script>
 
 <template>
-  <div ref="place" class="place" tabindex="0" :aria-label="`Rows of ${detail.name}`">
+  <div ref="place" class="place" tabindex="0" role="region" :aria-label="`Rows of ${detail.name}`">
     <table :aria-rowcount="detail.shown.rows + 1">
       <thead>
         <tr>
           <th class="number" scope="col"><span class="hidden-words">Row</span></th>
-          <th v-for="column in columns" :key="column.name" scope="col" :class="{ open: column.open }">
+          <th
+            v-for="(column, at) in columns"
+            :key="column.name"
+            scope="col"
+            :class="{ open: column.open }"
+            :style="widthStyle(column.name)"
+            :aria-sort="wayOf(at) === 'up' ? 'ascending' : wayOf(at) === 'down' ? 'descending' : undefined"
+          >
             <DataColumn
               v-if="readings.get(column.name)"
               :reading="readings.get(column.name)!"
@@ -73,21 +107,43 @@ watch(
               @decide="(label, choice) => emit('decide', column.name, label, choice)"
             />
             <p v-else-if="!detail.steps" class="gathered">Gathered from columns that stood across</p>
-            <div class="name">
-              <span :title="column.name">{{ column.name }}</span>
-              <span class="unit">{{ unitOf(column) }}</span>
-            </div>
+            <UContextMenu :items="ordersOf(column, at)">
+              <div class="name">
+                <span :title="column.name">{{ column.name }}</span>
+                <span class="unit">{{ unitOf(column) }}</span>
+                <UDropdownMenu :items="ordersOf(column, at)">
+                  <UButton
+                    variant="bare"
+                    class="sort"
+                    :class="{ ordered: wayOf(at) }"
+                    :icon="signOf(at)"
+                    :aria-label="`Order rows by ${column.name}`"
+                  />
+                </UDropdownMenu>
+              </div>
+            </UContextMenu>
+            <span
+              class="edge"
+              role="separator"
+              tabindex="0"
+              aria-orientation="vertical"
+              :aria-label="`Width of ${column.name}`"
+              @pointerdown="pull(column.name, $event)"
+              @keydown="pullByKey(column.name, $event)"
+              @dblclick="setWidth(column.name, undefined)"
+            />
           </th>
         </tr>
       </thead>
       <tbody>
         <tr v-if="before > 0" aria-hidden="true"><td :colspan="columns.length + 1" :style="{ height: `${before}px` }" /></tr>
         <tr v-for="row in inSight" :key="row.index" :aria-rowindex="row.index + 2">
-          <th class="number amount quiet" scope="row">{{ numberWords(row.index + 1) }}</th>
+          <th class="number amount quiet" scope="row">{{ numberWords(row.number + 1) }}</th>
           <td
             v-for="(column, at) in columns"
             :key="column.name"
             :class="{ figures: isAmount(column), open: column.open, missing: row.cells && row.cells[at] === null }"
+            :style="widthStyle(column.name)"
           >
             <template v-if="!row.cells">…</template>
             <template v-else-if="row.cells[at] === null">missing</template>
@@ -163,6 +219,38 @@ thead th {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+.name span:first-child {
+  margin-right: auto;
+}
+.sort {
+  flex: none;
+  opacity: 0;
+  color: var(--second);
+}
+th:hover .sort,
+.sort:focus-visible,
+.sort[aria-expanded='true'],
+.sort.ordered {
+  opacity: 1;
+}
+.sort.ordered {
+  color: var(--act);
+}
+.edge {
+  position: absolute;
+  top: 0;
+  right: -4px;
+  bottom: 0;
+  width: 8px;
+  z-index: 2;
+  cursor: col-resize;
+  touch-action: none;
+}
+.edge:hover,
+.edge:focus-visible {
+  background: linear-gradient(var(--act), var(--act)) center / 2px 100% no-repeat;
+  outline: none;
 }
 .unit {
   color: var(--second);

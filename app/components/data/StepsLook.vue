@@ -5,7 +5,7 @@ import type { StepColumn } from '#core/steps'
 /** The rows before and after the step that is chosen, how many they are, and what their sums come to. */
 const props = defineProps<{ desk: ReturnType<typeof useStepsDesk>; isMade: boolean }>()
 const emit = defineEmits<{ draw: [] }>()
-const { detail, isBusy, chosen, runs, counts, sightOf } = props.desk
+const { detail, isBusy, isLong, progress, stop, chosen, runs, counts, sightOf } = props.desk
 
 const sides = [
   { value: 'before', label: 'Before' },
@@ -35,6 +35,11 @@ const sums = computed(() => (chosen.value < 0 || isUndone.value ? [] : (detail.v
 const amount = (value: number) => numberWords(value, Number.isInteger(value) ? 0 : 2)
 const same = (one: { before: number; after: number }) =>
   Math.abs(one.before - one.after) <= 1e-9 * Math.max(Math.abs(one.before), Math.abs(one.after))
+const longWords = computed(() => {
+  if (!progress.value) return 'Working…'
+  const { step, done, of } = progress.value
+  return `Step ${step + 1}: ${numberWords(done)} of ${numberWords(of)} rows looked at`
+})
 const seconds = computed(() => runs.value[at.value]?.seconds ?? 0)
 </script>
 
@@ -42,7 +47,7 @@ const seconds = computed(() => runs.value[at.value]?.seconds ?? 0)
   <section class="look" aria-label="Rows at the step that is chosen">
     <header>
       <h3>{{ chosen < 0 ? 'As it is read' : `${side === 'after' && !isUndone ? 'After' : 'Before'} step ${chosen + 1}` }}</h3>
-      <span v-if="isBusy" class="quiet" role="status">working…</span>
+      <span v-if="isBusy && !isLong" class="quiet" role="status">working…</span>
       <ViewSwitch
         v-if="chosen >= 0 && !isUndone"
         label="Which rows"
@@ -59,7 +64,12 @@ const seconds = computed(() => runs.value[at.value]?.seconds ?? 0)
       <b>{{ numberWords(shown?.rows ?? 0) }}</b>
       <span class="quiet">{{ shown?.rows === 1 ? 'row' : 'rows' }}</span>
     </p>
-    <div v-if="shown" class="place" tabindex="0" role="region" aria-label="Rows">
+    <div v-if="isLong" class="long">
+      <UProgress :model-value="progress?.done ?? null" :max="progress?.of ?? 1" size="xs" aria-label="How far the steps are" />
+      <span class="quiet" role="status">{{ longWords }}</span>
+      <UButton size="sm" @click="stop">Stop</UButton>
+    </div>
+    <div v-if="shown" class="place" :class="{ older: isLong }" tabindex="0" role="region" aria-label="Rows">
       <table>
         <thead>
           <tr>
@@ -144,6 +154,18 @@ h3 {
 .large b {
   font-size: 24px;
   font-weight: 700;
+}
+.long {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
+  gap: 4px 10px;
+}
+.long > :first-child {
+  grid-column: 1 / -1;
+}
+.older {
+  opacity: 0.55;
 }
 .place {
   flex: 1;

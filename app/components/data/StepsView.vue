@@ -55,6 +55,31 @@ async function walk(by: number) {
   await nextTick()
   rowsOfList.value?.find(row => row.dataset.step === String(chosen.value))?.scrollIntoView({ block: 'nearest' })
 }
+/** The step that is pulled by its number, and the one whose place it would take. */
+const held = ref(-1)
+const over = ref(-1)
+function pull(index: number, event: PointerEvent) {
+  if (!props.canEdit || event.button !== 0) return
+  event.preventDefault()
+  held.value = index
+  const placeAt = (y: number) => {
+    const cards = (rowsOfList.value ?? []).filter(row => row.dataset.step !== '-1')
+    const found = cards.find(row => y < row.getBoundingClientRect().bottom) ?? cards.at(-1)
+    return found ? Number(found.dataset.step) : index
+  }
+  followPointer(
+    event,
+    ({ clientY }) => {
+      const place = placeAt(clientY)
+      over.value = place === index ? -1 : place
+    },
+    given => {
+      const to = over.value
+      held.value = over.value = -1
+      if (given && to >= 0) desk.move(index, to)
+    },
+  )
+}
 function onKey(event: KeyboardEvent) {
   if (isTyping(event.target) || event.ctrlKey || event.metaKey || !detail.value) return
   const on = event.target as HTMLElement
@@ -65,7 +90,7 @@ function onKey(event: KeyboardEvent) {
   const edits = props.canEdit && isMade.value && chosen.value >= 0
   if (up || event.key === 'ArrowDown') {
     if (isIn) return
-    if (event.altKey && edits) desk.move(chosen.value, up ? -1 : 1)
+    if (event.altKey && edits) desk.move(chosen.value, chosen.value + (up ? -1 : 1))
     else if (!event.altKey) void walk(up ? -1 : 1)
     else return
   } else if (event.altKey) return
@@ -106,7 +131,14 @@ defineExpose({ done: desk.done, undo: desk.undo })
           ref="rows"
           class="row"
           :data-step="index"
-          :class="{ here: index === chosen, faulty: runs[index]?.fault, skipped: steps[index]!.skipped, later: !runs[index] }"
+          :class="{
+            above: over === index && over < held,
+            below: over === index && over > held,
+            here: index === chosen,
+            faulty: runs[index]?.fault,
+            skipped: steps[index]!.skipped,
+            later: !runs[index],
+          }"
           @focusin="desk.choose(index)"
           @click="desk.choose(index)"
         >
@@ -114,7 +146,7 @@ defineExpose({ done: desk.done, undo: desk.undo })
             <svg viewBox="0 0 100 100" preserveAspectRatio="none"><path :d="stream(index)" /></svg>
             <b>{{ counts[index]?.after === null ? '…' : numberWords(counts[index]!.after!) }}</b>
           </span>
-          <span class="number">{{ index + 1 }}</span>
+          <span class="number" :class="{ held: held === index, loose: canEdit }" @pointerdown="pull(index, $event)">{{ index + 1 }}</span>
           <div class="card" role="group" :aria-label="`Step ${index + 1}: ${desk.wordsOf(index)}`">
             <StepSentence
               :parts="parts"
@@ -227,6 +259,19 @@ ul {
   padding-right: 8px;
   font: 600 13px var(--font-mono);
   color: var(--act);
+}
+.number.loose {
+  cursor: grab;
+  touch-action: none;
+}
+.held {
+  cursor: grabbing;
+}
+.above {
+  box-shadow: 0 -2px 0 var(--act);
+}
+.below {
+  box-shadow: 0 2px 0 var(--act);
 }
 .first {
   display: flex;

@@ -8,6 +8,9 @@ const otherOf = (sight: Sight, id: string): OtherTable | undefined => sight.tabl
 /** How values are compared: as words, whatever the case of their letters and the blanks around them; numbers as they are written. */
 const plain = (c: string, { type }: StepColumn) => (type === 'number' ? `printf('%.15g', ${c})` : `lower(trim(${c}))`)
 
+/** So many of the names that fit nothing are named; of the others it is said how many they are. */
+const mostNamed = 5
+
 export const join = stepKind(
   z.object({ ...common, kind: z.literal('join'), table: z.string().max(64), by: columnName, to: columnName, add: columnNames }),
 )({
@@ -88,12 +91,13 @@ export const join = stepKind(
              on ${plain(`a.${mine}`, own)} = ${key(`b.${its}`)}`,
           note: {
             sql: (from, name) =>
-              `select cast(count(distinct ${mine}) as double) as count, min(cast(${mine} as varchar)) as first from ${from}
-               where ${mine} is not null and ${plain(mine, own)} not in (${named(name(other.id))})`,
-            words: (count, first) =>
-              count === 1
-                ? `One name fits nothing there: “${first}”.`
-                : `${numberWords(count)} names fit nothing there, “${first}” among them.`,
+              `select cast(count(*) as double) as count, string_agg(n, '”, “' order by n) filter (k <= ${mostNamed}) as first from
+               (select n, row_number() over (order by n) as k from (select distinct cast(${mine} as varchar) as n from ${from}
+               where ${mine} is not null and ${plain(mine, own)} not in (${named(name(other.id))})))`,
+            words: (count, first) => {
+              const more = count > mostNamed ? ` and ${numberWords(count - mostNamed)} more` : ''
+              return `${count === 1 ? 'One name fits' : `${numberWords(count)} names fit`} nothing there: “${first}”${more}.`
+            },
           },
         }
       },

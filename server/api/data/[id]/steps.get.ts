@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { readAs, requireViewer } from '../../../access'
+import { leftSignal, readAs, requireViewer } from '../../../access'
 import { runSteps } from '../../../steps'
 import { beginningOf } from '../../../tables/made'
 import { sourceAsked } from '../../../tables/sources'
@@ -15,7 +15,11 @@ export default defineEventHandler(async event => {
   const source = await sourceAsked(getRouterParam(event, 'id')!)
   const { at } = readAs(query, getQuery(event))
   const from = await beginningOf(source.steps ? source : { id: '', madeOf: source.id })
-  const { rows, runs, look } = await runSteps(from, source.steps ?? [], at === undefined ? {} : { at })
+  const { rows, runs, look } = await runSteps(from, source.steps ?? [], {
+    for: source.id,
+    stop: leftSignal(event),
+    ...(at === undefined ? {} : { at }),
+  })
   const { id, columns, others } = from
   return { from: id, columns, rows, tables: others.map(({ version: _, ...other }) => other), steps: source.steps ?? [], runs, look }
 })

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { stepsSchema } from '../../../../core/steps'
-import { readAs, refuse, requireEditor } from '../../../access'
+import { leftSignal, readAs, refuse, requireEditor } from '../../../access'
 import { changeSteps } from '../../../tables/made'
 import { sourceAsked } from '../../../tables/sources'
 
@@ -12,6 +12,6 @@ export default defineEventHandler(async event => {
   const person = await requireEditor(event)
   const source = await sourceAsked(getRouterParam(event, 'id')!)
   if (!source.steps) return refuse(409, 'This table is read from files. Make another one of it by steps.')
-  const { rows, runs, look } = await changeSteps(source, readAs(input, await readBody(event)), person.id)
+  const { rows, runs, look } = await changeSteps(source, readAs(input, await readBody(event)), person.id, leftSignal(event))
   return { rows, runs, look }
 })
