@@ -106,9 +106,10 @@ describe('the room of tables', () => {
     })
     const room = inPage(() => useDataRoom())
     await room.look()
+    const later = () => new Promise(resolve => setTimeout(resolve))
     const rowOf = async (place: number) => {
       room.rowAt(place)
-      await new Promise(setTimeout)
+      await later()
       return room.rowAt(place)
     }
     expect(await rowOf(1)).toEqual({ number: 1, cells: [9] })
@@ -118,7 +119,7 @@ describe('the room of tables', () => {
     expect(await rowOf(2)).toEqual({ number: 0, cells: [5] })
     expect(asked.at(-1)).toEqual({ version: 1, from: 0, count: 200, by: 0, way: 'down' })
     await room.open('fares')
-    await new Promise(setTimeout)
+    await later()
     expect([room.detail.value!.id, room.order.value]).toEqual(['fares', null])
   })
 

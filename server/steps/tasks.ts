@@ -175,34 +175,27 @@ export async function run(input: StepsInput, line: Line): Promise<StepsAnswer | 
   const connection = await engine()
   const interrupt = () => connection.interrupt()
   line.stopped.addEventListener('abort', interrupt)
+  const doing = { step: 0, stopped: line.stopped }
+  const timer = setInterval(() => {
+    const { rows_processed: done, total_rows_to_process: of } = connection.progress
+    if (of > 0) line.say({ step: doing.step, done: Number(done), of: Number(of) } satisfies StepsProgress)
+  }, saidEvery)
   try {
-    const answer = await answered(input, line)
+    const answer = await answered(input, doing)
     return line.stopped.aborted ? 'stopped' : answer
   } catch (error) {
     // What is interrupted outside of a step throws.
     if (line.stopped.aborted) return 'stopped'
     throw error
   } finally {
+    clearInterval(timer)
     line.stopped.removeEventListener('abort', interrupt)
     forgetNeeded()
   }
 }
 
-/** Does some work, and says meanwhile how far the statement is that it waits for. */
-async function saying<T>(line: Line, step: number, work: () => Promise<T>): Promise<T> {
-  const connection = await engine()
-  const timer = setInterval(() => {
-    const { rows_processed: done, total_rows_to_process: of } = connection.progress
-    if (of > 0) line.say({ step, done: Number(done), of: Number(of) } satisfies StepsProgress)
-  }, saidEvery)
-  try {
-    return await work()
-  } finally {
-    clearInterval(timer)
-  }
-}
-
-async function answered(input: StepsInput, line: Line): Promise<StepsAnswer | null> {
+/** `doing` is told which step is being done. */
+async function answered(input: StepsInput, doing: { step: number; stopped: AbortSignal }): Promise<StepsAnswer | null> {
   const begun = keptAs(input.from.version)
   const joined = new Set(input.steps.flatMap(step => (step.kind === 'join' ? [step.table] : [])))
   if (!begun || input.others.some(({ id, version }) => joined.has(id) && !keptAs(version))) return null
@@ -211,8 +204,9 @@ async function answered(input: StepsInput, line: Line): Promise<StepsAnswer | nu
   let look: StepLook | null = null
   for (const [index, step] of input.steps.entries()) {
     const before = at
-    const done = await saying(line, index, () => doStep(step, at, input))
-    if (line.stopped.aborted) return null
+    doing.step = index
+    const done = await doStep(step, at, input)
+    if (doing.stopped.aborted) return null
     at = done.at
     runs.push(done.run)
     if (index === input.at) look = await lookAt(before, at)
