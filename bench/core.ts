@@ -116,7 +116,7 @@ report(
 )
 report('the margin of the theme changed, the same', (100 * restyled) / 300 / frame, 25, '% of a frame')
 
-const rows = 200_000
+const rows = 1_000_000
 const text = [
   'season;month;route;riders',
   ...Array.from({ length: rows }, (_, index) => `20${22 + (index % 10)};${index % 12};Route ${index % 4};${index % 1000},5`),

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { choose } from './support/choose'
 import { goPhase, newDeck, saved, signedIn } from './support/people'
-import { stage } from './support/stage'
+import { add, stage } from './support/stage'
 
 const file = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
 const routes = (quill: number) => `route,year,riders\nAstrel,2030,900\nAstrel,2031,1000\nQuill,2030,400\nQuill,2031,${quill}\n`
@@ -54,6 +54,33 @@ test('a number in a headline is the table’s, its sentence turns with it, and t
   await expect(page.getByRole('region', { name: 'Versions' })).toContainText('2 is on air')
   await page.goto(url)
   await expect(stage(page)).toContainText('Riders fell by 10 %')
+})
+
+test('a number in a cell of a table is that of a table of data, goes with its cell, and is plain words when it is freed', async ({
+  page,
+}) => {
+  await begin(page, 'Riders told in cells', routes(700))
+  await page.keyboard.press('Escape')
+  await add(page).getByRole('button', { name: 'Table', exact: true }).click()
+  const editing = page.getByTestId('table-editing')
+  await editing.getByLabel('Row 1, column 1').fill('Riders')
+  await editing.getByLabel('Row 1, column 2').click()
+  await editing.getByRole('button', { name: 'Number of a table' }).click()
+  await choose(form(page).getByLabel('Table', { exact: true }), 'Riders told in cells')
+  await choose(form(page).getByLabel('What it says'), 'the greatest')
+  await form(page).getByRole('button', { name: 'Put it in' }).click()
+  await expect(editing.getByLabel('Row 1, column 2')).toHaveValue('1,000')
+  // A row before it: the number goes down with its cell.
+  await editing.getByLabel('Name of column 1').click()
+  await editing.getByRole('button', { name: 'Row below' }).click()
+  await expect(editing.getByLabel('Row 2, column 2')).toHaveValue('1,000')
+  await editing.getByLabel('Row 2, column 2').click()
+  await editing.getByRole('button', { name: 'Number of a table' }).click()
+  await form(page).getByRole('button', { name: 'Keep as plain words' }).click()
+  await editing.getByRole('button', { name: 'Number of a table' }).click()
+  await expect(form(page).getByRole('button', { name: 'Put it in' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await saved(page)
 })
 
 test('a slide for each row: filled from it, ordered, played one after the other', async ({ page }) => {

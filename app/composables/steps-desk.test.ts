@@ -143,7 +143,8 @@ describe('the desk of steps', () => {
   })
 
   it('begins a change with what the one before it left', async () => {
-    const { kept, add, skip, steps } = await desk([group])
+    const { kept, add, skip, choose, steps } = await desk([group])
+    choose(-1)
     await Promise.all([add({ kind: 'order', column: 'riders', way: 'up' }), skip(0)])
     expect(kept.puts).toHaveLength(2)
     expect(steps.value).toEqual([

@@ -89,8 +89,13 @@ export function useStepsDesk(table: () => string, changed: () => void) {
     const signal = begun()
     isBusy.value = true
     try {
-      const found = await $fetch<StepsDetail>(`/api/data/${of}/steps`, { query: { at: Math.max(0, chosen.value) }, signal })
+      const found = await $fetch<StepsDetail>(`/api/data/${of}/steps`, {
+        // At first it is the last step that is looked at: what is added comes behind it.
+        query: detail.value ? { at: Math.max(0, chosen.value) } : {},
+        signal,
+      })
       if (turn !== asked) return
+      if (!detail.value) chosen.value = found.runs.length - 1
       detail.value = found
       lacking.value = ''
     } catch (error) {

@@ -12,6 +12,7 @@ import {
   type ChartSpec,
   type Deck,
   type Element,
+  type TableElement,
   type TextDoc,
 } from '../model'
 import { freshDeck } from '../testing'
@@ -154,6 +155,32 @@ describe('a deck with such numbers', () => {
     expect(withAmounts(now, tableOf)).toBe(now)
     const untouched = Object.keys(deck.elements).filter(id => now.elements[id] === deck.elements[id])
     expect(untouched).toHaveLength(Object.keys(deck.elements).length - 1)
+  })
+  it('stands in a cell of a table too, and in no cell of one whose rows are those of a table of data', () => {
+    const base = deckWith(amount({}))
+    const cells = [
+      ['route', 'riders'],
+      ['Quill', '0'],
+    ]
+    const written = {
+      id: 'cells',
+      owner: slidesOf(base)[0]!.id,
+      name: 'Cells',
+      order: 'a9',
+      kind: 'table',
+      table: null,
+      columns: [],
+      cells,
+      amounts: { '1,1': amount({ where: { column: 'route', key: 'Quill' } }), '7,7': amount({}) },
+      box: { x: 0, y: 0, width: 400, height: 300, angle: 0 },
+    } as Element
+    const deck = applyChanges(base, [putRecord('elements', written)])
+    const now = withAmounts(deck, tableOf).elements.cells as TableElement
+    expect(now.cells).toEqual([cells[0], ['Quill', '1,100']])
+    const linked = applyChanges(deck, [putRecord('elements', { ...written, table: 'riders' } as Element)])
+    expect(withAmounts(linked, tableOf).elements.cells).toBe(linked.elements.cells)
+    const read = readDeck(JSON.parse(JSON.stringify(deck)))
+    expect(read.ok && read.value.deck).toEqual(deck)
   })
   it('is read back as it was written, and a number of no kind is refused', () => {
     const deck = deckWith(amount({ where: { column: 'route', key: 'Quill' } }), { most: 3 })

@@ -1,5 +1,5 @@
 import { columnNamed, firstCategory, keyOf, type DataTable } from '../data'
-import { infoOf, type Amount, type Deck, type Element, type Inline, type TextDoc } from '../model'
+import { infoOf, type Amount, type Deck, type Element, type Inline, type TableElement, type TextDoc } from '../model'
 import { memoByRecords } from '../values'
 import { amountIn } from './amount'
 import { rowKey, shownRow, tablesOfRows, withRows } from './rows'
@@ -21,6 +21,7 @@ export const amountsIn = (text: TextDoc): Amount[] =>
 export const amountsOf: (element: Element) => readonly Amount[] = memoByRecords(
   (element: Element) => [element],
   element => {
+    if (element.kind === 'table') return element.table || !element.cells ? [] : Object.values(element.amounts ?? {})
     const text = textIn(element)
     return text ? amountsIn(text) : []
   },
@@ -30,6 +31,12 @@ type TableOf = (id: string) => DataTable | undefined
 /** The row of a table that a slide is there for. */
 type RowOf = (slide: string) => { table: string; row: number } | null | undefined
 
+/** What an amount comes to, in words; undefined where its table is not at hand or says nothing. */
+const wordsNow = (amount: Amount, tableOf: TableOf, language: string, of: ReturnType<RowOf>): string | undefined => {
+  const table = tableOf(amount.table)
+  return (table && amountIn(amount, table, language, of?.table === amount.table ? of.row : null)?.words) || undefined
+}
+
 /** A text with what its amounts are now; the same object where none of them has other words. */
 export function textNow(text: TextDoc, tableOf: TableOf, language: string, of: { table: string; row: number } | null = null): TextDoc {
   let changed = false
@@ -38,8 +45,7 @@ export function textNow(text: TextDoc, tableOf: TableOf, language: string, of: {
     const inline = paragraph.content.map(node => {
       const amount = amountOf(node)
       if (!amount || node.type !== 'text') return node
-      const table = tableOf(amount.table)
-      const words = table && amountIn(amount, table, language, of?.table === amount.table ? of.row : null)?.words
+      const words = wordsNow(amount, tableOf, language, of)
       if (!words || words === node.text) return node
       changed = true
       return { ...node, text: words }
@@ -55,6 +61,20 @@ function chartOf(element: Extract<Element, { kind: 'chart' }>, table: DataTable,
   if (chart?.ofRow === undefined || chart.table !== table.id) return element
   const ofRow = keyOf((columnNamed(table, chart.across) ?? firstCategory(table)).values[row])
   return ofRow === chart.ofRow ? element : { ...element, chart: { ...chart, ofRow } }
+}
+
+/** A written table whose cells have what their amounts are now; the same object where none has other words. */
+function tableNow(element: TableElement, tableOf: TableOf, language: string, of: ReturnType<RowOf>): TableElement {
+  let changed = false
+  const cells = element.cells?.map((line, row) =>
+    line.map((cell, column) => {
+      const amount = element.amounts?.[`${row},${column}`]
+      const words = (amount && wordsNow(amount, tableOf, language, of)) ?? cell
+      changed ||= words !== cell
+      return words
+    }),
+  )
+  return changed && cells ? { ...element, cells } : element
 }
 
 /** A picture as a row has it. */
@@ -79,6 +99,7 @@ const elementNow = memoByRecords(
     const table = row && tableOf(row.table)
     if (element.kind === 'chart') return table && row ? chartOf(element, table, row.row) : element
     if (element.kind === 'picture') return table && row ? pictureOf(element, rowKey(table, row.row)) : element
+    if (element.kind === 'table') return tableNow(element, tableOf, language, row)
     const text = textIn(element)!
     const now = textNow(text, tableOf, language, row)
     return now === text ? element : ({ ...element, text: now } as Element)

@@ -10,7 +10,7 @@ const filling: Partial<Record<ElementKind, readonly string[]>> = {
   film: ['media', 'natural', 'from', 'until', 'poster', 'captions'],
   sound: ['media', 'from', 'until', 'captions'],
   chart: ['chart'],
-  table: ['table', 'cells', 'columns', 'looks'],
+  table: ['table', 'cells', 'amounts', 'columns', 'looks'],
 }
 
 const refusal = 'This deck is a form: only what fills its places can be changed. Ask who made it, or an admin, for more.'

@@ -10,3 +10,4 @@
 export * from './content'
 export * from './element-table'
 export * from './lay'
+export * from './written'

@@ -209,8 +209,10 @@ async function answered(input: StepsInput, doing: { step: number; stopped: Abort
     if (doing.stopped.aborted) return null
     at = done.at
     runs.push(done.run)
-    if (index === input.at) look = await lookAt(before, at)
-    if (done.run.fault) break
+    const isLast = done.run.fault !== null
+    // Beyond one that cannot be done there are no other rows than those before it.
+    if (index === input.at || (isLast && input.at !== undefined && input.at > index)) look = await lookAt(before, at)
+    if (isLast) break
   }
   if (!input.steps.length && input.at !== undefined) look = await lookAt(at, at)
   const isWhole = input.whole && !runs.some(({ fault }) => fault)

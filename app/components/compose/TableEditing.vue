@@ -1,8 +1,20 @@
 <script setup lang="ts">
 import { setFields } from '#core/edits'
-import type { TableElement } from '#core/model'
+import type { Amount, TableElement } from '#core/model'
 import type { ShownElement } from '#core/resolved'
-import { layoutOfTable } from '#core/tables'
+import {
+  cellKey,
+  fieldsOfWritten,
+  layoutOfTable,
+  withBlock,
+  withCell,
+  withColumnAfter,
+  withoutColumn,
+  withoutRow,
+  withRowAfter,
+  writtenOf,
+  type Written,
+} from '#core/tables'
 
 /** The cells of a written table, written in where they stand. Enter goes down, Tab on; at the end a row is added. */
 const props = defineProps<{ element: TableElement & ShownElement }>()
@@ -11,56 +23,31 @@ const store = useDeck()
 const stage = useStage()
 const host = useStageHost()
 const place = ref<HTMLElement>()
-const cells = computed(() => props.element.cells ?? [['']])
-const width = computed(() => Math.max(1, ...cells.value.map(row => row.length)))
+/** What is written, and what is shown of it: numbers of tables of data are what they are now. */
+const written = computed(() => writtenOf(props.element))
+const cells = computed(() => written.value.cells)
+const width = computed(() => cells.value[0]!.length)
 const layout = computed(() => layoutOfTable(stage.deck!, props.element, host.host.table, host.host.measurer))
 const hasHead = computed(() => props.element.head !== false)
 /** Rows of the layout as rows of what is written: without a head, its names are not shown. */
 const shown = computed(() =>
   (layout.value?.cells ?? []).filter(cell => cell.kind !== 'total').map(cell => ({ ...cell, at: cell.row + (hasHead.value ? 0 : 1) })),
 )
-const keep = (what: string, next: readonly (readonly string[])[]) =>
-  store.edit(
-    `${what} ${props.element.name}`,
-    setFields(store.current, { table: 'elements', id: props.element.id, fields: { cells: next as string[][] } }),
-  )
+function keep(what: string, next: Written) {
+  if (next !== written.value)
+    store.edit(
+      `${what} ${props.element.name}`,
+      setFields(store.current, { table: 'elements', id: props.element.id, fields: fieldsOfWritten(next) }),
+    )
+}
 function write(row: number, column: number, words: string) {
-  if ((cells.value[row]?.[column] ?? '') === words) return
-  keep(
-    'write in',
-    cells.value.map((line, index) =>
-      index === row ? Array.from({ length: width.value }, (_, at) => (at === column ? words : (line[at] ?? ''))) : line,
-    ),
-  )
+  if (cells.value[row]?.[column] !== words) keep('write in', withCell(written.value, row, column, words))
 }
 const focus = (row: number, column: number) =>
   nextTick(() => place.value?.querySelector<HTMLInputElement>(`[data-cell="${row},${column}"]`)?.select())
-const addRow = (after: number) =>
-  keep('add a row to', [...cells.value.slice(0, after + 1), Array.from({ length: width.value }, () => ''), ...cells.value.slice(after + 1)])
-const addColumn = (after: number) =>
-  keep(
-    'add a column to',
-    cells.value.map((row, index) => {
-      const full = Array.from({ length: width.value }, (_, at) => row[at] ?? '')
-      full.splice(after + 1, 0, index ? '' : `Column ${width.value + 1}`)
-      return full
-    }),
-  )
-const dropRow = (at: number) => {
-  if (cells.value.length > 2)
-    keep(
-      'take a row from',
-      cells.value.filter((_, index) => index !== at),
-    )
-}
-const dropColumn = (at: number) => {
-  if (width.value > 1)
-    keep(
-      'take a column from',
-      cells.value.map(row => row.filter((_, index) => index !== at)),
-    )
-}
+const addRow = (after: number) => keep('add a row to', withRowAfter(written.value, after))
 const here = ref({ row: 0, column: 0 })
+const amountHere = computed((): Amount | undefined => written.value.amounts[cellKey(here.value.row, here.value.column)])
 async function key(event: KeyboardEvent, row: number, column: number) {
   if (event.key === 'Escape') {
     write(row, column, (event.target as HTMLInputElement).value)
@@ -94,14 +81,7 @@ function paste(event: ClipboardEvent, row: number, column: number) {
     .replace(/\n$/, '')
     .split('\n')
     .map(line => line.split('\t'))
-  const rows = Math.min(500, Math.max(cells.value.length, row + block.length))
-  const columns = Math.min(60, Math.max(width.value, column + Math.max(...block.map(line => line.length))))
-  keep(
-    'paste into',
-    Array.from({ length: rows }, (_, y) =>
-      Array.from({ length: columns }, (_, x) => block[y - row]?.[x - column] ?? cells.value[y]?.[x] ?? ''),
-    ),
-  )
+  keep('paste into', withBlock(written.value, row, column, block))
 }
 onMounted(() => void focus(hasHead.value ? 0 : 1, 0))
 const box = computed(() => ({
@@ -120,6 +100,7 @@ const box = computed(() => ({
       :key="`${cell.at},${cell.column}`"
       v-written="cells[cell.at]?.[cell.column] ?? ''"
       class="cell"
+      :class="{ told: written.amounts[cellKey(cell.at, cell.column)] }"
       :data-cell="`${cell.at},${cell.column}`"
       :aria-label="cell.kind === 'head' ? `Name of column ${cell.column + 1}` : `Row ${cell.at}, column ${cell.column + 1}`"
       maxlength="2000"
@@ -139,9 +120,34 @@ const box = computed(() => ({
     />
     <div class="bar" :style="{ transform: `scale(${1 / stage.scale})` }" role="toolbar" aria-label="Cells">
       <UButton size="sm" @click="addRow(here.row)">Row below</UButton>
-      <UButton size="sm" @click="addColumn(here.column)">Column after</UButton>
-      <UButton size="sm" :disabled="cells.length < 3" @click="dropRow(here.row)">Without this row</UButton>
-      <UButton size="sm" :disabled="width < 2" @click="dropColumn(here.column)">Without this column</UButton>
+      <UButton size="sm" @click="keep('add a column to', withColumnAfter(written, here.column))">Column after</UButton>
+      <UButton size="sm" :disabled="cells.length < 3" @click="keep('take a row from', withoutRow(written, here.row))">
+        Without this row
+      </UButton>
+      <UButton size="sm" :disabled="width < 2" @click="keep('take a column from', withoutColumn(written, here.column))">
+        Without this column
+      </UButton>
+      <UPopover v-if="hasHead ? here.row > 0 : true">
+        <UButton size="sm" icon="i-lucide-sigma" :active="!!amountHere">Number of a table</UButton>
+        <template #content="{ close }">
+          <AmountForm
+            :key="cellKey(here.row, here.column)"
+            :of="amountHere ?? null"
+            @put="
+              (words, of) => {
+                keep('put a number in', withCell(written, here.row, here.column, words, of))
+                close()
+              }
+            "
+            @free="
+              () => {
+                keep('free a number of', withCell(written, here.row, here.column, cells[here.row]?.[here.column] ?? ''))
+                close()
+              }
+            "
+          />
+        </template>
+      </UPopover>
       <UButton size="sm" @click="emit('done')">Done</UButton>
     </div>
   </div>
@@ -160,6 +166,9 @@ const box = computed(() => ({
   color: #15262b;
   font-family: 'Hanken Grotesk', sans-serif;
   border-radius: 0;
+}
+.told {
+  border-bottom: 3px solid #12615c;
 }
 .cell:focus {
   outline: 3px solid #12615c;

@@ -10,12 +10,11 @@
 
 import { readCsv, type TableReading } from '../../data'
 import { textOf, type TextDoc } from '../../model'
+import { mostWritten } from '../../tables'
 import type { Outcome } from '../../values'
 
 /** The most lines that a text on a slide takes from what was pasted. */
 export const mostPastedLines = 2000
-/** So much of a range is written in cell by cell; what is more is kept as data. */
-export const mostWrittenCells = { rows: 500, columns: 60 }
 
 /** What came over the clipboard as text, once somebody has looked at it. */
 export type Pasted =
@@ -124,7 +123,7 @@ export function readPastedRange(rows: string): PastedRange {
   return {
     cells,
     columns,
-    canBeWritten: cells.length <= mostWrittenCells.rows && columns <= mostWrittenCells.columns,
+    canBeWritten: cells.length <= mostWritten.rows && columns <= mostWritten.columns,
     data: readCsv(new TextEncoder().encode(rows), 'Pasted', 'pasted'),
   }
 }

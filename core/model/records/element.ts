@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { amountSchema } from './amount'
 import { bulletSchema, drawnIconSchema } from './bullet'
 import { chartSpecSchema, numberFormatSchema } from './chart'
 import { clipFields } from './clip'
@@ -225,6 +226,8 @@ const tableElement = z.object({
     .array(z.array(z.string().max(2000)).max(60))
     .max(500)
     .optional(),
+  /** Numbers of tables of data in cells that are written, by the row and column of the cell, from 0: `2,1`. */
+  amounts: z.record(z.string().regex(/^\d{1,3},\d{1,2}$/), amountSchema).optional(),
   /** Of a table of data: the columns shown, by name; empty for all. */
   columns: z.array(z.string().max(200)).max(200),
   /** By position among the columns that are shown. */
