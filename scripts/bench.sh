@@ -6,6 +6,7 @@ status=0
 node --import jiti/register bench/core.ts || status=1
 node --import jiti/register bench/charts.ts || status=1
 node --import jiti/register bench/motion.ts || status=1
+node --import jiti/register bench/data.ts || status=1
 node --import jiti/register bench/film.ts || status=1
 node --import jiti/register bench/browser.ts || status=1
 exit $status
