@@ -67,7 +67,7 @@ test('a number in a cell of a table is that of a table of data, goes with its ce
   await editing.getByLabel('Row 1, column 2').click()
   await editing.getByRole('button', { name: 'Number of a table' }).click()
   await choose(form(page).getByLabel('Table', { exact: true }), 'Riders told in cells')
-  await choose(form(page).getByLabel('What it says'), 'the greatest')
+  await choose(form(page).getByLabel('What it says'), 'the greatest of')
   await form(page).getByRole('button', { name: 'Put it in' }).click()
   await expect(editing.getByLabel('Row 1, column 2')).toHaveValue('1,000')
   // A row before it: the number goes down with its cell.
