@@ -322,6 +322,8 @@ export function styleOf(deck: Deck, element: TextElement): TextSetting {
   return {
     ...style,
     ...own,
+    // A size of its own is the size that it has.
+    ...(own.size === undefined ? {} : { mostSize: undefined }),
     ...(element.case === 'none' ? { case: undefined } : {}),
     ...(bullets ? { bullets } : {}),
     ...(direction ? { direction } : {}),

@@ -3,6 +3,7 @@ import { arrowShapes } from './catalogue/arrows'
 import { calloutShapes } from './catalogue/callouts'
 import { manySidedShapes } from './catalogue/many-sided'
 import { markShapes } from './catalogue/marks'
+import { ornamentShapes } from './catalogue/ornaments'
 import { plainShapes } from './catalogue/plain'
 import { roundShapes } from './catalogue/round'
 import { signShapes } from './catalogue/signs'
@@ -18,6 +19,7 @@ export const shapes: readonly Shape[] = [
   ...calloutShapes,
   ...signShapes,
   ...markShapes,
+  ...ornamentShapes,
 ]
 
 const named = new Map(shapes.map(shape => [shape.name, shape]))
@@ -55,8 +57,8 @@ export function outlineOf(element: Pick<ShapeElement, 'shape' | 'amounts' | 'rad
   if (element.shape === 'sector') return sectorPath({ x: 0, y: 0, ...size }, element.sector)
   const shape = shapeNamed(element.shape)
   const path = shape.path(size, amountsIn(element, size))
-  // The tail of a callout stands outside on purpose; all else stays in its box, however long that is.
-  return shape.group === 'callouts' || shape === plain ? path : heldIn(size, path)
+  // The tail of a callout stands outside on purpose, and ornaments hold themselves in; all else stays in its box, however long that is.
+  return shape.group === 'callouts' || shape.group === 'ornaments' || shape === plain ? path : heldIn(size, path)
 }
 
 /** Whether words inside a shape's box stand on it. */

@@ -32,7 +32,7 @@ export interface Shape {
   label: string
   /** Other words that it is found by. */
   keywords?: string
-  group: 'plain' | 'many-sided' | 'arrows' | 'callouts' | 'round' | 'signs' | 'marks'
+  group: 'plain' | 'many-sided' | 'arrows' | 'callouts' | 'round' | 'signs' | 'marks' | 'ornaments'
   amounts?: readonly Amount[]
   /** Its outline as an SVG path (even-odd) in a box of that size, px. */
   path(size: Size, amounts: Amounts): string
@@ -174,8 +174,13 @@ export function pointsAlong(d: string, steps = 8): [number, number][] {
 /** A path drawn smaller where it would leave its box, so that it fills it at most. */
 export function heldIn(size: Size, d: string): string {
   const points = pointsAlong(d)
-  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
-  const [left, top, right, bottom] = [Math.min(0, ...xs), Math.min(0, ...ys), Math.max(size.width, ...xs), Math.max(size.height, ...ys)]
+  let [left, top, right, bottom] = [0, 0, size.width, size.height]
+  for (const [x, y] of points) {
+    left = Math.min(left, x)
+    top = Math.min(top, y)
+    right = Math.max(right, x)
+    bottom = Math.max(bottom, y)
+  }
   if (left > -0.01 && top > -0.01 && right < size.width + 0.01 && bottom < size.height + 0.01) return d
   return svgpath(d)
     .translate(-left, -top)

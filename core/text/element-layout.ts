@@ -52,14 +52,14 @@ const scaleOfMatch = memoByRecords(
     return shownElements(deck, slide.id, true).reduce((least, other) => {
       if (other.kind !== 'text' || other.match !== match) return least
       return Math.min(least, fitText(other.text, styleOf(deck, other), fonts, textRoom(other), measurer, other.fit).scale)
-    }, 1)
+    }, Infinity)
   },
   { keep: keptMatches },
 )
 
 function matchedScale(deck: Deck, element: TextElement & ShownElement, measurer: Measurer): number {
   const slide = deck.slides[element.owner]
-  return element.match && slide ? scaleOfMatch(deck, slide, element.match, measurer) : 1
+  return element.match && slide ? scaleOfMatch(deck, slide, element.match, measurer) : Infinity
 }
 
 /** The layout of a text element as the stage draws it; kept until its text, style, box, measurer or what it is matched with changes. */

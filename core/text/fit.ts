@@ -30,10 +30,13 @@ export function setText(
   return flowColumns(layoutText(doc, style, fonts, width, measurer, scale), count, gap)
 }
 
+/** Words that are too wide at their style's least size shrink further until the widest goes in, down to this share of it. */
+const narrowest = 0.4
+
 /**
- * Lays a text out at the largest scale (1 at most) at which it fits a box and no word of it is broken in its midst, not below the
- * style's least size; found by bisection to half a percent. Where a word is too wide even at the least size, it is broken at the largest
- * scale at which the lines fit. `fit` 'fixed' and 'grow' keep scale 1.
+ * Lays a text out at the largest scale at which it fits a box and no word of it is broken in its midst: up to its style's greatest size,
+ * down to its least. For a word that is too wide even then it shrinks on, down to two fifths of the least size; what is wider still is
+ * broken at the largest scale at which the lines fit. Found by bisection to half a percent. `fit` 'fixed' and 'grow' keep scale 1.
  */
 export function fitText(
   doc: TextDoc,
@@ -46,24 +49,30 @@ export function fitText(
   const at = (scale: number) => setText(doc, style, fonts, box, measurer, scale)
   const isLowEnough = (layout: TextLayout) => layout.height <= box.height + 0.5
   const whole = at(1)
-  if (isLowEnough(whole) && whole.broken === null) return { ...whole, fits: true }
-  const least = Math.min(1, style.leastSize / style.size)
-  if (fit !== 'shrink' || least === 1) return { ...whole, fits: isLowEnough(whole) }
-  const smallest = at(least)
-  if (!isLowEnough(smallest)) return { ...smallest, fits: false }
-  const mayBreak = smallest.broken !== null
-  if (mayBreak && isLowEnough(whole)) return { ...whole, fits: true }
-  const holds = (layout: TextLayout) => isLowEnough(layout) && (mayBreak || layout.broken === null)
-  let low = least
-  let high = 1
-  let best = smallest
-  while (high - low > 0.005) {
-    const middle = (low + high) / 2
-    const layout = at(middle)
-    if (holds(layout)) {
-      best = layout
-      low = middle
-    } else high = middle
+  if (fit !== 'shrink') return { ...whole, fits: isLowEnough(whole) }
+  const isGood = (layout: TextLayout) => isLowEnough(layout) && layout.broken === null
+  /** The largest scale between one that holds and one that does not. */
+  const between = (low: number, best: TextLayout, high: number, holds: (layout: TextLayout) => boolean): Fitted => {
+    while (high - low > 0.005 * Math.max(1, low)) {
+      const middle = (low + high) / 2
+      const layout = at(middle)
+      if (holds(layout)) [best, low] = [layout, middle]
+      else high = middle
+    }
+    return { ...best, fits: true }
   }
-  return { ...best, fits: true }
+  if (isGood(whole)) {
+    const most = Math.max(1, (style.mostSize ?? 0) / style.size)
+    if (most === 1) return { ...whole, fits: true }
+    const largest = at(most)
+    return isGood(largest) ? { ...largest, fits: true } : between(1, whole, most, isGood)
+  }
+  const least = Math.min(1, style.leastSize / style.size)
+  const smallest = least === 1 ? whole : at(least)
+  if (isGood(smallest)) return between(least, smallest, 1, isGood)
+  const narrow = smallest.broken === null ? smallest : at(least * narrowest)
+  if (narrow.broken === null && smallest.broken !== null && isLowEnough(narrow)) return between(least * narrowest, narrow, least, isGood)
+  if (!isLowEnough(smallest)) return { ...smallest, fits: false }
+  // A word that goes in nowhere: it is broken, and stands as large as the lines have room for.
+  return isLowEnough(whole) ? { ...whole, fits: true } : between(least, smallest, 1, isLowEnough)
 }

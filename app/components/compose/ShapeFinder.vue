@@ -13,6 +13,7 @@ const groups: Readonly<Record<Shape['group'], string>> = {
   callouts: 'Callouts',
   signs: 'Signs',
   marks: 'Marks',
+  ornaments: 'Ornaments',
 }
 const found = computed(() => {
   const shapes = findShapes(asked.value)

@@ -124,6 +124,17 @@ const weights = [300, 400, 500, 600, 700, 800]
         </span>
       </div>
       <div class="row">
+        <span class="label">May grow to</span>
+        <NumberField
+          :model-value="style.mostSize ?? style.size"
+          label="Greatest size of the style"
+          unit="px"
+          :min="style.size"
+          :max="1000"
+          @update:model-value="mostSize => set({ mostSize: mostSize > style.size ? mostSize : undefined })"
+        />
+      </div>
+      <div class="row">
         <span class="label">Weight</span>
         <span class="pair">
           <ChoiceField

@@ -17,6 +17,8 @@ export const textStyleSchema = z.object({
   size: z.number().min(4).max(1000),
   /** The least size that text of this style may shrink to, px of deck space. */
   leastSize: z.number().min(4).max(1000),
+  /** The greatest size that text of this style may grow to where it has the room, px of deck space; absent, it does not grow. */
+  mostSize: z.number().min(4).max(1000).optional(),
   weight: z.int().min(100).max(900),
   italic: z.boolean().optional(),
   /** How its letters are shown, whatever was typed. */
@@ -72,6 +74,9 @@ export const accentSchema = z.object({
   size: z.number().min(0.5).max(3).optional(),
 })
 
+/** The art direction that a deck's layouts stand in: its name in core/looks, and what its ornaments are reckoned from. */
+export const wornLookSchema = z.object({ name: z.string().max(60), seed: z.int().min(0).max(9999) })
+
 const themeFields = {
   name: z.string().max(120),
   palette,
@@ -88,6 +93,8 @@ const themeFields = {
   accents: z.record(z.string().max(60), accentSchema).optional(),
   /** One treatment for all pictures of the deck, so that they belong together. */
   pictures: treatmentSchema.optional(),
+  /** Absent, layouts stand as their families have them. */
+  look: wornLookSchema.optional(),
   /** How the figure that stands for the speaker looks, on every slide. */
   speaker: figureLookSchema.optional(),
   /** What stands at the foot of every slide. */
@@ -124,6 +131,7 @@ export const layoutSchema = z.object({
 })
 
 export type TextStyle = z.infer<typeof textStyleSchema>
+export type WornLook = z.infer<typeof wornLookSchema>
 export type Accent = z.infer<typeof accentSchema>
 export type Theme = z.infer<typeof themeSchema>
 export type Logo = z.infer<typeof logoSchema>
