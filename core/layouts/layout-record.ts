@@ -1,27 +1,49 @@
-import { infoOf, deckTheme, putRecord, applyChanges, layoutsOf, mastersOf, type Change, type Deck, type Element } from '../model'
-import { orderLast, ordersAt, type Id } from '../values'
+import { dressed, layoutParts, roomIn } from '../looks'
+import {
+  infoOf,
+  deckTheme,
+  elementsOf,
+  putRecord,
+  applyChanges,
+  layoutsOf,
+  mastersOf,
+  type Change,
+  type Deck,
+  type Element,
+  type Layout,
+  type Theme,
+} from '../model'
+import { orderLast, type Id } from '../values'
 import type { LayoutFamily } from './catalogue'
 
 /** The id of the layout record that a family gets in a deck. */
 export const layoutIdOf = (family: string) => `layout-${family}`
 
-/** The records of a family's layout: itself and the places it keeps. */
-export function layoutRecords(deck: Pick<Deck, 'theme' | 'info'>, family: LayoutFamily, master: Id, order: string): Change[] {
+/** The rule at the foot that stands on every slide of the house's own look. */
+export const masterRule = (theme: Theme, size: { height: number }, master: Id): Element => ({
+  id: `${master}-rule`,
+  owner: master,
+  order: 'a0',
+  kind: 'shape',
+  name: 'Rule',
+  shape: 'rectangle',
+  fill: { role: 'accent2' },
+  box: { x: theme.margin, y: size.height - theme.margin * 0.55, width: 96, height: 8, angle: 0 },
+})
+
+/** What a layout's record says of the look that its family stands in: its ground, and which parts of the master are not on its slides. */
+export function standingOf(deck: Deck, family: LayoutFamily, master: Id): Partial<Pick<Layout, 'ground' | 'without'>> {
+  const { ground, bare } = dressed(family, deckTheme(deck))
+  return { ...(ground ? { ground } : {}), ...(bare ? { without: elementsOf(deck, master).map(({ id }) => id) } : {}) }
+}
+
+/** The records of a family's layout: itself and the places it keeps, as the theme's look has them. */
+export function layoutRecords(deck: Deck, family: LayoutFamily, master: Id, order: string): Change[] {
   const id = layoutIdOf(family.name)
-  const places = family.places({ theme: deckTheme(deck), size: infoOf(deck).size })
-  const orders = ordersAt([], 0, places.length)
+  const theme = deckTheme(deck)
   return [
-    putRecord('layouts', {
-      id,
-      order,
-      master,
-      name: family.label,
-      family: family.name,
-      ...(family.ground ? { ground: family.ground } : {}),
-    }),
-    ...places.map((place, index): Change =>
-      putRecord('elements', { ...place, id: `${id}-${place.placeholder}`, owner: id, order: orders[index]! } as Element),
-    ),
+    putRecord('layouts', { id, order, master, name: family.label, family: family.name, ...standingOf(deck, family, master) }),
+    ...layoutParts(dressed(family, theme).places(roomIn(theme, infoOf(deck).size)), id).map((part): Change => putRecord('elements', part)),
   ]
 }
 

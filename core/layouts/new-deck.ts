@@ -14,7 +14,7 @@ import { addSlide } from '../edits'
 import { orderLast } from '../values'
 import { familyNamed } from './catalogue'
 import { houseTheme } from './house-theme'
-import { layoutIdOf, layoutRecords } from './layout-record'
+import { layoutIdOf, layoutRecords, masterRule } from './layout-record'
 
 /** The layouts that a new deck begins with; others come in when a slide takes them. */
 const opening = ['title', 'list', 'chart', 'picture', 'statement']
@@ -47,18 +47,7 @@ export function newDeck(
     sounds: {},
     states: {},
     variants: {},
-    elements: {
-      'master-rule': {
-        id: 'master-rule',
-        owner: 'master',
-        order: 'a0',
-        kind: 'shape',
-        name: 'Rule',
-        shape: 'rectangle',
-        fill: { role: 'accent2' },
-        box: { x: theme.margin, y: size.height - theme.margin * 0.55, width: 96, height: 8, angle: 0 },
-      },
-    },
+    elements: { 'master-rule': masterRule(theme, size, 'master') },
   }
   const furnished = opening.reduce(
     (deck, name) => applyChanges(deck, layoutRecords(deck, familyNamed(name)!, 'master', orderLast(layoutsOf(deck)))),

@@ -1,7 +1,8 @@
-import { infoOf, setRecord, applyChanges, elementsOf, type Change, type Deck, type Element } from '../model'
+import { deckTheme, infoOf, setRecord, applyChanges, elementsOf, type Change, type Deck, type Element } from '../model'
 import type { Box } from '../values'
 import { familyNamed } from './catalogue'
 import { layoutRecords } from './layout-record'
+import { standLayouts } from './wear-look'
 
 type Size = Deck['info'][string]['size']
 
@@ -67,5 +68,7 @@ export function refit(deck: Deck, size: Size): Deck {
   // A board stays as it is: its camera shows each view whole in whatever shape.
   for (const element of Object.values(deck.elements))
     if (!deck.layouts[element.owner] && !deck.slides[element.owner]?.board && element.box) box(element, carried(element.box, from, size))
-  return applyChanges(sized, changes)
+  const made = applyChanges(sized, changes)
+  // What a look draws on layouts follows from their shape.
+  return deckTheme(deck).look ? applyChanges(made, standLayouts(made)) : made
 }

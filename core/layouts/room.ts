@@ -1,4 +1,5 @@
 import { infoOf, deckTheme, inlineOf, type Deck, type Paragraph, type TextDoc, type TextStyle, type Theme } from '../model'
+import { dressed, roomIn } from '../looks'
 import { arrangingOf, styleNamed } from '../resolved'
 import { hexOf } from '../color'
 import { layoutText, leastReadable, type Measurer } from '../text'
@@ -88,12 +89,13 @@ function arrangingFor(family: LayoutFamily, ground: string, deck: Deck) {
   return {
     family,
     room,
-    area: family.places({ theme: deckTheme(deck), size: infoOf(deck).size }).find(place => place.placeholder === 'items')!.box,
+    area: family.places(roomIn(deckTheme(deck), infoOf(deck).size)).find(place => place.placeholder === 'items')!.box,
   }
 }
 
 /** The colour beneath a family's slides (#rrggbb): its own ground's or the deck's. */
-export const groundOfFamily = (family: LayoutFamily, deck: Deck) => hexOf(family.ground ?? deckTheme(deck).ground, deckTheme(deck).palette)
+export const groundOfFamily = (family: LayoutFamily, deck: Deck) =>
+  hexOf(dressed(family, deckTheme(deck)).ground ?? deckTheme(deck).ground, deckTheme(deck).palette)
 
 const mostLooked = 200
 
@@ -102,12 +104,13 @@ const mostLooked = 200
  * that fits. The slide's lines are taken again from the first where more are looked for than it has; 0 where not even one
  * fits.
  */
-export function roomFor(family: LayoutFamily, lines: readonly RichLine[], ruler: Ruler): number {
+export function roomFor(undressed: LayoutFamily, lines: readonly RichLine[], ruler: Ruler): number {
+  const family = dressed(undressed, deckTheme(ruler.deck))
   const given = lines.some(line => line.content.length) ? lines.filter(line => line.content.length) : [usual]
   const ground = groundOfFamily(family, ruler.deck)
   let count = 0
   if (family.content === 'lines') {
-    const place = family.places({ theme: deckTheme(ruler.deck), size: infoOf(ruler.deck).size }).find(other => other.placeholder === 'body')
+    const place = family.places(roomIn(deckTheme(ruler.deck), infoOf(ruler.deck).size)).find(other => other.placeholder === 'body')
     if (place?.kind !== 'text') return 0
     const taken: Paragraph[] = []
     while (count < mostLooked) {

@@ -25,14 +25,16 @@ import {
   type TextElement,
 } from '../model'
 import { dropElements, fillPlaceholder } from '../edits'
-import { arrangingOf, groundHex, isFraming, itemElements, itemPlace, shownElements, type ItemElements } from '../resolved'
+import { familyIn } from '../looks'
+import { arrangingOf, groundHex, isFraming, itemElements, itemPlace, shownElements, themeUnder, type ItemElements } from '../resolved'
 import { orderAt, orderLast, type Id } from '../values'
-import { familyNamed, type Item, type LayoutFamily, type Place } from './catalogue'
+import type { Item, LayoutFamily, Place } from './catalogue'
 import { itemsOfLines, linesOfItem, paragraphOf, wordsOfItem, type ItemContent, type RichLine } from './content'
 import { pairs } from './pairing'
 
 /** The family of a slide's layout; undefined where its name is not in the catalogue. */
-export const familyOf = (deck: Deck, slide: Slide): LayoutFamily | undefined => familyNamed(deck.layouts[slide.layout]?.family ?? '')
+export const familyOf = (deck: Deck, slide: Slide): LayoutFamily | undefined =>
+  familyIn(themeUnder(deck, slide.id), deck.layouts[slide.layout]?.family ?? '')
 
 /** What holds the words of a place: a text, or a diagram that was made of one. */
 export const textFilling = (deck: Deck, slide: Id, placeholder: string) =>

@@ -1,5 +1,6 @@
 import { infoOf, deckTheme, elementsOf, plainText, type Deck, type Element, type Slide } from '../model'
-import { atStyleSize, familyNamed, type Frame, type Item, type LayoutFamily, type LayoutRoom } from '../layouts/catalogue'
+import { familyIn, roomIn } from '../looks'
+import { atStyleSize, type Frame, type Item, type LayoutFamily, type LayoutRoom } from '../layouts/catalogue'
 import { fieldText } from './fields'
 import { memoByRecords, type Id } from '../values'
 import { themeOn } from './seen-theme'
@@ -88,17 +89,17 @@ export interface Arranging {
 export function arrangingOf(deck: Deck, layout: Id | undefined, ground: string): Arranging {
   const theme = deck.masters[deck.layouts[layout ?? '']?.master ?? '']?.theme ?? deckTheme(deck)
   const size = infoOf(deck).size
-  const found = familyNamed(deck.layouts[layout ?? '']?.family ?? '')
+  const found = familyIn(theme, deck.layouts[layout ?? '']?.family ?? '')
   const kept = layout ? elementsOf(deck, layout) : []
   return {
-    family: found?.arrange ? found : familyNamed('lead-rows')!,
+    family: found?.arrange ? found : familyIn(theme, 'lead-rows')!,
     area: kept.find(element => element.placeholder === 'items')?.box ?? {
       x: theme.margin,
       y: size.height * 0.24,
       width: size.width - 2 * theme.margin,
       height: size.height * 0.76 - theme.margin,
     },
-    room: { theme: themeOn(theme, ground), size, ground },
+    room: roomIn(themeOn(theme, ground), size, ground),
   }
 }
 

@@ -2,6 +2,7 @@ import type { Bullet, Inline, Mark, Paragraph, TextDoc, TextStyle, Theme } from 
 import type { TextSetting } from '../resolved'
 import { bulletOfParagraph, bulletWords, indentOf, lineCounter } from './bullets'
 import type { Font, Measurer } from './measure'
+import { withSmallUnits } from './units'
 
 /** What parts of a text can be told apart. */
 export type TextPart = 'paragraph' | 'line' | 'word' | 'letter'
@@ -188,40 +189,73 @@ function putWords(page: Page, text: string, marks: readonly Mark[], wide: number
 /** Whether `wide` more px go over the room that the line has, beyond what is put first into it. */
 const overflows = ({ line }: Page, wide: number, room: number) => line.width + wide > room && line.runs.length > 0
 
-/** Sets a word into lines of `room` px: onto the next one where it does not fit, and broken between letters where it fits on none. */
-function setWord(page: Page, token: string, marks: readonly Mark[], room: number, turn: () => void) {
-  const wide = advance(page.setting, token, marks)
+/** A piece of a stretch in one look: blanks, or as much of a word as stands in it. A line may turn before what `opens`. */
+interface Piece {
+  text: string
+  marks: readonly Mark[]
+  isSpace: boolean
+  opens: boolean
+  /** A word begins with it. */
+  beginsWord: boolean
+  /** px of deck space. */
+  wide: number
+}
+const breaksAnywhere = new RegExp(`^[${east}]$`, 'u')
+
+/** The pieces of a stretch between forced breaks; a word may stand in several looks, and is one all the same. */
+function piecesOf({ setting }: Page, stretch: readonly Inline[]): Piece[] {
+  const pieces: Piece[] = []
+  for (const node of stretch) {
+    if (node.type !== 'text') continue
+    const marks = node.marks ?? noMarks
+    const words = cased(node.text, setting.style.case).replace(/[\r\n\f\v\u2028\u2029]/g, ' ')
+    for (const [text] of words.matchAll(tokens)) {
+      const last = pieces.at(-1)
+      const isSpace = /^[ \t]/.test(text)
+      const beginsWord = !isSpace && (!last || last.isSpace)
+      const opens = beginsWord || (!!last && (/-$/.test(last.text) || breaksAnywhere.test(text) || breaksAnywhere.test(last.text)))
+      pieces.push({ text, marks, isSpace, opens, beginsWord, wide: advance(setting, text, marks) })
+    }
+  }
+  return pieces
+}
+
+/**
+ * Sets what stands together without a place to turn: onto the next line where it does not fit, broken between letters where it fits on
+ * none.
+ */
+function setTogether(page: Page, pieces: readonly Piece[], room: number, turn: () => void) {
+  const wide = pieces.reduce((sum, piece) => sum + piece.wide, 0)
   // A hundredth of a px is rounding, and no reason to break a line.
   if (overflows(page, wide - 0.01, room)) turn()
   if (wide <= room) {
-    putWords(page, token, marks, wide)
+    for (const { text, marks, wide: own } of pieces) putWords(page, text, marks, own)
     return
   }
+  const token = pieces.map(({ text }) => text).join('')
   if (!unspaced.test(token)) page.broken ??= lettersOf(token).length > 1 ? token : null
-  for (const piece of lettersOf(token)) {
-    const step = advance(page.setting, piece, marks)
-    if (overflows(page, step, room)) turn()
-    putWords(page, piece, marks, step)
-  }
+  for (const { text, marks } of pieces)
+    for (const letter of lettersOf(text)) {
+      const step = advance(page.setting, letter, marks)
+      if (overflows(page, step, room)) turn()
+      putWords(page, letter, marks, step)
+    }
 }
 
 /** Sets one stretch of a paragraph between forced breaks. */
 function setStretch(page: Page, stretch: readonly Inline[], room: number, turn: () => void) {
-  let afterSpace = true
-  for (const node of stretch) {
-    if (node.type !== 'text') continue
-    const marks = node.marks ?? noMarks
-    const words = cased(node.text, page.setting.style.case).replace(/[\r\n\f\v\u2028\u2029]/g, ' ')
-    for (const [token] of words.matchAll(tokens)) {
-      if (/^[ \t]/.test(token)) {
-        afterSpace = true
-        if (page.line.runs.length) putWords(page, token, marks, advance(page.setting, token, marks))
-        continue
-      }
-      if (afterSpace) page.word++
-      afterSpace = false
-      setWord(page, token, marks, room, turn)
+  const pieces = piecesOf(page, stretch)
+  for (let at = 0; at < pieces.length; at++) {
+    const piece = pieces[at]!
+    if (piece.isSpace) {
+      if (page.line.runs.length) putWords(page, piece.text, piece.marks, piece.wide)
+      continue
     }
+    let until = at + 1
+    while (until < pieces.length && !pieces[until]!.isSpace && !pieces[until]!.opens) until++
+    if (piece.beginsWord) page.word++
+    setTogether(page, pieces.slice(at, until), room, turn)
+    at = until - 1
   }
 }
 
@@ -243,7 +277,8 @@ function setParagraph(page: Page, paragraph: Paragraph, countLine: ReturnType<ty
     closeLine(page)
     open()
   }
-  for (const stretch of stretches(paragraph.content ?? [])) {
+  const content = paragraph.content ?? []
+  for (const stretch of stretches(style.units ? withSmallUnits(content, style.units) : content)) {
     open()
     setStretch(page, stretch, Math.max(1, width - indent), turn)
     closeLine(page)

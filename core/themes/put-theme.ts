@@ -1,7 +1,6 @@
 import {
   infoOf,
   deckTheme,
-  dropRecord,
   putRecord,
   setRecord,
   elementsOf,
@@ -14,7 +13,8 @@ import {
   type Element,
 } from '../model'
 import { orderLast, type Id } from '../values'
-import { familyNamed } from '../layouts/catalogue'
+import { replaceParts } from '../layouts'
+import { familyIn, layoutParts, roomIn } from '../looks'
 
 /** A theme on the shelf: a deck without slides, with its theme, masters and layouts. */
 export const themeDeckOf = (deck: Deck, name: string): Deck => ({
@@ -26,21 +26,9 @@ export const themeDeckOf = (deck: Deck, name: string): Deck => ({
   elements: Object.fromEntries(Object.entries(deck.elements).filter(([, element]) => !deck.slides[element.owner])),
 })
 
-/** Gives an owner the parts of another one in place of its own: what fills a place of the same name stays the same record. */
-function replaceParts(deck: Deck, owner: Id, parts: readonly Element[], context: EditContext): Change[] {
-  const own = elementsOf(deck, owner)
-  const kept = new Set<Id>()
-  const changes = parts.map((part): Change => {
-    const same = part.placeholder ? own.find(element => element.placeholder === part.placeholder) : undefined
-    if (same) kept.add(same.id)
-    return putRecord('elements', {
-      ...part,
-      id: same?.id ?? (deck.elements[part.id] && deck.elements[part.id]!.owner !== owner ? context.id() : part.id),
-      owner,
-    } as Element)
-  })
-  return [...own.filter(element => !kept.has(element.id)).map((element): Change => dropRecord('elements', element.id)), ...changes]
-}
+/** Parts of another deck with ids that are free in this one. */
+const ownedBy = (deck: Deck, owner: Id, parts: readonly Element[], context: EditContext): Element[] =>
+  parts.map(part => ({ ...part, id: deck.elements[part.id] && deck.elements[part.id]!.owner !== owner ? context.id() : part.id }))
 
 /**
  * Puts a whole theme on a deck: colours, fonts, styles, ground, logo and footer; the first master's parts; each layout that
@@ -55,7 +43,7 @@ export function putTheme(deck: Deck, input: { from: Deck }, context: EditContext
   const [theirs] = mastersOf(from)
   if (master && theirs) {
     changes.push(putRecord('masters', { ...theirs, id: master.id, order: master.order, name: theirs.name }))
-    changes.push(...replaceParts(deck, master.id, elementsOf(from, theirs.id), context))
+    changes.push(...replaceParts(deck, master.id, ownedBy(deck, master.id, elementsOf(from, theirs.id), context)))
   }
   const used = new Set<Id>()
   const size = infoOf(deck).size
@@ -68,21 +56,13 @@ export function putTheme(deck: Deck, input: { from: Deck }, context: EditContext
       used.add(same.id)
       const { id: _, order: __, master: ___, ...look } = same
       changes.push(putRecord('layouts', { ...look, id: layout.id, order: layout.order, master: layout.master }))
-      changes.push(...replaceParts(deck, layout.id, elementsOf(from, same.id), context))
+      changes.push(...replaceParts(deck, layout.id, ownedBy(deck, layout.id, elementsOf(from, same.id), context)))
       continue
     }
-    const family = familyNamed(layout.family)
+    const family = familyIn(theme, layout.family)
     if (!family) continue
-    const places = family.places({ theme, size })
     changes.push(setRecord('layouts', layout.id, { ground: family.ground }))
-    changes.push(
-      ...replaceParts(
-        deck,
-        layout.id,
-        places.map((place, index) => ({ ...place, id: context.id(), owner: layout.id, order: `a${index.toString(36)}` }) as Element),
-        context,
-      ),
-    )
+    changes.push(...replaceParts(deck, layout.id, layoutParts(family.places(roomIn(theme, size)), layout.id)))
   }
   let order = orderLast(layoutsOf(deck))
   for (const layout of layoutsOf(from)) {

@@ -14,7 +14,7 @@ export const rooms = {
   tests: ['core', 'stage', 'player', 'demo', 'server', 'scripts'],
   bench: ['core', 'stage', 'player', 'demo', 'server', 'scripts'],
   attack: ['core', 'tests', 'server', 'scripts'],
-  scripts: ['core', 'server', 'demo'],
+  scripts: ['core', 'stage', 'server', 'demo'],
 }
 
 /** The rooms of core, lowest first: each imports from those before it only. */
@@ -31,6 +31,7 @@ export const orderOfCore = [
   'icons',
   'signs',
   'layouts/catalogue',
+  'looks',
   'resolved',
   'edits',
   'amounts',

@@ -59,6 +59,7 @@ const fields = [
   ['slide-number', 'Slide number'],
   ['date', 'Date'],
   ['deck-title', 'Deck title'],
+  ['chapter-number', 'Number of the chapter'],
   ['chapter', 'Chapter'],
   ['footer', 'Footer'],
 ] as const

@@ -16,6 +16,8 @@ export interface LayoutRoom {
   size: { width: number; height: number }
   /** The colour beneath (#rrggbb); absent is the theme's plain ground. */
   ground?: string
+  /** Where the theme's look has a slide's title and what stands below it; absent, both follow from the margin. */
+  frames?: { head: Frame; body: Frame }
 }
 
 /** What the lines of a slide can be. */
@@ -132,17 +134,21 @@ export const shapePlace = (
 })
 
 /** The usual place of a title at the head of a slide. */
-export const headTitle = ({ theme, size }: LayoutRoom, width = size.width - 2 * theme.margin) =>
-  textPlace(
+export const headTitle = ({ theme, size, frames }: LayoutRoom, width?: number) => {
+  const usual = { x: theme.margin, y: theme.margin * 0.8, width: size.width - 2 * theme.margin, height: size.height * 0.12 }
+  const frame = frames?.head ?? usual
+  return textPlace(
     'title',
     'Title',
     'heading',
-    { x: theme.margin, y: theme.margin * 0.8, width, height: size.height * 0.12 },
-    { vertical: 'middle', prompt: 'What this slide says' },
+    { ...frame, width: Math.min(width ?? Infinity, frame.width) },
+    { vertical: frames ? 'top' : 'middle', prompt: 'What this slide says' },
   )
+}
 
 /** What is left below a head title. */
-export const below = ({ theme, size }: LayoutRoom): Frame => {
+export const below = ({ theme, size, frames }: LayoutRoom): Frame => {
+  if (frames) return frames.body
   const y = theme.margin * 0.8 + size.height * 0.157
   return { x: theme.margin, y, width: size.width - 2 * theme.margin, height: size.height - y - theme.margin }
 }

@@ -52,10 +52,10 @@ export const amountsSchema = z.record(z.string().max(40), z.number().min(-10).ma
 export const lineEndSchema = z.enum(['none', 'arrow', 'solid', 'dot', 'ring', 'bar', 'diamond'])
 
 /**
- * What a text can say by itself: the number of its slide, of its item, the deck's date or title, the chapter it stands in, the theme's
- * footer.
+ * What a text can say by itself: the number of its slide, of its item, the deck's date or title, the chapter it stands in and its number,
+ * the theme's footer.
  */
-export const fieldSchema = z.enum(['slide-number', 'item-number', 'date', 'deck-title', 'chapter', 'footer'])
+export const fieldSchema = z.enum(['slide-number', 'item-number', 'date', 'deck-title', 'chapter', 'chapter-number', 'footer'])
 
 /**
  * `words` stand between the parts of an outline line: “: ” in “Astrel: hourly”. A line feed means that the second part

@@ -21,6 +21,8 @@ export const textStyleSchema = z.object({
   mostSize: z.number().min(4).max(1000).optional(),
   weight: z.int().min(100).max(900),
   italic: z.boolean().optional(),
+  /** What the unit of a number (%, km, million) is set in, a share of the size; absent, it is as large as the number. */
+  units: z.number().min(0.1).max(1).optional(),
   /** How its letters are shown, whatever was typed. */
   case: z.enum(['upper', 'lower']).optional(),
   /** Multiple of the size. */

@@ -46,7 +46,7 @@ const layered: readonly Amount[] = [
  * The edges of layers down to one, each a list of heights across (shares): noise of two lengths, whose second coordinate moves slowly from
  * layer to layer so that neighbours resemble each other; none crosses the one above it.
  */
-function edgeOf(amounts: Amounts): number[] {
+export function strataEdge(amounts: Amounts): number[] {
   const a = (name: string) => amounts[name] ?? layered.find(one => one.name === name)!.initial
   const noise = createNoise2D(seeded(a('seed')))
   let above: number[] = []
@@ -86,7 +86,7 @@ const held = ({ width, height }: Size, points: readonly Point[]): Point[] =>
 function strata(size: Size, amounts: Amounts, standing: boolean): string {
   const edge = held(
     size,
-    edgeOf(amounts).map((y, index) =>
+    strataEdge(amounts).map((y, index) =>
       standing ? [y * size.width, (index / (samples - 1)) * size.height] : [(index / (samples - 1)) * size.width, y * size.height],
     ),
   )

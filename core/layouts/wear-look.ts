@@ -1,0 +1,126 @@
+import { hexOf, paletteOn } from '../color'
+import { dressed, layoutParts, lookNamed, lookOf, roomIn, stylesOf, type Look } from '../looks'
+import {
+  applyChanges,
+  deckTheme,
+  dropRecord,
+  elementsOf,
+  infoOf,
+  layoutsOf,
+  mastersOf,
+  putRecord,
+  setRecord,
+  slidesOf,
+  type Change,
+  type Deck,
+  type EditContext,
+  type Element,
+  type Theme,
+} from '../model'
+import type { Id } from '../values'
+import { familyNamed } from './catalogue'
+import { houseTheme } from './house-theme'
+import { masterRule, standingOf } from './layout-record'
+import { setLayout } from './set-layout'
+
+/** Gives an owner parts in place of its own: what fills a place of the same name stays the same record. */
+export function replaceParts(deck: Deck, owner: Id, parts: readonly Element[]): Change[] {
+  const own = elementsOf(deck, owner)
+  const kept = new Set<Id>()
+  const changes = parts.map((part): Change => {
+    const same = part.placeholder ? own.find(element => element.placeholder === part.placeholder) : undefined
+    const id = same?.id ?? part.id
+    kept.add(id)
+    return putRecord('elements', { ...part, id, owner } as Element)
+  })
+  return [...own.filter(element => !kept.has(element.id)).map((element): Change => dropRecord('elements', element.id)), ...changes]
+}
+
+/** What stands on every slide of a deck: as the theme's look has it, or the house's rule. Logos that a team has put there stay. */
+function masterParts(deck: Deck, master: Id): Change[] {
+  const theme = deckTheme(deck)
+  const size = infoOf(deck).size
+  const look = lookOf(theme)
+  const logos = elementsOf(deck, master).filter(element => element.kind === 'picture' && element.logo)
+  const parts = look ? layoutParts(look.master(roomIn(theme, size)), master) : [masterRule(theme, size, master)]
+  return replaceParts(deck, master, [...parts, ...logos])
+}
+
+/** The parts of the first master, and of the layouts that families have placed, as the look has them that the deck's theme wears. */
+export function standLayouts(deck: Deck): Change[] {
+  const theme = deckTheme(deck)
+  const size = infoOf(deck).size
+  const [master] = mastersOf(deck)
+  const changes = master ? masterParts(deck, master.id) : []
+  const mastered = applyChanges(deck, changes)
+  for (const layout of layoutsOf(deck)) {
+    const family = familyNamed(layout.family)
+    if (!family || deck.masters[layout.master]?.theme) continue
+    const { ground, without } = standingOf(mastered, family, layout.master)
+    changes.push(setRecord('layouts', layout.id, { ground, without, backdrop: undefined }))
+    changes.push(...replaceParts(deck, layout.id, layoutParts(dressed(family, theme).places(roomIn(theme, size)), layout.id)))
+  }
+  return changes
+}
+
+/** What is put on with a look beside its compositions, and what of the deck's own stays. */
+export interface LookWish {
+  /** A name of core/looks; null is the house's own layouts. */
+  look: string | null
+  /** What its ornaments are reckoned from; 0 to 9999. */
+  seed: number
+  ground: 'light' | 'deep'
+  /** The deck's own colours and fonts stay in place of the look's. */
+  ownColors?: boolean
+  ownFonts?: boolean
+}
+
+/** A deck's colours on a light or a deep ground: ink and ground change places where it is the other one. */
+function ownPalette(theme: Theme, ground: LookWish['ground']): Theme['palette'] {
+  const { palette } = theme
+  const isDeep = paletteOn(palette, '#101418').ground === palette.ground
+  if (isDeep === (ground === 'deep')) return palette
+  const turned = paletteOn(palette, ground === 'deep' ? hexOf({ role: 'ink' }, palette) : '#ffffff')
+  return turned === palette ? { ...palette, ground: palette.ink, ink: palette.ground } : turned
+}
+
+/** The theme of a deck once a look is put on it. */
+export function themeWith(deck: Deck, wish: LookWish): Theme {
+  const theme = deckTheme(deck)
+  const look: Look | undefined = lookNamed(wish.look ?? undefined)
+  const { backdrop: _, look: __, ...kept } = theme
+  const size = infoOf(deck).size
+  const fonts = wish.ownFonts ? theme.fonts : (look ?? houseTheme).fonts
+  const palette = wish.ownColors ? ownPalette(theme, wish.ground) : look ? look[wish.ground] : houseTheme.palette
+  if (!look) return { ...kept, palette, fonts, textStyles: { ...theme.textStyles, ...houseTheme.textStyles }, margin: houseTheme.margin }
+  return {
+    ...kept,
+    name: look.label,
+    palette,
+    fonts,
+    textStyles: { ...theme.textStyles, ...stylesOf(look, size) },
+    ground: { role: 'ground' },
+    margin: look.margin * (Math.min(size.width, size.height) / 1080),
+    look: { name: look.name, seed: wish.seed },
+  }
+}
+
+/**
+ * Puts a look on a deck: colours, fonts and sizes of words, what stands on every slide, and each layout as the look composes it. Slides
+ * keep their words, layouts and beats; what was put somewhere by hand stays there.
+ */
+export function putLook(deck: Deck, wish: LookWish, context: EditContext): Change[] {
+  const changes: Change[] = [putRecord('theme', themeWith(deck, wish))]
+  let now = applyChanges(deck, changes)
+  const standing = standLayouts(now)
+  changes.push(...standing)
+  now = applyChanges(now, standing)
+  for (const slide of slidesOf(now)) {
+    const family = familyNamed(now.layouts[slide.layout]?.family ?? '')
+    if (!family || slide.board) continue
+    const moved = setLayout(now, { slide: slide.id, layout: slide.layout }, context)
+    changes.push(...moved)
+    now = applyChanges(now, moved)
+  }
+  return changes
+}

@@ -1,0 +1,85 @@
+/**
+ * Art directions: how layouts are composed, beyond their colours and fonts.
+ *
+ * @example
+ * import { looks, lookNamed } from 'core/looks'
+ *
+ * lookNamed('soundings')?.label // → 'Soundings'
+ * looks.length > 1 // → true
+ */
+import { familyNamed, type LayoutFamily, type LayoutRoom } from '../layouts/catalogue'
+import type { TextStyle, Theme } from '../model'
+import { memoByRecords } from '../values'
+import { soundings } from './catalogue/soundings'
+import type { Dress, Look } from './look'
+
+export { layoutParts } from './parts'
+export type { Dress, Look } from './look'
+
+/** The catalogue: adding a look is adding a file and a line. */
+export const looks: readonly Look[] = [soundings]
+
+const byName = new Map(looks.map(look => [look.name, look]))
+/** The look of a name; undefined where there is none such, and layouts stand as their families have them. */
+export const lookNamed = (name: string | undefined): Look | undefined => (name === undefined ? undefined : byName.get(name))
+/** The look that a theme wears. */
+export const lookOf = (theme: Theme): Look | undefined => lookNamed(theme.look?.name)
+
+/** A family as it stands in a deck; `bare` as of a `Dress`. */
+export type StandingFamily = LayoutFamily & Pick<Dress, 'bare'>
+
+/** A family as a look has it; its slides stand on the ground of all, unless the look says otherwise. */
+const worn = memoByRecords(
+  (family: LayoutFamily, look: Look) => [family, look],
+  ({ ground: _, ...family }, look): StandingFamily => ({ ...family, ...look.dresses[family.name] }),
+  { keep: 400 },
+)
+/** A family as a theme's look has it: the family itself where the theme wears none. */
+export const dressed = (family: LayoutFamily, theme: Theme): StandingFamily => {
+  const look = lookOf(theme)
+  return look ? worn(family, look) : family
+}
+/** Whether a look composes a family itself. */
+export const isDressed = (family: LayoutFamily, theme: Theme) => lookOf(theme)?.dresses[family.name] !== undefined
+/** The family of a name as a theme's look has it. */
+export const familyIn = (theme: Theme, name: string): StandingFamily | undefined => {
+  const family = familyNamed(name)
+  return family && dressed(family, theme)
+}
+
+const framesOf = memoByRecords(
+  (look: Look, theme: Theme, width: number, height: number) => [look, theme, width, height],
+  (look, theme, width, height) => look.frames({ theme, size: { width, height } }),
+  { keep: 20 },
+)
+/** The room that families place a slide's words in. `ground` is the slide's, #rrggbb; absent, the theme's plain one. */
+export function roomIn(theme: Theme, size: LayoutRoom['size'], ground?: string): LayoutRoom {
+  const look = lookOf(theme)
+  return {
+    theme,
+    size,
+    ...(ground === undefined ? {} : { ground }),
+    ...(look ? { frames: framesOf(look, theme, size.width, size.height) } : {}),
+  }
+}
+
+/** The styles of a look in a deck of a size. */
+export function stylesOf(look: Look, size: LayoutRoom['size']): Record<string, TextStyle> {
+  const unit = Math.min(size.width, size.height) / 1080
+  const scaled = (px: number) => Math.max(4, Math.min(1000, Math.round(px * unit)))
+  return Object.fromEntries(
+    Object.entries(look.styles).map(([name, style]) => [
+      name,
+      {
+        color: { role: 'ink' },
+        align: 'left',
+        bullet: { symbol: '•', color: { role: 'accent2' } },
+        paragraphSpacing: 0.4,
+        ...style,
+        size: scaled(style.size),
+        leastSize: scaled(style.leastSize),
+        ...(style.mostSize === undefined ? {} : { mostSize: scaled(style.mostSize) }),
+      } satisfies TextStyle,
+    ]),
+  )
+}

@@ -1,0 +1,67 @@
+import { newChart } from '../../core/charts'
+import { insertSlide, newDeck, putLook, familyNamed, type LookWish } from '../../core/layouts'
+import { removeSlides } from '../../core/edits'
+import { applyChanges, elementsOf, setRecord, slidesOf, type Deck } from '../../core/model'
+
+type Plan = readonly [family: string, title: string, lines: string]
+
+/** What a sheet of a look says: one slide of each composition, at the harbour. */
+export const plans: readonly Plan[] = [
+  ['title', 'Spring timetable briefing', 'Ines Rahm, harbour office\n2 April, covered hall'],
+  ['chapter', 'Where the boats go in spring', ''],
+  [
+    'lead-rows',
+    'Three things change on 2 April',
+    'Earlier first boats: Astrel and Quill leave at 05:40 on weekdays, so the early shift reaches the works by seven.\nOne boat more at noon: Low Sands gets a 12:30 crossing from May on, with room for forty bicycles.\nA later last boat: Port Harrow keeps its 23:15 on Fridays and Saturdays, all through the season.',
+  ],
+  [
+    'steps-row',
+    'How a timetable comes about',
+    'Count: riders at every gate for a month\nDraft: two timetables on one page\nAsk: crews, works and schools\nTry: one week in the quiet season\nPost: on screens and at the quays',
+  ],
+  [
+    'numbers-row',
+    'The season in four figures',
+    '318 k riders last season\n96.4 % of boats on time\n4 routes, six boats\n11 min longest wait at noon',
+  ],
+  ['chart', 'Astrel overtook Quill in its sixth season', 'Crossings a season. Source: harbour office'],
+  ['statement', 'A boat that leaves on time beats a fast one', 'Quay crew of the Quill, when asked what riders thank them for'],
+  ['picture-full', 'Low Sands in May', 'Noon crossing, room for forty bicycles'],
+  [
+    'list',
+    'What the crews asked for',
+    'Lights at the second ramp\nA roof over the bicycle stands\nBoards that can be read from the bridge\nOne radio channel for all quays\nTea in the covered hall',
+  ],
+  ['timeline-row', 'Four years on the quay', '2024 second berth opens\n2027 night boat begins\n2029 shore power\n2031 covered hall'],
+  ['quote', 'What riders say', '“The boat is the best part of my day.” Mara Ellin, rides since 2019'],
+  ['contact', 'Come down to the quay', 'Harbour office, covered hall\nferries@velmoor.example\n040 555 01'],
+]
+
+const counter = () => {
+  let count = 0
+  return { id: () => `s-${++count}` }
+}
+
+/** A deck of these slides in a look. `only`: names of families; all where absent. */
+export function sheetDeck(wish: LookWish, size = { width: 1920, height: 1080 }, only?: readonly string[]): Deck {
+  const context = counter()
+  const base = newDeck({ title: 'Spring timetable', purpose: 'talk', size }, context)
+  let deck = applyChanges(base, removeSlides(base, { slides: slidesOf(base).map(({ id }) => id) }))
+  for (const [family, title, lines] of plans) {
+    if (only && !only.includes(family)) continue
+    const outline = { title, lines: lines ? lines.split('\n').map(text => ({ text, level: 1 })) : [] }
+    deck = insertSlide(deck, { after: slidesOf(deck).at(-1)?.id ?? null, family: familyNamed(family)!, outline }, context).deck
+  }
+  const filled = applyChanges(
+    deck,
+    slidesOf(deck).flatMap(slide =>
+      elementsOf(deck, slide.id).flatMap(element => {
+        if (element.kind === 'picture')
+          return [setRecord('elements', element.id, { media: 'a'.repeat(64), natural: { width: 1600, height: 900 } })]
+        if (element.kind !== 'chart') return []
+        return [setRecord('elements', element.id, { chart: { ...newChart('seasons'), across: 'season', height: 'crossings' } })]
+      }),
+    ),
+  )
+  return applyChanges(filled, putLook(filled, wish, context))
+}
