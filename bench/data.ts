@@ -1,6 +1,7 @@
 import { drawChart, newChart, passageBetween, type ChartRoom } from '../core/charts'
 import type { DataTable } from '../core/data'
 import { houseTheme } from '../core/layouts'
+import type { Step } from '../core/steps'
 import { roughMeasurer } from '../core/text'
 import { shippedTable } from '../server/maps/shipped'
 import { keepTable, run } from '../server/steps/tasks'
@@ -31,8 +32,8 @@ async function middle(work: (round: number) => Promise<unknown>) {
   return all.sort((a, b) => a - b)[2]!
 }
 const summed = await middle(async round => {
-  const keep = { kind: 'keep', column: 'riders', test: 'at-least', values: [String(round)] } as const
-  const group = { kind: 'group', by: ['stop'], measure: 'sum', of: ['riders'] } as const
+  const keep: Step = { kind: 'keep', column: 'riders', test: 'at-least', values: [String(round)] }
+  const group: Step = { kind: 'group', by: ['stop'], measure: 'sum', of: ['riders'] }
   await run({ from: { version: 'large', columns }, others: [], steps: [keep, group], at: 1 }, quiet)
 })
 report('keeping rows of a million and summing them by stop, with the look at them', summed, 1, 's')

@@ -11,6 +11,7 @@ export interface Command {
 
 /** The desks of the look, with the settings that stand on them. */
 export const lookDesks = [
+  { name: 'looks', label: 'Looks', icon: 'i-lucide-sparkles', settings: 'art direction style design compose light deep ground ornaments' },
   {
     name: 'palette',
     label: 'Palette',

@@ -51,6 +51,13 @@ export const helpTopics = {
       'Hand out as a form lets others fill places and change nothing else.',
     ],
   },
+  looks: {
+    label: 'Looks',
+    lines: [
+      'A look composes every layout anew: where titles stand, how points, steps and figures are set, which ornament carries it.',
+      'Words, beats and what was placed by hand stay. A press shows every slide before and after; putting it on is one step to undo.',
+    ],
+  },
   palette: {
     label: 'Palette',
     lines: [

@@ -1,4 +1,5 @@
-import { dressed, layoutParts, roomIn } from '../looks'
+import { hexOf } from '../color'
+import { dressed, layoutParts, lookOf, roomIn } from '../looks'
 import {
   infoOf,
   deckTheme,
@@ -14,7 +15,8 @@ import {
   type Theme,
 } from '../model'
 import { orderLast, type Id } from '../values'
-import type { LayoutFamily } from './catalogue'
+import { themeOn } from '../resolved'
+import type { LayoutFamily, LayoutRoom, Place } from './catalogue'
 
 /** The id of the layout record that a family gets in a deck. */
 export const layoutIdOf = (family: string) => `layout-${family}`
@@ -37,13 +39,21 @@ export function standingOf(deck: Deck, family: LayoutFamily, master: Id): Partia
   return { ...(ground ? { ground } : {}), ...(bare ? { without: elementsOf(deck, master).map(({ id }) => id) } : {}) }
 }
 
+/** The places that a family keeps on its layout in a theme: in colours as they are seen on the ground that the look gives it. */
+export function standingPlaces(theme: Theme, family: LayoutFamily, size: LayoutRoom['size']): Place[] {
+  const own = dressed(family, theme)
+  if (!lookOf(theme)) return own.places(roomIn(theme, size))
+  const ground = hexOf(own.ground ?? theme.ground, theme.palette)
+  return own.places(roomIn(themeOn(theme, ground), size, ground))
+}
+
 /** The records of a family's layout: itself and the places it keeps, as the theme's look has them. */
 export function layoutRecords(deck: Deck, family: LayoutFamily, master: Id, order: string): Change[] {
   const id = layoutIdOf(family.name)
   const theme = deckTheme(deck)
   return [
     putRecord('layouts', { id, order, master, name: family.label, family: family.name, ...standingOf(deck, family, master) }),
-    ...layoutParts(dressed(family, theme).places(roomIn(theme, infoOf(deck).size)), id).map((part): Change => putRecord('elements', part)),
+    ...layoutParts(standingPlaces(theme, family, infoOf(deck).size), id).map((part): Change => putRecord('elements', part)),
   ]
 }
 

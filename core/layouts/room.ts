@@ -1,9 +1,10 @@
 import { infoOf, deckTheme, inlineOf, type Deck, type Paragraph, type TextDoc, type TextStyle, type Theme } from '../model'
-import { dressed, roomIn } from '../looks'
+import { dressed } from '../looks'
 import { arrangingOf, styleNamed } from '../resolved'
 import { hexOf } from '../color'
 import { layoutText, leastReadable, type Measurer } from '../text'
 import type { Item, LayoutFamily, Place } from './catalogue'
+import { standingPlaces } from './layout-record'
 import { itemsOfLines, type ItemContent, type RichLine } from './content'
 
 /** What a layout is measured on: the deck's theme and size, and who reads from where. */
@@ -89,7 +90,7 @@ function arrangingFor(family: LayoutFamily, ground: string, deck: Deck) {
   return {
     family,
     room,
-    area: family.places(roomIn(deckTheme(deck), infoOf(deck).size)).find(place => place.placeholder === 'items')!.box,
+    area: standingPlaces(deckTheme(deck), family, infoOf(deck).size).find(place => place.placeholder === 'items')!.box,
   }
 }
 
@@ -110,7 +111,7 @@ export function roomFor(undressed: LayoutFamily, lines: readonly RichLine[], rul
   const ground = groundOfFamily(family, ruler.deck)
   let count = 0
   if (family.content === 'lines') {
-    const place = family.places(roomIn(deckTheme(ruler.deck), infoOf(ruler.deck).size)).find(other => other.placeholder === 'body')
+    const place = standingPlaces(deckTheme(ruler.deck), family, infoOf(ruler.deck).size).find(other => other.placeholder === 'body')
     if (place?.kind !== 'text') return 0
     const taken: Paragraph[] = []
     while (count < mostLooked) {

@@ -1,5 +1,5 @@
 import { hexOf, paletteOn } from '../color'
-import { dressed, layoutParts, lookNamed, lookOf, roomIn, stylesOf, type Look } from '../looks'
+import { layoutParts, lookNamed, lookOf, roomIn, stylesOf, type Look } from '../looks'
 import {
   applyChanges,
   deckTheme,
@@ -20,8 +20,9 @@ import {
 import type { Id } from '../values'
 import { familyNamed } from './catalogue'
 import { houseTheme } from './house-theme'
-import { masterRule, standingOf } from './layout-record'
+import { masterRule, standingOf, standingPlaces } from './layout-record'
 import { setLayout } from './set-layout'
+import { bulletsAfter } from './write-lines'
 
 /** Gives an owner parts in place of its own: what fills a place of the same name stays the same record. */
 export function replaceParts(deck: Deck, owner: Id, parts: readonly Element[]): Change[] {
@@ -58,7 +59,7 @@ export function standLayouts(deck: Deck): Change[] {
     if (!family || deck.masters[layout.master]?.theme) continue
     const { ground, without } = standingOf(mastered, family, layout.master)
     changes.push(setRecord('layouts', layout.id, { ground, without, backdrop: undefined }))
-    changes.push(...replaceParts(deck, layout.id, layoutParts(dressed(family, theme).places(roomIn(theme, size)), layout.id)))
+    changes.push(...replaceParts(deck, layout.id, layoutParts(standingPlaces(theme, family, size), layout.id)))
   }
   return changes
 }
@@ -118,6 +119,9 @@ export function putLook(deck: Deck, wish: LookWish, context: EditContext): Chang
   for (const slide of slidesOf(now)) {
     const family = familyNamed(now.layouts[slide.layout]?.family ?? '')
     if (!family || slide.board) continue
+    const relevelled = bulletsAfter(deck, now, slide.id)
+    changes.push(...relevelled)
+    now = applyChanges(now, relevelled)
     const moved = setLayout(now, { slide: slide.id, layout: slide.layout }, context)
     changes.push(...moved)
     now = applyChanges(now, moved)

@@ -43,10 +43,28 @@ export const textFilling = (deck: Deck, slide: Id, placeholder: string) =>
       (element.kind === 'text' || element.kind === 'diagram') && element.placeholder === placeholder,
   )
 
+/** Lines that stand in the style of a list carry bullets; under a title, a chart, on a picture they are set in another one, plain. */
+function isList(deck: Deck, slide: Id): boolean {
+  const place = elementsOf(deck, deck.slides[slide]?.layout ?? '').find(candidate => candidate.placeholder === 'body')
+  return place?.kind !== 'text' || (place.style ?? 'body') === 'body'
+}
+
+/** A slide whose lines carried bullets and stand plain now that its layout is another one, or the other way round, has them so. */
+export function bulletsAfter(before: Deck, now: Deck, slide: Id): Change[] {
+  const body = textFilling(now, slide, 'body')
+  const by = Number(isList(now, slide)) - Number(isList(before, slide))
+  if (!body || !by) return []
+  const content = body.text.content.map(({ attrs, ...paragraph }) => {
+    const level = Math.max(0, Math.min(9, (attrs?.level ?? 0) + by))
+    return { ...paragraph, attrs: { ...attrs, level } }
+  })
+  return [setRecord('elements', body.id, { text: { ...body.text, content } })]
+}
+
 /** The lines of a slide with their look: those of its one text, then those of its items. */
 export function richLines(deck: Deck, slide: Id): RichLine[] {
   const body = textFilling(deck, slide, 'body')
-  const plain = plainBodies.has(deck.layouts[deck.slides[slide]?.layout ?? '']?.family ?? '')
+  const plain = !isList(deck, slide)
   const levelOf = (paragraph: Paragraph) =>
     plain ? Math.min(9, (paragraph.attrs?.level ?? 0) + 1) : Math.max(1, paragraph.attrs?.level ?? 1)
   const lines = (body?.text.content ?? []).map((paragraph): RichLine => ({
@@ -60,9 +78,6 @@ export function richLines(deck: Deck, slide: Id): RichLine[] {
 
 const sameText = (a: TextDoc | undefined, b: TextDoc) => JSON.stringify(a) === JSON.stringify(b)
 const sameJson = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
-
-/** Families whose one text is a list carry bullets; under a title or chart the lines stand plain. */
-const plainBodies = new Set(['title', 'chapter', 'statement', 'contact', 'chart', 'quote-title'])
 
 /** Writes a slide's text of lines. `bullets`: lines carry them; without, a line keeps the level it had. */
 function writeBody(deck: Deck, slide: Slide, lines: readonly RichLine[], bullets: boolean, context: EditContext): Change[] {
@@ -285,7 +300,7 @@ export function writeLines(deck: Deck, slide: Slide, lines: readonly RichLine[],
     const own = elementsOf(deck, slide.id)
     const kept = new Set(elementsOf(deck, slide.layout).map(element => element.placeholder))
     const left = own.filter(element => (itemPlace(element.placeholder) || isFraming(element.placeholder)) && !kept.has(element.placeholder))
-    return [...writeBody(deck, slide, lines, !plainBodies.has(family?.name ?? ''), context), ...leave(deck, slide.id, left, keepMedia)]
+    return [...writeBody(deck, slide, lines, isList(deck, slide.id), context), ...leave(deck, slide.id, left, keepMedia)]
   }
   const body = textFilling(deck, slide.id, 'body')
   const changes = body ? dropElements(deck, [body.id]) : []

@@ -10,6 +10,12 @@
 import { familyNamed, type LayoutFamily, type LayoutRoom } from '../layouts/catalogue'
 import type { TextStyle, Theme } from '../model'
 import { memoByRecords } from '../values'
+import { foghorn } from './catalogue/foghorn'
+import { lightwell } from './catalogue/lightwell'
+import { minuteBook } from './catalogue/minute-book'
+import { nightChart } from './catalogue/night-chart'
+import { scissors } from './catalogue/scissors'
+import { signpost } from './catalogue/signpost'
 import { soundings } from './catalogue/soundings'
 import type { Dress, Look } from './look'
 
@@ -17,7 +23,7 @@ export { layoutParts } from './parts'
 export type { Dress, Look } from './look'
 
 /** The catalogue: adding a look is adding a file and a line. */
-export const looks: readonly Look[] = [soundings]
+export const looks: readonly Look[] = [soundings, signpost, lightwell, minuteBook, scissors, nightChart, foghorn]
 
 const byName = new Map(looks.map(look => [look.name, look]))
 /** The look of a name; undefined where there is none such, and layouts stand as their families have them. */

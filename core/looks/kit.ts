@@ -130,6 +130,17 @@ export const sized = (
   [size, leastSize, mostSize]: readonly [usual: number, least: number, greatest: number],
   weight: number,
   more: Partial<LookStyle> = {},
-): LookStyle => ({ name, font, size, leastSize, mostSize, weight, lineHeight: 1.3, letterSpacing: 0, ...more })
+): LookStyle => ({
+  name,
+  font,
+  size,
+  leastSize,
+  mostSize,
+  weight,
+  lineHeight: 1.3,
+  letterSpacing: 0,
+  ...(font === 'display' ? { balanced: true } : {}),
+  ...more,
+})
 
 export { framing, slot }

@@ -3,7 +3,7 @@ import { shownElement, shownElements, styleOf, themeUnder, type ShownElement, ty
 import { memoByRecords, type Id } from '../values'
 import { tidyBox } from '../place'
 import { roomInset } from '../shapes'
-import { fitText, setText, type Fitted, type TextRoom } from './fit'
+import { balanced, fitText, setText, type Fitted, type TextRoom } from './fit'
 import type { Line } from './layout'
 import type { Measurer } from './measure'
 
@@ -85,8 +85,9 @@ export function layoutOfElement(deck: Deck, element: TextElement & ShownElement,
     return last.layout
   }
   const alone = fitText(element.text, style, fonts, room, measurer, fit)
-  const layout =
+  const set: Fitted =
     alone.scale > most && fit === 'shrink' ? { ...setText(element.text, style, fonts, room, measurer, most), fits: alone.fits } : alone
+  const layout = style.balanced && !columns && !element.along ? balanced(set, element.text, style, fonts, room, measurer) : set
   known.set(element.text, { style, fonts, width, height, columns, fit, most, measurer, layout })
   return layout
 }

@@ -13,8 +13,8 @@ import {
   type Element,
 } from '../model'
 import { orderLast, type Id } from '../values'
-import { replaceParts } from '../layouts'
-import { familyIn, layoutParts, roomIn } from '../looks'
+import { replaceParts, standingPlaces } from '../layouts'
+import { familyIn, layoutParts } from '../looks'
 
 /** A theme on the shelf: a deck without slides, with its theme, masters and layouts. */
 export const themeDeckOf = (deck: Deck, name: string): Deck => ({
@@ -62,7 +62,7 @@ export function putTheme(deck: Deck, input: { from: Deck }, context: EditContext
     const family = familyIn(theme, layout.family)
     if (!family) continue
     changes.push(setRecord('layouts', layout.id, { ground: family.ground }))
-    changes.push(...replaceParts(deck, layout.id, layoutParts(family.places(roomIn(theme, size)), layout.id)))
+    changes.push(...replaceParts(deck, layout.id, layoutParts(standingPlaces(theme, family, size), layout.id)))
   }
   let order = orderLast(layoutsOf(deck))
   for (const layout of layoutsOf(from)) {

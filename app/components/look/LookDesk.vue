@@ -8,7 +8,7 @@ const router = useRouter()
 const store = useDeck()
 const where = useWhere()
 const parts = lookDesks
-const part = computed(() => parts.find(one => one.name === route.query.look)?.name ?? 'palette')
+const part = computed(() => parts.find(one => one.name === route.query.look)?.name ?? 'looks')
 const go = (name: string) => void router.replace({ query: { ...route.query, look: name } })
 const preview = shallowRef<Deck | null>(null)
 const ratio = computed(() => infoOf(store.current).size.height / infoOf(store.current).size.width)
@@ -65,7 +65,8 @@ const width = computed(() => (preview.value ? 170 : 226))
       </UButton>
     </nav>
     <aside class="panel" aria-label="Settings of the look">
-      <PaletteDesk v-if="part === 'palette'" />
+      <LooksDesk v-if="part === 'looks'" @preview="preview = $event" />
+      <PaletteDesk v-else-if="part === 'palette'" />
       <ColorsDesk v-else-if="part === 'colors'" />
       <GroundDesk v-else-if="part === 'ground'" />
       <FontDesk v-else-if="part === 'fonts'" />

@@ -288,7 +288,7 @@ function shorePlaces(style: string, size: 'title' | 'items') {
         textPlace('title', 'Statement', style, framed(sheet, 120, 120, 1680, 400), { vertical: 'middle', prompt: 'One thing to remember' }),
         ...(size === 'items'
           ? [itemsPlace(framed(sheet, 120, 170, 1680, 480))]
-          : [textPlace('body', 'Beneath it', 'body', framed(sheet, 120, 540, 1680, 120), { prompt: 'What supports it' })]),
+          : [textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 120, 540, 1680, 120), { prompt: 'What supports it' })]),
       ]
     }
     return size === 'items'
@@ -303,7 +303,7 @@ function shorePlaces(style: string, size: 'title' | 'items') {
             vertical: 'middle',
             prompt: 'One thing to remember',
           }),
-          textPlace('body', 'Beneath it', 'body', framed(sheet, 120, 720, 940, 230), { prompt: 'What supports it' }),
+          textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 120, 720, 940, 230), { prompt: 'What supports it' }),
         ]
   }
 }

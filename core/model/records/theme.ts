@@ -23,6 +23,8 @@ export const textStyleSchema = z.object({
   italic: z.boolean().optional(),
   /** What the unit of a number (%, km, million) is set in, a share of the size; absent, it is as large as the number. */
   units: z.number().min(0.1).max(1).optional(),
+  /** Its lines are of about the same length, so that no short word is left alone on the last. */
+  balanced: z.boolean().optional(),
   /** How its letters are shown, whatever was typed. */
   case: z.enum(['upper', 'lower']).optional(),
   /** Multiple of the size. */

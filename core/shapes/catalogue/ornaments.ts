@@ -180,7 +180,7 @@ function stars({ width, height }: Size, amounts: Amounts): string {
   const random = seeded(amounts.seed ?? 7)
   const unit = Math.min(width, height)
   return Array.from({ length: Math.round(amounts.count ?? 60) }, () => {
-    const r = unit * (random() ** 3 * 0.004 + 0.0012)
+    const r = unit * (random() ** 3 * 0.006 + 0.0016)
     const x = r + random() * (width - 2 * r)
     const y = r + random() ** 1.3 * (height - 2 * r)
     return `M${at([x - r, y])}A${short(r)} ${short(r)} 0 1 1 ${at([x + r, y])}A${short(r)} ${short(r)} 0 1 1 ${at([x - r, y])}Z`
@@ -269,7 +269,9 @@ function sign({ width, height }: Size, amounts: Amounts): string {
   const [left, top] = [(width - side) / 2, (height - side) / 2]
   const isMirrored = random() < 0.6
   const pick = () => ({ part: signParts[Math.floor(random() * signParts.length)]!, turn: Math.floor(random() * 4) })
-  const [upper, lower] = [pick(), pick()]
+  const [upper, drawn] = [pick(), pick()]
+  // Four full cells would be no sign, only a square.
+  const lower = upper.part === signParts[0] && drawn.part === signParts[0] ? { ...drawn, part: signParts[1]! } : drawn
   const cells = [upper, lower].flatMap(({ part, turn }, row) => {
     const own = part(turn)
     const other = isMirrored ? own.map(([x, y]): Point => [1 - x, y]) : turnedBy(own, 2)
