@@ -12,9 +12,10 @@ import {
   type Slide,
 } from '../model'
 import { dropElements, fillPlaceholder } from '../edits'
-import { isFraming, itemPlace } from '../resolved'
+import { familyIn } from '../looks'
+import { isFraming, itemPlace, themeUnder } from '../resolved'
 import type { Id } from '../values'
-import { familyNamed, type LayoutFamily } from './catalogue'
+import type { LayoutFamily } from './catalogue'
 import { buildOf, entriesOf, extendBuild } from './builds'
 import { withLayout } from './layout-record'
 import { richLines, writeLines } from './write-lines'
@@ -28,10 +29,13 @@ const isEmpty = (element: Element) =>
 const placesOf = (deck: Deck, layout: Id) =>
   new Map(elementsOf(deck, layout).flatMap(place => (place.placeholder ? [[place.placeholder, place] as const] : [])))
 
-/** What is changed of an element that fills a place of both layouts, so that it stands as the new one has it. */
-function fieldsInPlace(element: Element, place: Element): FieldsOf<'elements'> {
+/**
+ * What is changed of an element that fills a place of both layouts, so that it stands as the new one has it. Where that is the same one,
+ * what was put elsewhere by hand stays there.
+ */
+function fieldsInPlace(element: Element, place: Element, isSame: boolean): FieldsOf<'elements'> {
   return {
-    ...(element.box ? { box: undefined } : {}),
+    ...(element.box && !isSame ? { box: undefined } : {}),
     // Back to front as the new layout has it, so that its panels lie behind the words.
     ...(element.order === place.order ? {} : { order: place.order }),
     ...(element.kind === 'shape' && place.kind === 'shape' && element.shape !== place.shape ? { shape: place.shape } : {}),
@@ -51,7 +55,13 @@ function rehoused(element: Element, places: ReadonlyMap<string, Element>, old: E
 }
 
 /** What becomes of all that stands on a slide, lines aside; `filled` is told which of the new places are taken. */
-function movedInto(deck: Deck, slide: Slide, places: ReadonlyMap<string, Element>, isArranged: boolean, filled: Set<string>): Change[] {
+function movedInto(
+  deck: Deck,
+  slide: Slide,
+  places: ReadonlyMap<string, Element>,
+  { isArranged, isSame }: { isArranged: boolean; isSame: boolean },
+  filled: Set<string>,
+): Change[] {
   const before = placesOf(deck, slide.layout)
   const changes: Change[] = []
   const homeless: Element[] = []
@@ -61,7 +71,7 @@ function movedInto(deck: Deck, slide: Slide, places: ReadonlyMap<string, Element
     const place = places.get(name)
     if (place && place.kind === element.kind) {
       filled.add(name)
-      const fields = fieldsInPlace(element, place)
+      const fields = fieldsInPlace(element, place, isSame)
       if (Object.keys(fields).length) changes.push(setRecord('elements', element.id, fields))
     } else if (isEmpty(element) || (isFraming(name) && before.has(name))) changes.push(...dropElements(deck, [element.id]))
     else if (name !== 'body' && !isFraming(name)) homeless.push(element)
@@ -80,12 +90,12 @@ export function setLayout(deck: Deck, input: { slide: Id; layout: Id }, context:
   if (!slide || !layout) return []
   const lines = richLines(deck, slide.id)
   const [entries, how] = [entriesOf(deck, slide.id), buildOf(deck, slide.id)]
-  const family = familyNamed(layout.family)
+  const family = familyIn(themeUnder(deck, slide.id), layout.family)
   const places = new Map([...placesOf(deck, layout.id)].filter(([, place]) => place.kind !== 'group'))
   const filled = new Set<string>()
   const changes: Change[] = [
     setRecord('slides', slide.id, { layout: layout.id }),
-    ...movedInto(deck, slide, places, !!family && family.content !== 'lines', filled),
+    ...movedInto(deck, slide, places, { isArranged: !!family && family.content !== 'lines', isSame: slide.layout === layout.id }, filled),
   ]
   for (const [name, place] of places) {
     if (!filled.has(name) && !(name === 'body' && lines.length))

@@ -312,10 +312,17 @@ export interface TextSetting extends TextStyle {
   accents?: Theme['accents']
 }
 
-/** The style a text element is set in, with the element's own departures from it. */
+const withoutGrowth = memoByRecords(
+  (style: TextStyle) => [style],
+  ({ mostSize: _, ...style }): TextStyle => style,
+  { keep: 100 },
+)
+
+/** The style a text element is set in, with the element's own departures from it. Words grow in the places of layouts alone. */
 export function styleOf(deck: Deck, element: TextElement): TextSetting {
   const theme = themeUnder(deck, element.owner)
-  const style = styleNamed(theme, element.style ?? 'body')
+  const named = styleNamed(theme, element.style ?? 'body')
+  const style = named.mostSize === undefined || element.placeholder ? named : withoutGrowth(named)
   const own = departures(element)
   const { bullets, direction } = element
   if (!Object.keys(own).length && !bullets && !direction && !theme.accents) return style

@@ -333,13 +333,13 @@ function picturePlaces(room: LayoutRoom): Place[] {
   const light: Color = sheet.isDeep ? { role: 'ink' } : { role: 'ground' }
   return [
     picturePlace('picture', 'Picture', whole(sheet)),
-    ornament(framing('shade'), 'Shade', 'rectangle', framed(sheet, 0, 430, 1920, 650), {
+    ornament(framing('shade'), 'Shade', 'rectangle', framed(sheet, 0, 330, 1920, 750), {
       fill: {
         kind: 'linear',
         angle: 180,
         stops: [
           { color: { ...dark, alpha: 0 }, at: 0 },
-          { color: { ...dark, alpha: 0.78 }, at: 0.62 },
+          { color: { ...dark, alpha: 0.8 }, at: 0.4 },
           { color: { ...dark, alpha: 0.88 }, at: 1 },
         ],
       },
@@ -464,7 +464,7 @@ export const lightwell: Look = {
     'cards-row': { ...axisRows, arrange: hangingRows(264, false) },
     numbered: { ...axisRows, arrange: hangingRows(264, true) },
     list: { ...axisRows, content: 'items', split: 'none', arrange: hangingRows(150, true), best: [4, 8] },
-    'steps-row': { places: overAll, arrange: stair, best: [3, 7] },
+    'steps-row': { places: room => [headTitle(room, 0.5 * room.size.width), itemsPlace(room.frames!.body)], arrange: stair, best: [3, 7] },
     'numbers-row': { places: overAll, arrange: leadFigure, best: [2, 4] },
     'number-single': { places: overAll, arrange: leadFigure },
     chart: { places: chartPlaces },

@@ -286,7 +286,7 @@ function flags(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
           item,
           `Event ${path}`,
           { ...words, y: y - 4 * unit, height: step * 0.56 },
-          { ...words, y: y + step * 0.54, height: step * 0.44 },
+          { ...words, y: y + step * 0.54, height: step * 0.4 },
           { style: 'figure', textColor: second, color },
         ),
       ]

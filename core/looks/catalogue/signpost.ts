@@ -388,7 +388,12 @@ export const signpost: Look = {
     'cards-row': { ...wiped, arrange: timetable(false) },
     numbered: { ...wiped, arrange: timetable(true) },
     list: { ...wiped, content: 'items', split: 'none', arrange: timetable(false), best: [3, 8] },
-    'steps-row': { ...wiped, arrange: route, best: [3, 6] },
+    'steps-row': {
+      ...wiped,
+      places: room => [headTitle(room, 0.58 * room.size.width), itemsPlace(room.frames!.body)],
+      arrange: route,
+      best: [3, 6],
+    },
     'numbers-row': { ...wiped, arrange: board, best: [2, 5] },
     'number-single': { ...wiped, arrange: board },
     chart: { places: chartPlaces },

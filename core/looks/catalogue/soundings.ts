@@ -98,12 +98,12 @@ function chapterPlaces(room: LayoutRoom): Place[] {
       return layerOf(sheet, layers, layer, '', fill)
     })
   return [
-    ...water(0, 2),
+    ...water(0, 1),
     running('Number of the chapter', 'chapter-number', 'numeral', framed(sheet, 1180, 60, 640, 620), {
       align: 'right',
       vertical: 'bottom',
     }),
-    ...water(3, 10),
+    ...water(2, 10),
     textPlace('title', 'Title', 'chapter', framed(sheet, 112, 650, 1300, 290), {
       vertical: 'bottom',
       prompt: 'What this chapter is about',

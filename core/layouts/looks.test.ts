@@ -1,0 +1,147 @@
+import { describe, expect, it } from 'vitest'
+import { checkSlide } from '../checks'
+import { looks } from '../looks'
+import { applyChanges, deckTheme, elementsOf, infoOf, readDeck, setRecord, slidesOf, type Deck } from '../model'
+import { boundsOf, inside, overlap } from '../place'
+import { shownElements, type ShownElement } from '../resolved'
+import { countingContext, freshDeck, timingContext } from '../testing'
+import { layoutOfElement, roughMeasurer } from '../text'
+import { rundown } from '../timing'
+import { familyNamed } from './catalogue'
+import { insertSlide, outlineOf, putLook, refit, type LookWish } from './index'
+
+const lines: Readonly<Record<string, readonly string[]>> = {
+  plain: ['Second berth', 'Night boat begins', 'Shore power for all', 'A covered hall'],
+  led: ['Safety: two ramps instead of one', 'Speed: eight minutes', 'Space: a hall for the queue', 'Light: at every gate'],
+  dated: ['2022 second berth opens', '2025 night boat', '2028: shore power', '2031 covered hall'],
+  counted: ['318 k riders last season', '96.4 % of boats on time', '4 routes', '11 min longest wait'],
+  said: ['“The boat is the best part of my day.” Mara Ellin, rides since 2019'],
+  few: ['Ines Rahm, harbour office', '2 April, covered hall'],
+}
+const samplesOf: Readonly<Record<string, string>> = {
+  title: 'few',
+  chapter: 'few',
+  statement: 'few',
+  contact: 'few',
+  chart: 'few',
+  'picture-full': 'few',
+  quote: 'said',
+  'numbers-row': 'counted',
+  'number-single': 'counted',
+  'timeline-row': 'dated',
+  list: 'plain',
+  'list-columns': 'plain',
+}
+const wish = (look: string, ground: 'light' | 'deep' = 'light'): LookWish => ({ look, ground, seed: 4711 })
+
+/** A deck with one slide of a family, in a look, with so many lines. */
+function worn(look: string, family: string, count: number, more: Partial<LookWish> = {}, size = { width: 1920, height: 1080 }) {
+  const context = countingContext(`${look}-${family}`)
+  const base = freshDeck()
+  const deck: Deck = { ...base, info: { info: { ...infoOf(base), size } } }
+  const own = lines[samplesOf[family] ?? 'led']!
+  const outline = {
+    title: 'What changes on the quay',
+    lines: Array.from({ length: count }, (_, index) => ({ text: own[index % own.length]!, level: 1 })),
+  }
+  const { deck: made, slide } = insertSlide(deck, { after: slidesOf(deck)[0]!.id, family: familyNamed(family)!, outline }, context)
+  const changes = putLook(made, { ...wish(look), ...more }, context)
+  return { before: made, deck: applyChanges(made, changes), slide, outline, context }
+}
+const texts = (elements: readonly ShownElement[]) =>
+  elements.filter(element => element.kind === 'text' && !element.pinned && element.text.content.some(({ content }) => content?.length))
+
+describe.each(looks.map(look => [look.name, look] as const))('the look %s', (name, look) => {
+  const cases = Object.keys(look.dresses).flatMap(family => (['light', 'deep'] as const).map(ground => [family, ground] as const))
+  it.each(cases)('sets %s on %s ground: words inside, apart and in contrast, none of them broken', (family, ground) => {
+    const isLines = ['title', 'chapter', 'statement', 'contact', 'chart', 'picture-full'].includes(family)
+    const best = look.dresses[family]!.best ?? familyNamed(family)!.best
+    for (const count of isLines ? [0, 2] : [Math.max(1, best[0]), Math.min(7, best[1])]) {
+      const { deck, slide, outline } = worn(name, family, family === 'quote' ? 1 : count, { ground })
+      expect(outlineOf(deck, deck.slides[slide]!).lines).toEqual(outline.lines)
+      const shown = shownElements(deck, slide)
+      const own = texts(shown)
+      expect(own.length).toBeGreaterThan(0)
+      for (const element of own) {
+        expect(inside(boundsOf(element.box), { left: 0, top: 0, right: 1920, bottom: 1080 }, 1), `${element.name} of ${count}`).toBe(true)
+        if (element.kind !== 'text') continue
+        const layout = layoutOfElement(deck, element, roughMeasurer)
+        expect([element.name, layout.fits, layout.broken]).toEqual([element.name, true, null])
+      }
+      own.forEach((a, index) => {
+        for (const b of own.slice(index + 1)) {
+          const { left, right, top, bottom } = boundsOf(a.box)
+          const smaller = { left: left + 0.6, right: right - 0.6, top: top + 0.6, bottom: bottom - 0.6 }
+          expect(overlap(smaller, boundsOf(b.box)), `${a.name} and ${b.name} of ${count}`).toBe(false)
+        }
+      })
+      const plan = rundown(deck, 'talk', timingContext).slides.find(entry => entry.slide === slide)!
+      const findings = checkSlide(deck, plan, timingContext).filter(({ rule, unmeasured }) => rule === 'contrast' && !unmeasured)
+      expect(findings.map(({ message }) => message)).toEqual([])
+    }
+  })
+
+  it('is read back as it was put on, and taken off again leaves the words', () => {
+    for (const family of Object.keys(look.dresses)) {
+      const { deck, slide, outline, context } = worn(name, family, 3)
+      const read = readDeck(JSON.parse(JSON.stringify(deck)))
+      expect(read.ok && read.value.deck).toEqual(deck)
+      const off = applyChanges(deck, putLook(deck, { ...wish(name), look: null }, context))
+      expect([deckTheme(off).look, outlineOf(off, off.slides[slide]!).lines]).toEqual([undefined, outline.lines])
+    }
+  })
+
+  it.each([
+    [1440, 1080],
+    [1080, 1080],
+    [1080, 1920],
+  ])('stands in %i × %i too: every word inside and none broken', (width, height) => {
+    for (const family of Object.keys(look.dresses)) {
+      const { deck, slide } = worn(name, family, family === 'quote' ? 1 : 3, {}, { width, height })
+      for (const element of texts(shownElements(deck, slide))) {
+        expect(inside(boundsOf(element.box), { left: 0, top: 0, right: width, bottom: height }, 1), `${family}: ${element.name}`).toBe(true)
+        if (element.kind === 'text')
+          expect([family, element.name, layoutOfElement(deck, element, roughMeasurer).broken]).toEqual([family, element.name, null])
+      }
+    }
+  })
+})
+
+describe('putting a look on', () => {
+  it('keeps what was placed by hand, and the deck’s colours and fonts where that is wished', () => {
+    const { before, slide, context } = worn('soundings', 'lead-rows', 3)
+    const title = elementsOf(before, slide).find(({ placeholder }) => placeholder === 'title')!
+    const box = { x: 700, y: 40, width: 900, height: 90, angle: 0 }
+    const moved = applyChanges(before, [setRecord('elements', title.id, { box })])
+    const own = { ...wish('soundings'), ownColors: true, ownFonts: true }
+    const now = applyChanges(moved, putLook(moved, own, context))
+    expect(now.elements[title.id]!.box).toEqual(box)
+    expect([deckTheme(now).palette, deckTheme(now).fonts]).toEqual([deckTheme(before).palette, deckTheme(before).fonts])
+    expect(deckTheme(now).look).toEqual({ name: 'soundings', seed: 4711 })
+    const deep = deckTheme(applyChanges(moved, putLook(moved, { ...own, ground: 'deep' }, context))).palette
+    expect([deep.ground, deep.accent1]).not.toEqual([deckTheme(before).palette.ground, deckTheme(before).palette.accent1])
+  })
+
+  it('takes bullets away where a look sets the lines plain, and gives them back', () => {
+    const { before, deck, slide, context } = worn('soundings', 'picture-full', 2)
+    const levels = (of: Deck) => {
+      const body = elementsOf(of, slide).find(({ placeholder }) => placeholder === 'body')!
+      return body.kind === 'text' ? body.text.content.map(({ attrs }) => attrs?.level ?? 0) : []
+    }
+    const off = applyChanges(deck, putLook(deck, { ...wish('soundings'), look: null }, context))
+    expect([levels(before), levels(deck), levels(off)]).toEqual([
+      [1, 1],
+      [0, 0],
+      [1, 1],
+    ])
+  })
+
+  it('draws its ornaments anew in another shape', () => {
+    const { deck } = worn('lightwell', 'title', 1)
+    const tall = refit(deck, { width: 1080, height: 1920 })
+    const band = (of: Deck) => elementsOf(of, 'layout-title').find(({ name }) => name === 'Band')!.box!
+    expect(band(deck).height).toBe(1080)
+    expect(band(tall).height).toBeLessThan(1200)
+    expect(band(tall).width).toBeGreaterThan(700)
+  })
+})
