@@ -67,11 +67,12 @@ const turn = () => (wish.seed = (wish.seed * 31 + 977) % 10_000)
             class="look"
             :class="{ on: trying === look.name }"
             :aria-pressed="trying === look.name"
+            :aria-label="look.label"
             :title="look.explains"
             @click="trying = trying === look.name ? null : look.name"
           >
             <span class="frame">
-              <NearThumb v-if="first" :deck="samples.get(look.name) ?? null" :slide="first" :width="138" :ratio="ratio" />
+              <NearThumb v-if="first" :deck="samples.get(look.name) ?? null" :slide="first" :width="126" :ratio="ratio" />
             </span>
             <span class="name">
               {{ look.label }}
@@ -109,7 +110,7 @@ const turn = () => (wish.seed = (wish.seed * 31 + 977) % 10_000)
   padding: 0;
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 10px;
+  gap: 8px 6px;
 }
 .look {
   display: block;
