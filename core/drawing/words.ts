@@ -5,6 +5,7 @@ import { styleOf, themeSeen, type ShownElement } from '../resolved'
 import {
   type Fitted,
   fontOf,
+  spacingOf,
   insetOf,
   layoutOfElement,
   leftOfLine,
@@ -130,12 +131,12 @@ function strokesOfLine(setting: Setting, line: Line, top: number): HandStroke[] 
   if (sample === undefined) return []
   const fonts = words.map(run => setting.fontFor(run.marks))
   const baseline = top + baselineOf(ink, fonts, sample, line.height)
-  const spacing = style.letterSpacing * style.size * layout.scale
   let x = setting.inset + leftOfLine(element, layout, line)
   // Of a line that is written from the right, the runs stand from the right too.
   const right = x + line.width
   return line.runs.flatMap(run => {
     const font = setting.fontFor(run.marks)
+    const spacing = spacingOf(style, font)
     const width = measurer.width(run.text, font) + spacing * run.text.length
     const at = line.rightToLeft ? right - (x - (right - line.width)) - width : x
     x += width

@@ -1,6 +1,6 @@
 import type { TextElement, Theme } from '../model'
 import type { TextSetting } from '../resolved'
-import { fontOf, lettersOf, type Run, type TextLayout } from './layout'
+import { fontOf, lettersOf, spacingOf, type Run, type TextLayout } from './layout'
 import type { Measurer } from './measure'
 
 /**
@@ -86,13 +86,15 @@ export function lettersAlong(
 ): PlacedLetter[] {
   const { style, fonts, align } = setting
   const path = pathAlong(along, size)
-  const spacing = style.letterSpacing * style.size * layout.scale
   const pieces = layout.lines
     .flatMap((line, index) => [
       ...(index && line.runs.length ? [{ text: ' ', run: line.runs[0]!, letter: -1 }] : []),
       ...line.runs.flatMap(run => lettersOf(run.text).map((text, step) => ({ text, run, letter: run.letter + step }))),
     ])
-    .map(piece => ({ ...piece, width: measurer.width(piece.text, fontOf(piece.run.marks, style, fonts, layout.scale)) + spacing }))
+    .map(piece => {
+      const font = fontOf(piece.run.marks, style, fonts, layout.scale)
+      return { ...piece, width: measurer.width(piece.text, font) + spacingOf(style, font) }
+    })
   const total = pieces.reduce((sum, piece) => sum + piece.width, 0)
   let at = align === 'left' ? 0 : align === 'right' ? path.length - total : (path.length - total) / 2
   return pieces.flatMap(({ width, ...piece }) => {

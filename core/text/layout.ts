@@ -56,8 +56,12 @@ export interface TextLayout {
 }
 
 const east = '\\p{Script=Han}\\p{Script=Hiragana}\\p{Script=Katakana}'
+/** Blanks at which a line may turn; those that bind (no-break, narrow no-break, figure) belong to their words. */
+const blank = ' \\t\\u1680\\u2000-\\u2006\\u2008-\\u200a\\u205f\\u3000'
 /** White space; one letter of a script that breaks anywhere; a word up to its hyphen. */
-const tokens = new RegExp(`[ \\t]+|[${east}]|[^\\s${east}-]*-|[^\\s${east}-]+`, 'gu')
+const tokens = new RegExp(`[${blank}]+|[${east}]|[^${blank}${east}-]*-|[^${blank}${east}-]+`, 'gu')
+const beginsBlank = new RegExp(`^[${blank}]`, 'u')
+const endsBlank = new RegExp(`[${blank}]+$`, 'u')
 /**
  * Scripts that write words without spaces between them: a break between letters is none within a word that anybody could tell from here.
  */
@@ -101,6 +105,9 @@ export function fontOf(marks: readonly Mark[], style: TextSetting, fonts: Theme[
   return { family, size: style.size * factor * scale, weight, italic }
 }
 
+/** What is added to each letter of a font in a style, px of deck space: in proportion to the size that it is set in. */
+export const spacingOf = (style: Pick<TextStyle, 'letterSpacing'>, font: Pick<Font, 'size'>) => style.letterSpacing * font.size
+
 const factorOf = (marks: readonly Mark[], style: TextSetting) =>
   marks.reduce(
     (factor, mark) =>
@@ -128,8 +135,10 @@ interface Setting {
   scale: number
 }
 
-const advance = ({ style, fonts, measurer, scale }: Setting, text: string, marks: readonly Mark[]) =>
-  measurer.width(text, fontOf(marks, style, fonts, scale)) + style.letterSpacing * style.size * scale * text.length
+function advance({ style, fonts, measurer, scale }: Setting, text: string, marks: readonly Mark[]): number {
+  const font = fontOf(marks, style, fonts, scale)
+  return measurer.width(text, font) + spacingOf(style, font) * text.length
+}
 
 /** Lines as far as they are set, and the count of what is in them. */
 interface Page {
@@ -170,7 +179,7 @@ function closeLine(page: Page) {
   line.height = setting.style.lineHeight * setting.style.size * setting.scale * (page.factor || 1)
   page.top += line.height
   const last = line.runs.at(-1)
-  const trailing = last && /[ \t]+$/.exec(last.text)?.[0]
+  const trailing = last && endsBlank.exec(last.text)?.[0]
   if (trailing) line.width -= advance(setting, trailing, last.marks)
   page.lines.push(line)
 }
@@ -211,7 +220,7 @@ function piecesOf({ setting }: Page, stretch: readonly Inline[]): Piece[] {
     const words = cased(node.text, setting.style.case).replace(/[\r\n\f\v\u2028\u2029]/g, ' ')
     for (const [text] of words.matchAll(tokens)) {
       const last = pieces.at(-1)
-      const isSpace = /^[ \t]/.test(text)
+      const isSpace = beginsBlank.test(text)
       const beginsWord = !isSpace && (!last || last.isSpace)
       const opens = beginsWord || (!!last && (/-$/.test(last.text) || breaksAnywhere.test(text) || breaksAnywhere.test(last.text)))
       pieces.push({ text, marks, isSpace, opens, beginsWord, wide: advance(setting, text, marks) })

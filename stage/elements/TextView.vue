@@ -5,6 +5,7 @@ import type { Deck, ShapeElement, TextElement, Theme } from '#core/model'
 import { styleOf, type ShownElement } from '#core/resolved'
 import {
   fontOf,
+  spacingOf,
   insetOf,
   layoutOfElement,
   leftOfLine,
@@ -77,9 +78,8 @@ const starts = (line: Line) => {
   let at = leftOf(line)
   return line.runs.map(run => {
     const from = at
-    at +=
-      props.host.measurer.width(run.text, fontOf(run.marks, style.value, props.theme.fonts, layout.value.scale)) +
-      style.value.letterSpacing * style.value.size * layout.value.scale * run.text.length
+    const font = fontOf(run.marks, style.value, props.theme.fonts, layout.value.scale)
+    at += props.host.measurer.width(run.text, font) + spacingOf(style.value, font) * run.text.length
     return from
   })
 }
@@ -87,7 +87,7 @@ const starts = (line: Line) => {
 const runStyle = (run: Run) => {
   const font = fontOf(run.marks, style.value, props.theme.fonts, layout.value.scale)
   const css: Record<string, string> = { fontFamily: fontStack(font.family), fontSize: `${font.size}px`, fontWeight: String(font.weight) }
-  if (style.value.letterSpacing) css.letterSpacing = `${style.value.letterSpacing * style.value.size * layout.value.scale}px`
+  if (style.value.letterSpacing) css.letterSpacing = `${spacingOf(style.value, font)}px`
   if (font.italic) css.fontStyle = 'italic'
   const decorations: string[] = []
   for (const mark of run.marks) {
