@@ -8,7 +8,7 @@ const views = [
   { value: 'look', label: 'Look' },
 ]
 const show = (wanted: string) =>
-  void router.replace({ query: { ...route.query, look: wanted === 'look' ? (route.query.look ?? 'palette') : undefined } })
+  void router.replace({ query: { ...route.query, look: wanted === 'look' ? (route.query.look ?? 'looks') : undefined } })
 </script>
 
 <template>
