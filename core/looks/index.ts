@@ -10,20 +10,38 @@
 import { familyNamed, type LayoutFamily, type LayoutRoom } from '../layouts/catalogue'
 import type { TextStyle, Theme } from '../model'
 import { memoByRecords } from '../values'
+import { breakwater } from './catalogue/breakwater'
 import { foghorn } from './catalogue/foghorn'
+import { hillLines } from './catalogue/hill-lines'
 import { lightwell } from './catalogue/lightwell'
+import { logbook } from './catalogue/logbook'
+import { manifest } from './catalogue/manifest'
 import { minuteBook } from './catalogue/minute-book'
 import { nightChart } from './catalogue/night-chart'
 import { scissors } from './catalogue/scissors'
 import { signpost } from './catalogue/signpost'
 import { soundings } from './catalogue/soundings'
+import { twoInks } from './catalogue/two-inks'
 import type { Dress, Look } from './look'
 
 export { layoutParts } from './parts'
 export type { Dress, Look } from './look'
 
 /** The catalogue: adding a look is adding a file and a line. */
-export const looks: readonly Look[] = [soundings, signpost, lightwell, minuteBook, scissors, nightChart, foghorn]
+export const looks: readonly Look[] = [
+  soundings,
+  signpost,
+  lightwell,
+  minuteBook,
+  scissors,
+  nightChart,
+  logbook,
+  twoInks,
+  breakwater,
+  hillLines,
+  manifest,
+  foghorn,
+]
 
 const byName = new Map(looks.map(look => [look.name, look]))
 /** The look of a name; undefined where there is none such, and layouts stand as their families have them. */

@@ -139,7 +139,7 @@ export const sized = (
   weight,
   lineHeight: 1.3,
   letterSpacing: 0,
-  ...(font === 'display' ? { balanced: true } : {}),
+  ...(name === 'Body' ? {} : { balanced: true }),
   ...more,
 })
 
