@@ -13,7 +13,7 @@ import { prepareDatabase, startServer, startWorker } from './serve.mjs'
 const { chromium } = createRequire(import.meta.url)('@playwright/test') as typeof import('@playwright/test')
 
 /** What a page goes through before its picture is taken, by the picture's name. */
-const views: Readonly<Record<string, { url: string; dark?: boolean; before?: (page: Page) => Promise<void> }>> = {
+const views: Readonly<Record<string, { url: string; before?: (page: Page) => Promise<void> }>> = {
   decks: {
     url: '/',
     async before(page) {
@@ -57,7 +57,7 @@ const views: Readonly<Record<string, { url: string; dark?: boolean; before?: (pa
       }
     },
   },
-  look: { url: '/decks/demo-review?phase=compose&look=palette' },
+  look: { url: '/decks/demo-review?phase=compose&look=looks', before: page => page.getByRole('button', { name: 'Soundings' }).click() },
   layouts: {
     url: '/decks/demo-briefing?phase=compose&look=layouts',
     async before(page) {
@@ -65,11 +65,6 @@ const views: Readonly<Record<string, { url: string; dark?: boolean; before?: (pa
     },
   },
   time: { url: '/decks/demo-briefing?phase=time', before: page => slide(page, 2) },
-  dark: {
-    url: '/data?table=demo-by-shore&view=steps',
-    dark: true,
-    before: page => page.locator('[data-step="3"]').click({ position: { x: 160, y: 12 } }),
-  },
   board: { url: '/decks/demo-routes?phase=time' },
   check: { url: '/decks/demo-seasons?phase=check' },
   deliver: { url: '/decks/demo-briefing?phase=deliver' },
@@ -170,7 +165,7 @@ try {
       baseURL: address,
       viewport: { width: 1280, height: 800 },
       locale: 'en-GB',
-      colorScheme: view.dark ? 'dark' : 'light',
+      colorScheme: 'light',
     })
     const page = await context.newPage()
     await page.request.post('/api/session', { data: { demo: 'ines@velmoor.example' } })

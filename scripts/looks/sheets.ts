@@ -9,8 +9,8 @@ import { makePictures } from '../../demo/pictures'
 import { sheetDeck } from './deck'
 
 /**
- * Draws looks as sheets: `node --import jiti/register scripts/looks/sheets.ts OUT.png [name …] [--deep] [--seed N] [--size W×H]
- * [--only family,family] [--wide px] [--columns n]`.
+ * Draws looks as sheets: `npm run looks -- OUT.png [name …] [--deep] [--seed N] [--size W×H] [--only family,family] [--wide px]
+ * [--columns n]`. Without names: eight slides of every look.
  */
 const require = createRequire(import.meta.url)
 const { chromium } = require('@playwright/test') as typeof import('@playwright/test')
@@ -23,17 +23,19 @@ const flag = (name: string) => {
 const valued = new Set(['--seed', '--size', '--only', '--wide', '--columns'])
 const asked = rest.filter((word, index) => !word.startsWith('--') && !valued.has(rest[index - 1] ?? ''))
 const size = (flag('size') ?? '1920x1080').split(/[x×]/).map(Number) as [number, number]
+const eight = ['title', 'chapter', 'lead-rows', 'steps-row', 'numbers-row', 'statement', 'picture-full', 'list']
+const only = flag('only')?.split(',') ?? (asked.length ? undefined : eight)
 const decks = looks
   .filter(({ name }) => !asked.length || asked.includes(name))
   .map(({ name }) =>
     sheetDeck(
       { look: name, seed: Number(flag('seed') ?? 4711), ground: rest.includes('--deep') ? 'deep' : 'light' },
       { width: size[0], height: size[1] },
-      flag('only')?.split(','),
+      only,
     ),
   )
-const wide = Number(flag('wide') ?? 480)
-const columns = Number(flag('columns') ?? 4)
+const wide = Number(flag('wide') ?? (asked.length ? 480 : 232))
+const columns = Number(flag('columns') ?? (asked.length ? 4 : 8))
 
 const made = await build({
   root: path.join(root, 'scripts/looks/page'),
