@@ -74,7 +74,7 @@ test('Check names boxes, hidden words and what it could not measure; a remedy is
   await signedIn(page)
   await page.goto(`/decks/${id}?phase=check`)
   await expect(page.locator('.finding', { hasText: 'No font here has 渡 し 場, as “Welcome” needs' })).toBeVisible()
-  const covered = page.locator('.finding', { hasText: '“Plate” lies over' })
+  const covered = page.locator('.finding', { hasText: '“Plate” lies over “Nobody” in “Notice”' })
   await expect(covered).toBeVisible()
   await expect(page.getByTestId('unmeasured')).toContainText(
     'Look yourself whether “Gilded” can be read: its letters are filled with more than one colour.',

@@ -111,7 +111,15 @@ function groundLayers(deck: Deck, slide: Slide, palette: Palette, size: Size): L
   return layers
 }
 
-const outlinePoints = (outline: string) => pointsAlong(outline, 10)
+/** Points of outlines that were asked for, by the outline: what a look draws lies beneath many words. */
+const pointsKnown = new Map<string, ReturnType<typeof pointsAlong>>()
+const mostKnown = 500
+function outlinePoints(outline: string) {
+  const found = pointsKnown.get(outline) ?? pointsAlong(outline, 10)
+  if (pointsKnown.size >= mostKnown) pointsKnown.clear()
+  pointsKnown.set(outline, found)
+  return found
+}
 
 type Pictures = Parameters<typeof treatmentOf>[1]
 

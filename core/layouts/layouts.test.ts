@@ -14,6 +14,7 @@ import {
   splitOutline,
   wantedTable,
 } from './index'
+import { looks } from '../looks'
 import { familyNamed, families } from './catalogue'
 
 const context = countingContext('o')
@@ -139,6 +140,35 @@ describe('proposing layouts', () => {
     expect(first('1.4 million', ['passengers last season'])).toBe('statement')
     expect(first('“A quiet quay is a safe quay.”', ['Liv Sorne'])).toBe('quote-title')
     expect(propose({ title: 'x', lines: [], first: false })).toHaveLength(families.length)
+  })
+
+  it('sets no third slide in a run as the two before it where another layout suits, and a title alone as it was', () => {
+    const led = ['Safety: two ramps', 'Speed: eight minutes', 'Space: a hall'].map(text => ({ text, level: 1 }))
+    const words = { title: 'What changes', lines: led, first: false }
+    const usual = propose(words)[0]!.family.name
+    const third = propose(words, { before: ['chart', usual, usual] })[0]!.family.name
+    expect(third).not.toBe(usual)
+    expect(propose(words, { before: [usual, 'chart', usual] })[0]!.family.name).toBe(usual)
+    const alone = { title: 'Nobody waits in the rain.', lines: [], first: false }
+    expect(propose(alone, { before: ['statement', 'statement'] })[0]!.family.name).toBe('statement')
+    const outline = Array.from({ length: 6 }, (_, index) => ({ title: `Part ${index}`, lines: led }))
+    const deck = freshDeck()
+    const made = applyChanges(deck, insertOutline(deck, { after: slidesOf(deck).at(-1)!.id, slides: outline }, countingContext('run')))
+    const families = slidesOf(made)
+      .slice(-6)
+      .map(slide => made.layouts[slide.layout]!.family)
+    families
+      .slice(2)
+      .forEach((family, index) => expect([families[index], families[index + 1], family]).not.toEqual([family, family, family]))
+  })
+
+  it('puts the layouts first that the deck’s look composes itself', () => {
+    const words = {
+      title: 'What changes',
+      lines: ['Safety: two ramps', 'Speed: eight minutes', 'Space: a hall'].map(text => ({ text, level: 1 })),
+      first: false,
+    }
+    for (const { name, dresses } of looks) expect(Object.keys(dresses)).toContain(propose(words, { look: name })[0]!.family.name)
   })
 
   it('gives every proposal a reason in a sentence', () => {

@@ -144,6 +144,8 @@ export function insertOutline(deck: Deck, input: { after: Id | null; slides: rea
   const changes: Change[] = []
   const shared = Object.fromEntries(Object.entries(deck.elements).filter(([, element]) => !deck.slides[element.owner]))
   let bare: Deck = { ...deck, slides: {}, elements: shared, beats: {}, cues: {}, states: {}, sounds: {} }
+  const look = deckTheme(deck).look?.name
+  const before = siblings.slice(0, at).map(slide => deck.layouts[slide.layout]?.family ?? '')
   input.slides.forEach((outline, index) => {
     const words = {
       ...outline,
@@ -151,7 +153,8 @@ export function insertOutline(deck: Deck, input: { after: Id | null; slides: rea
       last: index > 0 && index === input.slides.length - 1,
       language: infoOf(deck).language,
     }
-    const { family } = propose(words)[0]!
+    const { family } = propose(words, { look, before })[0]!
+    before.push(family.name)
     const inserted = insertSlide(bare, { after: null, family, outline }, context)
     const agenda = family.senses[0] === 'agenda' && !outline.lines.length ? (chapters ? 'chapters' : 'slides') : null
     for (const change of inserted.changes) {

@@ -1,3 +1,4 @@
+import { lookNamed } from '../looks'
 import { families, type LayoutFamily } from './catalogue'
 import { featuresOf, isBareNumber, readSenses, type SlideWords } from './senses'
 
@@ -12,11 +13,24 @@ export interface Proposal {
 /** How much less a family suits the second and later senses that it names. */
 const later = [1, 0.88, 0.84, 0.8, 0.78]
 
+/** What stands around a slide: the look that the deck wears, and the families of the slides before it, the nearest last. */
+export interface Surroundings {
+  look?: string | undefined
+  before?: readonly string[]
+}
+/** A family that a look composes itself is worth so much more; one that the two slides before have already, so much less. */
+const composed = 1.05
+const again = 0.72
+
 /**
  * Ranks all layouts for a slide's words, best first; none is left out. Of layouts that show one sense the ones that look best with as many
- * items come first.
+ * items come first, and those that the deck's look composes itself; a third of one family in a run comes behind others that suit.
  */
-export function propose(words: SlideWords): Proposal[] {
+export function propose(words: SlideWords, { look, before = [] }: Surroundings = {}): Proposal[] {
+  const dresses = lookNamed(look)?.dresses
+  const [one, other] = before.slice(-2)
+  // A title alone has few layouts that suit it, and a chapter is none of them.
+  const tired = words.lines.length && one === other ? one : undefined
   const senses = readSenses(words)
   const { count, led } = featuresOf(words)
   const titled = isBareNumber(words.title)
@@ -29,7 +43,8 @@ export function propose(words: SlideWords): Proposal[] {
       const suits = reading ? reading.score * (later[at] ?? 0.75) : 0
       if (reading && suits > score) [score, reason] = [suits, reading.reason]
     }
-    const [least, most] = family.best
+    const dress = dresses?.[family.name]
+    const [least, most] = dress?.best ?? family.best
     const off = count < least ? least - count : count > most ? count - most : 0
     score *= 1 / (1 + off * 0.12)
     // A saying that is the title stands in one text; one among the lines is an item.
@@ -37,7 +52,9 @@ export function propose(words: SlideWords): Proposal[] {
     // A number that is the title stands large where the title does.
     if (titled && family.content !== 'lines' && family.senses.includes('number')) score *= 0.8
     if (family.content === 'items' && family.split === 'lead' && led > 0.6) score *= 1.02
-    return { family, score: Math.min(1, score) - index * 0.0001, reason }
+    if (dress) score *= composed
+    if (family.name === tired) score *= again
+    return { family, score: Math.min(1.05, score) - index * 0.0001, reason }
   })
   return spread(judged.sort((a, b) => b.score - a.score))
 }

@@ -52,11 +52,23 @@ export function amountsIn(element: { shape: string; amounts?: Amounts; radius?: 
   return made
 }
 
+/** Ornaments are long to reckon, and stand on many slides: their paths by what they follow from. */
+const reckoned = new Map<string, string>()
+const mostReckoned = 1000
+function ornamentPath(shape: Shape, size: Size, amounts: Amounts): string {
+  const key = `${shape.name} ${size.width} ${size.height} ${JSON.stringify(amounts)}`
+  const found = reckoned.get(key) ?? shape.path(size, amounts)
+  if (reckoned.size >= mostReckoned) reckoned.clear()
+  reckoned.set(key, found)
+  return found
+}
+
 /** The outline of a shape that fills a box of a size, px, as an SVG path (even-odd). */
 export function outlineOf(element: Pick<ShapeElement, 'shape' | 'amounts' | 'radius' | 'sector'>, size: Size): string {
   if (element.shape === 'sector') return sectorPath({ x: 0, y: 0, ...size }, element.sector)
   const shape = shapeNamed(element.shape)
-  const path = shape.path(size, amountsIn(element, size))
+  const amounts = amountsIn(element, size)
+  const path = shape.group === 'ornaments' ? ornamentPath(shape, size, amounts) : shape.path(size, amounts)
   // The tail of a callout stands outside on purpose, and ornaments hold themselves in; all else stays in its box, however long that is.
   return shape.group === 'callouts' || shape.group === 'ornaments' || shape === plain ? path : heldIn(size, path)
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { infoOf, applyChanges, onlySlides } from '#core/model'
+import { applyChanges, deckTheme, infoOf, onlySlides } from '#core/model'
 import { refDebounced } from '@vueuse/core'
 import { agendaSource, buildOf, buildSlide, layOut, layoutsFor, outlineOf, propose, richLines, setAgenda, type Build } from '#core/layouts'
 import type { LayoutFamily } from '#core/layouts/catalogue'
@@ -31,12 +31,19 @@ const bare = computed(() => {
 const ranked = computed(() => {
   const record = slide.value && shownDeck.value.slides[slide.value.id]
   if (!record) return []
-  return propose({
-    ...outlineOf(shownDeck.value, record),
-    first: current.value === 0,
-    last: current.value > 0 && current.value === store.slides.length - 1,
-    language: infoOf(shownDeck.value).language,
-  })
+  const deck = shownDeck.value
+  return propose(
+    {
+      ...outlineOf(deck, record),
+      first: current.value === 0,
+      last: current.value > 0 && current.value === store.slides.length - 1,
+      language: infoOf(deck).language,
+    },
+    {
+      look: deckTheme(deck).look?.name,
+      before: store.slides.slice(0, Math.max(0, current.value)).map(({ layout }) => deck.layouts[layout]?.family ?? ''),
+    },
+  )
 })
 const found = computed(() => {
   if (!purpose.value.trim()) return ranked.value
