@@ -10,7 +10,7 @@ test('a look is seen before and after on every slide, put on, taken back, and ke
   const wall = page.getByRole('region', { name: 'All slides in this look' })
   await expect(looks.getByRole('button', { name: 'Soundings' })).toBeVisible()
   // Each look shows this deck’s own first slide.
-  await expect(looks.getByRole('button', { name: 'Foghorn' })).toContainText('Spring on the water')
+  await expect(looks.getByRole('button', { name: 'Signpost' })).toContainText('Spring on the water')
 
   await looks.getByRole('button', { name: 'Soundings' }).click()
   await expect(wall).toContainText('Nothing is changed until it is put on.')

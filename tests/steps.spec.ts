@@ -81,7 +81,7 @@ test('a step is pulled by its number to another place; rows are looked at in the
   await signedIn(page)
   await page.goto('/data')
   await bring(page, 'piers.csv', 'pier;boats\nQuill;3\nAstrel;12\nMarsh;7')
-  const rows = page.getByRole('region', { name: 'Rows of piers' })
+  const rows = page.getByRole('group', { name: 'Rows of piers' })
   await rows.getByRole('columnheader').filter({ hasText: 'boats' }).hover()
   await rows.getByRole('button', { name: 'Order rows by boats' }).click()
   await page.getByRole('menuitem', { name: 'Greatest first' }).click()

@@ -87,7 +87,7 @@ watch(
 </script>
 
 <template>
-  <div ref="place" class="place" tabindex="0" role="region" :aria-label="`Rows of ${detail.name}`">
+  <div ref="place" class="place" tabindex="0" role="group" :aria-label="`Rows of ${detail.name}`">
     <table :aria-rowcount="detail.shown.rows + 1">
       <thead>
         <tr>
@@ -253,7 +253,10 @@ th:hover .sort,
 .edge:hover,
 .edge:focus-visible {
   background: linear-gradient(var(--act), var(--act)) center / 2px 100% no-repeat;
-  outline: none;
+}
+.edge:focus-visible {
+  outline: 2px solid var(--act);
+  outline-offset: -1px;
 }
 .unit {
   color: var(--second);

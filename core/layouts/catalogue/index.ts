@@ -57,17 +57,14 @@ import { title } from './title'
 import { treeAcross } from './tree-across'
 import { treeDown } from './tree-down'
 
-export { accentAt, faint, filled, inked, wash } from './colors'
 export {
   below,
   framing,
   headTitle,
   itemsPlace,
   picturePlace,
-  shapePlace,
   slot,
   textPlace,
-  titleAndItems,
   type Frame,
   type Item,
   type LayoutFamily,
@@ -76,8 +73,7 @@ export {
   type Sense,
   type Split,
 } from './family'
-export { around, columns, columnsFor, grid, inset, rows, splitAcross, splitDown } from './geometry'
-export { cell, numberDisc, numberIn } from './parts'
+export { numberIn } from './parts'
 export { atStyleSize } from './roomy'
 
 /** The catalogue: adding a family is adding a file and a line. */

@@ -130,10 +130,12 @@ function figures(items: readonly Item[], area: Frame, room: LayoutRoom): Place[]
     return pitched(sheet, items, area, { most: 230, split: 0.5, words: index => ({ ...words(index), style: 'figure' }) }, (path, row) => [
       rule(slot(path, 'rule'), `Rule ${path}`, { x: row.x, y: row.y, width: row.width, height: 2 * sheet.unit }, hair),
     ])
+  // They stand in the middle of what is left beneath the title.
+  const low = { ...area, y: area.y + 70 * sheet.unit, height: area.height - 70 * sheet.unit }
   return sideBySide(
     sheet,
     items,
-    area,
+    low,
     { gap: 56, top: 90, lead: 260, words: index => ({ ...words(index), vertical: 'middle' }) },
     (path, column) => [
       rule(

@@ -270,7 +270,7 @@ function quotePlaces(kind: 'title' | 'items') {
     const band = sheet.isUpright ? framed(sheet, 0, 0, 1390, 300) : framed(sheet, 0, 0, 253, 1080)
     const words = sheet.isUpright ? framed(sheet, 120, 360, 1680, 600) : framed(sheet, 500, 200, 1240, 700)
     return [
-      ornament('', 'Band', 'rectangle', band, { fill: { role: 'accent2', tint: -0.28 } }),
+      ...arcade(sheet, band),
       ...(kind === 'items'
         ? [
             textPlace(

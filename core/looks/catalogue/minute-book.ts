@@ -146,7 +146,7 @@ function segments(items: readonly Item[], area: Frame, room: LayoutRoom): Place[
     const isLast = index === items.length - 1
     const x = area.x + index * wide
     const fill: Color = isLast ? { role: 'accent1' } : { role: 'ink', alpha: index % 2 ? 0.22 : 0.12 }
-    const color: Color = isLast ? (sheet.isDeep ? { role: 'ground' } : { role: 'ground' }) : ink
+    const color: Color = isLast ? { role: 'ground' } : ink
     return [
       ornament(slot(path, 'segment'), `Segment ${path}`, 'rectangle', { x, y: top, width: wide - 2 * unit, height: 230 * unit }, { fill }),
       rule(slot(path, 'pole'), `Pole ${path}`, { x, y: top, width: 2 * unit, height: 480 * unit }, ink),

@@ -29,7 +29,7 @@ function sky(sheet: Sheet, pole: { x: number; y: number }, radii: readonly numbe
   const outer = radii.at(-1) ?? 0
   const inner = radii.at(-2) ?? 0
   return [
-    ornament('', 'Stars', 'stars', stars, { fill: { role: 'ink', alpha: 0.85 }, amounts: { seed: sheet.seed, count: 70 } }),
+    ornament('', 'Stars', 'stars', stars, { fill: { role: 'ink', alpha: 0.85 }, amounts: { seed: sheet.seed, count: 100 } }),
     ...radii.map((r, index) =>
       circle(sheet, '', pole.x, pole.y, r, index === radii.length - 1 ? fine : faint, 2, index % 2 ? [2, 10] : undefined),
     ),
@@ -77,7 +77,7 @@ function chapterPlaces(room: LayoutRoom): Place[] {
   return [
     ornament('', 'Stars', 'stars', framed(sheet, 0, 0, 1920, 520), {
       fill: { role: 'ink', alpha: 0.85 },
-      amounts: { seed: sheet.seed, count: 80 },
+      amounts: { seed: sheet.seed, count: 100 },
     }),
     ...[520, 700, 860, 1000, 1100].map((r, index) =>
       circle(sheet, '', pole.x, pole.y, r * unit, index === 3 ? fine : faint, 2, index % 2 ? undefined : [2, 10]),
