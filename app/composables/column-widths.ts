@@ -1,9 +1,7 @@
 import { useLocalStorage } from '@vueuse/core'
 
 /** A column is at least and at most so wide, px; where nobody has pulled it, it is as wide as its words, about so much. */
-export const leastWidth = 72
-export const mostWidth = 900
-export const usualWidth = 118
+const limits = { least: 72, most: 900, usual: 118 }
 /** Pulled by a key it becomes so much wider, px. */
 const byKey = 16
 
@@ -13,7 +11,7 @@ export function useColumnWidths(table: () => string) {
   const widthOf = (column: string): number | undefined => all.value[table()]?.[column]
   function setWidth(column: string, width: number | undefined) {
     const { [column]: _, ...others } = all.value[table()] ?? {}
-    const here = width === undefined ? others : { ...others, [column]: Math.round(Math.min(mostWidth, Math.max(leastWidth, width))) }
+    const here = width === undefined ? others : { ...others, [column]: Math.round(Math.min(limits.most, Math.max(limits.least, width))) }
     const { [table()]: __, ...rest } = all.value
     all.value = Object.keys(here).length ? { ...rest, [table()]: here } : rest
   }
@@ -22,7 +20,7 @@ export function useColumnWidths(table: () => string) {
     if (event.button !== 0) return
     event.preventDefault()
     const cell = (event.currentTarget as HTMLElement).closest('th')
-    const [before, from, begun] = [widthOf(column), cell?.getBoundingClientRect().width ?? leastWidth, event.clientX]
+    const [before, from, begun] = [widthOf(column), cell?.getBoundingClientRect().width ?? limits.least, event.clientX]
     followPointer(
       event,
       ({ clientX }) => setWidth(column, from + clientX - begun),
@@ -35,7 +33,7 @@ export function useColumnWidths(table: () => string) {
     event.preventDefault()
     event.stopPropagation()
     const cell = (event.currentTarget as HTMLElement).closest('th')
-    setWidth(column, (widthOf(column) ?? cell?.getBoundingClientRect().width ?? leastWidth) + way * byKey)
+    setWidth(column, (widthOf(column) ?? cell?.getBoundingClientRect().width ?? limits.least) + way * byKey)
   }
-  return { widthOf, setWidth, pull, pullByKey }
+  return { limits, widthOf, setWidth, pull, pullByKey }
 }

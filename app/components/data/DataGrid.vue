@@ -49,7 +49,7 @@ const decimals = computed(() => {
 const words = (column: HeadColumn, at: number, value: string | number | null) => gridWords(column, value, language, decimals.value[at])
 const language = navigator.language
 const unitOf = (column: HeadColumn) => (column.kind === 'duration' ? '' : (column.unit ?? ''))
-const { widthOf, setWidth, pull, pullByKey } = useColumnWidths(() => props.detail.id)
+const { limits, widthOf, setWidth, pull, pullByKey } = useColumnWidths(() => props.detail.id)
 const widthStyle = (name: string) => {
   const width = widthOf(name)
   return width ? { minWidth: `${width}px`, maxWidth: `${width}px`, width: `${width}px` } : undefined
@@ -128,9 +128,9 @@ watch(
               tabindex="0"
               aria-orientation="vertical"
               :aria-label="`Width of ${column.name}`"
-              :aria-valuenow="widthOf(column.name) ?? usualWidth"
-              :aria-valuemin="leastWidth"
-              :aria-valuemax="mostWidth"
+              :aria-valuenow="widthOf(column.name) ?? limits.usual"
+              :aria-valuemin="limits.least"
+              :aria-valuemax="limits.most"
               @pointerdown="pull(column.name, $event)"
               @keydown="pullByKey(column.name, $event)"
               @dblclick="setWidth(column.name, undefined)"
