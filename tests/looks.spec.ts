@@ -25,8 +25,7 @@ test('a look is seen before and after on every slide, put on, taken back, and ke
   await saved(page)
 
   // On the stage the layers of its title lie beneath the words, as parts of the layout.
-  await page.reload()
-  await page.getByRole('button', { name: 'Slide', exact: true }).click()
+  await page.goto(`${page.url().split('?')[0]}?phase=compose`)
   await expect(stage(page)).toContainText('Spring on the water')
   await expect(stage(page).locator('[data-element^="layout-title-part"]')).toHaveCount(13)
 })
