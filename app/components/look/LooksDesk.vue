@@ -146,8 +146,8 @@ const turn = () => (wish.seed = (wish.seed * 31 + 977) % 10_000)
 }
 .take {
   position: sticky;
-  bottom: 0;
-  padding-top: 8px;
+  bottom: -24px;
+  padding: 8px 0 24px;
   background: var(--panel);
 }
 p {
