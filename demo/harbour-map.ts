@@ -1,4 +1,4 @@
-import { seeded } from './seeded'
+import { seeded } from '../core/values'
 
 type Spot = readonly [x: number, y: number]
 

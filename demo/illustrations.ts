@@ -2,7 +2,7 @@ import sharp from 'sharp'
 import { drawFigure, poses, usualLook } from '../core/figures'
 import type { FigureLook } from '../core/model'
 import { houseTheme } from '../core/layouts'
-import { seeded } from './seeded'
+import { seeded } from '../core/values'
 
 type Random = () => number
 const [W, H] = [1600, 1000]

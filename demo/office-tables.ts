@@ -1,6 +1,6 @@
 import type { Step } from '../core/steps'
 import { cargo, harbourMap, seasonCards, stopPlaces } from './harbour-map'
-import { seeded } from './seeded'
+import { seeded } from '../core/values'
 
 /** A table as an office leaves it: a file with all that stands around and between its rows. */
 export interface OfficeTable {

@@ -1,6 +1,6 @@
 import { createNoise2D } from 'simplex-noise'
 import sharp from 'sharp'
-import { seeded } from './seeded'
+import { seeded } from '../core/values'
 
 type Rgb = readonly [number, number, number]
 

@@ -1,5 +1,5 @@
 import type { DataTable } from '../core/data'
-import { seeded } from './seeded'
+import { seeded } from '../core/values'
 
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 const season = [0.32, 0.36, 0.48, 0.62, 0.78, 0.95, 1.25, 1.42, 1.02, 0.7, 0.45, 0.38]

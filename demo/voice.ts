@@ -1,5 +1,5 @@
 import { sentencesOf } from '../core/sound'
-import { seeded } from './seeded'
+import { seeded } from '../core/values'
 import { wav } from './wav'
 
 const turn = 2 * Math.PI

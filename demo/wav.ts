@@ -1,4 +1,4 @@
-import { seeded } from './seeded'
+import { seeded } from '../core/values'
 
 const hertz = 22_050
 /** A sound as its amplitude, −1 to 1, at a second. */

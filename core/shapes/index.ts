@@ -11,7 +11,7 @@
 export * from './lines'
 export { outlineBetween } from './morph'
 export * from './outline'
-export { seeded, strataEdge } from './catalogue/ornaments'
+export { strataEdge } from './catalogue/ornaments'
 export { panelOutline, panelShape, roomInset } from './panel'
 export { measurePath, stretchesOf, type PathMeasure } from './path'
 export * from './touch'

@@ -1,16 +1,10 @@
 import { createNoise2D } from 'simplex-noise'
-import { polygon, short, smoothClosed, type Amount, type Amounts, type Shape, type Size } from '../shape'
+import { seeded } from '../../values'
+import { linePath } from '../lines'
+import { ellipse, polygon, short, smoothClosed, type Amount, type Amounts, type Shape, type Size } from '../shape'
 
-/** Numbers from 0 to 1 that follow from a seed, always the same ones (mulberry32). */
-export function seeded(seed: number): () => number {
-  let state = Math.round(seed * 7919) | 0
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state)
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296
-  }
-}
+/** Chance that follows from the amounts of a shape: the same for the same seed. */
+const chanceOf = (amounts: Amounts) => seeded(Math.round((amounts.seed ?? seed.initial) * 7919))
 
 const seed: Amount = { name: 'seed', label: 'Turn of chance', initial: 7, min: 0, max: 100 }
 const amount = (name: string, label: string, initial: number, min: number, max: number, whole?: true): Amount => ({
@@ -48,7 +42,7 @@ const layered: readonly Amount[] = [
  */
 export function strataEdge(amounts: Amounts): number[] {
   const a = (name: string) => amounts[name] ?? layered.find(one => one.name === name)!.initial
-  const noise = createNoise2D(seeded(a('seed')))
+  const noise = createNoise2D(chanceOf(amounts))
   let above: number[] = []
   let top = a('top')
   let gap = a('gap')
@@ -66,20 +60,6 @@ export function strataEdge(amounts: Amounts): number[] {
   return above
 }
 
-/** A smooth line through points that go on in one direction, as cubic curves (Catmull-Rom). */
-function smoothLine(points: readonly Point[]): string {
-  return points
-    .slice(1)
-    .map((to, index) => {
-      const [before, from, after] = [points[index - 1] ?? points[index]!, points[index]!, points[index + 2] ?? to]
-      const [a, b] = [
-        [from[0] + (to[0] - before[0]) / 6, from[1] + (to[1] - before[1]) / 6],
-        [to[0] - (after[0] - from[0]) / 6, to[1] - (after[1] - from[1]) / 6],
-      ] as const
-      return `C${at(a)} ${at(b)} ${at(to)}`
-    })
-    .join('')
-}
 const held = ({ width, height }: Size, points: readonly Point[]): Point[] =>
   points.map(([x, y]) => [within(x, width), within(y, height)] as const)
 
@@ -99,18 +79,15 @@ function strata(size: Size, amounts: Amounts, standing: boolean): string {
         [size.width, size.height],
         [0, size.height],
       ]
-  return `M${at(edge[0]!)}${smoothHeld(size, edge)}L${at(far)}L${at(near)}Z`
+  return `${heldPath(size, linePath('curve', edge))}L${at(far)}L${at(near)}Z`
 }
-/** Curves between points at the edge of a box run along it, not over it. */
-function smoothHeld(size: Size, points: readonly Point[]): string {
-  return smoothLine(points).replace(/(-?[\d.]+) (-?[\d.]+)/g, (_, x: string, y: string) =>
-    at([within(Number(x), size.width), within(Number(y), size.height)]),
-  )
-}
+/** A path whose curves run along the edge of a box where they would swing over it. */
+const heldPath = (size: Size, d: string) =>
+  d.replace(/(-?[\d.]+) (-?[\d.]+)/g, (_, x: string, y: string) => at([within(Number(x), size.width), within(Number(y), size.height)]))
 
 /** A ring of anchors on a superellipse, each moved a little, joined as scissors do: long curves with a straight cut here and there. */
 function pebble({ width, height }: Size, amounts: Amounts): string {
-  const random = seeded(amounts.seed ?? 7)
+  const random = chanceOf(amounts)
   const count = 10 + Math.floor(random() * 6)
   const power = 2 / 2.6
   const anchors = Array.from({ length: count }, (_, index): Point => {
@@ -137,7 +114,7 @@ function cut(anchors: readonly Point[], random: () => number, straight: number):
 
 /** A cut sheet: corners off by a little, and one anchor more on each long side. `off` is a share of the shorter side. */
 function sheet(size: Size, amounts: Amounts): string {
-  const random = seeded(amounts.seed ?? 7)
+  const random = chanceOf(amounts)
   const off = (amounts.off ?? 0.03) * Math.min(size.width, size.height)
   const near = (x: number, y: number): Point => [x + (random() - 0.5) * 2 * off, y + (random() - 0.5) * 2 * off]
   const { width: w, height: h } = size
@@ -158,7 +135,7 @@ function sheet(size: Size, amounts: Amounts): string {
 
 /** An engraved band: threads that are sums of two waves, so that they cross in lobes and meet in a waist at both ends. */
 function band({ width, height }: Size, amounts: Amounts): string {
-  const random = seeded(amounts.seed ?? 7)
+  const random = chanceOf(amounts)
   const threads = Math.round(amounts.threads ?? 39)
   const [p, share] = [2 + Math.floor(random() * 2), 0.5 + random() * 0.14]
   const q = p + 3 + Math.floor(random() * 3)
@@ -177,13 +154,13 @@ function band({ width, height }: Size, amounts: Amounts): string {
 
 /** Stars of a few sizes, strewn by chance, thinner to the foot. */
 function stars({ width, height }: Size, amounts: Amounts): string {
-  const random = seeded(amounts.seed ?? 7)
+  const random = chanceOf(amounts)
   const unit = Math.min(width, height)
   return Array.from({ length: Math.round(amounts.count ?? 60) }, () => {
     const r = unit * (random() ** 3 * 0.006 + 0.0016)
     const x = r + random() * (width - 2 * r)
     const y = r + random() ** 1.3 * (height - 2 * r)
-    return `M${at([x - r, y])}A${short(r)} ${short(r)} 0 1 1 ${at([x + r, y])}A${short(r)} ${short(r)} 0 1 1 ${at([x - r, y])}Z`
+    return ellipse(x - r, y - r, 2 * r, 2 * r)
   }).join('')
 }
 
@@ -191,7 +168,7 @@ const mostDots = 1500
 
 /** Dots on a grid whose size falls from one side to the other, with a soft turn by noise: a screen of printing. */
 function halftone({ width, height }: Size, amounts: Amounts): string {
-  const noise = createNoise2D(seeded(amounts.seed ?? 7))
+  const noise = createNoise2D(chanceOf(amounts))
   // However fine the step, so many dots are enough.
   const step = Math.max((amounts.step ?? 0.04) * Math.min(width, height), Math.sqrt((width * height) / mostDots))
   const [across, down] = [Math.max(1, Math.floor(width / step)), Math.max(1, Math.floor(height / step))]
@@ -206,9 +183,7 @@ function halftone({ width, height }: Size, amounts: Amounts): string {
       if (r < step * 0.06) continue
       const [cx, cy] = [(column + 0.5) * (width / across), (row + 0.5) * (height / down)]
       const held = Math.min(r, cx, cy, width - cx, height - cy)
-      made.push(
-        `M${at([cx - held, cy])}A${short(held)} ${short(held)} 0 1 1 ${at([cx + held, cy])}A${short(held)} ${short(held)} 0 1 1 ${at([cx - held, cy])}Z`,
-      )
+      made.push(ellipse(cx - held, cy - held, 2 * held, 2 * held))
     }
   return (
     made.join('') ||
@@ -264,7 +239,7 @@ function turnedBy(points: readonly Point[], turn: number): Point[] {
 }
 /** A sign of two by two cells, the same on both sides or turned about its middle. */
 function sign({ width, height }: Size, amounts: Amounts): string {
-  const random = seeded(amounts.seed ?? 7)
+  const random = chanceOf(amounts)
   const side = Math.min(width, height)
   const [left, top] = [(width - side) / 2, (height - side) / 2]
   const isMirrored = random() < 0.6
@@ -287,7 +262,7 @@ function sign({ width, height }: Size, amounts: Amounts): string {
 
 /** One of the lines of equal height of a hilly field: a closed curve about its top, further out for each level. */
 function contour({ width, height }: Size, amounts: Amounts): string {
-  const noise = createNoise2D(seeded(amounts.seed ?? 7))
+  const noise = createNoise2D(chanceOf(amounts))
   const level = (amounts.level ?? 0.5) * 0.98
   const points = Array.from({ length: 48 }, (_, index): Point => {
     const angle = (index / 48) * 2 * Math.PI
