@@ -2,7 +2,7 @@ import { describe, expect, it, vi } from 'vitest'
 import { nextTick, ref } from 'vue'
 import type { Step, StepColumn } from '#core/steps'
 import { told } from '../testing/nuxt'
-import { inPage } from '../testing/open-deck'
+import { inPage, leaveAll } from '../testing/open-deck'
 import { answers } from '../testing/setup'
 import { useStepsDesk } from './steps-desk'
 
@@ -140,6 +140,37 @@ describe('the desk of steps', () => {
     await vi.advanceTimersByTimeAsync(0)
     expect([steps.value, isBusy.value, isLong.value, progress.value, changed.value]).toEqual([[group], false, false, null, 0])
     expect(told).toEqual([])
+  })
+
+  it('makes a change all the same where one goes away meanwhile, and none of a table that is not looked at any more', async () => {
+    const table = ref('made')
+    const kept = served([group])
+    const answer = answers.get('/api/data/made/steps')!
+    let release = () => {}
+    const signals: AbortSignal[] = []
+    answers.set('/api/data/made/steps', async options => {
+      if (options.method === 'PUT') {
+        signals.push((options as { signal: AbortSignal }).signal)
+        await new Promise<void>(resolve => (release = resolve))
+      }
+      return answer(options)
+    })
+    const other: Step[] = [{ kind: 'order', column: 'riders', way: 'up' }]
+    answers.set('/api/data/other/steps', () => ({ from: 'base', columns, rows: 5, tables: [], steps: other, runs: [], look: null }))
+    const desk = inPage(() =>
+      useStepsDesk(
+        () => table.value,
+        () => {},
+      ),
+    )
+    await settle()
+    const [first, second] = [desk.skip(0), desk.add(wrong)]
+    await settle()
+    table.value = 'other'
+    leaveAll()
+    release()
+    expect(await Promise.all([first, second])).toEqual([false, false])
+    expect([signals.map(({ aborted }) => aborted), kept.puts]).toEqual([[false], [[{ ...group, skipped: true }]]])
   })
 
   it('begins a change with what the one before it left', async () => {

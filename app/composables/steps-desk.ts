@@ -59,7 +59,7 @@ export function useStepsDesk(table: () => string, changed: () => void) {
   })
   onScopeDispose(() => {
     clearTimeout(waiting)
-    stop()
+    looking.abort()
   })
   async function askProgress() {
     isLong.value = true
@@ -71,22 +71,21 @@ export function useStepsDesk(table: () => string, changed: () => void) {
   }
   /** Changes follow each other: each begins with what the one before left. */
   let last: Promise<boolean> = Promise.resolve(true)
-  /** What is asked for just now; given up, the server stops working on it. */
-  let request = new AbortController()
+  /** The look and the change that are asked for just now; given up, the server stops working on them. A change only where one says so. */
+  let looking = new AbortController()
+  let changing = new AbortController()
   function stop() {
-    request.abort()
-  }
-  function begun(): AbortSignal {
-    request = new AbortController()
-    return request.signal
+    looking.abort()
+    changing.abort()
   }
 
   async function load() {
     // A change under way is not given up for it; what was looked for before this is.
     await last
     const [of, turn] = [table(), ++asked]
-    stop()
-    const signal = begun()
+    looking.abort()
+    looking = new AbortController()
+    const { signal } = looking
     isBusy.value = true
     try {
       const found = await $fetch<StepsDetail>(`/api/data/${of}/steps`, {
@@ -133,25 +132,33 @@ export function useStepsDesk(table: () => string, changed: () => void) {
     }))
   })
 
-  /** Keeps other steps; answers with whether they were kept. */
-  function keep(change: (steps: Step[]) => Step[], label: string): Promise<boolean> {
-    last = last.then(() => keepNow(change(steps.value), label))
+  /** Keeps other steps, or none where null is wished; answers with whether they were kept. */
+  function keep(change: (steps: Step[]) => Step[] | null, label: string): Promise<boolean> {
+    const made = table()
+    last = last.then(() => {
+      // Another table may be looked at by now, or what was to be changed be gone.
+      const next = table() === made ? change(steps.value) : null
+      return next ? keepNow(made, next, label) : false
+    })
     return last
   }
-  async function keepNow(next: Step[], label: string): Promise<boolean> {
+  async function keepNow(made: string, next: Step[], label: string): Promise<boolean> {
     const of = detail.value
     if (!of) return false
     const turn = ++asked
     isBusy.value = true
     chosen.value = Math.min(chosen.value, next.length - 1)
     const body = { steps: next, before: of.steps, at: Math.max(0, chosen.value) }
-    stop()
-    const signal = begun()
-    const answer = await asking(() => $fetch<StepsAnswer>(`/api/data/${table()}/steps`, { method: 'PUT', body, signal }), signal)
+    looking.abort()
+    changing = new AbortController()
+    const { signal } = changing
+    // It is made all the same where one leaves the page meanwhile.
+    const options = { method: 'PUT', body, signal, keepalive: true } as const
+    const answer = await asking(() => $fetch<StepsAnswer>(`/api/data/${made}/steps`, options), signal)
     if (turn === asked) isBusy.value = false
     // Refused, what is kept is shown, by whomever it was changed.
     if (!answer) void load()
-    if (!answer || turn !== asked || detail.value?.from !== of.from) return false
+    if (!answer || turn !== asked || table() !== made) return false
     detail.value = { ...of, ...answer, steps: next }
     if (label) done.value.push({ label, steps: of.steps })
     changed()
@@ -159,10 +166,10 @@ export function useStepsDesk(table: () => string, changed: () => void) {
   }
   const wordsOf = (index: number) => sentenceWords(sentences.value[index] ?? [])
 
-  /** Puts others in the place of a step; where it is gone meanwhile, all stays. */
+  /** Puts others in the place of a step, unless it is gone meanwhile. */
   function put(index: number, others: (step: Step) => Step[], label: string) {
     const step = steps.value[index]!
-    return keep(all => (all.includes(step) ? all.toSpliced(all.indexOf(step), 1, ...others(step)) : all), label)
+    return keep(all => (all.includes(step) ? all.toSpliced(all.indexOf(step), 1, ...others(step)) : null), label)
   }
 
   const change = (index: number, fields: Readonly<Record<string, unknown>>) =>
@@ -179,7 +186,7 @@ export function useStepsDesk(table: () => string, changed: () => void) {
     if (to === index || to < 0 || to >= steps.value.length) return
     const step = steps.value[index]!
     chosen.value = to
-    void keep(all => (all.includes(step) ? all.toSpliced(all.indexOf(step), 1).toSpliced(to, 0, step) : all), 'move a step')
+    void keep(all => (all.includes(step) ? all.toSpliced(all.indexOf(step), 1).toSpliced(to, 0, step) : null), 'move a step')
   }
   /** Adds a step behind the one that is chosen. */
   function add(step: Step) {

@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Amount } from '../model'
+import { mostWritten, type Amount } from '../model'
 import {
   cellKey,
   fieldsOfWritten,
-  mostWritten,
+  hasRoomFor,
   withBlock,
   withCell,
   withColumnAfter,
@@ -81,6 +81,9 @@ describe('a table that is written by hand', () => {
     expect(withoutColumn(table(2, 1), 0)).toEqual(table(2, 1))
     const full = table(mostWritten.rows, mostWritten.columns)
     expect([withRowAfter(full, 3), withColumnAfter(full, 3)]).toEqual([full, full])
+    expect(hasRoomFor(498, 59, [['x'], ['y']])).toBe(true)
+    expect(hasRoomFor(499, 59, [['x'], ['y']]) || hasRoomFor(0, 59, [['x', 'y']]) || hasRoomFor(0, 0, [['x'.repeat(2001)]])).toBe(false)
+    expect(withBlock(table(2, 1), 0, 0, [['x'.repeat(2001)]]).cells[0]![0]).toHaveLength(2000)
     const over = withBlock(full, mostWritten.rows - 1, mostWritten.columns - 1, [['x', 'y'], ['z']])
     expect([over.cells.length, over.cells[0]!.length, over.cells.at(-1)!.at(-1)]).toEqual([mostWritten.rows, mostWritten.columns, 'x'])
   })

@@ -1,4 +1,4 @@
-import type { Amount, TableElement } from '../model'
+import { mostWritten, type Amount, type TableElement } from '../model'
 
 /**
  * A table whose cells are written by hand: as many cells in each row, the first row naming the columns, and numbers of tables of data in
@@ -8,8 +8,6 @@ export interface Written {
   cells: readonly (readonly string[])[]
   amounts: Readonly<Record<string, Amount>>
 }
-/** The most rows and columns of one. */
-export const mostWritten = { rows: 500, columns: 60 }
 
 export const cellKey = (row: number, column: number) => `${row},${column}`
 const placeOf = (key: string) => key.split(',').map(Number) as [number, number]
@@ -77,11 +75,16 @@ export const withoutColumn = (written: Written, column: number): Written =>
         cells: written.cells.map(line => line.toSpliced(column, 1)),
         amounts: moved(written.amounts, (y, x) => (x === column ? null : [y, x > column ? x - 1 : x])),
       }
+/** Whether a block of cells has room in the largest table from a place on, and each of its words in a cell. */
+export const hasRoomFor = (row: number, column: number, block: readonly (readonly string[])[]): boolean =>
+  row + block.length <= mostWritten.rows &&
+  block.every(line => column + line.length <= mostWritten.columns && line.every(words => words.length <= mostWritten.letters))
+
 /** A block of cells put over those from a place on; what has no room in the largest table is left out. */
 export function withBlock(written: Written, row: number, column: number, block: readonly (readonly string[])[]): Written {
   const rows = Math.min(mostWritten.rows, Math.max(written.cells.length, row + block.length))
   const columns = Math.min(mostWritten.columns, Math.max(written.cells[0]!.length, column + Math.max(...block.map(line => line.length))))
-  const put = (y: number, x: number) => block[y - row]?.[x - column]
+  const put = (y: number, x: number) => block[y - row]?.[x - column]?.slice(0, mostWritten.letters)
   return {
     cells: Array.from({ length: rows }, (_, y) => Array.from({ length: columns }, (__, x) => put(y, x) ?? written.cells[y]?.[x] ?? '')),
     amounts: moved(written.amounts, (y, x) => (put(y, x) === undefined ? [y, x] : null)),

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { setFields } from '#core/edits'
-import type { Amount, TableElement } from '#core/model'
+import { mostWritten, type Amount, type TableElement } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 import {
   cellKey,
   fieldsOfWritten,
+  hasRoomFor,
   layoutOfTable,
   withBlock,
   withCell,
@@ -33,8 +34,13 @@ const hasHead = computed(() => props.element.head !== false)
 const shown = computed(() =>
   (layout.value?.cells ?? []).filter(cell => cell.kind !== 'total').map(cell => ({ ...cell, at: cell.row + (hasHead.value ? 0 : 1) })),
 )
+const tooMuch =
+  `A table that is written by hand has at most ${mostWritten.rows} rows, ${mostWritten.columns} columns ` +
+  `and ${numberWords(mostWritten.letters)} letters a cell. Upload what is more as a table under Data.`
 function keep(what: string, next: Written) {
-  if (next !== written.value)
+  // A table that is full stays as it is.
+  if (next === written.value) notifyProblem(tooMuch)
+  else
     store.edit(
       `${what} ${props.element.name}`,
       setFields(store.current, { table: 'elements', id: props.element.id, fields: fieldsOfWritten(next) }),
@@ -81,6 +87,7 @@ function paste(event: ClipboardEvent, row: number, column: number) {
     .replace(/\n$/, '')
     .split('\n')
     .map(line => line.split('\t'))
+  if (!hasRoomFor(row, column, block)) notifyProblem(`Not all of it has room here. ${tooMuch}`)
   keep('paste into', withBlock(written.value, row, column, block))
 }
 onMounted(() => void focus(hasHead.value ? 0 : 1, 0))
@@ -103,7 +110,7 @@ const box = computed(() => ({
       :class="{ told: written.amounts[cellKey(cell.at, cell.column)] }"
       :data-cell="`${cell.at},${cell.column}`"
       :aria-label="cell.kind === 'head' ? `Name of column ${cell.column + 1}` : `Row ${cell.at}, column ${cell.column + 1}`"
-      maxlength="2000"
+      :maxlength="mostWritten.letters"
       :style="{
         left: `${cell.x}px`,
         top: `${cell.y}px`,

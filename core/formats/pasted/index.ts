@@ -9,8 +9,7 @@
  */
 
 import { readCsv, type TableReading } from '../../data'
-import { textOf, type TextDoc } from '../../model'
-import { mostWritten } from '../../tables'
+import { mostWritten, textOf, type TextDoc } from '../../model'
 import type { Outcome } from '../../values'
 
 /** The most lines that a text on a slide takes from what was pasted. */

@@ -216,6 +216,9 @@ const tableColumnSchema = z.object({
   wide: z.number().min(0.2).max(5).optional(),
 })
 
+/** The most rows and columns of a table whose cells are written by hand, and letters of a cell. */
+export const mostWritten = { rows: 500, columns: 60, letters: 2000 }
+
 const tableElement = z.object({
   ...base,
   kind: z.literal('table'),
@@ -223,8 +226,8 @@ const tableElement = z.object({
   table: idSchema.nullable(),
   /** Rows as written, the first naming the columns. */
   cells: z
-    .array(z.array(z.string().max(2000)).max(60))
-    .max(500)
+    .array(z.array(z.string().max(mostWritten.letters)).max(mostWritten.columns))
+    .max(mostWritten.rows)
     .optional(),
   /** Numbers of tables of data in cells that are written, by the row and column of the cell, from 0: `2,1`. */
   amounts: z.record(z.string().regex(/^\d{1,3},\d{1,2}$/), amountSchema).optional(),
