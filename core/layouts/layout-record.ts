@@ -33,10 +33,16 @@ export const masterRule = (theme: Theme, size: { height: number }, master: Id): 
   box: { x: theme.margin, y: size.height - theme.margin * 0.55, width: 96, height: 8, angle: 0 },
 })
 
+/** Whether a part of a master or layout is one that a look, or the house, has put there: those of teams have other ids. */
+export const isStandingPart = (id: Id, owner: Id) => id === `${owner}-rule` || id.startsWith(`${owner}-part`)
+
 /** What a layout's record says of the look that its family stands in: its ground, and which parts of the master are not on its slides. */
 export function standingOf(deck: Deck, family: LayoutFamily, master: Id): Partial<Pick<Layout, 'ground' | 'without'>> {
   const { ground, bare } = dressed(family, deckTheme(deck))
-  return { ...(ground ? { ground } : {}), ...(bare ? { without: elementsOf(deck, master).map(({ id }) => id) } : {}) }
+  return {
+    ...(ground ? { ground } : {}),
+    ...(bare ? { without: elementsOf(deck, master).flatMap(({ id }) => (isStandingPart(id, master) ? [id] : [])) } : {}),
+  }
 }
 
 /** The places that a family keeps on its layout in a theme: in colours as they are seen on the ground that the look gives it. */

@@ -1,7 +1,19 @@
 import { describe, expect, it } from 'vitest'
 import { checkSlide } from '../checks'
 import { looks } from '../looks'
-import { applyChanges, deckTheme, elementsOf, infoOf, readDeck, setRecord, slidesOf, type Deck } from '../model'
+import {
+  applyChanges,
+  deckTheme,
+  elementsOf,
+  infoOf,
+  putRecord,
+  readDeck,
+  setRecord,
+  slidesOf,
+  textOf,
+  type Deck,
+  type Element,
+} from '../model'
 import { boundsOf, inside, overlap } from '../place'
 import { shownElements, type ShownElement } from '../resolved'
 import { countingContext, freshDeck, timingContext } from '../testing'
@@ -123,6 +135,34 @@ describe('putting a look on', () => {
     expect(deckTheme(now).look).toEqual({ name: 'soundings', seed: 4711 })
     const deep = deckTheme(applyChanges(moved, putLook(moved, { ...own, ground: 'deep' }, context))).palette
     expect([deep.ground, deep.accent1]).not.toEqual([deckTheme(before).palette.ground, deckTheme(before).palette.accent1])
+  })
+
+  it('leaves what a team has put on its master and layouts, but no second number beside the look’s own', () => {
+    const { before, context } = worn('soundings', 'title', 1)
+    const part = (id: string, owner: string, more: object) =>
+      putRecord('elements', {
+        id,
+        owner,
+        name: id,
+        order: 'b0',
+        box: { x: 90, y: 980, width: 300, height: 40, angle: 0 },
+        ...more,
+      } as Element)
+    const text = textOf(['Harbour'])
+    const own = applyChanges(before, [
+      part('harbour', 'master', { kind: 'text', text }),
+      part('badge', 'layout-title', { kind: 'text', text }),
+      part('number', 'master', { kind: 'text', text, field: 'slide-number' }),
+    ])
+    const now = applyChanges(own, putLook(own, wish('soundings'), context))
+    expect([now.elements.harbour, now.elements.badge]).toEqual([own.elements.harbour, own.elements.badge])
+    const numbers = elementsOf(now, 'master').filter(element => element.kind === 'text' && element.field === 'slide-number')
+    expect(numbers.map(({ id }) => id)).not.toContain('number')
+    expect([numbers.length, now.elements['master-rule']]).toEqual([1, undefined])
+    // What is a team’s own stands on slides too on which the look’s parts of the master do not.
+    expect(shownElements(now, slidesOf(now)[0]!.id).map(({ id }) => id)).toEqual(expect.arrayContaining(['harbour', 'badge']))
+    const off = applyChanges(now, putLook(now, { ...wish('soundings'), look: null }, context))
+    expect(elementsOf(off, 'master').map(({ id }) => id)).toEqual(expect.arrayContaining(['master-rule', 'harbour']))
   })
 
   it('takes bullets away where a look sets the lines plain, and gives them back', () => {

@@ -20,7 +20,7 @@ import {
 import type { Id } from '../values'
 import { familyNamed } from './catalogue'
 import { houseTheme } from './house-theme'
-import { masterRule, standingOf, standingPlaces } from './layout-record'
+import { isStandingPart, masterRule, standingOf, standingPlaces } from './layout-record'
 import { setLayout } from './set-layout'
 import { bulletsAfter } from './write-lines'
 
@@ -37,29 +37,50 @@ export function replaceParts(deck: Deck, owner: Id, parts: readonly Element[]): 
   return [...own.filter(element => !kept.has(element.id)).map((element): Change => dropRecord('elements', element.id)), ...changes]
 }
 
-/** What stands on every slide of a deck: as the theme's look has it, or the house's rule. Logos that a team has put there stay. */
+/**
+ * A master's parts: what the theme's look, or the house, has stand on every slide, and whatever else a team has put there. Numbers and
+ * running titles of the team's make room for the look's own.
+ */
 function masterParts(deck: Deck, master: Id): Change[] {
   const theme = deckTheme(deck)
   const size = infoOf(deck).size
   const look = lookOf(theme)
-  const logos = elementsOf(deck, master).filter(element => element.kind === 'picture' && element.logo)
   const parts = look ? layoutParts(look.master(roomIn(theme, size)), master) : [masterRule(theme, size, master)]
-  return replaceParts(deck, master, [...parts, ...logos])
+  const told = new Set(parts.flatMap(part => (part.kind === 'text' && part.field ? [part.field] : [])))
+  const own = elementsOf(deck, master).filter(
+    part => !isStandingPart(part.id, master) && !(part.kind === 'text' && part.field && told.has(part.field)),
+  )
+  return replaceParts(deck, master, [...parts, ...own])
 }
 
-/** The parts of the first master, and of the layouts that families have placed, as the look has them that the deck's theme wears. */
+/** The parts of masters, and of the layouts that families have placed, as the look has them that the deck's theme wears. */
 export function standLayouts(deck: Deck): Change[] {
   const theme = deckTheme(deck)
   const size = infoOf(deck).size
-  const [master] = mastersOf(deck)
-  const changes = master ? masterParts(deck, master.id) : []
+  const changes = mastersOf(deck).flatMap(master => (master.theme ? [] : masterParts(deck, master.id)))
   const mastered = applyChanges(deck, changes)
   for (const layout of layoutsOf(deck)) {
     const family = familyNamed(layout.family)
     if (!family || deck.masters[layout.master]?.theme) continue
     const { ground, without } = standingOf(mastered, family, layout.master)
     changes.push(setRecord('layouts', layout.id, { ground, without, backdrop: undefined }))
-    changes.push(...replaceParts(deck, layout.id, layoutParts(standingPlaces(theme, family, size), layout.id)))
+    const own = elementsOf(deck, layout.id).filter(part => !part.placeholder && !isStandingPart(part.id, layout.id))
+    changes.push(...replaceParts(deck, layout.id, [...layoutParts(standingPlaces(theme, family, size), layout.id), ...own]))
+  }
+  return changes
+}
+
+/** Slides whose items are written as the layouts have them by now; `before` is the deck before these were placed. */
+export function standSlides(before: Deck, deck: Deck, context: EditContext): Change[] {
+  const changes: Change[] = []
+  let now = deck
+  for (const slide of slidesOf(deck)) {
+    if (!familyNamed(deck.layouts[slide.layout]?.family ?? '') || slide.board) continue
+    const relevelled = bulletsAfter(before, now, slide.id)
+    const levelled = applyChanges(now, relevelled)
+    const moved = setLayout(levelled, { slide: slide.id, layout: slide.layout }, context)
+    changes.push(...relevelled, ...moved)
+    now = applyChanges(levelled, moved)
   }
   return changes
 }
@@ -112,19 +133,6 @@ export function themeWith(deck: Deck, wish: LookWish): Theme {
  */
 export function putLook(deck: Deck, wish: LookWish, context: EditContext): Change[] {
   const changes: Change[] = [putRecord('theme', themeWith(deck, wish))]
-  let now = applyChanges(deck, changes)
-  const standing = standLayouts(now)
-  changes.push(...standing)
-  now = applyChanges(now, standing)
-  for (const slide of slidesOf(now)) {
-    const family = familyNamed(now.layouts[slide.layout]?.family ?? '')
-    if (!family || slide.board) continue
-    const relevelled = bulletsAfter(deck, now, slide.id)
-    changes.push(...relevelled)
-    now = applyChanges(now, relevelled)
-    const moved = setLayout(now, { slide: slide.id, layout: slide.layout }, context)
-    changes.push(...moved)
-    now = applyChanges(now, moved)
-  }
-  return changes
+  changes.push(...standLayouts(applyChanges(deck, changes)))
+  return [...changes, ...standSlides(deck, applyChanges(deck, changes), context)]
 }

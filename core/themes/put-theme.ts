@@ -1,4 +1,5 @@
 import {
+  applyChanges,
   infoOf,
   deckTheme,
   putRecord,
@@ -11,9 +12,10 @@ import {
   type Deck,
   type EditContext,
   type Element,
+  type Layout,
 } from '../model'
 import { orderLast, type Id } from '../values'
-import { replaceParts, standingPlaces } from '../layouts'
+import { replaceParts, standingOf, standingPlaces, standSlides } from '../layouts'
 import { familyIn, layoutParts } from '../looks'
 
 /** A theme on the shelf: a deck without slides, with its theme, masters and layouts. */
@@ -39,12 +41,18 @@ export function putTheme(deck: Deck, input: { from: Deck }, context: EditContext
   const { from } = input
   const theme = deckTheme(from)
   const changes: Change[] = [putRecord('theme', theme)]
+  /** The ids that parts of their master have here: layouts say which of them are not on their slides. */
+  const ids = new Map<Id, Id>()
+  const without = ({ without: theirs }: Layout) => theirs && theirs.flatMap(id => ids.get(id) ?? [])
   const [master] = mastersOf(deck)
   const [theirs] = mastersOf(from)
   if (master && theirs) {
     changes.push(putRecord('masters', { ...theirs, id: master.id, order: master.order, name: theirs.name }))
-    changes.push(...replaceParts(deck, master.id, ownedBy(deck, master.id, elementsOf(from, theirs.id), context)))
+    const [brought, parts] = [elementsOf(from, theirs.id), ownedBy(deck, master.id, elementsOf(from, theirs.id), context)]
+    brought.forEach((part, index) => ids.set(part.id, parts[index]!.id))
+    changes.push(...replaceParts(deck, master.id, parts))
   }
+  const mastered = applyChanges(deck, changes)
   const used = new Set<Id>()
   const size = infoOf(deck).size
   for (const layout of layoutsOf(deck)) {
@@ -55,24 +63,30 @@ export function putTheme(deck: Deck, input: { from: Deck }, context: EditContext
     if (same) {
       used.add(same.id)
       const { id: _, order: __, master: ___, ...look } = same
-      changes.push(putRecord('layouts', { ...look, id: layout.id, order: layout.order, master: layout.master }))
+      const parts = without(same)
+      changes.push(
+        putRecord('layouts', { ...look, ...(parts ? { without: parts } : {}), id: layout.id, order: layout.order, master: layout.master }),
+      )
       changes.push(...replaceParts(deck, layout.id, ownedBy(deck, layout.id, elementsOf(from, same.id), context)))
       continue
     }
     const family = familyIn(theme, layout.family)
     if (!family) continue
-    changes.push(setRecord('layouts', layout.id, { ground: family.ground }))
+    const standing = standingOf(mastered, family, layout.master)
+    changes.push(setRecord('layouts', layout.id, { ground: standing.ground, without: standing.without }))
     changes.push(...replaceParts(deck, layout.id, layoutParts(standingPlaces(theme, family, size), layout.id)))
   }
   let order = orderLast(layoutsOf(deck))
   for (const layout of layoutsOf(from)) {
     if (used.has(layout.id) || !master || (layout.family && layoutsOf(deck).some(own => own.family === layout.family))) continue
     const id = deck.layouts[layout.id] ? context.id() : layout.id
-    const { without: _, ...record } = layout
-    changes.push(putRecord('layouts', { ...record, id, order, master: master.id }))
+    const parts = without(layout)
+    changes.push(putRecord('layouts', { ...layout, ...(parts ? { without: parts } : {}), id, order, master: master.id }))
     order = orderLast([{ order }])
     for (const element of elementsOf(from, layout.id))
       changes.push(putRecord('elements', { ...element, id: context.id(), owner: id } as Element))
   }
-  return changes
+  // What a look arranges has other parts than what stood there.
+  if (theme.look?.name === deckTheme(deck).look?.name) return changes
+  return [...changes, ...standSlides(deck, applyChanges(deck, changes), context)]
 }

@@ -21,7 +21,7 @@ import { takeSlides } from '../edits'
 import { groundHex, shownElements, styleOf, themeUnder } from '../resolved'
 import type { Color } from '../values'
 import { familyNamed } from '../layouts/catalogue'
-import { houseTheme, insertOutline, layOut, outlineOf, setLayout, settleAgendas, setAgenda } from '../layouts'
+import { houseTheme, insertOutline, insertSlide, layOut, outlineOf, putLook, setLayout, settleAgendas, setAgenda } from '../layouts'
 import { schemes } from '../color'
 import { countingContext, freshDeck, textElement } from '../testing'
 import {
@@ -345,6 +345,26 @@ describe('whole themes', () => {
     expect(new Set(titles)).toEqual(new Set([140]))
     const again = applyChanges(dressed, putTheme(dressed, { from }, context))
     expect(Object.keys(again.elements).length).toBe(Object.keys(dressed.elements).length)
+  })
+
+  it('bring the look that they wear along: its parts on the master, its layouts, and slides arranged by it', () => {
+    const lines = ['Safety: two ramps', 'Speed: eight minutes', 'Space: a hall'].map(text => ({ text, level: 1 }))
+    const bare = outlined(0)
+    const family = familyNamed('lead-rows')!
+    const { deck, slide } = insertSlide(
+      bare,
+      { after: slidesOf(bare).at(-1)!.id, family, outline: { title: 'What changes', lines } },
+      context,
+    )
+    const worn = applyChanges(bare, putLook(bare, { look: 'soundings', ground: 'light', seed: 7 }, context))
+    const dressed = applyChanges(deck, putTheme(deck, { from: themeDeckOf(worn, 'Water') }, context))
+    expect(valid(dressed)).toEqual([])
+    const shapes = (owner: string) => elementsOf(dressed, owner).flatMap(part => (part.kind === 'shape' ? [part.shape] : []))
+    expect([shapes('master'), shapes(slide)]).toEqual([Array(3).fill('strata'), Array(3).fill('strata')])
+    expect(outlineOf(dressed, dressed.slides[slide]!).lines).toEqual(lines)
+    // The edge at the foot is not on the title slide, which has strata of its own.
+    const title = shownElements(dressed, slidesOf(dressed)[0]!.id).filter(({ owner }) => owner === 'master')
+    expect(title.filter(({ kind }) => kind === 'shape')).toEqual([])
   })
 
   it('slides of another deck come in this deck’s look, or bring their own along', () => {
