@@ -96,6 +96,22 @@ describe.each(looks.map(look => [look.name, look] as const))('the look %s', (nam
     }
   })
 
+  it('holds many more lines than it is best with: in its own rows or plain ones, none outside, over another or broken', () => {
+    for (const family of ['list', 'lead-rows', 'cards-row', 'steps-row', 'numbers-row', 'timeline-row']) {
+      const { deck, slide, outline } = worn(name, family, 15)
+      expect(outlineOf(deck, deck.slides[slide]!).lines).toEqual(outline.lines)
+      const own = texts(shownElements(deck, slide))
+      expect(own.length).toBeGreaterThan(15)
+      for (const [index, a] of own.entries()) {
+        expect(inside(boundsOf(a.box), { left: 0, top: 0, right: 1920, bottom: 1080 }, 1), `${family}: ${a.name}`).toBe(true)
+        if (a.kind === 'text') expect([family, a.name, layoutOfElement(deck, a, roughMeasurer).broken]).toEqual([family, a.name, null])
+        const { left, right, top, bottom } = boundsOf(a.box)
+        const smaller = { left: left + 0.6, right: right - 0.6, top: top + 0.6, bottom: bottom - 0.6 }
+        for (const b of own.slice(index + 1)) expect(overlap(smaller, boundsOf(b.box)), `${family}: ${a.name}, ${b.name}`).toBe(false)
+      }
+    }
+  })
+
   it('is read back as it was put on, and taken off again leaves the words', () => {
     for (const family of Object.keys(look.dresses)) {
       const { deck, slide, outline, context } = worn(name, family, 3)

@@ -52,10 +52,25 @@ export const lookOf = (theme: Theme): Look | undefined => lookNamed(theme.look?.
 /** A family as it stands in a deck; `bare` as of a `Dress`. */
 export type StandingFamily = LayoutFamily & Pick<Dress, 'bare'>
 
+/** A composition that is at its best with so many items holds twice as many; more stand in a grid. */
+const heldOver = 2
+
+/** Arranges items as a look does as long as it can hold them, else in the grid that a family without a look would take. */
+function holding(family: LayoutFamily, dress: Dress): Pick<LayoutFamily, 'arrange'> {
+  const { arrange } = dress
+  const grid = family.split === 'number' ? 'numbers-grid' : family.content === 'items' ? 'cards-grid' : 'list-columns'
+  const plain = familyNamed(grid)!.arrange!
+  const most = heldOver * (dress.best ?? family.best)[1]
+  return arrange ? { arrange: (items, area, room) => (items.length > most ? plain : arrange)(items, area, room) } : {}
+}
+
 /** A family as a look has it; its slides stand on the ground of all, unless the look says otherwise. */
 const worn = memoByRecords(
   (family: LayoutFamily, look: Look) => [family, look],
-  ({ ground: _, ...family }, look): StandingFamily => ({ ...family, ...look.dresses[family.name] }),
+  ({ ground: _, ...family }, look): StandingFamily => {
+    const dress = look.dresses[family.name]
+    return dress ? { ...family, ...dress, ...holding(family, dress) } : family
+  },
   { keep: 400 },
 )
 /** A family as a theme's look has it: the family itself where the theme wears none. */

@@ -63,6 +63,10 @@ export const running = (
   more: Parameters<typeof textPlace>[4] = {},
 ) => textPlace('', name, style, frame, { field, ...more })
 
+/** The number of an item, set by the place that it has. */
+export const counted = (path: number | string, style: string, frame: Frame, more: Parameters<typeof textPlace>[4] = {}) =>
+  textPlace(slot(path, 'count'), `Number ${path}`, style, frame, { field: 'item-number', vertical: 'middle', match: 'count', ...more })
+
 /** Ink or ground, whichever is read better on a colour. */
 export function over({ room }: Sheet, color: Color): Color {
   const { palette } = room.theme

@@ -13,6 +13,8 @@ interface RowsLook {
   gap?: number
   /** px between what lies beneath a row and its words. */
   pad?: number
+  /** px that words hang beneath the top of their row; absent, they stand in its middle. */
+  hang?: number
   words?: (index: number) => WordsLook
 }
 
@@ -24,7 +26,7 @@ export function pitched(
   sheet: Sheet,
   items: readonly Item[],
   area: Frame,
-  { most, indent = 0, split = 0.4, gap = 0, pad = 0, words = () => ({}) }: RowsLook,
+  { most, indent = 0, split = 0.4, gap = 0, pad = 0, hang, words = () => ({}) }: RowsLook,
   beneath: (path: number, row: Frame, index: number) => Place[],
 ): Place[] {
   const { unit, isUpright } = sheet
@@ -33,11 +35,12 @@ export function pitched(
   return items.flatMap((item, index) => {
     const path = index + 1
     const row = { x: area.x, y: top + index * pitch, width: area.width, height: pitch - gap * unit }
+    const under = Math.min((hang ?? 0) * unit, row.height * 0.16)
     const inner = {
       x: row.x + (indent + pad) * unit,
-      y: row.y + pad * 0.4 * unit,
+      y: row.y + pad * 0.4 * unit + under,
       width: row.width - (indent + 2 * pad) * unit,
-      height: row.height - pad * 0.8 * unit,
+      height: row.height - pad * 0.8 * unit - under,
     }
     const [lead, text] = isUpright
       ? [
@@ -48,7 +51,10 @@ export function pitched(
           { ...inner, width: inner.width * (split - 0.02) },
           { ...inner, x: inner.x + inner.width * (split + 0.02), width: inner.width * (1 - split - 0.02) },
         ]
-    return [...beneath(path, row, index), ...wordsOf(path, item, `Row ${path}`, lead, text, { vertical: 'middle', ...words(index) })]
+    return [
+      ...beneath(path, row, index),
+      ...wordsOf(path, item, `Row ${path}`, lead, text, { vertical: hang === undefined ? 'middle' : 'top', ...words(index) }),
+    ]
   })
 }
 

@@ -1,8 +1,8 @@
-import { itemsPlace, picturePlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
+import { picturePlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
 import type { Color, Role } from '../../values'
-import { framed, framing, ornament, over, readable, running, sheetOf, sized, slot, type Sheet } from '../kit'
+import { counted, framed, framing, ornament, over, readable, running, sheetOf, sized, slot, type Sheet } from '../kit'
 import type { Look } from '../look'
-import { prompts, said, sayings, stands } from '../pages'
+import { dressesOf, prompts, said, saidOn, sayings } from '../pages'
 import { pitched, sideBySide } from '../rows'
 
 const roles: readonly Role[] = ['accent1', 'accent2', 'accent3', 'accent4']
@@ -137,16 +137,12 @@ function waves(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
     const at = { x: index * wide, y: base - high, width: wide, height: high }
     return [
       ornament(slot(path, 'wave'), `Wave ${path}`, 'half', at, { fill }),
-      {
-        ...running(
-          `Number ${path}`,
-          'item-number',
-          'figure',
-          { ...at, y: at.y + high * 0.28, height: high * 0.7 },
-          { align: 'center', vertical: 'middle', color: over(sheet, fill), match: 'count', size: Math.round(high * 0.5) },
-        ),
-        placeholder: slot(path, 'count'),
-      },
+      counted(
+        path,
+        'figure',
+        { ...at, y: at.y + high * 0.28, height: high * 0.7 },
+        { align: 'center', vertical: 'middle', color: over(sheet, fill), match: 'count', size: Math.round(high * 0.5) },
+      ),
     ]
   })
 }
@@ -194,20 +190,13 @@ function discs(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
       : place,
   )
 }
-function saidPlaces(kind: 'title' | 'items') {
-  return (room: LayoutRoom): Place[] => {
-    const sheet = sheetOf(room)
-    return [
-      ...wall(sheet, 1650, 0, 270, 1, 4, 30),
-      ...(kind === 'items'
-        ? [said(sheet, 'title', 'small', [96, 84, 1100, 56], prompts.whose), itemsPlace(framed(sheet, 92, 210, 1440, 740))]
-        : [
-            said(sheet, 'title', 'quote', [92, 160, 1450, 590], prompts.statement, { vertical: 'middle' }),
-            said(sheet, 'body', 'subtitle', [96, 800, 1200, 190], prompts.supports),
-          ]),
-    ]
-  }
-}
+const accent = (room: LayoutRoom) => readable(sheetOf(room), 'accent1')
+const saidPages = saidOn(sheet => wall(sheet, 1650, 0, 270, 1, 4, 30), {
+  words: [92, 160, 1450, 590],
+  supports: [96, 800, 1200, 190],
+  whose: [96, 84, 1100, 56],
+  items: [92, 210, 1440, 740],
+})
 function picturePlaces(room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
   const { isUpright } = sheet
@@ -236,7 +225,6 @@ function closingPlaces(room: LayoutRoom): Place[] {
     said(sheet, 'body', 'subtitle', [1180, 110, 660, 520], prompts.reach, { vertical: 'middle' }),
   ]
 }
-const set = { places: stands, entrance: { effect: 'grow' } }
 
 /** Quarter and half circles in flat colours, set like the stones of a wall. */
 export const breakwater: Look = {
@@ -281,20 +269,18 @@ export const breakwater: Look = {
   },
   frames: ({ size }) => ({ head: framed(size, 92, 90, 1600, 140), body: framed(size, 96, 290, 1728, 690) }),
   master: room => [running('Number', 'slide-number', 'small', framed(sheetOf(room), 1720, 44, 120, 44), { align: 'right' })],
-  dresses: {
-    title: { bare: true, places: titlePlaces },
+  dresses: dressesOf('grow', {
+    title: titlePlaces,
     chapter: { bare: true, ground: { role: 'accent1' }, places: chapterPlaces },
-    'lead-rows': { ...set, arrange: bows, best: [2, 4] },
-    'cards-row': { ...set, arrange: bows },
-    numbered: { ...set, arrange: bands },
-    list: { ...set, content: 'items', split: 'none', arrange: bands, best: [3, 6] },
-    'steps-row': { ...set, arrange: waves, best: [3, 6] },
-    'numbers-row': { ...set, arrange: discs, best: [2, 4] },
-    'number-single': { ...set, arrange: discs },
-    statement: { bare: true, places: saidPlaces('title') },
-    quote: { bare: true, places: saidPlaces('items'), arrange: sayings(room => readable(sheetOf(room), 'accent1')) },
-    'picture-full': { bare: true, places: picturePlaces },
-    'timeline-row': { ...set, arrange: bands, best: [3, 6] },
-    contact: { bare: true, places: closingPlaces },
-  },
+    points: bows,
+    numbered: bands,
+    list: { arrange: bands, best: [3, 6] },
+    steps: waves,
+    figures: discs,
+    events: bands,
+    statement: saidPages.statement,
+    sayings: { bare: true, places: saidPages.sayings, arrange: sayings({ color: accent }) },
+    picture: picturePlaces,
+    closing: closingPlaces,
+  }),
 }

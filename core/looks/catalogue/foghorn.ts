@@ -1,19 +1,22 @@
-import { headTitle, itemsPlace, picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
+import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
 import type { Color } from '../../values'
 import { framed, framing, ornament, over, readable, running, sheetOf, sized, slot, whole, wordsOf } from '../kit'
 import type { Look } from '../look'
+import { pitched } from '../rows'
+import { dressesOf, prompts, sayings, stands } from '../pages'
 
 /** The accent as a ground for a whole slide. */
 const field: Color = { role: 'accent1' }
+const ink: Color = { role: 'ink' }
 
 function titlePlaces(room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
   return [
     textPlace('body', 'Who speaks, when', 'subtitle', framed(sheet, 72, 60, 1776, 110), {
       align: 'right',
-      prompt: 'Who speaks, when, to whom',
+      prompt: prompts.who,
     }),
-    textPlace('title', 'Title', 'title', framed(sheet, 64, 180, 1790, 850), { vertical: 'bottom', prompt: 'What the deck is called' }),
+    textPlace('title', 'Title', 'title', framed(sheet, 64, 180, 1790, 850), { vertical: 'bottom', prompt: prompts.title }),
   ]
 }
 function chapterPlaces(room: LayoutRoom): Place[] {
@@ -28,54 +31,26 @@ function chapterPlaces(room: LayoutRoom): Place[] {
     textPlace('title', 'Title', 'chapter', framed(sheet, 68, 430, 940, 480), {
       vertical: 'bottom',
       color: ink,
-      prompt: 'What this chapter is about',
+      prompt: prompts.chapter,
     }),
-    textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 72, 930, 900, 90), { color: ink, prompt: 'What comes in it' }),
+    textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 72, 930, 900, 90), { color: ink, prompt: prompts.comes }),
   ]
 }
 
-/** A key word each, as high as the slide allows, its text beside it; the first in accent. */
-function keyWords(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
-  const sheet = sheetOf(room)
-  const { isUpright, unit } = sheet
-  const pitch = area.height / items.length
-  const split = isUpright ? 1 : 0.52
-  return items.flatMap((item, index) => {
-    const y = area.y + index * pitch
-    const inner = pitch - 18 * unit
-    const lead = isUpright ? { ...area, y, height: inner * 0.55 } : { ...area, y, width: area.width * (split - 0.04), height: inner }
-    const text = isUpright
-      ? { ...area, y: y + inner * 0.58, height: inner * 0.42 }
-      : { ...area, x: area.x + area.width * split, y, width: area.width * (1 - split), height: inner }
-    return wordsOf(index + 1, item, `Point ${index + 1}`, lead, text, {
+/** Key words or lines, as high as the slide allows, what is said of each beside it; the first in accent. */
+const bigWords =
+  (split: number) =>
+  (items: readonly Item[], area: Frame, room: LayoutRoom): Place[] => {
+    const sheet = sheetOf(room)
+    const words = (index: number) => ({
       style: 'word',
-      color: index ? { role: 'ink' } : readable(sheet, 'accent1'),
-      textColor: { role: 'ink' },
-      vertical: 'middle',
+      color: index ? ink : readable(sheet, 'accent1'),
+      textColor: ink,
     })
-  })
-}
-/** Lines from the top to the foot, as high as there is room for them. */
-function lines(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
-  const sheet = sheetOf(room)
-  const pitch = area.height / items.length
-  return items.flatMap((item, index) => {
-    const frame = { ...area, y: area.y + index * pitch, height: pitch * 0.94 }
-    return wordsOf(
-      index + 1,
-      item,
-      `Line ${index + 1}`,
-      frame,
-      { ...frame, x: frame.x + frame.width * 0.6, width: frame.width * 0.4 },
-      {
-        style: 'word',
-        color: index ? { role: 'ink' } : readable(sheet, 'accent1'),
-        textColor: { role: 'ink' },
-        vertical: 'middle',
-      },
-    )
-  })
-}
+    return pitched(sheet, items, area, { most: Infinity, gap: 18, split, words }, () => [])
+  }
+const keyWords = bigWords(0.52)
+const lines = bigWords(0.6)
 /** Numerals on one line that grow from step to step; the last in accent. */
 function growing(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
@@ -95,7 +70,7 @@ function growing(items: readonly Item[], area: Frame, room: LayoutRoom): Place[]
     const width = shares[index]! * scale
     const at = x
     x += width + gap
-    const color: Color = index === count - 1 ? readable(sheet, 'accent1') : { role: 'ink' }
+    const color: Color = index === count - 1 ? readable(sheet, 'accent1') : ink
     return [
       textPlace(
         slot(path, 'count'),
@@ -116,7 +91,7 @@ function growing(items: readonly Item[], area: Frame, room: LayoutRoom): Place[]
         `Step ${path}`,
         { x: at, y: base + 14 * unit, width, height: 66 * unit },
         { x: at, y: base + 84 * unit, width, height: area.y + area.height - base - 84 * unit },
-        { textColor: { role: 'ink' } },
+        { textColor: ink },
       ),
     ]
   })
@@ -142,8 +117,8 @@ function figures(items: readonly Item[], area: Frame, room: LayoutRoom): Place[]
       { ...frame, y: frame.y + high * 0.76, height: high * 0.2 },
       {
         style: 'number',
-        color: index ? { role: 'ink' } : readable(sheet, 'accent1'),
-        textColor: { role: 'ink' },
+        color: index ? ink : readable(sheet, 'accent1'),
+        textColor: ink,
         vertical: 'bottom',
       },
     ).map(place => (place.placeholder.endsWith('-text') && place.kind === 'text' ? { ...place, vertical: 'top' as const } : place))
@@ -167,7 +142,7 @@ function years(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
       {
         style: 'word',
         color: index === items.length - 1 ? readable(sheet, 'accent1') : { role: 'ink' },
-        textColor: { role: 'ink' },
+        textColor: ink,
         textStyle: 'lead',
         vertical: 'middle',
       },
@@ -177,27 +152,14 @@ function years(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
 function statementPlaces(room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
   return [
-    textPlace('title', 'Statement', 'statement', framed(sheet, 64, 60, 1790, 800), { vertical: 'top', prompt: 'One thing to remember' }),
-    textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 1176, 900, 672, 120), { vertical: 'bottom', prompt: 'What supports it' }),
+    textPlace('title', 'Statement', 'statement', framed(sheet, 64, 60, 1790, 800), { vertical: 'top', prompt: prompts.statement }),
+    textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 1176, 900, 672, 120), { vertical: 'bottom', prompt: prompts.supports }),
   ]
 }
-function sayings(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
-  const pitch = area.height / items.length
-  return items.flatMap((item, index) => {
-    const frame = { ...area, y: area.y + index * pitch, height: pitch }
-    return wordsOf(
-      index + 1,
-      item,
-      `Saying ${index + 1}`,
-      { ...frame, height: pitch * 0.78 },
-      { ...frame, y: frame.y + pitch * 0.84, height: pitch * 0.14 },
-      { style: 'quote', vertical: 'middle', textColor: readable(sheetOf(room), 'accent1') },
-    )
-  })
-}
+const accent = (room: LayoutRoom) => readable(sheetOf(room), 'accent1')
 function picturePlaces(room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
-  const dark: Color = sheet.isDeep ? { role: 'ground' } : { role: 'ink' }
+  const dark: Color = sheet.isDeep ? { role: 'ground' } : ink
   const light: Color = sheet.isDeep ? { role: 'ink' } : { role: 'ground' }
   return [
     picturePlace('picture', 'Picture', whole(sheet)),
@@ -205,12 +167,12 @@ function picturePlaces(room: LayoutRoom): Place[] {
     textPlace('title', 'Title', 'statement', framed(sheet, 64, 470, 1260, 550), {
       vertical: 'bottom',
       color: light,
-      prompt: 'What the picture shows',
+      prompt: prompts.picture,
     }),
     textPlace('body', 'Words', 'subtitle', framed(sheet, 1360, 780, 488, 230), {
       vertical: 'bottom',
       color: light,
-      prompt: 'What to say of it',
+      prompt: prompts.words,
     }),
   ]
 }
@@ -220,18 +182,15 @@ function closingPlaces(room: LayoutRoom): Place[] {
   return [
     textPlace('body', 'How to reach us', 'subtitle', framed(sheet, 72, 64, 1400, 250), {
       color: ink,
-      prompt: 'Telephone, mail, where to find us',
+      prompt: prompts.reach,
     }),
     textPlace('title', 'Title', 'title', framed(sheet, 64, 330, 1790, 700), {
       vertical: 'bottom',
       color: ink,
-      prompt: 'Thanks, or what to do now',
+      prompt: prompts.closing,
     }),
   ]
 }
-
-const stands = (room: LayoutRoom): Place[] => [headTitle(room), itemsPlace(room.frames!.body)]
-const cut = { places: stands, entrance: { effect: 'wipe' } }
 
 /** One word or number fills the slide, everything else is small; one accent, no boxes, no rules. */
 export const foghorn: Look = {
@@ -278,19 +237,17 @@ export const foghorn: Look = {
   },
   frames: ({ size }) => ({ head: framed(size, 72, 60, 1500, 70), body: framed(size, 72, 168, 1776, 850) }),
   master: room => [running('Number', 'slide-number', 'small', framed(sheetOf(room), 1700, 60, 148, 50), { align: 'right' })],
-  dresses: {
-    title: { bare: true, places: titlePlaces },
+  dresses: dressesOf('wipe', {
+    title: titlePlaces,
     chapter: { bare: true, ground: field, places: chapterPlaces },
-    'lead-rows': { ...cut, arrange: keyWords, best: [2, 4] },
-    'cards-row': { ...cut, arrange: keyWords },
-    list: { ...cut, content: 'items', split: 'none', arrange: lines, best: [3, 8] },
-    'steps-row': { ...cut, arrange: growing, best: [3, 6] },
-    'numbers-row': { ...cut, arrange: figures, best: [2, 6] },
-    'number-single': { ...cut, arrange: figures },
-    statement: { bare: true, places: statementPlaces },
-    quote: { ...cut, arrange: sayings },
-    'picture-full': { bare: true, places: picturePlaces },
-    'timeline-row': { ...cut, arrange: years, best: [3, 6] },
-    contact: { bare: true, ground: field, places: closingPlaces },
-  },
+    points: keyWords,
+    list: { arrange: lines, best: [3, 8] },
+    steps: growing,
+    figures: { arrange: figures, best: [2, 6] },
+    events: years,
+    statement: statementPlaces,
+    sayings: { places: stands, arrange: sayings({ color: accent }) },
+    picture: picturePlaces,
+    closing: { bare: true, ground: field, places: closingPlaces },
+  }),
 }

@@ -1,8 +1,8 @@
-import { itemsPlace, picturePlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
+import { picturePlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
 import type { Color } from '../../values'
 import { framed, framing, ornament, over, readable, rule, running, sheetOf, sized, slot, whole, type Sheet } from '../kit'
 import type { Look } from '../look'
-import { prompts, said, sayings, stands } from '../pages'
+import { dressesOf, prompts, said, saidOn, sayings } from '../pages'
 import { pitched, sideBySide } from '../rows'
 
 const hair: Color = { role: 'accent1', alpha: 0.4 }
@@ -147,20 +147,13 @@ function figures(items: readonly Item[], area: Frame, room: LayoutRoom): Place[]
     ],
   ).map(place => (place.kind === 'text' && place.placeholder.endsWith('-text') ? { ...place, vertical: 'top' as const } : place))
 }
-function saidPlaces(kind: 'title' | 'items') {
-  return (room: LayoutRoom): Place[] => {
-    const sheet = sheetOf(room)
-    return [
-      ...hill(sheet, none, framed(sheet, 1120, 420, 1300, 1100), 12, { role: 'accent1', alpha: 0.6 }),
-      ...(kind === 'items'
-        ? [said(sheet, 'title', 'small', [120, 92, 1100, 56], prompts.whose), itemsPlace(framed(sheet, 114, 220, 1240, 720))]
-        : [
-            said(sheet, 'title', 'quote', [114, 170, 1300, 560], prompts.statement, { vertical: 'middle' }),
-            said(sheet, 'body', 'subtitle', [120, 780, 1000, 190], prompts.supports),
-          ]),
-    ]
-  }
-}
+const accent = (room: LayoutRoom) => readable(sheetOf(room), 'accent1')
+const saidPages = saidOn(sheet => hill(sheet, none, framed(sheet, 1120, 420, 1300, 1100), 12, { role: 'accent1', alpha: 0.6 }), {
+  words: [114, 170, 1300, 560],
+  supports: [120, 780, 1000, 190],
+  whose: [120, 92, 1100, 56],
+  items: [114, 220, 1240, 720],
+})
 function picturePlaces(room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
   const field: Color = { role: 'accent3' }
@@ -181,7 +174,6 @@ function closingPlaces(room: LayoutRoom): Place[] {
     said(sheet, 'body', 'subtitle', [120, 680, 760, 280], prompts.reach),
   ]
 }
-const walked = { places: stands, entrance: { effect: 'rise' } }
 
 /** Lines of equal height, as on a walker's map. */
 export const hillLines: Look = {
@@ -233,20 +225,18 @@ export const hillLines: Look = {
       running('Number', 'slide-number', 'small', framed(sheet, 1680, 1004, 120, 44), { align: 'right', vertical: 'middle' }),
     ]
   },
-  dresses: {
-    title: { bare: true, places: titlePlaces },
+  dresses: dressesOf('rise', {
+    title: titlePlaces,
     chapter: { bare: true, ground: { role: 'accent3' }, places: chapterPlaces },
-    'lead-rows': { ...walked, arrange: tops, best: [2, 4] },
-    'cards-row': { ...walked, arrange: tops },
-    numbered: { ...walked, arrange: heights },
-    list: { ...walked, content: 'items', split: 'none', arrange: heights, best: [3, 7] },
-    'steps-row': { ...walked, arrange: climb, best: [3, 6] },
-    'numbers-row': { ...walked, arrange: figures, best: [2, 4] },
-    'number-single': { ...walked, arrange: figures },
-    statement: { bare: true, places: saidPlaces('title') },
-    quote: { bare: true, places: saidPlaces('items'), arrange: sayings(room => readable(sheetOf(room), 'accent1')) },
-    'picture-full': { bare: true, places: picturePlaces },
-    'timeline-row': { ...walked, arrange: climb, best: [3, 6] },
-    contact: { bare: true, ground: { role: 'accent3' }, places: closingPlaces },
-  },
+    points: tops,
+    numbered: heights,
+    list: heights,
+    steps: climb,
+    figures,
+    events: climb,
+    statement: saidPages.statement,
+    sayings: { bare: true, places: saidPages.sayings, arrange: sayings({ color: accent }) },
+    picture: picturePlaces,
+    closing: { bare: true, ground: { role: 'accent3' }, places: closingPlaces },
+  }),
 }

@@ -10,12 +10,15 @@ import {
   type Place,
 } from '../../layouts/catalogue'
 import type { Color } from '../../values'
-import { framed, framing, ornament, readable, rule, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
+import { counted, framed, framing, ornament, readable, rule, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { pitched } from '../rows'
+import { dressesOf, prompts, saidOn, sayings } from '../pages'
 
 /** The left edge of content, px of a slide of 1920 × 1080: column 5 of twelve. */
 const axis = 691
 const hair: Color = { role: 'ink', alpha: 0.24 }
+const soft: Color = { role: 'ink', alpha: 0.82 }
 const line = (sheet: Sheet, placeholder: string, x: number, y: number, width: number): Place =>
   rule(placeholder, 'Hairline', { ...framed(sheet, x, y, width, 0), height: 2 * sheet.unit }, hair)
 
@@ -81,15 +84,15 @@ function titlePlaces(room: LayoutRoom): Place[] {
   if (sheet.isUpright)
     return [
       ...arcade(sheet, framed(sheet, 0, 0, 1390, 590)),
-      textPlace('title', 'Title', 'title', framed(sheet, 120, 630, 1680, 210), { vertical: 'bottom', prompt: 'What the deck is called' }),
+      textPlace('title', 'Title', 'title', framed(sheet, 120, 630, 1680, 210), { vertical: 'bottom', prompt: prompts.title }),
       line(sheet, '', 120, 870, 1680),
-      textPlace('body', 'Who speaks, when', 'subtitle', framed(sheet, 120, 890, 1680, 120), { prompt: 'Who speaks, when, to whom' }),
+      textPlace('body', 'Who speaks, when', 'subtitle', framed(sheet, 120, 890, 1680, 120), { prompt: prompts.who }),
     ]
   return [
     ...arcade(sheet, framed(sheet, 1119, 0, 538, 1080)),
-    textPlace('title', 'Title', 'title', framed(sheet, 114, 150, 940, 560), { vertical: 'bottom', prompt: 'What the deck is called' }),
+    textPlace('title', 'Title', 'title', framed(sheet, 114, 150, 940, 560), { vertical: 'bottom', prompt: prompts.title }),
     line(sheet, '', 120, 820, 880),
-    textPlace('body', 'Who speaks, when', 'subtitle', framed(sheet, 120, 850, 880, 140), { prompt: 'Who speaks, when, to whom' }),
+    textPlace('body', 'Who speaks, when', 'subtitle', framed(sheet, 120, 850, 880, 140), { prompt: prompts.who }),
   ]
 }
 
@@ -100,9 +103,9 @@ function chapterPlaces(room: LayoutRoom): Place[] {
     running('Number of the chapter', 'chapter-number', 'numeral', framed(sheet, 114, 110, 520, 430), { vertical: 'bottom' }),
     textPlace('title', 'Title', 'chapter', framed(sheet, axis - 4, 90, 1109, 440), {
       vertical: 'bottom',
-      prompt: 'What this chapter is about',
+      prompt: prompts.chapter,
     }),
-    textPlace('body', 'Beneath it', 'subtitle', framed(sheet, axis, 545, 1109, 80), { prompt: 'What comes in it' }),
+    textPlace('body', 'Beneath it', 'subtitle', framed(sheet, axis, 545, 1109, 80), { prompt: prompts.comes }),
   ]
 }
 
@@ -116,50 +119,26 @@ function besideAxis(room: LayoutRoom): Place[] {
   ]
 }
 
-/** Rows that hang from their hairlines; `split` the share of the width that leads take, and what stands before each. */
+/** Rows that hang from their hairlines, with a last one at the foot; numbered where they are a list. */
 function hangingRows(most: number, numbered: boolean) {
   return (items: readonly Item[], area: Frame, room: LayoutRoom): Place[] => {
     const sheet = sheetOf(room)
-    const { unit, isUpright } = sheet
-    const pitch = Math.min(most * unit, area.height / items.length)
-    const indent = numbered ? 110 * unit : 0
-    const pad = Math.min(30 * unit, pitch * 0.14)
-    const last = { ...framed(sheet, 0, 0, 0, 0), x: area.x, width: area.width, y: area.y + pitch * items.length, height: 2 * unit }
-    return [
-      ...items.flatMap((item, index) => {
-        const path = index + 1
-        const y = area.y + index * pitch
-        const top = { x: area.x, y, width: area.width, height: 2 * unit }
-        const inner = { x: area.x + indent, width: area.width - indent, y: y + pad, height: pitch - pad - 8 * unit }
-        const [lead, text] = isUpright
-          ? [
-              { ...inner, height: inner.height * 0.45 },
-              { ...inner, y: inner.y + inner.height * 0.47, height: inner.height * 0.53 },
-            ]
-          : [
-              { ...inner, width: inner.width * 0.47 },
-              { ...inner, x: inner.x + inner.width * 0.51, width: inner.width * 0.49 },
-            ]
-        const number = textPlace(
-          slot(path, 'count'),
-          `Number ${path}`,
-          'figure',
-          { ...inner, x: area.x, width: indent * 0.9, height: Math.min(inner.height, 70 * unit) },
-          {
-            field: 'item-number',
-            match: 'count',
-            size: Math.round(44 * unit),
-            color: readable(sheet, 'accent1'),
-          },
-        )
-        return [
-          rule(slot(path, 'rule'), `Hairline ${path}`, top, hair),
-          ...(numbered ? [number] : []),
-          ...wordsOf(path, item, `Row ${path}`, lead, text, { textColor: { role: 'ink', alpha: 0.82 } }),
-        ]
-      }),
-      rule(framing('foot'), 'Hairline at the foot', last, hair),
-    ]
+    const { unit } = sheet
+    const words = () => ({ textColor: soft })
+    return pitched(sheet, items, area, { most, indent: numbered ? 110 : 0, split: 0.49, hang: 30, words }, (path, row, index) => {
+      const line = { ...row, height: 2 * unit }
+      const number = {
+        x: row.x,
+        y: row.y + Math.min(30 * unit, row.height * 0.16),
+        width: 100 * unit,
+        height: Math.min(row.height * 0.8, 70 * unit),
+      }
+      return [
+        rule(slot(path, 'rule'), `Hairline ${path}`, line, hair),
+        ...(index === items.length - 1 ? [rule(framing('foot'), 'Hairline at the foot', { ...line, y: row.y + row.height }, hair)] : []),
+        ...(numbered ? [counted(path, 'figure', number, { size: Math.round(44 * unit), color: readable(sheet, 'accent1') })] : []),
+      ]
+    })
   }
 }
 
@@ -181,12 +160,11 @@ function stair(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
     return [
       rule(slot(path, 'tread'), `Tread ${path}`, { x, y, width: wide, height: 2 * unit }, hair),
       rule(slot(path, 'riser'), `Riser ${path}`, { x, y, width: 2 * unit, height: foot - y }, hair),
-      textPlace(
-        slot(path, 'count'),
-        `Number ${path}`,
+      counted(
+        path,
         'figure',
         { ...inner, y: y - 96 * unit, height: 84 * unit },
-        { field: 'item-number', vertical: 'bottom', match: 'count', color, size: Math.round(64 * unit) },
+        { vertical: 'bottom', color, size: Math.round(64 * unit) },
       ),
       ...wordsOf(
         path,
@@ -194,7 +172,7 @@ function stair(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
         `Step ${path}`,
         { ...inner, y: y + 22 * unit, height: 76 * unit },
         { ...inner, y: y + 104 * unit, height: 170 * unit },
-        { color, textColor: { role: 'ink', alpha: 0.82 } },
+        { color, textColor: soft },
       ),
     ]
   })
@@ -264,68 +242,22 @@ function chartPlaces(room: LayoutRoom): Place[] {
   ]
 }
 
-function quotePlaces(kind: 'title' | 'items') {
-  return (room: LayoutRoom): Place[] => {
-    const sheet = sheetOf(room)
-    const band = sheet.isUpright ? framed(sheet, 0, 0, 1390, 300) : framed(sheet, 0, 0, 253, 1080)
-    const words = sheet.isUpright ? framed(sheet, 120, 360, 1680, 600) : framed(sheet, 500, 200, 1240, 700)
-    return [
-      ...arcade(sheet, band),
-      ...(kind === 'items'
-        ? [
-            textPlace(
-              'title',
-              'Title',
-              'small',
-              { ...words, y: words.y - 0.09 * sheet.height, height: 0.05 * sheet.height },
-              { prompt: 'Whose words they are' },
-            ),
-            itemsPlace(words),
-          ]
-        : [
-            textPlace(
-              'title',
-              'Statement',
-              'quote',
-              { ...words, height: words.height * 0.68 },
-              { vertical: 'middle', prompt: 'One thing to remember' },
-            ),
-            line(sheet, '', 504, 718, 120),
-            textPlace(
-              'body',
-              'Beneath it',
-              'subtitle',
-              { ...words, y: words.y + words.height * 0.78, height: words.height * 0.22 },
-              { prompt: 'What supports it' },
-            ),
-          ]),
-    ]
-  }
-}
-function sayings(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
-  const sheet = sheetOf(room)
-  const pitch = area.height / items.length
-  return items.flatMap((item, index) => {
-    const path = index + 1
-    const frame = { ...area, y: area.y + index * pitch, height: pitch }
-    return [
-      rule(
-        slot(path, 'rule'),
-        `Hairline ${path}`,
-        { x: frame.x + 4, y: frame.y + pitch * 0.76, width: 120 * sheet.unit, height: 2 * sheet.unit },
-        hair,
-      ),
-      ...wordsOf(
-        path,
-        item,
-        `Saying ${path}`,
-        { ...frame, height: pitch * 0.7 },
-        { ...frame, y: frame.y + pitch * 0.8, height: pitch * 0.18 },
-        { style: 'quote', vertical: 'middle' },
-      ),
-    ]
-  })
-}
+const quotePages = saidOn(
+  sheet => arcade(sheet, sheet.isUpright ? framed(sheet, 0, 0, 1390, 300) : framed(sheet, 0, 0, 253, 1080)),
+  ({ isUpright }) =>
+    isUpright
+      ? { words: [120, 360, 1680, 408], supports: [120, 828, 1680, 132], whose: [120, 310, 1680, 44], items: [120, 370, 1680, 590] }
+      : { words: [500, 200, 1240, 476], supports: [500, 746, 1240, 154], whose: [500, 104, 1240, 54], items: [500, 200, 1240, 700] },
+)
+/** A short line between the words and whose they are. */
+const shortLine = ({ unit }: Sheet, path: number, words: Frame): Place[] => [
+  rule(
+    slot(path, 'rule'),
+    `Hairline ${path}`,
+    { x: words.x + 4, y: words.y + words.height * 1.04, width: 120 * unit, height: 2 * unit },
+    hair,
+  ),
+]
 
 function picturePlaces(room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
@@ -347,12 +279,12 @@ function picturePlaces(room: LayoutRoom): Place[] {
     textPlace('title', 'Title', 'chapter', framed(sheet, 114, 640, 1160, 320), {
       vertical: 'bottom',
       color: light,
-      prompt: 'What the picture shows',
+      prompt: prompts.picture,
     }),
     textPlace('body', 'Words', 'subtitle', framed(sheet, 1320, 760, 480, 192), {
       vertical: 'bottom',
       color: light,
-      prompt: 'What to say of it',
+      prompt: prompts.words,
     }),
   ]
 }
@@ -381,7 +313,7 @@ function events(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] 
           `Event ${path}`,
           { ...inner, y: top + (above ? 0 : 26) * unit, height: 92 * unit },
           { ...inner, y: top + (above ? 98 : 122) * unit, height: 130 * unit },
-          { style: 'figure', color, textColor: { role: 'ink', alpha: 0.82 } },
+          { style: 'figure', color, textColor: soft },
         ),
       ]
     }),
@@ -395,17 +327,14 @@ function closingPlaces(room: LayoutRoom): Place[] {
     ...arcade(sheet, framed(sheet, left, 0, 1920 - left, 400)),
     textPlace('title', 'Title', 'chapter', framed(sheet, left - 6, 440, 1800 - left, 280), {
       vertical: 'middle',
-      prompt: 'Thanks, or what to do now',
+      prompt: prompts.closing,
     }),
     line(sheet, '', left, 770, 1800 - left),
     textPlace('body', 'How to reach us', 'subtitle', framed(sheet, left, 800, 1800 - left, 190), {
-      prompt: 'Telephone, mail, where to find us',
+      prompt: prompts.reach,
     }),
   ]
 }
-
-const axisRows = { places: besideAxis, entrance: { effect: 'fade' } }
-const overAll = (room: LayoutRoom): Place[] => [headTitle(room), itemsPlace(room.frames!.body)]
 
 /** Large light serif, much white, hairlines, a drawn arcade as a band. */
 export const lightwell: Look = {
@@ -457,21 +386,19 @@ export const lightwell: Look = {
       running('Number', 'slide-number', 'small', framed(sheet, 1700, 1000, 100, 40), { align: 'right', vertical: 'middle' }),
     ]
   },
-  dresses: {
-    title: { bare: true, places: titlePlaces },
-    chapter: { bare: true, places: chapterPlaces },
-    'lead-rows': { ...axisRows, arrange: hangingRows(264, false), best: [2, 5] },
-    'cards-row': { ...axisRows, arrange: hangingRows(264, false) },
-    numbered: { ...axisRows, arrange: hangingRows(264, true) },
-    list: { ...axisRows, content: 'items', split: 'none', arrange: hangingRows(150, true), best: [4, 8] },
-    'steps-row': { places: room => [headTitle(room, 0.5 * room.size.width), itemsPlace(room.frames!.body)], arrange: stair, best: [3, 7] },
-    'numbers-row': { places: overAll, arrange: leadFigure, best: [2, 4] },
-    'number-single': { places: overAll, arrange: leadFigure },
-    chart: { places: chartPlaces },
-    statement: { bare: true, places: quotePlaces('title') },
-    quote: { bare: true, places: quotePlaces('items'), arrange: sayings },
-    'picture-full': { bare: true, places: picturePlaces },
-    'timeline-row': { places: overAll, arrange: events, best: [3, 6] },
-    contact: { bare: true, places: closingPlaces },
-  },
+  dresses: dressesOf('fade', {
+    title: titlePlaces,
+    chapter: chapterPlaces,
+    points: { places: besideAxis, arrange: hangingRows(264, false), best: [2, 5] },
+    numbered: { places: besideAxis, arrange: hangingRows(264, true) },
+    list: { places: besideAxis, arrange: hangingRows(150, true), best: [4, 8] },
+    steps: { places: room => [headTitle(room, 0.5 * room.size.width), itemsPlace(room.frames!.body)], arrange: stair, best: [3, 7] },
+    figures: leadFigure,
+    events,
+    chart: chartPlaces,
+    statement: quotePages.statement,
+    sayings: { bare: true, places: quotePages.sayings, arrange: sayings({ between: shortLine }) },
+    picture: picturePlaces,
+    closing: closingPlaces,
+  }),
 }

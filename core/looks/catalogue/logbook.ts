@@ -1,7 +1,8 @@
-import { headTitle, itemsPlace, picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
+import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
 import type { Color } from '../../values'
-import { framed, framing, ornament, readable, running, sheetOf, sized, slot, wordsOf, type Sheet } from '../kit'
+import { counted, framed, framing, ornament, readable, running, sheetOf, sized, slot, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { dressesOf, prompts, saidOn, sayings } from '../pages'
 import { pitched } from '../rows'
 
 const soft: Color = { role: 'ink', alpha: 0.4 }
@@ -103,11 +104,11 @@ function titlePlaces(room: LayoutRoom): Place[] {
     bird(sheet, 0.62 * width, 0.34 * height, 60 * unit),
     textPlace('title', 'Title', 'title', isUpright ? framed(sheet, 114, 150, 1680, 360) : framed(sheet, 114, 190, 1060, 480), {
       vertical: 'top',
-      prompt: 'What the deck is called',
+      prompt: prompts.title,
     }),
     textPlace('body', 'Who speaks, when', 'subtitle', isUpright ? framed(sheet, 120, 540, 1100, 110) : framed(sheet, 120, 910, 1000, 120), {
       vertical: 'bottom',
-      prompt: 'Who speaks, when, to whom',
+      prompt: prompts.who,
     }),
   ]
 }
@@ -120,8 +121,8 @@ function chapterPlaces(room: LayoutRoom): Place[] {
       color: readable(sheet, 'accent2'),
       vertical: 'bottom',
     }),
-    textPlace('title', 'Title', 'chapter', framed(sheet, 954, 380, 846, 380), { vertical: 'top', prompt: 'What this chapter is about' }),
-    textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 960, 780, 840, 120), { prompt: 'What comes in it' }),
+    textPlace('title', 'Title', 'chapter', framed(sheet, 954, 380, 846, 380), { vertical: 'top', prompt: prompts.chapter }),
+    textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 960, 780, 840, 120), { prompt: prompts.comes }),
   ]
 }
 
@@ -139,16 +140,12 @@ function columnsDrawn(items: readonly Item[], area: Frame, room: LayoutRoom): Pl
     const cy = area.y + r + 8 * unit
     return [
       ring(sheet, slot(path, 'ring'), x + r, cy, r, index ? pencil : red, index ? 4 : 6),
-      textPlace(
-        slot(path, 'count'),
-        `Number ${path}`,
+      counted(
+        path,
         'figure',
         { x, y: cy - r, width: 2 * r, height: 2 * r },
         {
-          field: 'item-number',
           align: 'center',
-          vertical: 'middle',
-          match: 'count',
           size: Math.round(76 * unit),
           color: index ? { role: 'ink' } : readable(sheet, 'accent2'),
         },
@@ -213,16 +210,12 @@ function trail(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
           { fill: { role: 'ground' } },
         ),
         ring(sheet, slot(path, 'ring'), x, y, r, last ? red : pencil, last ? 6 : 4),
-        textPlace(
-          slot(path, 'count'),
-          `Number ${path}`,
+        counted(
+          path,
           'figure',
           { x: x - r, y: y - r, width: 2 * r, height: 2 * r },
           {
-            field: 'item-number',
             align: 'center',
-            vertical: 'middle',
-            match: 'count',
             size: Math.round(62 * unit),
             color: last ? readable(sheet, 'accent2') : { role: 'ink' },
           },
@@ -275,56 +268,33 @@ function fields(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] 
     }),
   ]
 }
-function saidPlaces(kind: 'title' | 'items') {
-  return (room: LayoutRoom): Place[] => {
-    const sheet = sheetOf(room)
-    const { width, height } = sheet
-    const words = framed(sheet, 250, 190, 1400, 700)
-    return [
-      stroke(sheet, '', { x: 0.1 * width, y: 0.2 * height }, { x: 0.1 * width + 2, y: 0.8 * height }, { role: 'accent1' }, 7),
-      ...(kind === 'items'
-        ? [textPlace('title', 'Title', 'small', framed(sheet, 246, 96, 1200, 56), { prompt: 'Whose words they are' }), itemsPlace(words)]
-        : [
-            textPlace(
-              'title',
-              'Statement',
-              'quote',
-              { ...words, height: words.height * 0.68 },
-              { vertical: 'middle', prompt: 'One thing to remember' },
-            ),
-            textPlace(
-              'body',
-              'Beneath it',
-              'subtitle',
-              { ...words, y: words.y + words.height * 0.74, height: words.height * 0.26 },
-              { prompt: 'What supports it' },
-            ),
-          ]),
-      ...grass(sheet, 0.86 * width, 0.99 * width, 0.3 * height, 14),
-    ]
-  }
-}
-function sayings(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
-  const pitch = area.height / items.length
-  return items.flatMap((item, index) => {
-    const frame = { ...area, y: area.y + index * pitch, height: pitch }
-    return wordsOf(
-      index + 1,
-      item,
-      `Saying ${index + 1}`,
-      { ...frame, height: pitch * 0.74 },
-      { ...frame, y: frame.y + pitch * 0.8, height: pitch * 0.18 },
-      { style: 'quote', vertical: 'middle', textColor: readable(sheetOf(room), 'accent1') },
-    )
-  })
-}
+const accent = (room: LayoutRoom) => readable(sheetOf(room), 'accent1')
+const saidPages = saidOn(
+  sheet => [
+    stroke(
+      sheet,
+      '',
+      { x: 0.1 * sheet.width, y: 0.2 * sheet.height },
+      { x: 0.1 * sheet.width + 2, y: 0.8 * sheet.height },
+      { role: 'accent1' },
+      7,
+    ),
+    ...grass(sheet, 0.86 * sheet.width, 0.99 * sheet.width, 0.3 * sheet.height, 14),
+  ],
+  {
+    words: [250, 190, 1400, 476],
+    supports: [250, 708, 1400, 182],
+    whose: [246, 96, 1200, 56],
+    items: [250, 190, 1400, 700],
+  },
+)
 function picturePlaces(room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
   const at = framed(sheet, 64, 62, 1792, 760)
   return [
     { ...picturePlace('picture', 'Picture', at), frame: { shape: 'sheet', amounts: { seed: sheet.seed, off: 0.008 } } } as Place,
-    textPlace('title', 'Title', 'heading', framed(sheet, 114, 850, 1120, 170), { vertical: 'middle', prompt: 'What the picture shows' }),
-    textPlace('body', 'Words', 'subtitle', framed(sheet, 1290, 850, 520, 170), { vertical: 'middle', prompt: 'What to say of it' }),
+    textPlace('title', 'Title', 'heading', framed(sheet, 114, 850, 1120, 170), { vertical: 'middle', prompt: prompts.picture }),
+    textPlace('body', 'Words', 'subtitle', framed(sheet, 1290, 850, 520, 170), { vertical: 'middle', prompt: prompts.words }),
   ]
 }
 /** A drawn arrow with events on it, their words in turn below and above. */
@@ -366,13 +336,10 @@ function closingPlaces(room: LayoutRoom): Place[] {
     ...grass(sheet, 0.01 * width, 0.16 * width, 0.3 * height, 16, true),
     ...grass(sheet, 0.82 * width, 0.99 * width, 0.34 * height, 18),
     bird(sheet, 0.74 * width, 0.2 * height, 120 * unit),
-    textPlace('title', 'Title', 'chapter', framed(sheet, 114, 130, 1120, 420), { vertical: 'middle', prompt: 'Thanks, or what to do now' }),
-    textPlace('body', 'How to reach us', 'subtitle', framed(sheet, 380, 760, 1100, 230), { prompt: 'Telephone, mail, where to find us' }),
+    textPlace('title', 'Title', 'chapter', framed(sheet, 114, 130, 1120, 420), { vertical: 'middle', prompt: prompts.closing }),
+    textPlace('body', 'How to reach us', 'subtitle', framed(sheet, 380, 760, 1100, 230), { prompt: prompts.reach }),
   ]
 }
-
-const stands = (room: LayoutRoom): Place[] => [headTitle(room), itemsPlace(room.frames!.body)]
-const drawn = { places: stands, entrance: { effect: 'fade' } }
 
 /** Field notes: paper, slab letters, and drawings by a pen whose hand follows from a seed. */
 export const logbook: Look = {
@@ -432,20 +399,18 @@ export const logbook: Look = {
       running('Number', 'slide-number', 'small', framed(sheet, 40, 112, 150, 60), { align: 'right' }),
     ]
   },
-  dresses: {
-    title: { bare: true, places: titlePlaces },
-    chapter: { bare: true, places: chapterPlaces },
-    'lead-rows': { ...drawn, arrange: columnsDrawn, best: [2, 4] },
-    'cards-row': { ...drawn, arrange: columnsDrawn },
-    numbered: { ...drawn, arrange: linesDrawn },
-    list: { ...drawn, content: 'items', split: 'none', arrange: linesDrawn, best: [3, 7] },
-    'steps-row': { ...drawn, arrange: trail, best: [3, 5] },
-    'numbers-row': { ...drawn, arrange: fields, best: [2, 4] },
-    'number-single': { ...drawn, arrange: fields },
-    statement: { bare: true, places: saidPlaces('title') },
-    quote: { bare: true, places: saidPlaces('items'), arrange: sayings },
-    'picture-full': { bare: true, places: picturePlaces },
-    'timeline-row': { ...drawn, arrange: arrow, best: [3, 5] },
-    contact: { bare: true, places: closingPlaces },
-  },
+  dresses: dressesOf('fade', {
+    title: titlePlaces,
+    chapter: chapterPlaces,
+    points: columnsDrawn,
+    numbered: linesDrawn,
+    list: linesDrawn,
+    steps: { arrange: trail, best: [3, 5] },
+    figures: fields,
+    events: { arrange: arrow, best: [3, 5] },
+    statement: saidPages.statement,
+    sayings: { bare: true, places: saidPages.sayings, arrange: sayings({ color: accent }) },
+    picture: picturePlaces,
+    closing: closingPlaces,
+  }),
 }

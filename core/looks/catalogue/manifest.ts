@@ -1,8 +1,8 @@
-import { itemsPlace, picturePlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
+import { picturePlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
 import type { Color } from '../../values'
-import { framed, framing, ornament, over, readable, rule, running, sheetOf, sized, slot, type Sheet } from '../kit'
+import { counted, framed, framing, ornament, over, readable, rule, running, sheetOf, sized, slot, type Sheet } from '../kit'
 import type { Look } from '../look'
-import { prompts, said, sayings, stands } from '../pages'
+import { dressesOf, prompts, said, saidOn, sayings } from '../pages'
 import { pitched, sideBySide } from '../rows'
 
 const ink: Color = { role: 'ink' }
@@ -83,16 +83,12 @@ function crates(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] 
         fill: index ? null : { role: 'accent1' },
         stroke: frameLine(sheet),
       }),
-      {
-        ...running(
-          `Number ${path}`,
-          'item-number',
-          'figure',
-          { x: column.x + 36 * unit, y: column.y + 24 * unit, width: column.width - 72 * unit, height: 160 * unit },
-          { match: 'count', size: Math.round(130 * unit), ...(index ? {} : { color: over(sheet, { role: 'accent1' }) }) },
-        ),
-        placeholder: slot(path, 'count'),
-      },
+      counted(
+        path,
+        'figure',
+        { x: column.x + 36 * unit, y: column.y + 24 * unit, width: column.width - 72 * unit, height: 160 * unit },
+        { match: 'count', size: Math.round(130 * unit), ...(index ? {} : { color: over(sheet, { role: 'accent1' }) }) },
+      ),
     ],
   )
 }
@@ -102,16 +98,12 @@ function entries(items: readonly Item[], area: Frame, room: LayoutRoom): Place[]
   const { unit } = sheet
   return pitched(sheet, items, area, { most: 170, indent: 150 }, (path, row, index) => [
     rule(slot(path, 'rule'), `Rule ${path}`, { x: row.x, y: row.y, width: row.width, height: (index ? 2 : 6) * unit }, ink),
-    {
-      ...running(
-        `Number ${path}`,
-        'item-number',
-        'figure',
-        { x: row.x, y: row.y + 6 * unit, width: 130 * unit, height: row.height - 10 * unit },
-        { vertical: 'middle', match: 'count', size: Math.round(Math.min(76 * unit, row.height * 0.5)), color: readable(sheet, 'accent1') },
-      ),
-      placeholder: slot(path, 'count'),
-    },
+    counted(
+      path,
+      'figure',
+      { x: row.x, y: row.y + 6 * unit, width: 130 * unit, height: row.height - 10 * unit },
+      { vertical: 'middle', match: 'count', size: Math.round(Math.min(76 * unit, row.height * 0.5)), color: readable(sheet, 'accent1') },
+    ),
   ])
 }
 /** Boxes that pile up from left to right, one higher each: the last is full. */
@@ -158,20 +150,13 @@ function figures(items: readonly Item[], area: Frame, room: LayoutRoom): Place[]
     ],
   ).map(place => (place.kind === 'text' && place.placeholder.endsWith('-text') ? { ...place, vertical: 'top' as const } : place))
 }
-function saidPlaces(kind: 'title' | 'items') {
-  return (room: LayoutRoom): Place[] => {
-    const sheet = sheetOf(room)
-    return [
-      rule('', 'Rule', { ...framed(sheet, 76, 150, 1768, 0), height: 6 * sheet.unit }, ink),
-      ...(kind === 'items'
-        ? [said(sheet, 'title', 'small', [76, 84, 1100, 56], prompts.whose), itemsPlace(framed(sheet, 72, 200, 1772, 760))]
-        : [
-            said(sheet, 'title', 'quote', [72, 190, 1560, 590], prompts.statement, { vertical: 'middle' }),
-            said(sheet, 'body', 'subtitle', [76, 820, 1400, 180], prompts.supports),
-          ]),
-    ]
-  }
-}
+const accent = (room: LayoutRoom) => readable(sheetOf(room), 'accent1')
+const saidPages = saidOn(sheet => [rule('', 'Rule', { ...framed(sheet, 76, 150, 1768, 0), height: 6 * sheet.unit }, ink)], {
+  words: [72, 190, 1560, 590],
+  supports: [76, 820, 1400, 180],
+  whose: [76, 84, 1100, 56],
+  items: [72, 200, 1772, 760],
+})
 function picturePlaces(room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
   return [
@@ -189,7 +174,6 @@ function closingPlaces(room: LayoutRoom): Place[] {
     said(sheet, 'body', 'subtitle', [1230, 96, 614, 420], prompts.reach),
   ]
 }
-const loaded = { places: stands, entrance: { effect: 'rise' } }
 
 /** Containers, stencilled numbers and ruled entries. */
 export const manifest: Look = {
@@ -241,20 +225,18 @@ export const manifest: Look = {
       running('Number', 'slide-number', 'small', framed(sheet, 1724, 1012, 120, 44), { align: 'right', vertical: 'middle' }),
     ]
   },
-  dresses: {
-    title: { bare: true, places: titlePlaces },
+  dresses: dressesOf('rise', {
+    title: titlePlaces,
     chapter: { bare: true, ground: { role: 'accent1' }, places: chapterPlaces },
-    'lead-rows': { ...loaded, arrange: crates, best: [2, 4] },
-    'cards-row': { ...loaded, arrange: crates },
-    numbered: { ...loaded, arrange: entries },
-    list: { ...loaded, content: 'items', split: 'none', arrange: entries, best: [3, 7] },
-    'steps-row': { ...loaded, arrange: pile, best: [3, 6] },
-    'numbers-row': { ...loaded, arrange: figures, best: [2, 4] },
-    'number-single': { ...loaded, arrange: figures },
-    statement: { bare: true, places: saidPlaces('title') },
-    quote: { bare: true, places: saidPlaces('items'), arrange: sayings(room => readable(sheetOf(room), 'accent1')) },
-    'picture-full': { bare: true, places: picturePlaces },
-    'timeline-row': { ...loaded, arrange: entries, best: [3, 6] },
-    contact: { bare: true, places: closingPlaces },
-  },
+    points: crates,
+    numbered: entries,
+    list: entries,
+    steps: pile,
+    figures,
+    events: entries,
+    statement: saidPages.statement,
+    sayings: { bare: true, places: saidPages.sayings, arrange: sayings({ color: accent }) },
+    picture: picturePlaces,
+    closing: closingPlaces,
+  }),
 }

@@ -1,7 +1,6 @@
 import {
   familyNamed,
   headTitle,
-  itemsPlace,
   picturePlace,
   textPlace,
   type Frame,
@@ -10,8 +9,10 @@ import {
   type Place,
 } from '../../layouts/catalogue'
 import type { Color } from '../../values'
-import { framed, ornament, readable, rule, running, sheetOf, sized, slot, wordsOf, type Sheet } from '../kit'
+import { counted, framed, ornament, readable, rule, running, sheetOf, sized, slot, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { pitched } from '../rows'
+import { dressesOf, prompts, stands } from '../pages'
 
 const hair: Color = { role: 'ink', alpha: 0.2 }
 const second: Color = { role: 'ink', alpha: 0.74 }
@@ -41,10 +42,10 @@ function titlePlaces(room: LayoutRoom): Place[] {
     band,
     textPlace('title', 'Title', 'title', isUpright ? framed(sheet, 116, 120, 1680, 420) : framed(sheet, 114, 126, 1190, 560), {
       vertical: 'top',
-      prompt: 'What the deck is called',
+      prompt: prompts.title,
     }),
     textPlace('body', 'Who speaks, when', 'subtitle', isUpright ? framed(sheet, 120, 800, 1680, 200) : framed(sheet, 1420, 124, 380, 820), {
-      prompt: 'Who speaks, when, to whom',
+      prompt: prompts.who,
     }),
   ]
 }
@@ -55,12 +56,12 @@ function chapterPlaces(room: LayoutRoom): Place[] {
     running('Number of the chapter', 'chapter-number', 'numeral', framed(sheet, 112, 330, 330, 420), { vertical: 'middle' }),
     textPlace('title', 'Title', 'chapter', sheet.isUpright ? framed(sheet, 460, 330, 1340, 420) : framed(sheet, 480, 330, 820, 420), {
       vertical: 'middle',
-      prompt: 'What this chapter is about',
+      prompt: prompts.chapter,
     }),
     bar(sheet, '', framed(sheet, 120, 290, sheet.isUpright ? 1680 : 1180, 0), 3),
     bar(sheet, '', framed(sheet, 120, 790, sheet.isUpright ? 1680 : 1180, 0), 2, hair),
     textPlace('body', 'Beneath it', 'subtitle', sheet.isUpright ? framed(sheet, 120, 820, 1680, 160) : framed(sheet, 1420, 330, 380, 420), {
-      prompt: 'What comes in it',
+      prompt: prompts.comes,
     }),
   ]
 }
@@ -77,12 +78,11 @@ function ruledColumns(items: readonly Item[], area: Frame, room: LayoutRoom): Pl
     const x = area.x + index * (wide + gap)
     return [
       bar(sheet, slot(path, 'rule'), { x, y: area.y, width: wide, height: 0 }, 3),
-      textPlace(
-        slot(path, 'count'),
-        `Number ${path}`,
+      counted(
+        path,
         'figure',
         { x, y: area.y + 18 * unit, width: wide, height: 150 * unit },
-        { field: 'item-number', match: 'count', color: readable(sheet, 'accent1'), size: Math.round(140 * unit) },
+        { color: readable(sheet, 'accent1'), size: Math.round(140 * unit) },
       ),
       ...wordsOf(
         path,
@@ -98,40 +98,16 @@ function ruledColumns(items: readonly Item[], area: Frame, room: LayoutRoom): Pl
 /** Rows with a serif numeral, the name, and what is said of it at the right. */
 function ruledRows(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
-  const { unit, isUpright } = sheet
-  const pitch = Math.min(190 * unit, area.height / items.length)
-  const indent = 110 * unit
-  return items.flatMap((item, index) => {
-    const path = index + 1
-    const y = area.y + index * pitch
-    const inner = { x: area.x + indent, y: y + 10 * unit, width: area.width - indent, height: pitch - 18 * unit }
-    const [lead, text] = isUpright
-      ? [
-          { ...inner, height: inner.height * 0.46 },
-          { ...inner, y: inner.y + inner.height * 0.48, height: inner.height * 0.52 },
-        ]
-      : [
-          { ...inner, width: inner.width * 0.36 },
-          { ...inner, x: inner.x + inner.width * 0.4, width: inner.width * 0.6 },
-        ]
-    return [
-      bar(sheet, slot(path, 'rule'), { x: area.x, y, width: area.width, height: 0 }, index ? 2 : 3, index ? hair : ink),
-      textPlace(
-        slot(path, 'count'),
-        `Number ${path}`,
-        'figure',
-        { x: area.x, y: inner.y, width: indent * 0.86, height: inner.height },
-        {
-          field: 'item-number',
-          vertical: 'middle',
-          match: 'count',
-          color: readable(sheet, 'accent1'),
-          size: Math.round(Math.min(58 * unit, pitch * 0.5)),
-        },
-      ),
-      ...wordsOf(path, item, `Row ${path}`, lead, text, { vertical: 'middle', textColor: second }),
-    ]
-  })
+  const { unit } = sheet
+  return pitched(sheet, items, area, { most: 190, indent: 110, split: 0.38, words: () => ({ textColor: second }) }, (path, row, index) => [
+    bar(sheet, slot(path, 'rule'), row, index ? 2 : 3, index ? hair : ink),
+    counted(
+      path,
+      'figure',
+      { ...row, width: 95 * unit },
+      { color: readable(sheet, 'accent1'), size: Math.round(Math.min(58 * unit, row.height * 0.5)) },
+    ),
+  ])
 }
 
 /** A bar of equal segments over the whole width, the last in accent; what each is stands on a pole below. */
@@ -150,12 +126,11 @@ function segments(items: readonly Item[], area: Frame, room: LayoutRoom): Place[
     return [
       ornament(slot(path, 'segment'), `Segment ${path}`, 'rectangle', { x, y: top, width: wide - 2 * unit, height: 230 * unit }, { fill }),
       rule(slot(path, 'pole'), `Pole ${path}`, { x, y: top, width: 2 * unit, height: 480 * unit }, ink),
-      textPlace(
-        slot(path, 'count'),
-        `Number ${path}`,
+      counted(
+        path,
         'figure',
         { x: x + 22 * unit, y: top + 66 * unit, width: wide - 40 * unit, height: 156 * unit },
-        { field: 'item-number', vertical: 'bottom', match: 'count', color, size: Math.round(130 * unit) },
+        { vertical: 'bottom', color, size: Math.round(130 * unit) },
       ),
       ...wordsOf(
         path,
@@ -214,15 +189,16 @@ function resolution(room: LayoutRoom): Place[] {
   return [
     textPlace('title', 'Statement', 'quote', isUpright ? framed(sheet, 116, 130, 1680, 560) : framed(sheet, 114, 140, 1190, 800), {
       vertical: 'middle',
-      prompt: 'One thing to remember',
+      prompt: prompts.statement,
     }),
     bar(sheet, '', isUpright ? framed(sheet, 120, 730, 1680, 0) : framed(sheet, 1420, 320, 380, 0), 2, hair),
     textPlace('body', 'Beneath it', 'subtitle', isUpright ? framed(sheet, 120, 750, 1680, 200) : framed(sheet, 1420, 344, 380, 600), {
-      prompt: 'What supports it',
+      prompt: prompts.supports,
     }),
   ]
 }
-function sayings(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
+/** Sayings with whose they are in the side column. */
+function besideWords(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
   const pitch = area.height / items.length
   return items.flatMap((item, index) => {
@@ -254,14 +230,14 @@ function picturePlaces(room: LayoutRoom): Place[] {
   if (sheet.isUpright)
     return [
       picturePlace('picture', 'Picture', framed(sheet, 120, 96, 1680, 560)),
-      textPlace('title', 'Title', 'heading', framed(sheet, 116, 690, 1680, 150), { prompt: 'What the picture shows' }),
-      textPlace('body', 'Words', 'subtitle', framed(sheet, 120, 850, 1680, 110), { prompt: 'What to say of it' }),
+      textPlace('title', 'Title', 'heading', framed(sheet, 116, 690, 1680, 150), { prompt: prompts.picture }),
+      textPlace('body', 'Words', 'subtitle', framed(sheet, 120, 850, 1680, 110), { prompt: prompts.words }),
     ]
   return [
     picturePlace('picture', 'Picture', framed(sheet, 120, 96, 1180, 880)),
     ornament('frame-notch', 'Notch', 'rectangle', framed(sheet, 120, 716, 880, 264), { fill: { role: 'ground' } }),
-    textPlace('title', 'Title', 'heading', framed(sheet, 118, 740, 850, 220), { vertical: 'middle', prompt: 'What the picture shows' }),
-    textPlace('body', 'Words', 'subtitle', framed(sheet, 1420, 130, 380, 820), { prompt: 'What to say of it' }),
+    textPlace('title', 'Title', 'heading', framed(sheet, 118, 740, 850, 220), { vertical: 'middle', prompt: prompts.picture }),
+    textPlace('body', 'Words', 'subtitle', framed(sheet, 1420, 130, 380, 820), { prompt: prompts.words }),
   ]
 }
 /** Flags on poles that fall from left to right, so that no two meet at any spacing. */
@@ -299,17 +275,14 @@ function closingPlaces(room: LayoutRoom): Place[] {
   return [
     textPlace('title', 'Title', 'chapter', isUpright ? framed(sheet, 116, 150, 1680, 420) : framed(sheet, 114, 150, 1190, 780), {
       vertical: 'middle',
-      prompt: 'Thanks, or what to do now',
+      prompt: prompts.closing,
     }),
     textPlace('body', 'How to reach us', 'subtitle', isUpright ? framed(sheet, 120, 620, 1680, 300) : framed(sheet, 1420, 130, 380, 780), {
       vertical: isUpright ? 'top' : 'middle',
-      prompt: 'Telephone, mail, where to find us',
+      prompt: prompts.reach,
     }),
   ]
 }
-
-const stands = (room: LayoutRoom): Place[] => [headTitle(room), itemsPlace(room.frames!.body)]
-const plain = { places: stands, entrance: { effect: 'fade' } }
 
 /** A main column says it, a side column says what to make of it; rules carry the order. */
 export const minuteBook: Look = {
@@ -363,21 +336,19 @@ export const minuteBook: Look = {
       running('Chapter', 'chapter', 'small', framed(sheet, 1420, 36, 380, 44), { vertical: 'middle' }),
     ]
   },
-  dresses: {
-    title: { bare: true, places: titlePlaces },
-    chapter: { bare: true, places: chapterPlaces },
-    'lead-rows': { ...plain, arrange: ruledColumns, best: [2, 4] },
-    'cards-row': { ...plain, arrange: ruledColumns },
-    numbered: { ...plain, arrange: ruledRows },
-    list: { ...plain, content: 'items', split: 'none', arrange: ruledRows, best: [3, 7] },
-    'steps-row': { ...plain, arrange: segments, best: [3, 6] },
-    'numbers-row': { ...plain, arrange: cells, best: [2, 4] },
-    'number-single': { ...plain, arrange: cells },
-    chart: { places: chartPlaces },
+  dresses: dressesOf('fade', {
+    title: titlePlaces,
+    chapter: chapterPlaces,
+    points: ruledColumns,
+    numbered: ruledRows,
+    list: ruledRows,
+    steps: segments,
+    figures: cells,
+    events: flags,
+    chart: chartPlaces,
     statement: { places: resolution },
-    quote: { places: stands, arrange: sayings },
-    'picture-full': { places: picturePlaces },
-    'timeline-row': { ...plain, arrange: flags, best: [3, 6] },
-    contact: { places: closingPlaces },
-  },
+    sayings: { places: stands, arrange: besideWords },
+    picture: { places: picturePlaces },
+    closing: { places: closingPlaces },
+  }),
 }

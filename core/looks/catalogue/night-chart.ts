@@ -1,7 +1,8 @@
-import { headTitle, itemsPlace, picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
+import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
 import type { Color } from '../../values'
 import { framed, framing, ornament, readable, rule, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { dressesOf, prompts, saidOn, sayings } from '../pages'
 
 const faint: Color = { role: 'accent1', alpha: 0.3 }
 const fine: Color = { role: 'accent1', alpha: 0.75 }
@@ -63,10 +64,10 @@ function titlePlaces(room: LayoutRoom): Place[] {
     ),
     textPlace('title', 'Title', 'title', isUpright ? framed(sheet, 114, 660, 1680, 240) : framed(sheet, 112, 300, 800, 480), {
       vertical: 'middle',
-      prompt: 'What the deck is called',
+      prompt: prompts.title,
     }),
     textPlace('body', 'Who speaks, when', 'subtitle', isUpright ? framed(sheet, 120, 920, 1680, 100) : framed(sheet, 120, 830, 780, 130), {
-      prompt: 'Who speaks, when, to whom',
+      prompt: prompts.who,
     }),
   ]
 }
@@ -85,9 +86,9 @@ function chapterPlaces(room: LayoutRoom): Place[] {
     running('Number of the chapter', 'chapter-number', 'numeral', framed(sheet, 112, 560, 460, 420), { vertical: 'bottom' }),
     textPlace('title', 'Title', 'chapter', framed(sheet, 690, 420, 1110, 420), {
       vertical: 'bottom',
-      prompt: 'What this chapter is about',
+      prompt: prompts.chapter,
     }),
-    textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 696, 870, 1104, 110), { prompt: 'What comes in it' }),
+    textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 696, 870, 1104, 110), { prompt: prompts.comes }),
   ]
 }
 
@@ -248,44 +249,27 @@ function dial(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
     }),
   ]
 }
-function saidPlaces(kind: 'title' | 'items') {
-  return (room: LayoutRoom): Place[] => {
-    const sheet = sheetOf(room)
-    const { unit } = sheet
-    const pole = { x: 1.02 * sheet.width, y: -0.05 * sheet.height }
-    return [
-      ...[380, 560, 720, 860].map((r, index) =>
-        circle(sheet, '', pole.x, pole.y, r * unit, index === 2 ? fine : faint, 2, index % 2 ? undefined : [2, 10]),
+const saidPages = saidOn(
+  sheet =>
+    [380, 560, 720, 860].map((r, index) =>
+      circle(
+        sheet,
+        '',
+        1.02 * sheet.width,
+        -0.05 * sheet.height,
+        r * sheet.unit,
+        index === 2 ? fine : faint,
+        2,
+        index % 2 ? undefined : [2, 10],
       ),
-      ...(kind === 'items'
-        ? [
-            textPlace('title', 'Title', 'small', framed(sheet, 120, 90, 1000, 60), { prompt: 'Whose words they are' }),
-            itemsPlace(framed(sheet, 114, 220, 1300, 740)),
-          ]
-        : [
-            textPlace('title', 'Statement', 'quote', framed(sheet, 114, 260, 1330, 470), {
-              vertical: 'middle',
-              prompt: 'One thing to remember',
-            }),
-            textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 120, 780, 1200, 180), { prompt: 'What supports it' }),
-          ]),
-    ]
-  }
-}
-function sayings(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
-  const pitch = area.height / items.length
-  return items.flatMap((item, index) => {
-    const frame = { ...area, y: area.y + index * pitch, height: pitch }
-    return wordsOf(
-      index + 1,
-      item,
-      `Saying ${index + 1}`,
-      { ...frame, height: pitch * 0.72 },
-      { ...frame, y: frame.y + pitch * 0.78, height: pitch * 0.18 },
-      { style: 'quote', textStyle: 'subtitle', vertical: 'middle', textColor: readable(sheetOf(room), 'accent2') },
-    )
-  })
-}
+    ),
+  {
+    words: [114, 260, 1330, 470],
+    supports: [120, 780, 1200, 180],
+    whose: [120, 90, 1000, 60],
+    items: [114, 220, 1300, 740],
+  },
+)
 function picturePlaces(room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
   const { unit } = sheet
@@ -305,8 +289,8 @@ function picturePlaces(room: LayoutRoom): Place[] {
     }),
     circle(sheet, framing('circle1'), 0.62 * sheet.width, 0.34 * sheet.height, 180 * unit, fine, 2),
     circle(sheet, framing('circle2'), 0.62 * sheet.width, 0.34 * sheet.height, 260 * unit, faint, 2, [2, 10]),
-    textPlace('title', 'Title', 'chapter', framed(sheet, 114, 680, 1180, 290), { vertical: 'bottom', prompt: 'What the picture shows' }),
-    textPlace('body', 'Words', 'subtitle', framed(sheet, 1330, 800, 470, 166), { vertical: 'bottom', prompt: 'What to say of it' }),
+    textPlace('title', 'Title', 'chapter', framed(sheet, 114, 680, 1180, 290), { vertical: 'bottom', prompt: prompts.picture }),
+    textPlace('body', 'Words', 'subtitle', framed(sheet, 1330, 800, 470, 166), { vertical: 'bottom', prompt: prompts.words }),
   ]
 }
 function closingPlaces(room: LayoutRoom): Place[] {
@@ -321,13 +305,10 @@ function closingPlaces(room: LayoutRoom): Place[] {
       framed(sheet, 1000, 0, 920, 620),
       48,
     ),
-    textPlace('title', 'Title', 'chapter', framed(sheet, 114, 200, 1100, 440), { vertical: 'middle', prompt: 'Thanks, or what to do now' }),
-    textPlace('body', 'How to reach us', 'subtitle', framed(sheet, 120, 700, 800, 250), { prompt: 'Telephone, mail, where to find us' }),
+    textPlace('title', 'Title', 'chapter', framed(sheet, 114, 200, 1100, 440), { vertical: 'middle', prompt: prompts.closing }),
+    textPlace('body', 'How to reach us', 'subtitle', framed(sheet, 120, 700, 800, 250), { prompt: prompts.reach }),
   ]
 }
-
-const stands = (room: LayoutRoom): Place[] => [headTitle(room), itemsPlace(room.frames!.body)]
-const drawn = { places: stands, entrance: { effect: 'fade' } }
 
 /** Deep grounds and fine lines: star charts, dials and horizons. */
 export const nightChart: Look = {
@@ -373,20 +354,22 @@ export const nightChart: Look = {
   },
   frames: ({ size }) => ({ head: framed(size, 114, 96, 1500, 150), body: framed(size, 120, 300, 1680, 660) }),
   master: room => [running('Number', 'slide-number', 'small', framed(sheetOf(room), 1680, 1000, 120, 50), { align: 'right' })],
-  dresses: {
-    title: { bare: true, places: titlePlaces },
-    chapter: { bare: true, places: chapterPlaces },
-    'lead-rows': { ...drawn, arrange: constellation, best: [2, 4] },
-    'cards-row': { ...drawn, arrange: constellation },
-    numbered: { ...drawn, arrange: meridian },
-    list: { ...drawn, content: 'items', split: 'none', arrange: meridian, best: [3, 8] },
-    'steps-row': { ...drawn, arrange: onArc, best: [3, 5] },
-    'numbers-row': { ...drawn, arrange: dial, best: [2, 4] },
-    'number-single': { ...drawn, arrange: dial },
-    statement: { bare: true, places: saidPlaces('title') },
-    quote: { bare: true, places: saidPlaces('items'), arrange: sayings },
-    'picture-full': { bare: true, places: picturePlaces },
-    'timeline-row': { ...drawn, arrange: onArc, best: [3, 5] },
-    contact: { bare: true, places: closingPlaces },
-  },
+  dresses: dressesOf('fade', {
+    title: titlePlaces,
+    chapter: chapterPlaces,
+    points: constellation,
+    numbered: meridian,
+    list: { arrange: meridian, best: [3, 8] },
+    steps: { arrange: onArc, best: [3, 5] },
+    figures: dial,
+    events: { arrange: onArc, best: [3, 5] },
+    statement: saidPages.statement,
+    sayings: {
+      bare: true,
+      places: saidPages.sayings,
+      arrange: sayings({ textStyle: 'subtitle', color: room => readable(sheetOf(room), 'accent2') }),
+    },
+    picture: picturePlaces,
+    closing: closingPlaces,
+  }),
 }

@@ -1,7 +1,9 @@
-import { headTitle, itemsPlace, picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
+import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
 import type { Color, Role } from '../../values'
-import { framed, framing, ornament, over, readable, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
+import { counted, framed, framing, ornament, over, readable, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { pitched } from '../rows'
+import { dressesOf, prompts, saidOn } from '../pages'
 
 const roles: readonly Role[] = ['accent2', 'accent3', 'accent4', 'accent5', 'accent6', 'accent1']
 const paperAt = (index: number): Color => ({ role: roles[index % roles.length]!, tint: 0.34 })
@@ -76,11 +78,11 @@ function titlePlaces(room: LayoutRoom): Place[] {
     ),
     ...hills(sheet, isUpright ? 0.76 : 0.68),
     textPlace('body', 'Who speaks, when', 'subtitle', isUpright ? framed(sheet, 120, 70, 1680, 80) : framed(sheet, 120, 100, 1000, 110), {
-      prompt: 'Who speaks, when, to whom',
+      prompt: prompts.who,
     }),
     textPlace('title', 'Title', 'title', isUpright ? framed(sheet, 114, 160, 1680, 300) : framed(sheet, 112, 236, 1040, 460), {
       vertical: 'top',
-      prompt: 'What the deck is called',
+      prompt: prompts.title,
     }),
   ]
 }
@@ -111,14 +113,14 @@ function chapterPlaces(tones: readonly Color[], closing: boolean) {
         vertical: 'middle',
         align: 'center',
         color,
-        prompt: closing ? 'Thanks, or what to do now' : 'What this chapter is about',
+        prompt: closing ? prompts.closing : prompts.chapter,
       }),
       textPlace(
         'body',
         closing ? 'How to reach us' : 'Beneath it',
         'subtitle',
         framed(sheet, 560, closing ? 620 : 660, 800, closing ? 170 : 110),
-        { align: 'center', color, prompt: closing ? 'Telephone, mail, where to find us' : 'What comes in it' },
+        { align: 'center', color, prompt: closing ? prompts.reach : prompts.comes },
       ),
     ]
   }
@@ -188,39 +190,14 @@ function sheetsHung(items: readonly Item[], area: Frame, room: LayoutRoom): Plac
 function strips(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
   const { unit } = sheet
-  const pitch = Math.min(210 * unit, area.height / items.length)
-  const top = area.y + (area.height - pitch * items.length) / 2
-  return items.flatMap((item, index) => {
-    const path = index + 1
-    const fill = paperAt(index)
-    const color = over(sheet, fill)
-    const frame = {
-      x: area.x - 20 * unit,
-      y: top + index * pitch,
-      width: area.width + (index % 2 ? 20 : -40) * unit,
-      height: pitch - 14 * unit,
-    }
-    const inner = { x: frame.x + 150 * unit, y: frame.y + 10 * unit, height: frame.height - 20 * unit }
-    const wide = area.width - 190 * unit
-    const half = sheet.isUpright
-      ? [
-          { ...inner, width: wide, height: inner.height * 0.46 },
-          { ...inner, y: inner.y + inner.height * 0.48, width: wide, height: inner.height * 0.52 },
-        ]
-      : [
-          { ...inner, width: wide * 0.38 },
-          { ...inner, x: inner.x + wide * 0.41, width: wide * 0.59 },
-        ]
+  const colorOf = (index: number) => over(sheet, paperAt(index))
+  const words = (index: number) => ({ color: colorOf(index) })
+  return pitched(sheet, items, area, { most: 210, gap: 14, indent: 130, split: 0.4, words }, (path, row, index) => {
+    const strip = { ...row, x: row.x - 20 * unit, width: row.width + (index % 2 ? 20 : -40) * unit }
+    const number = { ...row, x: row.x + 16 * unit, width: 100 * unit }
     return [
-      paper(sheet, slot(path, 'strip'), `Strip ${path}`, 'sheet', frame, fill, 1, 51 + index * 5, index % 2 ? 0.5 : -0.5),
-      textPlace(
-        slot(path, 'count'),
-        `Number ${path}`,
-        'figure',
-        { x: frame.x + 36 * unit, y: inner.y, width: 100 * unit, height: inner.height },
-        { field: 'item-number', vertical: 'middle', match: 'count', color, size: Math.round(Math.min(72 * unit, pitch * 0.5)) },
-      ),
-      ...wordsOf(path, item, `Line ${path}`, half[0]!, half[1]!, { color, vertical: 'middle' }),
+      paper(sheet, slot(path, 'strip'), `Strip ${path}`, 'sheet', strip, paperAt(index), 1, 51 + index * 5, index % 2 ? 0.5 : -0.5),
+      counted(path, 'figure', number, { color: colorOf(index), size: Math.round(Math.min(72 * unit, row.height * 0.5)) }),
     ]
   })
 }
@@ -264,11 +241,8 @@ function onRibbon(
   const pebble = { x: x - side / 2, y: y - side / 2, width: side, height: side }
   return [
     paper(sheet, slot(path, 'pebble'), `Pebble ${path}`, 'pebble', pebble, fill, 2, 61 + index * 7),
-    textPlace(slot(path, 'count'), `Number ${path}`, 'figure', pebble, {
-      field: 'item-number',
+    counted(path, 'figure', pebble, {
       align: 'center',
-      vertical: 'middle',
-      match: 'count',
       color: over(sheet, fill),
       size: Math.round(side * 0.5),
     }),
@@ -323,32 +297,27 @@ function pebbles(items: readonly Item[], area: Frame, room: LayoutRoom): Place[]
     ]
   })
 }
-function saidPlaces(kind: 'title' | 'items') {
-  return (room: LayoutRoom): Place[] => {
-    const sheet = sheetOf(room)
-    const fill: Color = { role: 'accent2', tint: 0.42 }
-    const color = over(sheet, fill)
-    const words = framed(sheet, 290, 220, 1340, 470)
-    return [
-      paper(sheet, '', 'Speech paper', 'sheet', framed(sheet, 160, 120, 1600, 680), fill, 3, 81, -0.6),
-      paper(sheet, '', 'Tail', 'pebble', framed(sheet, 300, 830, 120, 90), fill, 2, 83),
-      paper(sheet, '', 'End of the tail', 'pebble', framed(sheet, 240, 940, 60, 46), fill, 1, 85),
-      ...(kind === 'items'
-        ? [
-            textPlace('title', 'Title', 'small', framed(sheet, 120, 44, 1200, 56), { prompt: 'Whose words they are' }),
-            itemsPlace(framed(sheet, 270, 190, 1380, 770)),
-          ]
-        : [
-            textPlace('title', 'Statement', 'quote', words, { vertical: 'middle', color, prompt: 'One thing to remember' }),
-            textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 470, 850, 1200, 130), { prompt: 'What supports it' }),
-          ]),
-    ]
-  }
-}
-function sayings(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
+/** What a speech is cut from. */
+const speech: Color = { role: 'accent2', tint: 0.42 }
+const saidPages = saidOn(
+  sheet => [
+    paper(sheet, '', 'Speech paper', 'sheet', framed(sheet, 160, 120, 1600, 680), speech, 3, 81, -0.6),
+    paper(sheet, '', 'Tail', 'pebble', framed(sheet, 300, 830, 120, 90), speech, 2, 83),
+    paper(sheet, '', 'End of the tail', 'pebble', framed(sheet, 240, 940, 60, 46), speech, 1, 85),
+  ],
+  {
+    words: [290, 220, 1340, 470],
+    supports: [470, 850, 1200, 130],
+    whose: [120, 44, 1200, 56],
+    items: [270, 190, 1380, 770],
+  },
+  sheet => over(sheet, speech),
+)
+/** Sayings on the paper; whose one alone is stands beside its tail. */
+function onSpeech(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
   const pitch = (area.height * 0.7) / items.length
-  const color = over(sheet, { role: 'accent2', tint: 0.42 })
+  const color = over(sheet, speech)
   return items.flatMap((item, index) =>
     wordsOf(
       index + 1,
@@ -380,9 +349,9 @@ function picturePlaces(room: LayoutRoom): Place[] {
     textPlace('title', 'Title', 'heading', framed(sheet, 240, 730, 1010, 130), {
       vertical: 'middle',
       color,
-      prompt: 'What the picture shows',
+      prompt: prompts.picture,
     }),
-    textPlace('body', 'Words', 'subtitle', framed(sheet, 240, 864, 1010, 100), { color, prompt: 'What to say of it' }),
+    textPlace('body', 'Words', 'subtitle', framed(sheet, 240, 864, 1010, 100), { color, prompt: prompts.words }),
   ]
 }
 /** Pennants on a line that sags. */
@@ -436,9 +405,6 @@ function pennants(items: readonly Item[], area: Frame, room: LayoutRoom): Place[
   ]
 }
 
-const stands = (room: LayoutRoom): Place[] => [headTitle(room), itemsPlace(room.frames!.body)]
-const laid = { places: stands, entrance: { effect: 'rise' } }
-
 /** Large cut paper that overlaps and casts soft shadows. */
 export const scissors: Look = {
   name: 'scissors',
@@ -487,20 +453,18 @@ export const scissors: Look = {
       color: readable(sheetOf(room), 'ink'),
     }),
   ],
-  dresses: {
-    title: { bare: true, places: titlePlaces },
+  dresses: dressesOf('rise', {
+    title: titlePlaces,
     chapter: { bare: true, ground: { role: 'accent3', tint: -0.42 }, places: chapterPlaces(openTones, false) },
-    'lead-rows': { ...laid, arrange: sheetsHung, best: [2, 4] },
-    'cards-row': { ...laid, arrange: sheetsHung },
-    numbered: { ...laid, arrange: strips },
-    list: { ...laid, content: 'items', split: 'none', arrange: strips, best: [3, 7] },
-    'steps-row': { ...laid, arrange: ribbon, best: [3, 5] },
-    'numbers-row': { ...laid, arrange: pebbles, best: [2, 4] },
-    'number-single': { ...laid, arrange: pebbles },
-    statement: { bare: true, places: saidPlaces('title') },
-    quote: { bare: true, places: saidPlaces('items'), arrange: sayings },
-    'picture-full': { bare: true, places: picturePlaces },
-    'timeline-row': { ...laid, arrange: pennants, best: [3, 5] },
-    contact: { bare: true, ground: { role: 'accent4', tint: -0.5 }, places: chapterPlaces(endTones, true) },
-  },
+    points: sheetsHung,
+    numbered: strips,
+    list: strips,
+    steps: { arrange: ribbon, best: [3, 5] },
+    figures: pebbles,
+    events: { arrange: pennants, best: [3, 5] },
+    statement: saidPages.statement,
+    sayings: { bare: true, places: saidPages.sayings, arrange: onSpeech },
+    picture: picturePlaces,
+    closing: { bare: true, ground: { role: 'accent4', tint: -0.5 }, places: chapterPlaces(endTones, true) },
+  }),
 }

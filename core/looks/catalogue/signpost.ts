@@ -1,7 +1,9 @@
 import { headTitle, itemsPlace, picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
 import type { Color, Role } from '../../values'
-import { framed, framing, ornament, over, rule, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
+import { counted, framed, framing, ornament, over, rule, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { pitched } from '../rows'
+import { dressesOf, prompts, sayings, stands } from '../pages'
 
 /** One module: a sixteenth of the width, a ninth of the height; every field and rule lies on it. px of a slide of 1920 × 1080. */
 const module = 120
@@ -11,17 +13,16 @@ const roles: readonly Role[] = ['accent1', 'accent2', 'accent3', 'accent4', 'acc
 const roleAt = (index: number): Role => roles[((index % roles.length) + roles.length) % roles.length]!
 
 const field = (placeholder: string, name: string, frame: Frame, fill: Color) => ornament(placeholder, name, 'rectangle', frame, { fill })
+/** A sign by its place in the deck’s turn of chance, in what is read on its field. */
+const signIn = (sheet: Sheet, placeholder: string, frame: Frame, index: number, fill: Color) =>
+  ornament(placeholder, 'Sign', 'sign', frame, { fill: over(sheet, fill), amounts: { seed: (sheet.seed + index * 3.7) % 100 } })
 /** A sign on its field. */
 function signOn(sheet: Sheet, placeholder: string, frame: Frame, index: number, role: Role = roleAt(index)): Place[] {
   const side = Math.min(frame.width, frame.height) * 0.56
   const at = { x: frame.x + (frame.width - side) / 2, y: frame.y + (frame.height - side) / 2, width: side, height: side }
-  const fill: Color = { role }
   return [
-    field(placeholder && `${placeholder}-field`, 'Field of a sign', frame, fill),
-    ornament(placeholder && `${placeholder}-sign`, 'Sign', 'sign', at, {
-      fill: over(sheet, fill),
-      amounts: { seed: (sheet.seed + index * 3.7) % 100 },
-    }),
+    field(placeholder && `${placeholder}-field`, 'Field of a sign', frame, { role }),
+    signIn(sheet, placeholder && `${placeholder}-sign`, at, index, { role }),
   ]
 }
 
@@ -37,11 +38,11 @@ function titlePlaces(room: LayoutRoom): Place[] {
     rule('', 'Foot rule', { ...framed(sheet, 0, 960, isUpright ? 1920 : 1200, 0), height: 3 * sheet.unit }, ink),
     textPlace('title', 'Title', 'title', isUpright ? framed(sheet, 54, 520, 1800, 400) : framed(sheet, 54, 150, 1100, 760), {
       vertical: 'bottom',
-      prompt: 'What the deck is called',
+      prompt: prompts.title,
     }),
     textPlace('body', 'Who speaks, when', 'subtitle', isUpright ? framed(sheet, 60, 968, 1800, 104) : framed(sheet, 60, 968, 1100, 104), {
       vertical: 'middle',
-      prompt: 'Who speaks, when, to whom',
+      prompt: prompts.who,
     }),
   ]
 }
@@ -67,70 +68,37 @@ function chapterPlaces(room: LayoutRoom): Place[] {
       'Title',
       'chapter',
       { ...inner, y: right.y + right.height * 0.28, height: right.height * 0.44 },
-      { vertical: 'top', color, prompt: 'What this chapter is about' },
+      { vertical: 'top', color, prompt: prompts.chapter },
     ),
     textPlace(
       'body',
       'Beneath it',
       'subtitle',
       { ...inner, y: right.y + right.height * 0.76, height: right.height * 0.18 },
-      { vertical: 'bottom', color, prompt: 'What comes in it' },
+      { vertical: 'bottom', color, prompt: prompts.comes },
     ),
   ]
 }
 
-/** Rows of equal height from the head to the foot of the slide: a field with a number, the name, the text. */
+/** Rows of equal height from the head to the foot of the slide: a field with a number or a sign, the name, the text. */
 function timetable(numbers: boolean) {
   return (items: readonly Item[], area: Frame, room: LayoutRoom): Place[] => {
     const sheet = sheetOf(room)
-    const { width, height, unit, isUpright } = sheet
-    const pitch = (height - area.y) / items.length
-    const cellWidth = Math.min(2 * module * (width / 1920), pitch * 1.4)
-    return items.flatMap((item, index) => {
-      const path = index + 1
-      const y = area.y + index * pitch
+    const { width, height, unit } = sheet
+    const all = { x: 0, y: area.y, width, height: height - area.y }
+    const pitch = all.height / items.length
+    const cell = Math.min(2 * module * (width / 1920), pitch * 1.4)
+    const look = { most: Infinity, indent: cell / unit, pad: 60, split: 0.46, words: () => ({ textColor: ink }) }
+    return pitched(sheet, items, all, look, (path, row, index) => {
       const fill: Color = { role: roleAt(index) }
-      const x = cellWidth + 60 * unit
-      const inner = { y: y + 8 * unit, height: pitch - 16 * unit }
-      const [lead, text] = isUpright
-        ? [
-            { x, width: width - x - 60 * unit, y: inner.y, height: inner.height * 0.46 },
-            { x, width: width - x - 60 * unit, y: inner.y + inner.height * 0.48, height: inner.height * 0.5 },
-          ]
-        : [
-            { x, width: 0.53 * width - x, ...inner },
-            { x: 0.55 * width, width: 0.45 * width - 60 * unit, ...inner },
-          ]
+      const at = { ...row, width: cell }
+      const side = pitch * 0.5
       return [
-        rule(slot(path, 'rule'), `Rule ${path}`, { x: 0, y, width, height: 2 * unit }, index ? hair : ink),
-        field(slot(path, 'field'), `Field ${path}`, { x: 0, y, width: cellWidth, height: pitch }, fill),
-        ...(numbers
-          ? [
-              textPlace(
-                slot(path, 'count'),
-                `Number ${path}`,
-                'figure',
-                { x: 0, y, width: cellWidth, height: pitch },
-                {
-                  field: 'item-number',
-                  align: 'center',
-                  vertical: 'middle',
-                  match: 'count',
-                  color: over(sheet, fill),
-                  size: Math.round(Math.min(150 * unit, pitch * 0.62)),
-                },
-              ),
-            ]
-          : [
-              ornament(
-                slot(path, 'sign'),
-                `Sign ${path}`,
-                'sign',
-                { x: (cellWidth - pitch * 0.5) / 2, y: y + pitch * 0.25, width: pitch * 0.5, height: pitch * 0.5 },
-                { fill: over(sheet, fill), amounts: { seed: (sheet.seed + index * 3.7) % 100 } },
-              ),
-            ]),
-        ...wordsOf(path, item, `Row ${path}`, lead, text, { vertical: 'middle', textColor: ink }),
+        rule(slot(path, 'rule'), `Rule ${path}`, { ...row, height: 2 * unit }, index ? hair : ink),
+        field(slot(path, 'field'), `Field ${path}`, at, fill),
+        numbers
+          ? counted(path, 'figure', at, { align: 'center', color: over(sheet, fill), size: Math.round(Math.min(150 * unit, pitch * 0.62)) })
+          : signIn(sheet, slot(path, 'sign'), { x: (cell - side) / 2, y: row.y + side / 2, width: side, height: side }, index, fill),
       ]
     })
   }
@@ -169,12 +137,11 @@ function route(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
           { x, y: at - r, width: 2 * r, height: 2 * r },
           { fill: last ? { role: 'accent2' } : { role: 'ground' }, stroke: { color: ink, width: 12 * unit } },
         ),
-        textPlace(
-          slot(path, 'count'),
-          `Number ${path}`,
+        counted(
+          path,
           'figure',
           { x, y: at - 170 * unit, width: wide - 80 * unit, height: 110 * unit },
-          { field: 'item-number', vertical: 'bottom', match: 'count', size: Math.round(92 * unit) },
+          { vertical: 'bottom', size: Math.round(92 * unit) },
         ),
         ...wordsOf(
           path,
@@ -272,28 +239,14 @@ function statementPlaces(room: LayoutRoom): Place[] {
     textPlace('title', 'Statement', 'statement', framed(sheet, 54, 90, 1500, 700), {
       vertical: 'top',
       color,
-      prompt: 'One thing to remember',
+      prompt: prompts.statement,
     }),
     textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 60, 900, 1150, 130), {
       vertical: 'bottom',
       color,
-      prompt: 'What supports it',
+      prompt: prompts.supports,
     }),
   ]
-}
-function sayings(items: readonly Item[], area: Frame): Place[] {
-  const pitch = area.height / items.length
-  return items.flatMap((item, index) => {
-    const frame = { ...area, y: area.y + index * pitch, height: pitch }
-    return wordsOf(
-      index + 1,
-      item,
-      `Saying ${index + 1}`,
-      { ...frame, height: pitch * 0.74 },
-      { ...frame, y: frame.y + pitch * 0.8, height: pitch * 0.18 },
-      { style: 'statement', textStyle: 'lead', vertical: 'middle' },
-    )
-  })
 }
 function picturePlaces(room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
@@ -306,9 +259,9 @@ function picturePlaces(room: LayoutRoom): Place[] {
     textPlace('title', 'Title', 'chapter', framed(sheet, 54, 630, 850, 290), {
       vertical: 'middle',
       color,
-      prompt: 'What the picture shows',
+      prompt: prompts.picture,
     }),
-    textPlace('body', 'Words', 'subtitle', framed(sheet, 60, 930, 850, 120), { vertical: 'top', color, prompt: 'What to say of it' }),
+    textPlace('body', 'Words', 'subtitle', framed(sheet, 60, 930, 850, 120), { vertical: 'top', color, prompt: prompts.words }),
   ]
 }
 function closingPlaces(room: LayoutRoom): Place[] {
@@ -318,16 +271,13 @@ function closingPlaces(room: LayoutRoom): Place[] {
   const top = sheet.isUpright ? 430 : 150
   return [
     ...signOn(sheet, '', mark, 0, 'accent1'),
-    textPlace('title', 'Title', 'chapter', framed(sheet, 54, top, left, 400), { vertical: 'bottom', prompt: 'Thanks, or what to do now' }),
+    textPlace('title', 'Title', 'chapter', framed(sheet, 54, top, left, 400), { vertical: 'bottom', prompt: prompts.closing }),
     rule('', 'Rule', { ...framed(sheet, 0, top + 440, sheet.isUpright ? 1920 : 1200, 0), height: 3 * sheet.unit }, ink),
     textPlace('body', 'How to reach us', 'lead', framed(sheet, 60, top + 470, left, sheet.isUpright ? 150 : 360), {
-      prompt: 'Telephone, mail, where to find us',
+      prompt: prompts.reach,
     }),
   ]
 }
-
-const stands = (room: LayoutRoom): Place[] => [headTitle(room), itemsPlace(room.frames!.body)]
-const wiped = { places: stands, entrance: { effect: 'wipe' } }
 
 /** A slide is a printed timetable: full-width rules, flat fields of colour, signs made of parts. */
 export const signpost: Look = {
@@ -381,26 +331,20 @@ export const signpost: Look = {
       rule('', 'Head rule', { ...framed(sheet, 0, 118, 1920, 0), height: 3 * sheet.unit }, ink),
     ]
   },
-  dresses: {
-    title: { bare: true, places: titlePlaces },
-    chapter: { bare: true, places: chapterPlaces },
-    'lead-rows': { ...wiped, arrange: timetable(true), best: [2, 5] },
-    'cards-row': { ...wiped, arrange: timetable(false) },
-    numbered: { ...wiped, arrange: timetable(true) },
-    list: { ...wiped, content: 'items', split: 'none', arrange: timetable(false), best: [3, 8] },
-    'steps-row': {
-      ...wiped,
-      places: room => [headTitle(room, 0.58 * room.size.width), itemsPlace(room.frames!.body)],
-      arrange: route,
-      best: [3, 6],
-    },
-    'numbers-row': { ...wiped, arrange: board, best: [2, 5] },
-    'number-single': { ...wiped, arrange: board },
-    chart: { places: chartPlaces },
+  dresses: dressesOf('wipe', {
+    title: titlePlaces,
+    chapter: chapterPlaces,
+    points: { arrange: timetable(true), best: [2, 5] },
+    cards: timetable(false),
+    numbered: timetable(true),
+    list: { arrange: timetable(false), best: [3, 8] },
+    steps: { places: room => [headTitle(room, 0.58 * room.size.width), itemsPlace(room.frames!.body)], arrange: route },
+    figures: { arrange: board, best: [2, 5] },
+    events: timetable(false),
+    chart: chartPlaces,
     statement: { bare: true, ground: { role: 'accent2' }, places: statementPlaces },
-    quote: { ...wiped, arrange: sayings },
-    'picture-full': { bare: true, places: picturePlaces },
-    'timeline-row': { ...wiped, arrange: timetable(false), best: [3, 6] },
-    contact: { bare: true, places: closingPlaces },
-  },
+    sayings: { places: stands, arrange: sayings({ style: 'statement', textStyle: 'lead' }) },
+    picture: picturePlaces,
+    closing: closingPlaces,
+  }),
 }

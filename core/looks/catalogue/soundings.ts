@@ -1,18 +1,9 @@
-import {
-  below,
-  headTitle,
-  itemsPlace,
-  picturePlace,
-  textPlace,
-  type Frame,
-  type Item,
-  type LayoutRoom,
-  type Place,
-} from '../../layouts/catalogue'
+import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
 import { strataEdge } from '../../shapes'
 import type { Color } from '../../values'
-import { framed, framing, ornament, over, readable, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
+import { counted, framed, framing, ornament, over, readable, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { dressesOf, prompts, saidOn, sayings } from '../pages'
 
 /** Layers of water that are cut from one field of noise; lengths in px of a slide of 1920 × 1080. */
 interface Layers {
@@ -78,12 +69,12 @@ function titlePlaces(room: LayoutRoom): Place[] {
   const deep = over(sheet, tone(sheet, 1))
   return [
     ...strata(sheet, layers),
-    textPlace('title', 'Title', 'title', title, { vertical: 'top', prompt: 'What the deck is called' }),
+    textPlace('title', 'Title', 'title', title, { vertical: 'top', prompt: prompts.title }),
     textPlace('body', 'Who speaks, when', 'subtitle', isUpright ? framed(sheet, 120, 940, 1680, 90) : framed(sheet, 1120, 900, 680, 120), {
       vertical: 'bottom',
       align: 'right',
       color: deep,
-      prompt: 'Who speaks, when, to whom',
+      prompt: prompts.who,
     }),
   ]
 }
@@ -106,9 +97,9 @@ function chapterPlaces(room: LayoutRoom): Place[] {
     ...water(2, 10),
     textPlace('title', 'Title', 'chapter', framed(sheet, 112, 650, 1300, 290), {
       vertical: 'bottom',
-      prompt: 'What this chapter is about',
+      prompt: prompts.chapter,
     }),
-    textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 120, 956, 1300, 80), { prompt: 'What comes in it' }),
+    textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 120, 956, 1300, 80), { prompt: prompts.comes }),
   ]
 }
 
@@ -180,11 +171,8 @@ function stepsOnCrest(items: readonly Item[], area: Frame, room: LayoutRoom): Pl
       const count = { x: at.x, y: at.y - side / 3, width: side, height: (side * 2) / 3 }
       return [
         place,
-        textPlace(slot(path, 'count'), `Number ${path}`, 'lead', count, {
-          field: 'item-number',
+        counted(path, 'lead', count, {
           align: 'center',
-          vertical: 'middle',
-          match: 'count',
           size: Math.round(40 * unit),
           color: over(sheet, fill),
         }),
@@ -277,51 +265,17 @@ function figuresOnWater(items: readonly Item[], area: Frame, room: LayoutRoom): 
   return [...numbers, ...water, ...words]
 }
 
-function shorePlaces(style: string, size: 'title' | 'items') {
-  return (room: LayoutRoom): Place[] => {
-    const sheet = sheetOf(room)
-    const shore = strata(sheet, { count: 10, top: 1255, gap: 74, swell: 96, wave: 760, tilt: -150, standing: true }, { accent: 2 })
-    if (sheet.isUpright) {
-      const low = strata(sheet, { count: 8, top: 780, gap: 38, swell: 50, wave: 900, tilt: -120 }, { accent: 2 })
-      return [
-        ...low,
-        textPlace('title', 'Statement', style, framed(sheet, 120, 120, 1680, 400), { vertical: 'middle', prompt: 'One thing to remember' }),
-        ...(size === 'items'
-          ? [itemsPlace(framed(sheet, 120, 170, 1680, 480))]
-          : [textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 120, 540, 1680, 120), { prompt: 'What supports it' })]),
-      ]
-    }
-    return size === 'items'
-      ? [
-          ...shore,
-          textPlace('title', 'Title', 'small', framed(sheet, 120, 96, 980, 60), { prompt: 'Whose words they are' }),
-          itemsPlace(framed(sheet, 112, 200, 1010, 740)),
-        ]
-      : [
-          ...shore,
-          textPlace('title', 'Statement', style, framed(sheet, 112, 190, 1010, 480), {
-            vertical: 'middle',
-            prompt: 'One thing to remember',
-          }),
-          textPlace('body', 'Beneath it', 'subtitle', framed(sheet, 120, 720, 940, 230), { prompt: 'What supports it' }),
-        ]
-  }
-}
-function sayings(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
-  const sheet = sheetOf(room)
-  const pitch = area.height / items.length
-  return items.flatMap((item, index) => {
-    const frame = { ...area, y: area.y + index * pitch, height: pitch }
-    return wordsOf(
-      index + 1,
-      item,
-      `Saying ${index + 1}`,
-      { ...frame, height: pitch * 0.72 },
-      { ...frame, y: frame.y + pitch * 0.77, height: pitch * 0.2 },
-      { style: 'quote', textColor: readable(sheet, 'accent1') },
-    )
-  })
-}
+const accent = (room: LayoutRoom) => readable(sheetOf(room), 'accent1')
+const shorePages = saidOn(
+  sheet =>
+    sheet.isUpright
+      ? strata(sheet, { count: 8, top: 800, gap: 38, swell: 50, wave: 900, tilt: -120 }, { accent: 2 })
+      : strata(sheet, { count: 10, top: 1255, gap: 74, swell: 96, wave: 760, tilt: -150, standing: true }, { accent: 2 }),
+  ({ isUpright }) =>
+    isUpright
+      ? { words: [120, 120, 1680, 400], supports: [120, 540, 1680, 120], whose: [120, 80, 1680, 44], items: [120, 140, 1680, 520] }
+      : { words: [112, 190, 1010, 480], supports: [120, 720, 940, 230], whose: [120, 96, 980, 60], items: [112, 200, 1010, 740] },
+)
 
 function picturePlaces(room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
@@ -336,9 +290,9 @@ function picturePlaces(room: LayoutRoom): Place[] {
     textPlace('title', 'Title', 'chapter', framed(sheet, 112, 868, 1060, 160), {
       vertical: 'middle',
       color,
-      prompt: 'What the picture shows',
+      prompt: prompts.picture,
     }),
-    textPlace('body', 'Words', 'subtitle', framed(sheet, 1220, 868, 580, 160), { vertical: 'middle', color, prompt: 'What to say of it' }),
+    textPlace('body', 'Words', 'subtitle', framed(sheet, 1220, 868, 580, 160), { vertical: 'middle', color, prompt: prompts.words }),
   ]
 }
 
@@ -349,11 +303,11 @@ function closingPlaces(room: LayoutRoom): Place[] {
   const color = over(sheet, tone(sheet, 1))
   return [
     ...strata(sheet, layers),
-    textPlace('title', 'Title', 'chapter', title, { vertical: 'top', align: 'right', prompt: 'Thanks, or what to do now' }),
+    textPlace('title', 'Title', 'chapter', title, { vertical: 'top', align: 'right', prompt: prompts.closing }),
     textPlace('body', 'How to reach us', 'subtitle', framed(sheet, 120, 800, 900, 220), {
       vertical: 'bottom',
       color,
-      prompt: 'Telephone, mail, where to find us',
+      prompt: prompts.reach,
     }),
   ]
 }
@@ -367,9 +321,6 @@ function masterParts(room: LayoutRoom): Place[] {
     running('Number', 'slide-number', 'small', framed(sheet, 1744, 62, 56, 44), { align: 'right', vertical: 'middle' }),
   ]
 }
-
-const stands = (room: LayoutRoom): Place[] => [headTitle(room), itemsPlace(below(room))]
-const rows = { bare: false, places: stands, entrance: { effect: 'rise' } }
 
 /** Layers of water or earth carry title, chapter, statement and closing, become the rows of points and the ground under figures. */
 export const soundings: Look = {
@@ -418,21 +369,19 @@ export const soundings: Look = {
     body: framed(size, 120, 312, 1680, 640),
   }),
   master: masterParts,
-  dresses: {
-    title: { bare: true, places: titlePlaces },
+  dresses: dressesOf('rise', {
+    title: titlePlaces,
     chapter: { bare: true, ground: { role: 'accent1', tint: -0.06 }, places: chapterPlaces },
-    'lead-rows': { ...rows, bare: false, arrange: rowsOfWater(0.12, 0.72), best: [2, 4] },
-    numbered: { ...rows, arrange: rowsOfWater(0.12, 0.72) },
-    'cards-row': { ...rows, arrange: rowsOfWater(0.12, 0.72) },
-    list: { ...rows, content: 'items', split: 'none', arrange: rowsOfWater(0.08, 0.6), best: [4, 8] },
-    'list-columns': { ...rows, arrange: rowsOfWater(0.08, 0.6), best: [5, 10] },
-    'steps-row': { ...rows, arrange: stepsOnCrest, best: [3, 6] },
-    'timeline-row': { ...rows, arrange: eventsOnCrest, best: [3, 6] },
-    'numbers-row': { ...rows, arrange: figuresOnWater, best: [2, 5] },
-    'number-single': { ...rows, arrange: figuresOnWater },
-    statement: { bare: true, places: shorePlaces('quote', 'title') },
-    quote: { places: shorePlaces('quote', 'items'), arrange: sayings, bare: true },
-    'picture-full': { bare: true, places: picturePlaces },
-    contact: { bare: true, places: closingPlaces },
-  },
+    points: rowsOfWater(0.12, 0.72),
+    numbered: rowsOfWater(0.12, 0.72),
+    list: { arrange: rowsOfWater(0.08, 0.6), best: [4, 8] },
+    longList: rowsOfWater(0.08, 0.6),
+    steps: stepsOnCrest,
+    figures: { arrange: figuresOnWater, best: [2, 5] },
+    events: eventsOnCrest,
+    statement: shorePages.statement,
+    sayings: { bare: true, places: shorePages.sayings, arrange: sayings({ vertical: 'top', color: accent }) },
+    picture: picturePlaces,
+    closing: closingPlaces,
+  }),
 }

@@ -1,8 +1,8 @@
-import { itemsPlace, picturePlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
+import { picturePlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
 import type { Color } from '../../values'
-import { framed, framing, ornament, over, readable, running, sheetOf, sized, slot, whole, type Sheet } from '../kit'
+import { counted, framed, framing, ornament, over, readable, running, sheetOf, sized, slot, whole, type Sheet } from '../kit'
 import type { Look } from '../look'
-import { prompts, said, sayings, stands } from '../pages'
+import { dressesOf, prompts, said, saidOn, sayings } from '../pages'
 import { pitched, sideBySide } from '../rows'
 
 const first: Color = { role: 'accent1' }
@@ -83,16 +83,13 @@ function discs(items: readonly Item[], area: Frame, room: LayoutRoom): Place[] {
     const at = { x: column.x - 12 * sheet.unit, y: area.y + (300 * sheet.unit - side) / 2, width: side, height: side }
     return [
       ornament(slot(path, 'disc'), `Disc ${path}`, 'ellipse', at, { fill, opacity: 0.9 }),
-      {
-        ...running(`Number ${path}`, 'item-number', 'figure', at, {
-          align: 'center',
-          vertical: 'middle',
-          color: over(sheet, fill),
-          size: Math.round(side * 0.44),
-          match: 'count',
-        }),
-        placeholder: slot(path, 'count'),
-      },
+      counted(path, 'figure', at, {
+        align: 'center',
+        vertical: 'middle',
+        color: over(sheet, fill),
+        size: Math.round(side * 0.44),
+        match: 'count',
+      }),
     ]
   })
 }
@@ -133,20 +130,13 @@ function figures(items: readonly Item[], area: Frame, room: LayoutRoom): Place[]
     ).map(place => (place.kind === 'text' && place.placeholder.endsWith('-text') ? { ...place, vertical: 'top' as const } : place)),
   ]
 }
-function saidPlaces(kind: 'title' | 'items') {
-  return (room: LayoutRoom): Place[] => {
-    const sheet = sheetOf(room)
-    return [
-      dots(sheet, '', framed(sheet, 1180, 0, 740, 1080), second, 0, 0.05),
-      ...(kind === 'items'
-        ? [said(sheet, 'title', 'small', [80, 80, 1100, 56], prompts.whose), itemsPlace(framed(sheet, 72, 210, 1180, 740))]
-        : [
-            said(sheet, 'title', 'quote', [72, 150, 1180, 600], prompts.statement, { vertical: 'middle' }),
-            said(sheet, 'body', 'subtitle', [80, 800, 1060, 190], prompts.supports),
-          ]),
-    ]
-  }
-}
+const accent = (room: LayoutRoom) => readable(sheetOf(room), 'accent1')
+const saidPages = saidOn(sheet => [dots(sheet, '', framed(sheet, 1180, 0, 740, 1080), second, 0, 0.05)], {
+  words: [72, 150, 1180, 600],
+  supports: [80, 800, 1060, 190],
+  whose: [80, 80, 1100, 56],
+  items: [72, 210, 1180, 740],
+})
 function picturePlaces(room: LayoutRoom): Place[] {
   const sheet = sheetOf(room)
   const ink = over(sheet, first)
@@ -167,7 +157,6 @@ function closingPlaces(room: LayoutRoom): Place[] {
     said(sheet, 'body', 'subtitle', [80, 740, 780, 270], prompts.reach, { vertical: 'bottom', color: ink }),
   ]
 }
-const pressed = { places: stands, entrance: { effect: 'wipe' } }
 
 /** Two inks and a screen of dots, as from a press in a cellar. */
 export const twoInks: Look = {
@@ -213,20 +202,18 @@ export const twoInks: Look = {
   },
   frames: ({ size }) => ({ head: framed(size, 76, 84, 1680, 140), body: framed(size, 80, 290, 1760, 700) }),
   master: room => [running('Number', 'slide-number', 'small', framed(sheetOf(room), 1720, 40, 120, 44), { align: 'right' })],
-  dresses: {
-    title: { bare: true, places: titlePlaces },
+  dresses: dressesOf('wipe', {
+    title: titlePlaces,
     chapter: { bare: true, ground: first, places: chapterPlaces },
-    'lead-rows': { ...pressed, arrange: prints, best: [2, 4] },
-    'cards-row': { ...pressed, arrange: prints },
-    numbered: { ...pressed, arrange: lines },
-    list: { ...pressed, content: 'items', split: 'none', arrange: lines, best: [3, 7] },
-    'steps-row': { ...pressed, arrange: discs, best: [3, 5] },
-    'numbers-row': { ...pressed, arrange: figures, best: [2, 4] },
-    'number-single': { ...pressed, arrange: figures },
-    statement: { bare: true, places: saidPlaces('title') },
-    quote: { bare: true, places: saidPlaces('items'), arrange: sayings(room => readable(sheetOf(room), 'accent1')) },
-    'picture-full': { bare: true, places: picturePlaces },
-    'timeline-row': { ...pressed, arrange: lines, best: [3, 6] },
-    contact: { bare: true, ground: second, places: closingPlaces },
-  },
+    points: prints,
+    numbered: lines,
+    list: lines,
+    steps: { arrange: discs, best: [3, 5] },
+    figures,
+    events: lines,
+    statement: saidPages.statement,
+    sayings: { bare: true, places: saidPages.sayings, arrange: sayings({ color: accent }) },
+    picture: picturePlaces,
+    closing: { bare: true, ground: second, places: closingPlaces },
+  }),
 }
