@@ -1,7 +1,7 @@
 import { contrast, hexOf } from '../color'
 import { framing, slot, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../layouts/catalogue'
 import type { ShapeElement, TextElement } from '../model'
-import type { Color, Role } from '../values'
+import { seeded, type Color, type Role } from '../values'
 import type { LookStyle } from './look'
 
 /** A slide to compose on: its sides, how long a px of a slide of 1080 px is, and whether it stands upright or its ground is deep. */
@@ -62,6 +62,10 @@ export const running = (
   frame: Frame,
   more: Parameters<typeof textPlace>[4] = {},
 ) => textPlace('', name, style, frame, { field, ...more })
+
+/** What chance has it that belongs to a thing, 0 to 1: always the same for a seed. `turn` tells what is asked of one thing apart. */
+export const chance = ({ seed }: Pick<Sheet, 'seed'>, thing: number, turn: number) =>
+  seeded(Math.round(seed * 100) + thing * 7919 + turn * 104_729)()
 
 /** The number of an item, set by the place that it has. */
 export const counted = (path: number | string, style: string, frame: Frame, more: Parameters<typeof textPlace>[4] = {}) =>

@@ -1,6 +1,6 @@
 import { picturePlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
 import type { Color, Role } from '../../values'
-import { counted, framed, framing, ornament, over, readable, running, sheetOf, sized, slot, type Sheet } from '../kit'
+import { chance, counted, framed, framing, ornament, over, readable, running, sheetOf, sized, slot, type Sheet } from '../kit'
 import type { Look } from '../look'
 import { dressesOf, prompts, said, saidOn, sayings } from '../pages'
 import { pitched, sideBySide } from '../rows'
@@ -11,12 +11,8 @@ const cellShapes = ['quarter', 'half', 'ellipse', 'quarter', 'half', 'rectangle'
 
 /** A cell of the wall: a ground in one colour and a bow in another, turned by chance. */
 function cellOf(sheet: Sheet, placeholder: string, frame: Frame, index: number): Place[] {
-  const chance = (turn: number) => {
-    const value = Math.sin((index + 1) * 78.233 + sheet.seed * 3.17 + turn * 9.7) * 43758.5453
-    return value - Math.floor(value)
-  }
-  const shape = cellShapes[Math.floor(chance(1) * cellShapes.length)]!
-  const [ground, bow] = [Math.floor(chance(2) * 4), Math.floor(chance(3) * 3)]
+  const shape = cellShapes[Math.floor(chance(sheet, index, 1) * cellShapes.length)]!
+  const [ground, bow] = [Math.floor(chance(sheet, index, 2) * 4), Math.floor(chance(sheet, index, 3) * 3)]
   const name = (part: string) => placeholder && `${placeholder}-${part}`
   const side = shape === 'rectangle' ? 0.5 : 1
   const inner = {
@@ -29,7 +25,7 @@ function cellOf(sheet: Sheet, placeholder: string, frame: Frame, index: number):
     ornament(name('ground'), 'Cell', 'rectangle', frame, { fill: inkOf(ground) }),
     ornament(name('bow'), 'Bow', shape, inner, {
       fill: inkOf((ground + 1 + bow) % 4),
-      angle: shape === 'rectangle' ? 0 : Math.floor(chance(4) * 4) * 90,
+      angle: shape === 'rectangle' ? 0 : Math.floor(chance(sheet, index, 4) * 4) * 90,
     }),
   ]
 }

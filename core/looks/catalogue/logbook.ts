@@ -1,6 +1,6 @@
 import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
 import type { Color } from '../../values'
-import { counted, framed, framing, ornament, readable, running, sheetOf, sized, slot, wordsOf, type Sheet } from '../kit'
+import { chance, counted, framed, framing, ornament, readable, running, sheetOf, sized, slot, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
 import { dressesOf, prompts, saidOn, sayings } from '../pages'
 import { pitched } from '../rows'
@@ -43,16 +43,12 @@ const ring = (sheet: Sheet, placeholder: string, x: number, y: number, r: number
 
 /** Grass that rises from the foot: blades by chance, all of one seed, as strokes that lean. */
 function grass(sheet: Sheet, left: number, right: number, high: number, count: number, falls = false): Place[] {
-  const { seed, unit, height } = sheet
-  const chance = (index: number, turn: number) => {
-    const value = Math.sin((index + 1) * 12.9898 + seed * 7.233 + turn * 4.1) * 43758.5453
-    return value - Math.floor(value)
-  }
+  const { unit, height } = sheet
   return Array.from({ length: count }, (_, index) => {
     const share = index / Math.max(1, count - 1)
-    const x = left + (right - left) * share + (chance(index, 1) - 0.5) * 20 * unit
-    const tall = high * (0.45 + 0.55 * chance(index, 2)) * (falls ? 1 - share * 0.9 : 0.4 + 0.6 * share)
-    const lean = (chance(index, 3) - 0.4) * tall * 0.5
+    const x = left + (right - left) * share + (chance(sheet, index, 1) - 0.5) * 20 * unit
+    const tall = high * (0.45 + 0.55 * chance(sheet, index, 2)) * (falls ? 1 - share * 0.9 : 0.4 + 0.6 * share)
+    const lean = (chance(sheet, index, 3) - 0.4) * tall * 0.5
     const box = { x: Math.min(x, x + lean), y: height - tall, width: Math.max(6, Math.abs(lean)), height: tall }
     const px = (value: number) => (value - box.x) / box.width
     return ornament('', `Blade ${index + 1}`, 'line', box, {
@@ -64,7 +60,10 @@ function grass(sheet: Sheet, left: number, right: number, high: number, count: n
           [px(x + lean), 0],
         ],
       },
-      stroke: { color: { role: 'accent1', alpha: 0.55 + 0.4 * chance(index, 4) }, width: (2.2 + 2.4 * chance(index, 5)) * unit },
+      stroke: {
+        color: { role: 'accent1', alpha: 0.55 + 0.4 * chance(sheet, index, 4) },
+        width: (2.2 + 2.4 * chance(sheet, index, 5)) * unit,
+      },
     })
   })
 }

@@ -1,6 +1,6 @@
 import { picturePlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
 import type { Color } from '../../values'
-import { counted, framed, framing, ornament, over, readable, rule, running, sheetOf, sized, slot, type Sheet } from '../kit'
+import { chance, counted, framed, framing, ornament, over, readable, rule, running, sheetOf, sized, slot, type Sheet } from '../kit'
 import type { Look } from '../look'
 import { dressesOf, prompts, said, saidOn, sayings } from '../pages'
 import { pitched, sideBySide } from '../rows'
@@ -11,15 +11,11 @@ const frameLine = ({ unit }: Sheet) => ({ color: ink, width: 3 * unit })
 /** Containers that are stacked at the foot of a frame: as many as fit, a few of them missing, by chance. */
 function stack(sheet: Sheet, frame: Frame, across: number, down: number): Place[] {
   const [wide, high] = [frame.width / across, frame.height / down]
-  const chance = (index: number, turn: number) => {
-    const value = Math.sin((index + 1) * 45.164 + sheet.seed * 2.73 + turn * 6.3) * 43758.5453
-    return value - Math.floor(value)
-  }
-  const tall = Array.from({ length: across }, (_, column) => Math.max(1, Math.round(down * (0.3 + 0.7 * chance(column, 1)))))
+  const tall = Array.from({ length: across }, (_, column) => Math.max(1, Math.round(down * (0.3 + 0.7 * chance(sheet, column, 1)))))
   return tall.flatMap((count, column) =>
     Array.from({ length: count }, (_, row) => {
       const index = column * down + row
-      const tone = Math.floor(chance(index, 2) * 4)
+      const tone = Math.floor(chance(sheet, index, 2) * 4)
       const fill: Color =
         tone === 0
           ? { role: 'accent1' }
