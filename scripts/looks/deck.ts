@@ -3,38 +3,58 @@ import { insertSlide, newDeck, putLook, familyNamed, type LookWish } from '../..
 import { removeSlides } from '../../core/edits'
 import { applyChanges, elementsOf, setRecord, slidesOf, type Deck } from '../../core/model'
 
-type Plan = readonly [family: string, title: string, lines: string]
+type Plan = readonly [family: string, title: string, lines: readonly string[]]
 
 /** What a sheet of a look says: one slide of each composition, at the harbour. */
 export const plans: readonly Plan[] = [
-  ['title', 'Spring timetable briefing', 'Ines Rahm, harbour office\n2 April, covered hall'],
-  ['chapter', 'Where the boats go in spring', ''],
+  ['title', 'Spring timetable briefing', ['Ines Rahm, harbour office', '2 April, covered hall']],
+  ['chapter', 'Where the boats go in spring', []],
   [
     'lead-rows',
     'Three things change on 2 April',
-    'Earlier first boats: Astrel and Quill leave at 05:40 on weekdays, so the early shift reaches the works by seven.\nOne boat more at noon: Low Sands gets a 12:30 crossing from May on, with room for forty bicycles.\nA later last boat: Port Harrow keeps its 23:15 on Fridays and Saturdays, all through the season.',
+    [
+      'Earlier first boats: Astrel and Quill leave at 05:40 on weekdays, so the early shift reaches the works by seven.',
+      'One boat more at noon: Low Sands gets a 12:30 crossing from May on, with room for forty bicycles.',
+      'A later last boat: Port Harrow keeps its 23:15 on Fridays and Saturdays, all through the season.',
+    ],
   ],
   [
     'steps-row',
     'How a timetable comes about',
-    'Count: riders at every gate for a month\nDraft: two timetables on one page\nAsk: crews, works and schools\nTry: one week in the quiet season\nPost: on screens and at the quays',
+    [
+      'Count: riders at every gate for a month',
+      'Draft: two timetables on one page',
+      'Ask: crews, works and schools',
+      'Try: one week in the quiet season',
+      'Post: on screens and at the quays',
+    ],
   ],
   [
     'numbers-row',
     'The season in four figures',
-    '318 k riders last season\n96.4 % of boats on time\n4 routes, six boats\n11 min longest wait at noon',
+    ['318 k riders last season', '96.4 % of boats on time', '4 routes, six boats', '11 min longest wait at noon'],
   ],
-  ['chart', 'Astrel overtook Quill in its sixth season', 'Crossings a season. Source: harbour office'],
-  ['statement', 'A boat that leaves on time beats a fast one', 'Quay crew of the Quill, when asked what riders thank them for'],
-  ['picture-full', 'Low Sands in May', 'Noon crossing, room for forty bicycles'],
+  ['chart', 'Astrel overtook Quill in its sixth season', ['Crossings a season. Source: harbour office']],
+  ['statement', 'A boat that leaves on time beats a fast one', ['Quay crew of the Quill, when asked what riders thank them for']],
+  ['picture-full', 'Low Sands in May', ['Noon crossing, room for forty bicycles']],
   [
     'list',
     'What the crews asked for',
-    'Lights at the second ramp\nA roof over the bicycle stands\nBoards that can be read from the bridge\nOne radio channel for all quays\nTea in the covered hall',
+    [
+      'Lights at the second ramp',
+      'A roof over the bicycle stands',
+      'Boards that can be read from the bridge',
+      'One radio channel for all quays',
+      'Tea in the covered hall',
+    ],
   ],
-  ['timeline-row', 'Four years on the quay', '2024 second berth opens\n2027 night boat begins\n2029 shore power\n2031 covered hall'],
-  ['quote', 'What riders say', '“The boat is the best part of my day.” Mara Ellin, rides since 2019'],
-  ['contact', 'Come down to the quay', 'Harbour office, covered hall\nferries@velmoor.example\n040 555 01'],
+  [
+    'timeline-row',
+    'Four years on the quay',
+    ['2024 second berth opens', '2027 night boat begins', '2029 shore power', '2031 covered hall'],
+  ],
+  ['quote', 'What riders say', ['“The boat is the best part of my day.” Mara Ellin, rides since 2019']],
+  ['contact', 'Come down to the quay', ['Harbour office, covered hall', 'ferries@velmoor.example', '040 555 01']],
 ]
 
 const counter = () => {
@@ -49,7 +69,7 @@ export function sheetDeck(wish: LookWish, size = { width: 1920, height: 1080 }, 
   let deck = applyChanges(base, removeSlides(base, { slides: slidesOf(base).map(({ id }) => id) }))
   for (const [family, title, lines] of plans) {
     if (only && !only.includes(family)) continue
-    const outline = { title, lines: lines ? lines.split('\n').map(text => ({ text, level: 1 })) : [] }
+    const outline = { title, lines: lines.map(text => ({ text, level: 1 })) }
     deck = insertSlide(deck, { after: slidesOf(deck).at(-1)?.id ?? null, family: familyNamed(family)!, outline }, context).deck
   }
   const filled = applyChanges(
