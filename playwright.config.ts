@@ -10,7 +10,7 @@ export default defineConfig({
   fullyParallel: false,
   workers: places.length,
   forbidOnly: !!process.env.CI,
-  reporter: [['list']],
+  reporter: [['list'], ['./tests/support/seen.ts']],
   reportSlowTests: { max: 10, threshold: 30_000 },
   globalSetup: './tests/support/start.ts',
   use: {

@@ -1,5 +1,5 @@
 import { hexOf } from '../color'
-import { dressed, layoutParts, lookOf, roomIn } from '../looks'
+import { dressed, layoutParts, lookNamed, lookOf, roomIn, themeComposing } from '../looks'
 import {
   infoOf,
   deckTheme,
@@ -18,8 +18,8 @@ import { orderLast, type Id } from '../values'
 import { themeOn } from '../resolved'
 import type { LayoutFamily, LayoutRoom, Place } from './catalogue'
 
-/** The id of the layout record that a family gets in a deck. */
-export const layoutIdOf = (family: string) => `layout-${family}`
+/** The id of the layout record that a family gets in a deck; `look` is the one that composes it where that is not the deck's. */
+export const layoutIdOf = (family: string, look?: string) => `layout-${look ? `${look}-` : ''}${family}`
 
 /** The rule at the foot that stands on every slide of the house's own look. */
 export const masterRule = (theme: Theme, size: { height: number }, master: Id): Element => ({
@@ -37,8 +37,13 @@ export const masterRule = (theme: Theme, size: { height: number }, master: Id): 
 export const isStandingPart = (id: Id, owner: Id) => id === `${owner}-rule` || id.startsWith(`${owner}-part`)
 
 /** What a layout's record says of the look that its family stands in: its ground, and which parts of the master are not on its slides. */
-export function standingOf(deck: Deck, family: LayoutFamily, master: Id): Partial<Pick<Layout, 'ground' | 'without'>> {
-  const { ground, bare } = dressed(family, deckTheme(deck))
+export function standingOf(
+  deck: Deck,
+  family: LayoutFamily,
+  layout: Pick<Layout, 'master' | 'look'>,
+): Partial<Pick<Layout, 'ground' | 'without'>> {
+  const { master } = layout
+  const { ground, bare } = dressed(family, themeComposing(deckTheme(deck), layout))
   return {
     ...(ground ? { ground } : {}),
     ...(bare ? { without: elementsOf(deck, master).flatMap(({ id }) => (isStandingPart(id, master) ? [id] : [])) } : {}),
@@ -53,27 +58,46 @@ export function standingPlaces(theme: Theme, family: LayoutFamily, size: LayoutR
   return own.places(roomIn(themeOn(theme, ground), size, ground))
 }
 
-/** The records of a family's layout: itself and the places it keeps, as the theme's look has them. */
-export function layoutRecords(deck: Deck, family: LayoutFamily, master: Id, order: string): Change[] {
-  const id = layoutIdOf(family.name)
-  const theme = deckTheme(deck)
+/** The records of a family's layout: itself and the places it keeps, as the theme's look has them, or the one that composes it. */
+export function layoutRecords(
+  deck: Deck,
+  family: LayoutFamily,
+  { master, order, look }: Pick<Layout, 'master' | 'order' | 'look'>,
+): Change[] {
+  const id = layoutIdOf(family.name, look)
+  const theme = themeComposing(deckTheme(deck), { look })
+  const composing = lookNamed(look)
+  const record = {
+    id,
+    order,
+    master,
+    name: composing ? `${family.label}, ${composing.label}` : family.label,
+    family: family.name,
+    ...(look ? { look } : {}),
+    ...standingOf(deck, family, { master, look }),
+  }
   return [
-    putRecord('layouts', { id, order, master, name: family.label, family: family.name, ...standingOf(deck, family, master) }),
+    putRecord('layouts', record),
     ...layoutParts(standingPlaces(theme, family, infoOf(deck).size), id).map((part): Change => putRecord('elements', part)),
   ]
 }
 
-/** The layout of a deck that a family placed; undefined where the deck has not used it yet. */
-export const layoutOfFamily = (deck: Deck, family: string) => {
-  const own = deck.layouts[layoutIdOf(family)]
-  return own?.family === family ? own : layoutsOf(deck).find(layout => layout.family === family)
+/** The layout of a deck that a family placed, as one look composes it or the deck's own; undefined where the deck has not used it yet. */
+export const layoutOfFamily = (deck: Deck, family: string, look?: string) => {
+  const own = deck.layouts[layoutIdOf(family, look)]
+  return own?.family === family && own.look === look
+    ? own
+    : layoutsOf(deck).find(layout => layout.family === family && layout.look === look)
 }
 
-/** The id of a family's layout in a deck, and the changes that put it there where it is not yet. */
-export function withLayout(deck: Deck, family: LayoutFamily): { layout: Id; changes: Change[]; deck: Deck } {
-  const there = layoutOfFamily(deck, family.name)
+/**
+ * The id of a family's layout in a deck, and the changes that put it there where it is not yet. `look`: the one that composes it, where
+ * that is another one than the deck wears.
+ */
+export function withLayout(deck: Deck, family: LayoutFamily, look?: string): { layout: Id; changes: Change[]; deck: Deck } {
+  const there = layoutOfFamily(deck, family.name, look)
   const master = mastersOf(deck)[0]
-  if (there || !master) return { layout: there?.id ?? layoutIdOf(family.name), changes: [], deck }
-  const changes = layoutRecords(deck, family, master.id, orderLast(layoutsOf(deck)))
-  return { layout: layoutIdOf(family.name), changes, deck: applyChanges(deck, changes) }
+  if (there || !master) return { layout: there?.id ?? layoutIdOf(family.name, look), changes: [], deck }
+  const changes = layoutRecords(deck, family, { master: master.id, order: orderLast(layoutsOf(deck)), look })
+  return { layout: layoutIdOf(family.name, look), changes, deck: applyChanges(deck, changes) }
 }

@@ -50,7 +50,7 @@ export function newDeck(
     elements: { 'master-rule': masterRule(theme, size, 'master') },
   }
   const furnished = opening.reduce(
-    (deck, name) => applyChanges(deck, layoutRecords(deck, familyNamed(name)!, 'master', orderLast(layoutsOf(deck)))),
+    (deck, name) => applyChanges(deck, layoutRecords(deck, familyNamed(name)!, { master: 'master', order: orderLast(layoutsOf(deck)) })),
     empty,
   )
   const opened = applyChanges(furnished, addSlide(furnished, { after: null, layout: layoutIdOf('title') }, context))

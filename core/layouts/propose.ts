@@ -21,6 +21,25 @@ export interface Surroundings {
 /** A family that a look composes itself is worth so much more; one that the two slides before have already, so much less. */
 const composed = 1.05
 const again = 0.72
+/** After much to read at once, one number stands out. */
+const dense: ReadonlySet<string> = new Set([
+  'chart',
+  'chart-beside',
+  'chart-number',
+  'departures',
+  'numbers-rows',
+  'share-rows',
+  'compare-columns',
+])
+const breathes = 1.06
+
+/** How much more or less a family is worth after those of the slides before. */
+function rhythm({ name }: LayoutFamily, before: readonly string[], lines: number): number {
+  const [one, other] = before.slice(-2)
+  // A title alone has few layouts that suit it, and a chapter is none of them.
+  if (lines && name === one && name === other) return again
+  return name === 'number-single' && dense.has(before.at(-1) ?? '') ? breathes : 1
+}
 
 /**
  * Ranks all layouts for a slide's words, best first; none is left out. Of layouts that show one sense the ones that look best with as many
@@ -28,9 +47,6 @@ const again = 0.72
  */
 export function propose(words: SlideWords, { look, before = [] }: Surroundings = {}): Proposal[] {
   const dresses = lookNamed(look)?.dresses
-  const [one, other] = before.slice(-2)
-  // A title alone has few layouts that suit it, and a chapter is none of them.
-  const tired = words.lines.length && one === other ? one : undefined
   const senses = readSenses(words)
   const { count, led } = featuresOf(words)
   const titled = isBareNumber(words.title)
@@ -53,7 +69,7 @@ export function propose(words: SlideWords, { look, before = [] }: Surroundings =
     if (titled && family.content !== 'lines' && family.senses.includes('number')) score *= 0.8
     if (family.content === 'items' && family.split === 'lead' && led > 0.6) score *= 1.02
     if (dress) score *= composed
-    if (family.name === tired) score *= again
+    score *= rhythm(family, before, words.lines.length)
     return { family, score: Math.min(1.05, score) - index * 0.0001, reason }
   })
   return spread(judged.sort((a, b) => b.score - a.score))

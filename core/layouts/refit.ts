@@ -41,7 +41,7 @@ function placesAt(deck: Deck, layout: Deck['layouts'][string]): ReadonlyMap<stri
   const family = familyNamed(layout.family)
   if (!family || layout.family === '') return new Map()
   return new Map(
-    layoutRecords(deck, family, layout.master, layout.order).flatMap(change =>
+    layoutRecords(deck, family, layout).flatMap(change =>
       change.do === 'put' && change.table === 'elements' && change.record.placeholder ? [[change.record.placeholder, change.record]] : [],
     ),
   )

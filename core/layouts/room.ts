@@ -4,7 +4,7 @@ import { arrangingOf, styleNamed } from '../resolved'
 import { hexOf } from '../color'
 import { layoutText, leastReadable, type Measurer } from '../text'
 import type { Item, LayoutFamily, Place } from './catalogue'
-import { standingPlaces } from './layout-record'
+import { layoutOfFamily, standingPlaces } from './layout-record'
 import { itemsOfLines, type ItemContent, type RichLine } from './content'
 
 /** What a layout is measured on: the deck's theme and size, and who reads from where. */
@@ -84,7 +84,7 @@ export function itemsFit(family: LayoutFamily, items: readonly ItemContent[], gr
 }
 
 function arrangingFor(family: LayoutFamily, ground: string, deck: Deck) {
-  const own = Object.values(deck.layouts).find(layout => layout.family === family.name)
+  const own = layoutOfFamily(deck, family.name)
   if (own) return { ...arrangingOf(deck, own.id, ground), family }
   const { room } = arrangingOf(deck, undefined, ground)
   return {

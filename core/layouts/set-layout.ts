@@ -16,6 +16,7 @@ import { familyIn } from '../looks'
 import { isFraming, itemPlace, themeUnder } from '../resolved'
 import type { Id } from '../values'
 import type { LayoutFamily } from './catalogue'
+import { agendaSource, setAgenda } from './agenda'
 import { buildOf, entriesOf, extendBuild } from './builds'
 import { withLayout } from './layout-record'
 import { richLines, writeLines } from './write-lines'
@@ -90,7 +91,7 @@ export function setLayout(deck: Deck, input: { slide: Id; layout: Id }, context:
   if (!slide || !layout) return []
   const lines = richLines(deck, slide.id)
   const [entries, how] = [entriesOf(deck, slide.id), buildOf(deck, slide.id)]
-  const family = familyIn(themeUnder(deck, slide.id), layout.family)
+  const family = familyIn(themeUnder(deck, layout.id), layout.family)
   const places = new Map([...placesOf(deck, layout.id)].filter(([, place]) => place.kind !== 'group'))
   const filled = new Set<string>()
   const changes: Change[] = [
@@ -107,8 +108,21 @@ export function setLayout(deck: Deck, input: { slide: Id; layout: Id }, context:
   return [...changes, ...written, ...extendBuild(done, { slide: slide.id, how, entries }, context)]
 }
 
-/** Gives a slide the layout of a family, which comes into the deck where it is not there yet. */
-export function layOut(deck: Deck, input: { slide: Id; family: LayoutFamily }, context: EditContext): Change[] {
-  const { layout, changes, deck: furnished } = withLayout(deck, input.family)
+/**
+ * Gives a slide the layout of a family, which comes into the deck where it is not there yet. `look`: the one that composes it, where that
+ * is another one than the deck wears.
+ */
+export function layOut(deck: Deck, input: { slide: Id; family: LayoutFamily; look?: string }, context: EditContext): Change[] {
+  const { layout, changes, deck: furnished } = withLayout(deck, input.family, input.look)
   return [...changes, ...setLayout(furnished, { slide: input.slide, layout }, context)]
+}
+
+/**
+ * Gives a slide the layout of a family as somebody who lays it out would: an agenda without lines of its own follows the deck’s chapters
+ * or slides.
+ */
+export function layOutAs(deck: Deck, input: { slide: Id; family: LayoutFamily; look?: string }, context: EditContext): Change[] {
+  const changes = layOut(deck, input, context)
+  if (input.family.senses[0] !== 'agenda' || richLines(deck, input.slide).length) return changes
+  return [...changes, ...setAgenda(applyChanges(deck, changes), { slide: input.slide, from: agendaSource(deck) }, context)]
 }

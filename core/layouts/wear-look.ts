@@ -1,5 +1,5 @@
 import { hexOf, paletteOn } from '../color'
-import { layoutParts, lookNamed, lookOf, roomIn, stylesOf, type Look } from '../looks'
+import { layoutParts, lookNamed, lookOf, roomIn, stylesOf, themeComposing, type Look } from '../looks'
 import {
   applyChanges,
   deckTheme,
@@ -62,10 +62,12 @@ export function standLayouts(deck: Deck): Change[] {
   for (const layout of layoutsOf(deck)) {
     const family = familyNamed(layout.family)
     if (!family || deck.masters[layout.master]?.theme) continue
-    const { ground, without } = standingOf(mastered, family, layout.master)
+    const { ground, without } = standingOf(mastered, family, layout)
     changes.push(setRecord('layouts', layout.id, { ground, without, backdrop: undefined }))
     const own = elementsOf(deck, layout.id).filter(part => !part.placeholder && !isStandingPart(part.id, layout.id))
-    changes.push(...replaceParts(deck, layout.id, [...layoutParts(standingPlaces(theme, family, size), layout.id), ...own]))
+    changes.push(
+      ...replaceParts(deck, layout.id, [...layoutParts(standingPlaces(themeComposing(theme, layout), family, size), layout.id), ...own]),
+    )
   }
   return changes
 }
@@ -95,6 +97,8 @@ export interface LookWish {
   /** The deck's own colours and fonts stay in place of the look's. */
   ownColors?: boolean
   ownFonts?: boolean
+  /** How slides come stays as it is; absent, they come as the look has it. */
+  ownTransitions?: boolean
 }
 
 /** A deck's colours on a light or a deep ground: ink and ground change places where it is the other one. */
@@ -127,12 +131,27 @@ export function themeWith(deck: Deck, wish: LookWish): Theme {
   }
 }
 
+/** Slides come as a look has them come, but the first, which follows none. */
+export const comeAs = (deck: Deck, look: Look): Change[] =>
+  slidesOf(deck)
+    .slice(1)
+    .map(slide => {
+      const opens = slide.chapter !== undefined || deck.layouts[slide.layout]?.family === 'chapter'
+      return setRecord('slides', slide.id, { transition: look.transitions[opens ? 'chapter' : 'within'] })
+    })
+
 /**
- * Puts a look on a deck: colours, fonts and sizes of words, what stands on every slide, and each layout as the look composes it. Slides
- * keep their words, layouts and beats; what was put somewhere by hand stays there.
+ * Puts a look on a deck: colours, fonts and sizes of words, what stands on every slide, how slides come, and each layout as the look
+ * composes it. Slides keep their words, layouts and beats; what was put somewhere by hand stays there.
  */
 export function putLook(deck: Deck, wish: LookWish, context: EditContext): Change[] {
   const changes: Change[] = [putRecord('theme', themeWith(deck, wish))]
+  // Slides that another look had composed are composed by this one, as all others.
+  for (const layout of layoutsOf(deck))
+    if (layout.look !== undefined)
+      changes.push(setRecord('layouts', layout.id, { look: undefined, name: familyNamed(layout.family)?.label ?? layout.name }))
   changes.push(...standLayouts(applyChanges(deck, changes)))
-  return [...changes, ...standSlides(deck, applyChanges(deck, changes), context)]
+  changes.push(...standSlides(deck, applyChanges(deck, changes), context))
+  const look = lookNamed(wish.look ?? undefined)
+  return look && !wish.ownTransitions ? [...changes, ...comeAs(deck, look)] : changes
 }

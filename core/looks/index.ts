@@ -8,7 +8,7 @@
  * looks.length > 1 // → true
  */
 import { familyNamed, type LayoutFamily, type LayoutRoom } from '../layouts/catalogue'
-import type { TextStyle, Theme } from '../model'
+import type { Layout, TextStyle, Theme } from '../model'
 import { memoByRecords } from '../values'
 import { breakwater } from './catalogue/breakwater'
 import { foghorn } from './catalogue/foghorn'
@@ -25,7 +25,7 @@ import { twoInks } from './catalogue/two-inks'
 import type { Dress, Look } from './look'
 
 export { layoutParts } from './parts'
-export type { Dress, Look } from './look'
+export type { Dress, Look, Suits } from './look'
 
 /** The catalogue: adding a look is adding a file and a line. */
 export const looks: readonly Look[] = [
@@ -73,6 +73,15 @@ const worn = memoByRecords(
   },
   { keep: 400 },
 )
+/** A theme as a layout has it that another look composes: in its own colours, fonts and sizes, arranged as that look would. */
+const composed = memoByRecords(
+  (theme: Theme, look: string) => [theme, look],
+  (theme, look): Theme => ({ ...theme, look: { name: look, seed: theme.look?.seed ?? 0 } }),
+  { keep: 40 },
+)
+/** The theme that a layout is composed in: another look's than the theme wears where the layout says so. */
+export const themeComposing = (theme: Theme, layout: Pick<Layout, 'look'> | undefined): Theme =>
+  layout?.look === undefined || layout.look === theme.look?.name ? theme : composed(theme, layout.look)
 /** A family as a theme's look has it: the family itself where the theme wears none. */
 export const dressed = (family: LayoutFamily, theme: Theme): StandingFamily => {
   const look = lookOf(theme)

@@ -1,6 +1,6 @@
 import type { Palette } from '../color'
 import type { Frame, LayoutFamily, LayoutRoom, Place } from '../layouts/catalogue'
-import type { TextStyle, Theme } from '../model'
+import type { TextStyle, Theme, Transition } from '../model'
 
 /** How a look has a family of layouts stand; what is absent is the family's own. */
 export interface Dress extends Partial<Pick<LayoutFamily, 'ground' | 'content' | 'split' | 'places' | 'arrange' | 'entrance' | 'best'>> {
@@ -12,6 +12,22 @@ export interface Dress extends Partial<Pick<LayoutFamily, 'ground' | 'content' |
 export type LookStyle = Omit<TextStyle, 'color' | 'align' | 'bullet' | 'paragraphSpacing'> &
   Partial<Pick<TextStyle, 'color' | 'align' | 'bullet' | 'paragraphSpacing'>>
 
+/** What speaks for a look where looks are proposed for a deck. */
+export interface Suits {
+  /** How it composes, so that those that are shown beside each other differ. */
+  manner: 'drawn' | 'fields' | 'set' | 'pattern' | 'loud'
+  /** 0 loud to 1 calm. */
+  calm: number
+  /** Words in a line, from and to, that it sets best. */
+  line: readonly [number, number]
+  /** The ground that it is drawn for; light where absent. */
+  ground?: 'deep'
+  purposes?: readonly ('talk' | 'film' | 'loop')[]
+  /** A subject, and words of it in English, German, French and Spanish: small letters without marks, blanks between. */
+  about: string
+  words: string
+}
+
 /**
  * An art direction: colours, fonts and sizes of words, where titles and content stand, what stands on every slide, and how families of
  * layouts are composed. Ornaments follow from the seed that the theme wears it with.
@@ -21,6 +37,9 @@ export interface Look {
   label: string
   /** What it is like and whom it suits, a sentence. */
   explains: string
+  suits: Suits
+  /** How slides come within a chapter, and how the first of one does. */
+  transitions: { within: Transition; chapter: Transition }
   fonts: Theme['fonts']
   light: Palette
   deep: Palette

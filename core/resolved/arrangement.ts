@@ -1,9 +1,9 @@
-import { infoOf, deckTheme, elementsOf, plainText, type Deck, type Element, type Slide } from '../model'
+import { infoOf, elementsOf, plainText, type Deck, type Element, type Slide } from '../model'
 import { familyIn, roomIn } from '../looks'
 import { atStyleSize, type Frame, type Item, type LayoutFamily, type LayoutRoom } from '../layouts/catalogue'
 import { fieldText } from './fields'
 import { memoByRecords, type Id } from '../values'
-import { themeOn } from './seen-theme'
+import { themeOfLayout, themeOn } from './seen-theme'
 
 /** What a placeholder names of an item: `item2-1-lead` is the lead of the first item under the second. */
 export interface ItemPlace {
@@ -87,7 +87,7 @@ export interface Arranging {
 
 /** How items are arranged on slides of a layout; families that arrange nothing set them in rows. `ground` is the slide's, #rrggbb. */
 export function arrangingOf(deck: Deck, layout: Id | undefined, ground: string): Arranging {
-  const theme = deck.masters[deck.layouts[layout ?? '']?.master ?? '']?.theme ?? deckTheme(deck)
+  const theme = themeOfLayout(deck, deck.layouts[layout ?? ''])
   const size = infoOf(deck).size
   const found = familyIn(theme, deck.layouts[layout ?? '']?.family ?? '')
   const kept = layout ? elementsOf(deck, layout) : []
@@ -107,7 +107,7 @@ const none: Places = new Map()
 /** What the arranging of a slide's items reads of its deck. */
 function groundsOf(deck: Deck, slide: Slide) {
   const layout = deck.layouts[slide.layout]
-  const theme = deck.masters[layout?.master ?? '']?.theme ?? deckTheme(deck)
+  const theme = themeOfLayout(deck, layout)
   return { layout, theme, kept: layout ? elementsOf(deck, layout.id) : elementsOf(deck, slide.id), size: infoOf(deck).size }
 }
 

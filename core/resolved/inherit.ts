@@ -19,7 +19,7 @@ import { fieldText, fieldWords } from './fields'
 import { memoByRecords, type Box, type Color, type Id } from '../values'
 import { withConnectors } from './connectors'
 import { runningOnto } from './running-on'
-import { themeOn } from './seen-theme'
+import { themeOfLayout, themeOn } from './seen-theme'
 
 /** An element as it shows: its own values over its layout's over its master's. */
 export type ShownElement = Element & {
@@ -198,16 +198,15 @@ export function shownElement(deck: Deck, id: Id): ShownElement | undefined {
   return shown(element, slide && element.placeholder ? placeholdersOf(deck, slide).get(element.placeholder) : undefined, false)
 }
 
-/** The theme that a slide, layout or master stands in: its master's own or the deck's. */
+/** The theme that a slide, layout or master stands in: its master's own or the deck's, as its layout's look composes it. */
 export function themeUnder(deck: Deck, owner: Id): Theme {
   const layout = deck.layouts[deck.slides[owner]?.layout ?? owner]
-  return deck.masters[layout?.master ?? owner]?.theme ?? deckTheme(deck)
+  return layout ? themeOfLayout(deck, layout) : (deck.masters[owner]?.theme ?? deckTheme(deck))
 }
 
 const ownersOf = (deck: Deck, slide: Slide) => {
   const layout = deck.layouts[slide.layout]
-  const master = deck.masters[layout?.master ?? slide.id]
-  return { layout, master, theme: master?.theme ?? deckTheme(deck) }
+  return { layout, master: deck.masters[layout?.master ?? slide.id], theme: themeUnder(deck, layout?.id ?? slide.id) }
 }
 
 /** The colour of a slide's ground: its own, or its layout's, master's or theme's. */

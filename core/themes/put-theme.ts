@@ -15,8 +15,8 @@ import {
   type Layout,
 } from '../model'
 import { orderLast, type Id } from '../values'
-import { replaceParts, standingOf, standingPlaces, standSlides } from '../layouts'
-import { familyIn, layoutParts } from '../looks'
+import { familyNamed, replaceParts, standingOf, standingPlaces, standSlides } from '../layouts'
+import { layoutParts, themeComposing } from '../looks'
 
 /** A theme on the shelf: a deck without slides, with its theme, masters and layouts. */
 export const themeDeckOf = (deck: Deck, name: string): Deck => ({
@@ -70,11 +70,11 @@ export function putTheme(deck: Deck, input: { from: Deck }, context: EditContext
       changes.push(...replaceParts(deck, layout.id, ownedBy(deck, layout.id, elementsOf(from, same.id), context)))
       continue
     }
-    const family = familyIn(theme, layout.family)
+    const family = familyNamed(layout.family)
     if (!family) continue
-    const standing = standingOf(mastered, family, layout.master)
+    const standing = standingOf(mastered, family, layout)
     changes.push(setRecord('layouts', layout.id, { ground: standing.ground, without: standing.without }))
-    changes.push(...replaceParts(deck, layout.id, layoutParts(standingPlaces(theme, family, size), layout.id)))
+    changes.push(...replaceParts(deck, layout.id, layoutParts(standingPlaces(themeComposing(theme, layout), family, size), layout.id)))
   }
   let order = orderLast(layoutsOf(deck))
   for (const layout of layoutsOf(from)) {

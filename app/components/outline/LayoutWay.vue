@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { infoOf, applyChanges, type Deck } from '#core/model'
-import { layOut, richLines, roomFor, setAgenda, agendaSource } from '#core/layouts'
+import { layOutAs, richLines, roomFor } from '#core/layouts'
 import type { LayoutFamily } from '#core/layouts/catalogue'
 
 /** One layout as it would show a slide's own words, with the room that it has. Reckoned once it comes into sight. */
@@ -22,11 +22,9 @@ const shown = computed(() => {
   if (!near.value || !props.bare.slides[props.slide]) return null
   let counted = 0
   const context = { id: () => `shown-${counted++}` }
-  const base = props.bare
-  const changed = applyChanges(base, layOut(base, { slide: props.slide, family: props.family }, context))
-  if (props.family.senses[0] !== 'agenda' || richLines(base, props.slide).length) return changed
-  const whole = applyChanges(props.deck, layOut(props.deck, { slide: props.slide, family: props.family }, context))
-  return applyChanges(whole, setAgenda(whole, { slide: props.slide, from: agendaSource(whole) }, context))
+  // An agenda names other slides, so it is shown in the whole deck.
+  const base = props.family.senses[0] === 'agenda' && !richLines(props.bare, props.slide).length ? props.deck : props.bare
+  return applyChanges(base, layOutAs(base, { slide: props.slide, family: props.family }, context))
 })
 const room = computed(() =>
   near.value ? roomFor(props.family, richLines(props.bare, props.slide), { deck: props.bare, measurer: stage.host.measurer }) : null,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { applyChanges, deckTheme, infoOf, onlySlides } from '#core/model'
+import { deckTheme, infoOf, onlySlides } from '#core/model'
 import { refDebounced } from '@vueuse/core'
-import { agendaSource, buildOf, buildSlide, layOut, layoutsFor, outlineOf, propose, richLines, setAgenda, type Build } from '#core/layouts'
+import { buildOf, buildSlide, chooseLayout, layOutAs, layoutsFor, outlineOf, propose, type Build } from '#core/layouts'
 import type { LayoutFamily } from '#core/layouts/catalogue'
 
 /** Ways to lay out the slide in hand: ranked by what its lines are, found by what it is for, shown with its own words. */
@@ -62,13 +62,9 @@ const builds: readonly { value: Build; label: string; title: string }[] = [
 function choose(chosen: LayoutFamily) {
   const deck = store.deck
   if (!slide.value || !deck) return
-  const changes = layOut(deck, { slide: slide.value.id, family: chosen }, context)
-  const changed = applyChanges(deck, changes)
-  const agenda =
-    chosen.senses[0] === 'agenda' && !richLines(deck, slide.value.id).length
-      ? setAgenda(changed, { slide: slide.value.id, from: agendaSource(deck) }, context)
-      : []
-  store.edit(`lay out as ${chosen.label.toLowerCase()}`, [...changes, ...agenda])
+  const at = { slide: slide.value.id }
+  const changes = layOutAs(deck, { ...at, family: chosen }, context)
+  store.edit(`lay out as ${chosen.label.toLowerCase()}`, [...changes, ...chooseLayout(deck, { ...at, chosen: true })])
   void drawNamed([slide.value.id])
 }
 function setBuild(how: Build) {

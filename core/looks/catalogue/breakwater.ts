@@ -2,6 +2,7 @@ import { picturePlace, type Frame, type Item, type LayoutRoom, type Place } from
 import type { Color, Role } from '../../values'
 import { chance, counted, framed, framing, ornament, over, readable, running, sheetOf, sized, slot, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { comes } from '../motion'
 import { dressesOf, prompts, said, saidOn, sayings } from '../pages'
 import { pitched, sideBySide } from '../rows'
 
@@ -227,6 +228,18 @@ export const breakwater: Look = {
   name: 'breakwater',
   label: 'Breakwater',
   explains: 'Quarter and half circles in flat colours: for programmes, training and bright beginnings.',
+  suits: {
+    manner: 'pattern',
+    calm: 0.4,
+    line: [1, 10],
+    about: 'learning and beginnings',
+    words: [
+      'training course courses learn learning lesson lessons welcome start skills team teams new onboarding kurs kurse lernen',
+      'schulung willkommen anfang neu formation cours apprendre bienvenue debut equipe nouveau curso cursos aprender',
+      'formacion bienvenida inicio equipo nuevo',
+    ].join(' '),
+  },
+  transitions: { within: comes('wipe', 0.5, { to: 'left' }), chapter: comes('iris', 0.7, { shape: 'circle' }) },
   fonts: { display: 'Space Grotesk', body: 'Figtree', mono: 'Figtree' },
   light: {
     ground: '#fbf6ec',

@@ -2,6 +2,7 @@ import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type P
 import type { Color } from '../../values'
 import { framed, framing, ornament, over, readable, running, sheetOf, sized, slot, whole, wordsOf } from '../kit'
 import type { Look } from '../look'
+import { comes, cutAway } from '../motion'
 import { pitched } from '../rows'
 import { dressesOf, prompts, sayings, stands } from '../pages'
 
@@ -197,6 +198,17 @@ export const foghorn: Look = {
   name: 'foghorn',
   label: 'Foghorn',
   explains: 'One word or number fills the slide: for campaigns, openings and talks that want to be remembered.',
+  suits: {
+    manner: 'loud',
+    calm: 0.1,
+    line: [1, 6],
+    about: 'calls and openings',
+    words: [
+      'now launch campaign stop go call loud opening today never always jetzt start stopp heute nie immer maintenant aujourd',
+      'jamais toujours ahora alto hoy nunca siempre',
+    ].join(' '),
+  },
+  transitions: { within: cutAway, chapter: comes('zoom', 0.5, { way: 'in' }) },
   fonts: { display: 'Big Shoulders Display', body: 'Public Sans', mono: 'Public Sans' },
   light: {
     ground: '#f3f2ec',

@@ -2,6 +2,7 @@ import { picturePlace, type Frame, type Item, type LayoutRoom, type Place } from
 import type { Color } from '../../values'
 import { framed, framing, ornament, over, readable, rule, running, sheetOf, sized, slot, whole, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { comes } from '../motion'
 import { dressesOf, prompts, said, saidOn, sayings } from '../pages'
 import { pitched, sideBySide } from '../rows'
 
@@ -180,6 +181,18 @@ export const hillLines: Look = {
   name: 'hill-lines',
   label: 'Hill lines',
   explains: 'Lines of equal height as on a walker’s map: for plans, ways and outdoor work.',
+  suits: {
+    manner: 'drawn',
+    calm: 0.7,
+    line: [2, 14],
+    about: 'land and ways',
+    words: [
+      'hill hills mountain mountains path paths trail map land plan planning construction site road roads cycle walk berg',
+      'berge weg wege karte planung bau strasse strassen wandern colline montagne chemin carte terrain chantier route routes',
+      'colina montana camino mapa tierra obra carretera',
+    ].join(' '),
+  },
+  transitions: { within: comes('crossfade', 0.6), chapter: comes('zoom', 0.8, { way: 'in' }) },
   fonts: { display: 'IBM Plex Sans', body: 'IBM Plex Sans', mono: 'IBM Plex Mono' },
   light: {
     ground: '#f4f5ec',

@@ -12,6 +12,7 @@ import {
 import type { Color } from '../../values'
 import { counted, framed, framing, ornament, readable, rule, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { carried } from '../motion'
 import { pitched } from '../rows'
 import { dressesOf, prompts, saidOn, sayings } from '../pages'
 
@@ -341,6 +342,18 @@ export const lightwell: Look = {
   name: 'lightwell',
   label: 'Lightwell',
   explains: 'Large light letters, much white and hairlines: for libraries, museums, reviews of a year.',
+  suits: {
+    manner: 'set',
+    calm: 0.95,
+    line: [3, 18],
+    about: 'books, art and history',
+    words: [
+      'library libraries museum art book books exhibition history architecture archive archives collection culture reading',
+      'bibliothek kunst buch bucher ausstellung geschichte architektur archiv sammlung kultur bibliotheque musee livre livres',
+      'exposition histoire biblioteca museo arte libro libros exposicion historia arquitectura archivo coleccion cultura',
+    ].join(' '),
+  },
+  transitions: { within: carried(1), chapter: carried(1) },
   fonts: { display: 'Spectral', body: 'Hanken Grotesk', mono: 'Hanken Grotesk' },
   light: {
     ground: '#faf7f1',

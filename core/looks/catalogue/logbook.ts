@@ -2,6 +2,7 @@ import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type P
 import type { Color } from '../../values'
 import { chance, counted, framed, framing, ornament, readable, running, sheetOf, sized, slot, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { comes } from '../motion'
 import { dressesOf, prompts, saidOn, sayings } from '../pages'
 import { pitched } from '../rows'
 
@@ -345,6 +346,18 @@ export const logbook: Look = {
   name: 'logbook',
   label: 'Logbook',
   explains: 'Field notes with a pen: for nature, research, walks and workshops.',
+  suits: {
+    manner: 'drawn',
+    calm: 0.85,
+    line: [2, 16],
+    about: 'nature and research',
+    words: [
+      'nature bird birds forest tree trees plant plants species research field walk garden animal animals insects meadow',
+      'workshop natur vogel wald baum baume pflanzen arten forschung wiese tiere oiseau oiseaux foret arbre arbres plantes',
+      'especes recherche animaux naturaleza pajaro pajaros bosque arbol arboles plantas especies investigacion animales',
+    ].join(' '),
+  },
+  transitions: { within: comes('push', 0.5, { to: 'left' }), chapter: comes('swing-open', 0.7, { to: 'left' }) },
   fonts: { display: 'Zilla Slab', body: 'Zilla Slab', mono: 'Zilla Slab' },
   light: {
     ground: '#f6efdf',

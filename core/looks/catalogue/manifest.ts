@@ -2,6 +2,7 @@ import { picturePlace, type Frame, type Item, type LayoutRoom, type Place } from
 import type { Color } from '../../values'
 import { chance, counted, framed, framing, ornament, over, readable, rule, running, sheetOf, sized, slot, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { comes, stopsHard } from '../motion'
 import { dressesOf, prompts, said, saidOn, sayings } from '../pages'
 import { pitched, sideBySide } from '../rows'
 
@@ -176,6 +177,19 @@ export const manifest: Look = {
   name: 'manifest',
   label: 'Manifest',
   explains: 'Stacked containers, stencilled numbers and ruled entries: for works, logistics and operations.',
+  suits: {
+    manner: 'fields',
+    calm: 0.4,
+    line: [1, 12],
+    about: 'works and goods',
+    words: [
+      'works cargo freight logistics container containers production warehouse operations shift shifts machine machines',
+      'delivery goods load crane repair maintenance safety fracht logistik produktion lager betrieb schicht maschine',
+      'lieferung waren kran reparatur sicherheit fret logistique entrepot equipe livraison marchandises grue securite carga',
+      'logistica produccion almacen turno maquina entrega mercancias grua seguridad',
+    ].join(' '),
+  },
+  transitions: { within: comes('push', 0.45, { to: 'up' }, stopsHard), chapter: comes('cover', 0.45, { to: 'up' }, stopsHard) },
   fonts: { display: 'Oswald', body: 'Public Sans', mono: 'IBM Plex Mono' },
   light: {
     ground: '#f2f1ed',

@@ -11,6 +11,7 @@ import {
 import type { Color } from '../../values'
 import { counted, framed, ornament, readable, rule, running, sheetOf, sized, slot, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { comes, cutAway } from '../motion'
 import { pitched } from '../rows'
 import { dressesOf, prompts, stands } from '../pages'
 
@@ -289,6 +290,19 @@ export const minuteBook: Look = {
   name: 'minute-book',
   label: 'Minute book',
   explains: 'Rules, a side column and sober figures: for boards, councils and trustees.',
+  suits: {
+    manner: 'set',
+    calm: 0.85,
+    line: [4, 24],
+    about: 'meetings and money',
+    words: [
+      'board budget council minutes report accounts audit motion vote trustees annual finance finances cost costs revenue',
+      'committee quarter vorstand haushalt rat protokoll bericht konten prufung antrag stimme jahresbericht kosten ausschuss',
+      'conseil rapport comptes comite couts recettes trimestre junta presupuesto consejo informe cuentas auditoria voto',
+      'costes ingresos',
+    ].join(' '),
+  },
+  transitions: { within: cutAway, chapter: comes('crossfade', 0.3) },
   fonts: { display: 'Source Serif 4', body: 'Source Sans 3', mono: 'Source Sans 3' },
   light: {
     ground: '#fcfaf5',

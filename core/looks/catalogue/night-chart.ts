@@ -2,6 +2,7 @@ import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type P
 import type { Color } from '../../values'
 import { framed, framing, ornament, readable, rule, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { comes } from '../motion'
 import { dressesOf, prompts, saidOn, sayings } from '../pages'
 
 const faint: Color = { role: 'accent1', alpha: 0.3 }
@@ -315,6 +316,19 @@ export const nightChart: Look = {
   name: 'night-chart',
   label: 'Night chart',
   explains: 'Fine lines on deep ground, stars and dials: for evenings of film and music, for talks after dark.',
+  suits: {
+    manner: 'drawn',
+    calm: 0.75,
+    line: [1, 12],
+    ground: 'deep',
+    about: 'the evening and the stage',
+    words: [
+      'night evening concert film films music star stars sky theatre theater cinema lecture nacht abend konzert musik stern',
+      'sterne himmel kino nuit soir musique etoile etoiles ciel noche tarde concierto musica estrella estrellas cielo teatro',
+      'cine',
+    ].join(' '),
+  },
+  transitions: { within: comes('crossfade', 1.2), chapter: comes('crossfade', 1.2) },
   fonts: { display: 'Spectral', body: 'Spectral', mono: 'Spectral' },
   light: {
     ground: '#f4f1e8',

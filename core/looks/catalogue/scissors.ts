@@ -2,6 +2,7 @@ import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type P
 import type { Color, Role } from '../../values'
 import { counted, framed, framing, ornament, over, readable, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { comes } from '../motion'
 import { pitched } from '../rows'
 import { dressesOf, prompts, saidOn } from '../pages'
 
@@ -410,6 +411,18 @@ export const scissors: Look = {
   name: 'scissors',
   label: 'Scissors',
   explains: 'Cut paper that overlaps and casts shadows: warm, for schools, clubs and neighbourhoods.',
+  suits: {
+    manner: 'drawn',
+    calm: 0.5,
+    line: [1, 9],
+    about: 'school, play and neighbours',
+    words: [
+      'school schools children kids class pupils teacher playground club summer garden neighbours neighbors volunteers family',
+      'families picnic schule kinder klasse schuler lehrer spielplatz verein sommer garten nachbarn familie ecole enfants',
+      'classe eleves jardin voisins benevoles famille ete escuela ninos clase alumnos vecinos voluntarios familia verano',
+    ].join(' '),
+  },
+  transitions: { within: comes('push', 0.7, { to: 'left' }), chapter: comes('iris', 0.8, { shape: 'circle' }) },
   fonts: { display: 'Fraunces', body: 'Figtree', mono: 'Figtree' },
   light: {
     ground: '#fbf3e4',

@@ -2,6 +2,7 @@ import { headTitle, itemsPlace, picturePlace, textPlace, type Frame, type Item, 
 import type { Color, Role } from '../../values'
 import { counted, framed, framing, ornament, over, rule, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { comes, stopsHard } from '../motion'
 import { pitched } from '../rows'
 import { dressesOf, prompts, sayings, stands } from '../pages'
 
@@ -284,6 +285,20 @@ export const signpost: Look = {
   name: 'signpost',
   label: 'Signpost',
   explains: 'Fields, rules and signs as on a board: for timetables, control rooms and halls.',
+  suits: {
+    manner: 'fields',
+    calm: 0.4,
+    line: [1, 8],
+    purposes: ['loop'],
+    about: 'times and ways',
+    words: [
+      'timetable platform platforms gate gates exit entrance floor hall room rooms line lines route routes departure',
+      'departures arrival bus train closed open opening fahrplan gleis ausgang eingang halle raum linie abfahrt ankunft zug',
+      'geschlossen horaire quai sortie entree salle ligne depart arrivee ferme horario anden salida entrada sala linea',
+      'llegada tren cerrado',
+    ].join(' '),
+  },
+  transitions: { within: comes('push', 0.42, { to: 'left' }, stopsHard), chapter: comes('push', 0.42, { to: 'up' }, stopsHard) },
   fonts: { display: 'Work Sans', body: 'Work Sans', mono: 'Work Sans' },
   light: {
     ground: '#f7f5ef',

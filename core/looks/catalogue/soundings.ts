@@ -3,6 +3,7 @@ import { strataEdge } from '../../shapes'
 import type { Color } from '../../values'
 import { counted, framed, framing, ornament, over, readable, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { carried } from '../motion'
 import { dressesOf, prompts, saidOn, sayings } from '../pages'
 
 /** Layers of water that are cut from one field of noise; lengths in px of a slide of 1920 × 1080. */
@@ -327,6 +328,19 @@ export const soundings: Look = {
   name: 'soundings',
   label: 'Soundings',
   explains: 'Layers of water carry the words: for reports from the water, the land and the weather.',
+  suits: {
+    manner: 'drawn',
+    calm: 0.6,
+    line: [2, 14],
+    about: 'water',
+    words: [
+      'water sea ocean river lake stream boat boats ship ships ferry ferries harbour harbor quay tide tides coast shore port',
+      'sail sails crew crews weather rain flood fish wasser meer fluss hafen boot boote schiff schiffe fahre kuste wetter',
+      'regen flut eau mer fleuve riviere bateau bateaux navire cote meteo pluie maree agua mar rio puerto barco barcos costa',
+      'lluvia marea',
+    ].join(' '),
+  },
+  transitions: { within: carried(1.1), chapter: carried(1.1) },
   fonts: { display: 'Figtree', body: 'Figtree', mono: 'Figtree' },
   light: {
     ground: '#eff3f0',

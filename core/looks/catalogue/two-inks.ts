@@ -2,6 +2,7 @@ import { picturePlace, type Frame, type Item, type LayoutRoom, type Place } from
 import type { Color } from '../../values'
 import { counted, framed, framing, ornament, over, readable, running, sheetOf, sized, slot, whole, type Sheet } from '../kit'
 import type { Look } from '../look'
+import { comes } from '../motion'
 import { dressesOf, prompts, said, saidOn, sayings } from '../pages'
 import { pitched, sideBySide } from '../rows'
 
@@ -163,6 +164,17 @@ export const twoInks: Look = {
   name: 'two-inks',
   label: 'Two inks',
   explains: 'Two inks and a screen of dots, as from a small press: for programmes, festivals and appeals.',
+  suits: {
+    manner: 'pattern',
+    calm: 0.3,
+    line: [1, 10],
+    about: 'programmes and appeals',
+    words: [
+      'programme program festival appeal poster market fair campaign print join weekend stage programm fest markt messe',
+      'aufruf plakat kampagne wochenende marche foire appel affiche campagne programa mercado feria cartel campana',
+    ].join(' '),
+  },
+  transitions: { within: comes('slats', 0.6, { count: 12, way: 'across' }), chapter: comes('slats', 0.6, { count: 12, way: 'down' }) },
   fonts: { display: 'Bricolage Grotesque', body: 'Work Sans', mono: 'Work Sans' },
   light: {
     ground: '#f6f1e7',

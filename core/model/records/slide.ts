@@ -77,6 +77,8 @@ export const slideSchema = z.object({
   id: idSchema,
   order: orderSchema,
   layout: idSchema,
+  /** Its layout was chosen by hand: it stays where layouts are proposed for a whole deck. */
+  layoutChosen: z.boolean().optional(),
   notes: z.string().max(200_000),
   skipped: z.boolean().optional(),
   /** The first slide of a chapter names it. */

@@ -130,6 +130,8 @@ export const layoutSchema = z.object({
   backdrop: backdropSchema.optional(),
   /** Lines to compose by, px of deck space: x of upright ones, y of level ones. */
   guides: guidesSchema.optional(),
+  /** The look that composes it, in the theme's colours, fonts and sizes; absent is the one that the theme wears. */
+  look: z.string().max(60).optional(),
   /** Parts of the master that do not stand on its slides. */
   without: z.array(idSchema).max(200).optional(),
 })
