@@ -17,6 +17,8 @@ export function useOutlineIntake() {
   const drawNamed = useNamedTables()
   /** What goes on, where that takes a while; empty otherwise. */
   const busy = ref('')
+  /** How many slides came last as a deck’s first words: what may be designed as a whole. */
+  const arrived = ref(0)
 
   /** The slide that a new deck begins with gives way, unless something was made of it. */
   function givesWay(slide: string) {
@@ -48,6 +50,7 @@ export function useOutlineIntake() {
     const removed = gone ? removeSlides(store.current, { slides: [gone] }) : []
     const changes = insertOutline(applyChanges(store.current, removed), { after, slides }, store.context)
     store.edit(`paste ${slides.length} slides`, [...removed, ...changes])
+    if (slides.length > 2 && store.slides.length === slides.length) arrived.value = slides.length
     busy.value = ''
     const put = putSlide(changes)
     if (put) where.goToSlide(put)
@@ -84,5 +87,5 @@ export function useOutlineIntake() {
     begun.value = null
     if (own) void take(own.words, store.slides[0]?.id)
   })
-  return { busy, take, takeLines, takeFile }
+  return { busy, arrived, take, takeLines, takeFile }
 }

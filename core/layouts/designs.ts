@@ -1,6 +1,6 @@
 import { lookNamed, looks, type Look } from '../looks'
 import { applyChanges, deckTheme, infoOf, setRecord, slidesOf, type Change, type Deck, type EditContext, type Slide } from '../model'
-import type { Id } from '../values'
+import { withoutAccents, type Id } from '../values'
 import { familyNamed, type LayoutFamily } from './catalogue'
 import { houseTheme } from './house-theme'
 import { isOnlyWords, outlineOf, type OutlineSlide } from './outline'
@@ -16,7 +16,7 @@ export interface LookChoice {
   reason: string
 }
 
-const letters = (text: string) => text.toLocaleLowerCase().normalize('NFKD').replace(/\p{M}/gu, '')
+const letters = (text: string) => withoutAccents(text.toLocaleLowerCase())
 const wordsIn = (text: string) => letters(text).match(/[\p{L}\p{N}]+/gu) ?? []
 const known = new Map(looks.map(look => [look.name, new Set(look.suits.words.split(' '))]))
 
@@ -168,7 +168,8 @@ export function wishFor(deck: Deck, look: string, seed: number): LookWish {
 }
 
 /**
- * Designs a whole deck in a look, slide by slide: it says after each how many are done, and ends with the design. Layouts that were chosen
+ * Designs a whole deck in a look, slide by slide: it hands over what there is after each, those that come later still in the layouts they
+ * have, and ends with the whole. Layouts that were chosen
  * by hand, and slides that hold more than words, keep theirs; of all others each gets the likeliest layout that has room for its lines and
  * is not the third of its kind in a run.
  */
@@ -177,7 +178,7 @@ export function* designing(
   wish: LookWish & { look: string },
   context: EditContext,
   measurer: Ruler['measurer'],
-): Generator<{ done: number; of: number }, Design> {
+): Generator<Design, Design> {
   const look = lookNamed(wish.look)
   if (!look) throw new Error(`There is no look “${wish.look}”.`)
   const changes = putLook(deck, wish, context)
@@ -202,7 +203,7 @@ export function* designing(
         now = applyChanges(now, laid)
       }
     }
-    yield { done: index + 1, of: slides.length }
+    yield { look, slides: [...designs], changes: [...changes], deck: now }
   }
   return { look, slides: designs, changes, deck: now }
 }

@@ -16,11 +16,12 @@ import {
 } from '#core/layouts'
 
 /** The whole deck as text: a line is a slide, indented lines stand on it. */
+const emit = defineEmits<{ design: [] }>()
 const store = useDeck()
 const where = useWhere()
 const slides = useSlideMenu()
 const check = useCheck()
-const { busy, take: takeOutline, takeLines, takeFile } = useOutlineIntake()
+const { busy, arrived, take: takeOutline, takeLines, takeFile } = useOutlineIntake()
 const list = ref<HTMLElement>()
 const context = { id: freshId }
 
@@ -306,6 +307,12 @@ watch(
       />
       <UButton v-if="store.canEdit" size="sm" title="Text, Markdown, OPML or CSV" @click="picker?.open()">Read a file</UButton>
     </div>
+    <div v-if="arrived && store.canEdit" class="arrived" role="status">
+      <UIcon name="i-lucide-layout-dashboard" />
+      <span>{{ numberWords(arrived) }} slides from your lines.</span>
+      <UButton size="sm" color="primary" variant="solid" @click="emit('design')">Design the whole deck</UButton>
+      <UButton size="sm" icon="i-lucide-x" aria-label="Not now" @click="arrived = 0" />
+    </div>
     <div ref="list" class="list">
       <RightMenu :menu-of="menuById">
         <div class="rows" :style="{ height: `${virtual.getTotalSize()}px` }">
@@ -457,6 +464,18 @@ watch(
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;
+}
+.arrived {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  margin: 0 16px 10px;
+  padding: 8px 10px;
+  border-radius: 8px;
+  background: var(--act-wash);
+}
+.arrived span {
+  flex: 1;
 }
 .list {
   flex: 1;

@@ -1,15 +1,11 @@
 <script setup lang="ts">
-defineProps<{ overview: boolean }>()
-const emit = defineEmits<{ show: [view: 'text' | 'overview'] }>()
-const views = [
-  { value: 'text', label: 'Text' },
-  { value: 'overview', label: 'Overview' },
-]
+defineProps<{ view: OutlineView }>()
+const emit = defineEmits<{ show: [view: OutlineView] }>()
 </script>
 
 <template>
   <h2>What you will say</h2>
-  <ViewSwitch label="View" :views="views" :value="overview ? 'overview' : 'text'" @show="emit('show', $event as 'text' | 'overview')" />
+  <ViewSwitch label="View" :views="outlineViews" :value="view" @show="emit('show', $event as OutlineView)" />
 </template>
 
 <style scoped>

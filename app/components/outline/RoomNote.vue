@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
-import { layOut, partSlide, roomierLayouts, roomLeft } from '#core/layouts'
+import { chooseLayout, layOut, partSlide, roomierLayouts, roomLeft } from '#core/layouts'
 import type { LayoutFamily } from '#core/layouts/catalogue'
 
 /** How full the slide in hand is, while it is written; and what to do when it is too full. */
@@ -23,8 +23,11 @@ const full = computed(
 const roomier = computed<LayoutFamily[]>(() =>
   full.value && store.deck && where.slideId ? roomierLayouts(store.deck, where.slideId, stage.host, 2) : [],
 )
-const take = (family: LayoutFamily) =>
-  store.edit(`lay out as ${family.label.toLowerCase()}`, layOut(store.current, { slide: where.slideId!, family }, context))
+function take(family: LayoutFamily) {
+  const at = { slide: where.slideId! }
+  const changes = [...layOut(store.current, { ...at, family }, context), ...chooseLayout(store.current, { ...at, chosen: true })]
+  store.edit(`lay out as ${family.label.toLowerCase()}`, changes)
+}
 const part = () => store.edit('make two slides', partSlide(store.current, { slide: where.slideId! }, context))
 const percent = (share: number) => `${Math.round(share * 100)} %`
 </script>
