@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { chooseLayout, outlineOf, partSlide, type SlideDesign } from '#core/layouts'
 import { infoOf } from '#core/model'
 
