@@ -309,7 +309,7 @@ watch(
     </div>
     <div v-if="arrived && store.canEdit" class="arrived" role="status">
       <UIcon name="i-lucide-layout-dashboard" />
-      <span>{{ numberWords(arrived) }} slides from your lines.</span>
+      <span class="told">{{ numberWords(arrived) }} slides from your lines.</span>
       <UButton size="sm" color="primary" variant="solid" @click="emit('design')">Design the whole deck</UButton>
       <UButton size="sm" icon="i-lucide-x" aria-label="Not now" @click="arrived = 0" />
     </div>
@@ -474,7 +474,7 @@ watch(
   border-radius: 8px;
   background: var(--act-wash);
 }
-.arrived span {
+.arrived .told {
   flex: 1;
 }
 .list {

@@ -41,6 +41,6 @@ useUnfetched(() => {
   height: 100%;
 }
 .outline-phase.wide {
-  grid-template-columns: 1fr;
+  grid-template-columns: minmax(0, 1fr);
 }
 </style>
