@@ -55,7 +55,7 @@ const across = computed(() => columns.value.map((_, index) => wordsWidth.value +
 const grid = computed(() => ({ gridTemplateColumns: `${wordsWidth.value}px repeat(${columns.value.length}, ${columnWidth.value}px)` }))
 const threadColumns = computed(() => rows.value.map(row => (isNarrow.value ? 0 : row.column)))
 /** Lines of a row that have room beside its title and what is said of it. */
-const shownLines = computed(() => Math.max(1, Math.floor((rowHeight.value - 52) / 18)))
+const shownLines = computed(() => Math.max(1, Math.floor((rowHeight.value - 64) / 18)))
 
 const mixed = computed(() => new Set(taken.value.values()).size > 1)
 const mainLabel = computed(() => choices.value.find(({ look }) => look.name === main.value)?.look.label ?? '')
@@ -124,7 +124,7 @@ function onKey(event: KeyboardEvent, row: Row) {
     </p>
     <div v-else ref="area" class="area">
       <div ref="list" class="list">
-        <div class="row heads" :style="grid">
+        <div class="across heads" :style="grid">
           <div class="words">
             <h3>Three decks from your {{ lineCount === 1 ? 'line' : `${numberWords(lineCount)} lines` }}</h3>
             <ViewSwitch
@@ -148,7 +148,7 @@ function onKey(event: KeyboardEvent, row: Row) {
           <div
             v-for="row in rows"
             :key="row.slide"
-            class="row"
+            class="across"
             :class="{ hand: row.design?.keeps === 'chosen' }"
             :style="{ ...grid, height: `${rowHeight}px` }"
             :data-row="row.index"
@@ -246,7 +246,7 @@ function onKey(event: KeyboardEvent, row: Row) {
   overflow-y: auto;
   scrollbar-gutter: stable;
 }
-.row {
+.across {
   display: grid;
   align-items: center;
   border-bottom: 1px solid var(--line);
@@ -265,7 +265,7 @@ function onKey(event: KeyboardEvent, row: Row) {
 .rows {
   position: relative;
 }
-.row.hand {
+.across.hand {
   background: var(--now-wash);
 }
 .words {
