@@ -196,7 +196,7 @@ describe('slides taken from several designs', () => {
     const { width, height } = infoOf(mixed).size
     for (const at of [1, 3]) {
       const words = shownElements(mixed, ids[at]!).filter(
-        part => part.kind === 'text' && !part.pinned && part.text.content.some(({ content }) => content?.length),
+        part => part.kind === 'text' && part.text.content.some(({ content }) => content?.length),
       )
       for (const part of words) {
         expect(inside(boundsOf(part.box), { left: 0, top: 0, right: width, bottom: height }, 1), part.name).toBe(true)

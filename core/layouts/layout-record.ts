@@ -36,6 +36,9 @@ export const masterRule = (theme: Theme, size: { height: number }, master: Id): 
 /** Whether a part of a master or layout is one that a look, or the house, has put there: those of teams have other ids. */
 export const isStandingPart = (id: Id, owner: Id) => id === `${owner}-rule` || id.startsWith(`${owner}-part`)
 
+/** The look that composes a layout where it is another one than the theme wears. */
+const foreignLook = (theme: Theme, { look }: Pick<Layout, 'look'>) => (look === theme.look?.name ? undefined : lookNamed(look))
+
 /** What a layout's record says of the look that its family stands in: its ground, and which parts of the master are not on its slides. */
 export function standingOf(
   deck: Deck,
@@ -46,7 +49,10 @@ export function standingOf(
   const { ground, bare } = dressed(family, themeComposing(deckTheme(deck), layout))
   return {
     ...(ground ? { ground } : {}),
-    ...(bare ? { without: elementsOf(deck, master).flatMap(({ id }) => (isStandingPart(id, master) ? [id] : [])) } : {}),
+    // What the deck's look has stand on every slide would lie across what another one composes.
+    ...(bare || foreignLook(deckTheme(deck), layout)
+      ? { without: elementsOf(deck, master).flatMap(({ id }) => (isStandingPart(id, master) ? [id] : [])) }
+      : {}),
   }
 }
 
@@ -58,6 +64,15 @@ export function standingPlaces(theme: Theme, family: LayoutFamily, size: LayoutR
   return own.places(roomIn(themeOn(theme, ground), size, ground))
 }
 
+/** All that stands on a family's layout: its places, and where another look composes it what that has stand on every slide. */
+export function layoutPlaces(deck: Deck, family: LayoutFamily, layout: Pick<Layout, 'look'>): Place[] {
+  const theme = themeComposing(deckTheme(deck), layout)
+  const { size } = infoOf(deck)
+  const places = standingPlaces(theme, family, size)
+  const look = foreignLook(deckTheme(deck), layout)
+  return look && !dressed(family, theme).bare ? [...look.master(roomIn(theme, size)), ...places] : places
+}
+
 /** The records of a family's layout: itself and the places it keeps, as the theme's look has them, or the one that composes it. */
 export function layoutRecords(
   deck: Deck,
@@ -65,7 +80,6 @@ export function layoutRecords(
   { master, order, look }: Pick<Layout, 'master' | 'order' | 'look'>,
 ): Change[] {
   const id = layoutIdOf(family.name, look)
-  const theme = themeComposing(deckTheme(deck), { look })
   const composing = lookNamed(look)
   const record = {
     id,
@@ -78,7 +92,7 @@ export function layoutRecords(
   }
   return [
     putRecord('layouts', record),
-    ...layoutParts(standingPlaces(theme, family, infoOf(deck).size), id).map((part): Change => putRecord('elements', part)),
+    ...layoutParts(layoutPlaces(deck, family, { look }), id).map((part): Change => putRecord('elements', part)),
   ]
 }
 

@@ -1,5 +1,5 @@
 import { hexOf, paletteOn } from '../color'
-import { layoutParts, lookNamed, lookOf, roomIn, stylesOf, themeComposing, type Look } from '../looks'
+import { layoutParts, lookNamed, lookOf, roomIn, stylesOf, type Look } from '../looks'
 import {
   applyChanges,
   deckTheme,
@@ -20,7 +20,7 @@ import {
 import type { Id } from '../values'
 import { familyNamed } from './catalogue'
 import { houseTheme } from './house-theme'
-import { isStandingPart, masterRule, standingOf, standingPlaces } from './layout-record'
+import { isStandingPart, layoutPlaces, masterRule, standingOf } from './layout-record'
 import { setLayout } from './set-layout'
 import { bulletsAfter } from './write-lines'
 
@@ -55,8 +55,6 @@ function masterParts(deck: Deck, master: Id): Change[] {
 
 /** The parts of masters, and of the layouts that families have placed, as the look has them that the deck's theme wears. */
 export function standLayouts(deck: Deck): Change[] {
-  const theme = deckTheme(deck)
-  const size = infoOf(deck).size
   const changes = mastersOf(deck).flatMap(master => (master.theme ? [] : masterParts(deck, master.id)))
   const mastered = applyChanges(deck, changes)
   for (const layout of layoutsOf(deck)) {
@@ -65,9 +63,7 @@ export function standLayouts(deck: Deck): Change[] {
     const { ground, without } = standingOf(mastered, family, layout)
     changes.push(setRecord('layouts', layout.id, { ground, without, backdrop: undefined }))
     const own = elementsOf(deck, layout.id).filter(part => !part.placeholder && !isStandingPart(part.id, layout.id))
-    changes.push(
-      ...replaceParts(deck, layout.id, [...layoutParts(standingPlaces(themeComposing(theme, layout), family, size), layout.id), ...own]),
-    )
+    changes.push(...replaceParts(deck, layout.id, [...layoutParts(layoutPlaces(deck, family, layout), layout.id), ...own]))
   }
   return changes
 }

@@ -15,8 +15,8 @@ import {
   type Layout,
 } from '../model'
 import { orderLast, type Id } from '../values'
-import { familyNamed, replaceParts, standingOf, standingPlaces, standSlides } from '../layouts'
-import { layoutParts, themeComposing } from '../looks'
+import { familyNamed, replaceParts, layoutPlaces, standingOf, standSlides } from '../layouts'
+import { layoutParts } from '../looks'
 
 /** A theme on the shelf: a deck without slides, with its theme, masters and layouts. */
 export const themeDeckOf = (deck: Deck, name: string): Deck => ({
@@ -54,7 +54,6 @@ export function putTheme(deck: Deck, input: { from: Deck }, context: EditContext
   }
   const mastered = applyChanges(deck, changes)
   const used = new Set<Id>()
-  const size = infoOf(deck).size
   for (const layout of layoutsOf(deck)) {
     if (deck.masters[layout.master]?.theme) continue
     const same = layoutsOf(from).find(
@@ -74,7 +73,7 @@ export function putTheme(deck: Deck, input: { from: Deck }, context: EditContext
     if (!family) continue
     const standing = standingOf(mastered, family, layout)
     changes.push(setRecord('layouts', layout.id, { ground: standing.ground, without: standing.without }))
-    changes.push(...replaceParts(deck, layout.id, layoutParts(standingPlaces(themeComposing(theme, layout), family, size), layout.id)))
+    changes.push(...replaceParts(deck, layout.id, layoutParts(layoutPlaces(mastered, family, layout), layout.id)))
   }
   let order = orderLast(layoutsOf(deck))
   for (const layout of layoutsOf(from)) {

@@ -56,6 +56,7 @@ const grid = computed(() => ({ gridTemplateColumns: `${wordsWidth.value}px repea
 const threadColumns = computed(() => rows.value.map(row => (isNarrow.value ? 0 : row.column)))
 /** Lines of a row that have room beside its title and what is said of it. */
 const shownLines = computed(() => Math.max(1, Math.floor((rowHeight.value - 64) / 18)))
+const linesOf = (row: Row) => Math.max(0, shownLines.value - (row.design?.keeps === 'chosen' ? 1 : 0))
 
 const mixed = computed(() => new Set(taken.value.values()).size > 1)
 const mainLabel = computed(() => choices.value.find(({ look }) => look.name === main.value)?.look.label ?? '')
@@ -158,9 +159,9 @@ function onKey(event: KeyboardEvent, row: Row) {
               <span class="number">{{ row.index + 1 }}</span>
               <div class="said">
                 <b>{{ row.outline.title || 'Untitled' }}</b>
-                <span v-for="(line, at) in row.outline.lines.slice(0, shownLines)" :key="at" class="line">{{ line.text }}</span>
-                <span v-if="row.outline.lines.length > shownLines" class="quiet">
-                  and {{ numberWords(row.outline.lines.length - shownLines) }} more
+                <span v-for="(line, at) in row.outline.lines.slice(0, linesOf(row))" :key="at" class="line">{{ line.text }}</span>
+                <span v-if="row.outline.lines.length > linesOf(row)" class="quiet">
+                  and {{ numberWords(row.outline.lines.length - linesOf(row)) }} more
                 </span>
                 <span v-if="row.design?.keeps === 'chosen'" class="kept">
                   You chose this layout. It stays.

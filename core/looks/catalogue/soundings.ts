@@ -234,7 +234,7 @@ function figuresOnWater(items: readonly Item[], area: Frame, room: LayoutRoom): 
   const line = 0.594 * height
   const layers: Layers = { count: 5, top: 640, gap: 200, growth: 0.62, swell: 12, wave: 860 }
   const depths = [0.62, 0.74, 0.86, 1]
-  const gap = 56 * unit
+  const gap = 104 * unit
   const step = (area.width + gap) / count
   const water = depths.map((depth, layer) => layerOf(sheet, layers, layer, framing(`water${layer + 1}`), tone(sheet, depth)))
   const color = over(sheet, tone(sheet, depths[0]!))
