@@ -1,7 +1,7 @@
 import { setFields } from '../core/edits'
 import { applyChanges, elementsOf, slidesOf, type ChartSpec, type Deck, type Logo } from '../core/model'
 import { newChart } from '../core/charts'
-import { deckOfStarter, starterNamed } from '../core/layouts'
+import { deckOfStarter, putLook, starterNamed } from '../core/layouts'
 import { workbench } from './workbench'
 
 export interface DemoPicture {
@@ -59,8 +59,7 @@ One promise: nobody waits in the rain
   work.build(3, 'advance')
   work.cue(4, 0, 'chart', 'enter', 'grow', { parts: { by: 'mark', stagger: 0.3 } })
   work.cue(5, 0, 'title', 'enter', 'fade', { duration: 0.7, parts: { by: 'word', stagger: 0.12 } })
-  for (const index of [1, 2, 3, 4]) work.transition(index, 'crossfade')
-  work.transition(5, 'push')
+  work.look('soundings')
   work.notes(0, 'Welcome the night crew first. The new boards hang in the hall since Monday.')
   work.notes(1, 'Say why: the school bus has waited in vain eleven times this winter.')
   return work.deck()
@@ -106,8 +105,7 @@ Thank you for crossing with us`,
   work.build(2, 'self')
   work.cue(3, 0, 'chart', 'enter', 'grow', { parts: { by: 'mark', stagger: 0.4 } })
   work.cue(4, 0, 'title', 'enter', 'type', { duration: 1.8 })
-  for (const index of [1, 2, 3]) work.transition(index, 'wipe')
-  work.transition(4, 'crossfade', { duration: 1 })
+  work.look('night-chart', { ground: 'deep' })
   // Too short for its words, as Check will say.
   work.hold(2, 1, 0.4)
   work.hold(4, 0, 3)
@@ -170,7 +168,7 @@ A stop
     { table: 'demo-stop-places', column: 'boardings a day', find: 'sum', format },
     ' at all stops',
   ])
-  for (const index of [1, 2, 3, 4]) work.transition(index, 'crossfade')
+  work.look('two-inks')
   work.notes(1, 'Let the ten seasons run. Then say that in 2027 Quill passed Astrel.')
   return work.deck()
 }
@@ -207,10 +205,9 @@ Take your umbrella: the covered hall opens in May`,
   work.cue(1, 0, 'chart', 'enter', 'grow', { parts: { by: 'mark', stagger: 0.2 } })
   work.cue(2, 0, 'body', 'enter', 'rise', { parts: { by: 'paragraph', stagger: 0.5 } })
   work.cue(3, 0, 'title', 'emphasis', 'pulse', { delay: 1, options: { amount: 4 } })
-  for (const index of [0, 1, 2, 3]) {
-    work.transition(index, 'crossfade', { duration: 0.8 })
-    work.hold(index, 0, index === 0 ? 5 : 8)
-  }
+  work.look('signpost')
+  work.transition(0, 'push', { duration: 0.42 })
+  for (const index of [0, 1, 2, 3]) work.hold(index, 0, index === 0 ? 5 : 8)
   return work.deck()
 }
 
@@ -225,7 +222,7 @@ export function seasonReview(): Deck {
   const chart = slidesOf(deck)
     .flatMap(slide => elementsOf(deck, slide.id))
     .find(element => element.kind === 'chart')
-  return chart
+  const told = chart
     ? applyChanges(
         deck,
         setFields(deck, {
@@ -235,4 +232,5 @@ export function seasonReview(): Deck {
         }),
       )
     : deck
+  return applyChanges(told, putLook(told, { look: 'lightwell', seed: 4711, ground: 'light' }, { id: () => `review-look-${++count}` }))
 }

@@ -33,6 +33,7 @@ function slidesOfRoutes(pictures: readonly DemoPicture[], logo: Logo): Workbench
   work.layout(1, 'list')
   work.layout(3, 'picture')
   work.picture(3, pictures[2] ?? pictures[0]!, 'The long crossing to Port Harrow')
+  work.look('hill-lines')
   return work
 }
 

@@ -10,6 +10,7 @@ import {
   applyChanges,
   beatsOf,
   elementsOf,
+  layoutsOf,
   slidesOf,
   textOf,
   type Change,
@@ -27,7 +28,7 @@ import { newChart } from '../core/charts'
 import { addCue, setFields } from '../core/edits'
 import { ordersAt } from '../core/values'
 import { readOutline } from '../core/formats/outline'
-import { buildSlide, insertOutline, layOut, newDeck, type Build } from '../core/layouts'
+import { buildSlide, insertOutline, layOut, newDeck, putLook, type Build, type LookWish } from '../core/layouts'
 import { familyNamed } from '../core/layouts/catalogue'
 import { captionsFor } from '../core/sound'
 import { addState, effectNamed, namedEasings, putSound, transitionNamed } from '../core/timing'
@@ -158,6 +159,16 @@ export class Workbench {
         putRecord('elements', { id: `${this.input.prefix}-${name}`, owner: 'master', order: orders[index]!, ...element }),
       ),
     ])
+  }
+
+  /** An art direction for all that is there by now; how slides come is its own. */
+  look(look: string, wish: Partial<LookWish> = {}) {
+    const { name } = deckTheme(this.#deck)
+    this.edit(putLook(this.#deck, { look, seed: 4711, ground: 'light', ...wish }, this.context))
+    // Where a page is all the look's own, as a title is, the harbour's footer and logo make room for it.
+    const without = elementsOf(this.#deck, 'master').map(({ id }) => id)
+    const bare = layoutsOf(this.#deck).filter(layout => layout.without?.length)
+    this.edit([setRecord('theme', 'theme', { name }), ...bare.map(({ id }) => setRecord('layouts', id, { without }))])
   }
 
   /** Music under all slides, softer while somebody speaks. */
