@@ -24,7 +24,7 @@ test('lines are pasted, three whole decks are designed, one is taken with a slid
   await paste(page, '[data-at]', lines)
   await page.getByRole('button', { name: 'Design the whole deck' }).click()
   const decks = page.getByRole('region', { name: 'Whole decks' })
-  await expect(decks.getByRole('heading', { name: 'Three decks from your 16 lines' })).toBeVisible()
+  await expect(decks.getByRole('heading', { name: 'Three decks from your 15 lines' })).toBeVisible()
   // The subject of the words is said, and the deck that suits it best comes first.
   await expect(decks.getByRole('heading').nth(2)).toHaveText('Soundings')
   await expect(decks.getByText('are about water')).toBeVisible()
