@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { inStores } from './support/stores'
-import { newDeck, paste, saved, signedIn, slide } from './support/people'
+import { newDeck, paste, saved, signedIn, slide, toast } from './support/people'
 
 const lines = `Spring timetable
 Three things change on 2 April
@@ -48,7 +48,7 @@ test('lines are pasted, three whole decks are designed, one is taken with a slid
   await expect(decks.getByRole('status')).toContainText('Colours, fonts and footer of Soundings')
 
   await decks.getByRole('button', { name: 'Take these 5' }).click()
-  await expect(page.getByText('The deck stands in Soundings.')).toBeVisible()
+  await expect(toast(page, /The deck stands in Soundings\./)).toBeVisible()
   const looks = () =>
     inStores(page, ({ deck }) => ({
       theme: deck.current.theme.theme?.look?.name,

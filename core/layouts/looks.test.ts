@@ -181,6 +181,36 @@ describe('putting a look on', () => {
     expect(elementsOf(off, 'master').map(({ id }) => id)).toEqual(expect.arrayContaining(['master-rule', 'harbour']))
   })
 
+  it.each(looks.map(({ name }) => name))(
+    'has no word of %s on every slide lie on what a team has put there, and one number in all',
+    look => {
+      const { before, context } = worn(look, 'title', 1)
+      const all = (id: string, y: number, more: object) =>
+        putRecord('elements', {
+          id,
+          owner: 'master',
+          name: id,
+          order: 'b0',
+          kind: 'text',
+          text: textOf([]),
+          box: { x: 0, y, width: 1920, height: 50, angle: 0 },
+          ...more,
+        } as Element)
+      const own = applyChanges(before, [
+        all('foot', 990, { field: 'footer' }),
+        all('head', 30, {}),
+        all('number', 1040, { field: 'slide-number' }),
+      ])
+      const parts = elementsOf(applyChanges(own, putLook(own, wish(look), context)), 'master').filter(part => part.kind === 'text')
+      expect(parts.map(({ id }) => id)).toEqual(expect.arrayContaining(['foot', 'head']))
+      expect(parts.filter(part => part.kind === 'text' && part.field === 'slide-number')).toHaveLength(1)
+      const looks = parts.filter(({ id }) => id.startsWith('master-part'))
+      for (const part of looks)
+        for (const id of ['foot', 'head'])
+          expect(overlap(boundsOf(part.box!), boundsOf(own.elements[id]!.box!)), `${part.name} on ${id}`).toBe(false)
+    },
+  )
+
   it('takes bullets away where a look sets the lines plain, and gives them back', () => {
     const { before, deck, slide, context } = worn('soundings', 'picture-full', 2)
     const levels = (of: Deck) => {

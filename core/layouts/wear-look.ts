@@ -17,6 +17,7 @@ import {
   type Element,
   type Theme,
 } from '../model'
+import { boundsOf, overlap } from '../place'
 import type { Id } from '../values'
 import { familyNamed } from './catalogue'
 import { houseTheme } from './house-theme'
@@ -37,20 +38,26 @@ export function replaceParts(deck: Deck, owner: Id, parts: readonly Element[]): 
   return [...own.filter(element => !kept.has(element.id)).map((element): Change => dropRecord('elements', element.id)), ...changes]
 }
 
+/** The words that a look or a team has stand on every slide and that follow from the deck, by what they say. */
+const fieldOf = (part: Element) => (part.kind === 'text' ? part.field : undefined)
+
 /**
- * A master's parts: what the theme's look, or the house, has stand on every slide, and whatever else a team has put there. Numbers and
- * running titles of the team's make room for the look's own.
+ * A master's parts: what the theme's look, or the house, has stand on every slide, and whatever else a team has put there. Where both say
+ * the same, the look's own stands; where the look's would lie on something of the team's, the team's does.
  */
 function masterParts(deck: Deck, master: Id): Change[] {
   const theme = deckTheme(deck)
   const size = infoOf(deck).size
   const look = lookOf(theme)
-  const parts = look ? layoutParts(look.master(roomIn(theme, size)), master) : [masterRule(theme, size, master)]
-  const told = new Set(parts.flatMap(part => (part.kind === 'text' && part.field ? [part.field] : [])))
-  const own = elementsOf(deck, master).filter(
-    part => !isStandingPart(part.id, master) && !(part.kind === 'text' && part.field && told.has(part.field)),
-  )
-  return replaceParts(deck, master, [...parts, ...own])
+  const teams = elementsOf(deck, master).filter(part => !isStandingPart(part.id, master))
+  const lies = (part: Element, other: Element) => !!part.box && !!other.box && overlap(boundsOf(part.box), boundsOf(other.box))
+  const parts = look
+    ? layoutParts(look.master(roomIn(theme, size)), master).filter(
+        part => !fieldOf(part) || !teams.some(other => fieldOf(other) !== fieldOf(part) && lies(part, other)),
+      )
+    : [masterRule(theme, size, master)]
+  const told = new Set(parts.flatMap(part => fieldOf(part) ?? []))
+  return replaceParts(deck, master, [...parts, ...teams.filter(part => !told.has(fieldOf(part)!))])
 }
 
 /** The parts of masters, and of the layouts that families have placed, as the look has them that the deck's theme wears. */
