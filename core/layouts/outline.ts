@@ -29,6 +29,8 @@ export interface OutlineLine {
   text: string
   /** 1 stands on the slide, 2 under a line, and so on. */
   level: number
+  /** It carries a number, as it did where it was pasted from. */
+  numbered?: boolean
 }
 
 /** A slide as the outline shows it. */
@@ -44,7 +46,14 @@ export interface OutlineSlide {
 /** What a slide is called: its title’s words on one line; a board without any by its first view. */
 export const titleOf = (deck: Deck, slide: Id) => titleWords(deck, slide).trim() || (viewsOf(deck.slides[slide])[0]?.name ?? '')
 
-const plainLine = (line: RichLine): OutlineLine => ({ text: inlineText(line.content).replaceAll('\n', ' '), level: line.level })
+const isNumbered = ({ attrs }: RichLine) => typeof attrs?.bullet === 'object' && attrs.bullet?.number !== undefined
+const plainLine = (line: RichLine): OutlineLine => ({
+  text: inlineText(line.content).replaceAll('\n', ' '),
+  level: line.level,
+  ...(isNumbered(line) ? { numbered: true } : {}),
+})
+/** A number and a point before a line, in place of the list's symbol. */
+const asNumber = { bullet: { number: { system: 'decimal', after: '.' } } } as const
 
 /** A slide's words, as title and lines; kept until one of its elements changes. */
 export const outlineOf = memoByRecords(
@@ -61,7 +70,8 @@ function restyled(old: readonly RichLine[], lines: readonly OutlineLine[]): Rich
   return lines.map((line, index): RichLine => {
     const before = from[index] === null ? undefined : old[from[index]!]
     const same = before && plainLine(before).text === line.text
-    return { content: same ? before.content : inlineOf(line.text), level: line.level, ...(before?.attrs ? { attrs: before.attrs } : {}) }
+    const attrs = before?.attrs ?? (line.numbered ? asNumber : undefined)
+    return { content: same ? before.content : inlineOf(line.text), level: line.level, ...(attrs ? { attrs } : {}) }
   })
 }
 

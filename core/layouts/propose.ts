@@ -1,6 +1,6 @@
 import { lookNamed } from '../looks'
 import { families, type LayoutFamily } from './catalogue'
-import { featuresOf, isBareNumber, readSenses, type SlideWords } from './senses'
+import { featuresOf, isBareNumber, readSenses, type Features, type SlideWords } from './senses'
 
 export interface Proposal {
   family: LayoutFamily
@@ -33,6 +33,13 @@ const dense: ReadonlySet<string> = new Set([
 ])
 const breathes = 1.06
 
+/** Whether a family that draws to scale would be true to a slide's lines; without lines it shows what it could be. */
+function isTrueTo({ trueTo }: LayoutFamily, { words, comparable, rising, grown, falling, placed }: Features): boolean {
+  if (!trueTo || !words.lines.some(line => line.text.trim())) return true
+  const is = { amounts: comparable && placed === 0, moments: rising, growth: grown === 1, levels: falling }
+  return is[trueTo]
+}
+
 /** How much more or less a family is worth after those of the slides before. */
 function rhythm({ name }: LayoutFamily, before: readonly string[], lines: number): number {
   const [one, other] = before.slice(-2)
@@ -42,52 +49,59 @@ function rhythm({ name }: LayoutFamily, before: readonly string[], lines: number
 }
 
 /**
- * Ranks all layouts for a slide's words, best first; none is left out. Of layouts that show one sense the ones that look best with as many
- * items come first, and those that the deck's look composes itself; a third of one family in a run comes behind others that suit.
+ * Ranks the layouts for a slide's words, best first; only those are left out that would draw to scale what cannot be compared. Of layouts
+ * that show one sense the ones that look best with as many items come first, and those that the deck's look composes itself; a third of
+ * one family in a run comes behind others that suit.
  */
 export function propose(words: SlideWords, { look, before = [] }: Surroundings = {}): Proposal[] {
   const dresses = lookNamed(look)?.dresses
   const senses = readSenses(words)
-  const { count, led } = featuresOf(words)
+  const features = featuresOf(words)
+  const { count, led } = features
   const titled = isBareNumber(words.title)
   const quoted = /^[“”„"«]/.test(words.title.trim())
-  const judged = families.map((family, index): Proposal => {
-    let score = 0
-    let reason = senses[0]?.reason ?? 'It takes any words.'
-    for (const [at, sense] of family.senses.entries()) {
-      const reading = senses.find(other => other.sense === sense)
-      const suits = reading ? reading.score * (later[at] ?? 0.75) : 0
-      if (reading && suits > score) [score, reason] = [suits, reading.reason]
-    }
-    const dress = dresses?.[family.name]
-    const [least, most] = dress?.best ?? family.best
-    const off = count < least ? least - count : count > most ? count - most : 0
-    score *= 1 / (1 + off * 0.12)
-    // A saying that is the title stands in one text; one among the lines is an item.
-    if (family.senses[0] === 'saying') score *= (family.content === 'lines') === quoted ? 1 : 0.8
-    // A number that is the title stands large where the title does.
-    if (titled && family.content !== 'lines' && family.senses.includes('number')) score *= 0.8
-    if (family.content === 'items' && family.split === 'lead' && led > 0.6) score *= 1.02
-    if (dress) score *= composed
-    score *= rhythm(family, before, words.lines.length)
-    return { family, score: Math.min(1.05, score) - index * 0.0001, reason }
-  })
+  const judged = families
+    .filter(family => isTrueTo(family, features))
+    .map((family, index): Proposal => {
+      let score = 0
+      let reason = 'It suits other words better, and takes these as they are.'
+      for (const [at, sense] of family.senses.entries()) {
+        const reading = senses.find(other => other.sense === sense)
+        const suits = reading ? reading.score * (later[at] ?? 0.75) : 0
+        if (reading && suits > score) [score, reason] = [suits, reading.reason]
+      }
+      const dress = dresses?.[family.name]
+      const [least, most] = dress?.best ?? family.best
+      const off = count < least ? least - count : count > most ? count - most : 0
+      score *= 1 / (1 + off * 0.12)
+      // A saying that is the title stands in one text; one among the lines is an item.
+      if (family.senses[0] === 'saying') score *= (family.content === 'lines') === quoted ? 1 : 0.8
+      // A number that is the title stands large where the title does.
+      if (titled && family.content !== 'lines' && family.senses.includes('number')) score *= 0.8
+      if (family.content === 'items' && family.split === 'lead' && led > 0.6) score *= 1.02
+      if (dress) score *= composed
+      score *= rhythm(family, before, words.lines.length)
+      return { family, score: Math.min(1.05, score) - index * 0.0001, reason }
+    })
   return spread(judged.sort((a, b) => b.score - a.score))
 }
 
-/**
- * Lets each reading have its best layout seen early: after two layouts for one sense the next sense that is nearly as likely has its turn.
- */
+/** The same sense fills at most so many of the first places. */
+const [most, places] = [2, 6]
+
+/** Lets other readings be seen early: a sense that fills two of the first six places waits for those that come after. */
 function spread(ranked: readonly Proposal[]): Proposal[] {
-  const left = [...ranked]
-  const made: Proposal[] = []
-  while (left.length) {
-    const recent = made.slice(-2).map(proposal => proposal.family.senses[0])
-    const tired = recent.length === 2 && recent[0] === recent[1]
-    const other = tired ? left.findIndex(proposal => proposal.family.senses[0] !== recent[0] && proposal.score > left[0]!.score * 0.72) : 0
-    made.push(...left.splice(Math.max(0, other), 1))
+  const counts = new Map<string, number>()
+  const first: Proposal[] = []
+  const later: Proposal[] = []
+  for (const proposal of ranked) {
+    const sense = proposal.family.senses[0]!
+    const count = counts.get(sense) ?? 0
+    const isEarly = first.length < places && count < most
+    counts.set(sense, count + 1)
+    ;(isEarly ? first : later).push(proposal)
   }
-  return made
+  return [...first, ...later]
 }
 
 const plain = (text: string) => text.toLocaleLowerCase().normalize('NFKD').replace(/\p{M}/gu, '')

@@ -1,5 +1,7 @@
 import type { Joint } from '../model'
 import type { Split } from './catalogue'
+import { amountPattern } from './words/amounts'
+import { momentPattern } from './words/moments'
 
 /** A line parted in two: `lead` and `rest` are its ends, `joint` what stands between them and which comes first. */
 export interface Parted {
@@ -8,38 +10,23 @@ export interface Parted {
   joint: Joint
 }
 
-const months =
-  'jan(?:uary|uar)?|feb(?:ruary|ruar)?|mar(?:ch)?|märz?|apr(?:il)?|may|mai|june?|juni|july?|juli|aug(?:ust)?|sep(?:t(?:ember)?)?|o[ck]t(?:ober)?|nov(?:ember)?|de[cz](?:ember)?|janvier|février|mars|avril|juin|juillet|août|septembre|octobre|novembre|décembre'
-const days =
-  '(?:mon|tues?|wednes|thurs?|fri|satur|sun)day|mon|tue|wed|thu|fri|sat|sun|(?:mon|diens|donners|frei|sams|sonn)tag|mittwoch|lundi|mardi|mercredi|jeudi|vendredi|samedi|dimanche'
-const seasons = '(?:early |late |mid-?)?(?:spring|summer|autumn|winter)|frühjahr|frühling|sommer|herbst|printemps|été|automne|hiver'
-const clock = '\\d{1,2}[:.h]\\d{2}(?: ?(?:am|pm|uhr|h))?|\\d{1,2} ?(?:am|pm|uhr|h)(?![\\p{L}])'
-const year = '(?:1[5-9]|20|21)\\d{2}'
-const day = `\\d{1,2}(?:st|nd|rd|th|er|\\.)?`
-const named = `(?:${day} )?(?:${months})\\.?(?: ${day}(?!\\d))?,?(?: ${year})?`
-const numeric = `\\d{4}-\\d{2}-\\d{2}|\\d{1,2}[./]\\d{1,2}[./](?:\\d{4}|\\d{2})?`
-const counted =
-  '(?:q[1-4]|week|day|month|year|phase|season|kw|woche|tag|monat|jahr|quartal|semaine|jour|mois|année|étape|trimestre) ' +
-  `?\\d{0,2}(?: ${year})?|[1-4]\\. quartal(?: ${year})?|q[1-4](?: ${year})?`
-const moment =
-  `(?:${numeric}|${clock}|${named}|(?:${days})(?:,? (?:${clock}|${named}|${numeric}))?|(?:${seasons})(?: ` +
-  `${year})?|${counted}|${year}s?)`
-const opensWithMoment = new RegExp(
-  `^((?:(?:from|since|until|by|in|ab|seit|bis|von|im|dès|depuis|en|le) )?${moment}(?: ?(?:[–—-]|to|bis|à|until) ` +
-    `?${moment})?)(?![\\p{L}\\p{N}])(\\s*[:–—]\\s*|\\s+-\\s+|,\\s+|\\s+)(?=\\S)`,
-  'iu',
-)
+const opensWithMoment = new RegExp(`^(${momentPattern})(?![\\p{L}\\p{N}])(\\s*[:–—]\\s*|\\s+-\\s+|,\\s+|\\s+)(?=\\S)`, 'iu')
+const endsWithMoment = new RegExp(`^(.{2,}?[\\p{L})])(\\s*[:–—]\\s+|\\s+-\\s+|,\\s+)(${momentPattern})$`, 'iu')
 
-const unit =
-  '%|‰|°C|°|k|M|m|bn|km|kg|cm|mm|t|h|min|s|GB|MB|kWh|MWh|kn|x|×|million|millions|millionen|mio\\.?|thousand|tausend|mille|euros?|dollars?|pounds?'
-const figure =
-  `(?:[€$£¥+−±~<>≈-] ?)?\\d[\\d.,'’\\u00a0\\u202f]*(?:(?: |\\u00a0)\\d{3}(?!\\d))*(?: ?[€$£¥])?(?: ?(?:${unit})(?![\\p{L}]))?(?: ` +
-  `?(?:of|in|out of|von|sur) \\d+)?`
-const opensWithFigure = new RegExp(`^(${figure})(?![\\p{L}\\p{N}])(\\s*[:–—]\\s*|\\s+-\\s+|\\s+)(?=\\S)`, 'u')
-const endsWithFigure = new RegExp(`^(.*?\\S)(\\s*[:–—=]\\s+|\\s+-\\s+|,?\\s+)(${figure})$`, 'u')
+const opensWithFigure = new RegExp(`^(${amountPattern})(?![\\p{L}\\p{N}])(\\s*[:–—]\\s*|\\s+-\\s+|\\s+)(?=\\S)`, 'iu')
+const endsWithFigure = new RegExp(`^(.*?\\S)(\\s*[:–—=]\\s+|\\s+-\\s+|,?\\s+)(${amountPattern})$`, 'iu')
 
 const separator = /^(.{1,60}?\S)(\s*[:–—]\s+|\s+[–—-]\s+|\t+)(?=\S)/u
 const person = /^((?:\p{Lu}[\p{L}.'’-]*\s?|(?:de|da|von|van|der|den|di|la|le|al|bin|ben)\s){1,5}?)(,\s+|\s+[–—-]\s+|:\s+)(?=\S)/u
+/** Days, and from the first figure on when: “Monday to Friday 9:00–17:00”. */
+const hoursLine =
+  /^(\p{L}[^\d]{0,60}?[\p{L}.])(\s*:\s*|,?\s+)(?=(?:(?:from|von|de|dalle|das|van|fra|från|od)\s)?\d{1,2}[^\p{L}]*\d|\d{1,2} ?(?:am|pm|h|uhr|bis|to|–|-))/iu
+const dayWords =
+  'daily|weekdays?|weekends?|holidays?|täglich|werktags?|feiertags?|tous les jours|jours fériés|festivos|diario|festivi|diariamente|dagelijks'
+const closedLine = new RegExp(`^(${momentPattern}|${dayWords})(\\s*[:–—]\\s*|,?\\s+)(?=\\p{L}+(?:\\s\\p{L}+)?$)`, 'iu')
+const effectWords =
+  'so|therefore|hence|thus|deshalb|daher|darum|folglich|donc|alors|por eso|por lo tanto|quindi|perciò|por isso|dus|daarom|derfor|därför|dlatego'
+const effectLine = new RegExp(`^([^→⇒].{1,200}?[^\\s,→⇒])(\\s*(?:→|⇒|->|=>)\\s*|,\\s+(?:${effectWords})\\s+)(?=\\S)`, 'iu')
 const question = /^(.{2,200}?[?？؟])(\s+[–—-]\s+|\s+)(?=\S)/u
 const quoted = '[“”„"«»‹›‘’\']'
 const sayingFirst = new RegExp(`^(${quoted}.{3,}${quoted})(\\s*[–—-]\\s*|,\\s+|\\s+)(?=\\p{L})`, 'u')
@@ -62,7 +49,9 @@ const parters: Readonly<Record<Split, (text: string) => Parted | null>> = {
   lead: leadOf,
   date: text => {
     const match = opensWithMoment.exec(text)
-    return match && apart(text, match)
+    if (match) return apart(text, match)
+    const ending = endsWithMoment.exec(text)
+    return ending && { lead: ending[3]!, rest: ending[1]!, joint: { words: ending[2]!, last: true } }
   },
   number: text => {
     const opening = opensWithFigure.exec(text)
@@ -74,6 +63,14 @@ const parters: Readonly<Record<Split, (text: string) => Parted | null>> = {
   },
   person: text => {
     const match = person.exec(text)
+    return match && apart(text, match)
+  },
+  hours: text => {
+    const match = hoursLine.exec(text) ?? closedLine.exec(text)
+    return match && apart(text, match)
+  },
+  effect: text => {
+    const match = effectLine.exec(text)
     return match && apart(text, match)
   },
   question: text => {

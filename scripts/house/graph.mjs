@@ -30,6 +30,7 @@ export const orderOfCore = [
   'shapes',
   'icons',
   'signs',
+  'layouts/words',
   'layouts/catalogue',
   'looks',
   'resolved',
@@ -67,7 +68,7 @@ export function targetOf(source, file) {
 export function roomOfCore(file) {
   const [top, room, inner] = file.split('/')
   if (top !== 'core' || inner === undefined) return null
-  return room === 'layouts' && inner === 'catalogue' ? 'layouts/catalogue' : room
+  return room === 'layouts' && (inner === 'catalogue' || inner === 'words') ? `layouts/${inner}` : room
 }
 
 const isCode = name => /\.(ts|vue|mjs)$/.test(name) && !/\.(test|spec|d)\.ts$/.test(name)

@@ -20,6 +20,8 @@ interface Written {
   /** 1 to 6 under `#`, 0 for other lines. */
   heading: number
   quoted: boolean
+  /** It stood after a number. */
+  numbered?: boolean
 }
 
 /** A line with the depth that its white space means; a tab counts as four blanks. */
@@ -33,7 +35,7 @@ function writtenLine(line: string): Written | null {
   if (/^>\s?/.test(rest)) return { depth, text: rest.replace(/^(?:>\s?)+/, ''), heading: 0, quoted: true }
   const mark = bullet.exec(rest)
   const text = mark ? rest.slice(mark[0].length).replace(/^\[[ xX]\]\s+/, '') : rest
-  return { depth: depth + (mark ? 1 : 0), text, heading: 0, quoted: false }
+  return { depth: depth + (mark ? 1 : 0), text, heading: 0, quoted: false, numbered: mark !== null && /^\d/.test(mark[0]) }
 }
 
 /** Joins Markdown's underlined headings to the form with `#`; leaves out what stands between front matter's dashes. */
@@ -94,7 +96,7 @@ export function readText(text: string): ReadOutline {
     } else {
       while (depths.length && depths.at(-1)! >= line.depth) depths.pop()
       depths.push(line.depth)
-      draft.line(words, under + depths.length)
+      draft.line(words, under + depths.length, line.numbered)
     }
   }
   return draft.read()

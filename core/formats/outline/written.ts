@@ -1,4 +1,4 @@
-import type { OutlineSlide } from '../../layouts'
+import type { OutlineLine, OutlineSlide } from '../../layouts'
 import { numberWords } from '../../values'
 
 /** The most lines that are taken at once, and the most letters of one. */
@@ -13,7 +13,7 @@ export interface ReadOutline {
 
 export interface Draft {
   title: string
-  lines: { text: string; level: number }[]
+  lines: OutlineLine[]
   notes?: string
   chapter?: string
 }
@@ -35,9 +35,14 @@ export function drafting() {
     slide(title: string, more: Pick<Draft, 'notes' | 'chapter'> = {}) {
       if (room()) slides.push({ title: words(title), lines: [], ...more })
     },
-    line(text: string, level: number) {
+    line(text: string, level: number, numbered = false) {
       if (!slides.length) slides.push({ title: '', lines: [] })
-      if (room()) slides.at(-1)!.lines.push({ text: words(text), level: Math.min(9, Math.max(1, level)) })
+      if (room())
+        slides.at(-1)!.lines.push({
+          text: words(text),
+          level: Math.min(9, Math.max(1, level)),
+          ...(numbered ? { numbered } : {}),
+        })
     },
     last: () => slides.at(-1),
     count: () => slides.length,

@@ -42,9 +42,15 @@ export type Sense =
   | 'agenda'
   | 'figures'
   | 'pictures'
+  | 'ranking'
+  | 'position'
+  | 'funnel'
+  | 'cause'
+  | 'growth'
+  | 'hours'
 
 /** How a line is parted into what leads and what follows; see split.ts. */
-export type Split = 'none' | 'lead' | 'date' | 'number' | 'person' | 'question' | 'saying'
+export type Split = 'none' | 'lead' | 'date' | 'number' | 'person' | 'question' | 'saying' | 'hours' | 'effect'
 
 /** One of the things that stand on a slide: its words by slot, and in a tree the things under it. */
 export interface Item {
@@ -70,6 +76,11 @@ export interface LayoutFamily {
   whole?: 'text'
   /** How many items it looks best with. */
   best: readonly [number, number]
+  /**
+   * What it draws to scale: amounts beside names, moments on a line, amounts over moments, amounts that fall from level to level. It is
+   * offered only where all lines have them; absent, it draws nothing to scale.
+   */
+  trueTo?: 'amounts' | 'moments' | 'growth' | 'levels'
   /** The ground of its slides where it is not the master's. */
   ground?: Color
   /** What its items come in with. */

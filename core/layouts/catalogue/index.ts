@@ -14,6 +14,12 @@ import { cycle } from './cycle'
 import { cycleTrack } from './cycle-track'
 import { departures } from './departures'
 import type { LayoutFamily } from './family'
+import { cause } from './cause'
+import { funnel } from './funnel'
+import { growth } from './growth'
+import { hours } from './hours'
+import { quadrants } from './quadrants'
+import { ranking } from './ranking'
 import { halves } from './halves'
 import { leadRows } from './lead-rows'
 import { list } from './list'
@@ -73,7 +79,6 @@ export {
   type Sense,
   type Split,
 } from './family'
-export { numberIn } from './parts'
 export { atStyleSize } from './roomy'
 
 /** The catalogue: adding a family is adding a file and a line. */
@@ -135,6 +140,12 @@ export const families: readonly LayoutFamily[] = [
   contact,
   agenda,
   agendaTrack,
+  ranking,
+  growth,
+  funnel,
+  cause,
+  quadrants,
+  hours,
 ]
 
 const byName = new Map(families.map(family => [family.name, family]))

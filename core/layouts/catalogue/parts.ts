@@ -80,23 +80,6 @@ export function numberDisc(
   ]
 }
 
-/** The number that a text begins with or holds, as it is written there: 1.284 and 1,284 are both read as thousands. */
-export function numberIn(words: string): number | null {
-  const written = /[-−]?\d[\d.,\u00a0\u202f'’ ]*/.exec(words)?.[0].trim()
-  if (!written) return null
-  const bare = written
-    .replace(/[\u00a0\u202f'’ ]/g, '')
-    .replace('−', '-')
-    .replace(/[.,]$/, '')
-  const last = Math.max(bare.lastIndexOf('.'), bare.lastIndexOf(','))
-  const tail = bare.length - last - 1
-  const groups = last >= 0 && (tail === 3 || bare.indexOf(bare[last]!) !== last)
-  const value = Number(
-    last < 0 || groups ? bare.replace(/[.,]/g, '') : `${bare.slice(0, last).replace(/[.,]/g, '')}.${bare.slice(last + 1)}`,
-  )
-  return Number.isFinite(value) ? value : null
-}
-
 /** The greatest height of a row, px, where `usual` is enough for a line or two: items with more beneath them get more. */
 export const rowHeight = (items: readonly Item[], usual: number) =>
   usual * Math.max(1, ...items.map(item => (item.text ?? '').split('\n').length * 0.9))

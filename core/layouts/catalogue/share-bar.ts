@@ -14,6 +14,7 @@ export const shareBar: LayoutFamily = {
   split: 'number',
   whole: 'text',
   best: [2, 5],
+  trueTo: 'amounts',
   entrance: { effect: 'wipe' },
   places: titleAndItems,
   arrange: (items, area, room) => {

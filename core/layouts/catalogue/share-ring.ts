@@ -14,6 +14,7 @@ export const shareRing: LayoutFamily = {
   split: 'number',
   whole: 'text',
   best: [2, 6],
+  trueTo: 'amounts',
   entrance: { effect: 'fade' },
   places: titleAndItems,
   arrange: (items, area, room) => {

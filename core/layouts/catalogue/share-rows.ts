@@ -14,6 +14,7 @@ export const shareRows: LayoutFamily = {
   split: 'number',
   whole: 'text',
   best: [3, 8],
+  trueTo: 'amounts',
   entrance: { effect: 'wipe' },
   places: titleAndItems,
   arrange: (items, area, room) => {

@@ -1,16 +1,16 @@
 import { faint, filled, inked } from './colors'
 import { framing, shapePlace, slot, titleAndItems, type LayoutFamily } from './family'
 import { around } from './geometry'
-import { cell, numberIn } from './parts'
+import { momentsToScale } from '../words/moments'
+import { cell } from './parts'
 
-/** Where each stands along the line, 0 to 1: in proportion to its number where all have one that rises, else evenly. */
+/** Where each stands along the line, 0 to 1: in proportion where all are moments that follow each other, else evenly. */
 function placesOf(leads: readonly (string | undefined)[]): number[] {
-  const values = leads.map(lead => (lead === undefined ? null : numberIn(lead)))
-  const rising = values.every((value, index): value is number => value !== null && (index === 0 || value > values[index - 1]!))
+  const values = momentsToScale(leads)
   const count = leads.length
-  if (!rising || count < 2) return leads.map((_, index) => (count === 1 ? 0.5 : index / (count - 1)))
-  const [from, to] = [values[0] as number, values.at(-1) as number]
-  return values.map(value => ((value as number) - from) / (to - from))
+  if (!values || count < 2) return leads.map((_, index) => (count === 1 ? 0.5 : index / (count - 1)))
+  const [from, to] = [values[0]!, values.at(-1)!]
+  return values.map(value => (value - from) / (to - from))
 }
 
 /** Events on a line to scale: the words stand in a row beneath, each tied to its true place. */
@@ -23,6 +23,7 @@ export const timelineScale: LayoutFamily = {
   split: 'date',
   whole: 'text',
   best: [3, 7],
+  trueTo: 'moments',
   entrance: { effect: 'fade' },
   places: titleAndItems,
   arrange: (items, area, room) => {

@@ -1,7 +1,7 @@
 import type { SenseReader } from './sense'
 
 const opens =
-  /^(?:part|chapter|section|teil|kapitel|abschnitt|partie|chapitre)\s+(?:\d+|[ivx]+|one|two|three|eins|zwei|drei|un|deux|trois)\b/
+  /^(?:part|chapter|section|teil|kapitel|abschnitt|partie|chapitre|parte|capítulo|capitolo|deel|hoofdstuk|del|kapitel|kapittel|część|rozdział)\s+(?:\d+|[ivx]+|one|two|three|eins|zwei|drei|un|deux|trois|uno|dos|tres|due|tre|dois|een|twee|en|två|to|jeden|dwa)(?![\p{L}])/iu
 
 export const chapter: SenseReader = {
   sense: 'chapter',

@@ -6,6 +6,12 @@ import { cycle } from './cycle'
 import { events } from './events'
 import { featuresOf, type SlideWords } from './features'
 import { figures } from './figures'
+import { cause } from './cause'
+import { funnel } from './funnel'
+import { growth } from './growth'
+import { hours } from './hours'
+import { position } from './position'
+import { ranking } from './ranking'
 import { hierarchy } from './hierarchy'
 import { list } from './list'
 import { next } from './next'
@@ -48,6 +54,12 @@ const readers: readonly SenseReader[] = [
   agenda,
   figures,
   pictures,
+  ranking,
+  position,
+  funnel,
+  cause,
+  growth,
+  hours,
 ]
 
 /** What the lines of a slide could be, the likeliest first. Never certain: nothing is left out that anything speaks for. */

@@ -1,8 +1,11 @@
+import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const file = /\.(?:jpe?g|png|webp|avif|gif|svg)\b/
-const seen =
-  /\b(?:photos?|photographs?|pictures?|images?|gallery|views?|seen from|impressions|fotos?|bilder?|aufnahmen?|ansichten|eindrücke|photos?|images?|galerie|vues?)\b/
+const seen = wordsOf(
+  'photos?|photographs?|pictures?|images?|gallery|views? (?:of|from)|seen from|impressions (?:of|from)|fotos?|bilder?|aufnahmen?|ansichten',
+  'eindrücke|galerie|vues? (?:de|du|depuis).*|imágenes|vistas de.*|immagini|foto|imagens|beelden|foto.s|foton|billeder|zdjęcia',
+)
 
 export const pictures: SenseReader = {
   sense: 'pictures',

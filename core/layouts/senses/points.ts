@@ -9,6 +9,6 @@ export const points: SenseReader = {
       return { score: 0.8, reason: `${counted(count, 'line')}, each with a word that leads. Those are points side by side in weight.` }
     const even = under.every(lines => lines.length > 0)
     if (depth === 2 && even) return { score: 0.66, reason: `${counted(count, 'point')}, each with something under it.` }
-    return { score: 0.52 + (length <= 6 ? 0.1 : 0), reason: `${counted(count, 'line')} side by side in weight.` }
+    return { score: 0.54 + (length <= 8 ? 0.08 : 0), reason: `${counted(count, 'line')} side by side in weight.` }
   },
 }

@@ -1,7 +1,10 @@
+import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
-const voices =
-  /\b(?:quote|voices|said|words of|what .* say|testimonials?|in their own words|stimmen|zitat|sagen|worte|citation|paroles|témoignages?|disent)\b/
+const voices = wordsOf(
+  'quote|voices|said|words of|what .* say|wrote|testimonials?|in their own words|stimmen|zitat|sagen|worte|citation|paroles|témoignages?|disent',
+  'voces|dicen|cita|voci|dicono|vozes|dizem|stemmen|zeggen|röster|stemmer|głosy',
+)
 
 export const saying: SenseReader = {
   sense: 'saying',

@@ -78,6 +78,10 @@ const written = new RegExp(
     `(?:${space}(?<times>${multiplier}))?(?:${space}(?:de |d’|di |of )?(?<unit>${unit}))?`,
   'iu',
 )
+/** An amount as it is written in figures, or a part of a whole in words. */
+export const amountPattern =
+  `(?:(?:[+−-]|minus |plus |[~<>≈±] ?)?(?:${symbols}${space})?(?:${digits})(?!\\d)(?:${space}${multiplier})?(?:${space}(?:de |d’|di |of )?${unit})?` +
+  `(?: ?${symbols})?(?: ?(?:of|in|out of|von|sur|de|di|av|van|z) \\d+)?|(?:${anyOf(fractions.keys())}))`
 const inWords = new RegExp(`(?<![\\p{L}])(${anyOf(fractions.keys())})(?![\\p{L}])`, 'iu')
 
 /** Digits as a number: by the language’s decimal mark where it is known, else three digits after one mark are thousands. */

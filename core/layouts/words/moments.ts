@@ -21,7 +21,11 @@ function namesOf(part: 'month' | 'weekday', length: 'long' | 'short'): Map<strin
 
 const months = namesOf('month', 'long')
 const shortMonths = new Map([...namesOf('month', 'short'), ['sept', 8], ['märz', 2], ['okt', 9], ['dez', 11]] as [string, number][])
-const days = namesOf('weekday', 'long')
+/** Days as they are said too: without their ending, or after a small word in another case. */
+const saidDays = 'segunda terça quarta quinta sexta|poniedziałku wtorku środy czwartku piątku soboty niedzieli'
+  .split('|')
+  .flatMap(names => names.split(' ').map((name, index) => [name, index] as const))
+const days = new Map([...namesOf('weekday', 'long'), ...saidDays])
 const shortDays = new Map([...namesOf('weekday', 'short')].filter(([name]) => name.length > 1))
 /** Names that are common words too: moments only beside a number. */
 const alsoWords = new Set(['may', 'march', 'mars', 'set', 'out', 'maj', 'mai'])
@@ -62,7 +66,7 @@ const countedThings = new Map(
 const prepositions = anyOf(
   (
     'on by since from until till in at before after during the ab seit bis von vom im am zum vor nach um dès depuis en le la les à au du ' +
-    'avant après jusqu’au desde hasta el a antes después dal dalla dall’ fino al il lo nel nell’ entro dopo alle até em no na partir de ' +
+    'avant après jusqu’au desde hasta el a antes después de da dal dalla dall’ fino al il lo nel nell’ entro dopo alle até em no na partir de ' +
     'vanaf sinds tot op voor na fra siden til den i fram sedan till på före efter från od do w we dnia po przed o kl. godz. ore klokken'
   ).split(' '),
 )
