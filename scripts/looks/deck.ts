@@ -54,6 +54,25 @@ export const plans: readonly Plan[] = [
     ['2024 second berth opens', '2027 night boat begins', '2029 shore power', '2031 covered hall'],
   ],
   ['quote', 'What riders say', ['“The boat is the best part of my day.” Mara Ellin, rides since 2019']],
+  [
+    'ranking',
+    'The busiest quays',
+    ['Low Sands: 9,400 boardings', 'Quill: 7,100 boardings', 'Astrel: 6,800 boardings', 'Port Harrow: 2,100 boardings'],
+  ],
+  ['growth', 'Sailings on time', ['2026 48 %', '2027 61 %', '2028 72 %', '2029 81 %', '2030 92 %']],
+  ['funnel', 'From search to seat', ['90,000 look at the timetable', '21,000 choose a boat', '8,400 begin to pay', '7,900 have a ticket']],
+  ['cause', 'Why the queue grew', ['One ramp instead of two', 'Longer cars', '→ eight minutes more a boat']],
+  [
+    'quadrants',
+    'Cost and use',
+    [
+      'High cost, high use: the second ramp',
+      'Low cost, high use: signs that can be read from the bridge',
+      'High cost, low use: the tower',
+      'Low cost, low use: flags',
+    ],
+  ],
+  ['hours', 'The ticket office', ['Monday to Friday 6:00–22:00', 'Saturday 7:00–22:00', 'Sunday 8:00–20:00']],
   ['contact', 'Come down to the quay', ['Harbour office, covered hall', 'ferries@velmoor.example', '040 555 01']],
 ]
 
