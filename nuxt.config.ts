@@ -38,7 +38,7 @@ export default defineNuxtConfig({
   // Nothing is rendered on the server, so no state is handed over from it.
   experimental: { renderJsonPayloads: false, payloadExtraction: false, appManifest: false },
   hooks: {
-    'build:before': () => writeIcons(here('./node_modules/@tabler/icons'), icons),
+    'build:before': () => writeIcons(here('./node_modules/@tabler/icons'), here('./node_modules/emojibase-data'), icons),
     // What fetches icons comes with the layout that shows them.
     'app:resolve': app => {
       app.plugins = app.plugins.filter(plugin => !/@nuxt[/\\]icon[/\\]/.test(plugin.src))

@@ -81,8 +81,60 @@ export function trimIcons(from) {
     }))
 }
 
-/** Writes them where the server's build takes them from. */
-export function writeIcons(from, to) {
+/** Languages whose words find icons too, as the package of emoji names their folders. */
+const tongues = ['de', 'fr', 'es', 'it', 'pt', 'nl', 'da', 'nb', 'sv', 'pl']
+/** English words that one word of another language is given at most. */
+const mostSynonyms = 8
+const bare = word => word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+
+/**
+ * English words for the words of other languages, by language: an emoji has names and tags in each, and what names the same one means the
+ * same. Words are in small letters without marks; the first of a list fits best.
+ *
+ * @param {string} from The folder of the package of emoji.
+ * @returns {Record<string, Record<string, string[]>>}
+ */
+export function synonyms(from) {
+  const read = tongue => JSON.parse(fs.readFileSync(path.join(from, tongue, 'compact.json'), 'utf8'))
+  const wordsOf = ({ label, tags = [] }) => [...new Set([label, ...tags].map(bare))].filter(word => /^\p{L}{3,}$/u.test(word))
+  // Flags are named after countries, hands and faces after moods: neither says what a thing is called.
+  const english = new Map(
+    read('en')
+      .filter(({ group }) => group !== undefined && group > 1 && group !== 9)
+      .map(entry => [
+        entry.hexcode,
+        [...new Set([...bare(entry.label).split(/[^a-z]+/), ...wordsOf(entry)])].filter(word => word.length > 2),
+      ]),
+  )
+  const often = new Map()
+  for (const words of english.values()) for (const word of words) often.set(word, (often.get(word) ?? 0) + 1)
+  return Object.fromEntries(
+    tongues.map(tongue => {
+      /** How often each English word comes with a word, weighed by how seldom it comes at all. */
+      const found = new Map()
+      for (const entry of read(tongue)) {
+        const means = english.get(entry.hexcode)
+        if (!means) continue
+        const called = bare(entry.label)
+        for (const word of wordsOf(entry)) {
+          const counts = found.get(word) ?? new Map()
+          found.set(word, counts)
+          for (const mean of means) counts.set(mean, (counts.get(mean) ?? 0) + (called === word ? 2 : 1) / Math.sqrt(often.get(mean)))
+        }
+      }
+      const best = counts =>
+        [...counts]
+          .sort((a, b) => b[1] - a[1])
+          .slice(0, mostSynonyms)
+          .map(([mean]) => mean)
+      return [tongue, Object.fromEntries([...found].map(([word, counts]) => [word, best(counts)]))]
+    }),
+  )
+}
+
+/** Writes icons and words where the server's build takes them from. */
+export function writeIcons(icons, emoji, to) {
   fs.mkdirSync(to, { recursive: true })
-  fs.writeFileSync(path.join(to, 'icons.json'), JSON.stringify(trimIcons(from)))
+  fs.writeFileSync(path.join(to, 'icons.json'), JSON.stringify(trimIcons(icons)))
+  fs.writeFileSync(path.join(to, 'synonyms.json'), JSON.stringify(synonyms(emoji)))
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { namespacesApart } from './trim.mjs'
+import { namespacesApart, synonyms } from './trim.mjs'
 
 interface Plugin {
   resolveId(id: string): string | undefined
@@ -31,5 +31,26 @@ describe('families of primitives that are taken apart as the application is buil
   it('say so where the package has changed, rather than leave something out', () => {
     expect(() => plugin.load(plugin.resolveId('hailbank-namespace:Nothing')!)).toThrow('reka-ui/namespaced has no Nothing any more')
     expect(plugin.resolveId('vue')).toBeUndefined()
+  })
+})
+
+describe('words of other languages that icons are found by', () => {
+  const known = synonyms('node_modules/emojibase-data')
+  it.each([
+    ['de', 'schiff', 'ship'],
+    ['de', 'uhr', 'clock'],
+    ['fr', 'bateau', 'boat'],
+    ['fr', 'velo', 'bicycle'],
+    ['es', 'escuela', 'school'],
+    ['it', 'treno', 'train'],
+    ['sv', 'bat', 'boat'],
+    ['pl', 'statek', 'ship'],
+  ])('have for “%s %s” among others “%s”', (tongue, word, english) => expect(known[tongue]![word]).toContain(english))
+  it('are small letters without marks, a few English words each', () => {
+    for (const words of Object.values(known))
+      for (const [word, means] of Object.entries(words)) {
+        expect(word).toMatch(/^\p{Ll}{3,}$/u)
+        expect(means.length).toBeLessThanOrEqual(8)
+      }
   })
 })

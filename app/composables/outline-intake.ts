@@ -15,6 +15,7 @@ export function useOutlineIntake() {
   const store = useDeck()
   const where = useWhere()
   const drawNamed = useNamedTables()
+  const findIcons = useFoundIcons()
   /** What goes on, where that takes a while; empty otherwise. */
   const busy = ref('')
   /** How many slides came last as a deck’s first words: what may be designed as a whole. */
@@ -54,7 +55,9 @@ export function useOutlineIntake() {
     busy.value = ''
     const put = putSlide(changes)
     if (put) where.goToSlide(put)
-    void drawNamed(changes.flatMap(change => (change.do === 'put' && change.table === 'slides' ? [change.record.id] : [])))
+    const arrivedSlides = changes.flatMap(change => (change.do === 'put' && change.table === 'slides' ? [change.record.id] : []))
+    void drawNamed(arrivedSlides)
+    void findIcons(arrivedSlides)
     for (const note of notes) useToast().add({ title: note, color: 'warning', duration: 9000 })
   }
   /** Puts them as lines after one of a slide's, or in its place where it is empty. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { drawnIconSchema } from '../model'
 import { findSigns, symbols } from '../signs'
-import { drawnIconOf, findIcons, pathOfShape } from './index'
+import { chooseIcons, drawnIconOf, findIcons, iconIndex, pathOfShape } from './index'
 
 describe('icons', () => {
   const entries = [
@@ -48,5 +48,34 @@ describe('symbols', () => {
     expect(findSigns(symbols, 'star').map(sign => sign.sign)).toContain('★')
     expect(findSigns(symbols, 'qqq')).toEqual([])
     expect(symbols.every(sign => sign.sign && sign.label)).toBe(true)
+  })
+})
+
+describe('icons that are chosen by what texts say', () => {
+  const entries = [
+    { name: 'ship', words: ['boat', 'sea', 'ferry'] },
+    { name: 'ship-off', words: ['boat', 'no'] },
+    { name: 'umbrella', words: ['rain', 'weather'] },
+    { name: 'clock', words: ['time', 'watch'] },
+    { name: 'coffee', words: ['drink', 'cup'] },
+    { name: 'number-3', words: ['three', 'count'] },
+  ]
+  const index = iconIndex(entries)
+  const names = (texts: string[], english?: (word: string) => readonly string[]) =>
+    chooseIcons(index, texts, english).map(found => found?.name ?? null)
+
+  it('go by a name before a meaning, and by the plural too', () => {
+    expect(names(['Umbrellas against the rain', 'The clock at the quay', 'Good coffee'])).toEqual(['umbrella', 'clock', 'coffee'])
+    expect(names(['Ferries leave every hour'])).toEqual(['ship'])
+  })
+  it('come once on a slide: the next best is taken, or none', () => {
+    expect(names(['A boat', 'Another boat', 'A third boat'])).toEqual(['ship', 'ship-off', null])
+  })
+  it('are none for words that say nothing that could be drawn', () => {
+    expect(names(['Three of them', 'All that is new', '', '12 500'])).toEqual([null, null, null, null])
+  })
+  it('are found by words of other languages through what these mean in English', () => {
+    const english = (word: string) => (word === 'kaffee' ? ['beverage', 'coffee'] : word === 'regenschirm' ? ['umbrella'] : [])
+    expect(names(['Guter Kaffee', 'Ein Regenschirm', 'Nichts'], english)).toEqual(['coffee', 'umbrella', null])
   })
 })

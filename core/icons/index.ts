@@ -7,5 +7,6 @@
  * const icons = [{ name: 'sailboat', words: ['ship', 'wind'] }, { name: 'bus', words: ['traffic'] }]
  * findIcons(icons, 'ship').map(icon => icon.name) // → ['sailboat']
  */
+export * from './choose'
 export * from './drawn'
 export * from './find'

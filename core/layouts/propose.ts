@@ -32,6 +32,7 @@ const dense: ReadonlySet<string> = new Set([
   'compare-columns',
 ])
 const breathes = 1.06
+const plainPoints: ReadonlySet<string> = new Set(['cards-row', 'cards-grid', 'lead-rows', 'pillars', 'numbered', 'list', 'list-columns'])
 
 /** Whether a family that draws to scale would be true to a slide's lines; without lines it shows what it could be. */
 function isTrueTo({ trueTo }: LayoutFamily, { words, comparable, rising, grown, falling, placed }: Features): boolean {
@@ -45,6 +46,8 @@ function rhythm({ name }: LayoutFamily, before: readonly string[], lines: number
   const [one, other] = before.slice(-2)
   // A title alone has few layouts that suit it, and a chapter is none of them.
   if (lines && name === one && name === other) return again
+  // Points with icons after points without, and the other way round.
+  if (name.startsWith('icons-') && before.slice(-3).some(family => plainPoints.has(family))) return breathes
   return name === 'number-single' && dense.has(before.at(-1) ?? '') ? breathes : 1
 }
 

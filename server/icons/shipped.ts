@@ -1,5 +1,5 @@
 import type { DrawnIcon } from '../../core/model'
-import { findIcons, type IconEntry } from '../../core/icons'
+import { chooseIcons, findIcons, iconIndex, type IconEntry, type IconIndex } from '../../core/icons'
 
 /** An icon as the build wrote it: its words, and its paths as an outline and, where it has one, filled in. */
 interface Written {
@@ -41,4 +41,17 @@ function shipped() {
 export async function shippedIcons(words: string, from: number, count: number): Promise<{ total: number; icons: DrawnIcon[] }> {
   const found = findIcons(await shipped(), words)
   return { total: found.length, icons: found.slice(from, from + count).map(({ drawn }) => drawn) }
+}
+
+let ready: Promise<{ index: IconIndex<Shipped>; synonyms: Record<string, Record<string, string[]>> }> | undefined
+
+/** The shipped icon that suits each of several texts best, none twice; null where no word of one fits any. `language` is BCP 47. */
+export async function iconsFor(texts: readonly string[], language: string): Promise<(DrawnIcon | null)[]> {
+  ready ??= (async () => ({
+    index: iconIndex((await shipped()).filter(({ drawn }) => !drawn.name.endsWith(', filled'))),
+    synonyms: (await useStorage('assets:icons').getItem<Record<string, Record<string, string[]>>>('synonyms.json'))!,
+  }))()
+  const { index, synonyms } = await ready
+  const known = synonyms[language.split('-')[0]!] ?? {}
+  return chooseIcons(index, texts, word => (Object.hasOwn(known, word) ? known[word]! : [])).map(found => found?.drawn ?? null)
 }

@@ -10,6 +10,7 @@ const store = useDeck()
 const where = useWhere()
 const context = { id: freshId }
 const drawNamed = useNamedTables()
+const findIcons = useFoundIcons()
 const purpose = ref('')
 
 const current = computed(() => store.slides.findIndex(slide => slide.id === where.slideId))
@@ -66,6 +67,7 @@ function choose(chosen: LayoutFamily) {
   const changes = layOutAs(deck, { ...at, family: chosen }, context)
   store.edit(`lay out as ${chosen.label.toLowerCase()}`, [...changes, ...chooseLayout(deck, { ...at, chosen: true })])
   void drawNamed([slide.value.id])
+  void findIcons([slide.value.id])
 }
 function setBuild(how: Build) {
   if (!slide.value || how === build.value) return

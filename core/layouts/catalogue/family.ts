@@ -1,4 +1,4 @@
-import type { Element, TextElement, Theme } from '../../model'
+import type { DrawnIcon, Element, TextElement, Theme } from '../../model'
 import type { Box, Color } from '../../values'
 
 /** A place that a layout keeps, as the element its slides inherit from. */
@@ -118,6 +118,19 @@ export const picturePlace = (
   box: { ...frame, angle: 0 },
   prompt,
   ...(shape ? { frame: { shape, radius: 24 } } : {}),
+})
+
+/** What stands where no icon has been found yet: a plain disc. */
+export const noIcon: DrawnIcon = { name: '', view: [24, 24], paths: [{ d: 'M12 5a7 7 0 1 0 0 14a7 7 0 1 0 0 -14z' }] }
+
+/** An icon place: what is drawn there follows from the words beside it. */
+export const iconPlace = (placeholder: string, name: string, frame: Frame, color: Color): Place => ({
+  kind: 'icon',
+  placeholder,
+  name,
+  icon: noIcon,
+  color,
+  box: { ...frame, angle: 0 },
 })
 
 type ShapeMore = {

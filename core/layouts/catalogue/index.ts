@@ -20,6 +20,8 @@ import { growth } from './growth'
 import { hours } from './hours'
 import { quadrants } from './quadrants'
 import { ranking } from './ranking'
+import { iconsRow } from './icons-row'
+import { iconsRows } from './icons-rows'
 import { halves } from './halves'
 import { leadRows } from './lead-rows'
 import { list } from './list'
@@ -67,7 +69,9 @@ export {
   below,
   framing,
   headTitle,
+  iconPlace,
   itemsPlace,
+  noIcon,
   picturePlace,
   slot,
   textPlace,
@@ -146,6 +150,8 @@ export const families: readonly LayoutFamily[] = [
   cause,
   quadrants,
   hours,
+  iconsRow,
+  iconsRows,
 ]
 
 const byName = new Map(families.map(family => [family.name, family]))
