@@ -16,7 +16,7 @@ import {
 } from '../model'
 import { orderLast, type Id } from '../values'
 import { themeOn } from '../resolved'
-import type { LayoutFamily, LayoutRoom, Place } from './catalogue'
+import { familyNamed, type LayoutFamily, type LayoutRoom, type Place } from './catalogue'
 
 /** The id of the layout record that a family gets in a deck; `look` is the one that composes it where that is not the deck's. */
 export const layoutIdOf = (family: string, look?: string) => `layout-${look ? `${look}-` : ''}${family}`
@@ -103,6 +103,13 @@ export const layoutOfFamily = (deck: Deck, family: string, look?: string) => {
     ? own
     : layoutsOf(deck).find(layout => layout.family === family && layout.look === look)
 }
+
+/**
+ * Layouts of a deck that somebody has made or duplicated: those that no family would be laid out in. Layouts of masters with a theme of
+ * their own are among them.
+ */
+export const ownLayouts = (deck: Deck): Layout[] =>
+  layoutsOf(deck).filter(layout => !familyNamed(layout.family) || layoutOfFamily(deck, layout.family, layout.look)?.id !== layout.id)
 
 /**
  * The id of a family's layout in a deck, and the changes that put it there where it is not yet. `look`: the one that composes it, where

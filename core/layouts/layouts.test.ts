@@ -9,12 +9,15 @@ import {
   layOut,
   namedTable,
   outlineOf,
+  ownLayouts,
   propose,
+  setLayout,
   setOutlineSlide,
   splitOutline,
   wantedTable,
 } from './index'
 import { looks } from '../looks'
+import { addLayout, duplicateLayout } from '../themes'
 import { familyNamed, families } from './catalogue'
 
 const context = countingContext('o')
@@ -174,5 +177,23 @@ describe('proposing layouts', () => {
   it('gives every proposal a reason in a sentence', () => {
     for (const proposal of propose({ title: 'A', lines: [{ text: '5 boats', level: 1 }], first: false }))
       expect(proposal.reason).toMatch(/^[A-Z0-9].*\.$/)
+  })
+})
+
+describe('layouts of a deck’s own', () => {
+  it('are those that somebody made or duplicated, and can be given to any slide with its words', () => {
+    const deck = freshDeck()
+    expect(ownLayouts(deck)).toEqual([])
+    const master = Object.keys(deck.masters)[0]!
+    const added = applyChanges(deck, addLayout(deck, { master, name: 'Ours' }, countingContext('own')))
+    const doubled = applyChanges(added, duplicateLayout(added, { layout: 'layout-title' }, countingContext('twice')))
+    expect(
+      ownLayouts(doubled)
+        .map(({ name }) => name)
+        .sort(),
+    ).toEqual(['Ours', 'Title 2'])
+    const slide = slidesOf(doubled)[0]!
+    const given = applyChanges(doubled, setLayout(doubled, { slide: slide.id, layout: 'own-1' }, countingContext('set')))
+    expect([given.slides[slide.id]!.layout, outlineOf(given, given.slides[slide.id]!)]).toEqual(['own-1', outlineOf(doubled, slide)])
   })
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { cssColor, cssGradient } from '#core/color'
 import { putTransition, setFields, type TransitionReach } from '#core/edits'
-import { fieldLimits, type Slide, textOf } from '#core/model'
+import { fieldLimits, layoutsOf, type Slide, textOf } from '#core/model'
 import { fillOfGround, groundOf, themeUnder } from '#core/resolved'
 import { cut, namedEasings, transitionNamed, transitions } from '#core/timing'
 
@@ -32,6 +32,9 @@ const cover = computed(() => {
     look: { background },
   }
 })
+/** The layouts that this deck has, those of its own among them; all others are in Outline. */
+const layouts = computed(() => layoutsOf(store.current).map(({ id, name }) => ({ value: id, label: name })))
+const { inLayout } = useLayingOut()
 const kind = computed(() => transitionNamed(slide.value?.transition?.effect ?? cut.name))
 const { boxAt, put } = usePutting()
 /** The credit lines of everything the deck shows, as a text on this slide. */
@@ -77,6 +80,16 @@ const write = (notes: string) =>
 
 <template>
   <div v-if="slide" class="settings">
+    <div v-if="!slide.board && !where.isForm" class="row">
+      <span class="label">Layout</span>
+      <ChoiceField
+        :model-value="slide.layout"
+        :items="layouts"
+        label="Layout"
+        :disabled="!store.canEdit"
+        @update:model-value="id => inLayout(slide!.id, store.current.layouts[id]!)"
+      />
+    </div>
     <div class="row">
       <span class="label">Transition</span>
       <ChoiceField

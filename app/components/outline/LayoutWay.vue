@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { infoOf, applyChanges, type Deck } from '#core/model'
-import { layOutAs, richLines, roomFor } from '#core/layouts'
+import { infoOf, applyChanges, type Deck, type Layout } from '#core/model'
+import { layOutAs, richLines, roomFor, setLayout } from '#core/layouts'
 import type { LayoutFamily } from '#core/layouts/catalogue'
 
 /** One layout as it would show a slide's own words, with the room that it has. Reckoned once it comes into sight. */
@@ -8,7 +8,8 @@ const props = defineProps<{
   deck: Deck
   /** The deck with nothing but this slide, so that a way is reckoned as fast in a large one. */ bare: Deck
   slide: string
-  family: LayoutFamily
+  /** A family of layouts, or a layout of the deck’s own. */
+  way: LayoutFamily | Layout
   reason: string
   chosen: boolean
   disabled: boolean
@@ -18,16 +19,22 @@ const emit = defineEmits<{ choose: [] }>()
 const stage = useStageHost()
 const near = ref(false)
 
+const family = computed(() => ('senses' in props.way ? props.way : undefined))
+const label = computed(() => ('senses' in props.way ? props.way.label : props.way.name))
 const shown = computed(() => {
   if (!near.value || !props.bare.slides[props.slide]) return null
   let counted = 0
   const context = { id: () => `shown-${counted++}` }
   // An agenda names other slides, so it is shown in the whole deck.
-  const base = props.family.senses[0] === 'agenda' && !richLines(props.bare, props.slide).length ? props.deck : props.bare
-  return applyChanges(base, layOutAs(base, { slide: props.slide, family: props.family }, context))
+  const { way, slide } = props
+  if (!family.value) return applyChanges(props.bare, setLayout(props.bare, { slide, layout: (way as Layout).id }, context))
+  const base = family.value.senses[0] === 'agenda' && !richLines(props.bare, slide).length ? props.deck : props.bare
+  return applyChanges(base, layOutAs(base, { slide, family: family.value }, context))
 })
 const room = computed(() =>
-  near.value ? roomFor(props.family, richLines(props.bare, props.slide), { deck: props.bare, measurer: stage.host.measurer }) : null,
+  near.value && family.value
+    ? roomFor(family.value, richLines(props.bare, props.slide), { deck: props.bare, measurer: stage.host.measurer })
+    : null,
 )
 const ratio = computed(() => infoOf(props.deck).size.height / infoOf(props.deck).size.width)
 </script>
@@ -37,17 +44,17 @@ const ratio = computed(() => infoOf(props.deck).size.height / infoOf(props.deck)
     variant="bare"
     class="way"
     :class="{ chosen }"
-    :aria-label="family.label"
+    :aria-label="label"
     :aria-pressed="chosen"
     :title="reason"
     :disabled="disabled"
     @click="emit('choose')"
   >
     <span class="frame">
-      <NearThumb :deck="shown" :slide="slide" :width="width" :ratio="ratio" prompts :label="family.label" @near="near = true" />
+      <NearThumb :deck="shown" :slide="slide" :width="width" :ratio="ratio" prompts :label="label" @near="near = true" />
     </span>
     <span class="caption">
-      <b>{{ family.label }}</b>
+      <b>{{ label }}</b>
       <span v-if="room !== null" class="quiet">{{ room ? `room for ${room}` : 'too small for these words' }}</span>
     </span>
   </UButton>

@@ -1,16 +1,14 @@
 <script setup lang="ts">
 import { deckTheme, infoOf, onlySlides } from '#core/model'
 import { refDebounced } from '@vueuse/core'
-import { buildOf, buildSlide, chooseLayout, layOutAs, layoutsFor, outlineOf, propose, type Build } from '#core/layouts'
-import type { LayoutFamily } from '#core/layouts/catalogue'
+import { buildOf, buildSlide, layoutsFor, outlineOf, ownLayouts, propose, type Build } from '#core/layouts'
 
 /** Ways to lay out the slide in hand: ranked by what its lines are, found by what it is for, shown with its own words. */
 const emit = defineEmits<{ other: []; starter: [] }>()
 const store = useDeck()
 const where = useWhere()
 const context = { id: freshId }
-const drawNamed = useNamedTables()
-const findIcons = useFoundIcons()
+const { inFamily, inLayout } = useLayingOut()
 const purpose = ref('')
 
 const current = computed(() => store.slides.findIndex(slide => slide.id === where.slideId))
@@ -51,7 +49,13 @@ const found = computed(() => {
   const reasons = new Map(ranked.value.map(proposal => [proposal.family.name, proposal.reason]))
   return layoutsFor(purpose.value).map(family => ({ family, reason: reasons.get(family.name) ?? '' }))
 })
-const family = computed(() => store.deck?.layouts[slide.value?.layout ?? '']?.family)
+/** Layouts that somebody of the team has made, by their names where something is asked for. */
+const own = computed(() => {
+  const asked = purpose.value.trim().toLocaleLowerCase()
+  return ownLayouts(shownDeck.value).filter(layout => layout.name.toLocaleLowerCase().includes(asked))
+})
+const isOwn = computed(() => !!store.deck && ownLayouts(store.deck).some(layout => layout.id === slide.value?.layout))
+const family = computed(() => (isOwn.value ? undefined : store.deck?.layouts[slide.value?.layout ?? '']?.family))
 const build = computed(() => (store.deck && slide.value ? buildOf(store.deck, slide.value.id) : 'none'))
 const builds: readonly { value: Build; label: string; title: string }[] = [
   { value: 'none', label: 'All at once', title: 'Everything stands there as the slide opens' },
@@ -60,15 +64,6 @@ const builds: readonly { value: Build; label: string; title: string }[] = [
   { value: 'self', label: 'By itself', title: 'Each in a beat of its own that goes on by itself' },
 ]
 
-function choose(chosen: LayoutFamily) {
-  const deck = store.deck
-  if (!slide.value || !deck) return
-  const at = { slide: slide.value.id }
-  const changes = layOutAs(deck, { ...at, family: chosen }, context)
-  store.edit(`lay out as ${chosen.label.toLowerCase()}`, [...changes, ...chooseLayout(deck, { ...at, chosen: true })])
-  void drawNamed([slide.value.id])
-  void findIcons([slide.value.id])
-}
 function setBuild(how: Build) {
   if (!slide.value || how === build.value) return
   store.edit('change the entrance', buildSlide(store.current, { slide: slide.value.id, how }, context))
@@ -102,9 +97,28 @@ onMounted(() => {
       <UButton @click="emit('other')">From another deck</UButton>
       <UButton @click="emit('starter')">Starters</UButton>
     </div>
-    <p v-if="purpose.trim() && !found.length" class="quiet none">
+    <p v-if="purpose.trim() && !found.length && !own.length" class="quiet none">
       No layout goes by “{{ purpose.trim() }}”. Try a plainer word, such as steps, team or numbers.
     </p>
+    <template v-if="own.length">
+      <h3>Layouts of this deck</h3>
+      <div class="grid own" :style="{ gridTemplateColumns: `repeat(auto-fill, ${width + 4}px)` }" @keydown="walkGrid($event, '.way')">
+        <LayoutWay
+          v-for="layout in own"
+          :key="layout.id"
+          :deck="shownDeck"
+          :bare="bare"
+          :slide="slide.id"
+          :way="layout"
+          reason="Made for this deck"
+          :chosen="slide.layout === layout.id"
+          :disabled="!store.canEdit"
+          :width="width"
+          @choose="inLayout(slide.id, layout)"
+        />
+      </div>
+      <h3>All layouts</h3>
+    </template>
     <div class="grid" :style="{ gridTemplateColumns: `repeat(auto-fill, ${width + 4}px)` }" @keydown="walkGrid($event, '.way')">
       <LayoutWay
         v-for="way in found"
@@ -112,12 +126,12 @@ onMounted(() => {
         :deck="shownDeck"
         :bare="bare"
         :slide="slide.id"
-        :family="way.family"
+        :way="way.family"
         :reason="way.reason"
         :chosen="family === way.family.name"
         :disabled="!store.canEdit"
         :width="width"
-        @choose="choose(way.family)"
+        @choose="inFamily(slide.id, way.family)"
       />
     </div>
     <div class="build">
@@ -174,6 +188,14 @@ h2 {
   gap: 14px 16px;
   flex: 1 0 auto;
   align-content: start;
+}
+.grid.own {
+  flex: none;
+  margin-bottom: 14px;
+}
+h3 {
+  margin-bottom: 8px;
+  font-size: 15px;
 }
 .build {
   position: sticky;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
-import { chooseLayout, layOut, partSlide, roomierLayouts, roomLeft } from '#core/layouts'
+import { partSlide, roomierLayouts, roomLeft } from '#core/layouts'
 import type { LayoutFamily } from '#core/layouts/catalogue'
 
 /** How full the slide in hand is, while it is written; and what to do when it is too full. */
@@ -23,11 +23,7 @@ const full = computed(
 const roomier = computed<LayoutFamily[]>(() =>
   full.value && store.deck && where.slideId ? roomierLayouts(store.deck, where.slideId, stage.host, 2) : [],
 )
-function take(family: LayoutFamily) {
-  const at = { slide: where.slideId! }
-  const changes = [...layOut(store.current, { ...at, family }, context), ...chooseLayout(store.current, { ...at, chosen: true })]
-  store.edit(`lay out as ${family.label.toLowerCase()}`, changes)
-}
+const { inFamily } = useLayingOut()
 const part = () => store.edit('make two slides', partSlide(store.current, { slide: where.slideId! }, context))
 const percent = (share: number) => `${Math.round(share * 100)} %`
 </script>
@@ -62,7 +58,7 @@ const percent = (share: number) => `${Math.round(share * 100)} %`
       }}
     </p>
     <div v-if="full && store.canEdit" class="ways-out">
-      <UButton v-for="family in roomier" :key="family.name" size="sm" @click="take(family)">
+      <UButton v-for="family in roomier" :key="family.name" size="sm" @click="inFamily(where.slideId!, family)">
         Lay out as {{ family.label.toLowerCase() }}
       </UButton>
       <UButton v-if="left.items > 1" size="sm" @click="part">Make two slides</UButton>
