@@ -32,6 +32,7 @@ const dense: ReadonlySet<string> = new Set([
   'compare-columns',
 ])
 const breathes = 1.06
+const withIcons: ReadonlySet<string> = new Set(['icons-row', 'icons-rows'])
 const plainPoints: ReadonlySet<string> = new Set(['cards-row', 'cards-grid', 'lead-rows', 'pillars', 'numbered', 'list', 'list-columns'])
 
 /** Whether a family that draws to scale would be true to a slide's lines; without lines it shows what it could be. */
@@ -46,8 +47,10 @@ function rhythm({ name }: LayoutFamily, before: readonly string[], lines: number
   const [one, other] = before.slice(-2)
   // A title alone has few layouts that suit it, and a chapter is none of them.
   if (lines && name === one && name === other) return again
-  // Points with icons after points without, and the other way round.
-  if (name.startsWith('icons-') && before.slice(-3).some(family => plainPoints.has(family))) return breathes
+  // One with icons among points without any.
+  const near = before.slice(-3)
+  const isNew = near.some(family => plainPoints.has(family)) && !near.some(family => withIcons.has(family))
+  if (name === 'icons-row' && isNew) return breathes
   return name === 'number-single' && dense.has(before.at(-1) ?? '') ? breathes : 1
 }
 

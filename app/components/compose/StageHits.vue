@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { placeElements, topsOf } from '#core/edits'
-import { pressed, type ShownElement } from '#core/resolved'
+import { isFraming, pressed, type ShownElement } from '#core/resolved'
 import type { Box, Id } from '#core/values'
 import { boundsOf, movedBy, overlap, snapMove } from '#core/place'
 import { touches } from '#core/shapes'
@@ -19,6 +19,11 @@ const marquee = ref<{ left: number; top: number; right: number; bottom: number }
 let last: { x: number; y: number; at: number } | null = null
 
 const hits = computed(() => stage.elements.filter(element => !element.pinned))
+/** What a layout draws about a slide’s content, a veil over a picture or a ring about it, is reached after the content. */
+const byReach = computed(() => [
+  ...hits.value.filter(({ placeholder }) => isFraming(placeholder)),
+  ...hits.value.filter(({ placeholder }) => !isFraming(placeholder)),
+])
 const isLine = (element: ShownElement) => element.kind === 'shape' && element.shape === 'line'
 const topOf = (element: ShownElement) => pressed(store.current, element.id, stage.opened)
 const tabbable = (element: ShownElement) => topOf(element) === element.id
@@ -29,8 +34,7 @@ const boxStyle = (element: ShownElement) => {
 /** The parts under a place, front to back, each as what a press on it means. */
 function stackAt(at: { x: number; y: number }): { leaf: ShownElement; top: Id }[] {
   const made: { leaf: ShownElement; top: Id }[] = []
-  for (let index = hits.value.length - 1; index >= 0; index--) {
-    const leaf = hits.value[index]!
+  for (const leaf of byReach.value.toReversed()) {
     if (leaf.kind === 'group' || !touches(leaf, at, 7 / stage.scale)) continue
     const top = topOf(leaf)
     if (!made.some(entry => entry.top === top)) made.push({ leaf, top })
@@ -152,7 +156,12 @@ defineExpose({ stackAt, pressGround })
       :key="element.id"
       v-memo="[element, selected.elements.includes(element.id), tabbable(element), props.dropAt === element.id]"
       class="hit"
-      :class="{ drop: props.dropAt === element.id, locked: element.locked, thin: isLine(element) || element.kind === 'group' }"
+      :class="{
+        drop: props.dropAt === element.id,
+        locked: element.locked,
+        thin: isLine(element) || element.kind === 'group',
+        content: !isFraming(element.placeholder),
+      }"
       :style="boxStyle(element)"
       :tabindex="tabbable(element) ? 0 : -1"
       role="button"
@@ -186,6 +195,9 @@ defineExpose({ stackAt, pressGround })
   cursor: move;
   touch-action: none;
   outline: none;
+}
+.hit.content {
+  z-index: 1;
 }
 .hit.thin {
   pointer-events: none;
