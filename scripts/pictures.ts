@@ -26,6 +26,13 @@ const views: Readonly<Record<string, { url: string; before?: (page: Page) => Pro
     },
   },
   outline: { url: '/decks/demo-briefing' },
+  designs: {
+    url: '/decks/demo-race?view=designs',
+    async before(page) {
+      await page.getByRole('status').filter({ hasText: 'to take it' }).waitFor()
+      await page.locator('[data-row="2"] [data-column="1"] [aria-pressed]').click()
+    },
+  },
   compose: { url: '/decks/demo-review?phase=compose', before: page => pick(page, 3, 'Chart') },
   states: {
     url: '/decks/demo-race?phase=compose',
@@ -68,17 +75,6 @@ const views: Readonly<Record<string, { url: string; before?: (page: Page) => Pro
   board: { url: '/decks/demo-routes?phase=time' },
   check: { url: '/decks/demo-seasons?phase=check' },
   deliver: { url: '/decks/demo-briefing?phase=deliver' },
-  film: {
-    url: '/decks/demo-seasons?phase=deliver',
-    async before(page) {
-      await page.getByRole('button', { name: 'Make the film' }).click()
-      const under = page.getByText(/^Drawing/).first()
-      await under.waitFor()
-      await under.scrollIntoViewIfNeeded()
-      await page.mouse.move(640, 400)
-      await page.mouse.wheel(0, 160)
-    },
-  },
   media: {
     url: '/media',
     async before(page) {

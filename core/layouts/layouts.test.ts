@@ -7,6 +7,7 @@ import {
   insertOutline,
   joinOutline,
   layOut,
+  layoutsFor,
   namedTable,
   outlineOf,
   ownLayouts,
@@ -198,4 +199,28 @@ describe('layouts of a deck’s own', () => {
     const given = applyChanges(doubled, setLayout(doubled, { slide: slide.id, layout: 'own-1' }, countingContext('set')))
     expect([given.slides[slide.id]!.layout, outlineOf(given, given.slides[slide.id]!)]).toEqual(['own-1', outlineOf(doubled, slide)])
   })
+})
+
+describe('layouts that are looked for by what a slide is for', () => {
+  it.each([
+    ['statistics', 'number'],
+    ['team', 'people'],
+    ['growth', 'growth'],
+    ['Öffnungszeiten', 'hours'],
+    ['Vergleich', 'comparison'],
+    ['étapes', 'steps'],
+    ['organigrama', 'hierarchy'],
+    ['classifica', 'ranking'],
+    ['tijdlijn', 'events'],
+    ['frågor', 'questions'],
+    ['przyczyna i skutek', 'cause'],
+    ['citação', 'saying'],
+  ])('“%s” finds those for %s first', (asked, sense) => {
+    expect(
+      layoutsFor(asked)
+        .slice(0, 3)
+        .map(family => family.senses[0]),
+    ).toContain(sense)
+  })
+  it('finds none by words that no layout goes by', () => expect(layoutsFor('zzzz')).toEqual([]))
 })

@@ -1,6 +1,8 @@
 import { lookNamed } from '../looks'
 import { families, type LayoutFamily } from './catalogue'
 import { featuresOf, isBareNumber, readSenses, type Features, type SlideWords } from './senses'
+import { purposes } from './senses/purposes'
+import { withoutAccents } from '../values'
 
 export interface Proposal {
   family: LayoutFamily
@@ -110,7 +112,7 @@ function spread(ranked: readonly Proposal[]): Proposal[] {
   return [...first, ...later]
 }
 
-const plain = (text: string) => text.toLocaleLowerCase().normalize('NFKD').replace(/\p{M}/gu, '')
+const plain = (text: string) => withoutAccents(text.toLocaleLowerCase())
 
 /**
  * Layouts for what someone says a slide is for (“compare two routes”, “who we are”): those whose words are meant, best first; all where
@@ -124,7 +126,10 @@ export function layoutsFor(purpose: string): LayoutFamily[] {
   const stem = (word: string) => word.replace(/(?:ing|ies|es|s|ed|ison)$/, '')
   return families
     .map(family => {
-      const words = plain(`${family.label} ${family.label} ${family.finds} ${family.senses.join(' ')}`).split(/[^\p{L}\p{N}]+/u)
+      const [main] = family.senses
+      const words = plain(`${family.label} ${family.finds} ${family.senses.join(' ')} ${main ? purposes[main] : ''}`).split(
+        /[^\p{L}\p{N}]+/u,
+      )
       const score = asked.reduce(
         (sum, word) =>
           sum +

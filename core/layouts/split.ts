@@ -1,4 +1,5 @@
 import type { Joint } from '../model'
+import { memoByText } from '../values'
 import type { Split } from './catalogue'
 import { amountPattern } from './words/amounts'
 import { momentPattern } from './words/moments'
@@ -89,11 +90,15 @@ const parters: Readonly<Record<Split, (text: string) => Parted | null>> = {
  * Parts a line in what leads and what follows, in one of the ways of the catalogue; null where it is one piece. Putting the parts together
  * again gives the line.
  */
-export function partLine(text: string, split: Split): Parted | null {
-  if (text.length > 2000) return null
-  const parted = parters[split](text)
-  return parted && parted.joint.words.length <= 20 && parted.lead && parted.rest ? parted : null
-}
+export const partLine = memoByText(
+  (text: string, split: Split) => `${split} ${text}`,
+  (text, split): Parted | null => {
+    if (text.length > 2000) return null
+    const parted = parters[split](text)
+    return parted && parted.joint.words.length <= 20 && parted.lead && parted.rest ? parted : null
+  },
+  4000,
+)
 
 /** Whether two lines of one level belong together as one item: a question and its answer, a saying and who said it. */
 export function linesBelong(first: string, second: string, split: Split): boolean {

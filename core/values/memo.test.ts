@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { memoByRecords } from './memo'
+import { memoByRecords, memoByText } from './memo'
 
 describe('what is remembered by records', () => {
   const counted = <A extends readonly unknown[]>(keys: (...args: A) => readonly [object, ...unknown[]], keep?: number) => {
@@ -48,5 +48,19 @@ describe('what is remembered by records', () => {
         for (const [index, words, size] of asked) expect(ask(records[index]!, words, size)).toEqual([records[index], words, size])
       }),
     )
+  })
+})
+
+describe('what is remembered by words', () => {
+  it('is computed once for the same words, and anew once so many others were asked for', () => {
+    let times = 0
+    const length = memoByText(
+      (words: string, more: number) => `${words} ${more}`,
+      (words, more) => (times++, words.length + more),
+      2,
+    )
+    expect([length('abc', 1), length('abc', 1), length('abc', 2), times]).toEqual([4, 4, 5, 2])
+    length('other', 1)
+    expect([length('abc', 1), times]).toEqual([4, 4])
   })
 })

@@ -32,6 +32,26 @@ export function memoByRecords<A extends readonly unknown[], R>(
   }
 }
 
+/**
+ * Remembers what was computed from words: `keyOf` says in a text everything that `compute` reads. All is forgotten at once when `keep`
+ * answers are remembered. Whoever is handed an answer may not write into it.
+ */
+export function memoByText<A extends readonly unknown[], R>(
+  keyOf: (...args: A) => string,
+  compute: (...args: A) => R,
+  keep = 2000,
+): (...args: A) => R {
+  const memory = new Map<string, R>()
+  return (...args) => {
+    const key = keyOf(...args)
+    if (memory.has(key)) return memory.get(key)!
+    const answer = compute(...args)
+    if (memory.size >= keep) memory.clear()
+    memory.set(key, answer)
+    return answer
+  }
+}
+
 /** Two lists of keys with the same identities, from the third on: what the first two are, the memory itself is ordered by. */
 function areSame(a: readonly unknown[], b: readonly unknown[]): boolean {
   if (a.length !== b.length) return false

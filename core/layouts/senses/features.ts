@@ -1,3 +1,4 @@
+import { memoByText } from '../../values'
 import { partLine, type Parted } from '../split'
 import { amountIn, amountsToScale, type ReadAmount } from '../words/amounts'
 import { momentOf, momentsToScale } from '../words/moments'
@@ -135,7 +136,7 @@ function grownIn(top: readonly string[], dates: readonly (Parted | null)[], valu
 }
 
 /** Reads what can be seen of a slide's words. Lines without words are passed over. */
-export function featuresOf(words: SlideWords): Features {
+function readFeatures(words: SlideWords): Features {
   const filled = words.lines.filter(line => line.text.trim() !== '')
   const least = filled.reduce((low, line) => Math.min(low, line.level), 9)
   const top: string[] = []
@@ -192,6 +193,9 @@ export function featuresOf(words: SlideWords): Features {
     imperative: share(top, line => tellsWhatToDo(line, language)),
   }
 }
+
+/** What can be seen of a slide’s words; kept, as the same words are asked for again by every look. */
+export const featuresOf = memoByText((words: SlideWords) => JSON.stringify(words), readFeatures, 500)
 
 const counts = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']
 /** A count with its thing in words: “four lines”, “Four lines” at a sentence's start. */

@@ -1,3 +1,4 @@
+import { memoByText } from '../../values'
 import type { Sense } from '../catalogue'
 import { agenda } from './agenda'
 import { chapter } from './chapter'
@@ -63,12 +64,16 @@ const readers: readonly SenseReader[] = [
 ]
 
 /** What the lines of a slide could be, the likeliest first. Never certain: nothing is left out that anything speaks for. */
-export function readSenses(words: SlideWords): (Reading & { sense: Sense })[] {
-  const features = featuresOf(words)
-  return readers
-    .flatMap(({ sense, read }) => {
-      const reading = read(features)
-      return reading ? [{ sense, ...reading }] : []
-    })
-    .sort((a, b) => b.score - a.score)
-}
+export const readSenses = memoByText(
+  (words: SlideWords) => JSON.stringify(words),
+  (words): readonly (Reading & { sense: Sense })[] => {
+    const features = featuresOf(words)
+    return readers
+      .flatMap(({ sense, read }) => {
+        const reading = read(features)
+        return reading ? [{ sense, ...reading }] : []
+      })
+      .sort((a, b) => b.score - a.score)
+  },
+  500,
+)
