@@ -1,4 +1,4 @@
-import type { DrawnIcon, Element, TextElement, Theme } from '../../model'
+import type { DrawnIcon, Element, ShapeElement, TextElement, Theme } from '../../model'
 import type { Box, Color } from '../../values'
 
 /** A place that a layout keeps, as the element its slides inherit from. */
@@ -134,7 +134,7 @@ export const iconPlace = (placeholder: string, name: string, frame: Frame, color
 })
 
 type ShapeMore = {
-  fill?: Color
+  fill?: ShapeElement['fill']
   stroke?: { color: Color; width: number }
   radius?: number
   angle?: number

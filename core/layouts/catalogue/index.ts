@@ -62,6 +62,7 @@ import { timelineRow } from './timeline-row'
 import { timelineScale } from './timeline-scale'
 import { timelineTurns } from './timeline-turns'
 import { title } from './title'
+import { titlesWithPicture } from './title-pictures'
 import { treeAcross } from './tree-across'
 import { treeDown } from './tree-down'
 
@@ -152,6 +153,7 @@ export const families: readonly LayoutFamily[] = [
   hours,
   iconsRow,
   iconsRows,
+  ...titlesWithPicture,
 ]
 
 const byName = new Map(families.map(family => [family.name, family]))
