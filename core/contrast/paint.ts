@@ -1,5 +1,5 @@
 import { gradientLine, throughMatrix, type Raster } from '../color'
-import { isWithin } from '../place'
+import { withinOf } from '../place'
 import type { Filling, Layer, Rgba } from './beneath'
 
 /** Pixels of a layer's picture at a moment; null where there are none to be had. */
@@ -87,15 +87,16 @@ export function painter(layers: readonly Layer[], pixels: PixelsAt): (x: number,
       ...layer,
       cos: Math.cos(angle),
       sin: Math.sin(angle),
+      lies: layer.within ? withinOf(layer.within) : null,
       raster: layer.filling.kind === 'picture' ? pixels(layer.filling.media, layer.filling.film) : null,
     }
   })
   return (x, y, under = { r: 1, g: 1, b: 1, a: 1 }) => {
     let color = under
-    for (const { box, filling, opacity, within, cos, sin, raster } of prepared) {
+    for (const { box, filling, opacity, lies, cos, sin, raster } of prepared) {
       const [dx, dy] = [x - box.x - box.width / 2, y - box.y - box.height / 2]
       const [u, v] = [dx * cos - dy * sin + box.width / 2, dx * sin + dy * cos + box.height / 2]
-      if (u < 0 || v < 0 || u > box.width || v > box.height || (within && !isWithin(within, u, v))) continue
+      if (u < 0 || v < 0 || u > box.width || v > box.height || (lies && !lies(u, v))) continue
       const own = colorAt(filling, box, u, v, raster)
       if (own) color = over(own, color, opacity)
     }
