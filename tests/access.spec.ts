@@ -87,7 +87,7 @@ const openings: readonly [view: string, name: string, open: (page: Page) => Prom
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`nothing serious keeps anybody out of any view, in the ${scheme}`, async ({ page }) => {
-    test.setTimeout(180_000)
+    test.setTimeout(300_000)
     await page.emulateMedia({ colorScheme: scheme })
     await enter(page)
     const found: string[] = []
@@ -101,7 +101,7 @@ for (const scheme of ['light', 'dark'] as const) {
   })
 
   test(`nor out of what opens over them: menus, lists, dialogs, the palette, in the ${scheme}`, async ({ page }) => {
-    test.setTimeout(180_000)
+    test.setTimeout(300_000)
     await page.emulateMedia({ colorScheme: scheme })
     await enter(page)
     const found: string[] = []

@@ -10,7 +10,8 @@ export const views = [
   '/account',
   ...['outline', 'compose', 'time', 'check', 'deliver'].map(phase => `/decks/demo-seasons?phase=${phase}`),
   '/decks/demo-seasons?phase=outline&view=overview',
-  ...['palette', 'colors', 'fonts', 'styles', 'ground', 'brand', 'layouts', 'shelf'].map(
+  '/decks/demo-race?phase=outline&view=designs',
+  ...['looks', 'palette', 'colors', 'fonts', 'styles', 'ground', 'brand', 'layouts', 'shelf'].map(
     desk => `/decks/demo-briefing?phase=compose&look=${desk}`,
   ),
 ]
