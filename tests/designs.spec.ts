@@ -92,3 +92,26 @@ test('a viewer looks at whole decks and takes none', async ({ page }) => {
   await expect(decks.getByRole('button', { name: /^Take these/ })).toBeDisabled()
   await expect(decks.locator('[data-row="0"] [aria-pressed]').first()).toBeDisabled()
 })
+
+test('a picture that a new layout has no place for waits at the margin of the list, and is put on the slide by a press', async ({
+  page,
+}) => {
+  await signedIn(page)
+  const copy = await page.request.post('/api/decks/demo-briefing/copy')
+  expect(copy.ok()).toBe(true)
+  await page.goto(`/decks/${((await copy.json()) as { id: string }).id}`)
+  await slide(page, 4).click()
+  await page.getByRole('region', { name: 'Ways to lay out' }).getByRole('button', { name: 'List', exact: true }).click()
+  const waits = page.getByRole('button', { name: /waits for a layout with a place for it/ })
+  await expect(waits).toBeVisible()
+  const shown = () =>
+    inStores(
+      page,
+      ({ deck, where }) =>
+        Object.values(deck.current.elements).filter(part => part.owner === where.slideId && part.kind === 'picture' && !part.hidden).length,
+    )
+  expect(await shown()).toBe(0)
+  await waits.click()
+  await expect(waits).toHaveCount(0)
+  expect(await shown()).toBe(1)
+})

@@ -1,10 +1,12 @@
 import { putRecord, setRecord, applyChanges, elementsOf, mend, readDeck, slidesOf, type Deck, type TextElement } from '../model'
 import { describe, expect, it } from 'vitest'
 import { readOutline } from '../formats/outline'
+import { shownElements } from '../resolved'
 import { countingContext, freshDeck, seasons } from '../testing'
 import {
   chartOfTable,
   insertOutline,
+  insertSlide,
   joinOutline,
   layOut,
   layoutsFor,
@@ -223,4 +225,42 @@ describe('layouts that are looked for by what a slide is for', () => {
     ).toContain(sense)
   })
   it('finds none by words that no layout goes by', () => expect(layoutsFor('zzzz')).toEqual([]))
+})
+
+describe('a picture that has no place in a new layout', () => {
+  const context = countingContext('wait')
+  const withPicture = () => {
+    const deck = freshDeck()
+    const outline = { title: 'The quay', lines: [{ text: 'Early', level: 1 }] }
+    const put = insertSlide(deck, { after: slidesOf(deck)[0]!.id, family: familyNamed('picture')!, outline }, context)
+    const place = elementsOf(put.deck, put.slide).find(({ kind }) => kind === 'picture')!
+    const shown = applyChanges(put.deck, [setRecord('elements', place.id, { media: 'a'.repeat(64), natural: { width: 800, height: 600 } })])
+    return { deck: shown, slide: put.slide, picture: place.id }
+  }
+  const laid = (deck: Deck, slide: string, family: string) =>
+    applyChanges(deck, layOut(deck, { slide, family: familyNamed(family)! }, context))
+
+  it('waits unseen instead of lying over the words, and takes the next place that there is', () => {
+    const { deck, slide, picture } = withPicture()
+    const list = laid(deck, slide, 'list')
+    expect(list.elements[picture]).toMatchObject({ hidden: true, waits: true, media: 'a'.repeat(64) })
+    expect(shownElements(list, slide).map(({ id }) => id)).not.toContain(picture)
+    const still = laid(list, slide, 'cards-row')
+    expect(still.elements[picture]).toMatchObject({ hidden: true, waits: true })
+    const again = laid(still, slide, 'picture-band')
+    expect(again.elements[picture]).toMatchObject({ placeholder: 'picture', media: 'a'.repeat(64) })
+    expect([again.elements[picture]!.hidden, again.elements[picture]!.waits, again.elements[picture]!.box]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+    ])
+    expect(elementsOf(again, slide).filter(({ kind }) => kind === 'picture')).toHaveLength(1)
+  })
+  it('that somebody has hidden by hand stays hidden', () => {
+    const { deck, slide, picture } = withPicture()
+    const free = applyChanges(deck, [
+      setRecord('elements', picture, { placeholder: undefined, hidden: true, box: { x: 0, y: 0, width: 9, height: 9, angle: 0 } }),
+    ])
+    expect(laid(free, slide, 'picture-band').elements[picture]).toMatchObject({ hidden: true })
+  })
 })

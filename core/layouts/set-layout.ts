@@ -19,7 +19,7 @@ import type { LayoutFamily } from './catalogue'
 import { agendaSource, setAgenda } from './agenda'
 import { buildOf, entriesOf, extendBuild } from './builds'
 import { withLayout } from './layout-record'
-import { richLines, writeLines } from './write-lines'
+import { holdsMedia, richLines, waiting, writeLines } from './write-lines'
 
 const isEmpty = (element: Element) =>
   (element.kind === 'text' && isEmptyText(element.text)) ||
@@ -43,16 +43,24 @@ function fieldsInPlace(element: Element, place: Element, isSame: boolean): Field
   }
 }
 
-/** An element whose place is gone: it takes the first free one of its kind, or stays where it stood. */
-function rehoused(element: Element, places: ReadonlyMap<string, Element>, old: Element | undefined, filled: Set<string>): Change {
+/** What a slide’s element was that waited for a place: it is seen again. */
+const seenAgain = ({ waits }: Element): FieldsOf<'elements'> => (waits ? { hidden: undefined, waits: undefined } : {})
+
+/**
+ * An element whose place is gone: it takes the first free one of its kind. Where there is none, one that holds a picture or figures waits,
+ * unseen, and words stay where they stood.
+ */
+function rehoused(element: Element, places: ReadonlyMap<string, Element>, old: Element | undefined, filled: Set<string>): Change[] {
   const free = [...places].find(([name, place]) => place.kind === element.kind && !filled.has(name) && element.kind !== 'text')
   if (free) {
     const [placeholder, { order }] = free
     filled.add(placeholder)
-    return setRecord('elements', element.id, { placeholder, box: undefined, order })
+    return [setRecord('elements', element.id, { placeholder, box: undefined, order, ...seenAgain(element) })]
   }
+  if (element.waits) return []
+  if (holdsMedia(element)) return [setRecord('elements', element.id, waiting(element.box ?? old?.box))]
   const style = element.kind === 'text' && old?.kind === 'text' ? { style: element.style ?? old.style } : {}
-  return setRecord('elements', element.id, { box: element.box ?? old?.box, ...style })
+  return [setRecord('elements', element.id, { box: element.box ?? old?.box, ...style })]
 }
 
 /** What becomes of all that stands on a slide, lines aside; `filled` is told which of the new places are taken. */
@@ -68,6 +76,7 @@ function movedInto(
   const homeless: Element[] = []
   for (const element of elementsOf(deck, slide.id)) {
     const name = element.placeholder
+    if (element.waits && !name) homeless.push(element)
     if (!name || itemPlace(name) || (name === 'body' && isArranged)) continue
     const place = places.get(name)
     if (place && place.kind === element.kind) {
@@ -77,7 +86,7 @@ function movedInto(
     } else if (isEmpty(element) || (isFraming(name) && before.has(name))) changes.push(...dropElements(deck, [element.id]))
     else if (name !== 'body' && !isFraming(name)) homeless.push(element)
   }
-  return [...changes, ...homeless.map(element => rehoused(element, places, before.get(element.placeholder ?? ''), filled))]
+  return [...changes, ...homeless.flatMap(element => rehoused(element, places, before.get(element.placeholder ?? ''), filled))]
 }
 
 /**

@@ -27,7 +27,7 @@ import {
 import { dropElements, fillPlaceholder } from '../edits'
 import { familyIn } from '../looks'
 import { arrangingOf, groundHex, isFraming, itemElements, itemPlace, shownElements, themeUnder, type ItemElements } from '../resolved'
-import { orderAt, orderLast, type Id } from '../values'
+import { orderAt, orderLast, type Box, type Id } from '../values'
 import type { Item, LayoutFamily, Place } from './catalogue'
 import { itemsOfLines, linesOfItem, paragraphOf, wordsOfItem, type ItemContent, type RichLine } from './content'
 import { pairs } from './pairing'
@@ -157,7 +157,7 @@ const plainItem = (item: ItemContent): Item => ({
 export const plainItems = (lines: readonly RichLine[], family: LayoutFamily): Item[] => itemsOfLines(lines, family).map(plainItem)
 
 /** Whether an element holds something that no line says: a picture, a film, a chart's table. */
-const holdsMedia = (element: Element) =>
+export const holdsMedia = (element: Element) =>
   ('media' in element && element.media !== undefined) || (element.kind === 'chart' && !!element.chart?.table)
 
 /** Hands out orders from back to front: one that is asked for stays where it still is in order, and others come between. */
@@ -217,7 +217,7 @@ function newIn({ place, words, joint }: Filling, slide: Slide, id: Id, order: st
 /**
  * Writes a slide's items: each has an element for every place that the family gives it. What an item was before stays the
  * same record with its name, look and cues, wherever in the row it comes to stand. `keepMedia`: pictures that lose their
- * place stay on the slide where they stood.
+ * place wait on the slide for another one.
  */
 function writeItems(
   deck: Deck,
@@ -261,14 +261,18 @@ export function dropEmptied(deck: Deck, slide: Id, cues: readonly Id[]): Change[
     .map((beat): Change => dropRecord('beats', beat.id))
 }
 
-/** Takes parts away that have no place any more; with `keepMedia` those that hold a picture or figures stay where they stand. */
+/** What is changed of an element that holds a picture or figures and has no place: it waits, unseen, with the box that it had. */
+export const waiting = (box: Box | undefined): FieldsOf<'elements'> => ({ placeholder: undefined, box, hidden: true, waits: true })
+
+/** What waits on a slide, unseen, for a layout that has a place for it. */
+export const waitingOn = (deck: Deck, slide: Id): Element[] => elementsOf(deck, slide).filter(({ waits, hidden }) => waits && hidden)
+
+/** Takes parts away that have no place any more; with `keepMedia` those that hold a picture or figures wait for one. */
 function leave(deck: Deck, slide: Id, gone: readonly Element[], keepMedia: boolean): Change[] {
   const staying = keepMedia ? gone.filter(holdsMedia) : []
   const shown = staying.length ? shownElements(deck, slide, true) : []
   return [
-    ...staying.map((element): Change =>
-      setRecord('elements', element.id, { placeholder: undefined, box: shown.find(other => other.id === element.id)?.box }),
-    ),
+    ...staying.map((element): Change => setRecord('elements', element.id, waiting(shown.find(other => other.id === element.id)?.box))),
     ...dropElements(
       deck,
       gone.filter(element => !staying.includes(element)).map(element => element.id),

@@ -11,6 +11,7 @@ import {
   setAgenda,
   setOutlineSlide,
   splitOutline,
+  waitingOn,
   type OutlineSlide,
   type OutlineStep,
 } from '#core/layouts'
@@ -31,6 +32,7 @@ const rows = computed(() =>
     index,
     outline: outlineOf(store.current, slide),
     family: store.current.layouts[slide.layout]?.name ?? '',
+    waiting: waitingOn(store.current, slide.id),
   })),
 )
 type Row = (typeof rows.value)[number]
@@ -426,6 +428,7 @@ watch(
                 <UIcon v-if="overfull.has(row.slide.id)" name="i-lucide-triangle-alert" class="warn" title="More than fits" />
                 {{ row.slide.skipped ? 'skipped' : row.family.toLowerCase() }}
               </span>
+              <WaitingParts v-if="row.waiting.length" :parts="row.waiting" />
               <UDropdownMenu v-if="store.canEdit" :items="slideMenu(row)">
                 <button class="more" :aria-label="`What to do with slide ${row.index + 1}`"><UIcon name="i-lucide-ellipsis" /></button>
               </UDropdownMenu>

@@ -33,6 +33,8 @@ const base = {
   flip: z.object({ across: z.boolean(), down: z.boolean() }).optional(),
   opacity: fractionSchema.optional(),
   hidden: z.boolean().optional(),
+  /** Hidden because the slide’s layout has no place for it: it takes the next one that there is for its kind. */
+  waits: z.boolean().optional(),
   /** By variant: whether it shows there, whatever `hidden` says. */
   shows: z.record(idSchema, z.boolean()).optional(),
   locked: z.boolean().optional(),
