@@ -189,6 +189,8 @@ defineExpose({ stackAt, pressGround })
 .hits {
   position: absolute;
   inset: 0;
+  /* What is above what in here is of no matter to the handles over it. */
+  isolation: isolate;
 }
 .hit {
   position: absolute;
