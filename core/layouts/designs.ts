@@ -3,7 +3,7 @@ import { applyChanges, deckTheme, infoOf, setRecord, slidesOf, type Change, type
 import { withoutAccents, type Id } from '../values'
 import { familyNamed, type LayoutFamily } from './catalogue'
 import { houseTheme } from './house-theme'
-import { isOnlyWords, outlineOf, type OutlineSlide } from './outline'
+import { isOnlyWords, outlineOf, wordsAt } from './outline'
 import { propose } from './propose'
 import { itemCount, roomFor, type Ruler } from './room'
 import { layOutAs } from './set-layout'
@@ -122,13 +122,6 @@ export function keepsLayout(deck: Deck, slide: Slide): SlideDesign['keeps'] {
 /** Proposals that come close to the likeliest, and how many of them are looked at for room. */
 const near = 0.8
 const looked = 5
-
-const wordsAt = (deck: Deck, outline: OutlineSlide, index: number, count: number) => ({
-  ...outline,
-  first: index === 0,
-  last: index > 0 && index === count - 1,
-  language: infoOf(deck).language,
-})
 
 /** The likeliest layout that has room for a slide's lines; where none has, the likeliest. */
 function familyFor(

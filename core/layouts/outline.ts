@@ -23,6 +23,7 @@ import type { RichLine } from './content'
 import { withLayout } from './layout-record'
 import { pairs } from './pairing'
 import { propose } from './propose'
+import type { SlideWords } from './senses'
 import { richLines, textFilling, titleWords, writeLines } from './write-lines'
 
 export interface OutlineLine {
@@ -60,6 +61,14 @@ export const outlineOf = memoByRecords(
   (deck: Deck, slide: Slide) => [elementsOf(deck, slide.id), slide.layout],
   (deck, slide): OutlineSlide => ({ title: titleWords(deck, slide.id), lines: richLines(deck, slide.id).map(plainLine) }),
 )
+
+/** A slide's words as layouts are proposed for them, where it is one of `count` slides. */
+export const wordsAt = (deck: Deck, outline: OutlineSlide, index: number, count: number): SlideWords => ({
+  ...outline,
+  first: index === 0,
+  last: index > 0 && index === count - 1,
+  language: infoOf(deck).language,
+})
 
 /** Lines with the look of the ones they were; a line whose words stay keeps its marks, one that changed its paragraph's look. */
 function restyled(old: readonly RichLine[], lines: readonly OutlineLine[]): RichLine[] {

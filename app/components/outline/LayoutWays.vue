@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { deckTheme, infoOf, onlySlides } from '#core/model'
+import { deckTheme, onlySlides } from '#core/model'
 import { refDebounced } from '@vueuse/core'
-import { buildOf, buildSlide, layoutsFor, outlineOf, ownLayouts, propose, type Build } from '#core/layouts'
+import { buildOf, buildSlide, layoutsFor, outlineOf, ownLayouts, propose, wordsAt, type Build } from '#core/layouts'
 
 /** Ways to lay out the slide in hand: ranked by what its lines are, found by what it is for, shown with its own words. */
 const emit = defineEmits<{ other: []; starter: [] }>()
@@ -31,18 +31,10 @@ const ranked = computed(() => {
   const record = slide.value && shownDeck.value.slides[slide.value.id]
   if (!record) return []
   const deck = shownDeck.value
-  return propose(
-    {
-      ...outlineOf(deck, record),
-      first: current.value === 0,
-      last: current.value > 0 && current.value === store.slides.length - 1,
-      language: infoOf(deck).language,
-    },
-    {
-      look: deckTheme(deck).look?.name,
-      before: store.slides.slice(0, Math.max(0, current.value)).map(({ layout }) => deck.layouts[layout]?.family ?? ''),
-    },
-  )
+  return propose(wordsAt(deck, outlineOf(deck, record), current.value, store.slides.length), {
+    look: deckTheme(deck).look?.name,
+    before: store.slides.slice(0, Math.max(0, current.value)).map(({ layout }) => deck.layouts[layout]?.family ?? ''),
+  })
 })
 const found = computed(() => {
   if (!purpose.value.trim()) return ranked.value
