@@ -45,7 +45,7 @@ test.describe.serial('from a pasted outline to a screen on the wall', () => {
     await page.getByRole('button', { name: 'Enter as Ines Rahm' }).click()
     await expect(page.getByRole('heading', { name: 'Decks' })).toBeVisible()
     await page.getByLabel('Find a deck, or words on any slide').fill('Spring timetable briefing')
-    await expect(page.getByRole('link', { name: 'Open Spring timetable briefing' })).toBeVisible()
+    await expect(page.getByRole('link', { name: 'Open Spring timetable briefing', exact: true })).toBeVisible()
     await page.getByLabel('Find a deck, or words on any slide').fill('Hall loop')
     await expect(page.getByRole('article')).toHaveCount(1)
     await expect(
