@@ -60,6 +60,7 @@ One promise: nobody waits in the rain
   work.cue(4, 0, 'chart', 'enter', 'grow', { parts: { by: 'mark', stagger: 0.3 } })
   work.cue(5, 0, 'title', 'enter', 'fade', { duration: 0.7, parts: { by: 'word', stagger: 0.12 } })
   work.look('soundings')
+  work.lift(64)
   work.notes(0, 'Welcome the night crew first. The new boards hang in the hall since Monday.')
   work.notes(1, 'Say why: the school bus has waited in vain eleven times this winter.')
   return work.deck()

@@ -10,7 +10,6 @@ import {
   applyChanges,
   beatsOf,
   elementsOf,
-  layoutsOf,
   slidesOf,
   textOf,
   type Change,
@@ -165,10 +164,14 @@ export class Workbench {
   look(look: string, wish: Partial<LookWish> = {}) {
     const { name } = deckTheme(this.#deck)
     this.edit(putLook(this.#deck, { look, seed: 4711, ground: 'light', ...wish }, this.context))
-    // Where a page is all the look's own, as a title is, the harbour's footer and logo make room for it.
-    const without = elementsOf(this.#deck, 'master').map(({ id }) => id)
-    const bare = layoutsOf(this.#deck).filter(layout => layout.without?.length)
-    this.edit([setRecord('theme', 'theme', { name }), ...bare.map(({ id }) => setRecord('layouts', id, { without }))])
+    this.edit([setRecord('theme', 'theme', { name })])
+  }
+
+  /** Sets the harbour's logo and footer higher by so many px: clear of what a look draws along the foot. */
+  lift(px: number) {
+    for (const part of elementsOf(this.#deck, 'master'))
+      if (part.id.startsWith(`${this.input.prefix}-`) && part.box)
+        this.#set('elements', part.id, { box: { ...part.box, y: part.box.y - px } })
   }
 
   /** Music under all slides, softer while somebody speaks. */

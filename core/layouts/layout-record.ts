@@ -14,6 +14,7 @@ import {
   type Layout,
   type Theme,
 } from '../model'
+import { boundsOf, overlap } from '../place'
 import { orderLast, type Id } from '../values'
 import { themeOn } from '../resolved'
 import { familyNamed, type LayoutFamily, type LayoutRoom, type Place } from './catalogue'
@@ -39,21 +40,25 @@ export const isStandingPart = (id: Id, owner: Id) => id === `${owner}-rule` || i
 /** The look that composes a layout where it is another one than the theme wears. */
 const foreignLook = (theme: Theme, { look }: Pick<Layout, 'look'>) => (look === theme.look?.name ? undefined : lookNamed(look))
 
-/** What a layout's record says of the look that its family stands in: its ground, and which parts of the master are not on its slides. */
+/**
+ * What a layout's record says of the look that its family stands in: its ground, and which parts of the master are not on its slides. What
+ * the look has on every slide does not lie across pages that are all of a piece, or that another look composes; what a team has put there
+ * does, but over words.
+ */
 export function standingOf(
   deck: Deck,
   family: LayoutFamily,
   layout: Pick<Layout, 'master' | 'look'>,
 ): Partial<Pick<Layout, 'ground' | 'without'>> {
   const { master } = layout
-  const { ground, bare } = dressed(family, themeComposing(deckTheme(deck), layout))
-  return {
-    ...(ground ? { ground } : {}),
-    // What the deck's look has stand on every slide would lie across what another one composes.
-    ...(bare || foreignLook(deckTheme(deck), layout)
-      ? { without: elementsOf(deck, master).flatMap(({ id }) => (isStandingPart(id, master) ? [id] : [])) }
-      : {}),
-  }
+  const theme = themeComposing(deckTheme(deck), layout)
+  const { ground, bare } = dressed(family, theme)
+  const own = ground ? { ground } : {}
+  if (!bare && !foreignLook(deckTheme(deck), layout)) return own
+  const words = standingPlaces(theme, family, infoOf(deck).size).filter(({ kind, placeholder }) => kind === 'text' && placeholder)
+  const lies = ({ box }: Element) => !!box && words.some(place => overlap(boundsOf(box), boundsOf(place.box)))
+  const gone = elementsOf(deck, master).filter(part => isStandingPart(part.id, master) || lies(part))
+  return { ...own, without: gone.map(({ id }) => id) }
 }
 
 /** The places that a family keeps on its layout in a theme: in colours as they are seen on the ground that the look gives it. */
