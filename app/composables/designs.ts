@@ -4,6 +4,8 @@ import { applyChanges, deckTheme, putRecord, type Deck } from '#core/model'
 
 /** How long work goes on before the page has its turn, ms. */
 const slice = 14
+/** How often what there is by then is shown, ms: all rows are drawn anew for it. */
+const glance = 400
 /** Others’ edits come one after the other: designs follow when they rest. */
 const rests = { wait: 350, maxWait: 2000 }
 const freshSeed = 4711
@@ -41,13 +43,17 @@ export function useDesigns() {
     await stage.need(applyChanges(deck, [putRecord('theme', themeWith(deck, wish))]))
     const work = designing(deck, wish, store.context, stage.host.measurer)
     let since = performance.now()
+    let shown = since
     for (;;) {
       if (own !== run) return
       const step = work.next()
-      const isRest = performance.now() - since > slice
-      if (step.done || isRest) designs.value = new Map(designs.value).set(look.name, step.value)
+      const now = performance.now()
+      if (step.done || now - shown > glance) {
+        designs.value = new Map(designs.value).set(look.name, step.value)
+        shown = now
+      }
       if (step.done) return
-      if (isRest) {
+      if (now - since > slice) {
         await new Promise(resolve => setTimeout(resolve))
         since = performance.now()
       }

@@ -1,19 +1,31 @@
-import { iconQuestion, iconsWanted, putIcons } from '#core/layouts'
-import type { DrawnIcon } from '#core/model'
+import { iconsWanted, putIcons } from '#core/layouts'
+import { infoOf, type DrawnIcon } from '#core/model'
 import type { Id } from '#core/values'
+
+/** As many slides are asked for at once, and of each so many items. */
+const [atOnce, mostItems] = [100, 200]
 
 /** Lets icon places that are still empty show what the words beside them speak of; one step, that one undo takes back. */
 export function useFoundIcons() {
   const store = useDeck()
   return async function find(slides: readonly Id[]) {
-    const deck = store.deck
-    const wanted = deck ? slides.flatMap(slide => iconsWanted(deck, slide)) : []
+    const { deck, id } = store
+    const wanted = deck ? slides.map(slide => iconsWanted(deck, slide).slice(0, mostItems)).filter(list => list.length) : []
     if (!deck || !wanted.length) return
-    const found = await asking(() =>
-      $fetch<{ icons: (DrawnIcon | null)[] }>('/api/icons/for', { method: 'POST', body: iconQuestion(deck, wanted) }),
-    )
-    if (!found || store.deck?.info.info?.id !== deck.info.info?.id) return
-    const changes = putIcons(store.current, wanted, found.icons)
-    if (changes.length) store.edit(changes.length === 1 ? 'find an icon' : `find ${changes.length} icons`, changes)
+    const icons: (DrawnIcon | null)[] = []
+    for (let from = 0; from < wanted.length; from += atOnce) {
+      const texts = wanted.slice(from, from + atOnce).map(list => list.map(({ words }) => words.slice(0, 2000)))
+      const found = await asking(() =>
+        $fetch<{ slides: (DrawnIcon | null)[][] }>('/api/icons/for', {
+          method: 'POST',
+          body: { slides: texts, language: infoOf(deck).language },
+        }),
+      )
+      if (!found) break
+      icons.push(...found.slides.flat())
+    }
+    if (store.id !== id || !store.deck) return
+    const changes = putIcons(store.current, wanted.flat(), icons)
+    if (changes.length) store.edit(changes.length === 1 ? 'find an icon' : `find ${numberWords(changes.length)} icons`, changes)
   }
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { applyChanges, elementsOf, readDeck, slidesOf, type DrawnIcon } from '../model'
 import { countingContext, freshDeck } from '../testing'
-import { familyNamed, iconQuestion, iconsWanted, insertSlide, layOut, putIcons, setOutlineSlide } from './index'
+import { familyNamed, iconsWanted, insertSlide, layOut, putIcons, setOutlineSlide } from './index'
 
 const drawn = (name: string): DrawnIcon => ({ name, view: [24, 24], paths: [{ d: 'M0 0h24', width: 2 }] })
 const lines = ['Speed: eight minutes', 'Light: at every gate', 'A roof'].map(text => ({ text, level: 1 }))
@@ -15,11 +15,10 @@ function made(family = 'icons-row') {
 }
 
 describe('icons beside the items of a slide', () => {
-  it('are asked for by what their items say, in the deck’s language', () => {
+  it('are asked for by what their items say', () => {
     const { deck, slide } = made()
     const wanted = iconsWanted(deck, slide)
     expect(wanted.map(({ words }) => words)).toEqual(['Speed eight minutes', 'Light at every gate', 'A roof'])
-    expect(iconQuestion(deck, wanted)).toEqual({ texts: wanted.map(({ words }) => words), language: 'en' })
   })
   it('are put where they were found, and asked for once only', () => {
     const { deck, slide } = made('icons-rows')

@@ -1,4 +1,4 @@
-import { elementsOf, infoOf, plainText, setRecord, type Change, type Deck, type DrawnIcon } from '../model'
+import { elementsOf, plainText, setRecord, type Change, type Deck, type DrawnIcon } from '../model'
 import { itemPlace } from '../resolved'
 import type { Id } from '../values'
 import { noIcon } from './catalogue'
@@ -26,12 +26,6 @@ export function iconsWanted(deck: Deck, slide: Id): IconWanted[] {
     return words ? [{ element: element.id, words }] : []
   })
 }
-
-/** What is asked for to find icons for slides: their words, in the deck’s language. */
-export const iconQuestion = (deck: Deck, wanted: readonly IconWanted[]) => ({
-  texts: wanted.map(({ words }) => words),
-  language: infoOf(deck).language,
-})
 
 /** Puts icons that were found into their places, as far as these are still empty. */
 export const putIcons = (deck: Deck, wanted: readonly IconWanted[], icons: readonly (DrawnIcon | null)[]): Change[] =>

@@ -2,11 +2,15 @@ import { z } from 'zod'
 import { readAs, requireEditor } from '../../access'
 import { iconsFor } from '../../icons/shipped'
 
-const input = z.object({ texts: z.array(z.string().max(2000)).max(200), language: z.string().max(35).default('en') })
+const input = z.object({
+  /** The texts of each of several slides. */
+  slides: z.array(z.array(z.string().max(2000)).max(200)).max(100),
+  language: z.string().max(35).default('en'),
+})
 
-/** An icon for each text, by what it says; null where none fits. */
+/** An icon for each text, by what it says, none twice on a slide; null where none fits. */
 export default defineEventHandler(async event => {
   await requireEditor(event)
-  const { texts, language } = readAs(input, await readBody(event))
-  return { icons: await iconsFor(texts, language) }
+  const { slides, language } = readAs(input, await readBody(event))
+  return { slides: await Promise.all(slides.map(texts => iconsFor(texts, language))) }
 })
