@@ -165,6 +165,9 @@ export class Workbench {
     const { name } = deckTheme(this.#deck)
     this.edit(putLook(this.#deck, { look, seed: 4711, ground: 'light', ...wish }, this.context))
     this.edit([setRecord('theme', 'theme', { name })])
+    // The house's rule, which the footer stood beside, is gone.
+    const footer = this.#deck.elements[`${this.input.prefix}-footer`]
+    if (footer?.box) this.#set('elements', footer.id, { box: { ...footer.box, x: deckTheme(this.#deck).margin } })
   }
 
   /** Sets the harbour's logo and footer higher by so many px: clear of what a look draws along the foot. */
