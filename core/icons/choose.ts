@@ -7,14 +7,15 @@ export type IconIndex<E extends IconEntry> = ReadonlyMap<string, readonly { entr
 const plain = (words: string) => withoutAccents(words.toLowerCase())
 /** Words that are in many texts and say nothing that could be drawn. */
 const empty = new Set(
-  (
-    'the and for with from into onto over under than then that this these those there their they them what when where which while who whom ' +
-    'will would should could can may must not nor but all any each every more most less least few many much some one two three four five six ' +
-    'seven eight nine ten first second third last next new old good bad best own same other another very just only also still even ever never ' +
-    'always often get gets got has have had does did done make makes made take takes use uses used way ways thing things part parts side sides ' +
-    'day days year years time times half line lines point points name names number numbers place places end ends way out off our your his her ' +
-    'its are was were been being left right large small long short high low big little about after again against before between both down up'
-  ).split(' '),
+  [
+    'the and for with from into onto over under than then that this these those there their they them what when where which',
+    'while who whom will would should could can may must not nor but all any each every more most less least few many much',
+    'some one two three four five six seven eight nine ten first second third last next new old good bad best own same other',
+    'another very just only also still even ever never always often get gets got has have had does did done make makes made',
+    'take takes use uses used way ways thing things part parts side sides day days year years time times half line lines',
+    'point points name names number numbers place places end ends out off our your his her its are was were been being left',
+    'right large small long short high low big little about after again against before between both down up',
+  ].flatMap(line => line.split(' ')),
 )
 
 /** An index of icons by each word of their names and meanings. */

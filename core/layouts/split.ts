@@ -2,7 +2,7 @@ import type { Joint } from '../model'
 import { memoByText } from '../values'
 import type { Split } from './catalogue'
 import { amountPattern } from './words/amounts'
-import { momentPattern } from './words/moments'
+import { everyDay, momentPattern } from './words/moments'
 
 /** A line parted in two: `lead` and `rest` are its ends, `joint` what stands between them and which comes first. */
 export interface Parted {
@@ -20,14 +20,18 @@ const endsWithFigure = new RegExp(`^(.*?\\S)(\\s*[:–—=]\\s+|\\s+-\\s+|,?\\s+
 const separator = /^(.{1,60}?\S)(\s*[:–—]\s+|\s+[–—-]\s+|\t+)(?=\S)/u
 const person = /^((?:\p{Lu}[\p{L}.'’-]*\s?|(?:de|da|von|van|der|den|di|la|le|al|bin|ben)\s){1,5}?)(,\s+|\s+[–—-]\s+|:\s+)(?=\S)/u
 /** Days, and from the first figure on when: “Monday to Friday 9:00–17:00”. */
-const hoursLine =
-  /^(\p{L}[^\d]{0,60}?[\p{L}.])(\s*:\s*|,?\s+)(?=(?:(?:from|von|de|dalle|das|van|fra|från|od)\s)?\d{1,2}[^\p{L}]*\d|\d{1,2} ?(?:am|pm|h|uhr|bis|to|–|-))/iu
-const dayWords =
-  'daily|weekdays?|weekends?|holidays?|täglich|werktags?|feiertags?|tous les jours|jours fériés|festivos|diario|festivi|diariamente|dagelijks'
-const closedLine = new RegExp(`^(${momentPattern}|${dayWords})(\\s*[:–—]\\s*|,?\\s+)(?=\\p{L}+(?:\\s\\p{L}+)?$)`, 'iu')
-const effectWords =
-  'so|therefore|hence|thus|deshalb|daher|darum|folglich|donc|alors|por eso|por lo tanto|quindi|perciò|por isso|dus|daarom|derfor|därför|dlatego'
-const effectLine = new RegExp(`^([^→⇒].{1,200}?[^\\s,→⇒])(\\s*(?:→|⇒|->|=>)\\s*|,\\s+(?:${effectWords})\\s+)(?=\\S)`, 'iu')
+const until = '\\d{1,2}[^\\p{L}]*\\d|\\d{1,2} ?(?:am|pm|h|uhr|bis|to|–|-)'
+const hoursLine = new RegExp(
+  `^(\\p{L}[^\\d]{0,60}?[\\p{L}.])(\\s*:\\s*|,?\\s+)(?=(?:(?:from|von|de|dalle|das|van|fra|från|od)\\s)?(?:${until}))`,
+  'iu',
+)
+const closedLine = new RegExp(`^(${momentPattern}|${everyDay})(\\s*[:–—]\\s*|,?\\s+)(?=\\p{L}+(?:\\s\\p{L}+)?$)`, 'iu')
+/** Words that say that something follows from what was said. */
+export const followsFrom = [
+  'so|therefore|hence|thus|as a result|deshalb|daher|darum|folglich|donc|alors|por eso|por lo tanto|quindi|perciò|por isso',
+  'dus|daarom|derfor|därför|więc|dlatego',
+].join('|')
+const effectLine = new RegExp(`^([^→⇒].{1,200}?[^\\s,→⇒])(\\s*(?:→|⇒|->|=>)\\s*|,\\s+(?:${followsFrom})\\s+)(?=\\S)`, 'iu')
 const question = /^(.{2,200}?[?？؟])(\s+[–—-]\s+|\s+)(?=\S)/u
 const quoted = '[“”„"«»‹›‘’\']'
 const sayingFirst = new RegExp(`^(${quoted}.{3,}${quoted})(\\s*[–—-]\\s*|,\\s+|\\s+)(?=\\p{L})`, 'u')

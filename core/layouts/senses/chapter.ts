@@ -1,7 +1,10 @@
+import { opensWith } from './patterns'
 import type { SenseReader } from './sense'
 
-const opens =
-  /^(?:part|chapter|section|teil|kapitel|abschnitt|partie|chapitre|parte|capítulo|capitolo|deel|hoofdstuk|del|kapitel|kapittel|część|rozdział)\s+(?:\d+|[ivx]+|one|two|three|eins|zwei|drei|un|deux|trois|uno|dos|tres|due|tre|dois|een|twee|en|två|to|jeden|dwa)(?![\p{L}])/iu
+const part =
+  'part|chapter|section|teil|kapitel|abschnitt|partie|chapitre|parte|capítulo|capitolo|deel|hoofdstuk|del|kapittel|część|rozdział'
+const place = '\\d+|[ivx]+|one|two|three|eins|zwei|drei|un|deux|trois|uno|dos|tres|due|tre|dois|een|twee|en|två|to|jeden|dwa'
+const opens = opensWith(`(?:${part})\\s+(?:${place})`)
 
 export const chapter: SenseReader = {
   sense: 'chapter',

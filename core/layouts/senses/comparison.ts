@@ -3,18 +3,19 @@ import { opensWith, wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const versus = wordsOf(
-  'vs|versus|compared?|comparison|before and after|now and then|old and new|pros and cons|for and against|differences?|alternatives?',
-  'im vergleich|vergleich|gegenüber|vorher und nachher|vor und nach|vor- und nachteile|alt und neu|unterschiede?|contre|comparaison',
-  'avant et après|avantages et inconvénients|différences?|comparación|antes y después|ventajas e inconvenientes|diferencias?|confronto',
-  'prima e dopo|vantaggi e svantaggi|comparação|antes e depois|vantagens e desvantagens|vergelijking|voor en na|voor- en nadelen',
-  'jämförelse|före och efter|sammenligning|før og efter|før og etter|porównanie|przed i po|zalety i wady',
+  'vs|versus|compared?|comparison|before and after|now and then|old and new|pros and cons|for and against|differences?',
+  'alternatives?|im vergleich|vergleich|gegenüber|vorher und nachher|vor und nach|vor- und nachteile|alt und neu|unterschiede?',
+  'contre|comparaison|avant et après|avantages et inconvénients|différences?|comparación|antes y después',
+  'ventajas e inconvenientes|diferencias?|confronto|prima e dopo|vantaggi e svantaggi|comparação|antes e depois',
+  'vantagens e desvantagens|vergelijking|voor en na|voor- en nadelen|jämförelse|före och efter|sammenligning|før og efter',
+  'før og etter|porównanie|przed i po|zalety i wady',
 )
 const sides = opensWith(
-  'before|after|now|then|today|tomorrow|old|new|pros?|cons?|for|against|advantages|drawbacks|option [a-c1-3]|variant [a-c1-3]|with|without',
-  'vorher|nachher|heute|morgen|früher|alt|neu|vorteile|nachteile|dafür|dagegen|variante [a-c1-3]|mit|ohne|avant|après|hier|demain',
-  'aujourd.hui|pour|contre|avantages|inconvénients|antes|después|ahora|ventajas|inconvenientes|a favor|en contra|prima|dopo|oggi|vantaggi',
-  'svantaggi|depois|agora|vantagens|desvantagens|voor|na|nu|voordelen|nadelen|met|zonder|före|efter|fördelar|nackdelar|før|etter|fordele',
-  'ulemper|fordeler|przed|po|zalety|wady',
+  'before|after|now|then|today|tomorrow|old|new|pros?|cons?|for|against|advantages|drawbacks|option [a-c1-3]|variant [a-c1-3]',
+  'with|without|vorher|nachher|heute|morgen|früher|alt|neu|vorteile|nachteile|dafür|dagegen|variante [a-c1-3]|mit|ohne|avant',
+  'après|hier|demain|aujourd.hui|pour|contre|avantages|inconvénients|antes|después|ahora|ventajas|inconvenientes|a favor',
+  'en contra|prima|dopo|oggi|vantaggi|svantaggi|depois|agora|vantagens|desvantagens|voor|na|nu|voordelen|nadelen|met|zonder|före',
+  'efter|fördelar|nackdelar|før|etter|fordele|ulemper|fordeler|przed|po|zalety|wady',
 )
 
 /** Whether what stands at the top is named in the title: “Bus or tram” over “Bus” and “Tram”. */

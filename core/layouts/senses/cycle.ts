@@ -3,13 +3,14 @@ import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const round = wordsOf(
-  'cycle|circle|loop|round|rhythm|every (?:day|week|month|year)|again and again|recurring|kreislauf|zyklus|kreis|rhythmus|jahreslauf',
-  'immer wieder|boucle|ronde|ciclo|círculo|cerchio|kringloop|kretslopp|kredsløb|obieg|cykl',
+  'cycle|circle|loop|round|rhythm|every (?:day|week|month|year)|again and again|recurring|kreislauf|zyklus|kreis|rhythmus',
+  'jahreslauf|immer wieder|boucle|ronde|ciclo|círculo|cerchio|kringloop|kretslopp|kredsløb|obieg|cykl',
 )
 const back = wordsOf(
-  'and (?:begin )?again|and so on|starts? (?:again|over)|back to (?:the )?(?:start|first|beginning)|repeat|begin again|von vorn|wieder von',
-  'zurück zum anfang|und von neuem|on recommence|recommencer|retour au début|et ainsi de suite|vuelta a empezar|volver a empezar',
-  'y otra vez|si ricomincia|ricominciare|da capo|recomeçar|outra vez|weer opnieuw|opnieuw beginnen|om igen|från början|forfra|på nytt|od nowa',
+  'and (?:begin )?again|and so on|starts? (?:again|over)|back to (?:the )?(?:start|first|beginning)|repeat|begin again|von vorn',
+  'wieder von|zurück zum anfang|und von neuem|on recommence|recommencer|retour au début|et ainsi de suite|vuelta a empezar',
+  'volver a empezar|y otra vez|si ricomincia|ricominciare|da capo|recomeçar|outra vez|weer opnieuw|opnieuw beginnen|om igen',
+  'från början|forfra|på nytt|od nowa',
 )
 const seasons: readonly RegExp[] = [
   wordsOf('spring|frühling|frühjahr|printemps|primavera|lente|voorjaar|forår|vår|våren|wiosna|wiosną'),

@@ -3,9 +3,9 @@ import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const plans = wordsOf(
-  'history|timeline|milestones?|roadmap|chronicle|chronology|how .* (?:grew|came|began)|geschichte|meilensteine?|zeitplan|zeitleiste|chronik',
-  'historique|histoire|jalons?|calendrier|chronologie|historia|calendario|cronología|storia|cronologia|história|calendário|geschiedenis',
-  'planning|historien?|tidslinje|harmonogram|kalendarium',
+  'history|timeline|milestones?|roadmap|chronicle|chronology|how .* (?:grew|came|began)|geschichte|meilensteine?|zeitplan',
+  'zeitleiste|chronik|historique|histoire|jalons?|calendrier|chronologie|historia|calendario|cronología|storia|cronologia',
+  'história|calendário|geschiedenis|planning|historien?|tidslinje|harmonogram|kalendarium',
 )
 
 export const events: SenseReader = {

@@ -1,7 +1,7 @@
 import { memoByText } from '../../values'
 import { partLine, type Parted } from '../split'
 import { amountIn, amountsToScale, type ReadAmount } from '../words/amounts'
-import { momentOf, momentsToScale } from '../words/moments'
+import { everyDay, momentOf, momentsToScale } from '../words/moments'
 import { opensWith, wordsOf } from './patterns'
 
 /** What a slide's words are, as an outline has them. */
@@ -107,9 +107,7 @@ const ordinals = wordsOf(
   '(?:no\\.?|nr\\.?|n°|place|platz|rang|rank|puesto|posto|lugar|plats|plads|miejsce) ?\\d{1,2}',
 )
 const placeAtStart = new RegExp(`^(?:${ordinals.source})`, 'iu')
-const dayAtStart = opensWith(
-  'daily|weekdays?|weekends?|holidays?|täglich|werktags?|feiertags?|tous les jours|jours fériés|festivos|diario|festivi|diariamente|dagelijks',
-)
+const dayAtStart = opensWith(everyDay)
 const shutWords = wordsOf(
   'closed|geschlossen|fermée?|cerrado|chiuso|fechado|gesloten|stängt|lukket|stengt|nieczynne|zamknięte|round the clock|all day',
 )

@@ -2,15 +2,15 @@ import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const table = /\.(?:csv|tsv|xlsx?)\b/
-const column = wordsOf(
-  '(?:by|per|an?|nach|pro|je|par|por|al|pr\\.?|i) (?:month|year|season|week|day|route|hour|country|age|region|station|monat|jahr|woche|tag|strecke' +
-    '|stunde|land|alter|mois|an|année|semaine|jour|ligne|heure|pays|mes|año|temporada|día|país|mese|anno|giorno|mês|ano|dia|maand|jaar|dag' +
-    '|månad|år|måned|miesiąc|rok)',
-)
+const counted = [
+  'month|year|season|week|day|route|hour|country|age|region|station|monat|jahr|woche|tag|strecke|stunde|land|alter|mois|an|année',
+  'semaine|jour|ligne|heure|pays|mes|año|temporada|día|país|mese|anno|giorno|mês|ano|dia|maand|jaar|dag|månad|år|måned|miesiąc|rok',
+].join('|')
+const column = wordsOf(`(?:by|per|an?|nach|pro|je|par|por|al|pr\\.?|i) (?:${counted})`)
 const charts = wordsOf(
-  'chart|graph|diagram|trend|growth|figures|statistics|diagramm|entwicklung|verlauf|statistik|wachstum|graphique|évolution|courbe|statistiques',
-  'croissance|gráfico|evolución|estadísticas|crecimiento|grafico|andamento|crescita|evolução|crescimento|grafiek|groei|diagram|utveckling',
-  'wykres|wzrost',
+  'chart|graph|diagram|trend|growth|figures|statistics|diagramm|entwicklung|verlauf|statistik|wachstum|graphique|évolution|courbe',
+  'statistiques|croissance|gráfico|evolución|estadísticas|crecimiento|grafico|andamento|crescita|evolução|crescimento|grafiek',
+  'groei|utveckling|wykres|wzrost',
 )
 const sourced = wordsOf('source|quelle|fuente|fonte|bron|källa|kilde|źródło')
 

@@ -4,8 +4,9 @@ import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const through = wordsOf(
-  'from .+ to .+|where .+ (?:lost|drop out|leave|stop)|funnel|selection|applicants?|von .+ zu[mr]? .+|trichter|auswahl|de .+ à .+|du .+ au .+',
-  'entonnoir|embudo|de .+ a .+|dal? .+ al? .+|imbuto|do .+ ao .+|funil|van .+ (?:tot|naar) .+|trechter|från .+ till .+|fra .+ til .+|od .+ do .+',
+  'from .+ to .+|where .+ (?:lost|drop out|leave|stop)|funnel|selection|applicants?|von .+ zu[mr]? .+|trichter|auswahl|de .+ à .+',
+  'du .+ au .+|entonnoir|embudo|de .+ a .+|dal? .+ al? .+|imbuto|do .+ ao .+|funil|van .+ (?:tot|naar) .+|trechter',
+  'från .+ till .+|fra .+ til .+|od .+ do .+',
 )
 
 export const funnel: SenseReader = {

@@ -2,9 +2,9 @@ import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const organised = wordsOf(
-  'organi[sz]ation|structure|who (?:reports|belongs|leads)|departments?|divisions?|hierarchy|chart of|tree|made of|species|gliederung',
-  'organigramm|aufbau|struktur|abteilungen|wer (?:wem |leitet|gehört).*|organigramme|hiérarchie|services|qui dépend.*|organigrama|estructura',
-  'quién depende.*|organigramma|struttura|estrutura|organogram|opbouw|organisation|organisasjon|struktura',
+  'organi[sz]ation|structure|who (?:reports|belongs|leads)|departments?|divisions?|hierarchy|chart of|tree|made of|species',
+  'gliederung|organigramm|aufbau|struktur|abteilungen|wer (?:wem |leitet|gehört).*|organigramme|hiérarchie|services|qui dépend.*',
+  'organigrama|estructura|quién depende.*|organigramma|struttura|estrutura|organogram|opbouw|organisation|organisasjon|struktura',
 )
 
 export const hierarchy: SenseReader = {

@@ -3,12 +3,12 @@ import { opensWith } from './patterns'
 import type { SenseReader } from './sense'
 
 const onward = opensWith(
-  '(?:our |the )?next steps?|what.?s next|what (?:is|comes|happens) (?:next|now)|what now|to do|action items?|actions|your turn|how to reach.*',
-  'reach us|contact(?: us)?|get in touch|thank you.*|thanks.*|join us|write to us|nächste schritte|wie es (?:jetzt )?weitergeht|so geht es weiter',
-  'was jetzt|zu tun|aufgaben|kontakt|so erreichen.*|vielen dank.*|danke.*|mitmachen|prochaines étapes|et maintenant|la suite|à faire',
-  'nous joindre|merci.*|participez|rejoignez.*|próximos pasos|qué sigue|cómo encontrarnos|contacto|gracias.*|prossimi passi|contatti|grazie.*',
-  'come raggiungerci|próximos passos|contacto|contato|obrigad[oa].*|volgende stappen|bedankt.*|nästa steg|tack.*|næste skridt|tak|neste steg',
-  'takk|następne kroki|dziękujemy.*|dalej',
+  '(?:our |the )?next steps?|what.?s next|what (?:is|comes|happens) (?:next|now)|what now|to do|action items?|actions|your turn',
+  'how to reach.*|reach us|contact(?: us)?|get in touch|thank you.*|thanks.*|join us|write to us|nächste schritte',
+  'wie es (?:jetzt )?weitergeht|so geht es weiter|was jetzt|zu tun|aufgaben|kontakt|so erreichen.*|vielen dank.*|danke.*',
+  'mitmachen|prochaines étapes|et maintenant|la suite|à faire|nous joindre|merci.*|participez|rejoignez.*|próximos pasos',
+  'qué sigue|cómo encontrarnos|contacto|gracias.*|prossimi passi|contatti|grazie.*|come raggiungerci|próximos passos|contato',
+  'obrigad[oa].*|volgende stappen|bedankt.*|nästa steg|tack.*|næste skridt|tak|neste steg|takk|następne kroki|dziękujemy.*|dalej',
 )
 const reach = /(?:[\w.+-]+@[\w-]+\.\w+|\bwww\.|https?:|\b\d[\d\s/-]{6,}\d\b|\btel\b)/i
 

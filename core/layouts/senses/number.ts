@@ -4,11 +4,12 @@ import type { SenseReader } from './sense'
 
 /** A title that announces figures of several kinds. */
 export const numbersTitle = wordsOf(
-  'in numbers|in figures|key figures|at a glance|facts|results|the numbers|figures to .*|in zahlen|zahlen|kennzahlen|auf einen blick|ergebnisse',
-  'en chiffres|chiffres|en bref|résultats|en cifras|cifras|in cifre|em números|números|in cijfers|i siffror|i tal|i tall|w liczbach',
+  'in numbers|in figures|key figures|at a glance|facts|results|the numbers|figures to .*|in zahlen|zahlen|kennzahlen',
+  'auf einen blick|ergebnisse|en chiffres|chiffres|en bref|résultats|en cifras|cifras|in cifre|em números|números|in cijfers',
+  'i siffror|i tal|i tall|w liczbach',
 )
-const bare =
-  /^\W{0,2}[€$£]?\s?\d[\d.,\s]*\s?(?:%|[€$£]|k|m|million(?:en|s)?|mio\.?|tonnes|tonnen|minutes|minuten|km|kg|hours|stunden|heures|days|tage|jours)?\W?$/
+const units = '%|[€$£]|k|m|million(?:en|s)?|mio\\.?|tonnes|tonnen|minutes|minuten|km|kg|hours|stunden|heures|days|tage|jours'
+const bare = new RegExp(`^\\W{0,2}[€$£]?\\s?\\d[\\d.,\\s]*\\s?(?:${units})?\\W?$`)
 
 /** Whether a title is nothing but a number with its unit. */
 export const isBareNumber = (title: string) => bare.test(title.trim().toLocaleLowerCase())

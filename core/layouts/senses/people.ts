@@ -3,16 +3,18 @@ import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const who = wordsOf(
-  'who we are|who is who|who to ask|our team|the team|team|crew|people|staff|contacts?|speakers?|the board|meet|wer wir sind|unser team|mannschaft',
-  'menschen|leute|ansprechpartner|vorstand|wer ist wer|wer dahinter steht|équipe|qui sommes.*|équipage|intervenants|qui est qui|ceux qui .*',
-  'quiénes somos|equipo|chi siamo|squadra|quem somos|equipa|equipe|wie we zijn|ons team|vilka vi är|laget|hvem vi er|kim jesteśmy|zespół',
+  'who we are|who is who|who to ask|our team|the team|team|crew|people|staff|contacts?|speakers?|the board|meet|wer wir sind',
+  'unser team|mannschaft|menschen|leute|ansprechpartner|vorstand|wer ist wer|wer dahinter steht|équipe|qui sommes.*|équipage',
+  'intervenants|qui est qui|ceux qui .*|quiénes somos|equipo|chi siamo|squadra|quem somos|equipa|equipe|wie we zijn|ons team',
+  'vilka vi är|laget|hvem vi er|kim jesteśmy|zespół',
 )
 const roles = wordsOf(
   '(?:head |first )?(?:manager|officer|captain|director|head|lead|chief|engineer|master|assistant|desk|pilot|mate|steward|secretary|chair)',
-  'treasurer|coordinator|designer|editor|gardener|aid|\\p{L}*leiter(?:in)?|kapitän(?:in)?|chef(?:in)?|ingenieur(?:in)?|lotse|lotsin',
-  'sprecher(?:in)?|vorsitz\\p{L}*|kasse|büro|gärtner(?:in)?|capitaine|directrice|directeur|responsable|ingénieure?|cheffe?|pilote|présidente?',
-  'trésori\\p{L}+|secrétaire|jardini\\p{L}+|directora?|capitán|jardiner[oa]|secretari[oa]|diret\\p{L}+|capitano|giardinier[ea]|segretari[oa]',
-  'capitão|jardineir[oa]|secretári[oa]|tuinman|secretaris|havenmeester|kapitein|trädgårdsmästare|sekreter\\p{L}*|leder|kapten|dyrektor\\p{L}*',
+  'treasurer|coordinator|designer|editor|gardener|aid|\\p{L}*leiter(?:in)?|kapitän(?:in)?|chef(?:in)?|ingenieur(?:in)?|lotse',
+  'lotsin|sprecher(?:in)?|vorsitz\\p{L}*|kasse|büro|gärtner(?:in)?|capitaine|directrice|directeur|responsable|ingénieure?|cheffe?',
+  'pilote|présidente?|trésori\\p{L}+|secrétaire|jardini\\p{L}+|directora?|capitán|jardiner[oa]|secretari[oa]|diret\\p{L}+',
+  'capitano|giardinier[ea]|segretari[oa]|capitão|jardineir[oa]|secretári[oa]|tuinman|secretaris|havenmeester|kapitein',
+  'trädgårdsmästare|sekreter\\p{L}*|leder|kapten|dyrektor\\p{L}*',
 )
 const properName = /^\p{Lu}[\p{L}.'’-]+(?: (?:de|da|von|van|der|den|di|la|le))*(?: \p{Lu}[\p{L}.'’-]+){1,3}(?:$|[,:–—-]| [–—-])/u
 /** A name of two words or more, and what is said of it in small letters. */

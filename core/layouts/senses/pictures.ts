@@ -3,8 +3,9 @@ import type { SenseReader } from './sense'
 
 const file = /\.(?:jpe?g|png|webp|avif|gif|svg)\b/
 const seen = wordsOf(
-  'photos?|photographs?|pictures?|images?|gallery|views? (?:of|from)|seen from|impressions (?:of|from)|fotos?|bilder?|aufnahmen?|ansichten',
-  'eindrücke|galerie|vues? (?:de|du|depuis).*|imágenes|vistas de.*|immagini|foto|imagens|beelden|foto.s|foton|billeder|zdjęcia',
+  'photos?|photographs?|pictures?|images?|gallery|views? (?:of|from)|seen from|impressions (?:of|from)|fotos?|bilder?|aufnahmen?',
+  'ansichten|eindrücke|galerie|vues? (?:de|du|depuis).*|imágenes|vistas de.*|immagini|foto|imagens|beelden|foto.s|foton|billeder',
+  'zdjęcia',
 )
 
 export const pictures: SenseReader = {

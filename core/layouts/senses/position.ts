@@ -2,7 +2,8 @@ import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const axes = wordsOf(
-  'matrix|quadrants?|axes|two axes|against|map of|portfolio|quadranten|achsen|matrice|quadrants|ejes|assi|eixos|kwadranten|axlar|akser|osie',
+  'matrix|quadrants?|axes|two axes|against|map of|portfolio|quadranten|achsen|matrice|quadrants|ejes|assi|eixos|kwadranten|axlar',
+  'akser|osie',
 )
 const small = new Set(['and', 'but', 'the', 'und', 'aber', 'et', 'mais', 'not', 'nicht', 'y', 'e', 'en', 'och', 'og', 'i', 'but', 'pas'])
 

@@ -3,8 +3,8 @@ import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const faq = wordsOf(
-  'questions?|faq|q ?& ?a|asked|answers|fragen|antworten|fragt|gefragt|réponses|demandez?|demande|preguntas?|preguntan|domande|chiedono',
-  'perguntas?|perguntam|vragen|vraagt|frågor|spørgsmål|spørsmål|pytania',
+  'questions?|faq|q ?& ?a|asked|answers|fragen|antworten|fragt|gefragt|réponses|demandez?|demande|preguntas?|preguntan|domande',
+  'chiedono|perguntas?|perguntam|vragen|vraagt|frågor|spørgsmål|spørsmål|pytania',
 )
 
 export const questions: SenseReader = {

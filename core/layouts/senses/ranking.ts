@@ -3,9 +3,10 @@ import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const most = wordsOf(
-  'most|least|top(?: \\p{L}+)?|largest|biggest|busiest|longest|shortest|best|worst|highest|oldest|ranking|winners?|podium|ranked|\\p{L}+iest',
-  'meist\\p{L}*|größten?|längsten?|höchsten?|besten?|vollsten?|ältesten?|sieger|rangliste|rangfolge|les plus|palmarès|classement|más|mayores',
-  'clasificación|più|classifica|maiores|mais|classificação|grootste|drukste|langste|ranglijst|största|mest|største|najwięks\\p{L}+|najczęst\\p{L}+',
+  'most|least|top(?: \\p{L}+)?|largest|biggest|busiest|longest|shortest|best|worst|highest|oldest|ranking|winners?|podium|ranked',
+  '\\p{L}+iest|meist\\p{L}*|größten?|längsten?|höchsten?|besten?|vollsten?|ältesten?|sieger|rangliste|rangfolge|les plus|palmarès',
+  'classement|más|mayores|clasificación|più|classifica|maiores|mais|classificação|grootste|drukste|langste|ranglijst|största|mest',
+  'største|najwięks\\p{L}+|najczęst\\p{L}+',
 )
 
 export const ranking: SenseReader = {

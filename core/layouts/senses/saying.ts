@@ -2,8 +2,8 @@ import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const voices = wordsOf(
-  'quote|voices|said|words of|what .* say|wrote|testimonials?|in their own words|stimmen|zitat|sagen|worte|citation|paroles|témoignages?|disent',
-  'voces|dicen|cita|voci|dicono|vozes|dizem|stemmen|zeggen|röster|stemmer|głosy',
+  'quote|voices|said|words of|what .* say|wrote|testimonials?|in their own words|stimmen|zitat|sagen|worte|citation|paroles',
+  'témoignages?|disent|voces|dicen|cita|voci|dicono|vozes|dizem|stemmen|zeggen|röster|stemmer|głosy',
 )
 
 export const saying: SenseReader = {

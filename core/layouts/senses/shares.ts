@@ -3,13 +3,14 @@ import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const whole = wordsOf(
-  'shares?|split|breakdown|where .* (?:goes|go|comes? from)|made up of|budget|portion|pays for|anteile?|aufteilung|verteilung|zusammensetzung',
-  'wohin|woher|wofür|parts?|répartition|proportion|où va|d.où|à quoi|partes|reparto|de dónde|adónde|parti|ripartizione|da dove|divisão|de onde',
-  'verdeling|waar .* vandaan|fördelning|varifrån|fordeling|hvor .* fra|udział|skąd',
+  'shares?|split|breakdown|where .* (?:goes|go|comes? from)|made up of|budget|portion|pays for|anteile?|aufteilung|verteilung',
+  'zusammensetzung|wohin|woher|wofür|parts?|répartition|proportion|où va|d.où|à quoi|partes|reparto|de dónde|adónde|parti',
+  'ripartizione|da dove|divisão|de onde|verdeling|waar .* vandaan|fördelning|varifrån|fordeling|hvor .* fra|udział|skąd',
 )
 /** What is left over: it makes the whole full without a number. */
 const rest = wordsOf(
-  'rest|others?|everything else|all else|remainder|übrige[ns]?|andere|reste|autres|resto|demás|altri|outros|overige|övriga|øvrige|reszta|pozostali',
+  'rest|others?|everything else|all else|remainder|übrige[ns]?|andere|reste|autres|resto|demás|altri|outros|overige|övriga|øvrige',
+  'reszta|pozostali',
 )
 
 export const shares: SenseReader = {

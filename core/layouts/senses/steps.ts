@@ -3,15 +3,15 @@ import { opensWith, wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const how = wordsOf(
-  'how (?:to|we|you|it|an?|the)|steps?|process|procedure|guide|instructions?|checklist|workflow|in (?:three|four|five|six) steps|from .+ to|when|in case of',
-  'so (?:geht|funktioniert|läuft)|wie (?:man|wir|sie|eine?)|schritte?|vorgehen|anleitung|ablauf|vom .+ zum|wenn|comment|étapes?|procédure',
-  'mode d.emploi|marche à suivre|en cas de|quand|cómo|pasos|en caso de|come|passi|in caso di|como|passos|em caso de|zo|hoe|stappen|bij',
-  'hur|så|steg|vid|hvordan|sådan|slik|trin|jak|kroki',
+  'how (?:to|we|you|it|an?|the)|steps?|process|procedure|guide|instructions?|checklist|workflow|in (?:three|four|five|six) steps',
+  'from .+ to|when|in case of|so (?:geht|funktioniert|läuft)|wie (?:man|wir|sie|eine?)|schritte?|vorgehen|anleitung|ablauf',
+  'vom .+ zum|wenn|comment|étapes?|procédure|mode d.emploi|marche à suivre|en cas de|quand|cómo|pasos|en caso de|come|passi',
+  'in caso di|como|passos|em caso de|zo|hoe|stappen|bij|hur|så|steg|vid|hvordan|sådan|slik|trin|jak|kroki',
 )
 const order = opensWith(
-  '(?:step|schritt|étape|phase|paso|passo|stap|steg|trin|krok) \\d+|first|then|next|after(?: that)?|finally|zuerst|dann|danach|schließlich',
-  'zum schluss|d.abord|ensuite|puis|enfin|primero|luego|después|por último|prima|poi|infine|primeiro|depois|por fim|eerst|dan|daarna',
-  'ten slotte|först|sedan|sist|først|derefter|til sidst|deretter|najpierw|potem|następnie|na koniec',
+  '(?:step|schritt|étape|phase|paso|passo|stap|steg|trin|krok) \\d+|first|then|next|after(?: that)?|finally|zuerst|dann|danach',
+  'schließlich|zum schluss|d.abord|ensuite|puis|enfin|primero|luego|después|por último|prima|poi|infine|primeiro|depois|por fim',
+  'eerst|dan|daarna|ten slotte|först|sedan|sist|først|derefter|til sidst|deretter|najpierw|potem|następnie|na koniec',
 )
 
 export const steps: SenseReader = {

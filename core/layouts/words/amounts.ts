@@ -11,7 +11,8 @@ export interface ReadAmount {
 }
 
 const million =
-  'million millions millionen mio mio. millón millones milioni milione milhão milhões miljoen miljoner millioner milion miliony milionów mln mln. m'
+  'million millions millionen mio mio. millón millones milioni milione milhão ' +
+  'milhões miljoen miljoner millioner milion miliony milionów mln mln. m'
 const billion = 'billion billions milliarde milliarden milliards mrd mrd. miliardi miliard miljard miljarder milliarder mld mld. bn'
 const thousand = 'thousand tausend tsd tsd. mille mil mila duizend tusen tusind tysiąc tysiące tysięcy tys tys. k'
 const multipliers = new Map(
@@ -78,10 +79,11 @@ const written = new RegExp(
     `(?:${space}(?<times>${multiplier}))?(?:${space}(?:de |d’|di |of )?(?<unit>${unit}))?`,
   'iu',
 )
+const before = `(?:[+−-]|minus |plus |[~<>≈±] ?)?(?:${symbols}${space})?`
+const behind = `(?:${space}${multiplier})?(?:${space}(?:de |d’|di |of )?${unit})?(?: ?${symbols})?`
 /** An amount as it is written in figures, or a part of a whole in words. */
 export const amountPattern =
-  `(?:(?:[+−-]|minus |plus |[~<>≈±] ?)?(?:${symbols}${space})?(?:${digits})(?!\\d)(?:${space}${multiplier})?(?:${space}(?:de |d’|di |of )?${unit})?` +
-  `(?: ?${symbols})?(?: ?(?:of|in|out of|von|sur|de|di|av|van|z) \\d+)?|(?:${anyOf(fractions.keys())}))`
+  `(?:${before}(?:${digits})(?!\\d)${behind}(?: ?(?:of|in|out of|von|sur|de|di|av|van|z) \\d+)?` + `|(?:${anyOf(fractions.keys())}))`
 const inWords = new RegExp(`(?<![\\p{L}])(${anyOf(fractions.keys())})(?![\\p{L}])`, 'iu')
 
 /** Digits as a number: by the language’s decimal mark where it is known, else three digits after one mark are thousands. */

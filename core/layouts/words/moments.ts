@@ -63,12 +63,18 @@ const countedThings = new Map(
     phase: 'phase fase etapa étape etappe etap season saison stage faza',
   }).flatMap(([kind, names]) => names.split(' ').map(name => [name, kind] as const)),
 )
+/** Words for every day, all workdays, all holidays, divided by bars. */
+export const everyDay = [
+  'daily|weekdays?|weekends?|holidays?|täglich|werktags?|feiertags?|tous les jours|jours fériés|festivos|diario|festivi',
+  'diariamente|dagelijks',
+].join('|')
 const prepositions = anyOf(
-  (
-    'on by since from until till in at before after during the ab seit bis von vom im am zum vor nach um dès depuis en le la les à au du ' +
-    'avant après jusqu’au desde hasta el a antes después de da dal dalla dall’ fino al il lo nel nell’ entro dopo alle até em no na partir de ' +
-    'vanaf sinds tot op voor na fra siden til den i fram sedan till på före efter från od do w we dnia po przed o kl. godz. ore klokken'
-  ).split(' '),
+  [
+    'on by since from until till in at before after during the ab seit bis von vom im am zum vor nach um dès depuis en le la',
+    'les à au du avant après jusqu’au desde hasta el a antes después de da dal dalla dall’ fino al il lo nel nell’ entro dopo',
+    'alle até em no na partir vanaf sinds tot op voor fra siden til den i fram sedan på före efter från od do w we dnia po',
+    'przed o kl. godz. ore klokken',
+  ].flatMap(line => line.split(' ')),
 )
 
 const year = '(?:1[0-9]|20|21)\\d{2}'
@@ -86,14 +92,16 @@ const weekday =
   `(?:(?:${anyOf(days.keys())})s?|(?:${anyOf(shortDays.keys())})(?=\\.|,|\\s?[–—-]|\\s\\d|:|$)\\.?)` +
   `(?:\\s?[–—-]\\s?(?:${anyOf([...days.keys(), ...shortDays.keys()])})\\.?)?`
 const seasonal = `(?:(?:early|late|mid)[ -])?(?:${anyOf(seasons.keys())})(?:\\sof)?(?:\\s${year})?`
+const quarters = 'quarter|quartal|trimestre|kwartaal|kvartal|kwartał'
 const counting =
-  `(?:(?:${anyOf(countedThings.keys())})\\.?\\s?\\d{1,2}|[1-4](?:st|nd|rd|th|er|e|º|o|\\.)\\s(?:quarter|quartal|trimestre|kwartaal|kvartal|kwartał))` +
+  `(?:(?:${anyOf(countedThings.keys())})\\.?\\s?\\d{1,2}|[1-4](?:st|nd|rd|th|er|e|º|o|\\.)\\s(?:${quarters}))` +
   `(?:,?\\s(?:of\\s|de\\s)?${year})?`
 const century =
   `(?:\\d{1,2}(?:st|nd|rd|th|\\.|e)\\s(?:century|jahrhundert|eeuw|århundrede|århundre|århundradet)` +
   `|[ivx]{1,5}e?\\s(?:siècle|secolo|século|wiek)|(?:siglo|século)\\s[ivx]{1,5}|\\d{2}00-talet)`
 const decade = `${year}(?:s|er|’s|'s|-talet)`
-const one = `(?:${numeric}|${clock}|${named}|${century}|${weekday}(?:,?\\s(?:${clock}|${named}|${numeric}))?|${seasonal}|${counting}|${decade}|${year})`
+const dayAndMore = `${weekday}(?:,?\\s(?:${clock}|${named}|${numeric}))?`
+const one = `(?:${[numeric, clock, named, century, dayAndMore, seasonal, counting, decade, year].join('|')})`
 const between = `\\s?(?:[–—-]|to|bis|à|au|a|al|até|tot|til|till|do|and|und|et|y|e)\\s?`
 /** A moment or a span of time as it is written, with the small word before it. */
 export const momentPattern = `(?:(?:${prepositions})\\s){0,2}${one}(?:${between}(?:(?:${prepositions})\\s)?${one})?`
