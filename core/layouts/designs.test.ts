@@ -142,6 +142,9 @@ describe('a whole deck as a look would have it', () => {
       transitions.chapter,
       transitions.within,
     ])
+    const own = deckOf([harbour[0]!, harbour[1]!])
+    const kept = applyChanges(own, putLook(own, { look: 'scissors', seed: 1, ground: 'light', ownTransitions: true }, countingContext('k')))
+    expect(slidesOf(kept).map(slide => slide.transition)).toEqual(slidesOf(own).map(slide => slide.transition))
     expect(Number.isFinite(rundown(designed(deck, 'scissors').deck, 'talk', timingContext).length)).toBe(true)
   })
 })

@@ -14,6 +14,7 @@ const wish = reactive({
   seed: deckTheme(store.current).look?.seed ?? 4711,
   ownColors: false,
   ownFonts: false,
+  ownTransitions: false,
 })
 const grounds = [
   { value: 'light', label: 'Light' },
@@ -94,6 +95,7 @@ const turn = () => (wish.seed = (wish.seed * 31 + 977) % 10_000)
       </div>
       <UCheckbox v-model="wish.ownColors" label="Keep this deck’s colours" />
       <UCheckbox v-model="wish.ownFonts" label="Keep this deck’s fonts" />
+      <UCheckbox v-model="wish.ownTransitions" label="Keep this deck’s transitions" />
       <UButton size="sm" icon="i-lucide-dices" class="turn" @click="turn">Other ornaments</UButton>
     </section>
     <section v-if="tried" class="take">
