@@ -28,7 +28,7 @@ import { addCue, setFields } from '../core/edits'
 import { ordersAt } from '../core/values'
 import { readOutline } from '../core/formats/outline'
 import { buildSlide, insertOutline, layOut, newDeck, putLook, type Build, type LookWish } from '../core/layouts'
-import { familyNamed } from '../core/layouts/catalogue'
+import { familyNamed } from '../core/families'
 import { captionsFor } from '../core/sound'
 import { addState, effectNamed, namedEasings, putSound, transitionNamed } from '../core/timing'
 

@@ -1,5 +1,5 @@
 import { chooseLayout, layOutAs, setLayout } from '#core/layouts'
-import type { LayoutFamily } from '#core/layouts/catalogue'
+import type { LayoutFamily } from '#core/families'
 import type { Change, Layout } from '#core/model'
 import type { Id } from '#core/values'
 

@@ -4,7 +4,7 @@ import { itemPlace } from '../resolved'
 import { countingContext, freshDeck, timingContext } from '../testing'
 import { compileSlide, frameAt } from '../timing'
 import { buildOf, buildSlide, entriesOf, insertSlide, layOut, outlineOf, partSlide, setOutlineSlide, type Build } from './index'
-import { familyNamed } from './catalogue'
+import { familyNamed } from '../families'
 
 const context = countingContext('b')
 const lines = ['Safety: two ramps', 'Speed: eight minutes', 'Space: a hall'].map(text => ({ text, level: 1 }))

@@ -1,7 +1,7 @@
 import { addSlide, setFields } from '../edits'
 import { applyChanges, elementsOf, textOf, type Change, type ChartSpec, type Deck, type EditContext } from '../model'
 import type { Id } from '../values'
-import { familyNamed } from './catalogue'
+import { familyNamed } from '../families'
 import { withLayout } from './layout-record'
 
 /** A slide with a chart: its headline, and the line under it; after which slide it comes, null for first. */

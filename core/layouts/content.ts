@@ -1,6 +1,6 @@
 import { inlineOf, inlineText, joinInline, sliceInline, type Inline, type Joint, type Paragraph, type TextElement } from '../model'
 import type { ItemElements } from '../resolved'
-import type { LayoutFamily } from './catalogue'
+import type { LayoutFamily } from '../families'
 import { linesBelong, partLine } from './split'
 
 /** A line of a slide with its look: `attrs` are its paragraph's, apart from the level. */

@@ -1,7 +1,7 @@
 import { lookNamed, looks, type Look } from '../looks'
 import { applyChanges, deckTheme, infoOf, setRecord, slidesOf, type Change, type Deck, type EditContext, type Slide } from '../model'
 import { withoutAccents, type Id } from '../values'
-import { familyNamed, type LayoutFamily } from './catalogue'
+import { familyNamed, type LayoutFamily } from '../families'
 import { houseTheme } from './house-theme'
 import { isOnlyWords, outlineOf, wordsAt } from './outline'
 import { propose } from './propose'

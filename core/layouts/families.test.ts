@@ -7,7 +7,7 @@ import { boundsOf, inside, overlap } from '../place'
 import { countingContext, freshDeck, timingContext } from '../testing'
 import { layoutOfElement, leastReadable, roughMeasurer } from '../text'
 import { rundown } from '../timing'
-import { families, type LayoutFamily } from './catalogue'
+import { families, type LayoutFamily } from '../families'
 import { houseTheme, insertSlide, layOut, outlineOf, roomFor, roomLeft, setOutlineSlide, type OutlineLine } from './index'
 import { richLines } from './write-lines'
 

@@ -10,7 +10,7 @@
  */
 export * from './agenda'
 export * from './builds'
-export * from './catalogue'
+export * from '../families'
 export * from './chart-slide'
 export * from './designs'
 export * from './house-theme'

@@ -1,7 +1,7 @@
 import { elementsOf, plainText, setRecord, type Change, type Deck, type DrawnIcon } from '../model'
 import { itemPlace } from '../resolved'
 import type { Id } from '../values'
-import { noIcon } from './catalogue'
+import { noIcon } from '../families'
 
 /** An icon place of a slide that nothing was drawn in yet, and the words of its item. */
 export interface IconWanted {

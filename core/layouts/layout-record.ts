@@ -17,7 +17,7 @@ import {
 import { boundsOf, overlap } from '../place'
 import { orderLast, type Id } from '../values'
 import { themeOn } from '../resolved'
-import { familyNamed, type LayoutFamily, type LayoutRoom, type Place } from './catalogue'
+import { familyNamed, type LayoutFamily, type LayoutRoom, type Place } from '../families'
 
 /** The id of the layout record that a family gets in a deck; `look` is the one that composes it where that is not the deck's. */
 export const layoutIdOf = (family: string, look?: string) => `layout-${look ? `${look}-` : ''}${family}`

@@ -21,7 +21,7 @@ import {
 } from './index'
 import { looks } from '../looks'
 import { addLayout, duplicateLayout } from '../themes'
-import { familyNamed, families } from './catalogue'
+import { familyNamed, families } from '../families'
 
 const context = countingContext('o')
 const slidesIn = (text: string) => {

@@ -19,7 +19,7 @@ import { shownElements, type ShownElement } from '../resolved'
 import { countingContext, freshDeck, timingContext } from '../testing'
 import { layoutOfElement, roughMeasurer } from '../text'
 import { rundown } from '../timing'
-import { familyNamed } from './catalogue'
+import { familyNamed } from '../families'
 import { insertSlide, outlineOf, putLook, refit, type LookWish } from './index'
 
 const lines: Readonly<Record<string, readonly string[]>> = {

@@ -12,7 +12,7 @@ import {
 } from '../model'
 import { addSlide } from '../edits'
 import { orderLast } from '../values'
-import { familyNamed } from './catalogue'
+import { familyNamed } from '../families'
 import { houseTheme } from './house-theme'
 import { layoutIdOf, layoutRecords, masterRule } from './layout-record'
 

@@ -18,7 +18,7 @@ import {
 import { addSlide, removeSlides, setFields } from '../edits'
 import { memoByRecords, orderLast, ordersAt, type Id } from '../values'
 import { buildOf, extendBuild } from './builds'
-import type { LayoutFamily } from './catalogue'
+import type { LayoutFamily } from '../families'
 import type { RichLine } from './content'
 import { withLayout } from './layout-record'
 import { pairs } from './pairing'

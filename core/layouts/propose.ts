@@ -1,5 +1,5 @@
 import { lookNamed } from '../looks'
-import { families, type LayoutFamily } from './catalogue'
+import { families, type LayoutFamily } from '../families'
 import { featuresOf, isBareNumber, readSenses, type Features, type SlideWords } from './senses'
 import { purposes } from './senses/purposes'
 import { withoutAccents } from '../values'

@@ -1,6 +1,6 @@
 import { deckTheme, infoOf, setRecord, applyChanges, elementsOf, type Change, type Deck, type Element } from '../model'
 import type { Box } from '../values'
-import { familyNamed } from './catalogue'
+import { familyNamed } from '../families'
 import { layoutRecords } from './layout-record'
 import { standLayouts } from './wear-look'
 

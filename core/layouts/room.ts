@@ -3,7 +3,7 @@ import { dressed } from '../looks'
 import { arrangingOf, styleNamed } from '../resolved'
 import { hexOf } from '../color'
 import { layoutText, leastReadable, type Measurer } from '../text'
-import type { Item, LayoutFamily, Place } from './catalogue'
+import type { Item, LayoutFamily, Place } from '../families'
 import { layoutOfFamily, standingPlaces } from './layout-record'
 import { itemsOfLines, type ItemContent, type RichLine } from './content'
 

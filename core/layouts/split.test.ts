@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { inlineText, joinInline, sliceInline, type Inline } from '../model'
-import type { Split } from './catalogue'
+import type { Split } from '../families'
 import { pairs } from './pairing'
 import { linesBelong, partLine } from './split'
 

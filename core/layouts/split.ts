@@ -1,8 +1,7 @@
 import type { Joint } from '../model'
 import { memoByText } from '../values'
-import type { Split } from './catalogue'
-import { amountPattern } from './words/amounts'
-import { everyDay, momentPattern } from './words/moments'
+import type { Split } from '../families'
+import { amountPattern, everyDay, momentPattern } from '../phrases'
 
 /** A line parted in two: `lead` and `rest` are its ends, `joint` what stands between them and which comes first. */
 export interface Parted {

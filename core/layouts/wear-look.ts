@@ -19,7 +19,7 @@ import {
 } from '../model'
 import { boundsOf, overlap } from '../place'
 import type { Id } from '../values'
-import { familyNamed } from './catalogue'
+import { familyNamed } from '../families'
 import { houseTheme } from './house-theme'
 import { isStandingPart, layoutPlaces, masterRule, standingOf } from './layout-record'
 import { setLayout } from './set-layout'

@@ -28,7 +28,7 @@ import { dropElements, fillPlaceholder } from '../edits'
 import { familyIn } from '../looks'
 import { arrangingOf, groundHex, isFraming, itemElements, itemPlace, shownElements, themeUnder, type ItemElements } from '../resolved'
 import { orderAt, orderLast, type Box, type Id } from '../values'
-import type { Item, LayoutFamily, Place } from './catalogue'
+import type { Item, LayoutFamily, Place } from '../families'
 import { itemsOfLines, linesOfItem, paragraphOf, wordsOfItem, type ItemContent, type RichLine } from './content'
 import { pairs } from './pairing'
 

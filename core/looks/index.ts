@@ -7,7 +7,7 @@
  * lookNamed('soundings')?.label // → 'Soundings'
  * looks.length > 1 // → true
  */
-import { familyNamed, type LayoutFamily, type LayoutRoom } from '../layouts/catalogue'
+import { familyNamed, type LayoutFamily, type LayoutRoom } from '../families'
 import type { Layout, TextStyle, Theme } from '../model'
 import { memoByRecords } from '../values'
 import { breakwater } from './catalogue/breakwater'

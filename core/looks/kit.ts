@@ -1,5 +1,5 @@
 import { contrast, hexOf } from '../color'
-import { framing, slot, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../layouts/catalogue'
+import { framing, slot, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../families'
 import type { ShapeElement, TextElement } from '../model'
 import { seeded, type Color, type Role } from '../values'
 import type { LookStyle } from './look'

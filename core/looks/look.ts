@@ -1,5 +1,5 @@
 import type { Palette } from '../color'
-import type { Frame, LayoutFamily, LayoutRoom, Place } from '../layouts/catalogue'
+import type { Frame, LayoutFamily, LayoutRoom, Place } from '../families'
 import type { TextStyle, Theme, Transition } from '../model'
 
 /** How a look has a family of layouts stand; what is absent is the family's own. */

@@ -1,4 +1,4 @@
-import { headTitle, itemsPlace, textPlace, type Frame, type LayoutFamily, type LayoutRoom, type Place } from '../layouts/catalogue'
+import { headTitle, itemsPlace, textPlace, type Frame, type LayoutFamily, type LayoutRoom, type Place } from '../families'
 import type { Color } from '../values'
 import { framed, sheetOf, wordsOf, type Sheet } from './kit'
 import type { Dress } from './look'

@@ -1,4 +1,4 @@
-import type { Place } from '../layouts/catalogue'
+import type { Place } from '../families'
 import type { Element } from '../model'
 import { ordersAt, type Id } from '../values'
 

@@ -1,4 +1,4 @@
-import type { Frame, Item, Place } from '../layouts/catalogue'
+import type { Frame, Item, Place } from '../families'
 import { wordsOf, type Sheet } from './kit'
 
 type WordsLook = Parameters<typeof wordsOf>[5]

@@ -1,6 +1,6 @@
 import { infoOf, elementsOf, plainText, type Deck, type Element, type Slide } from '../model'
 import { familyIn, roomIn } from '../looks'
-import { atStyleSize, type Frame, type Item, type LayoutFamily, type LayoutRoom } from '../layouts/catalogue'
+import { atStyleSize, type Frame, type Item, type LayoutFamily, type LayoutRoom } from '../families'
 import { fieldText } from './fields'
 import { memoByRecords, type Id } from '../values'
 import { themeOfLayout, themeOn } from './seen-theme'

@@ -16,7 +16,7 @@ import {
 } from '../model'
 import { orderAt, type Id } from '../values'
 import { setLayout } from '../layouts'
-import type { LayoutFamily } from '../layouts/catalogue'
+import type { LayoutFamily } from '../families'
 
 /** The slides that a layout stands behind, in order. */
 export const slidesOfLayout = (deck: Deck, layout: Id) => slidesOf(deck).filter(slide => slide.layout === layout)

@@ -30,8 +30,8 @@ export const orderOfCore = [
   'shapes',
   'icons',
   'signs',
-  'layouts/words',
-  'layouts/catalogue',
+  'phrases',
+  'families',
   'looks',
   'resolved',
   'edits',
@@ -67,8 +67,7 @@ export function targetOf(source, file) {
 /** The room of core that a file stands in, as `orderOfCore` names it; null outside core. */
 export function roomOfCore(file) {
   const [top, room, inner] = file.split('/')
-  if (top !== 'core' || inner === undefined) return null
-  return room === 'layouts' && (inner === 'catalogue' || inner === 'words') ? `layouts/${inner}` : room
+  return top === 'core' && inner !== undefined ? room : null
 }
 
 const isCode = name => /\.(ts|vue|mjs)$/.test(name) && !/\.(test|spec|d)\.ts$/.test(name)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { elementsOf, textOf } from '#core/model'
-import { families, familyNamed } from '#core/layouts/catalogue'
+import { families, familyNamed } from '#core/families'
 import { arrangeLayout } from '#core/themes'
 
 /** A layout or master on the stage, with what can be put on it: places to be filled, and what stands on every slide. */

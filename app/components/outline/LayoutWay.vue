@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { infoOf, applyChanges, type Deck, type Layout } from '#core/model'
 import { layOutAs, richLines, roomFor, setLayout } from '#core/layouts'
-import type { LayoutFamily } from '#core/layouts/catalogue'
+import type { LayoutFamily } from '#core/families'
 
 /** One layout as it would show a slide's own words, with the room that it has. Reckoned once it comes into sight. */
 const props = defineProps<{

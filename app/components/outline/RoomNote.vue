@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
 import { partSlide, roomierLayouts, roomLeft } from '#core/layouts'
-import type { LayoutFamily } from '#core/layouts/catalogue'
+import type { LayoutFamily } from '#core/families'
 
 /** How full the slide in hand is, while it is written; and what to do when it is too full. */
 const store = useDeck()

@@ -1,7 +1,7 @@
 import { memoByText } from '../../values'
 import { partLine, type Parted } from '../split'
-import { amountIn, amountsToScale, type ReadAmount } from '../words/amounts'
-import { everyDay, momentOf, momentsToScale } from '../words/moments'
+import { amountIn, amountsToScale, type ReadAmount } from '../../phrases'
+import { everyDay, momentOf, momentsToScale } from '../../phrases'
 import { opensWith, wordsOf } from './patterns'
 
 /** What a slide's words are, as an outline has them. */

@@ -1,5 +1,5 @@
 import { memoByText } from '../../values'
-import type { Sense } from '../catalogue'
+import type { Sense } from '../../families'
 import { agenda } from './agenda'
 import { chapter } from './chapter'
 import { comparison } from './comparison'

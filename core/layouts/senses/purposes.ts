@@ -1,4 +1,4 @@
-import type { Sense } from '../catalogue'
+import type { Sense } from '../../families'
 
 /** Words that somebody may look for a sense by, besides those that its layouts are found by, in ten languages; small letters. */
 export const purposes: Readonly<Record<Sense, string>> = {

@@ -1,4 +1,4 @@
-import type { Sense } from '../catalogue'
+import type { Sense } from '../../families'
 import type { Features } from './features'
 
 /** How surely lines are something: 0 to 1, for order only, and why in one sentence; null where nothing speaks for it. */

@@ -1,4 +1,4 @@
-import { picturePlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
+import { picturePlace, type Frame, type Item, type LayoutRoom, type Place } from '../../families'
 import type { Color, Role } from '../../values'
 import { chance, counted, framed, framing, ornament, over, readable, running, sheetOf, sized, slot, type Sheet } from '../kit'
 import type { Look } from '../look'

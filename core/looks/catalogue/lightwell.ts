@@ -8,7 +8,7 @@ import {
   type Item,
   type LayoutRoom,
   type Place,
-} from '../../layouts/catalogue'
+} from '../../families'
 import type { Color } from '../../values'
 import { counted, framed, framing, ornament, readable, rule, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'

@@ -1,4 +1,4 @@
-import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
+import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../families'
 import type { Color } from '../../values'
 import { chance, counted, framed, framing, ornament, readable, running, sheetOf, sized, slot, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'

@@ -1,13 +1,4 @@
-import {
-  familyNamed,
-  headTitle,
-  picturePlace,
-  textPlace,
-  type Frame,
-  type Item,
-  type LayoutRoom,
-  type Place,
-} from '../../layouts/catalogue'
+import { familyNamed, headTitle, picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../families'
 import type { Color } from '../../values'
 import { counted, framed, ornament, readable, rule, running, sheetOf, sized, slot, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'

@@ -1,4 +1,4 @@
-import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../layouts/catalogue'
+import { picturePlace, textPlace, type Frame, type Item, type LayoutRoom, type Place } from '../../families'
 import type { Color } from '../../values'
 import { framed, framing, ornament, readable, rule, running, sheetOf, sized, slot, whole, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'

@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs'
-import type { Sense } from '../../../core/layouts/catalogue'
+import type { Sense } from '../../../core/families'
 import { propose, type SlideWords } from '../../../core/layouts'
 
 export interface Labelled {

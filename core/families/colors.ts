@@ -1,5 +1,5 @@
-import { contrast, hexOf, type Palette } from '../../color'
-import { memoByRecords, type Color, type Role } from '../../values'
+import { contrast, hexOf, type Palette } from '../color'
+import { memoByRecords, type Color, type Role } from '../values'
 import type { LayoutRoom } from './family'
 
 const tints = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9]

@@ -1,4 +1,4 @@
-import { amountsToScale } from '../words/amounts'
+import { amountsToScale } from '../phrases'
 import type { Item } from './family'
 
 /** The share of each item, 0 to 1, adding up to 1: by the amounts in their lead or words; even where these cannot be compared. */

@@ -1,4 +1,4 @@
-import { amountsToScale } from '../words/amounts'
+import { amountsToScale } from '../phrases'
 import { wash } from './colors'
 import { shapePlace, slot, textPlace, titleAndItems, type LayoutFamily } from './family'
 import { inset, rows, splitAcross } from './geometry'

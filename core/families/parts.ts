@@ -1,5 +1,5 @@
-import type { TextElement } from '../../model'
-import type { Color } from '../../values'
+import type { TextElement } from '../model'
+import type { Color } from '../values'
 import { filled } from './colors'
 import { shapePlace, slot, textPlace, type Frame, type Item, type LayoutRoom, type Place } from './family'
 import { around, splitDown } from './geometry'

@@ -1,4 +1,4 @@
-import type { TextElement } from '../../model'
+import type { TextElement } from '../model'
 import type { Item, LayoutRoom, Place } from './family'
 
 type TextPlace = Extract<Place, { kind: 'text' }>

@@ -1,4 +1,4 @@
-import { amountsToScale } from '../words/amounts'
+import { amountsToScale } from '../phrases'
 import { filled } from './colors'
 import { shapePlace, slot, textPlace, titleAndItems, type LayoutFamily } from './family'
 import { rows, splitAcross } from './geometry'

@@ -1,7 +1,7 @@
 import { faint, filled, inked } from './colors'
 import { framing, shapePlace, slot, titleAndItems, type LayoutFamily } from './family'
 import { around } from './geometry'
-import { momentsToScale } from '../words/moments'
+import { momentsToScale } from '../phrases'
 import { cell } from './parts'
 
 /** Where each stands along the line, 0 to 1: in proportion where all are moments that follow each other, else evenly. */

@@ -1,4 +1,4 @@
-import { amountsToScale } from '../words/amounts'
+import { amountsToScale } from '../phrases'
 import { faint, filled } from './colors'
 import { framing, shapePlace, slot, textPlace, titleAndItems, type LayoutFamily } from './family'
 import { columns } from './geometry'

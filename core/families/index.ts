@@ -1,3 +1,12 @@
+/**
+ * Families of layouts: places, and where items stand.
+ *
+ * @example
+ * import { families, familyNamed } from 'core/families'
+ *
+ * familyNamed('timeline-row')?.senses[0] // → 'events'
+ * families.length > 60 // → true
+ */
 import { agenda } from './agenda'
 import { agendaTrack } from './agenda-track'
 import { beforeAfter } from './before-after'

@@ -1,5 +1,5 @@
-import type { DrawnIcon, Element, ShapeElement, TextElement, Theme } from '../../model'
-import type { Box, Color } from '../../values'
+import type { DrawnIcon, Element, ShapeElement, TextElement, Theme } from '../model'
+import type { Box, Color } from '../values'
 
 /** A place that a layout keeps, as the element its slides inherit from. */
 export type Place = Element extends infer E
