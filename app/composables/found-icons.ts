@@ -2,8 +2,8 @@ import { iconsWanted, putIcons } from '#core/layouts'
 import { infoOf, type DrawnIcon } from '#core/model'
 import type { Id } from '#core/values'
 
-/** As many slides are asked for at once, and of each so many items. */
-const [atOnce, mostItems] = [100, 200]
+/** As many slides are asked for at once, of each so many items, and of each so many letters: what an icon is about is said early. */
+const [atOnce, mostItems, mostLetters] = [50, 60, 400]
 
 /** Lets icon places that are still empty show what the words beside them speak of; one step, that one undo takes back. */
 export function useFoundIcons() {
@@ -14,7 +14,7 @@ export function useFoundIcons() {
     if (!deck || !wanted.length) return
     const icons: (DrawnIcon | null)[] = []
     for (let from = 0; from < wanted.length; from += atOnce) {
-      const texts = wanted.slice(from, from + atOnce).map(list => list.map(({ words }) => words.slice(0, 2000)))
+      const texts = wanted.slice(from, from + atOnce).map(list => list.map(({ words }) => words.slice(0, mostLetters)))
       const found = await asking(() =>
         $fetch<{ slides: (DrawnIcon | null)[][] }>('/api/icons/for', {
           method: 'POST',

@@ -118,7 +118,13 @@ function onKey(event: KeyboardEvent, row: Row) {
       <span class="quiet hint" role="status">{{ hint }}</span>
       <UButton v-if="isWorking" size="sm" @click="stop">Stop here</UButton>
       <UButton size="sm" icon="i-lucide-refresh-cw" :disabled="!slides.length" @click="others">Three others</UButton>
-      <UButton size="sm" color="primary" variant="solid" :disabled="!store.canEdit || !isCurrent || !slides.length" @click="takeThese">
+      <UButton
+        size="sm"
+        color="primary"
+        variant="solid"
+        :disabled="!store.canEdit || !isCurrent || !main || !designs.has(main)"
+        @click="takeThese"
+      >
         {{ takeLabel }}
       </UButton>
     </div>

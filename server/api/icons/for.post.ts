@@ -4,7 +4,7 @@ import { iconsFor } from '../../icons/shipped'
 
 const input = z.object({
   /** The texts of each of several slides. */
-  slides: z.array(z.array(z.string().max(2000)).max(200)).max(100),
+  slides: z.array(z.array(z.string().max(400)).max(60)).max(50),
   language: z.string().max(35).default('en'),
 })
 
