@@ -1,10 +1,11 @@
 import { deckTheme, setRecord, applyChanges, slidesOf, textOf, type Deck } from '../core/model'
+import { contrastOf } from '../core/contrast'
 import { createTimeline, cubicBezier } from 'animejs'
 import * as Y from 'yjs'
 import Papa from 'papaparse'
 import { readCsv } from '../core/data'
 import { previewElements, shownElements } from '../core/resolved'
-import { designing, insertOutline, newDeck, propose, roomFor, threeLooks, wishFor } from '../core/layouts'
+import { designing, insertOutline, newDeck, propose, putLook, roomFor, threeLooks, wishFor } from '../core/layouts'
 import { applyToDocument, fillDocument, mirrorOf } from '../core/live'
 import { boundsOf, movedBy, snapMove } from '../core/place'
 import { layoutOfElement, rememberingMeasurer } from '../core/text'
@@ -91,6 +92,25 @@ for (const { look } of threeLooks(written)) {
   while (!work.next().done);
 }
 report('three whole decks designed for 40 slides, of 2 s', (performance.now() - started) / 20, 100, '% of 2 s')
+
+/** A slide whose rows are layers of water, each of many points, with words on all of them. */
+const watery = applyChanges(written, putLook(written, { look: 'soundings', seed: 4711, ground: 'light' }, counting))
+const wet = slidesOf(watery)[1]!
+const wetParts = shownElements(watery, wet.id)
+const readable = median(3, () => {
+  for (const element of wetParts)
+    if (element.kind === 'text')
+      contrastOf({
+        deck: watery,
+        slide: wet,
+        elements: wetParts,
+        element,
+        size: { width: 1920, height: 1080 },
+        measurer,
+        pixels: () => null,
+      })
+})
+report('contrast of all words on a slide of layers with many points', readable / frame, 3, 'frames')
 
 for (const part of ['known', 'unseen'] as const) {
   const outlines = labelled(part)
