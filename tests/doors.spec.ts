@@ -9,6 +9,7 @@ import { WebSocket } from 'ws'
 import { enter } from './support/people'
 import { routes } from './support/routes'
 import { databaseUrl, home, kill, port, startAgain } from './support/server'
+import { openView } from './support/views'
 
 /** These ask nobody, each for the reason its file gives. */
 const open = ['GET /api/welcome', 'POST /api/session', 'DELETE /api/session', 'GET /api/health', 'POST /api/password-link']
@@ -175,8 +176,7 @@ test(
       '/screens',
       '/present/demo-hall',
     ]) {
-      await page.goto(view)
-      await page.waitForLoadState('networkidle')
+      await openView(page, view)
     }
     expect(broken).toEqual([])
   },

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { enter } from './support/people'
-import { views } from './support/views'
+import { groups, openView } from './support/views'
 
 /** Controls and headings that stand beyond the window or are cut off by what they stand in, and words that are cut off without a sign. */
 const cut = (page: Page) =>
@@ -53,27 +53,26 @@ const cut = (page: Page) =>
     return found
   })
 
-test('nothing is cut off in any view of a small window', async ({ page }) => {
-  test.setTimeout(180_000)
-  await page.setViewportSize({ width: 1024, height: 768 })
-  await enter(page)
-  const found: Record<string, string[]> = {}
-  const look = async (where: string) => {
-    const lost = await cut(page)
-    if (lost.length) found[where] = lost.slice(0, 12)
-  }
-  for (const view of views) {
-    await page.goto(view)
-    await page.waitForLoadState('networkidle')
-    await look(view)
-    if (!view.includes('compose') || view.includes('look')) continue
-    // All settings of an element, one after the other.
-    await page.locator('[data-hit]').first().click()
-    const tabs = page.getByRole('tablist').last().getByRole('tab')
-    for (const tab of await tabs.all()) {
-      await tab.click()
-      await look(`${view}, ${await tab.innerText()}`)
+for (const [group, views] of Object.entries(groups))
+  test(`nothing is cut off in a small window, in any of ${group}`, async ({ page }) => {
+    await page.setViewportSize({ width: 1024, height: 768 })
+    await enter(page)
+    const found: Record<string, string[]> = {}
+    const look = async (where: string) => {
+      const lost = await cut(page)
+      if (lost.length) found[where] = lost.slice(0, 12)
     }
-  }
-  expect(found).toEqual({})
-})
+    for (const view of views) {
+      await openView(page, view)
+      await look(view)
+      if (!view.includes('compose') || view.includes('look')) continue
+      // All settings of an element, one after the other.
+      await page.locator('[data-hit]').first().click()
+      const tabs = page.getByRole('tablist').last().getByRole('tab')
+      for (const tab of await tabs.all()) {
+        await tab.click()
+        await look(`${view}, ${await tab.innerText()}`)
+      }
+    }
+    expect(found).toEqual({})
+  })

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { enter } from './support/people'
-import { views } from './support/views'
+import { openView, views } from './support/views'
 
 interface Walked {
   /** Controls in sight that the key never came to. */
@@ -74,12 +74,10 @@ for (const half of [0, 1])
   test(`every view is walked by the keyboard alone, comes to all that can be pressed, and shows where one is (${half + 1} of 2)`, async ({
     page,
   }) => {
-    test.setTimeout(240_000)
     await enter(page)
     const found: Record<string, Partial<Walked>> = {}
     for (const view of views.filter((_, index) => index % 2 === half)) {
-      await page.goto(view)
-      await page.waitForLoadState('networkidle')
+      await openView(page, view)
       // All of it is there once no more controls come.
       let before = -1
       await expect
