@@ -11,9 +11,17 @@ export type Place = Element extends infer E
 /** A rectangle, px of deck space. */
 export type Frame = Omit<Box, 'angle'>
 
+/** What slides are composed on, px of deck space. */
+export interface Page {
+  width: number
+  height: number
+  /** Its language is written from right to left, and all that stands on it is turned as in a mirror. */
+  runsLeft?: boolean
+}
+
 export interface LayoutRoom {
   theme: Theme
-  size: { width: number; height: number }
+  size: Page
   /** The colour beneath (#rrggbb); absent is the theme's plain ground. */
   ground?: string
   /** Where the theme's look has a slide's title and what stands below it; absent, both follow from the margin. */

@@ -89,6 +89,7 @@ export {
   type Item,
   type LayoutFamily,
   type LayoutRoom,
+  type Page,
   type Place,
   type Sense,
   type Split,

@@ -13,6 +13,7 @@ import {
   type Element,
 } from '../model'
 import { dropCues } from '../edits'
+import { alongLines, pageOf } from '../looks'
 import { itemPlace } from '../resolved'
 import { orderLast, ordersAt, type Id } from '../values'
 import { effectNamed, namedEasings } from '../timing'
@@ -89,7 +90,7 @@ function usual(deck: Deck, slide: Id): Entry['cue'] {
   const entrance = record && familyOf(deck, record)?.entrance
   return {
     effect: entrance?.effect ?? 'rise',
-    options: entrance?.options ?? (entrance ? {} : { from: 'left', way: 40 }),
+    options: alongLines(pageOf(deck), entrance?.options ?? (entrance ? {} : { from: 'left', way: 40 })),
     duration: 0.5,
     easing: namedEasings['ease out'],
     delay: 0,

@@ -1,7 +1,6 @@
 import { hexOf } from '../color'
-import { dressed, layoutParts, lookNamed, lookOf, roomIn, themeComposing } from '../looks'
+import { dressed, layoutParts, lookNamed, lookOf, pageOf, roomIn, standingParts, themeComposing } from '../looks'
 import {
-  infoOf,
   deckTheme,
   elementsOf,
   putRecord,
@@ -17,22 +16,26 @@ import {
 import { boundsOf, overlap } from '../place'
 import { orderLast, type Id } from '../values'
 import { themeOn } from '../resolved'
-import { familyNamed, type LayoutFamily, type LayoutRoom, type Place } from '../families'
+import { familyNamed, type LayoutFamily, type Page, type Place } from '../families'
 
 /** The id of the layout record that a family gets in a deck; `look` is the one that composes it where that is not the deck's. */
 export const layoutIdOf = (family: string, look?: string) => `layout-${look ? `${look}-` : ''}${family}`
 
 /** The rule at the foot that stands on every slide of the house's own look. */
-export const masterRule = (theme: Theme, size: { height: number }, master: Id): Element => ({
-  id: `${master}-rule`,
-  owner: master,
-  order: 'a0',
-  kind: 'shape',
-  name: 'Rule',
-  shape: 'rectangle',
-  fill: { role: 'accent2' },
-  box: { x: theme.margin, y: size.height - theme.margin * 0.55, width: 96, height: 8, angle: 0 },
-})
+export const masterRule = (theme: Theme, page: Page, master: Id): Element => {
+  const [width, height] = [96, 8]
+  const x = page.runsLeft ? page.width - theme.margin - width : theme.margin
+  return {
+    id: `${master}-rule`,
+    owner: master,
+    order: 'a0',
+    kind: 'shape',
+    name: 'Rule',
+    shape: 'rectangle',
+    fill: { role: 'accent2' },
+    box: { x, y: page.height - theme.margin * 0.55, width, height, angle: 0 },
+  }
+}
 
 /** Whether a part of a master or layout is one that a look, or the house, has put there: those of teams have other ids. */
 export const isStandingPart = (id: Id, owner: Id) => id === `${owner}-rule` || id.startsWith(`${owner}-part`)
@@ -55,27 +58,27 @@ export function standingOf(
   const { ground, bare } = dressed(family, theme)
   const own = ground ? { ground } : {}
   if (!bare && !foreignLook(deckTheme(deck), layout)) return own
-  const words = standingPlaces(theme, family, infoOf(deck).size).filter(({ kind, placeholder }) => kind === 'text' && placeholder)
+  const words = standingPlaces(theme, family, pageOf(deck)).filter(({ kind, placeholder }) => kind === 'text' && placeholder)
   const lies = ({ box }: Element) => !!box && words.some(place => overlap(boundsOf(box), boundsOf(place.box)))
   const gone = elementsOf(deck, master).filter(part => isStandingPart(part.id, master) || lies(part))
   return { ...own, without: gone.map(({ id }) => id) }
 }
 
 /** The places that a family keeps on its layout in a theme: in colours as they are seen on the ground that the look gives it. */
-export function standingPlaces(theme: Theme, family: LayoutFamily, size: LayoutRoom['size']): Place[] {
+export function standingPlaces(theme: Theme, family: LayoutFamily, page: Page): Place[] {
   const own = dressed(family, theme)
-  if (!lookOf(theme)) return own.places(roomIn(theme, size))
+  if (!lookOf(theme)) return own.places(roomIn(theme, page))
   const ground = hexOf(own.ground ?? theme.ground, theme.palette)
-  return own.places(roomIn(themeOn(theme, ground), size, ground))
+  return own.places(roomIn(themeOn(theme, ground), page, ground))
 }
 
 /** All that stands on a family's layout: its places, and where another look composes it what that has stand on every slide. */
 export function layoutPlaces(deck: Deck, family: LayoutFamily, layout: Pick<Layout, 'look'>): Place[] {
   const theme = themeComposing(deckTheme(deck), layout)
-  const { size } = infoOf(deck)
-  const places = standingPlaces(theme, family, size)
+  const page = pageOf(deck)
+  const places = standingPlaces(theme, family, page)
   const look = foreignLook(deckTheme(deck), layout)
-  return look && !dressed(family, theme).bare ? [...look.master(roomIn(theme, size)), ...places] : places
+  return look && !dressed(family, theme).bare ? [...standingParts(look, theme, page), ...places] : places
 }
 
 /** The records of a family's layout: itself and the places it keeps, as the theme's look has them, or the one that composes it. */

@@ -1,4 +1,5 @@
 import {
+  putRecord,
   setRecord,
   applyChanges,
   formatVersion,
@@ -11,6 +12,7 @@ import {
   type Theme,
 } from '../model'
 import { addSlide } from '../edits'
+import { pageOf } from '../looks'
 import { orderLast } from '../values'
 import { familyNamed } from '../families'
 import { houseTheme } from './house-theme'
@@ -47,11 +49,13 @@ export function newDeck(
     sounds: {},
     states: {},
     variants: {},
-    elements: { 'master-rule': masterRule(theme, size, 'master') },
+    elements: {},
   }
+  const rule = masterRule(theme, pageOf(empty), 'master')
+  const ruled = applyChanges(empty, [putRecord('elements', rule)])
   const furnished = opening.reduce(
     (deck, name) => applyChanges(deck, layoutRecords(deck, familyNamed(name)!, { master: 'master', order: orderLast(layoutsOf(deck)) })),
-    empty,
+    ruled,
   )
   const opened = applyChanges(furnished, addSlide(furnished, { after: null, layout: layoutIdOf('title') }, context))
   const title = Object.values(opened.elements).find(element => element.placeholder === 'title' && opened.slides[element.owner])!

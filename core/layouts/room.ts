@@ -1,5 +1,5 @@
 import { infoOf, deckTheme, inlineOf, type Deck, type Paragraph, type TextDoc, type TextStyle, type Theme } from '../model'
-import { dressed } from '../looks'
+import { dressed, pageOf } from '../looks'
 import { arrangingOf, styleNamed } from '../resolved'
 import { hexOf } from '../color'
 import { layoutText, leastReadable, type Measurer } from '../text'
@@ -90,7 +90,7 @@ function arrangingFor(family: LayoutFamily, ground: string, deck: Deck) {
   return {
     family,
     room,
-    area: standingPlaces(deckTheme(deck), family, infoOf(deck).size).find(place => place.placeholder === 'items')!.box,
+    area: standingPlaces(deckTheme(deck), family, pageOf(deck)).find(place => place.placeholder === 'items')!.box,
   }
 }
 
@@ -111,7 +111,7 @@ export function roomFor(undressed: LayoutFamily, lines: readonly RichLine[], rul
   const ground = groundOfFamily(family, ruler.deck)
   let count = 0
   if (family.content === 'lines') {
-    const place = standingPlaces(deckTheme(ruler.deck), family, infoOf(ruler.deck).size).find(other => other.placeholder === 'body')
+    const place = standingPlaces(deckTheme(ruler.deck), family, pageOf(ruler.deck)).find(other => other.placeholder === 'body')
     if (place?.kind !== 'text') return 0
     const taken: Paragraph[] = []
     while (count < mostLooked) {

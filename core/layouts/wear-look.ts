@@ -1,5 +1,5 @@
 import { hexOf, paletteOn } from '../color'
-import { layoutParts, lookNamed, lookOf, roomIn, stylesOf, type Look } from '../looks'
+import { alongLines, layoutParts, lookNamed, lookOf, pageOf, standingParts, stylesOf, type Look } from '../looks'
 import {
   applyChanges,
   deckTheme,
@@ -47,15 +47,15 @@ const fieldOf = (part: Element) => (part.kind === 'text' ? part.field : undefine
  */
 function masterParts(deck: Deck, master: Id): Change[] {
   const theme = deckTheme(deck)
-  const size = infoOf(deck).size
+  const page = pageOf(deck)
   const look = lookOf(theme)
   const teams = elementsOf(deck, master).filter(part => !isStandingPart(part.id, master))
   const lies = (part: Element, other: Element) => !!part.box && !!other.box && overlap(boundsOf(part.box), boundsOf(other.box))
   const parts = look
-    ? layoutParts(look.master(roomIn(theme, size)), master).filter(
+    ? layoutParts(standingParts(look, theme, page), master).filter(
         part => !fieldOf(part) || !teams.some(other => fieldOf(other) !== fieldOf(part) && lies(part, other)),
       )
-    : [masterRule(theme, size, master)]
+    : [masterRule(theme, page, master)]
   const told = new Set(parts.flatMap(part => fieldOf(part) ?? []))
   return replaceParts(deck, master, [...parts, ...teams.filter(part => !told.has(fieldOf(part)!))])
 }
@@ -140,7 +140,8 @@ export const comeAs = (deck: Deck, look: Look): Change[] =>
     .slice(1)
     .map(slide => {
       const opens = slide.chapter !== undefined || deck.layouts[slide.layout]?.family === 'chapter'
-      return setRecord('slides', slide.id, { transition: look.transitions[opens ? 'chapter' : 'within'] })
+      const transition = look.transitions[opens ? 'chapter' : 'within']
+      return setRecord('slides', slide.id, { transition: { ...transition, options: alongLines(pageOf(deck), transition.options ?? {}) } })
     })
 
 /**

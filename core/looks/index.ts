@@ -7,7 +7,7 @@
  * lookNamed('soundings')?.label // → 'Soundings'
  * looks.length > 1 // → true
  */
-import { familyNamed, type LayoutFamily, type LayoutRoom } from '../families'
+import { familyNamed, type LayoutFamily, type LayoutRoom, type Page, type Place } from '../families'
 import type { Layout, TextStyle, Theme } from '../model'
 import { memoByRecords } from '../values'
 import { breakwater } from './catalogue/breakwater'
@@ -22,8 +22,10 @@ import { scissors } from './catalogue/scissors'
 import { signpost } from './catalogue/signpost'
 import { soundings } from './catalogue/soundings'
 import { twoInks } from './catalogue/two-inks'
+import { directed, placedOn } from './direction'
 import type { Dress, Look } from './look'
 
+export { alongLines, mirroredFields, pageOf } from './direction'
 export { layoutParts } from './parts'
 export type { Dress, Look, Suits } from './look'
 
@@ -85,7 +87,7 @@ export const themeComposing = (theme: Theme, layout: Pick<Layout, 'look'> | unde
 /** A family as a theme's look has it: the family itself where the theme wears none. */
 export const dressed = (family: LayoutFamily, theme: Theme): StandingFamily => {
   const look = lookOf(theme)
-  return look ? worn(family, look) : family
+  return directed(look ? worn(family, look) : family)
 }
 /** Whether a look composes a family itself. */
 export const isDressed = (family: LayoutFamily, theme: Theme) => lookOf(theme)?.dresses[family.name] !== undefined
@@ -101,7 +103,7 @@ const framesOf = memoByRecords(
   { keep: 20 },
 )
 /** The room that families place a slide's words in. `ground` is the slide's, #rrggbb; absent, the theme's plain one. */
-export function roomIn(theme: Theme, size: LayoutRoom['size'], ground?: string): LayoutRoom {
+export function roomIn(theme: Theme, size: Page, ground?: string): LayoutRoom {
   const look = lookOf(theme)
   return {
     theme,
@@ -110,6 +112,9 @@ export function roomIn(theme: Theme, size: LayoutRoom['size'], ground?: string):
     ...(look ? { frames: framesOf(look, theme, size.width, size.height) } : {}),
   }
 }
+
+/** What a look has stand on every slide of a page. */
+export const standingParts = (look: Look, theme: Theme, page: Page): Place[] => placedOn(page, look.master(roomIn(theme, page)))
 
 /** The styles of a look in a deck of a size. */
 export function stylesOf(look: Look, size: LayoutRoom['size']): Record<string, TextStyle> {

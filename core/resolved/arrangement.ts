@@ -1,5 +1,5 @@
-import { infoOf, elementsOf, plainText, type Deck, type Element, type Slide } from '../model'
-import { familyIn, roomIn } from '../looks'
+import { elementsOf, plainText, type Deck, type Element, type Slide } from '../model'
+import { familyIn, pageOf, roomIn } from '../looks'
 import { atStyleSize, type Frame, type Item, type LayoutFamily, type LayoutRoom } from '../families'
 import { fieldText } from './fields'
 import { memoByRecords, type Id } from '../values'
@@ -88,7 +88,7 @@ export interface Arranging {
 /** How items are arranged on slides of a layout; families that arrange nothing set them in rows. `ground` is the slide's, #rrggbb. */
 export function arrangingOf(deck: Deck, layout: Id | undefined, ground: string): Arranging {
   const theme = themeOfLayout(deck, deck.layouts[layout ?? ''])
-  const size = infoOf(deck).size
+  const size = pageOf(deck)
   const found = familyIn(theme, deck.layouts[layout ?? '']?.family ?? '')
   const kept = layout ? elementsOf(deck, layout) : []
   return {
@@ -108,7 +108,7 @@ const none: Places = new Map()
 function groundsOf(deck: Deck, slide: Slide) {
   const layout = deck.layouts[slide.layout]
   const theme = themeOfLayout(deck, layout)
-  return { layout, theme, kept: layout ? elementsOf(deck, layout.id) : elementsOf(deck, slide.id), size: infoOf(deck).size }
+  return { layout, theme, kept: layout ? elementsOf(deck, layout.id) : elementsOf(deck, slide.id), size: pageOf(deck) }
 }
 
 /** Slides of one layout with the same words have the same places: kept side by side, so many of each layout. */
@@ -119,7 +119,7 @@ const placesOf = memoByRecords(
   (deck: Deck, slide: Slide, nodes: readonly ItemElements[], items: readonly Item[], ground: string) => {
     const { layout, theme, kept, size } = groundsOf(deck, slide)
     const words = JSON.stringify([layout?.family, items, nodes.map(positions), ground, slide.layout])
-    return [kept, words, theme, size.width, size.height]
+    return [kept, words, theme, size.width, size.height, size.runsLeft]
   },
   (deck, slide, nodes, items, ground): Places => {
     const { family, area, room } = arrangingOf(deck, deck.layouts[slide.layout]?.id, ground)
@@ -139,7 +139,7 @@ const placesOf = memoByRecords(
 export const arrangedPlaces = memoByRecords(
   (deck: Deck, slide: Slide, ground: string) => {
     const { layout, theme, kept, size } = groundsOf(deck, slide)
-    return [elementsOf(deck, slide.id), kept, layout?.family, theme, size.width, size.height, ground]
+    return [elementsOf(deck, slide.id), kept, layout?.family, theme, size.width, size.height, size.runsLeft, ground]
   },
   (deck, slide, ground): Places => {
     const nodes = itemElements(elementsOf(deck, slide.id))

@@ -1,16 +1,18 @@
 import {
-  infoOf,
   deckTheme,
   elementsOf,
+  infoOf,
+  plainText,
   type Backdrop,
   type Deck,
   type Element,
+  type Layout,
+  type Master,
   type Slide,
+  type TextDoc,
   type TextElement,
   type TextStyle,
   type Theme,
-  type Layout,
-  type Master,
 } from '../model'
 import { contrast, hexOf, hexOver, mixHex } from '../color'
 import { arrangedPlaces } from './arrangement'
@@ -317,8 +319,25 @@ const withoutGrowth = memoByRecords(
   { keep: 100 },
 )
 
+/** Scripts whose letters are joined to each other within a word. */
+const joined = /[\p{Script=Arabic}\p{Script=Syriac}\p{Script=Nko}\p{Script=Mandaic}\p{Script=Mongolian}\p{Script=Adlam}]/u
+const isJoined = memoByRecords(
+  (text: TextDoc) => [text],
+  text => joined.test(plainText(text)),
+)
+/** Letters that are joined are not set apart, nor closer: that would tear or crush what joins them. */
+const withoutSpacing = memoByRecords(
+  (style: TextSetting) => [style],
+  (style): TextSetting => ({ ...style, letterSpacing: 0 }),
+)
+
 /** The style a text element is set in, with the element's own departures from it. Words grow in the places of layouts alone. */
 export function styleOf(deck: Deck, element: TextElement): TextSetting {
+  const style = settingOf(deck, element)
+  return style.letterSpacing && isJoined(element.text) ? withoutSpacing(style) : style
+}
+
+function settingOf(deck: Deck, element: TextElement): TextSetting {
   const theme = themeUnder(deck, element.owner)
   const named = styleNamed(theme, element.style ?? 'body')
   const style = named.mostSize === undefined || element.placeholder ? named : withoutGrowth(named)

@@ -12,6 +12,7 @@
 export * from './arithmetic'
 export * from './box'
 export * from './color'
+export * from './direction'
 export * from './easing'
 export * from './fraction'
 export * from './id'

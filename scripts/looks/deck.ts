@@ -76,17 +76,54 @@ export const plans: readonly Plan[] = [
   ['contact', 'Come down to the quay', ['Harbour office, covered hall', 'ferries@velmoor.example', '040 555 01']],
 ]
 
+/** The same in a language that is written from right to left. */
+const leftward: readonly Plan[] = [
+  ['title', 'جدول الربيع للعبّارات', ['إيناس رحم، مكتب الميناء', '٢ أبريل، القاعة المغطاة']],
+  ['chapter', 'إلى أين تذهب القوارب في الربيع', []],
+  [
+    'lead-rows',
+    'ثلاثة أشياء تتغير في ٢ أبريل',
+    [
+      'القوارب الأولى أبكر: تغادر أستريل وكويل في 05:40 أيام العمل ليصل العمال قبل السابعة.',
+      'قارب آخر عند الظهر: رحلة إضافية في 12:30 ابتداء من مايو مع مكان لأربعين دراجة.',
+      'القارب الأخير أبعد: تبقى رحلة 23:15 يومي الجمعة والسبت طوال الموسم.',
+    ],
+  ],
+  [
+    'steps-row',
+    'كيف يوضع الجدول',
+    [
+      'العدّ: الركاب عند كل بوابة',
+      'المسودة: جدولان على صفحة',
+      'السؤال: الطواقم والمدارس',
+      'التجربة: أسبوع في الموسم الهادئ',
+      'النشر: على الشاشات والأرصفة',
+    ],
+  ],
+  ['numbers-row', 'الموسم في أربعة أرقام', ['318 ألف راكب', '96.4 % من القوارب في موعدها', '4 خطوط', '11 دقيقة أطول انتظار']],
+  ['statement', 'قارب يغادر في موعده خير من قارب سريع', ['طاقم رصيف كويل']],
+  ['picture-full', 'الرمال المنخفضة في مايو', ['رحلة الظهر، مكان لأربعين دراجة']],
+  ['list', 'ما طلبته الطواقم', ['أضواء عند الممر الثاني', 'سقف فوق مواقف الدراجات', 'لوحات تُقرأ من الجسر', 'شاي في القاعة المغطاة']],
+  ['timeline-row', 'أربع سنوات على الرصيف', ['2024 يفتح الرصيف الثاني', '2027 يبدأ قارب الليل', '2029 كهرباء من البر', '2031 قاعة مغطاة']],
+  ['cards-row', 'ما الذي يبقى', ['الأمان: ممران بدل واحد', 'السرعة: ثماني دقائق', 'المكان: قاعة للانتظار']],
+]
+
 const counter = () => {
   let count = 0
   return { id: () => `s-${++count}` }
 }
 
-/** A deck of these slides in a look. `only`: names of families; all where absent. */
-export function sheetDeck(wish: LookWish, size = { width: 1920, height: 1080 }, only?: readonly string[]): Deck {
+/** A deck of these slides in a look, in English or Arabic. `only`: names of families; all where absent. */
+export function sheetDeck(
+  wish: LookWish,
+  size = { width: 1920, height: 1080 },
+  only?: readonly string[],
+  language: 'en' | 'ar' = 'en',
+): Deck {
   const context = counter()
-  const base = newDeck({ title: 'Spring timetable', purpose: 'talk', size }, context)
+  const base = newDeck({ title: language === 'ar' ? 'جدول الربيع' : 'Spring timetable', purpose: 'talk', size, language }, context)
   let deck = applyChanges(base, removeSlides(base, { slides: slidesOf(base).map(({ id }) => id) }))
-  for (const [family, title, lines] of plans) {
+  for (const [family, title, lines] of language === 'ar' ? leftward : plans) {
     if (only && !only.includes(family)) continue
     const outline = { title, lines: lines.map(text => ({ text, level: 1 })) }
     deck = insertSlide(deck, { after: slidesOf(deck).at(-1)?.id ?? null, family: familyNamed(family)!, outline }, context).deck

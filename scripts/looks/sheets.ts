@@ -10,7 +10,7 @@ import { sheetDeck } from './deck'
 
 /**
  * Draws looks as sheets: `npm run looks -- OUT.png [name …] [--deep] [--seed N] [--size W×H] [--only family,family] [--wide px]
- * [--columns n]`. Without names: eight slides of every look.
+ * [--columns n] [--leftward]`; the last in Arabic. Without names: eight slides of every look.
  */
 const require = createRequire(import.meta.url)
 const { chromium } = require('@playwright/test') as typeof import('@playwright/test')
@@ -32,6 +32,7 @@ const decks = looks
       { look: name, seed: Number(flag('seed') ?? 4711), ground: rest.includes('--deep') ? 'deep' : 'light' },
       { width: size[0], height: size[1] },
       only,
+      rest.includes('--leftward') ? 'ar' : 'en',
     ),
   )
 const wide = Number(flag('wide') ?? (asked.length ? 480 : 232))

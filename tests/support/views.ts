@@ -1,4 +1,4 @@
-import { test, type Page } from '@playwright/test'
+import { test, type Page, type Request } from '@playwright/test'
 
 /** Every view of the application that somebody works in, by its address, in groups that take about as long to go through. */
 export const groups = {
@@ -23,9 +23,20 @@ export const groups = {
 }
 export const views = Object.values(groups).flat()
 
-/** Goes to a view and waits until nothing more is fetched for it; where that fails, the view is named. */
-export const openView = (page: Page, view: string) =>
+/**
+ * Goes to a view and waits until nothing more is fetched for it; where that fails, the view is named. What is still being fetched after
+ * that long is said, and no reason to wait: browsers leave a film half fetched, and its request open, once they have enough of it.
+ */
+export const openView = (page: Page, view: string, most = 20_000) =>
   test.step(`open ${view}`, async () => {
+    const open = new Set<Request>()
+    const begin = (request: Request) => void open.add(request)
+    const end = (request: Request) => void open.delete(request)
+    page.on('request', begin).on('requestfinished', end).on('requestfailed', end)
     await page.goto(view)
-    await page.waitForLoadState('networkidle')
+    await page.waitForLoadState('networkidle', { timeout: most }).catch((error: Error) => {
+      if (error.name !== 'TimeoutError') throw error
+      console.log(`  ${view}, still fetched: ${[...open].map(request => request.url()).join(', ') || 'nothing'}`)
+    })
+    page.off('request', begin).off('requestfinished', end).off('requestfailed', end)
   })

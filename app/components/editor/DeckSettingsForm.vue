@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { infoOf, languageSchema, type Info } from '#core/model'
 import { setFields } from '#core/edits'
+import { setLanguage } from '#core/layouts'
 
 /** What the deck is for, who reads it, and in what language: what its time is reckoned from. */
 const store = useDeck()
@@ -18,9 +19,9 @@ const distances = [
 const names = new Intl.DisplayNames(['en'], { type: 'language' })
 /** Offered for a start; any language tag is taken. */
 const offered = ['en', 'de', 'fr', 'es', 'it', 'nl', 'pt', 'pl', 'sv', 'fi', 'sl', 'tr', 'ru', 'ar', 'he', 'ja', 'zh']
-function setLanguage(words: string) {
+function writeIn(words: string) {
   const read = languageSchema.safeParse(words.trim())
-  if (read.success) set('change the language', { language: read.data })
+  if (read.success) store.edit('change the language', setLanguage(store.current, read.data))
   else
     useToast().add({
       title: `“${words}” is no language tag, such as en or pt-BR. The language stays ${names.of(info.value.language)}.`,
@@ -60,7 +61,7 @@ function setLanguage(words: string) {
     </label>
     <label>
       Language, {{ names.of(info.language) }}
-      <WordsField :model-value="info.language" list="languages" :disabled="!store.canEdit" @update:model-value="setLanguage" />
+      <WordsField :model-value="info.language" list="languages" :disabled="!store.canEdit" @update:model-value="writeIn" />
     </label>
     <datalist id="languages">
       <option v-for="code in offered" :key="code" :value="code">{{ names.of(code) }}</option>

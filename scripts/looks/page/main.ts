@@ -18,7 +18,7 @@ window.drawSheet = async (given, wide, columns, tables) => {
   })
   const families = new Set(decks.flatMap(deck => Object.values(deck.theme.theme!.fonts)))
   declareFamilies(families)
-  await loadFonts([...families], 'Aaß', [300, 400, 500, 600, 700, 800, 900])
+  await loadFonts([...families], [...new Set(JSON.stringify(decks))].join(''), [300, 400, 500, 600, 700, 800, 900])
   const host: StageHost = {
     measurer: browserMeasurer(),
     table: id => tables.find(table => table.id === id),

@@ -1,0 +1,65 @@
+import type { Frame, LayoutFamily, LayoutRoom, Page, Place } from '../families'
+import { infoOf, type Deck, type Element } from '../model'
+import { memoByRecords, runsLeftward } from '../values'
+
+/** The page that a deck's slides are composed on: its size, and whether its language is written from right to left. */
+export const pageOf = (deck: Deck): Page => {
+  const { size, language } = infoOf(deck)
+  return runsLeftward(language) ? { ...size, runsLeft: true } : size
+}
+
+/** Shapes that look the same from both sides. */
+const even = new Set(['rectangle', 'rounded', 'ellipse', 'triangle'])
+
+const across = ({ x, width, ...rest }: Frame, page: Page) => ({ ...rest, x: page.width - x - width, width })
+
+type Part = Pick<Element, 'kind' | 'flip'> & { box?: Element['box'] }
+
+/**
+ * What a part of a layout has otherwise where its page is seen in a mirror: it stands at the other side, leans the other way, its shapes
+ * face the other way, and its words, `runsLeft` or not, run from the side that lines begin at. Pictures and icons stay as they are.
+ */
+export function mirroredFields(part: Part & Pick<Partial<Extract<Element, { kind: 'shape' }>>, 'shape'>, page: Page, runsLeft: boolean) {
+  const { box, flip } = part
+  const turns = part.kind === 'shape' && !even.has(part.shape ?? '')
+  const turned = { across: !flip?.across, down: !!flip?.down }
+  return {
+    ...(box ? { box: { ...across(box, page), angle: box.angle ? -box.angle : 0 } } : {}),
+    ...(turns ? { flip: turned.across || turned.down ? turned : undefined } : {}),
+    ...(part.kind === 'text' ? { direction: runsLeft ? ('rtl' as const) : undefined } : {}),
+  }
+}
+
+const otherSide: Readonly<Record<string, string>> = { left: 'right', right: 'left' }
+/** Options of a motion that goes along with the lines of a page: `from` and `to` are the other side where they run to the left. */
+export function alongLines<T>(page: Page, options: Readonly<Record<string, T>>): Record<string, T> {
+  if (!page.runsLeft) return options
+  const turned = ([name, value]: [string, T]) => [name, name === 'from' || name === 'to' ? (otherSide[String(value)] ?? value) : value]
+  return Object.fromEntries(Object.entries(options).map(turned)) as Record<string, T>
+}
+
+/** Places as they stand on a page: composed from left to right, they are turned where it runs to the left. */
+export const placedOn = (page: Page, places: Place[]): Place[] =>
+  page.runsLeft ? places.map(place => ({ ...place, ...mirroredFields(place, page, true) }) as Place) : places
+
+/** A family that places on pages of both directions what it composes from left to right. */
+export const directed = memoByRecords(
+  (family: LayoutFamily) => [family],
+  <F extends LayoutFamily>(family: F): F => {
+    const { arrange } = family
+    return {
+      ...family,
+      places: (room: LayoutRoom) => placedOn(room.size, family.places(room)),
+      ...(arrange
+        ? {
+            arrange: ((items, area, room) =>
+              placedOn(
+                room.size,
+                arrange(items, room.size.runsLeft ? across(area, room.size) : area, room),
+              )) satisfies LayoutFamily['arrange'],
+          }
+        : {}),
+    }
+  },
+  { keep: 800 },
+)
