@@ -1,5 +1,5 @@
 import { inked } from './colors'
-import { headTitle, itemsPlace, shapePlace, slot, textPlace, type LayoutFamily } from './family'
+import { headTitle, itemsPlace, shapePlace, slot, textPlace, within, type LayoutFamily } from './family'
 import { columns, rows, splitAcross } from './geometry'
 import { cell } from './parts'
 
@@ -15,22 +15,14 @@ export const agenda: LayoutFamily = {
   best: [3, 10],
   entrance: { effect: 'fade' },
   places: room => {
-    const { size, theme } = room
-    const wide = size.width * 0.3
-    const head = headTitle(room, wide)
-    return [
-      { ...head, box: { ...head.box, y: theme.margin, height: size.height - 2 * theme.margin }, vertical: 'top' },
-      itemsPlace({
-        x: theme.margin + wide + 72,
-        y: theme.margin,
-        width: size.width - 2 * theme.margin - wide - 72,
-        height: size.height - 2 * theme.margin,
-      }),
-    ]
+    const all = within(room)
+    const [left, right] = splitAcross(all, all.width * 0.34, 72)
+    const head = headTitle(room)
+    return [{ ...head, box: { ...left, angle: 0 }, vertical: 'top' }, itemsPlace(right)]
   },
   arrange: (items, area, room) => {
     const across = items.length > 10 ? 2 : 1
-    const frames = columns(area, across, 56).flatMap(column => rows(column, Math.ceil(items.length / across), 14, area.height * 0.19))
+    const frames = columns(area, across, 56).flatMap(column => rows(column, Math.ceil(items.length / across), 14, area.height * 0.24))
     return items.flatMap((item, index) => {
       const path = index + 1
       const frame = frames[index]!

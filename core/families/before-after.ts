@@ -1,7 +1,7 @@
 import { filled, wash } from './colors'
 import { shapePlace, slot, framing, textPlace, titleAndItems, type LayoutFamily } from './family'
 import { around, columns, inset, splitDown } from './geometry'
-import { cell, scaled } from './parts'
+import { cell } from './parts'
 
 /** What was, what is and what will be, with an arrow from each to the next. */
 export const beforeAfter: LayoutFamily = {
@@ -36,11 +36,11 @@ export const beforeAfter: LayoutFamily = {
         const inner = inset(frame, 40, 36)
         const card = shapePlace(slot(path, 'card'), `Card ${path}`, 'rounded', frame, { fill: wash(last ? 'accent3' : 'ink'), radius: 20 })
         if (item.lead === undefined || item.text === undefined) return [card, ...cell(room, path, item, inner, `State ${path}`)]
-        const [head, rest] = splitDown(inner, inner.height * 0.2, 20)
+        const [head, rest] = splitDown(inner, inner.height * 0.22, 20)
         return [
           card,
           textPlace(slot(path, 'lead'), `State ${path}`, 'lead', head, { vertical: 'middle', match: 'lead' }),
-          textPlace(slot(path, 'text'), `State ${path}, words`, 'body', rest, { match: 'text', ...scaled(room, 'body', 0.85) }),
+          textPlace(slot(path, 'text'), `State ${path}, words`, 'body', rest, { match: 'text' }),
         ]
       }),
     ]

@@ -18,7 +18,8 @@ export const compareColumns: LayoutFamily = {
     return columns(area, items.length, 32, area.width * 0.48).flatMap((frame, index) => {
       const item = items[index]!
       const path = String(index + 1)
-      const [head, rest] = splitDown(frame, frame.height * 0.18, 16)
+      // Where nothing is said of any, the things themselves have the room.
+      const [head, rest] = splitDown(frame, frame.height * (items.some(({ under }) => under.length) ? 0.18 : 0.5), 16)
       return [
         shapePlace(slot(path, 'box'), `Head ${path}`, 'rounded', head, { fill: filled(room, accentAt(index)), radius: 14 }),
         textPlace(slot(path, 'lead'), `Name ${path}`, 'lead', inset(head, 20, 10), {

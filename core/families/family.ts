@@ -1,4 +1,4 @@
-import type { DrawnIcon, Element, ShapeElement, TextElement, Theme } from '../model'
+import type { DrawnIcon, Element, PictureElement, ShapeElement, TextElement, Theme } from '../model'
 import type { Box, Color } from '../values'
 
 /** A place that a layout keeps, as the element its slides inherit from. */
@@ -91,6 +91,8 @@ export interface LayoutFamily {
   trueTo?: 'amounts' | 'moments' | 'growth' | 'levels'
   /** The ground of its slides where it is not the master's. */
   ground?: Color
+  /** What a look has on every slide (a running title, rules, an edge) does not stand on these: they are pages of their own. */
+  bare?: boolean
   /** What its items come in with. */
   entrance?: { effect: string; options?: Readonly<Record<string, string | number | boolean>> }
   /** The places that its layout keeps, whatever the slide says. */
@@ -119,6 +121,7 @@ export const picturePlace = (
   frame: Frame,
   prompt = 'Drop a picture here',
   shape?: 'circle' | 'rounded',
+  more: Pick<PictureElement, 'instead'> = {},
 ): Place => ({
   kind: 'picture',
   placeholder,
@@ -126,6 +129,7 @@ export const picturePlace = (
   box: { ...frame, angle: 0 },
   prompt,
   ...(shape ? { frame: { shape, radius: 24 } } : {}),
+  ...more,
 })
 
 /** What stands where no icon has been found yet: a plain disc. */
@@ -185,6 +189,13 @@ export const below = ({ theme, size, frames }: LayoutRoom): Frame => {
   return { x: theme.margin, y, width: size.width - 2 * theme.margin, height: size.height - y - theme.margin }
 }
 
+/** All that a slide leaves to its words and pictures, the title among them. */
+export const within = ({ theme: { margin }, size, frames }: LayoutRoom): Frame => {
+  if (!frames) return { x: margin, y: margin, width: size.width - 2 * margin, height: size.height - 2 * margin }
+  const { head, body } = frames
+  return { x: body.x, y: head.y, width: body.width, height: body.y + body.height - head.y }
+}
+
 /** The area that a layout gives to its items. */
 export const itemsPlace = (frame: Frame): Place => ({ kind: 'group', placeholder: 'items', name: 'Items', box: { ...frame, angle: 0 } })
 
@@ -196,3 +207,5 @@ export const slot = (path: number | string, name: string) => `item${path}-${name
 
 /** A decoration of the whole arrangement: `frame-line`. */
 export const framing = (name: string) => `frame-${name}`
+/** Whether a place is such a decoration. */
+export const isFraming = (placeholder: string | undefined) => placeholder?.startsWith('frame-') ?? false

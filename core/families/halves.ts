@@ -9,6 +9,7 @@ export const halves: LayoutFamily = {
   label: 'Fields of colour',
   senses: ['comparison', 'statement'],
   finds: 'versus before after contrast two sides this or that now then',
+  bare: true,
   content: 'items',
   split: 'lead',
   best: [2, 3],

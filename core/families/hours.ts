@@ -15,7 +15,7 @@ export const hours: LayoutFamily = {
   entrance: { effect: 'fade' },
   places: titleAndItems,
   arrange: (items, area, room) =>
-    rows(area, items.length, 0, area.height * 0.25).flatMap((frame, index) => {
+    rows(area, items.length, 0, area.height * 0.3).flatMap((frame, index) => {
       const item = items[index]!
       const path = index + 1
       const inner = { ...frame, height: frame.height - 12 }

@@ -79,6 +79,7 @@ export {
   below,
   framing,
   headTitle,
+  isFraming,
   iconPlace,
   itemsPlace,
   noIcon,
@@ -94,7 +95,9 @@ export {
   type Sense,
   type Split,
 } from './family'
+export { initialsOf } from './initials'
 export { atStyleSize } from './roomy'
+export { settled } from './settled'
 
 /** The catalogue: adding a family is adding a file and a line. */
 export const families: readonly LayoutFamily[] = [

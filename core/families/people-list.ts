@@ -1,6 +1,7 @@
 import { accentAt, wash } from './colors'
 import { picturePlace, shapePlace, slot, titleAndItems, type LayoutFamily } from './family'
 import { grid, inset, splitAcross } from './geometry'
+import { initialsIn } from './initials'
 import { cell, rowHeight } from './parts'
 
 /** People on cards: a small portrait, beside it name and role; holds many. */
@@ -27,6 +28,7 @@ export const peopleList: LayoutFamily = {
           { x: left.x, y: left.y + (left.height - side) / 2, width: side, height: side },
           'Face',
           'circle',
+          initialsIn(room, items[index]!.lead, index),
         ),
         ...cell(room, index + 1, items[index]!, right, `Person ${index + 1}`, { share: 0.48, textScale: 0.7 }),
       ]

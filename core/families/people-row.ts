@@ -1,5 +1,6 @@
 import { picturePlace, slot, titleAndItems, type LayoutFamily } from './family'
 import { grid, splitDown } from './geometry'
+import { initialsIn } from './initials'
 import { cell } from './parts'
 
 /** People with portrait, name and what they do, as many rows as it takes. */
@@ -24,6 +25,7 @@ export const peopleRow: LayoutFamily = {
           { ...upper, x: upper.x + (upper.width - side) / 2, width: side },
           'Portrait',
           'circle',
+          initialsIn(room, items[index]!.lead, index),
         ),
         ...cell(room, index + 1, items[index]!, lower, `Person ${index + 1}`, {
           align: 'center',

@@ -8,6 +8,7 @@ export const person: LayoutFamily = {
   label: 'One person',
   senses: ['people', 'saying'],
   finds: 'portrait biography profile speaker introduce about one person',
+  bare: true,
   content: 'items',
   split: 'lead',
   best: [1, 5],

@@ -6,6 +6,7 @@ export const pictureBand: LayoutFamily = {
   label: 'Picture above words',
   senses: ['pictures', 'statement'],
   finds: 'photo image banner across top wide panorama',
+  bare: true,
   content: 'lines',
   best: [0, 3],
   places: ({ theme, size }) => [

@@ -1,7 +1,7 @@
 import { accentAt, filled } from './colors'
 import { shapePlace, slot, textPlace, titleAndItems, type LayoutFamily } from './family'
 import { columns, inset, splitDown } from './geometry'
-import { cell, scaled } from './parts'
+import { cell } from './parts'
 
 /** Points as pillars: a coloured head, and what stands on it beneath. */
 export const pillars: LayoutFamily = {
@@ -25,7 +25,6 @@ export const pillars: LayoutFamily = {
           : [
               textPlace(slot(path, 'text'), `Pillar ${path}, words`, 'body', inset(rest, 20, 6), {
                 match: 'text',
-                ...scaled(room, 'body', 0.8),
               }),
             ]
       if (item.lead === undefined) return cell(room, path, item, frame, `Pillar ${path}`)

@@ -10,7 +10,7 @@ export const placesMap: LayoutFamily = {
   finds: 'map plan where locations directions way sites route stops',
   content: 'items',
   split: 'lead',
-  best: [2, 7],
+  best: [2, 6],
   entrance: { effect: 'fade' },
   places: room => {
     const { size, theme } = room

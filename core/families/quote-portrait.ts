@@ -1,6 +1,7 @@
-import { headTitle, itemsPlace, picturePlace, slot, textPlace, type LayoutFamily } from './family'
+import { headTitle, itemsPlace, picturePlace, slot, textPlace, within, type LayoutFamily } from './family'
 import { inked } from './colors'
 import { rows, splitAcross, splitDown } from './geometry'
+import { initialsIn } from './initials'
 import { cell } from './parts'
 
 /** What someone said beside their portrait. */
@@ -13,25 +14,10 @@ export const quotePortrait: LayoutFamily = {
   split: 'saying',
   best: [1, 2],
   entrance: { effect: 'fade' },
-  places: room => [
-    {
-      ...headTitle(room),
-      style: 'small',
-      box: {
-        x: room.theme.margin,
-        y: room.theme.margin * 0.8,
-        width: room.size.width - 2 * room.theme.margin,
-        height: room.size.height * 0.07,
-        angle: 0,
-      },
-    },
-    itemsPlace({
-      x: room.theme.margin,
-      y: room.size.height * 0.19,
-      width: room.size.width - 2 * room.theme.margin,
-      height: room.size.height * 0.81 - room.theme.margin,
-    }),
-  ],
+  places: room => {
+    const [head, rest] = splitDown(within(room), room.size.height * 0.07, 36)
+    return [{ ...headTitle(room), style: 'small', box: { ...head, angle: 0 } }, itemsPlace(rest)]
+  },
   arrange: (items, area, room) =>
     rows(area, items.length, 48).flatMap((frame, index) => {
       const item = items[index]!
@@ -44,6 +30,7 @@ export const quotePortrait: LayoutFamily = {
         { x: left.x, y: left.y + (left.height - side) / 2, width: side, height: side },
         'Drop a portrait here',
         'circle',
+        initialsIn(room, item.lead === undefined ? undefined : item.text, index),
       )
       if (item.lead === undefined || item.text === undefined)
         return [portrait, ...cell(room, path, item, right, `Saying ${path}`, { lead: 'quote' })]

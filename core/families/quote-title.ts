@@ -6,6 +6,7 @@ export const quoteTitle: LayoutFamily = {
   label: 'Saying, whole slide',
   senses: ['saying', 'statement'],
   finds: 'quote quotation voice said words of large whole',
+  bare: true,
   content: 'lines',
   best: [0, 2],
   places: ({ theme, size }) => {

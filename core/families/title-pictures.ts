@@ -66,8 +66,9 @@ const titleWith = (placing: Placing, label: string, finds: string): LayoutFamily
   label,
   senses: ['opening', 'chapter', 'next'],
   finds: `opening cover chapter closing picture photo presenter date event logo ${finds}`,
+  bare: true,
   content: 'lines',
-  best: [0, 3],
+  best: [0, 2],
   places: room => placesOf(placing, room),
 })
 

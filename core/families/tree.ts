@@ -40,7 +40,7 @@ export function nodeFrame(
   const [long, high] = down ? [area.width, area.height] : [area.height, area.width]
   const leafGap = Math.min(gap.leaf, (long / leaves) * 0.2)
   const levelGap = Math.min(gap.level, (high / depth) * 0.35)
-  const leaf = Math.min((long - leafGap * (leaves - 1)) / leaves, long * 0.36)
+  const leaf = Math.min((long - leafGap * (leaves - 1)) / leaves, long * (down ? 0.36 : 0.3))
   const level = Math.min((high - levelGap * (depth - 1)) / depth, high * (down ? 0.26 : 0.36))
   const used = leaf * leaves + leafGap * (leaves - 1)
   const across = (long - used) / 2 + node.at * (leaf + leafGap)

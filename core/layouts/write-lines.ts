@@ -26,9 +26,9 @@ import {
 } from '../model'
 import { dropElements, fillPlaceholder } from '../edits'
 import { familyIn } from '../looks'
-import { arrangingOf, groundHex, isFraming, itemElements, itemPlace, shownElements, themeUnder, type ItemElements } from '../resolved'
+import { arrangingOf, groundHex, itemElements, itemPlace, shownElements, themeUnder, type ItemElements } from '../resolved'
 import { orderAt, orderLast, type Box, type Id } from '../values'
-import type { Item, LayoutFamily, Place } from '../families'
+import { isFraming, type Item, type LayoutFamily, type Place } from '../families'
 import { itemsOfLines, linesOfItem, paragraphOf, wordsOfItem, type ItemContent, type RichLine } from './content'
 import { pairs } from './pairing'
 

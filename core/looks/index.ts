@@ -7,7 +7,7 @@
  * lookNamed('soundings')?.label // → 'Soundings'
  * looks.length > 1 // → true
  */
-import { familyNamed, type LayoutFamily, type LayoutRoom, type Page, type Place } from '../families'
+import { familyNamed, settled, type LayoutFamily, type LayoutRoom, type Page, type Place } from '../families'
 import type { Layout, TextStyle, Theme } from '../model'
 import { memoByRecords } from '../values'
 import { breakwater } from './catalogue/breakwater'
@@ -51,9 +51,6 @@ export const lookNamed = (name: string | undefined): Look | undefined => (name =
 /** The look that a theme wears. */
 export const lookOf = (theme: Theme): Look | undefined => lookNamed(theme.look?.name)
 
-/** A family as it stands in a deck; `bare` as of a `Dress`. */
-export type StandingFamily = LayoutFamily & Pick<Dress, 'bare'>
-
 /** A composition that is at its best with so many items holds twice as many; more stand in a grid. */
 const heldOver = 2
 
@@ -69,11 +66,19 @@ function holding(family: LayoutFamily, dress: Dress): Pick<LayoutFamily, 'arrang
 /** A family as a look has it; its slides stand on the ground of all, unless the look says otherwise. */
 const worn = memoByRecords(
   (family: LayoutFamily, look: Look) => [family, look],
-  ({ ground: _, ...family }, look): StandingFamily => {
+  ({ ground: _, ...family }, look): LayoutFamily => {
     const dress = look.dresses[family.name]
-    return dress ? { ...family, ...dress, ...holding(family, dress) } : family
+    return dress ? { ...family, ...dress, ...holding(family, dress) } : alone(family)
   },
   { keep: 400 },
+)
+/** A family as it stands where no look composes it: what it arranges is settled in its area. */
+const alone = memoByRecords(
+  (family: LayoutFamily) => [family],
+  (family): LayoutFamily => {
+    const { arrange } = family
+    return arrange ? { ...family, arrange: (items, area, room) => settled(arrange(items, area, room), items, area, room) } : family
+  },
 )
 /** A theme as a layout has it that another look composes: in its own colours, fonts and sizes, arranged as that look would. */
 const composed = memoByRecords(
@@ -85,14 +90,14 @@ const composed = memoByRecords(
 export const themeComposing = (theme: Theme, layout: Pick<Layout, 'look'> | undefined): Theme =>
   layout?.look === undefined || layout.look === theme.look?.name ? theme : composed(theme, layout.look)
 /** A family as a theme's look has it: the family itself where the theme wears none. */
-export const dressed = (family: LayoutFamily, theme: Theme): StandingFamily => {
+export const dressed = (family: LayoutFamily, theme: Theme): LayoutFamily => {
   const look = lookOf(theme)
-  return directed(look ? worn(family, look) : family)
+  return directed(look ? worn(family, look) : alone(family))
 }
 /** Whether a look composes a family itself. */
 export const isDressed = (family: LayoutFamily, theme: Theme) => lookOf(theme)?.dresses[family.name] !== undefined
 /** The family of a name as a theme's look has it. */
-export const familyIn = (theme: Theme, name: string): StandingFamily | undefined => {
+export const familyIn = (theme: Theme, name: string): LayoutFamily | undefined => {
   const family = familyNamed(name)
   return family && dressed(family, theme)
 }

@@ -3,10 +3,7 @@ import type { Frame, LayoutFamily, LayoutRoom, Place } from '../families'
 import type { TextStyle, Theme, Transition } from '../model'
 
 /** How a look has a family of layouts stand; what is absent is the family's own. */
-export interface Dress extends Partial<Pick<LayoutFamily, 'ground' | 'content' | 'split' | 'places' | 'arrange' | 'entrance' | 'best'>> {
-  /** What stands on every slide of the look (a running title, rules, an edge) does not stand on these. */
-  bare?: boolean
-}
+export type Dress = Partial<Pick<LayoutFamily, 'ground' | 'bare' | 'content' | 'split' | 'places' | 'arrange' | 'entrance' | 'best'>>
 
 /** Sizes are those of a slide whose shorter side is 1080 px; a look is put on a deck in the deck's own. */
 export type LookStyle = Omit<TextStyle, 'color' | 'align' | 'bullet' | 'paragraphSpacing'> &

@@ -20,9 +20,6 @@ export function itemPlace(placeholder: string | undefined): ItemPlace | null {
   return match ? { path: match[1]!.split('-').map(Number), slot: match[2]! } : null
 }
 
-/** Whether a placeholder belongs to the layout's own drawing and not to the words. */
-export const isFraming = (placeholder: string | undefined) => placeholder?.startsWith('frame-') ?? false
-
 /** An item that stands on a slide: its elements by slot. `at` is its position as the placeholders have it. */
 export interface ItemElements {
   at: number

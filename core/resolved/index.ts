@@ -13,7 +13,7 @@
  * parts.map(part => part.placeholder ?? 'of the master') // → ['of the master', 'title', 'body']
  */
 
-export { arrangingOf, isFraming, itemElements, itemPlace, type Arranging, type ItemElements, type ItemPlace } from './arrangement'
+export { arrangingOf, itemElements, itemPlace, type Arranging, type ItemElements, type ItemPlace } from './arrangement'
 export * from './element-groups'
 export { changesOnForm, faultOnForm } from './form'
 export * from './inherit'

@@ -73,6 +73,35 @@ export const plans: readonly Plan[] = [
     ],
   ],
   ['hours', 'The ticket office', ['Monday to Friday 6:00–22:00', 'Saturday 7:00–22:00', 'Sunday 8:00–20:00']],
+  [
+    'people-row',
+    'Who is there on the day',
+    ['Ines Rahm, harbour office', 'Jon Tarn, second ramp', 'Dr. Mara van Ellin, ticket hall', 'Ole Brandt, night boat'],
+  ],
+  ['agenda', 'What comes tonight', ['19:00 Doors open', '19:30 The plan for spring', '20:15 Questions', '21:00 Last boat']],
+  [
+    'compare-columns',
+    'One ramp or two',
+    ['One ramp: eight minutes to load, a queue to the bridge', 'Two ramps: four minutes, no queue, two more crew'],
+  ],
+  [
+    'pillars',
+    'What carries the season',
+    ['Crews: forty people in three watches', 'Boats: six, two of them new', 'Quays: four, all with a ramp'],
+  ],
+  [
+    'next-steps',
+    'What happens next',
+    ['Ines: send the draft to the schools by Friday', 'Jon: count the queue at noon', 'Mara: print the boards'],
+  ],
+  [
+    'questions',
+    'What riders ask',
+    ['Why is the quay shut? The second ramp is being built.', 'When does it open? On 2 April.', 'Where do I wait? In the covered hall.'],
+  ],
+  ['tree-down', 'Who answers to whom', ['Harbour office', 'Crews', 'Ticket hall', 'Works']],
+  ['before-after', 'From one ramp to two', ['Now: eight minutes to load', 'In spring: four minutes, and no queue to the bridge']],
+  ['icons-row', 'What is new aboard', ['Bicycles: room for forty', 'Coffee: from the first boat on', 'Power: at every seat']],
   ['contact', 'Come down to the quay', ['Harbour office, covered hall', 'ferries@velmoor.example', '040 555 01']],
 ]
 
@@ -132,7 +161,7 @@ export function sheetDeck(
     deck,
     slidesOf(deck).flatMap(slide =>
       elementsOf(deck, slide.id).flatMap(element => {
-        if (element.kind === 'picture')
+        if (element.kind === 'picture' && element.placeholder === 'picture')
           return [setRecord('elements', element.id, { media: 'a'.repeat(64), natural: { width: 1600, height: 900 } })]
         if (element.kind !== 'chart') return []
         return [setRecord('elements', element.id, { chart: { ...newChart('seasons'), across: 'season', height: 'crossings' } })]

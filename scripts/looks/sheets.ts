@@ -10,7 +10,8 @@ import { sheetDeck } from './deck'
 
 /**
  * Draws looks as sheets: `npm run looks -- OUT.png [name …] [--deep] [--seed N] [--size W×H] [--only family,family] [--wide px]
- * [--columns n] [--leftward]`; the last in Arabic. Without names: eight slides of every look.
+ * [--columns n] [--leftward]`; the last in Arabic. Without names: eight slides of every
+ * look; `none` is how families stand without one.
  */
 const require = createRequire(import.meta.url)
 const { chromium } = require('@playwright/test') as typeof import('@playwright/test')
@@ -25,16 +26,16 @@ const asked = rest.filter((word, index) => !word.startsWith('--') && !valued.has
 const size = (flag('size') ?? '1920x1080').split(/[x×]/).map(Number) as [number, number]
 const eight = ['title', 'chapter', 'lead-rows', 'steps-row', 'numbers-row', 'statement', 'picture-full', 'list']
 const only = flag('only')?.split(',') ?? (asked.length ? undefined : eight)
-const decks = looks
-  .filter(({ name }) => !asked.length || asked.includes(name))
-  .map(({ name }) =>
-    sheetDeck(
-      { look: name, seed: Number(flag('seed') ?? 4711), ground: rest.includes('--deep') ? 'deep' : 'light' },
-      { width: size[0], height: size[1] },
-      only,
-      rest.includes('--leftward') ? 'ar' : 'en',
-    ),
-  )
+const named: (string | null)[] = looks.flatMap(({ name }) => (!asked.length || asked.includes(name) ? [name] : []))
+if (asked.includes('none')) named.push(null)
+const decks = named.map(look =>
+  sheetDeck(
+    { look, seed: Number(flag('seed') ?? 4711), ground: rest.includes('--deep') ? 'deep' : 'light' },
+    { width: size[0], height: size[1] },
+    only,
+    rest.includes('--leftward') ? 'ar' : 'en',
+  ),
+)
 const wide = Number(flag('wide') ?? (asked.length ? 480 : 232))
 const columns = Number(flag('columns') ?? (asked.length ? 4 : 8))
 

@@ -63,6 +63,21 @@ const layers = computed(() => {
   ]
 })
 const border = computed(() => props.element.border ?? null)
+/** Letters that stand in its place while it has no picture: as large as they are read well within its frame. */
+const instead = computed(() => {
+  const { instead: letters, media } = props.element
+  if (!letters || media) return null
+  const { width, height } = size.value
+  return {
+    words: letters.words,
+    style: {
+      background: cssColor(letters.fill, palette.value),
+      color: cssColor(letters.color, palette.value),
+      fontFamily: fontStack(props.theme.fonts.display),
+      fontSize: `${Math.min(width, height) * 0.4}px`,
+    },
+  }
+})
 </script>
 
 <template>
@@ -97,6 +112,7 @@ const border = computed(() => props.element.border ?? null)
         @error="lose"
       />
       <p v-else-if="element.media && !element.logo" class="stage-lost">{{ prompts ? 'This picture is not at hand' : '' }}</p>
+      <p v-else-if="instead" class="stage-letters" :style="instead.style" aria-hidden="true">{{ instead.words }}</p>
       <p v-else-if="prompts && !element.media" class="stage-empty">{{ element.prompt ?? 'Drop a picture here' }}</p>
       <template v-if="source && !lost">
         <div v-for="(layer, index) in layers" :key="index" class="stage-picture-layer" :style="layer" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { placeElements, topsOf } from '#core/edits'
-import { isFraming, pressed, type ShownElement } from '#core/resolved'
+import { isFraming } from '#core/families'
+import { pressed, type ShownElement } from '#core/resolved'
 import type { Box, Id } from '#core/values'
 import { boundsOf, movedBy, overlap, snapMove } from '#core/place'
 import { touches } from '#core/shapes'

@@ -19,7 +19,7 @@ export const empty: Rule = ({ slide, context }) =>
       const question = questionOf(element.chart!, table)
       if (question) return finding(`“${element.name}” is not drawn: ${question}`)
     }
-    if (element.kind === 'picture' && !element.media)
+    if (element.kind === 'picture' && !element.media && !element.instead)
       return finding(`“${element.name}” has no picture. Drop one on it, or take another layout.`)
     if (element.kind === 'text' && element.placeholder === 'title' && isEmptyText(element.text))
       return finding('The slide has no title. Screen readers and the rundown name it by its title.')
