@@ -22,6 +22,7 @@ export function initialsOf(name: string): string {
     .split(/[,(–—|/]/)[0]!
     .split(/\s+/)
     .filter(Boolean)
+  if (words.some(word => /\d/.test(word))) return ''
   const names = words.filter(isName)
   const [first, ...more] = names.length ? names : words.filter(word => /^\p{L}/u.test(word))
   if (!first) return ''
