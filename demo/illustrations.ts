@@ -3,6 +3,7 @@ import { drawFigure, poses, usualLook } from '../core/figures'
 import type { FigureLook } from '../core/model'
 import { houseTheme } from '../core/layouts'
 import { seeded } from '../core/values'
+import { drawnSeries } from './series'
 
 type Random = () => number
 const [W, H] = [1600, 1000]
@@ -251,7 +252,10 @@ const scenes: readonly [name: string, hour: Hour, things: Parameters<typeof harb
   ['Noon light', 'noon', { light: true, sails: 3 }, ['lighthouse', 'summer']],
 ]
 
-/** Pictures of the harbour beside its photographs: scenes at every hour, grounds of wood and water, people; all drawn by computation. */
+/**
+ * Pictures of the harbour beside its photographs: scenes at every hour, grounds of wood and water, people, still lifes, the town, people at
+ * work, abstract ones; all drawn by computation.
+ */
 export async function makeIllustrations(): Promise<DemoMedia[]> {
   const drawn = [
     ...scenes.map(([name, hour, things, tags], index) => ({
@@ -267,6 +271,7 @@ export async function makeIllustrations(): Promise<DemoMedia[]> {
       text: svg(make(seeded(500 + index))),
     })),
     ...people.map(person => ({ name: `${person.name}.jpg`, folder: 'People', tags: ['portrait'], text: portrait(person) })),
+    ...drawnSeries().map(({ name, ...rest }) => ({ name: `${name}.jpg`, ...rest })),
   ]
   return Promise.all(
     drawn.map(async ({ text, ...rest }) => ({

@@ -6,12 +6,10 @@ import type { Id } from '#core/values'
 /** Gives slides layouts that somebody chooses: these stay where layouts are proposed, and what belongs in them is looked for. */
 export function useLayingOut() {
   const store = useDeck()
-  const drawNamed = useNamedTables()
-  const findIcons = useFoundIcons()
+  const furnish = useFurnishing()
   function choose(slide: Id, name: string, changes: Change[]) {
     store.edit(`lay out as ${name}`, [...changes, ...chooseLayout(store.current, { slide, chosen: true })])
-    void drawNamed([slide])
-    void findIcons([slide])
+    void furnish([slide])
   }
   return {
     inFamily: (slide: Id, family: LayoutFamily) =>

@@ -14,8 +14,7 @@ export async function readOutline(text: string, name = '') {
 export function useOutlineIntake() {
   const store = useDeck()
   const where = useWhere()
-  const drawNamed = useNamedTables()
-  const findIcons = useFoundIcons()
+  const furnish = useFurnishing()
   /** What goes on, where that takes a while; empty otherwise. */
   const busy = ref('')
   /** How many slides came last as a deck’s first words: what may be designed as a whole. */
@@ -56,8 +55,7 @@ export function useOutlineIntake() {
     const put = putSlide(changes)
     if (put) where.goToSlide(put)
     const arrivedSlides = changes.flatMap(change => (change.do === 'put' && change.table === 'slides' ? [change.record.id] : []))
-    void drawNamed(arrivedSlides)
-    void findIcons(arrivedSlides)
+    void furnish(arrivedSlides)
     for (const note of notes) useToast().add({ title: note, color: 'warning', duration: 9000 })
   }
   /** Puts them as lines after one of a slide's, or in its place where it is empty. */

@@ -24,6 +24,7 @@ import { empty } from './rules/empty'
 import { glyphs } from './rules/glyphs'
 import { hold } from './rules/hold'
 import { logoClear } from './rules/logo-clear'
+import { proposed } from './rules/proposed'
 import { misleading } from './rules/misleading'
 import { chartNotes } from './rules/chart-notes'
 import { outside } from './rules/outside'
@@ -46,6 +47,7 @@ const rules: readonly Rule[] = [
   covered,
   glyphs,
   logoClear,
+  proposed,
   empty,
   misleading,
   chartNotes,

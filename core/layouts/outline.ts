@@ -219,7 +219,7 @@ export const isOnlyWords = (deck: Deck, slide: Id) =>
       element.kind !== 'sound' &&
       element.kind !== 'live' &&
       !(element.kind === 'chart' && element.chart?.table) &&
-      !(element.kind === 'picture' && element.media),
+      !(element.kind === 'picture' && element.media && !element.proposed),
   )
 
 /**

@@ -24,7 +24,7 @@ import { holdsMedia, richLines, waiting, writeLines } from './write-lines'
 const isEmpty = (element: Element) =>
   (element.kind === 'text' && isEmptyText(element.text)) ||
   (element.kind === 'chart' && !element.chart?.table) ||
-  (element.kind === 'picture' && !element.media)
+  (element.kind === 'picture' && (!element.media || element.proposed))
 
 /** The places that a layout keeps, by name. */
 const placesOf = (deck: Deck, layout: Id) =>

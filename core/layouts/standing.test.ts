@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { checkSlide } from '../checks'
-import { wordsOf } from '../contrast'
+import { boundsOfWords } from '../contrast'
 import { families, type LayoutFamily } from '../families'
 import { looks } from '../looks'
 import { applyChanges, slidesOf, type Deck } from '../model'
-import { boundsOf, overlap, type Bounds } from '../place'
+import { boundsOf, overlap } from '../place'
 import { shownElements } from '../resolved'
 import { countingContext, freshDeck, timingContext } from '../testing'
 import { layoutOfElement } from '../text'
@@ -42,16 +42,8 @@ function standing(look: string | null, family: LayoutFamily, count: number) {
 function drawnWords(deck: Deck, slide: Deck['slides'][string]) {
   return shownElements(deck, slide.id).flatMap(element => {
     if (element.kind !== 'text') return []
-    const places = wordsOf(deck, slide, element, measurer).map(({ place }) => place)
-    if (!places.length) return []
-    const [x, y] = [element.box.x, element.box.y]
-    const bounds: Bounds = {
-      left: x + Math.min(...places.map(place => place.x)),
-      top: y + Math.min(...places.map(place => place.y)),
-      right: x + Math.max(...places.map(place => place.x + place.width)),
-      bottom: y + Math.max(...places.map(place => place.y + place.height)),
-    }
-    return [{ element, bounds }]
+    const bounds = boundsOfWords(deck, slide, element, measurer)
+    return bounds ? [{ element, bounds }] : []
   })
 }
 /** What a look has on every slide and words may not stand on: rules, marks and the like; not what is a ground of its own. */

@@ -156,9 +156,11 @@ const plainItem = (item: ItemContent): Item => ({
 /** The plain items of a slide's lines in a family, for arranging them. */
 export const plainItems = (lines: readonly RichLine[], family: LayoutFamily): Item[] => itemsOfLines(lines, family).map(plainItem)
 
-/** Whether an element holds something that no line says: a picture, a film, a chart's table. */
+/** Whether an element holds something that no line says: a picture that somebody wants there, a film, a chart's table. */
 export const holdsMedia = (element: Element) =>
-  ('media' in element && element.media !== undefined) || (element.kind === 'chart' && !!element.chart?.table)
+  element.kind === 'chart'
+    ? !!element.chart?.table
+    : 'media' in element && element.media !== undefined && !(element.kind === 'picture' && element.proposed)
 
 /** Hands out orders from back to front: one that is asked for stays where it still is in order, and others come between. */
 function stacking(taken: string[]) {

@@ -33,6 +33,7 @@ export const orderOfCore = [
   'phrases',
   'families',
   'looks',
+  'pictures',
   'resolved',
   'edits',
   'amounts',

@@ -43,15 +43,21 @@ export async function shippedIcons(words: string, from: number, count: number): 
   return { total: found.length, icons: found.slice(from, from + count).map(({ drawn }) => drawn) }
 }
 
-let ready: Promise<{ index: IconIndex<Shipped>; synonyms: Record<string, Record<string, string[]>> }> | undefined
+let translated: Promise<Record<string, Record<string, string[]>>> | undefined
+
+/** English words for one of a language (BCP 47), best first; none where it is not known. */
+export async function englishFor(language: string): Promise<(word: string) => readonly string[]> {
+  translated ??= useStorage('assets:icons')
+    .getItem<Record<string, Record<string, string[]>>>('synonyms.json')
+    .then(read => read!)
+  const known = (await translated)[language.split('-')[0]!] ?? {}
+  return word => (Object.hasOwn(known, word) ? known[word]! : [])
+}
+
+let index: Promise<IconIndex<Shipped>> | undefined
 
 /** The shipped icon that suits each of several texts best, none twice; null where no word of one fits any. `language` is BCP 47. */
 export async function iconsFor(texts: readonly string[], language: string): Promise<(DrawnIcon | null)[]> {
-  ready ??= (async () => ({
-    index: iconIndex((await shipped()).filter(({ drawn }) => !drawn.name.endsWith(', filled'))),
-    synonyms: (await useStorage('assets:icons').getItem<Record<string, Record<string, string[]>>>('synonyms.json'))!,
-  }))()
-  const { index, synonyms } = await ready
-  const known = synonyms[language.split('-')[0]!] ?? {}
-  return chooseIcons(index, texts, word => (Object.hasOwn(known, word) ? known[word]! : [])).map(found => found?.drawn ?? null)
+  index ??= shipped().then(icons => iconIndex(icons.filter(({ drawn }) => !drawn.name.endsWith(', filled'))))
+  return chooseIcons(await index, texts, await englishFor(language)).map(found => found?.drawn ?? null)
 }

@@ -220,6 +220,7 @@ defineExpose({ startEditing })
             <LazyChartEditing v-if="charted" :key="charted.id" :element="charted" @done="stage.editing = null" />
             <DrawTool v-if="stage.tool && store.canEdit" :key="stage.tool" />
           </div>
+          <ProposedPictures v-if="store.canEdit && !stage.editing && !stage.framing" />
         </div>
       </RightMenu>
       <StageRulers @guide="(event, axis) => guides?.press(event, axis)" />

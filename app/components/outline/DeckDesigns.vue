@@ -7,8 +7,7 @@ import { infoOf } from '#core/model'
 const emit = defineEmits<{ taken: [] }>()
 const store = useDeck()
 const where = useWhere()
-const drawNamed = useNamedTables()
-const findIcons = useFoundIcons()
+const furnish = useFurnishing()
 const { choices, designs, slides, made, taken, main, isWorking, isCurrent, stop, others, move, moveAll, take } = useDesigns()
 
 const designOf = (look: string, slide: string): SlideDesign | undefined => designs.value.get(look)?.slides.find(one => one.slide === slide)
@@ -77,8 +76,7 @@ function takeThese() {
   if (!changes.length) return
   const ids = slides.value.map(({ id }) => id)
   store.edit(`design the deck in ${mainLabel.value}`, changes)
-  void drawNamed(ids)
-  void findIcons(ids)
+  void furnish(ids)
   where.goToSlide(ids[0] ?? null)
   useToast().add({ title: `The deck stands in ${mainLabel.value}. Undo takes it back in one step.`, color: 'success' })
   emit('taken')

@@ -147,7 +147,11 @@ function showPicture(
   if (picture?.kind === 'picture')
     return store.edit(
       `put ${name} in its place`,
-      setFields(store.deck, { table: 'elements', id: picture.id, fields: { media: media.hash, natural, focus: undefined } }),
+      setFields(store.deck, {
+        table: 'elements',
+        id: picture.id,
+        fields: { media: media.hash, natural, focus: undefined, proposed: undefined },
+      }),
     )
   const factor = Math.min(1, (size.value.width * 0.5) / natural.width, (size.value.height * 0.6) / natural.height)
   put(`add ${name}`, {

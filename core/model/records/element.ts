@@ -154,6 +154,8 @@ const pictureElement = z.object({
   /** It shows the theme's logo, in the form that suits the ground beneath it, whole. */
   logo: z.boolean().optional(),
   prompt: z.string().max(200).optional(),
+  /** It was found by the words beside it, and nobody has said yet that it stays. */
+  proposed: z.boolean().optional(),
   /** What is drawn while it has no picture: letters on a colour. */
   instead: z.object({ words: z.string().max(20), fill: colorSchema, color: colorSchema }).optional(),
 })

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { proposedOn } from '#core/layouts'
+
+/** At each picture of the slide that was found by its words: whether it stays, gives way to the next one that is found, or goes. */
+const store = useDeck()
+const where = useWhere()
+const stage = useStage()
+const { another, keep, clear } = useFoundPictures()
+/** Narrower on the screen, px, there is no room for a word beside the buttons. */
+const wordy = 250
+const shown = computed(() => {
+  if (!where.stageId || !store.deck) return []
+  return proposedOn(store.deck, where.stageId).map(element => {
+    const { x, y, width } = stage.boxNow(element)
+    return {
+      element,
+      isWide: width * stage.scale >= wordy,
+      style: { right: `${(stage.size.width - x - width) * stage.scale + 6}px`, top: `${y * stage.scale + 6}px` },
+    }
+  })
+})
+/** What of it is asked for at the moment. */
+const asked = ref<string | null>(null)
+async function next(id: string) {
+  asked.value = id
+  await another(id)
+  asked.value = null
+}
+</script>
+
+<template>
+  <div
+    v-for="{ element, isWide, style } in shown"
+    :key="element.id"
+    class="proposed"
+    role="group"
+    :aria-label="`Proposed picture, ${element.name}`"
+    :style="style"
+    data-test="proposed"
+  >
+    <span v-if="isWide" class="word">Proposed</span>
+    <UButton size="xs" icon="i-lucide-check" aria-label="Keep this picture" title="Keep this picture" @click="keep(element.id)">
+      <template v-if="isWide">Keep</template>
+    </UButton>
+    <UButton
+      size="xs"
+      icon="i-lucide-refresh-cw"
+      aria-label="Propose another picture"
+      title="Propose another picture"
+      :loading="asked === element.id"
+      @click="next(element.id)"
+    />
+    <UButton size="xs" icon="i-lucide-x" aria-label="Clear this picture" title="Clear this picture" @click="clear(element.id)" />
+  </div>
+</template>
+
+<style scoped>
+.proposed {
+  position: absolute;
+  z-index: 5;
+  display: flex;
+  align-items: center;
+  gap: 2px;
+  padding: 3px;
+  border-radius: 8px;
+  background: var(--panel);
+  box-shadow: var(--shadow);
+}
+.word {
+  padding: 0 4px 0 6px;
+  font-size: 12px;
+  color: var(--second);
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,65 @@
+import { infoOf } from '#core/model'
+import {
+  clearPicture,
+  keepPicture,
+  picturesWanted,
+  pictureWanted,
+  proposePicture,
+  putPictures,
+  type FoundPicture,
+  type PictureWanted,
+} from '#core/layouts'
+import type { Id } from '#core/values'
+
+/** So many places are asked for at once, of each so many letters: what a picture is of is said early. */
+const [atOnce, mostLetters] = [120, 1000]
+
+/** Pictures of the team that are found by the words beside their places: proposed there, kept, changed and cleared. */
+export function useFoundPictures() {
+  const store = useDeck()
+
+  async function ask(places: readonly PictureWanted[]): Promise<FoundPicture[][] | null> {
+    const found: FoundPicture[][] = []
+    for (let from = 0; from < places.length; from += atOnce) {
+      const asked = places
+        .slice(from, from + atOnce)
+        .map(({ words, person, shape }) => ({ words: words.slice(0, mostLetters), person, shape }))
+      const answer = await asking(() =>
+        $fetch<{ places: FoundPicture[][] }>('/api/pictures/for', {
+          method: 'POST',
+          body: { places: asked, language: infoOf(store.current).language },
+        }),
+      )
+      if (!answer) return null
+      found.push(...answer.places)
+    }
+    return found
+  }
+
+  /** Lets places of slides that are still empty propose what the words beside them speak of; one step, that one undo takes back. */
+  async function find(slides: readonly Id[]) {
+    const { deck, id } = store
+    const places = deck ? slides.flatMap(slide => picturesWanted(deck, slide)) : []
+    const found = places.length ? await ask(places) : null
+    if (!found || store.id !== id || !store.deck) return
+    const changes = putPictures(store.current, places, found)
+    if (changes.length) store.edit(changes.length === 1 ? 'propose a picture' : `propose ${numberWords(changes.length)} pictures`, changes)
+  }
+
+  /** Proposes the next picture that is found for a place, going round. */
+  async function another(element: Id) {
+    const { deck, id } = store
+    const place = deck && pictureWanted(deck, element)
+    const found = place && (await ask([place]))
+    const now = store.deck?.elements[element]
+    if (!found || store.id !== id || now?.kind !== 'picture') return
+    const [list] = found
+    const next = list![(list!.findIndex(({ hash }) => hash === now.media) + 1) % list!.length]
+    if (!next || next.hash === now.media)
+      return void useToast().add({ title: 'No other picture in Media is called or filed by what is said here.', color: 'neutral' })
+    store.edit('propose another picture', [proposePicture(element, next)])
+  }
+  const keep = (element: Id) => store.edit('keep the proposed picture', [keepPicture(element)])
+  const clear = (element: Id) => store.edit('clear the proposed picture', [clearPicture(element)])
+  return { find, another, keep, clear }
+}
