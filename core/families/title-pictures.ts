@@ -38,7 +38,8 @@ function placesOf(placing: Placing, room: LayoutRoom): Place[] {
       angle: 180,
       stops: [
         { color: { role: 'ground' as const, alpha: 0 }, at: 0 },
-        { color: { role: 'ground' as const, alpha: 0.9 }, at: 0.45 },
+        // Solid by where a title of two lines begins.
+        { color: { role: 'ground' as const, alpha: 0.88 }, at: 0.24 },
         { color: { role: 'ground' as const, alpha: 0.96 }, at: 1 },
       ],
     },

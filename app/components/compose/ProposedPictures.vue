@@ -6,17 +6,19 @@ const store = useDeck()
 const where = useWhere()
 const stage = useStage()
 const { another, keep, clear } = useFoundPictures()
-/** Narrower on the screen, px, there is no room for a word beside the buttons. */
+/** Narrower on the screen, px, there is no room for words beside the buttons. */
 const wordy = 250
 const shown = computed(() => {
   if (!where.stageId || !store.deck) return []
   return proposedOn(store.deck, where.stageId).map(element => {
-    const { x, y, width } = stage.boxNow(element)
-    return {
-      element,
-      isWide: width * stage.scale >= wordy,
-      style: { right: `${(stage.size.width - x - width) * stage.scale + 6}px`, top: `${y * stage.scale + 6}px` },
-    }
+    const { x, y, width, height } = stage.boxNow(element)
+    const px = (value: number) => `${value * stage.scale}px`
+    // In its upper corner; of a small one at its foot, where a face is not.
+    const isWide = width * stage.scale >= wordy
+    const style = isWide
+      ? { right: px(stage.size.width - x - width), top: px(y), margin: '6px' }
+      : { left: px(x + width / 2), bottom: px(stage.size.height - y - height), transform: 'translateX(-50%)' }
+    return { element, isWide, style }
   })
 })
 /** What of it is asked for at the moment. */
