@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { inStores } from './support/stores'
-import { goPhase, newDeck, paste, saved, signedIn, stage } from './support/people'
+import { goPhase, newDeck, paste, saved, signedIn } from './support/people'
 
 const lines = `The night ferry begins
   Port Harrow keeps its lights on
@@ -12,9 +12,7 @@ Who is there on the day
 const pictures = (page: Page) =>
   inStores(page, ({ deck, where }) =>
     Object.values(deck.current.elements).flatMap(element =>
-      element.kind === 'picture' && element.owner === where.slide?.id
-        ? [{ media: element.media ?? null, proposed: !!element.proposed }]
-        : [],
+      element.kind === 'picture' && element.owner === where.slideId ? [{ media: element.media ?? null, proposed: !!element.proposed }] : [],
     ),
   )
 
@@ -28,12 +26,12 @@ test('pictures of the team come to the words beside their places, and are kept, 
   // Of those who are named two have portraits; the third shows her initials.
   const bars = page.getByRole('group', { name: /^Proposed picture/ })
   await expect(bars).toHaveCount(2)
-  await expect(stage(page).getByText('MO', { exact: true })).toBeVisible()
+  await expect(page.getByTestId('stage').getByText('MO', { exact: true })).toBeVisible()
   await bars.first().getByRole('button', { name: 'Keep this picture' }).click()
   await expect(bars).toHaveCount(1)
   await bars.first().getByRole('button', { name: 'Clear this picture' }).click()
   await expect(bars).toHaveCount(0)
-  await expect(stage(page).getByText('TB', { exact: true })).toBeVisible()
+  await expect(page.getByTestId('stage').getByText('TB', { exact: true })).toBeVisible()
   expect((await pictures(page)).map(({ media, proposed }) => [media !== null, proposed])).toEqual([
     [true, false],
     [false, false],
