@@ -1,4 +1,4 @@
-import { headTitle, itemsPlace, textPlace, type Frame, type LayoutFamily, type LayoutRoom, type Place } from '../families'
+import { headTitle, itemsPlace, settled, textPlace, type Frame, type LayoutFamily, type LayoutRoom, type Place } from '../families'
 import type { Color } from '../values'
 import { framed, sheetOf, wordsOf, type Sheet } from './kit'
 import type { Dress } from './look'
@@ -96,6 +96,12 @@ export interface Compositions {
   picture: Page
   closing: Page
 }
+
+/** An arrangement that stands free in its area, settled there as a block. */
+export const free =
+  (arrange: Arrange): Arrange =>
+  (items, area, room) =>
+    settled(arrange(items, area, room), items, area, room)
 
 const pageOf = (page: Page): Dress => (typeof page === 'function' ? { bare: true, places: page } : page)
 

@@ -99,6 +99,7 @@ export const plans: readonly Plan[] = [
     'What riders ask',
     ['Why is the quay shut? The second ramp is being built.', 'When does it open? On 2 April.', 'Where do I wait? In the covered hall.'],
   ],
+  ['cards-row', 'Three reasons to come by boat', ['Quick: eleven minutes', 'Dry: a hall at every quay', 'Cheap: one fare for all']],
   ['tree-down', 'Who answers to whom', ['Harbour office', 'Crews', 'Ticket hall', 'Works']],
   ['before-after', 'From one ramp to two', ['Now: eight minutes to load', 'In spring: four minutes, and no queue to the bridge']],
   ['icons-row', 'What is new aboard', ['Bicycles: room for forty', 'Coffee: from the first boat on', 'Power: at every seat']],

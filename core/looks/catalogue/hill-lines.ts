@@ -3,7 +3,7 @@ import type { Color } from '../../values'
 import { framed, framing, ornament, over, readable, rule, running, sheetOf, sized, slot, whole, type Sheet } from '../kit'
 import type { Look } from '../look'
 import { comes } from '../motion'
-import { dressesOf, prompts, said, saidOn, sayings } from '../pages'
+import { dressesOf, free, prompts, said, saidOn, sayings } from '../pages'
 import { pitched, sideBySide } from '../rows'
 
 const hair: Color = { role: 'accent1', alpha: 0.4 }
@@ -241,7 +241,7 @@ export const hillLines: Look = {
   dresses: dressesOf('rise', {
     title: titlePlaces,
     chapter: { bare: true, ground: { role: 'accent3' }, places: chapterPlaces },
-    points: tops,
+    points: free(tops),
     numbered: heights,
     list: heights,
     steps: climb,

@@ -3,7 +3,7 @@ import type { Color } from '../../values'
 import { chance, counted, framed, framing, ornament, readable, running, sheetOf, sized, slot, wordsOf, type Sheet } from '../kit'
 import type { Look } from '../look'
 import { comes } from '../motion'
-import { dressesOf, prompts, saidOn, sayings } from '../pages'
+import { dressesOf, free, prompts, saidOn, sayings } from '../pages'
 import { pitched } from '../rows'
 
 const soft: Color = { role: 'ink', alpha: 0.4 }
@@ -414,7 +414,7 @@ export const logbook: Look = {
   dresses: dressesOf('fade', {
     title: titlePlaces,
     chapter: chapterPlaces,
-    points: columnsDrawn,
+    points: free(columnsDrawn),
     numbered: linesDrawn,
     list: linesDrawn,
     steps: { arrange: trail, best: [3, 5] },
