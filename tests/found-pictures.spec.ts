@@ -20,7 +20,7 @@ test('pictures of the team come to the words beside their places, and are kept, 
   await signedIn(page)
   await newDeck(page, 'Night ferry', 'Talk')
   await paste(page, '[data-at]', lines)
-  await expect(page.getByText('Mara Ole, night boat')).toBeVisible()
+  await expect(page.getByLabel('Slide 2, line 3')).toHaveValue('Mara Ole, night boat')
   await goPhase(page, 'Compose')
   await page.getByText('Who is there on the day').first().click()
   // Of those who are named two have portraits; the third shows her initials.
@@ -40,7 +40,7 @@ test('pictures of the team come to the words beside their places, and are kept, 
 
   // A layout with a picture proposes one as it is chosen; another one comes by a press, and one step takes each back.
   await goPhase(page, 'Outline')
-  await page.getByText('The night ferry begins').first().click()
+  await page.getByLabel('Slide 1', { exact: true }).click()
   await page.getByLabel('What the slide is for').fill('picture whole')
   await page.getByText('Title on a picture').first().click()
   await goPhase(page, 'Compose')

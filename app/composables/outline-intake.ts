@@ -3,9 +3,9 @@ import { insertOutline, isOnlyWords, outlineOf, setOutlineSlide } from '#core/la
 import { applyChanges, beatsOf, infoOf } from '#core/model'
 
 /** Words read as an outline; null where they cannot be, which is told. What reads them is loaded with the first that come. */
-export async function readOutline(text: string, name = '') {
+export async function readOutline(text: string, name = '', language?: string) {
   const reader = await needed(() => import('#core/formats/outline'))
-  const read = await reader?.readOutline(text, name)
+  const read = await reader?.readOutline(text, name, language)
   if (read && !read.ok) useToast().add({ title: read.message, color: 'error', duration: 9000 })
   return read?.ok ? read.value : null
 }
@@ -31,7 +31,7 @@ export function useOutlineIntake() {
   /** Words read as an outline; null too where the deck that they were meant for was left meanwhile. */
   async function read(text: string, name?: string) {
     const { id } = store
-    const made = await readOutline(text, name)
+    const made = await readOutline(text, name, infoOf(store.current).language)
     return store.deck && store.id === id ? made : null
   }
 

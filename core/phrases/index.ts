@@ -9,3 +9,4 @@
  */
 export * from './amounts'
 export * from './moments'
+export * from './quotes'
