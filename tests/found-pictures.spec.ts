@@ -44,7 +44,6 @@ test('pictures of the team come to the words beside their places, and are kept, 
   await page.getByLabel('What the slide is for').fill('picture whole')
   await page.getByText('Title on a picture').first().click()
   await goPhase(page, 'Compose')
-  await page.getByText('The night ferry begins').first().click()
   await expect(bars).toHaveCount(1)
   const [first] = await pictures(page)
   await bars.getByRole('button', { name: 'Propose another picture' }).click()

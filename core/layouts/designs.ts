@@ -4,7 +4,7 @@ import { withoutAccents, type Id } from '../values'
 import { familyNamed, type LayoutFamily } from '../families'
 import { houseTheme } from './house-theme'
 import { isOnlyWords, outlineOf, wordsAt } from './outline'
-import { propose } from './propose'
+import { propose, surroundingsIn } from './propose'
 import { itemCount, roomFor, type Ruler } from './room'
 import { layOutAs } from './set-layout'
 import { putLook, type LookWish } from './wear-look'
@@ -130,8 +130,8 @@ function familyFor(
   ruler: Ruler,
 ): Omit<SlideDesign, 'slide' | 'label'> & { family: LayoutFamily } {
   const ranked = propose(wordsAt(deck, outlineOf(deck, at.slide), at.index, at.count), {
+    ...surroundingsIn(deck, at.before),
     look: deckTheme(ruler.deck).look?.name,
-    before: at.before,
   })
   const likeliest = ranked[0]!
   const lines = richLines(deck, at.slide.id)

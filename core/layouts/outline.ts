@@ -22,7 +22,7 @@ import type { LayoutFamily } from '../families'
 import type { RichLine } from './content'
 import { withLayout } from './layout-record'
 import { pairs } from './pairing'
-import { propose } from './propose'
+import { propose, surroundingsIn } from './propose'
 import type { SlideWords } from './senses'
 import { richLines, textFilling, titleWords, writeLines } from './write-lines'
 
@@ -163,7 +163,6 @@ export function insertOutline(deck: Deck, input: { after: Id | null; slides: rea
   const changes: Change[] = []
   const shared = Object.fromEntries(Object.entries(deck.elements).filter(([, element]) => !deck.slides[element.owner]))
   let bare: Deck = { ...deck, slides: {}, elements: shared, beats: {}, cues: {}, states: {}, sounds: {} }
-  const look = deckTheme(deck).look?.name
   const before = siblings.slice(0, at).map(slide => deck.layouts[slide.layout]?.family ?? '')
   input.slides.forEach((outline, index) => {
     const words = {
@@ -172,7 +171,7 @@ export function insertOutline(deck: Deck, input: { after: Id | null; slides: rea
       last: index > 0 && index === input.slides.length - 1,
       language: infoOf(deck).language,
     }
-    const { family } = propose(words, { look, before })[0]!
+    const { family } = propose(words, surroundingsIn(deck, before))[0]!
     before.push(family.name)
     const inserted = insertSlide(bare, { after: null, family, outline }, context)
     const agenda = family.senses[0] === 'agenda' && !outline.lines.length ? (chapters ? 'chapters' : 'slides') : null

@@ -1,8 +1,7 @@
 import { lookNamed } from '../looks'
 import { families, type LayoutFamily } from '../families'
 import { featuresOf, isBareNumber, readSenses, type Features, type SlideWords } from './senses'
-import { purposes } from './senses/purposes'
-import { withoutAccents } from '../values'
+import { deckTheme, type Deck } from '../model'
 
 export interface Proposal {
   family: LayoutFamily
@@ -19,6 +18,18 @@ const later = [1, 0.88, 0.84, 0.8, 0.78]
 export interface Surroundings {
   look?: string | undefined
   before?: readonly string[]
+  /** Names of the families that the team wants; all where none of them is known. */
+  wanted?: readonly string[] | undefined
+}
+/** What a deck says of what is proposed for its slides. */
+export const surroundingsIn = (deck: Deck, before: readonly string[] = []): Surroundings => {
+  const { look, layouts } = deckTheme(deck)
+  return { look: look?.name, wanted: layouts, before }
+}
+/** The families that a deck's team wants, in the order of the catalogue. */
+export function wantedFamilies(names: readonly string[] | undefined): readonly LayoutFamily[] {
+  const wanted = names ? families.filter(({ name }) => names.includes(name)) : []
+  return wanted.length ? wanted : families
 }
 /** A family that a look composes itself is worth so much more; one that the two slides before have already, so much less. */
 const composed = 1.05
@@ -61,36 +72,37 @@ function rhythm({ name }: LayoutFamily, before: readonly string[], lines: number
  * that show one sense the ones that look best with as many items come first, and those that the deck's look composes itself; a third of
  * one family in a run comes behind others that suit.
  */
-export function propose(words: SlideWords, { look, before = [] }: Surroundings = {}): Proposal[] {
+export function propose(words: SlideWords, { look, before = [], wanted }: Surroundings = {}): Proposal[] {
   const dresses = lookNamed(look)?.dresses
   const senses = readSenses(words)
   const features = featuresOf(words)
   const { count, led } = features
   const titled = isBareNumber(words.title)
   const quoted = /^[“”„"«]/.test(words.title.trim())
-  const judged = families
-    .filter(family => isTrueTo(family, features))
-    .map((family, index): Proposal => {
-      let score = 0
-      let reason = 'It suits other words better, and takes these as they are.'
-      for (const [at, sense] of family.senses.entries()) {
-        const reading = senses.find(other => other.sense === sense)
-        const suits = reading ? reading.score * (later[at] ?? 0.75) : 0
-        if (reading && suits > score) [score, reason] = [suits, reading.reason]
-      }
-      const dress = dresses?.[family.name]
-      const [least, most] = dress?.best ?? family.best
-      const off = count < least ? least - count : count > most ? count - most : 0
-      score *= 1 / (1 + off * 0.12)
-      // A saying that is the title stands in one text; one among the lines is an item.
-      if (family.senses[0] === 'saying') score *= (family.content === 'lines') === quoted ? 1 : 0.8
-      // A number that is the title stands large where the title does.
-      if (titled && family.content !== 'lines' && family.senses.includes('number')) score *= 0.8
-      if (family.content === 'items' && family.split === 'lead' && led > 0.6) score *= 1.02
-      if (dress) score *= composed
-      score *= rhythm(family, before, words.lines.length)
-      return { family, score: Math.min(1.05, score) - index * 0.0001, reason }
-    })
+  const all = wantedFamilies(wanted)
+  // Where a team wants only such as would draw to scale what cannot be compared, one of them is better than none.
+  const honest = all.filter(family => isTrueTo(family, features))
+  const judged = (honest.length ? honest : all).map((family, index): Proposal => {
+    let score = 0
+    let reason = 'It suits other words better, and takes these as they are.'
+    for (const [at, sense] of family.senses.entries()) {
+      const reading = senses.find(other => other.sense === sense)
+      const suits = reading ? reading.score * (later[at] ?? 0.75) : 0
+      if (reading && suits > score) [score, reason] = [suits, reading.reason]
+    }
+    const dress = dresses?.[family.name]
+    const [least, most] = dress?.best ?? family.best
+    const off = count < least ? least - count : count > most ? count - most : 0
+    score *= 1 / (1 + off * 0.12)
+    // A saying that is the title stands in one text; one among the lines is an item.
+    if (family.senses[0] === 'saying') score *= (family.content === 'lines') === quoted ? 1 : 0.8
+    // A number that is the title stands large where the title does.
+    if (titled && family.content !== 'lines' && family.senses.includes('number')) score *= 0.8
+    if (family.content === 'items' && family.split === 'lead' && led > 0.6) score *= 1.02
+    if (dress) score *= composed
+    score *= rhythm(family, before, words.lines.length)
+    return { family, score: Math.min(1.05, score) - index * 0.0001, reason }
+  })
   return spread(judged.sort((a, b) => b.score - a.score))
 }
 
@@ -111,48 +123,3 @@ function spread(ranked: readonly Proposal[]): Proposal[] {
   }
   return [...first, ...later]
 }
-
-const plain = (text: string) => withoutAccents(text.toLocaleLowerCase())
-
-/**
- * Layouts for what someone says a slide is for (“compare two routes”, “who we are”): those whose words are meant, best first; all where
- * nothing was said.
- */
-export function layoutsFor(purpose: string): LayoutFamily[] {
-  const asked = plain(purpose)
-    .split(/[^\p{L}\p{N}]+/u)
-    .filter(word => word.length > 1 && !small.has(word))
-  if (!asked.length) return [...families]
-  const stem = (word: string) => word.replace(/(?:ing|ies|es|s|ed|ison)$/, '')
-  return families
-    .map(family => {
-      const [main] = family.senses
-      const words = plain(`${family.label} ${family.finds} ${family.senses.join(' ')} ${main ? purposes[main] : ''}`).split(
-        /[^\p{L}\p{N}]+/u,
-      )
-      const score = asked.reduce(
-        (sum, word) =>
-          sum +
-          Math.max(
-            0,
-            ...words.map(known =>
-              known === word
-                ? 3
-                : stem(known) === stem(word)
-                  ? 2.5
-                  : word.length > 3 && (known.startsWith(stem(word)) || stem(known) === word)
-                    ? 1.5
-                    : 0,
-            ),
-          ),
-        0,
-      )
-      const phrase = plain(family.finds).includes(plain(purpose).trim()) ? 4 : 0
-      return { family, score: score + phrase }
-    })
-    .filter(({ score }) => score > 0)
-    .sort((a, b) => b.score - a.score)
-    .map(({ family }) => family)
-}
-
-const small = new Set(['the', 'and', 'for', 'with', 'of', 'to', 'in', 'on', 'our', 'my', 'an', 'is', 'are', 'it', 'show', 'slide', 'two'])

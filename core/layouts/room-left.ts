@@ -1,11 +1,11 @@
-import { deckTheme, infoOf, beatsOf, type Change, type Deck, type EditContext } from '../model'
+import { infoOf, beatsOf, type Change, type Deck, type EditContext } from '../model'
 import { shownElements, styleOf } from '../resolved'
 import type { Id } from '../values'
 import { layoutOfElement, leastReadable, readingSpeed } from '../text'
 import { compileSlide, type TimingContext } from '../timing'
 import type { LayoutFamily } from '../families'
 import { insertSlide, outlineOf, setOutlineSlide } from './outline'
-import { propose } from './propose'
+import { propose, surroundingsIn } from './propose'
 import { itemCount, roomFor } from './room'
 import { familyOf, richLines } from './write-lines'
 
@@ -65,7 +65,7 @@ export function roomierLayouts(deck: Deck, slide: Id, context: TimingContext, mo
   if (!record) return []
   const lines = richLines(deck, slide)
   const made: LayoutFamily[] = []
-  for (const { family } of propose({ ...outlineOf(deck, record), first: false }, { look: deckTheme(deck).look?.name })) {
+  for (const { family } of propose({ ...outlineOf(deck, record), first: false }, surroundingsIn(deck))) {
     if (family.name === deck.layouts[record.layout]?.family) continue
     if (roomFor(family, lines, { deck, measurer: context.measurer }) >= Math.max(1, itemCount(family, lines))) made.push(family)
     if (made.length >= most) break

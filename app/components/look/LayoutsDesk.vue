@@ -163,6 +163,7 @@ const bodyOf = computed(() => (removing.value?.kind === 'layout' ? slideNumbers(
         </div>
       </div>
     </RightMenu>
+    <ProposedLayouts />
     <UModal
       :open="!!removing"
       :title="removing?.kind === 'master' ? 'Remove this master' : 'Remove this layout'"

@@ -1,7 +1,19 @@
 <script setup lang="ts">
 import { deckTheme, onlySlides } from '#core/model'
 import { refDebounced } from '@vueuse/core'
-import { buildOf, buildSlide, layoutsFor, outlineOf, ownLayouts, propose, wordsAt, type Build } from '#core/layouts'
+import {
+  buildOf,
+  buildSlide,
+  layoutsFor,
+  outlineOf,
+  ownLayouts,
+  ownLayoutsFor,
+  propose,
+  surroundingsIn,
+  wantedFamilies,
+  wordsAt,
+  type Build,
+} from '#core/layouts'
 
 /** Ways to lay out the slide in hand: ranked by what its lines are, found by what it is for, shown with its own words. */
 const emit = defineEmits<{ other: []; starter: [] }>()
@@ -27,25 +39,30 @@ const bare = computed(() => {
   const shared = Object.fromEntries(Object.entries(deck.elements).filter(([, element]) => !deck.slides[element.owner]))
   return { ...only, layouts: deck.layouts, masters: deck.masters, elements: { ...shared, ...only.elements } }
 })
+/** The team’s look proposes some layouts only; the others are a press away. */
+const wanted = computed(() => deckTheme(shownDeck.value).layouts)
+const showsAll = ref(false)
 const ranked = computed(() => {
   const record = slide.value && shownDeck.value.slides[slide.value.id]
   if (!record) return []
   const deck = shownDeck.value
+  const before = store.slides.slice(0, Math.max(0, current.value)).map(({ layout }) => deck.layouts[layout]?.family ?? '')
+  const { wanted, ...around } = surroundingsIn(deck, before)
   return propose(wordsAt(deck, outlineOf(deck, record), current.value, store.slides.length), {
-    look: deckTheme(deck).look?.name,
-    before: store.slides.slice(0, Math.max(0, current.value)).map(({ layout }) => deck.layouts[layout]?.family ?? ''),
+    ...around,
+    ...(showsAll.value ? {} : { wanted }),
   })
 })
 const found = computed(() => {
   if (!purpose.value.trim()) return ranked.value
   const reasons = new Map(ranked.value.map(proposal => [proposal.family.name, proposal.reason]))
-  return layoutsFor(purpose.value).map(family => ({ family, reason: reasons.get(family.name) ?? '' }))
+  return layoutsFor(purpose.value, showsAll.value ? undefined : wantedFamilies(wanted.value)).map(family => ({
+    family,
+    reason: reasons.get(family.name) ?? '',
+  }))
 })
-/** Layouts that somebody of the team has made, by their names where something is asked for. */
-const own = computed(() => {
-  const asked = purpose.value.trim().toLocaleLowerCase()
-  return ownLayouts(shownDeck.value).filter(layout => layout.name.toLocaleLowerCase().includes(asked))
-})
+/** Layouts that somebody of the team has made. */
+const own = computed(() => ownLayoutsFor(shownDeck.value, purpose.value))
 const isOwn = computed(() => !!store.deck && ownLayouts(store.deck).some(layout => layout.id === slide.value?.layout))
 const family = computed(() => (isOwn.value ? undefined : store.deck?.layouts[slide.value?.layout ?? '']?.family))
 const build = computed(() => (store.deck && slide.value ? buildOf(store.deck, slide.value.id) : 'none'))
@@ -126,6 +143,10 @@ onMounted(() => {
         @choose="inFamily(slide.id, way.family)"
       />
     </div>
+    <p v-if="wanted" class="quiet limited">
+      {{ showsAll ? 'All layouts are shown.' : `This deck’s look proposes ${wantedFamilies(wanted).length} layouts.` }}
+      <UButton variant="link" size="sm" @click="showsAll = !showsAll">{{ showsAll ? 'Only those it proposes' : 'Show all' }}</UButton>
+    </p>
     <div class="build">
       <span class="label">Entrance</span>
       <div class="kinds" role="radiogroup" aria-label="Entrance">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { slidesOf, type Deck } from '#core/model'
-import { deckOfStarter, fillStarter, insertStarter, outlineOfDeck, starters, type Starter } from '#core/layouts'
+import { deckOfStarter, fillStarter, insertStarter, outlineOfDeck, starters, startersFor, type Starter } from '#core/layouts'
 
 /** The shelf of whole decks: taken slide by slide, or filled with this deck's outline. */
 const emit = defineEmits<{ close: [] }>()
@@ -9,6 +9,11 @@ const where = useWhere()
 const stage = useStageHost()
 const context = { id: freshId }
 const chosen = ref<Starter>(starters[0]!)
+const purpose = ref('')
+const found = computed(() => startersFor(purpose.value))
+watch(found, list => {
+  if (list.length && !list.includes(chosen.value)) chosen.value = list[0]!
+})
 
 const made = new Map<string, Deck>()
 function deckOf(starter: Starter): Deck {
@@ -50,20 +55,24 @@ function fill() {
   >
     <template #body>
       <div class="shelf">
-        <div class="list" role="listbox" aria-label="Starters" @keydown="walkGrid($event, '.starter')">
-          <UButton
-            v-for="starter in starters"
-            :key="starter.name"
-            variant="bare"
-            class="starter"
-            role="option"
-            :aria-selected="chosen === starter"
-            :class="{ on: chosen === starter }"
-            @click="chosen = starter"
-          >
-            <b>{{ starter.label }}</b>
-            <span class="quiet">{{ kinds[starter.purpose] }}, {{ starter.slides.length }} slides</span>
-          </UButton>
+        <div class="side">
+          <UInput v-model="purpose" v-cursor type="search" placeholder="What it is for" aria-label="What the deck is for" />
+          <div class="list" role="listbox" aria-label="Starters" @keydown="walkGrid($event, '.starter')">
+            <p v-if="!found.length" class="quiet">None goes by “{{ purpose.trim() }}”. Try a plainer word, such as people or numbers.</p>
+            <UButton
+              v-for="starter in found"
+              :key="starter.name"
+              variant="bare"
+              class="starter"
+              role="option"
+              :aria-selected="chosen === starter"
+              :class="{ on: chosen === starter }"
+              @click="chosen = starter"
+            >
+              <b>{{ starter.label }}</b>
+              <span class="quiet">{{ kinds[starter.purpose] }}, {{ starter.slides.length }} slides</span>
+            </UButton>
+          </div>
         </div>
         <div class="shown">
           <p>{{ chosen.when }}</p>
@@ -90,7 +99,14 @@ function fill() {
   gap: 18px;
   height: min(58vh, 540px);
 }
+.side {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  min-height: 0;
+}
 .list {
+  flex: 1;
   overflow-y: auto;
   display: flex;
   flex-direction: column;

@@ -99,6 +99,8 @@ const themeFields = {
   pictures: treatmentSchema.optional(),
   /** Absent, layouts stand as their families have them. */
   look: wornLookSchema.optional(),
+  /** The families of layouts that are proposed, by name; absent, all are. */
+  layouts: z.array(z.string().min(1).max(60)).min(1).max(200).optional(),
   /** How the figure that stands for the speaker looks, on every slide. */
   speaker: figureLookSchema.optional(),
   /** What stands at the foot of every slide. */
