@@ -36,11 +36,11 @@ function keep() {
 </script>
 
 <template>
-  <section class="proposed">
-    <p>
+  <div class="limit">
+    <span>
       <b>Proposed layouts</b>
       <span class="quiet">{{ wanted ? `${wantedFamilies(wanted).length} of ${families.length}` : `all ${families.length}` }}</span>
-    </p>
+    </span>
     <UButton size="sm" :disabled="!store.canEdit" @click="begin">Choose</UButton>
     <UModal
       v-model:open="isOpen"
@@ -70,11 +70,11 @@ function keep() {
         <UButton color="primary" variant="solid" :disabled="!chosen.size" @click="keep">Propose these</UButton>
       </template>
     </UModal>
-  </section>
+  </div>
 </template>
 
 <style scoped>
-.proposed {
+.limit {
   display: flex;
   align-items: center;
   justify-content: space-between;
@@ -82,12 +82,11 @@ function keep() {
   padding-top: 12px;
   border-top: 1px solid var(--line);
 }
-.proposed p {
+.limit > span {
   display: flex;
   flex-direction: column;
-  margin: 0;
 }
-.proposed .quiet {
+.limit .quiet {
   font-size: 13px;
 }
 .asking {

@@ -7,6 +7,7 @@ const emit = defineEmits<{ close: [] }>()
 const store = useDeck()
 const where = useWhere()
 const stage = useStageHost()
+const furnish = useFurnishing()
 const context = { id: freshId }
 const chosen = ref<Starter>(starters[0]!)
 const purpose = ref('')
@@ -35,11 +36,13 @@ function append() {
     `add the slides of ${chosen.value.label.toLowerCase()}`,
     insertStarter(store.current, { starter: chosen.value, after }, context),
   )
+  void furnish(store.slides.slice(store.slides.findIndex(({ id }) => id === after) + 1).map(({ id }) => id))
   emit('close')
 }
 function fill() {
   const changes = fillStarter(store.current, { starter: chosen.value, outline: words.value }, context, { measurer: stage.host.measurer })
   store.edit(`fill ${chosen.value.label.toLowerCase()} with the outline`, changes)
+  void furnish(store.slides.map(({ id }) => id))
   where.goToSlide(store.slides[0]?.id ?? null)
   emit('close')
 }

@@ -23,7 +23,7 @@ export const volunteers: Starter = {
         'Cook: soup for the crews',
         'Watch: keep the water’s edge clear',
       ],
-      family: 'picture-points',
+      family: 'icons-row',
       build: 'advance',
       transition: 'crossfade',
     },
