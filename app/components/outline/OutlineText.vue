@@ -300,14 +300,16 @@ watch(
   <section class="say" aria-label="Outline">
     <div class="head">
       <slot name="head" />
-      <span class="quiet hint">{{ busy || 'one line a slide' }}</span>
-      <FilePicker
-        ref="picker"
-        accept=".txt,.md,.markdown,.opml,.csv,.tsv,text/plain,text/markdown,text/csv"
-        data-test="outline-file"
-        @file="takeFile"
-      />
-      <UButton v-if="store.canEdit" size="sm" title="Text, Markdown, OPML or CSV" @click="picker?.open()">Read a file</UButton>
+      <div class="taking">
+        <span class="quiet hint">{{ busy || 'one line a slide' }}</span>
+        <FilePicker
+          ref="picker"
+          accept=".txt,.md,.markdown,.opml,.csv,.tsv,text/plain,text/markdown,text/csv"
+          data-test="outline-file"
+          @file="takeFile"
+        />
+        <UButton v-if="store.canEdit" size="sm" title="Text, Markdown, OPML or CSV" @click="picker?.open()">Read a file</UButton>
+      </div>
     </div>
     <div v-if="arrived && store.canEdit" class="arrived" role="status">
       <UIcon name="i-lucide-layout-dashboard" />
@@ -457,9 +459,17 @@ watch(
 }
 .head {
   display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 10px;
+  padding: 12px 16px 8px;
+}
+.taking {
+  flex: 1 1 150px;
+  display: flex;
   align-items: center;
   gap: 10px;
-  padding: 12px 16px 8px;
+  min-width: 0;
 }
 .hint {
   font-size: 13px;
