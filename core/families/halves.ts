@@ -15,8 +15,8 @@ export const halves: LayoutFamily = {
   best: [2, 3],
   entrance: { effect: 'wipe' },
   places: room => {
-    const { size, theme } = room
-    const y = theme.margin * 0.8 + size.height * 0.15
+    const { size, theme, frames } = room
+    const y = frames ? frames.body.y : theme.margin * 0.8 + size.height * 0.15
     return [headTitle(room), itemsPlace({ x: 0, y, width: size.width, height: size.height - y })]
   },
   arrange: (items, area, room) =>
