@@ -59,7 +59,7 @@ test('pictures of the team come to the words beside their places, and are kept, 
   await expect(told).toHaveCount(0)
   await saved(page)
   await page.reload()
-  await expect
-    .poll(() => inStores(page, ({ deck }) => Object.values(deck.current.elements).some(one => one.kind === 'picture' && one.proposed)))
-    .toBe(false)
+  await goPhase(page, 'Compose')
+  await expect(page.getByTestId('stage').locator('img')).toHaveCount(1)
+  await expect(bars).toHaveCount(0)
 })
