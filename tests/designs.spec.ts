@@ -33,6 +33,11 @@ test('lines are pasted, three whole decks are designed, one is taken with a slid
   await expect(decks.getByRole('status')).toContainText('to take it')
   for (const row of [0, 1, 2, 3, 4]) await expect(cells(row).first()).toHaveAttribute('aria-pressed', 'true')
 
+  // The rundown shows the deck as it would be, and nothing of it is kept yet.
+  await expect
+    .poll(() => inStores(page, ({ deck }) => [deck.shown.theme.theme?.look?.name ?? null, deck.current.theme.theme?.look?.name ?? null]))
+    .toEqual(['soundings', null])
+
   // Arrows walk, a number takes, Space shows the row large without taking anything.
   await cells(0).first().focus()
   await page.keyboard.press('ArrowDown')

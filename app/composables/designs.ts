@@ -102,5 +102,14 @@ export function useDesigns() {
       ? takeDesigns(store.deck, { designs: [...designs.value.values()], taken: taken.value }, store.context)
       : []
   const main = computed(() => store.deck && mainLook(store.deck, taken.value))
+
+  // The rundown shows the deck as it would be taken, once all of it is there.
+  watch([designs, taken, isWorking, isCurrent], () => {
+    const isMade = !isWorking.value && made.value.every(count => count === slides.value.length)
+    store.tried = isMade ? take() : null
+  })
+  onBeforeUnmount(() => {
+    store.tried = null
+  })
   return { choices, designs, slides, made, taken, main, isWorking, isCurrent, base, stop, others, move, moveAll, take }
 }

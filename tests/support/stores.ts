@@ -4,7 +4,7 @@ import type { Moment, Rundown } from '../../core/timing'
 
 /** What the page's own stores say and do, as far as tests ask for what no control gives: a place to the very millisecond, exact lengths. */
 interface Stores {
-  deck: { current: Deck; slides: readonly Slide[]; plan: Rundown; edit(label: string, changes: readonly Change[]): void }
+  deck: { current: Deck; shown: Deck; slides: readonly Slide[]; plan: Rundown; edit(label: string, changes: readonly Change[]): void }
   where: { slideId: string; goTo(moment: Moment): void }
 }
 

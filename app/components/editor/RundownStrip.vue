@@ -205,9 +205,9 @@ watch(
               aria-hidden="true"
             />
             <SlideThumb
-              v-if="store.deck && item.width > 64"
+              v-if="store.shown && item.width > 64"
               class="picture"
-              :deck="store.deck"
+              :deck="store.shown"
               :slide="item.slide.slide"
               :width="Math.min(84, item.width - 14)"
             />

@@ -74,6 +74,7 @@ const hint = computed(() => {
 function takeThese() {
   const changes = take()
   if (!changes.length) return
+  store.tried = null
   const ids = slides.value.map(({ id }) => id)
   store.edit(`design the deck in ${mainLabel.value}`, changes)
   void furnish(ids)
