@@ -5,7 +5,7 @@ import { looks } from '../looks'
 import { shownElements, styleOf } from '../resolved'
 import { countingContext, timingContext } from '../testing'
 import { layoutOfElement } from '../text'
-import { buildSlide, insertSlide, newDeck, putLook, setLanguage } from './index'
+import { buildSlide, insertSlide, newDeck, putLook, setLanguage, setOutlineSlide } from './index'
 
 const { measurer } = timingContext
 /** A deck in a language with a slide of each family. */
@@ -56,6 +56,20 @@ describe('a deck in a language that is written from right to left', () => {
     const { lines } = layoutOfElement(deck, body as Extract<typeof body, { kind: 'text' }>, measurer)
     expect(lines.length).toBeGreaterThan(2)
     for (const line of lines) expect(line.rightToLeft).toBe(true)
+  })
+  it('has what ends at the right elsewhere end at the left', () => {
+    const times = (language: string) => {
+      const deck = written(language, null)
+      const slide = slidesOf(deck).find(({ layout }) => deck.layouts[layout]?.family === 'hours')!
+      const rows = Array.from({ length: 2 }, () => ({ text: 'Monday to Friday 6:00–22:00', level: 1 }))
+      const timed = applyChanges(
+        deck,
+        setOutlineSlide(deck, { slide: slide.id, outline: { title: 'Hours', lines: rows } }, countingContext('h')),
+      )
+      return shownElements(timed, slide.id).flatMap(one => (one.kind === 'text' && one.name.startsWith('Hours') ? [one.align] : []))
+    }
+    expect(times('en')).toEqual(['right', 'right'])
+    expect(times('ar')).toEqual(['left', 'left'])
   })
   it('has arrows point to the left', () => {
     const deck = written('ar', null)

@@ -13,28 +13,32 @@ const even = new Set(['rectangle', 'rounded', 'ellipse', 'triangle'])
 
 const across = ({ x, width, ...rest }: Frame, page: Page) => ({ ...rest, x: page.width - x - width, width })
 
-type Part = Pick<Element, 'kind' | 'flip'> & { box?: Element['box'] }
+type Part = Pick<Element, 'kind' | 'flip'> & { box?: Element['box'] } & Pick<Partial<Extract<Element, { kind: 'shape' }>>, 'shape'> &
+  Pick<Partial<Extract<Element, { kind: 'text' }>>, 'align'>
+const otherSide = { left: 'right', right: 'left', center: 'center' } as const
 
 /**
  * What a part of a layout has otherwise where its page is seen in a mirror: it stands at the other side, leans the other way, its shapes
  * face the other way, and its words, `runsLeft` or not, run from the side that lines begin at. Pictures and icons stay as they are.
  */
-export function mirroredFields(part: Part & Pick<Partial<Extract<Element, { kind: 'shape' }>>, 'shape'>, page: Page, runsLeft: boolean) {
-  const { box, flip } = part
+export function mirroredFields(part: Part, page: Page, runsLeft: boolean) {
+  const { box, flip, align } = part
   const turns = part.kind === 'shape' && !even.has(part.shape ?? '')
   const turned = { across: !flip?.across, down: !!flip?.down }
   return {
     ...(box ? { box: { ...across(box, page), angle: box.angle ? -box.angle : 0 } } : {}),
     ...(turns ? { flip: turned.across || turned.down ? turned : undefined } : {}),
-    ...(part.kind === 'text' ? { direction: runsLeft ? ('rtl' as const) : undefined } : {}),
+    ...(part.kind === 'text' ? { direction: runsLeft ? ('rtl' as const) : undefined, ...(align ? { align: otherSide[align] } : {}) } : {}),
   }
 }
 
-const otherSide: Readonly<Record<string, string>> = { left: 'right', right: 'left' }
 /** Options of a motion that goes along with the lines of a page: `from` and `to` are the other side where they run to the left. */
 export function alongLines<T>(page: Page, options: Readonly<Record<string, T>>): Record<string, T> {
   if (!page.runsLeft) return options
-  const turned = ([name, value]: [string, T]) => [name, name === 'from' || name === 'to' ? (otherSide[String(value)] ?? value) : value]
+  const turned = ([name, value]: [string, T]) => {
+    const side = name === 'from' || name === 'to' ? value : undefined
+    return [name, side === 'left' ? 'right' : side === 'right' ? 'left' : value]
+  }
   return Object.fromEntries(Object.entries(options).map(turned)) as Record<string, T>
 }
 

@@ -102,12 +102,18 @@ export function topOfLines(element: TextElement & ShownElement, layout: Fitted):
   return element.vertical === 'middle' ? free / 2 : element.vertical === 'bottom' ? free : 0
 }
 
-/** Where a line begins, px from the inner left edge of its text's box. */
+/** Where a line begins, px from the inner left edge of its text's box: before it, where a quotation mark hangs. */
 export function leftOfLine(element: TextElement & ShownElement, layout: Fitted, line: Line): number {
   const align = element.align ?? line.align
   const room = (element.columns ? layout.room : Math.max(1, element.box.width - 2 * insetOf(element))) - line.indent
   const free = align === 'center' ? (room - line.width) / 2 : align === 'right' ? room - line.width : 0
-  return line.column + (line.rightToLeft ? 0 : line.indent) + free
+  return line.column + (line.rightToLeft ? 0 : line.indent) + free + hungBy(element, line, align)
+}
+
+/** How far a line is moved so that what opens it hangs beside the others: not out of a panel, nor over the edge of its box’s slide. */
+function hungBy({ panel, box, columns }: TextElement & ShownElement, { hang, rightToLeft }: Line, align: Line['align']): number {
+  if (!hang || panel || columns || align !== (rightToLeft ? 'right' : 'left')) return 0
+  return rightToLeft ? hang : -Math.min(hang, Math.max(0, box.x))
 }
 
 /** Where the lines of a text stand, px from the top left of its box; of words along a line, its whole box. */

@@ -37,6 +37,8 @@ export interface Line {
   height: number
   /** px of deck space from the text's top. */
   top: number
+  /** px of deck space that a quotation mark at its beginning hangs out over the side that its lines begin at, where they are balanced. */
+  hang: number
   runs: Run[]
 }
 
@@ -166,6 +168,7 @@ const newLine = (look: LineLook, paragraph: number, index: number, top: number):
   width: 0,
   height: 0,
   top,
+  hang: 0,
   runs: [],
 })
 
@@ -174,6 +177,10 @@ function openLine(page: Page, look: LineLook) {
   page.factor = 0
 }
 
+/** Quotation marks that open a line, with the narrow blank that French sets behind them; how far they hang at most, in sizes. */
+const openingMark = /^(?:[“”„‟«‹‘‚"「『](?=\S)|«\u202f)/u
+const mostHung = 0.7
+
 function closeLine(page: Page) {
   const { line, setting } = page
   line.height = setting.style.lineHeight * setting.style.size * setting.scale * (page.factor || 1)
@@ -181,6 +188,8 @@ function closeLine(page: Page) {
   const last = line.runs.at(-1)
   const trailing = last && endsBlank.exec(last.text)?.[0]
   if (trailing) line.width -= advance(setting, trailing, last.marks)
+  const opening = setting.style.balanced && !line.bullet ? openingMark.exec(line.runs[0]?.text ?? '')?.[0] : undefined
+  if (opening) line.hang = Math.min(mostHung * setting.style.size * setting.scale, advance(setting, opening, line.runs[0]!.marks))
   page.lines.push(line)
 }
 

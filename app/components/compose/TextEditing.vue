@@ -25,6 +25,7 @@ const editor = useTextEditor({
   setting: () => style.value,
   colorOf: color => cssColor(color, palette.value),
 })
+const sides = { left: 'start', center: 'center', right: 'end' } as const
 const look = computed(() => {
   const size = style.value.size * layout.value.scale
   const { columns } = props.element
@@ -34,7 +35,9 @@ const look = computed(() => {
     fontWeight: String(style.value.weight),
     lineHeight: String(style.value.lineHeight),
     letterSpacing: `${style.value.letterSpacing}em`,
-    textAlign: props.element.align ?? style.value.align,
+    // A text’s own side stays; a style’s is where its lines begin or end, whichever way they run.
+    textAlign: props.element.align ?? sides[style.value.align],
+    '--hang': `${-(layout.value.lines[0]?.hang ?? 0)}px`,
     color: cssColor(style.value.color, palette.value),
     caretColor: cssColor(style.value.color, palette.value),
     fontStyle: style.value.italic ? 'italic' : 'normal',
@@ -155,6 +158,9 @@ const indentShown = computed(() =>
   position: relative;
   min-height: 1.2em;
   unicode-bidi: plaintext;
+}
+.text :deep(p:first-child:not(.listed)) {
+  text-indent: var(--hang);
 }
 .text :deep(p + p) {
   margin-top: var(--gap);
