@@ -16,7 +16,7 @@ const cut = (page: Page) =>
         const room = around.getBoundingClientRect()
         // What can be scrolled along an axis shows all of it in time. What is scrolled down is not meant to be scrolled across too, unless
         // it is a plane such as a grid: a control at its side is cut off all the same.
-        const isPlane = !!around.querySelector('table, [role=grid], .stage-slide') || around.matches('[role=grid], table')
+        const isPlane = around.matches('[role=grid], :has(> table), :has(> [role=grid])')
         const isColumn = scrolls(around, 'X') && scrolls(around, 'Y') && !isPlane
         if (across && isColumn && (box.right > room.right + 1.5 || box.left < room.left - 1.5))
           return 'cut off at a side of what is scrolled down'

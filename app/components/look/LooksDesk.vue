@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { putLook, type LookWish } from '#core/layouts'
 import { lookOf, looks } from '#core/looks'
 import { applyChanges, deckTheme, infoOf, onlySlides, type Deck } from '#core/model'
@@ -53,6 +54,10 @@ function putOn() {
   store.edit(`put on the look ${tried.value.label}`, changes.value)
   trying.value = null
 }
+const list = ref<HTMLElement>()
+const { width: room } = useElementSize(list)
+/** Two beside each other, with their frames and the gap between them, px. */
+const thumbWidth = computed(() => Math.max(72, Math.floor((room.value - 6) / 2) - 12))
 const turn = () => (wish.seed = (wish.seed * 31 + 977) % 10_000)
 </script>
 
@@ -61,7 +66,7 @@ const turn = () => (wish.seed = (wish.seed * 31 + 977) % 10_000)
     <section>
       <h3>Looks</h3>
       <p class="quiet">Your first slide in each. A press shows every slide before and after.</p>
-      <ul class="looks">
+      <ul ref="list" class="looks">
         <li v-for="look in offered" :key="look.name">
           <UButton
             variant="bare"
@@ -73,7 +78,7 @@ const turn = () => (wish.seed = (wish.seed * 31 + 977) % 10_000)
             @click="trying = trying === look.name ? null : look.name"
           >
             <span class="frame">
-              <NearThumb v-if="first" :deck="samples.get(look.name) ?? null" :slide="first" :width="126" :ratio="ratio" />
+              <NearThumb v-if="first" :deck="samples.get(look.name) ?? null" :slide="first" :width="thumbWidth" :ratio="ratio" />
             </span>
             <span class="name">
               {{ look.label }}
@@ -111,7 +116,7 @@ const turn = () => (wish.seed = (wish.seed * 31 + 977) % 10_000)
   margin: 8px 0 0;
   padding: 0;
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 8px 6px;
 }
 .look {

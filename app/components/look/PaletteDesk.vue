@@ -183,7 +183,7 @@ const same = (a: Palette, b: Palette) => roleNames.every(name => a[name] === b[n
 <style scoped>
 .roles {
   display: grid;
-  grid-template-columns: repeat(3, 1fr);
+  grid-template-columns: repeat(auto-fill, minmax(94px, 1fr));
   gap: 4px;
 }
 .role {

@@ -295,6 +295,18 @@ const opacity = computed(() => (first.value?.opacity ?? 1) * 100)
 .grid {
   --number-width: 70px;
 }
+/* One under the other where two have no room beside each other. */
+@media (max-width: 1150px) {
+  .grid {
+    grid-template-columns: 1fr 24px;
+  }
+  .grid label:nth-of-type(n) {
+    grid-column: 1;
+  }
+  .lock {
+    grid-area: 3 / 2 / span 2;
+  }
+}
 .six {
   display: grid;
   grid-template-columns: repeat(6, 1fr);
