@@ -1,5 +1,16 @@
 import { refDebounced } from '@vueuse/core'
-import { designing, mainLook, takeDesigns, themeWith, threeLooks, wishFor, type Design, type LookChoice } from '#core/layouts'
+import {
+  designing,
+  mainLook,
+  takeDesigns,
+  themeWith,
+  threeLooks,
+  wishFor,
+  type Design,
+  type FoundPicture,
+  type LookChoice,
+} from '#core/layouts'
+import type { Id } from '#core/values'
 import { applyChanges, deckTheme, putRecord, type Deck } from '#core/model'
 
 /** How long work goes on before the page has its turn, ms. */
@@ -14,6 +25,7 @@ const freshSeed = 4711
 export function useDesigns() {
   const store = useDeck()
   const stage = useStageHost()
+  const { ofSlides } = useFoundPictures()
   const round = ref(0)
   const choices = shallowRef<readonly LookChoice[]>([])
   /** By the name of a look; as far as they have come. */
@@ -38,10 +50,10 @@ export function useDesigns() {
     )
   })
 
-  async function makeOne(deck: Deck, { look }: LookChoice, own: number) {
+  async function makeOne(deck: Deck, { look }: LookChoice, pictures: ReadonlyMap<Id, readonly FoundPicture[]>, own: number) {
     const wish = { ...wishFor(deck, look.name, deckTheme(deck).look?.seed ?? freshSeed), look: look.name }
     await stage.need(applyChanges(deck, [putRecord('theme', themeWith(deck, wish))]))
-    const work = designing(deck, wish, store.context, stage.host.measurer)
+    const work = designing(deck, wish, store.context, stage.host.measurer, pictures)
     let since = performance.now()
     let shown = since
     for (;;) {
@@ -69,7 +81,8 @@ export function useDesigns() {
     const names = new Set(choices.value.map(({ look }) => look.name))
     designs.value = new Map([...designs.value].filter(([name]) => names.has(name)))
     isWorking.value = true
-    for (const choice of choices.value) await makeOne(deck, choice, own)
+    const pictures = await ofSlides(deck)
+    for (const choice of choices.value) await makeOne(deck, choice, pictures, own)
     if (own === run) isWorking.value = false
   }
   /** Whether the designs are those of the deck as it is now, so that they can be taken. */

@@ -1,4 +1,4 @@
-import { infoOf } from '#core/model'
+import { infoOf, slidesOf, type Deck } from '#core/model'
 import {
   clearPicture,
   keepPicture,
@@ -6,6 +6,7 @@ import {
   pictureWanted,
   proposePicture,
   putPictures,
+  titleOf,
   type FoundPicture,
   type PictureWanted,
 } from '#core/layouts'
@@ -46,6 +47,16 @@ export function useFoundPictures() {
     if (changes.length) store.edit(changes.length === 1 ? 'propose a picture' : `propose ${numberWords(changes.length)} pictures`, changes)
   }
 
+  /** The pictures that there are of what slides’ titles say, best first; none where somebody may not ask. */
+  async function ofSlides(deck: Deck): Promise<ReadonlyMap<Id, readonly FoundPicture[]>> {
+    const places = slidesOf(deck).flatMap((slide): PictureWanted[] => {
+      const words = titleOf(deck, slide.id).trim()
+      return words ? [{ element: slide.id, words, person: false, shape: 1.4 }] : []
+    })
+    const found = store.canEdit && places.length ? await ask(places) : null
+    return new Map(found?.map((list, index) => [places[index]!.element, list]))
+  }
+
   /** Proposes the next picture that is found for a place, going round. */
   async function another(element: Id) {
     const { deck, id } = store
@@ -61,5 +72,5 @@ export function useFoundPictures() {
   }
   const keep = (element: Id) => store.edit('keep the proposed picture', [keepPicture(element)])
   const clear = (element: Id) => store.edit('clear the proposed picture', [clearPicture(element)])
-  return { find, another, keep, clear }
+  return { find, ofSlides, another, keep, clear }
 }

@@ -91,6 +91,8 @@ export interface LayoutFamily {
   trueTo?: 'amounts' | 'moments' | 'growth' | 'levels'
   /** The ground of its slides where it is not the master's. */
   ground?: Color
+  /** A picture is half of what it shows: it is proposed for plain words where the team has one of what they say. */
+  pictured?: boolean
   /** What a look has on every slide (a running title, rules, an edge) does not stand on these: they are pages of their own. */
   bare?: boolean
   /** What its items come in with. */

@@ -8,6 +8,7 @@ export const pictureFull: LayoutFamily = {
   finds: 'photo image full background fill',
   content: 'lines',
   best: [0, 2],
+  pictured: true,
   places: ({ theme, size }) => {
     const wide = size.width * 0.56
     const panel = { x: theme.margin, y: size.height * 0.62, width: wide, height: size.height * 0.38 - theme.margin }

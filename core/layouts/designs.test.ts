@@ -213,3 +213,54 @@ describe('slides taken from several designs', () => {
     }
   })
 })
+
+describe('pictures that the team has of what slides say', () => {
+  const plain = ['Astrel sails every hour', 'Quill gains a late boat', 'Low Sands waits']
+  const deck = deckOf(['One', 'Two', 'Three', 'Four', 'Five', 'Six'].map(title => slideOf(title, ...plain)))
+  const slides = slidesOf(deck)
+  const found = (letter: string) => [{ hash: letter.repeat(64), width: 1600, height: 1000 }]
+  const designed = (pictures: ReadonlyMap<string, readonly { hash: string; width: number; height: number }[]>) => {
+    const work = designing(deck, { ...wishFor(deck, 'signpost', 7), look: 'signpost' }, countingContext('d'), roughMeasurer, pictures)
+    let step = work.next()
+    while (!step.done) step = work.next()
+    return step.value
+  }
+  const shownIn = (made: Design) =>
+    made.slides.flatMap(({ slide, family }, index) =>
+      family?.pictured
+        ? [[index, elementsOf(made.deck, slide).find(one => one.kind === 'picture' && one.proposed)?.name !== undefined]]
+        : [],
+    )
+  it('stand beside plain words as proposals, and rest for three slides in between', () => {
+    const pictures = new Map(slides.map(({ id }, index) => [id, found('abcdef'[index]!)]))
+    const made = designed(pictures)
+    expect(shownIn(made)).toEqual([
+      [0, true],
+      [4, true],
+    ])
+    expect(made.slides[0]!.reason).toContain('picture of what it says')
+    expect(outlineOf(made.deck, made.deck.slides[slides[0]!.id]!).lines.map(({ text }) => text)).toEqual(plain)
+  })
+  it('are nowhere where there are none, and none comes twice', () => {
+    expect(shownIn(designed(new Map()))).toEqual([])
+    const same = designed(new Map(slides.map(({ id }) => [id, found('a')])))
+    const media = slides.flatMap(({ id }) =>
+      elementsOf(same.deck, id).flatMap(one => (one.kind === 'picture' && one.media ? [one.media] : [])),
+    )
+    expect(media).toEqual(['a'.repeat(64)])
+  })
+  it('do not push out what the lines are: steps, numbers and dates stay', () => {
+    const dated = deckOf([slideOf('First', 'One'), slideOf('Four years', '2024 second berth', '2027 night boat', '2031 covered hall')])
+    const second = slidesOf(dated)[1]!.id
+    const work = designing(
+      dated,
+      { ...wishFor(dated, 'signpost', 7), look: 'signpost' },
+      countingContext('d'),
+      roughMeasurer,
+      new Map([[second, found('a')]]),
+    )
+    let step = work.next()
+    while (!step.done) step = work.next()
+    expect(step.value.slides[1]!.family!.senses[0]).toBe('events')
+  })
+})

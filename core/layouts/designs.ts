@@ -4,6 +4,7 @@ import { withoutAccents, type Id } from '../values'
 import { familyNamed, type LayoutFamily } from '../families'
 import { houseTheme } from './house-theme'
 import { isOnlyWords, outlineOf, wordsAt } from './outline'
+import { picturesWanted, putPictures, type FoundPicture } from './item-pictures'
 import { propose, surroundingsIn } from './propose'
 import { itemCount, roomFor, type Ruler } from './room'
 import { layOutAs } from './set-layout'
@@ -126,12 +127,13 @@ const looked = 5
 /** The likeliest layout that has room for a slide's lines; where none has, the likeliest. */
 function familyFor(
   deck: Deck,
-  at: { slide: Slide; index: number; count: number; before: readonly string[] },
+  at: { slide: Slide; index: number; count: number; before: readonly string[]; pictured: boolean },
   ruler: Ruler,
 ): Omit<SlideDesign, 'slide' | 'label'> & { family: LayoutFamily } {
   const ranked = propose(wordsAt(deck, outlineOf(deck, at.slide), at.index, at.count), {
     ...surroundingsIn(deck, at.before),
     look: deckTheme(ruler.deck).look?.name,
+    pictured: at.pictured,
   })
   const likeliest = ranked[0]!
   const lines = richLines(deck, at.slide.id)
@@ -164,13 +166,15 @@ export function wishFor(deck: Deck, look: string, seed: number): LookWish {
  * Designs a whole deck in a look, slide by slide: it hands over what there is after each, those that come later still in the layouts they
  * have, and ends with the whole. Layouts that were chosen
  * by hand, and slides that hold more than words, keep theirs; of all others each gets the likeliest layout that has room for its lines and
- * is not the third of its kind in a run.
+ * is not the third of its kind in a run. `pictures` are those that the team has of what slides say, best first: plain words stand beside
+ * one where the slides before have none, as a proposal.
  */
 export function* designing(
   deck: Deck,
   wish: LookWish & { look: string },
   context: EditContext,
   measurer: Ruler['measurer'],
+  pictures: ReadonlyMap<Id, readonly FoundPicture[]> = new Map(),
 ): Generator<Design, Design> {
   const look = lookNamed(wish.look)
   if (!look) throw new Error(`There is no look “${wish.look}”.`)
@@ -187,13 +191,24 @@ export function* designing(
       designs.push({ slide: slide.id, label: own?.name ?? '', family: null, keeps, reason: '', room: null, count: 0 })
       before.push(own?.family ?? '')
     } else {
-      const { family, ...design } = familyFor(deck, { slide, index, count: slides.length, before }, ruler)
+      const found = pictures.get(slide.id) ?? []
+      const { family, ...design } = familyFor(deck, { slide, index, count: slides.length, before, pictured: !!found.length }, ruler)
       designs.push({ slide: slide.id, label: family.label, family, ...design })
       before.push(family.name)
       if (family.name !== own?.family) {
         const laid = layOutAs(now, { slide: slide.id, family }, context)
         changes.push(...laid)
         now = applyChanges(now, laid)
+      }
+      if (family.pictured && found.length) {
+        const places = picturesWanted(now, slide.id)
+        const put = putPictures(
+          now,
+          places,
+          places.map(() => found),
+        )
+        changes.push(...put)
+        now = applyChanges(now, put)
       }
     }
     yield { look, slides: [...designs], changes: [...changes], deck: now }

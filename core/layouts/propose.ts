@@ -1,5 +1,5 @@
 import { lookNamed } from '../looks'
-import { families, type LayoutFamily } from '../families'
+import { families, familyNamed, type LayoutFamily } from '../families'
 import { featuresOf, isBareNumber, readSenses, type Features, type SlideWords } from './senses'
 import { deckTheme, type Deck } from '../model'
 
@@ -18,6 +18,8 @@ const later = [1, 0.88, 0.84, 0.8, 0.78]
 export interface Surroundings {
   look?: string | undefined
   before?: readonly string[]
+  /** The team has a picture of what the slide's title says. */
+  pictured?: boolean
   /** Names of the families that the team wants; all where none of them is known. */
   wanted?: readonly string[] | undefined
 }
@@ -72,7 +74,7 @@ function rhythm({ name }: LayoutFamily, before: readonly string[], lines: number
  * that show one sense the ones that look best with as many items come first, and those that the deck's look composes itself; a third of
  * one family in a run comes behind others that suit.
  */
-export function propose(words: SlideWords, { look, before = [], wanted }: Surroundings = {}): Proposal[] {
+export function propose(words: SlideWords, { look, before = [], wanted, pictured = false }: Surroundings = {}): Proposal[] {
   const dresses = lookNamed(look)?.dresses
   const senses = readSenses(words)
   const features = featuresOf(words)
@@ -103,7 +105,26 @@ export function propose(words: SlideWords, { look, before = [], wanted }: Surrou
     score *= rhythm(family, before, words.lines.length)
     return { family, score: Math.min(1.05, score) - index * 0.0001, reason }
   })
-  return spread(judged.sort((a, b) => b.score - a.score))
+  const ranked = judged.sort((a, b) => b.score - a.score)
+  return spread(pictured ? withPicture(ranked, count, before) : ranked)
+}
+
+/** Words that are plain enough for a picture beside them, by what they are. */
+const plainSenses: ReadonlySet<string> = new Set(['list', 'points', 'statement'])
+/** So many slides stand between two that show a picture. */
+const rests = 3
+
+/** Brings a layout with a picture to the front for plain words, where the slides before have none: much text in a run is tiring. */
+function withPicture(ranked: readonly Proposal[], count: number, before: readonly string[]): Proposal[] {
+  const [first] = ranked
+  const isTold = before.slice(-rests).some(name => familyNamed(name)?.pictured)
+  if (!first || isTold || first.family.pictured || !plainSenses.has(first.family.senses[0]!)) return [...ranked]
+  const suiting = ranked.filter(({ family }) => family.pictured && count <= family.best[1])
+  // The one that its best number of items comes closest to: a caption for a line, a list for more.
+  const best = suiting.sort((a, b) => a.family.best[1] - b.family.best[1])[0]
+  if (!best) return [...ranked]
+  const reason = 'Your team has a picture of what it says, and the slides before have none.'
+  return [{ ...best, score: first.score, reason }, ...ranked.filter(proposal => proposal !== best)]
 }
 
 /** The same sense fills at most so many of the first places. */
