@@ -15,7 +15,16 @@ export const picture: LayoutFamily = {
     const wide = size.width - half - theme.margin - 64
     return [
       headTitle(room, wide),
-      textPlace('body', 'List', 'body', { ...below(room), width: wide }, { prompt: 'What stands on it, a line each' }),
+      textPlace(
+        'body',
+        'List',
+        'body',
+        { ...below(room), width: wide },
+        {
+          vertical: 'middle',
+          prompt: 'What stands on it, a line each',
+        },
+      ),
       picturePlace('picture', 'Picture', { x: size.width - half, y: 0, width: half, height: size.height }),
     ]
   },
