@@ -34,9 +34,9 @@ const wordsIn = (text: string) => plain(text).match(/[\p{L}\p{N}]{2,}/gu) ?? []
 const withoutEnding = (name: string) => name.replace(/\.\w{2,5}$/, '')
 
 /** A word, and what it is when it is one of several: English, German, French and Spanish form it by an ending. */
-const forms = (word: string) =>
-  [word, ...[/s$/, /es$/, /n$/, /en$/].map(ending => word.replace(ending, ''))].filter(form => form.length > 2)
-const alike = (one: string, other: string) => one === other || forms(one).includes(other) || forms(other).includes(one)
+const forms = (word: string) => [
+  ...new Set([word, ...[/s$/, /es$/, /n$/, /en$/].map(ending => word.replace(ending, '')).filter(form => form.length > 2)]),
+]
 
 interface Read<P> {
   picture: P
@@ -53,12 +53,52 @@ function read<P extends LibraryPicture>(picture: P): Read<P> {
   return { picture, words }
 }
 
-/** How rare a word is among the pictures, 0 to 1: one that most of them have tells little. */
-function rarity<P>(library: readonly Read<P>[]): (word: string) => number {
+/** A word of a picture, and what it is worth there: less where most pictures have it. */
+interface Entry {
+  picture: number
+  word: string
+  value: number
+}
+
+/** The words of pictures by each of their forms, so that a word finds its pictures without looking at the others. */
+function indexOf<P>(library: readonly Read<P>[]): ReadonlyMap<string, readonly Entry[]> {
   const counts = new Map<string, number>()
   for (const { words } of library) for (const word of words.keys()) counts.set(word, (counts.get(word) ?? 0) + 1)
-  const all = Math.log(1 + library.length)
-  return word => Math.min(1, Math.log(1 + library.length / (counts.get(word) ?? 1)) / Math.max(1, all))
+  const all = Math.max(1, Math.log(1 + library.length))
+  const index = new Map<string, Entry[]>()
+  library.forEach(({ words }, picture) => {
+    for (const [word, value] of words) {
+      const rare = Math.min(1, Math.log(1 + library.length / counts.get(word)!) / all)
+      for (const form of forms(word)) {
+        const list = index.get(form)
+        const entry = { picture, word, value: value * rare }
+        if (list) list.push(entry)
+        else index.set(form, [entry])
+      }
+    }
+  })
+  return index
+}
+
+/** What each picture is worth for words, by its place in the library: each of its words counts once, where it is said first. */
+function scores(
+  index: ReadonlyMap<string, readonly Entry[]>,
+  words: string,
+  english: (word: string) => readonly string[],
+): Map<number, number> {
+  const told = [...new Set(wordsIn(words))].filter(word => word.length > 2).slice(0, mostWords)
+  const seen = new Map<number, Set<string>>()
+  const made = new Map<number, number>()
+  told.forEach((word, at) => {
+    for (const form of [word, ...english(word).slice(0, 3)].flatMap(forms))
+      for (const { picture, word: own, value } of index.get(form) ?? []) {
+        const known = seen.get(picture) ?? new Set()
+        if (known.has(own)) continue
+        seen.set(picture, known.add(own))
+        made.set(picture, (made.get(picture) ?? 0) + value * Math.max(0.3, 1 - at * fades))
+      }
+  })
+  return made
 }
 
 /** Names, as they are written: with a capital letter, no figures. */
@@ -68,11 +108,12 @@ const namesIn = (text: string) => text.match(/\p{Lu}[\p{L}'’-]+/gu)?.map(plain
 function isOf({ picture, words }: Read<LibraryPicture>, who: string): boolean {
   const name = namesIn(who.split(/[,\n(–—]/)[0]!)
   if (!name.length || !initialsOf(who)) return false
+  if (!words.has(name[0]!)) return false
   if (name.every(part => words.has(part))) return true
   // The first word of a file is written with a capital letter, whatever it is.
   const [, ...others] = withoutEnding(picture.name).split(/[\s_-]+/)
   const strange = namesIn(others.join(' ')).filter(other => !name.includes(other))
-  return words.has(name[0]!) && !strange.length
+  return !strange.length
 }
 
 /**
@@ -87,23 +128,17 @@ export function choosePictures<P extends LibraryPicture>(
   english: (word: string) => readonly string[] = () => [],
 ): P[][] {
   const known = library.map(read)
-  const rare = rarity(known)
+  const index = indexOf(known)
   return asked.map(({ words, person, shape }) => {
     if (person) return known.filter(one => isOf(one, words)).map(({ picture }) => picture)
-    const told = [...new Set(wordsIn(words))].filter(word => word.length > 2).slice(0, mostWords)
-    const wanted = told.map(word => [word, ...english(word).slice(0, 3)])
-    const judged = known.map(one => {
-      const off = Math.abs(Math.log(one.picture.width / Math.max(1, one.picture.height) / shape))
-      let score = 0
-      for (const [word, value] of one.words) {
-        const at = wanted.findIndex(forms => forms.some(form => alike(form, word)))
-        if (at >= 0) score += value * rare(word) * Math.max(0.3, 1 - at * fades)
-      }
-      return { picture: one.picture, score, by: score / (1 + off * 0.25) }
-    })
-    return judged
-      .filter(({ score }) => score >= least)
-      .sort((a, b) => b.by - a.by)
-      .map(({ picture }) => picture)
+    return [...scores(index, words, english)]
+      .filter(([, score]) => score >= least)
+      .map(([at, score]) => {
+        const { width, height } = library[at]!
+        const off = Math.abs(Math.log(width / Math.max(1, height) / shape))
+        return { at, by: score / (1 + off * 0.25) }
+      })
+      .sort((a, b) => b.by - a.by || a.at - b.at)
+      .map(({ at }) => library[at]!)
   })
 }
