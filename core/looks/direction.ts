@@ -49,21 +49,14 @@ export const placedOn = (page: Page, places: Place[]): Place[] =>
 /** A family that places on pages of both directions what it composes from left to right. */
 export const directed = memoByRecords(
   (family: LayoutFamily) => [family],
-  <F extends LayoutFamily>(family: F): F => {
+  (family): LayoutFamily => {
     const { arrange } = family
+    const places = (room: LayoutRoom) => placedOn(room.size, family.places(room))
+    if (!arrange) return { ...family, places }
     return {
       ...family,
-      places: (room: LayoutRoom) => placedOn(room.size, family.places(room)),
-      ...(arrange
-        ? {
-            arrange: ((items, area, room) =>
-              placedOn(
-                room.size,
-                arrange(items, room.size.runsLeft ? across(area, room.size) : area, room),
-              )) satisfies LayoutFamily['arrange'],
-          }
-        : {}),
+      places,
+      arrange: (items, area, room) => placedOn(room.size, arrange(items, room.size.runsLeft ? across(area, room.size) : area, room)),
     }
   },
-  { keep: 800 },
 )
