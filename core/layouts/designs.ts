@@ -1,4 +1,4 @@
-import { lookNamed, looks, type Look } from '../looks'
+import { dressed, lookNamed, looks, type Look } from '../looks'
 import { applyChanges, deckTheme, infoOf, setRecord, slidesOf, type Change, type Deck, type EditContext, type Slide } from '../model'
 import { withoutAccents, type Id } from '../values'
 import { familyNamed, type LayoutFamily } from '../families'
@@ -193,7 +193,7 @@ export function* designing(
     } else {
       const found = pictures.get(slide.id) ?? []
       const { family, ...design } = familyFor(deck, { slide, index, count: slides.length, before, pictured: !!found.length }, ruler)
-      designs.push({ slide: slide.id, label: family.label, family, ...design })
+      designs.push({ slide: slide.id, label: dressed(family, deckTheme(now)).label, family, ...design })
       before.push(family.name)
       if (family.name !== own?.family) {
         const laid = layOutAs(now, { slide: slide.id, family }, context)

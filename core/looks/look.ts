@@ -3,7 +3,9 @@ import type { Frame, LayoutFamily, LayoutRoom, Place } from '../families'
 import type { TextStyle, Theme, Transition } from '../model'
 
 /** How a look has a family of layouts stand; what is absent is the family's own. */
-export type Dress = Partial<Pick<LayoutFamily, 'ground' | 'bare' | 'content' | 'split' | 'places' | 'arrange' | 'entrance' | 'best'>>
+export type Dress = Partial<
+  Pick<LayoutFamily, 'label' | 'ground' | 'bare' | 'content' | 'split' | 'places' | 'arrange' | 'entrance' | 'best'>
+>
 
 /** Sizes are those of a slide whose shorter side is 1080 px; a look is put on a deck in the deck's own. */
 export type LookStyle = Omit<TextStyle, 'color' | 'align' | 'bullet' | 'paragraphSpacing'> &

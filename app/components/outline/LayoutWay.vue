@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { infoOf, applyChanges, type Deck, type Layout } from '#core/model'
+import { deckTheme, infoOf, applyChanges, type Deck, type Layout } from '#core/model'
+import { dressed } from '#core/looks'
 import { layOutAs, richLines, roomFor, setLayout } from '#core/layouts'
 import type { LayoutFamily } from '#core/families'
 
@@ -20,7 +21,8 @@ const stage = useStageHost()
 const near = ref(false)
 
 const family = computed(() => ('senses' in props.way ? props.way : undefined))
-const label = computed(() => ('senses' in props.way ? props.way.label : props.way.name))
+/** As the deck’s look has it, where it composes it in a way of its own. */
+const label = computed(() => ('senses' in props.way ? dressed(props.way, deckTheme(props.deck)).label : props.way.name))
 const shown = computed(() => {
   if (!near.value || !props.bare.slides[props.slide]) return null
   let counted = 0
