@@ -263,7 +263,12 @@ test('slides are gathered, moved and copied in the overview, and taken from anot
   await page.getByRole('radio', { name: 'Text', exact: true }).click()
   await page.getByRole('button', { name: 'From another deck' }).click()
   await page.getByLabel('Find slides by their words').fill('nobody waits rain')
-  await page.getByRole('button', { name: /One promise/ }).click()
+  const theirs = page.getByText('Spring timetable briefing', { exact: true })
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /One promise/ })
+    .filter({ has: theirs })
+    .click()
   await page.getByLabel('In their own').check()
   await page.getByRole('button', { name: 'Take the slide over' }).click()
   await expect(page.locator('.say')).toContainText('7')

@@ -17,7 +17,8 @@ export function useUserSession() {
     isAdmin: computed(() => user.value?.role === 'admin'),
     /** Asks the server anew. */
     async fetch() {
-      const answer = await $fetch<{ user: User }>('/api/session').catch((error: { status?: number }) => {
+      // Every page waits for it: an answer that does not come is asked for once more, and no page stays empty for it.
+      const answer = await $fetch<{ user: User }>('/api/session', { timeout: 8000, retry: 1 }).catch((error: { status?: number }) => {
         // Signed out. All else leaves what is known: a server that is away has signed nobody out.
         if (error.status === 401) return null
         return undefined

@@ -4,6 +4,9 @@ import { fontNeeds } from '#core/themes'
 import { browserMeasurer, declareFaces, declareFamilies, loadFonts, type StageHost } from '#stage'
 
 /** What every stage in the application draws with: fonts measured once they are here, tables and media of this server. */
+/** How long a page that opens waits for the fonts that most decks have, ms. */
+const patience = 3000
+
 export const useStageHost = defineStore('stage-host', () => {
   const tables = useTables()
   const clips = useClips()
@@ -35,7 +38,13 @@ export const useStageHost = defineStore('stage-host', () => {
     await loadFonts(families, letters)
     measurer.value = browserMeasurer()
   }
-  const ready = bring(Object.values(houseTheme.fonts))
+  // A page waits so long for fonts and no longer: one that does not come keeps nobody out, and what came later is measured anew.
+  const ready = Promise.race([
+    bring(Object.values(houseTheme.fonts)),
+    new Promise<void>(resolve => {
+      setTimeout(resolve, patience)
+    }),
+  ])
   const host = computed<StageHost>(() => ({
     measurer: measurer.value,
     table: id => tables.table(id),

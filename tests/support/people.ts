@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test'
+import { asking } from './asking'
 
 /** Is somebody of the demo from here on; no page is opened. */
 export async function signedIn(page: Page, name = 'Ines Rahm') {
@@ -25,8 +26,14 @@ export async function signIn(page: Page, email: string, password = 'harbour-demo
 export async function newDeck(page: Page, title: string, purpose: 'Talk' | 'Film' | 'Loop') {
   const made = await page.request.post('/api/decks', { data: { title, purpose: purpose.toLowerCase() } })
   expect(made.ok(), `no deck “${title}”`).toBe(true)
+  const { asked, end } = asking(page)
   await page.goto(`/decks/${((await made.json()) as { id: string }).id}`)
-  await expect(page.getByRole('heading', { name: 'What you will say' })).toBeVisible()
+  const heading = page.getByRole('heading', { name: 'What you will say' })
+  await heading.waitFor({ timeout: 30_000 }).catch((error: Error) => {
+    console.log(`  “${title}” did not open; still fetched: ${asked()}`)
+    throw error
+  })
+  end()
 }
 
 /** Goes to a phase, and waits until it is there: it is loaded when it is first opened. */

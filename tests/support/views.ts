@@ -1,4 +1,5 @@
-import { test, type Page, type Request } from '@playwright/test'
+import { test, type Page } from '@playwright/test'
+import { asking } from './asking'
 
 /** Every view of the application that somebody works in, by its address, in groups that take about as long to go through. */
 export const groups = {
@@ -29,14 +30,11 @@ export const views = Object.values(groups).flat()
  */
 export const openView = (page: Page, view: string, most = 20_000) =>
   test.step(`open ${view}`, async () => {
-    const open = new Set<Request>()
-    const begin = (request: Request) => void open.add(request)
-    const end = (request: Request) => void open.delete(request)
-    page.on('request', begin).on('requestfinished', end).on('requestfailed', end)
+    const { asked, end } = asking(page)
     await page.goto(view)
     await page.waitForLoadState('networkidle', { timeout: most }).catch((error: Error) => {
       if (error.name !== 'TimeoutError') throw error
-      console.log(`  ${view}, still fetched: ${[...open].map(request => request.url()).join(', ') || 'nothing'}`)
+      console.log(`  ${view}, still fetched: ${asked()}`)
     })
-    page.off('request', begin).off('requestfinished', end).off('requestfailed', end)
+    end()
   })
