@@ -1,12 +1,8 @@
 <script setup lang="ts">
+import { initialsOf } from '#core/values'
+
 const { user: person, clear } = useUserSession()
-const initials = computed(() =>
-  (person.value?.name ?? '')
-    .split(/\s+/)
-    .map(word => word[0])
-    .slice(0, 2)
-    .join(''),
-)
+const initials = computed(() => initialsOf(person.value?.name ?? ''))
 const rooms = [
   { to: '/', label: 'Decks' },
   { to: '/media', label: 'Media' },

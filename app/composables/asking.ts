@@ -15,6 +15,18 @@ export async function asking<T>(request: () => Promise<T>, given?: AbortSignal):
   }
 }
 
+/**
+ * Runs a request that nobody asked for, such as a look for what may suit: where the server cannot be reached, which the page says anyway,
+ * it is left; what the server says is wrong with it is told.
+ */
+export const askingBeside = <T>(request: () => Promise<T>): Promise<T | undefined> =>
+  asking(() =>
+    request().catch((error: { status?: number }) => {
+      if (error.status !== undefined) throw error
+      return undefined
+    }),
+  )
+
 /** Tells the person what has happened. */
 export const notify = (title: string) => useToast().add({ title, color: 'success', icon: 'i-lucide-check' })
 

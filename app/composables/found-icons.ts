@@ -15,7 +15,7 @@ export function useFoundIcons() {
     const icons: (DrawnIcon | null)[] = []
     for (let from = 0; from < wanted.length; from += atOnce) {
       const texts = wanted.slice(from, from + atOnce).map(list => list.map(({ words }) => words.slice(0, mostLetters)))
-      const found = await asking(() =>
+      const found = await askingBeside(() =>
         $fetch<{ slides: (DrawnIcon | null)[][] }>('/api/icons/for', {
           method: 'POST',
           body: { slides: texts, language: infoOf(deck).language },

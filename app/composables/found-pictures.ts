@@ -14,18 +14,20 @@ import type { Id } from '#core/values'
 
 /** So many places are asked for at once, of each so many letters: what a picture is of is said early. */
 const [atOnce, mostLetters] = [120, 1000]
+/** Width over height of a place beside lines, roughly. */
+const besideLines = 1.4
 
 /** Pictures of the team that are found by the words beside their places: proposed there, kept, changed and cleared. */
 export function useFoundPictures() {
   const store = useDeck()
 
-  async function ask(places: readonly PictureWanted[]): Promise<FoundPicture[][] | null> {
+  async function ask(places: readonly PictureWanted[], run = askingBeside): Promise<FoundPicture[][] | null> {
     const found: FoundPicture[][] = []
     for (let from = 0; from < places.length; from += atOnce) {
       const asked = places
         .slice(from, from + atOnce)
         .map(({ words, person, shape }) => ({ words: words.slice(0, mostLetters), person, shape }))
-      const answer = await asking(() =>
+      const answer = await run(() =>
         $fetch<{ places: FoundPicture[][] }>('/api/pictures/for', {
           method: 'POST',
           body: { places: asked, language: infoOf(store.current).language },
@@ -47,21 +49,29 @@ export function useFoundPictures() {
     if (changes.length) store.edit(changes.length === 1 ? 'propose a picture' : `propose ${numberWords(changes.length)} pictures`, changes)
   }
 
-  /** The pictures that there are of what slides’ titles say, best first; none where somebody may not ask. */
+  const told = { words: '', found: [] as FoundPicture[][] }
+  /**
+   * The pictures that there are of what slides’ titles say, best first; none where somebody may not ask. They are asked for anew once a
+   * title has changed.
+   */
   async function ofSlides(deck: Deck): Promise<ReadonlyMap<Id, readonly FoundPicture[]>> {
     const places = slidesOf(deck).flatMap((slide): PictureWanted[] => {
       const words = titleOf(deck, slide.id).trim()
-      return words ? [{ element: slide.id, words, person: false, shape: 1.4 }] : []
+      return words ? [{ element: slide.id, words, person: false, shape: besideLines }] : []
     })
-    const found = store.canEdit && places.length ? await ask(places) : null
-    return new Map(found?.map((list, index) => [places[index]!.element, list]))
+    const words = JSON.stringify(places.map(place => place.words))
+    if (store.canEdit && places.length && words !== told.words) {
+      const found = await ask(places)
+      if (found) Object.assign(told, { words, found })
+    }
+    return new Map(told.words === words ? places.map(({ element }, index) => [element, told.found[index] ?? []]) : [])
   }
 
   /** Proposes the next picture that is found for a place, going round. */
   async function another(element: Id) {
     const { deck, id } = store
     const place = deck && pictureWanted(deck, element)
-    const found = place && (await ask([place]))
+    const found = place && (await ask([place], asking))
     const now = store.deck?.elements[element]
     if (!found || store.id !== id || now?.kind !== 'picture') return
     const [list] = found

@@ -95,7 +95,6 @@ export {
   type Sense,
   type Split,
 } from './family'
-export { initialsOf } from './initials'
 export { atStyleSize } from './roomy'
 export { settled } from './settled'
 

@@ -1,10 +1,9 @@
-import { withoutAccents } from '../values'
+import { plainLetters } from '../values'
 import type { IconEntry } from './find'
 
 /** Words by what they find at once: icons that are named so before those that are tagged so. */
 export type IconIndex<E extends IconEntry> = ReadonlyMap<string, readonly { entry: E; rank: number }[]>
 
-const plain = (words: string) => withoutAccents(words.toLowerCase())
 /** Words that are in many texts and say nothing that could be drawn. */
 const empty = new Set(
   [
@@ -29,8 +28,8 @@ export function iconIndex<E extends IconEntry>(entries: readonly E[]): IconIndex
   for (const entry of entries) {
     const name = entry.name.split(/[^\p{L}\p{N}]+/u)
     // The whole name fits best, then its first word; the shorter the name, the plainer the drawing.
-    name.forEach((word, at) => note(plain(word), entry, (name.length === 1 ? 12 : at === 0 ? 8 : 5) - name.length * 0.5))
-    for (const meaning of entry.words) if (/^\p{L}+$/u.test(meaning)) note(plain(meaning), entry, 4 - name.length * 0.5)
+    name.forEach((word, at) => note(plainLetters(word), entry, (name.length === 1 ? 12 : at === 0 ? 8 : 5) - name.length * 0.5))
+    for (const meaning of entry.words) if (/^\p{L}+$/u.test(meaning)) note(plainLetters(meaning), entry, 4 - name.length * 0.5)
   }
   return new Map(
     [...found].map(([word, list]) => [word, [...list].map(([entry, rank]) => ({ entry, rank })).sort((a, b) => b.rank - a.rank)]),
@@ -59,7 +58,7 @@ export function chooseIcons<E extends IconEntry>(
   const taken = new Set<E>()
   return texts.map(text => {
     let best: { entry: E; rank: number } | null = null
-    const words = (plain(text).match(/\p{L}{3,}/gu) ?? []).filter(word => !empty.has(word)).slice(0, 24)
+    const words = (plainLetters(text).match(/\p{L}{3,}/gu) ?? []).filter(word => !empty.has(word)).slice(0, 24)
     words.forEach((word, at) => {
       const known = english(word)
       const asked = [...forms(word).map(form => ({ form, less: 0 })), ...known.map((form, place) => ({ form, less: 1 + place * 0.5 }))]

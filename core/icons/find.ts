@@ -1,12 +1,10 @@
-import { withoutAccents } from '../values'
+import { plainLetters } from '../values'
 
 /** An icon that can be found: its name, and words that say what it shows or stands for. */
 export interface IconEntry {
   name: string
   words: readonly string[]
 }
-
-const plain = (words: string) => withoutAccents(words.toLowerCase())
 
 /** How well one asked word fits one word of an icon: the very word, its beginning, or within it. */
 const fit = (asked: string, word: string) =>
@@ -20,7 +18,7 @@ const forms = (word: string) => (word.length > 3 && word.endsWith('s') ? [word, 
  * names before long ones. All of them where nothing is asked.
  */
 export function findIcons<E extends IconEntry>(entries: readonly E[], words: string): E[] {
-  const asked = plain(words)
+  const asked = plainLetters(words)
     .split(/[^\p{L}\p{N}]+/u)
     .filter(Boolean)
     .map(forms)

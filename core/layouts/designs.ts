@@ -1,6 +1,6 @@
 import { dressed, lookNamed, looks, type Look } from '../looks'
 import { applyChanges, deckTheme, infoOf, setRecord, slidesOf, type Change, type Deck, type EditContext, type Slide } from '../model'
-import { withoutAccents, type Id } from '../values'
+import { plainLetters, type Id } from '../values'
 import { familyNamed, type LayoutFamily } from '../families'
 import { houseTheme } from './house-theme'
 import { isOnlyWords, outlineOf, wordsAt } from './outline'
@@ -17,8 +17,7 @@ export interface LookChoice {
   reason: string
 }
 
-const letters = (text: string) => withoutAccents(text.toLocaleLowerCase())
-const wordsIn = (text: string) => letters(text).match(/[\p{L}\p{N}]+/gu) ?? []
+const wordsIn = (text: string) => plainLetters(text).match(/[\p{L}\p{N}]+/gu) ?? []
 const known = new Map(looks.map(look => [look.name, new Set(look.suits.words.split(' '))]))
 
 /** The different words of a deck that a look's subject knows, as they are written there, in order. */
@@ -26,7 +25,7 @@ function subjectWords(written: readonly string[], look: Look): string[] {
   const found = new Map<string, string>()
   for (const text of written)
     for (const word of text.match(/[\p{L}\p{N}\p{M}]+/gu) ?? []) {
-      const plain = letters(word)
+      const plain = plainLetters(word)
       if (known.get(look.name)!.has(plain) && !found.has(plain)) found.set(plain, word)
     }
   return [...found.values()]

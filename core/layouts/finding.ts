@@ -1,11 +1,9 @@
 import { families, familyNamed, type LayoutFamily } from '../families'
 import { elementsOf, type Deck, type Layout } from '../model'
-import { withoutAccents } from '../values'
+import { plainLetters } from '../values'
 import { ownLayouts } from './layout-record'
 import { purposes } from './senses/purposes'
 import { starters, type Starter } from './starters'
-
-const plain = (text: string) => withoutAccents(text.toLocaleLowerCase())
 
 /**
  * Layouts for what someone says a slide is for (“compare two routes”, “who we are”): those whose words are meant, best first; all where
@@ -30,14 +28,14 @@ function closeness(known: string, word: string): number {
  * said. A whole phrase of a thing's words counts for more than its words one by one.
  */
 export function thoseFor<T>(purpose: string, things: readonly T[], wordsOf: (thing: T) => string): T[] {
-  const asked = plain(purpose)
+  const asked = plainLetters(purpose)
     .split(/[^\p{L}\p{N}]+/u)
     .filter(word => word.length > 1 && !small.has(word))
   if (!asked.length) return [...things]
-  const phrase = plain(purpose).trim()
+  const phrase = plainLetters(purpose).trim()
   return things
     .map(thing => {
-      const said = plain(wordsOf(thing))
+      const said = plainLetters(wordsOf(thing))
       const words = said.split(/[^\p{L}\p{N}]+/u)
       const score = asked.reduce((sum, word) => sum + Math.max(0, ...words.map(known => closeness(known, word))), 0)
       return { thing, score: score && said.includes(phrase) ? score + 4 : score }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { applyChanges, deckTheme, elementsOf, infoOf, layoutsOf, mastersOf, slidesOf, textOf, type Deck } from '../model'
+import { applyChanges, deckTheme, elementsOf, infoOf, layoutsOf, mastersOf, setRecord, slidesOf, textOf, type Deck } from '../model'
 import { families } from '../families'
 import { looks } from '../looks'
 import { shownElements, styleOf } from '../resolved'
@@ -114,6 +114,14 @@ describe('changing the language of a deck', () => {
     const deck = written('en', null)
     expect(setLanguage(deck, 'de')).toHaveLength(1)
     expect(deckTheme(applyChanges(deck, setLanguage(deck, 'de')))).toBe(deckTheme(deck))
+  })
+  it('has words run to the right all the same that a team has run so', () => {
+    const deck = written('en', null)
+    const [part] = elementsOf(deck, layoutsOf(deck)[0]!.id).filter(({ kind }) => kind === 'text')
+    const fixed = applyChanges(deck, [setRecord('elements', part!.id, { direction: 'ltr' })])
+    const turned = applyChanges(fixed, setLanguage(fixed, 'ar'))
+    expect(turned.elements[part!.id]).toMatchObject({ direction: 'ltr' })
+    expect(applyChanges(turned, setLanguage(turned, 'en')).elements[part!.id]).toMatchObject({ direction: 'ltr' })
   })
   it('keeps what stands on a slide by hand where it is', () => {
     const deck = written('en', null)

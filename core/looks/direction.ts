@@ -14,7 +14,7 @@ const even = new Set(['rectangle', 'rounded', 'ellipse', 'triangle'])
 const across = ({ x, width, ...rest }: Frame, page: Page) => ({ ...rest, x: page.width - x - width, width })
 
 type Part = Pick<Element, 'kind' | 'flip'> & { box?: Element['box'] } & Pick<Partial<Extract<Element, { kind: 'shape' }>>, 'shape'> &
-  Pick<Partial<Extract<Element, { kind: 'text' }>>, 'align'>
+  Pick<Partial<Extract<Element, { kind: 'text' }>>, 'align' | 'direction'>
 const otherSide = { left: 'right', right: 'left', center: 'center' } as const
 
 /**
@@ -22,13 +22,15 @@ const otherSide = { left: 'right', right: 'left', center: 'center' } as const
  * face the other way, and its words, `runsLeft` or not, run from the side that lines begin at. Pictures and icons stay as they are.
  */
 export function mirroredFields(part: Part, page: Page, runsLeft: boolean) {
-  const { box, flip, align } = part
+  const { box, flip, align, direction } = part
   const turns = part.kind === 'shape' && !even.has(part.shape ?? '')
   const turned = { across: !flip?.across, down: !!flip?.down }
   return {
     ...(box ? { box: { ...across(box, page), angle: box.angle ? -box.angle : 0 } } : {}),
     ...(turns ? { flip: turned.across || turned.down ? turned : undefined } : {}),
-    ...(part.kind === 'text' ? { direction: runsLeft ? ('rtl' as const) : undefined, ...(align ? { align: otherSide[align] } : {}) } : {}),
+    // Words that somebody has run to the right whatever they are go on doing so.
+    ...(part.kind === 'text' && direction !== 'ltr' ? { direction: runsLeft ? ('rtl' as const) : undefined } : {}),
+    ...(align ? { align: otherSide[align] } : {}),
   }
 }
 

@@ -55,6 +55,13 @@ describe('pictures by words', () => {
     expect(named('Mara Ellin', { person: true })).toEqual([])
     expect(named('318 riders', { person: true })).toEqual([])
   })
+  it('of people are found in scripts without capital letters too', () => {
+    const named = [picture('إيناس رحم', [], 'People'), picture('李小龙', [], 'People')]
+    const of = (words: string) => choosePictures(named, [{ words, person: true, shape: 1 }])[0]
+    expect(of('إيناس رحم، مكتب الميناء')).toEqual([named[0]])
+    expect(of('李小龙')).toEqual([named[1]])
+    expect(of('ليلى حداد')).toEqual([])
+  })
   it('are some of the library, each once, for any words', () => {
     const words = fc.array(fc.constantFrom('night', 'ferry', 'ferries', 'crane', 'Ines', 'noon', '12', 'a', 'Quay'), { maxLength: 12 })
     fc.assert(

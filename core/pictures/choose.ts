@@ -1,5 +1,5 @@
-import { initialsOf } from '../families'
-import { withoutAccents } from '../values'
+import { nameWithoutEnding } from '../data'
+import { initialsOf, plainLetters } from '../values'
 
 /** A picture of the team, by what it is called and what it is filed under. */
 export interface LibraryPicture {
@@ -29,9 +29,7 @@ const least = 1.5
 /** Only so many words are looked at, and later ones count less. */
 const [mostWords, fades] = [40, 0.02]
 
-const plain = (text: string) => withoutAccents(text.toLocaleLowerCase())
-const wordsIn = (text: string) => plain(text).match(/[\p{L}\p{N}]{2,}/gu) ?? []
-const withoutEnding = (name: string) => name.replace(/\.\w{2,5}$/, '')
+const wordsIn = (text: string) => plainLetters(text).match(/[\p{L}\p{N}]{2,}/gu) ?? []
 
 /** A word, and what it is when it is one of several: English, German, French and Spanish form it by an ending. */
 const forms = (word: string) => [
@@ -48,7 +46,7 @@ function read<P extends LibraryPicture>(picture: P): Read<P> {
     for (const word of wordsIn(text)) words.set(word, Math.max(value, words.get(word) ?? 0))
   }
   note(picture.folder, worth.folder)
-  note(withoutEnding(picture.name), worth.name)
+  note(nameWithoutEnding(picture.name), worth.name)
   for (const tag of picture.tags) note(tag, worth.tag)
   return { picture, words }
 }
@@ -101,8 +99,8 @@ function scores(
   return made
 }
 
-/** Names, as they are written: with a capital letter, no figures. */
-const namesIn = (text: string) => text.match(/\p{Lu}[\p{L}'’-]+/gu)?.map(plain) ?? []
+/** Names, as they are written: with a capital letter where the script has such, no figures. */
+const namesIn = (text: string) => text.match(/(?<!\p{L})[\p{Lu}\p{Lo}][\p{L}\p{M}'’-]+/gu)?.map(plainLetters) ?? []
 
 /** Whether a picture is of somebody: all of the name is in it, or the first of it and no other name. */
 function isOf({ picture, words }: Read<LibraryPicture>, who: string): boolean {
@@ -111,7 +109,7 @@ function isOf({ picture, words }: Read<LibraryPicture>, who: string): boolean {
   if (!words.has(name[0]!)) return false
   if (name.every(part => words.has(part))) return true
   // The first word of a file is written with a capital letter, whatever it is.
-  const [, ...others] = withoutEnding(picture.name).split(/[\s_-]+/)
+  const [, ...others] = nameWithoutEnding(picture.name).split(/[\s_-]+/)
   const strange = namesIn(others.join(' ')).filter(other => !name.includes(other))
   return !strange.length
 }

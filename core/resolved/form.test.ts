@@ -15,6 +15,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyDeck, freshDeck, textElement } from '../testing'
 import { addSlide, setFields } from '../edits'
+import { clearPicture, keepPicture, proposePicture } from '../layouts'
 import { changesOnForm } from './form'
 
 const base = freshDeck()
@@ -35,6 +36,15 @@ const allowed = (...changes: Change[]) => changesOnForm(deck, changes) === null
 const set = (id: string, fields: object): Change => setRecord('elements', id, fields as never)
 
 describe('a deck that is handed out as a form', () => {
+  it('takes proposed pictures too: they are kept, changed, cleared, and give way to one that is put there', () => {
+    const portrait = { id: 'face', owner: slide!.id, kind: 'picture', name: 'Face', order: 'a8', placeholder: 'item1-picture' }
+    const pictured = applyChanges(deck, [put(portrait)])
+    const found = { hash: 'a'.repeat(64), width: 800, height: 600 }
+    const byHand = set('face', { media: 'b'.repeat(64), natural: { width: 10, height: 10 }, focus: undefined, proposed: undefined })
+    for (const change of [proposePicture('face', found), keepPicture('face'), clearPicture('face'), byHand])
+      expect(changesOnForm(pictured, [change])).toBeNull()
+    expect(changesOnForm(pictured, [set('face', { opacity: 0.5 })])).not.toBeNull()
+  })
   it('takes words and pictures in its places, notes, and boxes that grow with their words', () => {
     expect(allowed(set(title.id, { text: textOf(['Spring']) }))).toBe(true)
     expect(allowed(set(title.id, { alt: 'A title' }))).toBe(true)

@@ -6,7 +6,7 @@ import { shownElement } from './inherit'
 const filling: Partial<Record<ElementKind, readonly string[]>> = {
   text: ['text'],
   diagram: ['text'],
-  picture: ['media', 'natural', 'view', 'focus'],
+  picture: ['media', 'natural', 'view', 'focus', 'proposed'],
   film: ['media', 'natural', 'from', 'until', 'poster', 'captions'],
   sound: ['media', 'from', 'until', 'captions'],
   chart: ['chart'],

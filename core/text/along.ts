@@ -1,6 +1,7 @@
 import type { TextElement, Theme } from '../model'
 import type { TextSetting } from '../resolved'
-import { fontOf, lettersOf, spacingOf, type Run, type TextLayout } from './layout'
+import { lettersOf } from '../values'
+import { fontOf, spacingOf, type Run, type TextLayout } from './layout'
 import type { Measurer } from './measure'
 
 /**

@@ -9,6 +9,7 @@
  * readingSeconds(reading, 'en', 'children') > readingSeconds(reading, 'en', 'colleagues') // → true
  */
 export * from './fit'
+export { lettersOf } from '../values'
 export * from './layout'
 export * from './measure'
 export * from './reading'

@@ -1,5 +1,6 @@
 import type { Bullet, Inline, Mark, Paragraph, TextDoc, TextStyle, Theme } from '../model'
 import type { TextSetting } from '../resolved'
+import { lettersOf } from '../values'
 import { bulletOfParagraph, bulletWords, indentOf, lineCounter } from './bullets'
 import type { Font, Measurer } from './measure'
 import { withSmallUnits } from './units'
@@ -68,11 +69,6 @@ const endsBlank = new RegExp(`[${blank}]+$`, 'u')
  * Scripts that write words without spaces between them: a break between letters is none within a word that anybody could tell from here.
  */
 const unspaced = /[\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u
-const graphemes = new Intl.Segmenter('und', { granularity: 'grapheme' })
-
-/** The letters of a text as a reader counts them. */
-export const lettersOf = (text: string) => Array.from(graphemes.segment(text), part => part.segment)
-
 const turned = { left: 'right', center: 'center', right: 'left' } as const
 
 /** Whether the first letter of a paragraph that has a direction runs to the left. */

@@ -1,8 +1,9 @@
 /** Scripts that run from right to left, by their names in ISO 15924. */
 const leftward = new Set(
-  'Adlm Arab Aran Avst Chrs Cprt Elym Hatr Hebr Hung Lydi Mand Mani Mend Merc Mero Narb Nbat Nkoo Orkh Palm Phli Phlp Phnx Prti Rohg Samr Sarb Sogd Sogo Syrc Thaa Yezi'.split(
-    ' ',
-  ),
+  [
+    'Adlm Arab Aran Avst Chrs Cprt Elym Hatr Hebr Hung Lydi Mand Mani Mend Merc Mero',
+    'Narb Nbat Nkoo Orkh Palm Phli Phlp Phnx Prti Rohg Samr Sarb Sogd Sogo Syrc Thaa Yezi',
+  ].flatMap(line => line.split(' ')),
 )
 
 /**

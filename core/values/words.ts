@@ -21,6 +21,14 @@ export const listWords = (items: readonly (string | number)[]) => conjunction.fo
 /** Words without accents and other marks: “Côte” is “Cote”. */
 export const withoutAccents = (words: string) => words.normalize('NFD').replace(/\p{M}/gu, '')
 
+/** Small letters without marks, as words are looked for: “Côte” is “cote”. */
+export const plainLetters = (words: string) => withoutAccents(words.toLowerCase())
+
+const graphemes = new Intl.Segmenter('und', { granularity: 'grapheme' })
+
+/** The letters of a text as a reader counts them. */
+export const lettersOf = (text: string) => Array.from(graphemes.segment(text), part => part.segment)
+
 /** How many letters are to be changed, put in or taken out to make one word of another (Levenshtein 1965), or more than `most`. */
 export function lettersApart(a: string, b: string, most = Infinity): number {
   if (Math.abs(a.length - b.length) > most) return most + 1

@@ -50,7 +50,8 @@ export async function englishFor(language: string): Promise<(word: string) => re
   translated ??= useStorage('assets:icons')
     .getItem<Record<string, Record<string, string[]>>>('synonyms.json')
     .then(read => read!)
-  const known = (await translated)[language.split('-')[0]!] ?? {}
+  const [all, tongue] = [await translated, language.split('-')[0]!]
+  const known = Object.hasOwn(all, tongue) ? all[tongue]! : {}
   return word => (Object.hasOwn(known, word) ? known[word]! : [])
 }
 

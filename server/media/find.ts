@@ -1,5 +1,5 @@
 import { colorDistance, likenessApart } from '../../core/color'
-import { withoutAccents } from '../../core/values'
+import { plainLetters } from '../../core/values'
 import type { MediaItem } from '../database/media'
 
 export type MediaKind = 'picture' | 'film' | 'sound'
@@ -15,16 +15,14 @@ export interface MediaFilter {
   color?: string
 }
 
-const plain = (words: string) => withoutAccents(words.toLowerCase())
-
 /** Media that fit every asked word (by name, tags, folder, credit), kind, folder and tag; by colour, those that have it most first. */
 export function findMedia(items: readonly MediaItem[], filter: MediaFilter): MediaItem[] {
-  const words = plain(filter.find).split(/\s+/).filter(Boolean)
+  const words = plainLetters(filter.find).split(/\s+/).filter(Boolean)
   const fitting = items.filter(item => {
     if (filter.kind && kindOfMedia(item) !== filter.kind) return false
     if (filter.folder !== undefined && item.folder !== filter.folder && !item.folder.startsWith(`${filter.folder}/`)) return false
     if (filter.tag && !item.tags.includes(filter.tag)) return false
-    const said = plain(`${item.name} ${item.tags.join(' ')} ${item.folder} ${item.credit}`)
+    const said = plainLetters(`${item.name} ${item.tags.join(' ')} ${item.folder} ${item.credit}`)
     return words.every(word => said.includes(word))
   })
   if (!filter.color) return fitting

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { initialsOf } from '#core/values'
 import { setFields } from '#core/edits'
 import { fieldLimits, isEmptyText } from '#core/model'
 
@@ -42,12 +43,6 @@ const savedTitle = computed(() =>
     ? 'It is sent by itself as soon as the server can be reached, also when this page was closed meanwhile'
     : undefined,
 )
-const initials = (name: string) =>
-  name
-    .split(/\s+/)
-    .map(word => word[0])
-    .slice(0, 2)
-    .join('')
 /** Places of a form that are still to be filled. */
 const empty = computed(() => {
   const deck = store.deck
@@ -124,7 +119,7 @@ const empty = computed(() => {
         :style="{ background: peer.color }"
         :title="`${peer.name} is here too`"
       >
-        {{ initials(peer.name ?? '?') }}
+        {{ initialsOf(peer.name ?? '') || '?' }}
       </span>
       <UButton
         variant="ghost"

@@ -31,6 +31,7 @@ function keep() {
   const isAll = chosen.value.size === families.length
   const layouts = isAll ? undefined : families.filter(({ name }) => chosen.value.has(name)).map(({ name }) => name)
   isOpen.value = false
+  if (layouts?.join() === wanted.value?.join()) return
   store.edit('choose which layouts are proposed', setFields(store.current, { table: 'theme', id: 'theme', fields: { layouts } }))
 }
 </script>

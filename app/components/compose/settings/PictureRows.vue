@@ -4,7 +4,7 @@ import { nameWithoutEnding } from '#core/data'
 import { setFields } from '#core/edits'
 import { infoOf, type PictureElement } from '#core/model'
 import type { ShownElement } from '#core/resolved'
-import { withoutAccents } from '#core/values'
+import { plainLetters } from '#core/values'
 import type { MediaEntry } from '~/composables/media-shelf'
 
 /** On a slide that is there for rows: the picture that each of them has, chosen one by one or found in Media by name. */
@@ -69,7 +69,7 @@ const finding = ref(false)
 /** So many of Media are asked for at once. */
 const page = 300
 const plain = (words: string) =>
-  withoutAccents(nameWithoutEnding(words).toLowerCase())
+  plainLetters(nameWithoutEnding(words))
     .replace(/[\s_-]+/g, ' ')
     .trim()
 /** Looks in Media for pictures that are called as the rows are that have none. */
