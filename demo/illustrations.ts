@@ -4,14 +4,7 @@ import type { FigureLook } from '../core/model'
 import { houseTheme } from '../core/layouts'
 import { seeded } from '../core/values'
 import { drawnSeries } from './series'
-
-type Random = () => number
-const [W, H] = [1600, 1000]
-const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!
-const between = (random: Random, least: number, most: number) => least + random() * (most - least)
-const n = (value: number) => Math.round(value * 10) / 10
-const svg = (inner: string, width = W, height = H) =>
-  `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${inner}</svg>`
+import { between, H, n, pick, svg, W, type Random } from './series/strokes'
 
 /** Colours of an hour of the day by the water: sky above and at the horizon, sea far and near, land, light. */
 const hours = {
