@@ -27,6 +27,8 @@ export interface Remedy {
   /** What it does, as the words on its button. */
   label: string
   changes(deck: Deck, context: EditContext): Change[]
+  /** It is for whoever has looked, and not among those that are put right all at once. */
+  byEye?: true
 }
 
 /**

@@ -71,9 +71,12 @@ describe('pictures that were found', () => {
     expect(pictureWanted(deck, first)?.words).toBe('Ines Rahm\nharbour office')
     expect(pictureWanted(judged, first)).toBeNull()
   })
-  it('are told of by Check until somebody has looked at them, all in one press', () => {
+  it('are told of by Check until somebody has looked at each, and are not among what is put right all at once', () => {
     const told = checkDeck(deck, timingContext).filter(({ rule }) => rule === 'proposed')
-    expect(told.map(({ element }) => element)).toEqual([first, second])
+    expect(told.map(({ element, together, remedy }) => [element, together, remedy?.byEye])).toEqual([
+      [first, undefined, true],
+      [second, undefined, true],
+    ])
     const kept = applyChanges(
       deck,
       told.flatMap(({ remedy }) => remedy!.changes(deck, countingContext())),

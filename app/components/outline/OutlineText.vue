@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { fieldLimits, slidesOf } from '#core/model'
+import { pageOf } from '#core/looks'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { addSlide, moveSlide, removeSlides, setFields } from '#core/edits'
 import {
@@ -24,6 +25,8 @@ const slides = useSlideMenu()
 const check = useCheck()
 const { busy, arrived, take: takeOutline, takeLines, takeFile } = useOutlineIntake()
 const list = ref<HTMLElement>()
+/** Bullets and indents stand at the side that the deck’s lines begin at. */
+const linesRun = computed(() => (pageOf(store.current).runsLeft ? 'rtl' : undefined))
 const context = { id: freshId }
 
 const rows = computed(() =>
@@ -300,16 +303,14 @@ watch(
   <section class="say" aria-label="Outline">
     <div class="head">
       <slot name="head" />
-      <div class="taking">
-        <span class="quiet hint">{{ busy || 'one line a slide' }}</span>
-        <FilePicker
-          ref="picker"
-          accept=".txt,.md,.markdown,.opml,.csv,.tsv,text/plain,text/markdown,text/csv"
-          data-test="outline-file"
-          @file="takeFile"
-        />
-        <UButton v-if="store.canEdit" size="sm" title="Text, Markdown, OPML or CSV" @click="picker?.open()">Read a file</UButton>
-      </div>
+      <span class="quiet hint" role="status">{{ busy }}</span>
+      <FilePicker
+        ref="picker"
+        accept=".txt,.md,.markdown,.opml,.csv,.tsv,text/plain,text/markdown,text/csv"
+        data-test="outline-file"
+        @file="takeFile"
+      />
+      <UButton v-if="store.canEdit" size="sm" title="Text, Markdown, OPML or CSV" @click="picker?.open()">Read a file</UButton>
     </div>
     <div v-if="arrived && store.canEdit" class="arrived" role="status">
       <UIcon name="i-lucide-layout-dashboard" />
@@ -368,7 +369,8 @@ watch(
                   v-for="(line, index) in row.outline.lines"
                   :key="index"
                   class="under"
-                  :style="{ paddingLeft: `${(line.level - 1) * 20}px` }"
+                  :dir="linesRun"
+                  :style="{ paddingInlineStart: `${(line.level - 1) * 20}px` }"
                 >
                   <span class="bullet" aria-hidden="true" />
                   <textarea
@@ -392,7 +394,7 @@ watch(
                       : 'Made from the slide names, and always current'
                   }}
                 </p>
-                <div v-if="offered === row.slide.id" class="under">
+                <div v-if="offered === row.slide.id" class="under" :dir="linesRun">
                   <span class="bullet" aria-hidden="true" />
                   <textarea
                     rows="1"
@@ -463,13 +465,6 @@ watch(
   align-items: center;
   gap: 8px 10px;
   padding: 12px 16px 8px;
-}
-.taking {
-  flex: 1 1 150px;
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  min-width: 0;
 }
 .hint {
   font-size: 13px;

@@ -39,7 +39,7 @@ const make = (name: string, changes: readonly Change[]) => {
   pointed.value = null
   store.edit(name, changes)
 }
-const remediable = computed(() => check.findings.filter(finding => finding.remedy))
+const remediable = computed(() => check.findings.filter(finding => finding.remedy && !finding.remedy.byEye))
 
 function show(finding: Finding) {
   where.goToSlide(finding.slide)

@@ -11,9 +11,10 @@ export const proposed: Rule = ({ slide }) =>
             slide: slide.slide,
             beat: null,
             element: element.id,
-            message: `“${element.name}” shows a picture that was proposed for its words. Look at it in Compose, and keep it or take another.`,
-            together: 'proposed',
-            remedy: { label: 'Keep it', changes: () => [setRecord('elements', element.id, { proposed: undefined })] },
+            message:
+              `“${element.name}” shows a picture that was proposed for its words. ` +
+              'Keep it if it is the right one, or take another in Compose.',
+            remedy: { label: 'Keep it', byEye: true, changes: () => [setRecord('elements', element.id, { proposed: undefined })] },
           },
         ]
       : [],

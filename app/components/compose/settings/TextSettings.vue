@@ -14,6 +14,8 @@ const stage = useStage()
 const arranging = useArranging()
 const style = computed(() => styleOf(store.current, props.element))
 const fitted = computed(() => layoutOfElement(store.current, props.element, host.host.measurer))
+/** Where its lines stand: what its style calls the left is the right for words that run to the left. */
+const align = computed(() => props.element.align ?? fitted.value.lines[0]?.align ?? style.value.align)
 const departure = computed(() => departureOf(store.current, props.element.id))
 const departing = computed(() => (departure.value ? styleNamed(props.theme, departure.value.style).name : ''))
 const fieldWords: Readonly<Record<string, string>> = {
@@ -116,7 +118,7 @@ const columns = computed(() => props.element.columns?.count ?? 1)
           v-for="[name, words, icon] in aligns"
           :key="name"
           size="sm"
-          :active="(element.align ?? style.align) === name"
+          :active="align === name"
           :icon="icon"
           :aria-label="words"
           :title="words"
