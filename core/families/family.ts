@@ -1,4 +1,5 @@
 import type { DrawnIcon, Element, PictureElement, ShapeElement, TextElement, Theme } from '../model'
+import type { Split } from '../phrases'
 import type { Box, Color } from '../values'
 
 /** A place that a layout keeps, as the element its slides inherit from. */
@@ -56,9 +57,6 @@ export type Sense =
   | 'cause'
   | 'growth'
   | 'hours'
-
-/** How a line is parted into what leads and what follows; see split.ts. */
-export type Split = 'none' | 'lead' | 'date' | 'number' | 'person' | 'question' | 'saying' | 'hours' | 'effect'
 
 /** One of the things that stand on a slide: its words by slot, and in a tree the things under it. */
 export interface Item {

@@ -93,7 +93,6 @@ export {
   type Page,
   type Place,
   type Sense,
-  type Split,
 } from './family'
 export { atStyleSize } from './roomy'
 export { settled } from './settled'

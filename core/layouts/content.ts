@@ -1,7 +1,7 @@
 import { inlineOf, inlineText, joinInline, sliceInline, type Inline, type Joint, type Paragraph, type TextElement } from '../model'
 import type { ItemElements } from '../resolved'
 import type { LayoutFamily } from '../families'
-import { linesBelong, partLine } from './split'
+import { linesBelong, partLine } from '../phrases'
 
 /** A line of a slide with its look: `attrs` are its paragraph's, apart from the level. */
 export interface RichLine {

@@ -10,3 +10,4 @@
 export * from './amounts'
 export * from './moments'
 export * from './quotes'
+export * from './split'

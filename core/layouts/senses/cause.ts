@@ -1,4 +1,4 @@
-import { followsFrom, partLine } from '../split'
+import { followsFrom, partLine } from '../../phrases'
 import { opensWith, wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 

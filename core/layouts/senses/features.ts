@@ -1,7 +1,5 @@
 import { memoByText } from '../../values'
-import { partLine, type Parted } from '../split'
-import { amountIn, amountsToScale, type ReadAmount } from '../../phrases'
-import { everyDay, momentOf, momentsToScale } from '../../phrases'
+import { amountIn, amountsToScale, everyDay, momentOf, momentsToScale, partLine, type Parted, type ReadAmount } from '../../phrases'
 import { opensWith, wordsOf } from './patterns'
 
 /** What a slide's words are, as an outline has them. */

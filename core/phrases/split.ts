@@ -1,7 +1,10 @@
 import type { Joint } from '../model'
 import { memoByText } from '../values'
-import type { Split } from '../families'
-import { amountPattern, everyDay, momentPattern } from '../phrases'
+import { amountPattern } from './amounts'
+import { everyDay, momentPattern } from './moments'
+
+/** How a line is parted into what leads and what follows. */
+export type Split = 'none' | 'lead' | 'date' | 'number' | 'person' | 'question' | 'saying' | 'hours' | 'effect'
 
 /** A line parted in two: `lead` and `rest` are its ends, `joint` what stands between them and which comes first. */
 export interface Parted {
