@@ -1,7 +1,7 @@
-import { drawingOfElement, newChart } from '#core/charts'
+import { drawingOfElement, newChart, tableOfChart, withCells, type LineCell } from '#core/charts'
 import type { DataTable } from '#core/data'
 import { setFields } from '#core/edits'
-import type { ChartElement, ChartSpec } from '#core/model'
+import { infoOf, type ChartElement, type ChartSpec } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 
 /**
@@ -16,7 +16,7 @@ export function useChartInHand(element: () => ChartElement & ShownElement) {
   /** The states of a chart that is told in some are worked on one by one. */
   const isTold = computed(() => states.chart?.id === element().id)
   const spec = computed<ChartSpec>(() => (isTold.value && states.current ? states.current.spec : (element().chart ?? newChart(null))))
-  const table = computed<DataTable | undefined>(() => (spec.value.table ? tables.table(spec.value.table) : undefined))
+  const table = computed<DataTable | undefined>(() => tableOfChart(store.current, element(), tables.table, spec.value))
   const drawing = computed(() =>
     drawingOfElement(store.current, element(), isTold.value ? states.chosen : null, host.host.table, host.host.measurer),
   )
@@ -27,5 +27,18 @@ export function useChartInHand(element: () => ChartElement & ShownElement) {
     if (isTold.value) states.set(label, chart)
     else store.edit(label, setFields(store.current, { table: 'elements', id: element().id, fields: { chart } }))
   }
-  return { spec, table, drawing, isTold, set }
+  /** The lines that it draws, where it draws its own. */
+  const lines = computed(() => (spec.value.table ? undefined : element().text))
+  const sources = useTeamTables()
+  /** Whether its amounts are written here, so that they can be changed here. */
+  const isWritten = computed(() => !!lines.value || (sources.value?.some(({ id, typed }) => typed && id === spec.value.table) ?? false))
+  const { write: writeTyped } = useTableCells()
+  /** Writes into its rows, which are lines of the slide, or those of a table that is typed. `said`: what was done, once it is. */
+  async function write(cells: readonly LineCell[], said: string) {
+    if (!table.value) return
+    if (!lines.value) return void (await writeTyped(table.value, cells, said))
+    const text = withCells(lines.value, cells, infoOf(store.current).language)
+    store.edit(`change the lines of ${element().name}`, setFields(store.current, { table: 'elements', id: element().id, fields: { text } }))
+  }
+  return { spec, table, drawing, isTold, set, lines, isWritten, write }
 }

@@ -1,7 +1,7 @@
 import { DOMParser as RichParser } from 'prosemirror-model'
 import { clippingSchema, clip, pastedTops, pasteClipping, type Clipping } from '#core/edits'
 import { mostPastedLines, readPasted, readPastedRange, readPastedText, withLevels, type Pasted } from '#core/formats/pasted'
-import { plainText, type TextDoc } from '#core/model'
+import { plainText, writtenIn, type TextDoc } from '#core/model'
 import { parseJson, type Id } from '#core/values'
 import { newChart } from '#core/charts'
 import { textSchema } from '#core/text'
@@ -37,7 +37,10 @@ export function useStageClipboard(takeFiles: (files: File[]) => void) {
     event.clipboardData.setData(mime, JSON.stringify(clipping))
     event.clipboardData.setData(
       'text/plain',
-      clipping.elements.flatMap(element => ('text' in element ? [plainText(element.text)] : [])).join('\n'),
+      clipping.elements
+        .flatMap(element => writtenIn(element) ?? [])
+        .map(plainText)
+        .join('\n'),
     )
     if (event.type === 'cut') arranging.remove()
   }

@@ -1,5 +1,6 @@
 import { atStep, dragStep, type AmountWay, type ChartDrawing, type ChartMark, type TableCell } from '#core/charts'
 import { columnNamed, type DataTable } from '#core/data'
+import type { CellChange } from './table-cells'
 
 /** The end of a mark whose amount can be pulled, px from the chart’s top left, and the cell that it stands in. */
 export interface Grip {
@@ -15,21 +16,18 @@ export function usePulling(on: {
   table: Ref<DataTable | undefined>
   drawing: Ref<ChartDrawing | null>
   way: Ref<AmountWay | null>
+  /** Writes into its rows. */
+  write(cells: readonly CellChange[], said: string): Promise<void>
   /** A place on the stage in px from the chart’s top left. */
   inChart(event: PointerEvent): { x: number; y: number }
 }) {
-  const { write } = useTableCells()
   const pulling = ref<{ key: string; value: number } | null>(null)
   const pulledWords = computed(() => (pulling.value ? (on.drawing.value?.write ?? String)(pulling.value.value) : ''))
 
   async function change({ cell, label }: Pick<Grip, 'cell' | 'label'>, value: number) {
     if (value === cell.value || !on.table.value) return
     const shown = on.drawing.value?.write ?? String
-    await write(
-      on.table.value,
-      [{ row: cell.row, column: cell.column, value }],
-      `${label}: ${shown(cell.value ?? 0)} is ${shown(value)} now.`,
-    )
+    await on.write([{ row: cell.row, column: cell.column, value }], `${label}: ${shown(cell.value ?? 0)} is ${shown(value)} now.`)
   }
   const stepOf = (cell: TableCell) => dragStep(on.way.value!, columnNamed(on.table.value!, cell.column)!.values as (number | null)[])
   function pressGrip(event: PointerEvent, grip: Grip) {

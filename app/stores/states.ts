@@ -1,4 +1,4 @@
-import { passageOfStates, passageWord, specInState, stateWords, type Passage } from '#core/charts'
+import { hasRows, passageOfStates, passageWord, specInState, stateWords, tableOfChart, type Passage } from '#core/charts'
 import { setFields } from '#core/edits'
 import { infoOf, statesOf, type ChartElement, type ChartSpec } from '#core/model'
 import type { ShownElement } from '#core/resolved'
@@ -34,9 +34,9 @@ export const useStates = defineStore('states', () => {
 
   const chart = computed<(ChartElement & ShownElement) | null>(() => {
     const single = stage.single
-    return single?.kind === 'chart' && single.chart?.table && where.stageId && store.current.slides[where.stageId] ? single : null
+    return single?.kind === 'chart' && hasRows(single) && where.stageId && store.current.slides[where.stageId] ? single : null
   })
-  const table = computed(() => (chart.value ? tables.table(chart.value.chart!.table!) : undefined))
+  const table = computed(() => (chart.value ? tableOfChart(store.current, chart.value, tables.table) : undefined))
   const isOpen = computed(() => !!chart.value && (opened.value === chart.value.id || statesOf(store.current, chart.value.id).length > 0))
 
   /** Seconds of a cue as it is played. */

@@ -1,12 +1,8 @@
 import { columnNamed, firstCategory, keyOf, type DataTable } from '../data'
-import { infoOf, type Amount, type Deck, type Element, type Inline, type TableElement, type TextDoc } from '../model'
+import { infoOf, writtenIn, type Amount, type Deck, type Element, type Inline, type TableElement, type TextDoc } from '../model'
 import { memoByRecords } from '../values'
 import { amountIn } from './amount'
 import { rowKey, shownRow, tablesOfRows, withRows } from './rows'
-
-/** The text of an element, where it has one that words are written in. */
-const textIn = (element: Element): TextDoc | null =>
-  'text' in element && typeof element.text === 'object' ? (element.text as TextDoc) : null
 
 const amountOf = (node: Inline): Amount | undefined => {
   const mark = node.marks?.find(one => one.type === 'amount')
@@ -22,7 +18,7 @@ export const amountsOf: (element: Element) => readonly Amount[] = memoByRecords(
   (element: Element) => [element],
   element => {
     if (element.kind === 'table') return element.table || !element.cells ? [] : Object.values(element.amounts ?? {})
-    const text = textIn(element)
+    const text = writtenIn(element)
     return text ? amountsIn(text) : []
   },
 )
@@ -86,6 +82,13 @@ function pictureOf(element: Extract<Element, { kind: 'picture' }>, key: string):
   return { ...rest, ...own }
 }
 
+/** A chart whose own lines have what their amounts are now. */
+function withLines(element: Element, tableOf: TableOf, language: string, of: ReturnType<RowOf>): Element {
+  const text = writtenIn(element)
+  const now = text && textNow(text, tableOf, language, of ?? null)
+  return now && now !== text ? ({ ...element, text: now } as Element) : element
+}
+
 const elementNow = memoByRecords(
   (element: Element, language: string, tableOf: TableOf, row: ReturnType<RowOf>) => [
     element,
@@ -97,10 +100,10 @@ const elementNow = memoByRecords(
   ],
   (element, language, tableOf, row): Element => {
     const table = row && tableOf(row.table)
-    if (element.kind === 'chart') return table && row ? chartOf(element, table, row.row) : element
+    if (element.kind === 'chart') return withLines(table && row ? chartOf(element, table, row.row) : element, tableOf, language, row)
     if (element.kind === 'picture') return table && row ? pictureOf(element, rowKey(table, row.row)) : element
     if (element.kind === 'table') return tableNow(element, tableOf, language, row)
-    const text = textIn(element)!
+    const text = writtenIn(element)!
     const now = textNow(text, tableOf, language, row)
     return now === text ? element : ({ ...element, text: now } as Element)
   },

@@ -6,6 +6,7 @@ import type { Measurer } from '../text'
 import type { ChartDrawing, ChartRoom } from './drawing'
 import { chartVoices } from './voices'
 import { chartKindNamed, drawChart } from './catalogue'
+import { tableOfChart } from './lines'
 import { chosenColumns } from './columns'
 import { passageBetween, type Passage } from './motion/passage'
 import { passageOf } from './motion/run'
@@ -85,7 +86,7 @@ function roomOf(
 function drawnIn(deck: Deck, element: ChartElement, state: Id | null, tableOf: (id: Id) => DataTable | undefined) {
   if (!element.chart) return null
   const spec = specInState(deck, element.chart, state)
-  const table = spec.table ? tableOf(spec.table) : undefined
+  const table = tableOfChart(deck, element, tableOf, spec)
   const map = spec.map && chartKindNamed(spec.kind).isMap ? tableOf(spec.map) : undefined
   // Outlines that are not here yet are waited for.
   if (spec.map && chartKindNamed(spec.kind).isMap && !map) return null

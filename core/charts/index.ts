@@ -24,6 +24,7 @@ export { chartPurposes, type ChartColumn, type ChartKind, type ChartPurpose } fr
 export * from './offers'
 export * from './label-color'
 export { placeLabels, touch } from './labels'
+export * from './lines'
 export { liftedOut, type Lifted } from './lifted'
 export { isPlaced, outlineColumn } from './maps/outlines'
 export * from './marks'

@@ -1,4 +1,15 @@
-import { setRecord, slidesOf, plainText, type Change, type Deck, type Element, type Inline, type Paragraph, type TextDoc } from '../model'
+import {
+  setRecord,
+  slidesOf,
+  plainText,
+  writtenIn,
+  type Change,
+  type Deck,
+  type Element,
+  type Inline,
+  type Paragraph,
+  type TextDoc,
+} from '../model'
 import type { Id } from '../values'
 
 export interface TextSearch {
@@ -23,7 +34,8 @@ function patternOf({ words, exactCase, wholeWords }: TextSearch): RegExp | null 
   return new RegExp(wholeWords ? `(?<![\\p{L}\\p{N}_])${plain}(?![\\p{L}\\p{N}_])` : plain, exactCase ? 'gu' : 'giu')
 }
 
-const hasText = (element: Element): element is Element & { text: TextDoc } => 'text' in element && !('field' in element && element.field)
+const hasText = (element: Element): element is Element & { text: TextDoc } =>
+  writtenIn(element) !== null && !('field' in element && element.field)
 
 /** Where words stand: every text of the deck that holds them, in the order of the slides. */
 export function findText(deck: Deck, search: TextSearch): TextMatch[] {

@@ -83,10 +83,10 @@ export interface LayoutFamily {
   /** How many items it looks best with. */
   best: readonly [number, number]
   /**
-   * What it draws to scale: amounts beside names, moments on a line, amounts over moments, amounts that fall from level to level. It is
-   * offered only where all lines have them; absent, it draws nothing to scale.
+   * What it draws to scale: amounts beside names, moments on a line, amounts over moments, amounts that fall from level to level, amounts
+   * beside names or moments. It is offered only where all lines have them; absent, it draws nothing to scale.
    */
-  trueTo?: 'amounts' | 'moments' | 'growth' | 'levels'
+  trueTo?: 'amounts' | 'moments' | 'growth' | 'levels' | 'chart'
   /** The ground of its slides where it is not the master's. */
   ground?: Color
   /** A picture is half of what it shows: it is proposed for plain words where the team has one of what they say. */

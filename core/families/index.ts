@@ -15,6 +15,7 @@ import { cardsRow } from './cards-row'
 import { chapter } from './chapter'
 import { chart } from './chart'
 import { chartBeside } from './chart-beside'
+import { chartLines } from './chart-lines'
 import { chartNumber } from './chart-number'
 import { compareColumns } from './compare-columns'
 import { compareLists } from './compare-lists'
@@ -158,6 +159,7 @@ export const families: readonly LayoutFamily[] = [
   agendaTrack,
   ranking,
   growth,
+  chartLines,
   funnel,
   cause,
   quadrants,

@@ -157,6 +157,9 @@ function enterItems(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
   return changes
 }
 
+/** The parts of what holds lines that a line is one of. */
+const partsOfLines = { text: 'paragraph', diagram: 'item', chart: 'mark' } as const
+
 /** Gives the lines of a slide's one text their entrances, paragraph by paragraph. */
 function enterLines(deck: Deck, slide: Id, entries: readonly (Entry | null)[], how: Build, context: EditContext): Change[] {
   const body = textFilling(deck, slide, 'body')
@@ -164,6 +167,7 @@ function enterLines(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
   const count = body.text.content.length
   const beats = beatsOf(deck, slide)
   const cue = entries.find(entry => entry !== null)?.cue ?? usual(deck, slide)
+  const by = partsOfLines[body.kind]
   if (how === 'opening') {
     return [
       putRecord('cues', {
@@ -176,7 +180,7 @@ function enterLines(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
         delay: 0,
         anchor: { to: 'beat' },
         repeat: 1,
-        parts: { by: 'paragraph', stagger: between },
+        parts: { by, stagger: between },
       }),
     ]
   }
@@ -205,7 +209,7 @@ function enterLines(deck: Deck, slide: Id, entries: readonly (Entry | null)[], h
         delay: 0,
         anchor: { to: 'beat' },
         repeat: 1,
-        parts: { by: 'paragraph', stagger: 0.2, range: { from: index, to: index === ids.length - 1 ? null : index } },
+        parts: { by, stagger: 0.2, range: { from: index, to: index === ids.length - 1 ? null : index } },
       }),
     ),
   ]

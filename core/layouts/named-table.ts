@@ -1,7 +1,7 @@
 import type { DataTable } from '../data'
 import { elementsOf, type ChartSpec, type Deck } from '../model'
 import type { Id } from '../values'
-import { newChart } from '../charts'
+import { hasRows, newChart } from '../charts'
 import { outlineOf } from './outline'
 
 /** A table that words name, and the column that its figures are asked by: “crossings.csv by month”. */
@@ -21,7 +21,7 @@ export function namedTable(text: string): NamedTable | null {
 /** Charts on a slide that still lack a table, where the slide's words name one. */
 export function wantedTable(deck: Deck, slide: Id): { chart: Id; table: NamedTable } | null {
   const record = deck.slides[slide]
-  const chart = record && elementsOf(deck, slide).find(element => element.kind === 'chart' && !element.chart?.table)
+  const chart = record && elementsOf(deck, slide).find(element => element.kind === 'chart' && !hasRows(element))
   if (!chart) return null
   const { title, lines } = outlineOf(deck, record)
   const table = namedTable([title, ...lines.map(line => line.text)].join('\n'))

@@ -53,7 +53,13 @@ const plainPoints: ReadonlySet<string> = new Set(['cards-row', 'cards-grid', 'le
 /** Whether a family that draws to scale would be true to a slide's lines; without lines it shows what it could be. */
 function isTrueTo({ trueTo }: LayoutFamily, { words, comparable, rising, grown, falling, placed }: Features): boolean {
   if (!trueTo || !words.lines.some(line => line.text.trim())) return true
-  const is = { amounts: comparable && placed === 0, moments: rising, growth: grown === 1, levels: falling }
+  const is = {
+    amounts: comparable && placed === 0,
+    moments: rising,
+    growth: grown === 1,
+    levels: falling,
+    chart: grown === 1 || (comparable && placed === 0),
+  }
   return is[trueTo]
 }
 

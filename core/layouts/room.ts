@@ -99,6 +99,8 @@ export const groundOfFamily = (family: LayoutFamily, deck: Deck) =>
   hexOf(dressed(family, deckTheme(deck)).ground ?? deckTheme(deck).ground, deckTheme(deck).palette)
 
 const mostLooked = 200
+/** What a row of a chart takes in height for its name to be read beside it, as a multiple of the least size. */
+const rowOfChart = 1.6
 
 /**
  * How many items like a slide's own a layout has room for at the smallest size that can be read: every count from one to
@@ -112,6 +114,7 @@ export function roomFor(undressed: LayoutFamily, lines: readonly RichLine[], rul
   let count = 0
   if (family.content === 'lines') {
     const place = standingPlaces(deckTheme(ruler.deck), family, pageOf(ruler.deck)).find(other => other.placeholder === 'body')
+    if (place?.kind === 'chart') return Math.floor(place.box.height / (rowOfChart * leastReadable(infoOf(ruler.deck))))
     if (place?.kind !== 'text') return 0
     const taken: Paragraph[] = []
     while (count < mostLooked) {

@@ -11,6 +11,7 @@ import {
   type FieldsOf,
   type Slide,
 } from '../model'
+import { hasRows } from '../charts'
 import { dropElements, fillPlaceholder } from '../edits'
 import { familyIn } from '../looks'
 import { itemPlace, themeUnder } from '../resolved'
@@ -23,7 +24,7 @@ import { holdsMedia, richLines, waiting, writeLines } from './write-lines'
 
 const isEmpty = (element: Element) =>
   (element.kind === 'text' && isEmptyText(element.text)) ||
-  (element.kind === 'chart' && !element.chart?.table) ||
+  (element.kind === 'chart' && !hasRows(element)) ||
   (element.kind === 'picture' && (!element.media || element.proposed))
 
 /** The places that a layout keeps, by name. */

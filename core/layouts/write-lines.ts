@@ -14,6 +14,7 @@ import {
   textOf,
   type Change,
   type Deck,
+  type ChartElement,
   type DiagramElement,
   type EditContext,
   type Element,
@@ -24,6 +25,7 @@ import {
   type TextDoc,
   type TextElement,
 } from '../model'
+import { chartOfLines } from '../charts'
 import { dropElements, fillPlaceholder } from '../edits'
 import { familyIn } from '../looks'
 import { arrangingOf, groundHex, itemElements, itemPlace, shownElements, themeUnder, type ItemElements } from '../resolved'
@@ -36,12 +38,16 @@ import { pairs } from './pairing'
 export const familyOf = (deck: Deck, slide: Slide): LayoutFamily | undefined =>
   familyIn(themeUnder(deck, slide.id), deck.layouts[slide.layout]?.family ?? '')
 
-/** What holds the words of a place: a text, or a diagram that was made of one. */
-export const textFilling = (deck: Deck, slide: Id, placeholder: string) =>
-  elementsOf(deck, slide).find(
-    (element): element is TextElement | DiagramElement =>
-      (element.kind === 'text' || element.kind === 'diagram') && element.placeholder === placeholder,
-  )
+/** What holds lines: a text, or a diagram or chart that was made of one. */
+type LinesElement = TextElement | DiagramElement | (ChartElement & { text: TextDoc })
+const holdsLines = (element: Element): element is LinesElement =>
+  element.kind === 'text' || element.kind === 'diagram' || (element.kind === 'chart' && element.text !== undefined)
+
+/** What holds the words of a place. */
+export const textFilling = (deck: Deck, slide: Id, placeholder: string): LinesElement | undefined =>
+  elementsOf(deck, slide)
+    .filter(holdsLines)
+    .find(element => element.placeholder === placeholder)
 
 /** Lines that stand in the style of a list carry bullets; under a title, a chart, on a picture they are set in another one, plain. */
 function isList(deck: Deck, slide: Id): boolean {
@@ -79,20 +85,38 @@ export function richLines(deck: Deck, slide: Id): RichLine[] {
 const sameText = (a: TextDoc | undefined, b: TextDoc) => JSON.stringify(a) === JSON.stringify(b)
 const sameJson = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 
+const asChart = (deck: Deck, text: TextDoc) => ({ kind: 'chart' as const, chart: chartOfLines(text, infoOf(deck).language) })
+
+/** Makes a text a chart of its lines, or such a chart a text; cues by line become cues by mark, and the other way round. */
+function turnLines(deck: Deck, element: Exclude<LinesElement, DiagramElement>, text: TextDoc): Change[] {
+  const { id, owner, name, order, placeholder, hidden, locked, alt, opacity } = element
+  const kept = Object.fromEntries(
+    Object.entries({ id, owner, name, order, placeholder, hidden, locked, alt, opacity }).filter(([, value]) => value !== undefined),
+  )
+  const made = element.kind === 'text' ? asChart(deck, text) : { kind: 'text' as const }
+  const by = element.kind === 'text' ? 'mark' : 'paragraph'
+  return [
+    putRecord('elements', { ...kept, ...made, text } as Element),
+    ...cuesOfElement(deck, id).flatMap((cue): Change[] => (cue.parts ? [setRecord('cues', cue.id, { parts: { ...cue.parts, by } })] : [])),
+  ]
+}
+
 /** Writes a slide's text of lines. `bullets`: lines carry them; without, a line keeps the level it had. */
 function writeBody(deck: Deck, slide: Slide, lines: readonly RichLine[], bullets: boolean, context: EditContext): Change[] {
   const element = textFilling(deck, slide.id, 'body')
   const content = lines.map(({ content, level, attrs }) => paragraphOf(content, bullets ? level : level - 1, attrs))
   const text: TextDoc = content.length ? { type: 'doc', content } : textOf([])
+  const place = elementsOf(deck, slide.layout).find(candidate => candidate.placeholder === 'body')
+  if (element && element.kind !== 'diagram' && (element.kind === 'chart') !== (place?.kind === 'chart'))
+    return turnLines(deck, element, text)
   if (element) return sameText(element.text, text) ? [] : [setRecord('elements', element.id, { text })]
   if (!lines.some(line => line.content.length)) return []
-  const place = elementsOf(deck, slide.layout).find(candidate => candidate.placeholder === 'body')
   const size = infoOf(deck).size
   const margin = deckTheme(deck).margin
   const record: Element = {
     id: context.id(),
     owner: slide.id,
-    kind: 'text',
+    ...(place?.kind === 'chart' ? asChart(deck, text) : { kind: 'text' }),
     name: place?.name ?? 'Lines',
     placeholder: 'body',
     order: orderLast(elementsOf(deck, slide.id)),

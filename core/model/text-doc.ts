@@ -1,3 +1,4 @@
+import type { Element } from './records/element'
 import type { Inline, Paragraph, TextDoc } from './records/text'
 
 /** A text of one empty paragraph. */
@@ -23,3 +24,6 @@ export const paragraphTexts = (doc: TextDoc) => doc.content.map(paragraph => inl
 export const plainText = (doc: TextDoc) => paragraphTexts(doc).join('\n')
 
 export const isEmptyText = (doc: TextDoc) => doc.content.every(paragraph => inlineText(paragraph.content).trim() === '')
+
+/** The words that an element is written in: those of a text, a diagram, a chart of lines; null of all else. */
+export const writtenIn = (element: Element): TextDoc | null => ('text' in element && element.text) || null

@@ -128,6 +128,28 @@ export function amountIn(text: string, language = ''): ReadAmount | null {
 }
 
 /**
+ * The words of an amount with another value, written as they are: in the same unit and multiplier, by the language's marks. Words that
+ * hold no amount become the number alone.
+ */
+export function withAmount(words: string, value: number, language = ''): string {
+  const write = (number: number, grouped: boolean) =>
+    new Intl.NumberFormat(language || 'en', { maximumFractionDigits: 6, useGrouping: grouped }).format(number).replace('-', '−')
+  const read = amountIn(words, language)
+  if (!read) return write(value, true)
+  const { from, until } = read
+  const match = written.exec(words)
+  const groups = match?.index === from ? match.groups : undefined
+  // “A third” is written in hundredths from then on.
+  if (!groups) return `${words.slice(0, from)}${write(value, false)} %${words.slice(until)}`
+  const { sign = '', digits: figures = '', times } = groups
+  const by = times === undefined ? 1 : multipliers.get(times.toLocaleLowerCase())!
+  const own = words.slice(from + sign.length, until)
+  const next = write(Math.abs(value) / by, /\d[.,'’\u00a0\u202f ]\d{3}(?!\d)/.test(figures) || Math.abs(value) / by >= 10_000)
+  const kept = /^(?:plus |\+)/i.test(sign) && value >= 0 ? sign : ''
+  return `${words.slice(0, from)}${value < 0 ? '−' : kept}${own.replace(figures, () => next)}${words.slice(until)}`
+}
+
+/**
  * The values of amounts that can be compared with each other: every text has one, all in the same unit, none below nothing. Null where they
  * cannot.
  */

@@ -31,6 +31,7 @@ const lettersOfColumns = memoByRecords(
 export function lettersOf(element: ShownElement, tableOf: TableOf): string {
   if (element.kind === 'text' || element.kind === 'diagram') return lettersOfText(element.text)
   if (element.kind === 'table') return lettersOfColumns(tableContent(element, tableOf) ?? [])
+  if (element.kind === 'chart' && element.text) return lettersOfText(element.text)
   const table = element.kind === 'chart' && element.chart?.table ? tableOf(element.chart.table) : undefined
   return table ? lettersOfColumns(table.columns) : ''
 }
@@ -50,7 +51,8 @@ export function fontNeeds(deck: Deck, tables: readonly DataTable[] = []): { fami
     for (const letter of more) letters.add(letter)
   }
   for (const element of Object.values(deck.elements)) {
-    if (element.kind === 'text' || element.kind === 'diagram') add(lettersOfText(element.text))
+    if ((element.kind === 'text' || element.kind === 'diagram' || element.kind === 'chart') && element.text)
+      add(lettersOfText(element.text))
     if (element.kind === 'table' && !element.table) add(lettersOfColumns(tableContent(element, () => undefined) ?? []))
   }
   for (const table of tables) add(lettersOfColumns(table.columns))

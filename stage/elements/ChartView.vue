@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import { drawingOfElement, drawingOnItsWay, partedBySeries, questionOf, specInState, type ChartDrawing } from '#core/charts'
+import {
+  drawingOfElement,
+  drawingOnItsWay,
+  hasRows,
+  partedBySeries,
+  questionOf,
+  specInState,
+  tableOfChart,
+  type ChartDrawing,
+} from '#core/charts'
 import { infoOf, type ChartElement, type Deck, type Parts, type Theme } from '#core/model'
 import type { ShownElement } from '#core/resolved'
 import type { ElementFrame } from '#core/timing'
@@ -20,19 +29,19 @@ const props = defineProps<{
 }>()
 const svg = ref<SVGSVGElement>()
 
+const rows = computed(() => tableOfChart(props.deck, props.element, props.host.table))
 const drawing = computed(() => {
   const made = drawingOfElement(props.deck, props.element, null, props.host.table, props.host.measurer)
   const { chart } = props.element
-  const table = chart?.table ? props.host.table(chart.table) : undefined
-  if (!made || props.partsBy !== 'series' || !chart || !table) return made
-  return partedBySeries(made, chart, table, infoOf(props.deck).language).drawing
+  if (!made || props.partsBy !== 'series' || !chart || !rows.value) return made
+  return partedBySeries(made, chart, rows.value, infoOf(props.deck).language).drawing
 })
 /** Why nothing is drawn. */
 const lack = computed(() => {
   const { chart, prompt } = props.element
-  if (!chart?.table) return prompt ?? 'Drop a CSV file here'
-  const table = props.host.table(chart.table)
-  return table ? questionOf(chart, table) : 'The table of this chart is not at hand'
+  if (!chart || !hasRows(props.element)) return prompt ?? 'Drop a CSV file here'
+  if (rows.value) return questionOf(chart, rows.value)
+  return chart.table ? 'The table of this chart is not at hand' : (prompt ?? 'Its lines say no amounts yet')
 })
 
 /** The frame that is shown, and the chart in words as it stands: on its way it keeps those of where it came from. */
@@ -52,7 +61,6 @@ const showing = chartShowing(
   // Not in pictures of a slide, nor where somebody wants no motion.
   () => !props.host.stillsOnly && !matchMedia('(prefers-reduced-motion: reduce)').matches,
 )
-const rows = computed(() => (props.element.chart?.table ? props.host.table(props.element.chart.table) : undefined))
 function redraw(frame: ElementFrame | null) {
   last = frame
   const next = drawingOf(frame)

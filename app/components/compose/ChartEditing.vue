@@ -27,14 +27,10 @@ const props = defineProps<{ element: ChartElement & ShownElement }>()
 const emit = defineEmits<{ done: [] }>()
 const store = useDeck()
 const stage = useStage()
-const { spec, table, drawing, set } = useChartInHand(() => props.element)
-const { write } = useTableCells()
-const sources = useTeamTables()
+const { spec, table, drawing, set, lines, isWritten, write } = useChartInHand(() => props.element)
 const place = useTemplateRef('place')
 
 const language = computed(() => infoOf(store.current).language)
-/** Whether amounts are typed here, so that they can be changed here. */
-const isTyped = computed(() => sources.value?.some(({ id, typed }) => typed && id === spec.value.table) ?? false)
 /** More handles than that cannot be told apart. */
 const most = 300
 
@@ -51,7 +47,7 @@ const subjects = computed(() => {
 const nameOf = ({ category, series }: MarkSubject) => [category?.label, series?.label].filter(Boolean).join(', ')
 /** The ends of marks whose amounts can be pulled. */
 const grips = computed((): Grip[] => {
-  if (!isTyped.value || !way.value || !table.value) return []
+  if (!isWritten.value || !way.value || !table.value) return []
   const made: Grip[] = []
   for (const mark of drawing.value!.marks) {
     if (made.length === most) break
@@ -116,7 +112,7 @@ function keyOnWords(event: KeyboardEvent, label: ChartLabel) {
   event.preventDefault()
 }
 
-const { pulling, pulledWords, change, pressGrip, pullOn, pulledTo } = usePulling({ table, drawing, way, inChart })
+const { pulling, pulledWords, change, pressGrip, pullOn, pulledTo } = usePulling({ table, drawing, way, write, inChart })
 function keyOnGrip(event: KeyboardEvent, grip: Grip) {
   const more = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 10, PageDown: -10 }[event.key]
   if (more) pullOn(grip, more)
@@ -172,8 +168,8 @@ function begin(label: ChartLabel) {
   }
   const named = naming(spec.value, table.value, subject)
   const entry = subject.category ?? subject.series
-  if (!named || !entry) return notifyProblem(`“${saidBy(label)}” is a moment: change it in the grid.`)
-  if (!isTyped.value) return notifyProblem(fromFile())
+  if (!named || !entry) return notifyProblem(`“${saidBy(label)}” is a moment: change it ${lines.value ? 'in its line' : 'in the grid'}.`)
+  if (!isWritten.value) return notifyProblem(fromFile())
   writing.value = {
     label,
     words: entry.label,
@@ -181,7 +177,7 @@ function begin(label: ChartLabel) {
     done: next => {
       if (!next.trim() || next.trim() === entry.label) return
       const cells = named.rows.map(row => ({ row, column: named.column, value: next.trim() }))
-      void write(table.value!, cells, `${entry.label} is called ${next.trim()} now.`)
+      void write(cells, `${entry.label} is called ${next.trim()} now.`)
     },
   }
 }
@@ -208,7 +204,7 @@ function writeAmount(label: { x: number; y: number; width: number; size: number 
       if (before !== format.prefix || after !== format.suffix)
         set({ format: { ...format, prefix: before.slice(0, 20), suffix: after.slice(0, 40) } }, 'write the numbers of')
       if (value === cell.value) return
-      if (isTyped.value) void change({ cell, label: name }, value)
+      if (isWritten.value) void change({ cell, label: name }, value)
       else notifyProblem(fromFile())
     },
   }

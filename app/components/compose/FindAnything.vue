@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { UButton } from '#components'
 import { findText, replaceText } from '#core/edits'
-import { plainText, slidesOf } from '#core/model'
+import { plainText, slidesOf, writtenIn } from '#core/model'
 import { groupsAround } from '#core/resolved'
 import type { Id } from '#core/values'
 import { titleOf } from '#core/layouts'
@@ -128,7 +128,8 @@ function replaceAll() {
 }
 function replaceOne(id: Id) {
   const element = store.current.elements[id]
-  const words = element && 'text' in element ? plainText(element.text).slice(0, 30) : (element?.name ?? '')
+  const text = element && writtenIn(element)
+  const words = text ? plainText(text).slice(0, 30) : (element?.name ?? '')
   store.edit(`replace in ${words}`, replaceText(store.current, { ...search.value, by: by.value, elements: [id] }).changes)
 }
 </script>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
+import { hasRows } from '#core/charts'
 import { wordsInShape } from '#core/edits'
 import type { ShownElement } from '#core/resolved'
 import type { Id } from '#core/values'
@@ -51,7 +52,7 @@ const tabled = computed(() => {
 })
 const charted = computed(() => {
   const element = stage.editing ? stage.byId.get(stage.editing) : undefined
-  return element?.kind === 'chart' && element.chart?.table && store.canEdit ? element : null
+  return element?.kind === 'chart' && hasRows(element) && store.canEdit ? element : null
 })
 // One is inside a chart as long as that is in hand.
 watch(
@@ -86,7 +87,7 @@ function open(element: ShownElement, top: Id = element.id, at: { x: number; y: n
     stage.editing = element.id
   } else if (element.kind === 'text' && !element.field) stage.editing = element.id
   else if (element.kind === 'table' && !element.table) stage.editing = element.id
-  else if (element.kind === 'chart' && element.chart?.table) stage.editing = element.id
+  else if (element.kind === 'chart' && hasRows(element)) stage.editing = element.id
   else if (element.kind === 'picture' && element.media && !element.logo) stage.framing = element.id
 }
 /** The part of a group that something in it belongs to. */
@@ -128,7 +129,7 @@ function menuById(id: Id) {
         ? 'Place it in its frame'
         : element.kind === 'group'
           ? 'Go into the group'
-          : element.kind === 'chart' && element.chart?.table
+          : element.kind === 'chart' && hasRows(element)
             ? 'Work inside it'
             : null
   return menuOf(

@@ -1,6 +1,19 @@
 <script setup lang="ts">
-import { deckTheme, type ChartElement, type ChartSpec } from '#core/model'
-import { amountWay, chartKindNamed, chartKinds, chosenColumns, columnsFor, redrawn, tonesOf, withMap, type ChartColumn } from '#core/charts'
+import { deckTheme, infoOf, inlineText, type ChartElement, type ChartSpec } from '#core/model'
+import {
+  amountWay,
+  chartKindNamed,
+  chartKinds,
+  chartOfLines,
+  chosenColumns,
+  columnsFor,
+  redrawn,
+  rewritten,
+  tonesOf,
+  unreadLines,
+  withMap,
+  type ChartColumn,
+} from '#core/charts'
 import { gatheredFor, rowCount, sourceIn, type DataTable } from '#core/data'
 import { setFields } from '#core/edits'
 import { themeSeen, type ShownElement } from '#core/resolved'
@@ -12,7 +25,7 @@ const stage = useStage()
 const where = useWhere()
 const tables = useTables()
 const states = useStates()
-const { spec, table, drawing, isTold, set } = useChartInHand(() => props.element)
+const { spec, table, drawing, isTold, set, lines, isWritten } = useChartInHand(() => props.element)
 const theme = computed(() => (where.stageId ? themeSeen(store.current, where.stageId) : deckTheme(store.current)))
 /** The colours that the chart has by the theme, where nobody chose others. */
 const tones = computed(() => tonesOf(spec.value, theme.value.palette))
@@ -36,7 +49,6 @@ const typing = ref(false)
 const isInside = computed(() => stage.editing === props.element.id)
 const goIn = () => (stage.editing = isInside.value ? null : props.element.id)
 const list = useTeamTables()
-const isTyped = computed(() => list.value?.some(({ id, typed }) => typed && id === spec.value.table) ?? false)
 const tableChoices = computed(() => {
   const own = spec.value.table
   // The table is the same, whichever of its versions the deck stays at.
@@ -44,10 +56,23 @@ const tableChoices = computed(() => {
     value: (own && sourceIn(own) === id ? own : id) as string | null,
     label: name,
   }))
-  return own && !known.some(({ value }) => value === own) ? [{ value: own, label: table.value?.name ?? own }, ...known] : known
+  const choices = own && !known.some(({ value }) => value === own) ? [{ value: own, label: table.value?.name ?? own }, ...known] : known
+  return props.element.text ? [{ value: null, label: 'Its lines' }, ...choices] : choices
 })
-/** Another table is drawn in the same look; which of its columns, is found anew. */
-async function drawOther(id: string) {
+const language = computed(() => infoOf(store.current).language)
+/** Its lines as they are written, with what it leaves out of them. */
+const wordsOfLines = computed(() => lines.value?.content.map(line => inlineText(line.content)).join('\n') ?? '')
+const unread = computed(() => (lines.value ? unreadLines(lines.value, language.value) : []))
+function writeLines(words: string) {
+  const text = rewritten(lines.value!, words.split('\n'))
+  store.edit(
+    `write the lines of ${props.element.name}`,
+    setFields(store.current, { table: 'elements', id: props.element.id, fields: { text } }),
+  )
+}
+/** Another table is drawn in the same look, or its own lines again; which of its columns, is found anew. */
+async function drawOther(id: string | null) {
+  if (id === null) return props.element.text && set(chartOfLines(props.element.text, language.value), 'draw the lines of')
   const found = await asking(() => $fetch<DataTable>(`/api/tables/${id}`))
   if (!found) return
   tables.keep(found)
@@ -83,18 +108,31 @@ const labels = {
 
 <template>
   <div class="settings">
-    <p v-if="!table" class="quiet">
+    <div v-if="lines" class="tall">
+      <span class="label">Its lines</span>
+      <WordsField
+        :model-value="wordsOfLines"
+        :rows="Math.min(10, Math.max(3, lines.content.length))"
+        aria-label="The lines that it draws"
+        :disabled="!store.canEdit"
+        @update:model-value="writeLines"
+      />
+      <p v-for="line in unread" :key="line" class="warning" role="status">
+        “{{ line }}” says no amount in the unit of the others: it is left out.
+      </p>
+    </div>
+    <p v-else-if="!table" class="quiet">
       No table yet. Choose one, or drop a file on the chart.
       <UButton variant="bare" class="link" @click="emit('choose')">Upload a file</UButton>
     </p>
-    <div v-if="list?.length || spec.table" class="row">
+    <div v-if="list?.length || spec.table || lines" class="row">
       <span class="label">Table</span>
       <ChoiceField
         :model-value="spec.table"
         :items="tableChoices"
         label="Table"
         placeholder="choose one"
-        @update:model-value="next => next && next !== spec.table && drawOther(next)"
+        @update:model-value="next => next !== spec.table && drawOther(next)"
       />
     </div>
     <TableVersion v-if="spec.table && list?.some(({ id }) => id === sourceIn(spec.table!))" :table="spec.table" />
@@ -108,11 +146,11 @@ const labels = {
       <p v-else-if="isTold && store.canEdit" class="quiet">
         <UButton size="sm" data-test="tell-in-states" @click="states.opened = element.id">Tell it in states</UButton>
       </p>
-      <p class="quiet">
+      <p v-if="!lines" class="quiet">
         {{ rowCount(table) === 1 ? 'One row' : `${numberWords(rowCount(table))} rows` }} of
         <b class="file">{{ table.name }}</b>
         <UButton variant="bare" class="link" @click="emit('choose')">Upload another</UButton>
-        <UButton v-if="isTyped && store.canEdit" variant="bare" class="link" data-test="type-rows" @click="typing = true">
+        <UButton v-if="isWritten && store.canEdit" variant="bare" class="link" data-test="type-rows" @click="typing = true">
           Type in them
         </UButton>
         <ULink v-if="list?.some(({ id }) => id === sourceIn(spec.table!))" class="link" :to="`/data?table=${sourceIn(spec.table!)}`">
@@ -125,10 +163,10 @@ const labels = {
         </UButton>
         <span v-if="isInside" class="inside">
           Drag a word to move it, press a mark to highlight it, press a word twice to write it.
-          {{ isTyped && drawing && amountWay(drawing) ? 'Pull the end of a mark to change its amount.' : '' }}
+          {{ isWritten && drawing && amountWay(drawing) ? 'Pull the end of a mark to change its amount.' : '' }}
         </span>
       </p>
-      <LazyRowsBeside v-if="typing && isTyped" :key="spec.table!" :table="spec.table!" @close="typing = false" />
+      <LazyRowsBeside v-if="typing && isWritten && !lines" :key="spec.table!" :table="spec.table!" @close="typing = false" />
       <div class="row">
         <span class="label">Kind</span>
         <ChoiceField
@@ -352,5 +390,11 @@ p.warning {
 }
 .short {
   width: 62px;
+}
+.tall {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  margin-bottom: 8px;
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hasRows } from '#core/charts'
 import { initialsOf } from '#core/values'
 import { setFields } from '#core/edits'
 import { fieldLimits, isEmptyText } from '#core/model'
@@ -53,7 +54,7 @@ const empty = computed(() => {
       deck.slides[element.owner] &&
       ((element.kind === 'text' && !element.field && isEmptyText(element.text)) ||
         (element.kind === 'picture' && !element.media) ||
-        (element.kind === 'chart' && !element.chart?.table)),
+        (element.kind === 'chart' && !hasRows(element))),
   ).length
 })
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { deckTheme, type Accent } from '#core/model'
+import { deckTheme, writtenIn, type Accent } from '#core/model'
 import { setFields } from '#core/edits'
 
 /** Ways to mark the words that matter: changed here, they change wherever they mark words. */
@@ -37,8 +37,8 @@ function add() {
 const uses = computed(() => {
   const counts = new Map<string, number>()
   for (const element of Object.values(store.current.elements))
-    if ('text' in element)
-      for (const [, name] of JSON.stringify(element.text).matchAll(/"type":"accent","attrs":\{"name":"([^"]+)"/g))
+    if (writtenIn(element))
+      for (const [, name] of JSON.stringify(writtenIn(element)).matchAll(/"type":"accent","attrs":\{"name":"([^"]+)"/g))
         counts.set(name!, (counts.get(name!) ?? 0) + 1)
   return counts
 })

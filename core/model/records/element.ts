@@ -198,6 +198,8 @@ const chartElement = z.object({
   ...base,
   kind: z.literal('chart'),
   chart: chartSpecSchema.optional(),
+  /** Lines that it draws where it names no table: what each is about, and its amount; see core/charts/lines.ts. */
+  text: textDocSchema.optional(),
   prompt: z.string().max(200).optional(),
 })
 const iconElement = z.object({

@@ -83,8 +83,7 @@ function keysOf(slide: Slide, deck: Deck, context: TimingContext): [object, ...u
   }
   for (const sound of soundsFrom(deck, slide.id)) if (sound.use === 'narration') keys.push(sound, context.mediaLength(sound.media))
   for (const element of elements) {
-    if (element.kind === 'chart' && element.chart?.table)
-      keys.push(...tablesDrawn(element.chart).map(context.table), ...statesShown(deck, element.id, context))
+    if (element.kind === 'chart') keys.push(...tablesDrawn(element.chart).map(context.table), ...statesShown(deck, element.id, context))
     else if (element.kind === 'table' && element.table) keys.push(context.table(element.table))
     else if ((element.kind === 'film' || element.kind === 'sound') && element.media) keys.push(context.mediaLength(element.media))
   }

@@ -1,4 +1,4 @@
-import { amountsOfParts, chartKindNamed, drawingOfElement, partedBySeries, type Parted } from '../../charts'
+import { amountsOfParts, chartKindNamed, drawingOfElement, partedBySeries, tableOfChart, type Parted } from '../../charts'
 import { infoOf, type Deck } from '../../model'
 import type { TimingContext } from '../context'
 import type { By, ShownKind, TimedKind } from './kind'
@@ -9,7 +9,7 @@ const marksCompared = 12
 /** The chart as composed, its parts told apart by series too where that is asked for; null where it cannot be drawn. */
 function drawn(deck: Deck, element: ShownKind<'chart'>, fine: By, { table, measurer }: TimingContext): Parted | null {
   const drawing = drawingOfElement(deck, element, null, table, measurer)
-  const rows = element.chart?.table ? table(element.chart.table) : undefined
+  const rows = tableOfChart(deck, element, table)
   if (!drawing || !rows || !element.chart) return null
   return fine === 'series' ? partedBySeries(drawing, element.chart, rows, infoOf(deck).language) : { drawing, per: 1, bySeries: false }
 }
