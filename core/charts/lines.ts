@@ -11,63 +11,10 @@ import {
   type Paragraph,
   type TextDoc,
 } from '../model'
-import { amountIn, partLine, withAmount, type ReadAmount } from '../phrases'
+import { rowOfLine, withAmount, type LineRow, type Stretch } from '../phrases'
 import { memoByRecords, type Id } from '../values'
 import { newChart } from './catalogue'
 import { bestChart } from './offers'
-
-/** A stretch of a line, in letters (UTF-16) from its beginning. */
-interface Stretch {
-  from: number
-  until: number
-}
-
-/** A line as a row of a table: what it is about, and its amount; null where it says none. */
-interface LineRow {
-  name: Stretch
-  amount: ReadAmount | null
-  /** The words behind its amount. */
-  behind: string
-}
-
-const wordsAt = (words: string, { from, until }: Stretch) => words.slice(from, until)
-
-/** A stretch without the blanks and marks that stand between a name and an amount. */
-function bare(words: string, from: number, until: number): Stretch {
-  const text = words.slice(from, until)
-  const start = /^[\s:–—=,;(-]*/u.exec(text)![0].length
-  const end = start === text.length ? 0 : /[\s:–—=,;(-]*$/u.exec(text)![0].length
-  return { from: from + start, until: until - end }
-}
-
-function rowWith(words: string, name: Stretch, rest: Stretch, language: string): LineRow | null {
-  const amount = amountIn(wordsAt(words, rest), language)
-  if (!amount) return null
-  const [from, until] = [amount.from + rest.from, amount.until + rest.from]
-  return { name, amount: { ...amount, from, until }, behind: words.slice(until, rest.until).trim() }
-}
-
-/** Reads a line as a row: “2022 48 %”, “48 % North”, “North: 48 %”. */
-function rowOf(words: string, language: string): LineRow {
-  for (const split of ['date', 'number', 'lead'] as const) {
-    const parted = partLine(words, split)
-    if (!parted) continue
-    const { lead, rest, joint } = parted
-    const behind = lead.length + joint.words.length
-    const ends = joint.last
-      ? { lead: { from: rest.length + joint.words.length, until: words.length }, rest: { from: 0, until: rest.length } }
-      : { lead: { from: 0, until: lead.length }, rest: { from: behind, until: words.length } }
-    const row = split === 'number' ? rowWith(words, ends.rest, ends.lead, language) : rowWith(words, ends.lead, ends.rest, language)
-    if (row) return row
-  }
-  const amount = amountIn(words, language)
-  if (!amount) return { name: bare(words, 0, words.length), amount: null, behind: '' }
-  const before = bare(words, 0, amount.from)
-  const behind = words.slice(amount.until).trim()
-  return before.until > before.from
-    ? { name: before, amount, behind }
-    : { name: bare(words, amount.until, words.length), amount, behind: '' }
-}
 
 /** The lines of a text as a table, and the paragraph that each row of it stands in. */
 export interface LinesTable {
@@ -93,7 +40,7 @@ function readLines(text: TextDoc, language: string): Read[] {
   const made: Read[] = []
   let group: string | null = null
   written.forEach(({ at, words, level }, index) => {
-    const row = rowOf(words, language)
+    const row = rowOfLine(words, language)
     const heads = level === least && (written[index + 1]?.level ?? least) > least
     if (level === least) group = heads && !row.amount ? words.trim().replace(/\s*:$/, '') : null
     if (!heads || row.amount) made.push({ at, words, row, group })
@@ -106,7 +53,7 @@ const shorter = (words: string) => words.slice(0, 200)
 
 /** The column of what lines are about: moments of one grain, or words. */
 function namesIn(lines: readonly Read[]): Column {
-  const names = lines.map(({ words, row }) => wordsAt(words, row.name).trim())
+  const names = lines.map(({ words, row }) => words.slice(row.name.from, row.name.until).trim())
   const dates = names.map(name => readDate(name, 'dmy'))
   const [first] = dates
   const isTime = first && dates.every((date): date is WrittenDate => date?.grain === first.grain)
@@ -193,7 +140,7 @@ export function withCells(text: TextDoc, cells: readonly LineCell[], language: s
     const paragraph = at === undefined ? undefined : now.content[at]
     if (!made || !paragraph || value === null) continue
     const words = inlineText(paragraph.content)
-    const line = rowOf(words, language)
+    const line = rowOfLine(words, language)
     const [names, amounts] = [made.table.columns[0]!, made.table.columns.at(-1)!]
     const put = ({ from, until }: Stretch, next: string) => {
       const content = joinInline(sliceInline(paragraph.content ?? [], 0, from), inlineOf(next), sliceInline(paragraph.content ?? [], until))
@@ -201,7 +148,10 @@ export function withCells(text: TextDoc, cells: readonly LineCell[], language: s
     }
     if (column === names.name) put(line.name, String(value))
     else if (column === amounts.name && line.amount && typeof value === 'number')
-      put(line.amount, withAmount(wordsAt(words, line.amount), amounts.kind === 'percent' ? value * 100 : value, language))
+      put(
+        line.amount,
+        withAmount(words.slice(line.amount.from, line.amount.until), amounts.kind === 'percent' ? value * 100 : value, language),
+      )
   }
   return now
 }

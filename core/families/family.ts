@@ -57,6 +57,7 @@ export type Sense =
   | 'cause'
   | 'growth'
   | 'hours'
+  | 'standout'
 
 /** One of the things that stand on a slide: its words by slot, and in a tree the things under it. */
 export interface Item {

@@ -64,6 +64,7 @@ import { shareBar } from './share-bar'
 import { shareRing } from './share-ring'
 import { shareRows } from './share-rows'
 import { stairs } from './stairs'
+import { standout } from './standout'
 import { statement } from './statement'
 import { stepsColumn } from './steps-column'
 import { stepsRow } from './steps-row'
@@ -158,6 +159,7 @@ export const families: readonly LayoutFamily[] = [
   agenda,
   agendaTrack,
   ranking,
+  standout,
   growth,
   chartLines,
   funnel,

@@ -111,6 +111,9 @@ function writeBody(deck: Deck, slide: Slide, lines: readonly RichLine[], bullets
     return turnLines(deck, element, text)
   if (element) return sameText(element.text, text) ? [] : [setRecord('elements', element.id, { text })]
   if (!lines.some(line => line.content.length)) return []
+  // A chart that waits for lines.
+  const empty = elementsOf(deck, slide.id).find(one => one.kind === 'chart' && one.placeholder === 'body')
+  if (empty) return [setRecord('elements', empty.id, { ...asChart(deck, text), text })]
   const size = infoOf(deck).size
   const margin = deckTheme(deck).margin
   const record: Element = {

@@ -148,18 +148,3 @@ export function withAmount(words: string, value: number, language = ''): string 
   const kept = /^(?:plus |\+)/i.test(sign) && value >= 0 ? sign : ''
   return `${words.slice(0, from)}${value < 0 ? '−' : kept}${own.replace(figures, () => next)}${words.slice(until)}`
 }
-
-/**
- * The values of amounts that can be compared with each other: every text has one, all in the same unit, none below nothing. Null where they
- * cannot.
- */
-export function amountsToScale(texts: readonly (string | undefined)[], language = ''): number[] | null {
-  const read = texts.map(text => (text === undefined ? null : amountIn(text, language)))
-  const unitOf = read[0]?.unit
-  const values: number[] = []
-  for (const amount of read) {
-    if (!amount || amount.unit !== unitOf || amount.value < 0) return null
-    values.push(amount.value)
-  }
-  return values.some(value => value > 0) ? values : null
-}

@@ -10,4 +10,5 @@
 export * from './amounts'
 export * from './moments'
 export * from './quotes'
+export * from './rows'
 export * from './split'

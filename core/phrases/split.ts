@@ -19,6 +19,9 @@ const endsWithMoment = new RegExp(`^(.{2,}?[\\p{L})])(\\s*[:–—]\\s+|\\s+-\\s
 const opensWithFigure = new RegExp(`^(${amountPattern})(?![\\p{L}\\p{N}])(\\s*[:–—]\\s*|\\s+-\\s+|\\s+)(?=\\S)`, 'iu')
 const endsWithFigure = new RegExp(`^(.*?\\S)(\\s*[:–—=]\\s+|\\s+-\\s+|,?\\s+)(${amountPattern})$`, 'iu')
 
+/** A name, and how many of what: “Line 4: 1,240 riders”. */
+const namesThenCounts = new RegExp(`^(.{1,60}?\\S)(\\s*[:–—]\\s+|\\s+-\\s+|\\t+)(${amountPattern} \\p{L}[\\p{L}-]*(?: \\p{L}+)?)$`, 'iu')
+
 const separator = /^(.{1,60}?\S)(\s*[:–—]\s+|\s+[–—-]\s+|\t+)(?=\S)/u
 const person = /^((?:\p{Lu}[\p{L}.'’-]*\s?|(?:de|da|von|van|der|den|di|la|le|al|bin|ben)\s){1,5}?)(,\s+|\s+[–—-]\s+|:\s+)(?=\S)/u
 /** Days, and from the first figure on when: “Monday to Friday 9:00–17:00”. */
@@ -63,6 +66,8 @@ const parters: Readonly<Record<Split, (text: string) => Parted | null>> = {
   number: text => {
     const opening = opensWithFigure.exec(text)
     if (opening) return apart(text, opening)
+    const counting = namesThenCounts.exec(text)
+    if (counting) return { lead: counting[3]!, rest: counting[1]!, joint: { words: counting[2]!, last: true } }
     const ending = endsWithFigure.exec(text)
     // A number after a mere blank may be a name's: “berth 2”. One with a unit, or a large one, is an amount.
     if (ending && !/[:–—=-]/.test(ending[2]!) && !/[%€$£°]|\p{L}|\d{3}/u.test(ending[3]!)) return null

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { amountIn, amountsToScale } from './amounts'
+import { amountIn } from './amounts'
+import { amountsToScale, farthest, rowOfLine, timesApart } from './rows'
 import { momentOf, momentsToScale } from './moments'
 import { tongues } from './tongues'
 
@@ -34,9 +35,22 @@ describe('amounts as lines have them', () => {
   it.each(['no number here', 'berth B2', 'Halftime', 'the A7 road'])('finds none in “%s”', text => {
     expect(amountIn(text)).toBeNull()
   })
+  it.each([
+    [[310, 280, 1240], 2, 4],
+    [[96, 97, 41], 2, 96 / 41],
+    [[5, 5, 5], 0, 1],
+    [[0, 4, 5], 0, Infinity],
+    [[7], 0, 1],
+  ])('of %j the one at %i stands farthest from the rest', (values, at, times) => {
+    expect(farthest(values)).toBe(at)
+    expect(timesApart(values, at)).toBeCloseTo(times, 6)
+  })
   it('compares only what is in one unit and all read', () => {
     expect(amountsToScale(['42 %', '35 percent', 'a quarter'])).toEqual([42, 35, 25])
     expect(amountsToScale(['42 %', '35 km'])).toBeNull()
+    // A number in a name is no amount.
+    expect(amountsToScale(['Line 1: 310 riders', 'Line 4: 1,240 riders'], 'en')).toEqual([310, 1240])
+    expect(['Line 4: 1,240', 'Kai 2 – 98 %', '12 boats'].map(text => rowOfLine(text).amount?.value)).toEqual([1240, 98, 12])
     expect(amountsToScale(['42 %', 'some'])).toBeNull()
     expect(amountsToScale(['42 %', undefined])).toBeNull()
     expect(amountsToScale(['−3 %', '5 %'])).toBeNull()

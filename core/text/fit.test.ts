@@ -97,6 +97,10 @@ describe('a number with its unit', () => {
       ['−3', []],
       ['\u202f°C', [0.4]],
     ])
+    expect(runs('1,240 riders')).toEqual([
+      ['1,240\u00a0', []],
+      ['riders', [0.4]],
+    ])
     expect(runs('1,900')).toEqual([['1,900', []]])
     const font = fontOf([{ type: 'size', attrs: { factor: 0.4 } }], style(), fonts, 1)
     expect(spacingOf({ letterSpacing: -0.05 }, font)).toBeCloseTo(-0.8)

@@ -3,6 +3,9 @@ import type { Inline, Mark } from '../model'
 /** A number with its sign, and the unit that stands at it or behind a blank: a sign, or letters up to the next blank. */
 const numberWithUnit = /([+\-−]?\d(?:[\d.,'’\u00a0\u202f]*\d)?)([ \u00a0\u202f]?)(%|‰|°[CFK]?|[€£$¥]|\p{L}{1,12})(?![\p{L}\d])/gu
 
+/** From so many letters on a unit is a word. */
+const leastWord = 4
+
 const none: readonly Mark[] = []
 const alone = new Map<number, readonly Mark[]>()
 /** The marks of a unit: those of its number, and its size. */
@@ -25,8 +28,10 @@ export function withSmallUnits(content: readonly Inline[], share: number): reado
     let from = 0
     for (const found of node.text.matchAll(numberWithUnit)) {
       const until = found.index + found[1]!.length
-      made.push({ ...node, text: node.text.slice(from, until) })
-      const unit = `${found[2] ? '\u202f' : ''}${found[3]!}`
+      // What is a word stands as far off as words do; a sign stands close.
+      const apart = found[2] && found[3]!.length >= leastWord ? '\u00a0' : ''
+      made.push({ ...node, text: node.text.slice(from, until) + apart })
+      const unit = `${found[2] && !apart ? '\u202f' : ''}${found[3]!}`
       made.push({ ...node, text: unit, marks: marksOfUnit(node.marks ?? none, share) as Mark[] })
       from = found.index + found[0].length
     }

@@ -59,6 +59,12 @@ export const plans: readonly Plan[] = [
     'The busiest quays',
     ['Low Sands: 9,400 boardings', 'Quill: 7,100 boardings', 'Astrel: 6,800 boardings', 'Port Harrow: 2,100 boardings'],
   ],
+  [
+    'standout',
+    'Line 4 carries more than all the others',
+    ['Line 1: 310,000 riders', 'Line 2: 280,000 riders', 'Line 3: 190,000 riders', 'Line 4: 1,240,000 riders', 'Line 5: 75,000 riders'],
+  ],
+  ['chart-lines', 'Sailings on time', ['2026 48 %', '2027 61 %', '2028 72 %', '2029 81 %', '2030 92 %']],
   ['growth', 'Sailings on time', ['2026 48 %', '2027 61 %', '2028 72 %', '2029 81 %', '2030 92 %']],
   ['funnel', 'From search to seat', ['90,000 look at the timetable', '21,000 choose a boat', '8,400 begin to pay', '7,900 have a ticket']],
   ['cause', 'Why the queue grew', ['One ramp instead of two', 'Longer cars', '→ eight minutes more a boat']],
@@ -164,7 +170,7 @@ export function sheetDeck(
       elementsOf(deck, slide.id).flatMap(element => {
         if (element.kind === 'picture' && element.placeholder === 'picture')
           return [setRecord('elements', element.id, { media: 'a'.repeat(64), natural: { width: 1600, height: 900 } })]
-        if (element.kind !== 'chart') return []
+        if (element.kind !== 'chart' || element.text) return []
         return [setRecord('elements', element.id, { chart: { ...newChart('seasons'), across: 'season', height: 'crossings' } })]
       }),
     ),

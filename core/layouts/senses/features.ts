@@ -1,5 +1,17 @@
 import { memoByText } from '../../values'
-import { amountIn, amountsToScale, everyDay, momentOf, momentsToScale, partLine, type Parted, type ReadAmount } from '../../phrases'
+import {
+  amountIn,
+  amountsToScale,
+  everyDay,
+  farthest,
+  momentOf,
+  momentsToScale,
+  partLine,
+  rowOfLine,
+  timesApart,
+  type Parted,
+  type ReadAmount,
+} from '../../phrases'
 import { opensWith, wordsOf } from './patterns'
 
 /** What a slide's words are, as an outline has them. */
@@ -39,6 +51,8 @@ export interface Features {
   /** Whether all amounts are read, in one unit, and beside names, so that they can be set against each other; and whether none rises. */
   comparable: boolean
   falling: boolean
+  /** What is called the line whose amount stands farthest from all others, in small letters, and how many times the nearest it is. */
+  outlier: { name: string; times: number } | null
   /** Lines that are a moment and an amount in one unit; 0 where moments do not follow each other. */
   grown: number
   /** Lines with days and hours; with places taken; that were numbered where they were written. */
@@ -131,6 +145,14 @@ function grownIn(top: readonly string[], dates: readonly (Parted | null)[], valu
   )
 }
 
+/** The line whose amount stands farthest from all others. */
+function outlierIn(top: readonly string[], amounts: readonly (ReadAmount | null)[], values: readonly number[]): Features['outlier'] {
+  const at = farthest(values)
+  const { from, until } = amounts[at] ?? { from: 0, until: 0 }
+  const [before, behind] = [top[at]!.slice(0, from), top[at]!.slice(until)].map(words => words.replace(/^[^\p{L}\d]+|[^\p{L}\d]+$/gu, ''))
+  return { name: letters(before || behind || ''), times: timesApart(values, at) }
+}
+
 /** Reads what can be seen of a slide's words. Lines without words are passed over. */
 function readFeatures(words: SlideWords): Features {
   const filled = words.lines.filter(line => line.text.trim() !== '')
@@ -149,7 +171,7 @@ function readFeatures(words: SlideWords): Features {
   }
   const { language = '' } = words
   const dates = top.map(line => partLine(line, 'date'))
-  const amounts = top.map((line, index) => amountIn(dates[index]?.rest ?? line, language))
+  const amounts = top.map((line, index) => rowOfLine(dates[index]?.rest ?? line, language).amount)
   const values = amountsToScale(
     top.map((line, index) => dates[index]?.rest ?? line),
     language,
@@ -175,6 +197,7 @@ function readFeatures(words: SlideWords): Features {
     amounts,
     comparable: values !== null && beside && named && top.length > 1,
     falling: values !== null && values.every((value, index) => index === 0 || value <= values[index - 1]!) && values[0]! > values.at(-1)!,
+    outlier: values && outlierIn(top, amounts, values),
     grown: grownIn(top, dates, values),
     opened: share(top, saysHours),
     placed: share(top, line => placeAtStart.test(line) && !momentOf(line)),

@@ -26,6 +26,7 @@ import { questions } from './questions'
 import { saying } from './saying'
 import type { Reading, SenseReader } from './sense'
 import { shares } from './shares'
+import { standout } from './standout'
 import { statement } from './statement'
 import { steps } from './steps'
 
@@ -61,6 +62,7 @@ const readers: readonly SenseReader[] = [
   cause,
   growth,
   hours,
+  standout,
 ]
 
 /** What the lines of a slide could be, the likeliest first. Never certain: nothing is left out that anything speaks for. */

@@ -61,4 +61,7 @@ export const purposes: Readonly<Record<Sense, string>> = {
   hours:
     'öffnungszeiten sprechzeiten heures horaires ouverture horario orario orari openingstijden öppettider åbningstider ' +
     'åpningstider godziny otwarcia',
+  standout:
+    'ausreißer ausnahme gegen den rest exception contre le reste excepción frente al resto eccezione contro il resto exceção contra ' +
+    'uitzondering tegen de rest undantag mot resten undtagelse unntak wyjątek reszta outlier',
 }
