@@ -50,6 +50,12 @@ test('pictures of the team come to the words beside their places, and are kept, 
   await expect.poll(async () => (await pictures(page))[0]?.media).not.toBe(first!.media)
   await page.keyboard.press('ControlOrMeta+z')
   await expect.poll(async () => (await pictures(page))[0]?.media).toBe(first!.media)
+  // One that is cleared leaves no hole: its place closes up, and comes back with it.
+  await bars.getByRole('button', { name: 'Clear this picture' }).click()
+  await expect(page.getByText('Its place is closed up with it')).toBeVisible()
+  expect(await pictures(page)).toEqual([])
+  await page.keyboard.press('ControlOrMeta+z')
+  await expect(bars).toHaveCount(1)
 
   // Check names what nobody has kept; there too it is kept.
   await goPhase(page, 'Check')

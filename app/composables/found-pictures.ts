@@ -1,6 +1,6 @@
 import { infoOf, slidesOf, type Deck } from '#core/model'
 import {
-  clearPicture,
+  clearAndClose,
   keepPicture,
   picturesWanted,
   pictureWanted,
@@ -81,6 +81,12 @@ export function useFoundPictures() {
     store.edit('propose another picture', [proposePicture(element, next)])
   }
   const keep = (element: Id) => store.edit('keep the proposed picture', [keepPicture(element)])
-  const clear = (element: Id) => store.edit('clear the proposed picture', [clearPicture(element)])
+  /** The picture goes, and so does its place where no other one stands there. */
+  function clear(element: Id) {
+    const slide = store.current.elements[element]?.owner ?? ''
+    const before = store.current.slides[slide]?.layout
+    store.edit('clear the proposed picture', clearAndClose(store.current, { element }, store.context))
+    if (store.current.slides[slide]?.layout !== before) notify('Its place is closed up with it. Undo brings both back.')
+  }
   return { find, ofSlides, another, keep, clear }
 }

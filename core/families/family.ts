@@ -92,6 +92,8 @@ export interface LayoutFamily {
   ground?: Color
   /** A picture is half of what it shows: it is proposed for plain words where the team has one of what they say. */
   pictured?: boolean
+  /** The family, by name, that a slide is laid out in once nobody has a picture for it: places without one close up. */
+  closesTo?: string
   /** What a look has on every slide (a running title, rules, an edge) does not stand on these: they are pages of their own. */
   bare?: boolean
   /** What its items come in with. */

@@ -9,6 +9,7 @@ export const pictureBand: LayoutFamily = {
   bare: true,
   content: 'lines',
   best: [0, 3],
+  closesTo: 'statement',
   places: ({ theme, size }) => [
     picturePlace('picture', 'Picture', { x: 0, y: 0, width: size.width, height: size.height * 0.52 }),
     textPlace(

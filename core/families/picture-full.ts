@@ -8,6 +8,7 @@ export const pictureFull: LayoutFamily = {
   finds: 'photo image full background fill',
   content: 'lines',
   best: [0, 2],
+  closesTo: 'statement',
   pictured: true,
   places: ({ theme, size }) => {
     const wide = size.width * 0.56

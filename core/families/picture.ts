@@ -8,6 +8,7 @@ export const picture: LayoutFamily = {
   finds: 'photo image picture beside right half',
   content: 'lines',
   best: [0, 5],
+  closesTo: 'list',
   pictured: true,
   places: room => {
     const { size, theme } = room

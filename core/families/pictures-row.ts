@@ -11,6 +11,7 @@ export const picturesRow: LayoutFamily = {
   content: 'items',
   split: 'lead',
   best: [2, 6],
+  closesTo: 'cards-row',
   entrance: { effect: 'fade' },
   places: titleAndItems,
   arrange: (items, area, room) =>

@@ -13,6 +13,7 @@ export const quotePortrait: LayoutFamily = {
   content: 'items',
   split: 'saying',
   best: [1, 2],
+  closesTo: 'quote',
   entrance: { effect: 'fade' },
   places: room => {
     const [head, rest] = splitDown(within(room), room.size.height * 0.07, 36)

@@ -70,6 +70,7 @@ const titleWith = (placing: Placing, label: string, finds: string): LayoutFamily
   bare: true,
   content: 'lines',
   best: [0, 2],
+  closesTo: 'title',
   places: room => placesOf(placing, room),
 })
 

@@ -10,6 +10,7 @@
  */
 export * from './agenda'
 export * from './builds'
+export * from './close-up'
 export * from '../families'
 export * from './chart-slide'
 export * from './designs'

@@ -22,7 +22,8 @@ export interface FoundPicture {
 }
 
 type Shown = PictureElement & ShownElement
-const isOpen = (element: ShownElement): element is Shown =>
+/** Whether something is a place for a picture that somebody could fill: not a logo, and none of a row of a table. */
+export const isPicturePlace = (element: ShownElement): element is Shown =>
   element.kind === 'picture' && !element.pinned && !element.hidden && !element.logo && !element.ofRows && !!element.placeholder
 
 /** The words that a picture's place stands beside. */
@@ -47,13 +48,13 @@ function wanted(deck: Deck, slide: Id, element: Shown): PictureWanted[] {
 
 /** The places of a slide that wait for a picture, back to front; those beside which nothing is said are left out. */
 export const picturesWanted = (deck: Deck, slide: Id): PictureWanted[] =>
-  deck.slides[slide] ? shownElements(deck, slide).flatMap(one => (isOpen(one) && !one.media ? wanted(deck, slide, one) : [])) : []
+  deck.slides[slide] ? shownElements(deck, slide).flatMap(one => (isPicturePlace(one) && !one.media ? wanted(deck, slide, one) : [])) : []
 
 /** What a picture that is proposed, or a place that is empty, would be of; null where the element is neither. */
 export function pictureWanted(deck: Deck, element: Id): PictureWanted | null {
   const slide = deck.elements[element]?.owner
   const shown = slide && deck.slides[slide] ? shownElements(deck, slide).find(({ id }) => id === element) : undefined
-  return (shown && isOpen(shown) && (!shown.media || shown.proposed) && wanted(deck, slide!, shown)[0]) || null
+  return (shown && isPicturePlace(shown) && (!shown.media || shown.proposed) && wanted(deck, slide!, shown)[0]) || null
 }
 
 /** Puts a picture into a place as a proposal, which stays one until somebody keeps it. */

@@ -1,12 +1,20 @@
 import { chartKindNamed, hasRows, questionOf, tableOfChart, unreadLines } from '../../charts'
-import { infoOf, isEmptyText } from '../../model'
-import type { Finding, Rule } from '../finding'
+import { infoOf, isEmptyText, type Deck } from '../../model'
+import { closesTo, closeUp } from '../../layouts'
+import type { Id } from '../../values'
+import type { Finding, Remedy, Rule } from '../finding'
+
+/** Lays a slide out without the picture that nobody has. */
+function closing(deck: Deck, slide: Id): Remedy | null {
+  if (!closesTo(deck, slide)) return null
+  return { label: 'Close its place up', byEye: true, changes: (now, context) => closeUp(now, { slide }, context) }
+}
 
 /** Charts and pictures that show nothing, and slides without a title. */
 export const empty: Rule = ({ deck, slide, context }) =>
   slide.score.elements.flatMap((element): Finding[] => {
-    const finding = (message: string): Finding[] => [
-      { rule: 'empty', slide: slide.slide, beat: null, element: element.id, message, remedy: null },
+    const finding = (message: string, remedy: Remedy | null = null): Finding[] => [
+      { rule: 'empty', slide: slide.slide, beat: null, element: element.id, message, remedy },
     ]
     if (element.kind === 'chart' && !hasRows(element))
       return finding(`“${element.name}” has no table to draw. Drop a CSV file on it, or take another layout.`)
@@ -24,7 +32,7 @@ export const empty: Rule = ({ deck, slide, context }) =>
         return finding(`“${element.name}” leaves out “${left}”: it says no amount in the unit of the others. Write it as they are.`)
     }
     if (element.kind === 'picture' && !element.media && !element.instead)
-      return finding(`“${element.name}” has no picture. Drop one on it, or take another layout.`)
+      return finding(`“${element.name}” has no picture. Drop one on it, or take another layout.`, closing(deck, slide.slide))
     if (element.kind === 'text' && element.placeholder === 'title' && isEmptyText(element.text))
       return finding('The slide has no title. Screen readers and the rundown name it by its title.')
     return []
