@@ -7,7 +7,7 @@ const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const alias = { '#core': here('./core'), '#stage': here('./stage'), '#player': here('./player') }
 /** Generous: machines are shared, and a test that is slow there is not wrong. */
 const patience = { testTimeout: 180_000, hookTimeout: 180_000 }
-const asksDatabase = 'server/{database,decks,live,tables}/**/*.test.ts'
+const asksDatabase = 'server/{database,decks,live,tables,fonts}/**/*.test.ts'
 
 export default defineConfig({
   test: {

@@ -83,6 +83,7 @@ export async function startServer({ home, url, port, ...how }) {
       // Beside the port of the server, where nobody else is likely to listen.
       HAILBANK_STAND_IN: process.env.HAILBANK_STAND_IN ?? (process.env.HAILBANK_DEMO === '0' ? '' : String(port + 2000)),
       HAILBANK_TABLES: process.env.HAILBANK_TABLES ?? path.resolve(home, 'tables'),
+      HAILBANK_FONTS: process.env.HAILBANK_FONTS ?? path.resolve(home, 'fonts'),
     },
   })
   const { child, log } = started

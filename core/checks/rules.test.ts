@@ -241,6 +241,7 @@ describe('letters and sizes', () => {
     const findings = found(deck, 'glyphs')
     expect(findings.map(finding => finding.element)).toEqual(['welcome', 'rows'])
     expect(findings[0]!.message).toMatch(/^No font here has 渡 し 場, as “.*” needs: boxes are drawn/)
+    expect(findings.map(({ message }) => /npm run fonts -- ([a-z]+)”/.exec(message)?.[1])).toEqual(['japanese', 'korean'])
     expect(findings[0]!.remedy).toBeNull()
   })
 

@@ -8,6 +8,7 @@
  * family && covers(family, 'ß'.codePointAt(0) ?? 0) // → true
  * missingLetters('Straße', 'Hanken Grotesk') // → { stoodIn: [], boxes: [] }
  */
+export * from './brought'
 export * from './coverage'
 export { fallbackFonts } from './fallbacks'
 export { fontFamilies } from './families'

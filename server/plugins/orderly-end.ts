@@ -1,5 +1,6 @@
 import { closeDatabase } from '../database/connection'
 import { closeAllRooms } from '../live/rooms'
+import { endFonts } from '../fonts/folder'
 import { endSteps } from '../steps'
 import { endStandIn } from '../stand-in/service'
 import { endServices } from '../tables/services'
@@ -11,6 +12,7 @@ export default defineNitroPlugin(nitro => {
     await endServices()
     await endStandIn()
     await endFollowing()
+    await endFonts()
     await closeAllRooms()
     await endSteps()
     await closeDatabase()

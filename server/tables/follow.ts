@@ -1,11 +1,5 @@
+import { lackOf } from '../folder'
 import { logError } from '../log'
-
-/** What the system says of a file that may not be read, or is gone; null of any other error. */
-export function lackOf(error: unknown): string | null {
-  const { code } = error as NodeJS.ErrnoException
-  if (code === 'EACCES' || code === 'EPERM') return 'The server may not read it.'
-  return code === 'ENOENT' || code === 'ELOOP' ? 'It is not there any more.' : null
-}
 
 /** The sentence of what a file itself is to blame for; null where it is not. */
 export function faultOf(error: unknown): string | null {

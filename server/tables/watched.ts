@@ -1,5 +1,4 @@
-import { constants } from 'node:fs'
-import { lstat, mkdir, open, readdir } from 'node:fs/promises'
+import { mkdir } from 'node:fs/promises'
 import path from 'node:path'
 import { isTableFileName } from '../../core/data'
 import { isPassing } from '../database/connection'
@@ -14,53 +13,21 @@ import {
   versionsOf,
   watchedFaults,
 } from '../database/sources'
+import { bytesIn, filesIn, lackOf, type Found } from '../folder'
 import { logError } from '../log'
 import { nodeName } from '../node-name'
-import { faultOf, keepGoing, lackOf } from './follow'
+import { faultOf, keepGoing } from './follow'
 import { addVersion, dataByteLimit, makeSource } from './sources'
 
 /** The folder whose files are tables; null where none is watched. */
 export const watchedFolder = () => process.env.HAILBANK_TABLES || null
-
-interface Found {
-  file: string
-  /** Its size and time: another one is another file. */
-  stamp: string
-}
-
-/** The tables in a folder. Links and folders in it are left alone. */
-async function filesIn(folder: string): Promise<Found[]> {
-  const found: Found[] = []
-  for (const file of (await readdir(folder)).filter(isTableFileName).sort()) {
-    try {
-      const stat = await lstat(path.join(folder, file))
-      if (stat.isFile()) found.push({ file, stamp: `${stat.size} ${Math.round(stat.mtimeMs)}` })
-    } catch (error) {
-      // A file may go while one looks.
-      if (!lackOf(error)) throw error
-    }
-  }
-  return found
-}
-
-/** The bytes of a file that is no link, or why it has too many. */
-async function bytesIn(place: string): Promise<Uint8Array | string> {
-  const file = await open(place, constants.O_RDONLY | constants.O_NOFOLLOW)
-  try {
-    const { size } = await file.stat()
-    if (size > dataByteLimit) return `It has ${Math.round(size / 1024 / 1024)} MB; at most ${dataByteLimit / 1024 / 1024} can be read.`
-    return new Uint8Array(await file.readFile())
-  } finally {
-    await file.close()
-  }
-}
 
 type Linked = Awaited<ReturnType<typeof linkedSources>>[number]
 
 /** Takes a file as it is now: as the next version of the table that follows it, or as a new table. Answers with why it cannot be taken. */
 async function takeFile(folder: string, { file, stamp }: Found, linked: Linked | undefined): Promise<string | null> {
   try {
-    const bytes = await bytesIn(path.join(folder, file))
+    const bytes = await bytesIn(path.join(folder, file), dataByteLimit)
     if (typeof bytes === 'string') return bytes
     if (!linked) await noteFile((await makeSource(bytes, file, null)).id, { file, stamp, fault: null })
     else {
@@ -86,7 +53,7 @@ export type Seen = Map<string, string>
  * Before each file is asked whether one goes on.
  */
 export async function lookThrough(folder: string, seen: Seen, goesOn: () => Promise<boolean> = async () => true): Promise<void> {
-  const found = await filesIn(folder)
+  const found = await filesIn(folder, isTableFileName)
   const linked = new Map((await linkedSources()).map(source => [source.file, source]))
   const refused = new Map((await watchedFaults()).map(({ file, stamp }) => [file, stamp]))
   for (const one of found) {
