@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { inStores } from './support/stores'
-import { goPhase, newDeck, paste, saved, signedIn } from './support/people'
+import { goPhase, newDeck, paste, saved, signedIn, toast } from './support/people'
 
 const lines = `The night ferry begins
   Port Harrow keeps its lights on
@@ -52,7 +52,7 @@ test('pictures of the team come to the words beside their places, and are kept, 
   await expect.poll(async () => (await pictures(page))[0]?.media).toBe(first!.media)
   // One that is cleared leaves no hole: its place closes up, and comes back with it.
   await bars.getByRole('button', { name: 'Clear this picture' }).click()
-  await expect(page.getByText('Its place is closed up with it')).toBeVisible()
+  await expect(toast(page, /Its place is closed up with it/)).toBeVisible()
   expect(await pictures(page)).toEqual([])
   await page.keyboard.press('ControlOrMeta+z')
   await expect(bars).toHaveCount(1)
