@@ -5,6 +5,7 @@ import { asPlayed } from '#core/amounts'
 import { inkOf } from '#core/drawing'
 import { speaks } from '#core/model'
 import { faceAt } from '#core/figures'
+import { withSyllables } from '#core/text'
 import { fontNeeds } from '#core/themes'
 import {
   frameCount,
@@ -18,14 +19,15 @@ import {
   type TimingContext,
 } from '#core/timing'
 import { browserMeasurer, declareFaces, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
-import { peaksIn, type PlayerBundle } from './bundle'
+import { peaksIn, syllablesIn, type PlayerBundle } from './bundle'
 import CaptionLine from './CaptionLine.vue'
 import { openPictures } from './pictures'
 
 /** A deck as a film that is sought frame by frame, `width` px wide. Nothing runs by itself. */
 const props = defineProps<{ bundle: PlayerBundle; width: number; rate: number; captions: boolean }>()
 const tables = new Map(props.bundle.tables.map(table => [table.id, table]))
-const measurer = shallowRef(browserMeasurer())
+const letters = shallowRef(browserMeasurer())
+const measurer = computed(() => withSyllables(letters.value, syllablesIn(props.bundle)))
 const ink = inkOf(props.bundle.ink ?? { words: {}, traced: {} })
 const host = computed<StageHost>(() => ({
   measurer: measurer.value,
@@ -109,10 +111,10 @@ function outline() {
 }
 
 onMounted(async () => {
-  const { families, faces, letters } = fontNeeds(deck.value, props.bundle.tables)
+  const { families, faces, letters: written } = fontNeeds(deck.value, props.bundle.tables)
   declareFaces(faces, hash => props.bundle.media[hash])
-  await loadFonts(families, letters)
-  measurer.value = browserMeasurer()
+  await loadFonts(families, written)
+  letters.value = browserMeasurer()
   await nextTick()
   Object.assign(window, { hailbankFilm: { seek, outline, drawn: () => drawn } })
 })

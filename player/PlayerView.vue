@@ -5,9 +5,10 @@ import { computed, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch, 
 import { captionAt, captionTrack, voiceAt } from '#core/sound'
 import { heardAt, rundown, secondsAt, soundPlan, type Moment, type Rundown, type SoundPlan, type TimingContext } from '#core/timing'
 import { inkOf } from '#core/drawing'
+import { withSyllables } from '#core/text'
 import { fontNeeds } from '#core/themes'
 import { browserMeasurer, declareFaces, declareFamilies, loadFonts, stageHostKey, StageView, type StageHost } from '#stage'
-import { peaksIn, type PlayerBundle } from './bundle'
+import { peaksIn, syllablesIn, type PlayerBundle } from './bundle'
 import CaptionLine from './CaptionLine.vue'
 import { filmCourse, talkCourse, type Course } from './course'
 import { openClock, openSound, type SoundEngine } from './sound'
@@ -27,7 +28,8 @@ const emit = defineEmits<{ over: []; moment: [moment: Moment] }>()
 
 const purpose = computed(() => props.as ?? infoOf(deck.value).purpose)
 const tables = computed(() => new Map(props.bundle.tables.map(table => [table.id, table])))
-const measurer = shallowRef(browserMeasurer())
+const letters = shallowRef(browserMeasurer())
+const measurer = computed(() => withSyllables(letters.value, syllablesIn(props.bundle)))
 const ink = computed(() => inkOf(props.bundle.ink ?? { words: {}, traced: {} }))
 const host = computed<StageHost>(() => ({
   measurer: measurer.value,
@@ -137,11 +139,11 @@ onMounted(async () => {
   observer = new ResizeObserver(fit)
   observer.observe(frame.value!)
   fit()
-  const { families, faces, letters } = fontNeeds(deck.value, props.bundle.tables)
+  const { families, faces, letters: written } = fontNeeds(deck.value, props.bundle.tables)
   if (!props.bundle.alone) declareFamilies(families)
   declareFaces(faces, hash => props.bundle.media[hash])
-  await loadFonts(families, letters)
-  measurer.value = browserMeasurer()
+  await loadFonts(families, written)
+  letters.value = browserMeasurer()
   passed()
   request = requestAnimationFrame(tick)
 })

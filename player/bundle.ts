@@ -1,6 +1,7 @@
 import type { DataTable } from '#core/data'
 import type { Deck } from '#core/model'
 import type { InkBook } from '#core/drawing'
+import type { Syllables } from '#core/text'
 
 /** All that a deck needs to be played, with nothing to fetch but its media. */
 export interface PlayerBundle {
@@ -14,11 +15,19 @@ export interface PlayerBundle {
   peaks?: Record<string, string | Uint8Array>
   /** What hands need to know that draw in it. */
   ink?: InkBook
+  /** Where words may be parted that are too wide for their places, by word. */
+  syllables?: Record<string, readonly string[]>
   /** It stands in a page that holds its fonts itself. */
   alone?: true
   /** It is made into a film: `width` px wide, so many frames a second, with or without captions in the picture. */
   film?: { width: number; rate: number; captions: boolean }
 }
+
+/** What a bundle says of how a word may be parted. */
+export const syllablesIn =
+  ({ syllables = {} }: PlayerBundle): Syllables =>
+  word =>
+    Object.hasOwn(syllables, word) ? syllables[word] : undefined
 
 const decoded = new Map<string, Uint8Array>()
 

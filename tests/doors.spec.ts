@@ -16,6 +16,7 @@ const open = ['GET /api/welcome', 'POST /api/session', 'DELETE /api/session', 'G
 /** These change nothing, or what is the viewer's own. */
 const asking = [
   'POST /api/fonts/outlines',
+  'POST /api/words/syllables',
   'POST /api/account/password',
   'DELETE /api/account/sessions/demo-hall',
   'PUT /api/decks/demo-hall/place',

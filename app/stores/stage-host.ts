@@ -1,5 +1,6 @@
-import type { Deck } from '#core/model'
+import { infoOf, type Deck } from '#core/model'
 import { houseTheme } from '#core/layouts'
+import { withSyllables } from '#core/text'
 import { fontNeeds } from '#core/themes'
 import { browserMeasurer, declareFaces, declareFamilies, loadFonts, type StageHost } from '#stage'
 
@@ -11,8 +12,10 @@ export const useStageHost = defineStore('stage-host', () => {
   const tables = useTables()
   const clips = useClips()
   const ink = useInk()
+  const words = useSyllables()
   const live = ref(false)
-  const measurer = shallowRef(browserMeasurer())
+  const letters = shallowRef(browserMeasurer())
+  const measurer = computed(() => withSyllables(letters.value, words.syllables))
   /** The least of the steps that the server makes which is wide enough for this screen; the file itself beyond. */
   const mediaUrl = (hash: string, width?: number) => {
     const wanted = width ? width * Math.min(2, globalThis.devicePixelRatio || 1) : 0
@@ -23,6 +26,7 @@ export const useStageHost = defineStore('stage-host', () => {
 
   /** Brings the fonts that a deck needs; everything is measured anew once some have come. */
   async function need(deck: Deck) {
+    words.speak(infoOf(deck).language)
     const { families, faces, letters } = fontNeeds(deck)
     const key = `${families.join()}|${faces.map(face => face.media).join()}|${[...letters]
       .filter(letter => letter > '\u024f')
@@ -32,11 +36,11 @@ export const useStageHost = defineStore('stage-host', () => {
     asked.add(key)
     await bring(families, letters, () => declareFaces(faces, hash => mediaUrl(hash)))
   }
-  async function bring(families: readonly string[], letters = 'Aaß', more: () => void = () => {}) {
+  async function bring(families: readonly string[], written = 'Aaß', more: () => void = () => {}) {
     declareFamilies(families)
     more()
-    await loadFonts(families, letters)
-    measurer.value = browserMeasurer()
+    await loadFonts(families, written)
+    letters.value = browserMeasurer()
   }
   // A page waits so long for fonts and no longer: one that does not come keeps nobody out, and what came later is measured anew.
   const ready = Promise.race([

@@ -86,7 +86,9 @@ export function layoutOfElement(deck: Deck, element: TextElement & ShownElement,
   }
   const alone = fitText(element.text, style, fonts, room, measurer, fit)
   const set: Fitted =
-    alone.scale > most && fit === 'shrink' ? { ...setText(element.text, style, fonts, room, measurer, most), fits: alone.fits } : alone
+    alone.scale > most && fit === 'shrink'
+      ? { ...setText(element.text, style, fonts, room, measurer, most, alone.hyphenated), fits: alone.fits }
+      : alone
   const layout = style.balanced && !columns && !element.along ? balanced(set, element.text, style, fonts, room, measurer) : set
   known.set(element.text, { style, fonts, width, height, columns, fit, most, measurer, layout })
   return layout

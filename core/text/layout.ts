@@ -3,6 +3,7 @@ import type { TextSetting } from '../resolved'
 import { lettersOf } from '../values'
 import { bulletOfParagraph, bulletWords, indentOf, lineCounter } from './bullets'
 import type { Font, Measurer } from './measure'
+import { breaksIn } from './syllables'
 import { withSmallUnits } from './units'
 
 /** What parts of a text can be told apart. */
@@ -56,6 +57,8 @@ export interface TextLayout {
   broken: string | null
   /** The scale the text was set at, 1 for its style's own size. */
   scale: number
+  /** Whether words that are wider than their line were parted by hyphens. */
+  hyphenated: boolean
 }
 
 const east = '\\p{Script=Han}\\p{Script=Hiragana}\\p{Script=Katakana}'
@@ -131,6 +134,8 @@ interface Setting {
   width: number
   measurer: Measurer
   scale: number
+  /** Whether words that are wider than a line may be parted by hyphens. */
+  hyphens: boolean
 }
 
 function advance({ style, fonts, measurer, scale }: Setting, text: string, marks: readonly Mark[]): number {
@@ -152,6 +157,7 @@ interface Page {
   word: number
   letter: number
   broken: string | null
+  hyphenated: boolean
 }
 
 type LineLook = Pick<Line, 'first' | 'level' | 'bullet' | 'align' | 'rightToLeft' | 'indent'>
@@ -234,6 +240,45 @@ function piecesOf({ setting }: Page, stretch: readonly Inline[]): Piece[] {
   return pieces
 }
 
+/** The letters `from` to `until` of pieces that stand together. */
+function sliceOf({ setting }: Page, pieces: readonly Piece[], from: number, until: number): Piece[] {
+  let at = 0
+  return pieces.flatMap(piece => {
+    const text = piece.text.slice(Math.max(0, from - at), Math.max(0, until - at))
+    at += piece.text.length
+    return text ? [{ ...piece, text, wide: advance(setting, text, piece.marks) }] : []
+  })
+}
+
+/** Sets a word that is wider than a line in parts, each but the last with a hyphen at its end; false where a part has no room either. */
+function setParted(page: Page, pieces: readonly Piece[], token: string, room: number, turn: () => void): boolean {
+  const { syllables } = page.setting.measurer
+  const breaks = syllables ? [...breaksIn(token, syllables), token.length] : []
+  if (breaks.length < 2) return false
+  const partTo = (from: number, until: number) => {
+    const part = sliceOf(page, pieces, from, until)
+    const last = part.at(-1)!
+    if (until === token.length) return part
+    const words = `${last.text}-`
+    return [...part.slice(0, -1), { ...last, text: words, wide: advance(page.setting, words, last.marks) }]
+  }
+  const wideOf = (part: readonly Piece[]) => part.reduce((sum, { wide }) => sum + wide, 0)
+  // Every part has room on a line of its own, or none is set.
+  if (breaks.some((until, index) => wideOf(partTo(breaks[index - 1] ?? 0, until)) > room)) return false
+  for (let from = 0; from < token.length;) {
+    const left = room - page.line.width
+    const until = breaks.findLast(at => at > from && wideOf(partTo(from, at)) <= left + 0.01)
+    if (until === undefined) turn()
+    else {
+      for (const { text, marks, wide } of partTo(from, until)) putWords(page, text, marks, wide)
+      if (until < token.length) turn()
+      from = until
+    }
+  }
+  page.hyphenated = true
+  return true
+}
+
 /**
  * Sets what stands together without a place to turn: onto the next line where it does not fit, broken between letters where it fits on
  * none.
@@ -247,6 +292,7 @@ function setTogether(page: Page, pieces: readonly Piece[], room: number, turn: (
     return
   }
   const token = pieces.map(({ text }) => text).join('')
+  if (page.setting.hyphens && setParted(page, pieces, token, room, turn)) return
   if (!unspaced.test(token)) page.broken ??= lettersOf(token).length > 1 ? token : null
   for (const { text, marks } of pieces)
     for (const letter of lettersOf(text)) {
@@ -301,7 +347,8 @@ function setParagraph(page: Page, paragraph: Paragraph, countLine: ReturnType<ty
 
 /**
  * Breaks a text into lines no wider than `width` px of deck space, at white space, hyphens and between letters of
- * scripts that allow it; a word wider than the line is broken between letters. The stage draws exactly these lines, so
+ * scripts that allow it; a word wider than the line is broken between letters, or with `hyphens` where the measurer knows that it may be
+ * parted. The stage draws exactly these lines, so
  * that every output breaks alike.
  */
 export function layoutText(
@@ -311,8 +358,9 @@ export function layoutText(
   width: number,
   measurer: Measurer,
   scale = 1,
+  hyphens = false,
 ): TextLayout {
-  const setting: Setting = { style, fonts, width, measurer, scale }
+  const setting: Setting = { style, fonts, width, measurer, scale, hyphens }
   const page: Page = {
     setting,
     lines: [],
@@ -323,6 +371,7 @@ export function layoutText(
     word: -1,
     letter: 0,
     broken: null,
+    hyphenated: false,
   }
   const countLine = lineCounter()
   doc.content.forEach((paragraph, index) => {
@@ -331,7 +380,7 @@ export function layoutText(
     setParagraph(page, paragraph, countLine)
     if (page.lines.slice(before).some(line => line.runs.length)) page.paragraph++
   })
-  const { lines, top, broken, paragraph, word, letter } = page
+  const { lines, top, broken, paragraph, word, letter, hyphenated } = page
   return {
     lines,
     height: top,
@@ -340,6 +389,7 @@ export function layoutText(
     broken,
     counts: { paragraph, line: lines.length, word: word + 1, letter },
     scale,
+    hyphenated,
   }
 }
 

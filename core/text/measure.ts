@@ -1,3 +1,5 @@
+import type { Syllables } from './syllables'
+
 /** A font as text is set in it; `size` in px of deck space, `weight` 100 to 900. */
 export interface Font {
   family: string
@@ -9,7 +11,15 @@ export interface Font {
 /** Tells how far a run of text advances, in px of deck space, with the font's kerning and without letter spacing. */
 export interface Measurer {
   width(text: string, font: Font): number
+  /** Where words may be parted that no line has room for; absent, they are not. */
+  syllables?: Syllables | undefined
 }
+
+/** A measurer that knows where words may be parted. */
+export const withSyllables = (measurer: Measurer, syllables: Syllables): Measurer => ({
+  width: (text, font) => measurer.width(text, font),
+  syllables,
+})
 
 const sizeOfReckoning = 100
 

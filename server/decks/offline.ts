@@ -7,6 +7,7 @@ import { expected } from '../../core/values'
 import { asPlayed } from '../../core/amounts'
 import { tablesOf } from '../../core/formats/deck-file'
 import { mediaByHash, mediaLengths, voicePeaks, wholeMedia } from '../database/media'
+import { syllablesIn } from '../words/syllables'
 import { inkBookOf } from './ink'
 import { tablesById } from '../database/tables'
 import { fallbackFonts, familyOfFont, subsetRanges } from '../../core/fonts'
@@ -85,6 +86,7 @@ export async function pageOf(
     media,
     lengths,
     ink: await inkBookOf(deck, tables, lengths),
+    syllables: syllablesIn(deck),
     peaks: await voicePeaks(deck),
     alone: true,
     ...(film ? { film } : {}),

@@ -15,6 +15,7 @@ const stage = useStageHost()
 const tables = useTables()
 const clips = useClips()
 const inkStore = useInk()
+const words = useSyllables()
 const as = computed(() => (['talk', 'film', 'loop'].includes(String(route.query.as)) ? (route.query.as as Purpose) : undefined))
 const player = ref<{ forward(): void; back(): void; pause(): void; over: boolean; paused: boolean }>()
 const root = ref<HTMLElement>()
@@ -39,6 +40,7 @@ const bundle = computed<PlayerBundle | null>(() => {
     media: Object.fromEntries(mediaOf(store.deck).map(hash => [hash, `/api/media/${hash}`])),
     lengths: clips.lengths,
     ink: inkStore.book,
+    syllables: words.known,
     peaks: Object.fromEntries(voicesOf(store.deck).map(hash => [hash, clips.peaks(hash) ?? new Uint8Array()])),
   }
 })

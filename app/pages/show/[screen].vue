@@ -53,6 +53,7 @@ async function bundleOf(item: Item): Promise<PlayerBundle> {
     tables: DataTable[]
     lengths: Record<string, number>
     ink: InkBook
+    syllables: Record<string, string[]>
     peaks: Record<string, string>
   }>('/api/screen/version', { query: { deck: item.deck, number: item.version }, headers: headers.value })
   const media: Record<string, string> = { ...known?.bundle.media }
@@ -74,6 +75,7 @@ async function bundleOf(item: Item): Promise<PlayerBundle> {
     media,
     lengths: version.lengths,
     ink: version.ink,
+    syllables: version.syllables,
     peaks: version.peaks,
   }
   bundles.set(key, { bundle, drawn: item.tables })

@@ -6,6 +6,7 @@ import { readAs, refuse, requireScreen } from '../../access'
 import { inkBookOf } from '../../decks/ink'
 import { versionOf } from '../../database/screens'
 import { manifestOf } from '../../screens/manifest'
+import { syllablesIn } from '../../words/syllables'
 import { asAired } from '../../tables/on-air'
 
 /** For the screen itself: one published version, only of what stands on its own loop. */
@@ -17,5 +18,12 @@ export default defineEventHandler(async event => {
   const version = (await versionOf(deck, number)) ?? refuse(404, 'There is no such version.')
   const tables = await asAired(version.tables)
   const lengths = await mediaLengths(mediaOf(version.snapshot))
-  return { ...version, tables, lengths, ink: await inkBookOf(version.snapshot, tables, lengths), peaks: await voicePeaks(version.snapshot) }
+  return {
+    ...version,
+    tables,
+    lengths,
+    ink: await inkBookOf(version.snapshot, tables, lengths),
+    syllables: syllablesIn(version.snapshot),
+    peaks: await voicePeaks(version.snapshot),
+  }
 })
