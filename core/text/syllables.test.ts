@@ -6,9 +6,9 @@ import { roughMeasurer, withSyllables } from './measure'
 import { breaksIn } from './syllables'
 
 const parts: Readonly<Record<string, readonly string[]>> = {
-  Hafenverwaltung: ['Ha', 'fen', 'ver', 'wal', 'tung'],
-  Fahrplan: ['Fahr', 'plan'],
-  Ufer: ['Ufer'],
+  hafenverwaltung: ['ha', 'fen', 'ver', 'wal', 'tung'],
+  fahrplan: ['fahr', 'plan'],
+  ufer: ['ufer'],
 }
 const measurer = withSyllables(roughMeasurer, word => parts[word])
 const fonts = { display: 'Inter', body: 'Inter', mono: 'Inter' }
@@ -37,6 +37,9 @@ describe('a word that no line has room for', () => {
   })
   it('is parted nowhere while it fits at a size that can be read', () => {
     expect(linesOf('Hafenverwaltung', 160)).toMatchObject({ words: ['Hafenverwaltung'], hyphenated: false })
+  })
+  it('is parted alike in capitals', () => {
+    expect(linesOf('HAFENVERWALTUNG', 100).words).toEqual(['HAFENVER-', 'WALTUNG'])
   })
   it('keeps what stands around it, and is one word of its text', () => {
     const layout = linesOf('„Hafenverwaltung“', 100)

@@ -1,4 +1,4 @@
-/** Where a word may be parted, as the pieces that it is put together of; undefined where that is not known (yet). */
+/** Where a word in small letters may be parted, as the pieces that it is put together of; undefined where that is not known (yet). */
 export type Syllables = (word: string) => readonly string[] | undefined
 
 /** Letters that stay before a break, and those that go behind it, at least. */
@@ -15,7 +15,7 @@ export function breaksIn(token: string, syllables: Syllables): number[] {
   if (word.length < leastBefore + leastBehind) return []
   const breaks: number[] = []
   let at = 0
-  for (const part of syllables(word)?.slice(0, -1) ?? []) {
+  for (const part of syllables(word.toLowerCase())?.slice(0, -1) ?? []) {
     at += part.length
     if (at >= leastBefore && word.length - at >= leastBehind) breaks.push(before.length + at)
   }

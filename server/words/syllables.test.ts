@@ -26,6 +26,6 @@ describe('where words may be parted', () => {
       setRecord('info', 'info', { ...infoOf(base), language: 'de' }),
       { do: 'put', table: 'elements', record: textElement('a', slide, ['Die Hafenverwaltung am Ufer']) },
     ])
-    expect(syllablesIn(deck)).toEqual({ Hafenverwaltung: ['Ha', 'fen', 'ver', 'wal', 'tung'] })
+    expect(syllablesIn(deck)).toEqual({ hafenverwaltung: ['ha', 'fen', 'ver', 'wal', 'tung'] })
   })
 })

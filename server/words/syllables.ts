@@ -47,7 +47,7 @@ export function syllablesIn(deck: Deck): Record<string, string[]> {
   const words = new Set<string>()
   for (const element of Object.values(deck.elements)) {
     const text = writtenIn(element)
-    if (text) for (const [word] of plainText(text).matchAll(longWords)) words.add(word)
+    if (text) for (const [word] of plainText(text).matchAll(longWords)) words.add(word.toLowerCase())
   }
   return syllablesOf(infoOf(deck).language, [...words])
 }
