@@ -1,5 +1,6 @@
 import { watchDebounced } from '@vueuse/core'
 import type { CheckContext, Finding } from '#core/checks'
+import type { FontFaceFile } from '#core/model'
 
 /** When the rules could not be fetched, they are asked for again after so long, ms. */
 const askAgainAfter = 5000
@@ -17,10 +18,21 @@ export const useCheck = defineStore('check', () => {
   /** Whether checks are not through yet: nothing is said to be well before they are. */
   const looking = ref(true)
 
+  /** The fonts that the team has: asked for once something here has letters that no font has. */
+  const faces = shallowRef<readonly FontFaceFile[]>([])
+  let isAsked = false
+  async function askForFonts() {
+    if (isAsked) return
+    isAsked = true
+    const found = await askingBeside(() => $fetch<TeamFont[]>('/api/fonts'))
+    isAsked = found !== undefined
+    if (found?.length) faces.value = found.map(faceOfTeam)
+  }
+
   /** What checks look with; another one whenever pixels have come, so that they look again. */
   const context = computed<CheckContext>(() => {
     void pixels.version
-    return { ...stage.host, pixels: (media, film) => pixels.pixels(media, film) }
+    return { ...stage.host, pixels: (media, film) => pixels.pixels(media, film), faces: faces.value }
   })
 
   /** Checks slide by slide, giving way to the person after each few; an edit meanwhile begins anew, with what is known kept. */
@@ -44,6 +56,7 @@ export const useCheck = defineStore('check', () => {
     if (looking.value) return
     const all = inOrder(checked, [...made, ...checkConsistency(checked)])
     findings.value = all.filter(finding => !finding.unmeasured)
+    if (all.some(({ rule }) => rule === 'glyphs')) void askForFonts()
     unmeasured.value = all.filter(finding => finding.unmeasured)
   }
   watchDebounced([() => store.deck, context, () => tables.coming, () => pixels.coming], look, { debounce: 350, immediate: true })

@@ -1,5 +1,5 @@
 import type { Pixels } from '../contrast'
-import type { Change, Deck, EditContext } from '../model'
+import type { Change, Deck, EditContext, FontFaceFile } from '../model'
 import type { Id } from '../values'
 import type { RundownSlide, TimingContext } from '../timing'
 
@@ -36,6 +36,8 @@ export interface Remedy {
  */
 export interface CheckContext extends TimingContext {
   pixels?: Pixels
+  /** The fonts that the team has, for what those at hand lack. */
+  faces?: readonly FontFaceFile[]
 }
 
 export interface CheckRoom {

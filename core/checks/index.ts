@@ -65,7 +65,18 @@ export const checkSlide = memoByRecords(
     const ends = slide.beats.map(beat => beat.openEnded).join()
     // Tables that words have numbers of, or that the slide is there for the rows of, say nothing to its score.
     const told = [...slide.score.elements.flatMap(amountsOf).map(({ table }) => table), ...(record?.rows ? [record.rows.table] : [])]
-    return [slide.score, record, layout, master, deck.theme.theme, deck.info.info, ends, context.pixels, ...told.map(context.table)]
+    return [
+      slide.score,
+      record,
+      layout,
+      master,
+      deck.theme.theme,
+      deck.info.info,
+      ends,
+      context.pixels,
+      context.faces,
+      ...told.map(context.table),
+    ]
   },
   (deck, slide, context): Finding[] =>
     rules.flatMap(rule => rule({ deck, slide, context })).sort((a, b) => (a.beat ?? -1) - (b.beat ?? -1)),

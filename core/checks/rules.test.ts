@@ -17,6 +17,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { newChart } from '../charts'
 import type { DataTable } from '../data'
+import { packSpans } from '../fonts'
 import { addSlide, setFields } from '../edits'
 import { anyDeck, beat, countingContext, cue, freshDeck, narration, seasons, textElement, timingContext } from '../testing'
 import { setUsual } from '../timing'
@@ -243,6 +244,17 @@ describe('letters and sizes', () => {
     expect(findings[0]!.message).toMatch(/^No font here has 渡 し 場, as “.*” needs: boxes are drawn/)
     expect(findings.map(({ message }) => /npm run fonts -- ([a-z]+)”/.exec(message)?.[1])).toEqual(['japanese', 'korean'])
     expect(findings[0]!.remedy).toBeNull()
+
+    // A font that the team has is taken in a press, and the deck carries it from then on.
+    const faces = [
+      { family: 'Harbour JP', media: 'b'.repeat(64), weight: 400, held: packSpans([...'渡し場'].map(one => one.codePointAt(0)!)) },
+    ]
+    const [ours, theirs] = checkDeck(deck, { ...timingContext, faces }).filter(({ rule }) => rule === 'glyphs')
+    expect(ours!.message).toMatch(/Harbour JP, which your team has, has them/)
+    expect(theirs!.message).toMatch(/npm run fonts -- korean/)
+    const set = mended(deck, ours!)
+    expect(set.elements.welcome).toMatchObject({ family: 'Harbour JP' })
+    expect(set.theme.theme!.faces).toEqual(faces)
   })
 
   it('a style’s own size comes back where a text was set nearly in it, and a size that is meant stays', () => {

@@ -41,6 +41,10 @@ export interface LettersMissing {
   boxes: string[]
 }
 
+/** Whether a family of one's own, as packed spans say what it holds, has all of some letters. */
+export const heldBy = (packed: string, letters: readonly string[]) =>
+  letters.every(letter => holds(spansIn(packed), letter.codePointAt(0)!))
+
 /**
  * The letters of a text that its family lacks. `own`: packed spans of a family of one's own; without them nothing is said of such a family.
  */

@@ -1,8 +1,8 @@
 import type { DataTable } from '../data'
-import type { Deck } from '../model'
+import type { Deck, FontFaceFile } from '../model'
 import { shownElements, themeUnder } from '../resolved'
 import type { Id } from '../values'
-import { familyWith, missingLetters } from '../fonts'
+import { familyWith, heldBy, missingLetters } from '../fonts'
 import { familyOf, lettersOf } from './letters'
 
 /** Letters that a family in use does not have, in one element. */
@@ -16,10 +16,19 @@ export interface MissingGlyphs {
   boxes: string[]
   /** A shipped family that has all that is missing, where the element can be set in one; null where there is none. */
   remedy: string | null
+  /** A family among the faces that were handed in which has what no shipped one has; null where there is none. */
+  ofTeam: string | null
 }
 
-/** What a slide's words ask of their fonts in vain: of texts, diagrams, tables and charts. */
-export function missingGlyphs(deck: Deck, slide: Id, tableOf: (id: Id) => DataTable | undefined): MissingGlyphs[] {
+/**
+ * What a slide's words ask of their fonts in vain: of texts, diagrams, tables and charts. `faces`: those that the team has, used here or not.
+ */
+export function missingGlyphs(
+  deck: Deck,
+  slide: Id,
+  tableOf: (id: Id) => DataTable | undefined,
+  faces: readonly FontFaceFile[] = [],
+): MissingGlyphs[] {
   const theme = themeUnder(deck, slide)
   const held = new Map<string, string>()
   for (const face of theme.faces ?? []) if (face.held !== undefined && !held.has(face.family)) held.set(face.family, face.held)
@@ -30,6 +39,7 @@ export function missingGlyphs(deck: Deck, slide: Id, tableOf: (id: Id) => DataTa
     const { stoodIn, boxes } = missingLetters(letters, family, held.get(family))
     if (!stoodIn.length && !boxes.length) return []
     const remedy = element.kind === 'text' ? (familyWith([...stoodIn, ...boxes], family)?.family ?? null) : null
-    return [{ element: element.id, name: element.name, family, stoodIn, boxes, remedy }]
+    const ofTeam = boxes.length ? (faces.find(face => face.held !== undefined && heldBy(face.held, boxes))?.family ?? null) : null
+    return [{ element: element.id, name: element.name, family, stoodIn, boxes, remedy, ofTeam }]
   })
 }

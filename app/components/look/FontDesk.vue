@@ -7,20 +7,6 @@ import { fontsInUse, missingGlyphs, replaceFont } from '#core/themes'
 /** The three families of the theme, pairs that go together, all that ship shown in themselves, and the team's own files. */
 const store = useDeck()
 const stage = useStageHost()
-interface TeamFont {
-  hash: string
-  family: string
-  weight: number
-  italic: boolean
-  held: string | null
-}
-const faceOf = (font: TeamFont): FontFaceFile => ({
-  family: font.family,
-  media: font.hash,
-  weight: font.weight,
-  ...(font.italic ? { italic: true } : {}),
-  ...(font.held ? { held: font.held } : {}),
-})
 const { data: team, refresh } = useFetch<TeamFont[]>('/api/fonts', { lazy: true, server: false })
 const tables = useTables()
 const theme = computed(() => deckTheme(store.current))
@@ -38,13 +24,13 @@ onMounted(
     ),
 )
 watch(team, fonts => {
-  if (fonts?.length) void stage.need({ ...store.current, theme: { theme: { ...theme.value, faces: fonts.map(faceOf) } } })
+  if (fonts?.length) void stage.need({ ...store.current, theme: { theme: { ...theme.value, faces: fonts.map(faceOfTeam) } } })
 })
 
 /** Faces of the team's families that a theme names, so that the deck carries them. */
 function facesFor(fonts: Theme['fonts']): FontFaceFile[] {
   const named = new Set([...Object.values(fonts), ...fontsInUse(store.current).map(use => use.family)])
-  return (team.value ?? []).filter(font => named.has(font.family)).map(faceOf)
+  return (team.value ?? []).filter(font => named.has(font.family)).map(faceOfTeam)
 }
 const setFonts = (label: string, fonts: Theme['fonts']) =>
   store.edit(label, setFields(store.current, { table: 'theme', id: 'theme', fields: { fonts, faces: facesFor(fonts) } }))
@@ -62,7 +48,7 @@ function replace() {
       table: 'theme',
       id: 'theme',
       fields: {
-        faces: [...(theme.value.faces ?? []), ...(team.value ?? []).filter(font => font.family === replacing.value!.to).map(faceOf)],
+        faces: [...(theme.value.faces ?? []), ...(team.value ?? []).filter(font => font.family === replacing.value!.to).map(faceOfTeam)],
       },
     }),
   ])
