@@ -21,7 +21,8 @@ export interface MissingGlyphs {
 }
 
 /**
- * What a slide's words ask of their fonts in vain: of texts, diagrams, tables and charts. `faces`: those that the team has, used here or not.
+ * What a slide's words ask of their fonts in vain: of texts, diagrams, tables and charts. `faces`: those that the team has, used here or
+ * not.
  */
 export function missingGlyphs(
   deck: Deck,
