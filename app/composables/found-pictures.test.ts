@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { familyNamed } from '#core/families'
-import { insertSlide } from '#core/layouts'
-import { slidesOf } from '#core/model'
+import { insertSlide, proposePicture } from '#core/layouts'
+import { setRecord, slidesOf } from '#core/model'
 import { told } from '../testing/nuxt'
 import { inPage, openDeck, signIn, someDeck } from '../testing/open-deck'
 import { answers } from '../testing/setup'
@@ -13,10 +13,10 @@ interface Asked {
 }
 const picture = (letter: string) => ({ hash: letter.repeat(64), name: `${letter}.jpg`, width: 1600, height: 1000 })
 /** A deck with people on its last slide, and what was asked of the server. */
-function opened() {
+function opened(family = 'people-row') {
   const made = openDeck(someDeck(1))
   const outline = { title: 'Who is there', lines: ['Ines Rahm, harbour office', 'Jon Tarn, ramp'].map(text => ({ text, level: 1 })) }
-  const input = { after: slidesOf(made.store.current).at(-1)!.id, family: familyNamed('people-row')!, outline }
+  const input = { after: slidesOf(made.store.current).at(-1)!.id, family: familyNamed(family)!, outline }
   const { changes, slide } = insertSlide(made.store.current, input, made.store.context)
   made.store.edit('people', changes)
   const shown = () =>
@@ -71,6 +71,20 @@ describe('pictures that come to the words beside their places', () => {
       ['a', undefined],
       [undefined, undefined],
     ])
+  })
+  it('take their place along where they are cleared and no other one stands there; on a form it stays', () => {
+    const { pictures, slide, shown, store } = opened('picture-full')
+    const layout = () => store.current.layouts[store.current.slides[slide]!.layout]!.family
+    const propose = () => store.edit('propose', [proposePicture(shown()[0]!.id, picture('a'))])
+    propose()
+    pictures.clear(shown()[0]!.id)
+    expect([layout(), shown().length]).toEqual(['statement', 0])
+    expect(told.at(-1)!.title).toMatch(/Its place is closed up with it/)
+    store.undo()
+    expect([layout(), shown()[0]!.media?.[0]]).toEqual(['picture-full', 'a'])
+    store.edit('hand it out', [setRecord('info', 'info', { form: true })])
+    pictures.clear(shown()[0]!.id)
+    expect([layout(), shown()[0]!.media]).toEqual(['picture-full', undefined])
   })
   it('are left alone without a word where the server cannot be reached, unless somebody asked for one', async () => {
     const { pictures, slide, shown } = opened()

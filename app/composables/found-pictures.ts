@@ -1,6 +1,7 @@
 import { infoOf, slidesOf, type Deck } from '#core/model'
 import {
   clearAndClose,
+  clearPicture,
   keepPicture,
   picturesWanted,
   pictureWanted,
@@ -20,6 +21,7 @@ const besideLines = 1.4
 /** Pictures of the team that are found by the words beside their places: proposed there, kept, changed and cleared. */
 export function useFoundPictures() {
   const store = useDeck()
+  const where = useWhere()
 
   async function ask(places: readonly PictureWanted[], run = askingBeside): Promise<FoundPicture[][] | null> {
     const found: FoundPicture[][] = []
@@ -81,11 +83,12 @@ export function useFoundPictures() {
     store.edit('propose another picture', [proposePicture(element, next)])
   }
   const keep = (element: Id) => store.edit('keep the proposed picture', [keepPicture(element)])
-  /** The picture goes, and so does its place where no other one stands there. */
+  /** The picture goes, and so does its place where no other one stands there; on a form places stay. */
   function clear(element: Id) {
     const slide = store.current.elements[element]?.owner ?? ''
     const before = store.current.slides[slide]?.layout
-    store.edit('clear the proposed picture', clearAndClose(store.current, { element }, store.context))
+    const changes = where.isForm ? [clearPicture(element)] : clearAndClose(store.current, { element }, store.context)
+    store.edit('clear the proposed picture', changes)
     if (store.current.slides[slide]?.layout !== before) notify('Its place is closed up with it. Undo brings both back.')
   }
   return { find, ofSlides, another, keep, clear }

@@ -45,6 +45,20 @@ describe('a deck that is handed out as a form', () => {
       expect(changesOnForm(pictured, [change])).toBeNull()
     expect(changesOnForm(pictured, [set('face', { opacity: 0.5 })])).not.toBeNull()
   })
+  it('takes the lines that a chart in one of its places draws', () => {
+    const chart = {
+      id: 'lines',
+      owner: slide!.id,
+      kind: 'chart',
+      name: 'Chart',
+      order: 'a8',
+      placeholder: 'body',
+      text: textOf(['2031 4 %']),
+    }
+    const charted = applyChanges(deck, [put(chart)])
+    expect(changesOnForm(charted, [set('lines', { text: textOf(['2031 5 %']) })])).toBeNull()
+    expect(changesOnForm(charted, [set('lines', { box: { x: 0, y: 0, width: 10, height: 10, angle: 0 } })])).not.toBeNull()
+  })
   it('takes words and pictures in its places, notes, and boxes that grow with their words', () => {
     expect(allowed(set(title.id, { text: textOf(['Spring']) }))).toBe(true)
     expect(allowed(set(title.id, { alt: 'A title' }))).toBe(true)

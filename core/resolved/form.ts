@@ -9,7 +9,7 @@ const filling: Partial<Record<ElementKind, readonly string[]>> = {
   picture: ['media', 'natural', 'view', 'focus', 'proposed'],
   film: ['media', 'natural', 'from', 'until', 'poster', 'captions'],
   sound: ['media', 'from', 'until', 'captions'],
-  chart: ['chart'],
+  chart: ['chart', 'text'],
   table: ['table', 'cells', 'amounts', 'columns', 'looks'],
 }
 
