@@ -27,6 +27,16 @@ describe('lines as a table', () => {
     expect(tableOfLines(text, 'en')?.table.columns[1]!.values).toEqual([0.48, null, null, 0])
     expect(unreadLines(text, 'en')).toEqual(['2023 not known yet', '2024 12 km'])
   })
+  it('leaves a number amid words alone where the other lines have theirs at an end', () => {
+    const text = textOf(['Line 1: 310 riders', 'Line 4: 1,240 riders', 'Line 5 not counted'])
+    expect(tableOfLines(text, 'en')?.table.columns.map(({ values }) => values)).toEqual([
+      ['Line 1', 'Line 4', 'Line 5 not counted'],
+      [310, 1240, null],
+    ])
+    const named = withCells(text, [{ row: 2, column: 'What', value: 'Line 6' }], 'en')
+    expect(paragraphTexts(named)[2]).toBe('Line 6')
+    expect(columnsOf(['Astrel has 12 boats', 'Quill has 9 boats'])?.[1]![2]).toEqual([12, 9])
+  })
   it('names what lines are of where they stand beneath one', () => {
     const lines = ['North', 'South'].flatMap(name => [
       { text: name, level: 1 },

@@ -11,15 +11,16 @@ import {
   type Paragraph,
   type TextDoc,
 } from '../model'
-import { rowOfLine, withAmount, type LineRow, type Stretch } from '../phrases'
+import { rowsOfLines, withAmount, type LineRow, type Stretch } from '../phrases'
 import { memoByRecords, type Id } from '../values'
 import { newChart } from './catalogue'
 import { bestChart } from './offers'
 
-/** The lines of a text as a table, and the paragraph that each row of it stands in. */
+/** The lines of a text as a table, with the paragraph that each row of it stands in, and where in that. */
 export interface LinesTable {
   table: DataTable
   paragraphs: readonly number[]
+  rows: readonly LineRow[]
 }
 
 interface Read {
@@ -37,10 +38,14 @@ function readLines(text: TextDoc, language: string): Read[] {
   const lines = text.content.map((paragraph, at) => ({ at, words: inlineText(paragraph.content), level: levelOf(paragraph) }))
   const written = lines.filter(({ words }) => words.trim() !== '')
   const least = Math.min(...written.map(({ level }) => level))
+  const rows = rowsOfLines(
+    written.map(({ words }) => words),
+    language,
+  )
   const made: Read[] = []
   let group: string | null = null
   written.forEach(({ at, words, level }, index) => {
-    const row = rowOfLine(words, language)
+    const row = rows[index]!
     const heads = level === least && (written[index + 1]?.level ?? least) > least
     if (level === least) group = heads && !row.amount ? words.trim().replace(/\s*:$/, '') : null
     if (!heads || row.amount) made.push({ at, words, row, group })
@@ -99,7 +104,7 @@ export const tableOfLines = memoByRecords(
       ? [{ name: 'Of', type: 'text', kind: 'category', values: groups.map(shorter) }]
       : []
     const columns = [names, ...parts, names.name === amounts.name ? { ...amounts, name: 'Amount' } : amounts]
-    return { table: { id: linesId, name: 'Its lines', columns }, paragraphs: lines.map(({ at }) => at) }
+    return { table: { id: linesId, name: 'Its lines', columns }, paragraphs: lines.map(({ at }) => at), rows: lines.map(({ row }) => row) }
   },
   { keep: 4 },
 )
@@ -140,7 +145,7 @@ export function withCells(text: TextDoc, cells: readonly LineCell[], language: s
     const paragraph = at === undefined ? undefined : now.content[at]
     if (!made || !paragraph || value === null) continue
     const words = inlineText(paragraph.content)
-    const line = rowOfLine(words, language)
+    const line = made.rows[row]!
     const [names, amounts] = [made.table.columns[0]!, made.table.columns.at(-1)!]
     const put = ({ from, until }: Stretch, next: string) => {
       const content = joinInline(sliceInline(paragraph.content ?? [], 0, from), inlineOf(next), sliceInline(paragraph.content ?? [], until))

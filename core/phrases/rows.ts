@@ -13,6 +13,8 @@ export interface LineRow {
   amount: ReadAmount | null
   /** The words behind its amount. */
   behind: string
+  /** A bare number amid words, as in “Line 5 is full”: an amount only where the other lines have theirs so too. */
+  isAmid?: true
 }
 
 const wordsAt = (words: string, { from, until }: Stretch) => words.slice(from, until)
@@ -56,8 +58,17 @@ export function rowOfLine(words: string, language = ''): LineRow {
   const before = bare(words, 0, whole.from)
   const behind = words.slice(whole.until).trim()
   return before.until > before.from
-    ? { name: before, amount: whole, behind }
+    ? { name: before, amount: whole, behind, ...(behind && !whole.unit ? { isAmid: true } : {}) }
     : { name: bare(words, whole.until, words.length), amount: whole, behind: '' }
+}
+
+/** Lines that stand together as rows: where others have their amounts at an end, a bare number amid the words of one is none. */
+export function rowsOfLines(lines: readonly string[], language = ''): LineRow[] {
+  const rows = lines.map(line => rowOfLine(line, language))
+  const areAtEnds = rows.some(({ amount, isAmid }) => amount && !isAmid)
+  return rows.map((row, index) =>
+    areAtEnds && row.isAmid ? { name: bare(lines[index]!, 0, lines[index]!.length), amount: null, behind: '' } : row,
+  )
 }
 
 /**
@@ -65,7 +76,8 @@ export function rowOfLine(words: string, language = ''): LineRow {
  * cannot.
  */
 export function amountsToScale(texts: readonly (string | undefined)[], language = ''): number[] | null {
-  const read = texts.map(text => (text === undefined ? null : rowOfLine(text, language).amount))
+  if (texts.some(text => text === undefined)) return null
+  const read = rowsOfLines(texts as string[], language).map(({ amount }) => amount)
   const unitOf = read[0]?.unit
   const values: number[] = []
   for (const amount of read) {
