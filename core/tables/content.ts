@@ -1,5 +1,5 @@
 import { memoByRecords } from '../values'
-import { columnNamed, formatNumber, settledFormat, tableOfRows, type Column, type DataTable } from '../data'
+import { columnNamed, formatNumber, keyWords, settledFormat, tableOfRows, type Column, type DataTable } from '../data'
 import type { NumberFormat, TableElement } from '../model'
 
 const tableOfCells = memoByRecords(
@@ -33,7 +33,7 @@ function decimalsOf(values: Column['values']): number {
   return most
 }
 
-/** The words of a column's cells: numbers in one format, days as days are written in the language, words as they are. */
+/** The words of a column's cells: numbers in one format, moments at their grain as the language writes them, words as they are. */
 export function cellWords(column: Column, format: NumberFormat | undefined, language: string): string[] {
   if (column.type === 'number') {
     const numbers = column.values as (number | null)[]
@@ -42,10 +42,7 @@ export function cellWords(column: Column, format: NumberFormat | undefined, lang
     const settled = settledFormat(shown, among)
     return numbers.map(value => (value === null ? '' : formatNumber(value, settled, language)))
   }
-  if (column.type === 'date') {
-    const days = new Intl.DateTimeFormat(language, { dateStyle: 'medium', timeZone: 'UTC' })
-    return column.values.map(value => (value === null ? '' : days.format(new Date(`${value}T00:00:00Z`))))
-  }
+  if (column.type === 'date') return column.values.map(value => keyWords(column, value, language))
   return column.values.map(value => String(value ?? ''))
 }
 

@@ -96,6 +96,10 @@ describe('a table', () => {
 
   it('writes days and numbers as the language does', () => {
     expect(cellWords({ name: 'Day', type: 'date', values: ['2031-05-04', null] }, undefined, 'en')).toEqual(['May 4, 2031', ''])
+    // Moments of any grain, as they come of cells that are written.
+    expect(cellWords({ name: 'Q', type: 'date', grain: 'quarter-of-year', values: ['--Q1', null] }, undefined, 'en')).toEqual(['Q1', ''])
+    expect(cellWords({ name: 'M', type: 'date', grain: 'month', values: ['2031-04'] }, undefined, 'en')).toEqual(['Apr 2031'])
+    expect(cellWords({ name: 'W', type: 'date', values: ['no day'] }, undefined, 'en')).toEqual(['no day'])
     expect(cellWords({ name: 'N', type: 'number', values: [1234.5, 2] }, undefined, 'de')).toEqual(['1.234,5', '2,0'])
   })
 })
