@@ -1,5 +1,5 @@
 import { memoByRecords } from '../values'
-import { columnNamed, formatNumber, keyWords, settledFormat, tableOfRows, type Column, type DataTable } from '../data'
+import { columnNamed, formatNumber, formatOfColumn, keyWords, settledFormat, tableOfRows, type Column, type DataTable } from '../data'
 import type { NumberFormat, TableElement } from '../model'
 
 const tableOfCells = memoByRecords(
@@ -25,7 +25,7 @@ export function tableContent(
 }
 
 /** Decimals that a column's numbers have, at most four. */
-function decimalsOf(values: Column['values']): number {
+function decimalsOf(values: readonly (string | number | null)[]): number {
   let most = 0
   for (const value of values)
     if (typeof value === 'number')
@@ -33,16 +33,24 @@ function decimalsOf(values: Column['values']): number {
   return most
 }
 
+/** How numbers stand in a table where nobody chose: with every decimal that one of them has, shares in hundredths, each with its unit. */
+function usualFormat({ kind, unit, name }: Column, among: readonly number[]): NumberFormat {
+  const plain = { scale: 'none' as const, prefix: '', suffix: '' }
+  if (kind === 'percent') return { ...plain, decimals: decimalsOf(among.map(value => value * 100)), scale: 'percent' }
+  if (kind === 'money') return { ...plain, decimals: among.every(Number.isInteger) ? 0 : 2 }
+  const isNamed = !unit || name.toLocaleLowerCase().includes(unit.toLocaleLowerCase())
+  return { ...plain, decimals: decimalsOf(among), suffix: isNamed ? '' : unit }
+}
+
 /** The words of a column's cells: numbers in one format, moments at their grain as the language writes them, words as they are. */
 export function cellWords(column: Column, format: NumberFormat | undefined, language: string): string[] {
-  if (column.type === 'number') {
+  if (column.type === 'number' && column.kind !== 'duration') {
     const numbers = column.values as (number | null)[]
-    const shown = format ?? { decimals: decimalsOf(numbers), scale: 'none' as const, prefix: '', suffix: '' }
     const among = numbers.filter(value => value !== null)
-    const settled = settledFormat(shown, among)
+    const settled = settledFormat(formatOfColumn(format ?? usualFormat(column, among), column, among), among)
     return numbers.map(value => (value === null ? '' : formatNumber(value, settled, language)))
   }
-  if (column.type === 'date') return column.values.map(value => keyWords(column, value, language))
+  if (column.type === 'date' || column.kind === 'duration') return column.values.map(value => keyWords(column, value, language))
   return column.values.map(value => String(value ?? ''))
 }
 

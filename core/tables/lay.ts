@@ -1,5 +1,5 @@
-import { formatNumber, type Column } from '../data'
-import { textOf, type NumberFormat, type TableElement, type Theme } from '../model'
+import { type Column } from '../data'
+import { textOf, type TableElement, type Theme } from '../model'
 import type { TextSetting } from '../resolved'
 import { fontOf, setText, type Measurer } from '../text'
 import { atDecimal, cellWords, totalOf } from './content'
@@ -54,14 +54,13 @@ interface Words {
   rows: readonly { kind: TableCell['kind']; words: readonly string[] }[]
 }
 
-const noFormat: NumberFormat = { decimals: null, scale: 'none', prefix: '', suffix: '' }
-
 /** The words of a table's last row, where it has sums: the sums of numbers, and a word in the first column. */
 function totalsOf(element: TableElement, columns: readonly Column[], look: TableLook): string[] {
   return columns.map((column, index) => {
     const sum = totalOf(column)
     if (sum === null) return index === 0 ? look.total : ''
-    return formatNumber(sum, element.looks?.[index]?.format ?? noFormat, look.language, [sum])
+    // Written as what it is the sum of.
+    return cellWords({ ...column, values: [...column.values, sum] }, element.looks?.[index]?.format, look.language).at(-1)!
   })
 }
 

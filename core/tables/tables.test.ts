@@ -41,6 +41,17 @@ describe('a table', () => {
     expect(words(0)).toEqual(['Route', 'Riders'])
     expect(words(1)).toEqual(['Astrel', '1,200.0'])
     expect(words(3)).toEqual(['Total', '2,040.5'])
+    const shares = lay(
+      element({
+        cells: [
+          ['Route', 'Share'],
+          ['Astrel', '48 %'],
+          ['Quill', '51.5 %'],
+        ],
+        totals: true,
+      }),
+    )
+    expect(shares.cells.filter(cell => cell.row === 3).map(cell => cell.lines.join(' '))).toEqual(['Total', '99.5 %'])
   })
 
   it('reads data by the columns that are chosen, and waits where they are not here yet', () => {
@@ -96,6 +107,17 @@ describe('a table', () => {
 
   it('writes days and numbers as the language does', () => {
     expect(cellWords({ name: 'Day', type: 'date', values: ['2031-05-04', null] }, undefined, 'en')).toEqual(['May 4, 2031', ''])
+    // What people write in cells is shown as they mean it, not as it is kept.
+    const written = (...cells: string[]) => {
+      const own = element({ cells: [['A'], ...cells.map(cell => [cell])] })
+      return cellWords(tableContent(own, () => undefined)![0]!, undefined, 'en')
+    }
+    expect(written('48 %', '52.5 %')).toEqual(['48.0 %', '52.5 %'])
+    expect(written('€ 12', '€ 3.50')).toEqual(['€12.00', '€3.50'])
+    expect(written('48 km', '7.5 km')).toEqual(['48.0 km', '7.5 km'])
+    expect(written('06:10', '07:00')).toEqual(['06:10', '07:00'])
+    expect(written('1 h 5 min', '2 h')).toEqual(['1 h 05 min', '2 h'])
+    expect(written('Q1', 'Q2')).toEqual(['Q1', 'Q2'])
     // Moments of any grain, as they come of cells that are written.
     expect(cellWords({ name: 'Q', type: 'date', grain: 'quarter-of-year', values: ['--Q1', null] }, undefined, 'en')).toEqual(['Q1', ''])
     expect(cellWords({ name: 'M', type: 'date', grain: 'month', values: ['2031-04'] }, undefined, 'en')).toEqual(['Apr 2031'])
