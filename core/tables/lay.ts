@@ -1,4 +1,4 @@
-import { type Column } from '../data'
+import type { Column } from '../data'
 import { textOf, type TableElement, type Theme } from '../model'
 import type { TextSetting } from '../resolved'
 import { fontOf, setText, type Measurer } from '../text'
