@@ -8,6 +8,7 @@ import { EditorState, Plugin, TextSelection, type Command } from 'prosemirror-st
 import { Decoration, DecorationSet, EditorView } from 'prosemirror-view'
 import { initProseMirrorDoc, ySyncPlugin } from 'y-prosemirror'
 import type { XmlFragment } from 'yjs'
+import { typedMark } from '#core/phrases'
 import type { TextSetting } from '#core/resolved'
 import { bulletOfParagraph, bulletWords, indentOf, lineCounter, textSchema, usualDistance } from '#core/text'
 
@@ -201,6 +202,18 @@ export function useTextEditor(options: {
     return EditorState.create({ doc, plugins: [ySyncPlugin(shared, { mapping }), keymap(ownKeys()), keymap(baseKeymap), ...drawn] })
   }
 
+  /** A straight quotation mark, or an apostrophe, becomes the language's as it is typed; one undo brings the straight one back. */
+  function writeMark(editor: EditorView, from: number, to: number, words: string): boolean {
+    if ((words !== '"' && words !== "'") || options.setting?.()?.font === 'mono') return false
+    const { parent, parentOffset } = editor.state.doc.resolve(from)
+    const next = typedMark(words, parent.textBetween(0, parentOffset, undefined, ' '), infoOf(store.current).language)
+    if (next === words) return false
+    editor.dispatch(editor.state.tr.insertText(words, from, to))
+    store.undoManager()?.stopCapturing()
+    editor.dispatch(editor.state.tr.insertText(next, from, from + 1))
+    return true
+  }
+
   /** Writes what the numbers of tables in it are now. */
   function writeAmounts(editor: EditorView) {
     const owner = store.current.elements[options.element()]?.owner ?? ''
@@ -234,6 +247,7 @@ export function useTextEditor(options: {
       transformPastedText: cleanText,
       clipboardTextParser: words => readPlain(words, least),
       editable: () => store.canEdit,
+      handleTextInput: (editor, from, to, words) => writeMark(editor, from, to, words),
       dispatchTransaction(this: EditorView, transaction) {
         const next = this.state.apply(transaction)
         this.updateState(next)

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { quotationMarks, withQuotationMarks } from './index'
+import { quotationMarks, typedMark, withQuotationMarks } from './index'
 
 describe('straight quotation marks', () => {
   it.each([
@@ -44,4 +44,21 @@ describe('straight quotation marks', () => {
       }),
     )
   })
+})
+
+describe('a mark that is typed', () => {
+  /** Words as they come to stand when they are typed letter by letter. */
+  const typed = (words: string, language: string) =>
+    [...words].reduce((before, letter) => before + (letter === '"' || letter === "'" ? typedMark(letter, before, language) : letter), '')
+  it.each([
+    ['en', 'She says "not yet" and waits', 'She says “not yet” and waits'],
+    ['de', '"Zu spät", sagt sie', '„Zu spät“, sagt sie'],
+    ['fr', 'Elle dit "trop tard"', 'Elle dit «\u202ftrop tard\u202f»'],
+    ['sv', '"för sent" och "i tid"', '”för sent” och ”i tid”'],
+    ['en', '("in brackets") – "and after a dash"', '(“in brackets”) – “and after a dash”'],
+    ['en', "The harbour's 27\" screen isn't lit", 'The harbour’s 27" screen isn’t lit'],
+    ['en', '"A 27"', '“A 27”'],
+    ['en', "5' walk", "5' walk"],
+    ['en', 'word"', 'word"'],
+  ])('in %s, %s comes to be %s', (language, words, set) => expect(typed(words, language)).toBe(set))
 })

@@ -52,3 +52,20 @@ export function withQuotationMarks(text: string, language: string): string {
   const paired = opens.test(text) ? text.replace(pairs, (_, words: string) => `${open}${words}${close}`) : text
   return paired.replace(apostrophes, '’')
 }
+
+/** Whether a quotation that was opened in some words is not closed by their end. */
+function isUnclosed(words: string, open: string, close: string): boolean {
+  if (open === close) return words.split(open).length % 2 === 0
+  return words.lastIndexOf(open) > words.lastIndexOf(close)
+}
+
+/**
+ * What a straight mark becomes that is typed behind `before`: an opening one where a word begins, a closing one where a quotation is open,
+ * an apostrophe within a word. It stays behind figures (inches, minutes), and where nothing is open.
+ */
+export function typedMark(mark: '"' | "'", before: string, language: string): string {
+  if (mark === "'") return /\p{L}$/u.test(before) ? '’' : mark
+  const [open, close] = quotationMarks(language)
+  if (/(?:^|[\s([{–—/-])$/u.test(before)) return open
+  return isUnclosed(before, open.trim(), close.trim()) ? close : mark
+}

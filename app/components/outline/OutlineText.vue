@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { fieldLimits, slidesOf } from '#core/model'
 import { pageOf } from '#core/looks'
+import { typedMark } from '#core/phrases'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { addSlide, moveSlide, removeSlides, setFields } from '#core/edits'
 import {
@@ -78,6 +79,18 @@ const write = (slide: string, outline: OutlineSlide, typing = false) => {
   const changes = setOutlineSlide(store.current, { slide, outline }, context)
   if (typing) store.editText('typing in the outline', changes)
   else store.edit('change the outline', changes)
+}
+
+/** What stands in a field after a letter was typed, a straight quotation mark as the deck's language has it. */
+function typed(event: Event): string {
+  const field = event.target as HTMLTextAreaElement
+  const mark = (event as InputEvent).data
+  const at = field.selectionStart
+  if ((mark === '"' || mark === "'") && field.value[at - 1] === mark) {
+    const next = typedMark(mark, field.value.slice(0, at - 1), infoOf(store.current).language)
+    if (next !== mark) field.setRangeText(next, at - 1, at, 'end')
+  }
+  return field.value
 }
 
 function type(row: Row, line: number, value: string) {
@@ -361,7 +374,7 @@ watch(
                   :aria-label="`Slide ${row.index + 1}`"
                   placeholder="A line a slide. Paste several at once."
                   :readonly="!store.canEdit"
-                  @input="type(row, -1, ($event.target as HTMLTextAreaElement).value)"
+                  @input="type(row, -1, typed($event))"
                   @keydown="onKey($event, row, -1)"
                   @paste="paste($event, row, -1)"
                 />
@@ -382,7 +395,7 @@ watch(
                     :data-at="`${row.slide.id}:${index}`"
                     :aria-label="`Slide ${row.index + 1}, line ${index + 1}`"
                     :readonly="!canWrite(row)"
-                    @input="type(row, index, ($event.target as HTMLTextAreaElement).value)"
+                    @input="type(row, index, typed($event))"
                     @keydown="onKey($event, row, index)"
                     @paste="paste($event, row, index)"
                   />
@@ -405,7 +418,7 @@ watch(
                     @blur="offered = null"
                     @keydown.esc="offered = null"
                     @keydown.enter.prevent
-                    @input="addTyped(row, ($event.target as HTMLTextAreaElement).value)"
+                    @input="addTyped(row, typed($event))"
                   />
                 </div>
                 <button v-else-if="canWrite(row) && row.slide.id === where.slideId" class="add quiet" @click="offerLine(row.slide.id)">
