@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fieldLimits, slidesOf } from '#core/model'
+import { fieldLimits, infoOf, slidesOf } from '#core/model'
 import { pageOf } from '#core/looks'
 import { typedMark } from '#core/phrases'
 import { useVirtualizer } from '@tanstack/vue-virtual'
