@@ -131,7 +131,7 @@ test('a phase that cannot be fetched is said so, and comes when it is asked for 
   let away = true
   // The file of Time, by words that stand in no other.
   await page.route(/\/_nuxt\/.*\.js$/, async route => {
-    const response = await route.fetch()
+    const response = await route.fetch({ maxRetries: 3 })
     if (away && (await response.text()).includes('Tap the beats')) await route.abort()
     else await route.fulfill({ response })
   })
@@ -157,7 +157,7 @@ test('what opens within a phase and cannot be fetched is said so, comes with the
   let away = true
   // The file of the starters, by words that stand in no other.
   await page.route(/\/_nuxt\/.*\.js$/, async route => {
-    const response = await route.fetch()
+    const response = await route.fetch({ maxRetries: 3 })
     if (away && (await response.text()).includes('Whole decks for what an office needs')) await route.abort()
     else await route.fulfill({ response })
   })
