@@ -202,15 +202,15 @@ export function useTextEditor(options: {
     return EditorState.create({ doc, plugins: [ySyncPlugin(shared, { mapping }), keymap(ownKeys()), keymap(baseKeymap), ...drawn] })
   }
 
-  /** A straight quotation mark, or an apostrophe, becomes the language's as it is typed; one undo brings the straight one back. */
+  /** A straight quotation mark, or an apostrophe, becomes the language's as it is typed. */
   function writeMark(editor: EditorView, from: number, to: number, words: string): boolean {
     if ((words !== '"' && words !== "'") || options.setting?.()?.font === 'mono') return false
     const { parent, parentOffset } = editor.state.doc.resolve(from)
     const next = typedMark(words, parent.textBetween(0, parentOffset, undefined, ' '), infoOf(store.current).language)
     if (next === words) return false
-    editor.dispatch(editor.state.tr.insertText(words, from, to))
-    store.undoManager()?.stopCapturing()
-    editor.dispatch(editor.state.tr.insertText(next, from, from + 1))
+    const { tr } = editor.state
+    tr.insertText(next, from, to)
+    editor.dispatch(tr.setSelection(TextSelection.create(tr.doc, from + next.length)))
     return true
   }
 
