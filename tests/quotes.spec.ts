@@ -13,7 +13,7 @@ test('quotation marks that are typed become the language’s, in the outline and
   await goPhase(page, 'Compose')
   await hit(page, 'Title').dblclick()
   const field = stage(page).getByRole('textbox')
-  await field.press('End')
+  await field.press('ControlOrMeta+End')
   await field.pressSequentially(' or "now"')
   await expect(field).toHaveText('The pilot says “not yet” and isn’t sure of 27" or “now”')
   await page.keyboard.press('Escape')
