@@ -1,4 +1,4 @@
-import { infoOf, type Deck } from '#core/model'
+import type { Deck } from '#core/model'
 import { houseTheme } from '#core/layouts'
 import { withSyllables } from '#core/text'
 import { fontNeeds } from '#core/themes'
@@ -26,7 +26,6 @@ export const useStageHost = defineStore('stage-host', () => {
 
   /** Brings the fonts that a deck needs; everything is measured anew once some have come. */
   async function need(deck: Deck) {
-    words.speak(infoOf(deck).language)
     const { families, faces, letters } = fontNeeds(deck)
     const key = `${families.join()}|${faces.map(face => face.media).join()}|${[...letters]
       .filter(letter => letter > '\u024f')

@@ -1,4 +1,4 @@
-import { setRecord, elementsOf, type Change, type Deck, type TextDoc, type TextElement, type Slide } from '../model'
+import { infoOf, setRecord, elementsOf, type Change, type Deck, type TextDoc, type TextElement, type Slide } from '../model'
 import { shownElement, shownElements, styleOf, themeUnder, type ShownElement, type TextSetting } from '../resolved'
 import { memoByRecords, type Id } from '../values'
 import { tidyBox } from '../place'
@@ -16,6 +16,7 @@ interface Known {
   fit: string
   most: number
   measurer: Measurer
+  language: string
   layout: Fitted
 }
 
@@ -51,7 +52,10 @@ const scaleOfMatch = memoByRecords(
     const { fonts } = themeUnder(deck, slide.id)
     return shownElements(deck, slide.id, true).reduce((least, other) => {
       if (other.kind !== 'text' || other.match !== match) return least
-      return Math.min(least, fitText(other.text, styleOf(deck, other), fonts, textRoom(other), measurer, other.fit).scale)
+      return Math.min(
+        least,
+        fitText(other.text, styleOf(deck, other), fonts, textRoom(other), measurer, other.fit, infoOf(deck).language).scale,
+      )
     }, Infinity)
   },
   { keep: keptMatches },
@@ -69,6 +73,7 @@ export function layoutOfElement(deck: Deck, element: TextElement & ShownElement,
   const room = textRoom(element)
   const { width, height, columns } = room
   const fit = element.fit ?? 'shrink'
+  const { language } = infoOf(deck)
   const most = matchedScale(deck, element, measurer)
   const last = known.get(element.text)
   if (
@@ -80,17 +85,18 @@ export function layoutOfElement(deck: Deck, element: TextElement & ShownElement,
     last.fit === fit &&
     last.most === most &&
     last.measurer === measurer &&
+    last.language === language &&
     sameStyle(last.style, style)
   ) {
     return last.layout
   }
-  const alone = fitText(element.text, style, fonts, room, measurer, fit)
+  const alone = fitText(element.text, style, fonts, room, measurer, fit, language)
   const set: Fitted =
     alone.scale > most && fit === 'shrink'
-      ? { ...setText(element.text, style, fonts, room, measurer, most, alone.hyphenated), fits: alone.fits }
+      ? { ...setText(element.text, style, fonts, room, measurer, most, alone.hyphens), fits: alone.fits }
       : alone
   const layout = style.balanced && !columns && !element.along ? balanced(set, element.text, style, fonts, room, measurer) : set
-  known.set(element.text, { style, fonts, width, height, columns, fit, most, measurer, layout })
+  known.set(element.text, { style, fonts, width, height, columns, fit, most, measurer, language, layout })
   return layout
 }
 

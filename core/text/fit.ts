@@ -24,7 +24,7 @@ export function setText(
   room: TextRoom,
   measurer: Measurer,
   scale = 1,
-  hyphens = false,
+  hyphens: string | null = null,
 ): TextLayout {
   const { count = 1, gap = 0 } = room.columns ?? {}
   const width = Math.max(1, (room.width - gap * (count - 1)) / count)
@@ -49,7 +49,7 @@ export function balanced(
   let best: TextLayout = layout
   while (high - low > room.width / 100) {
     const middle = (low + high) / 2
-    const made = setText(doc, style, fonts, { ...room, width: middle }, measurer, layout.scale, layout.hyphenated)
+    const made = setText(doc, style, fonts, { ...room, width: middle }, measurer, layout.scale, layout.hyphens)
     if (made.lines.length === count && made.broken === null) [best, high] = [made, middle]
     else low = middle
   }
@@ -61,9 +61,9 @@ const narrowest = 0.4
 
 /**
  * Lays a text out at the largest scale at which it fits a box and no word of it is broken in its midst: up to its style's greatest size,
- * down to its least. A word that is too wide even then is parted by hyphens where the measurer knows how; else the text shrinks on, down
- * to two fifths of the least size; what is wider still is broken at the largest scale at which the lines fit. Found by bisection to half a
- * percent. `fit` 'fixed' and 'grow' keep scale 1.
+ * down to its least. A word that is too wide even then is parted by hyphens of `language` (BCP 47; null for none) where the measurer knows
+ * how; else the text shrinks on, down to two fifths of the least size; what is wider still is broken at the largest scale at which the
+ * lines fit. Found by bisection to half a percent. `fit` 'fixed' and 'grow' keep scale 1.
  */
 export function fitText(
   doc: TextDoc,
@@ -72,14 +72,21 @@ export function fitText(
   box: TextRoom,
   measurer: Measurer,
   fit: NonNullable<TextElement['fit']> = 'shrink',
+  language: string | null = null,
 ): Fitted {
-  const at = (scale: number, hyphens = false) => setText(doc, style, fonts, box, measurer, scale, hyphens)
+  const at = (scale: number, hyphens: string | null = null) => setText(doc, style, fonts, box, measurer, scale, hyphens)
   const isLowEnough = (layout: TextLayout) => layout.height <= box.height + 0.5
   const whole = at(1)
   if (fit !== 'shrink') return { ...whole, fits: isLowEnough(whole) }
   const isGood = (layout: TextLayout) => isLowEnough(layout) && layout.broken === null
   /** The largest scale between one that holds and one that does not. */
-  const between = (low: number, best: TextLayout, high: number, holds: (layout: TextLayout) => boolean, hyphens = false): Fitted => {
+  const between = (
+    low: number,
+    best: TextLayout,
+    high: number,
+    holds: (layout: TextLayout) => boolean,
+    hyphens: string | null = null,
+  ): Fitted => {
     while (high - low > 0.005 * Math.max(1, low)) {
       const middle = (low + high) / 2
       const layout = at(middle, hyphens)
@@ -97,11 +104,11 @@ export function fitText(
   const least = Math.min(1, style.leastSize / style.size)
   const smallest = least === 1 ? whole : at(least)
   if (isGood(smallest)) return between(least, smallest, 1, isGood)
-  if (smallest.broken !== null && measurer.syllables) {
-    const parted = at(least, true)
+  if (smallest.broken !== null && language !== null) {
+    const parted = at(least, language)
     // No larger than in as few lines: a word is parted no more often than it has to be.
     const isAsFew = (layout: TextLayout) => isGood(layout) && layout.lines.length === parted.lines.length
-    if (isGood(parted)) return between(least, parted, 1, isAsFew, true)
+    if (isGood(parted)) return between(least, parted, 1, isAsFew, language)
   }
   const narrow = smallest.broken === null ? smallest : at(least * narrowest)
   if (narrow.broken === null && smallest.broken !== null && isLowEnough(narrow)) return between(least * narrowest, narrow, least, isGood)

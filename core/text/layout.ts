@@ -57,8 +57,8 @@ export interface TextLayout {
   broken: string | null
   /** The scale the text was set at, 1 for its style's own size. */
   scale: number
-  /** Whether words that are wider than their line were parted by hyphens. */
-  hyphenated: boolean
+  /** The language by whose hyphens words were parted that are wider than their line; null where none was. */
+  hyphens: string | null
 }
 
 const east = '\\p{Script=Han}\\p{Script=Hiragana}\\p{Script=Katakana}'
@@ -134,8 +134,8 @@ interface Setting {
   width: number
   measurer: Measurer
   scale: number
-  /** Whether words that are wider than a line may be parted by hyphens. */
-  hyphens: boolean
+  /** The language (BCP 47) by whose hyphens words that are wider than a line may be parted; null where they may not. */
+  hyphens: string | null
 }
 
 function advance({ style, fonts, measurer, scale }: Setting, text: string, marks: readonly Mark[]): number {
@@ -252,8 +252,8 @@ function sliceOf({ setting }: Page, pieces: readonly Piece[], from: number, unti
 
 /** Sets a word that is wider than a line in parts, each but the last with a hyphen at its end; false where a part has no room either. */
 function setParted(page: Page, pieces: readonly Piece[], token: string, room: number, turn: () => void): boolean {
-  const { syllables } = page.setting.measurer
-  const breaks = syllables ? [...breaksIn(token, syllables), token.length] : []
+  const { measurer, hyphens } = page.setting
+  const breaks = measurer.syllables && hyphens !== null ? [...breaksIn(token, hyphens, measurer.syllables), token.length] : []
   if (breaks.length < 2) return false
   const partTo = (from: number, until: number) => {
     const part = sliceOf(page, pieces, from, until)
@@ -292,7 +292,7 @@ function setTogether(page: Page, pieces: readonly Piece[], room: number, turn: (
     return
   }
   const token = pieces.map(({ text }) => text).join('')
-  if (page.setting.hyphens && setParted(page, pieces, token, room, turn)) return
+  if (setParted(page, pieces, token, room, turn)) return
   if (!unspaced.test(token)) page.broken ??= lettersOf(token).length > 1 ? token : null
   for (const { text, marks } of pieces)
     for (const letter of lettersOf(text)) {
@@ -347,8 +347,8 @@ function setParagraph(page: Page, paragraph: Paragraph, countLine: ReturnType<ty
 
 /**
  * Breaks a text into lines no wider than `width` px of deck space, at white space, hyphens and between letters of
- * scripts that allow it; a word wider than the line is broken between letters, or with `hyphens` where the measurer knows that it may be
- * parted. The stage draws exactly these lines, so
+ * scripts that allow it; a word wider than the line is broken between letters, or where the measurer knows that it may be parted in
+ * the language `hyphens`. The stage draws exactly these lines, so
  * that every output breaks alike.
  */
 export function layoutText(
@@ -358,7 +358,7 @@ export function layoutText(
   width: number,
   measurer: Measurer,
   scale = 1,
-  hyphens = false,
+  hyphens: string | null = null,
 ): TextLayout {
   const setting: Setting = { style, fonts, width, measurer, scale, hyphens }
   const page: Page = {
@@ -389,7 +389,7 @@ export function layoutText(
     broken,
     counts: { paragraph, line: lines.length, word: word + 1, letter },
     scale,
-    hyphenated,
+    hyphens: hyphenated ? hyphens : null,
   }
 }
 

@@ -15,6 +15,7 @@ const called: Readonly<Record<string, string>> = { en: 'en-gb', no: 'nb' }
 const mark = '\u0001'
 /** Shorter ones have room wherever anything has. */
 const leastWord = 6
+const longWords = new RegExp(`\\p{L}{${leastWord},}`, 'gu')
 
 /** The patterns of a language, by their folder; undefined where there are none. */
 function patternsOf(language: string): string | undefined {
@@ -40,8 +41,6 @@ export function syllablesOf(language: string, words: readonly string[]): Record<
   return known
 }
 
-/** A word of a text that is long enough for a place to be too narrow for it. */
-const longWords = /\p{L}{10,}/gu
 /** The parts of all long words that a deck's texts have, for whoever plays it with nothing to ask. */
 export function syllablesIn(deck: Deck): Record<string, string[]> {
   const words = new Set<string>()

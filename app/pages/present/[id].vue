@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { asPlayed } from '#core/amounts'
-import { mediaOf, voicesOf, type Purpose } from '#core/model'
+import { infoOf, mediaOf, voicesOf, type Purpose } from '#core/model'
 import { expected } from '#core/values'
 import { inVariant, variantNamed } from '#core/resolved'
 import { tablesOf } from '#core/formats/deck-file'
@@ -40,7 +40,7 @@ const bundle = computed<PlayerBundle | null>(() => {
     media: Object.fromEntries(mediaOf(store.deck).map(hash => [hash, `/api/media/${hash}`])),
     lengths: clips.lengths,
     ink: inkStore.book,
-    syllables: words.known,
+    syllables: words.known[infoOf(store.deck).language] ?? {},
     peaks: Object.fromEntries(voicesOf(store.deck).map(hash => [hash, clips.peaks(hash) ?? new Uint8Array()])),
   }
 })
