@@ -23,7 +23,7 @@ test('lines with amounts become a chart that is linked with them both ways', asy
   await lines.fill('2029 52 %\n2030 61 %\n2031 65 %\n2032 70 %\n2033 not known yet')
   await page.getByRole('heading', { name: 'Chart' }).click()
   await expect(chart).toHaveAttribute('aria-label', /70 %/)
-  await expect(page.getByText('“2033 not known yet” says no amount')).toBeVisible()
+  await expect(page.getByText('Left out: “2033 not known yet”: it says no amount')).toBeVisible()
 
   // The outline has it all, and what is typed there is drawn.
   await goPhase(page, 'Outline')

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { paragraphTexts, textOf, type TextDoc } from '../model'
-import { chartOfLines, rewritten, tableOfLines, unreadLines, withCells } from './lines'
+import { chartOfLines, hasRows, leftOutWords, rewritten, tableOfLines, unreadLines, withCells } from './lines'
 
 const columnsOf = (lines: readonly (string | { text: string; level: number })[], language = 'en') =>
   tableOfLines(textOf(lines), language)?.table.columns.map(({ name, kind, values }) => [name, kind, values])
@@ -83,6 +83,15 @@ describe('a cell that is changed', () => {
     const [line] = withCells(text, [{ row: 0, column: 'What', value: 'Old pier' }], 'en').content
     expect(line).toEqual({ ...text.content[0], content: [{ type: 'text', text: 'Old pier: ' }, text.content[0]!.content![1]] })
   })
+  it('of what lines stand beneath is written in that line, once for all of them', () => {
+    const text = textOf([
+      { text: ' North:', level: 1 },
+      { text: '2030 4 ferries', level: 2 },
+      { text: '2031 6 ferries', level: 2 },
+    ])
+    const cells = [0, 1].map(row => ({ row, column: 'Of', value: 'The north' }))
+    expect(paragraphTexts(withCells(text, cells, 'en'))).toEqual([' The north:', '2030 4 ferries', '2031 6 ferries'])
+  })
   it('is read again as what it was changed to', () => {
     const amounts = fc.integer({ min: -999_999_999, max: 999_999_999 }).map(value => value / 100)
     const lines = fc.constantFrom('2022 48', 'Pier: 1.5 million', 'Ferry – € 12', '12 km Coast', 'Boats: 1 200')
@@ -95,6 +104,27 @@ describe('a cell that is changed', () => {
         // A million is written to six decimals.
         expect(Math.abs((read as number) - value)).toBeLessThan(/million/.test(line) ? 1 : 0.006)
       }),
+    )
+  })
+})
+
+describe('a chart of lines', () => {
+  it('keeps the look of the one that it takes the place of', () => {
+    const text = textOf(['2030 4', '2031 6', '2032 9'])
+    const before = { ...chartOfLines(text, 'en'), table: 'riders', kind: 'area', color: { role: 'accent2' as const }, height: 'Riders' }
+    expect(chartOfLines(text, 'en', before)).toMatchObject({ kind: 'area', color: { role: 'accent2' }, table: null, height: null })
+  })
+  it('has something to draw once somebody has written a line', () => {
+    const chart = chartOfLines(textOf(['']), 'en')
+    expect(hasRows({ chart, text: textOf(['']) })).toBe(false)
+    expect(hasRows({ chart, text: textOf(['2030 4']) })).toBe(true)
+    expect(hasRows({ chart: { ...chart, table: 'riders' } })).toBe(true)
+  })
+  it('says what it leaves out in a sentence, however much that is', () => {
+    expect(leftOutWords([])).toBe('')
+    expect(leftOutWords(['a'])).toBe('“a”: it says no amount in the unit of the others. Write it as they are.')
+    expect(leftOutWords(['a', 'b', 'c'])).toBe(
+      '“a” and 2 more: they say no amount in the unit of the others. Write them as the others are.',
     )
   })
 })

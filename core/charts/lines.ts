@@ -3,6 +3,7 @@ import {
   infoOf,
   inlineOf,
   inlineText,
+  isEmptyText,
   joinInline,
   sliceInline,
   type ChartElement,
@@ -14,21 +15,21 @@ import {
 import { rowsOfLines, withAmount, type LineRow, type Stretch } from '../phrases'
 import { memoByRecords, type Id } from '../values'
 import { newChart } from './catalogue'
-import { bestChart } from './offers'
+import { bestChart, redrawn } from './offers'
 
-/** The lines of a text as a table, with the paragraph that each row of it stands in, and where in that. */
-export interface LinesTable {
-  table: DataTable
-  paragraphs: readonly number[]
-  rows: readonly LineRow[]
-}
-
+/** A line that is a row: the paragraph that it stands in, and where in that its parts stand. */
 interface Read {
   at: number
   words: string
   row: LineRow
-  /** The line that it stands beneath, where it stands beneath one. */
-  group: string | null
+  /** The line that it stands beneath: its paragraph, and what it says without the colon at its end; null where it stands beneath none. */
+  head: { at: number; words: string; name: Stretch } | null
+}
+
+/** The lines of a text as a table, with the line of each row of it. */
+export interface LinesTable {
+  table: DataTable
+  lines: readonly Read[]
 }
 
 const levelOf = ({ attrs }: Paragraph) => attrs?.level ?? 0
@@ -43,12 +44,12 @@ function readLines(text: TextDoc, language: string): Read[] {
     language,
   )
   const made: Read[] = []
-  let group: string | null = null
+  let head: Read['head'] = null
   written.forEach(({ at, words, level }, index) => {
     const row = rows[index]!
     const heads = level === least && (written[index + 1]?.level ?? least) > least
-    if (level === least) group = heads && !row.amount ? words.trim().replace(/\s*:$/, '') : null
-    if (!heads || row.amount) made.push({ at, words, row, group })
+    if (level === least) head = heads && !row.amount ? { at, words: words.slice(row.name.from, row.name.until), name: row.name } : null
+    if (!heads || row.amount) made.push({ at, words, row, head })
   })
   return made
 }
@@ -97,14 +98,14 @@ export const tableOfLines = memoByRecords(
   (text, language): LinesTable | null => {
     const lines = readLines(text, language)
     if (!lines.length) return null
-    const groups = lines.map(({ group }) => group)
+    const heads = lines.map(({ head }) => head?.words ?? null)
     const amounts = amountsOfLines(lines)
     const names = namesIn(lines)
-    const parts: Column[] = groups.every(group => group !== null)
-      ? [{ name: 'Of', type: 'text', kind: 'category', values: groups.map(shorter) }]
+    const parts: Column[] = heads.every(head => head !== null)
+      ? [{ name: 'Of', type: 'text', kind: 'category', values: heads.map(shorter) }]
       : []
     const columns = [names, ...parts, names.name === amounts.name ? { ...amounts, name: 'Amount' } : amounts]
-    return { table: { id: linesId, name: 'Its lines', columns }, paragraphs: lines.map(({ at }) => at), rows: lines.map(({ row }) => row) }
+    return { table: { id: linesId, name: 'Its lines', columns }, lines }
   },
   { keep: 4 },
 )
@@ -113,14 +114,25 @@ export const tableOfLines = memoByRecords(
 export function unreadLines(text: TextDoc, language: string): string[] {
   const made = tableOfLines(text, language)
   const amounts = made?.table.columns.at(-1)?.values ?? []
-  return amounts.flatMap((value, row) => (value === null ? [inlineText(text.content[made!.paragraphs[row]!]?.content)] : []))
+  return amounts.flatMap((value, row) => (value === null ? [made!.lines[row]!.words] : []))
 }
 
-/** The chart that suits what lines say best. It finds its columns by what they hold, so that it goes on when lines are others. */
-export function chartOfLines(text: TextDoc, language: string): ChartSpec {
+/** What is said of lines that a chart leaves out: the first, how many more there are, and what to do; empty where there are none. */
+export function leftOutWords(lines: readonly string[]): string {
+  const [first, ...others] = lines
+  if (first === undefined) return ''
+  const what = others.length ? `“${first}” and ${others.length} more: they say` : `“${first}”: it says`
+  return `${what} no amount in the unit of the others. Write ${others.length ? 'them as the others' : 'it as they'} are.`
+}
+
+/**
+ * The chart that suits what lines say best. It finds its columns by what they hold, so that it goes on when lines are others. `before`: one
+ * whose look it keeps.
+ */
+export function chartOfLines(text: TextDoc, language: string, before?: ChartSpec): ChartSpec {
   const table = tableOfLines(text, language)?.table
   if (!table) return newChart(null)
-  const best = bestChart(table, language)
+  const best = before ? redrawn(before, table, language) : bestChart(table, language)
   const { unit, kind } = table.columns.at(-1)!
   const suffix = unit && kind === 'number' ? unit : ''
   return { ...best, table: null, across: null, height: null, format: { ...best.format, suffix } }
@@ -133,33 +145,30 @@ export interface LineCell {
   value: string | number | null
 }
 
-/**
- * Lines whose words say what cells are to be; all else of them stays, marks too. A cell without a value, and one that stands in none of the
- * lines, is left alone.
- */
-export function withCells(text: TextDoc, cells: readonly LineCell[], language: string): TextDoc {
-  let now = text
-  for (const { row, column, value } of cells) {
-    const made = tableOfLines(now, language)
-    const at = made?.paragraphs[row]
-    const paragraph = at === undefined ? undefined : now.content[at]
-    if (!made || !paragraph || value === null) continue
-    const words = inlineText(paragraph.content)
-    const line = made.rows[row]!
-    const [names, amounts] = [made.table.columns[0]!, made.table.columns.at(-1)!]
-    const put = ({ from, until }: Stretch, next: string) => {
-      const content = joinInline(sliceInline(paragraph.content ?? [], 0, from), inlineOf(next), sliceInline(paragraph.content ?? [], until))
-      now = { ...now, content: now.content.map((one, index) => (index === at ? { ...paragraph, content } : one)) }
-    }
-    if (column === names.name) put(line.name, String(value))
-    else if (column === amounts.name && line.amount && typeof value === 'number')
-      put(
-        line.amount,
-        withAmount(words.slice(line.amount.from, line.amount.until), amounts.kind === 'percent' ? value * 100 : value, language),
-      )
-  }
-  return now
+/** A text with other words in a stretch of one of its paragraphs; their marks are gone, all others stay. */
+function put(text: TextDoc, at: number, { from, until }: Stretch, words: string): TextDoc {
+  const own = text.content[at]?.content ?? []
+  const content = joinInline(sliceInline(own, 0, from), inlineOf(words), sliceInline(own, until))
+  return { ...text, content: text.content.map((paragraph, index) => (index === at ? { ...paragraph, content } : paragraph)) }
 }
+
+/**
+ * Lines whose words say what cells are to be; all else of them stays, marks too. The name of what lines stand beneath is written in that
+ * line. A cell without a value, and an amount where a line says none, is left alone.
+ */
+export const withCells = (text: TextDoc, cells: readonly LineCell[], language: string): TextDoc =>
+  cells.reduce((now, { row, column, value }) => {
+    const made = tableOfLines(now, language)
+    const line = made?.lines[row]
+    if (!made || !line || value === null) return now
+    const [names, amounts] = [made.table.columns[0]!, made.table.columns.at(-1)!]
+    if (column === names.name) return put(now, line.at, line.row.name, String(value))
+    if (column !== amounts.name) return line.head ? put(now, line.head.at, line.head.name, String(value)) : now
+    const { amount } = line.row
+    if (!amount || typeof value !== 'number') return now
+    const shown = amounts.kind === 'percent' ? value * 100 : value
+    return put(now, line.at, amount, withAmount(line.words.slice(amount.from, amount.until), shown, language))
+  }, text)
 
 /** A text with other lines; one whose words stay keeps its marks, and each the look of the line that stood there. Empty ones go. */
 export function rewritten(text: TextDoc, lines: readonly string[]): TextDoc {
@@ -172,8 +181,9 @@ export function rewritten(text: TextDoc, lines: readonly string[]): TextDoc {
   return { type: 'doc', content: content.length ? content : [{ type: 'paragraph' }] }
 }
 
-/** Whether a chart has something to draw: a table, or lines of its own. */
-export const hasRows = ({ chart, text }: Pick<ChartElement, 'chart' | 'text'>): boolean => !!chart && (!!chart.table || !!text)
+/** Whether a chart has something to draw: a table, or lines of its own that somebody has written. */
+export const hasRows = ({ chart, text }: Pick<ChartElement, 'chart' | 'text'>): boolean =>
+  !!chart && (!!chart.table || (!!text && !isEmptyText(text)))
 
 /**
  * The table that a chart draws: the one that it names, else its own lines. Undefined where it has neither, or its table is not at hand.

@@ -7,6 +7,7 @@ import {
   chartOfLines,
   chosenColumns,
   columnsFor,
+  leftOutWords,
   redrawn,
   rewritten,
   tonesOf,
@@ -62,7 +63,7 @@ const tableChoices = computed(() => {
 const language = computed(() => infoOf(store.current).language)
 /** Its lines as they are written, with what it leaves out of them. */
 const wordsOfLines = computed(() => lines.value?.content.map(line => inlineText(line.content)).join('\n') ?? '')
-const unread = computed(() => (lines.value ? unreadLines(lines.value, language.value) : []))
+const unread = computed(() => (lines.value ? leftOutWords(unreadLines(lines.value, language.value)) : ''))
 function writeLines(words: string) {
   const text = rewritten(lines.value!, words.split('\n'))
   store.edit(
@@ -70,14 +71,16 @@ function writeLines(words: string) {
     setFields(store.current, { table: 'elements', id: props.element.id, fields: { text } }),
   )
 }
+const draw = (chart: ChartSpec, name: string) =>
+  store.edit(`draw ${name}`, setFields(store.current, { table: 'elements', id: props.element.id, fields: { chart } }))
 /** Another table is drawn in the same look, or its own lines again; which of its columns, is found anew. */
 async function drawOther(id: string | null) {
-  if (id === null) return props.element.text && set(chartOfLines(props.element.text, language.value), 'draw the lines of')
+  const { text } = props.element
+  if (id === null) return text && draw(chartOfLines(text, language.value, props.element.chart), 'its lines')
   const found = await asking(() => $fetch<DataTable>(`/api/tables/${id}`))
   if (!found) return
   tables.keep(found)
-  const chart = redrawn(props.element.chart, found, navigator.language)
-  store.edit(`draw ${found.name}`, setFields(store.current, { table: 'elements', id: props.element.id, fields: { chart } }))
+  draw(redrawn(props.element.chart, found, navigator.language), found.name)
 }
 const setFormat = (fields: Partial<ChartSpec['format']>) => set({ format: { ...spec.value.format, ...fields } })
 const roles: Readonly<Record<Exclude<ChartColumn, 'height'>, string>> = {
@@ -117,9 +120,7 @@ const labels = {
         :disabled="!store.canEdit"
         @update:model-value="writeLines"
       />
-      <p v-for="line in unread" :key="line" class="warning" role="status">
-        “{{ line }}” says no amount in the unit of the others: it is left out.
-      </p>
+      <p v-if="unread" class="warning" role="status">Left out: {{ unread }}</p>
     </div>
     <p v-else-if="!table" class="quiet">
       No table yet. Choose one, or drop a file on the chart.

@@ -1,4 +1,4 @@
-import { chartKindNamed, hasRows, questionOf, tableOfChart, unreadLines } from '../../charts'
+import { chartKindNamed, hasRows, leftOutWords, questionOf, tableOfChart, unreadLines } from '../../charts'
 import { infoOf, isEmptyText, type Deck } from '../../model'
 import { closesTo, closeUp } from '../../layouts'
 import type { Id } from '../../values'
@@ -16,20 +16,20 @@ export const empty: Rule = ({ deck, slide, context }) =>
     const finding = (message: string, remedy: Remedy | null = null): Finding[] => [
       { rule: 'empty', slide: slide.slide, beat: null, element: element.id, message, remedy },
     ]
+    if (element.kind === 'chart' && element.text && !hasRows(element))
+      return finding(`“${element.name}” has no lines to draw. Write what each is about, and its amount.`)
     if (element.kind === 'chart' && !hasRows(element))
       return finding(`“${element.name}” has no table to draw. Drop a CSV file on it, or take another layout.`)
     if (element.kind === 'chart') {
       const table = tableOfChart(deck, element, context.table)
-      if (!table && element.text) return finding(`“${element.name}” has no lines to draw. Write what each is about, and its amount.`)
       if (!table) return finding(`“${element.name}” reads a table that is gone. Drop its file on it again.`)
       const { kind, map } = element.chart!
       if (chartKindNamed(kind).isMap && map && !context.table(map))
         return finding(`“${element.name}” is drawn on a map that is gone. Choose another one under Map.`)
       const question = questionOf(element.chart!, table)
       if (question) return finding(`“${element.name}” is not drawn: ${question}`)
-      const [left] = element.text && !element.chart!.table ? unreadLines(element.text, infoOf(deck).language) : []
-      if (left !== undefined)
-        return finding(`“${element.name}” leaves out “${left}”: it says no amount in the unit of the others. Write it as they are.`)
+      const left = element.text && !element.chart!.table ? leftOutWords(unreadLines(element.text, infoOf(deck).language)) : ''
+      if (left) return finding(`“${element.name}” leaves out ${left}`)
     }
     if (element.kind === 'picture' && !element.media && !element.instead)
       return finding(`“${element.name}” has no picture. Drop one on it, or take another layout.`, closing(deck, slide.slide))
