@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { fieldLimits, infoOf, slidesOf } from '#core/model'
 import { pageOf } from '#core/looks'
-import { typedMark } from '#core/phrases'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { addSlide, moveSlide, removeSlides, setFields } from '#core/edits'
 import {
@@ -81,18 +80,7 @@ const write = (slide: string, outline: OutlineSlide, typing = false) => {
   else store.edit('change the outline', changes)
 }
 
-/** What stands in a field after a letter was typed, a straight quotation mark as the deck's language has it. */
-function typed(event: Event): string {
-  const field = event.target as HTMLTextAreaElement
-  const mark = (event as InputEvent).data
-  const at = field.selectionStart
-  if ((mark === '"' || mark === "'") && field.value[at - 1] === mark) {
-    const next = typedMark(mark, field.value.slice(0, at - 1), infoOf(store.current).language)
-    if (next !== mark) field.setRangeText(next, at - 1, at, 'end')
-  }
-  return field.value
-}
-
+const typed = (event: Event) => typedIn(event, infoOf(store.current).language)
 function type(row: Row, line: number, value: string) {
   const text = value.replaceAll('\n', ' ')
   const lines = row.outline.lines.map((item, index) => (index === line ? { ...item, text } : item))

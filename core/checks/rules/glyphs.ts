@@ -15,7 +15,8 @@ function messageOf({ name, family, stoodIn, boxes, ofTeam }: MissingGlyphs, lang
   const todo = ofTeam
     ? `${ofTeam}, which your team has, has them: take it here, or under Look, Fonts.`
     : bring
-      ? `Whoever runs this server brings ${bring.family} by “npm run fonts -- ${bring.name}”; a font of your own that has them is brought in Look.`
+      ? `Whoever runs this server brings ${bring.family} by “npm run fonts -- ${bring.name}”; ` +
+        'a font of your own that has them is brought in Look.'
       : 'Write it otherwise, or bring a font that has it to Look.'
   return `No font here has ${some(boxes)}, as “${name}” needs: boxes are drawn, or what the machine at hand happens to have. ${todo}`
 }

@@ -3,7 +3,8 @@ import { wordsOf } from './patterns'
 import type { SenseReader } from './sense'
 
 const against = wordsOf(
-  'against (?:all|the) \\p{L}+|than (?:all|every|any)(?: the)? \\p{L}+|the rest|all (?:the )?others|alone|only one|stands? out|stands? apart',
+  'against (?:all|the) \\p{L}+|than (?:all|every|any)(?: the)? \\p{L}+|the rest|all (?:the )?others|alone|only one',
+  'stands? out|stands? apart',
   'outliers?|exception|gegen (?:den rest|alle)|als alle anderen|alle anderen|sticht heraus|ausreißer|ausnahme|allein',
   'que (?:tous les|toutes les) autres|contre (?:tous|le reste)|le reste|se détache|seule?|que (?:todos|todas|el resto)|frente al resto',
   'el resto|destaca|sol[oa]|di tutt[ie] (?:gli altri|le altre)|il resto|spicca|do que (?:todos|todas)|o resto|os outros|destaca-se',
