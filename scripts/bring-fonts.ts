@@ -33,6 +33,10 @@ function bring({ folder: own, part }: BroughtFamily): number {
 }
 
 const wanted = process.argv.slice(2)
+if (process.env.HAILBANK_FONTS === '') {
+  console.log('HAILBANK_FONTS is empty, so that no server takes fonts from a folder. Set it to one, or take it away.')
+  process.exit(1)
+}
 const unknown = wanted.filter(name => !broughtFamilies.some(one => one.name === name))
 if (!wanted.length || unknown.length) {
   console.log(
